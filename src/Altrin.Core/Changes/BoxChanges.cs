@@ -1,0 +1,97 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Changes;
+
+/// <summary>
+/// Sets what a box is. What the new mode still has is kept (radios, where both have them); the rest takes the factory values.
+/// A box that was on the shelf comes into use by it.
+/// </summary>
+public sealed record SetMode(string Box, ModeKind Mode) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design)
+    {
+        if (design.Box(Box) is not { } box)
+        {
+            return Parsed<SetUp>.Fail($"There is no box '{Ipv4Address.Shown(Box)}'.");
+        }
+        if (!box.Profile.Modes.Contains(Mode))
+        {
+            return Parsed<SetUp>.Fail($"The {box.Name} cannot be set to {ModeWords.Of(Mode)}; it can be {string.Join(" or ", box.Profile.Modes.Select(ModeWords.Of))}.");
+        }
+        var old = design.Mode(Box);
+        return old?.Kind == Mode ? design.SetUp : Edit.WithMode(design.SetUp, Box, Factory.Mode(box, Mode, old));
+    }
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{design.NameOf(Box)} becomes {ModeWords.WithArticle(Mode)}";
+}
+
+/// <summary>Gives a router another own address on its LAN side. Pool and reservations move with it, as boxes do (common practice).</summary>
+public sealed record SetLanAddress(string Box, InterfaceAddress Address) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "LAN address of its own", router =>
+        Edit.Unless<BoxMode>(Edit.WrongOwnAddress(Address), router with { Lan = Address, Server = Factory.Moved(router.Server, router.Lan, Address) }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{design.NameOf(Box)} gets {Address}";
+}
+
+/// <summary>Sets how the page of an access point or a managed switch comes by its address.</summary>
+public sealed record SetPageAddress(string Box, HostAddress Address) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<BoxMode>(design, Box, "page address of its own", mode =>
+        Edit.WrongHostAddress(Address) is { } wrong ? Parsed<BoxMode>.Fail(wrong) : mode switch
+        {
+            AccessPointMode point => point with { Page = Address },
+            SwitchMode { Page: not null } managed => managed with { Page = Address },
+            _ => Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no page address to set in its present mode."),
+        });
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{design.NameOf(Box)} {AddressWords.Gets(Address)}";
+}
+
+/// <summary>Sets how a router's WAN side comes by its address.</summary>
+public sealed record SetWan(string Box, HostAddress Address) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "WAN side", router =>
+        Edit.Unless<BoxMode>(Edit.WrongHostAddress(Address), router with { Wan = Address }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"The WAN side of {design.NameOf(Box)} {AddressWords.Gets(Address)}";
+}
+
+/// <summary>Sets one radio of a box.</summary>
+public sealed record SetRadio(string Box, RadioSetting Setting) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<BoxMode>(design, Box, "radio", mode =>
+    {
+        if (mode.Radios.All(r => r.Radio != Setting.Radio))
+        {
+            return Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no radio '{Ipv4Address.Shown(Setting.Radio)}' in its present mode.");
+        }
+        if (Edit.WrongNetworkName(Setting.Name) is { } wrong)
+        {
+            return Parsed<BoxMode>.Fail(wrong);
+        }
+        var checkedSetting = Setting.Security == WifiSecurity.Open ? Setting with { Key = null } : Setting;
+        RadioSetting[] radios = [.. mode.Radios.Select(r => r.Radio == Setting.Radio ? checkedSetting : r)];
+        return mode switch
+        {
+            RouterMode router => router with { Wifi = radios },
+            AccessPointMode point => point with { Wifi = radios },
+            _ => mode,
+        };
+    });
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => Setting.On
+        ? $"{design.NameOf(Box)} sends \"{Setting.Name}\""
+        : $"A radio of {design.NameOf(Box)} goes off";
+}

@@ -1,0 +1,68 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Changes;
+
+/// <summary>Plugs a cable into two empty ports. Its id is made of its ends, so that the same cable keeps its id.</summary>
+public sealed record Patch(PortRef A, PortRef B, Medium Medium, double? LengthMetres) : Change
+{
+    /// <summary>The longest link that is taken, in metres; whether it works is judged elsewhere.</summary>
+    public const double LongestMetres = 10_000;
+
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design)
+    {
+        var wrong = WrongEnd(design, A) ?? WrongEnd(design, B)
+            ?? (A == B ? "A cable has two ends; both were the same port." : null)
+            ?? (LengthMetres is { } length && !(length > 0 && length <= LongestMetres) ? $"A length is more than 0 and at most {LongestMetres:0} metres." : null);
+        if (wrong is not null)
+        {
+            return Parsed<SetUp>.Fail(wrong);
+        }
+        var id = IdOf(A, B);
+        for (var n = 2; design.SetUp.Cables.Any(c => c.Id == id); n++)
+        {
+            id = $"{IdOf(A, B)}-{n}";
+        }
+        return design.SetUp with { Cables = [.. design.SetUp.Cables, new(id, A, B, Medium, LengthMetres)] };
+    }
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"Cable from {PortWords.Of(design, A)} to {PortWords.Of(design, B)}";
+
+    private static string IdOf(PortRef a, PortRef b) => string.Join('-', new[] { a, b }.Order().Select(e => e.ToString().Replace('/', '-')));
+
+    private static string? WrongEnd(Design design, PortRef end)
+    {
+        var exists = end == PortRef.AtStreet
+            || (design.Device(end.Owner) is not null && end.Port.Length == 0)
+            || design.Box(end.Owner)?.Profile.Port(end.Port) is not null;
+        return !exists ? $"There is no port '{Ipv4Address.Shown(end.ToString())}'."
+            : design.Box(end.Owner) is { } box && design.Mode(end.Owner) is null ? $"The {box.Name} is not in use in this set-up; set its mode first."
+            : design.CableAt(end) is { } there ? $"{PortWords.Of(design, end)} is taken by the cable to {PortWords.Of(design, there.OtherEnd(end))}."
+            : null;
+    }
+}
+
+/// <summary>Pulls a cable out of both its ports.</summary>
+public sealed record Unpatch(string Cable) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => design.SetUp.Cables.All(c => c.Id != Cable)
+        ? Parsed<SetUp>.Fail($"There is no cable '{Ipv4Address.Shown(Cable)}'.")
+        : design.SetUp with { Cables = [.. design.SetUp.Cables.Where(c => c.Id != Cable)] };
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => design.SetUp.Cables.FirstOrDefault(c => c.Id == Cable) is { } cable
+        ? $"Pull the cable from {PortWords.Of(design, cable.A)} to {PortWords.Of(design, cable.B)}"
+        : "Pull a cable";
+}
+
+/// <summary>Words for a port.</summary>
+public static class PortWords
+{
+    /// <summary>"port in of Loft router", "Printer", "the street".</summary>
+    public static string Of(Design design, PortRef end) => design.Box(end.Owner)?.Profile.Port(end.Port) is { } port
+        ? $"port {port.Label} of {design.NameOf(end.Owner)}"
+        : design.NameOf(end.Owner);
+}

@@ -1,0 +1,59 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Changes;
+
+/// <summary>What a box holds when a mode is first chosen, and how its pool follows its address.</summary>
+internal static class Factory
+{
+    /// <summary>A very usual factory address (common practice), for boxes whose own is not known.</summary>
+    private static readonly InterfaceAddress UsualAddress = new(Ipv4Address.From(192, 168, 1, 1), 24);
+
+    public static BoxMode Mode(Box box, ModeKind kind, BoxMode? old)
+    {
+        var lan = box.Profile.FactoryAddress ?? UsualAddress;
+        return kind switch
+        {
+            ModeKind.Router => new RouterMode(new Automatic(), lan, new(true, Pool(box, lan), null, [], []), [], Radios(box, old)),
+            ModeKind.AccessPoint => new AccessPointMode(new Automatic(), Radios(box, old)),
+            ModeKind.Bridge => new BridgeMode(old is RouterMode router ? router.Lan : box.Profile.FactoryAddress),
+            ModeKind.Switch => new SwitchMode(box.Profile.FactoryAddress is { } page ? new Fixed(page, null, []) : null),
+            _ => throw new ArgumentOutOfRangeException(nameof(kind)),
+        };
+    }
+
+    /// <summary>The server after its router's address changed: pool and reservations keep their place in the subnet where they still fit.</summary>
+    public static AddressServer Moved(AddressServer server, InterfaceAddress from, InterfaceAddress to)
+    {
+        if (from.Subnet == to.Subnet)
+        {
+            return server;
+        }
+        var hosts = to.Subnet.Hosts;
+        Ipv4Address? Shift(Ipv4Address a) => to.Subnet.Network.Plus(from.Subnet.Network.DistanceTo(a)) is { } moved && hosts.Contains(moved) ? moved : null;
+        var pool = Shift(server.Pool.First) is { } first && Shift(server.Pool.Last) is { } last && first <= last
+            ? AddressRange.Between(first, last)
+            : UsualPool(to);
+        return server with
+        {
+            Pool = pool,
+            Reservations = [.. server.Reservations.Select(r => (r.Hardware, To: Shift(r.Address))).Where(r => r.To is not null).Select(r => new Reservation(r.Hardware, r.To!.Value))],
+        };
+    }
+
+    private static AddressRange Pool(Box box, InterfaceAddress lan) =>
+        box.Profile.FactoryPool is { } pool && lan.Subnet.Hosts.Contains(pool) ? pool : UsualPool(lan);
+
+    /// <summary>.100 to .199 where the subnet has them (common practice), else the upper half of its host addresses.</summary>
+    private static AddressRange UsualPool(InterfaceAddress lan)
+    {
+        var (network, hosts) = (lan.Subnet.Network, lan.Subnet.Hosts);
+        return hosts.Count >= 254
+            ? AddressRange.Between(new(network.Bits + 100), new(network.Bits + 199))
+            : AddressRange.Between(new((uint)(hosts.First.Bits + (hosts.Count / 2))), hosts.Last);
+    }
+
+    private static IReadOnlyList<RadioSetting> Radios(Box box, BoxMode? old) =>
+        old is { Radios.Count: > 0 } ? old.Radios
+        : [.. box.Profile.Radios.Select(r => new RadioSetting(r.Id, false, box.Id.Length > 32 ? box.Id[..32] : box.Id, WifiSecurity.Wpa2, null))];
+}

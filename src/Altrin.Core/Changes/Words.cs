@@ -1,0 +1,26 @@
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Changes;
+
+/// <summary>The trade's words for modes, for labels and messages.</summary>
+public static class ModeWords
+{
+    /// <summary>A mode in one or two words.</summary>
+    public static string Of(ModeKind mode) => mode switch
+    {
+        ModeKind.Router => "router",
+        ModeKind.AccessPoint => "access point",
+        ModeKind.Bridge => "bridge",
+        ModeKind.Switch => "switch",
+        _ => throw new ArgumentOutOfRangeException(nameof(mode)),
+    };
+
+    /// <summary>The same with its article.</summary>
+    public static string WithArticle(ModeKind mode) => mode == ModeKind.AccessPoint ? "an access point" : $"a {Of(mode)}";
+}
+
+/// <summary>Words for how a host comes by its address.</summary>
+internal static class AddressWords
+{
+    public static string Gets(HostAddress address) => address is Fixed typed ? $"is fixed at {typed.Address}" : "asks for its address";
+}

@@ -1,0 +1,86 @@
+using Altrin.Core.Addressing;
+
+namespace Altrin.Core.Sites;
+
+/// <summary>What one kind of box can do. A design carries the profile that it was made with.</summary>
+/// <param name="ShelfId">Where on the gear shelf it came from.</param>
+/// <param name="Name">What the kind is called.</param>
+/// <param name="Kind">What sort of box.</param>
+/// <param name="Modes">What it can be set to, in the order of its page.</param>
+/// <param name="Ports">Its sockets.</param>
+/// <param name="Radios">Its radios.</param>
+/// <param name="FactoryAddress">Where its page answers after a reset; null where unknown or where there is no page.</param>
+/// <param name="FactoryPool">What it hands out after a reset; null where unknown or none.</param>
+/// <param name="WanPortJoins">Whether its WAN port joins the others in access-point mode. Where it does not, the cable belongs in a LAN port.</param>
+public sealed record Profile(
+    string ShelfId,
+    string Name,
+    BoxKind Kind,
+    IReadOnlyList<ModeKind> Modes,
+    IReadOnlyList<Port> Ports,
+    IReadOnlyList<Radio> Radios,
+    InterfaceAddress? FactoryAddress,
+    AddressRange? FactoryPool,
+    bool WanPortJoins)
+{
+    /// <summary>The port with this id; null when there is none.</summary>
+    public Port? Port(string id) => Ports.FirstOrDefault(p => p.Id == id);
+}
+
+/// <summary>Sorts of boxes.</summary>
+public enum BoxKind
+{
+    /// <summary>The box that the provider supplied.</summary>
+    Gateway,
+    /// <summary>A router of the customer's own.</summary>
+    Router,
+    /// <summary>An access point that cannot route.</summary>
+    AccessPoint,
+    /// <summary>More ports, nothing else.</summary>
+    Switch,
+}
+
+/// <summary>What a box can be set to.</summary>
+public enum ModeKind
+{
+    /// <summary>Own subnet, translation between WAN and LAN. With its address server off and the cable in a LAN port: an access point by hand.</summary>
+    Router,
+    /// <summary>All ports and radios in one segment, no translation.</summary>
+    AccessPoint,
+    /// <summary>A gateway that stops routing: the next box gets the public address.</summary>
+    Bridge,
+    /// <summary>A switch.</summary>
+    Switch,
+}
+
+/// <summary>A socket.</summary>
+/// <param name="Id">Slug, unique on the box.</param>
+/// <param name="Label">What is printed beside it.</param>
+/// <param name="Role">Which side it belongs to in router mode.</param>
+/// <param name="SpeedMbps">What it can do, in Mb/s; null where unknown.</param>
+public sealed record Port(string Id, string Label, PortRole Role, int? SpeedMbps);
+
+/// <summary>The side of a router that a port belongs to. Decided by the box, never by the colour of the socket.</summary>
+public enum PortRole
+{
+    /// <summary>Towards the street.</summary>
+    Wan,
+    /// <summary>Towards the home.</summary>
+    Lan,
+}
+
+/// <summary>A radio of a box.</summary>
+/// <param name="Id">Slug, unique on the box.</param>
+/// <param name="Band">Where it sends.</param>
+public sealed record Radio(string Id, RadioBand Band);
+
+/// <summary>Wi-Fi bands.</summary>
+public enum RadioBand
+{
+    /// <summary>2.4 GHz.</summary>
+    Ghz2,
+    /// <summary>5 GHz.</summary>
+    Ghz5,
+    /// <summary>6 GHz.</summary>
+    Ghz6,
+}

@@ -1,0 +1,71 @@
+using Altrin.Core.Addressing;
+
+namespace Altrin.Core.Sites;
+
+/// <summary>What is given in one home: nothing here is changed by planning.</summary>
+/// <param name="Name">How the installer calls the home.</param>
+/// <param name="Service">What the internet provider delivers.</param>
+/// <param name="Naming">How the installer names Wi-Fi in this home.</param>
+/// <param name="Boxes">The network gear, ids unique across boxes and devices.</param>
+/// <param name="Devices">The customer's own devices.</param>
+/// <param name="Needs">What must work beyond ordinary internet.</param>
+public sealed record Site(
+    string Name,
+    Service Service,
+    NamingSchool Naming,
+    IReadOnlyList<Box> Boxes,
+    IReadOnlyList<Device> Devices,
+    IReadOnlyList<Need> Needs);
+
+/// <summary>Schools of naming Wi-Fi in one home.</summary>
+public enum NamingSchool
+{
+    /// <summary>One name everywhere: people move about without touching anything.</summary>
+    OneName,
+    /// <summary>A name for each box: one knows which box one is on.</summary>
+    OnePerBox,
+    /// <summary>A name for each band: for old devices that only know 2.4 GHz.</summary>
+    OnePerBand,
+}
+
+/// <summary>A piece of network gear that is there, with the facts of its label.</summary>
+/// <param name="Id">Readable slug, unique in the file, never reused.</param>
+/// <param name="Name">What the installer calls it, such as "Loft router".</param>
+/// <param name="Profile">What this kind of box can do, copied from the gear shelf.</param>
+/// <param name="Hardware">Hardware address printed for its LAN side; null where not read.</param>
+/// <param name="WanHardware">Hardware address of its WAN side; null where not read.</param>
+public sealed record Box(string Id, string Name, Profile Profile, HardwareAddress? Hardware, HardwareAddress? WanHardware);
+
+/// <summary>A device of the customer: it uses the network and is no part of it.</summary>
+/// <param name="Id">Readable slug, unique in the file, never reused.</param>
+/// <param name="Name">What the household calls it.</param>
+/// <param name="Kind">What it is.</param>
+/// <param name="Hardware">Its hardware address; null where not read.</param>
+public sealed record Device(string Id, string Name, DeviceKind Kind, HardwareAddress? Hardware);
+
+/// <summary>What a customer's device is.</summary>
+public enum DeviceKind
+{
+    /// <summary>A telephone.</summary>
+    Phone,
+    /// <summary>A tablet.</summary>
+    Tablet,
+    /// <summary>A portable computer.</summary>
+    Laptop,
+    /// <summary>A computer that stays where it is.</summary>
+    Computer,
+    /// <summary>A printer.</summary>
+    Printer,
+    /// <summary>A camera or recorder.</summary>
+    Recorder,
+    /// <summary>A television or a box beside one.</summary>
+    Television,
+    /// <summary>A games console.</summary>
+    Console,
+    /// <summary>A controller of heating, a door, a machine.</summary>
+    Controller,
+    /// <summary>Shared storage.</summary>
+    Storage,
+    /// <summary>Anything else.</summary>
+    Other,
+}
