@@ -16,6 +16,7 @@ namespace Altrin.Core.Changes;
 [JsonDerivedType(typeof(SetRadio), "setRadio")]
 [JsonDerivedType(typeof(SwitchAddressServer), "switchAddressServer")]
 [JsonDerivedType(typeof(MovePool), "movePool")]
+[JsonDerivedType(typeof(SetServerGateway), "setServerGateway")]
 [JsonDerivedType(typeof(Reserve), "reserve")]
 [JsonDerivedType(typeof(RemoveReservation), "removeReservation")]
 [JsonDerivedType(typeof(AddForward), "addForward")]

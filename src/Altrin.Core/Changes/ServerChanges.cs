@@ -24,6 +24,17 @@ public sealed record MovePool(string Box, AddressRange Pool) : Change
     public override string Describe(Design design) => $"Pool of {design.NameOf(Box)} is {Pool}";
 }
 
+/// <summary>Sets the default gateway that a router's address server hands out; none for the router itself.</summary>
+public sealed record SetServerGateway(string Box, Ipv4Address? Gateway) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
+        Edit.Unless(Gateway is { } gateway ? Edit.WrongHost(gateway) : null, router.Server with { Gateway = Gateway }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(Gateway is { } gateway ? gateway.ToString() : "itself")} as gateway";
+}
+
 /// <summary>Keeps an address for one hardware address. Replaces an older reservation for the same hardware address.</summary>
 public sealed record Reserve(string Box, HardwareAddress Hardware, Ipv4Address Address) : Change
 {

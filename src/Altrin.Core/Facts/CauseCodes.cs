@@ -1,0 +1,46 @@
+namespace Altrin.Core.Facts;
+
+/// <summary>Codes that facts cite as causes and findings carry, so that a finding can be told which answers it breaks.</summary>
+public static class CauseCodes
+{
+    /// <summary>Two translations in the home on the way out. Subject: the inner router.</summary>
+    public const string TranslatedTwice = "translated-twice";
+    /// <summary>The provider translates. Subject: street.</summary>
+    public const string CarrierTranslation = "carrier-translation";
+    /// <summary>One address on two hosts of one segment. Subjects: the hosts.</summary>
+    public const string AddressTwice = "address-twice";
+    /// <summary>Overlapping subnets on both sides of a router. Subject: the router.</summary>
+    public const string SameSubnet = "same-subnet-both-sides";
+    /// <summary>Several address servers in one segment. Subjects: the servers.</summary>
+    public const string TwoAddressServers = "two-address-servers";
+    /// <summary>Nobody hands out addresses in a segment. Subject: the segment.</summary>
+    public const string NoAddressServer = "no-address-server";
+    /// <summary>A fixed address inside the pool of its own segment's server. Subjects: the host and the server.</summary>
+    public const string FixedInPool = "fixed-inside-pool";
+    /// <summary>A host set outside its segment's subnet. Subject: the host.</summary>
+    public const string OutsideSubnet = "outside-subnet";
+    /// <summary>A default gateway that is missing, outside the subnet, or no router. Subject: who set it.</summary>
+    public const string GatewayWrong = "gateway-wrong";
+    /// <summary>A ring of cables. Subjects: the cables.</summary>
+    public const string Loop = "loop";
+    /// <summary>Several boxes or devices ask the provider, who gives one lease. Subject: street.</summary>
+    public const string SeveralAtStreet = "several-at-street";
+    /// <summary>A Wi-Fi that the device looks for and does not get into. Subject: the device.</summary>
+    public const string WifiNotJoined = "wifi-not-joined";
+    /// <summary>A device with neither cable nor Wi-Fi. Subject: the device.</summary>
+    public const string NotConnected = "not-connected";
+    /// <summary>A router with nothing on its outer side. Subject: the router.</summary>
+    public const string NoWayOut = "no-way-out";
+    /// <summary>More devices than addresses. Subject: the server.</summary>
+    public const string PoolTooSmall = "pool-too-small";
+    /// <summary>A fixed public address that is not typed into the box that takes it. Subject: the box.</summary>
+    public const string WanNotSet = "wan-not-set";
+    /// <summary>The kind of service was not asked. Subject: street.</summary>
+    public const string ServiceUnknown = "service-unknown";
+    /// <summary>A forward that aims at an address which its owner may lose. Subjects: the router and the target.</summary>
+    public const string ForwardToLease = "forward-to-lease";
+    /// <summary>A port that nobody lets in, or that is let in to somebody else. Subject: the router that stops it.</summary>
+    public const string NotForwarded = "not-forwarded";
+    /// <summary>Two routers, one behind each other in a ring: packets go round. Subject: a router of it.</summary>
+    public const string RoutesInCircle = "routes-in-circle";
+}

@@ -1,0 +1,103 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Networks;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>Everything that is said of a settled network, in stable order.</summary>
+/// <param name="Segments">The address territories.</param>
+/// <param name="Addresses">Who holds which address, box by box and device by device.</param>
+/// <param name="Conflicts">Addresses that two hosts hold or may come to hold.</param>
+/// <param name="Overlaps">Routers with overlapping subnets on both sides.</param>
+/// <param name="Internet">Ordinary internet of each customer's device.</param>
+/// <param name="Reach">Who opens connections to whom, class by class.</param>
+/// <param name="Needs">What the customer asked for, need by need.</param>
+public sealed record FactSheet(
+    IReadOnlyList<SegmentFact> Segments,
+    IReadOnlyList<AddressFact> Addresses,
+    IReadOnlyList<ConflictFact> Conflicts,
+    IReadOnlyList<OverlapFact> Overlaps,
+    IReadOnlyList<InternetFact> Internet,
+    ReachFact Reach,
+    IReadOnlyList<NeedFact> Needs);
+
+/// <summary>One broadcast domain.</summary>
+/// <param name="Id">Named after the router that rules it, else after another box in it; "street" for the provider's.</param>
+/// <param name="Subnets">Subnets of the routers that have their LAN side in it; several are several rulers on one wire.</param>
+/// <param name="Boxes">Boxes with ports or radios in it.</param>
+/// <param name="Devices">Customer's devices in it.</param>
+/// <param name="Servers">Address servers that answer in it.</param>
+/// <param name="Above">The segment on the outer side of the router that rules it; null where nothing is above.</param>
+public sealed record SegmentFact(string Id, IReadOnlyList<Subnet> Subnets, IReadOnlyList<string> Boxes, IReadOnlyList<string> Devices, IReadOnlyList<string> Servers, string? Above);
+
+/// <summary>How a host came by its address.</summary>
+public enum AddressOrigin
+{
+    /// <summary>Typed by hand.</summary>
+    Fixed,
+    /// <summary>Leased, and kept for it by a reservation.</summary>
+    Reserved,
+    /// <summary>Leased from a pool: one of a range.</summary>
+    Leased,
+    /// <summary>Nobody answered; it gives itself a link-local address (RFC 3927).</summary>
+    SelfAssigned,
+    /// <summary>It is connected to nothing.</summary>
+    None,
+}
+
+/// <summary>The address of one host.</summary>
+/// <param name="Owner">Box or device; "street" for the provider.</param>
+/// <param name="Side">Which side of it.</param>
+/// <param name="Segment">Where it is.</param>
+/// <param name="Origin">How it came by it; the first offer's where several answer.</param>
+/// <param name="Address">The address where it is certain; null for one of a range.</param>
+/// <param name="PrefixLength">Its prefix; null where it has no address.</param>
+/// <param name="Gateway">Its default gateway; null where it has none.</param>
+/// <param name="Offers">Every offer that it hears.</param>
+public sealed record AddressFact(string Owner, Side Side, string Segment, AddressOrigin Origin, Ipv4Address? Address, int? PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Offer> Offers);
+
+/// <summary>One address that two hosts of one segment hold or may come to hold.</summary>
+/// <param name="Segment">Where.</param>
+/// <param name="Address">Which.</param>
+/// <param name="Holders">Hosts that hold it for certain, by id.</param>
+/// <param name="Pool">The server whose pool holds it too; null for a certain duplicate.</param>
+public sealed record ConflictFact(string Segment, Ipv4Address Address, IReadOnlyList<string> Holders, string? Pool);
+
+/// <summary>A router whose sides share addresses.</summary>
+/// <param name="Router">The router.</param>
+/// <param name="Outer">Subnet on its WAN side.</param>
+/// <param name="Inner">Subnet on its LAN side.</param>
+/// <param name="SharedAddress">Its own LAN address, where a host on the outer side has it too.</param>
+public sealed record OverlapFact(string Router, Subnet Outer, Subnet Inner, Ipv4Address? SharedAddress);
+
+/// <summary>Ordinary internet of a device.</summary>
+/// <param name="Device">The device.</param>
+/// <param name="Answer">Whether it gets there.</param>
+/// <param name="Translators">Boxes that give its packets another source address, in order; "street" for the carrier.</param>
+public sealed record InternetFact(string Device, Answer Answer, IReadOnlyList<string> Translators);
+
+/// <summary>Who opens connections to whom. Devices of one class are told apart by nothing that matters here.</summary>
+/// <param name="Classes">The classes.</param>
+/// <param name="Cells">One cell for each ordered pair, a class with itself included where it has two members.</param>
+public sealed record ReachFact(IReadOnlyList<ReachClass> Classes, IReadOnlyList<ReachCell> Cells);
+
+/// <summary>Devices that reach and are reached alike.</summary>
+/// <param name="Id">Its first device.</param>
+/// <param name="Segment">Where they are.</param>
+/// <param name="Devices">All of them.</param>
+public sealed record ReachClass(string Id, string Segment, IReadOnlyList<string> Devices);
+
+/// <summary>Whether a device of one class opens a connection to one of another.</summary>
+/// <param name="From">Class that opens.</param>
+/// <param name="To">Class that is to answer.</param>
+/// <param name="Answer">Whether it gets there.</param>
+/// <param name="Via">Routers passed, in order.</param>
+/// <param name="StoppedBy">The box that stops it; null where it arrives or nothing lies between.</param>
+public sealed record ReachCell(string From, string To, Answer Answer, IReadOnlyList<string> Via, string? StoppedBy);
+
+/// <summary>What becomes of one need.</summary>
+/// <param name="Need">Its id.</param>
+/// <param name="Device">The device that it is about.</param>
+/// <param name="Answer">Whether it is met. For a connection from outside: over IPv4, and only as far as the model goes.</param>
+/// <param name="Via">Routers passed, from outside in.</param>
+/// <param name="StoppedBy">The box, device or "street" that stops it; null where it is met.</param>
+public sealed record NeedFact(string Need, string Device, Answer Answer, IReadOnlyList<string> Via, string? StoppedBy);

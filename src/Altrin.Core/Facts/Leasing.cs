@@ -1,0 +1,99 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>What an address server may give to one asker.</summary>
+/// <param name="Server">Who answers.</param>
+/// <param name="Exact">The address, where a reservation fixes it.</param>
+/// <param name="From">Where it comes from otherwise; null where that is not known.</param>
+/// <param name="Example">An address of that range, stable for the same design and only an example.</param>
+/// <param name="PrefixLength">The prefix that comes with it.</param>
+/// <param name="Gateway">The default gateway that comes with it.</param>
+public sealed record Offer(string Server, Ipv4Address? Exact, AddressRange? From, Ipv4Address? Example, int PrefixLength, Ipv4Address Gateway);
+
+/// <summary>One way in which a host may hold an address.</summary>
+/// <param name="Exact">The address where it is certain.</param>
+/// <param name="From">The range it comes from otherwise; null where not known.</param>
+/// <param name="PrefixLength">Its prefix.</param>
+/// <param name="Gateway">Its default gateway; null where it has none.</param>
+/// <param name="Server">Who gave it; null where typed by hand.</param>
+public sealed record Holding(Ipv4Address? Exact, AddressRange? From, int PrefixLength, Ipv4Address? Gateway, string? Server)
+{
+    /// <summary>The subnet that its owner believes in; null where its address is not known.</summary>
+    public Subnet? Subnet => (Exact ?? From?.First) is { } address ? Addressing.Subnet.Containing(address, PrefixLength) : null;
+}
+
+/// <summary>Who gets which address from whom, in the settled network.</summary>
+public sealed class Leasing
+{
+    private readonly Dictionary<(string, Side), IReadOnlyList<Offer>> _offers = [];
+    private readonly Dictionary<string, int> _askers = new(StringComparer.Ordinal);
+
+    private Leasing(Network network)
+    {
+        foreach (var segment in network.Segments.Where(s => s.Interfaces.Count > 0))
+        {
+            var asking = segment.Interfaces.Where(i => i.Setting is Automatic && i.Linked).ToList();
+            var fixedHere = segment.Interfaces.Select(i => i.Setting).OfType<Fixed>().Select(f => f.Address.Address).ToHashSet();
+            var answers = asking.ToDictionary(i => (i.Owner, i.Side), _ => new List<Offer>());
+            foreach (var server in segment.Servers)
+            {
+                Answer(server, asking, fixedHere, answers);
+            }
+            foreach (var (asker, offers) in answers)
+            {
+                _offers[asker] = offers;
+            }
+        }
+    }
+
+    /// <summary>The leases of a network.</summary>
+    public static Leasing Of(Network network) => new(network);
+
+    /// <summary>All offers that an asker hears, by server; none for a host that does not ask.</summary>
+    public IReadOnlyList<Offer> Offers(Interface asker) => _offers.GetValueOrDefault((asker.Owner, asker.Side), []);
+
+    /// <summary>How many hosts get a lease of a server without a reservation.</summary>
+    public int Unreserved(string server) => _askers.GetValueOrDefault(server);
+
+    /// <summary>Every way in which the host may hold an address; none where it asks and nobody answers.</summary>
+    public IReadOnlyList<Holding> Holdings(Interface host) => host.Setting is Fixed typed
+        ? [new(typed.Address.Address, null, typed.Address.PrefixLength, typed.Gateway, null)]
+        : [.. Offers(host).Select(o => new Holding(o.Exact, o.From, o.PrefixLength, o.Gateway, o.Server))];
+
+    private void Answer(ServerSeat server, List<Interface> asking, HashSet<Ipv4Address> fixedHere, Dictionary<(string, Side), List<Offer>> answers)
+    {
+        var kept = server.Reservations.ToDictionary(r => r.Hardware, r => r.Address);
+        var spoken = server.Reservations.Select(r => r.Address).Concat(fixedHere).Append(server.Gateway).ToHashSet();
+        var free = server.Pool is { } pool ? pool.Without(spoken) : [];
+        var (stretch, next) = (0, free.Count > 0 ? free[0].First.Bits : 0u);
+        var unreserved = 0;
+        foreach (var asker in asking)
+        {
+            if (asker.Hardware is { } hardware && kept.TryGetValue(hardware, out var address))
+            {
+                answers[(asker.Owner, asker.Side)].Add(new(server.Owner, address, null, null, server.PrefixLength, server.Gateway));
+                continue;
+            }
+            unreserved++;
+            Ipv4Address? example = null;
+            if (stretch < free.Count)
+            {
+                example = new Ipv4Address(next);
+                if (next == free[stretch].Last.Bits)
+                {
+                    stretch++;
+                    next = stretch < free.Count ? free[stretch].First.Bits : 0;
+                }
+                else
+                {
+                    next++;
+                }
+            }
+            answers[(asker.Owner, asker.Side)].Add(new(server.Owner, null, server.Pool, example, server.PrefixLength, server.Gateway));
+        }
+        _askers[server.Owner] = unreserved;
+    }
+}

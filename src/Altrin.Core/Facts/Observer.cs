@@ -1,0 +1,74 @@
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>A network as it can be asked: the fact sheet, and what it was worked out with.</summary>
+/// <param name="Network">The network that was looked at.</param>
+/// <param name="Leasing">Its leases.</param>
+/// <param name="Hosts">Its hosts.</param>
+/// <param name="Tracer">Its ways out.</param>
+/// <param name="Sheet">What is said of it.</param>
+public sealed record Observation(Network Network, Leasing Leasing, HostTable Hosts, Tracer Tracer, FactSheet Sheet)
+{
+    /// <summary>Whether one device opens a connection to another; null where either is not in use or both are one.</summary>
+    public ReachCell? Reach(string from, string to) => new ReachTable(Network, Leasing, Hosts, Tracer).Pair(from, to);
+}
+
+/// <summary>Looks at a network and says what is so.</summary>
+public static class Observer
+{
+    /// <summary>All facts of a network. The same network gives the same facts, byte for byte.</summary>
+    public static Observation Observe(Network network)
+    {
+        var leasing = Leasing.Of(network);
+        var hosts = new HostTable(network, leasing);
+        var tracer = new Tracer(network, leasing, hosts);
+        var needs = new NeedJudge(network, leasing, tracer);
+        var devices = network.Interfaces.Where(i => i.Side == Side.Device).ToList();
+        var sheet = new FactSheet(
+            [.. network.Segments.Where(s => IsTerritory(s)).Select(s => SegmentFact(network, hosts, s))],
+            [.. network.Interfaces.Select(i => AddressFact(leasing, i))],
+            hosts.Conflicts,
+            tracer.Overlaps,
+            [.. devices.Select(d => Internet(network, tracer, d))],
+            new ReachTable(network, leasing, hosts, tracer).All(),
+            [.. network.Design.Site.Needs.OrderBy(n => n.Id, StringComparer.Ordinal).Select(needs.Of)]);
+        return new(network, leasing, hosts, tracer, sheet);
+    }
+
+    /// <summary>A lone device or an empty WAN socket is no territory.</summary>
+    private static bool IsTerritory(Segment segment) =>
+        segment.HasStreet || segment.Interfaces.Any(i => i.Side == Side.Lan) || segment.Interfaces.Count(i => i.Linked) > 1;
+
+    private static SegmentFact SegmentFact(Network network, HostTable hosts, Segment segment)
+    {
+        var rulers = hosts.Rulers(segment);
+        return new(
+            segment.Id,
+            [.. rulers.Select(r => ((Fixed)r.Setting).Address.Subnet).Distinct().Order()],
+            segment.Boxes,
+            [.. segment.Interfaces.Where(i => i.Side == Side.Device).Select(i => i.Owner)],
+            [.. segment.Servers.Select(s => s.Owner)],
+            rulers.Select(r => network.Find(r.Owner, Side.Wan)).FirstOrDefault(w => w is { Linked: true })?.Segment);
+    }
+
+    private static AddressFact AddressFact(Leasing leasing, Interface host)
+    {
+        var offers = leasing.Offers(host);
+        var holding = leasing.Holdings(host) is [var first, ..] ? first : null;
+        var origin = host.Setting is Fixed ? AddressOrigin.Fixed
+            : !host.Linked ? AddressOrigin.None
+            : holding is null ? AddressOrigin.SelfAssigned
+            : holding.Exact is not null ? AddressOrigin.Reserved
+            : AddressOrigin.Leased;
+        return new(host.Owner, host.Side, host.Segment, origin, holding?.Exact, holding?.PrefixLength, holding?.Gateway, offers);
+    }
+
+    private static InternetFact Internet(Network network, Tracer tracer, Interface device)
+    {
+        var route = tracer.ToInternet(device);
+        var carrier = route.Answer.Kind != AnswerKind.No && network.Design.Site.Service is CarrierTranslation;
+        return new(device.Owner, route.Answer, carrier ? [.. route.Routers, PortRef.Street] : route.Routers);
+    }
+}

@@ -1,0 +1,134 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings;
+
+/// <summary>Cures that several rules propose. Each is proven before it is offered, so a cure may be hopeful.</summary>
+internal static class Cures
+{
+    /// <summary>A remedy that was not proven yet.</summary>
+    public static Remedy Hopeful(string label, params IReadOnlyList<Change> changes) => new(label, changes, []);
+
+    /// <summary>Ways to make a cascaded router part of the network above it, and to let the box above stop routing.</summary>
+    public static IEnumerable<Remedy> OneNetwork(Evidence e, string router)
+    {
+        var box = e.Design.Box(router)!;
+        if (e.SegmentOf(router, Side.Wan) is not { HasStreet: false } above || e.WanCable(router) is not { } cable)
+        {
+            yield break;
+        }
+        var inner = InnerHosts(e, router, above);
+        if (box.Profile.Modes.Contains(ModeKind.AccessPoint))
+        {
+            var move = box.Profile.WanPortJoins ? [] : MoveToLan(e, router, cable);
+            if (move is not null)
+            {
+                yield return Hopeful($"Set {box.Name} to access-point mode", [new SetMode(router, ModeKind.AccessPoint), .. move, .. inner]);
+            }
+        }
+        if (e.PlanOf(above) is var (plan, _) && plan.FirstFree() is { } free && MoveToLan(e, router, cable) is { } byHand)
+        {
+            yield return Hopeful(
+                $"Make {box.Name} an access point by hand at {free}",
+                [new SwitchAddressServer(router, false), new SetLanAddress(router, new(free, plan.Subnet.PrefixLength)), .. byHand, .. inner]);
+        }
+        foreach (var upper in e.Seen.Hosts.Rulers(above).Select(r => r.Owner).Where(o => e.Design.Box(o)?.Profile.Modes.Contains(ModeKind.Bridge) == true))
+        {
+            yield return Hopeful($"Set {e.Name(upper)} to bridge mode", [new SetMode(upper, ModeKind.Bridge)]);
+        }
+    }
+
+    /// <summary>Gives a cascaded router another subnet; hosts typed by hand behind it move along.</summary>
+    public static IEnumerable<Remedy> Renumber(Evidence e, string router)
+    {
+        var mode = e.Network.Router(router)!;
+        if (e.UnusedSubnet() is not { } other)
+        {
+            yield break;
+        }
+        var own = new InterfaceAddress(new(other.Network.Bits + 1), other.PrefixLength);
+        var changes = new List<Change> { new SetLanAddress(router, own) };
+        foreach (var host in e.SegmentOf(router, Side.Lan)!.Interfaces.Where(i => i.Side is Side.Device or Side.Page && i.Setting is Fixed))
+        {
+            var typed = (Fixed)host.Setting;
+            if (mode.Lan.Subnet.Contains(typed.Address.Address) && other.Network.Plus(mode.Lan.Subnet.Network.DistanceTo(typed.Address.Address)) is { } moved && other.IsHost(moved))
+            {
+                changes.Add(Fix(host, new(new(moved, other.PrefixLength), own.Address, typed.NameServers)));
+                changes.AddRange(Redirect(mode, router, typed.Address.Address, moved));
+            }
+        }
+        yield return Hopeful($"Give {e.Name(router)} the subnet {other}", changes);
+    }
+
+    /// <summary>Moves a host typed by hand to an address that is free in its segment; forwards that aim at it follow.</summary>
+    public static IEnumerable<Remedy> MoveToFree(Evidence e, Interface host)
+    {
+        if (host.Setting is not Fixed typed || e.PlanOf(e.Network.Segment(host.Segment)) is not var (plan, ruler) || plan.FirstFree() is not { } free)
+        {
+            yield break;
+        }
+        var moved = new InterfaceAddress(free, plan.Subnet.PrefixLength);
+        var rulerAddress = e.Network.Router(ruler)!.Lan.Address;
+        Change move = host.Side == Side.Lan ? new SetLanAddress(host.Owner, moved) : Fix(host, new(moved, rulerAddress, typed.NameServers));
+        yield return Hopeful($"Move {e.Name(host.Owner)} to {free}", [move, .. Redirect(e.Network.Router(ruler)!, ruler, typed.Address.Address, free)]);
+    }
+
+    /// <summary>Lets a host ask for its address.</summary>
+    public static IEnumerable<Remedy> Ask(Evidence e, Interface host) => host.Side == Side.Lan ? [] :
+    [
+        Hopeful($"Let {e.Name(host.Owner)} ask for its address", host.Side == Side.Page ? new SetPageAddress(host.Owner, new Automatic()) : new SetDeviceAddress(host.Owner, new Automatic())),
+    ];
+
+    /// <summary>
+    /// The address at which a router can rely on a host of its LAN: typed by hand, or reserved, or to be made so by the
+    /// changes that come with it; null where neither can be done.
+    /// </summary>
+    public static (Ipv4Address Address, IReadOnlyList<Change> First)? Anchor(Evidence e, string router, Interface host)
+    {
+        if (e.Network.Router(router) is not { } mode || e.Network.Find(router, Side.Lan)?.Segment != host.Segment)
+        {
+            return null;
+        }
+        var holdings = e.Seen.Leasing.Holdings(host);
+        if (holdings.Count > 0 && holdings.All(h => h.Exact is not null && h.Exact == holdings[0].Exact))
+        {
+            return (holdings[0].Exact!.Value, []);
+        }
+        if (e.PlanOf(e.Network.Segment(host.Segment)) is not var (plan, _) || plan.FirstFree() is not { } free)
+        {
+            return null;
+        }
+        return host.Hardware is { } hardware && mode.Server.On ? (free, [new Reserve(router, hardware, free)])
+            : host.Side == Side.Device ? (free, [new SetDeviceAddress(host.Owner, new Fixed(new(free, plan.Subnet.PrefixLength), mode.Lan.Address, [mode.Lan.Address]))])
+            : host.Side == Side.Wan ? (free, [new SetWan(host.Owner, new Fixed(new(free, plan.Subnet.PrefixLength), mode.Lan.Address, [mode.Lan.Address]))])
+            : null;
+    }
+
+    /// <summary>Pulls a cable from the port of a box that it is in and plugs it into a free LAN port of the same box; null where none is free.</summary>
+    public static IReadOnlyList<Change>? MoveToLan(Evidence e, string box, Cable cable)
+    {
+        var here = cable.A.Owner == box ? cable.A : cable.B;
+        return e.FreeLanPort(box) is { } lan ? [new Unpatch(cable.Id), new Patch(cable.OtherEnd(here), lan, cable.Medium, cable.LengthMetres)] : null;
+    }
+
+    /// <summary>Forwards of a router that aim at one address, aimed at another.</summary>
+    public static IEnumerable<Change> Redirect(RouterMode mode, string router, Ipv4Address from, Ipv4Address to) => mode.Forwards
+        .Where(f => f.To == from)
+        .SelectMany(f => new Change[] { new RemoveForward(router, f.Protocol, f.OutsidePort), new AddForward(router, f with { To = to }) });
+
+    private static Change Fix(Interface host, Fixed to) => host.Side == Side.Page ? new SetPageAddress(host.Owner, to) : new SetDeviceAddress(host.Owner, to);
+
+    /// <summary>Hosts typed by hand behind a router that is to be flattened: those that would not fit above ask from then on.</summary>
+    private static IReadOnlyList<Change> InnerHosts(Evidence e, string router, Segment above)
+    {
+        var plan = e.PlanOf(above)?.Plan;
+        return
+        [
+            .. e.SegmentOf(router, Side.Lan)!.Interfaces
+                .Where(i => i.Side is Side.Device or Side.Page && i.Setting is Fixed typed && plan?.Classify(typed.Address.Address) != AddressStanding.Free)
+                .Select(i => i.Side == Side.Page ? (Change)new SetPageAddress(i.Owner, new Automatic()) : new SetDeviceAddress(i.Owner, new Automatic())),
+        ];
+    }
+}

@@ -1,0 +1,40 @@
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings;
+
+/// <summary>The whole pipe: a design goes in, facts and findings come out.</summary>
+public static class Judging
+{
+    /// <summary>How many remedies of one design are proven; the rest is not offered. Bounds the work on very large designs.</summary>
+    public const int MostProven = 120;
+
+    /// <summary>Compiles, observes and judges, and proves every remedy before it is offered.</summary>
+    public static Proof Prove(Design design, Situation? situation = null)
+    {
+        var at = situation ?? Situation.Settled;
+        var judged = Judge(Observer.Observe(Compiler.Compile(design, at)));
+        return judged with { Findings = Remedies.Proven(design, at, judged.Findings, MostProven) };
+    }
+
+    /// <summary>Judges an observation. Remedies are those that the rules propose, not yet proven.</summary>
+    public static Proof Judge(Observation observation)
+    {
+        var evidence = new Evidence(observation);
+        var findings = Rule.All
+            .SelectMany(r => r.Judge(evidence))
+            .DistinctBy(f => f.Identity)
+            .OrderByDescending(f => f.Severity)
+            .ThenBy(f => f.CausedBy.Count > 0)
+            .ThenBy(f => f.Identity, StringComparer.Ordinal)
+            .ToList();
+        return new(observation, findings, Verdict.Of(observation, findings));
+    }
+}
+
+/// <summary>What is proven of a design.</summary>
+/// <param name="Observation">The facts and what they were worked out with.</param>
+/// <param name="Findings">What is wrong, the worst first.</param>
+/// <param name="Verdict">All of it in one sentence.</param>
+public sealed record Proof(Observation Observation, IReadOnlyList<Finding> Findings, Verdict Verdict);

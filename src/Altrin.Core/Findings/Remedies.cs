@@ -1,0 +1,48 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings;
+
+/// <summary>Proves remedies before they are offered.</summary>
+internal static class Remedies
+{
+    /// <summary>
+    /// The findings with those remedies only that can be applied, that make their own finding go and bring no new one of the
+    /// same or a higher severity; each with what it settles, the one that settles most first.
+    /// </summary>
+    public static IReadOnlyList<Finding> Proven(Design design, Situation situation, IReadOnlyList<Finding> findings, int most)
+    {
+        var left = most;
+        var before = findings.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
+        var proven = new List<Finding>(findings.Count);
+        foreach (var finding in findings)
+        {
+            var kept = new List<Remedy>();
+            foreach (var remedy in finding.Remedies)
+            {
+                if (left-- > 0 && Settled(design, situation, finding, remedy, before) is { } settles)
+                {
+                    kept.Add(remedy with { Settles = settles });
+                }
+            }
+            proven.Add(finding with { Remedies = [.. kept.OrderByDescending(r => r.Settles.Count)] });
+        }
+        return proven;
+    }
+
+    private static IReadOnlyList<string>? Settled(Design design, Situation situation, Finding finding, Remedy remedy, HashSet<string> before)
+    {
+        var applied = ChangeList.Apply(design, remedy.Changes);
+        if (!applied.Ok)
+        {
+            return null;
+        }
+        var after = Judging.Judge(Observer.Observe(Compiler.Compile(applied.Value, situation))).Findings;
+        var identities = after.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
+        return identities.Contains(finding.Identity) || after.Any(f => f.Severity >= finding.Severity && !before.Contains(f.Identity))
+            ? null
+            : [.. before.Where(i => !identities.Contains(i)).Order(StringComparer.Ordinal)];
+    }
+}

@@ -1,0 +1,41 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>A default gateway that leads nowhere.</summary>
+public static class GatewayWrong
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        CauseCodes.GatewayWrong,
+        "A default gateway is missing, lies outside the subnet, is not there, or does not route.",
+        "The device speaks to its neighbours and to nobody else.",
+        "RFC 1122",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.GatewayWrong).Select(cause => e.Finding(
+        CauseCodes.GatewayWrong,
+        cause.Subjects,
+        cause.Text.TrimEnd('.'),
+        "It reaches its neighbours, and no internet.",
+        cause.Subjects.SelectMany(s => Cure(e, s))));
+
+    private static IEnumerable<Remedy> Cure(Evidence e, string subject)
+    {
+        if (e.Network.Find(subject, Side.Device) is { Setting: Fixed typed } device)
+        {
+            return e.PlanOf(e.Network.Segment(device.Segment)) is var (plan, ruler)
+                ? [Cures.Hopeful($"Point {e.Name(subject)} at {e.Name(ruler)}", new SetDeviceAddress(subject, typed with { Address = typed.Address with { PrefixLength = plan.Subnet.PrefixLength }, Gateway = e.Network.Router(ruler)!.Lan.Address })), .. Cures.Ask(e, device)]
+                : Cures.Ask(e, device);
+        }
+        return e.Network.Router(subject) switch
+        {
+            { Server.Gateway: not null } => [Cures.Hopeful($"Let {e.Name(subject)} hand out itself as gateway", new SetServerGateway(subject, null))],
+            { Wan: Fixed } => [Cures.Hopeful($"Let the WAN side of {e.Name(subject)} ask for its address", new SetWan(subject, new Automatic()))],
+            _ => [],
+        };
+    }
+}

@@ -1,0 +1,70 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>Something that the customer asked for does not come true.</summary>
+public static class NeedNotMet
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        "need-not-met",
+        "A need of the customer is not met, or by luck only.",
+        "It is what the customer is paying for.",
+        "RFC 3022, RFC 6762",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e)
+    {
+        foreach (var fact in e.Sheet.Needs.Where(n => !n.Answer.IsYes))
+        {
+            var need = e.Design.Site.Needs.First(n => n.Id == fact.Need);
+            var plain = e.Finding(
+                "need-not-met",
+                [fact.Need],
+                need is ReachFromOutside reach ? $"{e.Name(fact.Device)} {Not(fact)} reached from outside on port {reach.Port}" : $"{e.Name(fact.Device)} {Not(fact)} found by every device",
+                fact.Answer.Why,
+                need is ReachFromOutside inbound ? LetIn(e, inbound, fact) : [],
+                fact.Answer.Kind == AnswerKind.Unknown ? ["Ask the provider whether the home gets a public address."] : [],
+                [.. fact.Answer.Causes.Where(c => c.Code != CauseCodes.NotForwarded).Select(c => c.Identity)]);
+            yield return plain with { Severity = fact.Answer.IsBroken ? Severity.WillNotWork : Severity.Concern };
+        }
+    }
+
+    private static string Not(NeedFact fact) => fact.Answer.Kind switch
+    {
+        AnswerKind.Luck => "is only by luck",
+        AnswerKind.Unknown => "may not be",
+        _ => "is not",
+    };
+
+    /// <summary>A forward on every router from the street inward, each aimed at an address that stays.</summary>
+    private static IEnumerable<Remedy> LetIn(Evidence e, ReachFromOutside need, NeedFact fact)
+    {
+        var changes = new List<Change>();
+        for (var i = 0; i < fact.Via.Count; i++)
+        {
+            var target = i + 1 < fact.Via.Count ? e.Network.Find(fact.Via[i + 1], Side.Wan) : e.Network.Find(need.Device, Side.Device);
+            if (target is null || Cures.Anchor(e, fact.Via[i], target) is not var (address, first))
+            {
+                yield break;
+            }
+            var there = e.Network.Router(fact.Via[i])!.Forwards.FirstOrDefault(f => f.Protocol == need.Protocol && f.OutsidePort == need.Port);
+            changes.AddRange(first);
+            if (there is not null && (there.To != address || there.InsidePort != need.Port))
+            {
+                changes.Add(new RemoveForward(fact.Via[i], there.Protocol, there.OutsidePort));
+            }
+            if (there is null || there.To != address || there.InsidePort != need.Port)
+            {
+                changes.Add(new AddForward(fact.Via[i], new(need.Protocol, need.Port, address, need.Port)));
+            }
+        }
+        if (changes.Count > 0)
+        {
+            yield return Cures.Hopeful($"Forward port {need.Port} on {e.Names(fact.Via)}", changes);
+        }
+    }
+}

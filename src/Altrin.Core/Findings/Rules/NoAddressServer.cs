@@ -1,0 +1,41 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>Devices ask for an address and nobody answers.</summary>
+public static class NoAddressServer
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        CauseCodes.NoAddressServer,
+        "Nobody hands out addresses in a segment where somebody asks.",
+        "Devices give themselves an address in 169.254.0.0/16 and reach nothing.",
+        "RFC 2131, RFC 3927",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e)
+    {
+        foreach (var segment in e.Network.Segments.Where(s => !s.HasStreet && s.Servers.Count == 0))
+        {
+            var asking = segment.Interfaces.Where(i => i.Setting is Automatic && i.Linked).Select(i => i.Owner).Distinct().ToList();
+            if (asking.Count == 0)
+            {
+                continue;
+            }
+            var routers = e.Seen.Hosts.Rulers(segment).Select(r => r.Owner).ToList();
+            yield return e.Finding(
+                CauseCodes.NoAddressServer,
+                [segment.Id],
+                $"Nobody hands out addresses where {Asking(e, asking)} for one",
+                "These devices say that they are connected, and have no internet.",
+                routers.Select(r => Cures.Hopeful($"Switch the address server of {e.Name(r)} on", new SwitchAddressServer(r, true))),
+                routers.Count == 0 ? ["Plug this part of the network into a LAN port of the main router."] : []);
+        }
+    }
+
+    private static string Asking(Evidence e, List<string> asking) => asking.Count <= 2
+        ? $"{e.Names(asking)} {(asking.Count == 1 ? "asks" : "ask")}"
+        : $"{asking.Count} devices ask";
+}

@@ -1,0 +1,23 @@
+using Altrin.Core.Facts;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>A device with neither cable nor Wi-Fi.</summary>
+public static class NotConnected
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        CauseCodes.NotConnected,
+        "A device in use is connected to nothing.",
+        "It has no network.",
+        "common practice",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.NotConnected).Select(cause => e.Finding(
+        CauseCodes.NotConnected,
+        cause.Subjects,
+        cause.Text.TrimEnd('.'),
+        "It has no network.",
+        [],
+        ["Plug it in, or choose the Wi-Fi that it joins."]));
+}

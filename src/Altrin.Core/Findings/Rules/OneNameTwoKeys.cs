@@ -1,0 +1,33 @@
+using Altrin.Core.Changes;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>One Wi-Fi name with different security or keys.</summary>
+public static class OneNameTwoKeys
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        "one-name-two-keys",
+        "Radios of one home send one name with different security or keys.",
+        "A device that learned one of them is refused by the other, and seems to lose the Wi-Fi from room to room.",
+        "common practice",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e) => WifiNames.Sending(e)
+        .GroupBy(r => r.Setting.Name, StringComparer.Ordinal)
+        .OrderBy(g => g.Key, StringComparer.Ordinal)
+        .Where(g => g.Select(r => (r.Setting.Security, r.Setting.Key)).Distinct().Count() > 1)
+        .Select(g => e.Finding(
+            "one-name-two-keys",
+            g.Select(r => $"{r.Box}/{r.Setting.Radio}"),
+            $"\"{g.Key}\" has different security or keys on {e.Names(g.Select(r => r.Box).Distinct())}",
+            "Devices do not move from one to the other, and small ones get lost.",
+            g.Select(r => r.Setting).DistinctBy(s => (s.Security, s.Key))
+                .OrderByDescending(s => s.Security)
+                .Select(like => Cures.Hopeful(
+                    $"One key and {WifiNames.Words(like.Security)} for \"{g.Key}\"",
+                    [
+                        .. g.Where(r => (r.Setting.Security, r.Setting.Key) != (like.Security, like.Key)).Select(r => new SetRadio(r.Box, r.Setting with { Security = like.Security, Key = like.Key })),
+                        .. WifiNames.Rejoin(e, g.Key, like),
+                    ]))));
+}

@@ -1,0 +1,39 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>More devices than addresses.</summary>
+public static class PoolTooSmall
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        CauseCodes.PoolTooSmall,
+        "More devices ask than the pool holds.",
+        "Whoever comes last gets none, most often a guest.",
+        "RFC 2131",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e) => e.Network.Segments
+        .Where(s => !s.HasStreet)
+        .SelectMany(s => s.Servers.Select(server => (Segment: s, Server: server)))
+        .Where(s => s.Server.Pool is { } pool && e.Seen.Leasing.Unreserved(s.Server.Owner) > pool.Count)
+        .Select(s => e.Finding(
+            CauseCodes.PoolTooSmall,
+            [s.Server.Owner],
+            $"{e.Seen.Leasing.Unreserved(s.Server.Owner)} ask {e.Name(s.Server.Owner)} for an address and its pool holds {s.Server.Pool!.Value.Count}",
+            "Whoever joins last has no internet.",
+            Widest(e, s.Segment, s.Server)));
+
+    private static IEnumerable<Remedy> Widest(Evidence e, Segment segment, ServerSeat server)
+    {
+        var router = e.Network.Router(server.Owner)!;
+        var kept = segment.Interfaces.Select(i => i.Setting).OfType<Fixed>().Select(f => f.Address.Address);
+        if (router.Lan.Subnet.Hosts.LongestWithout(kept) is { } wide && wide.Count > router.Server.Pool.Count)
+        {
+            yield return Cures.Hopeful($"Let the pool be {wide.First} to {wide.Last}", new MovePool(server.Owner, wide));
+        }
+    }
+}

@@ -1,0 +1,29 @@
+using Altrin.Core.Facts;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>Several ask the provider for an address.</summary>
+public static class SeveralAtStreet
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        CauseCodes.SeveralAtStreet,
+        "Several boxes or devices ask the provider, who gives one address.",
+        "Whoever asks first has internet; the rest has none, or waits until the lease runs out.",
+        "one lease a customer: common practice",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e) => e.Seen.Leasing.Unreserved(PortRef.Street) < 2 ? [] :
+    [
+        e.Finding(
+            CauseCodes.SeveralAtStreet,
+            [PortRef.Street],
+            $"{e.Seen.Leasing.Unreserved(PortRef.Street)} ask the provider for an address: {e.Names(Asking(e))}",
+            "One of them has internet, and which one changes after a power cut.",
+            [],
+            ["Only the router belongs on the line; plug everything else into the router."]),
+    ];
+
+    private static IEnumerable<string> Asking(Evidence e) => e.Network.Segment(PortRef.Street).Interfaces.Where(i => i.Setting is Automatic).Select(i => i.Owner);
+}

@@ -1,0 +1,26 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>Wi-Fi that is open or protected by something broken.</summary>
+public static class WeakWifi
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        "weak-wifi",
+        "A radio is open, or protected by WEP or TKIP.",
+        "Anybody nearby can join or listen, and old protection caps newer radios at 54 Mb/s.",
+        "IEEE 802.11; common practice",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e) => WifiNames.Sending(e)
+        .Where(r => r.Setting.Security is WifiSecurity.Open or WifiSecurity.Wep or WifiSecurity.WpaTkip)
+        .Select(r => e.Finding(
+            "weak-wifi",
+            [$"{r.Box}/{r.Setting.Radio}"],
+            $"\"{r.Setting.Name}\" of {e.Name(r.Box)} is {(r.Setting.Security == WifiSecurity.Open ? "open" : $"protected by {WifiNames.Words(r.Setting.Security)} only")}",
+            "Neighbours can get in, and new devices are slowed down.",
+            r.Setting.Key is null ? [] : [Cures.Hopeful($"Protect \"{r.Setting.Name}\" with WPA2", new SetRadio(r.Box, r.Setting with { Security = WifiSecurity.Wpa2 }))],
+            ["Use WPA2 with AES or WPA3, with a key of its own."]));
+}

@@ -1,0 +1,41 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>A device looks for a Wi-Fi that does not let it in.</summary>
+public static class WifiNotJoined
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        CauseCodes.WifiNotJoined,
+        "A device remembers a Wi-Fi that the box beside it does not send, or has another key for it.",
+        "It has no network until somebody types the new name and key into it.",
+        "common practice",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e) => e.Network.Refusals.Select(r => e.Finding(
+        CauseCodes.WifiNotJoined,
+        [r.Device],
+        r.Why switch
+        {
+            RefusalReason.NameNotSent => $"{e.Name(r.Device)} looks for \"{r.Wifi.Name}\", which {e.Name(r.Wifi.Box)} does not send",
+            RefusalReason.KeyDiffers => $"{e.Name(r.Device)} has another key for \"{r.Wifi.Name}\"",
+            _ => $"The key of \"{r.Wifi.Name}\" is not recorded for {e.Name(r.Device)} or for {e.Name(r.Wifi.Box)}",
+        },
+        "It has no network until the name and the key are typed into it.",
+        Join(e, r)));
+
+    /// <summary>What the box beside it sends, else the nearest thing: the same name from another box.</summary>
+    private static IEnumerable<Remedy> Join(Evidence e, WifiRefusal refusal)
+    {
+        var here = WifiNames.Sending(e).Where(r => r.Box == refusal.Wifi.Box).Select(r => r.Setting).DistinctBy(s => (s.Name, s.Key)).ToList();
+        var elsewhere = WifiNames.Sending(e).Where(r => r.Box != refusal.Wifi.Box && (here.Count == 0 || r.Setting.Name == refusal.Wifi.Name));
+        return
+        [
+            .. here.Select(s => Cures.Hopeful($"Type \"{s.Name}\" and its key into {e.Name(refusal.Device)}", new JoinWifi(refusal.Device, new(refusal.Wifi.Box, s.Name, s.Key)))),
+            .. elsewhere.DistinctBy(r => r.Box).Take(3).Select(r => Cures.Hopeful($"Let {e.Name(refusal.Device)} join \"{r.Setting.Name}\" at {e.Name(r.Box)}", new JoinWifi(refusal.Device, new(r.Box, r.Setting.Name, r.Setting.Key)))),
+        ];
+    }
+}

@@ -1,0 +1,76 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>A box cabled in the wrong port for its mode.</summary>
+public static class WrongPort
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        "wrong-port",
+        "A cable is in a port that does not fit the mode of the box.",
+        "The same cable is right in one mode and wrong in another: the network behind it is cut off, or two address servers meet.",
+        "common practice",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e) => e.Routers.SelectMany(r => ByHandInWan(e, r.Box, r.Mode).Concat(ServingInLan(e, r.Box, r.Mode))).Concat(LeftOut(e));
+
+    /// <summary>Its address server is off, as for an access point by hand, but the cable is in the WAN port: nobody serves what is behind it.</summary>
+    private static IEnumerable<Finding> ByHandInWan(Evidence e, Box box, RouterMode mode)
+    {
+        var inner = e.SegmentOf(box.Id, Side.Lan)!;
+        if (!mode.Server.On && e.WanCable(box.Id) is { } cable && inner.Servers.Count == 0 && e.SegmentOf(box.Id, Side.Wan) is { HasStreet: false })
+        {
+            yield return e.Finding(
+                "wrong-port",
+                [box.Id],
+                $"{box.Name} has its address server off, but its cable is in port {Label(box, cable)}",
+                "What hangs on it gets no address.",
+                Move(e, box, cable),
+                causes: [Cause.Of(CauseCodes.NoAddressServer, "", inner.Id).Identity]);
+        }
+    }
+
+    /// <summary>It hands out addresses through a LAN port into a network that another router rules.</summary>
+    private static IEnumerable<Finding> ServingInLan(Evidence e, Box box, RouterMode mode)
+    {
+        var segment = e.SegmentOf(box.Id, Side.Lan)!;
+        var others = segment.Interfaces.Where(i => i.Side == Side.Lan && i.Owner != box.Id && e.Network.Find(i.Owner, Side.Wan) is { Linked: true }).Select(i => i.Owner).ToList();
+        if (mode.Server.On && others.Count > 0 && e.Network.Find(box.Id, Side.Wan) is { Linked: false } && e.WanPorts(box.Id).Where(p => e.Design.CableAt(p) is null).Select(p => (PortRef?)p).FirstOrDefault() is { } wan)
+        {
+            var uplinks = e.Design.SetUp.Cables.Where(c => (c.A.Owner == box.Id && others.Contains(c.B.Owner)) || (c.B.Owner == box.Id && others.Contains(c.A.Owner))).ToList();
+            yield return e.Finding(
+                "wrong-port",
+                [box.Id],
+                $"{box.Name} routes and hands out addresses, but hangs on {e.Name(others[0])} by a LAN port",
+                "Devices of the main network get its addresses and then no internet.",
+                [
+                    Cures.Hopeful($"Switch the address server of {box.Name} off", new SwitchAddressServer(box.Id, false)),
+                    .. uplinks.Take(1).Select(c => Cures.Hopeful($"Move the cable to port {box.Profile.Port(wan.Port)!.Label}", new Unpatch(c.Id), new Patch(c.OtherEnd(c.A.Owner == box.Id ? c.A : c.B), wan, c.Medium, c.LengthMetres))),
+                ],
+                causes: [Cause.Of(CauseCodes.TwoAddressServers, "", segment.Servers.Select(s => s.Owner)).Identity]);
+        }
+    }
+
+    /// <summary>In access-point mode its WAN port does not join the others, and the cable is in it.</summary>
+    private static IEnumerable<Finding> LeftOut(Evidence e) => e.Design.SetUp.Boxes
+        .Where(b => b.Mode is AccessPointMode && !e.Design.Box(b.Box)!.Profile.WanPortJoins)
+        .OrderBy(b => b.Box, StringComparer.Ordinal)
+        .Select(b => (Box: e.Design.Box(b.Box)!, Cable: e.WanCable(b.Box)))
+        .Where(b => b.Cable is not null)
+        .Select(b => e.Finding(
+            "wrong-port",
+            [b.Box.Id],
+            $"{b.Box.Name} leaves port {Label(b.Box, b.Cable!)} out in access-point mode, and the cable is in it",
+            "Nothing passes: what hangs on it is cut off.",
+            Move(e, b.Box, b.Cable!),
+            causes: [Cause.Of(CauseCodes.NoAddressServer, "", b.Box.Id).Identity]));
+
+    private static IEnumerable<Remedy> Move(Evidence e, Box box, Cable cable) =>
+        Cures.MoveToLan(e, box.Id, cable) is { } move ? [Cures.Hopeful($"Move the cable to a LAN port of {box.Name}", move)] : [];
+
+    private static string Label(Box box, Cable cable) => box.Profile.Port((cable.A.Owner == box.Id ? cable.A : cable.B).Port)!.Label;
+}

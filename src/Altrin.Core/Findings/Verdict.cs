@@ -1,0 +1,66 @@
+using Altrin.Core.Facts;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings;
+
+/// <summary>The three verdicts.</summary>
+public enum VerdictKind
+{
+    /// <summary>Nothing found.</summary>
+    Sound,
+    /// <summary>It works; something is worth knowing.</summary>
+    Works,
+    /// <summary>A need or somebody's internet is broken or left to luck.</summary>
+    WillNotWork,
+}
+
+/// <summary>The verdict on a design.</summary>
+/// <param name="Kind">Which of the three.</param>
+/// <param name="Sentence">One sentence that says what breaks, or that nothing does.</param>
+public sealed record Verdict(VerdictKind Kind, string Sentence)
+{
+    /// <summary>The verdict on an observation with its findings.</summary>
+    public static Verdict Of(Observation observation, IReadOnlyList<Finding> findings)
+    {
+        var design = observation.Network.Design;
+        var sheet = observation.Sheet;
+        if (findings.All(f => f.Severity != Severity.WillNotWork))
+        {
+            return findings.Count == 0
+                ? new(VerdictKind.Sound, sheet.Internet.Count == 0 ? "Nothing is connected yet." : "Every device reaches the internet and every need is met.")
+                : new(VerdictKind.Works, $"Works, with {Count(findings.Count, "thing")} worth knowing.");
+        }
+        var without = sheet.Internet.Where(i => i.Answer.Kind == AnswerKind.No).Select(i => i.Device).ToList();
+        var byLuck = sheet.Internet.Where(i => i.Answer.Kind == AnswerKind.Luck).Select(i => i.Device).ToList();
+        var parts = new List<string>();
+        if (without.Count > 0)
+        {
+            parts.Add(Many(without, "has no internet", "have no internet"));
+        }
+        if (byLuck.Count > 0)
+        {
+            parts.Add(Many(byLuck, "has internet by luck only", "have internet by luck only"));
+        }
+        foreach (var need in sheet.Needs.Where(n => n.Answer.IsBroken))
+        {
+            var reach = design.Site.Needs.First(n => n.Id == need.Need) is ReachFromOutside;
+            parts.Add($"{design.NameOf(need.Device)} {(need.Answer.Kind, reach) switch
+            {
+                (AnswerKind.Luck, true) => "is reached from outside by luck only",
+                (AnswerKind.Luck, false) => "is found by luck only",
+                (_, true) => "cannot be reached from outside",
+                _ => "is not found by everybody",
+            }}");
+        }
+        var shown = parts.Count > 4 ? [.. parts.Take(3), $"{parts.Count - 3} more needs fail"] : parts;
+        var sentence = shown.Count < 2 ? string.Concat(shown) : $"{string.Join(", ", shown.SkipLast(1))}, and {shown[^1]}";
+        return new(VerdictKind.WillNotWork, sentence + ".");
+
+        string Many(List<string> devices, string one, string many) => devices.Count == 1
+            ? $"{design.NameOf(devices[0])} {one}"
+            : $"{devices.Count} of {sheet.Internet.Count} devices {many}";
+    }
+
+    /// <summary>A number with its noun, such as "3 things".</summary>
+    internal static string Count(int number, string noun) => number == 1 ? $"1 {noun}" : $"{number} {noun}s";
+}

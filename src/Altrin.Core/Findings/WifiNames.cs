@@ -1,0 +1,38 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings;
+
+/// <summary>Questions about Wi-Fi names that several rules ask.</summary>
+internal static class WifiNames
+{
+    /// <summary>Every radio that sends, by box and radio.</summary>
+    public static IEnumerable<(string Box, RadioSetting Setting)> Sending(Evidence e) => e.Design.SetUp.Boxes
+        .OrderBy(b => b.Box, StringComparer.Ordinal)
+        .SelectMany(b => b.Mode.Radios.Where(r => r.On).OrderBy(r => r.Radio, StringComparer.Ordinal).Select(r => (b.Box, r)));
+
+    /// <summary>Devices that remember one name take the name and key of a radio instead.</summary>
+    public static IEnumerable<Change> Rejoin(Evidence e, string name, RadioSetting like) => e.Design.SetUp.Devices
+        .Where(d => d.Wifi is { } wifi && wifi.Name == name && (wifi.Name != like.Name || wifi.Key != like.Key))
+        .OrderBy(d => d.Device, StringComparer.Ordinal)
+        .Select(d => new JoinWifi(d.Device, d.Wifi! with { Name = like.Name, Key = like.Key }));
+
+    public static string Words(WifiSecurity security) => security switch
+    {
+        WifiSecurity.Open => "no protection",
+        WifiSecurity.Wep => "WEP",
+        WifiSecurity.WpaTkip => "WPA with TKIP",
+        WifiSecurity.Wpa2 => "WPA2",
+        WifiSecurity.Wpa2Wpa3 => "WPA2 and WPA3",
+        WifiSecurity.Wpa3 => "WPA3",
+        _ => throw new ArgumentOutOfRangeException(nameof(security)),
+    };
+
+    public static string Words(RadioBand band) => band switch
+    {
+        RadioBand.Ghz2 => "2.4 GHz",
+        RadioBand.Ghz5 => "5 GHz",
+        RadioBand.Ghz6 => "6 GHz",
+        _ => throw new ArgumentOutOfRangeException(nameof(band)),
+    };
+}

@@ -1,0 +1,89 @@
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Networks;
+
+/// <summary>Turns a design and a situation into the network that it makes.</summary>
+public static class Compiler
+{
+    /// <summary>
+    /// The simulated network. A design as the design file allows it always compiles: broken homes are judged, not refused.
+    /// The result does not depend on the order of any list of the design.
+    /// </summary>
+    public static Network Compile(Design design, Situation situation)
+    {
+        var links = LinkLayer.Of(design, situation);
+        var modes = design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
+        var settings = design.SetUp.Devices.ToDictionary(d => d.Device, StringComparer.Ordinal);
+        var boxes = design.Site.Boxes.ToDictionary(b => b.Id, StringComparer.Ordinal);
+        var devices = design.Site.Devices.ToDictionary(d => d.Id, StringComparer.Ordinal);
+        var loops = links.Loops.ToLookup(l => l.In);
+        var cables = links.Cables.ToLookup(c => c.End, c => c.Id);
+        var segments = new List<Segment>();
+        foreach (var groups in links.Domains())
+        {
+            var id = IdOf(groups, modes);
+            var linked = groups.Length > 1;
+            var interfaces = groups
+                .SelectMany(g => InterfacesOf(g, id, linked))
+                .OrderBy(i => i.Owner, StringComparer.Ordinal).ThenBy(i => i.Side)
+                .ToList();
+            segments.Add(new(
+                id,
+                [.. groups.Where(g => boxes.ContainsKey(g.Owner)).Select(g => g.Owner).Distinct()],
+                interfaces,
+                [.. groups.Select(ServerOf).OfType<ServerSeat>()],
+                [.. groups.SelectMany(g => cables[g]).Order(StringComparer.Ordinal)],
+                [.. groups.SelectMany(g => loops[g]).Select(l => l.Loop).OrderBy(l => string.Join(',', l.Cables), StringComparer.Ordinal)]));
+        }
+        segments.Sort((a, b) => string.CompareOrdinal(a.Id, b.Id));
+        return new(
+            design,
+            situation,
+            segments,
+            [.. segments.SelectMany(s => s.Interfaces).OrderBy(i => i.Owner, StringComparer.Ordinal).ThenBy(i => i.Side)],
+            links.Refusals);
+
+        IEnumerable<Interface> InterfacesOf(Group group, string segment, bool linked)
+        {
+            if (group.Owner == PortRef.Street)
+            {
+                return [new(group.Owner, Side.Provider, segment, linked, new Fixed(Provider.Own(design.Site.Service), null, []), null)];
+            }
+            if (settings.TryGetValue(group.Owner, out var device))
+            {
+                return [new(group.Owner, Side.Device, segment, linked, device.Address, devices[group.Owner].Hardware)];
+            }
+            var box = boxes[group.Owner];
+            return (modes[group.Owner], group.Wan) switch
+            {
+                (RouterMode router, true) => [new(box.Id, Side.Wan, segment, linked, router.Wan, box.WanHardware)],
+                (RouterMode router, false) => [new(box.Id, Side.Lan, segment, linked, new Fixed(router.Lan, null, []), box.Hardware)],
+                (AccessPointMode point, false) => [new(box.Id, Side.Page, segment, linked, point.Page, box.Hardware)],
+                (SwitchMode { Page: { } page }, _) => [new(box.Id, Side.Page, segment, linked, page, box.Hardware)],
+                _ => [],
+            };
+        }
+
+        ServerSeat? ServerOf(Group group) =>
+            group.Owner == PortRef.Street ? Provider.Server(design.Site.Service)
+            : !group.Wan && modes.GetValueOrDefault(group.Owner) is RouterMode { Server.On: true } router
+                ? new(group.Owner, router.Server.Pool, router.Lan.PrefixLength, router.Server.Gateway ?? router.Lan.Address, router.Server.Reservations, null)
+                : null;
+    }
+
+    /// <summary>
+    /// Named after what stays when other things are plugged in: the street, else a router with its LAN side here,
+    /// else another box, else a device.
+    /// </summary>
+    private static string IdOf(Group[] groups, Dictionary<string, BoxMode> modes)
+    {
+        var best = groups.MinBy(g => (Rank(g), g.Owner), Comparer<(int, string)>.Create((a, b) => a.Item1 != b.Item1 ? a.Item1.CompareTo(b.Item1) : string.CompareOrdinal(a.Item2, b.Item2)));
+        return best.Wan ? $"{best.Owner}:wan" : best.Owner;
+
+        int Rank(Group group) =>
+            group.Owner == PortRef.Street ? 0
+            : !modes.TryGetValue(group.Owner, out var mode) ? 3
+            : group.Wan ? 4
+            : mode is RouterMode ? 1 : 2;
+    }
+}

@@ -1,0 +1,165 @@
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Networks;
+
+/// <summary>A set of ports and radios of one owner that are one switch inside: a side of a box, a device, the street.</summary>
+/// <param name="Owner">Box, device or street.</param>
+/// <param name="Wan">Whether it is the outer side of a box that keeps its sides apart.</param>
+internal readonly record struct Group(string Owner, bool Wan) : IComparable<Group>
+{
+    public int CompareTo(Group other)
+    {
+        var byOwner = string.CompareOrdinal(Owner, other.Owner);
+        return byOwner != 0 ? byOwner : Wan.CompareTo(other.Wan);
+    }
+}
+
+/// <summary>What is joined to what before any address is looked at: groups, cables, Wi-Fi, rings.</summary>
+internal sealed class LinkLayer
+{
+    private readonly Dictionary<Group, Group> _parent = [];
+    private readonly Dictionary<Group, List<(Group To, string Cable)>> _tree = [];
+
+    private LinkLayer(Design design, Situation situation)
+    {
+        var off = situation.Off.ToHashSet(StringComparer.Ordinal);
+        var modes = design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
+        Add(new(PortRef.Street, false));
+        foreach (var (box, mode) in modes.Where(m => !off.Contains(m.Key)))
+        {
+            Add(new(box, false));
+            if (KeepsWanApart(design.Box(box)!, mode))
+            {
+                Add(new(box, true));
+            }
+        }
+        foreach (var device in design.SetUp.Devices.Where(d => !off.Contains(d.Device)))
+        {
+            Add(new(device.Device, false));
+        }
+
+        var cabled = new HashSet<string>(StringComparer.Ordinal);
+        foreach (var cable in design.SetUp.Cables.Where(c => !off.Contains(c.Id)).OrderBy(c => c.Id, StringComparer.Ordinal))
+        {
+            if (GroupOf(design, modes, cable.A) is { } a && GroupOf(design, modes, cable.B) is { } b)
+            {
+                Cables.Add((cable.Id, a));
+                cabled.Add(cable.A.Owner);
+                cabled.Add(cable.B.Owner);
+                Join(a, b, cable.Id);
+            }
+        }
+
+        foreach (var device in design.SetUp.Devices.Where(d => d.Wifi is not null && !off.Contains(d.Device) && !cabled.Contains(d.Device)).OrderBy(d => d.Device, StringComparer.Ordinal))
+        {
+            var wifi = device.Wifi!;
+            var up = modes.TryGetValue(wifi.Box, out var mode) && !off.Contains(wifi.Box);
+            if (Refused(up ? mode!.Radios : [], wifi) is { } why)
+            {
+                Refusals.Add(new(device.Device, wifi, why));
+            }
+            else
+            {
+                Union(new(device.Device, false), new(wifi.Box, false));
+            }
+        }
+    }
+
+    public static LinkLayer Of(Design design, Situation situation) => new(design, situation);
+
+    public List<(string Id, Group End)> Cables { get; } = [];
+
+    public List<(Loop Loop, Group In)> Loops { get; } = [];
+
+    public List<WifiRefusal> Refusals { get; } = [];
+
+    /// <summary>The groups of each segment, groups in order, segments by their first group.</summary>
+    public IEnumerable<Group[]> Domains() => _parent.Keys.GroupBy(Root).Select(g => g.Order().ToArray()).OrderBy(g => g[0]);
+
+    public bool Has(Group group) => _parent.ContainsKey(group);
+
+    public bool Same(Group a, Group b) => Root(a) == Root(b);
+
+    /// <summary>A router keeps its sides apart; so does an access point whose WAN port stays out of the bridge.</summary>
+    public static bool KeepsWanApart(Box box, BoxMode mode) => mode is RouterMode || (mode is AccessPointMode && !box.Profile.WanPortJoins);
+
+    private static Group? GroupOf(Design design, Dictionary<string, BoxMode> modes, PortRef end)
+    {
+        if (design.Box(end.Owner) is not { } box)
+        {
+            return new(end.Owner, false);
+        }
+        return modes.TryGetValue(end.Owner, out var mode) && box.Profile.Port(end.Port) is { } port
+            ? new(end.Owner, port.Role == PortRole.Wan && KeepsWanApart(box, mode))
+            : null;
+    }
+
+    private static RefusalReason? Refused(IReadOnlyList<RadioSetting> radios, WifiJoin wifi)
+    {
+        var sent = radios.Where(r => r.On && r.Name == wifi.Name).ToList();
+        return sent.Count == 0 ? RefusalReason.NameNotSent
+            : sent.Any(r => r.Security == WifiSecurity.Open || (r.Key is not null && r.Key == wifi.Key)) ? null
+            : wifi.Key is null || sent.Any(r => r.Key is null) ? RefusalReason.KeyNotKnown
+            : RefusalReason.KeyDiffers;
+    }
+
+    private void Add(Group group)
+    {
+        _parent[group] = group;
+        _tree[group] = [];
+    }
+
+    private Group Root(Group group)
+    {
+        while (_parent[group] != group)
+        {
+            group = _parent[group] = _parent[_parent[group]];
+        }
+        return group;
+    }
+
+    private void Join(Group a, Group b, string cable)
+    {
+        if (!_parent.ContainsKey(a) || !_parent.ContainsKey(b))
+        {
+            return;
+        }
+        if (Root(a) == Root(b))
+        {
+            Loops.Add((new([.. PathBetween(a, b).Append(cable).Order(StringComparer.Ordinal)]), a));
+            return;
+        }
+        Union(a, b);
+        _tree[a].Add((b, cable));
+        _tree[b].Add((a, cable));
+    }
+
+    private void Union(Group a, Group b)
+    {
+        var (low, high) = Root(a).CompareTo(Root(b)) <= 0 ? (Root(a), Root(b)) : (Root(b), Root(a));
+        _parent[high] = low;
+    }
+
+    /// <summary>The cables between two groups that cables already join; a cable from a group to itself has none between.</summary>
+    private List<string> PathBetween(Group from, Group to)
+    {
+        var cameBy = new Dictionary<Group, (Group From, string Cable)> { [from] = (from, "") };
+        var queue = new Queue<Group>([from]);
+        while (queue.TryDequeue(out var at) && !cameBy.ContainsKey(to))
+        {
+            foreach (var (next, cable) in _tree[at])
+            {
+                if (cameBy.TryAdd(next, (at, cable)))
+                {
+                    queue.Enqueue(next);
+                }
+            }
+        }
+        var path = new List<string>();
+        for (var at = to; at != from; at = cameBy[at].From)
+        {
+            path.Add(cameBy[at].Cable);
+        }
+        return path;
+    }
+}

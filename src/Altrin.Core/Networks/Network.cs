@@ -1,0 +1,103 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Networks;
+
+/// <summary>The simulated network of one design in one situation.</summary>
+/// <param name="Design">What it was made from.</param>
+/// <param name="Situation">What was powered and linked.</param>
+/// <param name="Segments">The broadcast domains, by id.</param>
+/// <param name="Interfaces">Everything that can hold an address, by owner and side.</param>
+/// <param name="Refusals">Devices that remember a Wi-Fi which they do not get into, by device.</param>
+public sealed record Network(
+    Design Design,
+    Situation Situation,
+    IReadOnlyList<Segment> Segments,
+    IReadOnlyList<Interface> Interfaces,
+    IReadOnlyList<WifiRefusal> Refusals)
+{
+    private readonly Dictionary<string, Segment> _segments = Segments.ToDictionary(s => s.Id, StringComparer.Ordinal);
+    private readonly Dictionary<(string, Side), Interface> _interfaces = Interfaces.ToDictionary(i => (i.Owner, i.Side));
+
+    /// <summary>The segment with this id.</summary>
+    public Segment Segment(string id) => _segments[id];
+
+    /// <summary>An interface by owner and side; null where its owner has no such side in its mode.</summary>
+    public Interface? Find(string owner, Side side) => _interfaces.GetValueOrDefault((owner, side));
+
+    /// <summary>A router's settings; null where the owner does not route.</summary>
+    public RouterMode? Router(string owner) => Design.Mode(owner) as RouterMode;
+}
+
+/// <summary>One broadcast domain: everything that hears a broadcast of any of its members.</summary>
+/// <param name="Id">The router that has its LAN side here, else another box or device here; "street" for the provider's.</param>
+/// <param name="Boxes">Boxes with ports or radios in it, by id; a router counts on each side that it has here.</param>
+/// <param name="Interfaces">What can hold an address in it, by owner and side.</param>
+/// <param name="Servers">Address servers that answer in it, by owner.</param>
+/// <param name="Cables">Ids of its cables, in order.</param>
+/// <param name="Loops">Rings closed in it.</param>
+public sealed record Segment(
+    string Id,
+    IReadOnlyList<string> Boxes,
+    IReadOnlyList<Interface> Interfaces,
+    IReadOnlyList<ServerSeat> Servers,
+    IReadOnlyList<string> Cables,
+    IReadOnlyList<Loop> Loops)
+{
+    /// <summary>Whether the provider's line ends in it.</summary>
+    public bool HasStreet => Id == PortRef.Street;
+}
+
+/// <summary>A ring of cables.</summary>
+/// <param name="Cables">The cables of the ring, by id.</param>
+public sealed record Loop(IReadOnlyList<string> Cables);
+
+/// <summary>The sides on which something can hold an address.</summary>
+public enum Side
+{
+    /// <summary>A router's inner side.</summary>
+    Lan,
+    /// <summary>A router's outer side.</summary>
+    Wan,
+    /// <summary>The page of an access point or a managed switch.</summary>
+    Page,
+    /// <summary>A customer's device.</summary>
+    Device,
+    /// <summary>The provider's end.</summary>
+    Provider,
+}
+
+/// <summary>Something that can hold an address.</summary>
+/// <param name="Owner">Box, device or street.</param>
+/// <param name="Side">Which side of it.</param>
+/// <param name="Segment">The segment it is in.</param>
+/// <param name="Linked">Whether anything else is in that segment.</param>
+/// <param name="Setting">How it comes by its address.</param>
+/// <param name="Hardware">Its hardware address; null where not read.</param>
+public sealed record Interface(string Owner, Side Side, string Segment, bool Linked, HostAddress Setting, HardwareAddress? Hardware);
+
+/// <summary>An address server as its segment sees it.</summary>
+/// <param name="Owner">The router, or the street.</param>
+/// <param name="Pool">What it hands out; null where that is not known.</param>
+/// <param name="PrefixLength">The prefix that it hands out with an address.</param>
+/// <param name="Gateway">The default gateway that it hands out.</param>
+/// <param name="Reservations">Addresses kept for one hardware address.</param>
+/// <param name="Leases">How many leases it gives; null where only the pool limits it.</param>
+public sealed record ServerSeat(string Owner, AddressRange? Pool, int PrefixLength, Ipv4Address Gateway, IReadOnlyList<Reservation> Reservations, int? Leases);
+
+/// <summary>Why a device does not get into the Wi-Fi that it remembers.</summary>
+/// <param name="Device">The device.</param>
+/// <param name="Wifi">What it remembers.</param>
+/// <param name="Why">What stands in the way.</param>
+public sealed record WifiRefusal(string Device, WifiJoin Wifi, RefusalReason Why);
+
+/// <summary>What keeps a device out of a Wi-Fi.</summary>
+public enum RefusalReason
+{
+    /// <summary>The box beside it sends no such name.</summary>
+    NameNotSent,
+    /// <summary>The name is there with another key.</summary>
+    KeyDiffers,
+    /// <summary>The key of one of both is not recorded.</summary>
+    KeyNotKnown,
+}

@@ -1,0 +1,76 @@
+using System.Text.Encodings.Web;
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Formats;
+
+/// <summary>How Altrin writes and reads JSON, everywhere alike.</summary>
+public static class AltrinJson
+{
+    /// <summary>The deepest nesting that is read.</summary>
+    public const int Depth = 32;
+
+    /// <summary>Strict both ways: unknown members, missing members, numbers as text and nulls where none belong are refused.</summary>
+    public static JsonSerializerOptions Options { get; } = Frozen(writeIndented: false);
+
+    /// <summary>The same with line breaks, for files and terminals.</summary>
+    public static JsonSerializerOptions Indented { get; } = Frozen(writeIndented: true);
+
+    /// <summary>Value types that are written as text, with an example each.</summary>
+    public static IReadOnlyDictionary<Type, string> TextTypes { get; } = new Dictionary<Type, string>
+    {
+        [typeof(Ipv4Address)] = "192.168.8.1",
+        [typeof(Subnet)] = "192.168.8.0/24",
+        [typeof(InterfaceAddress)] = "192.168.8.1/24",
+        [typeof(AddressRange)] = "192.168.8.20-192.168.8.199",
+        [typeof(HardwareAddress)] = "02:00:5e:00:53:01",
+        [typeof(PortRef)] = "hall-gateway/lan1",
+    };
+
+    /// <summary>Gives other options the same habits.</summary>
+    public static void Apply(JsonSerializerOptions options)
+    {
+        options.PropertyNamingPolicy = JsonNamingPolicy.CamelCase;
+        options.PropertyNameCaseInsensitive = false;
+        options.UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow;
+        options.NumberHandling = JsonNumberHandling.Strict;
+        options.RespectNullableAnnotations = true;
+        options.RespectRequiredConstructorParameters = true;
+        options.AllowDuplicateProperties = false;
+        options.MaxDepth = Depth;
+        options.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
+        options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+        options.Converters.Add(new TextConverter<Ipv4Address>(Ipv4Address.Parse));
+        options.Converters.Add(new TextConverter<Subnet>(Subnet.Parse));
+        options.Converters.Add(new TextConverter<InterfaceAddress>(InterfaceAddress.Parse));
+        options.Converters.Add(new TextConverter<AddressRange>(AddressRange.Parse));
+        options.Converters.Add(new TextConverter<HardwareAddress>(HardwareAddress.Parse));
+        options.Converters.Add(new TextConverter<PortRef>(text => PortRef.Read(text ?? "")));
+    }
+
+    private static JsonSerializerOptions Frozen(bool writeIndented)
+    {
+        var options = new JsonSerializerOptions { WriteIndented = writeIndented, NewLine = "\n", DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull };
+        Apply(options);
+        options.MakeReadOnly(populateMissingResolver: true);
+        return options;
+    }
+
+    private sealed class TextConverter<T>(Func<string?, Parsed<T>> parse) : JsonConverter<T>
+        where T : struct
+    {
+        public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
+        {
+            if (reader.TokenType != JsonTokenType.String)
+            {
+                throw new JsonException($"Text such as \"{TextTypes[typeof(T)]}\" is expected.");
+            }
+            var read = parse(reader.GetString());
+            return read.Ok ? read.Value : throw new JsonException(read.Error);
+        }
+
+        public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) => writer.WriteStringValue(value.ToString());
+    }
+}

@@ -1,0 +1,246 @@
+using System.ComponentModel.DataAnnotations;
+using Altrin.Core.Sites;
+
+namespace Altrin.Formats;
+
+/// <summary>The design file, version 1: one site with its named set-ups.</summary>
+public sealed record DesignDocument
+{
+    /// <summary>The value of <see cref="Format"/>.</summary>
+    public const string FormatName = "altrin-design";
+
+    /// <summary>The newest version; raised once a landing that changes the format.</summary>
+    public const int NewestVersion = 1;
+
+    /// <summary>Always "altrin-design".</summary>
+    [Required, RegularExpression("^altrin-design$")]
+    public required string Format { get; init; }
+
+    /// <summary>Which version of this format the file is written in.</summary>
+    [Required, Range(1, NewestVersion)]
+    public required int FormatVersion { get; init; }
+
+    /// <summary>What is given.</summary>
+    [Required]
+    public required SiteDocument Site { get; init; }
+
+    /// <summary>What is chosen: 1 to 20 set-ups with names of their own.</summary>
+    [Required, MinLength(1), MaxLength(20)]
+    public required IReadOnlyList<SetUpDocument> SetUps { get; init; }
+}
+
+/// <summary>What is given in one home.</summary>
+public sealed record SiteDocument
+{
+    /// <summary>How the installer calls the home.</summary>
+    [Required, StringLength(80, MinimumLength = 1)]
+    public required string Name { get; init; }
+
+    /// <summary>How the installer names Wi-Fi here.</summary>
+    [Required]
+    public required NamingSchool Naming { get; init; }
+
+    /// <summary>What the provider delivers.</summary>
+    [Required]
+    public required ServiceDocument Service { get; init; }
+
+    /// <summary>The network gear.</summary>
+    [Required, MaxLength(2000)]
+    public required IReadOnlyList<BoxDocument> Boxes { get; init; }
+
+    /// <summary>The customer's own devices.</summary>
+    [Required, MaxLength(5000)]
+    public required IReadOnlyList<DeviceDocument> Devices { get; init; }
+
+    /// <summary>What must work beyond ordinary internet.</summary>
+    [Required, MaxLength(200)]
+    public required IReadOnlyList<NeedDocument> Needs { get; init; }
+}
+
+/// <summary>Kinds of service.</summary>
+public enum ServiceKind
+{
+    /// <summary>One public address, leased.</summary>
+    PublicDynamic,
+    /// <summary>One public address that stays; needs address and gateway.</summary>
+    PublicFixed,
+    /// <summary>The provider translates too.</summary>
+    CarrierTranslation,
+    /// <summary>Not asked yet.</summary>
+    Unknown,
+}
+
+/// <summary>What the provider delivers.</summary>
+public sealed record ServiceDocument
+{
+    /// <summary>The kind.</summary>
+    [Required]
+    public required ServiceKind Kind { get; init; }
+
+    /// <summary>Sold rate towards the home in Mb/s.</summary>
+    [Range(1, 1_000_000)]
+    public int? DownMbps { get; init; }
+
+    /// <summary>Sold rate from the home in Mb/s.</summary>
+    [Range(1, 1_000_000)]
+    public int? UpMbps { get; init; }
+
+    /// <summary>Only for a fixed public address: address and prefix, such as 203.0.113.40/24.</summary>
+    [StringLength(18)]
+    public string? Address { get; init; }
+
+    /// <summary>Only for a fixed public address: the provider's side.</summary>
+    [StringLength(15)]
+    public string? Gateway { get; init; }
+}
+
+/// <summary>A piece of network gear.</summary>
+public sealed record BoxDocument
+{
+    /// <summary>Readable slug, unique among boxes and devices.</summary>
+    [Required, RegularExpression(Slug)]
+    public required string Id { get; init; }
+
+    /// <summary>What the installer calls it.</summary>
+    [Required, StringLength(80, MinimumLength = 1)]
+    public required string Name { get; init; }
+
+    /// <summary>Hardware address of its LAN side.</summary>
+    [StringLength(17)]
+    public string? Hardware { get; init; }
+
+    /// <summary>Hardware address of its WAN side.</summary>
+    [StringLength(17)]
+    public string? WanHardware { get; init; }
+
+    /// <summary>What it can do.</summary>
+    [Required]
+    public required ProfileDocument Profile { get; init; }
+
+    /// <summary>Ids: small letters, digits and hyphens, 1 to 60 characters, beginning with a letter or digit.</summary>
+    internal const string Slug = "^[a-z0-9][a-z0-9-]{0,59}$";
+}
+
+/// <summary>What one kind of box can do.</summary>
+public sealed record ProfileDocument
+{
+    /// <summary>Where on the gear shelf it came from.</summary>
+    [Required, RegularExpression(BoxDocument.Slug)]
+    public required string ShelfId { get; init; }
+
+    /// <summary>What the kind is called.</summary>
+    [Required, StringLength(80, MinimumLength = 1)]
+    public required string Name { get; init; }
+
+    /// <summary>What sort of box.</summary>
+    [Required]
+    public required BoxKind Kind { get; init; }
+
+    /// <summary>What it can be set to.</summary>
+    [Required, MinLength(1), MaxLength(8)]
+    public required IReadOnlyList<ModeKind> Modes { get; init; }
+
+    /// <summary>Its sockets.</summary>
+    [Required, MaxLength(64)]
+    public required IReadOnlyList<PortDocument> Ports { get; init; }
+
+    /// <summary>Its radios.</summary>
+    [Required, MaxLength(8)]
+    public required IReadOnlyList<RadioDocument> Radios { get; init; }
+
+    /// <summary>Where its page answers after a reset, such as 192.168.1.1/24.</summary>
+    [StringLength(18)]
+    public string? FactoryAddress { get; init; }
+
+    /// <summary>What it hands out after a reset, such as 192.168.1.100-192.168.1.199.</summary>
+    [StringLength(31)]
+    public string? FactoryPool { get; init; }
+
+    /// <summary>Whether its WAN port joins the others in access-point mode.</summary>
+    [Required]
+    public required bool WanPortJoins { get; init; }
+}
+
+/// <summary>A socket.</summary>
+public sealed record PortDocument
+{
+    /// <summary>Slug, unique on the box.</summary>
+    [Required, RegularExpression(BoxDocument.Slug)]
+    public required string Id { get; init; }
+
+    /// <summary>What is printed beside it.</summary>
+    [Required, StringLength(20, MinimumLength = 1)]
+    public required string Label { get; init; }
+
+    /// <summary>Its side in router mode.</summary>
+    [Required]
+    public required PortRole Role { get; init; }
+
+    /// <summary>What it can do, in Mb/s.</summary>
+    [Range(1, 1_000_000)]
+    public int? SpeedMbps { get; init; }
+}
+
+/// <summary>A radio of a box.</summary>
+public sealed record RadioDocument
+{
+    /// <summary>Slug, unique on the box.</summary>
+    [Required, RegularExpression(BoxDocument.Slug)]
+    public required string Id { get; init; }
+
+    /// <summary>Where it sends.</summary>
+    [Required]
+    public required RadioBand Band { get; init; }
+}
+
+/// <summary>A device of the customer.</summary>
+public sealed record DeviceDocument
+{
+    /// <summary>Readable slug, unique among boxes and devices.</summary>
+    [Required, RegularExpression(BoxDocument.Slug)]
+    public required string Id { get; init; }
+
+    /// <summary>What the household calls it.</summary>
+    [Required, StringLength(80, MinimumLength = 1)]
+    public required string Name { get; init; }
+
+    /// <summary>What it is.</summary>
+    [Required]
+    public required DeviceKind Kind { get; init; }
+
+    /// <summary>Its hardware address.</summary>
+    [StringLength(17)]
+    public string? Hardware { get; init; }
+}
+
+/// <summary>Kinds of needs.</summary>
+public enum NeedKind
+{
+    /// <summary>A connection from outside must arrive; needs protocol and port.</summary>
+    ReachFromOutside,
+    /// <summary>Every other device must find it.</summary>
+    FoundByOthers,
+}
+
+/// <summary>Something that the customer asked for.</summary>
+public sealed record NeedDocument
+{
+    /// <summary>Slug, unique in the file.</summary>
+    [Required, RegularExpression(BoxDocument.Slug)]
+    public required string Id { get; init; }
+
+    /// <summary>What it is.</summary>
+    [Required]
+    public required NeedKind Kind { get; init; }
+
+    /// <summary>The device that it is about.</summary>
+    [Required, RegularExpression(BoxDocument.Slug)]
+    public required string Device { get; init; }
+
+    /// <summary>Only for a connection from outside.</summary>
+    public Protocol? Protocol { get; init; }
+
+    /// <summary>Only for a connection from outside: the port on the device.</summary>
+    [Range(1, 65535)]
+    public int? Port { get; init; }
+}

@@ -1,0 +1,101 @@
+using System.Text.Json;
+using System.Text.RegularExpressions;
+using NJsonSchema;
+using NJsonSchema.Generation;
+using NJsonSchema.Validation;
+
+namespace Altrin.Formats;
+
+/// <summary>The JSON Schema of the design file, made from the types that read it.</summary>
+public static partial class DesignSchema
+{
+    private static readonly Lazy<JsonSchema> Schema = new(Make);
+
+    /// <summary>The schema as text, for publication.</summary>
+    public static string Text => Schema.Value.ToJson() + "\n";
+
+    /// <summary>Up to <see cref="FileError.Most"/> violations, in the order of the file.</summary>
+    internal static IReadOnlyList<FileError> Validate(string json)
+    {
+        using var document = JsonDocument.Parse(json, new() { MaxDepth = AltrinJson.Depth });
+        return
+        [
+            .. Leaves(Schema.Value.Validate(json))
+                .Take(FileError.Most)
+                .Select(e => Explain(e, document.RootElement)),
+        ];
+    }
+
+    private static JsonSchema Make()
+    {
+        var settings = new SystemTextJsonSchemaGeneratorSettings
+        {
+            SerializerOptions = AltrinJson.Options,
+            DefaultReferenceTypeNullHandling = ReferenceTypeNullHandling.NotNull,
+            FlattenInheritanceHierarchy = true,
+        };
+        var schema = JsonSchema.FromType<DesignDocument>(settings);
+        schema.Title = "Altrin design file";
+        return schema;
+    }
+
+    private static IEnumerable<ValidationError> Leaves(IEnumerable<ValidationError> errors) => errors.SelectMany(e => e is ChildSchemaValidationError child
+        ? child.Errors.SelectMany(c => Leaves(c.Value))
+        : [e]);
+
+    private static FileError Explain(ValidationError error, JsonElement root)
+    {
+        var pointer = Pointer(error.Path);
+        var found = At(root, pointer);
+        var shown = found is { } there ? Shown(there) : "nothing";
+        var schema = error.Schema.ActualSchema;
+        return error.Kind switch
+        {
+            ValidationErrorKind.PropertyRequired => new(pointer, "nothing", $"'{error.Property}' is required"),
+            ValidationErrorKind.NoAdditionalPropertiesAllowed => new(pointer, $"the unknown member '{error.Property}'", $"allowed: {string.Join(", ", schema.ActualProperties.Keys)}"),
+            ValidationErrorKind.NotInEnumeration => new(pointer, shown, $"allowed: {string.Join(", ", schema.Enumeration)}"),
+            ValidationErrorKind.PatternMismatch => new(pointer, shown, $"text of the form {schema.Pattern} is expected"),
+            ValidationErrorKind.StringTooLong => new(pointer, shown, $"at most {schema.MaxLength} characters"),
+            ValidationErrorKind.StringTooShort => new(pointer, shown, $"at least {schema.MinLength} characters"),
+            ValidationErrorKind.NumberTooBig => new(pointer, shown, $"at most {schema.Maximum}"),
+            ValidationErrorKind.NumberTooSmall => new(pointer, shown, $"at least {schema.Minimum}"),
+            ValidationErrorKind.TooManyItems => new(pointer, shown, $"at most {schema.MaxItems} items"),
+            ValidationErrorKind.TooFewItems => new(pointer, shown, $"at least {schema.MinItems} items"),
+            ValidationErrorKind.IntegerExpected => new(pointer, shown, "a whole number is expected"),
+            ValidationErrorKind.NumberExpected => new(pointer, shown, "a number is expected"),
+            ValidationErrorKind.StringExpected => new(pointer, shown, "text is expected"),
+            ValidationErrorKind.BooleanExpected => new(pointer, shown, "true or false is expected"),
+            ValidationErrorKind.ArrayExpected => new(pointer, shown, "a list is expected"),
+            ValidationErrorKind.ObjectExpected => new(pointer, shown, "an object is expected"),
+            _ => new(pointer, shown, $"'{(schema.Type == JsonObjectType.None ? error.Kind.ToString() : schema.Type.ToString().ToLowerInvariant())}' is expected"),
+        };
+    }
+
+    /// <summary>"#/site.boxes[0].id" as a JSON pointer.</summary>
+    private static string Pointer(string? path) => path is null or "#" or "" ? "" : Steps().Replace("/" + path.TrimStart('#').TrimStart('/'), m => m.Groups[1].Success ? "/" + m.Groups[1].Value : "/");
+
+    private static JsonElement? At(JsonElement root, string pointer)
+    {
+        JsonElement? at = root;
+        foreach (var step in pointer.Split('/', StringSplitOptions.RemoveEmptyEntries))
+        {
+            at = at switch
+            {
+                { ValueKind: JsonValueKind.Object } o when o.TryGetProperty(step, out var member) => member,
+                { ValueKind: JsonValueKind.Array } a when int.TryParse(step, out var index) && index < a.GetArrayLength() => a[index],
+                _ => null,
+            };
+        }
+        return at;
+    }
+
+    private static string Shown(JsonElement element) => element.ValueKind switch
+    {
+        JsonValueKind.Object => "an object",
+        JsonValueKind.Array => $"a list of {element.GetArrayLength()}",
+        _ => element.GetRawText() is { Length: > 60 } raw ? raw[..60] + "…" : element.GetRawText(),
+    };
+
+    [GeneratedRegex(@"\[(\d+)\]|\.", RegexOptions.NonBacktracking)]
+    private static partial Regex Steps();
+}

@@ -1,0 +1,115 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Formats;
+
+/// <summary>Turns a home into the document that a design file holds.</summary>
+public static class DesignWriter
+{
+    /// <summary>The document of the newest version.</summary>
+    public static DesignDocument Document(HomeFile home) => new()
+    {
+        Format = DesignDocument.FormatName,
+        FormatVersion = DesignDocument.NewestVersion,
+        Site = Site(home.Site),
+        SetUps = [.. home.SetUps.Select(SetUp)],
+    };
+
+    private static SiteDocument Site(Site site) => new()
+    {
+        Name = site.Name,
+        Naming = site.Naming,
+        Service = Service(site.Service),
+        Boxes = [.. site.Boxes.Select(Box)],
+        Devices = [.. site.Devices.Select(d => new DeviceDocument { Id = d.Id, Name = d.Name, Kind = d.Kind, Hardware = d.Hardware?.ToString() })],
+        Needs = [.. site.Needs.Select(Need)],
+    };
+
+    private static ServiceDocument Service(Service service) => new()
+    {
+        Kind = service switch
+        {
+            PublicDynamic => ServiceKind.PublicDynamic,
+            PublicFixed => ServiceKind.PublicFixed,
+            CarrierTranslation => ServiceKind.CarrierTranslation,
+            _ => ServiceKind.Unknown,
+        },
+        DownMbps = service.DownMbps,
+        UpMbps = service.UpMbps,
+        Address = (service as PublicFixed)?.Address.ToString(),
+        Gateway = (service as PublicFixed)?.Gateway.ToString(),
+    };
+
+    private static BoxDocument Box(Box box) => new()
+    {
+        Id = box.Id,
+        Name = box.Name,
+        Hardware = box.Hardware?.ToString(),
+        WanHardware = box.WanHardware?.ToString(),
+        Profile = new()
+        {
+            ShelfId = box.Profile.ShelfId,
+            Name = box.Profile.Name,
+            Kind = box.Profile.Kind,
+            Modes = box.Profile.Modes,
+            Ports = [.. box.Profile.Ports.Select(p => new PortDocument { Id = p.Id, Label = p.Label, Role = p.Role, SpeedMbps = p.SpeedMbps })],
+            Radios = [.. box.Profile.Radios.Select(r => new RadioDocument { Id = r.Id, Band = r.Band })],
+            FactoryAddress = box.Profile.FactoryAddress?.ToString(),
+            FactoryPool = box.Profile.FactoryPool?.ToString(),
+            WanPortJoins = box.Profile.WanPortJoins,
+        },
+    };
+
+    private static NeedDocument Need(Need need) => need is ReachFromOutside reach
+        ? new() { Id = need.Id, Device = need.Device, Kind = NeedKind.ReachFromOutside, Protocol = reach.Protocol, Port = reach.Port }
+        : new() { Id = need.Id, Device = need.Device, Kind = NeedKind.FoundByOthers };
+
+    private static SetUpDocument SetUp(SetUp setUp) => new()
+    {
+        Name = setUp.Name,
+        Boxes = [.. setUp.Boxes.Select(Setting)],
+        Cables = [.. setUp.Cables.Select(c => new CableDocument { Id = c.Id, From = c.A.ToString(), To = c.B.ToString(), Medium = c.Medium, LengthMetres = c.LengthMetres })],
+        Devices = [.. setUp.Devices.Select(d => new DeviceSettingDocument
+        {
+            Device = d.Device,
+            Address = Address(d.Address),
+            Wifi = d.Wifi is { } wifi ? new() { Box = wifi.Box, Name = wifi.Name, Key = wifi.Key } : null,
+        })],
+    };
+
+    private static BoxSettingDocument Setting(BoxSetting setting) => setting.Mode switch
+    {
+        RouterMode router => new()
+        {
+            Box = setting.Box,
+            Mode = ModeKind.Router,
+            Wan = Address(router.Wan),
+            Lan = router.Lan.ToString(),
+            AddressServer = new()
+            {
+                On = router.Server.On,
+                Pool = router.Server.Pool.ToString(),
+                Gateway = router.Server.Gateway?.ToString(),
+                NameServers = Texts(router.Server.NameServers),
+                Reservations = router.Server.Reservations.Count == 0 ? null
+                    : [.. router.Server.Reservations.Select(r => new ReservationDocument { Hardware = r.Hardware.ToString(), Address = r.Address.ToString() })],
+            },
+            Forwards = router.Forwards.Count == 0 ? null
+                : [.. router.Forwards.Select(f => new PortForwardDocument { Protocol = f.Protocol, OutsidePort = f.OutsidePort, To = f.To.ToString(), InsidePort = f.InsidePort })],
+            Radios = Radios(router),
+        },
+        AccessPointMode point => new() { Box = setting.Box, Mode = ModeKind.AccessPoint, Page = Address(point.Page), Radios = Radios(point) },
+        BridgeMode bridge => new() { Box = setting.Box, Mode = ModeKind.Bridge, Page = bridge.Page is { } page ? Address(new Fixed(page, null, [])) : null },
+        SwitchMode plain => new() { Box = setting.Box, Mode = ModeKind.Switch, Page = plain.Page is { } page ? Address(page) : null },
+        _ => throw new ArgumentOutOfRangeException(nameof(setting)),
+    };
+
+    private static RadioSettingDocument[]? Radios(BoxMode mode) => mode.Radios.Count == 0 ? null
+        : [.. mode.Radios.Select(r => new RadioSettingDocument { Radio = r.Radio, On = r.On, Name = r.Name, Security = r.Security, Key = r.Key })];
+
+    private static HostAddressDocument Address(HostAddress address) => address is Fixed typed
+        ? new() { Kind = HostAddressKind.Fixed, Address = typed.Address.ToString(), Gateway = typed.Gateway?.ToString(), NameServers = Texts(typed.NameServers) }
+        : new() { Kind = HostAddressKind.Automatic };
+
+    private static string[]? Texts(IReadOnlyList<Ipv4Address> addresses) => addresses.Count == 0 ? null : [.. addresses.Select(a => a.ToString())];
+}

@@ -1,0 +1,223 @@
+using System.ComponentModel.DataAnnotations;
+using Altrin.Core.Sites;
+
+namespace Altrin.Formats;
+
+/// <summary>One set-up.</summary>
+public sealed record SetUpDocument
+{
+    /// <summary>Unique in the file.</summary>
+    [Required, RegularExpression(BoxDocument.Slug)]
+    public required string Name { get; init; }
+
+    /// <summary>Boxes in use; one left out stays on the shelf.</summary>
+    [Required, MaxLength(2000)]
+    public required IReadOnlyList<BoxSettingDocument> Boxes { get; init; }
+
+    /// <summary>What is plugged in where.</summary>
+    [Required, MaxLength(8000)]
+    public required IReadOnlyList<CableDocument> Cables { get; init; }
+
+    /// <summary>Customer's devices in use.</summary>
+    [Required, MaxLength(5000)]
+    public required IReadOnlyList<DeviceSettingDocument> Devices { get; init; }
+}
+
+/// <summary>How one box is set. Which of the optional parts belong to it follows from the mode.</summary>
+public sealed record BoxSettingDocument
+{
+    /// <summary>Id of the box.</summary>
+    [Required, RegularExpression(BoxDocument.Slug)]
+    public required string Box { get; init; }
+
+    /// <summary>What it is set to.</summary>
+    [Required]
+    public required ModeKind Mode { get; init; }
+
+    /// <summary>Router only: how its WAN side comes by its address.</summary>
+    public HostAddressDocument? Wan { get; init; }
+
+    /// <summary>Router only: own address and prefix inside.</summary>
+    [StringLength(18)]
+    public string? Lan { get; init; }
+
+    /// <summary>Router only.</summary>
+    public AddressServerDocument? AddressServer { get; init; }
+
+    /// <summary>Router only; none where left out.</summary>
+    [MaxLength(500)]
+    public IReadOnlyList<PortForwardDocument>? Forwards { get; init; }
+
+    /// <summary>Access point and switch: how the page comes by its address. Left out for a plain switch. Bridge: fixed, or left out.</summary>
+    public HostAddressDocument? Page { get; init; }
+
+    /// <summary>Router and access point: every radio of the box.</summary>
+    [MaxLength(8)]
+    public IReadOnlyList<RadioSettingDocument>? Radios { get; init; }
+}
+
+/// <summary>Ways to come by an address.</summary>
+public enum HostAddressKind
+{
+    /// <summary>It asks.</summary>
+    Automatic,
+    /// <summary>Typed by hand; needs an address.</summary>
+    Fixed,
+}
+
+/// <summary>How a host comes by its address.</summary>
+public sealed record HostAddressDocument
+{
+    /// <summary>Which way.</summary>
+    [Required]
+    public required HostAddressKind Kind { get; init; }
+
+    /// <summary>Fixed only: address and prefix as typed.</summary>
+    [StringLength(18)]
+    public string? Address { get; init; }
+
+    /// <summary>Fixed only: default gateway as typed.</summary>
+    [StringLength(15)]
+    public string? Gateway { get; init; }
+
+    /// <summary>Fixed only: name servers as typed.</summary>
+    [MaxLength(4)]
+    public IReadOnlyList<string>? NameServers { get; init; }
+}
+
+/// <summary>A router's address server.</summary>
+public sealed record AddressServerDocument
+{
+    /// <summary>Whether it answers.</summary>
+    [Required]
+    public required bool On { get; init; }
+
+    /// <summary>First and last address, both included, inside the router's subnet.</summary>
+    [Required, StringLength(31)]
+    public required string Pool { get; init; }
+
+    /// <summary>Gateway that it hands out; itself where left out.</summary>
+    [StringLength(15)]
+    public string? Gateway { get; init; }
+
+    /// <summary>Name servers that it hands out; itself where left out.</summary>
+    [MaxLength(4)]
+    public IReadOnlyList<string>? NameServers { get; init; }
+
+    /// <summary>Addresses kept for one hardware address.</summary>
+    [MaxLength(1000)]
+    public IReadOnlyList<ReservationDocument>? Reservations { get; init; }
+}
+
+/// <summary>An address kept for one hardware address.</summary>
+public sealed record ReservationDocument
+{
+    /// <summary>For whom.</summary>
+    [Required, StringLength(17)]
+    public required string Hardware { get; init; }
+
+    /// <summary>Which.</summary>
+    [Required, StringLength(15)]
+    public required string Address { get; init; }
+}
+
+/// <summary>A port let in.</summary>
+public sealed record PortForwardDocument
+{
+    /// <summary>TCP or UDP.</summary>
+    [Required]
+    public required Protocol Protocol { get; init; }
+
+    /// <summary>Port seen from outside.</summary>
+    [Required, Range(1, 65535)]
+    public required int OutsidePort { get; init; }
+
+    /// <summary>Where it is sent.</summary>
+    [Required, StringLength(15)]
+    public required string To { get; init; }
+
+    /// <summary>Port there.</summary>
+    [Required, Range(1, 65535)]
+    public required int InsidePort { get; init; }
+}
+
+/// <summary>How one radio is set.</summary>
+public sealed record RadioSettingDocument
+{
+    /// <summary>Which radio of the box.</summary>
+    [Required, RegularExpression(BoxDocument.Slug)]
+    public required string Radio { get; init; }
+
+    /// <summary>Whether it sends.</summary>
+    [Required]
+    public required bool On { get; init; }
+
+    /// <summary>The network's name (SSID): 1 to 32 bytes.</summary>
+    [Required, StringLength(32, MinimumLength = 1)]
+    public required string Name { get; init; }
+
+    /// <summary>How it is protected.</summary>
+    [Required]
+    public required WifiSecurity Security { get; init; }
+
+    /// <summary>Reference to the key; never the key itself.</summary>
+    [RegularExpression(BoxDocument.Slug)]
+    public string? Key { get; init; }
+}
+
+/// <summary>A link between two ports.</summary>
+public sealed record CableDocument
+{
+    /// <summary>Slug, unique in the set-up; up to 140 characters, since it may be made of its ends.</summary>
+    [Required, RegularExpression("^[a-z0-9][a-z0-9-]{0,259}$")]
+    public required string Id { get; init; }
+
+    /// <summary>One end: "box/port", a device, or "street".</summary>
+    [Required, RegularExpression(End)]
+    public required string From { get; init; }
+
+    /// <summary>The other end.</summary>
+    [Required, RegularExpression(End)]
+    public required string To { get; init; }
+
+    /// <summary>What carries it.</summary>
+    [Required]
+    public required Medium Medium { get; init; }
+
+    /// <summary>Length in metres, more than 0 and at most 10,000.</summary>
+    [Range(0.01, 10_000)]
+    public double? LengthMetres { get; init; }
+
+    private const string End = "^[a-z0-9][a-z0-9-]{0,59}(/[a-z0-9][a-z0-9-]{0,59})?$";
+}
+
+/// <summary>How one customer's device is set.</summary>
+public sealed record DeviceSettingDocument
+{
+    /// <summary>Id of the device.</summary>
+    [Required, RegularExpression(BoxDocument.Slug)]
+    public required string Device { get; init; }
+
+    /// <summary>How it comes by its address.</summary>
+    [Required]
+    public required HostAddressDocument Address { get; init; }
+
+    /// <summary>The Wi-Fi that it remembers.</summary>
+    public WifiJoinDocument? Wifi { get; init; }
+}
+
+/// <summary>What a device remembers of a Wi-Fi.</summary>
+public sealed record WifiJoinDocument
+{
+    /// <summary>The box whose radio it hears best.</summary>
+    [Required, RegularExpression(BoxDocument.Slug)]
+    public required string Box { get; init; }
+
+    /// <summary>The name that it looks for.</summary>
+    [Required, StringLength(32, MinimumLength = 1)]
+    public required string Name { get; init; }
+
+    /// <summary>Reference to the key that it has.</summary>
+    [RegularExpression(BoxDocument.Slug)]
+    public string? Key { get; init; }
+}

@@ -1,0 +1,200 @@
+using System.Text;
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Formats;
+
+/// <summary>Reads one set-up against its site.</summary>
+internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
+{
+    private readonly Dictionary<string, Box> _boxes = site.Boxes.DistinctBy(b => b.Id).ToDictionary(b => b.Id, StringComparer.Ordinal);
+    private readonly HashSet<string> _devices = [.. site.Devices.Select(d => d.Id)];
+
+    public SetUp Read(SetUpDocument setUp)
+    {
+        errors.Unique(setUp.Boxes, b => b.Box, i => $"{root}/boxes/{i}/box", "a box");
+        errors.Unique(setUp.Devices, d => d.Device, i => $"{root}/devices/{i}/device", "a device");
+        errors.Unique(setUp.Cables, c => c.Id, i => $"{root}/cables/{i}/id", "a cable id");
+        var ends = setUp.Cables.SelectMany((c, i) => new[] { (End: c.From, Pointer: $"{root}/cables/{i}/from"), (End: c.To, Pointer: $"{root}/cables/{i}/to") }).ToList();
+        errors.Unique(ends, e => e.End, i => ends[i].Pointer, "a port");
+        var inUse = setUp.Boxes.Select(b => b.Box).ToHashSet(StringComparer.Ordinal);
+        return new(
+            setUp.Name,
+            [.. setUp.Boxes.Select((b, i) => ReadBox(b, $"{root}/boxes/{i}")).OfType<BoxSetting>()],
+            [.. setUp.Cables.Select((c, i) => new Cable(c.Id, ReadEnd(c.From, inUse, $"{root}/cables/{i}/from"), ReadEnd(c.To, inUse, $"{root}/cables/{i}/to"), c.Medium, c.LengthMetres))],
+            [.. setUp.Devices.Select((d, i) => ReadDevice(d, $"{root}/devices/{i}"))]);
+    }
+
+    private BoxSetting? ReadBox(BoxSettingDocument setting, string pointer)
+    {
+        if (!_boxes.TryGetValue(setting.Box, out var box))
+        {
+            errors.Add($"{pointer}/box", $"\"{setting.Box}\"", "the id of a box of this site is expected");
+            return null;
+        }
+        if (!box.Profile.Modes.Contains(setting.Mode))
+        {
+            errors.Add($"{pointer}/mode", setting.Mode.ToString().ToLowerInvariant(), $"the profile of this box lists {string.Join(", ", box.Profile.Modes).ToLowerInvariant()}");
+        }
+        if (setting.Mode != ModeKind.Router)
+        {
+            errors.Absent($"{pointer}/wan", setting.Wan, "only a router has a WAN side");
+            errors.Absent($"{pointer}/lan", setting.Lan, "only a router has a LAN address of its own");
+            errors.Absent($"{pointer}/addressServer", setting.AddressServer, "only a router has an address server");
+            errors.Absent($"{pointer}/forwards", setting.Forwards, "only a router forwards ports");
+        }
+        if (setting.Mode is ModeKind.Bridge or ModeKind.Switch)
+        {
+            errors.Absent($"{pointer}/radios", setting.Radios, "this mode has no Wi-Fi");
+        }
+        BoxMode mode = setting.Mode switch
+        {
+            ModeKind.Router => ReadRouter(setting, box, pointer),
+            ModeKind.AccessPoint => new AccessPointMode(Required(setting.Page, $"{pointer}/page", "an access point needs 'page'"), ReadRadios(setting, box, $"{pointer}/radios")),
+            ModeKind.Bridge => new BridgeMode(ReadPage(setting.Page, $"{pointer}/page")),
+            _ => new SwitchMode(setting.Page is { } page ? ReadAddress(page, $"{pointer}/page") : null),
+        };
+        return new(box.Id, mode);
+    }
+
+    private RouterMode ReadRouter(BoxSettingDocument setting, Box box, string pointer)
+    {
+        errors.Absent($"{pointer}/page", setting.Page, "a router's page answers at its LAN address");
+        var lan = errors.Read($"{pointer}/lan", setting.Lan, InterfaceAddress.Parse);
+        if (lan.PrefixLength is < 8 or > 30 || !lan.Subnet.IsHost(lan.Address))
+        {
+            errors.Add($"{pointer}/lan", $"\"{setting.Lan}\"", "a host address with a prefix from /8 to /30 is expected");
+        }
+        return new(
+            Required(setting.Wan, $"{pointer}/wan", "a router needs 'wan'"),
+            lan,
+            ReadServer(setting.AddressServer, lan, $"{pointer}/addressServer"),
+            ReadForwards(setting.Forwards ?? [], $"{pointer}/forwards"),
+            ReadRadios(setting, box, $"{pointer}/radios"));
+    }
+
+    private AddressServer ReadServer(AddressServerDocument? server, InterfaceAddress lan, string pointer)
+    {
+        if (server is null)
+        {
+            errors.Add(pointer, "nothing", "a router needs 'addressServer', on or off");
+            return new(false, default, null, [], []);
+        }
+        var pool = errors.Read($"{pointer}/pool", server.Pool, AddressRange.Parse);
+        if (lan != default && !lan.Subnet.Hosts.Contains(pool))
+        {
+            errors.Add($"{pointer}/pool", $"\"{server.Pool}\"", $"a range inside {lan.Subnet.Hosts} is expected");
+        }
+        var reservations = server.Reservations ?? [];
+        errors.Unique(reservations, r => r.Hardware.ToLowerInvariant(), i => $"{pointer}/reservations/{i}/hardware", "a hardware address");
+        return new(
+            server.On,
+            pool,
+            errors.ReadOptional($"{pointer}/gateway", server.Gateway, Ipv4Address.Parse),
+            ReadNames(server.NameServers, $"{pointer}/nameServers"),
+            [.. reservations.Select((r, i) => new Reservation(
+                errors.Read($"{pointer}/reservations/{i}/hardware", r.Hardware, HardwareAddress.Parse),
+                errors.Read($"{pointer}/reservations/{i}/address", r.Address, Ipv4Address.Parse)))]);
+    }
+
+    private List<PortForward> ReadForwards(IReadOnlyList<PortForwardDocument> forwards, string pointer)
+    {
+        errors.Unique(forwards, f => $"{f.Protocol} {f.OutsidePort}".ToLowerInvariant(), i => $"{pointer}/{i}/outsidePort", "an outside port of one protocol");
+        return [.. forwards.Select((f, i) => new PortForward(f.Protocol, f.OutsidePort, errors.Read($"{pointer}/{i}/to", f.To, Ipv4Address.Parse), f.InsidePort))];
+    }
+
+    private List<RadioSetting> ReadRadios(BoxSettingDocument setting, Box box, string pointer)
+    {
+        var radios = setting.Radios ?? [];
+        errors.Unique(radios, r => r.Radio, i => $"{pointer}/{i}/radio", "a radio");
+        if (!radios.Select(r => r.Radio).Order(StringComparer.Ordinal).SequenceEqual(box.Profile.Radios.Select(r => r.Id).Order(StringComparer.Ordinal)))
+        {
+            errors.Add(pointer, radios.Count == 0 ? "no radios" : string.Join(", ", radios.Select(r => r.Radio)), $"every radio of the profile once: {(box.Profile.Radios.Count == 0 ? "none" : string.Join(", ", box.Profile.Radios.Select(r => r.Id)))}");
+        }
+        for (var i = 0; i < radios.Count; i++)
+        {
+            NetworkName(radios[i].Name, $"{pointer}/{i}/name");
+            if (radios[i].Security == WifiSecurity.Open)
+            {
+                errors.Absent($"{pointer}/{i}/key", radios[i].Key, "an open network has no key");
+            }
+        }
+        return [.. radios.Select(r => new RadioSetting(r.Radio, r.On, r.Name, r.Security, r.Key))];
+    }
+
+    private DeviceSetting ReadDevice(DeviceSettingDocument setting, string pointer)
+    {
+        if (!_devices.Contains(setting.Device))
+        {
+            errors.Add($"{pointer}/device", $"\"{setting.Device}\"", "the id of a device of this site is expected");
+        }
+        if (setting.Wifi is { } wifi)
+        {
+            NetworkName(wifi.Name, $"{pointer}/wifi/name");
+            if (!_boxes.ContainsKey(wifi.Box))
+            {
+                errors.Add($"{pointer}/wifi/box", $"\"{wifi.Box}\"", "the id of a box of this site is expected");
+            }
+        }
+        return new(setting.Device, ReadAddress(setting.Address, $"{pointer}/address"), setting.Wifi is { } w ? new(w.Box, w.Name, w.Key) : null);
+    }
+
+    private PortRef ReadEnd(string text, HashSet<string> inUse, string pointer)
+    {
+        var end = PortRef.Read(text);
+        var fits = end == PortRef.AtStreet
+            || (end.Port.Length == 0 && _devices.Contains(end.Owner))
+            || (_boxes.TryGetValue(end.Owner, out var box) && box.Profile.Port(end.Port) is not null && inUse.Contains(end.Owner));
+        if (!fits)
+        {
+            errors.Add(pointer, $"\"{text}\"", "a port of a box in use (box/port), a device, or \"street\" is expected");
+        }
+        return end;
+    }
+
+    private InterfaceAddress? ReadPage(HostAddressDocument? page, string pointer)
+    {
+        if (page is { Kind: HostAddressKind.Automatic })
+        {
+            errors.Add($"{pointer}/kind", "automatic", "the page of a bridge is fixed, or left out");
+            return null;
+        }
+        return page is null ? null : ((Fixed)ReadAddress(page, pointer)).Address;
+    }
+
+    private HostAddress Required(HostAddressDocument? address, string pointer, string allowed)
+    {
+        if (address is null)
+        {
+            errors.Add(pointer, "nothing", allowed);
+            return new Automatic();
+        }
+        return ReadAddress(address, pointer);
+    }
+
+    private HostAddress ReadAddress(HostAddressDocument address, string pointer)
+    {
+        if (address.Kind == HostAddressKind.Automatic)
+        {
+            errors.Absent($"{pointer}/address", address.Address, "only a fixed host has an address here");
+            errors.Absent($"{pointer}/gateway", address.Gateway, "only a fixed host has a gateway here");
+            errors.Absent($"{pointer}/nameServers", address.NameServers, "only a fixed host has name servers here");
+            return new Automatic();
+        }
+        return new Fixed(
+            errors.Read($"{pointer}/address", address.Address, InterfaceAddress.Parse),
+            errors.ReadOptional($"{pointer}/gateway", address.Gateway, Ipv4Address.Parse),
+            ReadNames(address.NameServers, $"{pointer}/nameServers"));
+    }
+
+    private List<Ipv4Address> ReadNames(IReadOnlyList<string>? names, string pointer) =>
+        [.. (names ?? []).Select((n, i) => errors.Read($"{pointer}/{i}", n, Ipv4Address.Parse))];
+
+    private void NetworkName(string name, string pointer)
+    {
+        if (Encoding.UTF8.GetByteCount(name) > 32 || name.Any(char.IsControl))
+        {
+            errors.Add(pointer, $"{Encoding.UTF8.GetByteCount(name)} bytes", "a network name has 1 to 32 bytes and no control characters");
+        }
+    }
+}
