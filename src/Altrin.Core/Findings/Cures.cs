@@ -19,7 +19,7 @@ internal static class Cures
         {
             yield break;
         }
-        var inner = InnerHosts(e, router, above);
+        IReadOnlyList<Change> inner = [.. InnerHosts(e, router, above), .. LetInAbove(e, router, above)];
         if (box.Profile.Modes.Contains(ModeKind.AccessPoint))
         {
             var move = box.Profile.WanPortJoins ? [] : MoveToLan(e, router, cable);
@@ -37,6 +37,39 @@ internal static class Cures
         foreach (var upper in e.Seen.Hosts.Rulers(above).Select(r => r.Owner).Where(o => e.Design.Box(o)?.Profile.Modes.Contains(ModeKind.Bridge) == true))
         {
             yield return Hopeful($"Set {e.Name(upper)} to bridge mode", [new SetMode(upper, ModeKind.Bridge)]);
+        }
+    }
+
+    /// <summary>
+    /// Devices behind a router that is to be flattened and must be reached from outside: the router above keeps an address for
+    /// each and forwards to it.
+    /// </summary>
+    private static IEnumerable<Change> LetInAbove(Evidence e, string router, Segment above)
+    {
+        if (e.PlanOf(above) is not var (plan, ruler))
+        {
+            yield break;
+        }
+        var mode = e.Network.Router(ruler)!;
+        var taken = new HashSet<Ipv4Address>(plan.Taken);
+        // The by-hand form takes the first free address itself.
+        taken.UnionWith(plan.FirstFree() is { } first ? [first] : []);
+        foreach (var need in e.Design.Site.Needs.OfType<ReachFromOutside>().OrderBy(n => n.Id, StringComparer.Ordinal))
+        {
+            var device = e.Network.Find(need.Device, Side.Device);
+            if (device is not { Hardware: { } hardware } || device.Segment != e.Network.Find(router, Side.Lan)!.Segment
+                || (plan with { Taken = taken }).FirstFree() is not { } free)
+            {
+                continue;
+            }
+            taken.Add(free);
+            yield return new SetDeviceAddress(need.Device, new Automatic());
+            yield return new Reserve(ruler, hardware, free);
+            if (mode.Forwards.Any(f => f.Protocol == need.Protocol && f.OutsidePort == need.Port))
+            {
+                yield return new RemoveForward(ruler, need.Protocol, need.Port);
+            }
+            yield return new AddForward(ruler, new(need.Protocol, need.Port, free, need.Port));
         }
     }
 

@@ -52,15 +52,25 @@ public sealed class Evidence
 
     /// <summary>
     /// A finding whose severity follows from the facts: it means "will not work" exactly when a broken answer cites it,
-    /// or one of <paramref name="causes"/>, as its cause.
+    /// or one of <paramref name="breaksLike"/>, as its cause.
     /// </summary>
-    public Finding Finding(string code, IEnumerable<string> subjects, string what, string notice, IEnumerable<Remedy> remedies, IReadOnlyList<string>? advice = null, IEnumerable<string>? causes = null)
+    public Finding Finding(string code, IEnumerable<string> subjects, string what, string notice, IEnumerable<Remedy> remedies, IReadOnlyList<string>? advice = null, params IEnumerable<Cause> breaksLike)
     {
         string[] ordered = [.. subjects.Distinct().Order(StringComparer.Ordinal)];
-        string[] following = [.. causes ?? []];
-        var plain = new Finding(code, ordered, Severity.Concern, what, notice, [.. remedies], advice ?? [], following);
-        return plain with { Severity = _broken.Contains(plain.Identity) || following.Any(_broken.Contains) ? Severity.WillNotWork : Severity.Concern };
+        var plain = new Finding(code, ordered, Severity.Concern, what, notice, [.. remedies], advice ?? [], []);
+        return breaksLike.Select(c => c.Identity).Append(plain.Identity).Any(_broken.Contains) ? plain with { Severity = Severity.WillNotWork } : plain;
     }
+
+    /// <summary>A finding that restates a broken or open answer: it follows from the causes of the answer.</summary>
+    public static Finding Consequence(string code, string subject, string what, Answer answer, IEnumerable<Remedy> remedies, IReadOnlyList<string>? advice = null) => new(
+        code,
+        [subject],
+        answer.IsBroken ? Severity.WillNotWork : Severity.Concern,
+        what,
+        answer.Why,
+        [.. remedies],
+        advice ?? [],
+        [.. answer.Causes.Select(c => c.Identity)]);
 
     /// <summary>The segment that a side of a box or device is in; null where it has no such side.</summary>
     public Segment? SegmentOf(string owner, Side side) => Network.Find(owner, side) is { } found ? Network.Segment(found.Segment) : null;

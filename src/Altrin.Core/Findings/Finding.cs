@@ -19,7 +19,7 @@ public enum Severity
 /// <param name="Notice">What the customer notices.</param>
 /// <param name="Remedies">Changes that cure it and make nothing as bad, the one that settles most first.</param>
 /// <param name="Advice">What only the provider, the customer or the installer's hands can do.</param>
-/// <param name="CausedBy">Identities of findings or causes that it follows from; empty for one that stands by itself.</param>
+/// <param name="CausedBy">Identities of other findings that it follows from; empty for one that stands by itself.</param>
 public sealed record Finding(
     string Code,
     IReadOnlyList<string> Subjects,

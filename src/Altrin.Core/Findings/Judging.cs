@@ -22,9 +22,10 @@ public static class Judging
     public static Proof Judge(Observation observation)
     {
         var evidence = new Evidence(observation);
-        var findings = Rule.All
-            .SelectMany(r => r.Judge(evidence))
-            .DistinctBy(f => f.Identity)
+        var found = Rule.All.SelectMany(r => r.Judge(evidence)).DistinctBy(f => f.Identity).ToList();
+        var identities = found.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
+        var findings = found
+            .Select(f => f.CausedBy.Count == 0 ? f : f with { CausedBy = [.. f.CausedBy.Where(identities.Contains)] })
             .OrderByDescending(f => f.Severity)
             .ThenBy(f => f.CausedBy.Count > 0)
             .ThenBy(f => f.Identity, StringComparer.Ordinal)

@@ -28,7 +28,7 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
         {
             return findings.Count == 0
                 ? new(VerdictKind.Sound, sheet.Internet.Count == 0 ? "Nothing is connected yet." : "Every device reaches the internet and every need is met.")
-                : new(VerdictKind.Works, $"Works, with {Count(findings.Count, "thing")} worth knowing.");
+                : new(VerdictKind.Works, $"Every device reaches the internet and every need is met; {Count(findings.Count, "thing")} worth knowing.");
         }
         var without = sheet.Internet.Where(i => i.Answer.Kind == AnswerKind.No).Select(i => i.Device).ToList();
         var byLuck = sheet.Internet.Where(i => i.Answer.Kind == AnswerKind.Luck).Select(i => i.Device).ToList();

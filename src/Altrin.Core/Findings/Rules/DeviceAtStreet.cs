@@ -24,5 +24,5 @@ public static class DeviceAtStreet
             "Anybody on the internet can knock at it, and it finds nothing in the home.",
             [],
             ["Plug it into a LAN port of the router instead."],
-            [Cause.Of(CauseCodes.SeveralAtStreet, "", PortRef.Street).Identity]));
+            Cause.Of(CauseCodes.SeveralAtStreet, "", PortRef.Street)));
 }

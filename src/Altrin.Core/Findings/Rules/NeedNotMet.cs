@@ -21,15 +21,13 @@ public static class NeedNotMet
         foreach (var fact in e.Sheet.Needs.Where(n => !n.Answer.IsYes))
         {
             var need = e.Design.Site.Needs.First(n => n.Id == fact.Need);
-            var plain = e.Finding(
+            yield return Evidence.Consequence(
                 "need-not-met",
-                [fact.Need],
+                fact.Need,
                 need is ReachFromOutside reach ? $"{e.Name(fact.Device)} {Not(fact)} reached from outside on port {reach.Port}" : $"{e.Name(fact.Device)} {Not(fact)} found by every device",
-                fact.Answer.Why,
+                fact.Answer,
                 need is ReachFromOutside inbound ? LetIn(e, inbound, fact) : [],
-                fact.Answer.Kind == AnswerKind.Unknown ? ["Ask the provider whether the home gets a public address."] : [],
-                [.. fact.Answer.Causes.Where(c => c.Code != CauseCodes.NotForwarded).Select(c => c.Identity)]);
-            yield return plain with { Severity = fact.Answer.IsBroken ? Severity.WillNotWork : Severity.Concern };
+                fact.Answer.Kind == AnswerKind.Unknown ? ["Ask the provider whether the home gets a public address."] : []);
         }
     }
 

@@ -13,16 +13,15 @@ public static class NoInternet
         "common practice",
         Judge);
 
-    private static IEnumerable<Finding> Judge(Evidence e) => e.Sheet.Internet.Where(i => i.Answer.IsBroken || i.Answer.Kind == AnswerKind.Unknown).Select(i => e.Finding(
+    private static IEnumerable<Finding> Judge(Evidence e) => e.Sheet.Internet.Where(i => i.Answer.IsBroken || i.Answer.Kind == AnswerKind.Unknown).Select(i => Evidence.Consequence(
         "no-internet",
-        [i.Device],
+        i.Device,
         i.Answer.Kind switch
         {
             AnswerKind.Luck => $"{e.Name(i.Device)} has internet by luck only",
             AnswerKind.No => $"{e.Name(i.Device)} has no internet",
             _ => $"Whether {e.Name(i.Device)} has internet is not known",
         },
-        i.Answer.Why,
-        [],
-        causes: i.Answer.Causes.Select(c => c.Identity)) with { Severity = i.Answer.IsBroken ? Severity.WillNotWork : Severity.Concern });
+        i.Answer,
+        []));
 }

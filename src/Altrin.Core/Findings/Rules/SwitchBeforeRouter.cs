@@ -24,7 +24,7 @@ public static class SwitchBeforeRouter
             $"{e.Name(b)} stands before the router",
             "The provider gives one address: whoever asks first has internet, the rest has none.",
             Swap(e, s, b),
-            causes: [Cause.Of(CauseCodes.SeveralAtStreet, "", PortRef.Street).Identity])));
+            breaksLike: Cause.Of(CauseCodes.SeveralAtStreet, "", PortRef.Street))));
 
     /// <summary>The router goes to the line, the switch behind it. Offered where one cable leads on to the street and one router hangs on the switch.</summary>
     private static IEnumerable<Remedy> Swap(Evidence e, Segment street, string box)

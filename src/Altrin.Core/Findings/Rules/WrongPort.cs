@@ -30,7 +30,7 @@ public static class WrongPort
                 $"{box.Name} has its address server off, but its cable is in port {Label(box, cable)}",
                 "What hangs on it gets no address.",
                 Move(e, box, cable),
-                causes: [Cause.Of(CauseCodes.NoAddressServer, "", inner.Id).Identity]);
+                breaksLike: Cause.Of(CauseCodes.NoAddressServer, "", inner.Id));
         }
     }
 
@@ -51,7 +51,7 @@ public static class WrongPort
                     Cures.Hopeful($"Switch the address server of {box.Name} off", new SwitchAddressServer(box.Id, false)),
                     .. uplinks.Take(1).Select(c => Cures.Hopeful($"Move the cable to port {box.Profile.Port(wan.Port)!.Label}", new Unpatch(c.Id), new Patch(c.OtherEnd(c.A.Owner == box.Id ? c.A : c.B), wan, c.Medium, c.LengthMetres))),
                 ],
-                causes: [Cause.Of(CauseCodes.TwoAddressServers, "", segment.Servers.Select(s => s.Owner)).Identity]);
+                breaksLike: Cause.Of(CauseCodes.TwoAddressServers, "", segment.Servers.Select(s => s.Owner)));
         }
     }
 
@@ -67,7 +67,7 @@ public static class WrongPort
             $"{b.Box.Name} leaves port {Label(b.Box, b.Cable!)} out in access-point mode, and the cable is in it",
             "Nothing passes: what hangs on it is cut off.",
             Move(e, b.Box, b.Cable!),
-            causes: [Cause.Of(CauseCodes.NoAddressServer, "", b.Box.Id).Identity]));
+            breaksLike: Cause.Of(CauseCodes.NoAddressServer, "", b.Box.Id)));
 
     private static IEnumerable<Remedy> Move(Evidence e, Box box, Cable cable) =>
         Cures.MoveToLan(e, box.Id, cable) is { } move ? [Cures.Hopeful($"Move the cable to a LAN port of {box.Name}", move)] : [];

@@ -1,0 +1,139 @@
+using Altrin.Core.Facts;
+using Altrin.Core.Findings;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+using Spectre.Console;
+
+namespace Altrin.Cli;
+
+/// <summary>A proof as tables that a person reads.</summary>
+internal static class ProofTables
+{
+    public static void Print(IAnsiConsole console, Proof proof)
+    {
+        var design = proof.Observation.Network.Design;
+        var sheet = proof.Observation.Sheet;
+        console.MarkupLineInterpolated($"[bold]{design.Site.Name}[/], set-up {design.SetUp.Name}");
+        var (word, colour) = proof.Verdict.Kind switch
+        {
+            VerdictKind.WillNotWork => ("Will not work", "red"),
+            VerdictKind.Works => ("Works", "yellow"),
+            _ => ("Sound", "green"),
+        };
+        console.MarkupLine($"[bold {colour}]{word}.[/] {Markup.Escape(proof.Verdict.Sentence)}");
+        console.WriteLine();
+        Findings(console, proof);
+        Table(console, "Addresses", ["Who", "Side", "Network", "Address", "How", "Gateway"], sheet.Addresses.Where(a => a.Side != Side.Provider).Select(a => new[]
+        {
+            design.NameOf(a.Owner), SideWord(a.Side), design.NameOf(a.Segment), Address(a), Origin(design, a), a.Gateway?.ToString() ?? "",
+        }));
+        Table(console, "Internet", ["Device", "Answer", "Translated by", "Why"], sheet.Internet.Select(i => new[]
+        {
+            design.NameOf(i.Device), Word(i.Answer.Kind), string.Join(", then ", i.Translators.Select(t => t == PortRef.Street ? "the provider" : design.NameOf(t))), i.Answer.Why,
+        }));
+        Table(console, "Needs", ["Device", "Asked for", "Answer", "Why"], sheet.Needs.Select(n => new[]
+        {
+            design.NameOf(n.Device), Need(design, n.Need), Word(n.Answer.Kind), n.Answer.Why,
+        }));
+        Table(console, "Who reaches whom", ["From", "To", "Answer", "Why"], sheet.Reach.Cells.Select(c => new[]
+        {
+            Members(design, sheet, c.From), c.From == c.To ? "each other" : Members(design, sheet, c.To), Word(c.Answer.Kind), c.Answer.Why,
+        }));
+    }
+
+    private static void Findings(IAnsiConsole console, Proof proof)
+    {
+        foreach (var finding in proof.Findings.Where(f => f.CausedBy.Count == 0))
+        {
+            Print(console, finding, "");
+            foreach (var consequence in proof.Findings.Where(f => f.CausedBy.Count > 0 && f.CausedBy[0] == finding.Identity))
+            {
+                Print(console, consequence, "    ");
+            }
+        }
+        if (proof.Findings.Count > 0)
+        {
+            console.WriteLine();
+        }
+    }
+
+    private static void Print(IAnsiConsole console, Finding finding, string indent)
+    {
+        var (word, colour) = finding.Severity == Severity.WillNotWork ? ("will not work", "red") : ("concern", "yellow");
+        console.MarkupLine(indent.Length == 0
+            ? $"[bold {colour}]{word}[/]  {Markup.Escape(finding.What)}  [dim]{finding.Code}[/]"
+            : $"{indent}so: {Markup.Escape(finding.What)}");
+        if (indent.Length == 0)
+        {
+            console.MarkupLineInterpolated($"    {finding.Notice}");
+        }
+        foreach (var remedy in finding.Remedies)
+        {
+            console.MarkupLineInterpolated($"    {indent}cure: {remedy.Label}{(remedy.Settles.Count > 1 ? $" (settles {remedy.Settles.Count})" : "")}");
+        }
+        foreach (var advice in finding.Advice)
+        {
+            console.MarkupLineInterpolated($"    {indent}advice: {advice}");
+        }
+    }
+
+    private static void Table(IAnsiConsole console, string title, string[] heads, IEnumerable<string[]> rows)
+    {
+        var table = new Table { Border = TableBorder.Simple, Title = new(title), UseSafeBorder = true };
+        table.Title!.Style = new Style(decoration: Decoration.Bold);
+        foreach (var head in heads)
+        {
+            table.AddColumn(new TableColumn(head) { NoWrap = head is "Address" or "Gateway" });
+        }
+        var any = false;
+        foreach (var row in rows)
+        {
+            table.AddRow([.. row.Select(Markup.Escape)]);
+            any = true;
+        }
+        if (any)
+        {
+            console.Write(table);
+        }
+    }
+
+    private static string Address(AddressFact fact) => fact.Origin switch
+    {
+        AddressOrigin.Leased when fact.Offers[0] is var offer => offer.From is { } pool ? $"{pool.First} to {pool.Last}" : "not known",
+        AddressOrigin.SelfAssigned => "169.254.x.x",
+        AddressOrigin.None => "none",
+        _ => $"{fact.Address}/{fact.PrefixLength}",
+    };
+
+    private static string Origin(Design design, AddressFact fact) => fact.Origin switch
+    {
+        AddressOrigin.Fixed => "fixed",
+        AddressOrigin.Reserved => $"reserved by {design.NameOf(fact.Offers[0].Server)}",
+        AddressOrigin.Leased => $"leased by {string.Join(" or ", fact.Offers.Select(o => o.Server == PortRef.Street ? "the provider" : design.NameOf(o.Server)))}",
+        AddressOrigin.SelfAssigned => "nobody answers",
+        _ => "not connected",
+    };
+
+    private static string Members(Design design, FactSheet sheet, string id) =>
+        string.Join(", ", sheet.Reach.Classes.First(c => c.Id == id).Devices.Select(design.NameOf));
+
+    private static string Need(Design design, string id) => design.Site.Needs.First(n => n.Id == id) is ReachFromOutside reach
+        ? $"reached from outside on port {reach.Port}"
+        : "found by every device";
+
+    private static string SideWord(Side side) => side switch
+    {
+        Side.Lan => "inside",
+        Side.Wan => "outside",
+        Side.Page => "page",
+        _ => "",
+    };
+
+    private static string Word(AnswerKind kind) => kind switch
+    {
+        AnswerKind.Yes => "yes",
+        AnswerKind.No => "no",
+        AnswerKind.Luck => "by luck",
+        _ => "not known",
+    };
+}

@@ -1,0 +1,93 @@
+using System.CommandLine;
+using System.Text.Json;
+using Altrin.Core.Findings;
+using Altrin.Core.Networks;
+using Altrin.Formats;
+using Spectre.Console;
+
+namespace Altrin.Cli;
+
+/// <summary>"altrin prove": a design file in, a verdict out.</summary>
+internal static class ProveCommand
+{
+    public static Command Make(Stream input, IAnsiConsole console, TextWriter output, TextWriter errors)
+    {
+        var file = new Argument<string>("FILE") { Description = "A design file; - for standard input." };
+        var json = new Option<bool>("--json") { Description = "Print the proof as JSON (docs/facts.md)." };
+        var strict = new Option<bool>("--strict") { Description = "Status 1 for any finding, not only for one that means it will not work." };
+        var setUp = new Option<string?>("--set-up") { Description = "Which set-up to prove; 'planned' where there is one, else the last.", HelpName = "NAME" };
+        var off = new Option<string[]>("--off") { Description = "A box, device or cable that is taken to be off or pulled; may be repeated.", HelpName = "ID" };
+        var command = new Command("prove", "Proves a design file and says what will not work.") { file, json, strict, setUp, off };
+        command.SetAction(parsed => Prove(
+            parsed.GetValue(file)!,
+            parsed.GetValue(setUp),
+            parsed.GetValue(off) ?? [],
+            parsed.GetValue(strict),
+            proof =>
+            {
+                if (parsed.GetValue(json))
+                {
+                    output.WriteLine(JsonSerializer.Serialize(ProofDocument.Of(proof), AltrinJson.Indented));
+                }
+                else
+                {
+                    ProofTables.Print(console, proof);
+                }
+            },
+            input,
+            errors));
+        return command;
+    }
+
+    private static int Prove(string file, string? setUp, string[] off, bool strict, Action<Proof> print, Stream input, TextWriter errors)
+    {
+        byte[] bytes;
+        try
+        {
+            using var source = file == "-" ? input : File.OpenRead(file);
+            bytes = ReadAtMost(source, DesignFile.MostBytes + 1);
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException or ArgumentException)
+        {
+            errors.WriteLine($"altrin: {file} cannot be read: {e.Message}");
+            return ExitCode.BadInput;
+        }
+        var read = DesignFile.Read(bytes);
+        if (read.Value is not { } home)
+        {
+            errors.WriteLine($"altrin: {(file == "-" ? "standard input" : file)} is not a design file that can be proven:");
+            foreach (var error in read.Errors)
+            {
+                errors.WriteLine($"  {error}");
+            }
+            return ExitCode.BadInput;
+        }
+        var name = setUp ?? home.Foremost.Name;
+        if (home.Design(name) is not { } design)
+        {
+            errors.WriteLine($"altrin: there is no set-up '{name}'; there is {string.Join(", ", home.SetUps.Select(s => s.Name))}.");
+            return ExitCode.BadInput;
+        }
+        var situation = Situation.Without(design, off);
+        if (!situation.Ok)
+        {
+            errors.WriteLine($"altrin: {situation.Error}");
+            return ExitCode.BadInput;
+        }
+        var proof = Judging.Prove(design, situation.Value);
+        print(proof);
+        return proof.Findings.Any(f => strict || f.Severity == Severity.WillNotWork) ? ExitCode.Findings : ExitCode.Sound;
+    }
+
+    private static byte[] ReadAtMost(Stream source, int most)
+    {
+        using var held = new MemoryStream();
+        var buffer = new byte[65536];
+        int read;
+        while (held.Length < most && (read = source.Read(buffer, 0, (int)Math.Min(buffer.Length, most - held.Length))) > 0)
+        {
+            held.Write(buffer, 0, read);
+        }
+        return held.ToArray();
+    }
+}

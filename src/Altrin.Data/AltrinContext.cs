@@ -1,0 +1,43 @@
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Design;
+using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
+
+namespace Altrin.Data;
+
+/// <summary>The database.</summary>
+public sealed class AltrinContext(DbContextOptions<AltrinContext> options) : DbContext(options)
+{
+    /// <summary>Jobs.</summary>
+    public DbSet<JobEntity> Jobs => Set<JobEntity>();
+
+    /// <summary>Revisions of jobs.</summary>
+    public DbSet<RevisionEntity> Revisions => Set<RevisionEntity>();
+
+    /// <inheritdoc/>
+    protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder) =>
+        // SQLite cannot sort or compare times with offsets; as milliseconds it can.
+        configurationBuilder.Properties<DateTimeOffset>().HaveConversion<UnixMilliseconds>();
+
+    /// <inheritdoc/>
+    protected override void OnModelCreating(ModelBuilder modelBuilder)
+    {
+        var job = modelBuilder.Entity<JobEntity>();
+        job.Property(j => j.Name).HasMaxLength(80);
+        job.Property(j => j.Version).IsConcurrencyToken();
+        job.HasIndex(j => new { j.ArchivedAt, j.ChangedAt });
+        var revision = modelBuilder.Entity<RevisionEntity>();
+        revision.HasOne<JobEntity>().WithMany().HasForeignKey(r => r.JobId).OnDelete(DeleteBehavior.Cascade);
+        revision.HasOne<RevisionEntity>().WithMany().HasForeignKey(r => r.ParentId).OnDelete(DeleteBehavior.Cascade);
+        revision.HasIndex(r => new { r.JobId, r.Id });
+        revision.HasIndex(r => r.ParentId);
+    }
+
+    private sealed class UnixMilliseconds() : ValueConverter<DateTimeOffset, long>(t => t.ToUnixTimeMilliseconds(), m => DateTimeOffset.FromUnixTimeMilliseconds(m));
+}
+
+/// <summary>Lets the migration tool make a context.</summary>
+internal sealed class DesignTimeFactory : IDesignTimeDbContextFactory<AltrinContext>
+{
+    public AltrinContext CreateDbContext(string[] args) =>
+        new(new DbContextOptionsBuilder<AltrinContext>().UseSqlite("Data Source=design-time.db").Options);
+}

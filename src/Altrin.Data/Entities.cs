@@ -1,0 +1,51 @@
+namespace Altrin.Data;
+
+/// <summary>A job: one home that is worked on.</summary>
+public sealed class JobEntity
+{
+    /// <summary>Given by the database.</summary>
+    public long Id { get; set; }
+
+    /// <summary>What the installer calls the job; 1 to 80 characters.</summary>
+    public required string Name { get; set; }
+
+    /// <summary>When it was made.</summary>
+    public DateTimeOffset CreatedAt { get; set; }
+
+    /// <summary>When anything of it last changed.</summary>
+    public DateTimeOffset ChangedAt { get; set; }
+
+    /// <summary>When it was put away; null while it is open.</summary>
+    public DateTimeOffset? ArchivedAt { get; set; }
+
+    /// <summary>The revision that counts.</summary>
+    public long HeadId { get; set; }
+
+    /// <summary>Raised by every move of the head and every change of the row; guards against stale saves.</summary>
+    public long Version { get; set; }
+}
+
+/// <summary>One state of a job's design. Never altered and never deleted while the job is there.</summary>
+public sealed class RevisionEntity
+{
+    /// <summary>Given by the database; later revisions have higher ids.</summary>
+    public long Id { get; set; }
+
+    /// <summary>Its job.</summary>
+    public long JobId { get; set; }
+
+    /// <summary>The revision that it was made from; null for the first.</summary>
+    public long? ParentId { get; set; }
+
+    /// <summary>What was done, in words, such as "Loft router becomes an access point".</summary>
+    public required string Label { get; set; }
+
+    /// <summary>Which browser tab made it.</summary>
+    public required string Tab { get; set; }
+
+    /// <summary>When.</summary>
+    public DateTimeOffset CreatedAt { get; set; }
+
+    /// <summary>The design file as it was written then, in the format version of that time.</summary>
+    public required string Design { get; set; }
+}
