@@ -40,6 +40,7 @@ public static class AltrinJson
         options.RespectRequiredConstructorParameters = true;
         options.AllowDuplicateProperties = false;
         options.MaxDepth = Depth;
+        options.AllowOutOfOrderMetadataProperties = true;
         options.Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping;
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         options.Converters.Add(new TextConverter<Ipv4Address>(Ipv4Address.Parse));

@@ -1,0 +1,31 @@
+using Altrin.Formats;
+using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
+
+namespace Altrin.Web;
+
+/// <summary>How the API describes itself.</summary>
+internal static class ApiDescription
+{
+    public static void Configure(OpenApiOptions options)
+    {
+        options.AddDocumentTransformer((document, _, _) =>
+        {
+            document.Info = new() { Title = "Altrin", Version = "1" };
+            // The document is made at build and at run time; the servers would differ.
+            document.Servers = [];
+            return Task.CompletedTask;
+        });
+        options.AddSchemaTransformer((schema, context, _) =>
+        {
+            var type = Nullable.GetUnderlyingType(context.JsonTypeInfo.Type) ?? context.JsonTypeInfo.Type;
+            if (AltrinJson.TextTypes.TryGetValue(type, out var example))
+            {
+                schema.Type = JsonSchemaType.String | (type == context.JsonTypeInfo.Type ? default : JsonSchemaType.Null);
+                schema.Examples = [example];
+                schema.Properties?.Clear();
+            }
+            return Task.CompletedTask;
+        });
+    }
+}

@@ -1,0 +1,111 @@
+using System.Text;
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Findings;
+using Altrin.Core.Networks;
+using Altrin.Data;
+using Altrin.Formats;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.Net.Http.Headers;
+
+namespace Altrin.Web;
+
+/// <summary>A job's design: show and prove it, try changes on it, take it in and out as a file.</summary>
+internal static class DesignRoutes
+{
+    public static void Map(RouteGroupBuilder jobs)
+    {
+        jobs.MapGet("/{id:long}", Show).WithName("GetJob").ProducesProblem(StatusCodes.Status404NotFound);
+        jobs.MapPost("/{id:long}/preview", Try).WithName("PreviewChanges").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapGet("/{id:long}/reach", Reach).WithName("ExplainReach").ProducesProblem(StatusCodes.Status404NotFound);
+        jobs.MapGet("/{id:long}/design", Export).WithName("ExportDesign").Produces<DesignDocument>().ProducesProblem(StatusCodes.Status404NotFound);
+        jobs.MapPost("/import", Import).WithName("ImportDesign").Accepts<DesignDocument>("application/json").ProducesProblem(StatusCodes.Status413PayloadTooLarge).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+    }
+
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Show(long id, JobStore store, HttpContext context, CancellationToken cancel, string? setUp = null)
+    {
+        if (await store.Find(id, cancel) is not { } head)
+        {
+            return Problems.NoJob(id);
+        }
+        if (head.Home.Design(setUp ?? head.Home.Foremost.Name) is not { } design)
+        {
+            return NoSetUp(head.Home, setUp!);
+        }
+        context.Response.Headers.ETag = HeadRoutes.ETag(head.Job.Version);
+        return TypedResults.Ok(JobState.Of(head, design));
+    }
+
+    private static async Task<Results<Ok<Preview>, ProblemHttpResult>> Try(long id, ChangeRequest request, JobStore store, CancellationToken cancel)
+    {
+        if (await store.Find(id, cancel) is not { } head)
+        {
+            return Problems.NoJob(id);
+        }
+        if (head.Home.Design(request.SetUp) is not { } design)
+        {
+            return NoSetUp(head.Home, request.SetUp);
+        }
+        var changed = ChangeList.Apply(design, request.Changes);
+        return changed.Ok
+            ? TypedResults.Ok(new Preview(head.Job.Version, ChangeList.Describe(design, request.Changes), DesignWriter.Document(new(design.Site, [changed.Value.SetUp])), ProofDocument.Of(Judging.Prove(changed.Value))))
+            : Refused(changed.Error);
+    }
+
+    private static async Task<Results<Ok<ReachCell>, ProblemHttpResult>> Reach(long id, string setUp, string from, string to, JobStore store, CancellationToken cancel)
+    {
+        if (await store.Find(id, cancel) is not { } head)
+        {
+            return Problems.NoJob(id);
+        }
+        if (head.Home.Design(setUp) is not { } design)
+        {
+            return NoSetUp(head.Home, setUp);
+        }
+        return Observer.Observe(Compiler.Compile(design, Situation.Settled)).Reach(from, to) is { } cell
+            ? TypedResults.Ok(cell)
+            : Problems.Field("from, to", $"{from}, {to}", "Two different devices in use are expected.");
+    }
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Export(long id, JobStore store, CancellationToken cancel) => await store.Find(id, cancel) is { } head
+        ? TypedResults.File(Encoding.UTF8.GetBytes(DesignFile.Write(head.Home)), "application/json", $"{Slug(head.Job.Name)}.altrin.json")
+        : Problems.NoJob(id);
+
+    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Import(HttpRequest request, JobStore store, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    {
+        if (!MediaTypeHeaderValue.TryParse(request.ContentType, out var type) || !type.MediaType.Equals("application/json", StringComparison.OrdinalIgnoreCase))
+        {
+            return Problems.Of(StatusCodes.Status415UnsupportedMediaType, "malformed", "A design file is sent as application/json.", null);
+        }
+        using var held = new MemoryStream();
+        var buffer = new byte[65536];
+        for (int read; (read = await request.Body.ReadAsync(buffer, cancel)) > 0;)
+        {
+            held.Write(buffer, 0, read);
+            if (held.Length > DesignFile.MostBytes)
+            {
+                return Problems.Of(StatusCodes.Status413PayloadTooLarge, "too-large", "The file is too large.", $"At most {DesignFile.MostBytes} bytes are read.");
+            }
+        }
+        var file = DesignFile.Read(held.GetBuffer().AsSpan(0, (int)held.Length));
+        if (file.Value is not { } home)
+        {
+            return Problems.Of(StatusCodes.Status422UnprocessableEntity, "bad-design", "The file cannot be read as a design.", $"{file.Errors.Count} {(file.Errors.Count == 1 ? "thing is" : "things are")} wrong with it.", file.Errors);
+        }
+        var head = await store.Create(home.Site.Name, home, "Read from a file", HeadRoutes.Tab(tab), cancel);
+        return TypedResults.Created($"/api/jobs/{head.Job.Id}", JobSummary.Of(head.Job));
+    }
+
+    public static ProblemHttpResult NoSetUp(HomeFile home, string setUp) => Problems.Of(
+        StatusCodes.Status404NotFound, "no-set-up", $"There is no set-up '{(setUp.Length > 60 ? setUp[..60] : setUp)}'.", $"There is {string.Join(", ", home.SetUps.Select(s => s.Name))}.");
+
+    public static ProblemHttpResult Refused(string why) => Problems.Of(
+        StatusCodes.Status422UnprocessableEntity, "refused-change", "The box would not take that.", why, [new("/changes", "a change that cannot be made", why)]);
+
+    private static string Slug(string name)
+    {
+        var slug = string.Concat(name.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')).Trim('-');
+        return slug.Length == 0 ? "home" : slug;
+    }
+}

@@ -1,0 +1,103 @@
+using System.Globalization;
+using Altrin.Core.Changes;
+using Altrin.Core.Sites;
+using Altrin.Data;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Altrin.Web;
+
+/// <summary>Moves of a job's head: commit changes, undo, redo. Each names the version that it saw in If-Match.</summary>
+internal static class HeadRoutes
+{
+    /// <summary>Which browser tab asks, so that undo does not silently take back what another tab did.</summary>
+    public const string TabHeader = "Altrin-Tab";
+
+    public static void Map(RouteGroupBuilder jobs)
+    {
+        Describe(jobs.MapPost("/{id:long}/changes", Commit).WithName("CommitChanges")).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        Describe(jobs.MapPost("/{id:long}/undo", Undo).WithName("Undo")).ProducesProblem(StatusCodes.Status409Conflict);
+        Describe(jobs.MapPost("/{id:long}/redo", Redo).WithName("Redo")).ProducesProblem(StatusCodes.Status409Conflict);
+    }
+
+    public static string ETag(long version) => $"\"{version}\"";
+
+    /// <summary>A tab's own name for itself, cut to what is kept.</summary>
+    public static string Tab(string? tab) => tab is { Length: > 0 and <= 40 } ? tab : "unnamed";
+
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(long id, ChangeRequest request, JobStore store, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel)
+    {
+        if (Version(match, out var version) is { } wrong)
+        {
+            return wrong;
+        }
+        if (await store.Find(id, cancel) is not { } head)
+        {
+            return Problems.NoJob(id);
+        }
+        if (head.Job.Version != version)
+        {
+            return Stale(head, request.SetUp);
+        }
+        if (head.Home.Design(request.SetUp) is not { } design)
+        {
+            return DesignRoutes.NoSetUp(head.Home, request.SetUp);
+        }
+        var changed = ChangeList.Apply(design, request.Changes);
+        if (!changed.Ok)
+        {
+            return DesignRoutes.Refused(changed.Error);
+        }
+        if (request.Changes.Count == 0)
+        {
+            return Problems.Field("/changes", "nothing", "At least one change is expected.");
+        }
+        return Answer(await store.Commit(id, version, head.Home.With(changed.Value.SetUp), ChangeList.Describe(design, request.Changes), Tab(tab), cancel), id, request.SetUp, context);
+    }
+
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Undo(long id, JobStore store, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel, string? setUp = null, bool evenOthers = false) =>
+        Version(match, out var version) ?? Answer(await store.Undo(id, version, Tab(tab), evenOthers, cancel), id, setUp, context);
+
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Redo(long id, JobStore store, HttpContext context, [FromHeader(Name = "If-Match")] string? match, CancellationToken cancel, string? setUp = null) =>
+        Version(match, out var version) ?? Answer(await store.Redo(id, version, cancel), id, setUp, context);
+
+    private static Results<Ok<JobState>, ProblemHttpResult> Answer(HeadMove move, long id, string? setUp, HttpContext context)
+    {
+        switch (move)
+        {
+            case HeadMove.Done done:
+                context.Response.Headers.ETag = ETag(done.Head.Job.Version);
+                return TypedResults.Ok(JobState.Of(done.Head, Shown(done.Head, setUp)));
+            case HeadMove.Stale stale:
+                return Stale(stale.Head, setUp);
+            case HeadMove.OtherTab other:
+                return Problems.Of(StatusCodes.Status409Conflict, "other-tab", "The last change was made in another tab.", $"It was: {other.Head.Revision.Label}. Undo it all the same?", more: Head(other.Head, setUp));
+            case HeadMove.Nothing nothing:
+                return Problems.Of(StatusCodes.Status409Conflict, "nothing-there", "There is nothing left to undo or redo.", null, more: Head(nothing.Head, setUp));
+            default:
+                return Problems.NoJob(id);
+        }
+    }
+
+    private static ProblemHttpResult Stale(JobHead head, string? setUp) => Problems.Of(
+        StatusCodes.Status412PreconditionFailed, "stale", "The job was changed elsewhere since this page read it.", $"The last change there: {head.Revision.Label}.", more: Head(head, setUp));
+
+    /// <summary>The head as it is now, so that the page can go on from it.</summary>
+    private static Dictionary<string, object?> Head(JobHead head, string? setUp) => new() { ["head"] = JobState.Of(head, Shown(head, setUp)) };
+
+    private static Design Shown(JobHead head, string? setUp) => head.Home.Design(setUp ?? "") ?? new(head.Home.Site, head.Home.Foremost);
+
+    private static ProblemHttpResult? Version(string? match, out long version)
+    {
+        version = 0;
+        return match is null
+            ? Problems.Of(StatusCodes.Status428PreconditionRequired, "version-needed", "Which version is meant?", "Send the ETag that the job was read with in If-Match.")
+            : match.Length > 2 && match[0] == '"' && match[^1] == '"' && long.TryParse(match.AsSpan(1, match.Length - 2), NumberStyles.None, CultureInfo.InvariantCulture, out version) ? null
+            : Problems.Of(StatusCodes.Status400BadRequest, "malformed", "If-Match cannot be read.", "One ETag such as \"12\" is expected.");
+    }
+
+    private static RouteHandlerBuilder Describe(RouteHandlerBuilder route) => route
+        .ProducesProblem(StatusCodes.Status404NotFound)
+        .ProducesProblem(StatusCodes.Status412PreconditionFailed)
+        .ProducesProblem(StatusCodes.Status428PreconditionRequired);
+}

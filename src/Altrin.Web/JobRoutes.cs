@@ -1,0 +1,78 @@
+using System.ComponentModel.DataAnnotations;
+using Altrin.Core.Sites;
+using Altrin.Data;
+using Altrin.Formats;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Altrin.Web;
+
+/// <summary>The list of jobs: find, make, duplicate, rename, put away.</summary>
+internal static class JobRoutes
+{
+    public const int MostName = 80;
+
+    public static void Map(RouteGroupBuilder jobs)
+    {
+        jobs.MapGet("", List).WithName("ListJobs").ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapPost("", Create).WithName("CreateJob").ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapPatch("/{id:long}", Edit).WithName("EditJob").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapGet("/{id:long}/revisions", Revisions).WithName("ListRevisions").ProducesProblem(StatusCodes.Status404NotFound);
+    }
+
+    private static async Task<Results<Ok<Page<JobSummary>>, ProblemHttpResult>> List(JobStore store, CancellationToken cancel, [MaxLength(80)] string? search = null, bool archived = false, int page = 1, int perPage = 20)
+    {
+        if (Paging(page, perPage) is { } wrong)
+        {
+            return wrong;
+        }
+        var found = await store.List(search, archived, page, perPage, cancel);
+        return TypedResults.Ok(new Page<JobSummary>([.. found.Items.Select(JobSummary.Of)], found.Number, found.PerPage, found.Total));
+    }
+
+    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Create(NewJob job, JobStore store, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    {
+        if (Name(job.Name) is not { } name)
+        {
+            return BadName(job.Name);
+        }
+        HomeFile home;
+        if (job.From is { } from)
+        {
+            if (await store.Find(from, cancel) is not { } original)
+            {
+                return Problems.NoJob(from);
+            }
+            home = original.Home;
+        }
+        else
+        {
+            home = new(new(name, new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("planned", [], [], [])]);
+        }
+        var head = await store.Create(name, home, job.From is null ? "New job" : "Duplicated", HeadRoutes.Tab(tab), cancel);
+        return TypedResults.Created($"/api/jobs/{head.Job.Id}", JobSummary.Of(head.Job));
+    }
+
+    private static async Task<Results<Ok<JobSummary>, ProblemHttpResult>> Edit(long id, JobEdit edit, JobStore store, CancellationToken cancel)
+    {
+        var name = edit.Name is null ? null : Name(edit.Name);
+        if (edit.Name is not null && name is null)
+        {
+            return BadName(edit.Name);
+        }
+        return await store.Edit(id, name, edit.Archived, cancel) is { } head ? TypedResults.Ok(JobSummary.Of(head.Job)) : Problems.NoJob(id);
+    }
+
+    private static async Task<Results<Ok<Page<RevisionInfo>>, ProblemHttpResult>> Revisions(long id, JobStore store, CancellationToken cancel, int page = 1, int perPage = 20) =>
+        Paging(page, perPage) is { } wrong ? wrong : TypedResults.Ok(await store.Revisions(id, page, perPage, cancel));
+
+    /// <summary>A name as it is kept; null when it cannot be one.</summary>
+    public static string? Name(string name) => name.Trim() is { Length: > 0 and <= MostName } trimmed && !trimmed.Any(char.IsControl) ? trimmed : null;
+
+    public static ProblemHttpResult BadName(string name) => Problems.Field("/name", $"{name.Trim().Length} characters", $"A name has 1 to {MostName} characters on one line.");
+
+    private static ProblemHttpResult? Paging(int page, int perPage) =>
+        page is < 1 or > 1_000_000 ? Problems.Field("page", $"{page}", "Pages are counted from 1.")
+        : perPage is < 1 or > JobStore.MostPerPage ? Problems.Field("perPage", $"{perPage}", $"A page holds 1 to {JobStore.MostPerPage}.")
+        : null;
+}

@@ -1,0 +1,33 @@
+namespace Altrin.Web;
+
+/// <summary>
+/// Any page that a browser has open can send requests to loopback. Writes from another origin are refused, and every answer
+/// carries headers that keep the page to itself.
+/// </summary>
+internal sealed class LocalOnly(RequestDelegate next)
+{
+    public async Task Invoke(HttpContext context)
+    {
+        var request = context.Request;
+        var reads = HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method);
+        var origin = request.Headers.Origin.ToString();
+        if (!reads && origin.Length > 0 && origin != $"{request.Scheme}://{request.Host}")
+        {
+            await Problems.Of(StatusCodes.Status403Forbidden, "foreign-origin", "A page of another origin may not change anything here.", $"Origin '{Cut(origin)}' is not this server.").ExecuteAsync(context);
+            return;
+        }
+        var headers = context.Response.Headers;
+        headers.XContentTypeOptions = "nosniff";
+        headers["Referrer-Policy"] = "no-referrer";
+        headers["Cross-Origin-Opener-Policy"] = "same-origin";
+        headers["Cross-Origin-Resource-Policy"] = "same-origin";
+        headers.ContentSecurityPolicy = Page.Policy("");
+        if (request.Path.StartsWithSegments("/api", StringComparison.Ordinal))
+        {
+            headers.CacheControl = "no-store";
+        }
+        await next(context);
+    }
+
+    private static string Cut(string text) => text.Length > 80 ? text[..80] : text;
+}

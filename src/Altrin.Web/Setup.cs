@@ -1,0 +1,48 @@
+using Altrin.Data;
+using Altrin.Formats;
+using Microsoft.AspNetCore.HostFiltering;
+
+namespace Altrin.Web;
+
+/// <summary>What the server is made of.</summary>
+internal static class Setup
+{
+    public static void AddAltrin(this IServiceCollection services)
+    {
+        services.AddSingleton(TimeProvider.System);
+        services.AddScoped<JobStore>();
+        services.AddSingleton<Page>();
+        services.ConfigureHttpJsonOptions(o => AltrinJson.Apply(o.SerializerOptions));
+        services.AddOpenApi(ApiDescription.Configure);
+        services.AddProblemDetails();
+        services.AddExceptionHandler<ProblemHandler>();
+        services.AddResponseCompression(o => o.EnableForHttps = false);
+        services.Configure<HostFilteringOptions>(o => o.AllowedHosts = ["localhost", "127.0.0.1", "[::1]"]);
+        services.AddRouting();
+    }
+
+    public static void UseAltrin(this WebApplication app)
+    {
+        app.UseExceptionHandler();
+        app.UseStatusCodePages();
+        app.UseMiddleware<LocalOnly>();
+        app.UseResponseCompression();
+        app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = Page.Cache });
+        app.MapOpenApi("/api/openapi/{documentName}.json");
+        app.MapGet("/health", () => TypedResults.Ok(new Health("ok", Product.Version))).WithName("Health").ExcludeFromDescription();
+        var jobs = app.MapGroup("/api/jobs").WithTags("Jobs");
+        JobRoutes.Map(jobs);
+        DesignRoutes.Map(jobs);
+        HeadRoutes.Map(jobs);
+        app.Map("/api/{**rest}", () => Problems.Of(StatusCodes.Status404NotFound, "not-found", "There is no such address in the API.", "See /api/openapi/v1.json for those there are.")).ExcludeFromDescription();
+        app.MapFallback(Page.Serve);
+    }
+
+    private sealed record Health(string Status, string Version);
+}
+
+/// <summary>What this program is.</summary>
+internal static class Product
+{
+    public static string Version { get; } = typeof(Product).Assembly.GetName().Version!.ToString(3);
+}
