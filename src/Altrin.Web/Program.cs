@@ -31,8 +31,8 @@ if (folder is not null)
         return 2;
     }
     builder.Services.AddDbContext<AltrinContext>(o => o.UseSqlite(folder.ConnectionString));
-    builder.Services.AddSerilog(log => Logging.Configure(log, folder));
 }
+builder.Services.AddSerilog(log => Logging.Configure(log, folder));
 
 var app = builder.Build();
 app.UseAltrin();

@@ -1,6 +1,7 @@
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.HostFiltering;
+using Serilog;
 
 namespace Altrin.Web;
 
@@ -18,11 +19,13 @@ internal static class Setup
         services.AddExceptionHandler<ProblemHandler>();
         services.AddResponseCompression(o => o.EnableForHttps = false);
         services.Configure<HostFilteringOptions>(o => o.AllowedHosts = ["localhost", "127.0.0.1", "[::1]"]);
-        services.AddRouting();
+        // A body that cannot be read is then explained by the exception handler instead of answered by a bare 400.
+        services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
     }
 
     public static void UseAltrin(this WebApplication app)
     {
+        app.UseSerilogRequestLogging();
         app.UseExceptionHandler();
         app.UseStatusCodePages();
         app.UseMiddleware<LocalOnly>();

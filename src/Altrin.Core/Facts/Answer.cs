@@ -1,3 +1,5 @@
+using System.Text.Json.Serialization;
+
 namespace Altrin.Core.Facts;
 
 /// <summary>The four answers that a fact can give.</summary>
@@ -20,6 +22,7 @@ public enum AnswerKind
 public sealed record Cause(string Code, IReadOnlyList<string> Subjects, string Text)
 {
     /// <summary>Code and subjects: what makes two causes, or a cause and a finding, the same.</summary>
+    [JsonIgnore]
     public string Identity => $"{Code}({string.Join(',', Subjects)})";
 
     /// <summary>A cause with its subjects put in order.</summary>
@@ -45,12 +48,15 @@ public sealed record Answer(AnswerKind Kind, IReadOnlyList<Cause> Causes, IReadO
     public static Answer Yes { get; } = new(AnswerKind.Yes, [], []);
 
     /// <summary>Whether it is yes, whatever luck does.</summary>
+    [JsonIgnore]
     public bool IsYes => Kind == AnswerKind.Yes;
 
     /// <summary>Whether a person relying on it is let down: no, or left to luck.</summary>
+    [JsonIgnore]
     public bool IsBroken => Kind is AnswerKind.No or AnswerKind.Luck;
 
     /// <summary>The first cause as a sentence; empty for a plain yes.</summary>
+    [JsonIgnore]
     public string Why => Causes.Count > 0 ? Causes[0].Text : "";
 
     /// <summary>No, because of this.</summary>

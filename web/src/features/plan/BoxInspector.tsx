@@ -1,0 +1,54 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { Design } from "../../api/client";
+import { Card, Labelled } from "../../ui/pieces";
+import { modeWords } from "../../ui/words";
+import type { JobTools } from "../stations/useJob";
+import { Cables } from "./Cables";
+import type { Box as Gear, BoxSetting } from "./designReading";
+import { HostAddressFields } from "./HostAddressFields";
+import { RadioFields } from "./RadioFields";
+import { RouterFields } from "./RouterFields";
+import { Select } from "../../ui/controls";
+
+interface Props {
+  box: Gear;
+  setting: BoxSetting | undefined;
+  design: Design;
+  tools: JobTools;
+}
+
+/** What one box is set to, and what is plugged into it. */
+export function BoxInspector({ box, setting, design, tools }: Props) {
+  return (
+    <chakra.section aria-label={box.name}>
+      <chakra.h2 fontSize="lg">{box.name}</chakra.h2>
+      <Box color="muted" fontSize="sm" mb="2">
+        {box.profile.name}
+        {box.hardware && ` · ${box.hardware}`}
+      </Box>
+      <Card display="grid" gap="3">
+        <Labelled label="Mode">
+          {(ids) => (
+            <Select {...ids} value={setting?.mode ?? ""} disabled={tools.busy} onChange={(e) => tools.act([{ kind: "setMode", box: box.id, mode: e.target.value as BoxSetting["mode"] }])}>
+              {!setting && <option value="">on the shelf, not in use</option>}
+              {box.profile.modes.map((mode) => (
+                <option key={mode} value={mode}>
+                  {modeWords[mode]}
+                </option>
+              ))}
+            </Select>
+          )}
+        </Labelled>
+        {setting?.mode === "router" && <RouterFields box={box.id} setting={setting} tools={tools} />}
+        {(setting?.mode === "accessPoint" || (setting?.mode === "switch" && setting.page)) && setting.page && (
+          <HostAddressFields legend="Its page" address={setting.page} tools={tools} make={(address) => ({ kind: "setPageAddress", box: box.id, address })} />
+        )}
+        {setting?.mode === "bridge" && <Box fontSize="sm">It passes the public address on to the next box. Its Wi-Fi is off.{setting.page?.address && ` Its page may answer at ${setting.page.address}.`}</Box>}
+        {setting?.radios?.map((radio) => (
+          <RadioFields key={radio.radio} box={box} radio={radio} tools={tools} />
+        ))}
+      </Card>
+      {setting && <Cables owner={box.id} ends={box.profile.ports.map((p) => `${box.id}/${p.id}`)} design={design} tools={tools} />}
+    </chakra.section>
+  );
+}

@@ -1,0 +1,69 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { Design, Proof, Schemas } from "../../api/client";
+import { Card, Labelled } from "../../ui/pieces";
+import type { JobTools } from "../stations/useJob";
+import { Cables } from "./Cables";
+import { addressText, factsOf, nameOf, setUpOf } from "./designReading";
+import { HostAddressFields } from "./HostAddressFields";
+import { Mono, Select } from "../../ui/controls";
+
+interface Props {
+  device: Schemas["DeviceDocument"];
+  design: Design;
+  proof: Proof;
+  tools: JobTools;
+}
+
+/** How one of the customer's devices is set, and where it hangs. */
+export function DeviceInspector({ device, design, proof, tools }: Props) {
+  const setUp = setUpOf(design);
+  const setting = setUp.devices.find((d) => d.device === device.id);
+  const fact = factsOf(proof, device.id)[0];
+  const internet = proof.facts.internet.find((i) => i.device === device.id);
+  const networks = setUp.boxes.flatMap((b) => [...new Map((b.radios ?? []).filter((r) => r.on).map((r) => [`${r.name} ${r.key}`, { box: b.box, name: r.name, key: r.key ?? null }])).values()]);
+  const value = (w: { box: string; name: string; key?: string | null }) => JSON.stringify([w.box, w.name, w.key ?? null]);
+  const joined = setting?.wifi ?? null;
+  const known = joined && networks.some((n) => value(n) === value(joined));
+  return (
+    <chakra.section aria-label={device.name}>
+      <chakra.h2 fontSize="lg">{device.name}</chakra.h2>
+      <Box color="muted" fontSize="sm" mb="2">
+        {device.hardware}
+      </Box>
+      <Card display="grid" gap="3">
+        {fact && (
+          <Box>
+            Has <Mono>{addressText(design, fact).text}</Mono>, {addressText(design, fact).how}.{internet && internet.answer.causes[0] && <Box color="muted">{internet.answer.causes[0].text}</Box>}
+          </Box>
+        )}
+        <HostAddressFields legend="Its address" address={setting?.address ?? { kind: "automatic" }} tools={tools} make={(address) => ({ kind: "setDeviceAddress", device: device.id, address })} />
+        <Labelled label="Wi-Fi that it joins" hint="A cable, where there is one, is preferred.">
+          {(ids) => (
+            <Select
+              {...ids}
+              value={joined ? value(joined) : ""}
+              disabled={tools.busy}
+              onChange={(e) => {
+                const parts = e.target.value === "" ? null : (JSON.parse(e.target.value) as [string, string, string | null]);
+                tools.act([{ kind: "joinWifi", device: device.id, wifi: parts && { box: parts[0], name: parts[1], key: parts[2] } }]);
+              }}
+            >
+              <option value="">none</option>
+              {joined && !known && (
+                <option value={value(joined)}>
+                  {joined.name} beside {nameOf(design, joined.box)} (not sent there)
+                </option>
+              )}
+              {networks.map((n) => (
+                <option key={value(n)} value={value(n)}>
+                  {n.name} at {nameOf(design, n.box)}
+                </option>
+              ))}
+            </Select>
+          )}
+        </Labelled>
+      </Card>
+      <Cables owner={device.id} ends={[device.id]} design={design} tools={tools} />
+    </chakra.section>
+  );
+}

@@ -1,0 +1,57 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { Change } from "../../api/client";
+import { DraftInput } from "../../ui/DraftInput";
+import type { JobTools } from "../stations/useJob";
+import type { BoxSetting } from "./designReading";
+import { HostAddressFields } from "./HostAddressFields";
+import { Mono } from "../../ui/controls";
+
+/** Address, address server, pool and outer side of a router. */
+export function RouterFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
+  const server = setting.addressServer;
+  const [first = "", last = ""] = server?.pool.split("-") ?? [];
+  const lan = (address: string): Change => ({ kind: "setLanAddress", box, address });
+  const pool = (from: string, to: string): Change => ({ kind: "movePool", box, pool: `${from}-${to}` });
+  const field = (make: (draft: string) => Change) => ({
+    save: (draft: string) => tools.save([make(draft)]),
+    attempt: (draft: string | null) => tools.attempt(draft === null ? null : [make(draft)]),
+  });
+  return (
+    <>
+      <DraftInput label="Own address inside" value={setting.lan ?? ""} fontFamily="mono" {...field(lan)} />
+      {server && (
+        <Box>
+          <chakra.label display="flex" gap="2" alignItems="center" minH="6" cursor="pointer">
+            <chakra.input type="checkbox" checked={server.on} disabled={tools.busy} width="18px" height="18px" accentColor="copper" onChange={(e) => tools.act([{ kind: "switchAddressServer", box, on: e.target.checked }])} />
+            Address server on
+          </chakra.label>
+          <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2" mt="1.5">
+            <DraftInput label="Pool, first" value={first} fontFamily="mono" {...field((draft) => pool(draft, last))} />
+            <DraftInput label="Pool, last" value={last} fontFamily="mono" {...field((draft) => pool(first, draft))} />
+          </Box>
+          {server.reservations && server.reservations.length > 0 && (
+            <Box fontSize="sm" mt="1.5">
+              Reserved:{" "}
+              {server.reservations.map((r) => (
+                <Mono key={r.hardware} display="block">
+                  {r.address} for {r.hardware}
+                </Mono>
+              ))}
+            </Box>
+          )}
+        </Box>
+      )}
+      {setting.forwards && setting.forwards.length > 0 && (
+        <Box fontSize="sm">
+          Forwarded:{" "}
+          {setting.forwards.map((f) => (
+            <Mono key={`${f.protocol}${f.outsidePort}`} display="block">
+              {f.protocol} {f.outsidePort} to {f.to}:{f.insidePort}
+            </Mono>
+          ))}
+        </Box>
+      )}
+      {setting.wan && <HostAddressFields legend="Its outer side" address={setting.wan} tools={tools} make={(address) => ({ kind: "setWan", box, address })} />}
+    </>
+  );
+}

@@ -1,0 +1,131 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import type { Change, Design, Finding, Proof } from "../../api/client";
+import { levelColour, levelWord, Mark } from "../../ui/pieces";
+import { answerWords } from "../../ui/words";
+import { nameOf } from "./designReading";
+import { Button } from "../../ui/controls";
+
+interface Props {
+  design: Design;
+  proof: Proof;
+  /** What is being tried and not saved yet; undefined when the proof is of what is saved. */
+  trying: string | undefined;
+  apply: (changes: Change[]) => void;
+  busy: boolean;
+}
+
+/** The verdict in one sentence, and what it is made of. Findings that follow from another are shown under it. */
+export function VerdictPanel({ design, proof, trying, apply, busy }: Props) {
+  const standing = proof.findings.filter((f) => f.causedBy.length === 0);
+  const { kind, sentence } = proof.verdict;
+  return (
+    <chakra.section aria-label="Verdict" p="4">
+      <Box aria-live="polite">
+        {trying && (
+          <Box color="muted" fontSize="sm">
+            If you keep it: {trying}
+          </Box>
+        )}
+        <chakra.h1 fontSize="xl" color={levelColour(kind)}>
+          {levelWord(kind)}
+        </chakra.h1>
+        <Box mt="1">{sentence}</Box>
+      </Box>
+      <Box as="ol" display="grid" gap="4" mt="4" aria-label="Findings">
+        {standing.map((finding) => (
+          <FindingItem
+            key={identity(finding)}
+            finding={finding}
+            following={proof.findings.filter((f) => f.causedBy[0] === identity(finding))}
+            apply={apply}
+            disabled={busy || trying !== undefined}
+          />
+        ))}
+      </Box>
+      {proof.facts.needs.length > 0 && (
+        <Box mt="5" pt="3" borderTopWidth="1px" borderTopStyle="solid" borderColor="line">
+          <chakra.h2 fontSize="md" mb="1">
+            What the customer asked for
+          </chakra.h2>
+          {proof.facts.needs.map((need) => (
+            <Flex key={need.need} justify="space-between" gap="3" py="0.5">
+              <span>{needWords(design, need.need)}</span>
+              <chakra.span fontWeight="700" color={need.answer.kind === "yes" ? "moss" : need.answer.kind === "unknown" ? "ochre" : "brick"}>
+                {answerWords[need.answer.kind]}
+              </chakra.span>
+            </Flex>
+          ))}
+        </Box>
+      )}
+    </chakra.section>
+  );
+}
+
+const identity = (finding: Finding) => finding.identity;
+
+export function needWords(design: Design, id: string): string {
+  const need = design.site.needs.find((n) => n.id === id);
+  return need ? `${nameOf(design, need.device)} ${need.kind === "reachFromOutside" ? `reached from outside, port ${need.port}` : "found by every device"}` : id;
+}
+
+function FindingItem({ finding, following, apply, disabled }: { finding: Finding; following: Finding[]; apply: (changes: Change[]) => void; disabled: boolean }) {
+  return (
+    <chakra.li display="grid" gridTemplateColumns="18px minmax(0, 1fr)" gap="2">
+      <Box pt="0.5">
+        <Mark level={finding.severity} />
+      </Box>
+      <Box minW="0">
+        <chakra.h2 fontSize="md" css={{ overflowWrap: "anywhere" }}>
+          {finding.what}
+        </chakra.h2>
+        <Box color="muted" fontSize="sm">
+          {finding.notice}
+        </Box>
+        <Cures finding={finding} apply={apply} disabled={disabled} />
+        {following.length > 0 && (
+          <chakra.details mt="1.5" fontSize="sm">
+            <chakra.summary cursor="pointer" color="muted" minH="6">
+              {following.length === 1 ? "1 more follows from it" : `${following.length} more follow from it`}
+            </chakra.summary>
+            <Box as="ul" display="grid" gap="2" mt="1">
+              {following.map((f) => (
+                <Box as="li" key={identity(f)} css={{ overflowWrap: "anywhere" }}>
+                  {f.what}
+                  <Cures finding={f} apply={apply} disabled={disabled} />
+                </Box>
+              ))}
+            </Box>
+          </chakra.details>
+        )}
+      </Box>
+    </chakra.li>
+  );
+}
+
+function Cures({ finding, apply, disabled }: { finding: Finding; apply: (changes: Change[]) => void; disabled: boolean }) {
+  return (
+    <>
+      {finding.remedies.length > 0 && (
+        <Flex wrap="wrap" gap="1.5" mt="1.5">
+          {finding.remedies.map((remedy) => (
+            <Button key={remedy.label} disabled={disabled} onClick={() => apply(remedy.changes)} fontSize="sm">
+              <span>
+                {remedy.label}
+                {remedy.settles.length > 1 && (
+                  <chakra.span fontWeight="400" display="block" fontSize="xs">
+                    settles {remedy.settles.length} findings
+                  </chakra.span>
+                )}
+              </span>
+            </Button>
+          ))}
+        </Flex>
+      )}
+      {finding.advice.map((advice) => (
+        <Box key={advice} fontSize="sm" mt="1" pl="2" borderLeftWidth="3px" borderLeftStyle="solid" borderColor="clay.2">
+          {advice}
+        </Box>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,64 @@
+import type { Design, Proof, Schemas } from "../../api/client";
+
+/** Looking things up in a design for display. Nothing is judged here. */
+
+export type SetUp = Schemas["SetUpDocument"];
+export type Box = Schemas["BoxDocument"];
+export type BoxSetting = Schemas["BoxSettingDocument"];
+export type Cable = Schemas["CableDocument"];
+
+export const street = "street";
+
+export const setUpOf = (design: Design): SetUp => design.setUps[0] ?? { name: "", boxes: [], cables: [], devices: [] };
+
+export function nameOf(design: Design, id: string): string {
+  return design.site.boxes.find((b) => b.id === id)?.name ?? design.site.devices.find((d) => d.id === id)?.name ?? (id === street ? "the street" : id);
+}
+
+/** "port 2 of Hall gateway", "Printer", "the street". */
+export function endName(design: Design, end: string): string {
+  const [owner = "", portId] = end.split("/");
+  const port = design.site.boxes.find((b) => b.id === owner)?.profile.ports.find((p) => p.id === portId);
+  return port ? `port ${port.label} of ${nameOf(design, owner)}` : nameOf(design, owner);
+}
+
+export const cableAt = (design: Design, end: string): Cable | undefined => setUpOf(design).cables.find((c) => c.from === end || c.to === end);
+
+export const otherEnd = (cable: Cable, end: string): string => (cable.from === end ? cable.to : cable.from);
+
+/** Ends with nothing in them, boxes first: ports of boxes in use, devices without a cable, the street. */
+export function freeEnds(design: Design): string[] {
+  const setUp = setUpOf(design);
+  const ends = [
+    ...setUp.boxes.flatMap((s) => design.site.boxes.find((b) => b.id === s.box)?.profile.ports.map((p) => `${s.box}/${p.id}`) ?? []),
+    ...design.site.devices.map((d) => d.id),
+    street,
+  ];
+  return ends.filter((e) => !cableAt(design, e));
+}
+
+export interface AddressText {
+  text: string;
+  how: string;
+}
+
+/** The address of a box or device as the proof gives it. */
+export function addressText(design: Design, fact: Schemas["AddressFact"]): AddressText {
+  const servers = fact.offers.map((o) => (o.server === street ? "the provider" : nameOf(design, o.server))).join(" or ");
+  switch (fact.origin) {
+    case "fixed":
+      return { text: `${fact.address}/${fact.prefixLength}`, how: "fixed" };
+    case "reserved":
+      return { text: `${fact.address}/${fact.prefixLength}`, how: `reserved by ${servers}` };
+    case "leased": {
+      const pool = fact.offers[0]?.from;
+      return { text: pool ? pool.replace("-", " to ") : "not known", how: `leased by ${servers}` };
+    }
+    case "selfAssigned":
+      return { text: "169.254.x.x", how: "nobody answers" };
+    case "none":
+      return { text: "no address", how: "not connected" };
+  }
+}
+
+export const factsOf = (proof: Proof, owner: string) => proof.facts.addresses.filter((a) => a.owner === owner);

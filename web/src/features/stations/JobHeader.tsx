@@ -1,0 +1,87 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import { Redo2, Undo2 } from "lucide-react";
+import { Link, useSearchParams } from "react-router";
+import type { JobState } from "../../api/client";
+import { ColourSwitch } from "../../ui/ColourSwitch";
+import { levelColour, levelWord } from "../../ui/pieces";
+import { stations, stationWords, type Station } from "./stations";
+import type { JobTools } from "./useJob";
+import { Button, Select } from "../../ui/controls";
+
+/** The name of the job, its stations with how far each is, undo and redo. */
+export function JobHeader({ state, station, tools }: { state: JobState; station: Station; tools: JobTools }) {
+  const [query, setQuery] = useSearchParams();
+  const level = state.proof.verdict.kind;
+  const open = state.proof.findings.filter((f) => f.causedBy.length === 0).length;
+  const status: Partial<Record<Station, { text: string; colour?: string }>> = {
+    plan: { text: open === 0 ? "nothing to settle" : `${open} to settle`, colour: open === 0 ? "moss" : "ochre" },
+    proof: { text: levelWord(level).toLowerCase(), colour: levelColour(level) },
+  };
+  return (
+    <Flex as="header" wrap="wrap" align="center" columnGap="5" rowGap="2" px={{ base: "3", lg: "5" }} py="2" bg="card" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
+      <Box fontWeight="800" fontSize="1.375rem">
+        <Link to="/" style={{ textDecoration: "none" }} aria-label="Altrin, all jobs">
+          altrin
+        </Link>
+      </Box>
+      <Box minW="0" maxW="15rem">
+        <Box fontWeight="700" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap" title={state.job.name}>
+          {state.job.name}
+        </Box>
+        <Box color="muted" fontSize="xs" aria-live="polite">
+          {tools.busy ? "saving" : `saved ${new Date(state.job.changedAt).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} · version ${state.version}`}
+        </Box>
+      </Box>
+      <Box width="8.5rem">
+        <Select
+          aria-label="Set-up"
+          value={state.proof.setUp}
+          onChange={(e) => {
+            query.set("setUp", e.target.value);
+            setQuery(query);
+          }}
+        >
+          {state.setUps.map((s) => (
+            <option key={s} value={s}>
+              set-up: {s}
+            </option>
+          ))}
+        </Select>
+      </Box>
+      <chakra.nav aria-label="Stations" flex="1 1 24rem" minW="0" overflowX="auto">
+        <Flex as="ol" gap="1">
+          {stations.map((s) => (
+            <chakra.li key={s} flexShrink={0}>
+              <chakra.span
+                display="block"
+                rounded="md"
+                px="3"
+                py="1"
+                borderBottomWidth="3px"
+                borderBottomStyle="solid"
+                borderColor={s === station ? "copper" : "transparent"}
+                bg={s === station ? "clay.1" : "transparent"}
+              >
+                <Link to={{ pathname: `../${s}`, search: query.toString() }} relative="path" aria-current={s === station ? "page" : undefined} style={{ color: "inherit", textDecoration: "none", fontWeight: s === station ? 700 : 500 }}>
+                  {stationWords[s].name}
+                  <chakra.span display="block" fontSize="xs" fontWeight="400" color={status[s]?.colour ?? "muted"}>
+                    {status[s]?.text ?? "not built yet"}
+                  </chakra.span>
+                </Link>
+              </chakra.span>
+            </chakra.li>
+          ))}
+        </Flex>
+      </chakra.nav>
+      <Flex gap="1" align="center">
+        <Button variant="quiet" disabled={state.undo === null || tools.busy} onClick={() => tools.undo()} title={state.undo ? `Undo: ${state.undo}` : "Nothing to undo"} aria-label={state.undo ? `Undo: ${state.undo}` : "Undo"}>
+          <Undo2 size={16} aria-hidden /> Undo
+        </Button>
+        <Button variant="quiet" disabled={state.redo === null || tools.busy} onClick={() => tools.redo()} title={state.redo ? `Redo: ${state.redo}` : "Nothing to redo"} aria-label={state.redo ? `Redo: ${state.redo}` : "Redo"}>
+          <Redo2 size={16} aria-hidden /> Redo
+        </Button>
+        <ColourSwitch />
+      </Flex>
+    </Flex>
+  );
+}

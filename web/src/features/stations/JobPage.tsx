@@ -1,0 +1,93 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import { lazy, Suspense, useEffect, type ReactNode } from "react";
+import { Link, useParams, useSearchParams } from "react-router";
+import { ErrorBoundary } from "../../ui/ErrorBoundary";
+import { Trouble, Waiting } from "../../ui/pieces";
+import { JobHeader } from "./JobHeader";
+import { isStation, stationWords, type Station } from "./stations";
+import { useJob, type JobTools } from "./useJob";
+import { Button } from "../../ui/controls";
+
+const PlanStation = lazy(() => import("../plan/PlanStation"));
+const ProofStation = lazy(() => import("../proof/ProofStation"));
+
+/** One job, one of its five stations shown. */
+export default function JobPage() {
+  const { id, station } = useParams();
+  const [query] = useSearchParams();
+  const tools = useJob(Number(id), query.get("setUp"));
+  const name = tools.job.data?.job.name;
+
+  useEffect(() => {
+    document.title = name ? `${name} · Altrin` : "Altrin";
+  }, [name]);
+
+  if (!isStation(station)) {
+    return <Trouble what="A job has no such station." />;
+  }
+  if (tools.job.isError && !tools.job.data) {
+    return (
+      <>
+        <Trouble what="This job cannot be opened." why={tools.job.error.message} again={() => void tools.job.refetch()} />
+        <Box m="4">
+          <Link to="/">All jobs</Link>
+        </Box>
+      </>
+    );
+  }
+  if (!tools.job.data) {
+    return <Waiting what="Opening the job" />;
+  }
+  return (
+    <Flex direction="column" minH="100vh">
+      <JobHeader state={tools.job.data} station={station} tools={tools} />
+      <Bars tools={tools} />
+      <chakra.main flex="1" minH="0">
+        <ErrorBoundary key={station} of={stationWords[station].name}>
+          <Suspense fallback={<Waiting what={`Opening ${stationWords[station].name}`} />}>{show(station, tools)}</Suspense>
+        </ErrorBoundary>
+      </chakra.main>
+    </Flex>
+  );
+}
+
+function show(station: Station, tools: JobTools): ReactNode {
+  switch (station) {
+    case "plan":
+      return <PlanStation tools={tools} />;
+    case "proof":
+      return <ProofStation tools={tools} />;
+    default:
+      return (
+        <Box p="6" maxW="40rem">
+          <chakra.h1 fontSize="xl">{stationWords[station].name}</chakra.h1>
+          <Box mt="2">{stationWords[station].coming}</Box>
+        </Box>
+      );
+  }
+}
+
+/** What has to be said about the whole job, above its station. */
+function Bars({ tools }: { tools: JobTools }) {
+  return (
+    <>
+      {tools.otherTab && (
+        <Flex role="alert" bg="clay.2" px="4" py="2" gap="3" align="center" wrap="wrap">
+          <span>The last change was made in another tab. {tools.otherTab}</span>
+          <Button onClick={() => tools.undo(true)}>Undo it</Button>
+          <Button variant="quiet" onClick={tools.leaveOtherTab}>
+            Leave it
+          </Button>
+        </Flex>
+      )}
+      {tools.notice && (
+        <Flex role="alert" bg="clay.2" px="4" py="2" gap="3" align="center" wrap="wrap">
+          <span>{tools.notice}</span>
+          <Button variant="quiet" onClick={tools.dismiss}>
+            Close
+          </Button>
+        </Flex>
+      )}
+    </>
+  );
+}

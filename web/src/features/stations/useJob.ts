@@ -1,0 +1,142 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useCallback, useMemo, useRef, useState } from "react";
+import { api, ProblemError, unwrap, type Change, type JobState, type Schemas } from "../../api/client";
+
+type Preview = Schemas["Preview"];
+
+/** A job at its head with one set-up shown, and everything that can be done to it. The page holds the last server answer only. */
+export function useJob(id: number, setUp: string | null) {
+  const client = useQueryClient();
+  const key = useMemo(() => ["job", id, setUp], [id, setUp]);
+  const [preview, setPreview] = useState<Preview | null>(null);
+  const [notice, setNotice] = useState<string | null>(null);
+  const [otherTab, setOtherTab] = useState<string | null>(null);
+  const trying = useRef<AbortController | null>(null);
+
+  const job = useQuery({
+    queryKey: key,
+    queryFn: ({ signal }) => unwrap(api.GET("/api/jobs/{id}", { params: { path: { id }, query: setUp ? { setUp } : {} }, signal })),
+  });
+
+  const take = (state: JobState) => {
+    client.setQueryData(key, state);
+    void client.invalidateQueries({ queryKey: ["jobs"] });
+    setPreview(null);
+  };
+  /** The answer that counts now: also what a save in between left there. */
+  const current = () => client.getQueryData<JobState>(key);
+
+  const send = async (changes: Change[]) => {
+    const at = current();
+    if (!at) {
+      throw new Error("The job is not read yet.");
+    }
+    const post = (version: number) =>
+      unwrap(
+        api.POST("/api/jobs/{id}/changes", {
+          params: { path: { id }, header: { "If-Match": `"${version}"` } },
+          body: { setUp: at.proof.setUp, changes },
+        }),
+      );
+    try {
+      return await post(at.version);
+    } catch (e) {
+      if (e instanceof ProblemError && e.is("stale") && e.problem.head) {
+        // Somebody else moved the head: go on from there and do the same once more.
+        take(e.problem.head);
+        const state = await post(e.problem.head.version);
+        setNotice(`This job was also changed elsewhere. ${e.problem.detail ?? ""} Your change was made on top of it.`);
+        return state;
+      }
+      throw e;
+    }
+  };
+
+  const saving = useMutation({ mutationFn: send, onSuccess: take, scope: { id: `job-${id}` } });
+
+  const move = useMutation({
+    scope: { id: `job-${id}` },
+    mutationFn: ({ way, evenOthers }: { way: "undo" | "redo"; evenOthers?: boolean }) => {
+      const at = current();
+      const header = { "If-Match": `"${at?.version ?? 0}"` };
+      return unwrap(
+        way === "undo"
+          ? api.POST("/api/jobs/{id}/undo", { params: { path: { id }, header, query: { setUp: at?.proof.setUp, evenOthers: evenOthers ?? false } } })
+          : api.POST("/api/jobs/{id}/redo", { params: { path: { id }, header, query: { setUp: at?.proof.setUp } } }),
+      );
+    },
+    onMutate: () => {
+      setOtherTab(null);
+      setNotice(null);
+    },
+    onSuccess: take,
+    onError: (e) => {
+      if (!(e instanceof ProblemError)) {
+        return;
+      }
+      if (e.problem.head) {
+        take(e.problem.head);
+      }
+      if (e.is("other-tab")) {
+        setOtherTab(e.problem.detail ?? e.problem.title);
+      } else {
+        setNotice(e.is("stale") ? `${e.problem.title} ${e.problem.detail ?? ""} Nothing was undone.` : e.problem.title);
+      }
+    },
+  });
+
+  /** Proves changes without saving them; the newest try wins. Null gives the try up. */
+  const attempt = useCallback(
+    (changes: Change[] | null) => {
+      trying.current?.abort();
+      trying.current = null;
+      const at = client.getQueryData<JobState>(key);
+      if (!changes || !at) {
+        setPreview(null);
+        return;
+      }
+      const mine = new AbortController();
+      trying.current = mine;
+      unwrap(api.POST("/api/jobs/{id}/preview", { params: { path: { id } }, body: { setUp: at.proof.setUp, changes }, signal: mine.signal })).then(
+        (answer) => {
+          if (trying.current === mine) {
+            setPreview(answer);
+          }
+        },
+        () => {
+          // Half-typed text is refused all the time; the last proof stands until it is whole.
+          if (trying.current === mine) {
+            setPreview(null);
+          }
+        },
+      );
+    },
+    [client, id, key],
+  );
+
+  return {
+    job,
+    preview,
+    attempt,
+    notice,
+    dismiss: () => setNotice(null),
+    otherTab,
+    leaveOtherTab: () => setOtherTab(null),
+    busy: saving.isPending || move.isPending,
+    save: (changes: Change[]) => {
+      trying.current?.abort();
+      trying.current = null;
+      return saving.mutateAsync(changes);
+    },
+    /** The same for buttons: what is refused is said in a bar, since no field can say it. */
+    act: (changes: Change[]) => {
+      trying.current?.abort();
+      trying.current = null;
+      saving.mutate(changes, { onError: (e) => setNotice(e.message) });
+    },
+    undo: (evenOthers = false) => move.mutate({ way: "undo", evenOthers }),
+    redo: () => move.mutate({ way: "redo" }),
+  };
+}
+
+export type JobTools = ReturnType<typeof useJob>;

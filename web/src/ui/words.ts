@@ -1,0 +1,22 @@
+import type { Schemas } from "../api/client";
+
+type Words<K extends keyof Schemas> = Record<Extract<Schemas[K], string>, string>;
+
+/** Words for what the API names. Each list is complete by its type: a new value in the API does not compile until it has a word. */
+export const modeWords: Words<"ModeKind"> = { router: "Router", accessPoint: "Access point", bridge: "Bridge", switch: "Switch" };
+export const answerWords: Words<"AnswerKind"> = { yes: "yes", no: "no", luck: "by luck", unknown: "not known" };
+export const securityWords: Words<"WifiSecurity"> = { open: "open", wep: "WEP", wpaTkip: "WPA, TKIP", wpa2: "WPA2", wpa2Wpa3: "WPA2 and WPA3", wpa3: "WPA3" };
+export const mediumWords: Words<"Medium"> = {
+  unknown: "not looked at",
+  cat5: "Cat 5",
+  cat5e: "Cat 5e",
+  cat6: "Cat 6",
+  cat6a: "Cat 6A",
+  fibre: "fibre",
+  powerline: "powerline",
+  coax: "coax",
+};
+export const bandWords: Words<"RadioBand"> = { ghz2: "2.4 GHz", ghz5: "5 GHz", ghz6: "6 GHz" };
+export const sideWords: Words<"Side"> = { lan: "inside", wan: "outside", page: "page", device: "", provider: "" };
+
+export const keysOf = <K extends string>(words: Record<K, string>) => Object.keys(words) as K[];
