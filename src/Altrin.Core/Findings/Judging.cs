@@ -15,7 +15,18 @@ public static class Judging
     {
         var at = situation ?? Situation.Settled;
         var judged = Judge(Observer.Observe(Compiler.Compile(design, at)));
-        return judged with { Findings = Remedies.Proven(design, at, judged.Findings, MostProven) };
+        var proven = Remedies.Proven(design, at, judged.Findings, MostProven);
+        // Among equally bad ones, what can be settled together with most others comes first.
+        return judged with
+        {
+            Findings =
+            [
+                .. proven
+                    .OrderByDescending(f => f.Severity)
+                    .ThenBy(f => f.CausedBy.Count > 0)
+                    .ThenByDescending(f => f.Remedies.Select(r => r.Settles.Count).DefaultIfEmpty().Max()),
+            ],
+        };
     }
 
     /// <summary>Judges an observation. Remedies are those that the rules propose, not yet proven.</summary>

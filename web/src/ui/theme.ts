@@ -15,6 +15,7 @@ export const system = createSystem(
         boxSizing: "border-box",
         margin: 0,
         padding: 0,
+        borderWidth: 0,
         "@media (prefers-reduced-motion: reduce)": { animation: "none !important", transition: "none !important" },
       },
       "html, body, #root": { minHeight: "100%" },

@@ -75,7 +75,6 @@ export function JobsPage() {
             </Labelled>
           </Box>
           <Button
-            aria-pressed={archived}
             onClick={() => {
               setArchived(!archived);
               setPage(1);
@@ -127,6 +126,10 @@ export function JobsPage() {
                   accept=".json,application/json"
                   maxW="100%"
                   minH="8"
+                  font="inherit"
+                  fontSize="sm"
+                  css={{ "&::file-selector-button": { font: "inherit", fontWeight: 600, marginInlineEnd: "0.75rem", padding: "0.25rem 0.75rem", minHeight: "2rem", border: "1.5px solid currentColor", borderRadius: "6px", background: "transparent", color: "inherit", cursor: "pointer" } }}
+                  color="copper"
                   onChange={(e) => {
                     const file = e.target.files?.[0];
                     if (file) {

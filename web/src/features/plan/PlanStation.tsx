@@ -1,4 +1,5 @@
 import { Box } from "@chakra-ui/react";
+import { useRef } from "react";
 import { useSearchParams } from "react-router";
 import { Card } from "../../ui/pieces";
 import type { JobTools } from "../stations/useJob";
@@ -11,6 +12,7 @@ import { VerdictPanel } from "./VerdictPanel";
 /** Plan as a list form: what is there, what the chosen thing is set to, and the verdict that follows. */
 export default function PlanStation({ tools }: { tools: JobTools }) {
   const [query, setQuery] = useSearchParams();
+  const inspector = useRef<HTMLDivElement>(null);
   const state = tools.job.data;
   if (!state) {
     return null;
@@ -23,6 +25,10 @@ export default function PlanStation({ tools }: { tools: JobTools }) {
     query.delete("device");
     query.set(kind, id);
     setQuery(query, { replace: true });
+    // On a narrow screen the settings stand below the list: go there.
+    if (matchMedia("(max-width: 63.99rem)").matches) {
+      requestAnimationFrame(() => inspector.current?.focus());
+    }
   };
   const proof = tools.preview?.proof ?? state.proof;
   return (
@@ -39,7 +45,7 @@ export default function PlanStation({ tools }: { tools: JobTools }) {
           <GearList design={design} proof={state.proof} chosen={device?.id ?? box?.id} choose={choose} />
         )}
       </Box>
-      <Box gridArea="inspector" p="3" minW="0">
+      <Box gridArea="inspector" p="3" minW="0" ref={inspector} tabIndex={-1} outline="none">
         {device && <DeviceInspector key={device.id} device={device} design={design} proof={state.proof} tools={tools} />}
         {box && <BoxInspector key={box.id} box={box} setting={setUpOf(design).boxes.find((b) => b.box === box.id)} design={design} tools={tools} />}
       </Box>

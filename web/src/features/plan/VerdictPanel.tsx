@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
-import type { Change, Design, Finding, Proof } from "../../api/client";
+import type { Change, Design, Finding, Proof, Remedy } from "../../api/client";
 import { levelColour, levelWord, Mark } from "../../ui/pieces";
 import { answerWords } from "../../ui/words";
 import { nameOf } from "./designReading";
@@ -18,6 +18,16 @@ interface Props {
 export function VerdictPanel({ design, proof, trying, apply, busy }: Props) {
   const standing = proof.findings.filter((f) => f.causedBy.length === 0);
   const { kind, sentence } = proof.verdict;
+  // A cure that settles several findings is offered once, at the first of them.
+  const offeredAt = new Map<string, string>();
+  for (const finding of [...standing, ...proof.findings.filter((f) => f.causedBy.length > 0)]) {
+    for (const remedy of finding.remedies) {
+      if (!offeredAt.has(remedy.label)) {
+        offeredAt.set(remedy.label, identity(finding));
+      }
+    }
+  }
+  const offer: Offer = { apply, disabled: busy || trying !== undefined, first: standing[0]?.remedies[0]?.label, here: (remedy, finding) => offeredAt.get(remedy.label) === identity(finding) };
   return (
     <chakra.section aria-label="Verdict" p="4">
       <Box aria-live="polite">
@@ -37,8 +47,7 @@ export function VerdictPanel({ design, proof, trying, apply, busy }: Props) {
             key={identity(finding)}
             finding={finding}
             following={proof.findings.filter((f) => f.causedBy[0] === identity(finding))}
-            apply={apply}
-            disabled={busy || trying !== undefined}
+            offer={offer}
           />
         ))}
       </Box>
@@ -61,14 +70,22 @@ export function VerdictPanel({ design, proof, trying, apply, busy }: Props) {
   );
 }
 
-const identity = (finding: Finding) => finding.identity;
+interface Offer {
+  apply: (changes: Change[]) => void;
+  disabled: boolean;
+  /** The cure that settles most. */
+  first: string | undefined;
+  here: (remedy: Remedy, finding: Finding) => boolean;
+}
+
+const identity = (finding: Finding) => finding.identity ?? finding.code;
 
 export function needWords(design: Design, id: string): string {
   const need = design.site.needs.find((n) => n.id === id);
   return need ? `${nameOf(design, need.device)} ${need.kind === "reachFromOutside" ? `reached from outside, port ${need.port}` : "found by every device"}` : id;
 }
 
-function FindingItem({ finding, following, apply, disabled }: { finding: Finding; following: Finding[]; apply: (changes: Change[]) => void; disabled: boolean }) {
+function FindingItem({ finding, following, offer }: { finding: Finding; following: Finding[]; offer: Offer }) {
   return (
     <chakra.li display="grid" gridTemplateColumns="18px minmax(0, 1fr)" gap="2">
       <Box pt="0.5">
@@ -81,7 +98,7 @@ function FindingItem({ finding, following, apply, disabled }: { finding: Finding
         <Box color="muted" fontSize="sm">
           {finding.notice}
         </Box>
-        <Cures finding={finding} apply={apply} disabled={disabled} />
+        <Cures finding={finding} offer={offer} />
         {following.length > 0 && (
           <chakra.details mt="1.5" fontSize="sm">
             <chakra.summary cursor="pointer" color="muted" minH="6">
@@ -91,7 +108,7 @@ function FindingItem({ finding, following, apply, disabled }: { finding: Finding
               {following.map((f) => (
                 <Box as="li" key={identity(f)} css={{ overflowWrap: "anywhere" }}>
                   {f.what}
-                  <Cures finding={f} apply={apply} disabled={disabled} />
+                  <Cures finding={f} offer={offer} />
                 </Box>
               ))}
             </Box>
@@ -102,13 +119,20 @@ function FindingItem({ finding, following, apply, disabled }: { finding: Finding
   );
 }
 
-function Cures({ finding, apply, disabled }: { finding: Finding; apply: (changes: Change[]) => void; disabled: boolean }) {
+function Cures({ finding, offer }: { finding: Finding; offer: Offer }) {
+  const here = finding.remedies.filter((r) => offer.here(r, finding));
+  const above = finding.remedies.filter((r) => !offer.here(r, finding));
   return (
     <>
-      {finding.remedies.length > 0 && (
+      {above.length > 0 && (
+        <Box fontSize="sm" mt="1">
+          Also settled by: {above.map((r) => r.label).join("; ")}
+        </Box>
+      )}
+      {here.length > 0 && (
         <Flex wrap="wrap" gap="1.5" mt="1.5">
-          {finding.remedies.map((remedy) => (
-            <Button key={remedy.label} disabled={disabled} onClick={() => apply(remedy.changes)} fontSize="sm">
+          {here.map((remedy) => (
+            <Button key={remedy.label} variant={remedy.label === offer.first ? "main" : "act"} disabled={offer.disabled} onClick={() => offer.apply(remedy.changes)} fontSize="sm">
               <span>
                 {remedy.label}
                 {remedy.settles.length > 1 && (

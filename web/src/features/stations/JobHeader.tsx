@@ -32,9 +32,14 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
           {tools.busy ? "saving" : `saved ${new Date(state.job.changedAt).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} · version ${state.version}`}
         </Box>
       </Box>
-      <Box width="8.5rem">
+      <Box width="8rem">
+        <chakra.label htmlFor="set-up" fontSize="xs" color="muted" display="block" lineHeight="1">
+          Set-up
+        </chakra.label>
         <Select
-          aria-label="Set-up"
+          id="set-up"
+          minH="6"
+          py="0"
           value={state.proof.setUp}
           onChange={(e) => {
             query.set("setUp", e.target.value);
@@ -43,19 +48,19 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
         >
           {state.setUps.map((s) => (
             <option key={s} value={s}>
-              set-up: {s}
+              {s}
             </option>
           ))}
         </Select>
       </Box>
-      <chakra.nav aria-label="Stations" flex="1 1 24rem" minW="0" overflowX="auto">
-        <Flex as="ol" gap="1">
+      <chakra.nav aria-label="Stations" flex="1 1 24rem" minW="0">
+        <Flex as="ol" gap="1" wrap="wrap">
           {stations.map((s) => (
             <chakra.li key={s} flexShrink={0}>
               <chakra.span
                 display="block"
                 rounded="md"
-                px="3"
+                px={{ base: "2", md: "3" }}
                 py="1"
                 borderBottomWidth="3px"
                 borderBottomStyle="solid"
