@@ -41,6 +41,8 @@ public static class CauseCodes
     public const string ForwardToLease = "forward-to-lease";
     /// <summary>A port that nobody lets in, or that is let in to somebody else. Subject: the router that stops it.</summary>
     public const string NotForwarded = "not-forwarded";
+    /// <summary>Two devices that are in no network together. Subjects: both. The need that asks for it says so.</summary>
+    public const string Apart = "apart";
     /// <summary>Two routers, one behind each other in a ring: packets go round. Subject: a router of it.</summary>
     public const string RoutesInCircle = "routes-in-circle";
 }

@@ -101,7 +101,7 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer)
         var inner = between.Where(r => network.Find(r, Side.Wan) is { } wan && tracer.ToInternet(wan).Routers.Count > 0).ToList();
         return inner.Count > 0
             ? (Answer.No([.. inner.Select(Twice)]), inner[0])
-            : (Answer.No(Cause.Of(CauseCodes.SeveralAtStreet, $"{Name(device.Owner)} and {Name(other.Owner)} are not in one network.", PortRef.Street)), between.FirstOrDefault() ?? other.Owner);
+            : (Answer.No(Cause.Of(CauseCodes.Apart, $"{Name(device.Owner)} and {Name(other.Owner)} are not in one network.", device.Owner, other.Owner)), between.FirstOrDefault() ?? other.Owner);
     }
 
     private Cause Twice(string inner) => Cause.Of(CauseCodes.TranslatedTwice, $"{Name(inner)} translates a second time and keeps what is behind it apart.", inner);

@@ -22,12 +22,13 @@ public static class OneNameTwoKeys
             g.Select(r => $"{r.Box}/{r.Setting.Radio}"),
             $"\"{g.Key}\" has different security or keys on {e.Names(g.Select(r => r.Box).Distinct())}",
             "Devices do not move from one to the other, and small ones get lost.",
-            g.Select(r => r.Setting).DistinctBy(s => (s.Security, s.Key))
-                .OrderByDescending(s => s.Security)
-                .Select(like => Cures.Hopeful(
-                    $"One key and {WifiNames.Words(like.Security)} for \"{g.Key}\"",
+            g.DistinctBy(r => (r.Setting.Security, r.Setting.Key))
+                .OrderByDescending(r => r.Setting.Security)
+                .Select(r => (r.Box, Like: r.Setting))
+                .Select(of => Cures.Hopeful(
+                    $"Key and {WifiNames.Words(of.Like.Security)} of {e.Name(of.Box)} everywhere for \"{g.Key}\"",
                     [
-                        .. g.Where(r => (r.Setting.Security, r.Setting.Key) != (like.Security, like.Key)).Select(r => new SetRadio(r.Box, r.Setting with { Security = like.Security, Key = like.Key })),
-                        .. WifiNames.Rejoin(e, g.Key, like),
+                        .. g.Where(r => (r.Setting.Security, r.Setting.Key) != (of.Like.Security, of.Like.Key)).Select(r => new SetRadio(r.Box, r.Setting with { Security = of.Like.Security, Key = of.Like.Key })),
+                        .. WifiNames.Rejoin(e, g.Key, of.Like),
                     ]))));
 }

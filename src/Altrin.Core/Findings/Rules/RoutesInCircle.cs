@@ -20,6 +20,21 @@ public static class RoutesInCircle
         cause.Subjects,
         $"The outer side of {e.Names(cause.Subjects)} leads back to its inner side",
         "Nothing behind it reaches the internet.",
-        cause.Subjects.Select(s => e.WanCable(s)).OfType<Cable>().Select(c => Cures.Hopeful(new Unpatch(c.Id).Describe(e.Design), new Unpatch(c.Id))),
+        cause.Subjects.SelectMany(s => Straighten(e, s)),
         ["Find the cable that leads from its inner side to its outer port."]));
+
+    /// <summary>The cable is pulled; where the line is free it takes the place.</summary>
+    private static IEnumerable<Remedy> Straighten(Evidence e, string router)
+    {
+        if (e.WanCable(router) is not { } cable)
+        {
+            yield break;
+        }
+        var pull = new Unpatch(cable.Id);
+        if (e.Design.CableAt(PortRef.AtStreet) is null)
+        {
+            yield return Cures.Hopeful($"Plug the line into {e.Name(router)} instead", pull, new Patch(PortRef.AtStreet, cable.A.Owner == router ? cable.A : cable.B, Medium.Unknown, null));
+        }
+        yield return Cures.Hopeful(pull.Describe(e.Design), pull);
+    }
 }

@@ -1,0 +1,50 @@
+using System.Reflection;
+using System.Text.RegularExpressions;
+using Altrin.Core.Facts;
+using Altrin.Core.Findings;
+using Altrin.Core.Sites;
+using NetArchTest.Rules;
+
+namespace Altrin.Core.Tests;
+
+public sealed class ArchitectureTests
+{
+    /// <summary>The rooms of the core; each uses only rooms before it.</summary>
+    private static readonly string[] Rooms = ["Addressing", "Radio", "Sites", "Changes", "Networks", "Facts", "Findings", "Readings", "Coverage", "Planning", "Procedures"];
+
+    public static TheoryData<string> All => [.. Rooms];
+
+    [Theory]
+    [MemberData(nameof(All))]
+    public void A_room_uses_only_rooms_before_it(string room)
+    {
+        var later = Rooms.Skip(Array.IndexOf(Rooms, room) + 1).Select(r => $"Altrin.Core.{r}").ToArray();
+        var result = Types.InAssembly(typeof(Design).Assembly).That().ResideInNamespace($"Altrin.Core.{room}").ShouldNot().HaveDependencyOnAny(later).GetResult();
+        Assert.True(later.Length == 0 || result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
+    }
+
+    [Fact]
+    public void Every_type_lives_in_a_room() => Assert.All(
+        typeof(Design).Assembly.GetTypes().Where(t => t.Namespace?.StartsWith("Altrin", StringComparison.Ordinal) == true),
+        t => Assert.Contains(Rooms, r => t.Namespace == $"Altrin.Core.{r}" || t.Namespace == $"Altrin.Core.{r}.Rules"));
+
+    [Fact]
+    public void The_core_uses_the_base_class_library_only() => Assert.All(
+        typeof(Design).Assembly.GetReferencedAssemblies(),
+        a => Assert.StartsWith("System.", a.Name));
+
+    /// <summary>Clock, dice and files are passed in or are none of the core's business.</summary>
+    [Fact]
+    public void The_core_reads_no_clock_rolls_no_dice_and_opens_no_file() => Assert.True(
+        Types.InAssembly(typeof(Design).Assembly).ShouldNot().HaveDependencyOnAny("System.IO.File", "System.Random", "System.DateTime", "System.DateTimeOffset", "System.TimeProvider", "System.Net.Sockets", "System.Diagnostics.Process").GetResult().IsSuccessful);
+
+    [Fact]
+    public void Rules_have_codes_of_their_own_and_every_cause_has_its_rule()
+    {
+        Assert.Equal(Rule.All.Count, Rule.All.Select(r => r.Code).Distinct().Count());
+        Assert.All(Rule.All, r => Assert.Matches(new Regex("^[a-z]+(-[a-z]+)*$"), r.Code));
+        var causes = typeof(CauseCodes).GetFields(BindingFlags.Public | BindingFlags.Static).Select(f => (string)f.GetRawConstantValue()!);
+        // What is not let in, and who is apart, is said by the need that asks for it.
+        Assert.Empty(causes.Where(c => c is not (CauseCodes.NotForwarded or CauseCodes.Apart)).Except(Rule.All.Select(r => r.Code)));
+    }
+}

@@ -1,0 +1,93 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Tests.Changes;
+
+public sealed class ChangeTests
+{
+    private static readonly Home Start = Home.WithGateway().Router("in").Switch("sw").Cable("gw/lan1", "in/wan").Wired("a", "gw/lan2").Reserve("gw", "a", "192.168.8.50");
+
+    private static Design Applied(params Change[] changes) => ChangeList.Apply(Start.Design, changes).Value;
+
+    private static string Refused(params Change[] changes) => ChangeList.Apply(Start.Design, changes).Error!;
+
+    public static TheoryData<Change, string> Refusals => new()
+    {
+        { new SetMode("nobody", ModeKind.Router), "no box 'nobody'" },
+        { new SetMode("sw", ModeKind.Router), "cannot be set to router; it can be switch" },
+        { new SetLanAddress("sw", Home.Own("10.0.0.1/24")), "no LAN address of its own" },
+        { new SetLanAddress("gw", Home.Own("10.0.0.0/24")), "network address" },
+        { new SetLanAddress("gw", Home.Own("10.0.0.255/24")), "broadcast address" },
+        { new SetLanAddress("gw", Home.Own("10.0.0.1/31")), "/8 to /30" },
+        { new SetLanAddress("gw", Home.Own("127.0.0.1/24")), "no host can have it" },
+        { new MovePool("gw", Home.Range("192.168.9.1-192.168.9.9")), "does not lie inside 192.168.8.0/24" },
+        { new MovePool("gw", Home.Range("192.168.8.0-192.168.8.9")), "does not lie inside" },
+        { new Reserve("gw", new(0x5E005399), Home.At("192.168.9.5")), "not a host address" },
+        { new Reserve("gw", new(0x5E005399), Home.At("192.168.8.50")), "already reserved" },
+        { new RemoveReservation("gw", new(0x5E005399)), "reserves nothing" },
+        { new AddForward("gw", new(Protocol.Tcp, 0, Home.At("192.168.8.5"), 80)), "not a port" },
+        { new AddForward("gw", new(Protocol.Tcp, 80, Home.At("224.0.0.1"), 80)), "no host can have it" },
+        { new RemoveForward("gw", Protocol.Udp, 80), "does not forward port 80" },
+        { new SetRadio("gw", new("r9", true, "x", WifiSecurity.Wpa2, null)), "no radio 'r9'" },
+        { new SetRadio("gw", new("r5", true, "", WifiSecurity.Wpa2, null)), "1 to 32 bytes" },
+        { new SetRadio("gw", new("r5", true, new string('ä', 17), WifiSecurity.Wpa2, null)), "1 to 32 bytes" },
+        { new SetRadio("gw", new("r5", true, "a\nb", WifiSecurity.Wpa2, null)), "control characters" },
+        { new SetDeviceAddress("nobody", new Automatic()), "no device 'nobody'" },
+        { new SetDeviceAddress("a", new Fixed(Home.Own("192.168.8.5/24"), Home.At("255.255.255.255"), [])), "no host can have it" },
+        { new JoinWifi("a", new("nobody", "home", null)), "no box 'nobody'" },
+        { new SetPageAddress("gw", new Automatic()), "no page address to set" },
+        { new Patch(PortRef.Read("gw/lan1"), PortRef.Read("sw/lan1"), Medium.Cat6, null), "is taken by the cable to port in of in" },
+        { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("gw/lan3"), Medium.Cat6, null), "two ends" },
+        { new Patch(PortRef.Read("gw/lan9"), PortRef.Read("sw/lan1"), Medium.Cat6, null), "no port 'gw/lan9'" },
+        { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), Medium.Cat6, double.NaN), "more than 0" },
+        { new Unpatch("nothing"), "no cable 'nothing'" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Refusals))]
+    public void Refuses_what_a_box_would_not_take(Change change, string says) => Assert.Contains(says, Refused(change));
+
+    [Fact]
+    public void Says_which_of_several_is_refused() => Assert.StartsWith("Change 2 of 2:", Refused(new SwitchAddressServer("gw", false), new Unpatch("nothing")));
+
+    [Fact]
+    public void A_list_has_an_end() => Assert.Contains("at most 200", Refused([.. Enumerable.Repeat(new SwitchAddressServer("gw", false), 201)]));
+
+    [Fact]
+    public void Pool_and_reservations_move_with_the_address()
+    {
+        var server = ((RouterMode)Applied(new SetLanAddress("gw", Home.Own("10.1.2.1/24"))).Mode("gw")!).Server;
+        Assert.Equal(("10.1.2.20-10.1.2.199", "10.1.2.50"), (server.Pool.ToString(), server.Reservations[0].Address.ToString()));
+    }
+
+    [Fact]
+    public void A_pool_that_no_longer_fits_takes_a_usual_one() =>
+        Assert.Equal("10.1.2.4-10.1.2.6", ((RouterMode)Applied(new SetLanAddress("gw", Home.Own("10.1.2.1/29"))).Mode("gw")!).Server.Pool.ToString());
+
+    [Fact]
+    public void A_mode_keeps_what_it_still_has()
+    {
+        Assert.Equal("home", Applied(new SetMode("in", ModeKind.AccessPoint)).Mode("in")!.Radios[0].Name);
+        Assert.IsType<Automatic>(((AccessPointMode)Applied(new SetMode("in", ModeKind.AccessPoint)).Mode("in")!).Page);
+        Assert.Equal("192.168.8.1/24", ((BridgeMode)Applied(new SetMode("gw", ModeKind.Bridge)).Mode("gw")!).Page.ToString());
+        Assert.IsType<RouterMode>(Applied(new SetMode("in", ModeKind.AccessPoint), new SetMode("in", ModeKind.Router)).Mode("in"));
+    }
+
+    [Fact]
+    public void A_cable_keeps_its_id_when_it_is_plugged_in_again()
+    {
+        var patch = new Patch(PortRef.Read("sw/lan1"), PortRef.Read("gw/lan3"), Medium.Cat6, 12);
+        var cable = Assert.Single(Applied(patch).SetUp.Cables, c => c.Id == "gw-lan3-sw-lan1");
+        Assert.Equal(Applied(patch).SetUp.Cables, Applied(patch, new Unpatch(cable.Id), patch).SetUp.Cables);
+    }
+
+    [Fact]
+    public void Opening_a_network_drops_its_key() =>
+        Assert.Null(Applied(new SetRadio("gw", new("r5", true, "home", WifiSecurity.Open, "key"))).Mode("gw")!.Radios[0].Key);
+
+    [Theory]
+    [InlineData(1, "gw gets 10.0.0.1/24")]
+    [InlineData(2, "gw gets 10.0.0.1/24 and 1 more")]
+    public void Lists_are_described_in_words(int count, string words) =>
+        Assert.Equal(words, ChangeList.Describe(Start.Design, [.. Enumerable.Repeat(new SetLanAddress("gw", Home.Own("10.0.0.1/24")), count)]));
+}

@@ -1,0 +1,120 @@
+using Altrin.Core.Findings;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Tests.Findings;
+
+public sealed class AddressTwiceTests() : RuleTests("address-twice")
+{
+    private static Home Two(string second) => Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.5/24").Wired("b", "gw/lan2", second);
+
+    [Fact]
+    public void Triggers() => One(Two("192.168.8.5/24"), Severity.WillNotWork, "a", "b");
+
+    [Fact]
+    public void Cures_by_moving_one() => Cured(Two("192.168.8.5/24"), "Move a to 192.168.8.2");
+
+    [Fact]
+    public void Near_miss() => None(Two("192.168.8.6/24"));
+
+    [Fact]
+    public void Is_said_of_one_domain_only() =>
+        None(Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.5/24").Router("in", "192.168.8.1/24", Home.Pool).Cable("gw/lan2", "in/wan").Wired("b", "in/lan1", "192.168.8.5/24"));
+
+    [Fact]
+    public void A_reservation_for_another_on_a_typed_address_is_one_too() =>
+        One(Two("192.168.8.6/24").Wired("c", "gw/lan3").Reserve("gw", "c", "192.168.8.5"), Severity.WillNotWork, "a", "c");
+}
+
+public sealed class FixedInsidePoolTests() : RuleTests("fixed-inside-pool")
+{
+    private static Home Printer(string address) => Home.WithGateway().Wired("printer", "gw/lan1", address).Wifi("phone", "gw");
+
+    [Theory]
+    [InlineData("192.168.8.20/24")]
+    [InlineData("192.168.8.199/24")]
+    public void Triggers_at_both_ends_of_the_pool(string address) => One(Printer(address), Severity.WillNotWork, "gw", "printer");
+
+    [Theory]
+    [InlineData("192.168.8.19/24")]
+    [InlineData("192.168.8.200/24")]
+    public void Near_miss_beside_both_ends(string address) => None(Printer(address));
+
+    [Fact]
+    public void A_reservation_for_itself_keeps_it_safe() => None(Printer("192.168.8.50/24").Reserve("gw", "printer", "192.168.8.50"));
+
+    [Fact]
+    public void Is_a_concern_while_nobody_leases() =>
+        One(Home.WithGateway().Wired("printer", "gw/lan1", "192.168.8.50/24"), Severity.Concern, "gw", "printer");
+
+    [Theory]
+    [InlineData("Move printer to 192.168.8.2")]
+    [InlineData("Reserve 192.168.8.50")]
+    [InlineData("Let the pool be 192.168.8.51 to 192.168.8.199")]
+    public void Cures(string label) => Cured(Printer("192.168.8.50/24"), label);
+
+    [Fact]
+    public void A_forward_follows_the_device_that_moves()
+    {
+        var after = Cured(Printer("192.168.8.50/24").Forward("gw", 9100, "192.168.8.50"), "Move printer");
+        Assert.Equal("192.168.8.2", ((RouterMode)after.Mode("gw")!).Forwards[0].To.ToString());
+    }
+}
+
+public sealed class OutsideSubnetTests() : RuleTests("outside-subnet")
+{
+    [Fact]
+    public void Triggers_for_a_device() => One(Home.WithGateway().Wired("a", "gw/lan1", "192.168.1.5/24"), Severity.WillNotWork, "a");
+
+    [Fact]
+    public void Triggers_for_the_page_of_a_box_that_still_passes_traffic() =>
+        One(Home.WithGateway().Point("point", "192.168.1.254/24").Cable("gw/lan1", "point/wan").Wifi("phone", "point"), Severity.Concern, "point");
+
+    [Fact]
+    public void Near_miss() => None(Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.5/24"));
+
+    [Theory]
+    [InlineData("Move a to 192.168.8.2")]
+    [InlineData("Let a ask")]
+    public void Cures(string label) => Cured(Home.WithGateway().Wired("a", "gw/lan1", "192.168.1.5/24"), label);
+}
+
+public sealed class GatewayWrongTests() : RuleTests("gateway-wrong")
+{
+    [Theory]
+    [InlineData("192.168.8.77")]
+    [InlineData("192.168.1.1")]
+    public void Triggers_where_nobody_answers_there(string gateway) =>
+        One(Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.5/24", gateway), Severity.WillNotWork, "a");
+
+    [Fact]
+    public void Triggers_where_the_gateway_does_not_route() =>
+        One(Home.WithGateway().Point("point", "192.168.8.3/24").Cable("gw/lan1", "point/wan").Wired("a", "point/lan1", "192.168.8.5/24", "192.168.8.3"), Severity.WillNotWork, "a");
+
+    [Fact]
+    public void Blames_the_server_that_hands_it_out()
+    {
+        var home = Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { Gateway = Home.At("192.168.8.254") } });
+        One(home, Severity.WillNotWork, "gw");
+        Cured(home, "Let gw hand out itself");
+    }
+
+    [Fact]
+    public void Near_miss() => None(Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.5/24", "192.168.8.1"));
+
+    [Fact]
+    public void Cures() => Cured(Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.5/24", "192.168.8.77"), "Point a at gw");
+}
+
+public sealed class PoolTooSmallTests() : RuleTests("pool-too-small")
+{
+    private static Home Three(string pool) => Home.New().Gateway(pool: pool).Cable("street", "gw/wan").Wifi("a", "gw").Wifi("b", "gw").Wifi("c", "gw");
+
+    [Fact]
+    public void Triggers() => One(Three("192.168.8.20-192.168.8.21"), Severity.WillNotWork, "gw");
+
+    [Fact]
+    public void Near_miss() => None(Three("192.168.8.20-192.168.8.22"));
+
+    [Fact]
+    public void Cures() => Cured(Three("192.168.8.20-192.168.8.21"), "Let the pool be 192.168.8.2 to 192.168.8.254");
+}

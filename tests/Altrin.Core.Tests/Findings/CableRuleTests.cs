@@ -1,0 +1,95 @@
+using Altrin.Core.Findings;
+
+namespace Altrin.Core.Tests.Findings;
+
+public sealed class WrongPortTests() : RuleTests("wrong-port")
+{
+    private static Home ByHand(string port) => Home.WithGateway().Router("in", "192.168.8.2/24", "192.168.8.100-192.168.8.150", server: false).Cable("gw/lan1", $"in/{port}").Wifi("phone", "in");
+
+    [Fact]
+    public void Triggers_for_a_by_hand_access_point_cabled_in_its_WAN_port()
+    {
+        One(ByHand("wan"), Severity.WillNotWork, "in");
+        Cured(ByHand("wan"), "Move the cable to a LAN port");
+    }
+
+    [Fact]
+    public void Near_miss_in_a_LAN_port() => None(ByHand("lan1"));
+
+    [Theory]
+    [InlineData("Switch the address server of in off")]
+    [InlineData("Move the cable to port in")]
+    public void Triggers_for_a_router_hanging_by_a_LAN_port(string label) =>
+        Cured(Home.WithGateway().Router("in").Cable("gw/lan1", "in/lan1").Wired("a", "in/lan2"), label);
+
+    [Theory]
+    [InlineData(false, 1)]
+    [InlineData(true, 0)]
+    public void In_access_point_mode_the_profile_decides_about_the_WAN_port(bool joins, int findings)
+    {
+        var home = Home.WithGateway().Point("point", joins: joins).Cable("gw/lan1", "point/wan").Wifi("phone", "point");
+        Assert.Equal(findings, In(home).Count);
+        if (findings > 0)
+        {
+            Cured(home, "Move the cable to a LAN port");
+        }
+    }
+}
+
+public sealed class LoopTests() : RuleTests("loop")
+{
+    private static Home Ring() => Home.WithGateway().Switch("s1").Switch("s2").Cable("gw/lan1", "s1/lan1").Cable("s1/lan2", "s2/lan1").Cable("s2/lan2", "gw/lan2").Wired("a", "s1/lan3");
+
+    [Fact]
+    public void Triggers_and_names_the_ring() => One(Ring(), Severity.WillNotWork, "gw-lan1-s1-lan1", "s1-lan2-s2-lan1", "s2-lan2-gw-lan2");
+
+    [Fact]
+    public void Any_cable_of_the_ring_may_be_pulled() => Assert.Equal(3, In(Ring())[0].Remedies.Count);
+
+    [Fact]
+    public void Triggers_for_a_lead_from_a_box_to_itself() => One(Home.WithGateway().Cable("gw/lan1", "gw/lan2").Wired("a", "gw/lan3"), Severity.WillNotWork, "gw-lan1-gw-lan2");
+
+    [Fact]
+    public void Near_miss_a_router_in_the_ring_keeps_its_sides_apart() =>
+        None(Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Switch("s").Cable("gw/lan2", "s/lan1").Wired("a", "s/lan2"));
+}
+
+public sealed class SwitchBeforeRouterTests() : RuleTests("switch-before-router")
+{
+    private static Home Before() => Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Switch("s").Cable("gw/lan1", "s/lan1").Router("main").Cable("s/lan2", "main/wan").Wired("a", "main/lan1");
+
+    [Fact]
+    public void Is_a_concern_with_the_router_alone_on_it() => One(Before(), Severity.Concern, "s");
+
+    [Fact]
+    public void Means_it_will_not_work_once_somebody_else_asks_there() => One(Before().Wired("b", "s/lan3"), Severity.WillNotWork, "s");
+
+    [Fact]
+    public void Cures_by_putting_the_router_first() => Cured(Before().Wired("b", "s/lan3"), "Put main first and s behind it");
+
+    [Fact]
+    public void Near_miss() => None(Home.WithGateway().Switch("s").Cable("gw/lan1", "s/lan1").Wired("a", "s/lan2"));
+}
+
+public sealed class StreetRuleTests() : RuleTests("several-at-street")
+{
+    private static Home Two() => Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1").Wired("b", "gw/lan2");
+
+    [Fact]
+    public void Triggers() => One(Two(), Severity.WillNotWork, "street");
+
+    [Fact]
+    public void The_device_out_there_is_named_by_its_own_rule() => Assert.Contains(Judging.Prove(Two().Design).Findings, f => f.Identity == "device-at-street(b)");
+
+    [Fact]
+    public void Near_miss() => None(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1"));
+}
+
+public sealed class NotConnectedTests() : RuleTests("not-connected")
+{
+    [Fact]
+    public void Triggers() => Assert.NotEmpty(One(Home.WithGateway().Loose("a"), Severity.WillNotWork, "a").Advice);
+
+    [Fact]
+    public void Near_miss() => None(Home.WithGateway().Wired("a", "gw/lan1"));
+}

@@ -1,0 +1,138 @@
+using Altrin.Core.Findings;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Tests.Findings;
+
+public sealed class OneNameTwoKeysTests() : RuleTests("one-name-two-keys")
+{
+    private static Home Second(string? key, WifiSecurity security, string name = "home") =>
+        Home.WithGateway().Point("point", name: name, key: key, security: security).Cable("gw/lan1", "point/wan").Wifi("phone", "gw");
+
+    [Theory]
+    [InlineData("other", WifiSecurity.Wpa2)]
+    [InlineData("key", WifiSecurity.Wpa3)]
+    public void Triggers(string key, WifiSecurity security) => One(Second(key, security), Severity.Concern, "gw/r5", "point/r5");
+
+    [Fact]
+    public void Near_miss() => None(Second("key", WifiSecurity.Wpa2));
+
+    [Fact]
+    public void Different_names_may_differ() => None(Second("other", WifiSecurity.Wpa3, "guests"));
+
+    [Fact]
+    public void Cures() => Cured(Second("other", WifiSecurity.Wpa2), "Key and WPA2 of gw everywhere");
+}
+
+public sealed class DifferentNamesTests() : RuleTests("different-names")
+{
+    private static Home Two(NamingSchool school) => Home.WithGateway().Naming(school).Point("point", name: "upstairs").Cable("gw/lan1", "point/wan").Wifi("phone", "gw").Wifi("tablet", "point", "upstairs").Wifi("watch", "gw");
+
+    [Theory]
+    [InlineData(NamingSchool.OneName, 1)]
+    [InlineData(NamingSchool.OnePerBand, 1)]
+    [InlineData(NamingSchool.OnePerBox, 0)]
+    public void Follows_the_installers_school(NamingSchool school, int findings) => Assert.Equal(findings, In(Two(school)).Count);
+
+    [Fact]
+    public void The_name_that_most_devices_know_comes_first_and_the_others_are_retyped()
+    {
+        Assert.Equal("Call all of them \"home\"", In(Two(NamingSchool.OneName))[0].Remedies[0].Label);
+        var after = Cured(Two(NamingSchool.OneName), "Call all of them \"home\"");
+        Assert.All(after.SetUp.Devices, d => Assert.Equal("home", d.Wifi!.Name));
+    }
+}
+
+public sealed class WifiNotJoinedTests() : RuleTests("wifi-not-joined")
+{
+    [Theory]
+    [InlineData("elsewhere", "key", Severity.WillNotWork)]
+    [InlineData("home", "wrong", Severity.WillNotWork)]
+    [InlineData("home", null, Severity.Concern)]
+    public void Triggers_for_another_name_another_key_or_one_not_recorded(string name, string? key, Severity severity) => One(Home.WithGateway().Wifi("phone", "gw", name, key), severity, "phone");
+
+    [Fact]
+    public void Near_miss() => None(Home.WithGateway().Wifi("phone", "gw"));
+
+    [Fact]
+    public void Cures() => Cured(Home.WithGateway().Wifi("phone", "gw", "elsewhere"), "Type \"home\"");
+}
+
+public sealed class WeakWifiTests() : RuleTests("weak-wifi")
+{
+    private static Home With(WifiSecurity security) => Home.WithGateway().Edit<RouterMode>("gw", m => m with { Wifi = Home.Radios("home", security == WifiSecurity.Open ? null : "key", security) });
+
+    [Theory]
+    [InlineData(WifiSecurity.Open, 1)]
+    [InlineData(WifiSecurity.Wep, 1)]
+    [InlineData(WifiSecurity.WpaTkip, 1)]
+    [InlineData(WifiSecurity.Wpa2, 0)]
+    [InlineData(WifiSecurity.Wpa3, 0)]
+    public void Triggers_for_what_is_broken(WifiSecurity security, int findings) => Assert.Equal(findings, In(With(security)).Count);
+
+    [Fact]
+    public void Cures() => Cured(With(WifiSecurity.WpaTkip), "Protect \"home\" with WPA2");
+}
+
+public sealed class NeedNotMetTests() : RuleTests("need-not-met")
+{
+    [Fact]
+    public void A_missing_forward_is_added_with_a_reservation()
+    {
+        var after = Cured(Home.WithGateway().Wired("kiln", "gw/lan1").Reach("kiln", 8443), "Forward port 8443 on gw");
+        Assert.Equal("192.168.8.2", ((RouterMode)after.Mode("gw")!).Server.Reservations[0].Address.ToString());
+    }
+
+    [Fact]
+    public void Two_routers_are_both_told() =>
+        Cured(Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("kiln", "in/lan1").Reach("kiln", 8443), "Forward port 8443 on gw and in");
+
+    [Fact]
+    public void Near_miss() => None(Home.WithGateway().Wired("kiln", "gw/lan1").Reach("kiln", 8443).Reserve("gw", "kiln", "192.168.8.5").Forward("gw", 8443, "192.168.8.5"));
+
+    [Fact]
+    public void A_forward_to_somebody_else_does_not_count() =>
+        Cured(Home.WithGateway().Wired("kiln", "gw/lan1", "192.168.8.5/24").Reach("kiln", 8443).Forward("gw", 8443, "192.168.8.6"), "Forward port 8443");
+
+    [Fact]
+    public void Not_knowing_the_service_is_a_concern() =>
+        Assert.Equal(Severity.Concern, In(Home.WithGateway().Service(new UnknownService(null, null)).Wired("kiln", "gw/lan1", "192.168.8.5/24").Reach("kiln", 8443).Forward("gw", 8443, "192.168.8.5"))[0].Severity);
+}
+
+public sealed class ServiceUnknownTests() : RuleTests("service-unknown")
+{
+    [Theory]
+    [InlineData(true, 1)]
+    [InlineData(false, 0)]
+    public void Matters_only_where_a_need_depends_on_it(bool needed, int findings)
+    {
+        var home = Home.WithGateway().Service(new UnknownService(null, null)).Wired("kiln", "gw/lan1", "192.168.8.5/24").Forward("gw", 8443, "192.168.8.5");
+        Assert.Equal(findings, In(needed ? home.Reach("kiln", 8443) : home).Count);
+    }
+}
+
+public sealed class ForwardToLeaseTests() : RuleTests("forward-to-lease")
+{
+    private static Home Aimed() => Home.WithGateway().Wired("kiln", "gw/lan1").Reach("kiln", 8443).Forward("gw", 8443, "192.168.8.20");
+
+    [Fact]
+    public void Triggers() => One(Aimed(), Severity.WillNotWork, "gw", "kiln");
+
+    [Fact]
+    public void Cures() => Cured(Aimed(), "Keep 192.168.8.2 for kiln");
+
+    [Fact]
+    public void Near_miss() => None(Aimed().Reserve("gw", "kiln", "192.168.8.20"));
+}
+
+public sealed class NoInternetTests() : RuleTests("no-internet")
+{
+    [Fact]
+    public void Follows_from_its_cause()
+    {
+        var home = Home.New().Gateway().Wired("a", "gw/lan1");
+        Assert.Equal(["no-way-out(gw)"], One(home, Severity.WillNotWork, "a").CausedBy);
+    }
+
+    [Fact]
+    public void Near_miss() => None(Home.WithGateway().Wired("a", "gw/lan1"));
+}

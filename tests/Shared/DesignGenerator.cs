@@ -1,0 +1,88 @@
+using Altrin.Core.Sites;
+
+namespace Altrin.Testing;
+
+/// <summary>
+/// Random homes of cabled and Wi-Fi gear with the faults that people make, from a seed. Knows nothing of the rules that
+/// are tested with it.
+/// </summary>
+public static class DesignGenerator
+{
+    private static readonly string[] Lans = ["192.168.8.1/24", "192.168.8.1/24", "192.168.1.1/24", "192.168.20.1/24", "192.168.8.2/24", "10.0.0.1/24", "192.168.8.129/25"];
+    private static readonly string[] Names = ["home", "home", "home", "other"];
+
+    /// <summary>A home with the given number of customer's devices.</summary>
+    public static Design Make(int seed, int devices)
+    {
+        var dice = new Random(seed);
+        var home = Home.New().Gateway(lan: Pick(dice, "192.168.8.1/24", "192.168.8.1/24", "192.168.1.1/24"), pool: null, bridge: dice.Next(8) == 0);
+        home.Service(dice.Next(6) switch { 0 => new CarrierTranslation(null, null), 1 => new UnknownService(null, null), _ => new PublicDynamic(null, null) });
+        home.Naming((NamingSchool)dice.Next(3));
+        var free = new List<string> { "gw/lan1", "gw/lan2", "gw/lan3", "gw/lan4" };
+        var radios = new List<string> { "gw" };
+        home.Cable("street", "gw/wan");
+        var boxes = 1 + (devices / 5);
+        for (var i = 0; i < boxes && free.Count > 0; i++)
+        {
+            var (id, up) = ($"box{i:000}", Take(dice, free));
+            var kind = dice.Next(4);
+            switch (kind)
+            {
+                case 0:
+                    home.Switch(id, 12);
+                    break;
+                case 1:
+                    home.Point(id, dice.Next(3) == 0 ? $"192.168.8.{dice.Next(2, 250)}/24" : null, Pick(dice, Names), joins: dice.Next(4) > 0);
+                    radios.Add(id);
+                    break;
+                default:
+                    home.Router(id, Pick(dice, Lans), null, dice.Next(4) > 0, Pick(dice, Names), dice.Next(2) == 0, dice.Next(2) == 0);
+                    radios.Add(id);
+                    break;
+            }
+            var into = kind == 0 ? "lan1" : dice.Next(4) == 0 ? "lan2" : "wan";
+            home.Cable(up, $"{id}/{into}");
+            free.AddRange(Enumerable.Range(1, kind == 0 ? 12 : kind == 1 ? 2 : 4).Select(n => $"{id}/lan{n}").Where(p => p != $"{id}/{into}"));
+        }
+        if (dice.Next(6) == 0 && free.Count > 1)
+        {
+            home.Cable(Take(dice, free), Take(dice, free));
+        }
+        for (var i = 0; i < devices; i++)
+        {
+            var id = $"dev-{i:0000}";
+            switch (dice.Next(10))
+            {
+                case < 4 when free.Count > 0:
+                    var address = dice.Next(3) == 0 ? $"192.168.{Pick(dice, "8", "8", "1", "20")}.{dice.Next(2, 250)}/24" : null;
+                    home.Wired(id, Take(dice, free), address, address is not null && dice.Next(5) == 0 ? "192.168.8.77" : null);
+                    break;
+                case 9 when dice.Next(4) == 0:
+                    home.Loose(id);
+                    break;
+                default:
+                    home.Wifi(id, radios[dice.Next(radios.Count)], Pick(dice, Names), dice.Next(12) == 0 ? null : "key");
+                    break;
+            }
+            if (dice.Next(10) == 0)
+            {
+                home.Reach(id, 8000 + i);
+            }
+            if (dice.Next(14) == 0)
+            {
+                home.Found(id);
+            }
+        }
+        return home.Design;
+    }
+
+    private static T Pick<T>(Random dice, params T[] from) => from[dice.Next(from.Length)];
+
+    private static string Take(Random dice, List<string> from)
+    {
+        var at = dice.Next(from.Count);
+        var taken = from[at];
+        from.RemoveAt(at);
+        return taken;
+    }
+}

@@ -1,0 +1,146 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Testing;
+
+/// <summary>Builds small homes in a few words: a gateway at the street, further boxes, devices.</summary>
+public sealed class Home
+{
+    public const string Pool = "192.168.8.20-192.168.8.199";
+
+    private readonly List<Box> _boxes = [];
+    private readonly List<Device> _devices = [];
+    private readonly List<Need> _needs = [];
+    private readonly List<BoxSetting> _settings = [];
+    private readonly List<Cable> _cables = [];
+    private readonly List<DeviceSetting> _deviceSettings = [];
+    private Service _service = new PublicDynamic(500, 100);
+    private NamingSchool _naming = NamingSchool.OneName;
+    private uint _hardware;
+
+    public static Home New() => new();
+
+    /// <summary>A gateway "gw" at the street with 192.168.8.1/24.</summary>
+    public static Home WithGateway() => New().Gateway().Cable("street", "gw/wan");
+
+    public Design Design => new(
+        new("Home", _service, _naming, [.. _boxes], [.. _devices], [.. _needs]),
+        new("planned", [.. _settings], [.. _cables], [.. _deviceSettings]));
+
+    public Home Service(Service service) => Do(() => _service = service);
+
+    public Home Naming(NamingSchool naming) => Do(() => _naming = naming);
+
+    public Home Gateway(string id = "gw", string lan = "192.168.8.1/24", string? pool = Pool, bool bridge = false, HostAddress? wan = null)
+    {
+        Add(id, BoxKind.Gateway, [ModeKind.Router, ModeKind.Bridge], 4, wan: true, joins: false);
+        return Set(id, bridge ? new BridgeMode(Own("192.168.100.1/24")) : Routing(lan, pool, wan: wan));
+    }
+
+    public Home Router(string id, string lan = "192.168.20.1/24", string? pool = null, bool server = true, string name = "home", bool joins = true, bool canBePoint = true, HostAddress? wan = null)
+    {
+        Add(id, BoxKind.Router, canBePoint ? [ModeKind.Router, ModeKind.AccessPoint] : [ModeKind.Router], 4, wan: true, joins);
+        return Set(id, Routing(lan, pool, server, name, wan));
+    }
+
+    public Home Point(string id, string? page = null, string name = "home", string? key = "key", WifiSecurity security = WifiSecurity.Wpa2, bool joins = true)
+    {
+        Add(id, BoxKind.AccessPoint, [ModeKind.AccessPoint], 2, wan: true, joins);
+        return Set(id, new AccessPointMode(page is null ? new Automatic() : new Fixed(Own(page), null, []), Radios(name, key, security)));
+    }
+
+    public Home Switch(string id, int ports = 8)
+    {
+        Add(id, BoxKind.Switch, [ModeKind.Switch], ports, wan: false, joins: false, radios: false);
+        return Set(id, new SwitchMode(null));
+    }
+
+    public Home Cable(string a, string b) => Do(() => _cables.Add(new($"{a}-{b}".Replace('/', '-'), PortRef.Read(a), PortRef.Read(b), Medium.Cat6, null)));
+
+    /// <summary>A device on a cable; an address makes it fixed, with the gateway of its .1 unless told.</summary>
+    public Home Wired(string id, string port, string? address = null, string? gateway = null)
+    {
+        AddDevice(id);
+        Cable(port, id);
+        return Do(() => _deviceSettings.Add(new(id, Address(address, gateway), null)));
+    }
+
+    public Home Wifi(string id, string box, string name = "home", string? key = "key")
+    {
+        AddDevice(id);
+        return Do(() => _deviceSettings.Add(new(id, new Automatic(), new(box, name, key))));
+    }
+
+    /// <summary>A device in use with neither cable nor Wi-Fi.</summary>
+    public Home Loose(string id)
+    {
+        AddDevice(id);
+        return Do(() => _deviceSettings.Add(new(id, new Automatic(), null)));
+    }
+
+    public Home Reach(string device, int port) => Do(() => _needs.Add(new ReachFromOutside($"reach-{device}", device, Protocol.Tcp, port)));
+
+    public Home Found(string device) => Do(() => _needs.Add(new FoundByOthers($"found-{device}", device)));
+
+    public Home Forward(string router, int port, string to) => Edit<RouterMode>(router, m => m with { Forwards = [.. m.Forwards, new(Protocol.Tcp, port, At(to), port)] });
+
+    public Home Reserve(string router, string device, string address) => Edit<RouterMode>(router, m => m with
+    {
+        Server = m.Server with { Reservations = [.. m.Server.Reservations, new(_devices.First(d => d.Id == device).Hardware!.Value, At(address))] },
+    });
+
+    public Home Edit<TMode>(string box, Func<TMode, BoxMode> edit)
+        where TMode : BoxMode => Do(() =>
+        {
+            var at = _settings.FindIndex(s => s.Box == box);
+            _settings[at] = new(box, edit((TMode)_settings[at].Mode));
+        });
+
+    public static Ipv4Address At(string text) => Ipv4Address.Parse(text).Value;
+
+    public static InterfaceAddress Own(string text) => InterfaceAddress.Parse(text).Value;
+
+    public static AddressRange Range(string text) => AddressRange.Parse(text).Value;
+
+    public static IReadOnlyList<RadioSetting> Radios(string name, string? key = "key", WifiSecurity security = WifiSecurity.Wpa2) => [new("r5", true, name, security, key)];
+
+    private static RouterMode Routing(string lan, string? pool, bool server = true, string name = "home", HostAddress? wan = null)
+    {
+        var own = Own(lan);
+        var hosts = own.Subnet.Hosts;
+        var range = pool is null ? AddressRange.Between(new(hosts.First.Bits + 99), new(hosts.First.Bits + 198)) : Range(pool);
+        return new(wan ?? new Automatic(), own, new(server, range, null, [], []), [], Radios(name));
+    }
+
+    private static HostAddress Address(string? address, string? gateway)
+    {
+        if (address is null)
+        {
+            return new Automatic();
+        }
+        var own = Own(address);
+        return new Fixed(own, gateway is null ? new Ipv4Address(own.Subnet.Network.Bits + 1) : At(gateway), []);
+    }
+
+    private void AddDevice(string id) => _devices.Add(new(id, id, DeviceKind.Other, NextHardware()));
+
+    private void Add(string id, BoxKind kind, ModeKind[] modes, int lan, bool wan, bool joins, bool radios = true)
+    {
+        List<Port> ports = [.. Enumerable.Range(1, lan).Select(i => new Port($"lan{i}", $"{i}", PortRole.Lan, 1000))];
+        if (wan)
+        {
+            ports.Insert(0, new("wan", "in", PortRole.Wan, 1000));
+        }
+        _boxes.Add(new(id, id, new($"{kind}".ToLowerInvariant(), $"{kind}", kind, modes, ports, radios ? [new("r5", RadioBand.Ghz5)] : [], null, null, joins), NextHardware(), NextHardware()));
+    }
+
+    private HardwareAddress NextHardware() => new(0x00005E005300UL + ++_hardware);
+
+    private Home Set(string id, BoxMode mode) => Do(() => _settings.Add(new(id, mode)));
+
+    private Home Do(Action act)
+    {
+        act();
+        return this;
+    }
+}
