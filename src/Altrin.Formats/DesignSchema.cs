@@ -67,8 +67,17 @@ public static partial class DesignSchema
             ValidationErrorKind.BooleanExpected => new(pointer, shown, "true or false is expected"),
             ValidationErrorKind.ArrayExpected => new(pointer, shown, "a list is expected"),
             ValidationErrorKind.ObjectExpected => new(pointer, shown, "an object is expected"),
-            _ => new(pointer, shown, $"'{(schema.Type == JsonObjectType.None ? error.Kind.ToString() : schema.Type.ToString().ToLowerInvariant())}' is expected"),
+            _ => new(pointer, shown, $"{Expected(schema)} is expected"),
         };
+    }
+
+    /// <summary>What a place may hold, where the validator only says that it does not hold it.</summary>
+    private static string Expected(JsonSchema schema)
+    {
+        var types = schema.Type.ToString().ToLowerInvariant().Replace("integer", "a whole number", StringComparison.Ordinal).Replace("string", "text", StringComparison.Ordinal).Replace(", ", " or ", StringComparison.Ordinal);
+        var bounds = (schema.Minimum is { } least ? $" at least {least}" : "") + (schema.Maximum is { } most ? $"{(schema.Minimum is null ? "" : " and")} at most {most}" : "")
+            + (schema.MaxLength is { } longest ? $" of at most {longest} characters" : "") + (schema.Pattern is { } pattern ? $" of the form {pattern}" : "");
+        return types + bounds;
     }
 
     /// <summary>"#/site.boxes[0].id" as a JSON pointer.</summary>

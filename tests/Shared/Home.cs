@@ -108,7 +108,9 @@ public sealed class Home
     {
         var own = Own(lan);
         var hosts = own.Subnet.Hosts;
-        var range = pool is null ? AddressRange.Between(new(hosts.First.Bits + 99), new(hosts.First.Bits + 198)) : Range(pool);
+        var range = pool is not null ? Range(pool)
+            : hosts.Count > 200 ? AddressRange.Between(new(hosts.First.Bits + 99), new(hosts.First.Bits + 198))
+            : AddressRange.Between(new((uint)(hosts.First.Bits + (hosts.Count / 2))), hosts.Last);
         return new(wan ?? new Automatic(), own, new(server, range, null, [], []), [], Radios(name));
     }
 

@@ -80,12 +80,12 @@ internal sealed class ReachTable(Network network, Leasing leasing, HostTable hos
 
     private string KeyOf(Interface device)
     {
+        var answer = tracer.ToInternet(device).Answer;
         if (!device.Linked)
         {
-            return Nowhere;
+            return $"{answer.Kind}";
         }
         var holdings = leasing.Holdings(device);
-        var answer = tracer.ToInternet(device).Answer;
         return string.Join('|',
             device.Segment,
             string.Join(',', holdings.Select(h => $"{h.Subnet}>{h.Gateway}{(h.Exact is null ? "~" : "")}")),

@@ -1,0 +1,113 @@
+using System.Text;
+using System.Text.Json;
+using Microsoft.Data.Sqlite;
+
+namespace Altrin.Cli.Tests;
+
+public sealed class TerminalTests : IDisposable
+{
+    private readonly string _folder = Directory.CreateTempSubdirectory("altrin-cli-").FullName;
+
+    public void Dispose()
+    {
+        SqliteConnection.ClearAllPools();
+        Directory.Delete(_folder, recursive: true);
+    }
+
+    private static string Sample(string name) => Path.Combine(AppContext.BaseDirectory, "samples", name);
+
+    private static (int Status, string Output, string Errors) Run(string? input, params string[] args)
+    {
+        using var source = new MemoryStream(Encoding.UTF8.GetBytes(input ?? ""));
+        using var output = new StringWriter();
+        using var errors = new StringWriter();
+        return (Terminal.Run(args, source, output, errors, plain: true), output.ToString(), errors.ToString());
+    }
+
+    [Theory]
+    [InlineData("pottery-house.json", false, ExitCode.Findings)]
+    [InlineData("t01-access-point-by-hand.json", true, ExitCode.Sound)]
+    [InlineData("t03-cascade.json", false, ExitCode.Sound)]
+    [InlineData("t03-cascade.json", true, ExitCode.Findings)]
+    public void The_status_follows_from_the_findings(string sample, bool strict, int status) =>
+        Assert.Equal(status, Run(null, strict ? ["prove", Sample(sample), "--strict"] : ["prove", Sample(sample)]).Status);
+
+    [Fact]
+    public void Tables_say_the_verdict_the_findings_and_the_facts()
+    {
+        var (_, output, errors) = Run(null, "prove", Sample("pottery-house.json"));
+        Assert.Empty(errors);
+        Assert.All(
+            new[] { "Will not work.", "Loft router has 192.168.8.0/24 on both sides", "cure: Set Loft router to access-point mode (settles 5)", "Who reaches whom", "192.168.8.20 to 192.168.8.199", "Loft router, then Hall gateway" },
+            part => Assert.Contains(part, output, StringComparison.Ordinal));
+        Assert.DoesNotContain('\e', output);
+    }
+
+    [Fact]
+    public void Standard_input_and_JSON_give_the_same_proof()
+    {
+        using var piped = JsonDocument.Parse(Run(File.ReadAllText(Sample("pottery-house.json")), "prove", "-", "--json", "--set-up", "found").Output);
+        Assert.Equal(("altrin-proof", "found", "willNotWork"), (
+            piped.RootElement.GetProperty("format").GetString(),
+            piped.RootElement.GetProperty("setUp").GetString(),
+            piped.RootElement.GetProperty("verdict").GetProperty("kind").GetString()));
+    }
+
+    [Fact]
+    public void What_is_off_is_taken_to_be_off() => Assert.Contains("3 of 3 devices have no internet", Run(null, "prove", Sample("t02-access-point-mode.json"), "--off", "hall-gateway").Output, StringComparison.Ordinal);
+
+    [Theory]
+    [InlineData("there is no set-up 'else'; there is planned", "--set-up", "else")]
+    [InlineData("no box, device or cable 'else'", "--off", "else")]
+    [InlineData("--else", "--else")]
+    public void Bad_words_are_told_on_standard_error(string says, params string[] words)
+    {
+        var (status, output, errors) = Run(null, ["prove", Sample("t02-access-point-mode.json"), .. words]);
+        Assert.Equal((ExitCode.BadInput, ""), (status, output));
+        Assert.Contains(says, errors, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_bad_file_is_told_place_by_place()
+    {
+        var (status, output, errors) = Run("{\"format\":\"altrin-design\",\"formatVersion\":1,\"setUps\":[]}", "prove", "-");
+        Assert.Equal((ExitCode.BadInput, ""), (status, output));
+        Assert.Contains("'site' is required", errors, StringComparison.Ordinal);
+        Assert.Equal(ExitCode.BadInput, Run(null, "prove", Path.Combine(_folder, "missing.json")).Status);
+        Assert.Equal(ExitCode.BadInput, Run(null, "prove").Status);
+    }
+
+    [Fact]
+    public void A_fault_of_ours_has_a_status_of_its_own()
+    {
+        using var broken = new BrokenStream();
+        using var errors = new StringWriter();
+        Assert.Equal(ExitCode.Fault, Terminal.Run(["prove", "-"], broken, TextWriter.Null, errors, plain: true));
+        Assert.Contains("a fault of the program", errors.ToString(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Backups_are_written_and_refused_in_words()
+    {
+        Assert.Contains("no database", Run(null, "backup", "--data", _folder).Errors, StringComparison.Ordinal);
+        Assert.Equal(ExitCode.BadInput, Run(null, "backup", "--data", Path.Combine(_folder, "missing")).Status);
+        using (var database = new SqliteConnection($"Data Source={Path.Combine(_folder, "altrin.db")}"))
+        {
+            database.Open();
+            using var command = database.CreateCommand();
+            command.CommandText = "CREATE TABLE kept (x); INSERT INTO kept VALUES (7)";
+            command.ExecuteNonQuery();
+        }
+        var file = Path.Combine(_folder, "b.zip");
+        Assert.Equal(ExitCode.Sound, Run(null, "backup", file, "--data", _folder).Status);
+        SqliteConnection.ClearAllPools();
+        var fresh = Path.Combine(_folder, "fresh");
+        Assert.Equal((ExitCode.Sound, "Restored.\n"), (Run(null, "restore", file, "--data", fresh) is var r ? r.Status : 0, r.Output));
+        Assert.True(File.Exists(Path.Combine(fresh, "altrin.db")));
+    }
+
+    private sealed class BrokenStream : MemoryStream
+    {
+        public override int Read(byte[] buffer, int offset, int count) => throw new InvalidOperationException("broken");
+    }
+}

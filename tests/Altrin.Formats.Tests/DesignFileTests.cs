@@ -1,0 +1,135 @@
+using System.Text;
+using System.Text.Json.Nodes;
+using Altrin.Core.Findings;
+
+namespace Altrin.Formats.Tests;
+
+public sealed class DesignFileTests
+{
+    public static TheoryData<string> SampleNames => [.. Samples.All];
+
+    [Theory]
+    [MemberData(nameof(SampleNames))]
+    public void Samples_read_and_write_back_to_the_letter(string name) => Assert.Equal(Samples.Text(name), DesignFile.Write(Samples.Home(name)));
+
+    [Fact]
+    public void Generated_homes_survive_the_way_through_a_file()
+    {
+        for (var seed = 1; seed <= 60; seed++)
+        {
+            var design = DesignGenerator.Make(seed, 9);
+            var home = new HomeFile(design.Site, [design.SetUp]);
+            var read = DesignFile.Read(DesignFile.Write(home));
+            Assert.True(read.Value is not null, $"seed {seed}: {string.Join("; ", read.Errors)}");
+            Assert.Equal(DesignFile.Write(home), DesignFile.Write(read.Value));
+            Assert.Equal(Judging.Prove(design).Findings.Select(f => f.Identity), Judging.Prove(read.Value.Design("planned")!).Findings.Select(f => f.Identity));
+        }
+    }
+
+    [Fact]
+    public void The_published_schema_is_the_one_in_force() => Assert.Equal(DesignSchema.Text, Samples.Document("design-file.schema.json"));
+
+    // Each case changes one place of the demo file: pointer to set, the value as JSON (null removes it), pointer of the error, what it says.
+    [Theory]
+    [InlineData("/formatVersion", "2", "/formatVersion", "newer Altrin")]
+    [InlineData("/formatVersion", "0", "/formatVersion", "at least 1")]
+    [InlineData("/formatVersion", "\"1\"", "/formatVersion", "whole number")]
+    [InlineData("/format", "\"else\"", "/format", "altrin-design")]
+    [InlineData("/site/colour", "1", "/site/colour", "allowed: name")]
+    [InlineData("/site/name", null, "/site/name", "'name' is required")]
+    [InlineData("/site/name", "\"\"", "/site/name", "at least 1")]
+    [InlineData("/site/name", "\"a\\nb\"", "/site/name", "one line")]
+    [InlineData("/site/naming", "\"none\"", "/site/naming", "oneName, onePerBox, onePerBand")]
+    [InlineData("/site/service/address", "\"203.0.113.4/24\"", "/site/service/address", "only a fixed public service")]
+    [InlineData("/site/service/kind", "\"publicFixed\"", "/site/service/address", "prefix length")]
+    [InlineData("/site/boxes/0/id", "\"Hall Gateway\"", "/site/boxes/0/id", "form ^[a-z0-9]")]
+    [InlineData("/site/boxes/0/id", "\"loft-router\"", "/site/boxes/1/id", "used once")]
+    [InlineData("/site/boxes/0/id", "\"street\"", "/site/boxes/0/id", "provider's end")]
+    [InlineData("/site/boxes/0/hardware", "\"ff:ff:ff:ff:ff:ff\"", "/site/boxes/0/hardware", "group address")]
+    [InlineData("/site/boxes/0/profile/ports/0/speedMbps", "0", "/site/boxes/0/profile/ports/0/speedMbps", "at least 1")]
+    [InlineData("/site/needs/0/device", "\"nobody\"", "/site/needs/0/device", "a device of this site")]
+    [InlineData("/site/needs/0/port", null, "/site/needs/0", "needs 'protocol' and 'port'")]
+    [InlineData("/site/needs/1/port", "80", "/site/needs/1/port", "only a connection from outside")]
+    [InlineData("/setUps/1/name", "\"found\"", "/setUps/1/name", "used once")]
+    [InlineData("/setUps/0/boxes/0/box", "\"nobody\"", "/setUps/0/boxes/0/box", "a box of this site")]
+    [InlineData("/setUps/0/boxes/0/mode", "\"accessPoint\"", "/setUps/0/boxes/0/mode", "lists router, bridge")]
+    [InlineData("/setUps/0/boxes/0/lan", "\"192.168.8.0/24\"", "/setUps/0/boxes/0/lan", "host address")]
+    [InlineData("/setUps/0/boxes/0/lan", null, "/setUps/0/boxes/0/lan", "prefix length")]
+    [InlineData("/setUps/0/boxes/0/addressServer", null, "/setUps/0/boxes/0/addressServer", "needs 'addressServer'")]
+    [InlineData("/setUps/0/boxes/0/addressServer/pool", "\"192.168.9.20-192.168.9.30\"", "/setUps/0/boxes/0/addressServer/pool", "inside 192.168.8.1-192.168.8.254")]
+    [InlineData("/setUps/0/boxes/0/forwards/0/to", "\"192.168.8.020\"", "/setUps/0/boxes/0/forwards/0/to", "leading zeros")]
+    [InlineData("/setUps/0/boxes/0/radios/0/radio", "\"r5\"", "/setUps/0/boxes/0/radios/1/radio", "used once")]
+    [InlineData("/setUps/0/boxes/2/forwards", "[]", "/setUps/0/boxes/2/forwards", "only a router")]
+    [InlineData("/setUps/0/boxes/2/page/gateway", "\"x\"", "/setUps/0/boxes/2/page/gateway", "four")]
+    [InlineData("/setUps/0/cables/0/from", "\"hall-gateway/lan9\"", "/setUps/0/cables/0/from", "a port of a box in use")]
+    [InlineData("/setUps/0/cables/1/from", "\"hall-gateway/wan\"", "/setUps/0/cables/1/from", "used once")]
+    [InlineData("/setUps/0/cables/1/lengthMetres", "-1", "/setUps/0/cables/1/lengthMetres", "at least 0.01")]
+    [InlineData("/setUps/0/devices/0/address/gateway", "\"192.168.8.1\"", "/setUps/0/devices/0/address/gateway", "only a fixed host")]
+    [InlineData("/setUps/0/devices/2/wifi/box", "\"nobody\"", "/setUps/0/devices/2/wifi/box", "a box of this site")]
+    [InlineData("/setUps/0/devices/2/wifi/name", "\"ääääääääääääääääää\"", "/setUps/0/devices/2/wifi/name", "1 to 32 bytes")]
+    [InlineData("/setUps/0/devices", "{}", "/setUps/0/devices", "a list is expected")]
+    public void Bad_places_are_named_with_what_may_stand_there(string at, string? value, string pointer, string says)
+    {
+        var root = JsonNode.Parse(Samples.Text("pottery-house.json"))!;
+        var steps = at.Split('/')[1..];
+        var parent = steps[..^1].Aggregate(root, (n, s) => int.TryParse(s, out var i) ? n[i]! : n[s]!);
+        if (value is null)
+        {
+            parent.AsObject().Remove(steps[^1]);
+        }
+        else if (parent is JsonArray list)
+        {
+            list[int.Parse(steps[^1])] = JsonNode.Parse(value);
+        }
+        else
+        {
+            parent[steps[^1]] = JsonNode.Parse(value);
+        }
+        var read = DesignFile.Read(root.ToJsonString());
+        Assert.Null(read.Value);
+        Assert.Contains(read.Errors, e => e.Pointer == pointer && e.ToString().Contains(says, StringComparison.Ordinal));
+    }
+
+    [Theory]
+    [InlineData("", "found nothing")]
+    [InlineData("{", "line 1, column 2")]
+    [InlineData("{\"format\":\"altrin-design\",\n\"format\":1}", "not JSON")]
+    [InlineData("[]", "a design file says")]
+    [InlineData("{\"format\":7}", "a design file says")]
+    public void What_is_no_design_file_is_said_so(string text, string says) => Assert.Contains(says, DesignFile.Read(text).Errors[0].ToString());
+
+    [Fact]
+    public void Depth_size_and_encoding_have_limits()
+    {
+        Assert.Contains("32 deep", DesignFile.Read(new string('[', 100)).Errors[0].ToString());
+        Assert.Contains("at most 2097152", DesignFile.Read(new byte[DesignFile.MostBytes + 1]).Errors[0].ToString());
+        Assert.Contains("not UTF-8", DesignFile.Read([0x7b, 0xff, 0x7d]).Errors[0].ToString());
+        Assert.NotNull(DesignFile.Read([.. Encoding.UTF8.Preamble, .. Encoding.UTF8.GetBytes(Samples.Text("t02-access-point-mode.json"))]).Value);
+    }
+
+    [Fact]
+    public void At_most_twenty_errors_are_listed()
+    {
+        var root = JsonNode.Parse(Samples.Text("pottery-house.json"))!;
+        root["site"]!["devices"] = new JsonArray([.. Enumerable.Range(0, 30).Select(_ => (JsonNode)new JsonObject())]);
+        Assert.Equal(20, DesignFile.Read(root.ToJsonString()).Errors.Count);
+    }
+
+    /// <summary>Whatever bytes of a good file are damaged, the answer is a home or errors, never an exception.</summary>
+    [Fact]
+    public void Damaged_files_are_answered()
+    {
+        var good = Encoding.UTF8.GetBytes(Samples.Text("pottery-house.json"));
+        var dice = new Random(5080);
+        for (var i = 0; i < 300; i++)
+        {
+            var damaged = (byte[])good.Clone();
+            for (var n = dice.Next(1, 4); n > 0; n--)
+            {
+                damaged[dice.Next(damaged.Length)] = (byte)"{}[]\",:0a\\ "[dice.Next(11)];
+            }
+            var read = DesignFile.Read(damaged);
+            Assert.True(read.Value is null == read.Errors.Count > 0, $"damage {i}");
+        }
+    }
+}
