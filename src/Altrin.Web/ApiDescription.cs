@@ -7,6 +7,17 @@ namespace Altrin.Web;
 /// <summary>How the API describes itself.</summary>
 internal static class ApiDescription
 {
+    /// <summary>The body of an import is read by hand, so that its errors can name places; this describes it.</summary>
+    public static Task TakesDesign(OpenApiOperation operation, OpenApiOperationTransformerContext context, CancellationToken cancel)
+    {
+        operation.RequestBody = new OpenApiRequestBody
+        {
+            Required = true,
+            Content = new Dictionary<string, OpenApiMediaType> { ["application/json"] = new() { Schema = new OpenApiSchemaReference(nameof(DesignDocument), context.Document) } },
+        };
+        return Task.CompletedTask;
+    }
+
     public static void Configure(OpenApiOptions options)
     {
         options.AddDocumentTransformer((document, _, _) =>

@@ -20,7 +20,7 @@ internal static class DesignRoutes
         jobs.MapPost("/{id:long}/preview", Try).WithName("PreviewChanges").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         jobs.MapGet("/{id:long}/reach", Reach).WithName("ExplainReach").ProducesProblem(StatusCodes.Status404NotFound);
         jobs.MapGet("/{id:long}/design", Export).WithName("ExportDesign").Produces<DesignDocument>().ProducesProblem(StatusCodes.Status404NotFound);
-        jobs.MapPost("/import", Import).WithName("ImportDesign").Accepts<DesignDocument>("application/json").ProducesProblem(StatusCodes.Status413PayloadTooLarge).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapPost("/import", Import).WithName("ImportDesign").AddOpenApiOperationTransformer(ApiDescription.TakesDesign).ProducesProblem(StatusCodes.Status413PayloadTooLarge).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
     }
 
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Show(long id, JobStore store, HttpContext context, CancellationToken cancel, string? setUp = null)

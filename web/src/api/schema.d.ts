@@ -194,9 +194,6 @@ export interface components {
             kind: components["schemas"]["AnswerKind"];
             causes: components["schemas"]["Cause"][];
             outcomes: components["schemas"]["Outcome"][];
-            isYes?: boolean;
-            isBroken?: boolean;
-            why?: null | string;
         };
         /** @enum {unknown} */
         AnswerKind: "yes" | "no" | "luck" | "unknown";
@@ -231,7 +228,6 @@ export interface components {
             code: string;
             subjects: string[];
             text: string;
-            identity?: null | string;
         };
         Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeUnpatch"];
         ChangeAddForward: {

@@ -1,0 +1,224 @@
+using System.Net;
+using System.Net.Http.Headers;
+using System.Text;
+using System.Text.Json.Nodes;
+using Altrin.Testing;
+
+[assembly: AssemblyFixture(typeof(RunningServer))]
+
+namespace Altrin.Web.Tests;
+
+/// <summary>The API over real HTTP. Every test works on a job of its own, a copy of the demo home.</summary>
+public sealed class ApiTests(RunningServer server) : IDisposable
+{
+    private const string MakePoint = """{"setUp":"planned","changes":[{"kind":"setMode","box":"loft-router","mode":"accessPoint"}]}""";
+    private readonly HttpClient _http = new() { BaseAddress = server.Address };
+
+    public void Dispose() => _http.Dispose();
+
+    private static CancellationToken Cancel => TestContext.Current.CancellationToken;
+
+    private async Task<(HttpStatusCode Status, JsonNode? Body, HttpResponseHeaders Headers)> Send(HttpMethod method, string path, string? body = null, params (string Name, string Value)[] headers)
+    {
+        using var request = new HttpRequestMessage(method, path);
+        if (body is not null)
+        {
+            request.Content = new StringContent(body, Encoding.UTF8, "application/json");
+        }
+        foreach (var (name, value) in headers)
+        {
+            request.Headers.TryAddWithoutValidation(name, value);
+        }
+        using var answer = await _http.SendAsync(request, Cancel);
+        var text = await answer.Content.ReadAsStringAsync(Cancel);
+        return (answer.StatusCode, text.StartsWith('{') ? JsonNode.Parse(text) : null, answer.Headers);
+    }
+
+    private async Task<string> NewJob(string name = "A copy")
+    {
+        var (status, body, _) = await Send(HttpMethod.Post, "/api/jobs", $$"""{"name":"{{name}}","from":1}""");
+        Assert.Equal(HttpStatusCode.Created, status);
+        return $"/api/jobs/{body!["id"]}";
+    }
+
+    private static void Problem(string type, JsonNode? body) => Assert.Equal($"urn:altrin:problem:{type}", (string?)body?["type"]);
+
+    [Fact]
+    public async Task A_change_moves_the_head_and_its_ETag()
+    {
+        var job = await NewJob();
+        var (_, first, headers) = await Send(HttpMethod.Get, job);
+        Assert.Equal("\"1\"", headers.ETag!.Tag);
+        Assert.Equal("willNotWork", (string?)first!["proof"]!["verdict"]!["kind"]);
+        var (status, next, moved) = await Send(HttpMethod.Post, $"{job}/changes", MakePoint, ("If-Match", "\"1\""));
+        Assert.Equal((HttpStatusCode.OK, "\"2\"", "Loft router becomes an access point"), (status, moved.ETag!.Tag, (string?)next!["undo"]));
+        var (_, revisions, _) = await Send(HttpMethod.Get, $"{job}/revisions");
+        Assert.Equal(2, (int)revisions!["total"]!);
+    }
+
+    [Fact]
+    public async Task A_stale_save_answers_the_new_head_and_saves_nothing()
+    {
+        var job = await NewJob();
+        await Send(HttpMethod.Post, $"{job}/changes", MakePoint, ("If-Match", "\"1\""));
+        var (status, body, _) = await Send(HttpMethod.Post, $"{job}/changes", """{"setUp":"planned","changes":[{"kind":"switchAddressServer","box":"hall-gateway","on":false}]}""", ("If-Match", "\"1\""));
+        Assert.Equal(HttpStatusCode.PreconditionFailed, status);
+        Problem("stale", body);
+        Assert.Equal(2, (int)body!["head"]!["version"]!);
+    }
+
+    [Fact]
+    public async Task A_save_must_name_its_version()
+    {
+        var job = await NewJob();
+        var (missing, body, _) = await Send(HttpMethod.Post, $"{job}/changes", MakePoint);
+        Assert.Equal(HttpStatusCode.PreconditionRequired, missing);
+        Problem("version-needed", body);
+        Assert.Equal(HttpStatusCode.BadRequest, (await Send(HttpMethod.Post, $"{job}/undo", null, ("If-Match", "seven"))).Status);
+    }
+
+    [Fact]
+    public async Task Undo_across_tabs_asks_first()
+    {
+        var job = await NewJob();
+        await Send(HttpMethod.Post, $"{job}/changes", MakePoint, ("If-Match", "\"1\""), ("Altrin-Tab", "one"));
+        var (asked, body, _) = await Send(HttpMethod.Post, $"{job}/undo", null, ("If-Match", "\"2\""), ("Altrin-Tab", "two"));
+        Assert.Equal(HttpStatusCode.Conflict, asked);
+        Problem("other-tab", body);
+        Assert.Contains("Loft router becomes an access point", (string?)body!["detail"]);
+        var (done, back, _) = await Send(HttpMethod.Post, $"{job}/undo?evenOthers=true", null, ("If-Match", "\"2\""), ("Altrin-Tab", "two"));
+        Assert.Equal((HttpStatusCode.OK, "Loft router becomes an access point"), (done, (string?)back!["redo"]));
+        Assert.Equal(HttpStatusCode.OK, (await Send(HttpMethod.Post, $"{job}/redo", null, ("If-Match", "\"3\""))).Status);
+        Assert.Equal(HttpStatusCode.Conflict, (await Send(HttpMethod.Post, $"{job}/redo", null, ("If-Match", "\"4\""))).Status);
+    }
+
+    [Fact]
+    public async Task A_preview_stores_nothing()
+    {
+        var job = await NewJob();
+        var (status, body, _) = await Send(HttpMethod.Post, $"{job}/preview", MakePoint);
+        Assert.Equal((HttpStatusCode.OK, "Loft router becomes an access point"), (status, (string?)body!["label"]));
+        Assert.Equal(1, (int)(await Send(HttpMethod.Get, job)).Body!["version"]!);
+    }
+
+    [Theory]
+    [InlineData("{\"setUp\":\"pla", 400, "malformed")]
+    [InlineData("{}", 400, "malformed")]
+    [InlineData("{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"explode\"}]}", 400, "malformed")]
+    [InlineData("{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"setMode\",\"box\":\"loft-router\",\"mode\":\"boat\"}]}", 400, "malformed")]
+    [InlineData("{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"setLanAddress\",\"box\":\"loft-router\",\"address\":\"192.168.8.300/24\"}]}", 400, "malformed")]
+    [InlineData("{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"setMode\",\"box\":\"loft-router\",\"mode\":\"router\",\"extra\":1}]}", 400, "malformed")]
+    [InlineData("{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"setLanAddress\",\"box\":\"loft-router\",\"address\":\"192.168.8.0/24\"}]}", 422, "refused-change")]
+    [InlineData("{\"setUp\":\"nowhere\",\"changes\":[]}", 404, "no-set-up")]
+    public async Task Bad_bodies_are_answered_with_the_place(string body, int status, string type)
+    {
+        var job = await NewJob();
+        var (got, problem, _) = await Send(HttpMethod.Post, $"{job}/preview", body);
+        Assert.Equal(status, (int)got);
+        Problem(type, problem);
+        if (status != 404)
+        {
+            Assert.NotEmpty(problem!["errors"]!.AsArray());
+        }
+    }
+
+    [Theory]
+    [InlineData("POST", "/api/jobs", "{\"name\":\"  \",\"from\":null}", 422)]
+    [InlineData("POST", "/api/jobs", "{\"name\":\"x\",\"from\":9999}", 404)]
+    [InlineData("PATCH", "/api/jobs/9999", "{\"name\":\"x\",\"archived\":null}", 404)]
+    [InlineData("GET", "/api/jobs?page=0", null, 422)]
+    [InlineData("GET", "/api/jobs?perPage=101", null, 422)]
+    [InlineData("GET", "/api/jobs?page=x", null, 400)]
+    [InlineData("GET", "/api/jobs/9999", null, 404)]
+    [InlineData("GET", "/api/jobs/9999/design", null, 404)]
+    [InlineData("GET", "/api/jobs/1/reach?setUp=found&from=printer&to=printer", null, 422)]
+    [InlineData("GET", "/api/nothing", null, 404)]
+    [InlineData("POST", "/nothing", "{}", 404)]
+    public async Task Requests_that_cannot_be_met_are_problems(string method, string path, string? body, int status)
+    {
+        var (got, problem, _) = await Send(new(method), path, body);
+        Assert.Equal(status, (int)got);
+        Assert.StartsWith("urn:altrin:problem:", (string?)problem!["type"]);
+    }
+
+    [Fact]
+    public async Task Export_and_import_give_the_same_home()
+    {
+        var job = await NewJob();
+        var file = await _http.GetStringAsync($"{job}/design", Cancel);
+        var (status, made, _) = await Send(HttpMethod.Post, "/api/jobs/import", file);
+        Assert.Equal(HttpStatusCode.Created, status);
+        Assert.Equal(file, await _http.GetStringAsync($"/api/jobs/{made!["id"]}/design", Cancel));
+    }
+
+    [Fact]
+    public async Task Broken_and_oversized_files_are_refused_with_reasons()
+    {
+        var (broken, body, _) = await Send(HttpMethod.Post, "/api/jobs/import", """{"format":"altrin-design","formatVersion":1,"site":{},"setUps":[]}""");
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, broken);
+        Assert.Contains(body!["errors"]!.AsArray(), e => (string?)e!["pointer"] == "/site/name");
+        var (large, _, _) = await Send(HttpMethod.Post, "/api/jobs/import", new string(' ', 2 * 1024 * 1024 + 1));
+        Assert.Equal(HttpStatusCode.RequestEntityTooLarge, large);
+        using var text = new StringContent("x", Encoding.UTF8, "text/plain");
+        using var answer = await _http.PostAsync(new Uri("/api/jobs/import", UriKind.Relative), text, Cancel);
+        Assert.Equal(HttpStatusCode.UnsupportedMediaType, answer.StatusCode);
+    }
+
+    [Theory]
+    [InlineData("http://evil.example")]
+    [InlineData("null")]
+    [InlineData("https://127.0.0.1")]
+    public async Task Writes_from_another_origin_are_refused(string origin)
+    {
+        var (status, body, _) = await Send(HttpMethod.Post, "/api/jobs", """{"name":"x","from":null}""", ("Origin", origin));
+        Assert.Equal(HttpStatusCode.Forbidden, status);
+        Problem("foreign-origin", body);
+    }
+
+    [Fact]
+    public async Task Our_own_origin_may_write() =>
+        Assert.Equal(HttpStatusCode.Created, (await Send(HttpMethod.Post, "/api/jobs", """{"name":"x","from":null}""", ("Origin", server.Address.ToString().TrimEnd('/')))).Status);
+
+    [Theory]
+    [InlineData("/api/jobs")]
+    [InlineData("/")]
+    public async Task A_foreign_host_is_refused(string path) => Assert.Equal(HttpStatusCode.BadRequest, (await Send(HttpMethod.Get, path, null, ("Host", "evil.example"))).Status);
+
+    [Fact]
+    public async Task The_page_allows_nothing_from_elsewhere()
+    {
+        using var answer = await _http.GetAsync(new Uri("/jobs/1/plan", UriKind.Relative), Cancel);
+        var policy = answer.Headers.GetValues("Content-Security-Policy").Single();
+        Assert.StartsWith("default-src 'none'", policy);
+        Assert.DoesNotContain("unsafe", policy, StringComparison.Ordinal);
+        var nonce = policy.Split("'nonce-")[1].Split('\'')[0];
+        var html = await answer.Content.ReadAsStringAsync(Cancel);
+        Assert.Contains($"content=\"{nonce}\"", html, StringComparison.Ordinal);
+        Assert.DoesNotContain("http", html, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task Health_and_logs_are_there_and_logs_hold_no_bodies()
+    {
+        Assert.Equal("ok", (string?)(await Send(HttpMethod.Get, "/health")).Body!["status"]);
+        await NewJob("planted-9f1c");
+        var logs = Directory.GetFiles(server.Folder.Logs).Select(f =>
+        {
+            using var open = new StreamReader(new FileStream(f, FileMode.Open, FileAccess.Read, FileShare.ReadWrite));
+            return open.ReadToEnd();
+        }).ToList();
+        Assert.Contains(logs, l => l.Contains("/api/jobs", StringComparison.Ordinal));
+        Assert.All(logs, l => Assert.DoesNotContain("planted-9f1c", l, StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public async Task The_description_of_the_API_is_current()
+    {
+        var committed = await File.ReadAllTextAsync(Path.Combine(AppContext.BaseDirectory, "openapi.json"), Cancel);
+        var served = await _http.GetStringAsync("/api/openapi/v1.json", Cancel);
+        Assert.True(JsonNode.DeepEquals(JsonNode.Parse(committed), JsonNode.Parse(served)), "build the server to write web/openapi.json anew");
+    }
+
+    [Fact]
+    public async Task An_answer_about_the_demo_home_stays_under_64_kB() => Assert.InRange((await _http.GetByteArrayAsync("/api/jobs/1", Cancel)).Length, 1, 64 * 1024);
+}
