@@ -40,7 +40,7 @@ export function Cables({ owner, ends, design, tools }: Props) {
                   {cable.lengthMetres ? `, ${cable.lengthMetres} m` : ""}
                 </chakra.span>
               </Box>
-              <Button variant="quiet" flexShrink={0} whiteSpace="nowrap" disabled={tools.busy} aria-label={`Pull the cable from ${endName(design, end)} to ${endName(design, otherEnd(cable, end))}`} onClick={() => tools.act([{ kind: "unpatch", cable: cable.id }])}>
+              <Button variant="quiet" flexShrink={0} whiteSpace="nowrap" disabled={tools.busy} aria-label={`Pull out the cable from ${endName(design, end)} to ${endName(design, otherEnd(cable, end))}`} onClick={() => tools.act([{ kind: "unpatch", cable: cable.id }])}>
                 Pull out
               </Button>
             </Flex>

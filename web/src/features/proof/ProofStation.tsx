@@ -18,7 +18,7 @@ export default function ProofStation({ tools }: { tools: JobTools }) {
   const { design, proof } = state;
   const { facts } = proof;
   return (
-    <Box p={{ base: "3", lg: "5" }} maxW="78rem" mx="auto" display="grid" gap="6">
+    <Box p={{ base: "3", lg: "5" }} maxW="78rem" mx="auto" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="6">
       <chakra.section aria-label="Verdict">
         <chakra.h1 fontSize="xl" color={levelColour(proof.verdict.kind)}>
           {levelWord(proof.verdict.kind)}

@@ -1,0 +1,99 @@
+using System.Drawing;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Support.UI;
+
+namespace Altrin.Browser.Tests;
+
+/// <summary>Debian's headless Chromium at 1280x800, which reaches loopback and nothing else.</summary>
+public sealed class Browser : IDisposable
+{
+    private readonly string _profile = Directory.CreateTempSubdirectory("altrin-browser-").FullName;
+    private readonly ChromeDriverService _service;
+
+    public Browser()
+    {
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments(
+            "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage", "--disable-quic", "--no-first-run",
+            "--no-default-browser-check", "--disable-background-networking", "--disable-component-update", "--disable-sync",
+            "--disable-extensions", "--force-device-scale-factor=1", "--hide-scrollbars", "--lang=en-US",
+            $"--user-data-dir={_profile}", "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1");
+        _service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
+        _service.SuppressInitialDiagnosticInformation = true;
+        Driver = new(_service, options);
+        Resize(1280, 800);
+    }
+
+    public ChromeDriver Driver { get; }
+
+    public void Dispose()
+    {
+        Driver.Dispose();
+        _service.Dispose();
+        Directory.Delete(_profile, recursive: true);
+    }
+
+    public void Resize(int width, int height) => Cdp("Emulation.setDeviceMetricsOverride", new() { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = width < 500 });
+
+    public void Cdp(string command, Dictionary<string, object?> parameters) => Driver.ExecuteCdpCommand(command, parameters);
+
+    public object? Script(string script) => ((IJavaScriptExecutor)Driver).ExecuteScript(script);
+
+    /// <summary>Waits until something holds; elements that are replaced meanwhile are looked up anew.</summary>
+    public T Until<T>(Func<T?> look, string what)
+        where T : class
+    {
+        var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(20)) { PollingInterval = TimeSpan.FromMilliseconds(50), Message = what };
+        wait.IgnoreExceptionTypes(typeof(NoSuchElementException), typeof(StaleElementReferenceException), typeof(ElementClickInterceptedException));
+        return wait.Until(_ => look())!;
+    }
+
+    public IWebElement Find(string xpath) => Until(() => Driver.FindElement(By.XPath(xpath)), xpath);
+
+    /// <summary>Waits for a text anywhere in the part of the page that a path names.</summary>
+    public void See(string text, string within = "//body") => Until(() => Driver.FindElement(By.XPath(within)).Text.Contains(text, StringComparison.Ordinal) ? text : null, $"to see '{text}'");
+
+    public void Click(string xpath) => Until(() =>
+    {
+        var found = Driver.FindElement(By.XPath(xpath));
+        if (!found.Enabled)
+        {
+            return null;
+        }
+        found.Click();
+        return xpath;
+    }, xpath);
+
+    public void Button(string text) => Click($"//button[contains(normalize-space(.), '{text}') and not(@disabled)]");
+
+    /// <summary>The control that a label names.</summary>
+    public IWebElement Field(string label) => Find($"//*[@id=//label[normalize-space(.)='{label}']/@for]");
+
+    public void Choose(string label, string option) => Until(() =>
+    {
+        var select = Field(label);
+        if (!select.Enabled)
+        {
+            return null;
+        }
+        select.FindElement(By.XPath($".//option[normalize-space(.)='{option}']")).Click();
+        return label;
+    }, label);
+
+    public void Type(string label, string text)
+    {
+        var field = Field(label);
+        field.Click();
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(text);
+    }
+
+    /// <summary>A picture of the view; its size is what was asked for.</summary>
+    public byte[] Picture(Size size)
+    {
+        var png = ((ITakesScreenshot)Driver).GetScreenshot().AsByteArray;
+        Assert.Equal((size.Width, size.Height), ((png[16] << 24) | (png[17] << 16) | (png[18] << 8) | png[19], (png[20] << 24) | (png[21] << 16) | (png[22] << 8) | png[23]));
+        return png;
+    }
+}

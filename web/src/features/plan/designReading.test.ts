@@ -1,0 +1,36 @@
+import { describe, expect, it } from "vitest";
+import type { Design, Schemas } from "../../api/client";
+import { addressText, endName, freeEnds } from "./designReading";
+
+const design = {
+  site: {
+    boxes: [
+      { id: "gw", name: "Gateway", profile: { ports: [{ id: "wan", label: "in" }, { id: "lan1", label: "1" }] } },
+      { id: "spare", name: "Spare", profile: { ports: [{ id: "lan1", label: "1" }] } },
+    ],
+    devices: [{ id: "printer", name: "Printer" }],
+  },
+  setUps: [{ boxes: [{ box: "gw" }], cables: [{ id: "c", from: "street", to: "gw/wan" }], devices: [] }],
+} as unknown as Design;
+
+describe("designReading", () => {
+  it.each([
+    ["gw/lan1", "port 1 of Gateway"],
+    ["printer", "Printer"],
+    ["street", "the street"],
+    ["gone/lan1", "gone"],
+  ])("calls %s %s", (end, name) => expect(endName(design, end)).toBe(name));
+
+  it("offers free ports of boxes in use and devices, not the shelf's", () => expect(freeEnds(design)).toEqual(["gw/lan1", "printer"]));
+
+  it.each([
+    ["fixed", "192.168.8.5/24", "fixed"],
+    ["reserved", "192.168.8.5/24", "reserved by Gateway"],
+    ["leased", "192.168.8.20 to 192.168.8.30", "leased by Gateway"],
+    ["selfAssigned", "169.254.x.x", "nobody answers"],
+    ["none", "no address", "not connected"],
+  ])("words an address that is %s", (origin, text, how) => {
+    const fact = { owner: "printer", origin, address: "192.168.8.5", prefixLength: 24, offers: [{ server: "gw", from: "192.168.8.20-192.168.8.30" }] } as unknown as Schemas["AddressFact"];
+    expect(addressText(design, fact)).toEqual({ text, how });
+  });
+});
