@@ -54,7 +54,7 @@ const tab = (() => {
 })();
 
 export const api = createClient<paths>({
-  baseUrl: "/",
+  baseUrl: window.location.origin,
   headers: { "Altrin-Tab": tab },
   fetch: (request) => globalThis.fetch(request),
 });

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import type { Design, Schemas } from "../../api/client";
-import { addressText, endName, freeEnds } from "./designReading";
+import type { Design, Schemas } from "../../../api/client";
+import { addressText, endName, freeEnds } from "../designReading";
 
 const design = {
   site: {

@@ -1,0 +1,1 @@
+BenchmarkDotNet.Running.BenchmarkSwitcher.FromAssembly(typeof(Altrin.Bench.PipeBenchmarks).Assembly).Run(args);

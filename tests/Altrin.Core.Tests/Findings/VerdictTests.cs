@@ -1,0 +1,56 @@
+using Altrin.Core.Findings;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Tests.Findings;
+
+public sealed class VerdictTests
+{
+    private static Verdict Of(Home home) => Judging.Prove(home.Design).Verdict;
+
+    public static TheoryData<Home, VerdictKind, string> Sentences => new()
+    {
+        { Home.New(), VerdictKind.Sound, "Nothing is connected yet." },
+        { Home.WithGateway().Wired("a", "gw/lan1"), VerdictKind.Sound, "Every device reaches the internet and every need is met." },
+        { Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"), VerdictKind.Works, "Every device reaches the internet and every need is met; 1 thing worth knowing." },
+        { Home.New().Gateway().Wired("a", "gw/lan1"), VerdictKind.WillNotWork, "a has no internet." },
+        { Home.New().Gateway().Wired("a", "gw/lan1").Wired("b", "gw/lan2"), VerdictKind.WillNotWork, "2 of 2 devices have no internet." },
+        { Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.50/24").Wired("b", "gw/lan2"), VerdictKind.WillNotWork, "2 of 2 devices have internet by luck only." },
+        { Home.WithGateway().Wired("a", "gw/lan1").Reach("a", 80), VerdictKind.WillNotWork, "a cannot be reached from outside." },
+        { Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Found("b").Reach("a", 80), VerdictKind.WillNotWork, "b is not found by everybody, and a cannot be reached from outside." },
+        { Home.WithGateway().Wired("a", "gw/lan1").Reach("a", 80).Forward("gw", 80, "192.168.8.20"), VerdictKind.WillNotWork, "a is reached from outside by luck only." },
+    };
+
+    [Theory]
+    [MemberData(nameof(Sentences))]
+    public void One_sentence_says_what_breaks(Home home, VerdictKind kind, string sentence) => Assert.Equal(new Verdict(kind, sentence), Of(home));
+
+    [Fact]
+    public void A_long_list_of_needs_is_cut()
+    {
+        var home = Home.WithGateway();
+        foreach (var i in Enumerable.Range(1, 6))
+        {
+            home.Wifi($"d{i}", "gw").Reach($"d{i}", 8000 + i);
+        }
+        Assert.EndsWith("and 3 more needs fail.", Of(home).Sentence);
+    }
+
+    [Fact]
+    public void The_cure_that_settles_most_comes_first()
+    {
+        var home = Home.WithGateway().Router("in", "192.168.8.1/24", Home.Pool).Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Found("b");
+        var findings = Judging.Prove(home.Design).Findings;
+        var first = findings[0];
+        Assert.Equal("same-subnet-both-sides", first.Code);
+        Assert.Equal(first.Remedies.Max(r => r.Settles.Count), first.Remedies[0].Settles.Count);
+        Assert.All(findings.Where(f => f.CausedBy.Count == 0 && f.Severity == first.Severity), f => Assert.True(f.Remedies.Select(r => r.Settles.Count).DefaultIfEmpty().Max() <= first.Remedies[0].Settles.Count));
+    }
+
+    [Fact]
+    public void A_design_too_broken_to_prove_every_cure_still_answers()
+    {
+        var proof = Judging.Prove(DesignGenerator.Make(3, 300));
+        Assert.InRange(proof.Findings.Sum(f => f.Remedies.Count), 0, Judging.MostProven);
+        Assert.NotEmpty(proof.Findings);
+    }
+}

@@ -1,0 +1,79 @@
+import { ChakraProvider } from "@chakra-ui/react";
+import { fireEvent, render, screen, within } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
+import type { Change, Design, Finding, Proof } from "../../../api/client";
+import { system } from "../../../ui/theme";
+import { VerdictPanel } from "../VerdictPanel";
+
+const design = { site: { boxes: [], devices: [{ id: "kiln", name: "Kiln" }], needs: [{ id: "n", device: "kiln", kind: "reachFromOutside", port: 8443 }] }, setUps: [] } as unknown as Design;
+const flatten = { label: "Flatten", changes: [{ kind: "setMode", box: "in", mode: "accessPoint" }] as Change[], settles: ["a()", "b()"] };
+const move = { label: "Move", changes: [{ kind: "unpatch", cable: "c" }] as Change[], settles: ["b()"] };
+
+const finding = (identity: string, parts: Partial<Finding>): Finding => ({
+  code: identity,
+  subjects: [],
+  severity: "willNotWork",
+  what: `What of ${identity}`,
+  notice: "Notice",
+  remedies: [],
+  advice: [],
+  causedBy: [],
+  identity,
+  ...parts,
+});
+
+const proof = (findings: Finding[]): Proof =>
+  ({
+    verdict: { kind: "willNotWork", sentence: "Two devices have no internet." },
+    findings,
+    facts: { needs: [{ need: "n", device: "kiln", answer: { kind: "no", causes: [], outcomes: [] }, via: [], stoppedBy: null }] },
+  }) as unknown as Proof;
+
+function show(findings: Finding[], props: Partial<Parameters<typeof VerdictPanel>[0]> = {}) {
+  const apply = vi.fn();
+  render(
+    <ChakraProvider value={system}>
+      <VerdictPanel design={design} proof={proof(findings)} trying={undefined} apply={apply} busy={false} {...props} />
+    </ChakraProvider>,
+  );
+  return apply;
+}
+
+describe("VerdictPanel", () => {
+  it("says the verdict in words and the needs with their answers", () => {
+    show([]);
+    expect(screen.getByRole("heading", { level: 1 })).toHaveTextContent("Will not work");
+    expect(screen.getByText("Kiln reached from outside, port 8443").parentElement).toHaveTextContent(/no$/);
+  });
+
+  it("offers a cure once, where it comes first, and says what else it settles", () => {
+    show([finding("a()", { remedies: [flatten] }), finding("b()", { remedies: [flatten, move] })]);
+    expect(screen.getAllByRole("button", { name: /Flatten/ })).toHaveLength(1);
+    expect(screen.getByRole("button", { name: /Flatten/ })).toHaveTextContent("settles 2 findings");
+    expect(screen.getByText(/Also settled by: Flatten/)).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Move" })).toBeInTheDocument();
+  });
+
+  it("puts what follows under its cause", () => {
+    show([finding("a()", {}), finding("no-internet(x)", { causedBy: ["a()"] }), finding("no-internet(y)", { causedBy: ["a()", "b()"] })]);
+    const item = screen.getByText("What of a()").closest("li");
+    expect(item && within(item).getByText("2 more follow from it")).toBeInTheDocument();
+    expect(screen.getByRole("list", { name: "Findings" }).children).toHaveLength(1);
+  });
+
+  it("applies the changes of a cure as they came", () => {
+    const apply = show([finding("a()", { remedies: [flatten] })]);
+    fireEvent.click(screen.getByRole("button", { name: /Flatten/ }));
+    expect(apply).toHaveBeenCalledExactlyOnceWith(flatten.changes);
+  });
+
+  it.each([{ busy: true }, { trying: "Loft router gets 10.0.0.1/24" }])("applies nothing while something else is under way", (props) => {
+    show([finding("a()", { remedies: [flatten] })], props);
+    expect(screen.getByRole("button", { name: /Flatten/ })).toBeDisabled();
+  });
+
+  it("says that a proof is of something not kept yet", () => {
+    show([], { trying: "Loft router gets 10.0.0.1/24" });
+    expect(screen.getByText("If you keep it: Loft router gets 10.0.0.1/24")).toBeInTheDocument();
+  });
+});

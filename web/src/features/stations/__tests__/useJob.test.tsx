@@ -1,0 +1,120 @@
+import { QueryClientProvider } from "@tanstack/react-query";
+import { act, renderHook, waitFor } from "@testing-library/react";
+import type { ReactNode } from "react";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type { Change } from "../../../api/client";
+import { makeQueryClient } from "../../../queryClient";
+import { useJob } from "../useJob";
+
+const state = (version: number) => ({ job: { id: 1, name: "Home", changedAt: "2026-01-01T00:00:00Z", archived: false }, version, setUps: ["planned"], design: {}, proof: { setUp: "planned" }, undo: null, redo: null });
+const change: Change = { kind: "unpatch", cable: "c" };
+
+type Answer = [status: number, body: unknown] | "gone";
+let answers: (request: Request) => Answer | Promise<Answer>;
+const asked: Request[] = [];
+
+beforeEach(() => {
+  asked.length = 0;
+  vi.stubGlobal("fetch", async (request: Request) => {
+    asked.push(request.clone());
+    const answer = await answers(request);
+    if (answer === "gone") {
+      throw new TypeError("failed to fetch");
+    }
+    request.signal.throwIfAborted();
+    return new Response(JSON.stringify(answer[1]), { status: answer[0], headers: { "content-type": "application/json" } });
+  });
+});
+
+afterEach(() => vi.unstubAllGlobals());
+
+async function open() {
+  const client = makeQueryClient();
+  const { result } = renderHook(() => useJob(1, null), { wrapper: ({ children }: { children: ReactNode }) => <QueryClientProvider client={client}>{children}</QueryClientProvider> });
+  await waitFor(() => expect(result.current.job.data).toBeDefined());
+  return result;
+}
+
+const posts = () => asked.filter((r) => r.method === "POST");
+
+describe("useJob", () => {
+  it("saves on the version that it saw and shows the answer", async () => {
+    answers = (r) => (r.method === "GET" ? [200, state(7)] : [200, state(8)]);
+    const job = await open();
+    await act(() => job.current.save([change]));
+    expect(posts()[0]?.headers.get("If-Match")).toBe('"7"');
+    expect(posts()[0]?.headers.get("Altrin-Tab")).toBeTruthy();
+    await waitFor(() => expect(job.current.job.data?.version).toBe(8));
+  });
+
+  it("does a change once more on top of what somebody else did, and says so", async () => {
+    answers = (r) =>
+      r.method === "GET"
+        ? [200, state(7)]
+        : r.headers.get("If-Match") === '"7"'
+          ? [412, { type: "urn:altrin:problem:stale", title: "changed", status: 412, detail: "The last change there: x.", head: state(9) }]
+          : [200, state(10)];
+    const job = await open();
+    await act(() => job.current.save([change]));
+    expect(posts().map((r) => r.headers.get("If-Match"))).toEqual(['"7"', '"9"']);
+    await waitFor(() => expect(job.current.notice).toContain("changed elsewhere"));
+    expect(job.current.job.data?.version).toBe(10);
+  });
+
+  it("tells the field why the server would not take it, and keeps the head", async () => {
+    answers = (r) => (r.method === "GET" ? [200, state(7)] : [422, { type: "urn:altrin:problem:refused-change", title: "no", status: 422, detail: "10.0.0.0 is the network address." }]);
+    const job = await open();
+    await act(async () => {
+      await expect(job.current.save([change])).rejects.toThrow("10.0.0.0 is the network address.");
+    });
+    expect(job.current.job.data?.version).toBe(7);
+  });
+
+  it("lets the newest try win, whichever answers last", async () => {
+    const release: (() => void)[] = [];
+    answers = async (r) => {
+      if (r.method === "GET") {
+        return [200, state(7)];
+      }
+      const turn = release.length;
+      await new Promise<void>((go) => release.push(go));
+      return [200, { version: 7, label: `try ${turn}`, design: {}, proof: {} }];
+    };
+    const job = await open();
+    act(() => job.current.attempt([change]));
+    await waitFor(() => expect(release).toHaveLength(1));
+    act(() => job.current.attempt([change]));
+    await waitFor(() => expect(release).toHaveLength(2));
+    await act(async () => {
+      release[1]?.();
+      await Promise.resolve();
+      release[0]?.();
+    });
+    await waitFor(() => expect(job.current.preview?.label).toBe("try 1"));
+    act(() => job.current.attempt(null));
+    expect(job.current.preview).toBeNull();
+  });
+
+  it("asks before it undoes what another tab did", async () => {
+    answers = (r) =>
+      r.method === "GET" ? [200, state(7)] : r.url.includes("evenOthers=true") ? [200, state(8)] : [409, { type: "urn:altrin:problem:other-tab", title: "other", status: 409, detail: "It was: x.", head: state(7) }];
+    const job = await open();
+    act(() => job.current.undo());
+    await waitFor(() => expect(job.current.otherTab).toBe("It was: x."));
+    act(() => job.current.undo(true));
+    await waitFor(() => expect(job.current.job.data?.version).toBe(8));
+    expect(job.current.otherTab).toBeNull();
+  });
+
+  it("tries a save again for as long as the server is gone", async () => {
+    vi.useFakeTimers({ shouldAdvanceTime: true });
+    let gone = 2;
+    answers = (r) => (r.method === "GET" ? [200, state(7)] : gone-- > 0 ? "gone" : [200, state(8)]);
+    const job = await open();
+    act(() => job.current.act([change]));
+    await act(() => vi.advanceTimersByTimeAsync(4000));
+    await waitFor(() => expect(job.current.job.data?.version).toBe(8));
+    expect(posts()).toHaveLength(3);
+    vi.useRealTimers();
+  });
+});
