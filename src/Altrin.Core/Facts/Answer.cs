@@ -23,7 +23,7 @@ public sealed record Cause(string Code, IReadOnlyList<string> Subjects, string T
 {
     /// <summary>Code and subjects: what makes two causes, or a cause and a finding, the same.</summary>
     [JsonIgnore]
-    public string Identity => $"{Code}({string.Join(',', Subjects)})";
+    public string Identity { get; } = $"{Code}({string.Join(',', Subjects)})";
 
     /// <summary>A cause with its subjects put in order.</summary>
     public static Cause Of(string code, string text, params IEnumerable<string> subjects) =>
@@ -68,24 +68,20 @@ public sealed record Answer(AnswerKind Kind, IReadOnlyList<Cause> Causes, IReadO
     /// <summary>Unknown until this is found out.</summary>
     public static Answer NotKnown(params IReadOnlyList<Cause> causes) => new(AnswerKind.Unknown, Ordered(causes), []);
 
+    /// <summary>Both must hold; see <see cref="All"/>.</summary>
+    public Answer And(Answer other) => IsYes ? other : other.IsYes ? this : All([this, other]);
+
     /// <summary>
-    /// Both must hold. No weighs most, then luck, then unknown. Below a no only the causes of the no are kept,
-    /// otherwise all.
+    /// All must hold. No weighs most, then luck, then unknown. Below a no only the causes of the no are kept, otherwise all.
     /// </summary>
-    public Answer And(Answer other)
+    public static Answer All(IReadOnlyList<Answer> answers)
     {
-        if (IsYes)
-        {
-            return other;
-        }
-        if (other.IsYes)
-        {
-            return this;
-        }
-        var (kind, mine, theirs) = (Worst(Kind, other.Kind), Causes, other.Causes);
-        return kind == AnswerKind.No
-            ? new(kind, Ordered([.. Kind == kind ? mine : [], .. other.Kind == kind ? theirs : []]), [])
-            : new(kind, Ordered([.. mine, .. theirs]), Cut([.. Outcomes, .. other.Outcomes]));
+        var kind = answers.Select(a => a.Kind).DefaultIfEmpty().Aggregate(Worst);
+        var telling = answers.Where(a => kind == AnswerKind.No ? a.Kind == kind : !a.IsYes).ToList();
+        return kind == AnswerKind.Yes ? Yes : new(
+            kind,
+            Ordered([.. telling.SelectMany(a => a.Causes)]),
+            kind == AnswerKind.No ? [] : Cut([.. telling.SelectMany(a => a.Outcomes)]));
     }
 
     /// <summary>

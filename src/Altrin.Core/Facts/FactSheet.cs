@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
 
@@ -9,16 +10,20 @@ namespace Altrin.Core.Facts;
 /// <param name="Conflicts">Addresses that two hosts hold or may come to hold.</param>
 /// <param name="Overlaps">Routers with overlapping subnets on both sides.</param>
 /// <param name="Internet">Ordinary internet of each customer's device.</param>
-/// <param name="Reach">Who opens connections to whom, class by class.</param>
 /// <param name="Needs">What the customer asked for, need by need.</param>
+/// <param name="ReachOnDemand">Works <see cref="Reach"/> out: no finding needs it, and it grows with the square of the home.</param>
 public sealed record FactSheet(
     IReadOnlyList<SegmentFact> Segments,
     IReadOnlyList<AddressFact> Addresses,
     IReadOnlyList<ConflictFact> Conflicts,
     IReadOnlyList<OverlapFact> Overlaps,
     IReadOnlyList<InternetFact> Internet,
-    ReachFact Reach,
-    IReadOnlyList<NeedFact> Needs);
+    IReadOnlyList<NeedFact> Needs,
+    [property: JsonIgnore] Lazy<ReachFact> ReachOnDemand)
+{
+    /// <summary>Who opens connections to whom, class by class.</summary>
+    public ReachFact Reach => ReachOnDemand.Value;
+}
 
 /// <summary>One broadcast domain.</summary>
 /// <param name="Id">Named after the router that rules it, else after another box in it; "street" for the provider's.</param>

@@ -12,6 +12,7 @@ public sealed class HostTable
     private readonly ILookup<(string Segment, Ipv4Address Address), Interface> _holders;
     private readonly Dictionary<(string, Side), List<Cause>> _clashes = [];
     private readonly Dictionary<string, List<Cause>> _inPool = new(StringComparer.Ordinal);
+    private readonly Dictionary<(string Segment, string Server), Answer> _leased = [];
 
     internal HostTable(Network network, Leasing leasing)
     {
@@ -61,23 +62,25 @@ public sealed class HostTable
         {
             return Answer.No([.. segment.Loops.Select(l => Cause.Of(CauseCodes.Loop, $"A ring of {l.Cables.Count} {(l.Cables.Count == 1 ? "cable" : "cables")} takes the segment down.", l.Cables))]);
         }
-        var causes = new List<Cause>();
-        if (_clashes.TryGetValue((host.Owner, host.Side), out var clashes))
-        {
-            causes.AddRange(clashes.Where(_ => holding.Exact is not null));
-        }
         if (holding is { Server: { } server, Exact: null })
         {
-            causes.AddRange(_inPool.GetValueOrDefault(server, []));
-            var seat = segment.Servers.First(s => s.Owner == server);
-            if (seat.Leases is { } leases && _leasing.Unreserved(server) > leases)
-            {
-                causes.Add(Cause.Of(CauseCodes.SeveralAtStreet, $"{_leasing.Unreserved(server)} ask the provider for an address and one gets it.", PortRef.Street));
-            }
-            else if (seat.Pool is { } pool && _leasing.Unreserved(server) > pool.Count)
-            {
-                causes.Add(Cause.Of(CauseCodes.PoolTooSmall, $"{_leasing.Unreserved(server)} ask for an address and the pool of {_network.Design.NameOf(server)} holds {pool.Count}.", server));
-            }
+            return _leased.TryGetValue((segment.Id, server), out var known) ? known : _leased[(segment.Id, server)] = Leased(segment, server);
+        }
+        return _clashes.TryGetValue((host.Owner, host.Side), out var clashes) ? Answer.ByLuck(clashes) : Answer.Yes;
+    }
+
+    /// <summary>What everybody suffers who has an unreserved lease of a server.</summary>
+    private Answer Leased(Segment segment, string server)
+    {
+        var causes = new List<Cause>(_inPool.GetValueOrDefault(server, []));
+        var seat = segment.Servers.First(s => s.Owner == server);
+        if (seat.Leases is { } leases && _leasing.Unreserved(server) > leases)
+        {
+            causes.Add(Cause.Of(CauseCodes.SeveralAtStreet, $"{_leasing.Unreserved(server)} ask the provider for an address and one gets it.", PortRef.Street));
+        }
+        else if (seat.Pool is { } pool && _leasing.Unreserved(server) > pool.Count)
+        {
+            causes.Add(Cause.Of(CauseCodes.PoolTooSmall, $"{_leasing.Unreserved(server)} ask for an address and the pool of {_network.NameOf(server)} holds {pool.Count}.", server));
         }
         return causes.Count == 0 ? Answer.Yes : Answer.ByLuck(causes);
     }
@@ -113,7 +116,7 @@ public sealed class HostTable
                 }
                 if (_leasing.Unreserved(server.Owner) > 0)
                 {
-                    var cause = Cause.Of(CauseCodes.FixedInPool, $"{_network.Design.NameOf(server.Owner)} may hand {typed.Address.Address} of {_network.Design.NameOf(host.Owner)} to somebody else.", host.Owner, server.Owner);
+                    var cause = Cause.Of(CauseCodes.FixedInPool, $"{_network.NameOf(server.Owner)} may hand {typed.Address.Address} of {_network.NameOf(host.Owner)} to somebody else.", host.Owner, server.Owner);
                     Clash(host, cause);
                     (_inPool.TryGetValue(server.Owner, out var there) ? there : _inPool[server.Owner] = []).Add(cause);
                 }
@@ -125,5 +128,5 @@ public sealed class HostTable
     private void Clash(Interface host, Cause cause) =>
         (_clashes.TryGetValue((host.Owner, host.Side), out var there) ? there : _clashes[(host.Owner, host.Side)] = []).Add(cause);
 
-    private string Joined(IEnumerable<string> owners) => string.Join(" and ", owners.Distinct().Order(StringComparer.Ordinal).Select(_network.Design.NameOf));
+    private string Joined(IEnumerable<string> owners) => string.Join(" and ", owners.Distinct().Order(StringComparer.Ordinal).Select(_network.NameOf));
 }

@@ -79,16 +79,17 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer)
     private NeedFact Discovery(FoundByOthers need, Interface device)
     {
         var others = network.Interfaces.Where(i => i.Side == Side.Device && i.Owner != device.Owner).ToList();
-        var answer = Linked(device);
-        string? stoppedBy = answer.IsYes ? null : device.Owner;
+        var steps = new List<Answer> { Linked(device) };
+        string? stoppedBy = device.Linked ? null : device.Owner;
         foreach (var other in others.Where(_ => device.Linked))
         {
             var (step, by) = !other.Linked ? (Linked(other), other.Owner)
                 : other.Segment == device.Segment ? (Answer.Yes, null)
                 : Apart(device, other);
-            answer = answer.And(step);
+            steps.Add(step);
             stoppedBy ??= step.IsYes ? null : by;
         }
+        var answer = Answer.All(steps);
         return new(need.Id, device.Owner, answer, [], answer.IsYes ? null : stoppedBy);
     }
 
@@ -106,5 +107,5 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer)
 
     private Cause Twice(string inner) => Cause.Of(CauseCodes.TranslatedTwice, $"{Name(inner)} translates a second time and keeps what is behind it apart.", inner);
 
-    private string Name(string id) => network.Design.NameOf(id);
+    private string Name(string id) => network.NameOf(id);
 }

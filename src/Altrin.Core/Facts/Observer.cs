@@ -32,8 +32,8 @@ public static class Observer
             hosts.Conflicts,
             tracer.Overlaps,
             [.. devices.Select(d => Internet(network, tracer, d))],
-            new ReachTable(network, leasing, hosts, tracer).All(),
-            [.. network.Design.Site.Needs.OrderBy(n => n.Id, StringComparer.Ordinal).Select(needs.Of)]);
+            [.. network.Design.Site.Needs.OrderBy(n => n.Id, StringComparer.Ordinal).Select(needs.Of)],
+            new(() => new ReachTable(network, leasing, hosts, tracer).All()));
         return new(network, leasing, hosts, tracer, sheet);
     }
 

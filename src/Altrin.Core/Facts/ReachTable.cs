@@ -55,7 +55,7 @@ internal sealed class ReachTable(Network network, Leasing leasing, HostTable hos
         var guard = out2.Routers.FirstOrDefault(r => network.Find(r, Side.Wan) is { } wan && out1.Segments.Contains(wan.Segment));
         return guard is null
             ? Stopped(out1.Answer.Kind == AnswerKind.No ? out1.Answer : Answer.No(), a.Owner)
-            : Stopped(Answer.No(Cause.Of(CauseCodes.NotForwarded, $"{network.Design.NameOf(guard)} lets nothing in that was not asked for from inside.", guard)), guard);
+            : Stopped(Answer.No(Cause.Of(CauseCodes.NotForwarded, $"{network.NameOf(guard)} lets nothing in that was not asked for from inside.", guard)), guard);
 
         ReachCell Stopped(Answer answer, string by) => new(a.Owner, b.Owner, answer, [], by);
     }
@@ -65,7 +65,7 @@ internal sealed class ReachTable(Network network, Leasing leasing, HostTable hos
     {
         var holdings = leasing.Holdings(device);
         return holdings.Count == 0
-            ? Answer.No(Cause.Of(CauseCodes.NoAddressServer, $"Nobody answers when {network.Design.NameOf(device.Owner)} asks for an address.", device.Segment))
+            ? Answer.No(Cause.Of(CauseCodes.NoAddressServer, $"Nobody answers when {network.NameOf(device.Owner)} asks for an address.", device.Segment))
             : holdings.Select(h => hosts.Trouble(device, h)).Aggregate((x, y) => x.And(y));
     }
 

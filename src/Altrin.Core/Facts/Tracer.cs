@@ -161,5 +161,5 @@ public sealed class Tracer
 
     private static Route Stop(Interface host, Answer answer) => new(answer, [], [host.Segment]);
 
-    private string Name(string id) => _network.Design.NameOf(id);
+    private string Name(string id) => _network.NameOf(id);
 }

@@ -41,7 +41,7 @@ public sealed class Evidence
         .Select(b => (Design.Box(b.Box)!, (RouterMode)b.Mode));
 
     /// <summary>The name of a box or device.</summary>
-    public string Name(string id) => Design.NameOf(id);
+    public string Name(string id) => Network.NameOf(id);
 
     /// <summary>Names joined as in a sentence.</summary>
     public string Names(IEnumerable<string> ids)

@@ -18,6 +18,8 @@ public sealed record Network(
 {
     private readonly Dictionary<string, Segment> _segments = Segments.ToDictionary(s => s.Id, StringComparer.Ordinal);
     private readonly Dictionary<(string, Side), Interface> _interfaces = Interfaces.ToDictionary(i => (i.Owner, i.Side));
+    private readonly Dictionary<string, BoxMode> _modes = Design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
+    private readonly Dictionary<string, string> _names = Design.Site.Boxes.Select(b => (b.Id, b.Name)).Concat(Design.Site.Devices.Select(d => (d.Id, d.Name))).ToDictionary(x => x.Id, x => x.Name, StringComparer.Ordinal);
 
     /// <summary>The segment with this id.</summary>
     public Segment Segment(string id) => _segments[id];
@@ -26,7 +28,10 @@ public sealed record Network(
     public Interface? Find(string owner, Side side) => _interfaces.GetValueOrDefault((owner, side));
 
     /// <summary>A router's settings; null where the owner does not route.</summary>
-    public RouterMode? Router(string owner) => Design.Mode(owner) as RouterMode;
+    public RouterMode? Router(string owner) => _modes.GetValueOrDefault(owner) as RouterMode;
+
+    /// <summary>The name of a box or device; the same as <see cref="Sites.Design.NameOf"/>, without looking through the lists.</summary>
+    public string NameOf(string id) => _names.TryGetValue(id, out var name) ? name : Design.NameOf(id);
 }
 
 /// <summary>One broadcast domain: everything that hears a broadcast of any of its members.</summary>

@@ -1,5 +1,4 @@
 using Altrin.Core.Findings;
-using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Findings;
 

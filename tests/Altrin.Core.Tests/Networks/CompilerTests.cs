@@ -33,7 +33,7 @@ public sealed class CompilerTests
 
     [Fact]
     public void A_bridged_gateway_puts_its_devices_at_the_street() =>
-        Assert.True(Compile(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Wired("a", "gw/lan1")).Segment("street").Interfaces.Any(i => i.Owner == "a"));
+        Assert.Contains(Compile(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Wired("a", "gw/lan1")).Segment("street").Interfaces, i => i.Owner == "a");
 
     [Theory]
     [InlineData("home", "key", null)]
