@@ -99,7 +99,7 @@ internal static class ProofTables
 
     private static string Address(AddressFact fact) => fact.Origin switch
     {
-        AddressOrigin.Leased when fact.Offers[0] is var offer => offer.From is { } pool ? $"{pool.First} to {pool.Last}" : "not known",
+        AddressOrigin.Leased when fact.Offers[0] is var offer => offer.From is { } pool ? $"one of {pool.First} to {pool.Last}" : "not known",
         AddressOrigin.SelfAssigned => "169.254.x.x",
         AddressOrigin.None => "none",
         _ => $"{fact.Address}/{fact.PrefixLength}",

@@ -89,7 +89,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         OpenDemo("plan", "?device=loft-phone");
         browser.Choose("Wi-Fi that it joins", "pottery at Hall gateway");
         browser.Until(() => browser.Driver.FindElement(By.XPath("//section[@aria-label='Loft phone']")).Text.Contains("leased by Hall gateway", StringComparison.Ordinal) ? "moved" : null, "the phone to move over");
-        browser.Choose("Its address: address", "typed by hand");
+        browser.Choose("Its address", "typed by hand");
         browser.Type("Address and prefix", "10.0.0.9/24" + Keys.Enter);
         browser.See("Loft phone is set to 10.0.0.9, outside 192.168.8.0/24", Verdict);
     }

@@ -25,7 +25,7 @@ internal static class Cures
             var move = box.Profile.WanPortJoins ? [] : MoveToLan(e, router, cable);
             if (move is not null)
             {
-                yield return Hopeful($"Set {box.Name} to access-point mode", [new SetMode(router, ModeKind.AccessPoint), .. move, .. inner]);
+                yield return Hopeful($"Set {box.Name} to access-point mode", [new SetMode(router, ModeKind.AccessPoint), .. move, .. KeepPage(e, box, above), .. inner]);
             }
         }
         if (e.PlanOf(above) is var (plan, _) && plan.FirstFree() is { } free && MoveToLan(e, router, cable) is { } byHand)
@@ -39,6 +39,10 @@ internal static class Cures
             yield return Hopeful($"Set {e.Name(upper)} to bridge mode", [new SetMode(upper, ModeKind.Bridge)]);
         }
     }
+
+    /// <summary>The page of a box that is to become an access point gets an address that stays, so that it can be found again.</summary>
+    private static IEnumerable<Change> KeepPage(Evidence e, Box box, Segment above) =>
+        box.Hardware is { } hardware && e.PlanOf(above) is var (plan, ruler) && plan.FirstFree() is { } free ? [new Reserve(ruler, hardware, free)] : [];
 
     /// <summary>
     /// Devices behind a router that is to be flattened and must be reached from outside: the router above keeps an address for

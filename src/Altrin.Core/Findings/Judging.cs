@@ -7,15 +7,21 @@ namespace Altrin.Core.Findings;
 /// <summary>The whole pipe: a design goes in, facts and findings come out.</summary>
 public static class Judging
 {
-    /// <summary>How many remedies of one design are proven; the rest is not offered. Bounds the work on very large designs.</summary>
+    /// <summary>The most remedies that are proven for one design; the rest is not offered.</summary>
     public const int MostProven = 120;
+
+    /// <summary>
+    /// How many remedies of a design are proven: all of a home's, fewer the larger the design, since each costs a whole proof.
+    /// A design of 50 boxes and devices has 120, one of 500 has 16.
+    /// </summary>
+    public static int Provable(Design design) => Math.Clamp(8000 / Math.Max(1, design.SetUp.Boxes.Count + design.SetUp.Devices.Count), 8, MostProven);
 
     /// <summary>Compiles, observes and judges, and proves every remedy before it is offered.</summary>
     public static Proof Prove(Design design, Situation? situation = null)
     {
         var at = situation ?? Situation.Settled;
         var judged = Judge(Observer.Observe(Compiler.Compile(design, at)));
-        var proven = Remedies.Proven(design, at, judged.Findings, MostProven);
+        var proven = Remedies.Proven(design, at, judged.Findings, Provable(design));
         // Among equally bad ones, what can be settled together with most others comes first.
         return judged with
         {

@@ -118,3 +118,26 @@ public sealed class PoolTooSmallTests() : RuleTests("pool-too-small")
     [Fact]
     public void Cures() => Cured(Three("192.168.8.20-192.168.8.21"), "Let the pool be 192.168.8.2 to 192.168.8.254");
 }
+
+public sealed class PageNotReservedTests() : RuleTests("page-not-reserved")
+{
+    private static Home Point(string? page) => Home.WithGateway().Point("point", page).Cable("gw/lan1", "point/wan").Wifi("phone", "point");
+
+    [Fact]
+    public void Triggers() => One(Point(null), Severity.Concern, "point");
+
+    [Fact]
+    public void Cures() => Cured(Point(null), "Reserve 192.168.8.2 for point");
+
+    [Fact]
+    public void Near_miss_typed_by_hand() => None(Point("192.168.8.3/24"));
+
+    [Fact]
+    public void Making_a_cascaded_router_an_access_point_keeps_its_page()
+    {
+        var home = Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1");
+        var remedy = Judging.Prove(home.Design).Findings.Single(f => f.Code == "translated-twice").Remedies.Single(r => r.Label == "Set in to access-point mode");
+        var after = Core.Changes.ChangeList.Apply(home.Design, remedy.Changes).Value;
+        Assert.DoesNotContain(Judging.Prove(after).Findings, f => f.Code == "page-not-reserved");
+    }
+}

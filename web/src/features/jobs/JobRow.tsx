@@ -58,7 +58,7 @@ export function JobRow({ job, onChanged, onDuplicate }: Props) {
             Rename
           </Button>
         )}
-        <chakra.a href={`/api/jobs/${job.id}/design`} download display="inline-flex" alignItems="center" minH="8" px="3" fontWeight="600" color="ink" aria-label={`Save ${job.name} as a design file`}>
+        <chakra.a href={`/api/jobs/${job.id}/design`} download textDecoration="none" display="inline-flex" alignItems="center" minH="8" px="3" fontWeight="600" color="ink" aria-label={`Save as file: ${job.name}`}>
           Save as file
         </chakra.a>
         <Button variant="quiet" aria-label={`Duplicate ${job.name}`} onClick={() => onDuplicate(`${job.name.slice(0, 73)}, copy`)}>

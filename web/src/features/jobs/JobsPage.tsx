@@ -111,7 +111,7 @@ export function JobsPage() {
             </Button>
           </Flex>
         )}
-        <Box display="grid" gap="4" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} mt="6">
+        <Box display="grid" gap="4" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} alignItems="start" mt="6">
           <NewJob busy={create.isPending} error={create.error?.message} onCreate={(name) => create.mutate({ name, from: null })} />
           <Card>
             <chakra.h2 fontSize="lg">Open a design file</chakra.h2>

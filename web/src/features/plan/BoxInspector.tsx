@@ -4,7 +4,7 @@ import { Card, Labelled } from "../../ui/pieces";
 import { modeWords } from "../../ui/words";
 import type { JobTools } from "../stations/useJob";
 import { Cables } from "./Cables";
-import type { Box as Gear, BoxSetting } from "./designReading";
+import type { Box as Gear, BoxSetting } from "../stations/designReading";
 import { HostAddressFields } from "./HostAddressFields";
 import { RadioFields } from "./RadioFields";
 import { RouterFields } from "./RouterFields";
@@ -41,7 +41,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
         </Labelled>
         {setting?.mode === "router" && <RouterFields box={box.id} setting={setting} tools={tools} />}
         {(setting?.mode === "accessPoint" || (setting?.mode === "switch" && setting.page)) && setting.page && (
-          <HostAddressFields legend="Its page" address={setting.page} tools={tools} make={(address) => ({ kind: "setPageAddress", box: box.id, address })} />
+          <HostAddressFields legend="Address of its page" address={setting.page} tools={tools} make={(address) => ({ kind: "setPageAddress", box: box.id, address })} />
         )}
         {setting?.mode === "bridge" && <Box fontSize="sm">It passes the public address on to the next box. Its Wi-Fi is off.{setting.page?.address && ` Its page may answer at ${setting.page.address}.`}</Box>}
         {setting?.radios?.map((radio) => (

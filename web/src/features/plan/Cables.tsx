@@ -4,7 +4,7 @@ import type { Design, Schemas } from "../../api/client";
 import { Card, Labelled } from "../../ui/pieces";
 import { keysOf, mediumWords } from "../../ui/words";
 import type { JobTools } from "../stations/useJob";
-import { cableAt, endName, freeEnds, otherEnd } from "./designReading";
+import { cableAt, endName, freeEnds, otherEnd } from "../stations/designReading";
 import { Button, Select } from "../../ui/controls";
 
 interface Props {

@@ -1,9 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Design, Proof, Schemas } from "../../api/client";
 import { Card, Labelled } from "../../ui/pieces";
+import { Said } from "../../ui/Said";
 import type { JobTools } from "../stations/useJob";
 import { Cables } from "./Cables";
-import { addressText, factsOf, nameOf, setUpOf } from "./designReading";
+import { addressText, factsOf, nameOf, setUpOf } from "../stations/designReading";
 import { HostAddressFields } from "./HostAddressFields";
 import { Mono, Select } from "../../ui/controls";
 
@@ -33,7 +34,7 @@ export function DeviceInspector({ device, design, proof, tools }: Props) {
       <Card display="grid" gap="3">
         {fact && (
           <Box>
-            Has <Mono>{addressText(design, fact).text}</Mono>, {addressText(design, fact).how}.{internet && internet.answer.causes[0] && <Box color="muted">{internet.answer.causes[0].text}</Box>}
+            Has <Mono>{addressText(design, fact).text}</Mono>, {addressText(design, fact).how}.{internet && internet.answer.causes.map((cause) => <Box key={cause.text} color="muted"><Said text={cause.text} /></Box>)}
           </Box>
         )}
         <HostAddressFields legend="Its address" address={setting?.address ?? { kind: "automatic" }} tools={tools} make={(address) => ({ kind: "setDeviceAddress", device: device.id, address })} />

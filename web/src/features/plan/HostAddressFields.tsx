@@ -34,7 +34,7 @@ export function HostAddressFields({ legend, address, tools, make }: Props) {
   return (
     <chakra.fieldset border="0" minW="0">
       <Box display="grid" gap="2">
-        <Labelled label={`${legend}: address`}>
+        <Labelled label={legend}>
           {(ids) => (
             <Select
               {...ids}

@@ -4,7 +4,7 @@ import { useSearchParams } from "react-router";
 import { Card } from "../../ui/pieces";
 import type { JobTools } from "../stations/useJob";
 import { BoxInspector } from "./BoxInspector";
-import { setUpOf } from "./designReading";
+import { setUpOf } from "../stations/designReading";
 import { DeviceInspector } from "./DeviceInspector";
 import { GearList } from "./GearList";
 import { VerdictPanel } from "./VerdictPanel";

@@ -4,7 +4,7 @@ import { DraftInput } from "../../ui/DraftInput";
 import { Labelled } from "../../ui/pieces";
 import { bandWords, keysOf, securityWords } from "../../ui/words";
 import type { JobTools } from "../stations/useJob";
-import type { Box as Gear } from "./designReading";
+import type { Box as Gear } from "../stations/designReading";
 import { Select } from "../../ui/controls";
 
 type Radio = Schemas["RadioSettingDocument"];

@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { Change } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
 import type { JobTools } from "../stations/useJob";
-import type { BoxSetting } from "./designReading";
+import type { BoxSetting } from "../stations/designReading";
 import { HostAddressFields } from "./HostAddressFields";
 import { Mono } from "../../ui/controls";
 
@@ -51,7 +51,7 @@ export function RouterFields({ box, setting, tools }: { box: string; setting: Bo
           ))}
         </Box>
       )}
-      {setting.wan && <HostAddressFields legend="Its outer side" address={setting.wan} tools={tools} make={(address) => ({ kind: "setWan", box, address })} />}
+      {setting.wan && <HostAddressFields legend="Address outside" address={setting.wan} tools={tools} make={(address) => ({ kind: "setWan", box, address })} />}
     </>
   );
 }

@@ -1,8 +1,9 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import type { Change, Design, Finding, Proof, Remedy } from "../../api/client";
 import { levelColour, levelWord, Mark } from "../../ui/pieces";
+import { Said } from "../../ui/Said";
 import { answerWords } from "../../ui/words";
-import { nameOf } from "./designReading";
+import { needWords } from "../stations/designReading";
 import { Button } from "../../ui/controls";
 
 interface Props {
@@ -33,7 +34,7 @@ export function VerdictPanel({ design, proof, trying, apply, busy }: Props) {
       <Box aria-live="polite">
         {trying && (
           <Box color="muted" fontSize="sm">
-            If you keep it: {trying}
+            If you keep it: <Said text={trying} />
           </Box>
         )}
         <chakra.h1 fontSize="xl" color={levelColour(kind)}>
@@ -80,11 +81,6 @@ interface Offer {
 
 const identity = (finding: Finding) => finding.identity ?? finding.code;
 
-export function needWords(design: Design, id: string): string {
-  const need = design.site.needs.find((n) => n.id === id);
-  return need ? `${nameOf(design, need.device)} ${need.kind === "reachFromOutside" ? `reached from outside, port ${need.port}` : "found by every device"}` : id;
-}
-
 function FindingItem({ finding, following, offer }: { finding: Finding; following: Finding[]; offer: Offer }) {
   return (
     <chakra.li display="grid" gridTemplateColumns="18px minmax(0, 1fr)" gap="2">
@@ -93,10 +89,10 @@ function FindingItem({ finding, following, offer }: { finding: Finding; followin
       </Box>
       <Box minW="0">
         <chakra.h2 fontSize="md" css={{ overflowWrap: "anywhere" }}>
-          {finding.what}
+          <Said text={finding.what} />
         </chakra.h2>
         <Box color="muted" fontSize="sm">
-          {finding.notice}
+          <Said text={finding.notice} />
         </Box>
         <Cures finding={finding} offer={offer} />
         {following.length > 0 && (
@@ -107,7 +103,7 @@ function FindingItem({ finding, following, offer }: { finding: Finding; followin
             <Box as="ul" display="grid" gap="2" mt="1">
               {following.map((f) => (
                 <Box as="li" key={identity(f)} css={{ overflowWrap: "anywhere" }}>
-                  {f.what}
+                  <Said text={f.what} />
                   <Cures finding={f} offer={offer} />
                 </Box>
               ))}
@@ -126,7 +122,7 @@ function Cures({ finding, offer }: { finding: Finding; offer: Offer }) {
     <>
       {above.length > 0 && (
         <Box fontSize="sm" mt="1">
-          Also settled by: {above.map((r) => r.label).join("; ")}
+          Also settled by: <Said text={above[0]?.label ?? ""} />
         </Box>
       )}
       {here.length > 0 && (
@@ -134,7 +130,7 @@ function Cures({ finding, offer }: { finding: Finding; offer: Offer }) {
           {here.map((remedy) => (
             <Button key={remedy.label} variant={remedy.label === offer.first ? "main" : "act"} disabled={offer.disabled} onClick={() => offer.apply(remedy.changes)} fontSize="sm">
               <span>
-                {remedy.label}
+                <Said text={remedy.label} />
                 {remedy.settles.length > 1 && (
                   <chakra.span fontWeight="400" display="block" fontSize="xs">
                     settles {remedy.settles.length} findings

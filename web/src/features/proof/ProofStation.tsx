@@ -1,11 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
-import type { AnswerKind, Design, Schemas } from "../../api/client";
+import type { Design, Schemas } from "../../api/client";
 import { levelColour, levelWord } from "../../ui/pieces";
-import { answerWords, sideWords } from "../../ui/words";
-import { addressText, nameOf, street } from "../plan/designReading";
-import { needWords } from "../plan/VerdictPanel";
+import { sideWords } from "../../ui/words";
+import { addressText, nameOf, needWords, street } from "../stations/designReading";
 import type { JobTools } from "../stations/useJob";
+import { Answer, Cell, Head, Why } from "./pieces";
 import { ReachTable } from "./ReachTable";
 import { Mono } from "../../ui/controls";
 
@@ -25,12 +25,12 @@ export default function ProofStation({ tools }: { tools: JobTools }) {
         </chakra.h1>
         <Box>{proof.verdict.sentence}</Box>
       </chakra.section>
-      <Facts title="What the customer asked for" empty="Nothing beyond ordinary internet." heads={["Need", "Answer", "Why"]} rows={facts.needs.map((n) => [needWords(design, n.need), <Answer key="a" kind={n.answer.kind} />, n.answer.causes[0]?.text ?? ""])} />
+      <Facts title="What the customer asked for" empty="Nothing beyond ordinary internet." heads={["Need", "Answer", "Why"]} rows={facts.needs.map((n) => [needWords(design, n.need), <Answer key="a" kind={n.answer.kind} />, <Why key="w" answer={n.answer} />])} />
       <Facts
         title="Ordinary internet"
         empty="No device is in use."
         heads={["Device", "Answer", "Translated by", "Why"]}
-        rows={facts.internet.map((i) => [nameOf(design, i.device), <Answer key="a" kind={i.answer.kind} />, translators(design, i.translators), i.answer.causes[0]?.text ?? ""])}
+        rows={facts.internet.map((i) => [nameOf(design, i.device), <Answer key="a" kind={i.answer.kind} />, translators(design, i.translators), <Why key="w" answer={i.answer} />])}
       />
       <Facts
         title="Who has which address"
@@ -51,17 +51,6 @@ export default function ProofStation({ tools }: { tools: JobTools }) {
 function translators(design: Design, ids: Schemas["InternetFact"]["translators"]): string {
   return ids.map((id) => (id === street ? "the provider" : nameOf(design, id))).join(", then ");
 }
-
-export function Answer({ kind }: { kind: AnswerKind }) {
-  return (
-    <chakra.span fontWeight="700" whiteSpace="nowrap" color={kind === "yes" ? "moss" : kind === "unknown" ? "ochre" : "brick"}>
-      {answerWords[kind]}
-    </chakra.span>
-  );
-}
-
-export const Cell = chakra("td", { base: { px: "2", py: "1", textAlign: "start", verticalAlign: "top", borderBottomWidth: "1px", borderBottomStyle: "solid", borderColor: "line" } });
-export const Head = chakra("th", { base: { px: "2", py: "1", textAlign: "start", verticalAlign: "bottom", fontSize: "sm", color: "muted", fontWeight: 600, borderBottomWidth: "2px", borderBottomStyle: "solid", borderColor: "line" } });
 
 function Facts({ title, heads, rows, empty }: { title: string; heads: string[]; rows: ReactNode[][]; empty: string }) {
   return (

@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Design, Schemas } from "../../api/client";
-import { nameOf } from "../plan/designReading";
-import { Answer, Cell, Head } from "./ProofStation";
+import { nameOf } from "../stations/designReading";
+import { Answer, Cell, Head, Why } from "./pieces";
 
 /** Who opens connections to whom, class by class: rows open, columns are to answer. */
 export function ReachTable({ design, reach }: { design: Design; reach: Schemas["ReachFact"] }) {
@@ -40,7 +40,7 @@ export function ReachTable({ design, reach }: { design: Design; reach: Schemas["
                         <>
                           <Answer kind={cell.answer.kind} />
                           <Box fontSize="xs" color="muted">
-                            {cell.answer.causes[0]?.text}
+                            <Why answer={cell.answer} />
                           </Box>
                         </>
                       ) : null}

@@ -74,6 +74,6 @@ describe("VerdictPanel", () => {
 
   it("says that a proof is of something not kept yet", () => {
     show([], { trying: "Loft router gets 10.0.0.1/24" });
-    expect(screen.getByText("If you keep it: Loft router gets 10.0.0.1/24")).toBeInTheDocument();
+    expect(screen.getByRole("region", { name: "Verdict" })).toHaveTextContent("If you keep it: Loft router gets 10.0.0.1/24");
   });
 });

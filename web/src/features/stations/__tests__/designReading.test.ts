@@ -26,7 +26,7 @@ describe("designReading", () => {
   it.each([
     ["fixed", "192.168.8.5/24", "fixed"],
     ["reserved", "192.168.8.5/24", "reserved by Gateway"],
-    ["leased", "192.168.8.20 to 192.168.8.30", "leased by Gateway"],
+    ["leased", "one of 192.168.8.20 to 192.168.8.30", "leased by Gateway"],
     ["selfAssigned", "169.254.x.x", "nobody answers"],
     ["none", "no address", "not connected"],
   ])("words an address that is %s", (origin, text, how) => {

@@ -52,7 +52,7 @@ export function addressText(design: Design, fact: Schemas["AddressFact"]): Addre
       return { text: `${fact.address}/${fact.prefixLength}`, how: `reserved by ${servers}` };
     case "leased": {
       const pool = fact.offers[0]?.from;
-      return { text: pool ? pool.replace("-", " to ") : "not known", how: `leased by ${servers}` };
+      return { text: pool ? `one of ${pool.replace("-", " to ")}` : "not known", how: `leased by ${servers}` };
     }
     case "selfAssigned":
       return { text: "169.254.x.x", how: "nobody answers" };
@@ -62,3 +62,9 @@ export function addressText(design: Design, fact: Schemas["AddressFact"]): Addre
 }
 
 export const factsOf = (proof: Proof, owner: string) => proof.facts.addresses.filter((a) => a.owner === owner);
+
+/** What was asked for, in words. */
+export function needWords(design: Design, id: string): string {
+  const need = design.site.needs.find((n) => n.id === id);
+  return need ? `${nameOf(design, need.device)} ${need.kind === "reachFromOutside" ? `reached from outside, port ${need.port}` : "found by every device"}` : id;
+}
