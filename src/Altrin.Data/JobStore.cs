@@ -48,9 +48,9 @@ public sealed class JobStore(AltrinContext context, TimeProvider time)
     /// <summary>A job with its head; null when there is none with this id.</summary>
     public async Task<JobHead?> Find(long id, CancellationToken cancel)
     {
-        // One row at a time would let the head move between the reads.
-        await using var transaction = await context.Database.BeginTransactionAsync(cancel);
-        return await context.Jobs.AsNoTracking().FirstOrDefaultAsync(j => j.Id == id, cancel) is { } job ? await Head(job, cancel) : null;
+        // One query: between two, the head could move. A transaction would hold up those who write.
+        var rows = from job in context.Jobs.AsNoTracking() join revision in context.Revisions.AsNoTracking() on job.HeadId equals revision.Id where job.Id == id select new { job, revision };
+        return await rows.FirstOrDefaultAsync(cancel) is { } found ? await Head(found.job, found.revision, cancel) : null;
     }
 
     /// <summary>Renames a job, or puts it away or back.</summary>
@@ -144,9 +144,11 @@ public sealed class JobStore(AltrinContext context, TimeProvider time)
         await context.SaveChangesAsync(cancel);
     }
 
-    private async Task<JobHead> Head(JobEntity job, CancellationToken cancel)
+    private async Task<JobHead> Head(JobEntity job, CancellationToken cancel) =>
+        await Head(job, await context.Revisions.AsNoTracking().FirstAsync(r => r.Id == job.HeadId, cancel), cancel);
+
+    private async Task<JobHead> Head(JobEntity job, RevisionEntity revision, CancellationToken cancel)
     {
-        var revision = await context.Revisions.AsNoTracking().FirstAsync(r => r.Id == job.HeadId, cancel);
         var read = DesignFile.Read(revision.Design);
         var home = read.Value ?? throw new InvalidDataException($"Revision {revision.Id} of job {job.Id} cannot be read: {read.Errors[0]}");
         return new(job, revision, home, revision.ParentId is null ? null : revision.Label, (await NewestChild(revision.Id, cancel))?.Label);

@@ -43,6 +43,15 @@ internal sealed class ReadErrors
         return text;
     }
 
+    /// <summary>Notes what a box would not take; nothing where there is no reason.</summary>
+    public void Wrong(string pointer, string? found, string? reason)
+    {
+        if (reason is not null)
+        {
+            Add(pointer, $"\"{found}\"", reason);
+        }
+    }
+
     /// <summary>Notes a part that does not belong there.</summary>
     public void Absent(string pointer, object? part, string why)
     {

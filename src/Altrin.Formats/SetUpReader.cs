@@ -1,5 +1,5 @@
-using System.Text;
 using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 
 namespace Altrin.Formats;
@@ -61,10 +61,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
     {
         errors.Absent($"{pointer}/page", setting.Page, "a router's page answers at its LAN address");
         var lan = errors.Read($"{pointer}/lan", setting.Lan, InterfaceAddress.Parse);
-        if (lan.PrefixLength is < 8 or > 30 || !lan.Subnet.IsHost(lan.Address))
-        {
-            errors.Add($"{pointer}/lan", $"\"{setting.Lan}\"", "a host address with a prefix from /8 to /30 is expected");
-        }
+        errors.Wrong($"{pointer}/lan", setting.Lan, lan == default ? null : PageChecks.WrongOwnAddress(lan));
         return new(
             Required(setting.Wan, $"{pointer}/wan", "a router needs 'wan'"),
             lan,
@@ -81,10 +78,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             return new(false, default, null, [], []);
         }
         var pool = errors.Read($"{pointer}/pool", server.Pool, AddressRange.Parse);
-        if (lan != default && !lan.Subnet.Hosts.Contains(pool))
-        {
-            errors.Add($"{pointer}/pool", $"\"{server.Pool}\"", $"a range inside {lan.Subnet.Hosts} is expected");
-        }
+        errors.Wrong($"{pointer}/pool", server.Pool, lan == default || pool == default ? null : PageChecks.WrongPool(pool, lan));
         var reservations = server.Reservations ?? [];
         errors.Unique(reservations, r => r.Hardware.ToLowerInvariant(), i => $"{pointer}/reservations/{i}/hardware", "a hardware address");
         return new(
@@ -181,8 +175,10 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             errors.Absent($"{pointer}/nameServers", address.NameServers, "only a fixed host has name servers here");
             return new Automatic();
         }
+        var own = errors.Read($"{pointer}/address", address.Address, InterfaceAddress.Parse);
+        errors.Wrong($"{pointer}/address", address.Address, own == default ? null : PageChecks.WrongOwnAddress(own));
         return new Fixed(
-            errors.Read($"{pointer}/address", address.Address, InterfaceAddress.Parse),
+            own,
             errors.ReadOptional($"{pointer}/gateway", address.Gateway, Ipv4Address.Parse),
             ReadNames(address.NameServers, $"{pointer}/nameServers"));
     }
@@ -190,11 +186,5 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
     private List<Ipv4Address> ReadNames(IReadOnlyList<string>? names, string pointer) =>
         [.. (names ?? []).Select((n, i) => errors.Read($"{pointer}/{i}", n, Ipv4Address.Parse))];
 
-    private void NetworkName(string name, string pointer)
-    {
-        if (Encoding.UTF8.GetByteCount(name) > 32 || name.Any(char.IsControl))
-        {
-            errors.Add(pointer, $"{Encoding.UTF8.GetByteCount(name)} bytes", "a network name has 1 to 32 bytes and no control characters");
-        }
-    }
+    private void NetworkName(string name, string pointer) => errors.Wrong(pointer, name, PageChecks.WrongNetworkName(name));
 }

@@ -38,7 +38,8 @@ internal static class Setup
         DesignRoutes.Map(jobs);
         HeadRoutes.Map(jobs);
         app.Map("/api/{**rest}", () => Problems.Of(StatusCodes.Status404NotFound, "not-found", "There is no such address in the API.", "See /api/openapi/v1.json for those there are.")).ExcludeFromDescription();
-        app.MapFallback(Page.Serve);
+        // A file that is missing is missing; every other address belongs to the page.
+        app.MapFallback("{*path:nonfile}", Page.Serve);
     }
 
     private sealed record Health(string Status, string Version);

@@ -33,7 +33,7 @@ public sealed record SetLanAddress(string Box, InterfaceAddress Address) : Chang
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "LAN address of its own", router =>
-        Edit.Unless<BoxMode>(Edit.WrongOwnAddress(Address), router with { Lan = Address, Server = Factory.Moved(router.Server, router.Lan, Address) }));
+        Edit.Unless<BoxMode>(PageChecks.WrongOwnAddress(Address), router with { Lan = Address, Server = Factory.Moved(router.Server, router.Lan, Address) }));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} gets {Address}";
@@ -44,7 +44,7 @@ public sealed record SetPageAddress(string Box, HostAddress Address) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<BoxMode>(design, Box, "page address of its own", mode =>
-        Edit.WrongHostAddress(Address) is { } wrong ? Parsed<BoxMode>.Fail(wrong) : mode switch
+        PageChecks.WrongHostAddress(Address) is { } wrong ? Parsed<BoxMode>.Fail(wrong) : mode switch
         {
             AccessPointMode point => point with { Page = Address },
             SwitchMode { Page: not null } managed => managed with { Page = Address },
@@ -60,7 +60,7 @@ public sealed record SetWan(string Box, HostAddress Address) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "WAN side", router =>
-        Edit.Unless<BoxMode>(Edit.WrongHostAddress(Address), router with { Wan = Address }));
+        Edit.Unless<BoxMode>(PageChecks.WrongHostAddress(Address), router with { Wan = Address }));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"The WAN side of {design.NameOf(Box)} {AddressWords.Gets(Address)}";
@@ -76,7 +76,7 @@ public sealed record SetRadio(string Box, RadioSetting Setting) : Change
         {
             return Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no radio '{Ipv4Address.Shown(Setting.Radio)}' in its present mode.");
         }
-        if (Edit.WrongNetworkName(Setting.Name) is { } wrong)
+        if (PageChecks.WrongNetworkName(Setting.Name) is { } wrong)
         {
             return Parsed<BoxMode>.Fail(wrong);
         }

@@ -8,7 +8,7 @@ public sealed record SetDeviceAddress(string Device, HostAddress Address) : Chan
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Device(design, Device, setting =>
-        Edit.Unless(Edit.WrongHostAddress(Address), setting with { Address = Address }));
+        Edit.Unless(PageChecks.WrongHostAddress(Address), setting with { Address = Address }));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Device)} {AddressWords.Gets(Address)}";
@@ -22,7 +22,7 @@ public sealed record JoinWifi(string Device, WifiJoin? Wifi) : Change
     {
         null => setting with { Wifi = null },
         { Box: var box } when design.Box(box) is null => Parsed<DeviceSetting>.Fail($"There is no box '{Ipv4Address.Shown(box)}'."),
-        _ => Edit.Unless(Edit.WrongNetworkName(Wifi.Name), setting with { Wifi = Wifi }),
+        _ => Edit.Unless(PageChecks.WrongNetworkName(Wifi.Name), setting with { Wifi = Wifi }),
     });
 
     /// <inheritdoc/>

@@ -1,4 +1,3 @@
-using System.Text;
 using Altrin.Core.Addressing;
 using Altrin.Core.Sites;
 
@@ -50,32 +49,6 @@ internal static class Edit
                 : [.. design.SetUp.Devices.Select(d => d.Device == deviceId ? edited : d)],
         });
     }
-
-    /// <summary>What the page of a box takes as its own address: a host address of a prefix from /8 to /30.</summary>
-    public static string? WrongOwnAddress(InterfaceAddress own) =>
-        own.PrefixLength is < 8 or > 30 ? $"The prefix /{own.PrefixLength} is not taken; /8 to /30 are."
-        : !own.Subnet.IsHost(own.Address) ? $"{own.Address} is the {(own.Address == own.Subnet.Network ? "network" : "broadcast")} address of {own.Subnet}; no box can have it."
-        : WrongHost(own.Address);
-
-    /// <summary>What no host can have as its address or point at.</summary>
-    public static string? WrongHost(Ipv4Address address) =>
-        SpecialBlock.UseOf(address) == AddressUse.NotForHosts ? $"{address} lies in {SpecialBlock.Of(address)!.Subnet} ({SpecialBlock.Of(address)!.Name}); no host can have it." : null;
-
-    public static string? WrongHostAddress(HostAddress address) => address is Fixed typed
-        ? WrongOwnAddress(typed.Address)
-            ?? (typed.Gateway is { } gateway ? WrongHost(gateway) : null)
-            ?? (typed.NameServers.Count > 4 ? "At most 4 name servers are taken." : null)
-        : null;
-
-    public static string? WrongPool(AddressRange pool, InterfaceAddress lan) =>
-        !lan.Subnet.Hosts.Contains(pool) ? $"The pool {pool} does not lie inside {lan.Subnet}, whose host addresses are {lan.Subnet.Hosts}." : null;
-
-    public static string? WrongNetworkName(string name) =>
-        Encoding.UTF8.GetByteCount(name) is < 1 or > 32 ? "A network name has 1 to 32 bytes."
-        : name.Any(char.IsControl) ? "A network name holds no control characters."
-        : null;
-
-    public static string? WrongTransportPort(int port) => port is < 1 or > 65535 ? $"{port} is not a port; ports are 1 to 65535." : null;
 
     /// <summary>A failure where there is a reason, else the value.</summary>
     public static Parsed<T> Unless<T>(string? reason, T value) => reason is null ? value : Parsed<T>.Fail(reason);

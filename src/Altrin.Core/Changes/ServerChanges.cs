@@ -18,7 +18,7 @@ public sealed record MovePool(string Box, AddressRange Pool) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        Edit.Unless(Edit.WrongPool(Pool, router.Lan), router.Server with { Pool = Pool }));
+        Edit.Unless(PageChecks.WrongPool(Pool, router.Lan), router.Server with { Pool = Pool }));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"Pool of {design.NameOf(Box)} is {Pool}";
@@ -29,7 +29,7 @@ public sealed record SetServerGateway(string Box, Ipv4Address? Gateway) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        Edit.Unless(Gateway is { } gateway ? Edit.WrongHost(gateway) : null, router.Server with { Gateway = Gateway }));
+        Edit.Unless(Gateway is { } gateway ? PageChecks.WrongHost(gateway) : null, router.Server with { Gateway = Gateway }));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(Gateway is { } gateway ? gateway.ToString() : "itself")} as gateway";
@@ -69,7 +69,7 @@ public sealed record AddForward(string Box, PortForward Forward) : Change
         router.Forwards.Any(f => f.Protocol == Forward.Protocol && f.OutsidePort == Forward.OutsidePort)
             ? Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} already forwards port {Forward.OutsidePort}; a port is forwarded once.")
             : Edit.Unless<BoxMode>(
-                Edit.WrongTransportPort(Forward.OutsidePort) ?? Edit.WrongTransportPort(Forward.InsidePort) ?? Edit.WrongHost(Forward.To),
+                PageChecks.WrongTransportPort(Forward.OutsidePort) ?? PageChecks.WrongTransportPort(Forward.InsidePort) ?? PageChecks.WrongHost(Forward.To),
                 router with { Forwards = [.. router.Forwards, Forward] }));
 
     /// <inheritdoc/>

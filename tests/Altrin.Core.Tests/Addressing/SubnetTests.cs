@@ -19,9 +19,12 @@ public sealed class SubnetTests
     [InlineData("/24")]
     public void Refuses_host_bits_and_bad_prefixes(string text) => Assert.False(Subnet.Parse(text).Ok);
 
-    // RFC 4632, section 3.1 (worked example): 172.16.0.0 with mask 255.248.0.0 is the /13 that ends at 172.23.255.255. From memory of the text.
+    // RFC 4632, section 5 (worked example of a provider with 10.24.0.0/13 and its customers C1 to C3), from memory.
     [Theory]
-    [InlineData("172.16.0.0/13", "255.248.0.0", "172.23.255.255")]
+    [InlineData("10.24.0.0/13", "255.248.0.0", "10.31.255.255")]
+    [InlineData("10.24.0.0/21", "255.255.248.0", "10.24.7.255")]
+    [InlineData("10.24.16.0/20", "255.255.240.0", "10.24.31.255")]
+    [InlineData("10.24.8.0/22", "255.255.252.0", "10.24.11.255")]
     // RFC 1918, section 3.
     [InlineData("10.0.0.0/8", "255.0.0.0", "10.255.255.255")]
     [InlineData("172.16.0.0/12", "255.240.0.0", "172.31.255.255")]
@@ -84,6 +87,15 @@ public sealed class SubnetTests
         Assert.Equal(x.FirstUsable.ToString(), a.Hosts.First.ToString());
         Assert.Equal((long)x.Total, a.Size);
     });
+
+    // The same worked example: customers lie inside their provider's block and beside each other.
+    [Fact]
+    public void Aggregates_contain_their_customers()
+    {
+        Subnet[] customers = [Net("10.24.0.0/21"), Net("10.24.16.0/20"), Net("10.24.8.0/22")];
+        Assert.All(customers, c => Assert.True(Net("10.24.0.0/13").Contains(c) && !Net("10.32.0.0/13").Overlaps(c)));
+        Assert.All(customers.SelectMany(a => customers.Where(b => b != a).Select(b => (a, b))), p => Assert.False(p.a.Overlaps(p.b)));
+    }
 
     [Fact]
     public void Nested_prefixes_overlap_and_third_numbers_do_not_decide()

@@ -18,7 +18,7 @@ interface Props {
 export function Cables({ owner, ends, design, tools }: Props) {
   const [from, setFrom] = useState("");
   const [to, setTo] = useState("");
-  const [medium, setMedium] = useState<Schemas["Medium"]>("cat6");
+  const [medium, setMedium] = useState<Schemas["Medium"]>("unknown");
   const free = freeEnds(design);
   const mine = free.filter((e) => ends.includes(e));
   const others = free.filter((e) => e.split("/")[0] !== owner);

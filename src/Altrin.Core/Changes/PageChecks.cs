@@ -1,0 +1,42 @@
+using System.Text;
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Changes;
+
+/// <summary>
+/// What the page of a box checks before it takes a setting (common practice). Everything that passes can be typed in by a tired
+/// person, so a design may hold it, however wrong it is for the home.
+/// </summary>
+public static class PageChecks
+{
+    /// <summary>What the page of a box takes as its own address: a host address of a prefix from /8 to /30.</summary>
+    public static string? WrongOwnAddress(InterfaceAddress own) =>
+        own.PrefixLength is < 8 or > 30 ? $"The prefix /{own.PrefixLength} is not taken; /8 to /30 are."
+        : !own.Subnet.IsHost(own.Address) ? $"{own.Address} is the {(own.Address == own.Subnet.Network ? "network" : "broadcast")} address of {own.Subnet}; no box can have it."
+        : WrongHost(own.Address);
+
+    /// <summary>Why no host can have this address or point at it; null where one can.</summary>
+    public static string? WrongHost(Ipv4Address address) =>
+        SpecialBlock.UseOf(address) == AddressUse.NotForHosts ? $"{address} lies in {SpecialBlock.Of(address)!.Subnet} ({SpecialBlock.Of(address)!.Name}); no host can have it." : null;
+
+    /// <summary>Why a host would not take this; null where it would.</summary>
+    public static string? WrongHostAddress(HostAddress address) => address is Fixed typed
+        ? WrongOwnAddress(typed.Address)
+            ?? (typed.Gateway is { } gateway ? WrongHost(gateway) : null)
+            ?? (typed.NameServers.Count > 4 ? "At most 4 name servers are taken." : null)
+        : null;
+
+    /// <summary>Why a router would not take this pool beside its own address; null where it would.</summary>
+    public static string? WrongPool(AddressRange pool, InterfaceAddress lan) =>
+        !lan.Subnet.Hosts.Contains(pool) ? $"The pool {pool} does not lie inside {lan.Subnet}, whose host addresses are {lan.Subnet.Hosts}." : null;
+
+    /// <summary>Why this is no name of a Wi-Fi; null where it is.</summary>
+    public static string? WrongNetworkName(string name) =>
+        Encoding.UTF8.GetByteCount(name) is < 1 or > 32 ? "A network name has 1 to 32 bytes."
+        : name.Any(char.IsControl) ? "A network name holds no control characters."
+        : null;
+
+    /// <summary>Why this is no port of TCP or UDP; null where it is.</summary>
+    public static string? WrongTransportPort(int port) => port is < 1 or > 65535 ? $"{port} is not a port; ports are 1 to 65535." : null;
+}

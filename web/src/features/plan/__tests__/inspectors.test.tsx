@@ -1,0 +1,126 @@
+import { ChakraProvider } from "@chakra-ui/react";
+import { fireEvent, render, screen } from "@testing-library/react";
+import type { ReactElement } from "react";
+import { describe, expect, it, vi } from "vitest";
+import type { Change, Design, Proof } from "../../../api/client";
+import { system } from "../../../ui/theme";
+import type { JobTools } from "../../stations/useJob";
+import { BoxInspector } from "../BoxInspector";
+import { DeviceInspector } from "../DeviceInspector";
+import { GearList } from "../GearList";
+
+const design = {
+  site: {
+    boxes: [
+      { id: "gw", name: "Gateway", profile: { name: "Fibre gateway", modes: ["router", "bridge"], ports: [{ id: "wan", label: "in" }, { id: "lan1", label: "1" }, { id: "lan2", label: "2" }], radios: [{ id: "r5", band: "ghz5" }] } },
+      { id: "spare", name: "Spare", profile: { name: "Switch", modes: ["switch"], ports: [{ id: "lan1", label: "1" }], radios: [] } },
+    ],
+    devices: [{ id: "phone", name: "Phone", kind: "phone" }],
+    needs: [],
+  },
+  setUps: [
+    {
+      name: "planned",
+      boxes: [
+        {
+          box: "gw",
+          mode: "router",
+          wan: { kind: "automatic" },
+          lan: "192.168.8.1/24",
+          addressServer: { on: true, pool: "192.168.8.20-192.168.8.199" },
+          radios: [{ radio: "r5", on: true, name: "home", security: "wpa2", key: "key" }],
+        },
+      ],
+      cables: [{ id: "line", from: "street", to: "gw/wan", medium: "fibre" }],
+      devices: [{ device: "phone", address: { kind: "automatic" }, wifi: { box: "gw", name: "old name", key: "key" } }],
+    },
+  ],
+} as unknown as Design;
+
+const proof = {
+  facts: {
+    addresses: [{ owner: "phone", side: "device", segment: "phone", origin: "none", address: null, offers: [] }],
+    internet: [{ device: "phone", answer: { kind: "no", causes: [{ code: "wifi-not-joined", subjects: ["phone"], text: "Phone does not get in." }], outcomes: [] }, translators: [] }],
+  },
+} as unknown as Proof;
+
+function tools() {
+  const act = vi.fn<(changes: Change[]) => void>();
+  return { act, given: { act, busy: false, save: vi.fn(), attempt: vi.fn() } as unknown as JobTools };
+}
+
+const show = (element: ReactElement) => render(<ChakraProvider value={system}>{element}</ChakraProvider>);
+
+const choose = (label: string | RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
+
+function gateway() {
+  const { act, given } = tools();
+  const box = design.site.boxes[0];
+  if (box) {
+    show(<BoxInspector box={box} setting={design.setUps[0]?.boxes[0]} design={design} tools={given} />);
+  }
+  return act;
+}
+
+describe("BoxInspector", () => {
+  it.each<[string, () => void, Change]>([
+    ["mode", () => choose("Mode", "bridge"), { kind: "setMode", box: "gw", mode: "bridge" }],
+    ["address server", () => fireEvent.click(screen.getByLabelText("Address server on")), { kind: "switchAddressServer", box: "gw", on: false }],
+    ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), { kind: "setRadio", box: "gw", setting: { radio: "r5", on: false, name: "home", security: "wpa2", key: "key" } }],
+    ["security", () => choose("Security, 5 GHz", "wpa3"), { kind: "setRadio", box: "gw", setting: { radio: "r5", on: true, name: "home", security: "wpa3", key: "key" } }],
+    ["a cable pulled", () => fireEvent.click(screen.getByRole("button", { name: /^Pull out the cable/ })), { kind: "unpatch", cable: "line" }],
+  ])("sends one change for %s", (_, gesture, change) => {
+    const act = gateway();
+    gesture();
+    expect(act).toHaveBeenCalledExactlyOnceWith([change]);
+  });
+
+  it("plugs a cable in by choosing two free ports", () => {
+    const act = gateway();
+    expect(screen.getByRole("button", { name: "Plug in" })).toBeDisabled();
+    choose("to", "phone");
+    fireEvent.click(screen.getByRole("button", { name: "Plug in" }));
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "patch", a: "gw/lan1", b: "phone", medium: "unknown", lengthMetres: null }]);
+  });
+
+  it("offers the shelf's box its modes and nothing else", () => {
+    const { given } = tools();
+    const box = design.site.boxes[1];
+    show(box ? <BoxInspector box={box} setting={undefined} design={design} tools={given} /> : <p />);
+    expect(screen.getByLabelText("Mode")).toHaveDisplayValue("on the shelf, not in use");
+    expect(screen.queryByText("Cables")).toBeNull();
+  });
+});
+
+describe("DeviceInspector", () => {
+  it("says why there is no internet and joins another network", () => {
+    const { act, given } = tools();
+    const device = design.site.devices[0];
+    show(device ? <DeviceInspector device={device} design={design} proof={proof} tools={given} /> : <p />);
+    expect(screen.getByText("Phone does not get in.")).toBeInTheDocument();
+    expect(screen.getByLabelText(/Wi-Fi that it joins/)).toHaveDisplayValue("old name beside Gateway (not sent there)");
+    choose(/Wi-Fi that it joins/, JSON.stringify(["gw", "home", "key"]));
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "joinWifi", device: "phone", wifi: { box: "gw", name: "home", key: "key" } }]);
+  });
+
+  it("waits for an address before it makes a device fixed", () => {
+    const { act, given } = tools();
+    const device = design.site.devices[0];
+    show(device ? <DeviceInspector device={device} design={design} proof={proof} tools={given} /> : <p />);
+    choose("Its address", "fixed");
+    expect(act).not.toHaveBeenCalled();
+    expect(screen.getByLabelText("Address and prefix")).toHaveValue("");
+  });
+});
+
+describe("GearList", () => {
+  it("shows every port with what is in it, and what is on the shelf", () => {
+    const chosen = vi.fn();
+    show(<GearList design={design} proof={proof} chosen="gw" choose={chosen} />);
+    expect(screen.getByRole("button", { name: /^Gateway/, pressed: true })).toHaveTextContent("in the street");
+    expect(screen.getByRole("button", { name: /^Gateway/ })).toHaveTextContent("2 empty");
+    fireEvent.click(screen.getByRole("button", { name: /^Spare/ }));
+    expect(chosen).toHaveBeenCalledExactlyOnceWith("box", "spare");
+    expect(screen.getByRole("button", { name: /^Phone/ })).toHaveTextContent("internet: no");
+  });
+});
