@@ -36,6 +36,15 @@ internal static class ApiDescription
                 schema.Examples = [example];
                 schema.Properties?.Clear();
             }
+            // What is worked out is always there, though nothing requires it of a sender.
+            foreach (var property in context.JsonTypeInfo.Properties.Where(p => p is { Get: not null, Set: null, AssociatedParameter: null } && schema.Properties?.ContainsKey(p.Name) == true))
+            {
+                (schema.Required ??= new HashSet<string>()).Add(property.Name);
+                if (!property.IsGetNullable && schema.Properties![property.Name] is OpenApiSchema { Type: { } types } worked)
+                {
+                    worked.Type = types & ~JsonSchemaType.Null;
+                }
+            }
             return Task.CompletedTask;
         });
     }

@@ -367,8 +367,8 @@ export interface components {
             conflicts: components["schemas"]["ConflictFact"][];
             overlaps: components["schemas"]["OverlapFact"][];
             internet: components["schemas"]["InternetFact"][];
-            reach: components["schemas"]["ReachFact"];
             needs: components["schemas"]["NeedFact"][];
+            reach: components["schemas"]["ReachFact"];
         };
         Finding: {
             code: string;
@@ -379,7 +379,7 @@ export interface components {
             remedies: components["schemas"]["Remedy"][];
             advice: string[];
             causedBy: string[];
-            identity?: null | string;
+            identity: string;
         };
         /** @example 02:00:5e:00:53:01 */
         HardwareAddress: string;

@@ -79,7 +79,7 @@ interface Offer {
   here: (remedy: Remedy, finding: Finding) => boolean;
 }
 
-const identity = (finding: Finding) => finding.identity ?? finding.code;
+const identity = (finding: Finding) => finding.identity;
 
 function FindingItem({ finding, following, offer }: { finding: Finding; following: Finding[]; offer: Offer }) {
   return (
