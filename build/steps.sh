@@ -4,8 +4,12 @@ stamps=.stamps
 server_dll=src/Altrin.Web/bin/Release/net10.0/Altrin.Web.dll
 export DOTNET_CLI_TELEMETRY_OPTOUT=1 DOTNET_NOLOGO=1 npm_config_update_notifier=false
 
-need_tools() {
+need_dotnet() {
   command -v dotnet >/dev/null || { echo "altrin: the .NET 10 SDK is needed (no 'dotnet' on the path)" >&2; exit 2; }
+}
+
+need_tools() {
+  need_dotnet
   command -v node >/dev/null || { echo "altrin: Node 20 or newer is needed (no 'node' on the path)" >&2; exit 2; }
   [ "$(node -p 'process.versions.node.split(".")[0]')" -ge 20 ] || { echo "altrin: Node 20 or newer is needed, this is $(node --version)" >&2; exit 2; }
 }
@@ -39,4 +43,9 @@ build_front_end() {
 build_server() {
   once "server" "$(hash_of src Directory.Build.props Directory.Packages.props global.json samples/pottery-house.json web/src web/public web/app.html web/package-lock.json)" "$server_dll" \
     dotnet build src/Altrin.Web -c Release -warnaserror
+}
+
+build_terminal() {
+  once "terminal" "$(hash_of src/Altrin.Core src/Altrin.Formats src/Altrin.Data src/Altrin.Cli Directory.Build.props Directory.Packages.props global.json)" \
+    src/Altrin.Cli/bin/Release/net10.0/altrin.dll dotnet build src/Altrin.Cli -c Release -warnaserror
 }

@@ -1,14 +1,21 @@
 namespace Altrin.Web;
 
 /// <summary>
-/// Any page that a browser has open can send requests to loopback. Writes from another origin are refused, and every answer
-/// carries headers that keep the page to itself.
+/// Any page that a browser has open can send requests to loopback, also under a name that it makes point there. Foreign hosts
+/// are refused, so are writes from another origin, and every answer carries headers that keep the page to itself.
 /// </summary>
 internal sealed class LocalOnly(RequestDelegate next)
 {
+    private static readonly string[] Hosts = ["127.0.0.1", "localhost", "[::1]"];
+
     public async Task Invoke(HttpContext context)
     {
         var request = context.Request;
+        if (!Hosts.Contains(request.Host.Host, StringComparer.OrdinalIgnoreCase))
+        {
+            await Problems.Of(StatusCodes.Status400BadRequest, "foreign-host", "This server answers on loopback only.", $"Host '{Cut(request.Host.Host)}' is none of {string.Join(", ", Hosts)}.").ExecuteAsync(context);
+            return;
+        }
         var reads = HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method);
         var origin = request.Headers.Origin.ToString();
         if (!reads && origin.Length > 0 && origin != $"{request.Scheme}://{request.Host}")

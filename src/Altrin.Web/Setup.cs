@@ -1,6 +1,5 @@
 using Altrin.Data;
 using Altrin.Formats;
-using Microsoft.AspNetCore.HostFiltering;
 using Serilog;
 
 namespace Altrin.Web;
@@ -18,7 +17,6 @@ internal static class Setup
         services.AddProblemDetails();
         services.AddExceptionHandler<ProblemHandler>();
         services.AddResponseCompression(o => o.EnableForHttps = false);
-        services.Configure<HostFilteringOptions>(o => o.AllowedHosts = ["localhost", "127.0.0.1", "[::1]"]);
         // A body that cannot be read is then explained by the exception handler instead of answered by a bare 400.
         services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
     }

@@ -182,7 +182,12 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     [Theory]
     [InlineData("/api/jobs")]
     [InlineData("/")]
-    public async Task A_foreign_host_is_refused(string path) => Assert.Equal(HttpStatusCode.BadRequest, (await Send(HttpMethod.Get, path, null, ("Host", "evil.example"))).Status);
+    public async Task A_foreign_host_is_refused(string path)
+    {
+        var (status, body, _) = await Send(HttpMethod.Get, path, null, ("Host", "evil.example"));
+        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Problem("foreign-host", body);
+    }
 
     [Fact]
     public async Task The_page_allows_nothing_from_elsewhere()

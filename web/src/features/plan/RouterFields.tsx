@@ -1,10 +1,10 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box, chakra, Flex } from "@chakra-ui/react";
 import type { Change } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
 import type { JobTools } from "../stations/useJob";
 import type { BoxSetting } from "../stations/designReading";
 import { HostAddressFields } from "./HostAddressFields";
-import { Mono } from "../../ui/controls";
+import { Button, Mono } from "../../ui/controls";
 
 /** Address, address server, pool and outer side of a router. */
 export function RouterFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
@@ -30,28 +30,41 @@ export function RouterFields({ box, setting, tools }: { box: string; setting: Bo
             <DraftInput label="Pool, last" value={last} fontFamily="mono" {...field((draft) => pool(first, draft))} />
           </Box>
           {server.reservations && server.reservations.length > 0 && (
-            <Box fontSize="sm" mt="1.5">
-              Reserved:{" "}
-              {server.reservations.map((r) => (
-                <Mono key={r.hardware} display="block">
-                  {r.address} for {r.hardware}
-                </Mono>
-              ))}
-            </Box>
+            <Kept
+              title="Reserved"
+              items={server.reservations.map((r) => ({ text: `${r.address} for ${r.hardware}`, change: { kind: "removeReservation", box, hardware: r.hardware } }))}
+              tools={tools}
+            />
           )}
         </Box>
       )}
       {setting.forwards && setting.forwards.length > 0 && (
-        <Box fontSize="sm">
-          Forwarded:{" "}
-          {setting.forwards.map((f) => (
-            <Mono key={`${f.protocol}${f.outsidePort}`} display="block">
-              {f.protocol} {f.outsidePort} to {f.to}:{f.insidePort}
-            </Mono>
-          ))}
-        </Box>
+        <Kept
+          title="Forwarded"
+          items={setting.forwards.map((f) => ({ text: `${f.protocol} ${f.outsidePort} to ${f.to}:${f.insidePort}`, change: { kind: "removeForward", box, protocol: f.protocol, outsidePort: f.outsidePort } }))}
+          tools={tools}
+        />
       )}
       {setting.wan && <HostAddressFields legend="Address outside" address={setting.wan} tools={tools} make={(address) => ({ kind: "setWan", box, address })} />}
     </>
+  );
+}
+
+/** What a router keeps in a list, each line with a way to take it away. */
+function Kept({ title, items, tools }: { title: string; items: { text: string; change: Change }[]; tools: JobTools }) {
+  return (
+    <Box fontSize="sm" mt="1.5">
+      {title}
+      <Box as="ul">
+        {items.map(({ text, change }) => (
+          <Flex as="li" key={text} justify="space-between" align="center" gap="2">
+            <Mono whiteSpace="normal">{text}</Mono>
+            <Button variant="quiet" disabled={tools.busy} aria-label={`Remove ${text}`} onClick={() => tools.act([change])}>
+              Remove
+            </Button>
+          </Flex>
+        ))}
+      </Box>
+    </Box>
   );
 }

@@ -27,7 +27,8 @@ const design = {
           mode: "router",
           wan: { kind: "automatic" },
           lan: "192.168.8.1/24",
-          addressServer: { on: true, pool: "192.168.8.20-192.168.8.199" },
+          addressServer: { on: true, pool: "192.168.8.20-192.168.8.199", reservations: [{ hardware: "00:00:5e:00:53:01", address: "192.168.8.5" }] },
+          forwards: [{ protocol: "tcp", outsidePort: 443, to: "192.168.8.5", insidePort: 443 }],
           radios: [{ radio: "r5", on: true, name: "home", security: "wpa2", key: "key" }],
         },
       ],
@@ -68,6 +69,8 @@ describe("BoxInspector", () => {
     ["address server", () => fireEvent.click(screen.getByLabelText("Address server on")), { kind: "switchAddressServer", box: "gw", on: false }],
     ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), { kind: "setRadio", box: "gw", setting: { radio: "r5", on: false, name: "home", security: "wpa2", key: "key" } }],
     ["security", () => choose("Security, 5 GHz", "wpa3"), { kind: "setRadio", box: "gw", setting: { radio: "r5", on: true, name: "home", security: "wpa3", key: "key" } }],
+    ["a reservation", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.8.5 for/ })), { kind: "removeReservation", box: "gw", hardware: "00:00:5e:00:53:01" }],
+    ["a forward", () => fireEvent.click(screen.getByRole("button", { name: /^Remove tcp 443/ })), { kind: "removeForward", box: "gw", protocol: "tcp", outsidePort: 443 }],
     ["a cable pulled", () => fireEvent.click(screen.getByRole("button", { name: /^Pull out the cable/ })), { kind: "unpatch", cable: "line" }],
   ])("sends one change for %s", (_, gesture, change) => {
     const act = gateway();
