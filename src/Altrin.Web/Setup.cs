@@ -1,5 +1,7 @@
+using System.IO.Compression;
 using Altrin.Data;
 using Altrin.Formats;
+using Microsoft.AspNetCore.ResponseCompression;
 using Serilog;
 
 namespace Altrin.Web;
@@ -16,7 +18,8 @@ internal static class Setup
         services.AddOpenApi(ApiDescription.Configure);
         services.AddProblemDetails();
         services.AddExceptionHandler<ProblemHandler>();
-        services.AddResponseCompression(o => o.EnableForHttps = false);
+        services.AddResponseCompression();
+        services.Configure<BrotliCompressionProviderOptions>(o => o.Level = CompressionLevel.Optimal);
         // A body that cannot be read is then explained by the exception handler instead of answered by a bare 400.
         services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
     }

@@ -1,0 +1,44 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Sites;
+
+namespace Altrin.Testing;
+
+/// <summary>Random acts on a design: sensible, foolish and impossible ones, from dice that are passed in.</summary>
+public static class ChangeGenerator
+{
+    public static Change Make(Random dice, Design design)
+    {
+        return dice.Next(15) switch
+        {
+            0 => new SetMode(Box(), (ModeKind)dice.Next(4)),
+            1 => new SetLanAddress(Box(), Own()),
+            2 => new SetPageAddress(Box(), Host()),
+            3 => new SetWan(Box(), Host()),
+            4 => new SetRadio(Box(), new("r5", Coin(), Coin() ? "home" : "other", (WifiSecurity)dice.Next(6), Coin() ? "key" : null)),
+            5 => new SwitchAddressServer(Box(), Coin()),
+            6 => new MovePool(Box(), AddressRange.Between(Address(), Address())),
+            7 => new SetServerGateway(Box(), Coin() ? null : Address()),
+            8 => new Reserve(Box(), Of(design.Site.Devices).Hardware!.Value, Address()),
+            9 => new AddForward(Box(), new((Protocol)dice.Next(2), dice.Next(7999, 8012), Address(), dice.Next(7999, 8012))),
+            10 => new SetDeviceAddress(Device(), Host()),
+            11 => new JoinWifi(Device(), dice.Next(4) == 0 ? null : new(Box(), Coin() ? "home" : "other", "key")),
+            12 => new Patch(End(), End(), Medium.Cat6, null),
+            13 => new RemoveReservation(Box(), Of(design.Site.Devices).Hardware!.Value),
+            _ => new Unpatch(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none"),
+        };
+
+        T Of<T>(IReadOnlyList<T> list) => list[dice.Next(list.Count)];
+        bool Coin() => dice.Next(2) == 0;
+        string Box() => Of(design.Site.Boxes).Id;
+        string Device() => Of(design.Site.Devices).Id;
+        Ipv4Address Address() => new((uint)(dice.Next(4) == 0 ? dice.NextInt64(0, 1L << 32) : 0xC0A80800u + dice.Next(0, 1024)));
+        InterfaceAddress Own() => new(Address(), dice.Next(5) == 0 ? dice.Next(0, 33) : 24);
+        HostAddress Host() => Coin() ? new Automatic() : new Fixed(Own(), dice.Next(3) == 0 ? null : Address(), Coin() ? [] : [Address()]);
+        PortRef End()
+        {
+            var box = Of(design.Site.Boxes);
+            return dice.Next(8) switch { 0 => PortRef.AtStreet, < 3 => PortRef.OfDevice(Device()), _ => new(box.Id, Of(box.Profile.Ports).Id) };
+        }
+    }
+}
