@@ -39,7 +39,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
             </Select>
           )}
         </Labelled>
-        {setting?.mode === "router" && <RouterFields box={box.id} setting={setting} tools={tools} />}
+        {setting?.mode === "router" && <RouterFields box={box.id} setting={setting} design={design} tools={tools} />}
         {(setting?.mode === "accessPoint" || (setting?.mode === "switch" && setting.page)) && setting.page && (
           <HostAddressFields legend="Address of its page" address={setting.page} tools={tools} make={(address) => ({ kind: "setPageAddress", box: box.id, address })} />
         )}

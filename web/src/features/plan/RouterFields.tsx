@@ -1,13 +1,13 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
-import type { Change } from "../../api/client";
+import type { Change, Design } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
 import type { JobTools } from "../stations/useJob";
-import type { BoxSetting } from "../stations/designReading";
+import { type BoxSetting, hardwareName } from "../stations/designReading";
 import { HostAddressFields } from "./HostAddressFields";
 import { Button, Mono } from "../../ui/controls";
 
 /** Address, address server, pool and outer side of a router. */
-export function RouterFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
+export function RouterFields({ box, setting, design, tools }: { box: string; setting: BoxSetting; design: Design; tools: JobTools }) {
   const server = setting.addressServer;
   const [first = "", last = ""] = server?.pool.split("-") ?? [];
   const lan = (address: string): Change => ({ kind: "setLanAddress", box, address });
@@ -32,7 +32,7 @@ export function RouterFields({ box, setting, tools }: { box: string; setting: Bo
           {server.reservations && server.reservations.length > 0 && (
             <Kept
               title="Reserved"
-              items={server.reservations.map((r) => ({ text: `${r.address} for ${r.hardware}`, change: { kind: "removeReservation", box, hardware: r.hardware } }))}
+              items={server.reservations.map((r) => ({ text: `${r.address} for ${hardwareName(design, r.hardware)}`, change: { kind: "removeReservation", box, hardware: r.hardware } }))}
               tools={tools}
             />
           )}

@@ -68,3 +68,8 @@ export function needWords(design: Design, id: string): string {
   const need = design.site.needs.find((n) => n.id === id);
   return need ? `${nameOf(design, need.device)} ${need.kind === "reachFromOutside" ? `reached from outside, port ${need.port}` : "found by every device"}` : id;
 }
+
+/** The box or device with a hardware address; the address itself where nothing in the survey has it. */
+export function hardwareName(design: Design, hardware: string): string {
+  return design.site.devices.find((d) => d.hardware === hardware)?.name ?? design.site.boxes.find((b) => b.hardware === hardware || b.wanHardware === hardware)?.name ?? hardware;
+}
