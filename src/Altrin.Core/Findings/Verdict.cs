@@ -26,9 +26,14 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
         var sheet = observation.Sheet;
         if (findings.All(f => f.Severity != Severity.WillNotWork))
         {
-            return findings.Count == 0
-                ? new(VerdictKind.Sound, sheet.Internet.Count == 0 ? "Nothing is connected yet." : "Every device reaches the internet and every need is met.")
-                : new(VerdictKind.Works, $"Every device reaches the internet and every need is met; {Count(findings.Count, "thing")} worth knowing.");
+            var open = sheet.Internet.Count(i => i.Answer.Kind == AnswerKind.Unknown) + sheet.Needs.Count(n => n.Answer.Kind == AnswerKind.Unknown);
+            if (open > 0)
+            {
+                return new(VerdictKind.Works, $"Nothing is broken as far as is known; {Count(open, "answer")} {(open == 1 ? "is" : "are")} still open.");
+            }
+            return findings.Count > 0 ? new(VerdictKind.Works, $"Every device reaches the internet and every need is met; {Count(findings.Count, "thing")} worth knowing.")
+                : sheet.Internet.Count > 0 ? new(VerdictKind.Sound, "Every device reaches the internet and every need is met.")
+                : new(VerdictKind.Sound, "Nothing is connected yet.");
         }
         var without = sheet.Internet.Where(i => i.Answer.Kind == AnswerKind.No).Select(i => i.Device).ToList();
         var byLuck = sheet.Internet.Where(i => i.Answer.Kind == AnswerKind.Luck).Select(i => i.Device).ToList();

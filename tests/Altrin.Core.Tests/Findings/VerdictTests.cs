@@ -11,6 +11,7 @@ public sealed class VerdictTests
         { Home.New(), VerdictKind.Sound, "Nothing is connected yet." },
         { Home.WithGateway().Wired("a", "gw/lan1"), VerdictKind.Sound, "Every device reaches the internet and every need is met." },
         { Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"), VerdictKind.Works, "Every device reaches the internet and every need is met; 1 thing worth knowing." },
+        { Home.WithGateway().Wired("b", "gw/lan1").Wifi("a", "gw", "home", null), VerdictKind.Works, "Nothing is broken as far as is known; 1 answer is still open." },
         { Home.New().Gateway().Wired("a", "gw/lan1"), VerdictKind.WillNotWork, "a has no internet." },
         { Home.New().Gateway().Wired("a", "gw/lan1").Wired("b", "gw/lan2"), VerdictKind.WillNotWork, "2 of 2 devices have no internet." },
         { Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.50/24").Wired("b", "gw/lan2"), VerdictKind.WillNotWork, "2 of 2 devices have internet by luck only." },
