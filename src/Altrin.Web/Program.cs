@@ -47,7 +47,7 @@ if (folder is not null)
         Console.Error.WriteLine($"altrin: {opened.Error}");
         return 2;
     }
-    if (!start.Empty && builder.Configuration["empty"] != "true")
+    if (!start.Empty)
     {
         await Demo.Seed(scope.ServiceProvider.GetRequiredService<JobStore>());
     }
