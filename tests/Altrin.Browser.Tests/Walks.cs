@@ -18,8 +18,6 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     {
         browser.Driver.Navigate().GoToUrl(server.Address);
         var id = browser.Driver.ExecuteAsyncScript("const done=arguments[0]; fetch('/api/jobs',{method:'POST',headers:{'content-type':'application/json'},body:JSON.stringify({name:'Walk',from:1})}).then(r=>r.json()).then(j=>done(String(j.id)))");
-        // A page that a closed tab left hidden puts its retries off until it is looked at again.
-        browser.Cdp("Page.bringToFront", []);
         var address = $"{server.Address}jobs/{id}/{station}{query}";
         browser.Driver.Navigate().GoToUrl(address);
         return address;

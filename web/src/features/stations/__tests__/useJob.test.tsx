@@ -106,8 +106,9 @@ describe("useJob", () => {
     expect(job.current.otherTab).toBeNull();
   });
 
-  it("tries a save again for as long as the server is gone", async () => {
+  it.each(["visible", "hidden"] as const)("tries a save again for as long as the server is gone, on a %s page", async (visibility) => {
     vi.useFakeTimers({ shouldAdvanceTime: true });
+    vi.spyOn(document, "visibilityState", "get").mockReturnValue(visibility);
     let gone = 2;
     answers = (r) => (r.method === "GET" ? [200, state(7)] : gone-- > 0 ? "gone" : [200, state(8)]);
     const job = await open();
@@ -115,6 +116,7 @@ describe("useJob", () => {
     await act(() => vi.advanceTimersByTimeAsync(4000));
     await waitFor(() => expect(job.current.job.data?.version).toBe(8));
     expect(posts()).toHaveLength(3);
+    vi.restoreAllMocks();
     vi.useRealTimers();
   });
 });
