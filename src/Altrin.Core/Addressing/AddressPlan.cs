@@ -29,24 +29,7 @@ public sealed record AddressPlan(Subnet Subnet, AddressRange? Pool, IReadOnlySet
     }
 
     /// <summary>The stretches of the subnet that the pool leaves for fixed addresses.</summary>
-    public IReadOnlyList<AddressRange> FreeOutsidePool()
-    {
-        var hosts = Subnet.Hosts;
-        if (Pool?.Intersect(hosts) is not { } pool)
-        {
-            return [hosts];
-        }
-        var left = new List<AddressRange>();
-        if (hosts.First < pool.First)
-        {
-            left.Add(AddressRange.Between(hosts.First, new(pool.First.Bits - 1)));
-        }
-        if (pool.Last < hosts.Last)
-        {
-            left.Add(AddressRange.Between(new(pool.Last.Bits + 1), hosts.Last));
-        }
-        return left;
-    }
+    public IReadOnlyList<AddressRange> FreeOutsidePool() => Pool is { } pool ? Subnet.Hosts.Outside(pool) : [Subnet.Hosts];
 }
 
 /// <summary>How a proposed fixed address stands to a subnet and its pool.</summary>

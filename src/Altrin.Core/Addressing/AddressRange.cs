@@ -47,6 +47,25 @@ public readonly record struct AddressRange : IComparable<AddressRange>
     public AddressRange? Intersect(AddressRange other) =>
         Overlaps(other) ? new AddressRange(Max(First, other.First), Min(Last, other.Last)) : null;
 
+    /// <summary>The stretches that are left, in order, when another range is taken away; both where it lies in the middle.</summary>
+    public IReadOnlyList<AddressRange> Outside(AddressRange hole)
+    {
+        if (Intersect(hole) is not { } shared)
+        {
+            return [this];
+        }
+        var left = new List<AddressRange>(2);
+        if (First < shared.First)
+        {
+            left.Add(new(First, new(shared.First.Bits - 1)));
+        }
+        if (shared.Last < Last)
+        {
+            left.Add(new(new(shared.Last.Bits + 1), Last));
+        }
+        return left;
+    }
+
     /// <summary>The stretches that are left, in order, when single addresses are carved out.</summary>
     public IReadOnlyList<AddressRange> Without(IEnumerable<Ipv4Address> carved)
     {

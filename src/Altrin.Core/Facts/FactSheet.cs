@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;
 
@@ -11,6 +12,9 @@ namespace Altrin.Core.Facts;
 /// <param name="Overlaps">Routers with overlapping subnets on both sides.</param>
 /// <param name="Internet">Ordinary internet of each customer's device.</param>
 /// <param name="Needs">What the customer asked for, need by need.</param>
+/// <param name="Links">Cables and Wi-Fi in use, with what they carry.</param>
+/// <param name="Uplinks">At whom each box and device hangs.</param>
+/// <param name="Rulers">Who has which address of which subnet.</param>
 /// <param name="ReachOnDemand">Works <see cref="Reach"/> out: no finding needs it, and it grows with the square of the home.</param>
 public sealed record FactSheet(
     IReadOnlyList<SegmentFact> Segments,
@@ -19,6 +23,9 @@ public sealed record FactSheet(
     IReadOnlyList<OverlapFact> Overlaps,
     IReadOnlyList<InternetFact> Internet,
     IReadOnlyList<NeedFact> Needs,
+    IReadOnlyList<LinkFact> Links,
+    IReadOnlyList<UplinkFact> Uplinks,
+    IReadOnlyList<RulerFact> Rulers,
     [property: JsonIgnore] Lazy<ReachFact> ReachOnDemand)
 {
     /// <summary>Who opens connections to whom, class by class.</summary>
@@ -78,7 +85,70 @@ public sealed record OverlapFact(string Router, Subnet Outer, Subnet Inner, Ipv4
 /// <param name="Device">The device.</param>
 /// <param name="Answer">Whether it gets there.</param>
 /// <param name="Translators">Boxes that give its packets another source address, in order; "street" for the carrier.</param>
-public sealed record InternetFact(string Device, Answer Answer, IReadOnlyList<string> Translators);
+/// <param name="Links">Links on its way out, its own first, as far as its packets get.</param>
+/// <param name="Slowest">The slowest of these links as far as is known; null where nothing is known.</param>
+public sealed record InternetFact(string Device, Answer Answer, IReadOnlyList<string> Translators, IReadOnlyList<string> Links, string? Slowest);
+
+/// <summary>What joins two things.</summary>
+public enum LinkKind
+{
+    /// <summary>A cable, or what stands in for one: powerline, coax.</summary>
+    Cable,
+    /// <summary>A device in a Wi-Fi.</summary>
+    Wifi,
+}
+
+/// <summary>A link in use.</summary>
+/// <param name="Id">The cable's id; "wifi:" and the device for a Wi-Fi.</param>
+/// <param name="Kind">What joins.</param>
+/// <param name="A">One end.</param>
+/// <param name="B">The other end; for a Wi-Fi the box.</param>
+/// <param name="AtMostMbps">What it carries at most by its ports and its medium, in Mb/s; null where neither is known. What arrives is measured, not computed.</param>
+/// <param name="InRing">Whether it is part of a ring.</param>
+public sealed record LinkFact(string Id, LinkKind Kind, PortRef A, PortRef B, int? AtMostMbps, bool InRing);
+
+/// <summary>At whom a box or device hangs.</summary>
+/// <param name="Owner">The box or device.</param>
+/// <param name="Link">The link that leads towards the street, or towards the head of an island.</param>
+/// <param name="To">The box at the other end, or "street".</param>
+public sealed record UplinkFact(string Owner, string Link, string To);
+
+/// <summary>The addresses of one subnet of one segment.</summary>
+/// <param name="Segment">The segment.</param>
+/// <param name="Subnet">The subnet.</param>
+/// <param name="Hosts">Its host addresses.</param>
+/// <param name="Pools">What the routers of this subnet hand out, also while their server is off.</param>
+/// <param name="Marks">Who has or may have which address, by address.</param>
+/// <param name="Free">Stretches that are safe to set by hand: outside every pool in use, neither set nor reserved.</param>
+public sealed record RulerFact(string Segment, Subnet Subnet, AddressRange Hosts, IReadOnlyList<PoolFact> Pools, IReadOnlyList<RulerMark> Marks, IReadOnlyList<AddressRange> Free);
+
+/// <summary>What a router hands out.</summary>
+/// <param name="Router">The router.</param>
+/// <param name="Range">Its pool.</param>
+/// <param name="On">Whether its server answers.</param>
+/// <param name="Leased">How many hosts get an address of the pool, none of them known in advance.</param>
+public sealed record PoolFact(string Router, AddressRange Range, bool On, int Leased);
+
+/// <summary>Why an address of a subnet is spoken for.</summary>
+public enum RulerMarkKind
+{
+    /// <summary>A router's own address.</summary>
+    Router,
+    /// <summary>Typed by hand.</summary>
+    Fixed,
+    /// <summary>Kept by a server for one hardware address.</summary>
+    Reserved,
+    /// <summary>One address that a leased host might get: an example.</summary>
+    Example,
+}
+
+/// <summary>One address of a subnet that is spoken for.</summary>
+/// <param name="Owner">Box or device; the hardware address where nobody in the survey has it.</param>
+/// <param name="Side">Which side of it.</param>
+/// <param name="Kind">Why.</param>
+/// <param name="Address">The address.</param>
+/// <param name="Clash">Whether somebody else has it or may get it.</param>
+public sealed record RulerMark(string Owner, Side Side, RulerMarkKind Kind, Ipv4Address Address, bool Clash);
 
 /// <summary>Who opens connections to whom. Devices of one class are told apart by nothing that matters here.</summary>
 /// <param name="Classes">The classes.</param>

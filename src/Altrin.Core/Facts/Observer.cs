@@ -25,14 +25,18 @@ public static class Observer
         var hosts = new HostTable(network, leasing);
         var tracer = new Tracer(network, leasing, hosts);
         var needs = new NeedJudge(network, leasing, tracer);
+        var links = new LinkMap(network);
         var devices = network.Interfaces.Where(i => i.Side == Side.Device).ToList();
         var sheet = new FactSheet(
             [.. network.Segments.Where(s => IsTerritory(s)).Select(s => SegmentFact(network, hosts, s))],
             [.. network.Interfaces.Select(i => AddressFact(leasing, i))],
             hosts.Conflicts,
             tracer.Overlaps,
-            [.. devices.Select(d => Internet(network, tracer, d))],
+            [.. devices.Select(d => Internet(network, tracer, links, d))],
             [.. network.Design.Site.Needs.OrderBy(n => n.Id, StringComparer.Ordinal).Select(needs.Of)],
+            links.All(),
+            links.Uplinks(),
+            Rulers.Of(network, leasing, hosts),
             new(() => new ReachTable(network, leasing, hosts, tracer).All()));
         return new(network, leasing, hosts, tracer, sheet);
     }
@@ -65,10 +69,11 @@ public static class Observer
         return new(host.Owner, host.Side, host.Segment, origin, holding?.Exact, holding?.PrefixLength, holding?.Gateway, offers);
     }
 
-    private static InternetFact Internet(Network network, Tracer tracer, Interface device)
+    private static InternetFact Internet(Network network, Tracer tracer, LinkMap map, Interface device)
     {
         var route = tracer.ToInternet(device);
         var carrier = route.Answer.Kind != AnswerKind.No && network.Design.Site.Service is CarrierTranslation;
-        return new(device.Owner, route.Answer, carrier ? [.. route.Routers, PortRef.Street] : route.Routers);
+        var links = map.Along(device, route);
+        return new(device.Owner, route.Answer, carrier ? [.. route.Routers, PortRef.Street] : route.Routers, links, map.Slowest(links));
     }
 }

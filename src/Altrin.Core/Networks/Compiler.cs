@@ -41,6 +41,7 @@ public static class Compiler
             situation,
             segments,
             [.. segments.SelectMany(s => s.Interfaces).OrderBy(i => i.Owner, StringComparer.Ordinal).ThenBy(i => i.Side)],
+            [.. links.Links.OrderBy(l => l.Id, StringComparer.Ordinal)],
             links.Refusals);
 
         IEnumerable<Interface> InterfacesOf(Group group, string segment, bool linked)

@@ -2,18 +2,6 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Networks;
 
-/// <summary>A set of ports and radios of one owner that are one switch inside: a side of a box, a device, the street.</summary>
-/// <param name="Owner">Box, device or street.</param>
-/// <param name="Wan">Whether it is the outer side of a box that keeps its sides apart.</param>
-internal readonly record struct Group(string Owner, bool Wan) : IComparable<Group>
-{
-    public int CompareTo(Group other)
-    {
-        var byOwner = string.CompareOrdinal(Owner, other.Owner);
-        return byOwner != 0 ? byOwner : Wan.CompareTo(other.Wan);
-    }
-}
-
 /// <summary>What is joined to what before any address is looked at: groups, cables, Wi-Fi, rings.</summary>
 internal sealed class LinkLayer
 {
@@ -46,7 +34,7 @@ internal sealed class LinkLayer
                 Cables.Add((cable.Id, a));
                 cabled.Add(cable.A.Owner);
                 cabled.Add(cable.B.Owner);
-                Join(a, b, cable.Id);
+                Join(a, b, cable);
             }
         }
 
@@ -61,6 +49,7 @@ internal sealed class LinkLayer
             else
             {
                 Union(new(device.Device, false), new(wifi.Box, false));
+                Links.Add(Link.OfWifi(device.Device, wifi.Box));
             }
         }
     }
@@ -68,6 +57,9 @@ internal sealed class LinkLayer
     public static LinkLayer Of(Design design, Situation situation) => new(design, situation);
 
     public List<(string Id, Group End)> Cables { get; } = [];
+
+    /// <summary>Cables and Wi-Fi that join two things in use, rings included.</summary>
+    public List<Link> Links { get; } = [];
 
     public List<(Loop Loop, Group In)> Loops { get; } = [];
 
@@ -118,20 +110,21 @@ internal sealed class LinkLayer
         return group;
     }
 
-    private void Join(Group a, Group b, string cable)
+    private void Join(Group a, Group b, Cable cable)
     {
         if (!_parent.ContainsKey(a) || !_parent.ContainsKey(b))
         {
             return;
         }
+        Links.Add(new(cable.Id, cable.A, cable.B, a, b, cable));
         if (Root(a) == Root(b))
         {
-            Loops.Add((new([.. PathBetween(a, b).Append(cable).Order(StringComparer.Ordinal)]), a));
+            Loops.Add((new([.. PathBetween(a, b).Append(cable.Id).Order(StringComparer.Ordinal)]), a));
             return;
         }
         Union(a, b);
-        _tree[a].Add((b, cable));
-        _tree[b].Add((a, cable));
+        _tree[a].Add((b, cable.Id));
+        _tree[b].Add((a, cable.Id));
     }
 
     private void Union(Group a, Group b)

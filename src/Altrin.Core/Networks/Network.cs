@@ -8,12 +8,14 @@ namespace Altrin.Core.Networks;
 /// <param name="Situation">What was powered and linked.</param>
 /// <param name="Segments">The broadcast domains, by id.</param>
 /// <param name="Interfaces">Everything that can hold an address, by owner and side.</param>
+/// <param name="Links">Cables and Wi-Fi that join two things in use, by id; a cable of a ring is one of them.</param>
 /// <param name="Refusals">Devices that remember a Wi-Fi which they do not get into, by device.</param>
 public sealed record Network(
     Design Design,
     Situation Situation,
     IReadOnlyList<Segment> Segments,
     IReadOnlyList<Interface> Interfaces,
+    IReadOnlyList<Link> Links,
     IReadOnlyList<WifiRefusal> Refusals)
 {
     private readonly Dictionary<string, Segment> _segments = Segments.ToDictionary(s => s.Id, StringComparer.Ordinal);

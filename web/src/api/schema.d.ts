@@ -368,6 +368,9 @@ export interface components {
             overlaps: components["schemas"]["OverlapFact"][];
             internet: components["schemas"]["InternetFact"][];
             needs: components["schemas"]["NeedFact"][];
+            links: components["schemas"]["LinkFact"][];
+            uplinks: components["schemas"]["UplinkFact"][];
+            rulers: components["schemas"]["RulerFact"][];
             reach: components["schemas"]["ReachFact"];
         };
         Finding: {
@@ -409,6 +412,8 @@ export interface components {
             device: string;
             answer: components["schemas"]["Answer"];
             translators: string[];
+            links: string[];
+            slowest: null | string;
         };
         /** @example 192.168.8.1 */
         Ipv4Address: null | string;
@@ -434,6 +439,17 @@ export interface components {
             changedAt: string;
             archived: boolean;
         };
+        LinkFact: {
+            id: string;
+            kind: components["schemas"]["LinkKind"];
+            a: components["schemas"]["PortRef"];
+            b: components["schemas"]["PortRef"];
+            /** Format: int32 */
+            atMostMbps: null | number;
+            inRing: boolean;
+        };
+        /** @enum {unknown} */
+        LinkKind: "cable" | "wifi";
         /** @enum {unknown} */
         Medium: "unknown" | "cat5" | "cat5e" | "cat6" | "cat6a" | "fibre" | "powerline" | "coax";
         /** @enum {unknown} */
@@ -498,6 +514,13 @@ export interface components {
             perPage: number;
             /** Format: int32 */
             total: number;
+        };
+        PoolFact: {
+            router: string;
+            range: components["schemas"]["AddressRange"];
+            on: boolean;
+            /** Format: int32 */
+            leased: number;
         };
         PortDocument: {
             id: string;
@@ -618,6 +641,23 @@ export interface components {
             /** Format: date-time */
             createdAt: string;
         };
+        RulerFact: {
+            segment: string;
+            subnet: components["schemas"]["Subnet"];
+            hosts: components["schemas"]["AddressRange"];
+            pools: components["schemas"]["PoolFact"][];
+            marks: components["schemas"]["RulerMark"][];
+            free: unknown[];
+        };
+        RulerMark: {
+            owner: string;
+            side: components["schemas"]["Side"];
+            kind: components["schemas"]["RulerMarkKind"];
+            address: components["schemas"]["Ipv4Address"];
+            clash: boolean;
+        };
+        /** @enum {unknown} */
+        RulerMarkKind: "router" | "fixed" | "reserved" | "example";
         SegmentFact: {
             id: string;
             subnets: unknown[];
@@ -657,6 +697,11 @@ export interface components {
         };
         /** @example 192.168.8.0/24 */
         Subnet: string;
+        UplinkFact: {
+            owner: string;
+            link: string;
+            to: string;
+        };
         Verdict: {
             kind: components["schemas"]["VerdictKind"];
             sentence: string;
