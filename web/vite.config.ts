@@ -9,5 +9,5 @@ export default defineConfig({
     assetsInlineLimit: 0,
   },
   server: { proxy: { "/api": "http://127.0.0.1:5080" } },
-  test: { environment: "jsdom", setupFiles: "src/test-setup.ts" },
+  test: { environment: "jsdom", setupFiles: "src/test-setup.ts", testTimeout: 60_000 },
 });

@@ -14,7 +14,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     private static string Gear(string name) => $"//ul[@aria-label='Gear']/li/button[starts-with(normalize-space(.), '{name}')]";
 
     /// <summary>Opens a copy of the demo home and answers its address.</summary>
-    private string OpenDemo(string station = "plan", string query = "")
+    private string OpenDemo(string station = "plan", string query = "?view=list")
     {
         browser.Driver.Navigate().GoToUrl(server.Address);
         var id = browser.Driver.ExecuteAsyncScript("const done=arguments[0]; fetch('/api/jobs',{method:'POST',headers:{'content-type':'application/json'},body:JSON.stringify({name:'Walk',from:1})}).then(r=>r.json()).then(j=>done(String(j.id)))");
@@ -60,7 +60,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     [Fact]
     public void An_address_is_typed_tried_refused_and_saved()
     {
-        OpenDemo("plan", "?box=loft-router");
+        OpenDemo("plan", "?view=list&box=loft-router");
         browser.Type("Own address inside", "192.168.20.1/24");
         browser.See("If you keep it: Loft router gets 192.168.20.1/24", Verdict);
         browser.Field("Own address inside").SendKeys(Keys.Escape);
@@ -153,7 +153,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     [Fact]
     public void When_the_server_is_gone_the_draft_is_kept_and_saved_once_it_is_back()
     {
-        OpenDemo("plan", "?box=loft-router");
+        OpenDemo("plan", "?view=list&box=loft-router");
         browser.See("Will not work", Verdict);
         browser.Cdp("Network.enable", []);
         browser.Cdp("Network.setBlockedURLs", new() { ["urls"] = new[] { "*/api/*", "*/health" } });
@@ -188,7 +188,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     [Fact]
     public void A_change_on_top_of_another_tabs_is_made_again_and_told()
     {
-        var address = OpenDemo("plan", "?box=loft-router");
+        var address = OpenDemo("plan", "?view=list&box=loft-router");
         browser.See("Will not work", Verdict);
         browser.Driver.ExecuteAsyncScript($"const done=arguments[0]; fetch('/api/jobs/{address.Split('/')[4]}/changes',{{method:'POST',headers:{{'content-type':'application/json','If-Match':'\"1\"'}},body:JSON.stringify({{setUp:'planned',changes:[{{kind:'switchAddressServer',box:'hall-gateway',on:false}}]}})}}).then(()=>done())");
         browser.Type("Own address inside", "192.168.20.1/24" + Keys.Enter);

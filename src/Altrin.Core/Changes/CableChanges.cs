@@ -1,3 +1,4 @@
+using System.Globalization;
 using Altrin.Core.Addressing;
 using Altrin.Core.Sites;
 
@@ -14,7 +15,7 @@ public sealed record Patch(PortRef A, PortRef B, Medium Medium, double? LengthMe
     {
         var wrong = WrongEnd(design, A) ?? WrongEnd(design, B)
             ?? (A == B ? "A cable has two ends; both were the same port." : null)
-            ?? (LengthMetres is { } length && !(length > 0 && length <= LongestMetres) ? $"A length is more than 0 and at most {LongestMetres:0} metres." : null);
+            ?? WrongLength(LengthMetres);
         if (wrong is not null)
         {
             return Parsed<SetUp>.Fail(wrong);
@@ -30,6 +31,9 @@ public sealed record Patch(PortRef A, PortRef B, Medium Medium, double? LengthMe
     /// <inheritdoc/>
     public override string Describe(Design design) => $"Cable from {PortWords.Of(design, A)} to {PortWords.Of(design, B)}";
 
+    internal static string? WrongLength(double? metres) =>
+        metres is { } length && !(length > 0 && length <= LongestMetres) ? $"A length is more than 0 and at most {LongestMetres:0} metres." : null;
+
     private static string IdOf(PortRef a, PortRef b) => string.Join('-', new[] { a, b }.Order().Select(e => e.ToString().Replace('/', '-')));
 
     private static string? WrongEnd(Design design, PortRef end)
@@ -42,6 +46,20 @@ public sealed record Patch(PortRef A, PortRef B, Medium Medium, double? LengthMe
             : design.CableAt(end) is { } there ? $"{PortWords.Of(design, end)} is taken by the cable to {PortWords.Of(design, there.OtherEnd(end))}."
             : null;
     }
+}
+
+/// <summary>Says what a cable is made of and how long it is; it stays in its ports.</summary>
+public sealed record SetCable(string Cable, Medium Medium, double? LengthMetres) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        design.SetUp.Cables.All(c => c.Id != Cable) ? Parsed<SetUp>.Fail($"There is no cable '{Ipv4Address.Shown(Cable)}'.")
+        : Edit.Unless(Patch.WrongLength(LengthMetres), design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c.Id == Cable ? c with { Medium = Medium, LengthMetres = LengthMetres } : c)] });
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => design.SetUp.Cables.FirstOrDefault(c => c.Id == Cable) is { } cable
+        ? $"Cable from {PortWords.Of(design, cable.A)} to {PortWords.Of(design, cable.B)} is {MediumWords.Of(Medium)}{(LengthMetres is { } length ? $", {length.ToString(CultureInfo.InvariantCulture)} m" : "")}"
+        : "A cable is described";
 }
 
 /// <summary>Pulls a cable out of both its ports.</summary>
@@ -65,4 +83,20 @@ public static class PortWords
     public static string Of(Design design, PortRef end) => design.Box(end.Owner)?.Profile.Port(end.Port) is { } port
         ? $"port {port.Label} of {design.NameOf(end.Owner)}"
         : design.NameOf(end.Owner);
+}
+
+/// <summary>Words for what a cable is made of.</summary>
+internal static class MediumWords
+{
+    public static string Of(Medium medium) => medium switch
+    {
+        Medium.Cat5 => "Cat 5",
+        Medium.Cat5e => "Cat 5e",
+        Medium.Cat6 => "Cat 6",
+        Medium.Cat6a => "Cat 6A",
+        Medium.Fibre => "fibre",
+        Medium.Powerline => "powerline",
+        Medium.Coax => "coax",
+        _ => "not looked at",
+    };
 }

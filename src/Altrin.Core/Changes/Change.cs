@@ -24,7 +24,9 @@ namespace Altrin.Core.Changes;
 [JsonDerivedType(typeof(SetDeviceAddress), "setDeviceAddress")]
 [JsonDerivedType(typeof(JoinWifi), "joinWifi")]
 [JsonDerivedType(typeof(Patch), "patch")]
+[JsonDerivedType(typeof(SetCable), "setCable")]
 [JsonDerivedType(typeof(Unpatch), "unpatch")]
+[JsonDerivedType(typeof(PutAway), "putAway")]
 public abstract record Change
 {
     /// <summary>The set-up after the act, or why the boxes would not accept it.</summary>

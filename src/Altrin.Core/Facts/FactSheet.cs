@@ -86,7 +86,7 @@ public sealed record OverlapFact(string Router, Subnet Outer, Subnet Inner, Ipv4
 /// <param name="Answer">Whether it gets there.</param>
 /// <param name="Translators">Boxes that give its packets another source address, in order; "street" for the carrier.</param>
 /// <param name="Links">Links on its way out, its own first, as far as its packets get.</param>
-/// <param name="Slowest">The slowest of these links as far as is known; null where nothing is known.</param>
+/// <param name="Slowest">The slowest of these links as far as is known; null where none is slower than another.</param>
 public sealed record InternetFact(string Device, Answer Answer, IReadOnlyList<string> Translators, IReadOnlyList<string> Links, string? Slowest);
 
 /// <summary>What joins two things.</summary>

@@ -92,8 +92,12 @@ internal sealed class LinkMap
         return links;
     }
 
-    /// <summary>The slowest link of a way as far as is known, the first of equal ones; null where nothing is known.</summary>
-    public string? Slowest(IReadOnlyList<string> links) => links.Where(l => _rates[l] is not null).MinBy(l => _rates[l]);
+    /// <summary>The slowest link of a way as far as is known, the first of equal ones; null where none is slower than another.</summary>
+    public string? Slowest(IReadOnlyList<string> links)
+    {
+        var known = links.Where(l => _rates[l] is not null).ToList();
+        return known.Select(l => _rates[l]).Distinct().Count() > 1 ? known.MinBy(l => _rates[l]) : null;
+    }
 
     private List<string> Between(Group from, Group to)
     {

@@ -32,6 +32,9 @@ public sealed record Finding(
 {
     /// <summary>Code and subjects: the same finding before and after a change has the same identity.</summary>
     public string Identity => $"{Code}({string.Join(',', Subjects)})";
+
+    /// <summary>Two to four words for a mark on the drawing; from its rule.</summary>
+    public string Flag { get; init; } = "";
 }
 
 /// <summary>A cure that can be applied and undone.</summary>

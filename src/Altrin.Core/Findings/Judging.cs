@@ -39,7 +39,7 @@ public static class Judging
     public static Proof Judge(Observation observation)
     {
         var evidence = new Evidence(observation);
-        var found = Rule.All.SelectMany(r => r.Judge(evidence)).DistinctBy(f => f.Identity).ToList();
+        var found = Rule.All.SelectMany(r => r.Judge(evidence).Select(f => f with { Flag = r.Flag })).DistinctBy(f => f.Identity).ToList();
         var identities = found.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
         var findings = found
             .Select(f => f.CausedBy.Count == 0 ? f : f with { CausedBy = [.. f.CausedBy.Where(identities.Contains)] })

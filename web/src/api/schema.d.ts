@@ -229,7 +229,7 @@ export interface components {
             subjects: string[];
             text: string;
         };
-        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeUnpatch"];
+        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"];
         ChangeAddForward: {
             /** @enum {string} */
             kind?: "addForward";
@@ -257,6 +257,11 @@ export interface components {
             /** Format: double */
             lengthMetres: null | number;
         };
+        ChangePutAway: {
+            /** @enum {string} */
+            kind?: "putAway";
+            id: string;
+        };
         ChangeRemoveForward: {
             /** @enum {string} */
             kind?: "removeForward";
@@ -281,6 +286,14 @@ export interface components {
             box: string;
             hardware: components["schemas"]["HardwareAddress"];
             address: components["schemas"]["Ipv4Address"];
+        };
+        ChangeSetCable: {
+            /** @enum {string} */
+            kind?: "setCable";
+            cable: string;
+            medium: components["schemas"]["Medium"];
+            /** Format: double */
+            lengthMetres: null | number;
         };
         ChangeSetDeviceAddress: {
             /** @enum {string} */
@@ -383,6 +396,7 @@ export interface components {
             advice: string[];
             causedBy: string[];
             identity: string;
+            flag?: string;
         };
         /** @example 02:00:5e:00:53:01 */
         HardwareAddress: string;

@@ -38,12 +38,17 @@ export const levelWord = (level: Level) => marks[level].word;
 export const levelColour = (level: Level) => marks[level].colour;
 
 /** Told by shape as well as by colour: an octagon stops, a triangle warns, a circle is sound. */
-export function Mark({ level, size = 18 }: { level: Level; size?: number }) {
+export function Mark({ level, number, size = 18 }: { level: Level; number?: number; size?: number }) {
   const shape =
     level === "willNotWork" ? "M6 1h8l5 5v8l-5 5H6l-5-5V6z" : level === "sound" ? "M10 1a9 9 0 1 0 0 18 9 9 0 0 0 0-18z" : "M10 1.5 19 18H1z";
   return (
-    <chakra.svg viewBox="0 0 20 20" width={`${size}px`} height={`${size}px`} flexShrink={0} color={marks[level].colour} role="img" aria-label={marks[level].word}>
+    <chakra.svg viewBox="0 0 20 20" width={`${size}px`} height={`${size}px`} flexShrink={0} color={marks[level].colour} role="img" aria-label={number === undefined ? marks[level].word : `${number}, ${marks[level].word}`}>
       <path d={shape} fill="currentColor" />
+      {number !== undefined && (
+        <chakra.text x="10" y={level === "concern" ? "15.5" : "13.8"} textAnchor="middle" fontSize="10.5px" fontWeight="700" fill="card">
+          {number}
+        </chakra.text>
+      )}
     </chakra.svg>
   );
 }

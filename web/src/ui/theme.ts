@@ -25,7 +25,6 @@ export const system = createSystem(
       a: { color: "copper" },
       table: { borderCollapse: "collapse" },
       ":focus-visible": { outline: "3px solid", outlineColor: "focus", outlineOffset: "2px" },
-      
     },
     theme: {
       breakpoints: { sm: "30rem", md: "48rem", lg: "64rem", xl: "75rem" },
@@ -52,7 +51,8 @@ export const system = createSystem(
           ink: both("#20302e", "#ece6d8"),
           muted: both("#56625f", "#b3b2a6"),
           line: { DEFAULT: both("#ddd5c4", "#3a413f"), strong: both("#8b8574", "#7d827a") },
-          clay: { 1: both("#f2e8d8", "#2b2b26"), 2: both("#eedfcb", "#352f27") },
+          clay: { 1: both("#f2e8d8", "#2b2b26"), 2: both("#eedfcb", "#352f27"), 3: both("#e6d0b4", "#403629"), 4: both("#dfc39f", "#4b3e2d") },
+          riser: both("#a87b52", "#8f6f50"),
           copper: both("#97450f", "#eaa06c"),
           onCopper: both("#fffdf7", "#191d1c"),
           moss: both("#3f6622", "#a3c986"),

@@ -10,6 +10,7 @@ public static class AddressTwice
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.AddressTwice,
+        "same address",
         "Two hosts of one segment have the same address.",
         "Both drop out by turns: whoever spoke last is believed.",
         "RFC 5227",

@@ -9,6 +9,7 @@ public static class CarrierTranslationRule
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.CarrierTranslation,
+        "provider translates",
         "The provider shares one public address among several customers.",
         "Nothing that is opened from outside gets to the home over IPv4, whatever is set in it.",
         "RFC 6598",

@@ -10,6 +10,7 @@ public static class DeviceAtStreet
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         "device-at-street",
+        "before the router",
         "A device is plugged in before the router.",
         "No box of the home stands between it and the internet.",
         "common practice",

@@ -9,6 +9,7 @@ public static class DifferentNames
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         "different-names",
+        "another Wi-Fi name",
         "The home has several Wi-Fi names although one is wanted, everywhere or for each band.",
         "Devices never move between different names while the old one still works.",
         "common practice; schools differ",

@@ -11,6 +11,7 @@ public static class FixedInsidePool
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.FixedInPool,
+        "fixed in the pool",
         "An address typed by hand lies inside the pool of the address server of its segment.",
         "The server may hand it to somebody else. Free now is not free later.",
         "RFC 2131; keeping fixed addresses out of the pool: common practice",

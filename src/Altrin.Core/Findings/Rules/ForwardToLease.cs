@@ -9,6 +9,7 @@ public static class ForwardToLease
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.ForwardToLease,
+        "forward to a lease",
         "A port is forwarded to an address that is leased and not reserved.",
         "It works until the lease changes.",
         "common practice",

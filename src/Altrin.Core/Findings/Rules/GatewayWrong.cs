@@ -11,6 +11,7 @@ public static class GatewayWrong
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.GatewayWrong,
+        "wrong gateway",
         "A default gateway is missing, lies outside the subnet, is not there, or does not route.",
         "The device speaks to its neighbours and to nobody else.",
         "RFC 1122",

@@ -10,6 +10,7 @@ public static class LoopRule
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.Loop,
+        "ring of cables",
         "Cables form a ring.",
         "Broadcasts go round for ever and take the whole segment down.",
         "IEEE 802.1D; plain switches do not guard against it: common practice",

@@ -11,6 +11,7 @@ public static class NeedNotMet
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         "need-not-met",
+        "need not met",
         "A need of the customer is not met, or by luck only.",
         "It is what the customer is paying for.",
         "RFC 3022, RFC 6762",

@@ -10,6 +10,7 @@ public static class NoAddressServer
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.NoAddressServer,
+        "no address server",
         "Nobody hands out addresses in a segment where somebody asks.",
         "Devices give themselves an address in 169.254.0.0/16 and reach nothing.",
         "RFC 2131, RFC 3927",

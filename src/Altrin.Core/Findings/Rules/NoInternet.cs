@@ -8,6 +8,7 @@ public static class NoInternet
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         "no-internet",
+        "no internet",
         "A device does not reach the internet, or by luck only.",
         "It is what everybody notices first.",
         "common practice",

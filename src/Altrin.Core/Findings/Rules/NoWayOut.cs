@@ -10,6 +10,7 @@ public static class NoWayOut
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.NoWayOut,
+        "no way out",
         "Devices hang on a router whose outer side is empty.",
         "They have addresses and no internet.",
         "common practice",

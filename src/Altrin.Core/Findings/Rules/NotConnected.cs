@@ -8,6 +8,7 @@ public static class NotConnected
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.NotConnected,
+        "not connected",
         "A device in use is connected to nothing.",
         "It has no network.",
         "common practice",

@@ -8,6 +8,7 @@ public static class OneNameTwoKeys
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         "one-name-two-keys",
+        "name with two keys",
         "Radios of one home send one name with different security or keys.",
         "A device that learned one of them is refused by the other, and seems to lose the Wi-Fi from room to room.",
         "common practice",

@@ -10,6 +10,7 @@ public static class OutsideSubnet
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.OutsideSubnet,
+        "outside the subnet",
         "A device or the page of a box is set outside the subnet of the network it is in.",
         "It speaks to nobody there, and nobody to it.",
         "RFC 1122, RFC 4632",

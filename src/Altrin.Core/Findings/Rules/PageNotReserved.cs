@@ -10,6 +10,7 @@ public static class PageNotReserved
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         "page-not-reserved",
+        "page moves about",
         "The page of a box is at a leased address that is not reserved.",
         "Nobody knows where to open it once the lease has changed; it has to be found by its hardware address again.",
         "common practice",

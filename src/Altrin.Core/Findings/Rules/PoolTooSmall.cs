@@ -11,6 +11,7 @@ public static class PoolTooSmall
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.PoolTooSmall,
+        "pool too small",
         "More devices ask than the pool holds.",
         "Whoever comes last gets none, most often a guest.",
         "RFC 2131",

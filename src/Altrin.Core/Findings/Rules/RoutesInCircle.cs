@@ -10,6 +10,7 @@ public static class RoutesInCircle
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.RoutesInCircle,
+        "routes in a circle",
         "Packets go round in a circle between routers.",
         "Nothing behind them reaches the internet.",
         "common practice",

@@ -8,6 +8,7 @@ public static class SameSubnetBothSides
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.SameSubnet,
+        "same subnet twice",
         "A router has overlapping subnets inside and outside.",
         "It cannot tell which side an address is on. What it then does differs from box to box.",
         "RFC 4632; two boxes with one factory subnet: common practice",

@@ -8,6 +8,7 @@ public static class ServiceUnknown
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.ServiceUnknown,
+        "service not asked",
         "Whether the provider gives a public address is not known, and a need depends on it.",
         "What was sold may turn out to be impossible.",
         "RFC 6598; common practice",

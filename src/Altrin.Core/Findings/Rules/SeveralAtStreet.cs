@@ -9,6 +9,7 @@ public static class SeveralAtStreet
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.SeveralAtStreet,
+        "several ask",
         "Several boxes or devices ask the provider, who gives one address.",
         "Whoever asks first has internet; the rest has none, or waits until the lease runs out.",
         "one lease a customer: common practice",

@@ -11,6 +11,7 @@ public static class SwitchBeforeRouter
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         "switch-before-router",
+        "before the router",
         "A switch stands before the router.",
         "What else is plugged into it asks the provider for an address, and stands outside every firewall of the home.",
         "common practice",

@@ -9,6 +9,7 @@ public static class TranslatedTwice
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.TranslatedTwice,
+        "translates again",
         "A router hangs behind another router, so its devices are translated twice.",
         "Inner devices open connections outward, nothing opens inward, and discovery does not cross. Plain browsing never notices.",
         "RFC 2663, RFC 3022",

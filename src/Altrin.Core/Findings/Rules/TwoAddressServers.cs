@@ -9,6 +9,7 @@ public static class TwoAddressServers
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.TwoAddressServers,
+        "second server",
         "More than one address server answers in a segment.",
         "A device takes whichever answers first, and with it a gateway that may lead nowhere.",
         "RFC 2131",

@@ -11,6 +11,7 @@ public static class WanNotSet
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.WanNotSet,
+        "outer side not set",
         "The WAN side is not set the way the provider delivers the address.",
         "The home has no internet.",
         "common practice",

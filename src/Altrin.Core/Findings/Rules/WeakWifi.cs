@@ -9,6 +9,7 @@ public static class WeakWifi
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         "weak-wifi",
+        "weak Wi-Fi",
         "A radio is open, or protected by WEP or TKIP.",
         "Anybody nearby can join or listen, and old protection caps newer radios at 54 Mb/s.",
         "IEEE 802.11; common practice",

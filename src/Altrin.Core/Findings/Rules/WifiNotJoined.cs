@@ -10,6 +10,7 @@ public static class WifiNotJoined
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.WifiNotJoined,
+        "Wi-Fi not joined",
         "A device remembers a Wi-Fi that the box beside it does not send, or has another key for it.",
         "It has no network until somebody types the new name and key into it.",
         "common practice",

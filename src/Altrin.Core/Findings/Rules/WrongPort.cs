@@ -11,6 +11,7 @@ public static class WrongPort
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         "wrong-port",
+        "wrong port",
         "A cable is in a port that does not fit the mode of the box.",
         "The same cable is right in one mode and wrong in another: the network behind it is cut off, or two address servers meet.",
         "common practice",

@@ -1,57 +1,169 @@
-import { Box } from "@chakra-ui/react";
-import { useRef } from "react";
+import { Box, Flex } from "@chakra-ui/react";
+import { useRef, useState, type ReactNode } from "react";
 import { useSearchParams } from "react-router";
 import { Card } from "../../ui/pieces";
+import { Button } from "../../ui/controls";
+import { useWide } from "../../ui/useWide";
 import type { JobTools } from "../stations/useJob";
+import { choiceOf, withChoice, type Choice } from "../terraces/choice";
+import type { Patching } from "../terraces/Terraces";
 import { BoxInspector } from "./BoxInspector";
 import { setUpOf } from "../stations/designReading";
 import { DeviceInspector } from "./DeviceInspector";
+import { DrawingPane } from "./DrawingPane";
 import { GearList } from "./GearList";
-import { VerdictPanel } from "./VerdictPanel";
+import { CableInspector, PortInspector } from "./LinkInspectors";
+import { ShortVerdict, VerdictPanel } from "./VerdictPanel";
 
-/** Plan as a list form: what is there, what the chosen thing is set to, and the verdict that follows. */
+/** Plan: the drawing or the list of what is there, what the chosen thing is set to, and the verdict that follows. */
 export default function PlanStation({ tools }: { tools: JobTools }) {
   const [query, setQuery] = useSearchParams();
   const inspector = useRef<HTMLDivElement>(null);
+  const wide = useWide();
+  const [cableFrom, setCableFrom] = useState<string | null>(null);
   const state = tools.job.data;
   if (!state) {
     return null;
   }
   const { design } = state;
-  const device = design.site.devices.find((d) => d.id === query.get("device"));
-  const box = device ? undefined : (design.site.boxes.find((b) => b.id === query.get("box")) ?? design.site.boxes[0]);
-  const choose = (kind: "box" | "device", id: string) => {
-    query.delete("box");
-    query.delete("device");
-    query.set(kind, id);
-    setQuery(query, { replace: true });
+  const shown = tools.preview ?? state;
+  const choice = choiceOf(query);
+  const list = query.get("view") === "list";
+
+  const choose = (next: Choice | null) => {
+    setQuery(withChoice(query, next), { replace: true });
     // On a narrow screen the settings stand below the list: go there.
-    if (matchMedia("(max-width: 63.99rem)").matches) {
+    if (!wide && next) {
       requestAnimationFrame(() => inspector.current?.focus());
     }
   };
-  const proof = tools.preview?.proof ?? state.proof;
+  const view = (which: "drawing" | "list") => {
+    const next = new URLSearchParams(query);
+    if (which === "list") {
+      next.set("view", "list");
+    } else {
+      next.delete("view");
+    }
+    setQuery(next, { replace: true });
+  };
+  const cable = (from: string, to: string) => ({ kind: "patch" as const, a: from, b: to, medium: "unknown" as const, lengthMetres: null });
+  const patching: Patching = {
+    from: cableFrom,
+    start: (port) => {
+      setCableFrom(port);
+      tools.attempt(null);
+    },
+    finish: (from, to) => {
+      setCableFrom(null);
+      choose(null);
+      tools.act([cable(from, to)]);
+    },
+    over: (to) => tools.attempt(cableFrom && to ? [cable(cableFrom, to)] : null),
+  };
+
+  if (design.site.boxes.length === 0) {
+    return (
+      <Card m="4" maxW="34rem">
+        No gear yet. The survey is where it is entered; until then, open a design file from the list of jobs.
+      </Card>
+    );
+  }
+
+  const switcher = (
+    <Flex role="group" aria-label="View" gap="1">
+      <Button variant={list ? "quiet" : "act"} aria-pressed={!list} onClick={() => view("drawing")}>
+        Drawing
+      </Button>
+      <Button variant={list ? "act" : "quiet"} aria-pressed={list} onClick={() => view("list")}>
+        List
+      </Button>
+    </Flex>
+  );
+  const run = (from: string) => setCableFrom(from);
+  const verdict = (
+    <VerdictPanel design={shown.design} proof={shown.proof} trying={tools.preview?.label} apply={tools.act} busy={tools.busy} chosen={choice?.kind === "finding" ? choice.id : null} choose={(id) => choose(id ? { kind: "finding", id } : null)} />
+  );
+  const drawing = (
+    <DrawingPane design={shown.design} proof={shown.proof} choice={choice} choose={choose} patching={patching} lead={wide ? switcher : undefined} />
+  );
+  const first: Choice = { kind: "box", id: design.site.boxes[0]?.id ?? "" };
+  const gear = <GearList design={design} proof={state.proof} chosen={choice?.id ?? first.id} choose={(kind, id) => choose({ kind, id })} />;
+
+  if (wide && !list) {
+    return (
+      <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 24rem" height="100%" minH="34rem">
+        <Flex direction="column" minW="0" minH="0">
+          {drawing}
+        </Flex>
+        <Side>
+          {hasSettings(choice) ? (
+            <ShortVerdict proof={shown.proof} trying={tools.preview?.label} back={() => choose(null)}>
+              <Settings choice={choice} tools={tools} choose={choose} run={run} />
+            </ShortVerdict>
+          ) : (
+            verdict
+          )}
+        </Side>
+      </Box>
+    );
+  }
   return (
     <Box
       display="grid"
       gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) minmax(0, 1.05fr) minmax(20rem, 24rem)" }}
-      gridTemplateAreas={{ base: `"verdict" "gear" "inspector"`, lg: `"gear inspector verdict"` }}
+      gridTemplateAreas={{ base: `"verdict" "gear" "inspector" "drawing"`, lg: `"gear inspector verdict"` }}
       alignItems="start"
     >
       <Box gridArea="gear" p="3" minW="0">
-        {design.site.boxes.length === 0 ? (
-          <Card>No gear yet. The survey is where it is entered; until then, open a design file from the list of jobs.</Card>
-        ) : (
-          <GearList design={design} proof={state.proof} chosen={device?.id ?? box?.id} choose={choose} />
-        )}
+        {wide && <Box mb="2">{switcher}</Box>}
+        {gear}
       </Box>
       <Box gridArea="inspector" p="3" minW="0" ref={inspector} tabIndex={-1} outline="none">
-        {device && <DeviceInspector key={device.id} device={device} design={design} proof={state.proof} tools={tools} />}
-        {box && <BoxInspector key={box.id} box={box} setting={setUpOf(design).boxes.find((b) => b.box === box.id)} design={design} tools={tools} />}
+        <Settings choice={hasSettings(choice) ? choice : first} tools={tools} choose={choose} run={run} />
       </Box>
       <Box gridArea="verdict" minW="0" bg="card" borderLeftWidth={{ lg: "1px" }} borderBottomWidth={{ base: "1px", lg: "0" }} borderStyle="solid" borderColor="line" minH={{ lg: "calc(100vh - 4.5rem)" }}>
-        <VerdictPanel design={tools.preview?.design ?? design} proof={proof} trying={tools.preview?.label} apply={tools.act} busy={tools.busy} />
+        {verdict}
       </Box>
+      {!wide && (
+        <Flex gridArea="drawing" minW="0" borderTopWidth="1px" borderTopStyle="solid" borderColor="line">
+          {drawing}
+        </Flex>
+      )}
     </Box>
   );
+}
+
+function Side({ children }: { children: ReactNode }) {
+  return (
+    <Box bg="card" borderLeftWidth="1px" borderLeftStyle="solid" borderColor="line" overflowY="auto" minH="0">
+      {children}
+    </Box>
+  );
+}
+
+const hasSettings = (choice: Choice | null): choice is Choice => choice !== null && choice.kind !== "finding" && choice.kind !== "terrace";
+
+/** What the chosen thing is set to. */
+function Settings({ choice, tools, choose, run }: { choice: Choice; tools: JobTools; choose: (choice: Choice) => void; run: (from: string) => void }) {
+  const state = tools.job.data;
+  if (!state) {
+    return null;
+  }
+  const { design, proof } = state;
+  switch (choice.kind) {
+    case "box": {
+      const box = design.site.boxes.find((b) => b.id === choice.id);
+      return box ? <BoxInspector key={box.id} box={box} setting={setUpOf(design).boxes.find((b) => b.box === box.id)} design={design} tools={tools} /> : null;
+    }
+    case "device": {
+      const device = design.site.devices.find((d) => d.id === choice.id);
+      return device ? <DeviceInspector key={device.id} device={device} design={design} proof={proof} tools={tools} /> : null;
+    }
+    case "port":
+      return <PortInspector key={choice.id} id={choice.id} design={design} tools={tools} run={() => run(choice.id)} />;
+    case "cable":
+      return <CableInspector key={choice.id} id={choice.id} design={design} proof={proof} tools={tools} choose={(end) => choose({ kind: end.includes("/") ? "port" : "device", id: end })} />;
+    default:
+      return null;
+  }
 }

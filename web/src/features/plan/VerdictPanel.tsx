@@ -1,10 +1,12 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
+import type { ReactNode } from "react";
 import type { Change, Design, Finding, Proof, Remedy } from "../../api/client";
 import { levelColour, levelWord, Mark } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
 import { answerWords } from "../../ui/words";
 import { needWords } from "../stations/designReading";
 import { Button } from "../../ui/controls";
+import { standing as standingIn } from "../terraces/readScene";
 
 interface Props {
   design: Design;
@@ -13,12 +15,14 @@ interface Props {
   trying: string | undefined;
   apply: (changes: Change[]) => void;
   busy: boolean;
+  /** The finding that is chosen, on the drawing or here. */
+  chosen?: string | null;
+  choose: (identity: string | null) => void;
 }
 
 /** The verdict in one sentence, and what it is made of. Findings that follow from another are shown under it. */
-export function VerdictPanel({ design, proof, trying, apply, busy }: Props) {
-  const standing = proof.findings.filter((f) => f.causedBy.length === 0);
-  const { kind, sentence } = proof.verdict;
+export function VerdictPanel({ design, proof, trying, apply, busy, chosen = null, choose }: Props) {
+  const standing = standingIn(proof);
   // A cure that settles several findings is offered once, at the first of them.
   const offeredAt = new Map<string, string>();
   for (const finding of [...standing, ...proof.findings.filter((f) => f.causedBy.length > 0)]) {
@@ -31,22 +35,15 @@ export function VerdictPanel({ design, proof, trying, apply, busy }: Props) {
   const offer: Offer = { apply, disabled: busy || trying !== undefined, first: standing[0]?.remedies[0]?.label, here: (remedy, finding) => offeredAt.get(remedy.label) === identity(finding) };
   return (
     <chakra.section aria-label="Verdict" p="4">
-      <Box aria-live="polite">
-        {trying && (
-          <Box color="muted" fontSize="sm">
-            If you keep it: <Said text={trying} />
-          </Box>
-        )}
-        <chakra.h1 fontSize="xl" color={levelColour(kind)}>
-          {levelWord(kind)}
-        </chakra.h1>
-        <Box mt="1">{sentence}</Box>
-      </Box>
+      <Head proof={proof} trying={trying} />
       <Box as="ol" display="grid" gap="4" mt="4" aria-label="Findings">
-        {standing.map((finding) => (
+        {standing.map((finding, i) => (
           <FindingItem
             key={identity(finding)}
             finding={finding}
+            number={i + 1}
+            chosen={chosen === identity(finding)}
+            choose={choose}
             following={proof.findings.filter((f) => f.causedBy[0] === identity(finding))}
             offer={offer}
           />
@@ -71,6 +68,39 @@ export function VerdictPanel({ design, proof, trying, apply, busy }: Props) {
   );
 }
 
+/** What is proven, in a word and a sentence; read out when it changes. */
+function Head({ proof, trying }: { proof: Proof; trying: string | undefined }) {
+  return (
+    <Box aria-live="polite">
+      {trying && (
+        <Box color="muted" fontSize="sm">
+          If you keep it: <Said text={trying} />
+        </Box>
+      )}
+      <chakra.h1 fontSize="xl" color={levelColour(proof.verdict.kind)}>
+        {levelWord(proof.verdict.kind)}
+      </chakra.h1>
+      <Box mt="1">{proof.verdict.sentence}</Box>
+    </Box>
+  );
+}
+
+/** The verdict alone, above the settings of what is chosen on the drawing. */
+export function ShortVerdict({ proof, trying, back, children }: { proof: Proof; trying: string | undefined; back: () => void; children: ReactNode }) {
+  const open = standingIn(proof).length;
+  return (
+    <>
+      <chakra.section aria-label="Verdict" p="4" pb="3" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
+        <Head proof={proof} trying={trying} />
+        <Button mt="2" onClick={back}>
+          {open === 0 ? "Back to the verdict" : open === 1 ? "Back to the finding" : `Back to the ${open} findings`}
+        </Button>
+      </chakra.section>
+      <Box p="4">{children}</Box>
+    </>
+  );
+}
+
 interface Offer {
   apply: (changes: Change[]) => void;
   disabled: boolean;
@@ -81,15 +111,27 @@ interface Offer {
 
 const identity = (finding: Finding) => finding.identity;
 
-function FindingItem({ finding, following, offer }: { finding: Finding; following: Finding[]; offer: Offer }) {
+interface ItemProps {
+  finding: Finding;
+  /** As it is marked on the drawing. */
+  number: number;
+  following: Finding[];
+  offer: Offer;
+  chosen: boolean;
+  choose: (identity: string | null) => void;
+}
+
+function FindingItem({ finding, number, following, offer, chosen, choose }: ItemProps) {
   return (
-    <chakra.li display="grid" gridTemplateColumns="18px minmax(0, 1fr)" gap="2">
+    <chakra.li display="grid" gridTemplateColumns="24px minmax(0, 1fr)" gap="2" rounded="md" outline={chosen ? "2px solid" : undefined} outlineColor="copper" outlineOffset="6px">
       <Box pt="0.5">
-        <Mark level={finding.severity} />
+        <Mark level={finding.severity} number={number} size={24} />
       </Box>
       <Box minW="0">
         <chakra.h2 fontSize="md" css={{ overflowWrap: "anywhere" }}>
-          <Said text={finding.what} />
+          <chakra.button type="button" font="inherit" color="inherit" textAlign="start" cursor="pointer" minH="6" bg="transparent" aria-pressed={chosen} onClick={() => choose(chosen ? null : identity(finding))} _hover={{ color: "copper" }}>
+            <Said text={finding.what} />
+          </chakra.button>
         </chakra.h2>
         <Box color="muted" fontSize="sm">
           <Said text={finding.notice} />

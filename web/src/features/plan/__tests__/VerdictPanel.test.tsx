@@ -33,7 +33,7 @@ function show(findings: Finding[], props: Partial<Parameters<typeof VerdictPanel
   const apply = vi.fn();
   render(
     <ChakraProvider value={system}>
-      <VerdictPanel design={design} proof={proof(findings)} trying={undefined} apply={apply} busy={false} {...props} />
+      <VerdictPanel design={design} proof={proof(findings)} trying={undefined} apply={apply} busy={false} choose={vi.fn()} {...props} />
     </ChakraProvider>,
   );
   return apply;

@@ -1,0 +1,142 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import { Maximize2, Minus, Plus } from "lucide-react";
+import { useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import type { Design, Proof } from "../../api/client";
+import { Button } from "../../ui/controls";
+import type { Choice } from "../terraces/choice";
+import { layout } from "../terraces/layout";
+import { cableWords, readScene } from "../terraces/readScene";
+import { Terraces, type Patching } from "../terraces/Terraces";
+import { useChanged } from "../terraces/useChanged";
+import { cableAt, endName, otherEnd, setUpOf } from "../stations/designReading";
+
+interface Props {
+  design: Design;
+  proof: Proof;
+  choice: Choice | null;
+  choose: (choice: Choice | null) => void;
+  patching: Patching;
+  /** What stands left in the bar above: the switch to the list. */
+  lead?: ReactNode;
+}
+
+/** More things than this are folded at first. */
+const mostOpen = 34;
+const steps = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2, 2.5];
+
+/** The terraces in their frame: fit, zoom, fold. */
+export function DrawingPane({ design, proof, choice, choose, patching, lead }: Props) {
+  const frame = useRef<HTMLDivElement>(null);
+  const svg = useRef<SVGSVGElement>(null);
+  const [room, setRoom] = useState({ w: 860, h: 560 });
+  const [zoom, setZoom] = useState<number | null>(null);
+  const [folds, setFolds] = useState<ReadonlyMap<string, boolean>>(new Map());
+
+  useEffect(() => {
+    const element = frame.current;
+    if (!element) {
+      return;
+    }
+    const observer = new ResizeObserver(() => setRoom({ w: element.clientWidth, h: element.clientHeight }));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  const scene = useMemo(() => readScene(design, proof), [design, proof]);
+  const crowded = design.site.boxes.length * 2 + design.site.devices.length > mostOpen;
+  const narrow = room.w < 600;
+  // The room is taken in coarse steps, so that a scroll bar or a notice does not lay everything out anew.
+  const target = useMemo(() => ({ w: narrow ? 420 : 860, h: narrow ? 700 : 520 }), [narrow]);
+  const drawing = useMemo(() => layout(scene, { room: target, folded: (box) => folds.get(box) ?? crowded }), [scene, target, folds, crowded]);
+  const changed = useChanged(drawing);
+  const fit = Math.max(0.3, Math.min((room.w - 2) / drawing.w, narrow ? 9 : (room.h - 2) / drawing.h, 1.15));
+  const scale = zoom ?? (narrow ? Math.max(fit, 0.62) : fit);
+  const step = (up: boolean) => setZoom((up ? steps.find((s) => s > scale + 0.01) : [...steps].reverse().find((s) => s < scale - 0.01)) ?? scale);
+
+  const path = useMemo(() => wayOf(proof, choice), [proof, choice]);
+  const spoken = useMemo(() => new Set(choice?.kind === "finding" ? (proof.findings.find((f) => f.identity === choice.id)?.subjects ?? []) : []), [proof, choice]);
+  const fold = (box: string) => setFolds(new Map(folds).set(box, !(folds.get(box) ?? crowded)));
+  const linkName = (id: string) => {
+    const cable = setUpOf(design).cables.find((c) => c.id === id);
+    const fact = proof.facts.links.find((l) => l.id === id);
+    return cable ? [`Cable from ${endName(design, cable.from)} to ${endName(design, cable.to)}`, cableWords(cable, fact)].filter(Boolean).join(", ") : id;
+  };
+  const portName = (id: string) => {
+    const cable = cableAt(design, id);
+    return `${capital(endName(design, id))}, ${cable ? `cable to ${endName(design, otherEnd(cable, id))}` : "empty"}`;
+  };
+
+  return (
+    <Flex direction="column" minW="0" minH="0" flex="1">
+      <Flex align="center" gap="1" px="3" py="1.5" wrap="wrap" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
+        {lead}
+        {patching.from ? (
+          <Flex role="status" align="center" gap="2" flex="1" color="copper" fontWeight="600" fontSize="sm">
+            <span>Choose the other end of the cable: a free port or a device.</span>
+            <Button variant="quiet" onClick={() => patching.start(null)}>
+              Give up
+            </Button>
+          </Flex>
+        ) : (
+          <Box flex="1" />
+        )}
+        <Button variant="quiet" px="2" aria-label="Smaller" title="Smaller (−)" onClick={() => step(false)}>
+          <Minus size={16} aria-hidden />
+        </Button>
+        <chakra.span fontSize="xs" color="muted" width="2.6rem" textAlign="center" aria-label="Size of the drawing">
+          {Math.round(scale * 100)} %
+        </chakra.span>
+        <Button variant="quiet" px="2" aria-label="Larger" title="Larger (+)" onClick={() => step(true)}>
+          <Plus size={16} aria-hidden />
+        </Button>
+        <Button variant="quiet" px="2" aria-label="Fit the drawing" title="Fit (0)" aria-pressed={zoom === null} onClick={() => setZoom(null)}>
+          <Maximize2 size={16} aria-hidden /> Fit
+        </Button>
+      </Flex>
+      <Box
+        ref={frame}
+        flex="1"
+        minH={{ base: "24rem", lg: "0" }}
+        overflow="auto"
+        tabIndex={-1}
+        onKeyDown={(e) => {
+          if (e.ctrlKey || e.metaKey || e.altKey) {
+            return;
+          }
+          if (e.key === "+" || e.key === "-" || e.key === "0") {
+            e.preventDefault();
+            if (e.key === "0") {
+              setZoom(null);
+            } else {
+              step(e.key === "+");
+            }
+          }
+        }}
+      >
+        <Terraces drawing={drawing} zoom={scale} choice={choice} choose={choose} path={path} changed={changed} spoken={spoken} patching={patching} fold={fold} portName={portName} linkName={linkName} svg={svg} />
+      </Box>
+    </Flex>
+  );
+}
+
+const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1);
+
+/** The links from what is chosen to the street. */
+function wayOf(proof: Proof, choice: Choice | null): { links: ReadonlySet<string>; slowest: string | null } {
+  if (choice?.kind === "device") {
+    const way = proof.facts.internet.find((i) => i.device === choice.id);
+    return { links: new Set(way?.links ?? []), slowest: way?.slowest ?? null };
+  }
+  const links = new Set<string>();
+  if (choice?.kind === "box") {
+    for (let at: string | undefined = choice.id; at; ) {
+      const up = proof.facts.uplinks.find((u) => u.owner === at);
+      if (!up || links.has(up.link)) {
+        break;
+      }
+      links.add(up.link);
+      at = up.to;
+    }
+  }
+  return { links, slowest: null };
+}

@@ -1,0 +1,164 @@
+import { emptyPiece, put, size, type LaidBox, type LaidPort, type Piece, type Point, type Rect } from "./pieces";
+import { route } from "./route";
+import type { Scene, SceneToken } from "./scene";
+import { entryOf, subtree, type Options } from "./subtree";
+import { textWidth } from "./text";
+
+export interface LayoutOptions {
+  /** The room that the drawing should make good use of. */
+  room: { w: number; h: number };
+  folded: (box: string) => boolean;
+}
+
+/** The whole drawing. */
+export interface Drawing extends Piece {
+  /** The line below which everything is the customer's. */
+  street: number;
+  /** The provider's own translation, above the street. */
+  carrier: Rect | null;
+}
+
+const margin = 18;
+const widths = [560, 680, 800, 920, 1060, 1240, 1450, 1700, 2000, 2400];
+
+/**
+ * Lays a home out. The same scene gives the same coordinates, and a change of one box leaves the others where they were as
+ * long as nothing is plugged elsewhere.
+ */
+export function layout(scene: Scene, { room, folded }: LayoutOptions): Drawing {
+  let best: Drawing | null = null;
+  let bestScale = 0;
+  for (const maxWidth of widths) {
+    const drawing = at(scene, { maxWidth, folded });
+    const scale = Math.min(room.w / drawing.w, room.h / drawing.h, 1);
+    // A wider one must be clearly better: the eye keeps its place.
+    if (!best || scale > bestScale * 1.04) {
+      best = drawing;
+      bestScale = scale;
+    }
+  }
+  const drawing = best ?? at(scene, { maxWidth: room.w, folded });
+  extras(drawing, scene);
+  return drawing;
+}
+
+function at(scene: Scene, options: Options): Drawing {
+  const piece: Piece = emptyPiece();
+  piece.texts.push({ x: margin, y: 8, w: Math.ceil(textWidth(scene.service.title, 15, "bold")), h: 18, text: scene.service.title, kind: "heading" });
+  piece.texts.push({ x: margin, y: 27, w: Math.ceil(textWidth(scene.service.details, 12)), h: 15, text: scene.service.details, kind: "note" });
+  const carrierTop = 50;
+  const street = scene.service.carrier ? carrierTop + 40 : carrierTop + 6;
+  let y = street + 22;
+  y = row(piece, scene, options, street, y);
+  for (const island of scene.islands) {
+    y = islandAt(piece, island, options, y + size.gap);
+  }
+  y = strip(piece, "Connected to nothing", scene.loose, options, y);
+  const w = Math.max(piece.w, ...piece.texts.map((t) => t.x + t.w)) + margin;
+  const drawing: Drawing = { ...piece, w, h: y + margin, street, carrier: scene.service.carrier ? { x: 0, y: carrierTop, w, h: street - carrierTop } : null };
+  return drawing;
+}
+
+/** What hangs straight at the street, side by side. */
+function row(piece: Piece, scene: Scene, options: Options, street: number, top: number): number {
+  let x = margin;
+  let bottom = top;
+  for (const root of scene.roots) {
+    const part = subtree(root, options, 0);
+    put(piece, part, x, top);
+    const [ex, ey] = entryOf(part);
+    if (root.uplink) {
+      const label = root.uplink.link.words;
+      piece.wires.push({
+        link: root.uplink.link,
+        from: "street",
+        to: root.uplink.port,
+        points: [[ex + x, street], [ex + x, ey + top]],
+        label: label ? { x: ex + x + 6, y: top, w: Math.ceil(textWidth(label, 11)), h: size.label - 3, text: label } : null,
+      });
+    }
+    x += part.w + size.gap;
+    bottom = Math.max(bottom, top + part.h);
+  }
+  for (const token of scene.atStreet) {
+    piece.tokens.push({ x, y: top, w: size.token.w, h: size.token.h, token });
+    if (token.link) {
+      piece.wires.push({ link: token.link, from: "street", to: token.id, points: [[x + 20, street], [x + 20, top]], label: null });
+    }
+    x += size.token.w + size.gap;
+    bottom = Math.max(bottom, top + size.token.h);
+  }
+  piece.w = Math.max(piece.w, x - size.gap);
+  return bottom;
+}
+
+/** A part of the home with no way to the street: it stands apart, in a frame of its own. */
+function islandAt(piece: Piece, box: Scene["islands"][number], options: Options, y: number): number {
+  const part = subtree(box, options, 1);
+  const title = "No way to the street";
+  const pad = 12;
+  const head = 24;
+  piece.territories.push({
+    x: margin,
+    y,
+    w: Math.max(part.w, Math.ceil(textWidth(title, 13, "bold"))) + 2 * pad,
+    h: part.h + head + pad,
+    segment: box.id,
+    kind: "island",
+    box: box.id,
+    number: null,
+    depth: 0,
+    title: { x: margin + pad, y: y + 5, w: Math.ceil(textWidth(title, 13, "bold")), h: 17 },
+    rulers: [{ subnet: "", details: title, twice: false }],
+  });
+  put(piece, part, margin + pad, y + head);
+  piece.w = Math.max(piece.w, margin + part.w + 2 * pad);
+  return y + head + part.h + pad;
+}
+
+/** Devices that hang nowhere, in a row of their own at the foot. */
+function strip(piece: Piece, title: string, tokens: readonly SceneToken[], options: Options, y: number): number {
+  if (tokens.length === 0) {
+    return y;
+  }
+  const top = y + size.gap;
+  const across = Math.max(1, Math.floor((Math.max(options.maxWidth, piece.w) - margin) / (size.token.w + size.token.gap)));
+  piece.texts.push({ x: margin, y: top, w: Math.ceil(textWidth(title, 13, "bold")), h: 17, text: title, kind: "note" });
+  tokens.forEach((token, i) => {
+    const laid = { x: margin + (i % across) * (size.token.w + size.token.gap), y: top + 22 + Math.floor(i / across) * (size.token.h + size.token.gap), w: size.token.w, h: size.token.h, token };
+    piece.tokens.push(laid);
+    piece.w = Math.max(piece.w, laid.x + laid.w);
+  });
+  return top + 22 + Math.ceil(tokens.length / across) * (size.token.h + size.token.gap);
+}
+
+/** Wires that close a ring or lead a second way are led around everything else. */
+function extras(drawing: Drawing, scene: Scene): void {
+  const ports = new Map(drawing.boxes.flatMap((b) => b.ports.map((p) => [p.port.id, { port: p, box: b }] as const)));
+  for (const { link, from, to } of scene.extra) {
+    const ends = [ports.get(from), ports.get(to)] as const;
+    if (!ends[0] || !ends[1]) {
+      continue;
+    }
+    const [a, b] = [outlet(ends[0].port), outlet(ends[1].port)];
+    const points = route(a, b, solids(drawing)) ?? [a, [a[0], drawing.h - 4], [b[0], drawing.h - 4], b];
+    drawing.wires.push({ link, from, to, points, label: null });
+  }
+}
+
+/** A little outside a port, where a wire can begin. */
+const outlet = ({ x, y, w, h, port }: LaidPort): Point => [x + w / 2, port.up ? y - 1 : y + h + 1];
+
+/** What no wire may cross. */
+export function solids(drawing: Piece): Rect[] {
+  return [
+    ...drawing.boxes.map(withPorts),
+    ...drawing.tokens,
+    ...drawing.territories.map((t) => t.title),
+    ...drawing.texts,
+    ...drawing.wires.flatMap((w) => (w.label ? [w.label] : [])),
+  ];
+}
+
+/** A box with what stands out of it. */
+const withPorts = (box: LaidBox): Rect => ({ x: box.x, y: box.y - size.port.h / 2, w: box.w, h: box.h + size.port.h });

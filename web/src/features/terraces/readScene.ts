@@ -1,0 +1,239 @@
+import type { Design, Finding, Proof, Schemas } from "../../api/client";
+import { answerWords, bandWords, mediumWords, modeWords } from "../../ui/words";
+import { cableAt, factsOf, setUpOf, street, type Box, type BoxSetting } from "../stations/designReading";
+import type { AddressSaid, Scene, SceneBox, SceneFlag, SceneLink, ScenePort, SceneStep, SceneToken } from "./scene";
+
+type LinkFact = Schemas["LinkFact"];
+
+/** At most so many ports are drawn; empty ones beyond that are counted only. */
+const mostPorts = 8;
+
+/** Reads what is to be drawn out of a design and its proof. */
+export function readScene(design: Design, proof: Proof): Scene {
+  return new Reader(design, proof).scene();
+}
+
+/** Findings that stand by themselves, as they are numbered in the verdict and on the drawing. */
+export const standing = (proof: Proof): Finding[] => proof.findings.filter((f) => f.causedBy.length === 0);
+
+class Reader {
+  private readonly links: Map<string, LinkFact>;
+  private readonly uplinks: Map<string, Schemas["UplinkFact"]>;
+  private readonly flags = new Map<string, SceneFlag[]>();
+
+  constructor(
+    private readonly design: Design,
+    private readonly proof: Proof,
+  ) {
+    this.links = new Map(proof.facts.links.map((l) => [l.id, l]));
+    this.uplinks = new Map(proof.facts.uplinks.map((u) => [u.owner, u]));
+    const numbers = new Map(standing(proof).map((f, i) => [f.identity, i + 1]));
+    for (const finding of proof.findings) {
+      const number = numbers.get(finding.identity) ?? finding.causedBy.map((c) => numbers.get(c)).find((n) => n !== undefined);
+      // That a device has no internet follows from something and is told by its outline.
+      for (const subject of number && !(finding.code === "no-internet" && finding.causedBy.length > 0) ? finding.subjects : []) {
+        const there = this.flags.get(subject) ?? [];
+        if (number && !there.some((f) => f.number === number)) {
+          this.flags.set(subject, [...there, { finding: finding.identity, number, level: finding.severity, words: finding.flag ?? "" }]);
+        }
+      }
+    }
+  }
+
+  scene(): Scene {
+    const { design } = this;
+    const setUp = setUpOf(design);
+    const used = new Set(setUp.boxes.map((b) => b.box));
+    const carrier = design.site.service.kind === "carrierTranslation";
+    const boxes = design.site.boxes.filter((b) => used.has(b.id));
+    const treeLinks = new Set([...this.uplinks.values()].map((u) => u.link));
+    return {
+      service: { ...serviceWords(design), carrier, flags: this.flags.get(street) ?? [], cable: cableAt(design, street)?.id ?? null },
+      roots: this.childrenOf(street, carrier ? 1 : 0),
+      atStreet: this.tokensOf(street),
+      islands: boxes.filter((b) => !this.uplinks.has(b.id)).map((b) => this.box(b, 0, false)),
+      loose: this.inUse()
+        .filter((d) => !this.uplinks.has(d.id))
+        .map((d) => this.token(d)),
+      shelf: design.site.boxes.filter((b) => !used.has(b.id)).map(({ id, name }) => ({ id, name })),
+      extra: this.proof.facts.links.filter((l) => l.kind === "cable" && !treeLinks.has(l.id)).map((l) => ({ link: this.link(l.id), from: l.a, to: l.b })),
+    };
+  }
+
+  private inUse() {
+    const set = new Set(setUpOf(this.design).devices.map((d) => d.device));
+    return this.design.site.devices.filter((d) => set.has(d.id));
+  }
+
+  private childrenOf(owner: string, above: number): SceneBox[] {
+    return this.design.site.boxes.filter((b) => this.uplinks.get(b.id)?.to === owner).map((b) => this.box(b, above, true));
+  }
+
+  /** Devices at a box, cabled ones and those in its Wi-Fi; guests stand in a part of their own. */
+  private tokensOf(owner: string, inSegment?: (segment: string) => boolean): SceneToken[] {
+    return this.inUse()
+      .filter((d) => this.uplinks.get(d.id)?.to === owner && (!inSegment || inSegment(factsOf(this.proof, d.id)[0]?.segment ?? "")))
+      .map((d) => this.token(d));
+  }
+
+  private token(device: Schemas["DeviceDocument"]): SceneToken {
+    const uplink = this.uplinks.get(device.id);
+    const link = uplink ? this.links.get(uplink.link) : undefined;
+    const fact = factsOf(this.proof, device.id)[0];
+    return {
+      id: device.id,
+      name: device.name,
+      kind: device.kind,
+      address: fact ? shortAddress(fact) : { how: "", address: "" },
+      internet: this.proof.facts.internet.find((i) => i.device === device.id)?.answer.kind ?? "unknown",
+      link: link ? this.link(link.id) : null,
+      port: link?.kind === "cable" ? (link.a === device.id ? link.b : link.a) : null,
+      flags: this.flags.get(device.id) ?? [],
+    };
+  }
+
+  private box(box: Box, above: number, reached: boolean): SceneBox {
+    const setting = setUpOf(this.design).boxes.find((b) => b.box === box.id);
+    const uplink = this.uplinks.get(box.id);
+    const link = uplink ? this.links.get(uplink.link) : undefined;
+    const mine = link && (link.a.split("/")[0] === box.id ? link.a : link.b);
+    const step = this.step(box, setting, mine, above, reached);
+    const inner = step ? (step.number ?? above + 1) : above;
+    const ports = this.ports(box, setting, mine);
+    const facts = factsOf(this.proof, box.id);
+    const wan = facts.find((f) => f.side === "wan");
+    const own = facts.find((f) => f.side === "lan" || f.side === "page");
+    const sent = [...new Set(setting?.radios?.filter((r) => r.on).map((r) => r.name) ?? [])];
+    return {
+      id: box.id,
+      name: box.name,
+      mode: setting ? modeWords[setting.mode] : "",
+      outside: wan && step ? shortAddress(wan) : null,
+      own: own ? shortAddress(own) : setting?.page?.address ? { how: "", address: setting.page.address } : null,
+      wifi: sent.length > 0 ? `Wi-Fi ${sent.map((n) => `"${n}"`).join(", ")}` : null,
+      step,
+      ports: ports.shown,
+      hidden: ports.hidden,
+      uplink: link && mine ? { link: this.link(link.id), port: mine, fromPort: link.a === mine ? link.b : link.a } : null,
+      tokens: this.tokensOf(box.id),
+      walled: [],
+      children: this.childrenOf(box.id, inner),
+      flags: this.flags.get(box.id) ?? [],
+    };
+  }
+
+  /** A router whose outer side is towards the street and elsewhere than its inner side is a step down. */
+  private step(box: Box, setting: BoxSetting | undefined, uplinkPort: string | undefined, above: number, reached: boolean): SceneStep | null {
+    if (setting?.mode !== "router") {
+      return null;
+    }
+    const lan = factsOf(this.proof, box.id).find((f) => f.side === "lan");
+    const wan = factsOf(this.proof, box.id).find((f) => f.side === "wan");
+    const role = box.profile.ports.find((p) => `${box.id}/${p.id}` === uplinkPort)?.role;
+    if (!lan || (wan && lan.segment === wan.segment) || (uplinkPort && role !== "wan")) {
+      return null;
+    }
+    const { facts } = this.proof;
+    const members = facts.segments.find((s) => s.id === lan.segment);
+    const devices = members?.devices.length ?? 0;
+    const rulers = facts.rulers.filter((r) => r.segment === lan.segment);
+    return {
+      segment: lan.segment,
+      number: reached && uplinkPort ? above + 1 : null,
+      rulers: rulers.map((r) => ({ subnet: r.subnet, details: rulerWords(r, devices), twice: facts.overlaps.some((o) => o.router === box.id && o.inner === r.subnet) })),
+    };
+  }
+
+  /** Ports towards the street stand above: the uplink, and outer ports with nothing hanging at them. */
+  private ports(box: Box, setting: BoxSetting | undefined, uplinkPort: string | undefined): { shown: ScenePort[]; hidden: number } {
+    const hasUplink = new Set([...this.uplinks.values()].map((u) => u.link));
+    const all = box.profile.ports.map((p): ScenePort => {
+      const id = `${box.id}/${p.id}`;
+      const cable = cableAt(this.design, id);
+      const hangs = cable && id !== uplinkPort && hasUplink.has(cable.id);
+      return { id, label: p.label, up: id === uplinkPort || (p.role === "wan" && setting?.mode !== "switch" && !hangs), cable: cable?.id ?? null };
+    });
+    const empty = all.filter((p) => p.cable === null && !p.up);
+    const room = Math.max(2, mostPorts - (all.length - empty.length));
+    const hidden = new Set(empty.slice(room).map((p) => p.id));
+    return { shown: all.filter((p) => !hidden.has(p.id)), hidden: hidden.size };
+  }
+
+  private link(id: string): SceneLink {
+    const fact = this.links.get(id);
+    const cable = setUpOf(this.design).cables.find((c) => c.id === id);
+    return { id, kind: fact?.kind ?? "cable", words: cable ? cableWords(cable, fact) : (this.wifiWords(id) ?? "Wi-Fi"), ring: fact?.inRing ?? false };
+  }
+
+  private wifiWords(id: string): string | null {
+    const device = id.split(":")[1] ?? "";
+    const wifi = setUpOf(this.design).devices.find((d) => d.device === device)?.wifi;
+    const radios = setUpOf(this.design).boxes.find((b) => b.box === wifi?.box)?.radios?.filter((r) => r.on && r.name === wifi?.name) ?? [];
+    const profile = this.design.site.boxes.find((b) => b.id === wifi?.box)?.profile;
+    const bands = radios.flatMap((r) => profile?.radios.filter((p) => p.id === r.radio).map((p) => bandWords[p.band]) ?? []);
+    return wifi ? `Wi-Fi "${wifi.name}", ${bands.join(" or ")}` : null;
+  }
+}
+
+/** What is said of a link: its medium, its length, what it carries at most. */
+export function cableWords(cable: Schemas["CableDocument"], fact: LinkFact | undefined): string {
+  const said = [cable.medium === "unknown" ? "" : mediumWords[cable.medium], cable.lengthMetres ? `${cable.lengthMetres} m` : "", fact?.atMostMbps ? `${cable.medium === "powerline" ? "at most " : ""}${rate(fact.atMostMbps)}` : ""];
+  return said.filter((s) => s !== "").join(" · ");
+}
+
+/** 100 Mb/s, 2.5 Gb/s. */
+export const rate = (mbps: number) => (mbps >= 1000 ? `${mbps / 1000} Gb/s` : `${mbps} Mb/s`);
+
+/** The part of an address that differs within its subnet, for ranges: ".20–.199". */
+export const tail = (address: string, whole: string) => {
+  const a = address.split(".");
+  const b = whole.split(".");
+  const same = a.findIndex((part, i) => part !== b[i]);
+  return `.${a.slice(Math.min(same < 0 ? 3 : same, 3)).join(".")}`;
+};
+
+export function poolWords(range: string): string {
+  const [first = "", last = ""] = range.split("-");
+  return `${tail(first, last)}–${tail(last, first)}`;
+}
+
+function rulerWords(ruler: Schemas["RulerFact"], devices: number): string {
+  const serving = ruler.pools.filter((p) => p.on);
+  const pool = serving.length === 0 ? "no address server" : serving.map((p) => `pool ${poolWords(p.range)}`).join(" and ");
+  return `${devices} ${devices === 1 ? "device" : "devices"} · ${pool}`;
+}
+
+/** An address as it fits into a token. What the provider leases is its own affair. */
+function shortAddress(fact: Schemas["AddressFact"]): AddressSaid {
+  switch (fact.origin) {
+    case "fixed":
+    case "reserved":
+      return { how: "", address: fact.side === "lan" || fact.side === "page" ? `${fact.address}/${fact.prefixLength}` : (fact.address ?? "") };
+    case "leased": {
+      const pool = fact.segment === street ? null : fact.offers[0]?.from;
+      return { how: fact.offers.length > 1 ? "either lease" : pool ? "lease" : "leased", address: pool ? poolWords(pool) : "" };
+    }
+    case "selfAssigned":
+      return { how: "", address: "169.254.x.x" };
+    case "none":
+      return { how: "no address", address: "" };
+  }
+}
+
+function serviceWords(design: Design): { title: string; details: string } {
+  const { service } = design.site;
+  const rates = service.downMbps ? `${service.downMbps} / ${service.upMbps ?? "?"} Mb/s sold` : "rates not asked";
+  const kind = {
+    publicDynamic: "one public address, leased",
+    publicFixed: `public address ${service.address ?? ""}, fixed`,
+    carrierTranslation: "shared address: nothing opened from outside gets in",
+    unknown: "kind of address not asked",
+  }[service.kind];
+  return { title: "Street", details: `${rates} · ${kind}` };
+}
+
+export const said = ({ how, address }: AddressSaid) => [how, address].filter(Boolean).join(" ") || "no address";
+
+/** For a screen reader: what a token says. */
+export const tokenWords = (token: SceneToken) => `${token.name}, ${said(token.address)}, internet: ${answerWords[token.internet as keyof typeof answerWords] ?? token.internet}`;
+

@@ -1,0 +1,227 @@
+import type { KeyboardEvent, PointerEvent, ReactNode } from "react";
+import type { Schemas } from "../../api/client";
+import { deviceIcons } from "../../ui/icons";
+import type { LaidBox, LaidPort, LaidTerritory, LaidToken, LaidWire } from "./pieces";
+import { size } from "./pieces";
+import { tokenWords } from "./readScene";
+import type { AddressSaid, SceneFlag } from "./scene";
+import { fitText, textWidth } from "./text";
+
+/** What makes a shape a thing that can be reached, chosen and announced. */
+export interface Handle {
+  key: string;
+  label: string;
+  className: string;
+  tabIndex: number;
+  pressed: boolean;
+  choose: () => void;
+  onFocus: () => void;
+}
+
+export function Thing({ handle, children, ...pointer }: { handle: Handle; children: ReactNode; onPointerDown?: (e: PointerEvent<SVGGElement>) => void }) {
+  return (
+    <g
+      role="button"
+      data-key={handle.key}
+      aria-label={handle.label}
+      aria-pressed={handle.pressed}
+      tabIndex={handle.tabIndex}
+      className={handle.className}
+      onClick={handle.choose}
+      onFocus={handle.onFocus}
+      onKeyDown={(e: KeyboardEvent) => {
+        if (e.key === "Enter" || e.key === " ") {
+          e.preventDefault();
+          handle.choose();
+        }
+      }}
+      {...pointer}
+    >
+      <title>{handle.label}</title>
+      {children}
+    </g>
+  );
+}
+
+const octagon = "M-4-9h8l5 5v8l-5 5h-8l-5-5v-8z";
+const triangle = "M0-10 10 8h-20z";
+
+/** Told by shape, number and colour. */
+export function FlagMark({ flag, x, y }: { flag: Pick<SceneFlag, "level" | "number">; x: number; y: number }) {
+  return (
+    <g transform={`translate(${x} ${y})`}>
+      <path d={flag.level === "willNotWork" ? octagon : triangle} className={`mark ${flag.level}`} />
+      <text className="markNumber" y={flag.level === "willNotWork" ? 4 : 5}>
+        {flag.number}
+      </text>
+    </g>
+  );
+}
+
+/** The foremost marks of a thing, and the words of the first where there is room. */
+export function Flags({ flags, x, y, room }: { flags: SceneFlag[]; x: number; y: number; room: number }) {
+  const shown = flags.slice(0, 3);
+  const [first] = shown;
+  const words = first && room > 60 ? first.words : "";
+  return (
+    <>
+      {shown.map((flag, i) => (
+        <FlagMark key={flag.number} flag={flag} x={x + 9 + i * 21} y={y} />
+      ))}
+      {first && words && (
+        <text className={`flagWords ${first.level}`} x={x + shown.length * 21 + 3} y={y + 4}>
+          {fitText(words, room - shown.length * 21 - 6, 12, "bold")}
+        </text>
+      )}
+    </>
+  );
+}
+
+/** The marks of a box and of the devices that are folded into it, each once. */
+const gathered = (own: SceneFlag[], tokens: LaidToken["token"][]) =>
+  [...new Map([...own, ...tokens.flatMap((t) => t.flags)].map((f) => [f.number, f])).values()].sort((a, b) => a.number - b.number);
+
+export const levelClass = (flags: SceneFlag[]) => (flags.some((f) => f.level === "willNotWork") ? "faulty" : flags.length > 0 ? "worrying" : "");
+
+export function BoxShape({ laid }: { laid: LaidBox }) {
+  const { x, y, w, h, box, edge, folded } = laid;
+  const room = w - 20;
+  const flags = folded ? gathered(box.flags, box.tokens) : box.flags;
+  const said = [folded && (box.tokens.length === 1 ? "1 device" : `${box.tokens.length} devices`), box.wifi].filter(Boolean).join(" · ");
+  return (
+    <>
+      <rect className="body" x={x} y={y} width={w} height={h} rx={7} />
+      {edge !== null && <path className="within" d={`M${x + 1} ${edge}h${w - 2}`} />}
+      <text className="bold" x={x + 10} y={y + 20}>
+        {fitText(box.name, room, 13, "bold")}
+      </text>
+      <text className="small" x={x + 10} y={y + 36}>
+        {fitText(box.mode.toLowerCase(), room, 12)}
+        {box.outside && (
+          <>
+            {" · "}
+            <AddressSpans said={box.outside} room={room - textWidth(`${box.mode} · `, 12)} size={12} />
+          </>
+        )}
+      </text>
+      {box.own && (
+        <text x={x + 10} y={y + 57}>
+          <AddressSpans said={box.own} room={room} size={13} />
+        </text>
+      )}
+      {flags.length > 0 ? (
+        <Flags flags={flags} x={x + 8} y={y + 70} room={room} />
+      ) : (
+        <text className="tiny" x={x + 10} y={y + 73}>
+          {fitText(said, room, 11)}
+        </text>
+      )}
+      {box.hidden > 0 && (
+        <text className="tiny" x={x + w - 30} y={y + h + 4}>
+          +{box.hidden}
+        </text>
+      )}
+      <rect className="ringed" x={x - 5} y={y - 11} width={w + 10} height={h + 22} rx={9} />
+    </>
+  );
+}
+
+/** An address with how it is come by; the address alone where both do not fit. */
+function AddressSpans({ said, room, size }: { said: AddressSaid; room: number; size: number }) {
+  const how = said.how && textWidth(`${said.how} `, size) + textWidth(said.address, size, "mono") <= room ? `${said.how} ` : said.address ? "" : said.how;
+  return (
+    <>
+      {how}
+      <tspan className="address">{fitText(said.address, room, size, "mono")}</tspan>
+    </>
+  );
+}
+
+export function PortShape({ x, y, w, h, port }: LaidPort) {
+  return (
+    <>
+      <rect x={x - 4} y={y - 6} width={w + 8} height={26} fill="transparent" />
+      <rect className={port.cable ? "port taken" : "port"} x={x} y={y} width={w} height={h} rx={3} />
+      <text className="plate" x={x + w / 2} y={y + h - 3.5}>
+        {port.label}
+      </text>
+      <rect className="ringed" x={x - 3} y={y - 3} width={w + 6} height={h + 6} rx={5} />
+    </>
+  );
+}
+
+export function TokenShape({ x, y, w, h, token }: LaidToken) {
+  const Icon = deviceIcons[token.kind as Schemas["DeviceKind"]];
+  const marks = Math.min(token.flags.length, 2);
+  const room = w - 36 - marks * 21;
+  return (
+    <>
+      <rect className="token" x={x} y={y} width={w} height={h} rx={h / 2} />
+      <Icon className="icon" x={x + 10} y={y + 10} width={16} height={16} aria-hidden />
+      <text x={x + 31} y={y + 15}>
+        {fitText(token.name, room, 13)}
+      </text>
+      <text className="small" x={x + 31} y={y + 29}>
+        <AddressSpans said={token.address} room={room} size={12} />
+      </text>
+      {token.flags.slice(0, 2).map((flag, i) => (
+        <FlagMark key={flag.number} flag={flag} x={x + w - 18 - (marks - 1 - i) * 21} y={y + h / 2} />
+      ))}
+      <rect className="ringed" x={x - 4} y={y - 4} width={w + 8} height={h + 8} rx={h / 2 + 4} />
+    </>
+  );
+}
+
+export const tokenLabel = (laid: LaidToken) => [tokenWords(laid.token), ...laid.token.flags.map((f) => `finding ${f.number}: ${f.words}`)].join(", ");
+
+/** Folds the devices of a box away, or shows them. */
+export function FoldShape({ x, y, h, folded }: LaidBox) {
+  return (
+    <>
+      <rect x={x + 1} y={y + h - 12} width={24} height={24} fill="transparent" />
+      <circle className="port" cx={x + 13} cy={y + h} r={8} />
+      <path className="wire" d={`M${x + 9} ${y + h}h8${folded ? "m-4-4v8" : ""}`} />
+      <circle className="ringed" cx={x + 13} cy={y + h} r={11} />
+    </>
+  );
+}
+
+/** The ground of a terrace with its edge: a step down at the left, the tread to the right. */
+export function TerraceGround({ x, y, w, h, kind, depth }: LaidTerritory) {
+  return kind === "terrace" ? (
+    <>
+      <rect className={`terrace depth${Math.min(depth + 1, 4)}`} x={x} y={y} width={w} height={h} />
+      <path className="edge" d={`M${x} ${y + h}V${y}H${x + w}`} />
+    </>
+  ) : (
+    <rect className={kind === "walled" ? "wall" : "island"} x={x} y={y} width={w} height={h} rx={kind === "walled" ? 0 : 10} />
+  );
+}
+
+export function TerraceHead({ title, kind, number, rulers, y }: LaidTerritory) {
+  return (
+    <>
+      {number !== null && (
+        <g transform={`translate(${title.x + 10} ${y})`}>
+          <circle r={11} className={number > 1 ? "badge again" : "badge"} />
+          <text className={number > 1 ? "badgeNumber again" : "badgeNumber"} y={4.5}>
+            {number}
+          </text>
+        </g>
+      )}
+      {rulers.map((ruler, i) => (
+        <g key={`${ruler.subnet} ${i}`}>
+          <text className={ruler.twice ? "mono bold again" : "mono bold"} x={title.x} y={title.y + (number === null ? 14 : 19) + i * size.ruler} fontSize="15">
+            {ruler.subnet}
+          </text>
+          <text className={kind === "island" ? "flagWords" : "small"} x={title.x} y={title.y + (kind === "island" ? 13 : (number === null ? 29 : 34)) + i * size.ruler}>
+            {ruler.details}
+            {ruler.twice && <tspan className="again bold"> · same as above</tspan>}
+          </text>
+        </g>
+      ))}
+    </>
+  );
+}
+
+export const wirePath = (wire: LaidWire) => wire.points.map(([x, y], i) => `${i === 0 ? "M" : "L"}${x} ${y}`).join("");
