@@ -106,6 +106,12 @@ public sealed class JobStore(AltrinContext context, TimeProvider time)
         return new(items, page, perPage, await all.CountAsync(cancel));
     }
 
+    /// <summary>The design of one revision of a job; null when the job has none with this id.</summary>
+    public async Task<(RevisionInfo Revision, HomeFile Home)?> Revision(long id, long revision, CancellationToken cancel) =>
+        await context.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.JobId == id && r.Id == revision, cancel) is { } found
+            ? (new(found.Id, found.ParentId, found.Label, found.CreatedAt), Read(found))
+            : null;
+
     private async Task<HeadMove> Move(long id, long version, Func<JobEntity, JobHead, Task<HeadMove?>> move, CancellationToken cancel)
     {
         await using var transaction = await context.Database.BeginTransactionAsync(cancel);
@@ -149,9 +155,13 @@ public sealed class JobStore(AltrinContext context, TimeProvider time)
 
     private async Task<JobHead> Head(JobEntity job, RevisionEntity revision, CancellationToken cancel)
     {
+        return new(job, revision, Read(revision), revision.ParentId is null ? null : revision.Label, (await NewestChild(revision.Id, cancel))?.Label);
+    }
+
+    private static HomeFile Read(RevisionEntity revision)
+    {
         var read = DesignFile.Read(revision.Design);
-        var home = read.Value ?? throw new InvalidDataException($"Revision {revision.Id} of job {job.Id} cannot be read: {read.Errors[0]}");
-        return new(job, revision, home, revision.ParentId is null ? null : revision.Label, (await NewestChild(revision.Id, cancel))?.Label);
+        return read.Value ?? throw new InvalidDataException($"Revision {revision.Id} of job {revision.JobId} cannot be read: {read.Errors[0]}");
     }
 
     private Task<RevisionEntity?> NewestChild(long revision, CancellationToken cancel) =>

@@ -3,14 +3,14 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Formats;
 
-/// <summary>The design file, version 1: one site with its named set-ups.</summary>
+/// <summary>The design file, version 2: one site with its named set-ups.</summary>
 public sealed record DesignDocument
 {
     /// <summary>The value of <see cref="Format"/>.</summary>
     public const string FormatName = "altrin-design";
 
     /// <summary>The newest version; raised once a landing that changes the format.</summary>
-    public const int NewestVersion = 1;
+    public const int NewestVersion = 2;
 
     /// <summary>Always "altrin-design".</summary>
     [Required, RegularExpression("^altrin-design$")]

@@ -58,6 +58,7 @@ public static class DesignFile
         {
             return Fail(unreadable);
         }
+        json = DesignUpgrades.ToNewest(json);
         var violations = DesignSchema.Validate(json);
         if (violations.Count > 0)
         {

@@ -75,6 +75,7 @@ public static class DesignWriter
             Address = Address(d.Address),
             Wifi = d.Wifi is { } wifi ? new() { Box = wifi.Box, Name = wifi.Name, Key = wifi.Key } : null,
         })],
+        Accepted = setUp.Accepted.Count == 0 ? null : [.. setUp.Accepted.Select(a => new AcceptanceDocument { Finding = a.Finding, Severe = a.Severe, Reason = a.Reason, By = a.By })],
     };
 
     private static BoxSettingDocument Setting(BoxSetting setting) => setting.Mode switch

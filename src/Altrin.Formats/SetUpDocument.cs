@@ -21,6 +21,30 @@ public sealed record SetUpDocument
     /// <summary>Customer's devices in use.</summary>
     [Required, MaxLength(5000)]
     public required IReadOnlyList<DeviceSettingDocument> Devices { get; init; }
+
+    /// <summary>Findings that somebody answers for; none where left out. Since version 2.</summary>
+    [MaxLength(500)]
+    public IReadOnlyList<AcceptanceDocument>? Accepted { get; init; }
+}
+
+/// <summary>Somebody's word that a finding may stay.</summary>
+public sealed record AcceptanceDocument
+{
+    /// <summary>Code and subjects of the finding, such as "translated-twice(loft-router)".</summary>
+    [Required, StringLength(Acceptance.LongestFinding, MinimumLength = 1)]
+    public required string Finding { get; init; }
+
+    /// <summary>Whether it meant "will not work" then.</summary>
+    [Required]
+    public required bool Severe { get; init; }
+
+    /// <summary>Why it may stay.</summary>
+    [Required, StringLength(Acceptance.LongestReason, MinimumLength = 1)]
+    public required string Reason { get; init; }
+
+    /// <summary>Who says so.</summary>
+    [Required, StringLength(Acceptance.LongestName, MinimumLength = 1)]
+    public required string By { get; init; }
 }
 
 /// <summary>How one box is set. Which of the optional parts belong to it follows from the mode.</summary>

@@ -15,6 +15,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         errors.Unique(setUp.Boxes, b => b.Box, i => $"{root}/boxes/{i}/box", "a box");
         errors.Unique(setUp.Devices, d => d.Device, i => $"{root}/devices/{i}/device", "a device");
         errors.Unique(setUp.Cables, c => c.Id, i => $"{root}/cables/{i}/id", "a cable id");
+        errors.Unique(setUp.Accepted ?? [], a => a.Finding, i => $"{root}/accepted/{i}/finding", "a finding");
         var ends = setUp.Cables.SelectMany((c, i) => new[] { (End: c.From, Pointer: $"{root}/cables/{i}/from"), (End: c.To, Pointer: $"{root}/cables/{i}/to") }).ToList();
         errors.Unique(ends, e => e.End, i => ends[i].Pointer, "a port");
         var inUse = setUp.Boxes.Select(b => b.Box).ToHashSet(StringComparer.Ordinal);
@@ -22,7 +23,10 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             setUp.Name,
             [.. setUp.Boxes.Select((b, i) => ReadBox(b, $"{root}/boxes/{i}")).OfType<BoxSetting>()],
             [.. setUp.Cables.Select((c, i) => new Cable(c.Id, ReadEnd(c.From, inUse, $"{root}/cables/{i}/from"), ReadEnd(c.To, inUse, $"{root}/cables/{i}/to"), c.Medium, c.LengthMetres))],
-            [.. setUp.Devices.Select((d, i) => ReadDevice(d, $"{root}/devices/{i}"))]);
+            [.. setUp.Devices.Select((d, i) => ReadDevice(d, $"{root}/devices/{i}"))])
+        {
+            Accepted = [.. (setUp.Accepted ?? []).Select(a => new Acceptance(a.Finding, a.Severe, a.Reason, a.By))],
+        };
     }
 
     private BoxSetting? ReadBox(BoxSettingDocument setting, string pointer)

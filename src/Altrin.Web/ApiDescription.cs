@@ -32,9 +32,14 @@ internal static class ApiDescription
             var type = Nullable.GetUnderlyingType(context.JsonTypeInfo.Type) ?? context.JsonTypeInfo.Type;
             if (AltrinJson.TextTypes.TryGetValue(type, out var example))
             {
-                schema.Type = JsonSchemaType.String | (type == context.JsonTypeInfo.Type ? default : JsonSchemaType.Null);
+                // Whoever may leave it out says so where it refers to this.
+                schema.Type = JsonSchemaType.String;
                 schema.Examples = [example];
                 schema.Properties?.Clear();
+            }
+            if (context.JsonTypeInfo.ElementType is { } element && AltrinJson.TextTypes.TryGetValue(element, out var one))
+            {
+                schema.Items ??= new OpenApiSchema { Type = JsonSchemaType.String, Examples = [one] };
             }
             // What is worked out is always there, though nothing requires it of a sender.
             foreach (var property in context.JsonTypeInfo.Properties.Where(p => p is { Get: not null, Set: null, AssociatedParameter: null } && schema.Properties?.ContainsKey(p.Name) == true))

@@ -57,6 +57,35 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     }
 
     [Fact]
+    public async Task Two_versions_are_compared_as_changes_in_words()
+    {
+        var job = await NewJob();
+        await Send(HttpMethod.Post, $"{job}/changes", MakePoint, ("If-Match", "\"1\""));
+        await Send(HttpMethod.Post, $"{job}/changes", """{"setUp":"planned","changes":[{"kind":"acceptFinding","finding":"different-names()","severe":false,"reason":"The potter wants it so.","by":"A. Installer"}]}""", ("If-Match", "\"2\""));
+        var (_, revisions, _) = await Send(HttpMethod.Get, $"{job}/revisions");
+        var ids = revisions!["items"]!.AsArray().Select(r => (long)r!["id"]!).Order().ToList();
+        string Query(long before, long after, string setUp = "planned") => $"{job}/compare?before={before}&after={after}&beforeSetUp={setUp}&afterSetUp=planned";
+        var (status, compared, _) = await Send(HttpMethod.Get, Query(ids[0], ids[2]));
+        Assert.Equal(HttpStatusCode.OK, status);
+        Assert.Equal(["Loft router becomes an access point", "A. Installer accepts different names"], compared!["changes"]!.AsArray().Select(c => (string)c!["text"]!));
+        Assert.Equal("loft-router", (string)compared["changes"]![0]!["subjects"]![0]!);
+        Assert.Empty((await Send(HttpMethod.Get, Query(ids[2], ids[2]))).Body!["changes"]!.AsArray());
+        Assert.NotEmpty((await Send(HttpMethod.Get, Query(ids[0], ids[2], "found"))).Body!["changes"]!.AsArray());
+        Problem("no-revision", (await Send(HttpMethod.Get, Query(ids[0], 999999))).Body);
+        Problem("no-set-up", (await Send(HttpMethod.Get, Query(ids[0], ids[1], "nowhere"))).Body);
+        Problem("no-job", (await Send(HttpMethod.Get, "/api/jobs/999999/compare?before=1&after=1&beforeSetUp=planned&afterSetUp=planned")).Body);
+    }
+
+    [Theory]
+    [InlineData("", "A. Name", "A reason is needed.")]
+    [InlineData("why", " ", "A name is needed.")]
+    public async Task A_finding_is_accepted_only_with_a_reason_and_a_name(string reason, string by, string why)
+    {
+        var (status, body, _) = await Send(HttpMethod.Post, $"{await NewJob()}/changes", $$"""{"setUp":"planned","changes":[{"kind":"acceptFinding","finding":"loop(a)","severe":true,"reason":"{{reason}}","by":"{{by}}"}]}""", ("If-Match", "\"1\""));
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, why), (status, (string?)body!["detail"]));
+    }
+
+    [Fact]
     public async Task A_stale_save_answers_the_new_head_and_saves_nothing()
     {
         var job = await NewJob();

@@ -9,7 +9,7 @@ public static class ChangeGenerator
 {
     public static Change Make(Random dice, Design design)
     {
-        return dice.Next(15) switch
+        return dice.Next(20) switch
         {
             0 => new SetMode(Box(), (ModeKind)dice.Next(4)),
             1 => new SetLanAddress(Box(), Own()),
@@ -24,6 +24,11 @@ public static class ChangeGenerator
             10 => new SetDeviceAddress(Device(), Host()),
             11 => new JoinWifi(Device(), dice.Next(4) == 0 ? null : new(Box(), Coin() ? "home" : "other", "key")),
             12 => new Patch(End(), End(), Medium.Cat6, null),
+            14 => new SetCable(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none", (Medium)dice.Next(8), Coin() ? null : dice.Next(-1, 120)),
+            15 => new PutAway(Coin() ? Box() : Device()),
+            16 => new SetServerNames(Box(), Coin() ? [] : [Address()]),
+            17 => new AcceptFinding(Coin() ? "loop(a,b)" : "no-internet(x)", Coin(), Coin() ? "it may" : " ", "A. Name"),
+            18 => new TakeBackAcceptance("loop(a,b)"),
             13 => new RemoveReservation(Box(), Of(design.Site.Devices).Hardware!.Value),
             _ => new Unpatch(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none"),
         };

@@ -56,7 +56,7 @@ public sealed record SetLanAddress(string Box, InterfaceAddress Address) : Chang
     public override string Describe(Design design) => $"{design.NameOf(Box)} gets {Address}";
 }
 
-/// <summary>Sets how the page of an access point or a managed switch comes by its address.</summary>
+/// <summary>Sets how the page of an access point or a managed switch comes by its address. A bridging gateway's page is fixed or not there.</summary>
 public sealed record SetPageAddress(string Box, HostAddress Address) : Change
 {
     /// <inheritdoc/>
@@ -65,11 +65,14 @@ public sealed record SetPageAddress(string Box, HostAddress Address) : Change
         {
             AccessPointMode point => point with { Page = Address },
             SwitchMode { Page: not null } managed => managed with { Page = Address },
+            BridgeMode bridge => bridge with { Page = (Address as Fixed)?.Address },
             _ => Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no page address to set in its present mode."),
         });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} {AddressWords.Gets(Address)}";
+    public override string Describe(Design design) => design.Mode(Box) is BridgeMode && Address is Automatic
+        ? $"{design.NameOf(Box)} has no page of its own"
+        : $"{design.NameOf(Box)} {AddressWords.Gets(Address)}";
 }
 
 /// <summary>Sets how a router's WAN side comes by its address.</summary>

@@ -17,6 +17,7 @@ namespace Altrin.Core.Changes;
 [JsonDerivedType(typeof(SwitchAddressServer), "switchAddressServer")]
 [JsonDerivedType(typeof(MovePool), "movePool")]
 [JsonDerivedType(typeof(SetServerGateway), "setServerGateway")]
+[JsonDerivedType(typeof(SetServerNames), "setServerNames")]
 [JsonDerivedType(typeof(Reserve), "reserve")]
 [JsonDerivedType(typeof(RemoveReservation), "removeReservation")]
 [JsonDerivedType(typeof(AddForward), "addForward")]
@@ -27,6 +28,8 @@ namespace Altrin.Core.Changes;
 [JsonDerivedType(typeof(SetCable), "setCable")]
 [JsonDerivedType(typeof(Unpatch), "unpatch")]
 [JsonDerivedType(typeof(PutAway), "putAway")]
+[JsonDerivedType(typeof(AcceptFinding), "acceptFinding")]
+[JsonDerivedType(typeof(TakeBackAcceptance), "takeBackAcceptance")]
 public abstract record Change
 {
     /// <summary>The set-up after the act, or why the boxes would not accept it.</summary>

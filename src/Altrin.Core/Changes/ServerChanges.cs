@@ -35,6 +35,17 @@ public sealed record SetServerGateway(string Box, Ipv4Address? Gateway) : Change
     public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(Gateway is { } gateway ? gateway.ToString() : "itself")} as gateway";
 }
 
+/// <summary>Sets the name servers that a router's address server hands out; none for the router itself.</summary>
+public sealed record SetServerNames(string Box, IReadOnlyList<Ipv4Address> NameServers) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
+        Edit.Unless(NameServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null), router.Server with { NameServers = NameServers }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(NameServers.Count == 0 ? "itself" : string.Join(" and ", NameServers))} for names";
+}
+
 /// <summary>Keeps an address for one hardware address. Replaces an older reservation for the same hardware address.</summary>
 public sealed record Reserve(string Box, HardwareAddress Hardware, Ipv4Address Address) : Change
 {

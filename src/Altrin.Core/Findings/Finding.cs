@@ -1,4 +1,5 @@
 using Altrin.Core.Changes;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings;
 
@@ -35,6 +36,15 @@ public sealed record Finding(
 
     /// <summary>Two to four words for a mark on the drawing; from its rule.</summary>
     public string Flag { get; init; } = "";
+
+    /// <summary>Why that hurts; from its rule.</summary>
+    public string Hurts { get; init; } = "";
+
+    /// <summary>Where that is known from: a standard, or "common practice"; from its rule.</summary>
+    public string Source { get; init; } = "";
+
+    /// <summary>Somebody's word that it may stay; null where it is open. A finding that got worse since is open again.</summary>
+    public Acceptance? Accepted { get; init; }
 }
 
 /// <summary>A cure that can be applied and undone.</summary>

@@ -39,10 +39,12 @@ public static class Judging
     public static Proof Judge(Observation observation)
     {
         var evidence = new Evidence(observation);
-        var found = Rule.All.SelectMany(r => r.Judge(evidence).Select(f => f with { Flag = r.Flag })).DistinctBy(f => f.Identity).ToList();
+        var found = Rule.All.SelectMany(r => r.Judge(evidence).Select(f => f with { Flag = r.Flag, Hurts = r.Hurts, Source = r.Source })).DistinctBy(f => f.Identity).ToList();
         var identities = found.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
+        var words = evidence.Design.SetUp.Accepted.ToDictionary(a => a.Finding, StringComparer.Ordinal);
         var findings = found
             .Select(f => f.CausedBy.Count == 0 ? f : f with { CausedBy = [.. f.CausedBy.Where(identities.Contains)] })
+            .Select(f => words.TryGetValue(f.Identity, out var word) && (word.Severe || f.Severity != Severity.WillNotWork) ? f with { Accepted = word } : f)
             .OrderByDescending(f => f.Severity)
             .ThenBy(f => f.CausedBy.Count > 0)
             .ThenBy(f => f.Identity, StringComparer.Ordinal)

@@ -24,6 +24,9 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
     {
         var design = observation.Network.Design;
         var sheet = observation.Sheet;
+        // A word that something may stay does not mend it: what will not work still will not.
+        var stays = findings.Count(f => f.Accepted is not null);
+        var accepted = stays == 0 ? "" : $"; {stays} accepted";
         if (findings.All(f => f.Severity != Severity.WillNotWork))
         {
             var open = sheet.Internet.Count(i => i.Answer.Kind == AnswerKind.Unknown) + sheet.Needs.Count(n => n.Answer.Kind == AnswerKind.Unknown);
@@ -31,8 +34,9 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
             {
                 return new(VerdictKind.Works, $"Nothing is broken as far as is known; {Count(open, "answer")} {(open == 1 ? "is" : "are")} still open.");
             }
-            return findings.Count > 0 ? new(VerdictKind.Works, $"Every device reaches the internet and every need is met; {Count(findings.Count, "thing")} worth knowing.")
-                : sheet.Internet.Count > 0 ? new(VerdictKind.Sound, "Every device reaches the internet and every need is met.")
+            var toKnow = findings.Count(f => f.Accepted is null);
+            return toKnow > 0 ? new(VerdictKind.Works, $"Every device reaches the internet and every need is met; {Count(toKnow, "thing")} worth knowing{accepted}.")
+                : sheet.Internet.Count > 0 ? new(VerdictKind.Sound, $"Every device reaches the internet and every need is met{accepted}.")
                 : new(VerdictKind.Sound, "Nothing is connected yet.");
         }
         var without = sheet.Internet.Where(i => i.Answer.Kind == AnswerKind.No).Select(i => i.Device).ToList();
@@ -59,7 +63,7 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
         }
         var shown = parts.Count > 4 ? [.. parts.Take(3), $"{parts.Count - 3} more needs fail"] : parts;
         var sentence = shown.Count < 2 ? string.Concat(shown) : $"{string.Join(", ", shown.SkipLast(1))}, and {shown[^1]}";
-        return new(VerdictKind.WillNotWork, sentence + ".");
+        return new(VerdictKind.WillNotWork, $"{sentence}{accepted}.");
 
         string Many(List<string> devices, string one, string many) => devices.Count == 1
             ? $"{design.NameOf(devices[0])} {one}"

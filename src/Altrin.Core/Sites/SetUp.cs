@@ -8,7 +8,28 @@ namespace Altrin.Core.Sites;
 /// <param name="Boxes">How each box in use is set. A box that is left out stays on the shelf.</param>
 /// <param name="Cables">What is plugged in where; a port takes one cable.</param>
 /// <param name="Devices">How each customer's device in use is set.</param>
-public sealed record SetUp(string Name, IReadOnlyList<BoxSetting> Boxes, IReadOnlyList<Cable> Cables, IReadOnlyList<DeviceSetting> Devices);
+public sealed record SetUp(string Name, IReadOnlyList<BoxSetting> Boxes, IReadOnlyList<Cable> Cables, IReadOnlyList<DeviceSetting> Devices)
+{
+    /// <summary>Findings that somebody answers for, by identity; also ones that do not stand at present.</summary>
+    public IReadOnlyList<Acceptance> Accepted { get; init; } = [];
+}
+
+/// <summary>Somebody's word that a finding may stay.</summary>
+/// <param name="Finding">Identity of the finding.</param>
+/// <param name="Severe">Whether it meant "will not work" when it was accepted; one accepted as a concern counts again once it means that.</param>
+/// <param name="Reason">Why it may stay, 1 to 500 characters.</param>
+/// <param name="By">Who says so, 1 to 80 characters.</param>
+public sealed record Acceptance(string Finding, bool Severe, string Reason, string By)
+{
+    /// <summary>The longest reason, in characters.</summary>
+    public const int LongestReason = 500;
+
+    /// <summary>The longest name, in characters.</summary>
+    public const int LongestName = 80;
+
+    /// <summary>The longest identity of a finding, in characters.</summary>
+    public const int LongestFinding = 4000;
+}
 
 /// <summary>How one box is set.</summary>
 public sealed record BoxSetting(string Box, BoxMode Mode);

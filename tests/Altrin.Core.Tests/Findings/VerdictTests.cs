@@ -24,6 +24,30 @@ public sealed class VerdictTests
     [MemberData(nameof(Sentences))]
     public void One_sentence_says_what_breaks(Home home, VerdictKind kind, string sentence) => Assert.Equal(new Verdict(kind, sentence), Of(home));
 
+    private static Home Cascade() => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1");
+
+    private static Proof Accepting(Home home, bool severe) =>
+        Judging.Prove(home.Design with { SetUp = home.Design.SetUp with { Accepted = [new("translated-twice(in)", severe, "The lodger wants it.", "A. Name")] } });
+
+    [Fact]
+    public void An_accepted_concern_is_no_longer_one_to_settle()
+    {
+        var proof = Accepting(Cascade(), false);
+        Assert.Equal(new Verdict(VerdictKind.Sound, "Every device reaches the internet and every need is met; 1 accepted."), proof.Verdict);
+        Assert.Equal("A. Name", Assert.Single(proof.Findings).Accepted?.By);
+    }
+
+    [Theory]
+    [InlineData(false, false)]
+    [InlineData(true, true)]
+    public void What_was_accepted_as_a_concern_is_open_again_once_something_breaks_by_it(bool severe, bool stays)
+    {
+        var proof = Accepting(Cascade().Reach("a", 80).Forward("in", 80, "192.168.20.50"), severe);
+        Assert.Equal(stays, proof.Findings.Single(f => f.Code == "translated-twice").Accepted is not null);
+        // A word mends nothing.
+        Assert.Equal(VerdictKind.WillNotWork, proof.Verdict.Kind);
+    }
+
     [Fact]
     public void A_long_list_of_needs_is_cut()
     {

@@ -164,10 +164,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CompareVersions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Acceptance: {
+            finding: string;
+            severe: boolean;
+            reason: string;
+            by: string;
+        };
+        AcceptanceDocument: {
+            finding: string;
+            severe: boolean;
+            reason: string;
+            by: string;
+        };
         AddressFact: {
             owner: string;
             side: components["schemas"]["Side"];
@@ -229,7 +257,15 @@ export interface components {
             subjects: string[];
             text: string;
         };
-        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"];
+        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
+        ChangeAcceptFinding: {
+            /** @enum {string} */
+            kind?: "acceptFinding";
+            finding: string;
+            severe: boolean;
+            reason: string;
+            by: string;
+        };
         ChangeAddForward: {
             /** @enum {string} */
             kind?: "addForward";
@@ -331,6 +367,12 @@ export interface components {
             box: string;
             gateway: null | components["schemas"]["Ipv4Address"];
         };
+        ChangeSetServerNames: {
+            /** @enum {string} */
+            kind?: "setServerNames";
+            box: string;
+            nameServers: string[];
+        };
         ChangeSetWan: {
             /** @enum {string} */
             kind?: "setWan";
@@ -343,10 +385,26 @@ export interface components {
             box: string;
             on: boolean;
         };
+        ChangeTakeBackAcceptance: {
+            /** @enum {string} */
+            kind?: "takeBackAcceptance";
+            finding: string;
+        };
         ChangeUnpatch: {
             /** @enum {string} */
             kind?: "unpatch";
             cable: string;
+        };
+        ComparedVersion: {
+            revision: components["schemas"]["RevisionInfo"];
+            setUp: string;
+            design: components["schemas"]["DesignDocument"];
+            proof: components["schemas"]["ProofDocument"];
+        };
+        Comparison: {
+            before: components["schemas"]["ComparedVersion"];
+            after: components["schemas"]["ComparedVersion"];
+            changes: components["schemas"]["Differs"][];
         };
         ConflictFact: {
             segment: string;
@@ -374,6 +432,10 @@ export interface components {
             address: components["schemas"]["HostAddressDocument"];
             wifi?: null | components["schemas"]["WifiJoinDocument"];
         };
+        Differs: {
+            text: string;
+            subjects: string[];
+        };
         FactSheet: {
             segments: components["schemas"]["SegmentFact"][];
             addresses: components["schemas"]["AddressFact"][];
@@ -397,6 +459,9 @@ export interface components {
             causedBy: string[];
             identity: string;
             flag?: string;
+            hurts?: string;
+            source?: string;
+            accepted?: null | components["schemas"]["Acceptance"];
         };
         /** @example 02:00:5e:00:53:01 */
         HardwareAddress: string;
@@ -416,7 +481,7 @@ export interface components {
             kind?: "fixed";
             address: components["schemas"]["InterfaceAddress"];
             gateway: null | components["schemas"]["Ipv4Address"];
-            nameServers: unknown[];
+            nameServers: string[];
         };
         /** @enum {unknown} */
         HostAddressKind: "automatic" | "fixed";
@@ -430,7 +495,7 @@ export interface components {
             slowest: null | string;
         };
         /** @example 192.168.8.1 */
-        Ipv4Address: null | string;
+        Ipv4Address: string;
         JobEdit: {
             name: null | string;
             archived: null | boolean;
@@ -439,6 +504,8 @@ export interface components {
             job: components["schemas"]["JobSummary"];
             /** Format: int64 */
             version: number;
+            /** Format: int64 */
+            revision: number;
             setUps: string[];
             design: components["schemas"]["DesignDocument"];
             proof: components["schemas"]["ProofDocument"];
@@ -661,7 +728,7 @@ export interface components {
             hosts: components["schemas"]["AddressRange"];
             pools: components["schemas"]["PoolFact"][];
             marks: components["schemas"]["RulerMark"][];
-            free: unknown[];
+            free: string[];
         };
         RulerMark: {
             owner: string;
@@ -674,7 +741,7 @@ export interface components {
         RulerMarkKind: "router" | "fixed" | "reserved" | "example";
         SegmentFact: {
             id: string;
-            subnets: unknown[];
+            subnets: string[];
             boxes: string[];
             devices: string[];
             servers: string[];
@@ -696,6 +763,7 @@ export interface components {
             boxes: components["schemas"]["BoxSettingDocument"][];
             cables: components["schemas"]["CableDocument"][];
             devices: components["schemas"]["DeviceSettingDocument"][];
+            accepted?: null | components["schemas"]["AcceptanceDocument"][];
         };
         /** @enum {unknown} */
         Severity: "concern" | "willNotWork";
@@ -1259,6 +1327,42 @@ export interface operations {
             };
             /** @description Precondition Required */
             428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    CompareVersions: {
+        parameters: {
+            query: {
+                before: number;
+                after: number;
+                beforeSetUp: string;
+                afterSetUp: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Comparison"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -3,6 +3,7 @@ import { useRef, useState, type ReactNode } from "react";
 import { useSearchParams } from "react-router";
 import { Card } from "../../ui/pieces";
 import { Button } from "../../ui/controls";
+import { AddressRule } from "../rule/AddressRule";
 import { useWide } from "../../ui/useWide";
 import type { JobTools } from "../stations/useJob";
 import { choiceOf, withChoice, type Choice } from "../terraces/choice";
@@ -86,6 +87,11 @@ export default function PlanStation({ tools }: { tools: JobTools }) {
   const drawing = (
     <DrawingPane design={shown.design} proof={shown.proof} choice={choice} choose={choose} patching={patching} lead={wide ? switcher : undefined} />
   );
+  const rule = (
+    <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" bg="card">
+      <AddressRule design={shown.design} proof={shown.proof} choice={choice} choose={choose} tools={tools} />
+    </Box>
+  );
   const first: Choice = { kind: "box", id: design.site.boxes[0]?.id ?? "" };
   const gear = <GearList design={design} proof={state.proof} chosen={choice?.id ?? first.id} choose={(kind, id) => choose({ kind, id })} />;
 
@@ -94,6 +100,7 @@ export default function PlanStation({ tools }: { tools: JobTools }) {
       <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 24rem" height="100%" minH="34rem">
         <Flex direction="column" minW="0" minH="0">
           {drawing}
+          {rule}
         </Flex>
         <Side>
           {hasSettings(choice) ? (
@@ -125,8 +132,9 @@ export default function PlanStation({ tools }: { tools: JobTools }) {
         {verdict}
       </Box>
       {!wide && (
-        <Flex gridArea="drawing" minW="0" borderTopWidth="1px" borderTopStyle="solid" borderColor="line">
+        <Flex gridArea="drawing" direction="column" minW="0" borderTopWidth="1px" borderTopStyle="solid" borderColor="line">
           {drawing}
+          {rule}
         </Flex>
       )}
     </Box>

@@ -1,0 +1,54 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Changes;
+
+/// <summary>Lets a finding stay, with a reason and a name. Replaces an older word on the same finding.</summary>
+public sealed record AcceptFinding(string Finding, bool Severe, string Reason, string By) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design)
+    {
+        var wrong = WrongText("reason", Reason, Acceptance.LongestReason) ?? WrongText("name", By, Acceptance.LongestName)
+            ?? (Finding.Length is 0 or > Acceptance.LongestFinding ? "A finding is named by its identity." : null);
+        return Edit.Unless(wrong, design.SetUp with
+        {
+            Accepted = [.. design.SetUp.Accepted.Where(a => a.Finding != Finding), new(Finding, Severe, Reason.Trim(), By.Trim())],
+        });
+    }
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{By.Trim()} accepts {AcceptanceWords.Of(design, Finding)}";
+
+    private static string? WrongText(string what, string text, int longest) =>
+        string.IsNullOrWhiteSpace(text) ? $"A {what} is needed." : text.Trim().Length > longest ? $"A {what} has at most {longest} characters." : null;
+}
+
+/// <summary>Takes the word back that a finding may stay.</summary>
+public sealed record TakeBackAcceptance(string Finding) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => design.SetUp.Accepted.All(a => a.Finding != Finding)
+        ? Parsed<SetUp>.Fail($"'{Ipv4Address.Shown(Finding)}' is not accepted.")
+        : design.SetUp with { Accepted = [.. design.SetUp.Accepted.Where(a => a.Finding != Finding)] };
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{char.ToUpperInvariant(AcceptanceWords.Of(design, Finding)[0])}{AcceptanceWords.Of(design, Finding)[1..]} is no longer accepted";
+}
+
+/// <summary>Words for a finding of which only the identity is known.</summary>
+internal static class AcceptanceWords
+{
+    /// <summary>"same address twice at Loft router": the code with its hyphens as blanks, and the names of its subjects.</summary>
+    public static string Of(Design design, string identity)
+    {
+        var open = identity.IndexOf('(', StringComparison.Ordinal);
+        if (open <= 0)
+        {
+            return "a finding";
+        }
+        var subjects = identity[(open + 1)..].TrimEnd(')').Split(',', StringSplitOptions.RemoveEmptyEntries).Select(design.NameOf).ToList();
+        var code = identity[..open].Replace('-', ' ');
+        return subjects.Count == 0 ? code : $"{code} at {string.Join(", ", subjects)}";
+    }
+}

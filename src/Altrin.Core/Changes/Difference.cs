@@ -1,0 +1,182 @@
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Changes;
+
+/// <summary>What has to be done to make one set-up of a site into another: the changes, in an order in which they can be made.</summary>
+public static class Difference
+{
+    /// <summary>
+    /// The changes from one set-up to the other; none where they are alike. Ids of cables and the order of lists do not count.
+    /// Applied to the first they give the second.
+    /// </summary>
+    public static IReadOnlyList<Change> Between(Site site, SetUp from, SetUp to)
+    {
+        var steps = new Steps(new(site, from));
+        foreach (var gone in from.Boxes.Select(b => b.Box).Except(to.Boxes.Select(b => b.Box)).Concat(from.Devices.Select(d => d.Device).Except(to.Devices.Select(d => d.Device))))
+        {
+            steps.Do(new PutAway(gone));
+        }
+        foreach (var cable in steps.SetUp.Cables.Where(c => !to.Cables.Any(t => SameEnds(c, t))).ToList())
+        {
+            steps.Do(new Unpatch(cable.Id));
+        }
+        foreach (var box in to.Boxes)
+        {
+            Box(steps, box.Box, box.Mode);
+        }
+        foreach (var device in to.Devices)
+        {
+            Device(steps, device);
+        }
+        foreach (var cable in to.Cables)
+        {
+            Cable(steps, cable);
+        }
+        foreach (var accepted in from.Accepted.Where(a => to.Accepted.All(t => t.Finding != a.Finding)))
+        {
+            steps.Do(new TakeBackAcceptance(accepted.Finding));
+        }
+        foreach (var accepted in to.Accepted.Except(from.Accepted))
+        {
+            steps.Do(new AcceptFinding(accepted.Finding, accepted.Severe, accepted.Reason, accepted.By));
+        }
+        return steps.Done;
+    }
+
+    /// <summary>Ids of the boxes, devices and cables that a change is about, in the design that it is made in.</summary>
+    public static IReadOnlyList<string> Subjects(Change change) => change switch
+    {
+        SetMode c => [c.Box],
+        SetLanAddress c => [c.Box],
+        SetPageAddress c => [c.Box],
+        SetWan c => [c.Box],
+        SetRadio c => [c.Box],
+        SwitchAddressServer c => [c.Box],
+        MovePool c => [c.Box],
+        SetServerGateway c => [c.Box],
+        SetServerNames c => [c.Box],
+        Reserve c => [c.Box],
+        RemoveReservation c => [c.Box],
+        AddForward c => [c.Box],
+        RemoveForward c => [c.Box],
+        SetDeviceAddress c => [c.Device],
+        JoinWifi c => [c.Device],
+        Patch c => [c.A.ToString(), c.B.ToString()],
+        SetCable c => [c.Cable],
+        Unpatch c => [c.Cable],
+        PutAway c => [c.Id],
+        _ => [],
+    };
+
+    private static bool SameEnds(Cable a, Cable b) => (a.A == b.A && a.B == b.B) || (a.A == b.B && a.B == b.A);
+
+    private static void Box(Steps steps, string box, BoxMode to)
+    {
+        if (steps.Design.Mode(box)?.Kind != to.Kind)
+        {
+            steps.Do(new SetMode(box, to.Kind));
+        }
+        switch (steps.Design.Mode(box), to)
+        {
+            case (RouterMode now, RouterMode wanted):
+                Router(steps, box, now, wanted);
+                break;
+            case (AccessPointMode now, AccessPointMode wanted):
+                steps.Unless(Same(now.Page, wanted.Page), new SetPageAddress(box, wanted.Page));
+                break;
+            case (SwitchMode { Page: { } now }, SwitchMode { Page: { } wanted }):
+                steps.Unless(Same(now, wanted), new SetPageAddress(box, wanted));
+                break;
+            case (BridgeMode now, BridgeMode wanted):
+                steps.Unless(now.Page == wanted.Page, new SetPageAddress(box, wanted.Page is { } page ? new Fixed(page, null, []) : new Automatic()));
+                break;
+        }
+        foreach (var radio in to.Radios.Where(r => steps.Design.Mode(box)!.Radios.All(n => n != r)))
+        {
+            steps.Do(new SetRadio(box, radio));
+        }
+    }
+
+    private static void Router(Steps steps, string box, RouterMode now, RouterMode to)
+    {
+        steps.Unless(Same(now.Wan, to.Wan), new SetWan(box, to.Wan));
+        steps.Unless(now.Lan == to.Lan, new SetLanAddress(box, to.Lan));
+        // Pool and reservations may have moved along with the address.
+        now = (RouterMode)steps.Design.Mode(box)!;
+        steps.Unless(now.Server.On == to.Server.On, new SwitchAddressServer(box, to.Server.On));
+        steps.Unless(now.Server.Pool == to.Server.Pool, new MovePool(box, to.Server.Pool));
+        steps.Unless(now.Server.Gateway == to.Server.Gateway, new SetServerGateway(box, to.Server.Gateway));
+        steps.Unless(now.Server.NameServers.SequenceEqual(to.Server.NameServers), new SetServerNames(box, to.Server.NameServers));
+        foreach (var kept in now.Server.Reservations.Except(to.Server.Reservations))
+        {
+            steps.Do(new RemoveReservation(box, kept.Hardware));
+        }
+        foreach (var kept in to.Server.Reservations.Except(now.Server.Reservations))
+        {
+            steps.Do(new Reserve(box, kept.Hardware, kept.Address));
+        }
+        foreach (var forward in now.Forwards.Except(to.Forwards))
+        {
+            steps.Do(new RemoveForward(box, forward.Protocol, forward.OutsidePort));
+        }
+        foreach (var forward in to.Forwards.Except(now.Forwards))
+        {
+            steps.Do(new AddForward(box, forward));
+        }
+    }
+
+    private static void Device(Steps steps, DeviceSetting to)
+    {
+        var now = steps.SetUp.Devices.FirstOrDefault(d => d.Device == to.Device);
+        steps.Unless(now is not null && Same(now.Address, to.Address), new SetDeviceAddress(to.Device, to.Address));
+        steps.Unless(now?.Wifi == to.Wifi, new JoinWifi(to.Device, to.Wifi));
+    }
+
+    private static void Cable(Steps steps, Cable to)
+    {
+        if (steps.SetUp.Cables.FirstOrDefault(c => SameEnds(c, to)) is not { } there)
+        {
+            steps.Do(new Patch(to.A, to.B, to.Medium, to.LengthMetres));
+        }
+        else
+        {
+            steps.Unless(there.Medium == to.Medium && Nullable.Equals(there.LengthMetres, to.LengthMetres), new SetCable(there.Id, to.Medium, to.LengthMetres));
+        }
+    }
+
+    private static bool Same(HostAddress a, HostAddress b) => (a, b) switch
+    {
+        (Fixed x, Fixed y) => x.Address == y.Address && x.Gateway == y.Gateway && x.NameServers.SequenceEqual(y.NameServers),
+        _ => a.GetType() == b.GetType(),
+    };
+
+    /// <summary>Changes made one after another, each on what the ones before left.</summary>
+    private sealed class Steps(Design design)
+    {
+        private readonly List<Change> _done = [];
+
+        public Design Design { get; private set; } = design;
+
+        public SetUp SetUp => Design.SetUp;
+
+        public IReadOnlyList<Change> Done => _done;
+
+        public void Unless(bool alike, Change change)
+        {
+            if (!alike)
+            {
+                Do(change);
+            }
+        }
+
+        public void Do(Change change)
+        {
+            // What no page would take cannot have been made by changes either.
+            if (change.ApplyTo(Design) is { Ok: true } applied)
+            {
+                _done.Add(change);
+                Design = Design with { SetUp = applied.Value };
+            }
+        }
+    }
+}

@@ -1,0 +1,31 @@
+using System.Text.Json.Nodes;
+
+namespace Altrin.Formats;
+
+/// <summary>Brings design files of older versions up to the newest, one step a version, JSON to JSON.</summary>
+public static class DesignUpgrades
+{
+    /// <summary>What each version needs to become the next; the first entry is for version 1.</summary>
+    private static readonly IReadOnlyList<Action<JsonObject>> Steps =
+    [
+        // 2 knows accepted findings; a file without any has accepted none.
+        _ => { },
+    ];
+
+    /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>
+    public static string ToNewest(string json)
+    {
+        if (JsonNode.Parse(json, documentOptions: new() { MaxDepth = AltrinJson.Depth }) is not JsonObject root
+            || root["formatVersion"] is not JsonValue value || !value.TryGetValue<int>(out var version)
+            || version < 1 || version >= DesignDocument.NewestVersion)
+        {
+            return json;
+        }
+        for (; version < DesignDocument.NewestVersion; version++)
+        {
+            Steps[version - 1](root);
+        }
+        root["formatVersion"] = version;
+        return root.ToJsonString(AltrinJson.Options);
+    }
+}

@@ -1,0 +1,69 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Findings;
+using Altrin.Core.Sites;
+using Altrin.Data;
+using Altrin.Formats;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace Altrin.Web;
+
+/// <summary>One of two versions that are compared.</summary>
+/// <param name="Revision">Which revision of the job.</param>
+/// <param name="SetUp">Which set-up of it.</param>
+/// <param name="Design">The site with that set-up.</param>
+/// <param name="Proof">What is proven of it.</param>
+internal sealed record ComparedVersion(RevisionInfo Revision, string SetUp, DesignDocument Design, ProofDocument Proof);
+
+/// <summary>One thing that differs.</summary>
+/// <param name="Text">What has to be done, in words.</param>
+/// <param name="Subjects">Ids of boxes, devices and cables, and names of ports, that it is about.</param>
+internal sealed record Differs(string Text, IReadOnlyList<string> Subjects);
+
+/// <summary>What has to be done to get from one version to the other.</summary>
+/// <param name="Before">The first version.</param>
+/// <param name="After">The second version.</param>
+/// <param name="Changes">The changes between them, in an order in which they can be made; none where they are alike.</param>
+internal sealed record Comparison(ComparedVersion Before, ComparedVersion After, IReadOnlyList<Differs> Changes);
+
+/// <summary>Compares any two versions of a job's set-ups.</summary>
+internal static class CompareRoutes
+{
+    public static void Map(RouteGroupBuilder jobs) => jobs.MapGet("/{id:long}/compare", Compare).WithName("CompareVersions").ProducesProblem(StatusCodes.Status404NotFound);
+
+    private static async Task<Results<Ok<Comparison>, ProblemHttpResult>> Compare(long id, long before, long after, string beforeSetUp, string afterSetUp, JobStore store, CancellationToken cancel)
+    {
+        if (await store.Find(id, cancel) is null)
+        {
+            return Problems.NoJob(id);
+        }
+        if (await store.Revision(id, before, cancel) is not { } first)
+        {
+            return NoRevision(before);
+        }
+        if (await store.Revision(id, after, cancel) is not { } second)
+        {
+            return NoRevision(after);
+        }
+        if (first.Home.Design(beforeSetUp) is not { } from)
+        {
+            return DesignRoutes.NoSetUp(first.Home, beforeSetUp);
+        }
+        if (second.Home.Design(afterSetUp) is not { } to)
+        {
+            return DesignRoutes.NoSetUp(second.Home, afterSetUp);
+        }
+        var changes = new List<Differs>();
+        var at = from;
+        foreach (var change in Difference.Between(to.Site, from.SetUp, to.SetUp))
+        {
+            changes.Add(new(change.Describe(at), Difference.Subjects(change)));
+            at = at with { SetUp = change.ApplyTo(at).Value };
+        }
+        return TypedResults.Ok(new Comparison(Version(first.Revision, from), Version(second.Revision, to), changes));
+    }
+
+    private static ComparedVersion Version(RevisionInfo revision, Design design) =>
+        new(revision, design.SetUp.Name, DesignWriter.Document(new(design.Site, [design.SetUp])), ProofDocument.Of(Judging.Prove(design)));
+
+    private static ProblemHttpResult NoRevision(long revision) => Problems.Of(StatusCodes.Status404NotFound, "no-revision", $"This job has no version {revision}.", "Its versions are listed under revisions.");
+}

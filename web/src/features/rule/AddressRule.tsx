@@ -1,0 +1,193 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import { useEffect, useRef, useState } from "react";
+import type { Change, Design, Proof, Schemas } from "../../api/client";
+import { Button, Mono, Select } from "../../ui/controls";
+import { nameOf } from "../stations/designReading";
+import type { JobTools } from "../stations/useJob";
+import type { Choice } from "../terraces/choice";
+import { poolWords } from "../terraces/readScene";
+import { candidatesOf, rulerOf } from "./candidates";
+import { GiveAddress } from "./GiveAddress";
+import { Pool } from "./Pool";
+import { RulerMarks } from "./RulerMarks";
+import { mostShown, stretchOf, stretchOfSubnet, ticks, toAddress, toNumber, windowAt, within, addressAt, xOf, type Stretch } from "./scale";
+
+interface Props {
+  design: Design;
+  proof: Proof;
+  choice: Choice | null;
+  choose: (choice: Choice | null) => void;
+  tools: JobTools;
+}
+
+const bar = { top: 34, height: 24 };
+const height = 92;
+
+/** The addresses of one terrace on a ruler: pool, who has what, what is free. */
+export function AddressRule({ design, proof, choice, choose, tools }: Props) {
+  const frame = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(800);
+  const ruler = rulerOf(design, proof, choice);
+  const [part, setPart] = useState<{ subnet: string; at: number } | null>(null);
+  const [free, setFree] = useState<number | null>(null);
+
+  const drawn = ruler !== undefined;
+  useEffect(() => {
+    const element = frame.current;
+    if (!element) {
+      return;
+    }
+    const observer = new ResizeObserver(() => setWidth(Math.max(200, element.clientWidth)));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, [drawn]);
+
+  if (!ruler) {
+    return <Box color="muted">No router hands out a subnet here, so there is no address rule.</Box>;
+  }
+  const all = stretchOfSubnet(ruler.subnet);
+  const own = ruler.marks.find((m) => m.kind === "router")?.address ?? toAddress(all.first);
+  const shown = windowAt(all, part?.subnet === ruler.subnet ? part.at : toNumber(own));
+  const frees = ruler.free.map(stretchOf);
+  const move = (router: string, pool: string): Change[] => [{ kind: "movePool", box: router, pool }];
+  const several = proof.facts.rulers.length > 1;
+  const candidates = candidatesOf(design, proof, ruler);
+
+  return (
+    <chakra.section aria-label="Address rule" px="4" py="2" fontSize="sm">
+      <Flex align="baseline" gap="2" wrap="wrap" mb="1">
+        <chakra.h2 fontSize="md">Addresses of</chakra.h2>
+        {several ? (
+          <Select aria-label="Subnet" width="auto" minH="7" py="0" fontFamily="mono" value={key(ruler)} onChange={(e) => choose({ kind: "terrace", id: e.target.value.split(" ")[0] ?? "" })}>
+            {proof.facts.rulers.map((r) => (
+              <option key={key(r)} value={key(r)}>
+                {r.subnet} at {nameOf(design, r.segment)}
+              </option>
+            ))}
+          </Select>
+        ) : (
+          <Mono fontWeight="700">{ruler.subnet}</Mono>
+        )}
+        {all.last - all.first >= mostShown && <Part all={all} shown={shown} ruler={ruler} show={(at) => setPart({ subnet: ruler.subnet, at })} />}
+        <chakra.span color="muted" flex="1" textAlign="end">
+          free: {ruler.free.length === 0 ? "none" : <Mono>{freeWords(ruler.free)}</Mono>}
+        </chakra.span>
+      </Flex>
+      <Box ref={frame} overflow="hidden">
+        <chakra.svg
+          width={width}
+          height={height}
+          display="block"
+          role="group"
+          aria-label={`Addresses ${toAddress(shown.first)} to ${toAddress(shown.last)}`}
+          onClick={(e) => {
+            const at = addressAt(shown, width, e.clientX - e.currentTarget.getBoundingClientRect().left);
+            const y = e.clientY - e.currentTarget.getBoundingClientRect().top;
+            if (y > bar.top && frees.some((s) => s.first <= at && at <= s.last)) {
+              setFree(at);
+            }
+          }}
+        >
+          <chakra.rect x="0.5" y={bar.top} width={width - 1} height={bar.height} rx="4" fill="card" stroke="line.strong" />
+          {frees.flatMap((s) => {
+            const seen = within(s, shown);
+            return seen ? [<chakra.rect key={s.first} x={left(seen, shown, width)} y={bar.top + 1} width={right(seen, shown, width) - left(seen, shown, width)} height={bar.height - 2} fill="clay.2" />] : [];
+          })}
+          {ticks(shown, width).map((a) => (
+            <g key={a}>
+              <chakra.path d={`M${xOf(shown, width, a)} ${bar.top + bar.height}v6`} stroke="muted" />
+              <chakra.text x={xOf(shown, width, a)} y={bar.top + bar.height + 20} textAnchor={xOf(shown, width, a) < 16 ? "start" : "middle"} fontFamily="mono" fontSize="12px" fill="muted">
+                .{a % 256}
+              </chakra.text>
+            </g>
+          ))}
+          <RulerMarks marks={ruler.marks} shown={shown} width={width} top={bar.top} height={bar.height} nameOf={(owner) => nameOf(design, owner)} />
+          {free !== null && free >= shown.first && free <= shown.last && (
+            <chakra.path d={`M${xOf(shown, width, free)} ${bar.top - 3}v${bar.height + 6}`} stroke="copper" strokeWidth="3" pointerEvents="none" />
+          )}
+          {ruler.pools.map((pool, i) => (
+            <Pool
+              key={pool.router}
+              name={nameOf(design, pool.router)}
+              pool={pool}
+              shown={shown}
+              width={width}
+              y={bar.top - 8 - i * 12}
+              foot={bar.top + bar.height}
+              disabled={tools.busy}
+              attempt={(range) => tools.attempt(range === null ? null : move(pool.router, range))}
+              save={(range) => tools.save(move(pool.router, range))}
+            />
+          ))}
+        </chakra.svg>
+      </Box>
+      <Flex wrap="wrap" gap="3" align="end" justify="space-between">
+        <Legend ruler={ruler} />
+        <GiveAddress key={key(ruler)} candidates={candidates} chosen={choice?.id.split("/")[0] ?? null} free={frees} at={free} move={setFree} tools={tools} />
+      </Flex>
+    </chakra.section>
+  );
+}
+
+const key = (r: Schemas["RulerFact"]) => `${r.segment} ${r.subnet}`;
+const left = (s: Stretch, shown: Stretch, width: number) => xOf(shown, width, s.first - 0.5);
+const right = (s: Stretch, shown: Stretch, width: number) => xOf(shown, width, s.last + 0.5);
+
+function freeWords(free: readonly string[]): string {
+  const said = free.slice(0, 4).map((range) => {
+    const [first, last] = range.split("-");
+    return first === last ? `.${first?.split(".")[3] ?? ""}` : poolWords(range);
+  });
+  return free.length > 4 ? `${said.join(" ")} and ${free.length - 4} more` : said.join(" ");
+}
+
+/** What the signs on the ruler mean, and how much of each there is. */
+function Legend({ ruler }: { ruler: Schemas["RulerFact"] }) {
+  const count = (kind: Schemas["RulerMarkKind"]) => ruler.marks.filter((m) => m.kind === kind).length;
+  const clashes = [...new Set(ruler.marks.filter((m) => m.clash).map((m) => m.address))];
+  const leased = ruler.pools.filter((p) => p.on).reduce((n, p) => n + p.leased, 0);
+  const said: [string, number, string][] = [
+    ["●", count("fixed") + count("router"), "fixed"],
+    ["⌂", count("reserved"), "reserved"],
+    ["|", leased, "leased, places are examples"],
+  ];
+  return (
+    <Flex gap="3" wrap="wrap" color="muted" fontSize="xs">
+      {said
+        .filter(([, n]) => n > 0)
+        .map(([sign, n, word]) => (
+          <span key={word}>
+            <span aria-hidden>{sign}</span> {n} {word}
+          </span>
+        ))}
+      {clashes.length > 0 && (
+        <chakra.span color="brick" fontWeight="700">
+          clash at {clashes.map((a) => `.${a.split(".")[3] ?? ""}`).join(", ")}
+        </chakra.span>
+      )}
+    </Flex>
+  );
+}
+
+/** Which part of a large subnet is shown: parts with something in them, and the ones beside. */
+function Part({ all, shown, ruler, show }: { all: Stretch; shown: Stretch; ruler: Schemas["RulerFact"]; show: (at: number) => void }) {
+  const spoken = [...ruler.marks.map((m) => toNumber(m.address)), ...ruler.pools.flatMap((p) => Object.values(stretchOf(p.range)))];
+  const parts = [...new Set([...spoken, shown.first].map((a) => windowAt(all, a).first))].sort((a, b) => a - b);
+  return (
+    <Flex align="center" gap="1">
+      <Button variant="quiet" px="2" disabled={shown.first === all.first} onClick={() => show(shown.first - 1)} aria-label="The part before">
+        ‹
+      </Button>
+      <Select aria-label="Part of the subnet" width="auto" minH="7" py="0" fontFamily="mono" value={shown.first} onChange={(e) => show(Number(e.target.value))}>
+        {parts.map((p) => (
+          <option key={p} value={p}>
+            {toAddress(p)} to {`.${toAddress(p + mostShown - 1).split(".")[3] ?? ""}`}
+          </option>
+        ))}
+      </Select>
+      <Button variant="quiet" px="2" disabled={shown.last === all.last} onClick={() => show(shown.last + 1)} aria-label="The part after">
+        ›
+      </Button>
+    </Flex>
+  );
+}

@@ -1,0 +1,39 @@
+import type { Change, Design, Proof, Schemas } from "../../api/client";
+import { nameOf, setUpOf } from "../stations/designReading";
+
+/** Somebody in a segment to whom an address can be given by hand. */
+export interface Candidate {
+  key: string;
+  owner: string;
+  name: string;
+  give: (address: string) => Change[];
+}
+
+/** Everybody in a ruler's segment who can be given one of its addresses. */
+export function candidatesOf(design: Design, proof: Proof, ruler: Schemas["RulerFact"]): Candidate[] {
+  const prefix = ruler.subnet.split("/")[1] ?? "24";
+  const router = ruler.marks.find((m) => m.kind === "router");
+  return proof.facts.addresses
+    .filter((f) => f.segment === ruler.segment && f.side !== "provider")
+    .flatMap((f): Candidate[] => {
+      const gateway = router && router.owner !== f.owner ? router.address : null;
+      const typed = (address: string) => ({ kind: "fixed" as const, address: `${address}/${prefix}`, gateway, nameServers: gateway ? [gateway] : [] });
+      const make: Record<Schemas["Side"], ((address: string) => Change) | null> = {
+        lan: (address) => ({ kind: "setLanAddress", box: f.owner, address: `${address}/${prefix}` }),
+        page: (address) => ({ kind: "setPageAddress", box: f.owner, address: typed(address) }),
+        device: (address) => ({ kind: "setDeviceAddress", device: f.owner, address: typed(address) }),
+        wan: (address) => ({ kind: "setWan", box: f.owner, address: typed(address) }),
+        provider: null,
+      };
+      const change = make[f.side];
+      return change ? [{ key: `${f.owner} ${f.side}`, owner: f.owner, name: f.side === "wan" ? `${nameOf(design, f.owner)}, outside` : nameOf(design, f.owner), give: (address) => [change(address)] }] : [];
+    });
+}
+
+/** Which subnet is looked at: the one of what is chosen, else the foremost. */
+export function rulerOf(design: Design, proof: Proof, choice: { kind: string; id: string } | null): Schemas["RulerFact"] | undefined {
+  const { rulers, addresses } = proof.facts;
+  const owner = choice?.kind === "finding" ? undefined : choice?.kind === "cable" ? setUpOf(design).cables.find((c) => c.id === choice.id)?.from.split("/")[0] : choice?.id.split("/")[0];
+  const segment = choice?.kind === "terrace" ? choice.id : addresses.filter((a) => a.owner === owner).sort((a, b) => Number(a.side === "wan") - Number(b.side === "wan"))[0]?.segment;
+  return rulers.find((r) => r.segment === segment) ?? rulers[0];
+}
