@@ -8,6 +8,7 @@ import { layout } from "../terraces/layout";
 import { cableWords, readScene } from "../terraces/readScene";
 import { Terraces, type Patching } from "../terraces/Terraces";
 import { useChanged } from "../terraces/useChanged";
+import { KeepDrawing } from "./KeepDrawing";
 import { cableAt, endName, otherEnd, setUpOf } from "../stations/designReading";
 
 interface Props {
@@ -18,6 +19,8 @@ interface Props {
   patching: Patching;
   /** What stands left in the bar above: the switch to the list. */
   lead?: ReactNode;
+  /** Things to mark for as long as they are shown, as "kind id". */
+  marked?: ReadonlySet<string>;
 }
 
 /** More things than this are folded at first. */
@@ -25,7 +28,7 @@ const mostOpen = 34;
 const steps = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2, 2.5];
 
 /** The terraces in their frame: fit, zoom, fold. */
-export function DrawingPane({ design, proof, choice, choose, patching, lead }: Props) {
+export function DrawingPane({ design, proof, choice, choose, patching, lead, marked }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const [room, setRoom] = useState({ w: 860, h: 560 });
@@ -80,6 +83,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead }: P
         ) : (
           <Box flex="1" />
         )}
+        {!narrow && <KeepDrawing svg={svg} name={`${design.site.name} ${setUpOf(design).name}`} />}
         <Button variant="quiet" px="2" aria-label="Smaller" title="Smaller (−)" onClick={() => step(false)}>
           <Minus size={16} aria-hidden />
         </Button>
@@ -113,7 +117,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead }: P
           }
         }}
       >
-        <Terraces drawing={drawing} zoom={scale} choice={choice} choose={choose} path={path} changed={changed} spoken={spoken} patching={patching} fold={fold} portName={portName} linkName={linkName} svg={svg} />
+        <Terraces drawing={drawing} zoom={scale} least={Math.floor((room.w - 1) / scale)} choice={choice} choose={choose} path={path} changed={marked ?? changed} spoken={spoken} patching={patching} fold={fold} portName={portName} linkName={linkName} svg={svg} />
       </Box>
     </Flex>
   );

@@ -1,7 +1,9 @@
 import { Box, Flex } from "@chakra-ui/react";
-import { useRef, useState, type ReactNode } from "react";
+import { lazy, Suspense, useRef, useState, type ReactNode } from "react";
 import { useSearchParams } from "react-router";
-import { Card } from "../../ui/pieces";
+import type { JobState } from "../../api/client";
+import { KeyHelp } from "../../ui/KeyHelp";
+import { Card, Waiting } from "../../ui/pieces";
 import { Button } from "../../ui/controls";
 import { AddressRule } from "../rule/AddressRule";
 import { useWide } from "../../ui/useWide";
@@ -14,18 +16,23 @@ import { DeviceInspector } from "./DeviceInspector";
 import { DrawingPane } from "./DrawingPane";
 import { GearList } from "./GearList";
 import { CableInspector, PortInspector } from "./LinkInspectors";
+import { usePlanKeys } from "./usePlanKeys";
 import { ShortVerdict, VerdictPanel } from "./VerdictPanel";
+
+const ComparePane = lazy(() => import("./ComparePane"));
 
 /** Plan: the drawing or the list of what is there, what the chosen thing is set to, and the verdict that follows. */
 export default function PlanStation({ tools }: { tools: JobTools }) {
+  const state = tools.job.data;
+  return state ? <Plan tools={tools} state={state} /> : null;
+}
+
+function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   const [query, setQuery] = useSearchParams();
   const inspector = useRef<HTMLDivElement>(null);
   const wide = useWide();
   const [cableFrom, setCableFrom] = useState<string | null>(null);
-  const state = tools.job.data;
-  if (!state) {
-    return null;
-  }
+  const [help, setHelp] = useState(false);
   const { design } = state;
   const shown = tools.preview ?? state;
   const choice = choiceOf(query);
@@ -38,6 +45,7 @@ export default function PlanStation({ tools }: { tools: JobTools }) {
       requestAnimationFrame(() => inspector.current?.focus());
     }
   };
+  const shortcuts = usePlanKeys({ proof: shown.proof, choice, choose, tools, help: () => setHelp(true) });
   const view = (which: "drawing" | "list") => {
     const next = new URLSearchParams(query);
     if (which === "list") {
@@ -46,6 +54,11 @@ export default function PlanStation({ tools }: { tools: JobTools }) {
       next.delete("view");
     }
     setQuery(next, { replace: true });
+  };
+  const compare = () => {
+    const next = withChoice(query, null);
+    next.set("compare", "");
+    setQuery(next);
   };
   const cable = (from: string, to: string) => ({ kind: "patch" as const, a: from, b: to, medium: "unknown" as const, lengthMetres: null });
   const patching: Patching = {
@@ -59,7 +72,7 @@ export default function PlanStation({ tools }: { tools: JobTools }) {
       choose(null);
       tools.act([cable(from, to)]);
     },
-    over: (to) => tools.attempt(cableFrom && to ? [cable(cableFrom, to)] : null),
+    over: (to, from = cableFrom ?? undefined) => tools.attempt(from && to ? [cable(from, to)] : null),
   };
 
   if (design.site.boxes.length === 0) {
@@ -70,14 +83,33 @@ export default function PlanStation({ tools }: { tools: JobTools }) {
     );
   }
 
+  if (query.has("compare")) {
+    return (
+      <Suspense fallback={<Waiting what="Comparing" />}>
+        <ComparePane state={state} />
+      </Suspense>
+    );
+  }
+
   const switcher = (
-    <Flex role="group" aria-label="View" gap="1">
-      <Button variant={list ? "quiet" : "act"} aria-pressed={!list} onClick={() => view("drawing")}>
-        Drawing
+    <Flex role="group" aria-label="View" gap="1" wrap="wrap">
+      {wide && (
+        <>
+          <Button variant={list ? "quiet" : "act"} aria-pressed={!list} onClick={() => view("drawing")}>
+            Drawing
+          </Button>
+          <Button variant={list ? "act" : "quiet"} aria-pressed={list} onClick={() => view("list")}>
+            List
+          </Button>
+        </>
+      )}
+      <Button variant="quiet" onClick={compare}>
+        Compare
       </Button>
-      <Button variant={list ? "act" : "quiet"} aria-pressed={list} onClick={() => view("list")}>
-        List
+      <Button variant="quiet" aria-label="Keys" title="Keys (?)" onClick={() => setHelp(true)}>
+        Keys
       </Button>
+      <KeyHelp open={help} close={() => setHelp(false)} shortcuts={shortcuts} />
     </Flex>
   );
   const run = (from: string) => setCableFrom(from);
@@ -122,7 +154,7 @@ export default function PlanStation({ tools }: { tools: JobTools }) {
       alignItems="start"
     >
       <Box gridArea="gear" p="3" minW="0">
-        {wide && <Box mb="2">{switcher}</Box>}
+        <Box mb="2">{switcher}</Box>
         {gear}
       </Box>
       <Box gridArea="inspector" p="3" minW="0" ref={inspector} tabIndex={-1} outline="none">

@@ -4,6 +4,7 @@ import { Link, useSearchParams } from "react-router";
 import type { JobState } from "../../api/client";
 import { ColourSwitch } from "../../ui/ColourSwitch";
 import { levelColour, levelWord } from "../../ui/pieces";
+import { standing } from "./findings";
 import { stations, stationWords, type Station } from "./stations";
 import type { JobTools } from "./useJob";
 import { Button, Select } from "../../ui/controls";
@@ -12,7 +13,7 @@ import { Button, Select } from "../../ui/controls";
 export function JobHeader({ state, station, tools }: { state: JobState; station: Station; tools: JobTools }) {
   const [query, setQuery] = useSearchParams();
   const level = state.proof.verdict.kind;
-  const open = state.proof.findings.filter((f) => f.causedBy.length === 0).length;
+  const open = standing(state.proof).length;
   const status: Partial<Record<Station, { text: string; colour?: string }>> = {
     plan: { text: open === 0 ? "nothing to settle" : `${open} to settle`, colour: open === 0 ? "moss" : "ochre" },
     proof: { text: levelWord(level).toLowerCase(), colour: levelColour(level) },

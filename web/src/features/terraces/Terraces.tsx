@@ -14,12 +14,14 @@ export interface Patching {
   start: (port: string | null) => void;
   finish: (from: string, to: string) => void;
   /** A port that is pointed at while a cable is being run. */
-  over: (to: string | null) => void;
+  over: (to: string | null, from?: string) => void;
 }
 
 interface Props {
   drawing: Drawing;
   zoom: number;
+  /** The street runs at least as wide as the frame. */
+  least: number;
   choice: Choice | null;
   choose: (choice: Choice | null) => void;
   /** Links of the way that is shown, and the slowest of them. */
@@ -40,12 +42,13 @@ const Svg = chakra("svg", { base: drawingStyle });
 const slack = 6;
 
 /** The terraces: what hangs where, who translates, and what is wrong there. Everything on it can be chosen, by pointer and by key. */
-export function Terraces({ drawing, zoom, choice, choose, path, changed, spoken, patching, fold, portName, linkName, svg: given }: Props) {
+export function Terraces({ drawing, zoom, least, choice, choose, path, changed, spoken, patching, fold, portName, linkName, svg: given }: Props) {
   const own = useRef<SVGSVGElement>(null);
   const svg = given ?? own;
   const [at, setAt] = useState<string | null>(null);
   const [rubber, setRubber] = useState<{ from: LaidPort; x: number; y: number } | null>(null);
   const pressed = useRef<{ port: LaidPort; x: number; y: number } | null>(null);
+  const w = Math.max(drawing.w, least);
   const stops = useMemo(() => stopsOf(drawing), [drawing]);
   const current = stops.some((s) => s.key === at) ? at : (stops[0]?.key ?? null);
 
@@ -81,8 +84,9 @@ export function Terraces({ drawing, zoom, choice, choose, path, changed, spoken,
       e.preventDefault();
       setAt(next.key);
       svg.current?.querySelector<SVGGElement>(`[data-key="${CSS.escape(next.key)}"]`)?.focus();
-      if (patching.from && next.key.startsWith("port ")) {
-        patching.over(next.key.slice(5));
+      if (patching.from) {
+        const id = next.key.slice(next.key.indexOf(" ") + 1);
+        patching.over(inviting(id) ? id : null);
       }
     }
   };
@@ -91,24 +95,31 @@ export function Terraces({ drawing, zoom, choice, choose, path, changed, spoken,
     const frame = svg.current?.getBoundingClientRect();
     return { x: (e.clientX - (frame?.left ?? 0)) / zoom, y: (e.clientY - (frame?.top ?? 0)) / zoom };
   };
-  const portAt = (x: number, y: number) => drawing.boxes.flatMap((b) => b.ports).find((p) => x > p.x - 6 && x < p.x + p.w + 6 && y > p.y - 8 && y < p.y + p.h + 8);
-  const atPort = (port: LaidPort) => {
-    const id = port.port.id;
-    if (patching.from && patching.from !== id && !port.port.cable) {
+  const ports = useMemo(() => [...drawing.boxes.flatMap((b) => b.ports), ...(drawing.socket ? [drawing.socket] : [])], [drawing]);
+  /** Where a cable can end: empty ports, and devices without a cable. */
+  const seats = useMemo(
+    () => [...ports.filter((p) => !p.port.cable).map((p) => ({ id: p.port.id, ...pick(p) })), ...drawing.tokens.filter((t) => t.token.link?.kind !== "cable").map((t) => ({ id: t.token.id, ...pick(t) }))],
+    [ports, drawing],
+  );
+  const seatAt = (x: number, y: number) => seats.find((p) => x > p.x - 6 && x < p.x + p.w + 6 && y > p.y - 8 && y < p.y + p.h + 8)?.id;
+  /** Ends the cable that is being run, where it can end; else chooses. */
+  const endOr = (kind: "port" | "device", id: string) => {
+    if (patching.from && patching.from !== id && seats.some((s) => s.id === id)) {
       patching.finish(patching.from, id);
     } else {
-      choose(same(choice, "port", id) ? null : { kind: "port", id });
+      choose(same(choice, kind, id) ? null : { kind, id });
     }
   };
+  const inviting = (id: string) => patching.from !== null && patching.from !== id && seats.some((s) => s.id === id);
 
   return (
     <Svg
       ref={svg}
       role="group"
       aria-label="Drawing of the network"
-      width={drawing.w * zoom}
+      width={w * zoom}
       height={drawing.h * zoom}
-      viewBox={`0 0 ${drawing.w} ${drawing.h}`}
+      viewBox={`0 0 ${w} ${drawing.h}`}
       onKeyDown={onKeyDown}
       onPointerMove={(e) => {
         const held = pressed.current;
@@ -116,8 +127,8 @@ export function Terraces({ drawing, zoom, choice, choose, path, changed, spoken,
           const { x, y } = place(e);
           if (rubber || Math.hypot(x - held.x, y - held.y) > slack) {
             setRubber({ from: held.port, x, y });
-            const over = portAt(x, y);
-            patching.over(over && over.port.id !== held.port.port.id && !over.port.cable ? over.port.id : null);
+            const over = seatAt(x, y);
+            patching.over(over && over !== held.port.port.id ? over : null, held.port.port.id);
           }
         }
       }}
@@ -126,9 +137,9 @@ export function Terraces({ drawing, zoom, choice, choose, path, changed, spoken,
         pressed.current = null;
         if (held && rubber) {
           const { x, y } = place(e);
-          const target = portAt(x, y);
-          if (target && !target.port.cable && target.port.id !== held.port.port.id) {
-            patching.finish(held.port.port.id, target.port.id);
+          const target = seatAt(x, y);
+          if (target && target !== held.port.port.id) {
+            patching.finish(held.port.port.id, target);
           } else {
             patching.over(null);
           }
@@ -136,13 +147,13 @@ export function Terraces({ drawing, zoom, choice, choose, path, changed, spoken,
         setRubber(null);
       }}
     >
-      <rect className="ground" width={drawing.w} height={drawing.h} onClick={() => choose(null)} />
+      <rect className="ground" width={w} height={drawing.h} onClick={() => choose(null)} />
       {[...drawing.territories].sort((a, b) => a.depth - b.depth).map((t) => (
         <TerraceGround key={`${t.kind} ${t.segment}`} {...t} />
       ))}
       {drawing.carrier && (
         <>
-          <rect className="carrier" {...rect(drawing.carrier)} />
+          <rect className="carrier" {...rect({ ...drawing.carrier, w })} />
           <g transform={`translate(${drawing.carrier.x + 30} ${drawing.carrier.y + drawing.carrier.h / 2})`}>
             <circle r={11} className="badge" />
             <text className="badgeNumber" y={4.5}>
@@ -154,7 +165,7 @@ export function Terraces({ drawing, zoom, choice, choose, path, changed, spoken,
           </g>
         </>
       )}
-      <path className="street" d={`M0 ${drawing.street}H${drawing.w}`} />
+      <path className="street" d={`M0 ${drawing.street}H${w}`} />
       {drawing.wires.map((wire) => {
         const id = wire.link.id;
         const isCable = wire.link.kind === "cable";
@@ -207,10 +218,10 @@ export function Terraces({ drawing, zoom, choice, choose, path, changed, spoken,
           <TerraceHead key={`${t.kind} ${t.segment}`} {...t} />
         ),
       )}
-      {drawing.boxes.flatMap((b) => b.ports).map((p) => (
+      {ports.map((p) => (
         <Thing
           key={p.port.id}
-          handle={handle("port", p.port.id, portName(p.port.id), patching.from === p.port.id ? "origin" : patching.from && !p.port.cable ? "inviting" : "", () => atPort(p))}
+          handle={handle("port", p.port.id, portName(p.port.id), patching.from === p.port.id ? "origin" : inviting(p.port.id) ? "inviting" : "", () => endOr("port", p.port.id))}
           onPointerDown={(e) => {
             if (!p.port.cable && e.button === 0) {
               pressed.current = { port: p, ...place(e) };
@@ -221,7 +232,7 @@ export function Terraces({ drawing, zoom, choice, choose, path, changed, spoken,
         </Thing>
       ))}
       {drawing.tokens.map((t) => (
-        <Thing key={t.token.id} handle={handle("device", t.token.id, tokenLabel(t), t.token.internet)}>
+        <Thing key={t.token.id} handle={handle("device", t.token.id, tokenLabel(t), `${t.token.internet} ${inviting(t.token.id) ? "inviting" : ""}`, () => endOr("device", t.token.id))}>
           <TokenShape {...t} />
         </Thing>
       ))}
@@ -253,6 +264,7 @@ function stopsOf(drawing: Drawing): Stop[] {
     ...drawing.boxes.map((b) => ({ key: `box ${b.box.id}`, ...pick(b) })),
     ...drawing.territories.filter((t) => t.kind === "terrace").map((t) => ({ key: `terrace ${t.segment}`, ...t.title })),
     ...drawing.boxes.flatMap((b) => b.ports.map((p) => ({ key: `port ${p.port.id}`, ...pick(p) }))),
+    ...(drawing.socket ? [{ key: "port street", ...pick(drawing.socket) }] : []),
     ...drawing.tokens.map((t) => ({ key: `device ${t.token.id}`, ...pick(t) })),
     ...drawing.boxes.filter((b) => b.folded || b.box.tokens.length > 1).map((b) => ({ key: `fold ${b.box.id}`, x: b.x + 5, y: b.y + b.h - 8, w: 16, h: 16 })),
     ...drawing.wires.filter((w) => w.link.kind === "cable").map((w) => ({ key: `cable ${w.link.id}`, ...middle(w.points) })),

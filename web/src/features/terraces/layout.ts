@@ -16,6 +16,8 @@ export interface Drawing extends Piece {
   street: number;
   /** The provider's own translation, above the street. */
   carrier: Rect | null;
+  /** The end of the provider's line where nothing is plugged in yet. */
+  socket: LaidPort | null;
 }
 
 const margin = 18;
@@ -55,9 +57,11 @@ function at(scene: Scene, options: Options): Drawing {
   }
   y = strip(piece, "Connected to nothing", scene.loose, options, y);
   const w = Math.max(piece.w, ...piece.texts.map((t) => t.x + t.w)) + margin;
-  const drawing: Drawing = { ...piece, w, h: y + margin, street, carrier: scene.service.carrier ? { x: 0, y: carrierTop, w, h: street - carrierTop } : null };
+  const drawing: Drawing = { ...piece, w, h: y + margin, street, socket: scene.service.cable ? null : socketAt(street), carrier: scene.service.carrier ? { x: 0, y: carrierTop, w, h: street - carrierTop } : null };
   return drawing;
 }
+
+const socketAt = (street: number): LaidPort => ({ x: margin + 14, y: street - size.port.h / 2, w: 34, h: size.port.h, port: { id: "street", label: "line", up: false, cable: null } });
 
 /** What hangs straight at the street, side by side. */
 function row(piece: Piece, scene: Scene, options: Options, street: number, top: number): number {

@@ -1,5 +1,6 @@
-import type { Design, Finding, Proof, Schemas } from "../../api/client";
+import type { Design, Proof, Schemas } from "../../api/client";
 import { answerWords, bandWords, mediumWords, modeWords } from "../../ui/words";
+import { following, standing } from "../stations/findings";
 import { cableAt, factsOf, setUpOf, street, type Box, type BoxSetting } from "../stations/designReading";
 import type { AddressSaid, Scene, SceneBox, SceneFlag, SceneLink, ScenePort, SceneStep, SceneToken } from "./scene";
 
@@ -13,9 +14,6 @@ export function readScene(design: Design, proof: Proof): Scene {
   return new Reader(design, proof).scene();
 }
 
-/** Findings that stand by themselves, as they are numbered in the verdict and on the drawing. */
-export const standing = (proof: Proof): Finding[] => proof.findings.filter((f) => f.causedBy.length === 0);
-
 class Reader {
   private readonly links: Map<string, LinkFact>;
   private readonly uplinks: Map<string, Schemas["UplinkFact"]>;
@@ -27,15 +25,21 @@ class Reader {
   ) {
     this.links = new Map(proof.facts.links.map((l) => [l.id, l]));
     this.uplinks = new Map(proof.facts.uplinks.map((u) => [u.owner, u]));
-    const numbers = new Map(standing(proof).map((f, i) => [f.identity, i + 1]));
-    for (const finding of proof.findings) {
-      const number = numbers.get(finding.identity) ?? finding.causedBy.map((c) => numbers.get(c)).find((n) => n !== undefined);
-      // That a device has no internet follows from something and is told by its outline.
-      for (const subject of number && !(finding.code === "no-internet" && finding.causedBy.length > 0) ? finding.subjects : []) {
-        const there = this.flags.get(subject) ?? [];
-        if (number && !there.some((f) => f.number === number)) {
-          this.flags.set(subject, [...there, { finding: finding.identity, number, level: finding.severity, words: finding.flag ?? "" }]);
-        }
+    const needs = new Map(design.site.needs.map((n) => [n.id, n.device]));
+    standing(proof).forEach((cause, i) => {
+      this.flag(cause.subjects, { finding: cause.identity, number: i + 1, level: cause.severity, words: cause.flag ?? "" });
+      // What follows is marked at the device that has a need; that a device has no internet is told by its outline.
+      for (const f of following(proof, cause).filter((x) => x.code === "need-not-met")) {
+        this.flag(f.subjects.map((s) => needs.get(s) ?? s), { finding: cause.identity, number: i + 1, level: f.severity, words: f.flag ?? "" });
+      }
+    });
+  }
+
+  private flag(subjects: readonly string[], flag: SceneFlag) {
+    for (const subject of subjects) {
+      const there = this.flags.get(subject) ?? [];
+      if (!there.some((f) => f.number === flag.number)) {
+        this.flags.set(subject, [...there, flag]);
       }
     }
   }

@@ -121,7 +121,7 @@ export function BoxShape({ laid }: { laid: LaidBox }) {
           +{box.hidden}
         </text>
       )}
-      <rect className="ringed" x={x - 5} y={y - 11} width={w + 10} height={h + 22} rx={9} />
+      <rect className="ringed" x={x - 4} y={y - 4} width={w + 8} height={h + 8} rx={10} />
     </>
   );
 }

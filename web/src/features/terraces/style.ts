@@ -57,6 +57,7 @@ export const drawingStyle = {
   "& .spoken > .ringed": { stroke: "brick", strokeDasharray: "6 4" },
   "& [role=button]:hover .body, & [role=button]:hover .token, & [role=button]:hover .port": { stroke: "copper" },
   "& .inviting .port": { stroke: "copper", strokeWidth: 2.5, fill: "clay.1" },
+  "& .inviting .token": { stroke: "copper", strokeWidth: 2.5 },
   "& .origin .port": { fill: "copper", stroke: "copper" },
   "& .changed > .body, & .changed > .token, & .changed > .port": { stroke: "copper", strokeWidth: 3, animation: "altrin-changed 1.6s ease-out" },
   "& .wire.changed": { stroke: "copper", strokeWidth: 4 },

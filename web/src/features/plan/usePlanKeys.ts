@@ -1,0 +1,57 @@
+import type { Proof } from "../../api/client";
+import { useShortcuts, type Shortcut } from "../../ui/shortcuts";
+import { standing } from "../stations/findings";
+import type { JobTools } from "../stations/useJob";
+import type { Choice } from "../terraces/choice";
+
+interface Plan {
+  proof: Proof;
+  choice: Choice | null;
+  choose: (choice: Choice | null) => void;
+  tools: JobTools;
+  help: () => void;
+}
+
+/** The keys of the plan: from problem to problem, its cure, why, undo. */
+export function usePlanKeys({ proof, choice, choose, tools, help }: Plan): readonly Shortcut[] {
+  const open = standing(proof);
+  const at = choice?.kind === "finding" ? open.findIndex((f) => f.identity === choice.id) : -1;
+  const go = (by: 1 | -1) => {
+    const next = open[at < 0 ? (by > 0 ? 0 : open.length - 1) : (at + by + open.length) % open.length];
+    if (next) {
+      choose({ kind: "finding", id: next.identity });
+      show(next.identity);
+    }
+  };
+  const here = open[at] ?? open[0];
+  const cure = here?.remedies[0];
+  const shortcuts: Shortcut[] = [
+    { key: ".", does: "next problem", act: () => go(1) },
+    { key: ",", does: "problem before", act: () => go(-1) },
+    { key: "a", does: cure ? `apply its first cure: ${cure.label}` : "apply its first cure", act: () => cure && !tools.busy && tools.act(cure.changes) },
+    { key: "w", does: "why: open or close its reasons", act: () => here && why(here.identity) },
+    { key: "?", does: "these keys", act: help },
+    { key: "Ctrl+z", does: "undo", act: () => tools.undo() },
+    { key: "Ctrl+Shift+z", does: "redo", act: () => tools.redo() },
+  ];
+  useShortcuts(shortcuts);
+  return shortcuts;
+}
+
+const itemOf = (identity: string) => document.querySelector(`[data-finding="${CSS.escape(identity)}"]`);
+
+/** Brings a finding into view once it is there: its panel may have to come back first. */
+function show(identity: string): void {
+  requestAnimationFrame(() => {
+    const item = itemOf(identity);
+    item?.scrollIntoView({ block: "nearest" });
+    item?.querySelector<HTMLButtonElement>("h2 button")?.focus({ preventScroll: true });
+  });
+}
+
+function why(identity: string): void {
+  const details = itemOf(identity)?.querySelector<HTMLDetailsElement>("details.why");
+  if (details) {
+    details.open = !details.open;
+  }
+}
