@@ -3,6 +3,7 @@ import { Maximize2, Minus, Plus } from "lucide-react";
 import { useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import type { Design, Proof } from "../../api/client";
 import { Button } from "../../ui/controls";
+import { crowded } from "../terraces/crowded";
 import type { Choice } from "../terraces/choice";
 import { layout } from "../terraces/layout";
 import { cableWords, readScene } from "../terraces/readScene";
@@ -23,8 +24,6 @@ interface Props {
   marked?: ReadonlySet<string>;
 }
 
-/** More things than this are folded at first. */
-const mostOpen = 34;
 const steps = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2, 2.5];
 
 /** The terraces in their frame: fit, zoom, fold. */
@@ -46,11 +45,11 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
   }, []);
 
   const scene = useMemo(() => readScene(design, proof), [design, proof]);
-  const crowded = design.site.boxes.length * 2 + design.site.devices.length > mostOpen;
+  const many = crowded(design);
   const narrow = room.w < 600;
   // The room is taken in coarse steps, so that a scroll bar or a notice does not lay everything out anew.
-  const target = useMemo(() => ({ w: narrow ? 420 : 860, h: narrow ? 700 : 520 }), [narrow]);
-  const drawing = useMemo(() => layout(scene, { room: target, folded: (box) => folds.get(box) ?? crowded }), [scene, target, folds, crowded]);
+  const target = useMemo(() => ({ w: narrow ? 420 : 880, h: narrow ? 700 : many ? 640 : 520 }), [narrow, many]);
+  const drawing = useMemo(() => layout(scene, { room: target, folded: (box) => folds.get(box) ?? many, compact: many }), [scene, target, folds, many]);
   const changed = useChanged(drawing);
   const fit = Math.max(0.3, Math.min((room.w - 2) / drawing.w, narrow ? 9 : (room.h - 2) / drawing.h, 1.15));
   const scale = zoom ?? (narrow ? Math.max(fit, 0.62) : fit);
@@ -58,7 +57,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
 
   const path = useMemo(() => wayOf(proof, choice), [proof, choice]);
   const spoken = useMemo(() => new Set(choice?.kind === "finding" ? (proof.findings.find((f) => f.identity === choice.id)?.subjects ?? []) : []), [proof, choice]);
-  const fold = (box: string) => setFolds(new Map(folds).set(box, !(folds.get(box) ?? crowded)));
+  const fold = (box: string) => setFolds(new Map(folds).set(box, !(folds.get(box) ?? many)));
   const linkName = (id: string) => {
     const cable = setUpOf(design).cables.find((c) => c.id === id);
     const fact = proof.facts.links.find((l) => l.id === id);
@@ -73,16 +72,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
     <Flex direction="column" minW="0" minH="0" flex="1">
       <Flex align="center" gap="1" px="3" py="1.5" wrap="wrap" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
         {lead}
-        {patching.from ? (
-          <Flex role="status" align="center" gap="2" flex="1" color="copper" fontWeight="600" fontSize="sm">
-            <span>Choose the other end of the cable: a free port or a device.</span>
-            <Button variant="quiet" onClick={() => patching.start(null)}>
-              Give up
-            </Button>
-          </Flex>
-        ) : (
-          <Box flex="1" />
-        )}
+        <Box flex="1" />
         {!narrow && <KeepDrawing svg={svg} name={`${design.site.name} ${setUpOf(design).name}`} />}
         <Button variant="quiet" px="2" aria-label="Smaller" title="Smaller (−)" onClick={() => step(false)}>
           <Minus size={16} aria-hidden />
@@ -97,10 +87,19 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
           <Maximize2 size={16} aria-hidden /> Fit
         </Button>
       </Flex>
+      <Box position="relative" flex="1" minH={{ base: "24rem", lg: "0" }} display="flex">
+      {patching.from && (
+        <Flex role="status" position="absolute" bottom="3" left="50%" transform="translateX(-50%)" zIndex="1" maxW="95%" align="center" gap="2" px="3" py="1" rounded="lg" bg="card" borderWidth="2px" borderStyle="solid" borderColor="copper" fontWeight="600" fontSize="sm">
+          <span>Choose the other end of the cable: a free port or a device.</span>
+          <Button variant="quiet" flexShrink={0} onClick={() => patching.start(null)}>
+            Give up
+          </Button>
+        </Flex>
+      )}
       <Box
         ref={frame}
         flex="1"
-        minH={{ base: "24rem", lg: "0" }}
+        minW="0"
         overflow="auto"
         tabIndex={-1}
         onKeyDown={(e) => {
@@ -118,6 +117,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
         }}
       >
         <Terraces drawing={drawing} zoom={scale} least={Math.floor((room.w - 1) / scale)} choice={choice} choose={choose} path={path} changed={marked ?? changed} spoken={spoken} patching={patching} fold={fold} portName={portName} linkName={linkName} svg={svg} />
+      </Box>
       </Box>
     </Flex>
   );

@@ -4,6 +4,7 @@ import type { Change, Design, Proof, Schemas } from "../../api/client";
 import { Button, Mono, Select } from "../../ui/controls";
 import { nameOf } from "../stations/designReading";
 import type { JobTools } from "../stations/useJob";
+import { crowded } from "../terraces/crowded";
 import type { Choice } from "../terraces/choice";
 import { poolWords } from "../terraces/readScene";
 import { candidatesOf, rulerOf } from "./candidates";
@@ -20,6 +21,7 @@ interface Props {
   tools: JobTools;
 }
 
+const kept = "altrin-address-rule";
 const bar = { top: 34, height: 24 };
 const height = 92;
 
@@ -30,6 +32,7 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
   const ruler = rulerOf(design, proof, choice);
   const [part, setPart] = useState<{ subnet: string; at: number } | null>(null);
   const [free, setFree] = useState<number | null>(null);
+  const [open, setOpen] = useState(() => (localStorage.getItem(kept) ?? (crowded(design) ? "closed" : "open")) === "open");
 
   const drawn = ruler !== undefined;
   useEffect(() => {
@@ -40,7 +43,7 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
     const observer = new ResizeObserver(() => setWidth(Math.max(200, element.clientWidth)));
     observer.observe(element);
     return () => observer.disconnect();
-  }, [drawn]);
+  }, [drawn, open]);
 
   if (!ruler) {
     return <Box color="muted">No router hands out a subnet here, so there is no address rule.</Box>;
@@ -72,7 +75,21 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
         <chakra.span color="muted" flex="1" textAlign="end">
           free: {ruler.free.length === 0 ? "none" : <Mono>{freeWords(ruler.free)}</Mono>}
         </chakra.span>
+        <Button
+          variant="quiet"
+          px="2"
+          minH="7"
+          aria-expanded={open}
+          onClick={() => {
+            localStorage.setItem(kept, open ? "closed" : "open");
+            setOpen(!open);
+          }}
+        >
+          {open ? "Hide" : "Show"}
+        </Button>
       </Flex>
+      {open && (
+      <>
       <Box ref={frame} overflow="hidden">
         <chakra.svg
           width={width}
@@ -125,6 +142,8 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
         <Legend ruler={ruler} />
         <GiveAddress key={key(ruler)} candidates={candidates} chosen={choice?.id.split("/")[0] ?? null} free={frees} at={free} move={setFree} tools={tools} />
       </Flex>
+      </>
+      )}
     </chakra.section>
   );
 }

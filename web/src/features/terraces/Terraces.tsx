@@ -49,6 +49,9 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
   const [rubber, setRubber] = useState<{ from: LaidPort; x: number; y: number } | null>(null);
   const pressed = useRef<{ port: LaidPort; x: number; y: number } | null>(null);
   const w = Math.max(drawing.w, least);
+  // One terrace alone at the street is as wide as the street.
+  const top = drawing.territories.filter((t) => t.depth === 0 && t.kind === "terrace");
+  const alone = top.length === 1 && drawing.boxes[0]?.box.id === top[0]?.box ? top[0] : undefined;
   const stops = useMemo(() => stopsOf(drawing), [drawing]);
   const current = stops.some((s) => s.key === at) ? at : (stops[0]?.key ?? null);
 
@@ -149,7 +152,7 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
     >
       <rect className="ground" width={w} height={drawing.h} onClick={() => choose(null)} />
       {[...drawing.territories].sort((a, b) => a.depth - b.depth).map((t) => (
-        <TerraceGround key={`${t.kind} ${t.segment}`} {...t} />
+        <TerraceGround key={`${t.kind} ${t.segment}`} {...t} w={t === alone ? w - t.x : t.w} />
       ))}
       {drawing.carrier && (
         <>

@@ -8,6 +8,7 @@ export interface LayoutOptions {
   /** The room that the drawing should make good use of. */
   room: { w: number; h: number };
   folded: (box: string) => boolean;
+  compact: boolean;
 }
 
 /** The whole drawing. */
@@ -27,11 +28,11 @@ const widths = [560, 680, 800, 920, 1060, 1240, 1450, 1700, 2000, 2400];
  * Lays a home out. The same scene gives the same coordinates, and a change of one box leaves the others where they were as
  * long as nothing is plugged elsewhere.
  */
-export function layout(scene: Scene, { room, folded }: LayoutOptions): Drawing {
+export function layout(scene: Scene, { room, folded, compact }: LayoutOptions): Drawing {
   let best: Drawing | null = null;
   let bestScale = 0;
   for (const maxWidth of widths) {
-    const drawing = at(scene, { maxWidth, folded });
+    const drawing = at(scene, { maxWidth, folded, compact });
     const scale = Math.min(room.w / drawing.w, room.h / drawing.h, 1);
     // A wider one must be clearly better: the eye keeps its place.
     if (!best || scale > bestScale * 1.04) {
@@ -39,7 +40,7 @@ export function layout(scene: Scene, { room, folded }: LayoutOptions): Drawing {
       bestScale = scale;
     }
   }
-  const drawing = best ?? at(scene, { maxWidth: room.w, folded });
+  const drawing = best ?? at(scene, { maxWidth: room.w, folded, compact });
   extras(drawing, scene);
   return drawing;
 }

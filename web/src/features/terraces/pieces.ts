@@ -68,15 +68,17 @@ export interface Piece {
 
 export const size = {
   box: { w: 184, h: 84, edge: 42 },
+  /** The same where many have to be shown. */
+  compact: { w: 142, h: 62, edge: 36 },
   port: { h: 14, gap: 8, least: 20, text: 10 },
   token: { w: 152, h: 36, gap: 7 },
   /** Above a box: what its uplink is. */
   label: 16,
   /** Between two wires side by side. */
-  lane: 9,
+  lane: 7,
   /** Free room above the first track of a channel and below its last. */
-  channel: { above: 10, below: 8 },
-  gap: 26,
+  channel: { above: 8, below: 6 },
+  gap: 20,
   pad: 16,
   ruler: 36,
   guestTitle: 36,

@@ -85,17 +85,18 @@ export const levelClass = (flags: SceneFlag[]) => (flags.some((f) => f.level ===
 
 export function BoxShape({ laid }: { laid: LaidBox }) {
   const { x, y, w, h, box, edge, folded } = laid;
-  const room = w - 20;
   const flags = folded ? gathered(box.flags, box.tokens) : box.flags;
-  const said = [folded && (box.tokens.length === 1 ? "1 device" : `${box.tokens.length} devices`), box.wifi].filter(Boolean).join(" · ");
+  const compact = h < size.box.h;
+  const room = w - 20;
+  const marks = compact ? Math.min(flags.length, 2) * 21 : 0;
   return (
     <>
       <rect className="body" x={x} y={y} width={w} height={h} rx={7} />
       {edge !== null && <path className="within" d={`M${x + 1} ${edge}h${w - 2}`} />}
-      <text className="bold" x={x + 10} y={y + 20}>
-        {fitText(box.name, room, 13, "bold")}
+      <text className="bold" x={x + 10} y={y + (compact ? 19 : 20)}>
+        {fitText(box.name, room - marks, 13, "bold")}
       </text>
-      <text className="small" x={x + 10} y={y + 36}>
+      <text className="small" x={x + 10} y={y + (compact ? 32 : 36)}>
         {fitText(box.mode.toLowerCase(), room, 12)}
         {box.outside && (
           <>
@@ -105,15 +106,17 @@ export function BoxShape({ laid }: { laid: LaidBox }) {
         )}
       </text>
       {box.own && (
-        <text x={x + 10} y={y + 57}>
+        <text x={x + 10} y={y + (compact ? 51 : 57)}>
           <AddressSpans said={box.own} room={room} size={13} />
         </text>
       )}
-      {flags.length > 0 ? (
+      {compact ? (
+        flags.slice(0, 2).map((flag, i) => <FlagMark key={flag.number} flag={flag} x={x + w - 14 - i * 21} y={y + 14} />)
+      ) : flags.length > 0 ? (
         <Flags flags={flags} x={x + 8} y={y + 70} room={room} />
       ) : (
         <text className="tiny" x={x + 10} y={y + 73}>
-          {fitText(said, room, 11)}
+          {fitText(box.wifi ?? "", room, 11)}
         </text>
       )}
       {box.hidden > 0 && (
@@ -174,13 +177,19 @@ export function TokenShape({ x, y, w, h, token }: LaidToken) {
 
 export const tokenLabel = (laid: LaidToken) => [tokenWords(laid.token), ...laid.token.flags.map((f) => `finding ${f.number}: ${f.words}`)].join(", ");
 
-/** Folds the devices of a box away, or shows them. */
-export function FoldShape({ x, y, h, folded }: LaidBox) {
+/** Folds the devices of a box away, or says how many there are and shows them. */
+export function FoldShape({ x, y, h, folded, box }: LaidBox) {
   return (
     <>
       <rect x={x + 1} y={y + h - 12} width={24} height={24} fill="transparent" />
       <circle className="port" cx={x + 13} cy={y + h} r={8} />
-      <path className="wire" d={`M${x + 9} ${y + h}h8${folded ? "m-4-4v8" : ""}`} />
+      {folded ? (
+        <text className="plate" x={x + 13} y={y + h + 3.5}>
+          {box.tokens.length}
+        </text>
+      ) : (
+        <path className="wire" d={`M${x + 9} ${y + h}h8`} />
+      )}
       <circle className="ringed" cx={x + 13} cy={y + h} r={11} />
     </>
   );

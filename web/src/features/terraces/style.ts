@@ -59,6 +59,7 @@ export const drawingStyle = {
   "& .inviting .port": { stroke: "copper", strokeWidth: 2.5, fill: "clay.1" },
   "& .inviting .token": { stroke: "copper", strokeWidth: 2.5 },
   "& .origin .port": { fill: "copper", stroke: "copper" },
+  "& .origin .plate": { fill: "onCopper" },
   "& .changed > .body, & .changed > .token, & .changed > .port": { stroke: "copper", strokeWidth: 3, animation: "altrin-changed 1.6s ease-out" },
   "& .wire.changed": { stroke: "copper", strokeWidth: 4 },
   "& .rubber": { fill: "none", stroke: "copper", strokeWidth: 2.5, strokeDasharray: "6 4", pointerEvents: "none" },

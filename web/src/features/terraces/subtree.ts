@@ -9,6 +9,8 @@ export interface Options {
   maxWidth: number;
   /** Whether the devices of a box are counted only, and not drawn. */
   folded: (box: string) => boolean;
+  /** Smaller boxes, with less said in them. */
+  compact: boolean;
 }
 
 interface Part {
@@ -22,18 +24,18 @@ const portWidth = (port: ScenePort) => Math.max(size.port.least, Math.ceil(textW
 const rowWidth = (ports: readonly ScenePort[]) => ports.reduce((w, p) => w + portWidth(p) + size.port.gap, 0);
 
 /** How wide a box is drawn: as its ports need. */
-export const boxWidth = (box: SceneBox) => Math.max(size.box.w, 22 + rowWidth(box.ports.filter((p) => !p.up)) + (box.hidden > 0 ? 34 : 0), 14 + rowWidth(box.ports.filter((p) => p.up)));
+const boxWidth = (box: SceneBox, least: number) => Math.max(least, 22 + rowWidth(box.ports.filter((p) => !p.up)) + (box.hidden > 0 ? 34 : 0), 14 + rowWidth(box.ports.filter((p) => p.up)));
 
 /** A box with everything that hangs at it. The wires in are led; the one by which it hangs itself is led by whoever is above. */
 export function subtree(box: SceneBox, options: Options, depth: number): Piece {
   const piece = emptyPiece();
   const pad = box.step ? size.pad : 0;
   const folded = options.folded(box.id) && box.tokens.length > 0;
-  const laid = boxAt(box, pad, size.label + size.port.h / 2, folded);
+  const laid = boxAt(box, pad, size.label + size.port.h / 2, folded, options.compact ? size.compact : size.box);
   piece.boxes.push(laid);
   piece.w = laid.x + laid.w;
   const below = box.step ? title(piece, box, box.step, laid, depth) : laid.y + laid.h + size.port.h / 2;
-  const inner = { ...options, maxWidth: Math.max(options.maxWidth - 2 * pad, size.box.w) };
+  const inner = { ...options, maxWidth: Math.max(options.maxWidth - 2 * pad, size.compact.w) };
   const bottom = hang(piece, laid, below, parts(box, inner, depth + (box.step ? 1 : 0)), inner.maxWidth, pad);
   piece.h = bottom;
   if (box.step) {
@@ -55,9 +57,9 @@ export function entryOf(piece: Piece): Point {
   return port ? [port.x + port.w / 2, port.y] : [laid ? laid.x + 24 : 0, laid?.y ?? 0];
 }
 
-function boxAt(box: SceneBox, x: number, y: number, folded: boolean): LaidBox {
-  const w = boxWidth(box);
-  const laid: LaidBox = { x, y, w, h: size.box.h, box, edge: box.step ? y + size.box.edge : null, ports: [], folded };
+function boxAt(box: SceneBox, x: number, y: number, folded: boolean, least: { w: number; h: number; edge: number }): LaidBox {
+  const w = boxWidth(box, least.w);
+  const laid: LaidBox = { x, y, w, h: least.h, box, edge: box.step ? y + least.edge : null, ports: [], folded };
   const row = (ports: ScenePort[], from: number, at: number) => {
     let px = from;
     for (const port of ports) {
@@ -66,7 +68,7 @@ function boxAt(box: SceneBox, x: number, y: number, folded: boolean): LaidBox {
     }
   };
   row(box.ports.filter((p) => p.up), x + 14, y);
-  row(box.ports.filter((p) => !p.up), x + 28, y + size.box.h);
+  row(box.ports.filter((p) => !p.up), x + 28, y + least.h);
   return laid;
 }
 
@@ -105,21 +107,29 @@ function parts(box: SceneBox, options: Options, depth: number): Part[] {
   return all;
 }
 
-/** Breaks the parts into rows. What hangs at the first ports goes to the last row, so that wires do not cross. */
+/**
+ * Breaks the parts into rows. Devices stay close to their box; of the further boxes, those at the first ports go to the last
+ * row, so that wires do not cross.
+ */
 function rowsOf(all: Part[], maxWidth: number): Part[][] {
+  const near = all.filter((p) => !p.child);
   const rows: Part[][] = [];
-  let row: Part[] = [];
-  let width = 0;
-  for (const part of [...all].reverse()) {
-    if (row.length > 0 && width + size.gap + part.piece.w > maxWidth) {
-      rows.push(row);
-      row = [];
-      width = 0;
+  let row = near;
+  let width = near.reduce((w, p) => w + p.piece.w + size.gap, 0) - size.gap;
+  let placed: Part[] = [];
+  const close = () => {
+    rows.push([...(rows.length === 0 ? row : []), ...placed]);
+    [row, placed, width] = [[], [], -size.gap];
+  };
+  for (const part of all.filter((p) => p.child).reverse()) {
+    if (width > 0 && width + size.gap + part.piece.w > maxWidth) {
+      close();
     }
-    width += (row.length > 0 ? size.gap : 0) + part.piece.w;
-    row.unshift(part);
+    width += size.gap + part.piece.w;
+    placed.unshift(part);
   }
-  return row.length > 0 ? [...rows, row] : rows;
+  close();
+  return rows.filter((r) => r.length > 0);
 }
 
 /** Leads wires from a box down to its parts. Answers where the last row ends. */

@@ -5,7 +5,7 @@ import type { Scene, SceneBox, SceneToken } from "../scene";
 import { box, link, scene, shapes, token } from "./homes";
 
 const room = { w: 860, h: 520 };
-const draw = (s: Scene, folded = false) => layout(s, { room, folded: () => folded });
+const draw = (s: Scene, folded = false) => layout(s, { room, folded: () => folded, compact: folded });
 
 /** mulberry32, from memory: the same numbers for the same seed. */
 function dice(seed: number): () => number {
@@ -179,9 +179,11 @@ describe("layout", () => {
     const points = Array.from({ length: 13 }, (_, i) => box(`ap${i}`, { up: i < 5 ? `sw/${i + 1}` : `sw2/${i - 4}`, ports: 2, tokens: [token(`a${i}`, null), token(`b${i}`, `ap${i}/1`)] }));
     const second = box("sw2", { up: "sw/6", ports: 8, children: points.slice(5) });
     const home = scene([box("gw", { step: 1, tokens: [token("p", "gw/2"), token("q", null), token("r", null), token("s", null)], children: [box("sw", { up: "gw/1", ports: 8, children: [...points.slice(0, 5), second] })] })]);
-    const drawing = draw(home, true);
+    // The room that is left at 1280x800.
+    const room = { w: 880, h: 640 };
+    const drawing = layout(home, { room, folded: () => true, compact: true });
     expect(faults(drawing)).toEqual([]);
-    // 13 px type at 0.62 is 8 px high at least.
-    expect(Math.min(room.w / drawing.w, room.h / drawing.h)).toBeGreaterThan(0.5);
+    // Type of 13 px is then at least 8.5 px high.
+    expect(Math.min(room.w / drawing.w, room.h / drawing.h)).toBeGreaterThan(0.66);
   });
 });
