@@ -38,6 +38,16 @@ public sealed class Browser : IDisposable
 
     public void Cdp(string command, Dictionary<string, object?> parameters) => Driver.ExecuteCdpCommand(command, parameters);
 
+    /// <summary>Opens a copy of the demo home of its own and answers its address.</summary>
+    public string OpenCopy(Uri server, string station, string query)
+    {
+        Driver.Navigate().GoToUrl(server);
+        var id = Driver.ExecuteAsyncScript("const done=arguments[0]; fetch('/api/jobs',{method:'POST',headers:{'content-type':'application/json'},body:JSON.stringify({name:'Walk',from:1})}).then(r=>r.json()).then(j=>done(String(j.id)))");
+        var address = $"{server}jobs/{id}/{station}{query}";
+        Driver.Navigate().GoToUrl(address);
+        return address;
+    }
+
     public object? Script(string script) => ((IJavaScriptExecutor)Driver).ExecuteScript(script);
 
     /// <summary>Waits until something holds; elements that are replaced meanwhile are looked up anew.</summary>
@@ -70,14 +80,15 @@ public sealed class Browser : IDisposable
     /// <summary>The control that a label names.</summary>
     public IWebElement Field(string label) => Find($"//*[@id=//label[normalize-space(.)='{label}']/@for]");
 
-    public void Choose(string label, string option) => Until(() =>
+    /// <summary>Chooses an option of a control that a label, or its own name, names; the first that has a text where a part is enough.</summary>
+    public void Choose(string label, string option, bool byName = false, bool part = false) => Until(() =>
     {
-        var select = Field(label);
+        var select = byName ? Find($"//select[@aria-label='{label}']") : Field(label);
         if (!select.Enabled)
         {
             return null;
         }
-        select.FindElement(By.XPath($".//option[normalize-space(.)='{option}']")).Click();
+        select.FindElement(By.XPath(part ? $".//option[contains(., '{option}')]" : $".//option[normalize-space(.)='{option}']")).Click();
         return label;
     }, label);
 

@@ -13,15 +13,8 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
 
     private static string Gear(string name) => $"//ul[@aria-label='Gear']/li/button[starts-with(normalize-space(.), '{name}')]";
 
-    /// <summary>Opens a copy of the demo home and answers its address.</summary>
-    private string OpenDemo(string station = "plan", string query = "?view=list")
-    {
-        browser.Driver.Navigate().GoToUrl(server.Address);
-        var id = browser.Driver.ExecuteAsyncScript("const done=arguments[0]; fetch('/api/jobs',{method:'POST',headers:{'content-type':'application/json'},body:JSON.stringify({name:'Walk',from:1})}).then(r=>r.json()).then(j=>done(String(j.id)))");
-        var address = $"{server.Address}jobs/{id}/{station}{query}";
-        browser.Driver.Navigate().GoToUrl(address);
-        return address;
-    }
+    /// <summary>Opens a copy of the demo home, as a list unless told otherwise, and answers its address.</summary>
+    private string OpenDemo(string station = "plan", string query = "?view=list") => browser.OpenCopy(server.Address, station, query);
 
     [Fact]
     public void The_demo_is_opened_read_mended_undone_and_still_so_after_a_reload()
@@ -75,7 +68,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     [Fact]
     public void A_cable_is_pulled_and_plugged_in_by_choosing_two_ports()
     {
-        OpenDemo("plan", "?box=hall-gateway");
+        OpenDemo("plan", "?view=list&box=hall-gateway");
         browser.Click("//button[@aria-label='Pull out the cable from port 1 of Hall gateway to port in of Loft router']");
         browser.See("Nothing is plugged into the outer side of Loft router", Verdict);
         browser.Choose("to", "port in of Loft router");
@@ -86,7 +79,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     [Fact]
     public void A_device_is_given_a_Wi_Fi_and_an_address()
     {
-        OpenDemo("plan", "?device=loft-phone");
+        OpenDemo("plan", "?view=list&device=loft-phone");
         browser.Choose("Wi-Fi that it joins", "pottery at Hall gateway");
         browser.Until(() => browser.Driver.FindElement(By.XPath("//section[@aria-label='Loft phone']")).Text.Contains("leased by Hall gateway", StringComparison.Ordinal) ? "moved" : null, "the phone to move over");
         browser.Choose("Its address", "typed by hand");
@@ -199,7 +192,8 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
 
     public static TheoryData<string, string> Views => new()
     {
-        { "jobs", "light" }, { "jobs", "dark" }, { "plan", "light" }, { "plan", "dark" }, { "plan?device=kitchen-phone", "light" }, { "proof", "light" }, { "proof", "dark" }, { "survey", "light" },
+        { "jobs", "light" }, { "jobs", "dark" }, { "plan", "light" }, { "plan", "dark" }, { "plan?view=list", "light" }, { "plan?view=list&device=kitchen-phone", "dark" },
+        { "plan?cable=hall-gateway-lan1-loft-router-wan", "light" }, { "plan?port=hall-gateway/lan4", "dark" }, { "plan?compare=", "light" }, { "plan?compare=", "dark" }, { "proof", "light" }, { "proof", "dark" }, { "survey", "light" },
     };
 
     /// <summary>axe finds no violation, and nothing that it leaves open is about contrast or names.</summary>
@@ -219,7 +213,13 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         browser.Click($"//select[@aria-label='Colours']/option[@value='{colours}']");
         browser.Script("document.querySelectorAll('details').forEach(d => d.open = true)");
         browser.Script(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "axe.min.js")));
-        var said = (string)browser.Driver.ExecuteAsyncScript("const done=arguments[0]; axe.run().then(r=>done([...r.violations, ...r.incomplete].map(v=>v.id+': '+v.nodes.map(n=>n.target.join(' ')).slice(0,4).join(' | ')).join('\\n')))")!;
+        // What is drawn lies on what is drawn, which axe cannot see through: those colours have a test of their own in the front end.
+        var said = (string)browser.Driver.ExecuteAsyncScript("""
+            const done = arguments[0];
+            const told = r => [...r.violations, ...r.incomplete].map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).slice(0, 4).join(' | '));
+            axe.run(document, { rules: { 'color-contrast': { enabled: false } } })
+              .then(a => axe.run({ exclude: ['svg'] }, { runOnly: ['color-contrast'] }).then(b => done([...told(a), ...told(b)].join('\n'))));
+            """)!;
         Assert.Empty(said);
     }
 

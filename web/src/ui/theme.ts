@@ -5,6 +5,23 @@ const spacing = Object.fromEntries(steps.map((s) => [String(s), { value: `${s * 
 
 const both = (light: string, dark: string) => ({ value: { base: light, _dark: dark } });
 
+/** Chalk and ink as ground, clay for terraces, copper for what can be acted on; moss, ochre and brick for how it stands. */
+export const palette = {
+  chalk: both("#f8f4ea", "#191d1c"),
+  card: both("#fffdf7", "#212726"),
+  ink: both("#20302e", "#ece6d8"),
+  muted: both("#4c5855", "#b3b2a6"),
+  line: { DEFAULT: both("#ddd5c4", "#3a413f"), strong: both("#8b8574", "#7d827a") },
+  clay: { 1: both("#f2e8d8", "#2b2b26"), 2: both("#eedfcb", "#352f27"), 3: both("#e9d6bd", "#403629"), 4: both("#e4cdae", "#4b3e2d") },
+  riser: both("#a87b52", "#8f6f50"),
+  copper: both("#97450f", "#eaa06c"),
+  onCopper: both("#fffdf7", "#191d1c"),
+  moss: both("#3f6622", "#a3c986"),
+  ochre: both("#7f5600", "#e3b95a"),
+  brick: both("#9b2b20", "#f29483"),
+  focus: both("#20302e", "#ece6d8"),
+};
+
 export const system = createSystem(
   defaultBaseConfig,
   defineConfig({
@@ -45,21 +62,7 @@ export const system = createSystem(
         },
       },
       semanticTokens: {
-        colors: {
-          chalk: both("#f8f4ea", "#191d1c"),
-          card: both("#fffdf7", "#212726"),
-          ink: both("#20302e", "#ece6d8"),
-          muted: both("#56625f", "#b3b2a6"),
-          line: { DEFAULT: both("#ddd5c4", "#3a413f"), strong: both("#8b8574", "#7d827a") },
-          clay: { 1: both("#f2e8d8", "#2b2b26"), 2: both("#eedfcb", "#352f27"), 3: both("#e6d0b4", "#403629"), 4: both("#dfc39f", "#4b3e2d") },
-          riser: both("#a87b52", "#8f6f50"),
-          copper: both("#97450f", "#eaa06c"),
-          onCopper: both("#fffdf7", "#191d1c"),
-          moss: both("#3f6622", "#a3c986"),
-          ochre: both("#7f5600", "#e3b95a"),
-          brick: both("#9b2b20", "#f29483"),
-          focus: both("#20302e", "#ece6d8"),
-        },
+        colors: palette,
       },
     },
   }),

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
+import { ArrowRight } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
 import { api, unwrap, type JobState, type Schemas } from "../../api/client";
@@ -122,7 +123,7 @@ export default function ComparePane({ state }: { state: JobState }) {
         {compared.data && (
           <chakra.section aria-label="What changed" aria-live="polite" mt="4">
             <Flex gap="2" mb="3" wrap="wrap">
-              <Verdict of={compared.data.before} /> <span aria-hidden>→</span> <Verdict of={compared.data.after} />
+              <Verdict of={compared.data.before} /> <ArrowRight size={18} aria-label="to" /> <Verdict of={compared.data.after} />
             </Flex>
             {compared.data.changes.length === 0 ? (
               <Box color="muted">They are alike.</Box>

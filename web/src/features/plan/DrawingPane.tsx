@@ -56,7 +56,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
   const step = (up: boolean) => setZoom((up ? steps.find((s) => s > scale + 0.01) : [...steps].reverse().find((s) => s < scale - 0.01)) ?? scale);
 
   const path = useMemo(() => wayOf(proof, choice), [proof, choice]);
-  const spoken = useMemo(() => new Set(choice?.kind === "finding" ? (proof.findings.find((f) => f.identity === choice.id)?.subjects ?? []) : []), [proof, choice]);
+  const spoken = useMemo(() => new Set(choice?.kind === "finding" ? (proof.findings.find((f) => f.identity === choice.id)?.subjects ?? []).flatMap((s) => [s, s.split("/")[0] ?? s]) : []), [proof, choice]);
   const fold = (box: string) => setFolds(new Map(folds).set(box, !(folds.get(box) ?? many)));
   const linkName = (id: string) => {
     const cable = setUpOf(design).cables.find((c) => c.id === id);
@@ -77,9 +77,9 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
         <Button variant="quiet" px="2" aria-label="Smaller" title="Smaller (−)" onClick={() => step(false)}>
           <Minus size={16} aria-hidden />
         </Button>
-        <chakra.span fontSize="xs" color="muted" width="2.6rem" textAlign="center" aria-label="Size of the drawing">
+        <chakra.output fontSize="xs" color="muted" width="2.6rem" textAlign="center" aria-label="Size of the drawing">
           {Math.round(scale * 100)} %
-        </chakra.span>
+        </chakra.output>
         <Button variant="quiet" px="2" aria-label="Larger" title="Larger (+)" onClick={() => step(true)}>
           <Plus size={16} aria-hidden />
         </Button>

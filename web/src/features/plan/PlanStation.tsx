@@ -32,9 +32,12 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   const inspector = useRef<HTMLDivElement>(null);
   const wide = useWide();
   const [cableFrom, setCableFrom] = useState<string | null>(null);
+  const [aiming, setAiming] = useState(false);
   const [help, setHelp] = useState(false);
   const { design } = state;
   const shown = tools.preview ?? state;
+  // While somebody aims a cable at a port, the port must not move: the verdict alone follows.
+  const drawn = aiming ? state : shown;
   const choice = choiceOf(query);
   const list = query.get("view") === "list";
 
@@ -65,14 +68,19 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
     from: cableFrom,
     start: (port) => {
       setCableFrom(port);
+      setAiming(false);
       tools.attempt(null);
     },
     finish: (from, to) => {
       setCableFrom(null);
+      setAiming(false);
       choose(null);
       tools.act([cable(from, to)]);
     },
-    over: (to, from = cableFrom ?? undefined) => tools.attempt(from && to ? [cable(from, to)] : null),
+    over: (to, from = cableFrom ?? undefined) => {
+      setAiming(to !== null);
+      tools.attempt(from && to ? [cable(from, to)] : null);
+    },
   };
 
   if (design.site.boxes.length === 0) {
@@ -117,7 +125,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
     <VerdictPanel design={shown.design} proof={shown.proof} trying={tools.preview?.label} apply={tools.act} busy={tools.busy} chosen={choice?.kind === "finding" ? choice.id : null} choose={(id) => choose(id ? { kind: "finding", id } : null)} />
   );
   const drawing = (
-    <DrawingPane design={shown.design} proof={shown.proof} choice={choice} choose={choose} patching={patching} lead={wide ? switcher : undefined} />
+    <DrawingPane design={drawn.design} proof={drawn.proof} choice={choice} choose={choose} patching={patching} lead={wide ? switcher : undefined} />
   );
   const rule = (
     <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" bg="card">

@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
+import { ChevronLeft, ChevronRight } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { Change, Design, Proof, Schemas } from "../../api/client";
 import { Button, Mono, Select } from "../../ui/controls";
@@ -10,7 +11,7 @@ import { poolWords } from "../terraces/readScene";
 import { candidatesOf, rulerOf } from "./candidates";
 import { GiveAddress } from "./GiveAddress";
 import { Pool } from "./Pool";
-import { RulerMarks } from "./RulerMarks";
+import { MarkSign, RulerMarks } from "./RulerMarks";
 import { mostShown, stretchOf, stretchOfSubnet, ticks, toAddress, toNumber, windowAt, within, addressAt, xOf, type Stretch } from "./scale";
 
 interface Props {
@@ -127,6 +128,7 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
               key={pool.router}
               name={nameOf(design, pool.router)}
               pool={pool}
+              kept={tools.job.data?.proof.facts.rulers.flatMap((r) => r.pools).find((p) => p.router === pool.router)?.range ?? pool.range}
               shown={shown}
               width={width}
               y={bar.top - 8 - i * 12}
@@ -165,10 +167,10 @@ function Legend({ ruler }: { ruler: Schemas["RulerFact"] }) {
   const count = (kind: Schemas["RulerMarkKind"]) => ruler.marks.filter((m) => m.kind === kind).length;
   const clashes = [...new Set(ruler.marks.filter((m) => m.clash).map((m) => m.address))];
   const leased = ruler.pools.filter((p) => p.on).reduce((n, p) => n + p.leased, 0);
-  const said: [string, number, string][] = [
-    ["●", count("fixed") + count("router"), "fixed"],
-    ["⌂", count("reserved"), "reserved"],
-    ["|", leased, "leased, places are examples"],
+  const said: [Schemas["RulerMarkKind"], number, string][] = [
+    ["fixed", count("fixed") + count("router"), "fixed"],
+    ["reserved", count("reserved"), "reserved"],
+    ["example", leased, "leased, places are examples"],
   ];
   return (
     <Flex gap="3" wrap="wrap" color="muted" fontSize="xs">
@@ -176,7 +178,10 @@ function Legend({ ruler }: { ruler: Schemas["RulerFact"] }) {
         .filter(([, n]) => n > 0)
         .map(([sign, n, word]) => (
           <span key={word}>
-            <span aria-hidden>{sign}</span> {n} {word}
+            <chakra.svg width="14px" height="20px" display="inline-block" verticalAlign="middle" aria-hidden="true">
+              <MarkSign kind={sign} x={7} top={0} height={20} />
+            </chakra.svg>{" "}
+            {n} {word}
           </span>
         ))}
       {clashes.length > 0 && (
@@ -195,7 +200,7 @@ function Part({ all, shown, ruler, show }: { all: Stretch; shown: Stretch; ruler
   return (
     <Flex align="center" gap="1">
       <Button variant="quiet" px="2" disabled={shown.first === all.first} onClick={() => show(shown.first - 1)} aria-label="The part before">
-        ‹
+        <ChevronLeft size={16} aria-hidden />
       </Button>
       <Select aria-label="Part of the subnet" width="auto" minH="7" py="0" fontFamily="mono" value={shown.first} onChange={(e) => show(Number(e.target.value))}>
         {parts.map((p) => (
@@ -205,7 +210,7 @@ function Part({ all, shown, ruler, show }: { all: Stretch; shown: Stretch; ruler
         ))}
       </Select>
       <Button variant="quiet" px="2" disabled={shown.last === all.last} onClick={() => show(shown.last + 1)} aria-label="The part after">
-        ›
+        <ChevronRight size={16} aria-hidden />
       </Button>
     </Flex>
   );

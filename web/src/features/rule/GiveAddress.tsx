@@ -1,4 +1,5 @@
 import { Flex } from "@chakra-ui/react";
+import { Minus, Plus } from "lucide-react";
 import { useState } from "react";
 import { Button, Input, Select } from "../../ui/controls";
 import type { JobTools } from "../stations/useJob";
@@ -63,10 +64,10 @@ export function GiveAddress({ candidates, chosen, free, at, move, tools }: Props
         }}
       />
       <Button variant="quiet" px="2" aria-label="Next free address down" onClick={() => step(false)}>
-        −
+        <Minus size={16} aria-hidden />
       </Button>
       <Button variant="quiet" px="2" aria-label="Next free address up" onClick={() => step(true)}>
-        +
+        <Plus size={16} aria-hidden />
       </Button>
       <span>to</span>
       <Select aria-label="Who gets the address" width="12rem" value={whom.key} onChange={(e) => setPicked(e.target.value)}>

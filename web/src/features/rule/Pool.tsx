@@ -1,11 +1,13 @@
 import { chakra } from "@chakra-ui/react";
-import { useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import type { Schemas } from "../../api/client";
 import { addressAt, rangeText, stretchOf, toAddress, within, xOf, type Stretch } from "./scale";
 
 interface Props {
   name: string;
   pool: Schemas["PoolFact"];
+  /** The range that is kept, while another one is being tried. */
+  kept: string;
   shown: Stretch;
   width: number;
   /** Where the bracket's bar runs. */
@@ -20,25 +22,30 @@ const Handle = chakra("g", { base: { cursor: "ew-resize", touchAction: "none", o
 const keySteps: Record<string, number> = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageDown: -10, PageUp: 10 };
 
 /** What a server hands out, as a bracket whose ends are moved by pointer or by arrow keys; saved on release, Enter or leaving. */
-export function Pool({ name, pool, shown, width, y, foot, disabled, attempt, save }: Props) {
+export function Pool({ name, pool, kept, shown, width, y, foot, disabled, attempt, save }: Props) {
   const [draft, setDraft] = useState<Stretch | null>(null);
-  const saved = stretchOf(pool.range);
-  const now = draft ?? saved;
+  // A pointer may be let go before what it did last was painted.
+  const latest = useRef<Stretch | null>(null);
+  const now = draft ?? stretchOf(pool.range);
   const seen = within(now, shown);
 
   const change = (end: "first" | "last", to: number) => {
-    const kept = end === "first" ? { first: Math.min(to, now.last), last: now.last } : { first: now.first, last: Math.max(to, now.first) };
-    setDraft(kept);
-    attempt(rangeText(kept));
+    const moved = end === "first" ? { first: Math.min(to, now.last), last: now.last } : { first: now.first, last: Math.max(to, now.first) };
+    latest.current = moved;
+    setDraft(moved);
+    attempt(rangeText(moved));
   };
   const drop = () => {
+    latest.current = null;
     setDraft(null);
     attempt(null);
   };
   const commit = () => {
-    if (draft && rangeText(draft) !== pool.range) {
-      save(rangeText(draft)).then(() => setDraft(null), drop);
-    } else if (draft) {
+    const last = latest.current;
+    latest.current = null;
+    if (last && rangeText(last) !== kept) {
+      save(rangeText(last)).then(() => setDraft(null), drop);
+    } else if (last) {
       drop();
     }
   };

@@ -15,7 +15,6 @@ const words: Record<Schemas["RulerMarkKind"], string> = { router: "router's own"
 
 /** Who has which address: the router a block, fixed a pin, reserved a peg, leased a stroke, a clash a split. */
 export function RulerMarks({ marks, shown, width, top, height, nameOf }: Props) {
-  const middle = top + height / 2;
   return (
     <>
       {marks
@@ -25,14 +24,25 @@ export function RulerMarks({ marks, shown, width, top, height, nameOf }: Props) 
           return (
             <g key={`${mark.owner} ${mark.side} ${mark.kind} ${mark.address}`}>
               <title>{`${mark.address} ${nameOf(mark.owner)}, ${words[mark.kind]}${mark.clash ? ", clash" : ""}`}</title>
-              {mark.kind === "router" && <chakra.rect x={x - 4} y={top + 4} width="8" height={height - 8} rx="1.5" fill="ink" />}
-              {mark.kind === "fixed" && <chakra.circle cx={x} cy={middle} r="5" fill="ink" />}
-              {mark.kind === "reserved" && <chakra.path d={`M${x} ${top + 3}l5 6v${height - 14}h-10v-${height - 14}z`} fill="moss" />}
-              {mark.kind === "example" && <chakra.path d={`M${x} ${top + 4}v${height - 8}`} stroke="muted" strokeWidth="2.5" />}
+              <MarkSign kind={mark.kind} x={x} top={top} height={height} />
               {mark.clash && <chakra.path d={`M${x + 3} ${top - 5}l-7 ${height / 2 + 4}h8l-4 ${height / 2 + 7}`} fill="none" stroke="brick" strokeWidth="3" strokeLinejoin="round" />}
             </g>
           );
         })}
     </>
   );
+}
+
+/** One sign for each way of having an address: a block, a pin, a peg, a stroke. */
+export function MarkSign({ kind, x, top, height }: { kind: Schemas["RulerMarkKind"]; x: number; top: number; height: number }) {
+  switch (kind) {
+    case "router":
+      return <chakra.rect x={x - 4} y={top + 4} width="8" height={height - 8} rx="1.5" fill="ink" />;
+    case "fixed":
+      return <chakra.circle cx={x} cy={top + height / 2} r="5" fill="ink" />;
+    case "reserved":
+      return <chakra.path d={`M${x} ${top + 3}l5 6v${height - 14}h-10v-${height - 14}z`} fill="moss" />;
+    case "example":
+      return <chakra.path d={`M${x} ${top + 4}v${height - 8}`} stroke="muted" strokeWidth="2.5" />;
+  }
 }

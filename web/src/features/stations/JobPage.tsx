@@ -39,10 +39,10 @@ export default function JobPage() {
     return <Waiting what="Opening the job" />;
   }
   return (
-    <Flex direction="column" minH="100vh" height={{ lg: "100vh" }}>
+    <Flex direction="column" minH="100vh" height={{ lg: station === "plan" ? "100vh" : "auto" }}>
       <JobHeader state={tools.job.data} station={station} tools={tools} />
       <Bars tools={tools} />
-      <chakra.main flex="1" minH="0" overflow={{ lg: "auto" }}>
+      <chakra.main flex="1" minH="0" overflow={{ lg: station === "plan" ? "auto" : "visible" }}>
         <ErrorBoundary key={station} of={stationWords[station].name}>
           <Suspense fallback={<Waiting what={`Opening ${stationWords[station].name}`} />}>{show(station, tools)}</Suspense>
         </ErrorBoundary>

@@ -5,7 +5,7 @@ import type { Drawing } from "./layout";
 import type { LaidPort, Rect } from "./pieces";
 import { said } from "./readScene";
 import { nextStop, type Stop } from "./roving";
-import { BoxShape, FoldShape, levelClass, PortShape, TerraceGround, TerraceHead, Thing, tokenLabel, TokenShape, wirePath, type Handle } from "./shapes";
+import { BoxShape, BoxText, FoldShape, FoldText, levelClass, PortShape, PortText, TerraceGround, TerraceHead, Thing, tokenLabel, TokenShape, TokenText, wirePath, type Handle } from "./shapes";
 import { drawingStyle } from "./style";
 
 export interface Patching {
@@ -138,8 +138,9 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
       onPointerUp={(e) => {
         const held = pressed.current;
         pressed.current = null;
-        if (held && rubber) {
-          const { x, y } = place(e);
+        // Asked of the pointer, not of what was painted: it may be quicker than the screen.
+        const { x, y } = place(e);
+        if (held && Math.hypot(x - held.x, y - held.y) > slack) {
           const target = seatAt(x, y);
           if (target && target !== held.port.port.id) {
             patching.finish(held.port.port.id, target);
@@ -206,15 +207,14 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
         </text>
       ))}
       {drawing.boxes.map((laid) => (
-        <Thing key={laid.box.id} handle={handle("box", laid.box.id, boxLabel(laid.box), levelClass(laid.box.flags))}>
-          <BoxShape laid={laid} />
+        <Thing key={laid.box.id} handle={handle("box", laid.box.id, boxLabel(laid.box), levelClass(laid.box.flags))} text={<BoxText {...laid} />}>
+          <BoxShape {...laid} />
         </Thing>
       ))}
       {drawing.territories.map((t) =>
         t.kind === "terrace" ? (
-          <Thing key={t.segment} handle={handle("terrace", t.segment, `Terrace ${t.rulers.map((r) => `${r.subnet}, ${r.details}`).join("; ")}`)}>
+          <Thing key={t.segment} handle={handle("terrace", t.segment, `Terrace ${t.rulers.map((r) => `${r.subnet}, ${r.details}`).join("; ")}`)} text={<TerraceHead {...t} />}>
             <rect {...rect(t.title)} fill="transparent" />
-            <TerraceHead {...t} />
             <rect className="ringed" {...rect({ x: t.title.x - 5, y: t.title.y, w: t.title.w + 10, h: t.title.h + 4 })} rx={5} />
           </Thing>
         ) : (
@@ -225,6 +225,7 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
         <Thing
           key={p.port.id}
           handle={handle("port", p.port.id, portName(p.port.id), patching.from === p.port.id ? "origin" : inviting(p.port.id) ? "inviting" : "", () => endOr("port", p.port.id))}
+          text={<PortText {...p} />}
           onPointerDown={(e) => {
             if (!p.port.cable && e.button === 0) {
               pressed.current = { port: p, ...place(e) };
@@ -235,14 +236,14 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
         </Thing>
       ))}
       {drawing.tokens.map((t) => (
-        <Thing key={t.token.id} handle={handle("device", t.token.id, tokenLabel(t), `${t.token.internet} ${inviting(t.token.id) ? "inviting" : ""}`, () => endOr("device", t.token.id))}>
+        <Thing key={t.token.id} handle={handle("device", t.token.id, tokenLabel(t), `${t.token.internet} ${inviting(t.token.id) ? "inviting" : ""}`, () => endOr("device", t.token.id))} text={<TokenText {...t} />}>
           <TokenShape {...t} />
         </Thing>
       ))}
       {drawing.boxes
         .filter((b) => b.folded || b.box.tokens.length > 1)
         .map((b) => (
-          <Thing key={b.box.id} handle={handle("fold", b.box.id, `${b.folded ? "Show" : "Fold"} the ${b.box.tokens.length} devices of ${b.box.name}`, "", () => fold(b.box.id))}>
+          <Thing key={b.box.id} handle={handle("fold", b.box.id, `${b.folded ? "Show" : "Fold"} the ${b.box.tokens.length} devices of ${b.box.name}`, "", () => fold(b.box.id))} text={<FoldText {...b} />}>
             <FoldShape {...b} />
           </Thing>
         ))}

@@ -36,7 +36,8 @@ class Reader {
   }
 
   private flag(subjects: readonly string[], flag: SceneFlag) {
-    for (const subject of subjects) {
+    // A radio is marked at its box.
+    for (const subject of new Set(subjects.map((s) => s.split("/")[0] ?? s))) {
       const there = this.flags.get(subject) ?? [];
       if (!there.some((f) => f.number === flag.number)) {
         this.flags.set(subject, [...there, flag]);

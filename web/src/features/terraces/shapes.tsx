@@ -18,8 +18,18 @@ export interface Handle {
   onFocus: () => void;
 }
 
-export function Thing({ handle, children, ...pointer }: { handle: Handle; children: ReactNode; onPointerDown?: (e: PointerEvent<SVGGElement>) => void }) {
+interface ThingProps {
+  handle: Handle;
+  /** What can be pressed. */
+  children: ReactNode;
+  /** What is written on it: said by the label, in an order that makes sense to the ear. */
+  text?: ReactNode;
+  onPointerDown?: (e: PointerEvent<SVGGElement>) => void;
+}
+
+export function Thing({ handle, children, text, ...pointer }: ThingProps) {
   return (
+    <>
     <g
       role="button"
       data-key={handle.key}
@@ -40,6 +50,12 @@ export function Thing({ handle, children, ...pointer }: { handle: Handle; childr
       <title>{handle.label}</title>
       {children}
     </g>
+    {text && (
+      <g aria-hidden="true" className={`written ${handle.className}`}>
+        {text}
+      </g>
+    )}
+    </>
   );
 }
 
@@ -83,16 +99,23 @@ const gathered = (own: SceneFlag[], tokens: LaidToken["token"][]) =>
 
 export const levelClass = (flags: SceneFlag[]) => (flags.some((f) => f.level === "willNotWork") ? "faulty" : flags.length > 0 ? "worrying" : "");
 
-export function BoxShape({ laid }: { laid: LaidBox }) {
-  const { x, y, w, h, box, edge, folded } = laid;
+export function BoxShape({ x, y, w, h, edge }: LaidBox) {
+  return (
+    <>
+      <rect className="body" x={x} y={y} width={w} height={h} rx={7} />
+      {edge !== null && <path className="within" d={`M${x + 1} ${edge}h${w - 2}`} />}
+      <rect className="ringed" x={x - 4} y={y - 4} width={w + 8} height={h + 8} rx={10} />
+    </>
+  );
+}
+
+export function BoxText({ x, y, w, h, box, folded }: LaidBox) {
   const flags = folded ? gathered(box.flags, box.tokens) : box.flags;
   const compact = h < size.box.h;
   const room = w - 20;
   const marks = compact ? Math.min(flags.length, 2) * 21 : 0;
   return (
     <>
-      <rect className="body" x={x} y={y} width={w} height={h} rx={7} />
-      {edge !== null && <path className="within" d={`M${x + 1} ${edge}h${w - 2}`} />}
       <text className="bold" x={x + 10} y={y + (compact ? 19 : 20)}>
         {fitText(box.name, room - marks, 13, "bold")}
       </text>
@@ -124,7 +147,6 @@ export function BoxShape({ laid }: { laid: LaidBox }) {
           +{box.hidden}
         </text>
       )}
-      <rect className="ringed" x={x - 4} y={y - 4} width={w + 8} height={h + 8} rx={10} />
     </>
   );
 }
@@ -145,21 +167,30 @@ export function PortShape({ x, y, w, h, port }: LaidPort) {
     <>
       <rect x={x - 4} y={y - 6} width={w + 8} height={26} fill="transparent" />
       <rect className={port.cable ? "port taken" : "port"} x={x} y={y} width={w} height={h} rx={3} />
-      <text className="plate" x={x + w / 2} y={y + h - 3.5}>
-        {port.label}
-      </text>
       <rect className="ringed" x={x - 3} y={y - 3} width={w + 6} height={h + 6} rx={5} />
     </>
   );
 }
 
-export function TokenShape({ x, y, w, h, token }: LaidToken) {
+export const PortText = ({ x, y, w, h, port }: LaidPort) => (
+  <text className={port.cable ? "plate taken" : "plate"} x={x + w / 2} y={y + h - 3.5}>
+    {port.label}
+  </text>
+);
+
+export const TokenShape = ({ x, y, w, h }: LaidToken) => (
+  <>
+    <rect className="token" x={x} y={y} width={w} height={h} rx={h / 2} />
+    <rect className="ringed" x={x - 4} y={y - 4} width={w + 8} height={h + 8} rx={h / 2 + 4} />
+  </>
+);
+
+export function TokenText({ x, y, w, h, token }: LaidToken) {
   const Icon = deviceIcons[token.kind as Schemas["DeviceKind"]];
   const marks = Math.min(token.flags.length, 2);
   const room = w - 36 - marks * 21;
   return (
     <>
-      <rect className="token" x={x} y={y} width={w} height={h} rx={h / 2} />
       <Icon className="icon" x={x + 10} y={y + 10} width={16} height={16} aria-hidden />
       <text x={x + 31} y={y + 15}>
         {fitText(token.name, room, 13)}
@@ -170,7 +201,6 @@ export function TokenShape({ x, y, w, h, token }: LaidToken) {
       {token.flags.slice(0, 2).map((flag, i) => (
         <FlagMark key={flag.number} flag={flag} x={x + w - 18 - (marks - 1 - i) * 21} y={y + h / 2} />
       ))}
-      <rect className="ringed" x={x - 4} y={y - 4} width={w + 8} height={h + 8} rx={h / 2 + 4} />
     </>
   );
 }
@@ -178,22 +208,22 @@ export function TokenShape({ x, y, w, h, token }: LaidToken) {
 export const tokenLabel = (laid: LaidToken) => [tokenWords(laid.token), ...laid.token.flags.map((f) => `finding ${f.number}: ${f.words}`)].join(", ");
 
 /** Folds the devices of a box away, or says how many there are and shows them. */
-export function FoldShape({ x, y, h, folded, box }: LaidBox) {
-  return (
-    <>
-      <rect x={x + 1} y={y + h - 12} width={24} height={24} fill="transparent" />
-      <circle className="port" cx={x + 13} cy={y + h} r={8} />
-      {folded ? (
-        <text className="plate" x={x + 13} y={y + h + 3.5}>
-          {box.tokens.length}
-        </text>
-      ) : (
-        <path className="wire" d={`M${x + 9} ${y + h}h8`} />
-      )}
-      <circle className="ringed" cx={x + 13} cy={y + h} r={11} />
-    </>
+export const FoldShape = ({ x, y, h }: LaidBox) => (
+  <>
+    <rect x={x + 1} y={y + h - 12} width={24} height={24} fill="transparent" />
+    <circle className="port" cx={x + 13} cy={y + h} r={8} />
+    <circle className="ringed" cx={x + 13} cy={y + h} r={11} />
+  </>
+);
+
+export const FoldText = ({ x, y, h, folded, box }: LaidBox) =>
+  folded ? (
+    <text className="plate" x={x + 13} y={y + h + 3.5}>
+      {box.tokens.length}
+    </text>
+  ) : (
+    <path className="wire" d={`M${x + 9} ${y + h}h8`} />
   );
-}
 
 /** The ground of a terrace with its edge: a step down at the left, the tread to the right. */
 export function TerraceGround({ x, y, w, h, kind, depth }: LaidTerritory) {

@@ -35,7 +35,8 @@ export const drawingStyle = {
   "& .within": { stroke: "riser", strokeWidth: 1, strokeDasharray: "3 3" },
   "& .port": { fill: "card", stroke: "ink", strokeWidth: 1.25 },
   "& .port.taken": { fill: "ink" },
-  "& .taken + text": { fill: "card" },
+  "& .written": { pointerEvents: "none" },
+  "& .plate.taken": { fill: "card" },
   "& .plate": { fontFamily: "mono", fontSize: "10px", textAnchor: "middle", pointerEvents: "none" },
   "& .token": { fill: "card", stroke: "riser", strokeWidth: 1.25 },
   "& .no .token": { stroke: "brick", strokeWidth: 2 },
@@ -66,7 +67,7 @@ export const drawingStyle = {
   "@media (forced-colors: active)": {
     "& .body, & .token, & .port": { fill: "Canvas", stroke: "CanvasText" },
     "& .port.taken": { fill: "CanvasText" },
-    "& .taken + text": { fill: "Canvas" },
+    "& .plate.taken": { fill: "Canvas" },
     "& text": { fill: "CanvasText" },
     "& .wire, & .edge, & .street": { stroke: "CanvasText" },
     "& .wire.path, & .wire.chosen, & .chosen > .ringed, & [role=button]:focus-visible .ringed": { stroke: "Highlight" },
