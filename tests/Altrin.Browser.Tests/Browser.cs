@@ -1,4 +1,3 @@
-using System.Drawing;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
 using OpenQA.Selenium.Support.UI;
@@ -98,13 +97,5 @@ public sealed class Browser : IDisposable
         field.Click();
         field.SendKeys(Keys.Control + "a");
         field.SendKeys(text);
-    }
-
-    /// <summary>A picture of the view; its size is what was asked for.</summary>
-    public byte[] Picture(Size size)
-    {
-        var png = ((ITakesScreenshot)Driver).GetScreenshot().AsByteArray;
-        Assert.Equal((size.Width, size.Height), ((png[16] << 24) | (png[17] << 16) | (png[18] << 8) | png[19], (png[20] << 24) | (png[21] << 16) | (png[22] << 8) | png[23]));
-        return png;
     }
 }

@@ -80,8 +80,8 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         Version(4);
         browser.See("by luck only", Verdict);
         // Pulled out again, from the drawing.
-        browser.Click(Thing("port hall-gateway/lan4"));
-        browser.Button("Pull out");
+        browser.Click(Thing("cable hall-gateway-lan4-loft-router-lan3"));
+        Press(Keys.Delete);
         Version(5);
         Assert.Equal("false", browser.Find("//*[@data-key='port hall-gateway/lan3']").GetAttribute("aria-pressed"));
         // The end of the pool.

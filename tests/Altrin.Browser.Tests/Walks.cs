@@ -1,4 +1,3 @@
-using System.Drawing;
 using Altrin.Testing;
 using OpenQA.Selenium;
 
@@ -235,7 +234,6 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
             browser.Driver.Navigate().GoToUrl(new Uri(server.Address, path));
             browser.Find("//h1");
             Assert.Equal(390L, browser.Script("return document.documentElement.scrollWidth"));
-            browser.Picture(new Size(390, 844));
         }
         finally
         {

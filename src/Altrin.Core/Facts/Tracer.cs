@@ -81,7 +81,8 @@ public sealed class Tracer
     private Route Way(Interface host, Holding holding, string? goal)
     {
         var trouble = _hosts.Trouble(host, holding);
-        if (trouble.Kind == AnswerKind.No || goal == host.Segment)
+        // A ring stops everything, but hides nothing: the way is followed all the same, so that what else is wrong on it is told.
+        if (goal == host.Segment)
         {
             return Stop(host, trouble);
         }

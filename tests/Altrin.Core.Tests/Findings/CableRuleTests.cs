@@ -46,6 +46,15 @@ public sealed class LoopTests() : RuleTests("loop")
     [Fact]
     public void Any_cable_of_the_ring_may_be_pulled() => Assert.Equal(3, In(Ring())[0].Remedies.Count);
 
+    // A ring stops everything but hides nothing: what else is wrong is found beside it, so that pulling a cable brings nothing new.
+    [Fact]
+    public void Is_cured_also_where_more_is_wrong()
+    {
+        var home = Ring().Router("in", lan: "192.168.8.1/24").Cable("s1/lan4", "in/wan").Wired("b", "in/lan1").Reach("b", 8080);
+        Assert.Equal(3, In(home)[0].Remedies.Count);
+        Assert.Contains(Judging.Prove(home.Design).Findings, f => f.Code == "translated-twice");
+    }
+
     [Fact]
     public void Triggers_for_a_lead_from_a_box_to_itself() => One(Home.WithGateway().Cable("gw/lan1", "gw/lan2").Wired("a", "gw/lan3"), Severity.WillNotWork, "gw-lan1-gw-lan2");
 

@@ -9,6 +9,8 @@ import { layout } from "../terraces/layout";
 import { cableWords, readScene } from "../terraces/readScene";
 import { Terraces, type Patching } from "../terraces/Terraces";
 import { useChanged } from "../terraces/useChanged";
+import type { JobTools } from "../stations/useJob";
+import { ModeChips } from "./ModeChips";
 import { KeepDrawing } from "./KeepDrawing";
 import { cableAt, endName, otherEnd, setUpOf } from "../stations/designReading";
 
@@ -22,12 +24,14 @@ interface Props {
   lead?: ReactNode;
   /** Things to mark for as long as they are shown, as "kind id". */
   marked?: ReadonlySet<string>;
+  /** What can be done to the job; without it the drawing is only looked at. */
+  tools?: Pick<JobTools, "busy" | "act">;
 }
 
 const steps = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2, 2.5];
 
 /** The terraces in their frame: fit, zoom, fold. */
-export function DrawingPane({ design, proof, choice, choose, patching, lead, marked }: Props) {
+export function DrawingPane({ design, proof, choice, choose, patching, lead, marked, tools }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const [room, setRoom] = useState({ w: 860, h: 560 });
@@ -57,6 +61,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
 
   const path = useMemo(() => wayOf(proof, choice), [proof, choice]);
   const spoken = useMemo(() => new Set(choice?.kind === "finding" ? (proof.findings.find((f) => f.identity === choice.id)?.subjects ?? []).flatMap((s) => [s, s.split("/")[0] ?? s]) : []), [proof, choice]);
+  const chosen = choice?.kind === "box" ? drawing.boxes.find((b) => b.box.id === choice.id) : undefined;
   const fold = (box: string) => setFolds(new Map(folds).set(box, !(folds.get(box) ?? many)));
   const linkName = (id: string) => {
     const cable = setUpOf(design).cables.find((c) => c.id === id);
@@ -100,6 +105,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
         ref={frame}
         flex="1"
         minW="0"
+        position="relative"
         overflow="auto"
         tabIndex={-1}
         onKeyDown={(e) => {
@@ -117,6 +123,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
         }}
       >
         <Terraces drawing={drawing} zoom={scale} least={Math.floor((room.w - 1) / scale)} choice={choice} choose={choose} path={path} changed={marked ?? changed} spoken={spoken} patching={patching} fold={fold} portName={portName} linkName={linkName} svg={svg} />
+        {tools && chosen && <ModeChips laid={chosen} scale={scale} design={design} busy={tools.busy} act={tools.act} />}
       </Box>
       </Box>
     </Flex>

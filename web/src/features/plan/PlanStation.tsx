@@ -125,7 +125,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
     <VerdictPanel design={shown.design} proof={shown.proof} trying={tools.preview?.label} apply={tools.act} busy={tools.busy} chosen={choice?.kind === "finding" ? choice.id : null} choose={(id) => choose(id ? { kind: "finding", id } : null)} />
   );
   const drawing = (
-    <DrawingPane design={drawn.design} proof={drawn.proof} choice={choice} choose={choose} patching={patching} lead={wide ? switcher : undefined} />
+    <DrawingPane design={drawn.design} proof={drawn.proof} choice={choice} choose={choose} patching={patching} tools={tools} lead={wide ? switcher : undefined} />
   );
   const rule = (
     <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" bg="card">

@@ -6,7 +6,7 @@ import { Said } from "../../ui/Said";
 import { answerWords } from "../../ui/words";
 import { needWords } from "../stations/designReading";
 import { Button } from "../../ui/controls";
-import { accepted, following, standing } from "../stations/findings";
+import { accepted, adviceOnly, following, standing } from "../stations/findings";
 import { FindingItem, type Offer } from "./FindingItem";
 
 interface Props {
@@ -37,8 +37,8 @@ export function VerdictPanel({ design, proof, trying, apply, busy, chosen = null
     apply(changes);
   };
   const open = standing(proof);
-  const curable = open.filter((f) => f.remedies.length > 0);
-  const advised = open.filter((f) => f.remedies.length === 0);
+  const curable = open.filter((f) => !adviceOnly(f));
+  const advised = open.filter(adviceOnly);
   const stays = accepted(proof);
   // A cure that settles several findings is offered once, at the first of them.
   const offeredAt = new Map<string, string>();
@@ -49,7 +49,7 @@ export function VerdictPanel({ design, proof, trying, apply, busy, chosen = null
       }
     }
   }
-  const offer: Offer = { apply: act, disabled: busy || trying !== undefined, first: curable[0]?.remedies[0]?.label, here: (remedy, finding) => offeredAt.get(remedy.label) === finding.identity };
+  const offer: Offer = { apply: act, disabled: busy || trying !== undefined, first: curable.find((f) => f.remedies.length > 0)?.remedies[0]?.label, here: (remedy, finding) => offeredAt.get(remedy.label) === finding.identity };
   const item = (finding: Finding) => (
     <FindingItem key={finding.identity} finding={finding} number={open.indexOf(finding) + 1} following={following(proof, finding)} offer={offer} chosen={chosen === finding.identity} choose={choose} />
   );

@@ -30,6 +30,7 @@ export function usePlanKeys({ proof, choice, choose, tools, help }: Plan): reado
     { key: ",", does: "problem before", act: () => go(-1) },
     { key: "a", does: cure ? `apply its first cure: ${cure.label}` : "apply its first cure", act: () => cure && !tools.busy && tools.act(cure.changes) },
     { key: "w", does: "why: open or close its reasons", act: () => here && why(here.identity) },
+    { key: "Delete", does: "pull out the cable that is chosen", act: () => choice?.kind === "cable" && !tools.busy && tools.act([{ kind: "unpatch", cable: choice.id }]) },
     { key: "?", does: "these keys", act: help },
     { key: "Ctrl+z", does: "undo", act: () => tools.undo() },
     { key: "Ctrl+Shift+z", does: "redo", act: () => tools.redo() },

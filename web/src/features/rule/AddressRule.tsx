@@ -114,7 +114,7 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
           {ticks(shown, width).map((a) => (
             <g key={a}>
               <chakra.path d={`M${xOf(shown, width, a)} ${bar.top + bar.height}v6`} stroke="muted" />
-              <chakra.text x={xOf(shown, width, a)} y={bar.top + bar.height + 20} textAnchor={xOf(shown, width, a) < 16 ? "start" : "middle"} fontFamily="mono" fontSize="12px" fill="muted">
+              <chakra.text x={xOf(shown, width, a)} y={bar.top + bar.height + 20} textAnchor={xOf(shown, width, a) < 16 ? "start" : xOf(shown, width, a) > width - 16 ? "end" : "middle"} fontFamily="mono" fontSize="12px" fill="muted">
                 .{a % 256}
               </chakra.text>
             </g>

@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import type { Schemas } from "../../api/client";
+import { poolWords } from "../terraces/readScene";
 import { addressAt, rangeText, stretchOf, toAddress, within, xOf, type Stretch } from "./scale";
 
 interface Props {
@@ -51,7 +52,7 @@ export function Pool({ name, pool, kept, shown, width, y, foot, disabled, attemp
   };
   const left = xOf(shown, width, (seen ?? now).first - 0.5);
   const right = xOf(shown, width, (seen ?? now).last + 0.5);
-  const label = `pool .${toAddress(now.first).split(".")[3] ?? ""}–.${toAddress(now.last).split(".")[3] ?? ""} of ${name}${pool.on ? "" : ", off"}`;
+  const label = `pool ${poolWords(rangeText(now))} of ${name}${pool.on ? "" : ", off"}`;
 
   const end = (which: "first" | "last") => {
     const value = now[which];

@@ -1,9 +1,12 @@
 import type { Finding, Proof } from "../../api/client";
 
-/** Findings that are still to be settled and stand by themselves, in the order in which they are numbered: those with a cure first. */
+/** A concern that nothing can be done about here: it stands apart. */
+export const adviceOnly = (finding: Finding) => finding.remedies.length === 0 && finding.severity === "concern";
+
+/** Findings that are still to be settled and stand by themselves, in the order in which they are numbered: the worst first. */
 export function standing(proof: Proof): Finding[] {
   const open = proof.findings.filter((f) => f.causedBy.length === 0 && !f.accepted);
-  return [...open.filter((f) => f.remedies.length > 0), ...open.filter((f) => f.remedies.length === 0)];
+  return [...open.filter((f) => !adviceOnly(f)), ...open.filter(adviceOnly)];
 }
 
 /** Findings that somebody answers for. */

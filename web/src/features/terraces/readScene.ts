@@ -227,7 +227,7 @@ function shortAddress(fact: Schemas["AddressFact"]): AddressSaid {
 
 function serviceWords(design: Design): { title: string; details: string } {
   const { service } = design.site;
-  const rates = service.downMbps ? `${service.downMbps} / ${service.upMbps ?? "?"} Mb/s sold` : "rates not asked";
+  const rates = service.downMbps ? `${[service.downMbps, service.upMbps].filter(Boolean).join(" / ")} Mb/s sold` : "rates not asked";
   const kind = {
     publicDynamic: "one public address, leased",
     publicFixed: `public address ${service.address ?? ""}, fixed`,

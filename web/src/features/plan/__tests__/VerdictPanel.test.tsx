@@ -58,7 +58,7 @@ describe("VerdictPanel", () => {
     show([finding("a()", {}), finding("no-internet(x)", { causedBy: ["a()"] }), finding("no-internet(y)", { causedBy: ["a()", "b()"] })]);
     const item = screen.getByText("What of a()").closest("li");
     expect(item && within(item).getByText("Why, and 2 more that follow")).toBeInTheDocument();
-    expect(screen.getByRole("list", { name: "Findings with advice" }).children).toHaveLength(1);
+    expect(screen.getByRole("list", { name: "Findings" }).children).toHaveLength(1);
   });
 
   it("applies the changes of a cure as they came", () => {
