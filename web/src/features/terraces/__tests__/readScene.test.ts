@@ -1,0 +1,110 @@
+import { describe, expect, it } from "vitest";
+import type { Proof } from "../../../api/client";
+import { demo } from "../../__tests__/demo";
+import { cableWords, poolWords, rate, readScene, tokenWords } from "../readScene";
+import type { SceneBox } from "../scene";
+
+const { design, proof } = demo();
+const scene = readScene(design, proof);
+const all = (box: SceneBox): SceneBox[] => [box, ...box.children.flatMap(all)];
+const boxes = scene.roots.flatMap(all);
+const box = (id: string) => boxes.find((b) => b.id === id) as SceneBox;
+
+describe("readScene", () => {
+  it("hangs every box at the one nearer to the street", () => {
+    expect(scene.roots.map((b) => b.id)).toEqual(["hall-gateway"]);
+    expect(box("hall-gateway").children.map((b) => b.id).sort()).toEqual(["loft-router", "studio-point"]);
+    expect(scene.islands).toEqual([]);
+  });
+
+  it("counts the translations from the street", () => expect(boxes.map((b) => [b.id, b.step?.number ?? null])).toEqual([["hall-gateway", 1], ["loft-router", 2], ["studio-point", null]]));
+
+  it("says that a subnet is also above", () => {
+    expect(box("hall-gateway").step?.rulers).toEqual([{ subnet: "192.168.8.0/24", details: "4 devices · pool .20–.199", twice: false }]);
+    expect(box("loft-router").step?.rulers[0]?.twice).toBe(true);
+  });
+
+  it("hangs devices at the port or the radio that they use", () => {
+    const hall = box("hall-gateway").tokens;
+    expect(hall.map((t) => [t.id, t.port])).toEqual(expect.arrayContaining([["printer", "hall-gateway/lan3"], ["kitchen-phone", null]]));
+    expect(hall.find((t) => t.id === "printer")?.address).toEqual({ how: "", address: "192.168.8.31" });
+    expect(hall.find((t) => t.id === "kitchen-phone")?.address).toEqual({ how: "lease", address: ".20–.199" });
+    expect(hall.find((t) => t.id === "kitchen-phone")?.link?.words).toContain("GHz");
+  });
+
+  it("gives both addresses of a box that translates, and no pool of the provider's", () => {
+    expect([box("loft-router").outside, box("loft-router").own]).toEqual([{ how: "lease", address: ".20–.199" }, { how: "", address: "192.168.8.1/24" }]);
+    expect(box("hall-gateway").outside).toEqual({ how: "leased", address: "" });
+    expect(box("studio-point").outside).toBeNull();
+  });
+
+  it("puts the uplink and empty outer ports above, the rest below", () => {
+    expect(box("studio-point").ports.map((p) => [p.label, p.up, p.cable !== null])).toEqual([["in", true, true], ["1", false, false], ["2", false, false]]);
+    expect(box("loft-router").uplink).toMatchObject({ port: "loft-router/wan", fromPort: "hall-gateway/lan1" });
+  });
+
+  it("marks what a finding is about with its number, and a need that fails with that of its cause", () => {
+    const numbers = (flags: { number: number }[]) => flags.map((f) => f.number);
+    const open = proof.findings.filter((f) => f.causedBy.length === 0);
+    const overlap = open.findIndex((f) => f.code === "same-subnet-both-sides") + 1;
+    const pool = open.findIndex((f) => f.code === "fixed-inside-pool") + 1;
+    expect(numbers(box("loft-router").flags)).toContain(overlap);
+    expect(numbers(box("studio-point").flags)).toContain(pool);
+    expect(box("loft-router").tokens.find((t) => t.id === "kiln-controller")?.flags).toHaveLength(1);
+    expect(box("hall-gateway").tokens.find((t) => t.id === "kitchen-phone")?.flags).toEqual([]);
+  });
+
+  it("leaves out what is accepted", () => {
+    const accepted = { ...proof, findings: proof.findings.map((f) => ({ ...f, accepted: { finding: f.identity, severe: true, reason: "r", by: "b" } })) } as Proof;
+    expect(readScene(design, accepted).roots.flatMap(all).flatMap((b) => b.flags)).toEqual([]);
+  });
+
+  it("stands apart what has no uplink, and shelves what is not in use", () => {
+    const cut = { ...proof, facts: { ...proof.facts, uplinks: proof.facts.uplinks.filter((u) => u.owner !== "loft-router" && u.owner !== "printer") } };
+    const apart = readScene(design, cut);
+    expect(apart.islands.map((b) => [b.id, b.step?.number])).toEqual([["loft-router", null]]);
+    expect(apart.loose.map((t) => t.id)).toEqual(["printer"]);
+    const [setUp] = design.setUps;
+    const without = { ...design, setUps: [{ ...setUp, boxes: setUp?.boxes.filter((b) => b.box !== "studio-point") ?? [] }] } as typeof design;
+    expect(readScene(without, proof).shelf).toEqual([{ id: "studio-point", name: "Studio access point" }]);
+  });
+
+  it("draws a cable that no one hangs by as an extra one", () => {
+    const ring = { ...proof, facts: { ...proof.facts, links: [...proof.facts.links, { id: "x", kind: "cable" as const, a: "hall-gateway/lan4", b: "studio-point/lan1", atMostMbps: null, inRing: true }] } };
+    expect(readScene(design, ring).extra).toMatchObject([{ from: "hall-gateway/lan4", to: "studio-point/lan1", link: { ring: true } }]);
+  });
+
+  it("steps above the street where the provider translates", () => {
+    const shared = { ...design, site: { ...design.site, service: { kind: "carrierTranslation" as const } } };
+    expect(readScene(shared, proof).service.carrier).toBe(true);
+    expect(readScene(shared, proof).roots[0]?.step?.number).toBe(2);
+  });
+});
+
+describe("words of the drawing", () => {
+  it.each([
+    ["192.168.8.20-192.168.8.199", ".20–.199"],
+    ["10.20.4.0-10.20.9.255", ".4.0–.9.255"],
+    ["192.168.8.7-192.168.8.7", ".7–.7"],
+  ])("shortens the pool %s to %s", (range, said) => expect(poolWords(range)).toBe(said));
+
+  it.each([
+    [100, "100 Mb/s"],
+    [1000, "1 Gb/s"],
+    [2500, "2.5 Gb/s"],
+  ])("says %i as %s", (mbps, said) => expect(rate(mbps)).toBe(said));
+
+  it.each([
+    [{ medium: "cat6", lengthMetres: 14 }, 1000, "Cat 6 · 14 m · 1 Gb/s"],
+    [{ medium: "powerline" }, 150, "powerline · at most 150 Mb/s"],
+    [{ medium: "unknown" }, null, ""],
+    [{ medium: "unknown", lengthMetres: 3 }, 100, "3 m · 100 Mb/s"],
+  ] as const)("says of %j at %s: %s", (cable, atMostMbps, said) =>
+    expect(cableWords({ id: "c", from: "a", to: "b", ...cable } as never, { id: "c", kind: "cable", a: "a", b: "b", atMostMbps, inRing: false })).toBe(said),
+  );
+
+  it("reads a token out", () => {
+    const token = box("hall-gateway").tokens.find((t) => t.id === "printer");
+    expect(token && tokenWords(token)).toBe("Printer, 192.168.8.31, internet: yes");
+  });
+});
