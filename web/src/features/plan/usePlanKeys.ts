@@ -41,12 +41,17 @@ export function usePlanKeys({ proof, choice, choose, tools, help }: Plan): reado
 
 const itemOf = (identity: string) => document.querySelector(`[data-finding="${CSS.escape(identity)}"]`);
 
-/** Brings a finding into view once it is there: its panel may have to come back first. */
-function show(identity: string): void {
+/** Brings a finding into view once it is there: its panel may have to come back first, which takes a few frames. */
+function show(identity: string, frames = 30): void {
   requestAnimationFrame(() => {
     const item = itemOf(identity);
-    item?.scrollIntoView({ block: "nearest" });
-    item?.querySelector<HTMLButtonElement>("h2 button")?.focus({ preventScroll: true });
+    const button = item?.querySelector<HTMLButtonElement>("h2 button[aria-pressed=true]");
+    if (item && button) {
+      item.scrollIntoView({ block: "nearest" });
+      button.focus({ preventScroll: true });
+    } else if (frames > 0) {
+      show(identity, frames - 1);
+    }
   });
 }
 
