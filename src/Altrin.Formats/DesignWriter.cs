@@ -98,6 +98,9 @@ public static class DesignWriter
             Forwards = router.Forwards.Count == 0 ? null
                 : [.. router.Forwards.Select(f => new PortForwardDocument { Protocol = f.Protocol, OutsidePort = f.OutsidePort, To = f.To.ToString(), InsidePort = f.InsidePort })],
             Radios = Radios(router),
+            Guest = router.Guest is { } guest
+                ? new() { Name = guest.Name, Security = guest.Security, Key = guest.Key, Lan = guest.Lan.ToString(), Pool = guest.Pool.ToString() }
+                : null,
         },
         AccessPointMode point => new() { Box = setting.Box, Mode = ModeKind.AccessPoint, Page = Address(point.Page), Radios = Radios(point) },
         BridgeMode bridge => new() { Box = setting.Box, Mode = ModeKind.Bridge, Page = bridge.Page is { } page ? Address(new Fixed(page, null, [])) : null },

@@ -72,6 +72,9 @@ public sealed record BoxSettingDocument
     [MaxLength(500)]
     public IReadOnlyList<PortForwardDocument>? Forwards { get; init; }
 
+    /// <summary>Router only; none where left out. Since version 2.</summary>
+    public GuestDocument? Guest { get; init; }
+
     /// <summary>Access point and switch: how the page comes by its address. Left out for a plain switch. Bridge: fixed, or left out.</summary>
     public HostAddressDocument? Page { get; init; }
 
@@ -187,6 +190,30 @@ public sealed record RadioSettingDocument
     /// <summary>Reference to the key; never the key itself.</summary>
     [RegularExpression(BoxDocument.Slug)]
     public string? Key { get; init; }
+}
+
+/// <summary>A router's network for guests.</summary>
+public sealed record GuestDocument
+{
+    /// <summary>The network's name (SSID): 1 to 32 bytes.</summary>
+    [Required, StringLength(32, MinimumLength = 1)]
+    public required string Name { get; init; }
+
+    /// <summary>How it is protected.</summary>
+    [Required]
+    public required WifiSecurity Security { get; init; }
+
+    /// <summary>Reference to the key; never the key itself.</summary>
+    [RegularExpression(BoxDocument.Slug)]
+    public string? Key { get; init; }
+
+    /// <summary>The router's address and prefix in it; overlaps no other subnet of the router.</summary>
+    [Required, StringLength(18)]
+    public required string Lan { get; init; }
+
+    /// <summary>What guests are handed out, both ends included.</summary>
+    [Required, StringLength(31)]
+    public required string Pool { get; init; }
 }
 
 /// <summary>A link between two ports.</summary>

@@ -46,6 +46,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             errors.Absent($"{pointer}/lan", setting.Lan, "only a router has a LAN address of its own");
             errors.Absent($"{pointer}/addressServer", setting.AddressServer, "only a router has an address server");
             errors.Absent($"{pointer}/forwards", setting.Forwards, "only a router forwards ports");
+            errors.Absent($"{pointer}/guest", setting.Guest, "only a router has a guest network");
         }
         if (setting.Mode is ModeKind.Bridge or ModeKind.Switch)
         {
@@ -71,7 +72,10 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             lan,
             ReadServer(setting.AddressServer, lan, $"{pointer}/addressServer"),
             ReadForwards(setting.Forwards ?? [], $"{pointer}/forwards"),
-            ReadRadios(setting, box, $"{pointer}/radios"));
+            ReadRadios(setting, box, $"{pointer}/radios"))
+        {
+            Guest = ReadGuest(setting.Guest, lan, $"{pointer}/guest"),
+        };
     }
 
     private AddressServer ReadServer(AddressServerDocument? server, InterfaceAddress lan, string pointer)
@@ -93,6 +97,23 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             [.. reservations.Select((r, i) => new Reservation(
                 errors.Read($"{pointer}/reservations/{i}/hardware", r.Hardware, HardwareAddress.Parse),
                 errors.Read($"{pointer}/reservations/{i}/address", r.Address, Ipv4Address.Parse)))]);
+    }
+
+    private GuestNetwork? ReadGuest(GuestDocument? guest, InterfaceAddress lan, string pointer)
+    {
+        if (guest is null)
+        {
+            return null;
+        }
+        if (guest.Security == WifiSecurity.Open)
+        {
+            errors.Absent($"{pointer}/key", guest.Key, "an open network has no key");
+        }
+        var own = errors.Read($"{pointer}/lan", guest.Lan, InterfaceAddress.Parse);
+        var pool = errors.Read($"{pointer}/pool", guest.Pool, AddressRange.Parse);
+        var read = new GuestNetwork(guest.Name, guest.Security, guest.Key, own, pool);
+        errors.Wrong($"{pointer}/lan", guest.Lan, own == default || pool == default || lan == default ? null : PageChecks.WrongGuest(read, lan));
+        return read;
     }
 
     private List<PortForward> ReadForwards(IReadOnlyList<PortForwardDocument> forwards, string pointer)

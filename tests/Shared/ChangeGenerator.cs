@@ -9,7 +9,7 @@ public static class ChangeGenerator
 {
     public static Change Make(Random dice, Design design)
     {
-        return dice.Next(20) switch
+        return dice.Next(21) switch
         {
             0 => new SetMode(Box(), (ModeKind)dice.Next(4)),
             1 => new SetLanAddress(Box(), Own()),
@@ -28,6 +28,7 @@ public static class ChangeGenerator
             15 => new PutAway(Coin() ? Box() : Device()),
             16 => new SetServerNames(Box(), Coin() ? [] : [Address()]),
             17 => new AcceptFinding(Coin() ? "loop(a,b)" : "no-internet(x)", Coin(), Coin() ? "it may" : " ", "A. Name"),
+            19 => new SetGuest(Box(), dice.Next(3) == 0 ? null : new("guests", (WifiSecurity)dice.Next(6), Coin() ? "key" : null, Home.Own(Coin() ? "192.168.30.1/24" : "192.168.8.1/24"), Home.Range(Coin() ? "192.168.30.20-192.168.30.99" : "192.168.8.20-192.168.8.99"))),
             18 => new TakeBackAcceptance("loop(a,b)"),
             13 => new RemoveReservation(Box(), Of(design.Site.Devices).Hardware!.Value),
             _ => new Unpatch(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none"),

@@ -15,7 +15,7 @@ public static class DesignGenerator
     public static Design Make(int seed, int devices)
     {
         var dice = new Random(seed);
-        var home = Home.New().Gateway(lan: Pick(dice, "192.168.8.1/24", "192.168.8.1/24", "192.168.1.1/24"), pool: null, bridge: dice.Next(8) == 0);
+        var home = Home.New().Gateway(lan: Pick(dice, "192.168.8.1/24", "192.168.8.1/24", "192.168.1.1/24"), pool: null, bridge: Bit(dice, 8, out var bridge));
         home.Service(dice.Next(6) switch { 0 => new CarrierTranslation(null, null), 1 => new UnknownService(null, null), _ => new PublicDynamic(null, null) });
         home.Naming((NamingSchool)dice.Next(3));
         var free = new List<string> { "gw/lan1", "gw/lan2", "gw/lan3", "gw/lan4" };
@@ -73,8 +73,15 @@ public static class DesignGenerator
                 home.Found(id);
             }
         }
+        if (!bridge && dice.Next(4) == 0)
+        {
+            home.Guests("gw", pool: Pick(dice, "192.168.30.20-192.168.30.99", "192.168.30.20-192.168.30.20"));
+            home.Wifi("guest-a", "gw", "guests", "guest-key").Wifi("guest-b", "gw", "guests", Pick(dice, "guest-key", "another"));
+        }
         return home.Design;
     }
+
+    private static bool Bit(Random dice, int of, out bool result) => result = dice.Next(of) == 0;
 
     private static T Pick<T>(Random dice, params T[] from) => from[dice.Next(from.Length)];
 

@@ -84,6 +84,10 @@ public sealed class Home
 
     public Home Forward(string router, int port, string to) => Edit<RouterMode>(router, m => m with { Forwards = [.. m.Forwards, new(Protocol.Tcp, port, At(to), port)] });
 
+    /// <summary>A guest network called "guests" with a subnet of its own.</summary>
+    public Home Guests(string router, string lan = "192.168.30.1/24", string pool = "192.168.30.20-192.168.30.99", string? key = "guest-key") =>
+        Edit<RouterMode>(router, m => m with { Guest = new("guests", WifiSecurity.Wpa2, key, Own(lan), Range(pool)) });
+
     public Home Reserve(string router, string device, string address) => Edit<RouterMode>(router, m => m with
     {
         Server = m.Server with { Reservations = [.. m.Server.Reservations, new(_devices.First(d => d.Id == device).Hardware!.Value, At(address))] },

@@ -50,7 +50,7 @@ public sealed record SetLanAddress(string Box, InterfaceAddress Address) : Chang
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "LAN address of its own", router =>
-        Edit.Unless<BoxMode>(PageChecks.WrongOwnAddress(Address), router with { Lan = Address, Server = Factory.Moved(router.Server, router.Lan, Address) }));
+        Edit.Unless<BoxMode>(PageChecks.WrongOwnAddress(Address) ?? (router.Guest is { } guest ? PageChecks.WrongGuest(guest, Address) : null), router with { Lan = Address, Server = Factory.Moved(router.Server, router.Lan, Address) }));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} gets {Address}";
@@ -114,4 +114,19 @@ public sealed record SetRadio(string Box, RadioSetting Setting) : Change
     public override string Describe(Design design) => Setting.On
         ? $"{design.NameOf(Box)} sends \"{Setting.Name}\""
         : $"A radio of {design.NameOf(Box)} goes off";
+}
+
+/// <summary>Gives a router a network for guests, changes it, or takes it away.</summary>
+public sealed record SetGuest(string Box, GuestNetwork? Guest) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "guest network", router =>
+        Edit.Unless<BoxMode>(
+            Guest is { } guest ? PageChecks.WrongGuest(guest, router.Lan) : null,
+            router with { Guest = Guest is { Security: WifiSecurity.Open } ? Guest with { Key = null } : Guest }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => Guest is null
+        ? $"{design.NameOf(Box)} has no guest network"
+        : $"{design.NameOf(Box)} sends \"{Guest.Name}\" for guests, {Guest.Lan.Subnet}";
 }

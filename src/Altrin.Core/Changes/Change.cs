@@ -14,6 +14,7 @@ namespace Altrin.Core.Changes;
 [JsonDerivedType(typeof(SetPageAddress), "setPageAddress")]
 [JsonDerivedType(typeof(SetWan), "setWan")]
 [JsonDerivedType(typeof(SetRadio), "setRadio")]
+[JsonDerivedType(typeof(SetGuest), "setGuest")]
 [JsonDerivedType(typeof(SwitchAddressServer), "switchAddressServer")]
 [JsonDerivedType(typeof(MovePool), "movePool")]
 [JsonDerivedType(typeof(SetServerGateway), "setServerGateway")]

@@ -51,6 +51,7 @@ public static class Difference
         SetPageAddress c => [c.Box],
         SetWan c => [c.Box],
         SetRadio c => [c.Box],
+        SetGuest c => [c.Box],
         SwitchAddressServer c => [c.Box],
         MovePool c => [c.Box],
         SetServerGateway c => [c.Box],
@@ -100,9 +101,11 @@ public static class Difference
     private static void Router(Steps steps, string box, RouterMode now, RouterMode to)
     {
         steps.Unless(Same(now.Wan, to.Wan), new SetWan(box, to.Wan));
+        steps.Unless(now.Guest is null || now.Guest == to.Guest, new SetGuest(box, null));
         steps.Unless(now.Lan == to.Lan, new SetLanAddress(box, to.Lan));
         // Pool and reservations may have moved along with the address.
         now = (RouterMode)steps.Design.Mode(box)!;
+        steps.Unless(now.Guest == to.Guest, new SetGuest(box, to.Guest));
         steps.Unless(now.Server.On == to.Server.On, new SwitchAddressServer(box, to.Server.On));
         steps.Unless(now.Server.Pool == to.Server.Pool, new MovePool(box, to.Server.Pool));
         steps.Unless(now.Server.Gateway == to.Server.Gateway, new SetServerGateway(box, to.Server.Gateway));

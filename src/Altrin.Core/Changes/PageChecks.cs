@@ -31,6 +31,11 @@ public static class PageChecks
     public static string? WrongPool(AddressRange pool, InterfaceAddress lan) =>
         !lan.Subnet.Hosts.Contains(pool) ? $"The pool {pool} does not lie inside {lan.Subnet}, whose host addresses are {lan.Subnet.Hosts}." : null;
 
+    /// <summary>Why a router would not take this guest network beside its own address; null where it would.</summary>
+    public static string? WrongGuest(GuestNetwork guest, InterfaceAddress lan) =>
+        WrongNetworkName(guest.Name) ?? WrongOwnAddress(guest.Lan) ?? WrongPool(guest.Pool, guest.Lan)
+        ?? (guest.Lan.Subnet.Overlaps(lan.Subnet) ? $"Guests need a subnet of their own; {guest.Lan.Subnet} overlaps {lan.Subnet}." : null);
+
     /// <summary>Why this is no name of a Wi-Fi; null where it is.</summary>
     public static string? WrongNetworkName(string name) =>
         Encoding.UTF8.GetByteCount(name) is < 1 or > 32 ? "A network name has 1 to 32 bytes."

@@ -123,7 +123,7 @@ public sealed record UplinkFact(string Owner, string Link, string To);
 public sealed record RulerFact(string Segment, Subnet Subnet, AddressRange Hosts, IReadOnlyList<PoolFact> Pools, IReadOnlyList<RulerMark> Marks, IReadOnlyList<AddressRange> Free);
 
 /// <summary>What a router hands out.</summary>
-/// <param name="Router">The router.</param>
+/// <param name="Router">The router, or its guest network.</param>
 /// <param name="Range">Its pool.</param>
 /// <param name="On">Whether its server answers.</param>
 /// <param name="Leased">How many hosts get an address of the pool, none of them known in advance.</param>

@@ -44,7 +44,7 @@ public sealed class HostTable
     /// </summary>
     public IReadOnlyList<Interface> Rulers(Segment segment)
     {
-        var routers = segment.Interfaces.Where(i => i.Side == Side.Lan).ToList();
+        var routers = segment.Interfaces.Where(i => i.Side is Side.Lan or Side.Guest).ToList();
         var leading = routers.Where(i => _network.Find(i.Owner, Side.Wan) is { Linked: true }).ToList();
         if (leading.Count > 0)
         {

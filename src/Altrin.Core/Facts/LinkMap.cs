@@ -51,7 +51,7 @@ internal sealed class LinkMap
             {
                 return;
             }
-            var queue = new Queue<Group>([new(head, false), new(head, true)]);
+            var queue = new Queue<Group>(Group.Of(head));
             var seen = new HashSet<Group>(queue);
             while (queue.TryDequeue(out var at))
             {
@@ -63,7 +63,7 @@ internal sealed class LinkMap
                         found.Add(new(next.Owner, link.Id, at.Owner));
                     }
                     // Whatever side it was reached on, the rest of a box hangs behind it.
-                    foreach (var side in new[] { next, next with { Wan = !next.Wan } })
+                    foreach (var side in Group.Of(next.Owner))
                     {
                         if (seen.Add(side))
                         {
@@ -80,9 +80,12 @@ internal sealed class LinkMap
     {
         var links = new List<string>();
         var at = new Group(host.Owner, false);
+        var inner = route.Segments.Count > 0 && GuestId.BoxOf(route.Segments[0]) is not null;
         foreach (var router in route.Routers)
         {
-            links.AddRange(Between(at, new(router, false)));
+            // Only its first router can be reached from among the guests.
+            links.AddRange(Between(at, new(router, false, inner)));
+            inner = false;
             at = new(router, true);
         }
         if (route.Segments[^1] == PortRef.Street)

@@ -78,7 +78,8 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer)
     /// <summary>Discovery by multicast stays on its link (RFC 6762) and crosses no router.</summary>
     private NeedFact Discovery(FoundByOthers need, Interface device)
     {
-        var others = network.Interfaces.Where(i => i.Side == Side.Device && i.Owner != device.Owner).ToList();
+        // Guests are kept apart on purpose.
+        var others = network.Interfaces.Where(i => i.Side == Side.Device && i.Owner != device.Owner && GuestId.BoxOf(i.Segment) is null).ToList();
         var steps = new List<Answer> { Linked(device) };
         string? stoppedBy = device.Linked ? null : device.Owner;
         foreach (var other in others.Where(_ => device.Linked))

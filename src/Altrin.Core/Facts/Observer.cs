@@ -43,7 +43,7 @@ public static class Observer
 
     /// <summary>A lone device or an empty WAN socket is no territory.</summary>
     private static bool IsTerritory(Segment segment) =>
-        segment.HasStreet || segment.Interfaces.Any(i => i.Side == Side.Lan) || segment.Interfaces.Count(i => i.Linked) > 1;
+        segment.HasStreet || segment.Interfaces.Any(i => i.Side is Side.Lan or Side.Guest) || segment.Interfaces.Count(i => i.Linked) > 1;
 
     private static SegmentFact SegmentFact(Network network, HostTable hosts, Segment segment)
     {

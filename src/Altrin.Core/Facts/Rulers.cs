@@ -23,20 +23,22 @@ internal static class Rulers
     private static RulerFact Rule(Network network, Leasing leasing, HostTable hosts, Segment segment, Subnet subnet, IReadOnlyList<Interface> routers)
     {
         var clashes = hosts.Conflicts.Where(c => c.Segment == segment.Id).Select(c => c.Address).ToHashSet();
-        PoolFact[] pools = [.. routers.Select(r => (r.Owner, network.Router(r.Owner)!.Server)).Select(r => new PoolFact(r.Owner, r.Server.Pool, r.Server.On, leasing.Unreserved(r.Owner)))];
+        PoolFact[] pools = [.. routers.Select(r => (Interface: r, Mode: network.Router(r.Owner)!)).Select(r => r.Interface.Side == Side.Guest
+            ? new PoolFact(GuestId.Of(r.Interface.Owner), r.Mode.Guest!.Pool, true, leasing.Unreserved(GuestId.Of(r.Interface.Owner)))
+            : new PoolFact(r.Interface.Owner, r.Mode.Server.Pool, r.Mode.Server.On, leasing.Unreserved(r.Interface.Owner)))];
         var marks = new List<RulerMark>();
         foreach (var host in segment.Interfaces)
         {
             if (host.Setting is Fixed typed)
             {
-                Mark(host.Owner, host.Side, host.Side == Side.Lan ? RulerMarkKind.Router : RulerMarkKind.Fixed, typed.Address.Address);
+                Mark(host.Owner, host.Side, host.Side is Side.Lan or Side.Guest ? RulerMarkKind.Router : RulerMarkKind.Fixed, typed.Address.Address);
             }
             foreach (var offer in leasing.Offers(host).Where(o => o.Exact is null && o.Example is not null))
             {
                 Mark(host.Owner, host.Side, RulerMarkKind.Example, offer.Example!.Value);
             }
         }
-        foreach (var kept in routers.SelectMany(r => network.Router(r.Owner)!.Server.Reservations))
+        foreach (var kept in routers.Where(r => r.Side == Side.Lan).SelectMany(r => network.Router(r.Owner)!.Server.Reservations))
         {
             var whose = network.Interfaces.FirstOrDefault(i => i.Hardware == kept.Hardware);
             Mark(whose?.Owner ?? kept.Hardware.ToString(), whose?.Side ?? Side.Device, RulerMarkKind.Reserved, kept.Address);

@@ -110,7 +110,7 @@ public sealed class Tracer
             var clash = Cause.Of(CauseCodes.AddressTwice, $"{gateway} is on {string.Join(" and ", holders.Select(h => Name(h.Owner)))} at once.", holders.Select(h => h.Owner));
             trouble = trouble.And(Answer.ByLuck(clash));
         }
-        var next = holders.FirstOrDefault(h => h.Side == Side.Provider) ?? holders.FirstOrDefault(h => h.Side == Side.Lan) ?? holders[0];
+        var next = holders.FirstOrDefault(h => h.Side == Side.Provider) ?? holders.FirstOrDefault(h => h.Side is Side.Lan or Side.Guest) ?? holders[0];
         return Onward(host, trouble, next, gateway, blame, goal);
     }
 
@@ -120,7 +120,7 @@ public sealed class Tracer
         {
             return Stop(host, goal is null ? soFar : Answer.No());
         }
-        if (next.Side != Side.Lan || _network.Find(next.Owner, Side.Wan) is not { } wan)
+        if (next.Side is not (Side.Lan or Side.Guest) || _network.Find(next.Owner, Side.Wan) is not { } wan)
         {
             return Stop(host, Answer.No(Cause.Of(CauseCodes.GatewayWrong, $"{gateway} is {Name(next.Owner)}, which does not route.", blame)));
         }

@@ -81,7 +81,7 @@ public sealed class Evidence
     /// </summary>
     public (AddressPlan Plan, string Ruler)? PlanOf(Segment segment)
     {
-        if (Seen.Hosts.Rulers(segment) is not [var ruler, ..] || Network.Router(ruler.Owner) is not { } router)
+        if (Seen.Hosts.Rulers(segment) is not [{ Side: Side.Lan } ruler, ..] || Network.Router(ruler.Owner) is not { } router)
         {
             return null;
         }

@@ -57,6 +57,7 @@ public static class Compiler
             var box = boxes[group.Owner];
             return (modes[group.Owner], group.Wan) switch
             {
+                (RouterMode { Guest: { } guest }, _) when group.Guest => [new(box.Id, Side.Guest, segment, linked, new Fixed(guest.Lan, null, []), box.Hardware)],
                 (RouterMode router, true) => [new(box.Id, Side.Wan, segment, linked, router.Wan, box.WanHardware)],
                 (RouterMode router, false) => [new(box.Id, Side.Lan, segment, linked, new Fixed(router.Lan, null, []), box.Hardware)],
                 (AccessPointMode point, false) => [new(box.Id, Side.Page, segment, linked, point.Page, box.Hardware)],
@@ -67,6 +68,8 @@ public static class Compiler
 
         ServerSeat? ServerOf(Group group) =>
             group.Owner == PortRef.Street ? Provider.Server(design.Site.Service)
+            : group.Guest && modes.GetValueOrDefault(group.Owner) is RouterMode { Guest: { } guest }
+                ? new(GuestId.Of(group.Owner), guest.Pool, guest.Lan.PrefixLength, guest.Lan.Address, [], null)
             : !group.Wan && modes.GetValueOrDefault(group.Owner) is RouterMode { Server.On: true } router
                 ? new(group.Owner, router.Server.Pool, router.Lan.PrefixLength, router.Server.Gateway ?? router.Lan.Address, router.Server.Reservations, null)
                 : null;
@@ -79,7 +82,7 @@ public static class Compiler
     private static string IdOf(Group[] groups, Dictionary<string, BoxMode> modes)
     {
         var best = groups.MinBy(g => (Rank(g), g.Owner), Comparer<(int, string)>.Create((a, b) => a.Item1 != b.Item1 ? a.Item1.CompareTo(b.Item1) : string.CompareOrdinal(a.Item2, b.Item2)));
-        return best.Wan ? $"{best.Owner}:wan" : best.Owner;
+        return best.Guest ? GuestId.Of(best.Owner) : best.Wan ? $"{best.Owner}:wan" : best.Owner;
 
         int Rank(Group group) =>
             group.Owner == PortRef.Street ? 0

@@ -5,14 +5,18 @@ namespace Altrin.Core.Networks;
 /// <summary>A set of ports and radios of one owner that are one switch inside: a side of a box, a device, the street.</summary>
 /// <param name="Owner">Box, device or street.</param>
 /// <param name="Wan">Whether it is the outer side of a box that keeps its sides apart.</param>
-public readonly record struct Group(string Owner, bool Wan) : IComparable<Group>
+/// <param name="Guest">Whether it is the guest network of a router.</param>
+public readonly record struct Group(string Owner, bool Wan, bool Guest = false) : IComparable<Group>
 {
-    /// <summary>By owner, the inner side first.</summary>
+    /// <summary>By owner, the inner side first, guests last.</summary>
     public int CompareTo(Group other)
     {
         var byOwner = string.CompareOrdinal(Owner, other.Owner);
-        return byOwner != 0 ? byOwner : Wan.CompareTo(other.Wan);
+        return byOwner != 0 ? byOwner : (Guest, Wan).CompareTo((other.Guest, other.Wan));
     }
+
+    /// <summary>Every side that a box may have.</summary>
+    internal static IEnumerable<Group> Of(string owner) => [new(owner, false), new(owner, true), new(owner, false, true)];
 }
 
 /// <summary>A cable or a Wi-Fi that joins two things in use.</summary>
@@ -25,7 +29,7 @@ public readonly record struct Group(string Owner, bool Wan) : IComparable<Group>
 public sealed record Link(string Id, PortRef A, PortRef B, Group From, Group To, Cable? Cable)
 {
     /// <summary>The Wi-Fi of a device at a box.</summary>
-    public static Link OfWifi(string device, string box) => new($"wifi:{device}", PortRef.OfDevice(device), new(box, ""), new(device, false), new(box, false), null);
+    public static Link OfWifi(string device, Group box) => new($"wifi:{device}", PortRef.OfDevice(device), new(box.Owner, ""), new(device, false), box, null);
 
     /// <summary>The side at the other end.</summary>
     public Group OtherEnd(Group end) => From == end ? To : From;

@@ -20,6 +20,10 @@ internal sealed class LinkLayer
             {
                 Add(new(box, true));
             }
+            if (mode is RouterMode { Guest: not null })
+            {
+                Add(new(box, false, true));
+            }
         }
         foreach (var device in design.SetUp.Devices.Where(d => !off.Contains(d.Device)))
         {
@@ -42,14 +46,32 @@ internal sealed class LinkLayer
         {
             var wifi = device.Wifi!;
             var up = modes.TryGetValue(wifi.Box, out var mode) && !off.Contains(wifi.Box);
-            if (Refused(up ? mode!.Radios : [], wifi) is { } why)
+            var own = up ? mode!.Radios : [];
+            var guests = GuestRadios(up ? mode : null);
+            if (Refused(own, wifi) is not { } why)
             {
-                Refusals.Add(new(device.Device, wifi, why));
+                Join(new(wifi.Box, false));
+            }
+            else if (why == RefusalReason.NameNotSent && Refused(guests, wifi) is not RefusalReason.NameNotSent and var guestWhy)
+            {
+                if (guestWhy is { } refused)
+                {
+                    Refusals.Add(new(device.Device, wifi, refused));
+                }
+                else
+                {
+                    Join(new(wifi.Box, false, true));
+                }
             }
             else
             {
-                Union(new(device.Device, false), new(wifi.Box, false));
-                Links.Add(Link.OfWifi(device.Device, wifi.Box));
+                Refusals.Add(new(device.Device, wifi, why));
+            }
+
+            void Join(Group to)
+            {
+                Union(new(device.Device, false), to);
+                Links.Add(Link.OfWifi(device.Device, to));
             }
         }
     }
@@ -85,6 +107,11 @@ internal sealed class LinkLayer
             ? new(end.Owner, port.Role == PortRole.Wan && KeepsWanApart(box, mode))
             : null;
     }
+
+    /// <summary>The guest name of a router as its radios send it; nothing while all of them are off.</summary>
+    private static IReadOnlyList<RadioSetting> GuestRadios(BoxMode? mode) => mode is RouterMode { Guest: { } guest } router
+        ? [.. router.Wifi.Where(r => r.On).Select(r => r with { Name = guest.Name, Security = guest.Security, Key = guest.Key })]
+        : [];
 
     private static RefusalReason? Refused(IReadOnlyList<RadioSetting> radios, WifiJoin wifi)
     {

@@ -37,7 +37,7 @@ public sealed record Network(
 }
 
 /// <summary>One broadcast domain: everything that hears a broadcast of any of its members.</summary>
-/// <param name="Id">The router that has its LAN side here, else another box or device here; "street" for the provider's.</param>
+/// <param name="Id">The router that has its LAN side here, else another box or device here; see <see cref="GuestId"/> for a guest network; "street" for the provider's.</param>
 /// <param name="Boxes">Boxes with ports or radios in it, by id; a router counts on each side that it has here.</param>
 /// <param name="Interfaces">What can hold an address in it, by owner and side.</param>
 /// <param name="Servers">Address servers that answer in it, by owner.</param>
@@ -68,6 +68,8 @@ public enum Side
     Wan,
     /// <summary>The page of an access point or a managed switch.</summary>
     Page,
+    /// <summary>A router's side towards its guests.</summary>
+    Guest,
     /// <summary>A customer's device.</summary>
     Device,
     /// <summary>The provider's end.</summary>

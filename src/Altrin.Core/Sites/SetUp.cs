@@ -84,7 +84,20 @@ public sealed record RouterMode(HostAddress Wan, InterfaceAddress Lan, AddressSe
 
     /// <inheritdoc/>
     public override IReadOnlyList<RadioSetting> Radios => Wifi;
+
+    /// <summary>A network of its own for guests, on the same radios; null where it has none.</summary>
+    public GuestNetwork? Guest { get; init; }
 }
+
+/// <summary>
+/// A network for guests: it gets to the internet and to nothing else (common practice). It sends while any radio of its router does.
+/// </summary>
+/// <param name="Name">The network's name (SSID), 1 to 32 bytes.</param>
+/// <param name="Security">How it is protected.</param>
+/// <param name="Key">Reference to the key; null when open or not recorded.</param>
+/// <param name="Lan">The router's address and prefix in it.</param>
+/// <param name="Pool">What guests are handed out, both ends included.</param>
+public sealed record GuestNetwork(string Name, WifiSecurity Security, string? Key, InterfaceAddress Lan, AddressRange Pool);
 
 /// <summary>All in one segment, own page at a leased or fixed address.</summary>
 /// <param name="Page">How its page comes by its address.</param>

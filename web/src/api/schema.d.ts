@@ -241,6 +241,7 @@ export interface components {
             lan?: null | string;
             addressServer?: null | components["schemas"]["AddressServerDocument"];
             forwards?: null | components["schemas"]["PortForwardDocument"][];
+            guest?: null | components["schemas"]["GuestDocument"];
             page?: null | components["schemas"]["HostAddressDocument"];
             radios?: null | components["schemas"]["RadioSettingDocument"][];
         };
@@ -257,7 +258,7 @@ export interface components {
             subjects: string[];
             text: string;
         };
-        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
+        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
         ChangeAcceptFinding: {
             /** @enum {string} */
             kind?: "acceptFinding";
@@ -336,6 +337,12 @@ export interface components {
             kind?: "setDeviceAddress";
             device: string;
             address: components["schemas"]["HostAddress"];
+        };
+        ChangeSetGuest: {
+            /** @enum {string} */
+            kind?: "setGuest";
+            box: string;
+            guest: null | components["schemas"]["GuestNetwork"];
         };
         ChangeSetLanAddress: {
             /** @enum {string} */
@@ -462,6 +469,20 @@ export interface components {
             hurts?: string;
             source?: string;
             accepted?: null | components["schemas"]["Acceptance"];
+        };
+        GuestDocument: {
+            name: string;
+            security: components["schemas"]["WifiSecurity"];
+            key?: null | string;
+            lan: string;
+            pool: string;
+        };
+        GuestNetwork: {
+            name: string;
+            security: components["schemas"]["WifiSecurity"];
+            key: null | string;
+            lan: components["schemas"]["InterfaceAddress"];
+            pool: components["schemas"]["AddressRange"];
         };
         /** @example 02:00:5e:00:53:01 */
         HardwareAddress: string;
@@ -768,7 +789,7 @@ export interface components {
         /** @enum {unknown} */
         Severity: "concern" | "willNotWork";
         /** @enum {unknown} */
-        Side: "lan" | "wan" | "page" | "device" | "provider";
+        Side: "lan" | "wan" | "page" | "guest" | "device" | "provider";
         SiteDocument: {
             name: string;
             naming: components["schemas"]["NamingSchool"];

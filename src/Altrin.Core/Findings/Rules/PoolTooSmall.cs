@@ -30,7 +30,10 @@ public static class PoolTooSmall
 
     private static IEnumerable<Remedy> Widest(Evidence e, Segment segment, ServerSeat server)
     {
-        var router = e.Network.Router(server.Owner)!;
+        if (e.Network.Router(server.Owner) is not { } router)
+        {
+            yield break;
+        }
         var kept = segment.Interfaces.Select(i => i.Setting).OfType<Fixed>().Select(f => f.Address.Address);
         if (router.Lan.Subnet.Hosts.LongestWithout(kept) is { } wide && wide.Count > router.Server.Pool.Count)
         {

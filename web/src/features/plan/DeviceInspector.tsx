@@ -21,7 +21,11 @@ export function DeviceInspector({ device, design, proof, tools }: Props) {
   const setting = setUp.devices.find((d) => d.device === device.id);
   const fact = factsOf(proof, device.id)[0];
   const internet = proof.facts.internet.find((i) => i.device === device.id);
-  const networks = setUp.boxes.flatMap((b) => [...new Map((b.radios ?? []).filter((r) => r.on).map((r) => [`${r.name} ${r.key}`, { box: b.box, name: r.name, key: r.key ?? null }])).values()]);
+  const networks = setUp.boxes.flatMap((b) => {
+    const sent = (b.radios ?? []).filter((r) => r.on);
+    const names = [...sent, ...(b.guest && sent.length > 0 ? [b.guest] : [])];
+    return [...new Map(names.map((r) => [`${r.name} ${r.key}`, { box: b.box, name: r.name, key: r.key ?? null }])).values()];
+  });
   const value = (w: { box: string; name: string; key?: string | null }) => JSON.stringify([w.box, w.name, w.key ?? null]);
   const joined = setting?.wifi ?? null;
   const known = joined && networks.some((n) => value(n) === value(joined));

@@ -3,6 +3,7 @@ import type { Change, Design } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
 import type { JobTools } from "../stations/useJob";
 import { type BoxSetting, hardwareName } from "../stations/designReading";
+import { GuestFields } from "./GuestFields";
 import { HostAddressFields } from "./HostAddressFields";
 import { Button, Mono } from "../../ui/controls";
 
@@ -45,6 +46,7 @@ export function RouterFields({ box, setting, design, tools }: { box: string; set
           tools={tools}
         />
       )}
+      {setting.radios && setting.radios.length > 0 && <GuestFields box={box} setting={setting} tools={tools} />}
       {setting.wan && <HostAddressFields legend="Address outside" address={setting.wan} tools={tools} make={(address) => ({ kind: "setWan", box, address })} />}
     </>
   );

@@ -40,7 +40,7 @@ export default function ProofStation({ tools }: { tools: JobTools }) {
           .filter((a) => a.side !== "provider")
           .map((a) => {
             const { text, how } = addressText(design, a);
-            return [`${nameOf(design, a.owner)}${sideWords[a.side] ? `, ${sideWords[a.side]}` : ""}`, a.origin === "none" ? "" : nameOf(design, a.segment.split(":")[0] ?? ""), <Mono key="m">{text}</Mono>, how, <Mono key="g">{a.gateway ?? ""}</Mono>];
+            return [`${nameOf(design, a.owner)}${sideWords[a.side] ? `, ${sideWords[a.side]}` : ""}`, a.origin === "none" ? "" : nameOf(design, a.segment.endsWith(":wan") ? (a.segment.split(":")[0] ?? "") : a.segment), <Mono key="m">{text}</Mono>, how, <Mono key="g">{a.gateway ?? ""}</Mono>];
           })}
       />
       <ReachTable design={design} reach={facts.reach} />

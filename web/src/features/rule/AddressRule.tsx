@@ -3,7 +3,7 @@ import { ChevronLeft, ChevronRight } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import type { Change, Design, Proof, Schemas } from "../../api/client";
 import { Button, Mono, Select } from "../../ui/controls";
-import { nameOf } from "../stations/designReading";
+import { guestHost, nameOf } from "../stations/designReading";
 import type { JobTools } from "../stations/useJob";
 import { crowded } from "../terraces/crowded";
 import type { Choice } from "../terraces/choice";
@@ -133,7 +133,7 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
               width={width}
               y={bar.top - 8 - i * 12}
               foot={bar.top + bar.height}
-              disabled={tools.busy}
+              disabled={tools.busy || guestHost(pool.router) !== null}
               attempt={(range) => tools.attempt(range === null ? null : move(pool.router, range))}
               save={(range) => tools.save(move(pool.router, range))}
             />

@@ -23,6 +23,8 @@ export function candidatesOf(design: Design, proof: Proof, ruler: Schemas["Ruler
         page: (address) => ({ kind: "setPageAddress", box: f.owner, address: typed(address) }),
         device: (address) => ({ kind: "setDeviceAddress", device: f.owner, address: typed(address) }),
         wan: (address) => ({ kind: "setWan", box: f.owner, address: typed(address) }),
+        // Set where the guest network is: its pool goes with it.
+        guest: null,
         provider: null,
       };
       const change = make[f.side];

@@ -9,9 +9,16 @@ export type Cable = Schemas["CableDocument"];
 
 export const street = "street";
 
+/** The box whose guest network an id names; null for anything else. */
+export const guestHost = (id: string): string | null => (id.endsWith(":guest") ? id.slice(0, -":guest".length) : null);
+
 export const setUpOf = (design: Design): SetUp => design.setUps[0] ?? { name: "", boxes: [], cables: [], devices: [] };
 
 export function nameOf(design: Design, id: string): string {
+  const host = guestHost(id);
+  if (host) {
+    return `guests of ${nameOf(design, host)}`;
+  }
   return design.site.boxes.find((b) => b.id === id)?.name ?? design.site.devices.find((d) => d.id === id)?.name ?? (id === street ? "the street" : id);
 }
 

@@ -212,8 +212,8 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
         </Thing>
       ))}
       {drawing.territories.map((t) =>
-        t.kind === "terrace" ? (
-          <Thing key={t.segment} handle={handle("terrace", t.segment, `Terrace ${t.rulers.map((r) => `${r.subnet}, ${r.details}`).join("; ")}`)} text={<TerraceHead {...t} />}>
+        t.kind !== "island" ? (
+          <Thing key={`${t.kind} ${t.segment}`} handle={handle("terrace", t.segment, `${t.kind === "walled" ? "Guests" : "Terrace"} ${t.rulers.map((r) => `${r.subnet}, ${r.details}`).join("; ")}`)} text={<TerraceHead {...t} />}>
             <rect {...rect(t.title)} fill="transparent" />
             <rect className="ringed" {...rect({ x: t.title.x - 5, y: t.title.y, w: t.title.w + 10, h: t.title.h + 4 })} rx={5} />
           </Thing>
@@ -266,7 +266,7 @@ function stopsOf(drawing: Drawing): Stop[] {
   };
   const stops: Stop[] = [
     ...drawing.boxes.map((b) => ({ key: `box ${b.box.id}`, ...pick(b) })),
-    ...drawing.territories.filter((t) => t.kind === "terrace").map((t) => ({ key: `terrace ${t.segment}`, ...t.title })),
+    ...drawing.territories.filter((t) => t.kind !== "island").map((t) => ({ key: `terrace ${t.segment}`, ...t.title })),
     ...drawing.boxes.flatMap((b) => b.ports.map((p) => ({ key: `port ${p.port.id}`, ...pick(p) }))),
     ...(drawing.socket ? [{ key: "port street", ...pick(drawing.socket) }] : []),
     ...drawing.tokens.map((t) => ({ key: `device ${t.token.id}`, ...pick(t) })),

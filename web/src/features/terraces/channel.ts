@@ -11,11 +11,13 @@ const overlap = (a: Run, b: Run) => Math.min(a.from, a.to) - apart < Math.max(b.
 
 /**
  * Gives each run a track, 0 the uppermost, so that no two runs on one track meet. Runs to one side are nested: whoever starts
- * furthest that way runs above the others, so that those that keep their order do not cross.
+ * furthest that way runs above the others, so that those that keep their order do not cross. Equal runs share a track.
  */
 export function assignTracks(runs: readonly Run[]): { track: number[]; count: number } {
   const track = runs.map(() => 0);
-  const order = runs.map((_, i) => i).filter((i) => run(i).from !== run(i).to);
+  // Wires from one radio down one lane are one line.
+  const leader = runs.map((a) => runs.findIndex((b) => b.from === a.from && b.to === a.to));
+  const order = runs.map((_, i) => i).filter((i) => leader[i] === i && run(i).from !== run(i).to);
   const right = order.filter((i) => run(i).to > run(i).from).sort((a, b) => run(b).from - run(a).from || a - b);
   const left = order.filter((i) => run(i).to < run(i).from).sort((a, b) => run(a).from - run(b).from || a - b);
   const done: number[] = [];
@@ -31,6 +33,7 @@ export function assignTracks(runs: readonly Run[]): { track: number[]; count: nu
       done.push(i);
     }
   }
+  leader.forEach((first, i) => (track[i] = track[first] ?? 0));
   return { track, count: done.length === 0 ? 0 : Math.max(...done.map((i) => track[i] ?? 0)) + 1 };
 
   function run(i: number): Run {

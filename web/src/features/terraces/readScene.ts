@@ -1,8 +1,8 @@
 import type { Design, Proof, Schemas } from "../../api/client";
 import { answerWords, bandWords, mediumWords, modeWords } from "../../ui/words";
 import { following, standing } from "../stations/findings";
-import { cableAt, factsOf, setUpOf, street, type Box, type BoxSetting } from "../stations/designReading";
-import type { AddressSaid, Scene, SceneBox, SceneFlag, SceneLink, ScenePort, SceneStep, SceneToken } from "./scene";
+import { cableAt, factsOf, guestHost, setUpOf, street, type Box, type BoxSetting } from "../stations/designReading";
+import type { AddressSaid, Scene, SceneBox, SceneFlag, SceneLink, ScenePort, SceneStep, SceneToken, SceneWalled } from "./scene";
 
 type LinkFact = Schemas["LinkFact"];
 
@@ -37,7 +37,7 @@ class Reader {
 
   private flag(subjects: readonly string[], flag: SceneFlag) {
     // A radio is marked at its box.
-    for (const subject of new Set(subjects.map((s) => s.split("/")[0] ?? s))) {
+    for (const subject of new Set(subjects.map((s) => s.split(/[/:]/)[0] ?? s))) {
       const there = this.flags.get(subject) ?? [];
       if (!there.some((f) => f.number === flag.number)) {
         this.flags.set(subject, [...there, flag]);
@@ -81,6 +81,16 @@ class Reader {
       .map((d) => this.token(d));
   }
 
+  private guests(box: string): SceneWalled[] {
+    const { facts } = this.proof;
+    return facts.segments
+      .filter((s) => guestHost(s.id) === box)
+      .map((s) => {
+        const ruler = facts.rulers.find((r) => r.segment === s.id);
+        return { segment: s.id, title: ruler?.subnet ?? "", details: `guests · ${ruler ? rulerWords(ruler, s.devices.length) : ""}`, tokens: this.tokensOf(box, (segment) => segment === s.id) };
+      });
+  }
+
   private token(device: Schemas["DeviceDocument"]): SceneToken {
     const uplink = this.uplinks.get(device.id);
     const link = uplink ? this.links.get(uplink.link) : undefined;
@@ -120,8 +130,8 @@ class Reader {
       ports: ports.shown,
       hidden: ports.hidden,
       uplink: link && mine ? { link: this.link(link.id), port: mine, fromPort: link.a === mine ? link.b : link.a } : null,
-      tokens: this.tokensOf(box.id),
-      walled: [],
+      tokens: this.tokensOf(box.id, (segment) => guestHost(segment) === null),
+      walled: this.guests(box.id),
       children: this.childrenOf(box.id, inner),
       flags: this.flags.get(box.id) ?? [],
     };
@@ -173,7 +183,8 @@ class Reader {
   private wifiWords(id: string): string | null {
     const device = id.split(":")[1] ?? "";
     const wifi = setUpOf(this.design).devices.find((d) => d.device === device)?.wifi;
-    const radios = setUpOf(this.design).boxes.find((b) => b.box === wifi?.box)?.radios?.filter((r) => r.on && r.name === wifi?.name) ?? [];
+    const setting = setUpOf(this.design).boxes.find((b) => b.box === wifi?.box);
+    const radios = setting?.radios?.filter((r) => r.on && (r.name === wifi?.name || setting.guest?.name === wifi?.name)) ?? [];
     const profile = this.design.site.boxes.find((b) => b.id === wifi?.box)?.profile;
     const bands = radios.flatMap((r) => profile?.radios.filter((p) => p.id === r.radio).map((p) => bandWords[p.band]) ?? []);
     return wifi ? `Wi-Fi "${wifi.name}", ${bands.join(" or ")}` : null;

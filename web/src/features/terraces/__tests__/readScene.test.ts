@@ -69,6 +69,15 @@ describe("readScene", () => {
     expect(readScene(without, proof).shelf).toEqual([{ id: "studio-point", name: "Studio access point" }]);
   });
 
+  it("walls guests off within the terrace of their router", () => {
+    const guest = (a: (typeof proof.facts.addresses)[number]) => (a.owner === "kitchen-phone" ? { ...a, segment: "hall-gateway:guest" } : a);
+    const ruler = { segment: "hall-gateway:guest", subnet: "192.168.30.0/24", hosts: "192.168.30.1-192.168.30.254", pools: [{ router: "hall-gateway:guest", range: "192.168.30.20-192.168.30.99", on: true, leased: 1 }], marks: [], free: [] };
+    const segment = { id: "hall-gateway:guest", subnets: ["192.168.30.0/24"], boxes: ["hall-gateway"], devices: ["kitchen-phone"], servers: [], above: "street" };
+    const hall = readScene(design, { ...proof, facts: { ...proof.facts, addresses: proof.facts.addresses.map(guest), rulers: [...proof.facts.rulers, ruler], segments: [...proof.facts.segments, segment] } }).roots[0];
+    expect(hall?.walled).toMatchObject([{ title: "192.168.30.0/24", details: "guests · 1 device · pool .20–.99", tokens: [{ id: "kitchen-phone" }] }]);
+    expect(hall?.tokens.map((t) => t.id)).not.toContain("kitchen-phone");
+  });
+
   it("draws a cable that no one hangs by as an extra one", () => {
     const ring = { ...proof, facts: { ...proof.facts, links: [...proof.facts.links, { id: "x", kind: "cable" as const, a: "hall-gateway/lan4", b: "studio-point/lan1", atMostMbps: null, inRing: true }] } };
     expect(readScene(design, ring).extra).toMatchObject([{ from: "hall-gateway/lan4", to: "studio-point/lan1", link: { ring: true } }]);

@@ -1,0 +1,57 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { Change, Schemas } from "../../api/client";
+import { Button, Select } from "../../ui/controls";
+import { DraftInput } from "../../ui/DraftInput";
+import { Labelled } from "../../ui/pieces";
+import { keysOf, securityWords } from "../../ui/words";
+import type { BoxSetting } from "../stations/designReading";
+import type { JobTools } from "../stations/useJob";
+
+type Guest = Schemas["GuestDocument"];
+
+/** A usual one to begin with; the router says so where it does not fit. */
+const usual = (box: string, setting: BoxSetting): Guest => ({ name: `${(setting.radios?.[0]?.name ?? box).slice(0, 24)}-guests`, security: "wpa2", lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" });
+
+/** A router's network for guests: name, security, address and pool, or a way to add one. */
+export function GuestFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
+  const guest = setting.guest;
+  const change = (to: Guest): Change => ({ kind: "setGuest", box, guest: { name: to.name, security: to.security, key: to.key ?? null, lan: to.lan, pool: to.pool } });
+  if (!guest) {
+    return (
+      <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
+        <Button disabled={tools.busy} onClick={() => tools.act([change(usual(box, setting))])}>
+          Add a guest network
+        </Button>
+      </Box>
+    );
+  }
+  const field = (part: "name" | "lan" | "pool") => ({
+    value: guest[part],
+    save: (draft: string) => tools.save([change({ ...guest, [part]: draft })]),
+    attempt: (draft: string | null) => tools.attempt(draft === null ? null : [change({ ...guest, [part]: draft })]),
+  });
+  return (
+    <Box as="fieldset" borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2" display="grid" gap="2">
+      <chakra.legend fontWeight="600" fontSize="sm">
+        Guest network
+      </chakra.legend>
+      <DraftInput label="Name for guests" {...field("name")} />
+      <DraftInput label="Own address among guests" fontFamily="mono" {...field("lan")} />
+      <DraftInput label="Pool for guests" fontFamily="mono" {...field("pool")} />
+      <Labelled label="Security for guests">
+        {(ids) => (
+          <Select {...ids} value={guest.security} disabled={tools.busy} onChange={(e) => tools.act([change({ ...guest, security: e.target.value as Guest["security"] })])}>
+            {keysOf(securityWords).map((s) => (
+              <option key={s} value={s}>
+                {securityWords[s]}
+              </option>
+            ))}
+          </Select>
+        )}
+      </Labelled>
+      <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "setGuest", box, guest: null }])}>
+        Take the guest network away
+      </Button>
+    </Box>
+  );
+}
