@@ -20,3 +20,6 @@ export const bandWords: Words<"RadioBand"> = { ghz2: "2.4 GHz", ghz5: "5 GHz", g
 export const sideWords: Words<"Side"> = { lan: "inside", wan: "outside", page: "page", guest: "among guests", device: "", provider: "" };
 
 export const keysOf = <K extends string>(words: Record<K, string>) => Object.keys(words) as K[];
+
+/** The same with a capital letter at its start. */
+export const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1);

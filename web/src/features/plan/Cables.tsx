@@ -2,7 +2,8 @@ import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import type { Design, Schemas } from "../../api/client";
 import { Card, Labelled } from "../../ui/pieces";
-import { keysOf, mediumWords } from "../../ui/words";
+import { mediumWords } from "../../ui/words";
+import { WordSelect } from "../../ui/WordSelect";
 import type { JobTools } from "../stations/useJob";
 import { cableAt, endName, freeEnds, otherEnd } from "../stations/designReading";
 import { Button, Select } from "../../ui/controls";
@@ -76,17 +77,7 @@ export function Cables({ owner, ends, design, tools }: Props) {
               </Select>
             )}
           </Labelled>
-          <Labelled label="Cable">
-            {(ids) => (
-              <Select {...ids} value={medium} onChange={(e) => setMedium(e.target.value as Schemas["Medium"])}>
-                {keysOf(mediumWords).map((m) => (
-                  <option key={m} value={m}>
-                    {mediumWords[m]}
-                  </option>
-                ))}
-              </Select>
-            )}
-          </Labelled>
+          <WordSelect label="Cable" words={mediumWords} value={medium} onChange={setMedium} />
           <Button disabled={tools.busy || there === ""} onClick={() => tools.act([{ kind: "patch", a: here, b: there, medium, lengthMetres: null }])}>
             Plug in
           </Button>

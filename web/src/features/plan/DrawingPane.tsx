@@ -3,6 +3,7 @@ import { Maximize2, Minus, Plus } from "lucide-react";
 import { useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import type { Design, Proof } from "../../api/client";
 import { Button } from "../../ui/controls";
+import { capital } from "../../ui/words";
 import { crowded } from "../terraces/crowded";
 import type { Choice } from "../terraces/choice";
 import { layout } from "../terraces/layout";
@@ -93,44 +94,42 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
         </Button>
       </Flex>
       <Box position="relative" flex="1" minH={{ base: "24rem", lg: "0" }} display="flex">
-      {patching.from && (
-        <Flex role="status" position="absolute" bottom="3" left="50%" transform="translateX(-50%)" zIndex="1" maxW="95%" align="center" gap="2" px="3" py="1" rounded="lg" bg="card" borderWidth="2px" borderStyle="solid" borderColor="copper" fontWeight="600" fontSize="sm">
-          <span>Choose the other end of the cable: a free port or a device.</span>
-          <Button variant="quiet" flexShrink={0} onClick={() => patching.start(null)}>
-            Give up
-          </Button>
-        </Flex>
-      )}
-      <Box
-        ref={frame}
-        flex="1"
-        minW="0"
-        position="relative"
-        overflow="auto"
-        tabIndex={-1}
-        onKeyDown={(e) => {
-          if (e.ctrlKey || e.metaKey || e.altKey) {
-            return;
-          }
-          if (e.key === "+" || e.key === "-" || e.key === "0") {
-            e.preventDefault();
-            if (e.key === "0") {
-              setZoom(null);
-            } else {
-              step(e.key === "+");
+        {patching.from && (
+          <Flex role="status" position="absolute" bottom="3" left="50%" transform="translateX(-50%)" zIndex="1" maxW="95%" align="center" gap="2" px="3" py="1" rounded="lg" bg="card" borderWidth="2px" borderStyle="solid" borderColor="copper" fontWeight="600" fontSize="sm">
+            <span>Choose the other end of the cable: a free port or a device.</span>
+            <Button variant="quiet" flexShrink={0} onClick={() => patching.start(null)}>
+              Give up
+            </Button>
+          </Flex>
+        )}
+        <Box
+          ref={frame}
+          flex="1"
+          minW="0"
+          position="relative"
+          overflow="auto"
+          tabIndex={-1}
+          onKeyDown={(e) => {
+            if (e.ctrlKey || e.metaKey || e.altKey) {
+              return;
             }
-          }
-        }}
-      >
-        <Terraces drawing={drawing} zoom={scale} least={Math.floor((room.w - 1) / scale)} choice={choice} choose={choose} path={path} changed={marked ?? changed} spoken={spoken} patching={patching} fold={fold} portName={portName} linkName={linkName} svg={svg} />
-        {tools && chosen && <ModeChips laid={chosen} scale={scale} design={design} busy={tools.busy} act={tools.act} />}
-      </Box>
+            if (e.key === "+" || e.key === "-" || e.key === "0") {
+              e.preventDefault();
+              if (e.key === "0") {
+                setZoom(null);
+              } else {
+                step(e.key === "+");
+              }
+            }
+          }}
+        >
+          <Terraces drawing={drawing} zoom={scale} least={Math.floor((room.w - 1) / scale)} choice={choice} choose={choose} path={path} changed={marked ?? changed} spoken={spoken} patching={patching} fold={fold} portName={portName} linkName={linkName} svg={svg} />
+          {tools && chosen && <ModeChips laid={chosen} scale={scale} design={design} busy={tools.busy} act={tools.act} />}
+        </Box>
       </Box>
     </Flex>
   );
 }
-
-const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1);
 
 /** The links from what is chosen to the street. */
 function wayOf(proof: Proof, choice: Choice | null): { links: ReadonlySet<string>; slowest: string | null } {

@@ -1,9 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Change, Schemas } from "../../api/client";
-import { Button, Select } from "../../ui/controls";
+import { Button } from "../../ui/controls";
 import { DraftInput } from "../../ui/DraftInput";
-import { Labelled } from "../../ui/pieces";
-import { keysOf, securityWords } from "../../ui/words";
+import { securityWords } from "../../ui/words";
+import { WordSelect } from "../../ui/WordSelect";
 import type { BoxSetting } from "../stations/designReading";
 import type { JobTools } from "../stations/useJob";
 
@@ -38,17 +38,7 @@ export function GuestFields({ box, setting, tools }: { box: string; setting: Box
       <DraftInput label="Name for guests" {...field("name")} />
       <DraftInput label="Own address among guests" fontFamily="mono" {...field("lan")} />
       <DraftInput label="Pool for guests" fontFamily="mono" {...field("pool")} />
-      <Labelled label="Security for guests">
-        {(ids) => (
-          <Select {...ids} value={guest.security} disabled={tools.busy} onChange={(e) => tools.act([change({ ...guest, security: e.target.value as Guest["security"] })])}>
-            {keysOf(securityWords).map((s) => (
-              <option key={s} value={s}>
-                {securityWords[s]}
-              </option>
-            ))}
-          </Select>
-        )}
-      </Labelled>
+      <WordSelect label="Security for guests" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ ...guest, security })])} />
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "setGuest", box, guest: null }])}>
         Take the guest network away
       </Button>

@@ -1,15 +1,14 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import type { Design, Proof, Schemas } from "../../api/client";
-import { Button, Select } from "../../ui/controls";
+import { Button } from "../../ui/controls";
 import { DraftInput } from "../../ui/DraftInput";
-import { Card, Labelled } from "../../ui/pieces";
-import { keysOf, mediumWords } from "../../ui/words";
+import { Card } from "../../ui/pieces";
+import { capital, mediumWords } from "../../ui/words";
+import { WordSelect } from "../../ui/WordSelect";
 import { cableAt, endName, setUpOf } from "../stations/designReading";
 import type { JobTools } from "../stations/useJob";
 import { rate } from "../terraces/readScene";
 import { Cables } from "./Cables";
-
-const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1);
 
 /** One port: what is in it, and a cable from it. */
 export function PortInspector({ id, design, tools, run }: { id: string; design: Design; tools: JobTools; run: () => void }) {
@@ -53,17 +52,7 @@ export function CableInspector({ id, design, proof, tools, choose }: { id: strin
         ))}
       </Flex>
       <Card display="grid" gap="3">
-        <Labelled label="Made of">
-          {(ids) => (
-            <Select {...ids} value={cable.medium} disabled={tools.busy} onChange={(e) => tools.act(set({ medium: e.target.value as Schemas["Medium"] }))}>
-              {keysOf(mediumWords).map((m) => (
-                <option key={m} value={m}>
-                  {mediumWords[m]}
-                </option>
-              ))}
-            </Select>
-          )}
-        </Labelled>
+        <WordSelect label="Made of" words={mediumWords} value={cable.medium} disabled={tools.busy} onChange={(medium) => tools.act(set({ medium }))} />
         <DraftInput
           label="Length in metres"
           hint="Empty where it was not measured."

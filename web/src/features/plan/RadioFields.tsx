@@ -1,11 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Change, Schemas } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
-import { Labelled } from "../../ui/pieces";
-import { bandWords, keysOf, securityWords } from "../../ui/words";
+import { bandWords, securityWords } from "../../ui/words";
+import { WordSelect } from "../../ui/WordSelect";
 import type { JobTools } from "../stations/useJob";
 import type { Box as Gear } from "../stations/designReading";
-import { Select } from "../../ui/controls";
 
 type Radio = Schemas["RadioSettingDocument"];
 
@@ -31,17 +30,7 @@ export function RadioFields({ box, radio, tools }: { box: Gear; radio: Radio; to
           save={(draft) => tools.save([change({ name: draft })])}
           attempt={(draft) => tools.attempt(draft === null ? null : [change({ name: draft })])}
         />
-        <Labelled label={`Security, ${words}`}>
-          {(ids) => (
-            <Select {...ids} value={radio.security} disabled={!radio.on || tools.busy} onChange={(e) => tools.act([change({ security: e.target.value as Radio["security"] })])}>
-              {keysOf(securityWords).map((s) => (
-                <option key={s} value={s}>
-                  {securityWords[s]}
-                </option>
-              ))}
-            </Select>
-          )}
-        </Labelled>
+        <WordSelect label={`Security, ${words}`} words={securityWords} value={radio.security} disabled={!radio.on || tools.busy} onChange={(security) => tools.act([change({ security })])} />
       </Box>
     </Box>
   );

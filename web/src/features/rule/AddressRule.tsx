@@ -90,61 +90,61 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
         </Button>
       </Flex>
       {open && (
-      <>
-      <Box ref={frame} overflow="hidden">
-        <chakra.svg
-          width={width}
-          height={height}
-          display="block"
-          role="group"
-          aria-label={`Addresses ${toAddress(shown.first)} to ${toAddress(shown.last)}`}
-          onClick={(e) => {
-            const at = addressAt(shown, width, e.clientX - e.currentTarget.getBoundingClientRect().left);
-            const y = e.clientY - e.currentTarget.getBoundingClientRect().top;
-            if (y > bar.top && frees.some((s) => s.first <= at && at <= s.last)) {
-              setFree(at);
-            }
-          }}
-        >
-          <chakra.rect x="0.5" y={bar.top} width={width - 1} height={bar.height} rx="4" fill="card" stroke="line.strong" />
-          {frees.flatMap((s) => {
-            const seen = within(s, shown);
-            return seen ? [<chakra.rect key={s.first} x={left(seen, shown, width)} y={bar.top + 1} width={right(seen, shown, width) - left(seen, shown, width)} height={bar.height - 2} fill="clay.2" />] : [];
-          })}
-          {ticks(shown, width).map((a) => (
-            <g key={a}>
-              <chakra.path d={`M${xOf(shown, width, a)} ${bar.top + bar.height}v6`} stroke="muted" />
-              <chakra.text x={xOf(shown, width, a)} y={bar.top + bar.height + 20} textAnchor={xOf(shown, width, a) < 16 ? "start" : xOf(shown, width, a) > width - 16 ? "end" : "middle"} fontFamily="mono" fontSize="12px" fill="muted">
-                .{a % 256}
-              </chakra.text>
-            </g>
-          ))}
-          <RulerMarks marks={ruler.marks} shown={shown} width={width} top={bar.top} height={bar.height} nameOf={(owner) => nameOf(design, owner)} />
-          {free !== null && free >= shown.first && free <= shown.last && (
-            <chakra.path d={`M${xOf(shown, width, free)} ${bar.top - 3}v${bar.height + 6}`} stroke="copper" strokeWidth="3" pointerEvents="none" />
-          )}
-          {ruler.pools.map((pool, i) => (
-            <Pool
-              key={pool.router}
-              name={nameOf(design, pool.router)}
-              pool={pool}
-              kept={tools.job.data?.proof.facts.rulers.flatMap((r) => r.pools).find((p) => p.router === pool.router)?.range ?? pool.range}
-              shown={shown}
-              width={width}
-              y={bar.top - 8 - i * 12}
-              foot={bar.top + bar.height}
-              disabled={tools.busy || guestHost(pool.router) !== null}
-              attempt={(range) => tools.attempt(range === null ? null : move(pool.router, range))}
-              save={(range) => tools.save(move(pool.router, range))}
-            />
-          ))}
-        </chakra.svg>
-      </Box>
-      <Flex wrap="wrap" gap="3" align="end" justify="space-between">
-        <Legend ruler={ruler} />
-        <GiveAddress key={key(ruler)} candidates={candidates} chosen={choice?.id.split("/")[0] ?? null} free={frees} at={free} move={setFree} tools={tools} />
-      </Flex>
-      </>
+        <>
+        <Box ref={frame} overflow="hidden">
+          <chakra.svg
+            width={width}
+            height={height}
+            display="block"
+            role="group"
+            aria-label={`Addresses ${toAddress(shown.first)} to ${toAddress(shown.last)}`}
+            onClick={(e) => {
+              const at = addressAt(shown, width, e.clientX - e.currentTarget.getBoundingClientRect().left);
+              const y = e.clientY - e.currentTarget.getBoundingClientRect().top;
+              if (y > bar.top && frees.some((s) => s.first <= at && at <= s.last)) {
+                setFree(at);
+              }
+            }}
+          >
+            <chakra.rect x="0.5" y={bar.top} width={width - 1} height={bar.height} rx="4" fill="card" stroke="line.strong" />
+            {frees.flatMap((s) => {
+              const seen = within(s, shown);
+              return seen ? [<chakra.rect key={s.first} x={left(seen, shown, width)} y={bar.top + 1} width={right(seen, shown, width) - left(seen, shown, width)} height={bar.height - 2} fill="clay.2" />] : [];
+            })}
+            {ticks(shown, width).map((a) => (
+              <g key={a}>
+                <chakra.path d={`M${xOf(shown, width, a)} ${bar.top + bar.height}v6`} stroke="muted" />
+                <chakra.text x={xOf(shown, width, a)} y={bar.top + bar.height + 20} textAnchor={xOf(shown, width, a) < 16 ? "start" : xOf(shown, width, a) > width - 16 ? "end" : "middle"} fontFamily="mono" fontSize="12px" fill="muted">
+                  .{a % 256}
+                </chakra.text>
+              </g>
+            ))}
+            <RulerMarks marks={ruler.marks} shown={shown} width={width} top={bar.top} height={bar.height} nameOf={(owner) => nameOf(design, owner)} />
+            {free !== null && free >= shown.first && free <= shown.last && (
+              <chakra.path d={`M${xOf(shown, width, free)} ${bar.top - 3}v${bar.height + 6}`} stroke="copper" strokeWidth="3" pointerEvents="none" />
+            )}
+            {ruler.pools.map((pool, i) => (
+              <Pool
+                key={pool.router}
+                name={nameOf(design, pool.router)}
+                pool={pool}
+                kept={tools.job.data?.proof.facts.rulers.flatMap((r) => r.pools).find((p) => p.router === pool.router)?.range ?? pool.range}
+                shown={shown}
+                width={width}
+                y={bar.top - 8 - i * 12}
+                foot={bar.top + bar.height}
+                disabled={tools.busy || guestHost(pool.router) !== null}
+                attempt={(range) => tools.attempt(range === null ? null : move(pool.router, range))}
+                save={(range) => tools.save(move(pool.router, range))}
+              />
+            ))}
+          </chakra.svg>
+        </Box>
+        <Flex wrap="wrap" gap="3" align="end" justify="space-between">
+          <Legend ruler={ruler} />
+          <GiveAddress key={key(ruler)} candidates={candidates} chosen={choice?.id.split("/")[0] ?? null} free={frees} at={free} move={setFree} tools={tools} />
+        </Flex>
+        </>
       )}
     </chakra.section>
   );

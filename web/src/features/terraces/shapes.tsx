@@ -30,31 +30,31 @@ interface ThingProps {
 export function Thing({ handle, children, text, ...pointer }: ThingProps) {
   return (
     <>
-    <g
-      role="button"
-      data-key={handle.key}
-      aria-label={handle.label}
-      aria-pressed={handle.pressed}
-      tabIndex={handle.tabIndex}
-      className={handle.className}
-      onClick={handle.choose}
-      onFocus={handle.onFocus}
-      onKeyDown={(e: KeyboardEvent) => {
-        if (e.key === "Enter" || e.key === " ") {
-          e.preventDefault();
-          handle.choose();
-        }
-      }}
-      {...pointer}
-    >
-      <title>{handle.label}</title>
-      {children}
-    </g>
-    {text && (
-      <g aria-hidden="true" className={`written ${handle.className}`}>
-        {text}
+      <g
+        role="button"
+        data-key={handle.key}
+        aria-label={handle.label}
+        aria-pressed={handle.pressed}
+        tabIndex={handle.tabIndex}
+        className={handle.className}
+        onClick={handle.choose}
+        onFocus={handle.onFocus}
+        onKeyDown={(e: KeyboardEvent) => {
+          if (e.key === "Enter" || e.key === " ") {
+            e.preventDefault();
+            handle.choose();
+          }
+        }}
+        {...pointer}
+      >
+        <title>{handle.label}</title>
+        {children}
       </g>
-    )}
+      {text && (
+        <g aria-hidden="true" className={`written ${handle.className}`}>
+          {text}
+        </g>
+      )}
     </>
   );
 }
