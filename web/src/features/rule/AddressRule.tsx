@@ -26,6 +26,17 @@ const kept = "altrin-address-rule";
 const bar = { top: 34, height: 24 };
 const height = 92;
 
+const forced = {
+  "@media (forced-colors: active)": {
+    "& rect, & circle": { fill: "CanvasText" },
+    "& > rect": { fill: "Canvas", stroke: "CanvasText" },
+    "& path": { stroke: "CanvasText" },
+    "& text": { fill: "CanvasText" },
+    "& .grip": { fill: "Highlight" },
+    "& rect[fill=transparent]": { fill: "transparent" },
+  },
+};
+
 /** The addresses of one terrace on a ruler: pool, who has what, what is free. */
 export function AddressRule({ design, proof, choice, choose, tools }: Props) {
   const frame = useRef<HTMLDivElement>(null);
@@ -96,6 +107,7 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
             width={width}
             height={height}
             display="block"
+            css={forced}
             role="group"
             aria-label={`Addresses ${toAddress(shown.first)} to ${toAddress(shown.last)}`}
             onClick={(e) => {

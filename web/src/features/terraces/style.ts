@@ -64,14 +64,16 @@ export const drawingStyle = {
   "& .changed > .body, & .changed > .token, & .changed > .port": { stroke: "copper", strokeWidth: 3, animation: "altrin-changed 1.6s ease-out" },
   "& .wire.changed": { stroke: "copper", strokeWidth: 4 },
   "& .rubber": { fill: "none", stroke: "copper", strokeWidth: 2.5, strokeDasharray: "6 4", pointerEvents: "none" },
+  // The system's own colours: everything on the ground of the page, told apart by lines and shapes.
   "@media (forced-colors: active)": {
-    "& .body, & .token, & .port": { fill: "Canvas", stroke: "CanvasText" },
+    "& .ground, & .terrace, & .wall, & .carrier, & .body, & .token, & .port, & .badge": { fill: "Canvas" },
+    "& .body, & .token, & .port, & .badge, & .wire, & .edge, & .street, & .wall, & .island, & .within": { stroke: "CanvasText" },
+    "& text, & .small, & .tiny, & .address, & text.again, & tspan.again, & .flagWords, & .flagWords.concern": { fill: "CanvasText" },
     "& .port.taken": { fill: "CanvasText" },
     "& .plate.taken": { fill: "Canvas" },
-    "& text": { fill: "CanvasText" },
-    "& .wire, & .edge, & .street": { stroke: "CanvasText" },
-    "& .wire.path, & .wire.chosen, & .chosen > .ringed, & [role=button]:focus-visible .ringed": { stroke: "Highlight" },
-    "& .mark": { fill: "Mark" },
+    "& .icon": { color: "CanvasText" },
+    "& .wire.path, & .wire.slowest, & .wire.chosen, & .chosen > .ringed, & [role=button]:focus-visible .ringed, & .inviting .port, & .inviting .token": { stroke: "Highlight" },
+    "& .mark, & .mark.concern": { fill: "Mark" },
     "& .markNumber": { fill: "MarkText" },
   },
 };
