@@ -15,7 +15,12 @@ export function useJob(id: number, setUp: string | null) {
 
   const job = useQuery({
     queryKey: key,
-    queryFn: ({ signal }) => unwrap(api.GET("/api/jobs/{id}", { params: { path: { id }, query: setUp ? { setUp } : {} }, signal })),
+    queryFn: async ({ signal }) => {
+      const read = await unwrap(api.GET("/api/jobs/{id}", { params: { path: { id }, query: setUp ? { setUp } : {} }, signal }));
+      // A save that was answered while this was on its way is newer; versions only rise.
+      const kept = client.getQueryData<JobState>(key);
+      return kept && kept.version > read.version ? kept : read;
+    },
   });
 
   const take = (state: JobState) => {

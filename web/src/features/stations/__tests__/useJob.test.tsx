@@ -95,6 +95,32 @@ describe("useJob", () => {
     expect(job.current.preview).toBeNull();
   });
 
+  it("does not go back to what was read before a save and answered after it", async () => {
+    let late: (() => void) | undefined;
+    let reads = 0;
+    answers = async (r) => {
+      if (r.method !== "GET") {
+        return [200, state(8)];
+      }
+      if (reads++ > 0) {
+        await new Promise<void>((go) => (late = go));
+      }
+      return [200, state(7)];
+    };
+    const job = await open();
+    act(() => void job.current.job.refetch());
+    await waitFor(() => expect(late).toBeDefined());
+    await act(() => job.current.save([change]));
+    await waitFor(() => expect(job.current.job.data?.version).toBe(8));
+    await act(async () => {
+      late?.();
+      for (let turns = 0; turns < 50; turns++) {
+        await Promise.resolve();
+      }
+    });
+    expect(job.current.job.data?.version).toBe(8);
+  });
+
   it("asks before it undoes what another tab did", async () => {
     answers = (r) =>
       r.method === "GET" ? [200, state(7)] : r.url.includes("evenOthers=true") ? [200, state(8)] : [409, { type: "urn:altrin:problem:other-tab", title: "other", status: 409, detail: "It was: x.", head: state(7) }];
