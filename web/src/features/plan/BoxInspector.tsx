@@ -26,7 +26,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
         {box.profile.name}
         {box.hardware && ` · ${box.hardware}`}
       </Box>
-      <Card display="grid" gap="3">
+      <Card display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="3">
         <Labelled label="Mode">
           {(ids) => (
             <Select {...ids} value={setting?.mode ?? ""} disabled={tools.busy} onChange={(e) => tools.act([{ kind: "setMode", box: box.id, mode: e.target.value as BoxSetting["mode"] }])}>

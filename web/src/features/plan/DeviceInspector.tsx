@@ -35,10 +35,10 @@ export function DeviceInspector({ device, design, proof, tools }: Props) {
       <Box color="muted" fontSize="sm" mb="2">
         {device.hardware}
       </Box>
-      <Card display="grid" gap="3">
+      <Card display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="3">
         {fact && (
           <Box>
-            Has <Mono>{addressText(design, fact).text}</Mono>, {addressText(design, fact).how}.{internet && internet.answer.causes.map((cause) => <Box key={cause.text} color="muted"><Said text={cause.text} /></Box>)}
+            Has <Mono whiteSpace="normal">{addressText(design, fact).text}</Mono>, {addressText(design, fact).how}.{internet && internet.answer.causes.map((cause) => <Box key={cause.text} color="muted"><Said text={cause.text} /></Box>)}
           </Box>
         )}
         <HostAddressFields legend="Its address" address={setting?.address ?? { kind: "automatic" }} tools={tools} make={(address) => ({ kind: "setDeviceAddress", device: device.id, address })} />

@@ -110,7 +110,7 @@ export function Pool({ name, pool, kept, shown, width, y, foot, disabled, attemp
       {seen && (
         <>
           <chakra.path d={`M${left} ${foot}V${y}H${right}V${foot}`} fill="none" stroke="copper" strokeWidth="2" strokeDasharray={pool.on ? undefined : "5 4"} pointerEvents="none" />
-          <chakra.text x={Math.min(Math.max((left + right) / 2, 110), width - 110)} y={y - 6} textAnchor="middle" fontSize="12px" fontWeight="600" fill="copper" pointerEvents="none">
+          <chakra.text x={Math.min(Math.max((left + right) / 2, 110), width - 110)} y={y - 11} textAnchor="middle" fontSize="12px" fontWeight="600" fill="copper" pointerEvents="none">
             {label}
           </chakra.text>
         </>
