@@ -67,6 +67,10 @@ internal static class ProofTables
         {
             console.MarkupLineInterpolated($"    {finding.Notice}");
         }
+        if (finding.Accepted is { } said)
+        {
+            console.MarkupLineInterpolated($"    {indent}accepted by {said.By}: {said.Reason}");
+        }
         foreach (var remedy in finding.Remedies)
         {
             console.MarkupLineInterpolated($"    {indent}cure: {remedy.Label}{(remedy.Settles.Count > 1 ? $" (settles {remedy.Settles.Count})" : "")}");
@@ -126,6 +130,7 @@ internal static class ProofTables
         Side.Lan => "inside",
         Side.Wan => "outside",
         Side.Page => "page",
+        Side.Guest => "among guests",
         _ => "",
     };
 

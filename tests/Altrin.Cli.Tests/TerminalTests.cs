@@ -44,6 +44,15 @@ public sealed class TerminalTests : IDisposable
     }
 
     [Fact]
+    public void Whose_word_it_is_that_a_finding_may_stay_is_printed()
+    {
+        var home = File.ReadAllText(Sample("t03-cascade.json")).Replace("\"name\": \"planned\",", "\"name\": \"planned\", \"accepted\": [{ \"finding\": \"translated-twice(lodger-router)\", \"severe\": false, \"reason\": \"The lodger wants it.\", \"by\": \"A. Installer\" }],", StringComparison.Ordinal);
+        var (_, output, errors) = Run(home, "prove", "-");
+        Assert.Empty(errors);
+        Assert.Contains("accepted by A. Installer: The lodger wants it.", output, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void Standard_input_and_JSON_give_the_same_proof()
     {
         using var piped = JsonDocument.Parse(Run(File.ReadAllText(Sample("pottery-house.json")), "prove", "-", "--json", "--set-up", "found").Output);
