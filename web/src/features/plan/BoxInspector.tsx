@@ -8,7 +8,7 @@ import type { Box as Gear, BoxSetting } from "../stations/designReading";
 import { HostAddressFields } from "./HostAddressFields";
 import { RadioFields } from "./RadioFields";
 import { RouterFields } from "./RouterFields";
-import { Select } from "../../ui/controls";
+import { Button, Select } from "../../ui/controls";
 
 interface Props {
   box: Gear;
@@ -49,6 +49,11 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
         ))}
       </Card>
       {setting && <Cables owner={box.id} ends={box.profile.ports.map((p) => `${box.id}/${p.id}`)} design={design} tools={tools} />}
+      {setting && (
+        <Button variant="quiet" mt="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "putAway", id: box.id }])}>
+          Put it on the shelf
+        </Button>
+      )}
     </chakra.section>
   );
 }

@@ -6,7 +6,7 @@ import type { JobTools } from "../stations/useJob";
 import { Cables } from "./Cables";
 import { addressText, factsOf, nameOf, setUpOf } from "../stations/designReading";
 import { HostAddressFields } from "./HostAddressFields";
-import { Mono, Select } from "../../ui/controls";
+import { Button, Mono, Select } from "../../ui/controls";
 
 interface Props {
   device: Schemas["DeviceDocument"];
@@ -69,6 +69,11 @@ export function DeviceInspector({ device, design, proof, tools }: Props) {
         </Labelled>
       </Card>
       <Cables owner={device.id} ends={[device.id]} design={design} tools={tools} />
+      {setting && (
+        <Button variant="quiet" mt="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "putAway", id: device.id }])}>
+          Leave it out of this set-up
+        </Button>
+      )}
     </chakra.section>
   );
 }

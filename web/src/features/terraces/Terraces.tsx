@@ -5,7 +5,7 @@ import type { Drawing } from "./layout";
 import type { LaidPort, Rect } from "./pieces";
 import { said } from "./readScene";
 import { nextStop, type Stop } from "./roving";
-import { BoxShape, BoxText, FoldShape, FoldText, levelClass, PortShape, PortText, TerraceGround, TerraceHead, Thing, tokenLabel, TokenShape, TokenText, wirePath, type Handle } from "./shapes";
+import { BoxShape, BoxText, FoldShape, FoldText, levelClass, PortShape, PortText, ShelfShape, ShelfText, TerraceGround, TerraceHead, Thing, tokenLabel, TokenShape, TokenText, wirePath, type Handle } from "./shapes";
 import { drawingStyle } from "./style";
 
 export interface Patching {
@@ -247,6 +247,11 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
             <FoldShape {...b} />
           </Thing>
         ))}
+      {drawing.shelf.map((b) => (
+        <Thing key={b.id} handle={handle("box", b.id, `${b.name}, on the shelf`)} text={<ShelfText {...b} />}>
+          <ShelfShape {...b} />
+        </Thing>
+      ))}
       {rubber && <path className="rubber" d={`M${rubber.from.x + rubber.from.w / 2} ${rubber.from.y + rubber.from.h / 2}L${rubber.x} ${rubber.y}`} />}
     </Svg>
   );
@@ -271,6 +276,7 @@ function stopsOf(drawing: Drawing): Stop[] {
     ...(drawing.socket ? [{ key: "port street", ...pick(drawing.socket) }] : []),
     ...drawing.tokens.map((t) => ({ key: `device ${t.token.id}`, ...pick(t) })),
     ...drawing.boxes.filter((b) => b.folded || b.box.tokens.length > 1).map((b) => ({ key: `fold ${b.box.id}`, x: b.x + 5, y: b.y + b.h - 8, w: 16, h: 16 })),
+    ...drawing.shelf.map((b) => ({ key: `box ${b.id}`, ...pick(b) })),
     ...drawing.wires.filter((w) => w.link.kind === "cable").map((w) => ({ key: `cable ${w.link.id}`, ...middle(w.points) })),
   ];
   return stops.sort((a, b) => a.y - b.y || a.x - b.x);

@@ -1,6 +1,6 @@
 import { emptyPiece, put, size, type LaidBox, type LaidPort, type Piece, type Point, type Rect } from "./pieces";
 import { route } from "./route";
-import type { Scene, SceneToken } from "./scene";
+import type { Scene } from "./scene";
 import { entryOf, subtree, type Options } from "./subtree";
 import { textWidth } from "./text";
 
@@ -19,6 +19,8 @@ export interface Drawing extends Piece {
   carrier: Rect | null;
   /** The end of the provider's line where nothing is plugged in yet. */
   socket: LaidPort | null;
+  /** Boxes that are not in use, at the foot. */
+  shelf: (Rect & { id: string; name: string })[];
 }
 
 const margin = 18;
@@ -56,9 +58,11 @@ function at(scene: Scene, options: Options): Drawing {
   for (const island of scene.islands) {
     y = islandAt(piece, island, options, y + size.gap);
   }
-  y = strip(piece, "Connected to nothing", scene.loose, options, y);
+  y = strip(piece, "Connected to nothing", scene.loose, options, y, (token, rect) => piece.tokens.push({ ...rect, token }));
+  const shelf: Drawing["shelf"] = [];
+  y = strip(piece, "On the shelf", scene.shelf, options, y, (box, rect) => shelf.push({ ...rect, ...box }));
   const w = Math.max(piece.w, ...piece.texts.map((t) => t.x + t.w)) + margin;
-  const drawing: Drawing = { ...piece, w, h: y + margin, street, socket: scene.service.cable ? null : socketAt(street), carrier: scene.service.carrier ? { x: 0, y: carrierTop, w, h: street - carrierTop } : null };
+  const drawing: Drawing = { ...piece, w, h: y + margin, street, shelf, socket: scene.service.cable ? null : socketAt(street), carrier: scene.service.carrier ? { x: 0, y: carrierTop, w, h: street - carrierTop } : null };
   return drawing;
 }
 
@@ -121,20 +125,20 @@ function islandAt(piece: Piece, box: Scene["islands"][number], options: Options,
   return y + head + part.h + pad;
 }
 
-/** Devices that hang nowhere, in a row of their own at the foot. */
-function strip(piece: Piece, title: string, tokens: readonly SceneToken[], options: Options, y: number): number {
-  if (tokens.length === 0) {
+/** Things that hang nowhere, in rows of their own at the foot. */
+function strip<T>(piece: Piece, title: string, things: readonly T[], options: Options, y: number, lay: (thing: T, rect: Rect) => void): number {
+  if (things.length === 0) {
     return y;
   }
   const top = y + size.gap;
   const across = Math.max(1, Math.floor((Math.max(options.maxWidth, piece.w) - margin) / (size.token.w + size.token.gap)));
   piece.texts.push({ x: margin, y: top, w: Math.ceil(textWidth(title, 13, "bold")), h: 17, text: title, kind: "note" });
-  tokens.forEach((token, i) => {
-    const laid = { x: margin + (i % across) * (size.token.w + size.token.gap), y: top + 22 + Math.floor(i / across) * (size.token.h + size.token.gap), w: size.token.w, h: size.token.h, token };
-    piece.tokens.push(laid);
-    piece.w = Math.max(piece.w, laid.x + laid.w);
+  things.forEach((thing, i) => {
+    const rect = { x: margin + (i % across) * (size.token.w + size.token.gap), y: top + 22 + Math.floor(i / across) * (size.token.h + size.token.gap), w: size.token.w, h: size.token.h };
+    lay(thing, rect);
+    piece.w = Math.max(piece.w, rect.x + rect.w);
   });
-  return top + 22 + Math.ceil(tokens.length / across) * (size.token.h + size.token.gap);
+  return top + 22 + Math.ceil(things.length / across) * (size.token.h + size.token.gap);
 }
 
 /** Wires that close a ring or lead a second way are led around everything else. */

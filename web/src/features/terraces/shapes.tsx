@@ -1,7 +1,7 @@
 import type { KeyboardEvent, PointerEvent, ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { deviceIcons } from "../../ui/icons";
-import type { LaidBox, LaidPort, LaidTerritory, LaidToken, LaidWire } from "./pieces";
+import type { LaidBox, LaidPort, LaidTerritory, LaidToken, LaidWire, Rect } from "./pieces";
 import { size } from "./pieces";
 import { tokenWords } from "./readScene";
 import type { AddressSaid, SceneFlag } from "./scene";
@@ -204,6 +204,20 @@ export function TokenText({ x, y, w, h, token }: LaidToken) {
     </>
   );
 }
+
+/** A box that is not in use. */
+export const ShelfShape = ({ x, y, w, h }: Rect) => (
+  <>
+    <rect className="body" x={x} y={y} width={w} height={h} rx={7} strokeDasharray="5 4" />
+    <rect className="ringed" x={x - 4} y={y - 4} width={w + 8} height={h + 8} rx={10} />
+  </>
+);
+
+export const ShelfText = ({ x, y, w, h, name }: Rect & { name: string }) => (
+  <text x={x + 10} y={y + h / 2 + 4.5}>
+    {fitText(name, w - 20, 13)}
+  </text>
+);
 
 export const tokenLabel = (laid: LaidToken) => [tokenWords(laid.token), ...laid.token.flags.map((f) => `finding ${f.number}: ${f.words}`)].join(", ");
 

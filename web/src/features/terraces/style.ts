@@ -61,7 +61,7 @@ export const drawingStyle = {
   "& .inviting .token": { stroke: "copper", strokeWidth: 2.5 },
   "& .origin .port": { fill: "copper", stroke: "copper" },
   "& .origin .plate": { fill: "onCopper" },
-  "& .changed > .body, & .changed > .token, & .changed > .port": { stroke: "copper", strokeWidth: 3, animation: "altrin-changed 1.6s ease-out" },
+  "& .changed > .body, & .changed > .token, & .changed > .port": { stroke: "copper", strokeWidth: 3 },
   "& .wire.changed": { stroke: "copper", strokeWidth: 4 },
   "& .rubber": { fill: "none", stroke: "copper", strokeWidth: 2.5, strokeDasharray: "6 4", pointerEvents: "none" },
   // The system's own colours: everything on the ground of the page, told apart by lines and shapes.

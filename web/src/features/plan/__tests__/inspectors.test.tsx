@@ -68,6 +68,7 @@ describe("BoxInspector", () => {
     ["mode", () => choose("Mode", "bridge"), { kind: "setMode", box: "gw", mode: "bridge" }],
     ["address server", () => fireEvent.click(screen.getByLabelText("Address server on")), { kind: "switchAddressServer", box: "gw", on: false }],
     ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), { kind: "setRadio", box: "gw", setting: { radio: "r5", on: false, name: "home", security: "wpa2", key: "key" } }],
+    ["the shelf", () => fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" })), { kind: "putAway", id: "gw" }],
     ["a guest network", () => fireEvent.click(screen.getByRole("button", { name: "Add a guest network" })), { kind: "setGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", key: null, lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" } }],
     ["security", () => choose("Security, 5 GHz", "wpa3"), { kind: "setRadio", box: "gw", setting: { radio: "r5", on: true, name: "home", security: "wpa3", key: "key" } }],
     ["a reservation", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.8.5 for/ })), { kind: "removeReservation", box: "gw", hardware: "00:00:5e:00:53:01" }],

@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, it, vi } from "vitest";
 import { system } from "../../../ui/theme";
 import { demo } from "../../__tests__/demo";
 import type { Choice } from "../choice";
-import { layout } from "../layout";
+import { layout, type Drawing } from "../layout";
 import { readScene } from "../readScene";
 import { Terraces, type Patching } from "../Terraces";
 
@@ -15,14 +15,14 @@ beforeAll(() => {
 const { design, proof } = demo();
 const drawing = (folded = false) => layout(readScene(design, proof), { room: { w: 880, h: 520 }, folded: () => folded, compact: folded });
 
-function show({ choice = null, from = null, folded = false }: { choice?: Choice | null; from?: string | null; folded?: boolean } = {}) {
+function show({ choice = null, from = null, folded = false, of = drawing(folded) }: { choice?: Choice | null; from?: string | null; folded?: boolean; of?: Drawing } = {}) {
   const choose = vi.fn();
   const fold = vi.fn();
   const patching: Patching = { from, start: vi.fn(), finish: vi.fn(), over: vi.fn() };
   render(
     <ChakraProvider value={system}>
       <Terraces
-        drawing={drawing(folded)}
+        drawing={of}
         zoom={1}
         least={900}
         choice={choice}
@@ -110,6 +110,15 @@ describe("the terraces", () => {
     show();
     expect(thing(/^Loft router/).getAttribute("class")).toContain("spoken");
     expect(thing(/^Hall gateway/).getAttribute("class")).not.toContain("spoken");
+  });
+
+  it("show what is on the shelf, to be taken into use", () => {
+    const [setUp] = design.setUps;
+    const without = { ...design, setUps: [{ ...setUp, boxes: setUp?.boxes.filter((b) => b.box !== "studio-point") ?? [] }] } as typeof design;
+    const facts = { ...proof.facts, uplinks: proof.facts.uplinks.filter((u) => u.owner !== "studio-point" && u.to !== "studio-point") };
+    const { choose } = show({ of: layout(readScene(without, { ...proof, facts }), { room: { w: 880, h: 520 }, folded: () => false, compact: false }) });
+    fireEvent.click(thing("Studio access point, on the shelf"));
+    expect(choose).toHaveBeenCalledWith({ kind: "box", id: "studio-point" });
   });
 
   it("fold the devices of a box, and count them then", () => {

@@ -45,7 +45,8 @@ function randomScene(seed: number): Scene {
   const free = (b: SceneBox): string[] => [...b.ports.filter((p) => !p.up && !p.cable).map((p) => p.id), ...b.children.flatMap(free)];
   const ends = free(root);
   const extra = ends.length > 1 && next() < 0.5 ? [{ link: { ...link("ring"), ring: true }, from: ends[0] ?? "", to: ends[ends.length - 1] ?? "" }] : [];
-  return scene([root], { islands, loose, extra, service: { title: "Street", details: "rates not asked", carrier: next() < 0.2, flags: [], cable: "u" } });
+  const shelf = Array.from({ length: upTo(3) }, (_, i) => ({ id: `spare${i}`, name: `Spare ${i}` }));
+  return scene([root], { islands, loose, extra, shelf, service: { title: "Street", details: "rates not asked", carrier: next() < 0.2, flags: [], cable: "u" } });
 }
 
 const meet = (a: Rect, b: Rect, by = 0) => a.x < b.x + b.w - by && b.x < a.x + a.w - by && a.y < b.y + b.h - by && b.y < a.y + a.h - by;
@@ -58,6 +59,7 @@ function faults(drawing: Drawing): string[] {
   const things: [string, Rect][] = [
     ...drawing.boxes.map((b): [string, Rect] => [`box ${b.box.id}`, { x: b.x, y: b.y - 7, w: b.w, h: b.h + 14 }]),
     ...drawing.tokens.map((t): [string, Rect] => [`token ${t.token.id}`, t]),
+    ...drawing.shelf.map((b): [string, Rect] => [`shelf ${b.id}`, b]),
     ...drawing.territories.map((t): [string, Rect] => [`title ${t.segment}`, t.title]),
     ...drawing.texts.map((t): [string, Rect] => [`text ${t.text}`, t]),
     ...drawing.wires.flatMap((w): [string, Rect][] => (w.label ? [[`label ${w.link.id}`, w.label]] : [])),
