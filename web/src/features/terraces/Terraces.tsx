@@ -191,7 +191,10 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
             {line}
           </Thing>
         ) : (
-          <g key={id}>{line}</g>
+          <g key={id}>
+            <title>{wire.link.words}</title>
+            {line}
+          </g>
         );
       })}
       {drawing.wires.map((w) =>

@@ -118,14 +118,15 @@ class Reader {
     const facts = factsOf(this.proof, box.id);
     const wan = facts.find((f) => f.side === "wan");
     const own = facts.find((f) => f.side === "lan" || f.side === "page");
-    const sent = [...new Set(setting?.radios?.filter((r) => r.on).map((r) => r.name) ?? [])];
+    const on = setting?.radios?.filter((r) => r.on) ?? [];
+    const bands = on.flatMap((r) => box.profile.radios.filter((p) => p.id === r.radio).map((p) => bandWords[p.band].replace(" GHz", "")));
     return {
       id: box.id,
       name: box.name,
       mode: setting ? modeWords[setting.mode] : "",
       outside: wan && step ? shortAddress(wan) : null,
       own: own ? shortAddress(own) : setting?.page?.address ? { how: "", address: setting.page.address } : null,
-      wifi: sent.length > 0 ? `Wi-Fi ${sent.map((n) => `"${n}"`).join(", ")}` : null,
+      wifi: on.length > 0 ? `${[...new Set(on.map((r) => `"${r.name}"`))].join(", ")} · ${bands.join(" + ")} GHz` : null,
       step,
       ports: ports.shown,
       hidden: ports.hidden,

@@ -17,6 +17,8 @@ describe("readScene", () => {
     expect(scene.islands).toEqual([]);
   });
 
+  it("says which names a box sends, and in which bands", () => expect([box("hall-gateway").wifi, box("loft-router").wifi]).toEqual(['"pottery" · 2.4 + 5 GHz', '"pottery-loft" · 2.4 + 5 GHz']));
+
   it("counts the translations from the street", () => expect(boxes.map((b) => [b.id, b.step?.number ?? null])).toEqual([["hall-gateway", 1], ["loft-router", 2], ["studio-point", null]]));
 
   it("says that a subnet is also above", () => {
