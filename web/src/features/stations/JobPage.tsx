@@ -38,11 +38,13 @@ export default function JobPage() {
   if (!tools.job.data) {
     return <Waiting what="Opening the job" />;
   }
+  // The drawing takes the height of the window; what is read as a page scrolls as one.
+  const drawn = station === "plan" && query.get("view") !== "list";
   return (
-    <Flex direction="column" minH="100vh" height={{ lg: station === "plan" ? "100vh" : "auto" }}>
+    <Flex direction="column" minH="100vh" height={{ lg: drawn ? "100vh" : "auto" }}>
       <JobHeader state={tools.job.data} station={station} tools={tools} />
       <Bars tools={tools} />
-      <chakra.main flex="1" minH="0" overflow={{ lg: station === "plan" ? "auto" : "visible" }}>
+      <chakra.main flex="1" minH="0" overflow={{ lg: drawn ? "auto" : "visible" }}>
         <ErrorBoundary key={station} of={stationWords[station].name}>
           <Suspense fallback={<Waiting what={`Opening ${stationWords[station].name}`} />}>{show(station, tools)}</Suspense>
         </ErrorBoundary>
