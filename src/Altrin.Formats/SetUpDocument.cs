@@ -23,7 +23,7 @@ public sealed record SetUpDocument
     public required IReadOnlyList<DeviceSettingDocument> Devices { get; init; }
 
     /// <summary>Findings that somebody answers for; none where left out. Since version 2.</summary>
-    [MaxLength(500)]
+    [MaxLength(Acceptance.Most)]
     public IReadOnlyList<AcceptanceDocument>? Accepted { get; init; }
 }
 

@@ -76,6 +76,14 @@ public sealed class ApiTests(RunningServer server) : IDisposable
         Problem("no-job", (await Send(HttpMethod.Get, "/api/jobs/999999/compare?before=1&after=1&beforeSetUp=planned&afterSetUp=planned")).Body);
     }
 
+    [Fact]
+    public async Task What_a_file_could_not_hold_is_refused_and_not_a_fault()
+    {
+        var (status, body, _) = await Send(HttpMethod.Post, $"{await NewJob()}/changes", """{"setUp":"planned","changes":[{"kind":"setGuest","box":"hall-gateway","guest":{"name":"g","security":"wpa2","key":"The Key!","lan":"192.168.30.1/24","pool":"192.168.30.5-192.168.30.9"}}]}""", ("If-Match", "\"1\""));
+        Assert.Equal(HttpStatusCode.UnprocessableEntity, status);
+        Assert.Contains("small letters", (string?)body!["detail"], StringComparison.Ordinal);
+    }
+
     [Theory]
     [InlineData("", "A. Name", "A reason is needed.")]
     [InlineData("why", " ", "A name is needed.")]

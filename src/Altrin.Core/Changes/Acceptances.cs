@@ -10,7 +10,8 @@ public sealed record AcceptFinding(string Finding, bool Severe, string Reason, s
     public override Parsed<SetUp> ApplyTo(Design design)
     {
         var wrong = WrongText("reason", Reason, Acceptance.LongestReason) ?? WrongText("name", By, Acceptance.LongestName)
-            ?? (Finding.Length is 0 or > Acceptance.LongestFinding ? "A finding is named by its identity." : null);
+            ?? (Finding.Length is 0 or > Acceptance.LongestFinding ? "A finding is named by its identity." : null)
+            ?? (design.SetUp.Accepted.Count(a => a.Finding != Finding) >= Acceptance.Most ? $"At most {Acceptance.Most} findings are accepted in one set-up." : null);
         return Edit.Unless(wrong, design.SetUp with
         {
             Accepted = [.. design.SetUp.Accepted.Where(a => a.Finding != Finding), new(Finding, Severe, Reason.Trim(), By.Trim())],

@@ -96,7 +96,7 @@ public sealed record SetRadio(string Box, RadioSetting Setting) : Change
         {
             return Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no radio '{Ipv4Address.Shown(Setting.Radio)}' in its present mode.");
         }
-        if (PageChecks.WrongNetworkName(Setting.Name) is { } wrong)
+        if ((PageChecks.WrongNetworkName(Setting.Name) ?? PageChecks.WrongKeyReference(Setting.Key)) is { } wrong)
         {
             return Parsed<BoxMode>.Fail(wrong);
         }

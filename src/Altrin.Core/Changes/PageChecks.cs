@@ -33,7 +33,7 @@ public static class PageChecks
 
     /// <summary>Why a router would not take this guest network beside its own address; null where it would.</summary>
     public static string? WrongGuest(GuestNetwork guest, InterfaceAddress lan) =>
-        WrongNetworkName(guest.Name) ?? WrongOwnAddress(guest.Lan) ?? WrongPool(guest.Pool, guest.Lan)
+        WrongNetworkName(guest.Name) ?? WrongKeyReference(guest.Key) ?? WrongOwnAddress(guest.Lan) ?? WrongPool(guest.Pool, guest.Lan)
         ?? (guest.Lan.Subnet.Overlaps(lan.Subnet) ? $"Guests need a subnet of their own; {guest.Lan.Subnet} overlaps {lan.Subnet}." : null);
 
     /// <summary>Why this is no name of a Wi-Fi; null where it is.</summary>
@@ -41,6 +41,11 @@ public static class PageChecks
         Encoding.UTF8.GetByteCount(name) is < 1 or > 32 ? "A network name has 1 to 32 bytes."
         : name.Any(char.IsControl) ? "A network name holds no control characters."
         : null;
+
+    /// <summary>Why this cannot stand for a key: a reference is small letters, digits and hyphens, never the key itself; null where it can, or where none is given.</summary>
+    public static string? WrongKeyReference(string? key) =>
+        key is null || (key.Length is > 0 and <= 60 && key[0] != '-' && key.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-')) ? null
+        : "A key is referred to by 1 to 60 small letters, digits and hyphens; the key itself is not kept here.";
 
     /// <summary>Why this is no port of TCP or UDP; null where it is.</summary>
     public static string? WrongTransportPort(int port) => port is < 1 or > 65535 ? $"{port} is not a port; ports are 1 to 65535." : null;

@@ -40,7 +40,7 @@ public sealed record SetServerNames(string Box, IReadOnlyList<Ipv4Address> NameS
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        Edit.Unless(NameServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null), router.Server with { NameServers = NameServers }));
+        Edit.Unless(NameServers.Count > 4 ? "At most 4 name servers are taken." : NameServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null), router.Server with { NameServers = NameServers }));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(NameServers.Count == 0 ? "itself" : string.Join(" and ", NameServers))} for names";

@@ -21,6 +21,9 @@ public sealed record SetUp(string Name, IReadOnlyList<BoxSetting> Boxes, IReadOn
 /// <param name="By">Who says so, 1 to 80 characters.</param>
 public sealed record Acceptance(string Finding, bool Severe, string Reason, string By)
 {
+    /// <summary>How many findings of one set-up can be accepted.</summary>
+    public const int Most = 500;
+
     /// <summary>The longest reason, in characters.</summary>
     public const int LongestReason = 500;
 

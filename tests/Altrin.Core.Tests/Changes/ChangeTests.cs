@@ -11,6 +11,15 @@ public sealed class ChangeTests
 
     private static string Refused(params Change[] changes) => ChangeList.Apply(Start.Design, changes).Error!;
 
+    [Fact]
+    public void A_set_up_holds_so_many_accepted_findings_and_no_more()
+    {
+        Change Accept(int i) => new AcceptFinding($"loop({i})", true, "why", "A. Name");
+        var full = Start.Design with { SetUp = Start.Design.SetUp with { Accepted = [.. Enumerable.Range(0, Acceptance.Most).Select(i => new Acceptance($"loop({i})", true, "why", "A. Name"))] } };
+        Assert.Contains("At most 500", Accept(Acceptance.Most).ApplyTo(full).Error, StringComparison.Ordinal);
+        Assert.True(Accept(3).ApplyTo(full).Ok);
+    }
+
     public static TheoryData<Change, string> Refusals => new()
     {
         { new SetMode("nobody", ModeKind.Router), "no box 'nobody'" },
@@ -40,6 +49,16 @@ public sealed class ChangeTests
         { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("gw/lan3"), Medium.Cat6, null), "two ends" },
         { new Patch(PortRef.Read("gw/lan9"), PortRef.Read("sw/lan1"), Medium.Cat6, null), "no port 'gw/lan9'" },
         { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), Medium.Cat6, double.NaN), "more than 0" },
+        { new SetRadio("gw", new("r5", true, "x", WifiSecurity.Wpa2, "The Key!")), "the key itself is not kept" },
+        { new JoinWifi("a", new("gw", "home", "")), "1 to 60 small letters" },
+        { new SetGuest("gw", new("g", WifiSecurity.Wpa2, "-key", Home.Own("192.168.30.1/24"), Home.Range("192.168.30.2-192.168.30.9"))), "1 to 60 small letters" },
+        { new SetGuest("sw", null), "no guest network" },
+        { new SetServerNames("gw", [.. Enumerable.Range(1, 5).Select(i => Home.At($"192.168.8.{i}"))]), "At most 4 name servers" },
+        { new SetCable("nothing", Medium.Cat6, 1), "no cable 'nothing'" },
+        { new SetCable("gw-lan1-in-wan", Medium.Cat6, -1), "more than 0" },
+        { new PutAway("nobody"), "no box or device 'nobody'" },
+        { new AcceptFinding("loop(a)", true, new string('x', 501), "A. Name"), "at most 500 characters" },
+        { new TakeBackAcceptance("loop(a)"), "is not accepted" },
         { new Unpatch("nothing"), "no cable 'nothing'" },
     };
 

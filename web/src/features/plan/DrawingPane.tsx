@@ -61,7 +61,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
   const step = (up: boolean) => setZoom((up ? steps.find((s) => s > scale + 0.01) : [...steps].reverse().find((s) => s < scale - 0.01)) ?? scale);
 
   const path = useMemo(() => wayOf(proof, choice), [proof, choice]);
-  const spoken = useMemo(() => new Set(choice?.kind === "finding" ? (proof.findings.find((f) => f.identity === choice.id)?.subjects ?? []).flatMap((s) => [s, s.split("/")[0] ?? s]) : []), [proof, choice]);
+  const spoken = useMemo(() => new Set(choice?.kind === "finding" ? (proof.findings.find((f) => f.identity === choice.id)?.subjects ?? []).flatMap((s) => [s, s.split(/[/:]/)[0] ?? s]) : []), [proof, choice]);
   const chosen = choice?.kind === "box" ? drawing.boxes.find((b) => b.box.id === choice.id) : undefined;
   const fold = (box: string) => setFolds(new Map(folds).set(box, !(folds.get(box) ?? many)));
   const linkName = (id: string) => {

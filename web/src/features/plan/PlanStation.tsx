@@ -48,7 +48,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
       requestAnimationFrame(() => inspector.current?.focus());
     }
   };
-  const shortcuts = usePlanKeys({ proof: shown.proof, choice, choose, tools, help: () => setHelp(true) });
+  const shortcuts = usePlanKeys({ proof: shown.proof, choice, choose, tools, on: !query.has("compare"), help: () => setHelp(true) });
   const view = (which: "drawing" | "list") => {
     const next = new URLSearchParams(query);
     if (which === "list") {

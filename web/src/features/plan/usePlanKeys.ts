@@ -9,11 +9,13 @@ interface Plan {
   choice: Choice | null;
   choose: (choice: Choice | null) => void;
   tools: JobTools;
+  /** Whether the plan itself is shown; while versions are compared its keys do nothing. */
+  on: boolean;
   help: () => void;
 }
 
 /** The keys of the plan: from problem to problem, its cure, why, undo. */
-export function usePlanKeys({ proof, choice, choose, tools, help }: Plan): readonly Shortcut[] {
+export function usePlanKeys({ proof, choice, choose, tools, on, help }: Plan): readonly Shortcut[] {
   const open = standing(proof);
   const at = choice?.kind === "finding" ? open.findIndex((f) => f.identity === choice.id) : -1;
   const go = (by: 1 | -1) => {
@@ -25,17 +27,19 @@ export function usePlanKeys({ proof, choice, choose, tools, help }: Plan): reado
   };
   const here = open[at] ?? open[0];
   const cure = here?.remedies[0];
+  // As with the buttons: nothing is applied on top of what is only being tried.
+  const free = !tools.busy && tools.preview === null;
   const shortcuts: Shortcut[] = [
     { key: ".", does: "next problem", act: () => go(1) },
     { key: ",", does: "problem before", act: () => go(-1) },
-    { key: "a", does: cure ? `apply its first cure: ${cure.label}` : "apply its first cure", act: () => cure && !tools.busy && tools.act(cure.changes) },
+    { key: "a", does: cure ? `apply its first cure: ${cure.label}` : "apply its first cure", act: () => cure && free && tools.act(cure.changes) },
     { key: "w", does: "why: open or close its reasons", act: () => here && why(here.identity) },
-    { key: "Delete", does: "pull out the cable that is chosen", act: () => choice?.kind === "cable" && !tools.busy && tools.act([{ kind: "unpatch", cable: choice.id }]) },
+    { key: "Delete", does: "pull out the cable that is chosen", act: () => choice?.kind === "cable" && free && tools.act([{ kind: "unpatch", cable: choice.id }]) },
     { key: "?", does: "these keys", act: help },
     { key: "Ctrl+z", does: "undo", act: () => tools.undo() },
     { key: "Ctrl+Shift+z", does: "redo", act: () => tools.redo() },
   ];
-  useShortcuts(shortcuts);
+  useShortcuts(on ? shortcuts : []);
   return shortcuts;
 }
 

@@ -126,7 +126,12 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
       onKeyDown={onKeyDown}
       onPointerMove={(e) => {
         const held = pressed.current;
-        if (held) {
+        if (held && e.buttons === 0) {
+          // It was let go outside the drawing.
+          pressed.current = null;
+          setRubber(null);
+          patching.over(null);
+        } else if (held) {
           const { x, y } = place(e);
           if (rubber || Math.hypot(x - held.x, y - held.y) > slack) {
             setRubber({ from: held.port, x, y });

@@ -1,0 +1,47 @@
+import { fireEvent, renderHook } from "@testing-library/react";
+import { beforeEach, describe, expect, it, vi } from "vitest";
+import { demo } from "../../__tests__/demo";
+import { standing } from "../../stations/findings";
+import type { JobTools } from "../../stations/useJob";
+import type { Choice } from "../../terraces/choice";
+import { usePlanKeys } from "../usePlanKeys";
+
+const { proof } = demo();
+const open = standing(proof);
+beforeEach(() => localStorage.clear());
+
+function plan({ choice = null, on = true, busy = false, preview = null }: { choice?: Choice | null; on?: boolean; busy?: boolean; preview?: object | null } = {}) {
+  const act = vi.fn();
+  const choose = vi.fn();
+  const tools = { act, busy, preview, undo: vi.fn(), redo: vi.fn() } as unknown as JobTools;
+  renderHook(() => usePlanKeys({ proof, choice, choose, tools, on, help: vi.fn() }));
+  return { act, choose, press: (key: string) => fireEvent.keyDown(document.body, { key }) };
+}
+
+describe("the keys of the plan", () => {
+  it("go round the problems, forward and back", () => {
+    const { choose, press } = plan({ choice: { kind: "finding", id: open[open.length - 1]?.identity ?? "" } });
+    press(".");
+    press(",");
+    expect(choose.mock.calls).toEqual([[{ kind: "finding", id: open[0]?.identity }], [{ kind: "finding", id: open[open.length - 2]?.identity }]]);
+  });
+
+  it("apply the first cure of the problem that is chosen", () => {
+    const second = plan({ choice: { kind: "finding", id: open[1]?.identity ?? "" } });
+    second.press("a");
+    expect(second.act).toHaveBeenCalledExactlyOnceWith(open[1]?.remedies[0]?.changes);
+  });
+
+  it("pull out the cable that is chosen", () => {
+    const { act, press } = plan({ choice: { kind: "cable", id: "c" } });
+    press("Delete");
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "unpatch", cable: "c" }]);
+  });
+
+  it.each([{ on: false }, { busy: true }, { preview: {} }])("change nothing with %j", (state) => {
+    const { act, press } = plan({ ...state, choice: { kind: "cable", id: "c" } });
+    press("a");
+    press("Delete");
+    expect(act).not.toHaveBeenCalled();
+  });
+});
