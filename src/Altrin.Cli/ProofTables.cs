@@ -103,7 +103,7 @@ internal static class ProofTables
 
     private static string Address(AddressFact fact) => fact.Origin switch
     {
-        AddressOrigin.Leased when fact.Offers[0] is var offer => offer.From is { } pool ? $"one of {pool.First} to {pool.Last}" : "not known",
+        AddressOrigin.Leased => fact.From is { } pool ? $"one of {pool.First} to {pool.Last}" : "not known",
         AddressOrigin.SelfAssigned => "169.254.x.x",
         AddressOrigin.None => "none",
         _ => $"{fact.Address}/{fact.PrefixLength}",
@@ -112,8 +112,8 @@ internal static class ProofTables
     private static string Origin(Design design, AddressFact fact) => fact.Origin switch
     {
         AddressOrigin.Fixed => "fixed",
-        AddressOrigin.Reserved => $"reserved by {design.NameOf(fact.Offers[0].Server)}",
-        AddressOrigin.Leased => $"leased by {string.Join(" or ", fact.Offers.Select(o => o.Server == PortRef.Street ? "the provider" : design.NameOf(o.Server)))}",
+        AddressOrigin.Reserved => $"reserved by {design.NameOf(fact.Servers[0])}",
+        AddressOrigin.Leased => $"leased by {string.Join(" or ", fact.Servers.Select(s => s == PortRef.Street ? "the provider" : design.NameOf(s)))}",
         AddressOrigin.SelfAssigned => "nobody answers",
         _ => "not connected",
     };

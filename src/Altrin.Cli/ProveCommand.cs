@@ -27,7 +27,7 @@ internal static class ProveCommand
             {
                 if (parsed.GetValue(json))
                 {
-                    output.WriteLine(JsonSerializer.Serialize(ProofDocument.Of(proof), AltrinJson.Indented));
+                    output.WriteLine(JsonSerializer.Serialize(ProofDocument.Of(proof, detailed: true), AltrinJson.Indented));
                 }
                 else
                 {

@@ -3,14 +3,14 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Formats;
 
-/// <summary>The design file, version 2: one site with its named set-ups.</summary>
+/// <summary>The design file, version 3: one site with its named set-ups.</summary>
 public sealed record DesignDocument
 {
     /// <summary>The value of <see cref="Format"/>.</summary>
     public const string FormatName = "altrin-design";
 
     /// <summary>The newest version; raised once a landing that changes the format.</summary>
-    public const int NewestVersion = 2;
+    public const int NewestVersion = 3;
 
     /// <summary>Always "altrin-design".</summary>
     [Required, RegularExpression("^altrin-design$")]
@@ -92,6 +92,18 @@ public sealed record ServiceDocument
     /// <summary>Only for a fixed public address: the provider's side.</summary>
     [StringLength(15)]
     public string? Gateway { get; init; }
+
+    /// <summary>Only for a fixed public address: the name servers of the provider's letter. Since version 3.</summary>
+    [MaxLength(4)]
+    public IReadOnlyList<string>? NameServers { get; init; }
+
+    /// <summary>How many boxes or devices the provider gives an address at a time; one where left out. Since version 3.</summary>
+    [Range(1, 16)]
+    public int? Leases { get; init; }
+
+    /// <summary>Only where the provider translates: the block between it and its customers, such as 10.64.0.0/16. Since version 3.</summary>
+    [StringLength(18)]
+    public string? Inside { get; init; }
 }
 
 /// <summary>A piece of network gear.</summary>
@@ -159,6 +171,37 @@ public sealed record ProfileDocument
     /// <summary>Whether its WAN port joins the others in access-point mode.</summary>
     [Required]
     public required bool WanPortJoins { get; init; }
+
+    /// <summary>What it does by itself; nothing is known where left out. Since version 3.</summary>
+    public HabitsDocument? Habits { get; init; }
+}
+
+/// <summary>What one kind of box does by itself. A member left out is not known.</summary>
+public sealed record HabitsDocument
+{
+    /// <summary>Whether its address server tries an address before it offers it.</summary>
+    public bool? ChecksOffer { get; init; }
+
+    /// <summary>Whether it tries an address that it was leased before using it.</summary>
+    public bool? ChecksLease { get; init; }
+
+    /// <summary>What it does when both its sides share addresses.</summary>
+    public OverlapHabit? OnOverlap { get; init; }
+
+    /// <summary>Whether it answers on one side for its address on the other side.</summary>
+    public bool? AnswersAcross { get; init; }
+
+    /// <summary>Whether it drops what comes from a side that it would not answer to.</summary>
+    public bool? ChecksReversePath { get; init; }
+
+    /// <summary>Whether its address server comes on in access-point mode while it hears no other.</summary>
+    public bool? ServesWhenAlone { get; init; }
+
+    /// <summary>Whether its guest name stays apart in access-point mode.</summary>
+    public bool? GuestsApart { get; init; }
+
+    /// <summary>Whether a device inside reaches a forwarded port by the public address.</summary>
+    public bool? LoopsBack { get; init; }
 }
 
 /// <summary>A socket.</summary>
@@ -211,6 +254,9 @@ public sealed record DeviceDocument
     /// <summary>Its hardware address.</summary>
     [StringLength(17)]
     public string? Hardware { get; init; }
+
+    /// <summary>Whether it tries an address that it was leased before using it; not known where left out. Since version 3.</summary>
+    public bool? ChecksLease { get; init; }
 }
 
 /// <summary>Kinds of needs.</summary>
@@ -243,4 +289,7 @@ public sealed record NeedDocument
     /// <summary>Only for a connection from outside: the port on the device.</summary>
     [Range(1, 65535)]
     public int? Port { get; init; }
+
+    /// <summary>Only for a connection from outside: whether the device asks its router to open the port itself; no where left out. Since version 3.</summary>
+    public bool? AsksItself { get; init; }
 }

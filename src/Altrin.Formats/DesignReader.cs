@@ -29,30 +29,61 @@ internal static class DesignReader
             ReadService(site.Service, errors),
             site.Naming,
             [.. site.Boxes.Select((b, i) => ReadBox(b, $"/site/boxes/{i}", errors))],
-            [.. site.Devices.Select((d, i) => new Device(d.Id, errors.Plain($"/site/devices/{i}/name", d.Name), d.Kind, errors.ReadOptional($"/site/devices/{i}/hardware", d.Hardware, HardwareAddress.Parse)))],
+            [.. site.Devices.Select((d, i) => new Device(d.Id, errors.Plain($"/site/devices/{i}/name", d.Name), d.Kind, errors.ReadOptional($"/site/devices/{i}/hardware", d.Hardware, HardwareAddress.Parse)) { ChecksLease = Habit(d.ChecksLease) })],
             [.. site.Needs.Select((n, i) => ReadNeed(n, site, $"/site/needs/{i}", errors))]);
     }
 
     private static Service ReadService(ServiceDocument service, ReadErrors errors)
     {
         const string Pointer = "/site/service";
+        var leases = service.Leases ?? 1;
+        if (service.Kind != ServiceKind.CarrierTranslation)
+        {
+            errors.Absent($"{Pointer}/inside", service.Inside, "only a provider that translates has a block inside");
+        }
         if (service.Kind == ServiceKind.PublicFixed)
         {
             return new PublicFixed(
                 errors.Read($"{Pointer}/address", service.Address, InterfaceAddress.Parse),
                 errors.Read($"{Pointer}/gateway", service.Gateway, Ipv4Address.Parse),
                 service.DownMbps,
-                service.UpMbps);
+                service.UpMbps)
+            {
+                NameServers = [.. (service.NameServers ?? []).Select((n, i) => errors.Read($"{Pointer}/nameServers/{i}", n, Ipv4Address.Parse))],
+                Leases = leases,
+            };
         }
+        errors.Absent($"{Pointer}/nameServers", service.NameServers, "only a fixed public service has name servers here");
         errors.Absent($"{Pointer}/address", service.Address, "only a fixed public service has an address here");
         errors.Absent($"{Pointer}/gateway", service.Gateway, "only a fixed public service has a gateway here");
         return service.Kind switch
         {
-            ServiceKind.PublicDynamic => new PublicDynamic(service.DownMbps, service.UpMbps),
-            ServiceKind.CarrierTranslation => new CarrierTranslation(service.DownMbps, service.UpMbps),
-            _ => new UnknownService(service.DownMbps, service.UpMbps),
+            ServiceKind.PublicDynamic => new PublicDynamic(service.DownMbps, service.UpMbps) { Leases = leases },
+            ServiceKind.CarrierTranslation => new CarrierTranslation(service.DownMbps, service.UpMbps) { Leases = leases, Inside = ReadInside(service.Inside, errors) },
+            _ => new UnknownService(service.DownMbps, service.UpMbps) { Leases = leases },
         };
     }
+
+    private static Subnet? ReadInside(string? inside, ReadErrors errors)
+    {
+        var read = errors.ReadOptional("/site/service/inside", inside, Subnet.Parse);
+        errors.Wrong("/site/service/inside", inside, read is { PrefixLength: < 8 or > 28 } ? "a block from /8 to /28 is expected" : null);
+        return read;
+    }
+
+    private static Known Habit(bool? known) => known switch { true => Known.Yes, false => Known.No, null => Known.Unknown };
+
+    private static BoxHabits Habits(HabitsDocument? habits) => habits is null ? BoxHabits.NotKnown : new()
+    {
+        ChecksOffer = Habit(habits.ChecksOffer),
+        ChecksLease = Habit(habits.ChecksLease),
+        OnOverlap = habits.OnOverlap ?? OverlapHabit.Unknown,
+        AnswersAcross = Habit(habits.AnswersAcross),
+        ChecksReversePath = Habit(habits.ChecksReversePath),
+        ServesWhenAlone = Habit(habits.ServesWhenAlone),
+        GuestsApart = Habit(habits.GuestsApart),
+        LoopsBack = Habit(habits.LoopsBack),
+    };
 
     private static Box ReadBox(BoxDocument box, string pointer, ReadErrors errors)
     {
@@ -72,7 +103,10 @@ internal static class DesignReader
                 [.. profile.Radios.Select(r => new Radio(r.Id, r.Band))],
                 errors.ReadOptional($"{pointer}/profile/factoryAddress", profile.FactoryAddress, InterfaceAddress.Parse),
                 errors.ReadOptional($"{pointer}/profile/factoryPool", profile.FactoryPool, AddressRange.Parse),
-                profile.WanPortJoins),
+                profile.WanPortJoins)
+            {
+                Habits = Habits(profile.Habits),
+            },
             errors.ReadOptional($"{pointer}/hardware", box.Hardware, HardwareAddress.Parse),
             errors.ReadOptional($"{pointer}/wanHardware", box.WanHardware, HardwareAddress.Parse));
     }
@@ -87,12 +121,13 @@ internal static class DesignReader
         {
             errors.Absent($"{pointer}/protocol", need.Protocol, "only a connection from outside has a protocol");
             errors.Absent($"{pointer}/port", need.Port, "only a connection from outside has a port");
+            errors.Absent($"{pointer}/asksItself", need.AsksItself, "only a connection from outside can be asked for");
             return new FoundByOthers(need.Id, need.Device);
         }
         if (need.Protocol is null || need.Port is null)
         {
             errors.Add(pointer, "no protocol or no port", "a connection from outside needs 'protocol' and 'port'");
         }
-        return new ReachFromOutside(need.Id, need.Device, need.Protocol ?? default, need.Port ?? 1);
+        return new ReachFromOutside(need.Id, need.Device, need.Protocol ?? default, need.Port ?? 1) { AsksItself = need.AsksItself ?? false };
     }
 }

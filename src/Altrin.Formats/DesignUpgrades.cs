@@ -10,6 +10,8 @@ public static class DesignUpgrades
     [
         // 2 knows accepted findings; a file without any has accepted none.
         _ => { },
+        // 3 knows what boxes do by themselves and more of what a router's page sets; left out, nothing is known and nothing set.
+        _ => { },
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

@@ -21,7 +21,7 @@ public static class DesignWriter
         Naming = site.Naming,
         Service = Service(site.Service),
         Boxes = [.. site.Boxes.Select(Box)],
-        Devices = [.. site.Devices.Select(d => new DeviceDocument { Id = d.Id, Name = d.Name, Kind = d.Kind, Hardware = d.Hardware?.ToString() })],
+        Devices = [.. site.Devices.Select(d => new DeviceDocument { Id = d.Id, Name = d.Name, Kind = d.Kind, Hardware = d.Hardware?.ToString(), ChecksLease = Habit(d.ChecksLease) })],
         Needs = [.. site.Needs.Select(Need)],
     };
 
@@ -38,6 +38,9 @@ public static class DesignWriter
         UpMbps = service.UpMbps,
         Address = (service as PublicFixed)?.Address.ToString(),
         Gateway = (service as PublicFixed)?.Gateway.ToString(),
+        NameServers = service is PublicFixed given ? Texts(given.NameServers) : null,
+        Leases = service.Leases == 1 ? null : service.Leases,
+        Inside = (service as CarrierTranslation)?.Inside?.ToString(),
     };
 
     private static BoxDocument Box(Box box) => new()
@@ -57,11 +60,26 @@ public static class DesignWriter
             FactoryAddress = box.Profile.FactoryAddress?.ToString(),
             FactoryPool = box.Profile.FactoryPool?.ToString(),
             WanPortJoins = box.Profile.WanPortJoins,
+            Habits = box.Profile.Habits == BoxHabits.NotKnown ? null : Habits(box.Profile.Habits),
         },
     };
 
+    private static HabitsDocument Habits(BoxHabits habits) => new()
+    {
+        ChecksOffer = Habit(habits.ChecksOffer),
+        ChecksLease = Habit(habits.ChecksLease),
+        OnOverlap = habits.OnOverlap == OverlapHabit.Unknown ? null : habits.OnOverlap,
+        AnswersAcross = Habit(habits.AnswersAcross),
+        ChecksReversePath = Habit(habits.ChecksReversePath),
+        ServesWhenAlone = Habit(habits.ServesWhenAlone),
+        GuestsApart = Habit(habits.GuestsApart),
+        LoopsBack = Habit(habits.LoopsBack),
+    };
+
+    private static bool? Habit(Known known) => known switch { Known.Yes => true, Known.No => false, _ => null };
+
     private static NeedDocument Need(Need need) => need is ReachFromOutside reach
-        ? new() { Id = need.Id, Device = need.Device, Kind = NeedKind.ReachFromOutside, Protocol = reach.Protocol, Port = reach.Port }
+        ? new() { Id = need.Id, Device = need.Device, Kind = NeedKind.ReachFromOutside, Protocol = reach.Protocol, Port = reach.Port, AsksItself = reach.AsksItself ? true : null }
         : new() { Id = need.Id, Device = need.Device, Kind = NeedKind.FoundByOthers };
 
     private static SetUpDocument SetUp(SetUp setUp) => new()
@@ -92,6 +110,9 @@ public static class DesignWriter
                 Pool = router.Server.Pool.ToString(),
                 Gateway = router.Server.Gateway?.ToString(),
                 NameServers = Texts(router.Server.NameServers),
+                LeavesOutGateway = router.Server.LeavesOutGateway ? true : null,
+                LeavesOutNames = router.Server.LeavesOutNames ? true : null,
+                LeaseMinutes = router.Server.LeaseMinutes,
                 Reservations = router.Server.Reservations.Count == 0 ? null
                     : [.. router.Server.Reservations.Select(r => new ReservationDocument { Hardware = r.Hardware.ToString(), Address = r.Address.ToString() })],
             },
@@ -101,8 +122,19 @@ public static class DesignWriter
             Guest = router.Guest is { } guest
                 ? new() { Name = guest.Name, Security = guest.Security, Key = guest.Key, Lan = guest.Lan.ToString(), Pool = guest.Pool.ToString() }
                 : null,
+            Translates = router.Translates ? null : false,
+            Dmz = router.Dmz?.ToString(),
+            PortRequests = router.PortRequests ? true : null,
+            Routes = router.Routes.Count == 0 ? null : [.. router.Routes.Select(r => new RouteDocument { To = r.To.ToString(), Via = r.Via.ToString() })],
         },
-        AccessPointMode point => new() { Box = setting.Box, Mode = ModeKind.AccessPoint, Page = Address(point.Page), Radios = Radios(point) },
+        AccessPointMode point => new()
+        {
+            Box = setting.Box,
+            Mode = ModeKind.AccessPoint,
+            Page = Address(point.Page),
+            Radios = Radios(point),
+            GuestName = point.Guest is { } guest ? new() { Name = guest.Name, Security = guest.Security, Key = guest.Key } : null,
+        },
         BridgeMode bridge => new() { Box = setting.Box, Mode = ModeKind.Bridge, Page = bridge.Page is { } page ? Address(new Fixed(page, null, [])) : null },
         SwitchMode plain => new() { Box = setting.Box, Mode = ModeKind.Switch, Page = plain.Page is { } page ? Address(page) : null },
         _ => throw new ArgumentOutOfRangeException(nameof(setting)),

@@ -11,15 +11,25 @@ namespace Altrin.Formats;
 /// <param name="Verdict">All of it in one sentence.</param>
 /// <param name="Findings">What is wrong, the worst first.</param>
 /// <param name="Facts">What is so.</param>
-public sealed record ProofDocument(string Format, int FormatVersion, string Home, string SetUp, Verdict Verdict, IReadOnlyList<Finding> Findings, FactSheet Facts)
+/// <param name="Details">The long part of the facts; null where it was not asked for.</param>
+public sealed record ProofDocument(string Format, int FormatVersion, string Home, string SetUp, Verdict Verdict, IReadOnlyList<Finding> Findings, FactSheet Facts, FactDetails? Details)
 {
     /// <summary>The version that is written.</summary>
-    public const int NewestVersion = 1;
+    public const int NewestVersion = 2;
 
     /// <summary>The document of a proof.</summary>
-    public static ProofDocument Of(Proof proof)
+    /// <param name="proof">What was proven.</param>
+    /// <param name="detailed">Whether leases, discovery and management are written out too.</param>
+    public static ProofDocument Of(Proof proof, bool detailed = false)
     {
-        var design = proof.Observation.Network.Design;
-        return new("altrin-proof", NewestVersion, design.Site.Name, design.SetUp.Name, proof.Verdict, proof.Findings, proof.Observation.Sheet);
+        var (design, sheet) = (proof.Observation.Network.Design, proof.Observation.Sheet);
+        var details = detailed ? new FactDetails(sheet.Leases, sheet.Discovery, sheet.Management) : null;
+        return new("altrin-proof", NewestVersion, design.Site.Name, design.SetUp.Name, proof.Verdict, proof.Findings, sheet, details);
     }
 }
+
+/// <summary>The facts that no verdict needs.</summary>
+/// <param name="Leases">Who asks for an address, and every offer that it hears.</param>
+/// <param name="Discovery">Whose questions to everybody arrive, and whether the answer does.</param>
+/// <param name="Management">Where the page of each box answers, and for whom.</param>
+public sealed record FactDetails(IReadOnlyList<LeaseFact> Leases, IReadOnlyList<DiscoveryFact> Discovery, IReadOnlyList<ManagementFact> Management);

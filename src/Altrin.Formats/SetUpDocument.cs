@@ -75,12 +75,57 @@ public sealed record BoxSettingDocument
     /// <summary>Router only; none where left out. Since version 2.</summary>
     public GuestDocument? Guest { get; init; }
 
+    /// <summary>Router only: whether it translates; yes where left out. Since version 3.</summary>
+    public bool? Translates { get; init; }
+
+    /// <summary>Router only: who gets every connection that no forward claims; nobody where left out. Since version 3.</summary>
+    [StringLength(15)]
+    public string? Dmz { get; init; }
+
+    /// <summary>Router only: whether devices may ask it to open ports; no where left out. Since version 3.</summary>
+    public bool? PortRequests { get; init; }
+
+    /// <summary>Router only: ways beyond its own subnets and its default gateway. Since version 3.</summary>
+    [MaxLength(32)]
+    public IReadOnlyList<RouteDocument>? Routes { get; init; }
+
+    /// <summary>Access point only: a further name for guests. Since version 3.</summary>
+    public GuestNameDocument? GuestName { get; init; }
+
     /// <summary>Access point and switch: how the page comes by its address. Left out for a plain switch. Bridge: fixed, or left out.</summary>
     public HostAddressDocument? Page { get; init; }
 
     /// <summary>Router and access point: every radio of the box.</summary>
     [MaxLength(8)]
     public IReadOnlyList<RadioSettingDocument>? Radios { get; init; }
+}
+
+/// <summary>A way typed into a router.</summary>
+public sealed record RouteDocument
+{
+    /// <summary>What lies there, such as 192.168.20.0/24.</summary>
+    [Required, StringLength(18)]
+    public required string To { get; init; }
+
+    /// <summary>The router that leads there.</summary>
+    [Required, StringLength(15)]
+    public required string Via { get; init; }
+}
+
+/// <summary>A name for guests on an access point.</summary>
+public sealed record GuestNameDocument
+{
+    /// <summary>The network's name (SSID): 1 to 32 bytes.</summary>
+    [Required, StringLength(32, MinimumLength = 1)]
+    public required string Name { get; init; }
+
+    /// <summary>How it is protected.</summary>
+    [Required]
+    public required WifiSecurity Security { get; init; }
+
+    /// <summary>Reference to the key; never the key itself.</summary>
+    [RegularExpression(BoxDocument.Slug)]
+    public string? Key { get; init; }
 }
 
 /// <summary>Ways to come by an address.</summary>
@@ -130,6 +175,16 @@ public sealed record AddressServerDocument
     /// <summary>Name servers that it hands out; itself where left out.</summary>
     [MaxLength(4)]
     public IReadOnlyList<string>? NameServers { get; init; }
+
+    /// <summary>Whether it hands out no gateway at all; no where left out. Since version 3.</summary>
+    public bool? LeavesOutGateway { get; init; }
+
+    /// <summary>Whether it hands out no name servers at all; no where left out. Since version 3.</summary>
+    public bool? LeavesOutNames { get; init; }
+
+    /// <summary>How long a lease lasts, in minutes; not read where left out. Since version 3.</summary>
+    [Range(2, 525_600)]
+    public int? LeaseMinutes { get; init; }
 
     /// <summary>Addresses kept for one hardware address.</summary>
     [MaxLength(1000)]

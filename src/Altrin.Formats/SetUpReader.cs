@@ -47,6 +47,14 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             errors.Absent($"{pointer}/addressServer", setting.AddressServer, "only a router has an address server");
             errors.Absent($"{pointer}/forwards", setting.Forwards, "only a router forwards ports");
             errors.Absent($"{pointer}/guest", setting.Guest, "only a router has a guest network");
+            errors.Absent($"{pointer}/translates", setting.Translates, "only a router translates");
+            errors.Absent($"{pointer}/dmz", setting.Dmz, "only a router has a DMZ host");
+            errors.Absent($"{pointer}/portRequests", setting.PortRequests, "only a router opens ports");
+            errors.Absent($"{pointer}/routes", setting.Routes, "only a router has routes");
+        }
+        if (setting.Mode != ModeKind.AccessPoint)
+        {
+            errors.Absent($"{pointer}/guestName", setting.GuestName, "only an access point has a guest name without a network of its own");
         }
         if (setting.Mode is ModeKind.Bridge or ModeKind.Switch)
         {
@@ -55,7 +63,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         BoxMode mode = setting.Mode switch
         {
             ModeKind.Router => ReadRouter(setting, box, pointer),
-            ModeKind.AccessPoint => new AccessPointMode(Required(setting.Page, $"{pointer}/page", "an access point needs 'page'"), ReadRadios(setting, box, $"{pointer}/radios")),
+            ModeKind.AccessPoint => new AccessPointMode(Required(setting.Page, $"{pointer}/page", "an access point needs 'page'"), ReadRadios(setting, box, $"{pointer}/radios")) { Guest = ReadGuestName(setting.GuestName, $"{pointer}/guestName") },
             ModeKind.Bridge => new BridgeMode(ReadPage(setting.Page, $"{pointer}/page")),
             _ => new SwitchMode(setting.Page is { } page ? ReadAddress(page, $"{pointer}/page") : null),
         };
@@ -75,7 +83,45 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             ReadRadios(setting, box, $"{pointer}/radios"))
         {
             Guest = ReadGuest(setting.Guest, lan, $"{pointer}/guest"),
+            Translates = setting.Translates ?? true,
+            Dmz = ReadHost(setting.Dmz, $"{pointer}/dmz"),
+            PortRequests = setting.PortRequests ?? false,
+            Routes = ReadRoutes(setting.Routes ?? [], $"{pointer}/routes"),
         };
+    }
+
+    private Ipv4Address? ReadHost(string? address, string pointer)
+    {
+        var host = errors.ReadOptional(pointer, address, Ipv4Address.Parse);
+        errors.Wrong(pointer, address, host is { } read ? PageChecks.WrongHost(read) : null);
+        return host;
+    }
+
+    private List<StaticRoute> ReadRoutes(IReadOnlyList<RouteDocument> routes, string pointer)
+    {
+        errors.Unique(routes, r => r.To, i => $"{pointer}/{i}/to", "a place that a route leads to");
+        var read = new List<StaticRoute>();
+        for (var i = 0; i < routes.Count; i++)
+        {
+            var route = new StaticRoute(errors.Read($"{pointer}/{i}/to", routes[i].To, Subnet.Parse), errors.Read($"{pointer}/{i}/via", routes[i].Via, Ipv4Address.Parse));
+            errors.Wrong($"{pointer}/{i}", $"{routes[i].To} by {routes[i].Via}", route.To == default || route.Via == default ? null : PageChecks.WrongRoute(route));
+            read.Add(route);
+        }
+        return read;
+    }
+
+    private GuestName? ReadGuestName(GuestNameDocument? guest, string pointer)
+    {
+        if (guest is null)
+        {
+            return null;
+        }
+        NetworkName(guest.Name, $"{pointer}/name");
+        if (guest.Security == WifiSecurity.Open)
+        {
+            errors.Absent($"{pointer}/key", guest.Key, "an open network has no key");
+        }
+        return new(guest.Name, guest.Security, guest.Key);
     }
 
     private AddressServer ReadServer(AddressServerDocument? server, InterfaceAddress lan, string pointer)
@@ -96,7 +142,21 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             ReadNames(server.NameServers, $"{pointer}/nameServers"),
             [.. reservations.Select((r, i) => new Reservation(
                 errors.Read($"{pointer}/reservations/{i}/hardware", r.Hardware, HardwareAddress.Parse),
-                errors.Read($"{pointer}/reservations/{i}/address", r.Address, Ipv4Address.Parse)))]);
+                errors.Read($"{pointer}/reservations/{i}/address", r.Address, Ipv4Address.Parse)))])
+        {
+            LeavesOutGateway = LeftOut(server.LeavesOutGateway, server.Gateway, $"{pointer}/gateway"),
+            LeavesOutNames = LeftOut(server.LeavesOutNames, server.NameServers, $"{pointer}/nameServers"),
+            LeaseMinutes = server.LeaseMinutes,
+        };
+    }
+
+    private bool LeftOut(bool? leftOut, object? given, string pointer)
+    {
+        if (leftOut == true)
+        {
+            errors.Absent(pointer, given, "what is left out is not given");
+        }
+        return leftOut ?? false;
     }
 
     private GuestNetwork? ReadGuest(GuestDocument? guest, InterfaceAddress lan, string pointer)

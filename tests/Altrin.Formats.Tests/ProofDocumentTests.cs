@@ -10,7 +10,7 @@ public sealed class ProofDocumentTests
     public void The_proof_of_the_demo_home_is_as_approved()
     {
         var proof = Judging.Prove(Samples.Home("pottery-house.json").Design("found")!);
-        var written = JsonSerializer.Serialize(ProofDocument.Of(proof), AltrinJson.Indented) + "\n";
+        var written = JsonSerializer.Serialize(ProofDocument.Of(proof, detailed: true), AltrinJson.Indented) + "\n";
         var approved = Path.Combine(AppContext.BaseDirectory, "Approved", "pottery-house.proof.json");
         if (Environment.GetEnvironmentVariable("ALTRIN_APPROVE") is { Length: > 0 } folder)
         {

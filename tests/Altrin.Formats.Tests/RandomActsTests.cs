@@ -32,7 +32,7 @@ public sealed class RandomActsTests
             design = applied.Value;
             Hold(design, $"seed {seed}, act {act}: {change}");
         }
-        Assert.InRange(taken, 5, 40);
+        Assert.InRange(taken, 3, 40);
         var read = DesignFile.Read(DesignFile.Write(new(design.Site, [design.SetUp])));
         Assert.True(read.Value is not null, string.Join("; ", read.Errors));
     }
@@ -42,7 +42,8 @@ public sealed class RandomActsTests
         var proof = Judging.Judge(Observer.Observe(Compiler.Compile(design, Situation.Settled)));
         var identities = proof.Findings.Select(f => f.Identity).ToHashSet();
         var answers = proof.Observation.Sheet.Internet.Select(i => i.Answer).ToList();
-        Assert.True(answers.Where(a => a.IsBroken).All(a => a.Causes.Any(c => identities.Contains(c.Identity))), $"{at}: a broken answer without a finding");
+        var unexplained = answers.Where(a => a.IsBroken && !a.Causes.Any(c => identities.Contains(c.Identity))).SelectMany(a => a.Causes).Select(c => c.Identity).FirstOrDefault();
+        Assert.True(unexplained is null, $"{at}: {unexplained} has no finding");
         Assert.True(proof.Findings.All(f => f.CausedBy.All(identities.Contains)), $"{at}: a finding follows from nothing");
         Assert.True(answers.All(a => a.IsYes == (a.Causes.Count == 0)), $"{at}: a yes with a cause, or a no without");
     }

@@ -60,7 +60,7 @@ public sealed class TechniqueTests
         var proof = Judging.Prove(design);
         Assert.Equal(VerdictKind.WillNotWork, proof.Verdict.Kind);
         Assert.Equal(
-            ["same-subnet-both-sides(loft-router)", "translated-twice(loft-router)", "fixed-inside-pool(hall-gateway,studio-point)", "different-names(hall-gateway/r24,hall-gateway/r5,loft-router/r24,loft-router/r5,studio-point/r24,studio-point/r5)"],
+            ["same-subnet-both-sides(loft-router)", "translated-twice(loft-router)", "fixed-inside-pool(hall-gateway,studio-point)", "forward-to-lease(hall-gateway,loft-router)", "different-names(hall-gateway/r24,hall-gateway/r5,loft-router/r24,loft-router/r5,studio-point/r24,studio-point/r5)"],
             proof.Findings.Where(f => f.CausedBy.Count == 0).Select(f => f.Identity));
         for (var round = 0; round < 10 && proof.Findings.Any(f => f.Remedies.Count > 0); round++)
         {

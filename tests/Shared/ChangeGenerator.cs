@@ -9,7 +9,7 @@ public static class ChangeGenerator
 {
     public static Change Make(Random dice, Design design)
     {
-        return dice.Next(21) switch
+        return dice.Next(28) switch
         {
             0 => new SetMode(Box(), (ModeKind)dice.Next(4)),
             1 => new SetLanAddress(Box(), Own()),
@@ -29,6 +29,14 @@ public static class ChangeGenerator
             16 => new SetServerNames(Box(), Coin() ? [] : [Address()]),
             17 => new AcceptFinding(Coin() ? "loop(a,b)" : "no-internet(x)", Coin(), Coin() ? "it may" : " ", "A. Name"),
             19 => new SetGuest(Box(), dice.Next(3) == 0 ? null : new("guests", (WifiSecurity)dice.Next(6), Coin() ? "key" : null, Home.Own(Coin() ? "192.168.30.1/24" : "192.168.8.1/24"), Home.Range(Coin() ? "192.168.30.20-192.168.30.99" : "192.168.8.20-192.168.8.99"))),
+            20 => new SetTranslation(Box(), Coin()),
+            21 => new SetDmz(Box(), Coin() ? null : Address()),
+            22 => new SetPortRequests(Box(), Coin()),
+            23 => new AddRoute(Box(), new(Subnet.Containing(Address(), dice.Next(0, 33)), Address())),
+            24 => new SetLeaseTime(Box(), Coin() ? null : dice.Next(0, 600_000)),
+            25 => new SetPointGuest(Box(), Coin() ? null : new("visitors", (WifiSecurity)dice.Next(6), Coin() ? "key" : null)),
+            26 => new SetServerNames(Box(), Coin() ? [] : [Address()]) { LeftOut = Coin() },
+            27 => new SetServerGateway(Box(), Coin() ? null : Address()) { LeftOut = Coin() },
             18 => new TakeBackAcceptance("loop(a,b)"),
             13 => new RemoveReservation(Box(), Of(design.Site.Devices).Hardware!.Value),
             _ => new Unpatch(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none"),

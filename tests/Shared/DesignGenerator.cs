@@ -78,7 +78,44 @@ public static class DesignGenerator
             home.Guests("gw", pool: Pick(dice, "192.168.30.20-192.168.30.99", "192.168.30.20-192.168.30.20"));
             home.Wifi("guest-a", "gw", "guests", "guest-key").Wifi("guest-b", "gw", "guests", Pick(dice, "guest-key", "another"));
         }
-        return home.Design;
+        return WithHabits(home.Design, new Random(seed + 77_777));
+    }
+
+    /// <summary>What boxes and devices do by themselves, mostly not found out; and now and then what few people set.</summary>
+    private static Design WithHabits(Design design, Random dice)
+    {
+        Known Habit() => (Known)(dice.Next(6) switch { 0 => 1, 1 => 2, _ => 0 });
+        return design with
+        {
+            Site = design.Site with
+            {
+                Boxes = [.. design.Site.Boxes.Select(b => b with
+                {
+                    Profile = b.Profile with
+                    {
+                        Habits = dice.Next(2) == 0 ? BoxHabits.NotKnown : new()
+                        {
+                            ChecksOffer = Habit(),
+                            ChecksLease = Habit(),
+                            OnOverlap = (OverlapHabit)dice.Next(4),
+                            AnswersAcross = Habit(),
+                            ChecksReversePath = Habit(),
+                            ServesWhenAlone = Habit(),
+                            GuestsApart = Habit(),
+                            LoopsBack = Habit(),
+                        },
+                    },
+                })],
+                Devices = [.. design.Site.Devices.Select(d => d with { ChecksLease = Habit() })],
+                Needs = [.. design.Site.Needs.Select(n => n is ReachFromOutside reach ? reach with { AsksItself = dice.Next(5) == 0 } : n)],
+            },
+            SetUp = design.SetUp with
+            {
+                Boxes = [.. design.SetUp.Boxes.Select(b => b.Mode is RouterMode router && dice.Next(3) == 0
+                    ? b with { Mode = router with { Translates = b.Box == "gw" || dice.Next(4) > 0, PortRequests = dice.Next(2) == 0, Dmz = dice.Next(8) == 0 ? router.Server.Pool.First : null } }
+                    : b)],
+            },
+        };
     }
 
     private static bool Bit(Random dice, int of, out bool result) => result = dice.Next(of) == 0;

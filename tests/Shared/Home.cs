@@ -125,7 +125,8 @@ public sealed class Home
             return new Automatic();
         }
         var own = Own(address);
-        return new Fixed(own, gateway is null ? new Ipv4Address(own.Subnet.Network.Bits + 1) : At(gateway), []);
+        var up = gateway is null ? new Ipv4Address(own.Subnet.Network.Bits + 1) : At(gateway);
+        return new Fixed(own, up, [up]);
     }
 
     private void AddDevice(string id) => _devices.Add(new(id, id, DeviceKind.Other, NextHardware()));

@@ -52,6 +52,13 @@ public static class Difference
         SetWan c => [c.Box],
         SetRadio c => [c.Box],
         SetGuest c => [c.Box],
+        SetPointGuest c => [c.Box],
+        SetTranslation c => [c.Box],
+        SetDmz c => [c.Box],
+        SetPortRequests c => [c.Box],
+        AddRoute c => [c.Box],
+        RemoveRoute c => [c.Box],
+        SetLeaseTime c => [c.Box],
         SwitchAddressServer c => [c.Box],
         MovePool c => [c.Box],
         SetServerGateway c => [c.Box],
@@ -84,6 +91,7 @@ public static class Difference
                 break;
             case (AccessPointMode now, AccessPointMode wanted):
                 steps.Unless(Same(now.Page, wanted.Page), new SetPageAddress(box, wanted.Page));
+                steps.Unless(now.Guest == wanted.Guest, new SetPointGuest(box, wanted.Guest));
                 break;
             case (SwitchMode { Page: { } now }, SwitchMode { Page: { } wanted }):
                 steps.Unless(Same(now, wanted), new SetPageAddress(box, wanted));
@@ -108,8 +116,24 @@ public static class Difference
         steps.Unless(now.Guest == to.Guest, new SetGuest(box, to.Guest));
         steps.Unless(now.Server.On == to.Server.On, new SwitchAddressServer(box, to.Server.On));
         steps.Unless(now.Server.Pool == to.Server.Pool, new MovePool(box, to.Server.Pool));
-        steps.Unless(now.Server.Gateway == to.Server.Gateway, new SetServerGateway(box, to.Server.Gateway));
-        steps.Unless(now.Server.NameServers.SequenceEqual(to.Server.NameServers), new SetServerNames(box, to.Server.NameServers));
+        steps.Unless(
+            now.Server.Gateway == to.Server.Gateway && now.Server.LeavesOutGateway == to.Server.LeavesOutGateway,
+            new SetServerGateway(box, to.Server.Gateway) { LeftOut = to.Server.LeavesOutGateway });
+        steps.Unless(
+            now.Server.NameServers.SequenceEqual(to.Server.NameServers) && now.Server.LeavesOutNames == to.Server.LeavesOutNames,
+            new SetServerNames(box, to.Server.NameServers) { LeftOut = to.Server.LeavesOutNames });
+        steps.Unless(now.Server.LeaseMinutes == to.Server.LeaseMinutes, new SetLeaseTime(box, to.Server.LeaseMinutes));
+        steps.Unless(now.Translates == to.Translates, new SetTranslation(box, to.Translates));
+        steps.Unless(now.Dmz == to.Dmz, new SetDmz(box, to.Dmz));
+        steps.Unless(now.PortRequests == to.PortRequests, new SetPortRequests(box, to.PortRequests));
+        foreach (var route in now.Routes.Where(r => to.Routes.All(t => t.To != r.To)))
+        {
+            steps.Do(new RemoveRoute(box, route.To));
+        }
+        foreach (var route in to.Routes.Except(now.Routes))
+        {
+            steps.Do(new AddRoute(box, route));
+        }
         foreach (var kept in now.Server.Reservations.Except(to.Server.Reservations))
         {
             steps.Do(new RemoveReservation(box, kept.Hardware));

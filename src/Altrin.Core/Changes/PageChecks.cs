@@ -47,6 +47,14 @@ public static class PageChecks
         key is null || (key.Length is > 0 and <= 60 && key[0] != '-' && key.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-')) ? null
         : "A key is referred to by 1 to 60 small letters, digits and hyphens; the key itself is not kept here.";
 
+    /// <summary>Why no router takes this way; null where one would.</summary>
+    public static string? WrongRoute(StaticRoute route) =>
+        route.To.PrefixLength is < 1 or > 32 ? "A route to everywhere is the default gateway; it is set on the WAN side."
+        : WrongHost(route.Via);
+
+    /// <summary>Why no server takes this lease time; null where one would, or where none is given.</summary>
+    public static string? WrongLeaseTime(int? minutes) => minutes is < 2 or > 525_600 ? "A lease lasts 2 minutes to 525,600 (a year)." : null;
+
     /// <summary>Why this is no port of TCP or UDP; null where it is.</summary>
     public static string? WrongTransportPort(int port) => port is < 1 or > 65535 ? $"{port} is not a port; ports are 1 to 65535." : null;
 }

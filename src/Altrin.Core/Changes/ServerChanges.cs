@@ -27,23 +27,42 @@ public sealed record MovePool(string Box, AddressRange Pool) : Change
 /// <summary>Sets the default gateway that a router's address server hands out; none for the router itself.</summary>
 public sealed record SetServerGateway(string Box, Ipv4Address? Gateway) : Change
 {
-    /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        Edit.Unless(Gateway is { } gateway ? PageChecks.WrongHost(gateway) : null, router.Server with { Gateway = Gateway }));
+    /// <summary>Whether it hands out no gateway at all; then <see cref="Gateway"/> counts for nothing.</summary>
+    public bool LeftOut { get; init; }
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(Gateway is { } gateway ? gateway.ToString() : "itself")} as gateway";
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
+        Edit.Unless(Gateway is { } gateway ? PageChecks.WrongHost(gateway) : null, router.Server with { Gateway = LeftOut ? null : Gateway, LeavesOutGateway = LeftOut }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(LeftOut ? "no gateway" : $"{(Gateway is { } gateway ? gateway.ToString() : "itself")} as gateway")}";
 }
 
 /// <summary>Sets the name servers that a router's address server hands out; none for the router itself.</summary>
 public sealed record SetServerNames(string Box, IReadOnlyList<Ipv4Address> NameServers) : Change
 {
-    /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        Edit.Unless(NameServers.Count > 4 ? "At most 4 name servers are taken." : NameServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null), router.Server with { NameServers = NameServers }));
+    /// <summary>Whether it hands out no name servers at all; then <see cref="NameServers"/> counts for nothing.</summary>
+    public bool LeftOut { get; init; }
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(NameServers.Count == 0 ? "itself" : string.Join(" and ", NameServers))} for names";
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
+        Edit.Unless(
+            NameServers.Count > 4 ? "At most 4 name servers are taken." : NameServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null),
+            router.Server with { NameServers = LeftOut ? [] : NameServers, LeavesOutNames = LeftOut }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(LeftOut ? "no name server" : $"{(NameServers.Count == 0 ? "itself" : string.Join(" and ", NameServers))} for names")}";
+}
+
+/// <summary>Sets how long the leases of a router's address server last, in minutes; none where it was not read.</summary>
+public sealed record SetLeaseTime(string Box, int? Minutes) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
+        Edit.Unless(PageChecks.WrongLeaseTime(Minutes), router.Server with { LeaseMinutes = Minutes }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"Leases of {design.NameOf(Box)} last {(Minutes is { } minutes ? $"{minutes} minutes" : "as long as they do")}";
 }
 
 /// <summary>Keeps an address for one hardware address. Replaces an older reservation for the same hardware address.</summary>

@@ -81,7 +81,7 @@ public sealed record Answer(AnswerKind Kind, IReadOnlyList<Cause> Causes, IReadO
         return kind == AnswerKind.Yes ? Yes : new(
             kind,
             Ordered([.. telling.SelectMany(a => a.Causes)]),
-            kind == AnswerKind.No ? [] : Cut([.. telling.SelectMany(a => a.Outcomes)]));
+            kind == AnswerKind.No ? [] : Cut([.. telling.SelectMany(a => a.Outcomes).Distinct()]));
     }
 
     /// <summary>
@@ -90,7 +90,7 @@ public sealed record Answer(AnswerKind Kind, IReadOnlyList<Cause> Causes, IReadO
     /// </summary>
     /// <param name="ways">What may come to pass, each with its answer; at least one.</param>
     /// <param name="race">Why it is not known which.</param>
-    public static Answer OneOf(IReadOnlyList<(string When, Answer Answer)> ways, Cause race)
+    public static Answer OneOf(IReadOnlyList<(string When, Answer Answer)> ways, params IReadOnlyList<Cause> race)
     {
         if (ways.Count == 1)
         {
@@ -100,17 +100,20 @@ public sealed record Answer(AnswerKind Kind, IReadOnlyList<Cause> Causes, IReadO
         {
             return Yes;
         }
-        var outcomes = Cut([.. ways.Select(w => new Outcome(w.When, w.Answer.Kind))]);
         if (ways.All(w => w.Answer.Kind == AnswerKind.No))
         {
-            return new(AnswerKind.No, Ordered([race, .. ways.SelectMany(w => w.Answer.Causes)]), []);
+            return new(AnswerKind.No, Ordered([.. race, .. ways.SelectMany(w => w.Answer.Causes)]), []);
         }
         if (ways.All(w => w.Answer.Kind is AnswerKind.Unknown or AnswerKind.Yes))
         {
             return new(AnswerKind.Unknown, Ordered([.. ways.SelectMany(w => w.Answer.Causes)]), []);
         }
-        return new(AnswerKind.Luck, Ordered([race, .. ways.Where(w => w.Answer.Kind == AnswerKind.Luck).SelectMany(w => w.Answer.Causes)]), outcomes);
+        return new(AnswerKind.Luck, Ordered([.. race, .. ways.Where(w => w.Answer.Kind == AnswerKind.Luck).SelectMany(w => w.Answer.Causes)]), Cut([.. ways.SelectMany(Flat)]));
     }
+
+    private static IEnumerable<Outcome> Flat((string When, Answer Answer) way) => way.Answer is { Kind: AnswerKind.Luck, Outcomes.Count: > 0 }
+        ? way.Answer.Outcomes.Select(o => new Outcome($"{way.When}, {o.When}", o.Result))
+        : [new(way.When, way.Answer.Kind)];
 
     private static AnswerKind Worst(AnswerKind a, AnswerKind b) =>
         a == AnswerKind.No || b == AnswerKind.No ? AnswerKind.No

@@ -43,6 +43,22 @@ public static class CauseCodes
     public const string NotForwarded = "not-forwarded";
     /// <summary>Two devices that are in no network together. Subjects: both. The need that asks for it says so.</summary>
     public const string Apart = "apart";
+    /// <summary>Nobody answers at an address beside somebody. Subject: who asks for it.</summary>
+    public const string NoAnswer = "no-answer";
+    /// <summary>A router, or the provider, that knows no way to an address. Subject: who does not.</summary>
+    public const string NoRoute = "no-route";
+    /// <summary>The answer does not come back to whom it is for, or not from whom it was asked. Subject: who answers, or the router that lets it go astray.</summary>
+    public const string NoWayBack = "no-way-back";
+    /// <summary>An address of the home goes out to the provider untranslated. Subject: the router.</summary>
+    public const string NotTranslated = "not-translated";
+    /// <summary>A box that keeps guests apart. Subject: the box.</summary>
+    public const string GuestsApart = "guests-apart";
+    /// <summary>A guest name that opens into the home, or may. Subject: the access point.</summary>
+    public const string GuestsOpen = "guests-open";
+    /// <summary>A router that does not lead from inside to its own outer address, or may not. Subject: the router.</summary>
+    public const string NoLoopBack = "no-loop-back";
+    /// <summary>Name servers that are missing or do not answer. Subject: who set them.</summary>
+    public const string NamesWrong = "names-wrong";
     /// <summary>Two routers, one behind each other in a ring: packets go round. Subject: a router of it.</summary>
     public const string RoutesInCircle = "routes-in-circle";
 }

@@ -5,32 +5,87 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;
 
-/// <summary>Everything that is said of a settled network, in stable order.</summary>
+/// <summary>
+/// Everything that is said of a network, in stable order. Leases, discovery and management are written out only where somebody
+/// asks for them: they are long, and no verdict needs them.
+/// </summary>
 /// <param name="Segments">The address territories.</param>
 /// <param name="Addresses">Who holds which address, box by box and device by device.</param>
+/// <param name="Leases">Who asks for an address, and every offer that it hears.</param>
 /// <param name="Conflicts">Addresses that two hosts hold or may come to hold.</param>
 /// <param name="Overlaps">Routers with overlapping subnets on both sides.</param>
 /// <param name="Internet">Ordinary internet of each customer's device.</param>
 /// <param name="Needs">What the customer asked for, need by need.</param>
+/// <param name="Inbound">What becomes of a connection opened from outside, forward by forward; over IPv4 only.</param>
 /// <param name="Links">Cables and Wi-Fi in use, with what they carry.</param>
 /// <param name="Uplinks">At whom each box and device hangs.</param>
 /// <param name="Rulers">Who has which address of which subnet.</param>
-/// <param name="ReachOnDemand">Works <see cref="Reach"/> out: no finding needs it, and it grows with the square of the home.</param>
+/// <param name="AmongDevices">Works <see cref="Reach"/> and what hangs on it out: no finding needs it, and it grows with the square of the home.</param>
 public sealed record FactSheet(
     IReadOnlyList<SegmentFact> Segments,
     IReadOnlyList<AddressFact> Addresses,
+    [property: JsonIgnore] IReadOnlyList<LeaseFact> Leases,
     IReadOnlyList<ConflictFact> Conflicts,
     IReadOnlyList<OverlapFact> Overlaps,
     IReadOnlyList<InternetFact> Internet,
     IReadOnlyList<NeedFact> Needs,
+    IReadOnlyList<InboundFact> Inbound,
     IReadOnlyList<LinkFact> Links,
     IReadOnlyList<UplinkFact> Uplinks,
     IReadOnlyList<RulerFact> Rulers,
-    [property: JsonIgnore] Lazy<ReachFact> ReachOnDemand)
+    [property: JsonIgnore] Lazy<AmongDevices> AmongDevices)
 {
     /// <summary>Who opens connections to whom, class by class.</summary>
-    public ReachFact Reach => ReachOnDemand.Value;
+    public ReachFact Reach => AmongDevices.Value.Reach;
+
+    /// <summary>Whose questions by broadcast and multicast arrive at whom, and whether the answer does. Classes that are not listed together hear nothing of each other.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<DiscoveryFact> Discovery => AmongDevices.Value.Discovery;
+
+    /// <summary>Where the page of each box answers, and for whom.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<ManagementFact> Management => AmongDevices.Value.Management;
 }
+
+/// <summary>What is worked out only when it is asked for.</summary>
+/// <param name="Reach">Who opens connections to whom.</param>
+/// <param name="Discovery">Who finds whom.</param>
+/// <param name="Management">Whose page answers where.</param>
+public sealed record AmongDevices(ReachFact Reach, IReadOnlyList<DiscoveryFact> Discovery, IReadOnlyList<ManagementFact> Management);
+
+/// <summary>One who asks for an address.</summary>
+/// <param name="Owner">Box or device.</param>
+/// <param name="Side">Which side of it.</param>
+/// <param name="Offers">Every offer that it hears, by server; which one it takes is not known where there are several.</param>
+/// <param name="WhyNone">Why it gets none; null where it gets one.</param>
+public sealed record LeaseFact(string Owner, Side Side, IReadOnlyList<Offer> Offers, Cause? WhyNone);
+
+/// <summary>A port of a router seen from the internet. Over IPv4 only.</summary>
+/// <param name="Router">The router that lets it in.</param>
+/// <param name="Protocol">TCP or UDP.</param>
+/// <param name="Port">The port asked for from outside.</param>
+/// <param name="Answer">Whether a connection from the internet arrives.</param>
+/// <param name="ArrivesAt">The device or box where it arrives; null where it does not.</param>
+/// <param name="StoppedBy">Who stops it; null where it arrives.</param>
+public sealed record InboundFact(string Router, Protocol Protocol, int Port, Answer Answer, string? ArrivesAt, string? StoppedBy);
+
+/// <summary>A question to everybody, such as those by which printers are found. It stays in its segment and crosses neither a router nor a barrier for guests.</summary>
+/// <param name="From">Class that asks.</param>
+/// <param name="To">Class that is looked for.</param>
+/// <param name="Question">Whether the question arrives.</param>
+/// <param name="Reply">Whether the answer, which is sent to the asker's address, does.</param>
+public sealed record DiscoveryFact(string From, string To, Answer Question, Answer Reply);
+
+/// <summary>The page of a box.</summary>
+/// <param name="Box">The box.</param>
+/// <param name="Address">Where it answers; null where the address is not certain.</param>
+/// <param name="From">For each class of devices, whether the page opens.</param>
+public sealed record ManagementFact(string Box, Ipv4Address? Address, IReadOnlyList<SeatAnswer> From);
+
+/// <summary>What is so for one class of devices.</summary>
+/// <param name="Class">The class, by its first device.</param>
+/// <param name="Answer">Whether it is so.</param>
+public sealed record SeatAnswer(string Class, Answer Answer);
 
 /// <summary>One broadcast domain.</summary>
 /// <param name="Id">Named after the router that rules it, else after another box in it; "street" for the provider's.</param>
@@ -63,16 +118,19 @@ public enum AddressOrigin
 /// <param name="Origin">How it came by it; the first offer's where several answer.</param>
 /// <param name="Address">The address where it is certain; null for one of a range.</param>
 /// <param name="PrefixLength">Its prefix; null where it has no address.</param>
+/// <param name="From">The range that it is one of, where the server decides; null where the address is certain or nothing is known.</param>
 /// <param name="Gateway">Its default gateway; null where it has none.</param>
-/// <param name="Offers">Every offer that it hears.</param>
-public sealed record AddressFact(string Owner, Side Side, string Segment, AddressOrigin Origin, Ipv4Address? Address, int? PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Offer> Offers);
+/// <param name="NameServers">Who it asks for names.</param>
+/// <param name="Servers">Who may have given it, by id; the first one's values stand here. Empty for a typed address.</param>
+public sealed record AddressFact(string Owner, Side Side, string Segment, AddressOrigin Origin, Ipv4Address? Address, AddressRange? From, int? PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers, IReadOnlyList<string> Servers);
 
 /// <summary>One address that two hosts of one segment hold or may come to hold.</summary>
 /// <param name="Segment">Where.</param>
 /// <param name="Address">Which.</param>
 /// <param name="Holders">Hosts that hold it for certain, by id.</param>
 /// <param name="Pool">The server whose pool holds it too; null for a certain duplicate.</param>
-public sealed record ConflictFact(string Segment, Ipv4Address Address, IReadOnlyList<string> Holders, string? Pool);
+/// <param name="Guarded">Whether somebody tries the address before it is used twice: it holds for as long as its holder is on and answers.</param>
+public sealed record ConflictFact(string Segment, Ipv4Address Address, IReadOnlyList<string> Holders, string? Pool, bool Guarded);
 
 /// <summary>A router whose sides share addresses.</summary>
 /// <param name="Router">The router.</param>
@@ -83,11 +141,15 @@ public sealed record OverlapFact(string Router, Subnet Outer, Subnet Inner, Ipv4
 
 /// <summary>Ordinary internet of a device.</summary>
 /// <param name="Device">The device.</param>
-/// <param name="Answer">Whether it gets there.</param>
+/// <param name="Answer">Whether it has ordinary internet: it gets there, and names resolve.</param>
+/// <param name="Reached">Whether packets get there and back.</param>
+/// <param name="Resolves">Whether names resolve.</param>
+/// <param name="SeenAs">Whose address the world sees: a box, the device itself, or "street" behind a carrier.</param>
+/// <param name="SeenAddress">That address; null where it is not certain.</param>
 /// <param name="Translators">Boxes that give its packets another source address, in order; "street" for the carrier.</param>
 /// <param name="Links">Links on its way out, its own first, as far as its packets get.</param>
 /// <param name="Slowest">The slowest of these links as far as is known; null where none is slower than another.</param>
-public sealed record InternetFact(string Device, Answer Answer, IReadOnlyList<string> Translators, IReadOnlyList<string> Links, string? Slowest);
+public sealed record InternetFact(string Device, Answer Answer, Answer Reached, Answer Resolves, string SeenAs, Ipv4Address? SeenAddress, IReadOnlyList<string> Translators, IReadOnlyList<string> Links, string? Slowest);
 
 /// <summary>What joins two things.</summary>
 public enum LinkKind

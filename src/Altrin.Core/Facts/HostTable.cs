@@ -12,7 +12,7 @@ public sealed class HostTable
     private readonly ILookup<(string Segment, Ipv4Address Address), Interface> _holders;
     private readonly Dictionary<(string, Side), List<Cause>> _clashes = [];
     private readonly Dictionary<string, List<Cause>> _inPool = new(StringComparer.Ordinal);
-    private readonly Dictionary<(string Segment, string Server), Answer> _leased = [];
+    private readonly Dictionary<(string Segment, string Server), IReadOnlyList<Cause>> _leased = [];
 
     internal HostTable(Network network, Leasing leasing)
     {
@@ -54,36 +54,35 @@ public sealed class HostTable
         return serving.Count > 0 ? serving : routers;
     }
 
-    /// <summary>What a host suffers from its own segment before its first packet leaves it: rings, duplicates, races for an address.</summary>
-    public Answer Trouble(Interface host, Holding holding)
+    /// <summary>Why luck may take an address away from its holder: others who may be handed it, too few leases. None where it is safe.</summary>
+    public IReadOnlyList<Cause> Races(Interface host, Holding holding)
     {
-        var segment = _network.Segment(host.Segment);
-        if (segment.Loops.Count > 0)
-        {
-            return Answer.No([.. segment.Loops.Select(l => Cause.Of(CauseCodes.Loop, $"A ring of {l.Cables.Count} {(l.Cables.Count == 1 ? "cable" : "cables")} takes the segment down.", l.Cables))]);
-        }
         if (holding is { Server: { } server, Exact: null })
         {
-            return _leased.TryGetValue((segment.Id, server), out var known) ? known : _leased[(segment.Id, server)] = Leased(segment, server);
+            var causes = _leased.TryGetValue((host.Segment, server), out var known) ? known : _leased[(host.Segment, server)] = Leased(_network.Segment(host.Segment), server);
+            // One who tries an address first declines the one that is taken, and is given another.
+            return causes.All(c => c.Code != CauseCodes.FixedInPool) || !Checks(host) ? causes : [.. causes.Where(c => c.Code != CauseCodes.FixedInPool)];
         }
-        return _clashes.TryGetValue((host.Owner, host.Side), out var clashes) ? Answer.ByLuck(clashes) : Answer.Yes;
+        return _clashes.TryGetValue((host.Owner, host.Side), out var clashes) ? clashes : [];
     }
 
     /// <summary>What everybody suffers who has an unreserved lease of a server.</summary>
-    private Answer Leased(Segment segment, string server)
+    private List<Cause> Leased(Segment segment, string server)
     {
         var causes = new List<Cause>(_inPool.GetValueOrDefault(server, []));
         var seat = segment.Servers.First(s => s.Owner == server);
         if (seat.Leases is { } leases && _leasing.Unreserved(server) > leases)
         {
-            causes.Add(Cause.Of(CauseCodes.SeveralAtStreet, $"{_leasing.Unreserved(server)} ask the provider for an address and one gets it.", PortRef.Street));
+            causes.Add(Cause.Of(CauseCodes.SeveralAtStreet, $"{_leasing.Unreserved(server)} ask the provider for an address and {(leases == 1 ? "one gets it" : $"{leases} get one")}.", PortRef.Street));
         }
         else if (seat.Pool is { } pool && _leasing.Unreserved(server) > pool.Count)
         {
             causes.Add(Cause.Of(CauseCodes.PoolTooSmall, $"{_leasing.Unreserved(server)} ask for an address and the pool of {_network.NameOf(server)} holds {pool.Count}.", server));
         }
-        return causes.Count == 0 ? Answer.Yes : Answer.ByLuck(causes);
+        return causes;
     }
+
+    private static bool Checks(Interface asker) => asker.ChecksLease == Known.Yes;
 
     private IEnumerable<ConflictFact> Duplicates(Segment segment)
     {
@@ -94,12 +93,7 @@ public sealed class HostTable
             .Where(g => g.Count() > 1);
         foreach (var group in certain)
         {
-            var cause = Cause.Of(CauseCodes.AddressTwice, $"{group.Key} is on {Joined(group.Select(h => h.Owner))} at once.", group.Select(h => h.Owner));
-            foreach (var host in group)
-            {
-                Clash(host, cause);
-            }
-            yield return new(segment.Id, group.Key, cause.Subjects, null);
+            yield return new(segment.Id, group.Key, [.. group.Select(h => h.Owner).Distinct().Order(StringComparer.Ordinal)], null, false);
         }
     }
 
@@ -114,19 +108,19 @@ public sealed class HostTable
                 {
                     continue;
                 }
-                if (_leasing.Unreserved(server.Owner) > 0)
+                // Checked by the server, or by everybody who asks it, the address is handed to nobody while its holder answers.
+                var guarded = server.ChecksOffer == Known.Yes || segment.Interfaces.Where(i => i.Setting is Automatic && i.Linked).All(Checks);
+                if (_leasing.Unreserved(server.Owner) > 0 && !guarded)
                 {
                     var cause = Cause.Of(CauseCodes.FixedInPool, $"{_network.NameOf(server.Owner)} may hand {typed.Address.Address} of {_network.NameOf(host.Owner)} to somebody else.", host.Owner, server.Owner);
                     Clash(host, cause);
                     (_inPool.TryGetValue(server.Owner, out var there) ? there : _inPool[server.Owner] = []).Add(cause);
                 }
-                yield return new(segment.Id, typed.Address.Address, [host.Owner], server.Owner);
+                yield return new(segment.Id, typed.Address.Address, [host.Owner], server.Owner, guarded);
             }
         }
     }
 
     private void Clash(Interface host, Cause cause) =>
         (_clashes.TryGetValue((host.Owner, host.Side), out var there) ? there : _clashes[(host.Owner, host.Side)] = []).Add(cause);
-
-    private string Joined(IEnumerable<string> owners) => string.Join(" and ", owners.Distinct().Order(StringComparer.Ordinal).Select(_network.NameOf));
 }

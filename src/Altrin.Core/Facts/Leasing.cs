@@ -9,17 +9,36 @@ namespace Altrin.Core.Facts;
 /// <param name="Exact">The address, where a reservation fixes it.</param>
 /// <param name="From">Where it comes from otherwise; null where that is not known.</param>
 /// <param name="Example">An address of that range, stable for the same design and only an example.</param>
-/// <param name="PrefixLength">The prefix that comes with it.</param>
-/// <param name="Gateway">The default gateway that comes with it.</param>
-public sealed record Offer(string Server, Ipv4Address? Exact, AddressRange? From, Ipv4Address? Example, int PrefixLength, Ipv4Address Gateway);
+/// <param name="PrefixLength">The prefix that comes with it (option 1).</param>
+/// <param name="Gateway">The default gateway that comes with it (option 3); null where it is left out.</param>
+/// <param name="NameServers">The name servers that come with it (option 6).</param>
+/// <param name="LeaseMinutes">How long it lasts, in minutes (option 51).</param>
+public sealed record Offer(
+    string Server,
+    Ipv4Address? Exact,
+    AddressRange? From,
+    Ipv4Address? Example,
+    int PrefixLength,
+    Ipv4Address? Gateway,
+    IReadOnlyList<Ipv4Address> NameServers,
+    int LeaseMinutes);
 
 /// <summary>One way in which a host may hold an address.</summary>
 /// <param name="Exact">The address where it is certain.</param>
 /// <param name="From">The range it comes from otherwise; null where not known.</param>
+/// <param name="Example">An address of that range; null where it is certain or nothing is known.</param>
 /// <param name="PrefixLength">Its prefix.</param>
 /// <param name="Gateway">Its default gateway; null where it has none.</param>
+/// <param name="NameServers">Who it asks for names.</param>
 /// <param name="Server">Who gave it; null where typed by hand.</param>
-public sealed record Holding(Ipv4Address? Exact, AddressRange? From, int PrefixLength, Ipv4Address? Gateway, string? Server)
+public sealed record Holding(
+    Ipv4Address? Exact,
+    AddressRange? From,
+    Ipv4Address? Example,
+    int PrefixLength,
+    Ipv4Address? Gateway,
+    IReadOnlyList<Ipv4Address> NameServers,
+    string? Server)
 {
     /// <summary>The subnet that its owner believes in; null where its address is not known.</summary>
     public Subnet? Subnet => (Exact ?? From?.First) is { } address ? Addressing.Subnet.Containing(address, PrefixLength) : null;
@@ -29,6 +48,7 @@ public sealed record Holding(Ipv4Address? Exact, AddressRange? From, int PrefixL
 public sealed class Leasing
 {
     private readonly Dictionary<(string, Side), IReadOnlyList<Offer>> _offers = [];
+    private readonly Dictionary<(string, Side), IReadOnlyList<Holding>> _holdings = [];
     private readonly Dictionary<string, int> _askers = new(StringComparer.Ordinal);
 
     private Leasing(Network network)
@@ -47,6 +67,12 @@ public sealed class Leasing
                 _offers[asker] = offers;
             }
         }
+        foreach (var host in network.Interfaces)
+        {
+            _holdings[(host.Owner, host.Side)] = host.Setting is Fixed typed
+                ? [new(typed.Address.Address, null, null, typed.Address.PrefixLength, typed.Gateway, typed.NameServers, null)]
+                : [.. Offers(host).Select(o => new Holding(o.Exact, o.From, o.Example, o.PrefixLength, o.Gateway, o.NameServers, o.Server))];
+        }
     }
 
     /// <summary>The leases of a network.</summary>
@@ -59,14 +85,16 @@ public sealed class Leasing
     public int Unreserved(string server) => _askers.GetValueOrDefault(server);
 
     /// <summary>Every way in which the host may hold an address; none where it asks and nobody answers.</summary>
-    public IReadOnlyList<Holding> Holdings(Interface host) => host.Setting is Fixed typed
-        ? [new(typed.Address.Address, null, typed.Address.PrefixLength, typed.Gateway, null)]
-        : [.. Offers(host).Select(o => new Holding(o.Exact, o.From, o.PrefixLength, o.Gateway, o.Server))];
+    public IReadOnlyList<Holding> Holdings(Interface host) => _holdings[(host.Owner, host.Side)];
 
     private void Answer(ServerSeat server, List<Interface> asking, HashSet<Ipv4Address> fixedHere, Dictionary<(string, Side), List<Offer>> answers)
     {
         var kept = server.Reservations.ToDictionary(r => r.Hardware, r => r.Address);
-        var spoken = server.Reservations.Select(r => r.Address).Concat(fixedHere).Append(server.Gateway).ToHashSet();
+        var spoken = server.Reservations.Select(r => r.Address).Concat(fixedHere).Append(server.Own).ToHashSet();
+        if (server.Gateway is { } gateway)
+        {
+            spoken.Add(gateway);
+        }
         var free = server.Pool is { } pool ? pool.Without(spoken) : [];
         var (stretch, next) = (0, free.Count > 0 ? free[0].First.Bits : 0u);
         var unreserved = 0;
@@ -74,7 +102,7 @@ public sealed class Leasing
         {
             if (asker.Hardware is { } hardware && kept.TryGetValue(hardware, out var address))
             {
-                answers[(asker.Owner, asker.Side)].Add(new(server.Owner, address, null, null, server.PrefixLength, server.Gateway));
+                Add(asker, address, null, null);
                 continue;
             }
             unreserved++;
@@ -92,8 +120,11 @@ public sealed class Leasing
                     next++;
                 }
             }
-            answers[(asker.Owner, asker.Side)].Add(new(server.Owner, null, server.Pool, example, server.PrefixLength, server.Gateway));
+            Add(asker, null, server.Pool, example);
         }
         _askers[server.Owner] = unreserved;
+
+        void Add(Interface asker, Ipv4Address? exact, AddressRange? from, Ipv4Address? example) => answers[(asker.Owner, asker.Side)].Add(
+            new(server.Owner, exact, from, example, server.PrefixLength, server.Gateway, server.NameServers, server.LeaseMinutes));
     }
 }

@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Facts;
 
 /// <summary>Whether what the customer asked for comes true.</summary>
-internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer)
+internal sealed class NeedJudge(Network network, Tracer tracer)
 {
     public NeedFact Of(Need need)
     {
@@ -20,81 +20,47 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer)
         };
     }
 
-    /// <summary>
-    /// A connection from outside follows the device's own way out backwards: each translating router on it must forward the
-    /// port to the next one inward (RFC 3022: nothing is translated inward without a mapping).
-    /// </summary>
     private NeedFact Inbound(ReachFromOutside need, Interface device)
     {
-        var outward = tracer.ToInternet(device);
-        string[] routers = [.. outward.Routers.Reverse()];
+        var (via, way) = tracer.FromInternet(need, device);
+        var answer = way.Answer;
         if (network.Design.Site.Service is CarrierTranslation)
         {
-            return Fact(Answer.No(Cause.Of(CauseCodes.CarrierTranslation, "The provider translates: nothing opened from outside gets to the home over IPv4.", PortRef.Street)), PortRef.Street);
+            answer = Answer.No(Cause.Of(CauseCodes.CarrierTranslation, "The provider translates: nothing opened from outside gets to the home over IPv4.", PortRef.Street));
+            return Fact(PortRef.Street);
         }
-        if (outward.Answer.Kind == AnswerKind.No)
+        if (network.Design.Site.Service is UnknownService)
         {
-            return Fact(outward.Answer, routers.Length > 0 ? routers[^1] : device.Owner);
+            answer = answer.And(Answer.NotKnown(Cause.Of(CauseCodes.ServiceUnknown, "Whether the provider gives a public address was not asked.", PortRef.Street)));
         }
-        var answer = network.Design.Site.Service is UnknownService
-            ? Answer.NotKnown(Cause.Of(CauseCodes.ServiceUnknown, "Whether the provider gives a public address was not asked.", PortRef.Street))
-            : Answer.Yes;
-        var port = need.Port;
-        for (var i = 0; i < routers.Length; i++)
+        var inner = via.Where(tracer.ToInternet(device).Translators.Contains).Skip(1).ToList();
+        if (answer.Kind == AnswerKind.No && answer.Causes.Any(c => c.Code == CauseCodes.NotForwarded))
         {
-            var target = i + 1 < routers.Length ? network.Find(routers[i + 1], Side.Wan)! : device;
-            var step = Step(routers[i], need.Protocol, target, ref port);
-            answer = answer.And(step);
-            if (step.Kind == AnswerKind.No)
-            {
-                return Fact(answer.And(Answer.No([.. routers.Skip(1).Select(Twice)])), routers[i]);
-            }
+            answer = answer.And(Answer.No([.. inner.Select(Twice)]));
         }
-        answer = answer.And(outward.Answer);
-        return Fact(port == need.Port ? answer : Answer.No(Cause.Of(CauseCodes.NotForwarded, $"The connection arrives at port {port} instead of {need.Port}.", routers[^1])), answer.IsYes ? null : device.Owner);
+        answer = answer.And(tracer.ToInternet(device).Answer);
+        return Fact(way.StoppedBy ?? device.Owner);
 
-        NeedFact Fact(Answer result, string? stoppedBy) => new(need.Id, device.Owner, result, routers, result.IsYes ? null : stoppedBy);
-    }
-
-    private Answer Step(string router, Protocol protocol, Interface target, ref int port)
-    {
-        var outside = port;
-        var forward = network.Router(router)!.Forwards.FirstOrDefault(f => f.Protocol == protocol && f.OutsidePort == outside);
-        if (forward is null)
-        {
-            return Answer.No(Cause.Of(CauseCodes.NotForwarded, $"{Name(router)} does not let port {port} in.", router));
-        }
-        port = forward.InsidePort;
-        var holdings = leasing.Holdings(target);
-        if (holdings.All(h => h.Exact == forward.To))
-        {
-            return Answer.Yes;
-        }
-        return holdings.Any(h => h.Exact == forward.To || h.From is { } pool && pool.Contains(forward.To))
-            ? Answer.ByLuck(Cause.Of(CauseCodes.ForwardToLease, $"{Name(router)} forwards to {forward.To}, which {Name(target.Owner)} has only by luck.", router, target.Owner))
-            : Answer.No(Cause.Of(CauseCodes.NotForwarded, $"{Name(router)} forwards port {outside} to {forward.To}, which is not {Name(target.Owner)}.", router));
+        NeedFact Fact(string stoppedBy) => new(need.Id, device.Owner, answer, via, answer.IsYes ? null : stoppedBy);
     }
 
     /// <summary>Discovery by multicast stays on its link (RFC 6762) and crosses no router.</summary>
     private NeedFact Discovery(FoundByOthers need, Interface device)
     {
-        // Guests are kept apart on purpose.
-        var others = network.Interfaces.Where(i => i.Side == Side.Device && i.Owner != device.Owner && GuestId.BoxOf(i.Segment) is null).ToList();
-        var steps = new List<Answer> { Linked(device) };
-        string? stoppedBy = device.Linked ? null : device.Owner;
-        foreach (var other in others.Where(_ => device.Linked))
+        if (!device.Linked)
         {
-            var (step, by) = !other.Linked ? (Linked(other), other.Owner)
-                : other.Segment == device.Segment ? (Answer.Yes, null)
-                : Apart(device, other);
-            steps.Add(step);
-            stoppedBy ??= step.IsYes ? null : by;
+            return new(need.Id, device.Owner, tracer.ToInternet(device).Answer, [], device.Owner);
         }
-        var answer = Answer.All(steps);
-        return new(need.Id, device.Owner, answer, [], answer.IsYes ? null : stoppedBy);
+        // Guests are kept apart on purpose.
+        var elsewhere = network.Interfaces
+            .Where(i => i.Side == Side.Device && i.Owner != device.Owner && i.GuestOf is null && GuestId.BoxOf(i.Segment) is null && (!i.Linked || i.Segment != device.Segment))
+            .ToList();
+        // Whoever is in one segment is stopped alike, so one of each is looked at.
+        var apart = elsewhere.Where(o => o.Linked).GroupBy(o => o.Segment).Select(g => Apart(device, g.MaxBy(o => tracer.ToInternet(o).Routers.Count)!));
+        var steps = elsewhere.Where(o => !o.Linked).Select(o => (tracer.ToInternet(o).Answer, (string?)o.Owner)).Concat(apart).ToList();
+        var answer = Answer.All([.. steps.Select(s => s.Item1)]);
+        return new(need.Id, device.Owner, answer, [], answer.IsYes ? null : steps.First(s => !s.Item1.IsYes).Item2);
     }
-
-    private Answer Linked(Interface device) => device.Linked ? Answer.Yes : tracer.ToInternet(device).Answer;
 
     private (Answer, string?) Apart(Interface device, Interface other)
     {

@@ -12,7 +12,7 @@ namespace Altrin.Core.Facts;
 public sealed record Observation(Network Network, Leasing Leasing, HostTable Hosts, Tracer Tracer, FactSheet Sheet)
 {
     /// <summary>Whether one device opens a connection to another; null where either is not in use or both are one.</summary>
-    public ReachCell? Reach(string from, string to) => new ReachTable(Network, Leasing, Hosts, Tracer).Pair(from, to);
+    public ReachCell? Reach(string from, string to) => new ReachTable(Network, Leasing, Tracer).Pair(from, to);
 }
 
 /// <summary>Looks at a network and says what is so.</summary>
@@ -24,20 +24,23 @@ public static class Observer
         var leasing = Leasing.Of(network);
         var hosts = new HostTable(network, leasing);
         var tracer = new Tracer(network, leasing, hosts);
-        var needs = new NeedJudge(network, leasing, tracer);
+        var needs = new NeedJudge(network, tracer);
+        var names = new NameAsking(tracer);
         var links = new LinkMap(network);
         var devices = network.Interfaces.Where(i => i.Side == Side.Device).ToList();
         var sheet = new FactSheet(
             [.. network.Segments.Where(s => IsTerritory(s)).Select(s => SegmentFact(network, hosts, s))],
             [.. network.Interfaces.Select(i => AddressFact(leasing, i))],
+            [.. network.Interfaces.Where(i => i.Setting is Automatic).Select(i => LeaseFact(tracer.World, i))],
             hosts.Conflicts,
             tracer.Overlaps,
-            [.. devices.Select(d => Internet(network, tracer, links, d))],
+            [.. devices.Select(d => Internet(network, leasing, tracer, names, links, d))],
             [.. network.Design.Site.Needs.OrderBy(n => n.Id, StringComparer.Ordinal).Select(needs.Of)],
+            [.. network.Interfaces.Where(i => i.Side == Side.Wan && i.Linked).SelectMany(i => Inbound(network, tracer, i.Owner))],
             links.All(),
             links.Uplinks(),
             Rulers.Of(network, leasing, hosts),
-            new(() => new ReachTable(network, leasing, hosts, tracer).All()));
+            new(() => new ReachTable(network, leasing, tracer).All()));
         return new(network, leasing, hosts, tracer, sheet);
     }
 
@@ -59,21 +62,37 @@ public static class Observer
 
     private static AddressFact AddressFact(Leasing leasing, Interface host)
     {
-        var offers = leasing.Offers(host);
         var holding = leasing.Holdings(host) is [var first, ..] ? first : null;
         var origin = host.Setting is Fixed ? AddressOrigin.Fixed
             : !host.Linked ? AddressOrigin.None
             : holding is null ? AddressOrigin.SelfAssigned
             : holding.Exact is not null ? AddressOrigin.Reserved
             : AddressOrigin.Leased;
-        return new(host.Owner, host.Side, host.Segment, origin, holding?.Exact, holding?.PrefixLength, holding?.Gateway, offers);
+        return new(host.Owner, host.Side, host.Segment, origin, holding?.Exact, holding?.From, holding?.PrefixLength, holding?.Gateway, holding?.NameServers ?? [], [.. leasing.Offers(host).Select(o => o.Server)]);
     }
 
-    private static InternetFact Internet(Network network, Tracer tracer, LinkMap map, Interface device)
+    private static LeaseFact LeaseFact(World world, Interface asker)
+    {
+        var offers = world.Leasing.Offers(asker);
+        return new(asker.Owner, asker.Side, offers, offers.Count > 0 ? null : asker.Linked ? world.NoAddress(asker) : world.Unlinked(asker));
+    }
+
+    private static InternetFact Internet(Network network, Leasing leasing, Tracer tracer, NameAsking names, LinkMap map, Interface device)
     {
         var route = tracer.ToInternet(device);
-        var carrier = route.Answer.Kind != AnswerKind.No && network.Design.Site.Service is CarrierTranslation;
+        var resolves = names.Of(device, route.Answer);
         var links = map.Along(device, route);
-        return new(device.Owner, route.Answer, carrier ? [.. route.Routers, PortRef.Street] : route.Routers, links, map.Slowest(links));
+        var seen = route.SeenAs == PortRef.Street ? null
+            : (network.Find(route.SeenAs, Side.Wan) ?? network.Find(route.SeenAs, Side.Device)) is { } side && leasing.Holdings(side) is [{ Exact: { } exact }] ? (Addressing.Ipv4Address?)exact : null;
+        return new(device.Owner, route.Answer.And(resolves), route.Answer, resolves, route.SeenAs, seen, route.Translators, links, map.Slowest(links));
+    }
+
+    private static IEnumerable<InboundFact> Inbound(Network network, Tracer tracer, string router)
+    {
+        foreach (var forward in network.Router(router)!.Forwards)
+        {
+            var way = tracer.FromInternet(router, forward.Protocol, forward.OutsidePort);
+            yield return new(router, forward.Protocol, forward.OutsidePort, way.Answer, way.ArrivedAt, way.StoppedBy);
+        }
     }
 }

@@ -1,15 +1,14 @@
 using Altrin.Core.Networks;
-using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;
 
-/// <summary>Who opens connections to whom, worked out once for each class of devices.</summary>
-internal sealed class ReachTable(Network network, Leasing leasing, HostTable hosts, Tracer tracer)
+/// <summary>Who opens connections to whom, who finds whom, whose page opens where; worked out once for each class of devices.</summary>
+internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer)
 {
     /// <summary>Devices that are connected to nothing are one class with this segment.</summary>
     public const string Nowhere = "";
 
-    public ReachFact All()
+    public AmongDevices All()
     {
         var classes = network.Interfaces
             .Where(i => i.Side == Side.Device)
@@ -17,7 +16,8 @@ internal sealed class ReachTable(Network network, Leasing leasing, HostTable hos
             .Select(g => new ReachClass(g.First().Owner, g.First().Linked ? g.First().Segment : Nowhere, [.. g.Select(i => i.Owner)]))
             .OrderBy(c => c.Id, StringComparer.Ordinal)
             .ToList();
-        return new(classes, [.. classes.SelectMany(from => classes.Where(to => to != from || from.Devices.Count > 1).Select(to => Cell(from, to)))]);
+        var cells = classes.SelectMany(from => classes.Where(to => to != from || from.Devices.Count > 1).Select(to => Cell(from, to))).ToList();
+        return new(new(classes, cells), [.. Discovery(classes, cells)], [.. Management(classes)]);
     }
 
     /// <summary>One pair of devices; null where either is not in use.</summary>
@@ -33,49 +33,48 @@ internal sealed class ReachTable(Network network, Leasing leasing, HostTable hos
 
     private ReachCell Between(Interface a, Interface b)
     {
-        if (!a.Linked || !b.Linked)
+        var way = tracer.To(a, b);
+        if (way.Answer.Kind != AnswerKind.No || way.Answer.Causes.All(c => c.Code is not (CauseCodes.NoRoute or CauseCodes.NoAnswer or CauseCodes.NotTranslated or CauseCodes.NoWayBack)))
         {
-            return Stopped(tracer.ToInternet(a.Linked ? b : a).Answer, a.Linked ? b.Owner : a.Owner);
+            return new(a.Owner, b.Owner, way.Answer, way.Routers, way.StoppedBy);
         }
-        if (a.Segment == b.Segment)
+        // Packets for an address behind another router go astray towards the street. What keeps them out all the same is that router.
+        var outward = tracer.ToInternet(a);
+        var guard = tracer.ToInternet(b).Routers.FirstOrDefault(r =>
+            network.Router(r) is { Translates: true } && Meets(r, Side.Wan) && !Meets(r, Side.Lan));
+        if (guard is not null)
         {
-            var local = Local(a).And(Local(b));
-            return new(a.Owner, b.Owner, local.Kind == AnswerKind.No ? local : local.And(SameSubnet(a, b)), [], null);
+            return new(a.Owner, b.Owner, Answer.No(Cause.Of(CauseCodes.NotForwarded, $"{network.NameOf(guard)} lets nothing in that was not asked for from inside.", guard)), way.Routers, guard);
         }
-        var out1 = tracer.ToInternet(a);
-        var out2 = tracer.ToInternet(b);
-        var at = out1.Segments.ToList().IndexOf(b.Segment);
-        if (at > 0)
-        {
-            var way = tracer.ToSegment(a, b.Segment);
-            var overlap = way.Routers.Select(tracer.OverlapCause).OfType<Cause>().ToList();
-            var answer = overlap.Count > 0 ? Answer.No(overlap) : way.Answer.And(Local(b));
-            return new(a.Owner, b.Owner, answer, way.Routers, answer.IsYes ? null : way.Routers.Count > 0 ? way.Routers[0] : null);
-        }
-        var guard = out2.Routers.FirstOrDefault(r => network.Find(r, Side.Wan) is { } wan && out1.Segments.Contains(wan.Segment));
-        return guard is null
-            ? Stopped(out1.Answer.Kind == AnswerKind.No ? out1.Answer : Answer.No(), a.Owner)
-            : Stopped(Answer.No(Cause.Of(CauseCodes.NotForwarded, $"{network.NameOf(guard)} lets nothing in that was not asked for from inside.", guard)), guard);
+        // Behind a router with one subnet on both sides, what lies before it is looked for beside the asker.
+        return outward.Routers.Select(tracer.World.Overlap).FirstOrDefault(o => o is not null) is { } overlap
+            ? new(a.Owner, b.Owner, Answer.No(tracer.World.OverlapCause(overlap)), way.Routers, overlap.Router)
+            : new(a.Owner, b.Owner, way.Answer, way.Routers, way.StoppedBy);
 
-        ReachCell Stopped(Answer answer, string by) => new(a.Owner, b.Owner, answer, [], by);
+        bool Meets(string router, Side side) => network.Find(router, side) is { } found && outward.Segments.Contains(found.Segment);
     }
 
-    /// <summary>Whether the device has an address at all and keeps it.</summary>
-    private Answer Local(Interface device)
+    /// <summary>A question is heard by the whole segment; its answer is a packet to the asker, and may fail where the question arrived.</summary>
+    private static IEnumerable<DiscoveryFact> Discovery(IReadOnlyList<ReachClass> classes, IReadOnlyList<ReachCell> cells)
     {
-        var holdings = leasing.Holdings(device);
-        return holdings.Count == 0
-            ? Answer.No(Cause.Of(CauseCodes.NoAddressServer, $"Nobody answers when {network.NameOf(device.Owner)} asks for an address.", device.Segment))
-            : holdings.Select(h => hosts.Trouble(device, h)).Aggregate((x, y) => x.And(y));
+        var segments = classes.ToDictionary(c => c.Id, c => c.Segment, StringComparer.Ordinal);
+        foreach (var cell in cells.Where(c => segments[c.From] == segments[c.To] && segments[c.From] != Nowhere))
+        {
+            var back = cells.First(c => c.From == cell.To && c.To == cell.From);
+            // Only a barrier for guests, or a ring, stops a broadcast inside its segment.
+            var barrier = cell.Answer.Causes.Where(c => c.Code is CauseCodes.GuestsApart or CauseCodes.GuestsOpen or CauseCodes.Loop).ToList();
+            var question = barrier.Count == 0 ? Answer.Yes : cell.Answer.Kind == AnswerKind.Unknown ? Answer.NotKnown(barrier) : Answer.No(barrier);
+            yield return new(cell.From, cell.To, question, question.Kind == AnswerKind.No ? question : question.And(back.Answer));
+        }
     }
 
-    private Answer SameSubnet(Interface a, Interface b)
+    private IEnumerable<ManagementFact> Management(IReadOnlyList<ReachClass> classes)
     {
-        var pairs = leasing.Holdings(a).SelectMany(x => leasing.Holdings(b).Select(y => x.Subnet is not { } sx || y.Subnet is not { } sy || (sx.Contains(sy.Network) && sy.Contains(sx.Network)))).Distinct().ToList();
-        var outside = new[] { a, b }.Where(i => i.Setting is Fixed).Select(i => i.Owner).ToList();
-        return pairs is [true] ? Answer.Yes
-            : outside.Count > 0 && pairs is [false] ? Answer.No(Cause.Of(CauseCodes.OutsideSubnet, "They are on one wire in different subnets.", outside.Take(1)))
-            : Answer.ByLuck(Cause.Of(CauseCodes.TwoAddressServers, "They are on one wire and may be given different subnets.", network.Segment(a.Segment).Servers.Select(s => s.Owner)));
+        foreach (var page in network.Interfaces.Where(i => i.Side is Side.Lan or Side.Page))
+        {
+            var address = leasing.Holdings(page) is [{ Exact: { } exact }] ? exact : (Addressing.Ipv4Address?)null;
+            yield return new(page.Owner, address, [.. classes.Where(c => c.Segment != Nowhere).Select(c => new SeatAnswer(c.Id, tracer.To(network.Find(c.Id, Side.Device)!, page).Answer))]);
+        }
     }
 
     private string KeyOf(Interface device)
@@ -88,6 +87,7 @@ internal sealed class ReachTable(Network network, Leasing leasing, HostTable hos
         var holdings = leasing.Holdings(device);
         return string.Join('|',
             device.Segment,
+            device.GuestOf,
             string.Join(',', holdings.Select(h => $"{h.Subnet}>{h.Gateway}{(h.Exact is null ? "~" : "")}")),
             answer.Kind,
             string.Join(',', answer.Causes.Select(c => c.Identity)));

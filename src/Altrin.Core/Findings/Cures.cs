@@ -108,9 +108,13 @@ internal static class Cures
         }
         var moved = new InterfaceAddress(free, plan.Subnet.PrefixLength);
         var rulerAddress = e.Network.Router(ruler)!.Lan.Address;
-        Change move = host.Side == Side.Lan ? new SetLanAddress(host.Owner, moved) : Fix(host, new(moved, rulerAddress, typed.NameServers));
+        Change move = host.Side == Side.Lan ? new SetLanAddress(host.Owner, moved) : Fix(host, new(moved, rulerAddress, NamesBeside(e, host, typed.NameServers, rulerAddress)));
         yield return Hopeful($"Move {e.Name(host.Owner)} to {free}", [move, .. Redirect(e.Network.Router(ruler)!, ruler, typed.Address.Address, free)]);
     }
+
+    /// <summary>The name servers typed into a host, with the router's own address for those of the home that nobody has.</summary>
+    public static IReadOnlyList<Ipv4Address> NamesBeside(Evidence e, Interface host, IReadOnlyList<Ipv4Address> typed, Ipv4Address router) =>
+        [.. typed.Select(n => SpecialBlock.UseOf(n) == AddressUse.Private && e.Seen.Hosts.Holders(host.Segment, n).Count == 0 ? router : n).Distinct()];
 
     /// <summary>Lets a host ask for its address.</summary>
     public static IEnumerable<Remedy> Ask(Evidence e, Interface host) => host.Side == Side.Lan ? [] :

@@ -1,3 +1,4 @@
+using Altrin.Core.Addressing;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Networks;
@@ -23,15 +24,18 @@ public static class Compiler
         {
             var id = IdOf(groups, modes);
             var linked = groups.Length > 1;
+            var servers = groups.Select(ServerOf).OfType<ServerSeat>().ToList();
+            var woken = servers.Count == 0 && linked ? groups.Select(Woken).OfType<ServerSeat>().ToList() : [];
             var interfaces = groups
                 .SelectMany(g => InterfacesOf(g, id, linked))
+                .Select(i => woken.Find(w => w.Owner == i.Owner) is { } awake && i.Setting is Automatic ? i with { Setting = new Fixed(new(awake.Own, awake.PrefixLength), null, []) } : i)
                 .OrderBy(i => i.Owner, StringComparer.Ordinal).ThenBy(i => i.Side)
                 .ToList();
             segments.Add(new(
                 id,
                 [.. groups.Where(g => boxes.ContainsKey(g.Owner)).Select(g => g.Owner).Distinct()],
                 interfaces,
-                [.. groups.Select(ServerOf).OfType<ServerSeat>()],
+                [.. servers, .. woken],
                 [.. groups.SelectMany(g => cables[g]).Order(StringComparer.Ordinal)],
                 [.. groups.SelectMany(g => loops[g]).Select(l => l.Loop).OrderBy(l => string.Join(',', l.Cables), StringComparer.Ordinal)]));
         }
@@ -52,16 +56,16 @@ public static class Compiler
             }
             if (settings.TryGetValue(group.Owner, out var device))
             {
-                return [new(group.Owner, Side.Device, segment, linked, device.Address, devices[group.Owner].Hardware)];
+                return [new(group.Owner, Side.Device, segment, linked, device.Address, devices[group.Owner].Hardware) { GuestOf = links.GuestOf(group.Owner), ChecksLease = devices[group.Owner].ChecksLease }];
             }
             var box = boxes[group.Owner];
             return (modes[group.Owner], group.Wan) switch
             {
                 (RouterMode { Guest: { } guest }, _) when group.Guest => [new(box.Id, Side.Guest, segment, linked, new Fixed(guest.Lan, null, []), box.Hardware)],
-                (RouterMode router, true) => [new(box.Id, Side.Wan, segment, linked, router.Wan, box.WanHardware)],
+                (RouterMode router, true) => [new(box.Id, Side.Wan, segment, linked, router.Wan, box.WanHardware) { ChecksLease = box.Profile.Habits.ChecksLease }],
                 (RouterMode router, false) => [new(box.Id, Side.Lan, segment, linked, new Fixed(router.Lan, null, []), box.Hardware)],
-                (AccessPointMode point, false) => [new(box.Id, Side.Page, segment, linked, point.Page, box.Hardware)],
-                (SwitchMode { Page: { } page }, _) => [new(box.Id, Side.Page, segment, linked, page, box.Hardware)],
+                (AccessPointMode point, false) => [new(box.Id, Side.Page, segment, linked, point.Page, box.Hardware) { ChecksLease = box.Profile.Habits.ChecksLease }],
+                (SwitchMode { Page: { } page }, _) => [new(box.Id, Side.Page, segment, linked, page, box.Hardware) { ChecksLease = box.Profile.Habits.ChecksLease }],
                 _ => [],
             };
         }
@@ -69,11 +73,32 @@ public static class Compiler
         ServerSeat? ServerOf(Group group) =>
             group.Owner == PortRef.Street ? Provider.Server(design.Site.Service)
             : group.Guest && modes.GetValueOrDefault(group.Owner) is RouterMode { Guest: { } guest }
-                ? new(GuestId.Of(group.Owner), guest.Pool, guest.Lan.PrefixLength, guest.Lan.Address, [], null)
+                ? new(GuestId.Of(group.Owner), guest.Pool, guest.Lan.PrefixLength, guest.Lan.Address, guest.Lan.Address, [guest.Lan.Address], [], null) { ChecksOffer = boxes[group.Owner].Profile.Habits.ChecksOffer }
             : !group.Wan && modes.GetValueOrDefault(group.Owner) is RouterMode { Server.On: true } router
-                ? new(group.Owner, router.Server.Pool, router.Lan.PrefixLength, router.Server.Gateway ?? router.Lan.Address, router.Server.Reservations, null)
+                ? Seat(group.Owner, router.Lan, router.Server, boxes[group.Owner].Profile.Habits)
+                : null;
+
+        // In access-point mode a box that serves when alone falls back to its factory address and pool (common practice).
+        ServerSeat? Woken(Group group) =>
+            !group.Wan && modes.GetValueOrDefault(group.Owner) is AccessPointMode
+            && boxes[group.Owner].Profile is { Habits: { ServesWhenAlone: Known.Yes } habits, FactoryAddress: { } own, FactoryPool: { } pool }
+                ? new(group.Owner, pool, own.PrefixLength, own.Address, own.Address, [own.Address], [], null) { ChecksOffer = habits.ChecksOffer, Woke = true }
                 : null;
     }
+
+    private static ServerSeat Seat(string owner, InterfaceAddress lan, AddressServer server, BoxHabits habits) => new(
+        owner,
+        server.Pool,
+        lan.PrefixLength,
+        lan.Address,
+        server.LeavesOutGateway ? null : server.Gateway ?? lan.Address,
+        server.LeavesOutNames ? [] : server.NameServers is { Count: > 0 } given ? given : [lan.Address],
+        server.Reservations,
+        null)
+    {
+        LeaseMinutes = server.LeaseMinutes ?? AddressServer.UsualLeaseMinutes,
+        ChecksOffer = habits.ChecksOffer,
+    };
 
     /// <summary>
     /// Named after what stays when other things are plugged in: the street, else a router with its LAN side here,

@@ -7,6 +7,7 @@ internal sealed class LinkLayer
 {
     private readonly Dictionary<Group, Group> _parent = [];
     private readonly Dictionary<Group, List<(Group To, string Cable)>> _tree = [];
+    private readonly Dictionary<string, string> _guestsOf = new(StringComparer.Ordinal);
 
     private LinkLayer(Design design, Situation situation)
     {
@@ -58,6 +59,12 @@ internal sealed class LinkLayer
                 {
                     Refusals.Add(new(device.Device, wifi, refused));
                 }
+                else if (mode is AccessPointMode)
+                {
+                    // An access point has no subnet for guests: they come into its segment, kept apart or not.
+                    _guestsOf[device.Device] = wifi.Box;
+                    Join(new(wifi.Box, false));
+                }
                 else
                 {
                     Join(new(wifi.Box, false, true));
@@ -75,6 +82,9 @@ internal sealed class LinkLayer
             }
         }
     }
+
+    /// <summary>The access point whose guest name a device is in; null for everybody else.</summary>
+    public string? GuestOf(string device) => _guestsOf.GetValueOrDefault(device);
 
     public static LinkLayer Of(Design design, Situation situation) => new(design, situation);
 
@@ -108,10 +118,16 @@ internal sealed class LinkLayer
             : null;
     }
 
-    /// <summary>The guest name of a router as its radios send it; nothing while all of them are off.</summary>
-    private static IReadOnlyList<RadioSetting> GuestRadios(BoxMode? mode) => mode is RouterMode { Guest: { } guest } router
-        ? [.. router.Wifi.Where(r => r.On).Select(r => r with { Name = guest.Name, Security = guest.Security, Key = guest.Key })]
-        : [];
+    /// <summary>The guest name of a box as its radios send it; nothing while all of them are off.</summary>
+    private static IReadOnlyList<RadioSetting> GuestRadios(BoxMode? mode) => mode switch
+    {
+        RouterMode { Guest: { } guest } => Sent(mode, guest.Name, guest.Security, guest.Key),
+        AccessPointMode { Guest: { } guest } => Sent(mode, guest.Name, guest.Security, guest.Key),
+        _ => [],
+    };
+
+    private static IReadOnlyList<RadioSetting> Sent(BoxMode mode, string name, WifiSecurity security, string? key) =>
+        [.. mode.Radios.Where(r => r.On).Select(r => r with { Name = name, Security = security, Key = key })];
 
     private static RefusalReason? Refused(IReadOnlyList<RadioSetting> radios, WifiJoin wifi)
     {

@@ -74,6 +74,8 @@ public enum Side
     Device,
     /// <summary>The provider's end.</summary>
     Provider,
+    /// <summary>The installer's laptop: it looks on, and nobody's internet is judged by it.</summary>
+    Laptop,
 }
 
 /// <summary>Something that can hold an address.</summary>
@@ -83,16 +85,52 @@ public enum Side
 /// <param name="Linked">Whether anything else is in that segment.</param>
 /// <param name="Setting">How it comes by its address.</param>
 /// <param name="Hardware">Its hardware address; null where not read.</param>
-public sealed record Interface(string Owner, Side Side, string Segment, bool Linked, HostAddress Setting, HardwareAddress? Hardware);
+public sealed record Interface(string Owner, Side Side, string Segment, bool Linked, HostAddress Setting, HardwareAddress? Hardware)
+{
+    /// <summary>The access point whose guest name it is in; null for everybody else.</summary>
+    public string? GuestOf { get; init; }
+
+    /// <summary>Whether it tries an address that it was leased before using it.</summary>
+    public Known ChecksLease { get; init; }
+
+    /// <summary>Whether it is the same side of the same owner; two networks are never compared.</summary>
+    public bool Equals(Interface? other) => ReferenceEquals(this, other) || (other is not null && Side == other.Side && Owner == other.Owner);
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => HashCode.Combine(Owner, Side);
+
+    /// <summary>Whether it is a router's side towards hosts of its own.</summary>
+    public bool IsInner => Side is Side.Lan or Side.Guest;
+}
 
 /// <summary>An address server as its segment sees it.</summary>
 /// <param name="Owner">The router, or the street.</param>
 /// <param name="Pool">What it hands out; null where that is not known.</param>
 /// <param name="PrefixLength">The prefix that it hands out with an address.</param>
-/// <param name="Gateway">The default gateway that it hands out.</param>
+/// <param name="Own">Its own address in the segment.</param>
+/// <param name="Gateway">The default gateway that it hands out; null where it leaves that out.</param>
+/// <param name="NameServers">The name servers that it hands out; empty where it leaves them out.</param>
 /// <param name="Reservations">Addresses kept for one hardware address.</param>
 /// <param name="Leases">How many leases it gives; null where only the pool limits it.</param>
-public sealed record ServerSeat(string Owner, AddressRange? Pool, int PrefixLength, Ipv4Address Gateway, IReadOnlyList<Reservation> Reservations, int? Leases);
+public sealed record ServerSeat(
+    string Owner,
+    AddressRange? Pool,
+    int PrefixLength,
+    Ipv4Address Own,
+    Ipv4Address? Gateway,
+    IReadOnlyList<Ipv4Address> NameServers,
+    IReadOnlyList<Reservation> Reservations,
+    int? Leases)
+{
+    /// <summary>How long a lease lasts, in minutes.</summary>
+    public int LeaseMinutes { get; init; } = AddressServer.UsualLeaseMinutes;
+
+    /// <summary>Whether it tries an address before it offers it.</summary>
+    public Known ChecksOffer { get; init; }
+
+    /// <summary>Whether it answers only because it hears no other.</summary>
+    public bool Woke { get; init; }
+}
 
 /// <summary>Why a device does not get into the Wi-Fi that it remembers.</summary>
 /// <param name="Device">The device.</param>

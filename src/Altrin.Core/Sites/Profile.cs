@@ -23,6 +23,9 @@ public sealed record Profile(
     AddressRange? FactoryPool,
     bool WanPortJoins)
 {
+    /// <summary>What it does by itself.</summary>
+    public BoxHabits Habits { get; init; } = BoxHabits.NotKnown;
+
     /// <summary>The port with this id; null when there is none.</summary>
     public Port? Port(string id) => Ports.FirstOrDefault(p => p.Id == id);
 }
@@ -38,6 +41,12 @@ public enum BoxKind
     AccessPoint,
     /// <summary>More ports, nothing else.</summary>
     Switch,
+    /// <summary>One of a powerline pair or group: what is plugged into it goes on over the mains wiring.</summary>
+    Powerline,
+    /// <summary>One of a pair or group on television cable.</summary>
+    Coax,
+    /// <summary>Puts power on the cable to an access point; the data passes through.</summary>
+    Injector,
 }
 
 /// <summary>What a box can be set to.</summary>
@@ -49,7 +58,7 @@ public enum ModeKind
     AccessPoint,
     /// <summary>A gateway that stops routing: the next box gets the public address.</summary>
     Bridge,
-    /// <summary>A switch.</summary>
+    /// <summary>All ports are one: a switch, a powerline or coax unit, an injector.</summary>
     Switch,
 }
 

@@ -5,7 +5,11 @@ namespace Altrin.Core.Sites;
 /// <summary>What the provider delivers at the street. Given: no remedy alters it.</summary>
 /// <param name="DownMbps">Sold rate towards the home in Mb/s; null where not asked.</param>
 /// <param name="UpMbps">Sold rate from the home in Mb/s; null where not asked.</param>
-public abstract record Service(int? DownMbps, int? UpMbps);
+public abstract record Service(int? DownMbps, int? UpMbps)
+{
+    /// <summary>How many boxes or devices the provider gives an address at a time, 1 to 16; one is usual (common practice).</summary>
+    public int Leases { get; init; } = 1;
+}
 
 /// <summary>One public address, leased and changing.</summary>
 public sealed record PublicDynamic(int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps);
@@ -15,10 +19,18 @@ public sealed record PublicDynamic(int? DownMbps, int? UpMbps) : Service(DownMbp
 /// <param name="Gateway">The provider's side.</param>
 /// <param name="DownMbps">Sold rate towards the home in Mb/s.</param>
 /// <param name="UpMbps">Sold rate from the home in Mb/s.</param>
-public sealed record PublicFixed(InterfaceAddress Address, Ipv4Address Gateway, int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps);
+public sealed record PublicFixed(InterfaceAddress Address, Ipv4Address Gateway, int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps)
+{
+    /// <summary>The name servers of the letter; empty where not read.</summary>
+    public IReadOnlyList<Ipv4Address> NameServers { get; init; } = [];
+}
 
 /// <summary>The provider translates too: no public address of one's own (RFC 6598, from memory).</summary>
-public sealed record CarrierTranslation(int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps);
+public sealed record CarrierTranslation(int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps)
+{
+    /// <summary>The block between the carrier's translation and its customers; null where not read: 100.64.0.0/10 then stands for it.</summary>
+    public Subnet? Inside { get; init; }
+}
 
 /// <summary>Not asked yet: whether anything can come in from outside is not known.</summary>
 public sealed record UnknownService(int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps);

@@ -90,7 +90,30 @@ public sealed record RouterMode(HostAddress Wan, InterfaceAddress Lan, AddressSe
 
     /// <summary>A network of its own for guests, on the same radios; null where it has none.</summary>
     public GuestNetwork? Guest { get; init; }
+
+    /// <summary>Whether it gives outgoing packets its own WAN address. One that does not routes both ways and lets everything through.</summary>
+    public bool Translates { get; init; } = true;
+
+    /// <summary>Who gets every connection from the WAN side that no forward claims; null where nobody does.</summary>
+    public Ipv4Address? Dmz { get; init; }
+
+    /// <summary>Whether devices may ask it to open ports (RFC 6887 and the like).</summary>
+    public bool PortRequests { get; init; }
+
+    /// <summary>Ways typed in beyond its own subnets and its default gateway.</summary>
+    public IReadOnlyList<StaticRoute> Routes { get; init; } = [];
 }
+
+/// <summary>A way typed into a router.</summary>
+/// <param name="To">What lies there.</param>
+/// <param name="Via">The router that leads there, on one of its sides.</param>
+public sealed record StaticRoute(Subnet To, Ipv4Address Via);
+
+/// <summary>A name for guests on an access point, which has no subnet for them: whether they are kept apart is the box's habit.</summary>
+/// <param name="Name">The network's name (SSID), 1 to 32 bytes.</param>
+/// <param name="Security">How it is protected.</param>
+/// <param name="Key">Reference to the key; null when open or not recorded.</param>
+public sealed record GuestName(string Name, WifiSecurity Security, string? Key);
 
 /// <summary>
 /// A network for guests: it gets to the internet and to nothing else (common practice). It sends while any radio of its router does.
@@ -107,6 +130,9 @@ public sealed record GuestNetwork(string Name, WifiSecurity Security, string? Ke
 /// <param name="Wifi">Its radios.</param>
 public sealed record AccessPointMode(HostAddress Page, IReadOnlyList<RadioSetting> Wifi) : BoxMode
 {
+    /// <summary>A further name for guests on the same radios; null where it sends none.</summary>
+    public GuestName? Guest { get; init; }
+
     /// <inheritdoc/>
     public override ModeKind Kind => ModeKind.AccessPoint;
 
@@ -136,7 +162,20 @@ public sealed record SwitchMode(HostAddress? Page) : BoxMode
 /// <param name="Gateway">Default gateway that it hands out; null for the router itself.</param>
 /// <param name="NameServers">Name servers that it hands out; empty for the router itself.</param>
 /// <param name="Reservations">Addresses kept for one hardware address, inside the pool or not.</param>
-public sealed record AddressServer(bool On, AddressRange Pool, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers, IReadOnlyList<Reservation> Reservations);
+public sealed record AddressServer(bool On, AddressRange Pool, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers, IReadOnlyList<Reservation> Reservations)
+{
+    /// <summary>The lease time that is taken for one not read, in minutes: a day (common practice).</summary>
+    public const int UsualLeaseMinutes = 1440;
+
+    /// <summary>How long a lease lasts, in minutes, 2 to 525,600; null where not read.</summary>
+    public int? LeaseMinutes { get; init; }
+
+    /// <summary>Whether it hands out no gateway at all; then <see cref="Gateway"/> is null.</summary>
+    public bool LeavesOutGateway { get; init; }
+
+    /// <summary>Whether it hands out no name servers at all; then <see cref="NameServers"/> is empty.</summary>
+    public bool LeavesOutNames { get; init; }
+}
 
 /// <summary>An address kept for one hardware address.</summary>
 public sealed record Reservation(HardwareAddress Hardware, Ipv4Address Address);

@@ -41,7 +41,11 @@ public sealed record Box(string Id, string Name, Profile Profile, HardwareAddres
 /// <param name="Name">What the household calls it.</param>
 /// <param name="Kind">What it is.</param>
 /// <param name="Hardware">Its hardware address; null where not read.</param>
-public sealed record Device(string Id, string Name, DeviceKind Kind, HardwareAddress? Hardware);
+public sealed record Device(string Id, string Name, DeviceKind Kind, HardwareAddress? Hardware)
+{
+    /// <summary>Whether it tries an address that it was leased before using it (RFC 5227).</summary>
+    public Known ChecksLease { get; init; }
+}
 
 /// <summary>What a customer's device is.</summary>
 public enum DeviceKind

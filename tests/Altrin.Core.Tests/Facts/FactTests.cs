@@ -53,7 +53,7 @@ public sealed class FactTests
     {
         var sheet = See(Home.WithGateway().Wired("a", "gw/lan1").Wired("b", "gw/lan2").Reserve("gw", "b", "192.168.8.5")).Sheet;
         var (a, b) = (sheet.Addresses.Single(x => x.Owner == "a"), sheet.Addresses.Single(x => x.Owner == "b"));
-        Assert.Equal((AddressOrigin.Leased, null, "192.168.8.20"), (a.Origin, a.Address, a.Offers[0].Example.ToString()));
+        Assert.Equal((AddressOrigin.Leased, null, "192.168.8.20"), (a.Origin, a.Address, sheet.Leases.Single(x => x.Owner == "a").Offers[0].Example.ToString()));
         Assert.Equal((AddressOrigin.Reserved, "192.168.8.5"), (b.Origin, b.Address.ToString()));
     }
 
@@ -67,7 +67,7 @@ public sealed class FactTests
     public void All_offers_are_known_and_the_winner_is_luck()
     {
         var seen = See(Home.WithGateway().Router("second", "192.168.8.2/24", "192.168.8.100-192.168.8.150").Cable("gw/lan1", "second/lan1").Wired("a", "gw/lan2"));
-        Assert.Equal(["gw", "second"], seen.Sheet.Addresses.Single(x => x.Owner == "a").Offers.Select(o => o.Server));
+        Assert.Equal(["gw", "second"], seen.Sheet.Leases.Single(x => x.Owner == "a").Offers.Select(o => o.Server));
         var answer = seen.Sheet.Internet.Single().Answer;
         Assert.Equal((AnswerKind.Luck, "two-address-servers"), (answer.Kind, answer.Causes[0].Code));
         Assert.Equal([AnswerKind.Yes, AnswerKind.No], answer.Outcomes.Select(o => o.Result));
@@ -77,7 +77,7 @@ public sealed class FactTests
     public void Two_servers_that_hand_out_one_way_are_no_luck() => Assert.Equal(
         AnswerKind.Yes,
         See(Home.WithGateway().Router("second", "192.168.8.2/24", "192.168.8.200-192.168.8.210").Cable("gw/lan1", "second/lan1").Wired("a", "gw/lan2")
-            .Edit<RouterMode>("second", m => m with { Server = m.Server with { Gateway = Home.At("192.168.8.1") } })).Sheet.Internet.Single().Answer.Kind);
+            .Edit<RouterMode>("second", m => m with { Server = m.Server with { Gateway = Home.At("192.168.8.1"), NameServers = [Home.At("192.168.8.1")] } })).Sheet.Internet.Single().Answer.Kind);
 
     [Theory]
     [InlineData("gw")]

@@ -18,7 +18,7 @@ public sealed class GuestTests
     {
         var sheet = See(House()).Sheet;
         var visitor = sheet.Addresses.Single(a => a.Owner == "visitor");
-        Assert.Equal(("gw:guest", "192.168.30.1", "192.168.30.20-192.168.30.99"), (visitor.Segment, visitor.Gateway.ToString(), visitor.Offers.Single().From.ToString()));
+        Assert.Equal(("gw:guest", "192.168.30.1", "192.168.30.20-192.168.30.99"), (visitor.Segment, visitor.Gateway.ToString(), visitor.From.ToString()));
         var way = sheet.Internet.Single(i => i.Device == "visitor");
         Assert.Equal((AnswerKind.Yes, "gw"), (way.Answer.Kind, Assert.Single(way.Translators)));
         Assert.Equal(["wifi:visitor", "street-gw-wan"], way.Links);

@@ -202,10 +202,12 @@ export interface components {
             segment: string;
             origin: components["schemas"]["AddressOrigin"];
             address: null | components["schemas"]["Ipv4Address"];
+            from: null | components["schemas"]["AddressRange"];
             /** Format: int32 */
             prefixLength: null | number;
             gateway: null | components["schemas"]["Ipv4Address"];
-            offers: components["schemas"]["Offer"][];
+            nameServers: string[];
+            servers: string[];
         };
         /** @enum {unknown} */
         AddressOrigin: "fixed" | "reserved" | "leased" | "selfAssigned" | "none";
@@ -216,6 +218,10 @@ export interface components {
             pool: string;
             gateway?: null | string;
             nameServers?: null | string[];
+            leavesOutGateway?: null | boolean;
+            leavesOutNames?: null | boolean;
+            /** Format: int32 */
+            leaseMinutes?: null | number;
             reservations?: null | components["schemas"]["ReservationDocument"][];
         };
         Answer: {
@@ -233,7 +239,7 @@ export interface components {
             profile: components["schemas"]["ProfileDocument"];
         };
         /** @enum {unknown} */
-        BoxKind: "gateway" | "router" | "accessPoint" | "switch";
+        BoxKind: "gateway" | "router" | "accessPoint" | "switch" | "powerline" | "coax" | "injector";
         BoxSettingDocument: {
             box: string;
             mode: components["schemas"]["ModeKind"];
@@ -242,6 +248,11 @@ export interface components {
             addressServer?: null | components["schemas"]["AddressServerDocument"];
             forwards?: null | components["schemas"]["PortForwardDocument"][];
             guest?: null | components["schemas"]["GuestDocument"];
+            translates?: null | boolean;
+            dmz?: null | string;
+            portRequests?: null | boolean;
+            routes?: null | components["schemas"]["RouteDocument"][];
+            guestName?: null | components["schemas"]["GuestNameDocument"];
             page?: null | components["schemas"]["HostAddressDocument"];
             radios?: null | components["schemas"]["RadioSettingDocument"][];
         };
@@ -258,7 +269,7 @@ export interface components {
             subjects: string[];
             text: string;
         };
-        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
+        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeSetTranslation"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
         ChangeAcceptFinding: {
             /** @enum {string} */
             kind?: "acceptFinding";
@@ -272,6 +283,12 @@ export interface components {
             kind?: "addForward";
             box: string;
             forward: components["schemas"]["PortForward"];
+        };
+        ChangeAddRoute: {
+            /** @enum {string} */
+            kind?: "addRoute";
+            box: string;
+            route: components["schemas"]["StaticRoute"];
         };
         ChangeJoinWifi: {
             /** @enum {string} */
@@ -313,6 +330,12 @@ export interface components {
             box: string;
             hardware: components["schemas"]["HardwareAddress"];
         };
+        ChangeRemoveRoute: {
+            /** @enum {string} */
+            kind?: "removeRoute";
+            box: string;
+            to: components["schemas"]["Subnet"];
+        };
         ChangeRequest: {
             setUp: string;
             changes: components["schemas"]["Change"][];
@@ -338,6 +361,12 @@ export interface components {
             device: string;
             address: components["schemas"]["HostAddress"];
         };
+        ChangeSetDmz: {
+            /** @enum {string} */
+            kind?: "setDmz";
+            box: string;
+            to: null | components["schemas"]["Ipv4Address"];
+        };
         ChangeSetGuest: {
             /** @enum {string} */
             kind?: "setGuest";
@@ -349,6 +378,13 @@ export interface components {
             kind?: "setLanAddress";
             box: string;
             address: components["schemas"]["InterfaceAddress"];
+        };
+        ChangeSetLeaseTime: {
+            /** @enum {string} */
+            kind?: "setLeaseTime";
+            box: string;
+            /** Format: int32 */
+            minutes: null | number;
         };
         ChangeSetMode: {
             /** @enum {string} */
@@ -362,6 +398,18 @@ export interface components {
             box: string;
             address: components["schemas"]["HostAddress"];
         };
+        ChangeSetPointGuest: {
+            /** @enum {string} */
+            kind?: "setPointGuest";
+            box: string;
+            guest: null | components["schemas"]["GuestName"];
+        };
+        ChangeSetPortRequests: {
+            /** @enum {string} */
+            kind?: "setPortRequests";
+            box: string;
+            on: boolean;
+        };
         ChangeSetRadio: {
             /** @enum {string} */
             kind?: "setRadio";
@@ -373,12 +421,20 @@ export interface components {
             kind?: "setServerGateway";
             box: string;
             gateway: null | components["schemas"]["Ipv4Address"];
+            leftOut?: boolean;
         };
         ChangeSetServerNames: {
             /** @enum {string} */
             kind?: "setServerNames";
             box: string;
             nameServers: string[];
+            leftOut?: boolean;
+        };
+        ChangeSetTranslation: {
+            /** @enum {string} */
+            kind?: "setTranslation";
+            box: string;
+            on: boolean;
         };
         ChangeSetWan: {
             /** @enum {string} */
@@ -418,6 +474,7 @@ export interface components {
             address: components["schemas"]["Ipv4Address"];
             holders: string[];
             pool: null | string;
+            guarded: boolean;
         };
         DesignDocument: {
             format: string;
@@ -431,6 +488,7 @@ export interface components {
             name: string;
             kind: components["schemas"]["DeviceKind"];
             hardware?: null | string;
+            checksLease?: null | boolean;
         };
         /** @enum {unknown} */
         DeviceKind: "phone" | "tablet" | "laptop" | "computer" | "printer" | "recorder" | "television" | "console" | "controller" | "storage" | "other";
@@ -443,6 +501,17 @@ export interface components {
             text: string;
             subjects: string[];
         };
+        DiscoveryFact: {
+            from: string;
+            to: string;
+            question: components["schemas"]["Answer"];
+            reply: components["schemas"]["Answer"];
+        };
+        FactDetails: {
+            leases: components["schemas"]["LeaseFact"][];
+            discovery: components["schemas"]["DiscoveryFact"][];
+            management: components["schemas"]["ManagementFact"][];
+        };
         FactSheet: {
             segments: components["schemas"]["SegmentFact"][];
             addresses: components["schemas"]["AddressFact"][];
@@ -450,6 +519,7 @@ export interface components {
             overlaps: components["schemas"]["OverlapFact"][];
             internet: components["schemas"]["InternetFact"][];
             needs: components["schemas"]["NeedFact"][];
+            inbound: components["schemas"]["InboundFact"][];
             links: components["schemas"]["LinkFact"][];
             uplinks: components["schemas"]["UplinkFact"][];
             rulers: components["schemas"]["RulerFact"][];
@@ -477,12 +547,32 @@ export interface components {
             lan: string;
             pool: string;
         };
+        GuestName: {
+            name: string;
+            security: components["schemas"]["WifiSecurity"];
+            key: null | string;
+        };
+        GuestNameDocument: {
+            name: string;
+            security: components["schemas"]["WifiSecurity"];
+            key?: null | string;
+        };
         GuestNetwork: {
             name: string;
             security: components["schemas"]["WifiSecurity"];
             key: null | string;
             lan: components["schemas"]["InterfaceAddress"];
             pool: components["schemas"]["AddressRange"];
+        };
+        HabitsDocument: {
+            checksOffer?: null | boolean;
+            checksLease?: null | boolean;
+            onOverlap?: null | components["schemas"]["OverlapHabit"];
+            answersAcross?: null | boolean;
+            checksReversePath?: null | boolean;
+            servesWhenAlone?: null | boolean;
+            guestsApart?: null | boolean;
+            loopsBack?: null | boolean;
         };
         /** @example 02:00:5e:00:53:01 */
         HardwareAddress: string;
@@ -506,11 +596,24 @@ export interface components {
         };
         /** @enum {unknown} */
         HostAddressKind: "automatic" | "fixed";
+        InboundFact: {
+            router: string;
+            protocol: components["schemas"]["Protocol"];
+            /** Format: int32 */
+            port: number;
+            answer: components["schemas"]["Answer"];
+            arrivesAt: null | string;
+            stoppedBy: null | string;
+        };
         /** @example 192.168.8.1/24 */
         InterfaceAddress: string;
         InternetFact: {
             device: string;
             answer: components["schemas"]["Answer"];
+            reached: components["schemas"]["Answer"];
+            resolves: components["schemas"]["Answer"];
+            seenAs: string;
+            seenAddress: null | components["schemas"]["Ipv4Address"];
             translators: string[];
             links: string[];
             slowest: null | string;
@@ -541,6 +644,12 @@ export interface components {
             changedAt: string;
             archived: boolean;
         };
+        LeaseFact: {
+            owner: string;
+            side: components["schemas"]["Side"];
+            offers: components["schemas"]["Offer"][];
+            whyNone: null | components["schemas"]["Cause"];
+        };
         LinkFact: {
             id: string;
             kind: components["schemas"]["LinkKind"];
@@ -552,6 +661,11 @@ export interface components {
         };
         /** @enum {unknown} */
         LinkKind: "cable" | "wifi";
+        ManagementFact: {
+            box: string;
+            address: null | components["schemas"]["Ipv4Address"];
+            from: components["schemas"]["SeatAnswer"][];
+        };
         /** @enum {unknown} */
         Medium: "unknown" | "cat5" | "cat5e" | "cat6" | "cat6a" | "fibre" | "powerline" | "coax";
         /** @enum {unknown} */
@@ -565,6 +679,7 @@ export interface components {
             protocol?: null | components["schemas"]["Protocol"];
             /** Format: int32 */
             port?: null | number;
+            asksItself?: null | boolean;
         };
         NeedFact: {
             need: string;
@@ -587,7 +702,10 @@ export interface components {
             example: null | components["schemas"]["Ipv4Address"];
             /** Format: int32 */
             prefixLength: number;
-            gateway: components["schemas"]["Ipv4Address"];
+            gateway: null | components["schemas"]["Ipv4Address"];
+            nameServers: string[];
+            /** Format: int32 */
+            leaseMinutes: number;
         };
         Outcome: {
             when: string;
@@ -599,6 +717,8 @@ export interface components {
             inner: components["schemas"]["Subnet"];
             sharedAddress: null | components["schemas"]["Ipv4Address"];
         };
+        /** @enum {unknown} */
+        OverlapHabit: "unknown" | "carriesOn" | "refuses" | "renumbers" | null;
         PageOfJobSummary: {
             items: components["schemas"]["JobSummary"][];
             /** Format: int32 */
@@ -676,6 +796,7 @@ export interface components {
             factoryAddress?: null | string;
             factoryPool?: null | string;
             wanPortJoins: boolean;
+            habits?: null | components["schemas"]["HabitsDocument"];
         };
         ProofDocument: {
             format: string;
@@ -686,6 +807,7 @@ export interface components {
             verdict: components["schemas"]["Verdict"];
             findings: components["schemas"]["Finding"][];
             facts: components["schemas"]["FactSheet"];
+            details: null | components["schemas"]["FactDetails"];
         };
         /** @enum {unknown} */
         Protocol: "tcp" | "udp" | null;
@@ -743,6 +865,10 @@ export interface components {
             /** Format: date-time */
             createdAt: string;
         };
+        RouteDocument: {
+            to: string;
+            via: string;
+        };
         RulerFact: {
             segment: string;
             subnet: components["schemas"]["Subnet"];
@@ -760,6 +886,10 @@ export interface components {
         };
         /** @enum {unknown} */
         RulerMarkKind: "router" | "fixed" | "reserved" | "example";
+        SeatAnswer: {
+            class: string;
+            answer: components["schemas"]["Answer"];
+        };
         SegmentFact: {
             id: string;
             subnets: string[];
@@ -776,6 +906,10 @@ export interface components {
             upMbps?: null | number;
             address?: null | string;
             gateway?: null | string;
+            nameServers?: null | string[];
+            /** Format: int32 */
+            leases?: null | number;
+            inside?: null | string;
         };
         /** @enum {unknown} */
         ServiceKind: "publicDynamic" | "publicFixed" | "carrierTranslation" | "unknown";
@@ -789,7 +923,7 @@ export interface components {
         /** @enum {unknown} */
         Severity: "concern" | "willNotWork";
         /** @enum {unknown} */
-        Side: "lan" | "wan" | "page" | "guest" | "device" | "provider";
+        Side: "lan" | "wan" | "page" | "guest" | "device" | "provider" | "laptop";
         SiteDocument: {
             name: string;
             naming: components["schemas"]["NamingSchool"];
@@ -797,6 +931,10 @@ export interface components {
             boxes: components["schemas"]["BoxDocument"][];
             devices: components["schemas"]["DeviceDocument"][];
             needs: components["schemas"]["NeedDocument"][];
+        };
+        StaticRoute: {
+            to: components["schemas"]["Subnet"];
+            via: components["schemas"]["Ipv4Address"];
         };
         /** @example 192.168.8.0/24 */
         Subnet: string;

@@ -17,7 +17,7 @@ export const mediumWords: Words<"Medium"> = {
   coax: "coax",
 };
 export const bandWords: Words<"RadioBand"> = { ghz2: "2.4 GHz", ghz5: "5 GHz", ghz6: "6 GHz" };
-export const sideWords: Words<"Side"> = { lan: "inside", wan: "outside", page: "page", guest: "among guests", device: "", provider: "" };
+export const sideWords: Words<"Side"> = { lan: "inside", wan: "outside", page: "page", guest: "among guests", device: "", provider: "", laptop: "laptop" };
 
 export const keysOf = <K extends string>(words: Record<K, string>) => Object.keys(words) as K[];
 

@@ -26,6 +26,7 @@ export function candidatesOf(design: Design, proof: Proof, ruler: Schemas["Ruler
         // Set where the guest network is: its pool goes with it.
         guest: null,
         provider: null,
+        laptop: null,
       };
       const change = make[f.side];
       return change ? [{ key: `${f.owner} ${f.side}`, owner: f.owner, name: f.side === "wan" ? `${nameOf(design, f.owner)}, outside` : nameOf(design, f.owner), give: (address) => [change(address)] }] : [];

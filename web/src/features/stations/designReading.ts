@@ -51,14 +51,14 @@ export interface AddressText {
 
 /** The address of a box or device as the proof gives it. */
 export function addressText(design: Design, fact: Schemas["AddressFact"]): AddressText {
-  const servers = fact.offers.map((o) => (o.server === street ? "the provider" : nameOf(design, o.server))).join(" or ");
+  const servers = fact.servers.map((server) => (server === street ? "the provider" : nameOf(design, server))).join(" or ");
   switch (fact.origin) {
     case "fixed":
       return { text: `${fact.address}/${fact.prefixLength}`, how: "fixed" };
     case "reserved":
       return { text: `${fact.address}/${fact.prefixLength}`, how: `reserved by ${servers}` };
     case "leased": {
-      const pool = fact.offers[0]?.from;
+      const pool = fact.from;
       return { text: pool ? `one of ${pool.replace("-", " to ")}` : "not known", how: `leased by ${servers}` };
     }
     case "selfAssigned":

@@ -227,8 +227,8 @@ function shortAddress(fact: Schemas["AddressFact"]): AddressSaid {
     case "reserved":
       return { how: "", address: fact.side === "lan" || fact.side === "page" ? `${fact.address}/${fact.prefixLength}` : (fact.address ?? "") };
     case "leased": {
-      const pool = fact.segment === street ? null : fact.offers[0]?.from;
-      return { how: fact.offers.length > 1 ? "either lease" : pool ? "lease" : "leased", address: pool ? poolWords(pool) : "" };
+      const pool = fact.segment === street ? null : fact.from;
+      return { how: fact.servers.length > 1 ? "either lease" : pool ? "lease" : "leased", address: pool ? poolWords(pool) : "" };
     }
     case "selfAssigned":
       return { how: "", address: "169.254.x.x" };

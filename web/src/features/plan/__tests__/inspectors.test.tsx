@@ -40,7 +40,7 @@ const design = {
 
 const proof = {
   facts: {
-    addresses: [{ owner: "phone", side: "device", segment: "phone", origin: "none", address: null, offers: [] }],
+    addresses: [{ owner: "phone", side: "device", segment: "phone", origin: "none", address: null, servers: [] }],
     internet: [{ device: "phone", answer: { kind: "no", causes: [{ code: "wifi-not-joined", subjects: ["phone"], text: "Phone does not get in." }], outcomes: [] }, translators: [] }],
   },
 } as unknown as Proof;

@@ -30,7 +30,7 @@ describe("designReading", () => {
     ["selfAssigned", "169.254.x.x", "nobody answers"],
     ["none", "no address", "not connected"],
   ])("words an address that is %s", (origin, text, how) => {
-    const fact = { owner: "printer", origin, address: "192.168.8.5", prefixLength: 24, offers: [{ server: "gw", from: "192.168.8.20-192.168.8.30" }] } as unknown as Schemas["AddressFact"];
+    const fact = { owner: "printer", origin, address: "192.168.8.5", prefixLength: 24, servers: ["gw"], from: "192.168.8.20-192.168.8.30" } as unknown as Schemas["AddressFact"];
     expect(addressText(design, fact)).toEqual({ text, how });
   });
 });

@@ -1,0 +1,77 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Changes;
+
+/// <summary>Lets a router translate between its sides, or route without it.</summary>
+public sealed record SetTranslation(string Box, bool On) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "translation", router => router with { Translates = On });
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{design.NameOf(Box)} {(On ? "translates" : "routes without translating")}";
+}
+
+/// <summary>Names the host that gets every connection from the WAN side which no forward claims; none for nobody.</summary>
+public sealed record SetDmz(string Box, Ipv4Address? To) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "DMZ host", router =>
+        Edit.Unless<BoxMode>(To is { } to ? PageChecks.WrongHost(to) : null, router with { Dmz = To }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => To is { } to ? $"{design.NameOf(Box)} sends what nobody claims to {to}" : $"{design.NameOf(Box)} has no DMZ host";
+}
+
+/// <summary>Lets devices ask a router to open ports, or not.</summary>
+public sealed record SetPortRequests(string Box, bool On) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "port requests", router => router with { PortRequests = On });
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{design.NameOf(Box)} {(On ? "opens ports that devices ask for" : "opens no port on request")}";
+}
+
+/// <summary>Tells a router a way beyond its own subnets; replaces an older way to the same place.</summary>
+public sealed record AddRoute(string Box, StaticRoute Route) : Change
+{
+    /// <summary>How many ways a router takes.</summary>
+    public const int Most = 32;
+
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "routes of its own", router =>
+        Edit.Unless<BoxMode>(
+            PageChecks.WrongRoute(Route) ?? (router.Routes.Count >= Most ? $"At most {Most} routes are taken." : null),
+            router with { Routes = [.. router.Routes.Where(r => r.To != Route.To), Route] }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{design.NameOf(Box)} sends {Route.To} by {Route.Via}";
+}
+
+/// <summary>Takes a way away.</summary>
+public sealed record RemoveRoute(string Box, Subnet To) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "routes of its own", router =>
+        router.Routes.All(r => r.To != To)
+            ? Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no route to {To}.")
+            : router with { Routes = [.. router.Routes.Where(r => r.To != To)] });
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{design.NameOf(Box)} drops its route to {To}";
+}
+
+/// <summary>Gives an access point a further name for guests, changes it, or takes it away.</summary>
+public sealed record SetPointGuest(string Box, GuestName? Guest) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<AccessPointMode>(design, Box, "guest name", point =>
+        Edit.Unless<BoxMode>(
+            Guest is { } guest ? PageChecks.WrongNetworkName(guest.Name) ?? PageChecks.WrongKeyReference(guest.Key) : null,
+            point with { Guest = Guest is { Security: WifiSecurity.Open } ? Guest with { Key = null } : Guest }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => Guest is null ? $"{design.NameOf(Box)} sends no guest name" : $"{design.NameOf(Box)} sends \"{Guest.Name}\" for guests";
+}

@@ -1,0 +1,116 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Networks;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>Which address each host has on one way that is followed, as far as that way touches it.</summary>
+internal sealed class Addresses(World world, Choices choices)
+{
+    private readonly List<(Interface Host, Ipv4Address Address)> _given = [];
+    private readonly List<Cause> _lost = [];
+
+    /// <summary>Why hosts on the way lost their address to somebody else.</summary>
+    public IReadOnlyList<Cause> Lost => _lost;
+
+    /// <summary>The lease that a host took, or what was typed; null where it has nothing.</summary>
+    public Holding? Held(Interface host)
+    {
+        var holdings = world.Leasing.Holdings(host);
+        if (holdings.Count < 2)
+        {
+            return holdings.Count == 0 ? null : holdings[0];
+        }
+        var servers = holdings.Select(h => h.Server).OfType<string>().ToList();
+        return holdings[choices.Pick(new("lease", host.Owner, host.Side), () => new(
+            [.. servers.Select(s => $"leased by {world.Name(s)}")],
+            [world.FirstToAnswer(servers)]))];
+    }
+
+    /// <summary>The address of a host; an example of its range where the server decides; null where it has none.</summary>
+    public Ipv4Address? Of(Interface host)
+    {
+        foreach (var (known, address) in _given)
+        {
+            if (known == host)
+            {
+                return address;
+            }
+        }
+        if (Held(host) is not { } held)
+        {
+            return null;
+        }
+        var races = world.Hosts.Races(host, held);
+        if (races.Count > 0 && choices.Pick(new("keeps", host.Owner, host.Side), () => new(["it keeps its address", "another has it too"], races)) == 1)
+        {
+            _lost.AddRange(races);
+        }
+        // Where neither address nor range is known, a stand-in beside the gateway does: nobody else is asked for it.
+        var own = held.Exact ?? held.Example ?? held.From?.First ?? new Ipv4Address((held.Gateway?.Bits ?? 0) + 1);
+        Give(host, own);
+        return own;
+    }
+
+    /// <summary>Says that a host has an address on this way.</summary>
+    public void Give(Interface host, Ipv4Address address)
+    {
+        _given.RemoveAll(g => g.Host == host);
+        _given.Add((host, address));
+    }
+
+    /// <summary>The hosts of a segment that the way has touched so far.</summary>
+    public IEnumerable<Interface> Given(string segment) => _given.Where(g => g.Host.Segment == segment).Select(g => g.Host);
+
+    /// <summary>Whether a host may have an address; asks nothing of luck.</summary>
+    public bool MayHave(Interface host, Ipv4Address address) =>
+        _given.Exists(g => g.Host == host && g.Address == address)
+        || (!_given.Exists(g => g.Host == host) && world.Leasing.Holdings(host).Any(h => (h.Exact ?? h.Example) == address));
+
+    /// <summary>Whether a host may have been leased an address that nobody keeps for it.</summary>
+    public bool MayBeLeased(Interface host, Ipv4Address address) =>
+        world.Leasing.Holdings(host).Any(h => h.Exact is null && h.From is { } pool && pool.Contains(address));
+
+    /// <summary>The side of whoever got a packet that its target belongs to; null where the packet is for somebody else.</summary>
+    public Interface? Receiver(Interface at, Ipv4Address target) => at == world.Internet ? at
+        : world.Sides(at.Owner).FirstOrDefault(s => (s.Linked || s.IsInner) && MayHave(s, target) && Of(s) == target);
+
+    /// <summary>Everybody but the asker who answers for an address in the asker's segment.</summary>
+    public IReadOnlyList<Interface> Takers(Interface asker, Ipv4Address address)
+    {
+        var takers = new List<Interface>();
+        foreach (var (host, known) in _given)
+        {
+            if (known == address && host.Segment == asker.Segment && host != asker)
+            {
+                takers.Add(host);
+            }
+        }
+        foreach (var host in world.Hosts.Holders(asker.Segment, address))
+        {
+            if (host != asker && (host.Linked || host.IsInner) && !takers.Contains(host) && Of(host) == address)
+            {
+                takers.Add(host);
+            }
+        }
+        foreach (var router in world.Across(asker.Segment, address))
+        {
+            if (router != asker && !takers.Contains(router) && (takers.Count > 0 || world.HabitsOf(router.Owner).AnswersAcross == Sites.Known.Yes))
+            {
+                takers.Add(router);
+            }
+        }
+        takers.Sort((a, b) => Rank(a) != Rank(b) ? Rank(a) - Rank(b) : string.CompareOrdinal(a.Owner, b.Owner));
+        return takers;
+    }
+
+    /// <summary>Why several answer for one address.</summary>
+    public IReadOnlyList<Cause> Clash(Ipv4Address address, IReadOnlyList<Interface> takers)
+    {
+        var across = takers.Where(t => t.Side == Side.Wan && Of(t) != address).Select(t => world.Overlap(t.Owner)).OfType<OverlapFact>().Select(world.OverlapCause).ToList();
+        return across.Count > 0 ? across
+            : [Cause.Of(CauseCodes.AddressTwice, $"{address} is on {string.Join(" and ", takers.Select(t => world.Name(t.Owner)))} at once.", takers.Select(t => t.Owner))];
+    }
+
+    // Routers first: of several who answer, the one that leads on makes the best outcome, which is followed for the drawing.
+    private static int Rank(Interface taker) => taker.Side switch { Side.Provider => 0, Side.Lan or Side.Guest => 1, _ => 2 };
+}

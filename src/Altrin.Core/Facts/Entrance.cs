@@ -1,0 +1,61 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>What a router does with a packet that is for its own address: its forwards, what a device asked it for, its DMZ host, or nothing.</summary>
+internal readonly struct Entrance(World world, Addresses addresses, Trail trail, ReachFromOutside? need)
+{
+    /// <summary>Whether the packet goes on, to the router itself or to whom the router sends it.</summary>
+    public bool Enter(Interface at, ref Packet packet)
+    {
+        if (world.Network.Router(at.Owner) is not { } router)
+        {
+            return true;
+        }
+        var (target, protocol, port) = (packet.Target, packet.Protocol, packet.Port);
+        var wan = world.Network.Find(at.Owner, Side.Wan);
+        if (wan is null || !addresses.MayHave(wan, target) || addresses.Of(wan) != target)
+        {
+            var closed = (at.Side == Side.Guest && port != 53) || at.Side == Side.Wan;
+            return !closed || addresses.Receiver(at, target) is null || Closed(at.Owner, port);
+        }
+        var forward = router.Forwards.FirstOrDefault(f => f.Protocol == protocol && f.OutsidePort == port);
+        var (to, inside) = forward is not null ? (forward.To, forward.InsidePort) : (Asked(at, router, protocol, port) ?? router.Dmz, port);
+        if (to is not { } host)
+        {
+            return at.Side != Side.Wan || Closed(at.Owner, port);
+        }
+        trail.Forward(at.Owner, ref packet, host, inside);
+        return at.Side == Side.Wan || LoopsBack(at, ref packet);
+    }
+
+    /// <summary>A forwarded port asked for from inside by the outer address (hairpin, RFC 4787, section 6).</summary>
+    private bool LoopsBack(Interface at, ref Packet packet)
+    {
+        var habit = world.HabitsOf(at.Owner).LoopsBack;
+        if (habit == Known.No)
+        {
+            return trail.Stop(at.Owner, Cause.Of(CauseCodes.NoLoopBack, $"{world.Name(at.Owner)} does not lead from inside to its own outer address.", at.Owner)) is not null;
+        }
+        if (habit == Known.Unknown)
+        {
+            trail.Open.Add(Cause.Of(CauseCodes.NoLoopBack, $"Whether {world.Name(at.Owner)} leads from inside to its own outer address was not found out.", at.Owner));
+        }
+        trail.Translate(at.Owner, ref packet, World.Own(at).Address);
+        return true;
+    }
+
+    /// <summary>To whom a port goes that the device asked for itself: only the nearest router hears it (RFC 6887).</summary>
+    private Ipv4Address? Asked(Interface at, RouterMode router, Protocol? protocol, int port) =>
+        need is { AsksItself: true } asked && router.PortRequests && at.Side == Side.Wan && asked.Protocol == protocol && asked.Port == port
+        && world.Network.Find(asked.Device, Side.Device) is { } device && world.Network.Find(at.Owner, Side.Lan)?.Segment == device.Segment
+            ? addresses.Of(device)
+            : null;
+
+    private bool Closed(string router, int port) => trail.Stop(router, Cause.Of(
+        CauseCodes.NotForwarded,
+        port == 0 ? $"{world.Name(router)} does not answer on that side." : $"{world.Name(router)} does not let port {port} in.",
+        router)) is not null;
+}

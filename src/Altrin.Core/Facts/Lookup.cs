@@ -1,0 +1,144 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>Where a host or router sends a packet: its own subnets, the longest prefix first (RFC 1812), then its default gateway.</summary>
+internal readonly struct Lookup(World world, Choices choices, Addresses addresses)
+{
+    /// <summary>What comes of a router's overlap.</summary>
+    private enum Overlapping
+    {
+        InnerFirst,
+        OuterFirst,
+        Refuses,
+        Renumbers,
+    }
+
+    /// <summary>The next hop at the owner of an interface; where there is none, says so to <paramref name="stop"/>.</summary>
+    public Hop? At(Interface at, Ipv4Address target, bool answer, Func<string, Cause, Interface?> stop) =>
+        world.Network.Router(at.Owner) is { } router ? OfRouter(at, router, target, answer, stop) : OfHost(at, target, stop);
+
+    private Hop? OfHost(Interface host, Ipv4Address target, Func<string, Cause, Interface?> stop)
+    {
+        if (addresses.Of(host) is not { } own || addresses.Held(host) is not { } held)
+        {
+            stop(host.Owner, world.NoAddress(host));
+            return null;
+        }
+        var blame = World.Blame(host, held);
+        var subnet = Subnet.Containing(own, held.PrefixLength);
+        if (subnet.Contains(target))
+        {
+            return new(host, target, false, blame);
+        }
+        if (held.Gateway is not { } gateway)
+        {
+            stop(host.Owner, Cause.Of(CauseCodes.GatewayWrong, blame == host.Owner ? $"{world.Name(host.Owner)} has no default gateway." : $"{world.Name(blame)} hands out no default gateway.", blame));
+            return null;
+        }
+        if (!subnet.Contains(gateway))
+        {
+            // Linux refuses such a route unless told otherwise (measured); other systems ask for the gateway all the same (common practice).
+            var cause = Cause.Of(CauseCodes.GatewayWrong, $"The gateway {gateway} lies outside {subnet}; some systems take that and some do not.", blame);
+            if (choices.Pick(new("offside", host.Owner, host.Side), () => new(["its system takes such a gateway", "its system does not"], [cause])) == 1)
+            {
+                stop(host.Owner, cause);
+                return null;
+            }
+        }
+        return new(host, gateway, true, blame);
+    }
+
+    private Hop? OfRouter(Interface at, RouterMode router, Ipv4Address target, bool answer, Func<string, Cause, Interface?> stop)
+    {
+        var overlap = world.Overlap(at.Owner);
+        var habit = overlap is null ? default : Habit(overlap);
+        if (overlap is not null && habit == Overlapping.Renumbers && at.IsInner && !answer && addresses.Given(at.Segment).Any(i => i.Side == Side.Device && i.Setting is Fixed))
+        {
+            stop(at.Owner, world.OverlapCause(overlap));
+            return null;
+        }
+        var wan = world.Network.Find(at.Owner, Side.Wan);
+        var outer = wan is { Linked: true } && habit != Overlapping.Refuses && addresses.Of(wan) is { } own && addresses.Held(wan) is { } held ? (own, held) : ((Ipv4Address Own, Holding Held)?)null;
+        Hop? best = null;
+        var length = -1;
+        foreach (var side in world.Sides(at.Owner))
+        {
+            var subnet = side.IsInner ? World.Own(side).Subnet : side == wan && outer is { } up ? Subnet.Containing(up.Own, up.Held.PrefixLength) : (Subnet?)null;
+            if (subnet is not { } here || !here.Contains(target))
+            {
+                continue;
+            }
+            // Of equal subnets the one set first wins (measured in Linux); a box that renumbered answers inward and asks outward.
+            var wins = here.PrefixLength > length
+                || (here.PrefixLength == length && side == wan && (habit == Overlapping.OuterFirst || (habit == Overlapping.Renumbers && !answer)))
+                || (here.PrefixLength == length && best?.Out == wan && (habit == Overlapping.InnerFirst || (habit == Overlapping.Renumbers && answer)));
+            if (wins)
+            {
+                (best, length) = (new(side, target, false, at.Owner), here.PrefixLength);
+            }
+        }
+        foreach (var route in router.Routes)
+        {
+            if (route.To.Contains(target) && route.To.PrefixLength > length && world.Sides(at.Owner).FirstOrDefault(s => Reaches(s, route.Via, wan, outer?.Own, outer?.Held)) is { } side)
+            {
+                (best, length) = (new(side, route.Via, false, at.Owner), route.To.PrefixLength);
+            }
+        }
+        return best ?? ByDefault(at, wan, outer, overlap, habit, target, stop);
+    }
+
+    private Hop? ByDefault(Interface at, Interface? wan, (Ipv4Address Own, Holding Held)? outer, OverlapFact? overlap, Overlapping habit, Ipv4Address target, Func<string, Cause, Interface?> stop)
+    {
+        if (outer is { Held: { Gateway: { } gateway } held } up)
+        {
+            if (Subnet.Containing(up.Own, held.PrefixLength).Contains(gateway)
+                || choices.Pick(new("offside", at.Owner, Side.Wan), () => new(["the router takes such a gateway", "the router does not"], [Offside()])) == 0)
+            {
+                return new(wan!, gateway, true, World.Blame(wan!, held));
+            }
+            stop(at.Owner, Offside());
+            return null;
+
+            Cause Offside() => Cause.Of(CauseCodes.GatewayWrong, $"The gateway {gateway} lies outside the subnet of the WAN side; some boxes take that and some do not.", World.Blame(wan!, held));
+        }
+        stop(at.Owner, wan switch
+        {
+            _ when overlap is not null && habit == Overlapping.Refuses => world.OverlapCause(overlap),
+            { Linked: false } => world.Unlinked(wan),
+            { } up2 when world.Leasing.Holdings(up2).Count == 0 => world.NoAddress(up2),
+            { } up2 when outer is { } set => Cause.Of(CauseCodes.GatewayWrong, $"{world.Name(at.Owner)} has no default gateway.", World.Blame(up2, set.Held)),
+            _ => Cause.Of(CauseCodes.NoRoute, $"{world.Name(at.Owner)} knows no way to {target}.", at.Owner),
+        });
+        return null;
+    }
+
+    private static bool Reaches(Interface side, Ipv4Address via, Interface? wan, Ipv4Address? own, Holding? held) =>
+        side.IsInner ? World.Own(side).Subnet.Contains(via)
+        : side == wan && own is { } address && held is not null && Subnet.Containing(address, held.PrefixLength).Contains(via);
+
+    private Overlapping Habit(OverlapFact overlap)
+    {
+        var known = world.HabitsOf(overlap.Router).OnOverlap;
+        if (known == OverlapHabit.Refuses)
+        {
+            return Overlapping.Refuses;
+        }
+        if (known == OverlapHabit.Renumbers)
+        {
+            return Overlapping.Renumbers;
+        }
+        // Nested prefixes are told apart by their length, whichever side was set first (measured).
+        string[] orders = overlap.Inner == overlap.Outer ? ["its inner side was set first", "its outer side was set first"] : ["it carries on"];
+        string[] ways = known == OverlapHabit.CarriesOn ? orders : [.. orders, "it refuses the lease", "it renumbers itself"];
+        if (ways.Length == 1)
+        {
+            return Overlapping.InnerFirst;
+        }
+        var cause = world.OverlapCause(overlap);
+        var pick = choices.Pick(new("overlap", overlap.Router), () => new(ways, [cause]));
+        return pick < orders.Length ? (Overlapping)pick : pick == orders.Length ? Overlapping.Refuses : Overlapping.Renumbers;
+    }
+}

@@ -1,0 +1,82 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>Whether names resolve: told apart from whether packets get through, since the two fail apart from each other.</summary>
+internal sealed class NameAsking(Tracer tracer)
+{
+    private readonly World _world = tracer.World;
+    private readonly Dictionary<string, Answer> _relays = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, Answer> _alike = new(StringComparer.Ordinal);
+
+    /// <summary>Whether a host gets answers for names; the same as <paramref name="reached"/> where packets do not get out at all.</summary>
+    public Answer Of(Interface host, Answer reached)
+    {
+        if (reached.Kind == AnswerKind.No)
+        {
+            return reached;
+        }
+        var likes = Tracer.Likes(host, _world.Leasing.Holdings(host));
+        return likes is null ? Judge(host)
+            : _alike.TryGetValue(likes, out var known) ? known
+            : _alike[likes] = Judge(host);
+    }
+
+    private Answer Judge(Interface host)
+    {
+        var holdings = _world.Leasing.Holdings(host);
+        var ways = holdings.Select(h => (h.Server is { } s ? $"leased by {_world.Name(s)}" : "", Answer: By(host, h))).ToList();
+        return ways.Count == 1 ? ways[0].Answer : Answer.OneOf(ways, _world.FirstToAnswer([.. holdings.Select(h => h.Server).OfType<string>()]));
+    }
+
+    private Answer By(Interface host, Holding holding)
+    {
+        var blame = World.Blame(host, holding);
+        if (holding.NameServers.Count == 0)
+        {
+            return host.Segment == PortRef.Street && _world.Service is PublicFixed { NameServers.Count: 0 }
+                ? Answer.NotKnown(Cause.Of(CauseCodes.NamesWrong, $"The provider's name servers were not read, and {_world.Name(host.Owner)} has none.", blame))
+                : Answer.No(Cause.Of(CauseCodes.NamesWrong, blame == host.Owner ? $"{_world.Name(host.Owner)} has no name server." : $"{_world.Name(blame)} hands out no name server.", blame));
+        }
+        var answers = holding.NameServers.Select(n => Server(host, n, blame)).ToList();
+        // A host may use any of them, so all must answer.
+        return answers.All(a => a.IsYes) ? Answer.Yes
+            : answers.All(a => a.Kind == AnswerKind.No) ? answers[0]
+            : answers.Any(a => a.Kind == AnswerKind.No) ? Answer.ByLuck([.. answers.SelectMany(a => a.Causes)])
+            : Answer.All(answers);
+    }
+
+    private Answer Server(Interface host, Ipv4Address server, string blame)
+    {
+        var asked = Choices.Follow(c => new Walk(_world, c).Ask(host, server) is var (answer, at) ? (answer, at) : default);
+        if (asked.Answer.Kind == AnswerKind.No || asked.Result is not { } arrived)
+        {
+            return Answer.No(Wrong($"The name server {server} {_world.Whose(host, blame)} does not answer."));
+        }
+        return asked.Answer.And(arrived.Side switch
+        {
+            Side.Lan or Side.Guest or Side.Wan => Relay(arrived.Owner, blame),
+            Side.Provider => Answer.Yes,
+            Side.Device => Answer.NotKnown(Wrong($"Whether {_world.Name(arrived.Owner)} answers for names was not found out.")),
+            _ => Answer.No(Wrong($"{server} is {_world.Name(arrived.Owner)}, which knows no names.")),
+        });
+
+        Cause Wrong(string text) => Cause.Of(CauseCodes.NamesWrong, text, blame);
+    }
+
+    /// <summary>A router asks on, at those whom its WAN side was told.</summary>
+    private Answer Relay(string router, string blame)
+    {
+        if (_relays.TryGetValue(router, out var known))
+        {
+            return known;
+        }
+        // One that is asked about while it is being looked at asks itself in a circle.
+        _relays[router] = Answer.No(Cause.Of(CauseCodes.NamesWrong, $"{_world.Name(router)} asks for names in a circle.", blame));
+        return _relays[router] = _world.Network.Find(router, Side.Wan) is { } wan
+            ? Of(wan, tracer.ToInternet(wan).Answer)
+            : Answer.No(Cause.Of(CauseCodes.NamesWrong, $"{_world.Name(router)} has nobody to ask for names.", blame));
+    }
+}

@@ -1,0 +1,25 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>A packet as far as routers look at it.</summary>
+/// <param name="Source">Where it says that it comes from.</param>
+/// <param name="Target">Where it is to go.</param>
+/// <param name="Protocol">Null for one that no forward is made for.</param>
+/// <param name="Port">The port that it is for; 0 without a protocol.</param>
+internal readonly record struct Packet(Ipv4Address Source, Ipv4Address Target, Protocol? Protocol, int Port);
+
+/// <summary>What a router wrote over in a packet, and undoes in the answer.</summary>
+/// <param name="Router">Who; "street" for the carrier.</param>
+/// <param name="OfTarget">Whether it was the target (a forward), not the source (a translation).</param>
+/// <param name="Before">The address before.</param>
+/// <param name="After">The address after.</param>
+internal sealed record Mapping(string Router, bool OfTarget, Ipv4Address Before, Ipv4Address After);
+
+/// <summary>Where a router or a host sends a packet next.</summary>
+/// <param name="Out">The side that it leaves by.</param>
+/// <param name="Next">Whom it is handed to: the target itself, or a router on the way.</param>
+/// <param name="ByDefault">Whether only the default gateway leads there.</param>
+/// <param name="Blame">Who set that gateway.</param>
+internal readonly record struct Hop(Networks.Interface Out, Ipv4Address Next, bool ByDefault, string Blame);

@@ -1,0 +1,355 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>
+/// One connection, followed packet by packet: out, and the answer back. Each box on the way does what it does with a real one:
+/// looks the target up, asks who has the address, translates, lets in or drops. What luck decides is asked of the choices.
+/// </summary>
+internal sealed class Walk(World world, Choices choices)
+{
+    /// <summary>A packet lives this many hops at most; real ones start with 64 or more (RFC 1700, from memory); no home has so many routers in a row.</summary>
+    private const int MostHops = 16;
+
+    private readonly Trail _trail = new(world);
+    private readonly Addresses _addresses = new(world, choices);
+    private Hop _last;
+
+    /// <summary>The need that the connection stands for; null for others.</summary>
+    public ReachFromOutside? Need { get; init; }
+
+    /// <summary>
+    /// Knows the way onward from the outer side of a router: behind a translation nobody can tell whose packets they were, so
+    /// that part is followed once for everybody. Null where every step is to be followed.
+    /// </summary>
+    public Func<Interface, Route>? Onward { get; init; }
+
+    /// <summary>Hosts at whom forwards on the way are meant to aim.</summary>
+    public IReadOnlyCollection<Interface> Aims { get; init; } = [];
+
+    /// <summary>A connection from a host to any host of the internet.</summary>
+    public (Answer, Route) ToInternet(Interface host) => Connect(host, Provider.Host, world.Internet, null, 0);
+
+    /// <summary>A connection from one host to another by its address.</summary>
+    public (Answer, Route) To(Interface from, Interface to)
+    {
+        if (_addresses.Of(to) is { } address)
+        {
+            return Connect(from, address, to, null, 0);
+        }
+        Stop(to.Owner, to.Linked ? world.NoAddress(to) : world.Unlinked(to));
+        return End(from);
+    }
+
+    /// <summary>A connection from a host to whoever has an address.</summary>
+    public (Answer, Route) ToAddress(Interface from, Ipv4Address target) => Connect(from, target, null, null, 0);
+
+    /// <summary>A question to a name server. Answers at whom it arrives.</summary>
+    public (Answer Answer, Interface? At) Ask(Interface from, Ipv4Address server)
+    {
+        if (!Begin(from, server, Protocol.Udp, 53, out var packet))
+        {
+            return (End(from).Item1, null);
+        }
+        var at = Carry(from, ref packet, false);
+        if (at is not null && at != from && Answered(from, at, server, packet) is false)
+        {
+            at = null;
+        }
+        return (End(from).Item1, at);
+    }
+
+    /// <summary>
+    /// A connection from the internet to the address of a side at the street, on the port of the need. Without a device it is
+    /// good wherever it arrives.
+    /// </summary>
+    public (Answer, Route) FromInternet(Interface entry, Interface? device)
+    {
+        var need = Need!;
+        if (_addresses.Of(entry) is not { } address)
+        {
+            Stop(entry.Owner, world.NoAddress(entry));
+            return End(entry);
+        }
+        if (need.AsksItself && device is not null)
+        {
+            _addresses.Of(device);
+        }
+        var packet = new Packet(Provider.Host, address, need.Protocol, need.Port);
+        var at = Carry(world.Internet, ref packet, false);
+        if (at is not null && device is not null && at.Owner != device.Owner)
+        {
+            Stop(at.Owner, Cause.Of(CauseCodes.NotForwarded, $"{Name(_trail.Routers.LastOrDefault() ?? at.Owner)} lets port {need.Port} in to {packet.Target}, which is not {Name(device.Owner)}.", _trail.Routers.LastOrDefault() ?? at.Owner));
+        }
+        else if (at is not null && device is not null && packet.Port != need.Port)
+        {
+            Stop(_trail.Routers[^1], Cause.Of(CauseCodes.NotForwarded, $"The connection arrives at port {packet.Port} instead of {need.Port}.", _trail.Routers[^1]));
+        }
+        else if (at is not null)
+        {
+            _trail.ArrivedAt = at;
+            Answered(world.Internet, at, address, packet);
+        }
+        return End(entry);
+    }
+
+    private (Answer, Route) Connect(Interface from, Ipv4Address target, Interface? goal, Protocol? protocol, int port)
+    {
+        if (Begin(from, target, protocol, port, out var packet))
+        {
+            var at = Carry(from, ref packet, false);
+            if (at is not null && goal is not null && at.Owner != goal.Owner)
+            {
+                Stop(at.Owner, Cause.Of(CauseCodes.NoAnswer, $"{packet.Target} is {Name(at.Owner)} there, not {Name(goal.Owner)}.", at.Owner));
+            }
+            else if (at is not null && at != from)
+            {
+                _trail.ArrivedAt = at;
+                Answered(from, _trail.HandedOn is null ? at : world.Network.Find(_trail.Routers[^1], Side.Wan)!, target, packet);
+            }
+        }
+        return End(from);
+    }
+
+    private bool Begin(Interface from, Ipv4Address target, Protocol? protocol, int port, out Packet packet)
+    {
+        packet = default;
+        _trail.Segments.Add(from.Segment);
+        if (!from.Linked)
+        {
+            var cause = world.Unlinked(from);
+            var keyOpen = cause.Code == CauseCodes.WifiNotJoined && world.Network.Refusals.Any(r => r.Device == from.Owner && r.Why == RefusalReason.KeyNotKnown);
+            (keyOpen ? _trail.Open : _trail.Wrong).Add(cause);
+            _trail.StopsAt(from.Owner);
+            return false;
+        }
+        if (_addresses.Of(from) is not { } own)
+        {
+            return Stop(from.Owner, world.NoAddress(from)) is not null;
+        }
+        packet = new(own, target, protocol, port);
+        return true;
+    }
+
+    /// <summary>The answer on its way back; false where it does not arrive, or not as an answer.</summary>
+    private bool Answered(Interface asker, Interface at, Ipv4Address asked, Packet packet)
+    {
+        var answer = new Packet(packet.Target, packet.Source, packet.Protocol, packet.Port);
+        var lost = _trail.Wrong.Count;
+        var back = Carry(at, ref answer, true);
+        if (back is not null && (back.Owner != asker.Owner || answer.Source != asked))
+        {
+            Stop(at.Owner, Cause.Of(CauseCodes.NoWayBack, $"The answer comes to {Name(back.Owner)} from {answer.Source}, not to {Name(asker.Owner)} from {asked}.", at.Owner));
+        }
+        if (_trail.Wrong.Count > lost && _trail.Routers.FirstOrDefault(r => world.Network.Router(r) is { Translates: false }) is { } open)
+        {
+            _trail.Wrong.RemoveRange(lost, _trail.Wrong.Count - lost);
+            Stop(open, Cause.Of(CauseCodes.NoWayBack, $"{Name(open)} does not translate, and what is before it knows no way back to {packet.Source}.", open));
+        }
+        return _trail.Wrong.Count == lost;
+    }
+
+    private Interface? Carry(Interface origin, ref Packet packet, bool answer)
+    {
+        var at = origin;
+        for (var hop = 0; hop < MostHops; hop++)
+        {
+            if (hop > 0)
+            {
+                if (answer)
+                {
+                    _trail.Undo(at.Owner, ref packet);
+                }
+                else if (!new Entrance(world, _addresses, _trail, Need).Enter(at, ref packet))
+                {
+                    return null;
+                }
+                if (_addresses.Receiver(at, packet.Target) is { } receiver)
+                {
+                    return receiver;
+                }
+                if (at.Side is Side.Device or Side.Page or Side.Laptop)
+                {
+                    return Stop(at.Owner, Cause.Of(CauseCodes.GatewayWrong, $"{_last.Next} is {Name(at.Owner)}, which does not route.", _last.Blame));
+                }
+                if (!answer && at.Side is not Side.Provider)
+                {
+                    _trail.Routers.Add(at.Owner);
+                }
+            }
+            if (_addresses.Lost.Count > 0)
+            {
+                // Whoever lost its address gets no further; the way is followed to its end where it keeps it.
+                _trail.StopsAt(at.Owner);
+                return null;
+            }
+            if ((at.Side == Side.Provider ? AtProvider(at, ref packet, answer) : Step(at, hop == 0, ref packet, answer)) is not { } next)
+            {
+                return null;
+            }
+            at = next;
+            if (!answer && at != world.Internet)
+            {
+                _trail.Segments.Add(at.Segment);
+            }
+        }
+        var circle = _trail.Routers.TakeLast(MostHops / 2).Min(StringComparer.Ordinal) ?? origin.Owner;
+        if (!answer)
+        {
+            _trail.Routers.Clear();
+            _trail.Segments.RemoveRange(1, _trail.Segments.Count - 1);
+        }
+        return Stop(circle, Cause.Of(CauseCodes.RoutesInCircle, $"Packets go round in a circle at {Name(circle)}.", circle));
+    }
+
+    private Interface? Step(Interface at, bool own, ref Packet packet, bool answer)
+    {
+        var router = world.Network.Router(at.Owner);
+        if (!answer && !own && router is not null && HandsOn(at, router, packet))
+        {
+            _trail.HandedOn = Onward!(world.Network.Find(at.Owner, Side.Wan)!);
+            return world.Internet;
+        }
+        if (new Lookup(world, choices, _addresses).At(at, packet.Target, answer, Stop) is not { } hop)
+        {
+            return null;
+        }
+        if (router is not null && !own)
+        {
+            var established = answer && _trail.Routers.Contains(at.Owner);
+            if (!established && Barred(at, hop.Out, router, packet) is { } barred)
+            {
+                return Stop(at.Owner, barred);
+            }
+            if (world.Overlap(at.Owner) is { } overlap && world.HabitsOf(at.Owner).ChecksReversePath == Known.Yes
+                && new Lookup(world, choices, _addresses).At(at, packet.Source, answer, (_, _) => null)?.Out != at)
+            {
+                return Stop(at.Owner, world.OverlapCause(overlap));
+            }
+            if (!answer && hop.Out.Side == Side.Wan && at.IsInner && router.Translates && _addresses.Of(hop.Out) is { } outer)
+            {
+                _trail.Translate(at.Owner, ref packet, outer);
+            }
+        }
+        if (hop.Out.Segment == PortRef.Street)
+        {
+            if (world.WrongAtStreet(hop.Out) is { } wrong)
+            {
+                return Stop(hop.Out.Owner, wrong);
+            }
+            if (!answer && packet.Source != _addresses.Of(hop.Out))
+            {
+                return Stop(at.Owner, Cause.Of(CauseCodes.NotTranslated, $"{Name(at.Owner)} lets {packet.Source} out untranslated, and the provider drops it.", at.Owner));
+            }
+        }
+        return Handed(hop, packet, answer);
+    }
+
+    /// <summary>Whether the rest of the way is the same as the router's own to the internet.</summary>
+    private bool HandsOn(Interface at, RouterMode router, Packet packet) =>
+        Onward is not null && packet.Target == Provider.Host && at.IsInner && router.Translates && world.Overlap(at.Owner) is null
+        && router.Routes.All(r => !r.To.Contains(packet.Target)) && world.Sides(at.Owner).All(s => !s.IsInner || !World.Own(s).Subnet.Contains(packet.Target));
+
+    /// <summary>What a router drops: connections from outside that nobody asked for, and everything between its guests and the others.</summary>
+    private Cause? Barred(Interface at, Interface onto, RouterMode router, Packet packet)
+    {
+        var letIn = _trail.Forwarded(at.Owner);
+        return at.Side == Side.Wan && onto.IsInner && router.Translates && !letIn
+            ? Cause.Of(CauseCodes.NotForwarded, $"{Name(at.Owner)} lets nothing in that was not asked for from inside.", at.Owner)
+            : (at.Side, onto.Side) is (Side.Guest, Side.Lan) or (Side.Lan, Side.Guest)
+                ? Cause.Of(CauseCodes.GuestsApart, $"{Name(at.Owner)} keeps its guests apart.", at.Owner)
+                : null;
+    }
+
+    /// <summary>Who takes the packet in the segment: whoever answers for the address (RFC 826).</summary>
+    private Interface? Handed(Hop hop, Packet packet, bool answer)
+    {
+        _last = hop;
+        var segment = world.Network.Segment(hop.Out.Segment);
+        foreach (var ring in segment.Loops)
+        {
+            // A ring stops everything, but hides nothing: the way is followed all the same, so that what else is wrong on it is told.
+            _trail.StopsAt(hop.Out.Owner);
+            _trail.Wrong.Add(Cause.Of(CauseCodes.Loop, $"A ring of {ring.Cables.Count} {(ring.Cables.Count == 1 ? "cable" : "cables")} takes the segment down.", ring.Cables));
+        }
+        var takers = _addresses.Takers(hop.Out, hop.Next);
+        if (takers.Count == 0)
+        {
+            return Unanswered(hop, packet, answer);
+        }
+        var taker = takers[0];
+        if (takers.Count > 1)
+        {
+            var pick = choices.Pick(new("takes", segment.Id, Address: hop.Next), () => new([.. takers.Select(t => $"{Name(t.Owner)} answers for {hop.Next}")], _addresses.Clash(hop.Next, takers)));
+            taker = takers[Math.Min(pick, takers.Count - 1)];
+        }
+        return Apart(hop.Out, taker) is { } barrier && !Passes(barrier) ? null : taker;
+
+        bool Passes(string point)
+        {
+            var habit = world.HabitsOf(point).GuestsApart;
+            if (habit == Known.Unknown)
+            {
+                _trail.Open.Add(Cause.Of(CauseCodes.GuestsOpen, $"Whether {Name(point)} keeps its guests apart was not found out.", point));
+            }
+            return habit != Known.Yes || Stop(point, Cause.Of(CauseCodes.GuestsApart, $"{Name(point)} keeps its guests apart.", point)) is not null;
+        }
+    }
+
+    private Interface? Unanswered(Hop hop, Packet packet, bool answer)
+    {
+        var (outer, next) = (hop.Out, hop.Next);
+        var forwarded = !answer && next == packet.Target && _trail.Forwarded(outer.Owner);
+        if (forwarded && Aims.FirstOrDefault(a => a.Segment == outer.Segment && _addresses.MayBeLeased(a, next)) is { } aim)
+        {
+            var cause = Cause.Of(CauseCodes.ForwardToLease, $"{Name(outer.Owner)} forwards to {next}, which {Name(aim.Owner)} has only by luck.", outer.Owner, aim.Owner);
+            if (choices.Pick(new("aim", aim.Owner, Address: next), () => new([$"{Name(aim.Owner)} has {next}", $"another or nobody has {next}"], [cause])) == 0)
+            {
+                _addresses.Give(aim, next);
+                return aim;
+            }
+            return Stop(outer.Owner, cause);
+        }
+        return Stop(
+            forwarded || !hop.ByDefault ? outer.Owner : hop.Blame,
+            forwarded ? Cause.Of(CauseCodes.NotForwarded, $"{Name(outer.Owner)} forwards port {packet.Port} to {next}, where nobody answers.", outer.Owner)
+            : hop.ByDefault ? Cause.Of(CauseCodes.GatewayWrong, $"Nobody answers at the gateway {next} {world.Whose(outer, hop.Blame)}.", hop.Blame)
+            : Cause.Of(CauseCodes.NoAnswer, $"Nobody answers at {next} beside {Name(outer.Owner)}.", outer.Owner));
+    }
+
+    /// <summary>The access point that keeps two hosts of one segment apart, where one is its guest; null where none does. Guests get to routers.</summary>
+    private static string? Apart(Interface a, Interface b) =>
+        a.GuestOf is { } of && !b.IsInner && b.Side != Side.Provider ? of : b.GuestOf is { } other && !a.IsInner && a.Side != Side.Provider ? other : null;
+
+    private Interface? AtProvider(Interface at, ref Packet packet, bool answer)
+    {
+        if (at == world.Internet)
+        {
+            return world.Service is CarrierTranslation && !answer
+                ? Stop(PortRef.Street, Cause.Of(CauseCodes.CarrierTranslation, "The provider translates: nothing opened from outside gets to the home over IPv4.", PortRef.Street))
+                : world.Street;
+        }
+        var line = Provider.Own(world.Service);
+        if (line.Subnet.Contains(packet.Target))
+        {
+            return Handed(new(at, packet.Target, false, PortRef.Street), packet, answer);
+        }
+        if (SpecialBlock.UseOf(packet.Target) is AddressUse.Private or AddressUse.CarrierShared or AddressUse.LinkLocal)
+        {
+            return Stop(PortRef.Street, Cause.Of(CauseCodes.NoRoute, $"The provider carries nothing to {packet.Target}.", PortRef.Street));
+        }
+        if (world.Service is CarrierTranslation && !answer)
+        {
+            _trail.Translate(PortRef.Street, ref packet, Provider.CarrierPublic);
+        }
+        return world.Internet;
+    }
+
+    private Interface? Stop(string by, Cause cause) => _trail.Stop(by, cause);
+
+    private (Answer, Route) End(Interface from) => _trail.End(from, _addresses.Lost);
+
+    private string Name(string id) => world.Name(id);
+}

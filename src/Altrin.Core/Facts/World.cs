@@ -1,0 +1,108 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>What every packet meets: who sits where, what each box does by itself, which routers overlap.</summary>
+internal sealed class World
+{
+    private readonly ILookup<string, Interface> _sides;
+    private readonly Dictionary<string, BoxHabits> _habits;
+    private readonly ILookup<(string Segment, Ipv4Address Address), Interface> _across;
+    private readonly Dictionary<string, OverlapFact> _overlaps;
+
+    public World(Network network, Leasing leasing, HostTable hosts)
+    {
+        (Network, Leasing, Hosts) = (network, leasing, hosts);
+        _sides = network.Interfaces.ToLookup(i => i.Owner, StringComparer.Ordinal);
+        _habits = network.Design.Site.Boxes.ToDictionary(b => b.Id, b => b.Profile.Habits, StringComparer.Ordinal);
+        _across = network.Interfaces
+            .Where(i => i.Side == Side.Wan && i.Linked && HabitsOf(i.Owner).AnswersAcross != Known.No)
+            .SelectMany(w => _sides[w.Owner].Where(i => i.Side == Side.Lan && i.Segment != w.Segment).Select(l => (Key: (w.Segment, Own(l).Address), Wan: w)))
+            .ToLookup(a => a.Key, a => a.Wan);
+        Overlaps = [.. network.Interfaces.Where(i => i.Side == Side.Wan).Select(OverlapOf).OfType<OverlapFact>()];
+        _overlaps = Overlaps.ToDictionary(o => o.Router, StringComparer.Ordinal);
+        Street = network.Find(PortRef.Street, Side.Provider)!;
+        Internet = new(":internet", Side.Provider, PortRef.Street, true, new Fixed(new(Provider.Host, 32), null, []), null);
+    }
+
+    public Network Network { get; }
+
+    public Leasing Leasing { get; }
+
+    public HostTable Hosts { get; }
+
+    /// <summary>The provider's end of the line.</summary>
+    public Interface Street { get; }
+
+    /// <summary>Stands for every host on the internet.</summary>
+    public Interface Internet { get; }
+
+    /// <summary>Routers with overlapping subnets on both sides, by router.</summary>
+    public IReadOnlyList<OverlapFact> Overlaps { get; }
+
+    public Service Service => Network.Design.Site.Service;
+
+    /// <summary>The sides of a box, device or the street that can hold an address.</summary>
+    public IEnumerable<Interface> Sides(string owner) => _sides[owner];
+
+    public BoxHabits HabitsOf(string owner) => _habits.GetValueOrDefault(owner, BoxHabits.NotKnown);
+
+    /// <summary>Routers that answer in a segment for the address that they have on their other side.</summary>
+    public IEnumerable<Interface> Across(string segment, Ipv4Address address) => _across[(segment, address)];
+
+    public OverlapFact? Overlap(string router) => _overlaps.GetValueOrDefault(router);
+
+    /// <summary>That a router overlaps, as a cause.</summary>
+    public Cause OverlapCause(OverlapFact overlap) =>
+        Cause.Of(CauseCodes.SameSubnet, $"{Name(overlap.Router)} has {overlap.Inner} inside and {overlap.Outer} outside: what it does with that is luck.", overlap.Router);
+
+    /// <summary>That a host takes the lease of whichever server answers first.</summary>
+    public Cause FirstToAnswer(IReadOnlyList<string> servers) =>
+        Cause.Of(CauseCodes.TwoAddressServers, $"Whoever asks for an address there takes whichever answers first: {string.Join(" or ", servers.Select(Name))}.", servers);
+
+    /// <summary>Whose setting it is, in words: a host's own, or what a server hands out.</summary>
+    public string Whose(Interface host, string blame) => blame == host.Owner ? $"of {Name(host.Owner)}" : $"that {Name(blame)} hands out";
+
+    /// <summary>At the street the provider's word counts: leased where it leases, the given address where it gave one.</summary>
+    public Cause? WrongAtStreet(Interface host) => (Service, host.Setting) switch
+    {
+        (PublicFixed given, Fixed typed) when typed.Address == given.Address && typed.Gateway == given.Gateway => null,
+        (PublicFixed given, _) => Cause.Of(CauseCodes.WanNotSet, $"The provider's fixed address {given.Address} with gateway {given.Gateway} is not set on {Name(host.Owner)}.", host.Owner),
+        (_, Fixed) when host.Side is Side.Wan or Side.Device => Cause.Of(CauseCodes.WanNotSet, $"The provider leases the address, but {Name(host.Owner)} has one typed by hand.", host.Owner),
+        _ => null,
+    };
+
+    /// <summary>Why a host has no link.</summary>
+    public Cause Unlinked(Interface host) =>
+        host.Side == Side.Wan ? Cause.Of(CauseCodes.NoWayOut, $"Nothing is plugged into the outer side of {Name(host.Owner)}.", host.Owner)
+        : Network.Refusals.Any(r => r.Device == host.Owner) ? Cause.Of(CauseCodes.WifiNotJoined, $"{Name(host.Owner)} does not get into the Wi-Fi that it looks for.", host.Owner)
+        : Cause.Of(CauseCodes.NotConnected, $"{Name(host.Owner)} is connected to nothing.", host.Owner);
+
+    /// <summary>Why a linked host has no address.</summary>
+    public Cause NoAddress(Interface host) => host.Segment == PortRef.Street && WrongAtStreet(host) is { } wrong ? wrong
+        : Cause.Of(CauseCodes.NoAddressServer, $"Nobody answers when {Name(host.Owner)} asks for an address.", host.Segment);
+
+    /// <summary>Who set what a host goes by: the server that leased it, else itself.</summary>
+    public static string Blame(Interface host, Holding holding) => holding.Server is { } server && server != PortRef.Street ? server : host.Owner;
+
+    public static InterfaceAddress Own(Interface fixedHost) => ((Fixed)fixedHost.Setting).Address;
+
+    public string Name(string id) => Network.NameOf(id);
+
+    private OverlapFact? OverlapOf(Interface wan)
+    {
+        var lan = Network.Find(wan.Owner, Side.Lan);
+        if (lan is null || !wan.Linked || lan.Segment == wan.Segment)
+        {
+            return null;
+        }
+        var own = Own(lan);
+        var outer = Leasing.Holdings(wan).Select(h => h.Subnet).OfType<Subnet>().Where(s => s.Overlaps(own.Subnet)).Select(s => (Subnet?)s).FirstOrDefault();
+        // Its own address on its outer side is an overlap too, whatever subnet it believes in there: it answers for it (measured).
+        var twins = Hosts.Holders(wan.Segment, own.Address).Where(h => h.Owner != wan.Owner).ToList();
+        outer ??= twins.SelectMany(Leasing.Holdings).Where(h => h.Exact == own.Address).Select(h => h.Subnet).FirstOrDefault();
+        return outer is { } clash ? new(wan.Owner, clash, own.Subnet, twins.Count > 0 ? own.Address : null) : null;
+    }
+}

@@ -1,0 +1,24 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>A router, or the provider, that knows no way to where packets or their answers must go.</summary>
+public static class NoRouteRule
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        CauseCodes.NoRoute,
+        "no way there",
+        "Packets or answers come to a box that knows no way on, or to somebody whom they are not for.",
+        "It looks connected, and nothing answers.",
+        "RFC 1812",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.NoRoute).Select(cause => e.Finding(
+        CauseCodes.NoRoute,
+        cause.Subjects,
+        cause.Text.TrimEnd('.'),
+        "Devices behind it have an address, and nothing answers.",
+        cause.Subjects.SelectMany(s => e.Network.Router(s) is { } mode ? mode.Routes.Select(r => Cures.Hopeful($"Drop the way to {r.To} on {e.Name(s)}", new RemoveRoute(s, r.To))) : [])));
+}

@@ -1,0 +1,59 @@
+namespace Altrin.Core.Sites;
+
+/// <summary>Whether something is so, where nobody may have found out yet.</summary>
+public enum Known
+{
+    /// <summary>Not found out.</summary>
+    Unknown,
+    /// <summary>It is so.</summary>
+    Yes,
+    /// <summary>It is not so.</summary>
+    No,
+}
+
+/// <summary>What a router does when its WAN side is handed a subnet that overlaps one of its own.</summary>
+public enum OverlapHabit
+{
+    /// <summary>Not found out.</summary>
+    Unknown,
+    /// <summary>It takes the address and routes as best it can: which side wins depends on the one set first.</summary>
+    CarriesOn,
+    /// <summary>It leaves its WAN side without an address.</summary>
+    Refuses,
+    /// <summary>It moves its own LAN to another subnet.</summary>
+    Renumbers,
+}
+
+/// <summary>
+/// What one kind of box does by itself, as nothing on its page says. Boxes differ in all of it (common practice); what was not
+/// found out stays unknown and makes answers luck where they depend on it.
+/// </summary>
+public sealed record BoxHabits
+{
+    /// <summary>Nothing found out.</summary>
+    public static BoxHabits NotKnown { get; } = new();
+
+    /// <summary>Whether its address server tries an address before it offers it (RFC 2131, section 2.2).</summary>
+    public Known ChecksOffer { get; init; }
+
+    /// <summary>Whether it tries an address that it was leased before using it, and declines one that is taken (RFC 2131, section 4.4.1; RFC 5227).</summary>
+    public Known ChecksLease { get; init; }
+
+    /// <summary>What it does when both its sides share addresses.</summary>
+    public OverlapHabit OnOverlap { get; init; }
+
+    /// <summary>Whether it answers on one side for its address on the other side (ARP); Linux does unless told otherwise (measured).</summary>
+    public Known AnswersAcross { get; init; }
+
+    /// <summary>Whether it drops what comes from a side that it would not answer to (reverse-path check, RFC 3704).</summary>
+    public Known ChecksReversePath { get; init; }
+
+    /// <summary>Whether its address server comes on in access-point mode while it hears no other.</summary>
+    public Known ServesWhenAlone { get; init; }
+
+    /// <summary>Whether its guest name stays apart from the rest in access-point mode.</summary>
+    public Known GuestsApart { get; init; }
+
+    /// <summary>Whether a device inside reaches a forwarded port by the public address (hairpinning, RFC 4787, section 6).</summary>
+    public Known LoopsBack { get; init; }
+}
