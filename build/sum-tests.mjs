@@ -14,10 +14,15 @@ for (const file of readdirSync(folder, { recursive: true }).map(String)) {
   }
   let good;
   let bad;
+  let skipped = 0;
   if (file.endsWith(".trx")) {
     const count = (name) => Number(new RegExp(`<Counters[^>]* ${name}="(\\d+)"`).exec(text)?.[1] ?? 0);
     good = count("passed");
     bad = count("failed") + count("error") + count("timeout") + count("aborted");
+    skipped = count("notExecuted");
+    for (const why of new Set([...text.matchAll(/<Message>([^<]*skipped: [^<]*)<\/Message>/g)].map(([, message]) => message.trim()))) {
+      console.log(why);
+    }
     for (const [, name] of text.matchAll(/<UnitTestResult[^>]*testName="([^"]*)"[^>]*outcome="Failed"/g)) {
       console.log(`failed: ${name}`);
     }
@@ -28,11 +33,11 @@ for (const file of readdirSync(folder, { recursive: true }).map(String)) {
   }
   runners.push(file);
   passed += good;
-  failed += bad + (good + bad === 0 ? 1 : 0);
+  failed += bad + (good + bad + skipped === 0 ? 1 : 0);
 }
 
-if (runners.length < 7) {
-  console.log(`only ${runners.length} of 7 runners left a result: ${runners.join(", ")}`);
+if (runners.length < 8) {
+  console.log(`only ${runners.length} of 8 runners left a result: ${runners.join(", ")}`);
   failed += 1;
 }
 console.log(`${passed} passed, ${failed} failed`);

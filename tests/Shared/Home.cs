@@ -55,6 +55,28 @@ public sealed class Home
         return Set(id, new SwitchMode(null));
     }
 
+    /// <summary>A box that only carries on what is plugged into it: a powerline or coax unit, an injector.</summary>
+    public Home Link(string id, BoxKind kind)
+    {
+        Add(id, kind, [ModeKind.Switch], 2, wan: false, joins: false, radios: false);
+        return Set(id, new SwitchMode(null));
+    }
+
+    /// <summary>What a box does by itself.</summary>
+    public Home Habits(string box, BoxHabits habits) => Profile(box, p => p with { Habits = habits });
+
+    /// <summary>An access point whose address server comes on when it hears no other.</summary>
+    public Home Wakes(string box) => Profile(box, p => p with { Habits = p.Habits with { ServesWhenAlone = Known.Yes }, FactoryAddress = Own("192.168.10.1/24"), FactoryPool = Range("192.168.10.100-192.168.10.199") });
+
+    /// <summary>Every need for a port is asked for by the device itself.</summary>
+    public Home AsksItself() => Do(() =>
+    {
+        for (var i = 0; i < _needs.Count; i++)
+        {
+            _needs[i] = _needs[i] is ReachFromOutside reach ? reach with { AsksItself = true } : _needs[i];
+        }
+    });
+
     public Home Cable(string a, string b) => Do(() => _cables.Add(new($"{a}-{b}".Replace('/', '-'), PortRef.Read(a), PortRef.Read(b), Medium.Cat6, null)));
 
     /// <summary>A device on a cable; an address makes it fixed, with the gateway of its .1 unless told.</summary>
@@ -128,6 +150,12 @@ public sealed class Home
         var up = gateway is null ? new Ipv4Address(own.Subnet.Network.Bits + 1) : At(gateway);
         return new Fixed(own, up, [up]);
     }
+
+    private Home Profile(string box, Func<Profile, Profile> edit) => Do(() =>
+    {
+        var at = _boxes.FindIndex(b => b.Id == box);
+        _boxes[at] = _boxes[at] with { Profile = edit(_boxes[at].Profile) };
+    });
 
     private void AddDevice(string id) => _devices.Add(new(id, id, DeviceKind.Other, NextHardware()));
 

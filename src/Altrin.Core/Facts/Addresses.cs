@@ -45,9 +45,43 @@ internal sealed class Addresses(World world, Choices choices)
         {
             _lost.AddRange(races);
         }
-        // Where neither address nor range is known, a stand-in beside the gateway does: nobody else is asked for it.
+        // Where neither address nor range is known, a stand-in beside the gateway does: nobody else is asked for it. Where the
+        // pool is too small for everybody, whoever gets the address does not share it with those that the way has met.
         var own = held.Exact ?? held.Example ?? held.From?.First ?? new Ipv4Address((held.Gateway?.Bits ?? 0) + 1);
+        if (held is { Exact: null, From: { } range })
+        {
+            own = InPart(host, range, own);
+        }
+        while (held.Exact is null && _given.Exists(g => g.Address == own && g.Host.Segment == host.Segment))
+        {
+            own = new(own.Bits + 1);
+        }
         Give(host, own);
+        return own;
+    }
+
+    /// <summary>
+    /// Where one prefix lies inside another (an overlap), which of the two a lease falls into decides where it is looked for, and
+    /// only the server knows.
+    /// </summary>
+    private Ipv4Address InPart(Interface host, AddressRange range, Ipv4Address own)
+    {
+        foreach (var overlap in world.Overlaps.Where(o => o.Inner.PrefixLength != o.Outer.PrefixLength))
+        {
+            var narrow = overlap.Inner.PrefixLength > overlap.Outer.PrefixLength ? overlap.Inner : overlap.Outer;
+            var inside = range.Intersect(AddressRange.Between(narrow.Network, narrow.Last));
+            if (inside is not { } part || part == range)
+            {
+                continue;
+            }
+            var pick = choices.Pick(
+                new("part", host.Owner, host.Side, narrow.Network),
+                () => new([$"the address of {world.Name(host.Owner)} is outside {narrow}", $"the address of {world.Name(host.Owner)} is inside {narrow}"], [world.OverlapCause(overlap)]));
+            if (narrow.Contains(own) != (pick == 1))
+            {
+                own = pick == 1 ? part.Intersect(narrow.Hosts)?.First ?? part.First : range.Outside(part)[0].First;
+            }
+        }
         return own;
     }
 

@@ -45,6 +45,8 @@ public static class CauseCodes
     public const string Apart = "apart";
     /// <summary>Nobody answers at an address beside somebody. Subject: who asks for it.</summary>
     public const string NoAnswer = "no-answer";
+    /// <summary>A host whose mask makes it see another subnet than the one it is in. Subject: the host.</summary>
+    public const string MaskWrong = "mask-wrong";
     /// <summary>A router, or the provider, that knows no way to an address. Subject: who does not.</summary>
     public const string NoRoute = "no-route";
     /// <summary>The answer does not come back to whom it is for, or not from whom it was asked. Subject: who answers, or the router that lets it go astray.</summary>

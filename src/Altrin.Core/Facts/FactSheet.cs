@@ -142,14 +142,30 @@ public sealed record OverlapFact(string Router, Subnet Outer, Subnet Inner, Ipv4
 /// <summary>Ordinary internet of a device.</summary>
 /// <param name="Device">The device.</param>
 /// <param name="Answer">Whether it has ordinary internet: it gets there, and names resolve.</param>
-/// <param name="Reached">Whether packets get there and back.</param>
-/// <param name="Resolves">Whether names resolve.</param>
+/// <param name="Packets">Whether packets get there and back; written out as <see cref="Reached"/>, since the causes stand in the answer.</param>
+/// <param name="Names">Whether names resolve; written out as <see cref="Resolves"/>.</param>
 /// <param name="SeenAs">Whose address the world sees: a box, the device itself, or "street" behind a carrier.</param>
 /// <param name="SeenAddress">That address; null where it is not certain.</param>
 /// <param name="Translators">Boxes that give its packets another source address, in order; "street" for the carrier.</param>
 /// <param name="Links">Links on its way out, its own first, as far as its packets get.</param>
 /// <param name="Slowest">The slowest of these links as far as is known; null where none is slower than another.</param>
-public sealed record InternetFact(string Device, Answer Answer, Answer Reached, Answer Resolves, string SeenAs, Ipv4Address? SeenAddress, IReadOnlyList<string> Translators, IReadOnlyList<string> Links, string? Slowest);
+public sealed record InternetFact(
+    string Device,
+    Answer Answer,
+    [property: JsonIgnore] Answer Packets,
+    [property: JsonIgnore] Answer Names,
+    string SeenAs,
+    Ipv4Address? SeenAddress,
+    IReadOnlyList<string> Translators,
+    IReadOnlyList<string> Links,
+    string? Slowest)
+{
+    /// <summary>Whether packets get there and back.</summary>
+    public AnswerKind Reached => Packets.Kind;
+
+    /// <summary>Whether names resolve.</summary>
+    public AnswerKind Resolves => Names.Kind;
+}
 
 /// <summary>What joins two things.</summary>
 public enum LinkKind

@@ -40,6 +40,12 @@ public sealed record Holding(
     IReadOnlyList<Ipv4Address> NameServers,
     string? Server)
 {
+    /// <summary>What hosts choose from that nobody gives an address (RFC 3927, section 2.1).</summary>
+    internal static readonly AddressRange OfOnesOwn = AddressRange.Between(Ipv4Address.From(169, 254, 1, 0), Ipv4Address.From(169, 254, 254, 255));
+
+    /// <summary>Whether the host chose it itself, since nobody answered: it serves between such hosts and leads nowhere.</summary>
+    public bool SelfAssigned => Server is null && From == OfOnesOwn;
+
     /// <summary>The subnet that its owner believes in; null where its address is not known.</summary>
     public Subnet? Subnet => (Exact ?? From?.First) is { } address ? Addressing.Subnet.Containing(address, PrefixLength) : null;
 }
@@ -49,6 +55,7 @@ public sealed class Leasing
 {
     private readonly Dictionary<(string, Side), IReadOnlyList<Offer>> _offers = [];
     private readonly Dictionary<(string, Side), IReadOnlyList<Holding>> _holdings = [];
+    private readonly HashSet<Ipv4Address> _examples = [];
     private readonly Dictionary<string, int> _askers = new(StringComparer.Ordinal);
 
     private Leasing(Network network)
@@ -67,11 +74,14 @@ public sealed class Leasing
                 _offers[asker] = offers;
             }
         }
+        var alone = 0u;
         foreach (var host in network.Interfaces)
         {
             _holdings[(host.Owner, host.Side)] = host.Setting is Fixed typed
                 ? [new(typed.Address.Address, null, null, typed.Address.PrefixLength, typed.Gateway, typed.NameServers, null)]
-                : [.. Offers(host).Select(o => new Holding(o.Exact, o.From, o.Example, o.PrefixLength, o.Gateway, o.NameServers, o.Server))];
+                : Offers(host) is { Count: > 0 } offers ? [.. offers.Select(o => new Holding(o.Exact, o.From, o.Example, o.PrefixLength, o.Gateway, o.NameServers, o.Server))]
+                : host is { Side: Side.Device or Side.Laptop, Linked: true } ? [new(null, Holding.OfOnesOwn, new(Holding.OfOnesOwn.First.Bits + ++alone), 16, null, [], null)]
+                : [];
         }
     }
 
@@ -84,7 +94,7 @@ public sealed class Leasing
     /// <summary>How many hosts get a lease of a server without a reservation.</summary>
     public int Unreserved(string server) => _askers.GetValueOrDefault(server);
 
-    /// <summary>Every way in which the host may hold an address; none where it asks and nobody answers.</summary>
+    /// <summary>Every way in which the host may hold an address; none for a box that asks and nobody answers. A device then chooses one itself.</summary>
     public IReadOnlyList<Holding> Holdings(Interface host) => _holdings[(host.Owner, host.Side)];
 
     private void Answer(ServerSeat server, List<Interface> asking, HashSet<Ipv4Address> fixedHere, Dictionary<(string, Side), List<Offer>> answers)
@@ -95,7 +105,16 @@ public sealed class Leasing
         {
             spoken.Add(gateway);
         }
-        var free = server.Pool is { } pool ? pool.Without(spoken) : [];
+        IReadOnlyList<AddressRange> free = [];
+        if (server.Pool is { } pool)
+        {
+            // An example that stands elsewhere in the home too would only look like a clash.
+            free = pool.Without(spoken.Concat(_examples));
+            if (free.Sum(r => r.Count) < asking.Count)
+            {
+                free = pool.Without(spoken);
+            }
+        }
         var (stretch, next) = (0, free.Count > 0 ? free[0].First.Bits : 0u);
         var unreserved = 0;
         foreach (var asker in asking)
@@ -110,6 +129,7 @@ public sealed class Leasing
             if (stretch < free.Count)
             {
                 example = new Ipv4Address(next);
+                _examples.Add(example.Value);
                 if (next == free[stretch].Last.Bits)
                 {
                     stretch++;

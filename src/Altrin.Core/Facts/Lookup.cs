@@ -31,11 +31,26 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         var subnet = Subnet.Containing(own, held.PrefixLength);
         if (subnet.Contains(target))
         {
+            if (IsBroadcast(subnet, target))
+            {
+                stop(host.Owner, Broadcast(host.Owner, subnet, target));
+                return null;
+            }
             return new(host, target, false, blame);
+        }
+        if (held.SelfAssigned)
+        {
+            stop(host.Owner, world.NoAddress(host));
+            return null;
         }
         if (held.Gateway is not { } gateway)
         {
             stop(host.Owner, Cause.Of(CauseCodes.GatewayWrong, blame == host.Owner ? $"{world.Name(host.Owner)} has no default gateway." : $"{world.Name(blame)} hands out no default gateway.", blame));
+            return null;
+        }
+        if (IsBroadcast(subnet, gateway))
+        {
+            stop(host.Owner, Broadcast(host.Owner, subnet, gateway));
             return null;
         }
         if (!subnet.Contains(gateway))
@@ -80,6 +95,11 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
                 (best, length) = (new(side, target, false, at.Owner), here.PrefixLength);
             }
         }
+        if (best is { } direct && IsBroadcast(direct.Out.IsInner ? World.Own(direct.Out).Subnet : Subnet.Containing(outer!.Value.Own, outer.Value.Held.PrefixLength), target))
+        {
+            stop(at.Owner, Broadcast(at.Owner, Subnet.Containing(target, length), target));
+            return null;
+        }
         foreach (var route in router.Routes)
         {
             if (route.To.Contains(target) && route.To.PrefixLength > length && world.Sides(at.Owner).FirstOrDefault(s => Reaches(s, route.Via, wan, outer?.Own, outer?.Held)) is { } side)
@@ -114,6 +134,12 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         });
         return null;
     }
+
+    // Sent to everybody and answered by nobody (RFC 919); a /31 has none (RFC 3021).
+    private static bool IsBroadcast(Subnet subnet, Ipv4Address target) => subnet.PrefixLength < 31 && target == subnet.Last;
+
+    private Cause Broadcast(string owner, Subnet subnet, Ipv4Address target) =>
+        Cause.Of(CauseCodes.MaskWrong, $"{target} is the address for everybody in {subnet}, as {world.Name(owner)} is set.", owner);
 
     private static bool Reaches(Interface side, Ipv4Address via, Interface? wan, Ipv4Address? own, Holding? held) =>
         side.IsInner ? World.Own(side).Subnet.Contains(via)

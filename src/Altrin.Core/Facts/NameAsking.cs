@@ -11,17 +11,21 @@ internal sealed class NameAsking(Tracer tracer)
     private readonly Dictionary<string, Answer> _relays = new(StringComparer.Ordinal);
     private readonly Dictionary<string, Answer> _alike = new(StringComparer.Ordinal);
 
-    /// <summary>Whether a host gets answers for names; the same as <paramref name="reached"/> where packets do not get out at all.</summary>
+    /// <summary>
+    /// Whether a host gets answers for names. They may come although packets do not get out, since the router asks for itself;
+    /// where neither works, what keeps the packets is the reason.
+    /// </summary>
     public Answer Of(Interface host, Answer reached)
     {
-        if (reached.Kind == AnswerKind.No)
+        if (!host.Linked || _world.Leasing.Holdings(host).Count == 0)
         {
             return reached;
         }
         var likes = Tracer.Likes(host, _world.Leasing.Holdings(host));
-        return likes is null ? Judge(host)
+        var resolves = likes is null ? Judge(host)
             : _alike.TryGetValue(likes, out var known) ? known
             : _alike[likes] = Judge(host);
+        return reached.Kind == AnswerKind.No && resolves.Kind == AnswerKind.No ? reached : resolves;
     }
 
     private Answer Judge(Interface host)
@@ -34,6 +38,10 @@ internal sealed class NameAsking(Tracer tracer)
     private Answer By(Interface host, Holding holding)
     {
         var blame = World.Blame(host, holding);
+        if (holding.SelfAssigned)
+        {
+            return Answer.No(_world.NoAddress(host));
+        }
         if (holding.NameServers.Count == 0)
         {
             return host.Segment == PortRef.Street && _world.Service is PublicFixed { NameServers.Count: 0 }
@@ -50,18 +58,20 @@ internal sealed class NameAsking(Tracer tracer)
 
     private Answer Server(Interface host, Ipv4Address server, string blame)
     {
-        var asked = Choices.Follow(c => new Walk(_world, c).Ask(host, server) is var (answer, at) ? (answer, at) : default);
-        if (asked.Answer.Kind == AnswerKind.No || asked.Result is not { } arrived)
+        // Who takes the question may be luck, and what each of them knows differs.
+        return Choices.Follow(c =>
         {
-            return Answer.No(Wrong($"The name server {server} {_world.Whose(host, blame)} does not answer."));
-        }
-        return asked.Answer.And(arrived.Side switch
+            var (answer, at) = new Walk(_world, c).Ask(host, server);
+            return (at is null || answer.Kind == AnswerKind.No ? Answer.No(Wrong($"The name server {server} {_world.Whose(host, blame)} does not answer.")) : answer.And(Knows(at)), 0);
+        }).Answer;
+
+        Answer Knows(Interface asked) => asked.Side switch
         {
-            Side.Lan or Side.Guest or Side.Wan => Relay(arrived.Owner, blame),
+            Side.Lan or Side.Guest or Side.Wan => Relay(asked.Owner, blame),
             Side.Provider => Answer.Yes,
-            Side.Device => Answer.NotKnown(Wrong($"Whether {_world.Name(arrived.Owner)} answers for names was not found out.")),
-            _ => Answer.No(Wrong($"{server} is {_world.Name(arrived.Owner)}, which knows no names.")),
-        });
+            Side.Device => Answer.NotKnown(Wrong($"Whether {_world.Name(asked.Owner)} answers for names was not found out.")),
+            _ => Answer.No(Wrong($"{server} is {_world.Name(asked.Owner)}, which knows no names.")),
+        };
 
         Cause Wrong(string text) => Cause.Of(CauseCodes.NamesWrong, text, blame);
     }

@@ -65,7 +65,7 @@ public static class Observer
         var holding = leasing.Holdings(host) is [var first, ..] ? first : null;
         var origin = host.Setting is Fixed ? AddressOrigin.Fixed
             : !host.Linked ? AddressOrigin.None
-            : holding is null ? AddressOrigin.SelfAssigned
+            : holding is null or { SelfAssigned: true } ? AddressOrigin.SelfAssigned
             : holding.Exact is not null ? AddressOrigin.Reserved
             : AddressOrigin.Leased;
         return new(host.Owner, host.Side, host.Segment, origin, holding?.Exact, holding?.From, holding?.PrefixLength, holding?.Gateway, holding?.NameServers ?? [], [.. leasing.Offers(host).Select(o => o.Server)]);

@@ -26,10 +26,12 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
 
     private ReachCell Cell(ReachClass from, ReachClass to)
     {
-        var a = network.Find(from.Id, Side.Device)!;
-        var b = network.Find(to.Devices.First(d => d != from.Id), Side.Device)!;
+        var (a, b) = Ends(from, to);
         return Between(a, b) with { From = from.Id, To = to.Id };
     }
+
+    private (Interface From, Interface To) Ends(ReachClass from, ReachClass to) =>
+        (network.Find(from.Id, Side.Device)!, network.Find(to.Devices.First(d => d != from.Id), Side.Device)!);
 
     private ReachCell Between(Interface a, Interface b)
     {
@@ -55,16 +57,19 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
     }
 
     /// <summary>A question is heard by the whole segment; its answer is a packet to the asker, and may fail where the question arrived.</summary>
-    private static IEnumerable<DiscoveryFact> Discovery(IReadOnlyList<ReachClass> classes, IReadOnlyList<ReachCell> cells)
+    private IEnumerable<DiscoveryFact> Discovery(IReadOnlyList<ReachClass> classes, IReadOnlyList<ReachCell> cells)
     {
         var segments = classes.ToDictionary(c => c.Id, c => c.Segment, StringComparer.Ordinal);
         foreach (var cell in cells.Where(c => segments[c.From] == segments[c.To] && segments[c.From] != Nowhere))
         {
-            var back = cells.First(c => c.From == cell.To && c.To == cell.From);
-            // Only a barrier for guests, or a ring, stops a broadcast inside its segment.
-            var barrier = cell.Answer.Causes.Where(c => c.Code is CauseCodes.GuestsApart or CauseCodes.GuestsOpen or CauseCodes.Loop).ToList();
-            var question = barrier.Count == 0 ? Answer.Yes : cell.Answer.Kind == AnswerKind.Unknown ? Answer.NotKnown(barrier) : Answer.No(barrier);
-            yield return new(cell.From, cell.To, question, question.Kind == AnswerKind.No ? question : question.And(back.Answer));
+            var (asker, found) = Ends(classes.First(c => c.Id == cell.From), classes.First(c => c.Id == cell.To));
+            // Only a barrier for guests, or a ring, stops a broadcast inside its segment; and nobody listens to one that comes from his own address.
+            var barrier = cell.Answer.Causes.Where(c => c.Code is CauseCodes.GuestsApart or CauseCodes.GuestsOpen or CauseCodes.Loop || (c.Code == CauseCodes.AddressTwice && c.Subjects.Contains(asker.Owner) && c.Subjects.Contains(found.Owner))).ToList();
+            var shared = cell.Answer.Kind == AnswerKind.Luck ? cell.Answer.Causes.Where(c => c.Code is CauseCodes.FixedInPool or CauseCodes.AddressTwice).ToList() : [];
+            var question = barrier.Count == 0 && shared.Count > 0 ? Answer.ByLuck([.. shared])
+                : barrier.Count == 0 ? Answer.Yes
+                : cell.Answer.Kind == AnswerKind.Unknown ? Answer.NotKnown(barrier) : Answer.No(barrier);
+            yield return new(cell.From, cell.To, question, question.Kind == AnswerKind.No ? question : question.And(tracer.Deliver(found, asker).Answer));
         }
     }
 

@@ -73,6 +73,9 @@ public sealed class Tracer
     /// <summary>The way from one host to another's address.</summary>
     public Route To(Interface from, Interface to) => Along(c => new Walk(_world, c).To(from, to));
 
+    /// <summary>One packet from one host to another, which needs no answer.</summary>
+    public Route Deliver(Interface from, Interface to) => Along(c => new Walk(_world, c).Deliver(from, to));
+
     /// <summary>
     /// A connection from outside to a device: it arrives at the outermost address of the device's own way out, and each
     /// translating router must let it in (RFC 3022: nothing is translated inward without a mapping).

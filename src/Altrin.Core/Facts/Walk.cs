@@ -43,6 +43,17 @@ internal sealed class Walk(World world, Choices choices)
         return End(from);
     }
 
+    /// <summary>One packet from a host to another, which needs no answer.</summary>
+    public (Answer, Route) Deliver(Interface from, Interface to)
+    {
+        if (_addresses.Of(to) is { } address && Begin(from, address, null, 0, out var packet)
+            && (packet.Source == address ? from : Carry(from, ref packet, false)) is { } at && at.Owner != to.Owner)
+        {
+            Stop(at.Owner, Cause.Of(CauseCodes.NoAnswer, $"{address} is {Name(at.Owner)} there, not {Name(to.Owner)}.", at.Owner));
+        }
+        return End(from);
+    }
+
     /// <summary>A connection from a host to whoever has an address.</summary>
     public (Answer, Route) ToAddress(Interface from, Ipv4Address target) => Connect(from, target, null, null, 0);
 
@@ -99,8 +110,13 @@ internal sealed class Walk(World world, Choices choices)
     {
         if (Begin(from, target, protocol, port, out var packet))
         {
-            var at = Carry(from, ref packet, false);
-            if (at is not null && goal is not null && at.Owner != goal.Owner)
+            // A packet for one's own address never leaves the host.
+            var at = packet.Source == target ? from : Carry(from, ref packet, false);
+            if (at == from && goal is not null && goal != from && goal.Segment == from.Segment)
+            {
+                Stop(from.Owner, _addresses.Clash(target, [from, goal])[0]);
+            }
+            else if (at is not null && goal is not null && at.Owner != goal.Owner)
             {
                 Stop(at.Owner, Cause.Of(CauseCodes.NoAnswer, $"{packet.Target} is {Name(at.Owner)} there, not {Name(goal.Owner)}.", at.Owner));
             }
@@ -233,7 +249,7 @@ internal sealed class Walk(World world, Choices choices)
                 _trail.Translate(at.Owner, ref packet, outer);
             }
         }
-        if (hop.Out.Segment == PortRef.Street)
+        if (hop.Out.Segment == PortRef.Street && hop.ByDefault)
         {
             if (world.WrongAtStreet(hop.Out) is { } wrong)
             {
@@ -316,6 +332,7 @@ internal sealed class Walk(World world, Choices choices)
             forwarded || !hop.ByDefault ? outer.Owner : hop.Blame,
             forwarded ? Cause.Of(CauseCodes.NotForwarded, $"{Name(outer.Owner)} forwards port {packet.Port} to {next}, where nobody answers.", outer.Owner)
             : hop.ByDefault ? Cause.Of(CauseCodes.GatewayWrong, $"Nobody answers at the gateway {next} {world.Whose(outer, hop.Blame)}.", hop.Blame)
+            : world.Overlap(outer.Owner) is { } overlap ? world.OverlapCause(overlap)
             : Cause.Of(CauseCodes.NoAnswer, $"Nobody answers at {next} beside {Name(outer.Owner)}.", outer.Owner));
     }
 

@@ -92,7 +92,7 @@ internal static class Cures
             var typed = (Fixed)host.Setting;
             if (mode.Lan.Subnet.Contains(typed.Address.Address) && other.Network.Plus(mode.Lan.Subnet.Network.DistanceTo(typed.Address.Address)) is { } moved && other.IsHost(moved))
             {
-                changes.Add(Fix(host, new(new(moved, other.PrefixLength), own.Address, typed.NameServers)));
+                changes.Add(SetAddress(host, new(new(moved, other.PrefixLength), own.Address, typed.NameServers)));
                 changes.AddRange(Redirect(mode, router, typed.Address.Address, moved));
             }
         }
@@ -108,7 +108,7 @@ internal static class Cures
         }
         var moved = new InterfaceAddress(free, plan.Subnet.PrefixLength);
         var rulerAddress = e.Network.Router(ruler)!.Lan.Address;
-        Change move = host.Side == Side.Lan ? new SetLanAddress(host.Owner, moved) : Fix(host, new(moved, rulerAddress, NamesBeside(e, host, typed.NameServers, rulerAddress)));
+        Change move = host.Side == Side.Lan ? new SetLanAddress(host.Owner, moved) : SetAddress(host, new(moved, rulerAddress, NamesBeside(e, host, typed.NameServers, rulerAddress)));
         yield return Hopeful($"Move {e.Name(host.Owner)} to {free}", [move, .. Redirect(e.Network.Router(ruler)!, ruler, typed.Address.Address, free)]);
     }
 
@@ -159,7 +159,14 @@ internal static class Cures
         .Where(f => f.To == from)
         .SelectMany(f => new Change[] { new RemoveForward(router, f.Protocol, f.OutsidePort), new AddForward(router, f with { To = to }) });
 
-    private static Change Fix(Interface host, Fixed to) => host.Side == Side.Page ? new SetPageAddress(host.Owner, to) : new SetDeviceAddress(host.Owner, to);
+    /// <summary>Types an address into a host, on the side that it has it.</summary>
+    public static Change SetAddress(Interface host, Fixed to) => host.Side switch
+    {
+        Side.Page => new SetPageAddress(host.Owner, to),
+        Side.Wan => new SetWan(host.Owner, to),
+        Side.Lan => new SetLanAddress(host.Owner, to.Address),
+        _ => new SetDeviceAddress(host.Owner, to),
+    };
 
     /// <summary>Hosts typed by hand behind a router that is to be flattened: those that would not fit above ask from then on.</summary>
     private static IReadOnlyList<Change> InnerHosts(Evidence e, string router, Segment above)

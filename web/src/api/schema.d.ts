@@ -610,13 +610,13 @@ export interface components {
         InternetFact: {
             device: string;
             answer: components["schemas"]["Answer"];
-            reached: components["schemas"]["Answer"];
-            resolves: components["schemas"]["Answer"];
             seenAs: string;
             seenAddress: null | components["schemas"]["Ipv4Address"];
             translators: string[];
             links: string[];
             slowest: null | string;
+            reached: components["schemas"]["AnswerKind"];
+            resolves: components["schemas"]["AnswerKind"];
         };
         /** @example 192.168.8.1 */
         Ipv4Address: string;

@@ -1,0 +1,132 @@
+using Altrin.Core.Findings;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Tests.Findings;
+
+public sealed class NamesWrongTests() : RuleTests("names-wrong")
+{
+    private static Home Names(string server) => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { NameServers = [Home.At(server)] } });
+
+    [Fact]
+    public void Triggers_where_nobody_answers_at_the_name_server()
+    {
+        One(Names("192.168.8.250"), Severity.WillNotWork, "gw");
+        Cured(Names("192.168.8.250"), "Let gw hand out itself for names");
+    }
+
+    [Fact]
+    public void Triggers_where_the_server_leaves_it_out() =>
+        Cured(Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { LeavesOutNames = true } }), "Let gw hand out itself for names");
+
+    [Theory]
+    [InlineData("192.168.8.1")]
+    [InlineData("198.51.100.53")]
+    public void Near_miss_one_that_answers(string server) => None(Names(server));
+}
+
+public sealed class NoWayBackTests() : RuleTests("no-way-back")
+{
+    private static Home Routed(params StaticRoute[] told) => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1")
+        .Edit<RouterMode>("in", m => m with { Translates = false }).Edit<RouterMode>("gw", m => m with { Routes = told });
+
+    [Theory]
+    [InlineData("Let in translate")]
+    [InlineData("Tell gw the way to 192.168.20.0/24")]
+    public void Triggers_and_is_cured_on_either_router(string label)
+    {
+        One(Routed(), Severity.WillNotWork, "in");
+        Cured(Routed(), label);
+    }
+
+    [Fact]
+    public void Near_miss_the_way_back_is_told() => None(Home.WithGateway().Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")])).Cable("gw/lan1", "in/wan").Wired("a", "in/lan1")
+        .Edit<RouterMode>("in", m => m with { Translates = false }).Edit<RouterMode>("gw", m => m with { Routes = [new(Home.Own("192.168.20.1/24").Subnet, Home.At("192.168.8.3"))] }));
+}
+
+public sealed class NotTranslatedTests() : RuleTests("not-translated")
+{
+    private static Home Open(bool translates) => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Translates = translates });
+
+    [Fact]
+    public void Triggers()
+    {
+        One(Open(false), Severity.WillNotWork, "gw");
+        Cured(Open(false), "Let gw translate");
+    }
+
+    [Fact]
+    public void Near_miss() => None(Open(true));
+}
+
+public sealed class NoRouteTests() : RuleTests("no-route")
+{
+    private static Home Astray(string to) => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Routes = [new(Home.Own(to).Subnet, Home.At("192.168.8.9"))] })
+        .Router("in", wan: new Fixed(Home.Own("192.168.8.9/24"), null, [])).Cable("gw/lan2", "in/wan");
+
+    [Fact]
+    public void Triggers_for_a_route_that_leads_the_internet_to_a_router_that_knows_no_way_on()
+    {
+        Assert.Contains(Judging.Prove(Astray("198.51.100.1/24").Design).Findings, f => f.Code is "no-route" or "gateway-wrong" && f.Severity == Severity.WillNotWork);
+    }
+
+    [Fact]
+    public void Near_miss_a_route_to_somewhere_else() => None(Astray("172.16.0.1/24"));
+}
+
+public sealed class MaskWrongTests() : RuleTests("mask-wrong")
+{
+    private static Home Masked(string own) => Home.WithGateway().Wired("a", "gw/lan1", own, "192.168.8.1").Wired("b", "gw/lan2");
+
+    // A narrow mask that leaves the gateway out breaks the internet; one that keeps it in is only waiting for trouble.
+    [Theory]
+    [InlineData("192.168.8.6/16")]
+    [InlineData("192.168.8.6/29")]
+    public void Triggers(string own)
+    {
+        One(Masked(own), Severity.Concern, "a");
+        Cured(Masked(own), "Set a to 192.168.8.6/24");
+    }
+
+    [Fact]
+    public void Means_it_will_not_work_where_the_gateway_is_taken_for_everybody() =>
+        One(Home.New().Gateway(lan: "192.168.8.7/24").Cable("street", "gw/wan").Wired("a", "gw/lan1", "192.168.8.4/29", "192.168.8.7"), Severity.WillNotWork, "a");
+
+    [Fact]
+    public void Near_miss() => None(Masked("192.168.8.6/24"));
+}
+
+public sealed class GuestsOpenTests() : RuleTests("guests-open")
+{
+    private static Home Guests(Known apart) => Name(Home.WithGateway().Point("point").Cable("gw/lan1", "point/wan").Wifi("g", "point", "visitors", "guest-key"), apart);
+
+    private static Home Name(Home home, Known apart) => home
+        .Habits("point", new() { GuestsApart = apart }).Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "guest-key") });
+
+    [Theory]
+    [InlineData(Known.No)]
+    [InlineData(Known.Unknown)]
+    public void Triggers(Known apart)
+    {
+        var visited = One(Guests(apart), Severity.Concern, "point");
+        // Taking the name away would leave the visitor without any network: that is no cure.
+        Assert.Empty(visited.Remedies);
+        Assert.NotEmpty(visited.Advice);
+        Cured(Name(Home.WithGateway().Point("point").Cable("gw/lan1", "point/wan"), apart), "Send no guest name at point");
+    }
+
+    [Fact]
+    public void Near_miss() => None(Guests(Known.Yes));
+}
+
+public sealed class NoLoopBackTests() : RuleTests("no-loop-back")
+{
+    private static Home Let(Known loops) => Home.WithGateway().Wired("a", "gw/lan1").Reserve("gw", "a", "192.168.8.5").Forward("gw", 8443, "192.168.8.5").Reach("a", 8443).Habits("gw", new() { LoopsBack = loops });
+
+    [Fact]
+    public void Triggers() => Assert.NotEmpty(One(Let(Known.No), Severity.Concern, "gw").Advice);
+
+    [Theory]
+    [InlineData(Known.Yes)]
+    [InlineData(Known.Unknown)]
+    public void Near_miss(Known loops) => None(Let(loops));
+}

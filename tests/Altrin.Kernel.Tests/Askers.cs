@@ -1,0 +1,106 @@
+using System.Globalization;
+using System.Net;
+using System.Net.NetworkInformation;
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+using PacketDotNet;
+
+namespace Altrin.Kernel.Tests;
+
+/// <summary>What an asker was given.</summary>
+internal sealed record Got(Ipv4Address Server, Ipv4Address Address, int PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> Names, int LeaseSeconds);
+
+/// <summary>One answer to a question for an address.</summary>
+/// <param name="From">Who answered, by hardware address.</param>
+/// <param name="Address">What was offered.</param>
+internal sealed record Heard(string From, Ipv4Address Address);
+
+/// <summary>Those who ask for an address: a real client for leases, and raw questions that hear every server.</summary>
+internal sealed class Askers
+{
+    private const string Script = """
+        #!/bin/sh
+        case "$1" in bound|renew) printf '%s\n' "$ip" "$mask" "${router%% *}" "$dns" "$serverid" "$lease" > "$ALTRIN_LEASE" ;; esac
+        """;
+
+    private readonly Lab _lab;
+    private readonly string _script;
+
+    public Askers(Lab lab)
+    {
+        _lab = lab;
+        _script = Path.Combine(lab.Folder, "script");
+        File.WriteAllText(_script, Script);
+        Namespaces.Run("chmod", ["700", _script]);
+    }
+
+    /// <summary>Everybody who asks and has a link.</summary>
+    public IEnumerable<Seat> All => _lab.Hosts().Where(h => h.Setting is Automatic && _lab.Wiring.Linked(h.Seat)).Select(h => h.Seat);
+
+    /// <summary>Asks by the client until a lease is there, or three questions were in vain.</summary>
+    public Got? Ask(Seat seat, params string[] more)
+    {
+        var lease = Path.Combine(_lab.Folder, $"{seat.Owner}-{seat.Device}.lease");
+        File.Delete(lease);
+        var checks = _lab.Design.Box(seat.Owner)?.Profile.Habits.ChecksLease ?? _lab.Design.Device(seat.Owner)!.ChecksLease;
+        string[] check = checks == Known.Yes ? ["-a"] : [];
+        Namespaces.In(
+            _lab.Of(seat.Owner),
+            "busybox",
+            ["udhcpc", "-i", seat.Device, "-n", "-q", "-f", "-t", "4", "-T", "1", "-A", "0", "-s", _script, .. check, .. more],
+            null,
+            new Dictionary<string, string> { ["ALTRIN_LEASE"] = lease });
+        if (!File.Exists(lease))
+        {
+            return null;
+        }
+        var lines = File.ReadAllLines(lease);
+        return new(
+            Address(lines[4])!.Value,
+            Address(lines[0])!.Value,
+            int.Parse(lines[1], CultureInfo.InvariantCulture),
+            Address(lines[2]),
+            [.. lines[3].Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(n => Address(n)!.Value)],
+            int.Parse(lines[5], CultureInfo.InvariantCulture));
+
+        static Ipv4Address? Address(string text) => Ipv4Address.Parse(text) is { Error: null } read ? read.Value : null;
+    }
+
+    /// <summary>Asks once by a raw question and hears every answer.</summary>
+    public IReadOnlyList<Heard> Offers(Seat seat, TimeSpan most) => Namespaces.Inside(_lab.Of(seat.Owner), () =>
+    {
+        using var socket = new PacketSocket(seat.Device);
+        var own = _lab.Hardware(seat);
+        var number = (uint)HashCode.Combine(seat.Owner, seat.Device) | 1;
+        socket.Send(Question(own, number));
+        var heard = new List<Heard>();
+        foreach (var (frame, sent) in socket.Hear(most))
+        {
+            if (!sent && Packet.ParsePacket(LinkLayers.Ethernet, frame) is EthernetPacket ethernet
+                && ethernet.Extract<UdpPacket>() is { SourcePort: 67 } && ethernet.Extract<DhcpV4Packet>() is { } answer && answer.TransactionId == number)
+            {
+                heard.Add(new(_lab.Whose(Hardware(ethernet.SourceHardwareAddress))?.Owner ?? $"{ethernet.SourceHardwareAddress}", Ipv4Address.Parse($"{answer.YourAddress}").Value));
+            }
+        }
+        return heard;
+    });
+
+    private static byte[] Question(HardwareAddress own, uint number)
+    {
+        var hardware = PhysicalAddress.Parse($"{own}".Replace(':', '-').ToUpperInvariant());
+        // 236 bytes of fixed fields, the magic number, then options (RFC 2131, section 2).
+        var dhcp = new byte[260];
+        (dhcp[0], dhcp[1], dhcp[2]) = (1, 1, 6);
+        BitConverter.TryWriteBytes(dhcp.AsSpan(4), BitConverter.IsLittleEndian ? System.Buffers.Binary.BinaryPrimitives.ReverseEndianness(number) : number);
+        dhcp[10] = 0x80;
+        hardware.GetAddressBytes().CopyTo(dhcp, 28);
+        new byte[] { 99, 130, 83, 99, 53, 1, 1, 55, 3, 1, 3, 6, 255 }.CopyTo(dhcp, 236);
+        var udp = new UdpPacket(68, 67) { PayloadData = dhcp };
+        var ip = new IPv4Packet(IPAddress.Any, IPAddress.Broadcast) { PayloadPacket = udp, TimeToLive = 64 };
+        udp.UpdateUdpChecksum();
+        ip.UpdateIPChecksum();
+        return new EthernetPacket(hardware, PhysicalAddress.Parse("FF-FF-FF-FF-FF-FF"), EthernetType.IPv4) { PayloadPacket = ip }.Bytes;
+    }
+
+    public static HardwareAddress Hardware(PhysicalAddress address) => HardwareAddress.Parse(string.Join(':', address.GetAddressBytes().Select(b => b.ToString("x2", CultureInfo.InvariantCulture)))).Value;
+}

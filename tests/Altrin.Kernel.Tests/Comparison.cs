@@ -1,0 +1,238 @@
+using System.Collections.Concurrent;
+using Altrin.Core.Addressing;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Kernel.Tests;
+
+/// <summary>What the kernel shows, beside what Altrin says.</summary>
+/// <param name="Differences">Where they differ, one line each; the part before the colon names the fact.</param>
+/// <param name="Certain">How many facts were compared that Altrin is sure of.</param>
+/// <param name="Open">How many it leaves to luck, or does not know.</param>
+internal sealed record Compared(IReadOnlyList<string> Differences, int Certain, int Open);
+
+/// <summary>Compares every fact that can be measured.</summary>
+internal sealed class Comparison
+{
+    private readonly ConcurrentQueue<string> _differences = new();
+    private readonly Built _built;
+    private readonly Observation _seen;
+    private readonly FactSheet _sheet;
+    private int _certain;
+    private int _open;
+
+    private Comparison(Built built, Design design)
+    {
+        _built = built;
+        Design = design;
+        _seen = Observer.Observe(Compiler.Compile(design, Situation.Settled));
+        _sheet = _seen.Sheet;
+    }
+
+    private Design Design { get; }
+
+    private IEnumerable<string> Devices => Design.SetUp.Devices.Select(d => d.Device);
+
+    public static async Task<Compared> Of(Design design, Choosing? choosing = null)
+    {
+        var ports = design.Site.Needs.OfType<ReachFromOutside>().Select(n => n.Port)
+            .Concat(design.SetUp.Boxes.Select(b => b.Mode).OfType<RouterMode>().SelectMany(r => r.Forwards).Select(f => f.InsidePort)).Distinct();
+        using var built = new Built(new(design, (choosing ?? new()) with { Ports = [.. ports] }));
+        return await Of(built, design);
+    }
+
+    /// <summary>What was built, beside what Altrin says of a design, which need not be the same.</summary>
+    public static async Task<Compared> Of(Built built, Design design)
+    {
+        var comparison = new Comparison(built, design);
+        comparison.Leases();
+        comparison.Duplicates();
+        await comparison.Outward();
+        await Task.WhenAll(comparison.Among(), comparison.Found(), comparison.Inward());
+        return new([.. comparison._differences.Order(StringComparer.Ordinal)], comparison._certain, comparison._open);
+    }
+
+    /// <summary>An answer against what was measured; a no is measured again, with more patience, before it counts against a yes.</summary>
+    private async Task Agree(string fact, Answer answer, Func<bool, Task<(bool So, string Shown)>> measure)
+    {
+        if (answer.Kind is AnswerKind.Luck or AnswerKind.Unknown)
+        {
+            Interlocked.Increment(ref _open);
+            return;
+        }
+        Interlocked.Increment(ref _certain);
+        var (so, shown) = await measure(false);
+        if (!so && answer.IsYes)
+        {
+            (so, shown) = await measure(true);
+        }
+        if (so != answer.IsYes)
+        {
+            _differences.Enqueue($"{fact}: Altrin says {answer.Kind} {answer.Why} but {shown}");
+        }
+    }
+
+    private void Same<T>(string fact, T said, T shown)
+    {
+        Interlocked.Increment(ref _certain);
+        if (!EqualityComparer<T>.Default.Equals(said, shown))
+        {
+            _differences.Enqueue($"{fact}: Altrin says {said} but the kernel shows {shown}");
+        }
+    }
+
+    private void Leases()
+    {
+        foreach (var lease in _sheet.Leases)
+        {
+            var seat = SeatOf(lease.Owner, lease.Side);
+            // A box that woke and serves has a typed address from then on, and asks nobody.
+            if (!_built.Offers.TryGetValue(seat, out var heard))
+            {
+                Same($"offers to {seat}", lease.Offers.Count, 0);
+                continue;
+            }
+            Same($"offers to {seat}", string.Join(' ', lease.Offers.Select(o => GuestId.BoxOf(o.Server) ?? o.Server).Distinct().Order(StringComparer.Ordinal)), string.Join(' ', heard.Select(h => h.From).Distinct().Order(StringComparer.Ordinal)));
+            if (!_built.Leases.TryGetValue(seat, out var got))
+            {
+                var races = lease.Offers.Count > 0 && !_seen.Hosts.Races(_seen.Network.Find(lease.Owner, lease.Side)!, _seen.Leasing.Holdings(_seen.Network.Find(lease.Owner, lease.Side)!)[0]).Any()
+                    && _sheet.Overlaps.All(o => o.Router != lease.Owner);
+                Same($"lease of {seat}", races, false);
+                continue;
+            }
+            var possible = lease.Offers.Any(o =>
+                (o.Exact is { } exact ? exact == got.Address : o.From is null || o.From.Value.Contains(got.Address))
+                && o.PrefixLength == got.PrefixLength && o.Gateway == got.Gateway && o.NameServers.SequenceEqual(got.Names));
+            Same($"lease of {seat}, {got.Address}/{got.PrefixLength} by {got.Server}, gateway {got.Gateway}, names {string.Join(' ', got.Names)}", possible, true);
+        }
+    }
+
+    /// <summary>Two that answer for one address: each is asked for by a question that leaves its own address out (RFC 5227, section 2.1.1).</summary>
+    private void Duplicates()
+    {
+        foreach (var segment in _seen.Network.Segments.Where(s => s.Interfaces.Count > 1 && !s.HasStreet))
+        {
+            var certain = _sheet.Conflicts.Where(c => c.Segment == segment.Id && c.Pool is null).Select(c => c.Address).ToHashSet();
+            foreach (var group in segment.Interfaces.Where(i => i.Setting is Fixed && i.Linked).GroupBy(i => ((Fixed)i.Setting).Address.Address))
+            {
+                var holders = group.Select(i => i.Owner).Distinct().ToList();
+                var asker = segment.Interfaces.FirstOrDefault(i => !holders.Contains(i.Owner));
+                if (asker is null || _sheet.Overlaps.Count > 0 || _sheet.Conflicts.Any(c => c.Segment == segment.Id && c.Address == group.Key && c.Pool is not null))
+                {
+                    continue;
+                }
+                var answers = Arp.Holders(_built.Lab, SeatOf(asker.Owner, asker.Side), group.Key, TimeSpan.FromMilliseconds(200));
+                Same($"holders of {group.Key} in {segment.Id}", certain.Contains(group.Key), answers.Count > 1);
+            }
+        }
+    }
+
+    private async Task Outward()
+    {
+        var owners = _built.Lab.Owners.ToList();
+        using var watch = new Watch(_built.Lab);
+        await Task.WhenAll(_sheet.Internet.Select(async fact =>
+        {
+            var port = Services.Port + owners.IndexOf(fact.Device);
+            var seen = "";
+            await Agree($"internet of {fact.Device}", fact.Packets, async patient =>
+            {
+                var answer = await _built.Connect(fact.Device, Provider.Host, port, patient);
+                seen = answer?.SeenAs ?? "";
+                return (answer?.Who == Lab.Internet, answer is var (who, as_) ? $"{who} answers and sees {as_}" : "nobody answers");
+            });
+            if (fact.Packets.IsYes && seen.Length > 0)
+            {
+                Same($"address that the world sees of {fact.Device}", $"{Expected(fact)}", seen);
+            }
+            var names = _built.Leases.TryGetValue(new(fact.Device, "eth0"), out var lease) ? lease.Names
+                : Design.SetUp.Devices.First(d => d.Device == fact.Device).Address is Fixed typed ? typed.NameServers : [];
+            await Agree($"names of {fact.Device}", fact.Names, async _ =>
+            {
+                var all = await Task.WhenAll(names.Select(n => _built.Resolves(fact.Device, n)));
+                return (all.Length > 0 && all.All(a => a), $"{all.Count(a => a)} of {all.Length} name servers answer");
+            });
+        }));
+        var passed = watch.Sources(owners.Count);
+        foreach (var fact in _sheet.Internet.Where(f => f.Packets.IsYes))
+        {
+            Same(
+                $"translators of {fact.Device}",
+                string.Join(' ', fact.Translators.Order(StringComparer.Ordinal)),
+                string.Join(' ', passed.Where(p => p.Port == owners.IndexOf(fact.Device) && p.Sources > 1).Select(p => p.Owner).Order(StringComparer.Ordinal)));
+        }
+        await Parallel.ForEachAsync(_sheet.Internet.Where(f => f.Packets.IsYes), (fact, _) =>
+        {
+            var route = _seen.Tracer.ToInternet(_seen.Network.Find(fact.Device, Side.Device)!);
+            var hops = _built.Hops(fact.Device);
+            // Each router, the provider, and the host itself.
+            Same($"hops of {fact.Device} ({string.Join(' ', hops)})", route.Routers.Count + 2, hops.Count);
+            // A router that has the answering one's address itself takes the answer for a forgery and drops it: the hop stays silent.
+            foreach (var (router, hop) in route.Routers.Zip(hops).Where(h => h.Second != "*"))
+            {
+                Same($"hop of {fact.Device} at {router} ({hop})", _built.Lab.Hosts().Any(h => h.Seat.Owner == router && $"{_built.AddressOf(h.Seat)}" == hop), true);
+            }
+            return ValueTask.CompletedTask;
+        });
+    }
+
+    private Ipv4Address? Expected(InternetFact fact) => fact.SeenAs == PortRef.Street ? Provider.CarrierPublic
+        : _built.AddressOf(new(fact.SeenAs, Design.Box(fact.SeenAs) is null ? "eth0" : "wan"));
+
+    private async Task Among()
+    {
+        var pairs = Devices.SelectMany(a => Devices.Where(b => b != a).Select(b => (a, b)));
+        await Task.WhenAll(pairs.Select(pair => Agree($"reach from {pair.a} to {pair.b}", _seen.Reach(pair.a, pair.b)!.Answer, async patient =>
+        {
+            var answer = await _built.Connect(pair.a, _built.AddressOf(new(pair.b, "eth0")), Services.Port, patient);
+            return (answer?.Who == pair.b, answer is var (who, _) ? $"{who} answers" : "nobody answers");
+        })));
+        await Task.WhenAll(_sheet.Management.SelectMany(page => page.From.Select(from => Agree($"page of {page.Box} from {from.Class}", from.Answer, async patient =>
+        {
+            var answer = await _built.Connect(from.Class, _built.AddressOf(new(page.Box, "lan")), Services.Port, patient);
+            return (answer?.Who == page.Box, answer is var (who, _) ? $"{who} answers" : "nobody answers");
+        }))));
+    }
+
+    private async Task Found()
+    {
+        var classes = _sheet.Reach.Classes.SelectMany(c => c.Devices.Select(d => (d, c.Id))).ToDictionary(c => c.d, c => c.Id);
+        var facts = _sheet.Discovery.ToDictionary(d => (d.From, d.To));
+        var silent = Answer.No(Cause.Of("apart", "They are in no segment together."));
+        await Task.WhenAll(Devices.Select(async from =>
+        {
+            var back = await _built.AskEverybody(from);
+            foreach (var to in Devices.Where(d => d != from))
+            {
+                var (question, reply) = facts.TryGetValue((classes[from], classes[to]), out var fact) ? (fact.Question, fact.Reply) : (silent, silent);
+                await Agree($"question of {from} at {to}", question, _ => Task.FromResult((_built.Asked(from, to), $"heard: {_built.Asked(from, to)}")));
+                await Agree($"answer of {to} to {from}", reply, _ => Task.FromResult((back.Contains(to), $"answered: {back.Contains(to)}")));
+            }
+        }));
+    }
+
+    private async Task Inward()
+    {
+        await Task.WhenAll(_sheet.Inbound.Select(fact => Agree($"inbound {fact.Port} at {fact.Router}", fact.Answer, async patient =>
+        {
+            var answer = await _built.Connect(Lab.Internet, Entry(_seen.Tracer.ToInternet(_seen.Network.Find(fact.Router, Side.Wan)!), new(fact.Router, "wan")), fact.Port, patient);
+            return (answer is not null && (fact.ArrivesAt is not { } at || at == answer.Value.Who), answer is var (who, _) ? $"{who} answers" : "nobody answers");
+        })));
+        foreach (var need in Design.Site.Needs.OfType<ReachFromOutside>().Where(n => n.Protocol == Protocol.Tcp))
+        {
+            var outward = _seen.Tracer.ToInternet(_seen.Network.Find(need.Device, Side.Device)!);
+            await Agree($"need {need.Id}", _sheet.Needs.Single(n => n.Need == need.Id).Answer, async patient =>
+            {
+                var answer = await _built.Connect(Lab.Internet, Entry(outward, new(need.Device, "eth0")), need.Port, patient);
+                return (answer?.Who == need.Device, answer is var (who, _) ? $"{who} answers" : "nobody answers");
+            });
+        }
+    }
+
+    /// <summary>The address that a connection from outside is opened to: that of the outermost translation of one's own.</summary>
+    private Ipv4Address? Entry(Route outward, Seat own) =>
+        outward.Translators.LastOrDefault(t => t != PortRef.Street) is { } outermost ? _built.AddressOf(new(outermost, "wan")) : _built.AddressOf(own);
+
+    private static Seat SeatOf(string owner, Side side) => new(owner, side switch { Side.Wan => "wan", Side.Device => "eth0", Side.Guest => "guest", _ => "lan" });
+}

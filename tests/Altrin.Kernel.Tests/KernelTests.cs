@@ -1,0 +1,33 @@
+using Altrin.Core.Sites;
+
+namespace Altrin.Kernel.Tests;
+
+/// <summary>What all comparisons share: the differences are the message.</summary>
+public abstract class KernelTests
+{
+    internal static async Task AsAltrinSays(string name, Design design, Choosing? choosing = null)
+    {
+        Machine.Need();
+        var compared = await Comparison.Of(design, choosing);
+        var left = Report.Unexplained(name, compared);
+        Assert.True(left.Count == 0, string.Join("\n", left));
+    }
+}
+
+public sealed class TechniqueTests : KernelTests
+{
+    [Theory]
+    [MemberData(nameof(Names))]
+    public Task A_home_that_is_meant_to_work_is_as_Altrin_says(string name) => AsAltrinSays(name, FixedDesigns.Techniques[name]);
+
+    public static TheoryData<string> Names => [.. FixedDesigns.Techniques.Keys];
+}
+
+public sealed class TrapTests : KernelTests
+{
+    [Theory]
+    [MemberData(nameof(Names))]
+    public Task A_home_with_a_fault_is_as_Altrin_says(string name) => AsAltrinSays(name, FixedDesigns.Traps[name]);
+
+    public static TheoryData<string> Names => [.. FixedDesigns.Traps.Keys];
+}
