@@ -12,7 +12,7 @@ internal static class Arp
     public static IReadOnlySet<string> Holders(Lab lab, Seat asker, Ipv4Address address, TimeSpan most) => Namespaces.Inside(lab.Of(asker.Owner), () =>
     {
         using var socket = new PacketSocket(asker.Device);
-        var own = PhysicalAddress.Parse($"{lab.Hardware(asker)}".Replace(':', '-').ToUpperInvariant());
+        var own = Askers.Physical(lab.Hardware(asker));
         var question = new ArpPacket(ArpOperation.Request, PhysicalAddress.Parse("00-00-00-00-00-00"), IPAddress.Parse($"{address}"), own, IPAddress.Any);
         socket.Send(new EthernetPacket(own, PhysicalAddress.Parse("FF-FF-FF-FF-FF-FF"), EthernetType.Arp) { PayloadPacket = question }.Bytes);
         var answers = new HashSet<string>();

@@ -1,3 +1,4 @@
+using System.Buffers.Binary;
 using System.Globalization;
 using System.Net;
 using System.Net.NetworkInformation;
@@ -85,22 +86,43 @@ internal sealed class Askers
         return heard;
     });
 
-    private static byte[] Question(HardwareAddress own, uint number)
+    /// <summary>Gives a lease back (RFC 2131, section 4.4.6), in the name that the client goes by.</summary>
+    public void GiveBack(Seat seat, Ipv4Address address, Ipv4Address server) => Namespaces.Inside(_lab.Of(seat.Owner), () =>
     {
-        var hardware = PhysicalAddress.Parse($"{own}".Replace(':', '-').ToUpperInvariant());
+        using var socket = new PacketSocket(seat.Device);
+        var own = _lab.Hardware(seat);
+        socket.Send(Message(own, 1, address, [53, 1, 7, 54, 4, .. Bytes(server), 61, 7, 1, .. Physical(own).GetAddressBytes(), 255]));
+        return true;
+    });
+
+    private static byte[] Question(HardwareAddress own, uint number) => Message(own, number, Ipv4Address.Any, [53, 1, 1, 55, 3, 1, 3, 6, 255]);
+
+    private static byte[] Message(HardwareAddress own, uint number, Ipv4Address inUse, byte[] options)
+    {
         // 236 bytes of fixed fields, the magic number, then options (RFC 2131, section 2).
-        var dhcp = new byte[260];
-        (dhcp[0], dhcp[1], dhcp[2]) = (1, 1, 6);
-        BitConverter.TryWriteBytes(dhcp.AsSpan(4), BitConverter.IsLittleEndian ? System.Buffers.Binary.BinaryPrimitives.ReverseEndianness(number) : number);
-        dhcp[10] = 0x80;
-        hardware.GetAddressBytes().CopyTo(dhcp, 28);
-        new byte[] { 99, 130, 83, 99, 53, 1, 1, 55, 3, 1, 3, 6, 255 }.CopyTo(dhcp, 236);
+        var dhcp = new byte[300];
+        (dhcp[0], dhcp[1], dhcp[2], dhcp[10]) = (1, 1, 6, 0x80);
+        BinaryPrimitives.WriteUInt32BigEndian(dhcp.AsSpan(4), number);
+        BinaryPrimitives.WriteUInt32BigEndian(dhcp.AsSpan(12), inUse.Bits);
+        Physical(own).GetAddressBytes().CopyTo(dhcp, 28);
+        new byte[] { 99, 130, 83, 99 }.CopyTo(dhcp, 236);
+        options.CopyTo(dhcp, 240);
         var udp = new UdpPacket(68, 67) { PayloadData = dhcp };
-        var ip = new IPv4Packet(IPAddress.Any, IPAddress.Broadcast) { PayloadPacket = udp, TimeToLive = 64 };
+        var ip = new IPv4Packet(IPAddress.Parse($"{inUse}"), IPAddress.Broadcast) { PayloadPacket = udp, TimeToLive = 64 };
         udp.UpdateUdpChecksum();
         ip.UpdateIPChecksum();
-        return new EthernetPacket(hardware, PhysicalAddress.Parse("FF-FF-FF-FF-FF-FF"), EthernetType.IPv4) { PayloadPacket = ip }.Bytes;
+        return new EthernetPacket(Physical(own), PhysicalAddress.Parse("FF-FF-FF-FF-FF-FF"), EthernetType.IPv4) { PayloadPacket = ip }.Bytes;
     }
+
+    private static byte[] Bytes(Ipv4Address address)
+    {
+        var bytes = new byte[4];
+        BinaryPrimitives.WriteUInt32BigEndian(bytes, address.Bits);
+        return bytes;
+    }
+
+    /// <summary>A hardware address as the packet library takes it.</summary>
+    public static PhysicalAddress Physical(HardwareAddress own) => PhysicalAddress.Parse($"{own}".Replace(':', '-').ToUpperInvariant());
 
     public static HardwareAddress Hardware(PhysicalAddress address) => HardwareAddress.Parse(string.Join(':', address.GetAddressBytes().Select(b => b.ToString("x2", CultureInfo.InvariantCulture)))).Value;
 }

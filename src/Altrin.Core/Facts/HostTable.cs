@@ -110,7 +110,8 @@ public sealed class HostTable
                 }
                 // Checked by the server, or by everybody who asks it, the address is handed to nobody while its holder answers.
                 var guarded = server.ChecksOffer == Known.Yes || segment.Interfaces.Where(i => i.Setting is Automatic && i.Linked).All(Checks);
-                if (_leasing.Unreserved(server.Owner) > 0 && !guarded)
+                // In a home that remembers, everybody has what it has; who may be given what later is not the question.
+                if (_leasing.Unreserved(server.Owner) > 0 && !guarded && _network.Situation.Memory is null)
                 {
                     var cause = Cause.Of(CauseCodes.FixedInPool, $"{_network.NameOf(server.Owner)} may hand {typed.Address.Address} of {_network.NameOf(host.Owner)} to somebody else.", host.Owner, server.Owner);
                     Clash(host, cause);

@@ -77,9 +77,19 @@ public sealed class Leasing
         var alone = 0u;
         foreach (var host in network.Interfaces)
         {
+            if (host.Setting is Automatic && network.Situation.Memory is { } memory)
+            {
+                _holdings[(host.Owner, host.Side)] = host.Linked && memory.Of(host.Owner, host.Side) is { Leases.Count: > 0 } held
+                    ? [.. held.Leases.Where(l => l.EndsAt > memory.Minute).Select(l => new Holding(l.Address, null, null, l.PrefixLength, l.Gateway, l.NameServers, l.Server))]
+                    : [];
+                if (_holdings[(host.Owner, host.Side)].Count > 0 || host.Side is not (Side.Device or Side.Laptop))
+                {
+                    continue;
+                }
+            }
             _holdings[(host.Owner, host.Side)] = host.Setting is Fixed typed
                 ? [new(typed.Address.Address, null, null, typed.Address.PrefixLength, typed.Gateway, typed.NameServers, null)]
-                : Offers(host) is { Count: > 0 } offers ? [.. offers.Select(o => new Holding(o.Exact, o.From, o.Example, o.PrefixLength, o.Gateway, o.NameServers, o.Server))]
+                : network.Situation.Memory is null && Offers(host) is { Count: > 0 } offers ? [.. offers.Select(o => new Holding(o.Exact, o.From, o.Example, o.PrefixLength, o.Gateway, o.NameServers, o.Server))]
                 : host is { Side: Side.Device or Side.Laptop, Linked: true } ? [new(null, Holding.OfOnesOwn, new(Holding.OfOnesOwn.First.Bits + ++alone), 16, null, [], null)]
                 : [];
         }

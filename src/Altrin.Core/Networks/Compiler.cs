@@ -54,6 +54,10 @@ public static class Compiler
             {
                 return [new(group.Owner, Side.Provider, segment, linked, new Fixed(Provider.Own(design.Site.Service), null, []), null)];
             }
+            if (group.Owner == Laptop.Id)
+            {
+                return [new(group.Owner, Side.Laptop, segment, linked, situation.Laptop!.Address, null)];
+            }
             if (settings.TryGetValue(group.Owner, out var device))
             {
                 return [new(group.Owner, Side.Device, segment, linked, device.Address, devices[group.Owner].Hardware) { GuestOf = links.GuestOf(group.Owner), ChecksLease = devices[group.Owner].ChecksLease }];

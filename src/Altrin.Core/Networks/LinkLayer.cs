@@ -81,6 +81,31 @@ internal sealed class LinkLayer
                 Links.Add(Link.OfWifi(device.Device, to));
             }
         }
+        if (situation.Laptop is { } laptop)
+        {
+            PlugLaptop(design, modes, laptop);
+        }
+    }
+
+    private void PlugLaptop(Design design, Dictionary<string, BoxMode> modes, Laptop laptop)
+    {
+        var own = new Group(Laptop.Id, false);
+        Add(own);
+        if (laptop.Port is { } port && GroupOf(design, modes, port) is { } there && _parent.ContainsKey(there))
+        {
+            Union(own, there);
+            Links.Add(new(Laptop.Id, PortRef.OfDevice(Laptop.Id), port, own, there, null));
+        }
+        else if (laptop.Wifi is { } wifi && modes.TryGetValue(wifi.Box, out var mode) && _parent.ContainsKey(new(wifi.Box, false)))
+        {
+            var guest = Refused(mode.Radios, wifi) is not null && mode is RouterMode && Refused(GuestRadios(mode), wifi) is null;
+            if (guest || Refused(mode.Radios, wifi) is null)
+            {
+                var at = new Group(wifi.Box, false, guest);
+                Union(own, at);
+                Links.Add(Link.OfWifi(Laptop.Id, at));
+            }
+        }
     }
 
     /// <summary>The access point whose guest name a device is in; null for everybody else.</summary>

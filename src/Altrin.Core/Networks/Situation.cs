@@ -1,21 +1,71 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Networks;
 
-/// <summary>What a design does not say: what is powered and linked just now.</summary>
+/// <summary>What a design does not say: what is powered and linked just now, what was typed and not saved, and what everybody remembers.</summary>
 /// <param name="Off">Ids of boxes and devices that have no power and of cables that are pulled, in ordinal order.</param>
 public sealed record Situation(IReadOnlyList<string> Off)
 {
     /// <summary>Everything on, nothing remembered: what Plan and Proof judge.</summary>
     public static Situation Settled { get; } = new([]);
 
+    /// <summary>What is remembered; null for a settled home, in which everybody has what it would be given.</summary>
+    public Memory? Memory { get; init; }
+
+    /// <summary>The installer's laptop; null where it is in its bag.</summary>
+    public Laptop? Laptop { get; init; }
+
+    /// <summary>Settings typed into a box and not in force yet, in the order in which they were typed.</summary>
+    public IReadOnlyList<Typed> Typed { get; init; } = [];
+
     /// <summary>Everything on but the named ones; an id that the design does not have is answered as an error by name.</summary>
-    public static Addressing.Parsed<Situation> Without(Design design, IEnumerable<string> ids)
+    public static Parsed<Situation> Without(Design design, IEnumerable<string> ids)
     {
         var off = ids.Distinct().Order(StringComparer.Ordinal).ToList();
         var unknown = off.FirstOrDefault(id => design.Box(id) is null && design.Device(id) is null && design.SetUp.Cables.All(c => c.Id != id));
         return unknown is null
             ? new Situation(off)
-            : Addressing.Parsed<Situation>.Fail($"There is no box, device or cable '{Addressing.Ipv4Address.Shown(unknown)}'.");
+            : Parsed<Situation>.Fail($"There is no box, device or cable '{Ipv4Address.Shown(unknown)}'.");
     }
+
+    /// <summary>A home in which time passes: everything was switched on at minute 0 and has asked for its address.</summary>
+    public static Situation Morning(Design design) => Living.Settle(design, new Situation([]) { Memory = Memory.Blank });
 }
+
+/// <summary>The installer's laptop.</summary>
+/// <param name="Port">The port that it is plugged into; null where it is on Wi-Fi.</param>
+/// <param name="Wifi">The Wi-Fi that it is in; null where it is on a cable.</param>
+/// <param name="Address">How it comes by its address.</param>
+public sealed record Laptop(PortRef? Port, WifiJoin? Wifi, HostAddress Address)
+{
+    /// <summary>The owner that stands for it; no box or device can be called so.</summary>
+    public const string Id = ":laptop";
+}
+
+/// <summary>A setting typed into a box.</summary>
+/// <param name="Box">Into which.</param>
+/// <param name="Change">What.</param>
+public sealed record Typed(string Box, Change Change);
+
+/// <summary>What a home remembers.</summary>
+/// <param name="Minute">Minutes since everything was switched on.</param>
+/// <param name="Held">What askers hold, by owner and side.</param>
+/// <param name="Bindings">What address servers have written down.</param>
+/// <param name="Boots">How often each box was started since.</param>
+public sealed record Memory(int Minute, IReadOnlyList<HeldBy> Held, IReadOnlyList<Binding> Bindings, IReadOnlyDictionary<string, int> Boots)
+{
+    /// <summary>Nothing remembered, at minute 0.</summary>
+    public static Memory Blank { get; } = new(0, [], [], new Dictionary<string, int>());
+
+    /// <summary>What an asker holds; null where it holds nothing.</summary>
+    public HeldBy? Of(string owner, Side side) => Held.FirstOrDefault(h => h.Owner == owner && h.Side == side);
+}
+
+/// <summary>What one asker holds.</summary>
+/// <param name="Owner">Who.</param>
+/// <param name="Side">Which side of it.</param>
+/// <param name="Link">What it was plugged into when it asked: it asks again when that changes.</param>
+/// <param name="Leases">Its lease; several where servers raced and nobody knows which one won.</param>
+public sealed record HeldBy(string Owner, Side Side, string Link, IReadOnlyList<HeldLease> Leases);

@@ -1,0 +1,113 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Networks;
+
+/// <summary>What happens by itself in a home that remembers: those who notice a link ask, leases are prolonged or run out.</summary>
+public static class Living
+{
+    /// <summary>Everybody who noticed something has asked, and holds what came of it. No time passes.</summary>
+    public static Situation Settle(Design design, Situation situation)
+    {
+        var memory = situation.Memory ?? Memory.Blank;
+        var network = Compiler.Compile(design, situation);
+        var (held, bindings) = (memory.Held.ToList(), memory.Bindings);
+        foreach (var asker in network.Interfaces.Where(i => i.Setting is Automatic))
+        {
+            var link = LinkOf(network, asker, memory);
+            var at = held.FindIndex(h => h.Owner == asker.Owner && h.Side == asker.Side);
+            var known = at < 0 ? null : held[at];
+            if (link.Length == 0 || (known is { Leases.Count: > 0 } && known.Link == link))
+            {
+                continue;
+            }
+            var remembered = known?.Leases.FirstOrDefault(l => l.EndsAt > memory.Minute);
+            var asked = DhcpExchange.Begin(asker, ServersOf(network, asker), bindings, memory.Minute, remembered, a => Answers(network, held, asker, a));
+            bindings = asked.Bindings;
+            var now = new HeldBy(asker.Owner, asker.Side, link, asked.Leases);
+            if (at < 0)
+            {
+                held.Add(now);
+            }
+            else
+            {
+                held[at] = now;
+            }
+        }
+        return situation with { Memory = memory with { Held = [.. held.OrderBy(h => h.Owner, StringComparer.Ordinal).ThenBy(h => h.Side)], Bindings = bindings } };
+    }
+
+    /// <summary>Minutes pass: leases are prolonged at half their time, by anybody at seven eighths, or run out; whoever has none asks.</summary>
+    public static Situation Wait(Design design, Situation situation, int minutes)
+    {
+        var memory = situation.Memory ?? Memory.Blank;
+        var until = memory.Minute + minutes;
+        var network = Compiler.Compile(design, situation);
+        var (held, bindings) = (new List<HeldBy>(), memory.Bindings);
+        foreach (var by in memory.Held)
+        {
+            // Who is off, or has no link, hears no clock: its lease runs out all the same, and is looked at when it is back.
+            if (network.Find(by.Owner, by.Side) is not { } asker || LinkOf(network, asker, memory).Length == 0)
+            {
+                held.Add(by);
+                continue;
+            }
+            var leases = new List<HeldLease>();
+            foreach (var lease in by.Leases)
+            {
+                var (left, after) = Pass(asker, ServersOf(network, asker), bindings, until, lease);
+                bindings = after;
+                if (left is not null)
+                {
+                    leases.Add(left);
+                }
+            }
+            held.Add(by with { Leases = leases });
+        }
+        var live = bindings.Where(b => b.Until > until).ToList();
+        return Settle(design, situation with { Memory = memory with { Minute = until, Held = held, Bindings = live } });
+    }
+
+    private static (HeldLease? Lease, IReadOnlyList<Binding> Bindings) Pass(Interface asker, IReadOnlyList<ServerSeat> servers, IReadOnlyList<Binding> bindings, int until, HeldLease lease)
+    {
+        foreach (var at in new[] { lease.RenewsAt, lease.RebindsAt }.Where(t => t <= until))
+        {
+            var (next, after) = DhcpExchange.Prolong(asker, servers, bindings, at, lease);
+            bindings = after;
+            if (next is null)
+            {
+                return (null, bindings);
+            }
+            if (next.GivenAt == at && next != lease)
+            {
+                // Nothing else changes while one only waits, so that what was prolonged once is prolonged again and again.
+                var rounds = (until - at) / Math.Max(1, next.RenewsAt - next.GivenAt);
+                var last = next with { GivenAt = at + (rounds * Math.Max(1, next.RenewsAt - next.GivenAt)) };
+                return (last, [.. bindings.Select(b => b.Server == last.Server && b.Client == DhcpExchange.ClientOf(asker) ? b with { Until = Math.Max(b.Until, last.EndsAt) } : b)]);
+            }
+        }
+        return (lease.EndsAt > until ? lease : null, bindings);
+    }
+
+    /// <summary>Whoever answers an asker. Of a service that nobody asked about, the stand-in addresses are given.</summary>
+    private static IReadOnlyList<ServerSeat> ServersOf(Network network, Interface asker) =>
+        [.. network.Segment(asker.Segment).Servers.Select(s => s.Pool is null ? s with { Pool = AddressRange.Between(new(s.Own.Bits + 1), Subnet.Containing(s.Own, s.PrefixLength).Hosts.Last) } : s)];
+
+    /// <summary>
+    /// What an asker notices: a device or the outer side of a router its own cable or Wi-Fi and the starts at both ends, the page of
+    /// an access point only its own starts (common practice). Empty where it has no link.
+    /// </summary>
+    private static string LinkOf(Network network, Interface asker, Memory memory)
+    {
+        var own = new Group(asker.Owner, asker.Side == Side.Wan);
+        var links = network.Links.Where(l => l.From == own || l.To == own).ToList();
+        return links.Count == 0 ? ""
+            : asker.Side == Side.Page ? Starts(asker.Owner)
+            : $"{Starts(asker.Owner)} {string.Join(' ', links.Select(l => l.Id + Starts(l.OtherEnd(own).Owner)))}";
+
+        string Starts(string owner) => $"@{memory.Boots.GetValueOrDefault(owner)}";
+    }
+
+    private static bool Answers(Network network, List<HeldBy> held, Interface asker, Ipv4Address address) => network.Segment(asker.Segment).Interfaces
+        .Any(i => i.Owner != asker.Owner && i.Linked && (i.Setting is Fixed typed ? typed.Address.Address == address : held.Exists(h => h.Owner == i.Owner && h.Side == i.Side && h.Leases.Any(l => l.Address == address))));
+}

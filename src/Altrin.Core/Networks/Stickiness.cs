@@ -1,0 +1,43 @@
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Networks;
+
+/// <summary>What keeps a home, however long one waits, from being as if everything had been switched on with nothing remembered.</summary>
+/// <param name="Kind">What keeps it.</param>
+/// <param name="Subject">Box, device, cable or server.</param>
+public sealed record Stickiness(StickyKind Kind, string Subject)
+{
+    /// <summary>Everything that sticks in a moment, by kind and subject.</summary>
+    public static IReadOnlyList<Stickiness> Of(Moment now)
+    {
+        var memory = now.Situation.Memory ?? Memory.Blank;
+        var network = Compiler.Compile(now.Design, now.Situation);
+        var short_ = network.Segments.SelectMany(s => s.Servers.Select(server => (Server: server, Askers: s.Interfaces.Count(i => i.Setting is Automatic && i.Linked && server.Reservations.All(r => r.Hardware != i.Hardware)))));
+        return
+        [
+            .. now.Situation.Off.Select(o => new Stickiness(StickyKind.Off, o)),
+            .. now.Situation.Typed.Select(t => t.Box).Distinct().Order(StringComparer.Ordinal).Select(b => new Stickiness(StickyKind.NotSaved, b)),
+            .. now.Situation.Laptop is null ? [] : new[] { new Stickiness(StickyKind.LaptopThere, Laptop.Id) },
+            .. short_.Where(s => s.Askers > (s.Server.Leases ?? s.Server.Pool?.Count ?? 0)).Select(s => new Stickiness(s.Server.Leases is null ? StickyKind.FirstComeFirstServed : StickyKind.ProviderBound, s.Server.Owner)),
+            .. memory.Bindings.Where(b => b.Server == PortRef.Street && network.Segment(PortRef.Street).Interfaces.All(i => DhcpExchange.ClientOf(i) != b.Client || i.Setting is Fixed || !i.Linked)).Select(b => new Stickiness(StickyKind.ProviderBound, b.Client)),
+            .. memory.Held.Where(h => h.Leases.Count == 1 && network.Find(h.Owner, h.Side) is { Linked: true } i && network.Segment(i.Segment).Servers.Count > 1).Select(h => new Stickiness(StickyKind.LeaseKept, h.Owner)),
+        ];
+    }
+}
+
+/// <summary>What can stick.</summary>
+public enum StickyKind
+{
+    /// <summary>Something has no power, or a cable is pulled.</summary>
+    Off,
+    /// <summary>Settings were typed and not saved.</summary>
+    NotSaved,
+    /// <summary>The laptop takes part.</summary>
+    LaptopThere,
+    /// <summary>The provider keeps to whom it gave its address until the box at the line is switched off and on.</summary>
+    ProviderBound,
+    /// <summary>A pool is too small, and whoever came first keeps what it has.</summary>
+    FirstComeFirstServed,
+    /// <summary>Of several servers, the one that gave a lease prolongs it for ever.</summary>
+    LeaseKept,
+}
