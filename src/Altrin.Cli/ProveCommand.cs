@@ -41,31 +41,8 @@ internal static class ProveCommand
 
     private static int Prove(string file, string? setUp, string[] off, bool strict, Action<Proof> print, Stream input, TextWriter errors)
     {
-        byte[] bytes;
-        try
+        if (DesignSource.Read(file, setUp, input, errors) is not { } design)
         {
-            using var source = file == "-" ? input : File.OpenRead(file);
-            bytes = ReadAtMost(source, DesignFile.MostBytes + 1);
-        }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException or ArgumentException)
-        {
-            errors.WriteLine($"altrin: {file} cannot be read: {e.Message}");
-            return ExitCode.BadInput;
-        }
-        var read = DesignFile.Read(bytes);
-        if (read.Value is not { } home)
-        {
-            errors.WriteLine($"altrin: {(file == "-" ? "standard input" : file)} is not a design file that can be proven:");
-            foreach (var error in read.Errors)
-            {
-                errors.WriteLine($"  {error}");
-            }
-            return ExitCode.BadInput;
-        }
-        var name = setUp ?? home.Foremost.Name;
-        if (home.Design(name) is not { } design)
-        {
-            errors.WriteLine($"altrin: there is no set-up '{name}'; there is {string.Join(", ", home.SetUps.Select(s => s.Name))}.");
             return ExitCode.BadInput;
         }
         var situation = Situation.Without(design, off);
@@ -77,17 +54,5 @@ internal static class ProveCommand
         var proof = Judging.Prove(design, situation.Value);
         print(proof);
         return proof.Findings.Any(f => strict || f.Severity == Severity.WillNotWork) ? ExitCode.Findings : ExitCode.Sound;
-    }
-
-    private static byte[] ReadAtMost(Stream source, int most)
-    {
-        using var held = new MemoryStream();
-        var buffer = new byte[65536];
-        int read;
-        while (held.Length < most && (read = source.Read(buffer, 0, (int)Math.Min(buffer.Length, most - held.Length))) > 0)
-        {
-            held.Write(buffer, 0, read);
-        }
-        return held.ToArray();
     }
 }

@@ -25,6 +25,7 @@ public static class Terminal
         var root = new RootCommand("Altrin proves the network plan of a home.")
         {
             ProveCommand.Make(input, console, output, errors),
+            LookCommand.Make(input, output, errors),
             DocumentCommand.Make(output),
             BackupCommands.Backup(output, errors),
             BackupCommands.Restore(output, errors),

@@ -23,7 +23,7 @@ public sealed record ProofDocument(string Format, int FormatVersion, string Home
     public static ProofDocument Of(Proof proof, bool detailed = false)
     {
         var (design, sheet) = (proof.Observation.Network.Design, proof.Observation.Sheet);
-        var details = detailed ? new FactDetails(sheet.Leases, sheet.Discovery, sheet.Management) : null;
+        var details = detailed ? new FactDetails(sheet.Leases, sheet.Discovery, sheet.Management, Looking.Sightings(proof.Observation.Network)) : null;
         return new("altrin-proof", NewestVersion, design.Site.Name, design.SetUp.Name, proof.Verdict, proof.Findings, sheet, details);
     }
 }
@@ -32,4 +32,5 @@ public sealed record ProofDocument(string Format, int FormatVersion, string Home
 /// <param name="Leases">Who asks for an address, and every offer that it hears.</param>
 /// <param name="Discovery">Whose questions to everybody arrive, and whether the answer does.</param>
 /// <param name="Management">Where the page of each box answers, and for whom.</param>
-public sealed record FactDetails(IReadOnlyList<LeaseFact> Leases, IReadOnlyList<DiscoveryFact> Discovery, IReadOnlyList<ManagementFact> Management);
+/// <param name="Hardware">Where each hardware address is seen.</param>
+public sealed record FactDetails(IReadOnlyList<LeaseFact> Leases, IReadOnlyList<DiscoveryFact> Discovery, IReadOnlyList<ManagementFact> Management, IReadOnlyList<Sighting> Hardware);

@@ -24,7 +24,8 @@ internal sealed class Built : IDisposable
             // One after the other: a server that is asked twice at once offers one address twice, and the loser starts again.
             foreach (var seat in sides)
             {
-                var got = Offers[seat].Count > 0 ? lab.Askers.Ask(seat) : null;
+                // Whoever was offered one and got none may have come to a busy machine: it asks once more, as any client would.
+                var got = Offers[seat].Count > 0 ? lab.Askers.Ask(seat) ?? lab.Askers.Ask(seat) : null;
                 if (got is not null && Takes(seat, got))
                 {
                     Leases[seat] = got;

@@ -50,6 +50,7 @@ internal sealed class Comparison
         comparison.Duplicates();
         await comparison.Outward();
         await Task.WhenAll(comparison.Among(), comparison.Found(), comparison.Inward());
+        comparison.Tables();
         return new([.. comparison._differences.Order(StringComparer.Ordinal)], comparison._certain, comparison._open);
     }
 
@@ -227,6 +228,41 @@ internal sealed class Comparison
                 var answer = await _built.Connect(Lab.Internet, Entry(outward, new(need.Device, "eth0")), need.Port, patient);
                 return (answer?.Who == need.Device, answer is var (who, _) ? $"{who} answers" : "nobody answers");
             });
+        }
+    }
+
+    /// <summary>Everybody has spoken to everybody: what stands in their tables now, and which hardware addresses the bridges have learned.</summary>
+    private void Tables()
+    {
+        foreach (var device in _sheet.Overlaps.Count > 0 ? [] : Devices)
+        {
+            var view = Looking.From(_seen, device)!;
+            var shown = Namespaces.Run("ip", ["-n", _built.Lab.Of(device), "-4", "neigh", "show"]).Output.Split('\n').Select(l => l.Split(' ')).Where(l => l.Length > 4 && l[3] == "lladdr");
+            foreach (var entry in shown)
+            {
+                var owner = _built.Lab.Whose(HardwareAddress.Parse(entry[4]).Value)?.Owner;
+                var address = Ipv4Address.Parse(entry[0]).Value;
+                if (_built.Alone.ContainsValue(address) && _sheet.Leases.Any(l => l.Owner == owner && l.Offers.Count > 0))
+                {
+                    // It came too late for a pool that is too small: that is luck, and here it lost.
+                    continue;
+                }
+                Same($"table of {device}: {address} is {owner}", view.Table.Any(n => n.Owner == owner && (n.Address is { } exact ? exact == address : n.From?.Contains(address) != false)), true);
+            }
+        }
+        var seen = Looking.Sightings(_seen.Network).ToLookup(s => s.Hardware, s => s.Segment);
+        foreach (var (seat, _) in _built.Lab.Hosts().Where(h => h.Seat.Device is "lan" or "guest"))
+        {
+            var segment = _seen.Network.Find(seat.Owner, seat.Device == "guest" ? Side.Guest : _built.Lab.Router(seat.Owner) is null ? Side.Page : Side.Lan)!.Segment;
+            foreach (var line in Namespaces.In(_built.Lab.Of(seat.Owner), "bridge", ["fdb", "show", "br", seat.Device]).Output.Split('\n').Where(l => l.Length > 0 && !l.Contains("permanent", StringComparison.Ordinal)))
+            {
+                var hardware = HardwareAddress.Parse(line.Split(' ')[0]).Value;
+                // Of sides whose hardware address the design does not know nothing is said.
+                if (seen.Contains(hardware))
+                {
+                    Same($"{hardware} of {_built.Lab.Whose(hardware)} is seen in {segment}", seen[hardware].Contains(segment), true);
+                }
+            }
         }
     }
 

@@ -206,8 +206,9 @@ internal sealed class Lab : IDisposable
     private bool Sysctl(string owner)
     {
         var routes = Router(owner) is not null || owner == PortRef.Street;
-        // What nobody found out is built as Linux does it unless told otherwise: it answers across sides.
-        var across = Design.Box(owner)?.Profile.Habits.AnswersAcross != Known.No;
+        // What nobody found out is built as Linux does it unless told otherwise: a router answers across its sides. A port that
+        // stays out of an access point's bridge is a dead end.
+        var across = Router(owner) is not null && Design.Box(owner)?.Profile.Habits.AnswersAcross != Known.No;
         var check = Does(owner, h => h.ChecksReversePath);
         Set("ipv4/ip_forward", routes);
         foreach (var scope in new[] { "all", "default" })

@@ -196,14 +196,16 @@ internal sealed class Routers(Lab lab)
     private void KeepApart(string owner, string device)
     {
         var routers = string.Join(", ", All.Select(r => lab.Hardware(new(r.Owner, "lan"))).Append(lab.Hardware(new(PortRef.Street, "line"))));
+        var addresses = string.Join(", ", All.Select(r => r.Mode.Lan.Address));
         Rules(owner, $$"""
             table bridge apart_{{device.Replace('-', '_')}} {
               chain through { type filter hook forward priority 0;
                 iifname {{device}} ether type ip ether daddr != { {{routers}} } udp dport != 67 drop
                 iifname {{device}} ether type ip ether daddr != { {{routers}} } ip protocol != udp drop
-                oifname {{device}} ether type ip ether saddr != { {{routers}} } drop
+                iifname {{device}} ether type arp arp daddr ip != { {{addresses}} } drop
+                oifname {{device}} ether type { ip, arp } ether saddr != { {{routers}} } drop
               }
-              chain here { type filter hook input priority 0; iifname {{device}} ether type ip drop
+              chain here { type filter hook input priority 0; iifname {{device}} ether type { ip, arp } drop
               }
             }
             """);

@@ -61,25 +61,28 @@ internal sealed class Addresses(World world, Choices choices)
     }
 
     /// <summary>
-    /// Where one prefix lies inside another (an overlap), which of the two a lease falls into decides where it is looked for, and
-    /// only the server knows.
+    /// Where somebody believes in a narrower subnet than the pool is of, it decides whether a lease falls inside it, and only the
+    /// server knows.
     /// </summary>
     private Ipv4Address InPart(Interface host, AddressRange range, Ipv4Address own)
     {
-        foreach (var overlap in world.Overlaps.Where(o => o.Inner.PrefixLength != o.Outer.PrefixLength))
+        foreach (var split in world.Splits(host.Segment))
         {
-            var narrow = overlap.Inner.PrefixLength > overlap.Outer.PrefixLength ? overlap.Inner : overlap.Outer;
-            var inside = range.Intersect(AddressRange.Between(narrow.Network, narrow.Last));
+            var inside = range.Intersect(AddressRange.Between(split.Narrow.Network, split.Narrow.Last));
             if (inside is not { } part || part == range)
             {
                 continue;
             }
             var pick = choices.Pick(
-                new("part", host.Owner, host.Side, narrow.Network),
-                () => new([$"the address of {world.Name(host.Owner)} is outside {narrow}", $"the address of {world.Name(host.Owner)} is inside {narrow}"], [world.OverlapCause(overlap)]));
-            if (narrow.Contains(own) != (pick == 1))
+                new("part", host.Owner, host.Side, split.Narrow.Network),
+                () => new([$"the address of {world.Name(host.Owner)} is outside {split.Narrow}", $"the address of {world.Name(host.Owner)} is inside {split.Narrow}"], [split.Why]));
+            if (split.Narrow.Contains(own) != (pick == 1))
             {
-                own = pick == 1 ? part.Intersect(narrow.Hosts)?.First ?? part.First : range.Outside(part)[0].First;
+                own = pick == 1 ? part.Intersect(split.Narrow.Hosts)?.First ?? part.First : range.Outside(part)[0].First;
+                while (world.Hosts.Holders(host.Segment, own).Count > 0 && range.Contains(own))
+                {
+                    own = new(own.Bits + 1);
+                }
             }
         }
         return own;

@@ -337,7 +337,7 @@ internal sealed class Walk(World world, Choices choices)
     }
 
     /// <summary>The access point that keeps two hosts of one segment apart, where one is its guest; null where none does. Guests get to routers.</summary>
-    private static string? Apart(Interface a, Interface b) =>
+    internal static string? Apart(Interface a, Interface b) =>
         a.GuestOf is { } of && !b.IsInner && b.Side != Side.Provider ? of : b.GuestOf is { } other && !a.IsInner && a.Side != Side.Provider ? other : null;
 
     private Interface? AtProvider(Interface at, ref Packet packet, bool answer)

@@ -11,6 +11,7 @@ internal sealed class World
     private readonly Dictionary<string, BoxHabits> _habits;
     private readonly ILookup<(string Segment, Ipv4Address Address), Interface> _across;
     private readonly Dictionary<string, OverlapFact> _overlaps;
+    private readonly Dictionary<string, IReadOnlyList<(Subnet Narrow, Cause Why)>> _splits = new(StringComparer.Ordinal);
 
     public World(Network network, Leasing leasing, HostTable hosts)
     {
@@ -24,7 +25,7 @@ internal sealed class World
         Overlaps = [.. network.Interfaces.Where(i => i.Side == Side.Wan).Select(OverlapOf).OfType<OverlapFact>()];
         _overlaps = Overlaps.ToDictionary(o => o.Router, StringComparer.Ordinal);
         Street = network.Find(PortRef.Street, Side.Provider)!;
-        Internet = new(":internet", Side.Provider, PortRef.Street, true, new Fixed(new(Provider.Host, 32), null, []), null);
+        Internet = new(Provider.Internet, Side.Provider, PortRef.Street, true, new Fixed(new(Provider.Host, 32), null, []), null);
     }
 
     public Network Network { get; }
@@ -53,6 +54,35 @@ internal sealed class World
     public IEnumerable<Interface> Across(string segment, Ipv4Address address) => _across[(segment, address)];
 
     public OverlapFact? Overlap(string router) => _overlaps.GetValueOrDefault(router);
+
+    /// <summary>Narrower subnets that somebody in a segment, or a router between two overlapping ones, believes in, and why that matters.</summary>
+    public IReadOnlyList<(Subnet Narrow, Cause Why)> Splits(string segment) =>
+        _splits.TryGetValue(segment, out var known) ? known : _splits[segment] = [.. SplitsOf(Network.Segment(segment)).DistinctBy(s => s.Narrow)];
+
+    private IEnumerable<(Subnet Narrow, Cause Why)> SplitsOf(Segment segment)
+    {
+        foreach (var overlap in Overlaps.Where(o => o.Inner.PrefixLength != o.Outer.PrefixLength))
+        {
+            yield return (overlap.Inner.PrefixLength > overlap.Outer.PrefixLength ? overlap.Inner : overlap.Outer, OverlapCause(overlap));
+        }
+        if (Hosts.Rulers(segment) is not [{ Side: Side.Lan } ruler, ..])
+        {
+            yield break;
+        }
+        var (home, servers) = (Own(ruler).Subnet, segment.Servers.Select(s => s.Owner).ToList());
+        foreach (var host in segment.Interfaces.Where(i => i.Setting is Fixed && i.Side != Side.Guest && segment.Servers.Any(s => s.PrefixLength < Own(i).PrefixLength)))
+        {
+            var own = Own(host).Subnet;
+            if (servers.Count > 1)
+            {
+                yield return (own, FirstToAnswer(servers));
+            }
+            else if (home.Contains(own) && home != own)
+            {
+                yield return (own, Cause.Of(CauseCodes.MaskWrong, $"{Name(host.Owner)} is set to {own} in a network that is {home}: which leases it takes for neighbours is luck.", host.Owner));
+            }
+        }
+    }
 
     /// <summary>That a router overlaps, as a cause.</summary>
     public Cause OverlapCause(OverlapFact overlap) =>

@@ -33,7 +33,7 @@ public sealed record Network(
     public RouterMode? Router(string owner) => _modes.GetValueOrDefault(owner) as RouterMode;
 
     /// <summary>The name of a box or device; the same as <see cref="Sites.Design.NameOf"/>, without looking through the lists.</summary>
-    public string NameOf(string id) => _names.TryGetValue(id, out var name) ? name : id == Laptop.Id ? "the laptop" : Design.NameOf(id);
+    public string NameOf(string id) => _names.TryGetValue(id, out var name) ? name : id == Laptop.Id ? "the laptop" : id == Provider.Internet ? "the internet" : Design.NameOf(id);
 }
 
 /// <summary>One broadcast domain: everything that hears a broadcast of any of its members.</summary>

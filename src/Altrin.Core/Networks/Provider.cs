@@ -12,6 +12,9 @@ public static class Provider
     private static readonly Subnet Public = Subnet.Parse("203.0.113.0/24").Value;
     private static readonly Subnet Shared = Subnet.Parse("100.64.0.0/24").Value;
 
+    /// <summary>The owner that stands for every host of the internet; no box or device can be called so.</summary>
+    public const string Internet = ":internet";
+
     /// <summary>Stands for any host on the internet that sees who asks and answers.</summary>
     public static Ipv4Address Host { get; } = Ipv4Address.From(198, 51, 100, 10);
 

@@ -1,0 +1,53 @@
+using Altrin.Core.Sites;
+using Altrin.Formats;
+
+namespace Altrin.Cli;
+
+/// <summary>Where commands have their design from: a file or standard input, and one of its set-ups.</summary>
+internal static class DesignSource
+{
+    /// <summary>The design; null where it cannot be read, and why is said on <paramref name="errors"/>.</summary>
+    public static Design? Read(string file, string? setUp, Stream input, TextWriter errors)
+    {
+        byte[] bytes;
+        try
+        {
+            using var source = file == "-" ? input : File.OpenRead(file);
+            bytes = ReadAtMost(source, DesignFile.MostBytes + 1);
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException or ArgumentException)
+        {
+            errors.WriteLine($"altrin: {file} cannot be read: {e.Message}");
+            return null;
+        }
+        var read = DesignFile.Read(bytes);
+        if (read.Value is not { } home)
+        {
+            errors.WriteLine($"altrin: {(file == "-" ? "standard input" : file)} is not a design file that can be proven:");
+            foreach (var error in read.Errors)
+            {
+                errors.WriteLine($"  {error}");
+            }
+            return null;
+        }
+        var name = setUp ?? home.Foremost.Name;
+        if (home.Design(name) is not { } design)
+        {
+            errors.WriteLine($"altrin: there is no set-up '{name}'; there is {string.Join(", ", home.SetUps.Select(s => s.Name))}.");
+            return null;
+        }
+        return design;
+    }
+
+    private static byte[] ReadAtMost(Stream source, int most)
+    {
+        using var held = new MemoryStream();
+        var buffer = new byte[65536];
+        int read;
+        while (held.Length < most && (read = source.Read(buffer, 0, (int)Math.Min(buffer.Length, most - held.Length))) > 0)
+        {
+            held.Write(buffer, 0, read);
+        }
+        return held.ToArray();
+    }
+}

@@ -1,0 +1,116 @@
+using System.CommandLine;
+using System.Text.Json;
+using Altrin.Core.Addressing;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+using Altrin.Formats;
+
+namespace Altrin.Cli;
+
+/// <summary>"altrin look": what is seen from one seat of a home, and whether an address answers there.</summary>
+internal static class LookCommand
+{
+    public static Command Make(Stream input, TextWriter output, TextWriter errors)
+    {
+        var file = new Argument<string>("FILE") { Description = "A design file; - for standard input." };
+        var at = new Option<string>("--at") { Description = "A box or device; or a free port such as hall-gateway/lan3, for a laptop plugged in there.", HelpName = "SEAT", Required = true };
+        var to = new Option<string?>("--to") { Description = "A device, an address, or 'internet', to ping and to trace.", HelpName = "TARGET" };
+        var json = new Option<bool>("--json") { Description = "Print what is seen as JSON (docs/facts.md)." };
+        var setUp = new Option<string?>("--set-up") { Description = "Which set-up to look at; 'planned' where there is one, else the last.", HelpName = "NAME" };
+        var command = new Command("look", "Says what is seen from one seat: addresses, address table, a ping and a route.") { file, at, to, json, setUp };
+        command.SetAction(parsed =>
+        {
+            if (DesignSource.Read(parsed.GetValue(file)!, parsed.GetValue(setUp), input, errors) is not { } design)
+            {
+                return ExitCode.BadInput;
+            }
+            var seen = Stand(design, parsed.GetValue(at)!);
+            if (!seen.Ok)
+            {
+                errors.WriteLine($"altrin: {seen.Error}");
+                return ExitCode.BadInput;
+            }
+            var (observation, seat) = seen.Value;
+            Trace? trace = null;
+            if (parsed.GetValue(to) is { } target)
+            {
+                var address = AddressOf(observation, target);
+                if (!address.Ok)
+                {
+                    errors.WriteLine($"altrin: {address.Error}");
+                    return ExitCode.BadInput;
+                }
+                trace = Looking.To(observation, seat, address.Value);
+            }
+            var view = Looking.From(observation, seat)!;
+            if (parsed.GetValue(json))
+            {
+                output.WriteLine(JsonSerializer.Serialize(new { view.At, view.Addresses, view.Table, trace }, AltrinJson.Indented));
+            }
+            else
+            {
+                Print(output, observation.Network, view, trace);
+            }
+            return ExitCode.Sound;
+        });
+        return command;
+    }
+
+    /// <summary>The home with somebody at a seat; a free port takes the laptop.</summary>
+    private static Parsed<(Observation, string)> Stand(Design design, string at)
+    {
+        var moment = new Moment(design, Situation.Settled);
+        if (PortRef.Read(at) is { Port.Length: > 0 } port)
+        {
+            var plugged = new MoveLaptop(new(port, null, new Automatic())).From(moment);
+            if (!plugged.Ok)
+            {
+                return Parsed<(Observation, string)>.Fail(plugged.Error);
+            }
+            // Nothing is remembered: whoever is plugged in has what it would be given.
+            moment = moment with { Situation = Situation.Settled with { Laptop = plugged.Value.Situation.Laptop } };
+            at = Laptop.Id;
+        }
+        var seen = Observer.Observe(Compiler.Compile(moment.Design, moment.Situation));
+        return Looking.From(seen, at) is null
+            ? Parsed<(Observation, string)>.Fail($"There is no box or device '{at}' with an address in this set-up.")
+            : (seen, at);
+    }
+
+    private static Parsed<Ipv4Address> AddressOf(Observation seen, string target)
+    {
+        if (target == "internet")
+        {
+            return Provider.Host;
+        }
+        var side = seen.Network.Find(target, Side.Device) ?? seen.Network.Find(target, Side.Page) ?? seen.Network.Find(target, Side.Lan);
+        return side is null ? Ipv4Address.Parse(target)
+            : seen.Leasing.Holdings(side) is [var held, ..] && (held.Exact ?? held.Example) is { } address ? address
+            : Parsed<Ipv4Address>.Fail($"{seen.Network.NameOf(target)} has no address.");
+    }
+
+    private static void Print(TextWriter output, Network network, View view, Trace? trace)
+    {
+        output.WriteLine($"At {network.NameOf(view.At)}");
+        foreach (var own in view.Addresses)
+        {
+            output.WriteLine($"  address {Text(own.Address, own.From)}{(own.PrefixLength is { } prefix ? $"/{prefix}" : "")}, gateway {own.Gateway?.ToString() ?? "none"}, names {(own.NameServers.Count == 0 ? "none" : string.Join(" ", own.NameServers))}");
+        }
+        output.WriteLine("Address table, once it has spoken to everybody");
+        foreach (var entry in view.Table)
+        {
+            output.WriteLine($"  {Text(entry.Address, entry.From),-34} {entry.Hardware?.ToString() ?? "not read",-17}  {network.NameOf(entry.Owner)}{(entry.Certain ? "" : ", or somebody else")}");
+        }
+        if (trace is not null)
+        {
+            output.WriteLine($"Ping {trace.Target}: {trace.Ping.Kind switch { AnswerKind.Yes => "answered", AnswerKind.No => "not answered", AnswerKind.Luck => "by luck", _ => "not known" }}{(trace.Ping.IsYes ? "" : $": {trace.Ping.Why}")}");
+            foreach (var (hop, i) in trace.Hops.Select((h, i) => (h, i)))
+            {
+                output.WriteLine($"  {i + 1}  {hop.Address?.ToString() ?? "leased",-15}  {network.NameOf(hop.Owner)}");
+            }
+        }
+    }
+
+    private static string Text(Ipv4Address? address, AddressRange? from) => address?.ToString() ?? (from is { } range ? $"one of {range.First} to {range.Last}" : "none");
+}

@@ -1,0 +1,98 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>What somebody sees who stands at a device, a box, or the installer's laptop.</summary>
+/// <param name="At">Where.</param>
+/// <param name="Addresses">Its own addresses, gateway and name servers, side by side.</param>
+/// <param name="Table">Its address table (ARP) after it has spoken to everybody that it can.</param>
+public sealed record View(string At, IReadOnlyList<AddressFact> Addresses, IReadOnlyList<Neighbour> Table);
+
+/// <summary>An entry of an address table.</summary>
+/// <param name="Address">The address; null where the server decides.</param>
+/// <param name="From">The range that it is one of; null where it is certain.</param>
+/// <param name="Owner">Box or device, or "street".</param>
+/// <param name="Hardware">The hardware address beside it; null where not read.</param>
+/// <param name="Certain">Whether nobody else answers for the address: of two that do, the table shows whoever spoke last.</param>
+public sealed record Neighbour(Ipv4Address? Address, AddressRange? From, string Owner, HardwareAddress? Hardware, bool Certain);
+
+/// <summary>A ping and a route to one address.</summary>
+/// <param name="Target">Where to.</param>
+/// <param name="Ping">Whether an answer comes back.</param>
+/// <param name="Hops">Whom the packets pass on the way out, as far as they get; the target last where it answers.</param>
+/// <param name="StoppedBy">Who stops them; null where they arrive and the answer does.</param>
+public sealed record Trace(Ipv4Address Target, Answer Ping, IReadOnlyList<Passed> Hops, string? StoppedBy);
+
+/// <summary>One hop of a route.</summary>
+/// <param name="Owner">Which box, or who answers.</param>
+/// <param name="Address">The address that it answers from; null where that is not certain.</param>
+public sealed record Passed(string Owner, Ipv4Address? Address);
+
+/// <summary>Where a hardware address is seen: in its own segment and nowhere else.</summary>
+/// <param name="Hardware">The hardware address.</param>
+/// <param name="Owner">Whose.</param>
+/// <param name="Side">Which side of it.</param>
+/// <param name="Segment">Where it is seen.</param>
+public sealed record Sighting(HardwareAddress Hardware, string Owner, Side Side, string Segment);
+
+/// <summary>Looks from any seat.</summary>
+public static class Looking
+{
+    /// <summary>What is seen at a box, a device, or <see cref="Laptop.Id"/>; null where it is not in use.</summary>
+    public static View? From(Observation seen, string owner)
+    {
+        var sides = seen.Network.Interfaces.Where(i => i.Owner == owner).ToList();
+        return sides.Count == 0 ? null : new(
+            owner,
+            [.. seen.Sheet.Addresses.Where(a => a.Owner == owner)],
+            [.. sides.Where(s => s.Linked).SelectMany(s => Table(seen, s))]);
+    }
+
+    /// <summary>A ping and a route from a seat; null where it is not in use.</summary>
+    public static Trace? To(Observation seen, string owner, Ipv4Address target)
+    {
+        var sides = seen.Network.Interfaces.Where(i => i.Owner == owner).ToList();
+        if ((sides.Find(s => s.Linked) ?? sides.FirstOrDefault()) is not { } seat)
+        {
+            return null;
+        }
+        var route = seen.Tracer.To(seat, target);
+        // The first segment is the seat's own; from then on each is that of the side by which the next one was entered.
+        var hops = route.Routers.Zip(route.Segments.Skip(1)).Select(h => Hop(h.First, h.Second)).ToList();
+        if (route.ArrivedAt is { } at)
+        {
+            hops.AddRange(at == Provider.Internet ? [new(PortRef.Street, Provider.Own(seen.Network.Design.Site.Service).Address), new(at, target)] : [new Passed(at, target)]);
+        }
+        return new(target, route.Answer, hops, route.StoppedBy);
+
+        Passed Hop(string router, string segment) => new(
+            router,
+            seen.Network.Interfaces.FirstOrDefault(i => i.Owner == router && i.Segment == segment) is { } side && seen.Leasing.Holdings(side) is [{ Exact: { } exact }] ? exact : null);
+    }
+
+    /// <summary>Where each hardware address is seen, in its order.</summary>
+    public static IReadOnlyList<Sighting> Sightings(Network network) =>
+        [.. network.Interfaces.Where(i => i is { Hardware: not null, Linked: true }).Select(i => new Sighting(i.Hardware!.Value, i.Owner, i.Side, i.Segment)).OrderBy(s => s.Hardware).ThenBy(s => s.Owner, StringComparer.Ordinal).ThenBy(s => s.Side)];
+
+    private static IEnumerable<Neighbour> Table(Observation seen, Interface seat)
+    {
+        var mine = seen.Leasing.Holdings(seat).ToList();
+        var own = mine.Select(h => h.Subnet).OfType<Subnet>().ToList();
+        foreach (var other in seen.Network.Segment(seat.Segment).Interfaces.Where(i => i.Owner != seat.Owner && i.Linked))
+        {
+            if (Walk.Apart(seat, other) is { } point && seen.Network.Design.Box(point)?.Profile.Habits.GuestsApart == Known.Yes)
+            {
+                continue;
+            }
+            // Whoever asks for an address, and whoever is asked, writes the other down (RFC 826).
+            foreach (var held in seen.Leasing.Holdings(other).Where(h => own.Exists(s => Meets(s, h)) || (h.Subnet is { } theirs && mine.Exists(m => Meets(theirs, m)))).DistinctBy(h => (h.Exact, h.From)))
+            {
+                yield return new(held.Exact, held.Exact is null ? held.From : null, other.Owner, other.Hardware, held.Exact is not { } address || seen.Hosts.Holders(seat.Segment, address).Count < 2);
+            }
+        }
+
+        static bool Meets(Subnet subnet, Holding held) => held.Exact is { } exact ? subnet.Contains(exact) : held.From is not { } range || subnet.Contains(range.First) || subnet.Contains(range.Last);
+    }
+}
