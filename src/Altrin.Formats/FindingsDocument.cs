@@ -27,6 +27,21 @@ public static class FindingsDocument
             {
                 text.Append($"| `{rule.Code}` | {rule.Says} | {rule.Hurts} | {rule.Source} |\n");
             }
+            text.Append("""
+
+                ## Mistakes of the trade
+
+                Where each is caught: by the rules named, during the work, or not yet. Each rule has remedies that can be applied,
+                or advice for what only the provider, the customer or the installer's hands can do.
+
+                | mistake | caught by |
+                |---|---|
+
+                """);
+            foreach (var mistake in Mistake.All)
+            {
+                text.Append($"| {mistake.What} | {mistake.Otherwise ?? string.Join(", ", mistake.Codes.Select(c => $"`{c}`"))} |\n");
+            }
             return text.ToString();
         }
     }

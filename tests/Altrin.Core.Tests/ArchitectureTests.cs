@@ -43,6 +43,8 @@ public sealed class ArchitectureTests
     {
         Assert.Equal(Rule.All.Count, Rule.All.Select(r => r.Code).Distinct().Count());
         Assert.All(Rule.All, r => Assert.Matches(new Regex("^[a-z]+(-[a-z]+)*$"), r.Code));
+        Assert.Empty(Mistake.All.SelectMany(m => m.Codes).Except(Rule.All.Select(r => r.Code)));
+        Assert.All(Mistake.All, m => Assert.True(m.Codes.Count > 0 != m.Otherwise is not null));
         var causes = typeof(CauseCodes).GetFields(BindingFlags.Public | BindingFlags.Static).Select(f => (string)f.GetRawConstantValue()!);
         // What is not let in, and who is apart, is said by the need that asks for it; the other two only between devices.
         Assert.Empty(causes.Where(c => c is not (CauseCodes.NotForwarded or CauseCodes.Apart or CauseCodes.NoAnswer or CauseCodes.GuestsApart)).Except(Rule.All.Select(r => r.Code)));

@@ -10,6 +10,7 @@ public abstract class KernelTests
         Machine.Need();
         var compared = await Comparison.Of(design, choosing);
         var left = Report.Unexplained(name, compared);
+        Report.Say($"{name}: {compared.Certain} facts compared, {compared.Open} left to luck or not known");
         Assert.True(left.Count == 0, string.Join("\n", left));
     }
 }

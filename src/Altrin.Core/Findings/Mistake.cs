@@ -1,0 +1,76 @@
+namespace Altrin.Core.Findings;
+
+/// <summary>A mistake of the trade, and where it is caught.</summary>
+/// <param name="What">The mistake, as installers name it.</param>
+/// <param name="Codes">Rules that catch it; empty where no rule does.</param>
+/// <param name="Otherwise">What catches it, or why nothing does yet; null where a rule does.</param>
+public sealed record Mistake(string What, IReadOnlyList<string> Codes, string? Otherwise)
+{
+    /// <summary>Nothing in a design tells it; it shows while the work is done.</summary>
+    public const string DuringWork = "seen only during the work";
+
+    private const string Radio = "not judged yet: radio links between boxes";
+    private const string Line = "not judged yet: login, tag and lock of the line, and what lives in the gateway";
+    private const string Survey = "not judged yet: facts of the survey";
+
+    /// <summary>Every mistake that is to be caught, in the trade's order.</summary>
+    public static IReadOnlyList<Mistake> All { get; } =
+    [
+        By("Same address on two boxes", "address-twice"),
+        By("Same subnet on both sides of a router", "same-subnet-both-sides"),
+        By("Two address servers", "two-address-servers"),
+        By("Fixed address inside the pool", "fixed-inside-pool"),
+        By("Gateway or mask wrong on a fixed device", "gateway-wrong", "mask-wrong", "outside-subnet"),
+        By("Cable in the wrong port for the mode", "wrong-port"),
+        Not("Setting a box up while it is plugged into the live network, or the laptop still on the house Wi-Fi", DuringWork),
+        Not("Changing the address and looking for the page at the old one", DuringWork),
+        Not("Switching the address server off before the address is changed and noted", DuringWork),
+        Not("Wrong Wi-Fi key on a repeater", Radio),
+        By("Different security mode under one name", "one-name-two-keys"),
+        Not("Automatic channel under WDS", Radio),
+        By("A switch before the router", "switch-before-router"),
+        By("A loop of cables", "loop"),
+        Not("A cable beside a radio backhaul", Radio),
+        Not("Satellite chained too far", Radio),
+        By("Expecting port forwarding through two translations or the carrier's", "need-not-met", "translated-twice", "carrier-translation", "service-unknown"),
+        By("Leaving the gateway's Wi-Fi on beside the new one", "different-names", "one-name-two-keys"),
+        Not("Leaving admin passwords at factory", DuringWork),
+        By("Leaving an open factory Wi-Fi on the air", "weak-wifi"),
+        By("A recorder's or printer's device on the wrong side of a cascade", "need-not-met", "translated-twice"),
+        Not("Laptop left on a fixed address", DuringWork),
+        Not("Taking the picture of the device list after instead of before", DuringWork),
+        By("Guest network of a box in access-point mode opening into the main segment", "guests-open"),
+        By("Guests inside a cascade", "guests-in-cascade"),
+        By("LAN that overlaps the page of a bridged gateway", "page-hidden"),
+        Not("LAN that overlaps the page of a pass-through gateway", Line),
+        By("A further box's address server that switches itself on when the main one is silent", "server-wakes"),
+        By("Fixed device pointing at a gateway or name server that is gone", "gateway-wrong", "names-wrong"),
+        By("Forward or DMZ aimed at a leased, unreserved address", "forward-to-lease"),
+        Not("One port forwarded twice", "refused where it is typed: a page takes a port once"),
+        By("A forward left on the box that no longer routes", "forward-idle"),
+        By("Reservation on the wrong interface's or a private, changing hardware address", "reservation-idle"),
+        By("Two reservations on one address, or one outside the subnet", "reservation-clash"),
+        By("Pool too small or lease too long for phones and guests", "pool-too-small"),
+        Not("Bridge mode without the provider's login, tag or lock known", Line),
+        Not("Telephone, TV or alarm that lives in the gateway and dies with it", Line),
+        Not("TV box on the wrong side, its multicast flooding powerline or radio", Line),
+        By("Home device on a bridged gateway's other port", "device-at-street", "several-at-street"),
+        Not("A 100 Mb/s port or two-pair lead below the service sold", "shown as the slowest link on the way; " + Survey),
+        Not("Power budget, type or class too small; passive injector into a standard device", Survey),
+        Not("Main box on a channel, width or security that a repeater or gadget cannot use", Radio),
+        Not("A 2.4-only gadget that finds only a 5 GHz name", Radio),
+        By("TKIP or WEP capping newer radios at 54 Mb/s", "weak-wifi"),
+        Not("A repeater joining another repeater or itself", Radio),
+        Not("More than three or four names on a 2.4 GHz radio", Radio),
+        By("Two managed boxes at one factory address", "address-twice"),
+        Not("Names for all served by a device behind a radio hop", Radio),
+        Not("End-of-life firmware, pairing by button or remote administration on the outermost box", Survey),
+        By("Port requests open on the outermost box", "port-requests-on"),
+        By("A DMZ host that is no firewall", "dmz-exposed"),
+        Not("Copper between buildings, powerline across two supplies, a box outside its temperature or damp rating", Survey),
+    ];
+
+    private static Mistake By(string what, params string[] codes) => new(what, codes, null);
+
+    private static Mistake Not(string what, string otherwise) => new(what, [], otherwise);
+}

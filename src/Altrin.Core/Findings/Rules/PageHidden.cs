@@ -1,0 +1,34 @@
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>A LAN that overlaps the page of a bridged gateway.</summary>
+public static class PageHidden
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        "page-hidden",
+        "page hidden",
+        "The page of a bridged gateway lies inside the LAN of the router behind it.",
+        "The router looks for it in its own LAN, and nobody gets at the gateway any more.",
+        "RFC 1812; common practice",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e)
+    {
+        foreach (var gateway in e.Design.SetUp.Boxes.Where(b => b.Mode is BridgeMode { Page: not null }).OrderBy(b => b.Box, StringComparer.Ordinal))
+        {
+            var page = ((BridgeMode)gateway.Mode).Page!.Value;
+            foreach (var router in e.Routers.Where(r => r.Mode.Lan.Subnet.Overlaps(page.Subnet) && e.SegmentOf(r.Box.Id, Side.Wan) is { } above && above.Boxes.Contains(gateway.Box)))
+            {
+                yield return e.Finding(
+                    "page-hidden",
+                    [gateway.Box, router.Box.Id],
+                    $"The page of {e.Name(gateway.Box)} at {page.Address} lies inside the LAN of {router.Box.Name}",
+                    "The gateway's page does not open when the line has to be looked at.",
+                    Cures.Renumber(e, router.Box.Id));
+            }
+        }
+    }
+}

@@ -1,0 +1,48 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Networks;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>A reservation on the wrong interface, or on a private hardware address.</summary>
+public static class ReservationIdle
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        "reservation-idle",
+        "kept in vain",
+        "A reservation is for the other interface of a box, or for an address that its device changes.",
+        "The box or device asks under another hardware address and gets any free one.",
+        "RFC 2131; private hardware addresses that change: common practice",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e)
+    {
+        foreach (var (box, mode) in e.Routers.Where(r => r.Mode.Server.On))
+        {
+            var asking = e.SegmentOf(box.Id, Side.Lan)!.Interfaces.Where(i => i.Setting is Sites.Automatic).ToList();
+            foreach (var kept in mode.Server.Reservations.Where(r => asking.All(a => a.Hardware != r.Hardware)))
+            {
+                var owner = e.Design.Site.Boxes.FirstOrDefault(b => b.Hardware == kept.Hardware || b.WanHardware == kept.Hardware);
+                if (owner is not null && asking.Find(a => a.Owner == owner.Id) is { Hardware: { } real })
+                {
+                    yield return e.Finding(
+                        "reservation-idle",
+                        [box.Id, $"{kept.Hardware}"],
+                        $"{box.Name} keeps {kept.Address} for the other side of {owner.Name}",
+                        $"{owner.Name} is not found at {kept.Address}.",
+                        [Cures.Hopeful($"Keep {kept.Address} for {real}, which is what {owner.Name} asks under", new RemoveReservation(box.Id, kept.Hardware), new Reserve(box.Id, real, kept.Address))]);
+                }
+            }
+            foreach (var kept in mode.Server.Reservations.Where(r => r.Hardware.IsLocallyAdministered))
+            {
+                yield return e.Finding(
+                    "reservation-idle",
+                    [box.Id, $"{kept.Hardware}"],
+                    $"{box.Name} keeps {kept.Address} for {kept.Hardware}, which is a private hardware address",
+                    "The device changes it by itself and is not found there any more.",
+                    [],
+                    ["Switch the private address off for this network on the device, then reserve its real one."]);
+            }
+        }
+    }
+}
