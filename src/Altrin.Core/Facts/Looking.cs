@@ -93,6 +93,15 @@ public static class Looking
             }
         }
 
+        foreach (var router in seen.Network.Segment(seat.Segment).Interfaces.Where(i => i.Side == Side.Wan && i.Owner != seat.Owner && i.Linked))
+        {
+            var inner = seen.Network.Find(router.Owner, Side.Lan)!;
+            if (inner.Segment != seat.Segment && own.Exists(s => s.Contains(World.Own(inner).Address)) && seen.Network.Design.Box(router.Owner)!.Profile.Habits.AnswersAcross is not Known.No and var across)
+            {
+                yield return new(World.Own(inner).Address, null, router.Owner, router.Hardware, across == Known.Yes && seen.Hosts.Holders(seat.Segment, World.Own(inner).Address).Count == 0);
+            }
+        }
+
         static bool Meets(Subnet subnet, Holding held) => held.Exact is { } exact ? subnet.Contains(exact) : held.From is not { } range || subnet.Contains(range.First) || subnet.Contains(range.Last);
     }
 }

@@ -59,11 +59,14 @@ internal sealed class NameAsking(Tracer tracer)
     private Answer Server(Interface host, Ipv4Address server, string blame)
     {
         // Who takes the question may be luck, and what each of them knows differs.
-        return Choices.Follow(c =>
+        var silent = Wrong($"The name server {server} {_world.Whose(host, blame)} does not answer.");
+        var asked = Choices.Follow(c =>
         {
             var (answer, at) = new Walk(_world, c).Ask(host, server);
-            return (at is null || answer.Kind == AnswerKind.No ? Answer.No(Wrong($"The name server {server} {_world.Whose(host, blame)} does not answer.")) : answer.And(Knows(at)), 0);
+            return (at is null || answer.Kind == AnswerKind.No ? Answer.No(silent) : answer.And(Knows(at)), 0);
         }).Answer;
+        // That nobody is at the address is what a name server that does not answer means.
+        return asked with { Causes = [.. asked.Causes.Select(c => c.Code == CauseCodes.NoAnswer ? silent : c).DistinctBy(c => c.Identity)] };
 
         Answer Knows(Interface asked) => asked.Side switch
         {

@@ -293,7 +293,14 @@ internal sealed class Walk(World world, Choices choices)
         var takers = _addresses.Takers(hop.Out, hop.Next);
         if (takers.Count == 0)
         {
-            return Unanswered(hop, packet, answer);
+            // Nobody found out whether a router answers there for the address of its other side.
+            var perhaps = world.Across(segment.Id, hop.Next).FirstOrDefault(r => r != hop.Out);
+            if (perhaps is null || choices.Pick(new("across", perhaps.Owner, Address: hop.Next), () => new(
+                [$"{Name(perhaps.Owner)} answers for its other side", $"{Name(perhaps.Owner)} does not"], [Silence(hop, packet, IsForwarded(hop, packet, answer))])) == 1)
+            {
+                return Unanswered(hop, packet, answer);
+            }
+            takers = [perhaps];
         }
         var taker = takers[0];
         if (takers.Count > 1)
@@ -317,7 +324,7 @@ internal sealed class Walk(World world, Choices choices)
     private Interface? Unanswered(Hop hop, Packet packet, bool answer)
     {
         var (outer, next) = (hop.Out, hop.Next);
-        var forwarded = !answer && next == packet.Target && _trail.Forwarded(outer.Owner);
+        var forwarded = IsForwarded(hop, packet, answer);
         if (forwarded && Aims.FirstOrDefault(a => a.Segment == outer.Segment && _addresses.MayBeLeased(a, next)) is { } aim)
         {
             var cause = Cause.Of(CauseCodes.ForwardToLease, $"{Name(outer.Owner)} forwards to {next}, which {Name(aim.Owner)} has only by luck.", outer.Owner, aim.Owner);
@@ -328,12 +335,20 @@ internal sealed class Walk(World world, Choices choices)
             }
             return Stop(outer.Owner, cause);
         }
-        return Stop(
-            forwarded || !hop.ByDefault ? outer.Owner : hop.Blame,
-            forwarded ? Cause.Of(CauseCodes.NotForwarded, $"{Name(outer.Owner)} forwards port {packet.Port} to {next}, where nobody answers.", outer.Owner)
+        return Stop(forwarded || !hop.ByDefault ? outer.Owner : hop.Blame, Silence(hop, packet, forwarded));
+    }
+
+    /// <summary>Whether a router hands the packet to whom it forwards it.</summary>
+    private bool IsForwarded(Hop hop, Packet packet, bool answer) => !answer && hop.Next == packet.Target && _trail.Forwarded(hop.Out.Owner);
+
+    /// <summary>That nobody answers for the address of a hop.</summary>
+    private Cause Silence(Hop hop, Packet packet, bool forwarded)
+    {
+        var (outer, next) = (hop.Out, hop.Next);
+        return forwarded ? Cause.Of(CauseCodes.NotForwarded, $"{Name(outer.Owner)} forwards port {packet.Port} to {next}, where nobody answers.", outer.Owner)
             : hop.ByDefault ? Cause.Of(CauseCodes.GatewayWrong, $"Nobody answers at the gateway {next} {world.Whose(outer, hop.Blame)}.", hop.Blame)
             : world.Overlap(outer.Owner) is { } overlap ? world.OverlapCause(overlap)
-            : Cause.Of(CauseCodes.NoAnswer, $"Nobody answers at {next} beside {Name(outer.Owner)}.", outer.Owner));
+            : Cause.Of(CauseCodes.NoAnswer, $"Nobody answers at {next} beside {Name(outer.Owner)}.", outer.Owner);
     }
 
     /// <summary>The access point that keeps two hosts of one segment apart, where one is its guest; null where none does. Guests get to routers.</summary>
