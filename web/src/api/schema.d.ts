@@ -511,6 +511,7 @@ export interface components {
             leases: components["schemas"]["LeaseFact"][];
             discovery: components["schemas"]["DiscoveryFact"][];
             management: components["schemas"]["ManagementFact"][];
+            hardware: components["schemas"]["Sighting"][];
         };
         FactSheet: {
             segments: components["schemas"]["SegmentFact"][];
@@ -924,6 +925,12 @@ export interface components {
         Severity: "concern" | "willNotWork";
         /** @enum {unknown} */
         Side: "lan" | "wan" | "page" | "guest" | "device" | "provider" | "laptop";
+        Sighting: {
+            hardware: components["schemas"]["HardwareAddress"];
+            owner: string;
+            side: components["schemas"]["Side"];
+            segment: string;
+        };
         SiteDocument: {
             name: string;
             naming: components["schemas"]["NamingSchool"];

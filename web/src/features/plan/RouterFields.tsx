@@ -1,11 +1,12 @@
-import { Box, chakra, Flex } from "@chakra-ui/react";
+import { Box, chakra } from "@chakra-ui/react";
 import type { Change, Design } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
 import type { JobTools } from "../stations/useJob";
 import { type BoxSetting, hardwareName } from "../stations/designReading";
 import { GuestFields } from "./GuestFields";
 import { HostAddressFields } from "./HostAddressFields";
-import { Button, Mono } from "../../ui/controls";
+import { Kept } from "./Kept";
+import { PassingFields } from "./PassingFields";
 
 /** Address, address server, pool and outer side of a router. */
 export function RouterFields({ box, setting, design, tools }: { box: string; setting: BoxSetting; design: Design; tools: JobTools }) {
@@ -47,26 +48,8 @@ export function RouterFields({ box, setting, design, tools }: { box: string; set
         />
       )}
       {setting.radios && setting.radios.length > 0 && <GuestFields box={box} setting={setting} tools={tools} />}
+      <PassingFields box={box} setting={setting} tools={tools} />
       {setting.wan && <HostAddressFields legend="Address outside" address={setting.wan} tools={tools} make={(address) => ({ kind: "setWan", box, address })} />}
     </>
-  );
-}
-
-/** What a router keeps in a list, each line with a way to take it away. */
-function Kept({ title, items, tools }: { title: string; items: { text: string; change: Change }[]; tools: JobTools }) {
-  return (
-    <Box fontSize="sm" mt="1.5">
-      {title}
-      <Box as="ul">
-        {items.map(({ text, change }) => (
-          <Flex as="li" key={text} justify="space-between" align="center" gap="2">
-            <Mono whiteSpace="normal">{text}</Mono>
-            <Button variant="quiet" disabled={tools.busy} aria-label={`Remove ${text}`} onClick={() => tools.act([change])}>
-              Remove
-            </Button>
-          </Flex>
-        ))}
-      </Box>
-    </Box>
   );
 }

@@ -28,6 +28,7 @@ const design = {
           wan: { kind: "automatic" },
           lan: "192.168.8.1/24",
           addressServer: { on: true, pool: "192.168.8.20-192.168.8.199", reservations: [{ hardware: "00:00:5e:00:53:01", address: "192.168.8.5" }] },
+          routes: [{ to: "192.168.20.0/24", via: "192.168.8.3" }],
           forwards: [{ protocol: "tcp", outsidePort: 443, to: "192.168.8.5", insidePort: 443 }],
           radios: [{ radio: "r5", on: true, name: "home", security: "wpa2", key: "key" }],
         },
@@ -73,6 +74,9 @@ describe("BoxInspector", () => {
     ["security", () => choose("Security, 5 GHz", "wpa3"), { kind: "setRadio", box: "gw", setting: { radio: "r5", on: true, name: "home", security: "wpa3", key: "key" } }],
     ["a reservation", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.8.5 for/ })), { kind: "removeReservation", box: "gw", hardware: "00:00:5e:00:53:01" }],
     ["a forward", () => fireEvent.click(screen.getByRole("button", { name: /^Remove tcp 443/ })), { kind: "removeForward", box: "gw", protocol: "tcp", outsidePort: 443 }],
+    ["translation", () => fireEvent.click(screen.getByLabelText("Translates towards the outside")), { kind: "setTranslation", box: "gw", on: false }],
+    ["ports on request", () => fireEvent.click(screen.getByLabelText("Devices may ask it to open ports")), { kind: "setPortRequests", box: "gw", on: true }],
+    ["a route", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.20.0/, hidden: true })), { kind: "removeRoute", box: "gw", to: "192.168.20.0/24" }],
     ["a cable pulled", () => fireEvent.click(screen.getByRole("button", { name: /^Pull out the cable/ })), { kind: "unpatch", cable: "line" }],
   ])("sends one change for %s", (_, gesture, change) => {
     const act = gateway();

@@ -1,0 +1,41 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { Change } from "../../api/client";
+import { DraftInput } from "../../ui/DraftInput";
+import type { JobTools } from "../stations/useJob";
+import type { BoxSetting } from "../stations/designReading";
+import { Kept } from "./Kept";
+
+/** What a router passes on and lets in: translation, ports on request, the host that gets the rest, ways typed in. Seldom touched, so folded. */
+export function PassingFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
+  const dmz = (to: string): Change => ({ kind: "setDmz", box, to: to === "" ? null : to });
+  const switches: { label: string; on: boolean; make: (on: boolean) => Change }[] = [
+    { label: "Translates towards the outside", on: setting.translates ?? true, make: (on) => ({ kind: "setTranslation", box, on }) },
+    { label: "Devices may ask it to open ports", on: setting.portRequests ?? false, make: (on) => ({ kind: "setPortRequests", box, on }) },
+  ];
+  return (
+    <Box as="details" fontSize="sm">
+      <chakra.summary cursor="pointer" minH="6">
+        What it passes on and lets in
+      </chakra.summary>
+      <Box display="grid" gap="1.5" mt="1.5">
+        {switches.map(({ label, on, make }) => (
+          <chakra.label key={label} display="flex" gap="2" alignItems="center" minH="6" cursor="pointer">
+            <chakra.input type="checkbox" checked={on} disabled={tools.busy} width="18px" height="18px" accentColor="copper" onChange={(e) => tools.act([make(e.target.checked)])} />
+            {label}
+          </chakra.label>
+        ))}
+        <DraftInput
+          label="DMZ host"
+          hint="Gets everything from outside that no forward claims. Only a box that is itself a firewall belongs there."
+          value={setting.dmz ?? ""}
+          fontFamily="mono"
+          save={(draft) => tools.save([dmz(draft)])}
+          attempt={(draft) => tools.attempt(draft === null ? null : [dmz(draft)])}
+        />
+        {setting.routes && setting.routes.length > 0 && (
+          <Kept title="Routes" items={setting.routes.map((r) => ({ text: `${r.to} by ${r.via}`, change: { kind: "removeRoute", box, to: r.to } }))} tools={tools} />
+        )}
+      </Box>
+    </Box>
+  );
+}
