@@ -17,7 +17,8 @@ internal sealed class Built : IDisposable
         var patience = lab.Design.Site.Boxes.Any(b => b.Profile.Habits.ChecksOffer == Known.Yes) ? TimeSpan.FromSeconds(4) : TimeSpan.FromMilliseconds(900);
         Wake(patience);
         var askers = lab.Askers.All.ToList();
-        Offers = Each(askers, s => lab.Askers.Offers(s, patience));
+        // Silence is listened to once more, and longer: the machine may be busy.
+        Offers = Each(askers, s => lab.Askers.Offers(s, patience) is { Count: > 0 } heard ? heard : lab.Askers.Offers(s, 3 * patience));
         // Outer sides first: who is further in asks a router that is there already.
         foreach (var sides in askers.GroupBy(s => s.Device == "wan" ? 0 : 1).OrderBy(g => g.Key))
         {

