@@ -54,6 +54,8 @@ internal static class FixedDesigns
         ["forward on the inner router only"] = Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1", "192.168.20.5/24").Forward("in", 8443, "192.168.20.5").Reach("a", 8443),
         ["port asked of the inner router only"] = Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Reach("a", 8443).Edit<RouterMode>("in", m => m with { PortRequests = true }).AsksItself(),
         ["forward to an address that nobody has"] = Home.WithGateway().Wired("a", "gw/lan1").Reserve("gw", "a", "192.168.8.5").Forward("gw", 8443, "192.168.8.6").Reach("a", 8443),
+        ["forward to an address of no side of the router"] = Home.WithGateway().Wired("a", "gw/lan1").Reserve("gw", "a", "192.168.8.5").Forward("gw", 8443, "10.9.9.9").Reach("a", 8443),
+        ["untranslated, with a route past the default gateway"] = Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Translates = false, Routes = [new(Subnet.Parse("198.51.100.0/24").Value, Home.At("203.0.113.1"))] }),
         ["guests of an access point that opens"] = Guests(Known.No),
         ["device before the router"] = Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Switch("s").Cable("gw/lan1", "s/lan1").Router("main").Cable("s/lan2", "main/wan").Wired("a", "main/lan1").Wired("b", "s/lan3"),
         ["server that wakes when it hears no other"] = Home.New().Point("point").Wakes("point").Wired("a", "point/lan1").Wired("b", "point/lan2"),

@@ -249,11 +249,16 @@ internal sealed class Walk(World world, Choices choices)
                 _trail.Translate(at.Owner, ref packet, outer);
             }
         }
-        if (hop.Out.Segment == PortRef.Street && hop.ByDefault)
+        // What goes to a neighbour on the line does not pass the provider.
+        if (hop.Out.Segment == PortRef.Street && (hop.ByDefault || hop.Next == World.Own(world.Street).Address))
         {
             if (world.WrongAtStreet(hop.Out) is { } wrong)
             {
                 return Stop(hop.Out.Owner, wrong);
+            }
+            if (!answer && at == hop.Out && _trail.Forwarded(at.Owner))
+            {
+                return Stop(at.Owner, Cause.Of(CauseCodes.NoRoute, $"{Name(at.Owner)} lets port {packet.Port} in to {packet.Target}, and knows no way there.", at.Owner));
             }
             if (!answer && packet.Source != _addresses.Of(hop.Out))
             {

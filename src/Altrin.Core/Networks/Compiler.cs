@@ -56,7 +56,7 @@ public static class Compiler
             }
             if (group.Owner == Laptop.Id)
             {
-                return [new(group.Owner, Side.Laptop, segment, linked, situation.Laptop!.Address, null)];
+                return [new(group.Owner, Side.Laptop, segment, linked, situation.Laptop!.Address, null) { GuestOf = links.GuestOf(group.Owner) }];
             }
             if (settings.TryGetValue(group.Owner, out var device))
             {

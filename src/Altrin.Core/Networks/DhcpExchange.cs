@@ -33,7 +33,7 @@ public sealed record Exchange(IReadOnlyList<DhcpMessage> Messages, IReadOnlyList
 /// <summary>An asker among its servers (RFC 2131, section 4.4).</summary>
 public static class DhcpExchange
 {
-    /// <summary>How often an asker that declined an address begins again.</summary>
+    /// <summary>How often an asker that declined an address begins again; then it goes without.</summary>
     private const int MostDeclined = 4;
 
     /// <summary>From nothing, or from a lease that it remembers (after a restart, or when a cable was plugged in).</summary>
@@ -75,9 +75,13 @@ public static class DhcpExchange
                     leases.Add(Held(offer.Server, reply, minute));
                 }
             }
-            if (leases.Count == 0 || asker.ChecksLease != Known.Yes || !answers(leases[0].Address) || declined == MostDeclined)
+            if (leases.Count == 0 || asker.ChecksLease != Known.Yes || !answers(leases[0].Address))
             {
                 return new(said, next, leases);
+            }
+            if (declined == MostDeclined)
+            {
+                return new(said, bindings, []);
             }
             var decline = Say(DhcpKind.Decline) with { Requested = leases[0].Address, ServerId = leases[0].ServerId };
             bindings = Hear(decline, next).After;

@@ -96,7 +96,8 @@ public sealed record TypeIn(string Box, Change Change) : Event
         {
             return Parsed<Moment>.Fail($"{now.Design.NameOf(Box)} is not on.");
         }
-        if (Change is Patch or Unpatch or SetCable || !Difference.Subjects(Change).Contains(Box))
+        // Cables, devices and the shelf are nothing that a page can set.
+        if (Change is Patch or Unpatch or SetCable or PutAway || !Difference.Subjects(Change).Contains(Box))
         {
             return Parsed<Moment>.Fail($"That is not set in {now.Design.NameOf(Box)}.");
         }
@@ -150,6 +151,10 @@ public sealed record MoveLaptop(Laptop? Laptop) : Event
             {
                 return Parsed<Moment>.Fail($"{PortWords.Of(now.Design, port)} is taken.");
             }
+        }
+        if (Laptop?.Wifi is { } wifi && now.Design.Mode(wifi.Box) is null)
+        {
+            return Parsed<Moment>.Fail($"There is no box '{Ipv4Address.Shown(wifi.Box)}' in use.");
         }
         var memory = MemoryOf(now);
         return Settled(now with { Situation = now.Situation with { Laptop = Laptop, Memory = memory with { Held = [.. memory.Held.Where(h => h.Owner != Networks.Laptop.Id)] } } });

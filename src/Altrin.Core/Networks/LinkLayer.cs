@@ -45,46 +45,35 @@ internal sealed class LinkLayer
 
         foreach (var device in design.SetUp.Devices.Where(d => d.Wifi is not null && !off.Contains(d.Device) && !cabled.Contains(d.Device)).OrderBy(d => d.Device, StringComparer.Ordinal))
         {
-            var wifi = device.Wifi!;
-            var up = modes.TryGetValue(wifi.Box, out var mode) && !off.Contains(wifi.Box);
-            var own = up ? mode!.Radios : [];
-            var guests = GuestRadios(up ? mode : null);
-            if (Refused(own, wifi) is not { } why)
+            if (JoinWifi(device.Device, device.Wifi!, off.Contains(device.Wifi!.Box) ? null : modes.GetValueOrDefault(device.Wifi!.Box)) is { } why)
             {
-                Join(new(wifi.Box, false));
-            }
-            else if (why == RefusalReason.NameNotSent && Refused(guests, wifi) is not RefusalReason.NameNotSent and var guestWhy)
-            {
-                if (guestWhy is { } refused)
-                {
-                    Refusals.Add(new(device.Device, wifi, refused));
-                }
-                else if (mode is AccessPointMode)
-                {
-                    // An access point has no subnet for guests: they come into its segment, kept apart or not.
-                    _guestsOf[device.Device] = wifi.Box;
-                    Join(new(wifi.Box, false));
-                }
-                else
-                {
-                    Join(new(wifi.Box, false, true));
-                }
-            }
-            else
-            {
-                Refusals.Add(new(device.Device, wifi, why));
-            }
-
-            void Join(Group to)
-            {
-                Union(new(device.Device, false), to);
-                Links.Add(Link.OfWifi(device.Device, to));
+                Refusals.Add(new(device.Device, device.Wifi!, why));
             }
         }
         if (situation.Laptop is { } laptop)
         {
             PlugLaptop(design, modes, laptop);
         }
+    }
+
+    /// <summary>Lets somebody into the Wi-Fi of a box, its own or its guests'; answers what stands in the way.</summary>
+    private RefusalReason? JoinWifi(string owner, WifiJoin wifi, BoxMode? mode)
+    {
+        var why = Refused(mode?.Radios ?? [], wifi);
+        var guest = why == RefusalReason.NameNotSent && Refused(GuestRadios(mode), wifi) is not RefusalReason.NameNotSent;
+        why = guest ? Refused(GuestRadios(mode), wifi) : why;
+        if (why is null)
+        {
+            if (guest && mode is AccessPointMode)
+            {
+                // An access point has no subnet for guests: they come into its segment, kept apart or not.
+                _guestsOf[owner] = wifi.Box;
+            }
+            var to = new Group(wifi.Box, false, guest && mode is RouterMode);
+            Union(new(owner, false), to);
+            Links.Add(Link.OfWifi(owner, to));
+        }
+        return why;
     }
 
     private void PlugLaptop(Design design, Dictionary<string, BoxMode> modes, Laptop laptop)
@@ -96,15 +85,9 @@ internal sealed class LinkLayer
             Union(own, there);
             Links.Add(new(Laptop.Id, PortRef.OfDevice(Laptop.Id), port, own, there, null));
         }
-        else if (laptop.Wifi is { } wifi && modes.TryGetValue(wifi.Box, out var mode) && _parent.ContainsKey(new(wifi.Box, false)))
+        else if (laptop.Wifi is { } wifi)
         {
-            var guest = Refused(mode.Radios, wifi) is not null && mode is RouterMode && Refused(GuestRadios(mode), wifi) is null;
-            if (guest || Refused(mode.Radios, wifi) is null)
-            {
-                var at = new Group(wifi.Box, false, guest);
-                Union(own, at);
-                Links.Add(Link.OfWifi(Laptop.Id, at));
-            }
+            JoinWifi(Laptop.Id, wifi, _parent.ContainsKey(new(wifi.Box, false)) ? modes[wifi.Box] : null);
         }
     }
 
@@ -124,10 +107,6 @@ internal sealed class LinkLayer
 
     /// <summary>The groups of each segment, groups in order, segments by their first group.</summary>
     public IEnumerable<Group[]> Domains() => _parent.Keys.GroupBy(Root).Select(g => g.Order().ToArray()).OrderBy(g => g[0]);
-
-    public bool Has(Group group) => _parent.ContainsKey(group);
-
-    public bool Same(Group a, Group b) => Root(a) == Root(b);
 
     /// <summary>A router keeps its sides apart; so does an access point whose WAN port stays out of the bridge.</summary>
     public static bool KeepsWanApart(Box box, BoxMode mode) => mode is RouterMode || (mode is AccessPointMode && !box.Profile.WanPortJoins);

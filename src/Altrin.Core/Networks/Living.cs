@@ -17,7 +17,16 @@ public static class Living
             var link = LinkOf(network, asker, memory);
             var at = held.FindIndex(h => h.Owner == asker.Owner && h.Side == asker.Side);
             var known = at < 0 ? null : held[at];
-            if (link.Length == 0 || (known is { Leases.Count: > 0 } && known.Link == link))
+            if (link.Length == 0)
+            {
+                // It asks again when the link is back. The page of an access point does not look at its cables.
+                if (known is not null && asker.Side != Side.Page)
+                {
+                    held[at] = known with { Link = "" };
+                }
+                continue;
+            }
+            if (known is { Leases.Count: > 0 } && known.Link == link)
             {
                 continue;
             }

@@ -12,13 +12,13 @@ public sealed record Stickiness(StickyKind Kind, string Subject)
     {
         var memory = now.Situation.Memory ?? Memory.Blank;
         var network = Compiler.Compile(now.Design, now.Situation);
-        var short_ = network.Segments.SelectMany(s => s.Servers.Select(server => (Server: server, Askers: s.Interfaces.Count(i => i.Setting is Automatic && i.Linked && server.Reservations.All(r => r.Hardware != i.Hardware)))));
+        var asked = network.Segments.SelectMany(s => s.Servers.Select(server => (Server: server, Askers: s.Interfaces.Count(i => i.Setting is Automatic && i.Linked && server.Reservations.All(r => r.Hardware != i.Hardware)))));
         return
         [
             .. now.Situation.Off.Select(o => new Stickiness(StickyKind.Off, o)),
             .. now.Situation.Typed.Select(t => t.Box).Distinct().Order(StringComparer.Ordinal).Select(b => new Stickiness(StickyKind.NotSaved, b)),
             .. now.Situation.Laptop is null ? [] : new[] { new Stickiness(StickyKind.LaptopThere, Laptop.Id) },
-            .. short_.Where(s => s.Askers > (s.Server.Leases ?? s.Server.Pool?.Count ?? 0)).Select(s => new Stickiness(s.Server.Leases is null ? StickyKind.FirstComeFirstServed : StickyKind.ProviderBound, s.Server.Owner)),
+            .. asked.Where(s => s.Askers > (s.Server.Leases ?? s.Server.Pool?.Count ?? 0)).Select(s => new Stickiness(s.Server.Leases is null ? StickyKind.FirstComeFirstServed : StickyKind.ProviderBound, s.Server.Owner)),
             .. memory.Bindings.Where(b => b.Server == PortRef.Street && network.Segment(PortRef.Street).Interfaces.All(i => DhcpExchange.ClientOf(i) != b.Client || i.Setting is Fixed || !i.Linked)).Select(b => new Stickiness(StickyKind.ProviderBound, b.Client)),
             .. memory.Held.Where(h => h.Leases.Count == 1 && network.Find(h.Owner, h.Side) is { Linked: true } i && network.Segment(i.Segment).Servers.Count > 1).Select(h => new Stickiness(StickyKind.LeaseKept, h.Owner)),
         ];

@@ -70,6 +70,14 @@ public sealed class DhcpTests
     }
 
     [Fact]
+    public void Whoever_finds_every_address_taken_goes_without()
+    {
+        var asked = Begin(Asker(checks: Known.Yes), answering: ["192.168.8.20", "192.168.8.21"]);
+        Assert.Empty(asked.Leases);
+        Assert.Equal(2, Kinds(asked).Count(k => k == DhcpKind.Decline));
+    }
+
+    [Fact]
     public void What_is_released_is_free_at_once()
     {
         var (after, reply) = DhcpServer.Answer(Server, [Bound("a", "192.168.8.20"), Bound("b", "192.168.8.21")], new(DhcpKind.Release, "a/Device", Hardware) { InUse = Home.At("192.168.8.20"), ServerId = Server.Own }, 1, _ => false);

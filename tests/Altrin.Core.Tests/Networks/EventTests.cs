@@ -55,7 +55,26 @@ public sealed class EventTests
     }
 
     [Fact]
-    public void What_is_typed_is_not_in_force_until_it_is_saved_and_is_lost_without_power()
+    public void A_device_asks_again_when_its_cable_is_back_however_long_it_was_out()
+    {
+        var pulled = After(House(), new TakeAway("gw-lan2-b"), new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.30.1/24"))), new Save("gw"));
+        Assert.Equal(AnswerKind.No, Internet(pulled, "b").Kind);
+        Assert.StartsWith("192.168.30.", AddressOf(pulled.After(new GiveBack("gw-lan2-b")).Value, "b"), StringComparison.Ordinal);
+        Assert.Equal(AnswerKind.Yes, Internet(pulled.After(new Wait(5000), new GiveBack("gw-lan2-b")).Value, "b").Kind);
+    }
+
+    [Theory]
+    [InlineData("visitors", true)]
+    [InlineData("home", true)]
+    [InlineData("elsewhere", false)]
+    public void The_laptop_gets_into_Wi_Fi_as_any_device_does(string name, bool leased)
+    {
+        var home = Home.WithGateway().Point("point").Cable("gw/lan1", "point/wan").Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "key") });
+        Assert.Equal(leased, AddressOf(After(home, new MoveLaptop(new(null, new("point", name, "key"), new Automatic()))), Laptop.Id, Side.Laptop) is not null);
+    }
+
+    [Fact]
+    public void What_is_typed_is_not_in_force_until_it_is_saved_and_is_lost_withpulledpower()
     {
         var typed = After(House(), new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.30.1/24"))));
         Assert.Equal("192.168.8.1", $"{((RouterMode)typed.Design.Mode("gw")!).Lan.Address}");
@@ -109,7 +128,9 @@ public sealed class EventTests
         { new GiveBack("gw"), "is not off" },
         { new Rewire(new SetLanAddress("gw", Home.Own("10.0.0.1/24"))), "typed into a box" },
         { new TypeIn("gw", new Unpatch("gw-lan1-s-lan1")), "is not set in gw" },
-        { new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.8.255/24"))), "" },
+        { new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.8.255/24"))), "192.168.8.255" },
+        { new TypeIn("gw", new PutAway("gw")), "is not set in gw" },
+        { new MoveLaptop(new(null, new("nobody", "home", "key"), new Automatic())), "no box 'nobody'" },
         { new Save("gw"), "Nothing was typed" },
         { new Wait(0), "1 minute" },
     };

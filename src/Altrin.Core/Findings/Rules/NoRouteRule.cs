@@ -20,5 +20,6 @@ public static class NoRouteRule
         cause.Subjects,
         cause.Text.TrimEnd('.'),
         "Devices behind it have an address, and nothing answers.",
-        cause.Subjects.SelectMany(s => e.Network.Router(s) is { } mode ? mode.Routes.Select(r => Cures.Hopeful($"Drop the way to {r.To} on {e.Name(s)}", new RemoveRoute(s, r.To))) : [])));
+        cause.Subjects.SelectMany(s => e.Network.Router(s) is { } mode ? mode.Routes.Select(r => Cures.Hopeful($"Drop the way to {r.To} on {e.Name(s)}", new RemoveRoute(s, r.To))) : []),
+        ["Look up what should have that address: a forward, a DMZ host or a route points to where nothing is."]));
 }

@@ -40,6 +40,6 @@ public static class ReservationClash
         }
     }
 
-    internal static string Whose(Evidence e, Addressing.HardwareAddress hardware) =>
+    private static string Whose(Evidence e, Addressing.HardwareAddress hardware) =>
         e.Design.Site.Devices.FirstOrDefault(d => d.Hardware == hardware)?.Name ?? e.Design.Site.Boxes.FirstOrDefault(b => b.Hardware == hardware || b.WanHardware == hardware)?.Name ?? $"{hardware}";
 }
