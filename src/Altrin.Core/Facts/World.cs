@@ -124,7 +124,7 @@ internal sealed class World
     private OverlapFact? OverlapOf(Interface wan)
     {
         var lan = Network.Find(wan.Owner, Side.Lan);
-        if (lan is null || !wan.Linked || lan.Segment == wan.Segment)
+        if (lan is null || !wan.Linked)
         {
             return null;
         }
