@@ -12,6 +12,8 @@ public static class DesignUpgrades
         _ => { },
         // 3 knows what boxes do by themselves and more of what a router's page sets; left out, nothing is known and nothing set.
         _ => { },
+        // 4 knows the domain name that a server hands out; left out, it hands out none.
+        _ => { },
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

@@ -113,6 +113,7 @@ public static class DesignWriter
                 LeavesOutGateway = router.Server.LeavesOutGateway ? true : null,
                 LeavesOutNames = router.Server.LeavesOutNames ? true : null,
                 LeaseMinutes = router.Server.LeaseMinutes,
+                Domain = router.Server.Domain,
                 Reservations = router.Server.Reservations.Count == 0 ? null
                     : [.. router.Server.Reservations.Select(r => new ReservationDocument { Hardware = r.Hardware.ToString(), Address = r.Address.ToString() })],
             },

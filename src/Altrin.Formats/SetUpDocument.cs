@@ -186,6 +186,10 @@ public sealed record AddressServerDocument
     [Range(2, 525_600)]
     public int? LeaseMinutes { get; init; }
 
+    /// <summary>The domain name that it hands out; none where left out. Since version 4.</summary>
+    [StringLength(253, MinimumLength = 1)]
+    public string? Domain { get; init; }
+
     /// <summary>Addresses kept for one hardware address.</summary>
     [MaxLength(1000)]
     public IReadOnlyList<ReservationDocument>? Reservations { get; init; }

@@ -133,6 +133,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         }
         var pool = errors.Read($"{pointer}/pool", server.Pool, AddressRange.Parse);
         errors.Wrong($"{pointer}/pool", server.Pool, lan == default || pool == default ? null : PageChecks.WrongPool(pool, lan));
+        errors.Wrong($"{pointer}/domain", server.Domain, PageChecks.WrongDomain(server.Domain));
         var reservations = server.Reservations ?? [];
         errors.Unique(reservations, r => r.Hardware.ToLowerInvariant(), i => $"{pointer}/reservations/{i}/hardware", "a hardware address");
         return new(
@@ -147,6 +148,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             LeavesOutGateway = LeftOut(server.LeavesOutGateway, server.Gateway, $"{pointer}/gateway"),
             LeavesOutNames = LeftOut(server.LeavesOutNames, server.NameServers, $"{pointer}/nameServers"),
             LeaseMinutes = server.LeaseMinutes,
+            Domain = server.Domain,
         };
     }
 

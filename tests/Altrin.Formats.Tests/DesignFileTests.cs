@@ -31,7 +31,7 @@ public sealed class DesignFileTests
 
     // Each case changes one place of the demo file: pointer to set, the value as JSON (null removes it), pointer of the error, what it says.
     [Theory]
-    [InlineData("/formatVersion", "4", "/formatVersion", "newer Altrin")]
+    [InlineData("/formatVersion", "5", "/formatVersion", "newer Altrin")]
     [InlineData("/formatVersion", "0", "/formatVersion", "at least 1")]
     [InlineData("/formatVersion", "\"1\"", "/formatVersion", "whole number")]
     [InlineData("/format", "\"else\"", "/format", "altrin-design")]

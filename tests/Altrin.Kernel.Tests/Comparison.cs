@@ -38,7 +38,7 @@ internal sealed class Comparison
     {
         var ports = design.Site.Needs.OfType<ReachFromOutside>().Select(n => n.Port)
             .Concat(design.SetUp.Boxes.Select(b => b.Mode).OfType<RouterMode>().SelectMany(r => r.Forwards).Select(f => f.InsidePort)).Distinct();
-        using var built = new Built(new(design, (choosing ?? new()) with { Ports = [.. ports] }));
+        using var built = new Built(new(Compiler.Compile(design, Situation.Settled).InForce, (choosing ?? new()) with { Ports = [.. ports] }));
         return await Of(built, design);
     }
 

@@ -7,7 +7,8 @@ namespace Altrin.Kernel.Tests;
 /// <summary>The exchange of messages beside that of a real server (dnsmasq) and a real client (udhcpc).</summary>
 public sealed class DhcpTests
 {
-    private static Design House(string pool = Home.Pool) => Home.New().Gateway(pool: pool).Cable("street", "gw/wan").Wired("a", "gw/lan1").Wired("b", "gw/lan2").Reserve("gw", "b", "192.168.8.5").Wired("c", "gw/lan3").Design;
+    private static Design House(string pool = Home.Pool) => Home.New().Gateway(pool: pool).Cable("street", "gw/wan").Wired("a", "gw/lan1").Wired("b", "gw/lan2").Reserve("gw", "b", "192.168.8.5").Wired("c", "gw/lan3")
+        .Edit<RouterMode>("gw", m => m with { Server = m.Server with { Domain = "home.arpa" } }).Design;
 
     private static (ServerSeat Server, Interface Asker) Of(Design design, string device)
     {

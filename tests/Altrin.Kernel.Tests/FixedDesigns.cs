@@ -61,6 +61,7 @@ internal static class FixedDesigns
         ["server that wakes when it hears no other"] = Home.New().Point("point").Wakes("point").Wired("a", "point/lan1").Wired("b", "point/lan2"),
         ["server that stays asleep beside another"] = Home.WithGateway().Point("point").Wakes("point").Cable("gw/lan1", "point/wan").Wired("a", "point/lan1"),
         ["names that nobody answers"] = Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { NameServers = [Home.At("192.168.8.250")] } }),
+        ["router that renumbers itself"] = Home.WithGateway().Router("in", "192.168.8.1/24", "192.168.8.100-192.168.8.150").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "in/lan2", "192.168.8.7/24").Wired("c", "gw/lan2").Habits("in", new() { OnOverlap = OverlapHabit.Renumbers, AnswersAcross = Known.No }),
         ["nested subnets on both sides"] = Home.New().Gateway(lan: "172.16.8.1/22", pool: null).Cable("street", "gw/wan").Router("in", "172.16.10.1/24").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2", "172.16.9.7/22", "172.16.8.1").Habits("in", new() { OnOverlap = OverlapHabit.CarriesOn, AnswersAcross = Known.No }),
     }.ToDictionary(h => h.Key, h => h.Value.Design);
 

@@ -71,7 +71,8 @@ internal sealed class Routers(Lab lab)
                 mode.Server.Reservations,
                 null,
                 mode.Lan.PrefixLength,
-                habits.ChecksOffer == Known.Yes);
+                habits.ChecksOffer == Known.Yes,
+                mode.Server.Domain);
         }
         if (mode.Guest is { } guest)
         {
@@ -80,7 +81,7 @@ internal sealed class Routers(Lab lab)
     }
 
     /// <summary>Starts an address server on an interface.</summary>
-    public void Serve(string owner, string device, AddressRange pool, Ipv4Address? gateway, IReadOnlyList<Ipv4Address> names, IReadOnlyList<Reservation> kept, string? most, int prefix, bool checks)
+    public void Serve(string owner, string device, AddressRange pool, Ipv4Address? gateway, IReadOnlyList<Ipv4Address> names, IReadOnlyList<Reservation> kept, string? most, int prefix, bool checks, string? domain = null)
     {
         List<string> arguments =
         [
@@ -90,6 +91,10 @@ internal sealed class Routers(Lab lab)
             names.Count > 0 ? $"--dhcp-option=6,{string.Join(',', names)}" : "--dhcp-option=6",
             .. kept.Select(r => $"--dhcp-host={r.Hardware},{r.Address}"),
         ];
+        if (domain is not null)
+        {
+            arguments.Add($"--dhcp-option=15,{domain}");
+        }
         if (!checks)
         {
             arguments.Add("--no-ping");

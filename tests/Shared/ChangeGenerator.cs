@@ -9,7 +9,7 @@ public static class ChangeGenerator
 {
     public static Change Make(Random dice, Design design)
     {
-        return dice.Next(28) switch
+        return dice.Next(29) switch
         {
             0 => new SetMode(Box(), (ModeKind)dice.Next(4)),
             1 => new SetLanAddress(Box(), Own()),
@@ -37,6 +37,7 @@ public static class ChangeGenerator
             25 => new SetPointGuest(Box(), Coin() ? null : new("visitors", (WifiSecurity)dice.Next(6), Coin() ? "key" : null)),
             26 => new SetServerNames(Box(), Coin() ? [] : [Address()]) { LeftOut = Coin() },
             27 => new SetServerGateway(Box(), Coin() ? null : Address()) { LeftOut = Coin() },
+            28 => new SetServerDomain(Box(), Coin() ? null : Coin() ? "home.arpa" : "not a domain"),
             18 => new TakeBackAcceptance("loop(a,b)"),
             13 => new RemoveReservation(Box(), Of(design.Site.Devices).Hardware!.Value),
             _ => new Unpatch(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none"),

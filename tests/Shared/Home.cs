@@ -77,7 +77,14 @@ public sealed class Home
         }
     });
 
-    public Home Cable(string a, string b) => Do(() => _cables.Add(new($"{a}-{b}".Replace('/', '-'), PortRef.Read(a), PortRef.Read(b), Medium.Cat6, null)));
+    public Home Cable(string a, string b) => Do(() => _cables.Add(new($"{a}-{b}".Replace('/', '-'), PortRef.Read(a), PortRef.Read(b), Core.Sites.Medium.Cat6, null)));
+
+    /// <summary>What carries a cable.</summary>
+    public Home Medium(string cable, Medium medium) => Do(() =>
+    {
+        var at = _cables.FindIndex(c => c.Id == cable);
+        _cables[at] = _cables[at] with { Medium = medium };
+    });
 
     /// <summary>A device on a cable; an address makes it fixed, with the gateway of its .1 unless told.</summary>
     public Home Wired(string id, string port, string? address = null, string? gateway = null)
@@ -89,7 +96,7 @@ public sealed class Home
 
     public Home Wifi(string id, string box, string name = "home", string? key = "key")
     {
-        AddDevice(id);
+        AddDevice(id, DeviceKind.Phone);
         return Do(() => _deviceSettings.Add(new(id, new Automatic(), new(box, name, key))));
     }
 
@@ -151,13 +158,13 @@ public sealed class Home
         return new Fixed(own, up, [up]);
     }
 
-    private Home Profile(string box, Func<Profile, Profile> edit) => Do(() =>
+    public Home Profile(string box, Func<Profile, Profile> edit) => Do(() =>
     {
         var at = _boxes.FindIndex(b => b.Id == box);
         _boxes[at] = _boxes[at] with { Profile = edit(_boxes[at].Profile) };
     });
 
-    private void AddDevice(string id) => _devices.Add(new(id, id, DeviceKind.Other, NextHardware()));
+    private void AddDevice(string id, DeviceKind kind = DeviceKind.Other) => _devices.Add(new(id, id, kind, NextHardware()));
 
     private void Add(string id, BoxKind kind, ModeKind[] modes, int lan, bool wan, bool joins, bool radios = true)
     {

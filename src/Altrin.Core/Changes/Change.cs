@@ -26,6 +26,7 @@ namespace Altrin.Core.Changes;
 [JsonDerivedType(typeof(SetServerGateway), "setServerGateway")]
 [JsonDerivedType(typeof(SetServerNames), "setServerNames")]
 [JsonDerivedType(typeof(SetLeaseTime), "setLeaseTime")]
+[JsonDerivedType(typeof(SetServerDomain), "setServerDomain")]
 [JsonDerivedType(typeof(Reserve), "reserve")]
 [JsonDerivedType(typeof(RemoveReservation), "removeReservation")]
 [JsonDerivedType(typeof(AddForward), "addForward")]

@@ -59,6 +59,7 @@ public static class Difference
         AddRoute c => [c.Box],
         RemoveRoute c => [c.Box],
         SetLeaseTime c => [c.Box],
+        SetServerDomain c => [c.Box],
         SwitchAddressServer c => [c.Box],
         MovePool c => [c.Box],
         SetServerGateway c => [c.Box],
@@ -123,6 +124,7 @@ public static class Difference
             now.Server.NameServers.SequenceEqual(to.Server.NameServers) && now.Server.LeavesOutNames == to.Server.LeavesOutNames,
             new SetServerNames(box, to.Server.NameServers) { LeftOut = to.Server.LeavesOutNames });
         steps.Unless(now.Server.LeaseMinutes == to.Server.LeaseMinutes, new SetLeaseTime(box, to.Server.LeaseMinutes));
+        steps.Unless(now.Server.Domain == to.Server.Domain, new SetServerDomain(box, to.Server.Domain));
         steps.Unless(now.Translates == to.Translates, new SetTranslation(box, to.Translates));
         steps.Unless(now.Dmz == to.Dmz, new SetDmz(box, to.Dmz));
         steps.Unless(now.PortRequests == to.PortRequests, new SetPortRequests(box, to.PortRequests));

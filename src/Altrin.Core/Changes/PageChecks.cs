@@ -55,6 +55,17 @@ public static class PageChecks
     /// <summary>Why no server takes this lease time; null where one would, or where none is given.</summary>
     public static string? WrongLeaseTime(int? minutes) => minutes is < 2 or > 525_600 ? "A lease lasts 2 minutes to 525,600 (a year)." : null;
 
+    /// <summary>
+    /// Why no server takes this domain name; null where one would, or where none is given. Labels of 1 to 63 letters, digits and
+    /// inner hyphens, joined by dots, at most 253 characters (RFC 1123, section 2.1).
+    /// </summary>
+    public static string? WrongDomain(string? domain) =>
+        domain is null || (domain.Length is > 0 and <= 253 && domain.Split('.').All(IsLabel)) ? null
+        : "A domain name has labels of 1 to 63 letters, digits and inner hyphens, joined by dots, such as home.arpa.";
+
+    private static bool IsLabel(string label) =>
+        label.Length is > 0 and <= 63 && label[0] != '-' && label[^1] != '-' && label.All(c => char.IsAsciiLetterOrDigit(c) || c == '-');
+
     /// <summary>Why this is no port of TCP or UDP; null where it is.</summary>
     public static string? WrongTransportPort(int port) => port is < 1 or > 65535 ? $"{port} is not a port; ports are 1 to 65535." : null;
 }

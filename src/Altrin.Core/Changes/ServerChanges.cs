@@ -65,6 +65,17 @@ public sealed record SetLeaseTime(string Box, int? Minutes) : Change
     public override string Describe(Design design) => $"Leases of {design.NameOf(Box)} last {(Minutes is { } minutes ? $"{minutes} minutes" : "as long as they do")}";
 }
 
+/// <summary>Sets the domain name that a router's address server hands out; none for no domain.</summary>
+public sealed record SetServerDomain(string Box, string? Domain) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
+        Edit.Unless(PageChecks.WrongDomain(Domain), router.Server with { Domain = Domain }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(Domain is null ? "no domain" : $"the domain {Domain}")}";
+}
+
 /// <summary>Keeps an address for one hardware address. Replaces an older reservation for the same hardware address.</summary>
 public sealed record Reserve(string Box, HardwareAddress Hardware, Ipv4Address Address) : Change
 {

@@ -20,10 +20,11 @@ internal sealed class Addresses(World world, Choices choices)
         {
             return holdings.Count == 0 ? null : holdings[0];
         }
-        var servers = holdings.Select(h => h.Server).OfType<string>().ToList();
-        return holdings[choices.Pick(new("lease", host.Owner, host.Side), () => new(
-            [.. servers.Select(s => $"leased by {world.Name(s)}")],
-            [world.FirstToAnswer(servers)]))];
+        return holdings[choices.Pick(new("lease", host.Owner, host.Side), () =>
+        {
+            var servers = holdings.Select(h => h.Server).OfType<string>().ToList();
+            return new([.. servers.Select(s => $"leased by {world.Name(s)}")], [world.FirstToAnswer(servers)]);
+        })];
     }
 
     /// <summary>The address of a host; an example of its range where the server decides; null where it has none.</summary>
@@ -115,6 +116,12 @@ internal sealed class Addresses(World world, Choices choices)
     public IReadOnlyList<Interface> Takers(Interface asker, Ipv4Address address)
     {
         var takers = new List<Interface>();
+        if (world.Remembered(asker, address) is { } old && choices.Pick(new("table", asker.Owner, asker.Side, address), () => new(
+            [$"{world.Name(asker.Owner)} has noticed that {address} is somebody else's", $"{world.Name(asker.Owner)} still sends to {world.Name(old.Holder)}"],
+            [Cause.Of(CauseCodes.NoAnswer, $"{world.Name(asker.Owner)} may still take {world.Name(old.Holder)} for {address}, for up to {Entry.MostMinutes} minutes or until it is switched off and on.", asker.Owner)])) == 1)
+        {
+            return world.Network.Find(old.Holder, old.HolderSide) is { } before && before.Segment == asker.Segment ? [before] : [];
+        }
         foreach (var (host, known) in _given)
         {
             if (known == address && host.Segment == asker.Segment && host != asker)

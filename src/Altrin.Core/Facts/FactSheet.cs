@@ -137,7 +137,8 @@ public sealed record ConflictFact(string Segment, Ipv4Address Address, IReadOnly
 /// <param name="Outer">Subnet on its WAN side.</param>
 /// <param name="Inner">Subnet on its LAN side.</param>
 /// <param name="SharedAddress">Its own LAN address, where a host on the outer side has it too.</param>
-public sealed record OverlapFact(string Router, Subnet Outer, Subnet Inner, Ipv4Address? SharedAddress);
+/// <param name="MovedTo">An example of the subnet that the router took for its LAN instead, where it renumbers itself; null where it does not.</param>
+public sealed record OverlapFact(string Router, Subnet Outer, Subnet Inner, Ipv4Address? SharedAddress, Subnet? MovedTo);
 
 /// <summary>Ordinary internet of a device.</summary>
 /// <param name="Device">The device.</param>

@@ -12,6 +12,7 @@ namespace Altrin.Core.Facts;
 /// <param name="PrefixLength">The prefix that comes with it (option 1).</param>
 /// <param name="Gateway">The default gateway that comes with it (option 3); null where it is left out.</param>
 /// <param name="NameServers">The name servers that come with it (option 6).</param>
+/// <param name="Domain">The domain name that comes with it (option 15); null for none.</param>
 /// <param name="LeaseMinutes">How long it lasts, in minutes (option 51).</param>
 public sealed record Offer(
     string Server,
@@ -21,6 +22,7 @@ public sealed record Offer(
     int PrefixLength,
     Ipv4Address? Gateway,
     IReadOnlyList<Ipv4Address> NameServers,
+    string? Domain,
     int LeaseMinutes);
 
 /// <summary>One way in which a host may hold an address.</summary>
@@ -155,6 +157,6 @@ public sealed class Leasing
         _askers[server.Owner] = unreserved;
 
         void Add(Interface asker, Ipv4Address? exact, AddressRange? from, Ipv4Address? example) => answers[(asker.Owner, asker.Side)].Add(
-            new(server.Owner, exact, from, example, server.PrefixLength, server.Gateway, server.NameServers, server.LeaseMinutes));
+            new(server.Owner, exact, from, example, server.PrefixLength, server.Gateway, server.NameServers, server.Domain, server.LeaseMinutes));
     }
 }

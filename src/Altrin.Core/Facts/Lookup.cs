@@ -152,19 +152,16 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         {
             return Overlapping.Refuses;
         }
-        if (known == OverlapHabit.Renumbers)
-        {
-            return Overlapping.Renumbers;
-        }
+        // One that renumbers itself is not met here any more, unless it found nowhere to go.
         // Nested prefixes are told apart by their length, whichever side was set first (measured).
         string[] orders = overlap.Inner == overlap.Outer ? ["its inner side was set first", "its outer side was set first"] : ["it carries on"];
-        string[] ways = known == OverlapHabit.CarriesOn ? orders : [.. orders, "it refuses the lease", "it renumbers itself"];
+        string[] ways = known is OverlapHabit.CarriesOn or OverlapHabit.Renumbers ? orders : [.. orders, "it refuses the lease", "it renumbers itself"];
         if (ways.Length == 1)
         {
             return Overlapping.InnerFirst;
         }
-        var cause = world.OverlapCause(overlap);
-        var pick = choices.Pick(new("overlap", overlap.Router), () => new(ways, [cause]));
+        var all = world;
+        var pick = choices.Pick(new("overlap", overlap.Router), () => new(ways, [all.OverlapCause(overlap)]));
         return pick < orders.Length ? (Overlapping)pick : pick == orders.Length ? Overlapping.Refuses : Overlapping.Renumbers;
     }
 }

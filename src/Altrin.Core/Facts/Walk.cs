@@ -301,7 +301,7 @@ internal sealed class Walk(World world, Choices choices)
             // Nobody found out whether a router answers there for the address of its other side.
             var perhaps = world.Across(segment.Id, hop.Next).FirstOrDefault(r => r != hop.Out);
             if (perhaps is null || choices.Pick(new("across", perhaps.Owner, Address: hop.Next), () => new(
-                [$"{Name(perhaps.Owner)} answers for its other side", $"{Name(perhaps.Owner)} does not"], [Silence(hop, packet, IsForwarded(hop, packet, answer))])) == 1)
+                [$"{Name(perhaps.Owner)} answers for its other side", $"{Name(perhaps.Owner)} does not"], [Silence(hop, packet, IsForwarded(hop, packet, answer), answer)])) == 1)
             {
                 return Unanswered(hop, packet, answer);
             }
@@ -340,19 +340,20 @@ internal sealed class Walk(World world, Choices choices)
             }
             return Stop(outer.Owner, cause);
         }
-        return Stop(forwarded || !hop.ByDefault ? outer.Owner : hop.Blame, Silence(hop, packet, forwarded));
+        return Stop(forwarded || !hop.ByDefault ? outer.Owner : hop.Blame, Silence(hop, packet, forwarded, answer));
     }
 
     /// <summary>Whether a router hands the packet to whom it forwards it.</summary>
     private bool IsForwarded(Hop hop, Packet packet, bool answer) => !answer && hop.Next == packet.Target && _trail.Forwarded(hop.Out.Owner);
 
     /// <summary>That nobody answers for the address of a hop.</summary>
-    private Cause Silence(Hop hop, Packet packet, bool forwarded)
+    private Cause Silence(Hop hop, Packet packet, bool forwarded, bool answer)
     {
         var (outer, next) = (hop.Out, hop.Next);
         return forwarded ? Cause.Of(CauseCodes.NotForwarded, $"{Name(outer.Owner)} forwards port {packet.Port} to {next}, where nobody answers.", outer.Owner)
             : hop.ByDefault ? Cause.Of(CauseCodes.GatewayWrong, $"Nobody answers at the gateway {next} {world.Whose(outer, hop.Blame)}.", hop.Blame)
             : world.Overlap(outer.Owner) is { } overlap ? world.OverlapCause(overlap)
+            : answer ? Cause.Of(CauseCodes.NoWayBack, $"The answer is to go to {next}, and nobody is there beside {Name(outer.Owner)}.", outer.Owner)
             : Cause.Of(CauseCodes.NoAnswer, $"Nobody answers at {next} beside {Name(outer.Owner)}.", outer.Owner);
     }
 

@@ -22,8 +22,9 @@ internal sealed class World
             .Where(i => i.Side == Side.Wan && i.Linked && HabitsOf(i.Owner).AnswersAcross != Known.No)
             .SelectMany(w => _sides[w.Owner].Where(i => i.Side == Side.Lan && i.Segment != w.Segment).Select(l => (Key: (w.Segment, Own(l).Address), Wan: w)))
             .ToLookup(a => a.Key, a => a.Wan);
-        Overlaps = [.. network.Interfaces.Where(i => i.Side == Side.Wan).Select(OverlapOf).OfType<OverlapFact>()];
-        _overlaps = Overlaps.ToDictionary(o => o.Router, StringComparer.Ordinal);
+        _overlaps = network.Interfaces.Where(i => i.Side == Side.Wan).Select(OverlapOf).OfType<OverlapFact>().ToDictionary(o => o.Router, StringComparer.Ordinal);
+        var gone = network.Renumbered.Select(r => new OverlapFact(r.Router, r.Outer, r.From.Subnet, null, r.To.Subnet));
+        Overlaps = [.. _overlaps.Values.Concat(gone).OrderBy(o => o.Router, StringComparer.Ordinal).ThenBy(o => o.MovedTo is null)];
         Street = network.Find(PortRef.Street, Side.Provider)!;
         Internet = new(Provider.Internet, Side.Provider, PortRef.Street, true, new Fixed(new(Provider.Host, 32), null, []), null);
     }
@@ -61,7 +62,7 @@ internal sealed class World
 
     private IEnumerable<(Subnet Narrow, Cause Why)> SplitsOf(Segment segment)
     {
-        foreach (var overlap in Overlaps.Where(o => o.Inner.PrefixLength != o.Outer.PrefixLength))
+        foreach (var overlap in Overlaps.Where(o => o.MovedTo is null && o.Inner.PrefixLength != o.Outer.PrefixLength))
         {
             yield return (overlap.Inner.PrefixLength > overlap.Outer.PrefixLength ? overlap.Inner : overlap.Outer, OverlapCause(overlap));
         }
@@ -119,6 +120,11 @@ internal sealed class World
 
     public static InterfaceAddress Own(Interface fixedHost) => ((Fixed)fixedHost.Setting).Address;
 
+    /// <summary>Whom a host's table names for an address although that is no longer so; null where it names nobody, or the right one.</summary>
+    public Entry? Remembered(Interface host, Ipv4Address address) =>
+        Network.Situation.Memory is { } memory && memory.Tables.FirstOrDefault(t => t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Until > memory.Minute) is { } entry
+        && !Stickiness.Stands(Network.Situation, Network, entry) ? entry : null;
+
     public string Name(string id) => Network.NameOf(id);
 
     private OverlapFact? OverlapOf(Interface wan)
@@ -133,6 +139,6 @@ internal sealed class World
         // Its own address on its outer side is an overlap too, whatever subnet it believes in there: it answers for it (measured).
         var twins = Hosts.Holders(wan.Segment, own.Address).Where(h => h.Owner != wan.Owner).ToList();
         outer ??= twins.SelectMany(Leasing.Holdings).Where(h => h.Exact == own.Address).Select(h => h.Subnet).FirstOrDefault();
-        return outer is { } clash ? new(wan.Owner, clash, own.Subnet, twins.Count > 0 ? own.Address : null) : null;
+        return outer is { } clash ? new(wan.Owner, clash, own.Subnet, twins.Count > 0 ? own.Address : null, null) : null;
     }
 }

@@ -80,7 +80,7 @@ internal static class Cures
     /// <summary>Gives a cascaded router another subnet; hosts typed by hand behind it move along.</summary>
     public static IEnumerable<Remedy> Renumber(Evidence e, string router)
     {
-        var mode = e.Network.Router(router)!;
+        var mode = (RouterMode)e.Design.Mode(router)!;
         if (e.UnusedSubnet() is not { } other)
         {
             yield break;

@@ -12,6 +12,20 @@ public static class Compiler
     /// </summary>
     public static Network Compile(Design design, Situation situation)
     {
+        var (becomes, moved) = (design, new List<Renumbered>());
+        var network = Build(design, situation);
+        // A router moves once: it then is in a subnet that nobody else has.
+        while (Renumbering.Next(network) is { } next && moved.TrueForAll(m => m.Router != next.Router))
+        {
+            moved.Add(next);
+            becomes = Renumbering.Apply(becomes, next);
+            network = Build(becomes, situation);
+        }
+        return moved.Count == 0 ? network : network.OfDesign(design, moved);
+    }
+
+    private static Network Build(Design design, Situation situation)
+    {
         var links = LinkLayer.Of(design, situation);
         var modes = design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
         var settings = design.SetUp.Devices.ToDictionary(d => d.Device, StringComparer.Ordinal);
@@ -101,6 +115,7 @@ public static class Compiler
         null)
     {
         LeaseMinutes = server.LeaseMinutes ?? AddressServer.UsualLeaseMinutes,
+        Domain = server.Domain,
         ChecksOffer = habits.ChecksOffer,
     };
 

@@ -51,6 +51,9 @@ public sealed record DhcpMessage(DhcpKind Kind, string Client, HardwareAddress? 
     /// <summary>The name servers (option 6).</summary>
     public IReadOnlyList<Ipv4Address> NameServers { get; init; } = [];
 
+    /// <summary>The domain that names without one are looked for in (option 15).</summary>
+    public string? DomainName { get; init; }
+
     /// <summary>How long the lease lasts, in minutes (option 51, in seconds there).</summary>
     public int? LeaseMinutes { get; init; }
 
@@ -62,7 +65,7 @@ public sealed record DhcpMessage(DhcpKind Kind, string Client, HardwareAddress? 
     [
         .. new (int Code, bool There)[]
         {
-            (1, PrefixLength is not null), (3, Gateway is not null), (6, NameServers.Count > 0), (12, HostName is not null), (50, Requested is not null),
+            (1, PrefixLength is not null), (3, Gateway is not null), (6, NameServers.Count > 0), (12, HostName is not null), (15, DomainName is not null), (50, Requested is not null),
             (51, LeaseMinutes is not null), (53, true), (54, ServerId is not null), (55, Kind is DhcpKind.Discover or DhcpKind.Request),
             (58, LeaseMinutes is not null), (59, LeaseMinutes is not null), (61, Kind is not (DhcpKind.Offer or DhcpKind.Ack or DhcpKind.Nak)),
         }.Where(o => o.There).Select(o => o.Code),

@@ -97,6 +97,7 @@ public static class DhcpServer
             PrefixLength = server.PrefixLength,
             Gateway = server.Gateway,
             NameServers = server.NameServers,
+            DomainName = server.Domain,
             LeaseMinutes = server.LeaseMinutes,
         };
     }

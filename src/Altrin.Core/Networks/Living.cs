@@ -43,7 +43,31 @@ public static class Living
                 held[at] = now;
             }
         }
-        return situation with { Memory = memory with { Held = [.. held.OrderBy(h => h.Owner, StringComparer.Ordinal).ThenBy(h => h.Side)], Bindings = bindings } };
+        return situation with
+        {
+            Memory = memory with
+            {
+                Held = [.. held.OrderBy(h => h.Owner, StringComparer.Ordinal).ThenBy(h => h.Side)],
+                Bindings = bindings,
+                Tables = [.. network.Interfaces.Where(i => i.Linked).Select(i => Noted(network, held, memory, i)).OfType<Entry>()],
+            },
+        };
+    }
+
+    /// <summary>What stands in a host's table for its gateway: who answers there now, or who did for as long as that is believed.</summary>
+    private static Entry? Noted(Network network, List<HeldBy> held, Memory memory, Interface host)
+    {
+        var gateway = host.Setting is Fixed typed ? typed.Gateway : held.Find(h => h.Owner == host.Owner && h.Side == host.Side)?.Leases is [var lease, ..] ? lease.Gateway : null;
+        if (gateway is not { } address)
+        {
+            return null;
+        }
+        var link = LinkOf(network, host, memory);
+        var there = network.Segment(host.Segment).Interfaces.Where(i => i.Owner != host.Owner && Has(held, i, address)).ToList();
+        var before = memory.Tables.FirstOrDefault(t => t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Link == link && t.Until > memory.Minute);
+        return before is not null && (there is not [var same] || same.Owner != before.Holder || same.Side != before.HolderSide) ? before
+            : there is [var one] ? new(host.Owner, host.Side, link, address, one.Owner, one.Side, memory.Minute + Entry.MostMinutes)
+            : null;
     }
 
     /// <summary>Minutes pass: leases are prolonged at half their time, by anybody at seven eighths, or run out; whoever has none asks.</summary>
@@ -118,5 +142,8 @@ public static class Living
     }
 
     private static bool Answers(Network network, List<HeldBy> held, Interface asker, Ipv4Address address) => network.Segment(asker.Segment).Interfaces
-        .Any(i => i.Owner != asker.Owner && i.Linked && (i.Setting is Fixed typed ? typed.Address.Address == address : held.Exists(h => h.Owner == i.Owner && h.Side == i.Side && h.Leases.Any(l => l.Address == address))));
+        .Any(i => i.Owner != asker.Owner && i.Linked && Has(held, i, address));
+
+    private static bool Has(List<HeldBy> held, Interface host, Ipv4Address address) =>
+        host.Setting is Fixed typed ? typed.Address.Address == address : held.Exists(h => h.Owner == host.Owner && h.Side == host.Side && h.Leases.Any(l => l.Address == address));
 }

@@ -23,13 +23,22 @@ public sealed record Network(
     private readonly Dictionary<string, BoxMode> _modes = Design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
     private readonly Dictionary<string, string> _names = Design.Site.Boxes.Select(b => (b.Id, b.Name)).Concat(Design.Site.Devices.Select(d => (d.Id, d.Name))).ToDictionary(x => x.Id, x => x.Name, StringComparer.Ordinal);
 
+    /// <summary>Routers that moved their LAN away from what is set in the design, outermost first.</summary>
+    public IReadOnlyList<Renumbered> Renumbered { get; private init; } = [];
+
+    /// <summary>The design as it is in force: with the routers where they moved.</summary>
+    public Design InForce { get; private init; } = Design;
+
+    /// <summary>The same network, as that of a design from which some of its routers moved away.</summary>
+    internal Network OfDesign(Design design, IReadOnlyList<Renumbered> moved) => this with { Design = design, Renumbered = moved };
+
     /// <summary>The segment with this id.</summary>
     public Segment Segment(string id) => _segments[id];
 
     /// <summary>An interface by owner and side; null where its owner has no such side in its mode.</summary>
     public Interface? Find(string owner, Side side) => _interfaces.GetValueOrDefault((owner, side));
 
-    /// <summary>A router's settings; null where the owner does not route.</summary>
+    /// <summary>A router's settings as they are in force; null where the owner does not route.</summary>
     public RouterMode? Router(string owner) => _modes.GetValueOrDefault(owner) as RouterMode;
 
     /// <summary>The name of a box or device; the same as <see cref="Sites.Design.NameOf"/>, without looking through the lists.</summary>
@@ -124,6 +133,9 @@ public sealed record ServerSeat(
 {
     /// <summary>How long a lease lasts, in minutes.</summary>
     public int LeaseMinutes { get; init; } = AddressServer.UsualLeaseMinutes;
+
+    /// <summary>The domain name that it hands out; null for none.</summary>
+    public string? Domain { get; init; }
 
     /// <summary>Whether it tries an address before it offers it.</summary>
     public Known ChecksOffer { get; init; }

@@ -59,8 +59,28 @@ public sealed record Memory(int Minute, IReadOnlyList<HeldBy> Held, IReadOnlyLis
     /// <summary>Nothing remembered, at minute 0.</summary>
     public static Memory Blank { get; } = new(0, [], [], new Dictionary<string, int>());
 
+    /// <summary>What hosts have written into their address tables and believe for a while.</summary>
+    public IReadOnlyList<Entry> Tables { get; init; } = [];
+
     /// <summary>What an asker holds; null where it holds nothing.</summary>
     public HeldBy? Of(string owner, Side side) => Held.FirstOrDefault(h => h.Owner == owner && h.Side == side);
+}
+
+/// <summary>Whom a host takes to have its gateway's address.</summary>
+/// <param name="Owner">Whose table it stands in.</param>
+/// <param name="Side">Of which side of it.</param>
+/// <param name="Link">What it was plugged into then: a table is empty after that changes.</param>
+/// <param name="Address">The gateway's address.</param>
+/// <param name="Holder">Who answered there.</param>
+/// <param name="HolderSide">With which side.</param>
+/// <param name="Until">The minute from which it is surely asked for again.</param>
+public sealed record Entry(string Owner, Side Side, string Link, Ipv4Address Address, string Holder, Side HolderSide, int Until)
+{
+    /// <summary>
+    /// How long an entry may last that nobody corrects: a minute (RFC 1122, section 2.3.2.1, from memory) to twenty, by system
+    /// (common practice). Whoever comes new into the segment should announce itself (RFC 5227, section 2.3), and some do not.
+    /// </summary>
+    public const int MostMinutes = 20;
 }
 
 /// <summary>What one asker holds.</summary>

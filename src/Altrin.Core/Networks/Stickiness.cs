@@ -21,8 +21,14 @@ public sealed record Stickiness(StickyKind Kind, string Subject)
             .. asked.Where(s => s.Askers > (s.Server.Leases ?? s.Server.Pool?.Count ?? 0)).Select(s => new Stickiness(s.Server.Leases is null ? StickyKind.FirstComeFirstServed : StickyKind.ProviderBound, s.Server.Owner)),
             .. memory.Bindings.Where(b => b.Server == PortRef.Street && network.Segment(PortRef.Street).Interfaces.All(i => DhcpExchange.ClientOf(i) != b.Client || i.Setting is Fixed || !i.Linked)).Select(b => new Stickiness(StickyKind.ProviderBound, b.Client)),
             .. memory.Held.Where(h => h.Leases.Count == 1 && network.Find(h.Owner, h.Side) is { Linked: true } i && network.Segment(i.Segment).Servers.Count > 1).Select(h => new Stickiness(StickyKind.LeaseKept, h.Owner)),
+            .. memory.Tables.Where(t => t.Until > memory.Minute && !Stands(now.Situation, network, t)).Select(t => new Stickiness(StickyKind.TableKept, t.Owner)),
         ];
     }
+
+    /// <summary>Whether an entry of a table is still so.</summary>
+    internal static bool Stands(Situation situation, Network network, Entry entry) =>
+        network.Find(entry.Owner, entry.Side) is { } host && network.Find(entry.Holder, entry.HolderSide) is { } holder && holder.Segment == host.Segment
+        && (holder.Setting is Fixed typed ? typed.Address.Address == entry.Address : situation.Memory?.Of(holder.Owner, holder.Side)?.Leases.Any(l => l.Address == entry.Address) == true);
 }
 
 /// <summary>What can stick.</summary>
@@ -40,4 +46,6 @@ public enum StickyKind
     FirstComeFirstServed,
     /// <summary>Of several servers, the one that gave a lease prolongs it for ever.</summary>
     LeaseKept,
+    /// <summary>A table still names who had the gateway's address before; gone after <see cref="Entry.MostMinutes"/> minutes.</summary>
+    TableKept,
 }

@@ -170,6 +170,9 @@ public sealed record AddressServer(bool On, AddressRange Pool, Ipv4Address? Gate
     /// <summary>How long a lease lasts, in minutes, 2 to 525,600; null where not read.</summary>
     public int? LeaseMinutes { get; init; }
 
+    /// <summary>The domain name that it hands out (option 15); null where it hands out none.</summary>
+    public string? Domain { get; init; }
+
     /// <summary>Whether it hands out no gateway at all; then <see cref="Gateway"/> is null.</summary>
     public bool LeavesOutGateway { get; init; }
 

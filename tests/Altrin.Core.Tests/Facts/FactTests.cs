@@ -100,6 +100,19 @@ public sealed class FactTests
         Assert.Equal(overlaps, See(home).Sheet.Overlaps.Count == 1);
     }
 
+    // A router that renumbers itself goes where nobody is; leases follow it, what is typed by hand does not.
+    [Fact]
+    public void A_router_that_renumbers_itself_takes_its_leases_along()
+    {
+        var home = Home.WithGateway().Router("in", "192.168.8.1/24", "192.168.8.100-192.168.8.150").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "in/lan2", "192.168.8.7/24").Reserve("in", "a", "192.168.8.9");
+        var seen = See(home.Habits("in", new() { OnOverlap = OverlapHabit.Renumbers }));
+        var overlap = Assert.Single(seen.Sheet.Overlaps);
+        Assert.Equal(("192.168.8.0/24", "192.168.0.0/24"), ($"{overlap.Inner}", $"{overlap.MovedTo}"));
+        Assert.Equal("192.168.0.9", $"{seen.Sheet.Addresses.Single(x => x.Owner == "a").Address}");
+        Assert.Equal([AnswerKind.Yes, AnswerKind.No], seen.Sheet.Internet.Select(i => i.Answer.Kind));
+        Assert.Equal("192.168.8.1/24", $"{((RouterMode)seen.Network.Design.Mode("in")!).Lan}");
+    }
+
     [Fact]
     public void A_bridged_gateway_is_no_step()
     {

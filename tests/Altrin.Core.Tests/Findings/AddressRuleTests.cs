@@ -119,6 +119,24 @@ public sealed class PoolTooSmallTests() : RuleTests("pool-too-small")
     public void Cures() => Cured(Three("192.168.8.20-192.168.8.21"), "Let the pool be 192.168.8.2 to 192.168.8.254");
 }
 
+public sealed class LeaseTooLongTests() : RuleTests("lease-too-long")
+{
+    private static Home House(int minutes, string pool = "192.168.8.20-192.168.8.26") => Home.New().Gateway(pool: pool).Cable("street", "gw/wan").Wifi("a", "gw").Wifi("b", "gw")
+        .Edit<RouterMode>("gw", m => m with { Server = m.Server with { LeaseMinutes = minutes } });
+
+    [Fact]
+    public void Triggers()
+    {
+        One(House(7 * 1440), Severity.Concern, "gw");
+        Cured(House(7 * 1440), "Let leases of gw last a day");
+    }
+
+    [Theory]
+    [InlineData(1440, "192.168.8.20-192.168.8.26")]
+    [InlineData(7 * 1440, "192.168.8.20-192.168.8.27")]
+    public void Near_miss_with_a_day_or_a_wide_pool(int minutes, string pool) => None(House(minutes, pool));
+}
+
 public sealed class PageNotReservedTests() : RuleTests("page-not-reserved")
 {
     private static Home Point(string? page) => Home.WithGateway().Point("point", page).Cable("gw/lan1", "point/wan").Wifi("phone", "point");

@@ -1,4 +1,5 @@
 using Altrin.Core.Findings;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Findings;
 
@@ -34,6 +35,30 @@ public sealed class WrongPortTests() : RuleTests("wrong-port")
             Cured(home, "Move the cable to a LAN port");
         }
     }
+}
+
+public sealed class SlowLinkTests() : RuleTests("slow-link")
+{
+    private static Home House(int sold, int port = 100, Medium medium = Medium.Cat6)
+    {
+        var home = Home.WithGateway().Service(new PublicDynamic(sold, null)).Switch("s").Cable("gw/lan1", "s/lan1").Wired("a", "s/lan2");
+        return home.Profile("s", p => p with { Ports = [.. p.Ports.Select(x => x.Id == "lan1" ? x with { SpeedMbps = port } : x)] }).Medium("gw-lan1-s-lan1", medium);
+    }
+
+    [Fact]
+    public void Triggers_for_a_slow_port_and_finds_a_faster_one()
+    {
+        One(House(250), Severity.Concern, "gw-lan1-s-lan1");
+        Cured(House(250), "Move the cable to");
+    }
+
+    [Fact]
+    public void Triggers_for_mains_wiring_below_the_service() => One(House(500, 1000, Medium.Powerline), Severity.Concern, "gw-lan1-s-lan1");
+
+    [Theory]
+    [InlineData(100, 100)]
+    [InlineData(250, 1000)]
+    public void Near_miss_where_the_service_is_no_faster(int sold, int port) => None(House(sold, port));
 }
 
 public sealed class LoopTests() : RuleTests("loop")

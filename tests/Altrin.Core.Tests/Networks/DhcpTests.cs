@@ -35,6 +35,10 @@ public sealed class DhcpTests
         Assert.Equal([new Binding("gw", "a/Device", Home.At("192.168.8.20"), 120)], asked.Bindings);
     }
 
+    [Fact]
+    public void A_domain_comes_with_the_lease() =>
+        Assert.Equal([1, 3, 6, 15, 51, 53, 54, 58, 59], Begin(Asker(), server: Server with { Domain = "home.arpa" }).Messages[3].Options);
+
     public static TheoryData<string, string?, string[], string?, DhcpKind[]> Cases => new()
     {
         // what, remembered address, bindings "client address", address in the end, kinds of messages

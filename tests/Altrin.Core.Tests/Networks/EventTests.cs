@@ -63,6 +63,23 @@ public sealed class EventTests
         Assert.Equal(AnswerKind.Yes, Internet(pulled.After(new Wait(5000), new GiveBack("gw-lan2-b")).Value, "b").Kind);
     }
 
+    // Behind a switch nobody sees that the box at the other end was swapped; the table says the old one until it is asked again.
+    [Fact]
+    public void A_swapped_router_is_found_once_the_tables_have_forgotten_the_old_one()
+    {
+        var home = Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("old", "192.168.8.1/24").Router("new", "192.168.8.1/24", "192.168.8.200-192.168.8.250").Switch("s").Cable("old/lan1", "s/lan1").Cable("gw/lan1", "old/wan").Wired("a", "s/lan2").Wired("b", "new/lan2");
+        var now = After(
+            home,
+            [.. new[] { "old-lan1-s-lan1", "gw-lan1-old-wan" }.Select(c => new Rewire(new Unpatch(c))),
+            new Rewire(new Patch(PortRef.Read("gw/lan1"), PortRef.Read("new/wan"), Medium.Cat6, null)), new Rewire(new Patch(PortRef.Read("s/lan1"), PortRef.Read("new/lan1"), Medium.Cat6, null)), new TakeAway("gw"), new GiveBack("gw")]);
+        Assert.Equal((AnswerKind.Luck, AnswerKind.Yes), (Internet(now, "a").Kind, Internet(now, "b").Kind));
+        Assert.Contains(Internet(now, "a").Causes, c => c.Text.Contains("may still take old for 192.168.8.1", StringComparison.Ordinal));
+        Assert.Equal([new Stickiness(StickyKind.TableKept, "a")], now.Sticks);
+        Assert.Equal(AnswerKind.Luck, Internet(now.After(new Wait(19)).Value, "a").Kind);
+        Assert.Equal(AnswerKind.Yes, Internet(now.After(new Wait(20)).Value, "a").Kind);
+        Assert.Equal(AnswerKind.Yes, Internet(now.After(new TakeAway("a"), new GiveBack("a")).Value, "a").Kind);
+    }
+
     [Theory]
     [InlineData("visitors", true)]
     [InlineData("home", true)]

@@ -222,6 +222,7 @@ export interface components {
             leavesOutNames?: null | boolean;
             /** Format: int32 */
             leaseMinutes?: null | number;
+            domain?: null | string;
             reservations?: null | components["schemas"]["ReservationDocument"][];
         };
         Answer: {
@@ -269,7 +270,7 @@ export interface components {
             subjects: string[];
             text: string;
         };
-        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeSetTranslation"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
+        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeSetTranslation"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
         ChangeAcceptFinding: {
             /** @enum {string} */
             kind?: "acceptFinding";
@@ -415,6 +416,12 @@ export interface components {
             kind?: "setRadio";
             box: string;
             setting: components["schemas"]["RadioSetting"];
+        };
+        ChangeSetServerDomain: {
+            /** @enum {string} */
+            kind?: "setServerDomain";
+            box: string;
+            domain: null | string;
         };
         ChangeSetServerGateway: {
             /** @enum {string} */
@@ -705,6 +712,7 @@ export interface components {
             prefixLength: number;
             gateway: null | components["schemas"]["Ipv4Address"];
             nameServers: string[];
+            domain: null | string;
             /** Format: int32 */
             leaseMinutes: number;
         };
@@ -717,6 +725,7 @@ export interface components {
             outer: components["schemas"]["Subnet"];
             inner: components["schemas"]["Subnet"];
             sharedAddress: null | components["schemas"]["Ipv4Address"];
+            movedTo: null | components["schemas"]["Subnet"];
         };
         /** @enum {unknown} */
         OverlapHabit: "unknown" | "carriesOn" | "refuses" | "renumbers" | null;

@@ -14,7 +14,7 @@ public static class SameSubnetBothSides
         "RFC 4632; two boxes with one factory subnet: common practice",
         Judge);
 
-    private static IEnumerable<Finding> Judge(Evidence e) => e.Sheet.Overlaps.Select(o => e.Finding(
+    private static IEnumerable<Finding> Judge(Evidence e) => e.Sheet.Overlaps.DistinctBy(o => o.Router).Select(o => o.MovedTo is not null ? Moves(e, o) : e.Finding(
         CauseCodes.SameSubnet,
         [o.Router],
         o.SharedAddress is { } shared
@@ -22,4 +22,11 @@ public static class SameSubnetBothSides
             : $"{e.Name(o.Router)} has {o.Inner} inside and {o.Outer} outside",
         "Pages and names load by luck behind it, and its page may open the other box instead.",
         [.. Cures.OneNetwork(e, o.Router), .. Cures.Renumber(e, o.Router)]));
+
+    private static Finding Moves(Evidence e, OverlapFact overlap) => e.Finding(
+        CauseCodes.SameSubnet,
+        [overlap.Router],
+        $"{e.Name(overlap.Router)} has {overlap.Inner} inside and {overlap.Outer} outside, and moves its inside to another subnet by itself",
+        "Its page is not where it was, and whatever is set by hand behind it is cut off.",
+        [.. Cures.OneNetwork(e, overlap.Router), .. Cures.Renumber(e, overlap.Router)]);
 }

@@ -6,6 +6,7 @@ import type { JobTools } from "../stations/useJob";
 import { Cables } from "./Cables";
 import type { Box as Gear, BoxSetting } from "../stations/designReading";
 import { HostAddressFields } from "./HostAddressFields";
+import { PointGuestFields } from "./PointGuestFields";
 import { RadioFields } from "./RadioFields";
 import { RouterFields } from "./RouterFields";
 import { Button, Select } from "../../ui/controls";
@@ -47,6 +48,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
         {setting?.radios?.map((radio) => (
           <RadioFields key={radio.radio} box={box} radio={radio} tools={tools} />
         ))}
+        {setting?.mode === "accessPoint" && (setting.radios?.length ?? 0) > 0 && <PointGuestFields box={box.id} setting={setting} tools={tools} />}
       </Card>
       {setting && <Cables owner={box.id} ends={box.profile.ports.map((p) => `${box.id}/${p.id}`)} design={design} tools={tools} />}
       {setting && (

@@ -4,6 +4,7 @@ import { DraftInput } from "../../ui/DraftInput";
 import type { JobTools } from "../stations/useJob";
 import type { BoxSetting } from "../stations/designReading";
 import { Kept } from "./Kept";
+import { NewRoute } from "./NewRoute";
 
 /** What a router passes on and lets in: translation, ports on request, the host that gets the rest, ways typed in. Seldom touched, so folded. */
 export function PassingFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
@@ -35,6 +36,7 @@ export function PassingFields({ box, setting, tools }: { box: string; setting: B
         {setting.routes && setting.routes.length > 0 && (
           <Kept title="Routes" items={setting.routes.map((r) => ({ text: `${r.to} by ${r.via}`, change: { kind: "removeRoute", box, to: r.to } }))} tools={tools} />
         )}
+        <NewRoute box={box} tools={tools} />
       </Box>
     </Box>
   );

@@ -4,6 +4,7 @@ import { DraftInput } from "../../ui/DraftInput";
 import type { JobTools } from "../stations/useJob";
 import { type BoxSetting, hardwareName } from "../stations/designReading";
 import { GuestFields } from "./GuestFields";
+import { HandingFields } from "./HandingFields";
 import { HostAddressFields } from "./HostAddressFields";
 import { Kept } from "./Kept";
 import { PassingFields } from "./PassingFields";
@@ -31,6 +32,7 @@ export function RouterFields({ box, setting, design, tools }: { box: string; set
             <DraftInput label="Pool, first" value={first} fontFamily="mono" {...field((draft) => pool(draft, last))} />
             <DraftInput label="Pool, last" value={last} fontFamily="mono" {...field((draft) => pool(first, draft))} />
           </Box>
+          <HandingFields box={box} server={server} tools={tools} />
           {server.reservations && server.reservations.length > 0 && (
             <Kept
               title="Reserved"

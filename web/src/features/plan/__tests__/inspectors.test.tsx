@@ -48,20 +48,27 @@ const proof = {
 
 function tools() {
   const act = vi.fn<(changes: Change[]) => void>();
-  return { act, given: { act, busy: false, save: vi.fn(), attempt: vi.fn() } as unknown as JobTools };
+  const save = vi.fn<(changes: Change[]) => Promise<void>>().mockResolvedValue();
+  return { act, save, given: { act, busy: false, save, attempt: vi.fn() } as unknown as JobTools };
 }
 
 const show = (element: ReactElement) => render(<ChakraProvider value={system}>{element}</ChakraProvider>);
 
 const choose = (label: string | RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
+const type = (label: string, draft: string) => {
+  const field = screen.getByLabelText(label);
+  fireEvent.change(field, { target: { value: draft } });
+  fireEvent.keyDown(field, { key: "Enter" });
+};
+
 function gateway() {
-  const { act, given } = tools();
+  const { act, given, save } = tools();
   const box = design.site.boxes[0];
   if (box) {
     show(<BoxInspector box={box} setting={design.setUps[0]?.boxes[0]} design={design} tools={given} />);
   }
-  return act;
+  return Object.assign(act, { save });
 }
 
 describe("BoxInspector", () => {
@@ -76,12 +83,51 @@ describe("BoxInspector", () => {
     ["a forward", () => fireEvent.click(screen.getByRole("button", { name: /^Remove tcp 443/ })), { kind: "removeForward", box: "gw", protocol: "tcp", outsidePort: 443 }],
     ["translation", () => fireEvent.click(screen.getByLabelText("Translates towards the outside")), { kind: "setTranslation", box: "gw", on: false }],
     ["ports on request", () => fireEvent.click(screen.getByLabelText("Devices may ask it to open ports")), { kind: "setPortRequests", box: "gw", on: true }],
+    ["no gateway handed out", () => fireEvent.click(screen.getByLabelText("Hands out no gateway")), { kind: "setServerGateway", box: "gw", gateway: null, leftOut: true }],
     ["a route", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.20.0/, hidden: true })), { kind: "removeRoute", box: "gw", to: "192.168.20.0/24" }],
     ["a cable pulled", () => fireEvent.click(screen.getByRole("button", { name: /^Pull out the cable/ })), { kind: "unpatch", cable: "line" }],
   ])("sends one change for %s", (_, gesture, change) => {
     const act = gateway();
     gesture();
     expect(act).toHaveBeenCalledExactlyOnceWith([change]);
+  });
+
+  it.each<[string, string, Change]>([
+    ["Lease, minutes", "1440", { kind: "setLeaseTime", box: "gw", minutes: 1440 }],
+    ["Names asked of", "192.168.8.5, 192.168.8.1", { kind: "setServerNames", box: "gw", nameServers: ["192.168.8.5", "192.168.8.1"], leftOut: false }],
+    ["Domain", "home.arpa", { kind: "setServerDomain", box: "gw", domain: "home.arpa" }],
+    ["DMZ host", "192.168.8.3", { kind: "setDmz", box: "gw", to: "192.168.8.3" }],
+  ])("saves %s once it is typed", (label, draft, change) => {
+    const { save } = gateway();
+    type(label, draft);
+    expect(save).toHaveBeenCalledExactlyOnceWith([change]);
+  });
+
+  it("keeps a lease time that is no number in its field, with the reason", async () => {
+    const { save } = gateway();
+    type("Lease, minutes", "a day");
+    expect(await screen.findByText(/A whole number of minutes/)).toBeInTheDocument();
+    expect(save).not.toHaveBeenCalled();
+  });
+
+  it("adds a route, and keeps one that the router refuses", async () => {
+    const { save } = gateway();
+    save.mockRejectedValueOnce(new Error("No host can have it."));
+    fireEvent.change(screen.getByLabelText("New route to"), { target: { value: "192.168.40.0/24" } });
+    fireEvent.change(screen.getByLabelText("By way of"), { target: { value: "192.168.8.9" } });
+    fireEvent.click(screen.getByRole("button", { name: "Add the route", hidden: true }));
+    expect(await screen.findByText("No host can have it.")).toBeInTheDocument();
+    expect(screen.getByLabelText("New route to")).toHaveValue("192.168.40.0/24");
+    expect(save).toHaveBeenCalledExactlyOnceWith([{ kind: "addRoute", box: "gw", route: { to: "192.168.40.0/24", via: "192.168.8.9" } }]);
+  });
+
+  it("gives an access point a name for guests", () => {
+    const { act, given } = tools();
+    const box = design.site.boxes[0];
+    const point = { box: "gw", mode: "accessPoint", page: { kind: "automatic" }, radios: design.setUps[0]?.boxes[0]?.radios } as unknown as Design["setUps"][0]["boxes"][0];
+    show(box ? <BoxInspector box={box} setting={point} design={design} tools={given} /> : <p />);
+    fireEvent.click(screen.getByRole("button", { name: "Add a name for guests" }));
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setPointGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", key: null } }]);
   });
 
   it("plugs a cable in by choosing two free ports", () => {

@@ -1,0 +1,67 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>A cable on somebody's way out that carries less than the service sold.</summary>
+public static class SlowLink
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        "slow-link",
+        "slower than sold",
+        "A cable on the way out carries less than the service sold.",
+        "Everybody behind it gets at most what its slowest port, or the mains wiring, lets through.",
+        "IEEE 802.3; rates over mains wiring: common practice",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e)
+    {
+        if (e.Design.Site.Service.DownMbps is not { } sold)
+        {
+            yield break;
+        }
+        var links = e.Sheet.Links.ToDictionary(l => l.Id, StringComparer.Ordinal);
+        var slow = e.Sheet.Internet
+            .SelectMany(i => i.Links.Select(l => (Link: links[l], i.Device)))
+            .Where(l => l.Link is { Kind: LinkKind.Cable, InRing: false } && l.Link.AtMostMbps < sold)
+            .GroupBy(l => l.Link.Id, StringComparer.Ordinal)
+            .OrderBy(g => g.Key, StringComparer.Ordinal);
+        foreach (var group in slow)
+        {
+            var link = links[group.Key];
+            var cable = e.Design.SetUp.Cables.First(c => c.Id == link.Id);
+            var behind = group.Select(g => g.Device).Order(StringComparer.Ordinal).ToList();
+            yield return e.Finding(
+                "slow-link",
+                [link.Id],
+                $"The cable from {PortWords.Of(e.Design, cable.A)} to {PortWords.Of(e.Design, cable.B)} carries at most {link.AtMostMbps} Mb/s; {sold} are sold",
+                $"{(behind.Count == 1 ? $"{e.Name(behind[0])} gets" : $"{behind.Count} devices get")} at most {link.AtMostMbps} Mb/s, however near they are.",
+                Faster(e, cable, sold),
+                [cable.Medium == Medium.Powerline
+                    ? "Over mains wiring that is what there is; a data cable carries more."
+                    : "Use ports of 1000 Mb/s or more, and a lead with all four pairs; a slow box can be given a place behind which nobody needs more."]);
+        }
+    }
+
+    /// <summary>Another free port of the same side that is fast enough, where one end is what is slow.</summary>
+    private static IEnumerable<Remedy> Faster(Evidence e, Cable cable, int sold)
+    {
+        foreach (var end in new[] { cable.A, cable.B })
+        {
+            if (e.Design.Box(end.Owner) is not { } box || box.Profile.Port(end.Port) is not { } port || !(port.SpeedMbps < sold))
+            {
+                continue;
+            }
+            foreach (var other in box.Profile.Ports.Where(p => p.Role == port.Role && p.SpeedMbps >= sold && e.Design.CableAt(new(box.Id, p.Id)) is null).Take(1))
+            {
+                var better = new PortRef(box.Id, other.Id);
+                yield return Cures.Hopeful(
+                    $"Move the cable to {PortWords.Of(e.Design, better)}",
+                    new Unpatch(cable.Id),
+                    new Patch(cable.OtherEnd(end), better, cable.Medium, cable.LengthMetres));
+            }
+        }
+    }
+}

@@ -1,0 +1,39 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { Change, Schemas } from "../../api/client";
+import { Button } from "../../ui/controls";
+import { DraftInput } from "../../ui/DraftInput";
+import { securityWords } from "../../ui/words";
+import { WordSelect } from "../../ui/WordSelect";
+import type { BoxSetting } from "../stations/designReading";
+import type { JobTools } from "../stations/useJob";
+
+type Name = Schemas["GuestNameDocument"];
+
+/** An access point's further name for guests, or a way to add one. Whether they are kept apart is the box's habit. */
+export function PointGuestFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
+  const guest = setting.guestName;
+  const change = (to: Name): Change => ({ kind: "setPointGuest", box, guest: { name: to.name, security: to.security, key: to.key ?? null } });
+  if (!guest) {
+    return (
+      <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
+        <Button disabled={tools.busy} onClick={() => tools.act([change({ name: `${(setting.radios?.[0]?.name ?? box).slice(0, 24)}-guests`, security: "wpa2" })])}>
+          Add a name for guests
+        </Button>
+      </Box>
+    );
+  }
+  return (
+    <Box as="fieldset" borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2" display="grid" gap="2">
+      <chakra.legend fontWeight="600" fontSize="sm">
+        Name for guests
+      </chakra.legend>
+      <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
+        <DraftInput label="Name for guests" value={guest.name} save={(draft) => tools.save([change({ ...guest, name: draft })])} attempt={(draft) => tools.attempt(draft === null ? null : [change({ ...guest, name: draft })])} />
+        <WordSelect label="Security for guests" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ ...guest, security })])} />
+      </Box>
+      <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "setPointGuest", box, guest: null }])}>
+        Take the name for guests away
+      </Button>
+    </Box>
+  );
+}
