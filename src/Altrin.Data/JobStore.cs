@@ -4,7 +4,7 @@ using Microsoft.EntityFrameworkCore;
 namespace Altrin.Data;
 
 /// <summary>Jobs and their revisions.</summary>
-public sealed class JobStore(AltrinContext context, TimeProvider time)
+public sealed class JobStore(AltrinContext context, TimeProvider time, ReadHomes homes)
 {
     /// <summary>The largest page of a list.</summary>
     public const int MostPerPage = 100;
@@ -109,7 +109,7 @@ public sealed class JobStore(AltrinContext context, TimeProvider time)
     /// <summary>The design of one revision of a job; null when the job has none with this id.</summary>
     public async Task<(RevisionInfo Revision, HomeFile Home)?> Revision(long id, long revision, CancellationToken cancel) =>
         await context.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.JobId == id && r.Id == revision, cancel) is { } found
-            ? (new(found.Id, found.ParentId, found.Label, found.CreatedAt), Read(found))
+            ? (new(found.Id, found.ParentId, found.Label, found.CreatedAt), homes.Of(found))
             : null;
 
     private async Task<HeadMove> Move(long id, long version, Func<JobEntity, JobHead, Task<HeadMove?>> move, CancellationToken cancel)
@@ -155,13 +155,7 @@ public sealed class JobStore(AltrinContext context, TimeProvider time)
 
     private async Task<JobHead> Head(JobEntity job, RevisionEntity revision, CancellationToken cancel)
     {
-        return new(job, revision, Read(revision), revision.ParentId is null ? null : revision.Label, (await NewestChild(revision.Id, cancel))?.Label);
-    }
-
-    private static HomeFile Read(RevisionEntity revision)
-    {
-        var read = DesignFile.Read(revision.Design);
-        return read.Value ?? throw new InvalidDataException($"Revision {revision.Id} of job {revision.JobId} cannot be read: {read.Errors[0]}");
+        return new(job, revision, homes.Of(revision), revision.ParentId is null ? null : revision.Label, (await NewestChild(revision.Id, cancel))?.Label);
     }
 
     private Task<RevisionEntity?> NewestChild(long revision, CancellationToken cancel) =>

@@ -12,6 +12,7 @@ internal static class Setup
     public static void AddAltrin(this IServiceCollection services)
     {
         services.AddSingleton(TimeProvider.System);
+        services.AddSingleton<ReadHomes>();
         services.AddScoped<JobStore>();
         services.AddSingleton<Page>();
         services.ConfigureHttpJsonOptions(o => AltrinJson.Apply(o.SerializerOptions));

@@ -11,6 +11,7 @@ public sealed class JobStoreTests : IDisposable
 
     private readonly DataFolder _folder = DataFolder.At(Path.Combine(Path.GetTempPath(), $"altrin-data-{Guid.NewGuid():n}"));
     private readonly Clock _clock = new();
+    private readonly ReadHomes _homes = new();
 
     public JobStoreTests()
     {
@@ -20,6 +21,7 @@ public sealed class JobStoreTests : IDisposable
 
     public void Dispose()
     {
+        _homes.Dispose();
         SqliteConnection.ClearAllPools();
         Directory.Delete(_folder.Path, recursive: true);
     }
@@ -30,7 +32,7 @@ public sealed class JobStoreTests : IDisposable
     private async Task<T> With<T>(Func<JobStore, Task<T>> act)
     {
         await using var context = Context();
-        return await act(new(context, _clock));
+        return await act(new(context, _clock, _homes));
     }
 
     private static HomeFile Home(string name) => new(new(name, new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("planned", [], [], [])]);
@@ -135,10 +137,12 @@ public sealed class JobStoreTests : IDisposable
         {
             Assert.Contains("in use", Backup.Restore(_folder, written, _clock.GetUtcNow()).Error);
         }
+        _homes.Dispose();
         SqliteConnection.ClearAllPools();
         var before = Backup.Restore(_folder, written, _clock.GetUtcNow());
         Assert.True(before.Ok, before.Error);
         Assert.Equal("kept", Assert.Single((await With(s => s.List(null, false, 1, 20, Cancel))).Items).Name);
+        _homes.Dispose();
         SqliteConnection.ClearAllPools();
         Assert.True(Backup.Restore(_folder, before.Value, _clock.GetUtcNow()).Ok);
         Assert.Equal(2, (await With(s => s.List(null, false, 1, 20, Cancel))).Total);
