@@ -104,6 +104,9 @@ public sealed record ServiceDocument
     /// <summary>Only where the provider translates: the block between it and its customers, such as 10.64.0.0/16. Since version 3.</summary>
     [StringLength(18)]
     public string? Inside { get; init; }
+
+    /// <summary>What the line asks for; nothing was asked where left out. Since version 4.</summary>
+    public LineNeedsDocument? Line { get; init; }
 }
 
 /// <summary>A piece of network gear.</summary>
@@ -124,6 +127,10 @@ public sealed record BoxDocument
     /// <summary>Hardware address of its WAN side.</summary>
     [StringLength(17)]
     public string? WanHardware { get; init; }
+
+    /// <summary>What lives in it beside the internet; nothing where left out. Since version 4.</summary>
+    [MaxLength(3)]
+    public IReadOnlyList<LineService>? Holds { get; init; }
 
     /// <summary>What it can do.</summary>
     [Required]
@@ -174,6 +181,18 @@ public sealed record ProfileDocument
 
     /// <summary>What it does by itself; nothing is known where left out. Since version 3.</summary>
     public HabitsDocument? Habits { get; init; }
+
+    /// <summary>Ways in which it can pass its public address on; none where left out. Since version 4.</summary>
+    [MaxLength(3)]
+    public IReadOnlyList<PassKind>? Passes { get; init; }
+
+    /// <summary>The mesh kit that it belongs to. Since version 4.</summary>
+    [RegularExpression(BoxDocument.Slug)]
+    public string? Kit { get; init; }
+
+    /// <summary>Outside ports that it keeps for itself; none where left out. Since version 4.</summary>
+    [MaxLength(64)]
+    public IReadOnlyList<int>? KeptPorts { get; init; }
 }
 
 /// <summary>What one kind of box does by itself. A member left out is not known.</summary>
@@ -202,6 +221,21 @@ public sealed record HabitsDocument
 
     /// <summary>Whether a device inside reaches a forwarded port by the public address.</summary>
     public bool? LoopsBack { get; init; }
+
+    /// <summary>Whether leases get through it reliably while it joins by radio with three addresses. Since version 4.</summary>
+    public bool? LeasesThrough { get; init; }
+
+    /// <summary>Whether it stops its radio link while a cable leads the same way. Since version 4.</summary>
+    public bool? StopsRings { get; init; }
+
+    /// <summary>Whether its other ports keep the internet while it passes its public address on. Since version 4.</summary>
+    public bool? KeepsOthers { get; init; }
+
+    /// <summary>Whether its Wi-Fi goes off while it passes its public address on. Since version 4.</summary>
+    public bool? WifiOffWhilePassing { get; init; }
+
+    /// <summary>Whether it still announces itself as an IPv6 router when it no longer routes. Since version 4.</summary>
+    public bool? AnnouncesIpv6 { get; init; }
 }
 
 /// <summary>A socket.</summary>
@@ -222,18 +256,6 @@ public sealed record PortDocument
     /// <summary>What it can do, in Mb/s.</summary>
     [Range(1, 1_000_000)]
     public int? SpeedMbps { get; init; }
-}
-
-/// <summary>A radio of a box.</summary>
-public sealed record RadioDocument
-{
-    /// <summary>Slug, unique on the box.</summary>
-    [Required, RegularExpression(BoxDocument.Slug)]
-    public required string Id { get; init; }
-
-    /// <summary>Where it sends.</summary>
-    [Required]
-    public required RadioBand Band { get; init; }
 }
 
 /// <summary>A device of the customer.</summary>
@@ -257,6 +279,13 @@ public sealed record DeviceDocument
 
     /// <summary>Whether it tries an address that it was leased before using it; not known where left out. Since version 3.</summary>
     public bool? ChecksLease { get; init; }
+
+    /// <summary>The Wi-Fi bands that it knows; all where left out. Since version 4.</summary>
+    [MaxLength(3)]
+    public IReadOnlyList<RadioBand>? Bands { get; init; }
+
+    /// <summary>The newest Wi-Fi protection that it knows; all where left out. Since version 4.</summary>
+    public WifiSecurity? NewestSecurity { get; init; }
 }
 
 /// <summary>Kinds of needs.</summary>

@@ -1,4 +1,5 @@
 using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 
 namespace Altrin.Formats;
@@ -29,7 +30,7 @@ internal static class DesignReader
             ReadService(site.Service, errors),
             site.Naming,
             [.. site.Boxes.Select((b, i) => ReadBox(b, $"/site/boxes/{i}", errors))],
-            [.. site.Devices.Select((d, i) => new Device(d.Id, errors.Plain($"/site/devices/{i}/name", d.Name), d.Kind, errors.ReadOptional($"/site/devices/{i}/hardware", d.Hardware, HardwareAddress.Parse)) { ChecksLease = Habit(d.ChecksLease) })],
+            [.. site.Devices.Select((d, i) => new Device(d.Id, errors.Plain($"/site/devices/{i}/name", d.Name), d.Kind, errors.ReadOptional($"/site/devices/{i}/hardware", d.Hardware, HardwareAddress.Parse)) { ChecksLease = Habit(d.ChecksLease), Bands = d.Bands ?? [], NewestSecurity = d.NewestSecurity })],
             [.. site.Needs.Select((n, i) => ReadNeed(n, site, $"/site/needs/{i}", errors))]);
     }
 
@@ -37,6 +38,7 @@ internal static class DesignReader
     {
         const string Pointer = "/site/service";
         var leases = service.Leases ?? 1;
+        var line = ReadLine(service.Line, $"{Pointer}/line", errors);
         if (service.Kind != ServiceKind.CarrierTranslation)
         {
             errors.Absent($"{Pointer}/inside", service.Inside, "only a provider that translates has a block inside");
@@ -51,6 +53,7 @@ internal static class DesignReader
             {
                 NameServers = [.. (service.NameServers ?? []).Select((n, i) => errors.Read($"{Pointer}/nameServers/{i}", n, Ipv4Address.Parse))],
                 Leases = leases,
+                Line = line,
             };
         }
         errors.Absent($"{Pointer}/nameServers", service.NameServers, "only a fixed public service has name servers here");
@@ -58,9 +61,33 @@ internal static class DesignReader
         errors.Absent($"{Pointer}/gateway", service.Gateway, "only a fixed public service has a gateway here");
         return service.Kind switch
         {
-            ServiceKind.PublicDynamic => new PublicDynamic(service.DownMbps, service.UpMbps) { Leases = leases },
-            ServiceKind.CarrierTranslation => new CarrierTranslation(service.DownMbps, service.UpMbps) { Leases = leases, Inside = ReadInside(service.Inside, errors) },
-            _ => new UnknownService(service.DownMbps, service.UpMbps) { Leases = leases },
+            ServiceKind.PublicDynamic => new PublicDynamic(service.DownMbps, service.UpMbps) { Leases = leases, Line = line },
+            ServiceKind.CarrierTranslation => new CarrierTranslation(service.DownMbps, service.UpMbps) { Leases = leases, Line = line, Inside = ReadInside(service.Inside, errors) },
+            _ => new UnknownService(service.DownMbps, service.UpMbps) { Leases = leases, Line = line },
+        };
+    }
+
+    private static LineNeeds ReadLine(LineNeedsDocument? line, string pointer, ReadErrors errors)
+    {
+        if (line is null)
+        {
+            return LineNeeds.NotAsked;
+        }
+        if (line.Tagged != true)
+        {
+            errors.Absent($"{pointer}/tag", line.Tag, "only a line that asks for a tag has one");
+        }
+        if (line.Locked != true)
+        {
+            errors.Absent($"{pointer}/lockedTo", line.LockedTo, "only a locked line is locked to somebody");
+        }
+        return new()
+        {
+            Login = Habit(line.Login),
+            Tagged = Habit(line.Tagged),
+            Tag = line.Tag,
+            Locked = Habit(line.Locked),
+            LockedTo = errors.ReadOptional($"{pointer}/lockedTo", line.LockedTo, HardwareAddress.Parse),
         };
     }
 
@@ -83,6 +110,11 @@ internal static class DesignReader
         ServesWhenAlone = Habit(habits.ServesWhenAlone),
         GuestsApart = Habit(habits.GuestsApart),
         LoopsBack = Habit(habits.LoopsBack),
+        LeasesThrough = Habit(habits.LeasesThrough),
+        StopsRings = Habit(habits.StopsRings),
+        KeepsOthers = Habit(habits.KeepsOthers),
+        WifiOffWhilePassing = Habit(habits.WifiOffWhilePassing),
+        AnnouncesIpv6 = Habit(habits.AnnouncesIpv6),
     };
 
     private static Box ReadBox(BoxDocument box, string pointer, ReadErrors errors)
@@ -100,15 +132,31 @@ internal static class DesignReader
                 profile.Kind,
                 profile.Modes,
                 [.. profile.Ports.Select((p, i) => new Port(p.Id, errors.Plain($"{pointer}/profile/ports/{i}/label", p.Label), p.Role, p.SpeedMbps))],
-                [.. profile.Radios.Select(r => new Radio(r.Id, r.Band))],
+                [.. profile.Radios.Select((r, i) => ReadRadio(r, $"{pointer}/profile/radios/{i}", errors))],
                 errors.ReadOptional($"{pointer}/profile/factoryAddress", profile.FactoryAddress, InterfaceAddress.Parse),
                 errors.ReadOptional($"{pointer}/profile/factoryPool", profile.FactoryPool, AddressRange.Parse),
                 profile.WanPortJoins)
             {
                 Habits = Habits(profile.Habits),
+                Passes = profile.Passes ?? [],
+                Kit = profile.Kit,
+                KeptPorts = profile.KeptPorts ?? [],
             },
             errors.ReadOptional($"{pointer}/hardware", box.Hardware, HardwareAddress.Parse),
-            errors.ReadOptional($"{pointer}/wanHardware", box.WanHardware, HardwareAddress.Parse));
+            errors.ReadOptional($"{pointer}/wanHardware", box.WanHardware, HardwareAddress.Parse))
+        {
+            Holds = box.Holds ?? [],
+        };
+    }
+
+    private static Radio ReadRadio(RadioDocument radio, string pointer, ReadErrors errors)
+    {
+        var channels = radio.Channels ?? [];
+        for (var i = 0; i < channels.Count; i++)
+        {
+            errors.Wrong($"{pointer}/channels/{i}", $"{channels[i]}", PageChecks.WrongChannel(radio.Band, channels[i], null));
+        }
+        return new(radio.Id, radio.Band) { Channels = channels, NewestSecurity = radio.NewestSecurity, FourAddress = Habit(radio.FourAddress) };
     }
 
     private static Need ReadNeed(NeedDocument need, SiteDocument site, string pointer, ReadErrors errors)

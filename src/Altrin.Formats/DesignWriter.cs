@@ -21,7 +21,7 @@ public static class DesignWriter
         Naming = site.Naming,
         Service = Service(site.Service),
         Boxes = [.. site.Boxes.Select(Box)],
-        Devices = [.. site.Devices.Select(d => new DeviceDocument { Id = d.Id, Name = d.Name, Kind = d.Kind, Hardware = d.Hardware?.ToString(), ChecksLease = Habit(d.ChecksLease) })],
+        Devices = [.. site.Devices.Select(d => new DeviceDocument { Id = d.Id, Name = d.Name, Kind = d.Kind, Hardware = d.Hardware?.ToString(), ChecksLease = Habit(d.ChecksLease), Bands = d.Bands.Count == 0 ? null : d.Bands, NewestSecurity = d.NewestSecurity })],
         Needs = [.. site.Needs.Select(Need)],
     };
 
@@ -41,6 +41,14 @@ public static class DesignWriter
         NameServers = service is PublicFixed given ? Texts(given.NameServers) : null,
         Leases = service.Leases == 1 ? null : service.Leases,
         Inside = (service as CarrierTranslation)?.Inside?.ToString(),
+        Line = service.Line == LineNeeds.NotAsked ? null : new()
+        {
+            Login = Habit(service.Line.Login),
+            Tagged = Habit(service.Line.Tagged),
+            Tag = service.Line.Tag,
+            Locked = Habit(service.Line.Locked),
+            LockedTo = service.Line.LockedTo?.ToString(),
+        },
     };
 
     private static BoxDocument Box(Box box) => new()
@@ -49,6 +57,7 @@ public static class DesignWriter
         Name = box.Name,
         Hardware = box.Hardware?.ToString(),
         WanHardware = box.WanHardware?.ToString(),
+        Holds = box.Holds.Count == 0 ? null : box.Holds,
         Profile = new()
         {
             ShelfId = box.Profile.ShelfId,
@@ -56,11 +65,14 @@ public static class DesignWriter
             Kind = box.Profile.Kind,
             Modes = box.Profile.Modes,
             Ports = [.. box.Profile.Ports.Select(p => new PortDocument { Id = p.Id, Label = p.Label, Role = p.Role, SpeedMbps = p.SpeedMbps })],
-            Radios = [.. box.Profile.Radios.Select(r => new RadioDocument { Id = r.Id, Band = r.Band })],
+            Radios = [.. box.Profile.Radios.Select(r => new RadioDocument { Id = r.Id, Band = r.Band, Channels = r.Channels.Count == 0 ? null : r.Channels, NewestSecurity = r.NewestSecurity, FourAddress = Habit(r.FourAddress) })],
             FactoryAddress = box.Profile.FactoryAddress?.ToString(),
             FactoryPool = box.Profile.FactoryPool?.ToString(),
             WanPortJoins = box.Profile.WanPortJoins,
             Habits = box.Profile.Habits == BoxHabits.NotKnown ? null : Habits(box.Profile.Habits),
+            Passes = box.Profile.Passes.Count == 0 ? null : box.Profile.Passes,
+            Kit = box.Profile.Kit,
+            KeptPorts = box.Profile.KeptPorts.Count == 0 ? null : box.Profile.KeptPorts,
         },
     };
 
@@ -74,6 +86,11 @@ public static class DesignWriter
         ServesWhenAlone = Habit(habits.ServesWhenAlone),
         GuestsApart = Habit(habits.GuestsApart),
         LoopsBack = Habit(habits.LoopsBack),
+        LeasesThrough = Habit(habits.LeasesThrough),
+        StopsRings = Habit(habits.StopsRings),
+        KeepsOthers = Habit(habits.KeepsOthers),
+        WifiOffWhilePassing = Habit(habits.WifiOffWhilePassing),
+        AnnouncesIpv6 = Habit(habits.AnnouncesIpv6),
     };
 
     private static bool? Habit(Known known) => known switch { Known.Yes => true, Known.No => false, _ => null };
@@ -126,6 +143,9 @@ public static class DesignWriter
             Translates = router.Translates ? null : false,
             Dmz = router.Dmz?.ToString(),
             PortRequests = router.PortRequests ? true : null,
+            Uplink = Link(router.Uplink),
+            Passing = router.Passing is { } passing ? new() { Kind = passing.Kind, Port = passing.Port, To = passing.To?.ToString() } : null,
+            Line = router.Line == LineSetting.None ? null : new() { Login = router.Line.Login ? true : null, Tag = router.Line.Tag, Hardware = router.Line.Hardware?.ToString() },
             Routes = router.Routes.Count == 0 ? null : [.. router.Routes.Select(r => new RouteDocument { To = r.To.ToString(), Via = r.Via.ToString() })],
         },
         AccessPointMode point => new()
@@ -136,13 +156,41 @@ public static class DesignWriter
             Radios = Radios(point),
             GuestName = point.Guest is { } guest ? new() { Name = guest.Name, Security = guest.Security, Key = guest.Key } : null,
         },
+        RepeaterMode repeater => new() { Box = setting.Box, Mode = ModeKind.Repeater, Page = Address(repeater.Page), Uplink = Link(repeater.Link), Radios = Radios(repeater) },
+        WirelessBridgeMode bridge => new() { Box = setting.Box, Mode = ModeKind.WirelessBridge, Page = Address(bridge.Page), Uplink = Link(bridge.Link) },
+        SatelliteMode satellite => new() { Box = setting.Box, Mode = ModeKind.Satellite, Satellite = new() { Main = satellite.Main, By = satellite.By } },
         BridgeMode bridge => new() { Box = setting.Box, Mode = ModeKind.Bridge, Page = bridge.Page is { } page ? Address(new Fixed(page, null, [])) : null },
         SwitchMode plain => new() { Box = setting.Box, Mode = ModeKind.Switch, Page = plain.Page is { } page ? Address(page) : null },
         _ => throw new ArgumentOutOfRangeException(nameof(setting)),
     };
 
     private static RadioSettingDocument[]? Radios(BoxMode mode) => mode.Radios.Count == 0 ? null
-        : [.. mode.Radios.Select(r => new RadioSettingDocument { Radio = r.Radio, On = r.On, Name = r.Name, Security = r.Security, Key = r.Key })];
+        : [.. mode.Radios.Select(r => new RadioSettingDocument
+        {
+            Radio = r.Radio,
+            On = r.On,
+            Name = r.Name,
+            Security = r.Security,
+            Key = r.Key,
+            Channel = r.Channel,
+            WidthMhz = r.WidthMhz,
+            Hidden = r.Hidden ? true : null,
+            ProtectsFrames = r.ProtectsFrames,
+            WdsPeers = r.WdsPeers.Count == 0 ? null : r.WdsPeers,
+        })];
+
+    private static UplinkDocument? Link(Uplink? link) => link is null ? null : new()
+    {
+        Radio = link.Radio,
+        Box = link.Box,
+        Name = link.Name,
+        Security = link.Security,
+        Key = link.Key,
+        Frames = link.Frames,
+        Channel = link.Channel,
+        WidthMhz = link.WidthMhz,
+        Locked = link.Locked ? true : null,
+    };
 
     private static HostAddressDocument Address(HostAddress address) => address is Fixed typed
         ? new() { Kind = HostAddressKind.Fixed, Address = typed.Address.ToString(), Gateway = typed.Gateway?.ToString(), NameServers = Texts(typed.NameServers) }

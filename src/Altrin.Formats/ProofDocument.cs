@@ -23,7 +23,7 @@ public sealed record ProofDocument(string Format, int FormatVersion, string Home
     public static ProofDocument Of(Proof proof, bool detailed = false)
     {
         var (design, sheet) = (proof.Observation.Network.Design, proof.Observation.Sheet);
-        var details = detailed ? new FactDetails(sheet.Leases, sheet.Discovery, sheet.Management, Looking.Sightings(proof.Observation.Network)) : null;
+        var details = detailed ? new FactDetails(sheet.Leases, sheet.Discovery, sheet.Management, Looking.Sightings(proof.Observation.Network), Roaming.Links(proof.Observation.Network), Roaming.Names(proof.Observation.Network), Roaming.Heard(proof.Observation.Network)) : null;
         return new("altrin-proof", NewestVersion, design.Site.Name, design.SetUp.Name, proof.Verdict, proof.Findings, sheet, details);
     }
 }
@@ -33,4 +33,14 @@ public sealed record ProofDocument(string Format, int FormatVersion, string Home
 /// <param name="Discovery">Whose questions to everybody arrive, and whether the answer does.</param>
 /// <param name="Management">Where the page of each box answers, and for whom.</param>
 /// <param name="Hardware">Where each hardware address is seen.</param>
-public sealed record FactDetails(IReadOnlyList<LeaseFact> Leases, IReadOnlyList<DiscoveryFact> Discovery, IReadOnlyList<ManagementFact> Management, IReadOnlyList<Sighting> Hardware);
+/// <param name="Radio">Who joins whom by radio, and why not.</param>
+/// <param name="Roaming">Wi-Fi names, and between which of their radios devices move by themselves.</param>
+/// <param name="Heard">What devices hear whose bands are recorded.</param>
+public sealed record FactDetails(
+    IReadOnlyList<LeaseFact> Leases,
+    IReadOnlyList<DiscoveryFact> Discovery,
+    IReadOnlyList<ManagementFact> Management,
+    IReadOnlyList<Sighting> Hardware,
+    IReadOnlyList<RadioFact> Radio,
+    IReadOnlyList<RoamingFact> Roaming,
+    IReadOnlyList<HeardFact> Heard);

@@ -92,10 +92,22 @@ public sealed record BoxSettingDocument
     /// <summary>Access point only: a further name for guests. Since version 3.</summary>
     public GuestNameDocument? GuestName { get; init; }
 
-    /// <summary>Access point and switch: how the page comes by its address. Left out for a plain switch. Bridge: fixed, or left out.</summary>
+    /// <summary>Repeater and wireless bridge, and a router that joins another box by radio: its link. Since version 4.</summary>
+    public UplinkDocument? Uplink { get; init; }
+
+    /// <summary>Satellite only: whose it is. Since version 4.</summary>
+    public SatelliteDocument? Satellite { get; init; }
+
+    /// <summary>Router only: to whom it passes its public address; nobody where left out. Since version 4.</summary>
+    public PassingDocument? Passing { get; init; }
+
+    /// <summary>Router only: what it tells its line; nothing where left out. Since version 4.</summary>
+    public LineSettingDocument? Line { get; init; }
+
+    /// <summary>Access point, repeater, wireless bridge and switch: how the page comes by its address. Left out for a plain switch. Bridge: fixed, or left out.</summary>
     public HostAddressDocument? Page { get; init; }
 
-    /// <summary>Router and access point: every radio of the box.</summary>
+    /// <summary>Router, access point and repeater: every radio of the box.</summary>
     [MaxLength(8)]
     public IReadOnlyList<RadioSettingDocument>? Radios { get; init; }
 }
@@ -225,30 +237,6 @@ public sealed record PortForwardDocument
     /// <summary>Port there.</summary>
     [Required, Range(1, 65535)]
     public required int InsidePort { get; init; }
-}
-
-/// <summary>How one radio is set.</summary>
-public sealed record RadioSettingDocument
-{
-    /// <summary>Which radio of the box.</summary>
-    [Required, RegularExpression(BoxDocument.Slug)]
-    public required string Radio { get; init; }
-
-    /// <summary>Whether it sends.</summary>
-    [Required]
-    public required bool On { get; init; }
-
-    /// <summary>The network's name (SSID): 1 to 32 bytes.</summary>
-    [Required, StringLength(32, MinimumLength = 1)]
-    public required string Name { get; init; }
-
-    /// <summary>How it is protected.</summary>
-    [Required]
-    public required WifiSecurity Security { get; init; }
-
-    /// <summary>Reference to the key; never the key itself.</summary>
-    [RegularExpression(BoxDocument.Slug)]
-    public string? Key { get; init; }
 }
 
 /// <summary>A router's network for guests.</summary>

@@ -7,6 +7,7 @@ namespace Altrin.Formats;
 /// <summary>Reads one set-up against its site.</summary>
 internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
 {
+    private readonly RadioReader _radios = new(site.Boxes.DistinctBy(b => b.Id).ToDictionary(b => b.Id, StringComparer.Ordinal), errors);
     private readonly Dictionary<string, Box> _boxes = site.Boxes.DistinctBy(b => b.Id).ToDictionary(b => b.Id, StringComparer.Ordinal);
     private readonly HashSet<string> _devices = [.. site.Devices.Select(d => d.Id)];
 
@@ -51,19 +52,36 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             errors.Absent($"{pointer}/dmz", setting.Dmz, "only a router has a DMZ host");
             errors.Absent($"{pointer}/portRequests", setting.PortRequests, "only a router opens ports");
             errors.Absent($"{pointer}/routes", setting.Routes, "only a router has routes");
+            errors.Absent($"{pointer}/passing", setting.Passing, "only a router has a public address to pass on");
+            errors.Absent($"{pointer}/line", setting.Line, "only a router has a line");
         }
         if (setting.Mode != ModeKind.AccessPoint)
         {
             errors.Absent($"{pointer}/guestName", setting.GuestName, "only an access point has a guest name without a network of its own");
         }
-        if (setting.Mode is ModeKind.Bridge or ModeKind.Switch)
+        if (setting.Mode is not (ModeKind.Router or ModeKind.Repeater or ModeKind.WirelessBridge))
         {
-            errors.Absent($"{pointer}/radios", setting.Radios, "this mode has no Wi-Fi");
+            errors.Absent($"{pointer}/uplink", setting.Uplink, "this mode joins nobody by radio");
+        }
+        if (setting.Mode != ModeKind.Satellite)
+        {
+            errors.Absent($"{pointer}/satellite", setting.Satellite, "only a satellite has a main node");
+        }
+        else
+        {
+            errors.Absent($"{pointer}/page", setting.Page, "a satellite's page is in its main node");
+        }
+        if (setting.Mode is ModeKind.Bridge or ModeKind.Switch or ModeKind.WirelessBridge or ModeKind.Satellite)
+        {
+            errors.Absent($"{pointer}/radios", setting.Radios, "this mode has no Wi-Fi of its own");
         }
         BoxMode mode = setting.Mode switch
         {
             ModeKind.Router => ReadRouter(setting, box, pointer),
-            ModeKind.AccessPoint => new AccessPointMode(Required(setting.Page, $"{pointer}/page", "an access point needs 'page'"), ReadRadios(setting, box, $"{pointer}/radios")) { Guest = ReadGuestName(setting.GuestName, $"{pointer}/guestName") },
+            ModeKind.AccessPoint => new AccessPointMode(Required(setting.Page, $"{pointer}/page", "an access point needs 'page'"), _radios.Radios(setting, box, $"{pointer}/radios")) { Guest = ReadGuestName(setting.GuestName, $"{pointer}/guestName") },
+            ModeKind.Repeater => new RepeaterMode(Required(setting.Page, $"{pointer}/page", "a repeater needs 'page'"), _radios.Needed(setting.Uplink, box, $"{pointer}/uplink"), _radios.Radios(setting, box, $"{pointer}/radios")),
+            ModeKind.WirelessBridge => new WirelessBridgeMode(Required(setting.Page, $"{pointer}/page", "a wireless bridge needs 'page'"), _radios.Needed(setting.Uplink, box, $"{pointer}/uplink")),
+            ModeKind.Satellite => _radios.Satellite(setting.Satellite, box, $"{pointer}/satellite"),
             ModeKind.Bridge => new BridgeMode(ReadPage(setting.Page, $"{pointer}/page")),
             _ => new SwitchMode(setting.Page is { } page ? ReadAddress(page, $"{pointer}/page") : null),
         };
@@ -80,13 +98,16 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             lan,
             ReadServer(setting.AddressServer, lan, $"{pointer}/addressServer"),
             ReadForwards(setting.Forwards ?? [], $"{pointer}/forwards"),
-            ReadRadios(setting, box, $"{pointer}/radios"))
+            _radios.Radios(setting, box, $"{pointer}/radios"))
         {
             Guest = ReadGuest(setting.Guest, lan, $"{pointer}/guest"),
             Translates = setting.Translates ?? true,
             Dmz = ReadHost(setting.Dmz, $"{pointer}/dmz"),
             PortRequests = setting.PortRequests ?? false,
             Routes = ReadRoutes(setting.Routes ?? [], $"{pointer}/routes"),
+            Uplink = _radios.Link(setting.Uplink, box, $"{pointer}/uplink"),
+            Passing = _radios.Passing(setting.Passing, box, $"{pointer}/passing"),
+            Line = _radios.Line(setting.Line, $"{pointer}/line"),
         };
     }
 
@@ -182,25 +203,6 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
     {
         errors.Unique(forwards, f => $"{f.Protocol} {f.OutsidePort}".ToLowerInvariant(), i => $"{pointer}/{i}/outsidePort", "an outside port of one protocol");
         return [.. forwards.Select((f, i) => new PortForward(f.Protocol, f.OutsidePort, errors.Read($"{pointer}/{i}/to", f.To, Ipv4Address.Parse), f.InsidePort))];
-    }
-
-    private List<RadioSetting> ReadRadios(BoxSettingDocument setting, Box box, string pointer)
-    {
-        var radios = setting.Radios ?? [];
-        errors.Unique(radios, r => r.Radio, i => $"{pointer}/{i}/radio", "a radio");
-        if (!radios.Select(r => r.Radio).Order(StringComparer.Ordinal).SequenceEqual(box.Profile.Radios.Select(r => r.Id).Order(StringComparer.Ordinal)))
-        {
-            errors.Add(pointer, radios.Count == 0 ? "no radios" : string.Join(", ", radios.Select(r => r.Radio)), $"every radio of the profile once: {(box.Profile.Radios.Count == 0 ? "none" : string.Join(", ", box.Profile.Radios.Select(r => r.Id)))}");
-        }
-        for (var i = 0; i < radios.Count; i++)
-        {
-            NetworkName(radios[i].Name, $"{pointer}/{i}/name");
-            if (radios[i].Security == WifiSecurity.Open)
-            {
-                errors.Absent($"{pointer}/{i}/key", radios[i].Key, "an open network has no key");
-            }
-        }
-        return [.. radios.Select(r => new RadioSetting(r.Radio, r.On, r.Name, r.Security, r.Key))];
     }
 
     private DeviceSetting ReadDevice(DeviceSettingDocument setting, string pointer)

@@ -37,6 +37,11 @@ internal static class ApiDescription
                 schema.Examples = [example];
                 schema.Properties?.Clear();
             }
+            if (type.IsEnum && schema.Enum is { } words)
+            {
+                // The same holds for words: one that may be left out does not let every other be null.
+                schema.Enum = [.. words.Where(w => w is not null && w.GetValueKind() != System.Text.Json.JsonValueKind.Null)];
+            }
             if (context.JsonTypeInfo.ElementType is { } element && AltrinJson.TextTypes.TryGetValue(element, out var one))
             {
                 schema.Items ??= new OpenApiSchema { Type = JsonSchemaType.String, Examples = [one] };

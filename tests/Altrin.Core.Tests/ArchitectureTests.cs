@@ -42,7 +42,7 @@ public sealed class ArchitectureTests
     public void Rules_have_codes_of_their_own_and_every_cause_has_its_rule()
     {
         Assert.Equal(Rule.All.Count, Rule.All.Select(r => r.Code).Distinct().Count());
-        Assert.All(Rule.All, r => Assert.Matches(new Regex("^[a-z]+(-[a-z]+)*$"), r.Code));
+        Assert.All(Rule.All, r => Assert.Matches(new Regex("^[a-z0-9]+(-[a-z0-9]+)*$"), r.Code));
         Assert.Empty(Mistake.All.SelectMany(m => m.Codes).Except(Rule.All.Select(r => r.Code)));
         Assert.All(Mistake.All, m => Assert.True(m.Codes.Count > 0 != m.Otherwise is not null));
         var causes = typeof(CauseCodes).GetFields(BindingFlags.Public | BindingFlags.Static).Select(f => (string)f.GetRawConstantValue()!);

@@ -5,18 +5,21 @@ namespace Altrin.Formats.Tests;
 
 public sealed class ProofDocumentTests
 {
-    /// <summary>The proof of the demo home, approved by reading it. A changed fact shows here first.</summary>
-    [Fact]
-    public void The_proof_of_the_demo_home_is_as_approved()
+    public static TheoryData<string> All => [.. Samples.All];
+
+    /// <summary>The proof of the demo home and of each technique, approved by reading it. A changed fact shows here first.</summary>
+    [Theory]
+    [MemberData(nameof(All))]
+    public void The_proof_of_a_sample_is_as_approved(string sample)
     {
-        var proof = Judging.Prove(Samples.Home("pottery-house.json").Design("found")!);
-        var written = JsonSerializer.Serialize(ProofDocument.Of(proof, detailed: true), AltrinJson.Indented) + "\n";
-        var approved = Path.Combine(AppContext.BaseDirectory, "Approved", "pottery-house.proof.json");
+        var home = Samples.Home(sample);
+        var written = JsonSerializer.Serialize(ProofDocument.Of(Judging.Prove(home.Design("found") ?? home.Design("planned")!), detailed: true), AltrinJson.Indented) + "\n";
+        var name = sample.Replace(".json", ".proof.json", StringComparison.Ordinal);
         if (Environment.GetEnvironmentVariable("ALTRIN_APPROVE") is { Length: > 0 } folder)
         {
-            File.WriteAllText(Path.Combine(folder, "pottery-house.proof.json"), written);
+            File.WriteAllText(Path.Combine(folder, name), written);
         }
-        Assert.Equal(File.ReadAllText(approved), written);
+        Assert.Equal(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Approved", name)), written);
     }
 
     [Fact]

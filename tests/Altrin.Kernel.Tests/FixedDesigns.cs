@@ -65,6 +65,32 @@ internal static class FixedDesigns
         ["nested subnets on both sides"] = Home.New().Gateway(lan: "172.16.8.1/22", pool: null).Cable("street", "gw/wan").Router("in", "172.16.10.1/24").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2", "172.16.9.7/22", "172.16.8.1").Habits("in", new() { OnOverlap = OverlapHabit.CarriesOn, AnswersAcross = Known.No }),
     }.ToDictionary(h => h.Key, h => h.Value.Design);
 
+    /// <summary>Boxes joined by radio, where a wire stands for the link, and gateways that pass their address on.</summary>
+    public static IReadOnlyDictionary<string, Design> Radio { get; } = new Dictionary<string, Home>
+    {
+        ["repeater with four addresses (T5)"] = Home.WithGateway().FourAddresses("gw").Repeater("rep", "gw", UplinkFrames.FourAddress).Wired("a", "rep/lan1").Wifi("b", "rep").Wired("c", "gw/lan1"),
+        ["repeater with three addresses that lets leases through (T5)"] = Home.WithGateway().Repeater("rep", "gw").Habits("rep", new() { LeasesThrough = Known.Yes }).Wired("a", "rep/lan1").Wifi("b", "rep").Wired("c", "gw/lan1"),
+        ["repeater with a subnet of its own (T5)"] = Home.WithGateway().Router("rep").Edit<RouterMode>("rep", m => m with { Uplink = Link(UplinkFrames.ThreeAddress) }).Wired("a", "rep/lan1").Wired("c", "gw/lan1"),
+        ["repeater with a wrong key"] = Home.WithGateway().Repeater("rep", "gw", link: l => l with { Key = "wrong-key" }).Wired("a", "rep/lan1").Wired("c", "gw/lan1"),
+        ["WDS pair (T6)"] = Wds(false),
+        ["WDS pair whose far server is on (T6)"] = Wds(true),
+        ["wireless bridge, fixed device (T7)"] = Home.WithGateway().Bridge("br", "gw").Wired("a", "br/lan1", "192.168.8.5/24").Wired("b", "br/lan2", "192.168.8.6/24").Wired("c", "gw/lan1"),
+        ["mesh by radio, by cable, chained (T14)"] = Home.WithGateway().Satellite("s1", "gw", "gw").Satellite("s2", "gw", "s1").Satellite("s3", "gw", null).Cable("gw/lan1", "s3/wan").Wifi("a", "s1").Wifi("b", "s2").Wired("c", "s3/lan1").Wired("d", "s2/lan1"),
+        ["pass-through by port (T10)"] = Passed(PassKind.Port, "lan1"),
+        ["pass-through by hardware address (T10)"] = Passed(PassKind.Hardware, "main"),
+        ["public-address mapping (T11)"] = Passed(PassKind.Mapping, "main"),
+        ["pass-through to nobody"] = Passed(PassKind.Port, "lan3"),
+        ["DMZ host that is a router (T11)"] = Home.WithGateway().Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1").Reserve("main", "a", "192.168.20.5").Forward("main", 8443, "192.168.20.5").Reach("a", 8443)
+            .Edit<RouterMode>("main", m => m with { Wan = new Fixed(Home.Own("192.168.8.2/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]) }).Edit<RouterMode>("gw", m => m with { Dmz = Home.At("192.168.8.2") }),
+    }.ToDictionary(h => h.Key, h => h.Value.Design);
+
+    private static Uplink Link(UplinkFrames frames) => new("r5", "gw", "home", WifiSecurity.Wpa2, "key", frames) { Locked = true, Channel = frames == UplinkFrames.Wds ? 36 : null };
+
+    private static Home Wds(bool server) => Home.WithGateway().Edit<RouterMode>("gw", m => m with { Wifi = [Home.Radios("home")[0] with { Channel = 36, WdsPeers = ["far"] }] })
+        .Router("far", "192.168.8.2/24", "192.168.8.220-192.168.8.240", server).Edit<RouterMode>("far", m => m with { Uplink = Link(UplinkFrames.Wds) }).Wired("a", "far/lan1").Wifi("b", "far").Wired("c", "gw/lan1");
+
+    private static Home Passed(PassKind kind, string to) => Home.WithGateway().Router("main").Cable("gw/lan1", "main/wan").Passes("gw", kind, to).Wired("a", "main/lan1").Wired("c", "gw/lan2").Reserve("main", "a", "192.168.20.5").Forward("main", 8443, "192.168.20.5").Reach("a", 8443);
+
     private static Home Guests(Known apart) => Home.WithGateway().Point("point").Cable("gw/lan1", "point/wan").Wired("a", "point/lan1").Wifi("g", "point", "visitors", "guest-key").Wifi("h", "point", "visitors", "guest-key")
         .Habits("point", new() { GuestsApart = apart }).Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "guest-key") });
 }

@@ -96,6 +96,12 @@ internal sealed class Lab : IDisposable
                 case AccessPointMode point:
                     yield return (new(box.Box, "lan"), point.Page);
                     break;
+                case RepeaterMode repeater:
+                    yield return (new(box.Box, "lan"), repeater.Page);
+                    break;
+                case WirelessBridgeMode bridge:
+                    yield return (new(box.Box, "lan"), bridge.Page);
+                    break;
                 case SwitchMode { Page: { } page }:
                     yield return (new(box.Box, "lan"), page);
                     break;

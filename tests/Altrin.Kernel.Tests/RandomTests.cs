@@ -57,7 +57,7 @@ public sealed class RandomTests : KernelTests
                 Profile = b.Profile with
                 {
                     // Conflicts have tests of their own; a server that tries each address first takes seconds for each.
-                    Habits = b.Profile.Habits with { ChecksOffer = Known.No },
+                    Habits = b.Profile.Habits with { ChecksOffer = Known.No, LeasesThrough = Known.Yes, KeepsOthers = Known.Yes, WifiOffWhilePassing = Known.No },
                 },
             })],
         },

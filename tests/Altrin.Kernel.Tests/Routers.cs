@@ -28,7 +28,7 @@ internal sealed class Routers(Lab lab)
         if (lab.Design.Site.Service is not PublicFixed)
         {
             // The first host address is the provider's own.
-            Serve(PortRef.Street, "line", AddressRange.Between(new(Line.Address.Bits + 1), Line.Subnet.Hosts.Last), Line.Address, [Provider.Names], [], $"--dhcp-lease-max={lab.Design.Site.Service.Leases}", Line.PrefixLength, false);
+            Serve(PortRef.Street, "line", AddressRange.Between(new(Line.Address.Bits + 1), Line.Subnet.Hosts.Last), Line.Address, [Provider.Names], [], $"--dhcp-lease-max={lab.Design.Site.Service.Leases + lab.Wiring.Passers}", Line.PrefixLength, false);
         }
         foreach (var (owner, mode) in All)
         {
@@ -179,7 +179,8 @@ internal sealed class Routers(Lab lab)
                 asked.Add($"{Protocol(need.Protocol)} dport {need.Port} dnat to {inner}:{need.Port}");
             }
         }
-        string[] dmz = mode.Dmz is { } host ? [$"udp dport != 68 dnat to {host}", $"ip protocol != udp dnat to {host}"] : [];
+        var kept = string.Join(", ", lab.Design.Box(owner)!.Profile.KeptPorts.Append(68));
+        string[] dmz = mode.Dmz is { } host ? [$"udp dport != {{ {kept} }} dnat to {host}", $"tcp dport != {{ 0, {kept} }} dnat to {host}", $"ip protocol != {{ tcp, udp }} dnat to {host}"] : [];
         IEnumerable<string> outside = [.. rules, .. asked, .. dmz];
         var inside = lab.Does(owner, h => h.LoopsBack) ? [.. rules, .. dmz] : Array.Empty<string>();
         Rules(owner, $$"""

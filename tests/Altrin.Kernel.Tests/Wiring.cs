@@ -33,7 +33,16 @@ internal sealed class Wiring
         {
             if (At(cable.A) is { } a && At(cable.B) is { } b)
             {
-                Join(a, b, false);
+                Passers += Passed(cable.A, cable.B) || Passed(cable.B, cable.A) ? 1 : 0;
+                Join(Passed(cable.A, cable.B) ? a with { Device = "wan" } : a, Passed(cable.B, cable.A) ? b with { Device = "wan" } : b, false);
+            }
+        }
+        // The kernel has no radio here: where one joins another, a wire stands for it.
+        foreach (var box in design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal))
+        {
+            if (Heard(box) is { } to && !(design.Box(box.Box)!.Profile.Habits.StopsRings == Known.Yes && Same(new(box.Box, "lan"), new(to, "lan"))))
+            {
+                Join(new(box.Box, box.Mode is RouterMode { Uplink.Frames: not UplinkFrames.Wds } ? "wan" : "lan"), new(to, "lan"), false);
             }
         }
         foreach (var device in design.SetUp.Devices.Where(d => d.Wifi is not null && !cabled.Contains(d.Device)))
@@ -43,7 +52,8 @@ internal sealed class Wiring
             {
                 continue;
             }
-            var sending = mode.Radios.Where(r => r.On).ToList();
+            // A satellite sends what its main node sends.
+            var sending = (mode is SatelliteMode { Main: var managed } ? modes[managed] : mode).Radios.Where(r => r.On).ToList();
             if (sending.Any(r => r.Name == wifi.Name))
             {
                 if (sending.Any(r => r.Name == wifi.Name && Fits(r.Security, r.Key)))
@@ -63,6 +73,29 @@ internal sealed class Wiring
             bool Fits(WifiSecurity security, string? key) => security == WifiSecurity.Open || (key is not null && key == wifi.Key);
         }
 
+        // Whether a gateway lets its public address out at a port, to what is plugged in there.
+        bool Passed(PortRef end, PortRef other) => modes.GetValueOrDefault(end.Owner) is RouterMode { Passing: { } passing } && design.Box(end.Owner)!.Profile.Port(end.Port)!.Role == PortRole.Lan
+            && (passing.Kind == PassKind.Port ? passing.Port == end.Port
+                : design.Box(other.Owner) is { } box ? box.Profile.Port(other.Port)?.Role == PortRole.Wan && box.WanHardware == passing.To
+                : design.Device(other.Owner)?.Hardware == passing.To);
+
+        // Whom a box joins by radio: name, key, protection and band as they are, four addresses unless they are not taken, WDS where both were told.
+        string? Heard(BoxSetting box)
+        {
+            if (box.Mode is SatelliteMode { By: { } node } satellite)
+            {
+                return modes.ContainsKey(node) && design.Box(satellite.Main)!.Profile.Kit == design.Box(box.Box)!.Profile.Kit ? node : null;
+            }
+            if (box.Mode.Joins is not { } link || link.Box == box.Box || !modes.TryGetValue(link.Box, out var main))
+            {
+                return null;
+            }
+            var takes = design.Box(link.Box)!.Profile.Radios.Any(r => r.FourAddress != Known.No);
+            return main.Radios.Any(r => r.On && r.Name == link.Name && r.Key is not null && r.Key == link.Key && r.Security == link.Security
+                && (link.Frames != UplinkFrames.FourAddress || takes)
+                && (link.Frames != UplinkFrames.Wds || (r.Channel is not null && r.Channel == link.Channel && r.WdsPeers.Contains(box.Box)))) ? link.Box : null;
+        }
+
         Seat? At(PortRef end)
         {
             if (end.Owner == PortRef.Street)
@@ -80,6 +113,9 @@ internal sealed class Wiring
     }
 
     public List<Joint> Joints { get; } = [];
+
+    /// <summary>How many gateways pass their public address on: each goes out by the same one, here by a second.</summary>
+    public int Passers { get; private set; }
 
     /// <summary>Whether a ring of cables is closed: real switches would be busy with it for ever.</summary>
     public bool Ring { get; private set; }

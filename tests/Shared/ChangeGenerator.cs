@@ -9,9 +9,9 @@ public static class ChangeGenerator
 {
     public static Change Make(Random dice, Design design)
     {
-        return dice.Next(29) switch
+        return dice.Next(33) switch
         {
-            0 => new SetMode(Box(), (ModeKind)dice.Next(4)),
+            0 => new SetMode(Box(), (ModeKind)dice.Next(7)),
             1 => new SetLanAddress(Box(), Own()),
             2 => new SetPageAddress(Box(), Host()),
             3 => new SetWan(Box(), Host()),
@@ -38,6 +38,10 @@ public static class ChangeGenerator
             26 => new SetServerNames(Box(), Coin() ? [] : [Address()]) { LeftOut = Coin() },
             27 => new SetServerGateway(Box(), Coin() ? null : Address()) { LeftOut = Coin() },
             28 => new SetServerDomain(Box(), Coin() ? null : Coin() ? "home.arpa" : "not a domain"),
+            29 => new SetUplink(Box(), dice.Next(4) == 0 ? null : new(Coin() ? "r5" : "none", Box(), Coin() ? "home" : "other", (WifiSecurity)dice.Next(6), Coin() ? "key" : null, (UplinkFrames)dice.Next(3)) { Locked = Coin(), Channel = Coin() ? 36 : null }),
+            30 => new SetSatellite(Box(), Box(), Coin() ? Box() : null),
+            31 => new SetPassing(Box(), Coin() ? null : new((PassKind)dice.Next(3), Coin() ? "lan1" : null, Coin() ? Of(design.Site.Devices).Hardware : null)),
+            32 => new SetLine(Box(), new(Coin(), Coin() ? dice.Next(0, 5000) : null, Coin() ? Of(design.Site.Devices).Hardware : null)),
             18 => new TakeBackAcceptance("loop(a,b)"),
             13 => new RemoveReservation(Box(), Of(design.Site.Devices).Hardware!.Value),
             _ => new Unpatch(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none"),

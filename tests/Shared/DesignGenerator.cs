@@ -78,7 +78,52 @@ public static class DesignGenerator
             home.Guests("gw", pool: Pick(dice, "192.168.30.20-192.168.30.99", "192.168.30.20-192.168.30.20"));
             home.Wifi("guest-a", "gw", "guests", "guest-key").Wifi("guest-b", "gw", "guests", Pick(dice, "guest-key", "another"));
         }
+        WithRadio(home, radios, devices, new Random(seed + 55_555));
         return WithHabits(home.Design, new Random(seed + 77_777));
+    }
+
+    /// <summary>Now and then a box that joins by radio, with the faults that people make; a gateway that can pass its address on; a line that wants something.</summary>
+    private static void WithRadio(Home home, List<string> radios, int devices, Random dice)
+    {
+        home.Profile("gw", p => p with { Passes = [PassKind.Port, PassKind.Hardware, PassKind.Mapping] });
+        for (var i = 0; i < 2 && dice.Next(3) == 0; i++)
+        {
+            var (id, at) = ($"air{i}", radios[dice.Next(radios.Count)]);
+            Uplink Link(Uplink usual) => usual with
+            {
+                Name = dice.Next(8) == 0 ? "other" : "home",
+                Key = dice.Next(10) == 0 ? "wrong-key" : "key",
+                Locked = dice.Next(3) > 0,
+                Channel = usual.Frames == UplinkFrames.Wds && dice.Next(2) == 0 ? 36 : null,
+            };
+            switch (dice.Next(4))
+            {
+                case 0:
+                    home.Repeater(id, at, (UplinkFrames)dice.Next(2), link: Link);
+                    radios.Add(id);
+                    break;
+                case 1:
+                    home.Bridge(id, at, (UplinkFrames)dice.Next(3), Link);
+                    break;
+                case 2:
+                    home.Satellite(id, "gw", dice.Next(3) == 0 ? null : "gw");
+                    break;
+                default:
+                    home.Router(id, "192.168.40.1/24").Edit<RouterMode>(id, m => m with { Uplink = Link(new("r5", at, "home", WifiSecurity.Wpa2, "key", UplinkFrames.ThreeAddress)) });
+                    break;
+            }
+            home.FourAddresses(at, (Known)dice.Next(3));
+            home.Wired($"far-{i}", $"{id}/lan1", dice.Next(3) == 0 ? $"192.168.8.{240 + i}/24" : null);
+            if (dice.Next(2) == 0)
+            {
+                home.Wifi($"far-phone-{i}", id);
+            }
+        }
+        if (devices % 3 == 0 && dice.Next(3) == 0 && home.Design.Mode("gw") is RouterMode gateway)
+        {
+            var lan = home.Design.SetUp.Cables.FirstOrDefault(c => c.A.Owner == "gw" && c.B.Port == "wan");
+            home.Edit<RouterMode>("gw", m => m with { Passing = lan is null ? new(PassKind.Port, "lan1", null) : dice.Next(2) == 0 ? new(PassKind.Port, lan.A.Port, null) : new((PassKind)dice.Next(1, 3), null, home.Design.Box(lan.B.Owner)!.WanHardware) });
+        }
     }
 
     /// <summary>What boxes and devices do by themselves, mostly not found out; and now and then what few people set.</summary>
@@ -103,6 +148,10 @@ public static class DesignGenerator
                             ServesWhenAlone = Habit(),
                             GuestsApart = Habit(),
                             LoopsBack = Habit(),
+                            LeasesThrough = Habit(),
+                            StopsRings = Habit(),
+                            KeepsOthers = Habit(),
+                            WifiOffWhilePassing = Habit(),
                         },
                     },
                 })],

@@ -14,9 +14,12 @@ public sealed class Home
     private readonly List<BoxSetting> _settings = [];
     private readonly List<Cable> _cables = [];
     private readonly List<DeviceSetting> _deviceSettings = [];
-    private Service _service = new PublicDynamic(500, 100);
+    private Service _service = new PublicDynamic(500, 100) { Line = Asked };
     private NamingSchool _naming = NamingSchool.OneName;
     private uint _hardware;
+
+    /// <summary>A line of which everything was asked and that wants nothing.</summary>
+    public static LineNeeds Asked { get; } = new() { Login = Known.No, Tagged = Known.No, Locked = Known.No };
 
     public static Home New() => new();
 
@@ -47,6 +50,54 @@ public sealed class Home
     {
         Add(id, BoxKind.AccessPoint, [ModeKind.AccessPoint], 2, wan: true, joins);
         return Set(id, new AccessPointMode(page is null ? new Automatic() : new Fixed(Own(page), null, []), Radios(name, key, security)));
+    }
+
+    /// <summary>A box that joins another by radio and sends "home" itself; three addresses unless told.</summary>
+    public Home Repeater(string id, string at, UplinkFrames frames = UplinkFrames.ThreeAddress, string? page = null, string name = "home", Func<Uplink, Uplink>? link = null)
+    {
+        Add(id, BoxKind.AccessPoint, [ModeKind.Repeater, ModeKind.AccessPoint, ModeKind.WirelessBridge], 2, wan: true, joins: true);
+        return Set(id, new RepeaterMode(Page(page), Linked(at, frames, link), Radios(name)));
+    }
+
+    /// <summary>A box that joins another by radio and serves its sockets only.</summary>
+    public Home Bridge(string id, string at, UplinkFrames frames = UplinkFrames.ThreeAddress, Func<Uplink, Uplink>? link = null)
+    {
+        Add(id, BoxKind.AccessPoint, [ModeKind.WirelessBridge], 4, wan: false, joins: true);
+        return Set(id, new WirelessBridgeMode(new Automatic(), Linked(at, frames, link)));
+    }
+
+    /// <summary>A node of the kit "kit" of a main node; both get that kit.</summary>
+    public Home Satellite(string id, string main, string? by)
+    {
+        Add(id, BoxKind.AccessPoint, [ModeKind.Satellite], 2, wan: true, joins: true);
+        return Set(id, new SatelliteMode(main, by)).Profile(id, p => p with { Kit = "kit" }).Profile(main, p => p with { Kit = "kit" });
+    }
+
+    /// <summary>The radio of a box takes four addresses, or does not.</summary>
+    public Home FourAddresses(string box, Known takes = Known.Yes) => Profile(box, p => p with { Radios = [.. p.Radios.Select(r => r with { FourAddress = takes })] });
+
+    /// <summary>A gateway that passes its public address to the outer side of a box, in one of the three ways.</summary>
+    public Home Passes(string gateway, PassKind kind, string to, Known keepsOthers = Known.Yes, Known wifiOff = Known.No) => Profile(gateway, p => p with { Passes = [PassKind.Port, PassKind.Hardware, PassKind.Mapping], Habits = p.Habits with { KeepsOthers = keepsOthers, WifiOffWhilePassing = wifiOff } })
+        .Edit<RouterMode>(gateway, m => m with { Passing = kind == PassKind.Port ? new(kind, to, null) : new(kind, null, _boxes.Find(b => b.Id == to)!.WanHardware) });
+
+    public Home Box(string id, Func<Box, Box> edit) => Do(() =>
+    {
+        var at = _boxes.FindIndex(b => b.Id == id);
+        _boxes[at] = edit(_boxes[at]);
+    });
+
+    public Home Device(string id, Func<Device, Device> edit) => Do(() =>
+    {
+        var at = _devices.FindIndex(d => d.Id == id);
+        _devices[at] = edit(_devices[at]);
+    });
+
+    private static HostAddress Page(string? page) => page is null ? new Automatic() : new Fixed(Own(page), null, []);
+
+    private static Uplink Linked(string at, UplinkFrames frames, Func<Uplink, Uplink>? link)
+    {
+        var usual = new Uplink("r5", at, "home", WifiSecurity.Wpa2, "key", frames) { Locked = true };
+        return link is null ? usual : link(usual);
     }
 
     public Home Switch(string id, int ports = 8)

@@ -21,7 +21,7 @@ public sealed record SetMode(string Box, ModeKind Mode) : Change
             return Parsed<SetUp>.Fail($"The {box.Name} cannot be set to {ModeWords.Of(Mode)}; it can be {string.Join(" or ", box.Profile.Modes.Select(ModeWords.Of))}.");
         }
         var old = design.Mode(Box);
-        return old?.Kind == Mode ? design.SetUp : Edit.WithMode(design.SetUp, Box, Factory.Mode(box, Mode, old));
+        return old?.Kind == Mode ? design.SetUp : Edit.WithMode(design.SetUp, Box, Factory.Mode(design, box, Mode, old));
     }
 
     /// <inheritdoc/>
@@ -64,8 +64,10 @@ public sealed record SetPageAddress(string Box, HostAddress Address) : Change
         PageChecks.WrongHostAddress(Address) is { } wrong ? Parsed<BoxMode>.Fail(wrong) : mode switch
         {
             AccessPointMode point => point with { Page = Address },
+            RepeaterMode repeater => repeater with { Page = Address },
+            WirelessBridgeMode bridge => bridge with { Page = Address },
             SwitchMode { Page: not null } managed => managed with { Page = Address },
-            BridgeMode bridge => bridge with { Page = (Address as Fixed)?.Address },
+            BridgeMode gateway => gateway with { Page = (Address as Fixed)?.Address },
             _ => Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no page address to set in its present mode."),
         });
 
@@ -96,7 +98,8 @@ public sealed record SetRadio(string Box, RadioSetting Setting) : Change
         {
             return Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no radio '{Ipv4Address.Shown(Setting.Radio)}' in its present mode.");
         }
-        if ((PageChecks.WrongNetworkName(Setting.Name) ?? PageChecks.WrongKeyReference(Setting.Key)) is { } wrong)
+        var band = design.Box(Box)!.Profile.Radios.FirstOrDefault(r => r.Id == Setting.Radio)?.Band ?? default;
+        if ((PageChecks.WrongNetworkName(Setting.Name) ?? PageChecks.WrongKeyReference(Setting.Key) ?? PageChecks.WrongChannel(band, Setting.Channel, Setting.WidthMhz)) is { } wrong)
         {
             return Parsed<BoxMode>.Fail(wrong);
         }
@@ -106,6 +109,7 @@ public sealed record SetRadio(string Box, RadioSetting Setting) : Change
         {
             RouterMode router => router with { Wifi = radios },
             AccessPointMode point => point with { Wifi = radios },
+            RepeaterMode repeater => repeater with { Wifi = radios },
             _ => mode,
         };
     });

@@ -53,6 +53,10 @@ public static class Difference
         SetRadio c => [c.Box],
         SetGuest c => [c.Box],
         SetPointGuest c => [c.Box],
+        SetUplink c => [c.Box],
+        SetSatellite c => [c.Box],
+        SetPassing c => [c.Box],
+        SetLine c => [c.Box],
         SetTranslation c => [c.Box],
         SetDmz c => [c.Box],
         SetPortRequests c => [c.Box],
@@ -94,6 +98,17 @@ public static class Difference
                 steps.Unless(Same(now.Page, wanted.Page), new SetPageAddress(box, wanted.Page));
                 steps.Unless(now.Guest == wanted.Guest, new SetPointGuest(box, wanted.Guest));
                 break;
+            case (RepeaterMode now, RepeaterMode wanted):
+                steps.Unless(Same(now.Page, wanted.Page), new SetPageAddress(box, wanted.Page));
+                steps.Unless(now.Link == wanted.Link, new SetUplink(box, wanted.Link));
+                break;
+            case (WirelessBridgeMode now, WirelessBridgeMode wanted):
+                steps.Unless(Same(now.Page, wanted.Page), new SetPageAddress(box, wanted.Page));
+                steps.Unless(now.Link == wanted.Link, new SetUplink(box, wanted.Link));
+                break;
+            case (SatelliteMode now, SatelliteMode wanted):
+                steps.Unless(now == wanted, new SetSatellite(box, wanted.Main, wanted.By));
+                break;
             case (SwitchMode { Page: { } now }, SwitchMode { Page: { } wanted }):
                 steps.Unless(Same(now, wanted), new SetPageAddress(box, wanted));
                 break;
@@ -125,6 +140,9 @@ public static class Difference
             new SetServerNames(box, to.Server.NameServers) { LeftOut = to.Server.LeavesOutNames });
         steps.Unless(now.Server.LeaseMinutes == to.Server.LeaseMinutes, new SetLeaseTime(box, to.Server.LeaseMinutes));
         steps.Unless(now.Server.Domain == to.Server.Domain, new SetServerDomain(box, to.Server.Domain));
+        steps.Unless(now.Uplink == to.Uplink, new SetUplink(box, to.Uplink));
+        steps.Unless(now.Passing == to.Passing, new SetPassing(box, to.Passing));
+        steps.Unless(now.Line == to.Line, new SetLine(box, to.Line));
         steps.Unless(now.Translates == to.Translates, new SetTranslation(box, to.Translates));
         steps.Unless(now.Dmz == to.Dmz, new SetDmz(box, to.Dmz));
         steps.Unless(now.PortRequests == to.PortRequests, new SetPortRequests(box, to.PortRequests));

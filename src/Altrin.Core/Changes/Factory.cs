@@ -9,18 +9,45 @@ internal static class Factory
     /// <summary>A very usual factory address (common practice), for boxes whose own is not known.</summary>
     private static readonly InterfaceAddress UsualAddress = new(Ipv4Address.From(192, 168, 1, 1), 24);
 
-    public static BoxMode Mode(Box box, ModeKind kind, BoxMode? old)
+    public static BoxMode Mode(Design design, Box box, ModeKind kind, BoxMode? old)
     {
         var lan = box.Profile.FactoryAddress ?? UsualAddress;
         return kind switch
         {
             ModeKind.Router => new RouterMode(new Automatic(), lan, new(true, Pool(box, lan), null, [], []), [], Radios(box, old)),
             ModeKind.AccessPoint => new AccessPointMode(new Automatic(), Radios(box, old)),
+            ModeKind.Repeater => new RepeaterMode(new Automatic(), Link(design, box, old), Radios(box, old)),
+            ModeKind.WirelessBridge => new WirelessBridgeMode(new Automatic(), Link(design, box, old)),
+            ModeKind.Satellite => new SatelliteMode(MainOf(design, box), MainOf(design, box)),
             ModeKind.Bridge => new BridgeMode(old is RouterMode router ? router.Lan : box.Profile.FactoryAddress),
             ModeKind.Switch => new SwitchMode(box.Profile.FactoryAddress is { } page ? new Fixed(page, null, []) : null),
             _ => throw new ArgumentOutOfRangeException(nameof(kind)),
         };
     }
+
+    /// <summary>The link that a wizard offers: the first other box that sends Wi-Fi on a radio of the same band.</summary>
+    private static Uplink Link(Design design, Box box, BoxMode? old)
+    {
+        if (old?.Joins is { } kept)
+        {
+            return kept;
+        }
+        var heard = design.SetUp.Boxes.Where(b => b.Box != box.Id).OrderBy(b => b.Box, StringComparer.Ordinal)
+            .SelectMany(b => b.Mode.Radios.Where(r => r.On).Select(r => (b.Box, Setting: r, design.Box(b.Box)!.Profile.Radios.FirstOrDefault(x => x.Id == r.Radio)?.Band)))
+            .ToList();
+        foreach (var radio in box.Profile.Radios.OrderByDescending(r => r.Band))
+        {
+            if (heard.FirstOrDefault(h => h.Band == radio.Band) is { Box: { } other } found)
+            {
+                return new(radio.Id, other, found.Setting.Name, found.Setting.Security, found.Setting.Key, UplinkFrames.ThreeAddress);
+            }
+        }
+        return new(box.Profile.Radios.Count > 0 ? box.Profile.Radios[0].Id : "none", box.Id, box.Id.Length > 32 ? box.Id[..32] : box.Id, WifiSecurity.Wpa2, null, UplinkFrames.ThreeAddress);
+    }
+
+    /// <summary>The main node of a box's kit; the box itself where there is none, which a finding says.</summary>
+    private static string MainOf(Design design, Box box) =>
+        design.SetUp.Boxes.Where(b => b.Box != box.Id && b.Mode is RouterMode or AccessPointMode && box.Profile.Kit is { } kit && design.Box(b.Box)!.Profile.Kit == kit).Select(b => b.Box).Order(StringComparer.Ordinal).FirstOrDefault() ?? box.Id;
 
     /// <summary>The server after its router's address changed: pool and reservations keep their place in the subnet where they still fit.</summary>
     public static AddressServer Moved(AddressServer server, InterfaceAddress from, InterfaceAddress to)

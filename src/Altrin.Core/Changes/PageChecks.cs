@@ -66,6 +66,35 @@ public static class PageChecks
     private static bool IsLabel(string label) =>
         label.Length is > 0 and <= 63 && label[0] != '-' && label[^1] != '-' && label.All(c => char.IsAsciiLetterOrDigit(c) || c == '-');
 
+    /// <summary>Why this is no VLAN tag (IEEE 802.1Q); null where it is, or where none is given.</summary>
+    public static string? WrongTag(int? tag) => tag is < 1 or > 4094 ? $"{tag} is not a tag; tags are 1 to 4094." : null;
+
+    /// <summary>
+    /// Why no radio of a band has this channel or width; null where one has, or where none is given. 2.4 GHz: 1 to 14; 5 GHz: 36 to
+    /// 64, 100 to 144 and 149 to 177 in steps of four; 6 GHz: 1 to 233 in steps of four (IEEE 802.11, from memory).
+    /// </summary>
+    public static string? WrongChannel(RadioBand band, int? channel, int? widthMhz) =>
+        channel is { } n && !(band switch
+        {
+            RadioBand.Ghz2 => n is >= 1 and <= 14,
+            RadioBand.Ghz5 => n is >= 36 and <= 64 or >= 100 and <= 144 ? n % 4 == 0 : n is >= 149 and <= 177 && n % 4 == 1,
+            _ => n is >= 1 and <= 233 && n % 4 == 1,
+        }) ? $"There is no channel {n} in that band."
+        : widthMhz is { } width && (width is not (20 or 40 or 80 or 160 or 320) || (band == RadioBand.Ghz2 && width > 40)) ? $"No channel of that band is {width} MHz wide."
+        : null;
+
+    /// <summary>Why a box does not take this radio link; null where it does.</summary>
+    public static string? WrongUplink(Box box, Uplink link) =>
+        box.Profile.Radios.FirstOrDefault(r => r.Id == link.Radio) is not { } radio ? $"The {box.Name} has no radio '{Ipv4Address.Shown(link.Radio)}'."
+        : WrongNetworkName(link.Name) ?? WrongKeyReference(link.Key) ?? WrongChannel(radio.Band, link.Channel, link.WidthMhz);
+
+    /// <summary>Why a gateway does not pass its address on like that; null where it does.</summary>
+    public static string? WrongPassing(Box box, Passing passing) =>
+        !box.Profile.Passes.Contains(passing.Kind) ? $"The {box.Name} cannot pass its public address on {(passing.Kind switch { PassKind.Port => "by port", PassKind.Hardware => "by hardware address", _ => "by mapping" })}."
+        : passing.Kind == PassKind.Port && box.Profile.Port(passing.Port ?? "") is not { Role: PortRole.Lan } ? "A port towards the home is needed."
+        : passing.Kind != PassKind.Port && passing.To is null ? "A hardware address is needed."
+        : null;
+
     /// <summary>Why this is no port of TCP or UDP; null where it is.</summary>
     public static string? WrongTransportPort(int port) => port is < 1 or > 65535 ? $"{port} is not a port; ports are 1 to 65535." : null;
 }

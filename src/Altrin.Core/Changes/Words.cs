@@ -12,6 +12,9 @@ public static class ModeWords
         ModeKind.AccessPoint => "access point",
         ModeKind.Bridge => "bridge",
         ModeKind.Switch => "switch",
+        ModeKind.Repeater => "repeater",
+        ModeKind.WirelessBridge => "wireless bridge",
+        ModeKind.Satellite => "satellite",
         _ => throw new ArgumentOutOfRangeException(nameof(mode)),
     };
 

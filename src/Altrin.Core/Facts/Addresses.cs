@@ -1,5 +1,6 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;
 
@@ -45,6 +46,11 @@ internal sealed class Addresses(World world, Choices choices)
         if (races.Count > 0 && choices.Pick(new("keeps", host.Owner, host.Side), () => new(["it keeps its address", "another has it too"], races)) == 1)
         {
             _lost.AddRange(races);
+        }
+        if (held.Server is { } server && world.Proxied(host, server) is var (link, through, why)
+            && (through == Known.No || choices.Pick(new("through", host.Owner, host.Side), () => new([$"its lease gets through {world.Name(link.Box)}", "it does not"], [why])) == 1))
+        {
+            _lost.Add(why);
         }
         // Where neither address nor range is known, a stand-in beside the gateway does: nobody else is asked for it. Where the
         // pool is too small for everybody, whoever gets the address does not share it with those that the way has met.

@@ -61,6 +61,16 @@ public static class CauseCodes
     public const string NoLoopBack = "no-loop-back";
     /// <summary>Name servers that are missing or do not answer. Subject: who set them.</summary>
     public const string NamesWrong = "names-wrong";
+    /// <summary>A box that does not join another by radio, or nobody knows whether it does. Subject: the box.</summary>
+    public const string UplinkNotJoined = "uplink-not-joined";
+    /// <summary>A box that may join another than it should. Subject: the box.</summary>
+    public const string RepeaterStrays = "repeater-strays";
+    /// <summary>A radio link with three addresses, through which leases are unreliable. Subject: the box that joins by it.</summary>
+    public const string LeasesThrough = "leases-through-bridge";
+    /// <summary>A line that asks for what the box does not tell it. Subject: the box or device.</summary>
+    public const string LineNotMet = "line-not-met";
+    /// <summary>A gateway that passes its address on and leaves its other ports without internet, or may. Subject: the gateway.</summary>
+    public const string PassedOn = "passed-on";
     /// <summary>Two routers, one behind each other in a ring: packets go round. Subject: a router of it.</summary>
     public const string RoutesInCircle = "routes-in-circle";
 }

@@ -21,6 +21,10 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
             var closed = (at.Side == Side.Guest && port != 53) || at.Side == Side.Wan;
             return !closed || addresses.Receiver(at, target) is null || Closed(at.Owner, port);
         }
+        if (at.Side == Side.Wan && world.KeptPorts(at.Owner).Contains(port))
+        {
+            return Closed(at.Owner, port);
+        }
         var forward = router.Forwards.FirstOrDefault(f => f.Protocol == protocol && f.OutsidePort == port);
         var (to, inside) = forward is not null ? (forward.To, forward.InsidePort) : (Asked(at, router, protocol, port) ?? router.Dmz, port);
         if (to is not { } host)

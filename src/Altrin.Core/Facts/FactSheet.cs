@@ -175,10 +175,12 @@ public enum LinkKind
     Cable,
     /// <summary>A device in a Wi-Fi.</summary>
     Wifi,
+    /// <summary>A box that joins another one by radio.</summary>
+    Radio,
 }
 
 /// <summary>A link in use.</summary>
-/// <param name="Id">The cable's id; "wifi:" and the device for a Wi-Fi.</param>
+/// <param name="Id">The cable's id; "wifi:" and the device for a Wi-Fi, "radio:" and the box that joins for a radio link.</param>
 /// <param name="Kind">What joins.</param>
 /// <param name="A">One end.</param>
 /// <param name="B">The other end; for a Wi-Fi the box.</param>

@@ -64,7 +64,7 @@ public sealed class Leasing
     {
         foreach (var segment in network.Segments.Where(s => s.Interfaces.Count > 0))
         {
-            var asking = segment.Interfaces.Where(i => i.Setting is Automatic && i.Linked).ToList();
+            var asking = segment.Interfaces.Where(i => i.Setting is Automatic && i.Linked && i.KeptOff is null).ToList();
             var fixedHere = segment.Interfaces.Select(i => i.Setting).OfType<Fixed>().Select(f => f.Address.Address).ToHashSet();
             var answers = asking.ToDictionary(i => (i.Owner, i.Side), _ => new List<Offer>());
             foreach (var server in segment.Servers)

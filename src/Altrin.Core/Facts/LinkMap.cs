@@ -24,7 +24,7 @@ internal sealed class LinkMap
     }
 
     /// <summary>Every link, by id.</summary>
-    public IReadOnlyList<LinkFact> All() => [.. _network.Links.Select(l => new LinkFact(l.Id, l.Cable is null ? LinkKind.Wifi : LinkKind.Cable, l.A, l.B, _rates[l.Id], _rings.Contains(l.Id)))];
+    public IReadOnlyList<LinkFact> All() => [.. _network.Links.Select(l => new LinkFact(l.Id, l.Cable is not null ? LinkKind.Cable : l.IsRadio ? LinkKind.Radio : LinkKind.Wifi, l.A, l.B, _rates[l.Id], _rings.Contains(l.Id)))];
 
     /// <summary>
     /// The link by which each box and device hangs at the one nearer to the street, or nearer to the head of an island; nearest

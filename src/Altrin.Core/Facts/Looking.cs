@@ -76,20 +76,26 @@ public static class Looking
     public static IReadOnlyList<Sighting> Sightings(Network network) =>
         [.. network.Interfaces.Where(i => i is { Hardware: not null, Linked: true }).Select(i => new Sighting(i.Hardware!.Value, i.Owner, i.Side, i.Segment)).OrderBy(s => s.Hardware).ThenBy(s => s.Owner, StringComparer.Ordinal).ThenBy(s => s.Side)];
 
+    /// <summary>The hardware address that a seat sees of somebody: beyond a radio link with three addresses, that of the box which joins by it.</summary>
+    private static Addressing.HardwareAddress? Shown(Observation seen, Interface seat, Interface other) =>
+        seen.Network.RadioLinks.FirstOrDefault(l => l.Segment == seat.Segment && l.Frames == UplinkFrames.ThreeAddress && l.Between(seat, other) && l.Holds(other)) is { } link
+            ? seen.Network.Design.Box(link.Box)!.Hardware
+            : other.Hardware;
+
     private static IEnumerable<Neighbour> Table(Observation seen, Interface seat)
     {
         var mine = seen.Leasing.Holdings(seat).ToList();
         var own = mine.Select(h => h.Subnet).OfType<Subnet>().ToList();
         foreach (var other in seen.Network.Segment(seat.Segment).Interfaces.Where(i => i.Owner != seat.Owner && i.Linked))
         {
-            if (Walk.Apart(seat, other) is { } point && seen.Network.Design.Box(point)?.Profile.Habits.GuestsApart == Known.Yes)
+            if (Wire.Apart(seat, other) is { } point && seen.Network.Design.Box(point)?.Profile.Habits.GuestsApart == Known.Yes)
             {
                 continue;
             }
             // Whoever asks for an address, and whoever is asked, writes the other down (RFC 826).
             foreach (var held in seen.Leasing.Holdings(other).Where(h => own.Exists(s => Meets(s, h)) || (h.Subnet is { } theirs && mine.Exists(m => Meets(theirs, m)))).DistinctBy(h => (h.Exact, h.From)))
             {
-                yield return new(held.Exact, held.Exact is null ? held.From : null, other.Owner, other.Hardware, held.Exact is not { } address || seen.Hosts.Holders(seat.Segment, address).Count < 2);
+                yield return new(held.Exact, held.Exact is null ? held.From : null, other.Owner, Shown(seen, seat, other), held.Exact is not { } address || seen.Hosts.Holders(seat.Segment, address).Count < 2);
             }
         }
 

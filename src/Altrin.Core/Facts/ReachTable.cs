@@ -78,8 +78,21 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
         foreach (var page in network.Interfaces.Where(i => i.Side is Side.Lan or Side.Page))
         {
             var address = leasing.Holdings(page) is [{ Exact: { } exact }] ? exact : (Addressing.Ipv4Address?)null;
-            yield return new(page.Owner, address, [.. classes.Where(c => c.Segment != Nowhere).Select(c => new SeatAnswer(c.Id, tracer.To(network.Find(c.Id, Side.Device)!, page).Answer))]);
+            yield return new(page.Owner, address, [.. classes.Where(c => c.Segment != Nowhere).Select(c => new SeatAnswer(c.Id, Opens(network.Find(c.Id, Side.Device)!, page)))]);
         }
+    }
+
+    /// <summary>
+    /// Whether a page opens. That of a gateway which passes its address on lies on the way out of whoever is behind: many answer
+    /// there, some do not (common practice); a LAN that overlaps it hides it.
+    /// </summary>
+    private Answer Opens(Interface from, Interface page)
+    {
+        var answer = tracer.To(from, page).Answer;
+        return answer.Kind == AnswerKind.No && page.Segment != from.Segment && Passer.CableOf(network.Design, page.Owner) is not null
+            && leasing.Holdings(from) is [{ Subnet: { } own }, ..] && !own.Overlaps(World.Own(page).Subnet) && tracer.ToInternet(from) is { Answer.IsYes: true, Segments: var way } && way.Contains(Sites.PortRef.Street)
+            ? Answer.NotKnown(Cause.Of(CauseCodes.PassedOn, $"Whether the page of {network.NameOf(page.Owner)} opens from behind while it passes its address on was not found out.", page.Owner))
+            : answer;
     }
 
     private string KeyOf(Interface device)
@@ -91,6 +104,7 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
         }
         var holdings = leasing.Holdings(device);
         return string.Join('|',
+            device.Behind,
             device.Segment,
             device.GuestOf,
             string.Join(',', holdings.Select(h => $"{h.Subnet}>{h.Gateway}{(h.Exact is null ? "~" : "")}")),

@@ -64,7 +64,7 @@ public sealed class Tracer
     /// </summary>
     internal static string? Likes(Interface host, IReadOnlyList<Holding> holdings) =>
         host.Side == Side.Device && host.Linked && host.Setting is Automatic && holdings.Count > 0 && holdings.All(h => h.Exact is null)
-            ? $"{host.Segment} {host.GuestOf} {host.ChecksLease} {string.Join(' ', holdings.Select(h => h.Server))}"
+            ? $"{host.Segment} {host.GuestOf} {host.ChecksLease} {host.Behind} {string.Join(' ', holdings.Select(h => h.Server))}"
             : null;
 
     /// <summary>The way from a host to whoever has an address.</summary>

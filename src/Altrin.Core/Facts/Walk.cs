@@ -16,6 +16,7 @@ internal sealed class Walk(World world, Choices choices)
     private readonly Trail _trail = new(world);
     private readonly Addresses _addresses = new(world, choices);
     private Hop _last;
+    private Wire? _wire;
 
     /// <summary>The need that the connection stands for; null for others.</summary>
     public ReachFromOutside? Need { get; init; }
@@ -136,7 +137,7 @@ internal sealed class Walk(World world, Choices choices)
         if (!from.Linked)
         {
             var cause = world.Unlinked(from);
-            var keyOpen = cause.Code == CauseCodes.WifiNotJoined && world.Network.Refusals.Any(r => r.Device == from.Owner && r.Why == RefusalReason.KeyNotKnown);
+            var keyOpen = cause.Code is CauseCodes.WifiNotJoined or CauseCodes.UplinkNotJoined && (world.Network.Refusals.Any(r => r.Device == from.Owner && r.Why == RefusalReason.KeyNotKnown) || world.Network.Unjoined.Any(r => r.Box == from.Owner && r.Why == RefusalReason.KeyNotKnown));
             (keyOpen ? _trail.Open : _trail.Wrong).Add(cause);
             _trail.StopsAt(from.Owner);
             return false;
@@ -249,6 +250,14 @@ internal sealed class Walk(World world, Choices choices)
                 _trail.Translate(at.Owner, ref packet, outer);
             }
         }
+        if (hop.Out.Side == Side.Wan && at.IsInner && world.PassedOn(at.Owner) is var (passed, known))
+        {
+            if (known == Known.No)
+            {
+                return Stop(at.Owner, passed);
+            }
+            _trail.Open.Add(passed);
+        }
         // What goes to a neighbour on the line does not pass the provider.
         if (hop.Out.Segment == PortRef.Street && (hop.ByDefault || hop.Next == World.Own(world.Street).Address))
         {
@@ -270,7 +279,7 @@ internal sealed class Walk(World world, Choices choices)
 
     /// <summary>Whether the rest of the way is the same as the router's own to the internet.</summary>
     private bool HandsOn(Interface at, RouterMode router, Packet packet) =>
-        Onward is not null && packet.Target == Provider.Host && at.IsInner && router.Translates && world.Overlap(at.Owner) is null
+        Onward is not null && packet.Target == Provider.Host && at.IsInner && router is { Translates: true, Passing: null } && world.Overlap(at.Owner) is null
         && router.Routes.All(r => !r.To.Contains(packet.Target)) && world.Sides(at.Owner).All(s => !s.IsInner || !World.Own(s).Subnet.Contains(packet.Target));
 
     /// <summary>What a router drops: connections from outside that nobody asked for, and everything between its guests and the others.</summary>
@@ -283,83 +292,6 @@ internal sealed class Walk(World world, Choices choices)
                 ? Cause.Of(CauseCodes.GuestsApart, $"{Name(at.Owner)} keeps its guests apart.", at.Owner)
                 : null;
     }
-
-    /// <summary>Who takes the packet in the segment: whoever answers for the address (RFC 826).</summary>
-    private Interface? Handed(Hop hop, Packet packet, bool answer)
-    {
-        _last = hop;
-        var segment = world.Network.Segment(hop.Out.Segment);
-        foreach (var ring in segment.Loops)
-        {
-            // A ring stops everything, but hides nothing: the way is followed all the same, so that what else is wrong on it is told.
-            _trail.StopsAt(hop.Out.Owner);
-            _trail.Wrong.Add(Cause.Of(CauseCodes.Loop, $"A ring of {ring.Cables.Count} {(ring.Cables.Count == 1 ? "cable" : "cables")} takes the segment down.", ring.Cables));
-        }
-        var takers = _addresses.Takers(hop.Out, hop.Next);
-        if (takers.Count == 0)
-        {
-            // Nobody found out whether a router answers there for the address of its other side.
-            var perhaps = world.Across(segment.Id, hop.Next).FirstOrDefault(r => r != hop.Out);
-            if (perhaps is null || choices.Pick(new("across", perhaps.Owner, Address: hop.Next), () => new(
-                [$"{Name(perhaps.Owner)} answers for its other side", $"{Name(perhaps.Owner)} does not"], [Silence(hop, packet, IsForwarded(hop, packet, answer), answer)])) == 1)
-            {
-                return Unanswered(hop, packet, answer);
-            }
-            takers = [perhaps];
-        }
-        var taker = takers[0];
-        if (takers.Count > 1)
-        {
-            var pick = choices.Pick(new("takes", segment.Id, Address: hop.Next), () => new([.. takers.Select(t => $"{Name(t.Owner)} answers for {hop.Next}")], _addresses.Clash(hop.Next, takers)));
-            taker = takers[Math.Min(pick, takers.Count - 1)];
-        }
-        return Apart(hop.Out, taker) is { } barrier && !Passes(barrier) ? null : taker;
-
-        bool Passes(string point)
-        {
-            var habit = world.HabitsOf(point).GuestsApart;
-            if (habit == Known.Unknown)
-            {
-                _trail.Open.Add(Cause.Of(CauseCodes.GuestsOpen, $"Whether {Name(point)} keeps its guests apart was not found out.", point));
-            }
-            return habit != Known.Yes || Stop(point, Cause.Of(CauseCodes.GuestsApart, $"{Name(point)} keeps its guests apart.", point)) is not null;
-        }
-    }
-
-    private Interface? Unanswered(Hop hop, Packet packet, bool answer)
-    {
-        var (outer, next) = (hop.Out, hop.Next);
-        var forwarded = IsForwarded(hop, packet, answer);
-        if (forwarded && Aims.FirstOrDefault(a => a.Segment == outer.Segment && _addresses.MayBeLeased(a, next)) is { } aim)
-        {
-            var cause = Cause.Of(CauseCodes.ForwardToLease, $"{Name(outer.Owner)} forwards to {next}, which {Name(aim.Owner)} has only by luck.", outer.Owner, aim.Owner);
-            if (choices.Pick(new("aim", aim.Owner, Address: next), () => new([$"{Name(aim.Owner)} has {next}", $"another or nobody has {next}"], [cause])) == 0)
-            {
-                _addresses.Give(aim, next);
-                return aim;
-            }
-            return Stop(outer.Owner, cause);
-        }
-        return Stop(forwarded || !hop.ByDefault ? outer.Owner : hop.Blame, Silence(hop, packet, forwarded, answer));
-    }
-
-    /// <summary>Whether a router hands the packet to whom it forwards it.</summary>
-    private bool IsForwarded(Hop hop, Packet packet, bool answer) => !answer && hop.Next == packet.Target && _trail.Forwarded(hop.Out.Owner);
-
-    /// <summary>That nobody answers for the address of a hop.</summary>
-    private Cause Silence(Hop hop, Packet packet, bool forwarded, bool answer)
-    {
-        var (outer, next) = (hop.Out, hop.Next);
-        return forwarded ? Cause.Of(CauseCodes.NotForwarded, $"{Name(outer.Owner)} forwards port {packet.Port} to {next}, where nobody answers.", outer.Owner)
-            : hop.ByDefault ? Cause.Of(CauseCodes.GatewayWrong, $"Nobody answers at the gateway {next} {world.Whose(outer, hop.Blame)}.", hop.Blame)
-            : world.Overlap(outer.Owner) is { } overlap ? world.OverlapCause(overlap)
-            : answer ? Cause.Of(CauseCodes.NoWayBack, $"The answer is to go to {next}, and nobody is there beside {Name(outer.Owner)}.", outer.Owner)
-            : Cause.Of(CauseCodes.NoAnswer, $"Nobody answers at {next} beside {Name(outer.Owner)}.", outer.Owner);
-    }
-
-    /// <summary>The access point that keeps two hosts of one segment apart, where one is its guest; null where none does. Guests get to routers.</summary>
-    internal static string? Apart(Interface a, Interface b) =>
-        a.GuestOf is { } of && !b.IsInner && b.Side != Side.Provider ? of : b.GuestOf is { } other && !a.IsInner && a.Side != Side.Provider ? other : null;
 
     private Interface? AtProvider(Interface at, ref Packet packet, bool answer)
     {
@@ -383,6 +315,13 @@ internal sealed class Walk(World world, Choices choices)
             _trail.Translate(PortRef.Street, ref packet, Provider.CarrierPublic);
         }
         return world.Internet;
+    }
+
+    private Interface? Handed(Hop hop, Packet packet, bool answer)
+    {
+        _last = hop;
+        _wire ??= new(world, choices, _addresses, _trail, Aims);
+        return _wire.Handed(hop, packet, answer);
     }
 
     private Interface? Stop(string by, Cause cause) => _trail.Stop(by, cause);

@@ -54,6 +54,9 @@ internal sealed class World
     /// <summary>Routers that answer in a segment for the address that they have on their other side.</summary>
     public IEnumerable<Interface> Across(string segment, Ipv4Address address) => _across[(segment, address)];
 
+    /// <summary>Ports that a box keeps for itself.</summary>
+    public IReadOnlyList<int> KeptPorts(string box) => Network.Design.Box(box)?.Profile.KeptPorts ?? [];
+
     public OverlapFact? Overlap(string router) => _overlaps.GetValueOrDefault(router);
 
     /// <summary>Narrower subnets that somebody in a segment, or a router between two overlapping ones, believes in, and why that matters.</summary>
@@ -97,7 +100,7 @@ internal sealed class World
     public string Whose(Interface host, string blame) => blame == host.Owner ? $"of {Name(host.Owner)}" : $"that {Name(blame)} hands out";
 
     /// <summary>At the street the provider's word counts: leased where it leases, the given address where it gave one.</summary>
-    public Cause? WrongAtStreet(Interface host) => (Service, host.Setting) switch
+    public Cause? WrongAtStreet(Interface host) => host.KeptOff is { } fault ? KeptOff(host, fault) : (Service, host.Setting) switch
     {
         (PublicFixed given, Fixed typed) when typed.Address == given.Address && typed.Gateway == given.Gateway => null,
         (PublicFixed given, _) => Cause.Of(CauseCodes.WanNotSet, $"The provider's fixed address {given.Address} with gateway {given.Gateway} is not set on {Name(host.Owner)}.", host.Owner),
@@ -105,9 +108,64 @@ internal sealed class World
         _ => null,
     };
 
+    private Cause KeptOff(Interface host, LineFault fault) => Cause.Of(
+        CauseCodes.LineNotMet,
+        fault switch
+        {
+            LineFault.Login => $"The line asks for the provider's login, and {Name(host.Owner)} has none.",
+            LineFault.Tag => $"The line asks for a VLAN tag{(Service.Line.Tag is { } tag ? $", {tag}" : "")}, and {Name(host.Owner)} does not send it.",
+            _ => $"The line is locked to {Service.Line.LockedTo}, and {Name(host.Owner)} shows another hardware address.",
+        },
+        host.Owner);
+
+    /// <summary>That a box may join another one of the same name, or itself.</summary>
+    public Cause Strays(RadioLink link) => Cause.Of(
+        CauseCodes.RepeaterStrays,
+        $"{Name(link.Box)} looks for a name that {string.Join(" and ", link.Rivals.Select(r => r == link.Box ? "it" : Name(r)))} {(link.Rivals.Count == 1 ? "sends" : "send")} too: whom it joins is luck.",
+        link.Box);
+
+    /// <summary>That nobody found out whether a box takes frames with four addresses; null where it does.</summary>
+    public Cause? Untold(RadioLink link) => Network.Design.Mode(link.Box) is not SatelliteMode && Network.Design.Box(link.To)!.Profile.Radios.All(r => r.FourAddress == Known.Unknown)
+        ? Cause.Of(CauseCodes.UplinkNotJoined, $"Whether {Name(link.To)} takes four addresses from {Name(link.Box)} was not found out.", link.Box)
+        : null;
+
+    /// <summary>
+    /// The radio link with three addresses between a host and who leased it its address, and what is known of leases through it;
+    /// null where none lies between, or where they get through.
+    /// </summary>
+    public (RadioLink Link, Known Through, Cause Why)? Proxied(Interface host, string server)
+    {
+        if (Network.RadioLinks.Count == 0 || (Network.Find(server, Side.Lan) ?? Network.Find(GuestId.BoxOf(server) ?? server, Side.Guest)) is not { } seat)
+        {
+            return null;
+        }
+        var link = Network.RadioLinks.FirstOrDefault(l => l.Segment == host.Segment && l.Frames == UplinkFrames.ThreeAddress && l.Between(host, seat) && HabitsOf(l.Box).LeasesThrough != Known.Yes
+            // The box itself is an ordinary client of the Wi-Fi.
+            && host.Owner != l.Box);
+        return link is null ? null : (link, HabitsOf(link.Box).LeasesThrough, Cause.Of(
+            CauseCodes.LeasesThrough,
+            $"{Name(link.Box)} joins with three addresses: whether leases get through it to who is behind differs from box to box.",
+            link.Box));
+    }
+
+    /// <summary>What becomes of the other ports of a gateway that passes its address on; null where they keep the internet, or where it passes on nothing.</summary>
+    public (Cause Why, Known Keeps)? PassedOn(string gateway)
+    {
+        if (Network.Router(gateway) is not { Passing: { } passing } || Passer.CableOf(Network.Design, gateway) is null || passing.Kind == PassKind.Mapping || HabitsOf(gateway).KeepsOthers == Known.Yes)
+        {
+            return null;
+        }
+        var keeps = HabitsOf(gateway).KeepsOthers;
+        return (Cause.Of(
+            CauseCodes.PassedOn,
+            keeps == Known.No ? $"{Name(gateway)} passes its address on, and its other ports have no internet." : $"Whether the other ports of {Name(gateway)} keep the internet while it passes its address on was not found out.",
+            gateway), keeps);
+    }
+
     /// <summary>Why a host has no link.</summary>
     public Cause Unlinked(Interface host) =>
-        host.Side == Side.Wan ? Cause.Of(CauseCodes.NoWayOut, $"Nothing is plugged into the outer side of {Name(host.Owner)}.", host.Owner)
+        Network.Unjoined.FirstOrDefault(u => u.Box == host.Owner) is { } unjoined ? Cause.Of(CauseCodes.UplinkNotJoined, $"{Name(host.Owner)} does not join {Name(unjoined.To)} by radio.", host.Owner)
+        : host.Side == Side.Wan ? Cause.Of(CauseCodes.NoWayOut, $"Nothing is plugged into the outer side of {Name(host.Owner)}.", host.Owner)
         : Network.Refusals.Any(r => r.Device == host.Owner) ? Cause.Of(CauseCodes.WifiNotJoined, $"{Name(host.Owner)} does not get into the Wi-Fi that it looks for.", host.Owner)
         : Cause.Of(CauseCodes.NotConnected, $"{Name(host.Owner)} is connected to nothing.", host.Owner);
 

@@ -1,4 +1,5 @@
 using Altrin.Core.Changes;
+using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings;
@@ -9,7 +10,8 @@ internal static class WifiNames
     /// <summary>Every radio that sends, by box and radio.</summary>
     public static IEnumerable<(string Box, RadioSetting Setting)> Sending(Evidence e) => e.Design.SetUp.Boxes
         .OrderBy(b => b.Box, StringComparer.Ordinal)
-        .SelectMany(b => b.Mode.Radios.Where(r => r.On).OrderBy(r => r.Radio, StringComparer.Ordinal).Select(r => (b.Box, r)));
+        .SelectMany(b => b.Mode.Radios.Where(r => r.On).OrderBy(r => r.Radio, StringComparer.Ordinal).Select(r => (b.Box, r)))
+        .Where(r => !Passer.TurnsWifiOff(e.Design, r.Box));
 
     /// <summary>Devices that remember one name take the name and key of a radio instead.</summary>
     public static IEnumerable<Change> Rejoin(Evidence e, string name, RadioSetting like) => e.Design.SetUp.Devices

@@ -34,15 +34,23 @@ public static class Compiler
         var loops = links.Loops.ToLookup(l => l.In);
         var cables = links.Cables.ToLookup(c => c.End, c => c.Id);
         var segments = new List<Segment>();
+        var segmentOf = new Dictionary<Group, string>();
+        var radio = links.RadioLinks.Select(r => (r.Link, r.Frames, r.Rivals, Behind: links.Behind(r.Link))).OrderBy(r => r.Link.Id, StringComparer.Ordinal).ToList();
+        var passing = design.SetUp.Boxes.Where(b => Passer.CableOf(design, b.Box) is not null).Select(b => b.Box).ToHashSet(StringComparer.Ordinal);
         foreach (var groups in links.Domains())
         {
             var id = IdOf(groups, modes);
             var linked = groups.Length > 1;
+            foreach (var group in groups)
+            {
+                segmentOf[group] = id;
+            }
             var servers = groups.Select(ServerOf).OfType<ServerSeat>().ToList();
             var woken = servers.Count == 0 && linked ? groups.Select(Woken).OfType<ServerSeat>().ToList() : [];
             var interfaces = groups
                 .SelectMany(g => InterfacesOf(g, id, linked))
                 .Select(i => woken.Find(w => w.Owner == i.Owner) is { } awake && i.Setting is Automatic ? i with { Setting = new Fixed(new(awake.Own, awake.PrefixLength), null, []) } : i)
+                .Select(i => radio.Count == 0 ? i : i with { Behind = string.Join(' ', radio.Where(r => r.Behind.Contains(Group.Of(i))).Select(r => r.Link.Id)) })
                 .OrderBy(i => i.Owner, StringComparer.Ordinal).ThenBy(i => i.Side)
                 .ToList();
             segments.Add(new(
@@ -60,7 +68,11 @@ public static class Compiler
             segments,
             [.. segments.SelectMany(s => s.Interfaces).OrderBy(i => i.Owner, StringComparer.Ordinal).ThenBy(i => i.Side)],
             [.. links.Links.OrderBy(l => l.Id, StringComparer.Ordinal)],
-            links.Refusals);
+            links.Refusals)
+        {
+            RadioLinks = [.. radio.Select(r => new RadioLink(r.Link.From.Owner, r.Link.To.Owner, r.Link.Id, r.Frames, segmentOf[r.Link.To], r.Behind, r.Rivals))],
+            Unjoined = [.. links.Unjoined.OrderBy(u => u.Box, StringComparer.Ordinal)],
+        };
 
         IEnumerable<Interface> InterfacesOf(Group group, string segment, bool linked)
         {
@@ -74,22 +86,35 @@ public static class Compiler
             }
             if (settings.TryGetValue(group.Owner, out var device))
             {
-                return [new(group.Owner, Side.Device, segment, linked, device.Address, devices[group.Owner].Hardware) { GuestOf = links.GuestOf(group.Owner), ChecksLease = devices[group.Owner].ChecksLease }];
+                return [new(group.Owner, Side.Device, segment, linked, AtLine(segment, group.Owner, device.Address), devices[group.Owner].Hardware) { KeptOff = KeptOff(segment, group.Owner), GuestOf = links.GuestOf(group.Owner), ChecksLease = devices[group.Owner].ChecksLease }];
             }
             var box = boxes[group.Owner];
             return (modes[group.Owner], group.Wan) switch
             {
                 (RouterMode { Guest: { } guest }, _) when group.Guest => [new(box.Id, Side.Guest, segment, linked, new Fixed(guest.Lan, null, []), box.Hardware)],
-                (RouterMode router, true) => [new(box.Id, Side.Wan, segment, linked, router.Wan, box.WanHardware) { ChecksLease = box.Profile.Habits.ChecksLease }],
+                // A fixed public address that is passed on is with the box that got it.
+                (RouterMode { Wan: Fixed }, true) when segment == PortRef.Street && passing.Contains(box.Id) => [new(box.Id, Side.Wan, segment, false, new Automatic(), box.WanHardware)],
+                (RouterMode router, true) => [new(box.Id, Side.Wan, segment, linked, AtLine(segment, box.Id, router.Wan), router.Line.Hardware ?? box.WanHardware) { KeptOff = KeptOff(segment, box.Id), ChecksLease = box.Profile.Habits.ChecksLease }],
                 (RouterMode router, false) => [new(box.Id, Side.Lan, segment, linked, new Fixed(router.Lan, null, []), box.Hardware)],
                 (AccessPointMode point, false) => [new(box.Id, Side.Page, segment, linked, point.Page, box.Hardware) { ChecksLease = box.Profile.Habits.ChecksLease }],
+                (RepeaterMode repeater, _) => [new(box.Id, Side.Page, segment, linked, repeater.Page, box.Hardware) { ChecksLease = box.Profile.Habits.ChecksLease }],
+                (WirelessBridgeMode bridge, _) => [new(box.Id, Side.Page, segment, linked, bridge.Page, box.Hardware) { ChecksLease = box.Profile.Habits.ChecksLease }],
                 (SwitchMode { Page: { } page }, _) => [new(box.Id, Side.Page, segment, linked, page, box.Hardware) { ChecksLease = box.Profile.Habits.ChecksLease }],
                 _ => [],
             };
         }
 
+        LineFault? KeptOff(string segment, string owner) => segment == PortRef.Street ? Line.Keeps(design, owner) : null;
+
+        // Whoever a gateway passes a fixed public address to is handed it.
+        HostAddress AtLine(string segment, string owner, HostAddress typed) =>
+            typed is Automatic && segment == PortRef.Street && design.Site.Service is PublicFixed given && passing.Any(g => g != owner && Passer.CableOf(design, g)!.Ends(owner))
+                ? new Fixed(given.Address, given.Gateway, given.NameServers.Count > 0 ? given.NameServers : [Provider.Names])
+                : typed;
+
         ServerSeat? ServerOf(Group group) =>
-            group.Owner == PortRef.Street ? Provider.Server(design.Site.Service)
+            // A gateway that passes its address on goes out by the same one, and asks for no lease of its own.
+            group.Owner == PortRef.Street ? Provider.Server(design.Site.Service) is { } line ? line with { Leases = line.Leases + passing.Count } : null
             : group.Guest && modes.GetValueOrDefault(group.Owner) is RouterMode { Guest: { } guest }
                 ? new(GuestId.Of(group.Owner), guest.Pool, guest.Lan.PrefixLength, guest.Lan.Address, guest.Lan.Address, [guest.Lan.Address], [], null) { ChecksOffer = boxes[group.Owner].Profile.Habits.ChecksOffer }
             : !group.Wan && modes.GetValueOrDefault(group.Owner) is RouterMode { Server.On: true } router

@@ -15,19 +15,25 @@ public readonly record struct Group(string Owner, bool Wan, bool Guest = false) 
         return byOwner != 0 ? byOwner : (Guest, Wan).CompareTo((other.Guest, other.Wan));
     }
 
+    /// <summary>The group that a side is part of.</summary>
+    internal static Group Of(Interface side) => new(side.Owner, side.Side == Side.Wan, side.Side == Side.Guest);
+
     /// <summary>Every side that a box may have.</summary>
     internal static IEnumerable<Group> Of(string owner) => [new(owner, false), new(owner, true), new(owner, false, true)];
 }
 
-/// <summary>A cable or a Wi-Fi that joins two things in use.</summary>
-/// <param name="Id">The cable's id; "wifi:" and the device for a Wi-Fi.</param>
+/// <summary>A cable, a radio link between boxes, or a Wi-Fi that joins two things in use.</summary>
+/// <param name="Id">The cable's id; "radio:" and the box that joins for a radio link; "wifi:" and the device for a Wi-Fi.</param>
 /// <param name="A">One end.</param>
-/// <param name="B">The other end; for a Wi-Fi the box, without a port.</param>
+/// <param name="B">The other end; by radio the box, without a port.</param>
 /// <param name="From">What <paramref name="A"/> belongs to.</param>
 /// <param name="To">What <paramref name="B"/> belongs to.</param>
-/// <param name="Cable">The cable; null for a Wi-Fi.</param>
+/// <param name="Cable">The cable; null for radio.</param>
 public sealed record Link(string Id, PortRef A, PortRef B, Group From, Group To, Cable? Cable)
 {
+    /// <summary>Whether it is a radio link between boxes.</summary>
+    public bool IsRadio { get; init; }
+
     /// <summary>The Wi-Fi of a device at a box.</summary>
     public static Link OfWifi(string device, Group box) => new($"wifi:{device}", PortRef.OfDevice(device), new(box.Owner, ""), new(device, false), box, null);
 

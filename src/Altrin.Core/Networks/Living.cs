@@ -124,7 +124,7 @@ public static class Living
 
     /// <summary>Whoever answers an asker. Of a service that nobody asked about, the stand-in addresses are given.</summary>
     private static IReadOnlyList<ServerSeat> ServersOf(Network network, Interface asker) =>
-        [.. network.Segment(asker.Segment).Servers.Select(s => s.Pool is null ? s with { Pool = AddressRange.Between(new(s.Own.Bits + 1), Subnet.Containing(s.Own, s.PrefixLength).Hosts.Last) } : s)];
+        asker.KeptOff is not null ? [] : [.. network.Segment(asker.Segment).Servers.Select(s => s.Pool is null ? s with { Pool = AddressRange.Between(new(s.Own.Bits + 1), Subnet.Containing(s.Own, s.PrefixLength).Hosts.Last) } : s)];
 
     /// <summary>
     /// What an asker notices: a device or the outer side of a router its own cable or Wi-Fi and the starts at both ends, the page of

@@ -23,6 +23,12 @@ public sealed record Network(
     private readonly Dictionary<string, BoxMode> _modes = Design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
     private readonly Dictionary<string, string> _names = Design.Site.Boxes.Select(b => (b.Id, b.Name)).Concat(Design.Site.Devices.Select(d => (d.Id, d.Name))).ToDictionary(x => x.Id, x => x.Name, StringComparer.Ordinal);
 
+    /// <summary>Radio links between boxes that carry something, by box.</summary>
+    public IReadOnlyList<RadioLink> RadioLinks { get; init; } = [];
+
+    /// <summary>Boxes that should join another by radio and do not, by box.</summary>
+    public IReadOnlyList<LinkRefusal> Unjoined { get; init; } = [];
+
     /// <summary>Routers that moved their LAN away from what is set in the design, outermost first.</summary>
     public IReadOnlyList<Renumbered> Renumbered { get; private init; } = [];
 
@@ -64,9 +70,13 @@ public sealed record Segment(
     public bool HasStreet => Id == PortRef.Street;
 }
 
-/// <summary>A ring of cables.</summary>
-/// <param name="Cables">The cables of the ring, by id.</param>
-public sealed record Loop(IReadOnlyList<string> Cables);
+/// <summary>A ring of cables, radio links or both.</summary>
+/// <param name="Cables">The cables and radio links of the ring, by id.</param>
+public sealed record Loop(IReadOnlyList<string> Cables)
+{
+    /// <summary>Whether nobody found out if a box of it stops its radio link by itself.</summary>
+    public bool Perhaps { get; init; }
+}
 
 /// <summary>The sides on which something can hold an address.</summary>
 public enum Side
@@ -101,6 +111,12 @@ public sealed record Interface(string Owner, Side Side, string Segment, bool Lin
 
     /// <summary>Whether it tries an address that it was leased before using it.</summary>
     public Known ChecksLease { get; init; }
+
+    /// <summary>The radio links of its segment that it is behind, by id; empty where none is.</summary>
+    public string Behind { get; init; } = "";
+
+    /// <summary>What the line wants and does not get from it; null for what is let on, and for whatever is not at the street.</summary>
+    public LineFault? KeptOff { get; init; }
 
     /// <summary>Whether it is the same side of the same owner; two networks are never compared.</summary>
     public bool Equals(Interface? other) => ReferenceEquals(this, other) || (other is not null && Side == other.Side && Owner == other.Owner);
@@ -149,14 +165,3 @@ public sealed record ServerSeat(
 /// <param name="Wifi">What it remembers.</param>
 /// <param name="Why">What stands in the way.</param>
 public sealed record WifiRefusal(string Device, WifiJoin Wifi, RefusalReason Why);
-
-/// <summary>What keeps a device out of a Wi-Fi.</summary>
-public enum RefusalReason
-{
-    /// <summary>The box beside it sends no such name.</summary>
-    NameNotSent,
-    /// <summary>The name is there with another key.</summary>
-    KeyDiffers,
-    /// <summary>The key of one of both is not recorded.</summary>
-    KeyNotKnown,
-}

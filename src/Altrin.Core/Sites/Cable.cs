@@ -10,6 +10,9 @@ public sealed record Cable(string Id, PortRef A, PortRef B, Medium Medium, doubl
 {
     /// <summary>The end that is not <paramref name="end"/>.</summary>
     public PortRef OtherEnd(PortRef end) => A == end ? B : A;
+
+    /// <summary>Whether it ends at somebody.</summary>
+    public bool Ends(string owner) => A.Owner == owner || B.Owner == owner;
 }
 
 /// <summary>What carries a link.</summary>

@@ -54,6 +54,21 @@ public sealed record BoxHabits
     /// <summary>Whether its guest name stays apart from the rest in access-point mode.</summary>
     public Known GuestsApart { get; init; }
 
+    /// <summary>Whether leases get through it reliably while it joins by radio with three addresses.</summary>
+    public Known LeasesThrough { get; init; }
+
+    /// <summary>Whether it stops its radio link while a cable leads the same way.</summary>
+    public Known StopsRings { get; init; }
+
+    /// <summary>Whether its other ports keep the internet while it passes its public address on.</summary>
+    public Known KeepsOthers { get; init; }
+
+    /// <summary>Whether its Wi-Fi goes off while it passes its public address on.</summary>
+    public Known WifiOffWhilePassing { get; init; }
+
+    /// <summary>Whether it still announces itself as an IPv6 router when it no longer routes.</summary>
+    public Known AnnouncesIpv6 { get; init; }
+
     /// <summary>Whether a device inside reaches a forwarded port by the public address (hairpinning, RFC 4787, section 6).</summary>
     public Known LoopsBack { get; init; }
 }

@@ -26,6 +26,15 @@ public sealed record Profile(
     /// <summary>What it does by itself.</summary>
     public BoxHabits Habits { get; init; } = BoxHabits.NotKnown;
 
+    /// <summary>Ways in which it can pass its public address on; empty for none.</summary>
+    public IReadOnlyList<PassKind> Passes { get; init; } = [];
+
+    /// <summary>The mesh kit that it belongs to: nodes of one kit join each other; null for none.</summary>
+    public string? Kit { get; init; }
+
+    /// <summary>Outside ports that it keeps for itself, whatever is forwarded or left to a DMZ host; empty for none.</summary>
+    public IReadOnlyList<int> KeptPorts { get; init; } = [];
+
     /// <summary>The port with this id; null when there is none.</summary>
     public Port? Port(string id) => Ports.FirstOrDefault(p => p.Id == id);
 }
@@ -60,6 +69,12 @@ public enum ModeKind
     Bridge,
     /// <summary>All ports are one: a switch, a powerline or coax unit, an injector.</summary>
     Switch,
+    /// <summary>Joins another box by radio and sends Wi-Fi itself.</summary>
+    Repeater,
+    /// <summary>Joins another box by radio and serves its sockets only.</summary>
+    WirelessBridge,
+    /// <summary>A node of a mesh kit that its main node manages.</summary>
+    Satellite,
 }
 
 /// <summary>A socket.</summary>
@@ -81,7 +96,17 @@ public enum PortRole
 /// <summary>A radio of a box.</summary>
 /// <param name="Id">Slug, unique on the box.</param>
 /// <param name="Band">Where it sends.</param>
-public sealed record Radio(string Id, RadioBand Band);
+public sealed record Radio(string Id, RadioBand Band)
+{
+    /// <summary>The channels that it can be set to where it stands, by its country list; empty where not read.</summary>
+    public IReadOnlyList<int> Channels { get; init; } = [];
+
+    /// <summary>The newest protection that it knows as a client; null where not read.</summary>
+    public WifiSecurity? NewestSecurity { get; init; }
+
+    /// <summary>Whether it can cross to a box that joins it with four addresses.</summary>
+    public Known FourAddress { get; init; }
+}
 
 /// <summary>Wi-Fi bands.</summary>
 public enum RadioBand

@@ -9,6 +9,9 @@ public abstract record Service(int? DownMbps, int? UpMbps)
 {
     /// <summary>How many boxes or devices the provider gives an address at a time, 1 to 16; one is usual (common practice).</summary>
     public int Leases { get; init; } = 1;
+
+    /// <summary>What the line asks for.</summary>
+    public LineNeeds Line { get; init; } = LineNeeds.NotAsked;
 }
 
 /// <summary>One public address, leased and changing.</summary>

@@ -34,7 +34,11 @@ public enum NamingSchool
 /// <param name="Profile">What this kind of box can do, copied from the gear shelf.</param>
 /// <param name="Hardware">Hardware address printed for its LAN side; null where not read.</param>
 /// <param name="WanHardware">Hardware address of its WAN side; null where not read.</param>
-public sealed record Box(string Id, string Name, Profile Profile, HardwareAddress? Hardware, HardwareAddress? WanHardware);
+public sealed record Box(string Id, string Name, Profile Profile, HardwareAddress? Hardware, HardwareAddress? WanHardware)
+{
+    /// <summary>What lives in it beside the internet, in order.</summary>
+    public IReadOnlyList<LineService> Holds { get; init; } = [];
+}
 
 /// <summary>A device of the customer: it uses the network and is no part of it.</summary>
 /// <param name="Id">Readable slug, unique in the file, never reused.</param>
@@ -45,6 +49,12 @@ public sealed record Device(string Id, string Name, DeviceKind Kind, HardwareAdd
 {
     /// <summary>Whether it tries an address that it was leased before using it (RFC 5227).</summary>
     public Known ChecksLease { get; init; }
+
+    /// <summary>The bands that it knows; empty where nobody found out: it is then taken to know them all (common practice).</summary>
+    public IReadOnlyList<RadioBand> Bands { get; init; } = [];
+
+    /// <summary>The newest Wi-Fi protection that it knows; null where nobody found out: it is then taken to know them all (common practice).</summary>
+    public WifiSecurity? NewestSecurity { get; init; }
 }
 
 /// <summary>What a customer's device is.</summary>

@@ -237,6 +237,7 @@ export interface components {
             name: string;
             hardware?: null | string;
             wanHardware?: null | string;
+            holds?: null | components["schemas"]["LineService"][];
             profile: components["schemas"]["ProfileDocument"];
         };
         /** @enum {unknown} */
@@ -254,6 +255,10 @@ export interface components {
             portRequests?: null | boolean;
             routes?: null | components["schemas"]["RouteDocument"][];
             guestName?: null | components["schemas"]["GuestNameDocument"];
+            uplink?: null | components["schemas"]["UplinkDocument"];
+            satellite?: null | components["schemas"]["SatelliteDocument"];
+            passing?: null | components["schemas"]["PassingDocument"];
+            line?: null | components["schemas"]["LineSettingDocument"];
             page?: null | components["schemas"]["HostAddressDocument"];
             radios?: null | components["schemas"]["RadioSettingDocument"][];
         };
@@ -270,7 +275,7 @@ export interface components {
             subjects: string[];
             text: string;
         };
-        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeSetTranslation"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
+        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeSetUplink"] | components["schemas"]["ChangeSetSatellite"] | components["schemas"]["ChangeSetPassing"] | components["schemas"]["ChangeSetLine"] | components["schemas"]["ChangeSetTranslation"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
         ChangeAcceptFinding: {
             /** @enum {string} */
             kind?: "acceptFinding";
@@ -387,6 +392,12 @@ export interface components {
             /** Format: int32 */
             minutes: null | number;
         };
+        ChangeSetLine: {
+            /** @enum {string} */
+            kind?: "setLine";
+            box: string;
+            line: components["schemas"]["LineSetting"];
+        };
         ChangeSetMode: {
             /** @enum {string} */
             kind?: "setMode";
@@ -398,6 +409,12 @@ export interface components {
             kind?: "setPageAddress";
             box: string;
             address: components["schemas"]["HostAddress"];
+        };
+        ChangeSetPassing: {
+            /** @enum {string} */
+            kind?: "setPassing";
+            box: string;
+            passing: null | components["schemas"]["Passing"];
         };
         ChangeSetPointGuest: {
             /** @enum {string} */
@@ -416,6 +433,13 @@ export interface components {
             kind?: "setRadio";
             box: string;
             setting: components["schemas"]["RadioSetting"];
+        };
+        ChangeSetSatellite: {
+            /** @enum {string} */
+            kind?: "setSatellite";
+            box: string;
+            main: string;
+            by: null | string;
         };
         ChangeSetServerDomain: {
             /** @enum {string} */
@@ -442,6 +466,12 @@ export interface components {
             kind?: "setTranslation";
             box: string;
             on: boolean;
+        };
+        ChangeSetUplink: {
+            /** @enum {string} */
+            kind?: "setUplink";
+            box: string;
+            link: null | components["schemas"]["Uplink"];
         };
         ChangeSetWan: {
             /** @enum {string} */
@@ -496,6 +526,8 @@ export interface components {
             kind: components["schemas"]["DeviceKind"];
             hardware?: null | string;
             checksLease?: null | boolean;
+            bands?: null | components["schemas"]["RadioBand"][];
+            newestSecurity?: null | components["schemas"]["WifiSecurity"];
         };
         /** @enum {unknown} */
         DeviceKind: "phone" | "tablet" | "laptop" | "computer" | "printer" | "recorder" | "television" | "console" | "controller" | "storage" | "other";
@@ -548,6 +580,8 @@ export interface components {
             source?: string;
             accepted?: null | components["schemas"]["Acceptance"];
         };
+        /** @enum {unknown} */
+        FrameProtection: "off" | "optional" | "required";
         GuestDocument: {
             name: string;
             security: components["schemas"]["WifiSecurity"];
@@ -581,6 +615,11 @@ export interface components {
             servesWhenAlone?: null | boolean;
             guestsApart?: null | boolean;
             loopsBack?: null | boolean;
+            leasesThrough?: null | boolean;
+            stopsRings?: null | boolean;
+            keepsOthers?: null | boolean;
+            wifiOffWhilePassing?: null | boolean;
+            announcesIpv6?: null | boolean;
         };
         /** @example 02:00:5e:00:53:01 */
         HardwareAddress: string;
@@ -658,6 +697,28 @@ export interface components {
             offers: components["schemas"]["Offer"][];
             whyNone: null | components["schemas"]["Cause"];
         };
+        LineNeedsDocument: {
+            login?: null | boolean;
+            tagged?: null | boolean;
+            /** Format: int32 */
+            tag?: null | number;
+            locked?: null | boolean;
+            lockedTo?: null | string;
+        };
+        /** @enum {unknown} */
+        LineService: "telephone" | "television" | "alarm";
+        LineSetting: {
+            login: boolean;
+            /** Format: int32 */
+            tag: null | number;
+            hardware: null | components["schemas"]["HardwareAddress"];
+        };
+        LineSettingDocument: {
+            login?: null | boolean;
+            /** Format: int32 */
+            tag?: null | number;
+            hardware?: null | string;
+        };
         LinkFact: {
             id: string;
             kind: components["schemas"]["LinkKind"];
@@ -668,7 +729,7 @@ export interface components {
             inRing: boolean;
         };
         /** @enum {unknown} */
-        LinkKind: "cable" | "wifi";
+        LinkKind: "cable" | "wifi" | "radio";
         ManagementFact: {
             box: string;
             address: null | components["schemas"]["Ipv4Address"];
@@ -677,7 +738,7 @@ export interface components {
         /** @enum {unknown} */
         Medium: "unknown" | "cat5" | "cat5e" | "cat6" | "cat6a" | "fibre" | "powerline" | "coax";
         /** @enum {unknown} */
-        ModeKind: "router" | "accessPoint" | "bridge" | "switch";
+        ModeKind: "router" | "accessPoint" | "bridge" | "switch" | "repeater" | "wirelessBridge" | "satellite";
         /** @enum {unknown} */
         NamingSchool: "oneName" | "onePerBox" | "onePerBand";
         NeedDocument: {
@@ -728,7 +789,7 @@ export interface components {
             movedTo: null | components["schemas"]["Subnet"];
         };
         /** @enum {unknown} */
-        OverlapHabit: "unknown" | "carriesOn" | "refuses" | "renumbers" | null;
+        OverlapHabit: "unknown" | "carriesOn" | "refuses" | "renumbers";
         PageOfJobSummary: {
             items: components["schemas"]["JobSummary"][];
             /** Format: int32 */
@@ -746,6 +807,18 @@ export interface components {
             perPage: number;
             /** Format: int32 */
             total: number;
+        };
+        /** @enum {unknown} */
+        PassKind: "port" | "hardware" | "mapping";
+        Passing: {
+            kind: components["schemas"]["PassKind"];
+            port: null | string;
+            to: null | components["schemas"]["HardwareAddress"];
+        };
+        PassingDocument: {
+            kind: components["schemas"]["PassKind"];
+            port?: null | string;
+            to?: null | string;
         };
         PoolFact: {
             router: string;
@@ -807,6 +880,9 @@ export interface components {
             factoryPool?: null | string;
             wanPortJoins: boolean;
             habits?: null | components["schemas"]["HabitsDocument"];
+            passes?: null | components["schemas"]["PassKind"][];
+            kit?: null | string;
+            keptPorts?: null | number[];
         };
         ProofDocument: {
             format: string;
@@ -820,12 +896,15 @@ export interface components {
             details: null | components["schemas"]["FactDetails"];
         };
         /** @enum {unknown} */
-        Protocol: "tcp" | "udp" | null;
+        Protocol: "tcp" | "udp";
         /** @enum {unknown} */
         RadioBand: "ghz2" | "ghz5" | "ghz6";
         RadioDocument: {
             id: string;
             band: components["schemas"]["RadioBand"];
+            channels?: null | number[];
+            newestSecurity?: null | components["schemas"]["WifiSecurity"];
+            fourAddress?: null | boolean;
         };
         RadioSetting: {
             radio: string;
@@ -833,6 +912,13 @@ export interface components {
             name: string;
             security: components["schemas"]["WifiSecurity"];
             key: null | string;
+            /** Format: int32 */
+            channel?: null | number;
+            /** Format: int32 */
+            widthMhz?: null | number;
+            hidden?: boolean;
+            protectsFrames?: null | components["schemas"]["FrameProtection"];
+            wdsPeers?: string[];
         };
         RadioSettingDocument: {
             radio: string;
@@ -840,6 +926,13 @@ export interface components {
             name: string;
             security: components["schemas"]["WifiSecurity"];
             key?: null | string;
+            /** Format: int32 */
+            channel?: null | number;
+            /** Format: int32 */
+            widthMhz?: null | number;
+            hidden?: null | boolean;
+            protectsFrames?: null | components["schemas"]["FrameProtection"];
+            wdsPeers?: null | string[];
         };
         ReachCell: {
             from: string;
@@ -896,6 +989,10 @@ export interface components {
         };
         /** @enum {unknown} */
         RulerMarkKind: "router" | "fixed" | "reserved" | "example";
+        SatelliteDocument: {
+            main: string;
+            by?: null | string;
+        };
         SeatAnswer: {
             class: string;
             answer: components["schemas"]["Answer"];
@@ -920,6 +1017,7 @@ export interface components {
             /** Format: int32 */
             leases?: null | number;
             inside?: null | string;
+            line?: null | components["schemas"]["LineNeedsDocument"];
         };
         /** @enum {unknown} */
         ServiceKind: "publicDynamic" | "publicFixed" | "carrierTranslation" | "unknown";
@@ -954,11 +1052,39 @@ export interface components {
         };
         /** @example 192.168.8.0/24 */
         Subnet: string;
+        Uplink: {
+            radio: string;
+            box: string;
+            name: string;
+            security: components["schemas"]["WifiSecurity"];
+            key: null | string;
+            frames: components["schemas"]["UplinkFrames"];
+            /** Format: int32 */
+            channel?: null | number;
+            /** Format: int32 */
+            widthMhz?: null | number;
+            locked?: boolean;
+        };
+        UplinkDocument: {
+            radio: string;
+            box: string;
+            name: string;
+            security: components["schemas"]["WifiSecurity"];
+            key?: null | string;
+            frames: components["schemas"]["UplinkFrames"];
+            /** Format: int32 */
+            channel?: null | number;
+            /** Format: int32 */
+            widthMhz?: null | number;
+            locked?: null | boolean;
+        };
         UplinkFact: {
             owner: string;
             link: string;
             to: string;
         };
+        /** @enum {unknown} */
+        UplinkFrames: "threeAddress" | "fourAddress" | "wds";
         Verdict: {
             kind: components["schemas"]["VerdictKind"];
             sentence: string;

@@ -3,9 +3,10 @@ import type { Schemas } from "../api/client";
 type Words<K extends keyof Schemas> = Record<Extract<Schemas[K], string>, string>;
 
 /** Words for what the API names. Each list is complete by its type: a new value in the API does not compile until it has a word. */
-export const modeWords: Words<"ModeKind"> = { router: "Router", accessPoint: "Access point", bridge: "Bridge", switch: "Switch" };
+export const modeWords: Words<"ModeKind"> = { router: "Router", accessPoint: "Access point", bridge: "Bridge", switch: "Switch", repeater: "Repeater", wirelessBridge: "Wireless bridge", satellite: "Satellite" };
 export const answerWords: Words<"AnswerKind"> = { yes: "yes", no: "no", luck: "by luck", unknown: "not known" };
 export const securityWords: Words<"WifiSecurity"> = { open: "open", wep: "WEP", wpaTkip: "WPA, TKIP", wpa2: "WPA2", wpa2Wpa3: "WPA2 and WPA3", wpa3: "WPA3" };
+export const frameWords: Words<"UplinkFrames"> = { threeAddress: "three addresses, as a client", fourAddress: "four addresses", wds: "WDS, both told" };
 export const mediumWords: Words<"Medium"> = {
   unknown: "not looked at",
   cat5: "Cat 5",

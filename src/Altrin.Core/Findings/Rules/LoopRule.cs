@@ -1,17 +1,18 @@
 using Altrin.Core.Changes;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>A ring of cables.</summary>
+/// <summary>A ring of cables, or of a cable beside a radio link.</summary>
 public static class LoopRule
 {
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.Loop,
         "ring of cables",
-        "Cables form a ring.",
+        "Cables form a ring, or a cable lies beside a radio link.",
         "Broadcasts go round for ever and take the whole segment down.",
         "IEEE 802.1D; plain switches do not guard against it: common practice",
         Judge);
@@ -19,11 +20,30 @@ public static class LoopRule
     private static IEnumerable<Finding> Judge(Evidence e) => e.Network.Segments.SelectMany(s => s.Loops).Select(loop => e.Finding(
         CauseCodes.Loop,
         loop.Cables,
-        $"{Verdict.Count(loop.Cables.Count, "cable")} {(loop.Cables.Count == 1 ? "forms" : "form")} a ring: {string.Join(", ", Ends(e, loop))}",
-        "The whole network stands still, every port light blinking together.",
-        loop.Cables.Take(4).Select(c => Cures.Hopeful(new Unpatch(c).Describe(e.Design), new Unpatch(c)))));
+        $"{Verdict.Count(loop.Cables.Count, loop.Cables.Any(IsRadio) ? "link" : "cable")} {(loop.Perhaps ? "may form" : loop.Cables.Count == 1 ? "forms" : "form")} a ring: {string.Join(", ", Ends(e, loop))}",
+        loop.Cables.Any(IsRadio) ? "A cable beside the radio link takes the whole network down." : "The whole network stands still, every port light blinking together.",
+        loop.Cables.Take(4).SelectMany(c => Open(e, c)),
+        loop.Perhaps ? ["Find out whether the box stops its radio link while a cable leads the same way; many kits do."] : []));
+
+    private static bool IsRadio(string link) => link.StartsWith("radio:", StringComparison.Ordinal);
+
+    private static IEnumerable<Remedy> Open(Evidence e, string link)
+    {
+        if (!IsRadio(link))
+        {
+            return [Cures.Hopeful(new Unpatch(link).Describe(e.Design), new Unpatch(link))];
+        }
+        var box = link["radio:".Length..];
+        return e.Design.Mode(box) switch
+        {
+            SatelliteMode satellite => [Cures.Hopeful($"Let {e.Name(box)} join by cable only", new SetSatellite(box, satellite.Main, null))],
+            RouterMode => [Cures.Hopeful($"Let {e.Name(box)} join nobody by radio", new SetUplink(box, null))],
+            RepeaterMode when e.Design.Box(box)!.Profile.Modes.Contains(ModeKind.AccessPoint) => [Cures.Hopeful($"Set {e.Name(box)} to access-point mode", new SetMode(box, ModeKind.AccessPoint))],
+            _ => [],
+        };
+    }
 
     private static IEnumerable<string> Ends(Evidence e, Loop loop) => loop.Cables
-        .Select(id => e.Design.SetUp.Cables.First(c => c.Id == id))
-        .Select(c => $"{e.Name(c.A.Owner)} to {e.Name(c.B.Owner)}");
+        .Select(id => e.Network.Links.First(l => l.Id == id))
+        .Select(l => $"{e.Name(l.A.Owner)} to {e.Name(l.B.Owner)}{(l.IsRadio ? " by radio" : "")}");
 }

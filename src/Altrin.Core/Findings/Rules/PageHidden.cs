@@ -3,24 +3,24 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>A LAN that overlaps the page of a bridged gateway.</summary>
+/// <summary>A LAN that overlaps the page of a gateway that bridges or passes its address on.</summary>
 public static class PageHidden
 {
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         "page-hidden",
         "page hidden",
-        "The page of a bridged gateway lies inside the LAN of the router behind it.",
+        "The page of a gateway that bridges or passes its address on lies inside the LAN of the router behind it.",
         "The router looks for it in its own LAN, and nobody gets at the gateway any more.",
         "RFC 1812; common practice",
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
-        foreach (var gateway in e.Design.SetUp.Boxes.Where(b => b.Mode is BridgeMode { Page: not null }).OrderBy(b => b.Box, StringComparer.Ordinal))
+        foreach (var gateway in e.Design.SetUp.Boxes.Where(b => b.Mode is BridgeMode { Page: not null } || Passer.CableOf(e.Design, b.Box) is not null).OrderBy(b => b.Box, StringComparer.Ordinal))
         {
-            var page = ((BridgeMode)gateway.Mode).Page!.Value;
-            foreach (var router in e.Routers.Where(r => r.Mode.Lan.Subnet.Overlaps(page.Subnet) && e.SegmentOf(r.Box.Id, Side.Wan) is { } above && above.Boxes.Contains(gateway.Box)))
+            var page = gateway.Mode is RouterMode passing ? passing.Lan : ((BridgeMode)gateway.Mode).Page!.Value;
+            foreach (var router in e.Routers.Where(r => r.Box.Id != gateway.Box && r.Mode.Lan.Subnet.Overlaps(page.Subnet) && e.SegmentOf(r.Box.Id, Side.Wan) is { } above && above.Boxes.Contains(gateway.Box)))
             {
                 yield return e.Finding(
                     "page-hidden",

@@ -15,7 +15,7 @@ public static class SeveralAtStreet
         "one lease a customer: common practice",
         Judge);
 
-    private static IEnumerable<Finding> Judge(Evidence e) => e.Seen.Leasing.Unreserved(PortRef.Street) < 2 ? [] :
+    private static IEnumerable<Finding> Judge(Evidence e) => e.Seen.Leasing.Unreserved(PortRef.Street) <= Given(e) ? [] :
     [
         e.Finding(
             CauseCodes.SeveralAtStreet,
@@ -25,6 +25,9 @@ public static class SeveralAtStreet
             [],
             ["Only the router belongs on the line; plug everything else into the router."]),
     ];
+
+    /// <summary>How many addresses the provider gives; a gateway that passes its own on needs none beside it.</summary>
+    private static int Given(Evidence e) => e.Network.Segment(PortRef.Street).Servers.Select(s => s.Leases ?? int.MaxValue).DefaultIfEmpty(int.MaxValue).Max();
 
     private static IEnumerable<string> Asking(Evidence e) => e.Network.Segment(PortRef.Street).Interfaces.Where(i => i.Setting is Automatic).Select(i => i.Owner);
 }

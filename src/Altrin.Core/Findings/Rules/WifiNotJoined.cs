@@ -1,6 +1,7 @@
 using Altrin.Core.Changes;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
@@ -22,6 +23,9 @@ public static class WifiNotJoined
         r.Why switch
         {
             RefusalReason.NameNotSent => $"{e.Name(r.Device)} looks for \"{r.Wifi.Name}\", which {e.Name(r.Wifi.Box)} does not send",
+            RefusalReason.BandMissing => $"{e.Name(r.Device)} finds \"{r.Wifi.Name}\" on no band that it knows at {e.Name(r.Wifi.Box)}",
+            RefusalReason.SecurityDiffers => $"{e.Name(r.Device)} does not know the protection of \"{r.Wifi.Name}\" at {e.Name(r.Wifi.Box)}",
+            RefusalReason.FramesUnprotected => $"{e.Name(r.Wifi.Box)} asks for protected management frames, which {e.Name(r.Device)} does not know",
             RefusalReason.KeyDiffers => $"{e.Name(r.Device)} has another key for \"{r.Wifi.Name}\"",
             _ => $"The key of \"{r.Wifi.Name}\" is not recorded for {e.Name(r.Device)} or for {e.Name(r.Wifi.Box)}",
         },
@@ -32,9 +36,14 @@ public static class WifiNotJoined
     private static IEnumerable<Remedy> Join(Evidence e, WifiRefusal refusal)
     {
         var here = WifiNames.Sending(e).Where(r => r.Box == refusal.Wifi.Box).Select(r => r.Setting).DistinctBy(s => (s.Name, s.Key)).ToList();
+        var cannot = refusal.Why is RefusalReason.SecurityDiffers or RefusalReason.FramesUnprotected;
+        var eased = WifiNames.Sending(e).Where(r => cannot && r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name)
+            .Select(r => r.Setting with { Security = r.Setting.Security == WifiSecurity.Wpa3 ? WifiSecurity.Wpa2Wpa3 : r.Setting.Security, ProtectsFrames = FrameProtection.Optional })
+            .Select(s => Cures.Hopeful($"Let {e.Name(refusal.Wifi.Box)} take older devices too, with {WifiNames.Words(s.Security)}", new SetRadio(refusal.Wifi.Box, s)));
         var elsewhere = WifiNames.Sending(e).Where(r => r.Box != refusal.Wifi.Box && (here.Count == 0 || r.Setting.Name == refusal.Wifi.Name));
         return
         [
+            .. eased,
             .. here.Select(s => Cures.Hopeful($"Type \"{s.Name}\" and its key into {e.Name(refusal.Device)}", new JoinWifi(refusal.Device, new(refusal.Wifi.Box, s.Name, s.Key)))),
             .. elsewhere.DistinctBy(r => r.Box).Take(3).Select(r => Cures.Hopeful($"Let {e.Name(refusal.Device)} join \"{r.Setting.Name}\" at {e.Name(r.Box)}", new JoinWifi(refusal.Device, new(r.Box, r.Setting.Name, r.Setting.Key)))),
         ];

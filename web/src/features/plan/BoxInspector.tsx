@@ -9,6 +9,7 @@ import { HostAddressFields } from "./HostAddressFields";
 import { PointGuestFields } from "./PointGuestFields";
 import { RadioFields } from "./RadioFields";
 import { RouterFields } from "./RouterFields";
+import { SatelliteFields, UplinkFields } from "./UplinkFields";
 import { Button, Select } from "../../ui/controls";
 
 interface Props {
@@ -40,8 +41,10 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
             </Select>
           )}
         </Labelled>
-        {setting?.mode === "router" && <RouterFields box={box.id} setting={setting} design={design} tools={tools} />}
-        {(setting?.mode === "accessPoint" || (setting?.mode === "switch" && setting.page)) && setting.page && (
+        {setting?.mode === "router" && <RouterFields box={box} setting={setting} design={design} tools={tools} />}
+        {setting && (setting.mode === "repeater" || setting.mode === "wirelessBridge" || (setting.mode === "router" && setting.uplink)) && <UplinkFields box={box} setting={setting} design={design} tools={tools} />}
+        {setting?.mode === "satellite" && <SatelliteFields box={box} setting={setting} design={design} tools={tools} />}
+        {setting && setting.mode !== "router" && setting.mode !== "bridge" && setting.page && (
           <HostAddressFields legend="Address of its page" address={setting.page} tools={tools} make={(address) => ({ kind: "setPageAddress", box: box.id, address })} />
         )}
         {setting?.mode === "bridge" && <Box fontSize="sm">It passes the public address on to the next box. Its Wi-Fi is off.{setting.page?.address && ` Its page may answer at ${setting.page.address}.`}</Box>}

@@ -4,17 +4,14 @@ import { DraftInput } from "../../ui/DraftInput";
 import { bandWords, securityWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import type { JobTools } from "../stations/useJob";
-import type { Box as Gear } from "../stations/designReading";
+import { type Box as Gear, radioSetting } from "../stations/designReading";
 
 type Radio = Schemas["RadioSettingDocument"];
 
 /** Name and security of one radio. */
 export function RadioFields({ box, radio, tools }: { box: Gear; radio: Radio; tools: JobTools }) {
   const band = box.profile.radios.find((r) => r.id === radio.radio)?.band;
-  const change = (parts: Partial<Radio>): Change => {
-    const next = { ...radio, ...parts };
-    return { kind: "setRadio", box: box.id, setting: { radio: next.radio, on: next.on, name: next.name, security: next.security, key: next.key ?? null } };
-  };
+  const change = (parts: Partial<Radio>): Change => ({ kind: "setRadio", box: box.id, setting: radioSetting({ ...radio, ...parts }) });
   const words = band ? bandWords[band] : radio.radio;
   return (
     <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
@@ -29,6 +26,14 @@ export function RadioFields({ box, radio, tools }: { box: Gear; radio: Radio; to
           disabled={!radio.on}
           save={(draft) => tools.save([change({ name: draft })])}
           attempt={(draft) => tools.attempt(draft === null ? null : [change({ name: draft })])}
+        />
+        <DraftInput
+          label={`Channel, ${words}`}
+          placeholder="the box chooses"
+          inputMode="numeric"
+          value={radio.channel?.toString() ?? ""}
+          disabled={!radio.on}
+          save={(draft) => (/^\d*$/.test(draft) ? tools.save([change({ channel: draft === "" ? null : Number(draft) })]) : Promise.reject(new Error("The number of a channel, such as 36.")))}
         />
         <WordSelect label={`Security, ${words}`} words={securityWords} value={radio.security} disabled={!radio.on || tools.busy} onChange={(security) => tools.act([change({ security })])} />
       </Box>

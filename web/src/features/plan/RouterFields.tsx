@@ -2,15 +2,17 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { Change, Design } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
 import type { JobTools } from "../stations/useJob";
-import { type BoxSetting, hardwareName } from "../stations/designReading";
+import { type Box as Gear, type BoxSetting, hardwareName } from "../stations/designReading";
 import { GuestFields } from "./GuestFields";
 import { HandingFields } from "./HandingFields";
 import { HostAddressFields } from "./HostAddressFields";
 import { Kept } from "./Kept";
+import { LineFields, PassOn } from "./LineFields";
 import { PassingFields } from "./PassingFields";
 
 /** Address, address server, pool and outer side of a router. */
-export function RouterFields({ box, setting, design, tools }: { box: string; setting: BoxSetting; design: Design; tools: JobTools }) {
+export function RouterFields({ box: gear, setting, design, tools }: { box: Gear; setting: BoxSetting; design: Design; tools: JobTools }) {
+  const box = gear.id;
   const server = setting.addressServer;
   const [first = "", last = ""] = server?.pool.split("-") ?? [];
   const lan = (address: string): Change => ({ kind: "setLanAddress", box, address });
@@ -51,6 +53,8 @@ export function RouterFields({ box, setting, design, tools }: { box: string; set
       )}
       {setting.radios && setting.radios.length > 0 && <GuestFields box={box} setting={setting} tools={tools} />}
       <PassingFields box={box} setting={setting} tools={tools} />
+      <PassOn box={gear} setting={setting} design={design} tools={tools} />
+      <LineFields box={box} setting={setting} tools={tools} />
       {setting.wan && <HostAddressFields legend="Address outside" address={setting.wan} tools={tools} make={(address) => ({ kind: "setWan", box, address })} />}
     </>
   );

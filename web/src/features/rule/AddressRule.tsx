@@ -25,6 +25,8 @@ interface Props {
 const kept = "altrin-address-rule";
 const bar = { top: 34, height: 24 };
 const height = 92;
+/** Between the marks of two pools, one above the other. */
+const storey = 12;
 
 const forced = {
   "@media (forced-colors: active)": {
@@ -67,6 +69,8 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
   const move = (router: string, pool: string): Change[] => [{ kind: "movePool", box: router, pool }];
   const several = proof.facts.rulers.length > 1;
   const candidates = candidatesOf(design, proof, ruler);
+  const rise = Math.max(0, ruler.pools.length - 1) * storey;
+  const top = bar.top + rise;
 
   return (
     <chakra.section aria-label="Address rule" px="4" py="2" fontSize="sm">
@@ -105,7 +109,7 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
         <Box ref={frame} overflow="hidden">
           <chakra.svg
             width={width}
-            height={height}
+            height={height + rise}
             display="block"
             css={forced}
             role="group"
@@ -113,27 +117,27 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
             onClick={(e) => {
               const at = addressAt(shown, width, e.clientX - e.currentTarget.getBoundingClientRect().left);
               const y = e.clientY - e.currentTarget.getBoundingClientRect().top;
-              if (y > bar.top && frees.some((s) => s.first <= at && at <= s.last)) {
+              if (y > top && frees.some((s) => s.first <= at && at <= s.last)) {
                 setFree(at);
               }
             }}
           >
-            <chakra.rect x="0.5" y={bar.top} width={width - 1} height={bar.height} rx="4" fill="card" stroke="line.strong" />
+            <chakra.rect x="0.5" y={top} width={width - 1} height={bar.height} rx="4" fill="card" stroke="line.strong" />
             {frees.flatMap((s) => {
               const seen = within(s, shown);
-              return seen ? [<chakra.rect key={s.first} x={left(seen, shown, width)} y={bar.top + 1} width={right(seen, shown, width) - left(seen, shown, width)} height={bar.height - 2} fill="clay.2" />] : [];
+              return seen ? [<chakra.rect key={s.first} x={left(seen, shown, width)} y={top + 1} width={right(seen, shown, width) - left(seen, shown, width)} height={bar.height - 2} fill="clay.2" />] : [];
             })}
             {ticks(shown, width).map((a) => (
               <g key={a}>
-                <chakra.path d={`M${xOf(shown, width, a)} ${bar.top + bar.height}v6`} stroke="muted" />
-                <chakra.text x={xOf(shown, width, a)} y={bar.top + bar.height + 20} textAnchor={xOf(shown, width, a) < 16 ? "start" : xOf(shown, width, a) > width - 16 ? "end" : "middle"} fontFamily="mono" fontSize="12px" fill="muted">
+                <chakra.path d={`M${xOf(shown, width, a)} ${top + bar.height}v6`} stroke="muted" />
+                <chakra.text x={xOf(shown, width, a)} y={top + bar.height + 20} textAnchor={xOf(shown, width, a) < 16 ? "start" : xOf(shown, width, a) > width - 16 ? "end" : "middle"} fontFamily="mono" fontSize="12px" fill="muted">
                   .{a % 256}
                 </chakra.text>
               </g>
             ))}
-            <RulerMarks marks={ruler.marks} shown={shown} width={width} top={bar.top} height={bar.height} nameOf={(owner) => nameOf(design, owner)} />
+            <RulerMarks marks={ruler.marks} shown={shown} width={width} top={top} height={bar.height} nameOf={(owner) => nameOf(design, owner)} />
             {free !== null && free >= shown.first && free <= shown.last && (
-              <chakra.path d={`M${xOf(shown, width, free)} ${bar.top - 3}v${bar.height + 6}`} stroke="copper" strokeWidth="3" pointerEvents="none" />
+              <chakra.path d={`M${xOf(shown, width, free)} ${top - 3}v${bar.height + 6}`} stroke="copper" strokeWidth="3" pointerEvents="none" />
             )}
             {ruler.pools.map((pool, i) => (
               <Pool
@@ -143,8 +147,8 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
                 kept={tools.job.data?.proof.facts.rulers.flatMap((r) => r.pools).find((p) => p.router === pool.router)?.range ?? pool.range}
                 shown={shown}
                 width={width}
-                y={bar.top - 8 - i * 12}
-                foot={bar.top + bar.height}
+                y={top - 8 - i * storey}
+                foot={top + bar.height}
                 disabled={tools.busy || guestHost(pool.router) !== null}
                 attempt={(range) => tools.attempt(range === null ? null : move(pool.router, range))}
                 save={(range) => tools.save(move(pool.router, range))}

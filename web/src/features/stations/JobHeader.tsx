@@ -25,7 +25,7 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
           altrin
         </Link>
       </Box>
-      <Box minW="0" maxW="15rem">
+      <Box minW="0" maxW={{ base: "15rem", lg: "9rem", xl: "10rem" }}>
         <Box fontWeight="700" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap" title={state.job.name}>
           {state.job.name}
         </Box>

@@ -5,7 +5,7 @@ import type { Drawing } from "./layout";
 import type { LaidPort, Rect } from "./pieces";
 import { said } from "./readScene";
 import { nextStop, type Stop } from "./roving";
-import { BoxShape, BoxText, FoldShape, FoldText, levelClass, PortShape, PortText, ShelfShape, ShelfText, TerraceGround, TerraceHead, Thing, tokenLabel, TokenShape, TokenText, wirePath, type Handle } from "./shapes";
+import { BoxShape, BoxText, FoldShape, FoldText, levelClass, RadioArcs, PortShape, PortText, ShelfShape, ShelfText, TerraceGround, TerraceHead, Thing, tokenLabel, TokenShape, TokenText, wirePath, type Handle } from "./shapes";
 import { drawingStyle } from "./style";
 
 export interface Patching {
@@ -180,7 +180,8 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
         const isCable = wire.link.kind === "cable";
         const looks = [
           "wire",
-          wire.link.kind === "wifi" && "wifi",
+          wire.link.kind !== "cable" && wire.link.kind,
+          wire.link.passed && "passed",
           wire.to.includes("/") || wire.link.ring ? "" : "thin",
           wire.link.ring && "ring",
           path.links.has(id) && "path",
@@ -188,7 +189,13 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
           same(choice, "cable", id) && "chosen",
           changed.has(`cable ${id}`) && "changed",
         ];
-        const line = <path className={looks.filter(Boolean).join(" ")} d={wirePath(wire)} />;
+        const line = (
+          <>
+            <path className={looks.filter(Boolean).join(" ")} d={wirePath(wire)} />
+            {wire.link.passed && <path className="passedCore" d={wirePath(wire)} />}
+            {wire.link.kind === "radio" && <RadioArcs wire={wire} />}
+          </>
+        );
         return isCable ? (
           <Thing key={id} handle={handle("cable", id, linkName(id))}>
             <path className="grip" d={wirePath(wire)} />

@@ -71,6 +71,8 @@ export const size = {
   /** The same where many have to be shown. */
   compact: { w: 142, h: 62, edge: 36 },
   port: { h: 14, gap: 8, least: 20, text: 10 },
+  /** The arcs of a radio link, before the outer ports. */
+  radio: 30,
   token: { w: 152, h: 36, gap: 7 },
   /** Above a box: what its uplink is. */
   label: 16,

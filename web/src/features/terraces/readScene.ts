@@ -1,7 +1,7 @@
 import type { Design, Proof, Schemas } from "../../api/client";
 import { answerWords, bandWords, mediumWords, modeWords } from "../../ui/words";
 import { following, standing } from "../stations/findings";
-import { cableAt, factsOf, guestHost, setUpOf, street, type Box, type BoxSetting } from "../stations/designReading";
+import { cableAt, factsOf, guestHost, nameOf, setUpOf, street, type Box, type BoxSetting } from "../stations/designReading";
 import type { AddressSaid, Scene, SceneBox, SceneFlag, SceneLink, ScenePort, SceneStep, SceneToken, SceneWalled } from "./scene";
 
 type LinkFact = Schemas["LinkFact"];
@@ -54,7 +54,7 @@ class Reader {
     const treeLinks = new Set([...this.uplinks.values()].map((u) => u.link));
     return {
       service: { ...serviceWords(design), carrier, flags: this.flags.get(street) ?? [], cable: cableAt(design, street)?.id ?? null },
-      roots: this.childrenOf(street, carrier ? 1 : 0),
+      roots: this.childrenOf(street, carrier ? 1 : 0, 0),
       atStreet: this.tokensOf(street),
       islands: boxes.filter((b) => !this.uplinks.has(b.id)).map((b) => this.box(b, 0, false)),
       loose: this.inUse()
@@ -70,8 +70,11 @@ class Reader {
     return this.design.site.devices.filter((d) => set.has(d.id));
   }
 
-  private childrenOf(owner: string, above: number): SceneBox[] {
-    return this.design.site.boxes.filter((b) => this.uplinks.get(b.id)?.to === owner).map((b) => this.box(b, above, true));
+  /** What hangs at a box; a public address that it passes on is not translated by it. */
+  private childrenOf(owner: string, above: number, before: number): SceneBox[] {
+    return this.design.site.boxes
+      .filter((b) => this.uplinks.get(b.id)?.to === owner)
+      .map((b) => this.box(b, this.link(this.uplinks.get(b.id)?.link ?? "").passed ? before : above, true));
   }
 
   /** Devices at a box, cabled ones and those in its Wi-Fi; guests stand in a part of their own. */
@@ -123,17 +126,17 @@ class Reader {
     return {
       id: box.id,
       name: box.name,
-      mode: setting ? modeWords[setting.mode] : "",
+      mode: setting ? `${modeWords[setting.mode]}${setting.satellite ? ` of ${nameOf(this.design, setting.satellite.main)}` : ""}` : "",
       outside: wan && step ? shortAddress(wan) : null,
       own: own ? shortAddress(own) : setting?.page?.address ? { how: "", address: setting.page.address } : null,
-      wifi: on.length > 0 ? `${[...new Set(on.map((r) => `"${r.name}"`))].join(", ")} · ${bands.join(" + ")} GHz` : null,
+      wifi: on.length > 0 ? `${[...new Set(on.map((r) => `"${r.name}"`))].join(", ")} · ${bands.join(" + ")} GHz` : setting?.satellite ? "names of its main node" : null,
       step,
       ports: ports.shown,
       hidden: ports.hidden,
       uplink: link && mine ? { link: this.link(link.id), port: mine, fromPort: link.a === mine ? link.b : link.a } : null,
       tokens: this.tokensOf(box.id, (segment) => guestHost(segment) === null),
       walled: this.guests(box.id),
-      children: this.childrenOf(box.id, inner),
+      children: this.childrenOf(box.id, inner, above),
       flags: this.flags.get(box.id) ?? [],
     };
   }
@@ -146,7 +149,8 @@ class Reader {
     const lan = factsOf(this.proof, box.id).find((f) => f.side === "lan");
     const wan = factsOf(this.proof, box.id).find((f) => f.side === "wan");
     const role = box.profile.ports.find((p) => `${box.id}/${p.id}` === uplinkPort)?.role;
-    if (!lan || (wan && lan.segment === wan.segment) || (uplinkPort && role !== "wan")) {
+    const outerByRadio = setting.uplink && setting.uplink.frames !== "wds";
+    if (!lan || (wan && lan.segment === wan.segment) || (uplinkPort && role !== "wan" && !outerByRadio)) {
       return null;
     }
     const { facts } = this.proof;
@@ -178,7 +182,22 @@ class Reader {
   private link(id: string): SceneLink {
     const fact = this.links.get(id);
     const cable = setUpOf(this.design).cables.find((c) => c.id === id);
-    return { id, kind: fact?.kind ?? "cable", words: cable ? cableWords(cable, fact) : (this.wifiWords(id) ?? "Wi-Fi"), ring: fact?.inRing ?? false };
+    const passed = cable ? this.passes(cable) : false;
+    const words = cable ? passed ? "public address passed on" : cableWords(cable, fact) : fact?.kind === "radio" ? this.radioWords(fact.a) : (this.wifiWords(id) ?? "Wi-Fi");
+    return { id, kind: fact?.kind ?? "cable", words, ring: fact?.inRing ?? false, passed };
+  }
+
+  /** Whether a router's outer side is at the street through a gateway that still routes: the gateway passes its address on. */
+  private passes(cable: Schemas["CableDocument"]): boolean {
+    const [a = "", b = ""] = [cable.from.split("/")[0], cable.to.split("/")[0]];
+    return [[a, b], [b, a]].some(([gateway, behind]) => setUpOf(this.design).boxes.some((s) => s.box === gateway && s.passing) && factsOf(this.proof, behind ?? "").some((f) => f.side === "wan" && f.segment === street));
+  }
+
+  /** What is said of a radio link: its band, and how frames cross it. */
+  private radioWords(box: string): string {
+    const setting = setUpOf(this.design).boxes.find((b) => b.box === box);
+    const band = this.design.site.boxes.find((b) => b.id === box)?.profile.radios.find((r) => r.id === setting?.uplink?.radio)?.band;
+    return setting?.uplink ? `radio${band ? `, ${bandWords[band]}` : ""} · ${{ threeAddress: "3 addresses", fourAddress: "4 addresses", wds: "WDS" }[setting.uplink.frames]}` : "radio of its kit";
   }
 
   private wifiWords(id: string): string | null {

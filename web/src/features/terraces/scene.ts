@@ -23,10 +23,12 @@ export interface ScenePort {
 
 export interface SceneLink {
   id: string;
-  kind: "cable" | "wifi";
+  kind: "cable" | "wifi" | "radio";
   /** Medium, length and rate in a few words. */
   words: string;
   ring: boolean;
+  /** A gateway's public address goes on through it. */
+  passed: boolean;
 }
 
 export interface SceneToken {

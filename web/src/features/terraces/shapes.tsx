@@ -109,6 +109,18 @@ export function BoxShape({ x, y, w, h, edge }: LaidBox) {
   );
 }
 
+/** Three arcs where a radio link arrives, so that it is not taken for a device's Wi-Fi. */
+export function RadioArcs({ wire }: { wire: LaidWire }) {
+  const [x, y] = wire.points[wire.points.length - 1] ?? [0, 0];
+  return (
+    <g className="arcs" transform={`translate(${x} ${y - 3})`}>
+      {[5, 9, 13].map((r) => (
+        <path key={r} d={`M${-r * 0.7} ${-r * 0.7}A${r} ${r} 0 0 1 ${r * 0.7} ${-r * 0.7}`} />
+      ))}
+    </g>
+  );
+}
+
 export function BoxText({ x, y, w, h, box, folded }: LaidBox) {
   const flags = folded ? gathered(box.flags, box.tokens) : box.flags;
   const compact = h < size.box.h;

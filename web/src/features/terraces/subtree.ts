@@ -23,8 +23,11 @@ interface Part {
 const portWidth = (port: ScenePort) => Math.max(size.port.least, Math.ceil(textWidth(port.label, size.port.text, "mono")) + 8);
 const rowWidth = (ports: readonly ScenePort[]) => ports.reduce((w, p) => w + portWidth(p) + size.port.gap, 0);
 
+/** A box that joins by radio has the arcs of its link before its outer ports. */
+const byRadio = (box: SceneBox) => box.uplink?.link.kind === "radio";
+
 /** How wide a box is drawn: as its ports need. */
-const boxWidth = (box: SceneBox, least: number) => Math.max(least, 22 + rowWidth(box.ports.filter((p) => !p.up)) + (box.hidden > 0 ? 34 : 0), 14 + rowWidth(box.ports.filter((p) => p.up)));
+const boxWidth = (box: SceneBox, least: number) => Math.max(least, 22 + rowWidth(box.ports.filter((p) => !p.up)) + (box.hidden > 0 ? 34 : 0), 14 + (byRadio(box) ? size.radio : 0) + rowWidth(box.ports.filter((p) => p.up)));
 
 /** A box with everything that hangs at it. The wires in are led; the one by which it hangs itself is led by whoever is above. */
 export function subtree(box: SceneBox, options: Options, depth: number): Piece {
@@ -54,7 +57,7 @@ export function subtree(box: SceneBox, options: Options, depth: number): Piece {
 export function entryOf(piece: Piece): Point {
   const laid = piece.boxes[0];
   const port = laid?.ports.find((p) => p.port.id === laid.box.uplink?.port);
-  return port ? [port.x + port.w / 2, port.y] : [laid ? laid.x + 24 : 0, laid?.y ?? 0];
+  return port ? [port.x + port.w / 2, port.y] : laid ? [laid.x + size.radio / 2 + 8, laid.y - size.port.h / 2] : [0, 0];
 }
 
 function boxAt(box: SceneBox, x: number, y: number, folded: boolean, least: { w: number; h: number; edge: number }): LaidBox {
@@ -67,7 +70,7 @@ function boxAt(box: SceneBox, x: number, y: number, folded: boolean, least: { w:
       px += portWidth(port) + size.port.gap;
     }
   };
-  row(box.ports.filter((p) => p.up), x + 14, y);
+  row(box.ports.filter((p) => p.up), x + 14 + (byRadio(box) ? size.radio : 0), y);
   row(box.ports.filter((p) => !p.up), x + 28, y + least.h);
   return laid;
 }
@@ -102,7 +105,7 @@ function parts(box: SceneBox, options: Options, depth: number): Part[] {
     const piece = subtree(child, options, depth);
     const [x, y] = entryOf(piece);
     const link: SceneLink | undefined = child.uplink?.link;
-    all.push({ piece, open: link ? [{ link, from: child.uplink?.fromPort ?? "", to: child.uplink?.port ?? "", port: child.uplink?.fromPort ?? null, lane: x, rest: [[x, y]] }] : [], child: true });
+    all.push({ piece, open: link ? [{ link, from: link.kind === "radio" ? `${box.id}~radio` : (child.uplink?.fromPort ?? ""), to: child.uplink?.port ?? "", port: child.uplink?.fromPort ?? null, lane: x, rest: [[x, y]] }] : [], child: true });
   }
   return all;
 }
@@ -180,7 +183,7 @@ function labelOf(part: Part, wire: OpenWire, dx: number, dy: number): LaidWire["
   if (!laid || wire.link.words === "") {
     return null;
   }
-  const x = wire.lane + 6;
+  const x = wire.lane + (wire.link.kind === "radio" ? size.radio / 2 + 4 : 6);
   const room = laid.x + laid.w + size.gap / 2 - x;
   const text = fitText(wire.link.words, room, 11);
   return { x: x + dx, y: dy, w: Math.min(room, Math.ceil(textWidth(text, 11))), h: size.label - 3, text };

@@ -2,7 +2,7 @@ import { ChakraProvider } from "@chakra-ui/react";
 import { fireEvent, render, screen } from "@testing-library/react";
 import type { ReactElement } from "react";
 import { describe, expect, it, vi } from "vitest";
-import type { Change, Design, Proof } from "../../../api/client";
+import type { Change, Design, Proof, Schemas } from "../../../api/client";
 import { system } from "../../../ui/theme";
 import type { JobTools } from "../../stations/useJob";
 import { BoxInspector } from "../BoxInspector";
@@ -12,7 +12,9 @@ import { GearList } from "../GearList";
 const design = {
   site: {
     boxes: [
-      { id: "gw", name: "Gateway", profile: { name: "Fibre gateway", modes: ["router", "bridge"], ports: [{ id: "wan", label: "in" }, { id: "lan1", label: "1" }, { id: "lan2", label: "2" }], radios: [{ id: "r5", band: "ghz5" }] } },
+      { id: "gw", name: "Gateway", profile: { name: "Fibre gateway", passes: ["port", "hardware"], modes: ["router", "bridge"], ports: [{ id: "wan", label: "in", role: "wan" }, { id: "lan1", label: "1", role: "lan" }, { id: "lan2", label: "2", role: "lan" }], radios: [{ id: "r5", band: "ghz5" }] } },
+      { id: "rep", name: "Repeater", profile: { name: "Repeater", modes: ["repeater", "satellite"], kit: "kit", ports: [{ id: "lan1", label: "1" }], radios: [{ id: "r5", band: "ghz5" }] } },
+      { id: "main", name: "Main", wanHardware: "00:00:5e:00:53:99", profile: { name: "Node", kit: "kit", modes: ["router"], ports: [], radios: [] } },
       { id: "spare", name: "Spare", profile: { name: "Switch", modes: ["switch"], ports: [{ id: "lan1", label: "1" }], radios: [] } },
     ],
     devices: [{ id: "phone", name: "Phone", kind: "phone" }],
@@ -32,6 +34,7 @@ const design = {
           forwards: [{ protocol: "tcp", outsidePort: 443, to: "192.168.8.5", insidePort: 443 }],
           radios: [{ radio: "r5", on: true, name: "home", security: "wpa2", key: "key" }],
         },
+        { box: "main", mode: "router" },
       ],
       cables: [{ id: "line", from: "street", to: "gw/wan", medium: "fibre" }],
       devices: [{ device: "phone", address: { kind: "automatic" }, wifi: { box: "gw", name: "old name", key: "key" } }],
@@ -56,6 +59,8 @@ const show = (element: ReactElement) => render(<ChakraProvider value={system}>{e
 
 const choose = (label: string | RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
+const radio = (parts: Partial<Schemas["RadioSetting"]>): Schemas["RadioSetting"] => ({ radio: "r5", on: true, name: "home", security: "wpa2", key: "key", channel: null, widthMhz: null, hidden: false, protectsFrames: null, wdsPeers: [], ...parts });
+
 const type = (label: string, draft: string) => {
   const field = screen.getByLabelText(label);
   fireEvent.change(field, { target: { value: draft } });
@@ -75,14 +80,17 @@ describe("BoxInspector", () => {
   it.each<[string, () => void, Change]>([
     ["mode", () => choose("Mode", "bridge"), { kind: "setMode", box: "gw", mode: "bridge" }],
     ["address server", () => fireEvent.click(screen.getByLabelText("Address server on")), { kind: "switchAddressServer", box: "gw", on: false }],
-    ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), { kind: "setRadio", box: "gw", setting: { radio: "r5", on: false, name: "home", security: "wpa2", key: "key" } }],
+    ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), { kind: "setRadio", box: "gw", setting: radio({ on: false }) }],
     ["the shelf", () => fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" })), { kind: "putAway", id: "gw" }],
     ["a guest network", () => fireEvent.click(screen.getByRole("button", { name: "Add a guest network" })), { kind: "setGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", key: null, lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" } }],
-    ["security", () => choose("Security, 5 GHz", "wpa3"), { kind: "setRadio", box: "gw", setting: { radio: "r5", on: true, name: "home", security: "wpa3", key: "key" } }],
+    ["security", () => choose("Security, 5 GHz", "wpa3"), { kind: "setRadio", box: "gw", setting: radio({ security: "wpa3" }) }],
     ["a reservation", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.8.5 for/ })), { kind: "removeReservation", box: "gw", hardware: "00:00:5e:00:53:01" }],
     ["a forward", () => fireEvent.click(screen.getByRole("button", { name: /^Remove tcp 443/ })), { kind: "removeForward", box: "gw", protocol: "tcp", outsidePort: 443 }],
     ["translation", () => fireEvent.click(screen.getByLabelText("Translates towards the outside")), { kind: "setTranslation", box: "gw", on: false }],
     ["ports on request", () => fireEvent.click(screen.getByLabelText("Devices may ask it to open ports")), { kind: "setPortRequests", box: "gw", on: true }],
+    ["a public address passed to a port", () => choose("Public address", "1"), { kind: "setPassing", box: "gw", passing: { kind: "port", port: "lan1", to: null } }],
+    ["a public address passed to a router", () => choose("Public address", "3"), { kind: "setPassing", box: "gw", passing: { kind: "hardware", port: null, to: "00:00:5e:00:53:99" } }],
+    ["the line's login", () => fireEvent.click(screen.getByLabelText("The provider's login is typed in")), { kind: "setLine", box: "gw", line: { login: true, tag: null, hardware: null } }],
     ["no gateway handed out", () => fireEvent.click(screen.getByLabelText("Hands out no gateway")), { kind: "setServerGateway", box: "gw", gateway: null, leftOut: true }],
     ["a route", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.20.0/, hidden: true })), { kind: "removeRoute", box: "gw", to: "192.168.20.0/24" }],
     ["a cable pulled", () => fireEvent.click(screen.getByRole("button", { name: /^Pull out the cable/ })), { kind: "unpatch", cable: "line" }],
@@ -96,6 +104,8 @@ describe("BoxInspector", () => {
     ["Lease, minutes", "1440", { kind: "setLeaseTime", box: "gw", minutes: 1440 }],
     ["Names asked of", "192.168.8.5, 192.168.8.1", { kind: "setServerNames", box: "gw", nameServers: ["192.168.8.5", "192.168.8.1"], leftOut: false }],
     ["Domain", "home.arpa", { kind: "setServerDomain", box: "gw", domain: "home.arpa" }],
+    ["VLAN tag", "7", { kind: "setLine", box: "gw", line: { login: false, tag: 7, hardware: null } }],
+    ["Channel, 5 GHz", "36", { kind: "setRadio", box: "gw", setting: radio({ channel: 36 }) }],
     ["DMZ host", "192.168.8.3", { kind: "setDmz", box: "gw", to: "192.168.8.3" }],
   ])("saves %s once it is typed", (label, draft, change) => {
     const { save } = gateway();
@@ -130,6 +140,25 @@ describe("BoxInspector", () => {
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setPointGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", key: null } }]);
   });
 
+  it("joins by radio what another box sends, with its key and security", () => {
+    const { act, given } = tools();
+    const box = design.site.boxes[1];
+    const uplink = { radio: "r5", box: "gw", name: "home", security: "wpa2", key: "wrong", frames: "threeAddress" };
+    const setting = { box: "rep", mode: "repeater", page: { kind: "automatic" }, uplink } as unknown as Design["setUps"][0]["boxes"][0];
+    show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
+    fireEvent.click(screen.getByRole("button", { name: /^Take over name/ }));
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setUplink", box: "rep", link: { ...uplink, key: "key", channel: null, widthMhz: null, locked: false } }]);
+  });
+
+  it("lets a satellite join another node of its kit, or none", () => {
+    const { act, given } = tools();
+    const box = design.site.boxes[1];
+    const setting = { box: "rep", mode: "satellite", satellite: { main: "main", by: "main" } } as unknown as Design["setUps"][0]["boxes"][0];
+    show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
+    choose("Without a cable it joins", "");
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setSatellite", box: "rep", main: "main", by: null }]);
+  });
+
   it("plugs a cable in by choosing two free ports", () => {
     const act = gateway();
     expect(screen.getByRole("button", { name: "Plug in" })).toBeDisabled();
@@ -140,7 +169,7 @@ describe("BoxInspector", () => {
 
   it("offers the shelf's box its modes and nothing else", () => {
     const { given } = tools();
-    const box = design.site.boxes[1];
+    const box = design.site.boxes.find((b) => b.id === "spare");
     show(box ? <BoxInspector box={box} setting={undefined} design={design} tools={given} /> : <p />);
     expect(screen.getByLabelText("Mode")).toHaveDisplayValue("on the shelf, not in use");
     expect(screen.queryByText("Cables")).toBeNull();

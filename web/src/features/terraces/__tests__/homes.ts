@@ -1,7 +1,7 @@
 import type { Scene, SceneBox, SceneLink, SceneToken } from "../scene";
 
 /** Small scenes in a few words. */
-export const link = (id: string, kind: "cable" | "wifi" = "cable", words = "Cat 6 · 14 m · 1 Gb/s"): SceneLink => ({ id, kind, words, ring: false });
+export const link = (id: string, kind: SceneLink["kind"] = "cable", words = "Cat 6 · 14 m · 1 Gb/s"): SceneLink => ({ id, kind, words, ring: false, passed: false });
 
 export const token = (id: string, port: string | null): SceneToken => ({
   id,
@@ -22,10 +22,12 @@ interface BoxParts {
   tokens?: SceneToken[];
   up?: string | null;
   guests?: SceneToken[];
+  /** The box that it joins by radio, in place of a port. */
+  radio?: string;
 }
 
 /** A box with an outer port "wan" and inner ports "1", "2" …; `up` names the port at the other end of its uplink. */
-export function box(id: string, { step, rulers = ["192.168.8.0/24"], ports = 4, children = [], tokens = [], up = "street", guests }: BoxParts = {}): SceneBox {
+export function box(id: string, { step, rulers = ["192.168.8.0/24"], ports = 4, children = [], tokens = [], up = "street", guests, radio }: BoxParts = {}): SceneBox {
   const inner = Array.from({ length: ports }, (_, i) => ({ id: `${id}/${i + 1}`, label: String(i + 1), up: false, cable: null as string | null }));
   for (const port of inner) {
     port.cable = tokens.find((t) => t.port === port.id)?.link?.id ?? children.find((c) => c.uplink?.fromPort === port.id)?.uplink?.link.id ?? null;
@@ -38,9 +40,9 @@ export function box(id: string, { step, rulers = ["192.168.8.0/24"], ports = 4, 
     own: { how: "", address: "192.168.8.1/24" },
     wifi: 'Wi-Fi "home"',
     step: step === undefined ? null : { segment: id, number: step, rulers: rulers.map((subnet) => ({ subnet, details: "4 devices · pool .20–.199", twice: false })) },
-    ports: [{ id: `${id}/wan`, label: "in", up: true, cable: up ? `u-${id}` : null }, ...inner],
+    ports: [{ id: `${id}/wan`, label: "in", up: true, cable: up && !radio ? `u-${id}` : null }, ...inner],
     hidden: 0,
-    uplink: up ? { link: link(`u-${id}`), port: `${id}/wan`, fromPort: up } : null,
+    uplink: radio ? { link: link(`radio:${id}`, "radio", "radio, 5 GHz · 4 addresses"), port: id, fromPort: radio } : up ? { link: link(`u-${id}`), port: `${id}/wan`, fromPort: up } : null,
     tokens,
     walled: guests ? [{ segment: `${id}:guest`, title: "192.168.30.0/24", details: "guests, kept apart", tokens: guests }] : [],
     children,

@@ -22,7 +22,7 @@ function randomScene(seed: number): Scene {
   const next = dice(seed);
   const upTo = (n: number) => Math.floor(next() * n);
   let count = 0;
-  const grow = (up: string | null, depth: number, number: number): SceneBox => {
+  const grow = (up: string | null, depth: number, number: number, radio?: string): SceneBox => {
     const id = `b${count++}`;
     const ports = 2 + upTo(7);
     const routes = depth === 0 || next() < 0.3;
@@ -30,13 +30,14 @@ function randomScene(seed: number): Scene {
     const take = () => free.splice(upTo(free.length), 1)[0] ?? null;
     const children: SceneBox[] = [];
     while (depth < 4 && free.length > 0 && count < 15 && next() < 0.6) {
-      children.push(grow(take(), depth + 1, routes ? number + 1 : number));
+      const by = next() < 0.2 ? id : undefined;
+      children.push(grow(by ? null : take(), depth + 1, routes ? number + 1 : number, by));
     }
     const tokens: SceneToken[] = [];
     for (let i = upTo(8); i > 0; i--) {
       tokens.push(token(`${id}-t${i}`, free.length > 0 && next() < 0.5 ? take() : null));
     }
-    const built = box(id, { up, ports, children, tokens, ...(routes ? { step: number } : {}), ...(next() < 0.15 ? { guests: [token(`${id}-g`, null)] } : {}) });
+    const built = box(id, { up, ...(radio ? { radio } : {}), ports, children, tokens, ...(routes ? { step: number } : {}), ...(next() < 0.15 ? { guests: [token(`${id}-g`, null)] } : {}) });
     return built;
   };
   const root = grow("street", 0, 1);
@@ -99,6 +100,8 @@ function detached(drawing: Drawing): string[] {
   const seat = new Map<string, Rect>([
     ...drawing.boxes.flatMap((b) => b.ports.map((p): [string, Rect] => [p.port.id, p])),
     ...drawing.boxes.map((b): [string, Rect] => [`${b.box.id}~radio`, { x: b.x, y: b.y + b.h, w: 26, h: 7 }]),
+    // A radio link arrives above the box, before its outer ports.
+    ...drawing.boxes.map((b): [string, Rect] => [b.box.id, { x: b.x, y: b.y - 7, w: b.w, h: 7 }]),
     ...drawing.tokens.map((t): [string, Rect] => [t.token.id, t]),
     ["street", { x: 0, y: drawing.street, w: drawing.w, h: 0 }],
   ]);

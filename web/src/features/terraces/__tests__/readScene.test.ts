@@ -19,6 +19,19 @@ describe("readScene", () => {
 
   it("says which names a box sends, and in which bands", () => expect([box("hall-gateway").wifi, box("loft-router").wifi]).toEqual(['"pottery" · 2.4 + 5 GHz', '"pottery-loft" · 2.4 + 5 GHz']));
 
+  it("tells radio links and passed addresses apart from cables", () => {
+    const seen = (name: string) => {
+      const { design: d, proof: p } = demo(name);
+      return readScene(d, p).roots.flatMap(all);
+    };
+    const mesh = seen("t14-mesh").flatMap((b) => (b.uplink ? [[b.id, b.uplink.link.kind, b.uplink.link.words]] : []));
+    expect(mesh).toContainEqual(["landing-node", "radio", "radio of its kit"]);
+    expect(mesh).toContainEqual(["garden-node", "cable", "Cat 6 · 18 m · 1 Gb/s"]);
+    expect(seen("t06-wds-pair").find((b) => b.id === "barn-router")?.uplink?.link.words).toBe("radio, 2.4 GHz · WDS");
+    const behind = seen("t10-pass-through").find((b) => b.id === "main-router");
+    expect([behind?.uplink?.link.passed, behind?.uplink?.link.words, behind?.step?.number]).toEqual([true, "public address passed on", 1]);
+  });
+
   it("counts the translations from the street", () => expect(boxes.map((b) => [b.id, b.step?.number ?? null])).toEqual([["hall-gateway", 1], ["loft-router", 2], ["studio-point", null]]));
 
   it("says that a subnet is also above", () => {

@@ -1,0 +1,37 @@
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>A router of the customer's own at a line of which nobody asked what it wants.</summary>
+public static class LineNotAsked
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        "line-not-asked",
+        "line not asked about",
+        "A router of the customer's own stands at the line, and nobody asked whether that wants a login, a tag or one hardware address.",
+        "The provider's gateway brings all that along; a box that takes its place has to be told.",
+        "common practice",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e)
+    {
+        var line = e.Design.Site.Service.Line;
+        var open = new[] { (line.Login, "a login"), (line.Tagged, "a VLAN tag"), (line.Locked, "one hardware address") }.Where(n => n.Item1 == Known.Unknown).Select(n => n.Item2).ToList();
+        if (open.Count == 0)
+        {
+            return [];
+        }
+        // Behind a gateway that passes its address on, the gateway goes on telling the line.
+        return e.Network.Segment(PortRef.Street).Interfaces
+            .Where(i => i is { Side: Side.Wan, KeptOff: null } && e.Design.Box(i.Owner)!.Profile.Kind != BoxKind.Gateway && !e.PassedTo(i.Owner))
+            .Select(i => e.Finding(
+                "line-not-asked",
+                [i.Owner],
+                $"Whether the line wants {string.Join(", ", open.SkipLast(1))}{(open.Count > 1 ? " or " : "")}{open[^1]} from {e.Name(i.Owner)} was not asked",
+                "The line may let nobody on, and then there is no internet to look it up in.",
+                [],
+                ["Ask the provider before the old box is unplugged, and write it into the survey: also that nothing is wanted."]));
+    }
+}

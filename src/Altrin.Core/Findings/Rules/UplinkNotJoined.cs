@@ -1,0 +1,110 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>A repeater, bridge or satellite that does not get into the box that it should join.</summary>
+public static class UplinkNotJoined
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        CauseCodes.UplinkNotJoined,
+        "radio link not joined",
+        "A box that should join another by radio does not get in, or nobody knows whether it does.",
+        "Name, key, protection, band and channel must fit; for WDS both channels are fixed and each box knows the other. Otherwise it just keeps blinking.",
+        "IEEE 802.11 (from memory); common practice",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e) =>
+    [
+        .. e.Network.Unjoined.Select(u => e.Finding(
+            CauseCodes.UplinkNotJoined,
+            [u.Box],
+            Why(e, u),
+            "Its light keeps blinking, and nobody behind it has a network.",
+            Cure(e, u),
+            u.Why == RefusalReason.NotOfKit ? ["Only boxes of one kit join each other; let it be a repeater, or cable it as an access point."] : ["Set it up about 2 m from the box that it joins, and carry it away once its light stands still."],
+            [.. Island(e, u.Box)])),
+        .. e.Network.RadioLinks.Where(l => l.Frames == UplinkFrames.FourAddress && e.Seen.Tracer.World.Untold(l) is not null).Select(l => e.Finding(
+            CauseCodes.UplinkNotJoined,
+            [l.Box],
+            $"Whether {e.Name(l.To)} takes four addresses from {e.Name(l.Box)} was not found out",
+            "If it does not, nothing behind it gets through, although the link itself stands.",
+            [],
+            ["Look into the settings of both boxes for WDS or four addresses, or try a ping across before anything is carried upstairs."])),
+    ];
+
+    /// <summary>What goes wrong on the island that the box and whoever is behind it are on.</summary>
+    private static IEnumerable<Cause> Island(Evidence e, string box) => e.Network.Segments
+        .Where(s => s.Boxes.Contains(box) && !s.HasStreet && s.Interfaces.All(i => i.Side != Side.Lan || e.Network.Find(i.Owner, Side.Wan) is not { Linked: true }))
+        .SelectMany(s => e.Sheet.Internet.Where(i => e.Network.Find(i.Device, Side.Device)!.Segment == s.Id))
+        .SelectMany(i => i.Answer.Causes);
+
+    private static string Why(Evidence e, LinkRefusal refused)
+    {
+        var (box, to) = (e.Name(refused.Box), e.Name(refused.To));
+        return refused.Why switch
+        {
+            RefusalReason.NameNotSent => $"{box} looks for \"{refused.Name}\", which {to} does not send",
+            RefusalReason.BandMissing => $"{box} looks for \"{refused.Name}\" on a band where {to} does not send it",
+            RefusalReason.SecurityDiffers => $"{box} and {to} know no common protection for \"{refused.Name}\"",
+            RefusalReason.FramesUnprotected => $"{to} asks for protected management frames, which {box} does not know",
+            RefusalReason.ChannelNotUsable => $"{to} is on a channel that {box} may not use here",
+            RefusalReason.KeyNotKnown => $"The key of \"{refused.Name}\" is not recorded for {box} or for {to}",
+            RefusalReason.KeyDiffers => $"{box} has another key for \"{refused.Name}\" than {to}",
+            RefusalReason.FourAddressesNotTaken => $"{to} takes no frames with four addresses from {box}",
+            RefusalReason.ChannelNotFixed => $"{box} and {to} are joined by WDS, and a channel is left to chance",
+            RefusalReason.ChannelDiffers => $"{box} and {to} are joined by WDS on different channels or widths",
+            RefusalReason.PeerNotKnown => $"{to} was not told the radio address of {box}",
+            RefusalReason.NotOfKit => $"{box} and {to} are of no kit together",
+            _ => $"{box} is told to join itself",
+        };
+    }
+
+    private static IEnumerable<Remedy> Cure(Evidence e, LinkRefusal refused)
+    {
+        if (e.Design.Mode(refused.Box)?.Joins is not { } link || e.Design.Box(refused.Box) is not { } box)
+        {
+            yield break;
+        }
+        foreach (var air in Air.Of(e.Design, refused.To).Where(a => !a.Guest))
+        {
+            if (box.Profile.Radios.FirstOrDefault(r => r.Band == air.Radio.Band) is not { } radio)
+            {
+                continue;
+            }
+            var (mine, changes) = (link with { Radio = radio.Id, Name = air.Setting.Name, Security = air.Setting.Security, Key = air.Setting.Key }, new List<Change>());
+            var theirs = air.Setting;
+            if (link.Frames == UplinkFrames.Wds)
+            {
+                var channel = theirs.Channel ?? link.Channel ?? Usable(air.Radio, radio);
+                mine = mine with { Channel = channel, WidthMhz = theirs.WidthMhz };
+                theirs = theirs with { Channel = channel, WdsPeers = theirs.WdsPeers.Contains(box.Id) ? theirs.WdsPeers : [.. theirs.WdsPeers, box.Id] };
+            }
+            theirs = refused.Why switch
+            {
+                RefusalReason.ChannelNotUsable => theirs with { Channel = Usable(air.Radio, radio) },
+                RefusalReason.FramesUnprotected => theirs with { ProtectsFrames = FrameProtection.Optional },
+                RefusalReason.SecurityDiffers when radio.NewestSecurity is { } newest && newest < WifiSecurity.Wpa3 && theirs.Security == WifiSecurity.Wpa3 => theirs with { Security = WifiSecurity.Wpa2Wpa3 },
+                _ => theirs,
+            };
+            mine = mine with { Security = radio.NewestSecurity is { } most && most < theirs.Security ? most : theirs.Security };
+            mine = refused.Why == RefusalReason.FourAddressesNotTaken ? mine with { Frames = UplinkFrames.ThreeAddress } : mine;
+            changes.AddRange(theirs == air.Setting ? [] : [new SetRadio(refused.To, theirs)]);
+            changes.AddRange(mine == link ? [] : [new SetUplink(box.Id, mine)]);
+            if (changes.Count > 0)
+            {
+                yield return Cures.Hopeful($"Let {box.Name} and {e.Name(refused.To)} agree on \"{air.Setting.Name}\", {WifiNames.Words(air.Radio.Band)}", changes);
+            }
+        }
+    }
+
+    /// <summary>A channel that both radios may use; one that is allowed nearly everywhere where neither was read (common practice).</summary>
+    private static int Usable(Radio a, Radio b)
+    {
+        var (usual, common) = (a.Band switch { RadioBand.Ghz2 => 6, RadioBand.Ghz5 => 36, _ => 37 }, a.Channels.Count == 0 ? b.Channels : b.Channels.Count == 0 ? a.Channels : [.. a.Channels.Intersect(b.Channels)]);
+        return common.Count == 0 || common.Contains(usual) ? usual : common[0];
+    }
+}

@@ -1,0 +1,36 @@
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Networks;
+
+/// <summary>Why a line does not let a box on.</summary>
+public enum LineFault
+{
+    /// <summary>The provider's login is not typed in.</summary>
+    Login,
+    /// <summary>The VLAN tag is missing, or is another one.</summary>
+    Tag,
+    /// <summary>The line is locked to another hardware address.</summary>
+    Lock,
+}
+
+/// <summary>What a line asks for.</summary>
+internal static class Line
+{
+    /// <summary>What the line wants and does not get; null where it lets it on, or where nobody knows better. The provider's own gateway brings it all along.</summary>
+    /// <param name="design">The design.</param>
+    /// <param name="owner">Box or device at the street.</param>
+    public static LineFault? Keeps(Design design, string owner)
+    {
+        var (needs, box) = (design.Site.Service.Line, design.Box(owner));
+        if (box?.Profile.Kind == BoxKind.Gateway)
+        {
+            return null;
+        }
+        var typed = (design.Mode(owner) as RouterMode)?.Line ?? LineSetting.None;
+        var shown = typed.Hardware ?? box?.WanHardware ?? design.Device(owner)?.Hardware;
+        return needs.Login == Known.Yes && !typed.Login ? LineFault.Login
+            : needs.Tagged == Known.Yes && (typed.Tag is null || (needs.Tag is { } tag && typed.Tag != tag)) ? LineFault.Tag
+            : needs.Locked == Known.Yes && needs.LockedTo is { } only && shown is { } own && own != only ? LineFault.Lock
+            : null;
+    }
+}

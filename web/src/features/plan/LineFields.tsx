@@ -1,0 +1,68 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { Change, Design, Schemas } from "../../api/client";
+import { Select } from "../../ui/controls";
+import { DraftInput } from "../../ui/DraftInput";
+import { Labelled } from "../../ui/pieces";
+import { type Box as Gear, type BoxSetting, nameOf, setUpOf } from "../stations/designReading";
+import type { JobTools } from "../stations/useJob";
+
+type Passing = Schemas["Passing"];
+
+/** To whom a gateway passes its public address: an own router behind it, by port, hardware address or mapping, as its profile can. */
+export function PassOn({ box, setting, design, tools }: { box: Gear; setting: BoxSetting; design: Design; tools: JobTools }) {
+  const can = box.profile.passes ?? [];
+  if (can.length === 0) {
+    return null;
+  }
+  const routers = design.site.boxes.filter((b) => b.id !== box.id && b.wanHardware && setUpOf(design).boxes.some((s) => s.box === b.id));
+  const ways: { words: string; passing: Passing | null }[] = [
+    { words: "keeps it", passing: null },
+    ...(can.includes("port") ? box.profile.ports.filter((p) => p.role === "lan").map((p) => ({ words: `passes it to port ${p.label}`, passing: { kind: "port" as const, port: p.id, to: null } })) : []),
+    ...(["hardware", "mapping"] as const).filter((k) => can.includes(k)).flatMap((kind) => routers.map((r) => ({ words: `${kind === "hardware" ? "passes it" : "maps it"} to ${r.name}`, passing: { kind, port: null, to: r.wanHardware ?? null } }))),
+  ];
+  const now = setting.passing;
+  const chosen = now ? ways.findIndex(({ passing }) => passing?.kind === now.kind && (passing.port ?? null) === (now.port ?? null) && (passing.to ?? null) === (now.to ?? null)) : 0;
+  return (
+    <Labelled label="Public address">
+      {(ids) => (
+        <Select {...ids} value={chosen.toString()} disabled={tools.busy} onChange={(e) => tools.act([{ kind: "setPassing", box: box.id, passing: ways[Number(e.target.value)]?.passing ?? null }])}>
+          {chosen < 0 && <option value="-1">{`passed to ${now?.to ?? nameOf(design, box.id)}`}</option>}
+          {ways.map(({ words }, i) => (
+            <option key={words} value={i}>
+              {words}
+            </option>
+          ))}
+        </Select>
+      )}
+    </Labelled>
+  );
+}
+
+/** What is typed into a router for its line: login, tag, another hardware address. */
+export function LineFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
+  const line = { login: setting.line?.login ?? false, tag: setting.line?.tag ?? null, hardware: setting.line?.hardware ?? null };
+  const set = (parts: Partial<typeof line>): Change => ({ kind: "setLine", box, line: { ...line, ...parts } });
+  return (
+    <Box as="details" fontSize="sm">
+      <chakra.summary cursor="pointer" minH="6">
+        What it tells the line
+      </chakra.summary>
+      <Box display="grid" gap="1.5" mt="1.5">
+        <chakra.label display="flex" gap="2" alignItems="center" minH="6" cursor="pointer">
+          <chakra.input type="checkbox" checked={line.login} disabled={tools.busy} width="18px" height="18px" accentColor="copper" onChange={(e) => tools.act([set({ login: e.target.checked })])} />
+          The provider's login is typed in
+        </chakra.label>
+        <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
+          <DraftInput
+            label="VLAN tag"
+            placeholder="none"
+            inputMode="numeric"
+            value={line.tag?.toString() ?? ""}
+            save={(draft) => (/^\d*$/.test(draft) ? tools.save([set({ tag: draft === "" ? null : Number(draft) })]) : Promise.reject(new Error("A number from 1 to 4094.")))}
+          />
+          <DraftInput label="Shows as its own" placeholder="its own" fontFamily="mono" value={line.hardware ?? ""} save={(draft) => tools.save([set({ hardware: draft === "" ? null : draft })])} />
+        </Box>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,132 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { Change, Design, Schemas } from "../../api/client";
+import { Button, Select } from "../../ui/controls";
+import { DraftInput } from "../../ui/DraftInput";
+import { Labelled } from "../../ui/pieces";
+import { bandWords, frameWords } from "../../ui/words";
+import { WordSelect } from "../../ui/WordSelect";
+import { type Box as Gear, type BoxSetting, nameOf, setUpOf } from "../stations/designReading";
+import type { JobTools } from "../stations/useJob";
+
+type Link = Schemas["UplinkDocument"];
+
+interface Heard {
+  box: string;
+  radio: string;
+  name: string;
+  security: Link["security"];
+  key: string | null;
+  band: string;
+}
+
+/** What a box could join: each name that another box sends on a band that it has a radio for. */
+function heard(design: Design, box: Gear): Heard[] {
+  return setUpOf(design).boxes.filter((s) => s.box !== box.id).flatMap((s) =>
+    (s.radios ?? []).filter((r) => r.on).flatMap((r) => {
+      const band = design.site.boxes.find((b) => b.id === s.box)?.profile.radios.find((p) => p.id === r.radio)?.band;
+      const mine = box.profile.radios.find((p) => p.band === band);
+      return band && mine ? [{ box: s.box, radio: mine.id, name: r.name, security: r.security, key: r.key ?? null, band: bandWords[band] }] : [];
+    }),
+  );
+}
+
+const whole = (link: Link): Schemas["Uplink"] => ({ ...link, key: link.key ?? null, channel: link.channel ?? null, widthMhz: link.widthMhz ?? null, locked: link.locked ?? false });
+
+/** The radio link by which a box joins another: whom, how frames cross it, and whether it may join another of the same name. */
+export function UplinkFields({ box, setting, design, tools }: { box: Gear; setting: BoxSetting; design: Design; tools: JobTools }) {
+  const link = setting.uplink;
+  const set = (next: Schemas["Uplink"] | null): Change => ({ kind: "setUplink", box: box.id, link: next });
+  const all = heard(design, box);
+  const chosen = link ? all.findIndex((h) => h.box === link.box && h.name === link.name && h.radio === link.radio) : -1;
+  const join = (at: number) => {
+    const to = all[at];
+    if (to) {
+      const parts = { box: to.box, radio: to.radio, name: to.name, security: to.security, key: to.key };
+      tools.act([set({ ...whole(link ?? { ...parts, frames: "threeAddress" }), ...parts })]);
+    }
+  };
+  const wrongKey = link && chosen >= 0 && link.key !== all[chosen]?.key;
+  return (
+    <Box as="fieldset" borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2" display="grid" gap="2">
+      <chakra.legend fontWeight="600" fontSize="sm">
+        Radio link
+      </chakra.legend>
+      <Labelled label="Joins by radio" hint={wrongKey ? "It has another key, or other security; choose the name again to take over both." : undefined}>
+        {(ids) => (
+          <Select {...ids} value={link && chosen >= 0 ? chosen.toString() : ""} disabled={tools.busy} onChange={(e) => join(Number(e.target.value))}>
+            {chosen < 0 && <option value="">{link ? `${link.name} of ${nameOf(design, link.box)} (not sent there)` : "nobody"}</option>}
+            {all.map((h, i) => (
+              <option key={`${h.box} ${h.radio}`} value={i}>
+                {`${h.name} of ${nameOf(design, h.box)}, ${h.band}`}
+              </option>
+            ))}
+          </Select>
+        )}
+      </Labelled>
+      {wrongKey && (
+        <Button disabled={tools.busy} onClick={() => join(chosen)}>
+          Take over name, key and security
+        </Button>
+      )}
+      {link && (
+        <>
+          <WordSelect label="Frames" words={frameWords} value={link.frames} disabled={tools.busy} onChange={(frames) => tools.act([set({ ...whole(link), frames })])} />
+          {link.frames === "wds" && (
+            <DraftInput
+              label="Its own channel"
+              placeholder="left to chance"
+              inputMode="numeric"
+              value={link.channel?.toString() ?? ""}
+              save={(draft) => (/^\d*$/.test(draft) ? tools.save([set({ ...whole(link), channel: draft === "" ? null : Number(draft) })]) : Promise.reject(new Error("The number of a channel, such as 36.")))}
+            />
+          )}
+          <chakra.label display="flex" gap="2" alignItems="center" minH="6" cursor="pointer" fontSize="sm">
+            <chakra.input type="checkbox" checked={link.locked ?? false} disabled={tools.busy} width="18px" height="18px" accentColor="copper" onChange={(e) => tools.act([set({ ...whole(link), locked: e.target.checked })])} />
+            Joins that very radio and no other
+          </chakra.label>
+          {setting.mode === "router" && (
+            <Button disabled={tools.busy} onClick={() => tools.act([set(null)])}>
+              Join nobody by radio
+            </Button>
+          )}
+        </>
+      )}
+    </Box>
+  );
+}
+
+/** Whose satellite a box is, and which node it joins for want of a cable. */
+export function SatelliteFields({ box, setting, design, tools }: { box: Gear; setting: BoxSetting; design: Design; tools: JobTools }) {
+  const { main = "", by } = setting.satellite ?? {};
+  const inUse = setUpOf(design).boxes;
+  const kit = design.site.boxes.filter((b) => b.id !== box.id && b.profile.kit && b.profile.kit === box.profile.kit && inUse.some((s) => s.box === b.id));
+  const set = (to: string, next: string | null): Change => ({ kind: "setSatellite", box: box.id, main: to, by: next });
+  return (
+    <Box display="grid" gap="2">
+      <Labelled label="Managed by">
+        {(ids) => (
+          <Select {...ids} value={main} disabled={tools.busy} onChange={(e) => tools.act([set(e.target.value, e.target.value)])}>
+            {kit.every((b) => b.id !== main) && <option value={main}>{main === box.id ? "nobody" : nameOf(design, main)}</option>}
+            {kit.filter((b) => inUse.find((s) => s.box === b.id)?.mode !== "satellite").map((b) => (
+              <option key={b.id} value={b.id}>
+                {b.name}
+              </option>
+            ))}
+          </Select>
+        )}
+      </Labelled>
+      <Labelled label="Without a cable it joins">
+        {(ids) => (
+          <Select {...ids} value={by ?? ""} disabled={tools.busy} onChange={(e) => tools.act([set(main, e.target.value === "" ? null : e.target.value)])}>
+            <option value="">nobody: by cable only</option>
+            {kit.map((b) => (
+              <option key={b.id} value={b.id}>
+                {b.name}
+              </option>
+            ))}
+          </Select>
+        )}
+      </Labelled>
+    </Box>
+  );
+}
