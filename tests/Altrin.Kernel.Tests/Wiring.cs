@@ -84,7 +84,7 @@ internal sealed class Wiring
         {
             if (box.Mode is SatelliteMode { By: { } node } satellite)
             {
-                return modes.ContainsKey(node) && design.Box(satellite.Main)!.Profile.Kit == design.Box(box.Box)!.Profile.Kit ? node : null;
+                return modes.ContainsKey(node) && modes.GetValueOrDefault(satellite.Main) is RouterMode or AccessPointMode && design.Box(satellite.Main)!.Profile.Kit == design.Box(box.Box)!.Profile.Kit ? node : null;
             }
             if (box.Mode.Joins is not { } link || link.Box == box.Box || !modes.TryGetValue(link.Box, out var main))
             {

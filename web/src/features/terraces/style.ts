@@ -24,7 +24,7 @@ export const drawingStyle = {
   "& .wire": { fill: "none", stroke: "ink", strokeWidth: 1.75, strokeLinejoin: "round" },
   "& .wire.thin": { strokeWidth: 1.25, stroke: "muted" },
   "& .wire.wifi": { strokeDasharray: "2 5", strokeLinecap: "round" },
-  "& .wire.radio": { strokeDasharray: "0.1 8", strokeLinecap: "round", strokeWidth: 5, stroke: "ink" },
+  "& .wire.radio": { strokeDasharray: "0.1 7", strokeLinecap: "round", strokeWidth: 3.5, stroke: "ink" },
   "& .arcs": { fill: "none", stroke: "ink", strokeWidth: 2, strokeLinecap: "round" },
   "& .wire.passed": { strokeWidth: 4.5 },
   "& .passedCore": { fill: "none", stroke: "card", strokeWidth: 1.5 },
