@@ -39,8 +39,9 @@ public static partial class DesignSchema
         return schema;
     }
 
+    /// <summary>What is wrong at the end of each branch. That a part which is there is not null helps nobody.</summary>
     private static IEnumerable<ValidationError> Leaves(IEnumerable<ValidationError> errors) => errors.SelectMany(e => e is ChildSchemaValidationError child
-        ? child.Errors.SelectMany(c => Leaves(c.Value))
+        ? child.Errors.Where(c => c.Key.Type != JsonObjectType.Null || child.Errors.Count == 1).SelectMany(c => Leaves(c.Value))
         : [e]);
 
     private static FileError Explain(ValidationError error, JsonElement root)

@@ -31,6 +31,8 @@ public sealed class DesignFileTests
 
     // Each case changes one place of the demo file: pointer to set, the value as JSON (null removes it), pointer of the error, what it says.
     [Theory]
+    [InlineData("/setUps/0/boxes/0/passing", "{\"kind\":\"none\"}", "/setUps/0/boxes/0/passing/kind", "port, hardware, mapping")]
+    [InlineData("/setUps/0/boxes/0/uplink", "{\"radio\":\"r5\",\"box\":\"loft-router\",\"name\":\"x\",\"security\":\"wpa2\",\"frames\":\"fourAddress\",\"channel\":36}", "/setUps/0/boxes/0/uplink/channel", "only WDS")]
     [InlineData("/formatVersion", "5", "/formatVersion", "newer Altrin")]
     [InlineData("/formatVersion", "0", "/formatVersion", "at least 1")]
     [InlineData("/formatVersion", "\"1\"", "/formatVersion", "whole number")]

@@ -40,6 +40,29 @@ public sealed class UplinkNotJoinedTests() : RuleTests("uplink-not-joined")
     public void Near_miss() => None(House(l => l));
 }
 
+public sealed class GadgetTests() : RuleTests("wifi-not-joined")
+{
+    private static Home House(Func<Device, Device> gadget, WifiSecurity security = WifiSecurity.Wpa2)
+    {
+        var home = Home.WithGateway().Profile("gw", p => p with { Radios = [new("r24", RadioBand.Ghz2), .. p.Radios] })
+            .Edit<RouterMode>("gw", m => m with { Wifi = [new("r24", false, "gw", WifiSecurity.Wpa2, null), m.Wifi[0] with { Security = security }] });
+        return home.Wifi("heating", "gw").Device("heating", gadget);
+    }
+
+    [Fact]
+    public void Triggers_for_one_that_finds_no_band_of_its_own()
+    {
+        One(House(d => d with { Bands = [RadioBand.Ghz2] }), Severity.WillNotWork, "heating");
+        Cured(House(d => d with { Bands = [RadioBand.Ghz2] }), "Send \"home\" of gw on 2.4 GHz too");
+    }
+
+    [Fact]
+    public void Triggers_for_one_that_knows_no_protection_of_it() => Cured(House(d => d with { NewestSecurity = WifiSecurity.Wpa2 }, WifiSecurity.Wpa3), "Let gw take older devices too");
+
+    [Fact]
+    public void Near_miss() => None(House(d => d with { Bands = [RadioBand.Ghz5], NewestSecurity = WifiSecurity.Wpa2 }));
+}
+
 public sealed class RepeaterStraysTests() : RuleTests("repeater-strays")
 {
     private static Home Two(bool locked) => Home.WithGateway().Repeater("r1", "gw", link: l => l with { Locked = locked }, name: "upstairs").Repeater("r2", "gw").Wired("a", "r1/lan1", "192.168.8.5/24");

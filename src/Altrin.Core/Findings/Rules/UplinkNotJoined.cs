@@ -69,7 +69,9 @@ public static class UplinkNotJoined
         {
             yield break;
         }
-        foreach (var air in Air.Of(e.Design, refused.To).Where(a => !a.Guest))
+        // The band that the link is on already comes first.
+        var own = box.Profile.Radios.FirstOrDefault(r => r.Id == link.Radio)?.Band;
+        foreach (var air in Air.Of(e.Design, refused.To).Where(a => !a.Guest).OrderBy(a => a.Radio.Band != own))
         {
             if (box.Profile.Radios.FirstOrDefault(r => r.Band == air.Radio.Band) is not { } radio)
             {

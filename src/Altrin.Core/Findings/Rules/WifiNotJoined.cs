@@ -29,8 +29,9 @@ public static class WifiNotJoined
             RefusalReason.KeyDiffers => $"{e.Name(r.Device)} has another key for \"{r.Wifi.Name}\"",
             _ => $"The key of \"{r.Wifi.Name}\" is not recorded for {e.Name(r.Device)} or for {e.Name(r.Wifi.Box)}",
         },
-        "It has no network until the name and the key are typed into it.",
-        Join(e, r)));
+        r.Why == RefusalReason.BandMissing ? "It never finds the Wi-Fi, however near it is." : "It has no network until the name and the key are typed into it.",
+        Join(e, r),
+        r.Why == RefusalReason.BandMissing ? ["Small devices often know 2.4 GHz only: send the name there too, with WPA2."] : null));
 
     /// <summary>What the box beside it sends, else the nearest thing: the same name from another box.</summary>
     private static IEnumerable<Remedy> Join(Evidence e, WifiRefusal refusal)
@@ -40,9 +41,15 @@ public static class WifiNotJoined
         var eased = WifiNames.Sending(e).Where(r => cannot && r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name)
             .Select(r => r.Setting with { Security = r.Setting.Security == WifiSecurity.Wpa3 ? WifiSecurity.Wpa2Wpa3 : r.Setting.Security, ProtectsFrames = FrameProtection.Optional })
             .Select(s => Cures.Hopeful($"Let {e.Name(refusal.Wifi.Box)} take older devices too, with {WifiNames.Words(s.Security)}", new SetRadio(refusal.Wifi.Box, s)));
+        // A name that it finds on no band of its own is sent there too.
+        var known = e.Design.Device(refusal.Device)?.Bands ?? [];
+        var sent = WifiNames.Sending(e).Where(r => r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name).Select(r => r.Setting).FirstOrDefault();
+        var there = e.Design.Mode(refusal.Wifi.Box)?.Radios.Where(r => refusal.Why == RefusalReason.BandMissing && sent is not null && e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.Any(p => p.Id == r.Radio && known.Contains(p.Band)))
+            .Select(r => Cures.Hopeful($"Send \"{sent!.Name}\" of {e.Name(refusal.Wifi.Box)} on {WifiNames.Words(e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.First(p => p.Id == r.Radio).Band)} too", new SetRadio(refusal.Wifi.Box, r with { On = true, Name = sent.Name, Security = sent.Security, Key = sent.Key }))) ?? [];
         var elsewhere = WifiNames.Sending(e).Where(r => r.Box != refusal.Wifi.Box && (here.Count == 0 || r.Setting.Name == refusal.Wifi.Name));
         return
         [
+            .. there,
             .. eased,
             .. here.Select(s => Cures.Hopeful($"Type \"{s.Name}\" and its key into {e.Name(refusal.Device)}", new JoinWifi(refusal.Device, new(refusal.Wifi.Box, s.Name, s.Key)))),
             .. elsewhere.DistinctBy(r => r.Box).Take(3).Select(r => Cures.Hopeful($"Let {e.Name(refusal.Device)} join \"{r.Setting.Name}\" at {e.Name(r.Box)}", new JoinWifi(refusal.Device, new(r.Box, r.Setting.Name, r.Setting.Key)))),
