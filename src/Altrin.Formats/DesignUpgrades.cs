@@ -12,7 +12,7 @@ public static class DesignUpgrades
         _ => { },
         // 3 knows what boxes do by themselves and more of what a router's page sets; left out, nothing is known and nothing set.
         _ => { },
-        // 4 knows radio links, mesh kits, public addresses that are passed on, what lines ask for, and domain names; left out, there are none.
+        // 4 knows radio links, mesh kits, public addresses that are passed on, what lines ask for, VLANs and domain names; left out, there are none.
         _ => { },
     ];
 

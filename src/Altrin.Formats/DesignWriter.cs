@@ -138,7 +138,7 @@ public static class DesignWriter
                 : [.. router.Forwards.Select(f => new PortForwardDocument { Protocol = f.Protocol, OutsidePort = f.OutsidePort, To = f.To.ToString(), InsidePort = f.InsidePort })],
             Radios = Radios(router),
             Guest = router.Guest is { } guest
-                ? new() { Name = guest.Name, Security = guest.Security, Key = guest.Key, Lan = guest.Lan.ToString(), Pool = guest.Pool.ToString() }
+                ? new() { Name = guest.Name, Security = guest.Security, Key = guest.Key, Lan = guest.Lan.ToString(), Pool = guest.Pool.ToString(), Vlan = guest.Vlan }
                 : null,
             Translates = router.Translates ? null : false,
             Dmz = router.Dmz?.ToString(),
@@ -154,13 +154,13 @@ public static class DesignWriter
             Mode = ModeKind.AccessPoint,
             Page = Address(point.Page),
             Radios = Radios(point),
-            GuestName = point.Guest is { } guest ? new() { Name = guest.Name, Security = guest.Security, Key = guest.Key } : null,
+            GuestName = point.Guest is { } guest ? new() { Name = guest.Name, Security = guest.Security, Key = guest.Key, Vlan = guest.Vlan } : null,
         },
         RepeaterMode repeater => new() { Box = setting.Box, Mode = ModeKind.Repeater, Page = Address(repeater.Page), Uplink = Link(repeater.Link), Radios = Radios(repeater) },
         WirelessBridgeMode bridge => new() { Box = setting.Box, Mode = ModeKind.WirelessBridge, Page = Address(bridge.Page), Uplink = Link(bridge.Link) },
         SatelliteMode satellite => new() { Box = setting.Box, Mode = ModeKind.Satellite, Satellite = new() { Main = satellite.Main, By = satellite.By } },
         BridgeMode bridge => new() { Box = setting.Box, Mode = ModeKind.Bridge, Page = bridge.Page is { } page ? Address(new Fixed(page, null, [])) : null },
-        SwitchMode plain => new() { Box = setting.Box, Mode = ModeKind.Switch, Page = plain.Page is { } page ? Address(page) : null },
+        SwitchMode plain => new() { Box = setting.Box, Mode = ModeKind.Switch, Page = plain.Page is { } page ? Address(page) : null, Vlans = plain.Vlans.Count == 0 ? null : [.. plain.Vlans.Select(v => new PortVlansDocument { Port = v.Port, Untagged = v.Untagged, Tagged = v.Tagged.Count == 0 ? null : v.Tagged })] },
         _ => throw new ArgumentOutOfRangeException(nameof(setting)),
     };
 

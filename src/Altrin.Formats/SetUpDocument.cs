@@ -107,6 +107,10 @@ public sealed record BoxSettingDocument
     /// <summary>Access point, repeater, wireless bridge and switch: how the page comes by its address. Left out for a plain switch. Bridge: fixed, or left out.</summary>
     public HostAddressDocument? Page { get; init; }
 
+    /// <summary>Managed switch only: what its ports do with VLANs; it passes all on where left out. Since version 4.</summary>
+    [MaxLength(64)]
+    public IReadOnlyList<PortVlansDocument>? Vlans { get; init; }
+
     /// <summary>Router, access point and repeater: every radio of the box.</summary>
     [MaxLength(8)]
     public IReadOnlyList<RadioSettingDocument>? Radios { get; init; }
@@ -138,6 +142,10 @@ public sealed record GuestNameDocument
     /// <summary>Reference to the key; never the key itself.</summary>
     [RegularExpression(BoxDocument.Slug)]
     public string? Key { get; init; }
+
+    /// <summary>The VLAN tag by which it leaves the access point; untagged where left out. Since version 4.</summary>
+    [Range(2, 4094)]
+    public int? Vlan { get; init; }
 }
 
 /// <summary>Ways to come by an address.</summary>
@@ -261,6 +269,10 @@ public sealed record GuestDocument
     /// <summary>What guests are handed out, both ends included.</summary>
     [Required, StringLength(31)]
     public required string Pool { get; init; }
+
+    /// <summary>The VLAN tag by which it is on the inner ports too; on the radios only where left out. Since version 4.</summary>
+    [Range(2, 4094)]
+    public int? Vlan { get; init; }
 }
 
 /// <summary>A link between two ports.</summary>

@@ -63,6 +63,10 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         {
             errors.Absent($"{pointer}/uplink", setting.Uplink, "this mode joins nobody by radio");
         }
+        if (setting.Mode != ModeKind.Switch)
+        {
+            errors.Absent($"{pointer}/vlans", setting.Vlans, "only a managed switch sorts VLANs");
+        }
         if (setting.Mode != ModeKind.Satellite)
         {
             errors.Absent($"{pointer}/satellite", setting.Satellite, "only a satellite has a main node");
@@ -83,7 +87,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             ModeKind.WirelessBridge => new WirelessBridgeMode(Required(setting.Page, $"{pointer}/page", "a wireless bridge needs 'page'"), _radios.Needed(setting.Uplink, box, $"{pointer}/uplink")),
             ModeKind.Satellite => _radios.Satellite(setting.Satellite, box, $"{pointer}/satellite"),
             ModeKind.Bridge => new BridgeMode(ReadPage(setting.Page, $"{pointer}/page")),
-            _ => new SwitchMode(setting.Page is { } page ? ReadAddress(page, $"{pointer}/page") : null),
+            _ => ReadSwitch(setting, box, pointer),
         };
         return new(box.Id, mode);
     }
@@ -109,6 +113,13 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             Passing = _radios.Passing(setting.Passing, box, $"{pointer}/passing"),
             Line = _radios.Line(setting.Line, $"{pointer}/line"),
         };
+    }
+
+    private SwitchMode ReadSwitch(BoxSettingDocument setting, Box box, string pointer)
+    {
+        var read = new SwitchMode(setting.Page is { } page ? ReadAddress(page, $"{pointer}/page") : null) { Vlans = [.. (setting.Vlans ?? []).Select(v => new PortVlans(v.Port, v.Untagged, v.Tagged ?? []))] };
+        errors.Wrong($"{pointer}/vlans", "VLANs", PageChecks.WrongVlans(box, read.Vlans, read));
+        return read;
     }
 
     private Ipv4Address? ReadHost(string? address, string pointer)
@@ -142,7 +153,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         {
             errors.Absent($"{pointer}/key", guest.Key, "an open network has no key");
         }
-        return new(guest.Name, guest.Security, guest.Key);
+        return new(guest.Name, guest.Security, guest.Key) { Vlan = guest.Vlan };
     }
 
     private AddressServer ReadServer(AddressServerDocument? server, InterfaceAddress lan, string pointer)
@@ -194,7 +205,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         }
         var own = errors.Read($"{pointer}/lan", guest.Lan, InterfaceAddress.Parse);
         var pool = errors.Read($"{pointer}/pool", guest.Pool, AddressRange.Parse);
-        var read = new GuestNetwork(guest.Name, guest.Security, guest.Key, own, pool);
+        var read = new GuestNetwork(guest.Name, guest.Security, guest.Key, own, pool) { Vlan = guest.Vlan };
         errors.Wrong($"{pointer}/lan", guest.Lan, own == default || pool == default || lan == default ? null : PageChecks.WrongGuest(read, lan));
         return read;
     }

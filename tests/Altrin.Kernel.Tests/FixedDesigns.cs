@@ -65,7 +65,7 @@ internal static class FixedDesigns
         ["nested subnets on both sides"] = Home.New().Gateway(lan: "172.16.8.1/22", pool: null).Cable("street", "gw/wan").Router("in", "172.16.10.1/24").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2", "172.16.9.7/22", "172.16.8.1").Habits("in", new() { OnOverlap = OverlapHabit.CarriesOn, AnswersAcross = Known.No }),
     }.ToDictionary(h => h.Key, h => h.Value.Design);
 
-    /// <summary>Boxes joined by radio, where a wire stands for the link, and gateways that pass their address on.</summary>
+    /// <summary>Boxes joined by radio, where a wire stands for the link; gateways that pass their address on; guests by VLAN.</summary>
     public static IReadOnlyDictionary<string, Design> Radio { get; } = new Dictionary<string, Home>
     {
         ["repeater with four addresses (T5)"] = Home.WithGateway().FourAddresses("gw").Repeater("rep", "gw", UplinkFrames.FourAddress).Wired("a", "rep/lan1").Wifi("b", "rep").Wired("c", "gw/lan1"),
@@ -79,10 +79,18 @@ internal static class FixedDesigns
         ["pass-through by port (T10)"] = Passed(PassKind.Port, "lan1"),
         ["pass-through by hardware address (T10)"] = Passed(PassKind.Hardware, "main"),
         ["public-address mapping (T11)"] = Passed(PassKind.Mapping, "main"),
+        ["guests by VLAN through a plain switch"] = Tagged(null),
+        ["guests by VLAN through a managed switch"] = Tagged([new("lan1", 1, [20]), new("lan2", 1, [20]), new("lan3", 20, [])]).Wired("kiosk", "s/lan3"),
+        ["guests by VLAN that a managed switch drops"] = Tagged([new("lan1", 1, [20]), new("lan2", 1, [30])]),
+        ["guests by a tag that the router does not know"] = Tagged(null, 30),
         ["pass-through to nobody"] = Passed(PassKind.Port, "lan3"),
         ["DMZ host that is a router (T11)"] = Home.WithGateway().Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1").Reserve("main", "a", "192.168.20.5").Forward("main", 8443, "192.168.20.5").Reach("a", 8443)
             .Edit<RouterMode>("main", m => m with { Wan = new Fixed(Home.Own("192.168.8.2/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]) }).Edit<RouterMode>("gw", m => m with { Dmz = Home.At("192.168.8.2") }),
     }.ToDictionary(h => h.Key, h => h.Value.Design);
+
+    private static Home Tagged(PortVlans[]? ports, int point = 20) => Home.WithGateway().Guests("gw").Edit<RouterMode>("gw", m => m with { Guest = m.Guest! with { Vlan = 20 } })
+        .Switch("s").Edit<SwitchMode>("s", m => ports is null ? m : new SwitchMode(new Automatic()) { Vlans = ports }).Cable("gw/lan1", "s/lan1").Point("point").Cable("s/lan2", "point/wan")
+        .Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "guest-key") { Vlan = point } }).Wifi("visitor", "point", "visitors", "guest-key").Wifi("phone", "point").Wired("a", "s/lan4");
 
     private static Uplink Link(UplinkFrames frames) => new("r5", "gw", "home", WifiSecurity.Wpa2, "key", frames) { Locked = true, Channel = frames == UplinkFrames.Wds ? 36 : null };
 

@@ -201,6 +201,10 @@ internal sealed class Lab : IDisposable
             {
                 yield return (box.Box, "wan");
             }
+            foreach (var tag in box.Mode is RouterMode ? [] : Wiring.Tags(Design))
+            {
+                yield return (box.Box, $"v{tag}");
+            }
             if (box.Mode is RouterMode { Guest: not null })
             {
                 yield return (box.Box, "guest");

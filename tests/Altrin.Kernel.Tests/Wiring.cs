@@ -34,7 +34,15 @@ internal sealed class Wiring
             if (At(cable.A) is { } a && At(cable.B) is { } b)
             {
                 Passers += Passed(cable.A, cable.B) || Passed(cable.B, cable.A) ? 1 : 0;
-                Join(Passed(cable.A, cable.B) ? a with { Device = "wan" } : a, Passed(cable.B, cable.A) ? b with { Device = "wan" } : b, false);
+                Join(Passed(cable.A, cable.B) ? a with { Device = "wan" } : Untagged(cable.A, a), Passed(cable.B, cable.A) ? b with { Device = "wan" } : Untagged(cable.B, b), false);
+            }
+            // This kernel knows no 802.1Q: a wire of its own stands for each tag that both ends of a cable know.
+            foreach (var tag in Tags(design))
+            {
+                if (Tagged(cable.A, tag) is { } from && Tagged(cable.B, tag) is { } to)
+                {
+                    Join(from, to, false);
+                }
             }
         }
         // The kernel has no radio here: where one joins another, a wire stands for it.
@@ -67,11 +75,23 @@ internal sealed class Wiring
             }
             else if (sending.Count > 0 && mode is AccessPointMode { Guest: { } shared } && shared.Name == wifi.Name && Fits(shared.Security, shared.Key))
             {
-                Join(new(device.Device, "eth0"), new(wifi.Box, "lan"), true);
+                // By a tag guests are apart already; otherwise it is for the box to keep them so.
+                Join(new(device.Device, "eth0"), new(wifi.Box, shared.Vlan is { } tag ? $"v{tag}" : "lan"), shared.Vlan is null);
             }
 
             bool Fits(WifiSecurity security, string? key) => security == WifiSecurity.Open || (key is not null && key == wifi.Key);
         }
+
+        // A managed switch sorts frames without a tag by its ports; who sorts nothing passes every tag on, and a router knows that of its guests.
+        Seat Untagged(PortRef end, Seat seat) => modes.GetValueOrDefault(end.Owner) is SwitchMode { Vlans: { Count: > 0 } ports } && ports.FirstOrDefault(p => p.Port == end.Port) is { Untagged: not 1 and var vlan } ? seat with { Device = $"v{vlan}" } : seat;
+
+        Seat? Tagged(PortRef end, int tag) => modes.GetValueOrDefault(end.Owner) switch
+        {
+            null => null,
+            RouterMode router => router.Guest?.Vlan == tag && design.Box(end.Owner)!.Profile.Port(end.Port)!.Role == PortRole.Lan ? new(end.Owner, "guest") : null,
+            SwitchMode { Vlans: { Count: > 0 } ports } => ports.Any(p => p.Port == end.Port && p.Tagged.Contains(tag)) ? new(end.Owner, $"v{tag}") : null,
+            _ => new(end.Owner, $"v{tag}"),
+        };
 
         // Whether a gateway lets its public address out at a port, to what is plugged in there.
         bool Passed(PortRef end, PortRef other) => modes.GetValueOrDefault(end.Owner) is RouterMode { Passing: { } passing } && design.Box(end.Owner)!.Profile.Port(end.Port)!.Role == PortRole.Lan
@@ -111,6 +131,18 @@ internal sealed class Wiring
                 : null;
         }
     }
+
+    /// <summary>Every tag that somebody in a home uses.</summary>
+    public static IReadOnlyList<int> Tags(Design design) =>
+    [
+        .. design.SetUp.Boxes.SelectMany(b => b.Mode switch
+        {
+            RouterMode { Guest.Vlan: { } tag } => [tag],
+            AccessPointMode { Guest.Vlan: { } tag } => [tag],
+            SwitchMode managed => managed.Vlans.SelectMany(v => v.Tagged.Append(v.Untagged)).Where(t => t > 1),
+            _ => Enumerable.Empty<int>(),
+        }).Distinct().Order(),
+    ];
 
     public List<Joint> Joints { get; } = [];
 

@@ -9,7 +9,7 @@ public static class ChangeGenerator
 {
     public static Change Make(Random dice, Design design)
     {
-        return dice.Next(33) switch
+        return dice.Next(34) switch
         {
             0 => new SetMode(Box(), (ModeKind)dice.Next(7)),
             1 => new SetLanAddress(Box(), Own()),
@@ -42,6 +42,7 @@ public static class ChangeGenerator
             30 => new SetSatellite(Box(), Box(), Coin() ? Box() : null),
             31 => new SetPassing(Box(), Coin() ? null : new((PassKind)dice.Next(3), Coin() ? "lan1" : null, Coin() ? Of(design.Site.Devices).Hardware : null)),
             32 => new SetLine(Box(), new(Coin(), Coin() ? dice.Next(0, 5000) : null, Coin() ? Of(design.Site.Devices).Hardware : null)),
+            33 => new SetVlans(Box(), Coin() ? [] : [new("lan1", Coin() ? 1 : 20, Coin() ? [] : [30])]),
             18 => new TakeBackAcceptance("loop(a,b)"),
             13 => new RemoveReservation(Box(), Of(design.Site.Devices).Hardware!.Value),
             _ => new Unpatch(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none"),

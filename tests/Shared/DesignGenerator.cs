@@ -129,6 +129,8 @@ public static class DesignGenerator
     /// <summary>What boxes and devices do by themselves, mostly not found out; and now and then what few people set.</summary>
     private static Design WithHabits(Design design, Random dice)
     {
+        // A managed switch has a page, at a factory address.
+        var managed = design.SetUp.Boxes.Where(b => b.Mode is SwitchMode && dice.Next(2) == 0).Select(b => b.Box).ToHashSet();
         Known Habit() => (Known)(dice.Next(6) switch { 0 => 1, 1 => 2, _ => 0 });
         return design with
         {
@@ -138,6 +140,7 @@ public static class DesignGenerator
                 {
                     Profile = b.Profile with
                     {
+                        FactoryAddress = managed.Contains(b.Id) ? Home.Own("192.168.0.1/24") : b.Profile.FactoryAddress,
                         Habits = dice.Next(2) == 0 ? BoxHabits.NotKnown : new()
                         {
                             ChecksOffer = Habit(),
@@ -160,7 +163,7 @@ public static class DesignGenerator
             },
             SetUp = design.SetUp with
             {
-                Boxes = [.. design.SetUp.Boxes.Select(b => b.Mode is RouterMode router && dice.Next(3) == 0
+                Boxes = [.. design.SetUp.Boxes.Select(b => b.Mode is SwitchMode && managed.Contains(b.Box) ? b with { Mode = new SwitchMode(new Automatic()) } : b.Mode is RouterMode router && dice.Next(3) == 0
                     ? b with { Mode = router with { Translates = b.Box == "gw" || dice.Next(4) > 0, PortRequests = dice.Next(2) == 0, Dmz = dice.Next(8) == 0 ? router.Server.Pool.First : null } }
                     : b)],
             },

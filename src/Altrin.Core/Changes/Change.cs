@@ -18,6 +18,7 @@ namespace Altrin.Core.Changes;
 [JsonDerivedType(typeof(SetPointGuest), "setPointGuest")]
 [JsonDerivedType(typeof(SetUplink), "setUplink")]
 [JsonDerivedType(typeof(SetSatellite), "setSatellite")]
+[JsonDerivedType(typeof(SetVlans), "setVlans")]
 [JsonDerivedType(typeof(SetPassing), "setPassing")]
 [JsonDerivedType(typeof(SetLine), "setLine")]
 [JsonDerivedType(typeof(SetTranslation), "setTranslation")]

@@ -55,6 +55,7 @@ public static class Difference
         SetPointGuest c => [c.Box],
         SetUplink c => [c.Box],
         SetSatellite c => [c.Box],
+        SetVlans c => [c.Box],
         SetPassing c => [c.Box],
         SetLine c => [c.Box],
         SetTranslation c => [c.Box],
@@ -109,8 +110,9 @@ public static class Difference
             case (SatelliteMode now, SatelliteMode wanted):
                 steps.Unless(now == wanted, new SetSatellite(box, wanted.Main, wanted.By));
                 break;
-            case (SwitchMode { Page: { } now }, SwitchMode { Page: { } wanted }):
+            case (SwitchMode { Page: { } now } before, SwitchMode { Page: { } wanted } after):
                 steps.Unless(Same(now, wanted), new SetPageAddress(box, wanted));
+                steps.Unless(before.Vlans.SequenceEqual(after.Vlans), new SetVlans(box, after.Vlans));
                 break;
             case (BridgeMode now, BridgeMode wanted):
                 steps.Unless(now.Page == wanted.Page, new SetPageAddress(box, wanted.Page is { } page ? new Fixed(page, null, []) : new Automatic()));

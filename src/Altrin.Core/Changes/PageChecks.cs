@@ -34,7 +34,7 @@ public static class PageChecks
     /// <summary>Why a router would not take this guest network beside its own address; null where it would.</summary>
     public static string? WrongGuest(GuestNetwork guest, InterfaceAddress lan) =>
         WrongNetworkName(guest.Name) ?? WrongKeyReference(guest.Key) ?? WrongOwnAddress(guest.Lan) ?? WrongPool(guest.Pool, guest.Lan)
-        ?? (guest.Lan.Subnet.Overlaps(lan.Subnet) ? $"Guests need a subnet of their own; {guest.Lan.Subnet} overlaps {lan.Subnet}." : null);
+        ?? WrongGuestTag(guest.Vlan) ?? (guest.Lan.Subnet.Overlaps(lan.Subnet) ? $"Guests need a subnet of their own; {guest.Lan.Subnet} overlaps {lan.Subnet}." : null);
 
     /// <summary>Why this is no name of a Wi-Fi; null where it is.</summary>
     public static string? WrongNetworkName(string name) =>
@@ -68,6 +68,17 @@ public static class PageChecks
 
     /// <summary>Why this is no VLAN tag (IEEE 802.1Q); null where it is, or where none is given.</summary>
     public static string? WrongTag(int? tag) => tag is < 1 or > 4094 ? $"{tag} is not a tag; tags are 1 to 4094." : null;
+
+    /// <summary>Why this is no tag for guests; null where it is, or where none is given: 1 is the home's own.</summary>
+    public static string? WrongGuestTag(int? tag) => tag == 1 ? "VLAN 1 is the home's own; guests need another." : WrongTag(tag);
+
+    /// <summary>Why a switch does not take this; null where it does. Only a managed one, which has a page, sorts VLANs.</summary>
+    public static string? WrongVlans(Box box, IReadOnlyList<PortVlans> vlans, SwitchMode mode) =>
+        vlans.Count > 0 && mode.Page is null ? $"The {box.Name} has no page; only a managed switch sorts VLANs."
+        : vlans.FirstOrDefault(v => box.Profile.Port(v.Port) is null) is { } nobody ? $"There is no port '{Ipv4Address.Shown(nobody.Port)}'."
+        : vlans.Select(v => v.Port).Distinct().Count() < vlans.Count ? "A port is listed once."
+        : vlans.SelectMany(v => v.Tagged.Append(v.Untagged)).Select(t => WrongTag(t)).FirstOrDefault(w => w is not null)
+            ?? (vlans.Any(v => v.Tagged.Contains(1)) ? "VLAN 1 goes untagged here." : vlans.Any(v => v.Tagged.Contains(v.Untagged) || v.Tagged.Distinct().Count() < v.Tagged.Count) ? "A VLAN is on a port with its tag or without, once." : null);
 
     /// <summary>
     /// Why no radio of a band has this channel or width; null where one has, or where none is given. 2.4 GHz: 1 to 14; 5 GHz: 36 to

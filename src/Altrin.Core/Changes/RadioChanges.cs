@@ -45,6 +45,17 @@ public sealed record SetSatellite(string Box, string Main, string? By) : Change
         : $"{design.NameOf(Box)} is a satellite of {design.NameOf(Main)}, beside {design.NameOf(By)}";
 }
 
+/// <summary>Sets what the ports of a managed switch do with VLANs; none for one that passes every frame on as it is.</summary>
+public sealed record SetVlans(string Box, IReadOnlyList<PortVlans> Vlans) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<SwitchMode>(design, Box, "VLANs", mode =>
+        Edit.Unless<BoxMode>(PageChecks.WrongVlans(design.Box(Box)!, Vlans, mode), mode with { Vlans = Vlans }));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => Vlans.Count == 0 ? $"{design.NameOf(Box)} passes every VLAN on" : $"{design.NameOf(Box)} sorts VLANs on {(Vlans.Count == 1 ? "a port" : $"{Vlans.Count} ports")}";
+}
+
 /// <summary>Sets to whom a gateway passes its public address; none where it keeps it.</summary>
 public sealed record SetPassing(string Box, Passing? Passing) : Change
 {

@@ -69,7 +69,7 @@ public sealed record SetPointGuest(string Box, GuestName? Guest) : Change
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<AccessPointMode>(design, Box, "guest name", point =>
         Edit.Unless<BoxMode>(
-            Guest is { } guest ? PageChecks.WrongNetworkName(guest.Name) ?? PageChecks.WrongKeyReference(guest.Key) : null,
+            Guest is { } guest ? PageChecks.WrongNetworkName(guest.Name) ?? PageChecks.WrongKeyReference(guest.Key) ?? PageChecks.WrongGuestTag(guest.Vlan) : null,
             point with { Guest = Guest is { Security: WifiSecurity.Open } ? Guest with { Key = null } : Guest }));
 
     /// <inheritdoc/>

@@ -8,6 +8,7 @@ internal sealed class LinkMap
 {
     private readonly Network _network;
     private readonly Dictionary<Group, List<Link>> _at = [];
+    private readonly ILookup<string, Group> _parts;
     private readonly Dictionary<string, int?> _rates;
     private readonly HashSet<string> _rings;
 
@@ -19,12 +20,14 @@ internal sealed class LinkMap
             At(link.From).Add(link);
             At(link.To).Add(link);
         }
-        _rates = network.Links.ToDictionary(l => l.Id, AtMost, StringComparer.Ordinal);
+        _parts = network.Links.SelectMany(l => new[] { l.From, l.To }).Where(g => g.Vlan != 0).Distinct().ToLookup(g => g.Owner, StringComparer.Ordinal);
+        // A cable that carries several networks is several links.
+        _rates = network.Links.DistinctBy(l => l.Id).ToDictionary(l => l.Id, AtMost, StringComparer.Ordinal);
         _rings = network.Segments.SelectMany(s => s.Loops).SelectMany(l => l.Cables).ToHashSet(StringComparer.Ordinal);
     }
 
     /// <summary>Every link, by id.</summary>
-    public IReadOnlyList<LinkFact> All() => [.. _network.Links.Select(l => new LinkFact(l.Id, l.Cable is not null ? LinkKind.Cable : l.IsRadio ? LinkKind.Radio : LinkKind.Wifi, l.A, l.B, _rates[l.Id], _rings.Contains(l.Id)))];
+    public IReadOnlyList<LinkFact> All() => [.. _network.Links.DistinctBy(l => l.Id).Select(l => new LinkFact(l.Id, l.Cable is not null ? LinkKind.Cable : l.IsRadio ? LinkKind.Radio : LinkKind.Wifi, l.A, l.B, _rates[l.Id], _rings.Contains(l.Id)))];
 
     /// <summary>
     /// The link by which each box and device hangs at the one nearer to the street, or nearer to the head of an island; nearest
@@ -51,7 +54,7 @@ internal sealed class LinkMap
             {
                 return;
             }
-            var queue = new Queue<Group>(Group.Of(head));
+            var queue = new Queue<Group>(SidesOf(head));
             var seen = new HashSet<Group>(queue);
             while (queue.TryDequeue(out var at))
             {
@@ -63,7 +66,7 @@ internal sealed class LinkMap
                         found.Add(new(next.Owner, link.Id, at.Owner));
                     }
                     // Whatever side it was reached on, the rest of a box hangs behind it.
-                    foreach (var side in Group.Of(next.Owner))
+                    foreach (var side in SidesOf(next.Owner))
                     {
                         if (seen.Add(side))
                         {
@@ -74,6 +77,8 @@ internal sealed class LinkMap
             }
         }
     }
+
+    private IEnumerable<Group> SidesOf(string owner) => Group.Of(owner).Concat(_parts[owner]);
 
     /// <summary>The links that a device's packets pass on their way along a route, its own first.</summary>
     public IReadOnlyList<string> Along(Interface host, Route route)

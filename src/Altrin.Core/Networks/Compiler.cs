@@ -71,11 +71,16 @@ public static class Compiler
             links.Refusals)
         {
             RadioLinks = [.. radio.Select(r => new RadioLink(r.Link.From.Owner, r.Link.To.Owner, r.Link.Id, r.Frames, segmentOf[r.Link.To], r.Behind, r.Rivals))],
+            VlanSegments = segmentOf.Where(s => s.Key.Vlan != 0).ToDictionary(s => (s.Key.Owner, s.Key.Vlan), s => s.Value),
             Unjoined = [.. links.Unjoined.OrderBy(u => u.Box, StringComparer.Ordinal)],
         };
 
         IEnumerable<Interface> InterfacesOf(Group group, string segment, bool linked)
         {
+            if (group.Vlan != 0)
+            {
+                return [];
+            }
             if (group.Owner == PortRef.Street)
             {
                 return [new(group.Owner, Side.Provider, segment, linked, new Fixed(Provider.Own(design.Site.Service), null, []), null)];
@@ -123,7 +128,7 @@ public static class Compiler
 
         // In access-point mode a box that serves when alone falls back to its factory address and pool (common practice).
         ServerSeat? Woken(Group group) =>
-            !group.Wan && modes.GetValueOrDefault(group.Owner) is AccessPointMode
+            group is { Wan: false, Vlan: 0 } && modes.GetValueOrDefault(group.Owner) is AccessPointMode
             && boxes[group.Owner].Profile is { Habits: { ServesWhenAlone: Known.Yes } habits, FactoryAddress: { } own, FactoryPool: { } pool }
                 ? new(group.Owner, pool, own.PrefixLength, own.Address, own.Address, [own.Address], [], null) { ChecksOffer = habits.ChecksOffer, Woke = true }
                 : null;
@@ -151,7 +156,7 @@ public static class Compiler
     private static string IdOf(Group[] groups, Dictionary<string, BoxMode> modes)
     {
         var best = groups.MinBy(g => (Rank(g), g.Owner), Comparer<(int, string)>.Create((a, b) => a.Item1 != b.Item1 ? a.Item1.CompareTo(b.Item1) : string.CompareOrdinal(a.Item2, b.Item2)));
-        return best.Guest ? GuestId.Of(best.Owner) : best.Wan ? $"{best.Owner}:wan" : best.Owner;
+        return best.Guest ? GuestId.Of(best.Owner) : best.Wan ? $"{best.Owner}:wan" : best.Vlan != 0 ? VlanId.Of(best.Owner, best.Vlan) : best.Owner;
 
         int Rank(Group group) =>
             group.Owner == PortRef.Street ? 0

@@ -6,13 +6,14 @@ namespace Altrin.Core.Networks;
 /// <param name="Owner">Box, device or street.</param>
 /// <param name="Wan">Whether it is the outer side of a box that keeps its sides apart.</param>
 /// <param name="Guest">Whether it is the guest network of a router.</param>
-public readonly record struct Group(string Owner, bool Wan, bool Guest = false) : IComparable<Group>
+/// <param name="Vlan">The VLAN whose frames it carries beside the home's own; 0 for the home's own.</param>
+public readonly record struct Group(string Owner, bool Wan, bool Guest = false, int Vlan = 0) : IComparable<Group>
 {
     /// <summary>By owner, the inner side first, guests last.</summary>
     public int CompareTo(Group other)
     {
         var byOwner = string.CompareOrdinal(Owner, other.Owner);
-        return byOwner != 0 ? byOwner : (Guest, Wan).CompareTo((other.Guest, other.Wan));
+        return byOwner != 0 ? byOwner : (Guest, Wan, Vlan).CompareTo((other.Guest, other.Wan, other.Vlan));
     }
 
     /// <summary>The group that a side is part of.</summary>

@@ -9,6 +9,7 @@ internal sealed class LinkLayer
     private readonly HashSet<string> _off;
     private readonly Dictionary<string, BoxMode> _modes;
     private readonly Forest _forest = new();
+    private readonly Vlans _vlans;
     private readonly Dictionary<string, string> _guestsOf = new(StringComparer.Ordinal);
     private readonly Dictionary<string, IReadOnlyList<Air>> _airs = new(StringComparer.Ordinal);
 
@@ -17,6 +18,7 @@ internal sealed class LinkLayer
         _design = design;
         _off = situation.Off.ToHashSet(StringComparer.Ordinal);
         _modes = design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
+        _vlans = new(design);
         _forest.Add(new(PortRef.Street, false));
         foreach (var (box, mode) in _modes.Where(m => !_off.Contains(m.Key)))
         {
@@ -28,6 +30,10 @@ internal sealed class LinkLayer
             if (mode is RouterMode { Guest: not null })
             {
                 _forest.Add(new(box, false, true));
+            }
+            foreach (var group in _vlans.Groups(box))
+            {
+                _forest.Add(group);
             }
         }
         foreach (var device in design.SetUp.Devices.Where(d => !_off.Contains(d.Device)))
@@ -100,10 +106,17 @@ internal sealed class LinkLayer
         {
             if (GroupOf(cable.A, cable) is { } a && GroupOf(cable.B, cable) is { } b)
             {
-                Cables.Add((cable.Id, a));
                 cabled.Add(cable.A.Owner);
                 cabled.Add(cable.B.Owner);
-                Join(new(cable.Id, cable.A, cable.B, a, b, cable));
+                foreach (var tag in _vlans.Tags)
+                {
+                    // One cable may carry several networks, each by its tag; 0 is what goes without.
+                    if (_vlans.At(cable.A, a, tag) is { } from && _vlans.At(cable.B, b, tag) is { } to && _forest.Has(from) && _forest.Has(to))
+                    {
+                        Cables.Add((cable.Id, from));
+                        Join(new(cable.Id, cable.A, cable.B, from, to, cable));
+                    }
+                }
             }
         }
         return cabled;
@@ -119,12 +132,13 @@ internal sealed class LinkLayer
         why = guest ? asGuest : why;
         if (why is null)
         {
-            if (guest && _modes[wifi.Box] is AccessPointMode)
+            var vlan = guest && _modes[wifi.Box] is AccessPointMode { Guest.Vlan: { } tag } ? tag : 0;
+            if (guest && vlan == 0 && _modes[wifi.Box] is AccessPointMode)
             {
                 // An access point has no subnet for guests: they come into its segment, kept apart or not.
                 _guestsOf[owner] = wifi.Box;
             }
-            var to = new Group(wifi.Box, false, guest && _modes[wifi.Box] is RouterMode);
+            var to = new Group(wifi.Box, false, guest && _modes[wifi.Box] is RouterMode, vlan);
             _forest.Union(new(owner, false), to);
             Links.Add(Link.OfWifi(owner, to));
         }

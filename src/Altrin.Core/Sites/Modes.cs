@@ -129,6 +129,9 @@ public sealed record SatelliteMode(string Main, string? By) : BoxMode
 /// <param name="Page">How a managed switch comes by its address; null for a plain one.</param>
 public sealed record SwitchMode(HostAddress? Page) : BoxMode
 {
+    /// <summary>What each port of a managed switch does with VLANs; empty for one that passes every frame on as it is, tag and all.</summary>
+    public IReadOnlyList<PortVlans> Vlans { get; init; } = [];
+
     /// <inheritdoc/>
     public override ModeKind Kind => ModeKind.Switch;
 }

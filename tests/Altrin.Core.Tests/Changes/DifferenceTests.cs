@@ -53,7 +53,7 @@ public sealed class DifferenceTests
     {
         RouterMode r => $"router {Host(r.Wan)} {r.Lan} {r.Server.On} {r.Server.Pool} {r.Server.Gateway} {string.Join(',', r.Server.NameServers)} {string.Join(',', r.Server.Reservations.OrderBy(x => x.Hardware.ToString(), StringComparer.Ordinal))} {string.Join(',', r.Forwards.OrderBy(f => (f.Protocol, f.OutsidePort)))} {Radios(r)} {r.Guest} {r.Translates} {r.Dmz} {r.PortRequests} {string.Join(',', r.Routes.OrderBy(x => x.To))} {r.Server.LeaseMinutes} {r.Server.Domain} {r.Server.LeavesOutGateway} {r.Server.LeavesOutNames}",
         AccessPointMode p => $"point {Host(p.Page)} {Radios(p)} {p.Guest}",
-        SwitchMode s => $"switch {(s.Page is { } page ? Host(page) : "")}",
+        SwitchMode s => $"switch {(s.Page is { } page ? Host(page) : "")} {string.Join(';', s.Vlans.Select(v => $"{v.Port} {v.Untagged} {string.Join(',', v.Tagged)}"))}",
         BridgeMode b => $"bridge {b.Page}",
         _ => "",
     };

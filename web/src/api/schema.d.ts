@@ -260,6 +260,7 @@ export interface components {
             passing?: null | components["schemas"]["PassingDocument"];
             line?: null | components["schemas"]["LineSettingDocument"];
             page?: null | components["schemas"]["HostAddressDocument"];
+            vlans?: null | components["schemas"]["PortVlansDocument"][];
             radios?: null | components["schemas"]["RadioSettingDocument"][];
         };
         CableDocument: {
@@ -275,7 +276,7 @@ export interface components {
             subjects: string[];
             text: string;
         };
-        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeSetUplink"] | components["schemas"]["ChangeSetSatellite"] | components["schemas"]["ChangeSetPassing"] | components["schemas"]["ChangeSetLine"] | components["schemas"]["ChangeSetTranslation"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
+        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeSetUplink"] | components["schemas"]["ChangeSetSatellite"] | components["schemas"]["ChangeSetVlans"] | components["schemas"]["ChangeSetPassing"] | components["schemas"]["ChangeSetLine"] | components["schemas"]["ChangeSetTranslation"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
         ChangeAcceptFinding: {
             /** @enum {string} */
             kind?: "acceptFinding";
@@ -473,6 +474,12 @@ export interface components {
             box: string;
             link: null | components["schemas"]["Uplink"];
         };
+        ChangeSetVlans: {
+            /** @enum {string} */
+            kind?: "setVlans";
+            box: string;
+            vlans: components["schemas"]["PortVlans"][];
+        };
         ChangeSetWan: {
             /** @enum {string} */
             kind?: "setWan";
@@ -551,6 +558,9 @@ export interface components {
             discovery: components["schemas"]["DiscoveryFact"][];
             management: components["schemas"]["ManagementFact"][];
             hardware: components["schemas"]["Sighting"][];
+            radio: components["schemas"]["RadioFact"][];
+            roaming: components["schemas"]["RoamingFact"][];
+            heard: components["schemas"]["HeardFact"][];
         };
         FactSheet: {
             segments: components["schemas"]["SegmentFact"][];
@@ -588,16 +598,22 @@ export interface components {
             key?: null | string;
             lan: string;
             pool: string;
+            /** Format: int32 */
+            vlan?: null | number;
         };
         GuestName: {
             name: string;
             security: components["schemas"]["WifiSecurity"];
             key: null | string;
+            /** Format: int32 */
+            vlan?: null | number;
         };
         GuestNameDocument: {
             name: string;
             security: components["schemas"]["WifiSecurity"];
             key?: null | string;
+            /** Format: int32 */
+            vlan?: null | number;
         };
         GuestNetwork: {
             name: string;
@@ -605,6 +621,8 @@ export interface components {
             key: null | string;
             lan: components["schemas"]["InterfaceAddress"];
             pool: components["schemas"]["AddressRange"];
+            /** Format: int32 */
+            vlan?: null | number;
         };
         HabitsDocument: {
             checksOffer?: null | boolean;
@@ -623,6 +641,10 @@ export interface components {
         };
         /** @example 02:00:5e:00:53:01 */
         HardwareAddress: string;
+        HeardFact: {
+            device: string;
+            names: string[];
+        };
         HostAddress: components["schemas"]["HostAddressAutomatic"] | components["schemas"]["HostAddressFixed"];
         HostAddressAutomatic: {
             /** @enum {string} */
@@ -854,6 +876,18 @@ export interface components {
         PortRef: string;
         /** @enum {unknown} */
         PortRole: "wan" | "lan";
+        PortVlans: {
+            port: string;
+            /** Format: int32 */
+            untagged: number;
+            tagged: number[];
+        };
+        PortVlansDocument: {
+            port: string;
+            /** Format: int32 */
+            untagged: number;
+            tagged?: null | number[];
+        };
         Preview: {
             /** Format: int64 */
             version: number;
@@ -906,6 +940,13 @@ export interface components {
             newestSecurity?: null | components["schemas"]["WifiSecurity"];
             fourAddress?: null | boolean;
         };
+        RadioFact: {
+            box: string;
+            to: string;
+            why: null | components["schemas"]["RefusalReason"];
+            frames: null | components["schemas"]["UplinkFrames"];
+            instead: string[];
+        };
         RadioSetting: {
             radio: string;
             on: boolean;
@@ -950,6 +991,8 @@ export interface components {
             classes: components["schemas"]["ReachClass"][];
             cells: components["schemas"]["ReachCell"][];
         };
+        /** @enum {unknown} */
+        RefusalReason: "nameNotSent" | "bandMissing" | "securityDiffers" | "framesUnprotected" | "channelNotUsable" | "keyNotKnown" | "keyDiffers" | "fourAddressesNotTaken" | "channelNotFixed" | "channelDiffers" | "peerNotKnown" | "notOfKit" | "itself";
         Remedy: {
             label: string;
             changes: components["schemas"]["Change"][];
@@ -967,6 +1010,15 @@ export interface components {
             label: string;
             /** Format: date-time */
             createdAt: string;
+        };
+        RoamingFact: {
+            name: string;
+            groups: components["schemas"]["RoamingGroup"][];
+        };
+        RoamingGroup: {
+            segment: string;
+            radios: string[];
+            bands: components["schemas"]["RadioBand"][];
         };
         RouteDocument: {
             to: string;

@@ -18,7 +18,7 @@ public static class GuestsOpenRule
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
-        foreach (var box in e.Design.SetUp.Boxes.Where(b => b.Mode is AccessPointMode { Guest: not null } && e.Network.Segments.Any(s => s.Boxes.Contains(b.Box))).OrderBy(b => b.Box, StringComparer.Ordinal))
+        foreach (var box in e.Design.SetUp.Boxes.Where(b => b.Mode is AccessPointMode { Guest: { Vlan: null } } && e.Network.Segments.Any(s => s.Boxes.Contains(b.Box))).OrderBy(b => b.Box, StringComparer.Ordinal))
         {
             var habit = e.Design.Box(box.Box)!.Profile.Habits.GuestsApart;
             if (habit != Known.Yes)

@@ -27,7 +27,7 @@ public static class SeveralAtStreet
     ];
 
     /// <summary>How many addresses the provider gives; a gateway that passes its own on needs none beside it.</summary>
-    private static int Given(Evidence e) => e.Network.Segment(PortRef.Street).Servers.Select(s => s.Leases ?? int.MaxValue).DefaultIfEmpty(int.MaxValue).Max();
+    private static int Given(Evidence e) => e.Network.Segment(PortRef.Street).Servers.Where(s => s.Owner == PortRef.Street).Select(s => s.Leases ?? int.MaxValue).DefaultIfEmpty(int.MaxValue).Max();
 
     private static IEnumerable<string> Asking(Evidence e) => e.Network.Segment(PortRef.Street).Interfaces.Where(i => i.Setting is Automatic).Select(i => i.Owner);
 }

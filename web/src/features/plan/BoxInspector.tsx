@@ -10,6 +10,7 @@ import { PointGuestFields } from "./PointGuestFields";
 import { RadioFields } from "./RadioFields";
 import { RouterFields } from "./RouterFields";
 import { SatelliteFields, UplinkFields } from "./UplinkFields";
+import { VlanFields } from "./VlanFields";
 import { Button, Select } from "../../ui/controls";
 
 interface Props {
@@ -43,6 +44,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
         </Labelled>
         {setting?.mode === "router" && <RouterFields box={box} setting={setting} design={design} tools={tools} />}
         {setting && (setting.mode === "repeater" || setting.mode === "wirelessBridge" || (setting.mode === "router" && setting.uplink)) && <UplinkFields box={box} setting={setting} design={design} tools={tools} />}
+        {setting?.mode === "switch" && setting.page && <VlanFields box={box} setting={setting} tools={tools} />}
         {setting?.mode === "satellite" && <SatelliteFields box={box} setting={setting} design={design} tools={tools} />}
         {setting && setting.mode !== "router" && setting.mode !== "bridge" && setting.page && (
           <HostAddressFields legend="Address of its page" address={setting.page} tools={tools} make={(address) => ({ kind: "setPageAddress", box: box.id, address })} />

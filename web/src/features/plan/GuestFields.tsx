@@ -9,13 +9,26 @@ import type { JobTools } from "../stations/useJob";
 
 type Guest = Schemas["GuestDocument"];
 
+/** The VLAN tag by which guests are on cables too. */
+export function GuestTag({ vlan, save }: { vlan: number | null; save: (vlan: number | null) => Promise<unknown> }) {
+  return (
+    <DraftInput
+      label="VLAN tag for guests"
+      placeholder="none: by radio only"
+      inputMode="numeric"
+      value={vlan?.toString() ?? ""}
+      save={(draft) => (/^\d*$/.test(draft) ? save(draft === "" ? null : Number(draft)) : Promise.reject(new Error("A number from 2 to 4094.")))}
+    />
+  );
+}
+
 /** A usual one to begin with; the router says so where it does not fit. */
 const usual = (box: string, setting: BoxSetting): Guest => ({ name: `${(setting.radios?.[0]?.name ?? box).slice(0, 24)}-guests`, security: "wpa2", lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" });
 
 /** A router's network for guests: name, security, address and pool, or a way to add one. */
 export function GuestFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
   const guest = setting.guest;
-  const change = (to: Guest): Change => ({ kind: "setGuest", box, guest: { name: to.name, security: to.security, key: to.key ?? null, lan: to.lan, pool: to.pool } });
+  const change = (to: Guest): Change => ({ kind: "setGuest", box, guest: { name: to.name, security: to.security, key: to.key ?? null, lan: to.lan, pool: to.pool, vlan: to.vlan ?? null } });
   if (!guest) {
     return (
       <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
@@ -38,6 +51,7 @@ export function GuestFields({ box, setting, tools }: { box: string; setting: Box
       <DraftInput label="Name for guests" {...field("name")} />
       <DraftInput label="Own address among guests" fontFamily="mono" {...field("lan")} />
       <DraftInput label="Pool for guests" fontFamily="mono" {...field("pool")} />
+      <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ ...guest, vlan })])} />
       <WordSelect label="Security for guests" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ ...guest, security })])} />
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "setGuest", box, guest: null }])}>
         Take the guest network away

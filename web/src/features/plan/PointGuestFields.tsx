@@ -4,6 +4,7 @@ import { Button } from "../../ui/controls";
 import { DraftInput } from "../../ui/DraftInput";
 import { securityWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
+import { GuestTag } from "./GuestFields";
 import type { BoxSetting } from "../stations/designReading";
 import type { JobTools } from "../stations/useJob";
 
@@ -12,7 +13,7 @@ type Name = Schemas["GuestNameDocument"];
 /** An access point's further name for guests, or a way to add one. Whether they are kept apart is the box's habit. */
 export function PointGuestFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
   const guest = setting.guestName;
-  const change = (to: Name): Change => ({ kind: "setPointGuest", box, guest: { name: to.name, security: to.security, key: to.key ?? null } });
+  const change = (to: Name): Change => ({ kind: "setPointGuest", box, guest: { name: to.name, security: to.security, key: to.key ?? null, vlan: to.vlan ?? null } });
   if (!guest) {
     return (
       <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
@@ -31,6 +32,7 @@ export function PointGuestFields({ box, setting, tools }: { box: string; setting
         <DraftInput label="Name for guests" value={guest.name} save={(draft) => tools.save([change({ ...guest, name: draft })])} attempt={(draft) => tools.attempt(draft === null ? null : [change({ ...guest, name: draft })])} />
         <WordSelect label="Security for guests" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ ...guest, security })])} />
       </Box>
+      <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ ...guest, vlan })])} />
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "setPointGuest", box, guest: null }])}>
         Take the name for guests away
       </Button>

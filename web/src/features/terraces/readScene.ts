@@ -87,7 +87,8 @@ class Reader {
   private guests(box: string): SceneWalled[] {
     const { facts } = this.proof;
     return facts.segments
-      .filter((s) => guestHost(s.id) === box)
+      // Guests of a router that come in at an access point, by a tag, hang there.
+      .filter((s) => guestHost(s.id) === box || (guestHost(s.id) !== null && this.tokensOf(box, (segment) => segment === s.id).length > 0))
       .map((s) => {
         const ruler = facts.rulers.find((r) => r.segment === s.id);
         return { segment: s.id, title: ruler?.subnet ?? "", details: `guests · ${ruler ? rulerWords(ruler, s.devices.length) : ""}`, tokens: this.tokensOf(box, (segment) => segment === s.id) };

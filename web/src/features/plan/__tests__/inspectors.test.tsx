@@ -82,7 +82,7 @@ describe("BoxInspector", () => {
     ["address server", () => fireEvent.click(screen.getByLabelText("Address server on")), { kind: "switchAddressServer", box: "gw", on: false }],
     ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), { kind: "setRadio", box: "gw", setting: radio({ on: false }) }],
     ["the shelf", () => fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" })), { kind: "putAway", id: "gw" }],
-    ["a guest network", () => fireEvent.click(screen.getByRole("button", { name: "Add a guest network" })), { kind: "setGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", key: null, lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" } }],
+    ["a guest network", () => fireEvent.click(screen.getByRole("button", { name: "Add a guest network" })), { kind: "setGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", key: null, lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199", vlan: null } }],
     ["security", () => choose("Security, 5 GHz", "wpa3"), { kind: "setRadio", box: "gw", setting: radio({ security: "wpa3" }) }],
     ["a reservation", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.8.5 for/ })), { kind: "removeReservation", box: "gw", hardware: "00:00:5e:00:53:01" }],
     ["a forward", () => fireEvent.click(screen.getByRole("button", { name: /^Remove tcp 443/ })), { kind: "removeForward", box: "gw", protocol: "tcp", outsidePort: 443 }],
@@ -137,7 +137,7 @@ describe("BoxInspector", () => {
     const point = { box: "gw", mode: "accessPoint", page: { kind: "automatic" }, radios: design.setUps[0]?.boxes[0]?.radios } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={point} design={design} tools={given} /> : <p />);
     fireEvent.click(screen.getByRole("button", { name: "Add a name for guests" }));
-    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setPointGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", key: null } }]);
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setPointGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", key: null, vlan: null } }]);
   });
 
   it("joins by radio what another box sends, with its key and security", () => {
@@ -157,6 +157,15 @@ describe("BoxInspector", () => {
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
     choose("Without a cable it joins", "");
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setSatellite", box: "rep", main: "main", by: null }]);
+  });
+
+  it("sorts VLANs on the ports of a managed switch", () => {
+    const { save, given } = tools();
+    const box = design.site.boxes.find((b) => b.id === "spare");
+    const setting = { box: "spare", mode: "switch", page: { kind: "automatic" } } as unknown as Design["setUps"][0]["boxes"][0];
+    show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
+    type("Port 1, tagged", "20, 30");
+    expect(save).toHaveBeenCalledExactlyOnceWith([{ kind: "setVlans", box: "spare", vlans: [{ port: "lan1", untagged: 1, tagged: [20, 30] }] }]);
   });
 
   it("plugs a cable in by choosing two free ports", () => {
