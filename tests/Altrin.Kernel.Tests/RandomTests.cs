@@ -7,7 +7,7 @@ namespace Altrin.Kernel.Tests;
 public sealed class RandomTests : KernelTests
 {
     private const int Side = 4;
-    private static readonly int Count = Number("ALTRIN_KERNEL_DESIGNS", 15);
+    private static readonly int Count = Number("ALTRIN_KERNEL_DESIGNS", 25);
     private static readonly int First = Number("ALTRIN_KERNEL_SEED", 4001);
 
     [Fact]

@@ -75,7 +75,9 @@ public static class Roaming
         return groups;
     }
 
-    /// <summary>Where a name leads: a router's guests have a segment of their own.</summary>
-    private static string SegmentOf(Network network, Air air) => air.Guest && network.Find(air.Box, Side.Guest) is { } guests ? guests.Segment
+    /// <summary>Where a name leads: a router's guests have a segment of their own, an access point's where a tag leads them.</summary>
+    private static string SegmentOf(Network network, Air air) =>
+        air.Guest && network.Design.Mode(air.Box) is AccessPointMode { Guest.Vlan: { } tag } && network.VlanSegments.TryGetValue((air.Box, tag), out var tagged) ? tagged
+        : air.Guest && network.Find(air.Box, Side.Guest) is { } guests ? guests.Segment
         : network.Find(air.Box, Side.Lan)?.Segment ?? network.Find(air.Box, Side.Page)?.Segment ?? network.Segments.FirstOrDefault(s => s.Boxes.Contains(air.Box))?.Id ?? air.Box;
 }

@@ -58,6 +58,14 @@ public sealed class VlanTests
         Assert.Equal("gw:guest", Compiler.Compile(ChangeList.Apply(home.Design, remedy.Changes).Value, Situation.Settled).Find("visitor", Side.Device)!.Segment);
     }
 
+    [Fact]
+    public void Guests_move_between_the_router_and_an_access_point_that_leads_to_the_same_guests()
+    {
+        static int Groups(Home home) => Roaming.Names(See(home).Network).Single(n => n.Name == "guests").Groups.Count;
+        Home Named(int? router) => House(router: router).Edit<AccessPointMode>("point", m => m with { Guest = m.Guest! with { Name = "guests" } });
+        Assert.Equal((1, 2), (Groups(Named(20)), Groups(Named(null))));
+    }
+
     // An untagged port of a VLAN puts a wired device among the guests.
     [Fact]
     public void An_untagged_port_belongs_to_its_VLAN()

@@ -31,7 +31,7 @@ public static class GuestNotCarried
             [.. e.Causes.Where(c => c.Subjects.Any(s => s == VlanId.Of(b.Box, b.Value) || VlanId.Read(s)?.Tag == $"{b.Value}"))]));
 
     private static bool Carried(Evidence e, string box, int tag) =>
-        e.Network.Links.Count > 0 && e.Network.VlanSegments.TryGetValue((box, tag), out var segment) && e.Network.Segment(segment).Interfaces.Any(i => i.Side == Side.Guest);
+        e.Network.VlanSegments.TryGetValue((box, tag), out var segment) && e.Network.Segment(segment).Interfaces.Any(i => i.Side == Side.Guest);
 
     /// <summary>The router that rules the access point's segment learns the tag.</summary>
     private static IEnumerable<Remedy> Know(Evidence e, string box, int tag)

@@ -15,6 +15,10 @@ export const guestHost = (id: string): string | null => (id.endsWith(":guest") ?
 export const setUpOf = (design: Design): SetUp => design.setUps[0] ?? { name: "", boxes: [], cables: [], devices: [] };
 
 export function nameOf(design: Design, id: string): string {
+  const tagged = /^(.+):vlan(\d+)$/.exec(id);
+  if (tagged?.[1]) {
+    return `VLAN ${tagged[2]} at ${nameOf(design, tagged[1])}`;
+  }
   const host = guestHost(id);
   if (host) {
     return `guests of ${nameOf(design, host)}`;
