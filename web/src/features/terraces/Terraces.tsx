@@ -158,7 +158,7 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
     >
       <rect className="ground" width={w} height={drawing.h} onClick={() => choose(null)} />
       {[...drawing.territories].sort((a, b) => a.depth - b.depth).map((t) => (
-        <TerraceGround key={`${t.kind} ${t.segment}`} {...t} w={t === alone ? w - t.x : t.w} />
+        <TerraceGround key={`${t.kind} ${t.segment} ${t.box}`} {...t} w={t === alone ? w - t.x : t.w} />
       ))}
       {drawing.carrier && (
         <>
@@ -228,12 +228,12 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
       ))}
       {drawing.territories.map((t) =>
         t.kind !== "island" ? (
-          <Thing key={`${t.kind} ${t.segment}`} handle={handle("terrace", t.segment, `${t.kind === "walled" ? "Guests" : "Terrace"} ${t.rulers.map((r) => `${r.subnet}, ${r.details}`).join("; ")}`)} text={<TerraceHead {...t} />}>
+          <Thing key={`${t.kind} ${t.segment} ${t.box}`} handle={handle("terrace", t.segment, `${t.kind === "walled" ? "Guests" : "Terrace"} ${t.rulers.map((r) => `${r.subnet}, ${r.details}`).join("; ")}`)} text={<TerraceHead {...t} />}>
             <rect {...rect(t.title)} fill="transparent" />
             <rect className="ringed" {...rect({ x: t.title.x - 5, y: t.title.y, w: t.title.w + 10, h: t.title.h + 4 })} rx={5} />
           </Thing>
         ) : (
-          <TerraceHead key={`${t.kind} ${t.segment}`} {...t} />
+          <TerraceHead key={`${t.kind} ${t.segment} ${t.box}`} {...t} />
         ),
       )}
       {ports.map((p) => (
