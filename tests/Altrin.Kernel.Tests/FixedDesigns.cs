@@ -86,6 +86,8 @@ internal static class FixedDesigns
         ["pass-through to nobody"] = Passed(PassKind.Port, "lan3"),
         ["DMZ host that is a router (T11)"] = Home.WithGateway().Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1").Reserve("main", "a", "192.168.20.5").Forward("main", 8443, "192.168.20.5").Reach("a", 8443)
             .Edit<RouterMode>("main", m => m with { Wan = new Fixed(Home.Own("192.168.8.2/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]) }).Edit<RouterMode>("gw", m => m with { Dmz = Home.At("192.168.8.2") }),
+        ["DMZ host, on a port that the gateway keeps (T11)"] = Home.WithGateway().Profile("gw", p => p with { KeptPorts = [8443] }).Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1").Reserve("main", "a", "192.168.20.5").Forward("main", 8443, "192.168.20.5").Reach("a", 8443)
+            .Edit<RouterMode>("main", m => m with { Wan = new Fixed(Home.Own("192.168.8.2/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]) }).Edit<RouterMode>("gw", m => m with { Dmz = Home.At("192.168.8.2") }),
     }.ToDictionary(h => h.Key, h => h.Value.Design);
 
     private static Home Tagged(PortVlans[]? ports, int point = 20) => Home.WithGateway().Guests("gw").Edit<RouterMode>("gw", m => m with { Guest = m.Guest! with { Vlan = 20 } })

@@ -124,7 +124,7 @@ internal sealed class Addresses(World world, Choices choices)
         var takers = new List<Interface>();
         if (world.Remembered(asker, address) is { } old && choices.Pick(new("table", asker.Owner, asker.Side, address), () => new(
             [$"{world.Name(asker.Owner)} has noticed that {address} is somebody else's", $"{world.Name(asker.Owner)} still sends to {world.Name(old.Holder)}"],
-            [Cause.Of(CauseCodes.NoAnswer, $"{world.Name(asker.Owner)} may still take {world.Name(old.Holder)} for {address}, for up to {Entry.MostMinutes} minutes or until it is switched off and on.", asker.Owner)])) == 1)
+            [Cause.Of(CauseCodes.NoAnswer, $"{world.Name(asker.Owner)} may still take {world.Name(old.Holder)} for {address}, for up to {TableEntry.MostMinutes} minutes or until it is switched off and on.", asker.Owner)])) == 1)
         {
             return world.Network.Find(old.Holder, old.HolderSide) is { } before && before.Segment == asker.Segment ? [before] : [];
         }

@@ -186,13 +186,15 @@ public enum LinkKind
 /// <param name="B">The other end; for a Wi-Fi the box.</param>
 /// <param name="AtMostMbps">What it carries at most by its ports and its medium, in Mb/s; null where neither is known. What arrives is measured, not computed.</param>
 /// <param name="InRing">Whether it is part of a ring.</param>
-public sealed record LinkFact(string Id, LinkKind Kind, PortRef A, PortRef B, int? AtMostMbps, bool InRing);
+/// <param name="PassesPublic">Whether a gateway's public address goes on through it.</param>
+public sealed record LinkFact(string Id, LinkKind Kind, PortRef A, PortRef B, int? AtMostMbps, bool InRing, bool PassesPublic);
 
 /// <summary>At whom a box or device hangs.</summary>
 /// <param name="Owner">The box or device.</param>
 /// <param name="Link">The link that leads towards the street, or towards the head of an island.</param>
 /// <param name="To">The box at the other end, or "street".</param>
-public sealed record UplinkFact(string Owner, string Link, string To);
+/// <param name="Outer">Whether it ends at the outer side of the owner, which keeps its sides apart.</param>
+public sealed record UplinkFact(string Owner, string Link, string To, bool Outer);
 
 /// <summary>The addresses of one subnet of one segment.</summary>
 /// <param name="Segment">The segment.</param>

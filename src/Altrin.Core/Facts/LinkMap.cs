@@ -11,6 +11,7 @@ internal sealed class LinkMap
     private readonly ILookup<string, Group> _parts;
     private readonly Dictionary<string, int?> _rates;
     private readonly HashSet<string> _rings;
+    private readonly HashSet<string> _passed;
 
     public LinkMap(Network network)
     {
@@ -23,11 +24,12 @@ internal sealed class LinkMap
         _parts = network.Links.SelectMany(l => new[] { l.From, l.To }).Where(g => g.Vlan != 0).Distinct().ToLookup(g => g.Owner, StringComparer.Ordinal);
         // A cable that carries several networks is several links.
         _rates = network.Links.DistinctBy(l => l.Id).ToDictionary(l => l.Id, AtMost, StringComparer.Ordinal);
+        _passed = network.Design.SetUp.Boxes.Select(b => Passer.CableOf(network.Design, b.Box)?.Id).OfType<string>().ToHashSet(StringComparer.Ordinal);
         _rings = network.Segments.SelectMany(s => s.Loops).SelectMany(l => l.Cables).ToHashSet(StringComparer.Ordinal);
     }
 
     /// <summary>Every link, by id.</summary>
-    public IReadOnlyList<LinkFact> All() => [.. _network.Links.DistinctBy(l => l.Id).Select(l => new LinkFact(l.Id, l.Cable is not null ? LinkKind.Cable : l.IsRadio ? LinkKind.Radio : LinkKind.Wifi, l.A, l.B, _rates[l.Id], _rings.Contains(l.Id)))];
+    public IReadOnlyList<LinkFact> All() => [.. _network.Links.DistinctBy(l => l.Id).Select(l => new LinkFact(l.Id, l.Cable is not null ? LinkKind.Cable : l.IsRadio ? LinkKind.Radio : LinkKind.Wifi, l.A, l.B, _rates[l.Id], _rings.Contains(l.Id), _passed.Contains(l.Id)))];
 
     /// <summary>
     /// The link by which each box and device hangs at the one nearer to the street, or nearer to the head of an island; nearest
@@ -63,7 +65,7 @@ internal sealed class LinkMap
                     var next = link.OtherEnd(at);
                     if (reached.Add(next.Owner))
                     {
-                        found.Add(new(next.Owner, link.Id, at.Owner));
+                        found.Add(new(next.Owner, link.Id, at.Owner, next.Wan));
                     }
                     // Whatever side it was reached on, the rest of a box hangs behind it.
                     foreach (var side in SidesOf(next.Owner))

@@ -76,8 +76,10 @@ public static class Roaming
     }
 
     /// <summary>Where a name leads: a router's guests have a segment of their own, an access point's where a tag leads them.</summary>
-    private static string SegmentOf(Network network, Air air) =>
-        air.Guest && network.Design.Mode(air.Box) is AccessPointMode { Guest.Vlan: { } tag } && network.VlanSegments.TryGetValue((air.Box, tag), out var tagged) ? tagged
-        : air.Guest && network.Find(air.Box, Side.Guest) is { } guests ? guests.Segment
-        : network.Find(air.Box, Side.Lan)?.Segment ?? network.Find(air.Box, Side.Page)?.Segment ?? network.Segments.FirstOrDefault(s => s.Boxes.Contains(air.Box))?.Id ?? air.Box;
+    private static string SegmentOf(Network network, Air air) => network.Parts[network.Design.Mode(air.Box) switch
+    {
+        RouterMode => new(air.Box, false, air.Guest),
+        AccessPointMode { Guest.Vlan: { } tag } when air.Guest => new(air.Box, false, false, tag),
+        _ => new(air.Box, false),
+    }];
 }

@@ -125,7 +125,8 @@ internal sealed class World
         link.Box);
 
     /// <summary>That nobody found out whether a box takes frames with four addresses; null where it does.</summary>
-    public Cause? Untold(RadioLink link) => Network.Design.Mode(link.Box) is not SatelliteMode && Network.Design.Box(link.To)!.Profile.Radios.All(r => r.FourAddress == Known.Unknown)
+    public Cause? Untold(RadioLink link) => Network.Design.Mode(link.Box)?.Joins is { } joins && Network.Design.Box(link.Box)!.Profile.Radios.FirstOrDefault(r => r.Id == joins.Radio)?.Band is { } band
+        && Network.Design.Box(link.To)!.Profile.Radios.Where(r => r.Band == band).All(r => r.FourAddress == Known.Unknown)
         ? Cause.Of(CauseCodes.UplinkNotJoined, $"Whether {Name(link.To)} takes four addresses from {Name(link.Box)} was not found out.", link.Box)
         : null;
 
@@ -179,7 +180,7 @@ internal sealed class World
     public static InterfaceAddress Own(Interface fixedHost) => ((Fixed)fixedHost.Setting).Address;
 
     /// <summary>Whom a host's table names for an address although that is no longer so; null where it names nobody, or the right one.</summary>
-    public Entry? Remembered(Interface host, Ipv4Address address) =>
+    public TableEntry? Remembered(Interface host, Ipv4Address address) =>
         Network.Situation.Memory is { } memory && memory.Tables.FirstOrDefault(t => t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Until > memory.Minute) is { } entry
         && !Stickiness.Stands(Network.Situation, Network, entry) ? entry : null;
 

@@ -105,9 +105,6 @@ public sealed class Evidence
     /// <summary>The cable in the first occupied WAN port of a box; null where there is none.</summary>
     public Cable? WanCable(string box) => WanPorts(box).Select(p => Design.CableAt(p)).FirstOrDefault(c => c is not null);
 
-    /// <summary>Whether a gateway passes its public address to somebody.</summary>
-    public bool PassedTo(string owner) => Design.SetUp.Boxes.Any(b => b.Box != owner && Passer.CableOf(Design, b.Box)?.Ends(owner) == true);
-
     /// <summary>The causes with a code that internet or needs cite.</summary>
     public IEnumerable<Cause> Cited(string code) => Causes.Where(c => c.Code == code);
 

@@ -15,10 +15,10 @@ public enum RefusalReason
     FramesUnprotected,
     /// <summary>The channel is one that its radio may not use.</summary>
     ChannelNotUsable,
-    /// <summary>The key of one of both is not recorded.</summary>
-    KeyNotKnown,
     /// <summary>The name is there with another key.</summary>
     KeyDiffers,
+    /// <summary>The key of one of both is not recorded.</summary>
+    KeyNotKnown,
     /// <summary>The box takes no frames with four addresses.</summary>
     FourAddressesNotTaken,
     /// <summary>WDS: one of both chooses its channel by itself.</summary>

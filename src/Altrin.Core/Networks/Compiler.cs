@@ -71,7 +71,7 @@ public static class Compiler
             links.Refusals)
         {
             RadioLinks = [.. radio.Select(r => new RadioLink(r.Link.From.Owner, r.Link.To.Owner, r.Link.Id, r.Frames, segmentOf[r.Link.To], r.Behind, r.Rivals))],
-            VlanSegments = segmentOf.Where(s => s.Key.Vlan != 0).ToDictionary(s => (s.Key.Owner, s.Key.Vlan), s => s.Value),
+            Parts = segmentOf,
             Unjoined = [.. links.Unjoined.OrderBy(u => u.Box, StringComparer.Ordinal)],
         };
 
@@ -113,7 +113,7 @@ public static class Compiler
 
         // Whoever a gateway passes a fixed public address to is handed it.
         HostAddress AtLine(string segment, string owner, HostAddress typed) =>
-            typed is Automatic && segment == PortRef.Street && design.Site.Service is PublicFixed given && passing.Any(g => g != owner && Passer.CableOf(design, g)!.Ends(owner))
+            typed is Automatic && segment == PortRef.Street && design.Site.Service is PublicFixed given && Passer.HandsTo(design, owner)
                 ? new Fixed(given.Address, given.Gateway, given.NameServers.Count > 0 ? given.NameServers : [Provider.Names])
                 : typed;
 

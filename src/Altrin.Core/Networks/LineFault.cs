@@ -22,7 +22,8 @@ internal static class Line
     public static LineFault? Keeps(Design design, string owner)
     {
         var (needs, box) = (design.Site.Service.Line, design.Box(owner));
-        if (box?.Profile.Kind == BoxKind.Gateway)
+        // A gateway that passes its address on goes on telling the line.
+        if (box?.Profile.Kind == BoxKind.Gateway || Passer.HandsTo(design, owner))
         {
             return null;
         }

@@ -49,13 +49,13 @@ public static class Living
             {
                 Held = [.. held.OrderBy(h => h.Owner, StringComparer.Ordinal).ThenBy(h => h.Side)],
                 Bindings = bindings,
-                Tables = [.. network.Interfaces.Where(i => i.Linked).Select(i => Noted(network, held, memory, i)).OfType<Entry>()],
+                Tables = [.. network.Interfaces.Where(i => i.Linked).Select(i => Noted(network, held, memory, i)).OfType<TableEntry>()],
             },
         };
     }
 
     /// <summary>What stands in a host's table for its gateway: who answers there now, or who did for as long as that is believed.</summary>
-    private static Entry? Noted(Network network, List<HeldBy> held, Memory memory, Interface host)
+    private static TableEntry? Noted(Network network, List<HeldBy> held, Memory memory, Interface host)
     {
         var gateway = host.Setting is Fixed typed ? typed.Gateway : held.Find(h => h.Owner == host.Owner && h.Side == host.Side)?.Leases is [var lease, ..] ? lease.Gateway : null;
         if (gateway is not { } address)
@@ -66,7 +66,7 @@ public static class Living
         var there = network.Segment(host.Segment).Interfaces.Where(i => i.Owner != host.Owner && Has(held, i, address)).ToList();
         var before = memory.Tables.FirstOrDefault(t => t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Link == link && t.Until > memory.Minute);
         return before is not null && (there is not [var same] || same.Owner != before.Holder || same.Side != before.HolderSide) ? before
-            : there is [var one] ? new(host.Owner, host.Side, link, address, one.Owner, one.Side, memory.Minute + Entry.MostMinutes)
+            : there is [var one] ? new(host.Owner, host.Side, link, address, one.Owner, one.Side, memory.Minute + TableEntry.MostMinutes)
             : null;
     }
 

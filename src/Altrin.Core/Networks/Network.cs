@@ -26,8 +26,8 @@ public sealed record Network(
     /// <summary>Radio links between boxes that carry something, by box.</summary>
     public IReadOnlyList<RadioLink> RadioLinks { get; init; } = [];
 
-    /// <summary>The segment that each box's part in a VLAN is in, by box and tag.</summary>
-    public IReadOnlyDictionary<(string Box, int Tag), string> VlanSegments { get; init; } = new Dictionary<(string, int), string>();
+    /// <summary>The segment that each part of a box or device is in; who is off has none.</summary>
+    public IReadOnlyDictionary<Group, string> Parts { get; init; } = new Dictionary<Group, string>();
 
     /// <summary>Boxes that should join another by radio and do not, by box.</summary>
     public IReadOnlyList<LinkRefusal> Unjoined { get; init; } = [];

@@ -19,10 +19,18 @@ internal static class Renumbering
     private static readonly Subnet[] Blocks = [Subnet.Parse("192.168.0.0/16").Value, Subnet.Parse("10.0.0.0/8").Value];
 
     /// <summary>The outermost router of a network that renumbers itself now; null where none has to, or knows where to go.</summary>
-    public static Renumbered? Next(Network network) => network.Interfaces
-        .Where(i => i is { Side: Side.Wan, Linked: true } && network.Design.Box(i.Owner)!.Profile.Habits.OnOverlap == OverlapHabit.Renumbers)
-        .Select(wan => Move(network, wan))
-        .FirstOrDefault(m => m is not null);
+    public static Renumbered? Next(Network network)
+    {
+        var due = network.Interfaces
+            .Where(i => i is { Side: Side.Wan, Linked: true } && network.Design.Box(i.Owner)!.Profile.Habits.OnOverlap == OverlapHabit.Renumbers)
+            .Select(wan => (wan.Segment, Moves: Move(network, wan)))
+            .Where(m => m.Moves is not null)
+            .ToList();
+        // What lies further in may fit again once the one before it has moved. In a ring of routers nobody is outermost.
+        var inner = due.Select(m => network.Find(m.Moves!.Router, Side.Lan)!.Segment).ToHashSet(StringComparer.Ordinal);
+        var outermost = due.Find(m => !inner.Contains(m.Segment)).Moves;
+        return outermost ?? (due.Count > 0 ? due[0].Moves : null);
+    }
 
     /// <summary>The design with a router where it went.</summary>
     public static Design Apply(Design design, Renumbered moved) => design with

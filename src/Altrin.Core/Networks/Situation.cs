@@ -60,7 +60,7 @@ public sealed record Memory(int Minute, IReadOnlyList<HeldBy> Held, IReadOnlyLis
     public static Memory Blank { get; } = new(0, [], [], new Dictionary<string, int>());
 
     /// <summary>What hosts have written into their address tables and believe for a while.</summary>
-    public IReadOnlyList<Entry> Tables { get; init; } = [];
+    public IReadOnlyList<TableEntry> Tables { get; init; } = [];
 
     /// <summary>What an asker holds; null where it holds nothing.</summary>
     public HeldBy? Of(string owner, Side side) => Held.FirstOrDefault(h => h.Owner == owner && h.Side == side);
@@ -74,7 +74,7 @@ public sealed record Memory(int Minute, IReadOnlyList<HeldBy> Held, IReadOnlyLis
 /// <param name="Holder">Who answered there.</param>
 /// <param name="HolderSide">With which side.</param>
 /// <param name="Until">The minute from which it is surely asked for again.</param>
-public sealed record Entry(string Owner, Side Side, string Link, Ipv4Address Address, string Holder, Side HolderSide, int Until)
+public sealed record TableEntry(string Owner, Side Side, string Link, Ipv4Address Address, string Holder, Side HolderSide, int Until)
 {
     /// <summary>
     /// How long an entry may last that nobody corrects: a minute (RFC 1122, section 2.3.2.1, from memory) to twenty, by system

@@ -26,7 +26,7 @@ public sealed record Stickiness(StickyKind Kind, string Subject)
     }
 
     /// <summary>Whether an entry of a table is still so.</summary>
-    internal static bool Stands(Situation situation, Network network, Entry entry) =>
+    internal static bool Stands(Situation situation, Network network, TableEntry entry) =>
         network.Find(entry.Owner, entry.Side) is { } host && network.Find(entry.Holder, entry.HolderSide) is { } holder && holder.Segment == host.Segment
         && (holder.Setting is Fixed typed ? typed.Address.Address == entry.Address : situation.Memory?.Of(holder.Owner, holder.Side)?.Leases.Any(l => l.Address == entry.Address) == true);
 }
@@ -46,6 +46,6 @@ public enum StickyKind
     FirstComeFirstServed,
     /// <summary>Of several servers, the one that gave a lease prolongs it for ever.</summary>
     LeaseKept,
-    /// <summary>A table still names who had the gateway's address before; gone after <see cref="Entry.MostMinutes"/> minutes.</summary>
+    /// <summary>A table still names who had the gateway's address before; gone after <see cref="TableEntry.MostMinutes"/> minutes.</summary>
     TableKept,
 }

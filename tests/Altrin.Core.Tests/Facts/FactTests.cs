@@ -113,6 +113,17 @@ public sealed class FactTests
         Assert.Equal("192.168.8.1/24", $"{((RouterMode)seen.Network.Design.Mode("in")!).Lan}");
     }
 
+    // Of two in a row only the outer one has to move, whatever they are called.
+    [Theory]
+    [InlineData("a", "b")]
+    [InlineData("b", "a")]
+    public void The_outermost_router_renumbers_itself_first(string outer, string inner)
+    {
+        var home = Home.WithGateway().Router(outer, "192.168.8.1/24").Cable("gw/lan1", $"{outer}/wan").Router(inner, "192.168.8.1/24").Cable($"{outer}/lan1", $"{inner}/wan").Wired("device", $"{inner}/lan1")
+            .Habits(outer, new() { OnOverlap = OverlapHabit.Renumbers }).Habits(inner, new() { OnOverlap = OverlapHabit.Renumbers });
+        Assert.Equal([outer], See(home).Network.Renumbered.Select(r => r.Router));
+    }
+
     [Fact]
     public void A_bridged_gateway_is_no_step()
     {

@@ -1,5 +1,6 @@
 using Altrin.Core.Changes;
 using Altrin.Core.Facts;
+using Altrin.Core.Findings;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
@@ -94,6 +95,17 @@ public sealed class LineTests
         Assert.Equal(fault is null ? AnswerKind.Yes : AnswerKind.No, Internet(home, "a").Kind);
         Assert.Equal(fault is null ? [] : [CauseCodes.LineNotMet], Internet(home, "a").Causes.Select(c => c.Code));
         Assert.All(seen.Sheet.Leases.Where(l => l is { Side: Side.Wan, Owner: not "gw" }), l => Assert.Equal(fault is null, l.Offers.Count > 0));
+    }
+
+    // The gateway goes on telling the line: the box behind it is handed the address, and needs neither login nor tag.
+    [Theory]
+    [InlineData(PassKind.Port)]
+    [InlineData(PassKind.Mapping)]
+    public void Behind_a_gateway_that_passes_its_address_on_the_line_asks_for_nothing(PassKind kind)
+    {
+        var home = Behind(kind).Service(new PublicDynamic(null, null) { Line = new() { Login = Known.Yes, Tagged = Known.Yes, Tag = 7 } });
+        Assert.Equal(AnswerKind.Yes, Internet(home, "a").Kind);
+        Assert.DoesNotContain(Judging.Prove(home.Design).Findings, f => f.Code is "line-not-met" or "line-not-asked");
     }
 
     public static TheoryData<Change, string> Refused => new()

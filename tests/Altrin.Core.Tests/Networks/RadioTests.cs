@@ -149,6 +149,32 @@ public sealed class RadioTests
         Assert.Equal(AnswerKind.No, Internet(home).Kind);
     }
 
+    // What nobody recorded is never a no: one of two radios may have the very key.
+    [Fact]
+    public void A_key_that_one_radio_lacks_a_record_of_leaves_it_open()
+    {
+        var home = Home.WithGateway().Profile("gw", p => p with { Radios = [new("r24", RadioBand.Ghz2), .. p.Radios] })
+            .Edit<RouterMode>("gw", m => m with { Wifi = [new("r24", true, "home", WifiSecurity.Wpa2, null), m.Wifi[0]] }).Wifi("a", "gw", key: "another-key");
+        Assert.Equal(RefusalReason.KeyNotKnown, Compiler.Compile(home.Design, Situation.Settled).Refusals.Single().Why);
+        Assert.Equal(AnswerKind.Unknown, Internet(home).Kind);
+    }
+
+    // Its outer side is the socket or the radio, never a bridge between both.
+    [Fact]
+    public void A_cable_beside_the_radio_on_the_outer_side_of_a_router_is_no_ring()
+    {
+        var home = Home.WithGateway().Router("rep").Cable("gw/lan1", "rep/wan").Edit<RouterMode>("rep", m => m with { Uplink = new("r5", "gw", "home", WifiSecurity.Wpa2, "key", UplinkFrames.ThreeAddress) { Locked = true } }).Wired("a", "rep/lan1");
+        Assert.Equal(AnswerKind.Yes, Internet(home).Kind);
+        Assert.DoesNotContain(See(home).Sheet.Links, l => l.Kind == LinkKind.Radio);
+    }
+
+    [Fact]
+    public void Nodes_of_a_kit_are_one_group_also_beside_a_guest_name_with_a_tag()
+    {
+        var home = Home.WithGateway().Satellite("a-node", "gw", "gw").Point("point").Cable("gw/lan1", "point/wan").Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "guest-key") { Vlan = 20 } });
+        Assert.Equal(["a-node/r5", "gw/r5", "point/r5"], Roaming.Names(See(home).Network).Single(n => n.Name == "home").Groups.Single().Radios);
+    }
+
     // Two repeaters of one name may join each other; told whom to join, they do not.
     [Theory]
     [InlineData(false, AnswerKind.Luck)]

@@ -749,6 +749,7 @@ export interface components {
             /** Format: int32 */
             atMostMbps: null | number;
             inRing: boolean;
+            passesPublic: boolean;
         };
         /** @enum {unknown} */
         LinkKind: "cable" | "wifi" | "radio";
@@ -992,7 +993,7 @@ export interface components {
             cells: components["schemas"]["ReachCell"][];
         };
         /** @enum {unknown} */
-        RefusalReason: "nameNotSent" | "bandMissing" | "securityDiffers" | "framesUnprotected" | "channelNotUsable" | "keyNotKnown" | "keyDiffers" | "fourAddressesNotTaken" | "channelNotFixed" | "channelDiffers" | "peerNotKnown" | "notOfKit" | "itself";
+        RefusalReason: "nameNotSent" | "bandMissing" | "securityDiffers" | "framesUnprotected" | "channelNotUsable" | "keyDiffers" | "keyNotKnown" | "fourAddressesNotTaken" | "channelNotFixed" | "channelDiffers" | "peerNotKnown" | "notOfKit" | "itself";
         Remedy: {
             label: string;
             changes: components["schemas"]["Change"][];
@@ -1134,6 +1135,7 @@ export interface components {
             owner: string;
             link: string;
             to: string;
+            outer: boolean;
         };
         /** @enum {unknown} */
         UplinkFrames: "threeAddress" | "fourAddress" | "wds";

@@ -28,10 +28,11 @@ public static class GuestNotCarried
             "Guests join the Wi-Fi and get no address.",
             [.. Know(e, b.Box, b.Value), .. Pass(e, b.Value)],
             ["Follow the tag from the access point to the router: every managed switch on the way must list it on both ports."],
-            [.. e.Causes.Where(c => c.Subjects.Any(s => s == VlanId.Of(b.Box, b.Value) || VlanId.Read(s)?.Tag == $"{b.Value}"))]));
+            [.. e.Causes.Where(c => c.Subjects.Contains(Leads(e, b.Box, b.Value)?.Id))]));
 
-    private static bool Carried(Evidence e, string box, int tag) =>
-        e.Network.VlanSegments.TryGetValue((box, tag), out var segment) && e.Network.Segment(segment).Interfaces.Any(i => i.Side == Side.Guest);
+    private static bool Carried(Evidence e, string box, int tag) => Leads(e, box, tag)?.Interfaces.Any(i => i.Side == Side.Guest) == true;
+
+    private static Segment? Leads(Evidence e, string box, int tag) => e.Network.Parts.TryGetValue(new(box, false, false, tag), out var segment) ? e.Network.Segment(segment) : null;
 
     /// <summary>The router that rules the access point's segment learns the tag.</summary>
     private static IEnumerable<Remedy> Know(Evidence e, string box, int tag)

@@ -23,9 +23,8 @@ public static class LineNotAsked
         {
             return [];
         }
-        // Behind a gateway that passes its address on, the gateway goes on telling the line.
         return e.Network.Segment(PortRef.Street).Interfaces
-            .Where(i => i is { Side: Side.Wan, KeptOff: null } && e.Design.Box(i.Owner)!.Profile.Kind != BoxKind.Gateway && !e.PassedTo(i.Owner))
+            .Where(i => i is { Side: Side.Wan, KeptOff: null } && e.Design.Box(i.Owner)!.Profile.Kind != BoxKind.Gateway && !Passer.HandsTo(e.Design, i.Owner))
             .Select(i => e.Finding(
                 "line-not-asked",
                 [i.Owner],
