@@ -9,7 +9,7 @@ import { HostAddressFields } from "./HostAddressFields";
 import { PointGuestFields } from "./PointGuestFields";
 import { RadioFields } from "./RadioFields";
 import { RouterFields } from "./RouterFields";
-import { SatelliteFields, UplinkFields } from "./UplinkFields";
+import { RouterUplink, SatelliteFields, UplinkFields } from "./UplinkFields";
 import { VlanFields } from "./VlanFields";
 import { Button, Select } from "../../ui/controls";
 
@@ -43,7 +43,8 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
           )}
         </Labelled>
         {setting?.mode === "router" && <RouterFields box={box} setting={setting} design={design} tools={tools} />}
-        {setting && (setting.mode === "repeater" || setting.mode === "wirelessBridge" || (setting.mode === "router" && setting.uplink)) && <UplinkFields box={box} setting={setting} design={design} tools={tools} />}
+        {(setting?.mode === "repeater" || setting?.mode === "wirelessBridge") && <UplinkFields box={box} setting={setting} design={design} tools={tools} />}
+        {setting?.mode === "router" && box.profile.radios.length > 0 && <RouterUplink box={box} setting={setting} design={design} tools={tools} />}
         {setting?.mode === "switch" && setting.page && <VlanFields box={box} setting={setting} tools={tools} />}
         {setting?.mode === "satellite" && <SatelliteFields box={box} setting={setting} design={design} tools={tools} />}
         {setting && setting.mode !== "router" && setting.mode !== "bridge" && setting.page && (
@@ -51,7 +52,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
         )}
         {setting?.mode === "bridge" && <Box fontSize="sm">It passes the public address on to the next box. Its Wi-Fi is off.{setting.page?.address && ` Its page may answer at ${setting.page.address}.`}</Box>}
         {setting?.radios?.map((radio) => (
-          <RadioFields key={radio.radio} box={box} radio={radio} tools={tools} />
+          <RadioFields key={radio.radio} box={box} radio={radio} design={design} tools={tools} />
         ))}
         {setting?.mode === "accessPoint" && (setting.radios?.length ?? 0) > 0 && <PointGuestFields box={box.id} setting={setting} tools={tools} />}
       </Card>

@@ -2,6 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { Change, Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { DraftInput } from "../../ui/DraftInput";
+import { NumberInput } from "../../ui/NumberInput";
 import { securityWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import type { BoxSetting } from "../stations/designReading";
@@ -11,15 +12,7 @@ type Guest = Schemas["GuestDocument"];
 
 /** The VLAN tag by which guests are on cables too. */
 export function GuestTag({ vlan, save }: { vlan: number | null; save: (vlan: number | null) => Promise<unknown> }) {
-  return (
-    <DraftInput
-      label="VLAN tag for guests"
-      placeholder="none: by radio only"
-      inputMode="numeric"
-      value={vlan?.toString() ?? ""}
-      save={(draft) => (/^\d*$/.test(draft) ? save(draft === "" ? null : Number(draft)) : Promise.reject(new Error("A number from 2 to 4094.")))}
-    />
-  );
+  return <NumberInput label="VLAN tag for guests" placeholder="none: by radio only" expected="A number from 2 to 4094." value={vlan} save={save} />;
 }
 
 /** A usual one to begin with; the router says so where it does not fit. */

@@ -1,9 +1,12 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import type { Change, Design, Schemas } from "../../api/client";
 import { Select } from "../../ui/controls";
 import { DraftInput } from "../../ui/DraftInput";
+import { NumberInput } from "../../ui/NumberInput";
 import { Labelled } from "../../ui/pieces";
 import { type Box as Gear, type BoxSetting, nameOf, setUpOf } from "../stations/designReading";
+import { Fold } from "../../ui/Fold";
+import { Tick } from "../../ui/Tick";
 import type { JobTools } from "../stations/useJob";
 
 type Passing = Schemas["Passing"];
@@ -43,26 +46,14 @@ export function LineFields({ box, setting, tools }: { box: string; setting: BoxS
   const line = { login: setting.line?.login ?? false, tag: setting.line?.tag ?? null, hardware: setting.line?.hardware ?? null };
   const set = (parts: Partial<typeof line>): Change => ({ kind: "setLine", box, line: { ...line, ...parts } });
   return (
-    <Box as="details" fontSize="sm">
-      <chakra.summary cursor="pointer" minH="6">
-        What it tells the line
-      </chakra.summary>
+    <Fold title="What it tells the line">
       <Box display="grid" gap="1.5" mt="1.5">
-        <chakra.label display="flex" gap="2" alignItems="center" minH="6" cursor="pointer">
-          <chakra.input type="checkbox" checked={line.login} disabled={tools.busy} width="18px" height="18px" accentColor="copper" onChange={(e) => tools.act([set({ login: e.target.checked })])} />
-          The provider's login is typed in
-        </chakra.label>
+        <Tick label="The provider's login is typed in" on={line.login} disabled={tools.busy} set={(on) => tools.act([set({ login: on })])} />
         <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
-          <DraftInput
-            label="VLAN tag"
-            placeholder="none"
-            inputMode="numeric"
-            value={line.tag?.toString() ?? ""}
-            save={(draft) => (/^\d*$/.test(draft) ? tools.save([set({ tag: draft === "" ? null : Number(draft) })]) : Promise.reject(new Error("A number from 1 to 4094.")))}
-          />
+          <NumberInput label="VLAN tag" placeholder="none" expected="A number from 1 to 4094." value={line.tag} save={(tag) => tools.save([set({ tag })])} />
           <DraftInput label="Shows as its own" placeholder="its own" fontFamily="mono" value={line.hardware ?? ""} save={(draft) => tools.save([set({ hardware: draft === "" ? null : draft })])} />
         </Box>
       </Box>
-    </Box>
+    </Fold>
   );
 }

@@ -1,6 +1,8 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import type { Change } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
+import { Fold } from "../../ui/Fold";
+import { Tick } from "../../ui/Tick";
 import type { JobTools } from "../stations/useJob";
 import type { BoxSetting } from "../stations/designReading";
 import { Kept } from "./Kept";
@@ -14,16 +16,10 @@ export function PassingFields({ box, setting, tools }: { box: string; setting: B
     { label: "Devices may ask it to open ports", on: setting.portRequests ?? false, make: (on) => ({ kind: "setPortRequests", box, on }) },
   ];
   return (
-    <Box as="details" fontSize="sm">
-      <chakra.summary cursor="pointer" minH="6">
-        What it passes on and lets in
-      </chakra.summary>
+    <Fold title="What it passes on and lets in">
       <Box display="grid" gap="1.5" mt="1.5">
         {switches.map(({ label, on, make }) => (
-          <chakra.label key={label} display="flex" gap="2" alignItems="center" minH="6" cursor="pointer">
-            <chakra.input type="checkbox" checked={on} disabled={tools.busy} width="18px" height="18px" accentColor="copper" onChange={(e) => tools.act([make(e.target.checked)])} />
-            {label}
-          </chakra.label>
+          <Tick key={label} label={label} on={on} disabled={tools.busy} set={(on) => tools.act([make(on)])} />
         ))}
         <DraftInput
           label="DMZ host"
@@ -38,6 +34,6 @@ export function PassingFields({ box, setting, tools }: { box: string; setting: B
         )}
         <NewRoute box={box} tools={tools} />
       </Box>
-    </Box>
+    </Fold>
   );
 }

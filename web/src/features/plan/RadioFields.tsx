@@ -1,24 +1,30 @@
-import { Box, chakra } from "@chakra-ui/react";
-import type { Change, Schemas } from "../../api/client";
+import { Box } from "@chakra-ui/react";
+import type { Change, Design, Schemas } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
+import { NumberInput } from "../../ui/NumberInput";
 import { bandWords, securityWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
+import { Fold } from "../../ui/Fold";
+import { Tick } from "../../ui/Tick";
 import type { JobTools } from "../stations/useJob";
-import { type Box as Gear, radioSetting } from "../stations/designReading";
+import { type Box as Gear, radioSetting, setUpOf } from "../stations/designReading";
 
 type Radio = Schemas["RadioSettingDocument"];
 
-/** Name and security of one radio. */
-export function RadioFields({ box, radio, tools }: { box: Gear; radio: Radio; tools: JobTools }) {
+// Keys that are numbers would be put before all others.
+const widths = { chosen: "the box chooses", w20: "20 MHz", w40: "40 MHz", w80: "80 MHz", w160: "160 MHz", w320: "320 MHz" };
+const frames = { usual: "as its security brings along", off: "off", optional: "for whoever can", required: "asked of everybody" };
+
+/** Name, channel and security of one radio; what is seldom touched is folded. */
+export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: Radio; design: Design; tools: JobTools }) {
   const band = box.profile.radios.find((r) => r.id === radio.radio)?.band;
   const change = (parts: Partial<Radio>): Change => ({ kind: "setRadio", box: box.id, setting: radioSetting({ ...radio, ...parts }) });
+  const peers = radio.wdsPeers ?? [];
+  const others = design.site.boxes.filter((b) => b.id !== box.id && b.profile.radios.some((r) => r.band === band) && setUpOf(design).boxes.some((s) => s.box === b.id));
   const words = band ? bandWords[band] : radio.radio;
   return (
     <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
-      <chakra.label display="flex" gap="2" alignItems="center" minH="6" cursor="pointer">
-        <chakra.input type="checkbox" checked={radio.on} disabled={tools.busy} width="18px" height="18px" accentColor="copper" onChange={(e) => tools.act([change({ on: e.target.checked })])} />
-        Wi-Fi {words} on
-      </chakra.label>
+      <Tick label={`Wi-Fi ${words} on`} on={radio.on} disabled={tools.busy} set={(on) => tools.act([change({ on })])} />
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2" mt="1">
         <DraftInput
           label={`Name, ${words}`}
@@ -27,16 +33,28 @@ export function RadioFields({ box, radio, tools }: { box: Gear; radio: Radio; to
           save={(draft) => tools.save([change({ name: draft })])}
           attempt={(draft) => tools.attempt(draft === null ? null : [change({ name: draft })])}
         />
-        <DraftInput
-          label={`Channel, ${words}`}
-          placeholder="the box chooses"
-          inputMode="numeric"
-          value={radio.channel?.toString() ?? ""}
-          disabled={!radio.on}
-          save={(draft) => (/^\d*$/.test(draft) ? tools.save([change({ channel: draft === "" ? null : Number(draft) })]) : Promise.reject(new Error("The number of a channel, such as 36.")))}
-        />
+        <NumberInput label={`Channel, ${words}`} placeholder="the box chooses" disabled={!radio.on} expected="The number of a channel, such as 36." value={radio.channel ?? null} save={(channel) => tools.save([change({ channel })])} />
         <WordSelect label={`Security, ${words}`} words={securityWords} value={radio.security} disabled={!radio.on || tools.busy} onChange={(security) => tools.act([change({ security })])} />
       </Box>
+      {radio.on && (
+        <Fold title={`More of ${words}`} mt="1.5">
+          <Box display="grid" gap="1.5" mt="1">
+            <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
+              <WordSelect label={`Width, ${words}`} words={widths} value={(radio.widthMhz ? `w${radio.widthMhz}` : "chosen") as keyof typeof widths} disabled={tools.busy} onChange={(width) => tools.act([change({ widthMhz: width === "chosen" ? null : Number(width.slice(1)) })])} />
+              <WordSelect label={`Protected frames, ${words}`} words={frames} value={radio.protectsFrames ?? "usual"} disabled={tools.busy} onChange={(now) => tools.act([change({ protectsFrames: now === "usual" ? null : now })])} />
+            </Box>
+            <Tick label="Leaves its name out of what it announces" on={radio.hidden ?? false} disabled={tools.busy} set={(hidden) => tools.act([change({ hidden })])} />
+            {others.length > 0 && (
+              <Box role="group" aria-label={`WDS, ${words}`}>
+                Told the radio address of, for WDS
+                {others.map(({ id, name }) => (
+                  <Tick key={id} label={name} on={peers.includes(id)} disabled={tools.busy} set={(on) => tools.act([change({ wdsPeers: on ? [...peers, id] : peers.filter((p) => p !== id) })])} />
+                ))}
+              </Box>
+            )}
+          </Box>
+        </Fold>
+      )}
     </Box>
   );
 }

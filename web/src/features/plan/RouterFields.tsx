@@ -1,6 +1,7 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import type { Change, Design } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
+import { Tick } from "../../ui/Tick";
 import type { JobTools } from "../stations/useJob";
 import { type Box as Gear, type BoxSetting, hardwareName } from "../stations/designReading";
 import { GuestFields } from "./GuestFields";
@@ -26,10 +27,7 @@ export function RouterFields({ box: gear, setting, design, tools }: { box: Gear;
       <DraftInput label="Own address inside" value={setting.lan ?? ""} fontFamily="mono" {...field(lan)} />
       {server && (
         <Box>
-          <chakra.label display="flex" gap="2" alignItems="center" minH="6" cursor="pointer">
-            <chakra.input type="checkbox" checked={server.on} disabled={tools.busy} width="18px" height="18px" accentColor="copper" onChange={(e) => tools.act([{ kind: "switchAddressServer", box, on: e.target.checked }])} />
-            Address server on
-          </chakra.label>
+          <Tick label="Address server on" on={server.on} disabled={tools.busy} set={(on) => tools.act([{ kind: "switchAddressServer", box, on }])} />
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2" mt="1.5">
             <DraftInput label="Pool, first" value={first} fontFamily="mono" {...field((draft) => pool(draft, last))} />
             <DraftInput label="Pool, last" value={last} fontFamily="mono" {...field((draft) => pool(first, draft))} />

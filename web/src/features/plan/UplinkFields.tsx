@@ -1,14 +1,23 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Change, Design, Schemas } from "../../api/client";
 import { Button, Select } from "../../ui/controls";
-import { DraftInput } from "../../ui/DraftInput";
+import { NumberInput } from "../../ui/NumberInput";
 import { Labelled } from "../../ui/pieces";
 import { bandWords, frameWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import { type Box as Gear, type BoxSetting, nameOf, setUpOf } from "../stations/designReading";
+import { Fold } from "../../ui/Fold";
+import { Tick } from "../../ui/Tick";
 import type { JobTools } from "../stations/useJob";
 
 type Link = Schemas["UplinkDocument"];
+
+interface Props {
+  box: Gear;
+  setting: BoxSetting;
+  design: Design;
+  tools: JobTools;
+}
 
 interface Heard {
   box: string;
@@ -32,8 +41,19 @@ function heard(design: Design, box: Gear): Heard[] {
 
 const whole = (link: Link): Schemas["Uplink"] => ({ ...link, key: link.key ?? null, channel: link.channel ?? null, widthMhz: link.widthMhz ?? null, locked: link.locked ?? false });
 
+/** The radio link of a router, which most have none of: folded until there is one. */
+export function RouterUplink(props: Props) {
+  return props.setting.uplink ? (
+    <UplinkFields {...props} />
+  ) : (
+    <Fold title="Join another box by radio">
+      <UplinkFields {...props} />
+    </Fold>
+  );
+}
+
 /** The radio link by which a box joins another: whom, how frames cross it, and whether it may join another of the same name. */
-export function UplinkFields({ box, setting, design, tools }: { box: Gear; setting: BoxSetting; design: Design; tools: JobTools }) {
+export function UplinkFields({ box, setting, design, tools }: Props) {
   const link = setting.uplink;
   const set = (next: Schemas["Uplink"] | null): Change => ({ kind: "setUplink", box: box.id, link: next });
   const all = heard(design, box);
@@ -45,13 +65,12 @@ export function UplinkFields({ box, setting, design, tools }: { box: Gear; setti
       tools.act([set({ ...whole(link ?? { ...parts, frames: "threeAddress" }), ...parts })]);
     }
   };
-  const wrongKey = link && chosen >= 0 && link.key !== all[chosen]?.key;
   return (
     <Box as="fieldset" borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2" display="grid" gap="2">
       <chakra.legend fontWeight="600" fontSize="sm">
         Radio link
       </chakra.legend>
-      <Labelled label="Joins by radio" hint={wrongKey ? "It has another key, or other security; choose the name again to take over both." : undefined}>
+      <Labelled label="Joins by radio">
         {(ids) => (
           <Select {...ids} value={link && chosen >= 0 ? chosen.toString() : ""} disabled={tools.busy} onChange={(e) => join(Number(e.target.value))}>
             {chosen < 0 && <option value="">{link ? `${link.name} of ${nameOf(design, link.box)} (not sent there)` : "nobody"}</option>}
@@ -63,27 +82,18 @@ export function UplinkFields({ box, setting, design, tools }: { box: Gear; setti
           </Select>
         )}
       </Labelled>
-      {wrongKey && (
-        <Button disabled={tools.busy} onClick={() => join(chosen)}>
-          Take over name, key and security
-        </Button>
-      )}
       {link && (
         <>
+          {chosen >= 0 && (
+            <Button variant="quiet" disabled={tools.busy} onClick={() => join(chosen)}>
+              Take over its key and security
+            </Button>
+          )}
           <WordSelect label="Frames" words={frameWords} value={link.frames} disabled={tools.busy} onChange={(frames) => tools.act([set({ ...whole(link), frames })])} />
           {link.frames === "wds" && (
-            <DraftInput
-              label="Its own channel"
-              placeholder="left to chance"
-              inputMode="numeric"
-              value={link.channel?.toString() ?? ""}
-              save={(draft) => (/^\d*$/.test(draft) ? tools.save([set({ ...whole(link), channel: draft === "" ? null : Number(draft) })]) : Promise.reject(new Error("The number of a channel, such as 36.")))}
-            />
+            <NumberInput label="Its own channel" placeholder="left to chance" expected="The number of a channel, such as 36." value={link.channel ?? null} save={(channel) => tools.save([set({ ...whole(link), channel })])} />
           )}
-          <chakra.label display="flex" gap="2" alignItems="center" minH="6" cursor="pointer" fontSize="sm">
-            <chakra.input type="checkbox" checked={link.locked ?? false} disabled={tools.busy} width="18px" height="18px" accentColor="copper" onChange={(e) => tools.act([set({ ...whole(link), locked: e.target.checked })])} />
-            Joins that very radio and no other
-          </chakra.label>
+          <Tick label="Joins that very radio and no other" on={link.locked ?? false} disabled={tools.busy} set={(on) => tools.act([set({ ...whole(link), locked: on })])} />
           {setting.mode === "router" && (
             <Button disabled={tools.busy} onClick={() => tools.act([set(null)])}>
               Join nobody by radio
@@ -96,7 +106,7 @@ export function UplinkFields({ box, setting, design, tools }: { box: Gear; setti
 }
 
 /** Whose satellite a box is, and which node it joins for want of a cable. */
-export function SatelliteFields({ box, setting, design, tools }: { box: Gear; setting: BoxSetting; design: Design; tools: JobTools }) {
+export function SatelliteFields({ box, setting, design, tools }: Props) {
   const { main = "", by } = setting.satellite ?? {};
   const inUse = setUpOf(design).boxes;
   const kit = design.site.boxes.filter((b) => b.id !== box.id && b.profile.kit && b.profile.kit === box.profile.kit && inUse.some((s) => s.box === b.id));

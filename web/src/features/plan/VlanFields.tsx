@@ -1,14 +1,16 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import { Fragment } from "react";
 import type { Schemas } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
+import { NumberInput } from "../../ui/NumberInput";
 import type { Box as Gear, BoxSetting } from "../stations/designReading";
+import { Fold } from "../../ui/Fold";
 import type { JobTools } from "../stations/useJob";
 
 type Ports = Schemas["PortVlans"][];
 
 const numbers = (draft: string) => draft.split(/[\s,]+/).filter(Boolean);
-const expected = () => Promise.reject(new Error("Numbers from 1 to 4094, such as 20."));
+const expected = "Numbers from 1 to 4094, such as 20.";
 
 /** What each port of a managed switch does with VLANs: one without a tag, any with their tags. Seldom touched, so folded. */
 export function VlanFields({ box, setting, tools }: { box: Gear; setting: BoxSetting; tools: JobTools }) {
@@ -20,26 +22,23 @@ export function VlanFields({ box, setting, tools }: { box: Gear; setting: BoxSet
   const save = (port: string, parts: Partial<Ports[number]>) =>
     tools.save([{ kind: "setVlans", box: box.id, vlans: all.map((v) => (v.port === port ? { ...v, ...parts } : v)).filter((v) => v.untagged !== 1 || v.tagged.length > 0) }]);
   return (
-    <Box as="details" fontSize="sm">
-      <chakra.summary cursor="pointer" minH="6">
-        {listed.length === 0 ? "VLANs: passes every one on" : "VLANs, port by port"}
-      </chakra.summary>
+    <Fold title={listed.length === 0 ? "VLANs: passes every one on" : "VLANs, port by port"}>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2" mt="1.5">
         {box.profile.ports.map((p) => {
           const now = all.find((v) => v.port === p.id);
           return (
             <Fragment key={p.id}>
-              <DraftInput label={`Port ${p.label}, untagged`} inputMode="numeric" value={(now?.untagged ?? 1).toString()} save={(draft) => (/^\d+$/.test(draft) ? save(p.id, { untagged: Number(draft) }) : expected())} />
+              <NumberInput label={`Port ${p.label}, untagged`} expected={expected} value={now?.untagged ?? 1} save={(untagged) => save(p.id, { untagged: untagged ?? 1 })} />
               <DraftInput
                 label={`Port ${p.label}, tagged`}
                 placeholder="none"
                 value={(now?.tagged ?? []).join(", ")}
-                save={(draft) => (numbers(draft).every((n) => /^\d+$/.test(n)) ? save(p.id, { tagged: numbers(draft).map(Number) }) : expected())}
+                save={(draft) => (numbers(draft).every((n) => /^\d+$/.test(n)) ? save(p.id, { tagged: numbers(draft).map(Number) }) : Promise.reject(new Error(expected)))}
               />
             </Fragment>
           );
         })}
       </Box>
-    </Box>
+    </Fold>
   );
 }

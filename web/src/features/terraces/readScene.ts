@@ -149,9 +149,8 @@ class Reader {
     }
     const lan = factsOf(this.proof, box.id).find((f) => f.side === "lan");
     const wan = factsOf(this.proof, box.id).find((f) => f.side === "wan");
-    const role = box.profile.ports.find((p) => `${box.id}/${p.id}` === uplinkPort)?.role;
-    const outerByRadio = setting.uplink && setting.uplink.frames !== "wds";
-    if (!lan || (wan && lan.segment === wan.segment) || (uplinkPort && role !== "wan" && !outerByRadio)) {
+    const uplink = this.uplinks.get(box.id);
+    if (!lan || (wan && lan.segment === wan.segment) || (uplink && !uplink.outer)) {
       return null;
     }
     const { facts } = this.proof;
@@ -183,15 +182,9 @@ class Reader {
   private link(id: string): SceneLink {
     const fact = this.links.get(id);
     const cable = setUpOf(this.design).cables.find((c) => c.id === id);
-    const passed = cable ? this.passes(cable) : false;
+    const passed = fact?.passesPublic ?? false;
     const words = cable ? passed ? "public address passed on" : cableWords(cable, fact) : fact?.kind === "radio" ? this.radioWords(fact.a) : (this.wifiWords(id) ?? "Wi-Fi");
     return { id, kind: fact?.kind ?? "cable", words, ring: fact?.inRing ?? false, passed };
-  }
-
-  /** Whether a router's outer side is at the street through a gateway that still routes: the gateway passes its address on. */
-  private passes(cable: Schemas["CableDocument"]): boolean {
-    const [a = "", b = ""] = [cable.from.split("/")[0], cable.to.split("/")[0]];
-    return [[a, b], [b, a]].some(([gateway, behind]) => setUpOf(this.design).boxes.some((s) => s.box === gateway && s.passing) && factsOf(this.proof, behind ?? "").some((f) => f.side === "wan" && f.segment === street));
   }
 
   /** What is said of a radio link: its band, and how frames cross it. */

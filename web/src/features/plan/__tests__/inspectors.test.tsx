@@ -14,7 +14,7 @@ const design = {
     boxes: [
       { id: "gw", name: "Gateway", profile: { name: "Fibre gateway", passes: ["port", "hardware"], modes: ["router", "bridge"], ports: [{ id: "wan", label: "in", role: "wan" }, { id: "lan1", label: "1", role: "lan" }, { id: "lan2", label: "2", role: "lan" }], radios: [{ id: "r5", band: "ghz5" }] } },
       { id: "rep", name: "Repeater", profile: { name: "Repeater", modes: ["repeater", "satellite"], kit: "kit", ports: [{ id: "lan1", label: "1" }], radios: [{ id: "r5", band: "ghz5" }] } },
-      { id: "main", name: "Main", wanHardware: "00:00:5e:00:53:99", profile: { name: "Node", kit: "kit", modes: ["router"], ports: [], radios: [] } },
+      { id: "main", name: "Main", wanHardware: "00:00:5e:00:53:99", profile: { name: "Node", kit: "kit", modes: ["router"], ports: [], radios: [{ id: "r5", band: "ghz5" }] } },
       { id: "spare", name: "Spare", profile: { name: "Switch", modes: ["switch"], ports: [{ id: "lan1", label: "1" }], radios: [] } },
     ],
     devices: [{ id: "phone", name: "Phone", kind: "phone" }],
@@ -34,7 +34,7 @@ const design = {
           forwards: [{ protocol: "tcp", outsidePort: 443, to: "192.168.8.5", insidePort: 443 }],
           radios: [{ radio: "r5", on: true, name: "home", security: "wpa2", key: "key" }],
         },
-        { box: "main", mode: "router" },
+        { box: "main", mode: "router", radios: [{ radio: "r5", on: true, name: "attic", security: "wpa2", key: "attic-key" }] },
       ],
       cables: [{ id: "line", from: "street", to: "gw/wan", medium: "fibre" }],
       devices: [{ device: "phone", address: { kind: "automatic" }, wifi: { box: "gw", name: "old name", key: "key" } }],
@@ -91,6 +91,11 @@ describe("BoxInspector", () => {
     ["a public address passed to a port", () => choose("Public address", "1"), { kind: "setPassing", box: "gw", passing: { kind: "port", port: "lan1", to: null } }],
     ["a public address passed to a router", () => choose("Public address", "3"), { kind: "setPassing", box: "gw", passing: { kind: "hardware", port: null, to: "00:00:5e:00:53:99" } }],
     ["the line's login", () => fireEvent.click(screen.getByLabelText("The provider's login is typed in")), { kind: "setLine", box: "gw", line: { login: true, tag: null, hardware: null } }],
+    ["a radio link of a router", () => choose("Joins by radio", "0"), { kind: "setUplink", box: "gw", link: { radio: "r5", box: "main", name: "attic", security: "wpa2", key: "attic-key", frames: "threeAddress", channel: null, widthMhz: null, locked: false } }],
+    ["a width", () => choose("Width, 5 GHz", "w40"), { kind: "setRadio", box: "gw", setting: radio({ widthMhz: 40 }) }],
+    ["protected frames", () => choose("Protected frames, 5 GHz", "required"), { kind: "setRadio", box: "gw", setting: radio({ protectsFrames: "required" }) }],
+    ["a hidden name", () => fireEvent.click(screen.getByLabelText("Leaves its name out of what it announces")), { kind: "setRadio", box: "gw", setting: radio({ hidden: true }) }],
+    ["a WDS partner", () => fireEvent.click(screen.getByLabelText("Main")), { kind: "setRadio", box: "gw", setting: radio({ wdsPeers: ["main"] }) }],
     ["no gateway handed out", () => fireEvent.click(screen.getByLabelText("Hands out no gateway")), { kind: "setServerGateway", box: "gw", gateway: null, leftOut: true }],
     ["a route", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.20.0/, hidden: true })), { kind: "removeRoute", box: "gw", to: "192.168.20.0/24" }],
     ["a cable pulled", () => fireEvent.click(screen.getByRole("button", { name: /^Pull out the cable/ })), { kind: "unpatch", cable: "line" }],
@@ -146,7 +151,7 @@ describe("BoxInspector", () => {
     const uplink = { radio: "r5", box: "gw", name: "home", security: "wpa2", key: "wrong", frames: "threeAddress" };
     const setting = { box: "rep", mode: "repeater", page: { kind: "automatic" }, uplink } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
-    fireEvent.click(screen.getByRole("button", { name: /^Take over name/ }));
+    fireEvent.click(screen.getByRole("button", { name: /^Take over its key/ }));
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setUplink", box: "rep", link: { ...uplink, key: "key", channel: null, widthMhz: null, locked: false } }]);
   });
 

@@ -94,7 +94,7 @@ describe("readScene", () => {
   });
 
   it("draws a cable that no one hangs by as an extra one", () => {
-    const ring = { ...proof, facts: { ...proof.facts, links: [...proof.facts.links, { id: "x", kind: "cable" as const, a: "hall-gateway/lan4", b: "studio-point/lan1", atMostMbps: null, inRing: true }] } };
+    const ring = { ...proof, facts: { ...proof.facts, links: [...proof.facts.links, { id: "x", kind: "cable" as const, a: "hall-gateway/lan4", b: "studio-point/lan1", atMostMbps: null, inRing: true, passesPublic: false }] } };
     expect(readScene(design, ring).extra).toMatchObject([{ from: "hall-gateway/lan4", to: "studio-point/lan1", link: { ring: true } }]);
   });
 
@@ -124,7 +124,7 @@ describe("words of the drawing", () => {
     [{ medium: "unknown" }, null, ""],
     [{ medium: "unknown", lengthMetres: 3 }, 100, "3 m · 100 Mb/s"],
   ] as const)("says of %j at %s: %s", (cable, atMostMbps, said) =>
-    expect(cableWords({ id: "c", from: "a", to: "b", ...cable } as never, { id: "c", kind: "cable", a: "a", b: "b", atMostMbps, inRing: false })).toBe(said),
+    expect(cableWords({ id: "c", from: "a", to: "b", ...cable } as never, { id: "c", kind: "cable", a: "a", b: "b", atMostMbps, inRing: false, passesPublic: false })).toBe(said),
   );
 
   it("reads a token out", () => {
