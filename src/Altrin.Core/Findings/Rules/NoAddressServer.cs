@@ -32,7 +32,11 @@ public static class NoAddressServer
                 $"Nobody hands out addresses where {Asking(e, asking)} for one",
                 "These devices say that they are connected, and have no internet.",
                 routers.Select(r => Cures.Hopeful($"Switch the address server of {e.Name(r)} on", new SwitchAddressServer(r, true))),
-                routers.Count == 0 ? ["Plug this part of the network into a LAN port of the main router."] : []);
+                routers.Count == 0 ? ["Plug this part of the network into a LAN port of the main router."] : []) with
+            {
+                // Nobody is on such an island once its box has joined.
+                CausedBy = [.. e.Network.Unjoined.Where(u => segment.Boxes.Contains(u.Box)).Select(u => Cause.Of(CauseCodes.UplinkNotJoined, "", u.Box).Identity)],
+            };
         }
     }
 

@@ -13,7 +13,7 @@ type Radio = Schemas["RadioSettingDocument"];
 
 // Keys that are numbers would be put before all others.
 const widths = { chosen: "the box chooses", w20: "20 MHz", w40: "40 MHz", w80: "80 MHz", w160: "160 MHz", w320: "320 MHz" };
-const frames = { usual: "as its security brings along", off: "off", optional: "for whoever can", required: "asked of everybody" };
+const frames = { usual: "by its security", off: "off", optional: "for whoever can", required: "asked of everybody" };
 
 /** Name, channel and security of one radio; what is seldom touched is folded. */
 export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: Radio; design: Design; tools: JobTools }) {

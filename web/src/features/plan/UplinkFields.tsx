@@ -47,13 +47,14 @@ export function RouterUplink(props: Props) {
     <UplinkFields {...props} />
   ) : (
     <Fold title="Join another box by radio">
-      <UplinkFields {...props} />
+      <UplinkFields folded {...props} />
     </Fold>
   );
 }
 
 /** The radio link by which a box joins another: whom, how frames cross it, and whether it may join another of the same name. */
-export function UplinkFields({ box, setting, design, tools }: Props) {
+export function UplinkFields({ folded = false, ...props }: Props & { folded?: boolean }) {
+  const { box, setting, design, tools } = props;
   const link = setting.uplink;
   const set = (next: Schemas["Uplink"] | null): Change => ({ kind: "setUplink", box: box.id, link: next });
   const all = heard(design, box);
@@ -66,10 +67,12 @@ export function UplinkFields({ box, setting, design, tools }: Props) {
     }
   };
   return (
-    <Box as="fieldset" borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2" display="grid" gap="2">
-      <chakra.legend fontWeight="600" fontSize="sm">
-        Radio link
-      </chakra.legend>
+    <Box as="fieldset" borderTopWidth={folded ? "0" : "1px"} borderTopStyle="solid" borderColor="line" pt="2" display="grid" gap="2">
+      {!folded && (
+        <chakra.legend fontWeight="600" fontSize="sm">
+          Radio link
+        </chakra.legend>
+      )}
       <Labelled label="Joins by radio">
         {(ids) => (
           <Select {...ids} value={link && chosen >= 0 ? chosen.toString() : ""} disabled={tools.busy} onChange={(e) => join(Number(e.target.value))}>
