@@ -61,6 +61,10 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
             {
                 return trail.Stop(link.Box, world.Strays(link)) is not null;
             }
+            if (world.Wanders(link) is { } wanders && choices.Pick(new("channel", link.Box), () => new([$"{world.Name(link.To)} is on a channel that {world.Name(link.Box)} may use", $"{world.Name(link.To)} is on another"], [wanders])) == 1)
+            {
+                return trail.Stop(link.Box, wanders) is not null;
+            }
             if (link.Frames == UplinkFrames.FourAddress && world.Untold(link) is { } untold)
             {
                 trail.Open.Add(untold);

@@ -130,6 +130,14 @@ internal sealed class World
         ? Cause.Of(CauseCodes.UplinkNotJoined, $"Whether {Name(link.To)} takes four addresses from {Name(link.Box)} was not found out.", link.Box)
         : null;
 
+    /// <summary>That the other box chooses its channel by itself, among some that this one may not use here; null where it cannot happen.</summary>
+    public Cause? Wanders(RadioLink link) => Network.Design.Mode(link.Box)?.Joins is { } joins
+        && Network.Design.Box(link.Box)!.Profile.Radios.FirstOrDefault(r => r.Id == joins.Radio) is { Channels.Count: > 0 } own
+        && Air.Of(Network.Design, link.To).Where(a => a.Setting.Name == joins.Name && a.Radio.Band == own.Band).ToList() is { Count: > 0 } heard
+        && heard.All(a => a.Setting.Channel is null && a.Radio.Channels.Except(own.Channels).Any())
+        ? Cause.Of(CauseCodes.UplinkNotJoined, $"{Name(link.To)} chooses its channel by itself, and {Name(link.Box)} may not use all of them.", link.Box)
+        : null;
+
     /// <summary>
     /// The radio link with three addresses between a host and who leased it its address, and what is known of leases through it;
     /// null where none lies between, or where they get through.

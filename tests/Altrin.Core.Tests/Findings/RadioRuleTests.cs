@@ -1,3 +1,4 @@
+using Altrin.Core.Facts;
 using Altrin.Core.Findings;
 using Altrin.Core.Sites;
 
@@ -35,6 +36,22 @@ public sealed class UplinkNotJoinedTests() : RuleTests("uplink-not-joined")
 
     [Fact]
     public void Triggers_where_nobody_knows_about_four_addresses() => One(House(l => l, frames: UplinkFrames.FourAddress), Severity.Concern, "rep");
+
+    /// <summary>Channels 149 and up are not allowed everywhere, and a box made for elsewhere may not use them (common practice).</summary>
+    private static Home Wandering(params int[] main) => House(l => l, ability: r => r with { Channels = [36, 40, 44, 48] }).Profile("gw", p => p with { Radios = [.. p.Radios.Select(r => r with { Channels = main })] });
+
+    [Fact]
+    public void Is_luck_where_the_other_box_chooses_among_channels_that_it_may_not_use()
+    {
+        var finding = One(Wandering(36, 149), Severity.WillNotWork, "rep");
+        Assert.Equal("gw chooses its channel by itself, and rep may not use all of them", finding.What);
+        Assert.Equal(AnswerKind.Luck, Judging.Prove(Wandering(36, 149).Design).Observation.Sheet.Internet.Single(i => i.Device == "a").Answer.Kind);
+        Cured(Wandering(36, 149), "Fix 5 GHz of gw to channel 36");
+        None(Wandering(36, 149).Edit<RouterMode>("gw", m => m with { Wifi = [m.Wifi[0] with { Channel = 36 }] }));
+    }
+
+    [Fact]
+    public void Near_miss_where_both_may_use_the_same() => None(Wandering(36, 44));
 
     [Fact]
     public void Near_miss() => None(House(l => l));

@@ -34,6 +34,12 @@ public static class UplinkNotJoined
             "If it does not, nothing behind it gets through, although the link itself stands.",
             [],
             ["Look into the settings of both boxes for WDS or four addresses, or try a ping across before anything is carried upstairs."])),
+        .. e.Network.RadioLinks.Where(l => e.Seen.Tracer.World.Wanders(l) is not null).Select(l => e.Finding(
+            CauseCodes.UplinkNotJoined,
+            [l.Box],
+            $"{e.Name(l.To)} chooses its channel by itself, and {e.Name(l.Box)} may not use all of them",
+            "It works until the other box moves to a channel that this one was not made for, such as after a night or a power cut.",
+            Settle(e, l))),
     ];
 
     /// <summary>What goes wrong on the island that the box and whoever is behind it are on.</summary>
@@ -102,6 +108,14 @@ public static class UplinkNotJoined
             }
         }
     }
+
+    /// <summary>The channel of the other box fixed to one that both may use.</summary>
+    private static IEnumerable<Remedy> Settle(Evidence e, RadioLink link) =>
+        from own in e.Design.Box(link.Box)!.Profile.Radios.Where(r => r.Id == e.Design.Mode(link.Box)!.Joins!.Radio)
+        from air in Air.Of(e.Design, link.To)
+        where !air.Guest && air.Radio.Band == own.Band && air.Radio.Channels.Intersect(own.Channels).Any()
+        let channel = Usable(air.Radio, own)
+        select Cures.Hopeful($"Fix {WifiNames.Words(air.Radio.Band)} of {e.Name(link.To)} to channel {channel}", new SetRadio(link.To, air.Setting with { Channel = channel }));
 
     /// <summary>A channel that both radios may use; one that is allowed nearly everywhere where neither was read (common practice).</summary>
     private static int Usable(Radio a, Radio b)
