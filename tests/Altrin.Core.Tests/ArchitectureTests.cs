@@ -10,7 +10,7 @@ namespace Altrin.Core.Tests;
 public sealed class ArchitectureTests
 {
     /// <summary>The rooms of the core; each uses only rooms before it.</summary>
-    private static readonly string[] Rooms = ["Addressing", "Radio", "Sites", "Changes", "Networks", "Facts", "Findings", "Readings", "Coverage", "Planning", "Procedures"];
+    private static readonly string[] Rooms = ["Addressing", "Radio", "Sites", "Changes", "Networks", "Facts", "Exchanges", "Findings", "Trials", "Readings", "Coverage", "Planning", "Procedures"];
 
     public static TheoryData<string> All => [.. Rooms];
 

@@ -1,5 +1,8 @@
+using Altrin.Core.Exchanges;
+using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
+using Altrin.Formats;
 using PacketDotNet;
 
 namespace Altrin.Kernel.Tests;
@@ -21,8 +24,13 @@ public sealed class DhcpTests
     {
         using var socket = Namespaces.Inside(lab.Of(seat.Owner), () => new PacketSocket(seat.Device));
         act();
+        return Read(socket.Hear(TimeSpan.FromMilliseconds(300)).Select(f => f.Frame));
+    }
+
+    private static List<(DhcpKind Kind, IReadOnlySet<int> Options)> Read(IEnumerable<byte[]> frames)
+    {
         var heard = new List<(DhcpKind, IReadOnlySet<int>)>();
-        foreach (var (frame, _) in socket.Hear(TimeSpan.FromMilliseconds(300)))
+        foreach (var frame in frames)
         {
             if (Packet.ParsePacket(LinkLayers.Ethernet, frame).Extract<UdpPacket>() is { SourcePort: 67 or 68 } udp && (udp.PayloadData ?? udp.PayloadPacket?.Bytes) is { Length: > 240 } data)
             {
@@ -62,6 +70,12 @@ public sealed class DhcpTests
         Assert.Equal(said.Select(m => m.Kind), heard.Select(h => h.Kind));
         // The real ones carry a few more, such as the broadcast address (28) or the client's make (60); none of ours is missing.
         Assert.All(said.Zip(heard), m => Assert.Empty(m.First.Options.Except(m.Second.Options)));
+        // And so does the capture that Altrin writes, which goes on to the first renewal.
+        var ladder = LeaseLadder.Of(Observer.Observe(Compiler.Compile(design, Situation.Settled)), device)!;
+        var written = Read(ladder.Frames.Select(FrameBytes.Of)).Take(heard.Count).ToList();
+        Assert.Equal(heard.Select(h => h.Kind), written.Select(h => h.Kind));
+        Assert.All(written.Zip(heard), m => Assert.Empty(m.First.Options.Except(m.Second.Options)));
+        Assert.All(written.Zip(said), m => Assert.Equal(m.Second.Options, m.First.Options.Order()));
     }
 
     [Fact]

@@ -23,3 +23,11 @@ internal sealed record Mapping(string Router, bool OfTarget, Ipv4Address Before,
 /// <param name="ByDefault">Whether only the default gateway leads there.</param>
 /// <param name="Blame">Who set that gateway.</param>
 internal readonly record struct Hop(Networks.Interface Out, Ipv4Address Next, bool ByDefault, string Blame);
+
+/// <summary>A packet on its way from one side to the next.</summary>
+/// <param name="From">The side that sends it.</param>
+/// <param name="To">The side that takes it; null where nobody does.</param>
+/// <param name="Next">The address that it is handed to: whose hardware address is asked for.</param>
+/// <param name="Packet">The packet as it is then.</param>
+/// <param name="Answer">Whether it is the answer on its way back.</param>
+internal sealed record Leg(Networks.Interface From, Networks.Interface? To, Ipv4Address Next, Packet Packet, bool Answer);

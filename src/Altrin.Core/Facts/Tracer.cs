@@ -87,14 +87,9 @@ public sealed class Tracer
     {
         var outward = ToInternet(device);
         string[] routers = [.. outward.Routers.Reverse()];
-        if (outward.Answer.Kind == AnswerKind.No || !device.Linked)
-        {
-            return (routers, outward);
-        }
-        var outermost = outward.Translators.LastOrDefault(t => t != PortRef.Street);
-        var entry = outermost is null ? device : _world.Network.Find(outermost, Side.Wan)!;
-        Interface[] aims = [device, .. routers.Select(r => _world.Network.Find(r, Side.Wan)).OfType<Interface>()];
-        return (routers, Along(c => new Walk(_world, c) { Need = need, Aims = aims }.FromInternet(entry, device)));
+        return outward.Answer.Kind == AnswerKind.No || !device.Linked
+            ? (routers, outward)
+            : (routers, Along(c => new Walk(_world, c) { Need = need, Aims = AimsOf(outward, device) }.FromInternet(EntryOf(outward, device), device)));
     }
 
     /// <summary>A connection from outside to the outermost address before a router, wherever it arrives; the router itself where nothing translates before it.</summary>
@@ -106,9 +101,37 @@ public sealed class Tracer
         {
             return outward;
         }
-        var outermost = outward.Translators.LastOrDefault(t => t != PortRef.Street);
-        var entry = outermost is null ? wan : _world.Network.Find(outermost, Side.Wan)!;
-        return Along(c => new Walk(_world, c) { Need = new(router, router, protocol, port) }.FromInternet(entry, null));
+        return Along(c => new Walk(_world, c) { Need = new(router, router, protocol, port) }.FromInternet(EntryOf(outward, wan), null));
+    }
+
+    /// <summary>The packets of a connection from one host to another, out and back, in the best outcome.</summary>
+    internal (Route Way, IReadOnlyList<Leg> Legs) Packets(Interface from, Interface to) => Told(null, [], w => w.To(from, to));
+
+    /// <summary>The packets of a connection from a host to an address.</summary>
+    internal (Route Way, IReadOnlyList<Leg> Legs) Packets(Interface from, Ipv4Address target) => Told(null, [], w => w.ToAddress(from, target));
+
+    /// <summary>The packets of a connection from the internet that a device needs.</summary>
+    internal (Route Way, IReadOnlyList<Leg> Legs) Packets(ReachFromOutside need, Interface device)
+    {
+        var outward = ToInternet(device);
+        return outward.Answer.Kind == AnswerKind.No || !device.Linked ? (outward, []) : Told(need, AimsOf(outward, device), w => w.FromInternet(EntryOf(outward, device), device));
+    }
+
+    /// <summary>The side at which the world sees a host.</summary>
+    private Interface EntryOf(Route outward, Interface host) =>
+        outward.Translators.LastOrDefault(t => t != PortRef.Street) is { } outermost ? _world.Network.Find(outermost, Side.Wan)! : host;
+
+    private Interface[] AimsOf(Route outward, Interface device) => [device, .. outward.Routers.Reverse().Select(r => _world.Network.Find(r, Side.Wan)).OfType<Interface>()];
+
+    private (Route, IReadOnlyList<Leg>) Told(ReachFromOutside? need, Interface[] aims, Func<Walk, (Answer, Route)> walk)
+    {
+        var followed = Choices.Follow(c =>
+        {
+            var legs = new List<Leg>();
+            var (answer, way) = walk(new(_world, c) { Need = need, Aims = aims, Legs = legs });
+            return (answer, (way, legs));
+        });
+        return (followed.Result.way with { Answer = followed.Answer }, followed.Result.legs);
     }
 
     private static Route Along(Func<Choices, (Answer, Route)> walk)

@@ -27,6 +27,9 @@ internal sealed class Walk(World world, Choices choices)
     /// </summary>
     public Func<Interface, Route>? Onward { get; init; }
 
+    /// <summary>Takes down every packet on its way, for whoever wants to see them; null where nobody does.</summary>
+    public List<Leg>? Legs { get; init; }
+
     /// <summary>Hosts at whom forwards on the way are meant to aim.</summary>
     public IReadOnlyCollection<Interface> Aims { get; init; } = [];
 
@@ -299,7 +302,7 @@ internal sealed class Walk(World world, Choices choices)
         {
             return world.Service is CarrierTranslation && !answer
                 ? Stop(PortRef.Street, Cause.Of(CauseCodes.CarrierTranslation, "The provider translates: nothing opened from outside gets to the home over IPv4.", PortRef.Street))
-                : world.Street;
+                : Beyond(at, world.Street, packet, answer);
         }
         var line = Provider.Own(world.Service);
         if (line.Subnet.Contains(packet.Target))
@@ -314,14 +317,23 @@ internal sealed class Walk(World world, Choices choices)
         {
             _trail.Translate(PortRef.Street, ref packet, Provider.CarrierPublic);
         }
-        return world.Internet;
+        return Beyond(at, world.Internet, packet, answer);
+    }
+
+    /// <summary>The provider's own net, of which nothing is known but that it leads on.</summary>
+    private Interface Beyond(Interface from, Interface to, Packet packet, bool answer)
+    {
+        Legs?.Add(new(from, to, packet.Target, packet, answer));
+        return to;
     }
 
     private Interface? Handed(Hop hop, Packet packet, bool answer)
     {
         _last = hop;
         _wire ??= new(world, choices, _addresses, _trail, Aims);
-        return _wire.Handed(hop, packet, answer);
+        var taker = _wire.Handed(hop, packet, answer);
+        Legs?.Add(new(hop.Out, taker, hop.Next, packet, answer));
+        return taker;
     }
 
     private Interface? Stop(string by, Cause cause) => _trail.Stop(by, cause);

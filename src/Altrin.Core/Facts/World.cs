@@ -185,6 +185,9 @@ internal sealed class World
     /// <summary>Who set what a host goes by: the server that leased it, else itself.</summary>
     public static string Blame(Interface host, Holding holding) => holding.Server is { } server && server != PortRef.Street ? server : host.Owner;
 
+    /// <summary>The address of a host; an example of its range where the server decides; null where it has none.</summary>
+    public Ipv4Address? Address(Interface host) => Leasing.Holdings(host) is [var held, ..] ? held.Exact ?? held.Example ?? held.From?.First : null;
+
     public static InterfaceAddress Own(Interface fixedHost) => ((Fixed)fixedHost.Setting).Address;
 
     /// <summary>Whom a host's table names for an address although that is no longer so; null where it names nobody, or the right one.</summary>

@@ -123,7 +123,7 @@ public static class Living
     }
 
     /// <summary>Whoever answers an asker. Of a service that nobody asked about, the stand-in addresses are given.</summary>
-    private static IReadOnlyList<ServerSeat> ServersOf(Network network, Interface asker) =>
+    internal static IReadOnlyList<ServerSeat> ServersOf(Network network, Interface asker) =>
         asker.KeptOff is not null ? [] : [.. network.Segment(asker.Segment).Servers.Select(s => s.Pool is null ? s with { Pool = AddressRange.Between(new(s.Own.Bits + 1), Subnet.Containing(s.Own, s.PrefixLength).Hosts.Last) } : s)];
 
     /// <summary>

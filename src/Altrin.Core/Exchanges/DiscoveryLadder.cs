@@ -1,0 +1,52 @@
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+
+namespace Altrin.Core.Exchanges;
+
+/// <summary>How one device looks for another by a question to everybody on the link (RFC 6762).</summary>
+public static class DiscoveryLadder
+{
+    /// <summary>The question of one device for another; null where one of both is not in use.</summary>
+    public static Ladder? Of(Observation seen, string from, string to)
+    {
+        if (seen.Network.Find(from, Side.Device) is not { } asker || seen.Network.Find(to, Side.Device) is not { } wanted || from == to)
+        {
+            return null;
+        }
+        var title = $"{seen.Network.NameOf(from)} looks for {seen.Network.NameOf(to)}";
+        var script = new Script(seen.Network);
+        if (!asker.Linked || seen.Tracer.World.Address(asker) is not { } own)
+        {
+            var lost = seen.Tracer.ToInternet(asker).Answer;
+            return new(title, lost.IsYes ? Answer.Yes : lost, asker.Owner, [], [.. lost.Causes.Select(c => c.Text)]);
+        }
+        var name = $"{to}.local";
+        script.Send(asker.Segment, asker, null, new MdnsPayload(own, MdnsPayload.Group, name, null), $"{script.Name(asker)} asks everybody on its link for {name}");
+        var (question, reply) = Fact(seen, from, to);
+        var notes = new List<string>();
+        if (question.Kind != AnswerKind.No && seen.Tracer.World.Address(wanted) is { } address)
+        {
+            // Whoever has just been heard is known (RFC 826); an answer goes to its address and needs no further question.
+            script.Resolve(wanted, address, own, asker);
+            script.Send(wanted.Segment, wanted, asker, new MdnsPayload(address, own, name, address), $"{script.Name(wanted)} answers that it is {address}");
+        }
+        else if (wanted.Segment != asker.Segment)
+        {
+            notes.Add($"{script.Name(wanted)} is in another segment: such a question crosses neither a router nor a barrier for guests.");
+        }
+        var hears = seen.Network.Segment(asker.Segment).Interfaces.Where(i => i.Side == Side.Device && i.Linked && i.Owner != from).Select(i => seen.Network.NameOf(i.Owner)).ToList();
+        notes.Add(hears.Count == 0 ? "No other device is in its segment." : $"In its segment: {string.Join(", ", hears)}.");
+        notes.AddRange(question.And(reply).Causes.Select(c => c.Text));
+        var answer = question.Kind == AnswerKind.No ? question : question.And(reply);
+        return new(title, answer, answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault() ?? to, script.Frames, notes);
+    }
+
+    private static (Answer Question, Answer Reply) Fact(Observation seen, string from, string to)
+    {
+        string Class(string device) => seen.Sheet.Reach.Classes.First(c => c.Devices.Contains(device)).Id;
+        var (asks, found) = (Class(from), Class(to));
+        var fact = seen.Sheet.Discovery.FirstOrDefault(d => d.From == asks && d.To == found);
+        var apart = Answer.No(Cause.Of(CauseCodes.Apart, $"{seen.Network.NameOf(from)} and {seen.Network.NameOf(to)} are not in one network.", from, to));
+        return fact is null ? (apart, apart) : (fact.Question, fact.Reply);
+    }
+}

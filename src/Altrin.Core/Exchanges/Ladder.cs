@@ -1,0 +1,18 @@
+using Altrin.Core.Facts;
+
+namespace Altrin.Core.Exchanges;
+
+/// <summary>What is said between the real actors, frame by frame.</summary>
+/// <param name="Title">What it shows.</param>
+/// <param name="Answer">Whether it comes to its end; where luck decides, the frames show the best that may come out.</param>
+/// <param name="StoppedBy">Who stops it; null where nobody does.</param>
+/// <param name="Frames">Everything that is sent, in order.</param>
+/// <param name="Notes">What the frames do not show: timers, races, what was not found out.</param>
+public sealed record Ladder(string Title, Answer Answer, string? StoppedBy, IReadOnlyList<Frame> Frames, IReadOnlyList<string> Notes)
+{
+    /// <summary>Everybody who sends or takes a frame, in the order in which they come in.</summary>
+    public IReadOnlyList<string> Actors => [.. Frames.SelectMany(f => f.To is null ? [f.From.Owner] : new[] { f.From.Owner, f.To.Owner }).Distinct()];
+
+    /// <summary>The segments in which something is sent, in order of the first frame; those of the home and the provider's line only.</summary>
+    public IReadOnlyList<string> Segments => [.. Frames.Select(f => f.Segment).Where(s => s != Networks.Provider.Internet).Distinct()];
+}

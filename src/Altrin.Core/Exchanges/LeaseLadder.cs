@@ -1,0 +1,185 @@
+using System.Globalization;
+using Altrin.Core.Addressing;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Exchanges;
+
+/// <summary>How somebody comes by an address, from the first question to the first renewal (RFC 2131).</summary>
+public static class LeaseLadder
+{
+    /// <summary>Whoever is not answered asks again after about 4, 8 and 16 seconds (RFC 2131, section 4.1).</summary>
+    private static readonly double[] AsksAgain = [4, 8, 16];
+
+    /// <summary>A server that tries an address before it offers it waits about a second for an answer (common practice).</summary>
+    private static readonly TimeSpan Tried = TimeSpan.FromSeconds(1);
+
+    /// <summary>Everybody in use who asks for an address, by owner and side.</summary>
+    public static IReadOnlyList<Interface> Askers(Network network) => [.. network.Interfaces.Where(i => i is { Setting: Automatic, Linked: true })];
+
+    /// <summary>The lease of a box or device; null where it does not ask, or is connected to nothing.</summary>
+    /// <param name="seen">The network.</param>
+    /// <param name="owner">Box, device, or the laptop.</param>
+    public static Ladder? Of(Observation seen, string owner)
+    {
+        if (Askers(seen.Network).FirstOrDefault(i => i.Owner == owner) is not { } asker)
+        {
+            return null;
+        }
+        var script = new Script(seen.Network);
+        var title = $"How {seen.Network.NameOf(owner)} comes by its address";
+        var offers = seen.Leasing.Offers(asker);
+        if (offers.Count == 0)
+        {
+            return Unanswered(seen, asker, script, title);
+        }
+        var notes = new List<string>();
+        var servers = Living.ServersOf(seen.Network, asker);
+        // A server gives an address again that somebody had before: so the examples of the facts come out here too.
+        IReadOnlyList<Binding> before = [.. offers.Where(o => o.Example is not null).Select(o => new Binding(o.Server, DhcpExchange.ClientOf(asker), o.Example!.Value, 0))];
+        var exchange = DhcpExchange.Begin(asker, servers, before, 0, null, a => Holder(seen, asker, a) is not null);
+        Tell(seen, asker, script, servers, exchange);
+        if (exchange.Leases is [var lease, ..])
+        {
+            Use(seen, asker, script, servers, exchange, lease);
+            notes.Add($"The lease lasts {Time(lease.LeaseMinutes)}: its server is asked to prolong it after {Time(lease.RenewsAt)}, any server after {Time(lease.RebindsAt)}.");
+        }
+        if (offers.Count > 1)
+        {
+            notes.Add($"{string.Join(" and ", offers.Select(o => seen.Network.NameOf(o.Server)))} answer: whoever does first wins, here {seen.Network.NameOf(offers[0].Server)}.");
+        }
+        if (seen.Network.Segment(asker.Segment).Loops.Count > 0)
+        {
+            notes.Add("A ring takes the segment down: nothing of this gets through while it is closed.");
+        }
+        var answer = offers.Count == 1 ? Answer.Yes : Answer.OneOf([.. offers.Select(o => ($"leased by {seen.Network.NameOf(o.Server)}", Answer.Yes))]);
+        foreach (var offer in offers)
+        {
+            if (seen.Tracer.World.Proxied(asker, offer.Server) is var (_, through, why))
+            {
+                answer = through == Known.No ? Answer.No(why) : Answer.ByLuck(why);
+            }
+        }
+        notes.AddRange(answer.Causes.Select(c => c.Text));
+        return new(title, answer, answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault(), script.Frames, notes);
+    }
+
+    private static Ladder Unanswered(Observation seen, Interface asker, Script script, string title)
+    {
+        var why = seen.Tracer.World.NoAddress(asker);
+        foreach (var wait in AsksAgain.Prepend(0))
+        {
+            script.Wait(TimeSpan.FromSeconds(wait));
+            Say(script, asker, null, new(DhcpKind.Discover, "", asker.Hardware) { HostName = HostName(asker) }, $"{script.Name(asker)} asks everybody for an address");
+        }
+        var notes = new List<string> { why.Text };
+        if (seen.Leasing.Holdings(asker) is [{ SelfAssigned: true, Example: { } own }, ..])
+        {
+            script.Wait(TimeSpan.FromSeconds(AsksAgain[^1]));
+            Probe(script, asker, own);
+            notes.Add("It gives itself an address in 169.254.0.0/16 (RFC 3927): it looks connected and reaches nothing beyond its own segment. The address shown is an example.");
+        }
+        return new(title, Answer.No(why), why.Subjects.Count > 0 ? why.Subjects[0] : null, script.Frames, notes);
+    }
+
+    private static void Tell(Observation seen, Interface asker, Script script, IReadOnlyList<ServerSeat> servers, Networks.Exchange exchange)
+    {
+        foreach (var message in exchange.Messages)
+        {
+            if (message.Kind is DhcpKind.Offer or DhcpKind.Ack or DhcpKind.Nak)
+            {
+                var seat = servers.First(s => s.Own == message.ServerId);
+                var server = ServerOf(seen, asker.Segment, seat);
+                if (message.Kind == DhcpKind.Offer && seat.ChecksOffer == Known.Yes)
+                {
+                    script.Send(asker.Segment, server, null, new ArpPayload(false, seat.Own, null, message.Given!.Value), $"{script.Name(server)} tries whether somebody has {message.Given}");
+                    script.Wait(Tried);
+                }
+                Say(script, asker, server, message, message.Kind switch
+                {
+                    DhcpKind.Offer => $"{script.Name(server)} offers {message.Given}{With(message)}",
+                    DhcpKind.Ack => $"{script.Name(server)} leases it {message.Given} for {Time(message.LeaseMinutes!.Value)}",
+                    _ => $"{script.Name(server)} refuses",
+                });
+                continue;
+            }
+            if (message.Kind == DhcpKind.Decline && Holder(seen, asker, message.Requested!.Value) is { } holder)
+            {
+                script.Send(asker.Segment, asker, null, new ArpPayload(false, default, null, message.Requested.Value), $"{script.Name(asker)} tries {message.Requested} before it uses it");
+                script.Send(asker.Segment, holder, asker, new ArpPayload(true, message.Requested.Value, Station.Of(asker).Hardware, default), $"{script.Name(holder)} has {message.Requested}");
+            }
+            Say(script, asker, null, message, message.Kind switch
+            {
+                DhcpKind.Discover => $"{script.Name(asker)} asks everybody for an address",
+                DhcpKind.Request => $"{script.Name(asker)} asks {seen.Network.NameOf(servers.First(s => s.Own == message.ServerId).Owner)} for {message.Requested}, and all others hear that",
+                _ => $"{script.Name(asker)} declines {message.Requested}: somebody has it",
+            });
+        }
+    }
+
+    private static void Use(Observation seen, Interface asker, Script script, IReadOnlyList<ServerSeat> servers, Networks.Exchange exchange, HeldLease lease)
+    {
+        if (asker.ChecksLease == Known.Yes)
+        {
+            Probe(script, asker, lease.Address);
+        }
+        var seat = servers.First(s => s.Owner == lease.Server);
+        var server = ServerOf(seen, asker.Segment, seat);
+        script.Until(TimeSpan.FromMinutes(lease.RenewsAt));
+        script.Resolve(asker, lease.Address, seat.Own, server);
+        var ask = new DhcpMessage(DhcpKind.Request, DhcpExchange.ClientOf(asker), asker.Hardware) { InUse = lease.Address, HostName = HostName(asker) };
+        script.Send(asker.Segment, asker, server, new DhcpPayload(lease.Address, seat.Own, Number(asker, 1), Station.Of(asker).Hardware, ask), $"{script.Name(asker)} asks {script.Name(server)} to prolong {lease.Address}");
+        if (DhcpServer.Answer(seat, exchange.Bindings, ask, lease.RenewsAt, _ => false).Reply is { } reply)
+        {
+            script.Send(asker.Segment, server, asker, new DhcpPayload(seat.Own, lease.Address, Number(asker, 1), Station.Of(asker).Hardware, reply), $"{script.Name(server)} prolongs it");
+        }
+    }
+
+    /// <summary>Three probes and two announcements (RFC 5227, section 1.1: PROBE_NUM, ANNOUNCE_NUM; seconds apart).</summary>
+    private static void Probe(Script script, Interface asker, Ipv4Address own)
+    {
+        for (var turn = 0; turn < 3; turn++)
+        {
+            script.Send(asker.Segment, asker, null, new ArpPayload(false, default, null, own), $"{script.Name(asker)} tries {own} before it uses it");
+            script.Wait(TimeSpan.FromSeconds(1.5));
+        }
+        for (var turn = 0; turn < 2; turn++)
+        {
+            script.Send(asker.Segment, asker, null, new ArpPayload(false, own, null, own), $"{script.Name(asker)} tells everybody that it has {own}");
+            script.Wait(TimeSpan.FromSeconds(2));
+        }
+    }
+
+    private static void Say(Script script, Interface asker, Interface? server, DhcpMessage message, string text)
+    {
+        var everybody = new Ipv4Address(uint.MaxValue);
+        var payload = new DhcpPayload(server is null ? default : message.ServerId!.Value, server is null || message.Kind == DhcpKind.Nak ? everybody : message.Given!.Value, Number(asker, 0), Station.Of(asker).Hardware, message);
+        script.Send(asker.Segment, server ?? asker, server is null || message.Kind == DhcpKind.Nak ? null : asker, payload, text);
+    }
+
+    private static Interface ServerOf(Observation seen, string segment, ServerSeat seat) =>
+        seen.Network.Segment(segment).Interfaces.First(i => i.Owner == (GuestId.BoxOf(seat.Owner) ?? seat.Owner) && (i.IsInner || i.Side == Side.Provider));
+
+    private static Interface? Holder(Observation seen, Interface asker, Ipv4Address address) =>
+        seen.Hosts.Holders(asker.Segment, address).FirstOrDefault(h => h.Owner != asker.Owner && h.Linked && h.Setting is Fixed);
+
+    private static string? HostName(Interface asker) => asker.Side == Side.Device ? asker.Owner : null;
+
+    private static uint Number(Interface asker, int turn) => Hash.Of($"{asker.Owner}/{asker.Side}/{turn}");
+
+    private static string With(DhcpMessage offer) => (offer.Gateway, offer.NameServers.Count) switch
+    {
+        ({ } gateway, > 0) => $", gateway {gateway}, names {string.Join(" and ", offer.NameServers)}",
+        ({ } gateway, 0) => $", gateway {gateway} and no name server",
+        (null, > 0) => $", no gateway, names {string.Join(" and ", offer.NameServers)}",
+        _ => ", neither gateway nor name server",
+    };
+
+    private static string Time(int minutes) => minutes % 1440 == 0 ? Of(minutes / 1440, "day")
+        : minutes % 60 == 0 ? Of(minutes / 60, "hour")
+        : minutes < 60 ? Of(minutes, "minute")
+        : $"{Of(minutes / 60, "hour")} {Of(minutes % 60, "minute")}";
+
+    private static string Of(int count, string unit) => $"{count.ToString(CultureInfo.InvariantCulture)} {unit}{(count == 1 ? "" : "s")}";
+}

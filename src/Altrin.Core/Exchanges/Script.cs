@@ -1,0 +1,54 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Networks;
+
+namespace Altrin.Core.Exchanges;
+
+/// <summary>Writes frames down one after the other, each at its time; remembers who knows whose hardware address.</summary>
+internal sealed class Script(Network network)
+{
+    /// <summary>What one frame takes inside a home: an example (common practice: well under a millisecond on a cable).</summary>
+    private static readonly TimeSpan Soon = TimeSpan.FromMicroseconds(400);
+
+    private readonly List<Frame> _frames = [];
+    private readonly HashSet<(string, Side, Ipv4Address)> _known = [];
+    private TimeSpan _now;
+
+    public IReadOnlyList<Frame> Frames => _frames;
+
+    public void Wait(TimeSpan time) => _now += time;
+
+    /// <summary>When the next frame is sent at the earliest, counted from the first.</summary>
+    public void Until(TimeSpan time) => _now = time > _now ? time : _now;
+
+    public void Send(string segment, Interface from, Interface? to, Payload payload, string text)
+    {
+        _frames.Add(new(_now, segment, Station.Of(from), to is null ? null : Station.Of(to), payload, text));
+        _now += Soon;
+    }
+
+    /// <summary>Asks who has an address, unless the asker knows; tries three times where nobody answers (RFC 1122, section 2.3.2.1: not more than once a second).</summary>
+    public void Resolve(Interface asker, Ipv4Address own, Ipv4Address address, Interface? taker)
+    {
+        if (_known.Contains((asker.Owner, asker.Side, address)))
+        {
+            return;
+        }
+        for (var turn = 0; turn < (taker is null ? 3 : 1); turn++)
+        {
+            Send(asker.Segment, asker, null, new ArpPayload(false, own, null, address), $"{Name(asker)} asks who has {address}");
+            if (taker is null)
+            {
+                Wait(TimeSpan.FromSeconds(1));
+            }
+        }
+        if (taker is not null)
+        {
+            Send(asker.Segment, taker, asker, new ArpPayload(true, address, Station.Of(asker).Hardware, own), $"{Name(taker)} says that it has {address}");
+            _known.Add((asker.Owner, asker.Side, address));
+            // Whoever is asked writes the asker down too (RFC 826).
+            _known.Add((taker.Owner, taker.Side, own));
+        }
+    }
+
+    public string Name(Interface side) => network.NameOf(side.Owner);
+}
