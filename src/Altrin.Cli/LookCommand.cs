@@ -3,7 +3,6 @@ using System.Text.Json;
 using Altrin.Core.Addressing;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
-using Altrin.Core.Sites;
 using Altrin.Formats;
 
 namespace Altrin.Cli;
@@ -25,7 +24,7 @@ internal static class LookCommand
             {
                 return ExitCode.BadInput;
             }
-            var seen = Stand(design, parsed.GetValue(at)!);
+            var seen = Seats.Stand(design, parsed.GetValue(at)!);
             if (!seen.Ok)
             {
                 errors.WriteLine($"altrin: {seen.Error}");
@@ -35,7 +34,7 @@ internal static class LookCommand
             Trace? trace = null;
             if (parsed.GetValue(to) is { } target)
             {
-                var address = AddressOf(observation, target);
+                var address = Seats.Target(observation, target);
                 if (!address.Ok)
                 {
                     errors.WriteLine($"altrin: {address.Error}");
@@ -55,39 +54,6 @@ internal static class LookCommand
             return ExitCode.Sound;
         });
         return command;
-    }
-
-    /// <summary>The home with somebody at a seat; a free port takes the laptop.</summary>
-    private static Parsed<(Observation, string)> Stand(Design design, string at)
-    {
-        var moment = new Moment(design, Situation.Settled);
-        if (PortRef.Read(at) is { Port.Length: > 0 } port)
-        {
-            var plugged = new MoveLaptop(new(port, null, new Automatic())).From(moment);
-            if (!plugged.Ok)
-            {
-                return Parsed<(Observation, string)>.Fail(plugged.Error);
-            }
-            // Nothing is remembered: whoever is plugged in has what it would be given.
-            moment = moment with { Situation = Situation.Settled with { Laptop = plugged.Value.Situation.Laptop } };
-            at = Laptop.Id;
-        }
-        var seen = Observer.Observe(Compiler.Compile(moment.Design, moment.Situation));
-        return Looking.From(seen, at) is null
-            ? Parsed<(Observation, string)>.Fail($"There is no box or device '{at}' with an address in this set-up.")
-            : (seen, at);
-    }
-
-    private static Parsed<Ipv4Address> AddressOf(Observation seen, string target)
-    {
-        if (target == "internet")
-        {
-            return Provider.Host;
-        }
-        var side = seen.Network.Find(target, Side.Device) ?? seen.Network.Find(target, Side.Page) ?? seen.Network.Find(target, Side.Lan);
-        return side is null ? Ipv4Address.Parse(target)
-            : seen.Leasing.Holdings(side) is [var held, ..] && (held.Exact ?? held.Example) is { } address ? address
-            : Parsed<Ipv4Address>.Fail($"{seen.Network.NameOf(target)} has no address.");
     }
 
     private static void Print(TextWriter output, Network network, View view, Trace? trace)

@@ -27,3 +27,16 @@ internal static class AddressWords
 {
     public static string Gets(HostAddress address) => address is Fixed typed ? $"is fixed at {typed.Address}" : "asks for its address";
 }
+
+/// <summary>The trade's words for bands.</summary>
+public static class BandWords
+{
+    /// <summary>A band by its frequency.</summary>
+    public static string Of(RadioBand band) => band switch
+    {
+        RadioBand.Ghz2 => "2.4 GHz",
+        RadioBand.Ghz5 => "5 GHz",
+        RadioBand.Ghz6 => "6 GHz",
+        _ => throw new ArgumentOutOfRangeException(nameof(band)),
+    };
+}

@@ -47,7 +47,7 @@ public static class Looking
         return sides.Count == 0 ? null : new(
             owner,
             [.. seen.Sheet.Addresses.Where(a => a.Owner == owner)],
-            [.. sides.Where(s => s.Linked).SelectMany(s => Table(seen, s))]);
+            [.. sides.SelectMany(s => At(seen, s))]);
     }
 
     /// <summary>A ping and a route from a seat; null where it is not in use.</summary>
@@ -58,7 +58,10 @@ public static class Looking
         {
             return null;
         }
-        var route = seen.Tracer.To(seat, target);
+        // An example address stands for whoever may have it: everything that is shown goes by the same examples.
+        var meant = seen.Hosts.Holders(seat.Segment, target).Count > 0 ? null
+            : seen.Network.Interfaces.Where(i => i.Linked && seen.Leasing.Holdings(i) is [{ Exact: null } held, ..] && (held.Example ?? held.From?.First) == target).OrderBy(i => i.Segment != seat.Segment).FirstOrDefault();
+        var route = meant is null ? seen.Tracer.To(seat, target) : seen.Tracer.To(seat, meant);
         // The first segment is the seat's own; from then on each is that of the side by which the next one was entered.
         var hops = route.Routers.Zip(route.Segments.Skip(1)).Select(h => Hop(h.First, h.Second)).ToList();
         if (route.ArrivedAt is { } at)
@@ -71,6 +74,9 @@ public static class Looking
             router,
             seen.Network.Interfaces.FirstOrDefault(i => i.Owner == router && i.Segment == segment) is { } side && seen.Leasing.Holdings(side) is [{ Exact: { } exact }] ? exact : null);
     }
+
+    /// <summary>The address table of one side once it has spoken to everybody; empty where it is connected to nothing.</summary>
+    public static IReadOnlyList<Neighbour> At(Observation seen, Interface side) => side.Linked ? [.. Table(seen, side)] : [];
 
     /// <summary>Where each hardware address is seen, in its order.</summary>
     public static IReadOnlyList<Sighting> Sightings(Network network) =>

@@ -29,12 +29,4 @@ internal static class WifiNames
         WifiSecurity.Wpa3 => "WPA3",
         _ => throw new ArgumentOutOfRangeException(nameof(security)),
     };
-
-    public static string Words(RadioBand band) => band switch
-    {
-        RadioBand.Ghz2 => "2.4 GHz",
-        RadioBand.Ghz5 => "5 GHz",
-        RadioBand.Ghz6 => "6 GHz",
-        _ => throw new ArgumentOutOfRangeException(nameof(band)),
-    };
 }

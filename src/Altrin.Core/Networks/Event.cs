@@ -149,7 +149,7 @@ public sealed record MoveLaptop(Laptop? Laptop) : Event
             }
             if (now.Design.CableAt(port) is not null)
             {
-                return Parsed<Moment>.Fail($"{PortWords.Of(now.Design, port)} is taken.");
+                return Parsed<Moment>.Fail($"There is a cable in {PortWords.Of(now.Design, port)}.");
             }
         }
         if (Laptop?.Wifi is { } wifi && now.Design.Mode(wifi.Box) is null)

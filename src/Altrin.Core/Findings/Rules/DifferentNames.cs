@@ -21,7 +21,7 @@ public static class DifferentNames
         NamingSchool.OnePerBand => WifiNames.Sending(e)
             .GroupBy(r => e.Design.Box(r.Box)!.Profile.Radios.First(x => x.Id == r.Setting.Radio).Band)
             .OrderBy(g => g.Key)
-            .SelectMany(g => Differing(e, [.. g], WifiNames.Words(g.Key))),
+            .SelectMany(g => Differing(e, [.. g], BandWords.Of(g.Key))),
         _ => [],
     };
 

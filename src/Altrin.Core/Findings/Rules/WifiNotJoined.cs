@@ -45,7 +45,7 @@ public static class WifiNotJoined
         var known = e.Design.Device(refusal.Device)?.Bands ?? [];
         var sent = WifiNames.Sending(e).Where(r => r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name).Select(r => r.Setting).FirstOrDefault();
         var there = e.Design.Mode(refusal.Wifi.Box)?.Radios.Where(r => refusal.Why == RefusalReason.BandMissing && sent is not null && e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.Any(p => p.Id == r.Radio && known.Contains(p.Band)))
-            .Select(r => Cures.Hopeful($"Send \"{sent!.Name}\" of {e.Name(refusal.Wifi.Box)} on {WifiNames.Words(e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.First(p => p.Id == r.Radio).Band)} too", new SetRadio(refusal.Wifi.Box, r with { On = true, Name = sent.Name, Security = sent.Security, Key = sent.Key }))) ?? [];
+            .Select(r => Cures.Hopeful($"Send \"{sent!.Name}\" of {e.Name(refusal.Wifi.Box)} on {BandWords.Of(e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.First(p => p.Id == r.Radio).Band)} too", new SetRadio(refusal.Wifi.Box, r with { On = true, Name = sent.Name, Security = sent.Security, Key = sent.Key }))) ?? [];
         var elsewhere = WifiNames.Sending(e).Where(r => r.Box != refusal.Wifi.Box && (here.Count == 0 || r.Setting.Name == refusal.Wifi.Name));
         return
         [

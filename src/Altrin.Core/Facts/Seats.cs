@@ -1,0 +1,86 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>What one can stand at.</summary>
+public enum SeatKind
+{
+    /// <summary>A customer's device.</summary>
+    Device,
+    /// <summary>A box.</summary>
+    Box,
+    /// <summary>A free port, with the installer's laptop plugged in.</summary>
+    Port,
+    /// <summary>A Wi-Fi name of one box, with the laptop in it.</summary>
+    Wifi,
+}
+
+/// <summary>A place to look from.</summary>
+/// <param name="Id">A box or device; a port such as "hall-gateway/lan3"; a radio such as "hall-gateway/r5"; "hall-gateway/guest".</param>
+/// <param name="Kind">What it is.</param>
+/// <param name="Name">In words.</param>
+public sealed record Seat(string Id, SeatKind Kind, string Name);
+
+/// <summary>Where one can stand in a home, and how it looks from there.</summary>
+public static class Seats
+{
+    private const string Guest = "guest";
+
+    /// <summary>Everything that one can stand at: devices, boxes in use, free ports, and names on the air.</summary>
+    public static IReadOnlyList<Seat> Of(Design design)
+    {
+        var boxes = design.SetUp.Boxes.Select(b => design.Box(b.Box)).OfType<Box>().OrderBy(b => b.Id, StringComparer.Ordinal).ToList();
+        return
+        [
+            .. design.SetUp.Devices.OrderBy(d => d.Device, StringComparer.Ordinal).Select(d => new Seat(d.Device, SeatKind.Device, design.NameOf(d.Device))),
+            .. boxes.Select(b => new Seat(b.Id, SeatKind.Box, b.Name)),
+            .. boxes.SelectMany(b => b.Profile.Ports.Select(p => new PortRef(b.Id, p.Id))).Where(p => design.CableAt(p) is null).Select(p => new Seat(p.ToString(), SeatKind.Port, $"laptop in {PortWords.Of(design, p)}")),
+            .. boxes.SelectMany(b => Airs(design, b.Id)).Select(a => new Seat($"{a.Box}/{Radio(a)}", SeatKind.Wifi, $"laptop in \"{a.Setting.Name}\" of {design.NameOf(a.Box)}{(a.Guest ? ", as a guest" : $", {BandWords.Of(a.Radio.Band)}")}")),
+        ];
+    }
+
+    /// <summary>The home with somebody at a seat, and who that is; or why nobody can stand there.</summary>
+    /// <param name="design">The home.</param>
+    /// <param name="at">A seat, by its id.</param>
+    public static Parsed<(Observation Seen, string Owner)> Stand(Design design, string at)
+    {
+        var (moment, owner) = (new Moment(design, Situation.Settled), at);
+        if (PortRef.Read(at) is { Port.Length: > 0 } end && design.Box(end.Owner) is not null)
+        {
+            var air = design.Box(end.Owner)!.Profile.Port(end.Port) is null ? Airs(design, end.Owner).FirstOrDefault(a => Radio(a) == end.Port) : null;
+            var laptop = air is null ? new Laptop(end, null, new Automatic()) : new Laptop(null, new(air.Box, air.Setting.Name, air.Setting.Key), new Automatic());
+            var there = new MoveLaptop(laptop).From(moment);
+            if (!there.Ok)
+            {
+                return Parsed<(Observation, string)>.Fail(there.Error);
+            }
+            // Nothing is remembered: whoever comes new has what it would be given.
+            (moment, owner) = (moment with { Situation = Situation.Settled with { Laptop = there.Value.Situation.Laptop } }, Laptop.Id);
+        }
+        var seen = Observer.Observe(Compiler.Compile(moment.Design, moment.Situation));
+        return Looking.From(seen, owner) is null
+            ? Parsed<(Observation, string)>.Fail($"There is no box or device '{Ipv4Address.Shown(at)}' with an address in this set-up.")
+            : (seen, owner);
+    }
+
+    /// <summary>The address that a device, a box, "internet" or a typed address stands for; an example where the server decides.</summary>
+    public static Parsed<Ipv4Address> Target(Observation seen, string target)
+    {
+        if (target == "internet")
+        {
+            return Provider.Host;
+        }
+        var side = seen.Network.Find(target, Side.Device) ?? seen.Network.Find(target, Side.Page) ?? seen.Network.Find(target, Side.Lan);
+        return side is null ? Ipv4Address.Parse(target)
+            : seen.Tracer.World.Address(side) is { } address ? address
+            : Parsed<Ipv4Address>.Fail($"{seen.Network.NameOf(target)} has no address.");
+    }
+
+    /// <summary>One of each name for its own people on each radio, and one for guests.</summary>
+    private static IEnumerable<Air> Airs(Design design, string box) => Air.Of(design, box).OrderBy(a => a.Guest).DistinctBy(Radio);
+
+    private static string Radio(Air air) => air.Guest ? Guest : air.Radio.Id;
+}

@@ -1,0 +1,111 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Formats.Printouts;
+
+/// <summary>Families of commands by which machines tell of their network.</summary>
+public enum PrintoutStyle
+{
+    /// <summary>ip addr, ip route, ip neigh, ping, traceroute.</summary>
+    Ip,
+    /// <summary>ipconfig /all, arp -a, ping, tracert.</summary>
+    Ipconfig,
+    /// <summary>ifconfig, netstat -rn, arp -an, ping, traceroute.</summary>
+    Ifconfig,
+}
+
+/// <summary>What a command would print at a seat.</summary>
+/// <param name="Command">The command as it is typed.</param>
+/// <param name="Text">What it prints.</param>
+public sealed record Printout(string Command, string Text)
+{
+    /// <summary>
+    /// What is printed at a seat. Where the server decides, an example address stands, the same as everywhere else; where a
+    /// hardware address was not read, one with the local bit set.
+    /// </summary>
+    /// <param name="seen">The network.</param>
+    /// <param name="owner">Box, device or laptop.</param>
+    /// <param name="trace">A ping and a route to one address; null for neither.</param>
+    /// <param name="style">In which family of commands.</param>
+    public static IReadOnlyList<Printout> Of(Observation seen, string owner, Trace? trace, PrintoutStyle style)
+    {
+        var adapters = Adapter.Of(seen, owner);
+        return style switch
+        {
+            PrintoutStyle.Ip => IpPrintout.Of(adapters, trace),
+            PrintoutStyle.Ipconfig => IpconfigPrintout.Of(seen.Network.NameOf(owner), adapters, trace),
+            PrintoutStyle.Ifconfig => IfconfigPrintout.Of(adapters, trace),
+            _ => throw new ArgumentOutOfRangeException(nameof(style)),
+        };
+    }
+}
+
+/// <summary>One network adapter of a machine.</summary>
+/// <param name="Number">Counted from 0.</param>
+/// <param name="Linked">Whether anything is plugged in.</param>
+/// <param name="Hardware">Its hardware address.</param>
+/// <param name="Address">Its address with its prefix; null where it has none.</param>
+/// <param name="Asks">Whether it asks for its address.</param>
+/// <param name="SelfAssigned">Whether it gave itself the address since nobody answered.</param>
+/// <param name="Gateway">Its default gateway.</param>
+/// <param name="NameServers">Whom it asks for names.</param>
+/// <param name="Server">The address of the server that leased it; null where none did.</param>
+/// <param name="LeaseMinutes">How long the lease lasts; null where it has none.</param>
+/// <param name="Domain">The domain that came with the lease.</param>
+/// <param name="Neighbours">Whose hardware addresses it knows.</param>
+internal sealed record Adapter(
+    int Number,
+    bool Linked,
+    HardwareAddress Hardware,
+    InterfaceAddress? Address,
+    bool Asks,
+    bool SelfAssigned,
+    Ipv4Address? Gateway,
+    IReadOnlyList<Ipv4Address> NameServers,
+    Ipv4Address? Server,
+    int? LeaseMinutes,
+    string? Domain,
+    IReadOnlyList<(Ipv4Address Address, HardwareAddress Hardware)> Neighbours)
+{
+    public static IReadOnlyList<Adapter> Of(Observation seen, string owner) =>
+        [.. seen.Network.Interfaces.Where(i => i.Owner == owner).Select((side, number) => Of(seen, side, number))];
+
+    private static Adapter Of(Observation seen, Interface side, int number)
+    {
+        var held = seen.Leasing.Holdings(side) is [var first, ..] ? first : null;
+        var own = held is null ? null : (held.Exact ?? held.Example ?? held.From?.First) is { } address ? new InterfaceAddress(address, held.PrefixLength) : (InterfaceAddress?)null;
+        var seat = held?.Server is { } server ? seen.Network.Segment(side.Segment).Servers.FirstOrDefault(s => s.Owner == server) : null;
+        var neighbours = Looking.At(seen, side)
+            .Select(n => (Address: n.Address ?? seen.AddressOf(n.Owner, side.Segment), n.Hardware))
+            .Where(n => n is { Address: not null, Hardware: not null })
+            .Select(n => (n.Address!.Value, n.Hardware!.Value))
+            .DistinctBy(n => n.Item1)
+            .OrderBy(n => n.Item1)
+            .ToList();
+        return new(
+            number, side.Linked, Core.Exchanges.Station.Of(side).Hardware, own, side.Setting is Automatic, held?.SelfAssigned ?? false,
+            held?.Gateway, held?.NameServers ?? [], seat?.Own, seat?.LeaseMinutes, seat?.Domain, neighbours);
+    }
+}
+
+/// <summary>Lines of text as machines print them.</summary>
+internal static class Lines
+{
+    /// <summary>The last address of a subnet, to which everybody listens.</summary>
+    public static Ipv4Address Everybody(InterfaceAddress own) => own.Subnet.Last;
+
+    /// <summary>How many hops a route is followed at most (as traceroute has it).</summary>
+    public const int MostHops = 30;
+
+    /// <summary>How many hops without an answer are printed before whoever looks gives up.</summary>
+    public const int Silent = 3;
+
+    public static string Join(IEnumerable<string> lines) => string.Join('\n', lines) + "\n";
+
+    public static string Hyphens(HardwareAddress hardware) => hardware.ToString().Replace(':', '-').ToUpperInvariant();
+
+    /// <summary>What is left of 64 hops when an answer from so far away comes in.</summary>
+    public static int HopsLeft(Trace trace) => 64 - Math.Max(0, trace.Hops.Count - 1);
+}

@@ -1,0 +1,101 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Facts;
+using Altrin.Core.Findings;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Tests.Facts;
+
+public sealed class AddressBookTests
+{
+    private static Observation Seen(Home home) => Judging.Prove(home.Design).Observation;
+
+    private static Home House() => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Wired("c", "gw/lan3", "192.168.8.50/24").Reserve("gw", "b", "192.168.8.10").Wifi("d", "gw");
+
+    [Fact]
+    public void Lists_every_side_street_first_routers_first_then_by_address() => Assert.Equal(
+        [
+            ("street", "Street", "203.0.113.1"), ("gw", "Street", "203.0.113.2-203.0.113.254"),
+            ("gw", "gw", "192.168.8.1"), ("b", "gw", "192.168.8.10"), ("d", "gw", "192.168.8.20-192.168.8.199"), ("in", "gw", "192.168.8.20-192.168.8.199"), ("c", "gw", "192.168.8.50"),
+            ("in", "in", "192.168.20.1"), ("a", "in", "192.168.20.100-192.168.20.199"),
+        ],
+        AddressBook.Of(Seen(House())).Select(e => (e.Owner, e.Territory, $"{e.Address}{e.From}")));
+
+    [Fact]
+    public void Says_who_gave_it_what_it_goes_by_and_whether_it_clashes()
+    {
+        var book = AddressBook.Of(Seen(House()));
+        var reserved = book.Single(e => e.Owner == "b");
+        Assert.Equal((AddressOrigin.Reserved, 24, "192.168.8.1", "gw"), (reserved.Origin, reserved.PrefixLength, $"{reserved.Gateway}", string.Join(',', reserved.Servers)));
+        Assert.NotNull(reserved.Hardware);
+        Assert.Equal(["the provider"], book.Single(e => e.Owner == "gw" && e.Side == Side.Wan).Servers);
+        Assert.Equal(["c"], book.Where(e => e.Clashes).Select(e => e.Owner));
+    }
+
+    [Theory]
+    [InlineData("192.168.8.2", AddressStanding.Free, "192.168.8.2 is free: safe to set by hand.")]
+    [InlineData("192.168.8.1", AddressStanding.Taken, "192.168.8.1 is taken by gw.")]
+    [InlineData("192.168.8.50", AddressStanding.Taken, "192.168.8.50 is taken by c, and clashes.")]
+    [InlineData("192.168.8.10", AddressStanding.Reserved, "192.168.8.10 is reserved for b.")]
+    [InlineData("192.168.8.20", AddressStanding.InPool, "192.168.8.20 is in the pool of gw: it may be handed to anybody who asks.")]
+    [InlineData("192.168.8.0", AddressStanding.Outside, "192.168.8.0 is the name of 192.168.8.0/24 itself, nobody can have it.")]
+    [InlineData("192.168.8.255", AddressStanding.Outside, "192.168.8.255 is the address for everybody in 192.168.8.0/24, nobody can have it.")]
+    [InlineData("192.168.9.1", AddressStanding.Outside, "192.168.9.1 is in no network of the home: a private address of some other network (RFC 1918).")]
+    [InlineData("169.254.3.4", AddressStanding.Outside, "169.254.3.4 is in no network of the home: what a device gives itself whom nobody answered (RFC 3927).")]
+    [InlineData("203.0.113.9", AddressStanding.Outside, "203.0.113.9 is in no network of the home, it is on the provider's line.")]
+    [InlineData("100.64.3.4", AddressStanding.Outside, "100.64.3.4 is in no network of the home: between a carrier's translation and its customers (RFC 6598).")]
+    [InlineData("127.0.0.1", AddressStanding.Outside, "127.0.0.1 is in no network of the home: no host of a home ever has it.")]
+    [InlineData("9.9.9.9", AddressStanding.Outside, "9.9.9.9 is in no network of the home: an address of the internet.")]
+    public void Says_what_an_address_is(string address, AddressStanding standing, string text)
+    {
+        var looked = Assert.Single(AddressBook.Look(Seen(House()), Home.At(address)));
+        Assert.Equal((standing, text), (looked.Standing, looked.Text));
+    }
+
+    [Fact]
+    public void Answers_for_each_network_that_has_the_subnet()
+    {
+        var twice = Seen(Home.WithGateway().Router("in", "192.168.8.1/24").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"));
+        Assert.Equal(["gw", "in"], AddressBook.Look(twice, Home.At("192.168.8.2")).Select(l => l.Segment));
+    }
+}
+
+public sealed class SeatTests
+{
+    private static Design House => Home.WithGateway().Guests("gw").Wired("a", "gw/lan1").Point("point", "192.168.8.3/24").Cable("gw/lan2", "point/wan").Design;
+
+    [Fact]
+    public void One_can_stand_at_devices_boxes_free_ports_and_names() => Assert.Equal(
+        ["a", "gw", "point", "gw/lan3", "gw/lan4", "point/lan1", "point/lan2", "gw/r5", "gw/guest", "point/r5"],
+        Seats.Of(House).Select(s => s.Id));
+
+    [Theory]
+    [InlineData("a", "a", "192.168.8.20-192.168.8.199")]
+    [InlineData("gw/lan3", Laptop.Id, "192.168.8.20-192.168.8.199")]
+    [InlineData("point/lan2", Laptop.Id, "192.168.8.20-192.168.8.199")]
+    [InlineData("point/r5", Laptop.Id, "192.168.8.20-192.168.8.199")]
+    [InlineData("gw/guest", Laptop.Id, "192.168.30.20-192.168.30.99")]
+    public void Every_seat_has_its_view(string seat, string owner, string range)
+    {
+        var (seen, who) = Seats.Stand(House, seat).Value;
+        Assert.Equal(owner, who);
+        Assert.Equal(range, $"{Looking.From(seen, who)!.Addresses.Single().From}");
+    }
+
+    [Fact]
+    public void Every_seat_that_is_offered_can_be_taken() => Assert.All(Seats.Of(House), s => Assert.True(Seats.Stand(House, s.Id).Ok, s.Id));
+
+    [Theory]
+    [InlineData("nobody", "There is no box or device 'nobody' with an address in this set-up.")]
+    [InlineData("gw/lan1", "There is a cable in port 1 of gw.")]
+    [InlineData("gw/lan9", "There is no port 'gw/lan9'.")]
+    public void Nobody_stands_where_there_is_no_seat(string seat, string why) => Assert.Equal(why, Seats.Stand(House, seat).Error);
+
+    [Fact]
+    public void A_target_is_a_device_a_box_the_internet_or_an_address()
+    {
+        var (seen, _) = Seats.Stand(House, "a").Value;
+        Assert.Equal(["192.168.8.20", "192.168.8.3", "198.51.100.10", "10.0.0.1"], new[] { "a", "point", "internet", "10.0.0.1" }.Select(t => $"{Seats.Target(seen, t).Value}"));
+        Assert.False(Seats.Target(seen, "no such thing").Ok);
+    }
+}
