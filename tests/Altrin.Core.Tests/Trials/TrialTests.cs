@@ -1,0 +1,109 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Findings;
+using Altrin.Core.Sites;
+using Altrin.Core.Trials;
+
+namespace Altrin.Core.Tests.Trials;
+
+public sealed class TrialTests
+{
+    private static Home House() => Home.WithGateway().Point("point", "192.168.8.3/24").Cable("gw/lan1", "point/wan").Wired("a", "gw/lan2").Wired("b", "point/lan1").Found("b");
+
+    private static TrialResult Try(Home home, string id) => WhatIf.Try(home.Design, id).Value;
+
+    private static IEnumerable<string> Told(TrialPhase phase, MovedKind kind) => phase.Difference.Moved.Where(m => m.Kind == kind).Select(m => $"{m.Trend}: {m.About}, {m.Before} to {m.After}");
+
+    [Fact]
+    public void Offers_what_may_happen_to_this_home() => Assert.Equal(
+        ["restart:home", "off:gw", "off:point", "pull:street-gw-wan", "pull:gw-lan1-point-wan", "pull:gw-lan2-a", "pull:point-lan1-b", "swap:gw", "swap:point"],
+        WhatIf.Of(House().Design).Select(t => t.Id));
+
+    [Fact]
+    public void A_pulled_cable_takes_those_behind_it_along_and_their_leases_run_out_later()
+    {
+        var phases = Try(House(), "pull:gw-lan1-point-wan").Phases;
+        var phase = phases[0];
+        Assert.Empty(Told(phase, MovedKind.Address));
+        Assert.StartsWith("Worse: Address of b", Assert.Single(Told(phases[1], MovedKind.Address)));
+        Assert.Equal(["Worse: Internet of b, yes to no"], Told(phase, MovedKind.Internet));
+        Assert.Equal(["Worse: b found by others, yes to no"], Told(phase, MovedKind.Need));
+        Assert.Equal(["Worse: a to b, yes to no", "Worse: b to a, yes to no"], Told(phase, MovedKind.Reach));
+        Assert.Equal(1, phase.Difference.Stayed);
+        Assert.Equal(VerdictKind.WillNotWork, phase.Difference.Verdict.Kind);
+    }
+
+    [Fact]
+    public void Without_their_router_neighbours_talk_until_their_leases_run_out_and_then_by_addresses_of_their_own()
+    {
+        var result = Try(Home.WithGateway().Switch("sw").Cable("gw/lan1", "sw/lan1").Wired("a", "sw/lan2").Wired("b", "sw/lan3"), "off:gw");
+        Assert.Equal(["At once", "Once all leases have run out"], result.Phases.Select(p => p.When));
+        Assert.Equal(["Worse: Internet of a, yes to no", "Worse: Internet of b, yes to no"], Told(result.Phases[0], MovedKind.Internet));
+        Assert.Empty(Told(result.Phases[0], MovedKind.Reach));
+        Assert.Empty(Told(result.Phases[0], MovedKind.Address));
+        Assert.Equal(["Worse: Address of a", "Worse: Address of b"], Told(result.Phases[1], MovedKind.Address).Select(t => t.Split(',')[0]));
+    }
+
+    /// <summary>An access point that serves while it hears no other is up before the main router after a power cut (common practice).</summary>
+    [Fact]
+    public void After_a_power_cut_the_worst_order_lets_a_second_server_wake()
+    {
+        var result = Try(House().Wakes("point"), "restart:home");
+        Assert.StartsWith("Start in this order: point, gw", result.How);
+        Assert.Contains(result.Phases[0].Difference.Moved, m => m.Kind == MovedKind.Internet && m.Trend == Trend.Worse && m.Subjects[0] == "b");
+        // Where nobody wakes, everything comes back by itself.
+        Assert.DoesNotContain(Try(House(), "restart:home").Phases[^1].Difference.Moved, m => m.Trend == Trend.Worse);
+    }
+
+    [Fact]
+    public void Swapped_ports_are_told_by_what_they_break()
+    {
+        var result = Try(Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("c", "gw/lan2"), "swap:in");
+        Assert.Contains("in", result.How);
+        var worse = Assert.Single(result.Phases).Difference.Moved.Where(m => m.Trend == Trend.Worse).ToList();
+        Assert.Contains(worse, m => m.Kind == MovedKind.Internet && m.Subjects[0] == "a");
+        Assert.Contains(worse, m => m.Kind == MovedKind.Finding && m.About.Contains("addresses", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void A_reset_access_point_serves_again_and_an_old_router_too()
+    {
+        var design = House().Router("old").Design;
+        var shelved = design with { SetUp = design.SetUp with { Boxes = [.. design.SetUp.Boxes.Where(b => b.Box != "old")] } };
+        Assert.Contains("old-router:old", WhatIf.Of(shelved).Select(t => t.Id));
+        Assert.Contains(WhatIf.Try(shelved, "old-router:old").Value.Phases[0].Difference.Moved, m => m.Kind == MovedKind.Finding && m.About == "gw and old both hand out addresses in one network");
+        var changed = ChangeList.Apply(House().Router("in").Cable("gw/lan3", "in/wan").Wired("x", "in/lan1").Design, [new SetMode("in", ModeKind.AccessPoint)]).Value;
+        Assert.Contains(WhatIf.Try(changed, "reset:in").Value.Phases[0].Difference.Moved, m => m.Kind == MovedKind.Internet && m.About == "Translations on the way of x" && m.Trend == Trend.Worse);
+    }
+
+    [Theory]
+    [InlineData("pull:nothing")]
+    [InlineData("off")]
+    [InlineData("")]
+    public void What_is_not_offered_is_refused_by_name(string id) => Assert.Equal($"There is nothing to try by the name of '{id}'.", WhatIf.Try(House().Design, id).Error);
+
+    /// <summary>Every trial of every random home has its answer, and comparing a proof with itself tells nothing.</summary>
+    [Theory]
+    [InlineData(11)]
+    [InlineData(12)]
+    [InlineData(13)]
+    [InlineData(14)]
+    public void Everything_that_is_offered_can_be_tried(int seed)
+    {
+        var design = DesignGenerator.Make(seed, 6);
+        var proof = Judging.Prove(design);
+        Assert.Empty(ProofDifference.Between(proof, Judging.Prove(design)).Moved);
+        Assert.All(WhatIf.Of(design), t => Assert.True(WhatIf.Try(design, t.Id).Ok, t.Id));
+    }
+
+    [Fact]
+    public void Mending_a_home_shows_as_better_and_breaking_it_again_as_worse()
+    {
+        var broken = Home.WithGateway().Router("in", "192.168.8.1/24").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("c", "gw/lan2").Design;
+        var mended = ChangeList.Apply(broken, [new SetMode("in", ModeKind.AccessPoint)]).Value;
+        var (better, worse) = (ProofDifference.Between(Judging.Prove(broken), Judging.Prove(mended)), ProofDifference.Between(Judging.Prove(mended), Judging.Prove(broken)));
+        Assert.DoesNotContain(better.Moved, m => m.Trend == Trend.Worse && m.Kind != MovedKind.Finding);
+        Assert.Contains(better.Moved, m => m.Kind == MovedKind.Internet && m.About == "Internet of a");
+        // What one calls better the other calls worse.
+        Assert.Equal(better.Moved.Where(m => m.Kind is MovedKind.Internet or MovedKind.Reach).Select(m => (m.About, m.Before, m.After, m.Trend == Trend.Better)).Order(), worse.Moved.Where(m => m.Kind is MovedKind.Internet or MovedKind.Reach).Select(m => (m.About, m.After, m.Before, m.Trend == Trend.Worse)).Order());
+    }
+}
