@@ -1,6 +1,7 @@
 using Altrin.Core.Changes;
 using Altrin.Core.Findings;
 using Altrin.Core.Sites;
+using Altrin.Core.Trials;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -23,7 +24,8 @@ internal sealed record Differs(string Text, IReadOnlyList<string> Subjects);
 /// <param name="Before">The first version.</param>
 /// <param name="After">The second version.</param>
 /// <param name="Changes">The changes between them, in an order in which they can be made; none where they are alike.</param>
-internal sealed record Comparison(ComparedVersion Before, ComparedVersion After, IReadOnlyList<Differs> Changes);
+/// <param name="Moved">What got better, worse, or otherwise by it.</param>
+internal sealed record Comparison(ComparedVersion Before, ComparedVersion After, IReadOnlyList<Differs> Changes, ProofDifference Moved);
 
 /// <summary>Compares any two versions of a job's set-ups.</summary>
 internal static class CompareRoutes
@@ -59,11 +61,12 @@ internal static class CompareRoutes
             changes.Add(new(change.Describe(at), Difference.Subjects(change)));
             at = at with { SetUp = change.ApplyTo(at).Value };
         }
-        return TypedResults.Ok(new Comparison(Version(first.Revision, from), Version(second.Revision, to), changes));
+        var (was, now) = (Judging.Prove(from), Judging.Prove(to));
+        return TypedResults.Ok(new Comparison(Version(first.Revision, from, was), Version(second.Revision, to, now), changes, ProofDifference.Between(was, now)));
     }
 
-    private static ComparedVersion Version(RevisionInfo revision, Design design) =>
-        new(revision, design.SetUp.Name, DesignWriter.Document(new(design.Site, [design.SetUp])), ProofDocument.Of(Judging.Prove(design)));
+    private static ComparedVersion Version(RevisionInfo revision, Design design, Proof proof) =>
+        new(revision, design.SetUp.Name, DesignWriter.Document(new(design.Site, [design.SetUp])), ProofDocument.Of(proof));
 
     private static ProblemHttpResult NoRevision(long revision) => Problems.Of(StatusCodes.Status404NotFound, "no-revision", $"This job has no version {revision}.", "Its versions are listed under revisions.");
 }

@@ -1,8 +1,6 @@
 using System.Text;
 using Altrin.Core.Changes;
-using Altrin.Core.Facts;
 using Altrin.Core.Findings;
-using Altrin.Core.Networks;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -18,7 +16,6 @@ internal static class DesignRoutes
     {
         jobs.MapGet("/{id:long}", Show).WithName("GetJob").ProducesProblem(StatusCodes.Status404NotFound);
         jobs.MapPost("/{id:long}/preview", Try).WithName("PreviewChanges").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
-        jobs.MapGet("/{id:long}/reach", Reach).WithName("ExplainReach").ProducesProblem(StatusCodes.Status404NotFound);
         jobs.MapGet("/{id:long}/design", Export).WithName("ExportDesign").Produces<DesignDocument>().ProducesProblem(StatusCodes.Status404NotFound);
         jobs.MapPost("/import", Import).WithName("ImportDesign").AddOpenApiOperationTransformer(ApiDescription.TakesDesign).ProducesProblem(StatusCodes.Status413PayloadTooLarge).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
     }
@@ -51,21 +48,6 @@ internal static class DesignRoutes
         return changed.Ok
             ? TypedResults.Ok(new Preview(head.Job.Version, ChangeList.Describe(design, request.Changes), DesignWriter.Document(new(design.Site, [changed.Value.SetUp])), ProofDocument.Of(Judging.Prove(changed.Value))))
             : Refused(changed.Error);
-    }
-
-    private static async Task<Results<Ok<ReachCell>, ProblemHttpResult>> Reach(long id, string setUp, string from, string to, JobStore store, CancellationToken cancel)
-    {
-        if (await store.Find(id, cancel) is not { } head)
-        {
-            return Problems.NoJob(id);
-        }
-        if (head.Home.Design(setUp) is not { } design)
-        {
-            return NoSetUp(head.Home, setUp);
-        }
-        return Observer.Observe(Compiler.Compile(design, Situation.Settled)).Reach(from, to) is { } cell
-            ? TypedResults.Ok(cell)
-            : Problems.Field("from, to", $"{from}, {to}", "Two different devices in use are expected.");
     }
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Export(long id, JobStore store, CancellationToken cancel) => await store.Find(id, cancel) is { } head
@@ -103,7 +85,7 @@ internal static class DesignRoutes
     public static ProblemHttpResult Refused(string why) => Problems.Of(
         StatusCodes.Status422UnprocessableEntity, "refused-change", "The box would not take that.", why, [new("/changes", "a change that cannot be made", why)]);
 
-    private static string Slug(string name)
+    public static string Slug(string name)
     {
         var slug = string.Concat(name.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')).Trim('-');
         return slug.Length == 0 ? "home" : slug;

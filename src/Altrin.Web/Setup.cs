@@ -40,6 +40,7 @@ internal static class Setup
         DesignRoutes.Map(jobs);
         HeadRoutes.Map(jobs);
         CompareRoutes.Map(jobs);
+        ProofRoutes.Map(jobs);
         app.Map("/api/{**rest}", () => Problems.Of(StatusCodes.Status404NotFound, "not-found", "There is no such address in the API.", "See /api/openapi/v1.json for those there are.")).ExcludeFromDescription();
         // A file that is missing is missing; every other address belongs to the page.
         app.MapFallback("{*path:nonfile}", Page.Serve);

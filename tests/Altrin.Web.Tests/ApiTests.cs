@@ -168,7 +168,7 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     [InlineData("GET", "/api/jobs?page=x", null, 400)]
     [InlineData("GET", "/api/jobs/9999", null, 404)]
     [InlineData("GET", "/api/jobs/9999/design", null, 404)]
-    [InlineData("GET", "/api/jobs/1/reach?setUp=found&from=printer&to=printer", null, 422)]
+    [InlineData("GET", "/api/jobs/1/proof/path?setUp=found&from=printer&to=printer", null, 422)]
     [InlineData("GET", "/api/nothing", null, 404)]
     [InlineData("POST", "/nothing", "{}", 404)]
     public async Task Requests_that_cannot_be_met_are_problems(string method, string path, string? body, int status)

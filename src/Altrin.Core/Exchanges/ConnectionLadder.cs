@@ -21,7 +21,7 @@ public static class ConnectionLadder
             return null;
         }
         var (way, legs) = seen.Tracer.Packets(asker, asked);
-        return Told(seen, $"{seen.Network.NameOf(from)} opens a connection to {seen.Network.NameOf(to)}", Protocol.Tcp, way, legs);
+        return Told(seen, LadderKind.Connection, $"{seen.Network.NameOf(from)} opens a connection to {seen.Network.NameOf(to)}", Protocol.Tcp, way, legs);
     }
 
     /// <summary>A connection from a device to a host on the internet; null where it is not in use.</summary>
@@ -32,7 +32,7 @@ public static class ConnectionLadder
             return null;
         }
         var (way, legs) = seen.Tracer.Packets(asker, Provider.Host);
-        return Told(seen, $"{seen.Network.NameOf(from)} opens a connection to the internet", Protocol.Tcp, way, legs);
+        return Told(seen, LadderKind.Internet, $"{seen.Network.NameOf(from)} opens a connection to the internet", Protocol.Tcp, way, legs);
     }
 
     /// <summary>A connection from the internet that a need asks for; null where there is no such need or its device is not in use.</summary>
@@ -45,10 +45,10 @@ public static class ConnectionLadder
         var (way, legs) = seen.Tracer.Packets(reach, device);
         // Whether the service lets anything in at all is judged with the need.
         var answer = seen.Sheet.Needs.First(n => n.Need == need);
-        return Told(seen, $"{seen.Network.NameOf(reach.Device)} is reached from outside on port {reach.Port}", reach.Protocol, way with { Answer = answer.Answer, StoppedBy = answer.StoppedBy }, legs);
+        return Told(seen, LadderKind.Inbound, $"{seen.Network.NameOf(reach.Device)} is reached from outside on port {reach.Port}", reach.Protocol, way with { Answer = answer.Answer, StoppedBy = answer.StoppedBy }, legs);
     }
 
-    private static Ladder Told(Observation seen, string title, Protocol protocol, Route way, IReadOnlyList<Leg> legs)
+    private static Ladder Told(Observation seen, LadderKind kind, string title, Protocol protocol, Route way, IReadOnlyList<Leg> legs)
     {
         var script = new Script(seen.Network);
         var port = 49152 + (int)(Hash.Of(title) & 0x3FFF);
@@ -66,7 +66,7 @@ public static class ConnectionLadder
         {
             notes.Add($"Port {ExamplePort} stands for any.");
         }
-        return new(title, way.Answer, way.Answer.IsYes ? null : way.StoppedBy, script.Frames, notes);
+        return new(kind, title, way.Answer, way.Answer.IsYes ? null : way.StoppedBy, script.Frames, notes);
 
         Payload Payload(Leg leg, bool opens, bool acknowledges)
         {

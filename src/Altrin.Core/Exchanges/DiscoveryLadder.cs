@@ -18,7 +18,7 @@ public static class DiscoveryLadder
         if (!asker.Linked || seen.Tracer.World.Address(asker) is not { } own)
         {
             var lost = seen.Tracer.ToInternet(asker).Answer;
-            return new(title, lost.IsYes ? Answer.Yes : lost, asker.Owner, [], [.. lost.Causes.Select(c => c.Text)]);
+            return new(LadderKind.Discovery, title, lost.IsYes ? Answer.Yes : lost, asker.Owner, [], [.. lost.Causes.Select(c => c.Text)]);
         }
         var name = $"{to}.local";
         script.Send(asker.Segment, asker, null, new MdnsPayload(own, MdnsPayload.Group, name, null), $"{script.Name(asker)} asks everybody on its link for {name}");
@@ -38,7 +38,7 @@ public static class DiscoveryLadder
         notes.Add(hears.Count == 0 ? "No other device is in its segment." : $"In its segment: {string.Join(", ", hears)}.");
         notes.AddRange(question.And(reply).Causes.Select(c => c.Text));
         var answer = question.Kind == AnswerKind.No ? question : question.And(reply);
-        return new(title, answer, answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault() ?? to, script.Frames, notes);
+        return new(LadderKind.Discovery, title, answer, answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault() ?? to, script.Frames, notes);
     }
 
     private static (Answer Question, Answer Reply) Fact(Observation seen, string from, string to)

@@ -28,7 +28,7 @@ public static class LeaseLadder
             return null;
         }
         var script = new Script(seen.Network);
-        var title = $"How {seen.Network.NameOf(owner)} comes by its address";
+        var title = $"{seen.Network.NameOf(owner)} is leased an address";
         var offers = seen.Leasing.Offers(asker);
         if (offers.Count == 0)
         {
@@ -62,7 +62,7 @@ public static class LeaseLadder
             }
         }
         notes.AddRange(answer.Causes.Select(c => c.Text));
-        return new(title, answer, answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault(), script.Frames, notes);
+        return new(LadderKind.Lease, title, answer, answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault(), script.Frames, notes);
     }
 
     private static Ladder Unanswered(Observation seen, Interface asker, Script script, string title)
@@ -80,7 +80,7 @@ public static class LeaseLadder
             Probe(script, asker, own);
             notes.Add("It gives itself an address in 169.254.0.0/16 (RFC 3927): it looks connected and reaches nothing beyond its own segment. The address shown is an example.");
         }
-        return new(title, Answer.No(why), why.Subjects.Count > 0 ? why.Subjects[0] : null, script.Frames, notes);
+        return new(LadderKind.Lease, title, Answer.No(why), why.Subjects.Count > 0 ? why.Subjects[0] : null, script.Frames, notes);
     }
 
     private static void Tell(Observation seen, Interface asker, Script script, IReadOnlyList<ServerSeat> servers, Networks.Exchange exchange)

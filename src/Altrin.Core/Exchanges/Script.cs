@@ -1,5 +1,6 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Exchanges;
 
@@ -22,7 +23,7 @@ internal sealed class Script(Network network)
 
     public void Send(string segment, Interface from, Interface? to, Payload payload, string text)
     {
-        _frames.Add(new(_now, segment, Station.Of(from), to is null ? null : Station.Of(to), payload, text));
+        _frames.Add(new(_now, segment, Station.Of(from), to is null ? null : Station.Of(to), payload, text.StartsWith("the ", StringComparison.Ordinal) ? $"T{text[1..]}" : text));
         _now += Soon;
     }
 
@@ -50,5 +51,5 @@ internal sealed class Script(Network network)
         }
     }
 
-    public string Name(Interface side) => network.NameOf(side.Owner);
+    public string Name(Interface side) => side.Owner == PortRef.Street ? "the provider" : network.NameOf(side.Owner);
 }

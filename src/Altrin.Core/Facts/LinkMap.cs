@@ -109,6 +109,9 @@ internal sealed class LinkMap
         return known.Select(l => _rates[l]).Distinct().Count() > 1 ? known.MinBy(l => _rates[l]) : null;
     }
 
+    /// <summary>The links between two sides of one segment, in order; none where one of both is the internet.</summary>
+    public IReadOnlyList<string> Between(Interface from, Interface to) => Between(Group.Of(from), Group.Of(to));
+
     private List<string> Between(Group from, Group to)
     {
         var cameBy = new Dictionary<Group, Link?> { [from] = null };

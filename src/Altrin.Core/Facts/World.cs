@@ -172,7 +172,24 @@ internal sealed class World
     }
 
     /// <summary>Why a host has no link.</summary>
-    public Cause Unlinked(Interface host) =>
+    public Cause Unlinked(Interface host) => TakenAway(host) is { } text ? UnlinkedBySetting(host) with { Text = text } : UnlinkedBySetting(host);
+
+    /// <summary>What is off just now that would link a host; null where nothing is.</summary>
+    private string? TakenAway(Interface host)
+    {
+        if (Network.Situation.Off.Count == 0)
+        {
+            return null;
+        }
+        var off = Network.Situation.Off.ToHashSet(StringComparer.Ordinal);
+        var cables = Network.Design.SetUp.Cables.Where(c => c.Ends(host.Owner) && (host.Side != Side.Wan || Network.Design.Box(host.Owner)?.Profile.Port((c.A.Owner == host.Owner ? c.A : c.B).Port)?.Role == PortRole.Wan)).ToList();
+        var beyond = Network.Design.SetUp.Devices.FirstOrDefault(d => d.Device == host.Owner)?.Wifi?.Box ?? Network.Design.Mode(host.Owner)?.Joins?.Box;
+        return cables.Find(c => off.Contains(c.Id)) is not null ? $"The cable of {Name(host.Owner)} is pulled."
+            : cables.Select(c => c.A.Owner == host.Owner ? c.B.Owner : c.A.Owner).Append(beyond).FirstOrDefault(o => o is not null && off.Contains(o)) is { } other ? $"{Name(other)}, at which {Name(host.Owner)} hangs, is off."
+            : null;
+    }
+
+    private Cause UnlinkedBySetting(Interface host) =>
         Network.Unjoined.FirstOrDefault(u => u.Box == host.Owner) is { } unjoined ? Cause.Of(CauseCodes.UplinkNotJoined, $"{Name(host.Owner)} does not join {Name(unjoined.To)} by radio.", host.Owner)
         : host.Side == Side.Wan ? Cause.Of(CauseCodes.NoWayOut, $"Nothing is plugged into the outer side of {Name(host.Owner)}.", host.Owner)
         : Network.Refusals.Any(r => r.Device == host.Owner) ? Cause.Of(CauseCodes.WifiNotJoined, $"{Name(host.Owner)} does not get into the Wi-Fi that it looks for.", host.Owner)

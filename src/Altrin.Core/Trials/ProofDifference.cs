@@ -50,12 +50,15 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
     private const int MostPairs = 10_000;
 
     /// <summary>Compares two proofs.</summary>
-    public static ProofDifference Between(Proof before, Proof after)
+    /// <param name="before">The first.</param>
+    /// <param name="after">The second.</param>
+    /// <param name="findings">Whether findings are compared too: they judge what is set, and say little of what is merely off for a while.</param>
+    public static ProofDifference Between(Proof before, Proof after, bool findings = true)
     {
         var (a, b) = (before.Observation, after.Observation);
         var internet = Internet(a, b).ToList();
         var needs = Needs(a, b).ToList();
-        var moved = internet.Concat(needs).Concat(Findings(before, after)).Concat(Reach(a, b)).Concat(Addresses(a, b));
+        var moved = internet.Concat(needs).Concat(findings ? Findings(before, after) : []).Concat(Reach(a, b)).Concat(Addresses(a, b));
         var stayed = b.Sheet.Internet.Count(i => !internet.Exists(m => m.Subjects[0] == i.Device)) + b.Sheet.Needs.Count(n => !needs.Exists(m => m.Subjects[0] == n.Need));
         return new(after.Verdict, [.. moved.OrderBy(m => m.Trend switch { Trend.Worse => 0, Trend.Better => 1, _ => 2 }).ThenBy(m => m.Kind)], stayed);
     }

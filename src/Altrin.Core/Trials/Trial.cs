@@ -83,7 +83,7 @@ public static class WhatIf
     private static Parsed<TrialResult> Happened(Design design, Trial trial, string how, Parsed<Moment> after) => after.Then(then => then.After(new Wait(Wait.LongEnough)).Then<TrialResult>(later =>
     {
         var before = Judged(Moment.Morning(design));
-        var (soon, late) = (ProofDifference.Between(before, Judged(then)), ProofDifference.Between(before, Judged(later)));
+        var (soon, late) = (ProofDifference.Between(before, Judged(then), findings: false), ProofDifference.Between(before, Judged(later), findings: false));
         return new TrialResult(trial, how, Same(soon, late) ? [new("At once, and for as long as it lasts", soon)] : [new("At once", soon), new("Once all leases have run out", late)]);
     }));
 

@@ -50,11 +50,11 @@ internal static class IfconfigPrintout
     private static string Ping(Trace trace) => Lines.Join(
     [
         $"PING {trace.Target} ({trace.Target}): 56 data bytes",
-        .. Enumerable.Range(0, trace.Ping.IsYes ? 4 : 3).Select(i => trace.Ping.IsYes ? $"64 bytes from {trace.Target}: icmp_seq={i} ttl={Lines.HopsLeft(trace)} time=1.000 ms" : $"Request timeout for icmp_seq {i}"),
+        .. Enumerable.Range(0, Lines.Answered(trace) ? 4 : 3).Select(i => Lines.Answered(trace) ? $"64 bytes from {trace.Target}: icmp_seq={i} ttl={Lines.HopsLeft(trace)} time=1.000 ms" : $"Request timeout for icmp_seq {i}"),
         "",
         $"--- {trace.Target} ping statistics ---",
-        trace.Ping.IsYes ? "4 packets transmitted, 4 packets received, 0.0% packet loss" : "4 packets transmitted, 0 packets received, 100.0% packet loss",
-        .. trace.Ping.IsYes ? ["round-trip min/avg/max/stddev = 1.000/1.000/1.000/0.000 ms"] : Array.Empty<string>(),
+        Lines.Answered(trace) ? "4 packets transmitted, 4 packets received, 0.0% packet loss" : "4 packets transmitted, 0 packets received, 100.0% packet loss",
+        .. Lines.Answered(trace) ? ["round-trip min/avg/max/stddev = 1.000/1.000/1.000/0.000 ms"] : Array.Empty<string>(),
     ]);
 
     private static string Route(Trace trace) => IpPrintout.Route(trace).Replace(", 60 byte packets", ", 40 byte packets", StringComparison.Ordinal);

@@ -42,17 +42,17 @@ internal static class IpPrintout
     private static string Ping(Trace trace) => Lines.Join(
     [
         $"PING {trace.Target} ({trace.Target}) 56(84) bytes of data.",
-        .. trace.Ping.IsYes ? Enumerable.Range(1, 4).Select(i => $"64 bytes from {trace.Target}: icmp_seq={i} ttl={Lines.HopsLeft(trace)} time=1.00 ms") : [],
+        .. Lines.Answered(trace) ? Enumerable.Range(1, 4).Select(i => $"64 bytes from {trace.Target}: icmp_seq={i} ttl={Lines.HopsLeft(trace)} time=1.00 ms") : [],
         "",
         $"--- {trace.Target} ping statistics ---",
-        trace.Ping.IsYes ? "4 packets transmitted, 4 received, 0% packet loss, time 3004ms" : "4 packets transmitted, 0 received, 100% packet loss, time 3066ms",
-        .. trace.Ping.IsYes ? ["rtt min/avg/max/mdev = 1.000/1.000/1.000/0.000 ms"] : Array.Empty<string>(),
+        Lines.Answered(trace) ? "4 packets transmitted, 4 received, 0% packet loss, time 3004ms" : "4 packets transmitted, 0 received, 100% packet loss, time 3066ms",
+        .. Lines.Answered(trace) ? ["rtt min/avg/max/mdev = 1.000/1.000/1.000/0.000 ms"] : Array.Empty<string>(),
     ]);
 
     public static string Route(Trace trace) => Lines.Join(
     [
         $"traceroute to {trace.Target} ({trace.Target}), {Lines.MostHops} hops max, 60 byte packets",
         .. trace.Hops.Select((h, i) => h.Address is { } address ? $"{i + 1,2}  {address}  1.000 ms  1.000 ms  1.000 ms" : $"{i + 1,2}  * * *"),
-        .. trace.Ping.IsYes ? [] : Enumerable.Range(trace.Hops.Count + 1, Lines.Silent).Select(i => $"{i,2}  * * *"),
+        .. Lines.Answered(trace) ? [] : Enumerable.Range(trace.Hops.Count + 1, Lines.Silent).Select(i => $"{i,2}  * * *"),
     ]);
 }

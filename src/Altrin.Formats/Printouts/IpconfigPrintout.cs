@@ -66,8 +66,8 @@ internal static class IpconfigPrintout
     private static string Ping(IReadOnlyList<Adapter> adapters, Trace trace)
     {
         var near = trace.Hops.Count == 0 && adapters.FirstOrDefault(a => a.Address is { } own && own.Subnet.Contains(trace.Target)) is { } seat ? seat.Address : null;
-        var answer = trace.Ping.IsYes ? $"Reply from {trace.Target}: bytes=32 time=1ms TTL={Lines.HopsLeft(trace)}" : near is { } own2 ? $"Reply from {own2.Address}: Destination host unreachable." : "Request timed out.";
-        var got = trace.Ping.IsYes || near is not null ? 4 : 0;
+        var answer = Lines.Answered(trace) ? $"Reply from {trace.Target}: bytes=32 time=1ms TTL={Lines.HopsLeft(trace)}" : near is { } own2 ? $"Reply from {own2.Address}: Destination host unreachable." : "Request timed out.";
+        var got = Lines.Answered(trace) || near is not null ? 4 : 0;
         return Lines.Join(
         [
             "",
@@ -76,7 +76,7 @@ internal static class IpconfigPrintout
             "",
             $"Ping statistics for {trace.Target}:",
             $"    Packets: Sent = 4, Received = {got}, Lost = {4 - got} ({(4 - got) * 25}% loss),",
-            .. trace.Ping.IsYes ? ["Approximate round trip times in milli-seconds:", "    Minimum = 1ms, Maximum = 1ms, Average = 1ms"] : Array.Empty<string>(),
+            .. Lines.Answered(trace) ? ["Approximate round trip times in milli-seconds:", "    Minimum = 1ms, Maximum = 1ms, Average = 1ms"] : Array.Empty<string>(),
         ]);
     }
 
@@ -86,7 +86,7 @@ internal static class IpconfigPrintout
         $"Tracing route to {trace.Target} over a maximum of {Lines.MostHops} hops",
         "",
         .. trace.Hops.Select((h, i) => h.Address is { } address ? $"{i + 1,3}     1 ms     1 ms     1 ms  {address} " : Nobody(i + 1)),
-        .. trace.Ping.IsYes ? ["", "Trace complete."] : Enumerable.Range(trace.Hops.Count + 1, Lines.Silent).Select(Nobody),
+        .. Lines.Answered(trace) ? ["", "Trace complete."] : Enumerable.Range(trace.Hops.Count + 1, Lines.Silent).Select(Nobody),
     ]);
 
     private static string Nobody(int hop) => $"{hop,3}     *        *        *     Request timed out.";

@@ -35,7 +35,7 @@ public sealed record Printout(string Command, string Text)
         return style switch
         {
             PrintoutStyle.Ip => IpPrintout.Of(adapters, trace),
-            PrintoutStyle.Ipconfig => IpconfigPrintout.Of(seen.Network.NameOf(owner), adapters, trace),
+            PrintoutStyle.Ipconfig => IpconfigPrintout.Of(owner.TrimStart(':'), adapters, trace),
             PrintoutStyle.Ifconfig => IfconfigPrintout.Of(adapters, trace),
             _ => throw new ArgumentOutOfRangeException(nameof(style)),
         };
@@ -105,6 +105,9 @@ internal static class Lines
     public static string Join(IEnumerable<string> lines) => string.Join('\n', lines) + "\n";
 
     public static string Hyphens(HardwareAddress hardware) => hardware.ToString().Replace(':', '-').ToUpperInvariant();
+
+    /// <summary>Whether an answer is printed: where luck decides, as it looks while it works.</summary>
+    public static bool Answered(Trace trace) => trace.Ping.Kind is AnswerKind.Yes or AnswerKind.Luck;
 
     /// <summary>What is left of 64 hops when an answer from so far away comes in.</summary>
     public static int HopsLeft(Trace trace) => 64 - Math.Max(0, trace.Hops.Count - 1);

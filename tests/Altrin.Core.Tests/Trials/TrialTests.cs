@@ -28,6 +28,8 @@ public sealed class TrialTests
         Assert.Equal(["Worse: Internet of b, yes to no"], Told(phase, MovedKind.Internet));
         Assert.Equal(["Worse: b found by others, yes to no"], Told(phase, MovedKind.Need));
         Assert.Equal(["Worse: a to b, yes to no", "Worse: b to a, yes to no"], Told(phase, MovedKind.Reach));
+        Assert.Equal("The cable of b is pulled.", Try(House(), "pull:point-lan1-b").Phases[0].Difference.Moved[0].Why);
+        Assert.Equal("gw, at which a hangs, is off.", Try(House(), "off:gw").Phases[0].Difference.Moved[0].Why);
         Assert.Equal(1, phase.Difference.Stayed);
         Assert.Equal(VerdictKind.WillNotWork, phase.Difference.Verdict.Kind);
     }

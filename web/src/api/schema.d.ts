@@ -68,22 +68,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{id}/reach": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["ExplainReach"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/jobs/{id}/design": {
         parameters: {
             query?: never;
@@ -180,6 +164,166 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/proof/addresses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReadAddressBook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/proof/address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LookAddressUp"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/proof/path": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ExplainPath"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/proof/seats": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListSeats"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/proof/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LookFromSeat"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/proof/ladder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReadLadder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/proof/capture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakeCapture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/proof/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListTrials"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/proof/trial": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TryTrial"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/proof/take-out/{what}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakeOut"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -225,6 +369,15 @@ export interface components {
             domain?: null | string;
             reservations?: null | components["schemas"]["ReservationDocument"][];
         };
+        /** @enum {unknown} */
+        AddressStanding: "outside" | "inPool" | "reserved" | "taken" | "free";
+        AddressStandingFact: {
+            segment: string;
+            territory: string;
+            subnet: components["schemas"]["Subnet"];
+            standing: components["schemas"]["AddressStanding"];
+            text: string;
+        };
         Answer: {
             kind: components["schemas"]["AnswerKind"];
             causes: components["schemas"]["Cause"][];
@@ -232,6 +385,23 @@ export interface components {
         };
         /** @enum {unknown} */
         AnswerKind: "yes" | "no" | "luck" | "unknown";
+        BookEntry: {
+            owner: string;
+            name: string;
+            side: components["schemas"]["Side"];
+            segment: string;
+            territory: string;
+            origin: components["schemas"]["AddressOrigin"];
+            address: null | components["schemas"]["Ipv4Address"];
+            from: null | components["schemas"]["AddressRange"];
+            /** Format: int32 */
+            prefixLength: null | number;
+            servers: string[];
+            gateway: null | components["schemas"]["Ipv4Address"];
+            nameServers: string[];
+            hardware: null | components["schemas"]["HardwareAddress"];
+            clashes: boolean;
+        };
         BoxDocument: {
             id: string;
             name: string;
@@ -512,6 +682,7 @@ export interface components {
             before: components["schemas"]["ComparedVersion"];
             after: components["schemas"]["ComparedVersion"];
             changes: components["schemas"]["Differs"][];
+            moved: components["schemas"]["ProofDifference"];
         };
         ConflictFact: {
             segment: string;
@@ -713,6 +884,45 @@ export interface components {
             changedAt: string;
             archived: boolean;
         };
+        LadderActor: {
+            id: string;
+            name: string;
+        };
+        LadderDocument: {
+            kind: components["schemas"]["LadderKind"];
+            title: string;
+            answer: components["schemas"]["Answer"];
+            stoppedBy: null | string;
+            actors: components["schemas"]["LadderActor"][];
+            steps: components["schemas"]["LadderStep"][];
+            notes: string[];
+            wires: components["schemas"]["LadderWire"][];
+        };
+        LadderField: {
+            label: string;
+            value: string;
+        };
+        /** @enum {unknown} */
+        LadderKind: "lease" | "connection" | "internet" | "inbound" | "discovery";
+        LadderStep: {
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            afterMs: number;
+            segment: string;
+            from: string;
+            to: null | string;
+            hears: string[];
+            kind: components["schemas"]["StepKind"];
+            text: string;
+            details: components["schemas"]["LadderField"][];
+        };
+        LadderWire: {
+            segment: string;
+            name: string;
+            /** Format: int32 */
+            frames: number;
+        };
         LeaseFact: {
             owner: string;
             side: components["schemas"]["Side"];
@@ -762,6 +972,17 @@ export interface components {
         Medium: "unknown" | "cat5" | "cat5e" | "cat6" | "cat6a" | "fibre" | "powerline" | "coax";
         /** @enum {unknown} */
         ModeKind: "router" | "accessPoint" | "bridge" | "switch" | "repeater" | "wirelessBridge" | "satellite";
+        Moved: {
+            kind: components["schemas"]["MovedKind"];
+            trend: components["schemas"]["Trend"];
+            about: string;
+            before: string;
+            after: string;
+            why: null | string;
+            subjects: string[];
+        };
+        /** @enum {unknown} */
+        MovedKind: "internet" | "need" | "finding" | "reach" | "address";
         /** @enum {unknown} */
         NamingSchool: "oneName" | "onePerBox" | "onePerBand";
         NeedDocument: {
@@ -782,6 +1003,13 @@ export interface components {
         };
         /** @enum {unknown} */
         NeedKind: "reachFromOutside" | "foundByOthers";
+        Neighbour: {
+            address: null | components["schemas"]["Ipv4Address"];
+            from: null | components["schemas"]["AddressRange"];
+            owner: string;
+            hardware: null | components["schemas"]["HardwareAddress"];
+            certain: boolean;
+        };
         NewJob: {
             name: string;
             /** Format: int64 */
@@ -833,6 +1061,10 @@ export interface components {
         };
         /** @enum {unknown} */
         PassKind: "port" | "hardware" | "mapping";
+        Passed: {
+            owner: string;
+            address: null | components["schemas"]["Ipv4Address"];
+        };
         Passing: {
             kind: components["schemas"]["PassKind"];
             port: null | string;
@@ -842,6 +1074,15 @@ export interface components {
             kind: components["schemas"]["PassKind"];
             port?: null | string;
             to?: null | string;
+        };
+        PathFact: {
+            from: string;
+            to: string;
+            answer: components["schemas"]["Answer"];
+            sentence: string;
+            via: string[];
+            stoppedBy: null | string;
+            links: string[];
         };
         PoolFact: {
             router: string;
@@ -896,6 +1137,12 @@ export interface components {
             design: components["schemas"]["DesignDocument"];
             proof: components["schemas"]["ProofDocument"];
         };
+        Printout: {
+            command: string;
+            text: string;
+        };
+        /** @enum {unknown} */
+        PrintoutStyle: "ip" | "ipconfig" | "ifconfig";
         ProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -918,6 +1165,12 @@ export interface components {
             passes?: null | components["schemas"]["PassKind"][];
             kit?: null | string;
             keptPorts?: null | number[];
+        };
+        ProofDifference: {
+            verdict: components["schemas"]["Verdict"];
+            moved: components["schemas"]["Moved"][];
+            /** Format: int32 */
+            stayed: number;
         };
         ProofDocument: {
             format: string;
@@ -1046,10 +1299,17 @@ export interface components {
             main: string;
             by?: null | string;
         };
+        Seat: {
+            id: string;
+            kind: components["schemas"]["SeatKind"];
+            name: string;
+        };
         SeatAnswer: {
             class: string;
             answer: components["schemas"]["Answer"];
         };
+        /** @enum {unknown} */
+        SeatKind: "device" | "box" | "port" | "wifi";
         SegmentFact: {
             id: string;
             subnets: string[];
@@ -1085,6 +1345,15 @@ export interface components {
         Severity: "concern" | "willNotWork";
         /** @enum {unknown} */
         Side: "lan" | "wan" | "page" | "guest" | "device" | "provider" | "laptop";
+        Sight: {
+            at: string;
+            name: string;
+            addresses: components["schemas"]["AddressFact"][];
+            table: components["schemas"]["Neighbour"][];
+            trace: null | components["schemas"]["Trace"];
+            style: components["schemas"]["PrintoutStyle"];
+            printouts: components["schemas"]["Printout"][];
+        };
         Sighting: {
             hardware: components["schemas"]["HardwareAddress"];
             owner: string;
@@ -1103,8 +1372,34 @@ export interface components {
             to: components["schemas"]["Subnet"];
             via: components["schemas"]["Ipv4Address"];
         };
+        /** @enum {unknown} */
+        StepKind: "arp" | "lease" | "connection" | "datagram" | "discovery";
         /** @example 192.168.8.0/24 */
         Subnet: string;
+        Trace: {
+            target: components["schemas"]["Ipv4Address"];
+            ping: components["schemas"]["Answer"];
+            hops: components["schemas"]["Passed"][];
+            stoppedBy: null | string;
+        };
+        /** @enum {unknown} */
+        Trend: "better" | "worse" | "other";
+        Trial: {
+            id: string;
+            kind: components["schemas"]["TrialKind"];
+            label: string;
+        };
+        /** @enum {unknown} */
+        TrialKind: "restartAll" | "powerOff" | "pullCable" | "swapPorts" | "reset" | "oldRouter";
+        TrialPhase: {
+            when: string;
+            difference: components["schemas"]["ProofDifference"];
+        };
+        TrialResult: {
+            trial: components["schemas"]["Trial"];
+            how: string;
+            phases: components["schemas"]["TrialPhase"][];
+        };
         Uplink: {
             radio: string;
             box: string;
@@ -1381,41 +1676,6 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    ExplainReach: {
-        parameters: {
-            query: {
-                setUp: string;
-                from: string;
-                to: string;
-            };
-            header?: never;
-            path: {
-                id: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReachCell"];
-                };
-            };
-            /** @description Not Found */
-            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -1718,6 +1978,441 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ReadAddressBook: {
+        parameters: {
+            query: {
+                setUp: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BookEntry"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    LookAddressUp: {
+        parameters: {
+            query: {
+                setUp: string;
+                address: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddressStandingFact"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ExplainPath: {
+        parameters: {
+            query: {
+                setUp: string;
+                from: string;
+                to: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PathFact"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ListSeats: {
+        parameters: {
+            query: {
+                setUp: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Seat"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    LookFromSeat: {
+        parameters: {
+            query: {
+                setUp: string;
+                at: string;
+                style: string;
+                to?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Sight"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ReadLadder: {
+        parameters: {
+            query: {
+                setUp: string;
+                kind: string;
+                subject: string;
+                to?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LadderDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    TakeCapture: {
+        parameters: {
+            query: {
+                setUp: string;
+                kind: string;
+                subject: string;
+                segment: string;
+                to?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/vnd.tcpdump.pcap": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ListTrials: {
+        parameters: {
+            query: {
+                setUp: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Trial"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    TryTrial: {
+        parameters: {
+            query: {
+                setUp: string;
+                trial: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialResult"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    TakeOut: {
+        parameters: {
+            query: {
+                setUp: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+                what: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

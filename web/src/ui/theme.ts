@@ -41,6 +41,9 @@ export const system = createSystem(
       "ul, ol": { listStyle: "none" },
       a: { color: "copper" },
       table: { borderCollapse: "collapse" },
+      // Paper has no use for what can be pressed.
+      "header, .notPrinted, main button, main output": { "@media print": { display: "none !important" } },
+      "tr, li": { "@media print": { breakInside: "avoid" } },
       ":focus-visible": { outline: "3px solid", outlineColor: "focus", outlineOffset: "2px" },
     },
     theme: {

@@ -20,6 +20,13 @@ export const mediumWords: Words<"Medium"> = {
 export const bandWords: Words<"RadioBand"> = { ghz2: "2.4 GHz", ghz5: "5 GHz", ghz6: "6 GHz" };
 export const sideWords: Words<"Side"> = { lan: "inside", wan: "outside", page: "page", guest: "among guests", device: "", provider: "", laptop: "laptop" };
 
+export const originWords: Words<"AddressOrigin"> = { fixed: "fixed", reserved: "reserved", leased: "leased", selfAssigned: "gave it itself", none: "not connected" };
+export const printoutWords: Words<"PrintoutStyle"> = { ip: "ip addr, ip route", ipconfig: "ipconfig, arp", ifconfig: "ifconfig, netstat" };
+export const trialWords: Words<"TrialKind"> = { restartAll: "Power", powerOff: "A box is off", pullCable: "A cable is pulled", swapPorts: "Wrong ports", reset: "Reset", oldRouter: "Left plugged in" };
+export const trendWords: Words<"Trend"> = { worse: "Got worse", better: "Got better", other: "Otherwise" };
+export const seatWords: Words<"SeatKind"> = { device: "Devices", box: "Boxes", port: "The laptop in a free port", wifi: "The laptop on Wi-Fi" };
+export const ladderWords: Words<"LadderKind"> = { lease: "An address is leased", connection: "A device opens a connection to another", internet: "A device opens a connection to the internet", inbound: "A connection comes from outside", discovery: "A device looks for another" };
+
 export const keysOf = <K extends string>(words: Record<K, string>) => Object.keys(words) as K[];
 
 /** The same with a capital letter at its start. */

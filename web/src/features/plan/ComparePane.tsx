@@ -1,47 +1,23 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
-import { useQuery } from "@tanstack/react-query";
 import { ArrowRight } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
-import { api, unwrap, type JobState, type Schemas } from "../../api/client";
-import { Button, Select } from "../../ui/controls";
-import { Labelled, levelColour, levelWord, Trouble, Waiting } from "../../ui/pieces";
+import type { JobState, Schemas } from "../../api/client";
+import { Button } from "../../ui/controls";
+import { levelColour, levelWord, Trouble, Waiting } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
+import { useCompared, type Which } from "../stations/useCompared";
 import { DrawingPane } from "./DrawingPane";
-
-type Side = "before" | "after";
-
-/** One version: a revision and a set-up of it, as the address writes it, "12.planned". */
-const read = (text: string | null): { revision: number; setUp: string } | null => {
-  const [revision, ...setUp] = (text ?? "").split(".");
-  return revision && setUp.length > 0 ? { revision: Number(revision), setUp: setUp.join(".") } : null;
-};
-const write = ({ revision, setUp }: { revision: number; setUp: string }) => `${revision}.${setUp}`;
 
 /** Two versions side by side in words, one of them drawn with what differs marked. */
 export default function ComparePane({ state }: { state: JobState }) {
   const [query, setQuery] = useSearchParams();
-  const [side, setSide] = useState<Side>("after");
-  const revisions = useQuery({
-    queryKey: ["revisions", state.job.id, state.version],
-    queryFn: ({ signal }) => unwrap(api.GET("/api/jobs/{id}/revisions", { params: { path: { id: state.job.id }, query: { perPage: 100 } }, signal })),
-  });
-  const listed = revisions.data?.items ?? [];
-  const after = read(query.get("after")) ?? { revision: state.revision, setUp: state.proof.setUp };
-  const parent = listed.find((r) => r.id === after.revision)?.parent;
-  const before = read(query.get("before")) ?? { revision: parent ?? after.revision, setUp: state.proof.setUp };
-  const compared = useQuery({
-    queryKey: ["compare", state.job.id, before, after],
-    enabled: revisions.isSuccess,
-    queryFn: ({ signal }) =>
-      unwrap(api.GET("/api/jobs/{id}/compare", { params: { path: { id: state.job.id }, query: { before: before.revision, after: after.revision, beforeSetUp: before.setUp, afterSetUp: after.setUp } }, signal })),
-  });
+  const [side, setSide] = useState<Which>("after");
+  const { revisions, compared, picker } = useCompared(state, (parent) => ({
+    after: { revision: state.revision, setUp: state.proof.setUp },
+    before: { revision: parent ?? state.revision, setUp: state.proof.setUp },
+  }));
   const subjects = useMemo(() => new Set((compared.data?.changes ?? []).flatMap((c) => c.subjects).flatMap((s) => [`box ${s}`, `device ${s}`, `cable ${s}`, `port ${s}`])), [compared.data]);
-  const set = (which: Side, value: { revision: number; setUp: string }) => {
-    const next = new URLSearchParams(query);
-    next.set(which, write(value));
-    setQuery(next, { replace: true });
-  };
   const leave = () => {
     const next = new URLSearchParams(query);
     for (const name of ["compare", "before", "after"]) {
@@ -57,32 +33,6 @@ export default function ComparePane({ state }: { state: JobState }) {
     return <Waiting what="Reading the versions" />;
   }
   const shown = compared.data?.[side];
-  const picker = (which: Side, value: { revision: number; setUp: string }) => (
-    <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 7.5rem" gap="2">
-      <Labelled label={which === "before" ? "From version" : "To version"}>
-        {(ids) => (
-          <Select {...ids} value={value.revision} onChange={(e) => set(which, { ...value, revision: Number(e.target.value) })}>
-            {listed.map((r) => (
-              <option key={r.id} value={r.id}>
-                {`${words(r)}${r.id === state.revision ? " (now)" : ""}`}
-              </option>
-            ))}
-          </Select>
-        )}
-      </Labelled>
-      <Labelled label="Set-up">
-        {(ids) => (
-          <Select {...ids} value={value.setUp} onChange={(e) => set(which, { ...value, setUp: e.target.value })}>
-            {state.setUps.map((s) => (
-              <option key={s} value={s}>
-                {s}
-              </option>
-            ))}
-          </Select>
-        )}
-      </Labelled>
-    </Box>
-  );
   return (
     <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 24rem" }} height={{ lg: "100%" }} minH="34rem">
       <Flex direction="column" minW="0" minH="0" order={{ base: 2, lg: 1 }}>
@@ -117,8 +67,8 @@ export default function ComparePane({ state }: { state: JobState }) {
           <Button onClick={leave}>Back to the plan</Button>
         </Flex>
         <Box display="grid" gap="3" mt="3">
-          {picker("before", before)}
-          {picker("after", after)}
+          {picker("before")}
+          {picker("after")}
         </Box>
         {compared.data && (
           <chakra.section aria-label="What changed" aria-live="polite" mt="4">
@@ -144,8 +94,6 @@ export default function ComparePane({ state }: { state: JobState }) {
 }
 
 const idle = { from: null, start: () => undefined, finish: () => undefined, over: () => undefined };
-
-const words = (revision: Schemas["RevisionInfo"]) => `${new Date(revision.createdAt).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} ${revision.label}`;
 
 function Verdict({ of }: { of: Schemas["ComparedVersion"] }) {
   return (

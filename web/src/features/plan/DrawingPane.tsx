@@ -25,6 +25,8 @@ interface Props {
   lead?: ReactNode;
   /** Things to mark for as long as they are shown, as "kind id". */
   marked?: ReadonlySet<string>;
+  /** The way to show, instead of that from what is chosen to the street. */
+  way?: { links: ReadonlySet<string>; slowest: string | null };
   /** What can be done to the job; without it the drawing is only looked at. */
   tools?: Pick<JobTools, "busy" | "act">;
 }
@@ -32,7 +34,7 @@ interface Props {
 const steps = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2, 2.5];
 
 /** The terraces in their frame: fit, zoom, fold. */
-export function DrawingPane({ design, proof, choice, choose, patching, lead, marked, tools }: Props) {
+export function DrawingPane({ design, proof, choice, choose, patching, lead, marked, way, tools }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
   const [room, setRoom] = useState({ w: 860, h: 560 });
@@ -60,7 +62,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
   const scale = zoom ?? (narrow ? Math.max(fit, 0.62) : fit);
   const step = (up: boolean) => setZoom((up ? steps.find((s) => s > scale + 0.01) : [...steps].reverse().find((s) => s < scale - 0.01)) ?? scale);
 
-  const path = useMemo(() => wayOf(proof, choice), [proof, choice]);
+  const path = useMemo(() => way ?? wayOf(proof, choice), [way, proof, choice]);
   const spoken = useMemo(() => new Set(choice?.kind === "finding" ? (proof.findings.find((f) => f.identity === choice.id)?.subjects ?? []).flatMap((s) => [s, s.split(/[/:]/)[0] ?? s]) : []), [proof, choice]);
   const chosen = choice?.kind === "box" ? drawing.boxes.find((b) => b.box.id === choice.id) : undefined;
   const fold = (box: string) => setFolds(new Map(folds).set(box, !(folds.get(box) ?? many)));

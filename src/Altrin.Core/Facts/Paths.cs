@@ -1,0 +1,83 @@
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>One connection, explained.</summary>
+/// <param name="From">Who opens it: a device, or <see cref="Provider.Internet"/>.</param>
+/// <param name="To">Who is to answer.</param>
+/// <param name="Answer">Whether it gets there.</param>
+/// <param name="Sentence">How, or why not, with the boxes on the way.</param>
+/// <param name="Via">Routers passed, in order.</param>
+/// <param name="StoppedBy">Who stops it; null where nobody does.</param>
+/// <param name="Links">Cables, Wi-Fi and radio links that its packets go over, as far as they get, in order.</param>
+public sealed record PathFact(string From, string To, Answer Answer, string Sentence, IReadOnlyList<string> Via, string? StoppedBy, IReadOnlyList<string> Links);
+
+/// <summary>Explains single connections: what a table of classes cannot say.</summary>
+public static class Paths
+{
+    /// <summary>A connection between two devices; null where one of both is not in use.</summary>
+    public static PathFact? Between(Observation seen, string from, string to)
+    {
+        if (seen.Reach(from, to) is not { } cell)
+        {
+            return null;
+        }
+        var (way, legs) = seen.Tracer.Packets(seen.Network.Find(from, Side.Device)!, seen.Network.Find(to, Side.Device)!);
+        // The table knows whom to name where packets merely go astray.
+        return Told(seen, from, to, cell.Answer, cell.Answer.Kind == AnswerKind.No ? cell.Via : way.Routers, cell.StoppedBy, legs);
+    }
+
+    /// <summary>A device's way to the internet; null where it is not in use.</summary>
+    public static PathFact? ToInternet(Observation seen, string from)
+    {
+        if (seen.Network.Find(from, Side.Device) is not { } device)
+        {
+            return null;
+        }
+        var (way, legs) = seen.Tracer.Packets(device, Provider.Host);
+        return Told(seen, from, Provider.Internet, way.Answer, way.Routers, way.StoppedBy, legs);
+    }
+
+    /// <summary>The way in that a need asks for; null where there is no such need.</summary>
+    public static PathFact? FromInternet(Observation seen, string need)
+    {
+        if (seen.Network.Design.Site.Needs.FirstOrDefault(n => n.Id == need) is not ReachFromOutside reach || seen.Network.Find(reach.Device, Side.Device) is not { } device)
+        {
+            return null;
+        }
+        var fact = seen.Sheet.Needs.First(n => n.Need == need);
+        var (way, legs) = seen.Tracer.Packets(reach, device);
+        return Told(seen, Provider.Internet, reach.Device, fact.Answer, fact.Answer.IsYes ? fact.Via : way.Routers, fact.StoppedBy, legs);
+    }
+
+    private static PathFact Told(Observation seen, string from, string to, Answer answer, IReadOnlyList<string> via, string? stoppedBy, IReadOnlyList<Leg> legs)
+    {
+        var links = new LinkMap(seen.Network);
+        var along = legs.Where(l => !l.Answer).SelectMany(l => l.To is { } taker ? links.Between(l.From, taker) : []).ToList();
+        // What nobody takes is drawn as far as the box that is to blame, where that is on the same wire.
+        var last = legs.LastOrDefault(l => !l.Answer)?.From ?? seen.Network.Find(from, Side.Device);
+        if (!answer.IsYes && stoppedBy is not null && last is not null && legs.LastOrDefault(l => !l.Answer)?.To is null
+            && seen.Network.Segment(last.Segment).Interfaces.FirstOrDefault(i => i.Owner == stoppedBy) is { } barrier)
+        {
+            along.AddRange(links.Between(last, barrier));
+        }
+        return new(from, to, answer, Sentence(seen, from, to, answer, via, stoppedBy), via, stoppedBy, along);
+    }
+
+    private static string Sentence(Observation seen, string from, string to, Answer answer, IReadOnlyList<string> via, string? stoppedBy)
+    {
+        var (a, b) = (Name(seen, from), seen.Network.NameOf(to));
+        var through = via.Count == 0 ? "directly, inside one network" : $"through {string.Join(", then ", via.Select(seen.Network.NameOf))}: {via.Count} {(via.Count == 1 ? "hop" : "hops")}";
+        var stop = stoppedBy is { } by && by != from && by != to ? $", and {seen.Network.NameOf(by)} stops it" : "";
+        return answer.Kind switch
+        {
+            AnswerKind.Yes => $"{a} reaches {b} {through}.",
+            AnswerKind.Luck => $"{a} reaches {b} by luck only. {answer.Why}",
+            AnswerKind.Unknown => $"Whether {a} reaches {b} is not known. {answer.Why}",
+            _ => $"{a} does not reach {b}{stop}. {answer.Why}",
+        };
+    }
+
+    private static string Name(Observation seen, string id) => id == Provider.Internet ? "Whoever is on the internet" : seen.Network.NameOf(id);
+}

@@ -1,0 +1,72 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { ReactNode } from "react";
+import type { Design, Proof, Schemas } from "../../api/client";
+import { levelColour, levelWord } from "../../ui/pieces";
+import { nameOf, needWords, street } from "../stations/designReading";
+import { Answer, Cell, Head, Why } from "./pieces";
+
+export function VerdictOf({ proof }: { proof: Proof }) {
+  return (
+    <chakra.section aria-label="Verdict">
+      <chakra.h1 fontSize="xl" color={levelColour(proof.verdict.kind)}>
+        {levelWord(proof.verdict.kind)}
+      </chakra.h1>
+      <Box>{proof.verdict.sentence}</Box>
+    </chakra.section>
+  );
+}
+
+export function NeedsOf({ design, proof }: { design: Design; proof: Proof }) {
+  return <Facts title="What the customer asked for" empty="Nothing beyond ordinary internet." heads={["Need", "Answer", "Why"]} rows={proof.facts.needs.map((n) => [needWords(design, n.need), <Answer key="a" kind={n.answer.kind} />, <Why key="w" answer={n.answer} />])} />;
+}
+
+export function InternetOf({ design, proof }: { design: Design; proof: Proof }) {
+  return (
+    <Facts
+      title="Ordinary internet"
+      empty="No device is in use."
+      heads={["Device", "Answer", "Translated by", "Why"]}
+      rows={proof.facts.internet.map((i) => [nameOf(design, i.device), <Answer key="a" kind={i.answer.kind} />, translators(design, i.translators), <Why key="w" answer={i.answer} />])}
+    />
+  );
+}
+
+function translators(design: Design, ids: Schemas["InternetFact"]["translators"]): string {
+  return ids.map((id) => (id === street ? "the provider" : nameOf(design, id))).join(", then ");
+}
+
+export function Facts({ title, heads, rows, empty }: { title: string; heads: string[]; rows: ReactNode[][]; empty: string }) {
+  return (
+    <chakra.section aria-label={title}>
+      <chakra.h2 fontSize="lg" mb="1">
+        {title}
+      </chakra.h2>
+      {rows.length === 0 ? (
+        <Box color="muted">{empty}</Box>
+      ) : (
+        <Box overflowX="auto" tabIndex={0} role="region" aria-label={`${title}, table`}>
+          <chakra.table width="100%">
+            <thead>
+              <tr>
+                {heads.map((h) => (
+                  <Head key={h} scope="col">
+                    {h}
+                  </Head>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((row, i) => (
+                <tr key={i}>
+                  {row.map((cell, j) => (
+                    <Cell key={j}>{cell}</Cell>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </chakra.table>
+        </Box>
+      )}
+    </chakra.section>
+  );
+}

@@ -1,0 +1,174 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import { api, type AnswerKind, type JobState, type Schemas } from "../../api/client";
+import { Button } from "../../ui/controls";
+import { Said } from "../../ui/Said";
+import { answerWords } from "../../ui/words";
+import { DrawingPane } from "../plan/DrawingPane";
+import { nameOf, needWords } from "../stations/designReading";
+import { Asked } from "./Asked";
+import { Head } from "./pieces";
+import { asking, useAsked } from "./useAsked";
+import { useShown } from "./useShown";
+
+type Path = Schemas["PathFact"];
+
+const colour = (kind: AnswerKind) => (kind === "yes" ? "moss" : kind === "unknown" ? "ochre" : "brick");
+/** Told apart without colour too. */
+const sign: Record<AnswerKind, string> = { yes: "✓", no: "✕", luck: "◐", unknown: "?" };
+const idle = { from: null, start: () => undefined, finish: () => undefined, over: () => undefined };
+
+/** Who reaches whom: class by class, opened to pairs, each explained and drawn. */
+export function Reach({ state }: { state: JobState }) {
+  const { design, proof } = state;
+  const { reach, needs } = proof.facts;
+  const [{ from, to }, show] = useShown(["from", "to"]);
+  const path = useAsked<Path>(state, ["path", from, to], (signal) => api.GET("/api/jobs/{id}/proof/path", { params: { ...asking(state), query: { setUp: proof.setUp, from: from ?? "", to: to ?? "" } }, signal }), from !== null && to !== null);
+  const inbound = needs.filter((n) => design.site.needs.find((s) => s.id === n.need)?.kind === "reachFromOutside");
+  const classOf = (device: string | null) => reach.classes.find((c) => device !== null && c.devices.includes(device));
+  const [a, b] = [classOf(from), classOf(to)];
+  const names = (c: Schemas["ReachClass"]) => c.devices.map((d) => nameOf(design, d)).join(", ");
+
+  const cell = (label: string, kind: AnswerKind, chosen: boolean, choose: () => void) => (
+    <chakra.td key={label} p="0.5" textAlign="center" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
+      <chakra.button type="button" aria-label={`${label}: ${answerWords[kind]}`} aria-pressed={chosen} title={`${label}: ${answerWords[kind]}`} onClick={choose} minW="7" minH="7" rounded="sm" cursor="pointer" color={colour(kind)} fontWeight="700" bg={chosen ? "clay.3" : "clay.1"} outline={chosen ? "2px solid" : undefined} outlineColor="copper">
+        {sign[kind]}
+      </chakra.button>
+    </chakra.td>
+  );
+  return (
+    <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(22rem, 30rem) minmax(0, 1fr)" }} gap="4" alignItems="start">
+      <Box display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)">
+        <Box color="muted" fontSize="sm">
+          Who opens a connection, down; to whom, across. Devices of which the same is so share a row. {(["yes", "luck", "unknown", "no"] as const).map((k) => (
+            <chakra.span key={k} whiteSpace="nowrap" mr="2">
+              <chakra.span color={colour(k)} fontWeight="700" aria-hidden>
+                {sign[k]}
+              </chakra.span>{" "}
+              {answerWords[k]}
+            </chakra.span>
+          ))}
+        </Box>
+        <Box overflowX="auto" tabIndex={0} role="region" aria-label="Who reaches whom, table">
+          <chakra.table aria-label="Who reaches whom">
+            <thead>
+              <tr>
+                <Head scope="col">From</Head>
+                {reach.classes.map((c, i) => (
+                  <Head key={c.id} scope="col" title={names(c)} aria-label={`to ${names(c)}`} textAlign="center">
+                    {i + 1}
+                  </Head>
+                ))}
+                <Head scope="col" textAlign="center" title="the internet">
+                  out
+                </Head>
+              </tr>
+            </thead>
+            <tbody>
+              {reach.classes.map((row, i) => (
+                <tr key={row.id}>
+                  <Head as="th" scope="row" color="ink" fontWeight="400" maxW="15rem" borderBottomWidth="1px" verticalAlign="middle">
+                    <Flex gap="1.5">
+                      <chakra.span color="muted" minW="4">
+                        {i + 1}
+                      </chakra.span>
+                      {names(row)}
+                    </Flex>
+                  </Head>
+                  {reach.classes.map((column) => {
+                    const fact = reach.cells.find((c) => c.from === row.id && c.to === column.id);
+                    const other = column.devices.find((d) => d !== row.devices[0]);
+                    return fact && other ? (
+                      cell(`${names(row)} to ${names(column)}`, fact.answer.kind, a === row && b === column, () => show({ from: row.devices[0] ?? null, to: other }))
+                    ) : (
+                      <chakra.td key={column.id} textAlign="center" color="muted" aria-label="only one" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
+                        ·
+                      </chakra.td>
+                    );
+                  })}
+                  {cell(`${names(row)} to the internet`, proof.facts.internet.find((n) => n.device === row.devices[0])?.reached ?? "unknown", a === row && to === "internet", () => show({ from: row.devices[0] ?? null, to: "internet" }))}
+                </tr>
+              ))}
+            </tbody>
+          </chakra.table>
+        </Box>
+        {inbound.length > 0 && (
+          <Box as="section" aria-label="From the street inward">
+            <chakra.h2 fontSize="md">From the street inward</chakra.h2>
+            {inbound.map((n) => (
+              <Flex key={n.need} gap="2" align="center">
+                <chakra.table>
+                  <tbody>
+                    <tr>{cell(needWords(design, n.need), n.answer.kind, from === "internet" && to === n.need, () => show({ from: "internet", to: n.need }))}</tr>
+                  </tbody>
+                </chakra.table>
+                {needWords(design, n.need)}
+              </Flex>
+            ))}
+            <Box fontSize="xs" color="muted">
+              Over IPv4 only.
+            </Box>
+          </Box>
+        )}
+        <Box as="section" aria-label="Why" aria-live="polite" bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" p="3">
+          {from === null || to === null ? (
+            <Box color="muted">Choose a field of the table: it is explained here and drawn beside.</Box>
+          ) : (
+            <Asked of={path} what="This way">
+              {(p) => (
+                <>
+                  <Box fontWeight="600" color={colour(p.answer.kind)}>
+                    <Said text={p.sentence} />
+                  </Box>
+                  {p.answer.causes.slice(1, 4).map((c) => (
+                    <Box key={`${c.code} ${c.subjects.join()}`} fontSize="sm" mt="1">
+                      <Said text={c.text} />
+                    </Box>
+                  ))}
+                  {p.answer.outcomes.length > 0 && (
+                    <Box as="ul" fontSize="sm" mt="1" color="muted">
+                      {p.answer.outcomes.map((o) => (
+                        <li key={o.when}>
+                          {o.when}: {answerWords[o.result]}
+                        </li>
+                      ))}
+                    </Box>
+                  )}
+                  {a && b && (a.devices.length > 1 || b.devices.length > 1) && (
+                    <Box mt="2" fontSize="sm">
+                      The same is so for each of these pairs:
+                      <Flex gap="1" wrap="wrap" mt="1">
+                        {a.devices
+                          .flatMap((d) => b.devices.filter((e) => e !== d).map((e) => [d, e] as const))
+                          .slice(0, 24)
+                          .map(([d, e]) => (
+                            <Button key={`${d} ${e}`} variant={d === from && e === to ? "act" : "quiet"} aria-pressed={d === from && e === to} px="1.5" py="0" minH="6" fontSize="sm" fontWeight="400" onClick={() => show({ from: d, to: e })}>
+                              {nameOf(design, d)} → {nameOf(design, e)}
+                            </Button>
+                          ))}
+                      </Flex>
+                    </Box>
+                  )}
+                </>
+              )}
+            </Asked>
+          )}
+        </Box>
+      </Box>
+      <Box height={{ base: "26rem", lg: "calc(100vh - 11rem)" }} minH="24rem" display="flex" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" overflow="hidden">
+        <DrawingPane
+          design={design}
+          proof={proof}
+          choice={null}
+          choose={(c) => {
+            if (c?.kind === "device") {
+              show(from && from !== "internet" && to === null && c.id !== from ? { to: c.id } : { from: c.id, to: null });
+            }
+          }}
+          patching={idle}
+          way={from !== null && to !== null && path.data ? { links: new Set(path.data.links), slowest: null } : undefined}
+          lead={<chakra.span fontSize="sm" color="muted">{from !== null && to === null ? `From ${nameOf(design, from)}: choose the other device` : "Two devices chosen here, one after the other, work too"}</chakra.span>}
+        />
+      </Box>
+    </Box>
+  );
+}

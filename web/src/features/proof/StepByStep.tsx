@@ -1,0 +1,88 @@
+import { Box, Flex } from "@chakra-ui/react";
+import { Download } from "lucide-react";
+import { api, type JobState, type Schemas } from "../../api/client";
+import { Select } from "../../ui/controls";
+import { Labelled } from "../../ui/pieces";
+import { keysOf, ladderWords } from "../../ui/words";
+import { nameOf, needWords, setUpOf } from "../stations/designReading";
+import { Asked } from "./Asked";
+import { Ladder } from "./Ladder";
+import { asking, useAsked } from "./useAsked";
+import { useShown } from "./useShown";
+
+type Kind = Schemas["LadderKind"];
+
+/** What is said between the real actors, step by step, and as a capture to take along. */
+export function StepByStep({ state }: { state: JobState }) {
+  const { design, proof } = state;
+  const [{ ladder, subject, other, step }, show] = useShown(["ladder", "subject", "other", "step"]);
+  const kind: Kind = keysOf(ladderWords).find((k) => k === ladder) ?? "lease";
+  const devices = setUpOf(design).devices.map((d) => d.device);
+  const askers = [...new Set(proof.facts.addresses.filter((a) => a.origin === "leased" || a.origin === "reserved" || (a.origin === "selfAssigned" && a.side === "device")).map((a) => a.owner))].sort((a, b) => Number(devices.includes(b)) - Number(devices.includes(a)));
+  const inbound = design.site.needs.filter((n) => n.kind === "reachFromOutside").map((n) => n.id);
+  const subjects = kind === "lease" ? askers : kind === "inbound" ? inbound : devices;
+  const chosen = subject !== null && subjects.includes(subject) ? subject : (subjects[0] ?? null);
+  const others = kind === "connection" || kind === "discovery" ? devices.filter((d) => d !== chosen) : [];
+  const to = other !== null && others.includes(other) ? other : (others[0] ?? null);
+  const query = { setUp: proof.setUp, kind, subject: chosen ?? "", ...(to ? { to } : {}) };
+  const climbed = useAsked<Schemas["LadderDocument"]>(state, ["ladder", kind, chosen, to], (signal) => api.GET("/api/jobs/{id}/proof/ladder", { params: { ...asking(state), query }, signal }), chosen !== null);
+  const capture = (segment: string) => `/api/jobs/${state.job.id}/proof/capture?${new URLSearchParams({ ...query, segment }).toString()}`;
+
+  const pick = (label: string, value: string | null, ids: readonly string[], name: (id: string) => string, choose: (id: string) => void) => (
+    <Box width="15rem" maxW="100%">
+      <Labelled label={label}>
+        {(field) => (
+          <Select {...field} value={value ?? ""} onChange={(e) => choose(e.target.value)}>
+            {ids.map((id) => (
+              <option key={id} value={id}>
+                {name(id)}
+              </option>
+            ))}
+          </Select>
+        )}
+      </Labelled>
+    </Box>
+  );
+  return (
+    <Box display="grid" gap="4" gridTemplateColumns="minmax(0, 1fr)">
+      <Flex gap="4" wrap="wrap" align="end">
+        <Box width="21rem" maxW="100%">
+          <Labelled label="What is shown">
+            {(ids) => (
+              <Select {...ids} value={kind} onChange={(e) => show({ ladder: e.target.value, subject: null, other: null, step: null })}>
+                {keysOf(ladderWords).map((k) => (
+                  <option key={k} value={k}>
+                    {ladderWords[k]}
+                  </option>
+                ))}
+              </Select>
+            )}
+          </Labelled>
+        </Box>
+        {pick(kind === "inbound" ? "Need" : "Who", chosen, subjects, (id) => (kind === "inbound" ? needWords(design, id) : nameOf(design, id)), (id) => show({ subject: id, step: null }))}
+        {others.length > 0 && pick(kind === "discovery" ? "Looks for" : "To whom", to, others, (id) => nameOf(design, id), (id) => show({ other: id, step: null }))}
+      </Flex>
+      {chosen === null ? (
+        <Box color="muted">{kind === "inbound" ? "Nothing is to be reached from outside." : "Nobody in use could do that."}</Box>
+      ) : (
+        <Asked of={climbed} what="What is said">
+          {(l) => (
+            <>
+              <Ladder ladder={l} step={Number(step ?? 0)} stepTo={(n) => show({ step: n === 0 ? null : n.toString() })} />
+              {l.wires.length > 0 && (
+                <Flex as="section" aria-label="Captures" gap="3" wrap="wrap" align="center" fontSize="sm">
+                  <Box fontWeight="600">As a packet capture (pcap):</Box>
+                  {l.wires.map((w) => (
+                    <a key={w.segment} href={capture(w.segment)} download>
+                      <Download size={14} aria-hidden style={{ display: "inline" }} /> heard at {w.name}, {w.frames} {w.frames === 1 ? "frame" : "frames"}
+                    </a>
+                  ))}
+                </Flex>
+              )}
+            </>
+          )}
+        </Asked>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,15 @@
+import { useQuery, type UseQueryResult } from "@tanstack/react-query";
+import { unwrap, type JobState } from "../../api/client";
+
+/** A part of the proof of what is shown, asked for when it is opened and again once the job has moved on. */
+export function useAsked<T>(state: JobState, what: readonly (string | null)[], ask: (signal: AbortSignal) => Parameters<typeof unwrap<T>>[0], enabled = true): UseQueryResult<T> {
+  return useQuery({
+    queryKey: ["proof", state.job.id, state.version, state.proof.setUp, ...what],
+    queryFn: ({ signal }) => unwrap<T>(ask(signal)),
+    enabled,
+    placeholderData: (before) => before,
+  });
+}
+
+/** What every question about the proof says: which job, and which set-up of it. */
+export const asking = (state: JobState) => ({ path: { id: state.job.id }, query: { setUp: state.proof.setUp } });
