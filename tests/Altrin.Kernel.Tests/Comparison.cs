@@ -147,7 +147,7 @@ internal sealed class Comparison
                 seen = answer?.SeenAs ?? "";
                 return (answer?.Who == Lab.Internet, answer is var (who, as_) ? $"{who} answers and sees {as_}" : "nobody answers");
             });
-            if (fact.Packets.IsYes && seen.Length > 0)
+            if (fact is { Packets.IsYes: true, Sure: true } && seen.Length > 0)
             {
                 Same($"address that the world sees of {fact.Device}", $"{Expected(fact)}", seen);
             }
@@ -160,14 +160,14 @@ internal sealed class Comparison
             });
         }));
         var passed = watch.Sources(owners.Count);
-        foreach (var fact in _sheet.Internet.Where(f => f.Packets.IsYes))
+        foreach (var fact in _sheet.Internet.Where(f => f.Packets.IsYes && f.Sure))
         {
             Same(
                 $"translators of {fact.Device}",
                 string.Join(' ', fact.Translators.Order(StringComparer.Ordinal)),
                 string.Join(' ', passed.Where(p => p.Port == owners.IndexOf(fact.Device) && p.Sources > 1).Select(p => p.Owner).Order(StringComparer.Ordinal)));
         }
-        await Parallel.ForEachAsync(_sheet.Internet.Where(f => f.Packets.IsYes), (fact, _) =>
+        await Parallel.ForEachAsync(_sheet.Internet.Where(f => f.Packets.IsYes && f.Sure), (fact, _) =>
         {
             var route = _seen.Tracer.ToInternet(_seen.Network.Find(fact.Device, Side.Device)!);
             var hops = _built.Hops(fact.Device) is { } once && once.Count == route.Routers.Count + 2 ? once : _built.Hops(fact.Device);

@@ -37,7 +37,9 @@ internal sealed class Choices(IReadOnlyList<int> made)
     }
 
     /// <summary>Follows a way with every outcome of its choices: the answer over all of them, and what the best of them gave.</summary>
-    public static Followed<T> Follow<T>(Func<Choices, (Answer Answer, T Result)> way)
+    /// <param name="way">Follows it once.</param>
+    /// <param name="alike">Whether two outcomes are the same in what is told of them.</param>
+    public static Followed<T> Follow<T>(Func<Choices, (Answer Answer, T Result)> way, Func<T, T, bool>? alike = null)
     {
         var left = MostWays;
         return Resolve([]);
@@ -48,15 +50,16 @@ internal sealed class Choices(IReadOnlyList<int> made)
             var (answer, result) = way(choices);
             if (choices.Open is not { } fork)
             {
-                return new(answer, answer.Kind, result);
+                return new(answer, answer.Kind, result, true);
             }
             if ((left -= fork.Ways.Count) < 0)
             {
-                return new(Answer.ByLuck([.. fork.Causes, .. answer.Causes]), AnswerKind.Luck, result);
+                return new(Answer.ByLuck([.. fork.Causes, .. answer.Causes]), AnswerKind.Luck, result, false);
             }
             Followed<T>[] all = [.. fork.Ways.Select((_, i) => Resolve([.. made, i]))];
             var best = all.MinBy(a => Rank(a.Best))!;
-            return best with { Answer = Answer.OneOf([.. all.Select((a, i) => (fork.Ways[i], a.Answer))], fork.Causes) };
+            var sure = alike is not null && all.All(a => a.Sure && (ReferenceEquals(a, best) || a.Best == AnswerKind.No || alike(a.Result, best.Result)));
+            return best with { Sure = sure, Answer = Answer.OneOf([.. all.Select((a, i) => (fork.Ways[i], a.Answer))], fork.Causes) };
         }
     }
 
@@ -79,4 +82,5 @@ internal sealed record Fork(IReadOnlyList<string> Ways, IReadOnlyList<Cause> Cau
 /// <param name="Answer">Over all outcomes.</param>
 /// <param name="Best">How well it went in the best of them.</param>
 /// <param name="Result">What that one gave.</param>
-internal sealed record Followed<T>(Answer Answer, AnswerKind Best, T Result);
+/// <param name="Sure">Whether every outcome that gets there gave the same.</param>
+internal sealed record Followed<T>(Answer Answer, AnswerKind Best, T Result, bool Sure);

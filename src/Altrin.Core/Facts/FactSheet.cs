@@ -145,6 +145,7 @@ public sealed record OverlapFact(string Router, Subnet Outer, Subnet Inner, Ipv4
 /// <param name="Answer">Whether it has ordinary internet: it gets there, and names resolve.</param>
 /// <param name="Packets">Whether packets get there and back; written out as <see cref="Reached"/>, since the causes stand in the answer.</param>
 /// <param name="Names">Whether names resolve; written out as <see cref="Resolves"/>.</param>
+/// <param name="Sure">Whether packets go the way that the rest tells whatever luck does; where not, it is one of several.</param>
 /// <param name="SeenAs">Whose address the world sees: a box, the device itself, or "street" behind a carrier.</param>
 /// <param name="SeenAddress">That address; null where it is not certain.</param>
 /// <param name="Translators">Boxes that give its packets another source address, in order; "street" for the carrier.</param>
@@ -155,6 +156,7 @@ public sealed record InternetFact(
     Answer Answer,
     [property: JsonIgnore] Answer Packets,
     [property: JsonIgnore] Answer Names,
+    bool Sure,
     string SeenAs,
     Ipv4Address? SeenAddress,
     IReadOnlyList<string> Translators,

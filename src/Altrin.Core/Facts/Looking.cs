@@ -99,7 +99,9 @@ public static class Looking
                 continue;
             }
             // Whoever asks for an address, and whoever is asked, writes the other down (RFC 826).
-            foreach (var held in seen.Leasing.Holdings(other).Where(h => own.Exists(s => Meets(s, h)) || (h.Subnet is { } theirs && mine.Exists(m => Meets(theirs, m)))).DistinctBy(h => (h.Exact, h.From)))
+            foreach (var held in seen.Leasing.Holdings(other).Where(h => own.Exists(s => Meets(s, h)) || (h.Subnet is { } theirs && mine.Exists(m => Meets(theirs, m)))
+                // Of two that the provider gives addresses which nobody knows, each takes the other for a neighbour.
+                || (h.Subnet is null && mine.Exists(m => m.Subnet is null))).DistinctBy(h => (h.Exact, h.From)))
             {
                 yield return new(held.Exact, held.Exact is null ? held.From : null, other.Owner, Shown(seen, seat, other), held.Exact is not { } address || seen.Hosts.Holders(seat.Segment, address).Count < 2);
             }

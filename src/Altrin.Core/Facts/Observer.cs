@@ -87,9 +87,9 @@ public static class Observer
         var route = tracer.ToInternet(device);
         var resolves = names.Of(device, route.Answer);
         var links = map.Along(device, route);
-        var seen = route.SeenAs == PortRef.Street ? null
+        var seen = !route.Sure || route.SeenAs == PortRef.Street ? null
             : (network.Find(route.SeenAs, Side.Wan) ?? network.Find(route.SeenAs, Side.Device)) is { } side && leasing.Holdings(side) is [{ Exact: { } exact }] ? (Addressing.Ipv4Address?)exact : null;
-        return new(device.Owner, route.Answer.And(resolves), route.Answer, resolves, route.SeenAs, seen, route.Translators, links, map.Slowest(links));
+        return new(device.Owner, route.Answer.And(resolves), route.Answer, resolves, route.Sure, route.SeenAs, seen, route.Translators, links, map.Slowest(links));
     }
 
     private static IEnumerable<InboundFact> Inbound(Network network, Tracer tracer, string router)

@@ -12,7 +12,14 @@ namespace Altrin.Core.Facts;
 /// <param name="StoppedBy">Who stops them; null where they arrive.</param>
 /// <param name="SeenAs">Whose address the goal sees: the last translator's, else the host's own.</param>
 /// <param name="ArrivedAt">At whom they arrive; null where they do not.</param>
-public sealed record Route(Answer Answer, IReadOnlyList<string> Routers, IReadOnlyList<string> Translators, IReadOnlyList<string> Segments, string? StoppedBy, string SeenAs, string? ArrivedAt);
+public sealed record Route(Answer Answer, IReadOnlyList<string> Routers, IReadOnlyList<string> Translators, IReadOnlyList<string> Segments, string? StoppedBy, string SeenAs, string? ArrivedAt)
+{
+    /// <summary>Whether they go this way whatever luck does; where not, this is one of several.</summary>
+    public bool Sure { get; init; } = true;
+
+    /// <summary>Whether two ways pass the same boxes and are changed alike.</summary>
+    internal static bool Alike(Route a, Route b) => a.SeenAs == b.SeenAs && a.Routers.SequenceEqual(b.Routers) && a.Translators.SequenceEqual(b.Translators);
+}
 
 /// <summary>Follows packets, with every outcome of what luck decides on their way.</summary>
 public sealed class Tracer
@@ -136,7 +143,7 @@ public sealed class Tracer
 
     private static Route Along(Func<Choices, (Answer, Route)> walk)
     {
-        var followed = Choices.Follow(walk);
-        return followed.Result with { Answer = followed.Answer };
+        var followed = Choices.Follow(walk, Route.Alike);
+        return followed.Result with { Answer = followed.Answer, Sure = followed.Result.Sure && followed.Sure };
     }
 }

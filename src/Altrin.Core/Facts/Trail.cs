@@ -95,7 +95,7 @@ internal sealed class Trail(World world)
         {
             var all = answer.And(rest.Answer);
             string[] translators = [.. translations.Select(m => m.Router), Routers[^1], .. rest.Translators];
-            return (all, new(all, [.. Routers, .. rest.Routers], translators, [.. Segments, .. rest.Segments], all.IsYes ? null : _stoppedBy ?? rest.StoppedBy, rest.SeenAs, rest.ArrivedAt));
+            return (all, new(all, [.. Routers, .. rest.Routers], translators, [.. Segments, .. rest.Segments], all.IsYes ? null : _stoppedBy ?? rest.StoppedBy, rest.SeenAs, rest.ArrivedAt) { Sure = rest.Sure });
         }
         var seenAs = translations.Count > 0 ? translations[^1].Router : from.Owner;
         return (answer, new(answer, Routers, [.. translations.Select(m => m.Router)], Segments, answer.IsYes ? null : _stoppedBy ?? from.Owner, seenAs, ArrivedAt?.Owner));

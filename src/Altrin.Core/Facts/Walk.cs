@@ -262,7 +262,7 @@ internal sealed class Walk(World world, Choices choices)
             _trail.Open.Add(passed);
         }
         // What goes to a neighbour on the line does not pass the provider.
-        if (hop.Out.Segment == PortRef.Street && (hop.ByDefault || hop.Next == World.Own(world.Street).Address))
+        if (hop.Out.Segment == PortRef.Street && (hop.ByDefault || hop.Next == World.Own(world.Street).Address) && _addresses.Takers(hop.Out, hop.Next) is var takers && (takers.Count == 0 || takers.Any(t => t.Side == Side.Provider)))
         {
             if (world.WrongAtStreet(hop.Out) is { } wrong)
             {

@@ -73,7 +73,9 @@ internal sealed class World
         {
             yield break;
         }
-        var (home, servers) = (Own(ruler).Subnet, segment.Servers.Select(s => s.Owner).ToList());
+        var servers = segment.Servers.Select(s => s.Owner).ToList();
+        // Leases are of the subnet of whoever gives them, which need not be the one that leads on.
+        var home = segment.Servers is [var only] ? Subnet.Containing(only.Own, only.PrefixLength) : Own(ruler).Subnet;
         foreach (var host in segment.Interfaces.Where(i => i.Setting is Fixed && i.Side != Side.Guest && segment.Servers.Any(s => s.PrefixLength < Own(i).PrefixLength)))
         {
             var own = Own(host).Subnet;

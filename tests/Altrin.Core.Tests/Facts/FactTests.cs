@@ -12,6 +12,28 @@ public sealed class FactTests
     private static Home Cascade() => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Wired("c", "in/lan2");
 
     // RFC 3022: each translating router gives the packet another source address on its way out.
+    /// <summary>Both lead to the internet, and which of them a device's packets go through is luck.</summary>
+    [Fact]
+    public void Of_two_equal_routers_it_is_luck_who_translates()
+    {
+        var home = Home.WithGateway().Router("one").Router("two").Cable("gw/lan1", "one/wan").Cable("gw/lan2", "two/wan").Cable("one/lan1", "two/lan1").Wired("a", "one/lan2").Wired("c", "gw/lan3");
+        var sheet = See(home).Sheet;
+        var (twin, plain) = (sheet.Internet.Single(i => i.Device == "a"), sheet.Internet.Single(i => i.Device == "c"));
+        Assert.Equal((AnswerKind.Yes, false), (twin.Packets.Kind, twin.Sure));
+        Assert.Null(twin.SeenAddress);
+        Assert.Equal((AnswerKind.Yes, true), (plain.Packets.Kind, plain.Sure));
+    }
+
+    /// <summary>A router that answers for its inner address on the outer side takes such packets, and lets them out as they are (measured).</summary>
+    [Theory]
+    [InlineData(Known.Yes, CauseCodes.NotTranslated)]
+    [InlineData(Known.No, CauseCodes.WanNotSet)]
+    public void Before_its_router_a_device_gets_no_further_by_the_inner_address(Known across, string why)
+    {
+        var home = Home.New().Switch("s").Cable("street", "s/lan1").Gateway().Cable("s/lan2", "gw/wan").Wired("a", "s/lan3", "192.168.8.9/24").Habits("gw", BoxHabits.NotKnown with { AnswersAcross = across });
+        Assert.Equal([why], See(home).Sheet.Internet.Single().Packets.Causes.Select(c => c.Code));
+    }
+
     [Fact]
     public void Counts_translations_on_the_way_out_in_order()
     {

@@ -22,6 +22,11 @@ public sealed class LookingTests
     }
 
     [Fact]
+    public void Two_with_addresses_that_nobody_knows_are_neighbours() => Assert.Equal(
+        ["gw", "street"],
+        Looking.From(See(Home.New().Service(new UnknownService(null, null) { Leases = 4 }).Switch("s").Cable("street", "s/lan1").Gateway().Cable("s/lan2", "gw/wan").Wired("a", "s/lan3")), "a")!.Table.Select(n => n.Owner));
+
+    [Fact]
     public void A_guest_that_is_kept_apart_sees_the_router_alone() => Assert.Equal(["gw"], Looking.From(See(
         Home.WithGateway().Point("point").Cable("gw/lan1", "point/wan").Wired("a", "point/lan1").Wifi("g", "point", "visitors", "k")
             .Habits("point", new() { GuestsApart = Known.Yes }).Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "k") })), "g")!.Table.Select(n => n.Owner));

@@ -125,7 +125,7 @@ public sealed class EventTests
 
     [Theory]
     [InlineData("gw/lan3", null, true)]
-    [InlineData("gw/lan1", "taken", true)]
+    [InlineData("gw/lan1", "There is a cable", true)]
     [InlineData("gw/lan9", "There is no port", true)]
     public void The_laptop_is_plugged_in_where_there_is_room(string port, string? refused, bool leased)
     {
