@@ -178,6 +178,57 @@ public sealed class ApiTests(RunningServer server) : IDisposable
         Assert.StartsWith("urn:altrin:problem:", (string?)problem!["type"]);
     }
 
+    /// <summary>Each part of the proof is asked for by itself; what cannot be asked is told what is expected.</summary>
+    [Theory]
+    [InlineData("addresses?setUp=planned", 200)]
+    [InlineData("addresses?setUp=nothing", 404)]
+    [InlineData("address?setUp=planned&address=192.168.8.2", 200)]
+    [InlineData("address?setUp=planned&address=192.168.8", 422)]
+    [InlineData("path?setUp=planned&from=printer&to=internet", 200)]
+    [InlineData("path?setUp=planned&from=internet&to=kiln-from-away", 200)]
+    [InlineData("path?setUp=planned&from=internet&to=printer-for-all", 422)]
+    [InlineData("seats?setUp=planned", 200)]
+    [InlineData("look?setUp=planned&at=hall-gateway/r5&style=ifconfig", 200)]
+    [InlineData("look?setUp=planned&at=printer&style=ip&to=nowhere", 422)]
+    [InlineData("look?setUp=planned&at=nobody&style=ip", 422)]
+    [InlineData("look?setUp=planned&at=printer&style=2", 422)]
+    [InlineData("look?setUp=planned&at=printer&style=", 422)]
+    [InlineData("look?setUp=planned&at=printer", 400)]
+    [InlineData("ladder?setUp=planned&kind=lease&subject=printer", 200)]
+    [InlineData("ladder?setUp=planned&kind=lease&subject=nobody", 422)]
+    [InlineData("ladder?setUp=planned&kind=anything&subject=printer", 422)]
+    [InlineData("ladder?setUp=planned&kind=connection&subject=printer", 422)]
+    [InlineData("capture?setUp=planned&kind=lease&subject=printer&segment=hall-gateway", 200)]
+    [InlineData("capture?setUp=planned&kind=lease&subject=printer&segment=street", 422)]
+    [InlineData("trials?setUp=planned", 200)]
+    [InlineData("trial?setUp=planned&trial=restart:home", 200)]
+    [InlineData("trial?setUp=planned&trial=flood", 422)]
+    [InlineData("take-out/addresses?setUp=planned", 200)]
+    [InlineData("take-out/hosts?setUp=planned", 200)]
+    [InlineData("take-out/topology?setUp=planned", 200)]
+    [InlineData("take-out/everything?setUp=planned", 422)]
+    public async Task Parts_of_the_proof_are_answered_or_say_what_is_expected(string asked, int status)
+    {
+        var (got, problem, _) = await Send(HttpMethod.Get, $"/api/jobs/1/proof/{asked}");
+        Assert.Equal(status, (int)got);
+        if (status >= 400)
+        {
+            Assert.StartsWith("urn:altrin:problem:", (string?)problem!["type"]);
+            Assert.NotNull((string?)problem["detail"]);
+        }
+    }
+
+    [Fact]
+    public async Task Comparing_tells_what_got_better()
+    {
+        var job = await NewJob();
+        await Send(HttpMethod.Post, $"{job}/changes", MakePoint, ("If-Match", "\"1\""));
+        var (_, revisions, _) = await Send(HttpMethod.Get, $"{job}/revisions");
+        var ids = revisions!["items"]!.AsArray().Select(r => (long)r!["id"]!).Order().ToList();
+        var (_, compared, _) = await Send(HttpMethod.Get, $"{job}/compare?before={ids[0]}&after={ids[1]}&beforeSetUp=planned&afterSetUp=planned");
+        Assert.Contains(compared!["moved"]!["moved"]!.AsArray(), m => (string?)m!["trend"] == "better" && (string?)m["about"] == "Translations on the way of Loft phone");
+    }
+
     [Fact]
     public async Task Export_and_import_give_the_same_home()
     {

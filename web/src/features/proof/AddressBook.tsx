@@ -31,21 +31,23 @@ const columns: Column[] = [
 /** Who has which address: to sort, to search, to copy, and to look an address up in. */
 export function AddressBook({ state }: { state: JobState }) {
   const book = useAsked<Entry[]>(state, ["addresses"], (signal) => api.GET("/api/jobs/{id}/proof/addresses", { params: asking(state), signal }));
-  const [{ sort, words }, show] = useShown(["sort", "words"]);
+  const [{ sort, words: kept }, show] = useShown(["sort", "words"]);
+  // What is typed is here at once; the address of the page follows.
+  const [words, setWords] = useState(kept ?? "");
   return (
     <Asked of={book} what="The address book">
       {(entries) => {
         const [head = "", down] = (sort ?? "").split(" ");
         const by = columns.find((c) => c.head === head);
-        const wanted = (words ?? "").toLowerCase();
-        const kept = entries.filter((e) => columns.some((c) => c.text(e).toLowerCase().includes(wanted)));
+        const wanted = words.toLowerCase();
+        const found = entries.filter((e) => columns.some((c) => c.text(e).toLowerCase().includes(wanted)));
         const order = by ? (by.order ?? by.text) : undefined;
-        const rows = order ? [...kept].sort((a, b) => order(a).localeCompare(order(b), "en") * (down ? -1 : 1)) : kept;
+        const rows = order ? [...found].sort((a, b) => order(a).localeCompare(order(b), "en") * (down ? -1 : 1)) : found;
         return (
           <Box display="grid" gap="4" gridTemplateColumns="minmax(0, 1fr)">
             <Flex gap="4" wrap="wrap" align="start">
               <Box width="16rem">
-                <Labelled label="Show only what contains">{(ids) => <Input {...ids} type="search" value={words ?? ""} onChange={(e) => show({ words: e.target.value })} />}</Labelled>
+                <Labelled label="Show only what contains">{(ids) => <Input {...ids} type="search" value={words} onChange={(e) => setWords(e.target.value)} onBlur={() => show({ words })} />}</Labelled>
               </Box>
               <CopyTable rows={rows} />
               <LookUp state={state} />

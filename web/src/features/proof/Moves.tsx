@@ -9,7 +9,7 @@ const colour = { worse: "brick", better: "moss", other: "muted" } as const;
 const sign = { worse: "▼", better: "▲", other: "◆" } as const;
 
 /** What got worse, better, or is otherwise, and how much stayed; plain where the verdict stands beside it. */
-export function Moves({ difference, plain = false }: { difference: Schemas["ProofDifference"]; plain?: boolean }) {
+export function Moves({ difference, plain = false, when }: { difference: Schemas["ProofDifference"]; plain?: boolean; when?: string }) {
   return (
     <Box display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)">
       {!plain && (
@@ -23,7 +23,7 @@ export function Moves({ difference, plain = false }: { difference: Schemas["Proo
       {keysOf(trendWords).map((trend) => {
         const moved = difference.moved.filter((m) => m.trend === trend);
         return moved.length === 0 ? null : (
-          <Box key={trend} as="section" aria-label={trendWords[trend]}>
+          <Box key={trend} as="section" aria-label={when ? `${trendWords[trend]}, ${when}` : trendWords[trend]}>
             <chakra.h3 fontSize="md" color={colour[trend]}>
               {sign[trend]} {trendWords[trend]}
             </chakra.h3>

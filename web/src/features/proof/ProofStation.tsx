@@ -7,6 +7,7 @@ import { AddressBook } from "./AddressBook";
 import { BeforeAfter } from "./BeforeAfter";
 import { InternetOf, NeedsOf, VerdictOf } from "./Facts";
 import { OnPaper } from "./OnPaper";
+import { Unseen } from "./pieces";
 import { Reach } from "./Reach";
 import { StandAt } from "./StandAt";
 import { StepByStep } from "./StepByStep";
@@ -43,6 +44,9 @@ export default function ProofStation({ tools }: { tools: JobTools }) {
           </Button>
         ))}
       </Flex>
+      {chosen !== "verdict" && chosen !== "paper" && (
+        <Unseen as="h1">{parts[chosen]}</Unseen>
+      )}
       {open(chosen, state)}
     </Box>
   );

@@ -6,7 +6,7 @@ import { answerWords } from "../../ui/words";
 import { DrawingPane } from "../plan/DrawingPane";
 import { nameOf, needWords } from "../stations/designReading";
 import { Asked } from "./Asked";
-import { Head } from "./pieces";
+import { Head, Unseen } from "./pieces";
 import { asking, useAsked } from "./useAsked";
 import { useShown } from "./useShown";
 
@@ -54,8 +54,9 @@ export function Reach({ state }: { state: JobState }) {
               <tr>
                 <Head scope="col">From</Head>
                 {reach.classes.map((c, i) => (
-                  <Head key={c.id} scope="col" title={names(c)} aria-label={`to ${names(c)}`} textAlign="center">
+                  <Head key={c.id} scope="col" title={names(c)} textAlign="center">
                     {i + 1}
+                    <Unseen>{` to ${names(c)}`}</Unseen>
                   </Head>
                 ))}
                 <Head scope="col" textAlign="center" title="the internet">

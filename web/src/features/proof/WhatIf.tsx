@@ -55,7 +55,7 @@ export function WhatIf({ state }: { state: JobState }) {
                           <chakra.h3 fontSize="md" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line" mb="2">
                             {p.when}
                           </chakra.h3>
-                          <Moves difference={p.difference} />
+                          <Moves difference={p.difference} when={p.when} />
                         </Box>
                       ))}
                     </>

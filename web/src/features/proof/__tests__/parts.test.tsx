@@ -1,0 +1,166 @@
+import { ChakraProvider } from "@chakra-ui/react";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { fireEvent, render, screen, within } from "@testing-library/react";
+import { MemoryRouter } from "react-router";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type { JobState, Schemas } from "../../../api/client";
+import { system } from "../../../ui/theme";
+import { demo } from "../../__tests__/demo";
+import type { JobTools } from "../../stations/useJob";
+import { Ladder } from "../Ladder";
+import { Moves } from "../Moves";
+import ProofStation from "../ProofStation";
+
+const { design, proof } = demo();
+const state = { job: { id: 1, name: "Pottery house", changedAt: "2026-11-25T08:00:00Z", archived: false }, version: 1, revision: 1, setUps: ["found", "planned"], design, proof, undo: null, redo: null } as JobState;
+
+/** The station at an address, with a server that answers what it is told to. */
+function open(query: string, answers: Record<string, unknown> = {}) {
+  const asked: string[] = [];
+  vi.stubGlobal("fetch", (request: Request) => {
+    const url = new URL(request.url);
+    asked.push(url.pathname + url.search);
+    const found = Object.entries(answers).find(([path]) => url.pathname.endsWith(path));
+    return Promise.resolve(found ? Response.json(found[1]) : Response.json({ type: "urn:altrin:problem:bad-value", title: "No", status: 422, detail: "Not that." }, { status: 422 }));
+  });
+  render(
+    <MemoryRouter initialEntries={[`/jobs/1/proof${query}`]}>
+      <ChakraProvider value={system}>
+        <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+          <ProofStation tools={{ job: { data: state } } as unknown as JobTools} />
+        </QueryClientProvider>
+      </ChakraProvider>
+    </MemoryRouter>,
+  );
+  return asked;
+}
+
+// What the test's document lacks.
+beforeEach(() => {
+  Element.prototype.scrollIntoView = vi.fn();
+  vi.stubGlobal(
+    "ResizeObserver",
+    class {
+      observe = vi.fn();
+      disconnect = vi.fn();
+    },
+  );
+});
+afterEach(() => {
+  vi.unstubAllGlobals();
+});
+
+const entry = (owner: string, address: string | null, more: Partial<Schemas["BookEntry"]> = {}): Schemas["BookEntry"] => ({
+  owner,
+  name: owner,
+  side: "device",
+  segment: "gw",
+  territory: "gw",
+  origin: address ? "fixed" : "leased",
+  address,
+  from: address ? null : "192.168.8.20-192.168.8.199",
+  prefixLength: 24,
+  servers: address ? [] : ["gw"],
+  gateway: "192.168.8.1",
+  nameServers: [],
+  hardware: null,
+  clashes: false,
+  ...more,
+});
+
+describe("ProofStation", () => {
+  it("opens with the verdict, the needs and the internet of each device", () => {
+    open("");
+    expect(screen.getByRole("heading", { level: 1, name: "Will not work" })).toBeInTheDocument();
+    expect(screen.getByRole("region", { name: "Ordinary internet, table" })).toHaveTextContent("Kitchen phone");
+  });
+
+  it("sorts addresses by their numbers", async () => {
+    open("?part=addresses", { "/proof/addresses": [entry("a", "192.168.8.100"), entry("b", "192.168.8.9"), entry("c", null)] });
+    const owners = () => within(screen.getByRole("table")).getAllByRole("row").slice(1).map((r) => r.textContent.slice(0, 1));
+    expect(await screen.findByText("192.168.8.9/24")).toBeInTheDocument();
+    fireEvent.click(screen.getByRole("button", { name: "Address" }));
+    expect(owners()).toEqual(["b", "c", "a"]);
+    fireEvent.click(screen.getByRole("button", { name: "Address" }));
+    expect(owners()).toEqual(["a", "c", "b"]);
+    fireEvent.change(screen.getByLabelText("Show only what contains"), { target: { value: "leased by GW" } });
+    expect(owners()).toEqual(["c"]);
+    fireEvent.change(screen.getByLabelText("Show only what contains"), { target: { value: "nobody" } });
+    expect(screen.getByText("Nothing contains that.")).toBeInTheDocument();
+  });
+
+  it("asks for the way that was chosen and says why it cannot", async () => {
+    const asked = open("?part=reach&from=loft-console&to=printer");
+    expect(await screen.findByText("Not that.")).toBeInTheDocument();
+    expect(asked).toContain(`/api/jobs/1/proof/path?setUp=${proof.setUp}&from=loft-console&to=printer`);
+  });
+
+  it("shows what a trial comes to", async () => {
+    const difference: Schemas["ProofDifference"] = { verdict: { kind: "willNotWork", sentence: "It breaks." }, moved: [], stayed: 0 };
+    open("?part=whatIf&trial=off:gw", {
+      "/proof/trials": [{ id: "off:gw", kind: "powerOff", label: "gw is off" }],
+      "/proof/trial": { trial: { id: "off:gw", kind: "powerOff", label: "gw is off" }, how: "", phases: [{ when: "At once", difference }] },
+    });
+    expect(await screen.findByRole("heading", { name: "At once" })).toBeInTheDocument();
+    expect(screen.getByText("Everything is as it was.")).toBeInTheDocument();
+  });
+});
+
+const ladder: Schemas["LadderDocument"] = {
+  kind: "lease",
+  title: "a is leased an address",
+  answer: { kind: "yes", causes: [], outcomes: [] },
+  stoppedBy: null,
+  actors: [
+    { id: "a", name: "Laptop" },
+    { id: "gw", name: "Gateway" },
+  ],
+  steps: [
+    { number: 1, afterMs: 0, segment: "gw", from: "a", to: null, hears: ["gw"], kind: "lease", text: "Laptop asks everybody for an address", details: [{ label: "53 message", value: "discover" }] },
+    { number: 2, afterMs: 43_200_000, segment: "gw", from: "gw", to: "a", hears: [], kind: "lease", text: "Gateway offers 192.168.8.20", details: [{ label: "53 message", value: "offer" }] },
+  ],
+  notes: [],
+  wires: [],
+};
+
+describe("Ladder", () => {
+  it("is gone through step by step, with what stands in each", () => {
+    const stepTo = vi.fn();
+    const shown = (step: number) => (
+      <ChakraProvider value={system}>
+        <Ladder ladder={ladder} step={step} stepTo={stepTo} />
+      </ChakraProvider>
+    );
+    const { rerender } = render(shown(0));
+    expect(screen.getByRole("region", { name: "What stands in it" })).toHaveTextContent("discover");
+    expect(screen.getByRole("button", { name: /Step back/ })).toBeDisabled();
+    fireEvent.click(screen.getByRole("button", { name: /Next step/ }));
+    expect(stepTo).toHaveBeenCalledWith(1);
+    rerender(shown(1));
+    expect(screen.getByRole("region", { name: "What stands in it" })).toHaveTextContent("offer");
+    expect(screen.getByRole("button", { name: /12 h/ })).toHaveAttribute("aria-current", "step");
+    expect(screen.getByRole("button", { name: /Next step/ })).toBeDisabled();
+  });
+
+  it("stays within its steps", () => {
+    render(
+      <ChakraProvider value={system}>
+        <Ladder ladder={ladder} step={99} stepTo={vi.fn()} />
+      </ChakraProvider>,
+    );
+    expect(screen.getByText("2 of 2")).toBeInTheDocument();
+  });
+});
+
+describe("Moves", () => {
+  it("tells what got worse before what got better", () => {
+    const moved = (trend: Schemas["Trend"], about: string): Schemas["Moved"] => ({ kind: "internet", trend, about, before: "yes", after: "no", why: null, subjects: [] });
+    render(
+      <ChakraProvider value={system}>
+        <Moves difference={{ verdict: { kind: "works", sentence: "So so." }, moved: [moved("better", "One"), moved("worse", "Two")], stayed: 1 }} />
+      </ChakraProvider>,
+    );
+    expect(screen.getAllByRole("heading", { level: 3 }).map((h) => h.textContent)).toEqual(["▲ Got better", "▼ Got worse"].sort((a, b) => (a.includes("worse") ? -1 : b.includes("worse") ? 1 : 0)));
+    expect(screen.getByText("1 answer about a device or need stayed as they were.")).toBeInTheDocument();
+  });
+});
