@@ -24,8 +24,9 @@ public static class Paths
             return null;
         }
         var (way, legs) = seen.Tracer.Packets(seen.Network.Find(from, Side.Device)!, seen.Network.Find(to, Side.Device)!);
-        // The table knows whom to name where packets merely go astray.
-        return Told(seen, from, to, cell.Answer, cell.Answer.Kind == AnswerKind.No ? cell.Via : way.Routers, cell.StoppedBy, legs);
+        // Where packets merely go astray the table knows whom to name, and the way is shown as far as that one.
+        var astray = cell.Answer.Kind == AnswerKind.No && cell.StoppedBy != way.StoppedBy;
+        return Told(seen, from, to, cell.Answer, astray ? [] : way.Routers, cell.StoppedBy, astray ? [] : legs);
     }
 
     /// <summary>A device's way to the internet; null where it is not in use.</summary>

@@ -850,6 +850,7 @@ export interface components {
         InternetFact: {
             device: string;
             answer: components["schemas"]["Answer"];
+            sure: boolean;
             seenAs: string;
             seenAddress: null | components["schemas"]["Ipv4Address"];
             translators: string[];

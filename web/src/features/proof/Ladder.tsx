@@ -23,7 +23,8 @@ export function Ladder({ ladder, step, stepTo }: { ladder: Document; step: numbe
     }
   }, [step, current]);
   const width = Math.max(2, ladder.actors.length) * lane;
-  const least = `${width + 68 + 224}px`;
+  // Where there is room the words stand beside the arrows, else above them.
+  const least = { base: `${width + 68}px`, lg: `${width + 68 + 224}px` };
   const x = (actor: string) => (ladder.actors.findIndex((a) => a.id === actor) + 0.5) * lane;
   return (
     <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 20rem" }} gap="4" alignItems="start">
@@ -61,6 +62,7 @@ export function Ladder({ ladder, step, stepTo }: { ladder: Document; step: numbe
                     onClick={() => stepTo(i)}
                     display="flex"
                     alignItems="center"
+                    flexWrap={{ base: "wrap", lg: "nowrap" }}
                     width="100%"
                     minH={`${row}px`}
                     font="inherit"
@@ -68,14 +70,14 @@ export function Ladder({ ladder, step, stepTo }: { ladder: Document; step: numbe
                     textAlign="start"
                     cursor="pointer"
                     bg={i === current ? "clay.2" : "transparent"}
-                    opacity={i > current && step > 0 ? 0.45 : 1}
+                    opacity={i > current && step > 0 ? 0.65 : 1}
                     _hover={{ bg: "clay.1" }}
                   >
                     <Mono color="muted" fontSize="xs" display="block" width="4.25rem" flexShrink={0} textAlign="end" pr="1">
                       {time(s.afterMs)}
                     </Mono>
                     <Arrow step={s} width={width} x={x} lanes={ladder.actors.map((a) => x(a.id))} />
-                    <chakra.span flex="1" minW="0" px="2" py="1" fontSize="sm">
+                    <chakra.span flex={{ base: "0 0 100%", lg: "1" }} order={{ base: -1, lg: 0 }} minW="0" px="2" py="1" fontSize="sm">
                       <Said text={s.text} />
                     </chakra.span>
                   </chakra.button>
@@ -129,27 +131,29 @@ function Arrow({ step, width, x, lanes }: { step: Step; width: number; x: (actor
   const others = step.hears.map(x);
   // As tall as its row: the inner picture has its zero in the middle of it.
   return (
-    <chakra.svg width={`${width}px`} alignSelf="stretch" minH={`${row}px`} height="auto" flexShrink={0} aria-hidden>
-      {lanes.map((l) => (
-        <chakra.line key={l} x1={l} x2={l} y1="0" y2="100%" stroke="line.strong" strokeWidth="1" strokeDasharray="2 3" />
-      ))}
-      <svg y="50%" overflow="visible">
-        {step.to ? (
-          <>
-            <chakra.path d={`M${from} 0H${x(step.to)}`} stroke="ink" strokeWidth="1.75" fill="none" />
-            <chakra.path d={head(x(step.to))} fill="ink" />
-          </>
-        ) : (
-          <>
-            <chakra.path d={`M${Math.min(...others, from)} 0H${Math.max(...others, from)}`} stroke="ink" strokeWidth="1.5" strokeDasharray="5 4" fill="none" />
-            {others.map((l) => (
-              <chakra.path key={l} d={head(l)} fill="card" stroke="ink" strokeWidth="1.25" />
-            ))}
-          </>
-        )}
-        <chakra.circle cx={from} cy={0} r="3.5" fill="ink" />
-      </svg>
-    </chakra.svg>
+    <Box position="relative" alignSelf="stretch" width={`${width}px`} minH={`${row}px`} flexShrink={0}>
+      <chakra.svg position="absolute" inset="0" width="100%" height="100%" aria-hidden>
+        {lanes.map((l) => (
+          <chakra.line key={l} x1={l} x2={l} y1="0" y2="100%" stroke="line.strong" strokeWidth="1" strokeDasharray="2 3" />
+        ))}
+        <svg y="50%" overflow="visible">
+          {step.to ? (
+            <>
+              <chakra.path d={`M${from} 0H${x(step.to)}`} stroke="ink" strokeWidth="1.75" fill="none" />
+              <chakra.path d={head(x(step.to))} fill="ink" />
+            </>
+          ) : (
+            <>
+              <chakra.path d={`M${Math.min(...others, from)} 0H${Math.max(...others, from)}`} stroke="ink" strokeWidth="1.5" strokeDasharray="5 4" fill="none" />
+              {others.map((l) => (
+                <chakra.path key={l} d={head(l)} fill="card" stroke="ink" strokeWidth="1.25" />
+              ))}
+            </>
+          )}
+          <chakra.circle cx={from} cy={0} r="3.5" fill="ink" />
+        </svg>
+      </chakra.svg>
+    </Box>
   );
 }
 

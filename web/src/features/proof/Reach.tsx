@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
+import { Check, CircleQuestionMark, Contrast, X } from "lucide-react";
 import { api, type AnswerKind, type JobState, type Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { Said } from "../../ui/Said";
@@ -14,7 +15,11 @@ type Path = Schemas["PathFact"];
 
 const colour = (kind: AnswerKind) => (kind === "yes" ? "moss" : kind === "unknown" ? "ochre" : "brick");
 /** Told apart without colour too. */
-const sign: Record<AnswerKind, string> = { yes: "✓", no: "✕", luck: "◐", unknown: "?" };
+const signs = { yes: Check, no: X, luck: Contrast, unknown: CircleQuestionMark };
+function Sign({ kind }: { kind: AnswerKind }) {
+  const Icon = signs[kind];
+  return <Icon size={16} strokeWidth={2.6} aria-hidden style={{ display: "inline", verticalAlign: "-0.15em" }} />;
+}
 const idle = { from: null, start: () => undefined, finish: () => undefined, over: () => undefined };
 
 /** Who reaches whom: class by class, opened to pairs, each explained and drawn. */
@@ -30,8 +35,9 @@ export function Reach({ state }: { state: JobState }) {
 
   const cell = (label: string, kind: AnswerKind, chosen: boolean, choose: () => void) => (
     <chakra.td key={label} p="0.5" textAlign="center" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
-      <chakra.button type="button" aria-label={`${label}: ${answerWords[kind]}`} aria-pressed={chosen} title={`${label}: ${answerWords[kind]}`} onClick={choose} minW="7" minH="7" rounded="sm" cursor="pointer" color={colour(kind)} fontWeight="700" bg={chosen ? "clay.3" : "clay.1"} outline={chosen ? "2px solid" : undefined} outlineColor="copper">
-        {sign[kind]}
+      <chakra.button type="button" aria-pressed={chosen} title={`${label}: ${answerWords[kind]}`} onClick={choose} minW="7" minH="7" rounded="sm" cursor="pointer" color={colour(kind)} fontWeight="700" bg={chosen ? "clay.3" : "clay.1"} outline={chosen ? "2px solid" : undefined} outlineColor="copper">
+        <Sign kind={kind} />
+        <Unseen>{` ${label}: ${answerWords[kind]}`}</Unseen>
       </chakra.button>
     </chakra.td>
   );
@@ -41,8 +47,8 @@ export function Reach({ state }: { state: JobState }) {
         <Box color="muted" fontSize="sm">
           Who opens a connection, down; to whom, across. Devices of which the same is so share a row. {(["yes", "luck", "unknown", "no"] as const).map((k) => (
             <chakra.span key={k} whiteSpace="nowrap" mr="2">
-              <chakra.span color={colour(k)} fontWeight="700" aria-hidden>
-                {sign[k]}
+              <chakra.span color={colour(k)}>
+                <Sign kind={k} />
               </chakra.span>{" "}
               {answerWords[k]}
             </chakra.span>
