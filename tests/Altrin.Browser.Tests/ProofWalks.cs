@@ -110,15 +110,21 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
         browser.See("Who has which address");
         var file = browser.Find("//a[contains(.,'Hosts file')]").GetAttribute("href")!;
         Assert.Contains("192.168.8.1\thall-gateway", (string)browser.Driver.ExecuteAsyncScript("const done=arguments[1]; fetch(arguments[0]).then(r=>r.text()).then(done)", file)!);
+        browser.Click("//select[@aria-label='Colours']/option[@value='dark']");
+        browser.Until(() => Dark() ? "dark" : null, "the dark colours");
         browser.Cdp("Emulation.setEmulatedMedia", new() { ["media"] = "print" });
         try
         {
+            browser.Until(() => Dark() ? null : "light", "light colours on paper");
             Assert.All(browser.Driver.FindElements(By.XPath("//header | //main//button")), e => Assert.False(e.Displayed));
             Assert.True(browser.Find("//table").Displayed);
         }
         finally
         {
             browser.Cdp("Emulation.setEmulatedMedia", new() { ["media"] = "" });
+            browser.Script("localStorage.removeItem('altrin-colours')");
         }
+
+        bool Dark() => browser.Script("return document.documentElement.classList.contains('dark')") is true;
     }
 }

@@ -15,15 +15,18 @@ export function ColourModeProvider({ children }: { children: ReactNode }) {
   const [choice, choose] = useState(stored);
   useEffect(() => {
     const system = matchMedia("(prefers-color-scheme: dark)");
+    // Paper is white, and what is light on dark would be lost on it.
+    const paper = matchMedia("print");
     const apply = () => {
-      const dark = choice === "dark" || (choice === "system" && system.matches);
+      const dark = !paper.matches && (choice === "dark" || (choice === "system" && system.matches));
       document.documentElement.classList.toggle("dark", dark);
       document.documentElement.style.colorScheme = dark ? "dark" : "light";
     };
     localStorage.setItem(key, choice);
     apply();
-    system.addEventListener("change", apply);
-    return () => system.removeEventListener("change", apply);
+    const asked = [system, paper];
+    asked.forEach((query) => query.addEventListener("change", apply));
+    return () => asked.forEach((query) => query.removeEventListener("change", apply));
   }, [choice]);
   const value = useMemo(() => ({ choice, choose }), [choice]);
   return <Context.Provider value={value}>{children}</Context.Provider>;

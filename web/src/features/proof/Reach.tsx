@@ -98,24 +98,38 @@ export function Reach({ state }: { state: JobState }) {
             </tbody>
           </chakra.table>
         </Box>
-        {inbound.length > 0 && (
-          <Box as="section" aria-label="From the street inward">
-            <chakra.h2 fontSize="md">From the street inward</chakra.h2>
-            {inbound.map((n) => (
-              <Flex key={n.need} gap="2" align="center">
-                <chakra.table>
-                  <tbody>
-                    <tr>{cell(needWords(design, n.need), n.answer.kind, from === "internet" && to === n.need, () => show({ from: "internet", to: n.need }))}</tr>
-                  </tbody>
-                </chakra.table>
-                {needWords(design, n.need)}
-              </Flex>
-            ))}
-            <Box fontSize="xs" color="muted">
-              Over IPv4 only.
-            </Box>
+        <Box as="section" aria-label="From the street inward">
+          <chakra.h2 fontSize="md">From the street inward</chakra.h2>
+          {inbound.map((n) => (
+            <Flex key={n.need} gap="2" align="center">
+              <chakra.table>
+                <tbody>
+                  <tr>{cell(needWords(design, n.need), n.answer.kind, from === "internet" && to === n.need, () => show({ from: "internet", to: n.need }))}</tr>
+                </tbody>
+              </chakra.table>
+              {needWords(design, n.need)}
+            </Flex>
+          ))}
+          {proof.facts.inbound.map((f) => (
+            <Flex key={`${f.router} ${f.protocol} ${f.port}`} gap="2" align="start" pl="1.5" py="0.5">
+              <chakra.span color={colour(f.answer.kind)} pt="0.5">
+                <Sign kind={f.answer.kind} />
+              </chakra.span>
+              <Box>
+                {f.protocol.toUpperCase()} port {f.port}, let in by {nameOf(design, f.router)}: {f.arrivesAt ? `arrives at ${nameOf(design, f.arrivesAt)}` : answerWords[f.answer.kind]}
+                {f.answer.kind !== "yes" && f.answer.causes[0] && (
+                  <Box fontSize="sm" color="muted">
+                    <Said text={f.answer.causes[0].text} />
+                  </Box>
+                )}
+              </Box>
+            </Flex>
+          ))}
+          {inbound.length + proof.facts.inbound.length === 0 && <Box color="muted">Nothing is asked for from outside, and no port is let in.</Box>}
+          <Box fontSize="xs" color="muted">
+            Over IPv4 only.
           </Box>
-        )}
+        </Box>
         <Box as="section" aria-label="Why" aria-live="polite" bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" p="3">
           {from === null || to === null ? (
             <Box color="muted">Choose a field of the table: it is explained here and drawn beside.</Box>
