@@ -43,19 +43,20 @@ public static class Living
                 held[at] = now;
             }
         }
+        var having = network.Interfaces.SelectMany(i => AddressesOf(held, i).Distinct().Select(a => (Key: (i.Segment, a), Host: i))).ToLookup(h => h.Key, h => h.Host);
         return situation with
         {
             Memory = memory with
             {
                 Held = [.. held.OrderBy(h => h.Owner, StringComparer.Ordinal).ThenBy(h => h.Side)],
                 Bindings = bindings,
-                Tables = [.. network.Interfaces.Where(i => i.Linked).Select(i => Noted(network, held, memory, i)).OfType<TableEntry>()],
+                Tables = [.. network.Interfaces.Where(i => i.Linked).Select(i => Noted(network, held, having, memory, i)).OfType<TableEntry>()],
             },
         };
     }
 
     /// <summary>What stands in a host's table for its gateway: who answers there now, or who did for as long as that is believed.</summary>
-    private static TableEntry? Noted(Network network, List<HeldBy> held, Memory memory, Interface host)
+    private static TableEntry? Noted(Network network, List<HeldBy> held, ILookup<(string, Ipv4Address), Interface> having, Memory memory, Interface host)
     {
         var gateway = host.Setting is Fixed typed ? typed.Gateway : held.Find(h => h.Owner == host.Owner && h.Side == host.Side)?.Leases is [var lease, ..] ? lease.Gateway : null;
         if (gateway is not { } address)
@@ -63,7 +64,7 @@ public static class Living
             return null;
         }
         var link = LinkOf(network, host, memory);
-        var there = network.Segment(host.Segment).Interfaces.Where(i => i.Owner != host.Owner && Has(held, i, address)).ToList();
+        var there = having[(host.Segment, address)].Where(i => i.Owner != host.Owner).ToList();
         var before = memory.Tables.FirstOrDefault(t => t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Link == link && t.Until > memory.Minute);
         return before is not null && (there is not [var same] || same.Owner != before.Holder || same.Side != before.HolderSide) ? before
             : there is [var one] ? new(host.Owner, host.Side, link, address, one.Owner, one.Side, memory.Minute + TableEntry.MostMinutes)
@@ -144,6 +145,8 @@ public static class Living
     private static bool Answers(Network network, List<HeldBy> held, Interface asker, Ipv4Address address) => network.Segment(asker.Segment).Interfaces
         .Any(i => i.Owner != asker.Owner && i.Linked && Has(held, i, address));
 
-    private static bool Has(List<HeldBy> held, Interface host, Ipv4Address address) =>
-        host.Setting is Fixed typed ? typed.Address.Address == address : held.Exists(h => h.Owner == host.Owner && h.Side == host.Side && h.Leases.Any(l => l.Address == address));
+    private static bool Has(List<HeldBy> held, Interface host, Ipv4Address address) => AddressesOf(held, host).Contains(address);
+
+    private static IEnumerable<Ipv4Address> AddressesOf(List<HeldBy> held, Interface host) =>
+        host.Setting is Fixed typed ? [typed.Address.Address] : held.Find(h => h.Owner == host.Owner && h.Side == host.Side)?.Leases.Select(l => l.Address) ?? [];
 }
