@@ -94,4 +94,27 @@ public sealed class PrintoutTests
     [InlineData(PrintoutStyle.Ipconfig, "ipconfig /all", "   Media State . . . . . . . . . . . : Media disconnected\n")]
     [InlineData(PrintoutStyle.Ifconfig, "ifconfig", "\tstatus: inactive\n")]
     public void An_empty_socket_says_so(PrintoutStyle style, string command, string words) => Assert.Contains(words, At(Home.WithGateway().Loose("x"), "x", style)[command]);
+
+    /// <summary>From every seat of a random home every family of commands prints something, and the same lines whichever family asks for the address.</summary>
+    [Theory]
+    [InlineData(31)]
+    [InlineData(32)]
+    [InlineData(33)]
+    [InlineData(34)]
+    public void Every_seat_prints(int seed)
+    {
+        var design = DesignGenerator.Make(seed, 5);
+        foreach (var seat in Seats.Of(design))
+        {
+            var (seen, owner) = Seats.Stand(design, seat.Id).Value;
+            var trace = Looking.To(seen, owner, Core.Networks.Provider.Host);
+            var own = Looking.From(seen, owner)!.Addresses.Select(a => a.Address).OfType<Core.Addressing.Ipv4Address>().ToList();
+            foreach (var style in Enum.GetValues<PrintoutStyle>())
+            {
+                var printed = Printout.Of(seen, owner, trace, style);
+                Assert.All(own, a => Assert.Contains($"{a}", printed[0].Text));
+                Assert.All(printed.TakeLast(2), p => Assert.Contains($"{Core.Networks.Provider.Host}", p.Text));
+            }
+        }
+    }
 }

@@ -158,8 +158,9 @@ public static class LeaseLadder
         script.Send(asker.Segment, server ?? asker, server is null || message.Kind == DhcpKind.Nak ? null : asker, payload, text);
     }
 
+    /// <summary>The side with which a server answers: a router's inner one, or the page of an access point whose server woke.</summary>
     private static Interface ServerOf(Observation seen, string segment, ServerSeat seat) =>
-        seen.Network.Segment(segment).Interfaces.First(i => i.Owner == (GuestId.BoxOf(seat.Owner) ?? seat.Owner) && (i.IsInner || i.Side == Side.Provider));
+        seen.Network.Segment(segment).Interfaces.Where(i => i.Owner == (GuestId.BoxOf(seat.Owner) ?? seat.Owner)).OrderBy(i => !i.IsInner && i.Side != Side.Provider).First();
 
     private static Interface? Holder(Observation seen, Interface asker, Ipv4Address address) =>
         seen.Hosts.Holders(asker.Segment, address).FirstOrDefault(h => h.Owner != asker.Owner && h.Linked && h.Setting is Fixed);

@@ -29,14 +29,15 @@ public static class Seats
 {
     private const string Guest = "guest";
 
-    /// <summary>Everything that one can stand at: devices, boxes in use, free ports, and names on the air.</summary>
+    /// <summary>Everything that one can stand at: devices, boxes with an address side, free ports, and names on the air.</summary>
     public static IReadOnlyList<Seat> Of(Design design)
     {
+        var speaking = Compiler.Compile(design, Situation.Settled).Interfaces.Select(i => i.Owner).ToHashSet(StringComparer.Ordinal);
         var boxes = design.SetUp.Boxes.Select(b => design.Box(b.Box)).OfType<Box>().OrderBy(b => b.Id, StringComparer.Ordinal).ToList();
         return
         [
             .. design.SetUp.Devices.OrderBy(d => d.Device, StringComparer.Ordinal).Select(d => new Seat(d.Device, SeatKind.Device, design.NameOf(d.Device))),
-            .. boxes.Select(b => new Seat(b.Id, SeatKind.Box, b.Name)),
+            .. boxes.Where(b => speaking.Contains(b.Id)).Select(b => new Seat(b.Id, SeatKind.Box, b.Name)),
             .. boxes.SelectMany(b => b.Profile.Ports.Select(p => new PortRef(b.Id, p.Id))).Where(p => design.CableAt(p) is null).Select(p => new Seat(p.ToString(), SeatKind.Port, $"laptop in {PortWords.Of(design, p)}")),
             .. boxes.SelectMany(b => Airs(design, b.Id)).Select(a => new Seat($"{a.Box}/{Radio(a)}", SeatKind.Wifi, $"laptop in \"{a.Setting.Name}\" of {design.NameOf(a.Box)}{(a.Guest ? ", as a guest" : $", {BandWords.Of(a.Radio.Band)}")}")),
         ];

@@ -76,6 +76,14 @@ public sealed class LadderTests
     }
 
     [Fact]
+    public void A_server_that_woke_answers_like_any_other()
+    {
+        var ladder = LeaseLadder.Of(Seen(Home.New().Point("point").Wakes("point").Wired("a", "point/lan1")), "a")!;
+        Assert.Equal("point offers 192.168.10.100, gateway 192.168.10.1, names 192.168.10.1", ladder.Frames[1].Text);
+        Assert.True(ladder.Answer.IsYes);
+    }
+
+    [Fact]
     public void Nobody_asks_who_is_set_by_hand_or_not_in_use()
     {
         Assert.Null(LeaseLadder.Of(Seen(House()), "b"));
@@ -132,6 +140,10 @@ public sealed class LadderTests
     [InlineData(4)]
     [InlineData(5)]
     [InlineData(6)]
+    [InlineData(7)]
+    [InlineData(8)]
+    [InlineData(9)]
+    [InlineData(10)]
     public void Ladders_end_as_the_facts_say(int seed)
     {
         var seen = Judging.Prove(DesignGenerator.Make(seed, 6)).Observation;
@@ -145,6 +157,7 @@ public sealed class LadderTests
             Assert.True(ladder.Frames.Zip(ladder.Frames.Skip(1)).All(p => p.First.At <= p.Second.At));
         }
         Assert.All(seen.Sheet.Internet, i => Assert.Equal(i.Packets.Kind, ConnectionLadder.ToInternet(seen, i.Device)!.Answer.Kind));
+        Assert.All(LeaseLadder.Askers(seen.Network), a => Assert.NotNull(LeaseLadder.Of(seen, a.Owner)));
         Assert.All(seen.Sheet.Leases.Where(l => l.Side == Side.Device && seen.Network.Find(l.Owner, l.Side)!.Linked), l => Assert.Equal(l.Offers.Count > 0, LeaseLadder.Of(seen, l.Owner)!.Frames.Any(f => f.Payload is DhcpPayload { Message.Kind: DhcpKind.Offer })));
     }
 }
