@@ -29,15 +29,15 @@ internal static class ProofTables
         }));
         Table(console, "Internet", ["Device", "Answer", "Translated by", "Why"], sheet.Internet.Select(i => new[]
         {
-            design.NameOf(i.Device), Word(i.Answer.Kind), string.Join(", then ", i.Translators.Select(t => t == PortRef.Street ? "the provider" : design.NameOf(t))), i.Answer.Why,
+            design.NameOf(i.Device), AnswerWords.Of(i.Answer.Kind), string.Join(", then ", i.Translators.Select(t => t == PortRef.Street ? "the provider" : design.NameOf(t))), i.Answer.Why,
         }));
         Table(console, "Needs", ["Device", "Asked for", "Answer", "Why"], sheet.Needs.Select(n => new[]
         {
-            design.NameOf(n.Device), Need(design, n.Need), Word(n.Answer.Kind), n.Answer.Why,
+            design.NameOf(n.Device), Need(design, n.Need), AnswerWords.Of(n.Answer.Kind), n.Answer.Why,
         }));
         Table(console, "Who reaches whom", ["From", "To", "Answer", "Why"], sheet.Reach.Cells.Select(c => new[]
         {
-            Members(design, sheet, c.From), c.From == c.To ? "each other" : Members(design, sheet, c.To), Word(c.Answer.Kind), c.Answer.Why,
+            Members(design, sheet, c.From), c.From == c.To ? "each other" : Members(design, sheet, c.To), AnswerWords.Of(c.Answer.Kind), c.Answer.Why,
         }));
     }
 
@@ -132,13 +132,5 @@ internal static class ProofTables
         Side.Page => "page",
         Side.Guest => "among guests",
         _ => "",
-    };
-
-    private static string Word(AnswerKind kind) => kind switch
-    {
-        AnswerKind.Yes => "yes",
-        AnswerKind.No => "no",
-        AnswerKind.Luck => "by luck",
-        _ => "not known",
     };
 }

@@ -19,6 +19,19 @@ public sealed class CaptureTests
 
     private static Observation Seen(Home home) => Judging.Prove(home.Design).Observation;
 
+    /// <summary>The same port asked for and let in over UDP.</summary>
+    private static Home Udp(Home home) => home.Needs(n => n is ReachFromOutside reach ? reach with { Protocol = Protocol.Udp } : n)
+        .Edit<RouterMode>("gw", m => m with { Forwards = [.. m.Forwards.Select(f => f with { Protocol = Protocol.Udp })] }).Edit<RouterMode>("in", m => m with { Forwards = [.. m.Forwards.Select(f => f with { Protocol = Protocol.Udp })] });
+
+    [Fact]
+    public void Tshark_sees_a_datagram_let_in_and_answered()
+    {
+        Dissector.Need();
+        var ladder = ConnectionLadder.FromInternet(Seen(Udp(House())), "reach-a")!;
+        Assert.True(ladder.Answer.IsYes);
+        Assert.Equal([["198.51.100.10", "192.168.20.5", "8443"], ["192.168.20.5", "198.51.100.10", ladder.Frames.Select(f => f.Payload).OfType<UdpPayload>().Last().TargetPort.ToString(CultureInfo.InvariantCulture)]], Dissector.Fields(CaptureFile.Write(ladder, "in"), "udp", "ip.src", "ip.dst", "udp.dstport"));
+    }
+
     private static IEnumerable<Ladder> All()
     {
         var seen = Seen(House());
@@ -28,7 +41,7 @@ public sealed class CaptureTests
         [
             .. new[] { "a", "b", "c", "gw" }.Select(o => LeaseLadder.Of(seen, o)!), LeaseLadder.Of(alone, "x")!, LeaseLadder.Of(raced, "a")!,
             ConnectionLadder.FromInternet(seen, "reach-a")!, ConnectionLadder.Between(seen, "b", "d")!, ConnectionLadder.Between(seen, "a", "b")!, ConnectionLadder.Between(seen, "b", "a")!,
-            ConnectionLadder.ToInternet(seen, "a")!, DiscoveryLadder.Of(seen, "b", "d")!, DiscoveryLadder.Of(seen, "b", "a")!,
+            ConnectionLadder.FromInternet(Seen(Udp(House())), "reach-a")!, ConnectionLadder.ToInternet(seen, "a")!, DiscoveryLadder.Of(seen, "b", "d")!, DiscoveryLadder.Of(seen, "b", "a")!,
         ];
     }
 

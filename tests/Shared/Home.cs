@@ -119,14 +119,17 @@ public sealed class Home
     /// <summary>An access point whose address server comes on when it hears no other.</summary>
     public Home Wakes(string box) => Profile(box, p => p with { Habits = p.Habits with { ServesWhenAlone = Known.Yes }, FactoryAddress = Own("192.168.10.1/24"), FactoryPool = Range("192.168.10.100-192.168.10.199") });
 
-    /// <summary>Every need for a port is asked for by the device itself.</summary>
-    public Home AsksItself() => Do(() =>
+    /// <summary>Every need, edited.</summary>
+    public Home Needs(Func<Need, Need> edit) => Do(() =>
     {
         for (var i = 0; i < _needs.Count; i++)
         {
-            _needs[i] = _needs[i] is ReachFromOutside reach ? reach with { AsksItself = true } : _needs[i];
+            _needs[i] = edit(_needs[i]);
         }
     });
+
+    /// <summary>Every need for a port is asked for by the device itself.</summary>
+    public Home AsksItself() => Needs(n => n is ReachFromOutside reach ? reach with { AsksItself = true } : n);
 
     public Home Cable(string a, string b) => Do(() => _cables.Add(new($"{a}-{b}".Replace('/', '-'), PortRef.Read(a), PortRef.Read(b), Core.Sites.Medium.Cat6, null)));
 

@@ -16,7 +16,7 @@ public static class LeaseLadder
     private static readonly TimeSpan Tried = TimeSpan.FromSeconds(1);
 
     /// <summary>Everybody in use who asks for an address, by owner and side.</summary>
-    public static IReadOnlyList<Interface> Askers(Network network) => [.. network.Interfaces.Where(i => i is { Setting: Automatic, Linked: true })];
+    public static IReadOnlyList<Interface> Askers(Network network) => [.. network.Interfaces.Where(i => i.AsksNow)];
 
     /// <summary>The lease of a box or device; null where it does not ask, or is connected to nothing.</summary>
     /// <param name="seen">The network.</param>
@@ -53,7 +53,14 @@ public static class LeaseLadder
         {
             notes.Add("A ring takes the segment down: nothing of this gets through while it is closed.");
         }
-        var answer = offers.Count == 1 ? Answer.Yes : Answer.OneOf([.. offers.Select(o => ($"leased by {seen.Network.NameOf(o.Server)}", Answer.Yes))]);
+        // Whoever is declined again and again goes without; where there are fewer leases than askers, somebody does.
+        var answer = exchange.Leases.Count == 0 ? Answer.No(Taken(seen, asker, exchange)) : Answer.Yes;
+        var races = seen.Leasing.Holdings(asker).SelectMany(h => seen.Hosts.Races(asker, h)).DistinctBy(c => c.Identity).ToList();
+        if (races.Exists(c => c.Code is CauseCodes.PoolTooSmall or CauseCodes.SeveralAtStreet))
+        {
+            answer = answer.And(Answer.ByLuck(races));
+        }
+        notes.AddRange(races.Select(c => c.Text));
         foreach (var offer in offers)
         {
             if (seen.Tracer.World.Proxied(asker, offer.Server) is var (_, through, why))
@@ -61,8 +68,13 @@ public static class LeaseLadder
                 answer = through == Known.No ? Answer.No(why) : Answer.ByLuck(why);
             }
         }
-        notes.AddRange(answer.Causes.Select(c => c.Text));
-        return new(LadderKind.Lease, title, answer, answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault(), script.Frames, notes);
+        return new(LadderKind.Lease, title, answer, answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault(), script.Frames, [.. notes.Concat(answer.Causes.Select(c => c.Text)).Distinct()]);
+    }
+
+    private static Cause Taken(Observation seen, Interface asker, Networks.Exchange exchange)
+    {
+        var address = exchange.Messages.LastOrDefault(m => m.Given is not null)?.Given ?? default;
+        return Cause.Of(CauseCodes.AddressTwice, $"{address} is offered again and again, and somebody else has it.", Holder(seen, asker, address) is { } holder ? [asker.Owner, holder.Owner] : [asker.Owner]);
     }
 
     private static Ladder Unanswered(Observation seen, Interface asker, Script script, string title)

@@ -54,7 +54,7 @@ internal sealed class Addresses(World world, Choices choices)
         }
         // Where neither address nor range is known, a stand-in beside the gateway does: nobody else is asked for it. Where the
         // pool is too small for everybody, whoever gets the address does not share it with those that the way has met.
-        var own = held.Exact ?? held.Example ?? held.From?.First ?? new Ipv4Address((held.Gateway?.Bits ?? 0) + 1);
+        var own = held.Shown ?? new Ipv4Address((held.Gateway?.Bits ?? 0) + 1);
         if (held is { Exact: null, From: { } range })
         {
             own = InPart(host, range, own);

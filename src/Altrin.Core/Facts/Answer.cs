@@ -15,6 +15,20 @@ public enum AnswerKind
     Unknown,
 }
 
+/// <summary>Answers in words.</summary>
+public static class AnswerWords
+{
+    /// <summary>One of the four, in a word or two.</summary>
+    public static string Of(AnswerKind kind) => kind switch
+    {
+        AnswerKind.Yes => "yes",
+        AnswerKind.No => "no",
+        AnswerKind.Luck => "by luck",
+        AnswerKind.Unknown => "not known",
+        _ => throw new ArgumentOutOfRangeException(nameof(kind)),
+    };
+}
+
 /// <summary>Why an answer is not a plain yes.</summary>
 /// <param name="Code">One of <see cref="CauseCodes"/>.</param>
 /// <param name="Subjects">Ids that it is about, in ordinal order.</param>

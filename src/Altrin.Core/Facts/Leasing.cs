@@ -48,6 +48,9 @@ public sealed record Holding(
     /// <summary>Whether the host chose it itself, since nobody answered: it serves between such hosts and leads nowhere.</summary>
     public bool SelfAssigned => Server is null && From == OfOnesOwn;
 
+    /// <summary>The address, or an example of its range where the server decides; null where nothing is known.</summary>
+    public Ipv4Address? Shown => Exact ?? Example ?? From?.First;
+
     /// <summary>The subnet that its owner believes in; null where its address is not known.</summary>
     public Subnet? Subnet => (Exact ?? From?.First) is { } address ? Addressing.Subnet.Containing(address, PrefixLength) : null;
 }

@@ -60,7 +60,7 @@ public static class Looking
         }
         // An example address stands for whoever may have it: everything that is shown goes by the same examples.
         var meant = seen.Hosts.Holders(seat.Segment, target).Count > 0 ? null
-            : seen.Network.Interfaces.Where(i => i.Linked && seen.Leasing.Holdings(i) is [{ Exact: null } held, ..] && (held.Example ?? held.From?.First) == target).OrderBy(i => i.Segment != seat.Segment).FirstOrDefault();
+            : seen.Network.Interfaces.Where(i => i.Linked && seen.Leasing.Holdings(i) is [{ Exact: null } held, ..] && held.Shown == target).OrderBy(i => i.Segment != seat.Segment).FirstOrDefault();
         var route = meant is null ? seen.Tracer.To(seat, target) : seen.Tracer.To(seat, meant);
         // The first segment is the seat's own; from then on each is that of the side by which the next one was entered.
         var hops = route.Routers.Zip(route.Segments.Skip(1)).Select(h => Hop(h.First, h.Second)).ToList();

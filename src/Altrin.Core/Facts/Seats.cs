@@ -22,7 +22,8 @@ public enum SeatKind
 /// <param name="Id">A box or device; a port such as "hall-gateway/lan3"; a radio such as "hall-gateway/r5"; "hall-gateway/guest".</param>
 /// <param name="Kind">What it is.</param>
 /// <param name="Name">In words.</param>
-public sealed record Seat(string Id, SeatKind Kind, string Name);
+/// <param name="Asks">Whether it asks for an address now; a laptop that is not there yet does not.</param>
+public sealed record Seat(string Id, SeatKind Kind, string Name, bool Asks);
 
 /// <summary>Where one can stand in a home, and how it looks from there.</summary>
 public static class Seats
@@ -32,14 +33,15 @@ public static class Seats
     /// <summary>Everything that one can stand at: devices, boxes with an address side, free ports, and names on the air.</summary>
     public static IReadOnlyList<Seat> Of(Design design)
     {
-        var speaking = Compiler.Compile(design, Situation.Settled).Interfaces.Select(i => i.Owner).ToHashSet(StringComparer.Ordinal);
+        var sides = Compiler.Compile(design, Situation.Settled).Interfaces.ToLookup(i => i.Owner, StringComparer.Ordinal);
+        bool Asks(string owner) => sides[owner].Any(i => i.AsksNow);
         var boxes = design.SetUp.Boxes.Select(b => design.Box(b.Box)).OfType<Box>().OrderBy(b => b.Id, StringComparer.Ordinal).ToList();
         return
         [
-            .. design.SetUp.Devices.OrderBy(d => d.Device, StringComparer.Ordinal).Select(d => new Seat(d.Device, SeatKind.Device, design.NameOf(d.Device))),
-            .. boxes.Where(b => speaking.Contains(b.Id)).Select(b => new Seat(b.Id, SeatKind.Box, b.Name)),
-            .. boxes.SelectMany(b => b.Profile.Ports.Select(p => new PortRef(b.Id, p.Id))).Where(p => design.CableAt(p) is null).Select(p => new Seat(p.ToString(), SeatKind.Port, $"laptop in {PortWords.Of(design, p)}")),
-            .. boxes.SelectMany(b => Airs(design, b.Id)).Select(a => new Seat($"{a.Box}/{Radio(a)}", SeatKind.Wifi, $"laptop in \"{a.Setting.Name}\" of {design.NameOf(a.Box)}{(a.Guest ? ", as a guest" : $", {BandWords.Of(a.Radio.Band)}")}")),
+            .. design.SetUp.Devices.OrderBy(d => d.Device, StringComparer.Ordinal).Select(d => new Seat(d.Device, SeatKind.Device, design.NameOf(d.Device), Asks(d.Device))),
+            .. boxes.Where(b => sides.Contains(b.Id)).Select(b => new Seat(b.Id, SeatKind.Box, b.Name, Asks(b.Id))),
+            .. boxes.SelectMany(b => b.Profile.Ports.Select(p => new PortRef(b.Id, p.Id))).Where(p => design.CableAt(p) is null).Select(p => new Seat(p.ToString(), SeatKind.Port, $"laptop in {PortWords.Of(design, p)}", false)),
+            .. boxes.SelectMany(b => Airs(design, b.Id)).Select(a => new Seat($"{a.Box}/{Radio(a)}", SeatKind.Wifi, $"laptop in \"{a.Setting.Name}\" of {design.NameOf(a.Box)}{(a.Guest ? ", as a guest" : $", {BandWords.Of(a.Radio.Band)}")}", false)),
         ];
     }
 

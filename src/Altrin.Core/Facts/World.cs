@@ -205,7 +205,7 @@ internal sealed class World
     public static string Blame(Interface host, Holding holding) => holding.Server is { } server && server != PortRef.Street ? server : host.Owner;
 
     /// <summary>The address of a host; an example of its range where the server decides; null where it has none.</summary>
-    public Ipv4Address? Address(Interface host) => Leasing.Holdings(host) is [var held, ..] ? held.Exact ?? held.Example ?? held.From?.First : null;
+    public Ipv4Address? Address(Interface host) => Leasing.Holdings(host) is [var held, ..] ? held.Shown : null;
 
     public static InterfaceAddress Own(Interface fixedHost) => ((Fixed)fixedHost.Setting).Address;
 

@@ -127,6 +127,9 @@ public sealed record Interface(string Owner, Side Side, string Segment, bool Lin
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(Owner, Side);
 
+    /// <summary>Whether it asks for its address and anybody could hear it.</summary>
+    public bool AsksNow => Linked && Setting is Automatic;
+
     /// <summary>Whether it is a router's side towards hosts of its own.</summary>
     public bool IsInner => Side is Side.Lan or Side.Guest;
 }

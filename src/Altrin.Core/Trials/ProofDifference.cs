@@ -84,7 +84,7 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
         }
         foreach (var gone in was.Keys.Except(after.Sheet.Internet.Select(i => i.Device)).Order(StringComparer.Ordinal))
         {
-            yield return new(MovedKind.Internet, Trend.Other, $"Internet of {before.Network.NameOf(gone)}", Words(was[gone].Answer.Kind), "off, or not in use", null, [gone]);
+            yield return new(MovedKind.Internet, Trend.Other, $"Internet of {before.Network.NameOf(gone)}", AnswerWords.Of(was[gone].Answer.Kind), "off, or not in use", null, [gone]);
         }
     }
 
@@ -142,7 +142,7 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
                 var to = group.Select(c => c.To).ToList();
                 yield return new(
                     MovedKind.Reach, Direction(group.Key.Then, group.Key.Now), $"{after.Network.NameOf(from)} to {string.Join(", ", to.Select(after.Network.NameOf))}",
-                    Words(group.Key.Then), Words(group.Key.Now), group.First().Now!.Answer.Causes is [var why, ..] ? why.Text : null, [from, .. to]);
+                    AnswerWords.Of(group.Key.Then), AnswerWords.Of(group.Key.Now), group.First().Now!.Answer.Causes is [var why, ..] ? why.Text : null, [from, .. to]);
             }
         }
     }
@@ -177,13 +177,11 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
     };
 
     private static Moved Answered(MovedKind kind, string about, Answer then, Answer now, IReadOnlyList<string> subjects) =>
-        new(kind, Direction(then.Kind, now.Kind), about, Words(then.Kind), Words(now.Kind), now.IsYes ? null : now.Why, subjects);
+        new(kind, Direction(then.Kind, now.Kind), about, AnswerWords.Of(then.Kind), AnswerWords.Of(now.Kind), now.IsYes ? null : now.Why, subjects);
 
     private static Trend Direction(AnswerKind then, AnswerKind now) => Rank(now) > Rank(then) ? Trend.Better : Trend.Worse;
 
     private static int Rank(AnswerKind kind) => kind switch { AnswerKind.Yes => 3, AnswerKind.Unknown => 2, AnswerKind.Luck => 1, _ => 0 };
-
-    private static string Words(AnswerKind kind) => kind switch { AnswerKind.Yes => "yes", AnswerKind.No => "no", AnswerKind.Luck => "by luck", _ => "not known" };
 
     private static string Words(Severity severity) => severity == Severity.WillNotWork ? "will not work" : "a concern";
 }

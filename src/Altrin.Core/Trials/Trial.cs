@@ -56,7 +56,7 @@ public static class WhatIf
             .. boxes.Select(b => Make(TrialKind.PowerOff, b.Id, $"{b.Name} is off")),
             .. design.SetUp.Cables.Select(c => Make(TrialKind.PullCable, c.Id, $"The cable from {PortWords.Of(design, c.A)} to {PortWords.Of(design, c.B)} is pulled")),
             .. boxes.Where(b => Swapped(design, b) is not null).Select(b => Make(TrialKind.SwapPorts, b.Id, $"{b.Name} is plugged in by the wrong ports")),
-            .. boxes.Where(b => design.Mode(b.Id) is not RouterMode && b.Profile.Modes.Contains(ModeKind.Router)).Select(b => Make(TrialKind.Reset, b.Id, $"{b.Name} is reset to its factory settings")),
+            .. boxes.Where(b => b.Profile.Modes.Contains(ModeKind.Router)).Select(b => Make(TrialKind.Reset, b.Id, $"{b.Name} is reset to its factory settings")),
             .. design.Site.Boxes.Where(b => OldRouter(design, b) is not null).OrderBy(b => b.Name, StringComparer.Ordinal).Select(b => Make(TrialKind.OldRouter, b.Id, $"{b.Name} from the shelf is plugged in as it is")),
         ];
     }
@@ -74,7 +74,7 @@ public static class WhatIf
             TrialKind.RestartAll => Restarted(design, trial),
             TrialKind.PowerOff or TrialKind.PullCable => Happened(design, trial, "", Moment.Morning(design).After(new TakeAway(subject))),
             TrialKind.SwapPorts => Changed(design, trial, Swapped(design, design.Box(subject)!)!),
-            TrialKind.Reset => Changed(design, trial, [new SetMode(subject, ModeKind.Router)]),
+            TrialKind.Reset => Changed(design, trial, FactoryNew(design, subject), $"{design.NameOf(subject)} is a router with its factory address and address server, and knows no names, keys, forwards or reservations any more"),
             _ => Changed(design, trial, OldRouter(design, design.Box(subject)!)!),
         };
     }
@@ -87,9 +87,9 @@ public static class WhatIf
         return new TrialResult(trial, how, Same(soon, late) ? [new("At once, and for as long as it lasts", soon)] : [new("At once", soon), new("Once all leases have run out", late)]);
     }));
 
-    private static Parsed<TrialResult> Changed(Design design, Trial trial, IReadOnlyList<Change> changes) => ChangeList.Apply(design, changes).Then<TrialResult>(after => new TrialResult(
+    private static Parsed<TrialResult> Changed(Design design, Trial trial, IReadOnlyList<Change> changes, string? how = null) => ChangeList.Apply(design, changes).Then<TrialResult>(after => new TrialResult(
         trial,
-        ChangeList.Describe(design, changes),
+        how ?? ChangeList.Describe(design, changes),
         [new("Once everybody has asked for an address again", ProofDifference.Between(Judged(new(design, Situation.Settled)), Judged(new(after, Situation.Settled))))]));
 
     /// <summary>Boxes start one after the other, each order is tried, and the one that breaks most is told.</summary>
@@ -106,7 +106,7 @@ public static class WhatIf
             {
                 return Parsed<TrialResult>.Fail(after.Error);
             }
-            var sheet = Judged(after.Value).Observation.Sheet;
+            var sheet = Observer.Observe(Compiler.Compile(after.Value.Design, after.Value.Situation)).Sheet;
             var broken = sheet.Internet.Count(i => !i.Answer.IsYes) + sheet.Needs.Count(n => !n.Answer.IsYes);
             if (worst is null || broken > worst.Value.Broken)
             {
@@ -152,6 +152,13 @@ public static class WhatIf
 
         List<PortRef> Ports(PortRole role) => [.. box.Profile.Ports.Where(p => p.Role == role).Select(p => new PortRef(box.Id, p.Id))];
     }
+
+    /// <summary>A box as it came, in the same cables: what it was told is gone.</summary>
+    private static IReadOnlyList<Change> FactoryNew(Design design, string box) =>
+    [
+        new PutAway(box), new SetMode(box, ModeKind.Router),
+        .. design.SetUp.Cables.Where(c => c.Ends(box)).Select(c => new Patch(c.A, c.B, c.Medium, c.LengthMetres)),
+    ];
 
     /// <summary>A router from the shelf with its factory settings, cabled by an inner port to a free one of the home; null where it is none or there is no room.</summary>
     private static IReadOnlyList<Change>? OldRouter(Design design, Box box)

@@ -75,7 +75,7 @@ internal sealed record Adapter(
     private static Adapter Of(Observation seen, Interface side, int number)
     {
         var held = seen.Leasing.Holdings(side) is [var first, ..] ? first : null;
-        var own = held is null ? null : (held.Exact ?? held.Example ?? held.From?.First) is { } address ? new InterfaceAddress(address, held.PrefixLength) : (InterfaceAddress?)null;
+        var own = held is null ? null : held.Shown is { } address ? new InterfaceAddress(address, held.PrefixLength) : (InterfaceAddress?)null;
         var seat = held?.Server is { } server ? seen.Network.Segment(side.Segment).Servers.FirstOrDefault(s => s.Owner == server) : null;
         var neighbours = Looking.At(seen, side)
             .Select(n => (Address: n.Address ?? seen.AddressOf(n.Owner, side.Segment), n.Hardware))

@@ -76,6 +76,26 @@ public sealed class LadderTests
     }
 
     [Fact]
+    public void Whoever_declines_again_and_again_goes_without()
+    {
+        var home = House().Device("a", d => d with { ChecksLease = Known.Yes }).Reserve("gw", "a", "192.168.8.5");
+        var ladder = LeaseLadder.Of(Seen(home), "a")!;
+        Assert.Equal(AnswerKind.No, ladder.Answer.Kind);
+        Assert.Equal(["192.168.8.5 is offered again and again, and somebody else has it."], ladder.Answer.Causes.Select(c => c.Text));
+        // Each time it asks who has the address, hears it, and declines (RFC 2131, section 4.4.1).
+        Assert.Contains(ladder.Frames, f => f.Payload is ArpPayload { Reply: true } && f.From.Owner == "b");
+        Assert.Contains(ladder.Frames, f => f.Payload is DhcpPayload { Message.Kind: DhcpKind.Decline });
+    }
+
+    [Fact]
+    public void Where_leases_are_fewer_than_askers_it_is_luck()
+    {
+        var ladder = LeaseLadder.Of(Seen(Home.New().Gateway(pool: "192.168.8.20-192.168.8.20").Cable("street", "gw/wan").Wired("a", "gw/lan1").Wired("c", "gw/lan2")), "a")!;
+        Assert.Equal(AnswerKind.Luck, ladder.Answer.Kind);
+        Assert.Contains(ladder.Notes, n => n.Contains("the pool of gw holds 1", StringComparison.Ordinal));
+    }
+
+    [Fact]
     public void A_server_that_woke_answers_like_any_other()
     {
         var ladder = LeaseLadder.Of(Seen(Home.New().Point("point").Wakes("point").Wired("a", "point/lan1")), "a")!;

@@ -83,6 +83,9 @@ public sealed class SeatTests
     }
 
     [Fact]
+    public void Only_who_is_there_and_set_so_asks() => Assert.Equal(["a", "gw"], Seats.Of(House).Where(s => s.Asks).Select(s => s.Id));
+
+    [Fact]
     public void Every_seat_that_is_offered_can_be_taken() => Assert.All(Seats.Of(House), s => Assert.True(Seats.Stand(House, s.Id).Ok, s.Id));
 
     [Theory]

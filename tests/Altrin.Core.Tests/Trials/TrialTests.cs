@@ -15,7 +15,7 @@ public sealed class TrialTests
 
     [Fact]
     public void Offers_what_may_happen_to_this_home() => Assert.Equal(
-        ["restart:home", "off:gw", "off:point", "pull:street-gw-wan", "pull:gw-lan1-point-wan", "pull:gw-lan2-a", "pull:point-lan1-b", "swap:gw", "swap:point"],
+        ["restart:home", "off:gw", "off:point", "pull:street-gw-wan", "pull:gw-lan1-point-wan", "pull:gw-lan2-a", "pull:point-lan1-b", "swap:gw", "swap:point", "reset:gw"],
         WhatIf.Of(House().Design).Select(t => t.Id));
 
     [Fact]
@@ -75,6 +75,8 @@ public sealed class TrialTests
         Assert.Contains(WhatIf.Try(shelved, "old-router:old").Value.Phases[0].Difference.Moved, m => m.Kind == MovedKind.Finding && m.About == "gw and old both hand out addresses in one network");
         var changed = ChangeList.Apply(House().Router("in").Cable("gw/lan3", "in/wan").Wired("x", "in/lan1").Design, [new SetMode("in", ModeKind.AccessPoint)]).Value;
         Assert.Contains(WhatIf.Try(changed, "reset:in").Value.Phases[0].Difference.Moved, m => m.Kind == MovedKind.Internet && m.About == "Translations on the way of x" && m.Trend == Trend.Worse);
+        // The names that phones know are gone too.
+        Assert.Contains(Try(Home.WithGateway().Wifi("phone", "gw").Wired("a", "gw/lan1"), "reset:gw").Phases[0].Difference.Moved, m => m is { Kind: MovedKind.Internet, Trend: Trend.Worse, About: "Internet of phone" });
     }
 
     [Theory]

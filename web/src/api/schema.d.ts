@@ -1304,6 +1304,7 @@ export interface components {
             id: string;
             kind: components["schemas"]["SeatKind"];
             name: string;
+            asks: boolean;
         };
         SeatAnswer: {
             class: string;

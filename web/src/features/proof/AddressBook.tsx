@@ -5,8 +5,9 @@ import { api, type JobState, type Schemas } from "../../api/client";
 import { Button, Input, Mono } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
-import { originWords, sideWords } from "../../ui/words";
+import { originWords } from "../../ui/words";
 import { Asked } from "./Asked";
+import { addressOf, whoOf } from "./entryWords";
 import { Cell, Head } from "./pieces";
 import { asking, useAsked } from "./useAsked";
 import { useShown } from "./useShown";
@@ -16,10 +17,9 @@ interface Column { head: string; text: (e: Entry) => string; mono?: boolean; ord
 
 /** Addresses sort by their numbers, not by their digits. */
 const byNumber = (address: string) => address.split(/[./-]/).map((n) => n.padStart(3, "0")).join("");
-const addressOf = (e: Entry) => (e.address ? `${e.address}/${e.prefixLength}` : e.origin === "selfAssigned" && e.from ? "169.254.x.x" : (e.from?.replace("-", " to ") ?? "none"));
 
 const columns: Column[] = [
-  { head: "Who", text: (e) => `${e.name}${sideWords[e.side] ? `, ${sideWords[e.side]}` : ""}` },
+  { head: "Who", text: whoOf },
   { head: "Territory", text: (e) => (e.origin === "none" ? "" : e.territory) },
   { head: "Address", text: addressOf, mono: true, order: (e) => byNumber(e.address ?? e.from ?? "999") },
   { head: "How", text: (e) => `${originWords[e.origin]}${e.servers.length > 0 ? ` by ${e.servers.join(" or ")}` : ""}` },

@@ -4,10 +4,11 @@ import { api, type JobState, type Schemas } from "../../api/client";
 import { Button, Mono } from "../../ui/controls";
 import { Mark } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
-import { originWords, sideWords } from "../../ui/words";
+import { originWords } from "../../ui/words";
 import { DrawingPane } from "../plan/DrawingPane";
 import { standing } from "../stations/findings";
 import { Asked } from "./Asked";
+import { addressOf, whoOf } from "./entryWords";
 import { Facts, InternetOf, NeedsOf, VerdictOf } from "./Facts";
 import { asking, useAsked } from "./useAsked";
 
@@ -87,9 +88,9 @@ export function OnPaper({ state }: { state: JobState }) {
             rows={entries
               .filter((e) => e.side !== "provider" && e.origin !== "none")
               .map((e) => [
-                `${e.name}${sideWords[e.side] ? `, ${sideWords[e.side]}` : ""}`,
+                whoOf(e),
                 e.territory,
-                <Mono key="a">{e.address ? `${e.address}/${e.prefixLength}` : (e.from?.replace("-", " to ") ?? "")}</Mono>,
+                <Mono key="a">{addressOf(e)}</Mono>,
                 originWords[e.origin],
                 <Mono key="g">{e.gateway ?? ""}</Mono>,
                 <Mono key="h">{e.hardware ?? "not read"}</Mono>,

@@ -18,7 +18,8 @@ export function StepByStep({ state }: { state: JobState }) {
   const [{ ladder, subject, other, step }, show] = useShown(["ladder", "subject", "other", "step"]);
   const kind: Kind = keysOf(ladderWords).find((k) => k === ladder) ?? "lease";
   const devices = setUpOf(design).devices.map((d) => d.device);
-  const askers = [...new Set(proof.facts.addresses.filter((a) => a.origin === "leased" || a.origin === "reserved" || (a.origin === "selfAssigned" && a.side === "device")).map((a) => a.owner))].sort((a, b) => Number(devices.includes(b)) - Number(devices.includes(a)));
+  const seats = useAsked<Schemas["Seat"][]>(state, ["seats"], (signal) => api.GET("/api/jobs/{id}/proof/seats", { params: asking(state), signal }));
+  const askers = (seats.data ?? []).filter((s) => s.asks).map((s) => s.id);
   const inbound = design.site.needs.filter((n) => n.kind === "reachFromOutside").map((n) => n.id);
   const subjects = kind === "lease" ? askers : kind === "inbound" ? inbound : devices;
   const chosen = subject !== null && subjects.includes(subject) ? subject : (subjects[0] ?? null);
@@ -62,7 +63,9 @@ export function StepByStep({ state }: { state: JobState }) {
         {pick(kind === "inbound" ? "Need" : "Who", chosen, subjects, (id) => (kind === "inbound" ? needWords(design, id) : nameOf(design, id)), (id) => show({ subject: id, step: null }))}
         {others.length > 0 && pick(kind === "discovery" ? "Looks for" : "To whom", to, others, (id) => nameOf(design, id), (id) => show({ other: id, step: null }))}
       </Flex>
-      {chosen === null ? (
+      {kind === "lease" && seats.data === undefined ? (
+        <Asked of={seats} what="Who asks for an address">{() => null}</Asked>
+      ) : chosen === null ? (
         <Box color="muted">{kind === "inbound" ? "Nothing is to be reached from outside." : "Nobody in use could do that."}</Box>
       ) : (
         <Asked of={climbed} what="What is said">

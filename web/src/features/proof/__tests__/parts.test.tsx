@@ -160,7 +160,7 @@ describe("Moves", () => {
         <Moves difference={{ verdict: { kind: "works", sentence: "So so." }, moved: [moved("better", "One"), moved("worse", "Two")], stayed: 1 }} />
       </ChakraProvider>,
     );
-    expect(screen.getAllByRole("heading", { level: 3 }).map((h) => h.textContent)).toEqual(["▲ Got better", "▼ Got worse"].sort((a, b) => (a.includes("worse") ? -1 : b.includes("worse") ? 1 : 0)));
+    expect(screen.getAllByRole("heading", { level: 3 }).map((h) => h.textContent)).toEqual(["▼ Got worse", "▲ Got better"]);
     expect(screen.getByText("1 answer about a device or need stayed as they were.")).toBeInTheDocument();
   });
 });
