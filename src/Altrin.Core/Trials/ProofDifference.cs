@@ -105,8 +105,10 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
     private static IEnumerable<Moved> Findings(Proof before, Proof after)
     {
         var (was, now) = (before.Findings.ToDictionary(f => f.Identity), after.Findings.ToDictionary(f => f.Identity));
+        // One that says the same of others is still there, such as names of Wi-Fi that one radio less sends.
+        var (said, says) = (before.Findings.Select(f => f.What).ToHashSet(), after.Findings.Select(f => f.What).ToHashSet());
         // What only restates an answer stands with the answers already.
-        foreach (var gone in before.Findings.Where(f => !now.ContainsKey(f.Identity) && f.CausedBy.Count == 0))
+        foreach (var gone in before.Findings.Where(f => !now.ContainsKey(f.Identity) && !says.Contains(f.What) && f.CausedBy.Count == 0))
         {
             yield return new(MovedKind.Finding, Trend.Better, gone.What, Words(gone.Severity), "gone", null, gone.Subjects);
         }
@@ -114,7 +116,7 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
         {
             if (!was.TryGetValue(finding.Identity, out var then))
             {
-                if (finding.CausedBy.Count == 0)
+                if (finding.CausedBy.Count == 0 && !said.Contains(finding.What))
                 {
                     yield return new(MovedKind.Finding, Trend.Worse, finding.What, "not there", Words(finding.Severity), finding.Notice, finding.Subjects);
                 }

@@ -100,6 +100,15 @@ public sealed class TrialTests
     }
 
     [Fact]
+    public void A_finding_that_says_the_same_of_others_neither_came_nor_went()
+    {
+        static Home Named(bool third) => (third ? Home.WithGateway().Point("third", "192.168.8.4/24").Cable("gw/lan3", "third/wan") : Home.WithGateway()).Point("point", "192.168.8.3/24", name: "other").Cable("gw/lan1", "point/wan").Wired("a", "gw/lan2");
+        var (before, after) = (Judging.Prove(Named(true).Design), Judging.Prove(Named(false).Design));
+        Assert.NotEqual(before.Findings.Single(f => f.Code == "different-names").Identity, after.Findings.Single(f => f.Code == "different-names").Identity);
+        Assert.DoesNotContain(ProofDifference.Between(before, after).Moved, m => m.Kind == MovedKind.Finding);
+    }
+
+    [Fact]
     public void Mending_a_home_shows_as_better_and_breaking_it_again_as_worse()
     {
         var broken = Home.WithGateway().Router("in", "192.168.8.1/24").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("c", "gw/lan2").Design;
