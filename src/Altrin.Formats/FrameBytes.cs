@@ -80,7 +80,6 @@ public static class FrameBytes
     private static byte[] Option(int code, DhcpPayload dhcp)
     {
         var message = dhcp.Message;
-        var seconds = (uint)(message.LeaseMinutes ?? 0) * 60;
         byte[] value = code switch
         {
             1 => Four(Subnet.Containing(default, message.PrefixLength!.Value).Mask.Bits),
@@ -89,12 +88,12 @@ public static class FrameBytes
             12 => Encoding.ASCII.GetBytes(message.HostName!),
             15 => Encoding.ASCII.GetBytes(message.DomainName!),
             50 => Four(message.Requested!.Value.Bits),
-            51 => Four(seconds),
+            51 => Four((uint)message.LeaseSeconds!.Value),
             53 => [(byte)message.Kind],
             54 => Four(message.ServerId!.Value.Bits),
             55 => [.. DhcpMessage.UsualQuestions.Select(q => (byte)q)],
-            58 => Four(seconds / 2),
-            59 => Four((uint)(seconds * 7L / 8)),
+            58 => Four((uint)message.RenewSeconds!.Value),
+            59 => Four((uint)message.RebindSeconds!.Value),
             61 => [1, .. Hardware(dhcp.Client.Bits)],
             _ => throw new ArgumentOutOfRangeException(nameof(code)),
         };

@@ -112,7 +112,6 @@ public sealed record LadderField(string Label, string Value)
     private static LadderField[] Dhcp(DhcpPayload dhcp)
     {
         var m = dhcp.Message;
-        var seconds = m.LeaseMinutes * 60;
         var all = new (string Label, string? Value)[]
         {
             ("from", $"{dhcp.Source}:{(dhcp.FromServer ? 67 : 68)}"), ("to", $"{dhcp.Target}:{(dhcp.FromServer ? 68 : 67)}"),
@@ -120,9 +119,11 @@ public sealed record LadderField(string Label, string Value)
             ("ciaddr", m.InUse?.ToString()), ("yiaddr", m.Given?.ToString()),
             ("1 mask", m.PrefixLength is { } prefix ? $"{Core.Addressing.Subnet.Containing(default, prefix).Mask}" : null), ("3 gateway", m.Gateway?.ToString()),
             ("6 names", m.NameServers.Count > 0 ? string.Join(", ", m.NameServers) : null), ("12 host name", m.HostName), ("15 domain", m.DomainName),
-            ("50 wishes for", m.Requested?.ToString()), ("51 lease", seconds is { } s ? $"{s} s" : null), ("54 server", m.ServerId?.ToString()),
-            ("58 renew after", seconds is { } r ? $"{r / 2} s" : null), ("59 rebind after", seconds is { } b ? $"{(long)b * 7 / 8} s" : null),
+            ("50 wishes for", m.Requested?.ToString()), ("51 lease", Seconds(m.LeaseSeconds)), ("54 server", m.ServerId?.ToString()),
+            ("58 renew after", Seconds(m.RenewSeconds)), ("59 rebind after", Seconds(m.RebindSeconds)),
         };
         return [.. all.Where(f => f.Value is not null).Select(f => new LadderField(f.Label, f.Value!))];
+
+        static string? Seconds(int? count) => count is { } seconds ? $"{seconds} s" : null;
     }
 }

@@ -49,10 +49,6 @@ public static class LeaseLadder
         {
             notes.Add($"{string.Join(" and ", offers.Select(o => seen.Network.NameOf(o.Server)))} answer: whoever does first wins, here {seen.Network.NameOf(offers[0].Server)}.");
         }
-        if (seen.Network.Segment(asker.Segment).Loops.Count > 0)
-        {
-            notes.Add("A ring takes the segment down: nothing of this gets through while it is closed.");
-        }
         // Whoever is declined again and again goes without; where there are fewer leases than askers, somebody does.
         var answer = exchange.Leases.Count == 0 ? Answer.No(Taken(seen, asker, exchange)) : Answer.Yes;
         var races = seen.Leasing.Holdings(asker).SelectMany(h => seen.Hosts.Races(asker, h)).DistinctBy(c => c.Identity).ToList();
@@ -65,8 +61,13 @@ public static class LeaseLadder
         {
             if (seen.Tracer.World.Proxied(asker, offer.Server) is var (_, through, why))
             {
-                answer = through == Known.No ? Answer.No(why) : Answer.ByLuck(why);
+                answer = answer.And(through == Known.No ? Answer.No(why) : Answer.ByLuck(why));
             }
+        }
+        // A ring hides nothing: the exchange is told as it is once the ring is open.
+        foreach (var ring in seen.Network.Segment(asker.Segment).Loops)
+        {
+            answer = answer.And(ring.Perhaps ? Answer.ByLuck(World.Ring(ring)) : Answer.No(World.Ring(ring)));
         }
         return new(LadderKind.Lease, title, answer, answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault(), script.Frames, [.. notes.Concat(answer.Causes.Select(c => c.Text)).Distinct()]);
     }

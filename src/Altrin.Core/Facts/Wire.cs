@@ -12,7 +12,7 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
         var segment = world.Network.Segment(hop.Out.Segment);
         foreach (var ring in segment.Loops)
         {
-            var cause = Cause.Of(CauseCodes.Loop, $"A ring of {ring.Cables.Count} {(ring.Cables.Count == 1 ? "link" : "links")} {(ring.Perhaps ? "may take" : "takes")} the segment down.", ring.Cables);
+            var cause = World.Ring(ring);
             if (ring.Perhaps && choices.Pick(new("ring", ring.Cables[0]), () => new(["its box stops the radio link", "nobody stops the ring"], [cause])) == 0)
             {
                 continue;

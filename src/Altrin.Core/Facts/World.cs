@@ -90,6 +90,10 @@ internal sealed class World
         }
     }
 
+    /// <summary>That a ring takes a segment down, or may.</summary>
+    public static Cause Ring(Loop ring) =>
+        Cause.Of(CauseCodes.Loop, $"A ring of {ring.Cables.Count} {(ring.Cables.Count == 1 ? "link" : "links")} {(ring.Perhaps ? "may take" : "takes")} the segment down.", ring.Cables);
+
     /// <summary>That a router overlaps, as a cause.</summary>
     public Cause OverlapCause(OverlapFact overlap) =>
         Cause.Of(CauseCodes.SameSubnet, $"{Name(overlap.Router)} has {overlap.Inner} inside and {overlap.Outer} outside: what it does with that is luck.", overlap.Router);

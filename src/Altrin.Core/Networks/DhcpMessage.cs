@@ -57,6 +57,15 @@ public sealed record DhcpMessage(DhcpKind Kind, string Client, HardwareAddress? 
     /// <summary>How long the lease lasts, in minutes (option 51, in seconds there).</summary>
     public int? LeaseMinutes { get; init; }
 
+    /// <summary>The lease in seconds (option 51); null where none is named.</summary>
+    public int? LeaseSeconds => LeaseMinutes * 60;
+
+    /// <summary>When its server is asked to prolong it, in seconds: half of the lease (option 58).</summary>
+    public int? RenewSeconds => LeaseSeconds / 2;
+
+    /// <summary>When any server is asked, in seconds: seven eighths of the lease (option 59).</summary>
+    public int? RebindSeconds => (int?)(LeaseSeconds * 7L / 8);
+
     /// <summary>What the asker calls itself (option 12).</summary>
     public string? HostName { get; init; }
 

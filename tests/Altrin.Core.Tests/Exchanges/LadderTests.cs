@@ -96,6 +96,14 @@ public sealed class LadderTests
     }
 
     [Fact]
+    public void In_a_ring_nobody_gets_a_lease_and_the_ladder_tells_it_all_the_same()
+    {
+        var ladder = LeaseLadder.Of(Seen(House().Switch("s").Cable("gw/lan3", "s/lan1").Cable("gw/lan4", "s/lan2")), "a")!;
+        Assert.Equal((AnswerKind.No, CauseCodes.Loop), (ladder.Answer.Kind, ladder.Answer.Causes.Single().Code));
+        Assert.Contains(ladder.Frames, f => f.Payload is DhcpPayload { Message.Kind: DhcpKind.Ack });
+    }
+
+    [Fact]
     public void A_server_that_woke_answers_like_any_other()
     {
         var ladder = LeaseLadder.Of(Seen(Home.New().Point("point").Wakes("point").Wired("a", "point/lan1")), "a")!;
