@@ -42,7 +42,7 @@ export const system = createSystem(
       a: { color: "copper" },
       table: { borderCollapse: "collapse" },
       // Paper has no use for what can be pressed.
-      "header, .notPrinted, main button, main output": { "@media print": { display: "none !important" } },
+      "header, .notPrinted, .paper button, .paper output": { "@media print": { display: "none !important" } },
       "tr, li": { "@media print": { breakInside: "avoid" } },
       ":focus-visible": { outline: "3px solid", outlineColor: "focus", outlineOffset: "2px" },
     },

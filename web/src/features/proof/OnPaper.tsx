@@ -25,7 +25,7 @@ export function OnPaper({ state }: { state: JobState }) {
   const book = useAsked<Schemas["BookEntry"][]>(state, ["addresses"], (signal) => api.GET("/api/jobs/{id}/proof/addresses", { params: asking(state), signal }));
   const findings = standing(proof);
   return (
-    <Box display="grid" gap="5" gridTemplateColumns="minmax(0, 1fr)">
+    <Box className="paper" display="grid" gap="5" gridTemplateColumns="minmax(0, 1fr)">
       <Flex gap="4" wrap="wrap" align="center" className="notPrinted">
         <Button variant="main" onClick={() => window.print()}>
           <Printer size={16} aria-hidden /> Print this page
@@ -42,7 +42,7 @@ export function OnPaper({ state }: { state: JobState }) {
         </Box>
         <VerdictOf proof={proof} />
       </Box>
-      <Box height="26rem" display="flex" className="drawn">
+      <Box height="26rem" display="flex">
         <DrawingPane design={design} proof={proof} choice={null} choose={() => undefined} patching={idle} />
       </Box>
       {findings.length > 0 && (
