@@ -8,12 +8,18 @@ internal static class DocumentCommand
 {
     public static Command Make(TextWriter output)
     {
-        var what = new Argument<string>("WHAT") { Description = "design-schema or findings." };
-        what.AcceptOnlyFromAmong("design-schema", "findings");
-        var command = new Command("document", "Prints the schema of the design file, or the list of findings.") { what };
+        var what = new Argument<string>("WHAT") { Description = "design-schema, profiles-schema, shelf or findings." };
+        what.AcceptOnlyFromAmong("design-schema", "profiles-schema", "shelf", "findings");
+        var command = new Command("document", "Prints the schema of a file, the gear shelf, or the list of findings.") { what };
         command.SetAction(parsed =>
         {
-            output.Write(parsed.GetValue(what) == "findings" ? FindingsDocument.Text : DesignSchema.Text);
+            output.Write(parsed.GetValue(what) switch
+            {
+                "findings" => FindingsDocument.Text,
+                "profiles-schema" => ProfileFile.SchemaText,
+                "shelf" => ProfileFile.Write(ProfileFile.BuiltIn.Profiles),
+                _ => DesignSchema.Text,
+            });
             return ExitCode.Sound;
         });
         return command;

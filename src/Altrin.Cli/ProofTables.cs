@@ -31,9 +31,9 @@ internal static class ProofTables
         {
             design.NameOf(i.Device), AnswerWords.Of(i.Answer.Kind), string.Join(", then ", i.Translators.Select(t => t == PortRef.Street ? "the provider" : design.NameOf(t))), i.Answer.Why,
         }));
-        Table(console, "Needs", ["Device", "Asked for", "Answer", "Why"], sheet.Needs.Select(n => new[]
+        Table(console, "Needs", ["Who", "Asked for", "Answer", "Why"], sheet.Needs.Select(n => new[]
         {
-            design.NameOf(n.Device), Need(design, n.Need), AnswerWords.Of(n.Answer.Kind), n.Answer.Why,
+            Need(design, n.Need).Subject, Need(design, n.Need).Asked, AnswerWords.Of(n.Answer.Kind), n.Answer.Why,
         }));
         Table(console, "Who reaches whom", ["From", "To", "Answer", "Why"], sheet.Reach.Cells.Select(c => new[]
         {
@@ -121,9 +121,7 @@ internal static class ProofTables
     private static string Members(Design design, FactSheet sheet, string id) =>
         string.Join(", ", sheet.Reach.Classes.First(c => c.Id == id).Devices.Select(design.NameOf));
 
-    private static string Need(Design design, string id) => design.Site.Needs.First(n => n.Id == id) is ReachFromOutside reach
-        ? $"reached from outside on port {reach.Port}"
-        : "found by every device";
+    private static (string Subject, string Asked) Need(Design design, string id) => NeedWords.Of(design, design.Site.Needs.First(n => n.Id == id));
 
     private static string SideWord(Side side) => side switch
     {

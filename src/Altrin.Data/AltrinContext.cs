@@ -13,6 +13,15 @@ public sealed class AltrinContext(DbContextOptions<AltrinContext> options) : DbC
     /// <summary>Revisions of jobs.</summary>
     public DbSet<RevisionEntity> Revisions => Set<RevisionEntity>();
 
+    /// <summary>Entries of the gear shelf that were made here.</summary>
+    public DbSet<ProfileEntity> Profiles => Set<ProfileEntity>();
+
+    /// <summary>Keys and passwords, encrypted.</summary>
+    public DbSet<SecretEntity> Secrets => Set<SecretEntity>();
+
+    /// <summary>Keys of the hashes of secrets, encrypted.</summary>
+    public DbSet<HashKeyEntity> HashKeys => Set<HashKeyEntity>();
+
     /// <inheritdoc/>
     protected override void ConfigureConventions(ModelConfigurationBuilder configurationBuilder) =>
         // SQLite cannot sort or compare times with offsets; as milliseconds it can.
@@ -30,6 +39,10 @@ public sealed class AltrinContext(DbContextOptions<AltrinContext> options) : DbC
         revision.HasOne<RevisionEntity>().WithMany().HasForeignKey(r => r.ParentId).OnDelete(DeleteBehavior.Cascade);
         revision.HasIndex(r => new { r.JobId, r.Id });
         revision.HasIndex(r => r.ParentId);
+        modelBuilder.Entity<ProfileEntity>().HasIndex(p => p.ShelfId).IsUnique();
+        var secret = modelBuilder.Entity<SecretEntity>();
+        secret.HasOne<JobEntity>().WithMany().HasForeignKey(s => s.JobId).OnDelete(DeleteBehavior.Cascade);
+        secret.HasIndex(s => new { s.JobId, s.Reference }).IsUnique();
     }
 
     private sealed class UnixMilliseconds() : ValueConverter<DateTimeOffset, long>(t => t.ToUnixTimeMilliseconds(), m => DateTimeOffset.FromUnixTimeMilliseconds(m));

@@ -49,3 +49,54 @@ public sealed class RevisionEntity
     /// <summary>The design file as it was written then, in the format version of that time.</summary>
     public required string Design { get; set; }
 }
+
+/// <summary>One entry of the gear shelf that was made or edited here. Entries that come with the program are not in the database.</summary>
+public sealed class ProfileEntity
+{
+    /// <summary>Given by the database.</summary>
+    public long Id { get; set; }
+
+    /// <summary>Its id on the shelf; hides an entry of the program with the same one.</summary>
+    public required string ShelfId { get; set; }
+
+    /// <summary>Raised whenever it is edited.</summary>
+    public int Edition { get; set; }
+
+    /// <summary>The profile as a file of one profile holds it.</summary>
+    public required string Profile { get; set; }
+
+    /// <summary>When it was last edited.</summary>
+    public DateTimeOffset ChangedAt { get; set; }
+}
+
+/// <summary>A key or password of a job. Never altered: another value is another row.</summary>
+public sealed class SecretEntity
+{
+    /// <summary>Given by the database.</summary>
+    public long Id { get; set; }
+
+    /// <summary>Its job.</summary>
+    public long JobId { get; set; }
+
+    /// <summary>What the job's designs call it.</summary>
+    public required string Reference { get; set; }
+
+    /// <summary>The value, encrypted with the key ring of the data folder.</summary>
+    public required byte[] Protected { get; set; }
+
+    /// <summary>A keyed hash of the value, by which equal values are found.</summary>
+    public required byte[] Hash { get; set; }
+
+    /// <summary>When it was typed or made.</summary>
+    public DateTimeOffset CreatedAt { get; set; }
+}
+
+/// <summary>The key of the hashes of secrets, itself encrypted with the key ring.</summary>
+public sealed class HashKeyEntity
+{
+    /// <summary>Given by the database; the newest counts.</summary>
+    public long Id { get; set; }
+
+    /// <summary>The key, encrypted.</summary>
+    public required byte[] Protected { get; set; }
+}

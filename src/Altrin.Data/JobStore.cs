@@ -1,3 +1,4 @@
+using Altrin.Core.Sites;
 using Altrin.Formats;
 using Microsoft.EntityFrameworkCore;
 

@@ -3,14 +3,14 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Formats;
 
-/// <summary>The design file, version 3: one site with its named set-ups.</summary>
+/// <summary>The design file: one site with its named set-ups.</summary>
 public sealed record DesignDocument
 {
     /// <summary>The value of <see cref="Format"/>.</summary>
     public const string FormatName = "altrin-design";
 
     /// <summary>The newest version; raised once a landing that changes the format.</summary>
-    public const int NewestVersion = 4;
+    public const int NewestVersion = 5;
 
     /// <summary>Always "altrin-design".</summary>
     [Required, RegularExpression("^altrin-design$")]
@@ -27,6 +27,22 @@ public sealed record DesignDocument
     /// <summary>What is chosen: 1 to 20 set-ups with names of their own.</summary>
     [Required, MinLength(1), MaxLength(20)]
     public required IReadOnlyList<SetUpDocument> SetUps { get; init; }
+
+    /// <summary>Keys and passwords by reference; only in a file that was asked to hold them. Since version 5.</summary>
+    [MaxLength(500)]
+    public IReadOnlyList<SecretDocument>? Secrets { get; init; }
+}
+
+/// <summary>A key or password. Since version 5.</summary>
+public sealed record SecretDocument
+{
+    /// <summary>What the design calls it.</summary>
+    [Required, RegularExpression(BoxDocument.Slug)]
+    public required string Reference { get; init; }
+
+    /// <summary>Its value.</summary>
+    [Required, StringLength(200, MinimumLength = 1)]
+    public required string Value { get; init; }
 }
 
 /// <summary>What is given in one home.</summary>
@@ -51,6 +67,22 @@ public sealed record SiteDocument
     /// <summary>The customer's own devices.</summary>
     [Required, MaxLength(5000)]
     public required IReadOnlyList<DeviceDocument> Devices { get; init; }
+
+    /// <summary>The buildings, the main house first. Since version 5.</summary>
+    [MaxLength(20)]
+    public IReadOnlyList<Building>? Buildings { get; init; }
+
+    /// <summary>Rooms and other places. Since version 5.</summary>
+    [MaxLength(500)]
+    public IReadOnlyList<Place>? Places { get; init; }
+
+    /// <summary>Sockets in the walls. Since version 5.</summary>
+    [MaxLength(1000)]
+    public IReadOnlyList<Socket>? Sockets { get; init; }
+
+    /// <summary>Cables that are in the walls already. Since version 5.</summary>
+    [MaxLength(1000)]
+    public IReadOnlyList<CableRun>? Runs { get; init; }
 
     /// <summary>What must work beyond ordinary internet.</summary>
     [Required, MaxLength(200)]
@@ -107,6 +139,13 @@ public sealed record ServiceDocument
 
     /// <summary>What the line asks for; nothing was asked where left out. Since version 4.</summary>
     public LineNeedsDocument? Line { get; init; }
+
+    /// <summary>By what it comes into the home; not asked where left out. Since version 5.</summary>
+    public AccessKind? Access { get; init; }
+
+    /// <summary>Id of the box at which the provider hands it over. Since version 5.</summary>
+    [RegularExpression(BoxDocument.Slug)]
+    public string? HandOff { get; init; }
 }
 
 /// <summary>A piece of network gear.</summary>
@@ -132,12 +171,15 @@ public sealed record BoxDocument
     [MaxLength(3)]
     public IReadOnlyList<LineService>? Holds { get; init; }
 
+    /// <summary>What stands on its label. Since version 5.</summary>
+    public LabelDocument? Label { get; init; }
+
     /// <summary>What it can do.</summary>
     [Required]
     public required ProfileDocument Profile { get; init; }
 
     /// <summary>Ids: small letters, digits and hyphens, 1 to 60 characters, beginning with a letter or digit.</summary>
-    internal const string Slug = "^[a-z0-9][a-z0-9-]{0,59}$";
+    internal const string Slug = Slugs.Pattern;
 }
 
 /// <summary>What one kind of box can do.</summary>
@@ -193,6 +235,13 @@ public sealed record ProfileDocument
     /// <summary>Outside ports that it keeps for itself; none where left out. Since version 4.</summary>
     [MaxLength(64)]
     public IReadOnlyList<int>? KeptPorts { get; init; }
+
+    /// <summary>Which edition of the shelf's entry it is; the first where left out. Since version 5.</summary>
+    [Range(1, 1_000_000)]
+    public int? Edition { get; init; }
+
+    /// <summary>What an installer wants to know of it beyond the network. Since version 5.</summary>
+    public Traits? Traits { get; init; }
 }
 
 /// <summary>What one kind of box does by itself. A member left out is not known.</summary>
@@ -234,6 +283,9 @@ public sealed record HabitsDocument
     /// <summary>Whether its Wi-Fi goes off while it passes its public address on. Since version 4.</summary>
     public bool? WifiOffWhilePassing { get; init; }
 
+    /// <summary>Whether the telephone, television or alarm in it goes on while it bridges or passes its public address on. Since version 5.</summary>
+    public bool? KeepsServices { get; init; }
+
     /// <summary>Whether it still announces itself as an IPv6 router when it no longer routes. Since version 4.</summary>
     public bool? AnnouncesIpv6 { get; init; }
 }
@@ -256,6 +308,9 @@ public sealed record PortDocument
     /// <summary>What it can do, in Mb/s.</summary>
     [Range(1, 1_000_000)]
     public int? SpeedMbps { get; init; }
+
+    /// <summary>What fits into it; not looked at where left out. Since version 5.</summary>
+    public PortKind? Kind { get; init; }
 }
 
 /// <summary>A device of the customer.</summary>
@@ -286,39 +341,11 @@ public sealed record DeviceDocument
 
     /// <summary>The newest Wi-Fi protection that it knows; all where left out. Since version 4.</summary>
     public WifiSecurity? NewestSecurity { get; init; }
-}
 
-/// <summary>Kinds of needs.</summary>
-public enum NeedKind
-{
-    /// <summary>A connection from outside must arrive; needs protocol and port.</summary>
-    ReachFromOutside,
-    /// <summary>Every other device must find it.</summary>
-    FoundByOthers,
-}
+    /// <summary>Whether it has a socket for a cable; not known where left out. Since version 5.</summary>
+    public bool? HasSocket { get; init; }
 
-/// <summary>Something that the customer asked for.</summary>
-public sealed record NeedDocument
-{
-    /// <summary>Slug, unique in the file.</summary>
-    [Required, RegularExpression(BoxDocument.Slug)]
-    public required string Id { get; init; }
-
-    /// <summary>What it is.</summary>
-    [Required]
-    public required NeedKind Kind { get; init; }
-
-    /// <summary>The device that it is about.</summary>
-    [Required, RegularExpression(BoxDocument.Slug)]
-    public required string Device { get; init; }
-
-    /// <summary>Only for a connection from outside.</summary>
-    public Protocol? Protocol { get; init; }
-
-    /// <summary>Only for a connection from outside: the port on the device.</summary>
-    [Range(1, 65535)]
-    public int? Port { get; init; }
-
-    /// <summary>Only for a connection from outside: whether the device asks its router to open the port itself; no where left out. Since version 3.</summary>
-    public bool? AsksItself { get; init; }
+    /// <summary>Id of the place where it usually is. Since version 5.</summary>
+    [RegularExpression(BoxDocument.Slug)]
+    public string? Place { get; init; }
 }

@@ -19,22 +19,40 @@ internal static class DesignReader
     private static Site ReadSite(SiteDocument site, ReadErrors errors)
     {
         var ids = site.Boxes.Select((b, i) => (b.Id, Pointer: $"/site/boxes/{i}/id")).Concat(site.Devices.Select((d, i) => (d.Id, Pointer: $"/site/devices/{i}/id"))).ToList();
-        errors.Unique(ids, i => i.Id, i => ids[i].Pointer, "an id of a box or device");
         foreach (var (id, pointer) in ids.Where(i => i.Id == PortRef.Street))
         {
             errors.Add(pointer, $"\"{id}\"", "this id stands for the provider's end");
         }
         errors.Unique(site.Needs, n => n.Id, i => $"/site/needs/{i}/id", "an id of a need");
+        PlaceReader.Check(site, errors);
         return new(
             errors.Plain("/site/name", site.Name),
             ReadService(site.Service, errors),
             site.Naming,
             [.. site.Boxes.Select((b, i) => ReadBox(b, $"/site/boxes/{i}", errors))],
-            [.. site.Devices.Select((d, i) => new Device(d.Id, errors.Plain($"/site/devices/{i}/name", d.Name), d.Kind, errors.ReadOptional($"/site/devices/{i}/hardware", d.Hardware, HardwareAddress.Parse)) { ChecksLease = Habit(d.ChecksLease), Bands = d.Bands ?? [], NewestSecurity = d.NewestSecurity })],
-            [.. site.Needs.Select((n, i) => ReadNeed(n, site, $"/site/needs/{i}", errors))]);
+            [.. site.Devices.Select((d, i) => ReadDevice(d, $"/site/devices/{i}", errors))],
+            [.. site.Needs.Select((n, i) => NeedReader.Read(n, site, $"/site/needs/{i}", errors))])
+        {
+            Buildings = site.Buildings ?? [],
+            Places = site.Places ?? [],
+            Sockets = site.Sockets ?? [],
+            Runs = site.Runs ?? [],
+        };
     }
 
-    private static Service ReadService(ServiceDocument service, ReadErrors errors)
+    private static Device ReadDevice(DeviceDocument device, string pointer, ReadErrors errors) =>
+        new(device.Id, errors.Plain($"{pointer}/name", device.Name), device.Kind, errors.ReadOptional($"{pointer}/hardware", device.Hardware, HardwareAddress.Parse))
+        {
+            ChecksLease = ProfileReader.Habit(device.ChecksLease),
+            Bands = device.Bands ?? [],
+            NewestSecurity = device.NewestSecurity,
+            HasSocket = ProfileReader.Habit(device.HasSocket),
+            Place = device.Place,
+        };
+
+    private static Service ReadService(ServiceDocument service, ReadErrors errors) => ReadKind(service, errors) with { Access = service.Access ?? AccessKind.Unknown, HandOff = service.HandOff };
+
+    private static Service ReadKind(ServiceDocument service, ReadErrors errors)
     {
         const string Pointer = "/site/service";
         var leases = service.Leases ?? 1;
@@ -83,11 +101,13 @@ internal static class DesignReader
         }
         return new()
         {
-            Login = Habit(line.Login),
-            Tagged = Habit(line.Tagged),
+            Login = ProfileReader.Habit(line.Login),
+            Tagged = ProfileReader.Habit(line.Tagged),
             Tag = line.Tag,
-            Locked = Habit(line.Locked),
+            Locked = ProfileReader.Habit(line.Locked),
             LockedTo = errors.ReadOptional($"{pointer}/lockedTo", line.LockedTo, HardwareAddress.Parse),
+            Account = line.Account,
+            Password = line.Password,
         };
     }
 
@@ -98,84 +118,40 @@ internal static class DesignReader
         return read;
     }
 
-    private static Known Habit(bool? known) => known switch { true => Known.Yes, false => Known.No, null => Known.Unknown };
-
-    private static BoxHabits Habits(HabitsDocument? habits) => habits is null ? BoxHabits.NotKnown : new()
-    {
-        ChecksOffer = Habit(habits.ChecksOffer),
-        ChecksLease = Habit(habits.ChecksLease),
-        OnOverlap = habits.OnOverlap ?? OverlapHabit.Unknown,
-        AnswersAcross = Habit(habits.AnswersAcross),
-        ChecksReversePath = Habit(habits.ChecksReversePath),
-        ServesWhenAlone = Habit(habits.ServesWhenAlone),
-        GuestsApart = Habit(habits.GuestsApart),
-        LoopsBack = Habit(habits.LoopsBack),
-        LeasesThrough = Habit(habits.LeasesThrough),
-        StopsRings = Habit(habits.StopsRings),
-        KeepsOthers = Habit(habits.KeepsOthers),
-        WifiOffWhilePassing = Habit(habits.WifiOffWhilePassing),
-        AnnouncesIpv6 = Habit(habits.AnnouncesIpv6),
-    };
-
     private static Box ReadBox(BoxDocument box, string pointer, ReadErrors errors)
     {
-        var profile = box.Profile;
-        errors.Unique(profile.Ports, p => p.Id, i => $"{pointer}/profile/ports/{i}/id", "a port id of a box");
-        errors.Unique(profile.Radios, r => r.Id, i => $"{pointer}/profile/radios/{i}/id", "a radio id of a box");
-        errors.Unique(profile.Modes, m => m.ToString(), i => $"{pointer}/profile/modes/{i}", "a mode of a box");
         return new(
             box.Id,
             errors.Plain($"{pointer}/name", box.Name),
-            new(
-                profile.ShelfId,
-                errors.Plain($"{pointer}/profile/name", profile.Name),
-                profile.Kind,
-                profile.Modes,
-                [.. profile.Ports.Select((p, i) => new Port(p.Id, errors.Plain($"{pointer}/profile/ports/{i}/label", p.Label), p.Role, p.SpeedMbps))],
-                [.. profile.Radios.Select((r, i) => ReadRadio(r, $"{pointer}/profile/radios/{i}", errors))],
-                errors.ReadOptional($"{pointer}/profile/factoryAddress", profile.FactoryAddress, InterfaceAddress.Parse),
-                errors.ReadOptional($"{pointer}/profile/factoryPool", profile.FactoryPool, AddressRange.Parse),
-                profile.WanPortJoins)
-            {
-                Habits = Habits(profile.Habits),
-                Passes = profile.Passes ?? [],
-                Kit = profile.Kit,
-                KeptPorts = profile.KeptPorts ?? [],
-            },
+            ProfileReader.Read(box.Profile, $"{pointer}/profile", errors),
             errors.ReadOptional($"{pointer}/hardware", box.Hardware, HardwareAddress.Parse),
             errors.ReadOptional($"{pointer}/wanHardware", box.WanHardware, HardwareAddress.Parse))
         {
             Holds = box.Holds ?? [],
+            Label = ReadLabel(box.Label, $"{pointer}/label", errors),
         };
     }
 
-    private static Radio ReadRadio(RadioDocument radio, string pointer, ReadErrors errors)
+    private static LabelFacts ReadLabel(LabelDocument? label, string pointer, ReadErrors errors)
     {
-        var channels = radio.Channels ?? [];
-        for (var i = 0; i < channels.Count; i++)
+        if (label is null)
         {
-            errors.Wrong($"{pointer}/channels/{i}", $"{channels[i]}", PageChecks.WrongChannel(radio.Band, channels[i], null));
+            return LabelFacts.Empty;
         }
-        return new(radio.Id, radio.Band) { Channels = channels, NewestSecurity = radio.NewestSecurity, FourAddress = Habit(radio.FourAddress) };
-    }
-
-    private static Need ReadNeed(NeedDocument need, SiteDocument site, string pointer, ReadErrors errors)
-    {
-        if (site.Devices.All(d => d.Id != need.Device))
+        var address = errors.ReadOptional($"{pointer}/address", label.Address, InterfaceAddress.Parse);
+        errors.Wrong($"{pointer}/address", label.Address, address is { } own && own != default ? PageChecks.WrongOwnAddress(own) : null);
+        errors.Wrong($"{pointer}/wifiName", label.WifiName, label.WifiName is { } name ? PageChecks.WrongNetworkName(name) : null);
+        return new()
         {
-            errors.Add($"{pointer}/device", $"\"{need.Device}\"", "the id of a device of this site is expected");
-        }
-        if (need.Kind == NeedKind.FoundByOthers)
-        {
-            errors.Absent($"{pointer}/protocol", need.Protocol, "only a connection from outside has a protocol");
-            errors.Absent($"{pointer}/port", need.Port, "only a connection from outside has a port");
-            errors.Absent($"{pointer}/asksItself", need.AsksItself, "only a connection from outside can be asked for");
-            return new FoundByOthers(need.Id, need.Device);
-        }
-        if (need.Protocol is null || need.Port is null)
-        {
-            errors.Add(pointer, "no protocol or no port", "a connection from outside needs 'protocol' and 'port'");
-        }
-        return new ReachFromOutside(need.Id, need.Device, need.Protocol ?? default, need.Port ?? 1) { AsksItself = need.AsksItself ?? false };
+            Address = address,
+            Login = label.Login is { } login ? errors.Plain($"{pointer}/login", login) : null,
+            Password = label.Password,
+            WifiName = label.WifiName,
+            WifiKey = label.WifiKey,
+            RadioHardware = errors.ReadOptional($"{pointer}/radioHardware", label.RadioHardware, HardwareAddress.Parse),
+            Firmware = label.Firmware is { } firmware ? errors.Plain($"{pointer}/firmware", firmware) : null,
+            Mended = ProfileReader.Habit(label.Mended),
+            MendedUntil = label.MendedUntil,
+        };
     }
 }

@@ -7,26 +7,34 @@ using NJsonSchema.Validation;
 namespace Altrin.Formats;
 
 /// <summary>The JSON Schema of the design file, made from the types that read it.</summary>
-public static partial class DesignSchema
+public static class DesignSchema
 {
-    private static readonly Lazy<JsonSchema> Schema = new(Make);
+    private static readonly Lazy<SchemaOf<DesignDocument>> Schema = new(() => new("Altrin design file"));
 
     /// <summary>The schema as text, for publication.</summary>
-    public static string Text => Schema.Value.ToJson() + "\n";
+    public static string Text => Schema.Value.Text;
 
     /// <summary>Up to <see cref="FileError.Most"/> violations, in the order of the file.</summary>
-    internal static IReadOnlyList<FileError> Validate(string json)
+    internal static IReadOnlyList<FileError> Validate(string json) => Schema.Value.Validate(json);
+}
+
+/// <summary>The JSON Schema of a document, and what a text has against it.</summary>
+/// <typeparam name="T">The document.</typeparam>
+internal sealed class SchemaOf<T>(string title)
+{
+    private readonly JsonSchema _schema = Make(title);
+
+    /// <summary>The schema as text.</summary>
+    public string Text => _schema.ToJson() + "\n";
+
+    /// <summary>Up to <see cref="FileError.Most"/> violations, in the order of the file.</summary>
+    public IReadOnlyList<FileError> Validate(string json)
     {
         using var document = JsonDocument.Parse(json, new() { MaxDepth = AltrinJson.Depth });
-        return
-        [
-            .. Leaves(Schema.Value.Validate(json))
-                .Take(FileError.Most)
-                .Select(e => Explain(e, document.RootElement)),
-        ];
+        return [.. Violations.Leaves(_schema.Validate(json)).Take(FileError.Most).Select(e => Violations.Explain(e, document.RootElement))];
     }
 
-    private static JsonSchema Make()
+    private static JsonSchema Make(string title)
     {
         var settings = new SystemTextJsonSchemaGeneratorSettings
         {
@@ -34,17 +42,21 @@ public static partial class DesignSchema
             DefaultReferenceTypeNullHandling = ReferenceTypeNullHandling.NotNull,
             FlattenInheritanceHierarchy = true,
         };
-        var schema = JsonSchema.FromType<DesignDocument>(settings);
-        schema.Title = "Altrin design file";
+        var schema = JsonSchema.FromType<T>(settings);
+        schema.Title = title;
         return schema;
     }
+}
 
+/// <summary>Violations of a schema in words.</summary>
+internal static partial class Violations
+{
     /// <summary>What is wrong at the end of each branch. That a part which is there is not null helps nobody.</summary>
-    private static IEnumerable<ValidationError> Leaves(IEnumerable<ValidationError> errors) => errors.SelectMany(e => e is ChildSchemaValidationError child
+    public static IEnumerable<ValidationError> Leaves(IEnumerable<ValidationError> errors) => errors.SelectMany(e => e is ChildSchemaValidationError child
         ? child.Errors.Where(c => c.Key.Type != JsonObjectType.Null || child.Errors.Count == 1).SelectMany(c => Leaves(c.Value))
         : [e]);
 
-    private static FileError Explain(ValidationError error, JsonElement root)
+    public static FileError Explain(ValidationError error, JsonElement root)
     {
         var pointer = Pointer(error.Path);
         var found = At(root, pointer);

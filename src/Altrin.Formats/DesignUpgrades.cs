@@ -14,6 +14,8 @@ public static class DesignUpgrades
         _ => { },
         // 4 knows radio links, mesh kits, public addresses that are passed on, what lines ask for, VLANs and domain names; left out, there are none.
         _ => { },
+        // 5 knows places, sockets, runs, labels and more needs; left out, nothing of it was noted.
+        _ => { },
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

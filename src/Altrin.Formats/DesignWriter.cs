@@ -21,7 +21,11 @@ public static class DesignWriter
         Naming = site.Naming,
         Service = Service(site.Service),
         Boxes = [.. site.Boxes.Select(Box)],
-        Devices = [.. site.Devices.Select(d => new DeviceDocument { Id = d.Id, Name = d.Name, Kind = d.Kind, Hardware = d.Hardware?.ToString(), ChecksLease = Habit(d.ChecksLease), Bands = d.Bands.Count == 0 ? null : d.Bands, NewestSecurity = d.NewestSecurity })],
+        Devices = [.. site.Devices.Select(Device)],
+        Buildings = Listed(site.Buildings),
+        Places = Listed(site.Places),
+        Sockets = Listed(site.Sockets),
+        Runs = Listed(site.Runs),
         Needs = [.. site.Needs.Select(Need)],
     };
 
@@ -43,12 +47,31 @@ public static class DesignWriter
         Inside = (service as CarrierTranslation)?.Inside?.ToString(),
         Line = service.Line == LineNeeds.NotAsked ? null : new()
         {
-            Login = Habit(service.Line.Login),
-            Tagged = Habit(service.Line.Tagged),
+            Login = ProfileWriter.Habit(service.Line.Login),
+            Tagged = ProfileWriter.Habit(service.Line.Tagged),
             Tag = service.Line.Tag,
-            Locked = Habit(service.Line.Locked),
+            Locked = ProfileWriter.Habit(service.Line.Locked),
             LockedTo = service.Line.LockedTo?.ToString(),
+            Account = service.Line.Account,
+            Password = service.Line.Password,
         },
+        Access = service.Access == AccessKind.Unknown ? null : service.Access,
+        HandOff = service.HandOff,
+    };
+
+    private static IReadOnlyList<T>? Listed<T>(IReadOnlyList<T> items) => items.Count == 0 ? null : items;
+
+    private static DeviceDocument Device(Device device) => new()
+    {
+        Id = device.Id,
+        Name = device.Name,
+        Kind = device.Kind,
+        Hardware = device.Hardware?.ToString(),
+        ChecksLease = ProfileWriter.Habit(device.ChecksLease),
+        Bands = Listed(device.Bands),
+        NewestSecurity = device.NewestSecurity,
+        HasSocket = ProfileWriter.Habit(device.HasSocket),
+        Place = device.Place,
     };
 
     private static BoxDocument Box(Box box) => new()
@@ -58,52 +81,58 @@ public static class DesignWriter
         Hardware = box.Hardware?.ToString(),
         WanHardware = box.WanHardware?.ToString(),
         Holds = box.Holds.Count == 0 ? null : box.Holds,
-        Profile = new()
+        Label = box.Label == LabelFacts.Empty ? null : new()
         {
-            ShelfId = box.Profile.ShelfId,
-            Name = box.Profile.Name,
-            Kind = box.Profile.Kind,
-            Modes = box.Profile.Modes,
-            Ports = [.. box.Profile.Ports.Select(p => new PortDocument { Id = p.Id, Label = p.Label, Role = p.Role, SpeedMbps = p.SpeedMbps })],
-            Radios = [.. box.Profile.Radios.Select(r => new RadioDocument { Id = r.Id, Band = r.Band, Channels = r.Channels.Count == 0 ? null : r.Channels, NewestSecurity = r.NewestSecurity, FourAddress = Habit(r.FourAddress) })],
-            FactoryAddress = box.Profile.FactoryAddress?.ToString(),
-            FactoryPool = box.Profile.FactoryPool?.ToString(),
-            WanPortJoins = box.Profile.WanPortJoins,
-            Habits = box.Profile.Habits == BoxHabits.NotKnown ? null : Habits(box.Profile.Habits),
-            Passes = box.Profile.Passes.Count == 0 ? null : box.Profile.Passes,
-            Kit = box.Profile.Kit,
-            KeptPorts = box.Profile.KeptPorts.Count == 0 ? null : box.Profile.KeptPorts,
+            Address = box.Label.Address?.ToString(),
+            Login = box.Label.Login,
+            Password = box.Label.Password,
+            WifiName = box.Label.WifiName,
+            WifiKey = box.Label.WifiKey,
+            RadioHardware = box.Label.RadioHardware?.ToString(),
+            Firmware = box.Label.Firmware,
+            Mended = ProfileWriter.Habit(box.Label.Mended),
+            MendedUntil = box.Label.MendedUntil,
         },
+        Profile = ProfileWriter.Document(box.Profile),
     };
 
-    private static HabitsDocument Habits(BoxHabits habits) => new()
+    private static NeedDocument Need(Need need)
     {
-        ChecksOffer = Habit(habits.ChecksOffer),
-        ChecksLease = Habit(habits.ChecksLease),
-        OnOverlap = habits.OnOverlap == OverlapHabit.Unknown ? null : habits.OnOverlap,
-        AnswersAcross = Habit(habits.AnswersAcross),
-        ChecksReversePath = Habit(habits.ChecksReversePath),
-        ServesWhenAlone = Habit(habits.ServesWhenAlone),
-        GuestsApart = Habit(habits.GuestsApart),
-        LoopsBack = Habit(habits.LoopsBack),
-        LeasesThrough = Habit(habits.LeasesThrough),
-        StopsRings = Habit(habits.StopsRings),
-        KeepsOthers = Habit(habits.KeepsOthers),
-        WifiOffWhilePassing = Habit(habits.WifiOffWhilePassing),
-        AnnouncesIpv6 = Habit(habits.AnnouncesIpv6),
-    };
-
-    private static bool? Habit(Known known) => known switch { Known.Yes => true, Known.No => false, _ => null };
-
-    private static NeedDocument Need(Need need) => need is ReachFromOutside reach
-        ? new() { Id = need.Id, Device = need.Device, Kind = NeedKind.ReachFromOutside, Protocol = reach.Protocol, Port = reach.Port, AsksItself = reach.AsksItself ? true : null }
-        : new() { Id = need.Id, Device = need.Device, Kind = NeedKind.FoundByOthers };
+        var (kind, device) = need switch
+        {
+            ReachFromOutside n => (NeedKind.ReachFromOutside, n.Device),
+            FoundByOthers n => (NeedKind.FoundByOthers, n.Device),
+            LocalServer n => (NeedKind.LocalServer, n.Device),
+            LittleDelay n => (NeedKind.LittleDelay, n.Device),
+            StaysOnline n => (NeedKind.StaysOnline, n.Device),
+            CallsInPlace => (NeedKind.CallsInPlace, null),
+            GuestsKeptApart => (NeedKind.GuestsKeptApart, null),
+            KeepsNameAndKey => (NeedKind.KeepsNameAndKey, null),
+            ServiceLives => (NeedKind.ServiceLives, (string?)null),
+            _ => throw new ArgumentOutOfRangeException(nameof(need)),
+        };
+        var (reach, keeps) = (need as ReachFromOutside, need as KeepsNameAndKey);
+        return new()
+        {
+            Id = need.Id,
+            Kind = kind,
+            Device = device,
+            Protocol = reach?.Protocol,
+            Port = reach?.Port,
+            AsksItself = reach is { AsksItself: true } ? true : null,
+            Place = (need as CallsInPlace)?.Place,
+            Name = keeps?.Name,
+            Security = keeps?.Security,
+            Key = keeps?.Key,
+            Service = (need as ServiceLives)?.Service,
+        };
+    }
 
     private static SetUpDocument SetUp(SetUp setUp) => new()
     {
         Name = setUp.Name,
         Boxes = [.. setUp.Boxes.Select(Setting)],
-        Cables = [.. setUp.Cables.Select(c => new CableDocument { Id = c.Id, From = c.A.ToString(), To = c.B.ToString(), Medium = c.Medium, LengthMetres = c.LengthMetres })],
+        Cables = [.. setUp.Cables.Select(c => new CableDocument { Id = c.Id, From = c.A.ToString(), To = c.B.ToString(), Medium = c.Medium, LengthMetres = c.LengthMetres, Pairs = c.Pairs, Run = c.Run })],
         Devices = [.. setUp.Devices.Select(d => new DeviceSettingDocument
         {
             Device = d.Device,
@@ -113,7 +142,9 @@ public static class DesignWriter
         Accepted = setUp.Accepted.Count == 0 ? null : [.. setUp.Accepted.Select(a => new AcceptanceDocument { Finding = a.Finding, Severe = a.Severe, Reason = a.Reason, By = a.By })],
     };
 
-    private static BoxSettingDocument Setting(BoxSetting setting) => setting.Mode switch
+    private static BoxSettingDocument Setting(BoxSetting setting) => Mode(setting) with { Place = setting.Place, Password = setting.Password };
+
+    private static BoxSettingDocument Mode(BoxSetting setting) => setting.Mode switch
     {
         RouterMode router => new()
         {

@@ -23,6 +23,17 @@ public sealed record RadioDocument
 
     /// <summary>Whether it takes frames with four addresses; not known where left out. Since version 4.</summary>
     public bool? FourAddress { get; init; }
+
+    /// <summary>Its generation; not read where left out. Since version 5.</summary>
+    public WifiGeneration? Generation { get; init; }
+
+    /// <summary>How many spatial streams it has. Since version 5.</summary>
+    [Range(1, 16)]
+    public int? Streams { get; init; }
+
+    /// <summary>The widest channel that it can use, in MHz. Since version 5.</summary>
+    [Range(20, 320)]
+    public int? WidestMhz { get; init; }
 }
 
 /// <summary>How one radio is set.</summary>
@@ -168,6 +179,14 @@ public sealed record LineNeedsDocument
     /// <summary>Which one, where known.</summary>
     [StringLength(17)]
     public string? LockedTo { get; init; }
+
+    /// <summary>The name to log in with. Since version 5.</summary>
+    [StringLength(80, MinimumLength = 1)]
+    public string? Account { get; init; }
+
+    /// <summary>Reference to the password of the login. Since version 5.</summary>
+    [RegularExpression(BoxDocument.Slug)]
+    public string? Password { get; init; }
 }
 
 /// <summary>What one port of a managed switch does with VLANs. Since version 4.</summary>

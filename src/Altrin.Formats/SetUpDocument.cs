@@ -58,6 +58,14 @@ public sealed record BoxSettingDocument
     [Required]
     public required ModeKind Mode { get; init; }
 
+    /// <summary>Id of the place where it stands. Since version 5.</summary>
+    [RegularExpression(BoxDocument.Slug)]
+    public string? Place { get; init; }
+
+    /// <summary>Reference to the password of its page. Since version 5.</summary>
+    [RegularExpression(BoxDocument.Slug)]
+    public string? Password { get; init; }
+
     /// <summary>Router only: how its WAN side comes by its address.</summary>
     public HostAddressDocument? Wan { get; init; }
 
@@ -297,6 +305,14 @@ public sealed record CableDocument
     /// <summary>Length in metres, more than 0 and at most 10,000.</summary>
     [Range(0.01, 10_000)]
     public double? LengthMetres { get; init; }
+
+    /// <summary>How many pairs of a copper lead are connected, 2 or 4; not looked at where left out. Since version 5.</summary>
+    [Range(2, 4)]
+    public int? Pairs { get; init; }
+
+    /// <summary>Id of the run in the walls that it goes through. Since version 5.</summary>
+    [RegularExpression(BoxDocument.Slug)]
+    public string? Run { get; init; }
 
     private const string End = "^[a-z0-9][a-z0-9-]{0,59}(/[a-z0-9][a-z0-9-]{0,59})?$";
 }

@@ -19,11 +19,17 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         errors.Unique(setUp.Accepted ?? [], a => a.Finding, i => $"{root}/accepted/{i}/finding", "a finding");
         var ends = setUp.Cables.SelectMany((c, i) => new[] { (End: c.From, Pointer: $"{root}/cables/{i}/from"), (End: c.To, Pointer: $"{root}/cables/{i}/to") }).ToList();
         errors.Unique(ends, e => e.End, i => ends[i].Pointer, "a port");
+        errors.Unique(setUp.Cables, c => c.Run, i => $"{root}/cables/{i}/run", "a run in the walls");
+        foreach (var (cable, i) in setUp.Cables.Select((c, i) => (c, i)))
+        {
+            errors.Wrong($"{root}/cables/{i}/run", cable.Run, cable.Run is { } run && site.Runs.All(r => r.Id != run) ? "the id of a run of this site is expected" : null);
+            errors.Wrong($"{root}/cables/{i}/pairs", $"{cable.Pairs}", cable.Pairs == 3 ? "2 or 4 pairs are expected" : null);
+        }
         var inUse = setUp.Boxes.Select(b => b.Box).ToHashSet(StringComparer.Ordinal);
         return new(
             setUp.Name,
             [.. setUp.Boxes.Select((b, i) => ReadBox(b, $"{root}/boxes/{i}")).OfType<BoxSetting>()],
-            [.. setUp.Cables.Select((c, i) => new Cable(c.Id, ReadEnd(c.From, inUse, $"{root}/cables/{i}/from"), ReadEnd(c.To, inUse, $"{root}/cables/{i}/to"), c.Medium, c.LengthMetres))],
+            [.. setUp.Cables.Select((c, i) => new Cable(c.Id, ReadEnd(c.From, inUse, $"{root}/cables/{i}/from"), ReadEnd(c.To, inUse, $"{root}/cables/{i}/to"), c.Medium, c.LengthMetres) { Pairs = c.Pairs, Run = c.Run })],
             [.. setUp.Devices.Select((d, i) => ReadDevice(d, $"{root}/devices/{i}"))])
         {
             Accepted = [.. (setUp.Accepted ?? []).Select(a => new Acceptance(a.Finding, a.Severe, a.Reason, a.By))],
@@ -89,7 +95,11 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             ModeKind.Bridge => new BridgeMode(ReadPage(setting.Page, $"{pointer}/page")),
             _ => ReadSwitch(setting, box, pointer),
         };
-        return new(box.Id, mode);
+        if (setting.Place is { } place && site.Place(place) is null)
+        {
+            errors.Add($"{pointer}/place", $"\"{place}\"", "the id of a place of this site is expected");
+        }
+        return new(box.Id, mode) { Place = setting.Place, Password = setting.Password };
     }
 
     private RouterMode ReadRouter(BoxSettingDocument setting, Box box, string pointer)

@@ -1,6 +1,8 @@
 using System.Text;
 using Altrin.Core.Changes;
 using Altrin.Core.Findings;
+using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -26,7 +28,8 @@ internal static class DesignRoutes
         {
             return Problems.NoJob(id);
         }
-        if (head.Home.Design(setUp ?? head.Home.Foremost.Name) is not { } design)
+        // The survey asks for what was found, which a file may lack.
+        if ((setUp == StartPlan.Found ? SurveyRoutes.Found(head.Home) : head.Home.Design(setUp ?? head.Home.Foremost.Name)) is not { } design)
         {
             return NoSetUp(head.Home, setUp!);
         }
@@ -54,7 +57,7 @@ internal static class DesignRoutes
         ? TypedResults.File(Encoding.UTF8.GetBytes(DesignFile.Write(head.Home)), "application/json", $"{Slug(head.Job.Name)}.altrin.json")
         : Problems.NoJob(id);
 
-    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Import(HttpRequest request, JobStore store, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Import(HttpRequest request, JobStore store, SecretStore secrets, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
     {
         if (!MediaTypeHeaderValue.TryParse(request.ContentType, out var type) || !type.MediaType.Equals("application/json", StringComparison.OrdinalIgnoreCase))
         {
@@ -76,6 +79,10 @@ internal static class DesignRoutes
             return Problems.Of(StatusCodes.Status422UnprocessableEntity, "bad-design", "The file cannot be read as a design.", $"{file.Errors.Count} {(file.Errors.Count == 1 ? "thing is" : "things are")} wrong with it.", file.Errors);
         }
         var head = await store.Create(home.Site.Name, home, "Read from a file", HeadRoutes.Tab(tab), cancel);
+        foreach (var (reference, value) in DesignFile.Secrets(held.GetBuffer().AsSpan(0, (int)held.Length)))
+        {
+            await secrets.Type(head.Job.Id, reference, value, cancel);
+        }
         return TypedResults.Created($"/api/jobs/{head.Job.Id}", JobSummary.Of(head.Job));
     }
 

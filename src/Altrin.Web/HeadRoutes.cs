@@ -25,7 +25,16 @@ internal static class HeadRoutes
     /// <summary>A tab's own name for itself, cut to what is kept.</summary>
     public static string Tab(string? tab) => tab is { Length: > 0 and <= 40 } ? tab : "unnamed";
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(long id, ChangeRequest request, JobStore store, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel)
+    /// <summary>Commits another home as the new head, if the head is still the one that the caller saw.</summary>
+    /// <param name="id">The job.</param>
+    /// <param name="setUp">The set-up to answer with.</param>
+    /// <param name="store">Jobs.</param>
+    /// <param name="context">The request.</param>
+    /// <param name="match">Its If-Match.</param>
+    /// <param name="tab">The tab that asks.</param>
+    /// <param name="edit">Gives the new home with its label, or the problem.</param>
+    /// <param name="cancel">Stops the work.</param>
+    public static async Task<Results<Ok<JobState>, ProblemHttpResult>> CommitHome(long id, string setUp, JobStore store, HttpContext context, string? match, string? tab, Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit, CancellationToken cancel)
     {
         if (Version(match, out var version) is { } wrong)
         {
@@ -37,23 +46,23 @@ internal static class HeadRoutes
         }
         if (head.Job.Version != version)
         {
-            return Stale(head, request.SetUp);
+            return Stale(head, setUp);
         }
+        var (done, problem) = edit(head);
+        return done is var (home, label) ? Answer(await store.Commit(id, version, home, label, Tab(tab), cancel), id, setUp, context) : problem!;
+    }
+
+    private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(long id, ChangeRequest request, JobStore store, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel) => CommitHome(id, request.SetUp, store, context, match, tab, head =>
+    {
         if (head.Home.Design(request.SetUp) is not { } design)
         {
-            return DesignRoutes.NoSetUp(head.Home, request.SetUp);
+            return (null, DesignRoutes.NoSetUp(head.Home, request.SetUp));
         }
         var changed = ChangeList.Apply(design, request.Changes);
-        if (!changed.Ok)
-        {
-            return DesignRoutes.Refused(changed.Error);
-        }
-        if (request.Changes.Count == 0)
-        {
-            return Problems.Field("/changes", "nothing", "At least one change is expected.");
-        }
-        return Answer(await store.Commit(id, version, head.Home.With(changed.Value.SetUp), ChangeList.Describe(design, request.Changes), Tab(tab), cancel), id, request.SetUp, context);
-    }
+        return !changed.Ok ? (null, DesignRoutes.Refused(changed.Error))
+            : request.Changes.Count == 0 ? (null, Problems.Field("/changes", "nothing", "At least one change is expected."))
+            : ((head.Home.With(changed.Value.SetUp), ChangeList.Describe(design, request.Changes)), null);
+    }, cancel);
 
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Undo(long id, JobStore store, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel, string? setUp = null, bool evenOthers = false) =>
         Version(match, out var version) ?? Answer(await store.Undo(id, version, Tab(tab), evenOthers, cancel), id, setUp, context);
@@ -96,7 +105,7 @@ internal static class HeadRoutes
             : Problems.Of(StatusCodes.Status400BadRequest, "malformed", "If-Match cannot be read.", "One ETag such as \"12\" is expected.");
     }
 
-    private static RouteHandlerBuilder Describe(RouteHandlerBuilder route) => route
+    public static RouteHandlerBuilder Describe(RouteHandlerBuilder route) => route
         .ProducesProblem(StatusCodes.Status404NotFound)
         .ProducesProblem(StatusCodes.Status412PreconditionFailed)
         .ProducesProblem(StatusCodes.Status428PreconditionRequired);

@@ -1,7 +1,7 @@
 using System.ComponentModel.DataAnnotations;
 using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
 using Altrin.Data;
-using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 
@@ -30,7 +30,7 @@ internal static class JobRoutes
         return TypedResults.Ok(new Page<JobSummary>([.. found.Items.Select(JobSummary.Of)], found.Number, found.PerPage, found.Total));
     }
 
-    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Create(NewJob job, JobStore store, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Create(NewJob job, JobStore store, SecretStore secrets, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
     {
         if (Name(job.Name) is not { } name)
         {
@@ -47,9 +47,13 @@ internal static class JobRoutes
         }
         else
         {
-            home = new(new(name, new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("planned", [], [], [])]);
+            home = new(new(name, new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new(StartPlan.Found, [], [], [])]);
         }
         var head = await store.Create(name, home, job.From is null ? "New job" : "Duplicated", HeadRoutes.Tab(tab), cancel);
+        if (job.From is { } copied)
+        {
+            await secrets.Copy(copied, head.Job.Id, cancel);
+        }
         return TypedResults.Created($"/api/jobs/{head.Job.Id}", JobSummary.Of(head.Job));
     }
 

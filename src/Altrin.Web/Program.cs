@@ -31,6 +31,7 @@ if (folder is not null)
         return 2;
     }
     builder.Services.AddDbContext<AltrinContext>(o => o.UseSqlite(folder.ConnectionString));
+    KeyRing.Use(builder.Services, folder);
 }
 builder.Services.AddSerilog(log => Logging.Configure(log, folder));
 

@@ -14,6 +14,8 @@ internal static class Setup
         services.AddSingleton(TimeProvider.System);
         services.AddSingleton<ReadHomes>();
         services.AddScoped<JobStore>();
+        services.AddScoped<ShelfStore>();
+        services.AddScoped<SecretStore>();
         services.AddSingleton<Page>();
         services.ConfigureHttpJsonOptions(o => AltrinJson.Apply(o.SerializerOptions));
         services.AddOpenApi(ApiDescription.Configure);
@@ -41,6 +43,9 @@ internal static class Setup
         HeadRoutes.Map(jobs);
         CompareRoutes.Map(jobs);
         ProofRoutes.Map(jobs);
+        SurveyRoutes.Map(jobs);
+        SecretRoutes.Map(jobs);
+        ShelfRoutes.Map(app.MapGroup("/api/shelf").WithTags("Shelf"));
         app.Map("/api/{**rest}", () => Problems.Of(StatusCodes.Status404NotFound, "not-found", "There is no such address in the API.", "See /api/openapi/v1.json for those there are.")).ExcludeFromDescription();
         // A file that is missing is missing; every other address belongs to the page.
         app.MapFallback("{*path:nonfile}", Page.Serve);

@@ -1,7 +1,8 @@
 using Altrin.Core.Sites;
-using Altrin.Formats;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 namespace Altrin.Data.Tests;
 
@@ -172,11 +173,15 @@ public sealed class JobStoreTests : IDisposable
     public void A_migration_is_preceded_by_a_copy()
     {
         using var context = Context();
-        // As if the newest migration were not applied yet: its tables are gone and so is its row.
-        context.Database.ExecuteSqlRaw("DROP TABLE \"Revisions\"; DROP TABLE \"Jobs\"; DELETE FROM \"__EFMigrationsHistory\";");
+        var job = new JobEntity { Name = "Old", CreatedAt = _clock.GetUtcNow(), ChangedAt = _clock.GetUtcNow(), Version = 1 };
+        context.Jobs.Add(job);
+        context.SaveChanges();
+        // As the first Altrin left it.
+        context.GetService<IMigrator>().Migrate("Initial");
         var copy = DatabaseOpening.BringUpToDate(context, _folder, _clock.GetUtcNow());
         Assert.True(File.Exists(copy.Value), copy.Error);
-        Assert.Empty(context.Jobs);
+        Assert.Equal("Old", Assert.Single(context.Jobs).Name);
+        Assert.Empty(context.Secrets);
     }
 
     [Fact]

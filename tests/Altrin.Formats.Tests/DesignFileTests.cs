@@ -1,6 +1,7 @@
 using System.Text;
 using System.Text.Json.Nodes;
 using Altrin.Core.Findings;
+using Altrin.Core.Sites;
 
 namespace Altrin.Formats.Tests;
 
@@ -17,7 +18,7 @@ public sealed class DesignFileTests
     {
         for (var seed = 1; seed <= 60; seed++)
         {
-            var design = DesignGenerator.Make(seed, 9);
+            var design = SurveyGenerator.Survey(DesignGenerator.Make(seed, 9), seed);
             var home = new HomeFile(design.Site, [design.SetUp]);
             var read = DesignFile.Read(DesignFile.Write(home));
             Assert.True(read.Value is not null, $"seed {seed}: {string.Join("; ", read.Errors)}");
@@ -33,7 +34,7 @@ public sealed class DesignFileTests
     [Theory]
     [InlineData("/setUps/0/boxes/0/passing", "{\"kind\":\"none\"}", "/setUps/0/boxes/0/passing/kind", "port, hardware, mapping")]
     [InlineData("/setUps/0/boxes/0/uplink", "{\"radio\":\"r5\",\"box\":\"loft-router\",\"name\":\"x\",\"security\":\"wpa2\",\"frames\":\"fourAddress\",\"channel\":36}", "/setUps/0/boxes/0/uplink/channel", "only WDS")]
-    [InlineData("/formatVersion", "5", "/formatVersion", "newer Altrin")]
+    [InlineData("/formatVersion", "6", "/formatVersion", "newer Altrin")]
     [InlineData("/formatVersion", "0", "/formatVersion", "at least 1")]
     [InlineData("/formatVersion", "\"1\"", "/formatVersion", "whole number")]
     [InlineData("/format", "\"else\"", "/format", "altrin-design")]

@@ -1,3 +1,5 @@
+using Altrin.Core.Sites;
+
 namespace Altrin.Formats.Tests;
 
 internal static class Samples

@@ -9,7 +9,7 @@ public static class ChangeGenerator
 {
     public static Change Make(Random dice, Design design)
     {
-        return dice.Next(34) switch
+        return dice.Next(36) switch
         {
             0 => new SetMode(Box(), (ModeKind)dice.Next(7)),
             1 => new SetLanAddress(Box(), Own()),
@@ -24,7 +24,7 @@ public static class ChangeGenerator
             10 => new SetDeviceAddress(Device(), Host()),
             11 => new JoinWifi(Device(), dice.Next(4) == 0 ? null : new(Box(), Coin() ? "home" : "other", "key")),
             12 => new Patch(End(), End(), Medium.Cat6, null),
-            14 => new SetCable(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none", (Medium)dice.Next(8), Coin() ? null : dice.Next(-1, 120)),
+            14 => new SetCable(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none", (Medium)dice.Next(8), Coin() ? null : dice.Next(-1, 120)) { Pairs = Coin() ? 2 : null, Run = Coin() && design.Site.Runs.Count > 0 ? Of(design.Site.Runs).Id : null },
             15 => new PutAway(Coin() ? Box() : Device()),
             16 => new SetServerNames(Box(), Coin() ? [] : [Address()]),
             17 => new AcceptFinding(Coin() ? "loop(a,b)" : "no-internet(x)", Coin(), Coin() ? "it may" : " ", "A. Name"),
@@ -43,6 +43,8 @@ public static class ChangeGenerator
             31 => new SetPassing(Box(), Coin() ? null : new((PassKind)dice.Next(3), Coin() ? "lan1" : null, Coin() ? Of(design.Site.Devices).Hardware : null)),
             32 => new SetLine(Box(), new(Coin(), Coin() ? dice.Next(0, 5000) : null, Coin() ? Of(design.Site.Devices).Hardware : null)),
             33 => new SetVlans(Box(), Coin() ? [] : [new("lan1", Coin() ? 1 : 20, Coin() ? [] : [30])]),
+            34 => new StandIn(Box(), Coin() ? null : design.Site.Places.Count > 0 ? Of(design.Site.Places).Id : "nowhere"),
+            35 => new SetPagePassword(Box(), Coin() ? null : "page"),
             18 => new TakeBackAcceptance("loop(a,b)"),
             13 => new RemoveReservation(Box(), Of(design.Site.Devices).Hardware!.Value),
             _ => new Unpatch(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none"),

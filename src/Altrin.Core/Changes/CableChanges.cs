@@ -10,12 +10,21 @@ public sealed record Patch(PortRef A, PortRef B, Medium Medium, double? LengthMe
     /// <summary>The longest link that is taken, in metres; whether it works is judged elsewhere.</summary>
     public const double LongestMetres = 10_000;
 
+    /// <summary>How many pairs are connected, 2 or 4; null where not looked at.</summary>
+    public int? Pairs { get; init; }
+
+    /// <summary>The run in the walls that it goes through; null for none.</summary>
+    public string? Run { get; init; }
+
+    /// <summary>A cable as it is, plugged into other ports.</summary>
+    public static Patch Moved(Cable cable, PortRef a, PortRef b) => new(a, b, cable.Medium, cable.LengthMetres) { Pairs = cable.Pairs, Run = cable.Run };
+
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design)
     {
         var wrong = WrongEnd(design, A) ?? WrongEnd(design, B)
             ?? (A == B ? "A cable has two ends; both were the same port." : null)
-            ?? WrongLength(LengthMetres);
+            ?? WrongLength(LengthMetres) ?? WrongPairs(Pairs) ?? WrongRun(design, null, Run);
         if (wrong is not null)
         {
             return Parsed<SetUp>.Fail(wrong);
@@ -25,7 +34,7 @@ public sealed record Patch(PortRef A, PortRef B, Medium Medium, double? LengthMe
         {
             id = $"{IdOf(A, B)}-{n}";
         }
-        return design.SetUp with { Cables = [.. design.SetUp.Cables, new(id, A, B, Medium, LengthMetres)] };
+        return design.SetUp with { Cables = [.. design.SetUp.Cables, new(id, A, B, Medium, LengthMetres) { Pairs = Pairs, Run = Run }] };
     }
 
     /// <inheritdoc/>
@@ -33,6 +42,14 @@ public sealed record Patch(PortRef A, PortRef B, Medium Medium, double? LengthMe
 
     internal static string? WrongLength(double? metres) =>
         metres is { } length && !(length > 0 && length <= LongestMetres) ? $"A length is more than 0 and at most {LongestMetres:0} metres." : null;
+
+    internal static string? WrongPairs(int? pairs) => pairs is null or 2 or 4 ? null : "A lead has 2 or 4 pairs connected.";
+
+    internal static string? WrongRun(Design design, string? cable, string? run) =>
+        run is null ? null
+        : design.Site.Runs.All(r => r.Id != run) ? $"There is no run '{Ipv4Address.Shown(run)}' in the walls."
+        : design.SetUp.Cables.FirstOrDefault(c => c.Run == run && c.Id != cable) is { } there ? $"That run is taken by the cable from {PortWords.Of(design, there.A)} to {PortWords.Of(design, there.B)}."
+        : null;
 
     private static string IdOf(PortRef a, PortRef b) => string.Join('-', new[] { a, b }.Order().Select(e => e.ToString().Replace('/', '-')));
 
@@ -51,10 +68,16 @@ public sealed record Patch(PortRef A, PortRef B, Medium Medium, double? LengthMe
 /// <summary>Says what a cable is made of and how long it is; it stays in its ports.</summary>
 public sealed record SetCable(string Cable, Medium Medium, double? LengthMetres) : Change
 {
+    /// <summary>How many pairs are connected, 2 or 4; null where not looked at.</summary>
+    public int? Pairs { get; init; }
+
+    /// <summary>The run in the walls that it goes through; null for none.</summary>
+    public string? Run { get; init; }
+
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) =>
         design.SetUp.Cables.All(c => c.Id != Cable) ? Parsed<SetUp>.Fail($"There is no cable '{Ipv4Address.Shown(Cable)}'.")
-        : Edit.Unless(Patch.WrongLength(LengthMetres), design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c.Id == Cable ? c with { Medium = Medium, LengthMetres = LengthMetres } : c)] });
+        : Edit.Unless(Patch.WrongLength(LengthMetres) ?? Patch.WrongPairs(Pairs) ?? Patch.WrongRun(design, Cable, Run), design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c.Id == Cable ? c with { Medium = Medium, LengthMetres = LengthMetres, Pairs = Pairs, Run = Run } : c)] });
 
     /// <inheritdoc/>
     public override string Describe(Design design) => design.SetUp.Cables.FirstOrDefault(c => c.Id == Cable) is { } cable

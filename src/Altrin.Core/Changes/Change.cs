@@ -42,6 +42,8 @@ namespace Altrin.Core.Changes;
 [JsonDerivedType(typeof(SetCable), "setCable")]
 [JsonDerivedType(typeof(Unpatch), "unpatch")]
 [JsonDerivedType(typeof(PutAway), "putAway")]
+[JsonDerivedType(typeof(StandIn), "standIn")]
+[JsonDerivedType(typeof(SetPagePassword), "setPagePassword")]
 [JsonDerivedType(typeof(AcceptFinding), "acceptFinding")]
 [JsonDerivedType(typeof(TakeBackAcceptance), "takeBackAcceptance")]
 public abstract record Change

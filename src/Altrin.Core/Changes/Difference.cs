@@ -23,10 +23,18 @@ public static class Difference
         foreach (var box in to.Boxes)
         {
             Box(steps, box.Box, box.Mode);
+            var now = steps.SetUp.Boxes.FirstOrDefault(b => b.Box == box.Box);
+            steps.Unless(now?.Place == box.Place, new StandIn(box.Box, box.Place));
+            steps.Unless(now?.Password == box.Password, new SetPagePassword(box.Box, box.Password));
         }
         foreach (var device in to.Devices)
         {
             Device(steps, device);
+        }
+        // A run in the walls is let go before another cable takes it.
+        foreach (var cable in steps.SetUp.Cables.Where(c => c.Run is not null && to.Cables.Any(t => SameEnds(c, t) && t.Run != c.Run)).ToList())
+        {
+            steps.Do(new SetCable(cable.Id, cable.Medium, cable.LengthMetres) { Pairs = cable.Pairs });
         }
         foreach (var cable in to.Cables)
         {
@@ -79,6 +87,8 @@ public static class Difference
         SetCable c => [c.Cable],
         Unpatch c => [c.Cable],
         PutAway c => [c.Id],
+        StandIn c => [c.Box],
+        SetPagePassword c => [c.Box],
         _ => [],
     };
 
@@ -185,11 +195,11 @@ public static class Difference
     {
         if (steps.SetUp.Cables.FirstOrDefault(c => SameEnds(c, to)) is not { } there)
         {
-            steps.Do(new Patch(to.A, to.B, to.Medium, to.LengthMetres));
+            steps.Do(Patch.Moved(to, to.A, to.B));
         }
         else
         {
-            steps.Unless(there.Medium == to.Medium && Nullable.Equals(there.LengthMetres, to.LengthMetres), new SetCable(there.Id, to.Medium, to.LengthMetres));
+            steps.Unless(there with { Id = to.Id, A = to.A, B = to.B } == to, new SetCable(there.Id, to.Medium, to.LengthMetres) { Pairs = to.Pairs, Run = to.Run });
         }
     }
 

@@ -24,14 +24,18 @@ internal static class Edit
     public static Parsed<SetUp> Server(Design design, string boxId, Func<RouterMode, Parsed<AddressServer>> edit) =>
         Mode<RouterMode>(design, boxId, "address server", router => edit(router).Then<BoxMode>(server => router with { Server = server }));
 
+    public static Parsed<SetUp> Setting(Design design, string boxId, Func<BoxSetting, BoxSetting> edit) =>
+        design.Box(boxId) is not { } box ? Parsed<SetUp>.Fail($"There is no box '{Ipv4Address.Shown(boxId)}'.")
+        : design.Mode(boxId) is null ? Parsed<SetUp>.Fail($"The {box.Name} is not in use in this set-up; set its mode first.")
+        : design.SetUp with { Boxes = [.. design.SetUp.Boxes.Select(b => b.Box == boxId ? edit(b) : b)] };
+
     public static SetUp WithMode(SetUp setUp, string boxId, BoxMode mode)
     {
-        var setting = new BoxSetting(boxId, mode);
         return setUp with
         {
             Boxes = setUp.Boxes.Any(b => b.Box == boxId)
-                ? [.. setUp.Boxes.Select(b => b.Box == boxId ? setting : b)]
-                : [.. setUp.Boxes, setting],
+                ? [.. setUp.Boxes.Select(b => b.Box == boxId ? b with { Mode = mode } : b)]
+                : [.. setUp.Boxes, new(boxId, mode)],
         };
     }
 

@@ -11,7 +11,7 @@ internal static class Factory
 
     public static BoxMode Mode(Design design, Box box, ModeKind kind, BoxMode? old)
     {
-        var lan = box.Profile.FactoryAddress ?? UsualAddress;
+        var lan = box.FactoryAddress ?? UsualAddress;
         return kind switch
         {
             ModeKind.Router => new RouterMode(new Automatic(), lan, new(true, Pool(box, lan), null, [], []), [], Radios(box, old)),
@@ -19,8 +19,8 @@ internal static class Factory
             ModeKind.Repeater => new RepeaterMode(new Automatic(), Link(design, box, old), Radios(box, old)),
             ModeKind.WirelessBridge => new WirelessBridgeMode(new Automatic(), Link(design, box, old)),
             ModeKind.Satellite => new SatelliteMode(MainOf(design, box), MainOf(design, box)),
-            ModeKind.Bridge => new BridgeMode(old is RouterMode router ? router.Lan : box.Profile.FactoryAddress),
-            ModeKind.Switch => new SwitchMode(box.Profile.FactoryAddress is { } page ? new Fixed(page, null, []) : null),
+            ModeKind.Bridge => new BridgeMode(old is RouterMode router ? router.Lan : box.FactoryAddress),
+            ModeKind.Switch => new SwitchMode(box.FactoryAddress is { } page ? new Fixed(page, null, []) : null),
             _ => throw new ArgumentOutOfRangeException(nameof(kind)),
         };
     }
@@ -42,7 +42,7 @@ internal static class Factory
                 return new(radio.Id, other, found.Setting.Name, found.Setting.Security, found.Setting.Key, UplinkFrames.ThreeAddress);
             }
         }
-        return new(box.Profile.Radios.Count > 0 ? box.Profile.Radios[0].Id : "none", box.Id, box.Id.Length > 32 ? box.Id[..32] : box.Id, WifiSecurity.Wpa2, null, UplinkFrames.ThreeAddress);
+        return new(box.Profile.Radios.Count > 0 ? box.Profile.Radios[0].Id : "none", box.Id, FactoryNames.Of(box), WifiSecurity.Wpa2, null, UplinkFrames.ThreeAddress);
     }
 
     /// <summary>The main node of a box's kit; the box itself where there is none, which a finding says.</summary>
@@ -82,5 +82,5 @@ internal static class Factory
 
     private static IReadOnlyList<RadioSetting> Radios(Box box, BoxMode? old) =>
         old is { Radios.Count: > 0 } ? old.Radios
-        : [.. box.Profile.Radios.Select(r => new RadioSetting(r.Id, false, box.Id.Length > 32 ? box.Id[..32] : box.Id, WifiSecurity.Wpa2, null))];
+        : [.. box.Profile.Radios.Select(r => new RadioSetting(r.Id, false, FactoryNames.Of(box), WifiSecurity.Wpa2, box.Label.WifiKey))];
 }

@@ -57,6 +57,18 @@ public static class CauseCodes
     public const string GuestsApart = "guests-apart";
     /// <summary>A guest name that opens into the home, or may. Subject: the access point.</summary>
     public const string GuestsOpen = "guests-open";
+    /// <summary>A guest network before which the family's devices lie. Subject: the router that sends it.</summary>
+    public const string GuestsInCascade = "guests-in-cascade";
+    /// <summary>What lives in a gateway that stops routing. Subject: the gateway.</summary>
+    public const string LivesInGateway = "lives-in-gateway";
+    /// <summary>A way with radio links, mains wiring or a satellite on it. Subjects: the device and what delays it. The need that asks for it says so.</summary>
+    public const string NotQuick = "not-quick";
+    /// <summary>No box sends a name for guests. The need that asks for it says so.</summary>
+    public const string NoGuestName = "no-guest-name";
+    /// <summary>A name that is to stay is not sent, or otherwise than it was. Subject: the box. The need that asks for it says so.</summary>
+    public const string NameNotKept = "name-not-kept";
+    /// <summary>A level that was not measured. Subject: the place. The need that asks for it says so.</summary>
+    public const string NotMeasured = "not-measured";
     /// <summary>A router that does not lead from inside to its own outer address, or may not. Subject: the router.</summary>
     public const string NoLoopBack = "no-loop-back";
     /// <summary>Name servers that are missing or do not answer. Subject: who set them.</summary>

@@ -256,8 +256,9 @@ public sealed record ReachCell(string From, string To, Answer Answer, IReadOnlyL
 
 /// <summary>What becomes of one need.</summary>
 /// <param name="Need">Its id.</param>
-/// <param name="Device">The device that it is about.</param>
+/// <param name="About">The device, box or place that it is about; empty where it is about the whole home.</param>
+/// <param name="Asked">What is asked for, in words, such as "Recorder reached from outside on port 8000".</param>
 /// <param name="Answer">Whether it is met. For a connection from outside: over IPv4, and only as far as the model goes.</param>
 /// <param name="Via">Routers passed, from outside in.</param>
 /// <param name="StoppedBy">The box, device or "street" that stops it; null where it is met.</param>
-public sealed record NeedFact(string Need, string Device, Answer Answer, IReadOnlyList<string> Via, string? StoppedBy);
+public sealed record NeedFact(string Need, string About, string Asked, Answer Answer, IReadOnlyList<string> Via, string? StoppedBy);

@@ -137,10 +137,16 @@ internal sealed class LinkMap
 
     private List<Link> At(Group group) => _at.TryGetValue(group, out var there) ? there : _at[group] = [];
 
-    private int? AtMost(Link link) => link.Cable is not { } cable ? null
-        : new[] { Speed(link.A), Speed(link.B) }.Min() is var ports && MediumRates.AtMost(cable.Medium, ports) is { } medium
-            ? Math.Min(medium, ports ?? medium)
-            : ports;
+    private int? AtMost(Link link)
+    {
+        if (link.Cable is not { } cable)
+        {
+            return null;
+        }
+        var whole = Cabling.Of(_network.Design, cable);
+        var ports = new[] { Speed(link.A), Speed(link.B) }.Min();
+        return new[] { ports, MediumRates.AtMost(whole.Medium, ports), whole is { Pairs: 2, IsCopper: true } or { Pairs: 2, Medium: Medium.Unknown } ? MediumRates.TwoPairs : null }.Min();
+    }
 
     private int? Speed(PortRef end) => _network.Design.Box(end.Owner)?.Profile.Port(end.Port)?.SpeedMbps;
 }
@@ -148,6 +154,9 @@ internal sealed class LinkMap
 /// <summary>What a medium carries at most.</summary>
 public static class MediumRates
 {
+    /// <summary>What two pairs carry: 100BASE-TX needs no more, 1000BASE-T needs all four (IEEE 802.3, clauses 25 and 40, from memory).</summary>
+    public const int TwoPairs = 100;
+
     /// <summary>
     /// Nominal rate of a copper run of up to 100 m: 1000BASE-T on category 5, 2.5GBASE-T on 5e, 5GBASE-T on 6, 10GBASE-T on 6A
     /// (IEEE 802.3, clauses 40, 126 and 55, from memory). Powerline: what arrives at most behind 100 Mb/s ports, and behind faster

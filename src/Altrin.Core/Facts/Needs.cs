@@ -4,21 +4,55 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Facts;
 
 /// <summary>Whether what the customer asked for comes true.</summary>
-internal sealed class NeedJudge(Network network, Tracer tracer)
+internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer, LinkMap links)
 {
     public NeedFact Of(Need need)
     {
-        if (network.Find(need.Device, Side.Device) is not { } device)
+        if (need is not DeviceNeed { Device: var id })
         {
-            return new(need.Id, need.Device, Answer.No(Cause.Of(CauseCodes.NotConnected, $"{Name(need.Device)} is not in use in this set-up.", need.Device)), [], need.Device);
+            return Fact(need, OfHome(need), [], null);
+        }
+        if (network.Find(id, Side.Device) is not { } device)
+        {
+            return Fact(need, Answer.No(Cause.Of(CauseCodes.NotConnected, $"{Name(id)} is not in use in this set-up.", id)), [], id);
         }
         return need switch
         {
             ReachFromOutside reach => Inbound(reach, device),
             FoundByOthers found => Discovery(found, device),
+            LocalServer server => Served(server, device),
+            LittleDelay quick => Fact(quick, HomeNeeds.LittleDelay(network, links, device, tracer.ToInternet(device)), [], null),
             _ => throw new ArgumentOutOfRangeException(nameof(need)),
         };
     }
+
+    private NeedFact Fact(Need need, Answer answer, IReadOnlyList<string> via, string? stoppedBy) =>
+        NeedWords.Of(network.Design, need) is var (subject, asked) ? new(need.Id, need.About, $"{subject} {asked}", answer, via, stoppedBy) : throw new ArgumentOutOfRangeException(nameof(need));
+
+    private Answer OfHome(Need need) => need switch
+    {
+        CallsInPlace calls => HomeNeeds.Calls(network.Design, calls),
+        GuestsKeptApart => HomeNeeds.Guests(network),
+        KeepsNameAndKey keeps => HomeNeeds.Name(network.Design, keeps),
+        ServiceLives lives => HomeNeeds.Lives(network.Design, lives),
+        _ => throw new ArgumentOutOfRangeException(nameof(need)),
+    };
+
+    private NeedFact Served(LocalServer need, Interface device)
+    {
+        if (!device.Linked)
+        {
+            return Fact(need, tracer.ToInternet(device).Answer, [], device.Owner);
+        }
+        var cells = new ReachTable(network, leasing, tracer).Towards(device, OfHome(device));
+        var answer = Answer.All([.. cells.Select(c => c.Answer)]);
+        var stopped = cells.FirstOrDefault(c => !c.Answer.IsYes);
+        return Fact(need, answer, stopped?.Via ?? [], stopped is null ? null : stopped.StoppedBy ?? stopped.From);
+    }
+
+    /// <summary>Every other device of the home. Guests are kept apart on purpose.</summary>
+    private IEnumerable<Interface> OfHome(Interface device) => network.Interfaces
+        .Where(i => i.Side == Side.Device && i.Owner != device.Owner && i.GuestOf is null && GuestId.BoxOf(i.Segment) is null);
 
     private NeedFact Inbound(ReachFromOutside need, Interface device)
     {
@@ -27,7 +61,7 @@ internal sealed class NeedJudge(Network network, Tracer tracer)
         if (network.Design.Site.Service is CarrierTranslation)
         {
             answer = Answer.No(Cause.Of(CauseCodes.CarrierTranslation, "The provider translates: nothing opened from outside gets to the home over IPv4.", PortRef.Street));
-            return Fact(PortRef.Street);
+            return Stopped(PortRef.Street);
         }
         if (network.Design.Site.Service is UnknownService)
         {
@@ -39,9 +73,9 @@ internal sealed class NeedJudge(Network network, Tracer tracer)
             answer = answer.And(Answer.No([.. inner.Select(Twice)]));
         }
         answer = answer.And(tracer.ToInternet(device).Answer);
-        return Fact(way.StoppedBy ?? device.Owner);
+        return Stopped(way.StoppedBy ?? device.Owner);
 
-        NeedFact Fact(string stoppedBy) => new(need.Id, device.Owner, answer, via, answer.IsYes ? null : stoppedBy);
+        NeedFact Stopped(string stoppedBy) => Fact(need, answer, via, answer.IsYes ? null : stoppedBy);
     }
 
     /// <summary>Discovery by multicast stays on its link (RFC 6762) and crosses no router.</summary>
@@ -49,17 +83,14 @@ internal sealed class NeedJudge(Network network, Tracer tracer)
     {
         if (!device.Linked)
         {
-            return new(need.Id, device.Owner, tracer.ToInternet(device).Answer, [], device.Owner);
+            return Fact(need, tracer.ToInternet(device).Answer, [], device.Owner);
         }
-        // Guests are kept apart on purpose.
-        var elsewhere = network.Interfaces
-            .Where(i => i.Side == Side.Device && i.Owner != device.Owner && i.GuestOf is null && GuestId.BoxOf(i.Segment) is null && (!i.Linked || i.Segment != device.Segment))
-            .ToList();
+        var elsewhere = OfHome(device).Where(i => !i.Linked || i.Segment != device.Segment).ToList();
         // Whoever is in one segment is stopped alike, so one of each is looked at.
         var apart = elsewhere.Where(o => o.Linked).GroupBy(o => o.Segment).Select(g => Apart(device, g.MaxBy(o => tracer.ToInternet(o).Routers.Count)!));
         var steps = elsewhere.Where(o => !o.Linked).Select(o => (tracer.ToInternet(o).Answer, (string?)o.Owner)).Concat(apart).ToList();
         var answer = Answer.All([.. steps.Select(s => s.Item1)]);
-        return new(need.Id, device.Owner, answer, [], answer.IsYes ? null : steps.First(s => !s.Item1.IsYes).Item2);
+        return Fact(need, answer, [], answer.IsYes ? null : steps.First(s => !s.Item1.IsYes).Item2);
     }
 
     private (Answer, string?) Apart(Interface device, Interface other)

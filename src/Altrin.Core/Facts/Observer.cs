@@ -29,9 +29,9 @@ public static class Observer
         var leasing = Leasing.Of(network);
         var hosts = new HostTable(network, leasing);
         var tracer = new Tracer(network, leasing, hosts);
-        var needs = new NeedJudge(network, tracer);
         var names = new NameAsking(tracer);
         var links = new LinkMap(network);
+        var needs = new NeedJudge(network, leasing, tracer, links);
         var devices = network.Interfaces.Where(i => i.Side == Side.Device).ToList();
         var sheet = new FactSheet(
             [.. network.Segments.Where(s => IsTerritory(s)).Select(s => SegmentFact(network, hosts, s))],
@@ -40,7 +40,7 @@ public static class Observer
             hosts.Conflicts,
             tracer.Overlaps,
             [.. devices.Select(d => Internet(network, leasing, tracer, names, links, d))],
-            [.. network.Design.Site.Needs.OrderBy(n => n.Id, StringComparer.Ordinal).Select(needs.Of)],
+            [.. network.Design.Site.Needs.Where(n => !n.DuringWork).OrderBy(n => n.Id, StringComparer.Ordinal).Select(needs.Of)],
             [.. network.Interfaces.Where(i => i.Side == Side.Wan && i.Linked).SelectMany(i => Inbound(network, tracer, i.Owner))],
             links.All(),
             links.Uplinks(),

@@ -30,6 +30,9 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
         return Between(a, b) with { From = from.Id, To = to.Id };
     }
 
+    /// <summary>Whether others open connections to one device: one cell for each class of them.</summary>
+    public IReadOnlyList<ReachCell> Towards(Interface to, IEnumerable<Interface> others) => [.. others.GroupBy(KeyOf).Select(g => Between(g.First(), to))];
+
     private (Interface From, Interface To) Ends(ReachClass from, ReachClass to) =>
         (network.Find(from.Id, Side.Device)!, network.Find(to.Devices.First(d => d != from.Id), Side.Device)!);
 

@@ -52,14 +52,7 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
         }
         foreach (var need in sheet.Needs.Where(n => n.Answer.IsBroken))
         {
-            var reach = design.Site.Needs.First(n => n.Id == need.Need) is ReachFromOutside;
-            parts.Add($"{design.NameOf(need.Device)} {(need.Answer.Kind, reach) switch
-            {
-                (AnswerKind.Luck, true) => "is reached from outside by luck only",
-                (AnswerKind.Luck, false) => "is found by luck only",
-                (_, true) => "cannot be reached from outside",
-                _ => "is not found by everybody",
-            }}");
+            parts.Add(Short(design, design.Site.Needs.First(n => n.Id == need.Need), need.Answer.Kind == AnswerKind.Luck));
         }
         var shown = parts.Count > 4 ? [.. parts.Take(3), $"{parts.Count - 3} more needs fail"] : parts;
         var sentence = shown.Count < 2 ? string.Concat(shown) : $"{string.Join(", ", shown.SkipLast(1))}, and {shown[^1]}";
@@ -69,6 +62,14 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
             ? $"{design.NameOf(devices[0])} {one}"
             : $"{devices.Count} of {sheet.Internet.Count} devices {many}";
     }
+
+    /// <summary>The two oldest needs of the trade in fewer words than <see cref="NeedWords"/> has: a verdict is one sentence.</summary>
+    private static string Short(Design design, Need need, bool luck) => need switch
+    {
+        ReachFromOutside reach => $"{design.NameOf(reach.Device)} {(luck ? "is reached from outside by luck only" : "cannot be reached from outside")}",
+        FoundByOthers found => $"{design.NameOf(found.Device)} {(luck ? "is found by luck only" : "is not found by everybody")}",
+        _ => NeedWords.Said(design, need, luck ? "is only by luck" : "is not"),
+    };
 
     /// <summary>A number with its noun, such as "3 things".</summary>
     internal static string Count(int number, string noun) => number == 1 ? $"1 {noun}" : $"{number} {noun}s";

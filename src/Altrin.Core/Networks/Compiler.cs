@@ -129,7 +129,7 @@ public static class Compiler
         // In access-point mode a box that serves when alone falls back to its factory address and pool (common practice).
         ServerSeat? Woken(Group group) =>
             group is { Wan: false, Vlan: 0 } && modes.GetValueOrDefault(group.Owner) is AccessPointMode
-            && boxes[group.Owner].Profile is { Habits: { ServesWhenAlone: Known.Yes } habits, FactoryAddress: { } own, FactoryPool: { } pool }
+            && boxes[group.Owner] is { FactoryAddress: { } own, Profile: { Habits: { ServesWhenAlone: Known.Yes } habits, FactoryPool: { } pool } }
                 ? new(group.Owner, pool, own.PrefixLength, own.Address, own.Address, [own.Address], [], null) { ChecksOffer = habits.ChecksOffer, Woke = true }
                 : null;
     }

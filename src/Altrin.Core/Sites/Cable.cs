@@ -8,6 +8,12 @@ namespace Altrin.Core.Sites;
 /// <param name="LengthMetres">Length in metres; null where not measured.</param>
 public sealed record Cable(string Id, PortRef A, PortRef B, Medium Medium, double? LengthMetres)
 {
+    /// <summary>How many pairs of a copper lead are connected, 2 or 4; null where not looked at.</summary>
+    public int? Pairs { get; init; }
+
+    /// <summary>The run in the walls that it goes through; null for none. What stands here then is said of the leads at its ends.</summary>
+    public string? Run { get; init; }
+
     /// <summary>The end that is not <paramref name="end"/>.</summary>
     public PortRef OtherEnd(PortRef end) => A == end ? B : A;
 

@@ -66,6 +66,9 @@ public sealed record BoxHabits
     /// <summary>Whether its Wi-Fi goes off while it passes its public address on.</summary>
     public Known WifiOffWhilePassing { get; init; }
 
+    /// <summary>Whether the telephone, television or alarm in it goes on while it bridges or passes its public address on.</summary>
+    public Known KeepsServices { get; init; }
+
     /// <summary>Whether it still announces itself as an IPv6 router when it no longer routes.</summary>
     public Known AnnouncesIpv6 { get; init; }
 

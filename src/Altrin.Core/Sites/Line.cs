@@ -39,6 +39,12 @@ public sealed record LineNeeds
 
     /// <summary>That hardware address; null where not known.</summary>
     public HardwareAddress? LockedTo { get; init; }
+
+    /// <summary>The name to log in with, as the provider's letter gives it; null where none or not known.</summary>
+    public string? Account { get; init; }
+
+    /// <summary>Reference to the password of the login.</summary>
+    public string? Password { get; init; }
 }
 
 /// <summary>What is typed into a router for its line.</summary>

@@ -23,6 +23,12 @@ public sealed record Profile(
     AddressRange? FactoryPool,
     bool WanPortJoins)
 {
+    /// <summary>Which edition of the shelf's entry it is, from 1: a job keeps the one that it was made with, and is offered a later one.</summary>
+    public int Edition { get; init; } = 1;
+
+    /// <summary>What an installer wants to know of it beyond the network.</summary>
+    public Traits Traits { get; init; } = Traits.NotKnown;
+
     /// <summary>What it does by itself.</summary>
     public BoxHabits Habits { get; init; } = BoxHabits.NotKnown;
 
@@ -82,7 +88,28 @@ public enum ModeKind
 /// <param name="Label">What is printed beside it.</param>
 /// <param name="Role">Which side it belongs to in router mode.</param>
 /// <param name="SpeedMbps">What it can do, in Mb/s; null where unknown.</param>
-public sealed record Port(string Id, string Label, PortRole Role, int? SpeedMbps);
+public sealed record Port(string Id, string Label, PortRole Role, int? SpeedMbps)
+{
+    /// <summary>What fits into it.</summary>
+    public PortKind Kind { get; init; }
+}
+
+/// <summary>What fits into a socket of a box.</summary>
+public enum PortKind
+{
+    /// <summary>Not looked at.</summary>
+    Unknown,
+    /// <summary>A network cable.</summary>
+    Copper,
+    /// <summary>A fibre, or a module for one.</summary>
+    Fibre,
+    /// <summary>A telephone line.</summary>
+    TelephoneLine,
+    /// <summary>Television cable.</summary>
+    Coax,
+    /// <summary>The mains, which carry the data on.</summary>
+    Mains,
+}
 
 /// <summary>The side of a router that a port belongs to. Decided by the box, never by the colour of the socket.</summary>
 public enum PortRole
@@ -106,6 +133,32 @@ public sealed record Radio(string Id, RadioBand Band)
 
     /// <summary>Whether it can cross to a box that joins it with four addresses.</summary>
     public Known FourAddress { get; init; }
+
+    /// <summary>Its generation.</summary>
+    public WifiGeneration Generation { get; init; }
+
+    /// <summary>How many spatial streams it has, 1 to 8; null where not read.</summary>
+    public int? Streams { get; init; }
+
+    /// <summary>The widest channel that it can use, in MHz; null where not read.</summary>
+    public int? WidestMhz { get; init; }
+}
+
+/// <summary>Generations of Wi-Fi, by the letters of IEEE 802.11.</summary>
+public enum WifiGeneration
+{
+    /// <summary>Not read.</summary>
+    Unknown,
+    /// <summary>a, b or g: 54 Mb/s at most.</summary>
+    G,
+    /// <summary>n, also called 4.</summary>
+    N,
+    /// <summary>ac, also called 5.</summary>
+    Ac,
+    /// <summary>ax, also called 6 and 6E.</summary>
+    Ax,
+    /// <summary>be, also called 7.</summary>
+    Be,
 }
 
 /// <summary>Wi-Fi bands.</summary>

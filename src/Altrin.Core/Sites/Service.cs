@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Altrin.Core.Addressing;
 
 namespace Altrin.Core.Sites;
@@ -5,6 +6,11 @@ namespace Altrin.Core.Sites;
 /// <summary>What the provider delivers at the street. Given: no remedy alters it.</summary>
 /// <param name="DownMbps">Sold rate towards the home in Mb/s; null where not asked.</param>
 /// <param name="UpMbps">Sold rate from the home in Mb/s; null where not asked.</param>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(PublicDynamic), "publicDynamic")]
+[JsonDerivedType(typeof(PublicFixed), "publicFixed")]
+[JsonDerivedType(typeof(CarrierTranslation), "carrierTranslation")]
+[JsonDerivedType(typeof(UnknownService), "unknown")]
 public abstract record Service(int? DownMbps, int? UpMbps)
 {
     /// <summary>How many boxes or devices the provider gives an address at a time, 1 to 16; one is usual (common practice).</summary>
@@ -12,6 +18,12 @@ public abstract record Service(int? DownMbps, int? UpMbps)
 
     /// <summary>What the line asks for.</summary>
     public LineNeeds Line { get; init; } = LineNeeds.NotAsked;
+
+    /// <summary>By what the service comes into the home.</summary>
+    public AccessKind Access { get; init; }
+
+    /// <summary>The box at which the provider hands it over; null where not noted.</summary>
+    public string? HandOff { get; init; }
 }
 
 /// <summary>One public address, leased and changing.</summary>
@@ -37,3 +49,24 @@ public sealed record CarrierTranslation(int? DownMbps, int? UpMbps) : Service(Do
 
 /// <summary>Not asked yet: whether anything can come in from outside is not known.</summary>
 public sealed record UnknownService(int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps);
+
+/// <summary>By what an internet service comes into the home.</summary>
+public enum AccessKind
+{
+    /// <summary>Not asked.</summary>
+    Unknown,
+    /// <summary>Optical fibre into the home.</summary>
+    Fibre,
+    /// <summary>The telephone line.</summary>
+    TelephoneLine,
+    /// <summary>Television cable.</summary>
+    TelevisionCable,
+    /// <summary>A mobile network.</summary>
+    Mobile,
+    /// <summary>A radio link to a mast.</summary>
+    FixedRadio,
+    /// <summary>A satellite.</summary>
+    Satellite,
+    /// <summary>A socket of the building's own network.</summary>
+    BuildingNetwork,
+}

@@ -35,7 +35,14 @@ public sealed record Acceptance(string Finding, bool Severe, string Reason, stri
 }
 
 /// <summary>How one box is set.</summary>
-public sealed record BoxSetting(string Box, BoxMode Mode);
+public sealed record BoxSetting(string Box, BoxMode Mode)
+{
+    /// <summary>Where it stands; null where not noted.</summary>
+    public string? Place { get; init; }
+
+    /// <summary>Reference to the password of its page; null where not recorded.</summary>
+    public string? Password { get; init; }
+}
 
 /// <summary>How one customer's device is set.</summary>
 /// <param name="Device">Its id.</param>

@@ -15,7 +15,28 @@ public sealed record Site(
     NamingSchool Naming,
     IReadOnlyList<Box> Boxes,
     IReadOnlyList<Device> Devices,
-    IReadOnlyList<Need> Needs);
+    IReadOnlyList<Need> Needs)
+{
+    /// <summary>The buildings, the main house first; empty where there is one and nothing was said of it.</summary>
+    public IReadOnlyList<Building> Buildings { get; init; } = [];
+
+    /// <summary>Rooms and other places.</summary>
+    public IReadOnlyList<Place> Places { get; init; } = [];
+
+    /// <summary>Sockets in the walls.</summary>
+    public IReadOnlyList<Socket> Sockets { get; init; } = [];
+
+    /// <summary>Cables that are in the walls already.</summary>
+    public IReadOnlyList<CableRun> Runs { get; init; } = [];
+
+    /// <summary>The place with this id; null where there is none.</summary>
+    public Place? Place(string? id) => id is null ? null : Places.FirstOrDefault(p => p.Id == id);
+
+    /// <summary>Whether an id of anything in the site is used.</summary>
+    public bool Uses(string id) =>
+        Boxes.Any(b => b.Id == id) || Devices.Any(d => d.Id == id) || Needs.Any(n => n.Id == id) || Buildings.Any(b => b.Id == id)
+        || Places.Any(p => p.Id == id) || Sockets.Any(s => s.Id == id) || Runs.Any(r => r.Id == id);
+}
 
 /// <summary>Schools of naming Wi-Fi in one home.</summary>
 public enum NamingSchool
@@ -38,6 +59,12 @@ public sealed record Box(string Id, string Name, Profile Profile, HardwareAddres
 {
     /// <summary>What lives in it beside the internet, in order.</summary>
     public IReadOnlyList<LineService> Holds { get; init; } = [];
+
+    /// <summary>What stands on its label.</summary>
+    public LabelFacts Label { get; init; } = LabelFacts.Empty;
+
+    /// <summary>Where its page answers after a reset: by its own label, else by its kind; null where neither says.</summary>
+    public InterfaceAddress? FactoryAddress => Label.Address ?? Profile.FactoryAddress;
 }
 
 /// <summary>A device of the customer: it uses the network and is no part of it.</summary>
@@ -55,6 +82,12 @@ public sealed record Device(string Id, string Name, DeviceKind Kind, HardwareAdd
 
     /// <summary>The newest Wi-Fi protection that it knows; null where nobody found out: it is then taken to know them all (common practice).</summary>
     public WifiSecurity? NewestSecurity { get; init; }
+
+    /// <summary>Whether it has a socket for a cable.</summary>
+    public Known HasSocket { get; init; }
+
+    /// <summary>Where it usually is; null where not noted.</summary>
+    public string? Place { get; init; }
 }
 
 /// <summary>What a customer's device is.</summary>

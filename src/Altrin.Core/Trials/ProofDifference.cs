@@ -1,6 +1,7 @@
 using Altrin.Core.Facts;
 using Altrin.Core.Findings;
 using Altrin.Core.Networks;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Trials;
 
@@ -94,13 +95,7 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
         from now in after.Sheet.Needs
         join then in before.Sheet.Needs on now.Need equals then.Need
         where then.Answer.Kind != now.Answer.Kind
-        select Answered(MovedKind.Need, NeedWords(after, now.Need), then.Answer, now.Answer, [now.Need, now.Device]);
-
-    private static string NeedWords(Observation seen, string id) => seen.Network.Design.Site.Needs.First(n => n.Id == id) switch
-    {
-        Sites.ReachFromOutside reach => $"{seen.Network.NameOf(reach.Device)} reached from outside on port {reach.Port}",
-        var need => $"{seen.Network.NameOf(need.Device)} found by others",
-    };
+        select Answered(MovedKind.Need, NeedWords.Of(after.Network.Design, after.Network.Design.Site.Needs.First(n => n.Id == now.Need)) is var (subject, asked) ? $"{subject} {asked}" : "", then.Answer, now.Answer, now.About.Length == 0 ? [now.Need] : [now.Need, now.About]);
 
     private static IEnumerable<Moved> Findings(Proof before, Proof after)
     {

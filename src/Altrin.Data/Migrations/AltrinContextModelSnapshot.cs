@@ -16,6 +16,21 @@ namespace Altrin.Data.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.15");
 
+            modelBuilder.Entity("Altrin.Data.HashKeyEntity", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("Protected")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("HashKeys");
+                });
+
             modelBuilder.Entity("Altrin.Data.JobEntity", b =>
                 {
                     b.Property<long>("Id")
@@ -48,6 +63,34 @@ namespace Altrin.Data.Migrations
                     b.HasIndex("ArchivedAt", "ChangedAt");
 
                     b.ToTable("Jobs");
+                });
+
+            modelBuilder.Entity("Altrin.Data.ProfileEntity", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("ChangedAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Edition")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Profile")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("ShelfId")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("ShelfId")
+                        .IsUnique();
+
+                    b.ToTable("Profiles");
                 });
 
             modelBuilder.Entity("Altrin.Data.RevisionEntity", b =>
@@ -86,6 +129,38 @@ namespace Altrin.Data.Migrations
                     b.ToTable("Revisions");
                 });
 
+            modelBuilder.Entity("Altrin.Data.SecretEntity", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("CreatedAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("Hash")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<long>("JobId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("Protected")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Reference")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("JobId", "Reference")
+                        .IsUnique();
+
+                    b.ToTable("Secrets");
+                });
+
             modelBuilder.Entity("Altrin.Data.RevisionEntity", b =>
                 {
                     b.HasOne("Altrin.Data.JobEntity", null)
@@ -98,6 +173,15 @@ namespace Altrin.Data.Migrations
                         .WithMany()
                         .HasForeignKey("ParentId")
                         .OnDelete(DeleteBehavior.Cascade);
+                });
+
+            modelBuilder.Entity("Altrin.Data.SecretEntity", b =>
+                {
+                    b.HasOne("Altrin.Data.JobEntity", null)
+                        .WithMany()
+                        .HasForeignKey("JobId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
                 });
 #pragma warning restore 612, 618
         }

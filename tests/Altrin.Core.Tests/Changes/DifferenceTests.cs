@@ -13,7 +13,7 @@ public sealed class DifferenceTests
         for (var seed = 1; seed <= 400; seed++)
         {
             var dice = new Random(seed);
-            var before = DesignGenerator.Make(seed, 8);
+            var before = SurveyGenerator.Survey(DesignGenerator.Make(seed, 8), seed);
             var after = before;
             for (var acts = 0; acts < 25; acts++)
             {

@@ -81,7 +81,7 @@ public sealed class ProofPropertyTests
             design.Site with
             {
                 Devices = [.. design.Site.Devices.Select(d => d with { Id = New(d.Id), Name = New(d.Name) })],
-                Needs = [.. design.Site.Needs.Select(n => n with { Id = New(n.Id), Device = New(n.Device) })],
+                Needs = [.. design.Site.Needs.Select(n => n switch { ReachFromOutside r => r with { Id = New(r.Id), Device = New(r.Device) }, FoundByOthers f => f with { Id = New(f.Id), Device = New(f.Device) }, _ => n with { Id = New(n.Id) } })],
             },
             design.SetUp with
             {

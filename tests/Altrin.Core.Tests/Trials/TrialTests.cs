@@ -26,7 +26,7 @@ public sealed class TrialTests
         Assert.Empty(Told(phase, MovedKind.Address));
         Assert.StartsWith("Worse: Address of b", Assert.Single(Told(phases[1], MovedKind.Address)));
         Assert.Equal(["Worse: Internet of b, yes to no"], Told(phase, MovedKind.Internet));
-        Assert.Equal(["Worse: b found by others, yes to no"], Told(phase, MovedKind.Need));
+        Assert.Equal(["Worse: b found by every device, yes to no"], Told(phase, MovedKind.Need));
         Assert.Equal(["Worse: a to b, yes to no", "Worse: b to a, yes to no"], Told(phase, MovedKind.Reach));
         Assert.Equal("The cable of b is pulled.", Try(House(), "pull:point-lan1-b").Phases[0].Difference.Moved[0].Why);
         Assert.Equal("gw, at which a hangs, is off.", Try(House(), "off:gw").Phases[0].Difference.Moved[0].Why);

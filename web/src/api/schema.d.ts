@@ -164,6 +164,166 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CommitCorrections"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/survey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetSurvey"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/survey/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ReadLines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/survey/enter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["EnterLines"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/survey/{table}.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ExportTable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/survey/table": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ImportTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/secrets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListSecrets"];
+        put?: never;
+        post: operations["KeepSecret"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/secrets/{reference}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["TypeSecret"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/secrets/{reference}/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ShowSecret"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/design/with-secrets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ExportWithSecrets"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/proof/addresses": {
         parameters: {
             query?: never;
@@ -324,6 +484,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetShelf"];
+        put?: never;
+        post: operations["PutProfiles"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/profiles.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ExportProfiles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/{shelfId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["DropProfile"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -340,6 +548,10 @@ export interface components {
             reason: string;
             by: string;
         };
+        /** @enum {unknown} */
+        AccessKind: "unknown" | "fibre" | "telephoneLine" | "televisionCable" | "mobile" | "fixedRadio" | "satellite" | "buildingNetwork";
+        /** @enum {unknown} */
+        AddressAfter: "unknown" | "kept" | "leased" | "itsOwn" | "none";
         AddressFact: {
             owner: string;
             side: components["schemas"]["Side"];
@@ -408,6 +620,7 @@ export interface components {
             hardware?: null | string;
             wanHardware?: null | string;
             holds?: null | components["schemas"]["LineService"][];
+            label?: null | components["schemas"]["LabelDocument"];
             profile: components["schemas"]["ProfileDocument"];
         };
         /** @enum {unknown} */
@@ -415,6 +628,8 @@ export interface components {
         BoxSettingDocument: {
             box: string;
             mode: components["schemas"]["ModeKind"];
+            place?: null | string;
+            password?: null | string;
             wan?: null | components["schemas"]["HostAddressDocument"];
             lan?: null | string;
             addressServer?: null | components["schemas"]["AddressServerDocument"];
@@ -433,11 +648,41 @@ export interface components {
             vlans?: null | components["schemas"]["PortVlansDocument"][];
             radios?: null | components["schemas"]["RadioSettingDocument"][];
         };
+        Building: {
+            id: string;
+            name: string;
+            /** Format: double */
+            storeyHeightMetres?: null | number;
+            sameSupply?: components["schemas"]["Known"];
+        };
+        CableCheck: {
+            cable: string;
+            /** Format: double */
+            lengthMetres: null | number;
+            estimated: boolean;
+            lowerBound: boolean;
+            /** Format: int32 */
+            carriesMbps: null | number;
+            trouble: string[];
+        };
         CableDocument: {
             id: string;
             from: string;
             to: string;
             medium: components["schemas"]["Medium"];
+            /** Format: double */
+            lengthMetres?: null | number;
+            /** Format: int32 */
+            pairs?: null | number;
+            run?: null | string;
+        };
+        CableRun: {
+            id: string;
+            a: string;
+            b: string;
+            medium: components["schemas"]["Medium"];
+            /** Format: int32 */
+            pairs?: null | number;
             /** Format: double */
             lengthMetres?: null | number;
         };
@@ -446,7 +691,7 @@ export interface components {
             subjects: string[];
             text: string;
         };
-        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeSetUplink"] | components["schemas"]["ChangeSetSatellite"] | components["schemas"]["ChangeSetVlans"] | components["schemas"]["ChangeSetPassing"] | components["schemas"]["ChangeSetLine"] | components["schemas"]["ChangeSetTranslation"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
+        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeSetUplink"] | components["schemas"]["ChangeSetSatellite"] | components["schemas"]["ChangeSetVlans"] | components["schemas"]["ChangeSetPassing"] | components["schemas"]["ChangeSetLine"] | components["schemas"]["ChangeSetTranslation"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeStandIn"] | components["schemas"]["ChangeSetPagePassword"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
         ChangeAcceptFinding: {
             /** @enum {string} */
             kind?: "acceptFinding";
@@ -487,6 +732,9 @@ export interface components {
             medium: components["schemas"]["Medium"];
             /** Format: double */
             lengthMetres: null | number;
+            /** Format: int32 */
+            pairs?: null | number;
+            run?: null | string;
         };
         ChangePutAway: {
             /** @enum {string} */
@@ -531,6 +779,9 @@ export interface components {
             medium: components["schemas"]["Medium"];
             /** Format: double */
             lengthMetres: null | number;
+            /** Format: int32 */
+            pairs?: null | number;
+            run?: null | string;
         };
         ChangeSetDeviceAddress: {
             /** @enum {string} */
@@ -580,6 +831,12 @@ export interface components {
             kind?: "setPageAddress";
             box: string;
             address: components["schemas"]["HostAddress"];
+        };
+        ChangeSetPagePassword: {
+            /** @enum {string} */
+            kind?: "setPagePassword";
+            box: string;
+            password: null | string;
         };
         ChangeSetPassing: {
             /** @enum {string} */
@@ -656,6 +913,12 @@ export interface components {
             box: string;
             address: components["schemas"]["HostAddress"];
         };
+        ChangeStandIn: {
+            /** @enum {string} */
+            kind?: "standIn";
+            box: string;
+            place: null | string;
+        };
         ChangeSwitchAddressServer: {
             /** @enum {string} */
             kind?: "switchAddressServer";
@@ -691,12 +954,114 @@ export interface components {
             pool: null | string;
             guarded: boolean;
         };
+        Correction: components["schemas"]["CorrectionSetHome"] | components["schemas"]["CorrectionSetService"] | components["schemas"]["CorrectionAddBox"] | components["schemas"]["CorrectionSetBox"] | components["schemas"]["CorrectionTakeProfile"] | components["schemas"]["CorrectionAddDevice"] | components["schemas"]["CorrectionSetDevice"] | components["schemas"]["CorrectionSetBuilding"] | components["schemas"]["CorrectionSetPlace"] | components["schemas"]["CorrectionSetSocket"] | components["schemas"]["CorrectionSetRun"] | components["schemas"]["CorrectionSetNeed"] | components["schemas"]["CorrectionRemove"] | components["schemas"]["CorrectionStartPlan"];
+        CorrectionAddBox: {
+            /** @enum {string} */
+            kind?: "addBox";
+            name: string;
+            shelfId: string;
+            hardware?: null | components["schemas"]["HardwareAddress"];
+            wanHardware?: null | components["schemas"]["HardwareAddress"];
+            place?: null | string;
+            holds?: components["schemas"]["LineService"][];
+            label?: components["schemas"]["LabelFacts"];
+            inUse?: null | boolean;
+        };
+        CorrectionAddDevice: {
+            /** @enum {string} */
+            kind?: "addDevice";
+            device: components["schemas"]["Device"];
+            address: components["schemas"]["HostAddress"];
+            byCable: null | boolean;
+        };
+        CorrectionRemove: {
+            /** @enum {string} */
+            kind?: "remove";
+            id: string;
+        };
+        CorrectionRequest: {
+            setUp: string;
+            corrections: components["schemas"]["Correction"][];
+        };
+        CorrectionSetBox: {
+            /** @enum {string} */
+            kind?: "setBox";
+            box: string;
+            name: string;
+            hardware: null | components["schemas"]["HardwareAddress"];
+            wanHardware: null | components["schemas"]["HardwareAddress"];
+            holds: components["schemas"]["LineService"][];
+            label: components["schemas"]["LabelFacts"];
+        };
+        CorrectionSetBuilding: {
+            /** @enum {string} */
+            kind?: "setBuilding";
+            building: components["schemas"]["Building"];
+        };
+        CorrectionSetDevice: {
+            /** @enum {string} */
+            kind?: "setDevice";
+            device: components["schemas"]["Device"];
+        };
+        CorrectionSetHome: {
+            /** @enum {string} */
+            kind?: "setHome";
+            name: string;
+            naming: components["schemas"]["NamingSchool"];
+        };
+        CorrectionSetNeed: {
+            /** @enum {string} */
+            kind?: "setNeed";
+            need: components["schemas"]["Need"];
+        };
+        CorrectionSetPlace: {
+            /** @enum {string} */
+            kind?: "setPlace";
+            place: components["schemas"]["Place"];
+        };
+        CorrectionSetRun: {
+            /** @enum {string} */
+            kind?: "setRun";
+            run: components["schemas"]["CableRun"];
+        };
+        CorrectionSetService: {
+            /** @enum {string} */
+            kind?: "setService";
+            service: components["schemas"]["Service"];
+        };
+        CorrectionSetSocket: {
+            /** @enum {string} */
+            kind?: "setSocket";
+            socket: components["schemas"]["Socket"];
+        };
+        CorrectionStartPlan: {
+            /** @enum {string} */
+            kind?: "startPlan";
+        };
+        CorrectionTakeProfile: {
+            /** @enum {string} */
+            kind?: "takeProfile";
+            box: string;
+            shelfId: string;
+        };
         DesignDocument: {
             format: string;
             /** Format: int32 */
             formatVersion: number;
             site: components["schemas"]["SiteDocument"];
             setUps: components["schemas"]["SetUpDocument"][];
+            secrets?: null | components["schemas"]["SecretDocument"][];
+        };
+        Device: {
+            id: string;
+            name: string;
+            kind: components["schemas"]["DeviceKind"];
+            hardware: null | components["schemas"]["HardwareAddress"];
+            checksLease?: components["schemas"]["Known"];
+            bands?: components["schemas"]["RadioBand"][];
+            newestSecurity?: null | components["schemas"]["WifiSecurity"];
+            hasSocket?: components["schemas"]["Known"];
+            place?: null | string;
         };
         DeviceDocument: {
             id: string;
@@ -706,6 +1071,8 @@ export interface components {
             checksLease?: null | boolean;
             bands?: null | components["schemas"]["RadioBand"][];
             newestSecurity?: null | components["schemas"]["WifiSecurity"];
+            hasSocket?: null | boolean;
+            place?: null | string;
         };
         /** @enum {unknown} */
         DeviceKind: "phone" | "tablet" | "laptop" | "computer" | "printer" | "recorder" | "television" | "console" | "controller" | "storage" | "other";
@@ -761,8 +1128,22 @@ export interface components {
             source?: string;
             accepted?: null | components["schemas"]["Acceptance"];
         };
+        FirstAnswer: {
+            kind: components["schemas"]["FirstAnswerKind"];
+            sentence: string;
+            reasons: string[];
+        };
+        /** @enum {unknown} */
+        FirstAnswerKind: "askFirst" | "keep" | "move" | "rename" | "oneCable" | "oneAccessPoint" | "plan";
         /** @enum {unknown} */
         FrameProtection: "off" | "optional" | "required";
+        GatewayOption: {
+            way: components["schemas"]["GatewayWay"];
+            can: components["schemas"]["Known"];
+            loses: string[];
+        };
+        /** @enum {unknown} */
+        GatewayWay: "bridge" | "staysRouter" | "passByPort" | "passByHardware" | "mapping" | "dmz" | "routerBehind";
         GuestDocument: {
             name: string;
             security: components["schemas"]["WifiSecurity"];
@@ -808,6 +1189,7 @@ export interface components {
             stopsRings?: null | boolean;
             keepsOthers?: null | boolean;
             wifiOffWhilePassing?: null | boolean;
+            keepsServices?: null | boolean;
             announcesIpv6?: null | boolean;
         };
         /** @example 02:00:5e:00:53:01 */
@@ -885,6 +1267,35 @@ export interface components {
             changedAt: string;
             archived: boolean;
         };
+        KeptSecret: {
+            reference: string;
+        };
+        /** @enum {unknown} */
+        Known: "unknown" | "yes" | "no";
+        LabelDocument: {
+            address?: null | string;
+            login?: null | string;
+            password?: null | string;
+            wifiName?: null | string;
+            wifiKey?: null | string;
+            radioHardware?: null | string;
+            firmware?: null | string;
+            mended?: null | boolean;
+            /** Format: date */
+            mendedUntil?: null | string;
+        };
+        LabelFacts: {
+            address?: null | components["schemas"]["InterfaceAddress"];
+            login?: null | string;
+            password?: null | string;
+            wifiName?: null | string;
+            wifiKey?: null | string;
+            radioHardware?: null | components["schemas"]["HardwareAddress"];
+            firmware?: null | string;
+            mended?: components["schemas"]["Known"];
+            /** Format: date */
+            mendedUntil?: null | string;
+        };
         LadderActor: {
             id: string;
             name: string;
@@ -930,6 +1341,24 @@ export interface components {
             offers: components["schemas"]["Offer"][];
             whyNone: null | components["schemas"]["Cause"];
         };
+        /** @enum {unknown} */
+        LightPhase: "starting" | "beforeSetUp" | "joining" | "inUse" | "updating";
+        LightSign: {
+            phase: components["schemas"]["LightPhase"];
+            light: string;
+            shows: string;
+            means: string;
+        };
+        LineNeeds: {
+            login?: components["schemas"]["Known"];
+            /** Format: int32 */
+            tag?: null | number;
+            tagged?: components["schemas"]["Known"];
+            locked?: components["schemas"]["Known"];
+            lockedTo?: null | components["schemas"]["HardwareAddress"];
+            account?: null | string;
+            password?: null | string;
+        };
         LineNeedsDocument: {
             login?: null | boolean;
             tagged?: null | boolean;
@@ -937,6 +1366,8 @@ export interface components {
             tag?: null | number;
             locked?: null | boolean;
             lockedTo?: null | string;
+            account?: null | string;
+            password?: null | string;
         };
         /** @enum {unknown} */
         LineService: "telephone" | "television" | "alarm";
@@ -964,6 +1395,8 @@ export interface components {
         };
         /** @enum {unknown} */
         LinkKind: "cable" | "wifi" | "radio";
+        /** @enum {unknown} */
+        LoginHabit: "unknown" | "onLabel" | "sameForAll" | "none" | "setAtFirst" | "byPhone";
         ManagementFact: {
             box: string;
             address: null | components["schemas"]["Ipv4Address"];
@@ -971,6 +1404,12 @@ export interface components {
         };
         /** @enum {unknown} */
         Medium: "unknown" | "cat5" | "cat5e" | "cat6" | "cat6a" | "fibre" | "powerline" | "coax";
+        ModeEffect: {
+            mode: components["schemas"]["ModeKind"];
+            address: components["schemas"]["AddressAfter"];
+            menu?: null | string;
+            then?: null | string;
+        };
         /** @enum {unknown} */
         ModeKind: "router" | "accessPoint" | "bridge" | "switch" | "repeater" | "wirelessBridge" | "satellite";
         Moved: {
@@ -986,24 +1425,95 @@ export interface components {
         MovedKind: "internet" | "need" | "finding" | "reach" | "address";
         /** @enum {unknown} */
         NamingSchool: "oneName" | "onePerBox" | "onePerBand";
+        Need: components["schemas"]["NeedReachFromOutside"] | components["schemas"]["NeedFoundByOthers"] | components["schemas"]["NeedLocalServer"] | components["schemas"]["NeedLittleDelay"] | components["schemas"]["NeedStaysOnline"] | components["schemas"]["NeedCallsInPlace"] | components["schemas"]["NeedGuestsKeptApart"] | components["schemas"]["NeedKeepsNameAndKey"] | components["schemas"]["NeedServiceLives"];
+        NeedCallsInPlace: {
+            /** @enum {string} */
+            kind?: "callsInPlace";
+            place: string;
+            id: string;
+        };
         NeedDocument: {
             id: string;
             kind: components["schemas"]["NeedKind"];
-            device: string;
+            device?: null | string;
             protocol?: null | components["schemas"]["Protocol"];
             /** Format: int32 */
             port?: null | number;
             asksItself?: null | boolean;
+            place?: null | string;
+            name?: null | string;
+            security?: null | components["schemas"]["WifiSecurity"];
+            key?: null | string;
+            service?: null | components["schemas"]["LineService"];
         };
         NeedFact: {
             need: string;
-            device: string;
+            about: string;
+            asked: string;
             answer: components["schemas"]["Answer"];
             via: string[];
             stoppedBy: null | string;
         };
+        NeedFoundByOthers: {
+            /** @enum {string} */
+            kind?: "foundByOthers";
+            device: string;
+            id: string;
+        };
+        NeedGuestsKeptApart: {
+            /** @enum {string} */
+            kind?: "guestsKeptApart";
+            id: string;
+        };
+        NeedKeepsNameAndKey: {
+            /** @enum {string} */
+            kind?: "keepsNameAndKey";
+            name: string;
+            security: components["schemas"]["WifiSecurity"];
+            key: null | string;
+            id: string;
+        };
         /** @enum {unknown} */
-        NeedKind: "reachFromOutside" | "foundByOthers";
+        NeedKind: "reachFromOutside" | "foundByOthers" | "localServer" | "littleDelay" | "staysOnline" | "callsInPlace" | "guestsKeptApart" | "keepsNameAndKey" | "serviceLives";
+        NeedLittleDelay: {
+            /** @enum {string} */
+            kind?: "littleDelay";
+            device: string;
+            id: string;
+        };
+        NeedLocalServer: {
+            /** @enum {string} */
+            kind?: "localServer";
+            device: string;
+            id: string;
+        };
+        NeedReachFromOutside: {
+            /** @enum {string} */
+            kind?: "reachFromOutside";
+            protocol: components["schemas"]["Protocol"];
+            /** Format: int32 */
+            port: number;
+            asksItself?: boolean;
+            device: string;
+            id: string;
+        };
+        NeedServiceLives: {
+            /** @enum {string} */
+            kind?: "serviceLives";
+            service: components["schemas"]["LineService"];
+            id: string;
+        };
+        NeedStaysOnline: {
+            /** @enum {string} */
+            kind?: "staysOnline";
+            device: string;
+            id: string;
+        };
+        NeedText: {
+            need: string;
+            subject: string;
+            asked: string;
+        };
         Neighbour: {
             address: null | components["schemas"]["Ipv4Address"];
             from: null | components["schemas"]["AddressRange"];
@@ -1015,6 +1525,22 @@ export interface components {
             name: string;
             /** Format: int64 */
             from: null | number;
+        };
+        NewSecret: {
+            value: null | string;
+            name: string;
+        };
+        NewerProfile: {
+            box: string;
+            shelfId: string;
+            /** Format: int32 */
+            edition: number;
+        };
+        NextHardware: {
+            side: string;
+            /** Format: int32 */
+            offset: number;
+            local?: boolean;
         };
         Offer: {
             server: string;
@@ -1085,6 +1611,25 @@ export interface components {
             stoppedBy: null | string;
             links: string[];
         };
+        Place: {
+            id: string;
+            name: string;
+            kind?: components["schemas"]["PlaceKind"];
+            building?: null | string;
+            /** Format: int32 */
+            floor?: number;
+            /** Format: double */
+            lengthMetres?: null | number;
+            /** Format: double */
+            widthMetres?: null | number;
+            walls?: components["schemas"]["WallKind"];
+            /** Format: double */
+            eastMetres?: null | number;
+            /** Format: double */
+            northMetres?: null | number;
+        };
+        /** @enum {unknown} */
+        PlaceKind: "room" | "hall" | "cupboard" | "loft" | "cellar" | "outdoors";
         PoolFact: {
             router: string;
             range: components["schemas"]["AddressRange"];
@@ -1098,6 +1643,7 @@ export interface components {
             role: components["schemas"]["PortRole"];
             /** Format: int32 */
             speedMbps?: null | number;
+            kind?: null | components["schemas"]["PortKind"];
         };
         PortForward: {
             protocol: components["schemas"]["Protocol"];
@@ -1115,6 +1661,8 @@ export interface components {
             /** Format: int32 */
             insidePort: number;
         };
+        /** @enum {unknown} */
+        PortKind: "unknown" | "copper" | "fibre" | "telephoneLine" | "coax" | "mains";
         /** @example hall-gateway/lan1 */
         PortRef: string;
         /** @enum {unknown} */
@@ -1131,6 +1679,18 @@ export interface components {
             untagged: number;
             tagged?: null | number[];
         };
+        PowerFacts: {
+            gives?: null | components["schemas"]["PowerKind"];
+            givesAt?: null | string[];
+            /** Format: double */
+            budgetWatts?: null | number;
+            takes?: null | components["schemas"]["PowerKind"];
+            /** Format: double */
+            needsWatts?: null | number;
+            ownPlug?: components["schemas"]["Known"];
+        };
+        /** @enum {unknown} */
+        PowerKind: "passive" | "af" | "at" | "bt3" | "bt4";
         Preview: {
             /** Format: int64 */
             version: number;
@@ -1166,6 +1726,18 @@ export interface components {
             passes?: null | components["schemas"]["PassKind"][];
             kit?: null | string;
             keptPorts?: null | number[];
+            /** Format: int32 */
+            edition?: null | number;
+            traits?: null | components["schemas"]["Traits"];
+        };
+        ProfilesDocument: {
+            format: string;
+            /** Format: int32 */
+            formatVersion: number;
+            profiles: components["schemas"]["ProfileDocument"][];
+        };
+        ProfilesRequest: {
+            text: string;
         };
         ProofDifference: {
             verdict: components["schemas"]["Verdict"];
@@ -1186,6 +1758,24 @@ export interface components {
         };
         /** @enum {unknown} */
         Protocol: "tcp" | "udp";
+        QuickLine: {
+            /** Format: int32 */
+            line: number;
+            parts: components["schemas"]["QuickPart"][];
+            error: null | string;
+            /** Format: int32 */
+            column: null | number;
+        };
+        /** @enum {unknown} */
+        QuickList: "service" | "gear" | "places" | "devices" | "needs";
+        QuickPart: {
+            text: string;
+            means: null | string;
+        };
+        QuickRequest: {
+            list: components["schemas"]["QuickList"];
+            text: string;
+        };
         /** @enum {unknown} */
         RadioBand: "ghz2" | "ghz5" | "ghz6";
         RadioDocument: {
@@ -1194,6 +1784,11 @@ export interface components {
             channels?: null | number[];
             newestSecurity?: null | components["schemas"]["WifiSecurity"];
             fourAddress?: null | boolean;
+            generation?: null | components["schemas"]["WifiGeneration"];
+            /** Format: int32 */
+            streams?: null | number;
+            /** Format: int32 */
+            widestMhz?: null | number;
         };
         RadioFact: {
             box: string;
@@ -1257,6 +1852,14 @@ export interface components {
             hardware: string;
             address: string;
         };
+        /** @enum {unknown} */
+        ResetBy: "pinhole" | "button" | "page" | "powerCycles";
+        ResetWay: {
+            by: components["schemas"]["ResetBy"];
+            /** Format: int32 */
+            holdSeconds?: null | number;
+            shortPressPairs?: components["schemas"]["Known"];
+        };
         RevisionInfo: {
             /** Format: int64 */
             id: number;
@@ -1312,6 +1915,17 @@ export interface components {
         };
         /** @enum {unknown} */
         SeatKind: "device" | "box" | "port" | "wifi";
+        SecretDocument: {
+            reference: string;
+            value: string;
+        };
+        /** @enum {unknown} */
+        SecretState: "held" | "lost" | "notTyped";
+        SecretView: {
+            reference: string;
+            state: components["schemas"]["SecretState"];
+            uses: string[];
+        };
         SegmentFact: {
             id: string;
             subnets: string[];
@@ -1319,6 +1933,21 @@ export interface components {
             devices: string[];
             servers: string[];
             above: null | string;
+        };
+        Service: components["schemas"]["ServicePublicDynamic"] | components["schemas"]["ServicePublicFixed"] | components["schemas"]["ServiceCarrierTranslation"] | components["schemas"]["ServiceUnknownService"];
+        ServiceCarrierTranslation: {
+            /** @enum {string} */
+            kind?: "carrierTranslation";
+            inside?: null | components["schemas"]["Subnet"];
+            /** Format: int32 */
+            downMbps: null | number;
+            /** Format: int32 */
+            upMbps: null | number;
+            /** Format: int32 */
+            leases?: number;
+            line?: components["schemas"]["LineNeeds"];
+            access?: components["schemas"]["AccessKind"];
+            handOff?: null | string;
         };
         ServiceDocument: {
             kind: components["schemas"]["ServiceKind"];
@@ -1333,9 +1962,53 @@ export interface components {
             leases?: null | number;
             inside?: null | string;
             line?: null | components["schemas"]["LineNeedsDocument"];
+            access?: null | components["schemas"]["AccessKind"];
+            handOff?: null | string;
         };
         /** @enum {unknown} */
         ServiceKind: "publicDynamic" | "publicFixed" | "carrierTranslation" | "unknown";
+        ServicePublicDynamic: {
+            /** @enum {string} */
+            kind?: "publicDynamic";
+            /** Format: int32 */
+            downMbps: null | number;
+            /** Format: int32 */
+            upMbps: null | number;
+            /** Format: int32 */
+            leases?: number;
+            line?: components["schemas"]["LineNeeds"];
+            access?: components["schemas"]["AccessKind"];
+            handOff?: null | string;
+        };
+        ServicePublicFixed: {
+            /** @enum {string} */
+            kind?: "publicFixed";
+            address: components["schemas"]["InterfaceAddress"];
+            gateway: components["schemas"]["Ipv4Address"];
+            nameServers?: string[];
+            /** Format: int32 */
+            downMbps: null | number;
+            /** Format: int32 */
+            upMbps: null | number;
+            /** Format: int32 */
+            leases?: number;
+            line?: components["schemas"]["LineNeeds"];
+            access?: components["schemas"]["AccessKind"];
+            handOff?: null | string;
+        };
+        ServiceUnknownService: {
+            /** @enum {string} */
+            kind?: "unknown";
+            /** Format: int32 */
+            downMbps: null | number;
+            /** Format: int32 */
+            upMbps: null | number;
+            /** Format: int32 */
+            leases?: number;
+            line?: components["schemas"]["LineNeeds"];
+            access?: components["schemas"]["AccessKind"];
+            handOff?: null | string;
+        };
         SetUpDocument: {
             name: string;
             boxes: components["schemas"]["BoxSettingDocument"][];
@@ -1345,6 +2018,16 @@ export interface components {
         };
         /** @enum {unknown} */
         Severity: "concern" | "willNotWork";
+        ShelfEntry: {
+            profile: components["schemas"]["ProfileDocument"];
+            /** Format: int32 */
+            edition: number;
+            own: boolean;
+            shipped: boolean;
+        };
+        ShownSecret: {
+            value: string;
+        };
         /** @enum {unknown} */
         Side: "lan" | "wan" | "page" | "guest" | "device" | "provider" | "laptop";
         Sight: {
@@ -1368,7 +2051,25 @@ export interface components {
             service: components["schemas"]["ServiceDocument"];
             boxes: components["schemas"]["BoxDocument"][];
             devices: components["schemas"]["DeviceDocument"][];
+            buildings?: null | components["schemas"]["Building"][];
+            places?: null | components["schemas"]["Place"][];
+            sockets?: null | components["schemas"]["Socket"][];
+            runs?: null | components["schemas"]["CableRun"][];
             needs: components["schemas"]["NeedDocument"][];
+        };
+        Socket: {
+            id: string;
+            name: string;
+            kind: components["schemas"]["SocketKind"];
+            place?: null | string;
+        };
+        /** @enum {unknown} */
+        SocketKind: "data" | "telephone" | "coax" | "fibre" | "mains";
+        SpareVerdict: {
+            box: string;
+            worth: components["schemas"]["Worth"];
+            for: string;
+            reasons: string[];
         };
         StaticRoute: {
             to: components["schemas"]["Subnet"];
@@ -1378,11 +2079,55 @@ export interface components {
         StepKind: "arp" | "lease" | "connection" | "datagram" | "discovery";
         /** @example 192.168.8.0/24 */
         Subnet: string;
+        SurveyGap: {
+            subject: string;
+            what: string;
+            how: string;
+        };
+        /** @enum {unknown} */
+        SurveyTable: "gear" | "places" | "devices" | "cables";
+        SurveyView: {
+            answer: components["schemas"]["FirstAnswer"];
+            gaps: components["schemas"]["SurveyGap"][];
+            spares: components["schemas"]["SpareVerdict"][];
+            ways: components["schemas"]["GatewayOption"][];
+            cables: components["schemas"]["CableCheck"][];
+            newer: components["schemas"]["NewerProfile"][];
+            service: string;
+            needs: components["schemas"]["NeedText"][];
+        };
+        TableRequest: {
+            table: components["schemas"]["SurveyTable"];
+            text: string;
+        };
         Trace: {
             target: components["schemas"]["Ipv4Address"];
             ping: components["schemas"]["Answer"];
             hops: components["schemas"]["Passed"][];
             stoppedBy: null | string;
+        };
+        Traits: {
+            login?: components["schemas"]["LoginHabit"];
+            namePattern?: null | string;
+            reset?: null | components["schemas"]["ResetWay"];
+            /** Format: int32 */
+            bootSeconds?: null | number;
+            /** Format: int32 */
+            saveSeconds?: null | number;
+            /** Format: int32 */
+            rebootSeconds?: null | number;
+            lights?: null | components["schemas"]["LightSign"][];
+            neighbours?: null | components["schemas"]["NextHardware"][];
+            effects?: null | components["schemas"]["ModeEffect"][];
+            power?: null | components["schemas"]["PowerFacts"];
+            /** Format: int32 */
+            leastCelsius?: null | number;
+            /** Format: int32 */
+            mostCelsius?: null | number;
+            outdoors?: components["schemas"]["Known"];
+            /** Format: double */
+            watts?: null | number;
+            takesDmz?: components["schemas"]["Known"];
         };
         /** @enum {unknown} */
         Trend: "better" | "worse" | "other";
@@ -1401,6 +2146,9 @@ export interface components {
             trial: components["schemas"]["Trial"];
             how: string;
             phases: components["schemas"]["TrialPhase"][];
+        };
+        TypedSecret: {
+            value: string;
         };
         Uplink: {
             radio: string;
@@ -1442,6 +2190,10 @@ export interface components {
         };
         /** @enum {unknown} */
         VerdictKind: "sound" | "works" | "willNotWork";
+        /** @enum {unknown} */
+        WallKind: "unknown" | "light" | "brick" | "stone" | "concrete" | "glass" | "metal";
+        /** @enum {unknown} */
+        WifiGeneration: "unknown" | "g" | "n" | "ac" | "ax" | "be";
         WifiJoin: {
             box: string;
             name: string;
@@ -1454,6 +2206,8 @@ export interface components {
         };
         /** @enum {unknown} */
         WifiSecurity: "open" | "wep" | "wpaTkip" | "wpa2" | "wpa2Wpa3" | "wpa3";
+        /** @enum {unknown} */
+        Worth: "good" | "withCare" | "leave";
     };
     responses: never;
     parameters: never;
@@ -1989,6 +2743,502 @@ export interface operations {
             };
         };
     };
+    CommitCorrections: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+                "Altrin-Tab"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CorrectionRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetSurvey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurveyView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ReadLines: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuickRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuickLine"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    EnterLines: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+                "Altrin-Tab"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["QuickRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ExportTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                table: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ImportTable: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+                "Altrin-Tab"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TableRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ListSecrets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecretView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    KeepSecret: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewSecret"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptSecret"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    TypeSecret: {
+        parameters: {
+            query?: never;
+            header?: {
+                "Altrin-Tab"?: string;
+            };
+            path: {
+                id: number;
+                reference: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedSecret"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptSecret"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ShowSecret: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                reference: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShownSecret"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ExportWithSecrets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     ReadAddressBook: {
         parameters: {
             query: {
@@ -2415,6 +3665,112 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetShelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfEntry"][];
+                };
+            };
+        };
+    };
+    PutProfiles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProfilesRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfEntry"][];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ExportProfiles: {
+        parameters: {
+            query?: {
+                only?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProfilesDocument"];
+                };
+            };
+        };
+    };
+    DropProfile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shelfId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfEntry"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

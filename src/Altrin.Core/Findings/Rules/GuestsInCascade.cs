@@ -1,3 +1,4 @@
+using Altrin.Core.Facts;
 using Altrin.Core.Changes;
 using Altrin.Core.Networks;
 
@@ -8,7 +9,7 @@ public static class GuestsInCascade
 {
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
-        "guests-in-cascade",
+        CauseCodes.GuestsInCascade,
         "guests inside",
         "The guest network of a router behind another router.",
         "A cascade shields the inner side only: its guests open connections to everything of the family that is before it.",
@@ -18,7 +19,7 @@ public static class GuestsInCascade
     private static IEnumerable<Finding> Judge(Evidence e) => e.Routers
         .Where(r => r.Mode.Guest is not null && e.SegmentOf(r.Box.Id, Side.Wan) is { HasStreet: false } above && above.Interfaces.Any(i => i.Linked && i.Side is Side.Device or Side.Page))
         .Select(r => e.Finding(
-            "guests-in-cascade",
+            CauseCodes.GuestsInCascade,
             [r.Box.Id],
             $"Guests of {r.Box.Name} reach what hangs before it",
             "Guests find printers, storage and the pages of boxes.",

@@ -1,3 +1,4 @@
+using Altrin.Core.Facts;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
@@ -7,7 +8,7 @@ public static class LivesInGateway
 {
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
-        "lives-in-gateway",
+        CauseCodes.LivesInGateway,
         "lives in the gateway",
         "Telephone, television or alarm live in a gateway that bridges, passes its address on, or goes on the shelf.",
         "In bridge mode many gateways let them die; on the shelf all do.",
@@ -15,10 +16,10 @@ public static class LivesInGateway
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Design.Site.Boxes
-        .Where(b => b.Holds.Count > 0 && e.Design.Mode(b.Id) is null or BridgeMode or RouterMode { Passing: not null } && b.Holds.Count > 0)
+        .Where(b => b.Holds.Count > 0 && e.Design.Mode(b.Id) is null or BridgeMode or RouterMode { Passing: not null } && b.Holds.Count > 0 && (b.Profile.Habits.KeepsServices != Known.Yes || e.Design.Mode(b.Id) is null))
         .OrderBy(b => b.Id, StringComparer.Ordinal)
         .Select(b => e.Finding(
-            "lives-in-gateway",
+            CauseCodes.LivesInGateway,
             [b.Id],
             $"{Words(b.Holds)} {(b.Holds.Count == 1 ? "lives" : "live")} in {b.Name}, which {e.Design.Mode(b.Id) switch { BridgeMode => "bridges", null => "is not in use", _ => "passes its address on" }}",
             "The telephone is dead, or the alarm calls nobody, from the day of the change.",
@@ -27,7 +28,7 @@ public static class LivesInGateway
 
     private static string Words(IReadOnlyList<LineService> holds)
     {
-        var words = holds.Order().Select(h => h switch { LineService.Telephone => "telephone", LineService.Television => "television", _ => "alarm" }).ToList();
+        var words = holds.Order().Select(h => LineServiceWords.Of(h)).ToList();
         var text = words.Count == 1 ? words[0] : $"{string.Join(", ", words.SkipLast(1))} and {words[^1]}";
         return $"{char.ToUpperInvariant(text[0])}{text[1..]}";
     }

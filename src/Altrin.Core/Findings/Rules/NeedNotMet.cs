@@ -25,10 +25,10 @@ public static class NeedNotMet
             yield return Evidence.Consequence(
                 "need-not-met",
                 fact.Need,
-                need is ReachFromOutside reach ? $"{e.Name(fact.Device)} {Not(fact)} reached from outside on port {reach.Port}" : $"{e.Name(fact.Device)} {Not(fact)} found by every device",
+                NeedWords.Said(e.Design, need, Not(fact)),
                 fact.Answer,
                 need is ReachFromOutside inbound ? LetIn(e, inbound, fact) : [],
-                fact.Answer.Kind == AnswerKind.Unknown ? ["Ask the provider whether the home gets a public address."] : []);
+                fact.Answer.Kind != AnswerKind.Unknown ? [] : need is ReachFromOutside ? ["Ask the provider whether the home gets a public address."] : [$"Find out: {fact.Answer.Why}"]);
         }
     }
 

@@ -60,7 +60,7 @@ public static class SlowLink
                 yield return Cures.Hopeful(
                     $"Move the cable to {PortWords.Of(e.Design, better)}",
                     new Unpatch(cable.Id),
-                    new Patch(cable.OtherEnd(end), better, cable.Medium, cable.LengthMetres));
+                    Patch.Moved(cable, cable.OtherEnd(end), better));
             }
         }
     }

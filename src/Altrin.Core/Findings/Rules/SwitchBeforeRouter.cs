@@ -40,8 +40,8 @@ public static class SwitchBeforeRouter
                 $"Put {e.Name(wan.Owner)} first and {e.Name(box)} behind it",
                 new Unpatch(line.Cable.Id),
                 new Unpatch(router.Cable.Id),
-                new Patch(line.Cable.OtherEnd(line.Here), wan, line.Cable.Medium, line.Cable.LengthMetres),
-                new Patch(router.Here, lan, router.Cable.Medium, router.Cable.LengthMetres));
+                Patch.Moved(line.Cable, line.Cable.OtherEnd(line.Here), wan),
+                Patch.Moved(router.Cable, router.Here, lan));
         }
     }
 }

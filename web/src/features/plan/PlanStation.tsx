@@ -122,7 +122,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   );
   const run = (from: string) => setCableFrom(from);
   const verdict = (
-    <VerdictPanel design={shown.design} proof={shown.proof} trying={tools.preview?.label} apply={tools.act} busy={tools.busy} chosen={choice?.kind === "finding" ? choice.id : null} choose={(id) => choose(id ? { kind: "finding", id } : null)} />
+    <VerdictPanel proof={shown.proof} trying={tools.preview?.label} apply={tools.act} busy={tools.busy} chosen={choice?.kind === "finding" ? choice.id : null} choose={(id) => choose(id ? { kind: "finding", id } : null)} />
   );
   const drawing = (
     <DrawingPane design={drawn.design} proof={drawn.proof} choice={choice} choose={choose} patching={patching} tools={tools} lead={wide ? switcher : undefined} />

@@ -1,16 +1,14 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useEffect, useRef, type ReactNode, type RefObject } from "react";
-import type { Change, Design, Finding, Proof } from "../../api/client";
+import type { Change, Finding, Proof } from "../../api/client";
 import { levelColour, levelWord } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
 import { answerWords } from "../../ui/words";
-import { needWords } from "../stations/designReading";
 import { Button } from "../../ui/controls";
 import { accepted, adviceOnly, following, standing } from "../stations/findings";
 import { FindingItem, type Offer } from "./FindingItem";
 
 interface Props {
-  design: Design;
   proof: Proof;
   /** What is being tried and not saved yet; undefined when the proof is of what is saved. */
   trying: string | undefined;
@@ -22,7 +20,7 @@ interface Props {
 }
 
 /** The verdict in one sentence, and what it is made of. Findings that follow from another are shown under it. */
-export function VerdictPanel({ design, proof, trying, apply, busy, chosen = null, choose }: Props) {
+export function VerdictPanel({ proof, trying, apply, busy, chosen = null, choose }: Props) {
   const heading = useRef<HTMLHeadingElement>(null);
   const pressed = useRef(false);
   // A cure takes its own button away: whoever pressed it goes on from the verdict.
@@ -72,7 +70,7 @@ export function VerdictPanel({ design, proof, trying, apply, busy, chosen = null
         <Part title="What the customer asked for">
           {proof.facts.needs.map((need) => (
             <Flex key={need.need} justify="space-between" gap="3" py="0.5">
-              <span>{needWords(design, need.need)}</span>
+              <span>{need.asked}</span>
               <chakra.span fontWeight="700" color={need.answer.kind === "yes" ? "moss" : need.answer.kind === "unknown" ? "ochre" : "brick"}>
                 {answerWords[need.answer.kind]}
               </chakra.span>

@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import type { Design, Proof, Schemas } from "../../api/client";
 import { levelColour, levelWord } from "../../ui/pieces";
-import { nameOf, needWords, street } from "../stations/designReading";
+import { nameOf, street } from "../stations/designReading";
 import { Answer, Cell, Head, Why } from "./pieces";
 
 export function VerdictOf({ proof }: { proof: Proof }) {
@@ -16,8 +16,8 @@ export function VerdictOf({ proof }: { proof: Proof }) {
   );
 }
 
-export function NeedsOf({ design, proof }: { design: Design; proof: Proof }) {
-  return <Facts title="What the customer asked for" empty="Nothing beyond ordinary internet." heads={["Need", "Answer", "Why"]} rows={proof.facts.needs.map((n) => [needWords(design, n.need), <Answer key="a" kind={n.answer.kind} />, <Why key="w" answer={n.answer} />])} />;
+export function NeedsOf({ proof }: { proof: Proof }) {
+  return <Facts title="What the customer asked for" empty="Nothing beyond ordinary internet." heads={["Need", "Answer", "Why"]} rows={proof.facts.needs.map((n) => [n.asked, <Answer key="a" kind={n.answer.kind} />, <Why key="w" answer={n.answer} />])} />;
 }
 
 export function InternetOf({ design, proof }: { design: Design; proof: Proof }) {

@@ -77,7 +77,7 @@ export function OnPaper({ state }: { state: JobState }) {
           </Box>
         </chakra.section>
       )}
-      <NeedsOf design={design} proof={proof} />
+      <NeedsOf proof={proof} />
       <InternetOf design={design} proof={proof} />
       <Asked of={book} what="The address book">
         {(entries) => (

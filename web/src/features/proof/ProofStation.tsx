@@ -73,7 +73,7 @@ function open(part: Part, state: JobState): ReactNode {
       return (
         <>
           <VerdictOf proof={proof} />
-          <NeedsOf design={design} proof={proof} />
+          <NeedsOf proof={proof} />
           <InternetOf design={design} proof={proof} />
         </>
       );

@@ -5,7 +5,7 @@ import { Button } from "../../ui/controls";
 import { Said } from "../../ui/Said";
 import { answerWords } from "../../ui/words";
 import { DrawingPane } from "../plan/DrawingPane";
-import { nameOf, needWords } from "../stations/designReading";
+import { nameOf } from "../stations/designReading";
 import { Asked } from "./Asked";
 import { Head, Unseen } from "./pieces";
 import { asking, useAsked } from "./useAsked";
@@ -104,10 +104,10 @@ export function Reach({ state }: { state: JobState }) {
             <Flex key={n.need} gap="2" align="center">
               <chakra.table>
                 <tbody>
-                  <tr>{cell(needWords(design, n.need), n.answer.kind, from === "internet" && to === n.need, () => show({ from: "internet", to: n.need }))}</tr>
+                  <tr>{cell(n.asked, n.answer.kind, from === "internet" && to === n.need, () => show({ from: "internet", to: n.need }))}</tr>
                 </tbody>
               </chakra.table>
-              {needWords(design, n.need)}
+              {n.asked}
             </Flex>
           ))}
           {proof.facts.inbound.map((f) => (

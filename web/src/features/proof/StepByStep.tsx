@@ -60,7 +60,7 @@ export function StepByStep({ state }: { state: JobState }) {
             )}
           </Labelled>
         </Box>
-        {pick(kind === "inbound" ? "Need" : "Who", chosen, subjects, (id) => (kind === "inbound" ? needWords(design, id) : nameOf(design, id)), (id) => show({ subject: id, step: null }))}
+        {pick(kind === "inbound" ? "Need" : "Who", chosen, subjects, (id) => (kind === "inbound" ? needWords(proof, id) : nameOf(design, id)), (id) => show({ subject: id, step: null }))}
         {others.length > 0 && pick(kind === "discovery" ? "Looks for" : "To whom", to, others, (id) => nameOf(design, id), (id) => show({ other: id, step: null }))}
       </Flex>
       {kind === "lease" && seats.data === undefined ? (

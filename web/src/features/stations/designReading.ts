@@ -75,10 +75,7 @@ export function addressText(design: Design, fact: Schemas["AddressFact"]): Addre
 export const factsOf = (proof: Proof, owner: string) => proof.facts.addresses.filter((a) => a.owner === owner);
 
 /** What was asked for, in words. */
-export function needWords(design: Design, id: string): string {
-  const need = design.site.needs.find((n) => n.id === id);
-  return need ? `${nameOf(design, need.device)} ${need.kind === "reachFromOutside" ? `reached from outside, port ${need.port}` : "found by every device"}` : id;
-}
+export const needWords = (proof: Proof, id: string): string => proof.facts.needs.find((n) => n.need === id)?.asked ?? id;
 
 /** The box or device with a hardware address; the address itself where nothing in the survey has it. */
 export function hardwareName(design: Design, hardware: string): string {

@@ -25,7 +25,7 @@ class Reader {
   ) {
     this.links = new Map(proof.facts.links.map((l) => [l.id, l]));
     this.uplinks = new Map(proof.facts.uplinks.map((u) => [u.owner, u]));
-    const needs = new Map(design.site.needs.map((n) => [n.id, n.device]));
+    const needs = new Map(proof.facts.needs.map((n) => [n.need, n.about]));
     standing(proof).forEach((cause, i) => {
       this.flag(cause.subjects, { finding: cause.identity, number: i + 1, level: cause.severity, words: cause.flag ?? "" });
       // What follows is marked at the device that has a need; that a device has no internet is told by its outline.

@@ -1,11 +1,10 @@
 import { ChakraProvider } from "@chakra-ui/react";
 import { fireEvent, render, screen, within } from "@testing-library/react";
 import { describe, expect, it, vi } from "vitest";
-import type { Change, Design, Finding, Proof } from "../../../api/client";
+import type { Change, Finding, Proof } from "../../../api/client";
 import { system } from "../../../ui/theme";
 import { VerdictPanel } from "../VerdictPanel";
 
-const design = { site: { boxes: [], devices: [{ id: "kiln", name: "Kiln" }], needs: [{ id: "n", device: "kiln", kind: "reachFromOutside", port: 8443 }] }, setUps: [] } as unknown as Design;
 const flatten = { label: "Flatten", changes: [{ kind: "setMode", box: "in", mode: "accessPoint" }] as Change[], settles: ["a()", "b()"] };
 const move = { label: "Move", changes: [{ kind: "unpatch", cable: "c" }] as Change[], settles: ["b()"] };
 
@@ -26,14 +25,14 @@ const proof = (findings: Finding[]): Proof =>
   ({
     verdict: { kind: "willNotWork", sentence: "Two devices have no internet." },
     findings,
-    facts: { needs: [{ need: "n", device: "kiln", answer: { kind: "no", causes: [], outcomes: [] }, via: [], stoppedBy: null }] },
+    facts: { needs: [{ need: "n", about: "kiln", asked: "Kiln reached from outside, port 8443", answer: { kind: "no", causes: [], outcomes: [] }, via: [], stoppedBy: null }] },
   }) as unknown as Proof;
 
 function show(findings: Finding[], props: Partial<Parameters<typeof VerdictPanel>[0]> = {}) {
   const apply = vi.fn();
   render(
     <ChakraProvider value={system}>
-      <VerdictPanel design={design} proof={proof(findings)} trying={undefined} apply={apply} busy={false} choose={vi.fn()} {...props} />
+      <VerdictPanel proof={proof(findings)} trying={undefined} apply={apply} busy={false} choose={vi.fn()} {...props} />
     </ChakraProvider>,
   );
   return apply;

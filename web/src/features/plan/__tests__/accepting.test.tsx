@@ -7,7 +7,7 @@ import { demo } from "../../__tests__/demo";
 import { accepted, following, standing } from "../../stations/findings";
 import { VerdictPanel } from "../VerdictPanel";
 
-const { design, proof } = demo();
+const { proof } = demo();
 beforeEach(() => localStorage.clear());
 
 const word = (f: Finding) => ({ finding: f.identity, severe: true, reason: "The potter wants it.", by: "A. Name" });
@@ -17,7 +17,7 @@ function show(of: Proof) {
   const apply = vi.fn();
   render(
     <ChakraProvider value={system}>
-      <VerdictPanel design={design} proof={of} trying={undefined} apply={apply} busy={false} choose={vi.fn()} />
+      <VerdictPanel proof={of} trying={undefined} apply={apply} busy={false} choose={vi.fn()} />
     </ChakraProvider>,
   );
   return apply;

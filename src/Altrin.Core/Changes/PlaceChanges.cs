@@ -1,0 +1,27 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Changes;
+
+/// <summary>Puts a box that is in use into a place; none where it is not noted.</summary>
+public sealed record StandIn(string Box, string? Place) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Place is not null && design.Site.Place(Place) is null ? Parsed<SetUp>.Fail($"There is no place '{Ipv4Address.Shown(Place)}'.")
+        : Edit.Setting(design, Box, s => s with { Place = Place });
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => Place is null ? $"Where {design.NameOf(Box)} stands is not noted" : $"{design.NameOf(Box)} stands in {design.NameOf(Place)}";
+}
+
+/// <summary>Records which password the page of a box has now, by reference; none where it is not recorded.</summary>
+public sealed record SetPagePassword(string Box, string? Password) : Change
+{
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        PageChecks.WrongKeyReference(Password) is { } wrong ? Parsed<SetUp>.Fail(wrong) : Edit.Setting(design, Box, s => s with { Password = Password });
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => Password is null ? $"The password of {design.NameOf(Box)} is not recorded" : $"{design.NameOf(Box)} has another password";
+}

@@ -1,0 +1,99 @@
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>Whether what the customer asked for comes true, where it is about the home rather than one connection.</summary>
+internal static class HomeNeeds
+{
+    /// <summary>Radio links and mains wiring on a way to the internet, and the service itself.</summary>
+    public static Answer LittleDelay(Network network, LinkMap links, Interface device, Route way)
+    {
+        var passed = links.Along(device, way).Select(id => network.Links.First(l => l.Id == id)).ToList();
+        var slow = new List<Cause>();
+        if (passed.Count(l => l.Cable is null) is var radios and > 1)
+        {
+            slow.Add(NotQuick($"{network.NameOf(device.Owner)} goes over {radios} radio links, each of which adds waits that come and go.", device.Owner));
+        }
+        foreach (var mains in passed.Where(l => l.Cable is { Medium: Medium.Powerline }))
+        {
+            slow.Add(NotQuick($"{network.NameOf(device.Owner)} goes over mains wiring, which adds waits that come and go.", device.Owner, mains.Id));
+        }
+        if (network.Design.Site.Service.Access == AccessKind.Satellite)
+        {
+            slow.Add(NotQuick("Every packet goes up to a satellite and back.", device.Owner, PortRef.Street));
+        }
+        return slow.Count > 0 ? way.Answer.And(Answer.No([.. slow])) : way.Answer;
+    }
+
+    public static Answer Calls(Design design, CallsInPlace need) =>
+        design.SetUp.Boxes.Any(b => b.Place == need.Place && Sends(design, b.Mode)) ? Answer.Yes
+        : Answer.NotKnown(Cause.Of(CauseCodes.NotMeasured, $"No box that sends stands in {design.NameOf(need.Place)}, and no level was measured there; -67 dBm or better is wanted.", need.Place));
+
+    public static Answer Guests(Network network)
+    {
+        var names = new List<Answer>();
+        foreach (var (box, mode) in network.Design.SetUp.Boxes.Select(b => (b.Box, b.Mode)))
+        {
+            if (mode is RouterMode { Guest: not null } && mode.Radios.Any(r => r.On))
+            {
+                var outer = network.Find(box, Side.Wan) is { Linked: true } wan ? network.Segment(wan.Segment) : null;
+                names.Add(outer is { HasStreet: false } && outer.Interfaces.Any(i => i.Side == Side.Device && i.GuestOf is null)
+                    ? Answer.No(Cause.Of(CauseCodes.GuestsInCascade, $"Guests of {network.NameOf(box)} open connections to everything before it.", box))
+                    : Answer.Yes);
+            }
+            else if (mode is AccessPointMode { Guest: { } guest } && mode.Radios.Any(r => r.On))
+            {
+                var apart = guest.Vlan is not null ? Known.Yes : network.Design.Box(box)!.Profile.Habits.GuestsApart;
+                var open = Cause.Of(CauseCodes.GuestsOpen, $"The guest name of {network.NameOf(box)} {(apart == Known.No ? "opens" : "may open")} into the home.", box);
+                names.Add(apart switch { Known.Yes => Answer.Yes, Known.No => Answer.No(open), _ => Answer.NotKnown(open) });
+            }
+        }
+        return names.Count > 0 ? Answer.All([.. names]) : Answer.No(Cause.Of(CauseCodes.NoGuestName, "No box sends a name for guests."));
+    }
+
+    public static Answer Name(Design design, KeepsNameAndKey need)
+    {
+        var sent = design.SetUp.Boxes.SelectMany(b => b.Mode.Radios.Where(r => r.On && r.Name == need.Name).Select(r => (b.Box, Setting: r))).ToList();
+        return sent.Count == 0
+            ? Answer.No(Cause.Of(CauseCodes.NameNotKept, $"No radio sends \"{need.Name}\"."))
+            : Answer.All([.. sent.Select(s => Same(design, need, s.Box, s.Setting))]);
+    }
+
+    /// <summary>What lives in a gateway lives while that routes; in other modes by the habit of its kind.</summary>
+    public static Answer Lives(Design design, ServiceLives need)
+    {
+        var what = LineServiceWords.Of(need.Service);
+        var holders = design.Site.Boxes.Where(b => b.Holds.Contains(need.Service)).ToList();
+        return holders.Count == 0
+            ? Answer.NotKnown(Cause.Of(CauseCodes.LivesInGateway, $"Nobody noted in which box the {what} lives."))
+            : Answer.All([.. holders.Select(Box)]);
+
+        Answer Box(Box box) => (design.Mode(box.Id), box.Profile.Habits.KeepsServices) switch
+        {
+            (null, _) => Answer.No(Dies(box, "is not in use")),
+            (RouterMode { Passing: null }, _) or (not null, Known.Yes) => Answer.Yes,
+            (var mode, Known.No) => Answer.No(Dies(box, mode is BridgeMode ? "bridges" : "passes its address on")),
+            var (mode, _) => Answer.NotKnown(Dies(box, mode is BridgeMode ? "bridges" : "passes its address on")),
+        };
+
+        Cause Dies(Box box, string why) => Cause.Of(CauseCodes.LivesInGateway, $"The {what} lives in {box.Name}, which {why}.", box.Id);
+    }
+
+    private static Answer Same(Design design, KeepsNameAndKey need, string box, RadioSetting radio)
+    {
+        if (!Association.InCommon(need.Security, radio.Security))
+        {
+            return Answer.No(Differs("with another protection"));
+        }
+        return radio.Key == need.Key ? Answer.Yes : radio.Key is null || need.Key is null ? Answer.NotKnown(Differs("with a key that is not recorded")) : Answer.No(Differs("with another key"));
+
+        Cause Differs(string how) => Cause.Of(CauseCodes.NameNotKept, $"{design.NameOf(box)} sends \"{need.Name}\" {how}.", box);
+    }
+
+    /// <summary>A satellite sends what its main node does.</summary>
+    private static bool Sends(Design design, BoxMode mode) =>
+        mode is SatelliteMode satellite ? design.Mode(satellite.Main)?.Radios.Any(r => r.On) ?? false : mode.Radios.Any(r => r.On);
+
+    private static Cause NotQuick(string text, params IEnumerable<string> subjects) => Cause.Of(CauseCodes.NotQuick, text, subjects);
+}

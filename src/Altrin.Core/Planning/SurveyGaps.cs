@@ -1,0 +1,57 @@
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Planning;
+
+/// <summary>Something that the survey does not say yet.</summary>
+/// <param name="Subject">Id of the box, device or place; "street" for the service.</param>
+/// <param name="What">What is missing, in a line.</param>
+/// <param name="How">How to find it out.</param>
+public sealed record SurveyGap(string Subject, string What, string How);
+
+/// <summary>Looks for what a survey leaves open.</summary>
+public static class SurveyGaps
+{
+    /// <summary>What is missing, the most important first.</summary>
+    public static IReadOnlyList<SurveyGap> Of(Design found)
+    {
+        var (site, service) = (found.Site, found.Site.Service);
+        var gaps = new List<SurveyGap>();
+        if (site.Boxes.Count == 0)
+        {
+            gaps.Add(new(PortRef.Street, "No gear is noted.", "Begin with the box at which the internet comes in."));
+            return gaps;
+        }
+        if (service.HandOff is null)
+        {
+            gaps.Add(new(PortRef.Street, "The box at the line is not noted.", "Follow the cable from where the line comes into the house."));
+        }
+        if (service is UnknownService)
+        {
+            gaps.Add(new(PortRef.Street, "Whether the home gets a public address is not known.", "Compare the outer address on the gateway's page with the address that an outside service sees. 100.64 to 100.127, 10, 172.16 to 172.31 or 192.168 on the outside means that something further out translates; then ask the provider."));
+        }
+        if (service.DownMbps is null)
+        {
+            gaps.Add(new(PortRef.Street, "The rate that is sold is not known.", "It stands on the bill or in the customer's account."));
+        }
+        var ownAtLine = found.SetUp.Boxes.Any(b => b.Mode is RouterMode && found.CableAt(PortRef.AtStreet)?.Ends(b.Box) == true && found.Box(b.Box)!.Profile.Kind == BoxKind.Router);
+        if ((ownAtLine || site.Boxes.Any(b => b.Profile.Kind == BoxKind.Router)) && new[] { service.Line.Login, service.Line.Tagged, service.Line.Locked }.Contains(Known.Unknown))
+        {
+            gaps.Add(new(PortRef.Street, "What the line asks of a box is not known: login, tag, lock.", "Ask the provider, or read the outer side on the gateway's page, before another router is put at the line."));
+        }
+        gaps.AddRange(site.Boxes.Where(b => b.Hardware is null && b.Profile.Modes.Any(m => m != ModeKind.Switch)).Select(b => new SurveyGap(b.Id, $"The hardware address of {b.Name} is not read.", "It stands on the label; the box is found again by it after a change of mode.")));
+        gaps.AddRange(site.Boxes.Where(b => b.FactoryAddress is null && b.Profile.Modes.Contains(ModeKind.Router)).Select(b => new SurveyGap(b.Id, $"The address of {b.Name} after a reset is not known.", "It stands on the label.")));
+        if (site.Places.Count == 0)
+        {
+            gaps.Add(new(PortRef.Street, "No room is noted.", "A name and a rough size of each is enough."));
+        }
+        else
+        {
+            gaps.AddRange(found.SetUp.Boxes.Where(b => b.Place is null).Select(b => new SurveyGap(b.Box, $"Where {found.NameOf(b.Box)} stands is not noted.", "Cable lengths and weak rooms follow from it.")));
+        }
+        if (site.Needs.Count == 0 && site.Devices.Count > 0)
+        {
+            gaps.Add(new(PortRef.Street, "Nobody asked what must work beyond browsing.", "Cameras watched from away, printers, games, calls, guests, telephone, alarm."));
+        }
+        return gaps;
+    }
+}

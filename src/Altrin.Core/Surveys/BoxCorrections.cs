@@ -1,0 +1,105 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Surveys;
+
+/// <summary>
+/// Notes a piece of gear by its kind on the shelf. A gateway is taken to be in use at the line; anything else lies on the shelf until it
+/// is said to be in use.
+/// </summary>
+/// <param name="Name">What the installer calls it.</param>
+/// <param name="ShelfId">Its kind.</param>
+public sealed record AddBox(string Name, string ShelfId) : Correction
+{
+    /// <summary>Hardware address on its label; null where not read.</summary>
+    public HardwareAddress? Hardware { get; init; }
+
+    /// <summary>Hardware address of its outer side; null where not read.</summary>
+    public HardwareAddress? WanHardware { get; init; }
+
+    /// <summary>Where it stands; null where not noted.</summary>
+    public string? Place { get; init; }
+
+    /// <summary>What lives in it beside the internet.</summary>
+    public IReadOnlyList<LineService> Holds { get; init; } = [];
+
+    /// <summary>What stands on its label.</summary>
+    public LabelFacts Label { get; init; } = LabelFacts.Empty;
+
+    /// <summary>Whether it is in use; null for what is usual of its kind.</summary>
+    public bool? InUse { get; init; }
+
+    /// <inheritdoc/>
+    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
+    {
+        if (shelf.Find(ShelfId) is not { } profile)
+        {
+            return Parsed<HomeFile>.Fail($"There is no '{Ipv4Address.Shown(ShelfId)}' on the shelf.");
+        }
+        if ((Given.WrongName(Name) ?? Given.WrongPlace(home.Site, Place) ?? Given.WrongLabel(Label) ?? Given.WrongHardware(home.Site, null, Hardware, WanHardware, Label.RadioHardware)) is { } wrong)
+        {
+            return Parsed<HomeFile>.Fail(wrong);
+        }
+        var box = new Box(Slugs.Of(Name, home.Site.Uses, "box"), Name.Trim(), profile, Hardware, WanHardware) { Holds = [.. Holds.Distinct().Order()], Label = Label };
+        var isHandOff = home.Site.Service.HandOff is null && profile.Kind == BoxKind.Gateway;
+        var site = home.Site with { Boxes = [.. home.Site.Boxes, box], Service = isHandOff ? home.Site.Service with { HandOff = box.Id } : home.Site.Service };
+        var noted = home.With(site);
+        return InUse ?? isHandOff ? noted.InEach(d => FirstUse.Of(d, box, Place)) : noted;
+    }
+
+    /// <inheritdoc/>
+    public override string Describe(HomeFile home) => $"{Name} is noted";
+}
+
+/// <summary>Corrects what is known of a box: its name, its hardware addresses, what lives in it, its label.</summary>
+public sealed record SetBox(string Box, string Name, HardwareAddress? Hardware, HardwareAddress? WanHardware, IReadOnlyList<LineService> Holds, LabelFacts Label) : Correction
+{
+    /// <inheritdoc/>
+    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf) =>
+        home.Site.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box ? Parsed<HomeFile>.Fail($"There is no box '{Ipv4Address.Shown(Box)}'.")
+        : Edit.Unless(
+            Given.WrongName(Name) ?? Given.WrongLabel(Label) ?? (Hardware is not null && Hardware == WanHardware ? "The outer side of a box has a hardware address of its own." : null)
+            ?? Given.WrongHardware(home.Site, Box, Hardware, WanHardware, Label.RadioHardware),
+            home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Name = Name.Trim(), Hardware = Hardware, WanHardware = WanHardware, Holds = [.. Holds.Distinct().Order()], Label = Label }, b => b.Id) }));
+
+    /// <inheritdoc/>
+    public override string Describe(HomeFile home) => $"What is known of {home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is corrected";
+}
+
+/// <summary>Gives a box another kind, or the later edition of its own. Where it is in use, its mode, ports and radios must still be there.</summary>
+public sealed record TakeProfile(string Box, string ShelfId) : Correction
+{
+    /// <inheritdoc/>
+    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
+    {
+        if (home.Site.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box)
+        {
+            return Parsed<HomeFile>.Fail($"There is no box '{Ipv4Address.Shown(Box)}'.");
+        }
+        if (shelf.Find(ShelfId) is not { } profile)
+        {
+            return Parsed<HomeFile>.Fail($"There is no '{Ipv4Address.Shown(ShelfId)}' on the shelf.");
+        }
+        foreach (var setUp in home.SetUps)
+        {
+            if (Misses(setUp, profile) is { } missed)
+            {
+                return Parsed<HomeFile>.Fail($"{box.Name} is in use in \"{setUp.Name}\" with {missed}, which {profile.Name} does not have. Put it on the shelf there first.");
+            }
+        }
+        return home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Profile = profile }, b => b.Id) });
+    }
+
+    /// <inheritdoc/>
+    public override string Describe(HomeFile home) => $"{home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is of another kind, or of its newer edition";
+
+    private string? Misses(SetUp setUp, Profile profile)
+    {
+        var mode = setUp.Boxes.FirstOrDefault(b => b.Box == Box)?.Mode;
+        return mode is not null && !profile.Modes.Contains(mode.Kind) ? $"the mode {ModeWords.Of(mode.Kind)}"
+            : setUp.Cables.SelectMany(c => new[] { c.A, c.B }).Where(e => e.Owner == Box && profile.Port(e.Port) is null).Select(e => $"the port {e.Port}").FirstOrDefault()
+            ?? (mode?.Radios.Select(r => r.Radio).Append(mode.Joins?.Radio).OfType<string>().FirstOrDefault(r => profile.Radios.All(x => x.Id != r)) is { } radio ? $"the radio {radio}" : null)
+            ?? (mode is RouterMode { Passing: { } passing } && !profile.Passes.Contains(passing.Kind) ? "a public address that is passed on" : null);
+    }
+}

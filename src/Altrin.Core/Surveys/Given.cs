@@ -1,0 +1,49 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Surveys;
+
+/// <summary>What corrections check before they are made.</summary>
+internal static class Given
+{
+    /// <summary>Why this is no name of anything; null where it is one.</summary>
+    public static string? WrongName(string name) =>
+        name.Length is < 1 or > 80 || name.Trim().Length == 0 || name.Any(char.IsControl) ? "A name has 1 to 80 characters on one line." : null;
+
+    /// <summary>Why something cannot be in this place; null where it can, or where none is given.</summary>
+    public static string? WrongPlace(Site site, string? place) => place is not null && site.Place(place) is null ? $"There is no place '{Ipv4Address.Shown(place)}'." : null;
+
+    /// <summary>Why nobody else can have this hardware address; null where nobody has it.</summary>
+    public static string? WrongHardware(Site site, string? self, params IEnumerable<HardwareAddress?> addresses)
+    {
+        foreach (var address in addresses.OfType<HardwareAddress>())
+        {
+            var other = site.Boxes.FirstOrDefault(b => b.Id != self && (b.Hardware == address || b.WanHardware == address || b.Label.RadioHardware == address))?.Name
+                ?? site.Devices.FirstOrDefault(d => d.Id != self && d.Hardware == address)?.Name;
+            if (other is not null)
+            {
+                return $"{other} has the hardware address {address} already; no two have the same.";
+            }
+        }
+        return null;
+    }
+
+    /// <summary>Why no label says this; null where one may.</summary>
+    public static string? WrongLabel(LabelFacts label) =>
+        (label.Address is { } address ? PageChecks.WrongOwnAddress(address) : null)
+        ?? (label.WifiName is { } name ? PageChecks.WrongNetworkName(name) : null)
+        ?? PageChecks.WrongKeyReference(label.WifiKey) ?? PageChecks.WrongKeyReference(label.Password)
+        ?? (label.Login is { } login ? WrongName(login) : null)
+        ?? (label.Firmware is { } firmware && (WrongName(firmware) is not null || firmware.Length > 40) ? "A version has 1 to 40 characters on one line." : null);
+
+    /// <summary>A list with one item exchanged for its successor of the same id, or added at its end.</summary>
+    public static IReadOnlyList<T> With<T>(IReadOnlyList<T> items, T item, Func<T, string> id) =>
+        items.Any(i => id(i) == id(item)) ? [.. items.Select(i => id(i) == id(item) ? item : i)] : [.. items, item];
+
+    /// <summary>The home with another site.</summary>
+    public static HomeFile With(this HomeFile home, Site site) => home with { Site = site };
+
+    /// <summary>The home with each set-up altered.</summary>
+    public static HomeFile InEach(this HomeFile home, Func<Design, SetUp> edit) => home with { SetUps = [.. home.SetUps.Select(s => edit(new(home.Site, s)))] };
+}

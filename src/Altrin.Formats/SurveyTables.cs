@@ -1,0 +1,220 @@
+using System.Globalization;
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
+
+namespace Altrin.Formats;
+
+/// <summary>The tables of a survey.</summary>
+public enum SurveyTable
+{
+    /// <summary>Boxes.</summary>
+    Gear,
+    /// <summary>Rooms and other places.</summary>
+    Places,
+    /// <summary>The customer's devices.</summary>
+    Devices,
+    /// <summary>Cables of what was found.</summary>
+    Cables,
+}
+
+/// <summary>
+/// A survey as tables, both ways. Reading changes what is there by id, or by name where a row has no id, and adds the rest; nothing is
+/// taken away by a row that is missing. Keys and passwords are in none of them.
+/// </summary>
+public static class SurveyTables
+{
+    /// <summary>How many rows are read.</summary>
+    public const int MostRows = 2000;
+
+    /// <summary>The heads of a table, in the order in which they are written.</summary>
+    public static IReadOnlyList<string> Heads(SurveyTable table) => table switch
+    {
+        SurveyTable.Gear => ["id", "name", "kind", "hardware", "outer hardware", "radio hardware", "place", "in use", "address", "login", "wifi name", "software", "mended", "mended until", "holds"],
+        SurveyTable.Places => ["id", "name", "sort", "building", "floor", "length m", "width m", "walls", "east m", "north m"],
+        SurveyTable.Devices => ["id", "name", "sort", "hardware", "place", "bands", "socket", "address", "link"],
+        _ => ["id", "from", "to", "medium", "pairs", "length m", "run", "estimated m"],
+    };
+
+    /// <summary>One table of a home, with what was found in it.</summary>
+    public static string Write(SurveyTable table, HomeFile home)
+    {
+        var found = Found(home);
+        return CsvTable.Write(Heads(table), table switch
+        {
+            SurveyTable.Gear => home.Site.Boxes.Select(b => (IReadOnlyList<string?>)
+            [
+                b.Id, b.Name, b.Profile.ShelfId, $"{b.Hardware}", $"{b.WanHardware}", $"{b.Label.RadioHardware}", found.SetUp.Boxes.FirstOrDefault(s => s.Box == b.Id)?.Place,
+                found.Mode(b.Id) is null ? "no" : "yes", $"{b.Label.Address}", b.Label.Login, b.Label.WifiName, b.Label.Firmware, Word(b.Label.Mended),
+                b.Label.MendedUntil?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), string.Join(' ', b.Holds.Select(CsvWords.Of)),
+            ]),
+            SurveyTable.Places => home.Site.Places.Select(p => (IReadOnlyList<string?>)
+            [
+                p.Id, p.Name, CsvWords.Of(p.Kind), p.Building, $"{p.Floor}", Number(p.LengthMetres), Number(p.WidthMetres), CsvWords.Of(p.Walls), Number(p.EastMetres), Number(p.NorthMetres),
+            ]),
+            SurveyTable.Devices => home.Site.Devices.Select(d => (IReadOnlyList<string?>)
+            [
+                d.Id, d.Name, CsvWords.Of(d.Kind), $"{d.Hardware}", d.Place, string.Join(' ', d.Bands.Select(Band)), Word(d.HasSocket),
+                found.SetUp.Devices.FirstOrDefault(s => s.Device == d.Id)?.Address switch { Fixed typed => $"{typed.Address}", Automatic => "automatic", _ => null }, Link(found, d.Id),
+            ]),
+            _ => found.SetUp.Cables.Select(c => (IReadOnlyList<string?>)
+            [
+                c.Id, $"{c.A}", $"{c.B}", CsvWords.Of(c.Medium), $"{c.Pairs}", Number(c.LengthMetres), c.Run, Cabling.Of(found, c) is { Estimated: true } fact ? Number(fact.LengthMetres) : null,
+            ]),
+        });
+    }
+
+    /// <summary>The home after a table was read into it, or up to twenty errors by row and column; then nothing of it is taken.</summary>
+    public static FileRead<HomeFile> Read(SurveyTable table, string text, HomeFile home, Shelf shelf)
+    {
+        string[] needed = table switch { SurveyTable.Gear => ["name"], SurveyTable.Cables => ["from", "to"], _ => ["name"] };
+        var rows = CsvTable.Read(text, Heads(table), needed, MostRows);
+        if (rows.Value is null)
+        {
+            return new(null, rows.Errors);
+        }
+        var errors = new ReadErrors();
+        var at = home;
+        foreach (var row in rows.Value)
+        {
+            var reader = new SurveyRow(row, errors);
+            var done = table switch
+            {
+                SurveyTable.Gear => Gear(at, shelf, row, reader),
+                SurveyTable.Places => Place(at, shelf, row, reader),
+                SurveyTable.Devices => Device(at, shelf, row, reader),
+                _ => Cable(at, row, reader),
+            };
+            if (done is { Ok: true })
+            {
+                at = done.Value.Value;
+            }
+            else if (done is { Ok: false } failed)
+            {
+                errors.Add($"row {row.Number}", "a row that cannot be taken", failed.Error);
+            }
+        }
+        return errors.All.Count > 0 ? new(null, errors.All) : new(at, []);
+    }
+
+    private static Design Found(HomeFile home) => new(home.Site, home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost);
+
+    private static Parsed<HomeFile>? Gear(HomeFile home, Shelf shelf, CsvRow row, SurveyRow reader)
+    {
+        var there = reader.There(home.Site.Boxes, b => b.Id, b => b.Name);
+        var label = (there?.Label ?? LabelFacts.Empty) with
+        {
+            Address = reader.Value("address", InterfaceAddress.Parse) ?? there?.Label.Address,
+            Login = row["login"] ?? there?.Label.Login,
+            WifiName = row["wifi name"] ?? there?.Label.WifiName,
+            RadioHardware = reader.Value("radio hardware", HardwareAddress.Parse) ?? there?.Label.RadioHardware,
+            Firmware = row["software"] ?? there?.Label.Firmware,
+            Mended = reader.Known("mended", there?.Label.Mended ?? Known.Unknown),
+            MendedUntil = reader.Date("mended until") ?? there?.Label.MendedUntil,
+        };
+        var holds = row["holds"] is { } said ? said.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(w => reader.Word<LineService>("holds", w)).OfType<LineService>().ToList() : there?.Holds ?? [];
+        var (hardware, wan) = (reader.Value("hardware", HardwareAddress.Parse) ?? there?.Hardware, reader.Value("outer hardware", HardwareAddress.Parse) ?? there?.WanHardware);
+        var place = reader.Id("place", home.Site.Places, p => p.Id, p => p.Name);
+        var use = reader.Yes("in use");
+        if (there is null && row["kind"] is null)
+        {
+            reader.Fail("kind", "a kind of the shelf is required for a new box");
+        }
+        else if (row["kind"] is { } kind && there?.Profile.ShelfId != kind && shelf.Find(kind) is null)
+        {
+            reader.Fail("kind", "the id of an entry of the shelf is expected");
+        }
+        if (!reader.Sound)
+        {
+            return null;
+        }
+        if (there is null)
+        {
+            return new AddBox(row["name"]!, row["kind"]!) { Hardware = hardware, WanHardware = wan, Place = place, Holds = holds, Label = label, InUse = use }.ApplyTo(home, shelf).Then(h => reader.Named(h, home, h.Site.Boxes[^1].Id));
+        }
+        var noted = new SetBox(there.Id, row["name"]!, hardware, wan, holds, label).ApplyTo(home, shelf);
+        if (row["kind"] is { } other && other != there.Profile.ShelfId)
+        {
+            noted = noted.Then(h => new TakeProfile(there.Id, other).ApplyTo(h, shelf));
+        }
+        return noted.Then(h => place is null || Found(h).Mode(there.Id) is null ? h : InFound(h, new StandIn(there.Id, place)));
+    }
+
+    private static Parsed<HomeFile>? Place(HomeFile home, Shelf shelf, CsvRow row, SurveyRow reader)
+    {
+        var there = reader.There(home.Site.Places, p => p.Id, p => p.Name);
+        var place = (there ?? new Place(row["id"] ?? "", row["name"]!)) with
+        {
+            Name = row["name"]!,
+            Kind = reader.Word<PlaceKind>("sort") ?? there?.Kind ?? PlaceKind.Room,
+            Building = reader.Id("building", home.Site.Buildings, b => b.Id, b => b.Name) ?? there?.Building,
+            Floor = reader.Whole("floor") ?? there?.Floor ?? 0,
+            LengthMetres = reader.Metres("length m") ?? there?.LengthMetres,
+            WidthMetres = reader.Metres("width m") ?? there?.WidthMetres,
+            Walls = reader.Word<WallKind>("walls") ?? there?.Walls ?? WallKind.Unknown,
+            EastMetres = reader.Metres("east m") ?? there?.EastMetres,
+            NorthMetres = reader.Metres("north m") ?? there?.NorthMetres,
+        };
+        if (!reader.Sound)
+        {
+            return null;
+        }
+        return there is null && reader.WrongId(home) is { } wrong ? Parsed<HomeFile>.Fail(wrong) : new SetPlace(place).ApplyTo(home, shelf);
+    }
+
+    private static Parsed<HomeFile>? Device(HomeFile home, Shelf shelf, CsvRow row, SurveyRow reader)
+    {
+        var there = reader.There(home.Site.Devices, d => d.Id, d => d.Name);
+        var device = (there ?? new Device(row["id"] ?? "", row["name"]!, DeviceKind.Other, null)) with
+        {
+            Name = row["name"]!,
+            Kind = reader.Word<DeviceKind>("sort") ?? there?.Kind ?? QuickDevice.KindOf(row["name"]!),
+            Hardware = reader.Value("hardware", HardwareAddress.Parse) ?? there?.Hardware,
+            Place = reader.Id("place", home.Site.Places, p => p.Id, p => p.Name) ?? there?.Place,
+            Bands = reader.Bands("bands") ?? there?.Bands ?? [],
+            HasSocket = reader.Known("socket", there?.HasSocket ?? Known.Unknown),
+        };
+        var address = row["address"] is null or "automatic" ? null : reader.Value("address", InterfaceAddress.Parse);
+        if (!reader.Sound)
+        {
+            return null;
+        }
+        HostAddress setting = address is { } own ? QuickDevice.Typed(home.Site, own) : new Automatic();
+        if (there is null)
+        {
+            return reader.WrongId(home) is { } wrong ? Parsed<HomeFile>.Fail(wrong) : new AddDevice(device, setting, row["link"] is { } link ? link != "wifi" : null).ApplyTo(home, shelf);
+        }
+        return new SetDevice(device).ApplyTo(home, shelf).Then(h =>
+            row["address"] is null || Found(h).SetUp.Devices.FirstOrDefault(d => d.Device == device.Id)?.Address is Fixed typed && typed.Address == address ? h : InFound(h, new SetDeviceAddress(device.Id, setting)));
+    }
+
+    private static Parsed<HomeFile>? Cable(HomeFile home, CsvRow row, SurveyRow reader)
+    {
+        var (from, to) = (PortRef.Read(row["from"] ?? ""), PortRef.Read(row["to"] ?? ""));
+        var (medium, pairs, length) = (reader.Word<Medium>("medium") ?? Medium.Unknown, reader.Whole("pairs"), reader.Metres("length m"));
+        if (!reader.Sound)
+        {
+            return null;
+        }
+        var found = Found(home);
+        if (found.SetUp.Cables.FirstOrDefault(c => (c.A == from && c.B == to) || (c.A == to && c.B == from)) is { } there)
+        {
+            return InFound(home, new SetCable(there.Id, medium, length) { Pairs = pairs, Run = row["run"] });
+        }
+        var changes = new[] { from, to }.Select(e => found.CableAt(e)?.Id).OfType<string>().Distinct().Select(id => (Change)new Unpatch(id)).Append(new Patch(from, to, medium, length) { Pairs = pairs, Run = row["run"] });
+        return InFound(home, [.. changes]);
+    }
+
+    private static Parsed<HomeFile> InFound(HomeFile home, params IReadOnlyList<Change> changes) =>
+        ChangeList.Apply(Found(home), changes).Then<HomeFile>(d => home.With(d.SetUp));
+
+    private static string? Link(Design found, string device) =>
+        found.CableAt(PortRef.OfDevice(device)) is { } cable ? $"{cable.OtherEnd(PortRef.OfDevice(device))}" : found.SetUp.Devices.FirstOrDefault(d => d.Device == device)?.Wifi is null ? null : "wifi";
+
+    private static string? Word(Known known) => known switch { Known.Yes => "yes", Known.No => "no", _ => null };
+
+    private static string? Number(double? number) => number?.ToString("0.##", CultureInfo.InvariantCulture);
+
+    private static string Band(RadioBand band) => band switch { RadioBand.Ghz2 => "2.4", RadioBand.Ghz5 => "5", _ => "6" };
+}

@@ -1,0 +1,157 @@
+using System.Text;
+using Altrin.Core.Findings;
+using Altrin.Core.Planning;
+using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
+using Altrin.Data;
+using Altrin.Formats;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Altrin.Web;
+
+/// <summary>Corrections of what is given.</summary>
+/// <param name="SetUp">The set-up to answer with.</param>
+/// <param name="Corrections">The corrections, in order.</param>
+internal sealed record CorrectionRequest(string SetUp, IReadOnlyList<Correction> Corrections);
+
+/// <summary>Lines typed quickly.</summary>
+/// <param name="List">Which list they are for.</param>
+/// <param name="Text">The lines.</param>
+internal sealed record QuickRequest(QuickList List, string Text);
+
+/// <summary>What a survey adds up to.</summary>
+/// <param name="Answer">Whether anything is needed at all.</param>
+/// <param name="Gaps">What is not known yet, the most important first.</param>
+/// <param name="Spares">A verdict on each box that is not at the line.</param>
+/// <param name="Ways">What the box at the line can be made, the cleanest first; empty where none is noted.</param>
+/// <param name="Cables">Every cable with its length and what it carries.</param>
+/// <param name="Newer">Boxes of whose kind the shelf has a later edition.</param>
+/// <param name="Service">The service in words.</param>
+/// <param name="Needs">What was asked for, in words, by id.</param>
+internal sealed record SurveyView(
+    FirstAnswer Answer,
+    IReadOnlyList<SurveyGap> Gaps,
+    IReadOnlyList<SpareVerdict> Spares,
+    IReadOnlyList<GatewayOption> Ways,
+    IReadOnlyList<CableCheck> Cables,
+    IReadOnlyList<NewerProfile> Newer,
+    string Service,
+    IReadOnlyList<NeedText> Needs);
+
+/// <summary>A box of whose kind the shelf has a later edition.</summary>
+/// <param name="Box">The box.</param>
+/// <param name="ShelfId">Its kind.</param>
+/// <param name="Edition">The edition on the shelf.</param>
+internal sealed record NewerProfile(string Box, string ShelfId, int Edition);
+
+/// <summary>A need in words.</summary>
+/// <param name="Need">Its id.</param>
+/// <param name="Subject">Who or what.</param>
+/// <param name="Asked">What is asked of it.</param>
+internal sealed record NeedText(string Need, string Subject, string Asked);
+
+/// <summary>The survey: corrections of the site, quick entry, what it adds up to, tables in and out.</summary>
+internal static class SurveyRoutes
+{
+    /// <summary>The longest text that is typed or pasted at once, in characters.</summary>
+    public const int LongestText = 1_000_000;
+
+    public static void Map(RouteGroupBuilder jobs)
+    {
+        HeadRoutes.Describe(jobs.MapPost("/{id:long}/corrections", Correct).WithName("CommitCorrections")).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapGet("/{id:long}/survey", Show).WithName("GetSurvey").ProducesProblem(StatusCodes.Status404NotFound);
+        jobs.MapPost("/{id:long}/survey/read", Read).WithName("ReadLines").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        HeadRoutes.Describe(jobs.MapPost("/{id:long}/survey/enter", Enter).WithName("EnterLines")).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapGet("/{id:long}/survey/{table}.csv", Export).WithName("ExportTable").Produces<string>(StatusCodes.Status200OK, "text/csv").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        HeadRoutes.Describe(jobs.MapPost("/{id:long}/survey/table", Import).WithName("ImportTable")).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+    }
+
+    /// <summary>The set-up that a survey records; the foremost where a file has no such one.</summary>
+    public static Design Found(HomeFile home) => home.Design(StartPlan.Found) ?? new(home.Site, home.Foremost);
+
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Correct(long id, CorrectionRequest request, JobStore store, ShelfStore shelf, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    {
+        var here = await shelf.Read(cancel);
+        return await HeadRoutes.CommitHome(id, request.SetUp, store, context, match, tab, head =>
+        {
+            if (request.Corrections.Count == 0)
+            {
+                return (null, Problems.Field("/corrections", "nothing", "At least one correction is expected."));
+            }
+            var corrected = CorrectionList.Apply(head.Home, here, request.Corrections);
+            return corrected.Ok ? ((corrected.Value, CorrectionList.Describe(head.Home, request.Corrections)), null) : (null, Refused(corrected.Error));
+        }, cancel);
+    }
+
+    private static async Task<Results<Ok<SurveyView>, ProblemHttpResult>> Show(long id, JobStore store, ShelfStore shelf, TimeProvider time, CancellationToken cancel)
+    {
+        if (await store.Find(id, cancel) is not { } head)
+        {
+            return Problems.NoJob(id);
+        }
+        var (found, here) = (Found(head.Home), await shelf.Read(cancel));
+        var (site, today) = (found.Site, DateOnly.FromDateTime(time.GetLocalNow().DateTime));
+        var gateway = site.Boxes.FirstOrDefault(b => b.Id == site.Service.HandOff);
+        return TypedResults.Ok(new SurveyView(
+            FirstAnswer.Of(found, Judging.Prove(found)),
+            SurveyGaps.Of(found),
+            [.. site.Boxes.Where(b => b != gateway).Select(b => SpareVerdict.Of(b, site.Service, today))],
+            gateway is null ? [] : GatewayWays.Of(gateway),
+            CableCheck.Of(found),
+            [.. site.Boxes.Select(b => (b.Id, Newer: here.Newer(b))).Where(b => b.Newer is not null).Select(b => new NewerProfile(b.Id, b.Newer!.ShelfId, b.Newer.Edition))],
+            ServiceWords.Of(site.Service),
+            [.. site.Needs.Select(n => NeedWords.Of(found, n) is var (subject, asked) ? new NeedText(n.Id, subject, asked) : null!)]));
+    }
+
+    private static async Task<Results<Ok<IReadOnlyList<QuickLine>>, ProblemHttpResult>> Read(long id, QuickRequest request, JobStore store, ShelfStore shelf, CancellationToken cancel) =>
+        TooLong(request.Text) is { } wrong ? wrong
+        : await store.Find(id, cancel) is not { } head ? Problems.NoJob(id)
+        : TypedResults.Ok(QuickEntry.Read(head.Home, await shelf.Read(cancel), request.List, request.Text).Lines);
+
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Enter(long id, QuickRequest request, JobStore store, ShelfStore shelf, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    {
+        if (TooLong(request.Text) is { } wrong)
+        {
+            return wrong;
+        }
+        var here = await shelf.Read(cancel);
+        return await HeadRoutes.CommitHome(id, StartPlan.Found, store, context, match, tab, head =>
+        {
+            var read = QuickEntry.Read(head.Home, here, request.List, request.Text);
+            return read.Home is { } home ? ((home, CorrectionList.Describe(head.Home, read.Corrections)), null)
+                : read.Lines.Count == 0 ? (null, Problems.Field("/text", "nothing", "At least one line is expected."))
+                : (null, Problems.Of(StatusCodes.Status422UnprocessableEntity, "bad-lines", read.Lines.First(l => l.Error is not null).Error!, null, [.. read.Lines.Where(l => l.Error is not null).Take(FileError.Most).Select(l => new FileError($"line {l.Line}, column {l.Column}", "a line that is not understood", l.Error!))]));
+        }, cancel);
+    }
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Export(long id, string table, JobStore store, CancellationToken cancel) =>
+        !Enum.TryParse<SurveyTable>(table, true, out var which) ? Problems.Field("table", table, $"Allowed: {string.Join(", ", Enum.GetNames<SurveyTable>()).ToLowerInvariant()}.")
+        : await store.Find(id, cancel) is not { } head ? Problems.NoJob(id)
+        : TypedResults.File(Encoding.UTF8.GetBytes(SurveyTables.Write(which, head.Home)), "text/csv; charset=utf-8", $"{DesignRoutes.Slug(head.Job.Name)}-{table.ToLowerInvariant()}.csv");
+
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Import(long id, TableRequest request, JobStore store, ShelfStore shelf, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    {
+        if (TooLong(request.Text) is { } wrong)
+        {
+            return wrong;
+        }
+        var here = await shelf.Read(cancel);
+        return await HeadRoutes.CommitHome(id, StartPlan.Found, store, context, match, tab, head =>
+        {
+            var read = SurveyTables.Read(request.Table, request.Text, head.Home, here);
+            return read.Value is { } home ? ((home, $"A table of {$"{request.Table}".ToLowerInvariant()} is read"), null)
+                : (null, Problems.Of(StatusCodes.Status422UnprocessableEntity, "bad-table", "The table cannot be read.", $"{read.Errors.Count} {(read.Errors.Count == 1 ? "thing is" : "things are")} wrong with it; nothing was taken.", read.Errors));
+        }, cancel);
+    }
+
+    private static ProblemHttpResult? TooLong(string text) => text.Length > LongestText ? Problems.Field("/text", $"{text.Length} characters", $"At most {LongestText} characters are read.") : null;
+
+    private static ProblemHttpResult Refused(string why) => Problems.Of(
+        StatusCodes.Status422UnprocessableEntity, "refused-correction", "That cannot be so.", why, [new("/corrections", "a correction that cannot be made", why)]);
+}
+
+/// <summary>A table to be read.</summary>
+/// <param name="Table">Which.</param>
+/// <param name="Text">The table, with its heads in the first row.</param>
+internal sealed record TableRequest(SurveyTable Table, string Text);

@@ -1,0 +1,101 @@
+using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
+
+namespace Altrin.Testing;
+
+/// <summary>Notes at random what a survey notes beyond the network: rooms, sockets, runs, labels, traits, needs of every kind.</summary>
+public static class SurveyGenerator
+{
+    /// <summary>The same network with a survey around it.</summary>
+    public static Design Survey(Design design, int seed)
+    {
+        var dice = new Random(seed);
+        Place[] places = [.. Enumerable.Range(1, dice.Next(2, 7)).Select(i => new Place($"room-{i}", $"Room {i}")
+        {
+            Kind = (PlaceKind)dice.Next(6),
+            Building = dice.Next(3) == 0 ? "barn" : null,
+            Floor = dice.Next(-1, 4),
+            LengthMetres = Maybe(20) is { } length ? length + 1 : null,
+            WidthMetres = Maybe(20) is { } width ? width + 1 : null,
+            Walls = (WallKind)dice.Next(7),
+            EastMetres = Maybe(50),
+            NorthMetres = Maybe(50),
+        })];
+        Socket[] sockets = [.. Enumerable.Range(1, 6).Select(i => new Socket($"socket-{i}", $"Socket {i}", (SocketKind)dice.Next(5)) { Place = Coin() ? Any() : null })];
+        var site = design.Site with
+        {
+            Service = design.Site.Service with
+            {
+                Access = (AccessKind)dice.Next(8),
+                HandOff = Coin() ? design.Site.Boxes[0].Id : null,
+                Line = design.Site.Service.Line with { Account = Coin() ? "somebody" : null, Password = Coin() ? "line-password" : null },
+            },
+            Buildings = [new("house", "House") { StoreyHeightMetres = Coin() ? 3.1 : null }, new("barn", "Barn") { SameSupply = (Known)dice.Next(3) }],
+            Places = places,
+            Sockets = sockets,
+            Runs = [new("run-1", "socket-1", "socket-2", (Medium)dice.Next(8)) { Pairs = Coin() ? 2 : Coin() ? 4 : null, LengthMetres = Maybe(90) is { } run ? run + 1 : null }, new("run-2", "socket-3", "socket-4", Medium.Cat6)],
+            Boxes = [.. design.Site.Boxes.Select(b => b with
+            {
+                Holds = Coin() ? [LineService.Telephone, LineService.Alarm] : [],
+                Label = Coin() ? LabelFacts.Empty : new()
+                {
+                    Address = Coin() && !b.Profile.Modes.Contains(ModeKind.Switch) ? Home.Own("192.168.77.1/24") : null,
+                    Login = Coin() ? "admin" : null,
+                    Password = Coin() ? $"{b.Id}-password" : null,
+                    WifiName = Coin() ? "Label 5" : null,
+                    WifiKey = Coin() ? $"{b.Id}-key" : null,
+                    Firmware = Coin() ? "1.2.3" : null,
+                    Mended = (Known)dice.Next(3),
+                    MendedUntil = Coin() ? new DateOnly(2027, 3, 31) : null,
+                },
+                Profile = b.Profile with { Edition = dice.Next(1, 4), Traits = Coin() ? Traits.NotKnown : new() { Login = (LoginHabit)dice.Next(6), Watts = Coin() ? 7.5 : null, Reset = new(ResetBy.Pinhole) { HoldSeconds = dice.Next(1, 30) }, Lights = [new(LightPhase.Joining, "one", "amber, blinking", "wrong key")], Effects = [new(ModeKind.Router, AddressAfter.Kept)], Power = new() { Takes = PowerKind.Af, NeedsWatts = 6 } } },
+            })],
+            Devices = [.. design.Site.Devices.Select(d => d with { Place = Coin() ? Any() : null, HasSocket = (Known)dice.Next(3) })],
+            Needs = [.. design.Site.Needs, .. Needs(design.Site.Devices[0].Id)],
+        };
+        var free = new Queue<string>(["run-1", "run-2"]);
+        return new(site, design.SetUp with
+        {
+            Boxes = [.. design.SetUp.Boxes.Select(b => b with { Place = Coin() ? Any() : null, Password = Coin() ? $"{b.Box}-page" : null })],
+            Cables = [.. design.SetUp.Cables.Select(c => c with { Pairs = dice.Next(3) switch { 0 => 2, 1 => 4, _ => null }, Run = Coin() && free.TryDequeue(out var run) ? run : null })],
+        });
+
+        bool Coin() => dice.Next(2) == 0;
+        string Any() => places[dice.Next(places.Length)].Id;
+        double? Maybe(int most) => Coin() ? dice.Next(most * 10) / 10.0 : null;
+        IEnumerable<Need> Needs(string device) =>
+            new Need[]
+            {
+                new LocalServer("n-server", device), new LittleDelay("n-delay", device), new StaysOnline("n-online", device), new CallsInPlace("n-calls", Any()), new GuestsKeptApart("n-guests"),
+                new KeepsNameAndKey("n-name", "home", WifiSecurity.Wpa2, Coin() ? "key" : null), new ServiceLives("n-lives", (LineService)dice.Next(3)),
+            }.Where(_ => Coin());
+    }
+
+    /// <summary>A random correction of a home: sensible, foolish and impossible ones.</summary>
+    public static Correction Correction(Random dice, HomeFile home, Shelf shelf)
+    {
+        var site = home.Site;
+        return dice.Next(14) switch
+        {
+            0 => new SetHome(Coin() ? "A home" : "", (NamingSchool)dice.Next(3)),
+            1 => new SetService((Coin() ? new CarrierTranslation(dice.Next(-1, 900), 20) : (Service)new UnknownService(100, 20)) with { HandOff = Coin() ? Box() : null }),
+            2 => new AddBox($"Box {dice.Next(30)}", shelf.Profiles[dice.Next(shelf.Profiles.Count)].ShelfId) { InUse = dice.Next(3) switch { 0 => true, 1 => false, _ => null }, Place = Coin() ? Place() : null },
+            3 => new SetBox(Box(), "Renamed", null, null, [LineService.Alarm], LabelFacts.Empty with { WifiName = Coin() ? "A name" : null }),
+            4 => new TakeProfile(Box(), shelf.Profiles[dice.Next(shelf.Profiles.Count)].ShelfId),
+            5 => new AddDevice(new("", $"Thing {dice.Next(30)}", (DeviceKind)dice.Next(11), null) { Place = Coin() ? Place() : null }, Coin() ? new Automatic() : new Fixed(Home.Own("192.168.8.77/24"), null, []), dice.Next(3) switch { 0 => true, 1 => false, _ => null }),
+            6 => new SetDevice(new(Device(), "Renamed", DeviceKind.Printer, null) { Place = Coin() ? Place() : null }),
+            7 => new SetBuilding(new(Coin() ? "" : "barn", "Barn")),
+            8 => new SetPlace(new(Coin() ? "" : Place(), "Studio") { Floor = dice.Next(-7, 7), Building = Coin() ? "barn" : null }),
+            9 => new SetSocket(new("", "Socket", SocketKind.Data) { Place = Place() }),
+            10 => new SetRun(new("", site.Sockets.Count > 0 ? site.Sockets[dice.Next(site.Sockets.Count)].Id : "none", site.Sockets.Count > 1 ? site.Sockets[dice.Next(site.Sockets.Count)].Id : "none", Medium.Cat5e)),
+            11 => new SetNeed(dice.Next(4) switch { 0 => new LocalServer("", Device()), 1 => new CallsInPlace("", Place()), 2 => new GuestsKeptApart(""), _ => new ReachFromOutside("", Device(), Protocol.Tcp, dice.Next(0, 9000)) }),
+            12 => new StartPlan(),
+            _ => new Remove(dice.Next(4) switch { 0 => Box(), 1 => Device(), 2 => Place(), _ => site.Needs.Count > 0 ? site.Needs[0].Id : "barn" }),
+        };
+
+        bool Coin() => dice.Next(2) == 0;
+        string Box() => site.Boxes.Count > 0 ? site.Boxes[dice.Next(site.Boxes.Count)].Id : "none";
+        string Device() => site.Devices.Count > 0 ? site.Devices[dice.Next(site.Devices.Count)].Id : "none";
+        string Place() => site.Places.Count > 0 ? site.Places[dice.Next(site.Places.Count)].Id : "none";
+    }
+}
