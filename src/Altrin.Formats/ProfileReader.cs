@@ -12,6 +12,10 @@ internal static class ProfileReader
         errors.Unique(profile.Ports, p => p.Id, i => $"{pointer}/ports/{i}/id", "a port id of a box");
         errors.Unique(profile.Radios, r => r.Id, i => $"{pointer}/radios/{i}/id", "a radio id of a box");
         errors.Unique(profile.Modes, m => m.ToString(), i => $"{pointer}/modes/{i}", "a mode of a box");
+        if (profile is { FactoryAddress: { } own, FactoryPool: { } pool } && InterfaceAddress.Parse(own) is { Ok: true } lan && AddressRange.Parse(pool) is { Ok: true } range)
+        {
+            errors.Wrong($"{pointer}/factoryPool", pool, PageChecks.WrongPool(range.Value, lan.Value));
+        }
         return new(
             profile.ShelfId,
             errors.Plain($"{pointer}/name", profile.Name),

@@ -29,6 +29,7 @@ internal sealed record QuickRequest(QuickList List, string Text);
 /// <param name="Newer">Boxes of whose kind the shelf has a later edition.</param>
 /// <param name="Service">The service in words.</param>
 /// <param name="Needs">What was asked for, in words, by id.</param>
+/// <param name="Changing">Devices whose hardware address is a private one, which may change.</param>
 internal sealed record SurveyView(
     FirstAnswer Answer,
     IReadOnlyList<SurveyGap> Gaps,
@@ -37,7 +38,8 @@ internal sealed record SurveyView(
     IReadOnlyList<CableCheck> Cables,
     IReadOnlyList<NewerProfile> Newer,
     string Service,
-    IReadOnlyList<NeedText> Needs);
+    IReadOnlyList<NeedText> Needs,
+    IReadOnlyList<string> Changing);
 
 /// <summary>A box of whose kind the shelf has a later edition.</summary>
 /// <param name="Box">The box.</param>
@@ -101,7 +103,8 @@ internal static class SurveyRoutes
             CableCheck.Of(found),
             [.. site.Boxes.Select(b => (b.Id, Newer: here.Newer(b))).Where(b => b.Newer is not null).Select(b => new NewerProfile(b.Id, b.Newer!.ShelfId, b.Newer.Edition))],
             ServiceWords.Of(site.Service),
-            [.. site.Needs.Select(n => NeedWords.Of(found, n) is var (subject, asked) ? new NeedText(n.Id, subject, asked) : null!)]));
+            [.. site.Needs.Select(n => (n.Id, Words: NeedWords.Of(found, n))).Select(n => new NeedText(n.Id, n.Words.Subject, n.Words.Asked))],
+            [.. site.Devices.Where(d => d.Hardware is { IsLocallyAdministered: true }).Select(d => d.Id)]));
     }
 
     private static async Task<Results<Ok<IReadOnlyList<QuickLine>>, ProblemHttpResult>> Read(long id, QuickRequest request, JobStore store, ShelfStore shelf, CancellationToken cancel) =>

@@ -12,6 +12,8 @@ public sealed class Home
     private readonly List<Device> _devices = [];
     private readonly List<Need> _needs = [];
     private readonly List<BoxSetting> _settings = [];
+    private readonly List<Place> _places = [];
+    private readonly List<Building> _buildings = [];
     private readonly List<Cable> _cables = [];
     private readonly List<DeviceSetting> _deviceSettings = [];
     private Service _service = new PublicDynamic(500, 100) { Line = Asked };
@@ -27,8 +29,37 @@ public sealed class Home
     public static Home WithGateway() => New().Gateway().Cable("street", "gw/wan");
 
     public Design Design => new(
-        new("Home", _service, _naming, [.. _boxes], [.. _devices], [.. _needs]),
+        new("Home", _service, _naming, [.. _boxes], [.. _devices], [.. _needs]) { Places = [.. _places], Buildings = [.. _buildings] },
         new("planned", [.. _settings], [.. _cables], [.. _deviceSettings]));
+
+    /// <summary>A place, by what it is like.</summary>
+    public Home Place(string id, Func<Place, Place>? like = null) => Do(() => _places.Add((like ?? (p => p))(new(id, id))));
+
+    /// <summary>A building beside the main house, and whether it shares its mains supply.</summary>
+    public Home Outbuilding(string id, Known sameSupply) => Do(() => _buildings.AddRange(_buildings.Count == 0 ? [new("house", "house"), new(id, id) { SameSupply = sameSupply }] : [new(id, id) { SameSupply = sameSupply }]));
+
+    /// <summary>Where a box stands, or a device is.</summary>
+    public Home Stands(string id, string place) => Do(() =>
+    {
+        if (_settings.FindIndex(s => s.Box == id) is var at and >= 0)
+        {
+            _settings[at] = _settings[at] with { Place = place };
+            return;
+        }
+        Device(id, d => d with { Place = place });
+    });
+
+    /// <summary>What a kind of box wants or gives.</summary>
+    public Home Traits(string box, Traits traits) => Profile(box, p => p with { Traits = traits });
+
+    /// <summary>A cable, looked at again.</summary>
+    public Home Cable(string id, Func<Cable, Cable> edit) => Do(() =>
+    {
+        var at = _cables.FindIndex(c => c.Id == id);
+        _cables[at] = edit(_cables[at]);
+    });
+
+    public Home Need(Need need) => Do(() => _needs.Add(need));
 
     public Home Service(Service service) => Do(() => _service = service);
 
@@ -180,7 +211,7 @@ public sealed class Home
         where TMode : BoxMode => Do(() =>
         {
             var at = _settings.FindIndex(s => s.Box == box);
-            _settings[at] = new(box, edit((TMode)_settings[at].Mode));
+            _settings[at] = _settings[at] with { Mode = edit((TMode)_settings[at].Mode) };
         });
 
     public static Ipv4Address At(string text) => Ipv4Address.Parse(text).Value;

@@ -4,10 +4,19 @@ import { JobsPage } from "./features/jobs/JobsPage";
 import { ServerGoneBar } from "./ui/ServerGoneBar";
 import { Trouble, Waiting } from "./ui/pieces";
 
+const ShelfPage = lazy(() => import("./features/shelf/ShelfPage"));
 const JobPage = lazy(() => import("./features/stations/JobPage"));
 
 const router = createBrowserRouter([
   { path: "/", element: <JobsPage /> },
+  {
+    path: "/shelf",
+    element: (
+      <Suspense fallback={<Waiting what="Opening the gear shelf" />}>
+        <ShelfPage />
+      </Suspense>
+    ),
+  },
   { path: "/jobs/:id", element: <Navigate to="plan" replace relative="path" /> },
   {
     path: "/jobs/:id/:station",

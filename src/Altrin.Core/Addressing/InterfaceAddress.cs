@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Numerics;
 
 namespace Altrin.Core.Addressing;
 
@@ -10,7 +11,7 @@ public readonly record struct InterfaceAddress(Ipv4Address Address, int PrefixLe
     /// <summary>The subnet that this setting makes its owner believe in.</summary>
     public Subnet Subnet => Subnet.Containing(Address, PrefixLength);
 
-    /// <summary>Reads "192.168.8.1/24".</summary>
+    /// <summary>Reads "192.168.8.1/24", or with a mask as labels print it, "192.168.8.1/255.255.255.0".</summary>
     public static Parsed<InterfaceAddress> Parse(string? text)
     {
         var slash = text?.IndexOf('/', StringComparison.Ordinal) ?? -1;
@@ -19,12 +20,29 @@ public readonly record struct InterfaceAddress(Ipv4Address Address, int PrefixLe
             return Parsed<InterfaceAddress>.Fail($"'{Ipv4Address.Shown(text ?? "")}' has no prefix length; write it like 192.168.8.1/24.");
         }
         var digits = text[(slash + 1)..];
+        if (digits.Contains('.', StringComparison.Ordinal))
+        {
+            return Ipv4Address.Parse(text[..slash]).Then(a => Mask(digits).Then<InterfaceAddress>(p => new InterfaceAddress(a, p)));
+        }
         if (digits.Length is 0 or > 2 || !digits.All(char.IsAsciiDigit) || (digits.Length == 2 && digits[0] == '0')
             || int.Parse(digits, CultureInfo.InvariantCulture) > 32)
         {
             return Parsed<InterfaceAddress>.Fail($"'{Ipv4Address.Shown(text)}' has no prefix length from 0 to 32 after the stroke.");
         }
         return Ipv4Address.Parse(text[..slash]).Then<InterfaceAddress>(a => new InterfaceAddress(a, int.Parse(digits, CultureInfo.InvariantCulture)));
+    }
+
+    /// <summary>The prefix length that a mask such as 255.255.255.0 stands for: ones from the left, then zeros (RFC 950, RFC 4632).</summary>
+    private static Parsed<int> Mask(string mask)
+    {
+        var groups = mask.Split('.').Length;
+        if (groups != 4)
+        {
+            return Parsed<int>.Fail($"'{Ipv4Address.Shown(mask)}' has {groups} groups; a mask has four, such as 255.255.255.0.");
+        }
+        return Ipv4Address.Parse(mask).Then(m => uint.LeadingZeroCount(~m.Bits) is var ones && BitOperations.PopCount(m.Bits) == (int)ones
+            ? (int)ones
+            : Parsed<int>.Fail($"'{Ipv4Address.Shown(mask)}' is no mask: its ones are not all to the left, as in 255.255.255.0."));
     }
 
     /// <summary>Address, stroke, prefix length.</summary>

@@ -9,8 +9,6 @@ public sealed record Mistake(string What, IReadOnlyList<string> Codes, string? O
     /// <summary>Nothing in a design tells it; it shows while the work is done.</summary>
     public const string DuringWork = "seen only during the work";
 
-    private const string Survey = "not judged yet: facts of the survey";
-
     /// <summary>Every mistake that is to be caught, in the trade's order.</summary>
     public static IReadOnlyList<Mistake> All { get; } =
     [
@@ -50,22 +48,27 @@ public sealed record Mistake(string What, IReadOnlyList<string> Codes, string? O
         By("Pool too small or lease too long for phones and guests", "pool-too-small", "lease-too-long"),
         By("Bridge mode without the provider's login, tag or lock known", "line-not-asked", "line-not-met"),
         By("Telephone, TV or alarm that lives in the gateway and dies with it", "lives-in-gateway"),
-        Not("TV box on the wrong side, its multicast flooding powerline or radio", Survey),
+        By("TV box on the wrong side, its multicast flooding powerline or radio", "television-astray"),
         By("Home device on a bridged gateway's other port", "device-at-street", "several-at-street"),
         By("A 100 Mb/s port below the service sold", "slow-link"),
-        Not("A two-pair lead below the service sold", Survey),
-        Not("Power budget, type or class too small; passive injector into a standard device", Survey),
+        By("A two-pair lead below the service sold", "slow-link"),
+        By("Power budget, type or class too small", "power-short"),
+        By("Passive injector into a standard device", "passive-power"),
         By("Main box on a channel, width or security that a repeater or gadget cannot use", "uplink-not-joined", "wifi-not-joined"),
         By("A 2.4-only gadget that finds only a 5 GHz name", "wifi-not-joined"),
         By("TKIP or WEP capping newer radios at 54 Mb/s", "weak-wifi"),
         By("A repeater joining another repeater or itself", "repeater-strays", "uplink-not-joined"),
-        Not("More than three or four names on a 2.4 GHz radio", Survey),
+        Not("More than three or four names on a 2.4 GHz radio", "not possible here: a radio sends one name, and one for guests"),
         By("Two managed boxes at one factory address", "address-twice"),
         By("Names for all served by a device behind a radio hop", "names-over-radio"),
-        Not("End-of-life firmware, pairing by button or remote administration on the outermost box", Survey),
+        By("End-of-life firmware on the outermost box", "software-ended"),
+        Not("Pairing by button or remote administration left on at the outermost box", DuringWork),
         By("Port requests open on the outermost box", "port-requests-on"),
         By("A DMZ host that is no firewall", "dmz-exposed"),
-        Not("Copper between buildings, powerline across two supplies, a box outside its temperature or damp rating", Survey),
+        By("Copper between buildings", "copper-between-buildings"),
+        By("Powerline across two supplies", "supplies-apart"),
+        By("A box outside its temperature or damp rating", "outside-rating"),
+        By("A copper cable longer than its channel may be", "cable-too-long"),
     ];
 
     private static Mistake By(string what, params string[] codes) => new(what, codes, null);

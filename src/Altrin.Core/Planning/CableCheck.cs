@@ -8,7 +8,7 @@ namespace Altrin.Core.Planning;
 /// <param name="LengthMetres">Its length; null where not known.</param>
 /// <param name="Estimated">Whether that is an estimate.</param>
 /// <param name="LowerBound">Whether it is at least so long.</param>
-/// <param name="CarriesMbps">What it carries by its medium and pairs; null where that says nothing.</param>
+/// <param name="CarriesMbps">What it carries by its ports, medium and pairs; null where none says anything.</param>
 /// <param name="Trouble">What is wrong with it, a sentence each; empty for a sound one.</param>
 public sealed record CableCheck(string Cable, double? LengthMetres, bool Estimated, bool LowerBound, int? CarriesMbps, IReadOnlyList<string> Trouble)
 {
@@ -20,15 +20,15 @@ public sealed record CableCheck(string Cable, double? LengthMetres, bool Estimat
     {
         var fact = Cabling.Of(design, cable);
         var ports = new[] { cable.A, cable.B }.Select(e => design.Box(e.Owner)?.Profile.Port(e.Port)?.SpeedMbps).OfType<int>().DefaultIfEmpty(int.MaxValue).Min();
-        int? carries = fact.Pairs == 2 && (fact.IsCopper || fact.Medium == Medium.Unknown) ? MediumRates.TwoPairs : MediumRates.AtMost(fact.Medium, ports == int.MaxValue ? null : ports);
+        int? medium = fact.Pairs == 2 && (fact.IsCopper || fact.Medium == Medium.Unknown) ? MediumRates.TwoPairs : MediumRates.AtMost(fact.Medium, ports == int.MaxValue ? null : ports);
         var trouble = new List<string>();
         if ((fact.IsCopper || fact.Medium == Medium.Unknown) && fact.LengthMetres > Cabling.LongestChannelMetres)
         {
             trouble.Add($"Longer than the {Cabling.LongestChannelMetres:0} m that copper is made for.");
         }
-        if (ports != int.MaxValue && carries < ports)
+        if (ports != int.MaxValue && medium < ports)
         {
-            trouble.Add($"It carries {carries} Mb/s, its ports {ports}.");
+            trouble.Add($"It carries {medium} Mb/s, its ports {ports}.");
         }
         if (fact.Medium == Medium.Cat6 && ports >= 10_000 && fact.LengthMetres > Cabling.TenGigabitOnCat6Metres)
         {
@@ -38,6 +38,6 @@ public sealed record CableCheck(string Cable, double? LengthMetres, bool Estimat
         {
             trouble.Add("Between buildings: fibre or radio, or copper only inside one earthing system and by somebody who may do that.");
         }
-        return new(cable.Id, fact.LengthMetres, fact.Estimated, fact.LowerBound, carries, trouble);
+        return new(cable.Id, fact.LengthMetres, fact.Estimated, fact.LowerBound, ports == int.MaxValue ? medium : Math.Min(ports, medium ?? ports), trouble);
     }
 }

@@ -8,6 +8,7 @@ export type Finding = Schemas["Finding"];
 export type Remedy = Schemas["Remedy"];
 export type Design = Schemas["DesignDocument"];
 export type Change = Schemas["Change"];
+export type Correction = Schemas["Correction"];
 export type AnswerKind = Schemas["AnswerKind"];
 
 /** One thing that is wrong with a file or a request. */

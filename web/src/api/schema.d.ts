@@ -2095,6 +2095,7 @@ export interface components {
             newer: components["schemas"]["NewerProfile"][];
             service: string;
             needs: components["schemas"]["NeedText"][];
+            changing: string[];
         };
         TableRequest: {
             table: components["schemas"]["SurveyTable"];

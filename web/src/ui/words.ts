@@ -27,6 +27,24 @@ export const trendWords: Words<"Trend"> = { worse: "Got worse", better: "Got bet
 export const seatWords: Words<"SeatKind"> = { device: "Devices", box: "Boxes", port: "The laptop in a free port", wifi: "The laptop on Wi-Fi" };
 export const ladderWords: Words<"LadderKind"> = { lease: "An address is leased", connection: "A device opens a connection to another", internet: "A device opens a connection to the internet", inbound: "A connection comes from outside", discovery: "A device looks for another" };
 
+export const knownWords: Words<"Known"> = { unknown: "not known", yes: "yes", no: "no" };
+export const accessWords: Words<"AccessKind"> = { unknown: "not asked", fibre: "fibre", telephoneLine: "telephone line", televisionCable: "television cable", mobile: "mobile network", fixedRadio: "radio link to a mast", satellite: "satellite", buildingNetwork: "the building's own network" };
+export const placeWords: Words<"PlaceKind"> = { room: "room", hall: "hall or stairs", cupboard: "cupboard", loft: "loft, unheated", cellar: "cellar or garage", outdoors: "outdoors" };
+export const wallWords: Words<"WallKind"> = { unknown: "not looked at", light: "plasterboard or timber", brick: "brick or block", stone: "thick stone", concrete: "concrete", glass: "glass", metal: "metal or foil" };
+export const deviceWords: Words<"DeviceKind"> = { phone: "telephone", tablet: "tablet", laptop: "laptop", computer: "computer", printer: "printer", recorder: "camera or recorder", television: "television", console: "games console", controller: "controller", storage: "storage", other: "something else" };
+export const boxWords: Words<"BoxKind"> = { gateway: "Gateways", router: "Routers", accessPoint: "Access points, repeaters, bridges", switch: "Switches", powerline: "Powerline", coax: "Coax", injector: "Injectors" };
+export const lineServiceWords: Words<"LineService"> = { telephone: "telephone", television: "television", alarm: "alarm" };
+export const wayWords: Words<"GatewayWay"> = { bridge: "Bridge mode", staysRouter: "Stays the router, own access points", passByPort: "Pass-through by port", passByHardware: "Pass-through by hardware address", mapping: "Public-address mapping", dmz: "DMZ host", routerBehind: "Own router behind it" };
+export const worthWords: Words<"Worth"> = { good: "Serves", withCare: "With care", leave: "Leave it off" };
+export const tableWords: Words<"SurveyTable"> = { gear: "Gear", places: "Places", devices: "Devices", cables: "Cables" };
+export const secretWords: Words<"SecretState"> = { held: "kept", lost: "lost, type again", notTyped: "not typed" };
+export const loginWords: Words<"LoginHabit"> = { unknown: "not known", onLabel: "password on the label", sameForAll: "the same words on every box of its kind", none: "no password", setAtFirst: "asks for a new password first", byPhone: "by an application on a telephone" };
+export const phaseWords: Words<"LightPhase"> = { starting: "Starting", beforeSetUp: "Before set-up", joining: "Joining", inUse: "In use", updating: "Updating" };
+export const generationWords: Words<"WifiGeneration"> = { unknown: "", g: "54 Mb/s class", n: "n", ac: "ac", ax: "ax", be: "be" };
+export const addressAfterWords: Words<"AddressAfter"> = { unknown: "address not known", kept: "keeps its address", leased: "leases an address", itsOwn: "takes an address of its own for that", none: "has no address" };
+export const resetWords: Words<"ResetBy"> = { pinhole: "pin hole", button: "button", page: "on its page", powerCycles: "switched off and on several times" };
+export const powerWords: Words<"PowerKind"> = { passive: "passive, without asking", af: "802.3af", at: "802.3at", bt3: "802.3bt type 3", bt4: "802.3bt type 4" };
+
 export const keysOf = <K extends string>(words: Record<K, string>) => Object.keys(words) as K[];
 
 /** The same with a capital letter at its start. */

@@ -39,7 +39,8 @@ public static class SlowLink
                 $"The cable from {PortWords.Of(e.Design, cable.A)} to {PortWords.Of(e.Design, cable.B)} carries at most {link.AtMostMbps} Mb/s; {sold} are sold",
                 $"{(behind.Count == 1 ? $"{e.Name(behind[0])} gets" : $"{behind.Count} devices get")} at most {link.AtMostMbps} Mb/s, however near they are.",
                 Faster(e, cable, sold),
-                [cable.Medium == Medium.Powerline
+                [Cabling.Of(e.Design, cable) is { Pairs: 2 } ? "The lead has two pairs connected only: take one with all four, or have the sockets at its ends looked at."
+                    : cable.Medium == Medium.Powerline
                     ? "Over mains wiring that is what there is; a data cable carries more."
                     : "Use ports of 1000 Mb/s or more, and a lead with all four pairs; a slow box can be given a place behind which nobody needs more."]);
         }

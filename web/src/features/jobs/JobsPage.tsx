@@ -1,10 +1,11 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useDeferredValue, useState } from "react";
-import { useNavigate } from "react-router";
+import { Link, useNavigate } from "react-router";
 import { api, ProblemError, unwrap, type FileError, type Schemas } from "../../api/client";
 import { Card, Labelled, Trouble, Waiting } from "../../ui/pieces";
 import { ColourSwitch } from "../../ui/ColourSwitch";
+import { FilePick } from "../../ui/FilePick";
 import { FileErrors } from "./FileErrors";
 import { JobRow } from "./JobRow";
 import { Button, Input } from "../../ui/controls";
@@ -29,7 +30,8 @@ export function JobsPage() {
   const open = (job: Summary) => navigate(`/jobs/${job.id}/plan`);
   const create = useMutation({
     mutationFn: (body: Schemas["NewJob"]) => unwrap(api.POST("/api/jobs", { body })),
-    onSuccess: open,
+    // A copy goes on where the plan is, an empty home begins with the survey.
+    onSuccess: (job, asked) => (asked.from === null ? navigate(`/jobs/${job.id}/survey`) : open(job)),
   });
   const importing = useMutation({
     mutationFn: async (file: File) => {
@@ -52,7 +54,10 @@ export function JobsPage() {
         <chakra.span fontSize="1.5rem" fontWeight="800" color="copper">
           altrin
         </chakra.span>
-        <ColourSwitch />
+        <Flex gap="4" align="center">
+          <Link to="/shelf">Gear shelf</Link>
+          <ColourSwitch />
+        </Flex>
       </Flex>
       <chakra.main>
         <chakra.h1 fontSize="xl" mb="3">
@@ -119,26 +124,7 @@ export function JobsPage() {
               A file that Altrin wrote, up to 2 MB. It becomes a new job.
             </Box>
             <Labelled label="Design file">
-              {(ids) => (
-                <chakra.input
-                  {...ids}
-                  type="file"
-                  accept=".json,application/json"
-                  maxW="100%"
-                  minH="8"
-                  font="inherit"
-                  fontSize="sm"
-                  css={{ "&::file-selector-button": { font: "inherit", fontWeight: 600, marginInlineEnd: "0.75rem", padding: "0.25rem 0.75rem", minHeight: "2rem", border: "1.5px solid currentColor", borderRadius: "6px", background: "transparent", color: "inherit", cursor: "pointer" } }}
-                  color="copper"
-                  onChange={(e) => {
-                    const file = e.target.files?.[0];
-                    if (file) {
-                      importing.mutate(file);
-                    }
-                    e.target.value = "";
-                  }}
-                />
-              )}
+              {(ids) => <FilePick {...ids} accept=".json,application/json" take={(file) => importing.mutate(file)} />}
             </Labelled>
             {importing.isPending && <Box role="status">Reading the file</Box>}
             {refused && <FileErrors name={refused.name} errors={refused.errors} />}
@@ -155,7 +141,7 @@ function NewJob({ busy, error, onCreate }: { busy: boolean; error?: string; onCr
     <Card as="section">
       <chakra.h2 fontSize="lg">New job</chakra.h2>
       <Box color="muted" fontSize="sm" mb="2">
-        An empty home; its gear is entered in the survey.
+        An empty home; it begins with the survey.
       </Box>
       <chakra.form
         display="flex"

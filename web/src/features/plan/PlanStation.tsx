@@ -1,6 +1,6 @@
 import { Box, Flex } from "@chakra-ui/react";
 import { lazy, Suspense, useRef, useState, type ReactNode } from "react";
-import { useSearchParams } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import type { JobState } from "../../api/client";
 import { KeyHelp } from "../../ui/KeyHelp";
 import { Card, Waiting } from "../../ui/pieces";
@@ -8,6 +8,7 @@ import { Button } from "../../ui/controls";
 import { AddressRule } from "../rule/AddressRule";
 import { useWide } from "../../ui/useWide";
 import type { JobTools } from "../stations/useJob";
+import { StartPlan } from "../survey/Answer";
 import { choiceOf, withChoice, type Choice } from "../terraces/choice";
 import type { Patching } from "../terraces/Terraces";
 import { BoxInspector } from "./BoxInspector";
@@ -86,7 +87,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   if (design.site.boxes.length === 0) {
     return (
       <Card m="4" maxW="34rem">
-        No gear yet. The survey is where it is entered; until then, open a design file from the list of jobs.
+        No gear is noted yet. <Link to="../survey" relative="path">The survey</Link> is where it is entered, or a design file is opened from the list of jobs.
       </Card>
     );
   }
@@ -135,10 +136,18 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   const first: Choice = { kind: "box", id: design.site.boxes[0]?.id ?? "" };
   const gear = <GearList design={design} proof={state.proof} chosen={choice?.id ?? first.id} choose={(kind, id) => choose({ kind, id })} />;
 
+  // Whoever plans on what was found would overwrite it: the plan is a copy.
+  const notBegun = !state.setUps.includes("planned") && state.proof.setUp === "found" && (
+    <Flex bg="clay.1" px="4" py="1.5" gap="3" align="center" wrap="wrap" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line" gridColumn="1 / -1">
+      <span>This is what was found. Changes here correct what was found.</span>
+      <StartPlan tools={tools} />
+    </Flex>
+  );
   if (wide && !list) {
     return (
       <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 24rem" height="100%" minH="34rem">
         <Flex direction="column" minW="0" minH="0">
+          {notBegun}
           {drawing}
           {rule}
         </Flex>
@@ -162,6 +171,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
       alignItems="start"
     >
       <Box gridArea="gear" p="3" minW="0">
+        {notBegun && <Box mb="2">{notBegun}</Box>}
         <Box mb="2">{switcher}</Box>
         {gear}
       </Box>

@@ -6,11 +6,11 @@ import { Button, Input, Mono } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
 import { originWords } from "../../ui/words";
-import { Asked } from "./Asked";
+import { Asked } from "../stations/Asked";
 import { addressOf, whoOf } from "./entryWords";
 import { Cell, Head } from "./pieces";
-import { asking, useAsked } from "./useAsked";
-import { useShown } from "./useShown";
+import { asking, useAsked } from "../stations/useAsked";
+import { useShown } from "../stations/useShown";
 
 type Entry = Schemas["BookEntry"];
 interface Column { head: string; text: (e: Entry) => string; mono?: boolean; order?: (e: Entry) => string }

@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { JobState, Schemas } from "../../api/client";
 import { levelColour, levelWord, Trouble } from "../../ui/pieces";
 import { useCompared } from "../stations/useCompared";
-import { Asked } from "./Asked";
+import { Asked } from "../stations/Asked";
 import { Moves } from "./Moves";
 
 /** The proofs of two set-ups or versions side by side: what got better, what worse, what stayed. */

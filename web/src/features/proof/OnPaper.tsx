@@ -7,10 +7,10 @@ import { Said } from "../../ui/Said";
 import { originWords } from "../../ui/words";
 import { DrawingPane } from "../plan/DrawingPane";
 import { standing } from "../stations/findings";
-import { Asked } from "./Asked";
+import { Asked } from "../stations/Asked";
 import { addressOf, whoOf } from "./entryWords";
 import { Facts, InternetOf, NeedsOf, VerdictOf } from "./Facts";
-import { asking, useAsked } from "./useAsked";
+import { asking, useAsked } from "../stations/useAsked";
 
 const idle = { from: null, start: () => undefined, finish: () => undefined, over: () => undefined };
 const files = [

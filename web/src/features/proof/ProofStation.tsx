@@ -11,7 +11,7 @@ import { Unseen } from "./pieces";
 import { Reach } from "./Reach";
 import { StandAt } from "./StandAt";
 import { StepByStep } from "./StepByStep";
-import { useShown } from "./useShown";
+import { useShown } from "../stations/useShown";
 import { WhatIf } from "./WhatIf";
 
 const parts = {

@@ -6,10 +6,10 @@ import { Said } from "../../ui/Said";
 import { answerWords } from "../../ui/words";
 import { DrawingPane } from "../plan/DrawingPane";
 import { nameOf } from "../stations/designReading";
-import { Asked } from "./Asked";
+import { Asked } from "../stations/Asked";
 import { Head, Unseen } from "./pieces";
-import { asking, useAsked } from "./useAsked";
-import { useShown } from "./useShown";
+import { asking, useAsked } from "../stations/useAsked";
+import { useShown } from "../stations/useShown";
 
 type Path = Schemas["PathFact"];
 

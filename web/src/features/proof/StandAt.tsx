@@ -5,10 +5,10 @@ import { Card, Labelled } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
 import { answerWords, keysOf, printoutWords, seatWords, sideWords } from "../../ui/words";
 import { addressText, nameOf } from "../stations/designReading";
-import { Asked } from "./Asked";
+import { Asked } from "../stations/Asked";
 import { Answer, Cell, Head } from "./pieces";
-import { asking, useAsked } from "./useAsked";
-import { useShown } from "./useShown";
+import { asking, useAsked } from "../stations/useAsked";
+import { useShown } from "../stations/useShown";
 import { DraftInput } from "../../ui/DraftInput";
 
 type Style = Schemas["PrintoutStyle"];

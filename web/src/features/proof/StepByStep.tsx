@@ -5,10 +5,10 @@ import { Select } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
 import { keysOf, ladderWords } from "../../ui/words";
 import { nameOf, needWords, setUpOf } from "../stations/designReading";
-import { Asked } from "./Asked";
+import { Asked } from "../stations/Asked";
 import { Ladder } from "./Ladder";
-import { asking, useAsked } from "./useAsked";
-import { useShown } from "./useShown";
+import { asking, useAsked } from "../stations/useAsked";
+import { useShown } from "../stations/useShown";
 
 type Kind = Schemas["LadderKind"];
 

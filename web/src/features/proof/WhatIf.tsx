@@ -3,10 +3,10 @@ import { api, type JobState, type Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { Said } from "../../ui/Said";
 import { capital, keysOf, trialWords } from "../../ui/words";
-import { Asked } from "./Asked";
+import { Asked } from "../stations/Asked";
 import { Moves } from "./Moves";
-import { asking, useAsked } from "./useAsked";
-import { useShown } from "./useShown";
+import { asking, useAsked } from "../stations/useAsked";
+import { useShown } from "../stations/useShown";
 
 /** What would come of it if this cable were pulled or that box were off. Nothing of it is kept. */
 export function WhatIf({ state }: { state: JobState }) {

@@ -7,6 +7,7 @@ import { levelColour, levelWord } from "../../ui/pieces";
 import { standing } from "./findings";
 import { stations, stationWords, type Station } from "./stations";
 import type { JobTools } from "./useJob";
+import { useSurvey } from "./useSurvey";
 import { Button, Select } from "../../ui/controls";
 
 /** The name of the job, its stations with how far each is, undo and redo. */
@@ -14,7 +15,10 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
   const [query, setQuery] = useSearchParams();
   const level = state.proof.verdict.kind;
   const open = standing(state.proof).length;
+  const survey = useSurvey(state);
+  const missing = survey.data?.gaps.length;
   const status: Partial<Record<Station, { text: string; colour?: string }>> = {
+    survey: { text: missing === undefined ? " " : missing === 0 ? "complete" : `${missing} not known`, colour: missing === 0 ? "moss" : "ochre" },
     plan: { text: open === 0 ? "nothing to settle" : `${open} to settle`, colour: open === 0 ? "moss" : "ochre" },
     proof: { text: levelWord(level).toLowerCase(), colour: levelColour(level) },
   };
@@ -33,7 +37,7 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
           {tools.busy ? "saving" : `saved ${new Date(state.job.changedAt).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} · version ${state.version}`}
         </Box>
       </Box>
-      <Box width="8rem">
+      <Box width="8rem" visibility={station === "survey" ? "hidden" : undefined} display={{ base: station === "survey" ? "none" : "block", lg: "block" }}>
         <chakra.label htmlFor="set-up" fontSize="xs" color="muted" display="block" lineHeight="1">
           Set-up
         </chakra.label>

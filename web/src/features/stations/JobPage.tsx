@@ -9,13 +9,15 @@ import { useJob, type JobTools } from "./useJob";
 import { Button } from "../../ui/controls";
 
 const PlanStation = lazy(() => import("../plan/PlanStation"));
+const SurveyStation = lazy(() => import("../survey/SurveyStation"));
 const ProofStation = lazy(() => import("../proof/ProofStation"));
 
 /** One job, one of its five stations shown. */
 export default function JobPage() {
   const { id, station } = useParams();
   const [query] = useSearchParams();
-  const tools = useJob(Number(id), query.get("setUp"));
+  // The survey records what was found; the other stations show the set-up that is chosen.
+  const tools = useJob(Number(id), station === "survey" ? "found" : query.get("setUp"));
   const name = tools.job.data?.job.name;
 
   useEffect(() => {
@@ -55,6 +57,8 @@ export default function JobPage() {
 
 function show(station: Station, tools: JobTools): ReactNode {
   switch (station) {
+    case "survey":
+      return <SurveyStation tools={tools} />;
     case "plan":
       return <PlanStation tools={tools} />;
     case "proof":

@@ -2,7 +2,7 @@ export type Station = "survey" | "plan" | "proof" | "run" | "handover";
 
 /** The five stations in the order in which the work is done. */
 export const stationWords: Record<Station, { name: string; coming: string }> = {
-  survey: { name: "Survey", coming: "Here you will enter what is there: gear with its label facts, places, cables, the customer's devices and needs." },
+  survey: { name: "Survey", coming: "" },
   plan: { name: "Plan", coming: "" },
   proof: { name: "Proof", coming: "" },
   run: { name: "Run sheet", coming: "Here you will be led through the work one step at a time, with what should be seen at each." },

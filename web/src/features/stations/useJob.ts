@@ -1,8 +1,16 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useMemo, useRef, useState } from "react";
-import { api, ProblemError, unwrap, type Change, type JobState, type Schemas } from "../../api/client";
+import { api, ProblemError, unwrap, type Change, type Correction, type JobState, type Schemas } from "../../api/client";
 
 type Preview = Schemas["Preview"];
+
+/** Something that moves the head: asks the server for it, naming the version that is meant and the set-up to be answered. */
+type Act = (params: { path: { id: number }; header: { "If-Match": string } }, setUp: string) => Parameters<typeof unwrap<JobState>>[0];
+
+const changing =
+  (changes: Change[]): Act =>
+  (params, setUp) =>
+    api.POST("/api/jobs/{id}/changes", { params, body: { setUp, changes } });
 
 /** A job at its head with one set-up shown, and everything that can be done to it. The page holds the last server answer only. */
 export function useJob(id: number, setUp: string | null) {
@@ -31,18 +39,12 @@ export function useJob(id: number, setUp: string | null) {
   /** The answer that counts now: also what a save in between left there. */
   const current = () => client.getQueryData<JobState>(key);
 
-  const send = async (changes: Change[]) => {
+  const send = async (act: Act) => {
     const at = current();
     if (!at) {
       throw new Error("The job is not read yet.");
     }
-    const post = (version: number) =>
-      unwrap(
-        api.POST("/api/jobs/{id}/changes", {
-          params: { path: { id }, header: { "If-Match": `"${version}"` } },
-          body: { setUp: at.proof.setUp, changes },
-        }),
-      );
+    const post = (version: number) => unwrap(act({ path: { id }, header: { "If-Match": `"${version}"` } }, at.proof.setUp));
     try {
       return await post(at.version);
     } catch (e) {
@@ -131,13 +133,21 @@ export function useJob(id: number, setUp: string | null) {
     save: (changes: Change[]) => {
       trying.current?.abort();
       trying.current = null;
-      return saving.mutateAsync(changes);
+      return saving.mutateAsync(changing(changes));
     },
+    /** Corrects what is given, in every set-up. */
+    correct: (corrections: Correction[]) => saving.mutateAsync((params, setUp) => api.POST("/api/jobs/{id}/corrections", { params, body: { setUp, corrections } })),
+    /** The same for buttons. */
+    correctNow: (corrections: Correction[]) => saving.mutate((params, setUp) => api.POST("/api/jobs/{id}/corrections", { params, body: { setUp, corrections } }), { onError: (e) => setNotice(e.message) }),
+    /** Takes lines typed quickly into one of the lists of the survey. */
+    enter: (list: Schemas["QuickList"], text: string) => saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/enter", { params, body: { list, text } })),
+    /** Reads a table into the survey. */
+    takeTable: (table: Schemas["SurveyTable"], text: string) => saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/table", { params, body: { table, text } })),
     /** The same for buttons: what is refused is said in a bar, since no field can say it. */
     act: (changes: Change[]) => {
       trying.current?.abort();
       trying.current = null;
-      saving.mutate(changes, { onError: (e) => setNotice(e.message) });
+      saving.mutate(changing(changes), { onError: (e) => setNotice(e.message) });
     },
     undo: (evenOthers = false) => move.mutate({ way: "undo", evenOthers }),
     redo: () => move.mutate({ way: "redo" }),

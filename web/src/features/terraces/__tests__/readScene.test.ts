@@ -81,7 +81,10 @@ describe("readScene", () => {
     expect(apart.loose.map((t) => t.id)).toEqual(["printer"]);
     const [setUp] = design.setUps;
     const without = { ...design, setUps: [{ ...setUp, boxes: setUp?.boxes.filter((b) => b.box !== "studio-point") ?? [] }] } as typeof design;
-    expect(readScene(without, proof).shelf).toEqual([{ id: "studio-point", name: "Studio access point" }]);
+    expect(readScene(without, proof).shelf).toEqual([
+      { id: "studio-point", name: "Studio access point" },
+      { id: "old-router", name: "Old router from the cellar" },
+    ]);
   });
 
   it("walls guests off within the terrace of their router", () => {

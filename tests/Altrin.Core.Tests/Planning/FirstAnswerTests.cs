@@ -1,0 +1,110 @@
+using Altrin.Core.Findings;
+using Altrin.Core.Planning;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Tests.Planning;
+
+public sealed class FirstAnswerTests
+{
+    private static Home House(params (string Id, double East, double North, int Floor)[] rooms)
+    {
+        var home = Home.WithGateway().Wifi("phone", "gw").Service(new PublicDynamic(100, 20) { HandOff = "gw", Line = Home.Asked });
+        foreach (var (id, east, north, floor) in rooms)
+        {
+            home.Place(id, p => p with { EastMetres = east, NorthMetres = north, Floor = floor, LengthMetres = 4, WidthMetres = 4 });
+        }
+        return rooms.Length > 0 ? home.Stands("gw", rooms[0].Id) : home;
+    }
+
+    private static FirstAnswer Of(Home home) => FirstAnswer.Of(home.Design, Judging.Prove(home.Design));
+
+    [Fact]
+    public void A_small_flat_needs_nothing() => Assert.Equal(FirstAnswerKind.Keep, Of(House(("hall", 0, 0, 0), ("room", 6, 0, 0), ("bath", 0, 6, 0))).Kind);
+
+    [Fact]
+    public void A_gateway_at_one_end_is_moved_to_the_middle()
+    {
+        var answer = Of(House(("end", 0, 0, 0), ("middle", 8, 0, 0), ("far", 16, 0, 0)));
+        Assert.Equal((FirstAnswerKind.Move, true), (answer.Kind, answer.Sentence.Contains("to middle", StringComparison.Ordinal)));
+    }
+
+    [Fact]
+    public void Where_all_that_is_far_has_a_socket_one_cable_is_enough()
+    {
+        var home = House(("end", 0, 0, 0), ("far", 30, 0, 0)).Wired("tv", "gw/lan1").Stands("tv", "far");
+        Assert.Equal(FirstAnswerKind.OneCable, Of(home.Device("tv", d => d with { HasSocket = Known.Yes })).Kind);
+        Assert.Equal(FirstAnswerKind.OneAccessPoint, Of(home.Need(new CallsInPlace("n", "far"))).Kind);
+    }
+
+    [Fact]
+    public void A_far_corner_takes_one_access_point_and_two_take_a_plan()
+    {
+        var one = House(("end", 0, 0, 0), ("far", 20, 0, 0), ("further", 24, 0, 0));
+        Assert.Equal(FirstAnswerKind.OneAccessPoint, Of(one).Kind);
+        Assert.Contains("None of the spare boxes", Of(one).Reasons[^1], StringComparison.Ordinal);
+        Assert.Equal(FirstAnswerKind.Plan, Of(House(("end", 0, 0, 0), ("east", 30, 0, 0), ("west", -30, 0, 0))).Kind);
+    }
+
+    [Fact]
+    public void What_is_found_broken_takes_a_plan_and_wrong_names_only_a_new_name()
+    {
+        var twice = House(("hall", 0, 0, 0)).Router("in", "192.168.8.1/24").Cable("gw/lan1", "in/wan").Wired("tv", "in/lan1");
+        Assert.Equal(FirstAnswerKind.Plan, Of(twice).Kind);
+        Assert.Equal(FirstAnswerKind.Rename, Of(House(("hall", 0, 0, 0)).Wifi("tablet", "gw", "old name")).Kind);
+    }
+
+    [Fact]
+    public void Without_rooms_or_a_box_at_the_line_it_asks()
+    {
+        Assert.Equal(FirstAnswerKind.AskFirst, Of(House()).Kind);
+        Assert.Equal(FirstAnswerKind.AskFirst, Of(Home.WithGateway()).Kind);
+        var unsized = House(("hall", 0, 0, 0)).Place("somewhere");
+        Assert.Equal(FirstAnswerKind.AskFirst, Of(unsized).Kind);
+    }
+
+    // Radio generation, its newest protection, fastest port, whether mended, what is sold; the verdict.
+    [Theory]
+    [InlineData(WifiGeneration.Ax, WifiSecurity.Wpa3, 1000, Known.Yes, 300, Worth.Good, "Nothing speaks against it")]
+    [InlineData(WifiGeneration.G, WifiSecurity.Wpa2, 1000, Known.Yes, 300, Worth.Leave, "54 Mb/s class")]
+    [InlineData(WifiGeneration.G, WifiSecurity.Wpa2, 1000, Known.Yes, 16, Worth.WithCare, "no more than 16")]
+    [InlineData(WifiGeneration.N, WifiSecurity.WpaTkip, 1000, Known.Yes, 300, Worth.Leave, "no protection that holds")]
+    [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 100, Known.Yes, 300, Worth.WithCare, "at most about 94")]
+    [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 100, Known.Yes, 94, Worth.Good, "Nothing speaks")]
+    [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 1000, Known.No, 300, Worth.WithCare, "mended no more")]
+    public void A_spare_box_is_judged_with_the_reason(WifiGeneration generation, WifiSecurity newest, int port, Known mended, int sold, Worth worth, string says)
+    {
+        var box = Home.WithGateway().Router("r").Profile("r", p => p with { Ports = [.. p.Ports.Select(x => x with { SpeedMbps = port })], Radios = [new("r5", RadioBand.Ghz5) { Generation = generation, NewestSecurity = newest }] }).Box("r", b => b with { Label = new() { Mended = mended } }).Design.Box("r")!;
+        var verdict = SpareVerdict.Of(box, new PublicDynamic(sold, null), null);
+        Assert.Equal(worth, verdict.Worth);
+        Assert.Contains(verdict.Reasons, r => r.Contains(says, StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void Software_that_is_mended_until_a_day_is_judged_on_the_day()
+    {
+        var box = Home.WithGateway().Router("r").Box("r", b => b with { Label = new() { MendedUntil = new(2027, 3, 31) } }).Design.Box("r")!;
+        Worth On(int month) => SpareVerdict.Of(box, new PublicDynamic(100, null), new DateOnly(2027, month, 31)).Worth;
+        Assert.Equal((Worth.Good, Worth.WithCare), (On(3), On(5)));
+    }
+
+    [Fact]
+    public void What_a_gateway_can_be_made_is_listed_with_what_is_lost()
+    {
+        var home = Home.WithGateway().Passes("gw", PassKind.Port, "lan1", Known.No, Known.Yes).Box("gw", b => b with { Holds = [LineService.Telephone] });
+        var ways = GatewayWays.Of(home.Design.Box("gw")!).ToDictionary(w => w.Way);
+        Assert.Equal((Known.Yes, Known.Yes, Known.Unknown), (ways[GatewayWay.Bridge].Can, ways[GatewayWay.PassByPort].Can, ways[GatewayWay.Dmz].Can));
+        Assert.Contains("the internet on its other ports", ways[GatewayWay.PassByPort].Loses);
+        Assert.Contains("perhaps the telephone: ask the provider", ways[GatewayWay.Bridge].Loses);
+        Assert.Empty(ways[GatewayWay.StaysRouter].Loses);
+    }
+
+    [Fact]
+    public void Gaps_close_as_the_survey_goes_on()
+    {
+        var bare = SurveyGaps.Of(new(new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []), new("found", [], [], [])));
+        Assert.Equal("No gear is noted.", Assert.Single(bare).What);
+        Assert.Contains(SurveyGaps.Of(Home.WithGateway().Service(new UnknownService(null, null)).Design), g => g.How.Contains("100.64", StringComparison.Ordinal));
+        var full = House(("hall", 0, 0, 0)).Need(new GuestsKeptApart("n")).Profile("gw", p => p with { FactoryAddress = Home.Own("192.168.8.1/24") });
+        Assert.Empty(SurveyGaps.Of(full.Design));
+    }
+}

@@ -1,0 +1,150 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Findings;
+using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
+
+namespace Altrin.Core.Tests.Surveys;
+
+public sealed class CorrectionTests
+{
+    private static readonly Profile Any = Home.WithGateway().Design.Box("gw")!.Profile;
+
+    private static Shelf Shelf { get; } = new([Any with { ShelfId = "gate" }, Any with { ShelfId = "route", Kind = BoxKind.Router, Modes = [ModeKind.Router, ModeKind.AccessPoint] }, Any with { ShelfId = "plain", Kind = BoxKind.Switch, Modes = [ModeKind.Switch], Radios = [], Ports = [.. Any.Ports.Skip(1)] }]);
+
+    private static HomeFile Of(Design design) => new(design.Site, [design.SetUp with { Name = "found" }, design.SetUp]);
+
+    private static HomeFile Apply(HomeFile home, params Correction[] corrections)
+    {
+        var done = CorrectionList.Apply(home, Shelf, corrections);
+        Assert.True(done.Ok, done.Error);
+        return done.Value;
+    }
+
+    private static string Refused(HomeFile home, Correction correction) => correction.ApplyTo(home, Shelf).Error ?? "";
+
+    [Fact]
+    public void Taking_something_out_lets_go_of_whatever_leaned_on_it()
+    {
+        var design = Home.WithGateway().Repeater("rep", "gw").Satellite("sat", "gw", "gw").Wifi("phone", "gw").Wired("tv", "gw/lan1").Found("tv").Design;
+        var home = Apply(Of(SurveyGenerator.Survey(design, 3)), new SetService(design.Site.Service with { HandOff = "gw" }));
+        var without = Apply(home, new Remove("gw"), new Remove("tv"), new Remove("room-1"), new Remove("socket-1"), new Remove("barn"));
+        Assert.Null(without.Site.Service.HandOff);
+        Assert.DoesNotContain(without.Site.Needs, n => n.About == "tv");
+        Assert.DoesNotContain(without.Site.Runs, r => r.A == "socket-1");
+        Assert.All(without.Site.Places, p => Assert.Null(p.Building));
+        Assert.All(without.SetUps, s =>
+        {
+            Assert.Empty(s.Boxes);
+            Assert.Empty(s.Cables);
+            Assert.All(s.Devices, d => Assert.Null(d.Wifi));
+        });
+    }
+
+    [Fact]
+    public void A_plan_begins_as_a_copy_of_what_was_found_and_stays_apart_from_it()
+    {
+        var design = Home.WithGateway().Design;
+        var begun = Apply(new(design.Site, [design.SetUp with { Name = "found" }]), new StartPlan());
+        Assert.Empty(Difference.Between(begun.Site, begun.SetUps[0], begun.SetUps[1]));
+        Assert.Contains("a plan already", Refused(begun, new StartPlan()), StringComparison.Ordinal);
+        var moved = begun.With(new SetLanAddress("gw", Home.Own("10.0.0.1/24")).ApplyTo(begun.Design("planned")!).Value);
+        Assert.Equal("192.168.8.1/24", $"{((RouterMode)moved.Design("found")!.Mode("gw")!).Lan}");
+    }
+
+    [Fact]
+    public void A_later_edition_is_offered_and_taken_where_what_is_in_use_is_still_there()
+    {
+        var box = Home.WithGateway().Design.Box("gw")! with { Profile = Any with { ShelfId = "gate" } };
+        Assert.Null(Shelf.Newer(box));
+        var later = new Shelf([Any with { ShelfId = "gate", Edition = 4 }]);
+        Assert.Equal(4, later.Newer(box)!.Edition);
+        var home = Of(Home.WithGateway().Wired("tv", "gw/lan1").Design);
+        Assert.Equal(4, new TakeProfile("gw", "gate").ApplyTo(home, later).Value.Site.Boxes[0].Profile.Edition);
+        Assert.Contains("the mode router", Refused(home, new TakeProfile("gw", "plain")), StringComparison.Ordinal);
+        var narrow = new Shelf([Any with { ShelfId = "gate", Ports = [Any.Ports[0]] }]);
+        Assert.Contains("the port lan1", new TakeProfile("gw", "gate").ApplyTo(home, narrow).Error, StringComparison.Ordinal);
+    }
+
+    public static TheoryData<string, Correction> Foolish => new()
+    {
+        { "1 to 80 characters", new SetHome(" ", NamingSchool.OneName) },
+        { "1 to 1,000,000", new SetService(new PublicDynamic(0, 1)) },
+        { "outside 203.0.113.0/24", new SetService(new PublicFixed(Home.Own("203.0.113.4/24"), Home.At("198.51.100.1"), 1, 1)) },
+        { "no box 'nobody'", new SetService(new PublicDynamic(1, 1) { HandOff = "nobody" }) },
+        { "'nothing' on the shelf", new AddBox("Box", "nothing") },
+        { "no place 'nowhere'", new AddBox("Box", "gate") { Place = "nowhere" } },
+        { "has the hardware address", new AddBox("Box", "gate") { Hardware = Home.WithGateway().Design.Box("gw")!.Hardware } },
+        { "network address", new SetBox("gw", "Gateway", null, null, [], LabelFacts.Empty with { Address = Home.Own("192.168.1.0/24") }) },
+        { "1 to 32 bytes", new SetBox("gw", "Gateway", null, null, [], LabelFacts.Empty with { WifiName = new string('é', 17) }) },
+        { "referred to", new SetBox("gw", "Gateway", null, null, [], LabelFacts.Empty with { WifiKey = "The Key Itself" }) },
+        { "no device 'nobody'", new SetDevice(new("nobody", "Nobody", DeviceKind.Other, null)) },
+        { "listed once", new SetDevice(new("tv", "TV", DeviceKind.Television, null) { Bands = [RadioBand.Ghz5, RadioBand.Ghz5] }) },
+        { "0.3 to 500", new SetPlace(new("", "Barn") { LengthMetres = 0.1 }) },
+        { "no building", new SetPlace(new("", "Barn") { Building = "barn" }) },
+        { "1.5 to 10", new SetBuilding(new("", "House") { StoreyHeightMetres = 1 }) },
+        { "no socket 'a'", new SetRun(new("", "a", "b", Medium.Cat6)) },
+        { "no device 'nobody'", new SetNeed(new LocalServer("", "nobody")) },
+        { "not a port", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 70_000)) },
+        { "nothing called 'nobody'", new Remove("nobody") },
+    };
+
+    [Theory]
+    [MemberData(nameof(Foolish))]
+    public void What_cannot_be_so_is_said(string says, Correction correction) =>
+        Assert.Contains(says, Refused(Of(Home.WithGateway().Wired("tv", "gw/lan1").Design), correction), StringComparison.Ordinal);
+
+    /// <summary>Whatever is corrected: the home can be proven, and every id in it leads somewhere.</summary>
+    [Fact]
+    public void Corrections_leave_a_home_whole()
+    {
+        var seen = new HashSet<string>();
+        for (var seed = 1; seed <= 40; seed++)
+        {
+            var dice = new Random(seed);
+            var home = Of(SurveyGenerator.Survey(DesignGenerator.Make(seed, 6), seed));
+            for (var i = 0; i < 25; i++)
+            {
+                var correction = SurveyGenerator.Correction(dice, home, Shelf);
+                var done = correction.ApplyTo(home, Shelf);
+                Assert.NotEmpty(correction.Describe(home));
+                if (done.Ok)
+                {
+                    seen.Add(correction.GetType().Name);
+                    home = done.Value;
+                }
+            }
+            var site = home.Site;
+            Assert.True(site.Service.HandOff is not { } at || site.Boxes.Any(b => b.Id == at), $"seed {seed}");
+            Assert.All(site.Needs, n => Assert.True(n.About.Length == 0 || site.Devices.Any(d => d.Id == n.About) || site.Place(n.About) is not null, $"seed {seed}: {n}"));
+            Assert.All(home.SetUps, s =>
+            {
+                Assert.All(s.Boxes, b => Assert.Contains(b.Mode.Kind, site.Boxes.Single(x => x.Id == b.Box).Profile.Modes));
+                Assert.All(s.Devices, d => Assert.True(d.Wifi is null || site.Boxes.Any(b => b.Id == d.Wifi.Box), $"seed {seed}"));
+                Assert.All(s.Cables.SelectMany(c => new[] { c.A, c.B }), e => Assert.True(e == PortRef.AtStreet || site.Devices.Any(d => d.Id == e.Owner) || s.Boxes.Any(b => b.Box == e.Owner), $"seed {seed}: {e}"));
+                _ = Judging.Prove(new(site, s));
+            });
+        }
+        Assert.Equal(typeof(Correction).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(Correction))).Select(t => t.Name).Where(n => n != nameof(StartPlan)).Order(StringComparer.Ordinal), seen.Order(StringComparer.Ordinal));
+    }
+
+    [Fact]
+    public void A_key_can_be_read_out_and_is_strong()
+    {
+        var dice = new Random(5);
+        var keys = Enumerable.Range(0, 2000).Select(_ => SayableKey.Make(dice.Next)).ToList();
+        Assert.Equal(keys.Count, keys.Distinct().Count());
+        Assert.All(keys, k => Assert.Matches("^([bdfghkmnprstvw][aeiu]){2}[2-9](-([bdfghkmnprstvw][aeiu]){2}[2-9]){4}$", k));
+        Assert.InRange(SayableKey.Bits, 70, 80);
+    }
+
+    [Fact]
+    public void One_reference_is_exchanged_everywhere()
+    {
+        var home = Of(SurveyGenerator.Survey(DesignGenerator.Make(4, 9), 4));
+        var before = KeyReferences.Of(home);
+        var after = KeyReferences.Of(KeyReferences.Exchange(home, "key", "other-key"));
+        Assert.Contains(before, u => u.Reference == "key");
+        Assert.Equal(before.Count(u => u.Reference == "key"), after.Count(u => u.Reference == "other-key"));
+        Assert.DoesNotContain(after, u => u.Reference == "key");
+    }
+}

@@ -1,0 +1,138 @@
+using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
+
+namespace Altrin.Core.Tests.Surveys;
+
+public sealed class QuickEntryTests
+{
+    private static readonly HomeFile Empty = new(new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("found", [], [], [])]);
+
+    /// <summary>A gateway in the hall, with two rooms.</summary>
+    private static HomeFile Begun => Read(Read(Empty, QuickList.Places, "Hall, 2x4\nStudy, 3x3, floor 1"), QuickList.Gear, "Hall gateway, gateway, hall, wifi Lantern");
+
+    private static Shelf Shelf { get; } = new([Of("gateway", BoxKind.Gateway, ModeKind.Router), Of("old-router", BoxKind.Router, ModeKind.Router), Of("new-router", BoxKind.Router, ModeKind.AccessPoint)]);
+
+    private static Profile Of(string id, BoxKind kind, ModeKind mode) => Home.WithGateway().Design.Box("gw")!.Profile with { ShelfId = id, Name = $"{char.ToUpperInvariant(id[0])}{id[1..].Replace('-', ' ')}", Kind = kind, Modes = [mode], FactoryAddress = Home.Own("192.168.8.1/24") };
+
+    private static HomeFile Read(HomeFile home, QuickList list, string text)
+    {
+        var read = QuickEntry.Read(home, Shelf, list, text);
+        Assert.True(read.Home is not null, string.Join("; ", read.Lines.Select(l => $"{l.Line}: {l.Error}")));
+        return read.Home;
+    }
+
+    [Theory]
+    [InlineData("fibre, 300/30, public", "fibre, 300 Mb/s down, 30 up, a public address that changes")]
+    [InlineData("DSL, 16 Mb/s, shared", "telephone line, 16 Mb/s down, the provider translates")]
+    [InlineData("cable, 500/50, fixed, 203.0.113.40/24, gateway 203.0.113.1", "television cable, 500 Mb/s down, 50 up, the public address 203.0.113.40/24")]
+    [InlineData("5g", "mobile network, its address not asked")]
+    public void A_service_is_read(string text, string words) => Assert.Equal(words, ServiceWords.Of(Read(Empty, QuickList.Service, text).Site.Service));
+
+    [Fact]
+    public void What_the_line_asks_is_read_and_the_rest_stays()
+    {
+        var line = Read(Read(Empty, QuickList.Service, "fibre, login, tag 7"), QuickList.Service, "not locked").Site.Service.Line;
+        Assert.Equal((Known.Yes, Known.Yes, 7, Known.No), (line.Login, line.Tagged, line.Tag, line.Locked));
+    }
+
+    [Theory]
+    [InlineData("Kitchen, 4x3, brick", "kitchen", PlaceKind.Room, 0, 4.0, 3.0, WallKind.Brick)]
+    [InlineData("Loft, 8.5 × 4 m, floor 2", "loft", PlaceKind.Loft, 2, 8.5, 4.0, WallKind.Unknown)]
+    [InlineData("Stair cupboard, -1", "stair-cupboard", PlaceKind.Hall, -1, null, null, WallKind.Unknown)]
+    [InlineData("Back, garden, @-3/12.5", "back", PlaceKind.Outdoors, 0, null, null, WallKind.Unknown)]
+    public void A_place_is_read(string text, string id, PlaceKind kind, int floor, double? length, double? width, WallKind walls)
+    {
+        var place = Assert.Single(Read(Empty, QuickList.Places, text).Site.Places);
+        Assert.Equal((id, kind, floor, length, width, walls), (place.Id, place.Kind, place.Floor, place.LengthMetres, place.WidthMetres, place.Walls));
+    }
+
+    [Fact]
+    public void Rooms_go_on_upon_the_floor_of_the_one_before() =>
+        Assert.Equal([0, 1, 1, 0], Read(Empty, QuickList.Places, "Hall\nBedroom, floor 1\nBath\n\nCellar room, ground").Site.Places.Select(p => p.Floor));
+
+    [Fact]
+    public void The_gateway_comes_into_use_at_the_line_and_a_spare_box_lies_on_the_shelf()
+    {
+        var home = Read(Begun, QuickList.Gear, "Old one, old router, 00-00-5E-00-53-44, no updates, 192.168.1.1");
+        var found = home.Design("found")!;
+        Assert.Equal("hall-gateway", home.Site.Service.HandOff);
+        Assert.Equal("hall", found.SetUp.Boxes.Single().Place);
+        Assert.True(found.Mode("hall-gateway") is RouterMode { Wifi: [{ On: true, Name: "Lantern" }] });
+        Assert.Equal("street", found.CableAt(new("hall-gateway", "wan"))!.OtherEnd(new("hall-gateway", "wan")).Owner);
+        var spare = found.Box("old-one")!;
+        Assert.Null(found.Mode("old-one"));
+        Assert.Equal(("00:00:5e:00:53:44", Known.No, "192.168.1.1/24"), ($"{spare.Hardware}", spare.Label.Mended, $"{spare.FactoryAddress}"));
+    }
+
+    [Fact]
+    public void Devices_hang_where_they_usually_do()
+    {
+        var home = Read(Begun, QuickList.Devices, "Printer, study, cable\nKitchen phone, 5, 0a:00:5e:00:53:09\nHeating control, 192.168.8.250\nPC, wifi");
+        var found = home.Design("found")!;
+        Assert.Equal([DeviceKind.Printer, DeviceKind.Phone, DeviceKind.Controller, DeviceKind.Computer], home.Site.Devices.Select(d => d.Kind));
+        Assert.Equal(new PortRef("hall-gateway", "lan1"), found.CableAt(PortRef.OfDevice("printer"))!.OtherEnd(PortRef.OfDevice("printer")));
+        Assert.All(found.SetUp.Devices.Where(d => d.Device != "printer"), d => Assert.Equal(("hall-gateway", "Lantern"), (d.Wifi!.Box, d.Wifi.Name)));
+        Assert.True(found.SetUp.Devices.Single(d => d.Device == "heating-control").Address is Fixed { Gateway: { } gateway } && gateway == Home.At("192.168.8.1"));
+        Assert.True(home.Site.Devices[1] is { Hardware.IsLocallyAdministered: true, Bands: [RadioBand.Ghz5] });
+    }
+
+    [Fact]
+    public void Needs_are_read_in_plain_words()
+    {
+        var home = Read(Begun, QuickList.Devices, "Recorder, cable");
+        var read = Read(home, QuickList.Needs, "recorder, outside 8000, found, server, delay, online\nstudy, calls\nguests\nname\ntelephone");
+        var found = read.Design("found")!;
+        Assert.Equal(
+            ["Recorder reached from outside on port 8000", "Recorder found by every device", "Recorder reached by every device of the home", "Recorder served with little delay", "Recorder kept online during the work", "Study covered for calls over Wi-Fi", "A network for guests kept apart", "The name \"Lantern\" kept with its key", "The telephone kept alive"],
+            read.Site.Needs.Select(n => NeedWords.Of(found, n) is var (s, a) ? $"{s} {a}" : ""));
+    }
+
+    [Theory]
+    [InlineData(QuickList.Gear, "Box, router", "may be \"Old router\" or \"New router\"", 6)]
+    [InlineData(QuickList.Gear, "Box, old router, 192.168.8.0", "network address", 1)]
+    [InlineData(QuickList.Gear, "Box, old router, 192.168.1.256", "over 255", 18)]
+    [InlineData(QuickList.Gear, "Thing", "Nothing on the shelf", 1)]
+    [InlineData(QuickList.Gear, "Box, old router, 01:00:5e:00:00:01", "group address", 18)]
+    [InlineData(QuickList.Places, "Hall", "there already", 1)]
+    [InlineData(QuickList.Places, "Room, large", "'large' is not understood", 7)]
+    [InlineData(QuickList.Places, "Room, floor 60", "-5 to 50", 1)]
+    [InlineData(QuickList.Devices, "Thing, fixed", "typed as it is", 8)]
+    [InlineData(QuickList.Devices, "Thing, cabel", "'cabel' is not understood", 8)]
+    [InlineData(QuickList.Needs, "Nobody, found", "neither a device nor a place", 1)]
+    [InlineData(QuickList.Needs, "guests, apart, please", "nothing more", 9)]
+    [InlineData(QuickList.Service, "fixed, 203.0.113.4/24", "needs both", 1)]
+    [InlineData(QuickList.Service, "fixed, 203.0.113.4/24, gateway 198.51.100.1", "outside 203.0.113.0/24", 1)]
+    public void What_is_not_understood_is_said_where_it_stands(QuickList list, string text, string says, int column)
+    {
+        var read = QuickEntry.Read(Begun, Shelf, list, text);
+        var line = Assert.Single(read.Lines);
+        Assert.Contains(says, line.Error, StringComparison.Ordinal);
+        Assert.Equal(column, line.Column);
+        Assert.Null(read.Home);
+        Assert.Empty(read.Corrections);
+    }
+
+    [Fact]
+    public void One_wrong_line_takes_none_and_limits_are_kept()
+    {
+        var read = QuickEntry.Read(Empty, Shelf, QuickList.Places, "Hall\nRoom, large\nStudy");
+        Assert.Equal([null, 7, null], read.Lines.Select(l => l.Column));
+        Assert.Null(read.Home);
+        Assert.Contains("500 characters", QuickEntry.Read(Empty, Shelf, QuickList.Places, new string('x', 501)).Lines[0].Error, StringComparison.Ordinal);
+        Assert.Contains("200 lines", QuickEntry.Read(Empty, Shelf, QuickList.Places, string.Join('\n', Enumerable.Range(0, 201).Select(i => $"Room {i}"))).Lines[^1].Error, StringComparison.Ordinal);
+    }
+
+    /// <summary>Any text is answered, and what is taken can be proven.</summary>
+    [Fact]
+    public void Any_text_is_answered()
+    {
+        var dice = new Random(11);
+        string[] pieces = ["Hall", "gateway", "4x3", ",", ";", "\t", "\n", "192.168.8.1/24", "0a:00:5e:00:53:09", "floor", "1", "-9", "@3/4", "cable", "é\u0301", "\u0000", "outside 80", "guests", "old router", "ghz", "/", "…", "  "];
+        for (var i = 0; i < 3000; i++)
+        {
+            var text = string.Concat(Enumerable.Range(0, dice.Next(1, 14)).Select(_ => pieces[dice.Next(pieces.Length)] + (dice.Next(2) == 0 ? " " : "")));
+            var read = QuickEntry.Read(Begun, Shelf, (QuickList)dice.Next(5), text);
+            Assert.True(read.Home is not null || read.Lines.Count == 0 || read.Lines.Any(l => l.Error is not null), $"seed 11, {i}: {text}");
+        }
+    }
+}

@@ -1,0 +1,105 @@
+using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
+
+namespace Altrin.Formats.Tests;
+
+public sealed class SurveyTableTests
+{
+    private static readonly Shelf Shelf = ProfileFile.BuiltIn;
+
+    private static HomeFile Demo => Samples.Home("pottery-house.json");
+
+    private static FileRead<HomeFile> Read(SurveyTable table, string text, HomeFile? home = null) => SurveyTables.Read(table, text, home ?? Demo, Shelf);
+
+    /// <summary>A table that is read into the home that it was written of changes nothing.</summary>
+    [Fact]
+    public void What_was_written_reads_back_to_the_same_home()
+    {
+        for (var seed = 1; seed <= 40; seed++)
+        {
+            var design = SurveyGenerator.Survey(DesignGenerator.Make(seed, 8), seed);
+            // What is on no shelf has no kind that a table could name.
+            var home = new HomeFile(design.Site with { Boxes = [.. design.Site.Boxes.Select(b => b with { Name = seed % 3 == 0 ? $"=1+{b.Name}, \"quoted\"" : b.Name })] }, [design.SetUp with { Name = "found" }]);
+            foreach (var table in Enum.GetValues<SurveyTable>())
+            {
+                var text = SurveyTables.Write(table, home);
+                var read = Read(table, text, home);
+                Assert.True(read.Value is not null, $"seed {seed}, {table}: {string.Join("; ", read.Errors)}");
+                Assert.Equal(DesignFile.Write(home), DesignFile.Write(read.Value));
+            }
+        }
+    }
+
+    /// <summary>All four tables, read into an empty home one after another, say the same again.</summary>
+    [Fact]
+    public void Tables_carry_a_survey_into_an_empty_home()
+    {
+        var home = new HomeFile(new("Home", Demo.Site.Service with { HandOff = null }, NamingSchool.OneName, [], [], []), [new("found", [], [], [])]);
+        foreach (var table in new[] { SurveyTable.Places, SurveyTable.Gear, SurveyTable.Devices })
+        {
+            var read = Read(table, SurveyTables.Write(table, Demo), home);
+            Assert.True(read.Value is not null, $"{table}: {string.Join("; ", read.Errors)}");
+            home = read.Value;
+        }
+        // The runs in the walls are in no table.
+        var cables = SurveyTables.Write(SurveyTable.Cables, Demo).Replace("hall-to-loft", "", StringComparison.Ordinal);
+        home = Read(SurveyTable.Cables, cables, home).Value!;
+        Assert.Equal(SurveyTables.Write(SurveyTable.Places, Demo), SurveyTables.Write(SurveyTable.Places, home));
+        Assert.Equal(Rows(SurveyTables.Write(SurveyTable.Devices, Demo), 8), Rows(SurveyTables.Write(SurveyTable.Devices, home), 8));
+        Assert.Equal(Rows(SurveyTables.Write(SurveyTable.Gear, Demo), 3), Rows(SurveyTables.Write(SurveyTable.Gear, home), 3));
+        Assert.Equal(Rows(cables, 4), Rows(SurveyTables.Write(SurveyTable.Cables, home), 4));
+    }
+
+    /// <summary>The first cells of each row, cables by their ends.</summary>
+    private static IEnumerable<string> Rows(string table, int cells) => table.Split("\r\n", StringSplitOptions.RemoveEmptyEntries).Select(r => string.Join(',', r.Split(',').Skip(table.StartsWith("id,from", StringComparison.Ordinal) ? 1 : 0).Take(cells))).Order(StringComparer.Ordinal);
+
+    [Theory]
+    [InlineData(SurveyTable.Places, "name;floor;length m\nLarder;1;2.5\nHall;0;", "Larder", "larder")]
+    [InlineData(SurveyTable.Devices, "name\tplace\tbands\nLarder clock\tkitchen\t2.4", "Larder clock", "larder-clock")]
+    [InlineData(SurveyTable.Gear, "\uFEFFName,Kind,In use\r\nSpare,desk-switch-5,no\r\n", "Spare", "spare")]
+    public void Other_separators_and_missing_columns_are_taken(SurveyTable table, string text, string name, string id)
+    {
+        var read = Read(table, text);
+        Assert.True(read.Value is not null, string.Join("; ", read.Errors));
+        Assert.Equal(name, new Design(read.Value.Site, read.Value.Foremost).NameOf(id));
+    }
+
+    // Table, text, where the error is, what it says.
+    [Theory]
+    [InlineData(SurveyTable.Gear, "", "row 1", "a first row with the heads")]
+    [InlineData(SurveyTable.Gear, "name,colour\nA,red", "row 1, column 2", "allowed: id, name, kind")]
+    [InlineData(SurveyTable.Gear, "kind\ndesk-router", "row 1", "a column 'name' is required")]
+    [InlineData(SurveyTable.Gear, "name,name\nA,B", "row 1, column 2", "used once")]
+    [InlineData(SurveyTable.Gear, "name,kind\nA,teapot", "row 2, column kind", "an entry of the shelf")]
+    [InlineData(SurveyTable.Gear, "name\nA", "row 2, column kind", "required for a new box")]
+    [InlineData(SurveyTable.Gear, "name,kind,hardware\nA,desk-router,01:00:5e:00:00:01", "row 2, column hardware", "group address")]
+    [InlineData(SurveyTable.Gear, "name,kind,address\nA,desk-router,192.168.1.1/255.255.255.255.0", "row 2, column address", "5 groups")]
+    [InlineData(SurveyTable.Gear, "name,kind,in use\nA,desk-router,perhaps", "row 2, column in use", "yes or no")]
+    [InlineData(SurveyTable.Gear, "name,kind,mended until\nA,desk-router,31.3.27", "row 2, column mended until", "2027-03-31")]
+    [InlineData(SurveyTable.Gear, "name,kind,place\nA,desk-router,moon", "row 2, column place", "id or name of a place")]
+    [InlineData(SurveyTable.Gear, "id,name,kind\nstreet,A,desk-router", "row 2", "used already")]
+    [InlineData(SurveyTable.Places, "name,walls\nA,paper", "row 2, column walls", "unknown, light, brick")]
+    [InlineData(SurveyTable.Places, "name,floor\nA,high", "row 2, column floor", "whole number")]
+    [InlineData(SurveyTable.Places, "name,length m\nA,wide\nB,-1", "row 2, column length m", "metres such as 4.5")]
+    [InlineData(SurveyTable.Places, "name,floor\nA,1,2", "row 2", "at most 2")]
+    [InlineData(SurveyTable.Devices, "name,bands\nA,2.4 7", "row 2, column bands", "2.4 5 6")]
+    [InlineData(SurveyTable.Cables, "from,to\nhall-gateway/lan9,printer", "row 2", "no port 'hall-gateway/lan9'")]
+    [InlineData(SurveyTable.Cables, "from,to,pairs\nhall-gateway/lan4,street,3", "row 2", "2 or 4 pairs")]
+    public void Errors_name_row_and_column_and_nothing_is_taken(SurveyTable table, string text, string where, string says)
+    {
+        var read = Read(table, text);
+        Assert.Null(read.Value);
+        Assert.Equal(where, read.Errors[0].Pointer);
+        Assert.Contains(says, read.Errors[0].Allowed, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_row_of_cables_pulls_what_was_in_its_ports()
+    {
+        var home = Read(SurveyTable.Cables, "from,to,medium\nhall-gateway/lan3,house-laptop,cat6").Value!;
+        var found = home.Design("found")!;
+        Assert.Null(found.CableAt(PortRef.OfDevice("printer")));
+        Assert.Equal("house-laptop", found.CableAt(new("hall-gateway", "lan3"))!.OtherEnd(new("hall-gateway", "lan3")).Owner);
+        Assert.NotNull(home.Design("planned")!.CableAt(PortRef.OfDevice("printer")));
+    }
+}

@@ -1,0 +1,96 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import { Link } from "react-router";
+import type { JobState, Schemas } from "../../api/client";
+import { Button } from "../../ui/controls";
+import { Trouble, Waiting } from "../../ui/pieces";
+import { worthWords } from "../../ui/words";
+import { nameOf } from "../stations/designReading";
+import type { JobTools } from "../stations/useJob";
+
+interface Props {
+  state: JobState;
+  view: Schemas["SurveyView"] | undefined;
+  error: Error | null;
+  tools: JobTools;
+  choose: (id: string) => void;
+}
+
+/** Whether anything is needed at all, what is not known yet, and what the spare boxes are good for. */
+export function Answer({ state, view, error, tools, choose }: Props) {
+  if (!view) {
+    return error ? <Trouble what="What the survey adds up to cannot be worked out." why={error.message} /> : <Waiting what="Adding up" />;
+  }
+  const planned = state.setUps.includes("planned");
+  const calm = view.answer.kind === "keep";
+  return (
+    <Box display="grid" gap="4">
+      <Box as="section" aria-label="Is anything needed at all">
+        <Box fontSize="xs" color="muted">
+          Is anything needed at all?
+        </Box>
+        <chakra.h2 fontSize="lg" color={calm ? "moss" : "ink"}>
+          {view.answer.sentence}
+        </chakra.h2>
+        <Box as="ul" fontSize="sm" mt="1" display="grid" gap="0.5">
+          {view.answer.reasons.map((r) => (
+            <li key={r}>{r}</li>
+          ))}
+        </Box>
+        <Flex mt="2" gap="3" align="center" wrap="wrap">
+          {planned ? (
+            state.setUps.includes("found") && <Link to={`../plan?compare=&before=${state.revision}.found&after=${state.revision}.planned`} relative="path">Compare what was found with the plan</Link>
+          ) : (
+            <StartPlan tools={tools} main={state.design.site.boxes.length > 0} />
+          )}
+        </Flex>
+      </Box>
+      {view.gaps.length > 0 && (
+        <Box as="section" aria-label="Not known yet">
+          <chakra.h2 fontSize="md">Not known yet</chakra.h2>
+          <Box as="ul" display="grid" gap="1.5" mt="1" fontSize="sm">
+            {view.gaps.map((g) => (
+              <li key={`${g.subject} ${g.what}`}>
+                {g.subject === "street" ? (
+                  <chakra.b fontWeight="600">{g.what}</chakra.b>
+                ) : (
+                  <Button variant="quiet" px="0" py="0" minH="6" onClick={() => choose(g.subject)}>
+                    {g.what}
+                  </Button>
+                )}
+                <Box color="muted">{g.how}</Box>
+              </li>
+            ))}
+          </Box>
+        </Box>
+      )}
+      {view.spares.length > 0 && (
+        <Box as="section" aria-label="What the other boxes are good for">
+          <chakra.h2 fontSize="md">What the other boxes are good for</chakra.h2>
+          <Box as="ul" display="grid" gap="1.5" mt="1" fontSize="sm">
+            {view.spares.map((s) => (
+              <li key={s.box}>
+                <Button variant="quiet" px="0" py="0" minH="6" onClick={() => choose(s.box)}>
+                  {nameOf(state.design, s.box)}
+                </Button>{" "}
+                <chakra.span fontWeight="700" color={s.worth === "good" ? "moss" : s.worth === "leave" ? "brick" : "ochre"}>
+                  {worthWords[s.worth]}
+                </chakra.span>
+                {s.worth !== "leave" && <>: {s.for}</>}
+                {s.worth !== "good" && s.reasons.map((r) => <Box key={r} color="muted">{r}</Box>)}
+              </li>
+            ))}
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** Begins the plan as a copy of what was found. */
+export function StartPlan({ tools, main = true }: { tools: JobTools; main?: boolean }) {
+  return (
+    <Button variant={main ? "main" : "act"} disabled={tools.busy || !main} onClick={() => tools.correctNow([{ kind: "startPlan" }])}>
+      Start the plan from what was found
+    </Button>
+  );
+}

@@ -1,0 +1,151 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import type { ReactNode } from "react";
+import { Link } from "react-router";
+import type { JobState, Schemas } from "../../api/client";
+import { Button, Select } from "../../ui/controls";
+import { DraftInput } from "../../ui/DraftInput";
+import { Fold } from "../../ui/Fold";
+import { Labelled } from "../../ui/pieces";
+import { Tick } from "../../ui/Tick";
+import { keysOf, knownWords, lineServiceWords, modeWords } from "../../ui/words";
+import { WordSelect } from "../../ui/WordSelect";
+import { ProfileFacts } from "../shelf/ProfileFacts";
+import { useShelf } from "../shelf/useShelf";
+import { setUpOf, type Box as Gear } from "../stations/designReading";
+import type { JobTools } from "../stations/useJob";
+import { boxCorrection, known, placeOf } from "./corrections";
+import { PlaceSelect } from "./pieces";
+import { SecretField } from "./SecretField";
+
+/** What the label says, in the order in which labels say it, and what is known of the box beyond that. */
+export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
+  const { design } = state;
+  const shelf = useShelf();
+  const setting = setUpOf(design).boxes.find((b) => b.box === box.id);
+  const label = box.label ?? {};
+  const [address = "", prefix = "24"] = (label.address ?? "").split("/");
+  const spare = view?.spares.find((s) => s.box === box.id);
+  const newer = view?.newer.find((n) => n.box === box.id);
+  const atLine = design.site.service.handOff === box.id;
+  const correct = (parts: Parameters<typeof boxCorrection>[1], said: Parameters<typeof boxCorrection>[2] = {}) => tools.correct([boxCorrection(box, parts, said)]);
+  const text = (key: "login" | "wifiName" | "firmware", words: string, hint?: string) => (
+    <DraftInput label={words} hint={hint} value={label[key] ?? ""} save={(draft) => correct({}, { [key]: draft === "" ? null : draft })} />
+  );
+  return (
+    <Box display="grid" gap="3">
+      <chakra.h2 fontSize="lg">{box.name}</chakra.h2>
+      <Box fontSize="sm" color="muted">
+        {box.profile.name}
+        {atLine && " · the box at the line"}
+      </Box>
+      {newer && (
+        <Flex bg="clay.1" rounded="md" px="2" py="1" gap="2" align="center" wrap="wrap" fontSize="sm">
+          <span>The shelf has a later edition of this kind.</span>
+          <Button disabled={tools.busy} onClick={() => tools.correctNow([{ kind: "takeProfile", box: box.id, shelfId: newer.shelfId }])}>
+            Take it
+          </Button>
+        </Flex>
+      )}
+      <Section title="What does the label say">
+        <DraftInput label="Address of its page" hint={box.profile.factoryAddress && !label.address ? `its kind: ${box.profile.factoryAddress}` : undefined} fontFamily="mono" value={address} save={(draft) => correct({}, { address: draft === "" ? null : draft.includes("/") ? draft : `${draft}/${prefix}` })} />
+        <DraftInput label="Mask" hint={address === "" ? "taken to be /24 until it is read" : "as printed, such as 255.255.255.0"} fontFamily="mono" disabled={address === ""} value={address === "" ? "" : `/${prefix}`} save={(draft) => correct({}, { address: `${address}/${draft.replace(/^\//, "")}` })} />
+        {text("login", "Name to log in with")}
+        <SecretField job={state.job.id} label="Password to log in with" name={`${box.id} label password`} reference={label.password ?? null} refer={(reference) => correct({}, { password: reference })} />
+        {text("wifiName", "Wi-Fi name")}
+        <SecretField job={state.job.id} label="Wi-Fi key" name={`${box.id} label key`} reference={label.wifiKey ?? null} refer={(reference) => correct({}, { wifiKey: reference })} />
+        <DraftInput label="Hardware address" fontFamily="mono" value={box.hardware ?? ""} save={(draft) => correct({ hardware: draft === "" ? null : draft })} />
+        <DraftInput label="Of its outer side" fontFamily="mono" value={box.wanHardware ?? ""} save={(draft) => correct({ wanHardware: draft === "" ? null : draft })} />
+        <DraftInput label="Of its radio" fontFamily="mono" value={label.radioHardware ?? ""} save={(draft) => correct({}, { radioHardware: draft === "" ? null : draft })} />
+        {text("firmware", "Version of its software")}
+        <WordSelect label="Software still mended" words={knownWords} value={known(label.mended)} disabled={tools.busy} onChange={(mended) => tools.correctNow([boxCorrection(box, {}, { mended })])} />
+        <DraftInput label="Mended until" hint="a day such as 2027-06-30" value={label.mendedUntil ?? ""} save={(draft) => correct({}, { mendedUntil: draft === "" ? null : draft })} />
+      </Section>
+      <Section title="In this home">
+        <DraftInput label="Name" value={box.name} save={(draft) => correct({ name: draft })} />
+        <Labelled label="Kind" hint={shelf.isError ? "The shelf cannot be read." : undefined}>
+          {(ids) => (
+            <Select {...ids} value={box.profile.shelfId} disabled={tools.busy} onChange={(e) => tools.correctNow([{ kind: "takeProfile", box: box.id, shelfId: e.target.value }])}>
+              {!shelf.data?.some((s) => s.profile.shelfId === box.profile.shelfId) && <option value={box.profile.shelfId}>{box.profile.name}</option>}
+              {shelf.data?.map((s) => (
+                <option key={s.profile.shelfId} value={s.profile.shelfId}>
+                  {s.profile.name}
+                </option>
+              ))}
+            </Select>
+          )}
+        </Labelled>
+        {setting ? (
+          <>
+            <Fact label="Today">
+              {modeWords[setting.mode]} · <Link to={`../plan?setUp=${state.proof.setUp}&box=${box.id}`} relative="path">how it is set</Link>
+            </Fact>
+            <PlaceSelect label="Stands in" design={design} value={placeOf(design, box.id)} disabled={tools.busy} onChange={(place) => tools.act([{ kind: "standIn", box: box.id, place }])} />
+            <SecretField job={state.job.id} label="Password of its page today" name={`${box.id} page password`} reference={setting.password ?? null} refer={(reference) => tools.save([{ kind: "setPagePassword", box: box.id, password: reference }])} />
+          </>
+        ) : (
+          <Fact label="Today">
+            on the shelf{" "}
+            <Button px="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "setMode", box: box.id, mode: box.profile.modes[0] ?? "router" }])}>
+              It is in use
+            </Button>
+          </Fact>
+        )}
+        <chakra.fieldset border="0" gridColumn="1 / -1">
+          <chakra.legend fontSize="xs" color="muted">
+            Beside the internet, in it live
+          </chakra.legend>
+          <Flex gap="4" wrap="wrap">
+            {keysOf(lineServiceWords).map((service) => (
+              <Tick key={service} label={lineServiceWords[service]} on={(box.holds ?? []).includes(service)} disabled={tools.busy} set={(on) => tools.correctNow([boxCorrection(box, { holds: on ? [...(box.holds ?? []), service] : (box.holds ?? []).filter((h) => h !== service) })])} />
+            ))}
+          </Flex>
+        </chakra.fieldset>
+      </Section>
+      {spare && (
+        <Box as="ul" fontSize="sm" display="grid" gap="1" aria-label="What it is good for">
+          {spare.reasons.map((r) => (
+            <li key={r}>{r}</li>
+          ))}
+        </Box>
+      )}
+      <Fold title="What its kind does">
+        <ProfileFacts profile={box.profile} />
+      </Fold>
+      <Taking what={box.name} id={box.id} tools={tools} />
+    </Box>
+  );
+}
+
+/** Two columns of fields under a heading. */
+export function Section({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box as="section" aria-label={title}>
+      <chakra.h3 fontSize="sm" mb="1.5" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
+        {title}
+      </chakra.h3>
+      <Box display="grid" gap="2.5" gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "minmax(0, 1fr) minmax(0, 1fr)" }} alignItems="start">
+        {children}
+      </Box>
+    </Box>
+  );
+}
+
+function Fact({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <Box>
+      <Box fontSize="xs" color="muted" mb="0.5">
+        {label}
+      </Box>
+      <Box minH="8">{children}</Box>
+    </Box>
+  );
+}
+
+/** Takes something out of the survey; undo brings it back. */
+export function Taking({ what, id, tools }: { what: string; id: string; tools: JobTools }) {
+  return (
+    <Button variant="quiet" justifySelf="start" disabled={tools.busy} onClick={() => tools.correctNow([{ kind: "remove", id }])}>
+      Take {what} out of the survey
+    </Button>
+  );
+}

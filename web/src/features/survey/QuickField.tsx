@@ -1,0 +1,140 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import { useQuery } from "@tanstack/react-query";
+import { useDeferredValue, useRef, useState } from "react";
+import { api, unwrap, type JobState, type Schemas } from "../../api/client";
+import { Button, Input } from "../../ui/controls";
+import type { JobTools } from "../stations/useJob";
+
+interface Props {
+  list: Schemas["QuickList"];
+  label: string;
+  example: string;
+  state: JobState;
+  tools: JobTools;
+  /** Whether typing begins here. */
+  first: boolean;
+  /** Goes on to the next list: Enter in an empty field. */
+  next: () => void;
+}
+
+/** The id of the field of a list. */
+export const quickId = (list: Schemas["QuickList"]) => `quick-${list}`;
+
+/** Lines that were not taken, with the reason; they are kept until somebody mends or drops them. */
+interface Refused {
+  text: string;
+  why: string;
+}
+
+/**
+ * A line for each thing, read while it is typed and taken on Enter. Nothing waits for the answer: the next line can be typed
+ * at once, and what is refused comes back below the field.
+ */
+export function QuickField({ list, label, example, state, tools, first, next }: Props) {
+  const field = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState("");
+  const [refused, setRefused] = useState<Refused[]>([]);
+  const read = useReading(state, list, text);
+  const line = read?.at(-1);
+
+  const take = (lines: string) => {
+    tools.enter(list, lines).catch((e: Error) => setRefused((r) => [...r, { text: lines, why: e.message }]));
+  };
+  const enter = () => {
+    if (text.trim() === "") {
+      next();
+      return;
+    }
+    take(text);
+    setText("");
+  };
+  const id = quickId(list);
+  return (
+    <Box>
+      <chakra.label htmlFor={id} display="block" fontSize="xs" color="muted" mb="0.5">
+        {label}
+      </chakra.label>
+      <Flex gap="2">
+        <Input
+          id={id}
+          ref={field}
+          autoFocus={first}
+          value={text}
+          placeholder={example}
+          spellCheck={false}
+          autoComplete="off"
+          maxLength={500}
+          aria-describedby={`${id}-read`}
+          _placeholder={{ color: "muted", fontStyle: "italic" }}
+          onChange={(e) => setText(e.target.value)}
+          onKeyDown={(e) => {
+            if (e.key === "Enter") {
+              enter();
+            } else if (e.key === "Escape") {
+              setText("");
+            }
+          }}
+          onPaste={(e) => {
+            const pasted = e.clipboardData.getData("text");
+            if (pasted.trim().includes("\n")) {
+              // A pasted list is taken as it is, line by line.
+              e.preventDefault();
+              take(text + pasted);
+              setText("");
+            }
+          }}
+        />
+        <Button disabled={text.trim() === ""} onClick={enter}>
+          Add
+        </Button>
+      </Flex>
+      <Flex id={`${id}-read`} aria-live="polite" gap="1.5" wrap="wrap" fontSize="xs" minH="1.5rem" mt="0.5" align="baseline">
+        {line &&
+          text.trim() !== "" &&
+          line.parts.map((part, i) => {
+            // The last part is still being typed: that it is not known yet is no error.
+            const typing = i === line.parts.length - 1 && i > 0;
+            return (
+              <chakra.span key={i} color={part.means || typing ? "muted" : "brick"}>
+                <chakra.b color={part.means || typing ? "ink" : "brick"}>{part.text}</chakra.b> {part.means ?? (typing ? "…" : "not understood")}
+              </chakra.span>
+            );
+          })}
+        {line?.error && line.parts.slice(0, -1).some((p) => !p.means) && <chakra.span color="brick">{line.error}</chakra.span>}
+      </Flex>
+      {refused.map((r, i) => (
+        <Flex key={i} role="alert" gap="2" align="center" wrap="wrap" fontSize="sm" bg="clay.1" rounded="md" px="2" py="1" mt="1">
+          <Box flex="1 1 14rem" minW="0">
+            <chakra.b css={{ overflowWrap: "anywhere" }}>{r.text.length > 120 ? `${r.text.slice(0, 120)} …` : r.text}</chakra.b>
+            <Box color="brick">{r.why}</Box>
+          </Box>
+          <Button
+            onClick={() => {
+              setText(r.text);
+              setRefused(refused.filter((x) => x !== r));
+              field.current?.focus();
+            }}
+          >
+            Mend it
+          </Button>
+          <Button variant="quiet" onClick={() => setRefused(refused.filter((x) => x !== r))}>
+            Drop it
+          </Button>
+        </Flex>
+      ))}
+    </Box>
+  );
+}
+
+/** What the server takes the line for. A reading that does not come says nothing: what is entered is judged again. */
+function useReading(state: JobState, list: Schemas["QuickList"], text: string): Schemas["QuickLine"][] | undefined {
+  const asked = useDeferredValue(text);
+  return useQuery({
+    queryKey: ["reading", state.job.id, state.version, list, asked],
+    queryFn: ({ signal }) => unwrap(api.POST("/api/jobs/{id}/survey/read", { params: { path: { id: state.job.id } }, body: { list, text: asked }, signal })),
+    enabled: asked.trim() !== "",
+    retry: false,
+    gcTime: 0,
+    placeholderData: (before) => before,
+  }).data;
+}

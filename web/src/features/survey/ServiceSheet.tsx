@@ -1,0 +1,114 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import { useState } from "react";
+import type { JobState, Schemas } from "../../api/client";
+import { DraftInput } from "../../ui/DraftInput";
+import { NumberInput } from "../../ui/NumberInput";
+import { Select } from "../../ui/controls";
+import { Labelled } from "../../ui/pieces";
+import { accessWords, knownWords, wayWords } from "../../ui/words";
+import { WordSelect } from "../../ui/WordSelect";
+import type { JobTools } from "../stations/useJob";
+import { Section } from "./BoxSheet";
+import { lineOf, serviceCorrection } from "./corrections";
+import { SecretField } from "./SecretField";
+
+const kinds: Record<Schemas["ServiceKind"], string> = {
+  unknown: "not asked",
+  publicDynamic: "a public address that changes",
+  publicFixed: "a public address that stays",
+  carrierTranslation: "the provider translates",
+};
+
+/** What the provider delivers, how the line lets a box on, and what the box at the line can be made. */
+export function ServiceSheet({ state, view, tools }: { state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
+  const { service, boxes } = state.design.site;
+  const line = lineOf(service);
+  const [fixing, setFixing] = useState(false);
+  const [typed, setTyped] = useState({ address: service.address ?? "", gateway: service.gateway ?? "" });
+  const now = (parts: Parameters<typeof serviceCorrection>[1]) => tools.correctNow([serviceCorrection(service, parts)]);
+  const correct = (parts: Parameters<typeof serviceCorrection>[1]) => tools.correct([serviceCorrection(service, parts)]);
+  const fixed = fixing || service.kind === "publicFixed";
+  /** Both are needed before either can be saved; until then they are kept here. */
+  const part = (key: "address" | "gateway") => async (draft: string) => {
+    const next = { ...typed, [key]: draft };
+    setTyped(next);
+    if (next.address !== "" && next.gateway !== "") {
+      await correct({ kind: "publicFixed", ...next });
+      setFixing(false);
+    }
+  };
+  return (
+    <Box display="grid" gap="3">
+      <chakra.h2 fontSize="lg">Internet service</chakra.h2>
+      <Section title="What comes in">
+        <WordSelect label="By" words={accessWords} value={service.access ?? "unknown"} disabled={tools.busy} onChange={(access) => now({ access })} />
+        <Labelled label="Box at the line">
+          {(ids) => (
+            <Select {...ids} value={service.handOff ?? ""} disabled={tools.busy} onChange={(e) => now({ handOff: e.target.value === "" ? null : e.target.value })}>
+              <option value="">not noted</option>
+              {boxes.map((b) => (
+                <option key={b.id} value={b.id}>
+                  {b.name}
+                </option>
+              ))}
+            </Select>
+          )}
+        </Labelled>
+        <NumberInput label="Sold towards the home, Mb/s" expected="A whole number of Mb/s is expected." value={service.downMbps ?? null} save={(downMbps) => correct({ downMbps })} />
+        <NumberInput label="Sold from the home, Mb/s" expected="A whole number of Mb/s is expected." value={service.upMbps ?? null} save={(upMbps) => correct({ upMbps })} />
+        <WordSelect
+          label="Address"
+          words={kinds}
+          value={fixing ? "publicFixed" : service.kind}
+          disabled={tools.busy}
+          onChange={(kind) => {
+            setFixing(kind === "publicFixed");
+            if (kind !== "publicFixed") {
+              now({ kind });
+            }
+          }}
+        />
+        {fixed && (
+          <>
+            <DraftInput label="The public address and prefix" hint="both are saved together" fontFamily="mono" value={typed.address} save={part("address")} />
+            <DraftInput label="The provider's side" fontFamily="mono" value={typed.gateway} save={part("gateway")} />
+          </>
+        )}
+      </Section>
+      {service.kind === "unknown" && !fixing && view?.gaps.filter((g) => g.what.includes("public address")).map((g) => <Box key={g.what} fontSize="sm">To find out: {g.how}</Box>)}
+      <Section title="What the line asks of a box">
+        <WordSelect label="A login" words={knownWords} value={line.login ?? "unknown"} disabled={tools.busy} onChange={(login) => now({ line: { ...line, login } })} />
+        <WordSelect label="A VLAN tag" words={knownWords} value={line.tagged ?? "unknown"} disabled={tools.busy} onChange={(tagged) => now({ line: { ...line, tagged, tag: tagged === "yes" ? (line.tag ?? null) : null } })} />
+        {line.login === "yes" && (
+          <>
+            <DraftInput label="Name to log in with" value={line.account ?? ""} save={(draft) => correct({ line: { ...line, account: draft === "" ? null : draft } })} />
+            <SecretField job={state.job.id} label="Password of the login" name="line password" reference={line.password ?? null} refer={(password) => correct({ line: { ...line, password } })} />
+          </>
+        )}
+        {line.tagged === "yes" && <NumberInput label="Which tag" expected="A tag from 1 to 4094 is expected." value={line.tag ?? null} save={(tag) => correct({ line: { ...line, tag } })} />}
+        <WordSelect label="One hardware address only" words={knownWords} value={line.locked ?? "unknown"} disabled={tools.busy} onChange={(locked) => now({ line: { ...line, locked, lockedTo: locked === "yes" ? (line.lockedTo ?? null) : null } })} />
+        {line.locked === "yes" && <DraftInput label="Which one" fontFamily="mono" value={line.lockedTo ?? ""} save={(draft) => correct({ line: { ...line, lockedTo: draft === "" ? null : draft } })} />}
+      </Section>
+      {view && view.ways.length > 0 && (
+        <Box as="section" aria-label="What the box at the line can be made">
+          <chakra.h3 fontSize="sm" mb="1.5" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
+            What the box at the line can be made, the cleanest first
+          </chakra.h3>
+          <Box as="ol" display="grid" gap="1" fontSize="sm">
+            {view.ways.map((w) => (
+              <Flex as="li" key={w.way} gap="2" color={w.can === "no" ? "muted" : "ink"}>
+                <chakra.span flex="0 0 5.5rem" fontWeight="700" color={w.can === "yes" ? "moss" : w.can === "unknown" ? "ochre" : "muted"}>
+                  {w.can === "yes" ? "it can" : w.can === "no" ? "it cannot" : "not known"}
+                </chakra.span>
+                <span>
+                  {wayWords[w.way]}
+                  {w.can !== "no" && w.loses.length > 0 && <chakra.span color="muted"> loses {w.loses.join("; ")}</chakra.span>}
+                </span>
+              </Flex>
+            ))}
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}

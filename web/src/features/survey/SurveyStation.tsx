@@ -1,0 +1,89 @@
+import { Box, Flex } from "@chakra-ui/react";
+import { useRef, type ReactNode } from "react";
+import type { JobState, Schemas } from "../../api/client";
+import { Button } from "../../ui/controls";
+import { Unseen } from "../proof/pieces";
+import { useShown } from "../stations/useShown";
+import { useSurvey } from "../stations/useSurvey";
+import type { JobTools } from "../stations/useJob";
+import { useWide } from "../../ui/useWide";
+import { BoxSheet } from "./BoxSheet";
+import { CablesPart } from "./CablesPart";
+import { Answer } from "./Answer";
+import { KeysPart } from "./KeysPart";
+import { Lists } from "./Lists";
+import { ServiceSheet } from "./ServiceSheet";
+import { TablesPart } from "./TablesPart";
+import { DeviceSheet, PlaceSheet } from "./ThingSheets";
+
+const parts = { here: "What is here", cables: "Cables and sockets", keys: "Keys and passwords", tables: "Tables in and out" } as const;
+
+type Part = keyof typeof parts;
+
+/** What is here, and what does the customer need: typed quickly on the left, the chosen thing or what it adds up to on the right. */
+export default function SurveyStation({ tools }: { tools: JobTools }) {
+  const state = tools.job.data;
+  return state ? <Survey state={state} tools={tools} /> : null;
+}
+
+function Survey({ state, tools }: { state: JobState; tools: JobTools }) {
+  const [{ part, thing }, show] = useShown(["part", "thing"]);
+  const survey = useSurvey(state);
+  const wide = useWide();
+  const sheet = useRef<HTMLDivElement>(null);
+  const chosen: Part = part !== null && part in parts ? (part as Part) : "here";
+  const choose = (id: string | null) => {
+    show({ thing: id });
+    // On a narrow screen the sheet stands below the lists: go there.
+    if (!wide && id !== null) {
+      requestAnimationFrame(() => sheet.current?.focus());
+    }
+  };
+  const picked = thing === null ? null : open(thing, state, survey.data, tools);
+  return (
+    <Box p={{ base: "3", lg: "5" }} pt={{ base: "2", lg: "2" }} maxW="84rem" mx="auto" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="3">
+      <Flex as="nav" aria-label="Parts of the survey" gap="1" wrap="wrap" className="notPrinted">
+        {(Object.keys(parts) as Part[]).map((p) => (
+          <Button key={p} variant={p === chosen ? "act" : "quiet"} aria-current={p === chosen ? "page" : undefined} onClick={() => show({ part: p === "here" ? null : p })}>
+            {parts[p]}
+          </Button>
+        ))}
+      </Flex>
+      <Unseen as="h1">{parts[chosen]}</Unseen>
+      {chosen === "cables" && <CablesPart state={state} view={survey.data} tools={tools} />}
+      {chosen === "keys" && <KeysPart state={state} />}
+      {chosen === "tables" && <TablesPart state={state} tools={tools} />}
+      {chosen === "here" && (
+        <Box display="grid" gap="4" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1.05fr) minmax(0, 1fr)" }} alignItems="start">
+          <Lists state={state} view={survey.data} tools={tools} chosen={thing} choose={choose} />
+          <Box as="aside" aria-label={picked ? "The chosen thing" : "What it adds up to"} ref={sheet} tabIndex={-1} outline="none" bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" p="4" minW="0">
+            {picked && (
+              <Button variant="quiet" mb="1" px="1" onClick={() => choose(null)}>
+                Back to what it adds up to
+              </Button>
+            )}
+            {picked ?? <Answer state={state} view={survey.data} error={survey.error} tools={tools} choose={choose} />}
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** The sheet of something in the survey; null where it is there no more. */
+function open(thing: string, state: JobState, view: Schemas["SurveyView"] | undefined, tools: JobTools): ReactNode {
+  const { site } = state.design;
+  if (thing === "service") {
+    return <ServiceSheet key={site.service.kind} state={state} view={view} tools={tools} />;
+  }
+  const box = site.boxes.find((b) => b.id === thing);
+  if (box) {
+    return <BoxSheet key={thing} box={box} state={state} view={view} tools={tools} />;
+  }
+  const device = site.devices.find((d) => d.id === thing);
+  if (device) {
+    return <DeviceSheet key={thing} device={device} state={state} view={view} tools={tools} />;
+  }
+  const place = site.places?.find((p) => p.id === thing);
+  return place ? <PlaceSheet key={thing} place={place} state={state} tools={tools} /> : null;
+}

@@ -1,0 +1,106 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import { Link } from "react-router";
+import type { Correction, JobState, Schemas } from "../../api/client";
+import { DraftInput } from "../../ui/DraftInput";
+import { NumberInput } from "../../ui/NumberInput";
+import { Select } from "../../ui/controls";
+import { Labelled } from "../../ui/pieces";
+import { Tick } from "../../ui/Tick";
+import { bandWords, deviceWords, keysOf, knownWords, placeWords, wallWords } from "../../ui/words";
+import { WordSelect } from "../../ui/WordSelect";
+import type { JobTools } from "../stations/useJob";
+import { Section, Taking } from "./BoxSheet";
+import { deviceCorrection, known } from "./corrections";
+import { PlaceSelect } from "./pieces";
+
+/** What is known of one of the customer's devices. */
+export function DeviceSheet({ device, state, view, tools }: { device: Schemas["DeviceDocument"]; state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
+  const correct = (parts: Parameters<typeof deviceCorrection>[1]) => tools.correct([deviceCorrection(device, parts)]);
+  const now = (parts: Parameters<typeof deviceCorrection>[1]) => tools.correctNow([deviceCorrection(device, parts)]);
+  const bands = device.bands ?? [];
+  return (
+    <Box display="grid" gap="3">
+      <chakra.h2 fontSize="lg">{device.name}</chakra.h2>
+      <Section title="What it is">
+        <DraftInput label="Name" value={device.name} save={(draft) => correct({ name: draft })} />
+        <WordSelect label="What it is" words={deviceWords} value={device.kind} disabled={tools.busy} onChange={(kind) => now({ kind })} />
+        <DraftInput
+          label="Hardware address"
+          hint={view?.changing.includes(device.id) ? "private: it may change, so a reservation does not hold" : undefined}
+          fontFamily="mono"
+          value={device.hardware ?? ""}
+          save={(draft) => correct({ hardware: draft === "" ? null : draft })}
+        />
+        <PlaceSelect label="Usually in" design={state.design} value={device.place ?? null} disabled={tools.busy} onChange={(place) => now({ place })} />
+        <WordSelect label="Has a socket for a cable" words={knownWords} value={known(device.hasSocket)} disabled={tools.busy} onChange={(hasSocket) => now({ hasSocket })} />
+        <chakra.fieldset border="0">
+          <chakra.legend fontSize="xs" color="muted">
+            Wi-Fi bands that it knows{bands.length === 0 && ", taken to be all"}
+          </chakra.legend>
+          <Flex gap="3" wrap="wrap">
+            {keysOf(bandWords).map((band) => (
+              <Tick key={band} label={bandWords[band]} on={bands.includes(band)} disabled={tools.busy} set={(on) => now({ bands: on ? [...bands, band] : bands.filter((b) => b !== band) })} />
+            ))}
+          </Flex>
+        </chakra.fieldset>
+      </Section>
+      <Box fontSize="sm">
+        <Link to={`../plan?setUp=${state.proof.setUp}&device=${device.id}`} relative="path">
+          How it hangs in the network today
+        </Link>
+      </Box>
+      <Taking what={device.name} id={device.id} tools={tools} />
+    </Box>
+  );
+}
+
+/** Half-typed numbers with a point are a state of the field; what is no number is said by the server. */
+const metres = (draft: string): number | null => {
+  if (draft === "") {
+    return null;
+  }
+  const number = Number(draft.replace(",", "."));
+  if (!Number.isFinite(number)) {
+    throw new Error("Metres such as 4.5 are expected.");
+  }
+  return number;
+};
+
+/** What is known of a place. */
+export function PlaceSheet({ place, state, tools }: { place: Schemas["Place"]; state: JobState; tools: JobTools }) {
+  const set = (parts: Partial<Schemas["Place"]>): Correction => ({ kind: "setPlace", place: { ...place, ...parts } });
+  const length = (key: "lengthMetres" | "widthMetres" | "eastMetres" | "northMetres", label: string, hint?: string) => (
+    <DraftInput label={label} hint={hint} inputMode="decimal" value={place[key]?.toString() ?? ""} save={async (draft) => tools.correct([set({ [key]: metres(draft) })])} />
+  );
+  const buildings = state.design.site.buildings ?? [];
+  return (
+    <Box display="grid" gap="3">
+      <chakra.h2 fontSize="lg">{place.name}</chakra.h2>
+      <Section title="The place">
+        <DraftInput label="Name" value={place.name} save={(draft) => tools.correct([set({ name: draft })])} />
+        <WordSelect label="Sort" words={placeWords} value={place.kind ?? "room"} disabled={tools.busy} onChange={(kind) => tools.correctNow([set({ kind })])} />
+        <NumberInput label="Floor" hint="the ground floor is 0" expected="A whole number is expected; the ground floor is 0." value={place.floor ?? 0} save={(floor) => tools.correct([set({ floor: floor ?? 0 })])} />
+        <WordSelect label="Walls" words={wallWords} value={place.walls ?? "unknown"} disabled={tools.busy} onChange={(walls) => tools.correctNow([set({ walls })])} />
+        {length("lengthMetres", "West to east, in metres")}
+        {length("widthMetres", "South to north, in metres")}
+        {length("eastMetres", "Its western wall from the western corner of the plot", "in metres; cable lengths follow from it")}
+        {length("northMetres", "Its southern wall from the southern corner of the plot", "in metres")}
+        {buildings.length > 0 && (
+          <Labelled label="Building">
+            {(ids) => (
+              <Select {...ids} value={place.building ?? ""} disabled={tools.busy} onChange={(e) => tools.correctNow([set({ building: e.target.value === "" ? null : e.target.value })])}>
+                <option value="">the main house</option>
+                {buildings.slice(1).map((b) => (
+                  <option key={b.id} value={b.id}>
+                    {b.name}
+                  </option>
+                ))}
+              </Select>
+            )}
+          </Labelled>
+        )}
+      </Section>
+      <Taking what={place.name} id={place.id} tools={tools} />
+    </Box>
+  );
+}
