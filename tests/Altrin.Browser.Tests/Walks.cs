@@ -97,7 +97,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
             browser.Field("Design file").SendKeys(broken);
             browser.See("things are wrong with it");
             browser.See("/site/colour");
-            browser.See("allowed: name, naming, service, boxes, devices, needs");
+            browser.See("allowed: name, naming, service, boxes, devices, buildings");
             browser.Field("Design file").SendKeys(Path.Combine(AppContext.BaseDirectory, "samples", "t03-cascade.json"));
             browser.See("Works", Verdict);
             browser.See("Lodger router translates again behind Hall gateway", Verdict);
@@ -114,7 +114,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         browser.Driver.Navigate().GoToUrl(server.Address);
         browser.Type("Name of the home", "Mill cottage");
         browser.Button("Create");
-        browser.See("No gear yet");
+        browser.See("Begin with the box at which the internet comes in");
         browser.Driver.Navigate().GoToUrl(server.Address);
         browser.Type("Search by name", "mill");
         browser.Click("//button[@aria-label='Duplicate Mill cottage']");
@@ -194,7 +194,9 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         { "jobs", "light" }, { "jobs", "dark" }, { "plan", "light" }, { "plan", "dark" }, { "plan?view=list", "light" }, { "plan?view=list&device=kitchen-phone", "dark" },
         { "plan?cable=hall-gateway-lan1-loft-router-wan", "light" }, { "plan?port=hall-gateway/lan4", "dark" }, { "plan?compare=", "light" }, { "plan?compare=", "dark" }, { "proof", "light" }, { "proof", "dark" },
         { "proof?part=addresses", "light" }, { "proof?part=reach&from=loft-console&to=printer", "dark" }, { "proof?part=stand", "light" }, { "proof?part=steps", "dark" },
-        { "proof?part=whatIf&trial=off:hall-gateway", "light" }, { "proof?part=before", "dark" }, { "proof?part=paper", "light" }, { "survey", "light" },
+        { "proof?part=whatIf&trial=off:hall-gateway", "light" }, { "proof?part=before", "dark" }, { "proof?part=paper", "light" },
+        { "survey", "light" }, { "survey", "dark" }, { "survey?thing=hall-gateway", "dark" }, { "survey?thing=old-router", "light" }, { "survey?thing=service", "light" }, { "survey?thing=studio", "dark" }, { "survey?thing=printer", "light" },
+        { "survey?part=cables", "dark" }, { "survey?part=keys", "light" }, { "survey?part=tables", "dark" }, { "shelf", "light" }, { "shelf", "dark" },
     };
 
     /// <summary>axe finds no violation, and nothing that it leaves open is about contrast or names.</summary>
@@ -202,9 +204,9 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     [MemberData(nameof(Views))]
     public void Views_are_accessible(string view, string colours)
     {
-        if (view == "jobs")
+        if (view is "jobs" or "shelf")
         {
-            browser.Driver.Navigate().GoToUrl(server.Address);
+            browser.Driver.Navigate().GoToUrl(view == "jobs" ? server.Address : new Uri(server.Address, view));
         }
         else
         {
@@ -227,6 +229,13 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     [Theory]
     [InlineData("")]
     [InlineData("jobs/1/plan")]
+    [InlineData("jobs/1/survey")]
+    [InlineData("jobs/1/survey?thing=hall-gateway")]
+    [InlineData("jobs/1/survey?thing=service")]
+    [InlineData("jobs/1/survey?part=cables")]
+    [InlineData("jobs/1/survey?part=keys")]
+    [InlineData("jobs/1/survey?part=tables")]
+    [InlineData("shelf")]
     [InlineData("jobs/1/proof")]
     [InlineData("jobs/1/proof?part=addresses")]
     [InlineData("jobs/1/proof?part=reach&from=loft-console&to=printer")]

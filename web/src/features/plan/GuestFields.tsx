@@ -6,6 +6,7 @@ import { NumberInput } from "../../ui/NumberInput";
 import { securityWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import type { BoxSetting } from "../stations/designReading";
+import { SecretField } from "../stations/SecretField";
 import type { JobTools } from "../stations/useJob";
 
 type Guest = Schemas["GuestDocument"];
@@ -46,6 +47,7 @@ export function GuestFields({ box, setting, tools }: { box: string; setting: Box
       <DraftInput label="Pool for guests" fontFamily="mono" {...field("pool")} />
       <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ ...guest, vlan })])} />
       <WordSelect label="Security for guests" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ ...guest, security })])} />
+      {guest.security !== "open" && <SecretField job={tools.id} label="Key for guests" name="guest key" reference={guest.key ?? null} refer={(key) => tools.save([change({ ...guest, key })])} />}
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "setGuest", box, guest: null }])}>
         Take the guest network away
       </Button>

@@ -6,6 +6,7 @@ import { securityWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import { GuestTag } from "./GuestFields";
 import type { BoxSetting } from "../stations/designReading";
+import { SecretField } from "../stations/SecretField";
 import type { JobTools } from "../stations/useJob";
 
 type Name = Schemas["GuestNameDocument"];
@@ -32,6 +33,7 @@ export function PointGuestFields({ box, setting, tools }: { box: string; setting
         <DraftInput label="Name for guests" value={guest.name} save={(draft) => tools.save([change({ ...guest, name: draft })])} attempt={(draft) => tools.attempt(draft === null ? null : [change({ ...guest, name: draft })])} />
         <WordSelect label="Security for guests" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ ...guest, security })])} />
       </Box>
+      {guest.security !== "open" && <SecretField job={tools.id} label="Key for guests" name="guest key" reference={guest.key ?? null} refer={(key) => tools.save([change({ ...guest, key })])} />}
       <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ ...guest, vlan })])} />
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "setPointGuest", box, guest: null }])}>
         Take the name for guests away

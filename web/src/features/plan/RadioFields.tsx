@@ -6,6 +6,7 @@ import { bandWords, securityWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import { Fold } from "../../ui/Fold";
 import { Tick } from "../../ui/Tick";
+import { SecretField } from "../stations/SecretField";
 import type { JobTools } from "../stations/useJob";
 import { type Box as Gear, radioSetting, setUpOf } from "../stations/designReading";
 
@@ -35,6 +36,7 @@ export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: R
         />
         <NumberInput label={`Channel, ${words}`} placeholder="the box chooses" disabled={!radio.on} expected="The number of a channel, such as 36." value={radio.channel ?? null} save={(channel) => tools.save([change({ channel })])} />
         <WordSelect label={`Security, ${words}`} words={securityWords} value={radio.security} disabled={!radio.on || tools.busy} onChange={(security) => tools.act([change({ security })])} />
+        {radio.on && radio.security !== "open" && <SecretField job={tools.id} label={`Key, ${words}`} name={`${radio.name} key`} reference={radio.key ?? null} refer={(key) => tools.save([change({ key })])} />}
       </Box>
       {radio.on && (
         <Fold title={`More of ${words}`} mt="1.5">

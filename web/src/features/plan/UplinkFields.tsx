@@ -8,6 +8,7 @@ import { WordSelect } from "../../ui/WordSelect";
 import { type Box as Gear, type BoxSetting, nameOf, setUpOf } from "../stations/designReading";
 import { Fold } from "../../ui/Fold";
 import { Tick } from "../../ui/Tick";
+import { SecretField } from "../stations/SecretField";
 import type { JobTools } from "../stations/useJob";
 
 type Link = Schemas["UplinkDocument"];
@@ -92,6 +93,7 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
               Take over its key and security
             </Button>
           )}
+          {link.security !== "open" && <SecretField job={tools.id} label="Key that was typed into it" name={`${link.name} key`} reference={link.key ?? null} refer={(key) => tools.save([set({ ...whole(link), key })])} />}
           <WordSelect label="Frames" words={frameWords} value={link.frames} disabled={tools.busy} onChange={(frames) => tools.act([set({ ...whole(link), frames })])} />
           {link.frames === "wds" && (
             <NumberInput label="Its own channel" placeholder="left to chance" expected="The number of a channel, such as 36." value={link.channel ?? null} save={(channel) => tools.save([set({ ...whole(link), channel })])} />

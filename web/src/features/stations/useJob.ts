@@ -33,6 +33,8 @@ export function useJob(id: number, setUp: string | null) {
 
   const take = (state: JobState) => {
     client.setQueryData(key, state);
+    // What was read of the other set-ups is older now: it is read again when it is looked at.
+    void client.invalidateQueries({ queryKey: ["job", id], refetchType: "none", predicate: (q) => JSON.stringify(q.queryKey) !== JSON.stringify(key) });
     void client.invalidateQueries({ queryKey: ["jobs"] });
     setPreview(null);
   };
@@ -122,6 +124,7 @@ export function useJob(id: number, setUp: string | null) {
   );
 
   return {
+    id,
     job,
     preview,
     attempt,
@@ -139,6 +142,12 @@ export function useJob(id: number, setUp: string | null) {
     correct: (corrections: Correction[]) => saving.mutateAsync((params, setUp) => api.POST("/api/jobs/{id}/corrections", { params, body: { setUp, corrections } })),
     /** The same for buttons. */
     correctNow: (corrections: Correction[]) => saving.mutate((params, setUp) => api.POST("/api/jobs/{id}/corrections", { params, body: { setUp, corrections } }), { onError: (e) => setNotice(e.message) }),
+    /** Begins the plan as a copy of what was found; the station that plans shows it from then on. */
+    startPlan: () =>
+      saving.mutate((params, setUp) => api.POST("/api/jobs/{id}/corrections", { params, body: { setUp, corrections: [{ kind: "startPlan" }] } }), {
+        onSuccess: () => void client.invalidateQueries({ queryKey: ["job", id] }),
+        onError: (e) => setNotice(e.message),
+      }),
     /** Takes lines typed quickly into one of the lists of the survey. */
     enter: (list: Schemas["QuickList"], text: string) => saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/enter", { params, body: { list, text } })),
     /** Reads a table into the survey. */

@@ -15,7 +15,7 @@ import { setUpOf, type Box as Gear } from "../stations/designReading";
 import type { JobTools } from "../stations/useJob";
 import { boxCorrection, known, placeOf } from "./corrections";
 import { PlaceSelect } from "./pieces";
-import { SecretField } from "./SecretField";
+import { SecretField } from "../stations/SecretField";
 
 /** What the label says, in the order in which labels say it, and what is known of the box beyond that. */
 export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {

@@ -21,8 +21,8 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
   const { runs = [], sockets = [], places = [] } = { runs: design.site.runs ?? [], sockets: design.site.sockets ?? [], places: design.site.places ?? [] };
   const socketName = (id: string) => sockets.find((s) => s.id === id)?.name ?? id;
   return (
-    <Box display="grid" gap="4">
-      <Card as="section" aria-label="Cables">
+    <Box display="grid" gap="4" gridTemplateColumns="minmax(0, 1fr)">
+      <Card as="section" aria-label="Cables" minW="0">
         <chakra.h2 fontSize="lg">Cables that are plugged in</chakra.h2>
         <Box fontSize="sm" color="muted" mb="2">
           Where a length was not measured it is estimated from the rooms: along the walls, down to the sockets, a tenth more, and a lead at each end. They are plugged in on the <Link to={`../plan?setUp=${state.proof.setUp}`} relative="path">drawing of what was found</Link>.

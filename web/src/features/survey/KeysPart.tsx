@@ -3,13 +3,13 @@ import { api, unwrap, type JobState } from "../../api/client";
 import { Mono } from "../../ui/controls";
 import { secretWords } from "../../ui/words";
 import { Asked } from "../stations/Asked";
-import { SecretTyping, SecretValue, useSecrets } from "./SecretField";
+import { SecretTyping, SecretValue, useSecrets } from "../stations/SecretField";
 
 /** Every key and password of the home: where it is used and how it stands; values are shown only on request. */
 export function KeysPart({ state }: { state: JobState }) {
   const secrets = useSecrets(state.job.id);
   return (
-    <Box display="grid" gap="3" maxW="64rem">
+    <Box display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)" maxW="64rem">
       <Box>
         Keys and passwords are kept encrypted, apart from the design. They are left out of exports unless a file is asked for that holds them. The key ring that opens them lies in the same data folder: this protects files that are passed on, not a stolen laptop.
       </Box>

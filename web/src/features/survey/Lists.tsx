@@ -50,7 +50,7 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
   const next = (list: List) => document.getElementById(quickId(order[(order.indexOf(list) + 1) % order.length] ?? "service"))?.focus();
   const field = (list: List, label: string, example: string) => <QuickField list={list} label={label} example={example} state={state} tools={tools} first={empty && list === "service"} next={() => next(list)} />;
   const row = (id: string, name: string, facts: ReactNode, remove = true) => (
-    <Flex as="li" key={id} align="center" gap="1">
+    <Flex as="li" key={id} align="center" gap="1" css={{ breakInside: "avoid" }}>
       <Row aria-pressed={chosen === id} onClick={() => choose(id)}>
         <chakra.span fontWeight="600">{name}</chakra.span> <chakra.span color="muted" fontSize="sm">{facts}</chakra.span>
       </Row>
@@ -107,17 +107,13 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
         <Box as="ul" columnCount={{ base: 1, sm: site.devices.length > 5 ? 2 : 1 }} columnGap="4">
           {site.devices.map((d) => {
             const Icon = deviceIcons[d.kind];
-            return (
-              <Box key={d.id} css={{ breakInside: "avoid" }}>
-                {row(
-                  d.id,
-                  d.name,
-                  <>
-                    <Icon size={14} aria-hidden style={{ display: "inline", verticalAlign: "-2px" }} /> {hanging(design, d.id)}
-                    {d.place && ` · ${placeName(design, d.place)}`}
-                  </>,
-                )}
-              </Box>
+            return row(
+              d.id,
+              d.name,
+              <>
+                <Icon size={14} aria-hidden style={{ display: "inline", verticalAlign: "-2px" }} /> {hanging(design, d.id)}
+                {d.place && ` · ${placeName(design, d.place)}`}
+              </>,
             );
           })}
         </Box>

@@ -10,7 +10,7 @@ import { WordSelect } from "../../ui/WordSelect";
 import type { JobTools } from "../stations/useJob";
 import { Section } from "./BoxSheet";
 import { lineOf, serviceCorrection } from "./corrections";
-import { SecretField } from "./SecretField";
+import { SecretField } from "../stations/SecretField";
 
 const kinds: Record<Schemas["ServiceKind"], string> = {
   unknown: "not asked",

@@ -1,4 +1,5 @@
 import { ChakraProvider } from "@chakra-ui/react";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { fireEvent, render, screen } from "@testing-library/react";
 import type { ReactElement } from "react";
 import { describe, expect, it, vi } from "vitest";
@@ -52,10 +53,15 @@ const proof = {
 function tools() {
   const act = vi.fn<(changes: Change[]) => void>();
   const save = vi.fn<(changes: Change[]) => Promise<void>>().mockResolvedValue();
-  return { act, save, given: { act, busy: false, save, attempt: vi.fn() } as unknown as JobTools };
+  return { act, save, given: { id: 1, act, busy: false, save, attempt: vi.fn() } as unknown as JobTools };
 }
 
-const show = (element: ReactElement) => render(<ChakraProvider value={system}>{element}</ChakraProvider>);
+const show = (element: ReactElement) =>
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <ChakraProvider value={system}>{element}</ChakraProvider>
+    </QueryClientProvider>,
+  );
 
 const choose = (label: string | RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
 

@@ -27,7 +27,7 @@ export function SecretValue({ job, reference, name }: { job: number; reference: 
   const failed = (e: Error) => setSaid(e.message);
   return (
     <Flex gap="1.5" align="center" wrap="wrap">
-      <Mono whiteSpace="normal" css={{ overflowWrap: "anywhere" }} aria-label={shown === null ? `${name}: hidden` : undefined}>
+      <Mono whiteSpace="normal" css={{ overflowWrap: "anywhere" }} aria-hidden={shown === null || undefined}>
         {shown ?? "••••••••"}
       </Mono>
       <Button variant="quiet" px="2" aria-pressed={shown !== null} aria-label={`${shown === null ? "Show" : "Hide"}: ${name}`} onClick={() => (shown === null ? ask(job, reference).then((s) => setShown(s.value), failed) : setShown(null))}>

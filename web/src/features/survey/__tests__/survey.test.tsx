@@ -1,0 +1,191 @@
+import { ChakraProvider } from "@chakra-ui/react";
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { fireEvent, render, screen, waitFor } from "@testing-library/react";
+import type { ReactElement } from "react";
+import { MemoryRouter } from "react-router";
+import { afterEach, describe, expect, it, vi } from "vitest";
+import type { Correction, JobState, Schemas } from "../../../api/client";
+import { system } from "../../../ui/theme";
+import { demo } from "../../__tests__/demo";
+import { profileRows } from "../../shelf/ProfileFacts";
+import { SecretField } from "../../stations/SecretField";
+import type { JobTools } from "../../stations/useJob";
+import { Answer } from "../Answer";
+import { boxCorrection, serviceCorrection } from "../corrections";
+import { QuickField } from "../QuickField";
+import { PlaceSheet } from "../ThingSheets";
+
+const { design, proof } = demo();
+const state = { job: { id: 7 }, version: 1, revision: 3, setUps: ["found"], design, proof } as unknown as JobState;
+const answers: Record<string, unknown> = {};
+
+/** What is there by the making of the demo home. */
+function there<T>(item: T | undefined): T {
+  if (item === undefined) {
+    throw new Error("The demo home has changed.");
+  }
+  return item;
+}
+
+/** Answers by the end of the address; anything else is not there. */
+function serve() {
+  const asked: { method: string; path: string; body: unknown }[] = [];
+  vi.stubGlobal("fetch", async (request: Request) => {
+    const path = new URL(request.url).pathname;
+    asked.push({ method: request.method, path, body: request.body ? ((await request.json()) as unknown) : null });
+    const key = Object.keys(answers).find((k) => path.endsWith(k));
+    return new Response(JSON.stringify(key === undefined ? { type: "urn:altrin:problem:not-found", title: "Not there.", status: 404 } : answers[key]), { status: key === undefined ? 404 : 200, headers: { "content-type": "application/json" } });
+  });
+  return asked;
+}
+
+afterEach(() => {
+  vi.unstubAllGlobals();
+  Object.keys(answers).forEach((k) => Reflect.deleteProperty(answers, k));
+});
+
+const show = (element: ReactElement) =>
+  render(
+    <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+      <ChakraProvider value={system}>
+        <MemoryRouter>{element}</MemoryRouter>
+      </ChakraProvider>
+    </QueryClientProvider>,
+  );
+
+describe("A quick line", () => {
+  const field = (enter: JobTools["enter"], next = vi.fn()) => {
+    show(<QuickField list="places" label="Places" example="Kitchen" state={state} tools={{ enter } as unknown as JobTools} first={false} next={next} />);
+    return screen.getByLabelText<HTMLInputElement>("Places");
+  };
+
+  it("is read while it is typed and taken on Enter, without waiting for the answer", async () => {
+    answers["/survey/read"] = [{ line: 1, parts: [{ text: "Hall", means: "a name" }, { text: "4x", means: null }], error: "'4x' is not understood", column: 7 }] satisfies Schemas["QuickLine"][];
+    serve();
+    const enter = vi.fn().mockReturnValue(new Promise(() => undefined));
+    const input = field(enter);
+    fireEvent.change(input, { target: { value: "Hall, 4x" } });
+    expect(await screen.findByText("a name")).toBeVisible();
+    // What is still being typed is no error.
+    expect(screen.queryByText("'4x' is not understood")).toBeNull();
+    fireEvent.keyDown(input, { key: "Enter" });
+    expect(enter).toHaveBeenCalledWith("places", "Hall, 4x");
+    expect(input.value).toBe("");
+  });
+
+  it("comes back with the reason where it is refused, and is mended in its field", async () => {
+    serve();
+    const input = field(vi.fn().mockRejectedValue(new Error("'huge' is not understood here")));
+    fireEvent.change(input, { target: { value: "Hall, huge" } });
+    fireEvent.keyDown(input, { key: "Enter" });
+    expect(await screen.findByText("'huge' is not understood here")).toBeVisible();
+    fireEvent.click(screen.getByText("Mend it"));
+    expect(input.value).toBe("Hall, huge");
+    expect(screen.queryByRole("alert")).toBeNull();
+  });
+
+  it("goes on to the next list when it is empty, and takes a pasted list as it is", () => {
+    serve();
+    const [enter, next] = [vi.fn().mockResolvedValue(undefined), vi.fn()];
+    const input = field(enter, next);
+    fireEvent.keyDown(input, { key: "Enter" });
+    expect(next).toHaveBeenCalledOnce();
+    fireEvent.paste(input, { clipboardData: { getData: () => "Hall\nStudy" } });
+    expect(enter).toHaveBeenCalledWith("places", "Hall\nStudy");
+  });
+});
+
+describe("A key", () => {
+  it("is shown only when asked for, and typed without being kept in the page", async () => {
+    answers["/secrets"] = [{ reference: "wifi-key", state: "held", uses: [] }];
+    answers["/shown"] = { value: "tamu4-riwe7" };
+    const asked = serve();
+    const refer = vi.fn().mockResolvedValue(undefined);
+    show(<SecretField job={7} label="Wi-Fi key" name="wifi key" reference="wifi-key" refer={refer} />);
+    fireEvent.click(await screen.findByRole("button", { name: "Show: Wi-Fi key" }));
+    expect(await screen.findByText("tamu4-riwe7")).toBeVisible();
+    expect(asked.find((a) => a.path.endsWith("/shown"))?.method).toBe("POST");
+    fireEvent.click(screen.getByRole("button", { name: "Hide: Wi-Fi key" }));
+    expect(screen.queryByText("tamu4-riwe7")).toBeNull();
+    fireEvent.click(screen.getByRole("button", { name: "None: Wi-Fi key" }));
+    expect(refer).toHaveBeenCalledWith(null);
+  });
+
+  it("that is typed gives its reference on and is forgotten", async () => {
+    answers["/secrets"] = { reference: "wifi-key" };
+    const asked = serve();
+    const refer = vi.fn().mockResolvedValue(undefined);
+    show(<SecretField job={7} label="Wi-Fi key" name="wifi key" reference={null} refer={refer} />);
+    const input = screen.getByLabelText<HTMLInputElement>("Wi-Fi key");
+    fireEvent.change(input, { target: { value: "kiln-and-wheel" } });
+    fireEvent.keyDown(input, { key: "Enter" });
+    await waitFor(() => expect(refer).toHaveBeenCalledWith("wifi-key"));
+    await waitFor(() => expect(input.value).toBe(""));
+    expect(asked.find((a) => a.method === "POST")?.body).toEqual({ value: "kiln-and-wheel", name: "wifi key" });
+    fireEvent.click(screen.getByRole("button", { name: "Make one: Wi-Fi key" }));
+    await waitFor(() => expect(asked.filter((a) => a.method === "POST").at(-1)?.body).toEqual({ value: null, name: "wifi key" }));
+  });
+});
+
+describe("Corrections", () => {
+  const box = there(design.site.boxes[0]);
+
+  it("carry everything that is not corrected", () => {
+    expect(boxCorrection(box, { name: "Gateway" }, { firmware: "5" })).toMatchObject({ kind: "setBox", name: "Gateway", hardware: box.hardware, label: { address: "192.168.8.1/24", firmware: "5", mended: "yes" } });
+    expect(serviceCorrection(design.site.service, { downMbps: 900 })).toMatchObject({ service: { kind: "publicDynamic", downMbps: 900, upMbps: 50, access: "fibre", handOff: "hall-gateway", line: { login: "no" } } });
+    expect(serviceCorrection(design.site.service, { kind: "publicFixed", address: "203.0.113.4/24", gateway: "203.0.113.1" })).toMatchObject({ service: { kind: "publicFixed", gateway: "203.0.113.1", upMbps: 50 } });
+  });
+
+  it("of a place keep its other numbers, and text that is no number stays in its field", async () => {
+    const correct = vi.fn<(corrections: Correction[]) => Promise<void>>().mockResolvedValue();
+    const place = there(design.site.places?.[0]);
+    show(<PlaceSheet place={place} state={state} tools={{ correct, busy: false } as unknown as JobTools} />);
+    const input = screen.getByLabelText<HTMLInputElement>("West to east, in metres");
+    fireEvent.change(input, { target: { value: "wide" } });
+    fireEvent.blur(input);
+    expect(await screen.findByText("Metres such as 4.5 are expected.")).toBeVisible();
+    expect(correct).not.toHaveBeenCalled();
+    fireEvent.change(input, { target: { value: "4,5" } });
+    fireEvent.blur(input);
+    await waitFor(() => expect(correct).toHaveBeenCalledWith([{ kind: "setPlace", place: { ...place, lengthMetres: 4.5 } }]));
+  });
+});
+
+describe("What it adds up to", () => {
+  const view: Schemas["SurveyView"] = {
+    answer: { kind: "oneCable", sentence: "One cable to Study is enough.", reasons: ["Study is far."] },
+    gaps: [{ subject: "hall-gateway", what: "Its label is not read.", how: "Turn it over." }],
+    spares: [{ box: "old-router", worth: "leave", for: "leave it off", reasons: ["It is a relic."] }],
+    ways: [],
+    cables: [],
+    newer: [],
+    service: "fibre",
+    needs: [],
+    changing: [],
+  };
+
+  it("says the answer, what is not known with how to find out, and why a box is left off", () => {
+    const [choose, startPlan] = [vi.fn(), vi.fn()];
+    show(<Answer state={state} view={view} error={null} tools={{ busy: false, startPlan } as unknown as JobTools} choose={choose} />);
+    expect(screen.getByRole("heading", { name: "One cable to Study is enough." })).toBeVisible();
+    fireEvent.click(screen.getByText("Its label is not read."));
+    expect(choose).toHaveBeenCalledWith("hall-gateway");
+    expect(screen.getByText("It is a relic.")).toBeVisible();
+    fireEvent.click(screen.getByText("Start the plan from what was found"));
+    expect(startPlan).toHaveBeenCalledOnce();
+  });
+
+  it("offers the comparison once there is a plan", () => {
+    show(<Answer state={{ ...state, setUps: ["found", "planned"] }} view={view} error={null} tools={{ busy: false } as unknown as JobTools} choose={vi.fn()} />);
+    expect(screen.getByRole("link").getAttribute("href")).toContain("before=3.found&after=3.planned");
+  });
+
+  it("a kind's facts leave out what was not found out", () => {
+    const old = there(design.site.boxes.find((b) => b.id === "old-router"));
+    const rows = new Map(profileRows(old.profile));
+    expect(rows.get("Reset")).toEqual(["pin hole, held 30 s"]);
+    expect(rows.get("By itself")).toContain("uses a leased address untried");
+    expect(rows.has("Kit")).toBe(false);
+    expect(new Map(profileRows(there(design.site.boxes[0]).profile)).has("Lights")).toBe(false);
+  });
+});
