@@ -143,9 +143,9 @@ internal sealed class LinkMap
         {
             return null;
         }
-        var whole = Cabling.Of(_network.Design, cable);
+        var (medium, pairs) = Cabling.Carrier(_network.Design, cable);
         var ports = new[] { Speed(link.A), Speed(link.B) }.Min();
-        return new[] { ports, MediumRates.AtMost(whole.Medium, ports), whole is { Pairs: 2, IsCopper: true } or { Pairs: 2, Medium: Medium.Unknown } ? MediumRates.TwoPairs : null }.Min();
+        return new[] { ports, MediumRates.AtMost(medium, ports), MediumRates.ByPairs(medium, pairs) }.Min();
     }
 
     private int? Speed(PortRef end) => _network.Design.Box(end.Owner)?.Profile.Port(end.Port)?.SpeedMbps;
@@ -156,6 +156,9 @@ public static class MediumRates
 {
     /// <summary>What two pairs carry: 100BASE-TX needs no more, 1000BASE-T needs all four (IEEE 802.3, clauses 25 and 40, from memory).</summary>
     public const int TwoPairs = 100;
+
+    /// <summary>What a lead carries at most by its pairs, in Mb/s; null where they say nothing. What nobody looked at is taken for copper.</summary>
+    public static int? ByPairs(Medium medium, int? pairs) => (medium, pairs) is (Medium.Unknown or Medium.Cat5 or Medium.Cat5e or Medium.Cat6 or Medium.Cat6a, 2) ? TwoPairs : null;
 
     /// <summary>
     /// Nominal rate of a copper run of up to 100 m: 1000BASE-T on category 5, 2.5GBASE-T on 5e, 5GBASE-T on 6, 10GBASE-T on 6A

@@ -20,7 +20,7 @@ public sealed record CableCheck(string Cable, double? LengthMetres, bool Estimat
     {
         var fact = Cabling.Of(design, cable);
         var ports = new[] { cable.A, cable.B }.Select(e => design.Box(e.Owner)?.Profile.Port(e.Port)?.SpeedMbps).OfType<int>().DefaultIfEmpty(int.MaxValue).Min();
-        int? medium = fact.Pairs == 2 && (fact.IsCopper || fact.Medium == Medium.Unknown) ? MediumRates.TwoPairs : MediumRates.AtMost(fact.Medium, ports == int.MaxValue ? null : ports);
+        int? medium = MediumRates.ByPairs(fact.Medium, fact.Pairs) ?? MediumRates.AtMost(fact.Medium, ports == int.MaxValue ? null : ports);
         var trouble = new List<string>();
         if ((fact.IsCopper || fact.Medium == Medium.Unknown) && fact.LengthMetres > Cabling.LongestChannelMetres)
         {

@@ -42,10 +42,9 @@ public static class Cabling
     /// <summary>What is known of a cable.</summary>
     public static CablingFact Of(Design design, Cable cable)
     {
-        var run = cable.Run is null ? null : design.Site.Runs.FirstOrDefault(r => r.Id == cable.Run);
+        var run = RunOf(design, cable);
         var (from, to) = (PlaceOf(design, cable.A), PlaceOf(design, cable.B));
-        var medium = run is null ? cable.Medium : Weaker(run.Medium, cable.Medium);
-        int? pairs = run is null ? cable.Pairs : cable.Pairs == 2 || run.Pairs == 2 ? 2 : cable.Pairs is null || run.Pairs is null ? null : 4;
+        var (medium, pairs) = Carrier(design, cable);
         var measured = run is null ? cable.LengthMetres : run.LengthMetres + (cable.LengthMetres ?? 2 * LeadMetres);
         if (measured is not null || from is null || to is null)
         {
@@ -55,9 +54,14 @@ public static class Cabling
         return new(cable.Id, medium, pairs, length, true, bound, from, to);
     }
 
+    /// <summary>What carries a cable all through, and by how many pairs; null where not looked at.</summary>
+    public static (Medium Medium, int? Pairs) Carrier(Design design, Cable cable) =>
+        RunOf(design, cable) is not { } run ? (cable.Medium, cable.Pairs)
+        : (Weaker(run.Medium, cable.Medium), cable.Pairs == 2 || run.Pairs == 2 ? 2 : cable.Pairs is null || run.Pairs is null ? null : 4);
+
     /// <summary>Where an end is: the place of the box in this set-up, or of the device; null where not noted.</summary>
-    public static Place? PlaceOf(Design design, PortRef end) =>
-        design.Site.Place(design.SetUp.Boxes.FirstOrDefault(b => b.Box == end.Owner)?.Place ?? design.Device(end.Owner)?.Place);
+    public static Place? PlaceOf(Design design, PortRef end) => design.Site.Places.Count == 0 ? null
+        : design.Site.Place(design.SetUp.Boxes.FirstOrDefault(b => b.Box == end.Owner)?.Place ?? design.Device(end.Owner)?.Place);
 
     /// <summary>
     /// How long a cable from one place to another gets, in metres: along the walls from middle to middle, down to a socket at each end,
@@ -86,6 +90,8 @@ public static class Cabling
     /// <summary>From one floor to the next in the building of a place, in metres.</summary>
     public static double Storey(Site site, Place place) =>
         (place.Building is not null ? site.Buildings.FirstOrDefault(b => b.Id == place.Building) : site.Buildings is [var main, ..] ? main : null)?.StoreyHeightMetres ?? Building.UsualStoreyMetres;
+
+    private static CableRun? RunOf(Design design, Cable cable) => cable.Run is null ? null : design.Site.Runs.FirstOrDefault(r => r.Id == cable.Run);
 
     private static (double X, double Y)? Middle(Place place) =>
         place is { EastMetres: { } x, NorthMetres: { } y } ? (x + ((place.LengthMetres ?? 0) / 2), y + ((place.WidthMetres ?? 0) / 2)) : null;
