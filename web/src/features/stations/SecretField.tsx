@@ -101,14 +101,14 @@ export function SecretTyping({ job, label, save, done, make = true }: { job: num
   );
 }
 
-/** A key or password that something uses by reference. */
-export function SecretField({ job, label, name, reference, refer }: { job: number; label: string; name: string; reference: string | null; refer: (reference: string | null) => Promise<unknown> }) {
+/** A key or password that something uses by reference. What is read off a label is not made. */
+export function SecretField({ job, label, name, reference, refer, make = true }: { job: number; label: string; name: string; reference: string | null; refer: (reference: string | null) => Promise<unknown>; make?: boolean }) {
   const secrets = useSecrets(job);
   const [typing, setTyping] = useState(false);
   const state = reference === null ? null : (secrets.data?.find((s) => s.reference === reference)?.state ?? "notTyped");
   const keep = async (value: string | null) => refer((await unwrap(api.POST("/api/jobs/{id}/secrets", { params: { path: { id: job } }, body: { value, name } }))).reference);
   if (reference === null || typing) {
-    return <SecretTyping job={job} label={label} save={keep} done={() => setTyping(false)} />;
+    return <SecretTyping job={job} label={label} make={make} save={keep} done={() => setTyping(false)} />;
   }
   if (state !== "held") {
     return <SecretTyping job={job} label={`${label}: ${secretWords[state ?? "notTyped"]}`} make={false} save={(value) => unwrap(api.PUT("/api/jobs/{id}/secrets/{reference}", { params: { path: { id: job, reference } }, body: { value: value ?? "" } }))} />;

@@ -50,9 +50,9 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
         <DraftInput label="Address of its page" hint={box.profile.factoryAddress && !label.address ? `its kind: ${box.profile.factoryAddress}` : undefined} fontFamily="mono" value={address} save={(draft) => correct({}, { address: draft === "" ? null : draft.includes("/") ? draft : `${draft}/${prefix}` })} />
         <DraftInput label="Mask" hint={address === "" ? "taken to be /24 until it is read" : "as printed, such as 255.255.255.0"} fontFamily="mono" disabled={address === ""} value={address === "" ? "" : `/${prefix}`} save={(draft) => correct({}, { address: `${address}/${draft.replace(/^\//, "")}` })} />
         {text("login", "Name to log in with")}
-        <SecretField job={state.job.id} label="Password to log in with" name={`${box.id} label password`} reference={label.password ?? null} refer={(reference) => correct({}, { password: reference })} />
+        <SecretField job={state.job.id} label="Password to log in with" make={false} name={`${box.id} label password`} reference={label.password ?? null} refer={(reference) => correct({}, { password: reference })} />
         {text("wifiName", "Wi-Fi name")}
-        <SecretField job={state.job.id} label="Wi-Fi key" name={`${box.id} label key`} reference={label.wifiKey ?? null} refer={(reference) => correct({}, { wifiKey: reference })} />
+        <SecretField job={state.job.id} label="Wi-Fi key" make={false} name={`${box.id} label key`} reference={label.wifiKey ?? null} refer={(reference) => correct({}, { wifiKey: reference })} />
         <DraftInput label="Hardware address" fontFamily="mono" value={box.hardware ?? ""} save={(draft) => correct({ hardware: draft === "" ? null : draft })} />
         <DraftInput label="Of its outer side" fontFamily="mono" value={box.wanHardware ?? ""} save={(draft) => correct({ wanHardware: draft === "" ? null : draft })} />
         <DraftInput label="Of its radio" fontFamily="mono" value={label.radioHardware ?? ""} save={(draft) => correct({}, { radioHardware: draft === "" ? null : draft })} />

@@ -82,7 +82,7 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
         {line.login === "yes" && (
           <>
             <DraftInput label="Name to log in with" value={line.account ?? ""} save={(draft) => correct({ line: { ...line, account: draft === "" ? null : draft } })} />
-            <SecretField job={state.job.id} label="Password of the login" name="line password" reference={line.password ?? null} refer={(password) => correct({ line: { ...line, password } })} />
+            <SecretField job={state.job.id} label="Password of the login" make={false} name="line password" reference={line.password ?? null} refer={(password) => correct({ line: { ...line, password } })} />
           </>
         )}
         {line.tagged === "yes" && <NumberInput label="Which tag" expected="A tag from 1 to 4094 is expected." value={line.tag ?? null} save={(tag) => correct({ line: { ...line, tag } })} />}
