@@ -34,7 +34,8 @@ internal static class DesignReader
             [.. site.Needs.Select((n, i) => NeedReader.Read(n, site, $"/site/needs/{i}", errors))])
         {
             Buildings = site.Buildings ?? [],
-            Places = site.Places ?? [],
+            // The main house is meant where none is named.
+            Places = [.. (site.Places ?? []).Select(p => site.Buildings is [var main, ..] && p.Building == main.Id ? p with { Building = null } : p)],
             Sockets = site.Sockets ?? [],
             Runs = site.Runs ?? [],
         };

@@ -4,18 +4,22 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Surveys;
 
-/// <summary>Notes or corrects a building; an empty id is made of its name. The first one noted is the main house.</summary>
+/// <summary>
+/// Notes or corrects a building; an empty id is made of its name. The first one that is noted stands beside the main house, which
+/// comes along with it.
+/// </summary>
 public sealed record SetBuilding(Building Building) : Correction
 {
     /// <inheritdoc/>
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
     {
-        var building = Building.Id.Length > 0 ? Building : Building with { Id = Slugs.Of(Building.Name, home.Site.Uses, "building") };
+        var building = Building.Id.Length > 0 ? Building : Building with { Id = Slugs.Of(Building.Name, id => home.Site.Uses(id) || id == "main-house", "building") };
+        IReadOnlyList<Building> before = home.Site.Buildings.Count > 0 ? home.Site.Buildings : [new(Slugs.Of("Main house", home.Site.Uses, "house"), "Main house") { SameSupply = Known.Yes }];
         return Edit.Unless(
             Given.WrongName(building.Name)
             ?? (building.StoreyHeightMetres is < 1.5 or > 10 ? "A storey is 1.5 to 10 metres high." : null)
             ?? (home.Site.Buildings.Count >= 20 && home.Site.Buildings.All(b => b.Id != building.Id) ? "At most 20 buildings are kept." : null),
-            home.With(home.Site with { Buildings = Given.With(home.Site.Buildings, building, b => b.Id) }));
+            home.With(home.Site with { Buildings = Given.With(before, building, b => b.Id) }));
     }
 
     /// <inheritdoc/>
@@ -29,6 +33,8 @@ public sealed record SetPlace(Place Place) : Correction
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
     {
         var place = (Place.Id.Length > 0 ? Place : Place with { Id = Slugs.Of(Place.Name, home.Site.Uses, "place") }) with { Name = Place.Name.Trim() };
+        // The main house is meant where none is named.
+        place = home.Site.Buildings is [var main, ..] && place.Building == main.Id ? place with { Building = null } : place;
         return Edit.Unless(
             Given.WrongName(place.Name)
             ?? (place.Floor is < -5 or > 50 ? "Floors are counted from -5 to 50; the ground floor is 0." : null)
@@ -89,6 +95,10 @@ public sealed record Remove(string Id) : Correction
         if (!home.Site.Uses(Id))
         {
             return Parsed<HomeFile>.Fail($"There is nothing called '{Ipv4Address.Shown(Id)}'.");
+        }
+        if (home.Site.Buildings is [var main, _, ..] && main.Id == Id)
+        {
+            return Parsed<HomeFile>.Fail($"{main.Name} is the main house; it stays while another building is noted.");
         }
         var site = home.Site;
         var runs = site.Runs.Where(r => r.Id != Id && r.A != Id && r.B != Id).ToList();

@@ -128,6 +128,16 @@ public sealed class CorrectionTests
     }
 
     [Fact]
+    public void A_second_building_brings_the_main_house_along()
+    {
+        var home = Apply(Of(Home.WithGateway().Design), new SetBuilding(new("", "Barn")), new SetPlace(new("", "Hay loft") { Building = "barn" }), new SetPlace(new("", "Hall") { Building = "main-house" }));
+        Assert.Equal(["main-house", "barn"], home.Site.Buildings.Select(b => b.Id));
+        Assert.Equal(["barn", null], home.Site.Places.Select(p => p.Building));
+        Assert.Contains("it stays", Refused(home, new Remove("main-house")), StringComparison.Ordinal);
+        Assert.Null(Apply(home, new Remove("barn")).Site.Places[0].Building);
+    }
+
+    [Fact]
     public void A_key_can_be_read_out_and_is_strong()
     {
         var dice = new Random(5);

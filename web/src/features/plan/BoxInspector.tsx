@@ -2,10 +2,11 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { Design } from "../../api/client";
 import { Card, Labelled } from "../../ui/pieces";
 import { modeWords } from "../../ui/words";
+import { PlaceSelect } from "../stations/PlaceSelect";
 import type { JobTools } from "../stations/useJob";
 import { Cables } from "./Cables";
 import type { Box as Gear, BoxSetting } from "../stations/designReading";
-import { HostAddressFields } from "./HostAddressFields";
+import { HostAddressFields } from "../stations/HostAddressFields";
 import { PointGuestFields } from "./PointGuestFields";
 import { RadioFields } from "./RadioFields";
 import { RouterFields } from "./RouterFields";
@@ -42,6 +43,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
             </Select>
           )}
         </Labelled>
+        {setting && (design.site.places?.length ?? 0) > 0 && <PlaceSelect label="Stands in" design={design} value={setting.place ?? null} disabled={tools.busy} onChange={(place) => tools.act([{ kind: "standIn", box: box.id, place }])} />}
         {setting?.mode === "router" && <RouterFields box={box} setting={setting} design={design} tools={tools} />}
         {(setting?.mode === "repeater" || setting?.mode === "wirelessBridge") && <UplinkFields box={box} setting={setting} design={design} tools={tools} />}
         {setting?.mode === "router" && box.profile.radios.length > 0 && <RouterUplink box={box} setting={setting} design={design} tools={tools} />}

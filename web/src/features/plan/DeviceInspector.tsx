@@ -5,7 +5,7 @@ import { Said } from "../../ui/Said";
 import type { JobTools } from "../stations/useJob";
 import { Cables } from "./Cables";
 import { addressText, factsOf, nameOf, setUpOf } from "../stations/designReading";
-import { HostAddressFields } from "./HostAddressFields";
+import { HostAddressFields } from "../stations/HostAddressFields";
 import { Button, Mono, Select } from "../../ui/controls";
 
 interface Props {

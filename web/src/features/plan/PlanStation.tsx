@@ -8,7 +8,7 @@ import { Button } from "../../ui/controls";
 import { AddressRule } from "../rule/AddressRule";
 import { useWide } from "../../ui/useWide";
 import type { JobTools } from "../stations/useJob";
-import { StartPlan } from "../survey/Answer";
+import { StartPlan } from "../stations/StartPlan";
 import { choiceOf, withChoice, type Choice } from "../terraces/choice";
 import type { Patching } from "../terraces/Terraces";
 import { BoxInspector } from "./BoxInspector";

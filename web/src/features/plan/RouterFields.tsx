@@ -6,7 +6,7 @@ import type { JobTools } from "../stations/useJob";
 import { type Box as Gear, type BoxSetting, hardwareName } from "../stations/designReading";
 import { GuestFields } from "./GuestFields";
 import { HandingFields } from "./HandingFields";
-import { HostAddressFields } from "./HostAddressFields";
+import { HostAddressFields } from "../stations/HostAddressFields";
 import { Kept } from "./Kept";
 import { LineFields, PassOn } from "./LineFields";
 import { PassingFields } from "./PassingFields";

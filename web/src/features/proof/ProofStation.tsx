@@ -1,7 +1,7 @@
-import { Box, Flex } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import type { JobState } from "../../api/client";
-import { Button } from "../../ui/controls";
+import { Parts } from "../../ui/Parts";
 import type { JobTools } from "../stations/useJob";
 import { AddressBook } from "./AddressBook";
 import { BeforeAfter } from "./BeforeAfter";
@@ -37,13 +37,7 @@ export default function ProofStation({ tools }: { tools: JobTools }) {
   const chosen: Part = part !== null && part in parts ? (part as Part) : "verdict";
   return (
     <Box p={{ base: "3", lg: "5" }} pt={{ base: "2", lg: "2" }} maxW="84rem" mx="auto" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="4">
-      <Flex as="nav" aria-label="Parts of the proof" gap="1" wrap="wrap" className="notPrinted">
-        {(Object.keys(parts) as Part[]).map((p) => (
-          <Button key={p} variant={p === chosen ? "act" : "quiet"} aria-current={p === chosen ? "page" : undefined} onClick={() => show({ part: p === "verdict" ? null : p })}>
-            {parts[p]}
-          </Button>
-        ))}
-      </Flex>
+      <Parts label="Parts of the proof" parts={parts} chosen={chosen} show={(p) => show({ part: p })} />
       {chosen !== "verdict" && chosen !== "paper" && (
         <Unseen as="h1">{parts[chosen]}</Unseen>
       )}

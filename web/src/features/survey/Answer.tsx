@@ -5,6 +5,7 @@ import { Button } from "../../ui/controls";
 import { Trouble, Waiting } from "../../ui/pieces";
 import { worthWords } from "../../ui/words";
 import { nameOf } from "../stations/designReading";
+import { StartPlan } from "../stations/StartPlan";
 import type { JobTools } from "../stations/useJob";
 
 interface Props {
@@ -83,14 +84,5 @@ export function Answer({ state, view, error, tools, choose }: Props) {
         </Box>
       )}
     </Box>
-  );
-}
-
-/** Begins the plan as a copy of what was found. */
-export function StartPlan({ tools, main = true }: { tools: JobTools; main?: boolean }) {
-  return (
-    <Button variant={main ? "main" : "act"} disabled={tools.busy || !main} onClick={tools.startPlan}>
-      Start the plan from what was found
-    </Button>
   );
 }

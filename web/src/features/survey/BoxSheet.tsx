@@ -14,7 +14,7 @@ import { useShelf } from "../shelf/useShelf";
 import { setUpOf, type Box as Gear } from "../stations/designReading";
 import type { JobTools } from "../stations/useJob";
 import { boxCorrection, known, placeOf } from "./corrections";
-import { PlaceSelect } from "./pieces";
+import { PlaceSelect } from "../stations/PlaceSelect";
 import { SecretField } from "../stations/SecretField";
 
 /** What the label says, in the order in which labels say it, and what is known of the box beyond that. */

@@ -9,6 +9,7 @@ import { keysOf, knownWords, mediumWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import { endName, setUpOf } from "../stations/designReading";
 import type { JobTools } from "../stations/useJob";
+import { metres } from "./corrections";
 
 const socketWords: Record<Schemas["SocketKind"], string> = { data: "data", telephone: "telephone", coax: "television", fibre: "fibre", mains: "mains" };
 
@@ -82,13 +83,7 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
                           inputMode="decimal"
                           hint={check?.estimated && check.lengthMetres !== null ? `${check.lowerBound ? "at least" : "about"} ${check.lengthMetres} m` : undefined}
                           value={c.lengthMetres?.toString() ?? ""}
-                          save={async (draft) => {
-                            const length = draft === "" ? null : Number(draft);
-                            if (length !== null && !Number.isFinite(length)) {
-                              throw new Error("Metres such as 4.5 are expected.");
-                            }
-                            await tools.save(change({ lengthMetres: length }));
-                          }}
+                          save={async (draft) => tools.save(change({ lengthMetres: metres(draft) }))}
                         />
                       </Cell>
                       <Cell>{check?.carriesMbps ? <Mono>{check.carriesMbps} Mb/s</Mono> : <chakra.span color="muted">not known</chakra.span>}</Cell>
@@ -111,7 +106,19 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
         <Adding title="Cables in the walls" empty="No cable in a wall is noted." items={runs.map((r) => ({ id: r.id, text: `${socketName(r.a)} to ${socketName(r.b)}, ${mediumWords[r.medium]}${r.pairs ? `, ${r.pairs} pairs` : ""}${r.lengthMetres ? `, ${r.lengthMetres} m` : ""}` }))} tools={tools}>
           <NewRun state={state} tools={tools} />
         </Adding>
-        <Adding title="Buildings" empty="One house is taken; note a second building to tell them apart." items={(design.site.buildings ?? []).map((b, i) => ({ id: b.id, text: `${b.name}${i === 0 ? ", the main house" : `, shares the mains supply: ${knownWords[b.sameSupply ?? "unknown"]}`}${b.storeyHeightMetres ? `, storeys of ${b.storeyHeightMetres} m` : ""}` }))} tools={tools}>
+        <Adding title="Buildings" empty="One house is taken; note a second building to tell them apart." items={(design.site.buildings ?? []).slice(1).map((b) => ({ id: b.id, text: `${b.name}, shares the mains supply: ${knownWords[b.sameSupply ?? "unknown"]}` }))} tools={tools}>
+          <Box display="grid" gap="2" gridTemplateColumns="minmax(0, 1fr) minmax(0, 1fr)" mb="2">
+            {(design.site.buildings ?? []).map((b) => (
+              <DraftInput
+                key={b.id}
+                label={`Storey height, ${b.name}`}
+                hint="in metres; 2.7 is taken"
+                inputMode="decimal"
+                value={b.storeyHeightMetres?.toString() ?? ""}
+                save={async (draft) => tools.correct([{ kind: "setBuilding", building: { ...b, storeyHeightMetres: metres(draft) } }])}
+              />
+            ))}
+          </Box>
           <NewBuilding tools={tools} />
         </Adding>
       </Box>

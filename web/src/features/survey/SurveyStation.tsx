@@ -1,4 +1,4 @@
-import { Box, Flex } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import { useRef, type ReactNode } from "react";
 import type { JobState, Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
@@ -6,6 +6,7 @@ import { Unseen } from "../proof/pieces";
 import { useShown } from "../stations/useShown";
 import { useSurvey } from "../stations/useSurvey";
 import type { JobTools } from "../stations/useJob";
+import { Parts } from "../../ui/Parts";
 import { useWide } from "../../ui/useWide";
 import { BoxSheet } from "./BoxSheet";
 import { CablesPart } from "./CablesPart";
@@ -42,13 +43,7 @@ function Survey({ state, tools }: { state: JobState; tools: JobTools }) {
   const picked = thing === null ? null : open(thing, state, survey.data, tools);
   return (
     <Box p={{ base: "3", lg: "5" }} pt={{ base: "2", lg: "2" }} maxW="84rem" mx="auto" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="3">
-      <Flex as="nav" aria-label="Parts of the survey" gap="1" wrap="wrap" className="notPrinted">
-        {(Object.keys(parts) as Part[]).map((p) => (
-          <Button key={p} variant={p === chosen ? "act" : "quiet"} aria-current={p === chosen ? "page" : undefined} onClick={() => show({ part: p === "here" ? null : p })}>
-            {parts[p]}
-          </Button>
-        ))}
-      </Flex>
+      <Parts label="Parts of the survey" parts={parts} chosen={chosen} show={(p) => show({ part: p })} />
       <Unseen as="h1">{parts[chosen]}</Unseen>
       {chosen === "cables" && <CablesPart state={state} view={survey.data} tools={tools} />}
       {chosen === "keys" && <KeysPart state={state} />}

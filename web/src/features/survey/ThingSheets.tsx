@@ -10,14 +10,17 @@ import { bandWords, deviceWords, keysOf, knownWords, placeWords, wallWords } fro
 import { WordSelect } from "../../ui/WordSelect";
 import type { JobTools } from "../stations/useJob";
 import { Section, Taking } from "./BoxSheet";
-import { deviceCorrection, known } from "./corrections";
-import { PlaceSelect } from "./pieces";
+import { deviceCorrection, known, metres } from "./corrections";
+import { setUpOf } from "../stations/designReading";
+import { HostAddressFields } from "../stations/HostAddressFields";
+import { PlaceSelect } from "../stations/PlaceSelect";
 
 /** What is known of one of the customer's devices. */
 export function DeviceSheet({ device, state, view, tools }: { device: Schemas["DeviceDocument"]; state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
   const correct = (parts: Parameters<typeof deviceCorrection>[1]) => tools.correct([deviceCorrection(device, parts)]);
   const now = (parts: Parameters<typeof deviceCorrection>[1]) => tools.correctNow([deviceCorrection(device, parts)]);
   const bands = device.bands ?? [];
+  const setting = setUpOf(state.design).devices.find((d) => d.device === device.id);
   return (
     <Box display="grid" gap="3">
       <chakra.h2 fontSize="lg">{device.name}</chakra.h2>
@@ -44,6 +47,7 @@ export function DeviceSheet({ device, state, view, tools }: { device: Schemas["D
           </Flex>
         </chakra.fieldset>
       </Section>
+      {setting && <HostAddressFields legend="Its address today" address={setting.address} tools={tools} make={(address) => ({ kind: "setDeviceAddress", device: device.id, address })} />}
       <Box fontSize="sm">
         <Link to={`../plan?setUp=${state.proof.setUp}&device=${device.id}`} relative="path">
           How it hangs in the network today
@@ -53,18 +57,6 @@ export function DeviceSheet({ device, state, view, tools }: { device: Schemas["D
     </Box>
   );
 }
-
-/** Half-typed numbers with a point are a state of the field; what is no number is said by the server. */
-const metres = (draft: string): number | null => {
-  if (draft === "") {
-    return null;
-  }
-  const number = Number(draft.replace(",", "."));
-  if (!Number.isFinite(number)) {
-    throw new Error("Metres such as 4.5 are expected.");
-  }
-  return number;
-};
 
 /** What is known of a place. */
 export function PlaceSheet({ place, state, tools }: { place: Schemas["Place"]; state: JobState; tools: JobTools }) {

@@ -74,3 +74,15 @@ export const lineOf = (service: Schemas["ServiceDocument"]): Schemas["LineNeeds"
 
 /** Where a box stands in what was found; null where it is not noted or the box is on the shelf. */
 export const placeOf = (design: Design, box: string) => setUpOf(design).boxes.find((b) => b.box === box)?.place ?? null;
+
+/** Half-typed numbers with a point are a state of the field; what is no number is said by the server. */
+export const metres = (draft: string): number | null => {
+  if (draft === "") {
+    return null;
+  }
+  const number = Number(draft.replace(",", "."));
+  if (!Number.isFinite(number)) {
+    throw new Error("Metres such as 4.5 are expected.");
+  }
+  return number;
+};
