@@ -36,15 +36,15 @@ internal static class CsvTable
         text = text.TrimStart('\uFEFF');
         var first = text.Split('\n')[0];
         var delimiter = Delimiters.MaxBy(d => first.Count(c => c == d)).ToString();
+        var errors = new ReadErrors();
         using var reader = new StringReader(text);
-        using var csv = new CsvReader(reader, new CsvConfiguration(CultureInfo.InvariantCulture) { Delimiter = delimiter, BadDataFound = null, MissingFieldFound = null, IgnoreBlankLines = true, TrimOptions = TrimOptions.Trim });
+        using var csv = new CsvReader(reader, new CsvConfiguration(CultureInfo.InvariantCulture) { Delimiter = delimiter, BadDataFound = bad => errors.Add($"row {bad.Context.Parser!.Row}", "a quotation mark that does not fit", "a cell with a quotation mark stands between two, and each inside is doubled (RFC 4180)"), MissingFieldFound = null, IgnoreBlankLines = true, TrimOptions = TrimOptions.Trim });
         if (!csv.Read())
         {
             return new(null, [new("row 1", "nothing", $"a first row with the heads {string.Join(", ", heads)} is expected")]);
         }
         csv.ReadHeader();
         var found = csv.HeaderRecord!.Select(h => h.Trim().ToLowerInvariant()).ToList();
-        var errors = new ReadErrors();
         errors.Unique(found, h => h, i => $"row 1, column {i + 1}", "a head");
         foreach (var (head, i) in found.Select((h, i) => (h, i)).Where(h => !heads.Contains(h.h)))
         {

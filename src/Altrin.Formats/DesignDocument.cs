@@ -61,31 +61,31 @@ public sealed record SiteDocument
     public required ServiceDocument Service { get; init; }
 
     /// <summary>The network gear.</summary>
-    [Required, MaxLength(2000)]
+    [Required, MaxLength(Core.Sites.Site.MostBoxes)]
     public required IReadOnlyList<BoxDocument> Boxes { get; init; }
 
     /// <summary>The customer's own devices.</summary>
-    [Required, MaxLength(5000)]
+    [Required, MaxLength(Core.Sites.Site.MostDevices)]
     public required IReadOnlyList<DeviceDocument> Devices { get; init; }
 
     /// <summary>The buildings, the main house first. Since version 5.</summary>
-    [MaxLength(20)]
+    [MaxLength(Core.Sites.Site.MostBuildings)]
     public IReadOnlyList<Building>? Buildings { get; init; }
 
     /// <summary>Rooms and other places. Since version 5.</summary>
-    [MaxLength(500)]
+    [MaxLength(Core.Sites.Site.MostPlaces)]
     public IReadOnlyList<Place>? Places { get; init; }
 
     /// <summary>Sockets in the walls. Since version 5.</summary>
-    [MaxLength(1000)]
+    [MaxLength(Core.Sites.Site.MostSockets)]
     public IReadOnlyList<Socket>? Sockets { get; init; }
 
     /// <summary>Cables that are in the walls already. Since version 5.</summary>
-    [MaxLength(1000)]
+    [MaxLength(Core.Sites.Site.MostSockets)]
     public IReadOnlyList<CableRun>? Runs { get; init; }
 
     /// <summary>What must work beyond ordinary internet.</summary>
-    [Required, MaxLength(200)]
+    [Required, MaxLength(Core.Sites.Site.MostNeeds)]
     public required IReadOnlyList<NeedDocument> Needs { get; init; }
 }
 
@@ -170,6 +170,10 @@ public sealed record BoxDocument
     /// <summary>What lives in it beside the internet; nothing where left out. Since version 4.</summary>
     [MaxLength(3)]
     public IReadOnlyList<LineService>? Holds { get; init; }
+
+    /// <summary>Id of the place where it lies while it is not in use. Since version 5.</summary>
+    [RegularExpression(Slug)]
+    public string? Place { get; init; }
 
     /// <summary>What stands on its label. Since version 5.</summary>
     public LabelDocument? Label { get; init; }

@@ -12,6 +12,12 @@ internal static class DesignReader
         var errors = new ReadErrors();
         var site = ReadSite(document.Site, errors);
         errors.Unique(document.SetUps, s => s.Name, i => $"/setUps/{i}/name", "a name of a set-up");
+        errors.Unique(document.Secrets ?? [], s => s.Reference, i => $"/secrets/{i}/reference", "a reference of a secret");
+        for (var i = 0; i < (document.Secrets ?? []).Count; i++)
+        {
+            // What stands there is not repeated: it is a key.
+            errors.Wrong($"/secrets/{i}/value", "a value", document.Secrets![i].Value.Any(char.IsControl) ? "a key or password on one line is expected" : null);
+        }
         var setUps = document.SetUps.Select((s, i) => new SetUpReader(site, $"/setUps/{i}", errors).Read(s)).ToList();
         return errors.All.Count > 0 ? new(null, errors.All) : new(new(site, setUps), []);
     }
@@ -129,6 +135,7 @@ internal static class DesignReader
             errors.ReadOptional($"{pointer}/wanHardware", box.WanHardware, HardwareAddress.Parse))
         {
             Holds = box.Holds ?? [],
+            Place = box.Place,
             Label = ReadLabel(box.Label, $"{pointer}/label", errors),
         };
     }

@@ -81,6 +81,7 @@ public static class DesignWriter
         Hardware = box.Hardware?.ToString(),
         WanHardware = box.WanHardware?.ToString(),
         Holds = box.Holds.Count == 0 ? null : box.Holds,
+        Place = box.Place,
         Label = box.Label == LabelFacts.Empty ? null : new()
         {
             Address = box.Label.Address?.ToString(),

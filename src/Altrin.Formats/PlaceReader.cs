@@ -41,6 +41,10 @@ internal static class PlaceReader
         {
             Leads($"/site/devices/{i}/place", site.Devices[i].Place, places.Select(p => p.Id), "a place");
         }
+        for (var i = 0; i < site.Boxes.Count; i++)
+        {
+            Leads($"/site/boxes/{i}/place", site.Boxes[i].Place, places.Select(p => p.Id), "a place");
+        }
         Leads("/site/service/handOff", site.Service.HandOff, site.Boxes.Select(b => b.Id), "a box");
 
         void Leads(string pointer, string? id, IEnumerable<string> there, string what)

@@ -27,39 +27,6 @@ internal sealed class SurveyRow(CsvRow row, ReadErrors errors)
         return row["id"] is { } wanted ? items.FirstOrDefault(i => id(i) == wanted) : items.FirstOrDefault(i => string.Equals(name(i), row["name"], StringComparison.OrdinalIgnoreCase));
     }
 
-    /// <summary>Why a new row cannot have its id; null where it can.</summary>
-    public string? WrongId(HomeFile home) =>
-        row["id"] is not { } id ? null
-        : !id.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-') || id.Length > 60 || id[0] == '-' ? "An id has 1 to 60 small letters, digits and hyphens."
-        : home.Site.Uses(id) || id == PortRef.Street ? $"The id '{id}' is used already."
-        : null;
-
-    /// <summary>A box that was just added under an id made of its name, with the id that its row asks for.</summary>
-    public Parsed<HomeFile> Named(HomeFile after, HomeFile before, string made)
-    {
-        if (row["id"] is not { } wanted || wanted == made)
-        {
-            return after;
-        }
-        if (WrongId(before) is { } wrong)
-        {
-            return Parsed<HomeFile>.Fail(wrong);
-        }
-        return new HomeFile(
-            after.Site with
-            {
-                Boxes = [.. after.Site.Boxes.Select(b => b.Id == made ? b with { Id = wanted } : b)],
-                Service = after.Site.Service.HandOff == made ? after.Site.Service with { HandOff = wanted } : after.Site.Service,
-            },
-            [.. after.SetUps.Select(s => s with
-            {
-                Boxes = [.. s.Boxes.Select(b => b.Box == made ? b with { Box = wanted } : b)],
-                Cables = [.. s.Cables.Select(c => c.Ends(made) ? c with { Id = c.Id.Replace(made, wanted, StringComparison.Ordinal), A = End(c.A), B = End(c.B) } : c)],
-            })]);
-
-        PortRef End(PortRef end) => end.Owner == made ? new(wanted, end.Port) : end;
-    }
-
     public T? Value<T>(string head, Func<string?, Parsed<T>> parse)
         where T : struct
     {

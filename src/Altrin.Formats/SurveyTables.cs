@@ -21,12 +21,15 @@ public enum SurveyTable
 
 /// <summary>
 /// A survey as tables, both ways. Reading changes what is there by id, or by name where a row has no id, and adds the rest; nothing is
-/// taken away by a row that is missing. Keys and passwords are in none of them.
+/// taken away by a row, a column or a cell that is missing. Keys and passwords are in none of them.
 /// </summary>
 public static class SurveyTables
 {
     /// <summary>How many rows are read.</summary>
     public const int MostRows = 2000;
+
+    /// <summary>The word for a device that is on Wi-Fi.</summary>
+    private const string Wifi = "wifi";
 
     /// <summary>The heads of a table, in the order in which they are written.</summary>
     public static IReadOnlyList<string> Heads(SurveyTable table) => table switch
@@ -45,7 +48,7 @@ public static class SurveyTables
         {
             SurveyTable.Gear => home.Site.Boxes.Select(b => (IReadOnlyList<string?>)
             [
-                b.Id, b.Name, b.Profile.ShelfId, $"{b.Hardware}", $"{b.WanHardware}", $"{b.Label.RadioHardware}", found.SetUp.Boxes.FirstOrDefault(s => s.Box == b.Id)?.Place,
+                b.Id, b.Name, b.Profile.ShelfId, $"{b.Hardware}", $"{b.WanHardware}", $"{b.Label.RadioHardware}", found.SetUp.Boxes.FirstOrDefault(s => s.Box == b.Id) is { } used ? used.Place : b.Place,
                 found.Mode(b.Id) is null ? "no" : "yes", $"{b.Label.Address}", b.Label.Login, b.Label.WifiName, b.Label.Firmware, Word(b.Label.Mended),
                 b.Label.MendedUntil?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), string.Join(' ', b.Holds.Select(CsvWords.Of)),
             ]),
@@ -131,12 +134,17 @@ public static class SurveyTables
         }
         if (there is null)
         {
-            return new AddBox(row["name"]!, row["kind"]!) { Hardware = hardware, WanHardware = wan, Place = place, Holds = holds, Label = label, InUse = use }.ApplyTo(home, shelf).Then(h => reader.Named(h, home, h.Site.Boxes[^1].Id));
+            return new AddBox(row["name"]!, row["kind"]!) { Id = row["id"] ?? "", Hardware = hardware, WanHardware = wan, Place = place, Holds = holds, Label = label, InUse = use }.ApplyTo(home, shelf);
         }
-        var noted = new SetBox(there.Id, row["name"]!, hardware, wan, holds, label).ApplyTo(home, shelf);
+        var used = Found(home).Mode(there.Id) is not null;
+        var noted = new SetBox(there.Id, row["name"]!, hardware, wan, holds, label) { Place = (use ?? used) ? there.Place : place ?? there.Place }.ApplyTo(home, shelf);
         if (row["kind"] is { } other && other != there.Profile.ShelfId)
         {
             noted = noted.Then(h => new TakeProfile(there.Id, other).ApplyTo(h, shelf));
+        }
+        if (use is { } wanted && wanted != used)
+        {
+            noted = noted.Then(h => InFound(h, wanted ? new SetMode(there.Id, h.Site.Boxes.First(b => b.Id == there.Id).Profile.Modes[0]) : new PutAway(there.Id)));
         }
         return noted.Then(h => place is null || Found(h).Mode(there.Id) is null ? h : InFound(h, new StandIn(there.Id, place)));
     }
@@ -160,7 +168,7 @@ public static class SurveyTables
         {
             return null;
         }
-        return there is null && reader.WrongId(home) is { } wrong ? Parsed<HomeFile>.Fail(wrong) : new SetPlace(place).ApplyTo(home, shelf);
+        return new SetPlace(place).ApplyTo(home, shelf);
     }
 
     private static Parsed<HomeFile>? Device(HomeFile home, Shelf shelf, CsvRow row, SurveyRow reader)
@@ -183,16 +191,37 @@ public static class SurveyTables
         HostAddress setting = address is { } own ? QuickDevice.Typed(home.Site, own) : new Automatic();
         if (there is null)
         {
-            return reader.WrongId(home) is { } wrong ? Parsed<HomeFile>.Fail(wrong) : new AddDevice(device, setting, row["link"] is { } link ? link != "wifi" : null).ApplyTo(home, shelf);
+            var added = new AddDevice(device, setting, row["link"] is { } link ? link != Wifi : null).ApplyTo(home, shelf);
+            return added.Then(h => Linked(h, h.Site.Devices[^1].Id, row["link"]));
         }
-        return new SetDevice(device).ApplyTo(home, shelf).Then(h =>
+        var corrected = new SetDevice(device).ApplyTo(home, shelf).Then(h =>
             row["address"] is null || Found(h).SetUp.Devices.FirstOrDefault(d => d.Device == device.Id)?.Address is Fixed typed && typed.Address == address ? h : InFound(h, new SetDeviceAddress(device.Id, setting)));
+        return corrected.Then(h => Linked(h, device.Id, row["link"]));
     }
+
+    /// <summary>A device plugged into the port that its row names; which Wi-Fi it joins is chosen on the page.</summary>
+    private static Parsed<HomeFile> Linked(HomeFile home, string device, string? link)
+    {
+        var found = Found(home);
+        if (link is null || link == Link(found, device))
+        {
+            return home;
+        }
+        if (link == Wifi)
+        {
+            return Parsed<HomeFile>.Fail("'wifi' names no Wi-Fi: plug the device out, or let it join one, on the page");
+        }
+        var (port, own) = (PortRef.Read(link), PortRef.OfDevice(device));
+        return InFound(home, [.. Pulled(found, port, own), new Patch(port, own, Medium.Unknown, null)]);
+    }
+
+    /// <summary>What has to be pulled before a cable can go into two ports.</summary>
+    private static IEnumerable<Change> Pulled(Design found, params IEnumerable<PortRef> ports) => ports.Select(e => found.CableAt(e)?.Id).OfType<string>().Distinct().Select(id => new Unpatch(id));
 
     private static Parsed<HomeFile>? Cable(HomeFile home, CsvRow row, SurveyRow reader)
     {
         var (from, to) = (PortRef.Read(row["from"] ?? ""), PortRef.Read(row["to"] ?? ""));
-        var (medium, pairs, length) = (reader.Word<Medium>("medium") ?? Medium.Unknown, reader.Whole("pairs"), reader.Metres("length m"));
+        var (medium, pairs, length) = (reader.Word<Medium>("medium"), reader.Whole("pairs"), reader.Metres("length m"));
         if (!reader.Sound)
         {
             return null;
@@ -200,17 +229,16 @@ public static class SurveyTables
         var found = Found(home);
         if (found.SetUp.Cables.FirstOrDefault(c => (c.A == from && c.B == to) || (c.A == to && c.B == from)) is { } there)
         {
-            return InFound(home, new SetCable(there.Id, medium, length) { Pairs = pairs, Run = row["run"] });
+            return InFound(home, new SetCable(there.Id, medium ?? there.Medium, length ?? there.LengthMetres) { Pairs = pairs ?? there.Pairs, Run = row["run"] ?? there.Run });
         }
-        var changes = new[] { from, to }.Select(e => found.CableAt(e)?.Id).OfType<string>().Distinct().Select(id => (Change)new Unpatch(id)).Append(new Patch(from, to, medium, length) { Pairs = pairs, Run = row["run"] });
-        return InFound(home, [.. changes]);
+        return InFound(home, [.. Pulled(found, from, to), new Patch(from, to, medium ?? Medium.Unknown, length) { Pairs = pairs, Run = row["run"] }]);
     }
 
     private static Parsed<HomeFile> InFound(HomeFile home, params IReadOnlyList<Change> changes) =>
         ChangeList.Apply(Found(home), changes).Then<HomeFile>(d => home.With(d.SetUp));
 
     private static string? Link(Design found, string device) =>
-        found.CableAt(PortRef.OfDevice(device)) is { } cable ? $"{cable.OtherEnd(PortRef.OfDevice(device))}" : found.SetUp.Devices.FirstOrDefault(d => d.Device == device)?.Wifi is null ? null : "wifi";
+        found.CableAt(PortRef.OfDevice(device)) is { } cable ? $"{cable.OtherEnd(PortRef.OfDevice(device))}" : found.SetUp.Devices.FirstOrDefault(d => d.Device == device)?.Wifi is null ? null : Wifi;
 
     private static string? Word(Known known) => known switch { Known.Yes => "yes", Known.No => "no", _ => null };
 

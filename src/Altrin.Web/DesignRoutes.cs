@@ -78,8 +78,11 @@ internal static class DesignRoutes
         {
             return Problems.Of(StatusCodes.Status422UnprocessableEntity, "bad-design", "The file cannot be read as a design.", $"{file.Errors.Count} {(file.Errors.Count == 1 ? "thing is" : "things are")} wrong with it.", file.Errors);
         }
+        var typed = DesignFile.Secrets(held.GetBuffer().AsSpan(0, (int)held.Length));
+        // Equal keys have one reference, also where a file was written by hand.
+        home = typed.GroupBy(t => t.Value, StringComparer.Ordinal).SelectMany(g => g.Skip(1).Select(t => (From: t.Key, To: g.First().Key))).Aggregate(home, (h, x) => KeyReferences.Exchange(h, x.From, x.To));
         var head = await store.Create(home.Site.Name, home, "Read from a file", HeadRoutes.Tab(tab), cancel);
-        foreach (var (reference, value) in DesignFile.Secrets(held.GetBuffer().AsSpan(0, (int)held.Length)))
+        foreach (var (reference, value) in typed.OrderBy(t => t.Key, StringComparer.Ordinal).DistinctBy(t => t.Value))
         {
             await secrets.Type(head.Job.Id, reference, value, cancel);
         }

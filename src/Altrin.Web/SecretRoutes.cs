@@ -38,7 +38,7 @@ internal static class SecretRoutes
     {
         jobs.MapGet("/{id:long}/secrets", List).WithName("ListSecrets").ProducesProblem(StatusCodes.Status404NotFound);
         jobs.MapPost("/{id:long}/secrets", Keep).WithName("KeepSecret").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
-        jobs.MapPut("/{id:long}/secrets/{reference}", Type).WithName("TypeSecret").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapPut("/{id:long}/secrets/{reference}", Type).WithName("TypeSecret").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         jobs.MapPost("/{id:long}/secrets/{reference}/shown", Show).WithName("ShowSecret").ProducesProblem(StatusCodes.Status404NotFound);
         jobs.MapPost("/{id:long}/design/with-secrets", Whole).WithName("ExportWithSecrets").Produces<DesignDocument>().ProducesProblem(StatusCodes.Status404NotFound);
     }
@@ -96,13 +96,10 @@ internal static class SecretRoutes
         }
         if (typed.Value != reference)
         {
-            for (var tries = 0; tries < 3; tries++)
+            var moved = await store.Commit(id, head.Job.Version, KeyReferences.Exchange(head.Home, reference, typed.Value), $"{reference} is the same key as {typed.Value}", HeadRoutes.Tab(tab), cancel);
+            if (moved is not HeadMove.Done)
             {
-                var now = tries == 0 ? head : (await store.Find(id, cancel))!;
-                if (await store.Commit(id, now.Job.Version, KeyReferences.Exchange(now.Home, reference, typed.Value), $"{reference} is the same key as {typed.Value}", HeadRoutes.Tab(tab), cancel) is HeadMove.Done)
-                {
-                    break;
-                }
+                return Problems.Of(StatusCodes.Status409Conflict, "stale", "The job was changed elsewhere at the same moment.", "Type it again; nothing was changed.");
             }
         }
         return TypedResults.Ok(new KeptSecret(typed.Value));

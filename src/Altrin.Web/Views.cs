@@ -1,5 +1,6 @@
 using Altrin.Core.Changes;
 using Altrin.Core.Findings;
+using Altrin.Core.Planning;
 using Altrin.Data;
 using Altrin.Formats;
 
@@ -24,7 +25,8 @@ internal sealed record JobSummary(long Id, string Name, DateTimeOffset ChangedAt
 /// <param name="Proof">What is proven of it.</param>
 /// <param name="Undo">What undo would take back; null when nothing.</param>
 /// <param name="Redo">What redo would bring back; null when nothing.</param>
-internal sealed record JobState(JobSummary Job, long Version, long Revision, IReadOnlyList<string> SetUps, DesignDocument Design, ProofDocument Proof, string? Undo, string? Redo)
+/// <param name="Missing">How many things the survey leaves open.</param>
+internal sealed record JobState(JobSummary Job, long Version, long Revision, IReadOnlyList<string> SetUps, DesignDocument Design, ProofDocument Proof, string? Undo, string? Redo, int Missing)
 {
     public static JobState Of(JobHead head, Core.Sites.Design design) => new(
         JobSummary.Of(head.Job),
@@ -34,7 +36,8 @@ internal sealed record JobState(JobSummary Job, long Version, long Revision, IRe
         DesignWriter.Document(new(design.Site, [design.SetUp])),
         ProofDocument.Of(Judging.Prove(design)),
         head.Undo,
-        head.Redo);
+        head.Redo,
+        SurveyGaps.Of(SurveyRoutes.Found(head.Home)).Count);
 }
 
 /// <summary>What changes would do; nothing is stored.</summary>

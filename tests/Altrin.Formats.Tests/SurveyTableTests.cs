@@ -77,7 +77,11 @@ public sealed class SurveyTableTests
     [InlineData(SurveyTable.Gear, "name,kind,in use\nA,desk-router,perhaps", "row 2, column in use", "yes or no")]
     [InlineData(SurveyTable.Gear, "name,kind,mended until\nA,desk-router,31.3.27", "row 2, column mended until", "2027-03-31")]
     [InlineData(SurveyTable.Gear, "name,kind,place\nA,desk-router,moon", "row 2, column place", "id or name of a place")]
-    [InlineData(SurveyTable.Gear, "id,name,kind\nstreet,A,desk-router", "row 2", "used already")]
+    [InlineData(SurveyTable.Gear, "id,name,kind\nstreet,A,desk-router", "row 2", "not 'street'")]
+    [InlineData(SurveyTable.Gear, "id,name,kind\nprinter,A,desk-router", "row 2", "used already")]
+    [InlineData(SurveyTable.Places, "name,walls\nLar\"der,brick", "row 2", "RFC 4180")]
+    [InlineData(SurveyTable.Devices, "name,link\nKiln controller,wifi", "row 2", "names no Wi-Fi")]
+    [InlineData(SurveyTable.Devices, "name,link\nClock,hall-gateway/lan9", "row 2", "no port 'hall-gateway/lan9'")]
     [InlineData(SurveyTable.Places, "name,walls\nA,paper", "row 2, column walls", "unknown, light, brick")]
     [InlineData(SurveyTable.Places, "name,floor\nA,high", "row 2, column floor", "whole number")]
     [InlineData(SurveyTable.Places, "name,length m\nA,wide\nB,-1", "row 2, column length m", "metres such as 4.5")]
@@ -91,6 +95,40 @@ public sealed class SurveyTableTests
         Assert.Null(read.Value);
         Assert.Equal(where, read.Errors[0].Pointer);
         Assert.Contains(says, read.Errors[0].Allowed, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void What_a_row_says_of_use_place_and_link_is_done_and_an_empty_cell_leaves_what_is_there()
+    {
+        var home = Read(SurveyTable.Gear, "name,in use,place\nOld router from the cellar,no,kitchen\nStudio access point,no,loft-room\nHall gateway,,kitchen").Value!;
+        Assert.Equal(("kitchen", "loft-room", "kitchen"), (home.Site.Boxes[3].Place, home.Site.Boxes[2].Place, home.Design("found")!.SetUp.Boxes.First(b => b.Box == "hall-gateway").Place));
+        Assert.Null(home.Design("found")!.Mode("studio-point"));
+        Assert.NotNull(Read(SurveyTable.Gear, "name,in use\nStudio access point,yes", home).Value!.Design("found")!.Mode("studio-point"));
+        var moved = Read(SurveyTable.Devices, "name,link\nPrinter,loft-router/lan4\nWall clock,hall-gateway/lan4").Value!.Design("found")!;
+        Assert.Equal("printer", moved.CableAt(new("loft-router", "lan4"))!.OtherEnd(new("loft-router", "lan4")).Owner);
+        Assert.Equal("wall-clock", moved.CableAt(new("hall-gateway", "lan4"))!.OtherEnd(new("hall-gateway", "lan4")).Owner);
+        var cable = Read(SurveyTable.Cables, "from,to,length m\nhall-gateway/lan3,printer,7").Value!.Design("found")!.CableAt(PortRef.OfDevice("printer"))!;
+        Assert.Equal((Medium.Cat5e, 7.0), (cable.Medium, cable.LengthMetres!.Value));
+    }
+
+    /// <summary>Whatever corrections and changes of kind make of a home, its file reads back.</summary>
+    [Fact]
+    public void A_corrected_home_can_be_written_and_read()
+    {
+        for (var seed = 1; seed <= 60; seed++)
+        {
+            var dice = new Random(seed);
+            var design = SurveyGenerator.Survey(DesignGenerator.Make(seed, 6), seed);
+            var home = new HomeFile(design.Site, [design.SetUp with { Name = "found" }]);
+            for (var i = 0; i < 30; i++)
+            {
+                var correction = SurveyGenerator.Correction(dice, home, Shelf);
+                var done = correction.ApplyTo(home, Shelf);
+                home = done.Ok ? done.Value : home;
+                var errors = done.Ok ? DesignFile.Read(DesignFile.Write(home)).Errors : [];
+                Assert.True(errors.Count == 0, $"seed {seed}, {i}, {correction}: {string.Join("; ", errors)}");
+            }
+        }
     }
 
     [Fact]

@@ -37,6 +37,7 @@ public static class SurveyGenerator
             Boxes = [.. design.Site.Boxes.Select(b => b with
             {
                 Holds = Coin() ? [LineService.Telephone, LineService.Alarm] : [],
+                Place = Coin() ? Any() : null,
                 Label = Coin() ? LabelFacts.Empty : new()
                 {
                     Address = Coin() && !b.Profile.Modes.Contains(ModeKind.Switch) ? Home.Own("192.168.77.1/24") : null,
@@ -80,12 +81,12 @@ public static class SurveyGenerator
             0 => new SetHome(Coin() ? "A home" : "", (NamingSchool)dice.Next(3)),
             1 => new SetService((Coin() ? new CarrierTranslation(dice.Next(-1, 900), 20) : (Service)new UnknownService(100, 20)) with { HandOff = Coin() ? Box() : null }),
             2 => new AddBox($"Box {dice.Next(30)}", shelf.Profiles[dice.Next(shelf.Profiles.Count)].ShelfId) { InUse = dice.Next(3) switch { 0 => true, 1 => false, _ => null }, Place = Coin() ? Place() : null },
-            3 => new SetBox(Box(), "Renamed", null, null, [LineService.Alarm], LabelFacts.Empty with { WifiName = Coin() ? "A name" : null }),
+            3 => new SetBox(Box(), "Renamed", null, null, [LineService.Alarm], LabelFacts.Empty with { WifiName = Coin() ? "A name" : null }) { Place = Coin() ? Place() : null },
             4 => new TakeProfile(Box(), shelf.Profiles[dice.Next(shelf.Profiles.Count)].ShelfId),
             5 => new AddDevice(new("", $"Thing {dice.Next(30)}", (DeviceKind)dice.Next(11), null) { Place = Coin() ? Place() : null }, Coin() ? new Automatic() : new Fixed(Home.Own("192.168.8.77/24"), null, []), dice.Next(3) switch { 0 => true, 1 => false, _ => null }),
             6 => new SetDevice(new(Device(), "Renamed", DeviceKind.Printer, null) { Place = Coin() ? Place() : null }),
             7 => new SetBuilding(new(Coin() ? "" : "barn", "Barn")),
-            8 => new SetPlace(new(Coin() ? "" : Place(), "Studio") { Floor = dice.Next(-7, 7), Building = Coin() ? "barn" : null }),
+            8 => new SetPlace(new(dice.Next(4) switch { 0 => "", 1 => Device(), 2 => "Not An Id", _ => Place() }, "Studio") { Floor = dice.Next(-7, 7), Building = Coin() ? "barn" : null }),
             9 => new SetSocket(new("", "Socket", SocketKind.Data) { Place = Place() }),
             10 => new SetRun(new("", site.Sockets.Count > 0 ? site.Sockets[dice.Next(site.Sockets.Count)].Id : "none", site.Sockets.Count > 1 ? site.Sockets[dice.Next(site.Sockets.Count)].Id : "none", Medium.Cat5e)),
             11 => new SetNeed(dice.Next(4) switch { 0 => new LocalServer("", Device()), 1 => new CallsInPlace("", Place()), 2 => new GuestsKeptApart(""), _ => new ReachFromOutside("", Device(), Protocol.Tcp, dice.Next(0, 9000)) }),

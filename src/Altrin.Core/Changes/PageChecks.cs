@@ -44,7 +44,7 @@ public static class PageChecks
 
     /// <summary>Why this cannot stand for a key: a reference is small letters, digits and hyphens, never the key itself; null where it can, or where none is given.</summary>
     public static string? WrongKeyReference(string? key) =>
-        key is null || (key.Length is > 0 and <= 60 && key[0] != '-' && key.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-')) ? null
+        key is null || Slugs.IsOne(key) ? null
         : "A key is referred to by 1 to 60 small letters, digits and hyphens; the key itself is not kept here.";
 
     /// <summary>Why no router takes this way; null where one would.</summary>

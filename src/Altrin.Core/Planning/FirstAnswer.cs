@@ -40,12 +40,13 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
             return new(FirstAnswerKind.AskFirst, "Begin with the box at which the internet comes in.", ["No box is noted at the line."]);
         }
         var broken = proof.Findings.Where(f => f is { Severity: Severity.WillNotWork, Accepted: null }).ToList();
-        // A level that nobody measured is a matter of rooms, and judged below.
         if (broken.Any(f => !OfNames.Contains(f.Code)) || (broken.Count > 0 && broken.All(f => f.Code is "no-internet" or "need-not-met")))
         {
             return new(FirstAnswerKind.Plan, "A plan is needed: what is found does not work as it is.", [.. broken.Where(f => f.CausedBy.Count == 0).DefaultIfEmpty(broken[0]).Take(4).Select(f => $"{f.What}.")]);
         }
-        var rename = broken.Where(f => f.Code is not ("no-internet" or "need-not-met")).Select(f => $"{f.What}.").Take(4).ToList();
+        // A name that differs keeps nobody from the internet, and is put right all the same.
+        var open = proof.Findings.Where(f => f.Accepted is null).ToList();
+        var rename = open.Where(f => f.Code is "wifi-not-joined" or "one-name-two-keys" or "different-names").Select(f => $"{f.What}.").Take(4).ToList();
         var indoors = site.Places.Where(p => p.Kind != PlaceKind.Outdoors || Wanted(site, p)).ToList();
         var stands = site.Place(found.SetUp.Boxes.First(b => b.Box == gateway.Id).Place);
         if (indoors.Count == 0 || stands is null)
@@ -59,7 +60,7 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
         if (far.Count == 0)
         {
             return rename.Count > 0 ? Names(rename)
-                : new(FirstAnswerKind.Keep, senders.Count > 1 ? "Nothing is needed: what is there serves every room." : $"Nothing is needed: {gateway.Name} serves every room from where it stands.", ["Every room is near a box that sends. Walk the far ones with a telephone before you say so."]);
+                : new(FirstAnswerKind.Keep, senders.Count > 1 ? "Nothing is needed: what is there serves every room." : $"Nothing is needed: {gateway.Name} serves every room from where it stands.", ["Every room is near a box that sends. Walk the far ones with a telephone before you say so.", .. open.Count > 0 ? [$"The proof has {Verdict.Count(open.Count, "thing")} worth knowing."] : Array.Empty<string>()]);
         }
         if (unsure.Count > 0)
         {

@@ -33,7 +33,7 @@ public static class Nearness
         {
             var (dx, dy) = (x2 + Half(to.LengthMetres) - x1 - Half(from.LengthMetres), y2 + Half(to.WidthMetres) - y1 - Half(from.WidthMetres));
             var dz = (to.Floor - from.Floor) * Cabling.Storey(site, from);
-            // A ceiling costs about as much as half the way (common practice).
+            // A ceiling costs about a third of the way (common practice).
             return Math.Sqrt((dx * dx) + (dy * dy) + (dz * dz)) <= (dz == 0 ? reach : reach * 0.7) ? Known.Yes : Known.No;
         }
         var floors = site.Places.Where(p => p.Building == from.Building && p.Kind != PlaceKind.Outdoors && (p.Floor == from.Floor || p.Floor == to.Floor)).ToList();

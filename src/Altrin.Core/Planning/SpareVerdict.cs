@@ -54,7 +54,7 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
         }
         if (box.Label.Mended == Known.No || (today is { } day && box.Label.MendedUntil < day))
         {
-            care.Add($"Its software is mended no more{(box.Label.MendedUntil is { } until ? $" since {until:yyyy-MM-dd}" : "")}: never at the line, and not as the router.");
+            care.Add($"Its software is mended no more{(box.Label.MendedUntil is { } until && !(today < until) ? $" since {until:yyyy-MM-dd}" : "")}: never at the line, and not as the router.");
         }
         if (profile.Kind is BoxKind.Router && !profile.Modes.Contains(ModeKind.AccessPoint))
         {

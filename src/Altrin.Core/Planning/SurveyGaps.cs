@@ -33,8 +33,7 @@ public static class SurveyGaps
         {
             gaps.Add(new(PortRef.Street, "The rate that is sold is not known.", "It stands on the bill or in the customer's account."));
         }
-        var ownAtLine = found.SetUp.Boxes.Any(b => b.Mode is RouterMode && found.CableAt(PortRef.AtStreet)?.Ends(b.Box) == true && found.Box(b.Box)!.Profile.Kind == BoxKind.Router);
-        if ((ownAtLine || site.Boxes.Any(b => b.Profile.Kind == BoxKind.Router)) && new[] { service.Line.Login, service.Line.Tagged, service.Line.Locked }.Contains(Known.Unknown))
+        if (site.Boxes.Any(b => b.Profile.Kind == BoxKind.Router) && new[] { service.Line.Login, service.Line.Tagged, service.Line.Locked }.Contains(Known.Unknown))
         {
             gaps.Add(new(PortRef.Street, "What the line asks of a box is not known: login, tag, lock.", "Ask the provider, or read the outer side on the gateway's page, before another router is put at the line."));
         }

@@ -17,6 +17,24 @@ public sealed record Site(
     IReadOnlyList<Device> Devices,
     IReadOnlyList<Need> Needs)
 {
+    /// <summary>How many boxes are kept.</summary>
+    public const int MostBoxes = 2000;
+
+    /// <summary>How many devices are kept.</summary>
+    public const int MostDevices = 5000;
+
+    /// <summary>How many needs are kept.</summary>
+    public const int MostNeeds = 200;
+
+    /// <summary>How many buildings are kept.</summary>
+    public const int MostBuildings = 20;
+
+    /// <summary>How many places are kept.</summary>
+    public const int MostPlaces = 500;
+
+    /// <summary>How many sockets, and how many runs, are kept.</summary>
+    public const int MostSockets = 1000;
+
     /// <summary>The buildings, the main house first; empty where there is one and nothing was said of it.</summary>
     public IReadOnlyList<Building> Buildings { get; init; } = [];
 
@@ -59,6 +77,9 @@ public sealed record Box(string Id, string Name, Profile Profile, HardwareAddres
 {
     /// <summary>What lives in it beside the internet, in order.</summary>
     public IReadOnlyList<LineService> Holds { get; init; } = [];
+
+    /// <summary>Where it lies while it is not in use; null where not noted. Where it stands in use is the set-up's to say.</summary>
+    public string? Place { get; init; }
 
     /// <summary>What stands on its label.</summary>
     public LabelFacts Label { get; init; } = LabelFacts.Empty;

@@ -12,13 +12,16 @@ namespace Altrin.Core.Surveys;
 /// <param name="ShelfId">Its kind.</param>
 public sealed record AddBox(string Name, string ShelfId) : Correction
 {
+    /// <summary>Its id; empty to have one made of its name.</summary>
+    public string Id { get; init; } = "";
+
     /// <summary>Hardware address on its label; null where not read.</summary>
     public HardwareAddress? Hardware { get; init; }
 
     /// <summary>Hardware address of its outer side; null where not read.</summary>
     public HardwareAddress? WanHardware { get; init; }
 
-    /// <summary>Where it stands; null where not noted.</summary>
+    /// <summary>Where it stands, or lies while it is not in use; null where not noted.</summary>
     public string? Place { get; init; }
 
     /// <summary>What lives in it beside the internet.</summary>
@@ -37,11 +40,13 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
         {
             return Parsed<HomeFile>.Fail($"There is no '{Ipv4Address.Shown(ShelfId)}' on the shelf.");
         }
-        if ((Given.WrongName(Name) ?? Given.WrongPlace(home.Site, Place) ?? Given.WrongLabel(Label) ?? Given.WrongHardware(home.Site, null, Hardware, WanHardware, Label.RadioHardware)) is { } wrong)
+        if ((Given.WrongName(Name) ?? (Id.Length > 0 ? Given.WrongNewId(home.Site, Id) : null) ?? Given.WrongPlace(home.Site, Place) ?? Given.WrongLabel(Label) ?? Given.WrongHardware(home.Site, null, Hardware, WanHardware, Label.RadioHardware)
+            ?? (home.Site.Boxes.Count >= Site.MostBoxes ? $"At most {Site.MostBoxes:#,0} boxes are kept." : null)) is { } wrong)
         {
             return Parsed<HomeFile>.Fail(wrong);
         }
-        var box = new Box(Slugs.Of(Name, home.Site.Uses, "box"), Name.Trim(), profile, Hardware, WanHardware) { Holds = [.. Holds.Distinct().Order()], Label = Label };
+        var id = Id.Length > 0 ? Id : Slugs.Of(Name, home.Site.Uses, "box");
+        var box = new Box(id, Name.Trim(), profile, Hardware, WanHardware) { Holds = [.. Holds.Distinct().Order()], Label = Label, Place = Place };
         var isHandOff = home.Site.Service.HandOff is null && profile.Kind == BoxKind.Gateway;
         var site = home.Site with { Boxes = [.. home.Site.Boxes, box], Service = isHandOff ? home.Site.Service with { HandOff = box.Id } : home.Site.Service };
         var noted = home.With(site);
@@ -55,13 +60,16 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
 /// <summary>Corrects what is known of a box: its name, its hardware addresses, what lives in it, its label.</summary>
 public sealed record SetBox(string Box, string Name, HardwareAddress? Hardware, HardwareAddress? WanHardware, IReadOnlyList<LineService> Holds, LabelFacts Label) : Correction
 {
+    /// <summary>Where it lies while it is not in use; null where not noted.</summary>
+    public string? Place { get; init; }
+
     /// <inheritdoc/>
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf) =>
         home.Site.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box ? Parsed<HomeFile>.Fail($"There is no box '{Ipv4Address.Shown(Box)}'.")
         : Edit.Unless(
-            Given.WrongName(Name) ?? Given.WrongLabel(Label) ?? (Hardware is not null && Hardware == WanHardware ? "The outer side of a box has a hardware address of its own." : null)
+            Given.WrongName(Name) ?? Given.WrongPlace(home.Site, Place) ?? Given.WrongLabel(Label) ?? (Hardware is not null && Hardware == WanHardware ? "The outer side of a box has a hardware address of its own." : null)
             ?? Given.WrongHardware(home.Site, Box, Hardware, WanHardware, Label.RadioHardware),
-            home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Name = Name.Trim(), Hardware = Hardware, WanHardware = WanHardware, Holds = [.. Holds.Distinct().Order()], Label = Label }, b => b.Id) }));
+            home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Name = Name.Trim(), Hardware = Hardware, WanHardware = WanHardware, Holds = [.. Holds.Distinct().Order()], Label = Label, Place = Place }, b => b.Id) }));
 
     /// <inheritdoc/>
     public override string Describe(HomeFile home) => $"What is known of {home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is corrected";
@@ -83,23 +91,44 @@ public sealed record TakeProfile(string Box, string ShelfId) : Correction
         }
         foreach (var setUp in home.SetUps)
         {
-            if (Misses(setUp, profile) is { } missed)
+            if (Misses(setUp, box with { Profile = profile }) is { } missed)
             {
                 return Parsed<HomeFile>.Fail($"{box.Name} is in use in \"{setUp.Name}\" with {missed}, which {profile.Name} does not have. Put it on the shelf there first.");
             }
         }
-        return home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Profile = profile }, b => b.Id) });
+        var taken = box with { Profile = profile };
+        return home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, taken, b => b.Id) }).InEach(d => d.SetUp with
+        {
+            Boxes = [.. d.SetUp.Boxes.Select(b => b.Box == Box ? b with { Mode = Aligned(taken, b.Mode) } : b)],
+        });
     }
 
     /// <inheritdoc/>
     public override string Describe(HomeFile home) => $"{home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is of another kind, or of its newer edition";
 
-    private string? Misses(SetUp setUp, Profile profile)
+    private string? Misses(SetUp setUp, Box taken)
     {
-        var mode = setUp.Boxes.FirstOrDefault(b => b.Box == Box)?.Mode;
-        return mode is not null && !profile.Modes.Contains(mode.Kind) ? $"the mode {ModeWords.Of(mode.Kind)}"
+        var (profile, mode) = (taken.Profile, setUp.Boxes.FirstOrDefault(b => b.Box == Box)?.Mode);
+        return mode is null ? null
+            : !profile.Modes.Contains(mode.Kind) ? $"the mode {ModeWords.Of(mode.Kind)}"
             : setUp.Cables.SelectMany(c => new[] { c.A, c.B }).Where(e => e.Owner == Box && profile.Port(e.Port) is null).Select(e => $"the port {e.Port}").FirstOrDefault()
-            ?? (mode?.Radios.Select(r => r.Radio).Append(mode.Joins?.Radio).OfType<string>().FirstOrDefault(r => profile.Radios.All(x => x.Id != r)) is { } radio ? $"the radio {radio}" : null)
-            ?? (mode is RouterMode { Passing: { } passing } && !profile.Passes.Contains(passing.Kind) ? "a public address that is passed on" : null);
+            ?? mode.Radios.Where(r => r.On && profile.Radios.All(x => x.Id != r.Radio)).Select(r => $"the radio {r.Radio}").FirstOrDefault()
+            ?? (mode.Radios.Any(r => profile.Radios.FirstOrDefault(x => x.Id == r.Radio) is { } own && PageChecks.WrongChannel(own.Band, r.Channel, r.WidthMhz) is not null) ? "a channel" : null)
+            ?? (mode.Joins is { } link && PageChecks.WrongUplink(taken, link) is not null ? "a radio link" : null)
+            ?? (mode is RouterMode { Passing: { } passing } && PageChecks.WrongPassing(taken, passing) is not null ? "a public address that is passed on" : null)
+            ?? (mode is SwitchMode plain && PageChecks.WrongVlans(taken, plain.Vlans, plain) is not null ? "VLANs" : null);
+    }
+
+    /// <summary>The same mode with each radio of the kind once: one that is new is off, one that is gone was off.</summary>
+    private static BoxMode Aligned(Box box, BoxMode mode)
+    {
+        RadioSetting[] radios = [.. box.Profile.Radios.Select(r => mode.Radios.FirstOrDefault(s => s.Radio == r.Id) ?? new RadioSetting(r.Id, false, FactoryNames.Of(box), WifiSecurity.Wpa2, box.Label.WifiKey))];
+        return mode switch
+        {
+            RouterMode router => router with { Wifi = radios },
+            AccessPointMode point => point with { Wifi = radios },
+            RepeaterMode repeater => repeater with { Wifi = radios },
+            _ => mode,
+        };
     }
 }

@@ -14,7 +14,7 @@ public sealed record AddDevice(Device Device, HostAddress Address, bool? ByCable
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
     {
         var device = Device with { Id = Device.Id.Length > 0 ? Device.Id : Slugs.Of(Device.Name, home.Site.Uses, "device"), Name = Device.Name.Trim() };
-        return (SetDevice.Wrong(home.Site, device) ?? PageChecks.WrongHostAddress(Address) ?? (home.Site.Uses(device.Id) ? $"'{Ipv4Address.Shown(device.Id)}' is there already." : null)) is { } wrong
+        return (SetDevice.Wrong(home.Site, device) ?? PageChecks.WrongHostAddress(Address) ?? Given.WrongNewId(home.Site, device.Id) ?? (home.Site.Devices.Count >= Site.MostDevices ? $"At most {Site.MostDevices:#,0} devices are kept." : null)) is { } wrong
             ? Parsed<HomeFile>.Fail(wrong)
             : home.With(home.Site with { Devices = [.. home.Site.Devices, device] }).InEach(d => FirstUse.Of(d, device, Address, ByCable));
     }
@@ -46,7 +46,7 @@ public sealed record SetNeed(Need Need) : Correction
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
     {
         var need = Need.Id.Length > 0 ? Need : Need with { Id = Slugs.Of($"{NeedKindWords.Of(Need)} {Need.About}", home.Site.Uses, "need") };
-        return (Wrong(home.Site, need) ?? (home.Site.Needs.Count >= 200 && home.Site.Needs.All(n => n.Id != need.Id) ? "At most 200 needs are kept." : null)) is { } wrong
+        return (Wrong(home.Site, need) ?? Given.WrongId(home.Site, need.Id, [.. home.Site.Needs.Select(n => n.Id)], Site.MostNeeds, "needs")) is { } wrong
             ? Parsed<HomeFile>.Fail(wrong)
             : home.With(home.Site with { Needs = Given.With(home.Site.Needs, need, n => n.Id) });
     }

@@ -11,6 +11,21 @@ internal static class Given
     public static string? WrongName(string name) =>
         name.Length is < 1 or > 80 || name.Trim().Length == 0 || name.Any(char.IsControl) ? "A name has 1 to 80 characters on one line." : null;
 
+    /// <summary>Why nothing new can have this id; null where it can.</summary>
+    public static string? WrongNewId(Site site, string id) =>
+        !Slugs.IsOne(id) || id == PortRef.Street ? $"'{Ipv4Address.Shown(id)}' is no id: 1 to 60 small letters, digits and hyphens, and not 'street'."
+        : site.Uses(id) ? $"The id '{id}' is used already."
+        : null;
+
+    /// <summary>Why one more cannot be kept, or not under this id; null where it can, or where something of its kind is exchanged.</summary>
+    /// <param name="site">The site.</param>
+    /// <param name="id">The id.</param>
+    /// <param name="own">Ids of its kind.</param>
+    /// <param name="most">How many of its kind are kept.</param>
+    /// <param name="kind">Its kind, such as "places".</param>
+    public static string? WrongId(Site site, string id, IReadOnlyList<string> own, int most, string kind) =>
+        own.Contains(id) ? null : own.Count >= most ? $"At most {most:#,0} {kind} are kept." : WrongNewId(site, id);
+
     /// <summary>Why something cannot be in this place; null where it can, or where none is given.</summary>
     public static string? WrongPlace(Site site, string? place) => place is not null && site.Place(place) is null ? $"There is no place '{Ipv4Address.Shown(place)}'." : null;
 

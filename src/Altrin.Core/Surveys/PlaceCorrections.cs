@@ -18,7 +18,7 @@ public sealed record SetBuilding(Building Building) : Correction
         return Edit.Unless(
             Given.WrongName(building.Name)
             ?? (building.StoreyHeightMetres is < 1.5 or > 10 ? "A storey is 1.5 to 10 metres high." : null)
-            ?? (home.Site.Buildings.Count >= 20 && home.Site.Buildings.All(b => b.Id != building.Id) ? "At most 20 buildings are kept." : null),
+            ?? Given.WrongId(home.Site, building.Id, [.. before.Select(b => b.Id)], Site.MostBuildings, "buildings"),
             home.With(home.Site with { Buildings = Given.With(before, building, b => b.Id) }));
     }
 
@@ -41,7 +41,7 @@ public sealed record SetPlace(Place Place) : Correction
             ?? (place.LengthMetres is < 0.3 or > 500 || place.WidthMetres is < 0.3 or > 500 ? "A place is 0.3 to 500 metres long and wide." : null)
             ?? (place.EastMetres is < -1000 or > 1000 || place.NorthMetres is < -1000 or > 1000 ? "A place lies within 1,000 metres of the corner of the plot." : null)
             ?? (place.Building is { } building && home.Site.Buildings.All(b => b.Id != building) ? $"There is no building '{Ipv4Address.Shown(building)}'." : null)
-            ?? (home.Site.Places.Count >= 500 && home.Site.Places.All(p => p.Id != place.Id) ? "At most 500 places are kept." : null),
+            ?? Given.WrongId(home.Site, place.Id, [.. home.Site.Places.Select(p => p.Id)], Site.MostPlaces, "places"),
             home.With(home.Site with { Places = Given.With(home.Site.Places, place, p => p.Id) }));
     }
 
@@ -56,7 +56,7 @@ public sealed record SetSocket(Socket Socket) : Correction
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
     {
         var socket = Socket.Id.Length > 0 ? Socket : Socket with { Id = Slugs.Of(Socket.Name, home.Site.Uses, "socket") };
-        return Edit.Unless(Given.WrongName(socket.Name) ?? Given.WrongPlace(home.Site, socket.Place), home.With(home.Site with { Sockets = Given.With(home.Site.Sockets, socket, s => s.Id) }));
+        return Edit.Unless(Given.WrongName(socket.Name) ?? Given.WrongPlace(home.Site, socket.Place) ?? Given.WrongId(home.Site, socket.Id, [.. home.Site.Sockets.Select(s => s.Id)], Site.MostSockets, "sockets"), home.With(home.Site with { Sockets = Given.With(home.Site.Sockets, socket, s => s.Id) }));
     }
 
     /// <inheritdoc/>
@@ -75,7 +75,8 @@ public sealed record SetRun(CableRun Run) : Correction
             ?? (run.A == run.B ? "A run has two ends; both were the same socket." : null)
             ?? (home.Site.Runs.Any(r => r.Id != run.Id && new[] { r.A, r.B }.Intersect([run.A, run.B]).Any()) ? "One of these sockets has a run already." : null)
             ?? (run.Pairs is not (null or 2 or 4) ? "A run has 2 or 4 pairs connected." : null)
-            ?? (run.LengthMetres is { } length && !(length > 0 && length <= Patch.LongestMetres) ? $"A length is more than 0 and at most {Patch.LongestMetres:0} metres." : null),
+            ?? (run.LengthMetres is { } length && !(length > 0 && length <= Patch.LongestMetres) ? $"A length is more than 0 and at most {Patch.LongestMetres:0} metres." : null)
+            ?? Given.WrongId(home.Site, run.Id, [.. home.Site.Runs.Select(r => r.Id)], Site.MostSockets, "runs"),
             home.With(home.Site with { Runs = Given.With(home.Site.Runs, run, r => r.Id) }));
     }
 
@@ -105,7 +106,7 @@ public sealed record Remove(string Id) : Correction
         var left = site with
         {
             Service = site.Service.HandOff == Id ? site.Service with { HandOff = null } : site.Service,
-            Boxes = [.. site.Boxes.Where(b => b.Id != Id)],
+            Boxes = [.. site.Boxes.Where(b => b.Id != Id).Select(b => b.Place == Id ? b with { Place = null } : b)],
             Devices = [.. site.Devices.Where(d => d.Id != Id).Select(d => d.Place == Id ? d with { Place = null } : d)],
             Needs = [.. site.Needs.Where(n => n.Id != Id && n.About != Id)],
             Buildings = [.. site.Buildings.Where(b => b.Id != Id)],

@@ -158,7 +158,7 @@ internal sealed class QuickWords
     /// <summary>Notes the first thing that is wrong.</summary>
     public void Fail(string text, int column) => Error ??= (text, column);
 
-    /// <summary>Where the words of a part begin with each of some words, in small letters.</summary>
+    /// <summary>Whether a part is one of some words, capitals or not.</summary>
     public static bool Is(string text, params ReadOnlySpan<string> words)
     {
         foreach (var word in words)

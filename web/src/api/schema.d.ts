@@ -620,6 +620,7 @@ export interface components {
             hardware?: null | string;
             wanHardware?: null | string;
             holds?: null | components["schemas"]["LineService"][];
+            place?: null | string;
             label?: null | components["schemas"]["LabelDocument"];
             profile: components["schemas"]["ProfileDocument"];
         };
@@ -960,6 +961,7 @@ export interface components {
             kind?: "addBox";
             name: string;
             shelfId: string;
+            id?: string;
             hardware?: null | components["schemas"]["HardwareAddress"];
             wanHardware?: null | components["schemas"]["HardwareAddress"];
             place?: null | string;
@@ -992,6 +994,7 @@ export interface components {
             wanHardware: null | components["schemas"]["HardwareAddress"];
             holds: components["schemas"]["LineService"][];
             label: components["schemas"]["LabelFacts"];
+            place?: null | string;
         };
         CorrectionSetBuilding: {
             /** @enum {string} */
@@ -1258,6 +1261,8 @@ export interface components {
             proof: components["schemas"]["ProofDocument"];
             undo: null | string;
             redo: null | string;
+            /** Format: int32 */
+            missing: number;
         };
         JobSummary: {
             /** Format: int64 */
@@ -3159,6 +3164,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

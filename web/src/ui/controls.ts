@@ -56,6 +56,8 @@ export const Button = chakra(
 
 export const Input = chakra("input", { base: field });
 
+export const TextArea = chakra("textarea", { base: field });
+
 export const Select = chakra("select", { base: field });
 
 /** An address or a reading: always in the mono face. */

@@ -28,6 +28,7 @@ export const seatWords: Words<"SeatKind"> = { device: "Devices", box: "Boxes", p
 export const ladderWords: Words<"LadderKind"> = { lease: "An address is leased", connection: "A device opens a connection to another", internet: "A device opens a connection to the internet", inbound: "A connection comes from outside", discovery: "A device looks for another" };
 
 export const knownWords: Words<"Known"> = { unknown: "not known", yes: "yes", no: "no" };
+export const namingWords: Words<"NamingSchool"> = { oneName: "one name everywhere", onePerBox: "a name for each box", onePerBand: "a name for each band" };
 export const accessWords: Words<"AccessKind"> = { unknown: "not asked", fibre: "fibre", telephoneLine: "telephone line", televisionCable: "television cable", mobile: "mobile network", fixedRadio: "radio link to a mast", satellite: "satellite", buildingNetwork: "the building's own network" };
 export const placeWords: Words<"PlaceKind"> = { room: "room", hall: "hall or stairs", cupboard: "cupboard", loft: "loft, unheated", cellar: "cellar or garage", outdoors: "outdoors" };
 export const wallWords: Words<"WallKind"> = { unknown: "not looked at", light: "plasterboard or timber", brick: "brick or block", stone: "thick stone", concrete: "concrete", glass: "glass", metal: "metal or foil" };

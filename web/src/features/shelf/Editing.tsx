@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
 import { ProblemError, type FileError, type Schemas } from "../../api/client";
-import { Button, Input } from "../../ui/controls";
+import { Button, Input, TextArea } from "../../ui/controls";
 import { Fold } from "../../ui/Fold";
 import { Labelled } from "../../ui/pieces";
 import { Tick } from "../../ui/Tick";
@@ -24,7 +24,7 @@ const habits: [Habit, string][] = [
 const three = { unknown: "not known", yes: "yes", no: "no" } as const;
 
 /** Edits a kind, or makes another one of it. What the fields do not show is edited as the text of its file. */
-export function Editing({ profile, copy, taken, put, done }: { profile: Profile; copy: boolean; taken: string[]; put: (profile: Profile) => Promise<unknown>; done: (shelfId: string) => void }) {
+export function Editing({ profile, copy, taken, put, done }: { profile: Profile; copy: boolean; taken: string[]; put: (profile: string) => Promise<Schemas["ShelfEntry"][]>; done: (shelfId: string) => void }) {
   const free = () => {
     for (let n = 2; ; n++) {
       const id = `${profile.shelfId}-${n}`;
@@ -51,9 +51,10 @@ export function Editing({ profile, copy, taken, put, done }: { profile: Profile;
     setErrors(null);
     setBusy(true);
     try {
-      const whole = text === null ? draft : (JSON.parse(text) as Profile);
-      await put(whole);
-      done(whole.shelfId);
+      const entries = await put(text ?? JSON.stringify(draft));
+      // What was typed as text may have another id; where it is not on the shelf, the entry that was edited is shown.
+      const id = text === null ? draft.shelfId : (/"shelfId"\s*:\s*"([^"]*)"/.exec(text)?.[1] ?? draft.shelfId);
+      done(entries.some((e) => e.profile.shelfId === id) ? id : profile.shelfId);
     } catch (e) {
       setErrors(e instanceof ProblemError && e.problem.errors ? e.problem.errors : [{ pointer: "", found: "text that cannot be taken", allowed: (e as Error).message }]);
     } finally {
@@ -110,7 +111,7 @@ export function Editing({ profile, copy, taken, put, done }: { profile: Profile;
         })}
       </Box>
       <Fold title="Everything else: ports, radios, lights, power, as the text of its file">
-        <chakra.textarea aria-label="The profile as text" width="100%" minH="18rem" fontFamily="mono" fontSize="sm" p="2" rounded="md" borderWidth="1px" borderStyle="solid" borderColor="line.strong" bg="card" color="ink" spellCheck={false} value={text ?? JSON.stringify(draft, null, 2)} onChange={(e) => setText(e.target.value)} />
+        <TextArea aria-label="The profile as text" minH="18rem" fontFamily="mono" fontSize="sm" spellCheck={false} value={text ?? JSON.stringify(draft, null, 2)} onChange={(e) => setText(e.target.value)} />
       </Fold>
       {errors && <FileErrors name={draft.name} errors={errors} />}
       <Flex gap="2">

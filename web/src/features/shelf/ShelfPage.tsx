@@ -16,8 +16,8 @@ import { Editing } from "./Editing";
 
 type Entry = Schemas["ShelfEntry"];
 
-/** The file of profiles that holds these. */
-export const fileOf = (profiles: Schemas["ProfileDocument"][]) => JSON.stringify({ format: "altrin-profiles", formatVersion: 1, profiles }, null, 2);
+/** The file of profiles that holds one, written as it was typed: the server says what is wrong with it, and where. */
+const fileOf = (profile: string) => `{"format":"altrin-profiles","formatVersion":1,"profiles":[${profile}]}`;
 
 /** The gear shelf: what is known of kinds of boxes, to be read, compared, copied, edited, and taken from one laptop to another. */
 export default function ShelfPage() {
@@ -160,7 +160,7 @@ export default function ShelfPage() {
                     profile={chosen.profile}
                     copy={editing === "copy"}
                     taken={entries.map((e) => e.profile.shelfId)}
-                    put={(profile) => put.mutateAsync(fileOf([profile]))}
+                    put={(profile) => put.mutateAsync(fileOf(profile))}
                     done={(id) => {
                       setEditing(null);
                       show({ kind: id });

@@ -7,7 +7,6 @@ import { levelColour, levelWord } from "../../ui/pieces";
 import { standing } from "./findings";
 import { stations, stationWords, type Station } from "./stations";
 import type { JobTools } from "./useJob";
-import { useSurvey } from "./useSurvey";
 import { Button, Select } from "../../ui/controls";
 
 /** The name of the job, its stations with how far each is, undo and redo. */
@@ -15,10 +14,8 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
   const [query, setQuery] = useSearchParams();
   const level = state.proof.verdict.kind;
   const open = standing(state.proof).length;
-  const survey = useSurvey(state);
-  const missing = survey.data?.gaps.length;
   const status: Partial<Record<Station, { text: string; colour?: string }>> = {
-    survey: { text: missing === undefined ? " " : missing === 0 ? "complete" : `${missing} not known`, colour: missing === 0 ? "moss" : "ochre" },
+    survey: { text: state.missing === 0 ? "complete" : `${state.missing} not known`, colour: state.missing === 0 ? "moss" : "ochre" },
     plan: { text: open === 0 ? "nothing to settle" : `${open} to settle`, colour: open === 0 ? "moss" : "ochre" },
     proof: { text: levelWord(level).toLowerCase(), colour: levelColour(level) },
   };

@@ -63,6 +63,8 @@ export function SecretTyping({ job, label, save, done, make = true }: { job: num
     onSuccess: () => {
       setValue("");
       void client.invalidateQueries({ queryKey: ["secrets", job] });
+      // A key that was typed twice becomes one reference, and the job moves on by it.
+      void client.invalidateQueries({ queryKey: ["job", job] });
       done?.();
     },
   });
@@ -80,9 +82,9 @@ export function SecretTyping({ job, label, save, done, make = true }: { job: num
             maxLength={200}
             value={value}
             onChange={(e) => setValue(e.target.value)}
-            onBlur={() => value !== "" && saving.mutate(value)}
+            onBlur={() => value !== "" && !saving.isPending && saving.mutate(value)}
             onKeyDown={(e) => {
-              if (e.key === "Enter" && value !== "") {
+              if (e.key === "Enter" && value !== "" && !saving.isPending) {
                 saving.mutate(value);
               } else if (e.key === "Escape") {
                 setValue("");

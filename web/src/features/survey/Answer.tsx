@@ -3,7 +3,10 @@ import { Link } from "react-router";
 import type { JobState, Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { Trouble, Waiting } from "../../ui/pieces";
-import { worthWords } from "../../ui/words";
+import { namingWords, worthWords } from "../../ui/words";
+import { DraftInput } from "../../ui/DraftInput";
+import { Fold } from "../../ui/Fold";
+import { WordSelect } from "../../ui/WordSelect";
 import { nameOf } from "../stations/designReading";
 import { StartPlan } from "../stations/StartPlan";
 import type { JobTools } from "../stations/useJob";
@@ -21,6 +24,7 @@ export function Answer({ state, view, error, tools, choose }: Props) {
   if (!view) {
     return error ? <Trouble what="What the survey adds up to cannot be worked out." why={error.message} /> : <Waiting what="Adding up" />;
   }
+  const { site } = state.design;
   const planned = state.setUps.includes("planned");
   const calm = view.answer.kind === "keep";
   return (
@@ -64,6 +68,12 @@ export function Answer({ state, view, error, tools, choose }: Props) {
           </Box>
         </Box>
       )}
+      <Fold title="How this home is called, and how its Wi-Fi is named">
+        <Box display="grid" gap="2" gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "minmax(0, 1fr) minmax(0, 1fr)" }} mt="1">
+          <DraftInput label="Name in the design file" value={site.name} save={(name) => tools.correct([{ kind: "setHome", name, naming: site.naming }])} />
+          <WordSelect label="Wi-Fi names" words={namingWords} value={site.naming} disabled={tools.busy} onChange={(naming) => tools.correctNow([{ kind: "setHome", name: site.name, naming }])} />
+        </Box>
+      </Fold>
       {view.spares.length > 0 && (
         <Box as="section" aria-label="What the other boxes are good for">
           <chakra.h2 fontSize="md">What the other boxes are good for</chakra.h2>

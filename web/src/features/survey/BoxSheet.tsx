@@ -83,12 +83,15 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
             <SecretField job={state.job.id} label="Password of its page today" name={`${box.id} page password`} reference={setting.password ?? null} refer={(reference) => tools.save([{ kind: "setPagePassword", box: box.id, password: reference }])} />
           </>
         ) : (
-          <Fact label="Today">
-            on the shelf{" "}
-            <Button px="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "setMode", box: box.id, mode: box.profile.modes[0] ?? "router" }])}>
-              It is in use
-            </Button>
-          </Fact>
+          <>
+            <Fact label="Today">
+              on the shelf{" "}
+              <Button px="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "setMode", box: box.id, mode: box.profile.modes[0] ?? "router" }])}>
+                It is in use
+              </Button>
+            </Fact>
+            <PlaceSelect label="Lies in" design={design} value={box.place ?? null} disabled={tools.busy} onChange={(place) => tools.correctNow([boxCorrection(box, { place })])} />
+          </>
         )}
         <chakra.fieldset border="0" gridColumn="1 / -1">
           <chakra.legend fontSize="xs" color="muted">

@@ -85,7 +85,7 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
           {site.boxes.map((b) => {
             const mode = setUpOf(design).boxes.find((s) => s.box === b.id)?.mode;
             const spare = view?.spares.find((s) => s.box === b.id);
-            const place = placeOf(design, b.id);
+            const place = mode ? placeOf(design, b.id) : (b.place ?? null);
             return row(
               b.id,
               b.name,

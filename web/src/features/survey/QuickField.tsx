@@ -1,8 +1,8 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
-import { useDeferredValue, useRef, useState } from "react";
+import { useDeferredValue, useId, useState } from "react";
 import { api, unwrap, type JobState, type Schemas } from "../../api/client";
-import { Button, Input } from "../../ui/controls";
+import { Button, Input, TextArea } from "../../ui/controls";
 import type { JobTools } from "../stations/useJob";
 
 interface Props {
@@ -22,6 +22,7 @@ export const quickId = (list: Schemas["QuickList"]) => `quick-${list}`;
 
 /** Lines that were not taken, with the reason; they are kept until somebody mends or drops them. */
 interface Refused {
+  key: number;
   text: string;
   why: string;
 }
@@ -31,14 +32,13 @@ interface Refused {
  * at once, and what is refused comes back below the field.
  */
 export function QuickField({ list, label, example, state, tools, first, next }: Props) {
-  const field = useRef<HTMLInputElement>(null);
   const [text, setText] = useState("");
   const [refused, setRefused] = useState<Refused[]>([]);
   const read = useReading(state, list, text);
   const line = read?.at(-1);
 
   const take = (lines: string) => {
-    tools.enter(list, lines).catch((e: Error) => setRefused((r) => [...r, { text: lines, why: e.message }]));
+    tools.enter(list, lines).catch((e: Error) => setRefused((all) => [...all, { key: (all.at(-1)?.key ?? 0) + 1, text: lines, why: e.message }]));
   };
   const enter = () => {
     if (text.trim() === "") {
@@ -57,7 +57,6 @@ export function QuickField({ list, label, example, state, tools, first, next }: 
       <Flex gap="2">
         <Input
           id={id}
-          ref={field}
           autoFocus={first}
           value={text}
           placeholder={example}
@@ -102,26 +101,54 @@ export function QuickField({ list, label, example, state, tools, first, next }: 
           })}
         {line?.error && line.parts.slice(0, -1).some((p) => !p.means) && <chakra.span color="brick">{line.error}</chakra.span>}
       </Flex>
-      {refused.map((r, i) => (
-        <Flex key={i} role="alert" gap="2" align="center" wrap="wrap" fontSize="sm" bg="clay.1" rounded="md" px="2" py="1" mt="1">
-          <Box flex="1 1 14rem" minW="0">
-            <chakra.b css={{ overflowWrap: "anywhere" }}>{r.text.length > 120 ? `${r.text.slice(0, 120)} …` : r.text}</chakra.b>
-            <Box color="brick">{r.why}</Box>
-          </Box>
-          <Button
-            onClick={() => {
-              setText(r.text);
-              setRefused(refused.filter((x) => x !== r));
-              field.current?.focus();
-            }}
-          >
-            Mend it
-          </Button>
-          <Button variant="quiet" onClick={() => setRefused(refused.filter((x) => x !== r))}>
-            Drop it
-          </Button>
-        </Flex>
+      {refused.map((r) => (
+        <Back
+          key={r.key}
+          refused={r}
+          take={(lines) => {
+            setRefused((all) => all.filter((x) => x !== r));
+            take(lines);
+          }}
+          drop={() => setRefused((all) => all.filter((x) => x !== r))}
+        />
       ))}
+    </Box>
+  );
+}
+
+/** What was not taken, line by line as it was, with the reason; it is mended here and taken again. */
+function Back({ refused, take, drop }: { refused: Refused; take: (lines: string) => void; drop: () => void }) {
+  const [text, setText] = useState(refused.text);
+  const why = useId();
+  return (
+    <Box role="alert" fontSize="sm" bg="clay.1" rounded="md" px="2" py="1" mt="1">
+      <Box id={why} color="brick">
+        {refused.why}
+      </Box>
+      <Flex gap="2" align="start" wrap="wrap">
+        <TextArea
+          aria-label="Not taken yet"
+          aria-describedby={why}
+          flex="1 1 14rem"
+          width="auto"
+          rows={Math.min(8, text.split("\n").length)}
+          spellCheck={false}
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          onKeyDown={(e) => {
+            if (e.key === "Enter" && !text.includes("\n")) {
+              e.preventDefault();
+              take(text);
+            }
+          }}
+        />
+        <Button disabled={text.trim() === ""} onClick={() => take(text)}>
+          Take it
+        </Button>
+        <Button variant="quiet" onClick={drop}>
+          Drop it
+        </Button>
+      </Flex>
     </Box>
   );
 }

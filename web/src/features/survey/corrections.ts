@@ -15,6 +15,7 @@ export function boxCorrection(box: Box, parts: Partial<Extract<Correction, { lab
     hardware: box.hardware ?? null,
     wanHardware: box.wanHardware ?? null,
     holds: box.holds ?? [],
+    place: box.place ?? null,
     ...parts,
     label: { ...box.label, mended: known(box.label?.mended), ...label },
   };

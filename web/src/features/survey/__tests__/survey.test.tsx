@@ -73,14 +73,19 @@ describe("A quick line", () => {
     expect(input.value).toBe("");
   });
 
-  it("comes back with the reason where it is refused, and is mended in its field", async () => {
+  it("comes back line by line with the reason where it is refused, and is mended there beside what is typed meanwhile", async () => {
     serve();
-    const input = field(vi.fn().mockRejectedValue(new Error("'huge' is not understood here")));
-    fireEvent.change(input, { target: { value: "Hall, huge" } });
-    fireEvent.keyDown(input, { key: "Enter" });
+    const enter = vi.fn().mockRejectedValueOnce(new Error("'huge' is not understood here")).mockResolvedValue(undefined);
+    const input = field(enter);
+    fireEvent.paste(input, { clipboardData: { getData: () => "Hall, huge\nStudy, 3x3" } });
     expect(await screen.findByText("'huge' is not understood here")).toBeVisible();
-    fireEvent.click(screen.getByText("Mend it"));
-    expect(input.value).toBe("Hall, huge");
+    fireEvent.change(input, { target: { value: "Attic" } });
+    const back = screen.getByLabelText<HTMLTextAreaElement>("Not taken yet");
+    expect(back.value).toBe("Hall, huge\nStudy, 3x3");
+    fireEvent.change(back, { target: { value: "Hall, 2x4\nStudy, 3x3" } });
+    fireEvent.click(screen.getByText("Take it"));
+    expect(enter).toHaveBeenLastCalledWith("places", "Hall, 2x4\nStudy, 3x3");
+    expect(input.value).toBe("Attic");
     expect(screen.queryByRole("alert")).toBeNull();
   });
 
