@@ -19,6 +19,9 @@ public sealed class AltrinContext(DbContextOptions<AltrinContext> options) : DbC
     /// <summary>Keys and passwords, encrypted.</summary>
     public DbSet<SecretEntity> Secrets => Set<SecretEntity>();
 
+    /// <summary>Readings that were kept.</summary>
+    public DbSet<ReadingEntity> Readings => Set<ReadingEntity>();
+
     /// <summary>Keys of the hashes of secrets, encrypted.</summary>
     public DbSet<HashKeyEntity> HashKeys => Set<HashKeyEntity>();
 
@@ -43,6 +46,10 @@ public sealed class AltrinContext(DbContextOptions<AltrinContext> options) : DbC
         var secret = modelBuilder.Entity<SecretEntity>();
         secret.HasOne<JobEntity>().WithMany().HasForeignKey(s => s.JobId).OnDelete(DeleteBehavior.Cascade);
         secret.HasIndex(s => new { s.JobId, s.Reference }).IsUnique();
+        var reading = modelBuilder.Entity<ReadingEntity>();
+        reading.Property(r => r.Name).HasMaxLength(ReadingStore.LongestName);
+        reading.HasOne<JobEntity>().WithMany().HasForeignKey(r => r.JobId).OnDelete(DeleteBehavior.Cascade);
+        reading.HasIndex(r => new { r.JobId, r.TakenAt });
     }
 
     private sealed class UnixMilliseconds() : ValueConverter<DateTimeOffset, long>(t => t.ToUnixTimeMilliseconds(), m => DateTimeOffset.FromUnixTimeMilliseconds(m));

@@ -68,12 +68,20 @@ public sealed class JobStore(AltrinContext context, TimeProvider time, ReadHomes
     }
 
     /// <summary>Commits a design as the new head, if the head is still the one that the caller saw.</summary>
-    public Task<HeadMove> Commit(long id, long version, HomeFile home, string label, string tab, CancellationToken cancel) => Move(id, version, async (job, head) =>
+    /// <param name="id">The job.</param>
+    /// <param name="version">The version that the caller saw.</param>
+    /// <param name="home">The design.</param>
+    /// <param name="label">What was done, in words.</param>
+    /// <param name="tab">Who did it.</param>
+    /// <param name="cancel">Stops the work.</param>
+    /// <param name="also">Adds what belongs to the new revision, to be saved with it or not at all.</param>
+    public Task<HeadMove> Commit(long id, long version, HomeFile home, string label, string tab, CancellationToken cancel, Action<long>? also = null) => Move(id, version, async (job, head) =>
     {
         var next = new RevisionEntity { JobId = job.Id, ParentId = head.Revision.Id, Label = label, Tab = tab, CreatedAt = time.GetUtcNow(), Design = DesignFile.Write(home) };
         context.Revisions.Add(next);
         await context.SaveChangesAsync(cancel);
         job.HeadId = next.Id;
+        also?.Invoke(next.Id);
         return null;
     }, cancel);
 

@@ -34,7 +34,8 @@ internal static class HeadRoutes
     /// <param name="tab">The tab that asks.</param>
     /// <param name="edit">Gives the new home with its label, or the problem.</param>
     /// <param name="cancel">Stops the work.</param>
-    public static async Task<Results<Ok<JobState>, ProblemHttpResult>> CommitHome(long id, string setUp, JobStore store, HttpContext context, string? match, string? tab, Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit, CancellationToken cancel)
+    /// <param name="also">Adds what belongs to the new revision, to be saved with it or not at all.</param>
+    public static async Task<Results<Ok<JobState>, ProblemHttpResult>> CommitHome(long id, string setUp, JobStore store, HttpContext context, string? match, string? tab, Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit, CancellationToken cancel, Action<long>? also = null)
     {
         if (Version(match, out var version) is { } wrong)
         {
@@ -49,7 +50,7 @@ internal static class HeadRoutes
             return Stale(head, setUp);
         }
         var (done, problem) = edit(head);
-        return done is var (home, label) ? Answer(await store.Commit(id, version, home, label, Tab(tab), cancel), id, setUp, context) : problem!;
+        return done is var (home, label) ? Answer(await store.Commit(id, version, home, label, Tab(tab), cancel, also), id, setUp, context) : problem!;
     }
 
     private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(long id, ChangeRequest request, JobStore store, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel) => CommitHome(id, request.SetUp, store, context, match, tab, head =>

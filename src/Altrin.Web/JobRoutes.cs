@@ -30,7 +30,7 @@ internal static class JobRoutes
         return TypedResults.Ok(new Page<JobSummary>([.. found.Items.Select(JobSummary.Of)], found.Number, found.PerPage, found.Total));
     }
 
-    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Create(NewJob job, JobStore store, SecretStore secrets, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Create(NewJob job, JobStore store, SecretStore secrets, ReadingStore readings, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
     {
         if (Name(job.Name) is not { } name)
         {
@@ -53,6 +53,7 @@ internal static class JobRoutes
         if (job.From is { } copied)
         {
             await secrets.Copy(copied, head.Job.Id, cancel);
+            await readings.Copy(copied, head.Job.Id, cancel);
         }
         return TypedResults.Created($"/api/jobs/{head.Job.Id}", JobSummary.Of(head.Job));
     }
@@ -75,7 +76,8 @@ internal static class JobRoutes
 
     public static ProblemHttpResult BadName(string name) => Problems.Field("/name", $"{name.Trim().Length} characters", $"A name has 1 to {MostName} characters on one line.");
 
-    private static ProblemHttpResult? Paging(int page, int perPage) =>
+    /// <summary>What is wrong with the page of a list that was asked for; null where nothing is.</summary>
+    public static ProblemHttpResult? Paging(int page, int perPage) =>
         page is < 1 or > 1_000_000 ? Problems.Field("page", $"{page}", "Pages are counted from 1.")
         : perPage is < 1 or > JobStore.MostPerPage ? Problems.Field("perPage", $"{perPage}", $"A page holds 1 to {JobStore.MostPerPage}.")
         : null;

@@ -16,6 +16,7 @@ internal static class Setup
         services.AddScoped<JobStore>();
         services.AddScoped<ShelfStore>();
         services.AddScoped<SecretStore>();
+        services.AddScoped<ReadingStore>();
         services.AddSingleton<Page>();
         services.ConfigureHttpJsonOptions(o => AltrinJson.Apply(o.SerializerOptions));
         services.AddOpenApi(ApiDescription.Configure);
@@ -45,6 +46,7 @@ internal static class Setup
         ProofRoutes.Map(jobs);
         SurveyRoutes.Map(jobs);
         SecretRoutes.Map(jobs);
+        ReadingRoutes.Map(jobs);
         ShelfRoutes.Map(app.MapGroup("/api/shelf").WithTags("Shelf"));
         app.Map("/api/{**rest}", () => Problems.Of(StatusCodes.Status404NotFound, "not-found", "There is no such address in the API.", "See /api/openapi/v1.json for those there are.")).ExcludeFromDescription();
         // A file that is missing is missing; every other address belongs to the page.

@@ -43,4 +43,24 @@ internal static class Dissector
             File.Delete(file);
         }
     }
+
+    /// <summary>The same capture in another container, written by tshark.</summary>
+    public static byte[] Again(byte[] capture, string container)
+    {
+        var (from, to) = (System.IO.Path.GetTempFileName(), System.IO.Path.GetTempFileName());
+        try
+        {
+            File.WriteAllBytes(from, capture);
+            using var run = Process.Start(new ProcessStartInfo(Path) { ArgumentList = { "-r", from, "-F", container, "-w", to }, RedirectStandardError = true })!;
+            var errors = run.StandardError.ReadToEnd();
+            run.WaitForExit();
+            Assert.True(run.ExitCode == 0, errors);
+            return File.ReadAllBytes(to);
+        }
+        finally
+        {
+            File.Delete(from);
+            File.Delete(to);
+        }
+    }
 }

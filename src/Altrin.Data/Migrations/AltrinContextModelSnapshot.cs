@@ -93,6 +93,66 @@ namespace Altrin.Data.Migrations
                     b.ToTable("Profiles");
                 });
 
+            modelBuilder.Entity("Altrin.Data.ReadingEntity", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Accepted")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long?>("AwayAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("Content")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<bool>("IsCapture")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("JobId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("KeptAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Kinds")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Place")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("RevisionId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Seat")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("SeatName")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("SetUp")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("TakenAt")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("JobId", "TakenAt");
+
+                    b.ToTable("Readings");
+                });
+
             modelBuilder.Entity("Altrin.Data.RevisionEntity", b =>
                 {
                     b.Property<long>("Id")
@@ -159,6 +219,15 @@ namespace Altrin.Data.Migrations
                         .IsUnique();
 
                     b.ToTable("Secrets");
+                });
+
+            modelBuilder.Entity("Altrin.Data.ReadingEntity", b =>
+                {
+                    b.HasOne("Altrin.Data.JobEntity", null)
+                        .WithMany()
+                        .HasForeignKey("JobId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
                 });
 
             modelBuilder.Entity("Altrin.Data.RevisionEntity", b =>

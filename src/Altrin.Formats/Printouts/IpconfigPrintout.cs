@@ -8,7 +8,7 @@ internal static class IpconfigPrintout
     public static IReadOnlyList<Printout> Of(string name, IReadOnlyList<Adapter> adapters, Trace? trace) =>
     [
         new("ipconfig /all", Lines.Join(["", "IP Configuration", "", Row("Host Name", name), .. adapters.SelectMany(Adapter)])),
-        new("arp -a", Lines.Join(adapters.Where(a => a.Address is not null).SelectMany(Table))),
+        new("arp -a", Lines.Join(adapters.Where(a => a is { Linked: true, Address: not null }).SelectMany(Table))),
         .. trace is null ? Array.Empty<Printout>() : [new($"ping {trace.Target}", Ping(adapters, trace)), new($"tracert -d {trace.Target}", Route(trace))],
     ];
 
@@ -33,7 +33,8 @@ internal static class IpconfigPrintout
         yield return Row("Connection-specific DNS Suffix ", a.Domain ?? "");
         yield return Row("Physical Address", Lines.Hyphens(a.Hardware));
         yield return Row("DHCP Enabled", a.Asks ? "Yes" : "No");
-        if (a.Address is not { } own)
+        // Where nothing is plugged in, not even a typed address is printed.
+        if (!a.Linked || a.Address is not { } own)
         {
             yield break;
         }

@@ -86,7 +86,7 @@ internal sealed record Adapter(
             .ToList();
         return new(
             number, side.Linked, Core.Exchanges.Station.Of(side).Hardware, own, side.Setting is Automatic, held?.SelfAssigned ?? false,
-            held?.Gateway, held?.NameServers ?? [], seat?.Own, seat?.LeaseMinutes, seat?.Domain, neighbours);
+            own is null ? null : held?.Gateway, held?.NameServers ?? [], seat?.Own, seat?.LeaseMinutes, seat?.Domain, neighbours);
     }
 }
 

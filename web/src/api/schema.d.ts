@@ -324,6 +324,118 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/readings/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ReadReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListReadings"];
+        put?: never;
+        post: operations["KeepReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/readings/{reading}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetReading"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/readings/{reading}/content": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetReadingContent"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/readings/{reading}/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["PutReadingAway"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/readings/difference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CompareLists"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/readings/moved": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FindMovedBox"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/proof/addresses": {
         parameters: {
             query?: never;
@@ -550,6 +662,22 @@ export interface components {
         };
         /** @enum {unknown} */
         AccessKind: "unknown" | "fibre" | "telephoneLine" | "televisionCable" | "mobile" | "fixedRadio" | "satellite" | "buildingNetwork";
+        AdapterRead: {
+            /** Format: int32 */
+            line: number;
+            name: string;
+            hardware?: null | components["schemas"]["HardwareAddress"];
+            address?: null | components["schemas"]["InterfaceAddress"];
+            way?: components["schemas"]["AddressWay"];
+            gateway?: null | components["schemas"]["Ipv4Address"];
+            nameServers?: string[];
+            server?: null | components["schemas"]["Ipv4Address"];
+            domain?: null | string;
+            linked?: components["schemas"]["Known"];
+            inside?: boolean;
+            /** Format: int32 */
+            rateMbps?: null | number;
+        };
         /** @enum {unknown} */
         AddressAfter: "unknown" | "kept" | "leased" | "itsOwn" | "none";
         AddressFact: {
@@ -590,6 +718,10 @@ export interface components {
             standing: components["schemas"]["AddressStanding"];
             text: string;
         };
+        /** @enum {unknown} */
+        AddressWay: "unknown" | "leased" | "fixed" | "selfAssigned";
+        /** @enum {unknown} */
+        Agreement: "agrees" | "disagrees" | "unknown";
         Answer: {
             kind: components["schemas"]["AnswerKind"];
             causes: components["schemas"]["Cause"][];
@@ -597,6 +729,17 @@ export interface components {
         };
         /** @enum {unknown} */
         AnswerKind: "yes" | "no" | "luck" | "unknown";
+        BaselineGroup: {
+            place: string;
+            by: components["schemas"]["RunBy"];
+            /** Format: int32 */
+            runs: number;
+            /** Format: int32 */
+            usable: number;
+            down: null | components["schemas"]["MedianSpread"];
+            up: null | components["schemas"]["MedianSpread"];
+            says: string[];
+        };
         BookEntry: {
             owner: string;
             name: string;
@@ -613,6 +756,13 @@ export interface components {
             nameServers: string[];
             hardware: null | components["schemas"]["HardwareAddress"];
             clashes: boolean;
+        };
+        BoxCandidate: {
+            address: null | components["schemas"]["Ipv4Address"];
+            hardware: components["schemas"]["HardwareAddress"];
+            name: null | string;
+            says: string;
+            sure: boolean;
         };
         BoxDocument: {
             id: string;
@@ -676,6 +826,19 @@ export interface components {
             /** Format: int32 */
             pairs?: null | number;
             run?: null | string;
+        };
+        CableLinkRead: {
+            /** Format: int32 */
+            line: number;
+            adapter: string;
+            linked: components["schemas"]["Known"];
+            /** Format: int32 */
+            rateMbps: null | number;
+            /** Format: int32 */
+            ownMostMbps?: null | number;
+            /** Format: int32 */
+            otherMostMbps?: null | number;
+            bothWays?: components["schemas"]["Known"];
         };
         CableRun: {
             id: string;
@@ -1084,6 +1247,15 @@ export interface components {
             address: components["schemas"]["HostAddressDocument"];
             wifi?: null | components["schemas"]["WifiJoinDocument"];
         };
+        /** @enum {unknown} */
+        DhcpKind: "discover" | "offer" | "request" | "decline" | "ack" | "nak" | "release";
+        DifferenceRequest: {
+            before: number[];
+            after: number[];
+            beforeText?: null | string;
+            afterText?: null | string;
+            expected?: null | string;
+        };
         Differs: {
             text: string;
             subjects: string[];
@@ -1093,6 +1265,10 @@ export interface components {
             to: string;
             question: components["schemas"]["Answer"];
             reply: components["schemas"]["Answer"];
+        };
+        Explanation: {
+            text: string;
+            findings: string[];
         };
         FactDetails: {
             leases: components["schemas"]["LeaseFact"][];
@@ -1201,6 +1377,11 @@ export interface components {
             device: string;
             names: string[];
         };
+        HopRead: {
+            /** Format: int32 */
+            number: number;
+            addresses: string[];
+        };
         HostAddress: components["schemas"]["HostAddressAutomatic"] | components["schemas"]["HostAddressFixed"];
         HostAddressAutomatic: {
             /** @enum {string} */
@@ -1271,6 +1452,21 @@ export interface components {
             /** Format: date-time */
             changedAt: string;
             archived: boolean;
+        };
+        KeepRequest: {
+            content: components["schemas"]["ReadingContent"];
+            setUp: string;
+            name: string;
+            accepted: string[];
+            seat?: null | string;
+            place?: null | string;
+            /** Format: date-time */
+            takenAt?: null | string;
+        };
+        KeptReading: {
+            info: components["schemas"]["ReadingInfo"];
+            view: components["schemas"]["ReadingView"];
+            text: null | string;
         };
         KeptSecret: {
             reference: string;
@@ -1346,6 +1542,12 @@ export interface components {
             offers: components["schemas"]["Offer"][];
             whyNone: null | components["schemas"]["Cause"];
         };
+        Level: {
+            /** Format: double */
+            dbm?: number;
+            /** Format: int32 */
+            eitherDb?: number;
+        };
         /** @enum {unknown} */
         LightPhase: "starting" | "beforeSetUp" | "joining" | "inUse" | "updating";
         LightSign: {
@@ -1400,12 +1602,42 @@ export interface components {
         };
         /** @enum {unknown} */
         LinkKind: "cable" | "wifi" | "radio";
+        ListDifference: {
+            new: components["schemas"]["ListEntry"][];
+            gone: components["schemas"]["ListEntry"][];
+            moved: components["schemas"]["MovedEntry"][];
+            /** Format: int32 */
+            same: number;
+            says: string[];
+        };
+        ListEntry: {
+            hardware: components["schemas"]["HardwareAddress"];
+            address: null | components["schemas"]["Ipv4Address"];
+            name: null | string;
+            owner: null | string;
+            says: string;
+            /** Format: int32 */
+            rank: number;
+        };
         /** @enum {unknown} */
         LoginHabit: "unknown" | "onLabel" | "sameForAll" | "none" | "setAtFirst" | "byPhone";
+        Machine: {
+            adapter: components["schemas"]["AdapterRead"];
+            why: string;
+            others: string[];
+        };
         ManagementFact: {
             box: string;
             address: null | components["schemas"]["Ipv4Address"];
             from: components["schemas"]["SeatAnswer"][];
+        };
+        MedianSpread: {
+            /** Format: double */
+            median: number;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
         };
         /** @enum {unknown} */
         Medium: "unknown" | "cat5" | "cat5e" | "cat6" | "cat6a" | "fibre" | "powerline" | "coax";
@@ -1426,8 +1658,23 @@ export interface components {
             why: null | string;
             subjects: string[];
         };
+        MovedBox: {
+            candidates: components["schemas"]["BoxCandidate"][];
+            says: string;
+            sweep: string[];
+        };
+        MovedEntry: {
+            entry: components["schemas"]["ListEntry"];
+            before: components["schemas"]["Ipv4Address"];
+        };
         /** @enum {unknown} */
         MovedKind: "internet" | "need" | "finding" | "reach" | "address";
+        MovedRequest: {
+            readings: number[];
+            text?: null | string;
+            box?: null | string;
+            digits?: null | string;
+        };
         /** @enum {unknown} */
         NamingSchool: "oneName" | "onePerBox" | "onePerBand";
         Need: components["schemas"]["NeedReachFromOutside"] | components["schemas"]["NeedFoundByOthers"] | components["schemas"]["NeedLocalServer"] | components["schemas"]["NeedLittleDelay"] | components["schemas"]["NeedStaysOnline"] | components["schemas"]["NeedCallsInPlace"] | components["schemas"]["NeedGuestsKeptApart"] | components["schemas"]["NeedKeepsNameAndKey"] | components["schemas"]["NeedServiceLives"];
@@ -1526,6 +1773,29 @@ export interface components {
             hardware: null | components["schemas"]["HardwareAddress"];
             certain: boolean;
         };
+        NeighbourRead: {
+            /** Format: int32 */
+            line: number;
+            address: null | components["schemas"]["Ipv4Address"];
+            hardware: null | components["schemas"]["HardwareAddress"];
+            name?: null | string;
+        };
+        NetworkRead: {
+            /** Format: int32 */
+            line: number;
+            name: string;
+            radio: null | components["schemas"]["HardwareAddress"];
+            band?: null | components["schemas"]["RadioBand"];
+            /** Format: int32 */
+            channel?: null | number;
+            level?: null | components["schemas"]["Level"];
+            security?: null | components["schemas"]["WifiSecurity"];
+            joined?: boolean;
+            /** Format: double */
+            receiveMbps?: null | number;
+            /** Format: double */
+            sendMbps?: null | number;
+        };
         NewJob: {
             name: string;
             /** Format: int64 */
@@ -1560,9 +1830,36 @@ export interface components {
             /** Format: int32 */
             leaseMinutes: number;
         };
+        OfferRead: {
+            /** Format: int32 */
+            line: number;
+            kind: components["schemas"]["DhcpKind"];
+            server: null | components["schemas"]["Ipv4Address"];
+            given: null | components["schemas"]["Ipv4Address"];
+            asker?: null | components["schemas"]["HardwareAddress"];
+            from?: null | components["schemas"]["HardwareAddress"];
+            /** Format: int32 */
+            prefixLength?: null | number;
+            gateway?: null | components["schemas"]["Ipv4Address"];
+            nameServers?: string[];
+            /** Format: int64 */
+            leaseSeconds?: null | number;
+        };
         Outcome: {
             when: string;
             result: components["schemas"]["AnswerKind"];
+        };
+        OutsideRead: {
+            /** Format: int32 */
+            line: number;
+            seen: null | components["schemas"]["Ipv4Address"];
+            wan: null | components["schemas"]["Ipv4Address"];
+        };
+        OutsideView: {
+            beyond: components["schemas"]["Known"];
+            translations: string;
+            inbound: string;
+            unproven: string[];
         };
         OverlapFact: {
             router: string;
@@ -1575,6 +1872,15 @@ export interface components {
         OverlapHabit: "unknown" | "carriesOn" | "refuses" | "renumbers";
         PageOfJobSummary: {
             items: components["schemas"]["JobSummary"][];
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            perPage: number;
+            /** Format: int32 */
+            total: number;
+        };
+        PageOfReadingInfo: {
+            items: components["schemas"]["ReadingInfo"][];
             /** Format: int32 */
             number: number;
             /** Format: int32 */
@@ -1615,6 +1921,17 @@ export interface components {
             via: string[];
             stoppedBy: null | string;
             links: string[];
+        };
+        PingRead: {
+            /** Format: int32 */
+            line: number;
+            target: null | components["schemas"]["Ipv4Address"];
+            /** Format: int32 */
+            sent: null | number;
+            /** Format: int32 */
+            answered: number;
+            /** Format: double */
+            middleMs: null | number;
         };
         Place: {
             id: string;
@@ -1846,6 +2163,75 @@ export interface components {
             classes: components["schemas"]["ReachClass"][];
             cells: components["schemas"]["ReachCell"][];
         };
+        ReadBlock: {
+            kind: components["schemas"]["ReadingKind"];
+            /** Format: int32 */
+            first: number;
+            /** Format: int32 */
+            last: number;
+        };
+        ReadRequest: {
+            content: components["schemas"]["ReadingContent"];
+            setUp: string;
+            seat?: null | string;
+        };
+        Reading: {
+            /** Format: int32 */
+            lines: number;
+            blocks: components["schemas"]["ReadBlock"][];
+            unread: components["schemas"]["UnreadLine"][];
+            /** Format: int32 */
+            unreadCount: number;
+            adapters?: components["schemas"]["AdapterRead"][];
+            routes?: components["schemas"]["RouteRead"][];
+            neighbours?: components["schemas"]["NeighbourRead"][];
+            nameServers?: string[];
+            pings?: components["schemas"]["PingRead"][];
+            traces?: components["schemas"]["TraceRead"][];
+            cableLinks?: components["schemas"]["CableLinkRead"][];
+            networks?: components["schemas"]["NetworkRead"][];
+            offers?: components["schemas"]["OfferRead"][];
+            outside?: components["schemas"]["OutsideRead"][];
+            runs?: components["schemas"]["SpeedRun"][];
+        };
+        ReadingAway: {
+            away: boolean;
+        };
+        ReadingComparison: {
+            seat: null | string;
+            machine: null | components["schemas"]["Machine"];
+            statements: components["schemas"]["Statement"][];
+            outside: null | components["schemas"]["OutsideView"];
+            baseline: components["schemas"]["BaselineGroup"][];
+        };
+        ReadingContent: {
+            text?: null | string;
+            capture?: null | string;
+            outside?: null | components["schemas"]["TypedOutside"];
+            runs?: null | components["schemas"]["TypedRun"][];
+        };
+        ReadingInfo: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            kinds: components["schemas"]["ReadingKind"][];
+            /** Format: date-time */
+            takenAt: string;
+            setUp: string;
+            seat: null | string;
+            seatName: null | string;
+            place: null | string;
+            isCapture: boolean;
+            /** Format: int32 */
+            accepted: number;
+            away: boolean;
+        };
+        /** @enum {unknown} */
+        ReadingKind: "command" | "adapters" | "routes" | "addressTable" | "nameServers" | "ping" | "trace" | "cableLink" | "wifiLink" | "wifiScan" | "deviceList" | "leases" | "capture" | "outside" | "speedRuns";
+        ReadingView: {
+            reading: components["schemas"]["Reading"];
+            comparison: components["schemas"]["ReadingComparison"];
+        };
         /** @enum {unknown} */
         RefusalReason: "nameNotSent" | "bandMissing" | "securityDiffers" | "framesUnprotected" | "channelNotUsable" | "keyDiffers" | "keyNotKnown" | "fourAddressesNotTaken" | "channelNotFixed" | "channelDiffers" | "peerNotKnown" | "notOfKit" | "itself";
         Remedy: {
@@ -1887,6 +2273,16 @@ export interface components {
             to: string;
             via: string;
         };
+        RouteRead: {
+            /** Format: int32 */
+            line: number;
+            destination: components["schemas"]["Subnet"];
+            gateway: null | components["schemas"]["Ipv4Address"];
+            adapter: string;
+            /** Format: int32 */
+            metric?: null | number;
+            leased?: boolean;
+        };
         RulerFact: {
             segment: string;
             subnet: components["schemas"]["Subnet"];
@@ -1904,6 +2300,8 @@ export interface components {
         };
         /** @enum {unknown} */
         RulerMarkKind: "router" | "fixed" | "reserved" | "example";
+        /** @enum {unknown} */
+        RunBy: "cable" | "ghz2" | "ghz5" | "ghz6";
         SatelliteDocument: {
             main: string;
             by?: null | string;
@@ -2076,6 +2474,32 @@ export interface components {
             for: string;
             reasons: string[];
         };
+        SpeedRun: {
+            /** Format: int32 */
+            line: number;
+            at: string;
+            place: string;
+            by: components["schemas"]["RunBy"];
+            tool: string;
+            /** Format: double */
+            seconds: null | number;
+            /** Format: double */
+            megabytes: null | number;
+            /** Format: double */
+            downMbps: number;
+            /** Format: double */
+            upMbps: null | number;
+        };
+        Statement: {
+            id: string;
+            /** Format: int32 */
+            line: number;
+            found: string;
+            agreement: components["schemas"]["Agreement"];
+            recorded?: null | string;
+            explanations?: components["schemas"]["Explanation"][];
+            offer?: null | string;
+        };
         StaticRoute: {
             to: components["schemas"]["Subnet"];
             via: components["schemas"]["Ipv4Address"];
@@ -2111,6 +2535,13 @@ export interface components {
             ping: components["schemas"]["Answer"];
             hops: components["schemas"]["Passed"][];
             stoppedBy: null | string;
+        };
+        TraceRead: {
+            /** Format: int32 */
+            line: number;
+            target: null | components["schemas"]["Ipv4Address"];
+            hops: components["schemas"]["HopRead"][];
+            arrived: components["schemas"]["Known"];
         };
         Traits: {
             login?: components["schemas"]["LoginHabit"];
@@ -2153,8 +2584,32 @@ export interface components {
             how: string;
             phases: components["schemas"]["TrialPhase"][];
         };
+        TypedOutside: {
+            seen: string;
+            wan?: null | string;
+        };
+        TypedRun: {
+            by: components["schemas"]["RunBy"];
+            /** Format: double */
+            downMbps: number;
+            at?: null | string;
+            place?: null | string;
+            tool?: null | string;
+            /** Format: double */
+            seconds?: null | number;
+            /** Format: double */
+            megabytes?: null | number;
+            /** Format: double */
+            upMbps?: null | number;
+        };
         TypedSecret: {
             value: string;
+        };
+        UnreadLine: {
+            /** Format: int32 */
+            line: number;
+            text: string;
+            why: string;
         };
         Uplink: {
             radio: string;
@@ -3245,6 +3700,345 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ReadReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ListReadings: {
+        parameters: {
+            query?: {
+                away?: boolean;
+                page?: number;
+                perPage?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageOfReadingInfo"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    KeepReading: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+                "Altrin-Tab"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                reading: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptReading"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetReadingContent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                reading: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/plain": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PutReadingAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                reading: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingAway"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    CompareLists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DifferenceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListDifference"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    FindMovedBox: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MovedRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MovedBox"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,0 +1,156 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
+
+namespace Altrin.Core.Readings;
+
+/// <summary>What the adapter that counts says: its address and how it came by it, its gateway, its name servers, its hardware address.</summary>
+internal static class AdapterStatements
+{
+    public static IEnumerable<Statement> Of(HomeFile home, Design design, string? seat, Standpoint? at, Machine machine)
+    {
+        var read = machine.Adapter;
+        var own = read.Address!.Value;
+        if (at is null)
+        {
+            yield return new("address", read.Line, Says(read), Agreement.Unknown) { Recorded = "Say where it was taken to have it compared." };
+            yield break;
+        }
+        var held = at.Holdings;
+        var fits = held.Where(h => Standpoint.Fits(h, own)).ToList();
+        var sameNet = held.Any(h => h.Subnet == own.Subnet && !h.SelfAssigned);
+        var explained = fits.Count > 0 || seat is null ? [] : Slips.That(home, design, seat, p => p.Holdings.Any(h => Standpoint.Fits(h, own) && (read.Gateway is null || h.Gateway == read.Gateway)));
+        if (read.Way == AddressWay.SelfAssigned)
+        {
+            yield return new("address", read.Line, $"No address server answered: it gave itself {own.Address} (RFC 3927).", fits.Count > 0 ? Agreement.Agrees : Agreement.Disagrees)
+            {
+                Recorded = Expected(at, held),
+                Explanations = explained,
+            };
+        }
+        else
+        {
+            yield return new("address", read.Line, Says(read), fits.Count > 0 ? Agreement.Agrees : held.Count == 0 ? Agreement.Unknown : Agreement.Disagrees)
+            {
+                Recorded = Expected(at, held),
+                Explanations = fits.Count == 0 && sameNet && read.Way != AddressWay.Leased ? [new("It is in the right network, but not an address that is given there: typed by hand, or left over from an earlier job.", []), .. explained] : explained,
+                Offer = LanOffer(at, read, fits.Count > 0) is { } change ? change.Describe(design) : null,
+                Changes = LanOffer(at, read, fits.Count > 0) is { } offered ? [offered] : [],
+            };
+        }
+        if (read.Way is AddressWay.Fixed or AddressWay.Leased && Way(design, at, read) is { } way)
+        {
+            yield return way;
+        }
+        if (read.Gateway is { } gateway)
+        {
+            var agrees = held.Any(h => h.Gateway == gateway);
+            yield return new("gateway", read.Line, $"Its gateway is {gateway}{Whose(at, gateway)}.", held.Count == 0 ? Agreement.Unknown : agrees ? Agreement.Agrees : Agreement.Disagrees)
+            {
+                Recorded = held.Select(h => h.Gateway).OfType<Ipv4Address>().Distinct().ToList() is { Count: > 0 } gateways ? $"Recorded: {string.Join(" or ", gateways)}." : "No gateway is recorded there.",
+            };
+        }
+        else if (read.Way != AddressWay.SelfAssigned && held.Any(h => h.Gateway is not null))
+        {
+            yield return new("gateway", read.Line, "It has no gateway in this text.", Agreement.Unknown) { Recorded = $"Recorded: {string.Join(" or ", held.Select(h => h.Gateway).OfType<Ipv4Address>().Distinct())}. Some commands do not print it." };
+        }
+        if (read.NameServers.Count > 0)
+        {
+            yield return Names(design, at, read, held);
+        }
+        if (read.Hardware is { } hardware && !at.IsLaptop && Hardware(design, at.Owner, hardware, read.Line) is { } said)
+        {
+            yield return said;
+        }
+    }
+
+    private static string Says(AdapterRead read) =>
+        $"{(read.Name.Length > 0 ? $"{read.Name} has" : "It has")} {read.Address}{read.Way switch { AddressWay.Leased => read.Server is { } server ? $", leased from {server}" : ", leased", AddressWay.Fixed => ", typed by hand", _ => "" }}.";
+
+    private static string Whose(Standpoint at, Ipv4Address address) => at.HolderOf(address) is { } owner ? $", {at.NameOf(owner)}" : "";
+
+    private static string Expected(Standpoint at, IReadOnlyList<Holding> held)
+    {
+        var ways = held.Select(h => (h.SelfAssigned ? "an address of its own, since nobody answers" : h.Exact is { } exact ? $"{exact}/{h.PrefixLength}" : h.From is { } range ? $"one of {range.First} to {range.Last} /{h.PrefixLength}" : "an address that is not known")
+            + (h.Server is { } server ? $" from {(server == PortRef.Street ? "the provider" : at.NameOf(server))}" : "")).Distinct().ToList();
+        return ways.Count == 0 ? "Recorded: nothing is connected there." : $"Recorded: {string.Join(", or ", ways)}.";
+    }
+
+    /// <summary>The router there is at another address than recorded: what its lease says is believed, unless that is the address of another box.</summary>
+    private static SetLanAddress? LanOffer(Standpoint at, AdapterRead read, bool fits)
+    {
+        if (fits || read.Way == AddressWay.Fixed || read.Gateway is not { } gateway || !read.Address!.Value.Subnet.Contains(gateway) || (read.Server is { } server && server != gateway) || at.HolderOf(gateway) is not null || at.Ruler is not { } ruler)
+        {
+            return null;
+        }
+        var lan = new InterfaceAddress(gateway, read.Address.Value.PrefixLength);
+        var change = new SetLanAddress(ruler, lan);
+        return at.Seen.Network.Router(ruler)?.Lan != lan && change.ApplyTo(at.Design).Ok ? change : null;
+    }
+
+    /// <summary>Typed by hand or leased, against what is recorded of a device; a laptop is always taken to ask.</summary>
+    private static Statement? Way(Design design, Standpoint at, AdapterRead read)
+    {
+        if (at.IsLaptop)
+        {
+            return read.Way == AddressWay.Fixed
+                ? new("way", read.Line, "The laptop has an address that was typed by hand.", Agreement.Disagrees)
+                {
+                    Recorded = "A laptop is taken to ask for its address.",
+                    Explanations = [new("It was left on a fixed address after an earlier set-up. Set it back to automatic, or it has no internet in the next network.", [])],
+                }
+                : null;
+        }
+        if (design.SetUp.Devices.FirstOrDefault(d => d.Device == at.Owner) is not { } setting || setting.Address is Automatic == (read.Way == AddressWay.Leased))
+        {
+            return null;
+        }
+        var typed = read.Way == AddressWay.Fixed;
+        var change = new SetDeviceAddress(at.Owner, typed ? new Fixed(read.Address!.Value, read.Gateway, read.NameServers) : new Automatic());
+        return new("way", read.Line, typed ? $"{at.NameOf(at.Owner)} has an address that was typed by hand." : $"{at.NameOf(at.Owner)} asks for its address.", Agreement.Disagrees)
+        {
+            Recorded = typed ? "Recorded: it asks for its address." : "Recorded: its address is typed by hand.",
+            Offer = change.ApplyTo(design).Ok ? change.Describe(design) : null,
+            Changes = change.ApplyTo(design).Ok ? [change] : [],
+        };
+    }
+
+    private static Statement Names(Design design, Standpoint at, AdapterRead read, IReadOnlyList<Holding> held)
+    {
+        var agrees = held.Any(h => h.NameServers.Order().SequenceEqual(read.NameServers.Order()));
+        var strange = read.NameServers.Where(n => at.HolderOf(n) is null && SpecialBlock.UseOf(n) == AddressUse.Private).ToList();
+        var change = !agrees && read.Way == AddressWay.Leased && strange.Count == 0 && at.Ruler is { } ruler ? new SetServerNames(ruler, read.NameServers) : null;
+        var offered = change?.ApplyTo(design).Ok == true ? change : null;
+        return new("names", read.Line, $"It asks {string.Join(" and ", read.NameServers.Select(n => $"{n}{Whose(at, n)}"))} for names.", held.Count == 0 ? Agreement.Unknown : agrees ? Agreement.Agrees : Agreement.Disagrees)
+        {
+            Recorded = held.SelectMany(h => h.NameServers).Distinct().ToList() is { Count: > 0 } names ? $"Recorded: {string.Join(" and ", names)}." : "No name server is recorded there.",
+            Explanations = agrees ? []
+                : strange.Count > 0 ? [new($"Nobody recorded is at {string.Join(" or ", strange)}: pages do not open although addresses answer.", [])]
+                : read.Way == AddressWay.Fixed ? [new("The name server was typed by hand.", [])] : [],
+            Offer = offered?.Describe(design),
+            Changes = offered is null ? [] : [offered],
+        };
+    }
+
+    /// <summary>The hardware address that a device or box printed of itself.</summary>
+    private static Statement? Hardware(Design design, string owner, HardwareAddress hardware, int line) =>
+        design.Device(owner) is { } device ? Of(device.Hardware, device.Name, new SetDevice(device with { Hardware = hardware }))
+        : design.Box(owner) is { } box && (box.Hardware is null || HardwareKin.Of(box, hardware) is null) ? Of(box.Hardware, box.Name, Noted(box, hardware))
+        : null;
+
+    private static Statement Of(HardwareAddress? recorded, string name, Correction correction)
+    {
+        var hardware = correction is SetDevice { Device.Hardware: { } own } ? own : ((SetBox)correction).Hardware!.Value;
+        return new("hardware", 0, $"Its hardware address is {hardware}.", recorded is null ? Agreement.Unknown : recorded == hardware ? Agreement.Agrees : Agreement.Disagrees)
+        {
+            Recorded = recorded is null ? $"None is recorded of {name}." : $"Recorded: {recorded}.",
+            Offer = recorded is null ? $"{name} has the hardware address {hardware}" : null,
+            Corrections = recorded is null ? [correction] : [],
+        };
+    }
+
+    /// <summary>A box with its hardware address noted.</summary>
+    internal static SetBox Noted(Box box, HardwareAddress hardware) => new(box.Id, box.Name, hardware, box.WanHardware, box.Holds, box.Label) { Place = box.Place };
+}

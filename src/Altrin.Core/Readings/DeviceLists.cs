@@ -1,0 +1,106 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Readings;
+
+/// <summary>An entry of a device list, and who it may be.</summary>
+/// <param name="Hardware">Its hardware address.</param>
+/// <param name="Address">Its address; null where the list has none.</param>
+/// <param name="Name">What the list calls it; null where it does not.</param>
+/// <param name="Owner">The box or device of the survey that it is for certain; null for none.</param>
+/// <param name="Says">Who it is or may be, in words.</param>
+/// <param name="Rank">The lower, the surer it is gear of the survey; 100 where nothing speaks for it.</param>
+public sealed record ListEntry(HardwareAddress Hardware, Ipv4Address? Address, string? Name, string? Owner, string Says, int Rank);
+
+/// <summary>An entry that stands in both lists with another address.</summary>
+/// <param name="Entry">How it stands in the later one.</param>
+/// <param name="Before">The address that it had.</param>
+public sealed record MovedEntry(ListEntry Entry, Ipv4Address Before);
+
+/// <summary>What two device lists differ in.</summary>
+/// <param name="New">Only in the later one, the surest first.</param>
+/// <param name="Gone">Only in the earlier one.</param>
+/// <param name="Moved">In both, with another address.</param>
+/// <param name="Same">How many stand in both alike.</param>
+/// <param name="Says">What that means, in sentences.</param>
+public sealed record ListDifference(IReadOnlyList<ListEntry> New, IReadOnlyList<ListEntry> Gone, IReadOnlyList<MovedEntry> Moved, int Same, IReadOnlyList<string> Says);
+
+/// <summary>Compares device lists by hardware address; names change and addresses do.</summary>
+public static class DeviceLists
+{
+    /// <summary>What a later list has that an earlier one has not.</summary>
+    /// <param name="site">The survey.</param>
+    /// <param name="before">Entries of the earlier list, of all its pages.</param>
+    /// <param name="after">Entries of the later one.</param>
+    /// <param name="expected">The box that is expected to be new; null for none in particular.</param>
+    public static ListDifference Compare(Site site, IEnumerable<NeighbourRead> before, IEnumerable<NeighbourRead> after, string? expected)
+    {
+        var (earlier, later) = (Joined(before), Joined(after));
+        var fresh = later.Where(e => !earlier.ContainsKey(e.Key)).Select(e => Entry(site, e.Value)).OrderBy(e => e.Rank).ThenBy(e => e.Hardware).ToList();
+        var gone = earlier.Where(e => !later.ContainsKey(e.Key)).Select(e => Entry(site, e.Value)).OrderBy(e => e.Hardware).ToList();
+        var moved = later.Where(e => earlier.TryGetValue(e.Key, out var old) && old.Address is { } was && e.Value.Address is { } now && was != now)
+            .Select(e => new MovedEntry(Entry(site, e.Value), earlier[e.Key].Address!.Value)).OrderBy(m => m.Entry.Hardware).ToList();
+        return new(fresh, gone, moved, later.Keys.Count(earlier.ContainsKey) - moved.Count, [.. Says(site, earlier, later, fresh, expected)]);
+    }
+
+    /// <summary>Who an entry is, or may be.</summary>
+    public static ListEntry Entry(Site site, NeighbourRead near)
+    {
+        var hardware = near.Hardware!.Value;
+        var (box, kin) = site.Boxes.Select(b => (Box: b, Kin: HardwareKin.Of(b, hardware))).Where(k => k.Kin is not null).OrderBy(k => k.Kin!.Rank).ThenBy(k => k.Box.Id, StringComparer.Ordinal).FirstOrDefault();
+        var device = site.Devices.FirstOrDefault(d => d.Hardware == hardware);
+        return kin is { Kind: KinKind.Same } ? new(hardware, near.Address, near.Name, box.Id, $"{box.Name}", 0)
+            : device is not null ? new(hardware, near.Address, near.Name, device.Id, device.Name, 90)
+            : kin is not null ? new(hardware, near.Address, near.Name, null, $"Perhaps {box.Name}: {kin.Text}", kin.Rank)
+            : hardware.IsLocallyAdministered ? new(hardware, near.Address, near.Name, null, "A private hardware address that its owner made up: a telephone, tablet or laptop as a rule", 100)
+            : new(hardware, near.Address, near.Name, null, "Nobody of the survey", 99);
+    }
+
+    /// <summary>Pages of one list, joined: each hardware address once, with the latest of what was said of it.</summary>
+    private static SortedDictionary<HardwareAddress, NeighbourRead> Joined(IEnumerable<NeighbourRead> entries)
+    {
+        var joined = new SortedDictionary<HardwareAddress, NeighbourRead>();
+        foreach (var entry in entries.Where(e => e.Hardware is not null))
+        {
+            var old = joined.GetValueOrDefault(entry.Hardware!.Value);
+            joined[entry.Hardware.Value] = entry with { Address = entry.Address ?? old?.Address, Name = entry.Name ?? old?.Name };
+        }
+        return joined;
+    }
+
+    private static IEnumerable<string> Says(Site site, SortedDictionary<HardwareAddress, NeighbourRead> earlier, SortedDictionary<HardwareAddress, NeighbourRead> later, List<ListEntry> fresh, string? expected)
+    {
+        if (earlier.Count == 0 || later.Count == 0)
+        {
+            yield return $"No hardware address was read in the {(earlier.Count == 0 ? "earlier" : "later")} list: nothing can be compared.";
+            yield break;
+        }
+        var box = site.Boxes.FirstOrDefault(b => b.Id == expected);
+        if (box is not null && earlier.Values.FirstOrDefault(e => HardwareKin.Of(box, e.Hardware!.Value) is { Kind: KinKind.Same or KinKind.Side }) is { } early)
+        {
+            yield return $"{box.Name} stood in the earlier list already ({early.Hardware}): that one was taken after it was plugged in, not before.";
+        }
+        if (fresh.Count == 0)
+        {
+            yield return "Nothing is new. Lists show only who was spoken to lately, and may run over several pages.";
+        }
+        else if (fresh.Count == 1)
+        {
+            yield return fresh[0].Rank is < 90
+                ? "One is new, and its hardware address speaks for it."
+                : "One is new. Another device may have joined meanwhile: hold its hardware address to the label before you trust it.";
+        }
+        else
+        {
+            yield return fresh.Count(e => e.Rank < 90) == 1
+                ? $"{fresh.Count} are new; by its hardware address only {fresh[0].Hardware} can be gear of the survey."
+                : $"{fresh.Count} are new; hold each hardware address to the label.";
+        }
+        if (box is not null && fresh.Count > 0 && fresh.TrueForAll(e => HardwareKin.Of(box, e.Hardware) is null))
+        {
+            yield return box.Hardware is null && box.WanHardware is null
+                ? $"No hardware address of {box.Name} was noted: read its label first."
+                : $"None of them is {box.Name} by its label.";
+        }
+    }
+}

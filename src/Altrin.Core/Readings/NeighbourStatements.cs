@@ -1,0 +1,126 @@
+using Altrin.Core.Facts;
+using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
+
+namespace Altrin.Core.Readings;
+
+/// <summary>What an address table, a device list or a server's leases say: who is there, at which address.</summary>
+internal static class NeighbourStatements
+{
+    /// <summary>How many entries are spoken of one by one.</summary>
+    public const int Most = 300;
+
+    public static IEnumerable<Statement> Of(HomeFile home, Standpoint? at, Reading reading)
+    {
+        var site = home.Site;
+        var table = at is null ? [] : at.Sides.SelectMany(s => Looking.At(at.Seen, s)).ToList();
+        var listed = reading.Neighbours.Where(n => n.Hardware is not null).DistinctBy(n => (n.Hardware, n.Address)).Take(Most).ToList();
+        foreach (var near in listed)
+        {
+            yield return One(site, at, table, near, reading);
+        }
+        var silent = reading.Neighbours.Where(n => n.Hardware is null && n.Address is not null).Select(n => n.Address!.Value).Distinct().ToList();
+        if (silent.Count > 0)
+        {
+            yield return new("silent", reading.Neighbours.First(n => n.Hardware is null).Line, $"Nobody answered at {Joined(silent.Take(8).Select(a => $"{a}"))}{(silent.Count > 8 ? $" and {silent.Count - 8} more" : "")}.", Agreement.Unknown);
+        }
+        var missing = table.Select(n => n.Owner).Where(o => o != PortRef.Street).Distinct()
+            .Where(o => site.Boxes.FirstOrDefault(b => b.Id == o) is { Hardware: not null } box ? listed.TrueForAll(n => HardwareKin.Of(box, n.Hardware!.Value) is null)
+                : site.Devices.FirstOrDefault(d => d.Id == o)?.Hardware is { } own && listed.TrueForAll(n => n.Hardware != own)).ToList();
+        if (missing.Count > 0 && listed.Count > 0)
+        {
+            yield return new("missing", 0, $"Not in the list: {Joined(missing.Take(8).Select(o => at!.NameOf(o)))}{(missing.Count > 8 ? $" and {missing.Count - 8} more" : "")}.", Agreement.Unknown)
+            {
+                Recorded = "A list shows only who was spoken to lately; speak to every address first, or look whether they are on.",
+            };
+        }
+    }
+
+    private static Statement One(Site site, Standpoint? at, List<Neighbour> table, NeighbourRead near, Reading reading)
+    {
+        var hardware = near.Hardware!.Value;
+        var id = $"near:{hardware}";
+        var found = $"{(near.Name is { } name ? $"\"{name}\", " : "")}{hardware}{(near.Address is { } address ? $" at {address}" : "")}";
+        var box = site.Boxes.FirstOrDefault(b => HardwareKin.Of(b, hardware) is { Kind: KinKind.Same or KinKind.Side });
+        var device = site.Devices.FirstOrDefault(d => d.Hardware == hardware);
+        if ((box?.Id ?? device?.Id) is { } owner)
+        {
+            return Recorded(site, at, table, near, id, $"{found}: {box?.Name ?? device!.Name}.", owner);
+        }
+        // Who has the address by what is recorded, when that one's hardware address was never read.
+        var holder = near.Address is { } held ? at?.HolderOf(held) : null;
+        if (holder is not null && site.Boxes.FirstOrDefault(b => b.Id == holder) is { } there)
+        {
+            var kin = HardwareKin.Of(there, hardware);
+            return there.Hardware is null
+                ? new(id, near.Line, $"{found}, the address of {there.Name}.", Agreement.Unknown)
+                {
+                    Recorded = $"No hardware address of {there.Name} is recorded.",
+                    Offer = $"{there.Name} has the hardware address {hardware}",
+                    Corrections = [AdapterStatements.Noted(there, hardware)],
+                }
+                : new(id, near.Line, $"{found}, the address of {there.Name}.", kin is null ? Agreement.Disagrees : Agreement.Agrees)
+                {
+                    Recorded = kin is null ? $"Recorded: {there.Hardware}." : $"It is {kin.Text}.",
+                    Explanations = kin is null ? [new($"Another box answers at the address of {there.Name}, or the address is on two.", [])] : [],
+                };
+        }
+        if (holder is not null && site.Devices.FirstOrDefault(d => d.Id == holder) is { } user)
+        {
+            return user.Hardware is null
+                ? new(id, near.Line, $"{found}, the address of {user.Name}.", Agreement.Unknown) { Recorded = $"No hardware address of {user.Name} is recorded.", Offer = $"{user.Name} has the hardware address {hardware}", Corrections = [new SetDevice(user with { Hardware = hardware })] }
+                : new(id, near.Line, $"{found}, the address of {user.Name}.", Agreement.Disagrees) { Recorded = $"Recorded: {user.Hardware}.", Explanations = [new($"Something else has taken the address of {user.Name}.", [])] };
+        }
+        if (reading.Adapters.Any(a => a.Hardware == hardware))
+        {
+            return new(id, near.Line, $"{found}: the machine that printed this.", Agreement.Agrees);
+        }
+        var named = near.Name is null ? null : site.Devices.FirstOrDefault(d => d.Hardware is null && Slugs.Of(d.Name, _ => false, "x") == Slugs.Of(near.Name, _ => false, "x"));
+        if (named is not null)
+        {
+            return new(id, near.Line, $"{found}.", Agreement.Unknown) { Recorded = $"{named.Name} is recorded without a hardware address.", Offer = $"{named.Name} has the hardware address {hardware}", Corrections = [new SetDevice(named with { Hardware = hardware })] };
+        }
+        var entry = DeviceLists.Entry(site, near);
+        var called = Called(near);
+        return new(id, near.Line, $"{found}.", Agreement.Unknown)
+        {
+            Recorded = $"{entry.Says}.",
+            Offer = entry.Rank < 90 ? null : $"{called} is a device of the home",
+            Corrections = entry.Rank < 90 ? [] : [new AddDevice(new("", called, near.Name is null ? DeviceKind.Other : QuickDevice.KindOf(called), hardware), new Automatic(), null)],
+        };
+    }
+
+    private static Statement Recorded(Site site, Standpoint? at, List<Neighbour> table, NeighbourRead near, string id, string found, string owner)
+    {
+        if (at is null || near.Address is not { } address)
+        {
+            return new(id, near.Line, found, Agreement.Agrees);
+        }
+        var expected = table.Where(n => n.Owner == owner).ToList();
+        if (owner == at.Owner)
+        {
+            return new(id, near.Line, found, Agreement.Agrees);
+        }
+        if (expected.Count == 0)
+        {
+            return new(id, near.Line, found, Agreement.Disagrees)
+            {
+                Recorded = $"By what is recorded it is not seen from here{(site.Boxes.Any(b => b.Id == owner) && at.Design.Mode(owner) is null ? ": it is not in use" : "")}.",
+            };
+        }
+        var fits = expected.Exists(n => n.Address == address || (n.Address is null && n.From is { } range && range.Contains(address)) || n is { Address: null, From: null });
+        return new(id, near.Line, found, fits ? Agreement.Agrees : Agreement.Disagrees)
+        {
+            Recorded = $"Recorded: {string.Join(" or ", expected.Select(n => n.Address is { } exact ? $"{exact}" : n.From is { } from ? $"one of {from.First} to {from.Last}" : "an address that is not known").Distinct())}.",
+            Explanations = fits ? [] : [new("Its address changed: it is leased by another server than recorded, or was typed in by hand.", [])],
+        };
+    }
+
+    private static string Called(NeighbourRead near)
+    {
+        var name = near.Name is { } listed ? string.Concat(listed.Where(c => !char.IsControl(c))).Trim() : "";
+        return name.Length is 0 or > 80 ? $"Device {near.Hardware!.Value.LastFour}" : name;
+    }
+
+    private static string Joined(IEnumerable<string> parts) => string.Join(", ", parts);
+}

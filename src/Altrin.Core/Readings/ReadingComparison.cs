@@ -1,0 +1,70 @@
+using System.Text.Json.Serialization;
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
+
+namespace Altrin.Core.Readings;
+
+/// <summary>A reading held against the set-up that it was taken in.</summary>
+/// <param name="Seat">Where it was taken, in words; null where that was not said.</param>
+/// <param name="Machine">The adapter that counts; null where the text has none.</param>
+/// <param name="Statements">What the reading says of the home.</param>
+/// <param name="Outside">What follows from the outside view; null where it has none.</param>
+/// <param name="Baseline">Speed runs by place and medium.</param>
+public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnlyList<Statement> Statements, OutsideView? Outside, IReadOnlyList<BaselineGroup> Baseline)
+{
+    /// <summary>Compares a reading with a home.</summary>
+    /// <param name="home">The home.</param>
+    /// <param name="design">The set-up that the reading was taken in.</param>
+    /// <param name="seat">Where it was taken, by the id of a seat; null where that was not said.</param>
+    /// <param name="reading">The reading.</param>
+    public static ReadingComparison Of(HomeFile home, Design design, string? seat, Reading reading)
+    {
+        var at = Standpoint.At(design, seat);
+        var known = at is null ? null : seat;
+        var machine = Readings.Machine.Of(reading);
+        var outside = reading.Outside.Count > 0 ? OutsideView.Of(design, at, reading.Outside[^1]) : ((OutsideView View, Statement Statement)?)null;
+        return new(
+            at is null ? null : Facts.Seats.Of(design).FirstOrDefault(s => s.Id == seat)?.Name,
+            machine,
+            [
+                .. machine is null ? [] : AdapterStatements.Of(home, design, known, at, machine),
+                .. OfferStatements.Of(home, design, known, at, reading),
+                .. RouteStatements.Of(home, design, known, at, reading),
+                .. LinkStatements.Of(design, known, at, reading),
+                .. NeighbourStatements.Of(home, at, reading),
+                .. outside is null ? [] : new[] { outside.Value.Statement },
+            ],
+            outside?.View,
+            Readings.Baseline.Of(reading.Runs, design.Site.Service, run => run.By == RunBy.Cable || at is { IsLaptop: false } ? Readings.Baseline.Carries(at) : null, id => design.Site.Place(id)?.Name ?? (id.Length == 0 ? "no place noted" : id)));
+    }
+
+    /// <summary>Writes what was accepted into the home: corrections of what is given first, then changes of the set-up.</summary>
+    /// <param name="home">The home.</param>
+    /// <param name="shelf">The shelf.</param>
+    /// <param name="setUp">The set-up that the reading was taken in.</param>
+    /// <param name="accepted">Ids of statements; each must have something to offer.</param>
+    public Parsed<HomeFile> Accept(HomeFile home, Shelf shelf, string setUp, IReadOnlyCollection<string> accepted)
+    {
+        var wrong = accepted.FirstOrDefault(id => Statements.All(s => s.Id != id || s.Offer is null));
+        if (wrong is not null)
+        {
+            return Parsed<HomeFile>.Fail($"'{Ipv4Address.Shown(wrong)}' is nothing that this reading offers now; read it again.");
+        }
+        if (accepted.Count == 0)
+        {
+            return home;
+        }
+        var taken = Statements.Where(s => accepted.Contains(s.Id)).ToList();
+        // Two statements may offer one and the same.
+        var corrected = CorrectionList.Apply(home, shelf, [.. taken.SelectMany(s => s.Corrections).Distinct()]);
+        return corrected.Then(h => h.Design(setUp) is not { } design
+            ? Parsed<HomeFile>.Fail($"There is no set-up '{Ipv4Address.Shown(setUp)}'.")
+            : ChangeList.Apply(design, [.. taken.SelectMany(s => s.Changes).Distinct()]).Then<HomeFile>(d => h.With(d.SetUp)));
+    }
+
+    /// <summary>Everything that can be accepted.</summary>
+    [JsonIgnore]
+    public IEnumerable<Statement> Offered => Statements.Where(s => s.Offer is not null);
+}

@@ -1,0 +1,110 @@
+using Altrin.Core.Addressing;
+
+namespace Altrin.Core.Readings;
+
+/// <summary>
+/// Reads what machines print: by addresses, numbers and layout, in any language, with whatever stands around it. Nothing is thrown and
+/// nothing is guessed: a line that no layout fits is listed as unread. Takes time linear in the length of the text.
+/// </summary>
+public static class ReadingText
+{
+    /// <summary>
+    /// Looks at the line at an index, and on from there as far as its own layout goes. Gives how many lines it took; 0 where the layout is
+    /// not its own. Looks ahead no further than a few lines beyond what it takes.
+    /// </summary>
+    private delegate int Reader(Sheet sheet, int at, Found found);
+
+    private static readonly Reader[] Readers =
+    [
+        TypedReader.Read,
+        IpReader.Read,
+        IfconfigReader.Read,
+        ScanReader.Read,
+        LinkReader.Read,
+        LeaseReader.Read,
+        TraceReader.Read,
+        PingReader.Read,
+        IpconfigReader.Read,
+        RouteReader.Read,
+        NeighbourReader.Read,
+        TableReader.Read,
+        PromptReader.Read,
+    ];
+
+    /// <summary>What a text says; a text over <see cref="Reading.LongestText"/> characters is refused.</summary>
+    public static Parsed<Reading> Read(string text)
+    {
+        if (text.Length > Reading.LongestText)
+        {
+            return Parsed<Reading>.Fail($"The text has {text.Length:#,0} characters; at most {Reading.LongestText:#,0} are read.");
+        }
+        var (sheet, found) = (Sheet.Of(text), new Found());
+        var at = 0;
+        while (at < sheet.Lines.Count)
+        {
+            if (sheet[at].IsBlank)
+            {
+                at++;
+                continue;
+            }
+            var took = 0;
+            for (var i = 0; took == 0 && i < Readers.Length; i++)
+            {
+                took = Readers[i](sheet, at, found);
+            }
+            if (took == 0)
+            {
+                found.Miss(sheet[at], Why(sheet[at]));
+                took = 1;
+            }
+            at += took;
+        }
+        return found.Done(sheet.Lines.Count);
+    }
+
+    private static string Why(Line line) =>
+        line.Tokens.Any(t => t.Kind == TokenKind.Hardware) ? "A hardware address, with no layout around it that is known: beside it an address is expected, or a table of several such rows."
+        : line.Addresses.Any() ? "An address, with no layout around it that is known. Paste the whole output, with its heads."
+        : line.Tokens.Any(t => t.Kind == TokenKind.Address6) ? "An IPv6 address: only IPv4 is read."
+        : line.Numbers.Any() ? "Numbers, with no layout around them that is known. Paste the whole output, with its heads."
+        : "No address and no number that any known layout has.";
+}
+
+/// <summary>Commands and the prompts before them: read as what they are, so that they do not stand among what was not understood.</summary>
+internal static class PromptReader
+{
+    private static readonly string[] Commands =
+        ["ipconfig", "ip", "ifconfig", "route", "arp", "ping", "tracert", "traceroute", "ethtool", "iw", "netsh", "nmcli", "netstat", "cat", "sudo"];
+
+    public static int Read(Sheet sheet, int at, Found found)
+    {
+        var line = sheet[at].Trimmed;
+        if (!IsPrompt(line) && !(line.Length < 80 && IsCommand(line)))
+        {
+            return 0;
+        }
+        found.Block(ReadingKind.Command, sheet, at, 1);
+        return 1;
+    }
+
+    /// <summary>A drive and a path before "&gt;"; a name before "$", "#" or "%"; one of these alone at the beginning.</summary>
+    private static bool IsPrompt(string line)
+    {
+        if (line is ['$' or '#' or '>' or '%', ' ', ..] or ['$' or '#' or '>' or '%'] or ['P', 'S', ' ', _, ':', ..])
+        {
+            return true;
+        }
+        if (line is [_, ':', '\\', ..] && char.IsAsciiLetter(line[0]))
+        {
+            return line.Contains('>', StringComparison.Ordinal);
+        }
+        var sign = line.IndexOf('@', StringComparison.Ordinal);
+        return sign > 0 && line.AsSpan(sign).IndexOfAny('$', '#', '%') is var end and > 1 && end < 80 && !line.AsSpan(0, sign).Contains(' ');
+    }
+
+    private static bool IsCommand(string line)
+    {
+        var first = line.Split(' ', 2)[0];
+        return Commands.Contains(first) && line.Length > first.Length | first is "ipconfig" or "ifconfig" && !line.Contains(':', StringComparison.Ordinal);
+    }
+}

@@ -1,0 +1,93 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Readings;
+using Altrin.Formats;
+using Microsoft.EntityFrameworkCore;
+
+namespace Altrin.Data;
+
+/// <summary>A kept reading without its content.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Name">Where it came from.</param>
+/// <param name="Kinds">What was read in it.</param>
+/// <param name="TakenAt">When it was taken.</param>
+/// <param name="SetUp">The set-up that it was held against.</param>
+/// <param name="Seat">Where it was taken, by id.</param>
+/// <param name="SeatName">The same in words.</param>
+/// <param name="Place">In which place.</param>
+/// <param name="IsCapture">Whether it is a packet capture.</param>
+/// <param name="Accepted">How many statements were accepted into the survey.</param>
+/// <param name="Away">Whether it was put away.</param>
+public sealed record ReadingInfo(long Id, string Name, IReadOnlyList<ReadingKind> Kinds, DateTimeOffset TakenAt, string SetUp, string? Seat, string? SeatName, string? Place, bool IsCapture, int Accepted, bool Away)
+{
+    internal static ReadingInfo Of(ReadingEntity row) => new(
+        row.Id, row.Name, [.. row.Kinds.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(k => Enum.TryParse<ReadingKind>(k, out var kind) ? kind : (ReadingKind?)null).OfType<ReadingKind>()],
+        row.TakenAt, row.SetUp, row.Seat, row.SeatName, row.Place, row.IsCapture, row.Accepted, row.AwayAt is not null);
+}
+
+/// <summary>Readings of jobs.</summary>
+public sealed class ReadingStore(AltrinContext context, TimeProvider time)
+{
+    /// <summary>The longest name of a reading, in characters.</summary>
+    public const int LongestName = 120;
+
+    /// <summary>How many readings one job keeps.</summary>
+    public const int Most = 2000;
+
+    /// <summary>Puts a reading among what is saved next.</summary>
+    public void Add(ReadingEntity reading)
+    {
+        reading.KeptAt = time.GetUtcNow();
+        context.Readings.Add(reading);
+    }
+
+    /// <summary>Keeps a reading from which nothing was accepted.</summary>
+    public async Task Keep(ReadingEntity reading, CancellationToken cancel)
+    {
+        Add(reading);
+        await context.SaveChangesAsync(cancel);
+    }
+
+    /// <summary>How many readings a job keeps.</summary>
+    public Task<int> Count(long job, CancellationToken cancel) => context.Readings.CountAsync(r => r.JobId == job, cancel);
+
+    /// <summary>One page of a job's readings, the last taken first.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="away">Whether to list those put away instead.</param>
+    /// <param name="page">From 1.</param>
+    /// <param name="perPage">1 to <see cref="JobStore.MostPerPage"/>.</param>
+    /// <param name="cancel">Stops the work.</param>
+    public async Task<Page<ReadingInfo>> List(long job, bool away, int page, int perPage, CancellationToken cancel)
+    {
+        var all = context.Readings.AsNoTracking().Where(r => r.JobId == job && away == (r.AwayAt != null));
+        // Contents are left in the database: a page of them could be large.
+        var rows = await all.OrderByDescending(r => r.TakenAt).ThenByDescending(r => r.Id).Skip((page - 1) * perPage).Take(perPage)
+            .Select(r => new ReadingEntity { Id = r.Id, JobId = r.JobId, Name = r.Name, Kinds = r.Kinds, TakenAt = r.TakenAt, KeptAt = r.KeptAt, SetUp = r.SetUp, Seat = r.Seat, SeatName = r.SeatName, Place = r.Place, IsCapture = r.IsCapture, Content = Array.Empty<byte>(), Accepted = r.Accepted, RevisionId = r.RevisionId, AwayAt = r.AwayAt })
+            .ToListAsync(cancel);
+        return new([.. rows.Select(ReadingInfo.Of)], page, perPage, await all.CountAsync(cancel));
+    }
+
+    /// <summary>A reading with its content; null where the job has none with this id.</summary>
+    public async Task<(ReadingInfo Info, byte[] Content)?> Find(long job, long id, CancellationToken cancel) =>
+        await context.Readings.AsNoTracking().FirstOrDefaultAsync(r => r.JobId == job && r.Id == id, cancel) is { } row ? (ReadingInfo.Of(row), row.Content) : null;
+
+    /// <summary>Puts a reading away, or back; false where the job has none with this id.</summary>
+    public async Task<bool> PutAway(long job, long id, bool away, CancellationToken cancel)
+    {
+        DateTimeOffset? when = away ? time.GetUtcNow() : null;
+        return await context.Readings.Where(r => r.JobId == job && r.Id == id).ExecuteUpdateAsync(r => r.SetProperty(x => x.AwayAt, when), cancel) > 0;
+    }
+
+    /// <summary>Gives a job the readings of another one that it was copied from.</summary>
+    public async Task Copy(long from, long to, CancellationToken cancel)
+    {
+        foreach (var row in await context.Readings.AsNoTracking().Where(r => r.JobId == from).OrderBy(r => r.Id).ToListAsync(cancel))
+        {
+            (row.Id, row.JobId, row.RevisionId) = (0, to, null);
+            context.Readings.Add(row);
+        }
+        await context.SaveChangesAsync(cancel);
+    }
+
+    /// <summary>What a content says: a text or a capture.</summary>
+    public static Parsed<Reading> Read(byte[] content, bool isCapture) => isCapture ? CaptureReader.Read(content) : ReadingText.Read(System.Text.Encoding.UTF8.GetString(content));
+}

@@ -1,0 +1,182 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Readings;
+using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
+
+namespace Altrin.Core.Tests.Readings;
+
+/// <summary>Readings held against a recorded home: what agrees, what does not and why, what is offered, and what accepting it writes.</summary>
+public sealed class ReadingComparisonTests
+{
+    /// <summary>A gateway with a wired device, a fixed one, and a further router behind it as a cascade with a device of its own.</summary>
+    private static Home House() => Home.WithGateway().Wired("a", "gw/lan1").Wired("b", "gw/lan2", "192.168.8.5/24").Router("loft").Cable("gw/lan3", "loft/wan").Wired("c", "loft/lan1");
+
+    private static ReadingComparison At(Home home, string? seat, string text) =>
+        ReadingComparison.Of(new(home.Design.Site, [home.Design.SetUp]), home.Design, seat, ReadingText.Read(text).Value);
+
+    private static string Adapter(string own, string? gateway = "192.168.8.1", string way = "dynamic ", string names = "192.168.8.1", string hardware = "02:00:5e:00:53:99") =>
+        $"""
+        2: eth0: <BROADCAST,MULTICAST,UP,LOWER_UP> mtu 1500
+            link/ether {hardware} brd ff:ff:ff:ff:ff:ff
+            inet {own} scope global {way}eth0
+               valid_lft {(way.Length > 0 ? "43193sec" : "forever")} preferred_lft forever
+        {(gateway is null ? "" : $"default via {gateway} dev eth0")}
+        nameserver {names}
+        """;
+
+    /// <summary>Home, seat, text; then the statement's id, how it stands, and what must stand in its explanations and its offer.</summary>
+    public static TheoryData<string, string, string, Agreement, string, string> Cases { get; } = new()
+    {
+        // The laptop in a free port of the gateway.
+        { "gw/lan4", Adapter("192.168.8.44/24"), "address", Agreement.Agrees, "", "" },
+        { "gw/lan4", Adapter("192.168.8.44/24"), "gateway", Agreement.Agrees, "", "" },
+        { "gw/lan4", Adapter("192.168.8.44/24"), "names", Agreement.Agrees, "", "" },
+        // In the right network, but no address that is given there.
+        { "gw/lan4", Adapter("192.168.8.7/24", way: ""), "address", Agreement.Disagrees, "left over from an earlier job", "" },
+        { "gw/lan4", Adapter("192.168.8.7/24", way: ""), "way", Agreement.Disagrees, "Set it back to automatic", "" },
+        // It was plugged in behind the other router: found by trying it.
+        { "gw/lan4", Adapter("192.168.20.150/24", "192.168.20.1"), "address", Agreement.Disagrees, "taken elsewhere: it would be right at laptop in port", "" },
+        // The further router's cable sits in a LAN port: two servers on one wire, and the laptop got the wrong one.
+        { "gw/lan4", Adapter("192.168.20.150/24", "192.168.20.1"), "address", Agreement.Disagrees, "is in port", "" },
+        // Nobody answered.
+        { "gw/lan4", Adapter("169.254.7.9/16", null), "address", Agreement.Disagrees, "The address server of gw is off.", "" },
+        // The gateway is at another address than noted: believed, since its lease says so.
+        { "gw/lan4", Adapter("192.168.1.33/24", "192.168.1.1", names: "192.168.1.1"), "address", Agreement.Disagrees, "", "192.168.1.1" },
+        { "gw/lan4", Adapter("192.168.8.44/24", "192.168.8.254"), "gateway", Agreement.Disagrees, "", "" },
+        { "gw/lan4", Adapter("192.168.8.44/24", names: "192.168.77.7"), "names", Agreement.Disagrees, "Nobody recorded is at 192.168.77.7", "" },
+        { "gw/lan4", Adapter("192.168.8.44/24", names: "203.0.113.53"), "names", Agreement.Disagrees, "", "203.0.113.53" },
+        // A device that was recorded as asking has an address that was typed by hand.
+        { "a", Adapter("192.168.8.6/24", way: ""), "way", Agreement.Disagrees, "", "192.168.8.6" },
+        { "a", Adapter("192.168.8.30/24"), "hardware", Agreement.Disagrees, "", "" },
+        // Routes.
+        { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  203.0.113.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Agrees, "", "" },
+        { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  100.64.0.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Disagrees, "the provider translates too", "The provider translates too" },
+        { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  192.0.0.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Disagrees, "RFC 7335", "The provider translates too" },
+        { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  10.3.0.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Disagrees, "A private hop proves the network, not a translation", "" },
+        { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.20.1  1 ms\n 2  192.168.8.1  2 ms\n 3  203.0.113.1  3 ms", "route:1", Agreement.Disagrees, "taken elsewhere", "" },
+        { "c", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.20.1  1 ms\n 2  192.168.8.1  2 ms\n 3  203.0.113.1  3 ms", "route:1", Agreement.Agrees, "", "" },
+        { "c", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.20.1  1 ms\n 2  * * *\n 3  203.0.113.1  3 ms", "route:1", Agreement.Unknown, "", "" },
+        // Pings: an answer proves more than a silence.
+        { "gw/lan4", "PING 192.168.8.5 (192.168.8.5): 56 data bytes\n64 bytes from 192.168.8.5: seq=0 ttl=64 time=1 ms", "ping:1", Agreement.Agrees, "", "" },
+        { "gw/lan4", "PING 192.168.8.5 (192.168.8.5): 56 data bytes\n\n3 packets transmitted, 0 packets received, 100% packet loss", "ping:1", Agreement.Unknown, "", "" },
+        { "gw/lan4", "PING 192.168.8.6 (192.168.8.6): 56 data bytes\n\n3 packets transmitted, 0 packets received, 100% packet loss", "ping:1", Agreement.Agrees, "", "" },
+        { "gw/lan4", "PING 192.168.8.6 (192.168.8.6): 56 data bytes\n64 bytes from 192.168.8.6: seq=0 ttl=64 time=1 ms", "ping:1", Agreement.Disagrees, "", "" },
+        // Cables.
+        { "gw/lan4", "Settings for eth0:\n\tSpeed: 1000Mb/s\n\tLink detected: yes", "cable:eth0", Agreement.Agrees, "", "" },
+        { "gw/lan4", "Settings for eth0:\n\tSupported link modes:   1000baseT/Full\n\tSpeed: 100Mb/s\n\tLink detected: yes", "cable:eth0", Agreement.Disagrees, "two pairs", "" },
+        { "gw/lan4", "Settings for eth0:\n\tSupported link modes:   100baseT/Full\n\tSpeed: 100Mb/s\n\tLink detected: yes", "cable:eth0", Agreement.Agrees, "", "" },
+        { "a", "Settings for eth0:\n\tSupported link modes:   1000baseT/Full\n\tLink partner advertised link modes:   1000baseT/Full\n\tSpeed: 100Mb/s\n\tLink detected: yes", "cable:eth0", Agreement.Disagrees, "two pairs", "two pairs" },
+        { "a", "Settings for eth0:\n\tSupported link modes:   1000baseT/Full\n\tLink partner advertised link modes:   100baseT/Full\n\tSpeed: 100Mb/s\n\tLink detected: yes", "cable:eth0", Agreement.Disagrees, "The other end can 100", "" },
+        { "gw/lan4", "Settings for eth0:\n\tSpeed: Unknown!\n\tLink detected: no", "cable:eth0", Agreement.Disagrees, "", "" },
+        // Who answers with addresses.
+        { "gw/lan4", "DHCPOFFER of 192.168.8.44 from 192.168.8.1", "servers", Agreement.Agrees, "", "" },
+        { "gw/lan4", "DHCPACK of 192.168.8.44 from 192.168.8.1", "servers", Agreement.Unknown, "", "" },
+        { "gw/lan4", "DHCPOFFER of 192.168.8.44 from 192.168.8.1\nDHCPOFFER of 192.168.20.101 from 192.168.20.1", "servers", Agreement.Disagrees, "is in port", "" },
+        { "gw/lan4", "DHCPOFFER of 192.168.8.44 from 192.168.8.1\nDHCPOFFER of 192.168.8.101 from 192.168.8.254", "servers", Agreement.Disagrees, "Nobody recorded is at 192.168.8.254", "" },
+        // Who is there.
+        { "gw/lan4", "192.168.8.5 dev eth0 lladdr 00:00:5e:00:53:04 REACHABLE", "near:00:00:5e:00:53:04", Agreement.Agrees, "", "" },
+        { "gw/lan4", "192.168.8.6 dev eth0 lladdr 00:00:5e:00:53:04 REACHABLE", "near:00:00:5e:00:53:04", Agreement.Disagrees, "Its address changed", "" },
+        { "gw/lan4", "192.168.8.60 dev eth0 lladdr 02:00:5e:00:53:77 REACHABLE", "near:02:00:5e:00:53:77", Agreement.Unknown, "", "is a device of the home" },
+        { "gw/lan4", "192.168.8.5 dev eth0 lladdr 02:00:5e:00:53:77 REACHABLE", "near:02:00:5e:00:53:77", Agreement.Disagrees, "Something else has taken the address of b", "" },
+        // Outside.
+        { "gw/lan4", "outside 203.0.113.80 wan 203.0.113.80", "outside", Agreement.Agrees, "", "" },
+        { "gw/lan4", "outside 203.0.113.80 wan 100.64.3.3", "outside", Agreement.Disagrees, "", "The provider translates too" },
+    };
+
+    [Theory]
+    [MemberData(nameof(Cases))]
+    public void A_reading_stands_to_the_home(string seat, string text, string id, Agreement agreement, string explained, string offered)
+    {
+        var statement = Assert.Single(At(House(), seat, text).Statements, s => s.Id == id);
+        Assert.True(agreement == statement.Agreement, $"{statement.Agreement}: {statement.Found} {statement.Recorded}");
+        if (explained.Length > 0)
+        {
+            Assert.Contains(statement.Explanations, e => e.Text.Contains(explained, StringComparison.Ordinal));
+        }
+        Assert.True(offered.Length == 0 ? statement.Offer is null : statement.Offer?.Contains(offered, StringComparison.Ordinal) == true, $"offered: {statement.Offer}");
+    }
+
+    /// <summary>What explains is tried, not guessed: the finding that the slip brings stands beside it.</summary>
+    [Fact]
+    public void An_explanation_names_the_finding_that_it_would_bring()
+    {
+        var servers = Assert.Single(At(House(), "gw/lan4", "DHCPOFFER of 192.168.8.44 from 192.168.8.1\nDHCPOFFER of 192.168.20.101 from 192.168.20.1").Statements, s => s.Id == "servers");
+        Assert.Contains(servers.Explanations, e => e.Text.Contains("in port", StringComparison.Ordinal) && e.Findings.Any(f => f.StartsWith("loft routes and hands out addresses, but hangs on", StringComparison.Ordinal)));
+    }
+
+    [Fact]
+    public void Nothing_is_compared_where_nobody_said_where_it_was_taken()
+    {
+        var seen = At(House(), null, Adapter("192.168.8.44/24"));
+        Assert.Null(seen.Seat);
+        Assert.All(seen.Statements, s => Assert.Equal(Agreement.Unknown, s.Agreement));
+        Assert.Contains(seen.Statements, s => s.Recorded == "Say where it was taken to have it compared.");
+    }
+
+    /// <summary>Among a loopback, a tunnel, an idle adapter and a switch inside the machine, the one that leads out counts.</summary>
+    [Theory]
+    [InlineData("ipconfig-all.txt", "Ethernet adapter Ethernet")]
+    [InlineData("ipconfig.chinese.txt", "以太网适配器 以太网")]
+    [InlineData("ip-addr.txt", "eth0")]
+    [InlineData("ifconfig.bsd.txt", "en0")]
+    [InlineData("ifconfig-older.txt", "eth0")]
+    [InlineData("route-print.german.txt", "192.168.8.21")]
+    [InlineData("terminal.txt", "eth0")]
+    public void The_right_adapter_is_chosen(string file, string name) =>
+        Assert.Equal(name, Machine.Of(ReadingText.Read(File.ReadAllText(Path.Combine(StandInTests.Folder, file))).Value)?.Adapter.Name);
+
+    [Fact]
+    public void The_adapter_that_counts_has_what_stands_elsewhere_in_the_text()
+    {
+        var machine = Machine.Of(ReadingText.Read(File.ReadAllText(Path.Combine(StandInTests.Folder, "terminal.txt"))).Value)!;
+        Assert.Equal(("192.168.8.1", "192.168.8.1", AddressWay.Leased), ($"{machine.Adapter.Gateway}", string.Join(' ', machine.Adapter.NameServers), machine.Adapter.Way));
+        Assert.Equal(["lo"], machine.Others);
+    }
+
+    /// <summary>Everything that is offered can be accepted in one act, and then agrees.</summary>
+    [Fact]
+    public void What_is_accepted_is_written_and_agrees_afterwards() => Assert.All(Cases, data =>
+    {
+        var (seat, text, id, _, _, offered) = data.Data;
+        var home = House();
+        var file = new HomeFile(home.Design.Site, [home.Design.SetUp]);
+        var reading = ReadingText.Read(text).Value;
+        var before = ReadingComparison.Of(file, home.Design, seat, reading);
+        var ids = before.Offered.Select(s => s.Id).ToList();
+        var after = before.Accept(file, new Shelf([]), home.Design.SetUp.Name, ids);
+        Assert.True(after.Ok, after.Error);
+        if (ids.Count > 0)
+        {
+            var now = ReadingComparison.Of(after.Value, after.Value.Design(home.Design.SetUp.Name)!, seat, reading);
+            Assert.All(now.Statements.Where(s => ids.Contains(s.Id)), s => Assert.True(s.Offer is null || s.Offer != before.Statements.First(b => b.Id == s.Id).Offer, $"{s.Id} is offered again: {s.Offer}"));
+            Assert.All(now.Statements.Where(s => ids.Contains(s.Id) && s.Id is not ("names" or "servers")), s => Assert.NotEqual(Agreement.Disagrees, s.Agreement));
+        }
+        else
+        {
+            Assert.Same(file, after.Value);
+        }
+        Assert.Equal(offered.Length > 0, ids.Contains(id));
+    });
+
+    [Fact]
+    public void What_is_not_offered_cannot_be_accepted()
+    {
+        var home = House();
+        var seen = At(home, "gw/lan4", Adapter("192.168.8.44/24"));
+        Assert.Contains("read it again", seen.Accept(new(home.Design.Site, [home.Design.SetUp]), new Shelf([]), home.Design.SetUp.Name, ["address"]).Error, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void What_is_on_the_air_is_held_against_the_radios()
+    {
+        var home = Home.WithGateway().Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { Channel = 44 })] });
+        var (name, radio) = (home.Design.SetUp.Boxes[0].Mode.Radios[0].Name, home.Design.Site.Boxes[0].Hardware!.Value);
+        var text = $"BSS {new HardwareAddress(radio.Bits + 1)}(on wlan0)\n\tfreq: 5180\n\tsignal: -55.00 dBm\n\tSSID: {name}\n\tcapability: ESS Privacy\n\tRSN:\t * Version: 1\nBSS 02:00:5e:00:54:10(on wlan0)\n\tfreq: 2437\n\tsignal: -80.00 dBm\n\tSSID: next door\nBSS {new HardwareAddress(radio.Bits + 2)}(on wlan0)\n\tfreq: 2412\n\tsignal: -50.00 dBm\n\tSSID: factory\n";
+        var seen = At(home, null, text).Statements;
+        var own = Assert.Single(seen, s => s.Id == "air:gw/r5");
+        Assert.Equal(Agreement.Disagrees, own.Agreement);
+        Assert.Contains("on channel 36", own.Offer, StringComparison.Ordinal);
+        Assert.Contains("1 network of neighbours", Assert.Single(seen, s => s.Id == "air:others").Found, StringComparison.Ordinal);
+        Assert.Contains("open to everybody", Assert.Single(seen, s => s.Id.StartsWith("left-on:", StringComparison.Ordinal)).Found, StringComparison.Ordinal);
+    }
+}

@@ -1,0 +1,144 @@
+using System.Text;
+using Altrin.Core.Readings;
+using CsCheck;
+
+namespace Altrin.Core.Tests.Readings;
+
+/// <summary>Any text is answered, every line of it is accounted for, and layouts do not get in each other's way.</summary>
+public sealed class ReadingTextTests
+{
+    private static readonly string[] Texts = [.. Directory.GetFiles(StandInTests.Folder, "*.txt").Order(StringComparer.Ordinal).Select(File.ReadAllText)];
+
+    private static Reading Read(string text) => ReadingText.Read(text).Value;
+
+    [Theory]
+    [InlineData("The kettle is on", "No address and no number")]
+    [InlineData("12 pots in the kiln", "Numbers, with no layout")]
+    [InlineData("the old one was 192.168.1.254", "An address, with no layout")]
+    [InlineData("fe80::5eff:fe00:5320", "An IPv6 address")]
+    [InlineData("02:00:5e:00:53:01", "A hardware address, with no layout")]
+    public void A_line_that_no_layout_fits_is_listed_with_its_reason(string text, string why)
+    {
+        var read = Read($"\n{text}\n");
+        var line = Assert.Single(read.Unread);
+        Assert.Equal((2, text), (line.Line, line.Text));
+        Assert.StartsWith(why, line.Why, StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData(@"C:\Users\a>ipconfig /all")]
+    [InlineData("installer@bench:~$ ip addr")]
+    [InlineData("PS C:\\> arp -a")]
+    [InlineData("$ ping 192.168.8.1")]
+    [InlineData("# ")]
+    [InlineData("ip route")]
+    public void Prompts_and_commands_are_read_as_such(string text) => Assert.Equal([ReadingKind.Command], Read(text).Blocks.Select(b => b.Kind));
+
+    [Theory]
+    [InlineData("1.2.3.4.5 at 02:00:5e:00:53:01")]
+    [InlineData("192.168.008.001  02-00-5e-00-53-01  dynamic")]
+    [InlineData("300.1.1.1  02-00-5e-00-53-01  dynamic")]
+    [InlineData("192.168.8.1  02-00-5e-00-53-01-00-00  dynamic")]
+    public void What_only_looks_like_an_address_is_none(string text) => Assert.DoesNotContain(Read(text).Neighbours, n => n.Address is not null && n.Hardware is not null);
+
+    [Fact]
+    public void A_text_that_is_too_long_is_refused_and_the_longest_is_read()
+    {
+        Assert.Contains("at most 1,000,000", ReadingText.Read(new('x', Reading.LongestText + 1)).Error, StringComparison.Ordinal);
+        Assert.Equal(1, Read(new('x', Reading.LongestText)).UnreadCount);
+    }
+
+    [Fact]
+    public void Only_so_many_unread_lines_are_listed_and_all_are_counted()
+    {
+        var read = Read(string.Concat(Enumerable.Repeat("nothing of it\n", 1000)));
+        Assert.Equal((1000, Reading.MostUnread), (read.UnreadCount, read.Unread.Count));
+    }
+
+    /// <summary>Each line that is not blank lies in exactly one block, or among the unread.</summary>
+    private static void Accounted(string text)
+    {
+        var read = Read(text);
+        var last = 0;
+        foreach (var block in read.Blocks)
+        {
+            Assert.True(block.First > last && block.Last >= block.First && block.Last <= Math.Max(read.Lines, block.First), $"{block} after {last} of {read.Lines}");
+            last = block.Last;
+        }
+        var inBlocks = read.Blocks.SelectMany(b => Enumerable.Range(b.First, b.Last - b.First + 1)).ToHashSet();
+        Assert.True(read.UnreadCount >= read.Unread.Count);
+        // Runs that cannot be read stand inside their table.
+        Assert.All(read.Unread, u => Assert.True(!inBlocks.Contains(u.Line) || read.Blocks.Any(b => b.Kind == ReadingKind.SpeedRuns && b.First < u.Line && u.Line <= b.Last), $"line {u.Line} is read and unread"));
+        if (read.UnreadCount == read.Unread.Count)
+        {
+            var unread = read.Unread.Select(u => u.Line).ToHashSet();
+            var lines = text.Split(["\r\n", "\r", "\n", "\u2028", "\u2029", "\u0085"], StringSplitOptions.None);
+            // Colour codes hold letters and are no part of what is said.
+            Assert.All(lines.Index().Where(l => l.Item.Any(char.IsAsciiLetterOrDigit) && !l.Item.Contains('\u001b', StringComparison.Ordinal)), l => Assert.True(inBlocks.Contains(l.Index + 1) || unread.Contains(l.Index + 1), $"line {l.Index + 1} is neither read nor unread"));
+        }
+    }
+
+    /// <summary>Texts cut, doubled, shuffled and spoilt: whatever comes out is answered.</summary>
+    [Fact]
+    public void Any_spoilt_text_is_answered_and_accounted_for() => Property.Check(
+        Gen.Select(Gen.Int[0, Texts.Length - 1].Array[1, 4], Gen.Int[0, int.MaxValue].Array[0, 12], Gen.Char["\0\t \r\n\u001b[:.-/%*#>=(){}|;,0123456789abcdefxyzÄ编🜁\u2028\u00a0"].Array[1, 12]),
+        (picks, places, marks) =>
+        {
+            var text = new StringBuilder(string.Concat(picks.Select(p => Texts[p])));
+            for (var i = 0; i < places.Length; i++)
+            {
+                var at = text.Length == 0 ? 0 : places[i] % text.Length;
+                switch (i % 4)
+                {
+                    case 0: text.Insert(at, string.Concat(marks)); break;
+                    case 1: text.Remove(at, Math.Min(text.Length - at, places[i] % 40)); break;
+                    case 2: text.Insert(at, text.ToString(at, Math.Min(text.Length - at, places[i] % 200))); break;
+                    default: text[Math.Min(at, Math.Max(0, text.Length - 1))] = marks[places[i] % marks.Length]; break;
+                }
+            }
+            Accounted(text.ToString());
+        },
+        3000);
+
+    [Fact]
+    public void Any_characters_at_all_are_answered() => Property.Check(Gen.String[Gen.Char["0123456789abcdef:.-/% \t\n<>()[]{}=,;|*ABdhiklrstv"], 0, 400], Accounted, 4000);
+
+    /// <summary>What one text says it says also behind another, with its lines counted on; a blank line between them is enough.</summary>
+    [Fact]
+    public void Two_texts_say_together_what_each_says_alone() => Property.Check(
+        Gen.Select(Gen.Int[0, Texts.Length - 1], Gen.Int[0, Texts.Length - 1], Gen.Bool),
+        (a, b, returns) =>
+        {
+            var (one, two) = (Texts[a].TrimEnd(), Texts[b].Trim('\n'));
+            var joined = Read((one + "\n\n" + two).ReplaceLineEndings(returns ? "\r\n" : "\n"));
+            // A block that stays open to what follows is a fault; names of adapters may be equal.
+            Assert.Equal(
+                ReadingWords.Of(Read(one)).Split('\n').Concat(ReadingWords.Of(Read(two)).Split('\n')).Where(Counts).Distinct().Order(StringComparer.Ordinal),
+                ReadingWords.Of(joined).Split('\n').Where(Counts).Distinct().Order(StringComparer.Ordinal));
+
+            static bool Counts(string line) => line.Length > 0 && !line.StartsWith("unread", StringComparison.Ordinal);
+        });
+
+    [Theory]
+    [InlineData(2412, "Ghz2", 1)]
+    [InlineData(2472, "Ghz2", 13)]
+    [InlineData(2484, "Ghz2", 14)]
+    [InlineData(5180, "Ghz5", 36)]
+    [InlineData(5500, "Ghz5", 100)]
+    [InlineData(5885, "Ghz5", 177)]
+    [InlineData(5955, "Ghz6", 1)]
+    [InlineData(7115, "Ghz6", 233)]
+    [InlineData(5000, null, 0)]
+    [InlineData(2413, null, 0)]
+    public void Frequencies_are_channels(double mhz, string? band, int channel) =>
+        Assert.Equal(band is null ? null : $"{band} {channel}", RadioNumbers.Channel(mhz) is var (b, c) ? $"{b} {c}" : null);
+
+    /// <summary>The ends of both mappings and a middle: a percentage is a level give or take 3 dB, and never beyond the ends.</summary>
+    [Theory]
+    [InlineData(0, -100, -100)]
+    [InlineData(50, -75, -70)]
+    [InlineData(100, -50, -40)]
+    [InlineData(130, -50, -40)]
+    public void Percentages_are_levels(double percent, double quality, double signal) =>
+        Assert.Equal((new Level(quality, 3), new Level(signal, 3)), (RadioNumbers.OfQuality(percent), RadioNumbers.OfSignal(percent)));
+}
