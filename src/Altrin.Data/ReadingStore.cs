@@ -88,6 +88,9 @@ public sealed class ReadingStore(AltrinContext context, TimeProvider time)
         await context.SaveChangesAsync(cancel);
     }
 
+    /// <summary>What was read, by kind, as it is kept; commands are no reading of anything.</summary>
+    public static string KindsOf(Reading reading) => string.Join(',', reading.Blocks.Select(b => b.Kind).Where(k => k != ReadingKind.Command).Distinct());
+
     /// <summary>What a content says: a text or a capture.</summary>
     public static Parsed<Reading> Read(byte[] content, bool isCapture) => isCapture ? CaptureReader.Read(content) : ReadingText.Read(System.Text.Encoding.UTF8.GetString(content));
 }

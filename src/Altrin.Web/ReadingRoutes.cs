@@ -66,7 +66,7 @@ internal static class ReadingRoutes
         {
             JobId = id,
             Name = name,
-            Kinds = string.Join(',', view.Reading.Blocks.Select(b => b.Kind).Where(k => k != ReadingKind.Command).Distinct()),
+            Kinds = ReadingStore.KindsOf(view.Reading),
             TakenAt = (request.TakenAt ?? time.GetUtcNow()).ToUniversalTime(),
             SetUp = request.SetUp,
             Seat = request.Seat,

@@ -80,7 +80,12 @@ public static class DeviceLists
         {
             yield return $"{box.Name} stood in the earlier list already ({early.Hardware}): that one was taken after it was plugged in, not before.";
         }
-        if (fresh.Count == 0)
+        var there = box is null ? null : fresh.Where(e => HardwareKin.Of(box, e.Hardware) is not null).OrderBy(e => HardwareKin.Of(box, e.Hardware)!.Rank).FirstOrDefault();
+        if (there is not null)
+        {
+            yield return $"{box!.Name} is new{(there.Address is { } at ? $", at {at}" : "")}: {there.Hardware} {(HardwareKin.Of(box, there.Hardware) is { Kind: KinKind.Same or KinKind.Side } ? "is" : "may well be")} its hardware address.{(fresh.Count > 1 ? $" {fresh.Count - 1} more {(fresh.Count == 2 ? "is" : "are")} new." : "")}";
+        }
+        else if (fresh.Count == 0)
         {
             yield return "Nothing is new. Lists show only who was spoken to lately, and may run over several pages.";
         }
@@ -96,7 +101,7 @@ public static class DeviceLists
                 ? $"{fresh.Count} are new; by its hardware address only {fresh[0].Hardware} can be gear of the survey."
                 : $"{fresh.Count} are new; hold each hardware address to the label.";
         }
-        if (box is not null && fresh.Count > 0 && fresh.TrueForAll(e => HardwareKin.Of(box, e.Hardware) is null))
+        if (box is not null && fresh.Count > 0 && there is null)
         {
             yield return box.Hardware is null && box.WanHardware is null
                 ? $"No hardware address of {box.Name} was noted: read its label first."

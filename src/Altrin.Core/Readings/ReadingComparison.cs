@@ -28,17 +28,23 @@ public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnly
         return new(
             at is null ? null : Facts.Seats.Of(design).FirstOrDefault(s => s.Id == seat)?.Name,
             machine,
-            [
+            [.. Suggesting([
                 .. machine is null ? [] : AdapterStatements.Of(home, design, known, at, machine),
                 .. OfferStatements.Of(home, design, known, at, reading),
                 .. RouteStatements.Of(home, design, known, at, reading),
                 .. LinkStatements.Of(design, known, at, reading),
                 .. NeighbourStatements.Of(home, at, reading),
                 .. outside is null ? [] : new[] { outside.Value.Statement },
-            ],
+            ])],
             outside?.View,
             Readings.Baseline.Of(reading.Runs, design.Site.Service, run => run.By == RunBy.Cable || at is { IsLaptop: false } ? Readings.Baseline.Carries(at) : null, id => design.Site.Place(id)?.Name ?? (id.Length == 0 ? "no place noted" : id)));
     }
+
+    /// <summary>Either side of a disagreement may be wrong, and a made-up hardware address changes: these are left to whoever looks.</summary>
+    private static IEnumerable<Statement> Suggesting(IEnumerable<Statement> statements) => statements.Select(s => s with
+    {
+        Suggested = s is { Offer: not null, Agreement: not Agreement.Disagrees } && !s.Corrections.Any(c => c is AddDevice { Device.Hardware.IsLocallyAdministered: true }),
+    });
 
     /// <summary>Writes what was accepted into the home: corrections of what is given first, then changes of the set-up.</summary>
     /// <param name="home">The home.</param>

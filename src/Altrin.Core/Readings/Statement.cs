@@ -36,6 +36,9 @@ public sealed record Statement(string Id, int Line, string Found, Agreement Agre
     /// <summary>What accepting it would write into the survey; null where there is nothing to write.</summary>
     public string? Offer { get; init; }
 
+    /// <summary>Whether accepting it is the likely wish: nothing is recorded that it contradicts, and it will stay true.</summary>
+    public bool Suggested { get; init; }
+
     /// <summary>Corrections of what is given that accepting it makes.</summary>
     [JsonIgnore]
     public IReadOnlyList<Correction> Corrections { get; init; } = [];

@@ -99,7 +99,8 @@ public sealed class ReadingToolTests
         Assert.Contains("private hardware address", found.New[2].Says, StringComparison.Ordinal);
         Assert.Equal("02:00:5e:00:53:50", $"{Assert.Single(found.Gone).Hardware}");
         Assert.Equal(("192.168.8.20", "192.168.8.33"), (Assert.Single(found.Moved).Before.ToString(), found.Moved[0].Entry.Address.ToString()));
-        Assert.Contains(found.Says, s => s.StartsWith("3 are new; by its hardware address only 02:00:5e:00:53:0b", StringComparison.Ordinal));
+        Assert.Equal(["loft is new, at 192.168.8.57: 02:00:5e:00:53:0b is its hardware address. 2 more are new."], found.Says);
+        Assert.StartsWith("3 are new; by its hardware address only 02:00:5e:00:53:0b", DeviceLists.Compare(Loft(), before, after, null).Says.Single(), StringComparison.Ordinal);
     }
 
     [Theory]
@@ -107,7 +108,7 @@ public sealed class ReadingToolTests
     [InlineData("02:00:5e:00:53:99", "02:00:5e:00:53:99", "Nothing is new")]
     [InlineData("02:00:5e:00:53:99", "02:00:5e:00:53:98", "Another device may have joined meanwhile")]
     [InlineData("02:00:5e:00:53:99", "02:00:5e:00:53:98", "None of them is loft by its label")]
-    [InlineData("02:00:5e:00:53:99", "02:00:5e:00:53:0a", "its hardware address speaks for it")]
+    [InlineData("02:00:5e:00:53:99", "02:00:5e:00:53:0a", "loft is new: 02:00:5e:00:53:0a is its hardware address.")]
     public void What_the_difference_means_is_said(string before, string after, string said) =>
         Assert.Contains(DeviceLists.Compare(Loft(), [Near(before)], [Near(after)], "loft").Says, s => s.Contains(said, StringComparison.Ordinal));
 

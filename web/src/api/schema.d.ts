@@ -2499,6 +2499,7 @@ export interface components {
             recorded?: null | string;
             explanations?: components["schemas"]["Explanation"][];
             offer?: null | string;
+            suggested?: boolean;
         };
         StaticRoute: {
             to: components["schemas"]["Subnet"];

@@ -152,6 +152,9 @@ export function useJob(id: number, setUp: string | null) {
     enter: (list: Schemas["QuickList"], text: string) => saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/enter", { params, body: { list, text } })),
     /** Reads a table into the survey. */
     takeTable: (table: Schemas["SurveyTable"], text: string) => saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/table", { params, body: { table, text } })),
+    /** Keeps a reading, and writes what was accepted of it into the survey, in one act. */
+    keepReading: (reading: Schemas["KeepRequest"]) =>
+      saving.mutateAsync((params) => api.POST("/api/jobs/{id}/readings", { params, body: reading })).finally(() => void client.invalidateQueries({ queryKey: ["readings", id] })),
     /** The same for buttons: what is refused is said in a bar, since no field can say it. */
     act: (changes: Change[]) => {
       trying.current?.abort();

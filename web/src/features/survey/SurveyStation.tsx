@@ -11,13 +11,14 @@ import { useWide } from "../../ui/useWide";
 import { BoxSheet } from "./BoxSheet";
 import { CablesPart } from "./CablesPart";
 import { Answer } from "./Answer";
+import { ReadingsPart } from "../readings/ReadingsPart";
 import { KeysPart } from "./KeysPart";
 import { Lists } from "./Lists";
 import { ServiceSheet } from "./ServiceSheet";
 import { TablesPart } from "./TablesPart";
 import { DeviceSheet, PlaceSheet } from "./ThingSheets";
 
-const parts = { here: "What is here", cables: "Cables and sockets", keys: "Keys and passwords", tables: "Tables in and out" } as const;
+const parts = { here: "What is here", cables: "Cables and sockets", readings: "Readings", keys: "Keys and passwords", tables: "Tables in and out" } as const;
 
 type Part = keyof typeof parts;
 
@@ -46,6 +47,7 @@ function Survey({ state, tools }: { state: JobState; tools: JobTools }) {
       <Parts label="Parts of the survey" parts={parts} chosen={chosen} show={(p) => show({ part: p })} />
       <Unseen as="h1">{parts[chosen]}</Unseen>
       {chosen === "cables" && <CablesPart state={state} view={survey.data} tools={tools} />}
+      {chosen === "readings" && <ReadingsPart state={state} tools={tools} />}
       {chosen === "keys" && <KeysPart state={state} />}
       {chosen === "tables" && <TablesPart state={state} tools={tools} />}
       {chosen === "here" && (
