@@ -196,7 +196,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         { "proof?part=addresses", "light" }, { "proof?part=reach&from=loft-console&to=printer", "dark" }, { "proof?part=stand", "light" }, { "proof?part=steps", "dark" },
         { "proof?part=whatIf&trial=off:hall-gateway", "light" }, { "proof?part=before", "dark" }, { "proof?part=paper", "light" },
         { "survey", "light" }, { "survey", "dark" }, { "survey?thing=hall-gateway", "dark" }, { "survey?thing=old-router", "light" }, { "survey?thing=service", "light" }, { "survey?thing=studio", "dark" }, { "survey?thing=printer", "light" },
-        { "survey?part=cables", "dark" }, { "survey?part=keys", "light" }, { "survey?part=tables", "dark" }, { "shelf", "light" }, { "shelf", "dark" },
+        { "survey?part=cables", "dark" }, { "survey?part=keys", "light" }, { "survey?part=tables", "dark" }, { "survey?part=readings", "light" }, { "survey?part=readings&show=kept&reading=1", "dark" }, { "survey?part=readings&show=lists", "light" }, { "survey?part=readings&show=find", "dark" }, { "survey?part=readings&show=speed", "light" }, { "shelf", "light" }, { "shelf", "dark" },
     };
 
     /// <summary>axe finds no violation, and nothing that it leaves open is about contrast or names.</summary>
@@ -235,6 +235,12 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     [InlineData("jobs/1/survey?part=cables")]
     [InlineData("jobs/1/survey?part=keys")]
     [InlineData("jobs/1/survey?part=tables")]
+    [InlineData("jobs/1/survey?part=readings")]
+    [InlineData("jobs/1/survey?part=readings&show=kept&reading=1")]
+    [InlineData("jobs/1/survey?part=readings&show=lists")]
+    [InlineData("jobs/1/survey?part=readings&show=find")]
+    [InlineData("jobs/1/survey?part=readings&show=outside")]
+    [InlineData("jobs/1/survey?part=readings&show=speed")]
     [InlineData("shelf")]
     [InlineData("jobs/1/proof")]
     [InlineData("jobs/1/proof?part=addresses")]

@@ -40,11 +40,11 @@ public sealed record MovedBox(IReadOnlyList<BoxCandidate> Candidates, string Say
         {
             var hardware = near.Hardware!.Value;
             var kin = new[] { box is null ? null : HardwareKin.Of(box, hardware), plain.Length > 0 ? HardwareKin.OfDigits(plain, hardware) : null }.Where(k => k is not null).OrderBy(k => k!.Rank).FirstOrDefault();
-            var other = site.Devices.FirstOrDefault(d => d.Hardware == hardware)?.Name ?? site.Boxes.FirstOrDefault(b => b.Id != box?.Id && HardwareKin.Of(b, hardware) is { Kind: KinKind.Same })?.Name;
-            if (kin is not null && other is null)
+            var labelled = site.Boxes.FirstOrDefault(b => HardwareKin.Of(b, hardware) is { Kind: KinKind.Same });
+            if (kin is not null && site.Devices.All(d => d.Hardware != hardware) && (box is null || labelled is null || labelled == box))
             {
                 var sure = kin.Kind is KinKind.Same or KinKind.Side || (kin is { Kind: KinKind.LastDigits, Off: 0 } && plain.Length >= 6);
-                found.Add((new(near.Address, hardware, near.Name, Capital(kin.Text), sure), kin.Rank));
+                found.Add((new(near.Address, hardware, near.Name, $"{Capital(kin.Text)}{(box is null && labelled is not null ? $"; on the label of {labelled.Name}" : "")}", sure), kin.Rank));
             }
         }
         var ranked = found.OrderBy(f => f.Rank).ThenBy(f => f.Is.Hardware).Select(f => f.Is).ToList();

@@ -21,7 +21,7 @@ export function OutsidePart({ state, tools, where, setWhere }: { state: JobState
         <Labelled label="The address that an outside service shows" hint="Any page that tells which address it is asked from; over IPv4, with tunnels and a telephone's own line switched off.">
           {(ids) => <Input {...ids} fontFamily="mono" placeholder="203.0.113.80" value={seen} onChange={(e) => setSeen(e.target.value)} />}
         </Labelled>
-        <Labelled label="The WAN address on the page of the outermost box of one's own" hint="Leave it empty where it was not read.">
+        <Labelled label="The WAN address on the page of the outermost box" hint="Leave it empty where it was not read.">
           {(ids) => <Input {...ids} fontFamily="mono" placeholder="100.64.7.20" value={wan} onChange={(e) => setWan(e.target.value)} />}
         </Labelled>
       </Card>
