@@ -39,7 +39,7 @@ internal static class DesignSource
         return design;
     }
 
-    private static byte[] ReadAtMost(Stream source, int most)
+    internal static byte[] ReadAtMost(Stream source, int most)
     {
         using var held = new MemoryStream();
         var buffer = new byte[65536];

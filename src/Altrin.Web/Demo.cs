@@ -51,8 +51,15 @@ internal static class Demo
 
         Task Keep(string name, string text, string seat, string place, int minutesAgo) => readings.Keep(new()
         {
-            JobId = job, Name = name, Kinds = ReadingStore.KindsOf(ReadingText.Read(text).Value), TakenAt = now.AddMinutes(-minutesAgo), SetUp = found.SetUp.Name, Seat = seat,
-            SeatName = Seats.Of(found).First(s => s.Id == seat).Name, Place = place, Content = Encoding.UTF8.GetBytes(text),
+            JobId = job,
+            Name = name,
+            Kinds = ReadingStore.KindsOf(ReadingText.Read(text).Value),
+            TakenAt = now.AddMinutes(-minutesAgo),
+            SetUp = found.SetUp.Name,
+            Seat = seat,
+            SeatName = Seats.Of(found).First(s => s.Id == seat).Name,
+            Place = place,
+            Content = Encoding.UTF8.GetBytes(text),
         }, CancellationToken.None);
     }
 }

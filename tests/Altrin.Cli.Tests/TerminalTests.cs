@@ -44,6 +44,23 @@ public sealed class TerminalTests : IDisposable
     }
 
     [Fact]
+    public void A_reading_is_read_and_held_against_a_home()
+    {
+        var text = "192.168.8.1 dev eth0 lladdr 00:00:5e:00:53:01 REACHABLE\nthe kettle is on\n";
+        var (status, output, errors) = Run(text, "read", "-", "--home", Sample("pottery-house.json"), "--at", "hall-gateway/lan4", "--set-up", "found");
+        Assert.Equal((ExitCode.Sound, ""), (status, errors));
+        Assert.Contains("Agrees    00:00:5e:00:53:01 at 192.168.8.1: Hall gateway.", output, StringComparison.Ordinal);
+        Assert.Contains("unread    2: the kettle is on", output, StringComparison.Ordinal);
+        using var json = JsonDocument.Parse(Run(text, "read", "-", "--json").Output);
+        Assert.Equal("192.168.8.1", json.RootElement.GetProperty("reading").GetProperty("neighbours")[0].GetProperty("address").GetString());
+        var file = Path.Combine(_folder, "cut.pcap");
+        File.WriteAllBytes(file, [0xD4, 0xC3, 0xB2, 0xA1, 2, 0]);
+        Assert.StartsWith("0 lines: nothing understood", Run(null, "read", file).Output, StringComparison.Ordinal);
+        Assert.Equal(ExitCode.BadInput, Run(null, "read", Path.Combine(_folder, "none")).Status);
+        Assert.Equal(ExitCode.BadInput, Run(new('x', 1_000_001), "read", "-").Status);
+    }
+
+    [Fact]
     public void Whose_word_it_is_that_a_finding_may_stay_is_printed()
     {
         var home = File.ReadAllText(Sample("t03-cascade.json")).Replace("\"name\": \"planned\",", "\"name\": \"planned\", \"accepted\": [{ \"finding\": \"translated-twice(lodger-router)\", \"severe\": false, \"reason\": \"The lodger wants it.\", \"by\": \"A. Installer\" }],", StringComparison.Ordinal);

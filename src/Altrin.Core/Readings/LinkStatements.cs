@@ -14,11 +14,13 @@ internal static class LinkStatements
     /// <summary>Strong enough for calls and video (common practice), in dBm.</summary>
     public const double CallsDbm = -67;
 
+    /// <summary>How many links, and how many networks on the air, of one reading are spoken of.</summary>
+    public const int MostLinks = 20, MostNetworks = 1000;
+
     public static IEnumerable<Statement> Of(Design design, string? seat, Standpoint? at, Reading reading) =>
     [
-        .. reading.CableLinks.Select(c => Cable(design, seat, at, c)),
-        .. reading.Adapters.Where(a => a.RateMbps is not null && reading.CableLinks.All(c => c.Adapter != a.Name)).Select(a => Cable(design, seat, at, new(a.Line, a.Name, a.Linked, a.RateMbps))),
-        .. reading.Networks.Where(n => n.Joined).DistinctBy(n => (n.Name, n.Radio)).Select(n => Joined(design, seat, n)),
+        .. reading.CableLinks.Concat(reading.Adapters.Where(a => a.RateMbps is not null).Select(a => new CableLinkRead(a.Line, a.Name, a.Linked, a.RateMbps))).DistinctBy(c => c.Adapter).Take(MostLinks).Select(c => Cable(design, seat, at, c)),
+        .. reading.Networks.Where(n => n.Joined).DistinctBy(n => (n.Name, n.Radio)).Take(MostLinks).Select(n => Joined(design, seat, n)),
         .. OnAir(design, reading),
     ];
 
@@ -106,7 +108,7 @@ internal static class LinkStatements
 
     private static IEnumerable<Statement> OnAir(Design design, Reading reading)
     {
-        var scan = reading.Networks.Where(n => reading.Blocks.Any(b => b.Kind == ReadingKind.WifiScan && b.First <= n.Line && n.Line <= b.Last)).ToList();
+        var scan = reading.Networks.Take(MostNetworks).Where(n => reading.Blocks.Any(b => b.Kind == ReadingKind.WifiScan && b.First <= n.Line && n.Line <= b.Last)).ToList();
         if (scan.Count == 0)
         {
             yield break;

@@ -8,13 +8,16 @@ namespace Altrin.Core.Readings;
 /// <summary>What routes and pings say: who stands between the seat and the street, and who answers.</summary>
 internal static class RouteStatements
 {
+    /// <summary>How many routes, and how many pings, of one reading are spoken of: each is followed on the simulated network.</summary>
+    public const int MostTraces = 10, MostPings = 50;
+
     public static IEnumerable<Statement> Of(HomeFile home, Design design, string? seat, Standpoint? at, Reading reading)
     {
-        foreach (var (trace, number) in reading.Traces.Select((t, i) => (t, i + 1)))
+        foreach (var (trace, number) in reading.Traces.Take(MostTraces).Select((t, i) => (t, i + 1)))
         {
             yield return Trace(home, design, seat, at, trace, $"route:{number}");
         }
-        foreach (var (ping, number) in reading.Pings.Where(p => p.Target is not null).Select((p, i) => (p, i + 1)))
+        foreach (var (ping, number) in reading.Pings.Where(p => p.Target is not null).Take(MostPings).Select((p, i) => (p, i + 1)))
         {
             yield return Ping(at, ping, $"ping:{number}");
         }

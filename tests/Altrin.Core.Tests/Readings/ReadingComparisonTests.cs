@@ -166,6 +166,15 @@ public sealed class ReadingComparisonTests
         Assert.Contains("read it again", seen.Accept(new(home.Design.Site, [home.Design.SetUp]), new Shelf([]), home.Design.SetUp.Name, ["address"]).Error, StringComparison.Ordinal);
     }
 
+    /// <summary>Each statement costs a look at the simulated network: a text of a million characters gives a limited number of them.</summary>
+    [Fact]
+    public void A_long_reading_says_only_so_much()
+    {
+        var text = string.Concat(Enumerable.Range(0, 2000).Select(i => $"traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  10.3.{i % 250}.1  2 ms\n\nPING 192.168.8.{i % 250} (192.168.8.{i % 250}): 56 data bytes\n64 bytes from 192.168.8.{i % 250}: seq=0 ttl=64 time=1 ms\n\n? (192.168.8.{i % 250}) at 02:00:5e:00:{i / 250:x2}:{i % 250:x2} [ether] on eth0\n"));
+        var statements = At(House(), "gw/lan4", text).Statements;
+        Assert.Equal((10, 50, 300), (statements.Count(s => s.Id.StartsWith("route:", StringComparison.Ordinal)), statements.Count(s => s.Id.StartsWith("ping:", StringComparison.Ordinal)), statements.Count(s => s.Id.StartsWith("near:", StringComparison.Ordinal))));
+    }
+
     [Fact]
     public void What_is_on_the_air_is_held_against_the_radios()
     {

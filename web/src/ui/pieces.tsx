@@ -1,9 +1,9 @@
 import { Box, chakra, Flex, type BoxProps } from "@chakra-ui/react";
-import { useId, type ReactNode } from "react";
+import { useId, type ReactNode, type Ref } from "react";
 import type { Schemas } from "../api/client";
 import { Button } from "./controls";
 
-export function Card(props: BoxProps) {
+export function Card(props: BoxProps & { ref?: Ref<HTMLDivElement> }) {
   return <Box bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" p="3" {...props} />;
 }
 

@@ -46,7 +46,7 @@ export const addressAfterWords: Words<"AddressAfter"> = { unknown: "address not 
 export const resetWords: Words<"ResetBy"> = { pinhole: "pin hole", button: "button", page: "on its page", powerCycles: "switched off and on several times" };
 export const powerWords: Words<"PowerKind"> = { passive: "passive, without asking", af: "802.3af", at: "802.3at", bt3: "802.3bt type 3", bt4: "802.3bt type 4" };
 export const readingKindWords: Words<"ReadingKind"> = { command: "command", adapters: "adapters", routes: "routes", addressTable: "address table", nameServers: "name servers", ping: "ping", trace: "route hop by hop", cableLink: "cable", wifiLink: "Wi-Fi in use", wifiScan: "networks on the air", deviceList: "device list", leases: "leases", capture: "capture", outside: "outside view", speedRuns: "speed runs" };
-export const agreementWords: Words<"Agreement"> = { disagrees: "Disagrees", unknown: "Not recorded", agrees: "Agrees" };
+export const agreementWords: Words<"Agreement"> = { disagrees: "Disagrees", unknown: "Not settled", agrees: "Agrees" };
 export const runByWords: Words<"RunBy"> = { cable: "cable", ghz2: "Wi-Fi 2.4 GHz", ghz5: "Wi-Fi 5 GHz", ghz6: "Wi-Fi 6 GHz" };
 
 export const keysOf = <K extends string>(words: Record<K, string>) => Object.keys(words) as K[];

@@ -3,11 +3,12 @@ import { api, type JobState, type Schemas } from "../../api/client";
 import { Mono, Select } from "../../ui/controls";
 import { Card, Labelled } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
-import { answerWords, keysOf, printoutWords, seatWords, sideWords } from "../../ui/words";
+import { answerWords, keysOf, printoutWords, sideWords } from "../../ui/words";
 import { addressText, nameOf } from "../stations/designReading";
 import { Asked } from "../stations/Asked";
 import { Answer, Cell, Head } from "./pieces";
 import { asking, useAsked } from "../stations/useAsked";
+import { SeatSelect } from "../stations/SeatSelect";
 import { useShown } from "../stations/useShown";
 import { DraftInput } from "../../ui/DraftInput";
 
@@ -29,23 +30,7 @@ export function StandAt({ state }: { state: JobState }) {
         <Box display="grid" gap="4" gridTemplateColumns="minmax(0, 1fr)">
           <Flex gap="4" wrap="wrap" align="start">
             <Box width="20rem" maxW="100%">
-              <Labelled label="Stand at">
-                {(ids) => (
-                  <Select {...ids} value={at ?? ""} onChange={(e) => show({ seat: e.target.value })}>
-                    {keysOf(seatWords).map((kind) => (
-                      <optgroup key={kind} label={seatWords[kind]}>
-                        {all
-                          .filter((s) => s.kind === kind)
-                          .map((s) => (
-                            <option key={s.id} value={s.id}>
-                              {s.name}
-                            </option>
-                          ))}
-                      </optgroup>
-                    ))}
-                  </Select>
-                )}
-              </Labelled>
+              <SeatSelect label="Stand at" seats={all} value={at} onChange={(chosenSeat) => show({ seat: chosenSeat })} />
             </Box>
             <Box width="14rem">
               <Labelled label="Ping and trace">

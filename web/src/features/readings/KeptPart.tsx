@@ -1,8 +1,10 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
+import { useRef } from "react";
 import type { JobState, Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { Card, Trouble, Waiting } from "../../ui/pieces";
 import { Fold } from "../../ui/Fold";
+import { useWide } from "../../ui/useWide";
 import { capital, readingKindWords } from "../../ui/words";
 import { Cell, Head } from "../proof/pieces";
 import { useShown } from "../stations/useShown";
@@ -19,6 +21,15 @@ export function KeptPart({ state }: { state: JobState }) {
   const list = useKept(state, away === "yes");
   const one = useOne(state, reading === null ? null : Number(reading));
   const put = usePutAway(state);
+  const wide = useWide();
+  const sheet = useRef<HTMLDivElement>(null);
+  const choose = (id: number) => {
+    show({ reading: String(id) });
+    // On a narrow screen the reading stands below the list: go there.
+    if (!wide) {
+      requestAnimationFrame(() => sheet.current?.focus());
+    }
+  };
   if (list.isError) {
     return <Trouble what="The readings cannot be listed." why={list.error.message} again={() => void list.refetch()} />;
   }
@@ -50,7 +61,7 @@ export function KeptPart({ state }: { state: JobState }) {
               {items.map((r) => (
                 <tr key={r.id}>
                   <Cell>
-                    <Button variant={String(r.id) === reading ? "act" : "quiet"} px="1" aria-pressed={String(r.id) === reading} onClick={() => show({ reading: String(r.id) })}>
+                    <Button variant={String(r.id) === reading ? "act" : "quiet"} px="1" aria-pressed={String(r.id) === reading} onClick={() => choose(r.id)}>
                       {momentWords(r.takenAt)}
                     </Button>
                   </Cell>
@@ -70,7 +81,7 @@ export function KeptPart({ state }: { state: JobState }) {
         )}
         {total > items.length && <Box color="muted">The newest {items.length} of {total} are listed.</Box>}
       </Card>
-      <Card as="section" aria-label="The chosen reading" minH="8rem">
+      <Card as="section" aria-label="The chosen reading" minH="8rem" ref={sheet} tabIndex={-1} outline="none">
         {reading === null ? (
           <Box color="muted">Choose one to see what it says, held against the survey as it is now.</Box>
         ) : one.isError ? (

@@ -124,7 +124,7 @@ function Group({ standing, statements, taken, take }: { standing: Agreement; sta
   );
 }
 
-const rate = (of: Schemas["MedianSpread"] | null) => (of ? `${of.median.toFixed(of.median < 10 ? 1 : 0)} (${of.least.toFixed(0)} to ${of.most.toFixed(0)})` : "none");
+const rate = (of: Schemas["MedianSpread"]) => `${of.median.toFixed(of.median < 10 ? 1 : 0)} (${of.least.toFixed(0)} to ${of.most.toFixed(0)})`;
 
 function Runs({ groups }: { groups: Schemas["BaselineGroup"][] }) {
   const byWords = { cable: "by cable", ghz2: "2.4 GHz", ghz5: "5 GHz", ghz6: "6 GHz" };
@@ -136,7 +136,9 @@ function Runs({ groups }: { groups: Schemas["BaselineGroup"][] }) {
           <b>
             {capital(g.place)}, {byWords[g.by]}
           </b>
-          : {rate(g.down)} Mb/s down, {rate(g.up)} up; {g.usable} of {g.runs} runs count.
+          : {g.down && `${rate(g.down)} Mb/s down, `}
+          {g.up && `${rate(g.up)} up, `}
+          {g.usable} of {g.runs} {g.runs === 1 ? "run counts" : "runs count"}.
           <Box as="ul" ps="4" listStyleType="disc" color="muted">
             {g.says.map((s) => (
               <li key={s}>{s}</li>

@@ -4,10 +4,10 @@ import type { JobState, Schemas } from "../../api/client";
 import { Button, Input } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
 import { PlaceSelect } from "../stations/PlaceSelect";
+import { SeatSelect } from "../stations/SeatSelect";
 import type { JobTools } from "../stations/useJob";
 import { momentField } from "./content";
 import { Says } from "./Says";
-import { SeatSelect } from "./SeatSelect";
 import { useRead, useSeats } from "./useReadings";
 
 /** Where and when a reading is taken; kept while one goes from one to the next. */

@@ -61,7 +61,7 @@ describe("A reading that was taken", () => {
     serve(view([statement("a", "agrees", null, false), statement("b", "disagrees", null, false), statement("c", "unknown", null, false)]));
     show(vi.fn());
     await screen.findByText("Found b.");
-    expect(screen.getAllByRole("heading", { level: 3 }).map((h) => h.textContent)).toEqual(["Disagrees (1)", "Not recorded (1)", "Agrees (1)"]);
+    expect(screen.getAllByRole("heading", { level: 3 }).map((h) => h.textContent)).toEqual(["Disagrees (1)", "Not settled (1)", "Agrees (1)"]);
     expect(screen.getByText("The cable is in another port.")).toBeVisible();
     expect(screen.getByText(/Two address servers answer/)).toBeVisible();
     expect(screen.getByText("1 line was not read")).toBeVisible();

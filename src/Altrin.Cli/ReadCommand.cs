@@ -1,0 +1,83 @@
+using System.CommandLine;
+using System.Text;
+using System.Text.Json;
+using Altrin.Core.Addressing;
+using Altrin.Core.Readings;
+using Altrin.Core.Sites;
+using Altrin.Formats;
+
+namespace Altrin.Cli;
+
+/// <summary>"altrin read": what a text or a capture says, and how it stands to a home.</summary>
+internal static class ReadCommand
+{
+    public static Command Make(Stream input, TextWriter output, TextWriter errors)
+    {
+        var file = new Argument<string>("FILE") { Description = "What a machine printed, or a packet capture; - for standard input." };
+        var home = new Option<string?>("--home") { Description = "A design file to hold it against.", HelpName = "FILE" };
+        var at = new Option<string?>("--at") { Description = "Where it was taken: a box or device; or a free port such as hall-gateway/lan3.", HelpName = "SEAT" };
+        var setUp = new Option<string?>("--set-up") { Description = "In which set-up it was taken; 'planned' where there is one, else the last.", HelpName = "NAME" };
+        var json = new Option<bool>("--json") { Description = "Print it as JSON." };
+        var command = new Command("read", "Reads what machines print: addresses, routes, tables, scans, leases, captures.") { file, home, at, setUp, json };
+        command.SetAction(parsed =>
+        {
+            var read = Read(parsed.GetValue(file)!, input);
+            if (!read.Ok)
+            {
+                errors.WriteLine($"altrin: {read.Error}");
+                return ExitCode.BadInput;
+            }
+            ReadingComparison? comparison = null;
+            if (parsed.GetValue(home) is { } path)
+            {
+                if (DesignSource.Read(path, parsed.GetValue(setUp), input, errors) is not { } design)
+                {
+                    return ExitCode.BadInput;
+                }
+                comparison = ReadingComparison.Of(new HomeFile(design.Site, [design.SetUp]), design, parsed.GetValue(at), read.Value);
+            }
+            if (parsed.GetValue(json))
+            {
+                output.WriteLine(JsonSerializer.Serialize(new { reading = read.Value, comparison }, AltrinJson.Indented));
+            }
+            else
+            {
+                Print(output, read.Value, comparison);
+            }
+            return ExitCode.Sound;
+        });
+        return command;
+    }
+
+    private static Parsed<Reading> Read(string path, Stream input)
+    {
+        try
+        {
+            using var source = path == "-" ? input : File.OpenRead(path);
+            // A character has at most four bytes; what is longer is refused by its length either way.
+            var bytes = DesignSource.ReadAtMost(source, (4 * Reading.LongestText) + 1);
+            return CaptureReader.IsOne(bytes) ? CaptureReader.Read(bytes) : ReadingText.Read(Encoding.UTF8.GetString(bytes));
+        }
+        catch (Exception e) when (e is IOException or UnauthorizedAccessException or ArgumentException)
+        {
+            return Parsed<Reading>.Fail($"{path} cannot be read: {e.Message}");
+        }
+    }
+
+    private static void Print(TextWriter output, Reading reading, ReadingComparison? comparison)
+    {
+        output.WriteLine($"{reading.Lines} lines: {(reading.Blocks.Count == 0 ? "nothing understood" : string.Join(", ", reading.Blocks.Select(b => $"{b.Kind} {b.First}-{b.Last}")))}");
+        foreach (var statement in comparison?.Statements ?? [])
+        {
+            output.WriteLine($"{statement.Agreement,-9} {statement.Found}{(statement.Recorded is { } recorded ? $" {recorded}" : "")}");
+            foreach (var explained in statement.Explanations)
+            {
+                output.WriteLine($"          {explained.Text}");
+            }
+        }
+        foreach (var unread in reading.Unread)
+        {
+            output.WriteLine($"unread    {unread.Line}: {unread.Text} ({unread.Why})");
+        }
+    }
+}
