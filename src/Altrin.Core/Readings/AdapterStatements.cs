@@ -35,7 +35,10 @@ internal static class AdapterStatements
             yield return new("address", read.Line, Says(read), fits.Count > 0 ? Agreement.Agrees : held.Count == 0 ? Agreement.Unknown : Agreement.Disagrees)
             {
                 Recorded = Expected(at, held),
-                Explanations = fits.Count == 0 && sameNet && read.Way != AddressWay.Leased ? [new("It is in the right network, but not an address that is given there: typed by hand, or left over from an earlier job.", []), .. explained] : explained,
+                Explanations = fits.Count > 0 || read.Way == AddressWay.Leased ? explained
+                    : sameNet ? [new("It is in the right network, but not an address that is given there: typed by hand, or left over from an earlier job.", []), .. explained]
+                    : read.Way == AddressWay.Fixed ? [new("It was typed by hand, and tells nothing of the network that it is plugged into.", []), .. explained]
+                    : explained,
                 Offer = LanOffer(at, read, fits.Count > 0) is { } change ? change.Describe(design) : null,
                 Changes = LanOffer(at, read, fits.Count > 0) is { } offered ? [offered] : [],
             };
@@ -69,7 +72,7 @@ internal static class AdapterStatements
     private static string Says(AdapterRead read) =>
         $"{(read.Name.Length > 0 ? $"{read.Name} has" : "It has")} {read.Address}{read.Way switch { AddressWay.Leased => read.Server is { } server ? $", leased from {server}" : ", leased", AddressWay.Fixed => ", typed by hand", _ => "" }}.";
 
-    private static string Whose(Standpoint at, Ipv4Address address) => at.HolderOf(address) is { } owner ? $", {at.NameOf(owner)}" : "";
+    private static string Whose(Standpoint at, Ipv4Address address) => at.HolderOf(address) is { } owner ? $" ({at.NameOf(owner)})" : "";
 
     private static string Expected(Standpoint at, IReadOnlyList<Holding> held)
     {

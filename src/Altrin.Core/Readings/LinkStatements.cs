@@ -87,6 +87,14 @@ internal static class LinkStatements
         var device = design.SetUp.Devices.FirstOrDefault(d => d.Device == seat)?.Wifi;
         var weak = read.Level is { } at && at.Dbm < WeakDbm ? $" Weaker than {WeakDbm} dBm it looks for another box." : read.Level is { } some && some.Dbm < CallsDbm ? $" Under {CallsDbm} dBm calls and video suffer." : "";
         var (name, box) = airs.Count > 0 ? (airs[0].Setting.Name, airs[0].Box) : (device?.Name, device?.Box);
+        if (name is null && design.Box(end.Owner)?.Profile.Port(end.Port) is not null)
+        {
+            return new($"wifi:{read.Name}", read.Line, found, Agreement.Disagrees)
+            {
+                Recorded = $"It was to stand at a cable, in {PortWords.Of(design, end)}.{weak}",
+                Explanations = [new("It is still in a Wi-Fi: what it says of addresses may be said of that one. Switch its Wi-Fi off while a box is set up by cable.", [])],
+            };
+        }
         if (name is null)
         {
             return new($"wifi:{read.Name}", read.Line, found, Agreement.Unknown) { Recorded = seat is null ? $"Say where it was taken to have it compared.{weak}" : $"No Wi-Fi is recorded there.{weak}" };
@@ -117,7 +125,9 @@ internal static class LinkStatements
         foreach (var air in design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal).SelectMany(b => Air.Of(design, b.Box)))
         {
             var seen = scan.Where(n => n.Name == air.Setting.Name && (n.Band is null || n.Band == air.Radio.Band) && (Sender(design, n) is not { } sender || sender.Id == air.Box)).OrderByDescending(n => n.Level?.Dbm ?? -200).FirstOrDefault();
-            ours.UnionWith(scan.Where(n => n.Name == air.Setting.Name));
+            // Names count capitals: one that differs by them alone is the same one, written otherwise in the survey.
+            seen ??= scan.FirstOrDefault(n => n.Name.Trim().Equals(air.Setting.Name.Trim(), StringComparison.OrdinalIgnoreCase) && n.Band == air.Radio.Band && Sender(design, n)?.Id == air.Box);
+            ours.UnionWith(scan.Where(n => n.Name == air.Setting.Name || n == seen));
             yield return One(design, air, seen);
         }
         foreach (var (network, box) in scan.Where(n => !ours.Contains(n)).Select(n => (n, Sender(design, n))).Where(n => n.Item2 is not null))
@@ -146,18 +156,19 @@ internal static class LinkStatements
         }
         var said = $"{what}: {(seen.Channel is { } channel ? $"channel {channel}" : "heard")}{(seen.Level is { } level ? $", {Words(level)}" : "")}.";
         var (offChannel, offSecurity) = (air.Setting.Channel is { } set && seen.Channel is { } now && set != now, seen.Security is { } security && security != air.Setting.Security);
-        if (!offChannel && !offSecurity)
+        var offName = seen.Name != air.Setting.Name;
+        if (!offChannel && !offSecurity && !offName)
         {
             return new(id, seen.Line, said, air.Setting.Channel is null && seen.Channel is not null ? Agreement.Unknown : Agreement.Agrees) { Recorded = air.Setting.Channel is null ? "Recorded: the box chooses its channel." : $"Recorded: channel {air.Setting.Channel}." };
         }
         // What guests get is set elsewhere, and what a main node sends is set there.
-        var setting = air.Setting with { Channel = offChannel ? seen.Channel : air.Setting.Channel, Security = offSecurity ? seen.Security!.Value : air.Setting.Security };
+        var setting = air.Setting with { Name = seen.Name, Channel = offChannel ? seen.Channel : air.Setting.Channel, Security = offSecurity ? seen.Security!.Value : air.Setting.Security };
         var change = air.Guest ? null : new SetRadio(air.Box, setting);
         var offered = change?.ApplyTo(design).Ok == true ? change : null;
         return new(id, seen.Line, said, Agreement.Disagrees)
         {
-            Recorded = $"Recorded: {string.Join(", ", new[] { offChannel ? $"channel {air.Setting.Channel}" : null, offSecurity ? $"{SecurityWord(air.Setting.Security)}, heard {SecurityWord(seen.Security!.Value)}" : null }.OfType<string>())}.",
-            Offer = offered is null ? null : $"{design.NameOf(air.Box)} sends \"{air.Setting.Name}\"{(offChannel ? $" on channel {seen.Channel}" : "")}{(offSecurity ? $" with {SecurityWord(setting.Security)}" : "")}",
+            Recorded = $"Recorded: {string.Join(", ", new[] { offName ? $"\"{air.Setting.Name}\", heard \"{seen.Name}\": capitals and blanks count" : null, offChannel ? $"channel {air.Setting.Channel}" : null, offSecurity ? $"{SecurityWord(air.Setting.Security)}, heard {SecurityWord(seen.Security!.Value)}" : null }.OfType<string>())}.",
+            Offer = offered is null ? null : $"{design.NameOf(air.Box)} sends \"{setting.Name}\"{(offChannel ? $" on channel {seen.Channel}" : "")}{(offSecurity ? $" with {SecurityWord(setting.Security)}" : "")}",
             Changes = offered is null ? [] : [offered],
         };
     }

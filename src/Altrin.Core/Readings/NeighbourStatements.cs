@@ -27,7 +27,8 @@ internal static class NeighbourStatements
         var missing = table.Select(n => n.Owner).Where(o => o != PortRef.Street).Distinct()
             .Where(o => site.Boxes.FirstOrDefault(b => b.Id == o) is { Hardware: not null } box ? listed.TrueForAll(n => HardwareKin.Of(box, n.Hardware!.Value) is null)
                 : site.Devices.FirstOrDefault(d => d.Id == o)?.Hardware is { } own && listed.TrueForAll(n => n.Hardware != own)).ToList();
-        if (missing.Count > 0 && listed.Count > 0)
+        // Who asks for an address while one listens is no list of who is there.
+        if (missing.Count > 0 && listed.Count > 0 && reading.Blocks.Any(b => b.Kind is ReadingKind.AddressTable or ReadingKind.DeviceList))
         {
             yield return new("missing", 0, $"Not in the list: {Joined(missing.Take(8).Select(o => at!.NameOf(o)))}{(missing.Count > 8 ? $" and {missing.Count - 8} more" : "")}.", Agreement.Unknown)
             {

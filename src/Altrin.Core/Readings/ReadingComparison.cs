@@ -37,7 +37,7 @@ public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnly
                 .. outside is null ? [] : new[] { outside.Value.Statement },
             ])],
             outside?.View,
-            Readings.Baseline.Of(reading.Runs, design.Site.Service, run => run.By == RunBy.Cable || at is { IsLaptop: false } ? Readings.Baseline.Carries(at) : null, id => design.Site.Place(id)?.Name ?? (id.Length == 0 ? "no place noted" : id)));
+            Readings.Baseline.Of(reading.Runs, design.Site.Service, run => at is { IsLaptop: false } || (run.By == RunBy.Cable) == (at?.Seen.Network.Situation.Laptop?.Port is not null) ? Readings.Baseline.Carries(at) : null, id => design.Site.Place(id)?.Name ?? (id.Length == 0 ? "no place noted" : id)));
     }
 
     /// <summary>Either side of a disagreement may be wrong, and a made-up hardware address changes: these are left to whoever looks.</summary>

@@ -33,6 +33,7 @@ public sealed class ReadingComparisonTests
         { "gw/lan4", Adapter("192.168.8.44/24"), "names", Agreement.Agrees, "", "" },
         // In the right network, but no address that is given there.
         { "gw/lan4", Adapter("192.168.8.7/24", way: ""), "address", Agreement.Disagrees, "left over from an earlier job", "" },
+        { "gw/lan4", Adapter("10.9.9.7/24", "10.9.9.1", way: ""), "address", Agreement.Disagrees, "tells nothing of the network that it is plugged into", "" },
         { "gw/lan4", Adapter("192.168.8.7/24", way: ""), "way", Agreement.Disagrees, "Set it back to automatic", "" },
         // It was plugged in behind the other router: found by trying it.
         { "gw/lan4", Adapter("192.168.20.150/24", "192.168.20.1"), "address", Agreement.Disagrees, "taken elsewhere: it would be right at laptop in port", "" },
@@ -68,6 +69,12 @@ public sealed class ReadingComparisonTests
         { "a", "Settings for eth0:\n\tSupported link modes:   1000baseT/Full\n\tLink partner advertised link modes:   1000baseT/Full\n\tSpeed: 100Mb/s\n\tLink detected: yes", "cable:eth0", Agreement.Disagrees, "two pairs", "two pairs" },
         { "a", "Settings for eth0:\n\tSupported link modes:   1000baseT/Full\n\tLink partner advertised link modes:   100baseT/Full\n\tSpeed: 100Mb/s\n\tLink detected: yes", "cable:eth0", Agreement.Disagrees, "The other end can 100", "" },
         { "gw/lan4", "Settings for eth0:\n\tSpeed: Unknown!\n\tLink detected: no", "cable:eth0", Agreement.Disagrees, "", "" },
+        // The laptop was to stand at a cable, and is still in a Wi-Fi.
+        { "gw/lan4", "Connected to 02:00:5e:00:53:99 (on wlan0)\n\tSSID: home\n\tfreq: 5180\n\tsignal: -71 dBm", "wifi:home", Agreement.Disagrees, "It is still in a Wi-Fi", "" },
+        { "gw/r5", "Connected to 02:00:5e:00:53:99 (on wlan0)\n\tSSID: home\n\tfreq: 5180\n\tsignal: -71 dBm", "wifi:home", Agreement.Agrees, "", "" },
+        { "gw/r5", "Connected to 02:00:5e:00:53:99 (on wlan0)\n\tSSID: next door\n\tfreq: 5180\n\tsignal: -51 dBm", "wifi:next door", Agreement.Disagrees, "joined another network than meant", "" },
+        // Names count capitals.
+        { "gw/lan4", "BSS 00:00:5e:00:53:02(on wlan0)\n\tfreq: 5180\n\tSSID: HOME\n\tRSN:\t * Version: 1\n", "air:gw/r5", Agreement.Disagrees, "", "gw sends \"HOME\"" },
         // Who answers with addresses.
         { "gw/lan4", "DHCPOFFER of 192.168.8.44 from 192.168.8.1", "servers", Agreement.Agrees, "", "" },
         { "gw/lan4", "DHCPACK of 192.168.8.44 from 192.168.8.1", "servers", Agreement.Unknown, "", "" },
