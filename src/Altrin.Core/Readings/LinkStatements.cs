@@ -1,5 +1,4 @@
 using Altrin.Core.Changes;
-using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
@@ -35,7 +34,7 @@ internal static class LinkStatements
             };
         }
         var found = $"{read.Adapter} agreed on {rate} Mb/s{(read.BothWays == Known.No ? ", one way at a time" : "")}.";
-        var (expected, cable) = Expected(design, seat);
+        var (expected, cable) = Expected(design, seat, at);
         if (expected is not { } most)
         {
             return new(id, read.Line, found, Agreement.Unknown) { Recorded = at is null ? "Say where it was taken to have it compared." : "How fast that port is was not read.", Explanations = Less(read, rate) };
@@ -62,7 +61,7 @@ internal static class LinkStatements
         : [];
 
     /// <summary>What the port or link at a seat carries at most, and its cable.</summary>
-    private static (int? Mbps, Cable? Cable) Expected(Design design, string? seat)
+    private static (int? Mbps, Cable? Cable) Expected(Design design, string? seat, Standpoint? at)
     {
         if (seat is null)
         {
@@ -74,8 +73,7 @@ internal static class LinkStatements
             return (port.SpeedMbps, null);
         }
         var cable = design.SetUp.Cables.FirstOrDefault(c => c.Ends(seat));
-        var fact = cable is null ? null : Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet.Links.FirstOrDefault(l => l.Id == cable.Id);
-        return (fact?.AtMostMbps, cable);
+        return (cable is null ? null : at?.Seen.Sheet.Links.FirstOrDefault(l => l.Id == cable.Id)?.AtMostMbps, cable);
     }
 
     private static Statement Joined(Design design, string? seat, NetworkRead read)

@@ -102,9 +102,23 @@ internal static class PromptReader
         return sign > 0 && line.AsSpan(sign).IndexOfAny('$', '#', '%') is var end and > 1 && end < 80 && !line.AsSpan(0, sign).Contains(' ');
     }
 
+    /// <summary>A command with a few words behind it; what merely begins with the same word, as a sentence may, is none.</summary>
     private static bool IsCommand(string line)
     {
-        var first = line.Split(' ', 2)[0];
-        return Commands.Contains(first) && line.Length > first.Length | first is "ipconfig" or "ifconfig" && !line.Contains(':', StringComparison.Ordinal);
+        var words = line.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        return words.Length <= 7 && Commands.Contains(words[0]) && words switch
+        {
+            ["ipconfig" or "ifconfig"] => true,
+            ["ipconfig", ['/', ..], ..] => true,
+            ["ip", "a" or "addr" or "address" or "r" or "route" or "n" or "neigh" or "l" or "link" or ['-', ..], ..] => true,
+            ["route", "print" or ['-', ..], ..] => true,
+            ["cat", ['/', ..]] => true,
+            ["netsh", "wlan", ..] or ["iw", "dev", ..] or ["nmcli", ['d', ..] or ['-', ..], ..] => true,
+            ["ip" or "route" or "cat" or "netsh" or "iw" or "nmcli"] => false,
+            [_, ['-', ..], ..] => true,
+            [_, var target] => target.Contains('.', StringComparison.Ordinal) || words[0] is "ethtool" or "ifconfig" or "sudo",
+            [_, _, ..] => words[0] == "sudo",
+            _ => false,
+        };
     }
 }

@@ -11,7 +11,7 @@ namespace Altrin.Core.Readings;
 /// </summary>
 internal static class Slips
 {
-    /// <summary>How many slips are tried.</summary>
+    /// <summary>How many slips are tried in a home of usual size.</summary>
     public const int MostTried = 120;
 
     /// <summary>How many explanations are given.</summary>
@@ -29,7 +29,9 @@ internal static class Slips
         var found = new List<Explanation>();
         var places = new List<string>();
         HashSet<string>? known = null;
-        foreach (var slip in All(home, design, seat).Take(MostTried))
+        // Each costs a look at the whole network: the larger it is, the fewer are tried.
+        var tried = Math.Clamp(6000 / Math.Max(1, design.SetUp.Boxes.Count + design.SetUp.Devices.Count), 6, MostTried);
+        foreach (var slip in All(home, design, seat).Take(tried))
         {
             if (Standpoint.At(slip.Design, slip.Seat) is not { } there || !fits(there))
             {
@@ -40,8 +42,8 @@ internal static class Slips
                 places.Add(slip.Text);
                 continue;
             }
-            known ??= Judging.Prove(design).Findings.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
-            found.Add(new(slip.Text, [.. Judging.Prove(slip.Design).Findings.Where(f => !known.Contains(f.Identity)).OrderByDescending(f => f.Severity).Take(2).Select(f => f.What)]));
+            known ??= Standpoint.At(design, seat) is { } now ? Judging.Judge(now.Seen).Findings.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal) : [];
+            found.Add(new(slip.Text, [.. Judging.Judge(there.Seen).Findings.Where(f => !known.Contains(f.Identity)).OrderByDescending(f => f.Severity).Take(2).Select(f => f.What)]));
             if (found.Count == MostGiven)
             {
                 break;

@@ -14,6 +14,8 @@ public sealed class ReadingTextTests
     [Theory]
     [InlineData("The kettle is on", "No address and no number")]
     [InlineData("12 pots in the kiln", "Numbers, with no layout")]
+    [InlineData("ping came back from 192.168.1.254", "An address, with no layout")]
+    [InlineData("ip of the printer is 192.168.1.9", "An address, with no layout")]
     [InlineData("the old one was 192.168.1.254", "An address, with no layout")]
     [InlineData("fe80::5eff:fe00:5320", "An IPv6 address")]
     [InlineData("02:00:5e:00:53:01", "A hardware address, with no layout")]
@@ -32,6 +34,9 @@ public sealed class ReadingTextTests
     [InlineData("$ ping 192.168.8.1")]
     [InlineData("# ")]
     [InlineData("ip route")]
+    [InlineData("ping -c 4 192.168.8.1")]
+    [InlineData("tracert host.example")]
+    [InlineData("netsh wlan show interfaces")]
     public void Prompts_and_commands_are_read_as_such(string text) => Assert.Equal([ReadingKind.Command], Read(text).Blocks.Select(b => b.Kind));
 
     [Theory]

@@ -106,6 +106,9 @@ export function KeptPart({ state }: { state: JobState }) {
                 {one.data.info.away ? "Put back into the list" : "Put away"}
               </Button>
             </Flex>
+            {one.data.info.seatName && one.data.view.comparison.seat === null && (
+              <Box fontSize="sm">It was taken at: {one.data.info.seatName}. That place is taken or gone in the survey as it is now, so nothing is compared.</Box>
+            )}
             <Says view={one.data.view} taken={null} />
             {one.data.text === null ? (
               <a href={`/api/jobs/${state.job.id}/readings/${reading}/content`} download>
