@@ -1,6 +1,7 @@
 import { ChakraProvider } from "@chakra-ui/react";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { useState } from "react";
 import { MemoryRouter } from "react-router";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { JobState, Schemas } from "../../../api/client";
@@ -9,6 +10,7 @@ import { demo } from "../../__tests__/demo";
 import type { JobTools } from "../../stations/useJob";
 import { contentOf, isEmpty, momentField } from "../content";
 import { Taken } from "../Taken";
+import { TakePart, type Draft } from "../TakePart";
 
 const { design, proof } = demo();
 const state = { job: { id: 7 }, version: 1, revision: 3, setUps: ["found"], design, proof } as unknown as JobState;
@@ -106,9 +108,45 @@ describe("A reading that was taken", () => {
   });
 });
 
-describe("A file", () => {
-  const file = (bytes: number[]) => ({ arrayBuffer: () => Promise.resolve(new Uint8Array(bytes).buffer) }) as File;
+describe("A text", () => {
+  const Holding = () => {
+    const [draft, setDraft] = useState<Draft>({ content: { text: "" }, file: null });
+    return <TakePart state={state} tools={{} as JobTools} where={{ seat: null, place: null, at: null }} setWhere={vi.fn()} draft={draft} setDraft={setDraft} />;
+  };
 
+  it("is read as soon as it is pasted or dropped, and cleared at a press", async () => {
+    const asked: unknown[] = [];
+    vi.stubGlobal("fetch", async (request: Request) => {
+      const seats = new URL(request.url).pathname.endsWith("/seats");
+      if (!seats) {
+        asked.push(((await request.json()) as { content: unknown }).content);
+      }
+      return new Response(JSON.stringify(seats ? [] : view([statement("a", "agrees", null, false)])), { status: 200, headers: { "content-type": "application/json" } });
+    });
+    render(
+      <QueryClientProvider client={new QueryClient()}>
+        <ChakraProvider value={system}>
+          <MemoryRouter>
+            <Holding />
+          </MemoryRouter>
+        </ChakraProvider>
+      </QueryClientProvider>,
+    );
+    const field = screen.getByLabelText<HTMLTextAreaElement>("What the machine printed, as it is");
+    fireEvent.change(field, { target: { value: "arp -a" } });
+    await screen.findByText("Found a.");
+    fireEvent.drop(screen.getByRole("region", { name: "What was printed" }), { dataTransfer: { files: [file([0x61, 0x62])] } });
+    await waitFor(() => expect(asked).toEqual([{ text: "arp -a" }, { text: "ab" }]));
+    expect(field).toHaveValue("ab");
+    fireEvent.click(screen.getByRole("button", { name: "Clear" }));
+    expect(field).toHaveValue("");
+    await waitFor(() => expect(screen.queryByText("Found a.")).toBeNull());
+  });
+});
+
+const file = (bytes: number[]) => ({ name: "dropped.txt", arrayBuffer: () => Promise.resolve(new Uint8Array(bytes).buffer) }) as File;
+
+describe("A file", () => {
   it.each([
     ["UTF-8", [0xc3, 0xa4, 0x31], { text: "ä1" }],
     ["UTF-16, little end first", [0xff, 0xfe, 0xe4, 0x00, 0x31, 0x00], { text: "ä1" }],
