@@ -38,7 +38,12 @@ public sealed class ReadingStoreTests : IDisposable
 
     private ReadingEntity Reading(string text, int minutes = 0) => new()
     {
-        JobId = _job, Name = "pasted", Kinds = ReadingStore.KindsOf(ReadingText.Read(text).Value), TakenAt = Noon.AddMinutes(minutes), SetUp = "found", Content = Encoding.UTF8.GetBytes(text),
+        JobId = _job,
+        Name = "pasted",
+        Kinds = ReadingStore.KindsOf(ReadingText.Read(text).Value),
+        TakenAt = Noon.AddMinutes(minutes),
+        SetUp = "found",
+        Content = Encoding.UTF8.GetBytes(text),
     };
 
     [Fact]
