@@ -19,6 +19,9 @@ namespace Altrin.Data;
 /// <param name="Away">Whether it was put away.</param>
 public sealed record ReadingInfo(long Id, string Name, IReadOnlyList<ReadingKind> Kinds, DateTimeOffset TakenAt, string SetUp, string? Seat, string? SeatName, string? Place, bool IsCapture, int Accepted, bool Away)
 {
+    /// <summary>Whether it lists who is there: such readings are compared, and boxes looked for in them.</summary>
+    public bool Lists { get; init; } = Kinds.Any(k => k is ReadingKind.AddressTable or ReadingKind.DeviceList or ReadingKind.Leases or ReadingKind.Capture);
+
     internal static ReadingInfo Of(ReadingEntity row) => new(
         row.Id, row.Name, [.. row.Kinds.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(k => Enum.TryParse<ReadingKind>(k, out var kind) ? kind : (ReadingKind?)null).OfType<ReadingKind>()],
         row.TakenAt, row.SetUp, row.Seat, row.SeatName, row.Place, row.IsCapture, row.Accepted, row.AwayAt is not null);

@@ -157,6 +157,9 @@ public static class MediumRates
     /// <summary>What two pairs carry: 100BASE-TX needs no more, 1000BASE-T needs all four (IEEE 802.3, clauses 25 and 40, from memory).</summary>
     public const int TwoPairs = 100;
 
+    /// <summary>What arrives over a radio of the 54 Mb/s class, in Mb/s (common practice).</summary>
+    public const int RelicRadioMbps = 25;
+
     /// <summary>What a lead carries at most by its pairs, in Mb/s; null where they say nothing. What nobody looked at is taken for copper.</summary>
     public static int? ByPairs(Medium medium, int? pairs) => (medium, pairs) is (Medium.Unknown or Medium.Cat5 or Medium.Cat5e or Medium.Cat6 or Medium.Cat6a, 2) ? TwoPairs : null;
 

@@ -1,3 +1,4 @@
+using Altrin.Core.Facts;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Planning;
@@ -20,9 +21,6 @@ public enum Worth
 /// <param name="Reasons">Why, a sentence each.</param>
 public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnlyList<string> Reasons)
 {
-    /// <summary>What a radio of the 54 Mb/s class gives in practice, in Mb/s (common practice).</summary>
-    public const int RelicMbps = 25;
-
     /// <summary>What a 100 Mb/s port gives at most, in Mb/s (IEEE 802.3; 1448 of 1538 bytes are the customer's).</summary>
     public const int FastPortMbps = 94;
 
@@ -41,7 +39,7 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
         }
         if (profile.Radios.Count > 0 && profile.Radios.All(r => r.Generation == WifiGeneration.G))
         {
-            (sold > RelicMbps || sold is null ? leave : care).Add($"Its radio is of the 54 Mb/s class: 20 to {RelicMbps} Mb/s arrive, about 8 to 14 beside older devices, and slow devices cost everybody airtime.{(sold <= RelicMbps ? $" The service has no more than {sold}." : "")}");
+            (sold > MediumRates.RelicRadioMbps || sold is null ? leave : care).Add($"Its radio is of the 54 Mb/s class: 20 to {MediumRates.RelicRadioMbps} Mb/s arrive, about 8 to 14 beside older devices, and slow devices cost everybody airtime.{(sold <= MediumRates.RelicRadioMbps ? $" The service has no more than {sold}." : "")}");
         }
         else if (profile.Radios.Count > 0 && profile.Radios.All(r => r.Band == RadioBand.Ghz2))
         {

@@ -12,38 +12,17 @@ internal static class AdapterStatements
     public static IEnumerable<Statement> Of(HomeFile home, Design design, string? seat, Standpoint? at, Machine machine)
     {
         var read = machine.Adapter;
-        var own = read.Address!.Value;
         if (at is null)
         {
             yield return new("address", read.Line, Says(read), Agreement.Unknown) { Recorded = "Say where it was taken to have it compared." };
             yield break;
         }
         var held = at.Holdings;
-        var fits = held.Where(h => Standpoint.Fits(h, own)).ToList();
-        var sameNet = held.Any(h => h.Subnet == own.Subnet && !h.SelfAssigned);
-        var explained = fits.Count > 0 || seat is null ? [] : Slips.That(home, design, seat, p => p.Holdings.Any(h => Standpoint.Fits(h, own) && (read.Gateway is null || h.Gateway == read.Gateway)));
-        if (read.Way == AddressWay.SelfAssigned)
+        if (read.Address is { } own)
         {
-            yield return new("address", read.Line, $"No address server answered: it gave itself {own.Address} (RFC 3927).", fits.Count > 0 ? Agreement.Agrees : Agreement.Disagrees)
-            {
-                Recorded = Expected(at, held),
-                Explanations = explained,
-            };
+            yield return Address(home, design, seat, at, read, own, held);
         }
-        else
-        {
-            yield return new("address", read.Line, Says(read), fits.Count > 0 ? Agreement.Agrees : held.Count == 0 ? Agreement.Unknown : Agreement.Disagrees)
-            {
-                Recorded = Expected(at, held),
-                Explanations = fits.Count > 0 || read.Way == AddressWay.Leased ? explained
-                    : sameNet ? [new("It is in the right network, but not an address that is given there: typed by hand, or left over from an earlier job.", []), .. explained]
-                    : read.Way == AddressWay.Fixed ? [new("It was typed by hand, and tells nothing of the network that it is plugged into.", []), .. explained]
-                    : explained,
-                Offer = LanOffer(at, read, fits.Count > 0) is { } change ? change.Describe(design) : null,
-                Changes = LanOffer(at, read, fits.Count > 0) is { } offered ? [offered] : [],
-            };
-        }
-        if (read.Way is AddressWay.Fixed or AddressWay.Leased && Way(design, at, read) is { } way)
+        if (read is { Address: not null, Way: AddressWay.Fixed or AddressWay.Leased } && Way(design, at, read) is { } way)
         {
             yield return way;
         }
@@ -55,7 +34,7 @@ internal static class AdapterStatements
                 Recorded = held.Select(h => h.Gateway).OfType<Ipv4Address>().Distinct().ToList() is { Count: > 0 } gateways ? $"Recorded: {string.Join(" or ", gateways)}." : "No gateway is recorded there.",
             };
         }
-        else if (read.Way != AddressWay.SelfAssigned && held.Any(h => h.Gateway is not null))
+        else if (read is { Address: not null, Way: not AddressWay.SelfAssigned } && held.Any(h => h.Gateway is not null))
         {
             yield return new("gateway", read.Line, "It has no gateway in this text.", Agreement.Unknown) { Recorded = $"Recorded: {string.Join(" or ", held.Select(h => h.Gateway).OfType<Ipv4Address>().Distinct())}. Some commands do not print it." };
         }
@@ -69,8 +48,35 @@ internal static class AdapterStatements
         }
     }
 
-    private static string Says(AdapterRead read) =>
-        $"{(read.Name.Length > 0 ? $"{read.Name} has" : "It has")} {read.Address}{read.Way switch { AddressWay.Leased => read.Server is { } server ? $", leased from {server}" : ", leased", AddressWay.Fixed => ", typed by hand", _ => "" }}.";
+    private static Statement Address(HomeFile home, Design design, string? seat, Standpoint at, AdapterRead read, InterfaceAddress own, IReadOnlyList<Holding> held)
+    {
+        var fits = held.Any(h => Standpoint.Fits(h, own));
+        var explained = fits || seat is null ? [] : Slips.That(home, design, seat, p => p.Holdings.Any(h => Standpoint.Fits(h, own) && (read.Gateway is null || h.Gateway == read.Gateway)));
+        if (read.Way == AddressWay.SelfAssigned)
+        {
+            return new("address", read.Line, $"No address server answered: it gave itself {own.Address} (RFC 3927).", fits ? Agreement.Agrees : Agreement.Disagrees) { Recorded = Expected(at, held), Explanations = explained };
+        }
+        var change = fits ? null : LanOffer(at, read, own);
+        return new("address", read.Line, Says(read), fits ? Agreement.Agrees : held.Count == 0 ? Agreement.Unknown : Agreement.Disagrees)
+        {
+            Recorded = Expected(at, held),
+            Explanations = fits || read.Way == AddressWay.Leased ? explained
+                : held.Any(h => h.Subnet == own.Subnet && !h.SelfAssigned) ? [new("It is in the right network, but not an address that is given there: typed by hand, or left over from an earlier job.", []), .. explained]
+                : read.Way == AddressWay.Fixed ? [new("It was typed by hand, and tells nothing of the network that it is plugged into.", []), .. explained]
+                : explained,
+            Offer = change?.Describe(design),
+            Changes = change is null ? [] : [change],
+        };
+    }
+
+    /// <summary>What is told of the adapter; its gateway or name servers where that is all.</summary>
+    private static string Says(AdapterRead read)
+    {
+        var who = read.Name.Length > 0 && read.Name != $"{read.Address?.Address}" ? $"{read.Name} has" : "It has";
+        return read.Address is { } own ? $"{who} {own}{read.Way switch { AddressWay.Leased => read.Server is { } server ? $", leased from {server}" : ", leased", AddressWay.Fixed => ", typed by hand", _ => "" }}."
+            : read.Gateway is { } gateway ? $"{who} the gateway {gateway}."
+            : $"It asks {string.Join(" and ", read.NameServers)} for names.";
+    }
 
     private static string Whose(Standpoint at, Ipv4Address address) => at.HolderOf(address) is { } owner ? $" ({at.NameOf(owner)})" : "";
 
@@ -82,15 +88,14 @@ internal static class AdapterStatements
     }
 
     /// <summary>The router there is at another address than recorded: what its lease says is believed, unless that is the address of another box.</summary>
-    private static SetLanAddress? LanOffer(Standpoint at, AdapterRead read, bool fits)
+    private static SetLanAddress? LanOffer(Standpoint at, AdapterRead read, InterfaceAddress own)
     {
-        if (fits || read.Way == AddressWay.Fixed || read.Gateway is not { } gateway || !read.Address!.Value.Subnet.Contains(gateway) || (read.Server is { } server && server != gateway) || at.HolderOf(gateway) is not null || at.Ruler is not { } ruler)
+        if (read.Way == AddressWay.Fixed || read.Gateway is not { } gateway || !own.Subnet.Contains(gateway) || (read.Server is { } server && server != gateway) || at.HolderOf(gateway) is not null || at.Ruler is not { } ruler)
         {
             return null;
         }
-        var lan = new InterfaceAddress(gateway, read.Address.Value.PrefixLength);
-        var change = new SetLanAddress(ruler, lan);
-        return at.Seen.Network.Router(ruler)?.Lan != lan && change.ApplyTo(at.Design).Ok ? change : null;
+        var change = new SetLanAddress(ruler, new(gateway, own.PrefixLength));
+        return at.Seen.Network.Router(ruler)?.Lan != change.Address && change.ApplyTo(at.Design).Ok ? change : null;
     }
 
     /// <summary>Typed by hand or leased, against what is recorded of a device; a laptop is always taken to ask.</summary>
@@ -112,11 +117,12 @@ internal static class AdapterStatements
         }
         var typed = read.Way == AddressWay.Fixed;
         var change = new SetDeviceAddress(at.Owner, typed ? new Fixed(read.Address!.Value, read.Gateway, read.NameServers) : new Automatic());
+        var possible = change.ApplyTo(design).Ok;
         return new("way", read.Line, typed ? $"{at.NameOf(at.Owner)} has an address that was typed by hand." : $"{at.NameOf(at.Owner)} asks for its address.", Agreement.Disagrees)
         {
             Recorded = typed ? "Recorded: it asks for its address." : "Recorded: its address is typed by hand.",
-            Offer = change.ApplyTo(design).Ok ? change.Describe(design) : null,
-            Changes = change.ApplyTo(design).Ok ? [change] : [],
+            Offer = possible ? change.Describe(design) : null,
+            Changes = possible ? [change] : [],
         };
     }
 
@@ -137,16 +143,13 @@ internal static class AdapterStatements
         };
     }
 
-    /// <summary>The hardware address that a device or box printed of itself.</summary>
-    private static Statement? Hardware(Design design, string owner, HardwareAddress hardware, int line) =>
-        design.Device(owner) is { } device ? Of(device.Hardware, device.Name, new SetDevice(device with { Hardware = hardware }))
-        : design.Box(owner) is { } box && (box.Hardware is null || HardwareKin.Of(box, hardware) is null) ? Of(box.Hardware, box.Name, Noted(box, hardware))
-        : null;
-
-    private static Statement Of(HardwareAddress? recorded, string name, Correction correction)
+    /// <summary>The hardware address that a device or box printed of itself; null where a box has it on another side.</summary>
+    private static Statement? Hardware(Design design, string owner, HardwareAddress hardware, int line)
     {
-        var hardware = correction is SetDevice { Device.Hardware: { } own } ? own : ((SetBox)correction).Hardware!.Value;
-        return new("hardware", 0, $"Its hardware address is {hardware}.", recorded is null ? Agreement.Unknown : recorded == hardware ? Agreement.Agrees : Agreement.Disagrees)
+        var (recorded, name, correction) = design.Device(owner) is { } device ? (device.Hardware, device.Name, (Correction)new SetDevice(device with { Hardware = hardware }))
+            : design.Box(owner) is { } box && (box.Hardware is null || HardwareKin.Of(box, hardware) is null) ? (box.Hardware, box.Name, Noted(box, hardware))
+            : (null, "", null!);
+        return correction is null ? null : new("hardware", line, $"Its hardware address is {hardware}.", recorded is null ? Agreement.Unknown : recorded == hardware ? Agreement.Agrees : Agreement.Disagrees)
         {
             Recorded = recorded is null ? $"None is recorded of {name}." : $"Recorded: {recorded}.",
             Offer = recorded is null ? $"{name} has the hardware address {hardware}" : null,

@@ -1,4 +1,5 @@
 using Altrin.Core.Changes;
+using Altrin.Core.Facts;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Readings;
@@ -27,6 +28,24 @@ public sealed record MedianSpread(double Median, double Least, double Most)
     }
 }
 
+/// <summary>What stands between a place and the street and carries the least.</summary>
+/// <param name="Mbps">What it carries, in Mb/s.</param>
+/// <param name="Which">What it is, in words.</param>
+/// <param name="Arrives">What of that arrives as data, in Mb/s.</param>
+/// <param name="From">From which rate on a run shows that it is this which stops it, in Mb/s.</param>
+public sealed record SpeedLimit(int Mbps, string Which, double Arrives, double From)
+{
+    /// <summary>A wire, of which a part is spent on what carries the data.</summary>
+    /// <param name="mbps">Its rate, in Mb/s.</param>
+    /// <param name="which">What it is, in words.</param>
+    /// <param name="net">Whether that rate is what arrives already.</param>
+    public static SpeedLimit OfWire(int mbps, string which, bool net = false)
+    {
+        var arrives = net ? mbps : mbps * Baseline.Payload;
+        return new(mbps, which, arrives, arrives * Baseline.Capped);
+    }
+}
+
 /// <summary>What speed runs prove.</summary>
 public static class Baseline
 {
@@ -42,15 +61,15 @@ public static class Baseline
     /// <summary>The part of a wire's rate that arrives as data over TCP: 1448 of 1538 bytes a frame, with timestamps (IEEE 802.3, RFC 7323; from memory).</summary>
     public const double Payload = 1448.0 / 1538;
 
-    /// <summary>From this part of the rate sold on, it is the service that stops a run.</summary>
+    /// <summary>From this part of the rate sold on, it is the service that stops a run (common practice).</summary>
     public const double Capped = 0.9;
 
     /// <summary>Runs by place and medium, in their order.</summary>
     /// <param name="runs">The runs.</param>
     /// <param name="service">What was sold.</param>
-    /// <param name="carries">What links between a place and the street carry at most, in Mb/s, and which one says so; null where that is not known.</param>
+    /// <param name="carries">What carries least on the way of a run; null where that is not known.</param>
     /// <param name="place">The name of a place.</param>
-    public static IReadOnlyList<BaselineGroup> Of(IReadOnlyList<SpeedRun> runs, Service service, Func<SpeedRun, (int Mbps, string Which)?> carries, Func<string, string> place) =>
+    public static IReadOnlyList<BaselineGroup> Of(IReadOnlyList<SpeedRun> runs, Service service, Func<SpeedRun, SpeedLimit?> carries, Func<string, string> place) =>
     [
         .. runs.GroupBy(r => (r.Place, r.By)).Select(group =>
         {
@@ -64,7 +83,7 @@ public static class Baseline
     /// <summary>How long a run lasted, in seconds: as said, or by what it moved at its rate; null where neither is known.</summary>
     public static double? Lasts(SpeedRun run) => run.Seconds ?? (run.Megabytes is { } moved ? moved * 8 / run.DownMbps : null);
 
-    private static IEnumerable<string> Says(List<SpeedRun> all, List<SpeedRun> usable, MedianSpread? down, Service service, (int Mbps, string Which)? carries)
+    private static IEnumerable<string> Says(List<SpeedRun> all, List<SpeedRun> usable, MedianSpread? down, Service service, SpeedLimit? carries)
     {
         foreach (var run in all.Except(usable))
         {
@@ -89,7 +108,6 @@ public static class Baseline
         {
             yield return "They lie far apart: something else used the line or the air meanwhile.";
         }
-        var most = carries is { } limit ? limit.Mbps * Payload : (double?)null;
         if (service.DownMbps is not { } sold)
         {
             yield return "The rate sold was not noted: hold it against that.";
@@ -98,27 +116,43 @@ public static class Baseline
         {
             yield return $"The service stops it: {sold} Mb/s were sold. It proves only that everything in between carries at least this.";
         }
-        else if (most is { } arrives && down.Median >= arrives * Capped && arrives < sold)
+        else if (carries is not null && down.Median >= carries.From && carries.Arrives < sold)
         {
-            yield return $"It is as much as {carries!.Value.Which} carries, {carries.Value.Mbps} Mb/s, of which {arrives:0} arrive. {sold} Mb/s were sold.";
+            yield return $"It is as much as {carries.Which} carries, {carries.Mbps} Mb/s, of which {carries.Arrives:0} arrive. {sold} Mb/s were sold.";
         }
         else
         {
-            yield return $"Less than the {sold} Mb/s sold{(most is { } could ? $", and than the {Math.Min(could, sold):0} Mb/s that the wires carry" : "")}: {(all[0].By == RunBy.Cable ? "measure at the outermost box next, by cable" : "measure by cable in the same place next")}.";
+            yield return $"Less than the {sold} Mb/s sold{(carries is not null ? $", and than the {Math.Min(carries.Arrives, sold):0} Mb/s that arrive over everything in between" : "")}: {(all[0].By == RunBy.Cable ? "measure at the outermost box next, by cable" : "measure by cable in the same place next")}.";
         }
     }
 
-    /// <summary>What the wires between a seat and the street carry at most, and the port that the laptop is in.</summary>
-    internal static (int Mbps, string Which)? Carries(Standpoint? at)
+    /// <summary>What carries least between a seat and the street: the port that the laptop is in, leads and links, an old radio; null where the run was made by another medium than the seat has.</summary>
+    internal static SpeedLimit? Carries(Standpoint? at, RunBy by)
     {
         if (at is null || at.Sides.Count == 0)
         {
             return null;
         }
-        var map = new Facts.LinkMap(at.Seen.Network);
-        var along = map.Along(at.Sides[0], at.Seen.Tracer.ToInternet(at.Sides[0])).ToList();
-        var links = at.Seen.Sheet.Links.Where(l => along.Contains(l.Id) && l.AtMostMbps is not null).Select(l => (l.AtMostMbps!.Value, $"the link from {PortWords.Of(at.Design, l.A)} to {PortWords.Of(at.Design, l.B)}"));
-        var own = at.Seen.Network.Situation.Laptop?.Port is { } port && at.IsLaptop && at.Design.Box(port.Owner)?.Profile.Port(port.Port)?.SpeedMbps is { } speed ? [(speed, PortWords.Of(at.Design, port))] : Array.Empty<(int, string)>();
-        return links.Concat(own).OrderBy(l => l.Item1).Select(l => ((int, string)?)l).FirstOrDefault();
+        var (design, laptop) = (at.Design, at.IsLaptop ? at.Seen.Network.Situation.Laptop : null);
+        var wired = laptop is null ? design.SetUp.Cables.Any(c => c.Ends(at.Owner)) : laptop.Port is not null;
+        if (wired != (by == RunBy.Cable))
+        {
+            return null;
+        }
+        var along = new LinkMap(at.Seen.Network).Along(at.Sides[0], at.Seen.Tracer.ToInternet(at.Sides[0]));
+        // What powerline is said to carry is what arrives already.
+        var limits = at.Seen.Sheet.Links.Where(l => along.Contains(l.Id) && l.AtMostMbps is not null)
+            .Select(l => SpeedLimit.OfWire(l.AtMostMbps!.Value, $"the link from {PortWords.Of(design, l.A)} to {PortWords.Of(design, l.B)}", design.SetUp.Cables.Any(c => c.Id == l.Id && c.Medium == Medium.Powerline))).ToList();
+        if (laptop?.Port is { } port && design.Box(port.Owner)?.Profile.Port(port.Port)?.SpeedMbps is { } speed)
+        {
+            limits.Add(SpeedLimit.OfWire(speed, PortWords.Of(design, port)));
+        }
+        var sender = design.Box((laptop?.Wifi ?? design.SetUp.Devices.FirstOrDefault(d => d.Device == at.Owner)?.Wifi)?.Box ?? "");
+        if (!wired && sender?.Profile.Radios.FirstOrDefault(r => r.Band == TypedReader.Band(by)) is { Generation: WifiGeneration.G })
+        {
+            // 20 to 25 Mb/s arrive (common practice).
+            limits.Add(new(54, $"the radio of {sender.Name}", MediumRates.RelicRadioMbps, MediumRates.RelicRadioMbps * 0.8));
+        }
+        return limits.MinBy(l => l.Arrives);
     }
 }

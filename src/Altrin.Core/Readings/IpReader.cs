@@ -104,6 +104,7 @@ internal static class IpReader
         return (new(line.Number, destination, After(words, "via") is { } via && Ipv4Address.Parse(via) is { Ok: true, Value: var gateway } ? gateway : null, After(words, "dev") ?? "")
         {
             Metric = After(words, "metric") is { } metric && int.TryParse(metric, out var number) ? number : null,
+            Own = After(words, "src") is { } source && Ipv4Address.Parse(source) is { Ok: true, Value: var own } ? own : null,
             Leased = After(words, "proto") == "dhcp",
         }, true);
     }

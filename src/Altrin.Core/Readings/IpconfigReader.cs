@@ -76,7 +76,7 @@ internal static class IpconfigReader
         var asks = rows.FindIndex(r => Names(r.Label, "DHCP") && !Names(r.Label, "DHCPv6") && First(r.Values) is null && r.Values[0].Tokens.Count == 0);
         var selfAssigned = own is { } held && SpecialBlock.UseOf(held.Address) == AddressUse.LinkLocal;
         // A second mask belongs to a second address of the adapter; the gateway is the first other row with an address, or with none at all.
-        var gateway = after.Where(r => !Names(r.Label, "DHCP") && !Names(r.Label, "DNS") && !Names(r.Label, "WINS") && !Names(r.Label, "NetBIOS"))
+        var gateway = after.Where((r, i) => !Names(r.Label, "DHCP") && !Names(r.Label, "DNS") && !Names(r.Label, "WINS") && !Names(r.Label, "NetBIOS") && !(i + 1 < after.Count && First(after[i + 1].Values) is { } next && IfconfigReader.IsMask(next)))
             .Where(r => r.Values[0].IsBlank || r.Values.Exists(v => v.Tokens.Any(t => t.Kind == TokenKind.Address6)) || First(r.Values) is { } a && !IfconfigReader.IsMask(a))
             .Select(r => First(r.Values)).FirstOrDefault();
         return new(line, name)

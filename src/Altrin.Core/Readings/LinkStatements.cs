@@ -120,15 +120,16 @@ internal static class LinkStatements
             yield break;
         }
         var ours = new HashSet<NetworkRead>();
+        var senders = scan.Distinct().ToDictionary(n => n, n => Sender(design, n));
         foreach (var air in design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal).SelectMany(b => Air.Of(design, b.Box)))
         {
-            var seen = scan.Where(n => n.Name == air.Setting.Name && (n.Band is null || n.Band == air.Radio.Band) && (Sender(design, n) is not { } sender || sender.Id == air.Box)).OrderByDescending(n => n.Level?.Dbm ?? -200).FirstOrDefault();
+            var seen = scan.Where(n => n.Name == air.Setting.Name && (n.Band is null || n.Band == air.Radio.Band) && (senders[n] is not { } sender || sender.Id == air.Box)).OrderByDescending(n => n.Level?.Dbm ?? -200).FirstOrDefault();
             // Names count capitals: one that differs by them alone is the same one, written otherwise in the survey.
-            seen ??= scan.FirstOrDefault(n => n.Name.Trim().Equals(air.Setting.Name.Trim(), StringComparison.OrdinalIgnoreCase) && n.Band == air.Radio.Band && Sender(design, n)?.Id == air.Box);
+            seen ??= scan.FirstOrDefault(n => n.Name.Trim().Equals(air.Setting.Name.Trim(), StringComparison.OrdinalIgnoreCase) && n.Band == air.Radio.Band && senders[n]?.Id == air.Box);
             ours.UnionWith(scan.Where(n => n.Name == air.Setting.Name || n == seen));
             yield return One(design, air, seen);
         }
-        foreach (var (network, box) in scan.Where(n => !ours.Contains(n)).Select(n => (n, Sender(design, n))).Where(n => n.Item2 is not null))
+        foreach (var (network, box) in scan.Where(n => !ours.Contains(n)).Select(n => (n, senders[n])).Where(n => n.Item2 is not null))
         {
             ours.Add(network);
             yield return new($"left-on:{network.Radio}", network.Line, $"{box!.Name} also sends \"{network.Name}\"{(network.Channel is { } c ? $" on channel {c}" : "")}{(network.Security == WifiSecurity.Open ? ", open to everybody" : "")}.", Agreement.Disagrees)

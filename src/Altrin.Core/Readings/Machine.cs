@@ -9,72 +9,63 @@ namespace Altrin.Core.Readings;
 /// <param name="Others">The names of the others.</param>
 public sealed record Machine(AdapterRead Adapter, string Why, IReadOnlyList<string> Others)
 {
-    /// <summary>The adapter that counts; null where the text has none that could.</summary>
+    /// <summary>How many adapters, and how many ways out, are weighed: no machine has more.</summary>
+    public const int Most = 100;
+
+    /// <summary>
+    /// The adapter that counts; null where the text tells of none that could. Where it tells of the way out only, or of name servers only,
+    /// that is all that the adapter has.
+    /// </summary>
     public static Machine? Of(Reading reading)
     {
-        var adapters = Joined(reading);
-        var best = adapters.Where(a => a is { Address: not null, Inside: false } && a.Linked != Known.No)
-            .OrderBy(a => a.Gateway is null).ThenBy(a => MetricOf(reading, a)).ThenBy(a => a.Way != AddressWay.Leased).ThenBy(a => a.Way == AddressWay.SelfAssigned).ThenBy(a => a.Linked != Known.Yes)
+        var ways = reading.Routes.Where(r => r is { IsDefault: true, Gateway: not null }).DistinctBy(r => (r.Adapter, r.Gateway)).Take(Most).OrderBy(r => r.Metric ?? 0).ToList();
+        var adapters = Joined(reading).Concat(Named(reading, ways)).Select(a => With(a, ways)).ToList();
+        var able = adapters.Where(a => a is { Inside: false } && a.Linked != Known.No && (a.Address is not null || a.Gateway is not null)).ToList();
+        var best = able
+            .OrderBy(a => a.Gateway is null).ThenBy(a => ways.Find(w => Is(a, w))?.Metric ?? 0).ThenBy(a => a.Way != AddressWay.Leased).ThenBy(a => a.Way == AddressWay.SelfAssigned).ThenBy(a => a.Linked != Known.Yes)
             .FirstOrDefault();
         if (best is null)
         {
-            return null;
+            return adapters.Count == 0 && reading.NameServers.Count > 0 ? new(new(0, "") { NameServers = reading.NameServers }, "Only its name servers are told.", []) : null;
         }
         var others = adapters.Where(a => a.Name != best.Name).Select(a => a.Name).Where(n => n.Length > 0).Distinct().ToList();
         return new(
-            best,
+            best.NameServers.Count > 0 ? best : best with { NameServers = reading.NameServers },
             best.Gateway is { } gateway ? $"It has the way out, over {gateway}."
-                : adapters.Count(a => a is { Address: not null, Inside: false }) == 1 ? "It is the only one with an address that leads anywhere."
-                : best.Way == AddressWay.Leased ? "It is the only one with a leased address." : "None has a way out; it is the first with an address.",
+                : able.Count == 1 ? "It is the only one with an address that leads anywhere."
+                : best.Way == AddressWay.Leased ? "It is the first with a leased address." : "None has a way out; it is the first with an address.",
             others);
     }
 
-    /// <summary>Adapters of one name as one, with routes and name servers.</summary>
-    private static List<AdapterRead> Joined(Reading reading)
+    /// <summary>Whether a way goes through an adapter, which tables name or give by its address.</summary>
+    private static bool Is(AdapterRead adapter, RouteRead way) => way.Adapter.Length > 0 && (way.Adapter == adapter.Name || way.Adapter == $"{adapter.Address?.Address}");
+
+    /// <summary>Adapters of one name as one.</summary>
+    private static List<AdapterRead> Joined(Reading reading) =>
+        [.. reading.Adapters.Take(Most).Index().GroupBy(a => a.Item.Name.Length > 0 ? a.Item.Name : $"\n{a.Index}", StringComparer.Ordinal).Select(g => g.Select(a => a.Item).Aggregate(Both))];
+
+    /// <summary>Adapters that only a table of routes tells of: with the address that it gives, and the prefix of the wire it lies on.</summary>
+    private static List<AdapterRead> Named(Reading reading, List<RouteRead> ways)
     {
-        var joined = new List<AdapterRead>();
-        var places = new Dictionary<string, int>(StringComparer.Ordinal);
-        foreach (var read in reading.Adapters)
-        {
-            if (places.TryGetValue(read.Name, out var there) && read.Name.Length > 0)
-            {
-                joined[there] = Both(joined[there], read);
-            }
-            else
-            {
-                places[read.Name] = joined.Count;
-                joined.Add(read);
-            }
-        }
-        var ways = reading.Routes.Where(r => r is { IsDefault: true, Gateway: not null }).ToList();
-        // Some tables name the adapter by its address, and stand alone: it is then all that is known of it.
-        foreach (var way in ways.Where(w => Ipv4Address.Parse(w.Adapter).Ok && joined.TrueForAll(a => $"{a.Address?.Address}" != w.Adapter)).DistinctBy(w => w.Adapter).ToList())
-        {
-            var own = Ipv4Address.Parse(way.Adapter).Value;
-            var wire = reading.Routes.FirstOrDefault(r => r.Gateway is null && r.Adapter == way.Adapter && r.Destination.PrefixLength is > 0 and < 32 && r.Destination.Contains(own));
-            joined.Add(new(way.Line, way.Adapter) { Address = new(own, wire?.Destination.PrefixLength ?? 32), Linked = Known.Yes });
-        }
-        // A table of routes without any adapter still names it.
-        foreach (var way in ways.Where(w => joined.Count == 0 && !Ipv4Address.Parse(w.Adapter).Ok))
-        {
-            joined.Add(new(way.Line, way.Adapter) { Linked = Known.Yes });
-        }
+        var known = Joined(reading);
+        var wires = reading.Routes.Where(r => r.Gateway is null && r.Destination.PrefixLength is > 0 and < 32).ToLookup(r => r.Adapter, StringComparer.Ordinal);
         return
         [
-            .. joined.Select(a =>
+            .. ways.Where(w => !known.Exists(a => Is(a, w))).DistinctBy(w => w.Adapter).Select(way =>
             {
-                var way = ways.Where(w => w.Adapter == a.Name || w.Adapter == $"{a.Address?.Address}").OrderBy(w => w.Metric ?? 0).FirstOrDefault();
-                var out1 = a.Gateway ?? way?.Gateway;
-                return a with
-                {
-                    Gateway = out1,
-                    // A route that came with a lease says that the address did too.
-                    Way = way?.Leased == true && a.Way is AddressWay.Unknown or AddressWay.Fixed ? AddressWay.Leased : a.Way,
-                    NameServers = a.NameServers.Count > 0 || out1 is null ? a.NameServers : reading.NameServers,
-                };
+                var own = Ipv4Address.Parse(way.Adapter) is { Ok: true, Value: var named } ? named : way.Own ?? wires[way.Adapter].Select(w => w.Own).FirstOrDefault(o => o is not null);
+                var wire = own is { } at ? wires[way.Adapter].FirstOrDefault(w => w.Destination.Contains(at)) : null;
+                return new AdapterRead(way.Line, way.Adapter) { Address = own is { } address ? new(address, wire?.Destination.PrefixLength ?? 32) : null, Linked = Known.Yes };
             }),
         ];
     }
+
+    /// <summary>An adapter with the way out through it. A route that came with a lease says that the address did too.</summary>
+    private static AdapterRead With(AdapterRead adapter, List<RouteRead> ways) => ways.Find(w => Is(adapter, w)) is not { } way ? adapter : adapter with
+    {
+        Gateway = adapter.Gateway ?? way.Gateway,
+        Way = way.Leased && adapter.Way is AddressWay.Unknown or AddressWay.Fixed ? AddressWay.Leased : adapter.Way,
+    };
 
     private static AdapterRead Both(AdapterRead a, AdapterRead b) => a with
     {
@@ -88,7 +79,4 @@ public sealed record Machine(AdapterRead Adapter, string Why, IReadOnlyList<stri
         Inside = a.Inside || b.Inside,
         RateMbps = a.RateMbps ?? b.RateMbps,
     };
-
-    private static int MetricOf(Reading reading, AdapterRead adapter) =>
-        reading.Routes.Where(r => r.IsDefault && (r.Adapter == adapter.Name || r.Adapter == $"{adapter.Address?.Address}")).Select(r => r.Metric ?? 0).DefaultIfEmpty(0).Min();
 }

@@ -15,9 +15,12 @@ internal static class NeighbourStatements
         var site = home.Site;
         var table = at is null ? [] : at.Sides.SelectMany(s => Looking.At(at.Seen, s)).ToList();
         var listed = reading.Neighbours.Where(n => n.Hardware is not null).DistinctBy(n => (n.Hardware, n.Address)).Take(Most).ToList();
+        var offered = new HashSet<string>(StringComparer.Ordinal);
         foreach (var near in listed)
         {
-            yield return One(site, at, table, near, reading);
+            var said = One(site, at, table, near, reading);
+            // One hardware address at several addresses is usual behind a bridge, and two entries may have one name: the first counts.
+            yield return said.Corrections.Count == 0 || said.Corrections.All(c => offered.Add(Target(c))) ? said : said with { Offer = null, Corrections = [] };
         }
         var silent = reading.Neighbours.Where(n => n.Hardware is null && n.Address is not null).Select(n => n.Address!.Value).Distinct().ToList();
         if (silent.Count > 0)
@@ -36,6 +39,9 @@ internal static class NeighbourStatements
             };
         }
     }
+
+    /// <summary>Whom a correction is of.</summary>
+    private static string Target(Correction correction) => correction switch { SetBox box => box.Box, SetDevice device => device.Device.Id, AddDevice { Device.Hardware: { } hardware } => $"{hardware}", _ => "" };
 
     private static Statement One(Site site, Standpoint? at, List<Neighbour> table, NeighbourRead near, Reading reading)
     {

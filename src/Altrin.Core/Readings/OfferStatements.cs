@@ -8,6 +8,9 @@ namespace Altrin.Core.Readings;
 /// <summary>How many address servers answer, by a capture or by leases that were asked for again and again.</summary>
 internal static class OfferStatements
 {
+    /// <summary>How many servers are named.</summary>
+    private const int MostNamed = 20;
+
     public static IEnumerable<Statement> Of(HomeFile home, Design design, string? seat, Standpoint? at, Reading reading)
     {
         var offers = reading.Offers.Where(o => o is { Kind: DhcpKind.Offer or DhcpKind.Ack, Server: not null }).ToList();
@@ -22,7 +25,7 @@ internal static class OfferStatements
         var servers = offers.GroupBy(o => o.Server!.Value).OrderBy(g => g.Key).ToList();
         var heard = reading.Offers.Any(o => o.Kind == DhcpKind.Offer);
         var rounds = Math.Max(1, offers.GroupBy(o => (o.Server, o.Kind)).Max(g => g.Count()));
-        var said = string.Join(" and ", servers.Select(g => $"{g.Key}{(at?.HolderOf(g.Key) is { } owner ? $" ({at.NameOf(owner)})" : ByHardware(home.Site, g.Select(o => o.From)) is { } box ? $" ({box.Name}, by its hardware address)" : "")}"));
+        var said = string.Join(" and ", servers.Take(MostNamed).Select(g => $"{g.Key}{(at?.HolderOf(g.Key) is { } owner ? $" ({at.NameOf(owner)})" : ByHardware(home.Site, g.Select(o => o.From)) is { } box ? $" ({box.Name}, by its hardware address)" : "")}")) + (servers.Count > MostNamed ? $" and {servers.Count - MostNamed} more" : "");
         var found = servers.Count == 1 ? $"One address server answered: {said}." : $"{servers.Count} address servers answered: {said}.";
         var enough = heard && rounds >= 3 ? null
             : heard ? "Collect all offers for 10 s, three times, from a hardware address that no server knows: a slow second server is easily missed."
@@ -35,18 +38,25 @@ internal static class OfferStatements
         // A server is known here by the address that it speaks from.
         var recorded = at.Segments.SelectMany(s => s.Servers).ToList();
         var expected = recorded.Select(s => s.Own).Distinct().ToList();
-        var strange = servers.Where(g => !expected.Contains(g.Key)).ToList();
+        var strange = servers.Where(g => !expected.Contains(g.Key)).Take(MostNamed).ToList();
         var missing = expected.Where(e => servers.TrueForAll(g => g.Key != e)).ToList();
         var agrees = strange.Count == 0 && (missing.Count == 0 || !heard);
         var asleep = strange.Select(g => at.HolderOf(g.Key)).Where(o => o is not null && design.Mode(o) is RouterMode { Server.On: false }).Select(o => new SwitchAddressServer(o!, true)).FirstOrDefault();
         yield return new("servers", 0, found, strange.Count > 0 ? Agreement.Disagrees : agrees && heard ? Agreement.Agrees : agrees ? Agreement.Unknown : Agreement.Disagrees)
         {
             Recorded = string.Join(" ", new[] { expected.Count == 0 ? "Recorded: no address server there." : $"Recorded: {string.Join(" and ", recorded.Select(s => $"{s.Own} ({(s.Owner == PortRef.Street ? "the provider" : at.NameOf(s.Owner))})").Distinct())}.", enough }.OfType<string>()),
-            Explanations = strange.Count == 0 || seat is null ? []
-                : [.. Unknown(home.Site, at, strange), .. Slips.That(home, design, seat, p => strange.TrueForAll(g => p.Segments.SelectMany(s => s.Servers).Any(s => s.Own == g.Key)))],
+            Explanations = seat is null || agrees ? []
+                : [.. Unknown(home.Site, at, strange), .. Slips.That(home, design, seat, p => Answers(p, servers, heard)), .. missing.Count > 0 && heard ? [new Explanation($"{string.Join(" and ", missing)} did not answer: it is off, out of addresses, or not on this wire.", [])] : Array.Empty<Explanation>()],
             Offer = asleep is null ? null : $"The address server of {design.NameOf(asleep.Box)} is on",
             Changes = asleep is null ? [] : [asleep],
         };
+    }
+
+    /// <summary>Whether just these servers would be heard in a place; all of those that won a lease, where only leases tell.</summary>
+    private static bool Answers(Standpoint place, List<IGrouping<Ipv4Address, OfferRead>> servers, bool heard)
+    {
+        var there = place.Segments.SelectMany(s => s.Servers).Select(s => s.Own).ToHashSet();
+        return servers.TrueForAll(g => there.Contains(g.Key)) && (!heard || there.Count == servers.Count);
     }
 
     private static IEnumerable<Explanation> Unknown(Site site, Standpoint at, IReadOnlyList<IGrouping<Ipv4Address, OfferRead>> strange) =>

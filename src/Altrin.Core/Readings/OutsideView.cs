@@ -31,7 +31,7 @@ public sealed record OutsideView(Known Beyond, string Translations, string Inbou
         }
         if (use is AddressUse.Private)
         {
-            return new(Known.Yes, $"{Capital(own)}, and at least one further out.", "Nothing can be opened from outside unless whoever translates further out lets it in.", [$"Who translates is not known: a box further out in the home, the building, or the provider, many of whom use 10.0.0.0/8. If a page answers at the gateway of {wan} from that box's WAN side, it is in the home or the building."]);
+            return new(Known.Yes, $"{Capital(own)}, and at least one further out.", "Nothing can be opened from outside unless whoever translates further out lets it in.", [$"Who translates is not known: a box further out in the home, the building, or the provider, many of whom use 10.0.0.0/8. The page of that box names its WAN gateway: where a page answers at that address, it is a box of the home or the building."]);
         }
         if (use is AddressUse.LinkLocal or AddressUse.NotForHosts)
         {

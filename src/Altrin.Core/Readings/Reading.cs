@@ -111,6 +111,9 @@ public sealed record RouteRead(int Line, Subnet Destination, Ipv4Address? Gatewa
     /// <summary>The lower, the sooner it is taken; null where not printed.</summary>
     public int? Metric { get; init; }
 
+    /// <summary>The address that the machine takes on this way, where the route says so.</summary>
+    public Ipv4Address? Own { get; init; }
+
     /// <summary>Whether it came with a lease.</summary>
     public bool Leased { get; init; }
 

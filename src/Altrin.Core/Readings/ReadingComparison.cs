@@ -37,14 +37,18 @@ public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnly
                 .. outside is null ? [] : new[] { outside.Value.Statement },
             ])],
             outside?.View,
-            Readings.Baseline.Of(reading.Runs, design.Site.Service, run => at is { IsLaptop: false } || (run.By == RunBy.Cable) == (at?.Seen.Network.Situation.Laptop?.Port is not null) ? Readings.Baseline.Carries(at) : null, id => design.Site.Place(id)?.Name ?? (id.Length == 0 ? "no place noted" : id)));
+            Readings.Baseline.Of(reading.Runs, design.Site.Service, run => Readings.Baseline.Carries(at, run.By), id => design.Site.Place(id)?.Name ?? (id.Length == 0 ? "no place noted" : id)));
     }
 
     /// <summary>Either side of a disagreement may be wrong, and a made-up hardware address changes: these are left to whoever looks.</summary>
-    private static IEnumerable<Statement> Suggesting(IEnumerable<Statement> statements) => statements.Select(s => s with
+    private static IEnumerable<Statement> Suggesting(IEnumerable<Statement> statements) => Numbered(statements).Select(s => s with
     {
         Suggested = s is { Offer: not null, Agreement: not Agreement.Disagrees } && !s.Corrections.Any(c => c is AddDevice { Device.Hardware.IsLocallyAdministered: true }),
     });
+
+    /// <summary>Ids that are given once: a text may say one thing several times.</summary>
+    private static IEnumerable<Statement> Numbered(IEnumerable<Statement> statements) =>
+        statements.GroupBy(s => s.Id, StringComparer.Ordinal).SelectMany(g => g.Select((s, i) => i == 0 ? s : s with { Id = $"{s.Id}#{i + 1}" }));
 
     /// <summary>Writes what was accepted into the home: corrections of what is given first, then changes of the set-up.</summary>
     /// <param name="home">The home.</param>

@@ -87,26 +87,31 @@ internal static class PromptReader
         return 1;
     }
 
-    /// <summary>A drive and a path before "&gt;"; a name before "$", "#" or "%"; one of these alone at the beginning.</summary>
+    /// <summary>A drive and a path before "&gt;"; a name before "$", "#" or "%"; one of these at the beginning, with a command or nothing behind it.</summary>
     private static bool IsPrompt(string line)
     {
-        if (line is ['$' or '#' or '>' or '%', ' ', ..] or ['$' or '#' or '>' or '%'] or ['P', 'S', ' ', _, ':', ..])
+        if (line is ['$' or '#' or '>' or '%'] or ['P', 'S', ' ', _, ':', ..])
         {
             return true;
+        }
+        if (line is ['$' or '#' or '>' or '%', ' ', ..])
+        {
+            return IsCommand(line[2..]);
         }
         if (line is [_, ':', '\\', ..] && char.IsAsciiLetter(line[0]))
         {
             return line.Contains('>', StringComparison.Ordinal);
         }
         var sign = line.IndexOf('@', StringComparison.Ordinal);
-        return sign > 0 && line.AsSpan(sign).IndexOfAny('$', '#', '%') is var end and > 1 && end < 80 && !line.AsSpan(0, sign).Contains(' ');
+        return sign > 0 && line.AsSpan(sign).IndexOfAny('$', '#', '%') is var end and > 1 and < 80 && !line.AsSpan(0, sign).Contains(' ')
+            && (sign + end + 1 == line.Length || line[sign + end + 1] == ' ') && line.AsSpan(sign, end).Count(' ') <= 1;
     }
 
     /// <summary>A command with a few words behind it; what merely begins with the same word, as a sentence may, is none.</summary>
     private static bool IsCommand(string line)
     {
         var words = line.Split(' ', StringSplitOptions.RemoveEmptyEntries);
-        return words.Length <= 7 && Commands.Contains(words[0]) && words switch
+        return words.Length is > 0 and <= 7 && Commands.Contains(words[0]) && words switch
         {
             ["ipconfig" or "ifconfig"] => true,
             ["ipconfig", ['/', ..], ..] => true,

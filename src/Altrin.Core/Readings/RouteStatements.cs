@@ -40,18 +40,22 @@ internal static class RouteStatements
         {
             return new(id, trace.Line, found, Agreement.Unknown) { Recorded = "Say where it was taken to have it compared.", Offer = offer, Corrections = offered is null ? [] : [offered] };
         }
-        var through = expected.Hops.Where(h => h.Owner != Provider.Internet && h.Address != trace.Target && (h.Owner != PortRef.Street || (h.Address is { } a && SpecialBlock.UseOf(a) == AddressUse.CarrierShared))).ToList();
+        var through = Through(expected, trace);
         var agrees = Same(through, inner, trace);
         var more = inner.Skip(through.Count).ToList();
         return new(id, trace.Line, found, agrees is null ? Agreement.Unknown : agrees.Value ? Agreement.Agrees : Agreement.Disagrees)
         {
             Recorded = through.Count == 0 ? "Recorded: no router in between." : $"Recorded: {string.Join(", ", through.Select(h => h.Owner == PortRef.Street ? "the provider's translation" : h.Address is { } a ? $"{a} ({at.NameOf(h.Owner)})" : at.NameOf(h.Owner)))}.",
             Explanations = agrees != false ? []
-                : [.. Beyond(more, carrier), .. seat is null ? [] : Slips.That(home, design, seat, p => Looking.To(p.Seen, p.Owner, trace.Target ?? Provider.Host) is { } other && Same([.. other.Hops.Where(h => h.Owner is not (Provider.Internet or PortRef.Street) && h.Address != trace.Target)], inner, trace) == true)],
+                : [.. Beyond(more, carrier), .. seat is null ? [] : Slips.That(home, design, seat, p => Looking.To(p.Seen, p.Owner, trace.Target ?? Provider.Host) is { } other && Same(Through(other, trace), inner, trace) == true)],
             Offer = offer,
             Corrections = offered is null ? [] : [offered],
         };
     }
+
+    /// <summary>Whom a route passes before the internet: the routers of the home, and the provider where it translates.</summary>
+    private static List<Passed> Through(Trace expected, TraceRead trace) =>
+        [.. expected.Hops.Where(h => h.Owner != Provider.Internet && h.Address != trace.Target && (h.Owner != PortRef.Street || (h.Address is { } a && SpecialBlock.UseOf(a) == AddressUse.CarrierShared)))];
 
     /// <summary>Whether a route goes as expected; null where too little of it answered.</summary>
     private static bool? Same(List<Passed> expected, IReadOnlyList<Ipv4Address> inner, TraceRead trace)

@@ -37,7 +37,7 @@ internal static class Slips
             {
                 continue;
             }
-            if (slip.Design == design)
+            if (ReferenceEquals(slip.Design, design))
             {
                 places.Add(slip.Text);
                 continue;

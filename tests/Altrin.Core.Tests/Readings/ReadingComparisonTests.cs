@@ -49,6 +49,12 @@ public sealed class ReadingComparisonTests
         // A device that was recorded as asking has an address that was typed by hand.
         { "a", Adapter("192.168.8.6/24", way: ""), "way", Agreement.Disagrees, "", "192.168.8.6" },
         { "a", Adapter("192.168.8.30/24"), "hardware", Agreement.Disagrees, "", "" },
+        // A table of routes, or a list of name servers, by itself.
+        { "gw/lan4", "default via 192.168.8.1 dev eth0 proto dhcp src 192.168.8.44 metric 100\n192.168.8.0/24 dev eth0 proto kernel scope link src 192.168.8.44", "address", Agreement.Agrees, "", "" },
+        { "gw/lan4", "default via 192.168.8.1 dev eth0", "gateway", Agreement.Agrees, "", "" },
+        { "gw/lan4", "0.0.0.0         192.168.8.254   0.0.0.0         UG    100    0        0 eth0", "gateway", Agreement.Disagrees, "", "" },
+        { "gw/lan4", "default            192.168.8.1        UGScg             en0", "gateway", Agreement.Agrees, "", "" },
+        { "gw/lan4", "nameserver 192.168.77.7", "names", Agreement.Disagrees, "Nobody recorded is at 192.168.77.7", "" },
         // Routes.
         { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  203.0.113.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Agrees, "", "" },
         { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  100.64.0.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Disagrees, "the provider translates too", "The provider translates too" },
@@ -79,6 +85,8 @@ public sealed class ReadingComparisonTests
         { "gw/lan4", "DHCPOFFER of 192.168.8.44 from 192.168.8.1", "servers", Agreement.Agrees, "", "" },
         { "gw/lan4", "DHCPACK of 192.168.8.44 from 192.168.8.1", "servers", Agreement.Unknown, "", "" },
         { "gw/lan4", "DHCPOFFER of 192.168.8.44 from 192.168.8.1\nDHCPOFFER of 192.168.20.101 from 192.168.20.1", "servers", Agreement.Disagrees, "is in port", "" },
+        { "gw/lan4", "DHCPOFFER of 192.168.20.101 from 192.168.20.1", "servers", Agreement.Disagrees, "192.168.8.1 did not answer", "" },
+        { "gw/lan4", "DHCPOFFER of 192.168.20.101 from 192.168.20.1", "servers", Agreement.Disagrees, "taken elsewhere", "" },
         { "gw/lan4", "DHCPOFFER of 192.168.8.44 from 192.168.8.1\nDHCPOFFER of 192.168.8.101 from 192.168.8.254", "servers", Agreement.Disagrees, "Nobody recorded is at 192.168.8.254", "" },
         // Who is there.
         { "gw/lan4", "192.168.8.5 dev eth0 lladdr 00:00:5e:00:53:04 REACHABLE", "near:00:00:5e:00:53:04", Agreement.Agrees, "", "" },
@@ -173,6 +181,42 @@ public sealed class ReadingComparisonTests
         Assert.Contains("read it again", seen.Accept(new(home.Design.Site, [home.Design.SetUp]), new Shelf([]), home.Design.SetUp.Name, ["address"]).Error, StringComparison.Ordinal);
     }
 
+    /// <summary>One hardware address at two addresses, and one name at two: ids are given once, and only the first of each is offered.</summary>
+    [Fact]
+    public void What_a_text_says_twice_is_offered_once()
+    {
+        var home = Home.WithGateway().Wired("a", "gw/lan1").Device("a", d => d with { Hardware = null, Name = "Phone" });
+        var file = new HomeFile(home.Design.Site, [home.Design.SetUp]);
+        var seen = At(home, "gw/lan4", "Name,IP,MAC\nPhone,192.168.8.30,02:00:5e:00:53:70\nPhone,192.168.8.31,02:00:5e:00:53:71\nTv,192.168.8.32,02:00:5e:00:53:72\nTelevision,192.168.8.33,02:00:5e:00:53:72\n");
+        Assert.Equal(seen.Statements.Count, seen.Statements.DistinctBy(s => s.Id).Count());
+        Assert.Equal(["near:02:00:5e:00:53:70", "near:02:00:5e:00:53:72"], seen.Offered.Select(s => s.Id));
+        var after = seen.Accept(file, new Shelf([]), home.Design.SetUp.Name, [.. seen.Offered.Select(s => s.Id)]);
+        Assert.True(after.Ok, after.Error);
+        Assert.Equal(["02:00:5e:00:53:70", "02:00:5e:00:53:72"], after.Value.Site.Devices.Select(d => $"{d.Hardware}"));
+    }
+
+    /// <summary>Behind a carrier, its hop is expected, and the place is still found.</summary>
+    [Fact]
+    public void A_slip_is_found_behind_a_carrier_too()
+    {
+        var seen = At(House().Service(new CarrierTranslation(null, null)), "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.20.1  1 ms\n 2  192.168.8.1  2 ms\n 3  100.64.0.1  3 ms\n 4  198.51.100.10  4 ms");
+        Assert.Contains(Assert.Single(seen.Statements, s => s.Id == "route:1").Explanations, e => e.Text.StartsWith("It was taken elsewhere", StringComparison.Ordinal));
+    }
+
+    /// <summary>A run is held to what carries least between its seat and the street: a port, a lead, an old radio; another medium than the seat's is held to nothing.</summary>
+    [Theory]
+    [InlineData("gw/lan4", "cable", 90, "It is as much as port 4 of gw carries, 100 Mb/s, of which 94 arrive.")]
+    [InlineData("gw/r5", "5 GHz", 22, "It is as much as the radio of gw carries, 54 Mb/s, of which 25 arrive.")]
+    [InlineData("gw/lan4", "5 GHz", 22, "Less than the 500 Mb/s sold: measure by cable")]
+    [InlineData("a", "cable", 93, "It is as much as the link from")]
+    public void A_run_is_held_to_what_carries_least(string seat, string by, int down, string says)
+    {
+        var home = House().Profile("gw", p => p with { Ports = [.. p.Ports.Select(x => x with { SpeedMbps = x.Id is "lan4" or "lan1" ? 100 : 1000 })], Radios = [.. p.Radios.Select(r => r with { Generation = WifiGeneration.G })] });
+        var run = $",hall,{by},,30,,{down},\n";
+        var group = Assert.Single(At(home, seat, $"{TypedReader.Heads}\n{run}{run}{run}").Baseline);
+        Assert.Contains(group.Says, s => s.StartsWith(says, StringComparison.Ordinal));
+    }
+
     /// <summary>Each statement costs a look at the simulated network: a text of a million characters gives a limited number of them.</summary>
     [Fact]
     public void A_long_reading_says_only_so_much()
@@ -180,6 +224,14 @@ public sealed class ReadingComparisonTests
         var text = string.Concat(Enumerable.Range(0, 2000).Select(i => $"traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  10.3.{i % 250}.1  2 ms\n\nPING 192.168.8.{i % 250} (192.168.8.{i % 250}): 56 data bytes\n64 bytes from 192.168.8.{i % 250}: seq=0 ttl=64 time=1 ms\n\n? (192.168.8.{i % 250}) at 02:00:5e:00:{i / 250:x2}:{i % 250:x2} [ether] on eth0\n"));
         var statements = At(House(), "gw/lan4", text).Statements;
         Assert.Equal((10, 50, 300), (statements.Count(s => s.Id.StartsWith("route:", StringComparison.Ordinal)), statements.Count(s => s.Id.StartsWith("ping:", StringComparison.Ordinal)), statements.Count(s => s.Id.StartsWith("near:", StringComparison.Ordinal))));
+    }
+
+    /// <summary>A machine has few adapters and ways out: what a long text makes up beyond is not weighed against each other.</summary>
+    [Fact]
+    public void A_long_table_of_routes_is_weighed_in_part()
+    {
+        var text = string.Concat(Enumerable.Range(0, 20_000).Select(i => $"0.0.0.0 0.0.0.0 10.{i / 250 % 250}.{i % 250}.1 10.{i / 250 % 250}.{i % 250}.7 {i % 90}\n"));
+        Assert.InRange(Machine.Of(ReadingText.Read(text).Value)!.Others.Count, 1, Machine.Most);
     }
 
     [Fact]

@@ -16,6 +16,9 @@ public sealed class ReadingTextTests
     [InlineData("12 pots in the kiln", "Numbers, with no layout")]
     [InlineData("ping came back from 192.168.1.254", "An address, with no layout")]
     [InlineData("ip of the printer is 192.168.1.9", "An address, with no layout")]
+    [InlineData("# the old router was 192.168.1.254", "An address, with no layout")]
+    [InlineData("> it had 192.168.1.254", "An address, with no layout")]
+    [InlineData("bench@home said that 5% of 192.168.1.254 were lost", "An address, with no layout")]
     [InlineData("the old one was 192.168.1.254", "An address, with no layout")]
     [InlineData("fe80::5eff:fe00:5320", "An IPv6 address")]
     [InlineData("02:00:5e:00:53:01", "A hardware address, with no layout")]
@@ -38,6 +41,14 @@ public sealed class ReadingTextTests
     [InlineData("tracert host.example")]
     [InlineData("netsh wlan show interfaces")]
     public void Prompts_and_commands_are_read_as_such(string text) => Assert.Equal([ReadingKind.Command], Read(text).Blocks.Select(b => b.Kind));
+
+    /// <summary>An adapter with two addresses has its gateway behind the second mask.</summary>
+    [Fact]
+    public void A_second_address_is_no_gateway()
+    {
+        var read = Assert.Single(Read("Ethernet adapter Ethernet:\n\n   DNS Suffix  . . . . . . . . . . . : \n   IPv4 Address. . . . . . . . . . . : 192.168.8.21\n   Subnet Mask . . . . . . . . . . . : 255.255.255.0\n   IPv4 Address. . . . . . . . . . . : 192.168.1.50\n   Subnet Mask . . . . . . . . . . . : 255.255.255.0\n   Default Gateway . . . . . . . . . : 192.168.8.1\n").Adapters);
+        Assert.Equal(("192.168.8.21/24", "192.168.8.1"), ($"{read.Address}", $"{read.Gateway}"));
+    }
 
     [Theory]
     [InlineData("1.2.3.4.5 at 02:00:5e:00:53:01")]

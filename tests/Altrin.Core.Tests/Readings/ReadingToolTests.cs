@@ -138,7 +138,7 @@ public sealed class ReadingToolTests
         Assert.Equal(beyond != Known.Unknown, view.Translations.StartsWith("Two translations of the home", StringComparison.Ordinal));
     }
 
-    private static BaselineGroup Group(int? sold, (int, string)? carries, params SpeedRun[] runs) =>
+    private static BaselineGroup Group(int? sold, SpeedLimit? carries, params SpeedRun[] runs) =>
         Assert.Single(Baseline.Of(runs, new PublicDynamic(sold, null), _ => carries, p => p));
 
     private static SpeedRun Run(double down, double? seconds = 30, double? megabytes = null, RunBy by = RunBy.Cable) => new(1, "", "hall", by, "", seconds, megabytes, down, null);
@@ -166,11 +166,11 @@ public sealed class ReadingToolTests
     [Theory]
     [InlineData(500, 1000, 480, "The service stops it: 500 Mb/s were sold.")]
     [InlineData(500, 100, 93, "It is as much as the port carries, 100 Mb/s, of which 94 arrive. 500 Mb/s were sold.")]
-    [InlineData(500, 1000, 210, "Less than the 500 Mb/s sold, and than the 500 Mb/s that the wires carry: measure at the outermost box next, by cable.")]
+    [InlineData(500, 1000, 210, "Less than the 500 Mb/s sold, and than the 500 Mb/s that arrive over everything in between: measure at the outermost box next, by cable.")]
     [InlineData(1000, 1000, 935, "The service stops it: 1000 Mb/s were sold.")]
     [InlineData(null, 1000, 935, "The rate sold was not noted: hold it against that.")]
     public void Runs_are_held_to_what_was_sold_and_what_the_wires_carry(int? sold, int carries, double down, string says) =>
-        Assert.Contains(Group(sold, (carries, "the port"), Run(down), Run(down), Run(down)).Says, s => s.StartsWith(says, StringComparison.Ordinal));
+        Assert.Contains(Group(sold, SpeedLimit.OfWire(carries, "the port"), Run(down), Run(down), Run(down)).Says, s => s.StartsWith(says, StringComparison.Ordinal));
 
     /// <summary>Against the definition: half of the values are not above the median, half not below.</summary>
     [Fact]

@@ -2225,6 +2225,7 @@ export interface components {
             /** Format: int32 */
             accepted: number;
             away: boolean;
+            lists?: boolean;
         };
         /** @enum {unknown} */
         ReadingKind: "command" | "adapters" | "routes" | "addressTable" | "nameServers" | "ping" | "trace" | "cableLink" | "wifiLink" | "wifiScan" | "deviceList" | "leases" | "capture" | "outside" | "speedRuns";
@@ -2281,6 +2282,7 @@ export interface components {
             adapter: string;
             /** Format: int32 */
             metric?: null | number;
+            own?: null | components["schemas"]["Ipv4Address"];
             leased?: boolean;
         };
         RulerFact: {

@@ -14,7 +14,7 @@ export interface Picked {
 /** Kept readings that list devices, several being pages of one list, and a field to paste another into. */
 export function PickKept({ state, title, hint, picked, set }: { state: JobState; title: string; hint?: string; picked: Picked; set: (picked: Picked) => void }) {
   const list = useKept(state);
-  const lists = (list.data?.items ?? []).filter((r) => r.kinds.some((k) => k === "addressTable" || k === "deviceList" || k === "leases" || k === "capture"));
+  const lists = (list.data?.items ?? []).filter((r) => r.lists);
   return (
     <Box as="fieldset" borderWidth="0" p="0" m="0" minW="0">
       <chakra.legend fontWeight="600">{title}</chakra.legend>

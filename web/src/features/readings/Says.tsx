@@ -3,7 +3,7 @@ import { useId } from "react";
 import type { Schemas } from "../../api/client";
 import { Fold } from "../../ui/Fold";
 import { Said } from "../../ui/Said";
-import { agreementWords, capital, keysOf, readingKindWords } from "../../ui/words";
+import { agreementWords, capital, keysOf, readingKindWords, runByWords } from "../../ui/words";
 
 type Statement = Schemas["Statement"];
 type Agreement = Schemas["Agreement"];
@@ -127,14 +127,13 @@ function Group({ standing, statements, taken, take }: { standing: Agreement; sta
 const rate = (of: Schemas["MedianSpread"]) => `${of.median.toFixed(of.median < 10 ? 1 : 0)} (${of.least.toFixed(0)} to ${of.most.toFixed(0)})`;
 
 function Runs({ groups }: { groups: Schemas["BaselineGroup"][] }) {
-  const byWords = { cable: "by cable", ghz2: "2.4 GHz", ghz5: "5 GHz", ghz6: "6 GHz" };
   return (
     <Box display="grid" gap="2">
       <chakra.h3 fontSize="md">Speed</chakra.h3>
       {groups.map((g) => (
         <Box key={`${g.place} ${g.by}`} fontSize="sm">
           <b>
-            {capital(g.place)}, {byWords[g.by]}
+            {capital(g.place)}, by {runByWords[g.by]}
           </b>
           : {g.down && `${rate(g.down)} Mb/s down, `}
           {g.up && `${rate(g.up)} up, `}
