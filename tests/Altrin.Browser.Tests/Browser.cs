@@ -1,3 +1,4 @@
+using System.Globalization;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
 using OpenQA.Selenium.Support.UI;
@@ -22,6 +23,11 @@ public sealed class Browser : IDisposable
         _service.SuppressInitialDiagnosticInformation = true;
         Driver = new(_service, options);
         Resize(1280, 800);
+        // How many times slower the page is to run: a walk that fails then would fail by chance on a busy machine.
+        if (Environment.GetEnvironmentVariable("ALTRIN_SLOW") is { Length: > 0 } slow)
+        {
+            Cdp("Emulation.setCPUThrottlingRate", new() { ["rate"] = double.Parse(slow, CultureInfo.InvariantCulture) });
+        }
     }
 
     public ChromeDriver Driver { get; }

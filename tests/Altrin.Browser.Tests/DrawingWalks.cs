@@ -195,6 +195,7 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         Version(3);
         // A press on a free stretch of the rule chooses its address.
         browser.Click(Thing("box studio-point"));
+        browser.Until(() => browser.Find("//select[@aria-label='Who gets the address']/option[normalize-space(.)='Studio access point']").Selected ? "meant" : null, "the access point to be meant");
         var rule = browser.Find("//section[@aria-label='Address rule']//*[@role='group' and starts-with(@aria-label,'Addresses ')]");
         new Actions(browser.Driver).MoveToElement(rule, rule.Size.Width / 2 - 20, 0).Click().Perform();
         browser.Until(() => browser.Find("//input[@aria-label='Address to give']").GetAttribute("value") == "192.168.8.2" ? null : "chosen", "an address to be chosen");

@@ -1,3 +1,4 @@
+import { useEffect, useRef } from "react";
 import type { Proof } from "../../api/client";
 import { useShortcuts, type Shortcut } from "../../ui/shortcuts";
 import { standing } from "../stations/findings";
@@ -16,13 +17,20 @@ interface Plan {
 
 /** The keys of the plan: from problem to problem, its cure, why, undo. */
 export function usePlanKeys({ proof, choice, choose, tools, on, help }: Plan): readonly Shortcut[] {
+  // The finding whose focus is owed: its panel may have to come back first, and a busy machine takes its time over that.
+  const owed = useRef<string | null>(null);
+  useEffect(() => {
+    if (owed.current !== null && show(owed.current)) {
+      owed.current = null;
+    }
+  });
   const open = standing(proof);
   const at = choice?.kind === "finding" ? open.findIndex((f) => f.identity === choice.id) : -1;
   const go = (by: 1 | -1) => {
     const next = open[at < 0 ? (by > 0 ? 0 : open.length - 1) : (at + by + open.length) % open.length];
     if (next) {
       choose({ kind: "finding", id: next.identity });
-      show(next.identity);
+      owed.current = show(next.identity) ? null : next.identity;
     }
   };
   const here = open[at] ?? open[0];
@@ -45,18 +53,16 @@ export function usePlanKeys({ proof, choice, choose, tools, on, help }: Plan): r
 
 const itemOf = (identity: string) => document.querySelector(`[data-finding="${CSS.escape(identity)}"]`);
 
-/** Brings a finding into view once it is there: its panel may have to come back first, which takes a few frames. */
-function show(identity: string, frames = 30): void {
-  requestAnimationFrame(() => {
-    const item = itemOf(identity);
-    const button = item?.querySelector<HTMLButtonElement>("h2 button[aria-pressed=true]");
-    if (item && button) {
-      item.scrollIntoView({ block: "nearest" });
-      button.focus({ preventScroll: true });
-    } else if (frames > 0) {
-      show(identity, frames - 1);
-    }
-  });
+/** Brings a finding into view with the focus on it; answers whether it was there, and chosen, already. */
+function show(identity: string): boolean {
+  const item = itemOf(identity);
+  const button = item?.querySelector<HTMLButtonElement>("h2 button[aria-pressed=true]");
+  if (!item || !button) {
+    return false;
+  }
+  item.scrollIntoView({ block: "nearest" });
+  button.focus({ preventScroll: true });
+  return true;
 }
 
 function why(identity: string): void {

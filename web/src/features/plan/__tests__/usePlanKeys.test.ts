@@ -26,6 +26,28 @@ describe("the keys of the plan", () => {
     expect(choose.mock.calls).toEqual([[{ kind: "finding", id: open[0]?.identity }], [{ kind: "finding", id: open[open.length - 2]?.identity }]]);
   });
 
+  // The panel of findings comes back in its own time, and a busy machine draws many frames before it does.
+  it("bring the focus to a problem however late it is drawn, and once", () => {
+    const identity = open[0]?.identity ?? "";
+    Element.prototype.scrollIntoView = vi.fn();
+    const given = { proof, choice: null as Choice | null, choose: vi.fn(), tools: {} as JobTools, on: true, help: vi.fn() };
+    const { rerender } = renderHook((plan: typeof given) => usePlanKeys(plan), { initialProps: given });
+    fireEvent.keyDown(document.body, { key: "." });
+    rerender({ ...given });
+    expect(document.activeElement).toBe(document.body);
+    const drawn = document.createElement("div");
+    drawn.innerHTML = `<div data-finding="${identity}"><h2><button aria-pressed="true"></button></h2></div>`;
+    document.body.append(drawn);
+    const chosen = { ...given, choice: { kind: "finding", id: identity } as Choice };
+    rerender(chosen);
+    const button = drawn.querySelector("button");
+    expect(document.activeElement).toBe(button);
+    button?.blur();
+    rerender({ ...chosen });
+    expect(document.activeElement).toBe(document.body);
+    drawn.remove();
+  });
+
   it("apply the first cure of the problem that is chosen", () => {
     const second = plan({ choice: { kind: "finding", id: open[1]?.identity ?? "" } });
     second.press("a");
