@@ -12,7 +12,7 @@ internal static class ReadingWords
     [
         .. r.Adapters.Select(a => Words("adapter", a.Name, a.Hardware, a.Address, a.Way == AddressWay.Unknown ? null : a.Way.ToString().ToLowerInvariant(), After("via", a.Gateway), After("from", a.Server), After("names", Joined(a.NameServers)), After("in", a.Domain), a.Linked == Known.No ? "unlinked" : null, a.Inside ? "inside" : null, After("rate", a.RateMbps))),
         .. r.Routes.Where(x => x.IsDefault || x.Gateway is not null).Select(x => Words("route", x.Destination, After("via", x.Gateway), After("on", x.Adapter), After("metric", x.Metric), x.Leased ? "leased" : null)),
-        .. r.Neighbours.Select(n => Words("near", n.Address, n.Hardware, n.Name is null ? null : $"\"{n.Name}\"")),
+        .. r.Neighbours.Select(n => Words("near", n.Address, n.Hardware, n.Name is null ? null : $"\"{n.Name}\"", n.Link is null ? null : n.Link.ByCable ? "by cable" : $"by radio{n.Link.Band?.ToString().Insert(0, " ")}")),
         .. r.NameServers.Select(n => Words("names", n)),
         .. r.Pings.Select(p => Words("ping", p.Target, $"{p.Answered}/{p.Sent}")),
         .. r.Traces.Select(t => Words("trace", t.Target, string.Join(' ', t.Hops.Select(h => h.Addresses.Count == 0 ? "*" : Joined(h.Addresses))), t.Arrived == Known.Yes ? "arrived" : null)),

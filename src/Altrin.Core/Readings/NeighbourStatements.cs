@@ -21,6 +21,10 @@ internal static class NeighbourStatements
             var said = One(site, at, table, near, reading);
             // One hardware address at several addresses is usual behind a bridge, and two entries may have one name: the first counts.
             yield return said.Corrections.Count == 0 || said.Corrections.All(c => offered.Add(Target(c))) ? said : said with { Offer = null, Corrections = [] };
+            if (at is not null && near.Link is { } link && site.Devices.FirstOrDefault(d => d.Hardware == near.Hardware) is { } device && Linked(at.Design, device, near, link) is { } linked)
+            {
+                yield return linked;
+            }
         }
         var silent = reading.Neighbours.Where(n => n.Hardware is null && n.Address is not null).Select(n => n.Address!.Value).Distinct().ToList();
         if (silent.Count > 0)
@@ -47,7 +51,7 @@ internal static class NeighbourStatements
     {
         var hardware = near.Hardware!.Value;
         var id = $"near:{hardware}";
-        var found = $"{(near.Name is { } name ? $"\"{name}\", " : "")}{hardware}{(near.Address is { } address ? $" at {address}" : "")}";
+        var found = $"{(near.Name is { } name ? $"\"{name}\", " : "")}{hardware}{(near.Address is { } address ? $" at {address}" : "")}{(near.Link is { } link ? $", {link.Words}" : "")}";
         var box = site.Boxes.FirstOrDefault(b => HardwareKin.Of(b, hardware) is { Kind: KinKind.Same or KinKind.Side });
         var device = site.Devices.FirstOrDefault(d => d.Hardware == hardware);
         if ((box?.Id ?? device?.Id) is { } owner)
@@ -93,7 +97,34 @@ internal static class NeighbourStatements
         {
             Recorded = $"{entry.Says}.",
             Offer = entry.Rank < 90 ? null : $"{called} is a device of the home",
-            Corrections = entry.Rank < 90 ? [] : [new AddDevice(new("", called, near.Name is null ? DeviceKind.Other : QuickDevice.KindOf(called), hardware), new Automatic(), null)],
+            Corrections = entry.Rank < 90 ? [] : [new AddDevice(new("", called, near.Name is null ? DeviceKind.Other : QuickDevice.KindOf(called), hardware), new Automatic(), ByCable(site, near))],
+        };
+    }
+
+    /// <summary>Whether a new device hangs on a cable; null where the list does not say, or its cable may be that of an access point.</summary>
+    private static bool? ByCable(Site site, NeighbourRead near) => near.Link switch
+    {
+        { ByCable: false } => false,
+        { ByCable: true } when site.Boxes.Count(b => b.Profile.Radios.Count > 0) <= 1 => true,
+        _ => null,
+    };
+
+    /// <summary>The way that a list shows a known device by, held against the recorded one; null where both may be true, or none is recorded.</summary>
+    private static Statement? Linked(Design design, Device device, NeighbourRead near, ListedLink link)
+    {
+        var wifi = design.SetUp.Devices.FirstOrDefault(d => d.Device == device.Id)?.Wifi;
+        var cable = design.CableAt(PortRef.OfDevice(device.Id)) is not null;
+        // Behind a box that is joined by radio a cable is listed as radio; on an access point's radio, as the cable that it hangs on.
+        var relayed = link.ByCable ? design.SetUp.Boxes.Count(b => b.Mode.Radios.Any(r => r.On)) > 1 : design.SetUp.Boxes.Any(b => b.Mode.Joins is not null || b.Mode is SatelliteMode);
+        if ((!cable && wifi is null) || (cable != link.ByCable && relayed))
+        {
+            return null;
+        }
+        return new($"link:{device.Hardware}", near.Line, $"{device.Name} is {link.Words}.", cable == link.ByCable ? Agreement.Agrees : Agreement.Disagrees)
+        {
+            Recorded = cable ? "Recorded on a cable." : "Recorded on the Wi-Fi.",
+            Explanations = cable == link.ByCable ? []
+                : [new(cable ? "Its cable is out, or not pushed in; it fell back on a Wi-Fi that it knows." : "It was plugged in meanwhile; or it hangs on an access point that nobody recorded, which the list shows as the cable that leads there.", [])],
         };
     }
 

@@ -130,6 +130,9 @@ public sealed record NeighbourRead(int Line, Ipv4Address? Address, HardwareAddre
 {
     /// <summary>What the list calls it; null where it has no name for it.</summary>
     public string? Name { get; init; }
+
+    /// <summary>How it reaches the box whose list it is; null where the list does not say.</summary>
+    public ListedLink? Link { get; init; }
 }
 
 /// <summary>A ping.</summary>

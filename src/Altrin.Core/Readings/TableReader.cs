@@ -105,6 +105,7 @@ internal static class TableReader
             found.Neighbours.Add(new(line.Number, tokens.Where(t => t.Kind == TokenKind.Address && !IfconfigReader.IsMask(t.Address)).Select(t => (Ipv4Address?)t.Address).FirstOrDefault(), hardware)
             {
                 Name = name < 0 ? null : Name(cells.ElementAtOrDefault(name)),
+                Link = ListedLink.Of(cells.Where((_, column) => column != name)),
             });
         }
     }

@@ -111,6 +111,43 @@ public sealed class ReadingComparisonTests
         Assert.True(offered.Length == 0 ? statement.Offer is null : statement.Offer?.Contains(offered, StringComparison.Ordinal) == true, $"offered: {statement.Offer}");
     }
 
+    /// <summary>What else hangs there, how a device is recorded, and how a list shows it; "" where nothing can be said of it.</summary>
+    [Theory]
+    [InlineData("", "cable", "LAN 2", "Agrees")]
+    [InlineData("", "cable", "5 GHz", "Disagrees: Its cable is out")]
+    [InlineData("", "Wi-Fi", "5 GHz", "Agrees")]
+    [InlineData("", "Wi-Fi", "LAN 2", "Disagrees: It was plugged in meanwhile")]
+    [InlineData("", "neither", "LAN 2", "")]
+    // On the access point's radio it is listed as the cable that the access point hangs on.
+    [InlineData("point", "Wi-Fi", "LAN 2", "")]
+    [InlineData("point", "cable", "5 GHz", "Disagrees: Its cable is out")]
+    // In a socket of the repeater it is listed as the radio that the repeater joins by.
+    [InlineData("repeater", "cable", "5 GHz", "")]
+    [InlineData("repeater", "cable", "LAN 2", "Agrees")]
+    public void A_way_in_a_list_stands_to_the_recorded_one(string beside, string recorded, string listed, string expected)
+    {
+        var home = Home.WithGateway();
+        home = beside switch { "point" => home.Point("point").Cable("gw/lan1", "point/lan1"), "repeater" => home.Repeater("repeater", "gw"), _ => home };
+        home = recorded switch { "cable" => home.Wired("a", "gw/lan2"), "Wi-Fi" => home.Wifi("a", "gw"), _ => home.Loose("a") };
+        var hardware = home.Design.Device("a")!.Hardware;
+        var said = At(home, "gw/lan4", $"Name;Hardware;Way\na;{hardware};{listed}").Statements.FirstOrDefault(s => s.Id == $"link:{hardware}");
+        Assert.Equal(expected, said is null ? "" : said.Explanations is [var why] ? $"{said.Agreement}: {why.Text[..why.Text.IndexOfAny([',', ';'])]}".Replace(" or not", "", StringComparison.Ordinal) : $"{said.Agreement}");
+    }
+
+    /// <summary>Who is new is put where the list says; a cable that may be an access point's is left open.</summary>
+    [Theory]
+    [InlineData(false, "5 GHz", false)]
+    [InlineData(false, "LAN 2", true)]
+    [InlineData(true, "LAN 2", null)]
+    [InlineData(true, "5 GHz", false)]
+    [InlineData(false, "since noon", null)]
+    public void A_new_device_is_put_where_the_list_says(bool beside, string listed, bool? byCable)
+    {
+        var home = beside ? Home.WithGateway().Point("point").Cable("gw/lan1", "point/lan1") : Home.WithGateway();
+        var said = Assert.Single(At(home, "gw/lan4", $"Name;Hardware;Way\nPrinter;00:00:5e:00:53:f0;{listed}").Statements, s => s.Id == "near:00:00:5e:00:53:f0");
+        Assert.Equal(byCable, Assert.IsType<AddDevice>(Assert.Single(said.Corrections)).ByCable);
+    }
+
     /// <summary>What explains is tried, not guessed: the finding that the slip brings stands beside it.</summary>
     [Fact]
     public void An_explanation_names_the_finding_that_it_would_bring()

@@ -11,6 +11,38 @@ public sealed class ReadingTextTests
 
     private static Reading Read(string text) => ReadingText.Read(text).Value;
 
+    /// <summary>A cell of a device list, and the way that it says: "cable", "radio", a band, or nothing.</summary>
+    [Theory]
+    [InlineData("LAN", "cable")]
+    [InlineData("LAN 2", "cable")]
+    [InlineData("LAN4", "cable")]
+    [InlineData("Ethernet", "cable")]
+    [InlineData("eth0", "cable")]
+    [InlineData("1000BASE-T", "cable")]
+    [InlineData("Wi-Fi", "radio")]
+    [InlineData("WLAN", "radio")]
+    [InlineData("Wi-Fi 5", "radio")]
+    [InlineData("802.11ax", "radio")]
+    [InlineData("wl1", "radio")]
+    [InlineData("-61 dBm", "radio")]
+    [InlineData("Wi-Fi 2,4 GHz", "Ghz2")]
+    [InlineData("5GHz", "Ghz5")]
+    [InlineData("6 GHz", "Ghz6")]
+    [InlineData("60 GHz", "")]
+    [InlineData("eth", "")]
+    [InlineData("Language", "")]
+    [InlineData("LAN / WLAN", "")]
+    [InlineData("2 h 10 min", "")]
+    [InlineData("Rana's telephone", "")]
+    public void A_list_says_how_somebody_is_connected(string cell, string way)
+    {
+        var link = Assert.Single(Read($"Name;Hardware;Way\nfirst;02:00:5e:00:53:01;{cell}").Neighbours).Link;
+        Assert.Equal(way, link is null ? "" : link.ByCable ? "cable" : link.Band?.ToString() ?? "radio");
+    }
+
+    [Fact]
+    public void What_a_list_says_both_ways_is_left_open() => Assert.Null(Assert.Single(Read("Name;Hardware;Way;Band\nfirst;02:00:5e:00:53:01;Ethernet;5 GHz").Neighbours).Link);
+
     [Theory]
     [InlineData("The kettle is on", "No address and no number")]
     [InlineData("12 pots in the kiln", "Numbers, with no layout")]

@@ -41,18 +41,18 @@ public sealed class StandInTests
             near 192.168.8.77
             """,
         ["device-list-cells.txt"] = """
-            near 192.168.8.20 02:00:5e:00:53:30 "Parlour TV"
-            near 192.168.8.22 06:00:5e:00:53:40 "Phone"
-            near 192.168.8.5 02:00:5e:00:53:50 "Printer"
+            near 192.168.8.20 02:00:5e:00:53:30 "Parlour TV" by cable
+            near 192.168.8.22 06:00:5e:00:53:40 "Phone" by radio
+            near 192.168.8.5 02:00:5e:00:53:50 "Printer" by radio
             """,
         ["device-list.german.txt"] = """
-            near 192.168.8.20 02:00:5e:00:53:30 "Wohnzimmer"
-            near 192.168.8.22 06:00:5e:00:53:40 "Telefon"
+            near 192.168.8.20 02:00:5e:00:53:30 "Wohnzimmer" by cable
+            near 192.168.8.22 06:00:5e:00:53:40 "Telefon" by radio Ghz5
             """,
         ["device-list.txt"] = """
-            near 192.168.8.20 02:00:5e:00:53:30 "Parlour TV"
-            near 192.168.8.22 06:00:5e:00:53:40 "Phone, upstairs"
-            near 192.168.8.5 02:00:5e:00:53:50 "Printer"
+            near 192.168.8.20 02:00:5e:00:53:30 "Parlour TV" by cable
+            near 192.168.8.22 06:00:5e:00:53:40 "Phone, upstairs" by radio Ghz5
+            near 192.168.8.5 02:00:5e:00:53:50 "Printer" by radio Ghz2
             """,
         ["dhclient-leases.txt"] = """
             ack 192.168.8.21 from 192.168.8.1 /24 via 192.168.8.1 names 192.168.8.1 43200s

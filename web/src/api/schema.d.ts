@@ -1619,6 +1619,10 @@ export interface components {
             /** Format: int32 */
             rank: number;
         };
+        ListedLink: {
+            byCable: boolean;
+            band: null | components["schemas"]["RadioBand"];
+        };
         /** @enum {unknown} */
         LoginHabit: "unknown" | "onLabel" | "sameForAll" | "none" | "setAtFirst" | "byPhone";
         Machine: {
@@ -1779,6 +1783,7 @@ export interface components {
             address: null | components["schemas"]["Ipv4Address"];
             hardware: null | components["schemas"]["HardwareAddress"];
             name?: null | string;
+            link?: null | components["schemas"]["ListedLink"];
         };
         NetworkRead: {
             /** Format: int32 */
