@@ -1,7 +1,9 @@
 using System.Text.Json;
 using System.Text.RegularExpressions;
+using Altrin.Core.Addressing;
 using NJsonSchema;
 using NJsonSchema.Generation;
+using NJsonSchema.Generation.TypeMappers;
 using NJsonSchema.Validation;
 
 namespace Altrin.Formats;
@@ -34,6 +36,8 @@ internal sealed class SchemaOf<T>(string title)
         return [.. Violations.Leaves(_schema.Validate(json)).Take(FileError.Most).Select(e => Violations.Explain(e, document.RootElement))];
     }
 
+    private const string HardwareText = "^([0-9A-Fa-f]{2}[:-]){5}[0-9A-Fa-f]{2}$";
+
     private static JsonSchema Make(string title)
     {
         var settings = new SystemTextJsonSchemaGeneratorSettings
@@ -41,6 +45,8 @@ internal sealed class SchemaOf<T>(string title)
             SerializerOptions = AltrinJson.Options,
             DefaultReferenceTypeNullHandling = ReferenceTypeNullHandling.NotNull,
             FlattenInheritanceHierarchy = true,
+            // It is written as text, by a converter that the generator does not see through.
+            TypeMappers = { new PrimitiveTypeMapper(typeof(HardwareAddress), s => (s.Type, s.Pattern) = (JsonObjectType.String, HardwareText)) },
         };
         var schema = JsonSchema.FromType<T>(settings);
         schema.Title = title;
@@ -52,9 +58,13 @@ internal sealed class SchemaOf<T>(string title)
 internal static partial class Violations
 {
     /// <summary>What is wrong at the end of each branch. That a part which is there is not null helps nobody.</summary>
-    public static IEnumerable<ValidationError> Leaves(IEnumerable<ValidationError> errors) => errors.SelectMany(e => e is ChildSchemaValidationError child
-        ? child.Errors.Where(c => c.Key.Type != JsonObjectType.Null || child.Errors.Count == 1).SelectMany(c => Leaves(c.Value))
-        : [e]);
+    public static IEnumerable<ValidationError> Leaves(IEnumerable<ValidationError> errors) => errors.SelectMany(e => e switch
+    {
+        ChildSchemaValidationError child => child.Errors.Where(c => c.Key.Type != JsonObjectType.Null || child.Errors.Count == 1).SelectMany(c => Leaves(c.Value)),
+        // Of what may be left out, only what is wrong inside tells more than that neither fits.
+        MultiTypeValidationError multi when multi.Errors.Where(t => t.Key != JsonObjectType.Null).ToList() is [{ Key: JsonObjectType.Array or JsonObjectType.Object } there] && !there.Value.Any(v => v.Kind is ValidationErrorKind.ArrayExpected or ValidationErrorKind.ObjectExpected) => Leaves(there.Value),
+        _ => [e],
+    });
 
     public static FileError Explain(ValidationError error, JsonElement root)
     {

@@ -16,6 +16,8 @@ public static class DesignUpgrades
         _ => { },
         // 5 knows places, sockets, runs, labels and more needs; left out, nothing of it was noted.
         _ => { },
+        // 6 knows what was heard on the air in a place; left out, nobody looked.
+        _ => { },
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

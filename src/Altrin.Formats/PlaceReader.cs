@@ -20,6 +20,12 @@ internal static class PlaceReader
         for (var i = 0; i < places.Count; i++)
         {
             errors.Plain($"/site/places/{i}/name", places[i].Name);
+            for (var n = 0; n < (places[i].Air?.Networks.Count ?? 0); n++)
+            {
+                // Who hides a network sends it without a name.
+                var name = places[i].Air!.Networks[n].Name;
+                errors.Wrong($"/site/places/{i}/air/networks/{n}/name", name, name.Any(char.IsControl) ? "plain text on one line is expected" : null);
+            }
             Leads($"/site/places/{i}/building", places[i].Building, buildings.Select(b => b.Id), "a building");
         }
         for (var i = 0; i < sockets.Count; i++)

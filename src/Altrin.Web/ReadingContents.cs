@@ -64,6 +64,9 @@ internal sealed record ReadRequest(ReadingContent Content, string SetUp)
 {
     /// <summary>Where it was taken, by the id of a seat; null where that is not said.</summary>
     public string? Seat { get; init; }
+
+    /// <summary>In which place; null where that is not said.</summary>
+    public string? Place { get; init; }
 }
 
 /// <summary>A reading to be kept.</summary>

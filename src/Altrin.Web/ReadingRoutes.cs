@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text;
 using Altrin.Core.Addressing;
 using Altrin.Core.Facts;
@@ -34,8 +35,8 @@ internal static class ReadingRoutes
         await store.Find(id, cancel) is not { } head ? Problems.NoJob(id)
         : head.Home.Design(request.SetUp) is not { } design ? DesignRoutes.NoSetUp(head.Home, request.SetUp)
         : ReadingContents.Bytes(request.Content, out var bytes, out var capture) is { } wrong ? wrong
-        : WrongSeat(design, request.Seat) is { } lost ? lost
-        : View(head.Home, design, request.Seat, bytes, capture) is var (view, problem) && view is null ? problem!
+        : (WrongSeat(design, request.Seat) ?? WrongPlace(design, request.Place)) is { } lost ? lost
+        : View(head.Home, design, request.Seat, bytes, capture, new(request.Place, null)) is var (view, problem) && view is null ? problem!
         : TypedResults.Ok(view);
 
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Keep(long id, KeepRequest request, JobStore store, ShelfStore shelf, ReadingStore readings, TimeProvider time, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
@@ -51,13 +52,15 @@ internal static class ReadingRoutes
         var name = request.Name.Trim();
         if ((ReadingContents.Bytes(request.Content, out var bytes, out var capture) ?? WrongSeat(design, request.Seat)
             ?? (name.Length is 0 or > ReadingStore.LongestName || name.Any(char.IsControl) ? Problems.Field("/name", request.Name, $"Where it came from: 1 to {ReadingStore.LongestName} characters on one line.") : null)
-            ?? (request.Place is { } place && design.Site.Place(place) is null ? Problems.Field("/place", place, "The id of a place of the survey, or none.") : null)
+            ?? WrongPlace(design, request.Place)
             ?? (request.TakenAt > time.GetUtcNow().AddDays(1) ? Problems.Field("/takenAt", $"{request.TakenAt:u}", "A time that is not in the future.") : null)
             ?? (await readings.Count(id, cancel) >= ReadingStore.Most ? Problems.Of(StatusCodes.Status422UnprocessableEntity, "too-many-readings", "The job keeps no more readings.", $"At most {ReadingStore.Most} are kept.") : null)) is { } wrong)
         {
             return wrong;
         }
-        var (view, problem) = View(now.Home, design, request.Seat, bytes, capture);
+        var takenAt = (request.TakenAt ?? time.GetUtcNow()).ToUniversalTime();
+        var taken = TakenOf(request.Place, takenAt);
+        var (view, problem) = View(now.Home, design, request.Seat, bytes, capture, taken);
         if (view is null)
         {
             return problem!;
@@ -67,7 +70,7 @@ internal static class ReadingRoutes
             JobId = id,
             Name = name,
             Kinds = ReadingStore.KindsOf(view.Reading),
-            TakenAt = (request.TakenAt ?? time.GetUtcNow()).ToUniversalTime(),
+            TakenAt = takenAt,
             SetUp = request.SetUp,
             Seat = request.Seat,
             SeatName = view.Comparison.Seat,
@@ -90,7 +93,7 @@ internal static class ReadingRoutes
             {
                 return (null, DesignRoutes.NoSetUp(head.Home, request.SetUp));
             }
-            var comparison = ReadingComparison.Of(head.Home, current, request.Seat, view.Reading);
+            var comparison = ReadingComparison.Of(head.Home, current, request.Seat, view.Reading, taken);
             var accepted = comparison.Accept(head.Home, here, request.SetUp, request.Accepted);
             return accepted.Ok
                 ? ((accepted.Value, $"Read from {name}: {Words(comparison, request.Accepted)}"), null)
@@ -125,7 +128,7 @@ internal static class ReadingRoutes
         }
         // A set-up or a seat that is gone leaves the reading as it is, with nothing to hold it against.
         var design = head.Home.Design(info.SetUp) ?? SurveyRoutes.Found(head.Home);
-        var (view, problem) = View(head.Home, design, info.Seat, content, info.IsCapture);
+        var (view, problem) = View(head.Home, design, info.Seat, content, info.IsCapture, TakenOf(info.Place, info.TakenAt));
         return view is null ? problem! : TypedResults.Ok(new KeptReading(info, view, info.IsCapture ? null : Encoding.UTF8.GetString(content)));
     }
 
@@ -204,14 +207,19 @@ internal static class ReadingRoutes
         void Add(Reading read) => joined = joined with { Neighbours = [.. joined.Neighbours, .. read.Neighbours], Adapters = [.. joined.Adapters, .. read.Adapters], Routes = [.. joined.Routes, .. read.Routes] };
     }
 
-    private static (ReadingView? View, ProblemHttpResult? Problem) View(HomeFile home, Design design, string? seat, byte[] content, bool capture)
+    private static (ReadingView? View, ProblemHttpResult? Problem) View(HomeFile home, Design design, string? seat, byte[] content, bool capture, Taken taken)
     {
         var read = ReadingStore.Read(content, capture);
-        return read.Ok ? (new(read.Value, ReadingComparison.Of(home, design, seat, read.Value)), null) : (null, Problems.Field("/content", $"{content.Length} bytes", read.Error));
+        return read.Ok ? (new(read.Value, ReadingComparison.Of(home, design, seat, read.Value, taken)), null) : (null, Problems.Field("/content", $"{content.Length} bytes", read.Error));
     }
 
     private static ProblemHttpResult? WrongSeat(Design design, string? seat) =>
         seat is { Length: > 0 } && Seats.Stand(design, seat) is { Ok: false, Error: { } error } ? Problems.Field("/seat", seat, error) : null;
+
+    private static ProblemHttpResult? WrongPlace(Design design, string? place) =>
+        place is not null && design.Site.Place(place) is null ? Problems.Field("/place", place, "The id of a place of the survey, or none.") : null;
+
+    private static Taken TakenOf(string? place, DateTimeOffset at) => new(place, at.UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm'Z'", CultureInfo.InvariantCulture));
 
     private static ProblemHttpResult NoReading(long reading) => Problems.Of(StatusCodes.Status404NotFound, "no-reading", $"There is no reading {reading} in this job.", null);
 }

@@ -1,6 +1,7 @@
 using System.Text;
 using Altrin.Core.Findings;
 using Altrin.Core.Planning;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 using Altrin.Data;
@@ -30,6 +31,7 @@ internal sealed record QuickRequest(QuickList List, string Text);
 /// <param name="Service">The service in words.</param>
 /// <param name="Needs">What was asked for, in words, by id.</param>
 /// <param name="Changing">Devices whose hardware address is a private one, which may change.</param>
+/// <param name="Air">What is noted of the air in each place.</param>
 internal sealed record SurveyView(
     FirstAnswer Answer,
     IReadOnlyList<SurveyGap> Gaps,
@@ -39,7 +41,8 @@ internal sealed record SurveyView(
     IReadOnlyList<NewerProfile> Newer,
     string Service,
     IReadOnlyList<NeedText> Needs,
-    IReadOnlyList<string> Changing);
+    IReadOnlyList<string> Changing,
+    IReadOnlyList<PlaceAir> Air);
 
 /// <summary>A box of whose kind the shelf has a later edition.</summary>
 /// <param name="Box">The box.</param>
@@ -104,7 +107,8 @@ internal static class SurveyRoutes
             [.. site.Boxes.Select(b => (b.Id, Newer: here.Newer(b))).Where(b => b.Newer is not null).Select(b => new NewerProfile(b.Id, b.Newer!.ShelfId, b.Newer.Edition))],
             ServiceWords.Of(site.Service),
             [.. site.Needs.Select(n => (n.Id, Words: NeedWords.Of(found, n))).Select(n => new NeedText(n.Id, n.Words.Subject, n.Words.Asked))],
-            [.. site.Devices.Where(d => d.Hardware is { IsLocallyAdministered: true }).Select(d => d.Id)]));
+            [.. site.Devices.Where(d => d.Hardware is { IsLocallyAdministered: true }).Select(d => d.Id)],
+            PlaceAir.Of(found)));
     }
 
     private static async Task<Results<Ok<IReadOnlyList<QuickLine>>, ProblemHttpResult>> Read(long id, QuickRequest request, JobStore store, ShelfStore shelf, CancellationToken cancel) =>

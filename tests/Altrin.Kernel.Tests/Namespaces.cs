@@ -116,10 +116,10 @@ internal sealed partial class Namespaces : IDisposable
         var (output, error) = (process.StandardOutput.ReadToEndAsync(), process.StandardError.ReadToEndAsync());
         process.StandardInput.Write(input ?? "");
         process.StandardInput.Close();
-        if (!process.WaitForExit(TimeSpan.FromSeconds(10)))
+        if (!process.WaitForExit(TimeSpan.FromSeconds(60)))
         {
             process.Kill();
-            return (-1, "was ended after ten seconds");
+            return (-1, "was ended after a minute");
         }
         process.WaitForExit();
         return (process.ExitCode, output.Result + error.Result);

@@ -77,6 +77,24 @@ public sealed class ReadingApiTests(RunningServer server) : IDisposable
     }
 
     [Fact]
+    public async Task What_is_heard_in_a_place_is_noted_there()
+    {
+        var job = await NewJob();
+        const string Scan = "BSS 06:00:5e:00:54:10(on wlan0)\n\tfreq: 2437\n\tsignal: -80.00 dBm\n\tSSID: next door\n";
+        var lost = await Send(HttpMethod.Post, $"{job}/readings/read", new { content = new { text = Scan }, setUp = "found", place = "nowhere" });
+        Assert.Equal((HttpStatusCode.UnprocessableEntity, "/place"), (lost.Status, (string?)lost.Body!["errors"]![0]!["pointer"]));
+        var seen = await Send(HttpMethod.Post, $"{job}/readings/read", new { content = new { text = Scan }, setUp = "found", place = "kitchen" });
+        Assert.Contains("air:others", Ids(seen.Body, "unknown"));
+        var keep = new { content = new { text = Scan }, setUp = "found", name = "pasted", accepted = new[] { "air:others" }, place = "kitchen", takenAt = "2026-01-02T03:04:05+01:00" };
+        Assert.Equal(HttpStatusCode.OK, (await Send(HttpMethod.Post, $"{job}/readings", keep, 1)).Status);
+        var air = (await Send(HttpMethod.Get, $"{job}/survey")).Body!["air"]!.AsArray().Single(a => (string?)a!["place"] == "kitchen")!;
+        Assert.Equal(("2026-01-02T02:04Z", "next door", -80.0, false), ((string?)air["at"], (string?)air["rows"]![0]!["network"]!["name"], (double)air["rows"]![0]!["network"]!["levelDbm"]!, (bool)air["rows"]![0]!["own"]!));
+        // Looked at later, it agrees with what it wrote.
+        var row = (await Send(HttpMethod.Get, $"{job}/readings")).Body!["items"]!.AsArray().Single(i => (string?)i!["place"] == "kitchen")!;
+        Assert.Contains("air:others", Ids((await Send(HttpMethod.Get, $"{job}/readings/{row["id"]}")).Body!["view"], "agrees"));
+    }
+
+    [Fact]
     public async Task A_capture_and_typed_readings_are_kept_and_read_back()
     {
         var job = await NewJob();

@@ -86,7 +86,7 @@ public static class SurveyGenerator
             5 => new AddDevice(new("", $"Thing {dice.Next(30)}", (DeviceKind)dice.Next(11), null) { Place = Coin() ? Place() : null }, Coin() ? new Automatic() : new Fixed(Home.Own("192.168.8.77/24"), null, []), dice.Next(3) switch { 0 => true, 1 => false, _ => null }),
             6 => new SetDevice(new(Device(), "Renamed", DeviceKind.Printer, null) { Place = Coin() ? Place() : null }),
             7 => new SetBuilding(new(Coin() ? "" : "barn", "Barn")),
-            8 => new SetPlace(new(dice.Next(4) switch { 0 => "", 1 => Device(), 2 => "Not An Id", _ => Place() }, "Studio") { Floor = dice.Next(-7, 7), Building = Coin() ? "barn" : null }),
+            8 => new SetPlace(new(dice.Next(4) switch { 0 => "", 1 => Device(), 2 => "Not An Id", _ => Place() }, "Studio") { Floor = dice.Next(-7, 7), Building = Coin() ? "barn" : null, Air = Coin() ? new("2026-05-04T16:30Z", [new(Coin() ? "next door" : "", new(0x02005E005400UL + (ulong)dice.Next(250))) { Band = RadioBand.Ghz2, Channel = dice.Next(0, 12), LevelDbm = dice.Next(-90, -30), EitherDb = 3, Security = WifiSecurity.Wpa2 }]) : null }),
             9 => new SetSocket(new("", "Socket", SocketKind.Data) { Place = Place() }),
             10 => new SetRun(new("", site.Sockets.Count > 0 ? site.Sockets[dice.Next(site.Sockets.Count)].Id : "none", site.Sockets.Count > 1 ? site.Sockets[dice.Next(site.Sockets.Count)].Id : "none", Medium.Cat5e)),
             11 => new SetNeed(dice.Next(4) switch { 0 => new LocalServer("", Device()), 1 => new CallsInPlace("", Place()), 2 => new GuestsKeptApart(""), _ => new ReachFromOutside("", Device(), Protocol.Tcp, dice.Next(0, 9000)) }),

@@ -54,6 +54,10 @@ public sealed record HardwareKin(KinKind Kind, int Off, string Text)
         return labelled.Select(l => l.Address is { } address ? Near2(box, address, seen) : null).Where(k => k is not null).OrderBy(k => k!.Rank).FirstOrDefault();
     }
 
+    /// <summary>The box that an address most surely belongs to; null where it belongs to none.</summary>
+    public static Box? Owner(Site site, HardwareAddress? seen) => seen is not { } address ? null
+        : site.Boxes.Select(b => (Box: b, Kin: Of(b, address))).Where(b => b.Kin is not null).OrderBy(b => b.Kin!.Rank).ThenBy(b => b.Box.Id, StringComparer.Ordinal).Select(b => b.Box).FirstOrDefault();
+
     /// <summary>How an address belongs to digits read off a label, two to twelve hexadecimal ones, its last; null where it does not.</summary>
     public static HardwareKin? OfDigits(string digits, HardwareAddress seen)
     {

@@ -6,6 +6,11 @@ using Altrin.Core.Surveys;
 
 namespace Altrin.Core.Readings;
 
+/// <summary>In which place of the home a reading was taken, and when.</summary>
+/// <param name="Place">The id of the place; null where that was not said.</param>
+/// <param name="At">When, as <see cref="AirScan.At"/> is written; null where not known.</param>
+public sealed record Taken(string? Place, string? At);
+
 /// <summary>A reading held against the set-up that it was taken in.</summary>
 /// <param name="Seat">Where it was taken, in words; null where that was not said.</param>
 /// <param name="Machine">The adapter that counts; null where the text has none.</param>
@@ -19,7 +24,8 @@ public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnly
     /// <param name="design">The set-up that the reading was taken in.</param>
     /// <param name="seat">Where it was taken, by the id of a seat; null where that was not said.</param>
     /// <param name="reading">The reading.</param>
-    public static ReadingComparison Of(HomeFile home, Design design, string? seat, Reading reading)
+    /// <param name="taken">In which place, and when; null where neither was said.</param>
+    public static ReadingComparison Of(HomeFile home, Design design, string? seat, Reading reading, Taken? taken = null)
     {
         var at = Standpoint.At(design, seat);
         var known = at is null ? null : seat;
@@ -33,6 +39,7 @@ public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnly
                 .. OfferStatements.Of(home, design, known, at, reading),
                 .. RouteStatements.Of(home, design, known, at, reading),
                 .. LinkStatements.Of(design, known, at, reading),
+                .. AirStatements.Of(design, taken, reading),
                 .. NeighbourStatements.Of(home, at, reading),
                 .. outside is null ? [] : new[] { outside.Value.Statement },
             ])],

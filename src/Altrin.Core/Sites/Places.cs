@@ -52,6 +52,9 @@ public sealed record Place([property: RegularExpression(Slugs.Pattern)] string I
     /// <summary>How far its southern wall is from the southern wall of the plot, in metres; null where not measured.</summary>
     [Range(-1000, 1000)]
     public double? NorthMetres { get; init; }
+
+    /// <summary>What was heard on the air there last; null where nobody looked.</summary>
+    public AirScan? Air { get; init; }
 }
 
 /// <summary>Sorts of places. What a box must bear differs between them.</summary>

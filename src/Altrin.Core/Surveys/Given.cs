@@ -1,3 +1,4 @@
+using System.Text.RegularExpressions;
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Sites;
@@ -28,6 +29,15 @@ internal static class Given
 
     /// <summary>Why something cannot be in this place; null where it can, or where none is given.</summary>
     public static string? WrongPlace(Site site, string? place) => place is not null && site.Place(place) is null ? $"There is no place '{Ipv4Address.Shown(place)}'." : null;
+
+    /// <summary>Why nothing like this was heard on the air; null where it may have been.</summary>
+    public static string? WrongAir(AirScan air) =>
+        air.Networks.Count > AirScan.MostNetworks ? $"At most {AirScan.MostNetworks} networks are kept of one scan."
+        : air.At is { } at && !Regex.IsMatch(at, AirScan.Moment) ? $"'{Ipv4Address.Shown(at)}' is no time: a date and a minute in UTC are expected, such as 2026-05-04T16:30Z."
+        : air.Networks.Any(n => n.Name.Length > HeardNetwork.LongestName || n.Name.Any(char.IsControl)) ? $"The name of a network has at most {HeardNetwork.LongestName} characters on one line."
+        : air.Networks.Any(n => n.Channel is < 1 or > HeardNetwork.HighestChannel) ? $"Channels are counted from 1 to {HeardNetwork.HighestChannel}."
+        : air.Networks.Any(n => n.LevelDbm is < AirScan.WeakestDbm or > AirScan.StrongestDbm || n.EitherDb is < 0 or > AirScan.MostEitherDb) ? $"A level lies between {AirScan.WeakestDbm} and {AirScan.StrongestDbm} dBm, off by at most {AirScan.MostEitherDb} dB."
+        : null;
 
     /// <summary>Why nobody else can have this hardware address; null where nobody has it.</summary>
     public static string? WrongHardware(Site site, string? self, params IEnumerable<HardwareAddress?> addresses)

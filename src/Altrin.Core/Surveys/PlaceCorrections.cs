@@ -41,6 +41,7 @@ public sealed record SetPlace(Place Place) : Correction
             ?? (place.LengthMetres is < 0.3 or > 500 || place.WidthMetres is < 0.3 or > 500 ? "A place is 0.3 to 500 metres long and wide." : null)
             ?? (place.EastMetres is < -1000 or > 1000 || place.NorthMetres is < -1000 or > 1000 ? "A place lies within 1,000 metres of the corner of the plot." : null)
             ?? (place.Building is { } building && home.Site.Buildings.All(b => b.Id != building) ? $"There is no building '{Ipv4Address.Shown(building)}'." : null)
+            ?? (place.Air is { } air ? Given.WrongAir(air) : null)
             ?? Given.WrongId(home.Site, place.Id, [.. home.Site.Places.Select(p => p.Id)], Site.MostPlaces, "places"),
             home.With(home.Site with { Places = Given.With(home.Site.Places, place, p => p.Id) }));
     }

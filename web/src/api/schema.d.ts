@@ -722,6 +722,10 @@ export interface components {
         AddressWay: "unknown" | "leased" | "fixed" | "selfAssigned";
         /** @enum {unknown} */
         Agreement: "agrees" | "disagrees" | "unknown";
+        AirScan: {
+            at: null | string;
+            networks: components["schemas"]["HeardNetwork"][];
+        };
         Answer: {
             kind: components["schemas"]["AnswerKind"];
             causes: components["schemas"]["Cause"][];
@@ -1377,6 +1381,18 @@ export interface components {
             device: string;
             names: string[];
         };
+        HeardNetwork: {
+            name: string;
+            radio: null | components["schemas"]["HardwareAddress"];
+            band?: null | components["schemas"]["RadioBand"];
+            /** Format: int32 */
+            channel?: null | number;
+            /** Format: double */
+            levelDbm?: null | number;
+            /** Format: int32 */
+            eitherDb?: null | number;
+            security?: null | components["schemas"]["WifiSecurity"];
+        };
         HopRead: {
             /** Format: int32 */
             number: number;
@@ -1954,6 +1970,18 @@ export interface components {
             eastMetres?: null | number;
             /** Format: double */
             northMetres?: null | number;
+            air?: null | components["schemas"]["AirScan"];
+        };
+        PlaceAir: {
+            place: string;
+            at: null | string;
+            rows: components["schemas"]["PlaceAirRow"][];
+            says: string;
+        };
+        PlaceAirRow: {
+            network: components["schemas"]["HeardNetwork"];
+            box: null | string;
+            own: boolean;
         };
         /** @enum {unknown} */
         PlaceKind: "room" | "hall" | "cupboard" | "loft" | "cellar" | "outdoors";
@@ -2179,6 +2207,7 @@ export interface components {
             content: components["schemas"]["ReadingContent"];
             setUp: string;
             seat?: null | string;
+            place?: null | string;
         };
         Reading: {
             /** Format: int32 */
@@ -2533,6 +2562,7 @@ export interface components {
             service: string;
             needs: components["schemas"]["NeedText"][];
             changing: string[];
+            air: components["schemas"]["PlaceAir"][];
         };
         TableRequest: {
             table: components["schemas"]["SurveyTable"];

@@ -44,7 +44,7 @@ interface Props {
 
 /** A reading that is looked at before it is kept: what it says, what to take over of it, one button. */
 export function Taken({ state, tools, content, name, where, kept }: Props) {
-  const read = useRead(state, content, where.seat);
+  const read = useRead(state, content, where.seat, where.place);
   const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
   const [error, setError] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);

@@ -4,10 +4,10 @@ import { useAsked, asking } from "../stations/useAsked";
 import { isEmpty } from "./content";
 
 /** What a content says and how it stands to the home; nothing is kept. */
-export function useRead(state: JobState, content: Schemas["ReadingContent"], seat: string | null) {
+export function useRead(state: JobState, content: Schemas["ReadingContent"], seat: string | null, place: string | null) {
   return useQuery({
-    queryKey: ["reading", state.job.id, state.version, state.proof.setUp, seat, content],
-    queryFn: ({ signal }) => unwrap(api.POST("/api/jobs/{id}/readings/read", { params: { path: { id: state.job.id } }, body: { content, setUp: state.proof.setUp, seat }, signal })),
+    queryKey: ["reading", state.job.id, state.version, state.proof.setUp, seat, place, content],
+    queryFn: ({ signal }) => unwrap(api.POST("/api/jobs/{id}/readings/read", { params: { path: { id: state.job.id } }, body: { content, setUp: state.proof.setUp, seat, place }, signal })),
     enabled: !isEmpty(content),
     // What is refused is refused again.
     retry: false,

@@ -82,5 +82,5 @@ function open(thing: string, state: JobState, view: Schemas["SurveyView"] | unde
     return <DeviceSheet key={thing} device={device} state={state} view={view} tools={tools} />;
   }
   const place = site.places?.find((p) => p.id === thing);
-  return place ? <PlaceSheet key={thing} place={place} state={state} tools={tools} /> : null;
+  return place ? <PlaceSheet key={thing} place={place} state={state} view={view} tools={tools} /> : null;
 }

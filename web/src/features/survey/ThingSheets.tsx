@@ -10,6 +10,7 @@ import { bandWords, deviceWords, keysOf, knownWords, placeWords, wallWords } fro
 import { WordSelect } from "../../ui/WordSelect";
 import type { JobTools } from "../stations/useJob";
 import { Section, Taking } from "./BoxSheet";
+import { PlaceAir } from "./PlaceAir";
 import { deviceCorrection, known, metres } from "./corrections";
 import { setUpOf } from "../stations/designReading";
 import { HostAddressFields } from "../stations/HostAddressFields";
@@ -59,7 +60,7 @@ export function DeviceSheet({ device, state, view, tools }: { device: Schemas["D
 }
 
 /** What is known of a place. */
-export function PlaceSheet({ place, state, tools }: { place: Schemas["Place"]; state: JobState; tools: JobTools }) {
+export function PlaceSheet({ place, state, view, tools }: { place: Schemas["Place"]; state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
   const set = (parts: Partial<Schemas["Place"]>): Correction => ({ kind: "setPlace", place: { ...place, ...parts } });
   const length = (key: "lengthMetres" | "widthMetres" | "eastMetres" | "northMetres", label: string, hint?: string) => (
     <DraftInput label={label} hint={hint} inputMode="decimal" value={place[key]?.toString() ?? ""} save={async (draft) => tools.correct([set({ [key]: metres(draft) })])} />
@@ -92,6 +93,7 @@ export function PlaceSheet({ place, state, tools }: { place: Schemas["Place"]; s
           </Labelled>
         )}
       </Section>
+      {view && <PlaceAir place={place} air={view.air.find((a) => a.place === place.id)} state={state} tools={tools} />}
       <Taking what={place.name} id={place.id} tools={tools} />
     </Box>
   );

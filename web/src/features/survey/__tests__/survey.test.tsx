@@ -1,6 +1,6 @@
 import { ChakraProvider } from "@chakra-ui/react";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import type { ReactElement } from "react";
 import { MemoryRouter } from "react-router";
 import { afterEach, describe, expect, it, vi } from "vitest";
@@ -132,6 +132,19 @@ describe("A key", () => {
   });
 });
 
+const view: Schemas["SurveyView"] = {
+  answer: { kind: "oneCable", sentence: "One cable to Study is enough.", reasons: ["Study is far."] },
+  gaps: [{ subject: "hall-gateway", what: "Its label is not read.", how: "Turn it over." }],
+  spares: [{ box: "old-router", worth: "leave", for: "leave it off", reasons: ["It is a relic."] }],
+  ways: [],
+  cables: [],
+  newer: [],
+  service: "fibre",
+  needs: [],
+  changing: [],
+  air: [],
+};
+
 describe("Corrections", () => {
   const box = there(design.site.boxes[0]);
 
@@ -144,7 +157,7 @@ describe("Corrections", () => {
   it("of a place keep its other numbers, and text that is no number stays in its field", async () => {
     const correct = vi.fn<(corrections: Correction[]) => Promise<void>>().mockResolvedValue();
     const place = there(design.site.places?.[0]);
-    show(<PlaceSheet place={place} state={state} tools={{ correct, busy: false } as unknown as JobTools} />);
+    show(<PlaceSheet place={place} state={state} view={view} tools={{ correct, busy: false } as unknown as JobTools} />);
     const input = screen.getByLabelText<HTMLInputElement>("West to east, in metres");
     fireEvent.change(input, { target: { value: "wide" } });
     fireEvent.blur(input);
@@ -156,19 +169,40 @@ describe("Corrections", () => {
   });
 });
 
-describe("What it adds up to", () => {
-  const view: Schemas["SurveyView"] = {
-    answer: { kind: "oneCable", sentence: "One cable to Study is enough.", reasons: ["Study is far."] },
-    gaps: [{ subject: "hall-gateway", what: "Its label is not read.", how: "Turn it over." }],
-    spares: [{ box: "old-router", worth: "leave", for: "leave it off", reasons: ["It is a relic."] }],
-    ways: [],
-    cables: [],
-    newer: [],
-    service: "fibre",
-    needs: [],
-    changing: [],
-  };
+describe("The air in a place", () => {
+  const place = there(design.site.places?.[0]);
 
+  it("is shown with whose each network is and how exact its level is, and can be forgotten", () => {
+    const correctNow = vi.fn();
+    const air: Schemas["PlaceAir"] = {
+      place: place.id,
+      at: "2026-05-04T16:30Z",
+      says: "Of neighbours: 2.4 GHz channel 6: 1, strongest -61 dBm.",
+      rows: [
+        { network: { name: "house", radio: null, band: "ghz5", channel: 44, levelDbm: -48, eitherDb: 3, security: "wpa2" }, box: "hall-gateway", own: true },
+        { network: { name: "house", radio: null, eitherDb: 0 }, box: null, own: true },
+        { network: { name: "", radio: null, band: "ghz2", channel: 6, levelDbm: -61, eitherDb: 0 }, box: null, own: false },
+      ],
+    };
+    const heard = { ...place, air: { at: air.at, networks: [] } };
+    show(<PlaceSheet place={heard} state={state} view={{ ...view, air: [air] }} tools={{ correctNow, busy: false } as unknown as JobTools} />);
+    const cells = screen.getAllByRole("row").map((row) => within(row).queryAllByRole("cell").map((c) => c.textContent));
+    expect(cells.slice(1)).toEqual([
+      ["houseWPA2", "Hall gateway", "445 GHz", "-48 dBm± 3 dB"],
+      ["house", "this home, by its name", "not told", "not told"],
+      ["hides its name", "neighbours", "62.4 GHz", "-61 dBm"],
+    ]);
+    fireEvent.click(screen.getByRole("button", { name: "Forget what was heard here" }));
+    expect(correctNow).toHaveBeenCalledExactlyOnceWith([{ kind: "setPlace", place: { ...heard, air: null } }]);
+  });
+
+  it("says how to come by it where nobody looked", () => {
+    show(<PlaceSheet place={place} state={state} view={view} tools={{ busy: false } as unknown as JobTools} />);
+    expect(screen.getByRole("link", { name: "Take a reading" }).getAttribute("href")).toContain("part=readings");
+  });
+});
+
+describe("What it adds up to", () => {
   it("says the answer, what is not known with how to find out, and why a box is left off", () => {
     const [choose, startPlan] = [vi.fn(), vi.fn()];
     show(<Answer state={state} view={view} error={null} tools={{ busy: false, startPlan } as unknown as JobTools} choose={choose} />);

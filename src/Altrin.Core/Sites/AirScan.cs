@@ -1,0 +1,52 @@
+using System.ComponentModel.DataAnnotations;
+using Altrin.Core.Addressing;
+
+namespace Altrin.Core.Sites;
+
+/// <summary>What a scan of the air heard in one place: the home's own networks as they arrive there, and those of others.</summary>
+/// <param name="At">When, in UTC to the minute, such as 2026-05-04T16:30Z; null where not known.</param>
+/// <param name="Networks">What was heard, the strongest first; at most <see cref="MostNetworks"/>.</param>
+public sealed record AirScan([property: RegularExpression(AirScan.Moment)] string? At, [property: MaxLength(AirScan.MostNetworks)] IReadOnlyList<HeardNetwork> Networks)
+{
+    /// <summary>How many networks are kept of one scan: the strongest, since the weak ones take no airtime to speak of.</summary>
+    public const int MostNetworks = 60;
+
+    /// <summary>How a time is written: a date and a minute of RFC 3339, in UTC.</summary>
+    public const string Moment = "^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])T([01][0-9]|2[0-3]):[0-5][0-9]Z$";
+
+    /// <summary>The weakest and the strongest level that is believed, in dBm.</summary>
+    public const double WeakestDbm = -120, StrongestDbm = 0;
+
+    /// <summary>How far a level may be off at most, in dB.</summary>
+    public const int MostEitherDb = 20;
+}
+
+/// <summary>A network as it was heard.</summary>
+/// <param name="Name">Its name; empty where it hides it.</param>
+/// <param name="Radio">The hardware address of the radio that sends it (BSSID); null where it was not printed.</param>
+public sealed record HeardNetwork([property: StringLength(HeardNetwork.LongestName)] string Name, HardwareAddress? Radio)
+{
+    /// <summary>The longest name, in characters: 32 octets (IEEE 802.11, from memory), each of which a command may write in four.</summary>
+    public const int LongestName = 128;
+
+    /// <summary>Its band; null where it was not told.</summary>
+    public RadioBand? Band { get; init; }
+
+    /// <summary>The highest channel there is: the last one of 6 GHz (IEEE 802.11, from memory).</summary>
+    public const int HighestChannel = 233;
+
+    /// <summary>Its channel; null where it was not told.</summary>
+    [Range(1, HighestChannel)]
+    public int? Channel { get; init; }
+
+    /// <summary>How strongly it arrives, in dBm; null where it was not told.</summary>
+    [Range(AirScan.WeakestDbm, AirScan.StrongestDbm)]
+    public double? LevelDbm { get; init; }
+
+    /// <summary>How far off the level may be, in dB: 3 where it was printed as a percentage; null where it was printed in dBm.</summary>
+    [Range(0, AirScan.MostEitherDb)]
+    public int? EitherDb { get; init; }
+
+    /// <summary>How it is protected; null where that was not understood.</summary>
+    public WifiSecurity? Security { get; init; }
+}
