@@ -156,4 +156,23 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
             folder.Delete(true);
         }
     }
+
+    [Fact]
+    public void What_is_heard_in_a_room_is_noted_there_and_can_be_forgotten()
+    {
+        browser.OpenCopy(server.Address, "survey", "?part=readings");
+        Paste(Printed, "BSS 06:00:5e:00:54:10(on wlan0)\n\tfreq: 2437\n\tsignal: -80.00 dBm\n\tSSID: next door\n");
+        browser.See("Say in which place it was taken", Says);
+        browser.Choose("In", "Bedroom");
+        browser.See("Take over: In Bedroom 1 network is heard", Says);
+        browser.Button("Take over 1 and keep the reading");
+        browser.See("1 taken over", Says);
+        browser.Button("What is here");
+        browser.Click("//button[starts-with(normalize-space(.), 'Bedroom')]");
+        browser.See("Of neighbours: 2.4 GHz channel 6: 1, strongest -80 dBm.", "//section[@aria-label='On the air here']");
+        browser.See("next door", "//table[@aria-label='Networks heard in Bedroom']");
+        browser.Button("Forget what was heard here");
+        browser.See("Nobody looked yet.", "//section[@aria-label='On the air here']");
+        browser.Find("//button[starts-with(@aria-label,'Undo: Bedroom is noted')]");
+    }
 }

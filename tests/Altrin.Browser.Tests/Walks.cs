@@ -232,6 +232,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     [InlineData("jobs/1/survey")]
     [InlineData("jobs/1/survey?thing=hall-gateway")]
     [InlineData("jobs/1/survey?thing=service")]
+    [InlineData("jobs/1/survey?thing=studio")]
     [InlineData("jobs/1/survey?part=cables")]
     [InlineData("jobs/1/survey?part=keys")]
     [InlineData("jobs/1/survey?part=tables")]

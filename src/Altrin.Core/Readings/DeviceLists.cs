@@ -10,7 +10,11 @@ namespace Altrin.Core.Readings;
 /// <param name="Owner">The box or device of the survey that it is for certain; null for none.</param>
 /// <param name="Says">Who it is or may be, in words.</param>
 /// <param name="Rank">The lower, the surer it is gear of the survey; 100 where nothing speaks for it.</param>
-public sealed record ListEntry(HardwareAddress Hardware, Ipv4Address? Address, string? Name, string? Owner, string Says, int Rank);
+public sealed record ListEntry(HardwareAddress Hardware, Ipv4Address? Address, string? Name, string? Owner, string Says, int Rank)
+{
+    /// <summary>How the list shows it to be connected, in words; null where it does not say.</summary>
+    public string? Way { get; init; }
+}
 
 /// <summary>An entry that stands in both lists with another address.</summary>
 /// <param name="Entry">How it stands in the later one.</param>
@@ -44,7 +48,9 @@ public static class DeviceLists
     }
 
     /// <summary>Who an entry is, or may be.</summary>
-    public static ListEntry Entry(Site site, NeighbourRead near)
+    public static ListEntry Entry(Site site, NeighbourRead near) => Who(site, near) with { Way = near.Link?.Words };
+
+    private static ListEntry Who(Site site, NeighbourRead near)
     {
         var hardware = near.Hardware!.Value;
         var (box, kin) = site.Boxes.Select(b => (Box: b, Kin: HardwareKin.Of(b, hardware))).Where(k => k.Kin is not null).OrderBy(k => k.Kin!.Rank).ThenBy(k => k.Box.Id, StringComparer.Ordinal).FirstOrDefault();
@@ -63,7 +69,7 @@ public static class DeviceLists
         foreach (var entry in entries.Where(e => e.Hardware is not null))
         {
             var old = joined.GetValueOrDefault(entry.Hardware!.Value);
-            joined[entry.Hardware.Value] = entry with { Address = entry.Address ?? old?.Address, Name = entry.Name ?? old?.Name };
+            joined[entry.Hardware.Value] = entry with { Address = entry.Address ?? old?.Address, Name = entry.Name ?? old?.Name, Link = entry.Link ?? old?.Link };
         }
         return joined;
     }

@@ -91,12 +91,13 @@ public sealed class ReadingToolTests
         [
             Near("02:00:5e:00:53:40", "192.168.8.33", "Renamed"),
             // The second page repeats an entry and adds three.
-            Near("02:00:5e:00:53:40", "192.168.8.33"), Near("06:00:5e:00:53:60", "192.168.8.40"), Near("02:00:5e:00:53:0b", "192.168.8.57"), Near("02:00:5e:00:53:70", "192.168.8.58"),
+            Near("02:00:5e:00:53:40", "192.168.8.33"), Near("06:00:5e:00:53:60", "192.168.8.40") with { Link = new(false, RadioBand.Ghz5) }, Near("02:00:5e:00:53:0b", "192.168.8.57"), Near("02:00:5e:00:53:70", "192.168.8.58"),
         ];
         var found = DeviceLists.Compare(Loft(), before, after, "loft");
         Assert.Equal(["02:00:5e:00:53:0b", "02:00:5e:00:53:70", "06:00:5e:00:53:60"], found.New.Select(e => $"{e.Hardware}"));
         Assert.Contains("Perhaps loft", found.New[0].Says, StringComparison.Ordinal);
         Assert.Contains("private hardware address", found.New[2].Says, StringComparison.Ordinal);
+        Assert.Equal([null, null, "on 5 GHz"], found.New.Select(e => e.Way));
         Assert.Equal("02:00:5e:00:53:50", $"{Assert.Single(found.Gone).Hardware}");
         Assert.Equal(("192.168.8.20", "192.168.8.33"), (Assert.Single(found.Moved).Before.ToString(), found.Moved[0].Entry.Address.ToString()));
         Assert.Equal(["loft is new, at 192.168.8.57: 02:00:5e:00:53:0b is its hardware address. 2 more are new."], found.Says);

@@ -1634,6 +1634,7 @@ export interface components {
             says: string;
             /** Format: int32 */
             rank: number;
+            way?: null | string;
         };
         ListedLink: {
             byCable: boolean;

@@ -100,7 +100,7 @@ function Entries({ title, entries }: { title: string; entries: Schemas["ListEntr
                 </Cell>
                 <Cell>
                   {e.says}
-                  {e.name && <Box color="muted">&quot;{e.name}&quot; in the list</Box>}
+                  {(e.name ?? e.way) && <Box color="muted">{[e.name && `"${e.name}" in the list`, e.way].filter(Boolean).join(", ")}</Box>}
                 </Cell>
               </tr>
             ))}

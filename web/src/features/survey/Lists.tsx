@@ -61,7 +61,7 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
     <Box display="grid" gap="4">
       <Group title="Internet service">
         {field("service", "What comes in", "fibre, 300/30, public, no login")}
-        <Flex as="ul">{row("service", view?.service ?? "", "", false)}</Flex>
+        <Flex as="ul">{row("service", view?.service ?? "The service", "", false)}</Flex>
       </Group>
       <Group title="Rooms and other places" count={site.places?.length ?? 0}>
         {field("places", "One place a line: name, size, floor, walls", "Kitchen, 4x3, floor 0, brick")}

@@ -57,14 +57,14 @@ export function PlaceAir({ place, air, state, tools }: Props) {
                     </Cell>
                     <Cell textAlign="end" whiteSpace="nowrap" fontFamily="mono">
                       {network.levelDbm === null || network.levelDbm === undefined ? "not told" : `${network.levelDbm} dBm`}
-                      {(network.eitherDb ?? 0) > 0 && <Box color="muted">± {network.eitherDb} dB</Box>}
+                      {(network.eitherDb ?? 0) > 0 && <Box color="muted" fontFamily="body">± {network.eitherDb} dB</Box>}
                     </Cell>
                   </tr>
                 ))}
               </tbody>
             </chakra.table>
           </Box>
-          <Button variant="quiet" mt="1" px="1" disabled={tools.busy} onClick={() => tools.correctNow([{ kind: "setPlace", place: { ...place, air: null } }])}>
+          <Button variant="quiet" mt="1" disabled={tools.busy} onClick={() => tools.correctNow([{ kind: "setPlace", place: { ...place, air: null } }])}>
             Forget what was heard here
           </Button>
         </>

@@ -50,7 +50,7 @@ const show = (keepReading: JobTools["keepReading"], kept = vi.fn()) => {
     <QueryClientProvider client={new QueryClient()}>
       <ChakraProvider value={system}>
         <MemoryRouter>
-          <Taken state={state} tools={{ keepReading } as unknown as JobTools} content={{ text: "arp" }} name="pasted" where={{ seat: "hall-gateway/lan4", place: null, at: null }} kept={kept} />
+          <Taken state={state} tools={{ keepReading } as unknown as JobTools} content={{ text: "arp" }} name="pasted" where={{ seat: "hall-gateway/lan4", place: "hall", at: null }} kept={kept} />
         </MemoryRouter>
       </ChakraProvider>
     </QueryClientProvider>,
@@ -79,8 +79,8 @@ describe("A reading that was taken", () => {
     fireEvent.click(screen.getByLabelText(/the other address/));
     fireEvent.click(screen.getByRole("button", { name: "Take over 2 and keep the reading" }));
     await waitFor(() => expect(kept).toHaveBeenCalledWith(2));
-    expect(keep).toHaveBeenCalledWith(expect.objectContaining({ accepted: ["b", "c"], content: { text: "arp" }, seat: "hall-gateway/lan4", takenAt: null, name: "pasted" }));
-    expect(asked[0]).toEqual({ content: { text: "arp" }, setUp: proof.setUp, seat: "hall-gateway/lan4" });
+    expect(keep).toHaveBeenCalledWith(expect.objectContaining({ accepted: ["b", "c"], content: { text: "arp" }, seat: "hall-gateway/lan4", place: "hall", takenAt: null, name: "pasted" }));
+    expect(asked[0]).toEqual({ content: { text: "arp" }, setUp: proof.setUp, seat: "hall-gateway/lan4", place: "hall" });
   });
 
   it("takes over none or all at a press", async () => {
