@@ -130,8 +130,8 @@ public sealed class ReadingEntity
     /// <summary>The text in UTF-8, or the capture.</summary>
     public required byte[] Content { get; set; }
 
-    /// <summary>How many statements were accepted into the survey.</summary>
-    public int Accepted { get; set; }
+    /// <summary>What was accepted into the survey, a sentence a line; empty where nothing was.</summary>
+    public string TakenOver { get; set; } = "";
 
     /// <summary>The revision that accepting made; null where nothing was accepted.</summary>
     public long? RevisionId { get; set; }

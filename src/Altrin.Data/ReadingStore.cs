@@ -15,16 +15,16 @@ namespace Altrin.Data;
 /// <param name="SeatName">The same in words.</param>
 /// <param name="Place">In which place.</param>
 /// <param name="IsCapture">Whether it is a packet capture.</param>
-/// <param name="Accepted">How many statements were accepted into the survey.</param>
+/// <param name="TakenOver">What was accepted into the survey, in sentences.</param>
 /// <param name="Away">Whether it was put away.</param>
-public sealed record ReadingInfo(long Id, string Name, IReadOnlyList<ReadingKind> Kinds, DateTimeOffset TakenAt, string SetUp, string? Seat, string? SeatName, string? Place, bool IsCapture, int Accepted, bool Away)
+public sealed record ReadingInfo(long Id, string Name, IReadOnlyList<ReadingKind> Kinds, DateTimeOffset TakenAt, string SetUp, string? Seat, string? SeatName, string? Place, bool IsCapture, IReadOnlyList<string> TakenOver, bool Away)
 {
     /// <summary>Whether it lists who is there: such readings are compared, and boxes looked for in them.</summary>
     public bool Lists { get; init; } = Kinds.Any(k => k is ReadingKind.AddressTable or ReadingKind.DeviceList or ReadingKind.Leases or ReadingKind.Capture);
 
     internal static ReadingInfo Of(ReadingEntity row) => new(
         row.Id, row.Name, [.. row.Kinds.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(k => Enum.TryParse<ReadingKind>(k, out var kind) ? kind : (ReadingKind?)null).OfType<ReadingKind>()],
-        row.TakenAt, row.SetUp, row.Seat, row.SeatName, row.Place, row.IsCapture, row.Accepted, row.AwayAt is not null);
+        row.TakenAt, row.SetUp, row.Seat, row.SeatName, row.Place, row.IsCapture, row.TakenOver.Split('\n', StringSplitOptions.RemoveEmptyEntries), row.AwayAt is not null);
 }
 
 /// <summary>Readings of jobs.</summary>
@@ -64,7 +64,7 @@ public sealed class ReadingStore(AltrinContext context, TimeProvider time)
         var all = context.Readings.AsNoTracking().Where(r => r.JobId == job && away == (r.AwayAt != null));
         // Contents are left in the database: a page of them could be large.
         var rows = await all.OrderByDescending(r => r.TakenAt).ThenByDescending(r => r.Id).Skip((page - 1) * perPage).Take(perPage)
-            .Select(r => new ReadingEntity { Id = r.Id, JobId = r.JobId, Name = r.Name, Kinds = r.Kinds, TakenAt = r.TakenAt, KeptAt = r.KeptAt, SetUp = r.SetUp, Seat = r.Seat, SeatName = r.SeatName, Place = r.Place, IsCapture = r.IsCapture, Content = Array.Empty<byte>(), Accepted = r.Accepted, RevisionId = r.RevisionId, AwayAt = r.AwayAt })
+            .Select(r => new ReadingEntity { Id = r.Id, JobId = r.JobId, Name = r.Name, Kinds = r.Kinds, TakenAt = r.TakenAt, KeptAt = r.KeptAt, SetUp = r.SetUp, Seat = r.Seat, SeatName = r.SeatName, Place = r.Place, IsCapture = r.IsCapture, Content = Array.Empty<byte>(), TakenOver = r.TakenOver, RevisionId = r.RevisionId, AwayAt = r.AwayAt })
             .ToListAsync(cancel);
         return new([.. rows.Select(ReadingInfo.Of)], page, perPage, await all.CountAsync(cancel));
     }

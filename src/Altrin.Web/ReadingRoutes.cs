@@ -77,7 +77,6 @@ internal static class ReadingRoutes
             Place = request.Place,
             IsCapture = capture,
             Content = bytes,
-            Accepted = request.Accepted.Distinct().Count(),
         };
         if (request.Accepted.Count == 0)
         {
@@ -95,20 +94,16 @@ internal static class ReadingRoutes
             }
             var comparison = ReadingComparison.Of(head.Home, current, request.Seat, view.Reading, taken);
             var accepted = comparison.Accept(head.Home, here, request.SetUp, request.Accepted);
+            var offers = comparison.Offered.Where(s => request.Accepted.Contains(s.Id)).Select(s => s.Offer!).Distinct().ToList();
+            entity.TakenOver = string.Join('\n', offers);
             return accepted.Ok
-                ? ((accepted.Value, $"Read from {name}: {Words(comparison, request.Accepted)}"), null)
+                ? ((accepted.Value, $"Read from {name}: {offers[0]}{(offers.Count > 1 ? $", and {offers.Count - 1} more" : "")}"), null)
                 : (null, Problems.Of(StatusCodes.Status422UnprocessableEntity, "refused-reading", "That cannot be taken over.", accepted.Error, [new("/accepted", "a statement that cannot be taken over", accepted.Error)]));
         }, cancel, revision =>
         {
             entity.RevisionId = revision;
             readings.Add(entity);
         });
-    }
-
-    private static string Words(ReadingComparison comparison, IReadOnlyList<string> accepted)
-    {
-        var offers = comparison.Offered.Where(s => accepted.Contains(s.Id)).Select(s => s.Offer!).ToList();
-        return offers.Count switch { 0 => "nothing", 1 => offers[0], _ => $"{offers[0]}, and {offers.Count - 1} more" };
     }
 
     private static async Task<Results<Ok<Page<ReadingInfo>>, ProblemHttpResult>> List(long id, JobStore store, ReadingStore readings, CancellationToken cancel, bool away = false, int page = 1, int perPage = 50) =>

@@ -167,6 +167,9 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.See("Take over: In Bedroom 1 network is heard", Says);
         browser.Button("Take over 1 and keep the reading");
         browser.See("1 taken over", Says);
+        browser.Button("Kept");
+        browser.Click("//section[@aria-label='Kept readings']//tbody/tr[1]//button");
+        browser.See("Taken over then (1)", "//section[@aria-label='The chosen reading']");
         browser.Button("What is here");
         browser.Click("//button[starts-with(normalize-space(.), 'Bedroom')]");
         browser.See("Of neighbours: 2.4 GHz channel 6: 1, strongest -80 dBm.", "//section[@aria-label='On the air here']");

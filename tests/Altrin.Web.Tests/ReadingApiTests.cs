@@ -63,7 +63,7 @@ public sealed class ReadingApiTests(RunningServer server) : IDisposable
         Assert.Equal(HttpStatusCode.OK, (await Send(HttpMethod.Post, $"{job}/undo?setUp=found", "", 2)).Status);
         var list = (await Send(HttpMethod.Get, $"{job}/readings")).Body!;
         Assert.Equal(before + 1, (int)list["total"]!);
-        var newest = list["items"]!.AsArray().Single(i => (int)i!["accepted"]! == 1)!;
+        var newest = list["items"]!.AsArray().Single(i => i!["takenOver"]!.AsArray().Select(t => (string?)t).SequenceEqual(["Device 53E0 is a device of the home"]))!;
         Assert.Equal(("laptop in port 4 of Hall gateway", "hall"), ((string?)newest["seatName"], (string?)newest["place"]));
         var again = (await Send(HttpMethod.Get, $"{job}/readings/{newest["id"]}")).Body!;
         Assert.Equal(Table, (string?)again["text"]);

@@ -99,9 +99,6 @@ namespace Altrin.Data.Migrations
                         .ValueGeneratedOnAdd()
                         .HasColumnType("INTEGER");
 
-                    b.Property<int>("Accepted")
-                        .HasColumnType("INTEGER");
-
                     b.Property<long?>("AwayAt")
                         .HasColumnType("INTEGER");
 
@@ -145,6 +142,10 @@ namespace Altrin.Data.Migrations
 
                     b.Property<long>("TakenAt")
                         .HasColumnType("INTEGER");
+
+                    b.Property<string>("TakenOver")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
 
                     b.HasKey("Id");
 

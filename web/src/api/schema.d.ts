@@ -2257,8 +2257,7 @@ export interface components {
             seatName: null | string;
             place: null | string;
             isCapture: boolean;
-            /** Format: int32 */
-            accepted: number;
+            takenOver: string[];
             away: boolean;
             lists?: boolean;
         };

@@ -3,6 +3,7 @@ import { useRef } from "react";
 import type { JobState, Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { Card, Trouble, Waiting } from "../../ui/pieces";
+import { Said } from "../../ui/Said";
 import { Fold } from "../../ui/Fold";
 import { useWide } from "../../ui/useWide";
 import { capital, readingKindWords } from "../../ui/words";
@@ -73,7 +74,7 @@ export function KeptPart({ state }: { state: JobState }) {
                     {r.seatName ?? "not said"}
                     {r.place && <Box color="muted">{(state.design.site.places ?? []).find((p) => p.id === r.place)?.name ?? r.place}</Box>}
                   </Cell>
-                  <Cell>{r.accepted === 0 ? "nothing" : r.accepted}</Cell>
+                  <Cell>{r.takenOver.length === 0 ? "nothing" : r.takenOver.length}</Cell>
                 </tr>
               ))}
             </tbody>
@@ -106,6 +107,17 @@ export function KeptPart({ state }: { state: JobState }) {
                 {one.data.info.away ? "Put back into the list" : "Put away"}
               </Button>
             </Flex>
+            {one.data.info.takenOver.length > 0 && (
+              <Fold title={`Taken over then (${one.data.info.takenOver.length})`}>
+                <chakra.ul ps="5" listStyleType="disc" fontSize="sm" mt="1">
+                  {one.data.info.takenOver.map((t) => (
+                    <li key={t}>
+                      <Said text={t} />
+                    </li>
+                  ))}
+                </chakra.ul>
+              </Fold>
+            )}
             {one.data.info.seatName && one.data.view.comparison.seat === null && (
               <Box fontSize="sm">It was taken at: {one.data.info.seatName}. That place is taken or gone in the survey as it is now, so nothing is compared.</Box>
             )}

@@ -27,7 +27,7 @@ namespace Altrin.Data.Migrations
                     Place = table.Column<string>(type: "TEXT", nullable: true),
                     IsCapture = table.Column<bool>(type: "INTEGER", nullable: false),
                     Content = table.Column<byte[]>(type: "BLOB", nullable: false),
-                    Accepted = table.Column<int>(type: "INTEGER", nullable: false),
+                    TakenOver = table.Column<string>(type: "TEXT", nullable: false),
                     RevisionId = table.Column<long>(type: "INTEGER", nullable: true),
                     AwayAt = table.Column<long>(type: "INTEGER", nullable: true)
                 },

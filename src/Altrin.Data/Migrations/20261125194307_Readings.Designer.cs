@@ -10,7 +10,7 @@ using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 namespace Altrin.Data.Migrations
 {
     [DbContext(typeof(AltrinContext))]
-    [Migration("20261125150042_Readings")]
+    [Migration("20261125194307_Readings")]
     partial class Readings
     {
         /// <inheritdoc />
@@ -102,9 +102,6 @@ namespace Altrin.Data.Migrations
                         .ValueGeneratedOnAdd()
                         .HasColumnType("INTEGER");
 
-                    b.Property<int>("Accepted")
-                        .HasColumnType("INTEGER");
-
                     b.Property<long?>("AwayAt")
                         .HasColumnType("INTEGER");
 
@@ -148,6 +145,10 @@ namespace Altrin.Data.Migrations
 
                     b.Property<long>("TakenAt")
                         .HasColumnType("INTEGER");
+
+                    b.Property<string>("TakenOver")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
 
                     b.HasKey("Id");
 
