@@ -66,12 +66,15 @@ public static class AltrinJson
         {
             if (reader.TokenType != JsonTokenType.String)
             {
-                throw new JsonException($"Text such as \"{TextTypes[typeof(T)]}\" is expected.");
+                throw new NotTakenException($"Text such as \"{TextTypes[typeof(T)]}\" is expected.");
             }
             var read = parse(reader.GetString());
-            return read.Ok ? read.Value : throw new JsonException(read.Error);
+            return read.Ok ? read.Value : throw new NotTakenException(read.Error);
         }
 
         public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) => writer.WriteStringValue(value.ToString());
     }
 }
+
+/// <summary>A text that stands for a value of the core and is none; its message is for people.</summary>
+internal sealed class NotTakenException(string message) : JsonException(message);

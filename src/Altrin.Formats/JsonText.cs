@@ -60,7 +60,7 @@ internal static class JsonText
         }
         catch (JsonException e)
         {
-            return new(null, [new(e.Path?.TrimStart('$').Replace('.', '/').Replace('[', '/').Replace("]", "", StringComparison.Ordinal) ?? "", "a value that cannot be read", e.Message.StartsWith("The JSON", StringComparison.Ordinal) ? "see the description of the file" : e.Message.TrimEnd('.'))]);
+            return new(null, [new(e.Path?.TrimStart('$').Replace('.', '/').Replace('[', '/').Replace("]", "", StringComparison.Ordinal) ?? "", "a value that cannot be read", e is NotTakenException ? e.Message.TrimEnd('.') : "see the description of the file")]);
         }
     }
 }

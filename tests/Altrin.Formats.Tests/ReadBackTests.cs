@@ -16,6 +16,35 @@ public sealed class ReadBackTests
 {
     public static TheoryData<PrintoutStyle> Styles => [.. Enum.GetValues<PrintoutStyle>()];
 
+    private static readonly string Folder = Path.Combine(AppContext.BaseDirectory, "samples", "readings");
+
+    public static TheoryData<string> Texts => [.. Directory.GetFiles(Folder, "*.txt").Select(f => Path.GetFileName(f)).Order(StringComparer.Ordinal), NoRadios];
+
+    /// <summary>Networks without the addresses of their radios, which no sample has.</summary>
+    private const string NoRadios = "SSID 1 : next door\n    Network type            : Infrastructure\n    Authentication          : WPA2-Personal\n    Encryption              : CCMP\n";
+
+    /// <summary>Whatever is taken over from a reading, wherever it was taken: the file holds it.</summary>
+    [Theory]
+    [MemberData(nameof(Texts))]
+    public void What_is_taken_over_is_held_by_the_file(string name)
+    {
+        var (home, reading) = (Samples.Home("pottery-house.json"), ReadingText.Read(name == NoRadios ? name : File.ReadAllText(Path.Combine(Folder, name))).Value);
+        var design = home.Design("found")!;
+        foreach (var seat in new[] { null, "hall-gateway/lan4", "house-laptop" })
+        {
+            var seen = ReadingComparison.Of(home, design, seat, reading, new("kitchen", null));
+            foreach (var offered in seen.Offered)
+            {
+                var taken = seen.Accept(home, new([]), "found", [offered.Id]);
+                Assert.True(taken.Ok, taken.Error);
+                var held = DesignFile.Read(DesignFile.Write(taken.Value));
+                Assert.True(held.Value is not null, $"{offered.Offer}: {string.Join("; ", held.Errors)}");
+                Assert.Equal(DesignFile.Write(taken.Value), DesignFile.Write(held.Value));
+            }
+            Assert.True(reading.Networks.All(n => n.Joined) || seen.Offered.Any(s => s.Id == "air:others"));
+        }
+    }
+
     [Theory]
     [MemberData(nameof(Styles))]
     public void Everything_printed_at_a_seat_reads_back(PrintoutStyle style) => Property.Check(

@@ -20,6 +20,7 @@ public static class SurveyGenerator
             Walls = (WallKind)dice.Next(7),
             EastMetres = Maybe(50),
             NorthMetres = Maybe(50),
+            Air = Coin() ? Heard(dice, dice.Next(1, 12)) : null,
         })];
         Socket[] sockets = [.. Enumerable.Range(1, 6).Select(i => new Socket($"socket-{i}", $"Socket {i}", (SocketKind)dice.Next(5)) { Place = Coin() ? Any() : null })];
         var site = design.Site with
@@ -72,6 +73,23 @@ public static class SurveyGenerator
             }.Where(_ => Coin());
     }
 
+    /// <summary>A scan of one network; whatever a command may leave out is left out at times.</summary>
+    private static AirScan Heard(Random dice, int channel)
+    {
+        return new([new(Coin() ? "next door" : "")
+        {
+            Radio = Coin() ? new(0x02005E005400UL + (ulong)dice.Next(250)) : null,
+            Band = Coin() ? RadioBand.Ghz2 : null,
+            Channel = Coin() ? channel : null,
+            LevelDbm = Coin() ? dice.Next(-90, -30) : null,
+            EitherDb = Coin() ? 3 : null,
+            Security = Coin() ? WifiSecurity.Wpa2 : null,
+        }])
+        { At = Coin() ? "2026-05-04T16:30Z" : null };
+
+        bool Coin() => dice.Next(2) == 0;
+    }
+
     /// <summary>A random correction of a home: sensible, foolish and impossible ones.</summary>
     public static Correction Correction(Random dice, HomeFile home, Shelf shelf)
     {
@@ -86,7 +104,7 @@ public static class SurveyGenerator
             5 => new AddDevice(new("", $"Thing {dice.Next(30)}", (DeviceKind)dice.Next(11), null) { Place = Coin() ? Place() : null }, Coin() ? new Automatic() : new Fixed(Home.Own("192.168.8.77/24"), null, []), dice.Next(3) switch { 0 => true, 1 => false, _ => null }),
             6 => new SetDevice(new(Device(), "Renamed", DeviceKind.Printer, null) { Place = Coin() ? Place() : null }),
             7 => new SetBuilding(new(Coin() ? "" : "barn", "Barn")),
-            8 => new SetPlace(new(dice.Next(4) switch { 0 => "", 1 => Device(), 2 => "Not An Id", _ => Place() }, "Studio") { Floor = dice.Next(-7, 7), Building = Coin() ? "barn" : null, Air = Coin() ? new("2026-05-04T16:30Z", [new(Coin() ? "next door" : "", new(0x02005E005400UL + (ulong)dice.Next(250))) { Band = RadioBand.Ghz2, Channel = dice.Next(0, 12), LevelDbm = dice.Next(-90, -30), EitherDb = 3, Security = WifiSecurity.Wpa2 }]) : null }),
+            8 => new SetPlace(new(dice.Next(4) switch { 0 => "", 1 => Device(), 2 => "Not An Id", _ => Place() }, "Studio") { Floor = dice.Next(-7, 7), Building = Coin() ? "barn" : null, Air = Coin() ? Heard(dice, dice.Next(0, 12)) : null }),
             9 => new SetSocket(new("", "Socket", SocketKind.Data) { Place = Place() }),
             10 => new SetRun(new("", site.Sockets.Count > 0 ? site.Sockets[dice.Next(site.Sockets.Count)].Id : "none", site.Sockets.Count > 1 ? site.Sockets[dice.Next(site.Sockets.Count)].Id : "none", Medium.Cat5e)),
             11 => new SetNeed(dice.Next(4) switch { 0 => new LocalServer("", Device()), 1 => new CallsInPlace("", Place()), 2 => new GuestsKeptApart(""), _ => new ReachFromOutside("", Device(), Protocol.Tcp, dice.Next(0, 9000)) }),

@@ -19,7 +19,7 @@ internal static class AirStatements
             yield break;
         }
         var ours = new HashSet<NetworkRead>();
-        var senders = scan.Distinct().ToDictionary(n => n, n => HardwareKin.Owner(design.Site, n.Radio));
+        var senders = scan.Distinct().ToDictionary(n => n, n => HardwareKin.Owner(design.Site, n.Radio)?.Box);
         foreach (var air in design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal).SelectMany(b => Air.Of(design, b.Box)))
         {
             var seen = scan.Where(n => n.Name == air.Setting.Name && (n.Band is null || n.Band == air.Radio.Band) && (senders[n] is not { } sender || sender.Id == air.Box)).OrderByDescending(n => n.Level?.Dbm ?? -200).FirstOrDefault();
@@ -43,8 +43,9 @@ internal static class AirStatements
     /// <summary>What was heard as a fact of the place where it was heard.</summary>
     private static Statement Heard(Site site, Taken? taken, List<NetworkRead> scan, List<HeardNetwork> others)
     {
-        var heard = new AirScan(taken?.At, [.. scan.Select(AsHeard).Where(n => n.Name.Length <= HeardNetwork.LongestName).Distinct()
-            .OrderByDescending(n => n.LevelDbm ?? AirScan.WeakestDbm).ThenBy(n => n.Name, StringComparer.Ordinal).ThenBy(n => n.Radio).Take(AirScan.MostNetworks)]);
+        var heard = new AirScan([.. scan.Select(AsHeard).Where(n => n.Name.Length <= HeardNetwork.LongestName).Distinct()
+            .OrderByDescending(n => n.LevelDbm ?? AirScan.WeakestDbm).ThenBy(n => n.Name, StringComparer.Ordinal).ThenBy(n => n.Radio).Take(AirScan.MostNetworks)])
+        { At = taken?.At };
         var said = new Statement("air:others", 0, $"{(others.Count == 0 ? "No network" : Count(others.Count))} of neighbours.{(others.Count == 0 ? "" : $" {PlaceAir.Channels(others)}.")}", Agreement.Unknown);
         if (site.Place(taken?.Place) is not { } place)
         {
@@ -64,8 +65,9 @@ internal static class AirStatements
 
     private static string Count(int networks) => $"{networks} {(networks == 1 ? "network" : "networks")}";
 
-    private static HeardNetwork AsHeard(NetworkRead read) => new(read.Name, IpReader.Own(read.Radio))
+    private static HeardNetwork AsHeard(NetworkRead read) => new(read.Name)
     {
+        Radio = IpReader.Own(read.Radio),
         Band = read.Band,
         Channel = read.Channel is >= 1 and <= HeardNetwork.HighestChannel ? read.Channel : null,
         LevelDbm = read.Level is { Dbm: >= AirScan.WeakestDbm and <= AirScan.StrongestDbm } level ? Math.Round(level.Dbm, 1) : null,

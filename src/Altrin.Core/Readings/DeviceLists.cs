@@ -53,11 +53,11 @@ public static class DeviceLists
     private static ListEntry Who(Site site, NeighbourRead near)
     {
         var hardware = near.Hardware!.Value;
-        var (box, kin) = site.Boxes.Select(b => (Box: b, Kin: HardwareKin.Of(b, hardware))).Where(k => k.Kin is not null).OrderBy(k => k.Kin!.Rank).ThenBy(k => k.Box.Id, StringComparer.Ordinal).FirstOrDefault();
+        var owner = HardwareKin.Owner(site, hardware);
         var device = site.Devices.FirstOrDefault(d => d.Hardware == hardware);
-        return kin is { Kind: KinKind.Same } ? new(hardware, near.Address, near.Name, box.Id, $"{box.Name}", 0)
+        return owner is { Kin.Kind: KinKind.Same, Box: var own } ? new(hardware, near.Address, near.Name, own.Id, own.Name, 0)
             : device is not null ? new(hardware, near.Address, near.Name, device.Id, device.Name, 90)
-            : kin is not null ? new(hardware, near.Address, near.Name, null, $"Perhaps {box.Name}: {kin.Text}", kin.Rank)
+            : owner is var (box, kin) ? new(hardware, near.Address, near.Name, null, $"Perhaps {box.Name}: {kin.Text}", kin.Rank)
             : hardware.IsLocallyAdministered ? new(hardware, near.Address, near.Name, null, "A private hardware address that its owner made up: a telephone, tablet or laptop as a rule", 100)
             : new(hardware, near.Address, near.Name, null, "Nobody of the survey", 99);
     }

@@ -54,9 +54,9 @@ public sealed record HardwareKin(KinKind Kind, int Off, string Text)
         return labelled.Select(l => l.Address is { } address ? Near2(box, address, seen) : null).Where(k => k is not null).OrderBy(k => k!.Rank).FirstOrDefault();
     }
 
-    /// <summary>The box that an address most surely belongs to; null where it belongs to none.</summary>
-    public static Box? Owner(Site site, HardwareAddress? seen) => seen is not { } address ? null
-        : site.Boxes.Select(b => (Box: b, Kin: Of(b, address))).Where(b => b.Kin is not null).OrderBy(b => b.Kin!.Rank).ThenBy(b => b.Box.Id, StringComparer.Ordinal).Select(b => b.Box).FirstOrDefault();
+    /// <summary>The box that an address most surely belongs to, and how; null where it belongs to none.</summary>
+    public static (Box Box, HardwareKin Kin)? Owner(Site site, HardwareAddress? seen) => seen is not { } address ? null
+        : site.Boxes.Select(b => Of(b, address) is { } kin ? (b, kin) : ((Box Box, HardwareKin Kin)?)null).Where(b => b is not null).OrderBy(b => b!.Value.Kin.Rank).ThenBy(b => b!.Value.Box.Id, StringComparer.Ordinal).FirstOrDefault();
 
     /// <summary>How an address belongs to digits read off a label, two to twelve hexadecimal ones, its last; null where it does not.</summary>
     public static HardwareKin? OfDigits(string digits, HardwareAddress seen)

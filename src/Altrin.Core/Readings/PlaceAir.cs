@@ -1,3 +1,4 @@
+using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
@@ -28,7 +29,7 @@ public sealed record PlaceAir(string Place, string? At, IReadOnlyList<PlaceAirRo
         }
         var names = design.SetUp.Boxes.SelectMany(b => Air.Of(design, b.Box)).Select(a => a.Setting.Name).ToHashSet(StringComparer.Ordinal);
         // One radio is heard in many places.
-        var owners = scanned.SelectMany(p => p.Air!.Networks).Select(n => n.Radio).OfType<Addressing.HardwareAddress>().Distinct().ToDictionary(r => r, r => HardwareKin.Owner(design.Site, r)?.Id);
+        var owners = scanned.SelectMany(p => p.Air!.Networks).Select(n => n.Radio).OfType<HardwareAddress>().Distinct().ToDictionary(r => r, r => HardwareKin.Owner(design.Site, r)?.Box.Id);
         return [.. scanned.Select(p =>
         {
             List<PlaceAirRow> rows = [.. p.Air!.Networks.Select(n => (Network: n, Box: n.Radio is { } radio ? owners[radio] : null)).Select(n => new PlaceAirRow(n.Network, n.Box, n.Box is not null || names.Contains(n.Network.Name)))];

@@ -4,10 +4,13 @@ using Altrin.Core.Addressing;
 namespace Altrin.Core.Sites;
 
 /// <summary>What a scan of the air heard in one place: the home's own networks as they arrive there, and those of others.</summary>
-/// <param name="At">When, in UTC to the minute, such as 2026-05-04T16:30Z; null where not known.</param>
 /// <param name="Networks">What was heard, the strongest first; at most <see cref="MostNetworks"/>.</param>
-public sealed record AirScan([property: RegularExpression(AirScan.Moment)] string? At, [property: MaxLength(AirScan.MostNetworks)] IReadOnlyList<HeardNetwork> Networks)
+public sealed record AirScan([property: Required, MaxLength(AirScan.MostNetworks)] IReadOnlyList<HeardNetwork> Networks)
 {
+    /// <summary>When, in UTC to the minute, such as 2026-05-04T16:30Z; null where not known.</summary>
+    [RegularExpression(Moment)]
+    public string? At { get; init; }
+
     /// <summary>How many networks are kept of one scan: the strongest, since the weak ones take no airtime to speak of.</summary>
     public const int MostNetworks = 60;
 
@@ -23,11 +26,13 @@ public sealed record AirScan([property: RegularExpression(AirScan.Moment)] strin
 
 /// <summary>A network as it was heard.</summary>
 /// <param name="Name">Its name; empty where it hides it.</param>
-/// <param name="Radio">The hardware address of the radio that sends it (BSSID); null where it was not printed.</param>
-public sealed record HeardNetwork([property: StringLength(HeardNetwork.LongestName)] string Name, HardwareAddress? Radio)
+public sealed record HeardNetwork([property: Required(AllowEmptyStrings = true), StringLength(HeardNetwork.LongestName)] string Name)
 {
     /// <summary>The longest name, in characters: 32 octets (IEEE 802.11, from memory), each of which a command may write in four.</summary>
     public const int LongestName = 128;
+
+    /// <summary>The hardware address of the radio that sends it (BSSID); null where it was not printed.</summary>
+    public HardwareAddress? Radio { get; init; }
 
     /// <summary>Its band; null where it was not told.</summary>
     public RadioBand? Band { get; init; }

@@ -5,7 +5,7 @@ namespace Altrin.Core.Sites;
 /// <summary>A building of the home. The first one listed is the main house.</summary>
 /// <param name="Id">Slug, unique among everything that has an id in the site.</param>
 /// <param name="Name">What the household calls it.</param>
-public sealed record Building([property: RegularExpression(Slugs.Pattern)] string Id, [property: StringLength(80, MinimumLength = 1)] string Name)
+public sealed record Building([property: Required, RegularExpression(Slugs.Pattern)] string Id, [property: Required, StringLength(80, MinimumLength = 1)] string Name)
 {
     /// <summary>The storey height that is taken where none was measured, in metres (common practice).</summary>
     public const double UsualStoreyMetres = 2.7;
@@ -21,7 +21,7 @@ public sealed record Building([property: RegularExpression(Slugs.Pattern)] strin
 /// <summary>A room, or another place where a box, a socket or a device can stand.</summary>
 /// <param name="Id">Slug, unique among everything that has an id in the site.</param>
 /// <param name="Name">What the household calls it.</param>
-public sealed record Place([property: RegularExpression(Slugs.Pattern)] string Id, [property: StringLength(80, MinimumLength = 1)] string Name)
+public sealed record Place([property: Required, RegularExpression(Slugs.Pattern)] string Id, [property: Required, StringLength(80, MinimumLength = 1)] string Name)
 {
     /// <summary>What sort of place.</summary>
     public PlaceKind Kind { get; init; }
@@ -98,8 +98,8 @@ public enum WallKind
 /// <param name="Name">What is written on it, or how the installer calls it.</param>
 /// <param name="Kind">What it carries.</param>
 public sealed record Socket(
-    [property: RegularExpression(Slugs.Pattern)] string Id,
-    [property: StringLength(80, MinimumLength = 1)] string Name,
+    [property: Required, RegularExpression(Slugs.Pattern)] string Id,
+    [property: Required, StringLength(80, MinimumLength = 1)] string Name,
     SocketKind Kind)
 {
     /// <summary>Where it is; null where not noted.</summary>
@@ -128,9 +128,9 @@ public enum SocketKind
 /// <param name="B">The other.</param>
 /// <param name="Medium">What it is.</param>
 public sealed record CableRun(
-    [property: RegularExpression(Slugs.Pattern)] string Id,
-    [property: RegularExpression(Slugs.Pattern)] string A,
-    [property: RegularExpression(Slugs.Pattern)] string B,
+    [property: Required, RegularExpression(Slugs.Pattern)] string Id,
+    [property: Required, RegularExpression(Slugs.Pattern)] string A,
+    [property: Required, RegularExpression(Slugs.Pattern)] string B,
     Medium Medium)
 {
     /// <summary>How many of its pairs are connected, 2 or 4; null where not looked at.</summary>

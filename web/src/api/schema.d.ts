@@ -723,8 +723,8 @@ export interface components {
         /** @enum {unknown} */
         Agreement: "agrees" | "disagrees" | "unknown";
         AirScan: {
-            at: null | string;
             networks: components["schemas"]["HeardNetwork"][];
+            at?: null | string;
         };
         Answer: {
             kind: components["schemas"]["AnswerKind"];
@@ -1383,7 +1383,7 @@ export interface components {
         };
         HeardNetwork: {
             name: string;
-            radio: null | components["schemas"]["HardwareAddress"];
+            radio?: null | components["schemas"]["HardwareAddress"];
             band?: null | components["schemas"]["RadioBand"];
             /** Format: int32 */
             channel?: null | number;
