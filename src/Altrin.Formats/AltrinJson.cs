@@ -1,6 +1,7 @@
 using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 using Altrin.Core.Addressing;
 using Altrin.Core.Sites;
 
@@ -29,6 +30,10 @@ public static class AltrinJson
         [typeof(PortRef)] = "hall-gateway/lan1",
     };
 
+    /// <summary>The members that an edit of some kind of value may hold, for whoever describes it; null where the type is no such edit.</summary>
+    public static IReadOnlyList<PartialMember>? MembersOfPartial(JsonTypeInfo type) => !new PartialConverters().CanConvert(type.Type) ? null
+        : [.. PartialConverters.Members(type.Options.GetTypeInfo(type.Type.GetGenericArguments()[0]), (IReadOnlyList<string>)type.Type.GetProperty("Members")!.GetValue(null)!).Select(p => new PartialMember(p.Name, p.PropertyType, PartialConverters.MayBeNull(p)))];
+
     /// <summary>Gives other options the same habits.</summary>
     public static void Apply(JsonSerializerOptions options)
     {
@@ -49,6 +54,7 @@ public static class AltrinJson
         options.Converters.Add(new TextConverter<AddressRange>(AddressRange.Parse));
         options.Converters.Add(new TextConverter<HardwareAddress>(HardwareAddress.Parse));
         options.Converters.Add(new TextConverter<PortRef>(text => PortRef.Read(text ?? "")));
+        options.Converters.Add(new PartialConverters());
     }
 
     private static JsonSerializerOptions Frozen(bool writeIndented)
@@ -75,6 +81,12 @@ public static class AltrinJson
         public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) => writer.WriteStringValue(value.ToString());
     }
 }
+
+/// <summary>A member that an edit may hold.</summary>
+/// <param name="Name">Its name in JSON.</param>
+/// <param name="PropertyType">Its type.</param>
+/// <param name="MayBeNull">Whether it may become null.</param>
+public sealed record PartialMember(string Name, Type PropertyType, bool MayBeNull);
 
 /// <summary>A text that stands for a value of the core and is none; its message is for people.</summary>
 internal sealed class NotTakenException(string message) : JsonException(message);

@@ -89,19 +89,6 @@ public sealed record SiteDocument
     public required IReadOnlyList<NeedDocument> Needs { get; init; }
 }
 
-/// <summary>Kinds of service.</summary>
-public enum ServiceKind
-{
-    /// <summary>One public address, leased.</summary>
-    PublicDynamic,
-    /// <summary>One public address that stays; needs address and gateway.</summary>
-    PublicFixed,
-    /// <summary>The provider translates too.</summary>
-    CarrierTranslation,
-    /// <summary>Not asked yet.</summary>
-    Unknown,
-}
-
 /// <summary>What the provider delivers.</summary>
 public sealed record ServiceDocument
 {

@@ -12,7 +12,7 @@ public static class DesignWriter
         Format = DesignDocument.FormatName,
         FormatVersion = DesignDocument.NewestVersion,
         Site = Site(home.Site),
-        SetUps = [.. home.SetUps.Select(SetUp)],
+        SetUps = [.. home.SetUps.Select(s => SetUp(home.Site, s))],
     };
 
     private static SiteDocument Site(Site site) => new()
@@ -31,13 +31,7 @@ public static class DesignWriter
 
     private static ServiceDocument Service(Service service) => new()
     {
-        Kind = service switch
-        {
-            PublicDynamic => ServiceKind.PublicDynamic,
-            PublicFixed => ServiceKind.PublicFixed,
-            CarrierTranslation => ServiceKind.CarrierTranslation,
-            _ => ServiceKind.Unknown,
-        },
+        Kind = Core.Sites.Service.KindOf(service),
         DownMbps = service.DownMbps,
         UpMbps = service.UpMbps,
         Address = (service as PublicFixed)?.Address.ToString(),
@@ -129,19 +123,29 @@ public static class DesignWriter
         };
     }
 
-    private static SetUpDocument SetUp(SetUp setUp) => new()
+    private static SetUpDocument SetUp(Site site, SetUp setUp) => new()
     {
         Name = setUp.Name,
-        Boxes = [.. setUp.Boxes.Select(Setting)],
-        Cables = [.. setUp.Cables.Select(c => new CableDocument { Id = c.Id, From = c.A.ToString(), To = c.B.ToString(), Medium = c.Medium, LengthMetres = c.LengthMetres, Pairs = c.Pairs, Run = c.Run })],
-        Devices = [.. setUp.Devices.Select(d => new DeviceSettingDocument
+        Boxes = [.. setUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal).Select(Setting)],
+        Cables = [.. setUp.Cables.OrderBy(c => c.Id, StringComparer.Ordinal).Select(c => Cable(site, c))],
+        Devices = [.. setUp.Devices.OrderBy(d => d.Device, StringComparer.Ordinal).Select(d => new DeviceSettingDocument
         {
             Device = d.Device,
             Address = Address(d.Address),
             Wifi = d.Wifi is { } wifi ? new() { Box = wifi.Box, Name = wifi.Name, Key = wifi.Key } : null,
         })],
-        Accepted = setUp.Accepted.Count == 0 ? null : [.. setUp.Accepted.Select(a => new AcceptanceDocument { Finding = a.Finding, Severe = a.Severe, Reason = a.Reason, By = a.By })],
+        Accepted = setUp.Accepted.Count == 0 ? null : [.. setUp.Accepted.OrderBy(a => a.Finding, StringComparer.Ordinal).Select(a => new AcceptanceDocument { Finding = a.Finding, Severe = a.Severe, Reason = a.Reason, By = a.By })],
     };
+
+    /// <summary>Neither end of a cable is the first by nature: the one that is nearer to the internet line is written first, as one reads it.</summary>
+    private static CableDocument Cable(Site site, Cable cable)
+    {
+        PortRef[] ends = [.. new[] { cable.A, cable.B }.OrderBy(e => Rank(site, e)).ThenBy(e => e)];
+        return new() { Id = cable.Id, From = ends[0].ToString(), To = ends[1].ToString(), Medium = cable.Known.Medium, LengthMetres = cable.Known.LengthMetres, Pairs = cable.Known.Pairs, Run = cable.Known.Run };
+    }
+
+    private static int Rank(Site site, PortRef end) =>
+        end == PortRef.AtStreet ? 0 : site.Boxes.FirstOrDefault(b => b.Id == end.Owner)?.Profile.Port(end.Port) is not { } port ? 3 : port.Role == PortRole.Lan ? 1 : 2;
 
     private static BoxSettingDocument Setting(BoxSetting setting) => Mode(setting) with { Place = setting.Place, Password = setting.Password };
 
@@ -164,10 +168,10 @@ public static class DesignWriter
                 LeaseMinutes = router.Server.LeaseMinutes,
                 Domain = router.Server.Domain,
                 Reservations = router.Server.Reservations.Count == 0 ? null
-                    : [.. router.Server.Reservations.Select(r => new ReservationDocument { Hardware = r.Hardware.ToString(), Address = r.Address.ToString() })],
+                    : [.. router.Server.Reservations.OrderBy(r => r.Hardware).Select(r => new ReservationDocument { Hardware = r.Hardware.ToString(), Address = r.Address.ToString() })],
             },
             Forwards = router.Forwards.Count == 0 ? null
-                : [.. router.Forwards.Select(f => new PortForwardDocument { Protocol = f.Protocol, OutsidePort = f.OutsidePort, To = f.To.ToString(), InsidePort = f.InsidePort })],
+                : [.. router.Forwards.OrderBy(f => (f.Protocol, f.OutsidePort)).Select(f => new PortForwardDocument { Protocol = f.Protocol, OutsidePort = f.OutsidePort, To = f.To.ToString(), InsidePort = f.InsidePort })],
             Radios = Radios(router),
             Guest = router.Guest is { } guest
                 ? new() { Name = guest.Name, Security = guest.Security, Key = guest.Key, Lan = guest.Lan.ToString(), Pool = guest.Pool.ToString(), Vlan = guest.Vlan }
@@ -178,7 +182,7 @@ public static class DesignWriter
             Uplink = Link(router.Uplink),
             Passing = router.Passing is { } passing ? new() { Kind = passing.Kind, Port = passing.Port, To = passing.To?.ToString() } : null,
             Line = router.Line == LineSetting.None ? null : new() { Login = router.Line.Login ? true : null, Tag = router.Line.Tag, Hardware = router.Line.Hardware?.ToString() },
-            Routes = router.Routes.Count == 0 ? null : [.. router.Routes.Select(r => new RouteDocument { To = r.To.ToString(), Via = r.Via.ToString() })],
+            Routes = router.Routes.Count == 0 ? null : [.. router.Routes.OrderBy(r => r.To).Select(r => new RouteDocument { To = r.To.ToString(), Via = r.Via.ToString() })],
         },
         AccessPointMode point => new()
         {
@@ -192,12 +196,12 @@ public static class DesignWriter
         WirelessBridgeMode bridge => new() { Box = setting.Box, Mode = ModeKind.WirelessBridge, Page = Address(bridge.Page), Uplink = Link(bridge.Link) },
         SatelliteMode satellite => new() { Box = setting.Box, Mode = ModeKind.Satellite, Satellite = new() { Main = satellite.Main, By = satellite.By } },
         BridgeMode bridge => new() { Box = setting.Box, Mode = ModeKind.Bridge, Page = bridge.Page is { } page ? Address(new Fixed(page, null, [])) : null },
-        SwitchMode plain => new() { Box = setting.Box, Mode = ModeKind.Switch, Page = plain.Page is { } page ? Address(page) : null, Vlans = plain.Vlans.Count == 0 ? null : [.. plain.Vlans.Select(v => new PortVlansDocument { Port = v.Port, Untagged = v.Untagged, Tagged = v.Tagged.Count == 0 ? null : v.Tagged })] },
+        SwitchMode plain => new() { Box = setting.Box, Mode = ModeKind.Switch, Page = plain.Page is { } page ? Address(page) : null, Vlans = plain.Vlans.All(v => v.IsUsual) ? null : [.. plain.Vlans.Where(v => !v.IsUsual).OrderBy(v => v.Port, StringComparer.Ordinal).Select(v => new PortVlansDocument { Port = v.Port, Untagged = v.Untagged, Tagged = v.Tagged.Count == 0 ? null : [.. v.Tagged.Order()] })] },
         _ => throw new ArgumentOutOfRangeException(nameof(setting)),
     };
 
     private static RadioSettingDocument[]? Radios(BoxMode mode) => mode.Radios.Count == 0 ? null
-        : [.. mode.Radios.Select(r => new RadioSettingDocument
+        : [.. mode.Radios.OrderBy(r => r.Radio, StringComparer.Ordinal).Select(r => new RadioSettingDocument
         {
             Radio = r.Radio,
             On = r.On,
@@ -208,7 +212,7 @@ public static class DesignWriter
             WidthMhz = r.WidthMhz,
             Hidden = r.Hidden ? true : null,
             ProtectsFrames = r.ProtectsFrames,
-            WdsPeers = r.WdsPeers.Count == 0 ? null : r.WdsPeers,
+            WdsPeers = r.WdsPeers.Count == 0 ? null : [.. r.WdsPeers.Order(StringComparer.Ordinal)],
         })];
 
     private static UplinkDocument? Link(Uplink? link) => link is null ? null : new()

@@ -60,7 +60,7 @@ internal static class NeedReader
         var device = need.Device ?? "";
         return need.Kind switch
         {
-            NeedKind.ReachFromOutside => new ReachFromOutside(need.Id, device, need.Protocol ?? default, need.Port ?? 1) { AsksItself = need.AsksItself ?? false },
+            NeedKind.ReachFromOutside => new ReachFromOutside(need.Id, device, need.Protocol ?? default, need.Port ?? 1, need.AsksItself ?? false),
             NeedKind.FoundByOthers => new FoundByOthers(need.Id, device),
             NeedKind.LocalServer => new LocalServer(need.Id, device),
             NeedKind.LittleDelay => new LittleDelay(need.Id, device),

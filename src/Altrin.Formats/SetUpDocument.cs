@@ -11,15 +11,15 @@ public sealed record SetUpDocument
     public required string Name { get; init; }
 
     /// <summary>Boxes in use; one left out stays on the shelf.</summary>
-    [Required, MaxLength(2000)]
+    [Required, MaxLength(Site.MostBoxes)]
     public required IReadOnlyList<BoxSettingDocument> Boxes { get; init; }
 
     /// <summary>What is plugged in where.</summary>
-    [Required, MaxLength(8000)]
+    [Required, MaxLength(SetUp.MostCables)]
     public required IReadOnlyList<CableDocument> Cables { get; init; }
 
     /// <summary>Customer's devices in use.</summary>
-    [Required, MaxLength(5000)]
+    [Required, MaxLength(Site.MostDevices)]
     public required IReadOnlyList<DeviceSettingDocument> Devices { get; init; }
 
     /// <summary>Findings that somebody answers for; none where left out. Since version 2.</summary>
@@ -77,7 +77,7 @@ public sealed record BoxSettingDocument
     public AddressServerDocument? AddressServer { get; init; }
 
     /// <summary>Router only; none where left out.</summary>
-    [MaxLength(500)]
+    [MaxLength(RouterMode.MostForwards)]
     public IReadOnlyList<PortForwardDocument>? Forwards { get; init; }
 
     /// <summary>Router only; none where left out. Since version 2.</summary>
@@ -94,7 +94,7 @@ public sealed record BoxSettingDocument
     public bool? PortRequests { get; init; }
 
     /// <summary>Router only: ways beyond its own subnets and its default gateway. Since version 3.</summary>
-    [MaxLength(32)]
+    [MaxLength(RouterMode.MostRoutes)]
     public IReadOnlyList<RouteDocument>? Routes { get; init; }
 
     /// <summary>Access point only: a further name for guests. Since version 3.</summary>
@@ -219,7 +219,7 @@ public sealed record AddressServerDocument
     public string? Domain { get; init; }
 
     /// <summary>Addresses kept for one hardware address.</summary>
-    [MaxLength(1000)]
+    [MaxLength(AddressServer.MostReservations)]
     public IReadOnlyList<ReservationDocument>? Reservations { get; init; }
 }
 
@@ -286,8 +286,8 @@ public sealed record GuestDocument
 /// <summary>A link between two ports.</summary>
 public sealed record CableDocument
 {
-    /// <summary>Slug, unique in the set-up; up to 140 characters, since it may be made of its ends.</summary>
-    [Required, RegularExpression("^[a-z0-9][a-z0-9-]{0,259}$")]
+    /// <summary>Slug, unique in the set-up; up to 260 characters, since it may be made of its ends.</summary>
+    [Required, RegularExpression(Cable.IdPattern)]
     public required string Id { get; init; }
 
     /// <summary>One end: "box/port", a device, or "street".</summary>
@@ -303,7 +303,7 @@ public sealed record CableDocument
     public required Medium Medium { get; init; }
 
     /// <summary>Length in metres, more than 0 and at most 10,000.</summary>
-    [Range(0.01, 10_000)]
+    [Range(CableFacts.ShortestMetres, CableFacts.LongestMetres)]
     public double? LengthMetres { get; init; }
 
     /// <summary>How many pairs of a copper lead are connected, 2 or 4; not looked at where left out. Since version 5.</summary>

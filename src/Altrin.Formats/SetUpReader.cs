@@ -29,7 +29,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         return new(
             setUp.Name,
             [.. setUp.Boxes.Select((b, i) => ReadBox(b, $"{root}/boxes/{i}")).OfType<BoxSetting>()],
-            [.. setUp.Cables.Select((c, i) => new Cable(c.Id, ReadEnd(c.From, inUse, $"{root}/cables/{i}/from"), ReadEnd(c.To, inUse, $"{root}/cables/{i}/to"), c.Medium, c.LengthMetres) { Pairs = c.Pairs, Run = c.Run })],
+            [.. setUp.Cables.Select((c, i) => new Cable(c.Id, ReadEnd(c.From, inUse, $"{root}/cables/{i}/from"), ReadEnd(c.To, inUse, $"{root}/cables/{i}/to"), new(c.Medium, c.LengthMetres, c.Pairs, c.Run)))],
             [.. setUp.Devices.Select((d, i) => ReadDevice(d, $"{root}/devices/{i}"))])
         {
             Accepted = [.. (setUp.Accepted ?? []).Select(a => new Acceptance(a.Finding, a.Severe, a.Reason, a.By))],

@@ -137,7 +137,9 @@ public static class SurveyTables
             return new AddBox(row["name"]!, row["kind"]!) { Id = row["id"] ?? "", Hardware = hardware, WanHardware = wan, Place = place, Holds = holds, Label = label, InUse = use }.ApplyTo(home, shelf);
         }
         var used = Found(home).Mode(there.Id) is not null;
-        var noted = new SetBox(there.Id, row["name"]!, hardware, wan, holds, label) { Place = (use ?? used) ? there.Place : place ?? there.Place }.ApplyTo(home, shelf);
+        var known = new BoxFacts(row["name"]!, hardware, wan, [.. holds], (use ?? used) ? there.Place : place ?? there.Place);
+        var noted = new SetBox(there.Id, Partial<BoxFacts>.Between(BoxFacts.Of(there), known)).ApplyTo(home, shelf)
+            .Then(h => new SetLabel(there.Id, Partial<LabelFacts>.Between(there.Label, label)).ApplyTo(h, shelf));
         if (row["kind"] is { } other && other != there.Profile.ShelfId)
         {
             noted = noted.Then(h => new TakeProfile(there.Id, other).ApplyTo(h, shelf));
@@ -168,7 +170,9 @@ public static class SurveyTables
         {
             return null;
         }
-        return new SetPlace(place).ApplyTo(home, shelf);
+        // A row may bring an id of its own for a place that is new.
+        return there is not null ? new SetPlace(there.Id, Partial<Place>.Between(there, place)).ApplyTo(home, shelf)
+            : new SetPlace("", Partial<Place>.All(place)) { NewId = place.Id }.ApplyTo(home, shelf);
     }
 
     private static Parsed<HomeFile>? Device(HomeFile home, Shelf shelf, CsvRow row, SurveyRow reader)
@@ -194,7 +198,7 @@ public static class SurveyTables
             var added = new AddDevice(device, setting, row["link"] is { } link ? link != Wifi : null).ApplyTo(home, shelf);
             return added.Then(h => Linked(h, h.Site.Devices[^1].Id, row["link"]));
         }
-        var corrected = new SetDevice(device).ApplyTo(home, shelf).Then(h =>
+        var corrected = new SetDevice(there.Id, Partial<Device>.Between(there, device)).ApplyTo(home, shelf).Then(h =>
             row["address"] is null || Found(h).SetUp.Devices.FirstOrDefault(d => d.Device == device.Id)?.Address is Fixed typed && typed.Address == address ? h : InFound(h, new SetDeviceAddress(device.Id, setting)));
         return corrected.Then(h => Linked(h, device.Id, row["link"]));
     }
@@ -212,7 +216,7 @@ public static class SurveyTables
             return Parsed<HomeFile>.Fail("'wifi' names no Wi-Fi: plug the device out, or let it join one, on the page");
         }
         var (port, own) = (PortRef.Read(link), PortRef.OfDevice(device));
-        return InFound(home, [.. Pulled(found, port, own), new Patch(port, own, Medium.Unknown, null)]);
+        return InFound(home, [.. Pulled(found, port, own), new Patch(port, own, CableFacts.NotLookedAt)]);
     }
 
     /// <summary>What has to be pulled before a cable can go into two ports.</summary>
@@ -229,9 +233,9 @@ public static class SurveyTables
         var found = Found(home);
         if (found.SetUp.Cables.FirstOrDefault(c => (c.A == from && c.B == to) || (c.A == to && c.B == from)) is { } there)
         {
-            return InFound(home, new SetCable(there.Id, medium ?? there.Medium, length ?? there.LengthMetres) { Pairs = pairs ?? there.Pairs, Run = row["run"] ?? there.Run });
+            return InFound(home, new SetCable(there.Id, Partial<CableFacts>.Between(there.Known, new(medium ?? there.Medium, length ?? there.LengthMetres, pairs ?? there.Pairs, row["run"] ?? there.Run))));
         }
-        return InFound(home, [.. Pulled(found, from, to), new Patch(from, to, medium ?? Medium.Unknown, length) { Pairs = pairs, Run = row["run"] }]);
+        return InFound(home, [.. Pulled(found, from, to), new Patch(from, to, new(medium ?? Medium.Unknown, length, pairs, row["run"]))]);
     }
 
     private static Parsed<HomeFile> InFound(HomeFile home, params IReadOnlyList<Change> changes) =>

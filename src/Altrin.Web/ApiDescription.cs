@@ -27,6 +27,30 @@ internal static class ApiDescription
             document.Servers = [];
             return Task.CompletedTask;
         });
+        options.AddSchemaTransformer(async (schema, context, cancel) =>
+        {
+            if (AltrinJson.MembersOfPartial(context.JsonTypeInfo) is { } members)
+            {
+                // An edit is an object of which every member may be left out, and is then not touched.
+                schema.Type = JsonSchemaType.Object;
+                schema.AdditionalPropertiesAllowed = false;
+                schema.Properties = new Dictionary<string, IOpenApiSchema>();
+                foreach (var member in members)
+                {
+                    var one = await context.GetOrCreateSchemaAsync(member.PropertyType, null, cancel);
+                    var plain = Nullable.GetUnderlyingType(member.PropertyType) ?? member.PropertyType;
+                    if (member.MayBeNull && (plain.IsPrimitive || plain == typeof(string)))
+                    {
+                        one.Type |= JsonSchemaType.Null;
+                    }
+                    else if (member.MayBeNull)
+                    {
+                        one = new() { OneOf = [new OpenApiSchema { Type = JsonSchemaType.Null }, one] };
+                    }
+                    schema.Properties[member.Name] = one;
+                }
+            }
+        });
         options.AddSchemaTransformer((schema, context, _) =>
         {
             var type = Nullable.GetUnderlyingType(context.JsonTypeInfo.Type) ?? context.JsonTypeInfo.Type;

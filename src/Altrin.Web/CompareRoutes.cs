@@ -24,8 +24,9 @@ internal sealed record Differs(string Text, IReadOnlyList<string> Subjects);
 /// <param name="Before">The first version.</param>
 /// <param name="After">The second version.</param>
 /// <param name="Changes">The changes between them, in an order in which they can be made; none where they are alike.</param>
+/// <param name="Unreachable">What differs and cannot be set on any page, in sentences; empty where the changes lead all the way.</param>
 /// <param name="Moved">What got better, worse, or otherwise by it.</param>
-internal sealed record Comparison(ComparedVersion Before, ComparedVersion After, IReadOnlyList<Differs> Changes, ProofDifference Moved);
+internal sealed record Comparison(ComparedVersion Before, ComparedVersion After, IReadOnlyList<Differs> Changes, IReadOnlyList<string> Unreachable, ProofDifference Moved);
 
 /// <summary>Compares any two versions of a job's set-ups.</summary>
 internal static class CompareRoutes
@@ -54,15 +55,17 @@ internal static class CompareRoutes
         {
             return DesignRoutes.NoSetUp(second.Home, afterSetUp);
         }
+        // What is compared is what is set: both on a site that knows everything that either speaks of.
+        var at = new Design(Site.Joined(to.Site, from.Site), from.SetUp);
+        var difference = Difference.Between(at.Site, from.SetUp, to.SetUp);
         var changes = new List<Differs>();
-        var at = from;
-        foreach (var change in Difference.Between(to.Site, from.SetUp, to.SetUp))
+        foreach (var change in difference.Changes)
         {
-            changes.Add(new(change.Describe(at), Difference.Subjects(change)));
+            changes.Add(new(change.Describe(at), change.Subjects()));
             at = at with { SetUp = change.ApplyTo(at).Value };
         }
         var (was, now) = (Judging.Prove(from), Judging.Prove(to));
-        return TypedResults.Ok(new Comparison(Version(first.Revision, from, was), Version(second.Revision, to, now), changes, ProofDifference.Between(was, now)));
+        return TypedResults.Ok(new Comparison(Version(first.Revision, from, was), Version(second.Revision, to, now), changes, difference.Unreachable, ProofDifference.Between(was, now)));
     }
 
     private static ComparedVersion Version(RevisionInfo revision, Design design, Proof proof) =>

@@ -2,6 +2,7 @@ using System.Globalization;
 using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 using Altrin.Data;
+using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
 
@@ -12,6 +13,9 @@ internal static class HeadRoutes
 {
     /// <summary>Which browser tab asks, so that undo does not silently take back what another tab did.</summary>
     public const string TabHeader = "Altrin-Tab";
+
+    /// <summary>The revision that the page saw when its user made the edit, so that a stale one can be held against what happened meanwhile.</summary>
+    public const string BaseHeader = "Altrin-Base";
 
     public static void Map(RouteGroupBuilder jobs)
     {
@@ -35,7 +39,8 @@ internal static class HeadRoutes
     /// <param name="edit">Gives the new home with its label, or the problem.</param>
     /// <param name="cancel">Stops the work.</param>
     /// <param name="also">Adds what belongs to the new revision, to be saved with it or not at all.</param>
-    public static async Task<Results<Ok<JobState>, ProblemHttpResult>> CommitHome(long id, string setUp, JobStore store, HttpContext context, string? match, string? tab, Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit, CancellationToken cancel, Action<long>? also = null)
+    /// <param name="narrow">Whether the edit carries only what its user touched; one that carries more is never made on top unasked.</param>
+    public static async Task<Results<Ok<JobState>, ProblemHttpResult>> CommitHome(long id, string setUp, JobStore store, HttpContext context, string? match, string? tab, Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit, CancellationToken cancel, Action<long>? also = null, bool narrow = true)
     {
         if (Version(match, out var version) is { } wrong)
         {
@@ -47,10 +52,24 @@ internal static class HeadRoutes
         }
         if (head.Job.Version != version)
         {
-            return Stale(head, setUp);
+            return Stale(head, setUp, narrow ? await Clashes(id, head, store, context, edit, cancel) : null);
         }
         var (done, problem) = edit(head);
         return done is var (home, label) ? Answer(await store.Commit(id, version, home, label, Tab(tab), cancel, also), id, setUp, context) : problem!;
+    }
+
+    /// <summary>
+    /// What the edit, made on what its user saw, and what happened since then both set; null where nobody said what was seen, or where the
+    /// edit could not be made there either: then nothing is known of it.
+    /// </summary>
+    private static async Task<IReadOnlyList<Clash>?> Clashes(long id, JobHead head, JobStore store, HttpContext context, Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit, CancellationToken cancel)
+    {
+        if (!long.TryParse(context.Request.Headers[BaseHeader].ToString(), NumberStyles.None, CultureInfo.InvariantCulture, out var seen)
+            || await store.Revision(id, seen, cancel) is not { } before)
+        {
+            return null;
+        }
+        return edit(head with { Home = before.Home }).Done is var (mine, _) ? Clash.Between(before.Home, mine, head.Home) : null;
     }
 
     private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(long id, ChangeRequest request, JobStore store, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel) => CommitHome(id, request.SetUp, store, context, match, tab, head =>
@@ -79,7 +98,7 @@ internal static class HeadRoutes
                 context.Response.Headers.ETag = ETag(done.Head.Job.Version);
                 return TypedResults.Ok(JobState.Of(done.Head, Shown(done.Head, setUp)));
             case HeadMove.Stale stale:
-                return Stale(stale.Head, setUp);
+                return Stale(stale.Head, setUp, null);
             case HeadMove.OtherTab other:
                 return Problems.Of(StatusCodes.Status409Conflict, "other-tab", "The last change was made in another tab.", $"It was: {other.Head.Revision.Label}. Undo it all the same?", more: Head(other.Head, setUp));
             case HeadMove.Nothing nothing:
@@ -89,8 +108,12 @@ internal static class HeadRoutes
         }
     }
 
-    private static ProblemHttpResult Stale(JobHead head, string? setUp) => Problems.Of(
-        StatusCodes.Status412PreconditionFailed, "stale", "The job was changed elsewhere since this page read it.", $"The last change there: {head.Revision.Label}.", more: Head(head, setUp));
+    private static ProblemHttpResult Stale(JobHead head, string? setUp, IReadOnlyList<Clash>? clashes)
+    {
+        var more = Head(head, setUp);
+        more["clashes"] = clashes;
+        return Problems.Of(StatusCodes.Status412PreconditionFailed, "stale", "The job was changed elsewhere since this page read it.", $"The last change there: {head.Revision.Label}.", more: more);
+    }
 
     /// <summary>The head as it is now, so that the page can go on from it.</summary>
     private static Dictionary<string, object?> Head(JobHead head, string? setUp) => new() { ["head"] = JobState.Of(head, Shown(head, setUp)) };

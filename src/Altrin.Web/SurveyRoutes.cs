@@ -149,7 +149,7 @@ internal static class SurveyRoutes
             var read = SurveyTables.Read(request.Table, request.Text, head.Home, here);
             return read.Value is { } home ? ((home, $"A table of {$"{request.Table}".ToLowerInvariant()} is read"), null)
                 : (null, Problems.Of(StatusCodes.Status422UnprocessableEntity, "bad-table", "The table cannot be read.", $"{read.Errors.Count} {(read.Errors.Count == 1 ? "thing is" : "things are")} wrong with it; nothing was taken.", read.Errors));
-        }, cancel);
+        }, cancel, narrow: false);
     }
 
     private static ProblemHttpResult? TooLong(string text) => text.Length > LongestText ? Problems.Field("/text", $"{text.Length} characters", $"At most {LongestText} characters are read.") : null;

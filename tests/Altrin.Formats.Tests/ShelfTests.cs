@@ -96,20 +96,20 @@ public sealed class ShelfTests
         var changes = new List<Core.Changes.Change> { new Core.Changes.SetMode("it", mode) };
         if (entry is not null)
         {
-            changes.Add(new Core.Changes.Patch(at == "street" ? PortRef.AtStreet : new("gw", "lan1"), new("it", entry.Id), Medium.Cat6a, 5));
+            changes.Add(new Core.Changes.Patch(at == "street" ? PortRef.AtStreet : new("gw", "lan1"), new("it", entry.Id), new(Medium.Cat6a, 5, null, null)));
         }
         // Every socket that is left takes a device: more sockets are what some kinds are for.
-        changes.AddRange(rest.SkipLast(1).Take(8).SelectMany((p, i) => new Core.Changes.Change[] { new Core.Changes.SetDeviceAddress($"far{i + 1}", new Automatic()), new Core.Changes.Patch(new("it", p.Id), PortRef.OfDevice($"far{i + 1}"), Medium.Cat6a, 5) }));
+        changes.AddRange(rest.SkipLast(1).Take(8).SelectMany((p, i) => new Core.Changes.Change[] { new Core.Changes.SetDeviceAddress($"far{i + 1}", new Automatic()), new Core.Changes.Patch(new("it", p.Id), PortRef.OfDevice($"far{i + 1}"), new(Medium.Cat6a, 5, null, null)) }));
         if (rest.Count > 0)
         {
             // One that lives on power from the cable shows who gives any.
-            changes.AddRange([new Core.Changes.SetMode("fed", ModeKind.AccessPoint), new Core.Changes.Patch(new("it", rest[^1].Id), new("fed", "wan"), Medium.Cat6a, 5)]);
+            changes.AddRange([new Core.Changes.SetMode("fed", ModeKind.AccessPoint), new Core.Changes.Patch(new("it", rest[^1].Id), new("fed", "wan"), new(Medium.Cat6a, 5, null, null))]);
         }
         foreach (var radio in profile.Radios)
         {
-            changes.Add(new Core.Changes.SetRadio("it", new(radio.Id, true, "home", WifiSecurity.Wpa2, "key")));
+            changes.Add(new Core.Changes.SetRadio("it", radio.Id, Home.All(new RadioSetting(radio.Id, true, "home", WifiSecurity.Wpa2, "key"))));
         }
-        changes.Add(new Core.Changes.SetPointGuest("it", new("guests", WifiSecurity.Wpa2, "guest-key")));
+        changes.Add(new Core.Changes.SetPointGuest("it", Home.All(new GuestName("guests", WifiSecurity.Wpa2, "guest-key"))));
         changes.Add(new Core.Changes.SetDeviceAddress("air", new Automatic()));
         changes.Add(new Core.Changes.JoinWifi("air", new("it", "home", "key")));
         foreach (var change in changes)

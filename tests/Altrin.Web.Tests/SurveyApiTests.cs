@@ -63,7 +63,7 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
         var compared = await Send(HttpMethod.Get, $"{job}/compare?before={revision}&beforeSetUp=found&after={revision}&afterSetUp=planned");
         Assert.Empty(compared.Body!["changes"]!.AsArray());
         Problem(HttpStatusCode.UnprocessableEntity, "refused-correction", await Send(HttpMethod.Post, $"{job}/corrections", """{"setUp":"found","corrections":[{"kind":"remove","id":"nobody"}]}""", 4));
-        Problem(HttpStatusCode.BadRequest, "malformed", await Send(HttpMethod.Post, $"{job}/corrections", """{"setUp":"found","corrections":[{"kind":"setBox","box":"hall-gateway","name":"A","hardware":null,"wanHardware":null,"holds":[],"label":{"address":"192.168.8.1/255.255.255.255.0"}}]}""", 4));
+        Problem(HttpStatusCode.BadRequest, "malformed", await Send(HttpMethod.Post, $"{job}/corrections", """{"setUp":"found","corrections":[{"kind":"setLabel","box":"hall-gateway","label":{"address":"192.168.8.1/255.255.255.255.0"}}]}""", 4));
         var undone = await Send(HttpMethod.Post, $"{job}/undo?setUp=found", "", 4);
         Assert.Equal(["found"], undone.Body!["setUps"]!.AsArray().Select(s => (string)s!));
     }

@@ -9,47 +9,62 @@ public static class ChangeGenerator
 {
     public static Change Make(Random dice, Design design)
     {
-        return dice.Next(36) switch
+        return dice.Next(39) switch
         {
             0 => new SetMode(Box(), (ModeKind)dice.Next(7)),
             1 => new SetLanAddress(Box(), Own()),
             2 => new SetPageAddress(Box(), Host()),
             3 => new SetWan(Box(), Host()),
-            4 => new SetRadio(Box(), new("r5", Coin(), Coin() ? "home" : "other", (WifiSecurity)dice.Next(6), Coin() ? "key" : null)),
-            5 => new SwitchAddressServer(Box(), Coin()),
-            6 => new MovePool(Box(), AddressRange.Between(Address(), Address())),
-            7 => new SetServerGateway(Box(), Coin() ? null : Address()),
-            8 => new Reserve(Box(), Of(design.Site.Devices).Hardware!.Value, Address()),
-            9 => new AddForward(Box(), new((Protocol)dice.Next(2), dice.Next(7999, 8012), Address(), dice.Next(7999, 8012))),
-            10 => new SetDeviceAddress(Device(), Host()),
-            11 => new JoinWifi(Device(), dice.Next(4) == 0 ? null : new(Box(), Coin() ? "home" : "other", "key")),
-            12 => new Patch(End(), End(), Medium.Cat6, null),
-            14 => new SetCable(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none", (Medium)dice.Next(8), Coin() ? null : dice.Next(-1, 120)) { Pairs = Coin() ? 2 : null, Run = Coin() && design.Site.Runs.Count > 0 ? Of(design.Site.Runs).Id : null },
-            15 => new PutAway(Coin() ? Box() : Device()),
-            16 => new SetServerNames(Box(), Coin() ? [] : [Address()]),
-            17 => new AcceptFinding(Coin() ? "loop(a,b)" : "no-internet(x)", Coin(), Coin() ? "it may" : " ", "A. Name"),
-            19 => new SetGuest(Box(), dice.Next(3) == 0 ? null : new("guests", (WifiSecurity)dice.Next(6), Coin() ? "key" : null, Home.Own(Coin() ? "192.168.30.1/24" : "192.168.8.1/24"), Home.Range(Coin() ? "192.168.30.20-192.168.30.99" : "192.168.8.20-192.168.8.99"))),
-            20 => new SetTranslation(Box(), Coin()),
-            21 => new SetDmz(Box(), Coin() ? null : Address()),
-            22 => new SetPortRequests(Box(), Coin()),
-            23 => new AddRoute(Box(), new(Subnet.Containing(Address(), dice.Next(0, 33)), Address())),
-            24 => new SetLeaseTime(Box(), Coin() ? null : dice.Next(0, 600_000)),
-            25 => new SetPointGuest(Box(), Coin() ? null : new("visitors", (WifiSecurity)dice.Next(6), Coin() ? "key" : null)),
-            26 => new SetServerNames(Box(), Coin() ? [] : [Address()]) { LeftOut = Coin() },
-            27 => new SetServerGateway(Box(), Coin() ? null : Address()) { LeftOut = Coin() },
+            4 or 5 or 6 => new SetRadio(Box(), "r5", Some<RadioSetting>(new("r5", Coin(), Coin() ? "home" : "other", (WifiSecurity)dice.Next(6), Coin() ? "key" : null)
+            {
+                Channel = Coin() ? 36 + (4 * dice.Next(-1, 4)) : null,
+                WidthMhz = Coin() ? 40 : null,
+                Hidden = Coin(),
+                ProtectsFrames = Coin() ? (FrameProtection)dice.Next(3) : null,
+                WdsPeers = Coin() ? [] : [Box()],
+            })),
+            7 => new SwitchAddressServer(Box(), Coin()),
+            8 => Coin() ? MovePool.To(Box(), AddressRange.Between(Address(), Address())) : new MovePool(Box()) { First = Coin() ? Address() : null, Last = Coin() ? Address() : null },
+            9 => new SetServerGateway(Box(), Coin() ? null : Address(), Coin()),
+            10 => new Reserve(Box(), Of(design.Site.Devices).Hardware!.Value, Address()),
+            11 => new AddForward(Box(), new((Protocol)dice.Next(2), dice.Next(7999, 8012), Address(), dice.Next(7999, 8012))),
+            12 => new SetDeviceAddress(Device(), Host()),
+            13 => new JoinWifi(Device(), dice.Next(4) == 0 ? null : new(Box(), Coin() ? "home" : "other", "key")),
+            14 => new Patch(End(), End(), Known()) { Id = dice.Next(3) switch { 0 => $"cable-{dice.Next(9)}", 1 when design.SetUp.Cables.Count > 0 => Of(design.SetUp.Cables).Id, _ => null } },
+            15 => new SetCable(Cable(), Some(Known())),
+            16 => new PutAway(Coin() ? Box() : Device()),
+            17 => new SetServerNames(Box(), Coin() ? [] : [Address(), Address()], Coin()),
+            18 => new AcceptFinding(Coin() ? "loop(a,b)" : "no-internet(x)", Coin(), Coin() ? "it may" : " ", "A. Name"),
+            19 => new TakeBackAcceptance("loop(a,b)"),
+            20 => new SetGuest(Box(), Some<GuestNetwork>(new("guests", (WifiSecurity)dice.Next(6), Coin() ? "key" : null, Home.Own(Coin() ? "192.168.30.1/24" : "192.168.8.1/24"), Home.Range(Coin() ? "192.168.30.20-192.168.30.99" : "192.168.8.20-192.168.8.99")) { Vlan = Coin() ? dice.Next(1, 40) : null })),
+            21 => Coin() ? new RemoveGuest(Box()) : new RemovePointGuest(Box()),
+            22 => new SetTranslation(Box(), Coin()),
+            23 => new SetDmz(Box(), Coin() ? null : Address()),
+            24 => new SetPortRequests(Box(), Coin()),
+            25 => new AddRoute(Box(), new(Subnet.Containing(Address(), dice.Next(0, 33)), Address())),
+            26 => new SetLeaseTime(Box(), Coin() ? null : dice.Next(0, 600_000)),
+            27 => new SetPointGuest(Box(), Some<GuestName>(new("visitors", (WifiSecurity)dice.Next(6), Coin() ? "key" : null) { Vlan = Coin() ? dice.Next(1, 40) : null })),
             28 => new SetServerDomain(Box(), Coin() ? null : Coin() ? "home.arpa" : "not a domain"),
-            29 => new SetUplink(Box(), dice.Next(4) == 0 ? null : new(Coin() ? "r5" : "none", Box(), Coin() ? "home" : "other", (WifiSecurity)dice.Next(6), Coin() ? "key" : null, (UplinkFrames)dice.Next(3)) { Locked = Coin(), Channel = Coin() ? 36 : null }),
-            30 => new SetSatellite(Box(), Box(), Coin() ? Box() : null),
-            31 => new SetPassing(Box(), Coin() ? null : new((PassKind)dice.Next(3), Coin() ? "lan1" : null, Coin() ? Of(design.Site.Devices).Hardware : null)),
-            32 => new SetLine(Box(), new(Coin(), Coin() ? dice.Next(0, 5000) : null, Coin() ? Of(design.Site.Devices).Hardware : null)),
-            33 => new SetVlans(Box(), Coin() ? [] : [new("lan1", Coin() ? 1 : 20, Coin() ? [] : [30])]),
-            34 => new StandIn(Box(), Coin() ? null : design.Site.Places.Count > 0 ? Of(design.Site.Places).Id : "nowhere"),
-            35 => new SetPagePassword(Box(), Coin() ? null : "page"),
-            18 => new TakeBackAcceptance("loop(a,b)"),
-            13 => new RemoveReservation(Box(), Of(design.Site.Devices).Hardware!.Value),
-            _ => new Unpatch(design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none"),
+            29 => new SetUplink(Box(), Some<Uplink>(new(Coin() ? "r5" : "none", Box(), Coin() ? "home" : "other", (WifiSecurity)dice.Next(6), Coin() ? "key" : null, (UplinkFrames)dice.Next(3)) { Locked = Coin(), Channel = Coin() ? 36 : null, WidthMhz = Coin() ? 20 : null })),
+            30 => new RemoveUplink(Box()),
+            31 => new SetSatellite(Box(), Some<SatelliteMode>(new(Box(), Coin() ? Box() : null))),
+            32 => new SetPassing(Box(), Coin() ? null : new((PassKind)dice.Next(3), Coin() ? "lan1" : null, Coin() ? Of(design.Site.Devices).Hardware : null)),
+            33 => new SetLine(Box(), Some<LineSetting>(new(Coin(), Coin() ? dice.Next(0, 5000) : null, Coin() ? Of(design.Site.Devices).Hardware : null))),
+            34 => new SetPortVlans(Box(), "lan1", Coin() ? 1 : 20, Coin() ? [] : [30, 25]),
+            35 => new StandIn(Box(), Coin() ? null : design.Site.Places.Count > 0 ? Of(design.Site.Places).Id : "nowhere"),
+            36 => new SetPagePassword(Box(), Coin() ? null : "page"),
+            37 => Coin() ? design.SetUp.Boxes.FirstOrDefault(b => b.Mode is RouterMode { Server.Reservations.Count: > 0 }) is { Mode: RouterMode keeping } keeper ? new RemoveReservation(keeper.Box, keeping.Server.Reservations[0].Hardware) : new RemoveReservation(Box(), Of(design.Site.Devices).Hardware!.Value)
+                : design.Mode(Box()) is RouterMode { Routes.Count: > 0 } routing ? new RemoveRoute(Box(), routing.Routes[0].To)
+                : design.SetUp.Boxes.FirstOrDefault(b => b.Mode is RouterMode { Forwards.Count: > 0 }) is { Mode: RouterMode forwarding } there ? new RemoveForward(there.Box, forwarding.Forwards[0].Protocol, forwarding.Forwards[0].OutsidePort)
+                : new RemoveForward(Box(), Protocol.Tcp, 8000),
+            _ => new Unpatch(Cable()),
         };
 
+        Partial<T> Some<T>(T value)
+            where T : class =>
+            dice.Next(3) == 0 ? Partial<T>.All(value) : Partial<T>.Of(Partial<T>.All(value).Given.Where(_ => dice.Next(3) == 0).Select(m => KeyValuePair.Create(m, typeof(T).GetProperty(m)!.GetValue(value))));
+        CableFacts Known() => new((Medium)dice.Next(8), Coin() ? null : dice.Next(-1, 120), Coin() ? dice.Next(1, 5) : null, Coin() && design.Site.Runs.Count > 0 ? Of(design.Site.Runs).Id : null);
+        string Cable() => design.SetUp.Cables.Count > 0 ? Of(design.SetUp.Cables).Id : "none";
         T Of<T>(IReadOnlyList<T> list) => list[dice.Next(list.Count)];
         bool Coin() => dice.Next(2) == 0;
         string Box() => Of(design.Site.Boxes).Id;

@@ -1,4 +1,5 @@
 using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 
 namespace Altrin.Testing;
@@ -162,13 +163,17 @@ public sealed class Home
     /// <summary>Every need for a port is asked for by the device itself.</summary>
     public Home AsksItself() => Needs(n => n is ReachFromOutside reach ? reach with { AsksItself = true } : n);
 
-    public Home Cable(string a, string b) => Do(() => _cables.Add(new($"{a}-{b}".Replace('/', '-'), PortRef.Read(a), PortRef.Read(b), Core.Sites.Medium.Cat6, null)));
+    /// <summary>An edit that gives every member of a value.</summary>
+    public static Partial<T> All<T>(T value)
+        where T : class => Partial<T>.All(value);
+
+    public Home Cable(string a, string b) => Do(() => _cables.Add(new($"{a}-{b}".Replace('/', '-'), PortRef.Read(a), PortRef.Read(b), new(Core.Sites.Medium.Cat6, null, null, null))));
 
     /// <summary>What carries a cable.</summary>
     public Home Medium(string cable, Medium medium) => Do(() =>
     {
         var at = _cables.FindIndex(c => c.Id == cable);
-        _cables[at] = _cables[at] with { Medium = medium };
+        _cables[at] = _cables[at] with { Known = _cables[at].Known with { Medium = medium } };
     });
 
     /// <summary>A device on a cable; an address makes it fixed, with the gateway of its .1 unless told.</summary>
@@ -192,7 +197,7 @@ public sealed class Home
         return Do(() => _deviceSettings.Add(new(id, new Automatic(), null)));
     }
 
-    public Home Reach(string device, int port) => Do(() => _needs.Add(new ReachFromOutside($"reach-{device}", device, Protocol.Tcp, port)));
+    public Home Reach(string device, int port) => Do(() => _needs.Add(new ReachFromOutside($"reach-{device}", device, Protocol.Tcp, port, false)));
 
     public Home Found(string device) => Do(() => _needs.Add(new FoundByOthers($"found-{device}", device)));
 

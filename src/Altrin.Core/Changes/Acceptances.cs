@@ -21,6 +21,12 @@ public sealed record AcceptFinding(string Finding, bool Severe, string Reason, s
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{By.Trim()} accepts {AcceptanceWords.Of(design, Finding)}";
 
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => AcceptanceWords.Subjects(Finding);
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Acceptance, Finding)];
+
     private static string? WrongText(string what, string text, int longest) =>
         string.IsNullOrWhiteSpace(text) ? $"A {what} is needed." : text.Trim().Length > longest ? $"A {what} has at most {longest} characters." : null;
 }
@@ -35,6 +41,12 @@ public sealed record TakeBackAcceptance(string Finding) : Change
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{char.ToUpperInvariant(AcceptanceWords.Of(design, Finding)[0])}{AcceptanceWords.Of(design, Finding)[1..]} is no longer accepted";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => AcceptanceWords.Subjects(Finding);
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Acceptance, Finding)];
 }
 
 /// <summary>Words for a finding of which only the identity is known.</summary>
@@ -48,8 +60,13 @@ internal static class AcceptanceWords
         {
             return "a finding";
         }
-        var subjects = identity[(open + 1)..].TrimEnd(')').Split(',', StringSplitOptions.RemoveEmptyEntries).Select(design.NameOf).ToList();
+        var subjects = Subjects(identity).Select(design.NameOf).ToList();
         var code = identity[..open].Replace('-', ' ');
         return subjects.Count == 0 ? code : $"{code} at {string.Join(", ", subjects)}";
     }
+
+    /// <summary>Ids that an identity names.</summary>
+    public static IReadOnlyList<string> Subjects(string identity) => identity.IndexOf('(', StringComparison.Ordinal) is var open and > 0
+        ? identity[(open + 1)..].TrimEnd(')').Split(',', StringSplitOptions.RemoveEmptyEntries)
+        : [];
 }

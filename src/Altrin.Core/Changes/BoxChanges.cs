@@ -26,6 +26,14 @@ public sealed record SetMode(string Box, ModeKind Mode) : Change
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} becomes {ModeWords.WithArticle(Mode)}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => design.Mode(Box) is { } old
+        ? [new(Setting.Mode, Box), .. ModeSettings.Of(old.Kind).Union(ModeSettings.Of(Mode)).Select(s => new Touch(s, Box))]
+        : [new(Setting.InUse, Box)];
 }
 
 /// <summary>Leaves a box or device out of the set-up: its cables are pulled, its settings are gone. It stays in the survey.</summary>
@@ -43,6 +51,12 @@ public sealed record PutAway(string Id) : Change
 
     /// <inheritdoc/>
     public override string Describe(Design design) => design.Box(Id) is null ? $"{design.NameOf(Id)} is left out" : $"{design.NameOf(Id)} goes on the shelf";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Id];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.InUse, Id), .. design.SetUp.Cables.Where(c => c.Ends(Id)).Select(c => new Touch(Setting.Plugged, c.Id))];
 }
 
 /// <summary>Gives a router another own address on its LAN side. Pool and reservations move with it, as boxes do (common practice).</summary>
@@ -54,6 +68,12 @@ public sealed record SetLanAddress(string Box, InterfaceAddress Address) : Chang
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} gets {Address}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.LanAddress, Box), new(Setting.PoolFirst, Box), new(Setting.PoolLast, Box), new(Setting.Reservation, Box)];
 }
 
 /// <summary>Sets how the page of an access point or a managed switch comes by its address. A bridging gateway's page is fixed or not there.</summary>
@@ -75,6 +95,12 @@ public sealed record SetPageAddress(string Box, HostAddress Address) : Change
     public override string Describe(Design design) => design.Mode(Box) is BridgeMode && Address is Automatic
         ? $"{design.NameOf(Box)} has no page of its own"
         : $"{design.NameOf(Box)} {AddressWords.Gets(Address)}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.PageAddress, Box)];
 }
 
 /// <summary>Sets how a router's WAN side comes by its address.</summary>
@@ -86,51 +112,10 @@ public sealed record SetWan(string Box, HostAddress Address) : Change
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"The WAN side of {design.NameOf(Box)} {AddressWords.Gets(Address)}";
-}
-
-/// <summary>Sets one radio of a box.</summary>
-public sealed record SetRadio(string Box, RadioSetting Setting) : Change
-{
-    /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<BoxMode>(design, Box, "radio", mode =>
-    {
-        if (mode.Radios.All(r => r.Radio != Setting.Radio))
-        {
-            return Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no radio '{Ipv4Address.Shown(Setting.Radio)}' in its present mode.");
-        }
-        var band = design.Box(Box)!.Profile.Radios.FirstOrDefault(r => r.Id == Setting.Radio)?.Band ?? default;
-        if ((PageChecks.WrongNetworkName(Setting.Name) ?? PageChecks.WrongKeyReference(Setting.Key) ?? PageChecks.WrongChannel(band, Setting.Channel, Setting.WidthMhz)) is { } wrong)
-        {
-            return Parsed<BoxMode>.Fail(wrong);
-        }
-        var checkedSetting = Setting.Security == WifiSecurity.Open ? Setting with { Key = null } : Setting;
-        RadioSetting[] radios = [.. mode.Radios.Select(r => r.Radio == Setting.Radio ? checkedSetting : r)];
-        return mode switch
-        {
-            RouterMode router => router with { Wifi = radios },
-            AccessPointMode point => point with { Wifi = radios },
-            RepeaterMode repeater => repeater with { Wifi = radios },
-            _ => mode,
-        };
-    });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => Setting.On
-        ? $"{design.NameOf(Box)} sends \"{Setting.Name}\""
-        : $"A radio of {design.NameOf(Box)} goes off";
-}
-
-/// <summary>Gives a router a network for guests, changes it, or takes it away.</summary>
-public sealed record SetGuest(string Box, GuestNetwork? Guest) : Change
-{
-    /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "guest network", router =>
-        Edit.Unless<BoxMode>(
-            Guest is { } guest ? PageChecks.WrongGuest(guest, router.Lan) : null,
-            router with { Guest = Guest is { Security: WifiSecurity.Open } ? Guest with { Key = null } : Guest }));
+    public override IReadOnlyList<string> Subjects() => [Box];
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => Guest is null
-        ? $"{design.NameOf(Box)} has no guest network"
-        : $"{design.NameOf(Box)} sends \"{Guest.Name}\" for guests, {Guest.Lan.Subnet}";
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Wan, Box)];
 }

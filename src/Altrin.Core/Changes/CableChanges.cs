@@ -4,54 +4,49 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Changes;
 
-/// <summary>Plugs a cable into two empty ports. Its id is made of its ends, so that the same cable keeps its id.</summary>
-public sealed record Patch(PortRef A, PortRef B, Medium Medium, double? LengthMetres) : Change
+/// <summary>Plugs a cable into two empty ports.</summary>
+/// <param name="A">One port.</param>
+/// <param name="B">The other.</param>
+/// <param name="Known">What is known of the cable.</param>
+public sealed record Patch(PortRef A, PortRef B, CableFacts Known) : Change
 {
-    /// <summary>The longest link that is taken, in metres; whether it works is judged elsewhere.</summary>
-    public const double LongestMetres = 10_000;
-
-    /// <summary>How many pairs are connected, 2 or 4; null where not looked at.</summary>
-    public int? Pairs { get; init; }
-
-    /// <summary>The run in the walls that it goes through; null for none.</summary>
-    public string? Run { get; init; }
-
-    /// <summary>A cable as it is, plugged into other ports.</summary>
-    public static Patch Moved(Cable cable, PortRef a, PortRef b) => new(a, b, cable.Medium, cable.LengthMetres) { Pairs = cable.Pairs, Run = cable.Run };
+    /// <summary>The cable's id; null to have one made of its ends, so that the same cable has the same id again.</summary>
+    public string? Id { get; init; }
 
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design)
     {
         var wrong = WrongEnd(design, A) ?? WrongEnd(design, B)
+            ?? (design.SetUp.Cables.Count >= SetUp.MostCables ? $"At most {SetUp.MostCables:#,0} cables are kept." : null)
             ?? (A == B ? "A cable has two ends; both were the same port." : null)
-            ?? WrongLength(LengthMetres) ?? WrongPairs(Pairs) ?? WrongRun(design, null, Run);
-        if (wrong is not null)
-        {
-            return Parsed<SetUp>.Fail(wrong);
-        }
-        var id = IdOf(A, B);
-        for (var n = 2; design.SetUp.Cables.Any(c => c.Id == id); n++)
-        {
-            id = $"{IdOf(A, B)}-{n}";
-        }
-        return design.SetUp with { Cables = [.. design.SetUp.Cables, new(id, A, B, Medium, LengthMetres) { Pairs = Pairs, Run = Run }] };
+            ?? (Id is null ? null : Cables.WrongId(design, Id))
+            ?? Cables.Wrong(design, null, Known);
+        return Edit.Unless(wrong, design.SetUp with { Cables = [.. design.SetUp.Cables, new(IdIn(design), A, B, Known)] });
     }
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"Cable from {PortWords.Of(design, A)} to {PortWords.Of(design, B)}";
 
-    internal static string? WrongLength(double? metres) =>
-        metres is { } length && !(length > 0 && length <= LongestMetres) ? $"A length is more than 0 and at most {LongestMetres:0} metres." : null;
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [A.ToString(), B.ToString()];
 
-    internal static string? WrongPairs(int? pairs) => pairs is null or 2 or 4 ? null : "A lead has 2 or 4 pairs connected.";
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Plugged, IdIn(design))];
 
-    internal static string? WrongRun(Design design, string? cable, string? run) =>
-        run is null ? null
-        : design.Site.Runs.All(r => r.Id != run) ? $"There is no run '{Ipv4Address.Shown(run)}' in the walls."
-        : design.SetUp.Cables.FirstOrDefault(c => c.Run == run && c.Id != cable) is { } there ? $"That run is taken by the cable from {PortWords.Of(design, there.A)} to {PortWords.Of(design, there.B)}."
-        : null;
-
-    private static string IdOf(PortRef a, PortRef b) => string.Join('-', new[] { a, b }.Order().Select(e => e.ToString().Replace('/', '-')));
+    private string IdIn(Design design)
+    {
+        if (Id is { } given)
+        {
+            return given;
+        }
+        var stem = string.Join('-', new[] { A, B }.Order().Select(e => e.ToString().Replace('/', '-')));
+        var id = stem;
+        for (var n = 2; design.SetUp.Cables.Any(c => c.Id == id); n++)
+        {
+            id = $"{stem}-{n}";
+        }
+        return id;
+    }
 
     private static string? WrongEnd(Design design, PortRef end)
     {
@@ -65,24 +60,37 @@ public sealed record Patch(PortRef A, PortRef B, Medium Medium, double? LengthMe
     }
 }
 
-/// <summary>Says what a cable is made of and how long it is; it stays in its ports.</summary>
-public sealed record SetCable(string Cable, Medium Medium, double? LengthMetres) : Change
+/// <summary>Says something of a cable; it stays in its ports, and what is not said of it stays as it is.</summary>
+public sealed record SetCable(string Cable, Partial<CableFacts> Known) : Change
 {
-    /// <summary>How many pairs are connected, 2 or 4; null where not looked at.</summary>
-    public int? Pairs { get; init; }
-
-    /// <summary>The run in the walls that it goes through; null for none.</summary>
-    public string? Run { get; init; }
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => design.SetUp.Cables.FirstOrDefault(c => c.Id == Cable) is not { } there
+        ? Parsed<SetUp>.Fail($"There is no cable '{Ipv4Address.Shown(Cable)}'.")
+        : Edit.Unless(Cables.Wrong(design, Cable, Known.On(there.Known)), design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c.Id == Cable ? c with { Known = Known.On(there.Known) } : c)] });
 
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) =>
-        design.SetUp.Cables.All(c => c.Id != Cable) ? Parsed<SetUp>.Fail($"There is no cable '{Ipv4Address.Shown(Cable)}'.")
-        : Edit.Unless(Patch.WrongLength(LengthMetres) ?? Patch.WrongPairs(Pairs) ?? Patch.WrongRun(design, Cable, Run), design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c.Id == Cable ? c with { Medium = Medium, LengthMetres = LengthMetres, Pairs = Pairs, Run = Run } : c)] });
+    public override string Describe(Design design)
+    {
+        if (design.SetUp.Cables.FirstOrDefault(c => c.Id == Cable) is not { } cable)
+        {
+            return "A cable is described";
+        }
+        var known = Known.On(cable.Known);
+        string?[] said =
+        [
+            Known.Gives(nameof(CableFacts.Medium)) ? MediumWords.Of(known.Medium) : null,
+            Known.Gives(nameof(CableFacts.LengthMetres)) ? known.LengthMetres is { } length ? $"{length.ToString(CultureInfo.InvariantCulture)} m" : "not measured" : null,
+            Known.Gives(nameof(CableFacts.Pairs)) ? known.Pairs is { } pairs ? $"{pairs} pairs" : "its pairs not looked at" : null,
+            Known.Gives(nameof(CableFacts.Run)) ? known.Run is null ? "in no wall" : "in a wall" : null,
+        ];
+        return $"Cable from {PortWords.Of(design, cable.A)} to {PortWords.Of(design, cable.B)} is {string.Join(", ", said.OfType<string>())}";
+    }
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => design.SetUp.Cables.FirstOrDefault(c => c.Id == Cable) is { } cable
-        ? $"Cable from {PortWords.Of(design, cable.A)} to {PortWords.Of(design, cable.B)} is {MediumWords.Of(Medium)}{(LengthMetres is { } length ? $", {length.ToString(CultureInfo.InvariantCulture)} m" : "")}"
-        : "A cable is described";
+    public override IReadOnlyList<string> Subjects() => [Cable];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [.. Known.Given.Select(m => new Touch(Setting.Cable, Cable, m))];
 }
 
 /// <summary>Pulls a cable out of both its ports.</summary>
@@ -97,6 +105,34 @@ public sealed record Unpatch(string Cable) : Change
     public override string Describe(Design design) => design.SetUp.Cables.FirstOrDefault(c => c.Id == Cable) is { } cable
         ? $"Pull the cable from {PortWords.Of(design, cable.A)} to {PortWords.Of(design, cable.B)}"
         : "Pull a cable";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Cable];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Plugged, Cable)];
+}
+
+/// <summary>What is checked of a cable before it is taken.</summary>
+internal static class Cables
+{
+    /// <summary>Why nothing like this is known of a cable; null where it may be.</summary>
+    /// <param name="design">The design.</param>
+    /// <param name="cable">The cable; null for one that is not plugged in yet.</param>
+    /// <param name="known">What is said of it.</param>
+    public static string? Wrong(Design design, string? cable, CableFacts known) =>
+        CableFacts.WrongLength(known.LengthMetres) is { } wrong ? wrong
+        : known.Pairs is not (null or 2 or 4) ? "A lead has 2 or 4 pairs connected."
+        : known.Run is not { } run ? null
+        : design.Site.Runs.All(r => r.Id != run) ? $"There is no run '{Ipv4Address.Shown(run)}' in the walls."
+        : design.SetUp.Cables.FirstOrDefault(c => c.Run == run && c.Id != cable) is { } there ? $"That run is taken by the cable from {PortWords.Of(design, there.A)} to {PortWords.Of(design, there.B)}."
+        : null;
+
+    /// <summary>Why no new cable has this id; null where one can.</summary>
+    public static string? WrongId(Design design, string id) =>
+        !Cable.IsId(id) ? $"'{Ipv4Address.Shown(id)}' is no id of a cable: 1 to {Cable.LongestId} small letters, digits and hyphens."
+        : design.SetUp.Cables.Any(c => c.Id == id) ? $"There is a cable '{Ipv4Address.Shown(id)}' already."
+        : null;
 }
 
 /// <summary>Words for a port.</summary>

@@ -15,10 +15,13 @@ namespace Altrin.Core.Changes;
 [JsonDerivedType(typeof(SetWan), "setWan")]
 [JsonDerivedType(typeof(SetRadio), "setRadio")]
 [JsonDerivedType(typeof(SetGuest), "setGuest")]
+[JsonDerivedType(typeof(RemoveGuest), "removeGuest")]
 [JsonDerivedType(typeof(SetPointGuest), "setPointGuest")]
+[JsonDerivedType(typeof(RemovePointGuest), "removePointGuest")]
 [JsonDerivedType(typeof(SetUplink), "setUplink")]
+[JsonDerivedType(typeof(RemoveUplink), "removeUplink")]
 [JsonDerivedType(typeof(SetSatellite), "setSatellite")]
-[JsonDerivedType(typeof(SetVlans), "setVlans")]
+[JsonDerivedType(typeof(SetPortVlans), "setPortVlans")]
 [JsonDerivedType(typeof(SetPassing), "setPassing")]
 [JsonDerivedType(typeof(SetLine), "setLine")]
 [JsonDerivedType(typeof(SetTranslation), "setTranslation")]
@@ -53,6 +56,15 @@ public abstract record Change
 
     /// <summary>The act as an installer would say it, such as "Loft router becomes an access point".</summary>
     public abstract string Describe(Design design);
+
+    /// <summary>Ids of the boxes, devices and cables, and names of the ports, that it is about.</summary>
+    public abstract IReadOnlyList<string> Subjects();
+
+    /// <summary>
+    /// Every setting that it may alter in a design, what follows from it by itself included; whatever is not covered by these stays as
+    /// it is, to the letter.
+    /// </summary>
+    public abstract IReadOnlyList<Touch> Touches(Design design);
 }
 
 /// <summary>Applies changes one after another.</summary>

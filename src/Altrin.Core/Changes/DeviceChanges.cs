@@ -12,6 +12,12 @@ public sealed record SetDeviceAddress(string Device, HostAddress Address) : Chan
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Device)} {AddressWords.Gets(Address)}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Device];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => Edit.DeviceTouches(design, Device, Setting.DeviceAddress);
 }
 
 /// <summary>Sets which Wi-Fi a device remembers and beside which box it stands; none to forget it.</summary>
@@ -29,4 +35,10 @@ public sealed record JoinWifi(string Device, WifiJoin? Wifi) : Change
     public override string Describe(Design design) => Wifi is null
         ? $"{design.NameOf(Device)} forgets its Wi-Fi"
         : $"{design.NameOf(Device)} joins \"{Wifi.Name}\" at {design.NameOf(Wifi.Box)}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Device];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => Edit.DeviceTouches(design, Device, Setting.DeviceWifi);
 }

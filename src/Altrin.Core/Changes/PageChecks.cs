@@ -94,6 +94,12 @@ public static class PageChecks
         : widthMhz is { } width && (width is not (20 or 40 or 80 or 160 or 320) || (band == RadioBand.Ghz2 && width > 40)) ? $"No channel of that band is {width} MHz wide."
         : null;
 
+    /// <summary>Why no radio knows these boxes as WDS peers; null where one may.</summary>
+    public static string? WrongPeers(Design design, IReadOnlyList<string> peers) =>
+        peers.FirstOrDefault(p => design.Box(p) is null) is { } stranger ? $"There is no box '{Ipv4Address.Shown(stranger)}'."
+        : peers.Distinct().Count() < peers.Count ? "A WDS peer is listed once."
+        : null;
+
     /// <summary>Why a box does not take this radio link; null where it does.</summary>
     public static string? WrongUplink(Box box, Uplink link) =>
         box.Profile.Radios.FirstOrDefault(r => r.Id == link.Radio) is not { } radio ? $"The {box.Name} has no radio '{Ipv4Address.Shown(link.Radio)}'."

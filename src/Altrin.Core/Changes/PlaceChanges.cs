@@ -9,10 +9,16 @@ public sealed record StandIn(string Box, string? Place) : Change
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) =>
         Place is not null && design.Site.Place(Place) is null ? Parsed<SetUp>.Fail($"There is no place '{Ipv4Address.Shown(Place)}'.")
-        : Edit.Setting(design, Box, s => s with { Place = Place });
+        : Edit.InUse(design, Box, s => s with { Place = Place });
 
     /// <inheritdoc/>
     public override string Describe(Design design) => Place is null ? $"Where {design.NameOf(Box)} stands is not noted" : $"{design.NameOf(Box)} stands in {design.NameOf(Place)}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.StandsIn, Box)];
 }
 
 /// <summary>Records which password the page of a box has now, by reference; none where it is not recorded.</summary>
@@ -20,8 +26,14 @@ public sealed record SetPagePassword(string Box, string? Password) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) =>
-        PageChecks.WrongKeyReference(Password) is { } wrong ? Parsed<SetUp>.Fail(wrong) : Edit.Setting(design, Box, s => s with { Password = Password });
+        PageChecks.WrongKeyReference(Password) is { } wrong ? Parsed<SetUp>.Fail(wrong) : Edit.InUse(design, Box, s => s with { Password = Password });
 
     /// <inheritdoc/>
     public override string Describe(Design design) => Password is null ? $"The password of {design.NameOf(Box)} is not recorded" : $"{design.NameOf(Box)} has another password";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.AdminPassword, Box)];
 }

@@ -11,6 +11,12 @@ public sealed record SetTranslation(string Box, bool On) : Change
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} {(On ? "translates" : "routes without translating")}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Nat, Box)];
 }
 
 /// <summary>Names the host that gets every connection from the WAN side which no forward claims; none for nobody.</summary>
@@ -22,6 +28,12 @@ public sealed record SetDmz(string Box, Ipv4Address? To) : Change
 
     /// <inheritdoc/>
     public override string Describe(Design design) => To is { } to ? $"{design.NameOf(Box)} sends what nobody claims to {to}" : $"{design.NameOf(Box)} has no DMZ host";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Dmz, Box)];
 }
 
 /// <summary>Lets devices ask a router to open ports, or not.</summary>
@@ -32,22 +44,31 @@ public sealed record SetPortRequests(string Box, bool On) : Change
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} {(On ? "opens ports that devices ask for" : "opens no port on request")}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.PortRequests, Box)];
 }
 
 /// <summary>Tells a router a way beyond its own subnets; replaces an older way to the same place.</summary>
 public sealed record AddRoute(string Box, StaticRoute Route) : Change
 {
-    /// <summary>How many ways a router takes.</summary>
-    public const int Most = 32;
-
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "routes of its own", router =>
         Edit.Unless<BoxMode>(
-            PageChecks.WrongRoute(Route) ?? (router.Routes.Count >= Most ? $"At most {Most} routes are taken." : null),
+            PageChecks.WrongRoute(Route) ?? (router.Routes.Count(r => r.To != Route.To) >= RouterMode.MostRoutes ? $"At most {RouterMode.MostRoutes} routes are taken." : null),
             router with { Routes = [.. router.Routes.Where(r => r.To != Route.To), Route] }));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} sends {Route.To} by {Route.Via}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Route, Box, $"{Route.To}")];
 }
 
 /// <summary>Takes a way away.</summary>
@@ -61,17 +82,10 @@ public sealed record RemoveRoute(string Box, Subnet To) : Change
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} drops its route to {To}";
-}
-
-/// <summary>Gives an access point a further name for guests, changes it, or takes it away.</summary>
-public sealed record SetPointGuest(string Box, GuestName? Guest) : Change
-{
-    /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<AccessPointMode>(design, Box, "guest name", point =>
-        Edit.Unless<BoxMode>(
-            Guest is { } guest ? PageChecks.WrongNetworkName(guest.Name) ?? PageChecks.WrongKeyReference(guest.Key) ?? PageChecks.WrongGuestTag(guest.Vlan) : null,
-            point with { Guest = Guest is { Security: WifiSecurity.Open } ? Guest with { Key = null } : Guest }));
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => Guest is null ? $"{design.NameOf(Box)} sends no guest name" : $"{design.NameOf(Box)} sends \"{Guest.Name}\" for guests";
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Route, Box, $"{To}")];
 }

@@ -11,39 +11,78 @@ public sealed record SwitchAddressServer(string Box, bool On) : Change
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"Address server of {design.NameOf(Box)} {(On ? "on" : "off")}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.DhcpServer, Box)];
 }
 
-/// <summary>Moves the ends of a router's pool, both included.</summary>
-public sealed record MovePool(string Box, AddressRange Pool) : Change
+/// <summary>Moves one end of a router's pool, or both; both are included, and an end that is not given stays.</summary>
+public sealed record MovePool(string Box) : Change
 {
-    /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        Edit.Unless(PageChecks.WrongPool(Pool, router.Lan), router.Server with { Pool = Pool }));
+    /// <summary>The first address; null to leave it.</summary>
+    public Ipv4Address? First { get; init; }
+
+    /// <summary>The last address; null to leave it.</summary>
+    public Ipv4Address? Last { get; init; }
+
+    /// <summary>Moves both ends.</summary>
+    public static MovePool To(string box, AddressRange pool) => new(box) { First = pool.First, Last = pool.Last };
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"Pool of {design.NameOf(Box)} is {Pool}";
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
+    {
+        var (first, last) = (First ?? router.Server.Pool.First, Last ?? router.Server.Pool.Last);
+        return First is null && Last is null ? Parsed<AddressServer>.Fail("The first or the last address of the pool is expected, or both.")
+            : first > last ? Parsed<AddressServer>.Fail($"The pool would begin at {first}, behind its end {last}.")
+            : Edit.Unless(PageChecks.WrongPool(AddressRange.Between(first, last), router.Lan), router.Server with { Pool = AddressRange.Between(first, last) });
+    });
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => (First, Last) switch
+    {
+        ({ } first, { } last) => $"Pool of {design.NameOf(Box)} is {first}-{last}",
+        ({ } first, null) => $"Pool of {design.NameOf(Box)} begins at {first}",
+        (null, { } last) => $"Pool of {design.NameOf(Box)} ends at {last}",
+        _ => $"Pool of {design.NameOf(Box)} stays",
+    };
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) =>
+        [.. First is null ? (Touch[])[] : [new(Setting.PoolFirst, Box)], .. Last is null ? (Touch[])[] : [new(Setting.PoolLast, Box)]];
 }
 
 /// <summary>Sets the default gateway that a router's address server hands out; none for the router itself.</summary>
-public sealed record SetServerGateway(string Box, Ipv4Address? Gateway) : Change
+/// <param name="Box">Which router.</param>
+/// <param name="Gateway">What it hands out.</param>
+/// <param name="LeftOut">Whether it hands out no gateway at all; then <paramref name="Gateway"/> counts for nothing.</param>
+public sealed record SetServerGateway(string Box, Ipv4Address? Gateway, bool LeftOut) : Change
 {
-    /// <summary>Whether it hands out no gateway at all; then <see cref="Gateway"/> counts for nothing.</summary>
-    public bool LeftOut { get; init; }
-
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
         Edit.Unless(Gateway is { } gateway ? PageChecks.WrongHost(gateway) : null, router.Server with { Gateway = LeftOut ? null : Gateway, LeavesOutGateway = LeftOut }));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(LeftOut ? "no gateway" : $"{(Gateway is { } gateway ? gateway.ToString() : "itself")} as gateway")}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.HandedGateway, Box)];
 }
 
 /// <summary>Sets the name servers that a router's address server hands out; none for the router itself.</summary>
-public sealed record SetServerNames(string Box, IReadOnlyList<Ipv4Address> NameServers) : Change
+/// <param name="Box">Which router.</param>
+/// <param name="NameServers">What it hands out, in order.</param>
+/// <param name="LeftOut">Whether it hands out none at all; then <paramref name="NameServers"/> counts for nothing.</param>
+public sealed record SetServerNames(string Box, IReadOnlyList<Ipv4Address> NameServers, bool LeftOut) : Change
 {
-    /// <summary>Whether it hands out no name servers at all; then <see cref="NameServers"/> counts for nothing.</summary>
-    public bool LeftOut { get; init; }
-
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
         Edit.Unless(
@@ -52,6 +91,12 @@ public sealed record SetServerNames(string Box, IReadOnlyList<Ipv4Address> NameS
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(LeftOut ? "no name server" : $"{(NameServers.Count == 0 ? "itself" : string.Join(" and ", NameServers))} for names")}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.HandedDns, Box)];
 }
 
 /// <summary>Sets how long the leases of a router's address server last, in minutes; none where it was not read.</summary>
@@ -63,6 +108,12 @@ public sealed record SetLeaseTime(string Box, int? Minutes) : Change
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"Leases of {design.NameOf(Box)} last {(Minutes is { } minutes ? $"{minutes} minutes" : "as long as they do")}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.LeaseTime, Box)];
 }
 
 /// <summary>Sets the domain name that a router's address server hands out; none for no domain.</summary>
@@ -74,6 +125,12 @@ public sealed record SetServerDomain(string Box, string? Domain) : Change
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(Domain is null ? "no domain" : $"the domain {Domain}")}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.HandedDomain, Box)];
 }
 
 /// <summary>Keeps an address for one hardware address. Replaces an older reservation for the same hardware address.</summary>
@@ -83,10 +140,17 @@ public sealed record Reserve(string Box, HardwareAddress Hardware, Ipv4Address A
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
         !router.Lan.Subnet.IsHost(Address) ? Parsed<AddressServer>.Fail($"{Address} is not a host address of {router.Lan.Subnet}.")
         : router.Server.Reservations.Any(r => r.Address == Address && r.Hardware != Hardware) ? Parsed<AddressServer>.Fail($"{Address} is already reserved for another hardware address.")
+        : router.Server.Reservations.Count(r => r.Hardware != Hardware) >= AddressServer.MostReservations ? Parsed<AddressServer>.Fail($"At most {AddressServer.MostReservations} reservations are kept.")
         : router.Server with { Reservations = [.. router.Server.Reservations.Where(r => r.Hardware != Hardware), new(Hardware, Address)] });
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} reserves {Address} for {design.Site.Devices.FirstOrDefault(d => d.Hardware == Hardware)?.Name ?? design.Site.Boxes.FirstOrDefault(b => b.Hardware == Hardware || b.WanHardware == Hardware)?.Name ?? Hardware.ToString()}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Reservation, Box, $"{Hardware}")];
 }
 
 /// <summary>Takes a reservation away.</summary>
@@ -100,6 +164,12 @@ public sealed record RemoveReservation(string Box, HardwareAddress Hardware) : C
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} drops the reservation for {Hardware}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Reservation, Box, $"{Hardware}")];
 }
 
 /// <summary>Lets a port in from the WAN side.</summary>
@@ -110,11 +180,17 @@ public sealed record AddForward(string Box, PortForward Forward) : Change
         router.Forwards.Any(f => f.Protocol == Forward.Protocol && f.OutsidePort == Forward.OutsidePort)
             ? Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} already forwards port {Forward.OutsidePort}; a port is forwarded once.")
             : Edit.Unless<BoxMode>(
-                PageChecks.WrongTransportPort(Forward.OutsidePort) ?? PageChecks.WrongTransportPort(Forward.InsidePort) ?? PageChecks.WrongHost(Forward.To),
+                (router.Forwards.Count >= RouterMode.MostForwards ? $"At most {RouterMode.MostForwards} port forwardings are kept." : null) ?? PageChecks.WrongTransportPort(Forward.OutsidePort) ?? PageChecks.WrongTransportPort(Forward.InsidePort) ?? PageChecks.WrongHost(Forward.To),
                 router with { Forwards = [.. router.Forwards, Forward] }));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} forwards port {Forward.OutsidePort} to {Forward.To}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Forward, Box, Forward.Key)];
 }
 
 /// <summary>Takes a port forward away.</summary>
@@ -128,6 +204,12 @@ public sealed record RemoveForward(string Box, Protocol Protocol, int OutsidePor
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} no longer forwards port {OutsidePort}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Forward, Box, PortForward.KeyOf(Protocol, OutsidePort))];
 
     private bool Same(PortForward forward) => forward.Protocol == Protocol && forward.OutsidePort == OutsidePort;
 }

@@ -108,7 +108,7 @@ public sealed class Tracer
         {
             return outward;
         }
-        return Along(c => new Walk(_world, c) { Need = new(router, router, protocol, port) }.FromInternet(EntryOf(outward, wan), null));
+        return Along(c => new Walk(_world, c) { Need = new(router, router, protocol, port, false) }.FromInternet(EntryOf(outward, wan), null));
     }
 
     /// <summary>The packets of a connection from one host to another, out and back, in the best outcome.</summary>

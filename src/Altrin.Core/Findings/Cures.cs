@@ -151,7 +151,7 @@ internal static class Cures
     public static IReadOnlyList<Change>? MoveToLan(Evidence e, string box, Cable cable)
     {
         var here = cable.A.Owner == box ? cable.A : cable.B;
-        return e.FreeLanPort(box) is { } lan ? [new Unpatch(cable.Id), Patch.Moved(cable, cable.OtherEnd(here), lan)] : null;
+        return e.FreeLanPort(box) is { } lan ? [new Unpatch(cable.Id), new Patch(cable.OtherEnd(here), lan, cable.Known)] : null;
     }
 
     /// <summary>Forwards of a router that aim at one address, aimed at another.</summary>

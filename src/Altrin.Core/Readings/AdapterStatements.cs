@@ -130,7 +130,7 @@ internal static class AdapterStatements
     {
         var agrees = held.Any(h => h.NameServers.Order().SequenceEqual(read.NameServers.Order()));
         var strange = read.NameServers.Where(n => at.HolderOf(n) is null && SpecialBlock.UseOf(n) == AddressUse.Private).ToList();
-        var change = !agrees && read.Way == AddressWay.Leased && strange.Count == 0 && at.Ruler is { } ruler ? new SetServerNames(ruler, read.NameServers) : null;
+        var change = !agrees && read.Way == AddressWay.Leased && strange.Count == 0 && at.Ruler is { } ruler ? new SetServerNames(ruler, read.NameServers, false) : null;
         var offered = change?.ApplyTo(design).Ok == true ? change : null;
         return new("names", read.Line, $"It asks {string.Join(" and ", read.NameServers.Select(n => $"{n}{Whose(at, n)}"))} for names.", held.Count == 0 ? Agreement.Unknown : agrees ? Agreement.Agrees : Agreement.Disagrees)
         {
@@ -146,7 +146,7 @@ internal static class AdapterStatements
     /// <summary>The hardware address that a device or box printed of itself; null where a box has it on another side.</summary>
     private static Statement? Hardware(Design design, string owner, HardwareAddress hardware, int line)
     {
-        var (recorded, name, correction) = design.Device(owner) is { } device ? (device.Hardware, device.Name, (Correction)new SetDevice(device with { Hardware = hardware }))
+        var (recorded, name, correction) = design.Device(owner) is { } device ? (device.Hardware, device.Name, (Correction)new SetDevice(device.Id, Partial<Device>.With(d => d.Hardware, hardware)))
             : design.Box(owner) is { } box && (box.Hardware is null || HardwareKin.Of(box, hardware) is null) ? (box.Hardware, box.Name, Noted(box, hardware))
             : (null, "", null!);
         return correction is null ? null : new("hardware", line, $"Its hardware address is {hardware}.", recorded is null ? Agreement.Unknown : recorded == hardware ? Agreement.Agrees : Agreement.Disagrees)
@@ -158,5 +158,5 @@ internal static class AdapterStatements
     }
 
     /// <summary>A box with its hardware address noted.</summary>
-    internal static SetBox Noted(Box box, HardwareAddress hardware) => new(box.Id, box.Name, hardware, box.WanHardware, box.Holds, box.Label) { Place = box.Place };
+    internal static SetBox Noted(Box box, HardwareAddress hardware) => new(box.Id, Partial<BoxFacts>.With(b => b.Hardware, hardware));
 }

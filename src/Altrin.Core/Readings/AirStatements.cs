@@ -59,7 +59,7 @@ internal static class AirStatements
         {
             Recorded = place.Air is { } before ? $"Noted of {place.Name}: {Count(before.Networks.Count)}{(before.At is { } at ? $" on {at[..10]}" : "")}." : $"Nothing is noted of the air in {place.Name}.",
             Offer = $"In {place.Name} {Count(heard.Networks.Count)} {(heard.Networks.Count == 1 ? "is" : "are")} heard{(scan.Count > AirScan.MostNetworks ? ", the strongest of them all" : "")}",
-            Corrections = [new SetPlace(place with { Air = heard })],
+            Corrections = [new SetPlace(place.Id, Partial<Place>.With(p => p.Air, heard))],
         };
     }
 
@@ -92,7 +92,7 @@ internal static class AirStatements
         }
         // What guests get is set elsewhere, and what a main node sends is set there.
         var setting = air.Setting with { Name = seen.Name, Channel = offChannel ? seen.Channel : air.Setting.Channel, Security = offSecurity ? seen.Security!.Value : air.Setting.Security };
-        var change = air.Guest ? null : new SetRadio(air.Box, setting);
+        var change = air.Guest ? null : SetRadio.Between(air.Box, air.Setting, setting);
         var offered = change?.ApplyTo(design).Ok == true ? change : null;
         return new(id, seen.Line, said, Agreement.Disagrees)
         {

@@ -44,7 +44,7 @@ internal static class LinkStatements
             return new(id, read.Line, found, Agreement.Agrees) { Recorded = own < most ? $"The port can {most} Mb/s, this machine {own}." : $"Recorded: {most} Mb/s." };
         }
         // A lead with two pairs carries 100 Mb/s at most (common practice): what both ends can do, the lead does not.
-        var lead = rate == 100 && (read.OtherMostMbps ?? own) > 100 && cable is { Pairs: null or 4 } && cable.Medium is not (Medium.Fibre or Medium.Powerline or Medium.Coax) ? new SetCable(cable.Id, cable.Medium, cable.LengthMetres) { Pairs = 2, Run = cable.Run } : null;
+        var lead = rate == 100 && (read.OtherMostMbps ?? own) > 100 && cable is { Pairs: null or 4 } && cable.Medium is not (Medium.Fibre or Medium.Powerline or Medium.Coax) ? new SetCable(cable.Id, Partial<CableFacts>.With(c => c.Pairs, 2)) : null;
         return new(id, read.Line, found, Agreement.Disagrees)
         {
             Recorded = $"Recorded: {own} Mb/s.",

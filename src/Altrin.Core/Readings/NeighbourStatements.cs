@@ -1,3 +1,4 @@
+using Altrin.Core.Changes;
 using Altrin.Core.Facts;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
@@ -45,7 +46,7 @@ internal static class NeighbourStatements
     }
 
     /// <summary>Whom a correction is of.</summary>
-    private static string Target(Correction correction) => correction switch { SetBox box => box.Box, SetDevice device => device.Device.Id, AddDevice { Device.Hardware: { } hardware } => $"{hardware}", _ => "" };
+    private static string Target(Correction correction) => correction switch { SetBox box => box.Box, SetDevice device => device.Device, AddDevice { Device.Hardware: { } hardware } => $"{hardware}", _ => "" };
 
     private static Statement One(Site site, Standpoint? at, List<Neighbour> table, NeighbourRead near, Reading reading)
     {
@@ -79,7 +80,7 @@ internal static class NeighbourStatements
         if (holder is not null && site.Devices.FirstOrDefault(d => d.Id == holder) is { } user)
         {
             return user.Hardware is null
-                ? new(id, near.Line, $"{found}, the address of {user.Name}.", Agreement.Unknown) { Recorded = $"No hardware address of {user.Name} is recorded.", Offer = $"{user.Name} has the hardware address {hardware}", Corrections = [new SetDevice(user with { Hardware = hardware })] }
+                ? new(id, near.Line, $"{found}, the address of {user.Name}.", Agreement.Unknown) { Recorded = $"No hardware address of {user.Name} is recorded.", Offer = $"{user.Name} has the hardware address {hardware}", Corrections = [new SetDevice(user.Id, Partial<Device>.With(d => d.Hardware, hardware))] }
                 : new(id, near.Line, $"{found}, the address of {user.Name}.", Agreement.Disagrees) { Recorded = $"Recorded: {user.Hardware}.", Explanations = [new($"Something else has taken the address of {user.Name}.", [])] };
         }
         if (reading.Adapters.Any(a => a.Hardware == hardware))
@@ -89,7 +90,7 @@ internal static class NeighbourStatements
         var named = near.Name is null ? null : site.Devices.FirstOrDefault(d => d.Hardware is null && Slugs.Of(d.Name, _ => false, "x") == Slugs.Of(near.Name, _ => false, "x"));
         if (named is not null)
         {
-            return new(id, near.Line, $"{found}.", Agreement.Unknown) { Recorded = $"{named.Name} is recorded without a hardware address.", Offer = $"{named.Name} has the hardware address {hardware}", Corrections = [new SetDevice(named with { Hardware = hardware })] };
+            return new(id, near.Line, $"{found}.", Agreement.Unknown) { Recorded = $"{named.Name} is recorded without a hardware address.", Offer = $"{named.Name} has the hardware address {hardware}", Corrections = [new SetDevice(named.Id, Partial<Device>.With(d => d.Hardware, hardware))] };
         }
         var entry = DeviceLists.Entry(site, near);
         var called = Called(near);

@@ -1,4 +1,5 @@
 using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 
@@ -64,7 +65,7 @@ public sealed record OutsideView(Known Beyond, string Translations, string Inbou
         {
             Recorded = $"Recorded: {ServiceWords.Of(service)}.",
             Offer = carrier ? CarrierOffer : null,
-            Corrections = carrier ? [Translating(service)] : [],
+            Corrections = carrier ? [Translating] : [],
             Explanations = agreement == Agreement.Disagrees && fixedAddress ? [new("The box does not have the address of the provider's letter.", [])] : [],
         });
     }
@@ -73,8 +74,7 @@ public sealed record OutsideView(Known Beyond, string Translations, string Inbou
     internal const string CarrierOffer = "The provider translates too: several customers share one public address";
 
     /// <summary>The same service behind the provider's own translation.</summary>
-    internal static SetService Translating(Service service) =>
-        new(new CarrierTranslation(service.DownMbps, service.UpMbps) { Leases = service.Leases, Line = service.Line, Access = service.Access, HandOff = service.HandOff });
+    internal static SetService Translating { get; } = new(Partial<ServiceFacts>.With(s => s.Kind, ServiceKind.CarrierTranslation));
 
     private static string Counted(int count) => count switch { 0 => "no translation", 1 => "one translation", 2 => "two translations", _ => $"{count} translations" };
 

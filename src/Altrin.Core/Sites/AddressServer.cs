@@ -1,3 +1,5 @@
+using System.Globalization;
+using System.Text.Json.Serialization;
 using Altrin.Core.Addressing;
 
 namespace Altrin.Core.Sites;
@@ -10,6 +12,9 @@ namespace Altrin.Core.Sites;
 /// <param name="Reservations">Addresses kept for one hardware address, inside the pool or not.</param>
 public sealed record AddressServer(bool On, AddressRange Pool, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers, IReadOnlyList<Reservation> Reservations)
 {
+    /// <summary>How many reservations are kept.</summary>
+    public const int MostReservations = 1000;
+
     /// <summary>The lease time that is taken for one not read, in minutes: a day (common practice).</summary>
     public const int UsualLeaseMinutes = 1440;
 
@@ -34,4 +39,12 @@ public sealed record Reservation(HardwareAddress Hardware, Ipv4Address Address);
 /// <param name="OutsidePort">Port seen from outside, 1 to 65535.</param>
 /// <param name="To">Where it is sent.</param>
 /// <param name="InsidePort">Port there, 1 to 65535.</param>
-public sealed record PortForward(Protocol Protocol, int OutsidePort, Ipv4Address To, int InsidePort);
+public sealed record PortForward(Protocol Protocol, int OutsidePort, Ipv4Address To, int InsidePort)
+{
+    /// <summary>What tells it from the others of its router, such as "tcp/8000".</summary>
+    [JsonIgnore]
+    public string Key => KeyOf(Protocol, OutsidePort);
+
+    /// <summary>The same for a protocol and a port.</summary>
+    public static string KeyOf(Protocol protocol, int port) => string.Create(CultureInfo.InvariantCulture, $"{(protocol == Protocol.Tcp ? "tcp" : "udp")}/{port}");
+}

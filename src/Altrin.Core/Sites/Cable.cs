@@ -4,21 +4,59 @@ namespace Altrin.Core.Sites;
 /// <param name="Id">Slug, unique in the set-up.</param>
 /// <param name="A">One end.</param>
 /// <param name="B">The other end.</param>
-/// <param name="Medium">What carries it.</param>
-/// <param name="LengthMetres">Length in metres; null where not measured.</param>
-public sealed record Cable(string Id, PortRef A, PortRef B, Medium Medium, double? LengthMetres)
+/// <param name="Known">What is known of it.</param>
+public sealed record Cable(string Id, PortRef A, PortRef B, CableFacts Known)
 {
-    /// <summary>How many pairs of a copper lead are connected, 2 or 4; null where not looked at.</summary>
-    public int? Pairs { get; init; }
+    /// <summary>The longest id, in characters: it may be made of its two ends.</summary>
+    public const int LongestId = 260;
 
-    /// <summary>The run in the walls that it goes through; null for none. What stands here then is said of the leads at its ends.</summary>
-    public string? Run { get; init; }
+    /// <summary>How an id of a cable is written.</summary>
+    public const string IdPattern = "^[a-z0-9][a-z0-9-]{0,259}$";
+
+    /// <summary>Whether a text can be the id of a cable.</summary>
+    public static bool IsId(string text) => text.Length is > 0 and <= LongestId && text[0] != '-' && text.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-');
+
+    /// <summary>What carries it.</summary>
+    public Medium Medium => Known.Medium;
+
+    /// <summary>Its length in metres; null where not measured.</summary>
+    public double? LengthMetres => Known.LengthMetres;
+
+    /// <summary>How many of its pairs are connected; null where not looked at.</summary>
+    public int? Pairs => Known.Pairs;
+
+    /// <summary>The run in the walls that it goes through; null for none.</summary>
+    public string? Run => Known.Run;
 
     /// <summary>The end that is not <paramref name="end"/>.</summary>
     public PortRef OtherEnd(PortRef end) => A == end ? B : A;
 
-    /// <summary>Whether it ends at somebody.</summary>
+    /// <summary>Whether it ends at a box, a device or the street.</summary>
     public bool Ends(string owner) => A.Owner == owner || B.Owner == owner;
+
+    /// <summary>Whether it joins the same two ports, whichever end is called the first.</summary>
+    public bool SameEnds(Cable other) => (A == other.A && B == other.B) || (A == other.B && B == other.A);
+}
+
+/// <summary>What is known of one cable, wherever it is plugged in.</summary>
+/// <param name="Medium">What carries it.</param>
+/// <param name="LengthMetres">Length in metres, more than 0 and at most <see cref="LongestMetres"/>; null where not measured.</param>
+/// <param name="Pairs">How many pairs of a copper lead are connected, 2 or 4; null where not looked at.</param>
+/// <param name="Run">The run in the walls that it goes through; null for none. What stands here then is said of the leads at its ends.</param>
+public sealed record CableFacts(Medium Medium, double? LengthMetres, int? Pairs, string? Run)
+{
+    /// <summary>The longest link that is taken, in metres; whether it works is judged elsewhere.</summary>
+    public const double LongestMetres = 10_000;
+
+    /// <summary>The shortest one, in metres.</summary>
+    public const double ShortestMetres = 0.01;
+
+    /// <summary>Why no cable is that long; null where one can be, or where it was not measured.</summary>
+    public static string? WrongLength(double? metres) =>
+        metres is { } length && !(length is >= ShortestMetres and <= LongestMetres) ? $"A length is more than 0 and at most {LongestMetres:0} metres." : null;
+
+    /// <summary>A cable that was not looked at.</summary>
+    public static CableFacts NotLookedAt { get; } = new(Medium.Unknown, null, null, null);
 }
 
 /// <summary>What carries a link.</summary>

@@ -32,8 +32,11 @@ public sealed record GuestNetwork(string Name, WifiSecurity Security, string? Ke
 /// <param name="Tagged">VLANs that come and go with their tag.</param>
 public sealed record PortVlans(string Port, int Untagged, IReadOnlyList<int> Tagged)
 {
+    /// <summary>Whether it is what every port does at first.</summary>
+    public bool IsUsual => Untagged == 1 && Tagged.Count == 0;
+
     /// <inheritdoc/>
-    public bool Equals(PortVlans? other) => other is not null && Port == other.Port && Untagged == other.Untagged && Tagged.SequenceEqual(other.Tagged);
+    public bool Equals(PortVlans? other) => other is not null && Port == other.Port && Untagged == other.Untagged && Tagged.Order().SequenceEqual(other.Tagged.Order());
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(Port, Untagged, Tagged.Count);

@@ -11,6 +11,9 @@ public abstract record BoxMode
     /// <summary>Its radios; empty in modes without Wi-Fi.</summary>
     public virtual IReadOnlyList<RadioSetting> Radios => [];
 
+    /// <summary>The same mode with other settings of its radios; unchanged in modes without Wi-Fi.</summary>
+    public virtual BoxMode WithRadios(IReadOnlyList<RadioSetting> radios) => this;
+
     /// <summary>The radio link by which it joins another box; null where it has none. A satellite's is its kit's affair.</summary>
     public virtual Uplink? Joins => null;
 }
@@ -23,11 +26,20 @@ public abstract record BoxMode
 /// <param name="Wifi">Its radios.</param>
 public sealed record RouterMode(HostAddress Wan, InterfaceAddress Lan, AddressServer Server, IReadOnlyList<PortForward> Forwards, IReadOnlyList<RadioSetting> Wifi) : BoxMode
 {
+    /// <summary>How many port forwardings are kept.</summary>
+    public const int MostForwards = 500;
+
+    /// <summary>How many static routes are kept.</summary>
+    public const int MostRoutes = 32;
+
     /// <inheritdoc/>
     public override ModeKind Kind => ModeKind.Router;
 
     /// <inheritdoc/>
     public override IReadOnlyList<RadioSetting> Radios => Wifi;
+
+    /// <inheritdoc/>
+    public override BoxMode WithRadios(IReadOnlyList<RadioSetting> radios) => this with { Wifi = radios };
 
     /// <summary>A network of its own for guests, on the same radios; null where it has none.</summary>
     public GuestNetwork? Guest { get; init; }
@@ -78,6 +90,9 @@ public sealed record AccessPointMode(HostAddress Page, IReadOnlyList<RadioSettin
 
     /// <inheritdoc/>
     public override IReadOnlyList<RadioSetting> Radios => Wifi;
+
+    /// <inheritdoc/>
+    public override BoxMode WithRadios(IReadOnlyList<RadioSetting> radios) => this with { Wifi = radios };
 }
 
 /// <summary>A gateway that stopped routing; its Wi-Fi is off.</summary>
@@ -102,6 +117,9 @@ public sealed record RepeaterMode(HostAddress Page, Uplink Link, IReadOnlyList<R
 
     /// <inheritdoc/>
     public override IReadOnlyList<RadioSetting> Radios => Wifi;
+
+    /// <inheritdoc/>
+    public override BoxMode WithRadios(IReadOnlyList<RadioSetting> radios) => this with { Wifi = radios };
 }
 
 /// <summary>Joins another box's Wi-Fi by radio and serves its sockets only.</summary>

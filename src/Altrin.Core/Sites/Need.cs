@@ -43,11 +43,8 @@ public abstract record DeviceNeed(string Id, string Device) : Need(Id)
 /// <param name="Device">The device that must be reached.</param>
 /// <param name="Protocol">TCP or UDP.</param>
 /// <param name="Port">The port on the device, 1 to 65535.</param>
-public sealed record ReachFromOutside(string Id, string Device, Protocol Protocol, int Port) : DeviceNeed(Id, Device)
-{
-    /// <summary>Whether the device asks its router to open the port itself (RFC 6887 and the like); only the nearest router hears it.</summary>
-    public bool AsksItself { get; init; }
-}
+/// <param name="AsksItself">Whether the device asks its router to open the port itself (RFC 6887 and the like); only the nearest router hears it.</param>
+public sealed record ReachFromOutside(string Id, string Device, Protocol Protocol, int Port, bool AsksItself) : DeviceNeed(Id, Device);
 
 /// <summary>Every other device of the home must find this one by itself (multicast discovery, RFC 6762, stays on its link).</summary>
 public sealed record FoundByOthers(string Id, string Device) : DeviceNeed(Id, Device);

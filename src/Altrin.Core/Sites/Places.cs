@@ -5,7 +5,7 @@ namespace Altrin.Core.Sites;
 /// <summary>A building of the home. The first one listed is the main house.</summary>
 /// <param name="Id">Slug, unique among everything that has an id in the site.</param>
 /// <param name="Name">What the household calls it.</param>
-public sealed record Building([property: Required, RegularExpression(Slugs.Pattern)] string Id, [property: Required, StringLength(80, MinimumLength = 1)] string Name)
+public sealed record Building([property: Key, Required, RegularExpression(Slugs.Pattern)] string Id, [property: Required, StringLength(80, MinimumLength = 1)] string Name)
 {
     /// <summary>The storey height that is taken where none was measured, in metres (common practice).</summary>
     public const double UsualStoreyMetres = 2.7;
@@ -21,7 +21,7 @@ public sealed record Building([property: Required, RegularExpression(Slugs.Patte
 /// <summary>A room, or another place where a box, a socket or a device can stand.</summary>
 /// <param name="Id">Slug, unique among everything that has an id in the site.</param>
 /// <param name="Name">What the household calls it.</param>
-public sealed record Place([property: Required, RegularExpression(Slugs.Pattern)] string Id, [property: Required, StringLength(80, MinimumLength = 1)] string Name)
+public sealed record Place([property: Key, Required, RegularExpression(Slugs.Pattern)] string Id, [property: Required, StringLength(80, MinimumLength = 1)] string Name)
 {
     /// <summary>What sort of place.</summary>
     public PlaceKind Kind { get; init; }
@@ -98,7 +98,7 @@ public enum WallKind
 /// <param name="Name">What is written on it, or how the installer calls it.</param>
 /// <param name="Kind">What it carries.</param>
 public sealed record Socket(
-    [property: Required, RegularExpression(Slugs.Pattern)] string Id,
+    [property: Key, Required, RegularExpression(Slugs.Pattern)] string Id,
     [property: Required, StringLength(80, MinimumLength = 1)] string Name,
     SocketKind Kind)
 {
@@ -128,7 +128,7 @@ public enum SocketKind
 /// <param name="B">The other.</param>
 /// <param name="Medium">What it is.</param>
 public sealed record CableRun(
-    [property: Required, RegularExpression(Slugs.Pattern)] string Id,
+    [property: Key, Required, RegularExpression(Slugs.Pattern)] string Id,
     [property: Required, RegularExpression(Slugs.Pattern)] string A,
     [property: Required, RegularExpression(Slugs.Pattern)] string B,
     Medium Medium)
@@ -138,6 +138,6 @@ public sealed record CableRun(
     public int? Pairs { get; init; }
 
     /// <summary>Its length in metres; null where not measured.</summary>
-    [Range(0.01, 100_000)]
+    [Range(CableFacts.ShortestMetres, CableFacts.LongestMetres)]
     public double? LengthMetres { get; init; }
 }

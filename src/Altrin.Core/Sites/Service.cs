@@ -24,6 +24,15 @@ public abstract record Service(int? DownMbps, int? UpMbps)
 
     /// <summary>The box at which the provider hands it over; null where not noted.</summary>
     public string? HandOff { get; init; }
+
+    /// <summary>Of which kind a service is.</summary>
+    public static ServiceKind KindOf(Service service) => service switch
+    {
+        PublicDynamic => ServiceKind.PublicDynamic,
+        PublicFixed => ServiceKind.PublicFixed,
+        CarrierTranslation => ServiceKind.CarrierTranslation,
+        _ => ServiceKind.Unknown,
+    };
 }
 
 /// <summary>One public address, leased and changing.</summary>
@@ -69,4 +78,17 @@ public enum AccessKind
     Satellite,
     /// <summary>A socket of the building's own network.</summary>
     BuildingNetwork,
+}
+
+/// <summary>Kinds of internet service.</summary>
+public enum ServiceKind
+{
+    /// <summary>Not asked.</summary>
+    Unknown,
+    /// <summary>One public address, leased and changing.</summary>
+    PublicDynamic,
+    /// <summary>One public address that stays; needs the address and the gateway of the provider's letter.</summary>
+    PublicFixed,
+    /// <summary>The provider translates too (carrier-grade NAT).</summary>
+    CarrierTranslation,
 }

@@ -10,6 +10,9 @@ namespace Altrin.Core.Sites;
 /// <param name="Devices">How each customer's device in use is set.</param>
 public sealed record SetUp(string Name, IReadOnlyList<BoxSetting> Boxes, IReadOnlyList<Cable> Cables, IReadOnlyList<DeviceSetting> Devices)
 {
+    /// <summary>How many cables are kept.</summary>
+    public const int MostCables = 8000;
+
     /// <summary>Findings that somebody answers for, by identity; also ones that do not stand at present.</summary>
     public IReadOnlyList<Acceptance> Accepted { get; init; } = [];
 }
@@ -60,7 +63,15 @@ public sealed record WifiJoin(string Box, string Name, string? Key);
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(Automatic), "automatic")]
 [JsonDerivedType(typeof(Fixed), "fixed")]
-public abstract record HostAddress;
+public abstract record HostAddress
+{
+    /// <summary>Whether two say the same; DNS servers in the same order.</summary>
+    public static bool Same(HostAddress a, HostAddress b) => (a, b) switch
+    {
+        (Fixed x, Fixed y) => x.Address == y.Address && x.Gateway == y.Gateway && x.NameServers.SequenceEqual(y.NameServers),
+        _ => a.GetType() == b.GetType(),
+    };
+}
 
 /// <summary>It asks an address server (DHCP).</summary>
 public sealed record Automatic : HostAddress;

@@ -1,3 +1,4 @@
+using System.ComponentModel.DataAnnotations;
 using Altrin.Core.Addressing;
 
 namespace Altrin.Core.Sites;
@@ -50,6 +51,25 @@ public sealed record Site(
     /// <summary>The place with this id; null where there is none.</summary>
     public Place? Place(string? id) => id is null ? null : Places.FirstOrDefault(p => p.Id == id);
 
+    /// <summary>
+    /// One state of a site with whatever only another state of it knows, so that set-ups of both can be spoken of. Boxes in both have the
+    /// kind, and with it the ports, of the first.
+    /// </summary>
+    public static Site Joined(Site first, Site other) => first with
+    {
+        Boxes = With(first.Boxes, other.Boxes, b => b.Id),
+        Devices = With(first.Devices, other.Devices, d => d.Id),
+        Places = With(first.Places, other.Places, p => p.Id),
+        Sockets = With(first.Sockets, other.Sockets, s => s.Id),
+        Runs = With(first.Runs, other.Runs, r => r.Id),
+    };
+
+    private static IReadOnlyList<T> With<T>(IReadOnlyList<T> items, IReadOnlyList<T> others, Func<T, string> id)
+    {
+        var known = items.Select(id).ToHashSet(StringComparer.Ordinal);
+        return [.. items, .. others.Where(o => !known.Contains(id(o)))];
+    }
+
     /// <summary>Whether an id of anything in the site is used.</summary>
     public bool Uses(string id) =>
         Boxes.Any(b => b.Id == id) || Devices.Any(d => d.Id == id) || Needs.Any(n => n.Id == id) || Buildings.Any(b => b.Id == id)
@@ -93,7 +113,7 @@ public sealed record Box(string Id, string Name, Profile Profile, HardwareAddres
 /// <param name="Name">What the household calls it.</param>
 /// <param name="Kind">What it is.</param>
 /// <param name="Hardware">Its hardware address; null where not read.</param>
-public sealed record Device(string Id, string Name, DeviceKind Kind, HardwareAddress? Hardware)
+public sealed record Device([property: Key] string Id, string Name, DeviceKind Kind, HardwareAddress? Hardware)
 {
     /// <summary>Whether it tries an address that it was leased before using it (RFC 5227).</summary>
     public Known ChecksLease { get; init; }

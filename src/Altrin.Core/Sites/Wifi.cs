@@ -1,3 +1,5 @@
+using System.ComponentModel.DataAnnotations;
+
 namespace Altrin.Core.Sites;
 
 /// <summary>How one radio is set.</summary>
@@ -6,7 +8,7 @@ namespace Altrin.Core.Sites;
 /// <param name="Name">The network's name (SSID), 1 to 32 bytes.</param>
 /// <param name="Security">How it is protected.</param>
 /// <param name="Key">Reference to the key; null when open or not recorded.</param>
-public sealed record RadioSetting(string Radio, bool On, string Name, WifiSecurity Security, string? Key)
+public sealed record RadioSetting([property: Key] string Radio, bool On, string Name, WifiSecurity Security, string? Key)
 {
     /// <summary>The channel that it is fixed to; null where the box chooses.</summary>
     public int? Channel { get; init; }
@@ -26,7 +28,7 @@ public sealed record RadioSetting(string Radio, bool On, string Name, WifiSecuri
     /// <inheritdoc/>
     public bool Equals(RadioSetting? other) =>
         other is not null && (Radio, On, Name, Security, Key) == (other.Radio, other.On, other.Name, other.Security, other.Key)
-        && (Channel, WidthMhz, Hidden, ProtectsFrames) == (other.Channel, other.WidthMhz, other.Hidden, other.ProtectsFrames) && WdsPeers.SequenceEqual(other.WdsPeers);
+        && (Channel, WidthMhz, Hidden, ProtectsFrames) == (other.Channel, other.WidthMhz, other.Hidden, other.ProtectsFrames) && WdsPeers.Order(StringComparer.Ordinal).SequenceEqual(other.WdsPeers.Order(StringComparer.Ordinal));
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(Radio, Name, Security, Key, Channel);

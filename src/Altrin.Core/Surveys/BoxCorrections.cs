@@ -55,24 +55,72 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
 
     /// <inheritdoc/>
     public override string Describe(HomeFile home) => $"{Name} is noted";
-}
-
-/// <summary>Corrects what is known of a box: its name, its hardware addresses, what lives in it, its label.</summary>
-public sealed record SetBox(string Box, string Name, HardwareAddress? Hardware, HardwareAddress? WanHardware, IReadOnlyList<LineService> Holds, LabelFacts Label) : Correction
-{
-    /// <summary>Where it lies while it is not in use; null where not noted.</summary>
-    public string? Place { get; init; }
 
     /// <inheritdoc/>
-    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf) =>
-        home.Site.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box ? Parsed<HomeFile>.Fail($"There is no box '{Ipv4Address.Shown(Box)}'.")
-        : Edit.Unless(
-            Given.WrongName(Name) ?? Given.WrongPlace(home.Site, Place) ?? Given.WrongLabel(Label) ?? (Hardware is not null && Hardware == WanHardware ? "The outer side of a box has a hardware address of its own." : null)
-            ?? Given.WrongHardware(home.Site, Box, Hardware, WanHardware, Label.RadioHardware),
-            home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Name = Name.Trim(), Hardware = Hardware, WanHardware = WanHardware, Holds = [.. Holds.Distinct().Order()], Label = Label, Place = Place }, b => b.Id) }));
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf)
+    {
+        var id = Id.Length > 0 ? Id : Slugs.Of(Name, home.Site.Uses, "box");
+        return [new(Setting.Box, id), new(Setting.InUse, id), new(Setting.Service, "", nameof(ServiceFacts.HandOff)), .. Given.NewCables(home, ApplyTo(home, shelf))];
+    }
+}
+
+/// <summary>What is known of a box beside its kind and its label.</summary>
+/// <param name="Name">What the installer calls it.</param>
+/// <param name="Hardware">MAC address of its LAN side; null where not read.</param>
+/// <param name="WanHardware">MAC address of its WAN side; null where not read.</param>
+/// <param name="Holds">What lives in it beside the internet.</param>
+/// <param name="Place">Where it lies while it is not in use; null where not noted.</param>
+public sealed record BoxFacts(string Name, HardwareAddress? Hardware, HardwareAddress? WanHardware, IReadOnlyList<LineService> Holds, string? Place)
+{
+    /// <summary>What is known of a box.</summary>
+    public static BoxFacts Of(Box box) => new(box.Name, box.Hardware, box.WanHardware, box.Holds, box.Place);
+}
+
+/// <summary>Corrects what is known of a box; what is not given stays.</summary>
+public sealed record SetBox(string Box, Partial<BoxFacts> Known) : Correction
+{
+    /// <inheritdoc/>
+    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
+    {
+        if (home.Site.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box)
+        {
+            return Parsed<HomeFile>.Fail($"There is no box '{Ipv4Address.Shown(Box)}'.");
+        }
+        var said = Known.On(BoxFacts.Of(box));
+        return Edit.Unless(
+            Given.WrongName(said.Name) ?? Given.WrongPlace(home.Site, said.Place) ?? (said.Hardware is not null && said.Hardware == said.WanHardware ? "The outer side of a box has a hardware address of its own." : null)
+            ?? Given.WrongHardware(home.Site, Box, said.Hardware, said.WanHardware),
+            home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Name = said.Name.Trim(), Hardware = said.Hardware, WanHardware = said.WanHardware, Holds = [.. said.Holds.Distinct().Order()], Place = said.Place }, b => b.Id) }));
+    }
 
     /// <inheritdoc/>
     public override string Describe(HomeFile home) => $"What is known of {home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is corrected";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) => [.. Known.Given.Select(m => new Touch(Setting.Box, Box, m))];
+}
+
+/// <summary>Corrects what stands on the label of a box; what is not given stays.</summary>
+public sealed record SetLabel(string Box, Partial<LabelFacts> Label) : Correction
+{
+    /// <inheritdoc/>
+    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
+    {
+        if (home.Site.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box)
+        {
+            return Parsed<HomeFile>.Fail($"There is no box '{Ipv4Address.Shown(Box)}'.");
+        }
+        var said = Label.On(box.Label);
+        return Edit.Unless(
+            Given.WrongLabel(said) ?? Given.WrongHardware(home.Site, Box, said.RadioHardware),
+            home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Label = said }, b => b.Id) }));
+    }
+
+    /// <inheritdoc/>
+    public override string Describe(HomeFile home) => $"The label of {home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is noted";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) => [.. Label.Given.Select(m => new Touch(Setting.Label, Box, m))];
 }
 
 /// <summary>Gives a box another kind, or the later edition of its own. Where it is in use, its mode, ports and radios must still be there.</summary>
@@ -106,6 +154,10 @@ public sealed record TakeProfile(string Box, string ShelfId) : Correction
     /// <inheritdoc/>
     public override string Describe(HomeFile home) => $"{home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is of another kind, or of its newer edition";
 
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
+        [new(Setting.Profile, Box), .. ModeSettings.Radio.Select(setting => new Touch(setting, Box))];
+
     private string? Misses(SetUp setUp, Box taken)
     {
         var (profile, mode) = (taken.Profile, setUp.Boxes.FirstOrDefault(b => b.Box == Box)?.Mode);
@@ -123,12 +175,6 @@ public sealed record TakeProfile(string Box, string ShelfId) : Correction
     private static BoxMode Aligned(Box box, BoxMode mode)
     {
         RadioSetting[] radios = [.. box.Profile.Radios.Select(r => mode.Radios.FirstOrDefault(s => s.Radio == r.Id) ?? new RadioSetting(r.Id, false, FactoryNames.Of(box), WifiSecurity.Wpa2, box.Label.WifiKey))];
-        return mode switch
-        {
-            RouterMode router => router with { Wifi = radios },
-            AccessPointMode point => point with { Wifi = radios },
-            RepeaterMode repeater => repeater with { Wifi = radios },
-            _ => mode,
-        };
+        return mode is RouterMode or AccessPointMode or RepeaterMode ? mode.WithRadios(radios) : mode;
     }
 }

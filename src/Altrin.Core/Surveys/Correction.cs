@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Surveys;
@@ -13,6 +14,7 @@ namespace Altrin.Core.Surveys;
 [JsonDerivedType(typeof(SetService), "setService")]
 [JsonDerivedType(typeof(AddBox), "addBox")]
 [JsonDerivedType(typeof(SetBox), "setBox")]
+[JsonDerivedType(typeof(SetLabel), "setLabel")]
 [JsonDerivedType(typeof(TakeProfile), "takeProfile")]
 [JsonDerivedType(typeof(AddDevice), "addDevice")]
 [JsonDerivedType(typeof(SetDevice), "setDevice")]
@@ -30,6 +32,12 @@ public abstract record Correction
 
     /// <summary>The act as an installer would say it, such as "Loft router is noted".</summary>
     public abstract string Describe(HomeFile home);
+
+    /// <summary>
+    /// Every setting that it may alter in a home, in the survey and in every set-up; whatever is not covered by these stays as it is, to the
+    /// letter.
+    /// </summary>
+    public abstract IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf);
 }
 
 /// <summary>Applies corrections one after another.</summary>

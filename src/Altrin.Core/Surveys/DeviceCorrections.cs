@@ -21,18 +21,34 @@ public sealed record AddDevice(Device Device, HostAddress Address, bool? ByCable
 
     /// <inheritdoc/>
     public override string Describe(HomeFile home) => $"{Device.Name} is noted";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf)
+    {
+        var id = Device.Id.Length > 0 ? Device.Id : Slugs.Of(Device.Name, home.Site.Uses, "device");
+        return [new(Setting.Device, id), new(Setting.InUse, id), .. Given.NewCables(home, ApplyTo(home, shelf))];
+    }
 }
 
-/// <summary>Corrects what is known of a device.</summary>
-public sealed record SetDevice(Device Device) : Correction
+/// <summary>Corrects what is known of a device; what is not given stays.</summary>
+public sealed record SetDevice(string Device, Partial<Device> Known) : Correction
 {
     /// <inheritdoc/>
-    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf) =>
-        home.Site.Devices.All(d => d.Id != Device.Id) ? Parsed<HomeFile>.Fail($"There is no device '{Ipv4Address.Shown(Device.Id)}'.")
-        : Edit.Unless(Wrong(home.Site, Device), home.With(home.Site with { Devices = Given.With(home.Site.Devices, Device with { Name = Device.Name.Trim() }, d => d.Id) }));
+    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
+    {
+        if (home.Site.Devices.FirstOrDefault(d => d.Id == Device) is not { } there)
+        {
+            return Parsed<HomeFile>.Fail($"There is no device '{Ipv4Address.Shown(Device)}'.");
+        }
+        var said = Known.On(there);
+        return Edit.Unless(Wrong(home.Site, said), home.With(home.Site with { Devices = Given.With(home.Site.Devices, said with { Name = said.Name.Trim() }, d => d.Id) }));
+    }
 
     /// <inheritdoc/>
-    public override string Describe(HomeFile home) => $"What is known of {Device.Name} is corrected";
+    public override string Describe(HomeFile home) => $"What is known of {home.Site.Devices.FirstOrDefault(d => d.Id == Device)?.Name ?? Device} is corrected";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) => [.. Known.Given.Select(m => new Touch(Setting.Device, Device, m))];
 
     internal static string? Wrong(Site site, Device device) =>
         Given.WrongName(device.Name) ?? Given.WrongPlace(site, device.Place) ?? Given.WrongHardware(site, device.Id, device.Hardware)
@@ -45,7 +61,7 @@ public sealed record SetNeed(Need Need) : Correction
     /// <inheritdoc/>
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
     {
-        var need = Need.Id.Length > 0 ? Need : Need with { Id = Slugs.Of($"{NeedKindWords.Of(Need)} {Need.About}", home.Site.Uses, "need") };
+        var need = Need with { Id = IdIn(home) };
         return (Wrong(home.Site, need) ?? Given.WrongId(home.Site, need.Id, [.. home.Site.Needs.Select(n => n.Id)], Site.MostNeeds, "needs")) is { } wrong
             ? Parsed<HomeFile>.Fail(wrong)
             : home.With(home.Site with { Needs = Given.With(home.Site.Needs, need, n => n.Id) });
@@ -53,6 +69,11 @@ public sealed record SetNeed(Need Need) : Correction
 
     /// <inheritdoc/>
     public override string Describe(HomeFile home) => NeedWords.Of(new(home.Site, home.Foremost), Need) is var (subject, asked) ? $"Asked for: {subject} {asked}" : "";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) => [new(Setting.Need, IdIn(home))];
+
+    private string IdIn(HomeFile home) => Need.Id.Length > 0 ? Need.Id : Slugs.Of($"{NeedKindWords.Of(Need)} {Need.About}", home.Site.Uses, "need");
 
     private static string? Wrong(Site site, Need need) =>
         site.Needs.Any(n => n.Id != need.Id && n with { Id = need.Id } == need) ? "That is asked for already."

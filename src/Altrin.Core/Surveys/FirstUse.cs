@@ -20,11 +20,11 @@ internal static class FirstUse
         if (port is not null)
         {
             var feeds = at.CableAt(PortRef.AtStreet) is null && mode is RouterMode or BridgeMode && wan is not null ? PortRef.AtStreet : Free(at, box.Id);
-            at = feeds is { } from ? Do(at, new Patch(from, new(box.Id, port), Medium.Unknown, null)) : at;
+            at = feeds is { } from ? Do(at, new Patch(from, new(box.Id, port), CableFacts.NotLookedAt)) : at;
         }
         foreach (var radio in at.Mode(box.Id)?.Radios ?? [])
         {
-            at = Do(at, new SetRadio(box.Id, radio with { On = true, Key = box.Label.WifiKey ?? radio.Key }));
+            at = Do(at, SetRadio.Between(box.Id, radio, radio with { On = true, Key = box.Label.WifiKey ?? radio.Key }));
         }
         return at.SetUp;
     }
@@ -35,7 +35,7 @@ internal static class FirstUse
         var at = Do(design, new SetDeviceAddress(device.Id, address));
         if (byCable == true)
         {
-            return (Free(at, device.Id) is { } port ? Do(at, new Patch(port, PortRef.OfDevice(device.Id), Medium.Unknown, null)) : at).SetUp;
+            return (Free(at, device.Id) is { } port ? Do(at, new Patch(port, PortRef.OfDevice(device.Id), CableFacts.NotLookedAt)) : at).SetUp;
         }
         var heard = Senders(at).SelectMany(b => b.Mode.Radios.Where(r => r.On && Hears(device, at.Box(b.Box)!, r)).Select(r => new WifiJoin(b.Box, r.Name, r.Key))).FirstOrDefault();
         return heard is null ? at.SetUp : Do(at, new JoinWifi(device.Id, heard)).SetUp;

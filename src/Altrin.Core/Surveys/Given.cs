@@ -62,9 +62,36 @@ internal static class Given
         ?? (label.Login is { } login ? WrongName(login) : null)
         ?? (label.Firmware is { } firmware && (WrongName(firmware) is not null || firmware.Length > 40) ? "A version has 1 to 40 characters on one line." : null);
 
+    /// <summary>The cables that a correction plugs in, as touches.</summary>
+    public static IEnumerable<Touch> NewCables(HomeFile before, Parsed<HomeFile> after) => !after.Ok ? []
+        : after.Value.SetUps.SelectMany(s => s.Cables.Where(c => before.SetUps.First(b => b.Name == s.Name).Cables.All(b => b.Id != c.Id))).Select(c => new Touch(Setting.Plugged, c.Id)).Distinct();
+
     /// <summary>A list with one item exchanged for its successor of the same id, or added at its end.</summary>
     public static IReadOnlyList<T> With<T>(IReadOnlyList<T> items, T item, Func<T, string> id) =>
         items.Any(i => id(i) == id(item)) ? [.. items.Select(i => id(i) == id(item) ? item : i)] : [.. items, item];
+
+    /// <summary>Something of the survey with members exchanged; or a new one of these members, or what it lacks.</summary>
+    /// <param name="items">What there is of its kind.</param>
+    /// <param name="asked">The id that was given; empty for a new one.</param>
+    /// <param name="id">The id that it has then.</param>
+    /// <param name="known">What is said of it.</param>
+    /// <param name="idOf">The id of one.</param>
+    /// <param name="kind">Its kind, such as "place".</param>
+    public static Parsed<T> Noted<T>(IReadOnlyList<T> items, string asked, string id, Partial<T> known, Func<T, string> idOf, string kind)
+        where T : class =>
+        items.FirstOrDefault(i => idOf(i) == asked) is { } there ? known.On(there)
+        : asked.Length > 0 ? Parsed<T>.Fail($"There is no {kind} '{Ipv4Address.Shown(asked)}'.")
+        : known.Alone(("Id", id));
+
+    /// <summary>What such an edit touches: all of what is new.</summary>
+    public static IReadOnlyList<Touch> Touches(Setting setting, string asked, string id, IEnumerable<string> given) =>
+        asked.Length == 0 ? [new(setting, id)] : [.. given.Select(m => new Touch(setting, id, m))];
+
+    /// <summary>The name that is said of something; empty where none is.</summary>
+    public static string NameOf(IPartial known) => known.Values.GetValueOrDefault("Name") as string ?? "";
+
+    /// <summary>Such an edit in words.</summary>
+    public static string Describe(string? there, IPartial known) => there is null ? $"{NameOf(known)} is noted" : $"What is known of {there} is corrected";
 
     /// <summary>The home with another site.</summary>
     public static HomeFile With(this HomeFile home, Site site) => home with { Site = site };

@@ -4,39 +4,71 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Surveys;
 
-/// <summary>Names the home, and says how its Wi-Fi is named.</summary>
-public sealed record SetHome(string Name, NamingSchool Naming) : Correction
+/// <summary>Names the home, or says how its Wi-Fi is named; what is not given stays.</summary>
+public sealed record SetHome(Partial<HomeFacts> Known) : Correction
 {
     /// <inheritdoc/>
-    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf) =>
-        Edit.Unless(Given.WrongName(Name), home.With(home.Site with { Name = Name.Trim(), Naming = Naming }));
+    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
+    {
+        var said = Known.On(new(home.Site.Name, home.Site.Naming));
+        return Edit.Unless(Given.WrongName(said.Name), home.With(home.Site with { Name = said.Name.Trim(), Naming = said.Naming }));
+    }
 
     /// <inheritdoc/>
-    public override string Describe(HomeFile home) => $"The home is called {Name}";
+    public override string Describe(HomeFile home) => Known.Gives(nameof(HomeFacts.Name)) ? $"The home is called {Known.On(new(home.Site.Name, home.Site.Naming)).Name}" : "How Wi-Fi is named is noted";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) => [.. Known.Given.Select(m => new Touch(m == nameof(HomeFacts.Name) ? Setting.HomeName : Setting.Naming, ""))];
 }
 
-/// <summary>Says what the provider delivers.</summary>
-public sealed record SetService(Service Service) : Correction
+/// <summary>What is noted of the home itself.</summary>
+/// <param name="Name">What it is called.</param>
+/// <param name="Naming">How its Wi-Fi is named.</param>
+public sealed record HomeFacts(string Name, NamingSchool Naming);
+
+/// <summary>Says something of what the provider delivers; what is not given stays.</summary>
+public sealed record SetService(Partial<ServiceFacts> Service) : Correction
 {
-    /// <inheritdoc/>
-    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf) =>
-        Edit.Unless(Wrong(home.Site), home.With(home.Site with { Service = Service }));
+    /// <summary>What makes one service into another.</summary>
+    public static SetService Between(Service from, Service to) => new(Partial<ServiceFacts>.Between(ServiceFacts.Of(from), ServiceFacts.Of(to)));
 
     /// <inheritdoc/>
-    public override string Describe(HomeFile home) => $"The internet service is noted: {ServiceWords.Of(Service)}";
+    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
+    {
+        var facts = Service.On(ServiceFacts.Of(home.Site.Service));
+        // A tag, or a MAC address, of a line that asks for none was meant and would be lost.
+        return (Service.Gives(nameof(ServiceFacts.Tag)) && facts is { Tagged: not Known.Yes, Tag: not null } ? "Only a line that asks for a tag has one."
+                : Service.Gives(nameof(ServiceFacts.LockedTo)) && facts is { Locked: not Known.Yes, LockedTo: not null } ? "Only a locked line is locked to somebody."
+                : null) is { } meant ? Parsed<HomeFile>.Fail(meant)
+            : facts.Whole().Then<HomeFile>(s => Edit.Unless(Wrong(home.Site, s), home.With(home.Site with { Service = s })));
+    }
 
-    private string? Wrong(Site site) =>
-        Service.DownMbps is < 1 or > 1_000_000 || Service.UpMbps is < 1 or > 1_000_000 ? "A rate is 1 to 1,000,000 Mb/s."
-        : Service.Leases is < 1 or > 16 ? "A provider gives 1 to 16 addresses at a time."
-        : PageChecks.WrongTag(Service.Line.Tag)
-        ?? PageChecks.WrongKeyReference(Service.Line.Password)
-        ?? (Service.Line.Account is { } account ? Given.WrongName(account) : null)
-        ?? (Service.Line is { Tagged: not Known.Yes, Tag: not null } ? "Only a line that asks for a tag has one." : null)
-        ?? (Service.Line is { Locked: not Known.Yes, LockedTo: not null } ? "Only a locked line is locked to somebody." : null)
-        ?? (Service.HandOff is { } box && site.Boxes.All(b => b.Id != box) ? $"There is no box '{Ipv4Address.Shown(box)}'." : null)
-        ?? (Service is PublicFixed given ? PageChecks.WrongOwnAddress(given.Address) ?? PageChecks.WrongHost(given.Gateway) ?? (given.Address.Subnet.IsHost(given.Gateway) ? null : $"The provider's side {given.Gateway} lies outside {given.Address.Subnet}.") : null)
-        ?? (Service is PublicFixed { NameServers.Count: > 4 } ? "At most 4 name servers are taken." : null)
-        ?? (Service is CarrierTranslation { Inside: { PrefixLength: < 8 or > 28 } } ? "A provider's block is /8 to /28." : null);
+    /// <inheritdoc/>
+    public override string Describe(HomeFile home) => Service.On(ServiceFacts.Of(home.Site.Service)).Whole() is { Ok: true } whole
+        ? $"The internet service is noted: {ServiceWords.Of(whole.Value)}"
+        : "The internet service is noted";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
+    [
+        .. Service.Given
+            .Concat(Service.Gives(nameof(ServiceFacts.Kind)) ? [nameof(ServiceFacts.Address), nameof(ServiceFacts.Gateway), nameof(ServiceFacts.NameServers), nameof(ServiceFacts.Inside)] : [])
+            .Concat(Service.Gives(nameof(ServiceFacts.Tagged)) ? [nameof(ServiceFacts.Tag)] : [])
+            .Concat(Service.Gives(nameof(ServiceFacts.Locked)) ? [nameof(ServiceFacts.LockedTo)] : [])
+            .Distinct()
+            .Select(m => new Touch(Setting.Service, "", m)),
+    ];
+
+    private static string? Wrong(Site site, Service service) =>
+        service.DownMbps is < 1 or > 1_000_000 || service.UpMbps is < 1 or > 1_000_000 ? "A rate is 1 to 1,000,000 Mb/s."
+        : service.Leases is < 1 or > 16 ? "A provider gives 1 to 16 addresses at a time."
+        : PageChecks.WrongTag(service.Line.Tag)
+        ?? PageChecks.WrongKeyReference(service.Line.Password)
+        ?? (service.Line.Account is { } account ? Given.WrongName(account) : null)
+        ?? (service.HandOff is { } box && site.Boxes.All(b => b.Id != box) ? $"There is no box '{Ipv4Address.Shown(box)}'." : null)
+        ?? (service is PublicFixed given ? PageChecks.WrongOwnAddress(given.Address) ?? PageChecks.WrongHost(given.Gateway) ?? (given.Address.Subnet.IsHost(given.Gateway) ? null : $"The provider's side {given.Gateway} lies outside {given.Address.Subnet}.") : null)
+        ?? (service is PublicFixed { NameServers.Count: > 4 } ? "At most 4 name servers are taken." : null)
+        ?? (service is CarrierTranslation { Inside: { PrefixLength: < 8 or > 28 } } ? "A provider's block is /8 to /28." : null);
 }
 
 /// <summary>Begins the set-up "planned" as a copy of what was found.</summary>
@@ -56,6 +88,9 @@ public sealed record StartPlan : Correction
 
     /// <inheritdoc/>
     public override string Describe(HomeFile home) => "The plan begins with what was found";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) => [new(Setting.SetUp, Planned)];
 }
 
 /// <summary>Services in words.</summary>

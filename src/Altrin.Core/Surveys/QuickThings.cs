@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
 using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Surveys;
@@ -115,7 +116,7 @@ internal static partial class QuickPlace
             text => Kinds.FirstOrDefault(k => QuickWords.Is(text, k.Word)) is { Word: not null } kind ? QuickGear.Then(() => place = place with { Kind = kind.Kind }, "sort of place") : null,
             text => home.Site.Buildings.FirstOrDefault(b => string.Equals(b.Name, text, StringComparison.OrdinalIgnoreCase)) is { } building ? QuickGear.Then(() => place = place with { Building = building.Id }, "building") : null);
         return words.Error is not null ? null
-            : home.Site.Places.FirstOrDefault(p => string.Equals(p.Name, name, StringComparison.OrdinalIgnoreCase) && p.Building == place.Building) is not null ? Twice() : [new SetPlace(place)];
+            : home.Site.Places.FirstOrDefault(p => string.Equals(p.Name, name, StringComparison.OrdinalIgnoreCase) && p.Building == place.Building) is not null ? Twice() : [new SetPlace("", Partial<Place>.All(place))];
 
         IReadOnlyList<Correction>? Twice()
         {

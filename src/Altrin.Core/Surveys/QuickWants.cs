@@ -42,7 +42,7 @@ internal static partial class QuickService
         {
             words.Fail("A fixed address needs both, such as 203.0.113.40/24, gateway 203.0.113.1.", 1);
         }
-        return words.Error is not null ? null : [new SetService(service)];
+        return words.Error is not null ? null : [SetService.Between(home.Site.Service, service)];
     }
 
     private static int Number(Group group) => int.Parse(group.ValueSpan, CultureInfo.InvariantCulture);
@@ -90,7 +90,7 @@ internal static partial class QuickNeed
         {
             words.Rest(
                 "outside and a port, found, server, delay or online may stand here",
-                text => Outside().Match(text) is { Success: true } m ? QuickGear.Then(() => needs.Add(new ReachFromOutside("", device.Id, m.Groups[2].Value.Equals("udp", StringComparison.OrdinalIgnoreCase) ? Protocol.Udp : Protocol.Tcp, int.Parse(m.Groups[1].ValueSpan, CultureInfo.InvariantCulture))), "reached from outside") : null,
+                text => Outside().Match(text) is { Success: true } m ? QuickGear.Then(() => needs.Add(new ReachFromOutside("", device.Id, m.Groups[2].Value.Equals("udp", StringComparison.OrdinalIgnoreCase) ? Protocol.Udp : Protocol.Tcp, int.Parse(m.Groups[1].ValueSpan, CultureInfo.InvariantCulture), false)), "reached from outside") : null,
                 text => QuickWords.Is(text, "found") ? QuickGear.Then(() => needs.Add(new FoundByOthers("", device.Id)), "found by every device") : null,
                 text => QuickWords.Is(text, "server", "served") ? QuickGear.Then(() => needs.Add(new LocalServer("", device.Id)), "reached by every device of the home") : null,
                 text => QuickWords.Is(text, "delay", "low delay", "game", "calls") ? QuickGear.Then(() => needs.Add(new LittleDelay("", device.Id)), "little delay") : null,

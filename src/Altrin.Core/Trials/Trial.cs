@@ -146,8 +146,8 @@ public static class WhatIf
         :
         [
             .. new[] { first, second }.OfType<Cable>().DistinctBy(c => c.Id).Select(c => new Unpatch(c.Id)),
-            .. first is null || first == second ? Array.Empty<Change>() : [Patch.Moved(first, first.OtherEnd(a), b)],
-            .. second is null || first == second ? Array.Empty<Change>() : [Patch.Moved(second, second.OtherEnd(b), a)],
+            .. first is null || first == second ? Array.Empty<Change>() : [new Patch(first.OtherEnd(a), b, first.Known)],
+            .. second is null || first == second ? Array.Empty<Change>() : [new Patch(second.OtherEnd(b), a, second.Known)],
         ];
 
         List<PortRef> Ports(PortRole role) => [.. box.Profile.Ports.Where(p => p.Role == role).Select(p => new PortRef(box.Id, p.Id))];
@@ -157,7 +157,7 @@ public static class WhatIf
     private static IReadOnlyList<Change> FactoryNew(Design design, string box) =>
     [
         new PutAway(box), new SetMode(box, ModeKind.Router),
-        .. design.SetUp.Cables.Where(c => c.Ends(box)).Select(c => Patch.Moved(c, c.A, c.B)),
+        .. design.SetUp.Cables.Where(c => c.Ends(box)).Select(c => new Patch(c.A, c.B, c.Known)),
     ];
 
     /// <summary>A router from the shelf with its factory settings, cabled by an inner port to a free one of the home; null where it is none or there is no room.</summary>
@@ -172,7 +172,7 @@ public static class WhatIf
             .Where(p => design.CableAt(p) is null)
             .Select(p => (PortRef?)p)
             .FirstOrDefault();
-        return free is { } there ? [new SetMode(box.Id, ModeKind.Router), new Patch(new(box.Id, own.Id), there, Medium.Unknown, null)] : null;
+        return free is { } there ? [new SetMode(box.Id, ModeKind.Router), new Patch(new(box.Id, own.Id), there, CableFacts.NotLookedAt)] : null;
     }
 
     /// <summary>Boxes in use by how near to the street they hang.</summary>

@@ -29,33 +29,41 @@ public sealed class ChangeTests
         { new SetLanAddress("gw", Home.Own("10.0.0.255/24")), "broadcast address" },
         { new SetLanAddress("gw", Home.Own("10.0.0.1/31")), "/8 to /30" },
         { new SetLanAddress("gw", Home.Own("127.0.0.1/24")), "no host can have it" },
-        { new MovePool("gw", Home.Range("192.168.9.1-192.168.9.9")), "does not lie inside 192.168.8.0/24" },
-        { new MovePool("gw", Home.Range("192.168.8.0-192.168.8.9")), "does not lie inside" },
+        { MovePool.To("gw", Home.Range("192.168.9.1-192.168.9.9")), "does not lie inside 192.168.8.0/24" },
+        { MovePool.To("gw", Home.Range("192.168.8.0-192.168.8.9")), "does not lie inside" },
         { new Reserve("gw", new(0x5E005399), Home.At("192.168.9.5")), "not a host address" },
         { new Reserve("gw", new(0x5E005399), Home.At("192.168.8.50")), "already reserved" },
         { new RemoveReservation("gw", new(0x5E005399)), "reserves nothing" },
         { new AddForward("gw", new(Protocol.Tcp, 0, Home.At("192.168.8.5"), 80)), "not a port" },
         { new AddForward("gw", new(Protocol.Tcp, 80, Home.At("224.0.0.1"), 80)), "no host can have it" },
         { new RemoveForward("gw", Protocol.Udp, 80), "does not forward port 80" },
-        { new SetRadio("gw", new("r9", true, "x", WifiSecurity.Wpa2, null)), "no radio 'r9'" },
-        { new SetRadio("gw", new("r5", true, "", WifiSecurity.Wpa2, null)), "1 to 32 bytes" },
-        { new SetRadio("gw", new("r5", true, new string('ä', 17), WifiSecurity.Wpa2, null)), "1 to 32 bytes" },
-        { new SetRadio("gw", new("r5", true, "a\nb", WifiSecurity.Wpa2, null)), "control characters" },
+        { new SetRadio("gw", "r9", Home.All(new RadioSetting("r9", true, "x", WifiSecurity.Wpa2, null))), "no radio 'r9'" },
+        { new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "", WifiSecurity.Wpa2, null))), "1 to 32 bytes" },
+        { new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, new string('ä', 17), WifiSecurity.Wpa2, null))), "1 to 32 bytes" },
+        { new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "a\nb", WifiSecurity.Wpa2, null))), "control characters" },
         { new SetDeviceAddress("nobody", new Automatic()), "no device 'nobody'" },
         { new SetDeviceAddress("a", new Fixed(Home.Own("192.168.8.5/24"), Home.At("255.255.255.255"), [])), "no host can have it" },
         { new JoinWifi("a", new("nobody", "home", null)), "no box 'nobody'" },
         { new SetPageAddress("gw", new Automatic()), "no page address to set" },
-        { new Patch(PortRef.Read("gw/lan1"), PortRef.Read("sw/lan1"), Medium.Cat6, null), "is taken by the cable to port in of in" },
-        { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("gw/lan3"), Medium.Cat6, null), "two ends" },
-        { new Patch(PortRef.Read("gw/lan9"), PortRef.Read("sw/lan1"), Medium.Cat6, null), "no port 'gw/lan9'" },
-        { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), Medium.Cat6, double.NaN), "more than 0" },
-        { new SetRadio("gw", new("r5", true, "x", WifiSecurity.Wpa2, "The Key!")), "the key itself is not kept" },
+        { new Patch(PortRef.Read("gw/lan1"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt), "is taken by the cable to port in of in" },
+        { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("gw/lan3"), CableFacts.NotLookedAt), "two ends" },
+        { new Patch(PortRef.Read("gw/lan9"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt), "no port 'gw/lan9'" },
+        { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), new(Medium.Cat6, double.NaN, null, null)), "more than 0" },
+        { new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "x", WifiSecurity.Wpa2, "The Key!"))), "the key itself is not kept" },
         { new JoinWifi("a", new("gw", "home", "")), "1 to 60 small letters" },
-        { new SetGuest("gw", new("g", WifiSecurity.Wpa2, "-key", Home.Own("192.168.30.1/24"), Home.Range("192.168.30.2-192.168.30.9"))), "1 to 60 small letters" },
-        { new SetGuest("sw", null), "no guest network" },
-        { new SetServerNames("gw", [.. Enumerable.Range(1, 5).Select(i => Home.At($"192.168.8.{i}"))]), "At most 4 name servers" },
-        { new SetCable("nothing", Medium.Cat6, 1), "no cable 'nothing'" },
-        { new SetCable("gw-lan1-in-wan", Medium.Cat6, -1), "more than 0" },
+        { new SetGuest("gw", Home.All(new GuestNetwork("g", WifiSecurity.Wpa2, "-key", Home.Own("192.168.30.1/24"), Home.Range("192.168.30.2-192.168.30.9")))), "1 to 60 small letters" },
+        { new RemoveGuest("sw"), "no guest network" },
+        { new RemoveGuest("gw"), "has no guest network" },
+        { new SetGuest("gw", Partial<GuestNetwork>.With(g => g.Name, "visitors")), "it needs security, lan, pool" },
+        { new MovePool("gw"), "The first or the last address" },
+        { new MovePool("gw") { First = Home.At("192.168.8.200") }, "begin at 192.168.8.200, behind its end 192.168.8.199" },
+        { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt) { Id = "gw-lan1-in-wan" }, "There is a cable 'gw-lan1-in-wan' already" },
+        { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt) { Id = "Not An Id" }, "is no id of a cable" },
+        { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.WdsPeers, ["nobody"])), "no box 'nobody'" },
+        { new SetUplink("in", Home.All(new Uplink("r5", "nobody", "home", WifiSecurity.Wpa2, null, UplinkFrames.Wds))), "no box 'nobody'" },
+        { new SetServerNames("gw", [.. Enumerable.Range(1, 5).Select(i => Home.At($"192.168.8.{i}"))], false), "At most 4 name servers" },
+        { new SetCable("nothing", Partial<CableFacts>.With(c => c.LengthMetres, 1)), "no cable 'nothing'" },
+        { new SetCable("gw-lan1-in-wan", Partial<CableFacts>.With(c => c.LengthMetres, -1)), "more than 0" },
         { new PutAway("nobody"), "no box or device 'nobody'" },
         { new AcceptFinding("loop(a)", true, new string('x', 501), "A. Name"), "at most 500 characters" },
         { new TakeBackAcceptance("loop(a)"), "is not accepted" },
@@ -95,14 +103,14 @@ public sealed class ChangeTests
     [Fact]
     public void A_cable_keeps_its_id_when_it_is_plugged_in_again()
     {
-        var patch = new Patch(PortRef.Read("sw/lan1"), PortRef.Read("gw/lan3"), Medium.Cat6, 12);
+        var patch = new Patch(PortRef.Read("sw/lan1"), PortRef.Read("gw/lan3"), new(Medium.Cat6, 12, 4, null));
         var cable = Assert.Single(Applied(patch).SetUp.Cables, c => c.Id == "gw-lan3-sw-lan1");
         Assert.Equal(Applied(patch).SetUp.Cables, Applied(patch, new Unpatch(cable.Id), patch).SetUp.Cables);
     }
 
     [Fact]
     public void Opening_a_network_drops_its_key() =>
-        Assert.Null(Applied(new SetRadio("gw", new("r5", true, "home", WifiSecurity.Open, "key"))).Mode("gw")!.Radios[0].Key);
+        Assert.Null(Applied(new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "home", WifiSecurity.Open, "key")))).Mode("gw")!.Radios[0].Key);
 
     [Theory]
     [InlineData(1, "gw gets 10.0.0.1/24")]

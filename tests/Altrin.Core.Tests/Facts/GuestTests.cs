@@ -70,7 +70,7 @@ public sealed class GuestTests
     public void A_page_takes_no_guest_network_that_cannot_be(string lan, string pool, string why)
     {
         var design = House().Design;
-        var change = new SetGuest("gw", new("guests", WifiSecurity.Wpa2, "key", Home.Own(lan), Home.Range(pool)));
+        var change = new SetGuest("gw", Home.All(new GuestNetwork("guests", WifiSecurity.Wpa2, "key", Home.Own(lan), Home.Range(pool))));
         Assert.Contains(why, change.ApplyTo(design).Error, StringComparison.Ordinal);
     }
 

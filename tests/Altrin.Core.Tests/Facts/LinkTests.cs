@@ -38,7 +38,7 @@ public sealed class LinkTests
         Box Slow(Box box) => box with { Profile = box.Profile with { Ports = [.. box.Profile.Ports.Select(p => p with { SpeedMbps = port })] } };
         design = new(
             design.Site with { Boxes = [.. design.Site.Boxes.Select(Slow)] },
-            design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c with { Medium = medium })] });
+            design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c with { Known = c.Known with { Medium = medium } })] });
         var link = Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet.Links.Single(l => l.A.Owner == "gw" && l.B.Owner == "sw");
         Assert.Equal(expected, link.AtMostMbps);
     }
@@ -47,7 +47,7 @@ public sealed class LinkTests
     public void The_slowest_link_of_a_way_is_named()
     {
         var design = Chain().Design;
-        design = design with { SetUp = design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c with { Medium = c.B.Owner == "in" ? Medium.Powerline : Medium.Cat6 })] } };
+        design = design with { SetUp = design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c with { Known = c.Known with { Medium = c.B.Owner == "in" ? Medium.Powerline : Medium.Cat6 } })] } };
         var sheet = Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet;
         var slowest = sheet.Internet.Single(i => i.Device == "phone").Slowest;
         Assert.Equal(150, sheet.Links.Single(l => l.Id == slowest).AtMostMbps);

@@ -33,7 +33,7 @@ public sealed class SuppliesApartTests() : RuleTests("supplies-apart")
 
 public sealed class CableTooLongTests() : RuleTests("cable-too-long")
 {
-    private static Home Long(double metres, Medium medium = Medium.Cat6) => Home.WithGateway().Wired("tv", "gw/lan1").Cable("gw-lan1-tv", c => c with { LengthMetres = metres, Medium = medium });
+    private static Home Long(double metres, Medium medium = Medium.Cat6) => Home.WithGateway().Wired("tv", "gw/lan1").Cable("gw-lan1-tv", c => c with { Known = c.Known with { LengthMetres = metres, Medium = medium } });
 
     [Fact]
     public void Triggers_beyond_a_channel() => One(Long(101), Severity.Concern, "gw-lan1-tv");
@@ -148,7 +148,7 @@ public sealed class PassivePowerTests() : RuleTests("passive-power")
 
 public sealed class TwoPairTests() : RuleTests("slow-link")
 {
-    private static Home House(int? pairs, int sold = 500) => Home.WithGateway().Service(new PublicDynamic(sold, null)).Switch("s").Cable("gw/lan1", "s/lan1").Wired("a", "s/lan2").Cable("gw-lan1-s-lan1", c => c with { Pairs = pairs });
+    private static Home House(int? pairs, int sold = 500) => Home.WithGateway().Service(new PublicDynamic(sold, null)).Switch("s").Cable("gw/lan1", "s/lan1").Wired("a", "s/lan2").Cable("gw-lan1-s-lan1", c => c with { Known = c.Known with { Pairs = pairs } });
 
     [Fact]
     public void Triggers_for_two_pairs_below_what_is_sold() => Assert.Contains("two pairs", One(House(2), Severity.Concern, "gw-lan1-s-lan1").Advice[0], StringComparison.Ordinal);

@@ -71,7 +71,7 @@ public sealed class EventTests
         var now = After(
             home,
             [.. new[] { "old-lan1-s-lan1", "gw-lan1-old-wan" }.Select(c => new Rewire(new Unpatch(c))),
-            new Rewire(new Patch(PortRef.Read("gw/lan1"), PortRef.Read("new/wan"), Medium.Cat6, null)), new Rewire(new Patch(PortRef.Read("s/lan1"), PortRef.Read("new/lan1"), Medium.Cat6, null)), new TakeAway("gw"), new GiveBack("gw")]);
+            new Rewire(new Patch(PortRef.Read("gw/lan1"), PortRef.Read("new/wan"), CableFacts.NotLookedAt)), new Rewire(new Patch(PortRef.Read("s/lan1"), PortRef.Read("new/lan1"), CableFacts.NotLookedAt)), new TakeAway("gw"), new GiveBack("gw")]);
         Assert.Equal((AnswerKind.Luck, AnswerKind.Yes), (Internet(now, "a").Kind, Internet(now, "b").Kind));
         Assert.Contains(Internet(now, "a").Causes, c => c.Text.Contains("may still take old for 192.168.8.1", StringComparison.Ordinal));
         Assert.Equal([new Stickiness(StickyKind.TableKept, "a")], now.Sticks);
@@ -104,7 +104,7 @@ public sealed class EventTests
     public void The_provider_keeps_to_the_first_box_until_the_box_at_the_line_is_switched_off_and_on()
     {
         var home = Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("old").Cable("gw/lan1", "old/wan").Router("new", "192.168.30.1/24").Wired("a", "new/lan1");
-        var swap = new Event[] { new Rewire(new Unpatch("gw-lan1-old-wan")), new Rewire(new Patch(PortRef.Read("gw/lan1"), PortRef.Read("new/wan"), Medium.Cat6, null)) };
+        var swap = new Event[] { new Rewire(new Unpatch("gw-lan1-old-wan")), new Rewire(new Patch(PortRef.Read("gw/lan1"), PortRef.Read("new/wan"), CableFacts.NotLookedAt)) };
         var now = After(home, swap);
         Assert.Equal(AnswerKind.No, Internet(now, "a").Kind);
         Assert.Contains(now.Sticks, s => s.Kind == StickyKind.ProviderBound);
@@ -211,7 +211,7 @@ public sealed class EventTests
                 4 => new Save(Of([.. now.Situation.Typed.Select(t => t.Box)])),
                 5 => new MoveLaptop(dice.Next(3) == 0 ? null : new(PortRef.Read($"{Of([.. now.Design.SetUp.Boxes.Select(b => b.Box)])}/lan{dice.Next(1, 5)}"), null, new Automatic())),
                 6 => new Rewire(change),
-                _ => new TypeIn(Difference.Subjects(change) is [var box, ..] ? box : "gw", change),
+                _ => new TypeIn(change.Subjects() is [var box, ..] ? box : "gw", change),
             };
         }
     }

@@ -111,11 +111,11 @@ public sealed class LineTests
     public static TheoryData<Change, string> Refused => new()
     {
         { new SetPassing("gw", new(PassKind.Port, "lan1", null)), "cannot pass its public address on by port" },
-        { new SetLine("gw", new(false, 4095, null)), "tags are 1 to 4094" },
-        { new SetUplink("gw", new("r9", "gw", "home", WifiSecurity.Wpa2, "key", UplinkFrames.Wds)), "no radio 'r9'" },
-        { new SetRadio("gw", Home.Radios("home")[0] with { Channel = 37 }), "no channel 37" },
-        { new SetRadio("gw", Home.Radios("home")[0] with { WidthMhz = 30 }), "30 MHz wide" },
-        { new SetSatellite("gw", "gw", null), "no main node" },
+        { new SetLine("gw", Home.All(new LineSetting(false, 4095, null))), "tags are 1 to 4094" },
+        { new SetUplink("gw", Home.All(new Uplink("r9", "gw", "home", WifiSecurity.Wpa2, "key", UplinkFrames.Wds))), "no radio 'r9'" },
+        { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.Channel, 37)), "no channel 37" },
+        { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.WidthMhz, 30)), "30 MHz wide" },
+        { new SetSatellite("gw", Partial<SatelliteMode>.With(s => s.By, null)), "no main node" },
     };
 
     [Theory]

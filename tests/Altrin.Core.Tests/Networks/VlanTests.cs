@@ -76,9 +76,9 @@ public sealed class VlanTests
 
     public static TheoryData<Change, string> Refused => new()
     {
-        { new SetVlans("s", [new("lan1", 1, [20])]), "only a managed switch" },
-        { new SetPointGuest("point", new("visitors", WifiSecurity.Wpa2, "key") { Vlan = 1 }), "VLAN 1 is the home's own" },
-        { new SetPointGuest("point", new("visitors", WifiSecurity.Wpa2, "key") { Vlan = 5000 }), "tags are 1 to 4094" },
+        { new SetPortVlans("s", "lan1", 1, [20]), "only a managed switch" },
+        { new SetPointGuest("point", Home.All(new GuestName("visitors", WifiSecurity.Wpa2, "key") { Vlan = 1 })), "VLAN 1 is the home's own" },
+        { new SetPointGuest("point", Home.All(new GuestName("visitors", WifiSecurity.Wpa2, "key") { Vlan = 5000 })), "tags are 1 to 4094" },
     };
 
     [Theory]

@@ -329,7 +329,7 @@ public sealed class ReadingComparisonTests
         var home = Home.WithGateway().Place("hall");
         var text = string.Concat(Enumerable.Range(0, 200).Select(i => $"BSS 02:00:5e:00:{i / 100:00}:{i % 100:00}(on wlan0)\n\tfreq: 2437\n\tsignal: -{40 + (i % 80)}.00 dBm\n\tSSID: n{i}\n"));
         var said = Assert.Single(ReadingComparison.Of(new(home.Design.Site, [home.Design.SetUp]), home.Design, null, ReadingText.Read(text).Value, new("hall", null)).Statements, s => s.Id == "air:others");
-        var noted = Assert.IsType<SetPlace>(Assert.Single(said.Corrections)).Place.Air!.Networks;
+        var noted = Assert.IsType<SetPlace>(Assert.Single(said.Corrections)).Known.On(new("hall", "Hall")).Air!.Networks;
         Assert.Equal((AirScan.MostNetworks, -40, -59), (noted.Count, noted[0].LevelDbm, noted[^1].LevelDbm));
         Assert.Contains("the strongest of them all", said.Offer, StringComparison.Ordinal);
     }

@@ -61,7 +61,7 @@ public sealed class CablingTests
     public void A_run_in_the_wall_limits_the_leads_at_its_ends()
     {
         var run = new CableRun("run", "s1", "s2", Medium.Cat5) { Pairs = 2, LengthMetres = 30 };
-        var fact = Fact(Between(At("a", 0, 0), At("b", 5, 5), c => c with { Medium = Medium.Cat6a, Pairs = 4, Run = "run", LengthMetres = 3 }, run));
+        var fact = Fact(Between(At("a", 0, 0), At("b", 5, 5), c => c with { Known = new(Medium.Cat6a, 3, 4, "run") }, run));
         Assert.Equal((Medium.Cat5, 2, 33.0, false), (fact.Medium, fact.Pairs!.Value, fact.LengthMetres!.Value, fact.Estimated));
     }
 
@@ -77,7 +77,7 @@ public sealed class CablingTests
     [InlineData(Medium.Unknown, 2, 20, 1000, 100, "carries 100 Mb/s")]
     public void A_cable_is_checked_against_channel_category_and_pairs(Medium medium, int? pairs, double metres, int port, int carries, string? says)
     {
-        var design = Between(At("a", 0, 0), At("b", 5, 5), c => c with { Medium = medium, Pairs = pairs, LengthMetres = metres });
+        var design = Between(At("a", 0, 0), At("b", 5, 5), c => c with { Known = new(medium, metres, pairs, null) });
         design = design with { Site = design.Site with { Boxes = [.. design.Site.Boxes.Select(b => b with { Profile = b.Profile with { Ports = [.. b.Profile.Ports.Select(p => p with { SpeedMbps = port })] } })] } };
         var check = CableCheck.Of(design).Single();
         Assert.Equal(carries, check.CarriesMbps);

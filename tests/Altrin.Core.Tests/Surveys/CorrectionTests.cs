@@ -26,7 +26,7 @@ public sealed class CorrectionTests
     public void Taking_something_out_lets_go_of_whatever_leaned_on_it()
     {
         var design = Home.WithGateway().Repeater("rep", "gw").Satellite("sat", "gw", "gw").Wifi("phone", "gw").Wired("tv", "gw/lan1").Found("tv").Design;
-        var home = Apply(Of(SurveyGenerator.Survey(design, 3)), new SetService(design.Site.Service with { HandOff = "gw" }));
+        var home = Apply(Of(SurveyGenerator.Survey(design, 3)), new SetService(Partial<ServiceFacts>.With(f => f.HandOff, "gw")));
         var without = Apply(home, new Remove("gw"), new Remove("tv"), new Remove("room-1"), new Remove("socket-1"), new Remove("barn"));
         Assert.Null(without.Site.Service.HandOff);
         Assert.DoesNotContain(without.Site.Needs, n => n.About == "tv");
@@ -45,7 +45,7 @@ public sealed class CorrectionTests
     {
         var design = Home.WithGateway().Design;
         var begun = Apply(new(design.Site, [design.SetUp with { Name = "found" }]), new StartPlan());
-        Assert.Empty(Difference.Between(begun.Site, begun.SetUps[0], begun.SetUps[1]));
+        Assert.Empty(Difference.Between(begun.Site, begun.SetUps[0], begun.SetUps[1]).Changes);
         Assert.Contains("a plan already", Refused(begun, new StartPlan()), StringComparison.Ordinal);
         var moved = begun.With(new SetLanAddress("gw", Home.Own("10.0.0.1/24")).ApplyTo(begun.Design("planned")!).Value);
         Assert.Equal("192.168.8.1/24", $"{((RouterMode)moved.Design("found")!.Mode("gw")!).Lan}");
@@ -67,29 +67,29 @@ public sealed class CorrectionTests
 
     public static TheoryData<string, Correction> Foolish => new()
     {
-        { "1 to 80 characters", new SetHome(" ", NamingSchool.OneName) },
-        { "1 to 1,000,000", new SetService(new PublicDynamic(0, 1)) },
-        { "outside 203.0.113.0/24", new SetService(new PublicFixed(Home.Own("203.0.113.4/24"), Home.At("198.51.100.1"), 1, 1)) },
-        { "no box 'nobody'", new SetService(new PublicDynamic(1, 1) { HandOff = "nobody" }) },
+        { "1 to 80 characters", new SetHome(Partial<HomeFacts>.With(h => h.Name, " ")) },
+        { "1 to 1,000,000", new SetService(Partial<ServiceFacts>.With(f => f.DownMbps, 0)) },
+        { "outside 203.0.113.0/24", new SetService(Home.All(ServiceFacts.Of(new PublicFixed(Home.Own("203.0.113.4/24"), Home.At("198.51.100.1"), 1, 1)))) },
+        { "no box 'nobody'", new SetService(Partial<ServiceFacts>.With(f => f.HandOff, "nobody")) },
         { "'nothing' on the shelf", new AddBox("Box", "nothing") },
         { "no place 'nowhere'", new AddBox("Box", "gate") { Place = "nowhere" } },
         { "has the hardware address", new AddBox("Box", "gate") { Hardware = Home.WithGateway().Design.Box("gw")!.Hardware } },
-        { "network address", new SetBox("gw", "Gateway", null, null, [], LabelFacts.Empty with { Address = Home.Own("192.168.1.0/24") }) },
-        { "1 to 32 bytes", new SetBox("gw", "Gateway", null, null, [], LabelFacts.Empty with { WifiName = new string('é', 17) }) },
-        { "referred to", new SetBox("gw", "Gateway", null, null, [], LabelFacts.Empty with { WifiKey = "The Key Itself" }) },
-        { "no device 'nobody'", new SetDevice(new("nobody", "Nobody", DeviceKind.Other, null)) },
-        { "listed once", new SetDevice(new("tv", "TV", DeviceKind.Television, null) { Bands = [RadioBand.Ghz5, RadioBand.Ghz5] }) },
-        { "0.3 to 500", new SetPlace(new("", "Barn") { LengthMetres = 0.1 }) },
-        { "At most 60 networks", new SetPlace(new("", "Barn") { Air = new([.. Enumerable.Repeat(new HeardNetwork("a"), 61)]) }) },
-        { "such as 2026-05-04T16:30Z", new SetPlace(new("", "Barn") { Air = new([]) { At = "yesterday" } }) },
-        { "at most 128 characters", new SetPlace(new("", "Barn") { Air = new([new("a\nb")]) }) },
-        { "from 1 to 233", new SetPlace(new("", "Barn") { Air = new([new("a") { Channel = 0 }]) }) },
-        { "between -120 and 0 dBm", new SetPlace(new("", "Barn") { Air = new([new("a") { LevelDbm = 3 }]) }) },
-        { "no building", new SetPlace(new("", "Barn") { Building = "barn" }) },
-        { "1.5 to 10", new SetBuilding(new("", "House") { StoreyHeightMetres = 1 }) },
-        { "no socket 'a'", new SetRun(new("", "a", "b", Medium.Cat6)) },
+        { "network address", new SetLabel("gw", Home.All(LabelFacts.Empty with { Address = Home.Own("192.168.1.0/24") })) },
+        { "1 to 32 bytes", new SetLabel("gw", Home.All(LabelFacts.Empty with { WifiName = new string('é', 17) })) },
+        { "referred to", new SetLabel("gw", Home.All(LabelFacts.Empty with { WifiKey = "The Key Itself" })) },
+        { "no device 'nobody'", new SetDevice("nobody", Home.All(new Device("nobody", "Nobody", DeviceKind.Other, null))) },
+        { "listed once", new SetDevice("tv", Home.All(new Device("tv", "TV", DeviceKind.Television, null) { Bands = [RadioBand.Ghz5, RadioBand.Ghz5] })) },
+        { "0.3 to 500", new SetPlace("", Home.All(new Place("", "Barn") { LengthMetres = 0.1 })) },
+        { "At most 60 networks", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([.. Enumerable.Repeat(new HeardNetwork("a"), 61)]) })) },
+        { "such as 2026-05-04T16:30Z", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([]) { At = "yesterday" } })) },
+        { "at most 128 characters", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([new("a\nb")]) })) },
+        { "from 1 to 233", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([new("a") { Channel = 0 }]) })) },
+        { "between -120 and 0 dBm", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([new("a") { LevelDbm = 3 }]) })) },
+        { "no building", new SetPlace("", Home.All(new Place("", "Barn") { Building = "barn" })) },
+        { "1.5 to 10", new SetBuilding("", Home.All(new Building("", "House") { StoreyHeightMetres = 1 })) },
+        { "no socket 'a'", new SetRun("", Home.All(new CableRun("", "a", "b", Medium.Cat6))) },
         { "no device 'nobody'", new SetNeed(new LocalServer("", "nobody")) },
-        { "not a port", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 70_000)) },
+        { "not a port", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 70_000, false)) },
         { "nothing called 'nobody'", new Remove("nobody") },
     };
 
@@ -135,7 +135,7 @@ public sealed class CorrectionTests
     [Fact]
     public void A_second_building_brings_the_main_house_along()
     {
-        var home = Apply(Of(Home.WithGateway().Design), new SetBuilding(new("", "Barn")), new SetPlace(new("", "Hay loft") { Building = "barn" }), new SetPlace(new("", "Hall") { Building = "main-house" }));
+        var home = Apply(Of(Home.WithGateway().Design), new SetBuilding("", Home.All(new Building("", "Barn"))), new SetPlace("", Home.All(new Place("", "Hay loft") { Building = "barn" })), new SetPlace("", Home.All(new Place("", "Hall") { Building = "main-house" })));
         Assert.Equal(["main-house", "barn"], home.Site.Buildings.Select(b => b.Id));
         Assert.Equal(["barn", null], home.Site.Places.Select(p => p.Building));
         Assert.Contains("it stays", Refused(home, new Remove("main-house")), StringComparison.Ordinal);

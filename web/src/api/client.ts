@@ -26,6 +26,16 @@ export interface Problem {
   detail?: string;
   errors?: FileError[];
   head?: JobState;
+  /** What this edit and one that was made meanwhile both set; null where that is not known. */
+  clashes?: Clash[] | null;
+}
+
+/** One value that two edits set to different things. */
+export interface Clash {
+  what: string;
+  setUp: string | null;
+  yours: string | null;
+  theirs: string | null;
 }
 
 /** A request that the server answered with a problem. */

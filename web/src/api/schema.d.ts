@@ -831,6 +831,14 @@ export interface components {
             pairs?: null | number;
             run?: null | string;
         };
+        CableFacts: {
+            medium: components["schemas"]["Medium"];
+            /** Format: double */
+            lengthMetres: null | number;
+            /** Format: int32 */
+            pairs: null | number;
+            run: null | string;
+        };
         CableLinkRead: {
             /** Format: int32 */
             line: number;
@@ -859,7 +867,7 @@ export interface components {
             subjects: string[];
             text: string;
         };
-        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeSetUplink"] | components["schemas"]["ChangeSetSatellite"] | components["schemas"]["ChangeSetVlans"] | components["schemas"]["ChangeSetPassing"] | components["schemas"]["ChangeSetLine"] | components["schemas"]["ChangeSetTranslation"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeStandIn"] | components["schemas"]["ChangeSetPagePassword"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
+        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeRemoveGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeRemovePointGuest"] | components["schemas"]["ChangeSetUplink"] | components["schemas"]["ChangeRemoveUplink"] | components["schemas"]["ChangeSetSatellite"] | components["schemas"]["ChangeSetPortVlans"] | components["schemas"]["ChangeSetPassing"] | components["schemas"]["ChangeSetLine"] | components["schemas"]["ChangeSetTranslation"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeStandIn"] | components["schemas"]["ChangeSetPagePassword"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
         ChangeAcceptFinding: {
             /** @enum {string} */
             kind?: "acceptFinding";
@@ -890,19 +898,16 @@ export interface components {
             /** @enum {string} */
             kind?: "movePool";
             box: string;
-            pool: components["schemas"]["AddressRange"];
+            first?: null | components["schemas"]["Ipv4Address"];
+            last?: null | components["schemas"]["Ipv4Address"];
         };
         ChangePatch: {
             /** @enum {string} */
             kind?: "patch";
             a: components["schemas"]["PortRef"];
             b: components["schemas"]["PortRef"];
-            medium: components["schemas"]["Medium"];
-            /** Format: double */
-            lengthMetres: null | number;
-            /** Format: int32 */
-            pairs?: null | number;
-            run?: null | string;
+            known: components["schemas"]["CableFacts"];
+            id?: null | string;
         };
         ChangePutAway: {
             /** @enum {string} */
@@ -917,6 +922,16 @@ export interface components {
             /** Format: int32 */
             outsidePort: number;
         };
+        ChangeRemoveGuest: {
+            /** @enum {string} */
+            kind?: "removeGuest";
+            box: string;
+        };
+        ChangeRemovePointGuest: {
+            /** @enum {string} */
+            kind?: "removePointGuest";
+            box: string;
+        };
         ChangeRemoveReservation: {
             /** @enum {string} */
             kind?: "removeReservation";
@@ -928,6 +943,11 @@ export interface components {
             kind?: "removeRoute";
             box: string;
             to: components["schemas"]["Subnet"];
+        };
+        ChangeRemoveUplink: {
+            /** @enum {string} */
+            kind?: "removeUplink";
+            box: string;
         };
         ChangeRequest: {
             setUp: string;
@@ -944,12 +964,7 @@ export interface components {
             /** @enum {string} */
             kind?: "setCable";
             cable: string;
-            medium: components["schemas"]["Medium"];
-            /** Format: double */
-            lengthMetres: null | number;
-            /** Format: int32 */
-            pairs?: null | number;
-            run?: null | string;
+            known: components["schemas"]["PartialOfCableFacts"];
         };
         ChangeSetDeviceAddress: {
             /** @enum {string} */
@@ -967,7 +982,7 @@ export interface components {
             /** @enum {string} */
             kind?: "setGuest";
             box: string;
-            guest: null | components["schemas"]["GuestNetwork"];
+            guest: components["schemas"]["PartialOfGuestNetwork"];
         };
         ChangeSetLanAddress: {
             /** @enum {string} */
@@ -986,7 +1001,7 @@ export interface components {
             /** @enum {string} */
             kind?: "setLine";
             box: string;
-            line: components["schemas"]["LineSetting"];
+            line: components["schemas"]["PartialOfLineSetting"];
         };
         ChangeSetMode: {
             /** @enum {string} */
@@ -1016,7 +1031,7 @@ export interface components {
             /** @enum {string} */
             kind?: "setPointGuest";
             box: string;
-            guest: null | components["schemas"]["GuestName"];
+            guest: components["schemas"]["PartialOfGuestName"];
         };
         ChangeSetPortRequests: {
             /** @enum {string} */
@@ -1024,18 +1039,27 @@ export interface components {
             box: string;
             on: boolean;
         };
+        ChangeSetPortVlans: {
+            /** @enum {string} */
+            kind?: "setPortVlans";
+            box: string;
+            port: string;
+            /** Format: int32 */
+            untagged: number;
+            tagged: number[];
+        };
         ChangeSetRadio: {
             /** @enum {string} */
             kind?: "setRadio";
             box: string;
-            setting: components["schemas"]["RadioSetting"];
+            radio: string;
+            setting: components["schemas"]["PartialOfRadioSetting"];
         };
         ChangeSetSatellite: {
             /** @enum {string} */
             kind?: "setSatellite";
             box: string;
-            main: string;
-            by: null | string;
+            node: components["schemas"]["PartialOfSatelliteMode"];
         };
         ChangeSetServerDomain: {
             /** @enum {string} */
@@ -1048,14 +1072,14 @@ export interface components {
             kind?: "setServerGateway";
             box: string;
             gateway: null | components["schemas"]["Ipv4Address"];
-            leftOut?: boolean;
+            leftOut: boolean;
         };
         ChangeSetServerNames: {
             /** @enum {string} */
             kind?: "setServerNames";
             box: string;
             nameServers: string[];
-            leftOut?: boolean;
+            leftOut: boolean;
         };
         ChangeSetTranslation: {
             /** @enum {string} */
@@ -1067,13 +1091,7 @@ export interface components {
             /** @enum {string} */
             kind?: "setUplink";
             box: string;
-            link: null | components["schemas"]["Uplink"];
-        };
-        ChangeSetVlans: {
-            /** @enum {string} */
-            kind?: "setVlans";
-            box: string;
-            vlans: components["schemas"]["PortVlans"][];
+            link: components["schemas"]["PartialOfUplink"];
         };
         ChangeSetWan: {
             /** @enum {string} */
@@ -1113,6 +1131,7 @@ export interface components {
             before: components["schemas"]["ComparedVersion"];
             after: components["schemas"]["ComparedVersion"];
             changes: components["schemas"]["Differs"][];
+            unreachable: string[];
             moved: components["schemas"]["ProofDifference"];
         };
         ConflictFact: {
@@ -1122,7 +1141,7 @@ export interface components {
             pool: null | string;
             guarded: boolean;
         };
-        Correction: components["schemas"]["CorrectionSetHome"] | components["schemas"]["CorrectionSetService"] | components["schemas"]["CorrectionAddBox"] | components["schemas"]["CorrectionSetBox"] | components["schemas"]["CorrectionTakeProfile"] | components["schemas"]["CorrectionAddDevice"] | components["schemas"]["CorrectionSetDevice"] | components["schemas"]["CorrectionSetBuilding"] | components["schemas"]["CorrectionSetPlace"] | components["schemas"]["CorrectionSetSocket"] | components["schemas"]["CorrectionSetRun"] | components["schemas"]["CorrectionSetNeed"] | components["schemas"]["CorrectionRemove"] | components["schemas"]["CorrectionStartPlan"];
+        Correction: components["schemas"]["CorrectionSetHome"] | components["schemas"]["CorrectionSetService"] | components["schemas"]["CorrectionAddBox"] | components["schemas"]["CorrectionSetBox"] | components["schemas"]["CorrectionSetLabel"] | components["schemas"]["CorrectionTakeProfile"] | components["schemas"]["CorrectionAddDevice"] | components["schemas"]["CorrectionSetDevice"] | components["schemas"]["CorrectionSetBuilding"] | components["schemas"]["CorrectionSetPlace"] | components["schemas"]["CorrectionSetSocket"] | components["schemas"]["CorrectionSetRun"] | components["schemas"]["CorrectionSetNeed"] | components["schemas"]["CorrectionRemove"] | components["schemas"]["CorrectionStartPlan"];
         CorrectionAddBox: {
             /** @enum {string} */
             kind?: "addBox";
@@ -1156,28 +1175,30 @@ export interface components {
             /** @enum {string} */
             kind?: "setBox";
             box: string;
-            name: string;
-            hardware: null | components["schemas"]["HardwareAddress"];
-            wanHardware: null | components["schemas"]["HardwareAddress"];
-            holds: components["schemas"]["LineService"][];
-            label: components["schemas"]["LabelFacts"];
-            place?: null | string;
+            known: components["schemas"]["PartialOfBoxFacts"];
         };
         CorrectionSetBuilding: {
             /** @enum {string} */
             kind?: "setBuilding";
-            building: components["schemas"]["Building"];
+            building: string;
+            known: components["schemas"]["PartialOfBuilding"];
         };
         CorrectionSetDevice: {
             /** @enum {string} */
             kind?: "setDevice";
-            device: components["schemas"]["Device"];
+            device: string;
+            known: components["schemas"]["PartialOfDevice"];
         };
         CorrectionSetHome: {
             /** @enum {string} */
             kind?: "setHome";
-            name: string;
-            naming: components["schemas"]["NamingSchool"];
+            known: components["schemas"]["PartialOfHomeFacts"];
+        };
+        CorrectionSetLabel: {
+            /** @enum {string} */
+            kind?: "setLabel";
+            box: string;
+            label: components["schemas"]["PartialOfLabelFacts"];
         };
         CorrectionSetNeed: {
             /** @enum {string} */
@@ -1187,22 +1208,26 @@ export interface components {
         CorrectionSetPlace: {
             /** @enum {string} */
             kind?: "setPlace";
-            place: components["schemas"]["Place"];
+            place: string;
+            known: components["schemas"]["PartialOfPlace"];
+            newId?: string;
         };
         CorrectionSetRun: {
             /** @enum {string} */
             kind?: "setRun";
-            run: components["schemas"]["CableRun"];
+            run: string;
+            known: components["schemas"]["PartialOfCableRun"];
         };
         CorrectionSetService: {
             /** @enum {string} */
             kind?: "setService";
-            service: components["schemas"]["Service"];
+            service: components["schemas"]["PartialOfServiceFacts"];
         };
         CorrectionSetSocket: {
             /** @enum {string} */
             kind?: "setSocket";
-            socket: components["schemas"]["Socket"];
+            socket: string;
+            known: components["schemas"]["PartialOfSocket"];
         };
         CorrectionStartPlan: {
             /** @enum {string} */
@@ -1336,26 +1361,10 @@ export interface components {
             /** Format: int32 */
             vlan?: null | number;
         };
-        GuestName: {
-            name: string;
-            security: components["schemas"]["WifiSecurity"];
-            key: null | string;
-            /** Format: int32 */
-            vlan?: null | number;
-        };
         GuestNameDocument: {
             name: string;
             security: components["schemas"]["WifiSecurity"];
             key?: null | string;
-            /** Format: int32 */
-            vlan?: null | number;
-        };
-        GuestNetwork: {
-            name: string;
-            security: components["schemas"]["WifiSecurity"];
-            key: null | string;
-            lan: components["schemas"]["InterfaceAddress"];
-            pool: components["schemas"]["AddressRange"];
             /** Format: int32 */
             vlan?: null | number;
         };
@@ -1572,16 +1581,6 @@ export interface components {
             shows: string;
             means: string;
         };
-        LineNeeds: {
-            login?: components["schemas"]["Known"];
-            /** Format: int32 */
-            tag?: null | number;
-            tagged?: components["schemas"]["Known"];
-            locked?: components["schemas"]["Known"];
-            lockedTo?: null | components["schemas"]["HardwareAddress"];
-            account?: null | string;
-            password?: null | string;
-        };
         LineNeedsDocument: {
             login?: null | boolean;
             tagged?: null | boolean;
@@ -1594,12 +1593,6 @@ export interface components {
         };
         /** @enum {unknown} */
         LineService: "telephone" | "television" | "alarm";
-        LineSetting: {
-            login: boolean;
-            /** Format: int32 */
-            tag: null | number;
-            hardware: null | components["schemas"]["HardwareAddress"];
-        };
         LineSettingDocument: {
             login?: null | boolean;
             /** Format: int32 */
@@ -1766,7 +1759,7 @@ export interface components {
             protocol: components["schemas"]["Protocol"];
             /** Format: int32 */
             port: number;
-            asksItself?: boolean;
+            asksItself: boolean;
             device: string;
             id: string;
         };
@@ -1919,6 +1912,158 @@ export interface components {
             /** Format: int32 */
             total: number;
         };
+        PartialOfBoxFacts: {
+            name?: string;
+            hardware?: null | components["schemas"]["HardwareAddress"];
+            wanHardware?: null | components["schemas"]["HardwareAddress"];
+            holds?: components["schemas"]["LineService"][];
+            place?: null | string;
+        };
+        PartialOfBuilding: {
+            name?: string;
+            /** Format: double */
+            storeyHeightMetres?: null | number;
+            sameSupply?: components["schemas"]["Known"];
+        };
+        PartialOfCableFacts: {
+            medium?: components["schemas"]["Medium"];
+            /** Format: double */
+            lengthMetres?: null | number;
+            /** Format: int32 */
+            pairs?: null | number;
+            run?: null | string;
+        };
+        PartialOfCableRun: {
+            a?: string;
+            b?: string;
+            medium?: components["schemas"]["Medium"];
+            /** Format: int32 */
+            pairs?: null | number;
+            /** Format: double */
+            lengthMetres?: null | number;
+        };
+        PartialOfDevice: {
+            name?: string;
+            kind?: components["schemas"]["DeviceKind"];
+            hardware?: null | components["schemas"]["HardwareAddress"];
+            checksLease?: components["schemas"]["Known"];
+            bands?: components["schemas"]["RadioBand"][];
+            newestSecurity?: null | components["schemas"]["WifiSecurity"];
+            hasSocket?: components["schemas"]["Known"];
+            place?: null | string;
+        };
+        PartialOfGuestName: {
+            name?: string;
+            security?: components["schemas"]["WifiSecurity"];
+            key?: null | string;
+            /** Format: int32 */
+            vlan?: null | number;
+        };
+        PartialOfGuestNetwork: {
+            name?: string;
+            security?: components["schemas"]["WifiSecurity"];
+            key?: null | string;
+            lan?: components["schemas"]["InterfaceAddress"];
+            pool?: components["schemas"]["AddressRange"];
+            /** Format: int32 */
+            vlan?: null | number;
+        };
+        PartialOfHomeFacts: {
+            name?: string;
+            naming?: components["schemas"]["NamingSchool"];
+        };
+        PartialOfLabelFacts: {
+            address?: null | components["schemas"]["InterfaceAddress"];
+            login?: null | string;
+            password?: null | string;
+            wifiName?: null | string;
+            wifiKey?: null | string;
+            radioHardware?: null | components["schemas"]["HardwareAddress"];
+            firmware?: null | string;
+            mended?: components["schemas"]["Known"];
+            mendedUntil?: null | (null | string);
+        };
+        PartialOfLineSetting: {
+            login?: boolean;
+            /** Format: int32 */
+            tag?: null | number;
+            hardware?: null | components["schemas"]["HardwareAddress"];
+        };
+        PartialOfPlace: {
+            name?: string;
+            kind?: components["schemas"]["PlaceKind"];
+            building?: null | string;
+            /** Format: int32 */
+            floor?: number;
+            /** Format: double */
+            lengthMetres?: null | number;
+            /** Format: double */
+            widthMetres?: null | number;
+            walls?: components["schemas"]["WallKind"];
+            /** Format: double */
+            eastMetres?: null | number;
+            /** Format: double */
+            northMetres?: null | number;
+            air?: null | components["schemas"]["AirScan"];
+        };
+        PartialOfRadioSetting: {
+            on?: boolean;
+            name?: string;
+            security?: components["schemas"]["WifiSecurity"];
+            key?: null | string;
+            /** Format: int32 */
+            channel?: null | number;
+            /** Format: int32 */
+            widthMhz?: null | number;
+            hidden?: boolean;
+            protectsFrames?: null | components["schemas"]["FrameProtection"];
+            wdsPeers?: string[];
+        };
+        PartialOfSatelliteMode: {
+            main?: string;
+            by?: null | string;
+        };
+        PartialOfServiceFacts: {
+            kind?: components["schemas"]["ServiceKind"];
+            /** Format: int32 */
+            downMbps?: null | number;
+            /** Format: int32 */
+            upMbps?: null | number;
+            access?: components["schemas"]["AccessKind"];
+            handOff?: null | string;
+            /** Format: int32 */
+            leases?: number;
+            address?: null | components["schemas"]["InterfaceAddress"];
+            gateway?: null | components["schemas"]["Ipv4Address"];
+            nameServers?: string[];
+            inside?: null | components["schemas"]["Subnet"];
+            login?: components["schemas"]["Known"];
+            tagged?: components["schemas"]["Known"];
+            /** Format: int32 */
+            tag?: null | number;
+            locked?: components["schemas"]["Known"];
+            lockedTo?: null | components["schemas"]["HardwareAddress"];
+            account?: null | string;
+            password?: null | string;
+        };
+        PartialOfSocket: {
+            name?: string;
+            kind?: components["schemas"]["SocketKind"];
+            place?: null | string;
+        };
+        PartialOfUplink: {
+            radio?: string;
+            box?: string;
+            name?: string;
+            security?: components["schemas"]["WifiSecurity"];
+            key?: null | string;
+            frames?: components["schemas"]["UplinkFrames"];
+            /** Format: int32 */
+            channel?: null | number;
+            /** Format: int32 */
+            widthMhz?: null | number;
+            locked?: boolean;
+        };
         /** @enum {unknown} */
         PassKind: "port" | "hardware" | "mapping";
         Passed: {
@@ -2023,12 +2168,6 @@ export interface components {
         PortRef: string;
         /** @enum {unknown} */
         PortRole: "wan" | "lan";
-        PortVlans: {
-            port: string;
-            /** Format: int32 */
-            untagged: number;
-            tagged: number[];
-        };
         PortVlansDocument: {
             port: string;
             /** Format: int32 */
@@ -2152,20 +2291,6 @@ export interface components {
             why: null | components["schemas"]["RefusalReason"];
             frames: null | components["schemas"]["UplinkFrames"];
             instead: string[];
-        };
-        RadioSetting: {
-            radio: string;
-            on: boolean;
-            name: string;
-            security: components["schemas"]["WifiSecurity"];
-            key: null | string;
-            /** Format: int32 */
-            channel?: null | number;
-            /** Format: int32 */
-            widthMhz?: null | number;
-            hidden?: boolean;
-            protectsFrames?: null | components["schemas"]["FrameProtection"];
-            wdsPeers?: string[];
         };
         RadioSettingDocument: {
             radio: string;
@@ -2373,21 +2498,6 @@ export interface components {
             servers: string[];
             above: null | string;
         };
-        Service: components["schemas"]["ServicePublicDynamic"] | components["schemas"]["ServicePublicFixed"] | components["schemas"]["ServiceCarrierTranslation"] | components["schemas"]["ServiceUnknownService"];
-        ServiceCarrierTranslation: {
-            /** @enum {string} */
-            kind?: "carrierTranslation";
-            inside?: null | components["schemas"]["Subnet"];
-            /** Format: int32 */
-            downMbps: null | number;
-            /** Format: int32 */
-            upMbps: null | number;
-            /** Format: int32 */
-            leases?: number;
-            line?: components["schemas"]["LineNeeds"];
-            access?: components["schemas"]["AccessKind"];
-            handOff?: null | string;
-        };
         ServiceDocument: {
             kind: components["schemas"]["ServiceKind"];
             /** Format: int32 */
@@ -2405,49 +2515,7 @@ export interface components {
             handOff?: null | string;
         };
         /** @enum {unknown} */
-        ServiceKind: "publicDynamic" | "publicFixed" | "carrierTranslation" | "unknown";
-        ServicePublicDynamic: {
-            /** @enum {string} */
-            kind?: "publicDynamic";
-            /** Format: int32 */
-            downMbps: null | number;
-            /** Format: int32 */
-            upMbps: null | number;
-            /** Format: int32 */
-            leases?: number;
-            line?: components["schemas"]["LineNeeds"];
-            access?: components["schemas"]["AccessKind"];
-            handOff?: null | string;
-        };
-        ServicePublicFixed: {
-            /** @enum {string} */
-            kind?: "publicFixed";
-            address: components["schemas"]["InterfaceAddress"];
-            gateway: components["schemas"]["Ipv4Address"];
-            nameServers?: string[];
-            /** Format: int32 */
-            downMbps: null | number;
-            /** Format: int32 */
-            upMbps: null | number;
-            /** Format: int32 */
-            leases?: number;
-            line?: components["schemas"]["LineNeeds"];
-            access?: components["schemas"]["AccessKind"];
-            handOff?: null | string;
-        };
-        ServiceUnknownService: {
-            /** @enum {string} */
-            kind?: "unknown";
-            /** Format: int32 */
-            downMbps: null | number;
-            /** Format: int32 */
-            upMbps: null | number;
-            /** Format: int32 */
-            leases?: number;
-            line?: components["schemas"]["LineNeeds"];
-            access?: components["schemas"]["AccessKind"];
-            handOff?: null | string;
-        };
+        ServiceKind: "unknown" | "publicDynamic" | "publicFixed" | "carrierTranslation";
         SetUpDocument: {
             name: string;
             boxes: components["schemas"]["BoxSettingDocument"][];
@@ -2648,19 +2716,6 @@ export interface components {
             line: number;
             text: string;
             why: string;
-        };
-        Uplink: {
-            radio: string;
-            box: string;
-            name: string;
-            security: components["schemas"]["WifiSecurity"];
-            key: null | string;
-            frames: components["schemas"]["UplinkFrames"];
-            /** Format: int32 */
-            channel?: null | number;
-            /** Format: int32 */
-            widthMhz?: null | number;
-            locked?: boolean;
         };
         UplinkDocument: {
             radio: string;

@@ -40,11 +40,11 @@ public static class ChainTooLong
     {
         if (e.Design.Mode(link.Box) is SatelliteMode satellite)
         {
-            yield return Cures.Hopeful($"Let {e.Name(link.Box)} join {e.Name(main)} itself", new SetSatellite(link.Box, satellite.Main, main));
+            yield return Cures.Hopeful($"Let {e.Name(link.Box)} join {e.Name(main)} itself", new SetSatellite(link.Box, Partial<SatelliteMode>.With(s => s.By, main)));
         }
         else if (e.Design.Mode(link.Box)?.Joins is { } joins && Air.Of(e.Design, main).FirstOrDefault(a => !a.Guest && e.Design.Box(link.Box)!.Profile.Radios.Any(r => r.Id == joins.Radio && r.Band == a.Radio.Band)) is { } air)
         {
-            yield return Cures.Hopeful($"Let {e.Name(link.Box)} join {e.Name(main)} itself", new SetUplink(link.Box, joins with { Box = main, Name = air.Setting.Name, Security = air.Setting.Security, Key = air.Setting.Key }));
+            yield return Cures.Hopeful($"Let {e.Name(link.Box)} join {e.Name(main)} itself", SetUplink.Between(link.Box, joins, joins with { Box = main, Name = air.Setting.Name, Security = air.Setting.Security, Key = air.Setting.Key }));
         }
     }
 }

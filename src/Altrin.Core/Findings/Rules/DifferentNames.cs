@@ -44,7 +44,7 @@ public static class DifferentNames
                 return Cures.Hopeful(
                     $"Call all of them \"{name}\"",
                     [
-                        .. radios.Where(r => r.Setting.Name != name).Select(r => new SetRadio(r.Box, r.Setting with { Name = name, Security = like.Security, Key = like.Key })),
+                        .. radios.Where(r => r.Setting.Name != name).Select(r => SetRadio.Between(r.Box, r.Setting, r.Setting with { Name = name, Security = like.Security, Key = like.Key })),
                         .. names.Where(n => n != name).SelectMany(n => WifiNames.Rejoin(e, n, like)),
                     ]);
             }));

@@ -42,7 +42,7 @@ public static class FixedInsidePool
             var inside = e.Sheet.Conflicts.Where(c => c.Segment == conflict.Segment && c.Pool == conflict.Pool).Select(c => c.Address);
             if (router.Server.Pool.LongestWithout(inside) is { } left)
             {
-                yield return Cures.Hopeful($"Let the pool be {left.First} to {left.Last}", new MovePool(conflict.Pool!, left));
+                yield return Cures.Hopeful($"Let the pool be {left.First} to {left.Last}", MovePool.To(conflict.Pool!, left));
             }
         }
     }

@@ -34,7 +34,7 @@ public static class GatewayWrong
         }
         return e.Network.Router(subject) switch
         {
-            { Server.Gateway: not null } => [Cures.Hopeful($"Let {e.Name(subject)} hand out itself as gateway", new SetServerGateway(subject, null))],
+            { Server.Gateway: not null } => [Cures.Hopeful($"Let {e.Name(subject)} hand out itself as gateway", new SetServerGateway(subject, null, false))],
             { Wan: Fixed } => [Cures.Hopeful($"Let the WAN side of {e.Name(subject)} ask for its address", new SetWan(subject, new Automatic()))],
             _ => [],
         };

@@ -39,7 +39,7 @@ public static class GuestNotCarried
     {
         if (e.SegmentOf(box, Side.Page) is { } segment && e.PlanOf(segment) is var (_, ruler) && e.Network.Router(ruler)?.Guest is { } guest && guest.Vlan != tag)
         {
-            yield return Cures.Hopeful($"Let {e.Name(ruler)} send its guests with the tag {tag}", new SetGuest(ruler, guest with { Vlan = tag }));
+            yield return Cures.Hopeful($"Let {e.Name(ruler)} send its guests with the tag {tag}", new SetGuest(ruler, Partial<GuestNetwork>.With(g => g.Vlan, tag)));
         }
     }
 
@@ -50,12 +50,12 @@ public static class GuestNotCarried
         foreach (var (box, mode) in e.Design.SetUp.Boxes.Where(b => b.Mode is SwitchMode { Vlans.Count: > 0 }).OrderBy(b => b.Box, StringComparer.Ordinal).Select(b => (b.Box, (SwitchMode)b.Mode)))
         {
             var ports = e.Design.Box(box)!.Profile.Ports.Where(p => e.Design.CableAt(new(box, p.Id)) is { } cable && e.Design.Box(cable.OtherEnd(new(box, p.Id)).Owner) is not null).Select(p => p.Id).ToList();
-            PortVlans[] now = [.. mode.Vlans.Where(v => !ports.Contains(v.Port)), .. ports.Select(p => mode.Vlans.FirstOrDefault(v => v.Port == p) ?? new(p, 1, [])).Select(v => v.Tagged.Contains(tag) ? v : v with { Tagged = [.. v.Tagged.Append(tag).Order()] })];
-            changes.Add(new SetVlans(box, [.. now.OrderBy(v => v.Port, StringComparer.Ordinal)]));
+            changes.AddRange(ports.Select(p => mode.Vlans.FirstOrDefault(v => v.Port == p) ?? new(p, 1, [])).Where(v => !v.Tagged.Contains(tag)).Select(v => new SetPortVlans(box, v.Port, v.Untagged, [.. v.Tagged.Append(tag).Order()])));
         }
         if (changes.Count > 0)
         {
-            yield return Cures.Hopeful($"Let {(changes.Count == 1 ? e.Name(((SetVlans)changes[0]).Box) : "the managed switches")} pass the tag {tag} on", changes);
+            var switches = changes.SelectMany(c => c.Subjects()).Distinct().ToList();
+            yield return Cures.Hopeful($"Let {(switches.Count == 1 ? e.Name(switches[0]) : "the managed switches")} pass the tag {tag} on", changes);
         }
     }
 }

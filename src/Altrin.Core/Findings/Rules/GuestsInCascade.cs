@@ -23,6 +23,6 @@ public static class GuestsInCascade
             [r.Box.Id],
             $"Guests of {r.Box.Name} reach what hangs before it",
             "Guests find printers, storage and the pages of boxes.",
-            [Cures.Hopeful($"Send no guest name at {r.Box.Name}", new SetGuest(r.Box.Id, null))],
+            [Cures.Hopeful($"Send no guest name at {r.Box.Name}", new RemoveGuest(r.Box.Id))],
             ["Let the outermost router have the guests."]));
 }

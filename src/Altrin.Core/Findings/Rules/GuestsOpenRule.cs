@@ -28,7 +28,7 @@ public static class GuestsOpenRule
                     [box.Box],
                     $"The guest name of {e.Name(box.Box)} {(habit == Known.No ? "opens" : "may open")} into the home",
                     "Guests find printers, storage and the pages of boxes.",
-                    [Cures.Hopeful($"Send no guest name at {e.Name(box.Box)}", new SetPointGuest(box.Box, null))],
+                    [Cures.Hopeful($"Send no guest name at {e.Name(box.Box)}", new RemovePointGuest(box.Box))],
                     habit != Known.Unknown ? ["Let a box that routes send the guest name, or one that is known to keep guests apart."] : ["Join the guest name with a laptop and try to open a page of the home: what the box's own words promise is no proof."]);
             }
         }

@@ -61,6 +61,6 @@ public static class LeasesThroughRule
 
     private static IEnumerable<Remedy> FourAddresses(Evidence e, RadioLink link) =>
         e.Design.Mode(link.Box)?.Joins is { } joins && e.Design.Box(link.To)!.Profile.Radios.Any(r => r.FourAddress == Known.Yes)
-            ? [Cures.Hopeful($"Let {e.Name(link.Box)} use four addresses", new SetUplink(link.Box, joins with { Frames = UplinkFrames.FourAddress }))]
+            ? [Cures.Hopeful($"Let {e.Name(link.Box)} use four addresses", SetUplink.Between(link.Box, joins, joins with { Frames = UplinkFrames.FourAddress }))]
             : [];
 }

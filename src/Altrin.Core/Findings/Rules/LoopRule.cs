@@ -36,8 +36,8 @@ public static class LoopRule
         var box = link["radio:".Length..];
         return e.Design.Mode(box) switch
         {
-            SatelliteMode satellite => [Cures.Hopeful($"Let {e.Name(box)} join by cable only", new SetSatellite(box, satellite.Main, null))],
-            RouterMode => [Cures.Hopeful($"Let {e.Name(box)} join nobody by radio", new SetUplink(box, null))],
+            SatelliteMode => [Cures.Hopeful($"Let {e.Name(box)} join by cable only", new SetSatellite(box, Partial<SatelliteMode>.With(s => s.By, null)))],
+            RouterMode => [Cures.Hopeful($"Let {e.Name(box)} join nobody by radio", new RemoveUplink(box))],
             RepeaterMode when e.Design.Box(box)!.Profile.Modes.Contains(ModeKind.AccessPoint) => [Cures.Hopeful($"Set {e.Name(box)} to access-point mode", new SetMode(box, ModeKind.AccessPoint))],
             _ => [],
         };

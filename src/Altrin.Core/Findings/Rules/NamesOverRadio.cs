@@ -29,7 +29,7 @@ public static class NamesOverRadio
                     [box.Id, .. served],
                     $"{box.Name} lets everybody ask {e.Names(served)} for names, which hangs on radio",
                     "Pages stop loading for everybody while that one device is out of reach.",
-                    [Cures.Hopeful($"Let {box.Name} answer for names itself", new SetServerNames(box.Id, []))],
+                    [Cures.Hopeful($"Let {box.Name} answer for names itself", new SetServerNames(box.Id, [], false))],
                     ["Or put a cable to the device."]);
             }
         }

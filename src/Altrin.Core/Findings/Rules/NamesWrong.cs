@@ -35,10 +35,10 @@ public static class NamesWrong
     {
         if (server)
         {
-            yield return Cures.Hopeful($"Let {e.Name(subject)} hand out itself for names", new SetServerNames(subject, []));
+            yield return Cures.Hopeful($"Let {e.Name(subject)} hand out itself for names", new SetServerNames(subject, [], false));
             if (e.Network.Find(subject, Side.Lan) is { } lan && e.Seen.Hosts.Rulers(e.Network.Segment(lan.Segment)).FirstOrDefault(r => r.Owner != subject) is { } ruler)
             {
-                yield return Cures.Hopeful($"Let {e.Name(subject)} hand out {e.Name(ruler.Owner)} for names", new SetServerNames(subject, [World.Own(ruler).Address]));
+                yield return Cures.Hopeful($"Let {e.Name(subject)} hand out {e.Name(ruler.Owner)} for names", new SetServerNames(subject, [World.Own(ruler).Address], false));
             }
         }
         var host = e.Network.Find(subject, Side.Device) ?? e.Network.Find(subject, Side.Wan);

@@ -22,7 +22,7 @@ public static class NoWayOut
         cause.Text.TrimEnd('.'),
         "Devices behind it say that they are connected, and have no internet.",
         cause.Subjects.SelectMany(s => e.Design.CableAt(PortRef.AtStreet) is null && e.WanPorts(s).Any()
-            ? [Cures.Hopeful($"Plug the line into {e.Name(s)}", new Patch(PortRef.AtStreet, e.WanPorts(s).First(), Medium.Unknown, null))]
+            ? [Cures.Hopeful($"Plug the line into {e.Name(s)}", new Patch(PortRef.AtStreet, e.WanPorts(s).First(), CableFacts.NotLookedAt))]
             : Array.Empty<Remedy>()),
         ["Plug the cable that comes from the street, or from the main router, into its outer port."]));
 }

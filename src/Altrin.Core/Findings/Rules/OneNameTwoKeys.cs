@@ -29,7 +29,7 @@ public static class OneNameTwoKeys
                 .Select(of => Cures.Hopeful(
                     $"Key and {WifiNames.Words(of.Like.Security)} of {e.Name(of.Box)} everywhere for \"{g.Key}\"",
                     [
-                        .. g.Where(r => (r.Setting.Security, r.Setting.Key) != (of.Like.Security, of.Like.Key)).Select(r => new SetRadio(r.Box, r.Setting with { Security = of.Like.Security, Key = of.Like.Key })),
+                        .. g.Where(r => (r.Setting.Security, r.Setting.Key) != (of.Like.Security, of.Like.Key)).Select(r => SetRadio.Between(r.Box, r.Setting, r.Setting with { Security = of.Like.Security, Key = of.Like.Key })),
                         .. WifiNames.Rejoin(e, g.Key, of.Like),
                     ]))));
 }

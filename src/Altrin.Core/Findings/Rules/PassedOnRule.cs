@@ -38,7 +38,7 @@ public static class PassedOnRule
         {
             if (free.TryDequeue(out var port))
             {
-                changes.AddRange([new Unpatch(cable.Id), Patch.Moved(cable, cable.OtherEnd(cable.A.Owner == gateway ? cable.A : cable.B), port)]);
+                changes.AddRange([new Unpatch(cable.Id), new Patch(cable.OtherEnd(cable.A.Owner == gateway ? cable.A : cable.B), port, cable.Known)]);
             }
         }
         if (changes.Count > 0)

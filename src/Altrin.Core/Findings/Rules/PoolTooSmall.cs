@@ -37,7 +37,7 @@ public static class PoolTooSmall
         var kept = segment.Interfaces.Select(i => i.Setting).OfType<Fixed>().Select(f => f.Address.Address);
         if (router.Lan.Subnet.Hosts.LongestWithout(kept) is { } wide && wide.Count > router.Server.Pool.Count)
         {
-            yield return Cures.Hopeful($"Let the pool be {wide.First} to {wide.Last}", new MovePool(server.Owner, wide));
+            yield return Cures.Hopeful($"Let the pool be {wide.First} to {wide.Last}", MovePool.To(server.Owner, wide));
         }
     }
 }

@@ -1,4 +1,5 @@
 using Altrin.Core.Changes;
+using Altrin.Core.Sites;
 using Altrin.Core.Facts;
 
 namespace Altrin.Core.Findings.Rules;
@@ -20,6 +21,6 @@ public static class RepeaterStrays
         [l.Box],
         e.Seen.Tracer.World.Strays(l).Text.TrimEnd('.'),
         "After a power cut its devices may have no internet until it is switched off and on again.",
-        e.Design.Mode(l.Box)?.Joins is { } link ? [Cures.Hopeful($"Let {e.Name(l.Box)} join {e.Name(l.To)} by its radio address only", new SetUplink(l.Box, link with { Locked = true }))] : [],
+        e.Design.Mode(l.Box)?.Joins is not null ? [Cures.Hopeful($"Let {e.Name(l.Box)} join {e.Name(l.To)} by its radio address only", new SetUplink(l.Box, Partial<Uplink>.With(u => u.Locked, true)))] : [],
         ["Boxes that cannot be told so are kept apart by a name of their own for the link."]));
 }

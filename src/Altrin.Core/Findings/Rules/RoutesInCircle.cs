@@ -34,7 +34,7 @@ public static class RoutesInCircle
         var pull = new Unpatch(cable.Id);
         if (e.Design.CableAt(PortRef.AtStreet) is null)
         {
-            yield return Cures.Hopeful($"Plug the line into {e.Name(router)} instead", pull, new Patch(PortRef.AtStreet, cable.A.Owner == router ? cable.A : cable.B, Medium.Unknown, null));
+            yield return Cures.Hopeful($"Plug the line into {e.Name(router)} instead", pull, new Patch(PortRef.AtStreet, cable.A.Owner == router ? cable.A : cable.B, CableFacts.NotLookedAt));
         }
         yield return Cures.Hopeful(pull.Describe(e.Design), pull);
     }

@@ -61,7 +61,7 @@ public static class SlowLink
                 yield return Cures.Hopeful(
                     $"Move the cable to {PortWords.Of(e.Design, better)}",
                     new Unpatch(cable.Id),
-                    Patch.Moved(cable, cable.OtherEnd(end), better));
+                    new Patch(cable.OtherEnd(end), better, cable.Known));
             }
         }
     }

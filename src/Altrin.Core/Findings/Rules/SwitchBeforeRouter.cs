@@ -40,8 +40,8 @@ public static class SwitchBeforeRouter
                 $"Put {e.Name(wan.Owner)} first and {e.Name(box)} behind it",
                 new Unpatch(line.Cable.Id),
                 new Unpatch(router.Cable.Id),
-                Patch.Moved(line.Cable, line.Cable.OtherEnd(line.Here), wan),
-                Patch.Moved(router.Cable, router.Here, lan));
+                new Patch(line.Cable.OtherEnd(line.Here), wan, line.Cable.Known),
+                new Patch(router.Here, lan, router.Cable.Known));
         }
     }
 }

@@ -100,8 +100,8 @@ public static class UplinkNotJoined
             };
             mine = mine with { Security = radio.NewestSecurity is { } most && most < theirs.Security ? most : theirs.Security };
             mine = refused.Why == RefusalReason.FourAddressesNotTaken ? mine with { Frames = UplinkFrames.ThreeAddress } : mine;
-            changes.AddRange(theirs == air.Setting ? [] : [new SetRadio(refused.To, theirs)]);
-            changes.AddRange(mine == link ? [] : [new SetUplink(box.Id, mine)]);
+            changes.AddRange(theirs == air.Setting ? [] : [SetRadio.Between(refused.To, air.Setting, theirs)]);
+            changes.AddRange(mine == link ? [] : [SetUplink.Between(box.Id, link, mine)]);
             if (changes.Count > 0)
             {
                 yield return Cures.Hopeful($"Let {box.Name} and {e.Name(refused.To)} agree on \"{air.Setting.Name}\", {BandWords.Of(air.Radio.Band)}", changes);
@@ -115,7 +115,7 @@ public static class UplinkNotJoined
         from air in Air.Of(e.Design, link.To)
         where !air.Guest && air.Radio.Band == own.Band && air.Radio.Channels.Intersect(own.Channels).Any()
         let channel = Usable(air.Radio, own)
-        select Cures.Hopeful($"Fix {BandWords.Of(air.Radio.Band)} of {e.Name(link.To)} to channel {channel}", new SetRadio(link.To, air.Setting with { Channel = channel }));
+        select Cures.Hopeful($"Fix {BandWords.Of(air.Radio.Band)} of {e.Name(link.To)} to channel {channel}", new SetRadio(link.To, air.Setting.Radio, Partial<RadioSetting>.With(r => r.Channel, channel)));
 
     /// <summary>A channel that both radios may use; one that is allowed nearly everywhere where neither was read (common practice).</summary>
     private static int Usable(Radio a, Radio b)

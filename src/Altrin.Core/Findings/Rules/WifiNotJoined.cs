@@ -39,13 +39,13 @@ public static class WifiNotJoined
         var here = WifiNames.Sending(e).Where(r => r.Box == refusal.Wifi.Box).Select(r => r.Setting).DistinctBy(s => (s.Name, s.Key)).ToList();
         var cannot = refusal.Why is RefusalReason.SecurityDiffers or RefusalReason.FramesUnprotected;
         var eased = WifiNames.Sending(e).Where(r => cannot && r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name)
-            .Select(r => r.Setting with { Security = r.Setting.Security == WifiSecurity.Wpa3 ? WifiSecurity.Wpa2Wpa3 : r.Setting.Security, ProtectsFrames = FrameProtection.Optional })
-            .Select(s => Cures.Hopeful($"Let {e.Name(refusal.Wifi.Box)} take older devices too, with {WifiNames.Words(s.Security)}", new SetRadio(refusal.Wifi.Box, s)));
+            .Select(r => (Now: r.Setting, Eased: r.Setting with { Security = r.Setting.Security == WifiSecurity.Wpa3 ? WifiSecurity.Wpa2Wpa3 : r.Setting.Security, ProtectsFrames = FrameProtection.Optional }))
+            .Select(s => Cures.Hopeful($"Let {e.Name(refusal.Wifi.Box)} take older devices too, with {WifiNames.Words(s.Eased.Security)}", SetRadio.Between(refusal.Wifi.Box, s.Now, s.Eased)));
         // A name that it finds on no band of its own is sent there too.
         var known = e.Design.Device(refusal.Device)?.Bands ?? [];
         var sent = WifiNames.Sending(e).Where(r => r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name).Select(r => r.Setting).FirstOrDefault();
         var there = e.Design.Mode(refusal.Wifi.Box)?.Radios.Where(r => refusal.Why == RefusalReason.BandMissing && sent is not null && e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.Any(p => p.Id == r.Radio && known.Contains(p.Band)))
-            .Select(r => Cures.Hopeful($"Send \"{sent!.Name}\" of {e.Name(refusal.Wifi.Box)} on {BandWords.Of(e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.First(p => p.Id == r.Radio).Band)} too", new SetRadio(refusal.Wifi.Box, r with { On = true, Name = sent.Name, Security = sent.Security, Key = sent.Key }))) ?? [];
+            .Select(r => Cures.Hopeful($"Send \"{sent!.Name}\" of {e.Name(refusal.Wifi.Box)} on {BandWords.Of(e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.First(p => p.Id == r.Radio).Band)} too", SetRadio.Between(refusal.Wifi.Box, r, r with { On = true, Name = sent.Name, Security = sent.Security, Key = sent.Key }))) ?? [];
         var elsewhere = WifiNames.Sending(e).Where(r => r.Box != refusal.Wifi.Box && (here.Count == 0 || r.Setting.Name == refusal.Wifi.Name));
         return
         [

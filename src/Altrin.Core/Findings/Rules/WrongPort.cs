@@ -50,7 +50,7 @@ public static class WrongPort
                 "Devices of the main network get its addresses and then no internet.",
                 [
                     Cures.Hopeful($"Switch the address server of {box.Name} off", new SwitchAddressServer(box.Id, false)),
-                    .. uplinks.Take(1).Select(c => Cures.Hopeful($"Move the cable to port {box.Profile.Port(wan.Port)!.Label}", new Unpatch(c.Id), Patch.Moved(c, c.OtherEnd(c.A.Owner == box.Id ? c.A : c.B), wan))),
+                    .. uplinks.Take(1).Select(c => Cures.Hopeful($"Move the cable to port {box.Profile.Port(wan.Port)!.Label}", new Unpatch(c.Id), new Patch(c.OtherEnd(c.A.Owner == box.Id ? c.A : c.B), wan, c.Known))),
                 ],
                 breaksLike: Cause.Of(CauseCodes.TwoAddressServers, "", segment.Servers.Select(s => s.Owner)));
         }

@@ -5,7 +5,7 @@ import { Card, Labelled } from "../../ui/pieces";
 import { mediumWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import type { JobTools } from "../stations/useJob";
-import { cableAt, endName, freeEnds, otherEnd } from "../stations/designReading";
+import { cableAt, endName, freeEnds, notLookedAt, otherEnd } from "../stations/designReading";
 import { Button, Select } from "../../ui/controls";
 
 interface Props {
@@ -78,7 +78,7 @@ export function Cables({ owner, ends, design, tools }: Props) {
             )}
           </Labelled>
           <WordSelect label="Cable" words={mediumWords} value={medium} onChange={setMedium} />
-          <Button disabled={tools.busy || there === ""} onClick={() => tools.act([{ kind: "patch", a: here, b: there, medium, lengthMetres: null }])}>
+          <Button disabled={tools.busy || there === ""} onClick={() => tools.act([{ kind: "patch", a: here, b: there, known: { ...notLookedAt, medium } }])}>
             Plug in
           </Button>
         </Box>

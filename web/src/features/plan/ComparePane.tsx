@@ -75,7 +75,7 @@ export default function ComparePane({ state }: { state: JobState }) {
             <Flex gap="2" mb="3" wrap="wrap">
               <Verdict of={compared.data.before} /> <ArrowRight size={18} aria-label="to" /> <Verdict of={compared.data.after} />
             </Flex>
-            {compared.data.changes.length === 0 ? (
+            {compared.data.changes.length + compared.data.unreachable.length === 0 ? (
               <Box color="muted">They are alike.</Box>
             ) : (
               <Box as="ol" display="grid" gap="1.5">
@@ -84,6 +84,18 @@ export default function ComparePane({ state }: { state: JobState }) {
                     <Said text={c.text} />
                   </chakra.li>
                 ))}
+              </Box>
+            )}
+            {compared.data.unreachable.length > 0 && (
+              <Box mt="3" fontSize="sm">
+                Differs too, and cannot be set on any page:
+                <Box as="ul" pl="5">
+                  {compared.data.unreachable.map((why) => (
+                    <li key={why}>
+                      <Said text={why} />
+                    </li>
+                  ))}
+                </Box>
               </Box>
             )}
           </chakra.section>

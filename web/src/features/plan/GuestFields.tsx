@@ -9,20 +9,18 @@ import type { BoxSetting } from "../stations/designReading";
 import { SecretField } from "../stations/SecretField";
 import type { JobTools } from "../stations/useJob";
 
-type Guest = Schemas["GuestDocument"];
-
 /** The VLAN tag by which guests are on cables too. */
 export function GuestTag({ vlan, save }: { vlan: number | null; save: (vlan: number | null) => Promise<unknown> }) {
   return <NumberInput label="VLAN tag for guests" placeholder="none: by radio only" expected="A number from 2 to 4094." value={vlan} save={save} />;
 }
 
 /** A usual one to begin with; the router says so where it does not fit. */
-const usual = (box: string, setting: BoxSetting): Guest => ({ name: `${(setting.radios?.[0]?.name ?? box).slice(0, 24)}-guests`, security: "wpa2", lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" });
+const usual = (box: string, setting: BoxSetting): Schemas["PartialOfGuestNetwork"] => ({ name: `${(setting.radios?.[0]?.name ?? box).slice(0, 24)}-guests`, security: "wpa2", lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" });
 
 /** A router's network for guests: name, security, address and pool, or a way to add one. */
 export function GuestFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
   const guest = setting.guest;
-  const change = (to: Guest): Change => ({ kind: "setGuest", box, guest: { name: to.name, security: to.security, key: to.key ?? null, lan: to.lan, pool: to.pool, vlan: to.vlan ?? null } });
+  const change = (parts: Schemas["PartialOfGuestNetwork"]): Change => ({ kind: "setGuest", box, guest: parts });
   if (!guest) {
     return (
       <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
@@ -34,8 +32,8 @@ export function GuestFields({ box, setting, tools }: { box: string; setting: Box
   }
   const field = (part: "name" | "lan" | "pool") => ({
     value: guest[part],
-    save: (draft: string) => tools.save([change({ ...guest, [part]: draft })]),
-    attempt: (draft: string | null) => tools.attempt(draft === null ? null : [change({ ...guest, [part]: draft })]),
+    save: (draft: string) => tools.save([change({ [part]: draft })]),
+    attempt: (draft: string | null) => tools.attempt(draft === null ? null : [change({ [part]: draft })]),
   });
   return (
     <Box as="fieldset" borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2" display="grid" gap="2">
@@ -45,10 +43,10 @@ export function GuestFields({ box, setting, tools }: { box: string; setting: Box
       <DraftInput label="Name for guests" {...field("name")} />
       <DraftInput label="Own address among guests" fontFamily="mono" {...field("lan")} />
       <DraftInput label="Pool for guests" fontFamily="mono" {...field("pool")} />
-      <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ ...guest, vlan })])} />
-      <WordSelect label="Security for guests" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ ...guest, security })])} />
-      {guest.security !== "open" && <SecretField job={tools.id} label="Key for guests" name="guest key" reference={guest.key ?? null} refer={(key) => tools.save([change({ ...guest, key })])} />}
-      <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "setGuest", box, guest: null }])}>
+      <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ vlan })])} />
+      <WordSelect label="Security for guests" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ security })])} />
+      {guest.security !== "open" && <SecretField job={tools.id} label="Key for guests" name="guest key" reference={guest.key ?? null} refer={(key) => tools.save([change({ key })])} />}
+      <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removeGuest", box }])}>
         Take the guest network away
       </Button>
     </Box>

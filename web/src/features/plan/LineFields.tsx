@@ -44,7 +44,7 @@ export function PassOn({ box, setting, design, tools }: { box: Gear; setting: Bo
 /** What is typed into a router for its line: login, tag, another hardware address. */
 export function LineFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
   const line = { login: setting.line?.login ?? false, tag: setting.line?.tag ?? null, hardware: setting.line?.hardware ?? null };
-  const set = (parts: Partial<typeof line>): Change => ({ kind: "setLine", box, line: { ...line, ...parts } });
+  const set = (parts: Schemas["PartialOfLineSetting"]): Change => ({ kind: "setLine", box, line: parts });
   return (
     <Fold title="What it tells the line">
       <Box display="grid" gap="1.5" mt="1.5">

@@ -40,7 +40,7 @@ export function CableInspector({ id, design, proof, tools, choose }: { id: strin
     return <Box color="muted">This cable is not there any more.</Box>;
   }
   const fact = proof.facts.links.find((l) => l.id === id);
-  const set = (parts: { medium?: Schemas["Medium"]; lengthMetres?: number | null }) => [{ kind: "setCable" as const, cable: id, medium: cable.medium, lengthMetres: cable.lengthMetres ?? null, ...parts }];
+  const set = (known: Schemas["PartialOfCableFacts"]) => [{ kind: "setCable" as const, cable: id, known }];
   return (
     <chakra.section aria-label="Cable">
       <chakra.h2 fontSize="lg">Cable</chakra.h2>

@@ -12,7 +12,7 @@ import { StartPlan } from "../stations/StartPlan";
 import { choiceOf, withChoice, type Choice } from "../terraces/choice";
 import type { Patching } from "../terraces/Terraces";
 import { BoxInspector } from "./BoxInspector";
-import { setUpOf } from "../stations/designReading";
+import { notLookedAt, setUpOf } from "../stations/designReading";
 import { DeviceInspector } from "./DeviceInspector";
 import { DrawingPane } from "./DrawingPane";
 import { GearList } from "./GearList";
@@ -64,7 +64,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
     next.set("compare", "");
     setQuery(next);
   };
-  const cable = (from: string, to: string) => ({ kind: "patch" as const, a: from, b: to, medium: "unknown" as const, lengthMetres: null });
+  const cable = (from: string, to: string) => ({ kind: "patch" as const, a: from, b: to, known: notLookedAt });
   const patching: Patching = {
     from: cableFrom,
     start: (port) => {

@@ -9,12 +9,10 @@ import type { BoxSetting } from "../stations/designReading";
 import { SecretField } from "../stations/SecretField";
 import type { JobTools } from "../stations/useJob";
 
-type Name = Schemas["GuestNameDocument"];
-
 /** An access point's further name for guests, or a way to add one. Whether they are kept apart is the box's habit. */
 export function PointGuestFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
   const guest = setting.guestName;
-  const change = (to: Name): Change => ({ kind: "setPointGuest", box, guest: { name: to.name, security: to.security, key: to.key ?? null, vlan: to.vlan ?? null } });
+  const change = (parts: Schemas["PartialOfGuestName"]): Change => ({ kind: "setPointGuest", box, guest: parts });
   if (!guest) {
     return (
       <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
@@ -30,12 +28,12 @@ export function PointGuestFields({ box, setting, tools }: { box: string; setting
         Name for guests
       </chakra.legend>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
-        <DraftInput label="Name for guests" value={guest.name} save={(draft) => tools.save([change({ ...guest, name: draft })])} attempt={(draft) => tools.attempt(draft === null ? null : [change({ ...guest, name: draft })])} />
-        <WordSelect label="Security for guests" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ ...guest, security })])} />
+        <DraftInput label="Name for guests" value={guest.name} save={(draft) => tools.save([change({ name: draft })])} attempt={(draft) => tools.attempt(draft === null ? null : [change({ name: draft })])} />
+        <WordSelect label="Security for guests" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ security })])} />
       </Box>
-      {guest.security !== "open" && <SecretField job={tools.id} label="Key for guests" name="guest key" reference={guest.key ?? null} refer={(key) => tools.save([change({ ...guest, key })])} />}
-      <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ ...guest, vlan })])} />
-      <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "setPointGuest", box, guest: null }])}>
+      {guest.security !== "open" && <SecretField job={tools.id} label="Key for guests" name="guest key" reference={guest.key ?? null} refer={(key) => tools.save([change({ key })])} />}
+      <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ vlan })])} />
+      <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removePointGuest", box }])}>
         Take the name for guests away
       </Button>
     </Box>

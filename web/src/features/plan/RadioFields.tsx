@@ -8,7 +8,7 @@ import { Fold } from "../../ui/Fold";
 import { Tick } from "../../ui/Tick";
 import { SecretField } from "../stations/SecretField";
 import type { JobTools } from "../stations/useJob";
-import { type Box as Gear, radioSetting, setUpOf } from "../stations/designReading";
+import { type Box as Gear, setUpOf } from "../stations/designReading";
 
 type Radio = Schemas["RadioSettingDocument"];
 
@@ -19,7 +19,7 @@ const frames = { usual: "by its security", off: "off", optional: "for whoever ca
 /** Name, channel and security of one radio; what is seldom touched is folded. */
 export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: Radio; design: Design; tools: JobTools }) {
   const band = box.profile.radios.find((r) => r.id === radio.radio)?.band;
-  const change = (parts: Partial<Radio>): Change => ({ kind: "setRadio", box: box.id, setting: radioSetting({ ...radio, ...parts }) });
+  const change = (setting: Schemas["PartialOfRadioSetting"]): Change => ({ kind: "setRadio", box: box.id, radio: radio.radio, setting });
   const peers = radio.wdsPeers ?? [];
   const others = design.site.boxes.filter((b) => b.id !== box.id && b.profile.radios.some((r) => r.band === band) && setUpOf(design).boxes.some((s) => s.box === b.id));
   const words = band ? bandWords[band] : radio.radio;

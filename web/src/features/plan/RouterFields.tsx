@@ -17,7 +17,6 @@ export function RouterFields({ box: gear, setting, design, tools }: { box: Gear;
   const server = setting.addressServer;
   const [first = "", last = ""] = server?.pool.split("-") ?? [];
   const lan = (address: string): Change => ({ kind: "setLanAddress", box, address });
-  const pool = (from: string, to: string): Change => ({ kind: "movePool", box, pool: `${from}-${to}` });
   const field = (make: (draft: string) => Change) => ({
     save: (draft: string) => tools.save([make(draft)]),
     attempt: (draft: string | null) => tools.attempt(draft === null ? null : [make(draft)]),
@@ -29,8 +28,8 @@ export function RouterFields({ box: gear, setting, design, tools }: { box: Gear;
         <Box>
           <Tick label="Address server on" on={server.on} disabled={tools.busy} set={(on) => tools.act([{ kind: "switchAddressServer", box, on }])} />
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2" mt="1.5">
-            <DraftInput label="Pool, first" value={first} fontFamily="mono" {...field((draft) => pool(draft, last))} />
-            <DraftInput label="Pool, last" value={last} fontFamily="mono" {...field((draft) => pool(first, draft))} />
+            <DraftInput label="Pool, first" value={first} fontFamily="mono" {...field((draft) => ({ kind: "movePool", box, first: draft }))} />
+            <DraftInput label="Pool, last" value={last} fontFamily="mono" {...field((draft) => ({ kind: "movePool", box, last: draft }))} />
           </Box>
           <HandingFields box={box} server={server} tools={tools} />
           {server.reservations && server.reservations.length > 0 && (

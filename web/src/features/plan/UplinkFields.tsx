@@ -40,8 +40,6 @@ function heard(design: Design, box: Gear): Heard[] {
   );
 }
 
-const whole = (link: Link): Schemas["Uplink"] => ({ ...link, key: link.key ?? null, channel: link.channel ?? null, widthMhz: link.widthMhz ?? null, locked: link.locked ?? false });
-
 /** The radio link of a router, which most have none of: folded until there is one. */
 export function RouterUplink(props: Props) {
   return props.setting.uplink ? (
@@ -57,14 +55,14 @@ export function RouterUplink(props: Props) {
 export function UplinkFields({ folded = false, ...props }: Props & { folded?: boolean }) {
   const { box, setting, design, tools } = props;
   const link = setting.uplink;
-  const set = (next: Schemas["Uplink"] | null): Change => ({ kind: "setUplink", box: box.id, link: next });
+  const set = (parts: Schemas["PartialOfUplink"]): Change => ({ kind: "setUplink", box: box.id, link: parts });
   const all = heard(design, box);
   const chosen = link ? all.findIndex((h) => h.box === link.box && h.name === link.name && h.radio === link.radio) : -1;
   const join = (at: number) => {
     const to = all[at];
     if (to) {
       const parts = { box: to.box, radio: to.radio, name: to.name, security: to.security, key: to.key };
-      tools.act([set({ ...whole(link ?? { ...parts, frames: "threeAddress" }), ...parts })]);
+      tools.act([set(link ? parts : { ...parts, frames: "threeAddress" })]);
     }
   };
   return (
@@ -93,14 +91,14 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
               Take over its key and security
             </Button>
           )}
-          {link.security !== "open" && <SecretField job={tools.id} label="Key that was typed into it" name={`${link.name} key`} reference={link.key ?? null} refer={(key) => tools.save([set({ ...whole(link), key })])} />}
-          <WordSelect label="Frames" words={frameWords} value={link.frames} disabled={tools.busy} onChange={(frames) => tools.act([set({ ...whole(link), frames })])} />
+          {link.security !== "open" && <SecretField job={tools.id} label="Key that was typed into it" name={`${link.name} key`} reference={link.key ?? null} refer={(key) => tools.save([set({ key })])} />}
+          <WordSelect label="Frames" words={frameWords} value={link.frames} disabled={tools.busy} onChange={(frames) => tools.act([set({ frames })])} />
           {link.frames === "wds" && (
-            <NumberInput label="Its own channel" placeholder="left to chance" expected="The number of a channel, such as 36." value={link.channel ?? null} save={(channel) => tools.save([set({ ...whole(link), channel })])} />
+            <NumberInput label="Its own channel" placeholder="left to chance" expected="The number of a channel, such as 36." value={link.channel ?? null} save={(channel) => tools.save([set({ channel })])} />
           )}
-          <Tick label="Joins that very radio and no other" on={link.locked ?? false} disabled={tools.busy} set={(on) => tools.act([set({ ...whole(link), locked: on })])} />
+          <Tick label="Joins that very radio and no other" on={link.locked ?? false} disabled={tools.busy} set={(on) => tools.act([set({ locked: on })])} />
           {setting.mode === "router" && (
-            <Button disabled={tools.busy} onClick={() => tools.act([set(null)])}>
+            <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removeUplink", box: box.id }])}>
               Join nobody by radio
             </Button>
           )}
@@ -115,12 +113,12 @@ export function SatelliteFields({ box, setting, design, tools }: Props) {
   const { main = "", by } = setting.satellite ?? {};
   const inUse = setUpOf(design).boxes;
   const kit = design.site.boxes.filter((b) => b.id !== box.id && b.profile.kit && b.profile.kit === box.profile.kit && inUse.some((s) => s.box === b.id));
-  const set = (to: string, next: string | null): Change => ({ kind: "setSatellite", box: box.id, main: to, by: next });
+  const set = (node: Schemas["PartialOfSatelliteMode"]): Change => ({ kind: "setSatellite", box: box.id, node });
   return (
     <Box display="grid" gap="2">
       <Labelled label="Managed by">
         {(ids) => (
-          <Select {...ids} value={main} disabled={tools.busy} onChange={(e) => tools.act([set(e.target.value, e.target.value)])}>
+          <Select {...ids} value={main} disabled={tools.busy} onChange={(e) => tools.act([set({ main: e.target.value, by: e.target.value })])}>
             {kit.every((b) => b.id !== main) && <option value={main}>{main === box.id ? "nobody" : nameOf(design, main)}</option>}
             {kit.filter((b) => inUse.find((s) => s.box === b.id)?.mode !== "satellite").map((b) => (
               <option key={b.id} value={b.id}>
@@ -132,7 +130,7 @@ export function SatelliteFields({ box, setting, design, tools }: Props) {
       </Labelled>
       <Labelled label="Without a cable it joins">
         {(ids) => (
-          <Select {...ids} value={by ?? ""} disabled={tools.busy} onChange={(e) => tools.act([set(main, e.target.value === "" ? null : e.target.value)])}>
+          <Select {...ids} value={by ?? ""} disabled={tools.busy} onChange={(e) => tools.act([set({ by: e.target.value === "" ? null : e.target.value })])}>
             <option value="">nobody: by cable only</option>
             {kit.map((b) => (
               <option key={b.id} value={b.id}>

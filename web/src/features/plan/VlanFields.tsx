@@ -1,13 +1,13 @@
 import { Box } from "@chakra-ui/react";
 import { Fragment } from "react";
-import type { Schemas } from "../../api/client";
+import type { Change } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
 import { NumberInput } from "../../ui/NumberInput";
 import type { Box as Gear, BoxSetting } from "../stations/designReading";
 import { Fold } from "../../ui/Fold";
 import type { JobTools } from "../stations/useJob";
 
-type Ports = Schemas["PortVlans"][];
+type Port = Omit<Extract<Change, { port: string }>, "kind" | "box">;
 
 const numbers = (draft: string) => draft.split(/[\s,]+/).filter(Boolean);
 const expected = "Numbers from 1 to 4094, such as 20.";
@@ -15,12 +15,11 @@ const expected = "Numbers from 1 to 4094, such as 20.";
 /** What each port of a managed switch does with VLANs: one without a tag, any with their tags. Seldom touched, so folded. */
 export function VlanFields({ box, setting, tools }: { box: Gear; setting: BoxSetting; tools: JobTools }) {
   const listed = setting.vlans ?? [];
-  const all: Ports = box.profile.ports.map((p) => {
+  const all: Port[] = box.profile.ports.map((p) => {
     const found = listed.find((v) => v.port === p.id);
     return { port: p.id, untagged: found?.untagged ?? 1, tagged: found?.tagged ?? [] };
   });
-  const save = (port: string, parts: Partial<Ports[number]>) =>
-    tools.save([{ kind: "setVlans", box: box.id, vlans: all.map((v) => (v.port === port ? { ...v, ...parts } : v)).filter((v) => v.untagged !== 1 || v.tagged.length > 0) }]);
+  const save = (port: string, parts: Partial<Port>) => tools.save(all.filter((v) => v.port === port).map((v) => ({ kind: "setPortVlans", box: box.id, ...v, ...parts })));
   return (
     <Fold title={listed.length === 0 ? "VLANs: passes every one on" : "VLANs, port by port"}>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2" mt="1.5">

@@ -10,7 +10,7 @@ import type { Choice } from "../terraces/choice";
 import { poolWords } from "../terraces/readScene";
 import { candidatesOf, rulerOf } from "./candidates";
 import { GiveAddress } from "./GiveAddress";
-import { Pool } from "./Pool";
+import { Pool, type PoolEnds } from "./Pool";
 import { MarkSign, RulerMarks } from "./RulerMarks";
 import { mostShown, stretchOf, stretchOfSubnet, ticks, toAddress, toNumber, windowAt, within, addressAt, xOf, type Stretch } from "./scale";
 
@@ -66,7 +66,7 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
   const own = ruler.marks.find((m) => m.kind === "router")?.address ?? toAddress(all.first);
   const shown = windowAt(all, part?.subnet === ruler.subnet ? part.at : toNumber(own));
   const frees = ruler.free.map(stretchOf);
-  const move = (router: string, pool: string): Change[] => [{ kind: "movePool", box: router, pool }];
+  const move = (box: string, ends: PoolEnds): Change[] => [{ kind: "movePool", box, ...ends }];
   const several = proof.facts.rulers.length > 1;
   const candidates = candidatesOf(design, proof, ruler);
   const rise = Math.max(0, ruler.pools.length - 1) * storey;
@@ -150,8 +150,8 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
                 y={top - 8 - i * storey}
                 foot={top + bar.height}
                 disabled={tools.busy || guestHost(pool.router) !== null}
-                attempt={(range) => tools.attempt(range === null ? null : move(pool.router, range))}
-                save={(range) => tools.save(move(pool.router, range))}
+                attempt={(ends) => tools.attempt(ends === null ? null : move(pool.router, ends))}
+                save={(ends) => tools.save(move(pool.router, ends))}
               />
             ))}
           </chakra.svg>

@@ -15,9 +15,17 @@ interface Props {
   y: number;
   foot: number;
   disabled: boolean;
-  attempt: (range: string | null) => void;
-  save: (range: string) => Promise<unknown>;
+  attempt: (ends: PoolEnds | null) => void;
+  save: (ends: PoolEnds) => Promise<unknown>;
 }
+
+/** The ends of a pool that were moved; one that is left out stays where it is. */
+export type PoolEnds = Partial<Record<"first" | "last", string>>;
+
+const movedEnds = (kept: string, to: Stretch): PoolEnds => {
+  const from = stretchOf(kept);
+  return { ...(from.first !== to.first && { first: toAddress(to.first) }), ...(from.last !== to.last && { last: toAddress(to.last) }) };
+};
 
 const Handle = chakra("g", { base: { cursor: "ew-resize", touchAction: "none", outline: "none", "& .grip": { fill: "copper", stroke: "card", strokeWidth: "1.5px" }, "&:focus-visible .grip": { stroke: "focus", strokeWidth: "3px" } } });
 const keySteps: Record<string, number> = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageDown: -10, PageUp: 10 };
@@ -34,7 +42,7 @@ export function Pool({ name, pool, kept, shown, width, y, foot, disabled, attemp
     const moved = end === "first" ? { first: Math.min(to, now.last), last: now.last } : { first: now.first, last: Math.max(to, now.first) };
     latest.current = moved;
     setDraft(moved);
-    attempt(rangeText(moved));
+    attempt(rangeText(moved) === kept ? null : movedEnds(kept, moved));
   };
   const drop = () => {
     latest.current = null;
@@ -45,7 +53,7 @@ export function Pool({ name, pool, kept, shown, width, y, foot, disabled, attemp
     const last = latest.current;
     latest.current = null;
     if (last && rangeText(last) !== kept) {
-      save(rangeText(last)).then(() => setDraft(null), drop);
+      save(movedEnds(kept, last)).then(() => setDraft(null), drop);
     } else if (last) {
       drop();
     }

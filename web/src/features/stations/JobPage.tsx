@@ -6,7 +6,7 @@ import { Trouble, Waiting } from "../../ui/pieces";
 import { JobHeader } from "./JobHeader";
 import { isStation, stationWords, type Station } from "./stations";
 import { useJob, type JobTools } from "./useJob";
-import { Button } from "../../ui/controls";
+import { Button, Mono } from "../../ui/controls";
 
 const PlanStation = lazy(() => import("../plan/PlanStation"));
 const SurveyStation = lazy(() => import("../survey/SurveyStation"));
@@ -85,6 +85,26 @@ function Bars({ tools }: { tools: JobTools }) {
             Leave it
           </Button>
         </Flex>
+      )}
+      {tools.asking && (
+        <Box role="alertdialog" aria-label="The same was changed elsewhere" bg="clay.2" px="4" py="2">
+          <Box>
+            {tools.asking.clashes.length > 0 ? "The same was changed elsewhere since this page read it." : "This job was changed elsewhere since this page read it, and whether that is about the same could not be told."} {tools.asking.why}
+          </Box>
+          <Box as="ul" my="1" pl="5" fontSize="sm">
+            {tools.asking.clashes.map((c) => (
+              <li key={`${c.setUp} ${c.what}`}>
+                {c.what}: <Mono>{c.theirs || "nothing"}</Mono> there, <Mono>{c.yours || "nothing"}</Mono> here
+              </li>
+            ))}
+          </Box>
+          <Flex gap="3" wrap="wrap">
+            <Button onClick={() => tools.answer(true)}>Make it what I set</Button>
+            <Button variant="quiet" onClick={() => tools.answer(false)}>
+              Leave it as it is there
+            </Button>
+          </Flex>
+        </Box>
       )}
       {tools.notice && (
         <Flex role="alert" bg="clay.2" px="4" py="2" gap="3" align="center" wrap="wrap">

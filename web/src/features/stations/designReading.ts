@@ -82,16 +82,5 @@ export function hardwareName(design: Design, hardware: string): string {
   return design.site.devices.find((d) => d.hardware === hardware)?.name ?? design.site.boxes.find((b) => b.hardware === hardware || b.wanHardware === hardware)?.name ?? hardware;
 }
 
-/** A radio as a change sets it, with everything that the file leaves out. */
-export const radioSetting = (radio: Schemas["RadioSettingDocument"]): Schemas["RadioSetting"] => ({
-  radio: radio.radio,
-  on: radio.on,
-  name: radio.name,
-  security: radio.security,
-  key: radio.key ?? null,
-  channel: radio.channel ?? null,
-  widthMhz: radio.widthMhz ?? null,
-  hidden: radio.hidden ?? false,
-  protectsFrames: radio.protectsFrames ?? null,
-  wdsPeers: radio.wdsPeers ?? [],
-});
+/** What is known of a cable before anybody looks at it. */
+export const notLookedAt: Schemas["CableFacts"] = { medium: "unknown", lengthMetres: null, pairs: null, run: null };

@@ -1,11 +1,18 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useMemo, useRef, useState } from "react";
-import { api, ProblemError, unwrap, type Change, type Correction, type JobState, type Schemas } from "../../api/client";
+import { api, ProblemError, unwrap, type Change, type Clash, type Correction, type JobState, type Schemas } from "../../api/client";
 
 type Preview = Schemas["Preview"];
 
 /** Something that moves the head: asks the server for it, naming the version that is meant and the set-up to be answered. */
-type Act = (params: { path: { id: number }; header: { "If-Match": string } }, setUp: string) => Parameters<typeof unwrap<JobState>>[0];
+type Act = (params: { path: { id: number }; header: { "If-Match": string; "Altrin-Base": string } }, setUp: string) => Parameters<typeof unwrap<JobState>>[0];
+
+/** A question that holds up an edit: somebody else set the same value meanwhile. */
+interface Asking {
+  clashes: Clash[];
+  why: string;
+  answer: (mine: boolean) => void;
+}
 
 const changing =
   (changes: Change[]): Act =>
@@ -19,6 +26,7 @@ export function useJob(id: number, setUp: string | null) {
   const [preview, setPreview] = useState<Preview | null>(null);
   const [notice, setNotice] = useState<string | null>(null);
   const [otherTab, setOtherTab] = useState<string | null>(null);
+  const [asking, setAsking] = useState<Asking | null>(null);
   const trying = useRef<AbortController | null>(null);
 
   const job = useQuery({
@@ -46,18 +54,27 @@ export function useJob(id: number, setUp: string | null) {
     if (!at) {
       throw new Error("The job is not read yet.");
     }
-    const post = (version: number) => unwrap(act({ path: { id }, header: { "If-Match": `"${version}"` } }, at.proof.setUp));
-    try {
-      return await post(at.version);
-    } catch (e) {
-      if (e instanceof ProblemError && e.is("stale") && e.problem.head) {
-        // Somebody else moved the head: go on from there and do the same once more.
-        take(e.problem.head);
-        const state = await post(e.problem.head.version);
-        setNotice(`This job was also changed elsewhere. ${e.problem.detail ?? ""} Your change was made on top of it.`);
+    let seen = at;
+    for (let told = ""; ; ) {
+      try {
+        const state = await unwrap(act({ path: { id }, header: { "If-Match": `"${seen.version}"`, "Altrin-Base": `${seen.revision}` } }, at.proof.setUp));
+        if (told) {
+          setNotice(told);
+        }
         return state;
+      } catch (e) {
+        if (!(e instanceof ProblemError && e.is("stale") && e.problem.head)) {
+          throw e;
+        }
+        // Somebody else moved the head. Where both set the same value, the user says which counts; the rest is made on top.
+        const { head, clashes, detail = "" } = e.problem;
+        take(head);
+        if (clashes?.length !== 0 && !(await new Promise<boolean>((answer) => setAsking({ clashes: clashes ?? [], why: detail, answer })))) {
+          return head;
+        }
+        told = `This job was also changed elsewhere. ${detail} Your change was made on top of it.`;
+        seen = head;
       }
-      throw e;
     }
   };
 
@@ -132,6 +149,11 @@ export function useJob(id: number, setUp: string | null) {
     dismiss: () => setNotice(null),
     otherTab,
     leaveOtherTab: () => setOtherTab(null),
+    asking,
+    answer: (mine: boolean) => {
+      asking?.answer(mine);
+      setAsking(null);
+    },
     busy: saving.isPending || move.isPending,
     save: (changes: Change[]) => {
       trying.current?.abort();

@@ -70,8 +70,8 @@ export function Answer({ state, view, error, tools, choose }: Props) {
       )}
       <Fold title="How this home is called, and how its Wi-Fi is named">
         <Box display="grid" gap="2" gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "minmax(0, 1fr) minmax(0, 1fr)" }} mt="1">
-          <DraftInput label="Name in the design file" value={site.name} save={(name) => tools.correct([{ kind: "setHome", name, naming: site.naming }])} />
-          <WordSelect label="Wi-Fi names" words={namingWords} value={site.naming} disabled={tools.busy} onChange={(naming) => tools.correctNow([{ kind: "setHome", name: site.name, naming }])} />
+          <DraftInput label="Name in the design file" value={site.name} save={(name) => tools.correct([{ kind: "setHome", known: { name } }])} />
+          <WordSelect label="Wi-Fi names" words={namingWords} value={site.naming} disabled={tools.busy} onChange={(naming) => tools.correctNow([{ kind: "setHome", known: { naming } }])} />
         </Box>
       </Fold>
       {view.spares.length > 0 && (

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
-import type { JobState, Schemas } from "../../api/client";
+import type { Correction, JobState, Schemas } from "../../api/client";
 import { Button, Select } from "../../ui/controls";
 import { DraftInput } from "../../ui/DraftInput";
 import { Fold } from "../../ui/Fold";
@@ -13,7 +13,7 @@ import { ProfileFacts } from "../shelf/ProfileFacts";
 import { useShelf } from "../shelf/useShelf";
 import { setUpOf, type Box as Gear } from "../stations/designReading";
 import type { JobTools } from "../stations/useJob";
-import { boxCorrection, known, placeOf } from "./corrections";
+import { known, placeOf } from "./corrections";
 import { PlaceSelect } from "../stations/PlaceSelect";
 import { SecretField } from "../stations/SecretField";
 
@@ -27,9 +27,12 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
   const spare = view?.spares.find((s) => s.box === box.id);
   const newer = view?.newer.find((n) => n.box === box.id);
   const atLine = design.site.service.handOff === box.id;
-  const correct = (parts: Parameters<typeof boxCorrection>[1], said: Parameters<typeof boxCorrection>[2] = {}) => tools.correct([boxCorrection(box, parts, said)]);
+  const noted = (known: Schemas["PartialOfBoxFacts"]): Correction => ({ kind: "setBox", box: box.id, known });
+  const said = (label: Schemas["PartialOfLabelFacts"]): Correction => ({ kind: "setLabel", box: box.id, label });
+  const correct = (known: Schemas["PartialOfBoxFacts"]) => tools.correct([noted(known)]);
+  const read = (label: Schemas["PartialOfLabelFacts"]) => tools.correct([said(label)]);
   const text = (key: "login" | "wifiName" | "firmware", words: string, hint?: string) => (
-    <DraftInput label={words} hint={hint} value={label[key] ?? ""} save={(draft) => correct({}, { [key]: draft === "" ? null : draft })} />
+    <DraftInput label={words} hint={hint} value={label[key] ?? ""} save={(draft) => read({ [key]: draft === "" ? null : draft })} />
   );
   return (
     <Box display="grid" gap="3">
@@ -47,18 +50,18 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
         </Flex>
       )}
       <Section title="What does the label say">
-        <DraftInput label="Address of its page" hint={box.profile.factoryAddress && !label.address ? `its kind: ${box.profile.factoryAddress}` : undefined} fontFamily="mono" value={address} save={(draft) => correct({}, { address: draft === "" ? null : draft.includes("/") ? draft : `${draft}/${prefix}` })} />
-        <DraftInput label="Mask" hint={address === "" ? "taken to be /24 until it is read" : "as printed, such as 255.255.255.0"} fontFamily="mono" disabled={address === ""} value={address === "" ? "" : `/${prefix}`} save={(draft) => correct({}, { address: `${address}/${draft.replace(/^\//, "")}` })} />
+        <DraftInput label="Address of its page" hint={box.profile.factoryAddress && !label.address ? `its kind: ${box.profile.factoryAddress}` : undefined} fontFamily="mono" value={address} save={(draft) => read({ address: draft === "" ? null : draft.includes("/") ? draft : `${draft}/${prefix}` })} />
+        <DraftInput label="Mask" hint={address === "" ? "taken to be /24 until it is read" : "as printed, such as 255.255.255.0"} fontFamily="mono" disabled={address === ""} value={address === "" ? "" : `/${prefix}`} save={(draft) => read({ address: `${address}/${draft.replace(/^\//, "")}` })} />
         {text("login", "Name to log in with")}
-        <SecretField job={state.job.id} label="Password to log in with" make={false} name={`${box.id} label password`} reference={label.password ?? null} refer={(reference) => correct({}, { password: reference })} />
+        <SecretField job={state.job.id} label="Password to log in with" make={false} name={`${box.id} label password`} reference={label.password ?? null} refer={(reference) => read({ password: reference })} />
         {text("wifiName", "Wi-Fi name")}
-        <SecretField job={state.job.id} label="Wi-Fi key" make={false} name={`${box.id} label key`} reference={label.wifiKey ?? null} refer={(reference) => correct({}, { wifiKey: reference })} />
+        <SecretField job={state.job.id} label="Wi-Fi key" make={false} name={`${box.id} label key`} reference={label.wifiKey ?? null} refer={(reference) => read({ wifiKey: reference })} />
         <DraftInput label="Hardware address" fontFamily="mono" value={box.hardware ?? ""} save={(draft) => correct({ hardware: draft === "" ? null : draft })} />
         <DraftInput label="Of its outer side" fontFamily="mono" value={box.wanHardware ?? ""} save={(draft) => correct({ wanHardware: draft === "" ? null : draft })} />
-        <DraftInput label="Of its radio" fontFamily="mono" value={label.radioHardware ?? ""} save={(draft) => correct({}, { radioHardware: draft === "" ? null : draft })} />
+        <DraftInput label="Of its radio" fontFamily="mono" value={label.radioHardware ?? ""} save={(draft) => read({ radioHardware: draft === "" ? null : draft })} />
         {text("firmware", "Version of its software")}
-        <WordSelect label="Software still mended" words={knownWords} value={known(label.mended)} disabled={tools.busy} onChange={(mended) => tools.correctNow([boxCorrection(box, {}, { mended })])} />
-        <DraftInput label="Mended until" hint="a day such as 2027-06-30" value={label.mendedUntil ?? ""} save={(draft) => correct({}, { mendedUntil: draft === "" ? null : draft })} />
+        <WordSelect label="Software still mended" words={knownWords} value={known(label.mended)} disabled={tools.busy} onChange={(mended) => tools.correctNow([said({ mended })])} />
+        <DraftInput label="Mended until" hint="a day such as 2027-06-30" value={label.mendedUntil ?? ""} save={(draft) => read({ mendedUntil: draft === "" ? null : draft })} />
       </Section>
       <Section title="In this home">
         <DraftInput label="Name" value={box.name} save={(draft) => correct({ name: draft })} />
@@ -90,7 +93,7 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
                 It is in use
               </Button>
             </Fact>
-            <PlaceSelect label="Lies in" design={design} value={box.place ?? null} disabled={tools.busy} onChange={(place) => tools.correctNow([boxCorrection(box, { place })])} />
+            <PlaceSelect label="Lies in" design={design} value={box.place ?? null} disabled={tools.busy} onChange={(place) => tools.correctNow([noted({ place })])} />
           </>
         )}
         <chakra.fieldset border="0" gridColumn="1 / -1">
@@ -99,7 +102,7 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
           </chakra.legend>
           <Flex gap="4" wrap="wrap">
             {keysOf(lineServiceWords).map((service) => (
-              <Tick key={service} label={lineServiceWords[service]} on={(box.holds ?? []).includes(service)} disabled={tools.busy} set={(on) => tools.correctNow([boxCorrection(box, { holds: on ? [...(box.holds ?? []), service] : (box.holds ?? []).filter((h) => h !== service) })])} />
+              <Tick key={service} label={lineServiceWords[service]} on={(box.holds ?? []).includes(service)} disabled={tools.busy} set={(on) => tools.correctNow([noted({ holds: on ? [...(box.holds ?? []), service] : (box.holds ?? []).filter((h) => h !== service) })])} />
             ))}
           </Flex>
         </chakra.fieldset>

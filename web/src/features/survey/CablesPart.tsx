@@ -45,7 +45,7 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
               <tbody>
                 {cables.map((c) => {
                   const check = view?.cables.find((x) => x.cable === c.id);
-                  const change = (parts: Partial<Pick<Schemas["CableDocument"], "medium" | "pairs" | "run" | "lengthMetres">>) => [{ kind: "setCable" as const, cable: c.id, medium: c.medium, lengthMetres: c.lengthMetres ?? null, pairs: c.pairs ?? null, run: c.run ?? null, ...parts }];
+                  const change = (known: Schemas["PartialOfCableFacts"]) => [{ kind: "setCable" as const, cable: c.id, known }];
                   const what = `${endName(design, c.from)} to ${endName(design, c.to)}`;
                   return (
                     <chakra.tr key={c.id} borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
@@ -115,7 +115,7 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
                 hint="in metres; 2.7 is taken"
                 inputMode="decimal"
                 value={b.storeyHeightMetres?.toString() ?? ""}
-                save={async (draft) => tools.correct([{ kind: "setBuilding", building: { ...b, storeyHeightMetres: metres(draft) } }])}
+                save={async (draft) => tools.correct([{ kind: "setBuilding", building: b.id, known: { storeyHeightMetres: metres(draft) } }])}
               />
             ))}
           </Box>
@@ -161,7 +161,7 @@ function NewSocket({ state, tools }: { state: JobState; tools: JobTools }) {
       {...form}
       onSubmit={(e) => {
         e.preventDefault();
-        tools.correctNow([{ kind: "setSocket", socket: { id: "", name, kind, place: place === "" ? null : place } }]);
+        tools.correctNow([{ kind: "setSocket", socket: "", known: { name, kind, place: place === "" ? null : place } }]);
         setName("");
       }}
     >
@@ -213,7 +213,7 @@ function NewRun({ state, tools }: { state: JobState; tools: JobTools }) {
       {...form}
       onSubmit={(e) => {
         e.preventDefault();
-        tools.correctNow([{ kind: "setRun", run: { id: "", a, b, medium, pairs: pairs === "" ? null : Number(pairs) } }]);
+        tools.correctNow([{ kind: "setRun", run: "", known: { a, b, medium, pairs: pairs === "" ? null : Number(pairs) } }]);
         setA("");
         setB("");
       }}
@@ -245,7 +245,7 @@ function NewBuilding({ tools }: { tools: JobTools }) {
       {...form}
       onSubmit={(e) => {
         e.preventDefault();
-        tools.correctNow([{ kind: "setBuilding", building: { id: "", name, sameSupply: supply } }]);
+        tools.correctNow([{ kind: "setBuilding", building: "", known: { name, sameSupply: supply } }]);
         setName("");
       }}
     >

@@ -1,6 +1,6 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useState } from "react";
-import type { JobState, Schemas } from "../../api/client";
+import type { Correction, JobState, Schemas } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
 import { NumberInput } from "../../ui/NumberInput";
 import { Select } from "../../ui/controls";
@@ -9,7 +9,7 @@ import { accessWords, knownWords, wayWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import type { JobTools } from "../stations/useJob";
 import { Section } from "./BoxSheet";
-import { lineOf, serviceCorrection } from "./corrections";
+import { lineOf } from "./corrections";
 import { SecretField } from "../stations/SecretField";
 
 const kinds: Record<Schemas["ServiceKind"], string> = {
@@ -25,13 +25,18 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
   const line = lineOf(service);
   const [fixing, setFixing] = useState(false);
   const [typed, setTyped] = useState({ address: service.address ?? "", gateway: service.gateway ?? "" });
-  const now = (parts: Parameters<typeof serviceCorrection>[1]) => tools.correctNow([serviceCorrection(service, parts)]);
-  const correct = (parts: Parameters<typeof serviceCorrection>[1]) => tools.correct([serviceCorrection(service, parts)]);
+  const noted = (parts: Schemas["PartialOfServiceFacts"]): Correction => ({ kind: "setService", service: parts });
+  const now = (parts: Schemas["PartialOfServiceFacts"]) => tools.correctNow([noted(parts)]);
+  const correct = (parts: Schemas["PartialOfServiceFacts"]) => tools.correct([noted(parts)]);
   const fixed = fixing || service.kind === "publicFixed";
-  /** Both are needed before either can be saved; until then they are kept here. */
+  /** Both are needed before either can be saved for the first time; until then they are kept here. */
   const part = (key: "address" | "gateway") => async (draft: string) => {
     const next = { ...typed, [key]: draft };
     setTyped(next);
+    if (service.kind === "publicFixed") {
+      await correct({ [key]: draft });
+      return;
+    }
     if (next.address !== "" && next.gateway !== "") {
       await correct({ kind: "publicFixed", ...next });
       setFixing(false);
@@ -77,17 +82,17 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
       </Section>
       {service.kind === "unknown" && !fixing && view?.gaps.filter((g) => g.what.includes("public address")).map((g) => <Box key={g.what} fontSize="sm">To find out: {g.how}</Box>)}
       <Section title="What the line asks of a box">
-        <WordSelect label="A login" words={knownWords} value={line.login ?? "unknown"} disabled={tools.busy} onChange={(login) => now({ line: { ...line, login } })} />
-        <WordSelect label="A VLAN tag" words={knownWords} value={line.tagged ?? "unknown"} disabled={tools.busy} onChange={(tagged) => now({ line: { ...line, tagged, tag: tagged === "yes" ? (line.tag ?? null) : null } })} />
+        <WordSelect label="A login" words={knownWords} value={line.login ?? "unknown"} disabled={tools.busy} onChange={(login) => now({ login })} />
+        <WordSelect label="A VLAN tag" words={knownWords} value={line.tagged ?? "unknown"} disabled={tools.busy} onChange={(tagged) => now({ tagged })} />
         {line.login === "yes" && (
           <>
-            <DraftInput label="Name to log in with" value={line.account ?? ""} save={(draft) => correct({ line: { ...line, account: draft === "" ? null : draft } })} />
-            <SecretField job={state.job.id} label="Password of the login" make={false} name="line password" reference={line.password ?? null} refer={(password) => correct({ line: { ...line, password } })} />
+            <DraftInput label="Name to log in with" value={line.account ?? ""} save={(draft) => correct({ account: draft === "" ? null : draft })} />
+            <SecretField job={state.job.id} label="Password of the login" make={false} name="line password" reference={line.password ?? null} refer={(password) => correct({ password })} />
           </>
         )}
-        {line.tagged === "yes" && <NumberInput label="Which tag" expected="A tag from 1 to 4094 is expected." value={line.tag ?? null} save={(tag) => correct({ line: { ...line, tag } })} />}
-        <WordSelect label="One hardware address only" words={knownWords} value={line.locked ?? "unknown"} disabled={tools.busy} onChange={(locked) => now({ line: { ...line, locked, lockedTo: locked === "yes" ? (line.lockedTo ?? null) : null } })} />
-        {line.locked === "yes" && <DraftInput label="Which one" fontFamily="mono" value={line.lockedTo ?? ""} save={(draft) => correct({ line: { ...line, lockedTo: draft === "" ? null : draft } })} />}
+        {line.tagged === "yes" && <NumberInput label="Which tag" expected="A tag from 1 to 4094 is expected." value={line.tag ?? null} save={(tag) => correct({ tag })} />}
+        <WordSelect label="One hardware address only" words={knownWords} value={line.locked ?? "unknown"} disabled={tools.busy} onChange={(locked) => now({ locked })} />
+        {line.locked === "yes" && <DraftInput label="Which one" fontFamily="mono" value={line.lockedTo ?? ""} save={(draft) => correct({ lockedTo: draft === "" ? null : draft })} />}
       </Section>
       {view && view.ways.length > 0 && (
         <Box as="section" aria-label="What the box at the line can be made">

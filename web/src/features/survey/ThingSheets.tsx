@@ -11,15 +11,16 @@ import { WordSelect } from "../../ui/WordSelect";
 import type { JobTools } from "../stations/useJob";
 import { Section, Taking } from "./BoxSheet";
 import { PlaceAir } from "./PlaceAir";
-import { deviceCorrection, known, metres } from "./corrections";
+import { known, metres } from "./corrections";
 import { setUpOf } from "../stations/designReading";
 import { HostAddressFields } from "../stations/HostAddressFields";
 import { PlaceSelect } from "../stations/PlaceSelect";
 
 /** What is known of one of the customer's devices. */
 export function DeviceSheet({ device, state, view, tools }: { device: Schemas["DeviceDocument"]; state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
-  const correct = (parts: Parameters<typeof deviceCorrection>[1]) => tools.correct([deviceCorrection(device, parts)]);
-  const now = (parts: Parameters<typeof deviceCorrection>[1]) => tools.correctNow([deviceCorrection(device, parts)]);
+  const noted = (known: Schemas["PartialOfDevice"]): Correction => ({ kind: "setDevice", device: device.id, known });
+  const correct = (parts: Schemas["PartialOfDevice"]) => tools.correct([noted(parts)]);
+  const now = (parts: Schemas["PartialOfDevice"]) => tools.correctNow([noted(parts)]);
   const bands = device.bands ?? [];
   const setting = setUpOf(state.design).devices.find((d) => d.device === device.id);
   return (
@@ -61,7 +62,7 @@ export function DeviceSheet({ device, state, view, tools }: { device: Schemas["D
 
 /** What is known of a place. */
 export function PlaceSheet({ place, state, view, tools }: { place: Schemas["Place"]; state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
-  const set = (parts: Partial<Schemas["Place"]>): Correction => ({ kind: "setPlace", place: { ...place, ...parts } });
+  const set = (known: Schemas["PartialOfPlace"]): Correction => ({ kind: "setPlace", place: place.id, known });
   const length = (key: "lengthMetres" | "widthMetres" | "eastMetres" | "northMetres", label: string, hint?: string) => (
     <DraftInput label={label} hint={hint} inputMode="decimal" value={place[key]?.toString() ?? ""} save={async (draft) => tools.correct([set({ [key]: metres(draft) })])} />
   );

@@ -65,7 +65,7 @@ const show = (element: ReactElement) =>
 
 const choose = (label: string | RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
-const radio = (parts: Partial<Schemas["RadioSetting"]>): Schemas["RadioSetting"] => ({ radio: "r5", on: true, name: "home", security: "wpa2", key: "key", channel: null, widthMhz: null, hidden: false, protectsFrames: null, wdsPeers: [], ...parts });
+const radio = (setting: Schemas["PartialOfRadioSetting"]): Change => ({ kind: "setRadio", box: "gw", radio: "r5", setting });
 
 const type = (label: string, draft: string) => {
   const field = screen.getByLabelText(label);
@@ -86,22 +86,22 @@ describe("BoxInspector", () => {
   it.each<[string, () => void, Change]>([
     ["mode", () => choose("Mode", "bridge"), { kind: "setMode", box: "gw", mode: "bridge" }],
     ["address server", () => fireEvent.click(screen.getByLabelText("Address server on")), { kind: "switchAddressServer", box: "gw", on: false }],
-    ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), { kind: "setRadio", box: "gw", setting: radio({ on: false }) }],
+    ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), radio({ on: false })],
     ["the shelf", () => fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" })), { kind: "putAway", id: "gw" }],
-    ["a guest network", () => fireEvent.click(screen.getByRole("button", { name: "Add a guest network" })), { kind: "setGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", key: null, lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199", vlan: null } }],
-    ["security", () => choose("Security, 5 GHz", "wpa3"), { kind: "setRadio", box: "gw", setting: radio({ security: "wpa3" }) }],
+    ["a guest network", () => fireEvent.click(screen.getByRole("button", { name: "Add a guest network" })), { kind: "setGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" } }],
+    ["security", () => choose("Security, 5 GHz", "wpa3"), radio({ security: "wpa3" })],
     ["a reservation", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.8.5 for/ })), { kind: "removeReservation", box: "gw", hardware: "00:00:5e:00:53:01" }],
     ["a forward", () => fireEvent.click(screen.getByRole("button", { name: /^Remove tcp 443/ })), { kind: "removeForward", box: "gw", protocol: "tcp", outsidePort: 443 }],
     ["translation", () => fireEvent.click(screen.getByLabelText("Translates towards the outside")), { kind: "setTranslation", box: "gw", on: false }],
     ["ports on request", () => fireEvent.click(screen.getByLabelText("Devices may ask it to open ports")), { kind: "setPortRequests", box: "gw", on: true }],
     ["a public address passed to a port", () => choose("Public address", "1"), { kind: "setPassing", box: "gw", passing: { kind: "port", port: "lan1", to: null } }],
     ["a public address passed to a router", () => choose("Public address", "3"), { kind: "setPassing", box: "gw", passing: { kind: "hardware", port: null, to: "00:00:5e:00:53:99" } }],
-    ["the line's login", () => fireEvent.click(screen.getByLabelText("The provider's login is typed in")), { kind: "setLine", box: "gw", line: { login: true, tag: null, hardware: null } }],
-    ["a radio link of a router", () => choose("Joins by radio", "0"), { kind: "setUplink", box: "gw", link: { radio: "r5", box: "main", name: "attic", security: "wpa2", key: "attic-key", frames: "threeAddress", channel: null, widthMhz: null, locked: false } }],
-    ["a width", () => choose("Width, 5 GHz", "w40"), { kind: "setRadio", box: "gw", setting: radio({ widthMhz: 40 }) }],
-    ["protected frames", () => choose("Protected frames, 5 GHz", "required"), { kind: "setRadio", box: "gw", setting: radio({ protectsFrames: "required" }) }],
-    ["a hidden name", () => fireEvent.click(screen.getByLabelText("Leaves its name out of what it announces")), { kind: "setRadio", box: "gw", setting: radio({ hidden: true }) }],
-    ["a WDS partner", () => fireEvent.click(screen.getByLabelText("Main")), { kind: "setRadio", box: "gw", setting: radio({ wdsPeers: ["main"] }) }],
+    ["the line's login", () => fireEvent.click(screen.getByLabelText("The provider's login is typed in")), { kind: "setLine", box: "gw", line: { login: true } }],
+    ["a radio link of a router", () => choose("Joins by radio", "0"), { kind: "setUplink", box: "gw", link: { radio: "r5", box: "main", name: "attic", security: "wpa2", key: "attic-key", frames: "threeAddress" } }],
+    ["a width", () => choose("Width, 5 GHz", "w40"), radio({ widthMhz: 40 })],
+    ["protected frames", () => choose("Protected frames, 5 GHz", "required"), radio({ protectsFrames: "required" })],
+    ["a hidden name", () => fireEvent.click(screen.getByLabelText("Leaves its name out of what it announces")), radio({ hidden: true })],
+    ["a WDS partner", () => fireEvent.click(screen.getByLabelText("Main")), radio({ wdsPeers: ["main"] })],
     ["no gateway handed out", () => fireEvent.click(screen.getByLabelText("Hands out no gateway")), { kind: "setServerGateway", box: "gw", gateway: null, leftOut: true }],
     ["a route", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.20.0/, hidden: true })), { kind: "removeRoute", box: "gw", to: "192.168.20.0/24" }],
     ["a cable pulled", () => fireEvent.click(screen.getByRole("button", { name: /^Pull out the cable/ })), { kind: "unpatch", cable: "line" }],
@@ -115,8 +115,8 @@ describe("BoxInspector", () => {
     ["Lease, minutes", "1440", { kind: "setLeaseTime", box: "gw", minutes: 1440 }],
     ["Names asked of", "192.168.8.5, 192.168.8.1", { kind: "setServerNames", box: "gw", nameServers: ["192.168.8.5", "192.168.8.1"], leftOut: false }],
     ["Domain", "home.arpa", { kind: "setServerDomain", box: "gw", domain: "home.arpa" }],
-    ["VLAN tag", "7", { kind: "setLine", box: "gw", line: { login: false, tag: 7, hardware: null } }],
-    ["Channel, 5 GHz", "36", { kind: "setRadio", box: "gw", setting: radio({ channel: 36 }) }],
+    ["VLAN tag", "7", { kind: "setLine", box: "gw", line: { tag: 7 } }],
+    ["Channel, 5 GHz", "36", radio({ channel: 36 })],
     ["DMZ host", "192.168.8.3", { kind: "setDmz", box: "gw", to: "192.168.8.3" }],
   ])("saves %s once it is typed", (label, draft, change) => {
     const { save } = gateway();
@@ -148,7 +148,7 @@ describe("BoxInspector", () => {
     const point = { box: "gw", mode: "accessPoint", page: { kind: "automatic" }, radios: design.setUps[0]?.boxes[0]?.radios } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={point} design={design} tools={given} /> : <p />);
     fireEvent.click(screen.getByRole("button", { name: "Add a name for guests" }));
-    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setPointGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", key: null, vlan: null } }]);
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setPointGuest", box: "gw", guest: { name: "home-guests", security: "wpa2" } }]);
   });
 
   it("joins by radio what another box sends, with its key and security", () => {
@@ -158,7 +158,7 @@ describe("BoxInspector", () => {
     const setting = { box: "rep", mode: "repeater", page: { kind: "automatic" }, uplink } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
     fireEvent.click(screen.getByRole("button", { name: /^Take over its key/ }));
-    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setUplink", box: "rep", link: { ...uplink, key: "key", channel: null, widthMhz: null, locked: false } }]);
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setUplink", box: "rep", link: { radio: "r5", box: "gw", name: "home", security: "wpa2", key: "key" } }]);
   });
 
   it("lets a satellite join another node of its kit, or none", () => {
@@ -167,7 +167,7 @@ describe("BoxInspector", () => {
     const setting = { box: "rep", mode: "satellite", satellite: { main: "main", by: "main" } } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
     choose("Without a cable it joins", "");
-    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setSatellite", box: "rep", main: "main", by: null }]);
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setSatellite", box: "rep", node: { by: null } }]);
   });
 
   it("sorts VLANs on the ports of a managed switch", () => {
@@ -176,7 +176,7 @@ describe("BoxInspector", () => {
     const setting = { box: "spare", mode: "switch", page: { kind: "automatic" } } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
     type("Port 1, tagged", "20, 30");
-    expect(save).toHaveBeenCalledExactlyOnceWith([{ kind: "setVlans", box: "spare", vlans: [{ port: "lan1", untagged: 1, tagged: [20, 30] }] }]);
+    expect(save).toHaveBeenCalledExactlyOnceWith([{ kind: "setPortVlans", box: "spare", port: "lan1", untagged: 1, tagged: [20, 30] }]);
   });
 
   it("plugs a cable in by choosing two free ports", () => {
@@ -184,7 +184,7 @@ describe("BoxInspector", () => {
     expect(screen.getByRole("button", { name: "Plug in" })).toBeDisabled();
     choose("to", "phone");
     fireEvent.click(screen.getByRole("button", { name: "Plug in" }));
-    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "patch", a: "gw/lan1", b: "phone", medium: "unknown", lengthMetres: null }]);
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "patch", a: "gw/lan1", b: "phone", known: { medium: "unknown", lengthMetres: null, pairs: null, run: null } }]);
   });
 
   it("offers the shelf's box its modes and nothing else", () => {

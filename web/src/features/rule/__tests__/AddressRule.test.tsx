@@ -46,11 +46,11 @@ describe("the address rule", () => {
     const { tools } = show();
     fireEvent.keyDown(end("Last"), { key: "PageDown" });
     fireEvent.keyDown(end("Last"), { key: "ArrowLeft" });
-    expect(tools.attempt).toHaveBeenLastCalledWith([{ kind: "movePool", box: "hall-gateway", pool: "192.168.8.20-192.168.8.188" }]);
+    expect(tools.attempt).toHaveBeenLastCalledWith([{ kind: "movePool", box: "hall-gateway", last: "192.168.8.188" }]);
     expect(tools.save).not.toHaveBeenCalled();
     fireEvent.keyDown(end("Last"), { key: "Enter" });
     fireEvent.blur(end("Last"));
-    expect(tools.save).toHaveBeenCalledExactlyOnceWith([{ kind: "movePool", box: "hall-gateway", pool: "192.168.8.20-192.168.8.188" }]);
+    expect(tools.save).toHaveBeenCalledExactlyOnceWith([{ kind: "movePool", box: "hall-gateway", last: "192.168.8.188" }]);
     await waitFor(() => expect(end("Last")).toHaveAttribute("aria-valuetext", "192.168.8.199"));
   });
 

@@ -6,7 +6,7 @@ import type { Change } from "../../../api/client";
 import { makeQueryClient } from "../../../queryClient";
 import { useJob } from "../useJob";
 
-const state = (version: number) => ({ job: { id: 1, name: "Home", changedAt: "2026-01-01T00:00:00Z", archived: false }, version, setUps: ["planned"], design: {}, proof: { setUp: "planned" }, undo: null, redo: null });
+const state = (version: number) => ({ revision: version + 100, job: { id: 1, name: "Home", changedAt: "2026-01-01T00:00:00Z", archived: false }, version, setUps: ["planned"], design: {}, proof: { setUp: "planned" }, undo: null, redo: null });
 const change: Change = { kind: "unpatch", cable: "c" };
 
 type Answer = [status: number, body: unknown] | "gone";
@@ -52,13 +52,38 @@ describe("useJob", () => {
       r.method === "GET"
         ? [200, state(7)]
         : r.headers.get("If-Match") === '"7"'
-          ? [412, { type: "urn:altrin:problem:stale", title: "changed", status: 412, detail: "The last change there: x.", head: state(9) }]
+          ? [412, { type: "urn:altrin:problem:stale", title: "changed", status: 412, detail: "The last change there: x.", head: state(9), clashes: [] }]
           : [200, state(10)];
     const job = await open();
     await act(() => job.current.save([change]));
-    expect(posts().map((r) => r.headers.get("If-Match"))).toEqual(['"7"', '"9"']);
+    expect(posts().map((r) => [r.headers.get("If-Match"), r.headers.get("Altrin-Base")])).toEqual([['"7"', "107"], ['"9"', "109"]]);
     await waitFor(() => expect(job.current.notice).toContain("changed elsewhere"));
     expect(job.current.job.data?.version).toBe(10);
+  });
+
+  it.each([
+    [true, "what was set here", 2, 10],
+    [false, "what is there", 1, 9],
+  ])("asks where both set the same, and %s keeps %s", async (mine, _, sent, version) => {
+    const clashes = [{ what: "lease time of gw", setUp: "planned", yours: "60", theirs: "120" }];
+    answers = (r) =>
+      r.method === "GET"
+        ? [200, state(7)]
+        : r.headers.get("If-Match") === '"7"'
+          ? [412, { type: "urn:altrin:problem:stale", title: "changed", status: 412, detail: "The last change there: x.", head: state(9), clashes }]
+          : [200, state(10)];
+    const job = await open();
+    let saved: Promise<unknown> | undefined;
+    act(() => void (saved = job.current.save([change])));
+    await waitFor(() => expect(job.current.asking?.clashes).toEqual(clashes));
+    expect(posts()).toHaveLength(1);
+    await act(async () => {
+      job.current.answer(mine);
+      await saved;
+    });
+    expect(posts()).toHaveLength(sent);
+    expect(job.current.asking).toBeNull();
+    await waitFor(() => expect(job.current.job.data?.version).toBe(version));
   });
 
   it("tells the field why the server would not take it, and keeps the head", async () => {

@@ -11,7 +11,7 @@ import { profileRows } from "../../shelf/ProfileFacts";
 import { SecretField } from "../../stations/SecretField";
 import type { JobTools } from "../../stations/useJob";
 import { Answer } from "../Answer";
-import { boxCorrection, serviceCorrection } from "../corrections";
+import { BoxSheet } from "../BoxSheet";
 import { QuickField } from "../QuickField";
 import { PlaceSheet } from "../ThingSheets";
 
@@ -146,12 +146,17 @@ const view: Schemas["SurveyView"] = {
 };
 
 describe("Corrections", () => {
-  const box = there(design.site.boxes[0]);
-
-  it("carry everything that is not corrected", () => {
-    expect(boxCorrection(box, { name: "Gateway" }, { firmware: "5" })).toMatchObject({ kind: "setBox", name: "Gateway", hardware: box.hardware, label: { address: "192.168.8.1/24", firmware: "5", mended: "yes" } });
-    expect(serviceCorrection(design.site.service, { downMbps: 900 })).toMatchObject({ service: { kind: "publicDynamic", downMbps: 900, upMbps: 50, access: "fibre", handOff: "hall-gateway", line: { login: "no" } } });
-    expect(serviceCorrection(design.site.service, { kind: "publicFixed", address: "203.0.113.4/24", gateway: "203.0.113.1" })).toMatchObject({ service: { kind: "publicFixed", gateway: "203.0.113.1", upMbps: 50 } });
+  // One gesture, one member: whatever else the page read earlier is not sent back.
+  it.each<[string, string, Correction]>([
+    ["Name", "Gateway", { kind: "setBox", box: "hall-gateway", known: { name: "Gateway" } }],
+    ["Version of its software", "5", { kind: "setLabel", box: "hall-gateway", label: { firmware: "5" } }],
+  ])("of a box send what was typed under %s and nothing else", async (label, draft, correction) => {
+    const correct = vi.fn<(corrections: Correction[]) => Promise<void>>().mockResolvedValue();
+    show(<BoxSheet box={there(design.site.boxes[0])} state={state} view={view} tools={{ correct, busy: false, id: 1 } as unknown as JobTools} />);
+    const input = screen.getByLabelText(label);
+    fireEvent.change(input, { target: { value: draft } });
+    fireEvent.blur(input);
+    await waitFor(() => expect(correct).toHaveBeenCalledExactlyOnceWith([correction]));
   });
 
   it("of a place keep its other numbers, and text that is no number stays in its field", async () => {
@@ -165,7 +170,7 @@ describe("Corrections", () => {
     expect(correct).not.toHaveBeenCalled();
     fireEvent.change(input, { target: { value: "4,5" } });
     fireEvent.blur(input);
-    await waitFor(() => expect(correct).toHaveBeenCalledWith([{ kind: "setPlace", place: { ...place, lengthMetres: 4.5 } }]));
+    await waitFor(() => expect(correct).toHaveBeenCalledWith([{ kind: "setPlace", place: place.id, known: { lengthMetres: 4.5 } }]));
   });
 });
 
@@ -193,7 +198,7 @@ describe("The air in a place", () => {
       ["hides its name", "neighbours", "62.4 GHz", "-61 dBm"],
     ]);
     fireEvent.click(screen.getByRole("button", { name: "Forget what was heard here" }));
-    expect(correctNow).toHaveBeenCalledExactlyOnceWith([{ kind: "setPlace", place: { ...heard, air: null } }]);
+    expect(correctNow).toHaveBeenCalledExactlyOnceWith([{ kind: "setPlace", place: heard.id, known: { air: null } }]);
   });
 
   it("says how to come by it where nobody looked", () => {
