@@ -21,7 +21,7 @@ public class SegmentBenchmarks
     public void Prepare()
     {
         _design = Homes.Sound(Devices / 10, Devices);
-        var layer = LinkLayer.Of(_design, Situation.Settled);
+        var layer = LinkLayer.Of(_design, Situation.Settled, new(CancellationToken.None));
         (_groups, _links) = ([.. layer.Domains().SelectMany(d => d)], layer.Links);
         if (Ours() != Theirs())
         {
@@ -31,7 +31,7 @@ public class SegmentBenchmarks
 
     /// <summary>Reads the design too: who bridges what, who gets into which Wi-Fi.</summary>
     [Benchmark]
-    public int Ours() => LinkLayer.Of(_design, Situation.Settled).Domains().Count();
+    public int Ours() => LinkLayer.Of(_design, Situation.Settled, new(CancellationToken.None)).Domains().Count();
 
     /// <summary>The graph given, as vertices and edges.</summary>
     [Benchmark(Baseline = true)]

@@ -46,8 +46,17 @@ public sealed class RevisionEntity
     /// <summary>When.</summary>
     public DateTimeOffset CreatedAt { get; set; }
 
-    /// <summary>The design file as it was written then, in the format version of that time.</summary>
-    public required string Design { get; set; }
+    /// <summary>
+    /// The design file as it was written then, in the format version of that time; empty where it is kept packed. Not null, since the
+    /// database could make it so only by writing the whole table anew, which a kill in between would not survive.
+    /// </summary>
+    public string Design { get; set; } = "";
+
+    /// <summary>The same, packed; null in rows that an older Altrin wrote.</summary>
+    public byte[]? Packed { get; set; }
+
+    /// <summary>The whole revision that the packed design differs from; null where it is whole itself.</summary>
+    public long? WholeId { get; set; }
 }
 
 /// <summary>One entry of the gear shelf that was made or edited here. Entries that come with the program are not in the database.</summary>

@@ -1,12 +1,21 @@
+using System.Text;
+using Altrin.Core.Addressing;
 using Altrin.Core.Sites;
 using Altrin.Formats;
 using Microsoft.EntityFrameworkCore;
 
 namespace Altrin.Data;
 
+/// <summary>A home that can be committed: written, and read back as it will be.</summary>
+/// <param name="Home">The home as it is read.</param>
+/// <param name="Text">Its design file.</param>
+public sealed record PreparedHome(HomeFile Home, string Text);
+
 /// <summary>Jobs and their revisions.</summary>
-public sealed class JobStore(AltrinContext context, TimeProvider time, ReadHomes homes)
+public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes)
 {
+    private readonly AltrinContext context = writing.Context;
+
     /// <summary>The largest page of a list.</summary>
     public const int MostPerPage = 100;
 
@@ -29,22 +38,32 @@ public sealed class JobStore(AltrinContext context, TimeProvider time, ReadHomes
         return new(items, page, perPage, total);
     }
 
-    /// <summary>A new job with its first revision.</summary>
-    public async Task<JobHead> Create(string name, HomeFile home, string label, string tab, CancellationToken cancel)
+    /// <summary>
+    /// Makes a home ready to be committed, before anybody has to wait for it: it is written and read back, so that no revision is kept that
+    /// could not be opened again. Or says why it cannot be kept.
+    /// </summary>
+    public Parsed<PreparedHome> Prepare(HomeFile home)
     {
-        await using var transaction = await context.Database.BeginTransactionAsync(cancel);
+        var text = DesignFile.Write(home);
+        if (Encoding.UTF8.GetByteCount(text) > DesignFile.MostBytes)
+        {
+            return Parsed<PreparedHome>.Fail($"The design would be larger than the {DesignFile.MostBytes:#,0} bytes that are kept of one.");
+        }
+        var read = homes.Read(text);
+        return read.Value is { } same ? new PreparedHome(same, text) : Parsed<PreparedHome>.Fail($"The design could not be read again: {read.Errors[0]}");
+    }
+
+    /// <summary>A new job with its first revision.</summary>
+    public Task<JobHead> Create(string name, PreparedHome home, string label, string tab, CancellationToken cancel) => writing.Do(async () =>
+    {
         var now = time.GetUtcNow();
         var job = new JobEntity { Name = name, CreatedAt = now, ChangedAt = now, Version = 1 };
         context.Jobs.Add(job);
         await context.SaveChangesAsync(cancel);
-        var first = new RevisionEntity { JobId = job.Id, Label = label, Tab = tab, CreatedAt = now, Design = DesignFile.Write(home) };
-        context.Revisions.Add(first);
-        await context.SaveChangesAsync(cancel);
+        var first = await Revise(job, null, home, label, tab, cancel);
         job.HeadId = first.Id;
-        await context.SaveChangesAsync(cancel);
-        await transaction.CommitAsync(cancel);
-        return new(job, first, home, null, null);
-    }
+        return new JobHead(job, first, home.Home, null, null);
+    }, cancel);
 
     /// <summary>A job with its head; null when there is none with this id.</summary>
     public async Task<JobHead?> Find(long id, CancellationToken cancel)
@@ -54,8 +73,8 @@ public sealed class JobStore(AltrinContext context, TimeProvider time, ReadHomes
         return await rows.FirstOrDefaultAsync(cancel) is { } found ? await Head(found.job, found.revision, cancel) : null;
     }
 
-    /// <summary>Renames a job, or puts it away or back.</summary>
-    public async Task<JobHead?> Edit(long id, string? name, bool? archived, CancellationToken cancel)
+    /// <summary>Renames a job, or puts it away or back; null where there is none with this id.</summary>
+    public Task<JobEntity?> Edit(long id, string? name, bool? archived, CancellationToken cancel) => writing.Do(async () =>
     {
         if (await context.Jobs.FirstOrDefaultAsync(j => j.Id == id, cancel) is not { } job)
         {
@@ -63,9 +82,9 @@ public sealed class JobStore(AltrinContext context, TimeProvider time, ReadHomes
         }
         job.Name = name ?? job.Name;
         job.ArchivedAt = archived switch { true => job.ArchivedAt ?? time.GetUtcNow(), false => null, null => job.ArchivedAt };
-        await Save(job, cancel);
-        return await Head(job, cancel);
-    }
+        Moved(job);
+        return job;
+    }, cancel);
 
     /// <summary>Commits a design as the new head, if the head is still the one that the caller saw.</summary>
     /// <param name="id">The job.</param>
@@ -75,36 +94,46 @@ public sealed class JobStore(AltrinContext context, TimeProvider time, ReadHomes
     /// <param name="tab">Who did it.</param>
     /// <param name="cancel">Stops the work.</param>
     /// <param name="also">Adds what belongs to the new revision, to be saved with it or not at all.</param>
-    public Task<HeadMove> Commit(long id, long version, HomeFile home, string label, string tab, CancellationToken cancel, Action<long>? also = null) => Move(id, version, async (job, head) =>
+    public async Task<HeadMove> Commit(long id, long version, PreparedHome home, string label, string tab, CancellationToken cancel, Action<long>? also = null)
     {
-        var next = new RevisionEntity { JobId = job.Id, ParentId = head.Revision.Id, Label = label, Tab = tab, CreatedAt = time.GetUtcNow(), Design = DesignFile.Write(home) };
-        context.Revisions.Add(next);
-        await context.SaveChangesAsync(cancel);
-        job.HeadId = next.Id;
-        also?.Invoke(next.Id);
-        return null;
-    }, cancel);
+        JobHead? head = null;
+        var moved = await Move(id, version, async job =>
+        {
+            var next = await Revise(job, job.HeadId, home, label, tab, cancel);
+            job.HeadId = next.Id;
+            also?.Invoke(next.Id);
+            head = new(job, next, home.Home, label, null);
+            return Moving.Done;
+        }, cancel);
+        return moved == Moving.Done ? new HeadMove.Done(head!) : await Told(id, moved, cancel);
+    }
 
     /// <summary>Moves the head to its parent. What another tab did is undone only when <paramref name="evenOthers"/> says so.</summary>
-    public Task<HeadMove> Undo(long id, long version, string tab, bool evenOthers, CancellationToken cancel) => Move(id, version, (job, head) =>
+    public async Task<HeadMove> Undo(long id, long version, string tab, bool evenOthers, CancellationToken cancel) => await Told(id, await Move(id, version, async job =>
     {
-        HeadMove? refused = head.Undo is null ? new HeadMove.Nothing(head)
-            : head.Revision.Tab != tab && !evenOthers ? new HeadMove.OtherTab(head)
-            : null;
-        job.HeadId = refused is null ? head.Revision.ParentId!.Value : job.HeadId;
-        return Task.FromResult(refused);
-    }, cancel);
+        var head = await context.Revisions.AsNoTracking().Where(r => r.Id == job.HeadId).Select(r => new { r.ParentId, r.Tab }).FirstAsync(cancel);
+        if (head.ParentId is not { } parent)
+        {
+            return Moving.Nothing;
+        }
+        if (head.Tab != tab && !evenOthers)
+        {
+            return Moving.OtherTab;
+        }
+        job.HeadId = parent;
+        return Moving.Done;
+    }, cancel), cancel);
 
     /// <summary>Moves the head to its newest child.</summary>
-    public Task<HeadMove> Redo(long id, long version, CancellationToken cancel) => Move(id, version, async (job, head) =>
+    public async Task<HeadMove> Redo(long id, long version, CancellationToken cancel) => await Told(id, await Move(id, version, async job =>
     {
-        if (await NewestChild(head.Revision.Id, cancel) is not { } child)
+        if (await NewestChild(job.HeadId, cancel) is not var (child, _))
         {
-            return new HeadMove.Nothing(head);
+            return Moving.Nothing;
         }
-        job.HeadId = child.Id;
-        return null;
-    }, cancel);
+        job.HeadId = child;
+        return Moving.Done;
+    }, cancel), cancel);
 
     /// <summary>One page of a job's revisions, the newest first, without their designs.</summary>
     public async Task<Page<RevisionInfo>> Revisions(long id, int page, int perPage, CancellationToken cancel)
@@ -118,57 +147,74 @@ public sealed class JobStore(AltrinContext context, TimeProvider time, ReadHomes
     /// <summary>The design of one revision of a job; null when the job has none with this id.</summary>
     public async Task<(RevisionInfo Revision, HomeFile Home)?> Revision(long id, long revision, CancellationToken cancel) =>
         await context.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.JobId == id && r.Id == revision, cancel) is { } found
-            ? (new(found.Id, found.ParentId, found.Label, found.CreatedAt), homes.Of(found))
+            ? (new(found.Id, found.ParentId, found.Label, found.CreatedAt), await Home(found, cancel))
             : null;
 
-    private async Task<HeadMove> Move(long id, long version, Func<JobEntity, JobHead, Task<HeadMove?>> move, CancellationToken cancel)
+    /// <summary>Moves the head, if it is still the one that the caller saw. No home is read in here: others wait.</summary>
+    private Task<Moving> Move(long id, long version, Func<JobEntity, Task<Moving>> move, CancellationToken cancel) => writing.Do(async () =>
     {
-        await using var transaction = await context.Database.BeginTransactionAsync(cancel);
         if (await context.Jobs.FirstOrDefaultAsync(j => j.Id == id, cancel) is not { } job)
         {
-            return new HeadMove.Missing();
+            return Moving.Missing;
         }
-        var head = await Head(job, cancel);
         if (job.Version != version)
         {
-            return new HeadMove.Stale(head);
+            return Moving.Stale;
         }
-        if (await move(job, head) is { } refused)
+        var moved = await move(job);
+        if (moved == Moving.Done)
         {
-            return refused;
+            Moved(job);
         }
-        try
-        {
-            await Save(job, cancel);
-        }
-        catch (DbUpdateConcurrencyException)
-        {
-            await transaction.RollbackAsync(cancel);
-            context.ChangeTracker.Clear();
-            return new HeadMove.Stale((await Find(id, cancel))!);
-        }
-        var moved = new HeadMove.Done(await Head(job, cancel));
-        await transaction.CommitAsync(cancel);
         return moved;
+    }, cancel);
+
+    /// <summary>What became of it, with the head as it is now.</summary>
+    private async Task<HeadMove> Told(long id, Moving moved, CancellationToken cancel) => moved == Moving.Missing || await Find(id, cancel) is not { } head ? new HeadMove.Missing() : moved switch
+    {
+        Moving.Done => new HeadMove.Done(head),
+        Moving.Stale => new HeadMove.Stale(head),
+        Moving.OtherTab => new HeadMove.OtherTab(head),
+        _ => new HeadMove.Nothing(head),
+    };
+
+    private enum Moving
+    {
+        Done,
+        Missing,
+        Stale,
+        Nothing,
+        OtherTab,
     }
 
-    private async Task Save(JobEntity job, CancellationToken cancel)
+    private void Moved(JobEntity job)
     {
         job.Version++;
         job.ChangedAt = time.GetUtcNow();
-        await context.SaveChangesAsync(cancel);
     }
 
-    private async Task<JobHead> Head(JobEntity job, CancellationToken cancel) =>
-        await Head(job, await context.Revisions.AsNoTracking().FirstAsync(r => r.Id == job.HeadId, cancel), cancel);
-
-    private async Task<JobHead> Head(JobEntity job, RevisionEntity revision, CancellationToken cancel)
+    /// <summary>One revision more. The last whole one of the job, where there is one, is what it is packed against.</summary>
+    private async Task<RevisionEntity> Revise(JobEntity job, long? parent, PreparedHome home, string label, string tab, CancellationToken cancel)
     {
-        return new(job, revision, homes.Of(revision), revision.ParentId is null ? null : revision.Label, (await NewestChild(revision.Id, cancel))?.Label);
+        var whole = await context.Revisions.AsNoTracking().Where(r => r.JobId == job.Id && r.WholeId == null && r.Packed != null).OrderByDescending(r => r.Id).FirstOrDefaultAsync(cancel);
+        var (packed, differs) = PackedDesign.Pack(home.Text, whole is null ? null : PackedDesign.Unpack(whole.Packed!, null));
+        var next = new RevisionEntity { JobId = job.Id, ParentId = parent, Label = label, Tab = tab, CreatedAt = time.GetUtcNow(), Packed = packed, WholeId = differs ? whole!.Id : null };
+        context.Revisions.Add(next);
+        await context.SaveChangesAsync(cancel);
+        return next;
     }
 
-    private Task<RevisionEntity?> NewestChild(long revision, CancellationToken cancel) =>
-        context.Revisions.AsNoTracking().Where(r => r.ParentId == revision).OrderByDescending(r => r.Id).FirstOrDefaultAsync(cancel);
+    private async Task<JobHead> Head(JobEntity job, RevisionEntity revision, CancellationToken cancel) =>
+        new(job, revision, await Home(revision, cancel), revision.ParentId is null ? null : revision.Label, (await NewestChild(revision.Id, cancel))?.Label);
+
+    private async Task<HomeFile> Home(RevisionEntity revision, CancellationToken cancel)
+    {
+        var whole = revision.WholeId is { } id ? await context.Revisions.AsNoTracking().FirstOrDefaultAsync(r => r.Id == id, cancel) : null;
+        return homes.Of(revision, whole);
+    }
+
+    private async Task<(long Id, string Label)?> NewestChild(long revision, CancellationToken cancel) =>
+        await context.Revisions.AsNoTracking().Where(r => r.ParentId == revision).OrderByDescending(r => r.Id).Select(r => new { r.Id, r.Label }).FirstOrDefaultAsync(cancel) is { } child ? (child.Id, child.Label) : null;
 }
 
 /// <summary>A job at its head.</summary>

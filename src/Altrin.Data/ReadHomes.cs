@@ -14,15 +14,27 @@ public sealed class ReadHomes : IDisposable
 
     private readonly MemoryCache _homes = new(new MemoryCacheOptions { SizeLimit = Most });
 
-    /// <summary>The home that a revision holds.</summary>
-    /// <exception cref="InvalidDataException">The revision cannot be read.</exception>
-    public HomeFile Of(RevisionEntity revision) => _homes.GetOrCreate(revision.Design, entry =>
+    /// <summary>The home that a text holds, or what is wrong with it.</summary>
+    public FileRead<HomeFile> Read(string design) => _homes.GetOrCreate(design, entry =>
     {
         entry.Size = 1;
-        var read = DesignFile.Read(revision.Design);
-        return read.Value ?? throw new InvalidDataException($"Revision {revision.Id} of job {revision.JobId} cannot be read: {read.Errors[0]}");
+        return DesignFile.Read(design);
     })!;
+
+    /// <summary>The home that a revision holds.</summary>
+    /// <param name="revision">The revision.</param>
+    /// <param name="whole">The one that it differs from; null where it is whole.</param>
+    /// <exception cref="InvalidDataException">The revision cannot be read.</exception>
+    public HomeFile Of(RevisionEntity revision, RevisionEntity? whole)
+    {
+        var read = Read(TextOf(revision, whole));
+        return read.Value ?? throw new InvalidDataException($"Revision {revision.Id} of job {revision.JobId} cannot be read: {read.Errors[0]}");
+    }
 
     /// <inheritdoc/>
     public void Dispose() => _homes.Dispose();
+
+    private static string TextOf(RevisionEntity revision, RevisionEntity? whole) =>
+        revision.Packed is { } packed ? PackedDesign.Unpack(packed, whole is null ? null : TextOf(whole, null))
+        : revision.Design;
 }

@@ -28,8 +28,10 @@ public sealed record ReadingInfo(long Id, string Name, IReadOnlyList<ReadingKind
 }
 
 /// <summary>Readings of jobs.</summary>
-public sealed class ReadingStore(AltrinContext context, TimeProvider time)
+public sealed class ReadingStore(Writing writing, TimeProvider time)
 {
+    private readonly AltrinContext context = writing.Context;
+
     /// <summary>The longest name of a reading, in characters.</summary>
     public const int LongestName = 120;
 
@@ -44,11 +46,13 @@ public sealed class ReadingStore(AltrinContext context, TimeProvider time)
     }
 
     /// <summary>Keeps a reading from which nothing was accepted.</summary>
-    public async Task Keep(ReadingEntity reading, CancellationToken cancel)
-    {
-        Add(reading);
-        await context.SaveChangesAsync(cancel);
-    }
+    public Task Keep(ReadingEntity reading, CancellationToken cancel) => writing.Do(
+        () =>
+        {
+            Add(reading);
+            return Task.CompletedTask;
+        },
+        cancel);
 
     /// <summary>How many readings a job keeps.</summary>
     public Task<int> Count(long job, CancellationToken cancel) => context.Readings.CountAsync(r => r.JobId == job, cancel);
@@ -74,22 +78,21 @@ public sealed class ReadingStore(AltrinContext context, TimeProvider time)
         await context.Readings.AsNoTracking().FirstOrDefaultAsync(r => r.JobId == job && r.Id == id, cancel) is { } row ? (ReadingInfo.Of(row), row.Content) : null;
 
     /// <summary>Puts a reading away, or back; false where the job has none with this id.</summary>
-    public async Task<bool> PutAway(long job, long id, bool away, CancellationToken cancel)
+    public Task<bool> PutAway(long job, long id, bool away, CancellationToken cancel) => writing.Do(async () =>
     {
         DateTimeOffset? when = away ? time.GetUtcNow() : null;
         return await context.Readings.Where(r => r.JobId == job && r.Id == id).ExecuteUpdateAsync(r => r.SetProperty(x => x.AwayAt, when), cancel) > 0;
-    }
+    }, cancel);
 
     /// <summary>Gives a job the readings of another one that it was copied from.</summary>
-    public async Task Copy(long from, long to, CancellationToken cancel)
+    public Task Copy(long from, long to, CancellationToken cancel) => writing.Do(async () =>
     {
         foreach (var row in await context.Readings.AsNoTracking().Where(r => r.JobId == from).OrderBy(r => r.Id).ToListAsync(cancel))
         {
             (row.Id, row.JobId, row.RevisionId) = (0, to, null);
             context.Readings.Add(row);
         }
-        await context.SaveChangesAsync(cancel);
-    }
+    }, cancel);
 
     /// <summary>What was read, by kind, as it is kept; commands are no reading of anything.</summary>
     public static string KindsOf(Reading reading) => string.Join(',', reading.Blocks.Select(b => b.Kind).Where(k => k != ReadingKind.Command).Distinct());

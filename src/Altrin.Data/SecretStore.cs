@@ -27,8 +27,10 @@ public sealed record SecretInfo(string Reference, SecretState State);
 /// Keys and passwords of jobs, encrypted with the key ring in the data folder. That protects exports, logs and a copied database; who has
 /// the whole folder has the ring too. No value is ever logged, and none leaves but by <see cref="Show"/>.
 /// </summary>
-public sealed class SecretStore(AltrinContext context, IDataProtectionProvider protection, TimeProvider time)
+public sealed class SecretStore(Writing writing, IDataProtectionProvider protection, TimeProvider time)
 {
+    private readonly AltrinContext context = writing.Context;
+
     /// <summary>The longest value, in characters.</summary>
     public const int Longest = 200;
 
@@ -44,7 +46,7 @@ public sealed class SecretStore(AltrinContext context, IDataProtectionProvider p
     /// <param name="name">What to make the reference of, such as "wifi key".</param>
     /// <param name="taken">References that designs of the job use.</param>
     /// <param name="cancel">Stops the work.</param>
-    public async Task<string> Keep(long job, string value, string name, IReadOnlySet<string> taken, CancellationToken cancel)
+    public Task<string> Keep(long job, string value, string name, IReadOnlySet<string> taken, CancellationToken cancel) => writing.Do(async () =>
     {
         var hash = await Hash(value, cancel);
         var rows = await context.Secrets.Where(s => s.JobId == job).ToListAsync(cancel);
@@ -55,11 +57,11 @@ public sealed class SecretStore(AltrinContext context, IDataProtectionProvider p
         var reference = Slugs.Of(name, id => taken.Contains(id) || rows.Exists(r => r.Reference == id), "key");
         await Add(job, reference, value, hash, cancel);
         return reference;
-    }
+    }, cancel);
 
     /// <summary>Types the value of a reference that has none, or whose value is lost. A reference that holds one keeps it.</summary>
     /// <returns>The reference that holds the value now: another one where the job held it already.</returns>
-    public async Task<Parsed<string>> Type(long job, string reference, string value, CancellationToken cancel)
+    public Task<Parsed<string>> Type(long job, string reference, string value, CancellationToken cancel) => writing.Do<Parsed<string>>(async () =>
     {
         var hash = await Hash(value, cancel);
         var rows = await context.Secrets.Where(s => s.JobId == job).ToListAsync(cancel);
@@ -77,7 +79,7 @@ public sealed class SecretStore(AltrinContext context, IDataProtectionProvider p
         }
         await Add(job, reference, value, hash, cancel);
         return reference;
-    }
+    }, cancel);
 
     /// <summary>Every secret that is kept for a job or that its designs speak of, in order.</summary>
     public async Task<IReadOnlyList<SecretInfo>> List(long job, IReadOnlySet<string> used, CancellationToken cancel)
@@ -103,14 +105,13 @@ public sealed class SecretStore(AltrinContext context, IDataProtectionProvider p
     }
 
     /// <summary>Gives a job the secrets of another one that it was copied from.</summary>
-    public async Task Copy(long from, long to, CancellationToken cancel)
+    public Task Copy(long from, long to, CancellationToken cancel) => writing.Do(async () =>
     {
         foreach (var row in await context.Secrets.AsNoTracking().Where(s => s.JobId == from).ToListAsync(cancel))
         {
             context.Secrets.Add(new() { JobId = to, Reference = row.Reference, Protected = row.Protected, Hash = row.Hash, CreatedAt = row.CreatedAt });
         }
-        await context.SaveChangesAsync(cancel);
-    }
+    }, cancel);
 
     private async Task Add(long job, string reference, string value, byte[] hash, CancellationToken cancel)
     {

@@ -7,8 +7,10 @@ using Microsoft.EntityFrameworkCore;
 namespace Altrin.Data;
 
 /// <summary>The gear shelf: what comes with the program, hidden entry by entry by what was made or edited here.</summary>
-public sealed class ShelfStore(AltrinContext context, TimeProvider time)
+public sealed class ShelfStore(Writing writing, TimeProvider time)
 {
+    private readonly AltrinContext context = writing.Context;
+
     /// <summary>The whole shelf, in the order of the program's own entries, new ones last.</summary>
     public async Task<Shelf> Read(CancellationToken cancel)
     {
@@ -24,9 +26,8 @@ public sealed class ShelfStore(AltrinContext context, TimeProvider time)
 
     /// <summary>Takes profiles onto the shelf; one that is there already gets its next edition, unless it is the same to the letter.</summary>
     /// <returns>The entries as they stand there now, or why none was taken.</returns>
-    public async Task<Parsed<IReadOnlyList<Profile>>> Put(IReadOnlyList<Profile> profiles, CancellationToken cancel)
+    public Task<Parsed<IReadOnlyList<Profile>>> Put(IReadOnlyList<Profile> profiles, CancellationToken cancel) => writing.Do<Parsed<IReadOnlyList<Profile>>>(async () =>
     {
-        await using var transaction = await context.Database.BeginTransactionAsync(cancel);
         var shelf = await Read(cancel);
         var kept = new List<Profile>();
         foreach (var profile in profiles)
@@ -47,17 +48,19 @@ public sealed class ShelfStore(AltrinContext context, TimeProvider time)
             (row.Edition, row.Profile, row.ChangedAt) = (next.Edition, Text(next), time.GetUtcNow());
             kept.Add(next);
         }
-        await context.SaveChangesAsync(cancel);
-        if ((await Read(cancel)).Profiles.Count > Shelf.Most)
+        // Nothing was saved yet: what is refused is let go of.
+        var added = kept.Select(k => k.ShelfId).Distinct().Count(id => shelf.Find(id) is null);
+        if (shelf.Profiles.Count + added > Shelf.Most)
         {
+            context.ChangeTracker.Clear();
             return Parsed<IReadOnlyList<Profile>>.Fail($"The shelf holds at most {Shelf.Most} entries.");
         }
-        await transaction.CommitAsync(cancel);
         return kept;
-    }
+    }, cancel);
 
     /// <summary>Takes an entry that was made here off the shelf; where it hid one of the program, that shows again.</summary>
-    public async Task<bool> Drop(string shelfId, CancellationToken cancel) => await context.Profiles.Where(p => p.ShelfId == shelfId).ExecuteDeleteAsync(cancel) > 0;
+    public Task<bool> Drop(string shelfId, CancellationToken cancel) =>
+        writing.Do(async () => await context.Profiles.Where(p => p.ShelfId == shelfId).ExecuteDeleteAsync(cancel) > 0, cancel);
 
     private static string Text(Profile profile) => ProfileFile.Write([profile]);
 

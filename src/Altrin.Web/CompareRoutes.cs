@@ -33,7 +33,7 @@ internal static class CompareRoutes
 {
     public static void Map(RouteGroupBuilder jobs) => jobs.MapGet("/{id:long}/compare", Compare).WithName("CompareVersions").ProducesProblem(StatusCodes.Status404NotFound);
 
-    private static async Task<Results<Ok<Comparison>, ProblemHttpResult>> Compare(long id, long before, long after, string beforeSetUp, string afterSetUp, JobStore store, CancellationToken cancel)
+    private static async Task<Results<Ok<Comparison>, ProblemHttpResult>> Compare(long id, long before, long after, string beforeSetUp, string afterSetUp, JobStore store, Proofs proofs, CancellationToken cancel)
     {
         if (await store.Find(id, cancel) is null)
         {
@@ -64,8 +64,8 @@ internal static class CompareRoutes
             changes.Add(new(change.Describe(at), change.Subjects()));
             at = at with { SetUp = change.ApplyTo(at).Value };
         }
-        var (was, now) = (Judging.Prove(from), Judging.Prove(to));
-        return TypedResults.Ok(new Comparison(Version(first.Revision, from, was), Version(second.Revision, to, now), changes, difference.Unreachable, ProofDifference.Between(was, now)));
+        var (was, now, moved) = await proofs.Do(id, c => (Judging.Prove(from, null, new(c)), Judging.Prove(to, null, new(c))) is var (a, b) ? (a, b, ProofDifference.Between(a, b)) : default, cancel);
+        return TypedResults.Ok(new Comparison(Version(first.Revision, from, was), Version(second.Revision, to, now), changes, difference.Unreachable, moved));
     }
 
     private static ComparedVersion Version(RevisionInfo revision, Design design, Proof proof) =>

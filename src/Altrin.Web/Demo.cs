@@ -16,7 +16,8 @@ internal static class Demo
     /// <summary>Where the demo's readings are taken: a free port of its gateway.</summary>
     private const string Seat = "hall-gateway/lan4";
 
-    public static async Task Seed(JobStore store, SecretStore secrets, ReadingStore readings, TimeProvider time)
+    /// <summary>Puts it in as one act: a first start that is cut short leaves no demo rather than half of one.</summary>
+    public static Task Seed(Writing writing, JobStore store, SecretStore secrets, ReadingStore readings, TimeProvider time) => writing.Do(async () =>
     {
         var open = await store.List(null, false, 1, 1, CancellationToken.None);
         var away = await store.List(null, true, 1, 1, CancellationToken.None);
@@ -28,14 +29,14 @@ internal static class Demo
         using var held = new MemoryStream();
         await stream.CopyToAsync(held);
         var home = DesignFile.Read(held.ToArray()).Value!;
-        var head = await store.Create(home.Site.Name, home, "Demo home", "demo", CancellationToken.None);
+        var head = await store.Create(home.Site.Name, store.Prepare(home).Value, "Demo home", "demo", CancellationToken.None);
         // Nobody's keys: each data folder has others.
         foreach (var reference in KeyReferences.Of(home).Select(u => u.Reference).Distinct())
         {
             await secrets.Type(head.Job.Id, reference, SayableKey.Make(RandomNumberGenerator.GetInt32), CancellationToken.None);
         }
         await Readings(head.Job.Id, SurveyRoutes.Found(home), readings, time.GetUtcNow());
-    }
+    }, CancellationToken.None);
 
     /// <summary>What a laptop in the hall would have printed, by the program's own simulation; a device list from before the access point was plugged in; speed runs.</summary>
     private static async Task Readings(long job, Design found, ReadingStore readings, DateTimeOffset now)

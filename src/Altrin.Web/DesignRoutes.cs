@@ -1,6 +1,5 @@
 using System.Text;
 using Altrin.Core.Changes;
-using Altrin.Core.Findings;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 using Altrin.Data;
@@ -22,7 +21,7 @@ internal static class DesignRoutes
         jobs.MapPost("/import", Import).WithName("ImportDesign").AddOpenApiOperationTransformer(ApiDescription.TakesDesign).ProducesProblem(StatusCodes.Status413PayloadTooLarge).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
     }
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Show(long id, JobStore store, HttpContext context, CancellationToken cancel, string? setUp = null)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Show(long id, JobStore store, Proofs proofs, HttpContext context, CancellationToken cancel, string? setUp = null)
     {
         if (await store.Find(id, cancel) is not { } head)
         {
@@ -34,10 +33,10 @@ internal static class DesignRoutes
             return NoSetUp(head.Home, setUp!);
         }
         context.Response.Headers.ETag = HeadRoutes.ETag(head.Job.Version);
-        return TypedResults.Ok(JobState.Of(head, design));
+        return TypedResults.Ok(JobState.Of(head, design, await proofs.OfKept(id, design, cancel)));
     }
 
-    private static async Task<Results<Ok<Preview>, ProblemHttpResult>> Try(long id, ChangeRequest request, JobStore store, CancellationToken cancel)
+    private static async Task<Results<Ok<Preview>, ProblemHttpResult>> Try(long id, ChangeRequest request, JobStore store, Proofs proofs, CancellationToken cancel)
     {
         if (await store.Find(id, cancel) is not { } head)
         {
@@ -49,7 +48,7 @@ internal static class DesignRoutes
         }
         var changed = ChangeList.Apply(design, request.Changes);
         return changed.Ok
-            ? TypedResults.Ok(new Preview(head.Job.Version, ChangeList.Describe(design, request.Changes), DesignWriter.Document(new(design.Site, [changed.Value.SetUp])), ProofDocument.Of(Judging.Prove(changed.Value))))
+            ? TypedResults.Ok(new Preview(head.Job.Version, ChangeList.Describe(design, request.Changes), DesignWriter.Document(new(design.Site, [changed.Value.SetUp])), await proofs.Of(id, changed.Value, cancel)))
             : Refused(changed.Error);
     }
 
@@ -57,7 +56,7 @@ internal static class DesignRoutes
         ? TypedResults.File(Encoding.UTF8.GetBytes(DesignFile.Write(head.Home)), "application/json", $"{Slug(head.Job.Name)}.altrin.json")
         : Problems.NoJob(id);
 
-    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Import(HttpRequest request, JobStore store, SecretStore secrets, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Import(HttpRequest request, JobStore store, SecretStore secrets, Writing writing, Proofs proofs, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
     {
         if (!MediaTypeHeaderValue.TryParse(request.ContentType, out var type) || !type.MediaType.Equals("application/json", StringComparison.OrdinalIgnoreCase))
         {
@@ -81,11 +80,22 @@ internal static class DesignRoutes
         var typed = DesignFile.Secrets(held.GetBuffer().AsSpan(0, (int)held.Length));
         // Equal keys have one reference, also where a file was written by hand.
         home = typed.GroupBy(t => t.Value, StringComparer.Ordinal).SelectMany(g => g.Skip(1).Select(t => (From: t.Key, To: g.First().Key))).Aggregate(home, (h, x) => KeyReferences.Exchange(h, x.From, x.To));
-        var head = await store.Create(home.Site.Name, home, "Read from a file", HeadRoutes.Tab(tab), cancel);
-        foreach (var (reference, value) in typed.OrderBy(t => t.Key, StringComparer.Ordinal).DistinctBy(t => t.Value))
+        var prepared = store.Prepare(home);
+        if (!prepared.Ok)
         {
-            await secrets.Type(head.Job.Id, reference, value, cancel);
+            return Problems.Field("", "the design", prepared.Error);
         }
+        // What is taken in can be opened: it is proven before it is kept.
+        await proofs.Of(0, new(prepared.Value.Home.Site, prepared.Value.Home.Foremost), cancel);
+        var head = await writing.Do(async () =>
+        {
+            var made = await store.Create(home.Site.Name, prepared.Value, "Read from a file", HeadRoutes.Tab(tab), cancel);
+            foreach (var (reference, value) in typed.OrderBy(t => t.Key, StringComparer.Ordinal).DistinctBy(t => t.Value))
+            {
+                await secrets.Type(made.Job.Id, reference, value, cancel);
+            }
+            return made;
+        }, cancel);
         return TypedResults.Created($"/api/jobs/{head.Job.Id}", JobSummary.Of(head.Job));
     }
 

@@ -33,6 +33,7 @@ internal static class HeadRoutes
     /// <param name="id">The job.</param>
     /// <param name="setUp">The set-up to answer with.</param>
     /// <param name="store">Jobs.</param>
+    /// <param name="proofs">Works out what is answered.</param>
     /// <param name="context">The request.</param>
     /// <param name="match">Its If-Match.</param>
     /// <param name="tab">The tab that asks.</param>
@@ -40,7 +41,7 @@ internal static class HeadRoutes
     /// <param name="cancel">Stops the work.</param>
     /// <param name="also">Adds what belongs to the new revision, to be saved with it or not at all.</param>
     /// <param name="narrow">Whether the edit carries only what its user touched; one that carries more is never made on top unasked.</param>
-    public static async Task<Results<Ok<JobState>, ProblemHttpResult>> CommitHome(long id, string setUp, JobStore store, HttpContext context, string? match, string? tab, Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit, CancellationToken cancel, Action<long>? also = null, bool narrow = true)
+    public static async Task<Results<Ok<JobState>, ProblemHttpResult>> CommitHome(long id, string setUp, JobStore store, Proofs proofs, HttpContext context, string? match, string? tab, Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit, CancellationToken cancel, Action<long>? also = null, bool narrow = true)
     {
         if (Version(match, out var version) is { } wrong)
         {
@@ -52,10 +53,23 @@ internal static class HeadRoutes
         }
         if (head.Job.Version != version)
         {
-            return Stale(head, setUp, narrow ? await Clashes(id, head, store, context, edit, cancel) : null);
+            return await Stale(head, setUp, narrow ? await Clashes(id, head, store, context, edit, cancel) : null, proofs, cancel);
         }
         var (done, problem) = edit(head);
-        return done is var (home, label) ? Answer(await store.Commit(id, version, home, label, Tab(tab), cancel, also), id, setUp, context) : problem!;
+        if (done is not var (home, label))
+        {
+            return problem!;
+        }
+        var prepared = store.Prepare(home);
+        if (!prepared.Ok)
+        {
+            return Problems.Of(StatusCodes.Status422UnprocessableEntity, "bad-design", "That cannot be kept.", prepared.Error);
+        }
+        // The answer is worked out before anything is saved: what cannot be answered is not kept, and nobody waits for it.
+        var shown = Shown(prepared.Value.Home, setUp);
+        var proof = await proofs.Of(id, shown, cancel);
+        var moved = await store.Commit(id, version, prepared.Value, label, Tab(tab), cancel, also);
+        return moved is HeadMove.Done committed ? Ok(committed.Head, shown, proof, context) : await Answer(moved, id, setUp, proofs, context, cancel);
     }
 
     /// <summary>
@@ -72,7 +86,7 @@ internal static class HeadRoutes
         return edit(head with { Home = before.Home }).Done is var (mine, _) ? Clash.Between(before.Home, mine, head.Home) : null;
     }
 
-    private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(long id, ChangeRequest request, JobStore store, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel) => CommitHome(id, request.SetUp, store, context, match, tab, head =>
+    private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(long id, ChangeRequest request, JobStore store, Proofs proofs, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel) => CommitHome(id, request.SetUp, store, proofs, context, match, tab, head =>
     {
         if (head.Home.Design(request.SetUp) is not { } design)
         {
@@ -84,41 +98,63 @@ internal static class HeadRoutes
             : ((head.Home.With(changed.Value.SetUp), ChangeList.Describe(design, request.Changes)), null);
     }, cancel);
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Undo(long id, JobStore store, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel, string? setUp = null, bool evenOthers = false) =>
-        Version(match, out var version) ?? Answer(await store.Undo(id, version, Tab(tab), evenOthers, cancel), id, setUp, context);
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Undo(long id, JobStore store, Proofs proofs, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel, string? setUp = null, bool evenOthers = false) =>
+        await Moved(id, store, proofs, context, match, setUp, version => store.Undo(id, version, Tab(tab), evenOthers, cancel), cancel);
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Redo(long id, JobStore store, HttpContext context, [FromHeader(Name = "If-Match")] string? match, CancellationToken cancel, string? setUp = null) =>
-        Version(match, out var version) ?? Answer(await store.Redo(id, version, cancel), id, setUp, context);
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Redo(long id, JobStore store, Proofs proofs, HttpContext context, [FromHeader(Name = "If-Match")] string? match, CancellationToken cancel, string? setUp = null) =>
+        await Moved(id, store, proofs, context, match, setUp, version => store.Redo(id, version, cancel), cancel);
 
-    private static Results<Ok<JobState>, ProblemHttpResult> Answer(HeadMove move, long id, string? setUp, HttpContext context)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Moved(long id, JobStore store, Proofs proofs, HttpContext context, string? match, string? setUp, Func<long, Task<HeadMove>> move, CancellationToken cancel)
+    {
+        if (Version(match, out var version) is { } wrong)
+        {
+            return wrong;
+        }
+        // A stale one does not wait for its turn to write.
+        return await store.Find(id, cancel) is not { } head ? Problems.NoJob(id)
+            : head.Job.Version != version ? await Stale(head, setUp, null, proofs, cancel)
+            : await Answer(await move(version), id, setUp, proofs, context, cancel);
+    }
+
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Answer(HeadMove move, long id, string? setUp, Proofs proofs, HttpContext context, CancellationToken cancel)
     {
         switch (move)
         {
             case HeadMove.Done done:
-                context.Response.Headers.ETag = ETag(done.Head.Job.Version);
-                return TypedResults.Ok(JobState.Of(done.Head, Shown(done.Head, setUp)));
+                var shown = Shown(done.Head.Home, setUp);
+                return Ok(done.Head, shown, await proofs.OfKept(id, shown, cancel), context);
             case HeadMove.Stale stale:
-                return Stale(stale.Head, setUp, null);
+                return await Stale(stale.Head, setUp, null, proofs, cancel);
             case HeadMove.OtherTab other:
-                return Problems.Of(StatusCodes.Status409Conflict, "other-tab", "The last change was made in another tab.", $"It was: {other.Head.Revision.Label}. Undo it all the same?", more: Head(other.Head, setUp));
+                return Problems.Of(StatusCodes.Status409Conflict, "other-tab", "The last change was made in another tab.", $"It was: {other.Head.Revision.Label}. Undo it all the same?", more: await Head(other.Head, setUp, proofs, cancel));
             case HeadMove.Nothing nothing:
-                return Problems.Of(StatusCodes.Status409Conflict, "nothing-there", "There is nothing left to undo or redo.", null, more: Head(nothing.Head, setUp));
+                return Problems.Of(StatusCodes.Status409Conflict, "nothing-there", "There is nothing left to undo or redo.", null, more: await Head(nothing.Head, setUp, proofs, cancel));
             default:
                 return Problems.NoJob(id);
         }
     }
 
-    private static ProblemHttpResult Stale(JobHead head, string? setUp, IReadOnlyList<Clash>? clashes)
+    private static Ok<JobState> Ok(JobHead head, Design shown, ProofDocument proof, HttpContext context)
     {
-        var more = Head(head, setUp);
+        context.Response.Headers.ETag = ETag(head.Job.Version);
+        return TypedResults.Ok(JobState.Of(head, shown, proof));
+    }
+
+    private static async Task<ProblemHttpResult> Stale(JobHead head, string? setUp, IReadOnlyList<Clash>? clashes, Proofs proofs, CancellationToken cancel)
+    {
+        var more = await Head(head, setUp, proofs, cancel);
         more["clashes"] = clashes;
         return Problems.Of(StatusCodes.Status412PreconditionFailed, "stale", "The job was changed elsewhere since this page read it.", $"The last change there: {head.Revision.Label}.", more: more);
     }
 
     /// <summary>The head as it is now, so that the page can go on from it.</summary>
-    private static Dictionary<string, object?> Head(JobHead head, string? setUp) => new() { ["head"] = JobState.Of(head, Shown(head, setUp)) };
+    private static async Task<Dictionary<string, object?>> Head(JobHead head, string? setUp, Proofs proofs, CancellationToken cancel)
+    {
+        var shown = Shown(head.Home, setUp);
+        return new() { ["head"] = JobState.Of(head, shown, await proofs.OfKept(head.Job.Id, shown, cancel)) };
+    }
 
-    private static Design Shown(JobHead head, string? setUp) => head.Home.Design(setUp ?? "") ?? new(head.Home.Site, head.Home.Foremost);
+    private static Design Shown(HomeFile home, string? setUp) => home.Design(setUp ?? "") ?? new(home.Site, home.Foremost);
 
     private static ProblemHttpResult? Version(string? match, out long version)
     {

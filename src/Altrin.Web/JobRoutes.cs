@@ -30,7 +30,7 @@ internal static class JobRoutes
         return TypedResults.Ok(new Page<JobSummary>([.. found.Items.Select(JobSummary.Of)], found.Number, found.PerPage, found.Total));
     }
 
-    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Create(NewJob job, JobStore store, SecretStore secrets, ReadingStore readings, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Create(NewJob job, JobStore store, SecretStore secrets, ReadingStore readings, Writing writing, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
     {
         if (Name(job.Name) is not { } name)
         {
@@ -49,12 +49,21 @@ internal static class JobRoutes
         {
             home = new(new(name, new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new(StartPlan.Found, [], [], [])]);
         }
-        var head = await store.Create(name, home, job.From is null ? "New job" : "Duplicated", HeadRoutes.Tab(tab), cancel);
-        if (job.From is { } copied)
+        var prepared = store.Prepare(home);
+        if (!prepared.Ok)
         {
-            await secrets.Copy(copied, head.Job.Id, cancel);
-            await readings.Copy(copied, head.Job.Id, cancel);
+            return Problems.Field("/from", $"{job.From}", prepared.Error);
         }
+        var head = await writing.Do(async () =>
+        {
+            var made = await store.Create(name, prepared.Value, job.From is null ? "New job" : "Duplicated", HeadRoutes.Tab(tab), cancel);
+            if (job.From is { } copied)
+            {
+                await secrets.Copy(copied, made.Job.Id, cancel);
+                await readings.Copy(copied, made.Job.Id, cancel);
+            }
+            return made;
+        }, cancel);
         return TypedResults.Created($"/api/jobs/{head.Job.Id}", JobSummary.Of(head.Job));
     }
 
@@ -65,7 +74,7 @@ internal static class JobRoutes
         {
             return BadName(edit.Name);
         }
-        return await store.Edit(id, name, edit.Archived, cancel) is { } head ? TypedResults.Ok(JobSummary.Of(head.Job)) : Problems.NoJob(id);
+        return await store.Edit(id, name, edit.Archived, cancel) is { } edited ? TypedResults.Ok(JobSummary.Of(edited)) : Problems.NoJob(id);
     }
 
     private static async Task<Results<Ok<Page<RevisionInfo>>, ProblemHttpResult>> Revisions(long id, JobStore store, CancellationToken cancel, int page = 1, int perPage = 20) =>

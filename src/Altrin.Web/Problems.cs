@@ -1,5 +1,8 @@
 using System.Text.Json;
+using Altrin.Data;
 using Altrin.Formats;
+using Microsoft.Data.Sqlite;
+using Microsoft.EntityFrameworkCore;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -40,6 +43,9 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : I
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Problems.Of(StatusCodes.Status413PayloadTooLarge, "too-large", "The request is too large.", $"At most {DesignFile.MostBytes} bytes are read."),
             BadHttpRequestException { InnerException: JsonException json } bad => Problems.Of(bad.StatusCode, "malformed", "The body cannot be read.", Explain(json), [new(Pointer(json.Path), "a value that cannot be read", Explain(json))]),
             BadHttpRequestException bad => Problems.Of(bad.StatusCode, "malformed", "The request cannot be read.", bad.Message),
+            BusyException busy => Problems.Of(StatusCodes.Status503ServiceUnavailable, "busy", "Too much is asked at once.", $"{busy.Message} Nothing was changed; ask again in a moment."),
+            SqliteException { SqliteErrorCode: 5 or 6 } or DbUpdateException { InnerException: SqliteException { SqliteErrorCode: 5 or 6 } } => Problems.Of(StatusCodes.Status503ServiceUnavailable, "busy", "Too much is asked at once.", "The database is busy. Nothing was changed; ask again in a moment."),
+            TooLongException late => Problems.Of(StatusCodes.Status503ServiceUnavailable, "too-long", "That takes too long to work out.", late.Message),
             OperationCanceledException when httpContext.RequestAborted.IsCancellationRequested => Problems.Of(StatusCodes.Status499ClientClosedRequest, "aborted", "The request was taken back.", null),
             _ => null,
         };
@@ -47,6 +53,10 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : I
         {
             LogFault(logger, exception, httpContext.Request.Method, httpContext.Request.Path);
             problem = Problems.Of(StatusCodes.Status500InternalServerError, "fault", "A fault of the program.", "It is in the log; nothing was saved.");
+        }
+        if (problem.StatusCode == StatusCodes.Status503ServiceUnavailable)
+        {
+            httpContext.Response.Headers.RetryAfter = "1";
         }
         await problem.ExecuteAsync(httpContext);
         return true;

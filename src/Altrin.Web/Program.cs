@@ -50,7 +50,7 @@ if (folder is not null)
     }
     if (!start.Empty)
     {
-        await Demo.Seed(scope.ServiceProvider.GetRequiredService<JobStore>(), scope.ServiceProvider.GetRequiredService<SecretStore>(), scope.ServiceProvider.GetRequiredService<ReadingStore>(), time);
+        await Demo.Seed(scope.ServiceProvider.GetRequiredService<Writing>(), scope.ServiceProvider.GetRequiredService<JobStore>(), scope.ServiceProvider.GetRequiredService<SecretStore>(), scope.ServiceProvider.GetRequiredService<ReadingStore>(), time);
     }
 }
 

@@ -40,28 +40,29 @@ internal static class ProofRoutes
     public static void Map(RouteGroupBuilder jobs)
     {
         var proof = jobs.MapGroup("/{id:long}/proof").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
-        proof.MapGet("/addresses", (long id, string setUp, JobStore store, CancellationToken cancel) => Asked(id, setUp, store, d => (Parsed<IReadOnlyList<BookEntry>>)AddressBook.Of(Seen(d)).ToList(), cancel)).WithName("ReadAddressBook");
-        proof.MapGet("/address", (long id, string setUp, string address, JobStore store, CancellationToken cancel) => Asked(id, setUp, store, d => Ipv4Address.Parse(address).Then<IReadOnlyList<AddressStandingFact>>(a => AddressBook.Look(Seen(d), a).ToList()), cancel)).WithName("LookAddressUp");
-        proof.MapGet("/path", (long id, string setUp, string from, string to, JobStore store, CancellationToken cancel) => Asked(id, setUp, store, d => Path(Seen(d), from, to), cancel)).WithName("ExplainPath");
-        proof.MapGet("/seats", (long id, string setUp, JobStore store, CancellationToken cancel) => Asked(id, setUp, store, d => (Parsed<IReadOnlyList<Seat>>)Seats.Of(d).ToList(), cancel)).WithName("ListSeats");
-        proof.MapGet("/look", (long id, string setUp, string at, string style, JobStore store, CancellationToken cancel, string? to = null) => Asked(id, setUp, store, d => Look(d, at, to, style), cancel)).WithName("LookFromSeat");
-        proof.MapGet("/ladder", (long id, string setUp, string kind, string subject, JobStore store, CancellationToken cancel, string? to = null) => Asked(id, setUp, store, d => Climb(d, kind, subject, to).Then<LadderDocument>(l => LadderDocument.Of(l.Seen, l.Ladder)), cancel)).WithName("ReadLadder");
+        proof.MapGet("/addresses", (long id, string setUp, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => (Parsed<IReadOnlyList<BookEntry>>)AddressBook.Of(Seen(d, c)).ToList(), cancel)).WithName("ReadAddressBook");
+        proof.MapGet("/address", (long id, string setUp, string address, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => Ipv4Address.Parse(address).Then<IReadOnlyList<AddressStandingFact>>(a => AddressBook.Look(Seen(d, c), a).ToList()), cancel)).WithName("LookAddressUp");
+        proof.MapGet("/reach", (long id, string setUp, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => (Parsed<ReachFact>)Seen(d, c).Sheet.Reach, cancel)).WithName("ReadReach");
+        proof.MapGet("/path", (long id, string setUp, string from, string to, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => Path(Seen(d, c), from, to), cancel)).WithName("ExplainPath");
+        proof.MapGet("/seats", (long id, string setUp, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => (Parsed<IReadOnlyList<Seat>>)Seats.Of(d).ToList(), cancel)).WithName("ListSeats");
+        proof.MapGet("/look", (long id, string setUp, string at, string style, JobStore store, Proofs proofs, CancellationToken cancel, string? to = null) => Asked(id, setUp, store, proofs, (d, c) => Look(d, at, to, style, c), cancel)).WithName("LookFromSeat");
+        proof.MapGet("/ladder", (long id, string setUp, string kind, string subject, JobStore store, Proofs proofs, CancellationToken cancel, string? to = null) => Asked(id, setUp, store, proofs, (d, c) => Climb(d, kind, subject, to, c).Then<LadderDocument>(l => LadderDocument.Of(l.Seen, l.Ladder)), cancel)).WithName("ReadLadder");
         proof.MapGet("/capture", Capture).WithName("TakeCapture").Produces<byte[]>(StatusCodes.Status200OK, CaptureFile.MediaType);
-        proof.MapGet("/trials", (long id, string setUp, JobStore store, CancellationToken cancel) => Asked(id, setUp, store, d => (Parsed<IReadOnlyList<Trial>>)WhatIf.Of(d).ToList(), cancel)).WithName("ListTrials");
-        proof.MapGet("/trial", (long id, string setUp, string trial, JobStore store, CancellationToken cancel) => Asked(id, setUp, store, d => WhatIf.Try(d, trial), cancel)).WithName("TryTrial");
+        proof.MapGet("/trials", (long id, string setUp, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => (Parsed<IReadOnlyList<Trial>>)WhatIf.Of(d).ToList(), cancel)).WithName("ListTrials");
+        proof.MapGet("/trial", (long id, string setUp, string trial, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => WhatIf.Try(d, trial, new(c)), cancel)).WithName("TryTrial");
         proof.MapGet("/take-out/{what}", TakenOut).WithName("TakeOut").Produces<string>(StatusCodes.Status200OK, "text/plain");
     }
 
-    private static Observation Seen(Design design) => Observer.Observe(Compiler.Compile(design, Situation.Settled));
+    private static Observation Seen(Design design, CancellationToken cancel) => Observer.Observe(Compiler.Compile(design, Situation.Settled, new Work(cancel)));
 
-    private static async Task<Results<Ok<T>, ProblemHttpResult>> Asked<T>(long id, string setUp, JobStore store, Func<Design, Parsed<T>> answer, CancellationToken cancel)
+    private static async Task<Results<Ok<T>, ProblemHttpResult>> Asked<T>(long id, string setUp, JobStore store, Proofs proofs, Func<Design, CancellationToken, Parsed<T>> answer, CancellationToken cancel)
     {
         var (design, problem) = await Find(id, setUp, store, cancel);
         if (design is null)
         {
             return problem!;
         }
-        var answered = answer(design);
+        var answered = await proofs.Do(id, c => answer(design, c), cancel);
         return answered.Ok ? TypedResults.Ok(answered.Value) : Refused(answered.Error);
     }
 
@@ -77,7 +78,7 @@ internal static class ProofRoutes
             ? path
             : Parsed<PathFact>.Fail("Two different devices in use are expected; or 'internet' and a need; or a device and 'internet'.");
 
-    private static Parsed<Sight> Look(Design design, string at, string? to, string words) => Word<PrintoutStyle>(words).Then(style => Seats.Stand(design, at).Then<Sight>(stand =>
+    private static Parsed<Sight> Look(Design design, string at, string? to, string words, CancellationToken cancel) => Word<PrintoutStyle>(words).Then(style => Seats.Stand(design, at, new(cancel)).Then<Sight>(stand =>
     {
         var (seen, owner) = stand;
         var view = Looking.From(seen, owner)!;
@@ -93,7 +94,7 @@ internal static class ProofRoutes
             ? word
             : Parsed<T>.Fail($"One of {string.Join(", ", Enum.GetNames<T>().Select(n => JsonNamingPolicy.CamelCase.ConvertName(n)))} is expected.");
 
-    private static Parsed<(Observation Seen, Ladder Ladder)> Climb(Design design, string word, string subject, string? to)
+    private static Parsed<(Observation Seen, Ladder Ladder)> Climb(Design design, string word, string subject, string? to, CancellationToken cancel)
     {
         var read = Word<LadderKind>(word);
         if (!read.Ok)
@@ -101,7 +102,7 @@ internal static class ProofRoutes
             return Parsed<(Observation, Ladder)>.Fail(read.Error);
         }
         var kind = read.Value;
-        var seen = Seen(design);
+        var seen = Seen(design, cancel);
         var ladder = kind switch
         {
             LadderKind.Lease => LeaseLadder.Of(seen, subject),
@@ -119,20 +120,20 @@ internal static class ProofRoutes
         });
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Capture(long id, string setUp, string kind, string subject, string segment, JobStore store, CancellationToken cancel, string? to = null)
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Capture(long id, string setUp, string kind, string subject, string segment, JobStore store, Proofs proofs, CancellationToken cancel, string? to = null)
     {
         var (design, problem) = await Find(id, setUp, store, cancel);
         if (design is null)
         {
             return problem!;
         }
-        var climbed = Climb(design, kind, subject, to);
+        var climbed = await proofs.Do(id, c => Climb(design, kind, subject, to, c), cancel);
         return !climbed.Ok ? Refused(climbed.Error)
             : !climbed.Value.Ladder.Segments.Contains(segment) ? Refused($"One can listen in {string.Join(", ", climbed.Value.Ladder.Segments)}.")
             : TypedResults.File(CaptureFile.Write(climbed.Value.Ladder, segment), CaptureFile.MediaType, $"{DesignRoutes.Slug($"{subject} {kind} {segment}")}.pcap");
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> TakenOut(long id, string what, string setUp, JobStore store, CancellationToken cancel)
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> TakenOut(long id, string what, string setUp, JobStore store, Proofs proofs, CancellationToken cancel)
     {
         var (design, problem) = await Find(id, setUp, store, cancel);
         if (design is null)
@@ -144,14 +145,14 @@ internal static class ProofRoutes
         {
             return Refused(read.Error);
         }
-        var (seen, name) = (Seen(design), DesignRoutes.Slug(design.Site.Name));
-        var (text, type, file) = read.Value switch
+        var name = DesignRoutes.Slug(design.Site.Name);
+        var (text, type, file) = await proofs.Ask(id, design, seen => read.Value switch
         {
             // A byte order mark lets spreadsheets read names in any language.
             TakeOut.Addresses => ($"\uFEFF{AddressPlanFile.Write(AddressBook.Of(seen))}", "text/csv; charset=utf-8", $"{name}-addresses.csv"),
             TakeOut.Hosts => (HostsFile.Write(design.Site.Name, AddressBook.Of(seen)), "text/plain; charset=utf-8", $"{name}.hosts"),
             _ => (TopologyFile.Write(seen), TopologyFile.MediaType, $"{name}-topology.json"),
-        };
+        }, cancel);
         return TypedResults.File(Encoding.UTF8.GetBytes(text), type, file);
     }
 }

@@ -31,15 +31,15 @@ internal static class ReadingRoutes
 
     private static RouteHandlerBuilder Describe(RouteHandlerBuilder route) => route.ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
 
-    private static async Task<Results<Ok<ReadingView>, ProblemHttpResult>> Read(long id, ReadRequest request, JobStore store, CancellationToken cancel) =>
+    private static async Task<Results<Ok<ReadingView>, ProblemHttpResult>> Read(long id, ReadRequest request, JobStore store, Proofs proofs, CancellationToken cancel) =>
         await store.Find(id, cancel) is not { } head ? Problems.NoJob(id)
         : head.Home.Design(request.SetUp) is not { } design ? DesignRoutes.NoSetUp(head.Home, request.SetUp)
         : ReadingContents.Bytes(request.Content, out var bytes, out var capture) is { } wrong ? wrong
         : (WrongSeat(design, request.Seat) ?? WrongPlace(design, request.Place)) is { } lost ? lost
-        : View(head.Home, design, request.Seat, bytes, capture, new(request.Place, null)) is var (view, problem) && view is null ? problem!
+        : await proofs.Do(id, _ => View(head.Home, design, request.Seat, bytes, capture, new(request.Place, null)), cancel) is var (view, problem) && view is null ? problem!
         : TypedResults.Ok(view);
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Keep(long id, KeepRequest request, JobStore store, ShelfStore shelf, ReadingStore readings, TimeProvider time, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Keep(long id, KeepRequest request, JobStore store, Proofs proofs, ShelfStore shelf, ReadingStore readings, TimeProvider time, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
     {
         if (await store.Find(id, cancel) is not { } now)
         {
@@ -60,7 +60,7 @@ internal static class ReadingRoutes
         }
         var takenAt = (request.TakenAt ?? time.GetUtcNow()).ToUniversalTime();
         var taken = TakenOf(request.Place, takenAt);
-        var (view, problem) = View(now.Home, design, request.Seat, bytes, capture, taken);
+        var (view, problem) = await proofs.Do(id, _ => View(now.Home, design, request.Seat, bytes, capture, taken), cancel);
         if (view is null)
         {
             return problem!;
@@ -82,10 +82,10 @@ internal static class ReadingRoutes
         {
             await readings.Keep(entity, cancel);
             context.Response.Headers.ETag = HeadRoutes.ETag(now.Job.Version);
-            return TypedResults.Ok(JobState.Of(now, design));
+            return TypedResults.Ok(JobState.Of(now, design, await proofs.OfKept(id, design, cancel)));
         }
         var here = await shelf.Read(cancel);
-        return await HeadRoutes.CommitHome(id, request.SetUp, store, context, match, tab, head =>
+        return await HeadRoutes.CommitHome(id, request.SetUp, store, proofs, context, match, tab, head =>
         {
             // The home may have moved on: what is accepted must still be offered.
             if (head.Home.Design(request.SetUp) is not { } current)
@@ -111,7 +111,7 @@ internal static class ReadingRoutes
         : await store.Find(id, cancel) is null ? Problems.NoJob(id)
         : TypedResults.Ok(await readings.List(id, away, page, perPage, cancel));
 
-    private static async Task<Results<Ok<KeptReading>, ProblemHttpResult>> Find(long id, long reading, JobStore store, ReadingStore readings, CancellationToken cancel)
+    private static async Task<Results<Ok<KeptReading>, ProblemHttpResult>> Find(long id, long reading, JobStore store, Proofs proofs, ReadingStore readings, CancellationToken cancel)
     {
         if (await store.Find(id, cancel) is not { } head)
         {
@@ -123,7 +123,7 @@ internal static class ReadingRoutes
         }
         // A set-up or a seat that is gone leaves the reading as it is, with nothing to hold it against.
         var design = head.Home.Design(info.SetUp) ?? SurveyRoutes.Found(head.Home);
-        var (view, problem) = View(head.Home, design, info.Seat, content, info.IsCapture, TakenOf(info.Place, info.TakenAt));
+        var (view, problem) = await proofs.Do(id, _ => View(head.Home, design, info.Seat, content, info.IsCapture, TakenOf(info.Place, info.TakenAt)), cancel);
         return view is null ? problem! : TypedResults.Ok(new KeptReading(info, view, info.IsCapture ? null : Encoding.UTF8.GetString(content)));
     }
 

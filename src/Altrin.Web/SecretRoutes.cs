@@ -75,7 +75,7 @@ internal static class SecretRoutes
     }
 
     /// <summary>Types the value of a reference. Where the job holds that value already under another one, the design is made to use that, since equal keys must have equal references.</summary>
-    private static async Task<Results<Ok<KeptSecret>, ProblemHttpResult>> Type(long id, string reference, TypedSecret secret, JobStore store, SecretStore secrets, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Ok<KeptSecret>, ProblemHttpResult>> Type(long id, string reference, TypedSecret secret, JobStore store, SecretStore secrets, Writing writing, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
     {
         if (SecretStore.Wrong(secret.Value) is { } wrong)
         {
@@ -89,20 +89,19 @@ internal static class SecretRoutes
         {
             return NoSecret();
         }
-        var typed = await secrets.Type(id, reference, secret.Value, cancel);
-        if (!typed.Ok)
-        {
-            return Problems.Field("reference", reference, typed.Error);
-        }
-        if (typed.Value != reference)
-        {
-            var moved = await store.Commit(id, head.Job.Version, KeyReferences.Exchange(head.Home, reference, typed.Value), $"{reference} is the same key as {typed.Value}", HeadRoutes.Tab(tab), cancel);
-            if (moved is not HeadMove.Done)
+        // The value and the design that speaks of it are one act.
+        var (typed, moved) = await writing.Do(
+            async () =>
             {
-                return Problems.Of(StatusCodes.Status409Conflict, "stale", "The job was changed elsewhere at the same moment.", "Type it again; nothing was changed.");
-            }
-        }
-        return TypedResults.Ok(new KeptSecret(typed.Value));
+                var kept = await secrets.Type(id, reference, secret.Value, cancel);
+                return !kept.Ok || kept.Value == reference || store.Prepare(KeyReferences.Exchange(head.Home, reference, kept.Value)) is not { Ok: true } same ? (kept, null)
+                    : (kept, await store.Commit(id, head.Job.Version, same.Value, $"{reference} is the same key as {kept.Value}", HeadRoutes.Tab(tab), cancel));
+            },
+            cancel,
+            done => done.Item2 is null or HeadMove.Done);
+        return !typed.Ok ? Problems.Field("reference", reference, typed.Error)
+            : moved is not (null or HeadMove.Done) ? Problems.Of(StatusCodes.Status409Conflict, "stale", "The job was changed elsewhere at the same moment.", "Type it again; nothing was changed.")
+            : TypedResults.Ok(new KeptSecret(typed.Value));
     }
 
     private static async Task<Results<Ok<ShownSecret>, ProblemHttpResult>> Show(long id, string reference, SecretStore secrets, CancellationToken cancel) =>

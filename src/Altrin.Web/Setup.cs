@@ -13,6 +13,9 @@ internal static class Setup
     {
         services.AddSingleton(TimeProvider.System);
         services.AddSingleton<ReadHomes>();
+        services.AddSingleton<WriteGate>();
+        services.AddSingleton<Proofs>();
+        services.AddScoped<Writing>();
         services.AddScoped<JobStore>();
         services.AddScoped<ShelfStore>();
         services.AddScoped<SecretStore>();

@@ -75,10 +75,10 @@ internal static class SurveyRoutes
     /// <summary>The set-up that a survey records; the foremost where a file has no such one.</summary>
     public static Design Found(HomeFile home) => home.Design(StartPlan.Found) ?? new(home.Site, home.Foremost);
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Correct(long id, CorrectionRequest request, JobStore store, ShelfStore shelf, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Correct(long id, CorrectionRequest request, JobStore store, Proofs proofs, ShelfStore shelf, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
     {
         var here = await shelf.Read(cancel);
-        return await HeadRoutes.CommitHome(id, request.SetUp, store, context, match, tab, head =>
+        return await HeadRoutes.CommitHome(id, request.SetUp, store, proofs, context, match, tab, head =>
         {
             if (request.Corrections.Count == 0)
             {
@@ -89,7 +89,7 @@ internal static class SurveyRoutes
         }, cancel);
     }
 
-    private static async Task<Results<Ok<SurveyView>, ProblemHttpResult>> Show(long id, JobStore store, ShelfStore shelf, TimeProvider time, CancellationToken cancel)
+    private static async Task<Results<Ok<SurveyView>, ProblemHttpResult>> Show(long id, JobStore store, Proofs proofs, ShelfStore shelf, TimeProvider time, CancellationToken cancel)
     {
         if (await store.Find(id, cancel) is not { } head)
         {
@@ -99,7 +99,7 @@ internal static class SurveyRoutes
         var (site, today) = (found.Site, DateOnly.FromDateTime(time.GetLocalNow().DateTime));
         var gateway = site.Boxes.FirstOrDefault(b => b.Id == site.Service.HandOff);
         return TypedResults.Ok(new SurveyView(
-            FirstAnswer.Of(found, Judging.Prove(found)),
+            await proofs.Do(id, c => FirstAnswer.Of(found, Judging.Prove(found, null, new(c))), cancel),
             SurveyGaps.Of(found),
             [.. site.Boxes.Where(b => b != gateway).Select(b => SpareVerdict.Of(b, site.Service, today))],
             gateway is null ? [] : GatewayWays.Of(gateway),
@@ -116,14 +116,14 @@ internal static class SurveyRoutes
         : await store.Find(id, cancel) is not { } head ? Problems.NoJob(id)
         : TypedResults.Ok(QuickEntry.Read(head.Home, await shelf.Read(cancel), request.List, request.Text).Lines);
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Enter(long id, QuickRequest request, JobStore store, ShelfStore shelf, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Enter(long id, QuickRequest request, JobStore store, Proofs proofs, ShelfStore shelf, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
     {
         if (TooLong(request.Text) is { } wrong)
         {
             return wrong;
         }
         var here = await shelf.Read(cancel);
-        return await HeadRoutes.CommitHome(id, StartPlan.Found, store, context, match, tab, head =>
+        return await HeadRoutes.CommitHome(id, StartPlan.Found, store, proofs, context, match, tab, head =>
         {
             var read = QuickEntry.Read(head.Home, here, request.List, request.Text);
             return read.Home is { } home ? ((home, CorrectionList.Describe(head.Home, read.Corrections)), null)
@@ -137,14 +137,14 @@ internal static class SurveyRoutes
         : await store.Find(id, cancel) is not { } head ? Problems.NoJob(id)
         : TypedResults.File(Encoding.UTF8.GetBytes(SurveyTables.Write(which, head.Home)), "text/csv; charset=utf-8", $"{DesignRoutes.Slug(head.Job.Name)}-{table.ToLowerInvariant()}.csv");
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Import(long id, TableRequest request, JobStore store, ShelfStore shelf, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Import(long id, TableRequest request, JobStore store, Proofs proofs, ShelfStore shelf, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
     {
         if (TooLong(request.Text) is { } wrong)
         {
             return wrong;
         }
         var here = await shelf.Read(cancel);
-        return await HeadRoutes.CommitHome(id, StartPlan.Found, store, context, match, tab, head =>
+        return await HeadRoutes.CommitHome(id, StartPlan.Found, store, proofs, context, match, tab, head =>
         {
             var read = SurveyTables.Read(request.Table, request.Text, head.Home, here);
             return read.Value is { } home ? ((home, $"A table of {$"{request.Table}".ToLowerInvariant()} is read"), null)

@@ -1,5 +1,4 @@
 using Altrin.Core.Changes;
-using Altrin.Core.Findings;
 using Altrin.Core.Planning;
 using Altrin.Data;
 using Altrin.Formats;
@@ -28,13 +27,13 @@ internal sealed record JobSummary(long Id, string Name, DateTimeOffset ChangedAt
 /// <param name="Missing">How many things the survey leaves open.</param>
 internal sealed record JobState(JobSummary Job, long Version, long Revision, IReadOnlyList<string> SetUps, DesignDocument Design, ProofDocument Proof, string? Undo, string? Redo, int Missing)
 {
-    public static JobState Of(JobHead head, Core.Sites.Design design) => new(
+    public static JobState Of(JobHead head, Core.Sites.Design design, ProofDocument proof) => new(
         JobSummary.Of(head.Job),
         head.Job.Version,
         head.Revision.Id,
         [.. head.Home.SetUps.Select(s => s.Name)],
         DesignWriter.Document(new(design.Site, [design.SetUp])),
-        ProofDocument.Of(Judging.Prove(design)),
+        proof,
         head.Undo,
         head.Redo,
         SurveyGaps.Of(SurveyRoutes.Found(head.Home)).Count);

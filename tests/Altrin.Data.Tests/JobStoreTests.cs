@@ -13,6 +13,7 @@ public sealed class JobStoreTests : IDisposable
     private readonly DataFolder _folder = DataFolder.At(Path.Combine(Path.GetTempPath(), $"altrin-data-{Guid.NewGuid():n}"));
     private readonly Clock _clock = new();
     private readonly ReadHomes _homes = new();
+    private readonly WriteGate _gate = new(TimeProvider.System);
 
     public JobStoreTests()
     {
@@ -33,22 +34,29 @@ public sealed class JobStoreTests : IDisposable
     private async Task<T> With<T>(Func<JobStore, Task<T>> act)
     {
         await using var context = Context();
-        return await act(new(context, _clock, _homes));
+        return await act(new(new(context, _gate), _clock, _homes));
+    }
+
+    /// <summary>A home made ready to be kept.</summary>
+    private PreparedHome Ready(string name)
+    {
+        using var context = Context();
+        return new JobStore(new(context, _gate), _clock, _homes).Prepare(Home(name)).Value;
     }
 
     private static HomeFile Home(string name) => new(new(name, new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("planned", [], [], [])]);
 
-    private Task<JobHead> Create(string name) => With(s => s.Create(name, Home(name), "New job", "tab", Cancel));
+    private Task<JobHead> Create(string name) => With(s => s.Create(name, Ready(name), "New job", "tab", Cancel));
 
     private async Task<JobHead> Commit(long id, long version, string name, string tab = "tab") =>
-        Assert.IsType<HeadMove.Done>(await With(s => s.Commit(id, version, Home(name), name, tab, Cancel))).Head;
+        Assert.IsType<HeadMove.Done>(await With(s => s.Commit(id, version, Ready(name), name, tab, Cancel))).Head;
 
     [Fact]
     public async Task A_stale_save_changes_nothing_and_answers_the_head()
     {
         var job = await Create("one");
         await Commit(job.Job.Id, 1, "two");
-        var stale = Assert.IsType<HeadMove.Stale>(await With(s => s.Commit(job.Job.Id, 1, Home("three"), "three", "tab", Cancel)));
+        var stale = Assert.IsType<HeadMove.Stale>(await With(s => s.Commit(job.Job.Id, 1, Ready("three"), "three", "tab", Cancel)));
         Assert.Equal(("two", 2L), (stale.Head.Home.Site.Name, stale.Head.Job.Version));
         Assert.Equal(2, (await With(s => s.Revisions(job.Job.Id, 1, 10, Cancel))).Total);
     }
@@ -57,7 +65,7 @@ public sealed class JobStoreTests : IDisposable
     public async Task Two_saves_of_one_version_at_once_let_one_through()
     {
         var job = await Create("one");
-        var moves = await Task.WhenAll(Enumerable.Range(0, 6).Select(i => Task.Run(() => With(s => s.Commit(job.Job.Id, 1, Home($"{i}"), $"{i}", "tab", Cancel)), Cancel)));
+        var moves = await Task.WhenAll(Enumerable.Range(0, 6).Select(i => Task.Run(() => With(s => s.Commit(job.Job.Id, 1, Ready($"{i}"), $"{i}", "tab", Cancel)), Cancel)));
         Assert.Single(moves.OfType<HeadMove.Done>());
         Assert.Equal(5, moves.OfType<HeadMove.Stale>().Count());
         Assert.Equal(2, (await With(s => s.Revisions(job.Job.Id, 1, 10, Cancel))).Total);
@@ -125,7 +133,7 @@ public sealed class JobStoreTests : IDisposable
         Assert.Equal((6, "job 2,job 1,job 0"), (page.Total, string.Join(',', page.Items.Select(j => j.Name))));
         Assert.Equal("job 6", Assert.Single((await With(s => s.List(null, true, 1, 20, Cancel))).Items).Name);
         var renamed = await With(s => s.Edit(all.Items[0].Id, "again", false, Cancel));
-        Assert.Equal(("again", null, 3L), (renamed!.Job.Name, renamed.Job.ArchivedAt, renamed.Job.Version));
+        Assert.Equal(("again", null, 3L), (renamed!.Name, renamed.ArchivedAt, renamed.Version));
     }
 
     [Fact]

@@ -20,11 +20,12 @@ public sealed class ReadingStoreTests : IDisposable
     {
         _context = new(new DbContextOptionsBuilder<AltrinContext>().UseSqlite(_folder.ConnectionString).Options);
         Assert.True(DatabaseOpening.BringUpToDate(_context, _folder, TimeProvider.System.GetUtcNow()).Ok);
-        (_jobs, _readings) = (new(_context, TimeProvider.System, _homes), new(_context, TimeProvider.System));
+        var writing = new Writing(_context, new(TimeProvider.System));
+        (_jobs, _readings) = (new(writing, TimeProvider.System, _homes), new(writing, TimeProvider.System));
         _job = _jobs.Create("Home", Home, "New", "tab", Cancel).GetAwaiter().GetResult().Job.Id;
     }
 
-    private static HomeFile Home => new(new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("found", [], [], [])]);
+    private PreparedHome Home => _jobs.Prepare(new(new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("found", [], [], [])])).Value;
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 

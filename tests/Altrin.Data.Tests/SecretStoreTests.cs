@@ -14,13 +14,15 @@ public sealed class SecretStoreTests : IDisposable
     private const string Planted = "planted-kazoo-7731";
     private readonly DataFolder _folder = DataFolder.At(Path.Combine(Path.GetTempPath(), $"altrin-secrets-{Guid.NewGuid():n}"));
     private readonly ReadHomes _homes = new();
+    private readonly WriteGate _gate = new(TimeProvider.System);
     private readonly long _job;
 
     public SecretStoreTests()
     {
         using var context = Context();
         Assert.True(DatabaseOpening.BringUpToDate(context, _folder, TimeProvider.System.GetUtcNow()).Ok);
-        _job = new JobStore(context, TimeProvider.System, _homes).Create("Home", Home, "New", "tab", Cancel).GetAwaiter().GetResult().Job.Id;
+        var jobs = new JobStore(new(context, _gate), TimeProvider.System, _homes);
+        _job = jobs.Create("Home", jobs.Prepare(Home).Value, "New", "tab", Cancel).GetAwaiter().GetResult().Job.Id;
     }
 
     private static HomeFile Home => new(new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("found", [], [], [])]);
@@ -43,7 +45,7 @@ public sealed class SecretStoreTests : IDisposable
         KeyRing.Use(services, _folder);
         await using var provider = services.BuildServiceProvider();
         await using var context = Context();
-        return await act(new(context, provider.GetRequiredService<IDataProtectionProvider>(), TimeProvider.System));
+        return await act(new(new(context, _gate), provider.GetRequiredService<IDataProtectionProvider>(), TimeProvider.System));
     }
 
     private Task<string> Keep(string value, string name = "wifi key") => With(s => s.Keep(_job, value, name, new HashSet<string>(), Cancel));
@@ -123,7 +125,7 @@ public sealed class SecretStoreTests : IDisposable
     public async Task The_shelf_hides_what_came_with_the_program_and_gives_it_back()
     {
         await using var context = Context();
-        var store = new ShelfStore(context, TimeProvider.System);
+        var store = new ShelfStore(new(context, _gate), TimeProvider.System);
         var shipped = ProfileFile.BuiltIn.Find("desk-router")!;
         var edited = (await store.Put([shipped with { Name = "Desk router, mine" }, shipped with { ShelfId = "new-kind", Name = "New kind" }], Cancel)).Value;
         Assert.Equal([2, 1], edited.Select(p => p.Edition));

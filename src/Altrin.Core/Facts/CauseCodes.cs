@@ -83,6 +83,8 @@ public static class CauseCodes
     public const string LineNotMet = "line-not-met";
     /// <summary>A gateway that passes its address on and leaves its other ports without internet, or may. Subject: the gateway.</summary>
     public const string PassedOn = "passed-on";
+    /// <summary>An answer that would take more work than one proof does. No subject: it is about the size of the home.</summary>
+    public const string NotWorkedOut = "not-worked-out";
     /// <summary>Two routers, one behind each other in a ring: packets go round. Subject: a router of it.</summary>
     public const string RoutesInCircle = "routes-in-circle";
 }

@@ -35,7 +35,11 @@ public sealed record FactSheet(
     IReadOnlyList<RulerFact> Rulers,
     [property: JsonIgnore] Lazy<AmongDevices> AmongDevices)
 {
+    /// <summary>No facts at all: what is known of a home that could not be looked at.</summary>
+    public static FactSheet Nothing { get; } = new([], [], [], [], [], [], [], [], [], [], [], new(() => new(new([], []), [], [])));
+
     /// <summary>Who opens connections to whom, class by class.</summary>
+    [JsonIgnore]
     public ReachFact Reach => AmongDevices.Value.Reach;
 
     /// <summary>Whose questions by broadcast and multicast arrive at whom, and whether the answer does. Classes that are not listed together hear nothing of each other.</summary>

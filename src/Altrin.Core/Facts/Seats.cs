@@ -48,7 +48,8 @@ public static class Seats
     /// <summary>The home with somebody at a seat, and who that is; or why nobody can stand there.</summary>
     /// <param name="design">The home.</param>
     /// <param name="at">A seat, by its id.</param>
-    public static Parsed<(Observation Seen, string Owner)> Stand(Design design, string at)
+    /// <param name="work">The work that it may take; null for as much as one proof may.</param>
+    public static Parsed<(Observation Seen, string Owner)> Stand(Design design, string at, Work? work = null)
     {
         var (moment, owner) = (new Moment(design, Situation.Settled), at);
         if (PortRef.Read(at) is { Port.Length: > 0 } end && design.Box(end.Owner) is not null)
@@ -63,7 +64,7 @@ public static class Seats
             // Nothing is remembered: whoever comes new has what it would be given.
             (moment, owner) = (moment with { Situation = Situation.Settled with { Laptop = there.Value.Situation.Laptop } }, Laptop.Id);
         }
-        var seen = Observer.Observe(Compiler.Compile(moment.Design, moment.Situation));
+        var seen = Observer.Observe(Compiler.Compile(moment.Design, moment.Situation, work));
         return Looking.From(seen, owner) is null
             ? Parsed<(Observation, string)>.Fail($"There is no box or device '{Ipv4Address.Shown(at)}' with an address in this set-up.")
             : (seen, owner);

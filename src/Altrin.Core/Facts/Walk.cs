@@ -10,8 +10,8 @@ namespace Altrin.Core.Facts;
 /// </summary>
 internal sealed class Walk(World world, Choices choices)
 {
-    /// <summary>A packet lives this many hops at most; real ones start with 64 or more (RFC 1700, from memory); no home has so many routers in a row.</summary>
-    private const int MostHops = 16;
+    /// <summary>A packet lives this many hops at most (RFC 1700, from memory).</summary>
+    private const int MostHops = 64;
 
     private readonly Trail _trail = new(world);
     private readonly Addresses _addresses = new(world, choices);
@@ -176,6 +176,12 @@ internal sealed class Walk(World world, Choices choices)
         var at = origin;
         for (var hop = 0; hop < MostHops; hop++)
         {
+            if (!world.Network.Work.Step())
+            {
+                _trail.Open.Add(World.NotWorkedOut);
+                _trail.StopsAt(at.Owner);
+                return null;
+            }
             if (hop > 0)
             {
                 if (answer)
@@ -218,6 +224,7 @@ internal sealed class Walk(World world, Choices choices)
         var circle = _trail.Routers.TakeLast(MostHops / 2).Min(StringComparer.Ordinal) ?? origin.Owner;
         if (!answer)
         {
+            _trail.HandedOn = null;
             _trail.Routers.Clear();
             _trail.Segments.RemoveRange(1, _trail.Segments.Count - 1);
         }

@@ -55,17 +55,17 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
     /// <summary>Whether what is said between two sides of a segment gets over the radio links between them.</summary>
     private bool Crosses(Interface a, Interface b)
     {
-        foreach (var link in world.Network.RadioLinks.Where(l => l.Segment == a.Segment && l.Between(a, b)))
+        foreach (var (link, _, strays, wanders, untold) in world.Between(a, b))
         {
-            if (link.Rivals.Count > 0 && choices.Pick(new("joins", link.Box), () => new([$"{world.Name(link.Box)} joins {world.Name(link.To)}", $"{world.Name(link.Box)} joins another"], [world.Strays(link)])) == 1)
+            if (strays is not null && choices.Pick(new("joins", link.Box), () => new([$"{world.Name(link.Box)} joins {world.Name(link.To)}", $"{world.Name(link.Box)} joins another"], [strays])) == 1)
             {
-                return trail.Stop(link.Box, world.Strays(link)) is not null;
+                return trail.Stop(link.Box, strays) is not null;
             }
-            if (world.Wanders(link) is { } wanders && choices.Pick(new("channel", link.Box), () => new([$"{world.Name(link.To)} is on a channel that {world.Name(link.Box)} may use", $"{world.Name(link.To)} is on another"], [wanders])) == 1)
+            if (wanders is not null && choices.Pick(new("channel", link.Box), () => new([$"{world.Name(link.To)} is on a channel that {world.Name(link.Box)} may use", $"{world.Name(link.To)} is on another"], [wanders])) == 1)
             {
                 return trail.Stop(link.Box, wanders) is not null;
             }
-            if (link.Frames == UplinkFrames.FourAddress && world.Untold(link) is { } untold)
+            if (untold is not null)
             {
                 trail.Open.Add(untold);
             }

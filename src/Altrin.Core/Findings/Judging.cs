@@ -12,16 +12,23 @@ public static class Judging
 
     /// <summary>
     /// How many remedies of a design are proven: all of a home's, fewer the larger the design, since each costs a whole proof.
-    /// A design of 50 boxes and devices has 120, one of 500 has 16.
+    /// A design of 50 boxes and devices has 120, one of 500 has 12; fewer still where each takes much work.
     /// </summary>
-    public static int Provable(Design design) => Math.Clamp(8000 / Math.Max(1, design.SetUp.Boxes.Count + design.SetUp.Devices.Count), 8, MostProven);
+    public static int Provable(Design design) => Math.Clamp(6000 / Math.Max(1, design.SetUp.Boxes.Count + design.SetUp.Devices.Count), 8, MostProven);
 
     /// <summary>Compiles, observes and judges, and proves every remedy before it is offered.</summary>
-    public static Proof Prove(Design design, Situation? situation = null)
+    /// <param name="design">The design.</param>
+    /// <param name="situation">The situation; null for a settled home.</param>
+    /// <param name="work">The work that it may take, as much again for each remedy; null for as much as one proof may.</param>
+    /// <exception cref="OperationCanceledException">It was given up.</exception>
+    public static Proof Prove(Design design, Situation? situation = null, Work? work = null)
     {
         var at = situation ?? Situation.Settled;
-        var judged = Judge(Observer.Observe(Compiler.Compile(design, at)));
-        var proven = Remedies.Proven(design, at, judged.Findings, Provable(design));
+        work ??= new(CancellationToken.None);
+        var judged = Judge(Observer.Observe(Compiler.Compile(design, at, work)));
+        // Each remedy costs about what the home itself did.
+        var most = work.IsCut ? 0 : (int)Math.Clamp(Work.MostForRemedies / Math.Max(1, work.Done), Math.Min(4, Provable(design)), Provable(design));
+        var proven = Remedies.Proven(design, at, judged.Findings, most, work);
         // Among equally bad ones, what can be settled together with most others comes first.
         return judged with
         {
@@ -39,7 +46,7 @@ public static class Judging
     public static Proof Judge(Observation observation)
     {
         var evidence = new Evidence(observation);
-        var found = Rule.All.SelectMany(r => r.Judge(evidence).Select(f => f with { Flag = r.Flag, Hurts = r.Hurts, Source = r.Source })).DistinctBy(f => f.Identity).ToList();
+        var found = Rule.All.SelectMany(r => Judged(r, evidence).Select(f => f with { Flag = r.Flag, Hurts = r.Hurts, Source = r.Source })).DistinctBy(f => f.Identity).ToList();
         var identities = found.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
         var words = evidence.Design.SetUp.Accepted.ToDictionary(a => a.Finding, StringComparer.Ordinal);
         var findings = found
@@ -50,6 +57,12 @@ public static class Judging
             .ThenBy(f => f.Identity, StringComparer.Ordinal)
             .ToList();
         return new(observation, findings, Verdict.Of(observation, findings));
+    }
+
+    private static IEnumerable<Finding> Judged(Rule rule, Evidence evidence)
+    {
+        evidence.Network.Work.Check();
+        return rule.Judge(evidence);
     }
 }
 

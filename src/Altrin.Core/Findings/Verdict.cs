@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings;
 
-/// <summary>The three verdicts.</summary>
+/// <summary>The verdicts.</summary>
 public enum VerdictKind
 {
     /// <summary>Nothing found.</summary>
@@ -12,6 +12,8 @@ public enum VerdictKind
     Works,
     /// <summary>A need or somebody's internet is broken or left to luck.</summary>
     WillNotWork,
+    /// <summary>It could not be looked at.</summary>
+    NotProven,
 }
 
 /// <summary>The verdict on a design.</summary>

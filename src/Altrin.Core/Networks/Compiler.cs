@@ -10,23 +10,27 @@ public static class Compiler
     /// The simulated network. A design as the design file allows it always compiles: broken homes are judged, not refused.
     /// The result does not depend on the order of any list of the design.
     /// </summary>
-    public static Network Compile(Design design, Situation situation)
+    /// <param name="design">The design.</param>
+    /// <param name="situation">What is powered and linked.</param>
+    /// <param name="work">The work that it may take; null for as much as one proof may.</param>
+    public static Network Compile(Design design, Situation situation, Work? work = null)
     {
+        work ??= new(CancellationToken.None);
         var (becomes, moved) = (design, new List<Renumbered>());
-        var network = Build(design, situation);
+        var network = Build(design, situation, work);
         // A router moves once: it then is in a subnet that nobody else has.
         while (Renumbering.Next(network) is { } next && moved.TrueForAll(m => m.Router != next.Router))
         {
             moved.Add(next);
             becomes = Renumbering.Apply(becomes, next);
-            network = Build(becomes, situation);
+            network = Build(becomes, situation, work);
         }
         return moved.Count == 0 ? network : network.OfDesign(design, moved);
     }
 
-    private static Network Build(Design design, Situation situation)
+    private static Network Build(Design design, Situation situation, Work work)
     {
-        var links = LinkLayer.Of(design, situation);
+        var links = LinkLayer.Of(design, situation, work);
         var modes = design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
         var settings = design.SetUp.Devices.ToDictionary(d => d.Device, StringComparer.Ordinal);
         var boxes = design.Site.Boxes.ToDictionary(b => b.Id, StringComparer.Ordinal);
@@ -39,6 +43,7 @@ public static class Compiler
         var passing = design.SetUp.Boxes.Where(b => Passer.CableOf(design, b.Box) is not null).Select(b => b.Box).ToHashSet(StringComparer.Ordinal);
         foreach (var groups in links.Domains())
         {
+            work.Check();
             var id = IdOf(groups, modes);
             var linked = groups.Length > 1;
             foreach (var group in groups)
@@ -70,6 +75,7 @@ public static class Compiler
             [.. links.Links.OrderBy(l => l.Id, StringComparer.Ordinal)],
             links.Refusals)
         {
+            Work = work,
             RadioLinks = [.. radio.Select(r => new RadioLink(r.Link.From.Owner, r.Link.To.Owner, r.Link.Id, r.Frames, segmentOf[r.Link.To], r.Behind, r.Rivals))],
             Parts = segmentOf,
             Unjoined = [.. links.Unjoined.OrderBy(u => u.Box, StringComparer.Ordinal)],

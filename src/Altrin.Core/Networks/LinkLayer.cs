@@ -6,15 +6,18 @@ namespace Altrin.Core.Networks;
 internal sealed class LinkLayer
 {
     private readonly Design _design;
+    private readonly Work _work;
     private readonly HashSet<string> _off;
     private readonly Dictionary<string, BoxMode> _modes;
     private readonly Forest _forest = new();
     private readonly Vlans _vlans;
     private readonly Dictionary<string, string> _guestsOf = new(StringComparer.Ordinal);
     private readonly Dictionary<string, IReadOnlyList<Air>> _airs = new(StringComparer.Ordinal);
+    private ILookup<Group, Link>? _ends;
 
-    private LinkLayer(Design design, Situation situation)
+    private LinkLayer(Design design, Situation situation, Work work)
     {
+        _work = work;
         _design = design;
         _off = situation.Off.ToHashSet(StringComparer.Ordinal);
         _modes = design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
@@ -58,7 +61,7 @@ internal sealed class LinkLayer
         }
     }
 
-    public static LinkLayer Of(Design design, Situation situation) => new(design, situation);
+    public static LinkLayer Of(Design design, Situation situation, Work work) => new(design, situation, work);
 
     public List<(string Id, Group End)> Cables { get; } = [];
 
@@ -84,11 +87,13 @@ internal sealed class LinkLayer
     /// <summary>Everything behind a radio link, seen from the box that is joined.</summary>
     public HashSet<Group> Behind(Link link)
     {
+        _work.Check();
+        var ends = _ends ??= Links.SelectMany(l => new[] { (At: l.From, Link: l), (At: l.To, Link: l) }).ToLookup(e => e.At, e => e.Link);
         var seen = new HashSet<Group> { link.From };
         var queue = new Queue<Group>(seen);
         while (queue.TryDequeue(out var at))
         {
-            foreach (var next in Links.Where(l => l != link && (l.From == at || l.To == at)).Select(l => l.OtherEnd(at)).Where(seen.Add))
+            foreach (var next in ends[at].Where(l => l != link).Select(l => l.OtherEnd(at)).Where(seen.Add))
             {
                 queue.Enqueue(next);
             }
@@ -147,6 +152,7 @@ internal sealed class LinkLayer
 
     private void JoinByRadio(string box)
     {
+        _work.Check();
         switch (_modes[box])
         {
             case { Joins: { } link } mode:

@@ -23,6 +23,9 @@ public sealed record Network(
     private readonly Dictionary<string, BoxMode> _modes = Design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
     private readonly Dictionary<string, string> _names = Design.Site.Boxes.Select(b => (b.Id, b.Name)).Concat(Design.Site.Devices.Select(d => (d.Id, d.Name))).ToDictionary(x => x.Id, x => x.Name, StringComparer.Ordinal);
 
+    /// <summary>The work that asking it may take.</summary>
+    public Work Work { get; init; } = new(CancellationToken.None);
+
     /// <summary>Radio links between boxes that carry something, by box.</summary>
     public IReadOnlyList<RadioLink> RadioLinks { get; init; } = [];
 

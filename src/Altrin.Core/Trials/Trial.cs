@@ -62,8 +62,12 @@ public static class WhatIf
     }
 
     /// <summary>Tries one of them; an error by name where there is none such.</summary>
-    public static Parsed<TrialResult> Try(Design design, string id)
+    /// <param name="design">The design.</param>
+    /// <param name="id">Which.</param>
+    /// <param name="work">The work that each moment may take; null for as much as one proof may.</param>
+    public static Parsed<TrialResult> Try(Design design, string id, Work? work = null)
     {
+        work ??= new(CancellationToken.None);
         if (Of(design).FirstOrDefault(t => t.Id == id) is not { } trial)
         {
             return Parsed<TrialResult>.Fail($"There is nothing to try by the name of '{Ipv4Address.Shown(id)}'.");
@@ -71,29 +75,29 @@ public static class WhatIf
         var subject = id[(id.IndexOf(':', StringComparison.Ordinal) + 1)..];
         return trial.Kind switch
         {
-            TrialKind.RestartAll => Restarted(design, trial),
-            TrialKind.PowerOff or TrialKind.PullCable => Happened(design, trial, "", Moment.Morning(design).After(new TakeAway(subject))),
-            TrialKind.SwapPorts => Changed(design, trial, Swapped(design, design.Box(subject)!)!),
-            TrialKind.Reset => Changed(design, trial, FactoryNew(design, subject), $"{design.NameOf(subject)} is a router with its factory address and address server, and knows no names, keys, forwards or reservations any more"),
-            _ => Changed(design, trial, OldRouter(design, design.Box(subject)!)!),
+            TrialKind.RestartAll => Restarted(design, trial, work),
+            TrialKind.PowerOff or TrialKind.PullCable => Happened(design, trial, "", Moment.Morning(design).After(new TakeAway(subject)), work),
+            TrialKind.SwapPorts => Changed(design, trial, Swapped(design, design.Box(subject)!)!, work),
+            TrialKind.Reset => Changed(design, trial, FactoryNew(design, subject), work, $"{design.NameOf(subject)} is a router with its factory address and address server, and knows no names, keys, forwards or reservations any more"),
+            _ => Changed(design, trial, OldRouter(design, design.Box(subject)!)!, work),
         };
     }
 
     /// <summary>The morning before, at once after, and when every lease has run its course.</summary>
-    private static Parsed<TrialResult> Happened(Design design, Trial trial, string how, Parsed<Moment> after) => after.Then(then => then.After(new Wait(Wait.LongEnough)).Then<TrialResult>(later =>
+    private static Parsed<TrialResult> Happened(Design design, Trial trial, string how, Parsed<Moment> after, Work work) => after.Then(then => then.After(new Wait(Wait.LongEnough)).Then<TrialResult>(later =>
     {
-        var before = Judged(Moment.Morning(design));
-        var (soon, late) = (ProofDifference.Between(before, Judged(then), findings: false), ProofDifference.Between(before, Judged(later), findings: false));
+        var before = Judged(Moment.Morning(design), work);
+        var (soon, late) = (ProofDifference.Between(before, Judged(then, work), findings: false), ProofDifference.Between(before, Judged(later, work), findings: false));
         return new TrialResult(trial, how, Same(soon, late) ? [new("At once, and for as long as it lasts", soon)] : [new("At once", soon), new("Once all leases have run out", late)]);
     }));
 
-    private static Parsed<TrialResult> Changed(Design design, Trial trial, IReadOnlyList<Change> changes, string? how = null) => ChangeList.Apply(design, changes).Then<TrialResult>(after => new TrialResult(
+    private static Parsed<TrialResult> Changed(Design design, Trial trial, IReadOnlyList<Change> changes, Work work, string? how = null) => ChangeList.Apply(design, changes).Then<TrialResult>(after => new TrialResult(
         trial,
         how ?? ChangeList.Describe(design, changes),
-        [new("Once everybody has asked for an address again", ProofDifference.Between(Judged(new(design, Situation.Settled)), Judged(new(after, Situation.Settled))))]));
+        [new("Once everybody has asked for an address again", ProofDifference.Between(Judged(new(design, Situation.Settled), work), Judged(new(after, Situation.Settled), work)))]));
 
     /// <summary>Boxes start one after the other, each order is tried, and the one that breaks most is told.</summary>
-    private static Parsed<TrialResult> Restarted(Design design, Trial trial)
+    private static Parsed<TrialResult> Restarted(Design design, Trial trial, Work work)
     {
         var morning = Moment.Morning(design);
         var near = NearestFirst(design);
@@ -106,17 +110,17 @@ public static class WhatIf
             {
                 return Parsed<TrialResult>.Fail(after.Error);
             }
-            var sheet = Observer.Observe(Compiler.Compile(after.Value.Design, after.Value.Situation)).Sheet;
+            var sheet = Observer.Observe(Compiler.Compile(after.Value.Design, after.Value.Situation, work.Again())).Sheet;
             var broken = sheet.Internet.Count(i => !i.Answer.IsYes) + sheet.Needs.Count(n => !n.Answer.IsYes);
             if (worst is null || broken > worst.Value.Broken)
             {
                 worst = (order, after.Value, broken);
             }
         }
-        return Happened(design, trial, $"Start in this order: {string.Join(", ", worst!.Value.Order.Select(design.NameOf))}", worst.Value.Moment);
+        return Happened(design, trial, $"Start in this order: {string.Join(", ", worst!.Value.Order.Select(design.NameOf))}", worst.Value.Moment, work);
     }
 
-    private static Proof Judged(Moment moment) => Judging.Judge(Observer.Observe(Compiler.Compile(moment.Design, moment.Situation)));
+    private static Proof Judged(Moment moment, Work work) => Judging.Judge(Observer.Observe(Compiler.Compile(moment.Design, moment.Situation, work.Again())));
 
     private static bool Same(ProofDifference a, ProofDifference b) => a.Moved.Count == b.Moved.Count && a.Moved.Zip(b.Moved).All(m => (m.First.About, m.First.After) == (m.Second.About, m.Second.After));
 

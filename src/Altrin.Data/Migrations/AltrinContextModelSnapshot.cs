@@ -174,12 +174,18 @@ namespace Altrin.Data.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<byte[]>("Packed")
+                        .HasColumnType("BLOB");
+
                     b.Property<long?>("ParentId")
                         .HasColumnType("INTEGER");
 
                     b.Property<string>("Tab")
                         .IsRequired()
                         .HasColumnType("TEXT");
+
+                    b.Property<long?>("WholeId")
+                        .HasColumnType("INTEGER");
 
                     b.HasKey("Id");
 

@@ -468,6 +468,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/proof/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReadReach"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/proof/path": {
         parameters: {
             query?: never;
@@ -1300,6 +1316,7 @@ export interface components {
             findings: string[];
         };
         FactDetails: {
+            reach: components["schemas"]["ReachFact"];
             leases: components["schemas"]["LeaseFact"][];
             discovery: components["schemas"]["DiscoveryFact"][];
             management: components["schemas"]["ManagementFact"][];
@@ -1319,7 +1336,6 @@ export interface components {
             links: components["schemas"]["LinkFact"][];
             uplinks: components["schemas"]["UplinkFact"][];
             rulers: components["schemas"]["RulerFact"][];
-            reach: components["schemas"]["ReachFact"];
         };
         Finding: {
             code: string;
@@ -2743,7 +2759,7 @@ export interface components {
             sentence: string;
         };
         /** @enum {unknown} */
-        VerdictKind: "sound" | "works" | "willNotWork";
+        VerdictKind: "sound" | "works" | "willNotWork" | "notProven";
         /** @enum {unknown} */
         WallKind: "unknown" | "light" | "brick" | "stone" | "concrete" | "glass" | "metal";
         /** @enum {unknown} */
@@ -4204,6 +4220,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AddressStandingFact"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ReadReach: {
+        parameters: {
+            query: {
+                setUp: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachFact"];
                 };
             };
             /** @description Not Found */

@@ -29,6 +29,7 @@ export function Labelled({ label, error, hint, children }: { label: string; erro
 type Level = Schemas["VerdictKind"] | Schemas["Severity"];
 const marks: Record<Level, { colour: string; word: string }> = {
   willNotWork: { colour: "brick", word: "Will not work" },
+  notProven: { colour: "brick", word: "Not proven" },
   concern: { colour: "ochre", word: "Concern" },
   works: { colour: "ochre", word: "Works" },
   sound: { colour: "moss", word: "Sound" },

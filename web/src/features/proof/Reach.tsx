@@ -22,10 +22,20 @@ function Sign({ kind }: { kind: AnswerKind }) {
 }
 const idle = { from: null, start: () => undefined, finish: () => undefined, over: () => undefined };
 
-/** Who reaches whom: class by class, opened to pairs, each explained and drawn. */
+/** Who reaches whom: worked out when it is looked at, since it grows with the square of the home. */
 export function Reach({ state }: { state: JobState }) {
+  const reach = useAsked<Schemas["ReachFact"]>(state, ["reach"], (signal) => api.GET("/api/jobs/{id}/proof/reach", { params: asking(state), signal }));
+  return (
+    <Asked of={reach} what="Who reaches whom">
+      {(fact) => <ReachTable reach={fact} state={state} />}
+    </Asked>
+  );
+}
+
+/** Class by class, opened to pairs, each explained and drawn. */
+function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobState }) {
   const { design, proof } = state;
-  const { reach, needs } = proof.facts;
+  const { needs } = proof.facts;
   const [{ from, to }, show] = useShown(["from", "to"]);
   const path = useAsked<Path>(state, ["path", from, to], (signal) => api.GET("/api/jobs/{id}/proof/path", { params: { ...asking(state), query: { setUp: proof.setUp, from: from ?? "", to: to ?? "" } }, signal }), from !== null && to !== null);
   const inbound = needs.filter((n) => design.site.needs.find((s) => s.id === n.need)?.kind === "reachFromOutside");

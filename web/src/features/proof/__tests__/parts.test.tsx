@@ -90,7 +90,7 @@ describe("ProofStation", () => {
   });
 
   it("asks for the way that was chosen and says why it cannot", async () => {
-    const asked = open("?part=reach&from=loft-console&to=printer");
+    const asked = open("?part=reach&from=loft-console&to=printer", { "/proof/reach": { classes: [], cells: [] } });
     expect(await screen.findByText("Not that.")).toBeInTheDocument();
     expect(asked).toContain(`/api/jobs/1/proof/path?setUp=${proof.setUp}&from=loft-console&to=printer`);
   });

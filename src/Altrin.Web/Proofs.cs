@@ -1,0 +1,76 @@
+using Altrin.Core.Facts;
+using Altrin.Core.Findings;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+using Altrin.Data;
+using Altrin.Formats;
+
+namespace Altrin.Web;
+
+/// <summary>
+/// Everything that is worked out for an answer: at most as many at once as there are cores, fair between jobs, and each for as long as
+/// somebody waits and no longer than a stated time. The core counts its work and cuts what is too large by itself; the clock only gives up.
+/// </summary>
+internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger)
+{
+    /// <summary>How long one answer may take to work out.</summary>
+    public static readonly TimeSpan Longest = TimeSpan.FromSeconds(5);
+
+    private readonly FairGate _gate = new(Math.Max(1, Environment.ProcessorCount), TimeSpan.FromSeconds(10), time);
+
+    /// <summary>Works something out for a job.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="work">What is worked out; it must heed the token.</param>
+    /// <param name="cancel">Whoever waits.</param>
+    /// <exception cref="BusyException">Others took too long.</exception>
+    /// <exception cref="TooLongException">It took too long itself.</exception>
+    public async Task<T> Do<T>(long job, Func<CancellationToken, T> work, CancellationToken cancel)
+    {
+        using var turn = await _gate.Enter(job, cancel);
+        using var clock = new CancellationTokenSource(Longest, time);
+        using var either = CancellationTokenSource.CreateLinkedTokenSource(clock.Token, cancel);
+        try
+        {
+            return await Task.Run(() => work(either.Token), either.Token);
+        }
+        catch (OperationCanceledException) when (clock.IsCancellationRequested && !cancel.IsCancellationRequested)
+        {
+            throw new TooLongException();
+        }
+    }
+
+    /// <summary>Proves a set-up; a fault of the program is one.</summary>
+    public Task<ProofDocument> Of(long job, Design design, CancellationToken cancel) => Do(job, c => ProofDocument.Of(Judging.Prove(design, null, new(c))), cancel);
+
+    /// <summary>
+    /// Proves what is kept already: whatever the proof comes to, the job must open, so that it can be undone. Where it cannot be proven, that
+    /// is what is said.
+    /// </summary>
+    public async Task<ProofDocument> OfKept(long job, Design design, CancellationToken cancel)
+    {
+        try
+        {
+            return await Of(job, design, cancel);
+        }
+        catch (TooLongException e)
+        {
+            return ProofDocument.Unproven(design, e.Message);
+        }
+        catch (Exception e) when (e is not (OperationCanceledException or BusyException))
+        {
+            LogUnproven(logger, e, job);
+            return ProofDocument.Unproven(design, "A fault of the program, which is in the log.");
+        }
+    }
+
+    /// <summary>The facts of a settled home, for what is asked of them.</summary>
+    public Task<T> Ask<T>(long job, Design design, Func<Observation, T> ask, CancellationToken cancel) =>
+        Do(job, c => ask(Observer.Observe(Compiler.Compile(design, Situation.Settled, new Work(c)))), cancel);
+
+    [LoggerMessage(LogLevel.Error, "A kept set-up of job {Job} cannot be proven")]
+    private static partial void LogUnproven(ILogger logger, Exception exception, long job);
+}
+
+/// <summary>Something took longer to work out than anybody should wait.</summary>
+internal sealed class TooLongException() : Exception(
+    $"It was not worked out within {Proofs.Longest.TotalSeconds:0} seconds. Settle what is left to luck first, put boxes on the shelf that the question is not about, or ask a part of it.");
