@@ -35,7 +35,12 @@ internal static class BackupCommands
         var command = new Command("restore", "Puts a backup in place of what a data folder holds; that is kept as a backup of its own.") { file, data };
         command.SetAction(parsed =>
         {
-            var restored = Altrin.Data.Backup.Restore(DataFolder.At(parsed.GetValue(data)!), parsed.GetValue(file)!, TimeProvider.System.GetUtcNow());
+            var folder = DataFolder.Open(parsed.GetValue(data)!);
+            if (!folder.Ok)
+            {
+                return Bad(errors, folder.Error);
+            }
+            var restored = Restoring.Restore(folder.Value, parsed.GetValue(file)!, TimeProvider.System.GetUtcNow());
             if (!restored.Ok)
             {
                 return Bad(errors, restored.Error);

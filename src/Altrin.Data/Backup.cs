@@ -5,138 +5,140 @@ using Microsoft.Data.Sqlite;
 
 namespace Altrin.Data;
 
-/// <summary>Backups: one zip file with the database and the key ring.</summary>
+/// <summary>Backups: one zip file with the database, what its log holds, and the key ring.</summary>
 public static class Backup
 {
-    private const string DatabaseEntry = "altrin.db";
-    private const string KeysEntry = "keys/";
+    internal const string DatabaseEntry = "altrin.db";
+    internal const string LogEntry = "altrin.db-wal";
+    internal const string KeysEntry = "keys/";
+
+    /// <summary>The log begins with this many bytes that change whenever it is begun anew (https://www.sqlite.org/fileformat2.html, 4.1; from memory).</summary>
+    private const int LogHead = 32;
+
+    /// <summary>How often a backup is begun again when the log was begun anew meanwhile.</summary>
+    private const int MostTries = 10;
 
     /// <summary>
-    /// Writes a backup of a folder, also while a server uses it (SQLite's online backup). An existing file is not written over.
+    /// Writes a backup of a folder, also while a server uses it. The files are read while a transaction holds their state, straight into the
+    /// backup, which has its name once it is complete. An existing file is not written over.
     /// </summary>
     /// <param name="folder">The data folder.</param>
     /// <param name="file">Where to write; null for a dated file in the folder's backups.</param>
     /// <param name="now">The time for the dated name.</param>
+    /// <param name="disk">The files.</param>
     /// <returns>The path written, or why not.</returns>
-    public static Parsed<string> Write(DataFolder folder, string? file, DateTimeOffset now)
+    public static Parsed<string> Write(DataFolder folder, string? file, DateTimeOffset now, Disk? disk = null)
     {
-        if (!File.Exists(folder.Database))
+        if (Directory.Exists(folder.Incoming))
+        {
+            return Parsed<string>.Fail($"A restore into {folder.Path} was cut short. Start Altrin once, which ends it, and write the backup then.");
+        }
+        if (new FileInfo(folder.Database) is not { Exists: true, Length: > 0 })
         {
             return Parsed<string>.Fail($"There is no database in {folder.Path}.");
         }
-        Directory.CreateDirectory(folder.Backups);
-        var target = file ?? Path.Combine(folder.Backups, Name(now, "zip"));
+        return Write(folder, file, now, disk ?? Disk.Real, asItIs: false);
+    }
+
+    /// <summary>A backup of files that nobody uses, whatever is in them.</summary>
+    internal static Parsed<string> WriteAsItIs(DataFolder folder, DateTimeOffset now, Disk disk) => Write(folder, null, now, disk, asItIs: true);
+
+    internal static string Name(DateTimeOffset now) => string.Create(CultureInfo.InvariantCulture, $"altrin-{now.UtcDateTime:yyyyMMdd-HHmmss-fff}.zip");
+
+    private static Parsed<string> Write(DataFolder folder, string? file, DateTimeOffset now, Disk disk, bool asItIs)
+    {
+        var target = Path.GetFullPath(file ?? Path.Combine(folder.Backups, Name(now)));
+        if (Directory.Exists(target))
+        {
+            return Parsed<string>.Fail($"{target} is a folder; give the name of a file.");
+        }
         if (File.Exists(target))
         {
             return Parsed<string>.Fail($"{target} is there already; it is not written over.");
         }
-        var copy = Path.Combine(folder.Backups, $"copying-{Guid.NewGuid():n}.db");
+        var part = target + ".part";
         try
         {
-            CopyDatabase(folder.Database, copy);
-            using var zip = ZipFile.Open(target, ZipArchiveMode.Create);
-            zip.CreateEntryFromFile(copy, DatabaseEntry);
-            string[] keys = Directory.Exists(folder.Keys) ? Directory.GetFiles(folder.Keys) : [];
-            foreach (var key in keys.Order(StringComparer.Ordinal))
+            if (file is null)
             {
-                zip.CreateEntryFromFile(key, KeysEntry + Path.GetFileName(key));
+                disk.MakeFolder(folder.Backups);
             }
+            for (var tries = 1; !Fill(folder, part, disk, asItIs); tries++)
+            {
+                if (tries == MostTries)
+                {
+                    return Parsed<string>.Fail("The backup could not be written: too much is being saved. Write it when less is done.");
+                }
+            }
+            disk.Move(part, target, replace: false);
             return target;
         }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException or SqliteException)
+        catch (Exception e) when (StorageFault.Says(e) is { } fault)
         {
-            return Parsed<string>.Fail($"The backup could not be written: {e.Message}");
+            return Parsed<string>.Fail($"The backup could not be written: {fault}");
         }
         finally
         {
-            File.Delete(copy);
+            disk.Delete(part);
         }
     }
 
-    /// <summary>
-    /// Puts a backup in place of what a folder holds. What was there is kept as a backup of its own. Refused while a server
-    /// uses the folder, and for files that are no backup.
-    /// </summary>
-    /// <returns>The path of the backup of what was there (empty when nothing was), or why nothing was changed.</returns>
-    public static Parsed<string> Restore(DataFolder folder, string file, DateTimeOffset now)
+    /// <summary>Writes all of it; false where the log was begun anew meanwhile, so that what was read of it may be of two states.</summary>
+    private static bool Fill(DataFolder folder, string part, Disk disk, bool asItIs)
     {
-        using var held = folder.TryLock();
-        if (held is null)
+        using var output = disk.Create(part);
+        using (var zip = new ZipArchive(output, ZipArchiveMode.Create, leaveOpen: true))
         {
-            return Parsed<string>.Fail($"{folder.Path} is in use; stop Altrin first.");
-        }
-        var incoming = Path.Combine(folder.Path, $"restoring-{Guid.NewGuid():n}");
-        try
-        {
-            using (var zip = ZipFile.OpenRead(file))
+            using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = folder.Database, Mode = SqliteOpenMode.ReadOnly, Pooling = false }.ToString());
+            if (!asItIs)
             {
-                if (zip.GetEntry(DatabaseEntry) is null)
-                {
-                    return Parsed<string>.Fail($"{file} is not a backup of Altrin: it holds no {DatabaseEntry}.");
-                }
-                zip.ExtractToDirectory(incoming);
+                // Until the connection is closed nothing that this transaction sees leaves the log or is written over in the database.
+                connection.Open();
+                using var begin = connection.CreateCommand();
+                begin.CommandText = "BEGIN; SELECT count(*) FROM sqlite_master";
+                begin.ExecuteNonQuery();
             }
-            if (Check(Path.Combine(incoming, DatabaseEntry)) is { } wrong)
+            // The log first: what is moved from it into the database meanwhile then stands in both.
+            var before = HeadOf(folder.WriteLog);
+            if (File.Exists(folder.WriteLog))
             {
-                return Parsed<string>.Fail($"{file} holds a database that cannot be used: {wrong}");
+                Copy(zip, folder.WriteLog, LogEntry);
             }
-            var kept = "";
+            if (!asItIs && !before.AsSpan().SequenceEqual(HeadOf(folder.WriteLog)))
+            {
+                return false;
+            }
             if (File.Exists(folder.Database))
             {
-                var written = Write(folder, null, now);
-                if (!written.Ok)
-                {
-                    return written;
-                }
-                kept = written.Value;
+                Copy(zip, folder.Database, DatabaseEntry);
             }
-            SqliteConnection.ClearAllPools();
-            foreach (var side in new[] { "-wal", "-shm" })
+            // The keys last: a secret that the database holds was encrypted with one that was there before it.
+            foreach (var key in Directory.Exists(folder.Keys) ? Directory.GetFiles(folder.Keys, "*.xml").Order(StringComparer.Ordinal) : Enumerable.Empty<string>())
             {
-                File.Delete(folder.Database + side);
-            }
-            File.Move(Path.Combine(incoming, DatabaseEntry), folder.Database, overwrite: true);
-            if (Directory.Exists(Path.Combine(incoming, "keys")))
-            {
-                Directory.CreateDirectory(folder.Keys);
-                foreach (var key in Directory.EnumerateFiles(Path.Combine(incoming, "keys")))
-                {
-                    File.Move(key, Path.Combine(folder.Keys, Path.GetFileName(key)), overwrite: true);
-                }
-            }
-            return kept;
-        }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException or InvalidDataException or SqliteException)
-        {
-            return Parsed<string>.Fail($"{file} could not be restored: {e.Message}");
-        }
-        finally
-        {
-            if (Directory.Exists(incoming))
-            {
-                Directory.Delete(incoming, recursive: true);
+                Copy(zip, key, KeysEntry + Path.GetFileName(key));
             }
         }
+        output.Flush(flushToDisk: true);
+        return true;
     }
 
-    /// <summary>A consistent copy of a database that may be in use.</summary>
-    internal static void CopyDatabase(string from, string to)
+    private static byte[] HeadOf(string log)
     {
-        using var source = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = from, Mode = SqliteOpenMode.ReadOnly, Pooling = false }.ToString());
-        using var target = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = to, Pooling = false }.ToString());
-        source.Open();
-        target.Open();
-        source.BackupDatabase(target);
+        if (!File.Exists(log))
+        {
+            return [];
+        }
+        using var read = Open(log);
+        var head = new byte[LogHead];
+        return head[..read.ReadAtLeast(head, LogHead, throwOnEndOfStream: false)];
     }
 
-    internal static string Name(DateTimeOffset now, string ending) => string.Create(CultureInfo.InvariantCulture, $"altrin-{now.UtcDateTime:yyyyMMdd-HHmmss-fff}.{ending}");
-
-    private static string? Check(string database)
+    private static void Copy(ZipArchive zip, string file, string name)
     {
-        using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = database, Mode = SqliteOpenMode.ReadOnly, Pooling = false }.ToString());
-        connection.Open();
-        using var command = connection.CreateCommand();
-        command.CommandText = "PRAGMA quick_check(1)";
-        return command.ExecuteScalar() as string is { } said && said != "ok" ? said : null;
+        using var from = Open(file);
+        using var to = zip.CreateEntry(name).Open();
+        from.CopyTo(to);
     }
+
+    private static FileStream Open(string file) => new(file, FileMode.Open, FileAccess.Read, FileShare.ReadWrite | FileShare.Delete);
 }

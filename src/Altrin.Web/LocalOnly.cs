@@ -18,7 +18,7 @@ internal sealed class LocalOnly(RequestDelegate next)
         }
         var reads = HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method);
         var origin = request.Headers.Origin.ToString();
-        if (!reads && origin.Length > 0 && origin != $"{request.Scheme}://{request.Host}")
+        if (!reads && origin.Length > 0 && !IsOwn(origin, request))
         {
             await Problems.Of(StatusCodes.Status403Forbidden, "foreign-origin", "A page of another origin may not change anything here.", $"Origin '{Cut(origin)}' is not this server.").ExecuteAsync(context);
             return;
@@ -35,6 +35,11 @@ internal sealed class LocalOnly(RequestDelegate next)
         }
         await next(context);
     }
+
+    /// <summary>Whether a page came from here: by any of the names of loopback, at the port that was asked.</summary>
+    private static bool IsOwn(string origin, HttpRequest request) =>
+        Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Scheme == request.Scheme && from.PathAndQuery == "/" && origin[^1] != '/'
+        && Hosts.Contains(from.Host, StringComparer.OrdinalIgnoreCase) && from.Port == (request.Host.Port ?? (request.IsHttps ? 443 : 80));
 
     private static string Cut(string text) => text.Length > 80 ? text[..80] : text;
 }

@@ -1,8 +1,6 @@
 using System.Text.Json;
 using Altrin.Data;
 using Altrin.Formats;
-using Microsoft.Data.Sqlite;
-using Microsoft.EntityFrameworkCore;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -44,7 +42,8 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : I
             BadHttpRequestException { InnerException: JsonException json } bad => Problems.Of(bad.StatusCode, "malformed", "The body cannot be read.", Explain(json), [new(Pointer(json.Path), "a value that cannot be read", Explain(json))]),
             BadHttpRequestException bad => Problems.Of(bad.StatusCode, "malformed", "The request cannot be read.", bad.Message),
             BusyException busy => Problems.Of(StatusCodes.Status503ServiceUnavailable, "busy", "Too much is asked at once.", $"{busy.Message} Nothing was changed; ask again in a moment."),
-            SqliteException { SqliteErrorCode: 5 or 6 } or DbUpdateException { InnerException: SqliteException { SqliteErrorCode: 5 or 6 } } => Problems.Of(StatusCodes.Status503ServiceUnavailable, "busy", "Too much is asked at once.", "The database is busy. Nothing was changed; ask again in a moment."),
+            _ when StorageFault.IsBusy(exception) => Problems.Of(StatusCodes.Status503ServiceUnavailable, "busy", "Too much is asked at once.", "The database is busy. Nothing was changed; ask again in a moment."),
+            _ when StorageFault.IsFull(exception) => Problems.Of(StatusCodes.Status507InsufficientStorage, "disk-full", "The disk is full.", "Nothing was saved. Make room on the disk that holds the data folder, and do it again."),
             TooLongException late => Problems.Of(StatusCodes.Status503ServiceUnavailable, "too-long", "That takes too long to work out.", late.Message),
             OperationCanceledException when httpContext.RequestAborted.IsCancellationRequested => Problems.Of(StatusCodes.Status499ClientClosedRequest, "aborted", "The request was taken back.", null),
             _ => null,

@@ -18,57 +18,88 @@ var builder = WebApplication.CreateBuilder(new WebApplicationOptions
     ContentRootPath = AppContext.BaseDirectory,
     WebRootPath = Path.Combine(AppContext.BaseDirectory, "wwwroot"),
 });
-builder.WebHost.UseUrls($"http://127.0.0.1:{start.Port}");
+Loopback.ListenOnlyThere(builder.WebHost, start.Port);
 builder.Services.AddAltrin();
-
-var folder = describing ? null : DataFolder.At(builder.Configuration["data"] ?? start.Data);
-using var held = folder?.TryLock();
-if (folder is not null)
+if (describing)
 {
-    if (held is null)
-    {
-        Console.Error.WriteLine($"altrin: the data folder {folder.Path} is in use by another Altrin. Stop that one, or choose another with --data.");
-        return 2;
-    }
-    builder.Services.AddDbContext<AltrinContext>(o => o.UseSqlite(folder.ConnectionString));
-    KeyRing.Use(builder.Services, folder);
+    builder.Services.AddSerilog(log => Logging.Configure(log, null));
+    var described = builder.Build();
+    described.UseAltrin();
+    await described.RunAsync();
+    return 0;
 }
-builder.Services.AddSerilog(log => Logging.Configure(log, folder));
+
+PrivateFiles.ByDefault();
+var folder = DataFolder.Open(start.Data);
+if (!folder.Ok)
+{
+    return Refuse(folder.Error);
+}
+var taken = folder.Value.Take();
+if (!taken.Ok)
+{
+    return Refuse(taken.Error);
+}
+using var held = taken.Value;
+try
+{
+    KeyRing.Use(builder.Services, folder.Value);
+    foreach (var aside in KeyRing.SetAsideUnreadable(folder.Value))
+    {
+        Console.Error.WriteLine($"altrin: a file of the key ring holds no key; it is set aside as {aside}. What was encrypted with it can be typed again.");
+    }
+}
+catch (Exception e) when (StorageFault.Says(e) is { } fault)
+{
+    return Refuse($"the data folder {folder.Value.Path} cannot be used: {fault}");
+}
+builder.Services.AddDbContext<AltrinContext>(o => o.UseSqlite(folder.Value.ConnectionString));
+builder.Services.AddSerilog(log => Logging.Configure(log, folder.Value));
 
 var app = builder.Build();
 app.UseAltrin();
-
-if (folder is not null)
+try
 {
     using var scope = app.Services.CreateScope();
-    var time = app.Services.GetRequiredService<TimeProvider>();
-    var opened = DatabaseOpening.BringUpToDate(scope.ServiceProvider.GetRequiredService<AltrinContext>(), folder, time.GetUtcNow());
+    var services = scope.ServiceProvider;
+    var time = services.GetRequiredService<TimeProvider>();
+    var opened = DatabaseOpening.BringUpToDate(services.GetRequiredService<AltrinContext>(), folder.Value, time.GetUtcNow());
     if (!opened.Ok)
     {
-        Console.Error.WriteLine($"altrin: {opened.Error}");
-        return 2;
+        return Refuse(opened.Error);
     }
     if (!start.Empty)
     {
-        await Demo.Seed(scope.ServiceProvider.GetRequiredService<Writing>(), scope.ServiceProvider.GetRequiredService<JobStore>(), scope.ServiceProvider.GetRequiredService<SecretStore>(), scope.ServiceProvider.GetRequiredService<ReadingStore>(), time);
+        await Demo.Seed(services.GetRequiredService<Writing>(), services.GetRequiredService<JobStore>(), services.GetRequiredService<SecretStore>(), services.GetRequiredService<ReadingStore>(), time);
     }
-}
-
-try
-{
     await app.StartAsync();
 }
 catch (IOException e) when (e.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException)
 {
-    Console.Error.WriteLine($"altrin: port {start.Port} is in use. Choose another with --port.");
-    return 2;
+    return Refuse($"port {start.Port} is in use. Choose another with --port.");
 }
-if (folder is not null)
+catch (System.Net.Sockets.SocketException e)
 {
-    Console.WriteLine($"Altrin is on {string.Join(", ", app.Urls)}  (data in {folder.Path}; stop with Ctrl+C)");
+    return Refuse($"port {start.Port} cannot be used: {e.Message}. Choose another with --port.");
 }
+catch (Exception e) when (StorageFault.Says(e) is { } fault)
+{
+    return Refuse($"the data folder {folder.Value.Path} cannot be used: {fault}");
+}
+if (Loopback.Beyond(app.Urls) is { } beyond)
+{
+    await app.StopAsync();
+    return Refuse($"{beyond} can be reached from other machines; Altrin answers this one only. Take the setting away that asks for it.");
+}
+Console.WriteLine($"Altrin is on {string.Join(", ", app.Urls)}  (data in {folder.Value.Path}; stop with Ctrl+C)");
 await app.WaitForShutdownAsync();
 return 0;
+
+static int Refuse(string why)
+{
+    Console.Error.WriteLine($"altrin: {why}");
+    return 2;
+}
 
 /// <summary>The server, named so that tests can start it.</summary>
 public partial class Program;

@@ -11,6 +11,9 @@ internal sealed record StartOptions(int Port, string Data, bool Empty, string[] 
 {
     private const int DefaultPort = 5080;
 
+    /// <summary>What a test host and the tool that describes the API hand on to the framework.</summary>
+    private static readonly string[] ForTheHost = ["--environment=", "--contentRoot=", "--applicationName="];
+
     /// <summary>Reads the command line; null after telling what is wrong with it.</summary>
     public static StartOptions? Read(string[] args)
     {
@@ -34,9 +37,18 @@ internal sealed record StartOptions(int Port, string Data, bool Empty, string[] 
                 case "--empty":
                     empty = true;
                     break;
-                default:
-                    rest.Add(args[i]);
+                case var word when word.StartsWith("--data=", StringComparison.Ordinal):
+                    data = word["--data=".Length..];
                     break;
+                case var word when ForTheHost.Any(o => word.StartsWith(o, StringComparison.Ordinal)):
+                    rest.Add(word);
+                    break;
+                case "--help" or "-h":
+                    Console.Out.WriteLine("altrin [--port NUMBER] [--data DIR] [--empty]");
+                    return null;
+                default:
+                    Console.Error.WriteLine($"altrin: '{args[i]}' is no option. There are --port NUMBER, --data DIR and --empty.");
+                    return null;
             }
         }
         return new(port, data, empty, [.. rest]);

@@ -91,7 +91,7 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         var last = browser.Find("//*[@role='slider' and contains(@aria-label,'Last address')]");
         new Actions(browser.Driver).MoveToElement(last).ClickAndHold().MoveByOffset(-60, 0).MoveByOffset(-60, 0).Release().Perform();
         Version(6);
-        browser.Find("//button[starts-with(@aria-label,'Undo: Pool of Hall gateway is 192.168.8.20-192.168.8.1')]");
+        browser.Find("//button[starts-with(@aria-label,'Undo: Pool of Hall gateway ends at 192.168.8.1')]");
     }
 
     [Fact]
@@ -138,7 +138,7 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         browser.See("What changed");
         browser.Choose("From version", "Duplicated", part: true);
         browser.See("Loft router becomes an access point", "//section[@aria-label='What changed']");
-        browser.See("Pool of Hall gateway is 192.168.8.30", "//section[@aria-label='What changed']");
+        browser.See("Pool of Hall gateway begins at 192.168.8.30", "//section[@aria-label='What changed']");
         browser.Until(() => browser.Driver.FindElement(By.XPath(Thing("box loft-router"))).GetAttribute("class")!.Contains("changed") ? "yes" : null, "the loft router to be marked");
     }
 

@@ -176,6 +176,6 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.See("next door", "//table[@aria-label='Networks heard in Bedroom']");
         browser.Button("Forget what was heard here");
         browser.See("Nobody looked yet.", "//section[@aria-label='On the air here']");
-        browser.Find("//button[starts-with(@aria-label,'Undo: Bedroom is noted')]");
+        browser.Find("//button[starts-with(@aria-label,'Undo: What is known of Bedroom is corrected')]");
     }
 }

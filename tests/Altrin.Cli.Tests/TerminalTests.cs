@@ -128,8 +128,10 @@ public sealed class TerminalTests : IDisposable
         Assert.Equal(ExitCode.Sound, Run(null, "backup", file, "--data", _folder).Status);
         SqliteConnection.ClearAllPools();
         var fresh = Path.Combine(_folder, "fresh");
-        Assert.Equal((ExitCode.Sound, "Restored.\n"), (Run(null, "restore", file, "--data", fresh) is var r ? r.Status : 0, r.Output));
-        Assert.True(File.Exists(Path.Combine(fresh, "altrin.db")));
+        var refused = Run(null, "restore", file, "--data", fresh);
+        Assert.Equal(ExitCode.BadInput, refused.Status);
+        Assert.Contains("holds no jobs of Altrin. Nothing was changed.", refused.Errors, StringComparison.Ordinal);
+        Assert.False(File.Exists(Path.Combine(fresh, "altrin.db")));
     }
 
     private sealed class BrokenStream : MemoryStream

@@ -144,16 +144,16 @@ public sealed class JobStoreTests : IDisposable
         await Create("later");
         using (_folder.TryLock())
         {
-            Assert.Contains("in use", Backup.Restore(_folder, written, _clock.GetUtcNow()).Error);
+            Assert.Contains("in use", Restoring.Restore(_folder, written, _clock.GetUtcNow()).Error);
         }
         _homes.Dispose();
         SqliteConnection.ClearAllPools();
-        var before = Backup.Restore(_folder, written, _clock.GetUtcNow());
+        var before = Restoring.Restore(_folder, written, _clock.GetUtcNow());
         Assert.True(before.Ok, before.Error);
         Assert.Equal("kept", Assert.Single((await With(s => s.List(null, false, 1, 20, Cancel))).Items).Name);
         _homes.Dispose();
         SqliteConnection.ClearAllPools();
-        Assert.True(Backup.Restore(_folder, before.Value, _clock.GetUtcNow()).Ok);
+        Assert.True(Restoring.Restore(_folder, before.Value, _clock.GetUtcNow()).Ok);
         Assert.Equal(2, (await With(s => s.List(null, false, 1, 20, Cancel))).Total);
     }
 
@@ -162,7 +162,7 @@ public sealed class JobStoreTests : IDisposable
     {
         var file = Path.Combine(_folder.Path, "no.zip");
         File.WriteAllText(file, "not a zip");
-        Assert.Contains("could not be restored", Backup.Restore(_folder, file, _clock.GetUtcNow()).Error);
+        Assert.Contains("could not be restored", Restoring.Restore(_folder, file, _clock.GetUtcNow()).Error);
         Assert.Contains("not written over", Backup.Write(_folder, file, _clock.GetUtcNow()).Error);
         Assert.True(File.Exists(_folder.Database));
     }

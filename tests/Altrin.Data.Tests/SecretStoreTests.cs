@@ -89,7 +89,7 @@ public sealed class SecretStoreTests : IDisposable
         Assert.Equal(reference, (await With(s => s.Type(_job, reference, "typed again", Cancel))).Value);
         Assert.Equal("typed again", await Show(reference));
         SqliteConnection.ClearAllPools();
-        Assert.True(Backup.Restore(_folder, backup, TimeProvider.System.GetUtcNow()).Ok);
+        Assert.True(Restoring.Restore(_folder, backup, TimeProvider.System.GetUtcNow()).Ok);
         Assert.Equal(Planted, await Show(reference));
     }
 

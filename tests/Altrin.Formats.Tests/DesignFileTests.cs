@@ -86,7 +86,7 @@ public sealed class DesignFileTests
     [InlineData("/setUps/0/boxes/2/page/gateway", "\"x\"", "/setUps/0/boxes/2/page/gateway", "four")]
     [InlineData("/setUps/0/boxes/2/page/address", "\"127.0.0.1/8\"", "/setUps/0/boxes/2/page/address", "no host can have it")]
     [InlineData("/setUps/0/cables/0/from", "\"hall-gateway/lan9\"", "/setUps/0/cables/0/from", "a port of a box in use")]
-    [InlineData("/setUps/0/cables/1/from", "\"hall-gateway/wan\"", "/setUps/0/cables/1/from", "used once")]
+    [InlineData("/setUps/0/cables/1/from", "\"hall-gateway/wan\"", "/setUps/0/cables/3/to", "used once")]
     [InlineData("/setUps/0/cables/1/lengthMetres", "-1", "/setUps/0/cables/1/lengthMetres", "at least 0.01")]
     [InlineData("/setUps/0/devices/0/address/gateway", "\"192.168.8.1\"", "/setUps/0/devices/0/address/gateway", "only a fixed host")]
     [InlineData("/setUps/0/devices/2/wifi/box", "\"nobody\"", "/setUps/0/devices/2/wifi/box", "a box of this site")]

@@ -79,7 +79,7 @@ internal static class LinkStatements
     {
         var level = read.Level is { } l ? $", {Words(l)}" : "";
         var found = $"It is in \"{read.Name}\"{(read.Radio is { } radio ? $" of {HardwareKin.Owner(design.Site, read.Radio)?.Box.Name ?? $"{radio}"}" : "")}{(read.Channel is { } channel ? $", channel {channel}" : "")}{level}.";
-        var end = seat is null ? default : PortRef.Read(seat);
+        var end = PortRef.Read(seat ?? "");
         var airs = seat is null ? [] : Air.Of(design, end.Owner).Where(a => (a.Guest ? "guest" : a.Radio.Id) == end.Port).ToList();
         var device = design.SetUp.Devices.FirstOrDefault(d => d.Device == seat)?.Wifi;
         var weak = read.Level is { } at && at.Dbm < WeakDbm ? $" Weaker than {WeakDbm} dBm it looks for another box." : read.Level is { } some && some.Dbm < CallsDbm ? $" Under {CallsDbm} dBm calls and video suffer." : "";
