@@ -55,6 +55,7 @@ public static class AltrinJson
         options.Converters.Add(new TextConverter<HardwareAddress>(HardwareAddress.Parse));
         options.Converters.Add(new TextConverter<PortRef>(text => PortRef.Read(text ?? "")));
         options.Converters.Add(new PartialConverters());
+        options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(JsonMistakes.Check);
     }
 
     private static JsonSerializerOptions Frozen(bool writeIndented)

@@ -1,25 +1,29 @@
 using System.Globalization;
+using System.Text.RegularExpressions;
 using CsvHelper;
 using CsvHelper.Configuration;
 
 namespace Altrin.Formats;
 
 /// <summary>Tables as text (RFC 4180): how all of Altrin writes and reads them.</summary>
-internal static class CsvTable
+internal static partial class CsvTable
 {
     private static readonly char[] Delimiters = [',', ';', '\t'];
 
-    /// <summary>The table. Text that a spreadsheet would take for a formula is written with an apostrophe before it, which reading takes away again.</summary>
+    /// <summary>
+    /// The table. Text that a spreadsheet would take for a formula is written with an apostrophe before it, which reading takes away again; also
+    /// behind what separates cells elsewhere, since there a table may be opened by another separator than its own.
+    /// </summary>
     public static string Write(IReadOnlyList<string> heads, IEnumerable<IReadOnlyList<string?>> rows)
     {
         using var text = new StringWriter(CultureInfo.InvariantCulture) { NewLine = "\r\n" };
-        using (var csv = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n", InjectionOptions = InjectionOptions.Escape, InjectionEscapeCharacter = '\'' }))
+        using (var csv = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n" }))
         {
             foreach (var row in rows.Prepend(heads))
             {
                 foreach (var cell in row)
                 {
-                    csv.WriteField(cell ?? "");
+                    csv.WriteField(Formula().Replace(cell ?? "", "'"));
                 }
                 csv.NextRecord();
             }
@@ -72,8 +76,15 @@ internal static class CsvTable
         return errors.All.Count > 0 ? new(null, errors.All) : new(rows, []);
     }
 
-    private static string? Plain(string? cell) =>
-        string.IsNullOrEmpty(cell) ? null : cell.Length > 1 && cell[0] == '\'' && cell[1] is '=' or '@' or '+' or '-' or '\t' or '\r' ? cell[1..] : cell;
+    private static string? Plain(string? cell) => string.IsNullOrEmpty(cell) ? null : Escape().Replace(cell, "");
+
+    /// <summary>The places where a formula could begin; those with apostrophes before it too, so that reading gives back what was written.</summary>
+    [GeneratedRegex("(?<=^|[,;\\t\\r\\n|])(?='*[=@+\\-\\t\\r])")]
+    private static partial Regex Formula();
+
+    /// <summary>The apostrophe that was put there.</summary>
+    [GeneratedRegex("(?<=^|[,;\\t\\r\\n|])'(?='*[=@+\\-\\t\\r])")]
+    private static partial Regex Escape();
 }
 
 /// <summary>One row of a table.</summary>

@@ -154,6 +154,10 @@ public static class SurveyTables
     private static Parsed<HomeFile>? Place(HomeFile home, Shelf shelf, CsvRow row, SurveyRow reader)
     {
         var there = reader.There(home.Site.Places, p => p.Id, p => p.Name);
+        if (!reader.Sound)
+        {
+            return null;
+        }
         var place = (there ?? new Place(row["id"] ?? "", row["name"]!)) with
         {
             Name = row["name"]!,
@@ -178,6 +182,10 @@ public static class SurveyTables
     private static Parsed<HomeFile>? Device(HomeFile home, Shelf shelf, CsvRow row, SurveyRow reader)
     {
         var there = reader.There(home.Site.Devices, d => d.Id, d => d.Name);
+        if (!reader.Sound)
+        {
+            return null;
+        }
         var device = (there ?? new Device(row["id"] ?? "", row["name"]!, DeviceKind.Other, null)) with
         {
             Name = row["name"]!,

@@ -6,7 +6,6 @@ using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.AspNetCore.Mvc;
-using Microsoft.Net.Http.Headers;
 
 namespace Altrin.Web;
 
@@ -18,7 +17,7 @@ internal static class DesignRoutes
         jobs.MapGet("/{id:long}", Show).WithName("GetJob").ProducesProblem(StatusCodes.Status404NotFound);
         jobs.MapPost("/{id:long}/preview", Try).WithName("PreviewChanges").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         jobs.MapGet("/{id:long}/design", Export).WithName("ExportDesign").Produces<DesignDocument>().ProducesProblem(StatusCodes.Status404NotFound);
-        jobs.MapPost("/import", Import).WithName("ImportDesign").AddOpenApiOperationTransformer(ApiDescription.TakesDesign).ProducesProblem(StatusCodes.Status413PayloadTooLarge).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapPost("/import", Import).WithName("ImportDesign").UpTo(DesignFile.MostBytes).AddOpenApiOperationTransformer(ApiDescription.TakesDesign).ProducesProblem(StatusCodes.Status413PayloadTooLarge).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
     }
 
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Show(long id, JobStore store, Proofs proofs, HttpContext context, CancellationToken cancel, string? setUp = null)
@@ -58,20 +57,12 @@ internal static class DesignRoutes
 
     private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Import(HttpRequest request, JobStore store, SecretStore secrets, Writing writing, Proofs proofs, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
     {
-        if (!MediaTypeHeaderValue.TryParse(request.ContentType, out var type) || !type.MediaType.Equals("application/json", StringComparison.OrdinalIgnoreCase))
+        if (Bodies.Wrong(request) is { } wrong)
         {
-            return Problems.Of(StatusCodes.Status415UnsupportedMediaType, "malformed", "A design file is sent as application/json.", null);
+            return wrong;
         }
         using var held = new MemoryStream();
-        var buffer = new byte[65536];
-        for (int read; (read = await request.Body.ReadAsync(buffer, cancel)) > 0;)
-        {
-            held.Write(buffer, 0, read);
-            if (held.Length > DesignFile.MostBytes)
-            {
-                return Problems.Of(StatusCodes.Status413PayloadTooLarge, "too-large", "The file is too large.", $"At most {DesignFile.MostBytes} bytes are read.");
-            }
-        }
+        await request.Body.CopyToAsync(held, cancel);
         var file = DesignFile.Read(held.GetBuffer().AsSpan(0, (int)held.Length));
         if (file.Value is not { } home)
         {

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Altrin.Core.Changes;
 using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -59,6 +60,13 @@ internal static class HeadRoutes
         if (done is not var (home, label))
         {
             return problem!;
+        }
+        var known = KeyReferences.Of(head.Home).Select(u => u.Reference).ToHashSet(StringComparer.Ordinal);
+        if (KeyReferences.Of(home).FirstOrDefault(u => !known.Contains(u.Reference)) is { } added
+            && (await context.RequestServices.GetRequiredService<SecretStore>().List(id, known, cancel)).All(s => s.Reference != added.Reference))
+        {
+            // What stands there is not repeated, and not kept: it may be the key itself.
+            return Problems.Field("", "a reference that is not known", $"The key for {added.Where} is not known. Keep its value first (POST …/secrets) and give the reference that is answered.");
         }
         var prepared = store.Prepare(home);
         if (!prepared.Ok)

@@ -20,11 +20,15 @@ internal static class JobRoutes
         jobs.MapGet("/{id:long}/revisions", Revisions).WithName("ListRevisions").ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static async Task<Results<Ok<Page<JobSummary>>, ProblemHttpResult>> List(JobStore store, CancellationToken cancel, [MaxLength(80)] string? search = null, bool archived = false, int page = 1, int perPage = 20)
+    private static async Task<Results<Ok<Page<JobSummary>>, ProblemHttpResult>> List(JobStore store, CancellationToken cancel, [MaxLength(MostName)] string? search = null, bool archived = false, int page = 1, int perPage = 20)
     {
         if (Paging(page, perPage) is { } wrong)
         {
             return wrong;
+        }
+        if (search is { Length: > MostName })
+        {
+            return Problems.Field("search", $"{search.Length} characters", $"At most {MostName} characters are looked for.");
         }
         var found = await store.List(search, archived, page, perPage, cancel);
         return TypedResults.Ok(new Page<JobSummary>([.. found.Items.Select(JobSummary.Of)], found.Number, found.PerPage, found.Total));

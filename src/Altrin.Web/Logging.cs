@@ -1,6 +1,7 @@
 using System.Globalization;
 using Altrin.Data;
 using Serilog;
+using Serilog.AspNetCore;
 using Serilog.Events;
 using Serilog.Formatting.Compact;
 
@@ -9,6 +10,30 @@ namespace Altrin.Web;
 /// <summary>Structured logs in the data folder: a file a day, 14 kept, at most 10 MB each.</summary>
 internal static class Logging
 {
+    /// <summary>
+    /// What is logged of a request: the route that it took, not its address, which may hold what somebody typed in a wrong place, such as a key.
+    /// </summary>
+    public static void Requests(RequestLoggingOptions options)
+    {
+        options.MessageTemplate = "HTTP {RequestMethod} {Route} answered {StatusCode} in {Elapsed:0.0} ms";
+        options.GetMessageTemplateProperties = (context, _, elapsed, status) =>
+        [
+            new("RequestMethod", new ScalarValue(MethodOf(context))),
+            new("Route", new ScalarValue(RouteOf(context))),
+            new("StatusCode", new ScalarValue(status)),
+            new("Elapsed", new ScalarValue(elapsed)),
+        ];
+    }
+
+    /// <summary>The route that a request took, as it is written in the program.</summary>
+    public static string RouteOf(HttpContext context) => (context.GetEndpoint() as RouteEndpoint)?.RoutePattern.RawText ?? "no route";
+
+    /// <summary>The method of a request, where it is one of HTTP.</summary>
+    public static string MethodOf(HttpContext context) =>
+        Methods.FirstOrDefault(m => HttpMethods.Equals(m, context.Request.Method)) ?? "another method";
+
+    private static readonly string[] Methods = [HttpMethods.Get, HttpMethods.Head, HttpMethods.Post, HttpMethods.Put, HttpMethods.Patch, HttpMethods.Delete, HttpMethods.Options];
+
     public static void Configure(LoggerConfiguration log, DataFolder? folder)
     {
         log

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.RegularExpressions;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Diagnostics;
@@ -38,9 +39,9 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : I
     {
         var problem = exception switch
         {
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Problems.Of(StatusCodes.Status413PayloadTooLarge, "too-large", "The request is too large.", $"At most {DesignFile.MostBytes} bytes are read."),
-            BadHttpRequestException { InnerException: JsonException json } bad => Problems.Of(bad.StatusCode, "malformed", "The body cannot be read.", Explain(json), [new(Pointer(json.Path), "a value that cannot be read", Explain(json))]),
-            BadHttpRequestException bad => Problems.Of(bad.StatusCode, "malformed", "The request cannot be read.", bad.Message),
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Problems.Of(StatusCodes.Status413PayloadTooLarge, "too-large", "The request is too large.", $"At most {Bodies.MostOf(httpContext):#,0} bytes are read here."),
+            BadHttpRequestException { InnerException: JsonException json } bad => Problems.Of(bad.StatusCode, "malformed", "The body cannot be read.", JsonMistakes.Explain(json), [new(JsonMistakes.Pointer(json), "a value that cannot be read", JsonMistakes.Explain(json))]),
+            BadHttpRequestException bad => Problems.Of(bad.StatusCode, "malformed", "The request cannot be read.", Explain(bad)),
             BusyException busy => Problems.Of(StatusCodes.Status503ServiceUnavailable, "busy", "Too much is asked at once.", $"{busy.Message} Nothing was changed; ask again in a moment."),
             _ when StorageFault.IsBusy(exception) => Problems.Of(StatusCodes.Status503ServiceUnavailable, "busy", "Too much is asked at once.", "The database is busy. Nothing was changed; ask again in a moment."),
             _ when StorageFault.IsFull(exception) => Problems.Of(StatusCodes.Status507InsufficientStorage, "disk-full", "The disk is full.", "Nothing was saved. Make room on the disk that holds the data folder, and do it again."),
@@ -50,7 +51,7 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : I
         };
         if (problem is null)
         {
-            LogFault(logger, exception, httpContext.Request.Method, httpContext.Request.Path);
+            LogFault(logger, exception, Logging.MethodOf(httpContext), Logging.RouteOf(httpContext));
             problem = Problems.Of(StatusCodes.Status500InternalServerError, "fault", "A fault of the program.", "It is in the log; nothing was saved.");
         }
         if (problem.StatusCode == StatusCodes.Status503ServiceUnavailable)
@@ -61,11 +62,31 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : I
         return true;
     }
 
-    /// <summary>The path of a serialiser, such as "$.changes[0].box", as a JSON pointer.</summary>
-    private static string Pointer(string? path) => (path ?? "").TrimStart('$').Replace('.', '/').Replace("[", "/", StringComparison.Ordinal).Replace("]", "", StringComparison.Ordinal);
+    /// <summary>What is wrong with a request outside its body. The framework names types of the program in it, which nobody outside knows.</summary>
+    private static string Explain(BadHttpRequestException bad) => Unbound().Match(bad.Message) is { Success: true } unbound
+        ? $"'{unbound.Groups[2].Value}' cannot be \"{(unbound.Groups[3].Value is { Length: > 60 } much ? much[..60] : unbound.Groups[3].Value)}\". {WantedAs(unbound.Groups[1].Value)}"
+        : Missing().Match(bad.Message) is { Success: true } missing ? $"'{missing.Groups[1].Value}' must be given."
+        : bad.StatusCode == StatusCodes.Status415UnsupportedMediaType ? "Send JSON in UTF-8, as Content-Type: application/json."
+        : "It does not keep to HTTP, or ended too early.";
 
-    private static string Explain(JsonException json) => json.Message.Split(" Path:")[0].Split(" LineNumber:")[0];
+    private static string WantedAs(string type) => type.TrimEnd('?') switch
+    {
+        "int" or "long" => "A whole number is expected.",
+        "bool" => "true or false is expected.",
+        "double" => "A number is expected.",
+        var name when Words.FirstOrDefault(w => w.Name == name) is { } words => $"{JsonMistakes.Wanted(words)} is expected.",
+        _ => "The description of the API says what is expected.",
+    };
 
-    [LoggerMessage(LogLevel.Error, "Fault in {Method} {Path}")]
-    private static partial void LogFault(ILogger logger, Exception exception, string method, string path);
+    /// <summary>The words that may stand in addresses.</summary>
+    private static readonly Type[] Words = [typeof(SurveyTable), typeof(TakeOut), typeof(Formats.Printouts.PrintoutStyle)];
+
+    [GeneratedRegex("^Failed to bind parameter \"(\\S+) (\\S+)\" from \"(.*)\"\\.$", RegexOptions.Singleline)]
+    private static partial Regex Unbound();
+
+    [GeneratedRegex("^Required parameter \"\\S+ (\\S+)\" was not provided", RegexOptions.Singleline)]
+    private static partial Regex Missing();
+
+    [LoggerMessage(LogLevel.Error, "Fault in {Method} {Route}")]
+    private static partial void LogFault(ILogger logger, Exception exception, string method, string route);
 }

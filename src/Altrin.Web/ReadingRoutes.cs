@@ -19,14 +19,14 @@ internal static class ReadingRoutes
 
     public static void Map(RouteGroupBuilder jobs)
     {
-        Describe(jobs.MapPost("/{id:long}/readings/read", Read).WithName("ReadReading"));
-        HeadRoutes.Describe(jobs.MapPost("/{id:long}/readings", Keep).WithName("KeepReading")).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        Describe(jobs.MapPost("/{id:long}/readings/read", Read).WithName("ReadReading").UpTo(Bodies.Pasted));
+        HeadRoutes.Describe(jobs.MapPost("/{id:long}/readings", Keep).WithName("KeepReading").UpTo(Bodies.Pasted)).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         Describe(jobs.MapGet("/{id:long}/readings", List).WithName("ListReadings"));
         jobs.MapGet("/{id:long}/readings/{reading:long}", Find).WithName("GetReading").ProducesProblem(StatusCodes.Status404NotFound);
         jobs.MapGet("/{id:long}/readings/{reading:long}/content", Content).WithName("GetReadingContent").Produces<string>(StatusCodes.Status200OK, "text/plain").ProducesProblem(StatusCodes.Status404NotFound);
         jobs.MapPut("/{id:long}/readings/{reading:long}/away", Away).WithName("PutReadingAway").ProducesProblem(StatusCodes.Status404NotFound);
-        Describe(jobs.MapPost("/{id:long}/readings/difference", Difference).WithName("CompareLists"));
-        Describe(jobs.MapPost("/{id:long}/readings/moved", Moved).WithName("FindMovedBox"));
+        Describe(jobs.MapPost("/{id:long}/readings/difference", Difference).WithName("CompareLists").UpTo(Bodies.Pasted));
+        Describe(jobs.MapPost("/{id:long}/readings/moved", Moved).WithName("FindMovedBox").UpTo(Bodies.Pasted));
     }
 
     private static RouteHandlerBuilder Describe(RouteHandlerBuilder route) => route.ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
@@ -39,7 +39,7 @@ internal static class ReadingRoutes
         : await proofs.Do(id, _ => View(head.Home, design, request.Seat, bytes, capture, new(request.Place, null)), cancel) is var (view, problem) && view is null ? problem!
         : TypedResults.Ok(view);
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Keep(long id, KeepRequest request, JobStore store, Proofs proofs, ShelfStore shelf, ReadingStore readings, TimeProvider time, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Keep(long id, KeepRequest request, JobStore store, Proofs proofs, ShelfStore shelf, SecretStore secrets, ReadingStore readings, TimeProvider time, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
     {
         if (await store.Find(id, cancel) is not { } now)
         {
@@ -57,6 +57,11 @@ internal static class ReadingRoutes
             ?? (await readings.Count(id, cancel) >= ReadingStore.Most ? Problems.Of(StatusCodes.Status422UnprocessableEntity, "too-many-readings", "The job keeps no more readings.", $"At most {ReadingStore.Most} are kept.") : null)) is { } wrong)
         {
             return wrong;
+        }
+        if (!capture)
+        {
+            // Those that the job holds are known by their value; the others by what stands before them.
+            bytes = Encoding.UTF8.GetBytes(KeysInText.LeaveOut(Encoding.UTF8.GetString(bytes), (await secrets.All(id, cancel)).Values));
         }
         var takenAt = (request.TakenAt ?? time.GetUtcNow()).ToUniversalTime();
         var taken = TakenOf(request.Place, takenAt);

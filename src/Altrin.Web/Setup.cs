@@ -33,15 +33,16 @@ internal static class Setup
 
     public static void UseAltrin(this WebApplication app)
     {
-        app.UseSerilogRequestLogging();
+        app.UseSerilogRequestLogging(Logging.Requests);
         app.UseExceptionHandler();
         app.UseStatusCodePages();
         app.UseMiddleware<LocalOnly>();
+        app.Use(Bodies.Check);
         app.UseResponseCompression();
         app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = Page.Cache });
         app.MapOpenApi("/api/openapi/{documentName}.json");
         app.MapGet("/health", () => TypedResults.Ok(new Health("ok", Product.Version))).WithName("Health").ExcludeFromDescription();
-        var jobs = app.MapGroup("/api/jobs").WithTags("Jobs");
+        var jobs = app.MapGroup("/api/jobs").WithTags("Jobs").UpTo(Bodies.Edit);
         JobRoutes.Map(jobs);
         DesignRoutes.Map(jobs);
         HeadRoutes.Map(jobs);

@@ -23,7 +23,7 @@ internal static class ShelfRoutes
     {
         shelf.MapGet("", List).WithName("GetShelf");
         shelf.MapGet("/profiles.json", Export).WithName("ExportProfiles").Produces<ProfilesDocument>();
-        shelf.MapPost("", Put).WithName("PutProfiles").ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        shelf.MapPost("", Put).WithName("PutProfiles").UpTo(Bodies.Pasted).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         shelf.MapDelete("/{shelfId}", Drop).WithName("DropProfile").ProducesProblem(StatusCodes.Status404NotFound);
     }
 

@@ -66,10 +66,10 @@ internal static class SurveyRoutes
     {
         HeadRoutes.Describe(jobs.MapPost("/{id:long}/corrections", Correct).WithName("CommitCorrections")).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         jobs.MapGet("/{id:long}/survey", Show).WithName("GetSurvey").ProducesProblem(StatusCodes.Status404NotFound);
-        jobs.MapPost("/{id:long}/survey/read", Read).WithName("ReadLines").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
-        HeadRoutes.Describe(jobs.MapPost("/{id:long}/survey/enter", Enter).WithName("EnterLines")).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapPost("/{id:long}/survey/read", Read).WithName("ReadLines").UpTo(Bodies.Pasted).ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        HeadRoutes.Describe(jobs.MapPost("/{id:long}/survey/enter", Enter).WithName("EnterLines").UpTo(Bodies.Pasted)).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         jobs.MapGet("/{id:long}/survey/{table}.csv", Export).WithName("ExportTable").Produces<string>(StatusCodes.Status200OK, "text/csv").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
-        HeadRoutes.Describe(jobs.MapPost("/{id:long}/survey/table", Import).WithName("ImportTable")).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        HeadRoutes.Describe(jobs.MapPost("/{id:long}/survey/table", Import).WithName("ImportTable").UpTo(Bodies.Pasted)).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
     }
 
     /// <summary>The set-up that a survey records; the foremost where a file has no such one.</summary>
