@@ -35,6 +35,10 @@ internal static class BackupCommands
         var command = new Command("restore", "Puts a backup in place of what a data folder holds; that is kept as a backup of its own.") { file, data };
         command.SetAction(parsed =>
         {
+            if (!File.Exists(parsed.GetValue(file)))
+            {
+                return Bad(errors, $"there is no file {parsed.GetValue(file)}.");
+            }
             var folder = DataFolder.Open(parsed.GetValue(data)!);
             if (!folder.Ok)
             {

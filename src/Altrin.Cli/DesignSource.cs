@@ -12,12 +12,12 @@ internal static class DesignSource
         byte[] bytes;
         try
         {
-            using var source = file == "-" ? input : File.OpenRead(file);
+            using var source = Open(file, input);
             bytes = ReadAtMost(source, DesignFile.MostBytes + 1);
         }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException or ArgumentException)
+        catch (Exception e) when (WhyUnread(file, e) is { } why)
         {
-            errors.WriteLine($"altrin: {file} cannot be read: {e.Message}");
+            errors.WriteLine($"altrin: {why}");
             return null;
         }
         var read = DesignFile.Read(bytes);
@@ -38,6 +38,20 @@ internal static class DesignSource
         }
         return design;
     }
+
+    /// <summary>A file, or standard input for "-".</summary>
+    internal static Stream Open(string file, Stream input) => file == "-" ? input : File.OpenRead(file);
+
+    /// <summary>Why a file could not be opened or read, as a sentence; null for any other fault.</summary>
+    internal static string? WhyUnread(string file, Exception e) => e switch
+    {
+        ArgumentException => "the name of a file is expected.",
+        _ when Directory.Exists(file) => $"{file} is a folder; a file is expected.",
+        FileNotFoundException or DirectoryNotFoundException => $"there is no file {file}.",
+        UnauthorizedAccessException => $"{file} cannot be read: you have no right to.",
+        IOException => $"{file} cannot be read: {e.Message}",
+        _ => null,
+    };
 
     internal static byte[] ReadAtMost(Stream source, int most)
     {

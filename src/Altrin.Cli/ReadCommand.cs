@@ -53,14 +53,14 @@ internal static class ReadCommand
     {
         try
         {
-            using var source = path == "-" ? input : File.OpenRead(path);
+            using var source = DesignSource.Open(path, input);
             // A character has at most four bytes; what is longer is refused by its length either way.
             var bytes = DesignSource.ReadAtMost(source, (4 * Reading.LongestText) + 1);
             return CaptureReader.IsOne(bytes) ? CaptureReader.Read(bytes) : ReadingText.Read(Encoding.UTF8.GetString(bytes));
         }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException or ArgumentException)
+        catch (Exception e) when (DesignSource.WhyUnread(path, e) is { } why)
         {
-            return Parsed<Reading>.Fail($"{path} cannot be read: {e.Message}");
+            return Parsed<Reading>.Fail(why);
         }
     }
 

@@ -38,7 +38,7 @@ public static class Restoring
                 return Parsed<string>.Fail(taken.Error);
             }
             using var held = taken.Value;
-            if (Directory.Exists(file) || !File.Exists(file))
+            if (!File.Exists(file))
             {
                 return Parsed<string>.Fail($"There is no file {file}.");
             }

@@ -32,6 +32,7 @@ public static class StorageFault
         SqliteException { SqliteErrorCode: Corrupt or NotADatabase } => "The database is damaged.",
         SqliteException { SqliteErrorCode: CannotOpen } => "The database cannot be opened: look at who may read and write it.",
         SqliteException { SqliteErrorCode: InputOutput } => "The disk cannot be read or written.",
+        FileNotFoundException or DirectoryNotFoundException => "Nothing can be made there.",
         UnauthorizedAccessException => "You have no right to read and write it.",
         IOException { HResult: ReadOnlySystem } => "It is read-only.",
         IOException io => Sentence(io.Message),

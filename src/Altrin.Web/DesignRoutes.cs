@@ -32,7 +32,7 @@ internal static class DesignRoutes
             return NoSetUp(head.Home, setUp!);
         }
         context.Response.Headers.ETag = HeadRoutes.ETag(head.Job.Version);
-        return TypedResults.Ok(JobState.Of(head, design, await proofs.OfKept(id, design, cancel)));
+        return TypedResults.Ok(JobState.Of(head, design, await proofs.OfKept(head, design, cancel)));
     }
 
     private static async Task<Results<Ok<Preview>, ProblemHttpResult>> Try(long id, ChangeRequest request, JobStore store, Proofs proofs, CancellationToken cancel)

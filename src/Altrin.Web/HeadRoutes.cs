@@ -77,7 +77,12 @@ internal static class HeadRoutes
         var shown = Shown(prepared.Value.Home, setUp);
         var proof = await proofs.Of(id, shown, cancel);
         var moved = await store.Commit(id, version, prepared.Value, label, Tab(tab), cancel, also);
-        return moved is HeadMove.Done committed ? Ok(committed.Head, shown, proof, context) : await Answer(moved, id, setUp, proofs, context, cancel);
+        if (moved is not HeadMove.Done committed)
+        {
+            return await Answer(moved, id, setUp, proofs, context, cancel);
+        }
+        proofs.Remember(committed.Head, shown, proof);
+        return Ok(committed.Head, shown, proof, context);
     }
 
     /// <summary>
@@ -130,7 +135,7 @@ internal static class HeadRoutes
         {
             case HeadMove.Done done:
                 var shown = Shown(done.Head.Home, setUp);
-                return Ok(done.Head, shown, await proofs.OfKept(id, shown, cancel), context);
+                return Ok(done.Head, shown, await proofs.OfKept(done.Head, shown, cancel), context);
             case HeadMove.Stale stale:
                 return await Stale(stale.Head, setUp, null, proofs, cancel);
             case HeadMove.OtherTab other:
@@ -159,7 +164,7 @@ internal static class HeadRoutes
     private static async Task<Dictionary<string, object?>> Head(JobHead head, string? setUp, Proofs proofs, CancellationToken cancel)
     {
         var shown = Shown(head.Home, setUp);
-        return new() { ["head"] = JobState.Of(head, shown, await proofs.OfKept(head.Job.Id, shown, cancel)) };
+        return new() { ["head"] = JobState.Of(head, shown, await proofs.OfKept(head, shown, cancel)) };
     }
 
     private static Design Shown(HomeFile home, string? setUp) => home.Design(setUp ?? "") ?? new(home.Site, home.Foremost);

@@ -4,6 +4,7 @@ using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 using Altrin.Data;
 using Altrin.Formats;
+using Microsoft.Extensions.Caching.Memory;
 
 namespace Altrin.Web;
 
@@ -11,10 +12,16 @@ namespace Altrin.Web;
 /// Everything that is worked out for an answer: at most as many at once as there are cores, fair between jobs, and each for as long as
 /// somebody waits and no longer than a stated time. The core counts its work and cuts what is too large by itself; the clock only gives up.
 /// </summary>
-internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger)
+internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) : IDisposable
 {
     /// <summary>How long one answer may take to work out.</summary>
     public static readonly TimeSpan Longest = TimeSpan.FromSeconds(5);
+
+    /// <summary>How many proofs of kept revisions are remembered.</summary>
+    private const int MostRemembered = 32;
+
+    /// <summary>A revision never changes, and neither does what is proven of it; pages and tabs ask for the same one again and again.</summary>
+    private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostRemembered });
 
     private readonly FairGate _gate = new(Math.Max(1, Environment.ProcessorCount), TimeSpan.FromSeconds(10), time);
 
@@ -46,11 +53,20 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger)
     /// Proves what is kept already: whatever the proof comes to, the job must open, so that it can be undone. Where it cannot be proven, that
     /// is what is said.
     /// </summary>
-    public async Task<ProofDocument> OfKept(long job, Design design, CancellationToken cancel)
+    /// <param name="head">The job with its revision.</param>
+    /// <param name="design">What is shown of it.</param>
+    /// <param name="cancel">Whoever waits.</param>
+    public async Task<ProofDocument> OfKept(JobHead head, Design design, CancellationToken cancel)
     {
+        if (_kept.TryGetValue((head.Revision.Id, design.SetUp.Name), out ProofDocument? known))
+        {
+            return known!;
+        }
         try
         {
-            return await Of(job, design, cancel);
+            var proof = await Of(head.Job.Id, design, cancel);
+            Remember(head, design, proof);
+            return proof;
         }
         catch (TooLongException e)
         {
@@ -58,10 +74,17 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger)
         }
         catch (Exception e) when (e is not (OperationCanceledException or BusyException))
         {
-            LogUnproven(logger, e, job);
+            LogUnproven(logger, e, head.Job.Id);
             return ProofDocument.Unproven(design, "A fault of the program, which is in the log.");
         }
     }
+
+    /// <summary>Remembers what was proven of a revision before it was kept.</summary>
+    public void Remember(JobHead head, Design design, ProofDocument proof) =>
+        _kept.Set((head.Revision.Id, design.SetUp.Name), proof, new MemoryCacheEntryOptions { Size = 1 });
+
+    /// <inheritdoc/>
+    public void Dispose() => _kept.Dispose();
 
     /// <summary>The facts of a settled home, for what is asked of them.</summary>
     public Task<T> Ask<T>(long job, Design design, Func<Observation, T> ask, CancellationToken cancel) =>

@@ -87,7 +87,7 @@ internal static class ReadingRoutes
         {
             await readings.Keep(entity, cancel);
             context.Response.Headers.ETag = HeadRoutes.ETag(now.Job.Version);
-            return TypedResults.Ok(JobState.Of(now, design, await proofs.OfKept(id, design, cancel)));
+            return TypedResults.Ok(JobState.Of(now, design, await proofs.OfKept(now, design, cancel)));
         }
         var here = await shelf.Read(cancel);
         return await HeadRoutes.CommitHome(id, request.SetUp, store, proofs, context, match, tab, head =>

@@ -103,6 +103,29 @@ public sealed class TerminalTests : IDisposable
         Assert.Equal(ExitCode.BadInput, Run(null, "prove").Status);
     }
 
+    [Theory]
+    [InlineData("is a folder; a file is expected", "prove", "FOLDER")]
+    [InlineData("is a folder; a file is expected", "read", "FOLDER")]
+    [InlineData("there is no file", "read", "FOLDER/missing")]
+    [InlineData("the name of a file is expected", "prove", "")]
+    [InlineData("there is no file", "restore", "FOLDER/missing")]
+    [InlineData("there is no file", "restore", "FOLDER")]
+    [InlineData("is a folder; give the name of a file", "backup", "FOLDER", "--data", "DATA")]
+    [InlineData("needs a path", "restore", "DATA/altrin.db", "--data", "")]
+    [InlineData("it is damaged, or no zip file", "restore", "DATA/altrin.db", "--data", "FOLDER")]
+    [InlineData("Required command was not provided")]
+    [InlineData("Unrecognized command", "toast")]
+    public void Whatever_cannot_be_taken_has_the_status_of_bad_input(string says, params string[] args)
+    {
+        var data = Directory.CreateDirectory(Path.Combine(_folder, "data")).FullName;
+        File.WriteAllText(Path.Combine(data, "altrin.db"), "no database");
+        var folder = Directory.CreateDirectory(Path.Combine(_folder, "folder")).FullName;
+        var (status, _, errors) = Run(null, [.. args.Select(a => a.Replace("FOLDER", folder, StringComparison.Ordinal).Replace("DATA", data, StringComparison.Ordinal))]);
+        Assert.Equal(ExitCode.BadInput, status);
+        Assert.Contains(says, errors, StringComparison.Ordinal);
+        Assert.DoesNotContain("   at ", errors, StringComparison.Ordinal);
+    }
+
     [Fact]
     public void A_fault_of_ours_has_a_status_of_its_own()
     {

@@ -193,6 +193,28 @@ public sealed class JobStoreTests : IDisposable
     }
 
     [Fact]
+    public async Task Revisions_take_a_tenth_of_their_text_and_are_read_back_to_the_letter()
+    {
+        var house = Altrin.Formats.DesignFile.Read(await File.ReadAllBytesAsync(Path.Combine(AppContext.BaseDirectory, "pottery-house.json"), Cancel)).Value!;
+        HomeFile Named(int i) => house with { Site = house.Site with { Name = $"Pottery house {i}" } };
+        var job = await With(s => s.Create("house", s.Prepare(Named(0)).Value, "New job", "tab", Cancel));
+        for (var i = 1; i < 40; i++)
+        {
+            Assert.IsType<HeadMove.Done>(await With(s => s.Commit(job.Job.Id, i, s.Prepare(Named(i)).Value, "named", "tab", Cancel)));
+        }
+        await using var context = Context();
+        var rows = await context.Revisions.AsNoTracking().OrderBy(r => r.Id).ToListAsync(Cancel);
+        var texts = Enumerable.Range(0, 40).Select(i => Altrin.Formats.DesignFile.Write(Named(i))).ToList();
+        Assert.InRange(rows.Sum(r => (long)r.Packed!.Length), 1, texts.Sum(t => (long)t.Length) / 10);
+        using var fresh = new ReadHomes();
+        var store = new JobStore(new(context, _gate), _clock, fresh);
+        for (var i = 0; i < rows.Count; i++)
+        {
+            Assert.Equal(texts[i], Altrin.Formats.DesignFile.Write((await store.Revision(job.Job.Id, rows[i].Id, Cancel))!.Value.Home));
+        }
+    }
+
+    [Fact]
     public void One_process_has_the_folder()
     {
         using (Assert.IsAssignableFrom<IDisposable>(_folder.TryLock()))
