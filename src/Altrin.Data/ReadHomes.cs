@@ -10,9 +10,12 @@ namespace Altrin.Data;
 /// </summary>
 public sealed class ReadHomes : IDisposable
 {
-    private const int Most = 16;
+    private const int Most = 64;
 
-    private readonly MemoryCache _homes = new(new MemoryCacheOptions { SizeLimit = Most });
+    /// <summary>What goes at once when it is full: while it is, nothing new is remembered, and each home would be read anew.</summary>
+    private const double Share = 0.5;
+
+    private readonly MemoryCache _homes = new(new MemoryCacheOptions { SizeLimit = Most, CompactionPercentage = Share });
 
     /// <summary>The home that a text holds, or what is wrong with it.</summary>
     public FileRead<HomeFile> Read(string design) => _homes.GetOrCreate(design, entry =>

@@ -18,10 +18,10 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
     public static readonly TimeSpan Longest = TimeSpan.FromSeconds(5);
 
     /// <summary>How many proofs of kept revisions are remembered.</summary>
-    private const int MostRemembered = 32;
+    private const int MostRemembered = 64;
 
     /// <summary>A revision never changes, and neither does what is proven of it; pages and tabs ask for the same one again and again.</summary>
-    private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostRemembered });
+    private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostRemembered, CompactionPercentage = 0.5 });
 
     private readonly FairGate _gate = new(Math.Max(1, Environment.ProcessorCount), TimeSpan.FromSeconds(10), time);
 

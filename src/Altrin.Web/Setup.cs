@@ -38,6 +38,7 @@ internal static class Setup
         app.UseStatusCodePages();
         app.UseMiddleware<LocalOnly>();
         app.Use(Bodies.Check);
+        app.UseMiddleware<Turns>();
         app.UseResponseCompression();
         app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = Page.Cache });
         app.MapOpenApi("/api/openapi/{documentName}.json");

@@ -1,6 +1,6 @@
 using Altrin.Core.Changes;
-using Altrin.Core.Sites;
 using Altrin.Core.Facts;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 

@@ -78,7 +78,7 @@ export function GearList({ design, proof, chosen, choose }: Props) {
                 <Flex justify="space-between" gap="2" wrap="wrap">
                   <span>{device.name}</span>
                   <chakra.span fontSize="sm" color={kind === "yes" ? "moss" : kind === undefined ? "muted" : kind === "unknown" ? "ochre" : "brick"}>
-                    {kind ? `internet: ${answerWords[kind]}` : "not in use"}
+                    {kind ? `internet: ${answerWords[kind]}` : setUp.devices.some((d) => d.device === device.id) ? "not proven" : "not in use"}
                   </chakra.span>
                 </Flex>
                 {fact && (

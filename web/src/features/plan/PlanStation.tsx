@@ -100,9 +100,11 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
     );
   }
 
+  // What was not worked out cannot be drawn: everything would hang in the air. The list with its settings stands.
+  const unproven = state.proof.verdict.kind === "notProven";
   const switcher = (
     <Flex role="group" aria-label="View" gap="1" wrap="wrap">
-      {wide && (
+      {wide && !unproven && (
         <>
           <Button variant={list ? "quiet" : "act"} aria-pressed={!list} onClick={() => view("drawing")}>
             Drawing
@@ -143,7 +145,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
       <StartPlan tools={tools} />
     </Flex>
   );
-  if (wide && !list) {
+  if (wide && !list && !unproven) {
     return (
       <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 24rem" height="100%" minH="34rem">
         <Flex direction="column" minW="0" minH="0">
@@ -181,7 +183,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
       <Box gridArea="verdict" minW="0" bg="card" borderLeftWidth={{ lg: "1px" }} borderBottomWidth={{ base: "1px", lg: "0" }} borderStyle="solid" borderColor="line" minH={{ lg: "calc(100vh - 4.5rem)" }}>
         {verdict}
       </Box>
-      {!wide && (
+      {!wide && !unproven && (
         <Flex gridArea="drawing" direction="column" minW="0" borderTopWidth="1px" borderTopStyle="solid" borderColor="line">
           {drawing}
           {rule}

@@ -34,6 +34,14 @@ export default function ProofStation({ tools }: { tools: JobTools }) {
   if (!state) {
     return null;
   }
+  // Nothing is worked out then: every part would say that nothing is there.
+  if (state.proof.verdict.kind === "notProven") {
+    return (
+      <Box p={{ base: "3", lg: "5" }} maxW="84rem" mx="auto">
+        <VerdictOf proof={state.proof} />
+      </Box>
+    );
+  }
   const chosen: Part = part !== null && part in parts ? (part as Part) : "verdict";
   return (
     <Box p={{ base: "3", lg: "5" }} pt={{ base: "2", lg: "2" }} maxW="84rem" mx="auto" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="4">

@@ -16,7 +16,7 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
   const open = standing(state.proof).length;
   const status: Partial<Record<Station, { text: string; colour?: string }>> = {
     survey: { text: state.missing === 0 ? "complete" : `${state.missing} not known`, colour: state.missing === 0 ? "moss" : "ochre" },
-    plan: { text: open === 0 ? "nothing to settle" : `${open} to settle`, colour: open === 0 ? "moss" : "ochre" },
+    plan: level === "notProven" ? { text: "open", colour: "ochre" } : { text: open === 0 ? "nothing to settle" : `${open} to settle`, colour: open === 0 ? "moss" : "ochre" },
     proof: { text: levelWord(level).toLowerCase(), colour: levelColour(level) },
   };
   return (
@@ -31,7 +31,7 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
           {state.job.name}
         </Box>
         <Box color="muted" fontSize="xs" aria-live="polite">
-          {tools.busy ? "saving" : `saved ${new Date(state.job.changedAt).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} · version ${state.version}`}
+          {tools.asking ? "not saved yet" : tools.busy ? "saving" : `saved ${new Date(state.job.changedAt).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} · version ${state.version}`}
         </Box>
       </Box>
       <Box width="8rem" visibility={station === "survey" ? "hidden" : undefined} display={{ base: station === "survey" ? "none" : "block", lg: "block" }}>

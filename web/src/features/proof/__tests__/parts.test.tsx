@@ -15,7 +15,7 @@ const { design, proof } = demo();
 const state = { job: { id: 1, name: "Pottery house", changedAt: "2026-11-25T08:00:00Z", archived: false }, version: 1, revision: 1, setUps: ["found", "planned"], design, proof, undo: null, redo: null } as JobState;
 
 /** The station at an address, with a server that answers what it is told to. */
-function open(query: string, answers: Record<string, unknown> = {}) {
+function open(query: string, answers: Record<string, unknown> = {}, shown = state) {
   const asked: string[] = [];
   vi.stubGlobal("fetch", (request: Request) => {
     const url = new URL(request.url);
@@ -27,7 +27,7 @@ function open(query: string, answers: Record<string, unknown> = {}) {
     <MemoryRouter initialEntries={[`/jobs/1/proof${query}`]}>
       <ChakraProvider value={system}>
         <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-          <ProofStation tools={{ job: { data: state } } as unknown as JobTools} />
+          <ProofStation tools={{ job: { data: shown } } as unknown as JobTools} />
         </QueryClientProvider>
       </ChakraProvider>
     </MemoryRouter>,
@@ -162,5 +162,17 @@ describe("Moves", () => {
     );
     expect(screen.getAllByRole("heading", { level: 3 }).map((h) => h.textContent)).toEqual(["▼ Got worse", "▲ Got better"]);
     expect(screen.getByText("1 answer about a device or need stayed as they were.")).toBeInTheDocument();
+  });
+});
+
+describe("A set-up that was not proven", () => {
+  it("says so and claims nothing else of it", () => {
+    const facts = Object.fromEntries(Object.keys(proof.facts).map((k) => [k, []])) as unknown as typeof proof.facts;
+    const unproven = { ...proof, facts, findings: [], verdict: { ...proof.verdict, kind: "notProven" as const, sentence: "This set-up cannot be proven. Undo takes the last change back." } };
+    const asked = open("?part=addresses", {}, { ...state, proof: unproven });
+    expect(screen.getByText("Not proven")).toBeTruthy();
+    expect(screen.getByText(/Undo takes the last change back/)).toBeTruthy();
+    expect(screen.queryByText(/Nothing beyond|No device|Who reaches/)).toBeNull();
+    expect(asked).toEqual([]);
   });
 });
