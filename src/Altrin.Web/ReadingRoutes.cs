@@ -36,7 +36,7 @@ internal static class ReadingRoutes
         : head.Home.Design(request.SetUp) is not { } design ? DesignRoutes.NoSetUp(head.Home, request.SetUp)
         : ReadingContents.Bytes(request.Content, out var bytes, out var capture) is { } wrong ? wrong
         : (WrongSeat(design, request.Seat) ?? WrongPlace(design, request.Place)) is { } lost ? lost
-        : await proofs.Do(id, _ => View(head.Home, design, request.Seat, bytes, capture, new(request.Place, null)), cancel) is var (view, problem) && view is null ? problem!
+        : await proofs.Do(id, c => View(head.Home, design, request.Seat, bytes, capture, new(request.Place, null), c), cancel) is var (view, problem) && view is null ? problem!
         : TypedResults.Ok(view);
 
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Keep(long id, KeepRequest request, JobStore store, Proofs proofs, ShelfStore shelf, SecretStore secrets, ReadingStore readings, TimeProvider time, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
@@ -65,7 +65,7 @@ internal static class ReadingRoutes
         }
         var takenAt = (request.TakenAt ?? time.GetUtcNow()).ToUniversalTime();
         var taken = TakenOf(request.Place, takenAt);
-        var (view, problem) = await proofs.Do(id, _ => View(now.Home, design, request.Seat, bytes, capture, taken), cancel);
+        var (view, problem) = await proofs.Do(id, c => View(now.Home, design, request.Seat, bytes, capture, taken, c), cancel);
         if (view is null)
         {
             return problem!;
@@ -97,7 +97,7 @@ internal static class ReadingRoutes
             {
                 return (null, DesignRoutes.NoSetUp(head.Home, request.SetUp));
             }
-            var comparison = ReadingComparison.Of(head.Home, current, request.Seat, view.Reading, taken);
+            var comparison = ReadingComparison.Of(head.Home, current, request.Seat, view.Reading, taken, cancel);
             var accepted = comparison.Accept(head.Home, here, request.SetUp, request.Accepted);
             var offers = comparison.Offered.Where(s => request.Accepted.Contains(s.Id)).Select(s => s.Offer!).Distinct().ToList();
             entity.TakenOver = string.Join('\n', offers);
@@ -128,7 +128,7 @@ internal static class ReadingRoutes
         }
         // A set-up or a seat that is gone leaves the reading as it is, with nothing to hold it against.
         var design = head.Home.Design(info.SetUp) ?? SurveyRoutes.Found(head.Home);
-        var (view, problem) = await proofs.Do(id, _ => View(head.Home, design, info.Seat, content, info.IsCapture, TakenOf(info.Place, info.TakenAt)), cancel);
+        var (view, problem) = await proofs.Do(id, c => View(head.Home, design, info.Seat, content, info.IsCapture, TakenOf(info.Place, info.TakenAt), c), cancel);
         return view is null ? problem! : TypedResults.Ok(new KeptReading(info, view, info.IsCapture ? null : Encoding.UTF8.GetString(content)));
     }
 
@@ -153,7 +153,7 @@ internal static class ReadingRoutes
             : TypedResults.Ok(DeviceLists.Compare(head.Home.Site, before.Neighbours, after.Neighbours, request.Expected));
     }
 
-    private static async Task<Results<Ok<MovedBox>, ProblemHttpResult>> Moved(long id, MovedRequest request, JobStore store, ReadingStore readings, CancellationToken cancel)
+    private static async Task<Results<Ok<MovedBox>, ProblemHttpResult>> Moved(long id, MovedRequest request, JobStore store, Proofs proofs, ReadingStore readings, CancellationToken cancel)
     {
         if (await store.Find(id, cancel) is not { } head)
         {
@@ -172,7 +172,7 @@ internal static class ReadingRoutes
         // The network that was looked through: the machine's own, else the one of the first entry among those recorded.
         var own = Machine.Of(entries)?.Adapter.Address?.Subnet;
         var subnet = own ?? entries.Neighbours.Select(n => n.Address).OfType<Ipv4Address>().Select(a => (Subnet?)Subnet.Containing(a, 24)).FirstOrDefault()
-            ?? Observer.Observe(Core.Networks.Compiler.Compile(SurveyRoutes.Found(head.Home), Core.Networks.Situation.Settled)).Sheet.Rulers.Select(r => (Subnet?)r.Subnet).FirstOrDefault();
+            ?? await proofs.Ask(id, SurveyRoutes.Found(head.Home), seen => seen.Sheet.Rulers.Select(r => (Subnet?)r.Subnet).FirstOrDefault(), cancel);
         var found = MovedBox.Find(head.Home.Site, box, request.Digits, entries.Neighbours, subnet);
         return found.Ok ? TypedResults.Ok(found.Value) : Problems.Field(request.Digits is { Length: > 0 } ? "/digits" : "/box", request.Digits ?? request.Box ?? "", found.Error);
     }
@@ -207,10 +207,10 @@ internal static class ReadingRoutes
         void Add(Reading read) => joined = joined with { Neighbours = [.. joined.Neighbours, .. read.Neighbours], Adapters = [.. joined.Adapters, .. read.Adapters], Routes = [.. joined.Routes, .. read.Routes] };
     }
 
-    private static (ReadingView? View, ProblemHttpResult? Problem) View(HomeFile home, Design design, string? seat, byte[] content, bool capture, Taken taken)
+    private static (ReadingView? View, ProblemHttpResult? Problem) View(HomeFile home, Design design, string? seat, byte[] content, bool capture, Taken taken, CancellationToken cancel)
     {
         var read = ReadingStore.Read(content, capture);
-        return read.Ok ? (new(read.Value, ReadingComparison.Of(home, design, seat, read.Value, taken)), null) : (null, Problems.Field("/content", $"{content.Length} bytes", read.Error));
+        return read.Ok ? (new(read.Value, ReadingComparison.Of(home, design, seat, read.Value, taken, cancel)), null) : (null, Problems.Field("/content", $"{content.Length} bytes", read.Error));
     }
 
     private static ProblemHttpResult? WrongSeat(Design design, string? seat) =>

@@ -43,9 +43,6 @@ internal sealed record StartOptions(int Port, string Data, bool Empty, string[] 
                 case var word when ForTheHost.Any(o => word.StartsWith(o, StringComparison.Ordinal)):
                     rest.Add(word);
                     break;
-                case "--help" or "-h":
-                    Console.Out.WriteLine("altrin [--port NUMBER] [--data DIR] [--empty]");
-                    return null;
                 default:
                     Console.Error.WriteLine($"altrin: '{args[i]}' is no option. There are --port NUMBER, --data DIR and --empty.");
                     return null;

@@ -51,7 +51,7 @@ internal static class AdapterStatements
     private static Statement Address(HomeFile home, Design design, string? seat, Standpoint at, AdapterRead read, InterfaceAddress own, IReadOnlyList<Holding> held)
     {
         var fits = held.Any(h => Standpoint.Fits(h, own));
-        var explained = fits || seat is null ? [] : Slips.That(home, design, seat, p => p.Holdings.Any(h => Standpoint.Fits(h, own) && (read.Gateway is null || h.Gateway == read.Gateway)));
+        var explained = fits || seat is null ? [] : Slips.That(home, design, seat, at, p => p.Holdings.Any(h => Standpoint.Fits(h, own) && (read.Gateway is null || h.Gateway == read.Gateway)));
         if (read.Way == AddressWay.SelfAssigned)
         {
             return new("address", read.Line, $"No address server answered: it gave itself {own.Address} (RFC 3927).", fits ? Agreement.Agrees : Agreement.Disagrees) { Recorded = Expected(at, held), Explanations = explained };

@@ -46,7 +46,7 @@ internal static class OfferStatements
         {
             Recorded = string.Join(" ", new[] { expected.Count == 0 ? "Recorded: no address server there." : $"Recorded: {string.Join(" and ", recorded.Select(s => $"{s.Own} ({(s.Owner == PortRef.Street ? "the provider" : at.NameOf(s.Owner))})").Distinct())}.", enough }.OfType<string>()),
             Explanations = seat is null || agrees ? []
-                : [.. Unknown(home.Site, at, strange), .. Slips.That(home, design, seat, p => Answers(p, servers, heard)), .. missing.Count > 0 && heard ? [new Explanation($"{string.Join(" and ", missing)} did not answer: it is off, out of addresses, or not on this wire.", [])] : Array.Empty<Explanation>()],
+                : [.. Unknown(home.Site, at, strange), .. Slips.That(home, design, seat, at, p => Answers(p, servers, heard)), .. missing.Count > 0 && heard ? [new Explanation($"{string.Join(" and ", missing)} did not answer: it is off, out of addresses, or not on this wire.", [])] : Array.Empty<Explanation>()],
             Offer = asleep is null ? null : $"The address server of {design.NameOf(asleep.Box)} is on",
             Changes = asleep is null ? [] : [asleep],
         };

@@ -25,9 +25,10 @@ public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnly
     /// <param name="seat">Where it was taken, by the id of a seat; null where that was not said.</param>
     /// <param name="reading">The reading.</param>
     /// <param name="taken">In which place, and when; null where neither was said.</param>
-    public static ReadingComparison Of(HomeFile home, Design design, string? seat, Reading reading, Taken? taken = null)
+    /// <param name="cancel">Whoever waits.</param>
+    public static ReadingComparison Of(HomeFile home, Design design, string? seat, Reading reading, Taken? taken = null, CancellationToken cancel = default)
     {
-        var at = Standpoint.At(design, seat);
+        var at = Standpoint.At(design, seat, new(cancel));
         var known = at is null ? null : seat;
         var machine = Readings.Machine.Of(reading);
         var outside = reading.Outside.Count > 0 ? OutsideView.Of(design, at, reading.Outside[^1]) : ((OutsideView View, Statement Statement)?)null;

@@ -47,7 +47,7 @@ internal static class RouteStatements
         {
             Recorded = through.Count == 0 ? "Recorded: no router in between." : $"Recorded: {string.Join(", ", through.Select(h => h.Owner == PortRef.Street ? "the provider's translation" : h.Address is { } a ? $"{a} ({at.NameOf(h.Owner)})" : at.NameOf(h.Owner)))}.",
             Explanations = agrees != false ? []
-                : [.. Beyond(more, carrier), .. seat is null ? [] : Slips.That(home, design, seat, p => Looking.To(p.Seen, p.Owner, trace.Target ?? Provider.Host) is { } other && Same(Through(other, trace), inner, trace) == true)],
+                : [.. Beyond(more, carrier), .. seat is null || at is null ? [] : Slips.That(home, design, seat, at, p => Looking.To(p.Seen, p.Owner, trace.Target ?? Provider.Host) is { } other && Same(Through(other, trace), inner, trace) == true)],
             Offer = offer,
             Corrections = offered is null ? [] : [offered],
         };

@@ -23,8 +23,9 @@ internal static class Slips
     /// <param name="home">The home.</param>
     /// <param name="design">The set-up that it was taken in.</param>
     /// <param name="seat">Where it was taken.</param>
+    /// <param name="at">The same on its simulated network; what is tried is given up with it.</param>
     /// <param name="fits">Whether a place would print what was printed.</param>
-    public static IReadOnlyList<Explanation> That(HomeFile home, Design design, string seat, Func<Standpoint, bool> fits)
+    public static IReadOnlyList<Explanation> That(HomeFile home, Design design, string seat, Standpoint at, Func<Standpoint, bool> fits)
     {
         var found = new List<Explanation>();
         var places = new List<string>();
@@ -33,7 +34,7 @@ internal static class Slips
         var tried = Math.Clamp(6000 / Math.Max(1, design.SetUp.Boxes.Count + design.SetUp.Devices.Count), 6, MostTried);
         foreach (var slip in All(home, design, seat).Take(tried))
         {
-            if (Standpoint.At(slip.Design, slip.Seat) is not { } there || !fits(there))
+            if (Standpoint.At(slip.Design, slip.Seat, at.Seen.Network.Work.Again()) is not { } there || !fits(there))
             {
                 continue;
             }
@@ -42,7 +43,7 @@ internal static class Slips
                 places.Add(slip.Text);
                 continue;
             }
-            known ??= Standpoint.At(design, seat) is { } now ? Judging.Judge(now.Seen).Findings.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal) : [];
+            known ??= Judging.Judge(at.Seen).Findings.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
             found.Add(new(slip.Text, [.. Judging.Judge(there.Seen).Findings.Where(f => !known.Contains(f.Identity)).OrderByDescending(f => f.Severity).Take(2).Select(f => f.What)]));
             if (found.Count == MostGiven)
             {

@@ -11,8 +11,8 @@ namespace Altrin.Core.Readings;
 internal sealed record Standpoint(Observation Seen, string Owner)
 {
     /// <summary>The place in a design; null where nobody can stand there.</summary>
-    public static Standpoint? At(Design design, string? seat) =>
-        seat is { Length: > 0 } && Seats.Stand(design, seat) is { Ok: true, Value: var (seen, owner) } ? new(seen, owner) : null;
+    public static Standpoint? At(Design design, string? seat, Work work) =>
+        seat is { Length: > 0 } && Seats.Stand(design, seat, work) is { Ok: true, Value: var (seen, owner) } ? new(seen, owner) : null;
 
     public Design Design => Seen.Network.Design;
 

@@ -100,7 +100,7 @@ public static class WhatIf
     private static Parsed<TrialResult> Restarted(Design design, Trial trial, Work work)
     {
         var morning = Moment.Morning(design);
-        var near = NearestFirst(design);
+        var near = NearestFirst(design, work);
         List<List<string>> orders = [[.. near], [.. near.Reverse()], .. near.Select(first => near.Where(b => b != first).Prepend(first).ToList())];
         (List<string> Order, Moment Moment, int Broken)? worst = null;
         foreach (var order in orders)
@@ -180,9 +180,9 @@ public static class WhatIf
     }
 
     /// <summary>Boxes in use by how near to the street they hang.</summary>
-    private static IReadOnlyList<string> NearestFirst(Design design) =>
+    private static IReadOnlyList<string> NearestFirst(Design design, Work work) =>
     [
-        .. Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet.Uplinks.Select(u => u.Owner).Where(o => design.Mode(o) is not null)
+        .. Observer.Observe(Compiler.Compile(design, Situation.Settled, work.Again())).Sheet.Uplinks.Select(u => u.Owner).Where(o => design.Mode(o) is not null)
             .Concat(design.SetUp.Boxes.Select(b => b.Box).Order(StringComparer.Ordinal)).Distinct(),
     ];
 }
