@@ -43,7 +43,7 @@ public static partial class JsonMistakes
         }
         if (Other().Match(said) is { Success: true } other)
         {
-            return $"{(TypeOf(other.Groups[1].Value) is { } wanted ? Wanted(wanted) : "Another value")} is expected.";
+            return $"{(TypeOf(other.Groups[1].Value) is { } named ? Wanted(At(named, Pointer(mistake))) : "Another value")} is expected.";
         }
         if (said.StartsWith("Read unrecognized type discriminator", StringComparison.Ordinal))
         {
@@ -105,6 +105,37 @@ public static partial class JsonMistakes
             type.CreateObject = () => throw new NotTakenException(said);
         }
     }
+
+    /// <summary>
+    /// The type of what stands at a place. The serialiser names the type that it was reading, which is the one there, or the object around it,
+    /// or the whole.
+    /// </summary>
+    private static Type At(Type named, string pointer)
+    {
+        var steps = pointer.Split('/', StringSplitOptions.RemoveEmptyEntries);
+        return Enumerable.Range(0, steps.Length).Select(from => Walk(named, steps[from..])).FirstOrDefault(t => t is not null) ?? named;
+    }
+
+    /// <summary>The type that some members lead to; null where they lead nowhere.</summary>
+    private static Type? Walk(Type from, IEnumerable<string> steps)
+    {
+        foreach (var step in steps)
+        {
+            var info = AltrinJson.Options.GetTypeInfo(from);
+            var next = info.Kind == JsonTypeInfoKind.Enumerable && step.All(char.IsAsciiDigit) ? info.ElementType
+                : Kinds(info).SelectMany(k => k.Properties).FirstOrDefault(p => p.Name == step)?.PropertyType;
+            if (next is null)
+            {
+                return null;
+            }
+            from = next;
+        }
+        return from;
+    }
+
+    /// <summary>A type with those that it is written as.</summary>
+    private static IEnumerable<JsonTypeInfo> Kinds(JsonTypeInfo info) =>
+        info.PolymorphismOptions is { } kinds ? kinds.DerivedTypes.Select(d => AltrinJson.Options.GetTypeInfo(d.DerivedType)) : [info];
 
     private static string Cut(string text) => text.Length > 40 ? text[..40] : text;
 

@@ -19,14 +19,18 @@ internal static class Bodies
     public static TRoute UpTo<TRoute>(this TRoute route, int bytes)
         where TRoute : IEndpointConventionBuilder => route.WithMetadata(new RequestSizeLimitAttribute(bytes));
 
-    /// <summary>How large the body of the route that was asked for may be.</summary>
-    public static long MostOf(HttpContext context) => context.GetEndpoint()?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? DesignFile.MostBytes;
+    /// <summary>Which kind of body is read.</summary>
+    public const string Kind = "Send JSON in UTF-8, as Content-Type: application/json.";
+
+    /// <summary>How large the body of the route that was asked for may be, in words.</summary>
+    public static string AtMost(HttpContext context) =>
+        $"At most {context.GetEndpoint()?.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize ?? DesignFile.MostBytes:#,0} bytes are read here.";
 
     /// <summary>What is wrong with the kind of a body; null where it is JSON in UTF-8.</summary>
     public static ProblemHttpResult? Wrong(HttpRequest request) =>
         MediaTypeHeaderValue.TryParse(request.ContentType, out var type) && type.MediaType.Equals("application/json", StringComparison.OrdinalIgnoreCase)
         && (!type.Charset.HasValue || HeaderUtilities.RemoveQuotes(type.Charset).Equals("utf-8", StringComparison.OrdinalIgnoreCase)) ? null
-        : Problems.Of(StatusCodes.Status415UnsupportedMediaType, "malformed", "The body is of another kind.", "Send JSON in UTF-8, as Content-Type: application/json.");
+        : Problems.Of(StatusCodes.Status415UnsupportedMediaType, "malformed", "The body is of another kind.", Kind);
 
     /// <summary>Refuses bodies that are no JSON before anything reads them.</summary>
     public static async Task Check(HttpContext context, RequestDelegate next)

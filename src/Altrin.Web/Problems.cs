@@ -28,6 +28,24 @@ internal static class Problems
     public static ProblemHttpResult Field(string pointer, string found, string allowed) =>
         Of(StatusCodes.Status422UnprocessableEntity, "bad-value", "A value cannot be taken.", allowed, [new(pointer, found, allowed)]);
 
+    /// <summary>Gives a type and words to what the framework refuses by itself, with nothing but a status.</summary>
+    public static void Complete(ProblemDetailsContext context)
+    {
+        var problem = context.ProblemDetails;
+        (string Type, string Title, string? Detail)? known = problem.Type?.StartsWith(Prefix, StringComparison.Ordinal) == true ? null : problem.Status switch
+        {
+            StatusCodes.Status404NotFound => ("not-found", "There is nothing at this address.", null),
+            StatusCodes.Status405MethodNotAllowed => ("malformed", "This address takes other methods.", null),
+            StatusCodes.Status413PayloadTooLarge => ("too-large", "The request is too large.", Bodies.AtMost(context.HttpContext)),
+            StatusCodes.Status415UnsupportedMediaType => ("malformed", "The body is of another kind.", Bodies.Kind),
+            _ => null,
+        };
+        if (known is var (type, title, detail))
+        {
+            (problem.Type, problem.Title, problem.Detail) = (Prefix + type, title, detail);
+        }
+    }
+
     /// <summary>No job has this id.</summary>
     public static ProblemHttpResult NoJob(long id) => Of(StatusCodes.Status404NotFound, "no-job", $"There is no job {id}.", null);
 }
@@ -39,7 +57,7 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : I
     {
         var problem = exception switch
         {
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Problems.Of(StatusCodes.Status413PayloadTooLarge, "too-large", "The request is too large.", $"At most {Bodies.MostOf(httpContext):#,0} bytes are read here."),
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Problems.Of(StatusCodes.Status413PayloadTooLarge, "too-large", "The request is too large.", Bodies.AtMost(httpContext)),
             BadHttpRequestException { InnerException: JsonException json } bad => Problems.Of(bad.StatusCode, "malformed", "The body cannot be read.", JsonMistakes.Explain(json), [new(JsonMistakes.Pointer(json), "a value that cannot be read", JsonMistakes.Explain(json))]),
             BadHttpRequestException bad => Problems.Of(bad.StatusCode, "malformed", "The request cannot be read.", Explain(bad)),
             BusyException busy => Problems.Of(StatusCodes.Status503ServiceUnavailable, "busy", "Too much is asked at once.", $"{busy.Message} Nothing was changed; ask again in a moment."),
@@ -66,7 +84,7 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : I
     private static string Explain(BadHttpRequestException bad) => Unbound().Match(bad.Message) is { Success: true } unbound
         ? $"'{unbound.Groups[2].Value}' cannot be \"{(unbound.Groups[3].Value is { Length: > 60 } much ? much[..60] : unbound.Groups[3].Value)}\". {WantedAs(unbound.Groups[1].Value)}"
         : Missing().Match(bad.Message) is { Success: true } missing ? $"'{missing.Groups[1].Value}' must be given."
-        : bad.StatusCode == StatusCodes.Status415UnsupportedMediaType ? "Send JSON in UTF-8, as Content-Type: application/json."
+        : bad.StatusCode == StatusCodes.Status415UnsupportedMediaType ? Bodies.Kind
         : "It does not keep to HTTP, or ended too early.";
 
     private static string WantedAs(string type) => type.TrimEnd('?') switch

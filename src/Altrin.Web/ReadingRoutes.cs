@@ -97,7 +97,7 @@ internal static class ReadingRoutes
             {
                 return (null, DesignRoutes.NoSetUp(head.Home, request.SetUp));
             }
-            var comparison = ReadingComparison.Of(head.Home, current, request.Seat, view.Reading, taken, cancel);
+            var comparison = ReadingComparison.Of(head.Home, current, request.Seat, view.Reading, taken, new(cancel));
             var accepted = comparison.Accept(head.Home, here, request.SetUp, request.Accepted);
             var offers = comparison.Offered.Where(s => request.Accepted.Contains(s.Id)).Select(s => s.Offer!).Distinct().ToList();
             entity.TakenOver = string.Join('\n', offers);
@@ -210,7 +210,7 @@ internal static class ReadingRoutes
     private static (ReadingView? View, ProblemHttpResult? Problem) View(HomeFile home, Design design, string? seat, byte[] content, bool capture, Taken taken, CancellationToken cancel)
     {
         var read = ReadingStore.Read(content, capture);
-        return read.Ok ? (new(read.Value, ReadingComparison.Of(home, design, seat, read.Value, taken, cancel)), null) : (null, Problems.Field("/content", $"{content.Length} bytes", read.Error));
+        return read.Ok ? (new(read.Value, ReadingComparison.Of(home, design, seat, read.Value, taken, new(cancel))), null) : (null, Problems.Field("/content", $"{content.Length} bytes", read.Error));
     }
 
     private static ProblemHttpResult? WrongSeat(Design design, string? seat) =>

@@ -23,7 +23,7 @@ internal static class Setup
         services.AddSingleton<Page>();
         services.ConfigureHttpJsonOptions(o => AltrinJson.Apply(o.SerializerOptions));
         services.AddOpenApi(ApiDescription.Configure);
-        services.AddProblemDetails();
+        services.AddProblemDetails(o => o.CustomizeProblemDetails = Problems.Complete);
         services.AddExceptionHandler<ProblemHandler>();
         services.AddResponseCompression();
         services.Configure<BrotliCompressionProviderOptions>(o => o.Level = CompressionLevel.Optimal);
@@ -53,7 +53,9 @@ internal static class Setup
         SecretRoutes.Map(jobs);
         ReadingRoutes.Map(jobs);
         ShelfRoutes.Map(app.MapGroup("/api/shelf").WithTags("Shelf"));
-        app.Map("/api/{**rest}", () => Problems.Of(StatusCodes.Status404NotFound, "not-found", "There is no such address in the API.", "See /api/openapi/v1.json for those there are.")).ExcludeFromDescription();
+        // Bodies of another kind lead here too, since the routes take none but JSON.
+        app.Map("/api/{**rest}", (HttpRequest request) => (request.ContentType is null ? null : Bodies.Wrong(request))
+            ?? Problems.Of(StatusCodes.Status404NotFound, "not-found", "There is no such address in the API.", "See /api/openapi/v1.json for those there are.")).ExcludeFromDescription();
         // A file that is missing is missing; every other address belongs to the page.
         app.MapFallback("{*path:nonfile}", Page.Serve);
     }

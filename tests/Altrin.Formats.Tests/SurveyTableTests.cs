@@ -53,6 +53,25 @@ public sealed class SurveyTableTests
     /// <summary>The first cells of each row, cables by their ends.</summary>
     private static IEnumerable<string> Rows(string table, int cells) => table.Split("\r\n", StringSplitOptions.RemoveEmptyEntries).Select(r => string.Join(',', r.Split(',').Skip(table.StartsWith("id,from", StringComparison.Ordinal) ? 1 : 0).Take(cells))).Order(StringComparer.Ordinal);
 
+    /// <summary>Opened by whatever separator, no cell is a formula; and what was there comes back.</summary>
+    [Theory]
+    [InlineData("=1+1")]
+    [InlineData("'=1+1")]
+    [InlineData("''=1+1")]
+    [InlineData("Clock;=1+1")]
+    [InlineData("Clock,@sum")]
+    [InlineData("Clock;'=1+1;-2")]
+    [InlineData("Clock|+49|'")]
+    [InlineData("'quoted'")]
+    [InlineData("-1 \"x\";=\"y\"")]
+    public void No_cell_begins_a_formula_behind_any_separator(string name)
+    {
+        var home = Demo with { Site = Demo.Site with { Devices = [Demo.Site.Devices[0] with { Name = name }, .. Demo.Site.Devices.Skip(1)] } };
+        var text = SurveyTables.Write(SurveyTable.Devices, home);
+        Assert.DoesNotMatch("(^|[,;|\t\"\r\n])[=@+]", text);
+        Assert.Equal(name, Read(SurveyTable.Devices, text, home).Value!.Site.Devices[0].Name);
+    }
+
     [Theory]
     [InlineData(SurveyTable.Places, "name;floor;length m\nLarder;1;2.5\nHall;0;", "Larder", "larder")]
     [InlineData(SurveyTable.Devices, "name\tplace\tbands\nLarder clock\tkitchen\t2.4", "Larder clock", "larder-clock")]

@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
+using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 
@@ -25,10 +26,10 @@ public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnly
     /// <param name="seat">Where it was taken, by the id of a seat; null where that was not said.</param>
     /// <param name="reading">The reading.</param>
     /// <param name="taken">In which place, and when; null where neither was said.</param>
-    /// <param name="cancel">Whoever waits.</param>
-    public static ReadingComparison Of(HomeFile home, Design design, string? seat, Reading reading, Taken? taken = null, CancellationToken cancel = default)
+    /// <param name="work">The work that each look at the network may take; null for as much as one proof may.</param>
+    public static ReadingComparison Of(HomeFile home, Design design, string? seat, Reading reading, Taken? taken = null, Work? work = null)
     {
-        var at = Standpoint.At(design, seat, new(cancel));
+        var at = Standpoint.At(design, seat, work ?? new(CancellationToken.None));
         var known = at is null ? null : seat;
         var machine = Readings.Machine.Of(reading);
         var outside = reading.Outside.Count > 0 ? OutsideView.Of(design, at, reading.Outside[^1]) : ((OutsideView View, Statement Statement)?)null;
