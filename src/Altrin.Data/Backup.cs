@@ -56,7 +56,8 @@ public static class Backup
         {
             return Parsed<string>.Fail($"{target} is there already; it is not written over.");
         }
-        var part = target + ".part";
+        // Of its own: a backup of the same name may be being written by somebody else.
+        var part = $"{target}.{Guid.NewGuid():n}.part";
         try
         {
             if (file is null)

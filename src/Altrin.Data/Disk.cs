@@ -44,7 +44,13 @@ public class Disk
     public virtual void MoveFolder(string from, string to) => Directory.Move(from, to);
 
     /// <summary>Deletes a file, if it is there.</summary>
-    public virtual void Delete(string path) => File.Delete(path);
+    public virtual void Delete(string path)
+    {
+        if (File.Exists(path))
+        {
+            File.Delete(path);
+        }
+    }
 
     /// <summary>Deletes a folder with all that is in it, if it is there.</summary>
     public virtual void DeleteFolder(string path)

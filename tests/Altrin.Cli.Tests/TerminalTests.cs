@@ -111,6 +111,7 @@ public sealed class TerminalTests : IDisposable
     [InlineData("there is no file", "restore", "FOLDER/missing")]
     [InlineData("there is no file", "restore", "FOLDER")]
     [InlineData("is a folder; give the name of a file", "backup", "FOLDER", "--data", "DATA")]
+    [InlineData("Nothing can be made there", "backup", "FOLDER/missing/b.zip", "--data", "DATA")]
     [InlineData("needs a path", "restore", "DATA/altrin.db", "--data", "")]
     [InlineData("it is damaged, or no zip file", "restore", "DATA/altrin.db", "--data", "FOLDER")]
     [InlineData("Required command was not provided")]
