@@ -11,9 +11,23 @@ namespace Altrin.Web;
 internal static class Logging
 {
     /// <summary>
+    /// Adds the log of this server. It is not put in the place that all of a process share: two servers in one process, as in the tests,
+    /// would take each other's lines.
+    /// </summary>
+    public static void Add(IServiceCollection services, DataFolder? folder) =>
+        services.AddSerilog(log => Configure(log, folder), preserveStaticLogger: true);
+
+    /// <summary>Logs each request in this server's own log.</summary>
+    public static void UseRequests(WebApplication app) => app.UseSerilogRequestLogging(options =>
+    {
+        options.Logger = app.Services.GetRequiredService<Serilog.ILogger>();
+        Requests(options);
+    });
+
+    /// <summary>
     /// What is logged of a request: the route that it took, not its address, which may hold what somebody typed in a wrong place, such as a key.
     /// </summary>
-    public static void Requests(RequestLoggingOptions options)
+    private static void Requests(RequestLoggingOptions options)
     {
         options.MessageTemplate = "HTTP {RequestMethod} {Route} answered {StatusCode} in {Elapsed:0.0} ms";
         options.GetMessageTemplateProperties = (context, _, elapsed, status) =>
@@ -34,7 +48,7 @@ internal static class Logging
 
     private static readonly string[] Methods = [HttpMethods.Get, HttpMethods.Head, HttpMethods.Post, HttpMethods.Put, HttpMethods.Patch, HttpMethods.Delete, HttpMethods.Options];
 
-    public static void Configure(LoggerConfiguration log, DataFolder? folder)
+    private static void Configure(LoggerConfiguration log, DataFolder? folder)
     {
         log
             .MinimumLevel.Information()

@@ -2,7 +2,6 @@ using System.Reflection;
 using Altrin.Data;
 using Altrin.Web;
 using Microsoft.EntityFrameworkCore;
-using Serilog;
 
 if (StartOptions.Read(args) is not { } start)
 {
@@ -22,7 +21,7 @@ Loopback.ListenOnlyThere(builder.WebHost, start.Port);
 builder.Services.AddAltrin();
 if (describing)
 {
-    builder.Services.AddSerilog(log => Logging.Configure(log, null));
+    Logging.Add(builder.Services, null);
     var described = builder.Build();
     described.UseAltrin();
     await described.RunAsync();
@@ -54,7 +53,7 @@ catch (Exception e) when (StorageFault.Says(e) is { } fault)
     return Refuse($"the data folder {folder.Value.Path} cannot be used: {fault}");
 }
 builder.Services.AddDbContext<AltrinContext>(o => o.UseSqlite(folder.Value.ConnectionString));
-builder.Services.AddSerilog(log => Logging.Configure(log, folder.Value));
+Logging.Add(builder.Services, folder.Value);
 
 var app = builder.Build();
 app.UseAltrin();

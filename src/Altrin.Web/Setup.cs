@@ -2,7 +2,6 @@ using System.IO.Compression;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.ResponseCompression;
-using Serilog;
 
 namespace Altrin.Web;
 
@@ -33,7 +32,7 @@ internal static class Setup
 
     public static void UseAltrin(this WebApplication app)
     {
-        app.UseSerilogRequestLogging(Logging.Requests);
+        Logging.UseRequests(app);
         app.UseExceptionHandler();
         app.UseStatusCodePages();
         app.UseMiddleware<LocalOnly>();

@@ -295,13 +295,21 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     {
         Assert.Equal("ok", (string?)(await Send(HttpMethod.Get, "/health")).Body!["status"]);
         await NewJob("planted-9f1c");
-        var logs = Directory.GetFiles(server.Folder.Logs).Select(f =>
-        {
-            using var open = new StreamReader(new FileStream(f, FileMode.Open, FileAccess.Read, FileShare.ReadWrite));
-            return open.ReadToEnd();
-        }).ToList();
-        Assert.Contains(logs, l => l.Contains("/api/jobs", StringComparison.Ordinal));
-        Assert.All(logs, l => Assert.DoesNotContain("planted-9f1c", l, StringComparison.Ordinal));
+        var log = await server.Log(_http, Cancel);
+        Assert.Contains("/api/jobs", log, StringComparison.Ordinal);
+        Assert.DoesNotContain("planted-9f1c", log, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task Each_server_of_a_process_has_its_own_log()
+    {
+        using var first = new RunningServer();
+        using var second = new RunningServer();
+        using var client = new HttpClient { BaseAddress = first.Address };
+        await client.GetAsync(new Uri("/api/jobs/1/secrets", UriKind.Relative), Cancel);
+        const string Route = "/api/jobs/{id:long}/secrets";
+        Assert.Contains(Route, await first.Log(client, Cancel), StringComparison.Ordinal);
+        Assert.DoesNotContain(Route, await second.Log(client, Cancel), StringComparison.Ordinal);
     }
 
     [Fact]

@@ -20,6 +20,20 @@ public sealed class RunningServer : WebApplicationFactory<Program>
 
     public Uri Address { get; }
 
+    /// <summary>
+    /// All that this server has logged, with every request that the client has sent so far: a request is logged after its answer is on the
+    /// way, and before the next one of the same connection is begun.
+    /// </summary>
+    public async Task<string> Log(HttpClient client, CancellationToken cancel)
+    {
+        await client.GetAsync(new Uri("/health", UriKind.Relative), cancel);
+        return string.Concat(Directory.GetFiles(Folder.Logs).Order().Select(f =>
+        {
+            using var open = new StreamReader(new FileStream(f, FileMode.Open, FileAccess.Read, FileShare.ReadWrite));
+            return open.ReadToEnd();
+        }));
+    }
+
     protected override void ConfigureWebHost(IWebHostBuilder builder) => builder.UseSetting("data", Folder.Path);
 
     protected override void Dispose(bool disposing)
