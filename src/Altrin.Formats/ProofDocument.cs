@@ -11,7 +11,7 @@ namespace Altrin.Formats;
 /// <param name="SetUp">Name of the set-up.</param>
 /// <param name="Verdict">All of it in one sentence.</param>
 /// <param name="Findings">What is wrong, the worst first.</param>
-/// <param name="Facts">What is so.</param>
+/// <param name="Facts">What is so; where details were not asked for, as <see cref="BriefFacts"/>.</param>
 /// <param name="Details">The long part of the facts; null where it was not asked for.</param>
 public sealed record ProofDocument(string Format, int FormatVersion, string Home, string SetUp, Verdict Verdict, IReadOnlyList<Finding> Findings, FactSheet Facts, FactDetails? Details)
 {
@@ -25,7 +25,7 @@ public sealed record ProofDocument(string Format, int FormatVersion, string Home
     {
         var (design, sheet) = (proof.Observation.Network.Design, proof.Observation.Sheet);
         var details = detailed ? new FactDetails(sheet.Reach, sheet.Leases, sheet.Discovery, sheet.Management, Looking.Sightings(proof.Observation.Network), Roaming.Links(proof.Observation.Network), Roaming.Names(proof.Observation.Network), Roaming.Heard(proof.Observation.Network)) : null;
-        return new("altrin-proof", NewestVersion, design.Site.Name, design.SetUp.Name, proof.Verdict, proof.Findings, sheet, details);
+        return new("altrin-proof", NewestVersion, design.Site.Name, design.SetUp.Name, proof.Verdict, proof.Findings, detailed ? sheet : BriefFacts.Of(sheet), details);
     }
 
     /// <summary>What is said of a set-up that cannot be proven: that, and nothing of its facts.</summary>

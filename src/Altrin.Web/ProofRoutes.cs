@@ -3,10 +3,8 @@ using System.Text.Json;
 using Altrin.Core.Addressing;
 using Altrin.Core.Exchanges;
 using Altrin.Core.Facts;
-using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 using Altrin.Core.Trials;
-using Altrin.Data;
 using Altrin.Formats;
 using Altrin.Formats.Printouts;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -40,38 +38,27 @@ internal static class ProofRoutes
     public static void Map(RouteGroupBuilder jobs)
     {
         var proof = jobs.MapGroup("/{id:long}/proof").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
-        proof.MapGet("/addresses", (long id, string setUp, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => (Parsed<IReadOnlyList<BookEntry>>)AddressBook.Of(Seen(d, c)).ToList(), cancel)).WithName("ReadAddressBook");
-        proof.MapGet("/address", (long id, string setUp, string address, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => Ipv4Address.Parse(address).Then<IReadOnlyList<AddressStandingFact>>(a => AddressBook.Look(Seen(d, c), a).ToList()), cancel)).WithName("LookAddressUp");
-        proof.MapGet("/reach", (long id, string setUp, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => (Parsed<ReachFact>)Seen(d, c).Sheet.Reach, cancel)).WithName("ReadReach");
-        proof.MapGet("/path", (long id, string setUp, string from, string to, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => Path(Seen(d, c), from, to), cancel)).WithName("ExplainPath");
-        proof.MapGet("/seats", (long id, string setUp, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => (Parsed<IReadOnlyList<Seat>>)Seats.Of(d).ToList(), cancel)).WithName("ListSeats");
-        proof.MapGet("/look", (long id, string setUp, string at, string style, JobStore store, Proofs proofs, CancellationToken cancel, string? to = null) => Asked(id, setUp, store, proofs, (d, c) => Look(d, at, to, style, c), cancel)).WithName("LookFromSeat");
-        proof.MapGet("/ladder", (long id, string setUp, string kind, string subject, JobStore store, Proofs proofs, CancellationToken cancel, string? to = null) => Asked(id, setUp, store, proofs, (d, c) => Climb(d, kind, subject, to, c).Then<LadderDocument>(l => LadderDocument.Of(l.Seen, l.Ladder)), cancel)).WithName("ReadLadder");
+        proof.MapGet("/addresses", ([AsParameters] ProofQuestion q) => q.Seen(seen => (Parsed<IReadOnlyList<BookEntry>>)AddressBook.Of(seen).ToList())).WithName("ReadAddressBook");
+        proof.MapGet("/address", ([AsParameters] ProofQuestion q, string address) => q.Seen(seen =>
+            Ipv4Address.Parse(address).Then<IReadOnlyList<AddressStandingFact>>(a => AddressBook.Look(seen, a).ToList()))).WithName("LookAddressUp");
+        proof.MapGet("/device", ([AsParameters] ProofQuestion q, string device) => q.Seen(seen =>
+            Known(seen.Sheet.Internet.FirstOrDefault(f => f.Device == device), "A device in use is expected."))).WithName("ReadInternetOfDevice");
+        proof.MapGet("/need", ([AsParameters] ProofQuestion q, string need) => q.Seen(seen =>
+            Known(seen.Sheet.Needs.FirstOrDefault(f => f.Need == need), "A need of the customer is expected."))).WithName("ReadNeed");
+        proof.MapGet("/reach", ([AsParameters] ProofQuestion q) => q.Seen(seen => (Parsed<ReachFact>)seen.Sheet.Reach)).WithName("ReadReach");
+        proof.MapGet("/path", ([AsParameters] ProofQuestion q, string from, string to) => q.Seen(seen => Path(seen, from, to))).WithName("ExplainPath");
+        proof.MapGet("/seats", ([AsParameters] ProofQuestion q) => q.Asked((design, _) => (Parsed<IReadOnlyList<Seat>>)Seats.Of(design).ToList())).WithName("ListSeats");
+        proof.MapGet("/look", ([AsParameters] ProofQuestion q, string at, string style, string? to = null) => q.Asked((design, cancel) =>
+            Look(design, at, to, style, cancel))).WithName("LookFromSeat");
+        proof.MapGet("/ladder", ([AsParameters] ProofQuestion q, string kind, string subject, string? to = null) => q.Asked((design, cancel) =>
+            Climb(design, kind, subject, to, cancel).Then<LadderDocument>(l => LadderDocument.Of(l.Seen, l.Ladder)))).WithName("ReadLadder");
         proof.MapGet("/capture", Capture).WithName("TakeCapture").Produces<byte[]>(StatusCodes.Status200OK, CaptureFile.MediaType);
-        proof.MapGet("/trials", (long id, string setUp, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => (Parsed<IReadOnlyList<Trial>>)WhatIf.Of(d).ToList(), cancel)).WithName("ListTrials");
-        proof.MapGet("/trial", (long id, string setUp, string trial, JobStore store, Proofs proofs, CancellationToken cancel) => Asked(id, setUp, store, proofs, (d, c) => WhatIf.Try(d, trial, new(c)), cancel)).WithName("TryTrial");
+        proof.MapGet("/trials", ([AsParameters] ProofQuestion q) => q.Asked((design, _) => (Parsed<IReadOnlyList<Trial>>)WhatIf.Of(design).ToList())).WithName("ListTrials");
+        proof.MapGet("/trial", ([AsParameters] ProofQuestion q, string trial) => q.Asked((design, cancel) => WhatIf.Try(design, trial, new(cancel)))).WithName("TryTrial");
         proof.MapGet("/take-out/{what}", TakenOut).WithName("TakeOut").Produces<string>(StatusCodes.Status200OK, "text/plain");
     }
 
-    private static Observation Seen(Design design, CancellationToken cancel) => Observer.Observe(Compiler.Compile(design, Situation.Settled, new Work(cancel)));
-
-    private static async Task<Results<Ok<T>, ProblemHttpResult>> Asked<T>(long id, string setUp, JobStore store, Proofs proofs, Func<Design, CancellationToken, Parsed<T>> answer, CancellationToken cancel)
-    {
-        var (design, problem) = await Find(id, setUp, store, cancel);
-        if (design is null)
-        {
-            return problem!;
-        }
-        var answered = await proofs.Do(id, c => answer(design, c), cancel);
-        return answered.Ok ? TypedResults.Ok(answered.Value) : Refused(answered.Error);
-    }
-
-    private static async Task<(Design? Design, ProblemHttpResult? Problem)> Find(long id, string setUp, JobStore store, CancellationToken cancel) =>
-        await store.Find(id, cancel) is not { } head ? (null, Problems.NoJob(id))
-        : head.Home.Design(setUp) is not { } design ? (null, DesignRoutes.NoSetUp(head.Home, setUp))
-        : (design, null);
-
-    private static ProblemHttpResult Refused(string why) => Problems.Of(StatusCodes.Status422UnprocessableEntity, "bad-value", "A value cannot be taken.", why);
+    private static Parsed<T> Known<T>(T? fact, string expected) => fact is null ? Parsed<T>.Fail(expected) : fact;
 
     private static Parsed<PathFact> Path(Observation seen, string from, string to) =>
         (from == "internet" ? Paths.FromInternet(seen, to) : to == "internet" ? Paths.ToInternet(seen, from) : Paths.Between(seen, from, to)) is { } path
@@ -102,7 +89,7 @@ internal static class ProofRoutes
             return Parsed<(Observation, Ladder)>.Fail(read.Error);
         }
         var kind = read.Value;
-        var seen = Seen(design, cancel);
+        var seen = ProofQuestion.Observed(design, cancel);
         var ladder = kind switch
         {
             LadderKind.Lease => LeaseLadder.Of(seen, subject),
@@ -120,39 +107,29 @@ internal static class ProofRoutes
         });
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Capture(long id, string setUp, string kind, string subject, string segment, JobStore store, Proofs proofs, CancellationToken cancel, string? to = null)
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Capture([AsParameters] ProofQuestion question, string kind, string subject, string segment, string? to = null)
     {
-        var (design, problem) = await Find(id, setUp, store, cancel);
-        if (design is null)
-        {
-            return problem!;
-        }
-        var climbed = await proofs.Do(id, c => Climb(design, kind, subject, to, c), cancel);
-        return !climbed.Ok ? Refused(climbed.Error)
-            : !climbed.Value.Ladder.Segments.Contains(segment) ? Refused($"One can listen in {string.Join(", ", climbed.Value.Ladder.Segments)}.")
-            : TypedResults.File(CaptureFile.Write(climbed.Value.Ladder, segment), CaptureFile.MediaType, $"{DesignRoutes.Slug($"{subject} {kind} {segment}")}.pcap");
+        var (file, problem) = await question.Answer((design, cancel) => Climb(design, kind, subject, to, cancel).Then<FileContentHttpResult>(c => c.Ladder.Segments.Contains(segment)
+            ? TypedResults.File(CaptureFile.Write(c.Ladder, segment), CaptureFile.MediaType, $"{DesignRoutes.Slug($"{subject} {kind} {segment}")}.pcap")
+            : Parsed<FileContentHttpResult>.Fail($"One can listen in {string.Join(", ", c.Ladder.Segments)}.")));
+        return file is not null ? file : problem!;
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> TakenOut(long id, string what, string setUp, JobStore store, Proofs proofs, CancellationToken cancel)
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> TakenOut([AsParameters] ProofQuestion question, string what)
     {
-        var (design, problem) = await Find(id, setUp, store, cancel);
-        if (design is null)
+        var (file, problem) = await question.Answer((design, cancel) => Word<TakeOut>(what).Then<FileContentHttpResult>(kind =>
         {
-            return problem!;
-        }
-        var read = Word<TakeOut>(what);
-        if (!read.Ok)
-        {
-            return Refused(read.Error);
-        }
-        var name = DesignRoutes.Slug(design.Site.Name);
-        var (text, type, file) = await proofs.Ask(id, design, seen => read.Value switch
-        {
-            // A byte order mark lets spreadsheets read names in any language.
-            TakeOut.Addresses => ($"\uFEFF{AddressPlanFile.Write(AddressBook.Of(seen))}", "text/csv; charset=utf-8", $"{name}-addresses.csv"),
-            TakeOut.Hosts => (HostsFile.Write(design.Site.Name, AddressBook.Of(seen)), "text/plain; charset=utf-8", $"{name}.hosts"),
-            _ => (TopologyFile.Write(seen), TopologyFile.MediaType, $"{name}-topology.json"),
-        }, cancel);
-        return TypedResults.File(Encoding.UTF8.GetBytes(text), type, file);
+            var seen = ProofQuestion.Observed(design, cancel);
+            var name = DesignRoutes.Slug(design.Site.Name);
+            var (text, type, file) = kind switch
+            {
+                // A byte order mark lets spreadsheets read names in any language.
+                TakeOut.Addresses => ($"\uFEFF{AddressPlanFile.Write(AddressBook.Of(seen))}", "text/csv; charset=utf-8", $"{name}-addresses.csv"),
+                TakeOut.Hosts => (HostsFile.Write(design.Site.Name, AddressBook.Of(seen)), "text/plain; charset=utf-8", $"{name}.hosts"),
+                _ => (TopologyFile.Write(seen), TopologyFile.MediaType, $"{name}-topology.json"),
+            };
+            return TypedResults.File(Encoding.UTF8.GetBytes(text), type, file);
+        }));
+        return file is not null ? file : problem!;
     }
 }

@@ -1,6 +1,4 @@
-using Altrin.Core.Facts;
 using Altrin.Core.Findings;
-using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 using Altrin.Data;
 using Altrin.Formats;
@@ -17,8 +15,11 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
     /// <summary>How long one answer may take to work out.</summary>
     public static readonly TimeSpan Longest = TimeSpan.FromSeconds(5);
 
-    /// <summary>How many proofs of kept revisions are remembered.</summary>
-    private const int MostRemembered = 64;
+    /// <summary>
+    /// How much of the proofs of kept revisions is remembered: findings, and facts of devices and links. The demo home has about 50 of them
+    /// and takes some 30 kB, a home of 1,000 devices some 5,000 and 3 MB.
+    /// </summary>
+    private const int MostRemembered = 20_000;
 
     /// <summary>A revision never changes, and neither does what is proven of it; pages and tabs ask for the same one again and again.</summary>
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostRemembered, CompactionPercentage = 0.5 });
@@ -81,14 +82,10 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
 
     /// <summary>Remembers what was proven of a revision before it was kept.</summary>
     public void Remember(JobHead head, Design design, ProofDocument proof) =>
-        _kept.Set((head.Revision.Id, design.SetUp.Name), proof, new MemoryCacheEntryOptions { Size = 1 });
+        _kept.Set((head.Revision.Id, design.SetUp.Name), proof, new MemoryCacheEntryOptions { Size = 1 + proof.Findings.Count + proof.Facts.Internet.Count + proof.Facts.Addresses.Count + proof.Facts.Links.Count });
 
     /// <inheritdoc/>
     public void Dispose() => _kept.Dispose();
-
-    /// <summary>The facts of a settled home, for what is asked of them.</summary>
-    public Task<T> Ask<T>(long job, Design design, Func<Observation, T> ask, CancellationToken cancel) =>
-        Do(job, c => ask(Observer.Observe(Compiler.Compile(design, Situation.Settled, new Work(c)))), cancel);
 
     [LoggerMessage(LogLevel.Error, "A kept set-up of job {Job} cannot be proven")]
     private static partial void LogUnproven(ILogger logger, Exception exception, long job);

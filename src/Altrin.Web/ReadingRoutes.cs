@@ -172,7 +172,7 @@ internal static class ReadingRoutes
         // The network that was looked through: the machine's own, else the one of the first entry among those recorded.
         var own = Machine.Of(entries)?.Adapter.Address?.Subnet;
         var subnet = own ?? entries.Neighbours.Select(n => n.Address).OfType<Ipv4Address>().Select(a => (Subnet?)Subnet.Containing(a, 24)).FirstOrDefault()
-            ?? await proofs.Ask(id, SurveyRoutes.Found(head.Home), seen => seen.Sheet.Rulers.Select(r => (Subnet?)r.Subnet).FirstOrDefault(), cancel);
+            ?? await proofs.Do(id, c => ProofQuestion.Observed(SurveyRoutes.Found(head.Home), c).Sheet.Rulers.Select(r => (Subnet?)r.Subnet).FirstOrDefault(), cancel);
         var found = MovedBox.Find(head.Home.Site, box, request.Digits, entries.Neighbours, subnet);
         return found.Ok ? TypedResults.Ok(found.Value) : Problems.Field(request.Digits is { Length: > 0 } ? "/digits" : "/box", request.Digits ?? request.Box ?? "", found.Error);
     }

@@ -13,6 +13,7 @@ public sealed class LargeHomeTests
 
     [Theory]
     [InlineData("routers in a row", 40)]
+    [InlineData("routers in a row", 400)]
     [InlineData("routers of one subnet in a row", 12)]
     [InlineData("routers of one subnet in a row", 14)]
     [InlineData("routers of one subnet in a row", 40)]

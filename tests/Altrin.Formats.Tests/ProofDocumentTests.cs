@@ -31,4 +31,36 @@ public sealed class ProofDocumentTests
             Assert.True(size < 64 * 1024, $"seed {seed}: {size} bytes");
         }
     }
+
+    [Fact]
+    public void An_answer_tells_the_first_of_each_long_list_and_counts_the_others()
+    {
+        var cut = 0;
+        foreach (var design in Enumerable.Range(1, 12).Select(seed => DesignGenerator.Make(seed, 60)).Append(LargeHomes.Of("routers in a row", 70)))
+        {
+            var proof = Judging.Prove(design);
+            var (whole, brief) = (proof.Observation.Sheet, ProofDocument.Of(proof).Facts);
+            Assert.Equal(whole.Internet.Select(f => f.Device), brief.Internet.Select(f => f.Device));
+            foreach (var (all, told) in whole.Internet.Zip(brief.Internet))
+            {
+                Assert.Equal(all.Translators.Take(BriefFacts.MostTranslators), told.Translators);
+                Assert.Equal(all.Translators.Count, told.Translators.Count + told.MoreTranslators);
+                Assert.Equal(all.Links.Take(BriefFacts.MostLinks), told.Links);
+                Assert.Equal(all.Links.Count, told.Links.Count + told.MoreLinks);
+                Assert.Equal(all.Slowest, told.Slowest);
+                cut += told.MoreLinks + told.MoreTranslators;
+            }
+            var answers = whole.Internet.Select(f => f.Answer).Concat(whole.Needs.Select(f => f.Answer)).Concat(whole.Inbound.Select(f => f.Answer));
+            var briefly = brief.Internet.Select(f => f.Answer).Concat(brief.Needs.Select(f => f.Answer)).Concat(brief.Inbound.Select(f => f.Answer)).ToList();
+            foreach (var (all, told) in answers.Zip(briefly, (a, b) => (a, b)))
+            {
+                Assert.Equal((all.Kind, all.Outcomes), (told.Kind, told.Outcomes));
+                Assert.Equal(all.Causes.Take(BriefFacts.MostCauses), told.Causes);
+                Assert.Equal(all.Causes.Count, told.Causes.Count + told.MoreCauses);
+            }
+            cut += briefly.Sum(a => a.MoreCauses) > 0 ? 1 : 0;
+            Assert.Equal([.. whole.Needs.Select(f => (f.Need, f.StoppedBy))], brief.Needs.Select(f => (f.Need, f.StoppedBy)));
+        }
+        Assert.InRange(cut, 100, int.MaxValue);
+    }
 }

@@ -58,6 +58,10 @@ public sealed record Answer(AnswerKind Kind, IReadOnlyList<Cause> Causes, IReadO
     /// <summary>More outcomes than this are not listed: the causes alone are.</summary>
     public const int MostOutcomes = 16;
 
+    /// <summary>How many causes there are beside <see cref="Causes"/>: 0 unless this is a <see cref="Brief"/> answer.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public int MoreCauses { get; init; }
+
     /// <summary>A plain yes.</summary>
     public static Answer Yes { get; } = new(AnswerKind.Yes, [], []);
 
@@ -72,6 +76,10 @@ public sealed record Answer(AnswerKind Kind, IReadOnlyList<Cause> Causes, IReadO
     /// <summary>The first cause as a sentence; empty for a plain yes.</summary>
     [JsonIgnore]
     public string Why => Causes.Count > 0 ? Causes[0].Text : "";
+
+    /// <summary>The same answer with its first causes; the others are counted.</summary>
+    /// <param name="most">How many causes are kept at most.</param>
+    public Answer Brief(int most) => Causes.Count <= most ? this : this with { Causes = [.. Causes.Take(most)], MoreCauses = MoreCauses + Causes.Count - most };
 
     /// <summary>No, because of this.</summary>
     public static Answer No(params IReadOnlyList<Cause> causes) => new(AnswerKind.No, Ordered(causes), []);

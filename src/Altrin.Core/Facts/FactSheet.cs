@@ -172,6 +172,27 @@ public sealed record InternetFact(
 
     /// <summary>Whether names resolve.</summary>
     public AnswerKind Resolves => Names.Kind;
+
+    /// <summary>How many boxes follow <see cref="Translators"/>: 0 unless this is a <see cref="Brief"/> fact.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public int MoreTranslators { get; init; }
+
+    /// <summary>How many links follow <see cref="Links"/>: 0 unless this is a <see cref="Brief"/> fact.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
+    public int MoreLinks { get; init; }
+
+    /// <summary>The same fact with the first of each of its lists; the others are counted.</summary>
+    /// <param name="causes">How many causes are kept at most.</param>
+    /// <param name="translators">How many boxes that translate.</param>
+    /// <param name="links">How many links.</param>
+    public InternetFact Brief(int causes, int translators, int links) => this with
+    {
+        Answer = Answer.Brief(causes),
+        Translators = Translators.Count <= translators ? Translators : [.. Translators.Take(translators)],
+        MoreTranslators = Math.Max(0, Translators.Count - translators),
+        Links = Links.Count <= links ? Links : [.. Links.Take(links)],
+        MoreLinks = Math.Max(0, Links.Count - links),
+    };
 }
 
 /// <summary>What joins two things.</summary>

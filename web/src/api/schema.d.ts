@@ -468,6 +468,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/proof/device": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReadInternetOfDevice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/proof/need": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReadNeed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/proof/reach": {
         parameters: {
             query?: never;
@@ -746,6 +778,8 @@ export interface components {
             kind: components["schemas"]["AnswerKind"];
             causes: components["schemas"]["Cause"][];
             outcomes: components["schemas"]["Outcome"][];
+            /** Format: int32 */
+            moreCauses?: number;
         };
         /** @enum {unknown} */
         AnswerKind: "yes" | "no" | "luck" | "unknown";
@@ -1465,6 +1499,10 @@ export interface components {
             slowest: null | string;
             reached: components["schemas"]["AnswerKind"];
             resolves: components["schemas"]["AnswerKind"];
+            /** Format: int32 */
+            moreTranslators?: number;
+            /** Format: int32 */
+            moreLinks?: number;
         };
         /** @example 192.168.8.1 */
         Ipv4Address: string;
@@ -4220,6 +4258,92 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AddressStandingFact"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ReadInternetOfDevice: {
+        parameters: {
+            query: {
+                setUp: string;
+                device: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InternetFact"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ReadNeed: {
+        parameters: {
+            query: {
+                setUp: string;
+                need: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NeedFact"];
                 };
             };
             /** @description Not Found */

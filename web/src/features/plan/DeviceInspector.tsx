@@ -1,11 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Design, Proof, Schemas } from "../../api/client";
 import { Card, Labelled } from "../../ui/pieces";
-import { Said } from "../../ui/Said";
 import type { JobTools } from "../stations/useJob";
 import { Cables } from "./Cables";
 import { addressText, factsOf, nameOf, setUpOf } from "../stations/designReading";
 import { HostAddressFields } from "../stations/HostAddressFields";
+import { Reasons } from "../stations/Reasons";
 import { Button, Mono, Select } from "../../ui/controls";
 
 interface Props {
@@ -38,7 +38,12 @@ export function DeviceInspector({ device, design, proof, tools }: Props) {
       <Card display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="3">
         {fact && (
           <Box>
-            Has <Mono whiteSpace="normal">{addressText(design, fact).text}</Mono>, {addressText(design, fact).how}.{internet && internet.answer.causes.map((cause) => <Box key={cause.text} color="muted"><Said text={cause.text} /></Box>)}
+            Has <Mono whiteSpace="normal">{addressText(design, fact).text}</Mono>, {addressText(design, fact).how}.
+            {internet && (
+              <Box color="muted">
+                <Reasons answer={internet.answer} about={{ kind: "device", id: device.id }} state={tools.job.data} />
+              </Box>
+            )}
           </Box>
         )}
         <HostAddressFields legend="Its address" address={setting?.address ?? { kind: "automatic" }} tools={tools} make={(address) => ({ kind: "setDeviceAddress", device: device.id, address })} />

@@ -17,6 +17,7 @@ import { DeviceInspector } from "./DeviceInspector";
 import { DrawingPane } from "./DrawingPane";
 import { GearList } from "./GearList";
 import { CableInspector, PortInspector } from "./LinkInspectors";
+import { useLongWay } from "./useLongWay";
 import { usePlanKeys } from "./usePlanKeys";
 import { ShortVerdict, VerdictPanel } from "./VerdictPanel";
 
@@ -40,6 +41,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   // While somebody aims a cable at a port, the port must not move: the verdict alone follows.
   const drawn = aiming ? state : shown;
   const choice = choiceOf(query);
+  const way = useLongWay(state, choice);
   const list = query.get("view") === "list";
 
   const choose = (next: Choice | null) => {
@@ -128,7 +130,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
     <VerdictPanel proof={shown.proof} trying={tools.preview?.label} apply={tools.act} busy={tools.busy} chosen={choice?.kind === "finding" ? choice.id : null} choose={(id) => choose(id ? { kind: "finding", id } : null)} />
   );
   const drawing = (
-    <DrawingPane design={drawn.design} proof={drawn.proof} choice={choice} choose={choose} patching={patching} tools={tools} lead={wide ? switcher : undefined} />
+    <DrawingPane design={drawn.design} proof={drawn.proof} choice={choice} choose={choose} patching={patching} tools={tools} way={way} lead={wide ? switcher : undefined} />
   );
   const rule = (
     <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" bg="card">

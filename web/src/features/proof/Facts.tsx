@@ -1,9 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
-import type { Design, Proof, Schemas } from "../../api/client";
+import type { Design, JobState, Proof, Schemas } from "../../api/client";
 import { levelColour, levelWord } from "../../ui/pieces";
 import { nameOf, street } from "../stations/designReading";
-import { Answer, Cell, Head, Why } from "./pieces";
+import { Reasons } from "../stations/Reasons";
+import { Answer, Cell, Head } from "./pieces";
 
 export function VerdictOf({ proof }: { proof: Proof }) {
   return (
@@ -16,23 +17,37 @@ export function VerdictOf({ proof }: { proof: Proof }) {
   );
 }
 
-export function NeedsOf({ proof }: { proof: Proof }) {
-  return <Facts title="What the customer asked for" empty="Nothing beyond ordinary internet." heads={["Need", "Answer", "Why"]} rows={proof.facts.needs.map((n) => [n.asked, <Answer key="a" kind={n.answer.kind} />, <Why key="w" answer={n.answer} />])} />;
+interface Props {
+  proof: Proof;
+  /** The job whose proof it is, where more of it can be opened; left out on paper. */
+  state?: JobState;
 }
 
-export function InternetOf({ design, proof }: { design: Design; proof: Proof }) {
+export function NeedsOf({ proof, state }: Props) {
+  return (
+    <Facts
+      title="What the customer asked for"
+      empty="Nothing beyond ordinary internet."
+      heads={["Need", "Answer", "Why"]}
+      rows={proof.facts.needs.map((n) => [n.asked, <Answer key="a" kind={n.answer.kind} />, <Reasons key="w" answer={n.answer} about={{ kind: "need", id: n.need }} state={state} />])}
+    />
+  );
+}
+
+export function InternetOf({ design, proof, state }: Props & { design: Design }) {
   return (
     <Facts
       title="Ordinary internet"
       empty="No device is in use."
       heads={["Device", "Answer", "Translated by", "Why"]}
-      rows={proof.facts.internet.map((i) => [nameOf(design, i.device), <Answer key="a" kind={i.answer.kind} />, translators(design, i.translators), <Why key="w" answer={i.answer} />])}
+      rows={proof.facts.internet.map((i) => [nameOf(design, i.device), <Answer key="a" kind={i.answer.kind} />, translators(design, i), <Reasons key="w" answer={i.answer} about={{ kind: "device", id: i.device }} state={state} />])}
     />
   );
 }
 
-function translators(design: Design, ids: Schemas["InternetFact"]["translators"]): string {
-  return ids.map((id) => (id === street ? "the provider" : nameOf(design, id))).join(", then ");
+function translators(design: Design, fact: Schemas["InternetFact"]): string {
+  const named = fact.translators.map((id) => (id === street ? "the provider" : nameOf(design, id))).join(", then ");
+  return fact.moreTranslators ? `${named}, and ${fact.moreTranslators} more` : named;
 }
 
 export function Facts({ title, heads, rows, empty }: { title: string; heads: string[]; rows: ReactNode[][]; empty: string }) {

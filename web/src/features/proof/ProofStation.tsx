@@ -75,8 +75,8 @@ function open(part: Part, state: JobState): ReactNode {
       return (
         <>
           <VerdictOf proof={proof} />
-          <NeedsOf proof={proof} />
-          <InternetOf design={design} proof={proof} />
+          <NeedsOf proof={proof} state={state} />
+          <InternetOf design={design} proof={proof} state={state} />
         </>
       );
   }

@@ -1,6 +1,5 @@
-import { Box, chakra } from "@chakra-ui/react";
-import type { AnswerKind, Schemas } from "../../api/client";
-import { Said } from "../../ui/Said";
+import { chakra } from "@chakra-ui/react";
+import type { AnswerKind } from "../../api/client";
 import { answerWords } from "../../ui/words";
 
 export function Answer({ kind }: { kind: AnswerKind }) {
@@ -9,15 +8,6 @@ export function Answer({ kind }: { kind: AnswerKind }) {
       {answerWords[kind]}
     </chakra.span>
   );
-}
-
-/** Every cause of an answer, at most three. */
-export function Why({ answer }: { answer: Schemas["Answer"] }) {
-  return answer.causes.slice(0, 3).map((cause) => (
-    <Box key={`${cause.code} ${cause.subjects.join()}`}>
-      <Said text={cause.text} />
-    </Box>
-  ));
 }
 
 export const Cell = chakra("td", { base: { px: "2", py: "1", textAlign: "start", verticalAlign: "top", borderBottomWidth: "1px", borderBottomStyle: "solid", borderColor: "line" } });

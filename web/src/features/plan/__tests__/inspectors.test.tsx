@@ -53,7 +53,7 @@ const proof = {
 function tools() {
   const act = vi.fn<(changes: Change[]) => void>();
   const save = vi.fn<(changes: Change[]) => Promise<void>>().mockResolvedValue();
-  return { act, save, given: { id: 1, act, busy: false, save, attempt: vi.fn() } as unknown as JobTools };
+  return { act, save, given: { id: 1, job: { data: undefined }, act, busy: false, save, attempt: vi.fn() } as unknown as JobTools };
 }
 
 const show = (element: ReactElement) =>

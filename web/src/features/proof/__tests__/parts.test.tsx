@@ -75,6 +75,24 @@ describe("ProofStation", () => {
     expect(screen.getByRole("region", { name: "Ordinary internet, table" })).toHaveTextContent("Kitchen phone");
   });
 
+
+  it("tells the first reasons, and all of them when they are asked for", async () => {
+    const cause = (n: number) => ({ code: "no-lease", subjects: [`x${n}`], text: `Reason ${n}.` });
+    const first = proof.facts.internet[0];
+    if (!first) {
+      throw new Error("the demo home has a device");
+    }
+    const answer = { kind: "no" as const, causes: [cause(1), cause(2), cause(3)], outcomes: [], moreCauses: 2 };
+    const long = { ...first, answer, translators: ["hall-gateway"], moreTranslators: 4 };
+    const asked = open("", { "/proof/device": { ...long, answer: { ...answer, causes: [1, 2, 3, 4, 5].map(cause), moreCauses: 0 } } }, { ...state, proof: { ...proof, facts: { ...proof.facts, internet: [long] } } });
+    expect(screen.getByRole("region", { name: "Ordinary internet, table" })).toHaveTextContent(", and 4 more");
+    expect(screen.queryByText("Reason 4.")).toBeNull();
+    fireEvent.click(screen.getByRole("button", { name: "2 more reasons" }));
+    expect(await screen.findByText("Reason 5.")).toBeInTheDocument();
+    expect(screen.getByText("Reason 1.")).toBeInTheDocument();
+    expect(asked).toContain(`/api/jobs/1/proof/device?setUp=${proof.setUp}&device=${first.device}`);
+  });
+
   it("sorts addresses by their numbers", async () => {
     open("?part=addresses", { "/proof/addresses": [entry("a", "192.168.8.100"), entry("b", "192.168.8.9"), entry("c", null)] });
     const owners = () => within(screen.getByRole("table")).getAllByRole("row").slice(1).map((r) => r.textContent.slice(0, 1));
