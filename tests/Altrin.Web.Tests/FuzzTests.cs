@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Net.Http.Headers;
 using System.Text.Json.Nodes;
 using System.Text.RegularExpressions;
+using Altrin.Formats;
 using Altrin.Testing;
 
 namespace Altrin.Web.Tests;
@@ -25,9 +26,10 @@ public sealed partial class FuzzTests(RunningServer server) : IClassFixture<Runn
         var description = JsonNode.Parse(await http.GetStringAsync(new Uri("/api/openapi/v1.json", UriKind.Relative), Cancel))!;
         using var made = await http.PostAsync(new Uri("/api/jobs", UriKind.Relative), new StringContent($$"""{"name":"Drawn {{seed}}","from":1}""", MediaTypeHeaderValue.Parse("application/json")), Cancel);
         var job = (long)JsonNode.Parse(await made.Content.ReadAsStringAsync(Cancel))!["id"]!;
-        var requests = new Requests(description, seed);
+        var design = DesignFile.Read(await http.GetByteArrayAsync(new Uri("/api/jobs/1/design", UriKind.Relative), Cancel)).Value!.Design("planned")!;
+        var requests = new Requests(description, design, seed);
         var wrong = new List<string>();
-        var (taken, version) = (0, 1L);
+        var (taken, changed, version) = (0, 0, 1L);
         for (var i = 0; i < Each; i++)
         {
             var drawn = requests.Next(job);
@@ -45,6 +47,7 @@ public sealed partial class FuzzTests(RunningServer server) : IClassFixture<Runn
             if (status is < 400 or 414)
             {
                 taken++;
+                changed += drawn.Path.EndsWith("/changes", StringComparison.Ordinal) ? 1 : 0;
                 version = answer.Headers.ETag is { } tag && drawn.Path.StartsWith($"/api/jobs/{job}", StringComparison.Ordinal) ? long.Parse(tag.Tag.Trim('"'), CultureInfo.InvariantCulture) : version;
                 continue;
             }
@@ -58,6 +61,7 @@ public sealed partial class FuzzTests(RunningServer server) : IClassFixture<Runn
         Assert.True(wrong.Count == 0, $"Seed {seed}, {wrong.Count} of {Each}:\n{string.Join('\n', wrong.Take(12))}");
         // Most of what is drawn is refused; but if nothing were taken, nothing behind the first look at it would be tried.
         Assert.InRange(taken, Each / 10, Each);
+        Assert.InRange(changed, Each / 60, Each);
     }
 
     /// <summary>Names of types and members of the program.</summary>

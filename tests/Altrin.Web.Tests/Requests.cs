@@ -1,5 +1,9 @@
 using System.Text;
+using System.Text.Json;
 using System.Text.Json.Nodes;
+using Altrin.Core.Sites;
+using Altrin.Formats;
+using Altrin.Testing;
 
 namespace Altrin.Web.Tests;
 
@@ -15,9 +19,13 @@ internal sealed record DrawnRequest(HttpMethod Method, string Path, byte[]? Body
 
 /// <summary>
 /// Draws requests from the description of the API: mostly as it says, with words that the demo home knows, and then with one thing wrong:
-/// null, another type, something missing, something more, too much, half of it, another kind of body.
+/// null, another type, something missing, something more, too much, half of it, another kind of body. One in three carries changes of the home,
+/// sensible and foolish ones, a third of them with one thing wrong.
 /// </summary>
-internal sealed class Requests(JsonNode description, int seed)
+/// <param name="description">The description of the API.</param>
+/// <param name="design">The set-up that changes are drawn for.</param>
+/// <param name="seed">What the dice begin with.</param>
+internal sealed class Requests(JsonNode description, Design design, int seed)
 {
     private static readonly string[] Words =
     [
@@ -46,6 +54,9 @@ internal sealed class Requests(JsonNode description, int seed)
         ["text"] = ["id,name\nhall,\n", "name,sort\nCellar,room\n", "Printer, 192.168.8.44", "    Key Content : planted"],
     };
 
+    /// <summary>What is empty is written too, as the page writes it.</summary>
+    private static readonly JsonSerializerOptions AsThePage = WithNulls();
+
     private readonly Random _dice = new(seed);
 
     private readonly List<(string Path, string Method, JsonNode Operation)> _operations =
@@ -53,6 +64,11 @@ internal sealed class Requests(JsonNode description, int seed)
 
     public DrawnRequest Next(long job)
     {
+        if (_dice.Next(3) == 0)
+        {
+            var act = _dice.Next(3) == 0 ? "preview" : "changes";
+            return new(HttpMethod.Post, $"/api/jobs/{job}/{act}", Encoding.UTF8.GetBytes(Changes().ToJsonString()), "application/json");
+        }
         // Those that bring a body have more to be wrong with.
         var brings = _dice.Next(4) > 0;
         var all = _operations.Where(o => o.Operation["requestBody"] is not null == brings).ToList();
@@ -88,6 +104,38 @@ internal sealed class Requests(JsonNode description, int seed)
         };
         return new(new(method.ToUpperInvariant()), address, body, kind);
     }
+
+    private JsonObject Changes()
+    {
+        var changes = Enumerable.Range(0, _dice.Next(1, 3)).Select(_ => JsonSerializer.SerializeToNode(ChangeGenerator.Make(_dice, design), AsThePage));
+        var body = new JsonObject { ["setUp"] = design.SetUp.Name, ["changes"] = new JsonArray([.. changes]) };
+        var members = Members(body).ToList();
+        // No key is known here; most are left open, so that not every change is refused for its key.
+        foreach (var (owner, name) in members.Where(m => m.Name == "key" && _dice.Next(8) > 0))
+        {
+            owner[name] = null;
+        }
+        if (_dice.Next(3) == 0)
+        {
+            var (owner, name) = members[_dice.Next(members.Count)];
+            owner[name] = Wrong();
+        }
+        return body;
+    }
+
+    private static JsonSerializerOptions WithNulls()
+    {
+        var options = new JsonSerializerOptions();
+        AltrinJson.Apply(options);
+        return options;
+    }
+
+    private static IEnumerable<(JsonObject Owner, string Name)> Members(JsonNode? node) => node switch
+    {
+        JsonObject owner => owner.SelectMany(m => Members(m.Value).Prepend((owner, m.Key))),
+        JsonArray list => list.SelectMany(Members),
+        _ => [],
+    };
 
     /// <summary>A value for a parameter of an address.</summary>
     private string Text(string name, JsonNode schema) => Member(name, schema, 0) switch
