@@ -59,7 +59,7 @@ public static class LeaseLadder
         notes.AddRange(races.Select(c => c.Text));
         foreach (var offer in offers)
         {
-            if (seen.Tracer.World.Proxied(asker, offer.Server) is var (_, through, why))
+            if (seen.Tracer.World.Radio.Proxied(asker, offer.Server) is var (_, through, why))
             {
                 answer = answer.And(through == Known.No ? Answer.No(why) : Answer.ByLuck(why));
             }

@@ -47,7 +47,7 @@ internal sealed class Addresses(World world, Choices choices)
         {
             _lost.AddRange(races);
         }
-        if (held.Server is { } server && world.Proxied(host, server) is var (link, through, why)
+        if (held.Server is { } server && world.Radio.Proxied(host, server) is var (link, through, why)
             && (through == Known.No || choices.Pick(new("through", host.Owner, host.Side), () => new([$"its lease gets through {world.Name(link.Box)}", "it does not"], [why])) == 1))
         {
             _lost.Add(why);

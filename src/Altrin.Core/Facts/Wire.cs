@@ -55,7 +55,7 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
     /// <summary>Whether what is said between two sides of a segment gets over the radio links between them.</summary>
     private bool Crosses(Interface a, Interface b)
     {
-        foreach (var (link, _, strays, wanders, untold) in world.Between(a, b))
+        foreach (var (link, _, strays, wanders, untold) in world.Radio.Between(a, b))
         {
             if (strays is not null && choices.Pick(new("joins", link.Box), () => new([$"{world.Name(link.Box)} joins {world.Name(link.To)}", $"{world.Name(link.Box)} joins another"], [strays])) == 1)
             {

@@ -11,7 +11,6 @@ internal sealed class World
     private readonly Dictionary<string, BoxHabits> _habits;
     private readonly ILookup<(string Segment, Ipv4Address Address), Interface> _across;
     private readonly Dictionary<string, OverlapFact> _overlaps;
-    private readonly Dictionary<Interface, LinkLuck[]> _behind;
     private readonly Dictionary<string, IReadOnlyList<(Subnet Narrow, Cause Why)>> _splits = new(StringComparer.Ordinal);
 
     public World(Network network, Leasing leasing, HostTable hosts)
@@ -26,7 +25,7 @@ internal sealed class World
         _overlaps = network.Interfaces.Where(i => i.Side == Side.Wan).Select(OverlapOf).OfType<OverlapFact>().ToDictionary(o => o.Router, StringComparer.Ordinal);
         var gone = network.Renumbered.Select(r => new OverlapFact(r.Router, r.Outer, r.From.Subnet, null, r.To.Subnet));
         Overlaps = [.. _overlaps.Values.Concat(gone).OrderBy(o => o.Router, StringComparer.Ordinal).ThenBy(o => o.MovedTo is null)];
-        _behind = BehindLinks();
+        Radio = new(this);
         Street = network.Find(PortRef.Street, Side.Provider)!;
         Internet = new(Provider.Internet, Side.Provider, PortRef.Street, true, new Fixed(new(Provider.Host, 32), null, []), null);
     }
@@ -42,6 +41,9 @@ internal sealed class World
 
     /// <summary>Stands for every host on the internet.</summary>
     public Interface Internet { get; }
+
+    /// <summary>What luck decides on the radio links.</summary>
+    public RadioLuck Radio { get; }
 
     /// <summary>Routers with overlapping subnets on both sides, by router.</summary>
     public IReadOnlyList<OverlapFact> Overlaps { get; }
@@ -129,90 +131,6 @@ internal sealed class World
         },
         host.Owner);
 
-    /// <summary>The radio links that lie between two sides of a segment, in order.</summary>
-    public IEnumerable<LinkLuck> Between(Interface a, Interface b)
-    {
-        if (_behind.Count == 0)
-        {
-            yield break;
-        }
-        var (of, other) = (_behind.GetValueOrDefault(a, []), _behind.GetValueOrDefault(b, []));
-        // Both are in order: what only one of them is behind is found by going along both.
-        for (var (i, j) = (0, 0); i < of.Length || j < other.Length;)
-        {
-            var here = i < of.Length ? of[i].Order : int.MaxValue;
-            var there = j < other.Length ? other[j].Order : int.MaxValue;
-            if (here == there)
-            {
-                (i, j) = (i + 1, j + 1);
-                continue;
-            }
-            var link = here < there ? of[i++] : other[j++];
-            if (link.Link.Segment == a.Segment)
-            {
-                yield return link;
-            }
-        }
-    }
-
-    private Dictionary<Interface, LinkLuck[]> BehindLinks()
-    {
-        LinkLuck[] links = [.. Network.RadioLinks.Select((l, i) => new LinkLuck(l, i, l.Rivals.Count > 0 ? Strays(l) : null, Wanders(l), l.Frames == UplinkFrames.FourAddress ? Untold(l) : null))];
-        return links.Length == 0 ? [] : Network.Interfaces
-            .Select(i => (Side: i, Links: links.Where(l => l.Link.Holds(i)).ToArray()))
-            .Where(i => i.Links.Length > 0)
-            .ToDictionary(i => i.Side, i => i.Links);
-    }
-
-    /// <summary>That a box may join another one of the same name, or itself.</summary>
-    public Cause Strays(RadioLink link) => Cause.Of(
-        CauseCodes.RepeaterStrays,
-        $"{Name(link.Box)} looks for a name that {Rivals(link)} {(link.Rivals.Count == 1 ? "sends" : "send")} too: whom it joins is luck.",
-        link.Box);
-
-    /// <summary>The boxes that send the name too, the first few by name.</summary>
-    private string Rivals(RadioLink link)
-    {
-        string[] names = [.. link.Rivals.Take(MostNamed).Select(r => r == link.Box ? "it" : Name(r))];
-        return link.Rivals.Count > MostNamed ? $"{string.Join(", ", names)} and {link.Rivals.Count - MostNamed} more" : string.Join(" and ", names);
-    }
-
-    /// <summary>How many boxes one sentence names.</summary>
-    private const int MostNamed = 4;
-
-    /// <summary>That nobody found out whether a box takes frames with four addresses; null where it does.</summary>
-    public Cause? Untold(RadioLink link) => Network.Design.Mode(link.Box)?.Joins is { } joins && Network.Design.Box(link.Box)!.Profile.Radios.FirstOrDefault(r => r.Id == joins.Radio)?.Band is { } band
-        && Network.Design.Box(link.To)!.Profile.Radios.Where(r => r.Band == band).All(r => r.FourAddress == Known.Unknown)
-        ? Cause.Of(CauseCodes.UplinkNotJoined, $"Whether {Name(link.To)} takes four addresses from {Name(link.Box)} was not found out.", link.Box)
-        : null;
-
-    /// <summary>That the other box chooses its channel by itself, among some that this one may not use here; null where it cannot happen.</summary>
-    public Cause? Wanders(RadioLink link) => Network.Design.Mode(link.Box)?.Joins is { } joins
-        && Network.Design.Box(link.Box)!.Profile.Radios.FirstOrDefault(r => r.Id == joins.Radio) is { Channels.Count: > 0 } own
-        && Air.Of(Network.Design, link.To).Where(a => a.Setting.Name == joins.Name && a.Radio.Band == own.Band).ToList() is { Count: > 0 } heard
-        && heard.All(a => a.Setting.Channel is null && a.Radio.Channels.Except(own.Channels).Any())
-        ? Cause.Of(CauseCodes.UplinkNotJoined, $"{Name(link.To)} chooses its channel by itself, and {Name(link.Box)} may not use all of them.", link.Box)
-        : null;
-
-    /// <summary>
-    /// The radio link with three addresses between a host and who leased it its address, and what is known of leases through it;
-    /// null where none lies between, or where they get through.
-    /// </summary>
-    public (RadioLink Link, Known Through, Cause Why)? Proxied(Interface host, string server)
-    {
-        if (Network.RadioLinks.Count == 0 || (Network.Find(server, Side.Lan) ?? Network.Find(GuestId.BoxOf(server) ?? server, Side.Guest)) is not { } seat)
-        {
-            return null;
-        }
-        var link = Between(host, seat).Select(l => l.Link).FirstOrDefault(l => l.Frames == UplinkFrames.ThreeAddress && HabitsOf(l.Box).LeasesThrough != Known.Yes
-            // The box itself is an ordinary client of the Wi-Fi.
-            && host.Owner != l.Box);
-        return link is null ? null : (link, HabitsOf(link.Box).LeasesThrough, Cause.Of(
-            CauseCodes.LeasesThrough,
-            $"{Name(link.Box)} joins with three addresses: whether leases get through it to who is behind differs from box to box.",
-            link.Box));
-    }
-
     /// <summary>What becomes of the other ports of a gateway that passes its address on; null where they keep the internet, or where it passes on nothing.</summary>
     public (Cause Why, Known Keeps)? PassedOn(string gateway)
     {
@@ -285,11 +203,3 @@ internal sealed class World
         return outer is { } clash ? new(wan.Owner, clash, own.Subnet, twins.Count > 0 ? own.Address : null, null) : null;
     }
 }
-
-/// <summary>A radio link with what luck decides on it, worked out once for whoever is behind it.</summary>
-/// <param name="Link">The link.</param>
-/// <param name="Order">Its place among the links of the network.</param>
-/// <param name="Strays">That its box may join another one; null where it joins this one.</param>
-/// <param name="Wanders">That the other box chooses its channel among some that this one may not use; null where it cannot happen.</param>
-/// <param name="Untold">That nobody found out whether it carries four addresses; null where that is known.</param>
-internal sealed record LinkLuck(RadioLink Link, int Order, Cause? Strays, Cause? Wanders, Cause? Untold);

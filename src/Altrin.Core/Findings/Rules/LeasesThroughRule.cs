@@ -24,7 +24,7 @@ public static class LeasesThroughRule
         {
             var behind = e.Network.Interfaces
                 .Where(i => i.Side == Side.Device && i.Segment == link.Segment && i.Setting is Automatic && link.Holds(i)
-                    && e.Seen.Leasing.Holdings(i).Any(h => h.Server is { } server && e.Seen.Tracer.World.Proxied(i, server)?.Link == link))
+                    && e.Seen.Leasing.Holdings(i).Any(h => h.Server is { } server && e.Seen.Tracer.World.Radio.Proxied(i, server)?.Link == link))
                 .ToList();
             if (behind.Count == 0)
             {

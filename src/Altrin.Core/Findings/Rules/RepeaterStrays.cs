@@ -19,7 +19,7 @@ public static class RepeaterStrays
     private static IEnumerable<Finding> Judge(Evidence e) => e.Network.RadioLinks.Where(l => l.Rivals.Count > 0).Select(l => e.Finding(
         CauseCodes.RepeaterStrays,
         [l.Box],
-        e.Seen.Tracer.World.Strays(l).Text.TrimEnd('.'),
+        e.Seen.Tracer.World.Radio.Strays(l).Text.TrimEnd('.'),
         "After a power cut its devices may have no internet until it is switched off and on again.",
         e.Design.Mode(l.Box)?.Joins is not null ? [Cures.Hopeful($"Let {e.Name(l.Box)} join {e.Name(l.To)} by its radio address only", new SetUplink(l.Box, Partial<Uplink>.With(u => u.Locked, true)))] : [],
         ["Boxes that cannot be told so are kept apart by a name of their own for the link."]));
