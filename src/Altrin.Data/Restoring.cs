@@ -64,7 +64,10 @@ public static class Restoring
         }
         catch (Exception e) when (e is InvalidDataException || StorageFault.Says(e) is not null)
         {
-            return Parsed<string>.Fail($"{file} could not be restored: {StorageFault.Says(e) ?? "it is damaged, or no zip file."}");
+            var why = StorageFault.Says(e) ?? "it is damaged, or no zip file.";
+            return Parsed<string>.Fail(Directory.Exists(folder.Incoming)
+                ? $"{file} is checked and taken in, but not in its place yet: {why} The next start ends it, and so does restoring again."
+                : $"{file} could not be restored: {why} Nothing was changed.");
         }
         finally
         {

@@ -1,7 +1,7 @@
 using System.Runtime.CompilerServices;
 using System.Runtime.InteropServices;
 
-namespace Altrin.Data.Tests;
+namespace Altrin.Testing;
 
 /// <summary>What happens at the write that was counted to.</summary>
 public enum Fault
@@ -162,90 +162,3 @@ public static unsafe class FaultyFiles
     [DllImport("e_sqlite3", EntryPoint = "sqlite3_vfs_register", CallingConvention = CallingConvention.Cdecl)]
     private static extern int Register(nint vfs, int asDefault);
 }
-
-/// <summary>Files whose owner is killed at a step that was counted to; from there on nothing is done.</summary>
-public sealed class FaultyDisk(int at) : Disk
-{
-    /// <summary>How many steps were counted.</summary>
-    public int Seen { get; private set; }
-
-    public override FileStream Create(string path)
-    {
-        Step();
-        return new FaultyStream(this, path);
-    }
-
-    public override void MakeFolder(string path)
-    {
-        Step();
-        base.MakeFolder(path);
-    }
-
-    public override void Move(string from, string to, bool replace)
-    {
-        Step();
-        base.Move(from, to, replace);
-    }
-
-    public override void MoveFolder(string from, string to)
-    {
-        Step();
-        base.MoveFolder(from, to);
-    }
-
-    public override void Delete(string path)
-    {
-        Step();
-        base.Delete(path);
-    }
-
-    public override void DeleteFolder(string path)
-    {
-        if (Directory.Exists(path))
-        {
-            // Killed while deleting: some files are gone, others not.
-            foreach (var file in Directory.GetFiles(path, "*", SearchOption.AllDirectories))
-            {
-                Delete(file);
-            }
-        }
-        Step();
-        base.DeleteFolder(path);
-    }
-
-    public override void KeepPrivate(string path)
-    {
-        Step();
-        base.KeepPrivate(path);
-    }
-
-    private void Step()
-    {
-        Seen++;
-        if (at > 0 && Seen >= at)
-        {
-            throw new KilledException();
-        }
-    }
-
-    private sealed class FaultyStream(FaultyDisk disk, string path) : FileStream(path, FileMode.Create, FileAccess.ReadWrite, FileShare.None, 1)
-    {
-        // Every other way of writing of a derived stream leads here.
-        public override void Write(byte[] array, int offset, int count)
-        {
-            try
-            {
-                disk.Step();
-            }
-            catch (KilledException)
-            {
-                base.Write(array, offset, count / 2);
-                throw;
-            }
-            base.Write(array, offset, count);
-        }
-    }
-}
-
-/// <summary>The process was killed here. Nothing catches it.</summary>
-public sealed class KilledException : Exception;
