@@ -37,4 +37,4 @@ async function run(clients, seconds) {
 }
 
 await run(1, 8);
-await run(50, 30);
+await run(50, 60);

@@ -11,10 +11,15 @@ public static class Judging
     public const int MostProven = 120;
 
     /// <summary>
-    /// How many remedies of a design are proven: all of a home's, fewer the larger the design, since each costs a whole proof.
-    /// A design of 50 boxes and devices has 120, one of 500 has 12; fewer still where each takes much work.
+    /// How many remedies of a design are proven: all of a home's, fewer the larger the design, since each costs a whole proof, which itself
+    /// grows faster than the design. One of 50 boxes and devices has 120, one of 500 has 12, one of 1,000 has 3; fewer still where each takes
+    /// much work.
     /// </summary>
-    public static int Provable(Design design) => Math.Clamp(6000 / Math.Max(1, design.SetUp.Boxes.Count + design.SetUp.Devices.Count), 8, MostProven);
+    public static int Provable(Design design)
+    {
+        var size = Math.Max(1, design.SetUp.Boxes.Count + design.SetUp.Devices.Count);
+        return Math.Clamp(Math.Min(6_000 / size, 3_000_000 / (size * size)), 1, MostProven);
+    }
 
     /// <summary>Compiles, observes and judges, and proves every remedy before it is offered.</summary>
     /// <param name="design">The design.</param>
