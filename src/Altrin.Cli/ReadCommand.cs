@@ -44,6 +44,11 @@ internal static class ReadCommand
             {
                 Print(output, read.Value, comparison);
             }
+            if (read.Value.Blocks.Count == 0)
+            {
+                errors.WriteLine($"altrin: nothing of {parsed.GetValue(file)} is understood. What is read stands in docs/readings.md.");
+                return ExitCode.BadInput;
+            }
             return ExitCode.Sound;
         });
         return command;

@@ -55,7 +55,13 @@ public sealed class TerminalTests : IDisposable
         Assert.Equal("192.168.8.1", json.RootElement.GetProperty("reading").GetProperty("neighbours")[0].GetProperty("address").GetString());
         var file = Path.Combine(_folder, "cut.pcap");
         File.WriteAllBytes(file, [0xD4, 0xC3, 0xB2, 0xA1, 2, 0]);
-        Assert.StartsWith("0 lines: nothing understood", Run(null, "read", file).Output, StringComparison.Ordinal);
+        var cut = Run(null, "read", file);
+        Assert.Equal(ExitCode.BadInput, cut.Status);
+        Assert.StartsWith("0 lines: nothing understood", cut.Output, StringComparison.Ordinal);
+        var other = Run("Dear Sir\n", "read", "-");
+        Assert.Equal(ExitCode.BadInput, other.Status);
+        Assert.Contains("unread    1: Dear Sir", other.Output, StringComparison.Ordinal);
+        Assert.StartsWith("altrin: nothing of - is understood.", other.Errors, StringComparison.Ordinal);
         Assert.Equal(ExitCode.BadInput, Run(null, "read", Path.Combine(_folder, "none")).Status);
         Assert.Equal(ExitCode.BadInput, Run(new('x', 1_000_001), "read", "-").Status);
     }
