@@ -8,7 +8,7 @@ using BenchmarkDotNet.Attributes;
 
 namespace Altrin.Bench;
 
-/// <summary>The homes that cost most: proven and written, against the demo home; and how soon it ends when nobody waits any more.</summary>
+/// <summary>The homes that cost most: proven and written, against the demo home; and how soon it ends when no caller waits any more.</summary>
 [MemoryDiagnoser]
 public class LargeBenchmarks
 {

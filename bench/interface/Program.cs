@@ -5,7 +5,7 @@ namespace Altrin.InterfaceBench;
 
 /// <summary>
 /// From a change to the painted verdict, in the real page with the demo home, 50 times each way: tried (an arrow key on the
-/// pool's end) and kept (the address server switched). The reference is one empty round trip to the same server and a frame.
+/// pool's end) and kept (the DHCP server switched). The reference is one empty round trip to the same server and a frame.
 /// </summary>
 internal static class Measurement
 {
@@ -37,7 +37,7 @@ internal static class Measurement
             """);
         browser.Script("document.querySelector('[role=slider][aria-label^=\"Last\"]').dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))");
         var kept = Measure(browser, """
-            const box = [...document.querySelectorAll('label')].find(l => l.textContent.includes('Address server on')).querySelector('input');
+            const box = [...document.querySelectorAll('label')].find(l => l.textContent.includes('DHCP server on')).querySelector('input');
             return changed(() => box.click(), '[aria-label=Verdict]');
             """);
         Say("empty round trip and a frame", reference, reference);

@@ -63,10 +63,10 @@ internal static class LookCommand
         {
             output.WriteLine($"  address {Text(own.Address, own.From)}{(own.PrefixLength is { } prefix ? $"/{prefix}" : "")}, gateway {own.Gateway?.ToString() ?? "none"}, names {(own.NameServers.Count == 0 ? "none" : string.Join(" ", own.NameServers))}");
         }
-        output.WriteLine("Address table, once it has spoken to everybody");
+        output.WriteLine("Address table, once it has spoken to all");
         foreach (var entry in view.Table)
         {
-            output.WriteLine($"  {Text(entry.Address, entry.From),-34} {entry.Hardware?.ToString() ?? "not read",-17}  {network.NameOf(entry.Owner)}{(entry.Certain ? "" : ", or somebody else")}");
+            output.WriteLine($"  {Text(entry.Address, entry.From),-34} {entry.Hardware?.ToString() ?? "not read",-17}  {network.NameOf(entry.Owner)}{(entry.Certain ? "" : ", or another host")}");
         }
         if (trace is not null)
         {

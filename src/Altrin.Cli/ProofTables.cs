@@ -27,7 +27,7 @@ internal static class ProofTables
         {
             design.NameOf(a.Owner), SideWord(a.Side), design.NameOf(a.Segment), Address(a), Origin(design, a), a.Gateway?.ToString() ?? "",
         }));
-        Table(console, "Internet", ["Device", "Answer", "Translated by", "Why"], sheet.Internet.Select(i => new[]
+        Table(console, "Internet", ["Device", "Answer", "NAT by", "Why"], sheet.Internet.Select(i => new[]
         {
             design.NameOf(i.Device), AnswerWords.Of(i.Answer.Kind), string.Join(", then ", i.Translators.Select(t => t == PortRef.Street ? "the provider" : design.NameOf(t))), i.Answer.Why,
         }));
@@ -114,7 +114,7 @@ internal static class ProofTables
         AddressOrigin.Fixed => "fixed",
         AddressOrigin.Reserved => $"reserved by {design.NameOf(fact.Servers[0])}",
         AddressOrigin.Leased => $"leased by {string.Join(" or ", fact.Servers.Select(s => s == PortRef.Street ? "the provider" : design.NameOf(s)))}",
-        AddressOrigin.SelfAssigned => "nobody answers",
+        AddressOrigin.SelfAssigned => "no DHCP server answers",
         _ => "not connected",
     };
 
@@ -125,8 +125,8 @@ internal static class ProofTables
 
     private static string SideWord(Side side) => side switch
     {
-        Side.Lan => "inside",
-        Side.Wan => "outside",
+        Side.Lan => "LAN side",
+        Side.Wan => "WAN side",
         Side.Page => "page",
         Side.Guest => "among guests",
         _ => "",

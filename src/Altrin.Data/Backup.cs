@@ -56,7 +56,7 @@ public static class Backup
         {
             return Parsed<string>.Fail($"{target} is there already; it is not written over.");
         }
-        // Of its own: a backup of the same name may be being written by somebody else.
+        // Of its own: a backup of the same name may be being written by another user.
         var part = $"{target}.{Guid.NewGuid():n}.part";
         try
         {

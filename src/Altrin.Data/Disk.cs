@@ -1,7 +1,7 @@
 namespace Altrin.Data;
 
 /// <summary>
-/// What backup and restore do to files. Nobody but the owner may read what is made (mode 0600, folders 0700). Tests put a layer of their own
+/// What backup and restore do to files. Only the owner may read what is made (mode 0600, folders 0700). Tests put a layer of their own
 /// in its place, to stop at each step.
 /// </summary>
 public class Disk

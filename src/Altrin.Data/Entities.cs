@@ -115,7 +115,7 @@ public sealed class ReadingEntity
     /// <summary>What was read in it, by kind, in order, with commas.</summary>
     public required string Kinds { get; set; }
 
-    /// <summary>When it was taken, by whoever kept it.</summary>
+    /// <summary>When it was taken, as the person who kept it says.</summary>
     public DateTimeOffset TakenAt { get; set; }
 
     /// <summary>When it was kept.</summary>

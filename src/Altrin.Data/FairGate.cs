@@ -1,7 +1,7 @@
 namespace Altrin.Data;
 
 /// <summary>
-/// Lets a stated number in at once. Whoever waits is let in in order; where several parties wait, each gets its turn, however many of one
+/// Lets a stated number in at once. Those that wait are let in in order; where several parties wait, each gets its turn, however many of one
 /// party wait. A wait ends at the latest after a stated time, by <see cref="BusyException"/>.
 /// </summary>
 /// <param name="most">How many are in at once.</param>
@@ -15,7 +15,7 @@ public sealed class FairGate(int most, TimeSpan longest, TimeProvider time)
     private readonly LinkedList<(long Party, Queue<TaskCompletionSource> Waiting)> _turns = [];
     private int _inside;
 
-    /// <summary>Waits for its turn; whoever got in leaves by disposing what is given.</summary>
+    /// <summary>Waits for its turn; what got in leaves by disposing what is given.</summary>
     /// <param name="party">For whom, such as a job.</param>
     /// <param name="cancel">Gives the wait up.</param>
     /// <exception cref="BusyException">The wait took too long.</exception>

@@ -3,7 +3,7 @@ using Microsoft.EntityFrameworkCore;
 
 namespace Altrin.Data;
 
-/// <summary>What is wrong with the place where data is kept, in words for whoever owns it.</summary>
+/// <summary>What is wrong with the place where data is kept, in words for its owner.</summary>
 public static class StorageFault
 {
     // Result codes of SQLite: https://www.sqlite.org/rescode.html (from memory)

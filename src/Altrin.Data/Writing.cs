@@ -35,7 +35,7 @@ public sealed class Writing(AltrinContext context, WriteGate gate)
             if (keep?.Invoke(done) != false)
             {
                 await context.SaveChangesAsync(cancel);
-                // From here on the act is done, whether or not whoever asked still waits for it.
+                // From here on the act is done, whether or not the caller still waits for it.
                 await transaction.CommitAsync(CancellationToken.None);
             }
             return done;

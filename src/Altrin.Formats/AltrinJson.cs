@@ -30,7 +30,7 @@ public static class AltrinJson
         [typeof(PortRef)] = "hall-gateway/lan1",
     };
 
-    /// <summary>The members that an edit of some kind of value may hold, for whoever describes it; null where the type is no such edit.</summary>
+    /// <summary>The members that an edit of some kind of value may hold, for the description of the API; null where the type is no such edit.</summary>
     public static IReadOnlyList<PartialMember>? MembersOfPartial(JsonTypeInfo type) => !new PartialConverters().CanConvert(type.Type) ? null
         : [.. PartialConverters.Members(type.Options.GetTypeInfo(type.Type.GetGenericArguments()[0]), (IReadOnlyList<string>)type.Type.GetProperty("Members")!.GetValue(null)!).Select(p => new PartialMember(p.Name, p.PropertyType, PartialConverters.MayBeNull(p)))];
 

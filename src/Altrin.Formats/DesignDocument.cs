@@ -10,7 +10,7 @@ public sealed record DesignDocument
     public const string FormatName = "altrin-design";
 
     /// <summary>The newest version; raised once a landing that changes the format.</summary>
-    public const int NewestVersion = 6;
+    public const int NewestVersion = 7;
 
     /// <summary>Always "altrin-design".</summary>
     [Required, RegularExpression("^altrin-design$")]
@@ -112,7 +112,7 @@ public sealed record ServiceDocument
     [StringLength(15)]
     public string? Gateway { get; init; }
 
-    /// <summary>Only for a fixed public address: the name servers of the provider's letter. Since version 3.</summary>
+    /// <summary>Only for a fixed public address: the DNS servers of the provider's letter. Since version 3.</summary>
     [MaxLength(4)]
     public IReadOnlyList<string>? NameServers { get; init; }
 
@@ -146,11 +146,11 @@ public sealed record BoxDocument
     [Required, StringLength(80, MinimumLength = 1)]
     public required string Name { get; init; }
 
-    /// <summary>Hardware address of its LAN side.</summary>
+    /// <summary>MAC address of its LAN side.</summary>
     [StringLength(17)]
     public string? Hardware { get; init; }
 
-    /// <summary>Hardware address of its WAN side.</summary>
+    /// <summary>MAC address of its WAN side.</summary>
     [StringLength(17)]
     public string? WanHardware { get; init; }
 
@@ -238,7 +238,7 @@ public sealed record ProfileDocument
 /// <summary>What one kind of box does by itself. A member left out is not known.</summary>
 public sealed record HabitsDocument
 {
-    /// <summary>Whether its address server tries an address before it offers it.</summary>
+    /// <summary>Whether its DHCP server tries an address before it offers it.</summary>
     public bool? ChecksOffer { get; init; }
 
     /// <summary>Whether it tries an address that it was leased before using it.</summary>
@@ -253,7 +253,7 @@ public sealed record HabitsDocument
     /// <summary>Whether it drops what comes from a side that it would not answer to.</summary>
     public bool? ChecksReversePath { get; init; }
 
-    /// <summary>Whether its address server comes on in access-point mode while it hears no other.</summary>
+    /// <summary>Whether its DHCP server comes on in access-point mode while it hears no other.</summary>
     public bool? ServesWhenAlone { get; init; }
 
     /// <summary>Whether its guest name stays apart in access-point mode.</summary>
@@ -319,7 +319,7 @@ public sealed record DeviceDocument
     [Required]
     public required DeviceKind Kind { get; init; }
 
-    /// <summary>Its hardware address.</summary>
+    /// <summary>Its MAC address.</summary>
     [StringLength(17)]
     public string? Hardware { get; init; }
 

@@ -66,7 +66,7 @@ internal static class DesignReader
         var line = ReadLine(service.Line, $"{Pointer}/line", errors);
         if (service.Kind != ServiceKind.CarrierTranslation)
         {
-            errors.Absent($"{Pointer}/inside", service.Inside, "only a provider that translates has a block inside");
+            errors.Absent($"{Pointer}/inside", service.Inside, "only a provider with carrier-grade NAT has a block inside");
         }
         if (service.Kind == ServiceKind.PublicFixed)
         {
@@ -81,7 +81,7 @@ internal static class DesignReader
                 Line = line,
             };
         }
-        errors.Absent($"{Pointer}/nameServers", service.NameServers, "only a fixed public service has name servers here");
+        errors.Absent($"{Pointer}/nameServers", service.NameServers, "only a fixed public service has DNS servers here");
         errors.Absent($"{Pointer}/address", service.Address, "only a fixed public service has an address here");
         errors.Absent($"{Pointer}/gateway", service.Gateway, "only a fixed public service has a gateway here");
         return service.Kind switch
@@ -104,7 +104,7 @@ internal static class DesignReader
         }
         if (line.Locked != true)
         {
-            errors.Absent($"{pointer}/lockedTo", line.LockedTo, "only a locked line is locked to somebody");
+            errors.Absent($"{pointer}/lockedTo", line.LockedTo, "only a locked line is locked to a MAC address");
         }
         return new()
         {

@@ -16,8 +16,10 @@ public static class DesignUpgrades
         _ => { },
         // 5 knows places, sockets, runs, labels and more needs; left out, nothing of it was noted.
         _ => { },
-        // 6 knows what was heard on the air in a place; left out, nobody looked.
+        // 6 knows what was heard on the air in a place; left out, it was not scanned.
         _ => { },
+        // 7 calls findings by the words of the trade; accepted ones are named by the code.
+        FindingCodes.ToVersion7,
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

@@ -110,7 +110,7 @@ public static class FrameBytes
             : [0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 0, .. name, 0, 1, 0x80, 1];
     }
 
-    /// <summary>The hardware address of a group (RFC 1112, section 6.4).</summary>
+    /// <summary>The MAC address of a group (RFC 1112, section 6.4).</summary>
     private static ulong GroupHardware(Ipv4Address group) => 0x01005E000000UL | (group.Bits & 0x7FFFFF);
 
     private static byte[] Pseudo(Ipv4Address source, Ipv4Address target, byte protocol, int length) => [.. Four(source.Bits), .. Four(target.Bits), 0, protocol, .. Two(length)];

@@ -18,7 +18,7 @@ public static class HostsFile
             lines.AddRange(["", $"# {Plain(territory.Key.Territory)}"]);
             lines.AddRange(territory.Select(e => e.Address is { } address && !e.Clashes
                 ? $"{address}\t{Name(e)}"
-                : e.Address is { } twice ? $"# {twice}\t{Name(e)}, which somebody else may have too" : $"# {e.From}\t{Name(e)}, leased"));
+                : e.Address is { } twice ? $"# {twice}\t{Name(e)}, which another host may have too" : $"# {e.From}\t{Name(e)}, leased"));
         }
         return string.Join('\n', lines) + "\n";
     }

@@ -8,7 +8,7 @@ namespace Altrin.Formats;
 /// <param name="Kind">What kind of talk it is.</param>
 /// <param name="Title">What it shows.</param>
 /// <param name="Answer">Whether it comes to its end.</param>
-/// <param name="StoppedBy">Name of who stops it; null where nobody does.</param>
+/// <param name="StoppedBy">Name of What stops it; null where nothing does.</param>
 /// <param name="Actors">Everybody who takes part, in the order in which they come in.</param>
 /// <param name="Steps">What is sent, in order.</param>
 /// <param name="Notes">What the steps do not show.</param>
@@ -29,7 +29,7 @@ public sealed record LadderDocument(LadderKind Kind, string Title, Answer Answer
     internal static string Name(Observation seen, string owner) => owner == Core.Sites.PortRef.Street ? "the provider" : seen.Network.NameOf(owner);
 }
 
-/// <summary>Somebody who takes part.</summary>
+/// <summary>A host that takes part.</summary>
 /// <param name="Id">Box or device, "street", or ":internet".</param>
 /// <param name="Name">What it is called.</param>
 public sealed record LadderActor(string Id, string Name);
@@ -89,7 +89,7 @@ public sealed record LadderField(string Label, string Value)
     internal static IEnumerable<LadderField> Of(Observation seen, Frame frame) =>
     [
         new("where", frame.Segment == Provider.Internet ? "beyond the line" : AddressBook.Territory(seen.Network, frame.Segment)),
-        .. frame.Segment == Provider.Internet ? Array.Empty<LadderField>() : [new("from hardware", Hardware(frame.From)), new("to hardware", frame.To is { } to ? Hardware(to) : "everybody")],
+        .. frame.Segment == Provider.Internet ? Array.Empty<LadderField>() : [new("from MAC", Hardware(frame.From)), new("to MAC", frame.To is { } to ? Hardware(to) : "all")],
         .. frame.Payload switch
         {
             ArpPayload arp => Arp(arp),
@@ -104,7 +104,7 @@ public sealed record LadderField(string Label, string Value)
     private static string Hardware(Station station) => station.Read ? $"{station.Hardware}" : $"{station.Hardware} (an example: not read)";
 
     private static LadderField[] Arp(ArpPayload arp) =>
-        [new("ARP", arp.Reply ? "reply" : "request"), new("sender", $"{arp.Sender}{(arp.Sender == default ? " (a probe: nobody writes it down)" : "")}"), new("target", $"{arp.Target}")];
+        [new("ARP", arp.Reply ? "reply" : "request"), new("sender", $"{arp.Sender}{(arp.Sender == default ? " (a probe: no host writes it down)" : "")}"), new("target", $"{arp.Target}")];
 
     private static LadderField[] Ends(Core.Addressing.Ipv4Address source, int sourcePort, Core.Addressing.Ipv4Address target, int targetPort, string protocol) =>
         [new("from", $"{source}:{sourcePort}"), new("to", $"{target}:{targetPort}"), new("protocol", protocol)];

@@ -140,7 +140,7 @@ public sealed record PassingDocument
     [RegularExpression(BoxDocument.Slug)]
     public string? Port { get; init; }
 
-    /// <summary>By hardware address or mapping: whose.</summary>
+    /// <summary>By MAC address or mapping: whose.</summary>
     [StringLength(17)]
     public string? To { get; init; }
 }
@@ -155,7 +155,7 @@ public sealed record LineSettingDocument
     [Range(1, 4094)]
     public int? Tag { get; init; }
 
-    /// <summary>A hardware address that it shows instead of its own.</summary>
+    /// <summary>A MAC address that it shows instead of its own.</summary>
     [StringLength(17)]
     public string? Hardware { get; init; }
 }
@@ -173,7 +173,7 @@ public sealed record LineNeedsDocument
     [Range(1, 4094)]
     public int? Tag { get; init; }
 
-    /// <summary>Whether it lets only one hardware address on.</summary>
+    /// <summary>Whether it lets only one MAC address on.</summary>
     public bool? Locked { get; init; }
 
     /// <summary>Which one, where known.</summary>

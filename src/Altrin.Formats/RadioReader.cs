@@ -68,7 +68,7 @@ internal sealed class RadioReader(IReadOnlyDictionary<string, Box> boxes, ReadEr
         }
         if (passing.Kind == PassKind.Port)
         {
-            errors.Absent($"{pointer}/to", passing.To, "by port nobody is named");
+            errors.Absent($"{pointer}/to", passing.To, "by port no MAC address is named");
         }
         else
         {
@@ -106,7 +106,7 @@ internal sealed class RadioReader(IReadOnlyDictionary<string, Box> boxes, ReadEr
     {
         if (security == WifiSecurity.Open)
         {
-            errors.Absent($"{pointer}/key", key, "an open network has no key");
+            errors.Absent($"{pointer}/key", key, "an open network has no password");
         }
     }
 

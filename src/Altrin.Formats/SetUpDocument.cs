@@ -22,15 +22,15 @@ public sealed record SetUpDocument
     [Required, MaxLength(Site.MostDevices)]
     public required IReadOnlyList<DeviceSettingDocument> Devices { get; init; }
 
-    /// <summary>Findings that somebody answers for; none where left out. Since version 2.</summary>
+    /// <summary>Findings that a person answers for; none where left out. Since version 2.</summary>
     [MaxLength(Acceptance.Most)]
     public IReadOnlyList<AcceptanceDocument>? Accepted { get; init; }
 }
 
-/// <summary>Somebody's word that a finding may stay.</summary>
+/// <summary>A person's word that a finding may stay.</summary>
 public sealed record AcceptanceDocument
 {
-    /// <summary>Code and subjects of the finding, such as "translated-twice(loft-router)".</summary>
+    /// <summary>Code and subjects of the finding, such as "double-nat(loft-router)".</summary>
     [Required, StringLength(Acceptance.LongestFinding, MinimumLength = 1)]
     public required string Finding { get; init; }
 
@@ -180,12 +180,12 @@ public sealed record HostAddressDocument
     [StringLength(15)]
     public string? Gateway { get; init; }
 
-    /// <summary>Fixed only: name servers as typed.</summary>
+    /// <summary>Fixed only: DNS servers as typed.</summary>
     [MaxLength(4)]
     public IReadOnlyList<string>? NameServers { get; init; }
 }
 
-/// <summary>A router's address server.</summary>
+/// <summary>A router's DHCP server.</summary>
 public sealed record AddressServerDocument
 {
     /// <summary>Whether it answers.</summary>
@@ -200,14 +200,14 @@ public sealed record AddressServerDocument
     [StringLength(15)]
     public string? Gateway { get; init; }
 
-    /// <summary>Name servers that it hands out; itself where left out.</summary>
+    /// <summary>DNS servers that it hands out; itself where left out.</summary>
     [MaxLength(4)]
     public IReadOnlyList<string>? NameServers { get; init; }
 
     /// <summary>Whether it hands out no gateway at all; no where left out. Since version 3.</summary>
     public bool? LeavesOutGateway { get; init; }
 
-    /// <summary>Whether it hands out no name servers at all; no where left out. Since version 3.</summary>
+    /// <summary>Whether it hands out no DNS servers at all; no where left out. Since version 3.</summary>
     public bool? LeavesOutNames { get; init; }
 
     /// <summary>How long a lease lasts, in minutes; not read where left out. Since version 3.</summary>
@@ -218,12 +218,12 @@ public sealed record AddressServerDocument
     [StringLength(253, MinimumLength = 1)]
     public string? Domain { get; init; }
 
-    /// <summary>Addresses kept for one hardware address.</summary>
+    /// <summary>Addresses kept for one MAC address.</summary>
     [MaxLength(AddressServer.MostReservations)]
     public IReadOnlyList<ReservationDocument>? Reservations { get; init; }
 }
 
-/// <summary>An address kept for one hardware address.</summary>
+/// <summary>An address kept for one MAC address.</summary>
 public sealed record ReservationDocument
 {
     /// <summary>For whom.</summary>

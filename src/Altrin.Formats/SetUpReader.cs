@@ -51,10 +51,10 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         {
             errors.Absent($"{pointer}/wan", setting.Wan, "only a router has a WAN side");
             errors.Absent($"{pointer}/lan", setting.Lan, "only a router has a LAN address of its own");
-            errors.Absent($"{pointer}/addressServer", setting.AddressServer, "only a router has an address server");
+            errors.Absent($"{pointer}/addressServer", setting.AddressServer, "only a router has a DHCP server");
             errors.Absent($"{pointer}/forwards", setting.Forwards, "only a router forwards ports");
             errors.Absent($"{pointer}/guest", setting.Guest, "only a router has a guest network");
-            errors.Absent($"{pointer}/translates", setting.Translates, "only a router translates");
+            errors.Absent($"{pointer}/translates", setting.Translates, "only a router does NAT");
             errors.Absent($"{pointer}/dmz", setting.Dmz, "only a router has a DMZ host");
             errors.Absent($"{pointer}/portRequests", setting.PortRequests, "only a router opens ports");
             errors.Absent($"{pointer}/routes", setting.Routes, "only a router has routes");
@@ -67,7 +67,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         }
         if (setting.Mode is not (ModeKind.Router or ModeKind.Repeater or ModeKind.WirelessBridge))
         {
-            errors.Absent($"{pointer}/uplink", setting.Uplink, "this mode joins nobody by radio");
+            errors.Absent($"{pointer}/uplink", setting.Uplink, "this mode joins no other box by radio");
         }
         if (setting.Mode != ModeKind.Switch)
         {
@@ -161,7 +161,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         NetworkName(guest.Name, $"{pointer}/name");
         if (guest.Security == WifiSecurity.Open)
         {
-            errors.Absent($"{pointer}/key", guest.Key, "an open network has no key");
+            errors.Absent($"{pointer}/key", guest.Key, "an open network has no password");
         }
         return new(guest.Name, guest.Security, guest.Key) { Vlan = guest.Vlan };
     }
@@ -177,7 +177,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         errors.Wrong($"{pointer}/pool", server.Pool, lan == default || pool == default ? null : PageChecks.WrongPool(pool, lan));
         errors.Wrong($"{pointer}/domain", server.Domain, PageChecks.WrongDomain(server.Domain));
         var reservations = server.Reservations ?? [];
-        errors.Unique(reservations, r => r.Hardware.ToLowerInvariant(), i => $"{pointer}/reservations/{i}/hardware", "a hardware address");
+        errors.Unique(reservations, r => r.Hardware.ToLowerInvariant(), i => $"{pointer}/reservations/{i}/hardware", "a MAC address");
         return new(
             server.On,
             pool,
@@ -211,7 +211,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         }
         if (guest.Security == WifiSecurity.Open)
         {
-            errors.Absent($"{pointer}/key", guest.Key, "an open network has no key");
+            errors.Absent($"{pointer}/key", guest.Key, "an open network has no password");
         }
         var own = errors.Read($"{pointer}/lan", guest.Lan, InterfaceAddress.Parse);
         var pool = errors.Read($"{pointer}/pool", guest.Pool, AddressRange.Parse);
@@ -282,7 +282,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         {
             errors.Absent($"{pointer}/address", address.Address, "only a fixed host has an address here");
             errors.Absent($"{pointer}/gateway", address.Gateway, "only a fixed host has a gateway here");
-            errors.Absent($"{pointer}/nameServers", address.NameServers, "only a fixed host has name servers here");
+            errors.Absent($"{pointer}/nameServers", address.NameServers, "only a fixed host has DNS servers here");
             return new Automatic();
         }
         var own = errors.Read($"{pointer}/address", address.Address, InterfaceAddress.Parse);

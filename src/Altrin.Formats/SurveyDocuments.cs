@@ -26,7 +26,7 @@ public sealed record LabelDocument
     [RegularExpression(BoxDocument.Slug)]
     public string? WifiKey { get; init; }
 
-    /// <summary>The hardware address of its radio.</summary>
+    /// <summary>The MAC address of its radio.</summary>
     [StringLength(17)]
     public string? RadioHardware { get; init; }
 

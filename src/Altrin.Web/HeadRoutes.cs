@@ -66,14 +66,14 @@ internal static class HeadRoutes
             && (await context.RequestServices.GetRequiredService<SecretStore>().List(id, known, cancel)).All(s => s.Reference != added.Reference))
         {
             // What stands there is not repeated, and not kept: it may be the key itself.
-            return Problems.Field("", "a reference that is not known", $"The key for {added.Where} is not known. Keep its value first (POST …/secrets) and give the reference that is answered.");
+            return Problems.Field("", "a reference that is not known", $"The password for {added.Where} is not known. Keep its value first (POST …/secrets) and give the reference that is answered.");
         }
         var prepared = store.Prepare(home);
         if (!prepared.Ok)
         {
             return Problems.Of(StatusCodes.Status422UnprocessableEntity, "bad-design", "That cannot be kept.", prepared.Error);
         }
-        // The answer is worked out before anything is saved: what cannot be answered is not kept, and nobody waits for it.
+        // The answer is worked out before anything is saved: what cannot be answered is not kept, and no caller waits for it.
         var shown = Shown(prepared.Value.Home, setUp);
         var proof = await proofs.Of(id, shown, cancel);
         var moved = await store.Commit(id, version, prepared.Value, label, Tab(tab), cancel, also);

@@ -8,12 +8,12 @@ using Microsoft.AspNetCore.Mvc;
 
 namespace Altrin.Web;
 
-/// <summary>A question about the proof of a job's set-up, and how it is answered: in turn, and no longer than somebody waits.</summary>
+/// <summary>A question about the proof of a job's set-up, and how it is answered: in turn, and no longer than the caller waits.</summary>
 /// <param name="Id">The job.</param>
 /// <param name="SetUp">Name of the set-up.</param>
 /// <param name="Store">Jobs.</param>
 /// <param name="Proofs">Where answers are worked out.</param>
-/// <param name="Cancel">Whoever waits.</param>
+/// <param name="Cancel">The caller's wish to go on.</param>
 internal readonly record struct ProofQuestion([FromRoute(Name = "id")] long Id, [FromQuery(Name = "setUp")] string SetUp, JobStore Store, Proofs Proofs, CancellationToken Cancel)
 {
     /// <summary>What is seen of a settled home.</summary>

@@ -29,7 +29,7 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
     /// <summary>Works something out for a job.</summary>
     /// <param name="job">The job.</param>
     /// <param name="work">What is worked out; it must heed the token.</param>
-    /// <param name="cancel">Whoever waits.</param>
+    /// <param name="cancel">The caller's wish to go on.</param>
     /// <exception cref="BusyException">Others took too long.</exception>
     /// <exception cref="TooLongException">It took too long itself.</exception>
     public async Task<T> Do<T>(long job, Func<CancellationToken, T> work, CancellationToken cancel)
@@ -56,7 +56,7 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
     /// </summary>
     /// <param name="head">The job with its revision.</param>
     /// <param name="design">What is shown of it.</param>
-    /// <param name="cancel">Whoever waits.</param>
+    /// <param name="cancel">The caller's wish to go on.</param>
     public async Task<ProofDocument> OfKept(JobHead head, Design design, CancellationToken cancel)
     {
         if (_kept.TryGetValue((head.Revision.Id, design.SetUp.Name), out ProofDocument? known))

@@ -30,7 +30,7 @@ internal sealed record QuickRequest(QuickList List, string Text);
 /// <param name="Newer">Boxes of whose kind the shelf has a later edition.</param>
 /// <param name="Service">The service in words.</param>
 /// <param name="Needs">What was asked for, in words, by id.</param>
-/// <param name="Changing">Devices whose hardware address is a private one, which may change.</param>
+/// <param name="Changing">Devices whose MAC address is a private one, which may change.</param>
 /// <param name="Air">What is noted of the air in each place.</param>
 internal sealed record SurveyView(
     FirstAnswer Answer,

@@ -62,8 +62,8 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         // The cause, from the verdict to the drawing.
         browser.Click("//section[@aria-label='Verdict']//button[contains(., 'on both sides')]");
         browser.Until(() => browser.Driver.FindElement(By.XPath(Thing("box loft-router"))).GetAttribute("class")!.Contains("spoken") ? "yes" : null, "the loft router to be spoken of");
-        browser.Until(() => browser.Driver.Url.Contains("finding=same-subnet-both-sides", StringComparison.Ordinal) ? "there" : null, "the address to name the finding");
-        // A way to the street.
+        browser.Until(() => browser.Driver.Url.Contains("finding=overlapping-subnets", StringComparison.Ordinal) ? "there" : null, "the address to name the finding");
+        // A way to the internet line.
         browser.Click(Thing("device kiln-controller"));
         browser.See("Kiln controller", "//section[@aria-label='Kiln controller']");
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("path.wire.path")).Count == 3 ? "three" : null, "the three links of its way");
@@ -116,9 +116,9 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         // From problem to problem, why, and its cure.
         Press(Keys.Escape);
         Press(".");
-        browser.Until(() => Key().Contains("on both sides", StringComparison.Ordinal) ? "there" : null, "the first problem to have the focus");
+        browser.Until(() => Key().Contains("Double NAT", StringComparison.Ordinal) ? "there" : null, "the first problem to have the focus");
         Press("w");
-        browser.See("common practice", Verdict);
+        browser.See("RFC 3022", Verdict);
         Press("a");
         Version(2);
         browser.Until(() => browser.Driver.FindElement(By.XPath(Verdict)).Text.Contains("on both sides", StringComparison.Ordinal) ? null : "gone", "the overlap to go");
@@ -191,7 +191,7 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         browser.Click(Thing("device wheel-tablet"));
         Version(2);
         browser.Click(Thing("box hall-gateway"));
-        browser.Type("Pool, last", "192.168.8.150" + Keys.Enter);
+        browser.Type("DHCP pool, last", "192.168.8.150" + Keys.Enter);
         Version(3);
         // A press on a free stretch of the rule chooses its address.
         browser.Click(Thing("box studio-point"));
@@ -226,7 +226,7 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
             browser.Script("localStorage.removeItem('altrin-single-keys')");
         }
         OpenDemo("?view=list&box=loft-router");
-        browser.Type("Own address inside", "192.168.20.1/24.a");
+        browser.Type("LAN address", "192.168.20.1/24.a");
         Assert.DoesNotContain("finding=", browser.Driver.Url, StringComparison.Ordinal);
     }
 

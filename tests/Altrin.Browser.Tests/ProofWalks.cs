@@ -40,8 +40,8 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
         browser.Until(() => browser.Driver.FindElements(By.CssSelector("path.path")).Count == 2 ? "drawn" : null, "both cables to be marked");
         browser.Click("//section[@aria-label='Why']//button[normalize-space(.)='Loft phone → Loft console']");
         browser.See("Loft phone reaches Loft console directly", "//section[@aria-label='Why']");
-        browser.Click("//section[@aria-label='From the street inward']//button");
-        browser.See("Whoever is on the internet does not reach Kiln controller, and ", "//section[@aria-label='Why']");
+        browser.Click("//section[@aria-label='From the internet inward']//button");
+        browser.See("A host on the internet does not reach Kiln controller, and ", "//section[@aria-label='Why']");
     }
 
     [Fact]
@@ -54,7 +54,7 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
         browser.See("Default Gateway . . . . . . . . . : 192.168.8.1", "//section[@aria-label='ipconfig /all']");
         browser.Choose("Ping and trace", "an address that I type");
         browser.Type("Address", "192.168.8.77" + Keys.Enter);
-        browser.See("Nobody answers at 192.168.8.77 beside the laptop.");
+        browser.See("No host answers at 192.168.8.77 beside the laptop.");
         browser.See("Destination host unreachable", "//section[@aria-label='ping 192.168.8.77']");
     }
 

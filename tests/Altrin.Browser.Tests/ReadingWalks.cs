@@ -77,7 +77,7 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.OpenCopy(server.Address, "survey", "?part=readings");
         browser.Choose("Taken at", "laptop in port 4 of Hall gateway", part: true);
         Paste(Printed, "DHCPOFFER of 192.168.8.44 from 192.168.8.1\nDHCPOFFER of 192.168.8.101 from 192.168.8.254\n");
-        browser.See("2 address servers answered: 192.168.8.1 (Hall gateway) and 192.168.8.254.", Says);
+        browser.See("2 DHCP servers answered: 192.168.8.1 (Hall gateway) and 192.168.8.254.", Says);
         browser.See("Nobody recorded is at 192.168.8.254", Says);
         browser.See("Disagrees (1)", Says);
         // Kept as it is, it can be looked at later and put away.
@@ -85,7 +85,7 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.See("Kept.", Says);
         browser.Click("//nav[@aria-label='Readings']//button[.='Kept']");
         browser.Click("//section[@aria-label='Kept readings']//tr[contains(., 'Leases')]//button");
-        browser.See("2 address servers answered", "//section[@aria-label='The chosen reading']");
+        browser.See("2 DHCP servers answered", "//section[@aria-label='The chosen reading']");
         browser.Button("Put away");
         browser.Until(() => browser.Driver.FindElements(By.XPath("//section[@aria-label='Kept readings']//tr[contains(., 'Leases')]")).Count == 0 ? "away" : null, "the reading to be put away");
         browser.Button("Those put away");
@@ -148,7 +148,7 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
             var capture = Path.Combine(folder.FullName, "wire.pcap");
             File.Copy(Path.Combine(AppContext.BaseDirectory, "two-servers.pcap"), capture);
             browser.Find("//input[@type='file']").SendKeys(capture);
-            browser.See("2 address servers answered", Says);
+            browser.See("2 DHCP servers answered", Says);
             browser.See("wire.pcap");
         }
         finally

@@ -84,25 +84,25 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
     public void The_label_of_a_box_is_read_strictly_and_its_key_kept_unseen()
     {
         browser.OpenCopy(server.Address, "survey", "?thing=loft-router");
-        browser.Type("Address of its page", "192.168.1.0" + Keys.Enter);
+        browser.Type("Management address", "192.168.1.0" + Keys.Enter);
         browser.See("192.168.1.0 is the network address of 192.168.1.0/24");
-        browser.Field("Address of its page").SendKeys(Keys.Escape);
-        browser.Type("Mask", "255.255.255.255.0" + Keys.Enter);
+        browser.Field("Management address").SendKeys(Keys.Escape);
+        browser.Type("Subnet mask", "255.255.255.255.0" + Keys.Enter);
         browser.See("has 5 groups; a mask has four");
-        browser.Type("Mask", "255.255.0.0" + Keys.Enter);
-        browser.Until(() => browser.Field("Mask").GetAttribute("value") == "/16" ? "taken" : null, "the mask to be taken");
-        browser.Type("Hardware address", "00:00:5e:00:53:01" + Keys.Enter);
-        browser.See("has the hardware address 00:00:5e:00:53:01 already");
-        browser.Field("Hardware address").SendKeys(Keys.Escape);
-        browser.Type("Wi-Fi key", "kiln-and-wheel" + Keys.Enter);
-        browser.Find("//button[@aria-label='Show: Wi-Fi key']");
+        browser.Type("Subnet mask", "255.255.0.0" + Keys.Enter);
+        browser.Until(() => browser.Field("Subnet mask").GetAttribute("value") == "/16" ? "taken" : null, "the mask to be taken");
+        browser.Type("MAC address", "00:00:5e:00:53:01" + Keys.Enter);
+        browser.See("has the MAC address 00:00:5e:00:53:01 already");
+        browser.Field("MAC address").SendKeys(Keys.Escape);
+        browser.Type("Wi-Fi password", "kiln-and-wheel" + Keys.Enter);
+        browser.Find("//button[@aria-label='Show: Wi-Fi password']");
         Assert.DoesNotContain("kiln-and-wheel", browser.Driver.PageSource, StringComparison.Ordinal);
-        browser.Click("//button[@aria-label='Show: Wi-Fi key']");
+        browser.Click("//button[@aria-label='Show: Wi-Fi password']");
         browser.See("kiln-and-wheel");
-        browser.Click("//button[@aria-label='Hide: Wi-Fi key']");
+        browser.Click("//button[@aria-label='Hide: Wi-Fi password']");
         browser.Until(() => browser.Driver.PageSource.Contains("kiln-and-wheel", StringComparison.Ordinal) ? null : "hidden", "the key to be hidden again");
-        browser.Click("//nav[@aria-label='Parts of the survey']//button[.='Keys and passwords']");
-        browser.See("label of Loft router: Wi-Fi key");
+        browser.Click("//nav[@aria-label='Parts of the survey']//button[.='Passwords']");
+        browser.See("label of Loft router: Wi-Fi password");
     }
 
     [Fact]

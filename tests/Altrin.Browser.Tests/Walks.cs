@@ -53,15 +53,15 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     public void An_address_is_typed_tried_refused_and_saved()
     {
         OpenDemo("plan", "?view=list&box=loft-router");
-        browser.Type("Own address inside", "192.168.20.1/24");
+        browser.Type("LAN address", "192.168.20.1/24");
         browser.See("If you keep it: Loft router gets 192.168.20.1/24", Verdict);
-        browser.Field("Own address inside").SendKeys(Keys.Escape);
-        browser.Until(() => browser.Field("Own address inside").GetAttribute("value") == "192.168.8.1/24" ? "given up" : null, "the draft to be given up");
-        browser.Type("Own address inside", "192.168.20.0/24" + Keys.Enter);
+        browser.Field("LAN address").SendKeys(Keys.Escape);
+        browser.Until(() => browser.Field("LAN address").GetAttribute("value") == "192.168.8.1/24" ? "given up" : null, "the draft to be given up");
+        browser.Type("LAN address", "192.168.20.0/24" + Keys.Enter);
         browser.See("192.168.20.0 is the network address of 192.168.20.0/24");
-        Assert.Equal("192.168.20.0/24", browser.Field("Own address inside").GetAttribute("value"));
-        browser.Type("Own address inside", "192.168.20.1/24" + Keys.Enter);
-        browser.Until(() => browser.Field("Pool, first").GetAttribute("value") == "192.168.20.20" ? "moved" : null, "the pool to move along");
+        Assert.Equal("192.168.20.0/24", browser.Field("LAN address").GetAttribute("value"));
+        browser.Type("LAN address", "192.168.20.1/24" + Keys.Enter);
+        browser.Until(() => browser.Field("DHCP pool, first").GetAttribute("value") == "192.168.20.20" ? "moved" : null, "the pool to move along");
     }
 
     [Fact]
@@ -69,7 +69,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     {
         OpenDemo("plan", "?view=list&box=hall-gateway");
         browser.Click("//button[@aria-label='Pull out the cable from port 1 of Hall gateway to port in of Loft router']");
-        browser.See("Nothing is plugged into the outer side of Loft router", Verdict);
+        browser.See("Nothing is plugged into the WAN port of Loft router", Verdict);
         browser.Choose("to", "port in of Loft router");
         browser.Button("Plug in");
         browser.See("port 1 of Hall gateway to port in of Loft router", "//section[@aria-label='Cables']");
@@ -100,7 +100,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
             browser.See("allowed: name, naming, service, boxes, devices, buildings");
             browser.Field("Design file").SendKeys(Path.Combine(AppContext.BaseDirectory, "samples", "t03-cascade.json"));
             browser.See("Works", Verdict);
-            browser.See("Lodger router translates again behind Hall gateway", Verdict);
+            browser.See("Double NAT: Lodger router behind Hall gateway", Verdict);
         }
         finally
         {
@@ -149,9 +149,9 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         browser.See("Will not work", Verdict);
         browser.Cdp("Network.enable", []);
         browser.Cdp("Network.setBlockedURLs", new() { ["urls"] = new[] { "*/api/*", "*/health" } });
-        browser.Type("Own address inside", "192.168.20.1/24" + Keys.Enter);
+        browser.Type("LAN address", "192.168.20.1/24" + Keys.Enter);
         browser.See("Altrin does not answer");
-        Assert.Equal("192.168.20.1/24", browser.Field("Own address inside").GetAttribute("value"));
+        Assert.Equal("192.168.20.1/24", browser.Field("LAN address").GetAttribute("value"));
         browser.Cdp("Network.setBlockedURLs", new() { ["urls"] = Array.Empty<string>() });
         browser.See("version 2", "//header");
         browser.Until(() => browser.Driver.FindElement(By.TagName("body")).Text.Contains("Altrin does not answer", StringComparison.Ordinal) ? null : "gone", "the bar to go");
@@ -183,10 +183,10 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         var address = OpenDemo("plan", "?view=list&box=loft-router");
         browser.See("Will not work", Verdict);
         browser.Driver.ExecuteAsyncScript($"const done=arguments[0]; fetch('/api/jobs/{address.Split('/')[4]}/changes',{{method:'POST',headers:{{'content-type':'application/json','If-Match':'\"1\"'}},body:JSON.stringify({{setUp:'planned',changes:[{{kind:'switchAddressServer',box:'hall-gateway',on:false}}]}})}}).then(()=>done())");
-        browser.Type("Own address inside", "192.168.20.1/24" + Keys.Enter);
+        browser.Type("LAN address", "192.168.20.1/24" + Keys.Enter);
         browser.See("This job was also changed elsewhere");
         browser.See("version 3", "//header");
-        browser.See("Nobody hands out addresses", Verdict);
+        browser.See("No DHCP server answers", Verdict);
     }
 
     public static TheoryData<string, string> Views => new()

@@ -1,6 +1,6 @@
 namespace Altrin.Data.Tests;
 
-/// <summary>Who is let in when, and that nobody waits for ever.</summary>
+/// <summary>Who is let in when, and that no caller waits for ever.</summary>
 public sealed class FairGateTests
 {
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;

@@ -71,7 +71,7 @@ public sealed class ReadBackTests
         Assert.Equal(sides.Select(s => s.Held?.Shown is { } own && (s.Side.Linked || style != PrintoutStyle.Ipconfig) ? $"{own}/{s.Held.PrefixLength}" : ""), adapters.Select(a => $"{a.Address}"));
         Assert.Equal(sides.Select(s => Station.Of(s.Side).Hardware), adapters.Select(a => a.Hardware!.Value));
         Assert.Equal(sides.Select(s => s.Side.Linked), adapters.Select(a => a.Linked != Known.No));
-        // Whoever has an address and a way out is the adapter that counts, with the gateway and name servers of its lease.
+        // Whoever has an address and a way out is the adapter that counts, with the gateway and DNS servers of its lease.
         if (Machine.Of(read) is { } machine && sides.Find(s => s.Held?.Shown == machine.Adapter.Address?.Address) is { Held: { } held } chosen)
         {
             Assert.Equal(held.Gateway, machine.Adapter.Gateway);
@@ -118,7 +118,7 @@ public sealed class ReadBackTests
         var seen = ReadingComparison.Of(new(house.Design.Site, [house.Design.SetUp]), house.Design, "gw/lan1", CaptureReader.Read(Real).Value);
         var servers = Assert.Single(seen.Statements, s => s.Id == "servers");
         Assert.Equal(Agreement.Disagrees, servers.Agreement);
-        Assert.StartsWith("2 address servers answered: 192.168.8.1 (gw) and 192.168.8.254.", servers.Found, StringComparison.Ordinal);
+        Assert.StartsWith("2 DHCP servers answered: 192.168.8.1 (gw) and 192.168.8.254.", servers.Found, StringComparison.Ordinal);
     }
 
     /// <summary>What Altrin writes it reads, as PacketDotNet does.</summary>

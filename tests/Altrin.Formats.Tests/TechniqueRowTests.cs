@@ -48,7 +48,7 @@ public sealed class TechniqueRowTests
         ["t01-access-point-by-hand"] =
         [
             ("its own address lies outside the pool", s => s.Outside("upstairs-router", Side.Lan)),
-            ("its address server is off", s => s.Servers("hall-gateway") is ["hall-gateway"]),
+            ("its DHCP server is off", s => s.Servers("hall-gateway") is ["hall-gateway"]),
             ("its WAN port is empty", s => s.Empty("upstairs-router/wan")),
             ("devices behind it are in the main network", s => s.Segment("study-computer") == "hall-gateway"),
             ("it translates nothing", s => s.Translators("family-phone") == "hall-gateway"),
@@ -89,7 +89,7 @@ public sealed class TechniqueRowTests
         [
             ("both channels are fixed and the same", s => s.Network.Design.Mode("hall-gateway")!.Radios[0].Channel == 6 && s.Network.Design.Mode("barn-router")!.Joins!.Channel == 6),
             ("each side knows the other", s => s.Network.Design.Mode("hall-gateway")!.Radios[0].WdsPeers is ["barn-router"] && s.Joined("barn-router", "hall-gateway", UplinkFrames.Wds)),
-            ("the far address server is off", s => s.Servers(s.Segment("printer")!) is ["hall-gateway"]),
+            ("the far DHCP server is off", s => s.Servers(s.Segment("printer")!) is ["hall-gateway"]),
             ("the far box translates nothing", s => s.Translators("barn-computer") == "hall-gateway"),
             ("its page is fixed in the main subnet", s => s.Address("barn-router", Side.Lan) == "192.168.8.2" && s.Segment("barn-router", Side.Lan) == s.Segment("printer")),
         ],
@@ -97,13 +97,13 @@ public sealed class TechniqueRowTests
         [
             ("it serves its sockets only", s => !s.Sends("desk-bridge")),
             ("devices behind it have fixed addresses outside the pool", s => s.Origin("desk-computer") == AddressOrigin.Fixed && s.Outside("desk-computer") && s.Outside("recorder")),
-            ("several addresses go by one hardware address", s => Looking.From(s.Proof.Observation, "family-phone")!.Table.Count(n => n.Hardware == s.Network.Design.Box("desk-bridge")!.Hardware) == 3),
+            ("several addresses go by one MAC address", s => Looking.From(s.Proof.Observation, "family-phone")!.Table.Count(n => n.Hardware == s.Network.Design.Box("desk-bridge")!.Hardware) == 3),
             ("that is no duplicate", s => s.Proof.Observation.Sheet.Conflicts.Count == 0),
             ("a recorder behind it is reached from outside", s => s.NeedsMet),
         ],
         ["t08-two-buildings"] =
         [
-            ("one address server", s => s.Network.Segments.Where(x => !x.HasStreet).SelectMany(x => x.Servers).Count() == 1),
+            ("one DHCP server", s => s.Network.Segments.Where(x => !x.HasStreet).SelectMany(x => x.Servers).Count() == 1),
             ("one router", s => s.Proof.Observation.Sheet.Internet.All(i => string.Join(',', i.Translators) == "hall-gateway")),
             ("the far box routes nothing", s => s.Joined("workshop-radio", "house-radio", UplinkFrames.FourAddress)),
             ("fixed addresses of both sides differ", s => s.Proof.Observation.Sheet.Conflicts.Count == 0),
@@ -120,7 +120,7 @@ public sealed class TechniqueRowTests
         ["t10-pass-through"] =
         [
             ("the gateway keeps running as a router", s => s.Network.Router("hall-gateway")!.Passing is { Kind: PassKind.Hardware }),
-            ("it passes to the router's outer hardware address", s => s.Network.Router("hall-gateway")!.Passing!.To == s.Network.Design.Box("main-router")!.WanHardware),
+            ("it passes to the router's outer MAC address", s => s.Network.Router("hall-gateway")!.Passing!.To == s.Network.Design.Box("main-router")!.WanHardware),
             ("the router alone translates", s => s.Translators("family-phone") == "main-router"),
             ("the gateway's Wi-Fi is off", s => !s.Sends("hall-gateway")),
             ("a connection from outside arrives", s => s.NeedsMet),
@@ -128,7 +128,7 @@ public sealed class TechniqueRowTests
         ["t11-address-mapping"] =
         [
             ("the target is the router", s => s.Network.Router("hall-gateway")!.Passing is { Kind: PassKind.Mapping } p && p.To == s.Network.Design.Box("main-router")!.WanHardware),
-            ("its outer side is given the public address", s => s.Segment("main-router", Side.Wan) == PortRef.Street),
+            ("its WAN side is given the public address", s => s.Segment("main-router", Side.Wan) == PortRef.Street),
             ("one translation", s => s.Translators("study-computer") == "main-router"),
             ("its LAN does not overlap the gateway's page", s => !s.Network.Router("hall-gateway")!.Lan.Subnet.Overlaps(s.Network.Router("main-router")!.Lan.Subnet)),
             ("a connection from outside arrives", s => s.NeedsMet),
@@ -146,7 +146,7 @@ public sealed class TechniqueRowTests
             ("double translation stays, and the carrier's", s => s.Translators("family-phone") == "main-router,mobile-gateway,street"),
             ("the gateway's Wi-Fi is off", s => !s.Sends("mobile-gateway")),
             ("nothing inward over IPv4 is promised", s => s.Network.Design.Site.Needs.All(n => n is not ReachFromOutside)),
-            ("that the carrier translates is said", s => s.Proof.Findings.Any(f => f.Code == "carrier-translation")),
+            ("that the carrier translates is said", s => s.Proof.Findings.Any(f => f.Code == "carrier-nat")),
             ("ordinary internet works", s => s.Proof.Observation.Sheet.Internet.All(i => i.Answer.IsYes)),
         ],
         ["t14-mesh"] =

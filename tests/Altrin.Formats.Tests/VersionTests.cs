@@ -27,10 +27,19 @@ public sealed class VersionTests
     }
 
     [Fact]
+    public void A_finding_accepted_under_its_old_code_stays_accepted()
+    {
+        var home = DesignFile.Read(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Versions", "version-6.json"))).Value!;
+        var accepted = Assert.Single(home.Design("found")!.SetUp.Accepted);
+        Assert.Equal("double-nat(loft-router)", accepted.Finding);
+        Assert.Contains(Judging.Prove(home.Design("found")!).Findings, f => f.Identity == accepted.Finding && f.Accepted == accepted);
+    }
+
+    [Fact]
     public void Accepted_findings_go_through_a_file()
     {
         var home = Samples.Home("pottery-house.json");
-        var setUp = home.SetUps[0] with { Accepted = [new("translated-twice(loft-router)", true, "The lodger wants to be apart.", "A. Installer")] };
+        var setUp = home.SetUps[0] with { Accepted = [new("double-nat(loft-router)", true, "The lodger wants to be apart.", "A. Installer")] };
         Assert.Equal(setUp.Accepted, DesignFile.Read(DesignFile.Write(home.With(setUp))).Value!.SetUps[0].Accepted);
     }
 }

@@ -12,7 +12,7 @@ namespace Altrin.Kernel.Tests;
 internal sealed record Got(Ipv4Address Server, Ipv4Address Address, int PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> Names, int LeaseSeconds);
 
 /// <summary>One answer to a question for an address.</summary>
-/// <param name="From">Who answered, by hardware address.</param>
+/// <param name="From">Who answered, by MAC address.</param>
 /// <param name="Address">What was offered.</param>
 internal sealed record Heard(string From, Ipv4Address Address);
 
@@ -121,7 +121,7 @@ internal sealed class Askers
         return bytes;
     }
 
-    /// <summary>A hardware address as the packet library takes it.</summary>
+    /// <summary>A MAC address as the packet library takes it.</summary>
     public static PhysicalAddress Physical(HardwareAddress own) => PhysicalAddress.Parse($"{own}".Replace(':', '-').ToUpperInvariant());
 
     public static HardwareAddress Hardware(PhysicalAddress address) => HardwareAddress.Parse(string.Join(':', address.GetAddressBytes().Select(b => b.ToString("x2", CultureInfo.InvariantCulture)))).Value;

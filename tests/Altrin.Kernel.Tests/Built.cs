@@ -98,7 +98,7 @@ internal sealed class Built : IDisposable
         return new(results);
     }
 
-    /// <summary>Access points whose address server comes on when they hear no other.</summary>
+    /// <summary>Access points whose DHCP server comes on when they hear no other.</summary>
     private void Wake(TimeSpan patience)
     {
         foreach (var (seat, _) in Lab.Hosts().Where(h => h.Seat.Device == "lan" && Lab.Design.Mode(h.Seat.Owner) is AccessPointMode && Lab.Does(h.Seat.Owner, x => x.ServesWhenAlone)).ToList())
@@ -115,7 +115,7 @@ internal sealed class Built : IDisposable
 
     private bool Takes(Seat seat, Got got) => Takes(seat, new Fixed(new(got.Address, got.PrefixLength), null, []));
 
-    /// <summary>A box that refuses leaves its outer side without an address where it overlaps the inner one.</summary>
+    /// <summary>A box that refuses leaves its WAN side without an address where it overlaps the inner one.</summary>
     private bool Takes(Seat seat, Fixed outer) =>
         seat.Device != "wan" || Lab.Router(seat.Owner) is not { } router || !outer.Address.Subnet.Overlaps(router.Lan.Subnet)
         || Lab.Design.Box(seat.Owner)!.Profile.Habits.OnOverlap != OverlapHabit.Refuses;

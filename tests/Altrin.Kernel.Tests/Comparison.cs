@@ -145,7 +145,7 @@ internal sealed class Comparison
             {
                 var answer = await _built.Connect(fact.Device, Provider.Host, port, patient);
                 seen = answer?.SeenAs ?? "";
-                return (answer?.Who == Lab.Internet, answer is var (who, as_) ? $"{who} answers and sees {as_}" : "nobody answers");
+                return (answer?.Who == Lab.Internet, answer is var (who, as_) ? $"{who} answers and sees {as_}" : "no host answers");
             });
             if (fact is { Packets.IsYes: true, Sure: true } && seen.Length > 0)
             {
@@ -156,7 +156,7 @@ internal sealed class Comparison
             await Agree($"names of {fact.Device}", fact.Names, async _ =>
             {
                 var all = await Task.WhenAll(names.Select(n => _built.Resolves(fact.Device, n)));
-                return (all.Length > 0 && all.All(a => a), $"{all.Count(a => a)} of {all.Length} name servers answer");
+                return (all.Length > 0 && all.All(a => a), $"{all.Count(a => a)} of {all.Length} DNS servers answer");
             });
         }));
         var passed = watch.Sources(owners.Count);
@@ -191,12 +191,12 @@ internal sealed class Comparison
         await Task.WhenAll(pairs.Select(pair => Agree($"reach from {pair.a} to {pair.b}", _seen.Reach(pair.a, pair.b)!.Answer, async patient =>
         {
             var answer = await _built.Connect(pair.a, _built.AddressOf(new(pair.b, "eth0")), Services.Port, patient);
-            return (answer?.Who == pair.b, answer is var (who, _) ? $"{who} answers" : "nobody answers");
+            return (answer?.Who == pair.b, answer is var (who, _) ? $"{who} answers" : "no host answers");
         })));
         await Task.WhenAll(_sheet.Management.SelectMany(page => page.From.Select(from => Agree($"page of {page.Box} from {from.Class}", from.Answer, async patient =>
         {
             var answer = await _built.Connect(from.Class, _built.AddressOf(new(page.Box, "lan")), Services.Port, patient);
-            return (answer?.Who == page.Box, answer is var (who, _) ? $"{who} answers" : "nobody answers");
+            return (answer?.Who == page.Box, answer is var (who, _) ? $"{who} answers" : "no host answers");
         }))));
     }
 
@@ -222,7 +222,7 @@ internal sealed class Comparison
         await Task.WhenAll(_sheet.Inbound.Select(fact => Agree($"inbound {fact.Port} at {fact.Router}", fact.Answer, async patient =>
         {
             var answer = await _built.Connect(Lab.Internet, Entry(_seen.Tracer.ToInternet(_seen.Network.Find(fact.Router, Side.Wan)!), new(fact.Router, "wan")), fact.Port, patient);
-            return (answer is not null && (fact.ArrivesAt is not { } at || at == answer.Value.Who), answer is var (who, _) ? $"{who} answers" : "nobody answers");
+            return (answer is not null && (fact.ArrivesAt is not { } at || at == answer.Value.Who), answer is var (who, _) ? $"{who} answers" : "no host answers");
         })));
         foreach (var need in Design.Site.Needs.OfType<ReachFromOutside>().Where(n => n.Protocol == Protocol.Tcp))
         {
@@ -230,12 +230,12 @@ internal sealed class Comparison
             await Agree($"need {need.Id}", _sheet.Needs.Single(n => n.Need == need.Id).Answer, async patient =>
             {
                 var answer = await _built.Connect(Lab.Internet, Entry(outward, new(need.Device, "eth0")), need.Port, patient);
-                return (answer?.Who == need.Device, answer is var (who, _) ? $"{who} answers" : "nobody answers");
+                return (answer?.Who == need.Device, answer is var (who, _) ? $"{who} answers" : "no host answers");
             });
         }
     }
 
-    /// <summary>Everybody has spoken to everybody: what stands in their tables now, and which hardware addresses the bridges have learned.</summary>
+    /// <summary>Everybody has spoken to everybody: what stands in their tables now, and which MAC addresses the bridges have learned.</summary>
     private void Tables()
     {
         foreach (var device in _sheet.Overlaps.Count > 0 ? [] : Devices)
@@ -261,7 +261,7 @@ internal sealed class Comparison
             foreach (var line in Namespaces.In(_built.Lab.Of(seat.Owner), "bridge", ["fdb", "show", "br", seat.Device]).Output.Split('\n').Where(l => l.Length > 0 && !l.Contains("permanent", StringComparison.Ordinal)))
             {
                 var hardware = HardwareAddress.Parse(line.Split(' ')[0]).Value;
-                // Of sides whose hardware address the design does not know nothing is said.
+                // Of sides whose MAC address the design does not know nothing is said.
                 if (seen.Contains(hardware))
                 {
                     Same($"{hardware} of {_built.Lab.Whose(hardware)} is seen in {segment}", seen[hardware].Contains(segment), true);

@@ -5,7 +5,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Kernel.Tests;
 
-/// <summary>An address typed by hand inside the pool: who checks decides whether somebody else is given it too.</summary>
+/// <summary>An address typed by hand inside the pool: who checks decides Whether another host is given it too.</summary>
 public sealed class ConflictTests
 {
     // The pool holds two addresses, so that the server has to offer the typed one to the second asker at the latest.
@@ -45,7 +45,7 @@ public sealed class ConflictTests
         Assert.Equal(["a", "b"], Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet.Conflicts.Single().Holders);
     }
 
-    // RFC 5227, section 2.1.1: the probe of whoever wants the address is answered by whoever has it.
+    // RFC 5227, section 2.1.1: the probe of the one that wants the address is answered by whoever has it.
     [Fact]
     public void The_owner_defends_its_address()
     {

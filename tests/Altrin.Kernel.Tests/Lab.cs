@@ -68,7 +68,7 @@ internal sealed class Lab : IDisposable
     /// <summary>The namespace of a box, device, the street or the internet.</summary>
     public string Of(string owner) => _names[owner];
 
-    /// <summary>Whose hardware address it is; null for nobody's.</summary>
+    /// <summary>Whose MAC address it is; null for none's.</summary>
     public Seat? Whose(HardwareAddress hardware) => _hardware.FirstOrDefault(h => h.Value == hardware).Key;
 
     public HardwareAddress Hardware(Seat seat) => _hardware[seat];

@@ -9,7 +9,7 @@ using Altrin.Formats;
 namespace Altrin.Kernel.Tests;
 
 /// <summary>
-/// Readings of what real commands print, taken in a small real network: a router with an address server, a second one that nobody wanted,
+/// Readings of what real commands print, taken in a small real network: a router with a DHCP server, a second one that nobody wanted,
 /// a laptop, a provider that shares addresses. Held to what the same system says as data (ip -json), and to what was set.
 /// </summary>
 public sealed class ReadingTests : IDisposable
@@ -52,7 +52,7 @@ public sealed class ReadingTests : IDisposable
 
     private string Printed(string program, params string[] arguments)
     {
-        // A ping that nobody answers ends with a status of its own; what it printed counts. What ip has to say of namespaces that other
+        // A ping that no host answers ends with a status of its own; what it printed counts. What ip has to say of namespaces that other
         // tests take away at that moment goes to its other stream.
         return program == "ip" ? Namespaces.In(_laptop, "sh", ["-c", "exec ip \"$@\" 2>/dev/null", program, .. arguments]).Output : Namespaces.In(_laptop, program, arguments).Output;
     }
@@ -125,7 +125,7 @@ public sealed class ReadingTests : IDisposable
             var trace = Assert.Single(Read(text).Traces);
             Assert.Equal(("192.168.8.1", "203.0.113.9", Known.Yes), ($"{trace.Hops[0].Addresses[0]}", $"{trace.Hops[^1].Addresses[0]}", trace.Arrived));
         }
-        // Beyond the provider nobody answers: the carrier's own hop is seen, and told for what it is.
+        // Beyond the provider no host answers: the carrier's own hop is seen, and told for what it is.
         var lost = Assert.Single(Read(Printed("traceroute", "-n", "-I", "-q", "1", "-m", "3", "-w", "1", "198.51.100.9")).Traces);
         Assert.Equal(["192.168.8.1", "100.64.0.1"], lost.Hops.Take(2).SelectMany(h => h.Addresses).Select(a => $"{a}"));
         Assert.Equal(Known.No, lost.Arrived);

@@ -5,7 +5,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Kernel.Tests;
 
-/// <summary>The routing boxes and the provider: addresses, address servers, translation, what is let in, names.</summary>
+/// <summary>The routing boxes and the provider: addresses, DHCP servers, translation, what is let in, names.</summary>
 internal sealed class Routers(Lab lab)
 {
     private readonly HashSet<string> _laid = [];
@@ -51,7 +51,7 @@ internal sealed class Routers(Lab lab)
         }
     }
 
-    /// <summary>Gives a router its inner addresses and starts its address server.</summary>
+    /// <summary>Gives a router its inner addresses and starts its DHCP server.</summary>
     public void LaySide(string owner)
     {
         if (!_laid.Add(owner))
@@ -80,7 +80,7 @@ internal sealed class Routers(Lab lab)
         }
     }
 
-    /// <summary>Starts an address server on an interface.</summary>
+    /// <summary>Starts a DHCP server on an interface.</summary>
     public void Serve(string owner, string device, AddressRange pool, Ipv4Address? gateway, IReadOnlyList<Ipv4Address> names, IReadOnlyList<Reservation> kept, string? most, int prefix, bool checks, string? domain = null)
     {
         List<string> arguments =
@@ -198,7 +198,7 @@ internal sealed class Routers(Lab lab)
         Ipv4Address? Held(Seat seat) => lab.Hosts().First(h => h.Seat == seat).Setting is Fixed set ? set.Address.Address : got.TryGetValue(seat, out var l) ? l.Address : null;
     }
 
-    /// <summary>A guest of an access point reaches routers and address servers and nobody else.</summary>
+    /// <summary>A guest of an access point reaches routers and DHCP servers and nobody else.</summary>
     private void KeepApart(string owner, string device)
     {
         var routers = string.Join(", ", All.Select(r => lab.Hardware(new(r.Owner, "lan"))).Append(lab.Hardware(new(PortRef.Street, "line"))));

@@ -46,7 +46,7 @@ internal sealed class Services : IDisposable
         }
     }
 
-    /// <summary>A connection; who answers and as whom it sees the asker, or null where nobody does in time.</summary>
+    /// <summary>A connection; who answers and as whom it sees the asker, or null where none does in time.</summary>
     public static async Task<(string Who, string SeenAs)?> Connect(Lab lab, string from, IPEndPoint to, TimeSpan most)
     {
         using var socket = Namespaces.Inside(lab.Of(from), () => new Socket(AddressFamily.InterNetwork, SocketType.Stream, ProtocolType.Tcp) { NoDelay = true });
@@ -109,7 +109,7 @@ internal sealed class Services : IDisposable
         }
     }
 
-    /// <summary>Asks a name server for a name; whether it answers with the address.</summary>
+    /// <summary>Asks a DNS server for a name; whether it answers with the address.</summary>
     public static async Task<bool> Resolves(Lab lab, string from, IPAddress server, TimeSpan most)
     {
         // A question for the address of probe.example (RFC 1035, section 4).

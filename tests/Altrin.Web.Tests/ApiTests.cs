@@ -61,13 +61,13 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     {
         var job = await NewJob();
         await Send(HttpMethod.Post, $"{job}/changes", MakePoint, ("If-Match", "\"1\""));
-        await Send(HttpMethod.Post, $"{job}/changes", """{"setUp":"planned","changes":[{"kind":"acceptFinding","finding":"different-names()","severe":false,"reason":"The potter wants it so.","by":"A. Installer"}]}""", ("If-Match", "\"2\""));
+        await Send(HttpMethod.Post, $"{job}/changes", """{"setUp":"planned","changes":[{"kind":"acceptFinding","finding":"split-wifi-name()","severe":false,"reason":"The potter wants it so.","by":"A. Installer"}]}""", ("If-Match", "\"2\""));
         var (_, revisions, _) = await Send(HttpMethod.Get, $"{job}/revisions");
         var ids = revisions!["items"]!.AsArray().Select(r => (long)r!["id"]!).Order().ToList();
         string Query(long before, long after, string setUp = "planned") => $"{job}/compare?before={before}&after={after}&beforeSetUp={setUp}&afterSetUp=planned";
         var (status, compared, _) = await Send(HttpMethod.Get, Query(ids[0], ids[2]));
         Assert.Equal(HttpStatusCode.OK, status);
-        Assert.Equal(["Loft router becomes an access point", "A. Installer accepts different names"], compared!["changes"]!.AsArray().Select(c => (string)c!["text"]!));
+        Assert.Equal(["Loft router becomes an access point", "A. Installer accepts split Wi-Fi name"], compared!["changes"]!.AsArray().Select(c => (string)c!["text"]!));
         Assert.Equal("loft-router", (string)compared["changes"]![0]!["subjects"]![0]!);
         Assert.Empty((await Send(HttpMethod.Get, Query(ids[2], ids[2]))).Body!["changes"]!.AsArray());
         Assert.NotEmpty((await Send(HttpMethod.Get, Query(ids[0], ids[2], "found"))).Body!["changes"]!.AsArray());
@@ -230,7 +230,7 @@ public sealed class ApiTests(RunningServer server) : IDisposable
         var (_, revisions, _) = await Send(HttpMethod.Get, $"{job}/revisions");
         var ids = revisions!["items"]!.AsArray().Select(r => (long)r!["id"]!).Order().ToList();
         var (_, compared, _) = await Send(HttpMethod.Get, $"{job}/compare?before={ids[0]}&after={ids[1]}&beforeSetUp=planned&afterSetUp=planned");
-        Assert.Contains(compared!["moved"]!["moved"]!.AsArray(), m => (string?)m!["trend"] == "better" && (string?)m["about"] == "Translations on the way of Loft phone");
+        Assert.Contains(compared!["moved"]!["moved"]!.AsArray(), m => (string?)m!["trend"] == "better" && (string?)m["about"] == "NAT on the way of Loft phone");
     }
 
     [Fact]

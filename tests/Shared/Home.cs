@@ -108,7 +108,7 @@ public sealed class Home
     /// <summary>The radio of a box takes four addresses, or does not.</summary>
     public Home FourAddresses(string box, Known takes = Known.Yes) => Profile(box, p => p with { Radios = [.. p.Radios.Select(r => r with { FourAddress = takes })] });
 
-    /// <summary>A gateway that passes its public address to the outer side of a box, in one of the three ways.</summary>
+    /// <summary>A gateway that passes its public address to the WAN side of a box, in one of the three ways.</summary>
     public Home Passes(string gateway, PassKind kind, string to, Known keepsOthers = Known.Yes, Known wifiOff = Known.No) => Profile(gateway, p => p with { Passes = [PassKind.Port, PassKind.Hardware, PassKind.Mapping], Habits = p.Habits with { KeepsOthers = keepsOthers, WifiOffWhilePassing = wifiOff } })
         .Edit<RouterMode>(gateway, m => m with { Passing = kind == PassKind.Port ? new(kind, to, null) : new(kind, null, _boxes.Find(b => b.Id == to)!.WanHardware) });
 
@@ -148,7 +148,7 @@ public sealed class Home
     /// <summary>What a box does by itself.</summary>
     public Home Habits(string box, BoxHabits habits) => Profile(box, p => p with { Habits = habits });
 
-    /// <summary>An access point whose address server comes on when it hears no other.</summary>
+    /// <summary>An access point whose DHCP server comes on when it hears no other.</summary>
     public Home Wakes(string box) => Profile(box, p => p with { Habits = p.Habits with { ServesWhenAlone = Known.Yes }, FactoryAddress = Own("192.168.10.1/24"), FactoryPool = Range("192.168.10.100-192.168.10.199") });
 
     /// <summary>Every need, edited.</summary>

@@ -5,8 +5,8 @@ namespace Altrin.Core.Addressing;
 /// Answers whether a proposed address is a good one, and finds one that is.
 /// </summary>
 /// <param name="Subnet">The main box's subnet: the one that counts, not the one printed on the further box.</param>
-/// <param name="Pool">What the address server hands out; null where there is none.</param>
-/// <param name="Reserved">Addresses kept for one hardware address, inside the pool or not.</param>
+/// <param name="Pool">What the DHCP server hands out; null where there is none.</param>
+/// <param name="Reserved">Addresses kept for one MAC address, inside the pool or not.</param>
 /// <param name="Taken">Addresses set by hand on some box or device.</param>
 public sealed record AddressPlan(Subnet Subnet, AddressRange? Pool, IReadOnlySet<Ipv4Address> Reserved, IReadOnlySet<Ipv4Address> Taken)
 {
@@ -37,11 +37,11 @@ public enum AddressStanding
 {
     /// <summary>Not a host address of the subnet.</summary>
     Outside,
-    /// <summary>The server may hand it to somebody else.</summary>
+    /// <summary>The server may hand it to another host.</summary>
     InPool,
-    /// <summary>Kept by the server for one hardware address.</summary>
+    /// <summary>Kept by the server for one MAC address.</summary>
     Reserved,
-    /// <summary>Somebody already has it by hand.</summary>
+    /// <summary>A host already has it by hand.</summary>
     Taken,
     /// <summary>Safe to set by hand.</summary>
     Free,

@@ -22,12 +22,12 @@ public readonly record struct HardwareAddress(ulong Bits) : IComparable<Hardware
         var groups = (text ?? "").Split((text ?? "").Contains('-', StringComparison.Ordinal) ? '-' : ':');
         if (groups.Length != 6 || groups.Any(g => g.Length != 2 || !g.All(char.IsAsciiHexDigit)))
         {
-            return Parsed<HardwareAddress>.Fail($"'{shown}' is not a hardware address; write six pairs like 02:00:5e:00:53:01.");
+            return Parsed<HardwareAddress>.Fail($"'{shown}' is not a MAC address; write six pairs like 02:00:5e:00:53:01.");
         }
         var read = new HardwareAddress(groups.Aggregate(0UL, (sum, g) => (sum << 8) | ulong.Parse(g, NumberStyles.HexNumber, CultureInfo.InvariantCulture)));
         return read switch
         {
-            { Bits: 0 } => Parsed<HardwareAddress>.Fail($"'{shown}' is all zeros: no box has that hardware address."),
+            { Bits: 0 } => Parsed<HardwareAddress>.Fail($"'{shown}' is all zeros: no box has that MAC address."),
             { IsGroup: true } => Parsed<HardwareAddress>.Fail($"'{shown}' is a group address: no single box has it."),
             _ => read,
         };

@@ -12,7 +12,7 @@ public sealed record SpecialBlock(Subnet Subnet, string Name, string Source, Add
     [
         Of("0.0.0.0/8", "this network", "RFC 1122", AddressUse.NotForHosts),
         Of("10.0.0.0/8", "private use", "RFC 1918", AddressUse.Private),
-        Of("100.64.0.0/10", "shared by carrier translation", "RFC 6598", AddressUse.CarrierShared),
+        Of("100.64.0.0/10", "shared by carrier-grade NAT", "RFC 6598", AddressUse.CarrierShared),
         Of("127.0.0.0/8", "loopback", "RFC 1122", AddressUse.NotForHosts),
         Of("169.254.0.0/16", "link-local", "RFC 3927", AddressUse.LinkLocal),
         Of("172.16.0.0/12", "private use", "RFC 1918", AddressUse.Private),
@@ -44,7 +44,7 @@ public enum AddressUse
     Private,
     /// <summary>Between a carrier's translation and its customers (RFC 6598, RFC 7335).</summary>
     CarrierShared,
-    /// <summary>Chosen by a device that nobody answered (RFC 3927).</summary>
+    /// <summary>Chosen by a device that no server answered (RFC 3927).</summary>
     LinkLocal,
     /// <summary>For examples only (RFC 5737); stands for a public address in demo designs.</summary>
     Documentation,

@@ -52,7 +52,21 @@ public sealed record TakeBackAcceptance(string Finding) : Change
 /// <summary>Words for a finding of which only the identity is known.</summary>
 internal static class AcceptanceWords
 {
-    /// <summary>"same address twice at Loft router": the code with its hyphens as blanks, and the names of its subjects.</summary>
+    /// <summary>Words of codes that are not written in small letters.</summary>
+    private static readonly Dictionary<string, string> Written = new(StringComparer.Ordinal)
+    {
+        ["dhcp"] = "DHCP",
+        ["dmz"] = "DMZ",
+        ["dns"] = "DNS",
+        ["ipv6"] = "IPv6",
+        ["nat"] = "NAT",
+        ["tv"] = "TV",
+        ["upnp"] = "UPnP",
+        ["wan"] = "WAN",
+        ["wifi"] = "Wi-Fi",
+    };
+
+    /// <summary>"double NAT at Loft router": the code with its hyphens as blanks, and the names of its subjects.</summary>
     public static string Of(Design design, string identity)
     {
         var open = identity.IndexOf('(', StringComparison.Ordinal);
@@ -61,7 +75,7 @@ internal static class AcceptanceWords
             return "a finding";
         }
         var subjects = Subjects(identity).Select(design.NameOf).ToList();
-        var code = identity[..open].Replace('-', ' ');
+        var code = string.Join(' ', identity[..open].Split('-').Select(word => Written.GetValueOrDefault(word, word)));
         return subjects.Count == 0 ? code : $"{code} at {string.Join(", ", subjects)}";
     }
 

@@ -22,7 +22,7 @@ internal static class Edit
     }
 
     public static Parsed<SetUp> Server(Design design, string boxId, Func<RouterMode, Parsed<AddressServer>> edit) =>
-        Mode<RouterMode>(design, boxId, "address server", router => edit(router).Then<BoxMode>(server => router with { Server = server }));
+        Mode<RouterMode>(design, boxId, "DHCP server", router => edit(router).Then<BoxMode>(server => router with { Server = server }));
 
     public static Parsed<SetUp> InUse(Design design, string boxId, Func<BoxSetting, BoxSetting> edit) =>
         design.Box(boxId) is not { } box ? Parsed<SetUp>.Fail($"There is no box '{Ipv4Address.Shown(boxId)}'.")

@@ -24,7 +24,7 @@ public static class PageChecks
     public static string? WrongHostAddress(HostAddress address) => address is Fixed typed
         ? WrongOwnAddress(typed.Address)
             ?? (typed.Gateway is { } gateway ? WrongHost(gateway) : null)
-            ?? (typed.NameServers.Count > 4 ? "At most 4 name servers are taken." : null)
+            ?? (typed.NameServers.Count > 4 ? "At most 4 DNS servers are taken." : null)
         : null;
 
     /// <summary>Why a router would not take this pool beside its own address; null where it would.</summary>
@@ -107,9 +107,9 @@ public static class PageChecks
 
     /// <summary>Why a gateway does not pass its address on like that; null where it does.</summary>
     public static string? WrongPassing(Box box, Passing passing) =>
-        !box.Profile.Passes.Contains(passing.Kind) ? $"The {box.Name} cannot pass its public address on {(passing.Kind switch { PassKind.Port => "by port", PassKind.Hardware => "by hardware address", _ => "by mapping" })}."
+        !box.Profile.Passes.Contains(passing.Kind) ? $"The {box.Name} cannot pass its public address on {(passing.Kind switch { PassKind.Port => "by port", PassKind.Hardware => "by MAC address", _ => "by mapping" })}."
         : passing.Kind == PassKind.Port && box.Profile.Port(passing.Port ?? "") is not { Role: PortRole.Lan } ? "A port towards the home is needed."
-        : passing.Kind != PassKind.Port && passing.To is null ? "A hardware address is needed."
+        : passing.Kind != PassKind.Port && passing.To is null ? "A MAC address is needed."
         : null;
 
     /// <summary>Why this is no port of TCP or UDP; null where it is.</summary>

@@ -193,8 +193,8 @@ public sealed record SetPassing(string Box, Passing? Passing) : Change
     public override string Describe(Design design) => Passing switch
     {
         null => $"{design.NameOf(Box)} keeps its public address",
-        { Kind: PassKind.Port } => $"{design.NameOf(Box)} passes its public address to port {design.Box(Box)?.Profile.Port(Passing.Port!)?.Label ?? Passing.Port}",
-        { Kind: PassKind.Hardware } => $"{design.NameOf(Box)} passes its public address to {Passing.To}",
+        { Kind: PassKind.Port } => $"{design.NameOf(Box)} passes its public address through to port {design.Box(Box)?.Profile.Port(Passing.Port!)?.Label ?? Passing.Port}",
+        { Kind: PassKind.Hardware } => $"{design.NameOf(Box)} passes its public address through to {Passing.To}",
         _ => $"{design.NameOf(Box)} maps its public address to {Passing.To}",
     };
 

@@ -7,10 +7,10 @@ namespace Altrin.Core.Changes;
 public sealed record SetTranslation(string Box, bool On) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "translation", router => router with { Translates = On });
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "NAT", router => router with { Translates = On });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} {(On ? "translates" : "routes without translating")}";
+    public override string Describe(Design design) => $"NAT of {design.NameOf(Box)} {(On ? "on" : "off")}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -19,7 +19,7 @@ public sealed record SetTranslation(string Box, bool On) : Change
     public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Nat, Box)];
 }
 
-/// <summary>Names the host that gets every connection from the WAN side which no forward claims; none for nobody.</summary>
+/// <summary>Names the host that gets every connection from the WAN side which no forward claims; none for none.</summary>
 public sealed record SetDmz(string Box, Ipv4Address? To) : Change
 {
     /// <inheritdoc/>
@@ -27,7 +27,7 @@ public sealed record SetDmz(string Box, Ipv4Address? To) : Change
         Edit.Unless<BoxMode>(To is { } to ? PageChecks.WrongHost(to) : null, router with { Dmz = To }));
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => To is { } to ? $"{design.NameOf(Box)} sends what nobody claims to {to}" : $"{design.NameOf(Box)} has no DMZ host";
+    public override string Describe(Design design) => To is { } to ? $"{design.NameOf(Box)} sends all that is not forwarded to DMZ host {to}" : $"{design.NameOf(Box)} has no DMZ host";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];

@@ -3,14 +3,14 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Changes;
 
-/// <summary>Switches a router's address server on or off; its settings are kept.</summary>
+/// <summary>Switches a router's DHCP server on or off; its settings are kept.</summary>
 public sealed record SwitchAddressServer(string Box, bool On) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router => router.Server with { On = On });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"Address server of {design.NameOf(Box)} {(On ? "on" : "off")}";
+    public override string Describe(Design design) => $"DHCP server of {design.NameOf(Box)} {(On ? "on" : "off")}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -57,7 +57,7 @@ public sealed record MovePool(string Box) : Change
         [.. First is null ? (Touch[])[] : [new(Setting.PoolFirst, Box)], .. Last is null ? (Touch[])[] : [new(Setting.PoolLast, Box)]];
 }
 
-/// <summary>Sets the default gateway that a router's address server hands out; none for the router itself.</summary>
+/// <summary>Sets the default gateway that a router's DHCP server hands out; none for the router itself.</summary>
 /// <param name="Box">Which router.</param>
 /// <param name="Gateway">What it hands out.</param>
 /// <param name="LeftOut">Whether it hands out no gateway at all; then <paramref name="Gateway"/> counts for nothing.</param>
@@ -77,7 +77,7 @@ public sealed record SetServerGateway(string Box, Ipv4Address? Gateway, bool Lef
     public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.HandedGateway, Box)];
 }
 
-/// <summary>Sets the name servers that a router's address server hands out; none for the router itself.</summary>
+/// <summary>Sets the DNS servers that a router's DHCP server hands out; none for the router itself.</summary>
 /// <param name="Box">Which router.</param>
 /// <param name="NameServers">What it hands out, in order.</param>
 /// <param name="LeftOut">Whether it hands out none at all; then <paramref name="NameServers"/> counts for nothing.</param>
@@ -86,11 +86,11 @@ public sealed record SetServerNames(string Box, IReadOnlyList<Ipv4Address> NameS
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
         Edit.Unless(
-            NameServers.Count > 4 ? "At most 4 name servers are taken." : NameServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null),
+            NameServers.Count > 4 ? "At most 4 DNS servers are taken." : NameServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null),
             router.Server with { NameServers = LeftOut ? [] : NameServers, LeavesOutNames = LeftOut }));
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(LeftOut ? "no name server" : $"{(NameServers.Count == 0 ? "itself" : string.Join(" and ", NameServers))} for names")}";
+    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(LeftOut ? "no DNS server" : $"{(NameServers.Count == 0 ? "itself" : string.Join(" and ", NameServers))} for names")}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -99,7 +99,7 @@ public sealed record SetServerNames(string Box, IReadOnlyList<Ipv4Address> NameS
     public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.HandedDns, Box)];
 }
 
-/// <summary>Sets how long the leases of a router's address server last, in minutes; none where it was not read.</summary>
+/// <summary>Sets how long the leases of a router's DHCP server last, in minutes; none where it was not read.</summary>
 public sealed record SetLeaseTime(string Box, int? Minutes) : Change
 {
     /// <inheritdoc/>
@@ -116,7 +116,7 @@ public sealed record SetLeaseTime(string Box, int? Minutes) : Change
     public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.LeaseTime, Box)];
 }
 
-/// <summary>Sets the domain name that a router's address server hands out; none for no domain.</summary>
+/// <summary>Sets the domain name that a router's DHCP server hands out; none for no domain.</summary>
 public sealed record SetServerDomain(string Box, string? Domain) : Change
 {
     /// <inheritdoc/>
@@ -133,13 +133,13 @@ public sealed record SetServerDomain(string Box, string? Domain) : Change
     public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.HandedDomain, Box)];
 }
 
-/// <summary>Keeps an address for one hardware address. Replaces an older reservation for the same hardware address.</summary>
+/// <summary>Keeps an address for one MAC address. Replaces an older reservation for the same MAC address.</summary>
 public sealed record Reserve(string Box, HardwareAddress Hardware, Ipv4Address Address) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
         !router.Lan.Subnet.IsHost(Address) ? Parsed<AddressServer>.Fail($"{Address} is not a host address of {router.Lan.Subnet}.")
-        : router.Server.Reservations.Any(r => r.Address == Address && r.Hardware != Hardware) ? Parsed<AddressServer>.Fail($"{Address} is already reserved for another hardware address.")
+        : router.Server.Reservations.Any(r => r.Address == Address && r.Hardware != Hardware) ? Parsed<AddressServer>.Fail($"{Address} is already reserved for another MAC address.")
         : router.Server.Reservations.Count(r => r.Hardware != Hardware) >= AddressServer.MostReservations ? Parsed<AddressServer>.Fail($"At most {AddressServer.MostReservations} reservations are kept.")
         : router.Server with { Reservations = [.. router.Server.Reservations.Where(r => r.Hardware != Hardware), new(Hardware, Address)] });
 

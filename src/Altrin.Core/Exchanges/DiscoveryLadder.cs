@@ -21,7 +21,7 @@ public static class DiscoveryLadder
             return new(LadderKind.Discovery, title, lost.IsYes ? Answer.Yes : lost, asker.Owner, [], [.. lost.Causes.Select(c => c.Text)]);
         }
         var name = $"{to}.local";
-        script.Send(asker.Segment, asker, null, new MdnsPayload(own, MdnsPayload.Group, name, null), $"{script.Name(asker)} asks everybody on its link for {name}");
+        script.Send(asker.Segment, asker, null, new MdnsPayload(own, MdnsPayload.Group, name, null), $"{script.Name(asker)} asks all on its link for {name}");
         var (question, reply) = Fact(seen, from, to);
         var notes = new List<string>();
         if (question.Kind != AnswerKind.No && seen.Tracer.World.Address(wanted) is { } address)
@@ -32,7 +32,7 @@ public static class DiscoveryLadder
         }
         else if (wanted.Segment != asker.Segment)
         {
-            notes.Add($"{script.Name(wanted)} is in another segment: such a question crosses neither a router nor a barrier for guests.");
+            notes.Add($"{script.Name(wanted)} is in another segment: such a question crosses neither a router nor guest isolation.");
         }
         var hears = seen.Network.Segment(asker.Segment).Interfaces.Where(i => i.Side == Side.Device && i.Linked && i.Owner != from).Select(i => seen.Network.NameOf(i.Owner)).ToList();
         notes.Add(hears.Count == 0 ? "No other device is in its segment." : $"In its segment: {string.Join(", ", hears)}.");

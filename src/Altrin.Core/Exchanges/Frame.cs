@@ -6,11 +6,11 @@ namespace Altrin.Core.Exchanges;
 /// <summary>Who sends or takes a frame.</summary>
 /// <param name="Owner">Box, device, "street", or <see cref="Provider.Internet"/>.</param>
 /// <param name="Side">Which side of it.</param>
-/// <param name="Hardware">Its hardware address; where none was read, a stable example with the local bit set.</param>
-/// <param name="Read">Whether the hardware address was read off its label.</param>
+/// <param name="Hardware">Its MAC address; where none was read, a stable example with the local bit set.</param>
+/// <param name="Read">Whether the MAC address was read off its label.</param>
 public sealed record Station(string Owner, Side Side, HardwareAddress Hardware, bool Read)
 {
-    /// <summary>The station of a side of somebody.</summary>
+    /// <summary>The station of a side of a host.</summary>
     public static Station Of(Interface side) => side.Hardware is { } own
         ? new(side.Owner, side.Side, own, true)
         : new(side.Owner, side.Side, new(0x020000000000UL | (Hash.Of($"{side.Owner}/{side.Side}") & 0xFFFFFFUL)), false);
@@ -31,7 +31,7 @@ public abstract record Payload;
 /// <summary>Who has an address? (RFC 826)</summary>
 /// <param name="Reply">Whether it answers.</param>
 /// <param name="Sender">The sender's address; 0.0.0.0 in a probe (RFC 5227).</param>
-/// <param name="TargetHardware">The hardware address of who asked; null in a question.</param>
+/// <param name="TargetHardware">The MAC address of who asked; null in a question.</param>
 /// <param name="Target">The address asked for, or of who asked.</param>
 public sealed record ArpPayload(bool Reply, Ipv4Address Sender, HardwareAddress? TargetHardware, Ipv4Address Target) : Payload;
 
@@ -39,7 +39,7 @@ public sealed record ArpPayload(bool Reply, Ipv4Address Sender, HardwareAddress?
 /// <param name="Source">From which address; 0.0.0.0 for one who has none yet.</param>
 /// <param name="Target">To which address.</param>
 /// <param name="Transaction">The number by which the asker knows the answers (xid).</param>
-/// <param name="Client">The asker's hardware address (chaddr).</param>
+/// <param name="Client">The asker's MAC address (chaddr).</param>
 /// <param name="Message">What is said.</param>
 public sealed record DhcpPayload(Ipv4Address Source, Ipv4Address Target, uint Transaction, HardwareAddress Client, DhcpMessage Message) : Payload
 {

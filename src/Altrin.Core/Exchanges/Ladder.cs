@@ -5,7 +5,7 @@ namespace Altrin.Core.Exchanges;
 /// <summary>What ladders can show.</summary>
 public enum LadderKind
 {
-    /// <summary>How somebody comes by its address.</summary>
+    /// <summary>How a host comes by its address.</summary>
     Lease,
     /// <summary>A connection between two devices.</summary>
     Connection,
@@ -21,7 +21,7 @@ public enum LadderKind
 /// <param name="Kind">What kind of talk it is.</param>
 /// <param name="Title">What it shows.</param>
 /// <param name="Answer">Whether it comes to its end; where luck decides, the frames show the best that may come out.</param>
-/// <param name="StoppedBy">Who stops it; null where nobody does.</param>
+/// <param name="StoppedBy">What stops it; null where nothing does.</param>
 /// <param name="Frames">Everything that is sent, in order.</param>
 /// <param name="Notes">What the frames do not show: timers, races, what was not found out.</param>
 public sealed record Ladder(LadderKind Kind, string Title, Answer Answer, string? StoppedBy, IReadOnlyList<Frame> Frames, IReadOnlyList<string> Notes)

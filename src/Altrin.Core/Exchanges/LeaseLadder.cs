@@ -6,7 +6,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Exchanges;
 
-/// <summary>How somebody comes by an address, from the first question to the first renewal (RFC 2131).</summary>
+/// <summary>How a host comes by an address, from the first question to the first renewal (RFC 2131).</summary>
 public static class LeaseLadder
 {
     /// <summary>Whoever is not answered asks again after about 4, 8 and 16 seconds (RFC 2131, section 4.1).</summary>
@@ -47,12 +47,12 @@ public static class LeaseLadder
         }
         if (offers.Count > 1)
         {
-            notes.Add($"{string.Join(" and ", offers.Select(o => seen.Network.NameOf(o.Server)))} answer: whoever does first wins, here {seen.Network.NameOf(offers[0].Server)}.");
+            notes.Add($"{string.Join(" and ", offers.Select(o => seen.Network.NameOf(o.Server)))} answer: the first wins, here {seen.Network.NameOf(offers[0].Server)}.");
         }
         // Whoever is declined again and again goes without; where there are fewer leases than askers, somebody does.
         var answer = exchange.Leases.Count == 0 ? Answer.No(Taken(seen, asker, exchange)) : Answer.Yes;
         var races = seen.Leasing.Holdings(asker).SelectMany(h => seen.Hosts.Races(asker, h)).DistinctBy(c => c.Identity).ToList();
-        if (races.Exists(c => c.Code is CauseCodes.PoolTooSmall or CauseCodes.SeveralAtStreet))
+        if (races.Exists(c => c.Code is CauseCodes.PoolTooSmall or CauseCodes.SeveralBeforeRouter))
         {
             answer = answer.And(Answer.ByLuck(races));
         }
@@ -75,7 +75,7 @@ public static class LeaseLadder
     private static Cause Taken(Observation seen, Interface asker, Networks.Exchange exchange)
     {
         var address = exchange.Messages.LastOrDefault(m => m.Given is not null)?.Given ?? default;
-        return Cause.Of(CauseCodes.AddressTwice, $"{address} is offered again and again, and somebody else has it.", Holder(seen, asker, address) is { } holder ? [asker.Owner, holder.Owner] : [asker.Owner]);
+        return Cause.Of(CauseCodes.AddressConflict, $"{address} is offered again and again, and another host has it.", Holder(seen, asker, address) is { } holder ? [asker.Owner, holder.Owner] : [asker.Owner]);
     }
 
     private static Ladder Unanswered(Observation seen, Interface asker, Script script, string title)
@@ -84,7 +84,7 @@ public static class LeaseLadder
         foreach (var wait in AsksAgain.Prepend(0))
         {
             script.Wait(TimeSpan.FromSeconds(wait));
-            Say(script, asker, null, new(DhcpKind.Discover, "", asker.Hardware) { HostName = HostName(asker) }, $"{script.Name(asker)} asks everybody for an address");
+            Say(script, asker, null, new(DhcpKind.Discover, "", asker.Hardware) { HostName = HostName(asker) }, $"{script.Name(asker)} asks all for an address");
         }
         var notes = new List<string> { why.Text };
         if (seen.Leasing.Holdings(asker) is [{ SelfAssigned: true, Example: { } own }, ..])
@@ -106,7 +106,7 @@ public static class LeaseLadder
                 var server = ServerOf(seen, asker.Segment, seat);
                 if (message.Kind == DhcpKind.Offer && seat.ChecksOffer == Known.Yes)
                 {
-                    script.Send(asker.Segment, server, null, new ArpPayload(false, seat.Own, null, message.Given!.Value), $"{script.Name(server)} tries whether somebody has {message.Given}");
+                    script.Send(asker.Segment, server, null, new ArpPayload(false, seat.Own, null, message.Given!.Value), $"{script.Name(server)} tries whether a host has {message.Given}");
                     script.Wait(Tried);
                 }
                 Say(script, asker, server, message, message.Kind switch
@@ -124,9 +124,9 @@ public static class LeaseLadder
             }
             Say(script, asker, null, message, message.Kind switch
             {
-                DhcpKind.Discover => $"{script.Name(asker)} asks everybody for an address",
+                DhcpKind.Discover => $"{script.Name(asker)} asks all for an address",
                 DhcpKind.Request => $"{script.Name(asker)} asks {seen.Network.NameOf(servers.First(s => s.Own == message.ServerId).Owner)} for {message.Requested}, and all others hear that",
-                _ => $"{script.Name(asker)} declines {message.Requested}: somebody has it",
+                _ => $"{script.Name(asker)} declines {message.Requested}: a host has it",
             });
         }
     }
@@ -159,7 +159,7 @@ public static class LeaseLadder
         }
         for (var turn = 0; turn < 2; turn++)
         {
-            script.Send(asker.Segment, asker, null, new ArpPayload(false, own, null, own), $"{script.Name(asker)} tells everybody that it has {own}");
+            script.Send(asker.Segment, asker, null, new ArpPayload(false, own, null, own), $"{script.Name(asker)} tells all that it has {own}");
             script.Wait(TimeSpan.FromSeconds(2));
         }
     }
@@ -184,10 +184,10 @@ public static class LeaseLadder
 
     private static string With(DhcpMessage offer) => (offer.Gateway, offer.NameServers.Count) switch
     {
-        ({ } gateway, > 0) => $", gateway {gateway}, names {string.Join(" and ", offer.NameServers)}",
-        ({ } gateway, 0) => $", gateway {gateway} and no name server",
-        (null, > 0) => $", no gateway, names {string.Join(" and ", offer.NameServers)}",
-        _ => ", neither gateway nor name server",
+        ({ } gateway, > 0) => $", gateway {gateway}, DNS {string.Join(" and ", offer.NameServers)}",
+        ({ } gateway, 0) => $", gateway {gateway} and no DNS server",
+        (null, > 0) => $", no gateway, DNS {string.Join(" and ", offer.NameServers)}",
+        _ => ", neither gateway nor DNS server",
     };
 
     private static string Time(int minutes) => minutes % 1440 == 0 ? Of(minutes / 1440, "day")

@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Exchanges;
 
-/// <summary>Writes frames down one after the other, each at its time; remembers who knows whose hardware address.</summary>
+/// <summary>Writes frames down one after the other, each at its time; remembers who knows whose MAC address.</summary>
 internal sealed class Script(Network network)
 {
     /// <summary>What one frame takes inside a home: an example (common practice: well under a millisecond on a cable).</summary>
@@ -27,7 +27,7 @@ internal sealed class Script(Network network)
         _now += Soon;
     }
 
-    /// <summary>Asks who has an address, unless the asker knows; tries three times where nobody answers (RFC 1122, section 2.3.2.1: not more than once a second).</summary>
+    /// <summary>Asks who has an address, unless the asker knows; tries three times where no host answers (RFC 1122, section 2.3.2.1: not more than once a second).</summary>
     public void Resolve(Interface asker, Ipv4Address own, Ipv4Address address, Interface? taker)
     {
         if (_known.Contains((asker.Owner, asker.Side, address)))

@@ -17,8 +17,8 @@ namespace Altrin.Core.Facts;
 /// <param name="Servers">Names of the servers that may have given it.</param>
 /// <param name="Gateway">Its default gateway.</param>
 /// <param name="NameServers">Whom it asks for names.</param>
-/// <param name="Hardware">Its hardware address; null where not read.</param>
-/// <param name="Clashes">Whether somebody else has the address or may get it.</param>
+/// <param name="Hardware">Its MAC address; null where not read.</param>
+/// <param name="Clashes">Whether another host has the address or may get it.</param>
 public sealed record BookEntry(
     string Owner,
     string Name,
@@ -75,7 +75,7 @@ public static class AddressBook
     }
 
     /// <summary>What a territory is called: after the router that rules it, or the box or device that it is named for.</summary>
-    public static string Territory(Network network, string segment) => segment == PortRef.Street ? "Street"
+    public static string Territory(Network network, string segment) => segment == PortRef.Street ? "Internet line"
         : GuestId.BoxOf(segment) is { } box ? $"Guests of {network.NameOf(box)}"
         : network.NameOf(segment.Split(':')[0]);
 
@@ -85,10 +85,10 @@ public static class AddressBook
         var owners = marks.Select(m => seen.Network.NameOf(m.Owner)).Distinct().ToList();
         var pool = ruler.Pools.FirstOrDefault(p => p.On && p.Range.Contains(address));
         var (standing, text) =
-            !ruler.Subnet.IsHost(address) ? (AddressStanding.Outside, address == ruler.Subnet.Last ? $"is the address for everybody in {ruler.Subnet}, nobody can have it" : $"is the name of {ruler.Subnet} itself, nobody can have it")
+            !ruler.Subnet.IsHost(address) ? (AddressStanding.Outside, address == ruler.Subnet.Last ? $"is the broadcast address of {ruler.Subnet}, no host can have it" : $"is the network address of {ruler.Subnet}, no host can have it")
             : marks.Exists(m => m.Kind is RulerMarkKind.Router or RulerMarkKind.Fixed) ? (AddressStanding.Taken, $"is taken by {string.Join(" and ", owners)}{(marks.Exists(m => m.Clash) ? ", and clashes" : "")}")
             : marks.Count > 0 ? (AddressStanding.Reserved, $"is reserved for {string.Join(" and ", owners)}")
-            : pool is not null ? (AddressStanding.InPool, $"is in the pool of {ServerName(seen.Network, pool.Router)}: it may be handed to anybody who asks")
+            : pool is not null ? (AddressStanding.InPool, $"is in the pool of {ServerName(seen.Network, pool.Router)}: it may be leased to any device that asks")
             : (AddressStanding.Free, "is free: safe to set by hand");
         return new(ruler.Segment, Territory(seen.Network, ruler.Segment), ruler.Subnet, standing, $"{address} {text}.");
     }
@@ -99,8 +99,8 @@ public static class AddressBook
         : SpecialBlock.UseOf(address) switch
         {
             AddressUse.Private => ": a private address of some other network (RFC 1918)",
-            AddressUse.CarrierShared => ": between a carrier's translation and its customers (RFC 6598)",
-            AddressUse.LinkLocal => ": what a device gives itself whom nobody answered (RFC 3927)",
+            AddressUse.CarrierShared => ": between a provider's carrier-grade NAT and its customers (RFC 6598)",
+            AddressUse.LinkLocal => ": what a device gives itself when no DHCP server answers (RFC 3927)",
             AddressUse.NotForHosts => ": no host of a home ever has it",
             _ => ": an address of the internet",
         };

@@ -10,7 +10,7 @@ internal sealed class Addresses(World world, Choices choices)
     private readonly List<(Interface Host, Ipv4Address Address)> _given = [];
     private readonly List<Cause> _lost = [];
 
-    /// <summary>Why hosts on the way lost their address to somebody else.</summary>
+    /// <summary>Why hosts on the way lost their address to another host.</summary>
     public IReadOnlyList<Cause> Lost => _lost;
 
     /// <summary>The lease that a host took, or what was typed; null where it has nothing.</summary>
@@ -52,7 +52,7 @@ internal sealed class Addresses(World world, Choices choices)
         {
             _lost.Add(why);
         }
-        // Where neither address nor range is known, a stand-in beside the gateway does: nobody else is asked for it. Where the
+        // Where neither address nor range is known, a stand-in beside the gateway does: no other host is asked for it. Where the
         // pool is too small for everybody, whoever gets the address does not share it with those that the way has met.
         var own = held.Shown ?? new Ipv4Address((held.Gateway?.Bits ?? 0) + 1);
         if (held is { Exact: null, From: { } range })
@@ -110,11 +110,11 @@ internal sealed class Addresses(World world, Choices choices)
         _given.Exists(g => g.Host == host && g.Address == address)
         || (!_given.Exists(g => g.Host == host) && world.Leasing.Holdings(host).Any(h => (h.Exact ?? h.Example) == address));
 
-    /// <summary>Whether a host may have been leased an address that nobody keeps for it.</summary>
+    /// <summary>Whether a host may have been leased an address that no reservation keeps for it.</summary>
     public bool MayBeLeased(Interface host, Ipv4Address address) =>
         world.Leasing.Holdings(host).Any(h => h.Exact is null && h.From is { } pool && pool.Contains(address));
 
-    /// <summary>The side of whoever got a packet that its target belongs to; null where the packet is for somebody else.</summary>
+    /// <summary>The side of the one that got a packet that its target belongs to; null where the packet is for another host.</summary>
     public Interface? Receiver(Interface at, Ipv4Address target) => at == world.Internet ? at
         : world.Sides(at.Owner).FirstOrDefault(s => (s.Linked || s.IsInner) && MayHave(s, target) && Of(s) == target);
 
@@ -123,7 +123,7 @@ internal sealed class Addresses(World world, Choices choices)
     {
         var takers = new List<Interface>();
         if (world.Remembered(asker, address) is { } old && choices.Pick(new("table", asker.Owner, asker.Side, address), () => new(
-            [$"{world.Name(asker.Owner)} has noticed that {address} is somebody else's", $"{world.Name(asker.Owner)} still sends to {world.Name(old.Holder)}"],
+            [$"{world.Name(asker.Owner)} has noticed that {address} is in use elsewhere", $"{world.Name(asker.Owner)} still sends to {world.Name(old.Holder)}"],
             [Cause.Of(CauseCodes.NoAnswer, $"{world.Name(asker.Owner)} may still take {world.Name(old.Holder)} for {address}, for up to {TableEntry.MostMinutes} minutes or until it is switched off and on.", asker.Owner)])) == 1)
         {
             return world.Network.Find(old.Holder, old.HolderSide) is { } before && before.Segment == asker.Segment ? [before] : [];
@@ -158,7 +158,7 @@ internal sealed class Addresses(World world, Choices choices)
     {
         var across = takers.Where(t => t.Side == Side.Wan && Of(t) != address).Select(t => world.Overlap(t.Owner)).OfType<OverlapFact>().Select(world.OverlapCause).ToList();
         return across.Count > 0 ? across
-            : [Cause.Of(CauseCodes.AddressTwice, $"{address} is on {string.Join(" and ", takers.Select(t => world.Name(t.Owner)))} at once.", takers.Select(t => t.Owner))];
+            : [Cause.Of(CauseCodes.AddressConflict, $"{address} is on {string.Join(" and ", takers.Select(t => world.Name(t.Owner)))} at once.", takers.Select(t => t.Owner))];
     }
 
     // Routers first: of several who answer, the one that leads on makes the best outcome, which is followed for the drawing.

@@ -107,7 +107,7 @@ public sealed record Answer(AnswerKind Kind, IReadOnlyList<Cause> Causes, IReadO
     }
 
     /// <summary>
-    /// One of several ways comes to pass, and nobody knows which. Where all end alike that is the answer; otherwise it is luck,
+    /// One of several ways comes to pass, and it is not known which. Where all end alike that is the answer; otherwise it is luck,
     /// caused by the race itself and by whatever was luck before it.
     /// </summary>
     /// <param name="ways">What may come to pass, each with its answer; at least one.</param>

@@ -75,7 +75,7 @@ internal readonly record struct ChoiceKey(string What, string Where, Side Side =
 
 /// <summary>A choice that luck makes.</summary>
 /// <param name="Ways">What may come to pass, at least two.</param>
-/// <param name="Causes">Why nobody knows which.</param>
+/// <param name="Causes">Why it is not known which.</param>
 internal sealed record Fork(IReadOnlyList<string> Ways, IReadOnlyList<Cause> Causes);
 
 /// <summary>What came of following a way.</summary>

@@ -41,11 +41,11 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
         var habit = world.HabitsOf(at.Owner).LoopsBack;
         if (habit == Known.No)
         {
-            return trail.Stop(at.Owner, Cause.Of(CauseCodes.NoLoopBack, $"{world.Name(at.Owner)} does not lead from inside to its own outer address.", at.Owner)) is not null;
+            return trail.Stop(at.Owner, Cause.Of(CauseCodes.NoHairpin, $"{world.Name(at.Owner)} has no hairpin NAT: its public address is not reached from inside.", at.Owner)) is not null;
         }
         if (habit == Known.Unknown)
         {
-            trail.Open.Add(Cause.Of(CauseCodes.NoLoopBack, $"Whether {world.Name(at.Owner)} leads from inside to its own outer address was not found out.", at.Owner));
+            trail.Open.Add(Cause.Of(CauseCodes.NoHairpin, $"Whether {world.Name(at.Owner)} has hairpin NAT was not found out.", at.Owner));
         }
         trail.Translate(at.Owner, ref packet, World.Own(at).Address);
         return true;
@@ -60,6 +60,6 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
 
     private bool Closed(string router, int port) => trail.Stop(router, Cause.Of(
         CauseCodes.NotForwarded,
-        port == 0 ? $"{world.Name(router)} does not answer on that side." : $"{world.Name(router)} does not let port {port} in.",
+        port == 0 ? $"{world.Name(router)} does not answer on that side." : $"{world.Name(router)} does not forward port {port}.",
         router)) is not null;
 }

@@ -96,8 +96,8 @@ public sealed record SeatAnswer(string Class, Answer Answer);
 /// <param name="Subnets">Subnets of the routers that have their LAN side in it; several are several rulers on one wire.</param>
 /// <param name="Boxes">Boxes with ports or radios in it.</param>
 /// <param name="Devices">Customer's devices in it.</param>
-/// <param name="Servers">Address servers that answer in it.</param>
-/// <param name="Above">The segment on the outer side of the router that rules it; null where nothing is above.</param>
+/// <param name="Servers">DHCP servers that answer in it.</param>
+/// <param name="Above">The segment on the WAN side of the router that rules it; null where nothing is above.</param>
 public sealed record SegmentFact(string Id, IReadOnlyList<Subnet> Subnets, IReadOnlyList<string> Boxes, IReadOnlyList<string> Devices, IReadOnlyList<string> Servers, string? Above);
 
 /// <summary>How a host came by its address.</summary>
@@ -109,7 +109,7 @@ public enum AddressOrigin
     Reserved,
     /// <summary>Leased from a pool: one of a range.</summary>
     Leased,
-    /// <summary>Nobody answered; it gives itself a link-local address (RFC 3927).</summary>
+    /// <summary>No DHCP server answered; it gives itself a link-local address (RFC 3927).</summary>
     SelfAssigned,
     /// <summary>It is connected to nothing.</summary>
     None,
@@ -133,14 +133,14 @@ public sealed record AddressFact(string Owner, Side Side, string Segment, Addres
 /// <param name="Address">Which.</param>
 /// <param name="Holders">Hosts that hold it for certain, by id.</param>
 /// <param name="Pool">The server whose pool holds it too; null for a certain duplicate.</param>
-/// <param name="Guarded">Whether somebody tries the address before it is used twice: it holds for as long as its holder is on and answers.</param>
+/// <param name="Guarded">Whether a host tries the address before it is used twice: it holds for as long as its holder is on and answers.</param>
 public sealed record ConflictFact(string Segment, Ipv4Address Address, IReadOnlyList<string> Holders, string? Pool, bool Guarded);
 
 /// <summary>A router whose sides share addresses.</summary>
 /// <param name="Router">The router.</param>
 /// <param name="Outer">Subnet on its WAN side.</param>
 /// <param name="Inner">Subnet on its LAN side.</param>
-/// <param name="SharedAddress">Its own LAN address, where a host on the outer side has it too.</param>
+/// <param name="SharedAddress">Its own LAN address, where a host on the WAN side has it too.</param>
 /// <param name="MovedTo">An example of the subnet that the router took for its LAN instead, where it renumbers itself; null where it does not.</param>
 public sealed record OverlapFact(string Router, Subnet Outer, Subnet Inner, Ipv4Address? SharedAddress, Subnet? MovedTo);
 
@@ -220,7 +220,7 @@ public sealed record LinkFact(string Id, LinkKind Kind, PortRef A, PortRef B, in
 /// <param name="Owner">The box or device.</param>
 /// <param name="Link">The link that leads towards the street, or towards the head of an island.</param>
 /// <param name="To">The box at the other end, or "street".</param>
-/// <param name="Outer">Whether it ends at the outer side of the owner, which keeps its sides apart.</param>
+/// <param name="Outer">Whether it ends at the WAN side of the owner, which keeps its sides apart.</param>
 public sealed record UplinkFact(string Owner, string Link, string To, bool Outer);
 
 /// <summary>The addresses of one subnet of one segment.</summary>
@@ -246,18 +246,18 @@ public enum RulerMarkKind
     Router,
     /// <summary>Typed by hand.</summary>
     Fixed,
-    /// <summary>Kept by a server for one hardware address.</summary>
+    /// <summary>Kept by a server for one MAC address.</summary>
     Reserved,
     /// <summary>One address that a leased host might get: an example.</summary>
     Example,
 }
 
 /// <summary>One address of a subnet that is spoken for.</summary>
-/// <param name="Owner">Box or device; the hardware address where nobody in the survey has it.</param>
+/// <param name="Owner">Box or device; the MAC address where nobody in the survey has it.</param>
 /// <param name="Side">Which side of it.</param>
 /// <param name="Kind">Why.</param>
 /// <param name="Address">The address.</param>
-/// <param name="Clash">Whether somebody else has it or may get it.</param>
+/// <param name="Clash">Whether another host has it or may get it.</param>
 public sealed record RulerMark(string Owner, Side Side, RulerMarkKind Kind, Ipv4Address Address, bool Clash);
 
 /// <summary>Who opens connections to whom. Devices of one class are told apart by nothing that matters here.</summary>

@@ -45,7 +45,7 @@ internal static class HomeNeeds
             else if (mode is AccessPointMode { Guest: { } guest } && mode.Radios.Any(r => r.On))
             {
                 var apart = guest.Vlan is not null ? Known.Yes : network.Design.Box(box)!.Profile.Habits.GuestsApart;
-                var open = Cause.Of(CauseCodes.GuestsOpen, $"The guest name of {network.NameOf(box)} {(apart == Known.No ? "opens" : "may open")} into the home.", box);
+                var open = Cause.Of(CauseCodes.GuestsNotIsolated, $"The guest name of {network.NameOf(box)} {(apart == Known.No ? "opens" : "may open")} into the home.", box);
                 names.Add(apart switch { Known.Yes => Answer.Yes, Known.No => Answer.No(open), _ => Answer.NotKnown(open) });
             }
         }
@@ -66,18 +66,18 @@ internal static class HomeNeeds
         var what = LineServiceWords.Of(need.Service);
         var holders = design.Site.Boxes.Where(b => b.Holds.Contains(need.Service)).ToList();
         return holders.Count == 0
-            ? Answer.NotKnown(Cause.Of(CauseCodes.LivesInGateway, $"Nobody noted in which box the {what} lives."))
+            ? Answer.NotKnown(Cause.Of(CauseCodes.ServiceInGateway, $"Which box the {what} depends on was not noted."))
             : Answer.All([.. holders.Select(Box)]);
 
         Answer Box(Box box) => (design.Mode(box.Id), box.Profile.Habits.KeepsServices) switch
         {
             (null, _) => Answer.No(Dies(box, "is not in use")),
             (RouterMode { Passing: null }, _) or (not null, Known.Yes) => Answer.Yes,
-            (var mode, Known.No) => Answer.No(Dies(box, mode is BridgeMode ? "bridges" : "passes its address on")),
-            var (mode, _) => Answer.NotKnown(Dies(box, mode is BridgeMode ? "bridges" : "passes its address on")),
+            (var mode, Known.No) => Answer.No(Dies(box, mode is BridgeMode ? "is in bridge mode" : "is in IP pass-through")),
+            var (mode, _) => Answer.NotKnown(Dies(box, mode is BridgeMode ? "is in bridge mode" : "is in IP pass-through")),
         };
 
-        Cause Dies(Box box, string why) => Cause.Of(CauseCodes.LivesInGateway, $"The {what} lives in {box.Name}, which {why}.", box.Id);
+        Cause Dies(Box box, string why) => Cause.Of(CauseCodes.ServiceInGateway, $"The {what} lives in {box.Name}, which {why}.", box.Id);
     }
 
     private static Answer Same(Design design, KeepsNameAndKey need, string box, RadioSetting radio)
@@ -86,7 +86,7 @@ internal static class HomeNeeds
         {
             return Answer.No(Differs("with another protection"));
         }
-        return radio.Key == need.Key ? Answer.Yes : radio.Key is null || need.Key is null ? Answer.NotKnown(Differs("with a key that is not recorded")) : Answer.No(Differs("with another key"));
+        return radio.Key == need.Key ? Answer.Yes : radio.Key is null || need.Key is null ? Answer.NotKnown(Differs("with a password that is not recorded")) : Answer.No(Differs("with another password"));
 
         Cause Differs(string how) => Cause.Of(CauseCodes.NameNotKept, $"{design.NameOf(box)} sends \"{need.Name}\" {how}.", box);
     }

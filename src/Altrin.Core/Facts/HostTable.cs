@@ -61,7 +61,7 @@ public sealed class HostTable
         {
             var causes = _leased.TryGetValue((host.Segment, server), out var known) ? known : _leased[(host.Segment, server)] = Leased(_network.Segment(host.Segment), server);
             // One who tries an address first declines the one that is taken, and is given another.
-            return causes.All(c => c.Code != CauseCodes.FixedInPool) || !Checks(host) ? causes : [.. causes.Where(c => c.Code != CauseCodes.FixedInPool)];
+            return causes.All(c => c.Code != CauseCodes.FixedAddressInPool) || !Checks(host) ? causes : [.. causes.Where(c => c.Code != CauseCodes.FixedAddressInPool)];
         }
         return _clashes.TryGetValue((host.Owner, host.Side), out var clashes) ? clashes : [];
     }
@@ -73,7 +73,7 @@ public sealed class HostTable
         var seat = segment.Servers.First(s => s.Owner == server);
         if (seat.Leases is { } leases && _leasing.Unreserved(server) > leases)
         {
-            causes.Add(Cause.Of(CauseCodes.SeveralAtStreet, $"{_leasing.Unreserved(server)} ask the provider for an address and {(leases == 1 ? "one gets it" : $"{leases} get one")}.", PortRef.Street));
+            causes.Add(Cause.Of(CauseCodes.SeveralBeforeRouter, $"{_leasing.Unreserved(server)} ask the provider for an address and {(leases == 1 ? "one gets it" : $"{leases} get one")}.", PortRef.Street));
         }
         else if (seat.Pool is { } pool && _leasing.Unreserved(server) > pool.Count)
         {
@@ -108,12 +108,12 @@ public sealed class HostTable
                 {
                     continue;
                 }
-                // Checked by the server, or by everybody who asks it, the address is handed to nobody while its holder answers.
+                // Checked by the server, or by everybody who asks it, the address is handed to none while its holder answers.
                 var guarded = server.ChecksOffer == Known.Yes || segment.Interfaces.Where(i => i.Setting is Automatic && i.Linked).All(Checks);
                 // In a home that remembers, everybody has what it has; who may be given what later is not the question.
                 if (_leasing.Unreserved(server.Owner) > 0 && !guarded && _network.Situation.Memory is null)
                 {
-                    var cause = Cause.Of(CauseCodes.FixedInPool, $"{_network.NameOf(server.Owner)} may hand {typed.Address.Address} of {_network.NameOf(host.Owner)} to somebody else.", host.Owner, server.Owner);
+                    var cause = Cause.Of(CauseCodes.FixedAddressInPool, $"{_network.NameOf(server.Owner)} may lease {typed.Address.Address} of {_network.NameOf(host.Owner)} to another device.", host.Owner, server.Owner);
                     Clash(host, cause);
                     (_inPool.TryGetValue(server.Owner, out var there) ? there : _inPool[server.Owner] = []).Add(cause);
                 }

@@ -4,14 +4,14 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;
 
-/// <summary>What an address server may give to one asker.</summary>
+/// <summary>What a DHCP server may give to one asker.</summary>
 /// <param name="Server">Who answers.</param>
 /// <param name="Exact">The address, where a reservation fixes it.</param>
 /// <param name="From">Where it comes from otherwise; null where that is not known.</param>
 /// <param name="Example">An address of that range, stable for the same design and only an example.</param>
 /// <param name="PrefixLength">The prefix that comes with it (option 1).</param>
 /// <param name="Gateway">The default gateway that comes with it (option 3); null where it is left out.</param>
-/// <param name="NameServers">The name servers that come with it (option 6).</param>
+/// <param name="NameServers">The DNS servers that come with it (option 6).</param>
 /// <param name="Domain">The domain name that comes with it (option 15); null for none.</param>
 /// <param name="LeaseMinutes">How long it lasts, in minutes (option 51).</param>
 public sealed record Offer(
@@ -42,10 +42,10 @@ public sealed record Holding(
     IReadOnlyList<Ipv4Address> NameServers,
     string? Server)
 {
-    /// <summary>What hosts choose from that nobody gives an address (RFC 3927, section 2.1).</summary>
+    /// <summary>What hosts choose from that no server gives an address (RFC 3927, section 2.1).</summary>
     internal static readonly AddressRange OfOnesOwn = AddressRange.Between(Ipv4Address.From(169, 254, 1, 0), Ipv4Address.From(169, 254, 254, 255));
 
-    /// <summary>Whether the host chose it itself, since nobody answered: it serves between such hosts and leads nowhere.</summary>
+    /// <summary>Whether the host chose it itself, since no DHCP server answered: it serves between such hosts and leads nowhere.</summary>
     public bool SelfAssigned => Server is null && From == OfOnesOwn;
 
     /// <summary>The address, or an example of its range where the server decides; null where nothing is known.</summary>
@@ -109,7 +109,7 @@ public sealed class Leasing
     /// <summary>How many hosts get a lease of a server without a reservation.</summary>
     public int Unreserved(string server) => _askers.GetValueOrDefault(server);
 
-    /// <summary>Every way in which the host may hold an address; none for a box that asks and nobody answers. A device then chooses one itself.</summary>
+    /// <summary>Every way in which the host may hold an address; none for a box that asks and no host answers. A device then chooses one itself.</summary>
     public IReadOnlyList<Holding> Holdings(Interface host) => _holdings[(host.Owner, host.Side)];
 
     private void Answer(ServerSeat server, List<Interface> asking, HashSet<Ipv4Address> fixedHere, Dictionary<(string, Side), List<Offer>> answers)

@@ -33,7 +33,7 @@ internal sealed class LinkMap
 
     /// <summary>
     /// The link by which each box and device hangs at the one nearer to the street, or nearer to the head of an island; nearest
-    /// first. A router's inner side is reached through it only when its outer side is.
+    /// first. A router's LAN side is reached through it only when its WAN side is.
     /// </summary>
     public IReadOnlyList<UplinkFact> Uplinks()
     {
@@ -160,7 +160,7 @@ public static class MediumRates
     /// <summary>What arrives over a radio of the 54 Mb/s class, in Mb/s (common practice).</summary>
     public const int RelicRadioMbps = 25;
 
-    /// <summary>What a lead carries at most by its pairs, in Mb/s; null where they say nothing. What nobody looked at is taken for copper.</summary>
+    /// <summary>What a lead carries at most by its pairs, in Mb/s; null where they say nothing. What was not looked at is taken for copper.</summary>
     public static int? ByPairs(Medium medium, int? pairs) => (medium, pairs) is (Medium.Unknown or Medium.Cat5 or Medium.Cat5e or Medium.Cat6 or Medium.Cat6a, 2) ? TwoPairs : null;
 
     /// <summary>

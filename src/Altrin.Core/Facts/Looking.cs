@@ -4,9 +4,9 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;
 
-/// <summary>What somebody sees who stands at a device, a box, or the installer's laptop.</summary>
+/// <summary>What a person sees who stands at a device, a box, or the installer's laptop.</summary>
 /// <param name="At">Where.</param>
-/// <param name="Addresses">Its own addresses, gateway and name servers, side by side.</param>
+/// <param name="Addresses">Its own addresses, gateway and DNS servers, side by side.</param>
 /// <param name="Table">Its address table (ARP) after it has spoken to everybody that it can.</param>
 public sealed record View(string At, IReadOnlyList<AddressFact> Addresses, IReadOnlyList<Neighbour> Table);
 
@@ -14,8 +14,8 @@ public sealed record View(string At, IReadOnlyList<AddressFact> Addresses, IRead
 /// <param name="Address">The address; null where the server decides.</param>
 /// <param name="From">The range that it is one of; null where it is certain.</param>
 /// <param name="Owner">Box or device, or "street".</param>
-/// <param name="Hardware">The hardware address beside it; null where not read.</param>
-/// <param name="Certain">Whether nobody else answers for the address: of two that do, the table shows whoever spoke last.</param>
+/// <param name="Hardware">The MAC address beside it; null where not read.</param>
+/// <param name="Certain">Whether no other host answers for the address: of two that do, the table shows the one that spoke last.</param>
 public sealed record Neighbour(Ipv4Address? Address, AddressRange? From, string Owner, HardwareAddress? Hardware, bool Certain);
 
 /// <summary>A ping and a route to one address.</summary>
@@ -30,8 +30,8 @@ public sealed record Trace(Ipv4Address Target, Answer Ping, IReadOnlyList<Passed
 /// <param name="Address">The address that it answers from; null where that is not certain.</param>
 public sealed record Passed(string Owner, Ipv4Address? Address);
 
-/// <summary>Where a hardware address is seen: in its own segment and nowhere else.</summary>
-/// <param name="Hardware">The hardware address.</param>
+/// <summary>Where a MAC address is seen: in its own segment and nowhere else.</summary>
+/// <param name="Hardware">The MAC address.</param>
 /// <param name="Owner">Whose.</param>
 /// <param name="Side">Which side of it.</param>
 /// <param name="Segment">Where it is seen.</param>
@@ -78,11 +78,11 @@ public static class Looking
     /// <summary>The address table of one side once it has spoken to everybody; empty where it is connected to nothing.</summary>
     public static IReadOnlyList<Neighbour> At(Observation seen, Interface side) => side.Linked ? [.. Table(seen, side)] : [];
 
-    /// <summary>Where each hardware address is seen, in its order.</summary>
+    /// <summary>Where each MAC address is seen, in its order.</summary>
     public static IReadOnlyList<Sighting> Sightings(Network network) =>
         [.. network.Interfaces.Where(i => i is { Hardware: not null, Linked: true }).Select(i => new Sighting(i.Hardware!.Value, i.Owner, i.Side, i.Segment)).OrderBy(s => s.Hardware).ThenBy(s => s.Owner, StringComparer.Ordinal).ThenBy(s => s.Side)];
 
-    /// <summary>The hardware address that a seat sees of somebody: beyond a radio link with three addresses, that of the box which joins by it.</summary>
+    /// <summary>The MAC address that a seat sees of somebody: beyond a radio link with three addresses, that of the box which joins by it.</summary>
     private static Addressing.HardwareAddress? Shown(Observation seen, Interface seat, Interface other) =>
         seen.Network.RadioLinks.FirstOrDefault(l => l.Segment == seat.Segment && l.Frames == UplinkFrames.ThreeAddress && l.Between(seat, other) && l.Holds(other)) is { } link
             ? seen.Network.Design.Box(link.Box)!.Hardware
@@ -98,9 +98,9 @@ public static class Looking
             {
                 continue;
             }
-            // Whoever asks for an address, and whoever is asked, writes the other down (RFC 826).
+            // A host that asks for an address, and the one that is asked, write the other down (RFC 826).
             foreach (var held in seen.Leasing.Holdings(other).Where(h => own.Exists(s => Meets(s, h)) || (h.Subnet is { } theirs && mine.Exists(m => Meets(theirs, m)))
-                // Of two that the provider gives addresses which nobody knows, each takes the other for a neighbour.
+                // Of two that the provider gives addresses which are not known, each takes the other for a neighbour.
                 || (h.Subnet is null && mine.Exists(m => m.Subnet is null))).DistinctBy(h => (h.Exact, h.From)))
             {
                 yield return new(held.Exact, held.Exact is null ? held.From : null, other.Owner, Shown(seen, seat, other), held.Exact is not { } address || seen.Hosts.Holders(seat.Segment, address).Count < 2);

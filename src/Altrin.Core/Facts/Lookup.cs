@@ -135,11 +135,11 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         return null;
     }
 
-    // Sent to everybody and answered by nobody (RFC 919); a /31 has none (RFC 3021).
+    // Sent to everybody and answered by none (RFC 919); a /31 has none (RFC 3021).
     private static bool IsBroadcast(Subnet subnet, Ipv4Address target) => subnet.PrefixLength < 31 && target == subnet.Last;
 
     private Cause Broadcast(string owner, Subnet subnet, Ipv4Address target) =>
-        Cause.Of(CauseCodes.MaskWrong, $"{target} is the address for everybody in {subnet}, as {world.Name(owner)} is set.", owner);
+        Cause.Of(CauseCodes.SubnetMaskWrong, $"{target} is the broadcast address of {subnet}, as {world.Name(owner)} is set.", owner);
 
     private static bool Reaches(Interface side, Ipv4Address via, Interface? wan, Ipv4Address? own, Holding? held) =>
         side.IsInner ? World.Own(side).Subnet.Contains(via)
@@ -154,7 +154,7 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         }
         // One that renumbers itself is not met here any more, unless it found nowhere to go.
         // Nested prefixes are told apart by their length, whichever side was set first (measured).
-        string[] orders = overlap.Inner == overlap.Outer ? ["its inner side was set first", "its outer side was set first"] : ["it carries on"];
+        string[] orders = overlap.Inner == overlap.Outer ? ["its LAN side was set first", "its WAN side was set first"] : ["it carries on"];
         string[] ways = known is OverlapHabit.CarriesOn or OverlapHabit.Renumbers ? orders : [.. orders, "it refuses the lease", "it renumbers itself"];
         if (ways.Length == 1)
         {

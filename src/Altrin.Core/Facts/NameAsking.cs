@@ -45,8 +45,8 @@ internal sealed class NameAsking(Tracer tracer)
         if (holding.NameServers.Count == 0)
         {
             return host.Segment == PortRef.Street && _world.Service is PublicFixed { NameServers.Count: 0 }
-                ? Answer.NotKnown(Cause.Of(CauseCodes.NamesWrong, $"The provider's name servers were not read, and {_world.Name(host.Owner)} has none.", blame))
-                : Answer.No(Cause.Of(CauseCodes.NamesWrong, blame == host.Owner ? $"{_world.Name(host.Owner)} has no name server." : $"{_world.Name(blame)} hands out no name server.", blame));
+                ? Answer.NotKnown(Cause.Of(CauseCodes.DnsServerWrong, $"The provider's DNS servers were not read, and {_world.Name(host.Owner)} has none.", blame))
+                : Answer.No(Cause.Of(CauseCodes.DnsServerWrong, blame == host.Owner ? $"{_world.Name(host.Owner)} has no DNS server." : $"{_world.Name(blame)} hands out no DNS server.", blame));
         }
         var answers = holding.NameServers.Select(n => Server(host, n, blame)).ToList();
         // A host may use any of them, so all must answer.
@@ -59,24 +59,24 @@ internal sealed class NameAsking(Tracer tracer)
     private Answer Server(Interface host, Ipv4Address server, string blame)
     {
         // Who takes the question may be luck, and what each of them knows differs.
-        var silent = Wrong($"The name server {server} {_world.Whose(host, blame)} does not answer.");
+        var silent = Wrong($"The DNS server {server} {_world.Whose(host, blame)} does not answer.");
         var asked = Choices.Follow(c =>
         {
             var (answer, at) = new Walk(_world, c).Ask(host, server);
             return (at is null || answer.Kind == AnswerKind.No ? Answer.No(silent) : answer.And(Knows(at)), 0);
         }).Answer;
-        // That nobody is at the address is what a name server that does not answer means.
+        // That nobody is at the address is what a DNS server that does not answer means.
         return asked with { Causes = [.. asked.Causes.Select(c => c.Code == CauseCodes.NoAnswer ? silent : c).DistinctBy(c => c.Identity)] };
 
         Answer Knows(Interface asked) => asked.Side switch
         {
             Side.Lan or Side.Guest or Side.Wan => Relay(asked.Owner, blame),
             Side.Provider => Answer.Yes,
-            Side.Device => Answer.NotKnown(Wrong($"Whether {_world.Name(asked.Owner)} answers for names was not found out.")),
-            _ => Answer.No(Wrong($"{server} is {_world.Name(asked.Owner)}, which knows no names.")),
+            Side.Device => Answer.NotKnown(Wrong($"Whether {_world.Name(asked.Owner)} answers DNS was not found out.")),
+            _ => Answer.No(Wrong($"{server} is {_world.Name(asked.Owner)}, which is no DNS server.")),
         };
 
-        Cause Wrong(string text) => Cause.Of(CauseCodes.NamesWrong, text, blame);
+        Cause Wrong(string text) => Cause.Of(CauseCodes.DnsServerWrong, text, blame);
     }
 
     /// <summary>A router asks on, at those whom its WAN side was told.</summary>
@@ -87,9 +87,9 @@ internal sealed class NameAsking(Tracer tracer)
             return known;
         }
         // One that is asked about while it is being looked at asks itself in a circle.
-        _relays[router] = Answer.No(Cause.Of(CauseCodes.NamesWrong, $"{_world.Name(router)} asks for names in a circle.", blame));
+        _relays[router] = Answer.No(Cause.Of(CauseCodes.DnsServerWrong, $"{_world.Name(router)} is in a loop of DNS servers that ask each other.", blame));
         return _relays[router] = _world.Network.Find(router, Side.Wan) is { } wan
             ? Of(wan, tracer.ToInternet(wan).Answer)
-            : Answer.No(Cause.Of(CauseCodes.NamesWrong, $"{_world.Name(router)} has nobody to ask for names.", blame));
+            : Answer.No(Cause.Of(CauseCodes.DnsServerWrong, $"{_world.Name(router)} has no DNS server to ask.", blame));
     }
 }

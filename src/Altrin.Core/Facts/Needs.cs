@@ -60,7 +60,7 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
         var answer = way.Answer;
         if (network.Design.Site.Service is CarrierTranslation)
         {
-            answer = Answer.No(Cause.Of(CauseCodes.CarrierTranslation, "The provider translates: nothing opened from outside gets to the home over IPv4.", PortRef.Street));
+            answer = Answer.No(Cause.Of(CauseCodes.CarrierNat, "Carrier-grade NAT: no connection from outside gets to the home over IPv4.", PortRef.Street));
             return Stopped(PortRef.Street);
         }
         if (network.Design.Site.Service is UnknownService)
@@ -103,12 +103,12 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
             return (Answer.No([.. inner.Select(Twice)]), inner[0]);
         }
         // Whoever is on an island is apart because of what made it one.
-        var island = a.Answer.Causes.Concat(b.Answer.Causes).Where(c => c.Code is CauseCodes.NoWayOut or CauseCodes.NoAddressServer or CauseCodes.UplinkNotJoined);
+        var island = a.Answer.Causes.Concat(b.Answer.Causes).Where(c => c.Code is CauseCodes.WanPortEmpty or CauseCodes.NoDhcpServer or CauseCodes.UplinkNotJoined);
         var apart = Cause.Of(CauseCodes.Apart, $"{Name(device.Owner)} and {Name(other.Owner)} are not in one network.", device.Owner, other.Owner);
         return (Answer.No([apart, .. island]), between.FirstOrDefault() ?? other.Owner);
     }
 
-    private Cause Twice(string inner) => Cause.Of(CauseCodes.TranslatedTwice, $"{Name(inner)} translates a second time and keeps what is behind it apart.", inner);
+    private Cause Twice(string inner) => Cause.Of(CauseCodes.DoubleNat, $"Double NAT: {Name(inner)} keeps what is behind it apart.", inner);
 
     private string Name(string id) => network.NameOf(id);
 }

@@ -15,7 +15,7 @@ public sealed record Observation(Network Network, Leasing Leasing, HostTable Hos
     /// <summary>Whether one device opens a connection to another; null where either is not in use or both are one.</summary>
     public ReachCell? Reach(string from, string to) => new ReachTable(Network, Leasing, Tracer).Pair(from, to);
 
-    /// <summary>The address of somebody in one segment; an example of its range where the server decides; null where it has none there.</summary>
+    /// <summary>The address of a host in one segment; an example of its range where the server decides; null where it has none there.</summary>
     public Ipv4Address? AddressOf(string owner, string segment) =>
         Network.Segment(segment).Interfaces.FirstOrDefault(i => i.Owner == owner) is { } side ? Tracer.World.Address(side) : null;
 }

@@ -26,8 +26,8 @@ internal readonly record struct Hop(Networks.Interface Out, Ipv4Address Next, bo
 
 /// <summary>A packet on its way from one side to the next.</summary>
 /// <param name="From">The side that sends it.</param>
-/// <param name="To">The side that takes it; null where nobody does.</param>
-/// <param name="Next">The address that it is handed to: whose hardware address is asked for.</param>
+/// <param name="To">The side that takes it; null where none does.</param>
+/// <param name="Next">The address that it is handed to: whose MAC address is asked for.</param>
 /// <param name="Packet">The packet as it is then.</param>
 /// <param name="Answer">Whether it is the answer on its way back.</param>
 internal sealed record Leg(Networks.Interface From, Networks.Interface? To, Ipv4Address Next, Packet Packet, bool Answer);

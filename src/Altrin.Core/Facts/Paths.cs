@@ -9,7 +9,7 @@ namespace Altrin.Core.Facts;
 /// <param name="Answer">Whether it gets there.</param>
 /// <param name="Sentence">How, or why not, with the boxes on the way.</param>
 /// <param name="Via">Routers passed, in order.</param>
-/// <param name="StoppedBy">Who stops it; null where nobody does.</param>
+/// <param name="StoppedBy">What stops it; null where nothing does.</param>
 /// <param name="Links">Cables, Wi-Fi and radio links that its packets go over, as far as they get, in order.</param>
 public sealed record PathFact(string From, string To, Answer Answer, string Sentence, IReadOnlyList<string> Via, string? StoppedBy, IReadOnlyList<string> Links);
 
@@ -80,5 +80,5 @@ public static class Paths
         };
     }
 
-    private static string Name(Observation seen, string id) => id == Provider.Internet ? "Whoever is on the internet" : seen.Network.NameOf(id);
+    private static string Name(Observation seen, string id) => id == Provider.Internet ? "A host on the internet" : seen.Network.NameOf(id);
 }

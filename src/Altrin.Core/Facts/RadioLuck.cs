@@ -62,7 +62,7 @@ internal sealed class RadioLuck
 
     /// <summary>That a box may join another one of the same name, or itself.</summary>
     public Cause Strays(RadioLink link) => Cause.Of(
-        CauseCodes.RepeaterStrays,
+        CauseCodes.RepeaterJoinsOther,
         $"{_world.Name(link.Box)} looks for a name that {Rivals(link)} {(link.Rivals.Count == 1 ? "sends" : "send")} too: whom it joins is luck.",
         link.Box);
 
@@ -73,7 +73,7 @@ internal sealed class RadioLuck
         return link.Rivals.Count > MostNamed ? $"{string.Join(", ", names)} and {link.Rivals.Count - MostNamed} more" : string.Join(" and ", names);
     }
 
-    /// <summary>That nobody found out whether a box takes frames with four addresses; null where it does.</summary>
+    /// <summary>That it was not found out whether a box takes frames with four addresses; null where it does.</summary>
     public Cause? Untold(RadioLink link) => Design.Mode(link.Box)?.Joins is { } joins && Design.Box(link.Box)!.Profile.Radios.FirstOrDefault(r => r.Id == joins.Radio)?.Band is { } band
         && Design.Box(link.To)!.Profile.Radios.Where(r => r.Band == band).All(r => r.FourAddress == Known.Unknown)
         ? Cause.Of(CauseCodes.UplinkNotJoined, $"Whether {_world.Name(link.To)} takes four addresses from {_world.Name(link.Box)} was not found out.", link.Box)
@@ -101,16 +101,16 @@ internal sealed class RadioLuck
             // The box itself is an ordinary client of the Wi-Fi.
             && host.Owner != l.Box);
         return link is null ? null : (link, _world.HabitsOf(link.Box).LeasesThrough, Cause.Of(
-            CauseCodes.LeasesThrough,
-            $"{_world.Name(link.Box)} joins with three addresses: whether leases get through it to who is behind differs from box to box.",
+            CauseCodes.DhcpThroughBridge,
+            $"{_world.Name(link.Box)} joins with three addresses: whether leases get through it to the hosts behind differs from box to box.",
             link.Box));
     }
 }
 
-/// <summary>A radio link with what luck decides on it, worked out once for whoever is behind it.</summary>
+/// <summary>A radio link with what luck decides on it, worked out once for the hosts behind it.</summary>
 /// <param name="Link">The link.</param>
 /// <param name="Order">Its place among the links of the network.</param>
 /// <param name="Strays">That its box may join another one; null where it joins this one.</param>
 /// <param name="Wanders">That the other box chooses its channel among some that this one may not use; null where it cannot happen.</param>
-/// <param name="Untold">That nobody found out whether it carries four addresses; null where that is known.</param>
+/// <param name="Untold">That it was not found out whether it carries four addresses; null where that is known.</param>
 internal sealed record LinkLuck(RadioLink Link, int Order, Cause? Strays, Cause? Wanders, Cause? Untold);

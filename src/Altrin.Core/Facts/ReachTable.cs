@@ -39,7 +39,7 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
     private ReachCell Between(Interface a, Interface b)
     {
         var way = tracer.To(a, b);
-        if (way.Answer.Kind != AnswerKind.No || way.Answer.Causes.All(c => c.Code is not (CauseCodes.NoRoute or CauseCodes.NoAnswer or CauseCodes.NotTranslated or CauseCodes.NoWayBack)))
+        if (way.Answer.Kind != AnswerKind.No || way.Answer.Causes.All(c => c.Code is not (CauseCodes.NoRoute or CauseCodes.NoAnswer or CauseCodes.NoNat or CauseCodes.NoReturnRoute)))
         {
             return new(a.Owner, b.Owner, way.Answer, way.Routers, way.StoppedBy);
         }
@@ -49,7 +49,7 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
             network.Router(r) is { Translates: true } && Meets(r, Side.Wan) && !Meets(r, Side.Lan));
         if (guard is not null)
         {
-            return new(a.Owner, b.Owner, Answer.No(Cause.Of(CauseCodes.NotForwarded, $"{network.NameOf(guard)} lets nothing in that was not asked for from inside.", guard)), way.Routers, guard);
+            return new(a.Owner, b.Owner, Answer.No(Cause.Of(CauseCodes.NotForwarded, $"{network.NameOf(guard)} lets in no connection that was not opened from inside.", guard)), way.Routers, guard);
         }
         // Behind a router with one subnet on both sides, what lies before it is looked for beside the asker.
         return outward.Routers.Select(tracer.World.Overlap).FirstOrDefault(o => o is not null) is { } overlap
@@ -67,8 +67,8 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
         {
             var (asker, found) = Ends(classes.First(c => c.Id == cell.From), classes.First(c => c.Id == cell.To));
             // Only a barrier for guests, or a ring, stops a broadcast inside its segment; and nobody listens to one that comes from his own address.
-            var barrier = cell.Answer.Causes.Where(c => c.Code is CauseCodes.GuestsApart or CauseCodes.GuestsOpen or CauseCodes.Loop || (c.Code == CauseCodes.AddressTwice && c.Subjects.Contains(asker.Owner) && c.Subjects.Contains(found.Owner))).ToList();
-            var shared = cell.Answer.Kind == AnswerKind.Luck ? cell.Answer.Causes.Where(c => c.Code is CauseCodes.FixedInPool or CauseCodes.AddressTwice).ToList() : [];
+            var barrier = cell.Answer.Causes.Where(c => c.Code is CauseCodes.GuestsApart or CauseCodes.GuestsNotIsolated or CauseCodes.Loop || (c.Code == CauseCodes.AddressConflict && c.Subjects.Contains(asker.Owner) && c.Subjects.Contains(found.Owner))).ToList();
+            var shared = cell.Answer.Kind == AnswerKind.Luck ? cell.Answer.Causes.Where(c => c.Code is CauseCodes.FixedAddressInPool or CauseCodes.AddressConflict).ToList() : [];
             var question = barrier.Count == 0 && shared.Count > 0 ? Answer.ByLuck([.. shared])
                 : barrier.Count == 0 ? Answer.Yes
                 : cell.Answer.Kind == AnswerKind.Unknown ? Answer.NotKnown(barrier) : Answer.No(barrier);
@@ -86,7 +86,7 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
     }
 
     /// <summary>
-    /// Whether a page opens. That of a gateway which passes its address on lies on the way out of whoever is behind: many answer
+    /// Whether a page opens. That of a gateway which passes its address on lies on the way out of the hosts behind: many answer
     /// there, some do not (common practice); a LAN that overlaps it hides it.
     /// </summary>
     private Answer Opens(Interface from, Interface page)
@@ -94,7 +94,7 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
         var answer = tracer.To(from, page).Answer;
         return answer.Kind == AnswerKind.No && page.Segment != from.Segment && Passer.CableOf(network.Design, page.Owner) is not null
             && leasing.Holdings(from) is [{ Subnet: { } own }, ..] && !own.Overlaps(World.Own(page).Subnet) && tracer.ToInternet(from) is { Answer.IsYes: true, Segments: var way } && way.Contains(Sites.PortRef.Street)
-            ? Answer.NotKnown(Cause.Of(CauseCodes.PassedOn, $"Whether the page of {network.NameOf(page.Owner)} opens from behind while it passes its address on was not found out.", page.Owner))
+            ? Answer.NotKnown(Cause.Of(CauseCodes.PassThroughCutsOff, $"Whether the page of {network.NameOf(page.Owner)} opens from behind in IP pass-through was not found out.", page.Owner))
             : answer;
     }
 

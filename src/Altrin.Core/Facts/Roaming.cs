@@ -8,7 +8,7 @@ namespace Altrin.Core.Facts;
 /// <param name="To">Whom.</param>
 /// <param name="Why">What stands in the way; null where it joins.</param>
 /// <param name="Frames">How it carries what others behind it send; null where it does not join.</param>
-/// <param name="Instead">Other boxes that it may join instead; empty where it joins nobody else.</param>
+/// <param name="Instead">Other boxes that it may join instead; empty where it joins no other.</param>
 public sealed record RadioFact(string Box, string To, RefusalReason? Why, UplinkFrames? Frames, IReadOnlyList<string> Instead);
 
 /// <summary>One Wi-Fi name of the home. With more than one group it only looks like one network: nobody moves from one to the other.</summary>

@@ -7,7 +7,7 @@ namespace Altrin.Core.Facts;
 /// <summary>The address rules of a network: who has which address of which subnet, and what is left.</summary>
 internal static class Rulers
 {
-    /// <summary>One rule for each subnet that a router has on its inner side, those of the routers that lead on first.</summary>
+    /// <summary>One rule for each subnet that a router has on its LAN side, those of the routers that lead on first.</summary>
     public static IReadOnlyList<RulerFact> Of(Network network, Leasing leasing, HostTable hosts) => [.. network.Segments.SelectMany(s => Of(network, leasing, hosts, s))];
 
     private static IEnumerable<RulerFact> Of(Network network, Leasing leasing, HostTable hosts, Segment segment)

@@ -45,7 +45,7 @@ public static class Seats
         ];
     }
 
-    /// <summary>The home with somebody at a seat, and who that is; or why nobody can stand there.</summary>
+    /// <summary>The home with a person at a seat, and who that is; or why nobody can stand there.</summary>
     /// <param name="design">The home.</param>
     /// <param name="at">A seat, by its id.</param>
     /// <param name="work">The work that it may take; null for as much as one proof may.</param>
@@ -61,7 +61,7 @@ public static class Seats
             {
                 return Parsed<(Observation, string)>.Fail(there.Error);
             }
-            // Nothing is remembered: whoever comes new has what it would be given.
+            // Nothing is remembered: a new host has what it would be given.
             (moment, owner) = (moment with { Situation = Situation.Settled with { Laptop = there.Value.Situation.Laptop } }, Laptop.Id);
         }
         var seen = Observer.Observe(Compiler.Compile(moment.Design, moment.Situation, work));

@@ -47,7 +47,7 @@ public sealed class Tracer
         }
         if (!_underway.Add(key))
         {
-            var circle = Cause.Of(CauseCodes.RoutesInCircle, $"Packets go round in a circle at {_world.Name(host.Owner)}.", host.Owner);
+            var circle = Cause.Of(CauseCodes.RoutingLoop, $"Packets go round in a circle at {_world.Name(host.Owner)}.", host.Owner);
             return new(Answer.No(circle), [], [], [host.Segment], host.Owner, host.Owner, null);
         }
         var likes = Likes(host, _world.Leasing.Holdings(host));
@@ -74,7 +74,7 @@ public sealed class Tracer
             ? $"{host.Segment} {host.GuestOf} {host.ChecksLease} {host.Behind} {string.Join(' ', holdings.Select(h => h.Server))}"
             : null;
 
-    /// <summary>The way from a host to whoever has an address.</summary>
+    /// <summary>The way from a host to the host that has an address.</summary>
     public Route To(Interface from, Ipv4Address target) => Along(c => new Walk(_world, c).ToAddress(from, target));
 
     /// <summary>The way from one host to another's address.</summary>

@@ -13,7 +13,7 @@ internal sealed class Trail(World world)
     /// <summary>What stops the connection.</summary>
     public List<Cause> Wrong { get; } = [];
 
-    /// <summary>What it depends on and nobody found out.</summary>
+    /// <summary>What it depends on and was not found out.</summary>
     public List<Cause> Open { get; } = [];
 
     /// <summary>Routers passed on the way out.</summary>
@@ -28,7 +28,7 @@ internal sealed class Trail(World world)
     /// <summary>The rest of the way, where it was followed before.</summary>
     public Route? HandedOn { get; set; }
 
-    /// <summary>Says who stops the way, and why; whoever stopped it first stays the one who did.</summary>
+    /// <summary>Says who stops the way, and why; the one that stopped it first stays the one who did.</summary>
     public Interface? Stop(string by, Cause cause)
     {
         StopsAt(by);
@@ -36,7 +36,7 @@ internal sealed class Trail(World world)
         return null;
     }
 
-    /// <summary>Says who stops the way; whoever stopped it first stays the one who did.</summary>
+    /// <summary>Says who stops the way; the one that stopped it first stays the one who did.</summary>
     public void StopsAt(string by) => _stoppedBy ??= by;
 
     /// <summary>A box gives the packet another source.</summary>
@@ -85,7 +85,7 @@ internal sealed class Trail(World world)
         if (Wrong.Count > 0 && Outside(from) is { } outside)
         {
             // Where exactly such a host's packets or answers get lost matters less than that nobody routes to its address.
-            Wrong.RemoveAll(c => c.Code is CauseCodes.GatewayWrong or CauseCodes.NoAnswer or CauseCodes.NoRoute or CauseCodes.NoWayBack or CauseCodes.NotTranslated);
+            Wrong.RemoveAll(c => c.Code is CauseCodes.GatewayWrong or CauseCodes.NoAnswer or CauseCodes.NoRoute or CauseCodes.NoReturnRoute or CauseCodes.NoNat);
             Wrong.Add(outside);
         }
         var wrong = Wrong.Concat(lost).ToList();

@@ -22,12 +22,12 @@ internal sealed class Walk(World world, Choices choices)
     public ReachFromOutside? Need { get; init; }
 
     /// <summary>
-    /// Knows the way onward from the outer side of a router: behind a translation nobody can tell whose packets they were, so
+    /// Knows the way onward from the WAN side of a router: behind a translation nobody can tell whose packets they were, so
     /// that part is followed once for everybody. Null where every step is to be followed.
     /// </summary>
     public Func<Interface, Route>? Onward { get; init; }
 
-    /// <summary>Takes down every packet on its way, for whoever wants to see them; null where nobody does.</summary>
+    /// <summary>Takes down every packet on its way, for whoever wants to see them; null where none does.</summary>
     public List<Leg>? Legs { get; init; }
 
     /// <summary>Hosts at whom forwards on the way are meant to aim.</summary>
@@ -58,10 +58,10 @@ internal sealed class Walk(World world, Choices choices)
         return End(from);
     }
 
-    /// <summary>A connection from a host to whoever has an address.</summary>
+    /// <summary>A connection from a host to the host that has an address.</summary>
     public (Answer, Route) ToAddress(Interface from, Ipv4Address target) => Connect(from, target, null, null, 0);
 
-    /// <summary>A question to a name server. Answers at whom it arrives.</summary>
+    /// <summary>A question to a DNS server. Answers at whom it arrives.</summary>
     public (Answer Answer, Interface? At) Ask(Interface from, Ipv4Address server)
     {
         if (!Begin(from, server, Protocol.Udp, 53, out var packet))
@@ -96,7 +96,7 @@ internal sealed class Walk(World world, Choices choices)
         var at = Carry(world.Internet, ref packet, false);
         if (at is not null && device is not null && at.Owner != device.Owner)
         {
-            Stop(at.Owner, Cause.Of(CauseCodes.NotForwarded, $"{Name(_trail.Routers.LastOrDefault() ?? at.Owner)} lets port {need.Port} in to {packet.Target}, which is not {Name(device.Owner)}.", _trail.Routers.LastOrDefault() ?? at.Owner));
+            Stop(at.Owner, Cause.Of(CauseCodes.NotForwarded, $"{Name(_trail.Routers.LastOrDefault() ?? at.Owner)} forwards port {need.Port} to {packet.Target}, which is not {Name(device.Owner)}.", _trail.Routers.LastOrDefault() ?? at.Owner));
         }
         else if (at is not null && device is not null && packet.Port != need.Port)
         {
@@ -161,12 +161,12 @@ internal sealed class Walk(World world, Choices choices)
         var back = Carry(at, ref answer, true);
         if (back is not null && (back.Owner != asker.Owner || answer.Source != asked))
         {
-            Stop(at.Owner, Cause.Of(CauseCodes.NoWayBack, $"The answer comes to {Name(back.Owner)} from {answer.Source}, not to {Name(asker.Owner)} from {asked}.", at.Owner));
+            Stop(at.Owner, Cause.Of(CauseCodes.NoReturnRoute, $"The answer comes to {Name(back.Owner)} from {answer.Source}, not to {Name(asker.Owner)} from {asked}.", at.Owner));
         }
         if (_trail.Wrong.Count > lost && _trail.Routers.FirstOrDefault(r => world.Network.Router(r) is { Translates: false }) is { } open)
         {
             _trail.Wrong.RemoveRange(lost, _trail.Wrong.Count - lost);
-            Stop(open, Cause.Of(CauseCodes.NoWayBack, $"{Name(open)} does not translate, and what is before it knows no way back to {packet.Source}.", open));
+            Stop(open, Cause.Of(CauseCodes.NoReturnRoute, $"{Name(open)} has no NAT, and what is before it has no route back to {packet.Source}.", open));
         }
         return _trail.Wrong.Count == lost;
     }
@@ -228,7 +228,7 @@ internal sealed class Walk(World world, Choices choices)
             _trail.Routers.Clear();
             _trail.Segments.RemoveRange(1, _trail.Segments.Count - 1);
         }
-        return Stop(circle, Cause.Of(CauseCodes.RoutesInCircle, $"Packets go round in a circle at {Name(circle)}.", circle));
+        return Stop(circle, Cause.Of(CauseCodes.RoutingLoop, $"Packets go round in a circle at {Name(circle)}.", circle));
     }
 
     private Interface? Step(Interface at, bool own, ref Packet packet, bool answer)
@@ -277,11 +277,11 @@ internal sealed class Walk(World world, Choices choices)
             }
             if (!answer && at == hop.Out && _trail.Forwarded(at.Owner))
             {
-                return Stop(at.Owner, Cause.Of(CauseCodes.NoRoute, $"{Name(at.Owner)} lets port {packet.Port} in to {packet.Target}, and knows no way there.", at.Owner));
+                return Stop(at.Owner, Cause.Of(CauseCodes.NoRoute, $"{Name(at.Owner)} forwards port {packet.Port} to {packet.Target}, and has no route there.", at.Owner));
             }
             if (!answer && packet.Source != _addresses.Of(hop.Out))
             {
-                return Stop(at.Owner, Cause.Of(CauseCodes.NotTranslated, $"{Name(at.Owner)} lets {packet.Source} out untranslated, and the provider drops it.", at.Owner));
+                return Stop(at.Owner, Cause.Of(CauseCodes.NoNat, $"{Name(at.Owner)} sends {packet.Source} out without NAT, and the provider drops it.", at.Owner));
             }
         }
         return Handed(hop, packet, answer);
@@ -297,7 +297,7 @@ internal sealed class Walk(World world, Choices choices)
     {
         var letIn = _trail.Forwarded(at.Owner);
         return at.Side == Side.Wan && onto.IsInner && router.Translates && !letIn
-            ? Cause.Of(CauseCodes.NotForwarded, $"{Name(at.Owner)} lets nothing in that was not asked for from inside.", at.Owner)
+            ? Cause.Of(CauseCodes.NotForwarded, $"{Name(at.Owner)} lets in no connection that was not opened from inside.", at.Owner)
             : (at.Side, onto.Side) is (Side.Guest, Side.Lan) or (Side.Lan, Side.Guest)
                 ? Cause.Of(CauseCodes.GuestsApart, $"{Name(at.Owner)} keeps its guests apart.", at.Owner)
                 : null;
@@ -308,7 +308,7 @@ internal sealed class Walk(World world, Choices choices)
         if (at == world.Internet)
         {
             return world.Service is CarrierTranslation && !answer
-                ? Stop(PortRef.Street, Cause.Of(CauseCodes.CarrierTranslation, "The provider translates: nothing opened from outside gets to the home over IPv4.", PortRef.Street))
+                ? Stop(PortRef.Street, Cause.Of(CauseCodes.CarrierNat, "Carrier-grade NAT: no connection from outside gets to the home over IPv4.", PortRef.Street))
                 : Beyond(at, world.Street, packet, answer);
         }
         var line = Provider.Own(world.Service);

@@ -13,7 +13,7 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
         foreach (var ring in segment.Loops)
         {
             var cause = World.Ring(ring);
-            if (ring.Perhaps && choices.Pick(new("ring", ring.Cables[0]), () => new(["its box stops the radio link", "nobody stops the ring"], [cause])) == 0)
+            if (ring.Perhaps && choices.Pick(new("ring", ring.Cables[0]), () => new(["its box stops the radio link", "no box stops the ring"], [cause])) == 0)
             {
                 continue;
             }
@@ -46,7 +46,7 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
             var habit = world.HabitsOf(point).GuestsApart;
             if (habit == Known.Unknown)
             {
-                trail.Open.Add(Cause.Of(CauseCodes.GuestsOpen, $"Whether {world.Name(point)} keeps its guests apart was not found out.", point));
+                trail.Open.Add(Cause.Of(CauseCodes.GuestsNotIsolated, $"Whether {world.Name(point)} keeps its guests apart was not found out.", point));
             }
             return habit != Known.Yes || trail.Stop(point, Cause.Of(CauseCodes.GuestsApart, $"{world.Name(point)} keeps its guests apart.", point)) is not null;
         }
@@ -79,8 +79,8 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
         var forwarded = IsForwarded(hop, packet, answer);
         if (forwarded && aims.FirstOrDefault(a => a.Segment == outer.Segment && addresses.MayBeLeased(a, next)) is { } aim)
         {
-            var cause = Cause.Of(CauseCodes.ForwardToLease, $"{world.Name(outer.Owner)} forwards to {next}, which {world.Name(aim.Owner)} has only by luck.", outer.Owner, aim.Owner);
-            if (choices.Pick(new("aim", aim.Owner, Address: next), () => new([$"{world.Name(aim.Owner)} has {next}", $"another or nobody has {next}"], [cause])) == 0)
+            var cause = Cause.Of(CauseCodes.PortForwardToLease, $"{world.Name(outer.Owner)} forwards to {next}, which {world.Name(aim.Owner)} has only by luck.", outer.Owner, aim.Owner);
+            if (choices.Pick(new("aim", aim.Owner, Address: next), () => new([$"{world.Name(aim.Owner)} has {next}", $"another host or none has {next}"], [cause])) == 0)
             {
                 addresses.Give(aim, next);
                 return aim;
@@ -93,15 +93,15 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
     /// <summary>Whether a router hands the packet to whom it forwards it.</summary>
     private bool IsForwarded(Hop hop, Packet packet, bool answer) => !answer && hop.Next == packet.Target && trail.Forwarded(hop.Out.Owner);
 
-    /// <summary>That nobody answers for the address of a hop.</summary>
+    /// <summary>That no host answers for the address of a hop.</summary>
     private Cause Silence(Hop hop, Packet packet, bool forwarded, bool answer)
     {
         var (outer, next) = (hop.Out, hop.Next);
-        return forwarded ? Cause.Of(CauseCodes.NotForwarded, $"{world.Name(outer.Owner)} forwards port {packet.Port} to {next}, where nobody answers.", outer.Owner)
-            : hop.ByDefault ? Cause.Of(CauseCodes.GatewayWrong, $"Nobody answers at the gateway {next} {world.Whose(outer, hop.Blame)}.", hop.Blame)
+        return forwarded ? Cause.Of(CauseCodes.NotForwarded, $"{world.Name(outer.Owner)} forwards port {packet.Port} to {next}, where no host answers.", outer.Owner)
+            : hop.ByDefault ? Cause.Of(CauseCodes.GatewayWrong, $"No host answers at the default gateway {next} {world.Whose(outer, hop.Blame)}.", hop.Blame)
             : world.Overlap(outer.Owner) is { } overlap ? world.OverlapCause(overlap)
-            : answer ? Cause.Of(CauseCodes.NoWayBack, $"The answer is to go to {next}, and nobody is there beside {world.Name(outer.Owner)}.", outer.Owner)
-            : Cause.Of(CauseCodes.NoAnswer, $"Nobody answers at {next} beside {world.Name(outer.Owner)}.", outer.Owner);
+            : answer ? Cause.Of(CauseCodes.NoReturnRoute, $"The answer is to go to {next}, and no such host is there beside {world.Name(outer.Owner)}.", outer.Owner)
+            : Cause.Of(CauseCodes.NoAnswer, $"No host answers at {next} beside {world.Name(outer.Owner)}.", outer.Owner);
     }
 
     /// <summary>The access point that keeps two hosts of one segment apart, where one is its guest; null where none does. Guests get to routers.</summary>

@@ -78,7 +78,7 @@ internal sealed class World
             yield break;
         }
         var servers = segment.Servers.Select(s => s.Owner).ToList();
-        // Leases are of the subnet of whoever gives them, which need not be the one that leads on.
+        // Leases are of the subnet of the one that gives them, which need not be the one that leads on.
         var home = segment.Servers is [var only] ? Subnet.Containing(only.Own, only.PrefixLength) : Own(ruler).Subnet;
         foreach (var host in segment.Interfaces.Where(i => i.Setting is Fixed && i.Side != Side.Guest && segment.Servers.Any(s => s.PrefixLength < Own(i).PrefixLength)))
         {
@@ -89,7 +89,7 @@ internal sealed class World
             }
             else if (home.Contains(own) && home != own)
             {
-                yield return (own, Cause.Of(CauseCodes.MaskWrong, $"{Name(host.Owner)} is set to {own} in a network that is {home}: which leases it takes for neighbours is luck.", host.Owner));
+                yield return (own, Cause.Of(CauseCodes.SubnetMaskWrong, $"{Name(host.Owner)} is set to {own} in a network that is {home}: which leases it takes for neighbours is luck.", host.Owner));
             }
         }
     }
@@ -103,11 +103,11 @@ internal sealed class World
 
     /// <summary>That a router overlaps, as a cause.</summary>
     public Cause OverlapCause(OverlapFact overlap) =>
-        Cause.Of(CauseCodes.SameSubnet, $"{Name(overlap.Router)} has {overlap.Inner} inside and {overlap.Outer} outside: what it does with that is luck.", overlap.Router);
+        Cause.Of(CauseCodes.OverlappingSubnets, $"{Name(overlap.Router)} has {overlap.Inner} on its LAN side and {overlap.Outer} on its WAN side: what it does with that is luck.", overlap.Router);
 
     /// <summary>That a host takes the lease of whichever server answers first.</summary>
     public Cause FirstToAnswer(IReadOnlyList<string> servers) =>
-        Cause.Of(CauseCodes.TwoAddressServers, $"Whoever asks for an address there takes whichever answers first: {string.Join(" or ", servers.Select(Name))}.", servers);
+        Cause.Of(CauseCodes.TwoDhcpServers, $"A device that asks for an address there takes the first answer: {string.Join(" or ", servers.Select(Name))}.", servers);
 
     /// <summary>Whose setting it is, in words: a host's own, or what a server hands out.</summary>
     public string Whose(Interface host, string blame) => blame == host.Owner ? $"of {Name(host.Owner)}" : $"that {Name(blame)} hands out";
@@ -127,7 +127,7 @@ internal sealed class World
         {
             LineFault.Login => $"The line asks for the provider's login, and {Name(host.Owner)} has none.",
             LineFault.Tag => $"The line asks for a VLAN tag{(Service.Line.Tag is { } tag ? $", {tag}" : "")}, and {Name(host.Owner)} does not send it.",
-            _ => $"The line is locked to {Service.Line.LockedTo}, and {Name(host.Owner)} shows another hardware address.",
+            _ => $"The line is locked to {Service.Line.LockedTo}, and {Name(host.Owner)} shows another MAC address.",
         },
         host.Owner);
 
@@ -140,8 +140,8 @@ internal sealed class World
         }
         var keeps = HabitsOf(gateway).KeepsOthers;
         return (Cause.Of(
-            CauseCodes.PassedOn,
-            keeps == Known.No ? $"{Name(gateway)} passes its address on, and its other ports have no internet." : $"Whether the other ports of {Name(gateway)} keep the internet while it passes its address on was not found out.",
+            CauseCodes.PassThroughCutsOff,
+            keeps == Known.No ? $"{Name(gateway)} is in IP pass-through, and its other ports have no internet." : $"Whether the other ports of {Name(gateway)} keep the internet in IP pass-through was not found out.",
             gateway), keeps);
     }
 
@@ -159,19 +159,19 @@ internal sealed class World
         var cables = Network.Design.SetUp.Cables.Where(c => c.Ends(host.Owner) && (host.Side != Side.Wan || Network.Design.Box(host.Owner)?.Profile.Port((c.A.Owner == host.Owner ? c.A : c.B).Port)?.Role == PortRole.Wan)).ToList();
         var beyond = Network.Design.SetUp.Devices.FirstOrDefault(d => d.Device == host.Owner)?.Wifi?.Box ?? Network.Design.Mode(host.Owner)?.Joins?.Box;
         return cables.Find(c => off.Contains(c.Id)) is not null ? $"The cable of {Name(host.Owner)} is pulled."
-            : cables.Select(c => c.A.Owner == host.Owner ? c.B.Owner : c.A.Owner).Append(beyond).FirstOrDefault(o => o is not null && off.Contains(o)) is { } other ? $"{Name(other)}, at which {Name(host.Owner)} hangs, is off."
+            : cables.Select(c => c.A.Owner == host.Owner ? c.B.Owner : c.A.Owner).Append(beyond).FirstOrDefault(o => o is not null && off.Contains(o)) is { } other ? $"{Name(other)}, which {Name(host.Owner)} is connected to, is off."
             : null;
     }
 
     private Cause UnlinkedBySetting(Interface host) =>
         Network.Unjoined.FirstOrDefault(u => u.Box == host.Owner) is { } unjoined ? Cause.Of(CauseCodes.UplinkNotJoined, $"{Name(host.Owner)} does not join {Name(unjoined.To)} by radio.", host.Owner)
-        : host.Side == Side.Wan ? Cause.Of(CauseCodes.NoWayOut, $"Nothing is plugged into the outer side of {Name(host.Owner)}.", host.Owner)
+        : host.Side == Side.Wan ? Cause.Of(CauseCodes.WanPortEmpty, $"Nothing is plugged into the WAN port of {Name(host.Owner)}.", host.Owner)
         : Network.Refusals.Any(r => r.Device == host.Owner) ? Cause.Of(CauseCodes.WifiNotJoined, $"{Name(host.Owner)} does not get into the Wi-Fi that it looks for.", host.Owner)
         : Cause.Of(CauseCodes.NotConnected, $"{Name(host.Owner)} is connected to nothing.", host.Owner);
 
     /// <summary>Why a linked host has no address.</summary>
     public Cause NoAddress(Interface host) => host.Segment == PortRef.Street && WrongAtStreet(host) is { } wrong ? wrong
-        : Cause.Of(CauseCodes.NoAddressServer, $"Nobody answers when {Name(host.Owner)} asks for an address.", host.Segment);
+        : Cause.Of(CauseCodes.NoDhcpServer, $"No DHCP server answers {Name(host.Owner)}.", host.Segment);
 
     /// <summary>Who set what a host goes by: the server that leased it, else itself.</summary>
     public static string Blame(Interface host, Holding holding) => holding.Server is { } server && server != PortRef.Street ? server : host.Owner;
@@ -197,7 +197,7 @@ internal sealed class World
         }
         var own = Own(lan);
         var outer = Leasing.Holdings(wan).Select(h => h.Subnet).OfType<Subnet>().Where(s => s.Overlaps(own.Subnet)).Select(s => (Subnet?)s).FirstOrDefault();
-        // Its own address on its outer side is an overlap too, whatever subnet it believes in there: it answers for it (measured).
+        // Its own address on its WAN side is an overlap too, whatever subnet it believes in there: it answers for it (measured).
         var twins = Hosts.Holders(wan.Segment, own.Address).Where(h => h.Owner != wan.Owner).ToList();
         outer ??= twins.SelectMany(Leasing.Holdings).Where(h => h.Exact == own.Address).Select(h => h.Subnet).FirstOrDefault();
         return outer is { } clash ? new(wan.Owner, clash, own.Subnet, twins.Count > 0 ? own.Address : null, null) : null;

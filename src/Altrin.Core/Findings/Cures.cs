@@ -31,7 +31,7 @@ internal static class Cures
         if (e.PlanOf(above) is var (plan, _) && plan.FirstFree() is { } free && MoveToLan(e, router, cable) is { } byHand)
         {
             yield return Hopeful(
-                $"Make {box.Name} an access point by hand at {free}",
+                $"Make {box.Name} an access point at {free} (LAN to LAN, DHCP off)",
                 [new SwitchAddressServer(router, false), new SetLanAddress(router, new(free, plan.Subnet.PrefixLength)), .. byHand, .. inner]);
         }
         foreach (var upper in e.Seen.Hosts.Rulers(above).Select(r => r.Owner).Where(o => e.Design.Box(o)?.Profile.Modes.Contains(ModeKind.Bridge) == true))
@@ -112,7 +112,7 @@ internal static class Cures
         yield return Hopeful($"Move {e.Name(host.Owner)} to {free}", [move, .. Redirect(e.Network.Router(ruler)!, ruler, typed.Address.Address, free)]);
     }
 
-    /// <summary>The name servers typed into a host, with the router's own address for those of the home that nobody has.</summary>
+    /// <summary>The DNS servers typed into a host, with the router's own address for those of the home that nobody has.</summary>
     public static IReadOnlyList<Ipv4Address> NamesBeside(Evidence e, Interface host, IReadOnlyList<Ipv4Address> typed, Ipv4Address router) =>
         [.. typed.Select(n => SpecialBlock.UseOf(n) == AddressUse.Private && e.Seen.Hosts.Holders(host.Segment, n).Count == 0 ? router : n).Distinct()];
 

@@ -69,7 +69,7 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
     private static string Short(Design design, Need need, bool luck) => need switch
     {
         ReachFromOutside reach => $"{design.NameOf(reach.Device)} {(luck ? "is reached from outside by luck only" : "cannot be reached from outside")}",
-        FoundByOthers found => $"{design.NameOf(found.Device)} {(luck ? "is found by luck only" : "is not found by everybody")}",
+        FoundByOthers found => $"{design.NameOf(found.Device)} {(luck ? "is found by luck only" : "is not found by all devices")}",
         _ => NeedWords.Said(design, need, luck ? "is only by luck" : "is not"),
     };
 

@@ -18,7 +18,7 @@ public static class Compiler
         work ??= new(CancellationToken.None);
         var (becomes, moved) = (design, new List<Renumbered>());
         var network = Build(design, situation, work);
-        // A router moves once: it then is in a subnet that nobody else has.
+        // A router moves once: it then is in a subnet that no other box has.
         while (Renumbering.Next(network) is { } next && moved.TrueForAll(m => m.Router != next.Router))
         {
             moved.Add(next);

@@ -9,7 +9,7 @@ namespace Altrin.Core.Networks;
 /// <param name="Address">The address.</param>
 /// <param name="PrefixLength">The prefix that came with it.</param>
 /// <param name="Gateway">The default gateway that came with it.</param>
-/// <param name="NameServers">The name servers that came with it.</param>
+/// <param name="NameServers">The DNS servers that came with it.</param>
 /// <param name="GivenAt">The minute of its latest acknowledgement.</param>
 /// <param name="LeaseMinutes">How long it lasts from then.</param>
 public sealed record HeldLease(string Server, Ipv4Address ServerId, Ipv4Address Address, int PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers, int GivenAt, int LeaseMinutes)
@@ -42,7 +42,7 @@ public static class DhcpExchange
     /// <param name="bindings">What they have written down.</param>
     /// <param name="minute">Now.</param>
     /// <param name="remembered">The lease that it remembers; null where it has none, or one that is over.</param>
-    /// <param name="answers">Whether somebody else answers at an address.</param>
+    /// <param name="answers">Whether another host answers at an address.</param>
     public static Exchange Begin(Interface asker, IReadOnlyList<ServerSeat> servers, IReadOnlyList<Binding> bindings, int minute, HeldLease? remembered, Func<Ipv4Address, bool> answers)
     {
         var said = new List<DhcpMessage>();
@@ -106,7 +106,7 @@ public static class DhcpExchange
         }
     }
 
-    /// <summary>Asks to prolong a lease: its own server, or from seven eighths of its time any. Null for the lease where it was refused; the same lease where nobody answered.</summary>
+    /// <summary>Asks to prolong a lease: its own server, or from seven eighths of its time any. Null for the lease where it was refused; the same lease where no host answered.</summary>
     public static (HeldLease? Lease, IReadOnlyList<Binding> Bindings) Prolong(Interface asker, IReadOnlyList<ServerSeat> servers, IReadOnlyList<Binding> bindings, int minute, HeldLease lease)
     {
         foreach (var server in servers.Where(s => minute >= lease.RebindsAt || (s.Owner == lease.Server && s.Own == lease.ServerId)))

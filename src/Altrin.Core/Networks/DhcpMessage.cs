@@ -11,7 +11,7 @@ public enum DhcpKind
     Offer = 2,
     /// <summary>This one, please: of one server, remembered, or held already.</summary>
     Request = 3,
-    /// <summary>Somebody else has that address.</summary>
+    /// <summary>Another host has that address.</summary>
     Decline = 4,
     /// <summary>It is leased.</summary>
     Ack = 5,
@@ -21,13 +21,13 @@ public enum DhcpKind
     Release = 7,
 }
 
-/// <summary>One message between an asker and address servers (RFC 2131); what is null or empty is left out.</summary>
+/// <summary>One message between an asker and DHCP servers (RFC 2131); what is null or empty is left out.</summary>
 /// <param name="Kind">What it is (option 53).</param>
 /// <param name="Client">Who asks, or is answered: stands for the client identifier (option 61).</param>
-/// <param name="Hardware">The asker's hardware address; null where not read.</param>
+/// <param name="Hardware">The asker's MAC address; null where not read.</param>
 public sealed record DhcpMessage(DhcpKind Kind, string Client, HardwareAddress? Hardware)
 {
-    /// <summary>What everybody asks for (option 55): mask, router, name servers, host and domain name, lease time, renewal times.</summary>
+    /// <summary>What everybody asks for (option 55): mask, router, DNS servers, host and domain name, lease time, renewal times.</summary>
     public static IReadOnlyList<int> UsualQuestions { get; } = [1, 3, 6, 12, 15, 51, 58, 59];
 
     /// <summary>The address that the asker uses already; only in renewals and releases (ciaddr).</summary>
@@ -48,7 +48,7 @@ public sealed record DhcpMessage(DhcpKind Kind, string Client, HardwareAddress? 
     /// <summary>The default gateway (option 3).</summary>
     public Ipv4Address? Gateway { get; init; }
 
-    /// <summary>The name servers (option 6).</summary>
+    /// <summary>The DNS servers (option 6).</summary>
     public IReadOnlyList<Ipv4Address> NameServers { get; init; } = [];
 
     /// <summary>The domain that names without one are looked for in (option 15).</summary>

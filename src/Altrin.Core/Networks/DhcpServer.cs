@@ -3,14 +3,14 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Networks;
 
-/// <summary>What an address server has written down.</summary>
+/// <summary>What a DHCP server has written down.</summary>
 /// <param name="Server">Which server.</param>
 /// <param name="Client">Whom the address is given to; empty for one that somebody declined.</param>
 /// <param name="Address">The address.</param>
 /// <param name="Until">The minute from which it is free again.</param>
 public sealed record Binding(string Server, string Client, Ipv4Address Address, int Until);
 
-/// <summary>One address server, as RFC 2131 (section 4.3) has it, with the habits of home routers where that leaves a choice.</summary>
+/// <summary>One DHCP server, as RFC 2131 (section 4.3) has it, with the habits of home routers where that leaves a choice.</summary>
 public static class DhcpServer
 {
     /// <summary>Answers a message.</summary>

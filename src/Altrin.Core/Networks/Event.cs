@@ -35,12 +35,12 @@ public abstract record Event
 
     private protected static Memory MemoryOf(Moment now) => now.Situation.Memory ?? Memory.Blank;
 
-    /// <summary>A box starts: whoever is plugged into it notices, and its address server begins with an empty list (common practice: it is kept in memory).</summary>
+    /// <summary>A box starts: whoever is plugged into it notices, and its DHCP server begins with an empty list (common practice: it is kept in memory).</summary>
     private protected static Moment Started(Moment now, string box)
     {
         var memory = MemoryOf(now);
         var boots = new SortedDictionary<string, int>(memory.Boots.ToDictionary(), StringComparer.Ordinal) { [box] = memory.Boots.GetValueOrDefault(box) + 1 };
-        // The box at the line is what binds the provider to one hardware address (common practice).
+        // The box at the line is what binds the provider to one MAC address (common practice).
         var atLine = now.Design.SetUp.Cables.Any(c => (c.A == PortRef.AtStreet && c.B.Owner == box) || (c.B == PortRef.AtStreet && c.A.Owner == box));
         return now with
         {

@@ -4,12 +4,12 @@ namespace Altrin.Core.Networks;
 
 /// <summary>A set of ports and radios of one owner that are one switch inside: a side of a box, a device, the street.</summary>
 /// <param name="Owner">Box, device or street.</param>
-/// <param name="Wan">Whether it is the outer side of a box that keeps its sides apart.</param>
+/// <param name="Wan">Whether it is the WAN side of a box that keeps its sides apart.</param>
 /// <param name="Guest">Whether it is the guest network of a router.</param>
 /// <param name="Vlan">The VLAN whose frames it carries beside the home's own; 0 for the home's own.</param>
 public readonly record struct Group(string Owner, bool Wan, bool Guest = false, int Vlan = 0) : IComparable<Group>
 {
-    /// <summary>By owner, the inner side first, guests last.</summary>
+    /// <summary>By owner, the LAN side first, guests last.</summary>
     public int CompareTo(Group other)
     {
         var byOwner = string.CompareOrdinal(Owner, other.Owner);

@@ -191,7 +191,7 @@ internal sealed class LinkLayer
     {
         var link = new Link(RadioLink.IdOf(box), new(box, ""), new(to, ""), new(box, wan), new(to, false), null) { IsRadio = true };
         var stops = _design.Box(box)!.Profile.Habits.StopsRings;
-        // A router's outer side is one socket or the radio, never both: a cable is preferred there (common practice).
+        // A router's WAN side is one socket or the radio, never both: a cable is preferred there (common practice).
         if (_forest.Same(link.From, link.To) && (wan || stops == Known.Yes))
         {
             return;

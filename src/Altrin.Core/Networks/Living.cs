@@ -128,7 +128,7 @@ public static class Living
         asker.KeptOff is not null ? [] : [.. network.Segment(asker.Segment).Servers.Select(s => s.Pool is null ? s with { Pool = AddressRange.Between(new(s.Own.Bits + 1), Subnet.Containing(s.Own, s.PrefixLength).Hosts.Last) } : s)];
 
     /// <summary>
-    /// What an asker notices: a device or the outer side of a router its own cable or Wi-Fi and the starts at both ends, the page of
+    /// What an asker notices: a device or the WAN side of a router its own cable or Wi-Fi and the starts at both ends, the page of
     /// an access point only its own starts (common practice). Empty where it has no link.
     /// </summary>
     private static string LinkOf(Network network, Interface asker, Memory memory)

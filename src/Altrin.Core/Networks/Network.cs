@@ -61,7 +61,7 @@ public sealed record Network(
 /// <param name="Id">The router that has its LAN side here, else another box or device here; see <see cref="GuestId"/> for a guest network; "street" for the provider's.</param>
 /// <param name="Boxes">Boxes with ports or radios in it, by id; a router counts on each side that it has here.</param>
 /// <param name="Interfaces">What can hold an address in it, by owner and side.</param>
-/// <param name="Servers">Address servers that answer in it, by owner.</param>
+/// <param name="Servers">DHCP servers that answer in it, by owner.</param>
 /// <param name="Cables">Ids of its cables, in order.</param>
 /// <param name="Loops">Rings closed in it.</param>
 public sealed record Segment(
@@ -87,9 +87,9 @@ public sealed record Loop(IReadOnlyList<string> Cables)
 /// <summary>The sides on which something can hold an address.</summary>
 public enum Side
 {
-    /// <summary>A router's inner side.</summary>
+    /// <summary>A router's LAN side.</summary>
     Lan,
-    /// <summary>A router's outer side.</summary>
+    /// <summary>A router's WAN side.</summary>
     Wan,
     /// <summary>The page of an access point or a managed switch.</summary>
     Page,
@@ -109,7 +109,7 @@ public enum Side
 /// <param name="Segment">The segment it is in.</param>
 /// <param name="Linked">Whether anything else is in that segment.</param>
 /// <param name="Setting">How it comes by its address.</param>
-/// <param name="Hardware">Its hardware address; null where not read.</param>
+/// <param name="Hardware">Its MAC address; null where not read.</param>
 public sealed record Interface(string Owner, Side Side, string Segment, bool Linked, HostAddress Setting, HardwareAddress? Hardware)
 {
     /// <summary>The access point whose guest name it is in; null for everybody else.</summary>
@@ -137,14 +137,14 @@ public sealed record Interface(string Owner, Side Side, string Segment, bool Lin
     public bool IsInner => Side is Side.Lan or Side.Guest;
 }
 
-/// <summary>An address server as its segment sees it.</summary>
+/// <summary>A DHCP server as its segment sees it.</summary>
 /// <param name="Owner">The router, or the street.</param>
 /// <param name="Pool">What it hands out; null where that is not known.</param>
 /// <param name="PrefixLength">The prefix that it hands out with an address.</param>
 /// <param name="Own">Its own address in the segment.</param>
 /// <param name="Gateway">The default gateway that it hands out; null where it leaves that out.</param>
-/// <param name="NameServers">The name servers that it hands out; empty where it leaves them out.</param>
-/// <param name="Reservations">Addresses kept for one hardware address.</param>
+/// <param name="NameServers">The DNS servers that it hands out; empty where it leaves them out.</param>
+/// <param name="Reservations">Addresses kept for one MAC address.</param>
 /// <param name="Leases">How many leases it gives; null where only the pool limits it.</param>
 public sealed record ServerSeat(
     string Owner,

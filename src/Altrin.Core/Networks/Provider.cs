@@ -18,7 +18,7 @@ public static class Provider
     /// <summary>Stands for any host on the internet that sees who asks and answers.</summary>
     public static Ipv4Address Host { get; } = Ipv4Address.From(198, 51, 100, 10);
 
-    /// <summary>Stands for the provider's name server.</summary>
+    /// <summary>Stands for the provider's DNS server.</summary>
     public static Ipv4Address Names { get; } = Ipv4Address.From(198, 51, 100, 53);
 
     /// <summary>Stands for the address that a carrier shares among its customers.</summary>

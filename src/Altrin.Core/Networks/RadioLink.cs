@@ -15,7 +15,7 @@ public sealed record RadioLink(string Box, string To, string Link, UplinkFrames 
     /// <summary>The id of the link by which a box joins another.</summary>
     public static string IdOf(string box) => $"radio:{box}";
 
-    /// <summary>Whether a side of somebody is behind it.</summary>
+    /// <summary>Whether a side of a host is behind it.</summary>
     public bool Holds(Interface side) => Behind.Contains(Group.Of(side));
 
     /// <summary>Whether only one of two sides of its segment is behind it: what they say to each other crosses it.</summary>

@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Networks;
 
-/// <summary>A router that moved its own LAN, since its outer side shares addresses with it.</summary>
+/// <summary>A router that moved its own LAN, since its WAN side shares addresses with it.</summary>
 /// <param name="Router">Which.</param>
 /// <param name="From">What is set on its page.</param>
 /// <param name="To">Where it went: an example, since only the box knows which subnet it takes.</param>
@@ -72,7 +72,7 @@ internal static class Renumbering
             .FirstOrDefault();
     }
 
-    /// <summary>What the outer side of a router is in: as typed, or as whoever answers there hands out.</summary>
+    /// <summary>What the WAN side of a router is in: as typed, or as whoever answers there hands out.</summary>
     private static IEnumerable<Subnet> Outer(Network network, Interface wan) => wan.Setting is Fixed typed
         ? [typed.Address.Subnet]
         : network.Segment(wan.Segment).Servers.Where(s => s.Owner != wan.Owner).Select(s => Subnet.Containing(s.Own, s.PrefixLength));

@@ -52,7 +52,7 @@ public sealed record Typed(string Box, Change Change);
 /// <summary>What a home remembers.</summary>
 /// <param name="Minute">Minutes since everything was switched on.</param>
 /// <param name="Held">What askers hold, by owner and side.</param>
-/// <param name="Bindings">What address servers have written down.</param>
+/// <param name="Bindings">What DHCP servers have written down.</param>
 /// <param name="Boots">How often each box was started since.</param>
 public sealed record Memory(int Minute, IReadOnlyList<HeldBy> Held, IReadOnlyList<Binding> Bindings, IReadOnlyDictionary<string, int> Boots)
 {
@@ -78,7 +78,7 @@ public sealed record TableEntry(string Owner, Side Side, string Link, Ipv4Addres
 {
     /// <summary>
     /// How long an entry may last that nobody corrects: a minute (RFC 1122, section 2.3.2.1, from memory) to twenty, by system
-    /// (common practice). Whoever comes new into the segment should announce itself (RFC 5227, section 2.3), and some do not.
+    /// (common practice). A host that comes new into the segment should announce itself (RFC 5227, section 2.3), and some do not.
     /// </summary>
     public const int MostMinutes = 20;
 }
@@ -87,5 +87,5 @@ public sealed record TableEntry(string Owner, Side Side, string Link, Ipv4Addres
 /// <param name="Owner">Who.</param>
 /// <param name="Side">Which side of it.</param>
 /// <param name="Link">What it was plugged into when it asked: it asks again when that changes.</param>
-/// <param name="Leases">Its lease; several where servers raced and nobody knows which one won.</param>
+/// <param name="Leases">Its lease; several where servers raced and it is not known which one won.</param>
 public sealed record HeldBy(string Owner, Side Side, string Link, IReadOnlyList<HeldLease> Leases);

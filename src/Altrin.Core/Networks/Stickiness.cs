@@ -42,7 +42,7 @@ public enum StickyKind
     LaptopThere,
     /// <summary>The provider keeps to whom it gave its address until the box at the line is switched off and on.</summary>
     ProviderBound,
-    /// <summary>A pool is too small, and whoever came first keeps what it has.</summary>
+    /// <summary>A pool is too small, and the one that came first keeps what it has.</summary>
     FirstComeFirstServed,
     /// <summary>Of several servers, the one that gave a lease prolongs it for ever.</summary>
     LeaseKept,

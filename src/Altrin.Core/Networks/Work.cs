@@ -2,7 +2,7 @@ namespace Altrin.Core.Networks;
 
 /// <summary>
 /// The work that proving one network may take: it is counted, not timed, so that the same home is cut at the same place wherever it is proven.
-/// Whoever waits may give up at any time.
+/// The caller may give up at any time.
 /// </summary>
 /// <param name="most">How many steps are made at most; more are not, and answers that would need them stay open.</param>
 /// <param name="cancel">Gives the work up, by an exception.</param>
@@ -30,7 +30,7 @@ public sealed class Work(long most, CancellationToken cancel)
     public bool IsCut { get; private set; }
 
     /// <summary>Makes one step; false where none is left.</summary>
-    /// <exception cref="OperationCanceledException">Whoever waited gave up.</exception>
+    /// <exception cref="OperationCanceledException">The caller gave up.</exception>
     public bool Step()
     {
         if (Done >= most)
@@ -45,8 +45,8 @@ public sealed class Work(long most, CancellationToken cancel)
         return true;
     }
 
-    /// <summary>Goes on only while somebody waits.</summary>
-    /// <exception cref="OperationCanceledException">Whoever waited gave up.</exception>
+    /// <summary>Goes on only while the caller waits.</summary>
+    /// <exception cref="OperationCanceledException">The caller gave up.</exception>
     public void Check() => cancel.ThrowIfCancellationRequested();
 
     /// <summary>Gives the work up.</summary>

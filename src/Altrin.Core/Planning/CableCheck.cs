@@ -36,7 +36,7 @@ public sealed record CableCheck(string Cable, double? LengthMetres, bool Estimat
         }
         if (fact is { BetweenBuildings: true } && (fact.IsCopper || fact.Medium == Medium.Unknown))
         {
-            trouble.Add("Between buildings: fibre or radio, or copper only inside one earthing system and by somebody who may do that.");
+            trouble.Add("Between buildings: fibre or radio, or copper only inside one earthing system and by a licensed person.");
         }
         return new(cable.Id, fact.LengthMetres, fact.Estimated, fact.LowerBound, ports == int.MaxValue ? medium : Math.Min(ports, medium ?? ports), trouble);
     }

@@ -29,7 +29,7 @@ public enum FirstAnswerKind
 public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnlyList<string> Reasons)
 {
     /// <summary>Findings that a name or key cures.</summary>
-    private static readonly HashSet<string> OfNames = ["wifi-not-joined", "one-name-two-keys", "different-names", "no-internet", "need-not-met"];
+    private static readonly HashSet<string> OfNames = ["wifi-not-joined", "wifi-password-differs", "split-wifi-name", "no-internet", "need-not-met"];
 
     /// <summary>The answer for what was found, with what is proven of it.</summary>
     public static FirstAnswer Of(Design found, Proof proof)
@@ -37,7 +37,7 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
         var site = found.Site;
         if (site.Boxes.FirstOrDefault(b => b.Id == site.Service.HandOff) is not { } gateway || found.Mode(gateway.Id) is null)
         {
-            return new(FirstAnswerKind.AskFirst, "Begin with the box at which the internet comes in.", ["No box is noted at the line."]);
+            return new(FirstAnswerKind.AskFirst, "Begin with the box at which the internet comes in.", ["No box is noted at the internet line."]);
         }
         var broken = proof.Findings.Where(f => f is { Severity: Severity.WillNotWork, Accepted: null }).ToList();
         if (broken.Any(f => !OfNames.Contains(f.Code)) || (broken.Count > 0 && broken.All(f => f.Code is "no-internet" or "need-not-met")))
@@ -46,13 +46,13 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
         }
         // A name that differs keeps nobody from the internet, and is put right all the same.
         var open = proof.Findings.Where(f => f.Accepted is null).ToList();
-        var rename = open.Where(f => f.Code is "wifi-not-joined" or "one-name-two-keys" or "different-names").Select(f => $"{f.What}.").Take(4).ToList();
+        var rename = open.Where(f => f.Code is "wifi-not-joined" or "wifi-password-differs" or "split-wifi-name").Select(f => $"{f.What}.").Take(4).ToList();
         var indoors = site.Places.Where(p => p.Kind != PlaceKind.Outdoors || Wanted(site, p)).ToList();
         var stands = site.Place(found.SetUp.Boxes.First(b => b.Box == gateway.Id).Place);
         if (indoors.Count == 0 || stands is null)
         {
             return rename.Count > 0 ? Names(rename)
-                : new(FirstAnswerKind.AskFirst, "Note the rooms, and where the box at the line stands.", [indoors.Count == 0 ? "No room is noted." : $"Where {gateway.Name} stands is not noted."]);
+                : new(FirstAnswerKind.AskFirst, "Note the rooms, and where the box at the internet line stands.", [indoors.Count == 0 ? "No room is noted." : $"Where {gateway.Name} stands is not noted."]);
         }
         var senders = found.SetUp.Boxes.Where(b => b.Mode.Radios.Any(r => r.On) || b.Mode is SatelliteMode).Select(b => site.Place(b.Place)).OfType<Place>().ToList();
         var far = indoors.Where(p => !senders.Any(s => Nearness.Serves(site, s, p) == Known.Yes)).ToList();
@@ -88,7 +88,7 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
 
     private static bool Wanted(Site site, Place place) => site.Devices.Any(d => d.Place == place.Id) || site.Needs.Any(n => n.About == place.Id);
 
-    private static FirstAnswer Names(IReadOnlyList<string> reasons) => new(FirstAnswerKind.Rename, "Names and keys are all that has to be put right.", reasons);
+    private static FirstAnswer Names(IReadOnlyList<string> reasons) => new(FirstAnswerKind.Rename, "Wi-Fi names and passwords are all that has to be set right.", reasons);
 
     private static string Names(Site site, List<Place> places) =>
         places.Count == 1 ? places[0].Name : places.Count > 5 ? $"{places.Count} of {site.Places.Count} places" : $"{string.Join(", ", places.SkipLast(1).Select(p => p.Name))} and {places[^1].Name}";

@@ -11,11 +11,11 @@ public enum GatewayWay
     StaysRouter,
     /// <summary>It hands its public address to whatever is in one port.</summary>
     PassByPort,
-    /// <summary>It hands its public address to one hardware address.</summary>
+    /// <summary>It hands its public address to one MAC address.</summary>
     PassByHardware,
     /// <summary>An inner box gets the public address too, while it goes on tracking sessions.</summary>
     Mapping,
-    /// <summary>It sends every connection that nobody claims to one host.</summary>
+    /// <summary>It sends every connection that no forward claims to one host.</summary>
     Dmz,
     /// <summary>It stays the router, and another router hangs behind it.</summary>
     RouterBehind,
@@ -55,8 +55,8 @@ public static class GatewayWays
             new(GatewayWay.PassByPort, Has(profile.Passes.Contains(PassKind.Port)), passed),
             new(GatewayWay.PassByHardware, Has(profile.Passes.Contains(PassKind.Hardware)), passed),
             new(GatewayWay.Mapping, Has(profile.Passes.Contains(PassKind.Mapping)), []),
-            new(GatewayWay.Dmz, profile.Modes.Contains(ModeKind.Router) ? profile.Traits.TakesDmz : Known.No, profile.KeptPorts.Count > 0 ? [$"ports that it keeps for itself: {string.Join(", ", profile.KeptPorts.Order())}", "one translation more"] : ["one translation more"]),
-            new(GatewayWay.RouterBehind, Has(profile.Modes.Contains(ModeKind.Router)), ["every connection from outside, unless both let it in", "finding each other across the inner router"]),
+            new(GatewayWay.Dmz, profile.Modes.Contains(ModeKind.Router) ? profile.Traits.TakesDmz : Known.No, profile.KeptPorts.Count > 0 ? [$"ports that it keeps for itself: {string.Join(", ", profile.KeptPorts.Order())}", "NAT once more"] : ["NAT once more"]),
+            new(GatewayWay.RouterBehind, Has(profile.Modes.Contains(ModeKind.Router)), ["every connection from outside, unless both forward it", "finding each other across the inner router"]),
         ];
 
         IEnumerable<string> Services() => habits.KeepsServices switch

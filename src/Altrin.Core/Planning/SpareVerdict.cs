@@ -27,7 +27,7 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
     /// <summary>The verdict on a box, for a service.</summary>
     /// <param name="box">The box.</param>
     /// <param name="service">What is sold.</param>
-    /// <param name="today">The day, for software that is mended until some day; null where nobody asks.</param>
+    /// <param name="today">The day, for software that is mended until some day; null where it is not asked.</param>
     public static SpareVerdict Of(Box box, Service service, DateOnly? today)
     {
         var profile = box.Profile;
@@ -39,7 +39,7 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
         }
         if (profile.Radios.Count > 0 && profile.Radios.All(r => r.Generation == WifiGeneration.G))
         {
-            (sold > MediumRates.RelicRadioMbps || sold is null ? leave : care).Add($"Its radio is of the 54 Mb/s class: 20 to {MediumRates.RelicRadioMbps} Mb/s arrive, about 8 to 14 beside older devices, and slow devices cost everybody airtime.{(sold <= MediumRates.RelicRadioMbps ? $" The service has no more than {sold}." : "")}");
+            (sold > MediumRates.RelicRadioMbps || sold is null ? leave : care).Add($"Its radio is of the 54 Mb/s class: 20 to {MediumRates.RelicRadioMbps} Mb/s arrive, about 8 to 14 beside older devices, and slow devices cost all others airtime.{(sold <= MediumRates.RelicRadioMbps ? $" The service has no more than {sold}." : "")}");
         }
         else if (profile.Radios.Count > 0 && profile.Radios.All(r => r.Band == RadioBand.Ghz2))
         {
@@ -48,15 +48,15 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
         var rates = profile.Ports.Where(p => p.SpeedMbps is not null).Select(p => p.SpeedMbps!.Value).ToList();
         if (rates.Count > 0 && rates.Max() <= 100 && (sold is null || sold > FastPortMbps))
         {
-            care.Add($"Its sockets carry 100 Mb/s: at most about {FastPortMbps} arrive behind it{(sold is { } s ? $", and {s} are sold" : "")}. Fine where nobody needs more.");
+            care.Add($"Its sockets carry 100 Mb/s: at most about {FastPortMbps} arrive behind it{(sold is { } s ? $", and {s} are sold" : "")}. Fine where no device needs more.");
         }
         if (box.Label.Mended == Known.No || (today is { } day && box.Label.MendedUntil < day))
         {
-            care.Add($"Its software is mended no more{(box.Label.MendedUntil is { } until && !(today < until) ? $" since {until:yyyy-MM-dd}" : "")}: never at the line, and not as the router.");
+            care.Add($"Its firmware gets no more updates{(box.Label.MendedUntil is { } until && !(today < until) ? $" since {until:yyyy-MM-dd}" : "")}: never at the internet line, and not as the router.");
         }
         if (profile.Kind is BoxKind.Router && !profile.Modes.Contains(ModeKind.AccessPoint))
         {
-            care.Add("It has no access-point mode: address outside the pool, its address server off, cable into a LAN port, by hand and in that order.");
+            care.Add("It has no access-point mode: address outside the pool, its DHCP server off, cable into a LAN port, by hand and in that order.");
         }
         if (profile.Traits.Power is { Takes: PowerKind.Passive })
         {
@@ -69,13 +69,13 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
 
     private static string Use(Profile profile) => profile.Kind switch
     {
-        BoxKind.Gateway => "the box at the line",
+        BoxKind.Gateway => "the box at the internet line",
         BoxKind.Switch => "more sockets behind the router",
         BoxKind.Powerline => "a way where no cable can go, in pairs",
         BoxKind.Coax => "a cable over television wiring, in pairs",
         BoxKind.Injector => "power for an access point",
         _ when profile.Modes.Contains(ModeKind.AccessPoint) => "an access point on a cable",
-        _ when profile.Modes.Contains(ModeKind.Router) => "an access point by hand, on a cable into a LAN port",
+        _ when profile.Modes.Contains(ModeKind.Router) => "an access point (LAN to LAN, DHCP off), on a cable into a LAN port",
         _ when profile.Modes.Contains(ModeKind.Satellite) => "a node of its kit",
         _ when profile.Modes.Contains(ModeKind.Repeater) => "a repeater, where no cable can go",
         _ => "sockets in a far room, joined by radio",

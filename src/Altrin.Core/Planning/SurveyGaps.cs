@@ -23,11 +23,11 @@ public static class SurveyGaps
         }
         if (service.HandOff is null)
         {
-            gaps.Add(new(PortRef.Street, "The box at the line is not noted.", "Follow the cable from where the line comes into the house."));
+            gaps.Add(new(PortRef.Street, "The box at the internet line is not noted.", "Follow the cable from where the internet line comes into the house."));
         }
         if (service is UnknownService)
         {
-            gaps.Add(new(PortRef.Street, "Whether the home gets a public address is not known.", "Compare the outer address on the gateway's page with the address that an outside service sees. 100.64 to 100.127, 10, 172.16 to 172.31 or 192.168 on the outside means that something further out translates; then ask the provider."));
+            gaps.Add(new(PortRef.Street, "Whether the home gets a public address is not known.", "Compare the WAN address on the gateway's page with the address that an outside service sees. 100.64 to 100.127, 10, 172.16 to 172.31 or 192.168 on the outside means that something further out translates; then ask the provider."));
         }
         if (service.DownMbps is null)
         {
@@ -35,9 +35,9 @@ public static class SurveyGaps
         }
         if (site.Boxes.Any(b => b.Profile.Kind == BoxKind.Router) && new[] { service.Line.Login, service.Line.Tagged, service.Line.Locked }.Contains(Known.Unknown))
         {
-            gaps.Add(new(PortRef.Street, "What the line asks of a box is not known: login, tag, lock.", "Ask the provider, or read the outer side on the gateway's page, before another router is put at the line."));
+            gaps.Add(new(PortRef.Street, "What the internet line asks of a box is not known: login, VLAN tag, lock.", "Ask the provider, or read the WAN side on the gateway's page, before another router is connected to it."));
         }
-        gaps.AddRange(site.Boxes.Where(b => b.Hardware is null && b.Profile.Modes.Any(m => m != ModeKind.Switch)).Select(b => new SurveyGap(b.Id, $"The hardware address of {b.Name} is not read.", "It stands on the label; the box is found again by it after a change of mode.")));
+        gaps.AddRange(site.Boxes.Where(b => b.Hardware is null && b.Profile.Modes.Any(m => m != ModeKind.Switch)).Select(b => new SurveyGap(b.Id, $"The MAC address of {b.Name} is not read.", "It stands on the label; the box is found again by it after a change of mode.")));
         gaps.AddRange(site.Boxes.Where(b => b.FactoryAddress is null && b.Profile.Modes.Contains(ModeKind.Router)).Select(b => new SurveyGap(b.Id, $"The address of {b.Name} after a reset is not known.", "It stands on the label.")));
         if (site.Places.Count == 0)
         {
@@ -49,7 +49,7 @@ public static class SurveyGaps
         }
         if (site.Needs.Count == 0 && site.Devices.Count > 0)
         {
-            gaps.Add(new(PortRef.Street, "Nobody asked what must work beyond browsing.", "Cameras watched from away, printers, games, calls, guests, telephone, alarm."));
+            gaps.Add(new(PortRef.Street, "What must work beyond browsing is not noted.", "Cameras watched from away, printers, games, calls, guests, telephone, alarm."));
         }
         return gaps;
     }

@@ -6,7 +6,7 @@ using Altrin.Core.Surveys;
 
 namespace Altrin.Core.Readings;
 
-/// <summary>What the adapter that counts says: its address and how it came by it, its gateway, its name servers, its hardware address.</summary>
+/// <summary>What the adapter that counts says: its address and how it came by it, its gateway, its DNS servers, its MAC address.</summary>
 internal static class AdapterStatements
 {
     public static IEnumerable<Statement> Of(HomeFile home, Design design, string? seat, Standpoint? at, Machine machine)
@@ -54,7 +54,7 @@ internal static class AdapterStatements
         var explained = fits || seat is null ? [] : Slips.That(home, design, seat, at, p => p.Holdings.Any(h => Standpoint.Fits(h, own) && (read.Gateway is null || h.Gateway == read.Gateway)));
         if (read.Way == AddressWay.SelfAssigned)
         {
-            return new("address", read.Line, $"No address server answered: it gave itself {own.Address} (RFC 3927).", fits ? Agreement.Agrees : Agreement.Disagrees) { Recorded = Expected(at, held), Explanations = explained };
+            return new("address", read.Line, $"No DHCP server answered: it gave itself {own.Address} (RFC 3927).", fits ? Agreement.Agrees : Agreement.Disagrees) { Recorded = Expected(at, held), Explanations = explained };
         }
         var change = fits ? null : LanOffer(at, read, own);
         return new("address", read.Line, Says(read), fits ? Agreement.Agrees : held.Count == 0 ? Agreement.Unknown : Agreement.Disagrees)
@@ -69,7 +69,7 @@ internal static class AdapterStatements
         };
     }
 
-    /// <summary>What is told of the adapter; its gateway or name servers where that is all.</summary>
+    /// <summary>What is told of the adapter; its gateway or DNS servers where that is all.</summary>
     private static string Says(AdapterRead read)
     {
         var who = read.Name.Length > 0 && read.Name != $"{read.Address?.Address}" ? $"{read.Name} has" : "It has";
@@ -82,7 +82,7 @@ internal static class AdapterStatements
 
     private static string Expected(Standpoint at, IReadOnlyList<Holding> held)
     {
-        var ways = held.Select(h => (h.SelfAssigned ? "an address of its own, since nobody answers" : h.Exact is { } exact ? $"{exact}/{h.PrefixLength}" : h.From is { } range ? $"one of {range.First} to {range.Last} /{h.PrefixLength}" : "an address that is not known")
+        var ways = held.Select(h => (h.SelfAssigned ? "an address of its own, since no DHCP server answers" : h.Exact is { } exact ? $"{exact}/{h.PrefixLength}" : h.From is { } range ? $"one of {range.First} to {range.Last} /{h.PrefixLength}" : "an address that is not known")
             + (h.Server is { } server ? $" from {(server == PortRef.Street ? "the provider" : at.NameOf(server))}" : "")).Distinct().ToList();
         return ways.Count == 0 ? "Recorded: nothing is connected there." : $"Recorded: {string.Join(", or ", ways)}.";
     }
@@ -134,29 +134,29 @@ internal static class AdapterStatements
         var offered = change?.ApplyTo(design).Ok == true ? change : null;
         return new("names", read.Line, $"It asks {string.Join(" and ", read.NameServers.Select(n => $"{n}{Whose(at, n)}"))} for names.", held.Count == 0 ? Agreement.Unknown : agrees ? Agreement.Agrees : Agreement.Disagrees)
         {
-            Recorded = held.SelectMany(h => h.NameServers).Distinct().ToList() is { Count: > 0 } names ? $"Recorded: {string.Join(" and ", names)}." : "No name server is recorded there.",
+            Recorded = held.SelectMany(h => h.NameServers).Distinct().ToList() is { Count: > 0 } names ? $"Recorded: {string.Join(" and ", names)}." : "No DNS server is recorded there.",
             Explanations = agrees ? []
                 : strange.Count > 0 ? [new($"Nobody recorded is at {string.Join(" or ", strange)}: pages do not open although addresses answer.", [])]
-                : read.Way == AddressWay.Fixed ? [new("The name server was typed by hand.", [])] : [],
+                : read.Way == AddressWay.Fixed ? [new("The DNS server was typed by hand.", [])] : [],
             Offer = offered?.Describe(design),
             Changes = offered is null ? [] : [offered],
         };
     }
 
-    /// <summary>The hardware address that a device or box printed of itself; null where a box has it on another side.</summary>
+    /// <summary>The MAC address that a device or box printed of itself; null where a box has it on another side.</summary>
     private static Statement? Hardware(Design design, string owner, HardwareAddress hardware, int line)
     {
         var (recorded, name, correction) = design.Device(owner) is { } device ? (device.Hardware, device.Name, (Correction)new SetDevice(device.Id, Partial<Device>.With(d => d.Hardware, hardware)))
             : design.Box(owner) is { } box && (box.Hardware is null || HardwareKin.Of(box, hardware) is null) ? (box.Hardware, box.Name, Noted(box, hardware))
             : (null, "", null!);
-        return correction is null ? null : new("hardware", line, $"Its hardware address is {hardware}.", recorded is null ? Agreement.Unknown : recorded == hardware ? Agreement.Agrees : Agreement.Disagrees)
+        return correction is null ? null : new("hardware", line, $"Its MAC address is {hardware}.", recorded is null ? Agreement.Unknown : recorded == hardware ? Agreement.Agrees : Agreement.Disagrees)
         {
             Recorded = recorded is null ? $"None is recorded of {name}." : $"Recorded: {recorded}.",
-            Offer = recorded is null ? $"{name} has the hardware address {hardware}" : null,
+            Offer = recorded is null ? $"{name} has the MAC address {hardware}" : null,
             Corrections = recorded is null ? [correction] : [],
         };
     }
 
-    /// <summary>A box with its hardware address noted.</summary>
+    /// <summary>A box with its MAC address noted.</summary>
     internal static SetBox Noted(Box box, HardwareAddress hardware) => new(box.Id, Partial<BoxFacts>.With(b => b.Hardware, hardware));
 }

@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Readings;
 
 /// <summary>An entry of a device list, and who it may be.</summary>
-/// <param name="Hardware">Its hardware address.</param>
+/// <param name="Hardware">Its MAC address.</param>
 /// <param name="Address">Its address; null where the list has none.</param>
 /// <param name="Name">What the list calls it; null where it does not.</param>
 /// <param name="Owner">The box or device of the survey that it is for certain; null for none.</param>
@@ -29,7 +29,7 @@ public sealed record MovedEntry(ListEntry Entry, Ipv4Address Before);
 /// <param name="Says">What that means, in sentences.</param>
 public sealed record ListDifference(IReadOnlyList<ListEntry> New, IReadOnlyList<ListEntry> Gone, IReadOnlyList<MovedEntry> Moved, int Same, IReadOnlyList<string> Says);
 
-/// <summary>Compares device lists by hardware address; names change and addresses do.</summary>
+/// <summary>Compares device lists by MAC address; names change and addresses do.</summary>
 public static class DeviceLists
 {
     /// <summary>What a later list has that an earlier one has not.</summary>
@@ -58,11 +58,11 @@ public static class DeviceLists
         return owner is { Kin.Kind: KinKind.Same, Box: var own } ? new(hardware, near.Address, near.Name, own.Id, own.Name, 0)
             : device is not null ? new(hardware, near.Address, near.Name, device.Id, device.Name, 90)
             : owner is var (box, kin) ? new(hardware, near.Address, near.Name, null, $"Perhaps {box.Name}: {kin.Text}", kin.Rank)
-            : hardware.IsLocallyAdministered ? new(hardware, near.Address, near.Name, null, "A private hardware address that its owner made up: a telephone, tablet or laptop as a rule", 100)
+            : hardware.IsLocallyAdministered ? new(hardware, near.Address, near.Name, null, "A private MAC address that its owner made up: a telephone, tablet or laptop as a rule", 100)
             : new(hardware, near.Address, near.Name, null, "Nobody of the survey", 99);
     }
 
-    /// <summary>Pages of one list, joined: each hardware address once, with the latest of what was said of it.</summary>
+    /// <summary>Pages of one list, joined: each MAC address once, with the latest of what was said of it.</summary>
     private static SortedDictionary<HardwareAddress, NeighbourRead> Joined(IEnumerable<NeighbourRead> entries)
     {
         var joined = new SortedDictionary<HardwareAddress, NeighbourRead>();
@@ -78,7 +78,7 @@ public static class DeviceLists
     {
         if (earlier.Count == 0 || later.Count == 0)
         {
-            yield return $"No hardware address was read in the {(earlier.Count == 0 ? "earlier" : "later")} list: nothing can be compared.";
+            yield return $"No MAC address was read in the {(earlier.Count == 0 ? "earlier" : "later")} list: nothing can be compared.";
             yield break;
         }
         var box = site.Boxes.FirstOrDefault(b => b.Id == expected);
@@ -89,7 +89,7 @@ public static class DeviceLists
         var there = box is null ? null : fresh.Where(e => HardwareKin.Of(box, e.Hardware) is not null).OrderBy(e => HardwareKin.Of(box, e.Hardware)!.Rank).FirstOrDefault();
         if (there is not null)
         {
-            yield return $"{box!.Name} is new{(there.Address is { } at ? $", at {at}" : "")}: {there.Hardware} {(HardwareKin.Of(box, there.Hardware) is { Kind: KinKind.Same or KinKind.Side } ? "is" : "may well be")} its hardware address.{(fresh.Count > 1 ? $" {fresh.Count - 1} more {(fresh.Count == 2 ? "is" : "are")} new." : "")}";
+            yield return $"{box!.Name} is new{(there.Address is { } at ? $", at {at}" : "")}: {there.Hardware} {(HardwareKin.Of(box, there.Hardware) is { Kind: KinKind.Same or KinKind.Side } ? "is" : "may well be")} its MAC address.{(fresh.Count > 1 ? $" {fresh.Count - 1} more {(fresh.Count == 2 ? "is" : "are")} new." : "")}";
         }
         else if (fresh.Count == 0)
         {
@@ -98,19 +98,19 @@ public static class DeviceLists
         else if (fresh.Count == 1)
         {
             yield return fresh[0].Rank is < 90
-                ? "One is new, and its hardware address speaks for it."
-                : "One is new. Another device may have joined meanwhile: hold its hardware address to the label before you trust it.";
+                ? "One is new, and its MAC address speaks for it."
+                : "One is new. Another device may have joined meanwhile: hold its MAC address to the label before you trust it.";
         }
         else
         {
             yield return fresh.Count(e => e.Rank < 90) == 1
-                ? $"{fresh.Count} are new; by its hardware address only {fresh[0].Hardware} can be gear of the survey."
-                : $"{fresh.Count} are new; hold each hardware address to the label.";
+                ? $"{fresh.Count} are new; by its MAC address only {fresh[0].Hardware} can be gear of the survey."
+                : $"{fresh.Count} are new; hold each MAC address to the label.";
         }
         if (box is not null && fresh.Count > 0 && there is null)
         {
             yield return box.Hardware is null && box.WanHardware is null
-                ? $"No hardware address of {box.Name} was noted: read its label first."
+                ? $"No MAC address of {box.Name} was noted: read its label first."
                 : $"None of them is {box.Name} by its label.";
         }
     }

@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Readings;
 
-/// <summary>How a hardware address that was seen belongs to one on a label.</summary>
+/// <summary>How a MAC address that was seen belongs to one on a label.</summary>
 public enum KinKind
 {
     /// <summary>It is the one on the label.</summary>
@@ -19,7 +19,7 @@ public enum KinKind
     LastDigits,
 }
 
-/// <summary>How a hardware address belongs to a box.</summary>
+/// <summary>How a MAC address belongs to a box.</summary>
 /// <param name="Kind">How.</param>
 /// <param name="Off">How far it is off, without sign.</param>
 /// <param name="Text">The same in words.</param>
@@ -36,7 +36,7 @@ public sealed record HardwareKin(KinKind Kind, int Off, string Text)
     /// <summary>How an address belongs to a box by what stands on its label; null where it does not.</summary>
     public static HardwareKin? Of(Box box, HardwareAddress seen)
     {
-        (HardwareAddress? Address, string Side)[] labelled = [(box.Hardware, "the hardware address"), (box.WanHardware, "the outer side's address"), (box.Label.RadioHardware, "the radio's address")];
+        (HardwareAddress? Address, string Side)[] labelled = [(box.Hardware, "the MAC address"), (box.WanHardware, "the WAN side's address"), (box.Label.RadioHardware, "the radio's address")];
         if (Array.Find(labelled, l => l.Address == seen) is { Address: not null } same)
         {
             return new(KinKind.Same, 0, $"{same.Side} on the label of {box.Name}");
@@ -47,7 +47,7 @@ public sealed record HardwareKin(KinKind Kind, int Off, string Text)
             {
                 if (Moved(main, next.Offset, next.Local) == seen.Bits)
                 {
-                    return new(KinKind.Side, Math.Abs(next.Offset), $"what {box.Name} has at its {(next.Side == "wan" ? "outer side" : $"radio {next.Side}")}, by its kind");
+                    return new(KinKind.Side, Math.Abs(next.Offset), $"what {box.Name} has at its {(next.Side == "wan" ? "WAN side" : $"radio {next.Side}")}, by its kind");
                 }
             }
         }

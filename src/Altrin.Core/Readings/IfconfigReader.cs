@@ -42,7 +42,7 @@ internal static class IfconfigReader
                 Linked = !flags.Contains("UP") ? Known.No : flags.Contains("RUNNING") ? Known.Yes : Known.No,
             };
         }
-        // The older head has the hardware address, or the name of the link, a few blanks behind the name; both words have a colon inside.
+        // The older head has the MAC address, or the name of the link, a few blanks behind the name; both words have a colon inside.
         var gap = line.Text.IndexOf("  ", StringComparison.Ordinal);
         return gap is > 0 and < 20 && words.Length >= 2 && (words[1] is ['L', 'i', 'n', 'k', ..] || words[1].Contains(':', StringComparison.Ordinal)) && (line.Contains("encap:") || (line.Hardware is not null && words[1].EndsWith(":Ethernet", StringComparison.Ordinal)))
             ? new(line.Number, words[0]) { Hardware = IpReader.Own(line.Hardware), Inside = line.Hardware is null }

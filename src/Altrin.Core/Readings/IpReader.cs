@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Readings;
 
-/// <summary>ip addr, ip route, ip neigh, and the list of name servers (layouts of iproute2 and of resolv.conf, held to the commands themselves).</summary>
+/// <summary>ip addr, ip route, ip neigh, and the list of DNS servers (layouts of iproute2 and of resolv.conf, held to the commands themselves).</summary>
 internal static class IpReader
 {
     public static int Read(Sheet sheet, int at, Found found) =>

@@ -45,7 +45,7 @@ internal static class IpconfigReader
         {
             return 0;
         }
-        // The first rows are of the machine itself: they have neither an address nor a hardware address.
+        // The first rows are of the machine itself: they have neither an address nor a MAC address.
         if (rows.Exists(r => r.Values.Exists(v => v.Tokens.Any(t => t.Kind is TokenKind.Address or TokenKind.Hardware or TokenKind.Address6))) || head.Trimmed is [.., ':'])
         {
             found.Adapters.Add(Adapter(head.Number, name, rows));

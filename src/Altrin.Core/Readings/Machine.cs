@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Readings;
 
 /// <summary>The adapter of a machine that counts, chosen among virtual and idle ones, with what stands about it in other places of the text.</summary>
-/// <param name="Adapter">The adapter, with the gateway of its route and the name servers of the machine where it names none itself.</param>
+/// <param name="Adapter">The adapter, with the gateway of its route and the DNS servers of the machine where it names none itself.</param>
 /// <param name="Why">Why this one.</param>
 /// <param name="Others">The names of the others.</param>
 public sealed record Machine(AdapterRead Adapter, string Why, IReadOnlyList<string> Others)
@@ -13,7 +13,7 @@ public sealed record Machine(AdapterRead Adapter, string Why, IReadOnlyList<stri
     public const int Most = 100;
 
     /// <summary>
-    /// The adapter that counts; null where the text tells of none that could. Where it tells of the way out only, or of name servers only,
+    /// The adapter that counts; null where the text tells of none that could. Where it tells of the way out only, or of DNS servers only,
     /// that is all that the adapter has.
     /// </summary>
     public static Machine? Of(Reading reading)
@@ -26,7 +26,7 @@ public sealed record Machine(AdapterRead Adapter, string Why, IReadOnlyList<stri
             .FirstOrDefault();
         if (best is null)
         {
-            return adapters.Count == 0 && reading.NameServers.Count > 0 ? new(new(0, "") { NameServers = reading.NameServers }, "Only its name servers are told.", []) : null;
+            return adapters.Count == 0 && reading.NameServers.Count > 0 ? new(new(0, "") { NameServers = reading.NameServers }, "Only its DNS servers are told.", []) : null;
         }
         var others = adapters.Where(a => a.Name != best.Name).Select(a => a.Name).Where(n => n.Length > 0).Distinct().ToList();
         return new(

@@ -6,7 +6,7 @@ namespace Altrin.Core.Readings;
 
 /// <summary>An entry of an address table that may be the box that is looked for.</summary>
 /// <param name="Address">Where it answers; null where the list has no address.</param>
-/// <param name="Hardware">Its hardware address.</param>
+/// <param name="Hardware">Its MAC address.</param>
 /// <param name="Name">What the list calls it.</param>
 /// <param name="Says">What speaks for it.</param>
 /// <param name="Sure">Whether it cannot well be anything else.</param>
@@ -19,7 +19,7 @@ public sealed record BoxCandidate(Ipv4Address? Address, HardwareAddress Hardware
 public sealed record MovedBox(IReadOnlyList<BoxCandidate> Candidates, string Says, IReadOnlyList<string> Sweep)
 {
     /// <summary>Looks for a box in an address table or device list.</summary>
-    /// <param name="site">The survey: entries that are certainly somebody else's are left out.</param>
+    /// <param name="site">The survey: entries that are certainly another's are left out.</param>
     /// <param name="box">The box; null to go by digits alone.</param>
     /// <param name="digits">The last digits of its label, two to twelve hexadecimal ones, with or without marks between them; null to go by what the survey has.</param>
     /// <param name="table">The table.</param>
@@ -29,11 +29,11 @@ public sealed record MovedBox(IReadOnlyList<BoxCandidate> Candidates, string Say
         var plain = digits is null ? "" : string.Concat(digits.Where(c => c is not (':' or '-' or '.' or ' ')));
         if (digits is { Length: > 0 } && (plain.Length is < 2 or > 12 || !plain.All(char.IsAsciiHexDigit)))
         {
-            return Parsed<MovedBox>.Fail($"'{Ipv4Address.Shown(digits)}' are no digits of a hardware address; the last two to twelve are expected, such as 53:0a.");
+            return Parsed<MovedBox>.Fail($"'{Ipv4Address.Shown(digits)}' are no digits of a MAC address; the last two to twelve are expected, such as 53:0a.");
         }
         if (plain.Length == 0 && (box is null || (box.Hardware is null && box.WanHardware is null && box.Label.RadioHardware is null)))
         {
-            return Parsed<MovedBox>.Fail(box is null ? "Say which box, or type the last digits of its label." : $"No hardware address of {box.Name} was noted; type the last digits of its label.");
+            return Parsed<MovedBox>.Fail(box is null ? "Say which box, or type the last digits of its label." : $"No MAC address of {box.Name} was noted; type the last digits of its label.");
         }
         var found = new List<(BoxCandidate Is, int Rank)>();
         foreach (var near in table.Where(n => n.Hardware is not null).DistinctBy(n => (n.Hardware, n.Address)))

@@ -1,7 +1,7 @@
 namespace Altrin.Core.Readings;
 
 /// <summary>
-/// Address tables: arp -a of several systems, arp -n, and the kernel's own list. A row has one IPv4 and one hardware address; entries for
+/// Address tables: arp -a of several systems, arp -n, and the kernel's own list. A row has one IPv4 and one MAC address; entries for
 /// groups and for everybody are passed over, those without an answer are kept without one.
 /// </summary>
 internal static class NeighbourReader
@@ -34,7 +34,7 @@ internal static class NeighbourReader
         {
             return null;
         }
-        // "name (address) at hardware [ether] on adapter", or "(incomplete)" in the place of the hardware address.
+        // "name (address) at hardware [ether] on adapter", or "(incomplete)" in the place of the MAC address.
         var named = near.Start > 1 && line.Trimmed[near.Start - 1] == '(' && words.Length >= 4 && words[2] == "at";
         // "address hardware kind", "address ether hardware flags adapter", "address 0x1 0x2 hardware * adapter", "address (incomplete) adapter".
         var plain = near is { Start: 0, PrefixLength: null } && words.Length <= 6

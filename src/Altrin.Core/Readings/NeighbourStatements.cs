@@ -20,7 +20,7 @@ internal static class NeighbourStatements
         foreach (var near in listed)
         {
             var said = One(site, at, table, near, reading);
-            // One hardware address at several addresses is usual behind a bridge, and two entries may have one name: the first counts.
+            // One MAC address at several addresses is usual behind a bridge, and two entries may have one name: the first counts.
             yield return said.Corrections.Count == 0 || said.Corrections.All(c => offered.Add(Target(c))) ? said : said with { Offer = null, Corrections = [] };
             if (at is not null && near.Link is { } link && site.Devices.FirstOrDefault(d => d.Hardware == near.Hardware) is { } device && Linked(at.Design, device, near, link) is { } linked)
             {
@@ -30,7 +30,7 @@ internal static class NeighbourStatements
         var silent = reading.Neighbours.Where(n => n.Hardware is null && n.Address is not null).Select(n => n.Address!.Value).Distinct().ToList();
         if (silent.Count > 0)
         {
-            yield return new("silent", reading.Neighbours.First(n => n.Hardware is null).Line, $"Nobody answered at {Joined(silent.Take(8).Select(a => $"{a}"))}{(silent.Count > 8 ? $" and {silent.Count - 8} more" : "")}.", Agreement.Unknown);
+            yield return new("silent", reading.Neighbours.First(n => n.Hardware is null).Line, $"No host answered at {Joined(silent.Take(8).Select(a => $"{a}"))}{(silent.Count > 8 ? $" and {silent.Count - 8} more" : "")}.", Agreement.Unknown);
         }
         var missing = table.Select(n => n.Owner).Where(o => o != PortRef.Street).Distinct()
             .Where(o => site.Boxes.FirstOrDefault(b => b.Id == o) is { Hardware: not null } box ? listed.TrueForAll(n => HardwareKin.Of(box, n.Hardware!.Value) is null)
@@ -59,7 +59,7 @@ internal static class NeighbourStatements
         {
             return Recorded(site, at, table, near, id, $"{found}: {box?.Name ?? device!.Name}.", owner);
         }
-        // Who has the address by what is recorded, when that one's hardware address was never read.
+        // Who has the address by what is recorded, when that one's MAC address was never read.
         var holder = near.Address is { } held ? at?.HolderOf(held) : null;
         if (holder is not null && site.Boxes.FirstOrDefault(b => b.Id == holder) is { } there)
         {
@@ -67,8 +67,8 @@ internal static class NeighbourStatements
             return there.Hardware is null
                 ? new(id, near.Line, $"{found}, the address of {there.Name}.", Agreement.Unknown)
                 {
-                    Recorded = $"No hardware address of {there.Name} is recorded.",
-                    Offer = $"{there.Name} has the hardware address {hardware}",
+                    Recorded = $"No MAC address of {there.Name} is recorded.",
+                    Offer = $"{there.Name} has the MAC address {hardware}",
                     Corrections = [AdapterStatements.Noted(there, hardware)],
                 }
                 : new(id, near.Line, $"{found}, the address of {there.Name}.", kin is null ? Agreement.Disagrees : Agreement.Agrees)
@@ -80,7 +80,7 @@ internal static class NeighbourStatements
         if (holder is not null && site.Devices.FirstOrDefault(d => d.Id == holder) is { } user)
         {
             return user.Hardware is null
-                ? new(id, near.Line, $"{found}, the address of {user.Name}.", Agreement.Unknown) { Recorded = $"No hardware address of {user.Name} is recorded.", Offer = $"{user.Name} has the hardware address {hardware}", Corrections = [new SetDevice(user.Id, Partial<Device>.With(d => d.Hardware, hardware))] }
+                ? new(id, near.Line, $"{found}, the address of {user.Name}.", Agreement.Unknown) { Recorded = $"No MAC address of {user.Name} is recorded.", Offer = $"{user.Name} has the MAC address {hardware}", Corrections = [new SetDevice(user.Id, Partial<Device>.With(d => d.Hardware, hardware))] }
                 : new(id, near.Line, $"{found}, the address of {user.Name}.", Agreement.Disagrees) { Recorded = $"Recorded: {user.Hardware}.", Explanations = [new($"Something else has taken the address of {user.Name}.", [])] };
         }
         if (reading.Adapters.Any(a => a.Hardware == hardware))
@@ -90,7 +90,7 @@ internal static class NeighbourStatements
         var named = near.Name is null ? null : site.Devices.FirstOrDefault(d => d.Hardware is null && Slugs.Of(d.Name, _ => false, "x") == Slugs.Of(near.Name, _ => false, "x"));
         if (named is not null)
         {
-            return new(id, near.Line, $"{found}.", Agreement.Unknown) { Recorded = $"{named.Name} is recorded without a hardware address.", Offer = $"{named.Name} has the hardware address {hardware}", Corrections = [new SetDevice(named.Id, Partial<Device>.With(d => d.Hardware, hardware))] };
+            return new(id, near.Line, $"{found}.", Agreement.Unknown) { Recorded = $"{named.Name} is recorded without a MAC address.", Offer = $"{named.Name} has the MAC address {hardware}", Corrections = [new SetDevice(named.Id, Partial<Device>.With(d => d.Hardware, hardware))] };
         }
         var entry = DeviceLists.Entry(site, near);
         var called = Called(near);
@@ -125,7 +125,7 @@ internal static class NeighbourStatements
         {
             Recorded = cable ? "Recorded on a cable." : "Recorded on the Wi-Fi.",
             Explanations = cable == link.ByCable ? []
-                : [new(cable ? "Its cable is out, or not pushed in; it fell back on a Wi-Fi that it knows." : "It was plugged in meanwhile; or it hangs on an access point that nobody recorded, which the list shows as the cable that leads there.", [])],
+                : [new(cable ? "Its cable is out, or not pushed in; it fell back on a Wi-Fi that it knows." : "It was plugged in meanwhile; or it is connected to an access point that is not recorded, which the list shows as the cable that leads there.", [])],
         };
     }
 

@@ -5,7 +5,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Readings;
 
-/// <summary>How many address servers answer, by a capture or by leases that were asked for again and again.</summary>
+/// <summary>How many DHCP servers answer, by a capture or by leases that were asked for again and again.</summary>
 internal static class OfferStatements
 {
     /// <summary>How many servers are named.</summary>
@@ -25,14 +25,14 @@ internal static class OfferStatements
         var servers = offers.GroupBy(o => o.Server!.Value).OrderBy(g => g.Key).ToList();
         var heard = reading.Offers.Any(o => o.Kind == DhcpKind.Offer);
         var rounds = Math.Max(1, offers.GroupBy(o => (o.Server, o.Kind)).Max(g => g.Count()));
-        var said = string.Join(" and ", servers.Take(MostNamed).Select(g => $"{g.Key}{(at?.HolderOf(g.Key) is { } owner ? $" ({at.NameOf(owner)})" : ByHardware(home.Site, g.Select(o => o.From)) is { } box ? $" ({box.Name}, by its hardware address)" : "")}")) + (servers.Count > MostNamed ? $" and {servers.Count - MostNamed} more" : "");
-        var found = servers.Count == 1 ? $"One address server answered: {said}." : $"{servers.Count} address servers answered: {said}.";
+        var said = string.Join(" and ", servers.Take(MostNamed).Select(g => $"{g.Key}{(at?.HolderOf(g.Key) is { } owner ? $" ({at.NameOf(owner)})" : ByHardware(home.Site, g.Select(o => o.From)) is { } box ? $" ({box.Name}, by its MAC address)" : "")}")) + (servers.Count > MostNamed ? $" and {servers.Count - MostNamed} more" : "");
+        var found = servers.Count == 1 ? $"One DHCP server answered: {said}." : $"{servers.Count} DHCP servers answered: {said}.";
         var enough = heard && rounds >= 3 ? null
-            : heard ? "Collect all offers for 10 s, three times, from a hardware address that no server knows: a slow second server is easily missed."
+            : heard ? "Collect all offers for 10 s, three times, from a MAC address that no server knows: a slow second server is easily missed."
             : "A lease names only the server that won. Only offers tell them all: capture while asking, three times for 10 s.";
         if (at is null)
         {
-            yield return new("servers", 0, found, servers.Count > 1 ? Agreement.Disagrees : Agreement.Unknown) { Recorded = servers.Count > 1 ? "One network has one address server." : enough };
+            yield return new("servers", 0, found, servers.Count > 1 ? Agreement.Disagrees : Agreement.Unknown) { Recorded = servers.Count > 1 ? "One network has one DHCP server." : enough };
             yield break;
         }
         // A server is known here by the address that it speaks from.
@@ -44,10 +44,10 @@ internal static class OfferStatements
         var asleep = strange.Select(g => at.HolderOf(g.Key)).Where(o => o is not null && design.Mode(o) is RouterMode { Server.On: false }).Select(o => new SwitchAddressServer(o!, true)).FirstOrDefault();
         yield return new("servers", 0, found, strange.Count > 0 ? Agreement.Disagrees : agrees && heard ? Agreement.Agrees : agrees ? Agreement.Unknown : Agreement.Disagrees)
         {
-            Recorded = string.Join(" ", new[] { expected.Count == 0 ? "Recorded: no address server there." : $"Recorded: {string.Join(" and ", recorded.Select(s => $"{s.Own} ({(s.Owner == PortRef.Street ? "the provider" : at.NameOf(s.Owner))})").Distinct())}.", enough }.OfType<string>()),
+            Recorded = string.Join(" ", new[] { expected.Count == 0 ? "Recorded: no DHCP server there." : $"Recorded: {string.Join(" and ", recorded.Select(s => $"{s.Own} ({(s.Owner == PortRef.Street ? "the provider" : at.NameOf(s.Owner))})").Distinct())}.", enough }.OfType<string>()),
             Explanations = seat is null || agrees ? []
                 : [.. Unknown(home.Site, at, strange), .. Slips.That(home, design, seat, at, p => Answers(p, servers, heard)), .. missing.Count > 0 && heard ? [new Explanation($"{string.Join(" and ", missing)} did not answer: it is off, out of addresses, or not on this wire.", [])] : Array.Empty<Explanation>()],
-            Offer = asleep is null ? null : $"The address server of {design.NameOf(asleep.Box)} is on",
+            Offer = asleep is null ? null : $"The DHCP server of {design.NameOf(asleep.Box)} is on",
             Changes = asleep is null ? [] : [asleep],
         };
     }
@@ -61,7 +61,7 @@ internal static class OfferStatements
 
     private static IEnumerable<Explanation> Unknown(Site site, Standpoint at, IReadOnlyList<IGrouping<Ipv4Address, OfferRead>> strange) =>
         strange.Where(g => at.HolderOf(g.Key) is null && ByHardware(site, g.Select(o => o.From)) is null)
-            .Select(g => new Explanation($"Nobody recorded is at {g.Key}: a box that was reset, a neighbour's on the wire, or a telephone that shares its connection. Look for {(g.Select(o => o.From).FirstOrDefault(f => f is not null) is { } from ? $"{from}" : "its hardware address")} in the address table.", []));
+            .Select(g => new Explanation($"Nobody recorded is at {g.Key}: a box that was reset, a neighbour's on the wire, or a telephone that shares its connection. Look for {(g.Select(o => o.From).FirstOrDefault(f => f is not null) is { } from ? $"{from}" : "its MAC address")} in the address table.", []));
 
     private static Box? ByHardware(Site site, IEnumerable<HardwareAddress?> from) =>
         from.OfType<HardwareAddress>().SelectMany(h => site.Boxes.Where(b => HardwareKin.Of(b, h) is { Kind: KinKind.Same or KinKind.Side or KinKind.Next })).FirstOrDefault();

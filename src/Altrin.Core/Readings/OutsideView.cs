@@ -20,7 +20,7 @@ public sealed record OutsideView(Known Beyond, string Translations, string Inbou
     /// <param name="inside">How many routers of one's own translate on the way there; null where that is not known.</param>
     public static OutsideView Of(Ipv4Address? seen, Ipv4Address? wan, int? inside)
     {
-        var own = inside is { } count ? $"{Counted(count)} of the home" : "those of the home";
+        var own = inside is { } count ? $"{Counted(count)} in the home" : "NAT in the home";
         if (seen is { } shown && SpecialBlock.UseOf(shown) is not (AddressUse.Public or AddressUse.Documentation))
         {
             return new(Known.Unknown, "Nothing follows.", "Nothing follows.", [$"{shown} is no address of the internet ({SpecialBlock.Of(shown)!.Name}, {SpecialBlock.Of(shown)!.Source}): an outside service cannot have seen it. It was read off a page of the home."]);
@@ -28,11 +28,11 @@ public sealed record OutsideView(Known Beyond, string Translations, string Inbou
         var use = wan is { } address ? SpecialBlock.UseOf(address) : (AddressUse?)null;
         if (use is AddressUse.CarrierShared)
         {
-            return new(Known.Yes, $"{Capital(own)}, and the provider's.", "Nothing can be opened from outside over IPv4: the provider translates too (RFC 6598, RFC 7335).", ["Ask the provider for a public address or for IPv6, or use a tunnel that is opened from inside."]);
+            return new(Known.Yes, $"{Capital(own)}, and the provider's.", "Nothing can be opened from outside over IPv4: carrier-grade NAT (RFC 6598, RFC 7335).", ["Ask the provider for a public address or for IPv6, or use a tunnel that is opened from inside."]);
         }
         if (use is AddressUse.Private)
         {
-            return new(Known.Yes, $"{Capital(own)}, and at least one further out.", "Nothing can be opened from outside unless whoever translates further out lets it in.", [$"Who translates is not known: a box further out in the home, the building, or the provider, many of whom use 10.0.0.0/8. The page of that box names its WAN gateway: where a page answers at that address, it is a box of the home or the building."]);
+            return new(Known.Yes, $"{Capital(own)}, and at least one further out.", "Nothing can be opened from outside unless the NAT further out forwards it.", [$"Whose NAT it is, is not known: a box further out in the home, the building, or the provider, many of whom use 10.0.0.0/8. The page of that box names its WAN gateway: where a page answers at that address, it is a box of the home or the building."]);
         }
         if (use is AddressUse.LinkLocal or AddressUse.NotForHosts)
         {
@@ -47,7 +47,7 @@ public sealed record OutsideView(Known Beyond, string Translations, string Inbou
             return new(Known.Unknown, "Not known.", "Not known.", ["Read the WAN address on the page of the outermost box, and hold it against this one."]);
         }
         return seen == wan
-            ? new(Known.No, $"{Capital(own)}; none further out that changes the address.", "Connections from outside can arrive where that box lets them in.", [TryIt, "Some providers share one public address by ports: then the addresses are equal, and only some ports arrive."])
+            ? new(Known.No, $"{Capital(own)}; none further out that changes the address.", "Connections from outside can arrive where that box forwards them.", [TryIt, "Some providers share one public address by ports: then the addresses are equal, and only some ports arrive."])
             : new(Known.Yes, $"{Capital(own)}, and at least one further out: the addresses differ.", "Nothing can be opened from outside to the address of that box as it stands.", ["Or the outside was asked another way: over a tunnel, a company's network, a telephone's own line, or a second internet service. Switch these off and ask again.", TryIt]);
     }
 
@@ -71,12 +71,12 @@ public sealed record OutsideView(Known Beyond, string Translations, string Inbou
     }
 
     /// <summary>What accepting it writes, in words.</summary>
-    internal const string CarrierOffer = "The provider translates too: several customers share one public address";
+    internal const string CarrierOffer = "Carrier-grade NAT: several customers share one public address";
 
     /// <summary>The same service behind the provider's own translation.</summary>
     internal static SetService Translating { get; } = new(Partial<ServiceFacts>.With(s => s.Kind, ServiceKind.CarrierTranslation));
 
-    private static string Counted(int count) => count switch { 0 => "no translation", 1 => "one translation", 2 => "two translations", _ => $"{count} translations" };
+    private static string Counted(int count) => count switch { 0 => "no NAT", 1 => "one NAT", 2 => "double NAT", _ => $"{count} times NAT" };
 
     private static string Capital(string text) => string.Concat(text[..1].ToUpperInvariant(), text.AsSpan(1));
 }

@@ -7,7 +7,7 @@ namespace Altrin.Core.Readings;
 
 /// <summary>A network that was heard in a place, and whose it is.</summary>
 /// <param name="Network">The network.</param>
-/// <param name="Box">The box of the home that sends it, by the hardware address of the radio; null where none is known to.</param>
+/// <param name="Box">The box of the home that sends it, by the MAC address of the radio; null where none is known to.</param>
 /// <param name="Own">Whether it is one of the home's: a box of it sends it, or it has one of the home's names.</param>
 public sealed record PlaceAirRow(HeardNetwork Network, string? Box, bool Own);
 

@@ -16,7 +16,7 @@ public enum ReadingKind
     Routes,
     /// <summary>An address table (ARP).</summary>
     AddressTable,
-    /// <summary>Name servers of a machine.</summary>
+    /// <summary>DNS servers of a machine.</summary>
     NameServers,
     /// <summary>A ping.</summary>
     Ping,
@@ -57,11 +57,11 @@ public enum AddressWay
 {
     /// <summary>The text does not say.</summary>
     Unknown,
-    /// <summary>An address server gave it.</summary>
+    /// <summary>A DHCP server gave it.</summary>
     Leased,
     /// <summary>Typed by hand.</summary>
     Fixed,
-    /// <summary>Nobody answered; it gave itself one (RFC 3927).</summary>
+    /// <summary>No DHCP server answered; it gave itself one (RFC 3927).</summary>
     SelfAssigned,
 }
 
@@ -70,7 +70,7 @@ public enum AddressWay
 /// <param name="Name">What the machine calls it.</param>
 public sealed record AdapterRead(int Line, string Name)
 {
-    /// <summary>Its hardware address.</summary>
+    /// <summary>Its MAC address.</summary>
     public HardwareAddress? Hardware { get; init; }
 
     /// <summary>Its address with its prefix.</summary>
@@ -122,10 +122,10 @@ public sealed record RouteRead(int Line, Subnet Destination, Ipv4Address? Gatewa
     public bool IsDefault => Destination.PrefixLength == 0;
 }
 
-/// <summary>Somebody on the wire, by an address table, a device list or a server's leases.</summary>
+/// <summary>A host on the wire, by an address table, a device list or a server's leases.</summary>
 /// <param name="Line">Where it stands.</param>
 /// <param name="Address">Its address; null where the list has none.</param>
-/// <param name="Hardware">Its hardware address; null where nobody answered for the address.</param>
+/// <param name="Hardware">Its MAC address; null where no host answered for the address.</param>
 public sealed record NeighbourRead(int Line, Ipv4Address? Address, HardwareAddress? Hardware)
 {
     /// <summary>What the list calls it; null where it has no name for it.</summary>
@@ -145,7 +145,7 @@ public sealed record PingRead(int Line, Ipv4Address? Target, int? Sent, int Answ
 
 /// <summary>One hop of a route.</summary>
 /// <param name="Number">Counted from 1.</param>
-/// <param name="Addresses">Who answered; empty where nobody did, several where the way changes.</param>
+/// <param name="Addresses">Who answered; empty where none did, several where the way changes.</param>
 public sealed record HopRead(int Number, IReadOnlyList<Ipv4Address> Addresses);
 
 /// <summary>A route, hop by hop.</summary>
@@ -180,7 +180,7 @@ public readonly record struct Level(double Dbm, int EitherDb);
 /// <summary>A network on the air.</summary>
 /// <param name="Line">Where it begins.</param>
 /// <param name="Name">Its name; empty where it hides it.</param>
-/// <param name="Radio">The hardware address of the radio that sends it (BSSID); null where not printed.</param>
+/// <param name="Radio">The MAC address of the radio that sends it (BSSID); null where not printed.</param>
 public sealed record NetworkRead(int Line, string Name, HardwareAddress? Radio)
 {
     /// <summary>Its band.</summary>
@@ -205,7 +205,7 @@ public sealed record NetworkRead(int Line, string Name, HardwareAddress? Radio)
     public double? SendMbps { get; init; }
 }
 
-/// <summary>An answer of an address server.</summary>
+/// <summary>An answer of a DHCP server.</summary>
 /// <param name="Line">Where it stands; the number of the frame in a capture.</param>
 /// <param name="Kind">What kind of message.</param>
 /// <param name="Server">Who answered; null where the message does not say.</param>
@@ -215,7 +215,7 @@ public sealed record OfferRead(int Line, DhcpKind Kind, Ipv4Address? Server, Ipv
     /// <summary>Who asked.</summary>
     public HardwareAddress? Asker { get; init; }
 
-    /// <summary>The hardware address that the answer came from; only in a capture.</summary>
+    /// <summary>The MAC address that the answer came from; only in a capture.</summary>
     public HardwareAddress? From { get; init; }
 
     /// <summary>The prefix that came along.</summary>
@@ -224,7 +224,7 @@ public sealed record OfferRead(int Line, DhcpKind Kind, Ipv4Address? Server, Ipv
     /// <summary>The gateway that came along.</summary>
     public Ipv4Address? Gateway { get; init; }
 
-    /// <summary>The name servers that came along.</summary>
+    /// <summary>The DNS servers that came along.</summary>
     public IReadOnlyList<Ipv4Address> NameServers { get; init; } = [];
 
     /// <summary>How long the lease lasts, in seconds.</summary>
@@ -253,7 +253,7 @@ public sealed record Reading(int Lines, IReadOnlyList<ReadBlock> Blocks, IReadOn
     /// <summary>Who is there.</summary>
     public IReadOnlyList<NeighbourRead> Neighbours { get; init; } = [];
 
-    /// <summary>Name servers that stand apart from any adapter.</summary>
+    /// <summary>DNS servers that stand apart from any adapter.</summary>
     public IReadOnlyList<Ipv4Address> NameServers { get; init; } = [];
 
     /// <summary>Pings.</summary>
@@ -268,7 +268,7 @@ public sealed record Reading(int Lines, IReadOnlyList<ReadBlock> Blocks, IReadOn
     /// <summary>Networks on the air, the one in use among them.</summary>
     public IReadOnlyList<NetworkRead> Networks { get; init; } = [];
 
-    /// <summary>Answers of address servers.</summary>
+    /// <summary>Answers of DHCP servers.</summary>
     public IReadOnlyList<OfferRead> Offers { get; init; } = [];
 
     /// <summary>What the outside sees.</summary>

@@ -49,7 +49,7 @@ public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnly
             Readings.Baseline.Of(reading.Runs, design.Site.Service, run => Readings.Baseline.Carries(at, run.By), id => design.Site.Place(id)?.Name ?? (id.Length == 0 ? "no place noted" : id)));
     }
 
-    /// <summary>Either side of a disagreement may be wrong, and a made-up hardware address changes: these are left to whoever looks.</summary>
+    /// <summary>Either side of a disagreement may be wrong, and a made-up MAC address changes: these are left to whoever looks.</summary>
     private static IEnumerable<Statement> Suggesting(IEnumerable<Statement> statements) => Numbered(statements).Select(s => s with
     {
         Suggested = s is { Offer: not null, Agreement: not Agreement.Disagrees } && !s.Corrections.Any(c => c is AddDevice { Device.Hardware.IsLocallyAdministered: true }),

@@ -84,7 +84,7 @@ internal static class RouteReader
             : new(line.Number, Subnet.Containing(addresses[0], prefix), null, $"{addresses[2]}") { Metric = own };
     }
 
-    /// <summary>"default 192.168.8.1 UGScg en0", "192.168.8 link#4 UCS en0"; a neighbour where a hardware address stands for the gateway.</summary>
+    /// <summary>"default 192.168.8.1 UGScg en0", "192.168.8 link#4 UCS en0"; a neighbour where a MAC address stands for the gateway.</summary>
     private static bool Bsd(Line line, Found found)
     {
         var words = line.Words;

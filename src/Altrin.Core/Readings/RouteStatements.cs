@@ -45,7 +45,7 @@ internal static class RouteStatements
         var more = inner.Skip(through.Count).ToList();
         return new(id, trace.Line, found, agrees is null ? Agreement.Unknown : agrees.Value ? Agreement.Agrees : Agreement.Disagrees)
         {
-            Recorded = through.Count == 0 ? "Recorded: no router in between." : $"Recorded: {string.Join(", ", through.Select(h => h.Owner == PortRef.Street ? "the provider's translation" : h.Address is { } a ? $"{a} ({at.NameOf(h.Owner)})" : at.NameOf(h.Owner)))}.",
+            Recorded = through.Count == 0 ? "Recorded: no router in between." : $"Recorded: {string.Join(", ", through.Select(h => h.Owner == PortRef.Street ? "the provider's NAT" : h.Address is { } a ? $"{a} ({at.NameOf(h.Owner)})" : at.NameOf(h.Owner)))}.",
             Explanations = agrees != false ? []
                 : [.. Beyond(more, carrier), .. seat is null || at is null ? [] : Slips.That(home, design, seat, at, p => Looking.To(p.Seen, p.Owner, trace.Target ?? Provider.Host) is { } other && Same(Through(other, trace), inner, trace) == true)],
             Offer = offer,
@@ -69,7 +69,7 @@ internal static class RouteStatements
     {
         if (carrier.Count > 0)
         {
-            yield return new($"{carrier[0]} lies between a carrier's translation and its customers (RFC 6598, RFC 7335): the provider translates too, and nothing can be opened from outside over IPv4.", []);
+            yield return new($"{carrier[0]} lies between a carrier-grade NAT and its customers (RFC 6598, RFC 7335), and nothing can be opened from outside over IPv4.", []);
         }
         else if (more.Count > 0)
         {
@@ -92,7 +92,7 @@ internal static class RouteStatements
         return ping.Answered > 0
             ? new(id, ping.Line, found, expected.Ping.Kind == AnswerKind.Unknown ? Agreement.Unknown : yes ? Agreement.Agrees : Agreement.Disagrees)
             {
-                Recorded = yes ? null : expected.StoppedBy is { } stopper ? $"By what is recorded, {at.NameOf(stopper)} stops it." : "By what is recorded nobody is there.",
+                Recorded = yes ? null : expected.StoppedBy is { } stopper ? $"By what is recorded, {at.NameOf(stopper)} stops it." : "By what is recorded no host is there.",
             }
             : new(id, ping.Line, found, expected.Ping.Kind == AnswerKind.No ? Agreement.Agrees : Agreement.Unknown)
             {

@@ -36,7 +36,7 @@ internal sealed class Line
     /// <summary>Its IPv4 addresses.</summary>
     public IEnumerable<Token> Addresses => Tokens.Where(t => t.Kind == TokenKind.Address);
 
-    /// <summary>Its first hardware address; null where it has none.</summary>
+    /// <summary>Its first MAC address; null where it has none.</summary>
     public HardwareAddress? Hardware => Tokens.FirstOrDefault(t => t.Kind == TokenKind.Hardware) is { Kind: TokenKind.Hardware } found ? found.Hardware : null;
 
     /// <summary>Its numbers.</summary>

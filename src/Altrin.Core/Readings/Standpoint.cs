@@ -10,7 +10,7 @@ namespace Altrin.Core.Readings;
 /// <param name="Owner">Who printed: a box, a device, or the laptop.</param>
 internal sealed record Standpoint(Observation Seen, string Owner)
 {
-    /// <summary>The place in a design; null where nobody can stand there.</summary>
+    /// <summary>The place in a design; null where none can stand there.</summary>
     public static Standpoint? At(Design design, string? seat, Work work) =>
         seat is { Length: > 0 } && Seats.Stand(design, seat, work) is { Ok: true, Value: var (seen, owner) } ? new(seen, owner) : null;
 
@@ -34,7 +34,7 @@ internal sealed record Standpoint(Observation Seen, string Owner)
     public static bool Fits(Holding held, InterfaceAddress own) =>
         held.PrefixLength == own.PrefixLength && (held.Exact is { } exact ? exact == own.Address : held.From is { } range && range.Contains(own.Address));
 
-    /// <summary>Who has an address for certain in one of its segments; null where nobody has.</summary>
+    /// <summary>Who has an address for certain in one of its segments; null where none has.</summary>
     public string? HolderOf(Ipv4Address address) =>
         Segments.SelectMany(s => Seen.Hosts.Holders(s.Id, address)).Select(h => h.Owner).FirstOrDefault()
         ?? Seen.Sheet.Addresses.Where(a => a.Address == address).Select(a => a.Owner).FirstOrDefault();

@@ -3,7 +3,7 @@ using Altrin.Core.Addressing;
 namespace Altrin.Core.Readings;
 
 /// <summary>
-/// A box's list of devices, copied from its page or saved as a file: rows with a hardware address, columns parted by tabs, semicolons,
+/// A box's list of devices, copied from its page or saved as a file: rows with a MAC address, columns parted by tabs, semicolons,
 /// bars, commas or several blanks; or one cell a line, as some pages are copied. Which column holds the names is told by what differs
 /// from row to row.
 /// </summary>
@@ -48,7 +48,7 @@ internal static class TableReader
         return count;
     }
 
-    /// <summary>One cell a line: lines in groups of equal size, each with one hardware address in the same place.</summary>
+    /// <summary>One cell a line: lines in groups of equal size, each with one MAC address in the same place.</summary>
     private static int Cells(Sheet sheet, int at, Found found)
     {
         var places = new List<int>();

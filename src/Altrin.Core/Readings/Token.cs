@@ -8,7 +8,7 @@ internal enum TokenKind
 {
     /// <summary>An IPv4 address, with a prefix length where one follows.</summary>
     Address,
-    /// <summary>A hardware address.</summary>
+    /// <summary>A MAC address.</summary>
     Hardware,
     /// <summary>An IPv6 address.</summary>
     Address6,
@@ -28,7 +28,7 @@ internal sealed record Token(TokenKind Kind, int Start, int End)
     /// <summary>The prefix length after the address; null where none follows.</summary>
     public int? PrefixLength { get; init; }
 
-    /// <summary>The hardware address, also of a group.</summary>
+    /// <summary>The MAC address, also of a group.</summary>
     public HardwareAddress Hardware { get; init; }
 
     /// <summary>The number.</summary>
@@ -86,7 +86,7 @@ internal static class Scanner
     }
 
     /// <summary>
-    /// A hardware address: six groups of one or two hexadecimal digits with colons, six of two with hyphens, or three of four with dots
+    /// A MAC address: six groups of one or two hexadecimal digits with colons, six of two with hyphens, or three of four with dots
     /// (the layouts of the commands read here; common practice).
     /// </summary>
     private static Token? Hardware(string text, int at)

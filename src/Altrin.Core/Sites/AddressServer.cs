@@ -4,12 +4,12 @@ using Altrin.Core.Addressing;
 
 namespace Altrin.Core.Sites;
 
-/// <summary>A router's address server (DHCP). It keeps its settings while it is off.</summary>
+/// <summary>A router's DHCP server (DHCP). It keeps its settings while it is off.</summary>
 /// <param name="On">Whether it answers.</param>
 /// <param name="Pool">What it hands out, both ends included.</param>
 /// <param name="Gateway">Default gateway that it hands out; null for the router itself.</param>
-/// <param name="NameServers">Name servers that it hands out; empty for the router itself.</param>
-/// <param name="Reservations">Addresses kept for one hardware address, inside the pool or not.</param>
+/// <param name="NameServers">DNS servers that it hands out; empty for the router itself.</param>
+/// <param name="Reservations">Addresses kept for one MAC address, inside the pool or not.</param>
 public sealed record AddressServer(bool On, AddressRange Pool, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers, IReadOnlyList<Reservation> Reservations)
 {
     /// <summary>How many reservations are kept.</summary>
@@ -27,11 +27,11 @@ public sealed record AddressServer(bool On, AddressRange Pool, Ipv4Address? Gate
     /// <summary>Whether it hands out no gateway at all; then <see cref="Gateway"/> is null.</summary>
     public bool LeavesOutGateway { get; init; }
 
-    /// <summary>Whether it hands out no name servers at all; then <see cref="NameServers"/> is empty.</summary>
+    /// <summary>Whether it hands out no DNS servers at all; then <see cref="NameServers"/> is empty.</summary>
     public bool LeavesOutNames { get; init; }
 }
 
-/// <summary>An address kept for one hardware address.</summary>
+/// <summary>An address kept for one MAC address.</summary>
 public sealed record Reservation(HardwareAddress Hardware, Ipv4Address Address);
 
 /// <summary>A port let in from the WAN side.</summary>

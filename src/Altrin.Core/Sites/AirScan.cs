@@ -31,7 +31,7 @@ public sealed record HeardNetwork([property: Required(AllowEmptyStrings = true),
     /// <summary>The longest name, in characters: 32 octets (IEEE 802.11, from memory), each of which a command may write in four.</summary>
     public const int LongestName = 128;
 
-    /// <summary>The hardware address of the radio that sends it (BSSID); null where it was not printed.</summary>
+    /// <summary>The MAC address of the radio that sends it (BSSID); null where it was not printed.</summary>
     public HardwareAddress? Radio { get; init; }
 
     /// <summary>Its band; null where it was not told.</summary>

@@ -4,7 +4,7 @@ namespace Altrin.Core.Sites;
 public static class FactoryNames
 {
     /// <summary>
-    /// By its label, else by the pattern of its kind with the last digits of its hardware address, or question marks where that was
+    /// By its label, else by the pattern of its kind with the last digits of its MAC address, or question marks where that was
     /// not read; else its own id stands for the name that nobody has read yet.
     /// </summary>
     public static string Of(Box box) =>

@@ -1,6 +1,6 @@
 namespace Altrin.Core.Sites;
 
-/// <summary>The id of a router's guest network, as a segment and as an address server.</summary>
+/// <summary>The id of a router's guest network, as a segment and as a DHCP server.</summary>
 public static class GuestId
 {
     private const string Mark = ":guest";

@@ -1,6 +1,6 @@
 namespace Altrin.Core.Sites;
 
-/// <summary>Whether something is so, where nobody may have found out yet.</summary>
+/// <summary>Whether something is so, that may not be known yet.</summary>
 public enum Known
 {
     /// <summary>Not found out.</summary>
@@ -33,7 +33,7 @@ public sealed record BoxHabits
     /// <summary>Nothing found out.</summary>
     public static BoxHabits NotKnown { get; } = new();
 
-    /// <summary>Whether its address server tries an address before it offers it (RFC 2131, section 2.2).</summary>
+    /// <summary>Whether its DHCP server tries an address before it offers it (RFC 2131, section 2.2).</summary>
     public Known ChecksOffer { get; init; }
 
     /// <summary>Whether it tries an address that it was leased before using it, and declines one that is taken (RFC 2131, section 4.4.1; RFC 5227).</summary>
@@ -48,7 +48,7 @@ public sealed record BoxHabits
     /// <summary>Whether it drops what comes from a side that it would not answer to (reverse-path check, RFC 3704).</summary>
     public Known ChecksReversePath { get; init; }
 
-    /// <summary>Whether its address server comes on in access-point mode while it hears no other.</summary>
+    /// <summary>Whether its DHCP server comes on in access-point mode while it hears no other.</summary>
     public Known ServesWhenAlone { get; init; }
 
     /// <summary>Whether its guest name stays apart from the rest in access-point mode.</summary>

@@ -2,7 +2,7 @@ using Altrin.Core.Addressing;
 
 namespace Altrin.Core.Sites;
 
-/// <summary>What stands on the label of one box, beside its hardware addresses. Keys and passwords are references; the words themselves are no part of a design.</summary>
+/// <summary>What stands on the label of one box, beside its MAC addresses. Keys and passwords are references; the words themselves are no part of a design.</summary>
 public sealed record LabelFacts
 {
     /// <summary>An empty label.</summary>
@@ -23,7 +23,7 @@ public sealed record LabelFacts
     /// <summary>Reference to its factory Wi-Fi key.</summary>
     public string? WifiKey { get; init; }
 
-    /// <summary>The hardware address of its radio, where printed.</summary>
+    /// <summary>The MAC address of its radio, where printed.</summary>
     public HardwareAddress? RadioHardware { get; init; }
 
     /// <summary>The version of its software, as its page or label says.</summary>

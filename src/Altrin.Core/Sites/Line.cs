@@ -5,7 +5,7 @@ namespace Altrin.Core.Sites;
 /// <summary>How a gateway passes its public address on.</summary>
 /// <param name="Kind">By what it knows the box that gets it.</param>
 /// <param name="Port">By port: which of its ports; null otherwise.</param>
-/// <param name="To">By hardware address or mapping: whose; null otherwise.</param>
+/// <param name="To">By MAC address or mapping: whose; null otherwise.</param>
 public sealed record Passing(PassKind Kind, string? Port, HardwareAddress? To);
 
 /// <summary>Ways to pass a public address on.</summary>
@@ -13,7 +13,7 @@ public enum PassKind
 {
     /// <summary>Pass-through to whatever is in one port.</summary>
     Port,
-    /// <summary>Pass-through to one hardware address.</summary>
+    /// <summary>Pass-through to one MAC address.</summary>
     Hardware,
     /// <summary>Public-address mapping: the inner box gets the public address too, and the gateway goes on tracking sessions.</summary>
     Mapping,
@@ -34,10 +34,10 @@ public sealed record LineNeeds
     /// <summary>Whether it asks for a VLAN tag (IEEE 802.1Q).</summary>
     public Known Tagged { get; init; }
 
-    /// <summary>Whether it lets only one hardware address on.</summary>
+    /// <summary>Whether it lets only one MAC address on.</summary>
     public Known Locked { get; init; }
 
-    /// <summary>That hardware address; null where not known.</summary>
+    /// <summary>That MAC address; null where not known.</summary>
     public HardwareAddress? LockedTo { get; init; }
 
     /// <summary>The name to log in with, as the provider's letter gives it; null where none or not known.</summary>
@@ -50,7 +50,7 @@ public sealed record LineNeeds
 /// <summary>What is typed into a router for its line.</summary>
 /// <param name="Login">Whether the provider's login is typed in (PPPoE); the login itself is no part of a design.</param>
 /// <param name="Tag">The VLAN tag; null for none.</param>
-/// <param name="Hardware">A hardware address that it shows instead of its own; null for its own.</param>
+/// <param name="Hardware">A MAC address that it shows instead of its own; null for its own.</param>
 public sealed record LineSetting(bool Login, int? Tag, HardwareAddress? Hardware)
 {
     /// <summary>Nothing typed in.</summary>

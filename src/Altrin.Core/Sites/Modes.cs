@@ -21,7 +21,7 @@ public abstract record BoxMode
 /// <summary>Own subnet behind a translation.</summary>
 /// <param name="Wan">How the WAN side comes by its address.</param>
 /// <param name="Lan">Own address and prefix on the LAN side.</param>
-/// <param name="Server">Its address server, on or off.</param>
+/// <param name="Server">Its DHCP server, on or off.</param>
 /// <param name="Forwards">Ports let in from the WAN side.</param>
 /// <param name="Wifi">Its radios.</param>
 public sealed record RouterMode(HostAddress Wan, InterfaceAddress Lan, AddressServer Server, IReadOnlyList<PortForward> Forwards, IReadOnlyList<RadioSetting> Wifi) : BoxMode
@@ -47,7 +47,7 @@ public sealed record RouterMode(HostAddress Wan, InterfaceAddress Lan, AddressSe
     /// <summary>Whether it gives outgoing packets its own WAN address. One that does not routes both ways and lets everything through.</summary>
     public bool Translates { get; init; } = true;
 
-    /// <summary>Who gets every connection from the WAN side that no forward claims; null where nobody does.</summary>
+    /// <summary>Who gets every connection from the WAN side that no forward claims; null where none does.</summary>
     public Ipv4Address? Dmz { get; init; }
 
     /// <summary>Whether devices may ask it to open ports (RFC 6887 and the like).</summary>
@@ -57,8 +57,8 @@ public sealed record RouterMode(HostAddress Wan, InterfaceAddress Lan, AddressSe
     public IReadOnlyList<StaticRoute> Routes { get; init; } = [];
 
     /// <summary>
-    /// The radio link that it joins another box by; null where it joins none. By WDS its inner side becomes part of the other's
-    /// network, otherwise its outer side does: a repeater with a subnet of its own.
+    /// The radio link that it joins another box by; null where it joins none. By WDS its LAN side becomes part of the other's
+    /// network, otherwise its WAN side does: a repeater with a subnet of its own.
     /// </summary>
     public Uplink? Uplink { get; init; }
 

@@ -129,7 +129,7 @@ public static class NeedWords
         StaysOnline online => (design.NameOf(online.Device), "kept online during the work"),
         CallsInPlace calls => (design.NameOf(calls.Place), "covered for calls over Wi-Fi"),
         GuestsKeptApart => ("A network for guests", "kept apart"),
-        KeepsNameAndKey keeps => ($"The name \"{keeps.Name}\"", "kept with its key"),
+        KeepsNameAndKey keeps => ($"The name \"{keeps.Name}\"", "kept with its password"),
         ServiceLives lives => ($"The {LineServiceWords.Of(lives.Service)}", "kept alive"),
         _ => throw new ArgumentOutOfRangeException(nameof(need)),
     };

@@ -53,7 +53,7 @@ public sealed record Place([property: Key, Required, RegularExpression(Slugs.Pat
     [Range(-1000, 1000)]
     public double? NorthMetres { get; init; }
 
-    /// <summary>What was heard on the air there last; null where nobody looked.</summary>
+    /// <summary>What was heard on the air there last; null where it was not looked at.</summary>
     public AirScan? Air { get; init; }
 }
 

@@ -67,7 +67,7 @@ public enum BoxKind
 /// <summary>What a box can be set to.</summary>
 public enum ModeKind
 {
-    /// <summary>Own subnet, translation between WAN and LAN. With its address server off and the cable in a LAN port: an access point by hand.</summary>
+    /// <summary>Own subnet, translation between WAN and LAN. With its DHCP server off and the cable in a LAN port: an access point (LAN to LAN, DHCP off).</summary>
     Router,
     /// <summary>All ports and radios in one segment, no translation.</summary>
     AccessPoint,

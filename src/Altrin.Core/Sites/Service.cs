@@ -45,7 +45,7 @@ public sealed record PublicDynamic(int? DownMbps, int? UpMbps) : Service(DownMbp
 /// <param name="UpMbps">Sold rate from the home in Mb/s.</param>
 public sealed record PublicFixed(InterfaceAddress Address, Ipv4Address Gateway, int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps)
 {
-    /// <summary>The name servers of the letter; empty where not read.</summary>
+    /// <summary>The DNS servers of the letter; empty where not read.</summary>
     public IReadOnlyList<Ipv4Address> NameServers { get; init; } = [];
 }
 

@@ -13,11 +13,11 @@ public sealed record SetUp(string Name, IReadOnlyList<BoxSetting> Boxes, IReadOn
     /// <summary>How many cables are kept.</summary>
     public const int MostCables = 8000;
 
-    /// <summary>Findings that somebody answers for, by identity; also ones that do not stand at present.</summary>
+    /// <summary>Findings that a person answers for, by identity; also ones that do not stand at present.</summary>
     public IReadOnlyList<Acceptance> Accepted { get; init; } = [];
 }
 
-/// <summary>Somebody's word that a finding may stay.</summary>
+/// <summary>A person's word that a finding may stay.</summary>
 /// <param name="Finding">Identity of the finding.</param>
 /// <param name="Severe">Whether it meant "will not work" when it was accepted; one accepted as a concern counts again once it means that.</param>
 /// <param name="Reason">Why it may stay, 1 to 500 characters.</param>
@@ -73,11 +73,11 @@ public abstract record HostAddress
     };
 }
 
-/// <summary>It asks an address server (DHCP).</summary>
+/// <summary>It asks a DHCP server (DHCP).</summary>
 public sealed record Automatic : HostAddress;
 
 /// <summary>Typed by hand.</summary>
 /// <param name="Address">Address and prefix as typed.</param>
 /// <param name="Gateway">Default gateway as typed; null where left empty.</param>
-/// <param name="NameServers">Name servers as typed.</param>
+/// <param name="NameServers">DNS servers as typed.</param>
 public sealed record Fixed(InterfaceAddress Address, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers) : HostAddress;

@@ -91,8 +91,8 @@ public enum NamingSchool
 /// <param name="Id">Readable slug, unique in the file, never reused.</param>
 /// <param name="Name">What the installer calls it, such as "Loft router".</param>
 /// <param name="Profile">What this kind of box can do, copied from the gear shelf.</param>
-/// <param name="Hardware">Hardware address printed for its LAN side; null where not read.</param>
-/// <param name="WanHardware">Hardware address of its WAN side; null where not read.</param>
+/// <param name="Hardware">MAC address printed for its LAN side; null where not read.</param>
+/// <param name="WanHardware">MAC address of its WAN side; null where not read.</param>
 public sealed record Box(string Id, string Name, Profile Profile, HardwareAddress? Hardware, HardwareAddress? WanHardware)
 {
     /// <summary>What lives in it beside the internet, in order.</summary>
@@ -112,16 +112,16 @@ public sealed record Box(string Id, string Name, Profile Profile, HardwareAddres
 /// <param name="Id">Readable slug, unique in the file, never reused.</param>
 /// <param name="Name">What the household calls it.</param>
 /// <param name="Kind">What it is.</param>
-/// <param name="Hardware">Its hardware address; null where not read.</param>
+/// <param name="Hardware">Its MAC address; null where not read.</param>
 public sealed record Device([property: Key] string Id, string Name, DeviceKind Kind, HardwareAddress? Hardware)
 {
     /// <summary>Whether it tries an address that it was leased before using it (RFC 5227).</summary>
     public Known ChecksLease { get; init; }
 
-    /// <summary>The bands that it knows; empty where nobody found out: it is then taken to know them all (common practice).</summary>
+    /// <summary>The bands that it knows; empty where it was not found out: it is then taken to know them all (common practice).</summary>
     public IReadOnlyList<RadioBand> Bands { get; init; } = [];
 
-    /// <summary>The newest Wi-Fi protection that it knows; null where nobody found out: it is then taken to know them all (common practice).</summary>
+    /// <summary>The newest Wi-Fi protection that it knows; null where it was not found out: it is then taken to know them all (common practice).</summary>
     public WifiSecurity? NewestSecurity { get; init; }
 
     /// <summary>Whether it has a socket for a cable.</summary>

@@ -16,7 +16,7 @@ public sealed record Traits
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public LoginHabit Login { get; init; }
 
-    /// <summary>Its factory Wi-Fi name; {last4} stands for the last four digits of its hardware address (common practice), {digits} for what its label says.</summary>
+    /// <summary>Its factory Wi-Fi name; {last4} stands for the last four digits of its MAC address (common practice), {digits} for what its label says.</summary>
     [StringLength(32, MinimumLength = 1)]
     public string? NamePattern { get; init; }
 
@@ -39,7 +39,7 @@ public sealed record Traits
     [MaxLength(40)]
     public IReadOnlyList<LightSign>? Lights { get; init; }
 
-    /// <summary>How the hardware addresses of its other sides follow from the one on its label.</summary>
+    /// <summary>How the MAC addresses of its other sides follow from the one on its label.</summary>
     [MaxLength(10)]
     public IReadOnlyList<NextHardware>? Neighbours { get; init; }
 
@@ -140,7 +140,7 @@ public sealed record LightSign(
     [property: StringLength(40, MinimumLength = 1)] string Shows,
     [property: StringLength(120, MinimumLength = 1)] string Means);
 
-/// <summary>How the hardware address of one side follows from the one on the label.</summary>
+/// <summary>How the MAC address of one side follows from the one on the label.</summary>
 /// <param name="Side">Which side: "wan", or a radio by its id.</param>
 /// <param name="Offset">What is added to the label's.</param>
 public sealed record NextHardware([property: RegularExpression(Slugs.Pattern)] string Side, [property: Range(-64, 64)] int Offset)
@@ -170,7 +170,7 @@ public enum AddressAfter
     Unknown,
     /// <summary>It keeps the one that it had.</summary>
     Kept,
-    /// <summary>It leases one: look for it by its hardware address.</summary>
+    /// <summary>It leases one: look for it by its MAC address.</summary>
     Leased,
     /// <summary>It takes one that it has for this mode.</summary>
     ItsOwn,

@@ -15,10 +15,10 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
     /// <summary>Its id; empty to have one made of its name.</summary>
     public string Id { get; init; } = "";
 
-    /// <summary>Hardware address on its label; null where not read.</summary>
+    /// <summary>MAC address on its label; null where not read.</summary>
     public HardwareAddress? Hardware { get; init; }
 
-    /// <summary>Hardware address of its outer side; null where not read.</summary>
+    /// <summary>MAC address of its WAN side; null where not read.</summary>
     public HardwareAddress? WanHardware { get; init; }
 
     /// <summary>Where it stands, or lies while it is not in use; null where not noted.</summary>
@@ -88,7 +88,7 @@ public sealed record SetBox(string Box, Partial<BoxFacts> Known) : Correction
         }
         var said = Known.On(BoxFacts.Of(box));
         return Edit.Unless(
-            Given.WrongName(said.Name) ?? Given.WrongPlace(home.Site, said.Place) ?? (said.Hardware is not null && said.Hardware == said.WanHardware ? "The outer side of a box has a hardware address of its own." : null)
+            Given.WrongName(said.Name) ?? Given.WrongPlace(home.Site, said.Place) ?? (said.Hardware is not null && said.Hardware == said.WanHardware ? "The WAN side of a box has a MAC address of its own." : null)
             ?? Given.WrongHardware(home.Site, Box, said.Hardware, said.WanHardware),
             home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Name = said.Name.Trim(), Hardware = said.Hardware, WanHardware = said.WanHardware, Holds = [.. said.Holds.Distinct().Order()], Place = said.Place }, b => b.Id) }));
     }

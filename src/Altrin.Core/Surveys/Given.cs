@@ -39,7 +39,7 @@ internal static class Given
         : air.Networks.Any(n => n.LevelDbm is < AirScan.WeakestDbm or > AirScan.StrongestDbm || n.EitherDb is < 0 or > AirScan.MostEitherDb) ? $"A level lies between {AirScan.WeakestDbm} and {AirScan.StrongestDbm} dBm, off by at most {AirScan.MostEitherDb} dB."
         : null;
 
-    /// <summary>Why nobody else can have this hardware address; null where nobody has it.</summary>
+    /// <summary>Why no other box can have this MAC address; null where none has it.</summary>
     public static string? WrongHardware(Site site, string? self, params IEnumerable<HardwareAddress?> addresses)
     {
         foreach (var address in addresses.OfType<HardwareAddress>())
@@ -48,7 +48,7 @@ internal static class Given
                 ?? site.Devices.FirstOrDefault(d => d.Id != self && d.Hardware == address)?.Name;
             if (other is not null)
             {
-                return $"{other} has the hardware address {address} already; no two have the same.";
+                return $"{other} has the MAC address {address} already; no two have the same.";
             }
         }
         return null;

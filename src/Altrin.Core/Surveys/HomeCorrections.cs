@@ -38,7 +38,7 @@ public sealed record SetService(Partial<ServiceFacts> Service) : Correction
         var facts = Service.On(ServiceFacts.Of(home.Site.Service));
         // A tag, or a MAC address, of a line that asks for none was meant and would be lost.
         return (Service.Gives(nameof(ServiceFacts.Tag)) && facts is { Tagged: not Known.Yes, Tag: not null } ? "Only a line that asks for a tag has one."
-                : Service.Gives(nameof(ServiceFacts.LockedTo)) && facts is { Locked: not Known.Yes, LockedTo: not null } ? "Only a locked line is locked to somebody."
+                : Service.Gives(nameof(ServiceFacts.LockedTo)) && facts is { Locked: not Known.Yes, LockedTo: not null } ? "Only a locked line is locked to a MAC address."
                 : null) is { } meant ? Parsed<HomeFile>.Fail(meant)
             : facts.Whole().Then<HomeFile>(s => Edit.Unless(Wrong(home.Site, s), home.With(home.Site with { Service = s })));
     }
@@ -67,7 +67,7 @@ public sealed record SetService(Partial<ServiceFacts> Service) : Correction
         ?? (service.Line.Account is { } account ? Given.WrongName(account) : null)
         ?? (service.HandOff is { } box && site.Boxes.All(b => b.Id != box) ? $"There is no box '{Ipv4Address.Shown(box)}'." : null)
         ?? (service is PublicFixed given ? PageChecks.WrongOwnAddress(given.Address) ?? PageChecks.WrongHost(given.Gateway) ?? (given.Address.Subnet.IsHost(given.Gateway) ? null : $"The provider's side {given.Gateway} lies outside {given.Address.Subnet}.") : null)
-        ?? (service is PublicFixed { NameServers.Count: > 4 } ? "At most 4 name servers are taken." : null)
+        ?? (service is PublicFixed { NameServers.Count: > 4 } ? "At most 4 DNS servers are taken." : null)
         ?? (service is CarrierTranslation { Inside: { PrefixLength: < 8 or > 28 } } ? "A provider's block is /8 to /28." : null);
 }
 
@@ -108,7 +108,7 @@ public static class ServiceWords
             {
                 PublicDynamic => "a public address that changes",
                 PublicFixed given => $"the public address {given.Address}",
-                CarrierTranslation => "the provider translates",
+                CarrierTranslation => "carrier-grade NAT (CGNAT)",
                 _ => "its address not asked",
             },
         ];

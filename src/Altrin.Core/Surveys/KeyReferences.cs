@@ -32,7 +32,7 @@ public static class KeyReferences
             site with
             {
                 Service = site.Service with { Line = site.Service.Line with { Password = See(site.Service.Line.Password, "login of the line") } },
-                Boxes = [.. site.Boxes.Select(b => b with { Label = b.Label with { Password = See(b.Label.Password, $"label of {b.Name}: password"), WifiKey = See(b.Label.WifiKey, $"label of {b.Name}: Wi-Fi key") } })],
+                Boxes = [.. site.Boxes.Select(b => b with { Label = b.Label with { Password = See(b.Label.Password, $"label of {b.Name}: password"), WifiKey = See(b.Label.WifiKey, $"label of {b.Name}: Wi-Fi password") } })],
                 Needs = [.. site.Needs.Select(n => n is KeepsNameAndKey keeps ? keeps with { Key = See(keeps.Key, $"Wi-Fi {keeps.Name}, to be kept") } : n)],
             },
             [.. home.SetUps.Select(s => s with

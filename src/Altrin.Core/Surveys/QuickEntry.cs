@@ -20,7 +20,7 @@ public enum QuickList
 
 /// <summary>One part of a line, with what it was taken for.</summary>
 /// <param name="Text">What was typed.</param>
-/// <param name="Means">What it was taken for; null where nobody knows.</param>
+/// <param name="Means">What it was taken for; null where it is not known.</param>
 public sealed record QuickPart(string Text, string? Means);
 
 /// <summary>One line of a survey as it was read.</summary>
@@ -185,7 +185,7 @@ internal sealed class QuickWords
         return begun is [var one] ? one : null;
     }
 
-    /// <summary>A hardware address as labels print it: with colons, hyphens, dots, or nothing between; null where a part does not look like one.</summary>
+    /// <summary>A MAC address as labels print it: with colons, hyphens, dots, or nothing between; null where a part does not look like one.</summary>
     public static Parsed<HardwareAddress>? Hardware(string text)
     {
         var digits = string.Concat(text.Where(char.IsAsciiHexDigit));

@@ -23,13 +23,13 @@ internal static class QuickGear
         var holds = new List<LineService>();
         bool? inUse = null;
         words.Rest(
-            "a kind of the shelf, a place, an address, a hardware address, wifi and a name, telephone, alarm, in use or spare may stand here",
-            text => QuickWords.Hardware(text) is not { } read ? null : !read.Ok ? Parsed<string>.Fail(read.Error) : Then(() => hardware = read.Value, "hardware address"),
+            "a kind of the shelf, a place, an address, a MAC address, wifi and a name, telephone, alarm, in use or spare may stand here",
+            text => QuickWords.Hardware(text) is not { } read ? null : !read.Ok ? Parsed<string>.Fail(read.Error) : Then(() => hardware = read.Value, "MAC address"),
             text => Address(text) is not { } read ? null : !read.Ok ? Parsed<string>.Fail(read.Error) : Then(() => label = label with { Address = read.Value }, "address of its page"),
             text => text.StartsWith("wifi ", StringComparison.OrdinalIgnoreCase) ? Then(() => label = label with { WifiName = text[5..].Trim() }, "Wi-Fi name") : null,
             text => text.StartsWith("version ", StringComparison.OrdinalIgnoreCase) ? Then(() => label = label with { Firmware = text[8..].Trim() }, "software") : null,
             text => QuickWords.Is(text, "in use") ? Then(() => inUse = true, "in use today") : QuickWords.Is(text, "spare", "on the shelf") ? Then(() => inUse = false, "on the shelf") : null,
-            text => QuickWords.Is(text, "no updates", "unsupported") ? Then(() => label = label with { Mended = Known.No }, "its software is mended no more") : null,
+            text => QuickWords.Is(text, "no updates", "unsupported") ? Then(() => label = label with { Mended = Known.No }, "its firmware gets no more updates") : null,
             text => Service(text) is { } service ? Then(() => holds.Add(service), $"the {LineServiceWords.Of(service)} lives in it") : null,
             text => QuickWords.PlaceIn(home.Site, text) is { } found ? Then(() => place = found, $"stands in {found.Name}") : null,
             text => profile is not null ? null : Kind(text));
@@ -176,8 +176,8 @@ public static class QuickDevice
         bool? cable = null;
         var bands = new List<RadioBand>();
         words.Rest(
-            "a place, cable or wifi, a band such as 2.4, a hardware address, an address, or what it is may stand here",
-            text => QuickWords.Hardware(text) is not { } read ? null : !read.Ok ? Parsed<string>.Fail(read.Error) : QuickGear.Then(() => device = device with { Hardware = read.Value }, read.Value.IsLocallyAdministered ? "hardware address, private: it may change" : "hardware address"),
+            "a place, cable or wifi, a band such as 2.4, a MAC address, an address, or what it is may stand here",
+            text => QuickWords.Hardware(text) is not { } read ? null : !read.Ok ? Parsed<string>.Fail(read.Error) : QuickGear.Then(() => device = device with { Hardware = read.Value }, read.Value.IsLocallyAdministered ? "MAC address, private: it may change" : "MAC address"),
             text => Bands(text) is { Count: > 0 } found ? QuickGear.Then(() => bands.AddRange(found), "bands that it knows") : null,
             text => QuickGear.Address(text) is not { } read ? null : !read.Ok ? Parsed<string>.Fail(read.Error) : QuickGear.Then(() => address = Typed(home.Site, read.Value), "typed address"),
             text => QuickWords.Is(text, "cable", "wired", "cabled") ? QuickGear.Then(() => cable = true, "on a cable") : QuickWords.Is(text, "wifi", "wi-fi", "wireless") ? QuickGear.Then(() => cable = false, "on Wi-Fi") : null,
@@ -188,7 +188,7 @@ public static class QuickDevice
         return words.Error is not null ? null : [new AddDevice(device, address, cable)];
     }
 
-    /// <summary>A typed address, with the box at the line as gateway and name server, as such devices are usually set (common practice).</summary>
+    /// <summary>A typed address, with the box at the line as gateway and DNS server, as such devices are usually set (common practice).</summary>
     public static Fixed Typed(Site site, InterfaceAddress address)
     {
         var gateway = site.Boxes.FirstOrDefault(b => b.Id == site.Service.HandOff)?.FactoryAddress is { } own && address.Subnet.Contains(own.Address) ? own.Address : (Ipv4Address?)null;

@@ -33,7 +33,7 @@ internal static partial class QuickService
             text => QuickWords.Is(text, "login", "no login") ? QuickGear.Then(() => service = service with { Line = service.Line with { Login = QuickWords.Is(text, "login") ? Known.Yes : Known.No } }, "whether the line asks for a login") : null,
             text => Tags().Match(text) is { Success: true } m ? QuickGear.Then(() => service = service with { Line = service.Line with { Tagged = Known.Yes, Tag = Number(m.Groups[1]) } }, "VLAN tag") : null,
             text => QuickWords.Is(text, "no tag") ? QuickGear.Then(() => service = service with { Line = service.Line with { Tagged = Known.No, Tag = null } }, "no VLAN tag") : null,
-            text => QuickWords.Is(text, "locked", "not locked") ? QuickGear.Then(() => service = service with { Line = service.Line with { Locked = QuickWords.Is(text, "locked") ? Known.Yes : Known.No, LockedTo = QuickWords.Is(text, "locked") ? service.Line.LockedTo : null } }, "whether it lets one hardware address on") : null);
+            text => QuickWords.Is(text, "locked", "not locked") ? QuickGear.Then(() => service = service with { Line = service.Line with { Locked = QuickWords.Is(text, "locked") ? Known.Yes : Known.No, LockedTo = QuickWords.Is(text, "locked") ? service.Line.LockedTo : null } }, "whether it lets one MAC address on") : null);
         if (address is { } own && gateway is { } to)
         {
             service = new PublicFixed(own, to, service.DownMbps, service.UpMbps) { Leases = service.Leases, Line = service.Line, Access = service.Access, HandOff = service.HandOff };

@@ -80,7 +80,7 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
             }
             else if (!then.Translators.SequenceEqual(now.Translators) && now.Answer.Kind != AnswerKind.No)
             {
-                yield return new(MovedKind.Internet, now.Translators.Count < then.Translators.Count ? Trend.Better : now.Translators.Count > then.Translators.Count ? Trend.Worse : Trend.Other, $"Translations on the way of {name}", Ways(before, then), Ways(after, now), null, [now.Device]);
+                yield return new(MovedKind.Internet, now.Translators.Count < then.Translators.Count ? Trend.Better : now.Translators.Count > then.Translators.Count ? Trend.Worse : Trend.Other, $"NAT on the way of {name}", Ways(before, then), Ways(after, now), null, [now.Device]);
             }
         }
         foreach (var gone in was.Keys.Except(after.Sheet.Internet.Select(i => i.Device)).Order(StringComparer.Ordinal))
@@ -160,7 +160,7 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
             {
                 yield return new(
                     MovedKind.Address, now.Origin == AddressOrigin.SelfAssigned ? Trend.Worse : then.Origin == AddressOrigin.SelfAssigned ? Trend.Better : Trend.Other,
-                    $"Address of {after.Network.NameOf(now.Owner)}{(now.Side == Side.Wan ? ", outer side" : "")}", Words(then), Words(now), null, [now.Owner]);
+                    $"Address of {after.Network.NameOf(now.Owner)}{(now.Side == Side.Wan ? ", WAN side" : "")}", Words(then), Words(now), null, [now.Owner]);
             }
         }
     }
@@ -169,7 +169,7 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
     {
         AddressOrigin.None => "none",
         AddressOrigin.SelfAssigned when fact.Address is null && fact.From is null => "none",
-        AddressOrigin.SelfAssigned => "its own, nobody answered",
+        AddressOrigin.SelfAssigned => "its own, no DHCP server answered",
         _ => fact.Address is { } exact ? $"{exact}/{fact.PrefixLength}" : $"one of {fact.From}",
     };
 

@@ -16,9 +16,9 @@ public enum TrialKind
     PowerOff,
     /// <summary>A cable is pulled.</summary>
     PullCable,
-    /// <summary>Somebody plugs a box in by the wrong ports.</summary>
+    /// <summary>A person plugs a box in by the wrong ports.</summary>
     SwapPorts,
-    /// <summary>Somebody resets a box to its factory settings.</summary>
+    /// <summary>A person resets a box to its factory settings.</summary>
     Reset,
     /// <summary>An old router from the shelf is left plugged in.</summary>
     OldRouter,
@@ -78,7 +78,7 @@ public static class WhatIf
             TrialKind.RestartAll => Restarted(design, trial, work),
             TrialKind.PowerOff or TrialKind.PullCable => Happened(design, trial, "", Moment.Morning(design).After(new TakeAway(subject)), work),
             TrialKind.SwapPorts => Changed(design, trial, Swapped(design, design.Box(subject)!)!, work),
-            TrialKind.Reset => Changed(design, trial, FactoryNew(design, subject), work, $"{design.NameOf(subject)} is a router with its factory address and address server, and knows no names, keys, forwards or reservations any more"),
+            TrialKind.Reset => Changed(design, trial, FactoryNew(design, subject), work, $"{design.NameOf(subject)} is a router with its factory address and DHCP server, and its names, passwords, port forwardings and reservations are gone"),
             _ => Changed(design, trial, OldRouter(design, design.Box(subject)!)!, work),
         };
     }
@@ -94,7 +94,7 @@ public static class WhatIf
     private static Parsed<TrialResult> Changed(Design design, Trial trial, IReadOnlyList<Change> changes, Work work, string? how = null) => ChangeList.Apply(design, changes).Then<TrialResult>(after => new TrialResult(
         trial,
         how ?? ChangeList.Describe(design, changes),
-        [new("Once everybody has asked for an address again", ProofDifference.Between(Judged(new(design, Situation.Settled), work), Judged(new(after, Situation.Settled), work)))]));
+        [new("Once all have asked for an address again", ProofDifference.Between(Judged(new(design, Situation.Settled), work), Judged(new(after, Situation.Settled), work)))]));
 
     /// <summary>Boxes start one after the other, each order is tried, and the one that breaks most is told.</summary>
     private static Parsed<TrialResult> Restarted(Design design, Trial trial, Work work)

@@ -23,7 +23,7 @@ public sealed record Printout(string Command, string Text)
 {
     /// <summary>
     /// What is printed at a seat. Where the server decides, an example address stands, the same as everywhere else; where a
-    /// hardware address was not read, one with the local bit set.
+    /// MAC address was not read, one with the local bit set.
     /// </summary>
     /// <param name="seen">The network.</param>
     /// <param name="owner">Box, device or laptop.</param>
@@ -45,16 +45,16 @@ public sealed record Printout(string Command, string Text)
 /// <summary>One network adapter of a machine.</summary>
 /// <param name="Number">Counted from 0.</param>
 /// <param name="Linked">Whether anything is plugged in.</param>
-/// <param name="Hardware">Its hardware address.</param>
+/// <param name="Hardware">Its MAC address.</param>
 /// <param name="Address">Its address with its prefix; null where it has none.</param>
 /// <param name="Asks">Whether it asks for its address.</param>
-/// <param name="SelfAssigned">Whether it gave itself the address since nobody answered.</param>
+/// <param name="SelfAssigned">Whether it gave itself the address since no DHCP server answered.</param>
 /// <param name="Gateway">Its default gateway.</param>
 /// <param name="NameServers">Whom it asks for names.</param>
 /// <param name="Server">The address of the server that leased it; null where none did.</param>
 /// <param name="LeaseMinutes">How long the lease lasts; null where it has none.</param>
 /// <param name="Domain">The domain that came with the lease.</param>
-/// <param name="Neighbours">Whose hardware addresses it knows.</param>
+/// <param name="Neighbours">Whose MAC addresses it knows.</param>
 internal sealed record Adapter(
     int Number,
     bool Linked,

@@ -61,7 +61,7 @@ public sealed class ChangeTests
         { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt) { Id = "Not An Id" }, "is no id of a cable" },
         { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.WdsPeers, ["nobody"])), "no box 'nobody'" },
         { new SetUplink("in", Home.All(new Uplink("r5", "nobody", "home", WifiSecurity.Wpa2, null, UplinkFrames.Wds))), "no box 'nobody'" },
-        { new SetServerNames("gw", [.. Enumerable.Range(1, 5).Select(i => Home.At($"192.168.8.{i}"))], false), "At most 4 name servers" },
+        { new SetServerNames("gw", [.. Enumerable.Range(1, 5).Select(i => Home.At($"192.168.8.{i}"))], false), "At most 4 DNS servers" },
         { new SetCable("nothing", Partial<CableFacts>.With(c => c.LengthMetres, 1)), "no cable 'nothing'" },
         { new SetCable("gw-lan1-in-wan", Partial<CableFacts>.With(c => c.LengthMetres, -1)), "more than 0" },
         { new PutAway("nobody"), "no box or device 'nobody'" },

@@ -18,8 +18,8 @@ public sealed class LadderTests
         var ladder = LeaseLadder.Of(Seen(House()), "a")!;
         Assert.Equal(
             [
-                "a asks everybody for an address",
-                "gw offers 192.168.8.20, gateway 192.168.8.1, names 192.168.8.1",
+                "a asks all for an address",
+                "gw offers 192.168.8.20, gateway 192.168.8.1, DNS 192.168.8.1",
                 "a asks gw for 192.168.8.20, and all others hear that",
                 "gw leases it 192.168.8.20 for 1 day",
                 "a asks who has 192.168.8.1",
@@ -42,7 +42,7 @@ public sealed class LadderTests
         var ladder = LeaseLadder.Of(Seen(home), "a")!;
         Assert.Equal(["gw", "second"], ladder.Frames.Where(f => f.Payload is DhcpPayload { Message.Kind: DhcpKind.Offer }).Select(f => f.From.Owner));
         Assert.Equal(["gw"], ladder.Frames.Where(f => f.Payload is DhcpPayload { Message: { Kind: DhcpKind.Ack, InUse: null } }).Select(f => f.From.Owner).Distinct());
-        Assert.Contains("gw and second answer: whoever does first wins, here gw.", ladder.Notes);
+        Assert.Contains("gw and second answer: the first wins, here gw.", ladder.Notes);
     }
 
     [Fact]
@@ -71,7 +71,7 @@ public sealed class LadderTests
     public void A_server_that_checks_tries_an_address_before_it_offers_it()
     {
         var frames = LeaseLadder.Of(Seen(House().Habits("gw", BoxHabits.NotKnown with { ChecksOffer = Known.Yes })), "a")!.Frames;
-        Assert.Equal("gw tries whether somebody has 192.168.8.20", frames[1].Text);
+        Assert.Equal("gw tries whether a host has 192.168.8.20", frames[1].Text);
         Assert.True(frames[2].At - frames[1].At >= TimeSpan.FromSeconds(1));
     }
 
@@ -81,7 +81,7 @@ public sealed class LadderTests
         var home = House().Device("a", d => d with { ChecksLease = Known.Yes }).Reserve("gw", "a", "192.168.8.5");
         var ladder = LeaseLadder.Of(Seen(home), "a")!;
         Assert.Equal(AnswerKind.No, ladder.Answer.Kind);
-        Assert.Equal(["192.168.8.5 is offered again and again, and somebody else has it."], ladder.Answer.Causes.Select(c => c.Text));
+        Assert.Equal(["192.168.8.5 is offered again and again, and another host has it."], ladder.Answer.Causes.Select(c => c.Text));
         // Each time it asks who has the address, hears it, and declines (RFC 2131, section 4.4.1).
         Assert.Contains(ladder.Frames, f => f.Payload is ArpPayload { Reply: true } && f.From.Owner == "b");
         Assert.Contains(ladder.Frames, f => f.Payload is DhcpPayload { Message.Kind: DhcpKind.Decline });
@@ -107,7 +107,7 @@ public sealed class LadderTests
     public void A_server_that_woke_answers_like_any_other()
     {
         var ladder = LeaseLadder.Of(Seen(Home.New().Point("point").Wakes("point").Wired("a", "point/lan1")), "a")!;
-        Assert.Equal("point offers 192.168.10.100, gateway 192.168.10.1, names 192.168.10.1", ladder.Frames[1].Text);
+        Assert.Equal("point offers 192.168.10.100, gateway 192.168.10.1, DNS 192.168.10.1", ladder.Frames[1].Text);
         Assert.True(ladder.Answer.IsYes);
     }
 
@@ -157,7 +157,7 @@ public sealed class LadderTests
         var far = DiscoveryLadder.Of(Seen(home), "b", "a")!;
         Assert.Equal(AnswerKind.No, far.Answer.Kind);
         Assert.Single(far.Frames);
-        Assert.Contains("a is in another segment: such a question crosses neither a router nor a barrier for guests.", far.Notes);
+        Assert.Contains("a is in another segment: such a question crosses neither a router nor guest isolation.", far.Notes);
     }
 
     /// <summary>The ladder and the facts tell the same of every pair of a random home.</summary>

@@ -15,7 +15,7 @@ public sealed class AddressBookTests
     [Fact]
     public void Lists_every_side_street_first_routers_first_then_by_address() => Assert.Equal(
         [
-            ("street", "Street", "203.0.113.1"), ("gw", "Street", "203.0.113.2-203.0.113.254"),
+            ("street", "Internet line", "203.0.113.1"), ("gw", "Internet line", "203.0.113.2-203.0.113.254"),
             ("gw", "gw", "192.168.8.1"), ("b", "gw", "192.168.8.10"), ("d", "gw", "192.168.8.20-192.168.8.199"), ("in", "gw", "192.168.8.20-192.168.8.199"), ("c", "gw", "192.168.8.50"),
             ("in", "in", "192.168.20.1"), ("a", "in", "192.168.20.100-192.168.20.199"),
         ],
@@ -37,13 +37,13 @@ public sealed class AddressBookTests
     [InlineData("192.168.8.1", AddressStanding.Taken, "192.168.8.1 is taken by gw.")]
     [InlineData("192.168.8.50", AddressStanding.Taken, "192.168.8.50 is taken by c, and clashes.")]
     [InlineData("192.168.8.10", AddressStanding.Reserved, "192.168.8.10 is reserved for b.")]
-    [InlineData("192.168.8.20", AddressStanding.InPool, "192.168.8.20 is in the pool of gw: it may be handed to anybody who asks.")]
-    [InlineData("192.168.8.0", AddressStanding.Outside, "192.168.8.0 is the name of 192.168.8.0/24 itself, nobody can have it.")]
-    [InlineData("192.168.8.255", AddressStanding.Outside, "192.168.8.255 is the address for everybody in 192.168.8.0/24, nobody can have it.")]
+    [InlineData("192.168.8.20", AddressStanding.InPool, "192.168.8.20 is in the pool of gw: it may be leased to any device that asks.")]
+    [InlineData("192.168.8.0", AddressStanding.Outside, "192.168.8.0 is the network address of 192.168.8.0/24, no host can have it.")]
+    [InlineData("192.168.8.255", AddressStanding.Outside, "192.168.8.255 is the broadcast address of 192.168.8.0/24, no host can have it.")]
     [InlineData("192.168.9.1", AddressStanding.Outside, "192.168.9.1 is in no network of the home: a private address of some other network (RFC 1918).")]
-    [InlineData("169.254.3.4", AddressStanding.Outside, "169.254.3.4 is in no network of the home: what a device gives itself whom nobody answered (RFC 3927).")]
+    [InlineData("169.254.3.4", AddressStanding.Outside, "169.254.3.4 is in no network of the home: what a device gives itself when no DHCP server answers (RFC 3927).")]
     [InlineData("203.0.113.9", AddressStanding.Outside, "203.0.113.9 is in no network of the home, it is on the provider's line.")]
-    [InlineData("100.64.3.4", AddressStanding.Outside, "100.64.3.4 is in no network of the home: between a carrier's translation and its customers (RFC 6598).")]
+    [InlineData("100.64.3.4", AddressStanding.Outside, "100.64.3.4 is in no network of the home: between a provider's carrier-grade NAT and its customers (RFC 6598).")]
     [InlineData("127.0.0.1", AddressStanding.Outside, "127.0.0.1 is in no network of the home: no host of a home ever has it.")]
     [InlineData("9.9.9.9", AddressStanding.Outside, "9.9.9.9 is in no network of the home: an address of the internet.")]
     public void Says_what_an_address_is(string address, AddressStanding standing, string text)

@@ -24,9 +24,9 @@ public sealed class FactTests
         Assert.Equal((AnswerKind.Yes, true), (plain.Packets.Kind, plain.Sure));
     }
 
-    /// <summary>A router that answers for its inner address on the outer side takes such packets, and lets them out as they are (measured).</summary>
+    /// <summary>A router that answers for its inner address on the WAN side takes such packets, and lets them out as they are (measured).</summary>
     [Theory]
-    [InlineData(Known.Yes, CauseCodes.NotTranslated)]
+    [InlineData(Known.Yes, CauseCodes.NoNat)]
     [InlineData(Known.No, CauseCodes.WanNotSet)]
     public void Before_its_router_a_device_gets_no_further_by_the_inner_address(Known across, string why)
     {
@@ -79,7 +79,7 @@ public sealed class FactTests
         Assert.Equal((AddressOrigin.Reserved, "192.168.8.5"), (b.Origin, b.Address.ToString()));
     }
 
-    // RFC 3927: a host that nobody answers gives itself a link-local address.
+    // RFC 3927: a host that no server answers gives itself a link-local address.
     [Fact]
     public void Nobody_answering_leaves_a_self_assigned_address() => Assert.Equal(
         AddressOrigin.SelfAssigned,
@@ -91,7 +91,7 @@ public sealed class FactTests
         var seen = See(Home.WithGateway().Router("second", "192.168.8.2/24", "192.168.8.100-192.168.8.150").Cable("gw/lan1", "second/lan1").Wired("a", "gw/lan2"));
         Assert.Equal(["gw", "second"], seen.Sheet.Leases.Single(x => x.Owner == "a").Offers.Select(o => o.Server));
         var answer = seen.Sheet.Internet.Single().Answer;
-        Assert.Equal((AnswerKind.Luck, "two-address-servers"), (answer.Kind, answer.Causes[0].Code));
+        Assert.Equal((AnswerKind.Luck, "two-dhcp-servers"), (answer.Kind, answer.Causes[0].Code));
         Assert.Equal([AnswerKind.Yes, AnswerKind.No], answer.Outcomes.Select(o => o.Result));
     }
 

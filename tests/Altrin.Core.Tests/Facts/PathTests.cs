@@ -13,7 +13,7 @@ public sealed class PathTests
     [Theory]
     [InlineData("b", "c", "b reaches c directly, inside one network.", "gw-lan2-b gw-lan3-c")]
     [InlineData("a", "b", "a reaches b through in: 1 hop.", "in-lan1-a gw-lan1-in-wan gw-lan2-b")]
-    [InlineData("b", "a", "b does not reach a, and in stops it. in lets nothing in that was not asked for from inside.", "gw-lan2-b gw-lan1-in-wan")]
+    [InlineData("b", "a", "b does not reach a, and in stops it. in lets in no connection that was not opened from inside.", "gw-lan2-b gw-lan1-in-wan")]
     public void A_way_is_told_and_shown_as_far_as_it_goes(string from, string to, string sentence, string links)
     {
         var path = Paths.Between(Seen(Cascade()), from, to)!;
@@ -24,7 +24,7 @@ public sealed class PathTests
     public void From_outside_it_is_shown_as_far_as_it_is_let_in()
     {
         var stopped = Paths.FromInternet(Seen(Cascade()), "reach-a")!;
-        Assert.StartsWith("Whoever is on the internet does not reach a, and gw stops it. gw ", stopped.Sentence);
+        Assert.StartsWith("A host on the internet does not reach a, and gw stops it. ", stopped.Sentence);
         Assert.Equal(["street-gw-wan"], stopped.Links);
         Assert.Null(Paths.FromInternet(Seen(Cascade()), "no such need"));
         Assert.Null(Paths.Between(Seen(Cascade()), "a", "a"));

@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Findings;
 
-public sealed class AddressTwiceTests() : RuleTests("address-twice")
+public sealed class AddressConflictTests() : RuleTests("address-conflict")
 {
     private static Home Two(string second) => Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.5/24").Wired("b", "gw/lan2", second);
 
@@ -25,7 +25,7 @@ public sealed class AddressTwiceTests() : RuleTests("address-twice")
         One(Two("192.168.8.6/24").Wired("c", "gw/lan3").Reserve("gw", "c", "192.168.8.5"), Severity.WillNotWork, "a", "c");
 }
 
-public sealed class FixedInsidePoolTests() : RuleTests("fixed-inside-pool")
+public sealed class FixedAddressInPoolTests() : RuleTests("fixed-address-in-pool")
 {
     private static Home Printer(string address) => Home.WithGateway().Wired("printer", "gw/lan1", address).Wifi("phone", "gw");
 
@@ -137,7 +137,7 @@ public sealed class LeaseTooLongTests() : RuleTests("lease-too-long")
     public void Near_miss_with_a_day_or_a_wide_pool(int minutes, string pool) => None(House(minutes, pool));
 }
 
-public sealed class PageNotReservedTests() : RuleTests("page-not-reserved")
+public sealed class ManagementPageNotReservedTests() : RuleTests("management-page-not-reserved")
 {
     private static Home Point(string? page) => Home.WithGateway().Point("point", page).Cable("gw/lan1", "point/wan").Wifi("phone", "point");
 
@@ -154,8 +154,8 @@ public sealed class PageNotReservedTests() : RuleTests("page-not-reserved")
     public void Making_a_cascaded_router_an_access_point_keeps_its_page()
     {
         var home = Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1");
-        var remedy = Judging.Prove(home.Design).Findings.Single(f => f.Code == "translated-twice").Remedies.Single(r => r.Label == "Set in to access-point mode");
+        var remedy = Judging.Prove(home.Design).Findings.Single(f => f.Code == "double-nat").Remedies.Single(r => r.Label == "Set in to access-point mode");
         var after = Core.Changes.ChangeList.Apply(home.Design, remedy.Changes).Value;
-        Assert.DoesNotContain(Judging.Prove(after).Findings, f => f.Code == "page-not-reserved");
+        Assert.DoesNotContain(Judging.Prove(after).Findings, f => f.Code == "management-page-not-reserved");
     }
 }

@@ -18,7 +18,7 @@ public sealed class WrongPortTests() : RuleTests("wrong-port")
     public void Near_miss_in_a_LAN_port() => None(ByHand("lan1"));
 
     [Theory]
-    [InlineData("Switch the address server of in off")]
+    [InlineData("Switch the DHCP server of in off")]
     [InlineData("Move the cable to port in")]
     public void Triggers_for_a_router_hanging_by_a_LAN_port(string label) =>
         Cured(Home.WithGateway().Router("in").Cable("gw/lan1", "in/lan1").Wired("a", "in/lan2"), label);
@@ -77,7 +77,7 @@ public sealed class LoopTests() : RuleTests("loop")
     {
         var home = Ring().Router("in", lan: "192.168.8.1/24").Cable("s1/lan4", "in/wan").Wired("b", "in/lan1").Reach("b", 8080);
         Assert.Equal(3, In(home)[0].Remedies.Count);
-        Assert.Contains(Judging.Prove(home.Design).Findings, f => f.Code == "translated-twice");
+        Assert.Contains(Judging.Prove(home.Design).Findings, f => f.Code == "double-nat");
     }
 
     [Fact]
@@ -105,7 +105,7 @@ public sealed class SwitchBeforeRouterTests() : RuleTests("switch-before-router"
     public void Near_miss() => None(Home.WithGateway().Switch("s").Cable("gw/lan1", "s/lan1").Wired("a", "s/lan2"));
 }
 
-public sealed class StreetRuleTests() : RuleTests("several-at-street")
+public sealed class StreetRuleTests() : RuleTests("several-before-router")
 {
     private static Home Two() => Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1").Wired("b", "gw/lan2");
 
@@ -113,7 +113,7 @@ public sealed class StreetRuleTests() : RuleTests("several-at-street")
     public void Triggers() => One(Two(), Severity.WillNotWork, "street");
 
     [Fact]
-    public void The_device_out_there_is_named_by_its_own_rule() => Assert.Contains(Judging.Prove(Two().Design).Findings, f => f.Identity == "device-at-street(b)");
+    public void The_device_out_there_is_named_by_its_own_rule() => Assert.Contains(Judging.Prove(Two().Design).Findings, f => f.Identity == "device-before-router(b)");
 
     [Fact]
     public void Near_miss() => None(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1"));

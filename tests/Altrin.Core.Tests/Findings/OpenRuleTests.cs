@@ -21,7 +21,7 @@ public sealed class GuestsInCascadeTests() : RuleTests("guests-in-cascade")
     public void Near_miss_nobody_outside() => None(Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Guests("in"));
 }
 
-public sealed class PageHiddenTests() : RuleTests("page-hidden")
+public sealed class ManagementPageHiddenTests() : RuleTests("management-page-hidden")
 {
     private static Home Behind(string lan) => Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main", lan).Cable("gw/lan1", "main/wan").Wired("a", "main/lan1");
 
@@ -36,7 +36,7 @@ public sealed class PageHiddenTests() : RuleTests("page-hidden")
     public void Near_miss() => None(Behind("192.168.101.1/24"));
 }
 
-public sealed class ServerWakesTests() : RuleTests("server-wakes")
+public sealed class DhcpServerWakesTests() : RuleTests("dhcp-server-wakes")
 {
     private static Home Beside(bool wakes)
     {
@@ -51,7 +51,7 @@ public sealed class ServerWakesTests() : RuleTests("server-wakes")
     public void Near_miss() => None(Beside(false));
 }
 
-public sealed class ForwardIdleTests() : RuleTests("forward-idle")
+public sealed class PortForwardIdleTests() : RuleTests("port-forward-idle")
 {
     private static Home ByHand(bool forward)
     {
@@ -86,7 +86,7 @@ public sealed class DmzExposedTests() : RuleTests("dmz-exposed")
     public void Near_miss_a_router() => None(To("192.168.8.3"));
 }
 
-public sealed class PortRequestsOnTests() : RuleTests("port-requests-on")
+public sealed class UpnpOnTests() : RuleTests("upnp-on")
 {
     private static Home On() => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { PortRequests = true });
 

@@ -16,23 +16,23 @@ public sealed class PlantedFaultsTests
     /// <summary>Each by the finding that it is, what that is about, and what is found beside it.</summary>
     private static readonly Fault[] Faults =
     [
-        new("fixed-inside-pool", "camera", h => h.Wired("camera", "row/lan7", "192.168.8.50/24")),
-        new("mask-wrong", "scale", h => h.Wired("scale", "row/lan8", "192.168.8.8/16", "192.168.8.1")),
+        new("fixed-address-in-pool", "camera", h => h.Wired("camera", "row/lan7", "192.168.8.50/24")),
+        new("subnet-mask-wrong", "scale", h => h.Wired("scale", "row/lan8", "192.168.8.8/16", "192.168.8.1")),
         new("gateway-wrong", "clock", h => h.Wired("clock", "row/lan9", "192.168.8.9/24", "192.168.8.77")),
         new("outside-subnet", "plotter", h => h.Wired("plotter", "row/lan10", "192.168.77.5/24")),
-        new("translated-twice", "annex", h => h.Router("annex").Cable("gw/lan2", "annex/wan").Wired("lathe", "annex/lan1").Found("lathe")),
-        new("same-subnet-both-sides", "shed", h => h.Router("shed", "192.168.8.1/24").Cable("gw/lan3", "shed/wan").Wired("saw", "shed/lan1"), "translated-twice"),
-        new("two-address-servers", "gw", h => h.Router("stray", "192.168.8.250/24", "192.168.8.201-192.168.8.240").Cable("row/lan11", "stray/lan1"), "wrong-port", "no-way-out"),
+        new("double-nat", "annex", h => h.Router("annex").Cable("gw/lan2", "annex/wan").Wired("lathe", "annex/lan1").Found("lathe")),
+        new("overlapping-subnets", "shed", h => h.Router("shed", "192.168.8.1/24").Cable("gw/lan3", "shed/wan").Wired("saw", "shed/lan1"), "double-nat"),
+        new("two-dhcp-servers", "gw", h => h.Router("stray", "192.168.8.250/24", "192.168.8.201-192.168.8.240").Cable("row/lan11", "stray/lan1"), "wrong-port", "wan-port-empty"),
         new("loop", "den-lan1-row-lan12", h => h.Cable("den/lan1", "row/lan12")),
         new("wifi-not-joined", "tablet", h => h.Wifi("tablet", "den", key: "older-key")),
-        new("one-name-two-keys", "attic/r5", h => h.Point("attic", "192.168.8.6/24", key: "other-key").Cable("row/lan13", "attic/wan")),
-        new("weak-wifi", "porch/r5", h => h.Point("porch", "192.168.8.7/24", name: "porch", key: null, security: WifiSecurity.Open).Cable("row/lan14", "porch/wan"), "different-names"),
-        new("port-requests-on", "gw", h => h.Edit<RouterMode>("gw", m => m with { PortRequests = true })),
+        new("wifi-password-differs", "attic/r5", h => h.Point("attic", "192.168.8.6/24", key: "other-key").Cable("row/lan13", "attic/wan")),
+        new("weak-wifi", "porch/r5", h => h.Point("porch", "192.168.8.7/24", name: "porch", key: null, security: WifiSecurity.Open).Cable("row/lan14", "porch/wan"), "split-wifi-name"),
+        new("upnp-on", "gw", h => h.Edit<RouterMode>("gw", m => m with { PortRequests = true })),
         new("dmz-exposed", "gw", h => h.Edit<RouterMode>("gw", m => m with { Dmz = Home.At("192.168.8.10") })),
-        new("no-way-out", "cabin", h => h.Router("cabin", "192.168.40.1/24").Wired("pump", "cabin/lan1")),
+        new("wan-port-empty", "cabin", h => h.Router("cabin", "192.168.40.1/24").Wired("pump", "cabin/lan1")),
         new("not-connected", "lamp", h => h.Loose("lamp")),
         new("uplink-not-joined", "stairs", h => h.Repeater("stairs", "den", page: "192.168.8.11/24", link: l => l with { Key = "wrong" }).Wired("radio", "stairs/lan1")),
-        new("forward-to-lease", "gw", h => h.Wired("recorder", "row/lan15").Reach("recorder", 8443).Forward("gw", 8443, "192.168.8.33")),
+        new("port-forward-to-lease", "gw", h => h.Wired("recorder", "row/lan15").Reach("recorder", 8443).Forward("gw", 8443, "192.168.8.33")),
         new("slow-link", "row-lan2-den-wan", h => h.Medium("row-lan2-den-wan", Medium.Powerline)),
     ];
 
@@ -84,7 +84,7 @@ public sealed class PlantedFaultsTests
         // A fault may be hidden by another until that one is mended; a forward goes with the cure of the need that it does not serve.
         var seen = findings.Concat(Mend(design, planted.Length, names)).ToList();
         Assert.All(planted, f => Assert.True(
-            seen.Any(found => (found.Code == f.Code && found.Subjects.Contains(f.Subject)) || (f.Code == "forward-to-lease" && found.Identity == "need-not-met(reach-recorder)")),
+            seen.Any(found => (found.Code == f.Code && found.Subjects.Contains(f.Subject)) || (f.Code == "port-forward-to-lease" && found.Identity == "need-not-met(reach-recorder)")),
             $"{f.Code} is not found among {names}"));
     }
 

@@ -80,7 +80,7 @@ public sealed class GadgetTests() : RuleTests("wifi-not-joined")
     public void Near_miss() => None(House(d => d with { Bands = [RadioBand.Ghz5], NewestSecurity = WifiSecurity.Wpa2 }));
 }
 
-public sealed class RepeaterStraysTests() : RuleTests("repeater-strays")
+public sealed class RepeaterJoinsOtherTests() : RuleTests("repeater-joins-other")
 {
     private static Home Two(bool locked) => Home.WithGateway().Repeater("r1", "gw", link: l => l with { Locked = locked }, name: "upstairs").Repeater("r2", "gw").Wired("a", "r1/lan1", "192.168.8.5/24");
 
@@ -95,7 +95,7 @@ public sealed class RepeaterStraysTests() : RuleTests("repeater-strays")
     public void Near_miss() => None(Two(true));
 }
 
-public sealed class LeasesThroughTests() : RuleTests("leases-through-bridge")
+public sealed class DhcpThroughBridgeTests() : RuleTests("dhcp-through-bridge")
 {
     private static Home House(UplinkFrames frames, string? address) => Home.WithGateway().FourAddresses("gw").Bridge("br", "gw", frames).Wired("a", "br/lan1", address);
 
@@ -114,7 +114,7 @@ public sealed class LeasesThroughTests() : RuleTests("leases-through-bridge")
     public void Near_miss(UplinkFrames frames, string? address) => None(House(frames, address));
 }
 
-public sealed class RadioChainTests() : RuleTests("radio-chain")
+public sealed class RadioChainTests() : RuleTests("repeater-chain")
 {
     private static Home House(string by) => Home.WithGateway().Satellite("s1", "gw", "gw").Satellite("s2", "gw", by).Wired("a", "s2/lan1");
 
@@ -146,7 +146,7 @@ public sealed class RadioRingTests() : RuleTests("loop")
     public void Near_miss_where_the_kit_stops_it() => None(House(Known.Yes));
 }
 
-public sealed class NamesOverRadioTests() : RuleTests("names-over-radio")
+public sealed class DnsOverWifiTests() : RuleTests("dns-over-wifi")
 {
     private static Home House(bool wired) => (wired ? Home.WithGateway().Wired("pi", "gw/lan1", "192.168.8.5/24") : Home.WithGateway().Bridge("br", "gw").Wired("pi", "br/lan1", "192.168.8.5/24")).Wired("a", "gw/lan2")
         .Edit<RouterMode>("gw", m => m with { Server = m.Server with { NameServers = [Home.At("192.168.8.5")] } });
@@ -155,7 +155,7 @@ public sealed class NamesOverRadioTests() : RuleTests("names-over-radio")
     public void Triggers()
     {
         One(House(false), Severity.Concern, "gw", "pi");
-        Cured(House(false), "Let gw answer for names itself");
+        Cured(House(false), "Make gw its own DNS server");
     }
 
     [Fact]
@@ -196,7 +196,7 @@ public sealed class LineNotAskedTests() : RuleTests("line-not-asked")
     }
 }
 
-public sealed class PassingRuleTests() : RuleTests("passed-on")
+public sealed class PassThroughCutsOffTests() : RuleTests("pass-through-cuts-off")
 {
     private static Home House(Known keeps) => Home.WithGateway().Router("main").Cable("gw/lan1", "main/wan").Passes("gw", PassKind.Hardware, "main", keeps).Wired("a", "main/lan1").Wired("b", "gw/lan2");
 
@@ -206,14 +206,14 @@ public sealed class PassingRuleTests() : RuleTests("passed-on")
     public void Triggers(Known keeps, Severity severity)
     {
         One(House(keeps), severity, "gw");
-        Cured(House(keeps), "Plug what hangs on gw into main");
+        Cured(House(keeps), "Move the cables of gw to main");
     }
 
     [Fact]
     public void Near_miss() => None(House(Known.Yes));
 }
 
-public sealed class PassesNowhereTests() : RuleTests("passes-nowhere")
+public sealed class PassThroughUnusedTests() : RuleTests("pass-through-unused")
 {
     private static Home House(string port) => Home.WithGateway().Router("main").Cable("gw/lan1", "main/wan").Passes("gw", PassKind.Port, port).Wired("a", "main/lan1");
 
@@ -221,19 +221,19 @@ public sealed class PassesNowhereTests() : RuleTests("passes-nowhere")
     public void Triggers()
     {
         One(House("lan3"), Severity.Concern, "gw");
-        Cured(House("lan3"), "Pass it to the port of main");
+        Cured(House("lan3"), "Set the pass-through to the port of main");
     }
 
     [Fact]
     public void Near_miss() => None(House("lan1"));
 }
 
-public sealed class LivesInGatewayTests() : RuleTests("lives-in-gateway")
+public sealed class ServiceInGatewayTests() : RuleTests("service-in-gateway")
 {
     private static Home House(bool bridge) => Home.New().Gateway(bridge: bridge).Cable("street", "gw/wan").Box("gw", b => b with { Holds = [LineService.Telephone, LineService.Alarm] });
 
     [Fact]
-    public void Triggers() => Assert.StartsWith("Telephone and alarm live in gw", One(House(true), Severity.Concern, "gw").What, StringComparison.Ordinal);
+    public void Triggers() => Assert.StartsWith("Telephone and alarm depend on gw", One(House(true), Severity.Concern, "gw").What, StringComparison.Ordinal);
 
     [Fact]
     public void Near_miss() => None(House(false));

@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Findings;
 
-public sealed class TranslatedTwiceTests() : RuleTests("translated-twice")
+public sealed class DoubleNatTests() : RuleTests("double-nat")
 {
     private static Home Cascade() => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2");
 
@@ -24,14 +24,14 @@ public sealed class TranslatedTwiceTests() : RuleTests("translated-twice")
 
     [Theory]
     [InlineData("Set in to access-point mode")]
-    [InlineData("Make in an access point by hand at 192.168.8.2")]
+    [InlineData("Make in an access point at 192.168.8.2 (LAN to LAN, DHCP off)")]
     [InlineData("Set gw to bridge mode")]
     public void Cures(string label) => Cured(Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"), label);
 
     [Fact]
     public void A_cure_by_hand_moves_the_cable_to_a_LAN_port()
     {
-        var after = Cured(Cascade(), "Make in an access point by hand");
+        var after = Cured(Cascade(), "Make in an access point at ");
         Assert.Null(after.CableAt(new("in", "wan")));
         Assert.NotNull(after.CableAt(new("in", "lan2")));
     }
@@ -40,7 +40,7 @@ public sealed class TranslatedTwiceTests() : RuleTests("translated-twice")
     public void Near_miss_behind_a_bridge() => None(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"));
 }
 
-public sealed class CarrierTranslationTests() : RuleTests("carrier-translation")
+public sealed class CarrierNatTests() : RuleTests("carrier-nat")
 {
     [Fact]
     public void Is_a_concern_for_browsing_and_has_advice_only()
@@ -58,7 +58,7 @@ public sealed class CarrierTranslationTests() : RuleTests("carrier-translation")
     public void Near_miss() => None(Home.WithGateway().Wired("a", "gw/lan1"));
 }
 
-public sealed class SameSubnetBothSidesTests() : RuleTests("same-subnet-both-sides")
+public sealed class OverlappingSubnetsTests() : RuleTests("overlapping-subnets")
 {
     private static Home Inner(string lan) => Home.WithGateway().Router("in", lan).Cable("gw/lan1", "in/wan").Wired("a", "in/lan1");
 
@@ -72,7 +72,7 @@ public sealed class SameSubnetBothSidesTests() : RuleTests("same-subnet-both-sid
     [Theory]
     [InlineData("192.168.8.1/24", true)]
     [InlineData("192.168.8.2/24", false)]
-    public void Says_when_even_its_own_address_is_out_there(string lan, bool shared) => Assert.Equal(shared, In(Inner(lan))[0].What.Contains("is out there too", StringComparison.Ordinal));
+    public void Says_when_even_its_own_address_is_out_there(string lan, bool shared) => Assert.Equal(shared, In(Inner(lan))[0].What.Contains("is in use on its WAN side too", StringComparison.Ordinal));
 
     [Fact]
     public void Near_miss() => None(Inner("192.168.9.1/24"));
@@ -91,7 +91,7 @@ public sealed class SameSubnetBothSidesTests() : RuleTests("same-subnet-both-sid
     }
 }
 
-public sealed class TwoAddressServersTests() : RuleTests("two-address-servers")
+public sealed class TwoDhcpServersTests() : RuleTests("two-dhcp-servers")
 {
     private static Home InLan(bool server) => Home.WithGateway().Router("second", "192.168.8.2/24", "192.168.8.100-192.168.8.150", server).Cable("gw/lan1", "second/lan1").Wifi("phone", "second");
 
@@ -109,7 +109,7 @@ public sealed class TwoAddressServersTests() : RuleTests("two-address-servers")
     }
 }
 
-public sealed class NoAddressServerTests() : RuleTests("no-address-server")
+public sealed class NoDhcpServerTests() : RuleTests("no-dhcp-server")
 {
     private static Home Off() => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { On = false } });
 
@@ -117,7 +117,7 @@ public sealed class NoAddressServerTests() : RuleTests("no-address-server")
     public void Triggers() => One(Off(), Severity.WillNotWork, "gw");
 
     [Fact]
-    public void Cures() => Cured(Off(), "Switch the address server of gw on");
+    public void Cures() => Cured(Off(), "Switch the DHCP server of gw on");
 
     [Fact]
     public void Near_miss_where_everything_is_typed() =>
@@ -127,7 +127,7 @@ public sealed class NoAddressServerTests() : RuleTests("no-address-server")
     public void Advises_where_no_router_is() => Assert.NotEmpty(One(Home.New().Switch("sw").Wired("a", "sw/lan1").Wired("b", "sw/lan2"), Severity.WillNotWork, "sw").Advice);
 }
 
-public sealed class NoWayOutTests() : RuleTests("no-way-out")
+public sealed class WanPortEmptyTests() : RuleTests("wan-port-empty")
 {
     [Fact]
     public void Triggers_and_plugs_the_line_in() => Cured(Home.New().Gateway().Wired("a", "gw/lan1"), "Plug the line into gw");
@@ -151,7 +151,7 @@ public sealed class WanNotSetTests() : RuleTests("wan-not-set")
     public void Near_miss() => None(Home.New().Gateway(wan: new Fixed(Given.Address, Given.Gateway, [])).Service(Given).Cable("street", "gw/wan").Wired("a", "gw/lan1"));
 }
 
-public sealed class RoutesInCircleTests() : RuleTests("routes-in-circle")
+public sealed class RoutingLoopTests() : RuleTests("routing-loop")
 {
     [Fact]
     public void Triggers_with_both_sides_on_one_wire() =>

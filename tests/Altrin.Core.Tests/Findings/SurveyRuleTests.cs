@@ -20,7 +20,7 @@ public sealed class CopperBetweenBuildingsTests() : RuleTests("copper-between-bu
     public void Near_miss_inside_one_house() => None(Apart(Medium.Cat6, building: null));
 }
 
-public sealed class SuppliesApartTests() : RuleTests("supplies-apart")
+public sealed class PowerlineAcrossSuppliesTests() : RuleTests("powerline-across-supplies")
 {
     [Theory]
     [InlineData(Known.No)]
@@ -62,7 +62,7 @@ public sealed class OutsideRatingTests() : RuleTests("outside-rating")
         Assert.Equal(findings, In(In(kind, new() { Outdoors = outdoors, LeastCelsius = least, MostCelsius = most })).Count);
 }
 
-public sealed class SoftwareEndedTests() : RuleTests("software-ended")
+public sealed class FirmwareUnsupportedTests() : RuleTests("firmware-unsupported")
 {
     private static Home Ended(string box) => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Box(box, b => b with { Label = new() { Mended = Known.No } });
 
@@ -73,7 +73,7 @@ public sealed class SoftwareEndedTests() : RuleTests("software-ended")
     public void Near_miss_further_in() => None(Ended("in"));
 }
 
-public sealed class TelevisionAstrayTests() : RuleTests("television-astray")
+public sealed class TvOnWrongSideTests() : RuleTests("tv-on-wrong-side")
 {
     private static Home House(Medium medium = Medium.Cat6, bool behind = false, LineService service = LineService.Television)
     {

@@ -16,7 +16,7 @@ public sealed class VerdictTests
         { Home.New().Gateway().Wired("a", "gw/lan1").Wired("b", "gw/lan2"), VerdictKind.WillNotWork, "2 of 2 devices have no internet." },
         { Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.50/24").Wired("b", "gw/lan2"), VerdictKind.WillNotWork, "2 of 2 devices have internet by luck only." },
         { Home.WithGateway().Wired("a", "gw/lan1").Reach("a", 80), VerdictKind.WillNotWork, "a cannot be reached from outside." },
-        { Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Found("b").Reach("a", 80), VerdictKind.WillNotWork, "b is not found by everybody, and a cannot be reached from outside." },
+        { Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Found("b").Reach("a", 80), VerdictKind.WillNotWork, "b is not found by all devices, and a cannot be reached from outside." },
         { Home.WithGateway().Wired("a", "gw/lan1").Reach("a", 80).Forward("gw", 80, "192.168.8.20"), VerdictKind.WillNotWork, "a is reached from outside by luck only." },
     };
 
@@ -27,7 +27,7 @@ public sealed class VerdictTests
     private static Home Cascade() => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1");
 
     private static Proof Accepting(Home home, bool severe) =>
-        Judging.Prove(home.Design with { SetUp = home.Design.SetUp with { Accepted = [new("translated-twice(in)", severe, "The lodger wants it.", "A. Name")] } });
+        Judging.Prove(home.Design with { SetUp = home.Design.SetUp with { Accepted = [new("double-nat(in)", severe, "The lodger wants it.", "A. Name")] } });
 
     [Fact]
     public void An_accepted_concern_is_no_longer_one_to_settle()
@@ -43,7 +43,7 @@ public sealed class VerdictTests
     public void What_was_accepted_as_a_concern_is_open_again_once_something_breaks_by_it(bool severe, bool stays)
     {
         var proof = Accepting(Cascade().Reach("a", 80).Forward("in", 80, "192.168.20.50"), severe);
-        Assert.Equal(stays, proof.Findings.Single(f => f.Code == "translated-twice").Accepted is not null);
+        Assert.Equal(stays, proof.Findings.Single(f => f.Code == "double-nat").Accepted is not null);
         // A word mends nothing.
         Assert.Equal(VerdictKind.WillNotWork, proof.Verdict.Kind);
     }
@@ -65,7 +65,7 @@ public sealed class VerdictTests
         var home = Home.WithGateway().Router("in", "192.168.8.1/24", Home.Pool).Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Found("b");
         var findings = Judging.Prove(home.Design).Findings;
         var first = findings[0];
-        Assert.Equal("same-subnet-both-sides", first.Code);
+        Assert.Equal("double-nat", first.Code);
         Assert.Equal(first.Remedies.Max(r => r.Settles.Count), first.Remedies[0].Settles.Count);
         Assert.All(findings.Where(f => f.CausedBy.Count == 0 && f.Severity == first.Severity), f => Assert.True(f.Remedies.Select(r => r.Settles.Count).DefaultIfEmpty().Max() <= first.Remedies[0].Settles.Count));
     }

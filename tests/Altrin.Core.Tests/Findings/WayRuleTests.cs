@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Findings;
 
-public sealed class NamesWrongTests() : RuleTests("names-wrong")
+public sealed class DnsServerWrongTests() : RuleTests("dns-server-wrong")
 {
     private static Home Names(string server) => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { NameServers = [Home.At(server)] } });
 
@@ -11,12 +11,12 @@ public sealed class NamesWrongTests() : RuleTests("names-wrong")
     public void Triggers_where_nobody_answers_at_the_name_server()
     {
         One(Names("192.168.8.250"), Severity.WillNotWork, "gw");
-        Cured(Names("192.168.8.250"), "Let gw hand out itself for names");
+        Cured(Names("192.168.8.250"), "Let gw hand out itself as DNS server");
     }
 
     [Fact]
     public void Triggers_where_the_server_leaves_it_out() =>
-        Cured(Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { LeavesOutNames = true } }), "Let gw hand out itself for names");
+        Cured(Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { LeavesOutNames = true } }), "Let gw hand out itself as DNS server");
 
     [Theory]
     [InlineData("192.168.8.1")]
@@ -24,13 +24,13 @@ public sealed class NamesWrongTests() : RuleTests("names-wrong")
     public void Near_miss_one_that_answers(string server) => None(Names(server));
 }
 
-public sealed class NoWayBackTests() : RuleTests("no-way-back")
+public sealed class NoReturnRouteTests() : RuleTests("no-return-route")
 {
     private static Home Routed(params StaticRoute[] told) => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1")
         .Edit<RouterMode>("in", m => m with { Translates = false }).Edit<RouterMode>("gw", m => m with { Routes = told });
 
     [Theory]
-    [InlineData("Let in translate")]
+    [InlineData("Switch NAT of in on")]
     [InlineData("Tell gw the way to 192.168.20.0/24")]
     public void Triggers_and_is_cured_on_either_router(string label)
     {
@@ -43,7 +43,7 @@ public sealed class NoWayBackTests() : RuleTests("no-way-back")
         .Edit<RouterMode>("in", m => m with { Translates = false }).Edit<RouterMode>("gw", m => m with { Routes = [new(Home.Own("192.168.20.1/24").Subnet, Home.At("192.168.8.3"))] }));
 }
 
-public sealed class NotTranslatedTests() : RuleTests("not-translated")
+public sealed class NoNatTests() : RuleTests("no-nat")
 {
     private static Home Open(bool translates) => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Translates = translates });
 
@@ -51,7 +51,7 @@ public sealed class NotTranslatedTests() : RuleTests("not-translated")
     public void Triggers()
     {
         One(Open(false), Severity.WillNotWork, "gw");
-        Cured(Open(false), "Let gw translate");
+        Cured(Open(false), "Switch NAT of gw on");
     }
 
     // A route typed in past the default gateway is no way round it.
@@ -74,7 +74,7 @@ public sealed class NoRouteTests() : RuleTests("no-route")
     public void Near_miss() => None(Aimed("192.168.8.5"));
 }
 
-public sealed class MaskWrongTests() : RuleTests("mask-wrong")
+public sealed class SubnetMaskWrongTests() : RuleTests("subnet-mask-wrong")
 {
     private static Home Masked(string own) => Home.WithGateway().Wired("a", "gw/lan1", own, "192.168.8.1").Wired("b", "gw/lan2");
 
@@ -96,7 +96,7 @@ public sealed class MaskWrongTests() : RuleTests("mask-wrong")
     public void Near_miss() => None(Masked("192.168.8.6/24"));
 }
 
-public sealed class GuestsOpenTests() : RuleTests("guests-open")
+public sealed class GuestsNotIsolatedTests() : RuleTests("guests-not-isolated")
 {
     private static Home Guests(Known apart) => Name(Home.WithGateway().Point("point").Cable("gw/lan1", "point/wan").Wifi("g", "point", "visitors", "guest-key"), apart);
 
@@ -119,7 +119,7 @@ public sealed class GuestsOpenTests() : RuleTests("guests-open")
     public void Near_miss() => None(Guests(Known.Yes));
 }
 
-public sealed class NoLoopBackTests() : RuleTests("no-loop-back")
+public sealed class NoHairpinTests() : RuleTests("no-hairpin")
 {
     private static Home Let(Known loops) => Home.WithGateway().Wired("a", "gw/lan1").Reserve("gw", "a", "192.168.8.5").Forward("gw", 8443, "192.168.8.5").Reach("a", 8443).Habits("gw", new() { LoopsBack = loops });
 

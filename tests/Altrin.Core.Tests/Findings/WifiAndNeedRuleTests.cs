@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Findings;
 
-public sealed class OneNameTwoKeysTests() : RuleTests("one-name-two-keys")
+public sealed class WifiPasswordDiffersTests() : RuleTests("wifi-password-differs")
 {
     private static Home Second(string? key, WifiSecurity security, string name = "home") =>
         Home.WithGateway().Point("point", name: name, key: key, security: security).Cable("gw/lan1", "point/wan").Wifi("phone", "gw");
@@ -23,7 +23,7 @@ public sealed class OneNameTwoKeysTests() : RuleTests("one-name-two-keys")
     public void Cures() => Cured(Second("other", WifiSecurity.Wpa2), "Key and WPA2 of gw everywhere");
 }
 
-public sealed class DifferentNamesTests() : RuleTests("different-names")
+public sealed class SplitWifiNameTests() : RuleTests("split-wifi-name")
 {
     private static Home Two(NamingSchool school) => Home.WithGateway().Naming(school).Point("point", name: "upstairs").Cable("gw/lan1", "point/wan").Wifi("phone", "gw").Wifi("tablet", "point", "upstairs").Wifi("watch", "gw");
 
@@ -110,7 +110,7 @@ public sealed class ServiceUnknownTests() : RuleTests("service-unknown")
     }
 }
 
-public sealed class ForwardToLeaseTests() : RuleTests("forward-to-lease")
+public sealed class PortForwardToLeaseTests() : RuleTests("port-forward-to-lease")
 {
     private static Home Aimed() => Home.WithGateway().Wired("kiln", "gw/lan1").Reach("kiln", 8443).Forward("gw", 8443, "192.168.8.20");
 
@@ -130,7 +130,7 @@ public sealed class NoInternetTests() : RuleTests("no-internet")
     public void Follows_from_its_cause()
     {
         var home = Home.New().Gateway().Wired("a", "gw/lan1");
-        Assert.Equal(["no-way-out(gw)"], One(home, Severity.WillNotWork, "a").CausedBy);
+        Assert.Equal(["wan-port-empty(gw)"], One(home, Severity.WillNotWork, "a").CausedBy);
     }
 
     [Fact]

@@ -44,7 +44,7 @@ public sealed class DhcpTests
         // what, remembered address, bindings "client address", address in the end, kinds of messages
         { "a restart with a lease that the server remembers", "192.168.8.21", ["a 192.168.8.21"], "192.168.8.21", [DhcpKind.Request, DhcpKind.Ack] },
         { "a restart with a lease that the server forgot", "192.168.8.21", [], "192.168.8.21", [DhcpKind.Request, DhcpKind.Ack] },
-        { "a restart with a lease that somebody else has now", "192.168.8.21", ["b 192.168.8.21"], "192.168.8.20", [DhcpKind.Request, DhcpKind.Nak, DhcpKind.Discover, DhcpKind.Offer, DhcpKind.Request, DhcpKind.Ack] },
+        { "a restart with a lease that another host has now", "192.168.8.21", ["b 192.168.8.21"], "192.168.8.20", [DhcpKind.Request, DhcpKind.Nak, DhcpKind.Discover, DhcpKind.Offer, DhcpKind.Request, DhcpKind.Ack] },
         { "a restart in another network", "10.0.0.7", [], "192.168.8.20", [DhcpKind.Request, DhcpKind.Nak, DhcpKind.Discover, DhcpKind.Offer, DhcpKind.Request, DhcpKind.Ack] },
         { "the address it had before is given again", null, ["a 192.168.8.21"], "192.168.8.21", [DhcpKind.Discover, DhcpKind.Offer, DhcpKind.Request, DhcpKind.Ack] },
         { "the pool is exhausted", null, ["b 192.168.8.20", "c 192.168.8.21"], null, [DhcpKind.Discover] },

@@ -85,10 +85,10 @@ public sealed class RadioTests
     {
         var home = Home.WithGateway().FourAddresses("gw").Bridge("br", "gw", frames).Habits("br", new() { LeasesThrough = through }).Wired("a", "br/lan1").Wired("b", "br/lan2", "192.168.8.5/24").Wired("c", "gw/lan1");
         Assert.Equal([leased, AnswerKind.Yes, AnswerKind.Yes], new[] { "a", "b", "c" }.Select(d => Internet(home, d).Kind));
-        Assert.Equal(leased is AnswerKind.Yes ? [] : [CauseCodes.LeasesThrough], Internet(home).Causes.Select(c => c.Code));
+        Assert.Equal(leased is AnswerKind.Yes ? [] : [CauseCodes.DhcpThroughBridge], Internet(home).Causes.Select(c => c.Code));
     }
 
-    // Several addresses on one hardware address are what proxying looks like, and no duplicate.
+    // Several addresses on one MAC address are what proxying looks like, and no duplicate.
     [Fact]
     public void Behind_three_addresses_everybody_has_the_hardware_address_of_the_bridge()
     {
@@ -159,7 +159,7 @@ public sealed class RadioTests
         Assert.Equal(AnswerKind.Unknown, Internet(home).Kind);
     }
 
-    // Its outer side is the socket or the radio, never a bridge between both.
+    // Its WAN side is the socket or the radio, never a bridge between both.
     [Fact]
     public void A_cable_beside_the_radio_on_the_outer_side_of_a_router_is_no_ring()
     {

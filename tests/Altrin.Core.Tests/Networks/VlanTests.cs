@@ -40,7 +40,7 @@ public sealed class VlanTests
         Assert.Equal(AnswerKind.Yes, seen.Sheet.Internet.Single(i => i.Device == "phone").Answer.Kind);
         Assert.Equal(AnswerKind.No, seen.Reach("visitor", "phone")!.Answer.Kind);
         Assert.Equal(!carried, Judging.Prove(home.Design).Findings.Any(f => f.Code == "guest-not-carried"));
-        Assert.DoesNotContain(Judging.Prove(home.Design).Findings, f => f.Code == "guests-open");
+        Assert.DoesNotContain(Judging.Prove(home.Design).Findings, f => f.Code == "guests-not-isolated");
     }
 
     [Fact]

@@ -70,7 +70,7 @@ public sealed class FirstAnswerTests
     [InlineData(WifiGeneration.N, WifiSecurity.WpaTkip, 1000, Known.Yes, 300, Worth.Leave, "no protection that holds")]
     [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 100, Known.Yes, 300, Worth.WithCare, "at most about 94")]
     [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 100, Known.Yes, 94, Worth.Good, "Nothing speaks")]
-    [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 1000, Known.No, 300, Worth.WithCare, "mended no more")]
+    [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 1000, Known.No, 300, Worth.WithCare, "no more updates")]
     public void A_spare_box_is_judged_with_the_reason(WifiGeneration generation, WifiSecurity newest, int port, Known mended, int sold, Worth worth, string says)
     {
         var box = Home.WithGateway().Router("r").Profile("r", p => p with { Ports = [.. p.Ports.Select(x => x with { SpeedMbps = port })], Radios = [new("r5", RadioBand.Ghz5) { Generation = generation, NewestSecurity = newest }] }).Box("r", b => b with { Label = new() { Mended = mended } }).Design.Box("r")!;

@@ -39,8 +39,8 @@ public sealed class ReadingComparisonTests
         { "gw/lan4", Adapter("192.168.20.150/24", "192.168.20.1"), "address", Agreement.Disagrees, "taken elsewhere: it would be right at laptop in port", "" },
         // The further router's cable sits in a LAN port: two servers on one wire, and the laptop got the wrong one.
         { "gw/lan4", Adapter("192.168.20.150/24", "192.168.20.1"), "address", Agreement.Disagrees, "is in port", "" },
-        // Nobody answered.
-        { "gw/lan4", Adapter("169.254.7.9/16", null), "address", Agreement.Disagrees, "The address server of gw is off.", "" },
+        // No host answered.
+        { "gw/lan4", Adapter("169.254.7.9/16", null), "address", Agreement.Disagrees, "The DHCP server of gw is off.", "" },
         // The gateway is at another address than noted: believed, since its lease says so.
         { "gw/lan4", Adapter("192.168.1.33/24", "192.168.1.1", names: "192.168.1.1"), "address", Agreement.Disagrees, "", "192.168.1.1" },
         { "gw/lan4", Adapter("192.168.8.44/24", "192.168.8.254"), "gateway", Agreement.Disagrees, "", "" },
@@ -49,7 +49,7 @@ public sealed class ReadingComparisonTests
         // A device that was recorded as asking has an address that was typed by hand.
         { "a", Adapter("192.168.8.6/24", way: ""), "way", Agreement.Disagrees, "", "192.168.8.6" },
         { "a", Adapter("192.168.8.30/24"), "hardware", Agreement.Disagrees, "", "" },
-        // A table of routes, or a list of name servers, by itself.
+        // A table of routes, or a list of DNS servers, by itself.
         { "gw/lan4", "default via 192.168.8.1 dev eth0 proto dhcp src 192.168.8.44 metric 100\n192.168.8.0/24 dev eth0 proto kernel scope link src 192.168.8.44", "address", Agreement.Agrees, "", "" },
         { "gw/lan4", "default via 192.168.8.1 dev eth0", "gateway", Agreement.Agrees, "", "" },
         { "gw/lan4", "0.0.0.0         192.168.8.254   0.0.0.0         UG    100    0        0 eth0", "gateway", Agreement.Disagrees, "", "" },
@@ -57,8 +57,8 @@ public sealed class ReadingComparisonTests
         { "gw/lan4", "nameserver 192.168.77.7", "names", Agreement.Disagrees, "Nobody recorded is at 192.168.77.7", "" },
         // Routes.
         { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  203.0.113.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Agrees, "", "" },
-        { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  100.64.0.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Disagrees, "the provider translates too", "The provider translates too" },
-        { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  192.0.0.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Disagrees, "RFC 7335", "The provider translates too" },
+        { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  100.64.0.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Disagrees, "carrier-grade NAT", "Carrier-grade NAT" },
+        { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  192.0.0.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Disagrees, "RFC 7335", "Carrier-grade NAT" },
         { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  10.3.0.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Disagrees, "A private hop proves the network, not a translation", "" },
         { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.20.1  1 ms\n 2  192.168.8.1  2 ms\n 3  203.0.113.1  3 ms", "route:1", Agreement.Disagrees, "taken elsewhere", "" },
         { "c", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.20.1  1 ms\n 2  192.168.8.1  2 ms\n 3  203.0.113.1  3 ms", "route:1", Agreement.Agrees, "", "" },
@@ -95,7 +95,7 @@ public sealed class ReadingComparisonTests
         { "gw/lan4", "192.168.8.5 dev eth0 lladdr 02:00:5e:00:53:77 REACHABLE", "near:02:00:5e:00:53:77", Agreement.Disagrees, "Something else has taken the address of b", "" },
         // Outside.
         { "gw/lan4", "outside 203.0.113.80 wan 203.0.113.80", "outside", Agreement.Agrees, "", "" },
-        { "gw/lan4", "outside 203.0.113.80 wan 100.64.3.3", "outside", Agreement.Disagrees, "", "The provider translates too" },
+        { "gw/lan4", "outside 203.0.113.80 wan 100.64.3.3", "outside", Agreement.Disagrees, "", "Carrier-grade NAT" },
     };
 
     [Theory]
@@ -153,7 +153,7 @@ public sealed class ReadingComparisonTests
     public void An_explanation_names_the_finding_that_it_would_bring()
     {
         var servers = Assert.Single(At(House(), "gw/lan4", "DHCPOFFER of 192.168.8.44 from 192.168.8.1\nDHCPOFFER of 192.168.20.101 from 192.168.20.1").Statements, s => s.Id == "servers");
-        Assert.Contains(servers.Explanations, e => e.Text.Contains("in port", StringComparison.Ordinal) && e.Findings.Any(f => f.StartsWith("loft routes and hands out addresses, but hangs on", StringComparison.Ordinal)));
+        Assert.Contains(servers.Explanations, e => e.Text.Contains("in port", StringComparison.Ordinal) && e.Findings.Any(f => f.StartsWith("loft is in router mode, but is connected to", StringComparison.Ordinal)));
     }
 
     [Fact]
@@ -218,7 +218,7 @@ public sealed class ReadingComparisonTests
         Assert.Contains("read it again", seen.Accept(new(home.Design.Site, [home.Design.SetUp]), new Shelf([]), home.Design.SetUp.Name, ["address"]).Error, StringComparison.Ordinal);
     }
 
-    /// <summary>One hardware address at two addresses, and one name at two: ids are given once, and only the first of each is offered.</summary>
+    /// <summary>One MAC address at two addresses, and one name at two: ids are given once, and only the first of each is offered.</summary>
     [Fact]
     public void What_a_text_says_twice_is_offered_once()
     {

@@ -53,7 +53,7 @@ public sealed class ReadingTextTests
     [InlineData("bench@home said that 5% of 192.168.1.254 were lost", "An address, with no layout")]
     [InlineData("the old one was 192.168.1.254", "An address, with no layout")]
     [InlineData("fe80::5eff:fe00:5320", "An IPv6 address")]
-    [InlineData("02:00:5e:00:53:01", "A hardware address, with no layout")]
+    [InlineData("02:00:5e:00:53:01", "A MAC address, with no layout")]
     public void A_line_that_no_layout_fits_is_listed_with_its_reason(string text, string why)
     {
         var read = Read($"\n{text}\n");

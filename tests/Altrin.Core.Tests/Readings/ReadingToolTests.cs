@@ -73,9 +73,9 @@ public sealed class ReadingToolTests
 
     [Theory]
     [InlineData(null, null, "Say which box")]
-    [InlineData("loft", null, "No hardware address of loft was noted")]
+    [InlineData("loft", null, "No MAC address of loft was noted")]
     [InlineData(null, "5", "the last two to twelve")]
-    [InlineData(null, "53xy", "no digits of a hardware address")]
+    [InlineData(null, "53xy", "no digits of a MAC address")]
     [InlineData(null, "02005e0053010a", "the last two to twelve")]
     public void A_search_without_anything_to_go_by_is_refused(string? box, string? digits, string why)
     {
@@ -96,12 +96,12 @@ public sealed class ReadingToolTests
         var found = DeviceLists.Compare(Loft(), before, after, "loft");
         Assert.Equal(["02:00:5e:00:53:0b", "02:00:5e:00:53:70", "06:00:5e:00:53:60"], found.New.Select(e => $"{e.Hardware}"));
         Assert.Contains("Perhaps loft", found.New[0].Says, StringComparison.Ordinal);
-        Assert.Contains("private hardware address", found.New[2].Says, StringComparison.Ordinal);
+        Assert.Contains("private MAC address", found.New[2].Says, StringComparison.Ordinal);
         Assert.Equal([null, null, "on 5 GHz"], found.New.Select(e => e.Way));
         Assert.Equal("02:00:5e:00:53:50", $"{Assert.Single(found.Gone).Hardware}");
         Assert.Equal(("192.168.8.20", "192.168.8.33"), (Assert.Single(found.Moved).Before.ToString(), found.Moved[0].Entry.Address.ToString()));
-        Assert.Equal(["loft is new, at 192.168.8.57: 02:00:5e:00:53:0b is its hardware address. 2 more are new."], found.Says);
-        Assert.StartsWith("3 are new; by its hardware address only 02:00:5e:00:53:0b", DeviceLists.Compare(Loft(), before, after, null).Says.Single(), StringComparison.Ordinal);
+        Assert.Equal(["loft is new, at 192.168.8.57: 02:00:5e:00:53:0b is its MAC address. 2 more are new."], found.Says);
+        Assert.StartsWith("3 are new; by its MAC address only 02:00:5e:00:53:0b", DeviceLists.Compare(Loft(), before, after, null).Says.Single(), StringComparison.Ordinal);
     }
 
     [Theory]
@@ -109,13 +109,13 @@ public sealed class ReadingToolTests
     [InlineData("02:00:5e:00:53:99", "02:00:5e:00:53:99", "Nothing is new")]
     [InlineData("02:00:5e:00:53:99", "02:00:5e:00:53:98", "Another device may have joined meanwhile")]
     [InlineData("02:00:5e:00:53:99", "02:00:5e:00:53:98", "None of them is loft by its label")]
-    [InlineData("02:00:5e:00:53:99", "02:00:5e:00:53:0a", "loft is new: 02:00:5e:00:53:0a is its hardware address.")]
+    [InlineData("02:00:5e:00:53:99", "02:00:5e:00:53:0a", "loft is new: 02:00:5e:00:53:0a is its MAC address.")]
     public void What_the_difference_means_is_said(string before, string after, string said) =>
         Assert.Contains(DeviceLists.Compare(Loft(), [Near(before)], [Near(after)], "loft").Says, s => s.Contains(said, StringComparison.Ordinal));
 
     [Fact]
     public void An_empty_list_is_said_to_be_one() =>
-        Assert.Equal(["No hardware address was read in the earlier list: nothing can be compared."], DeviceLists.Compare(Loft(), [], [Near("02:00:5e:00:53:99")], null).Says);
+        Assert.Equal(["No MAC address was read in the earlier list: nothing can be compared."], DeviceLists.Compare(Loft(), [], [Near("02:00:5e:00:53:99")], null).Says);
 
     /// <summary>The table of the outside view: what is seen, what the box has, whether something beyond translates, and what must be said.</summary>
     [Theory]
@@ -123,20 +123,20 @@ public sealed class ReadingToolTests
     [InlineData("203.0.113.80", "203.0.113.80", Known.No, "share one public address by ports")]
     [InlineData("203.0.113.80", "203.0.113.81", Known.Yes, "asked another way")]
     [InlineData("203.0.113.80", "10.4.0.7", Known.Yes, "the building, or the provider")]
-    [InlineData("203.0.113.80", "192.168.1.10", Known.Yes, "Who translates is not known")]
+    [InlineData("203.0.113.80", "192.168.1.10", Known.Yes, "Whose NAT it is, is not known")]
     [InlineData("203.0.113.80", "100.64.3.3", Known.Yes, "opened from inside")]
     [InlineData("203.0.113.80", "192.0.0.2", Known.Yes, "opened from inside")]
     [InlineData("203.0.113.80", "169.254.3.3", Known.Unknown, "the box has none at its WAN side")]
     [InlineData("203.0.113.80", null, Known.Unknown, "Read the WAN address")]
     [InlineData("192.168.1.1", "203.0.113.80", Known.Unknown, "no address of the internet")]
     [InlineData(null, "203.0.113.80", Known.Unknown, "IPv6")]
-    [InlineData(null, "10.4.0.7", Known.Yes, "Who translates is not known")]
+    [InlineData(null, "10.4.0.7", Known.Yes, "Whose NAT it is, is not known")]
     public void The_outside_view_says(string? seen, string? wan, Known beyond, string unproven)
     {
         var view = OutsideView.Of(seen is null ? null : Home.At(seen), wan is null ? null : Home.At(wan), 2);
         Assert.Equal(beyond, view.Beyond);
         Assert.Contains(view.Unproven, u => u.Contains(unproven, StringComparison.Ordinal));
-        Assert.Equal(beyond != Known.Unknown, view.Translations.StartsWith("Two translations of the home", StringComparison.Ordinal));
+        Assert.Equal(beyond != Known.Unknown, view.Translations.StartsWith("Double NAT in the home", StringComparison.Ordinal));
     }
 
     private static BaselineGroup Group(int? sold, SpeedLimit? carries, params SpeedRun[] runs) =>

@@ -73,7 +73,7 @@ public sealed class CorrectionTests
         { "no box 'nobody'", new SetService(Partial<ServiceFacts>.With(f => f.HandOff, "nobody")) },
         { "'nothing' on the shelf", new AddBox("Box", "nothing") },
         { "no place 'nowhere'", new AddBox("Box", "gate") { Place = "nowhere" } },
-        { "has the hardware address", new AddBox("Box", "gate") { Hardware = Home.WithGateway().Design.Box("gw")!.Hardware } },
+        { "has the MAC address", new AddBox("Box", "gate") { Hardware = Home.WithGateway().Design.Box("gw")!.Hardware } },
         { "network address", new SetLabel("gw", Home.All(LabelFacts.Empty with { Address = Home.Own("192.168.1.0/24") })) },
         { "1 to 32 bytes", new SetLabel("gw", Home.All(LabelFacts.Empty with { WifiName = new string('é', 17) })) },
         { "referred to", new SetLabel("gw", Home.All(LabelFacts.Empty with { WifiKey = "The Key Itself" })) },

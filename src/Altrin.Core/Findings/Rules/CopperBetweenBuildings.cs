@@ -21,8 +21,8 @@ public static class CopperBetweenBuildings
         .Select(f => e.Finding(
             "copper-between-buildings",
             [f.Cable],
-            $"The cable from {f.From!.Name} to {f.To!.Name} leads between buildings{(f.IsCopper ? " in copper" : ", and nobody looked what it is made of")}",
-            "One day several boxes are dead at once, and somebody may get hurt.",
+            $"The cable from {f.From!.Name} to {f.To!.Name} leads between buildings{(f.IsCopper ? " in copper" : ", and what it is made of was not noted")}",
+            "One day several boxes are dead at once, and a person may get hurt.",
             [],
-            ["Use fibre or a radio link. Copper only inside one earthing system, with protection, by somebody who may do that: local code decides."]));
+            ["Use fibre or a radio link. Copper only inside one earthing system, with surge protection, by a licensed person: local code decides."]));
 }

@@ -9,7 +9,7 @@ public static class DmzExposed
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         "dmz-exposed",
-        "open to the street",
+        "open to the internet",
         "Everything from outside is sent to something that is no firewall.",
         "Whatever it listens on is open to the whole internet.",
         "common practice",
@@ -27,7 +27,7 @@ public static class DmzExposed
                     $"{box.Name} sends everything from outside to {e.Name(host.Owner)}",
                     "Strangers can try every port of it.",
                     [Cures.Hopeful($"Take the DMZ host off {box.Name}", new SetDmz(box.Id, null))],
-                    ["Only a box that is itself a firewall belongs there; let single ports in instead."]);
+                    ["Only a box that is itself a firewall belongs there; forward single ports instead."]);
             }
         }
     }

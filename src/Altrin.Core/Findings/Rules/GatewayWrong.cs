@@ -13,7 +13,7 @@ public static class GatewayWrong
         CauseCodes.GatewayWrong,
         "wrong gateway",
         "A default gateway is missing, lies outside the subnet, is not there, or does not route.",
-        "The device speaks to its neighbours and to nobody else.",
+        "The device reaches its own subnet and nothing else.",
         "RFC 1122",
         Judge);
 

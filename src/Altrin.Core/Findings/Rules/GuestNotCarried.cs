@@ -12,7 +12,7 @@ public static class GuestNotCarried
         "guest-not-carried",
         "guests not carried",
         "The guest name of an access point leaves with a VLAN tag that leads to no guest network.",
-        "Every switch on the way must pass the tag on, and the router must know it; a radio link passes none.",
+        "Every switch on the way must carry the tag, and the router must know it; a radio link carries none.",
         "IEEE 802.1Q; common practice",
         Judge);
 

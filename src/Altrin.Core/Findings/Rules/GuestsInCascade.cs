@@ -12,7 +12,7 @@ public static class GuestsInCascade
         CauseCodes.GuestsInCascade,
         "guests inside",
         "The guest network of a router behind another router.",
-        "A cascade shields the inner side only: its guests open connections to everything of the family that is before it.",
+        "A cascade shields the LAN side only: its guests open connections to everything of the family that is before it.",
         "RFC 3022; common practice",
         Judge);
 
@@ -21,7 +21,7 @@ public static class GuestsInCascade
         .Select(r => e.Finding(
             CauseCodes.GuestsInCascade,
             [r.Box.Id],
-            $"Guests of {r.Box.Name} reach what hangs before it",
+            $"Guests of {r.Box.Name} reach the network before it",
             "Guests find printers, storage and the pages of boxes.",
             [Cures.Hopeful($"Send no guest name at {r.Box.Name}", new RemoveGuest(r.Box.Id))],
             ["Let the outermost router have the guests."]));

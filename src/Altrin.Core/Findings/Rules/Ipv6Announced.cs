@@ -11,7 +11,7 @@ public static class Ipv6Announced
         "ipv6-announced",
         "announces IPv6",
         "A box that no longer routes still announces itself as an IPv6 router.",
-        "Devices prefer IPv6, and send their packets to it although its address server is off. IPv6 itself is not judged here.",
+        "Devices prefer IPv6, and send their packets to it although its DHCP server is off. IPv6 itself is not judged here.",
         "RFC 4861; common practice",
         Judge);
 
@@ -22,9 +22,9 @@ public static class Ipv6Announced
             "ipv6-announced",
             [b.Box],
             $"{e.Name(b.Box)} does not route and still announces itself as an IPv6 router",
-            "Some pages hang, others load: whichever of both addresses a device tries first.",
+            "Some pages stall and others load, by which of the two addresses a device tries first.",
             [],
-            ["Switch IPv6, or its router advertisements, off in it; an address server that is off does not stop them."]));
+            ["Switch IPv6, or its router advertisements, off in it; a DHCP server that is off does not stop them."]));
 
     private static bool Routes(Evidence e, BoxSetting setting) => setting.Mode is RouterMode && e.Network.Find(setting.Box, Side.Wan) is { Linked: true };
 }

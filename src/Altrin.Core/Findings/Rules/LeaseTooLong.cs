@@ -17,7 +17,7 @@ public static class LeaseTooLong
         "lease-too-long",
         "leases too long",
         "Leases last for days where phones and guests come and go.",
-        "Whoever left keeps an address until its lease runs out, and phones that change their hardware address take one each time.",
+        "A device that left keeps its address until the lease runs out, and phones that change their MAC address take one each time.",
         "RFC 2131; common practice",
         Judge);
 

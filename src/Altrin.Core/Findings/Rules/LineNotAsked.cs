@@ -10,7 +10,7 @@ public static class LineNotAsked
     public static Rule Rule { get; } = new(
         "line-not-asked",
         "line not asked about",
-        "A router of the customer's own stands at the line, and nobody asked whether that wants a login, a tag or one hardware address.",
+        "The customer's own router is connected to the internet line, and whether that asks for a login, a VLAN tag or one MAC address is not known.",
         "The provider's gateway brings all that along; a box that takes its place has to be told.",
         "common practice",
         Judge);
@@ -18,7 +18,7 @@ public static class LineNotAsked
     private static IEnumerable<Finding> Judge(Evidence e)
     {
         var line = e.Design.Site.Service.Line;
-        var open = new[] { (line.Login, "a login"), (line.Tagged, "a VLAN tag"), (line.Locked, "one hardware address") }.Where(n => n.Item1 == Known.Unknown).Select(n => n.Item2).ToList();
+        var open = new[] { (line.Login, "a login"), (line.Tagged, "a VLAN tag"), (line.Locked, "one MAC address") }.Where(n => n.Item1 == Known.Unknown).Select(n => n.Item2).ToList();
         if (open.Count == 0)
         {
             return [];
@@ -29,7 +29,7 @@ public static class LineNotAsked
                 "line-not-asked",
                 [i.Owner],
                 $"Whether the line wants {string.Join(", ", open.SkipLast(1))}{(open.Count > 1 ? " or " : "")}{open[^1]} from {e.Name(i.Owner)} was not asked",
-                "The line may let nobody on, and then there is no internet to look it up in.",
+                "The line may refuse it, and then there is no internet to look it up.",
                 [],
                 ["Ask the provider before the old box is unplugged, and write it into the survey: also that nothing is wanted."]));
     }

@@ -4,14 +4,14 @@ using Altrin.Core.Networks;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>A line that asks for a login, a tag or a hardware address and does not get it.</summary>
+/// <summary>A line that asks for a login, a tag or a MAC address and does not get it.</summary>
 public static class LineNotMet
 {
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.LineNotMet,
         "line refuses it",
-        "The line asks for a login, a VLAN tag or one hardware address, and the box at it does not give that.",
+        "The line asks for a login, a VLAN tag or one MAC address, and the box at it does not give that.",
         "The provider leases it nothing. With a login the largest packet is 1492 bytes instead of 1500.",
         "RFC 2516; IEEE 802.1Q; common practice",
         Judge);
@@ -20,7 +20,7 @@ public static class LineNotMet
         CauseCodes.LineNotMet,
         [i.Owner],
         e.Seen.Tracer.World.WrongAtStreet(i)!.Text.TrimEnd('.'),
-        "The box has no address at the line, whatever else is right.",
+        "The box gets no address from the provider, whatever else is right.",
         Tell(e, i),
         i.KeptOff == LineFault.Login ? ["Get the login from the provider in writing before the old box is unplugged."] : ["Ask the provider; some change it on the telephone."]));
 

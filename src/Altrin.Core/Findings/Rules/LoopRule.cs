@@ -37,7 +37,7 @@ public static class LoopRule
         return e.Design.Mode(box) switch
         {
             SatelliteMode => [Cures.Hopeful($"Let {e.Name(box)} join by cable only", new SetSatellite(box, Partial<SatelliteMode>.With(s => s.By, null)))],
-            RouterMode => [Cures.Hopeful($"Let {e.Name(box)} join nobody by radio", new RemoveUplink(box))],
+            RouterMode => [Cures.Hopeful($"Take the radio link of {e.Name(box)} away", new RemoveUplink(box))],
             RepeaterMode when e.Design.Box(box)!.Profile.Modes.Contains(ModeKind.AccessPoint) => [Cures.Hopeful($"Set {e.Name(box)} to access-point mode", new SetMode(box, ModeKind.AccessPoint))],
             _ => [],
         };

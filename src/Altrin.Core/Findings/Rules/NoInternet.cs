@@ -10,7 +10,7 @@ public static class NoInternet
         "no-internet",
         "no internet",
         "A device does not reach the internet, or by luck only.",
-        "It is what everybody notices first.",
+        "It is what the customer notices first.",
         "common practice",
         Judge);
 

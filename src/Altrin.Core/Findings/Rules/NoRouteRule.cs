@@ -10,7 +10,7 @@ public static class NoRouteRule
     public static Rule Rule { get; } = new(
         CauseCodes.NoRoute,
         "no way there",
-        "Packets or answers come to a box that knows no way on, or to somebody whom they are not for.",
+        "Packets or answers come to a box that has no route for them, or to a host that they are not for.",
         "It looks connected, and nothing answers.",
         "RFC 1812",
         Judge);

@@ -10,7 +10,7 @@ public static class OutsideRating
         "outside-rating",
         "wrong place",
         "A box stands where it is too hot, too cold or too damp for it.",
-        "It fails in the first hot week, or water gets in; mains powered outdoors it can hurt somebody.",
+        "It fails in the first hot week, or water gets in; mains powered outdoors it can hurt people.",
         "common practice: a loft gets from -5 to 50 degrees Celsius",
         Judge);
 

@@ -12,7 +12,7 @@ public static class OutsideSubnet
         CauseCodes.OutsideSubnet,
         "outside the subnet",
         "A device or the page of a box is set outside the subnet of the network it is in.",
-        "It speaks to nobody there, and nobody to it.",
+        "It reaches no host there, and no host reaches it.",
         "RFC 1122, RFC 4632",
         Judge);
 

@@ -13,7 +13,7 @@ public static class PoolTooSmall
         CauseCodes.PoolTooSmall,
         "pool too small",
         "More devices ask than the pool holds.",
-        "Whoever comes last gets none, most often a guest.",
+        "The last device to ask gets none, most often a guest's.",
         "RFC 2131",
         Judge);
 
@@ -25,7 +25,7 @@ public static class PoolTooSmall
             CauseCodes.PoolTooSmall,
             [s.Server.Owner],
             $"{e.Seen.Leasing.Unreserved(s.Server.Owner)} ask {e.Name(s.Server.Owner)} for an address and its pool holds {s.Server.Pool!.Value.Count}",
-            "Whoever joins last has no internet.",
+            "The last device to join has no internet.",
             Widest(e, s.Segment, s.Server)));
 
     private static IEnumerable<Remedy> Widest(Evidence e, Segment segment, ServerSeat server)

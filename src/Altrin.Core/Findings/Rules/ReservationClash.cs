@@ -10,7 +10,7 @@ public static class ReservationClash
     public static Rule Rule { get; } = new(
         "reservation-clash",
         "kept twice",
-        "An address is reserved twice, is somebody's own, or lies outside the subnet.",
+        "An address is reserved twice, is set on another host, or lies outside the subnet.",
         "One of the two gets another address, or none.",
         "RFC 2131; common practice",
         Judge);
@@ -24,8 +24,8 @@ public static class ReservationClash
             {
                 var why = !mode.Lan.Subnet.IsHost(kept.Address) ? $"{kept.Address} is no address of {mode.Lan.Subnet}"
                     : kept.Address == mode.Lan.Address ? $"{kept.Address} is {box.Name} itself"
-                    : mode.Server.Reservations.Any(r => r.Address == kept.Address && r.Hardware != kept.Hardware) ? $"{kept.Address} is kept for somebody else too"
-                    : others.Find(o => o.r.Address == kept.Address && o.r.Hardware != kept.Hardware) is { Owner: { } other } ? $"{kept.Address} is kept by {e.Name(other)} for somebody else too"
+                    : mode.Server.Reservations.Any(r => r.Address == kept.Address && r.Hardware != kept.Hardware) ? $"{kept.Address} is reserved for another device too"
+                    : others.Find(o => o.r.Address == kept.Address && o.r.Hardware != kept.Hardware) is { Owner: { } other } ? $"{kept.Address} is reserved by {e.Name(other)} for another device too"
                     : null;
                 if (why is not null)
                 {

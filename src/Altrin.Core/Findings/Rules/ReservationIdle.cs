@@ -3,7 +3,7 @@ using Altrin.Core.Networks;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>A reservation on the wrong interface, or on a private hardware address.</summary>
+/// <summary>A reservation on the wrong interface, or on a private MAC address.</summary>
 public static class ReservationIdle
 {
     /// <summary>The rule.</summary>
@@ -11,8 +11,8 @@ public static class ReservationIdle
         "reservation-idle",
         "kept in vain",
         "A reservation is for the other interface of a box, or for an address that its device changes.",
-        "The box or device asks under another hardware address and gets any free one.",
-        "RFC 2131; private hardware addresses that change: common practice",
+        "The box or device asks under another MAC address and gets any free one.",
+        "RFC 2131; private MAC addresses that change: common practice",
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e)
@@ -38,7 +38,7 @@ public static class ReservationIdle
                 yield return e.Finding(
                     "reservation-idle",
                     [box.Id, $"{kept.Hardware}"],
-                    $"{box.Name} keeps {kept.Address} for {kept.Hardware}, which is a private hardware address",
+                    $"{box.Name} keeps {kept.Address} for {kept.Hardware}, which is a private MAC address",
                     "The device changes it by itself and is not found there any more.",
                     [],
                     ["Switch the private address off for this network on the device, then reserve its real one."]);

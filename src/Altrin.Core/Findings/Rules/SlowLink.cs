@@ -12,7 +12,7 @@ public static class SlowLink
         "slow-link",
         "slower than sold",
         "A cable on the way out carries less than the service sold.",
-        "Everybody behind it gets at most what its slowest port, or the mains wiring, lets through.",
+        "All devices behind it get at most what its slowest port, or the mains wiring, carries.",
         "IEEE 802.3; rates over mains wiring: common practice",
         Judge);
 
@@ -42,7 +42,7 @@ public static class SlowLink
                 [Cabling.Of(e.Design, cable) is { Pairs: 2 } ? "The lead has two pairs connected only: take one with all four, or have the sockets at its ends looked at."
                     : cable.Medium == Medium.Powerline
                     ? "Over mains wiring that is what there is; a data cable carries more."
-                    : "Use ports of 1000 Mb/s or more, and a lead with all four pairs; a slow box can be given a place behind which nobody needs more."]);
+                    : "Use ports of 1000 Mb/s or more, and a lead with all four pairs; a slow box can go where no device behind it needs more."]);
         }
     }
 

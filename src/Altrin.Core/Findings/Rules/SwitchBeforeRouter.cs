@@ -12,7 +12,7 @@ public static class SwitchBeforeRouter
     public static Rule Rule { get; } = new(
         "switch-before-router",
         "before the router",
-        "A switch stands before the router.",
+        "A switch is connected before the router.",
         "What else is plugged into it asks the provider for an address, and stands outside every firewall of the home.",
         "common practice",
         Judge);
@@ -22,10 +22,10 @@ public static class SwitchBeforeRouter
         .SelectMany(s => s.Boxes.Where(b => e.Design.Mode(b) is SwitchMode).Select(b => e.Finding(
             "switch-before-router",
             [b],
-            $"{e.Name(b)} stands before the router",
-            "The provider gives one address: whoever asks first has internet, the rest has none.",
+            $"{e.Name(b)} is connected before the router",
+            "The provider gives one address: the first to ask has internet, the others have none.",
             Swap(e, s, b),
-            breaksLike: Cause.Of(CauseCodes.SeveralAtStreet, "", PortRef.Street))));
+            breaksLike: Cause.Of(CauseCodes.SeveralBeforeRouter, "", PortRef.Street))));
 
     /// <summary>The router goes to the line, the switch behind it. Offered where one cable leads on to the street and one router hangs on the switch.</summary>
     private static IEnumerable<Remedy> Swap(Evidence e, Segment street, string box)

@@ -12,8 +12,8 @@ public static class UplinkNotJoined
     public static Rule Rule { get; } = new(
         CauseCodes.UplinkNotJoined,
         "radio link not joined",
-        "A box that should join another by radio does not get in, or nobody knows whether it does.",
-        "Name, key, protection, band and channel must fit; for WDS both channels are fixed and each box knows the other. Otherwise it just keeps blinking.",
+        "A box that should join another by radio does not get in, or whether it does is not known.",
+        "Name, password, security, band and channel must fit; for WDS both channels are fixed and each box knows the other. Otherwise it just keeps blinking.",
         "IEEE 802.11 (from memory); common practice",
         Judge);
 
@@ -23,7 +23,7 @@ public static class UplinkNotJoined
             CauseCodes.UplinkNotJoined,
             [u.Box],
             Why(e, u),
-            "Its light keeps blinking, and nobody behind it has a network.",
+            "Its light keeps blinking, and no device behind it has a network.",
             Cure(e, u),
             u.Why == RefusalReason.NotOfKit ? ["Only boxes of one kit join each other; let it be a repeater, or cable it as an access point."] : ["Set it up about 2 m from the box that it joins, and carry it away once its light stands still."],
             [.. Island(e, u.Box)])),
@@ -42,7 +42,7 @@ public static class UplinkNotJoined
             Settle(e, l))),
     ];
 
-    /// <summary>What goes wrong on the island that the box and whoever is behind it are on.</summary>
+    /// <summary>What goes wrong on the island that the box and the hosts behind it are on.</summary>
     private static IEnumerable<Cause> Island(Evidence e, string box) => e.Network.Segments
         .Where(s => s.Boxes.Contains(box) && !s.HasStreet && s.Interfaces.All(i => i.Side != Side.Lan || e.Network.Find(i.Owner, Side.Wan) is not { Linked: true }))
         .SelectMany(s => e.Sheet.Internet.Where(i => e.Network.Find(i.Device, Side.Device)!.Segment == s.Id))
@@ -58,8 +58,8 @@ public static class UplinkNotJoined
             RefusalReason.SecurityDiffers => $"{box} and {to} know no common protection for \"{refused.Name}\"",
             RefusalReason.FramesUnprotected => $"{to} asks for protected management frames, which {box} does not know",
             RefusalReason.ChannelNotUsable => $"{to} is on a channel that {box} may not use here",
-            RefusalReason.KeyNotKnown => $"The key of \"{refused.Name}\" is not recorded for {box} or for {to}",
-            RefusalReason.KeyDiffers => $"{box} has another key for \"{refused.Name}\" than {to}",
+            RefusalReason.KeyNotKnown => $"The password of \"{refused.Name}\" is not recorded for {box} or for {to}",
+            RefusalReason.KeyDiffers => $"{box} has another password for \"{refused.Name}\" than {to}",
             RefusalReason.FourAddressesNotTaken => $"{to} takes no frames with four addresses from {box}",
             RefusalReason.ChannelNotFixed => $"{box} and {to} are joined by WDS, and a channel is left to chance",
             RefusalReason.ChannelDiffers => $"{box} and {to} are joined by WDS on different channels or widths",

@@ -5,13 +5,13 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>The outer side is not set as the provider delivers.</summary>
+/// <summary>The WAN side is not set as the provider delivers.</summary>
 public static class WanNotSet
 {
     /// <summary>The rule.</summary>
     public static Rule Rule { get; } = new(
         CauseCodes.WanNotSet,
-        "outer side not set",
+        "WAN side not set",
         "The WAN side is not set the way the provider delivers the address.",
         "The home has no internet.",
         "common practice",

@@ -11,7 +11,7 @@ public static class WeakWifi
         "weak-wifi",
         "weak Wi-Fi",
         "A radio is open, or protected by WEP or TKIP.",
-        "Anybody nearby can join or listen, and old protection caps newer radios at 54 Mb/s.",
+        "Anyone nearby can join or listen, and old protection caps newer radios at 54 Mb/s.",
         "IEEE 802.11; common practice",
         Judge);
 
@@ -23,5 +23,5 @@ public static class WeakWifi
             $"\"{r.Setting.Name}\" of {e.Name(r.Box)} is {(r.Setting.Security == WifiSecurity.Open ? "open" : $"protected by {WifiNames.Words(r.Setting.Security)} only")}",
             "Neighbours can get in, and new devices are slowed down.",
             r.Setting.Key is null ? [] : [Cures.Hopeful($"Protect \"{r.Setting.Name}\" with WPA2", SetRadio.Between(r.Box, r.Setting, r.Setting with { Security = WifiSecurity.Wpa2 }))],
-            ["Use WPA2 with AES or WPA3, with a key of its own."]));
+            ["Use WPA2 with AES or WPA3, with a password of its own."]));
 }

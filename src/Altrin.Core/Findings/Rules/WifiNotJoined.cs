@@ -12,8 +12,8 @@ public static class WifiNotJoined
     public static Rule Rule { get; } = new(
         CauseCodes.WifiNotJoined,
         "Wi-Fi not joined",
-        "A device remembers a Wi-Fi that the box beside it does not send, or has another key for it.",
-        "It has no network until somebody types the new name and key into it.",
+        "A device remembers a Wi-Fi that the box beside it does not send, or has another password for it.",
+        "It has no network until the new name and password are typed into it.",
         "common practice",
         Judge);
 
@@ -26,10 +26,10 @@ public static class WifiNotJoined
             RefusalReason.BandMissing => $"{e.Name(r.Device)} finds \"{r.Wifi.Name}\" on no band that it knows at {e.Name(r.Wifi.Box)}",
             RefusalReason.SecurityDiffers => $"{e.Name(r.Device)} does not know the protection of \"{r.Wifi.Name}\" at {e.Name(r.Wifi.Box)}",
             RefusalReason.FramesUnprotected => $"{e.Name(r.Wifi.Box)} asks for protected management frames, which {e.Name(r.Device)} does not know",
-            RefusalReason.KeyDiffers => $"{e.Name(r.Device)} has another key for \"{r.Wifi.Name}\"",
-            _ => $"The key of \"{r.Wifi.Name}\" is not recorded for {e.Name(r.Device)} or for {e.Name(r.Wifi.Box)}",
+            RefusalReason.KeyDiffers => $"{e.Name(r.Device)} has another password for \"{r.Wifi.Name}\"",
+            _ => $"The password of \"{r.Wifi.Name}\" is not recorded for {e.Name(r.Device)} or for {e.Name(r.Wifi.Box)}",
         },
-        r.Why == RefusalReason.BandMissing ? "It never finds the Wi-Fi, however near it is." : "It has no network until the name and the key are typed into it.",
+        r.Why == RefusalReason.BandMissing ? "It never finds the Wi-Fi, however near it is." : "It has no network until the name and the password are typed into it.",
         Join(e, r),
         r.Why == RefusalReason.BandMissing ? ["Small devices often know 2.4 GHz only: send the name there too, with WPA2."] : null));
 
@@ -51,7 +51,7 @@ public static class WifiNotJoined
         [
             .. there,
             .. eased,
-            .. here.Select(s => Cures.Hopeful($"Type \"{s.Name}\" and its key into {e.Name(refusal.Device)}", new JoinWifi(refusal.Device, new(refusal.Wifi.Box, s.Name, s.Key)))),
+            .. here.Select(s => Cures.Hopeful($"Type \"{s.Name}\" and its password into {e.Name(refusal.Device)}", new JoinWifi(refusal.Device, new(refusal.Wifi.Box, s.Name, s.Key)))),
             .. elsewhere.DistinctBy(r => r.Box).Take(3).Select(r => Cures.Hopeful($"Let {e.Name(refusal.Device)} join \"{r.Setting.Name}\" at {e.Name(r.Box)}", new JoinWifi(refusal.Device, new(r.Box, r.Setting.Name, r.Setting.Key)))),
         ];
     }

@@ -13,13 +13,13 @@ public static class WrongPort
         "wrong-port",
         "wrong port",
         "A cable is in a port that does not fit the mode of the box.",
-        "The same cable is right in one mode and wrong in another: the network behind it is cut off, or two address servers meet.",
+        "The same cable is right in one mode and wrong in another: the network behind it is cut off, or two DHCP servers meet.",
         "common practice",
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Routers.SelectMany(r => ByHandInWan(e, r.Box, r.Mode).Concat(ServingInLan(e, r.Box, r.Mode))).Concat(LeftOut(e));
 
-    /// <summary>Its address server is off, as for an access point by hand, but the cable is in the WAN port: nobody serves what is behind it.</summary>
+    /// <summary>Its DHCP server is off, as for an access point (LAN to LAN, DHCP off), but the cable is in the WAN port: nobody serves what is behind it.</summary>
     private static IEnumerable<Finding> ByHandInWan(Evidence e, Box box, RouterMode mode)
     {
         var inner = e.SegmentOf(box.Id, Side.Lan)!;
@@ -28,10 +28,10 @@ public static class WrongPort
             yield return e.Finding(
                 "wrong-port",
                 [box.Id],
-                $"{box.Name} has its address server off, but its cable is in port {Label(box, cable)}",
-                "What hangs on it gets no address.",
+                $"{box.Name} has its DHCP server off, but its cable is in port {Label(box, cable)}",
+                "What is plugged into it gets no address.",
                 Move(e, box, cable),
-                breaksLike: Cause.Of(CauseCodes.NoAddressServer, "", inner.Id));
+                breaksLike: Cause.Of(CauseCodes.NoDhcpServer, "", inner.Id));
         }
     }
 
@@ -46,13 +46,13 @@ public static class WrongPort
             yield return e.Finding(
                 "wrong-port",
                 [box.Id],
-                $"{box.Name} routes and hands out addresses, but hangs on {e.Name(others[0])} by a LAN port",
+                $"{box.Name} is in router mode, but is connected to {e.Name(others[0])} by a LAN port",
                 "Devices of the main network get its addresses and then no internet.",
                 [
-                    Cures.Hopeful($"Switch the address server of {box.Name} off", new SwitchAddressServer(box.Id, false)),
+                    Cures.Hopeful($"Switch the DHCP server of {box.Name} off", new SwitchAddressServer(box.Id, false)),
                     .. uplinks.Take(1).Select(c => Cures.Hopeful($"Move the cable to port {box.Profile.Port(wan.Port)!.Label}", new Unpatch(c.Id), new Patch(c.OtherEnd(c.A.Owner == box.Id ? c.A : c.B), wan, c.Known))),
                 ],
-                breaksLike: Cause.Of(CauseCodes.TwoAddressServers, "", segment.Servers.Select(s => s.Owner)));
+                breaksLike: Cause.Of(CauseCodes.TwoDhcpServers, "", segment.Servers.Select(s => s.Owner)));
         }
     }
 
@@ -66,9 +66,9 @@ public static class WrongPort
             "wrong-port",
             [b.Box.Id],
             $"{b.Box.Name} leaves port {Label(b.Box, b.Cable!)} out in access-point mode, and the cable is in it",
-            "Nothing passes: what hangs on it is cut off.",
+            "Nothing passes: what is plugged into it is cut off.",
             Move(e, b.Box, b.Cable!),
-            breaksLike: Cause.Of(CauseCodes.NoAddressServer, "", b.Box.Id)));
+            breaksLike: Cause.Of(CauseCodes.NoDhcpServer, "", b.Box.Id)));
 
     private static IEnumerable<Remedy> Move(Evidence e, Box box, Cable cable) =>
         Cures.MoveToLan(e, box.Id, cable) is { } move ? [Cures.Hopeful($"Move the cable to a LAN port of {box.Name}", move)] : [];

@@ -50,7 +50,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
         {setting?.mode === "switch" && setting.page && <VlanFields box={box} setting={setting} tools={tools} />}
         {setting?.mode === "satellite" && <SatelliteFields box={box} setting={setting} design={design} tools={tools} />}
         {setting && setting.mode !== "router" && setting.mode !== "bridge" && setting.page && (
-          <HostAddressFields legend="Address of its page" address={setting.page} tools={tools} make={(address) => ({ kind: "setPageAddress", box: box.id, address })} />
+          <HostAddressFields legend="Management address" address={setting.page} tools={tools} make={(address) => ({ kind: "setPageAddress", box: box.id, address })} />
         )}
         {setting?.mode === "bridge" && <Box fontSize="sm">It passes the public address on to the next box. Its Wi-Fi is off.{setting.page?.address && ` Its page may answer at ${setting.page.address}.`}</Box>}
         {setting?.radios?.map((radio) => (

@@ -25,7 +25,7 @@ interface Props {
   lead?: ReactNode;
   /** Things to mark for as long as they are shown, as "kind id". */
   marked?: ReadonlySet<string>;
-  /** The way to show, instead of that from what is chosen to the street. */
+  /** The way to show, instead of that from what is chosen to the internet line. */
   way?: { links: ReadonlySet<string>; slowest: string | null };
   /** What can be done to the job; without it the drawing is only looked at. */
   tools?: Pick<JobTools, "busy" | "act">;
@@ -133,7 +133,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
   );
 }
 
-/** The links from what is chosen to the street. */
+/** The links from what is chosen to the internet line. */
 function wayOf(proof: Proof, choice: Choice | null): { links: ReadonlySet<string>; slowest: string | null } {
   if (choice?.kind === "device") {
     const way = proof.facts.internet.find((i) => i.device === choice.id);

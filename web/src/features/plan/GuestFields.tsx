@@ -11,7 +11,7 @@ import type { JobTools } from "../stations/useJob";
 
 /** The VLAN tag by which guests are on cables too. */
 export function GuestTag({ vlan, save }: { vlan: number | null; save: (vlan: number | null) => Promise<unknown> }) {
-  return <NumberInput label="VLAN tag for guests" placeholder="none: by radio only" expected="A number from 2 to 4094." value={vlan} save={save} />;
+  return <NumberInput label="Guest VLAN tag" placeholder="none: by radio only" expected="A number from 2 to 4094." value={vlan} save={save} />;
 }
 
 /** A usual one to begin with; the router says so where it does not fit. */
@@ -40,12 +40,12 @@ export function GuestFields({ box, setting, tools }: { box: string; setting: Box
       <chakra.legend fontWeight="600" fontSize="sm">
         Guest network
       </chakra.legend>
-      <DraftInput label="Name for guests" {...field("name")} />
-      <DraftInput label="Own address among guests" fontFamily="mono" {...field("lan")} />
-      <DraftInput label="Pool for guests" fontFamily="mono" {...field("pool")} />
+      <DraftInput label="Guest Wi-Fi name" {...field("name")} />
+      <DraftInput label="Guest network address" fontFamily="mono" {...field("lan")} />
+      <DraftInput label="Guest DHCP pool" fontFamily="mono" {...field("pool")} />
       <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ vlan })])} />
-      <WordSelect label="Security for guests" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ security })])} />
-      {guest.security !== "open" && <SecretField job={tools.id} label="Key for guests" name="guest key" reference={guest.key ?? null} refer={(key) => tools.save([change({ key })])} />}
+      <WordSelect label="Guest Wi-Fi security" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ security })])} />
+      {guest.security !== "open" && <SecretField job={tools.id} label="Guest Wi-Fi password" name="guest key" reference={guest.key ?? null} refer={(key) => tools.save([change({ key })])} />}
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removeGuest", box }])}>
         Take the guest network away
       </Button>

@@ -11,7 +11,7 @@ import type { JobTools } from "../stations/useJob";
 
 type Passing = Schemas["Passing"];
 
-/** To whom a gateway passes its public address: an own router behind it, by port, hardware address or mapping, as its profile can. */
+/** To whom a gateway passes its public address: an own router behind it, by port, MAC address or mapping, as its profile can. */
 export function PassOn({ box, setting, design, tools }: { box: Gear; setting: BoxSetting; design: Design; tools: JobTools }) {
   const can = box.profile.passes ?? [];
   if (can.length === 0) {
@@ -41,12 +41,12 @@ export function PassOn({ box, setting, design, tools }: { box: Gear; setting: Bo
   );
 }
 
-/** What is typed into a router for its line: login, tag, another hardware address. */
+/** What is typed into a router for its line: login, tag, another MAC address. */
 export function LineFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
   const line = { login: setting.line?.login ?? false, tag: setting.line?.tag ?? null, hardware: setting.line?.hardware ?? null };
   const set = (parts: Schemas["PartialOfLineSetting"]): Change => ({ kind: "setLine", box, line: parts });
   return (
-    <Fold title="What it tells the line">
+    <Fold title="What it tells the internet line">
       <Box display="grid" gap="1.5" mt="1.5">
         <Tick label="The provider's login is typed in" on={line.login} disabled={tools.busy} set={(on) => tools.act([set({ login: on })])} />
         <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">

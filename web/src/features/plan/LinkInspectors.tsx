@@ -20,7 +20,7 @@ export function PortInspector({ id, design, tools, run }: { id: string; design: 
       <chakra.h2 fontSize="lg">{capital(endName(design, id))}</chakra.h2>
       {port && (
         <Box color="muted" fontSize="sm">
-          {port.role === "wan" ? "outer side" : "inner side"} · {port.speedMbps ? `up to ${rate(port.speedMbps)}` : "rate not looked at"}
+          {port.role === "wan" ? "WAN side" : "LAN side"} · {port.speedMbps ? `up to ${rate(port.speedMbps)}` : "rate not looked at"}
         </Box>
       )}
       {!cable && (

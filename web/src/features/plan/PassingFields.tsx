@@ -12,18 +12,18 @@ import { NewRoute } from "./NewRoute";
 export function PassingFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
   const dmz = (to: string): Change => ({ kind: "setDmz", box, to: to === "" ? null : to });
   const switches: { label: string; on: boolean; make: (on: boolean) => Change }[] = [
-    { label: "Translates towards the outside", on: setting.translates ?? true, make: (on) => ({ kind: "setTranslation", box, on }) },
+    { label: "NAT", on: setting.translates ?? true, make: (on) => ({ kind: "setTranslation", box, on }) },
     { label: "Devices may ask it to open ports", on: setting.portRequests ?? false, make: (on) => ({ kind: "setPortRequests", box, on }) },
   ];
   return (
-    <Fold title="What it passes on and lets in">
+    <Fold title="NAT, port forwarding and routes">
       <Box display="grid" gap="1.5" mt="1.5">
         {switches.map(({ label, on, make }) => (
           <Tick key={label} label={label} on={on} disabled={tools.busy} set={(on) => tools.act([make(on)])} />
         ))}
         <DraftInput
           label="DMZ host"
-          hint="Gets everything from outside that no forward claims. Only a box that is itself a firewall belongs there."
+          hint="Gets all connections from outside that no port forwarding takes. Only a box that is itself a firewall belongs there."
           value={setting.dmz ?? ""}
           fontFamily="mono"
           save={(draft) => tools.save([dmz(draft)])}

@@ -25,13 +25,13 @@ export function PointGuestFields({ box, setting, tools }: { box: string; setting
   return (
     <Box as="fieldset" borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2" display="grid" gap="2">
       <chakra.legend fontWeight="600" fontSize="sm">
-        Name for guests
+        Guest Wi-Fi name
       </chakra.legend>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
-        <DraftInput label="Name for guests" value={guest.name} save={(draft) => tools.save([change({ name: draft })])} attempt={(draft) => tools.attempt(draft === null ? null : [change({ name: draft })])} />
-        <WordSelect label="Security for guests" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ security })])} />
+        <DraftInput label="Guest Wi-Fi name" value={guest.name} save={(draft) => tools.save([change({ name: draft })])} attempt={(draft) => tools.attempt(draft === null ? null : [change({ name: draft })])} />
+        <WordSelect label="Guest Wi-Fi security" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ security })])} />
       </Box>
-      {guest.security !== "open" && <SecretField job={tools.id} label="Key for guests" name="guest key" reference={guest.key ?? null} refer={(key) => tools.save([change({ key })])} />}
+      {guest.security !== "open" && <SecretField job={tools.id} label="Guest Wi-Fi password" name="guest key" reference={guest.key ?? null} refer={(key) => tools.save([change({ key })])} />}
       <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ vlan })])} />
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removePointGuest", box }])}>
         Take the name for guests away

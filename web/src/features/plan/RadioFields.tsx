@@ -14,7 +14,7 @@ type Radio = Schemas["RadioSettingDocument"];
 
 // Keys that are numbers would be put before all others.
 const widths = { chosen: "the box chooses", w20: "20 MHz", w40: "40 MHz", w80: "80 MHz", w160: "160 MHz", w320: "320 MHz" };
-const frames = { usual: "by its security", off: "off", optional: "for whoever can", required: "asked of everybody" };
+const frames = { usual: "by its security", off: "off", optional: "for devices that can", required: "asked of everybody" };
 
 /** Name, channel and security of one radio; what is seldom touched is folded. */
 export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: Radio; design: Design; tools: JobTools }) {
@@ -36,7 +36,7 @@ export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: R
         />
         <NumberInput label={`Channel, ${words}`} placeholder="the box chooses" disabled={!radio.on} expected="The number of a channel, such as 36." value={radio.channel ?? null} save={(channel) => tools.save([change({ channel })])} />
         <WordSelect label={`Security, ${words}`} words={securityWords} value={radio.security} disabled={!radio.on || tools.busy} onChange={(security) => tools.act([change({ security })])} />
-        {radio.on && radio.security !== "open" && <SecretField job={tools.id} label={`Key, ${words}`} name={`${radio.name} key`} reference={radio.key ?? null} refer={(key) => tools.save([change({ key })])} />}
+        {radio.on && radio.security !== "open" && <SecretField job={tools.id} label={`Password, ${words}`} name={`${radio.name} key`} reference={radio.key ?? null} refer={(key) => tools.save([change({ key })])} />}
       </Box>
       {radio.on && (
         <Fold title={`More of ${words}`} mt="1.5">
@@ -45,7 +45,7 @@ export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: R
               <WordSelect label={`Width, ${words}`} words={widths} value={(radio.widthMhz ? `w${radio.widthMhz}` : "chosen") as keyof typeof widths} disabled={tools.busy} onChange={(width) => tools.act([change({ widthMhz: width === "chosen" ? null : Number(width.slice(1)) })])} />
               <WordSelect label={`Protected frames, ${words}`} words={frames} value={radio.protectsFrames ?? "usual"} disabled={tools.busy} onChange={(now) => tools.act([change({ protectsFrames: now === "usual" ? null : now })])} />
             </Box>
-            <Tick label="Leaves its name out of what it announces" on={radio.hidden ?? false} disabled={tools.busy} set={(hidden) => tools.act([change({ hidden })])} />
+            <Tick label="Hidden name" on={radio.hidden ?? false} disabled={tools.busy} set={(hidden) => tools.act([change({ hidden })])} />
             {others.length > 0 && (
               <Box role="group" aria-label={`WDS, ${words}`}>
                 Told the radio address of, for WDS

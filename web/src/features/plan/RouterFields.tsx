@@ -11,7 +11,7 @@ import { Kept } from "./Kept";
 import { LineFields, PassOn } from "./LineFields";
 import { PassingFields } from "./PassingFields";
 
-/** Address, address server, pool and outer side of a router. */
+/** Address, DHCP server, pool and WAN side of a router. */
 export function RouterFields({ box: gear, setting, design, tools }: { box: Gear; setting: BoxSetting; design: Design; tools: JobTools }) {
   const box = gear.id;
   const server = setting.addressServer;
@@ -23,13 +23,13 @@ export function RouterFields({ box: gear, setting, design, tools }: { box: Gear;
   });
   return (
     <>
-      <DraftInput label="Own address inside" value={setting.lan ?? ""} fontFamily="mono" {...field(lan)} />
+      <DraftInput label="LAN address" value={setting.lan ?? ""} fontFamily="mono" {...field(lan)} />
       {server && (
         <Box>
-          <Tick label="Address server on" on={server.on} disabled={tools.busy} set={(on) => tools.act([{ kind: "switchAddressServer", box, on }])} />
+          <Tick label="DHCP server on" on={server.on} disabled={tools.busy} set={(on) => tools.act([{ kind: "switchAddressServer", box, on }])} />
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2" mt="1.5">
-            <DraftInput label="Pool, first" value={first} fontFamily="mono" {...field((draft) => ({ kind: "movePool", box, first: draft }))} />
-            <DraftInput label="Pool, last" value={last} fontFamily="mono" {...field((draft) => ({ kind: "movePool", box, last: draft }))} />
+            <DraftInput label="DHCP pool, first" value={first} fontFamily="mono" {...field((draft) => ({ kind: "movePool", box, first: draft }))} />
+            <DraftInput label="DHCP pool, last" value={last} fontFamily="mono" {...field((draft) => ({ kind: "movePool", box, last: draft }))} />
           </Box>
           <HandingFields box={box} server={server} tools={tools} />
           {server.reservations && server.reservations.length > 0 && (
@@ -52,7 +52,7 @@ export function RouterFields({ box: gear, setting, design, tools }: { box: Gear;
       <PassingFields box={box} setting={setting} tools={tools} />
       <PassOn box={gear} setting={setting} design={design} tools={tools} />
       <LineFields box={box} setting={setting} tools={tools} />
-      {setting.wan && <HostAddressFields legend="Address outside" address={setting.wan} tools={tools} make={(address) => ({ kind: "setWan", box, address })} />}
+      {setting.wan && <HostAddressFields legend="WAN address" address={setting.wan} tools={tools} make={(address) => ({ kind: "setWan", box, address })} />}
     </>
   );
 }

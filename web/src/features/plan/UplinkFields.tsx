@@ -91,7 +91,7 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
               Take over its key and security
             </Button>
           )}
-          {link.security !== "open" && <SecretField job={tools.id} label="Key that was typed into it" name={`${link.name} key`} reference={link.key ?? null} refer={(key) => tools.save([set({ key })])} />}
+          {link.security !== "open" && <SecretField job={tools.id} label="Password that was typed into it" name={`${link.name} key`} reference={link.key ?? null} refer={(key) => tools.save([set({ key })])} />}
           <WordSelect label="Frames" words={frameWords} value={link.frames} disabled={tools.busy} onChange={(frames) => tools.act([set({ frames })])} />
           {link.frames === "wds" && (
             <NumberInput label="Its own channel" placeholder="left to chance" expected="The number of a channel, such as 36." value={link.channel ?? null} save={(channel) => tools.save([set({ channel })])} />
@@ -131,7 +131,7 @@ export function SatelliteFields({ box, setting, design, tools }: Props) {
       <Labelled label="Without a cable it joins">
         {(ids) => (
           <Select {...ids} value={by ?? ""} disabled={tools.busy} onChange={(e) => tools.act([set({ by: e.target.value === "" ? null : e.target.value })])}>
-            <option value="">nobody: by cable only</option>
+            <option value="">no box: by cable only</option>
             {kit.map((b) => (
               <option key={b.id} value={b.id}>
                 {b.name}

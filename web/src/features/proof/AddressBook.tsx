@@ -23,9 +23,9 @@ const columns: Column[] = [
   { head: "Territory", text: (e) => (e.origin === "none" ? "" : e.territory) },
   { head: "Address", text: addressOf, mono: true, order: (e) => byNumber(e.address ?? e.from ?? "999") },
   { head: "How", text: (e) => `${originWords[e.origin]}${e.servers.length > 0 ? ` by ${e.servers.join(" or ")}` : ""}` },
-  { head: "Gateway", text: (e) => e.gateway ?? "", mono: true, order: (e) => byNumber(e.gateway ?? "") },
-  { head: "Names", text: (e) => e.nameServers.join(" "), mono: true },
-  { head: "Hardware", text: (e) => e.hardware ?? "not read", mono: true },
+  { head: "Default gateway", text: (e) => e.gateway ?? "", mono: true, order: (e) => byNumber(e.gateway ?? "") },
+  { head: "DNS servers", text: (e) => e.nameServers.join(" "), mono: true },
+  { head: "MAC address", text: (e) => e.hardware ?? "not read", mono: true },
 ];
 
 /** Who has which address: to sort, to search, to copy, and to look an address up in. */

@@ -39,7 +39,7 @@ export function InternetOf({ design, proof, state }: Props & { design: Design })
     <Facts
       title="Ordinary internet"
       empty="No device is in use."
-      heads={["Device", "Answer", "Translated by", "Why"]}
+      heads={["Device", "Answer", "NAT by", "Why"]}
       rows={proof.facts.internet.map((i) => [nameOf(design, i.device), <Answer key="a" kind={i.answer.kind} />, translators(design, i), <Reasons key="w" answer={i.answer} about={{ kind: "device", id: i.device }} state={state} />])}
     />
   );

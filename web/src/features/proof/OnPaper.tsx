@@ -84,7 +84,7 @@ export function OnPaper({ state }: { state: JobState }) {
           <Facts
             title="Who has which address"
             empty="Nothing holds an address."
-            heads={["Who", "Territory", "Address", "How", "Gateway", "Hardware"]}
+            heads={["Who", "Territory", "Address", "How", "Default gateway", "MAC address"]}
             rows={entries
               .filter((e) => e.side !== "provider" && e.origin !== "none")
               .map((e) => [

@@ -108,8 +108,8 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
             </tbody>
           </chakra.table>
         </Box>
-        <Box as="section" aria-label="From the street inward">
-          <chakra.h2 fontSize="md">From the street inward</chakra.h2>
+        <Box as="section" aria-label="From the internet inward">
+          <chakra.h2 fontSize="md">From the internet inward</chakra.h2>
           {inbound.map((n) => (
             <Flex key={n.need} gap="2" align="center">
               <chakra.table>

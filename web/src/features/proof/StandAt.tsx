@@ -125,7 +125,7 @@ function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state:
           </Card>
         )}
         <Box overflowX="auto" tabIndex={0} role="region" aria-label="Address table">
-          <chakra.table width="100%" aria-label="Address table, once it has spoken to everybody">
+          <chakra.table width="100%" aria-label="Address table, once it has reached all">
             <thead>
               <tr>
                 <Head scope="col">Neighbour</Head>
@@ -140,7 +140,7 @@ function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state:
                     {!n.certain && (
                       <chakra.span color="brick" fontSize="sm">
                         {" "}
-                        or somebody else
+                        or another host
                       </chakra.span>
                     )}
                   </Cell>
@@ -156,7 +156,7 @@ function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state:
               ))}
             </tbody>
           </chakra.table>
-          {sight.table.length === 0 && <Box color="muted" fontSize="sm" px="2">It hears of nobody.</Box>}
+          {sight.table.length === 0 && <Box color="muted" fontSize="sm" px="2">It has no neighbours.</Box>}
         </Box>
       </Box>
       <Box display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)">

@@ -66,7 +66,7 @@ export function StepByStep({ state }: { state: JobState }) {
       {kind === "lease" && seats.data === undefined ? (
         <Asked of={seats} what="Who asks for an address">{() => null}</Asked>
       ) : chosen === null ? (
-        <Box color="muted">{kind === "inbound" ? "Nothing is to be reached from outside." : "Nobody in use could do that."}</Box>
+        <Box color="muted">{kind === "inbound" ? "Nothing is to be reached from outside." : "No device or box in use could do that."}</Box>
       ) : (
         <Asked of={climbed} what="What is said">
           {(l) => (

@@ -56,7 +56,7 @@ function Where({ found, looked }: { found: Schemas["MovedBox"]; looked: boolean 
             <thead>
               <tr>
                 <Head>Address</Head>
-                <Head>Hardware address</Head>
+                <Head>MAC address</Head>
                 <Head>What speaks for it</Head>
               </tr>
             </thead>

@@ -32,7 +32,7 @@ export function ListsPart({ state }: { state: JobState }) {
       </Card>
       <Card as="section" aria-label="What is new" minH="8rem">
         {!ready ? (
-          <Box color="muted">Choose or paste both lists. They are compared by hardware address: names change, and so do addresses.</Box>
+          <Box color="muted">Choose or paste both lists. They are compared by MAC address: names change, and so do addresses.</Box>
         ) : found.isError ? (
           <Box role="alert" color="brick">
             {found.error.message}
@@ -84,7 +84,7 @@ function Entries({ title, entries }: { title: string; entries: Schemas["ListEntr
           </chakra.caption>
           <thead>
             <tr>
-              <Head>Hardware address</Head>
+              <Head>MAC address</Head>
               <Head>Address</Head>
               <Head>Who</Head>
             </tr>

@@ -45,7 +45,7 @@ export function OutsidePart({ state, tools, where, setWhere }: { state: JobState
             }}
           />
         ) : (
-          <chakra.div color="muted">How often addresses are translated on the way out, what that means for connections from outside, and what stays unproven.</chakra.div>
+          <chakra.div color="muted">How many NAT routers are on the way out, what that means for connections from outside, and what stays unproven.</chakra.div>
         )}
       </Card>
     </Box>

@@ -1,7 +1,7 @@
 import type { Change, Design, Proof, Schemas } from "../../api/client";
 import { nameOf, setUpOf } from "../stations/designReading";
 
-/** Somebody in a segment to whom an address can be given by hand. */
+/** A host in a segment to which an address can be given by hand. */
 export interface Candidate {
   key: string;
   owner: string;
@@ -38,7 +38,7 @@ export function rulerOf(design: Design, proof: Proof, choice: { kind: string; id
   const { rulers, addresses } = proof.facts;
   const owner = choice?.kind === "finding" ? undefined : choice?.kind === "cable" ? setUpOf(design).cables.find((c) => c.id === choice.id)?.from.split("/")[0] : choice?.id.split("/")[0];
   const segment = choice?.kind === "terrace" ? choice.id : addresses.filter((a) => a.owner === owner).sort((a, b) => Number(a.side === "wan") - Number(b.side === "wan"))[0]?.segment;
-  // Else the one nearest to the street.
+  // Else the one nearest to the internet line.
   const near = proof.facts.uplinks.map((u) => rulers.find((r) => r.pools.some((p) => p.router === u.owner))).find((r) => r !== undefined);
   return rulers.find((r) => r.segment === segment) ?? near ?? rulers[0];
 }

@@ -13,12 +13,12 @@ type Profile = Schemas["ProfileDocument"];
 type Habit = { [K in keyof Schemas["HabitsDocument"]]-?: Schemas["HabitsDocument"][K] extends boolean | null | undefined ? K : never }[keyof Schemas["HabitsDocument"]];
 
 const habits: [Habit, string][] = [
-  ["checksOffer", "Its address server tries an address before it offers it"],
+  ["checksOffer", "Its DHCP server tries an address before it offers it"],
   ["checksLease", "It tries a leased address before using it"],
-  ["servesWhenAlone", "Its address server wakes in access-point mode"],
-  ["guestsApart", "It keeps guests apart in access-point mode"],
+  ["servesWhenAlone", "Its DHCP server switches itself on in access-point mode"],
+  ["guestsApart", "It isolates guests in access-point mode"],
   ["leasesThrough", "Leases get through its radio link"],
-  ["loopsBack", "It leads from inside to its own outer address"],
+  ["loopsBack", "It has hairpin NAT"],
 ];
 
 const three = { unknown: "not known", yes: "yes", no: "no" } as const;
@@ -74,7 +74,7 @@ export function Editing({ profile, copy, taken, put, done }: { profile: Profile;
         <Labelled label="Name">{(ids) => <Input {...ids} value={draft.name} maxLength={80} onChange={(e) => set({ name: e.target.value })} />}</Labelled>
         {copy && <Labelled label="Id on the shelf">{(ids) => <Input {...ids} fontFamily="mono" value={draft.shelfId} maxLength={60} onChange={(e) => set({ shelfId: e.target.value })} />}</Labelled>}
         <Labelled label="Page after a reset">{(ids) => <Input {...ids} fontFamily="mono" value={draft.factoryAddress ?? ""} placeholder="192.168.1.1/24" onChange={(e) => set({ factoryAddress: e.target.value === "" ? null : e.target.value })} />}</Labelled>
-        <Labelled label="Hands out after a reset">{(ids) => <Input {...ids} fontFamily="mono" value={draft.factoryPool ?? ""} placeholder="192.168.1.100-192.168.1.199" onChange={(e) => set({ factoryPool: e.target.value === "" ? null : e.target.value })} />}</Labelled>
+        <Labelled label="DHCP pool after a reset">{(ids) => <Input {...ids} fontFamily="mono" value={draft.factoryPool ?? ""} placeholder="192.168.1.100-192.168.1.199" onChange={(e) => set({ factoryPool: e.target.value === "" ? null : e.target.value })} />}</Labelled>
         <Labelled label="Factory Wi-Fi name">{(ids) => <Input {...ids} value={traits.namePattern ?? ""} placeholder="name-{last4}" onChange={(e) => setTraits({ namePattern: e.target.value === "" ? null : e.target.value })} />}</Labelled>
         <WordSelect label="Login after a reset" words={loginWords} value={traits.login ?? "unknown"} onChange={(login) => setTraits({ login })} />
         <WordSelect label="Reset by" words={resetWords} value={traits.reset?.by ?? "pinhole"} onChange={(by) => setTraits({ reset: { ...traits.reset, by } })} />

@@ -5,22 +5,22 @@ import { addressAfterWords, bandWords, capital, generationWords, loginWords, mod
 type Profile = Schemas["ProfileDocument"];
 
 const habitWords: Record<string, [string, string]> = {
-  checksOffer: ["its address server tries an address before it offers it", "its address server offers addresses untried"],
+  checksOffer: ["its DHCP server tries an address before it offers it", "its DHCP server offers addresses untried"],
   checksLease: ["tries a leased address before using it", "uses a leased address untried"],
   answersAcross: ["answers on one side for its address on the other", "answers on each side for that side only"],
   checksReversePath: ["drops what comes from the wrong side", "takes packets from any side"],
-  servesWhenAlone: ["its address server wakes in access-point mode when it hears no other", "its address server stays off in access-point mode"],
-  guestsApart: ["keeps guests apart in access-point mode", "lets guests into the home in access-point mode"],
-  loopsBack: ["leads from inside to its own outer address", "does not lead from inside to its own outer address"],
+  servesWhenAlone: ["its DHCP server switches itself on in access-point mode when it hears no other", "its DHCP server stays off in access-point mode"],
+  guestsApart: ["isolates guests in access-point mode", "does not isolate guests in access-point mode"],
+  loopsBack: ["has hairpin NAT", "has no hairpin NAT"],
   leasesThrough: ["leases get through its radio link", "leases through its radio link are unreliable"],
   stopsRings: ["stops its radio link beside a cable", "does not notice a cable beside its radio link"],
-  keepsOthers: ["its other ports keep the internet while it passes the address on", "its other ports lose the internet while it passes the address on"],
-  wifiOffWhilePassing: ["its Wi-Fi goes off while it passes the address on", "its Wi-Fi stays on while it passes the address on"],
-  keepsServices: ["telephone and the like go on in bridge mode", "telephone and the like die in bridge mode"],
+  keepsOthers: ["its other ports keep the internet in IP pass-through", "its other ports lose the internet in IP pass-through"],
+  wifiOffWhilePassing: ["its Wi-Fi goes off in IP pass-through", "its Wi-Fi stays on in IP pass-through"],
+  keepsServices: ["telephone and the like go on in bridge mode", "telephone and the like stop in bridge mode"],
   announcesIpv6: ["goes on announcing IPv6 when it no longer routes", "announces no IPv6 when it does not route"],
 };
 
-const overlapWords: Record<Schemas["OverlapHabit"], string> = { unknown: "not known", carriesOn: "carries on", refuses: "refuses an overlapping outer address", renumbers: "moves its own subnet away" };
+const overlapWords: Record<Schemas["OverlapHabit"], string> = { unknown: "not known", carriesOn: "carries on", refuses: "refuses an overlapping WAN address", renumbers: "changes its own subnet" };
 
 /** What a profile says, row by row; what was not found out is left out. */
 export function profileRows(profile: Profile): [string, string[]][] {
@@ -33,7 +33,7 @@ export function profileRows(profile: Profile): [string, string[]][] {
   const power = traits?.power;
   const rows: [string, string[]][] = [
     ["Modes", profile.modes.map((m) => modeWords[m])],
-    ["Ports", profile.ports.map((p) => `${p.label}, ${p.role === "wan" ? "outer" : "inner"}${p.speedMbps ? `, ${p.speedMbps} Mb/s` : ""}`)],
+    ["Ports", profile.ports.map((p) => `${p.label}, ${p.role === "wan" ? "WAN" : "LAN"}${p.speedMbps ? `, ${p.speedMbps} Mb/s` : ""}`)],
     [
       "Radios",
       profile.radios.map((r) =>
@@ -44,11 +44,11 @@ export function profileRows(profile: Profile): [string, string[]][] {
     ["Reset", traits?.reset ? [`${resetWords[traits.reset.by]}${traits.reset.holdSeconds ? `, held ${traits.reset.holdSeconds} s` : ""}`, ...(traits.reset.shortPressPairs === "yes" ? ["a short press starts pairing"] : [])] : []],
     ["Times", [...seconds(traits?.bootSeconds, "starts in"), ...seconds(traits?.saveSeconds, "saves in"), ...seconds(traits?.rebootSeconds, "restarts in")]],
     ["In each mode", (traits?.effects ?? []).map((e) => [modeWords[e.mode], addressAfterWords[e.address], e.menu ? `under ${e.menu}` : "", e.then ?? ""].filter((x) => x !== "").join(": ").replace(/: (?=.*: )/g, ", "))],
-    ["Passes its address on", (profile.passes ?? []).map((p) => ({ port: "by port", hardware: "by hardware address", mapping: "by mapping" })[p])],
+    ["Passes its address on", (profile.passes ?? []).map((p) => ({ port: "by port", hardware: "by MAC address", mapping: "by mapping" })[p])],
     ["Keeps for itself", (profile.keptPorts ?? []).map((p) => `port ${p}`)],
     ["By itself", [...habits, ...(profile.habits?.onOverlap ? [`with one subnet on both sides: ${overlapWords[profile.habits.onOverlap]}`] : [])]],
     ["Lights", (traits?.lights ?? []).map((l) => `${phaseWords[l.phase]}: ${l.light} ${l.shows} = ${l.means}`)],
-    ["Other hardware addresses", (traits?.neighbours ?? []).map((n) => `${n.side}: label ${n.offset >= 0 ? "+" : "−"} ${Math.abs(n.offset)}${n.local ? ", local bit set" : ""}`)],
+    ["Other MAC addresses", (traits?.neighbours ?? []).map((n) => `${n.side}: label ${n.offset >= 0 ? "+" : "−"} ${Math.abs(n.offset)}${n.local ? ", local bit set" : ""}`)],
     [
       "Power",
       [
@@ -73,7 +73,7 @@ export function ProfileFacts({ profile }: { profile: Profile }) {
           <chakra.dt color="muted">{title}</chakra.dt>
           <chakra.dd>
             {said.map((s) => (
-              <Box key={s}>{title === "Other hardware addresses" || title === "Ports" ? s : capital(s)}</Box>
+              <Box key={s}>{title === "Other MAC addresses" || title === "Ports" ? s : capital(s)}</Box>
             ))}
           </chakra.dd>
         </Box>

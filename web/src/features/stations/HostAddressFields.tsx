@@ -57,7 +57,7 @@ export function HostAddressFields({ legend, address, tools, make }: Props) {
         {byHand && (
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
             <DraftInput label="Address and prefix" hint={typing && address.kind !== "fixed" ? "such as 192.168.8.2/24" : undefined} value={address.address ?? ""} fontFamily="mono" {...field((draft) => ({ address: draft }))} />
-            {address.kind === "fixed" && <DraftInput label="Gateway" value={address.gateway ?? ""} fontFamily="mono" {...field((draft) => ({ gateway: draft }))} />}
+            {address.kind === "fixed" && <DraftInput label="Default gateway" value={address.gateway ?? ""} fontFamily="mono" {...field((draft) => ({ gateway: draft }))} />}
           </Box>
         )}
       </Box>

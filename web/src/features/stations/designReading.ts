@@ -23,10 +23,10 @@ export function nameOf(design: Design, id: string): string {
   if (host) {
     return `guests of ${nameOf(design, host)}`;
   }
-  return design.site.boxes.find((b) => b.id === id)?.name ?? design.site.devices.find((d) => d.id === id)?.name ?? (id === street ? "the street" : id);
+  return design.site.boxes.find((b) => b.id === id)?.name ?? design.site.devices.find((d) => d.id === id)?.name ?? (id === street ? "the internet line" : id);
 }
 
-/** "port 2 of Hall gateway", "Printer", "the street". */
+/** "port 2 of Hall gateway", "Printer", "the internet line". */
 export function endName(design: Design, end: string): string {
   const [owner = "", portId] = end.split("/");
   const port = design.site.boxes.find((b) => b.id === owner)?.profile.ports.find((p) => p.id === portId);
@@ -37,7 +37,7 @@ export const cableAt = (design: Design, end: string): Cable | undefined => setUp
 
 export const otherEnd = (cable: Cable, end: string): string => (cable.from === end ? cable.to : cable.from);
 
-/** Ends with nothing in them, boxes first: ports of boxes in use, devices without a cable, the street. */
+/** Ends with nothing in them, boxes first: ports of boxes in use, devices without a cable, the internet line. */
 export function freeEnds(design: Design): string[] {
   const setUp = setUpOf(design);
   const ends = [
@@ -66,7 +66,7 @@ export function addressText(design: Design, fact: Schemas["AddressFact"]): Addre
       return { text: pool ? `one of ${pool.replace("-", " to ")}` : "not known", how: `leased by ${servers}` };
     }
     case "selfAssigned":
-      return { text: "169.254.x.x", how: "nobody answers" };
+      return { text: "169.254.x.x", how: "no DHCP server answers" };
     case "none":
       return { text: "no address", how: "not connected" };
   }
@@ -77,7 +77,7 @@ export const factsOf = (proof: Proof, owner: string) => proof.facts.addresses.fi
 /** What was asked for, in words. */
 export const needWords = (proof: Proof, id: string): string => proof.facts.needs.find((n) => n.need === id)?.asked ?? id;
 
-/** The box or device with a hardware address; the address itself where nothing in the survey has it. */
+/** The box or device with a MAC address; the address itself where nothing in the survey has it. */
 export function hardwareName(design: Design, hardware: string): string {
   return design.site.devices.find((d) => d.hardware === hardware)?.name ?? design.site.boxes.find((b) => b.hardware === hardware || b.wanHardware === hardware)?.name ?? hardware;
 }

@@ -9,7 +9,7 @@ export function standing(proof: Proof): Finding[] {
   return [...open.filter((f) => !adviceOnly(f)), ...open.filter(adviceOnly)];
 }
 
-/** Findings that somebody answers for. */
+/** Findings that a person answers for. */
 export const accepted = (proof: Proof): Finding[] => proof.findings.filter((f) => f.accepted);
 
 /** What follows from a finding, each at the first of its causes that stands. */

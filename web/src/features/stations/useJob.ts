@@ -7,7 +7,7 @@ type Preview = Schemas["Preview"];
 /** Something that moves the head: asks the server for it, naming the version that is meant and the set-up to be answered. */
 type Act = (params: { path: { id: number }; header: { "If-Match": string; "Altrin-Base": string } }, setUp: string) => Parameters<typeof unwrap<JobState>>[0];
 
-/** A question that holds up an edit: somebody else set the same value meanwhile. */
+/** A question that holds up an edit: another user set the same value meanwhile. */
 interface Asking {
   clashes: Clash[];
   why: string;
@@ -66,7 +66,7 @@ export function useJob(id: number, setUp: string | null) {
         if (!(e instanceof ProblemError && e.is("stale") && e.problem.head)) {
           throw e;
         }
-        // Somebody else moved the head. Where both set the same value, the user says which counts; the rest is made on top.
+        // Another user moved the head. Where both set the same value, the user says which counts; the rest is made on top.
         const { head, clashes, detail = "" } = e.problem;
         take(head);
         if (clashes?.length !== 0 && !(await new Promise<boolean>((answer) => setAsking({ clashes: clashes ?? [], why: detail, answer })))) {

@@ -39,7 +39,7 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
       <chakra.h2 fontSize="lg">{box.name}</chakra.h2>
       <Box fontSize="sm" color="muted">
         {box.profile.name}
-        {atLine && " · the box at the line"}
+        {atLine && " · the box at the internet line"}
       </Box>
       {newer && (
         <Flex bg="clay.1" rounded="md" px="2" py="1" gap="2" align="center" wrap="wrap" fontSize="sm">
@@ -50,18 +50,18 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
         </Flex>
       )}
       <Section title="What does the label say">
-        <DraftInput label="Address of its page" hint={box.profile.factoryAddress && !label.address ? `its kind: ${box.profile.factoryAddress}` : undefined} fontFamily="mono" value={address} save={(draft) => read({ address: draft === "" ? null : draft.includes("/") ? draft : `${draft}/${prefix}` })} />
-        <DraftInput label="Mask" hint={address === "" ? "taken to be /24 until it is read" : "as printed, such as 255.255.255.0"} fontFamily="mono" disabled={address === ""} value={address === "" ? "" : `/${prefix}`} save={(draft) => read({ address: `${address}/${draft.replace(/^\//, "")}` })} />
+        <DraftInput label="Management address" hint={box.profile.factoryAddress && !label.address ? `its kind: ${box.profile.factoryAddress}` : undefined} fontFamily="mono" value={address} save={(draft) => read({ address: draft === "" ? null : draft.includes("/") ? draft : `${draft}/${prefix}` })} />
+        <DraftInput label="Subnet mask" hint={address === "" ? "taken to be /24 until it is read" : "as printed, such as 255.255.255.0"} fontFamily="mono" disabled={address === ""} value={address === "" ? "" : `/${prefix}`} save={(draft) => read({ address: `${address}/${draft.replace(/^\//, "")}` })} />
         {text("login", "Name to log in with")}
         <SecretField job={state.job.id} label="Password to log in with" make={false} name={`${box.id} label password`} reference={label.password ?? null} refer={(reference) => read({ password: reference })} />
         {text("wifiName", "Wi-Fi name")}
-        <SecretField job={state.job.id} label="Wi-Fi key" make={false} name={`${box.id} label key`} reference={label.wifiKey ?? null} refer={(reference) => read({ wifiKey: reference })} />
-        <DraftInput label="Hardware address" fontFamily="mono" value={box.hardware ?? ""} save={(draft) => correct({ hardware: draft === "" ? null : draft })} />
-        <DraftInput label="Of its outer side" fontFamily="mono" value={box.wanHardware ?? ""} save={(draft) => correct({ wanHardware: draft === "" ? null : draft })} />
+        <SecretField job={state.job.id} label="Wi-Fi password" make={false} name={`${box.id} label key`} reference={label.wifiKey ?? null} refer={(reference) => read({ wifiKey: reference })} />
+        <DraftInput label="MAC address" fontFamily="mono" value={box.hardware ?? ""} save={(draft) => correct({ hardware: draft === "" ? null : draft })} />
+        <DraftInput label="Of its WAN side" fontFamily="mono" value={box.wanHardware ?? ""} save={(draft) => correct({ wanHardware: draft === "" ? null : draft })} />
         <DraftInput label="Of its radio" fontFamily="mono" value={label.radioHardware ?? ""} save={(draft) => read({ radioHardware: draft === "" ? null : draft })} />
-        {text("firmware", "Version of its software")}
-        <WordSelect label="Software still mended" words={knownWords} value={known(label.mended)} disabled={tools.busy} onChange={(mended) => tools.correctNow([said({ mended })])} />
-        <DraftInput label="Mended until" hint="a day such as 2027-06-30" value={label.mendedUntil ?? ""} save={(draft) => read({ mendedUntil: draft === "" ? null : draft })} />
+        {text("firmware", "Firmware version")}
+        <WordSelect label="Firmware still updated" words={knownWords} value={known(label.mended)} disabled={tools.busy} onChange={(mended) => tools.correctNow([said({ mended })])} />
+        <DraftInput label="Updates until" hint="a day such as 2027-06-30" value={label.mendedUntil ?? ""} save={(draft) => read({ mendedUntil: draft === "" ? null : draft })} />
       </Section>
       <Section title="In this home">
         <DraftInput label="Name" value={box.name} save={(draft) => correct({ name: draft })} />

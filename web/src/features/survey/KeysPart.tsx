@@ -11,15 +11,15 @@ export function KeysPart({ state }: { state: JobState }) {
   return (
     <Box display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)" maxW="64rem">
       <Box>
-        Keys and passwords are kept encrypted, apart from the design. They are left out of exports unless a file is asked for that holds them. The key ring that opens them lies in the same data folder: this protects files that are passed on, not a stolen laptop.
+        Passwords are kept encrypted, apart from the design. They are left out of exports unless a file is asked for that holds them. The key ring that opens them lies in the same data folder: this protects files that are passed on, not a stolen laptop.
       </Box>
-      <Asked of={secrets} what="Keys and passwords">
+      <Asked of={secrets} what="Passwords">
         {(list) =>
           list.length === 0 ? (
-            <Box color="muted">No key and no password is noted yet. They are typed at the box whose label or page has them.</Box>
+            <Box color="muted">No password is noted yet. They are typed at the box whose label or page has them.</Box>
           ) : (
             <Box overflowX="auto">
-              <chakra.table width="100%" fontSize="sm" aria-label="Keys and passwords">
+              <chakra.table width="100%" fontSize="sm" aria-label="Passwords">
                 <thead>
                   <tr>
                     {["Reference", "Used as", "Stands", "Value"].map((h) => (

@@ -16,10 +16,10 @@ const kinds: Record<Schemas["ServiceKind"], string> = {
   unknown: "not asked",
   publicDynamic: "a public address that changes",
   publicFixed: "a public address that stays",
-  carrierTranslation: "the provider translates",
+  carrierTranslation: "carrier-grade NAT (CGNAT)",
 };
 
-/** What the provider delivers, how the line lets a box on, and what the box at the line can be made. */
+/** What the provider delivers, how the line lets a box on, and what the box at the internet line can be made. */
 export function ServiceSheet({ state, view, tools }: { state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
   const { service, boxes } = state.design.site;
   const line = lineOf(service);
@@ -47,7 +47,7 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
       <chakra.h2 fontSize="lg">Internet service</chakra.h2>
       <Section title="What comes in">
         <WordSelect label="By" words={accessWords} value={service.access ?? "unknown"} disabled={tools.busy} onChange={(access) => now({ access })} />
-        <Labelled label="Box at the line">
+        <Labelled label="Box at the internet line">
           {(ids) => (
             <Select {...ids} value={service.handOff ?? ""} disabled={tools.busy} onChange={(e) => now({ handOff: e.target.value === "" ? null : e.target.value })}>
               <option value="">not noted</option>
@@ -81,7 +81,7 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
         )}
       </Section>
       {service.kind === "unknown" && !fixing && view?.gaps.filter((g) => g.what.includes("public address")).map((g) => <Box key={g.what} fontSize="sm">To find out: {g.how}</Box>)}
-      <Section title="What the line asks of a box">
+      <Section title="What the internet line asks of a box">
         <WordSelect label="A login" words={knownWords} value={line.login ?? "unknown"} disabled={tools.busy} onChange={(login) => now({ login })} />
         <WordSelect label="A VLAN tag" words={knownWords} value={line.tagged ?? "unknown"} disabled={tools.busy} onChange={(tagged) => now({ tagged })} />
         {line.login === "yes" && (
@@ -91,13 +91,13 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
           </>
         )}
         {line.tagged === "yes" && <NumberInput label="Which tag" expected="A tag from 1 to 4094 is expected." value={line.tag ?? null} save={(tag) => correct({ tag })} />}
-        <WordSelect label="One hardware address only" words={knownWords} value={line.locked ?? "unknown"} disabled={tools.busy} onChange={(locked) => now({ locked })} />
+        <WordSelect label="One MAC address only" words={knownWords} value={line.locked ?? "unknown"} disabled={tools.busy} onChange={(locked) => now({ locked })} />
         {line.locked === "yes" && <DraftInput label="Which one" fontFamily="mono" value={line.lockedTo ?? ""} save={(draft) => correct({ lockedTo: draft === "" ? null : draft })} />}
       </Section>
       {view && view.ways.length > 0 && (
-        <Box as="section" aria-label="What the box at the line can be made">
+        <Box as="section" aria-label="What the box at the internet line can be made">
           <chakra.h3 fontSize="sm" mb="1.5" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
-            What the box at the line can be made, the cleanest first
+            What the box at the internet line can be made, the cleanest first
           </chakra.h3>
           <Box as="ol" display="grid" gap="1" fontSize="sm">
             {view.ways.map((w) => (

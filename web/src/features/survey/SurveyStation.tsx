@@ -18,7 +18,7 @@ import { ServiceSheet } from "./ServiceSheet";
 import { TablesPart } from "./TablesPart";
 import { DeviceSheet, PlaceSheet } from "./ThingSheets";
 
-const parts = { here: "What is here", cables: "Cables and sockets", readings: "Readings", keys: "Keys and passwords", tables: "Tables in and out" } as const;
+const parts = { here: "What is here", cables: "Cables and sockets", readings: "Readings", keys: "Passwords", tables: "Tables in and out" } as const;
 
 type Part = keyof typeof parts;
 

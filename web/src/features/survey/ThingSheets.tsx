@@ -30,7 +30,7 @@ export function DeviceSheet({ device, state, view, tools }: { device: Schemas["D
         <DraftInput label="Name" value={device.name} save={(draft) => correct({ name: draft })} />
         <WordSelect label="What it is" words={deviceWords} value={device.kind} disabled={tools.busy} onChange={(kind) => now({ kind })} />
         <DraftInput
-          label="Hardware address"
+          label="MAC address"
           hint={view?.changing.includes(device.id) ? "private: it may change, so a reservation does not hold" : undefined}
           fontFamily="mono"
           value={device.hardware ?? ""}

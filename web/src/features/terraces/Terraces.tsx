@@ -49,7 +49,7 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
   const [rubber, setRubber] = useState<{ from: LaidPort; x: number; y: number } | null>(null);
   const pressed = useRef<{ port: LaidPort; x: number; y: number } | null>(null);
   const w = Math.max(drawing.w, least);
-  // One terrace alone at the street is as wide as the street.
+  // One terrace alone at the internet line is as wide as the internet line.
   const top = drawing.territories.filter((t) => t.depth === 0 && t.kind === "terrace");
   const alone = top.length === 1 && drawing.boxes[0]?.box.id === top[0]?.box ? top[0] : undefined;
   const stops = useMemo(() => stopsOf(drawing), [drawing]);
@@ -169,7 +169,7 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
               1
             </text>
             <text className="bold" x={20} y={4.5}>
-              the provider translates: not ours
+              carrier-grade NAT: not ours
             </text>
           </g>
         </>
@@ -275,7 +275,7 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
 const rect = ({ x, y, w, h }: Rect) => ({ x, y, width: w, height: h });
 
 function boxLabel(box: Drawing["boxes"][number]["box"]): string {
-  return [box.name, box.mode, box.outside && `outside ${said(box.outside)}`, box.own && said(box.own), box.step && (box.step.number ? `translation ${box.step.number}` : "would translate"), ...box.flags.map((f) => `finding ${f.number}: ${f.words}`)].filter(Boolean).join(", ");
+  return [box.name, box.mode, box.outside && `outside ${said(box.outside)}`, box.own && said(box.own), box.step && (box.step.number ? box.step.number > 1 ? "double NAT" : "NAT" : "would do NAT"), ...box.flags.map((f) => `finding ${f.number}: ${f.words}`)].filter(Boolean).join(", ");
 }
 
 /** Everything that the arrow keys reach, in reading order. */

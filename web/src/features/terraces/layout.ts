@@ -15,7 +15,7 @@ export interface LayoutOptions {
 export interface Drawing extends Piece {
   /** The line below which everything is the customer's. */
   street: number;
-  /** The provider's own translation, above the street. */
+  /** The provider's own translation, above the internet line. */
   carrier: Rect | null;
   /** The end of the provider's line where nothing is plugged in yet. */
   socket: LaidPort | null;
@@ -68,7 +68,7 @@ function at(scene: Scene, options: Options): Drawing {
 
 const socketAt = (street: number): LaidPort => ({ x: margin + 14, y: street - size.port.h / 2, w: 34, h: size.port.h, port: { id: "street", label: "line", up: false, cable: null } });
 
-/** What hangs straight at the street, side by side. */
+/** What hangs straight at the internet line, side by side. */
 function row(piece: Piece, scene: Scene, options: Options, street: number, top: number): number {
   let x = margin;
   let bottom = top;
@@ -101,10 +101,10 @@ function row(piece: Piece, scene: Scene, options: Options, street: number, top: 
   return bottom;
 }
 
-/** A part of the home with no way to the street: it stands apart, in a frame of its own. */
+/** A part of the home with no way to the internet line: it stands apart, in a frame of its own. */
 function islandAt(piece: Piece, box: Scene["islands"][number], options: Options, y: number): number {
   const part = subtree(box, options, 1);
-  const title = "No way to the street";
+  const title = "No way to the internet line";
   const pad = 12;
   const head = 24;
   piece.territories.push({

@@ -142,7 +142,7 @@ class Reader {
     };
   }
 
-  /** A router whose outer side is towards the street and elsewhere than its inner side is a step down. */
+  /** A router whose WAN side is towards the internet line and elsewhere than its LAN side is a step down. */
   private step(box: Box, setting: BoxSetting | undefined, uplinkPort: string | undefined, above: number, reached: boolean): SceneStep | null {
     if (setting?.mode !== "router") {
       return null;
@@ -164,7 +164,7 @@ class Reader {
     };
   }
 
-  /** Ports towards the street stand above: the uplink, and outer ports with nothing hanging at them. */
+  /** Ports towards the internet line stand above: the uplink, and outer ports with nothing hanging at them. */
   private ports(box: Box, setting: BoxSetting | undefined, uplinkPort: string | undefined): { shown: ScenePort[]; hidden: number } {
     const hasUplink = new Set([...this.uplinks.values()].map((u) => u.link));
     const all = box.profile.ports.map((p): ScenePort => {
@@ -229,7 +229,7 @@ export function poolWords(range: string): string {
 
 function rulerWords(ruler: Schemas["RulerFact"], devices: number): string {
   const serving = ruler.pools.filter((p) => p.on);
-  const pool = serving.length === 0 ? "no address server" : serving.map((p) => `pool ${poolWords(p.range)}`).join(" and ");
+  const pool = serving.length === 0 ? "no DHCP server" : serving.map((p) => `pool ${poolWords(p.range)}`).join(" and ");
   return `${devices} ${devices === 1 ? "device" : "devices"} · ${pool}`;
 }
 
@@ -259,7 +259,7 @@ function serviceWords(design: Design): { title: string; details: string } {
     carrierTranslation: "shared address: nothing opened from outside gets in",
     unknown: "kind of address not asked",
   }[service.kind];
-  return { title: "Street", details: `${rates} · ${kind}` };
+  return { title: "Internet line", details: `${rates} · ${kind}` };
 }
 
 export const said = ({ how, address }: AddressSaid) => [how, address].filter(Boolean).join(" ") || "no address";

@@ -15,7 +15,7 @@ export interface ScenePort {
   /** "hall-gateway/lan1". */
   id: string;
   label: string;
-  /** Towards the street: drawn on the upper edge of its box. */
+  /** Towards the internet line: drawn on the upper edge of its box. */
   up: boolean;
   /** The cable in it. */
   cable: string | null;
@@ -61,7 +61,7 @@ export interface AddressSaid {
 /** A box that translates is a step from one terrace down to the next. */
 export interface SceneStep {
   segment: string;
-  /** The how-manieth translation from the street, the carrier's own counted; null where nothing is above. */
+  /** The number of the NAT, counted from the internet line, the carrier's own counted; null where nothing is above. */
   number: number | null;
   rulers: SceneRuler[];
 }
@@ -78,7 +78,7 @@ export interface SceneBox {
   id: string;
   name: string;
   mode: string;
-  /** Address on the outer side. */
+  /** Address on the WAN side. */
   outside: AddressSaid | null;
   /** Its own address inside, or that of its page. */
   own: AddressSaid | null;
@@ -99,9 +99,9 @@ export interface SceneBox {
 export interface Scene {
   service: { title: string; details: string; carrier: boolean; flags: SceneFlag[]; cable: string | null };
   roots: SceneBox[];
-  /** Devices plugged straight into the street. */
+  /** Devices plugged straight into the internet line. */
   atStreet: SceneToken[];
-  /** Parts of the home that have no way to the street. */
+  /** Parts of the home that have no way to the internet line. */
   islands: SceneBox[];
   /** Devices that are connected to nothing. */
   loose: SceneToken[];

@@ -56,9 +56,9 @@ describe("findings in order", () => {
   });
 
   it("puts the worst first, and concerns that only advice helps last", () => {
-    const bare = with_((f) => (f.code === "different-names" ? { ...f, remedies: [], advice: ["Ask."] } : f));
+    const bare = with_((f) => (f.code === "split-wifi-name" ? { ...f, remedies: [], advice: ["Ask."] } : f));
     const order = standing(bare);
-    expect(order[order.length - 1]?.code).toBe("different-names");
+    expect(order[order.length - 1]?.code).toBe("split-wifi-name");
     expect(order[0]?.severity).toBe("willNotWork");
     const severe = with_((f) => ({ ...f, remedies: [] }));
     expect(standing(severe)[0]?.severity).toBe("willNotWork");

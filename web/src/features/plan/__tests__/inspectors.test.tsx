@@ -85,14 +85,14 @@ function gateway() {
 describe("BoxInspector", () => {
   it.each<[string, () => void, Change]>([
     ["mode", () => choose("Mode", "bridge"), { kind: "setMode", box: "gw", mode: "bridge" }],
-    ["address server", () => fireEvent.click(screen.getByLabelText("Address server on")), { kind: "switchAddressServer", box: "gw", on: false }],
+    ["DHCP server", () => fireEvent.click(screen.getByLabelText("DHCP server on")), { kind: "switchAddressServer", box: "gw", on: false }],
     ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), radio({ on: false })],
     ["the shelf", () => fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" })), { kind: "putAway", id: "gw" }],
     ["a guest network", () => fireEvent.click(screen.getByRole("button", { name: "Add a guest network" })), { kind: "setGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" } }],
     ["security", () => choose("Security, 5 GHz", "wpa3"), radio({ security: "wpa3" })],
     ["a reservation", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.8.5 for/ })), { kind: "removeReservation", box: "gw", hardware: "00:00:5e:00:53:01" }],
     ["a forward", () => fireEvent.click(screen.getByRole("button", { name: /^Remove tcp 443/ })), { kind: "removeForward", box: "gw", protocol: "tcp", outsidePort: 443 }],
-    ["translation", () => fireEvent.click(screen.getByLabelText("Translates towards the outside")), { kind: "setTranslation", box: "gw", on: false }],
+    ["translation", () => fireEvent.click(screen.getByLabelText("NAT")), { kind: "setTranslation", box: "gw", on: false }],
     ["ports on request", () => fireEvent.click(screen.getByLabelText("Devices may ask it to open ports")), { kind: "setPortRequests", box: "gw", on: true }],
     ["a public address passed to a port", () => choose("Public address", "1"), { kind: "setPassing", box: "gw", passing: { kind: "port", port: "lan1", to: null } }],
     ["a public address passed to a router", () => choose("Public address", "3"), { kind: "setPassing", box: "gw", passing: { kind: "hardware", port: null, to: "00:00:5e:00:53:99" } }],
@@ -100,7 +100,7 @@ describe("BoxInspector", () => {
     ["a radio link of a router", () => choose("Joins by radio", "0"), { kind: "setUplink", box: "gw", link: { radio: "r5", box: "main", name: "attic", security: "wpa2", key: "attic-key", frames: "threeAddress" } }],
     ["a width", () => choose("Width, 5 GHz", "w40"), radio({ widthMhz: 40 })],
     ["protected frames", () => choose("Protected frames, 5 GHz", "required"), radio({ protectsFrames: "required" })],
-    ["a hidden name", () => fireEvent.click(screen.getByLabelText("Leaves its name out of what it announces")), radio({ hidden: true })],
+    ["a hidden name", () => fireEvent.click(screen.getByLabelText("Hidden name")), radio({ hidden: true })],
     ["a WDS partner", () => fireEvent.click(screen.getByLabelText("Main")), radio({ wdsPeers: ["main"] })],
     ["no gateway handed out", () => fireEvent.click(screen.getByLabelText("Hands out no gateway")), { kind: "setServerGateway", box: "gw", gateway: null, leftOut: true }],
     ["a route", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.20.0/, hidden: true })), { kind: "removeRoute", box: "gw", to: "192.168.20.0/24" }],
@@ -113,7 +113,7 @@ describe("BoxInspector", () => {
 
   it.each<[string, string, Change]>([
     ["Lease, minutes", "1440", { kind: "setLeaseTime", box: "gw", minutes: 1440 }],
-    ["Names asked of", "192.168.8.5, 192.168.8.1", { kind: "setServerNames", box: "gw", nameServers: ["192.168.8.5", "192.168.8.1"], leftOut: false }],
+    ["DNS servers handed out", "192.168.8.5, 192.168.8.1", { kind: "setServerNames", box: "gw", nameServers: ["192.168.8.5", "192.168.8.1"], leftOut: false }],
     ["Domain", "home.arpa", { kind: "setServerDomain", box: "gw", domain: "home.arpa" }],
     ["VLAN tag", "7", { kind: "setLine", box: "gw", line: { tag: 7 } }],
     ["Channel, 5 GHz", "36", radio({ channel: 36 })],
@@ -221,7 +221,7 @@ describe("GearList", () => {
   it("shows every port with what is in it, and what is on the shelf", () => {
     const chosen = vi.fn();
     show(<GearList design={design} proof={proof} chosen="gw" choose={chosen} />);
-    expect(screen.getByRole("button", { name: /^Gateway/, pressed: true })).toHaveTextContent("in the street");
+    expect(screen.getByRole("button", { name: /^Gateway/, pressed: true })).toHaveTextContent("in the internet line");
     expect(screen.getByRole("button", { name: /^Gateway/ })).toHaveTextContent("2 empty");
     fireEvent.click(screen.getByRole("button", { name: /^Spare/ }));
     expect(chosen).toHaveBeenCalledExactlyOnceWith("box", "spare");

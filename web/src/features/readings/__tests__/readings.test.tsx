@@ -21,7 +21,7 @@ const statement = (id: string, agreement: Schemas["Agreement"], offer: string | 
   found: `Found ${id}.`,
   agreement,
   recorded: `Recorded ${id}.`,
-  explanations: agreement === "disagrees" ? [{ text: "The cable is in another port.", findings: ["Two address servers answer."] }] : [],
+  explanations: agreement === "disagrees" ? [{ text: "The cable is in another port.", findings: ["Two DHCP servers answer."] }] : [],
   offer,
   suggested,
 });
@@ -65,7 +65,7 @@ describe("A reading that was taken", () => {
     await screen.findByText("Found b.");
     expect(screen.getAllByRole("heading", { level: 3 }).map((h) => h.textContent)).toEqual(["Disagrees (1)", "Not settled (1)", "Agrees (1)"]);
     expect(screen.getByText("The cable is in another port.")).toBeVisible();
-    expect(screen.getByText(/Two address servers answer/)).toBeVisible();
+    expect(screen.getByText(/Two DHCP servers answer/)).toBeVisible();
     expect(screen.getByText("1 line was not read")).toBeVisible();
     expect(screen.queryByRole("checkbox")).toBeNull();
   });

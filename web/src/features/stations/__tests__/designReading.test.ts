@@ -17,7 +17,7 @@ describe("designReading", () => {
   it.each([
     ["gw/lan1", "port 1 of Gateway"],
     ["printer", "Printer"],
-    ["street", "the street"],
+    ["street", "the internet line"],
     ["gone/lan1", "gone"],
   ])("calls %s %s", (end, name) => expect(endName(design, end)).toBe(name));
 
@@ -27,7 +27,7 @@ describe("designReading", () => {
     ["fixed", "192.168.8.5/24", "fixed"],
     ["reserved", "192.168.8.5/24", "reserved by Gateway"],
     ["leased", "one of 192.168.8.20 to 192.168.8.30", "leased by Gateway"],
-    ["selfAssigned", "169.254.x.x", "nobody answers"],
+    ["selfAssigned", "169.254.x.x", "no DHCP server answers"],
     ["none", "no address", "not connected"],
   ])("words an address that is %s", (origin, text, how) => {
     const fact = { owner: "printer", origin, address: "192.168.8.5", prefixLength: 24, servers: ["gw"], from: "192.168.8.20-192.168.8.30" } as unknown as Schemas["AddressFact"];

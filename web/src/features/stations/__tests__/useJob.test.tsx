@@ -47,7 +47,7 @@ describe("useJob", () => {
     await waitFor(() => expect(job.current.job.data?.version).toBe(8));
   });
 
-  it("does a change once more on top of what somebody else did, and says so", async () => {
+  it("does a change once more on top of what another user did, and says so", async () => {
     answers = (r) =>
       r.method === "GET"
         ? [200, state(7)]

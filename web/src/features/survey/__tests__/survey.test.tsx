@@ -106,13 +106,13 @@ describe("A key", () => {
     answers["/shown"] = { value: "tamu4-riwe7" };
     const asked = serve();
     const refer = vi.fn().mockResolvedValue(undefined);
-    show(<SecretField job={7} label="Wi-Fi key" name="wifi key" reference="wifi-key" refer={refer} />);
-    fireEvent.click(await screen.findByRole("button", { name: "Show: Wi-Fi key" }));
+    show(<SecretField job={7} label="Wi-Fi password" name="wifi key" reference="wifi-key" refer={refer} />);
+    fireEvent.click(await screen.findByRole("button", { name: "Show: Wi-Fi password" }));
     expect(await screen.findByText("tamu4-riwe7")).toBeVisible();
     expect(asked.find((a) => a.path.endsWith("/shown"))?.method).toBe("POST");
-    fireEvent.click(screen.getByRole("button", { name: "Hide: Wi-Fi key" }));
+    fireEvent.click(screen.getByRole("button", { name: "Hide: Wi-Fi password" }));
     expect(screen.queryByText("tamu4-riwe7")).toBeNull();
-    fireEvent.click(screen.getByRole("button", { name: "None: Wi-Fi key" }));
+    fireEvent.click(screen.getByRole("button", { name: "None: Wi-Fi password" }));
     expect(refer).toHaveBeenCalledWith(null);
   });
 
@@ -120,14 +120,14 @@ describe("A key", () => {
     answers["/secrets"] = { reference: "wifi-key" };
     const asked = serve();
     const refer = vi.fn().mockResolvedValue(undefined);
-    show(<SecretField job={7} label="Wi-Fi key" name="wifi key" reference={null} refer={refer} />);
-    const input = screen.getByLabelText<HTMLInputElement>("Wi-Fi key");
+    show(<SecretField job={7} label="Wi-Fi password" name="wifi key" reference={null} refer={refer} />);
+    const input = screen.getByLabelText<HTMLInputElement>("Wi-Fi password");
     fireEvent.change(input, { target: { value: "kiln-and-wheel" } });
     fireEvent.keyDown(input, { key: "Enter" });
     await waitFor(() => expect(refer).toHaveBeenCalledWith("wifi-key"));
     await waitFor(() => expect(input.value).toBe(""));
     expect(asked.find((a) => a.method === "POST")?.body).toEqual({ value: "kiln-and-wheel", name: "wifi key" });
-    fireEvent.click(screen.getByRole("button", { name: "Make one: Wi-Fi key" }));
+    fireEvent.click(screen.getByRole("button", { name: "Make one: Wi-Fi password" }));
     await waitFor(() => expect(asked.filter((a) => a.method === "POST").at(-1)?.body).toEqual({ value: null, name: "wifi key" }));
   });
 });
@@ -149,7 +149,7 @@ describe("Corrections", () => {
   // One gesture, one member: whatever else the page read earlier is not sent back.
   it.each<[string, string, Correction]>([
     ["Name", "Gateway", { kind: "setBox", box: "hall-gateway", known: { name: "Gateway" } }],
-    ["Version of its software", "5", { kind: "setLabel", box: "hall-gateway", label: { firmware: "5" } }],
+    ["Firmware version", "5", { kind: "setLabel", box: "hall-gateway", label: { firmware: "5" } }],
   ])("of a box send what was typed under %s and nothing else", async (label, draft, correction) => {
     const correct = vi.fn<(corrections: Correction[]) => Promise<void>>().mockResolvedValue();
     show(<BoxSheet box={there(design.site.boxes[0])} state={state} view={view} tools={{ correct, busy: false, id: 1 } as unknown as JobTools} />);
@@ -201,7 +201,7 @@ describe("The air in a place", () => {
     expect(correctNow).toHaveBeenCalledExactlyOnceWith([{ kind: "setPlace", place: heard.id, known: { air: null } }]);
   });
 
-  it("says how to come by it where nobody looked", () => {
+  it("says how to come by it where it was not looked at", () => {
     show(<PlaceSheet place={place} state={state} view={view} tools={{ busy: false } as unknown as JobTools} />);
     expect(screen.getByRole("link", { name: "Take a reading" }).getAttribute("href")).toContain("part=readings");
   });

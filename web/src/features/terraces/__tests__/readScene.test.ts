@@ -11,7 +11,7 @@ const boxes = scene.roots.flatMap(all);
 const box = (id: string) => boxes.find((b) => b.id === id) as SceneBox;
 
 describe("readScene", () => {
-  it("hangs every box at the one nearer to the street", () => {
+  it("hangs every box at the one nearer to the internet line", () => {
     expect(scene.roots.map((b) => b.id)).toEqual(["hall-gateway"]);
     expect(box("hall-gateway").children.map((b) => b.id).sort()).toEqual(["loft-router", "studio-point"]);
     expect(scene.islands).toEqual([]);
@@ -32,7 +32,7 @@ describe("readScene", () => {
     expect([behind?.uplink?.link.passed, behind?.uplink?.link.words, behind?.step?.number]).toEqual([true, "public address passed on", 1]);
   });
 
-  it("counts the translations from the street", () => expect(boxes.map((b) => [b.id, b.step?.number ?? null])).toEqual([["hall-gateway", 1], ["loft-router", 2], ["studio-point", null]]));
+  it("counts the translations from the internet line", () => expect(boxes.map((b) => [b.id, b.step?.number ?? null])).toEqual([["hall-gateway", 1], ["loft-router", 2], ["studio-point", null]]));
 
   it("says that a subnet is also above", () => {
     expect(box("hall-gateway").step?.rulers).toEqual([{ subnet: "192.168.8.0/24", details: "4 devices · pool .20–.199", twice: false }]);
@@ -61,8 +61,8 @@ describe("readScene", () => {
   it("marks what a finding is about with its number, and a need that fails with that of its cause", () => {
     const numbers = (flags: { number: number }[]) => flags.map((f) => f.number);
     const open = proof.findings.filter((f) => f.causedBy.length === 0);
-    const overlap = open.findIndex((f) => f.code === "same-subnet-both-sides") + 1;
-    const pool = open.findIndex((f) => f.code === "fixed-inside-pool") + 1;
+    const overlap = open.findIndex((f) => f.code === "overlapping-subnets") + 1;
+    const pool = open.findIndex((f) => f.code === "fixed-address-in-pool") + 1;
     expect(numbers(box("loft-router").flags)).toContain(overlap);
     expect(numbers(box("studio-point").flags)).toContain(pool);
     expect(box("loft-router").tokens.find((t) => t.id === "kiln-controller")?.flags).toHaveLength(1);
@@ -101,7 +101,7 @@ describe("readScene", () => {
     expect(readScene(design, ring).extra).toMatchObject([{ from: "hall-gateway/lan4", to: "studio-point/lan1", link: { ring: true } }]);
   });
 
-  it("steps above the street where the provider translates", () => {
+  it("steps above the internet line where the provider translates", () => {
     const shared = { ...design, site: { ...design.site, service: { kind: "carrierTranslation" as const } } };
     expect(readScene(shared, proof).service.carrier).toBe(true);
     expect(readScene(shared, proof).roots[0]?.step?.number).toBe(2);

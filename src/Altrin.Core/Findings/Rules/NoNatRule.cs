@@ -1,0 +1,24 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>A router at the street that does not translate.</summary>
+public static class NoNatRule
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } = new(
+        CauseCodes.NoNat,
+        "no NAT",
+        "Addresses of the home go out to the provider as they are.",
+        "The provider drops private addresses: nothing inside gets an answer.",
+        "RFC 1918, RFC 3022",
+        Judge);
+
+    private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.NoNat).Select(cause => e.Finding(
+        CauseCodes.NoNat,
+        cause.Subjects,
+        $"{e.Names(cause.Subjects)} sends private addresses to the provider: NAT is off",
+        "Nothing behind it gets an answer from the internet.",
+        cause.Subjects.Where(s => e.Network.Router(s) is { Translates: false }).Select(s => Cures.Hopeful($"Switch NAT of {e.Name(s)} on", new SetTranslation(s, true)))));
+}
