@@ -16,7 +16,7 @@ namespace Altrin.Core.Facts;
 /// <param name="PrefixLength">Its prefix; null where it has no address.</param>
 /// <param name="Servers">Names of the servers that may have given it.</param>
 /// <param name="Gateway">Its default gateway.</param>
-/// <param name="NameServers">Whom it asks for names.</param>
+/// <param name="NameServers">Its DNS servers.</param>
 /// <param name="Hardware">Its MAC address; null where not read.</param>
 /// <param name="Clashes">Whether another host has the address or may get it.</param>
 public sealed record BookEntry(

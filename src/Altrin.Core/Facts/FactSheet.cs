@@ -124,7 +124,7 @@ public enum AddressOrigin
 /// <param name="PrefixLength">Its prefix; null where it has no address.</param>
 /// <param name="From">The range that it is one of, where the server decides; null where the address is certain or nothing is known.</param>
 /// <param name="Gateway">Its default gateway; null where it has none.</param>
-/// <param name="NameServers">Who it asks for names.</param>
+/// <param name="NameServers">Its DNS servers.</param>
 /// <param name="Servers">Who may have given it, by id; the first one's values stand here. Empty for a typed address.</param>
 public sealed record AddressFact(string Owner, Side Side, string Segment, AddressOrigin Origin, Ipv4Address? Address, AddressRange? From, int? PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers, IReadOnlyList<string> Servers);
 

@@ -31,7 +31,7 @@ public sealed record Offer(
 /// <param name="Example">An address of that range; null where it is certain or nothing is known.</param>
 /// <param name="PrefixLength">Its prefix.</param>
 /// <param name="Gateway">Its default gateway; null where it has none.</param>
-/// <param name="NameServers">Who it asks for names.</param>
+/// <param name="NameServers">Its DNS servers.</param>
 /// <param name="Server">Who gave it; null where typed by hand.</param>
 public sealed record Holding(
     Ipv4Address? Exact,

@@ -75,7 +75,7 @@ internal static class AdapterStatements
         var who = read.Name.Length > 0 && read.Name != $"{read.Address?.Address}" ? $"{read.Name} has" : "It has";
         return read.Address is { } own ? $"{who} {own}{read.Way switch { AddressWay.Leased => read.Server is { } server ? $", leased from {server}" : ", leased", AddressWay.Fixed => ", typed by hand", _ => "" }}."
             : read.Gateway is { } gateway ? $"{who} the gateway {gateway}."
-            : $"It asks {string.Join(" and ", read.NameServers)} for names.";
+            : $"It asks {string.Join(" and ", read.NameServers)} as DNS server.";
     }
 
     private static string Whose(Standpoint at, Ipv4Address address) => at.HolderOf(address) is { } owner ? $" ({at.NameOf(owner)})" : "";
@@ -132,7 +132,7 @@ internal static class AdapterStatements
         var strange = read.NameServers.Where(n => at.HolderOf(n) is null && SpecialBlock.UseOf(n) == AddressUse.Private).ToList();
         var change = !agrees && read.Way == AddressWay.Leased && strange.Count == 0 && at.Ruler is { } ruler ? new SetServerNames(ruler, read.NameServers, false) : null;
         var offered = change?.ApplyTo(design).Ok == true ? change : null;
-        return new("names", read.Line, $"It asks {string.Join(" and ", read.NameServers.Select(n => $"{n}{Whose(at, n)}"))} for names.", held.Count == 0 ? Agreement.Unknown : agrees ? Agreement.Agrees : Agreement.Disagrees)
+        return new("names", read.Line, $"It asks {string.Join(" and ", read.NameServers.Select(n => $"{n}{Whose(at, n)}"))} as DNS server.", held.Count == 0 ? Agreement.Unknown : agrees ? Agreement.Agrees : Agreement.Disagrees)
         {
             Recorded = held.SelectMany(h => h.NameServers).Distinct().ToList() is { Count: > 0 } names ? $"Recorded: {string.Join(" and ", names)}." : "No DNS server is recorded there.",
             Explanations = agrees ? []

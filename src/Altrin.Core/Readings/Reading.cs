@@ -82,7 +82,7 @@ public sealed record AdapterRead(int Line, string Name)
     /// <summary>Its default gateway.</summary>
     public Ipv4Address? Gateway { get; init; }
 
-    /// <summary>Whom it asks for names.</summary>
+    /// <summary>Its DNS servers.</summary>
     public IReadOnlyList<Ipv4Address> NameServers { get; init; } = [];
 
     /// <summary>The address of the server that leased it.</summary>

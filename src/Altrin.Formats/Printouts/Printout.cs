@@ -50,7 +50,7 @@ public sealed record Printout(string Command, string Text)
 /// <param name="Asks">Whether it asks for its address.</param>
 /// <param name="SelfAssigned">Whether it gave itself the address since no DHCP server answered.</param>
 /// <param name="Gateway">Its default gateway.</param>
-/// <param name="NameServers">Whom it asks for names.</param>
+/// <param name="NameServers">Its DNS servers.</param>
 /// <param name="Server">The address of the server that leased it; null where none did.</param>
 /// <param name="LeaseMinutes">How long the lease lasts; null where it has none.</param>
 /// <param name="Domain">The domain that came with the lease.</param>

@@ -33,7 +33,7 @@ export function profileRows(profile: Profile): [string, string[]][] {
   const power = traits?.power;
   const rows: [string, string[]][] = [
     ["Modes", profile.modes.map((m) => modeWords[m])],
-    ["Ports", profile.ports.map((p) => `${p.label}, ${p.role === "wan" ? "WAN" : "LAN"}${p.speedMbps ? `, ${p.speedMbps} Mb/s` : ""}`)],
+    ["Ports", profile.ports.map((p) => `${p.label}: ${p.role === "wan" ? "WAN port" : "LAN port"}${p.speedMbps ? `, ${p.speedMbps} Mb/s` : ""}`)],
     [
       "Radios",
       profile.radios.map((r) =>
