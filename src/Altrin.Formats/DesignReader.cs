@@ -158,8 +158,8 @@ internal static class DesignReader
             WifiKey = label.WifiKey,
             RadioHardware = errors.ReadOptional($"{pointer}/radioHardware", label.RadioHardware, HardwareAddress.Parse),
             Firmware = label.Firmware is { } firmware ? errors.Plain($"{pointer}/firmware", firmware) : null,
-            Mended = ProfileReader.Habit(label.Mended),
-            MendedUntil = label.MendedUntil,
+            Supported = ProfileReader.Habit(label.Supported),
+            SupportedUntil = label.SupportedUntil,
         };
     }
 }

@@ -18,8 +18,8 @@ public static class DesignUpgrades
         _ => { },
         // 6 knows what was heard on the air in a place; left out, it was not scanned.
         _ => { },
-        // 7 calls findings by the words of the trade; accepted ones are named by the code.
-        FindingCodes.ToVersion7,
+        // 7 calls findings, by which accepted ones are named, and members of a label by the words of the trade.
+        WordsOfVersion7.Upgrade,
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

@@ -85,8 +85,8 @@ public static class DesignWriter
             WifiKey = box.Label.WifiKey,
             RadioHardware = box.Label.RadioHardware?.ToString(),
             Firmware = box.Label.Firmware,
-            Mended = ProfileWriter.Habit(box.Label.Mended),
-            MendedUntil = box.Label.MendedUntil,
+            Supported = ProfileWriter.Habit(box.Label.Supported),
+            SupportedUntil = box.Label.SupportedUntil,
         },
         Profile = ProfileWriter.Document(box.Profile),
     };

@@ -35,10 +35,10 @@ public sealed record LabelDocument
     public string? Firmware { get; init; }
 
     /// <summary>Whether its maker still mends that software; not known where left out.</summary>
-    public bool? Mended { get; init; }
+    public bool? Supported { get; init; }
 
-    /// <summary>Until when it is mended.</summary>
-    public DateOnly? MendedUntil { get; init; }
+    /// <summary>Until when it is supported.</summary>
+    public DateOnly? SupportedUntil { get; init; }
 }
 
 /// <summary>Kinds of needs.</summary>

@@ -34,7 +34,7 @@ public static class SurveyTables
     /// <summary>The heads of a table, in the order in which they are written.</summary>
     public static IReadOnlyList<string> Heads(SurveyTable table) => table switch
     {
-        SurveyTable.Gear => ["id", "name", "kind", "hardware", "outer hardware", "radio hardware", "place", "in use", "address", "login", "wifi name", "software", "mended", "mended until", "holds"],
+        SurveyTable.Gear => ["id", "name", "kind", "hardware", "outer hardware", "radio hardware", "place", "in use", "address", "login", "wifi name", "firmware", "supported", "supported until", "holds"],
         SurveyTable.Places => ["id", "name", "sort", "building", "floor", "length m", "width m", "walls", "east m", "north m"],
         SurveyTable.Devices => ["id", "name", "sort", "hardware", "place", "bands", "socket", "address", "link"],
         _ => ["id", "from", "to", "medium", "pairs", "length m", "run", "estimated m"],
@@ -49,8 +49,8 @@ public static class SurveyTables
             SurveyTable.Gear => home.Site.Boxes.Select(b => (IReadOnlyList<string?>)
             [
                 b.Id, b.Name, b.Profile.ShelfId, $"{b.Hardware}", $"{b.WanHardware}", $"{b.Label.RadioHardware}", found.SetUp.Boxes.FirstOrDefault(s => s.Box == b.Id) is { } used ? used.Place : b.Place,
-                found.Mode(b.Id) is null ? "no" : "yes", $"{b.Label.Address}", b.Label.Login, b.Label.WifiName, b.Label.Firmware, Word(b.Label.Mended),
-                b.Label.MendedUntil?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), string.Join(' ', b.Holds.Select(CsvWords.Of)),
+                found.Mode(b.Id) is null ? "no" : "yes", $"{b.Label.Address}", b.Label.Login, b.Label.WifiName, b.Label.Firmware, Word(b.Label.Supported),
+                b.Label.SupportedUntil?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), string.Join(' ', b.Holds.Select(CsvWords.Of)),
             ]),
             SurveyTable.Places => home.Site.Places.Select(p => (IReadOnlyList<string?>)
             [
@@ -112,9 +112,9 @@ public static class SurveyTables
             Login = row["login"] ?? there?.Label.Login,
             WifiName = row["wifi name"] ?? there?.Label.WifiName,
             RadioHardware = reader.Value("radio hardware", HardwareAddress.Parse) ?? there?.Label.RadioHardware,
-            Firmware = row["software"] ?? there?.Label.Firmware,
-            Mended = reader.Known("mended", there?.Label.Mended ?? Known.Unknown),
-            MendedUntil = reader.Date("mended until") ?? there?.Label.MendedUntil,
+            Firmware = row["firmware"] ?? there?.Label.Firmware,
+            Supported = reader.Known("supported", there?.Label.Supported ?? Known.Unknown),
+            SupportedUntil = reader.Date("supported until") ?? there?.Label.SupportedUntil,
         };
         var holds = row["holds"] is { } said ? said.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(w => reader.Word<LineService>("holds", w)).OfType<LineService>().ToList() : there?.Holds ?? [];
         var (hardware, wan) = (reader.Value("hardware", HardwareAddress.Parse) ?? there?.Hardware, reader.Value("outer hardware", HardwareAddress.Parse) ?? there?.WanHardware);

@@ -95,7 +95,7 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
     }
 
     [Fact]
-    public void By_keys_alone_a_home_is_mended_and_compared_with_what_it_was()
+    public void By_keys_alone_a_home_is_put_right_and_compared_with_what_it_was()
     {
         OpenDemo();
         browser.See("Will not work", Verdict);

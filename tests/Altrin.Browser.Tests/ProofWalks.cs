@@ -91,7 +91,7 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
     }
 
     [Fact]
-    public void A_mended_home_is_better_than_it_was_found()
+    public void A_home_put_right_is_better_than_it_was_found()
     {
         var address = browser.OpenCopy(server.Address, "plan", "?view=list");
         browser.Button("Set Loft router to access-point mode");

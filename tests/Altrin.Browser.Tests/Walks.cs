@@ -16,7 +16,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     private string OpenDemo(string station = "plan", string query = "?view=list") => browser.OpenCopy(server.Address, station, query);
 
     [Fact]
-    public void The_demo_is_opened_read_mended_undone_and_still_so_after_a_reload()
+    public void The_demo_is_opened_read_put_right_undone_and_still_so_after_a_reload()
     {
         OpenDemo();
         browser.See("Will not work", Verdict);

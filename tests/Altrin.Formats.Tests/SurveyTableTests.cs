@@ -94,7 +94,7 @@ public sealed class SurveyTableTests
     [InlineData(SurveyTable.Gear, "name,kind,hardware\nA,desk-router,01:00:5e:00:00:01", "row 2, column hardware", "group address")]
     [InlineData(SurveyTable.Gear, "name,kind,address\nA,desk-router,192.168.1.1/255.255.255.255.0", "row 2, column address", "5 groups")]
     [InlineData(SurveyTable.Gear, "name,kind,in use\nA,desk-router,perhaps", "row 2, column in use", "yes or no")]
-    [InlineData(SurveyTable.Gear, "name,kind,mended until\nA,desk-router,31.3.27", "row 2, column mended until", "2027-03-31")]
+    [InlineData(SurveyTable.Gear, "name,kind,supported until\nA,desk-router,31.3.27", "row 2, column supported until", "2027-03-31")]
     [InlineData(SurveyTable.Gear, "name,kind,place\nA,desk-router,moon", "row 2, column place", "id or name of a place")]
     [InlineData(SurveyTable.Gear, "id,name,kind\nstreet,A,desk-router", "row 2", "not 'street'")]
     [InlineData(SurveyTable.Gear, "id,name,kind\nprinter,A,desk-router", "row 2", "used already")]

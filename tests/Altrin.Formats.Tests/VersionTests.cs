@@ -1,4 +1,5 @@
 using Altrin.Core.Findings;
+using Altrin.Core.Sites;
 
 namespace Altrin.Formats.Tests;
 
@@ -27,9 +28,11 @@ public sealed class VersionTests
     }
 
     [Fact]
-    public void A_finding_accepted_under_its_old_code_stays_accepted()
+    public void What_version_7_calls_otherwise_is_kept()
     {
         var home = DesignFile.Read(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Versions", "version-6.json"))).Value!;
+        var label = home.Site.Boxes.First(b => b.Id == "loft-router").Label;
+        Assert.Equal((Known.Yes, new DateOnly(2027, 6, 30)), (label.Supported, label.SupportedUntil));
         var accepted = Assert.Single(home.Design("found")!.SetUp.Accepted);
         Assert.Equal("double-nat(loft-router)", accepted.Finding);
         Assert.Contains(Judging.Prove(home.Design("found")!).Findings, f => f.Identity == accepted.Finding && f.Accepted == accepted);

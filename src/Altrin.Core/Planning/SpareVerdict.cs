@@ -27,7 +27,7 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
     /// <summary>The verdict on a box, for a service.</summary>
     /// <param name="box">The box.</param>
     /// <param name="service">What is sold.</param>
-    /// <param name="today">The day, for software that is mended until some day; null where it is not asked.</param>
+    /// <param name="today">The day, for software that is supported until some day; null where it is not asked.</param>
     public static SpareVerdict Of(Box box, Service service, DateOnly? today)
     {
         var profile = box.Profile;
@@ -50,9 +50,9 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
         {
             care.Add($"Its sockets carry 100 Mb/s: at most about {FastPortMbps} arrive behind it{(sold is { } s ? $", and {s} are sold" : "")}. Fine where no device needs more.");
         }
-        if (box.Label.Mended == Known.No || (today is { } day && box.Label.MendedUntil < day))
+        if (box.Label.Supported == Known.No || (today is { } day && box.Label.SupportedUntil < day))
         {
-            care.Add($"Its firmware gets no more updates{(box.Label.MendedUntil is { } until && !(today < until) ? $" since {until:yyyy-MM-dd}" : "")}: never at the internet line, and not as the router.");
+            care.Add($"Its firmware gets no more updates{(box.Label.SupportedUntil is { } until && !(today < until) ? $" since {until:yyyy-MM-dd}" : "")}: never at the internet line, and not as the router.");
         }
         if (profile.Kind is BoxKind.Router && !profile.Modes.Contains(ModeKind.AccessPoint))
         {

@@ -30,8 +30,8 @@ public sealed record LabelFacts
     public string? Firmware { get; init; }
 
     /// <summary>Whether its maker still mends that software.</summary>
-    public Known Mended { get; init; }
+    public Known Supported { get; init; }
 
-    /// <summary>Until when it is mended, where that was announced.</summary>
-    public DateOnly? MendedUntil { get; init; }
+    /// <summary>Until when it is supported, where that was announced.</summary>
+    public DateOnly? SupportedUntil { get; init; }
 }

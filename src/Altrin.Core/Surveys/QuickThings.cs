@@ -29,7 +29,7 @@ internal static class QuickGear
             text => text.StartsWith("wifi ", StringComparison.OrdinalIgnoreCase) ? Then(() => label = label with { WifiName = text[5..].Trim() }, "Wi-Fi name") : null,
             text => text.StartsWith("version ", StringComparison.OrdinalIgnoreCase) ? Then(() => label = label with { Firmware = text[8..].Trim() }, "software") : null,
             text => QuickWords.Is(text, "in use") ? Then(() => inUse = true, "in use today") : QuickWords.Is(text, "spare", "on the shelf") ? Then(() => inUse = false, "on the shelf") : null,
-            text => QuickWords.Is(text, "no updates", "unsupported") ? Then(() => label = label with { Mended = Known.No }, "its firmware gets no more updates") : null,
+            text => QuickWords.Is(text, "no updates", "unsupported") ? Then(() => label = label with { Supported = Known.No }, "its firmware gets no more updates") : null,
             text => Service(text) is { } service ? Then(() => holds.Add(service), $"the {LineServiceWords.Of(service)} lives in it") : null,
             text => QuickWords.PlaceIn(home.Site, text) is { } found ? Then(() => place = found, $"stands in {found.Name}") : null,
             text => profile is not null ? null : Kind(text));

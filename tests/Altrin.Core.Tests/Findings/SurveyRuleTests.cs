@@ -64,7 +64,7 @@ public sealed class OutsideRatingTests() : RuleTests("outside-rating")
 
 public sealed class FirmwareUnsupportedTests() : RuleTests("firmware-unsupported")
 {
-    private static Home Ended(string box) => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Box(box, b => b with { Label = new() { Mended = Known.No } });
+    private static Home Ended(string box) => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Box(box, b => b with { Label = new() { Supported = Known.No } });
 
     [Fact]
     public void Triggers_at_the_line() => One(Ended("gw"), Severity.Concern, "gw");

@@ -62,7 +62,7 @@ public sealed class FirstAnswerTests
         Assert.Equal(FirstAnswerKind.AskFirst, Of(unsized).Kind);
     }
 
-    // Radio generation, its newest protection, fastest port, whether mended, what is sold; the verdict.
+    // Radio generation, its newest protection, fastest port, whether supported, what is sold; the verdict.
     [Theory]
     [InlineData(WifiGeneration.Ax, WifiSecurity.Wpa3, 1000, Known.Yes, 300, Worth.Good, "Nothing speaks against it")]
     [InlineData(WifiGeneration.G, WifiSecurity.Wpa2, 1000, Known.Yes, 300, Worth.Leave, "54 Mb/s class")]
@@ -71,9 +71,9 @@ public sealed class FirstAnswerTests
     [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 100, Known.Yes, 300, Worth.WithCare, "at most about 94")]
     [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 100, Known.Yes, 94, Worth.Good, "Nothing speaks")]
     [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 1000, Known.No, 300, Worth.WithCare, "no more updates")]
-    public void A_spare_box_is_judged_with_the_reason(WifiGeneration generation, WifiSecurity newest, int port, Known mended, int sold, Worth worth, string says)
+    public void A_spare_box_is_judged_with_the_reason(WifiGeneration generation, WifiSecurity newest, int port, Known supported, int sold, Worth worth, string says)
     {
-        var box = Home.WithGateway().Router("r").Profile("r", p => p with { Ports = [.. p.Ports.Select(x => x with { SpeedMbps = port })], Radios = [new("r5", RadioBand.Ghz5) { Generation = generation, NewestSecurity = newest }] }).Box("r", b => b with { Label = new() { Mended = mended } }).Design.Box("r")!;
+        var box = Home.WithGateway().Router("r").Profile("r", p => p with { Ports = [.. p.Ports.Select(x => x with { SpeedMbps = port })], Radios = [new("r5", RadioBand.Ghz5) { Generation = generation, NewestSecurity = newest }] }).Box("r", b => b with { Label = new() { Supported = supported } }).Design.Box("r")!;
         var verdict = SpareVerdict.Of(box, new PublicDynamic(sold, null), null);
         Assert.Equal(worth, verdict.Worth);
         Assert.Contains(verdict.Reasons, r => r.Contains(says, StringComparison.Ordinal));
@@ -82,7 +82,7 @@ public sealed class FirstAnswerTests
     [Fact]
     public void Software_that_is_mended_until_a_day_is_judged_on_the_day()
     {
-        var box = Home.WithGateway().Router("r").Box("r", b => b with { Label = new() { MendedUntil = new(2027, 3, 31) } }).Design.Box("r")!;
+        var box = Home.WithGateway().Router("r").Box("r", b => b with { Label = new() { SupportedUntil = new(2027, 3, 31) } }).Design.Box("r")!;
         Worth On(int month) => SpareVerdict.Of(box, new PublicDynamic(100, null), new DateOnly(2027, month, 31)).Worth;
         Assert.Equal((Worth.Good, Worth.WithCare), (On(3), On(5)));
     }

@@ -61,7 +61,7 @@ public sealed class QuickEntryTests
         Assert.Equal("street", found.CableAt(new("hall-gateway", "wan"))!.OtherEnd(new("hall-gateway", "wan")).Owner);
         var spare = found.Box("old-one")!;
         Assert.Null(found.Mode("old-one"));
-        Assert.Equal(("00:00:5e:00:53:44", Known.No, "192.168.1.1/24"), ($"{spare.Hardware}", spare.Label.Mended, $"{spare.FactoryAddress}"));
+        Assert.Equal(("00:00:5e:00:53:44", Known.No, "192.168.1.1/24"), ($"{spare.Hardware}", spare.Label.Supported, $"{spare.FactoryAddress}"));
     }
 
     [Fact]

@@ -1560,9 +1560,9 @@ export interface components {
             wifiKey?: null | string;
             radioHardware?: null | string;
             firmware?: null | string;
-            mended?: null | boolean;
+            supported?: null | boolean;
             /** Format: date */
-            mendedUntil?: null | string;
+            supportedUntil?: null | string;
         };
         LabelFacts: {
             address?: null | components["schemas"]["InterfaceAddress"];
@@ -1572,9 +1572,9 @@ export interface components {
             wifiKey?: null | string;
             radioHardware?: null | components["schemas"]["HardwareAddress"];
             firmware?: null | string;
-            mended?: components["schemas"]["Known"];
+            supported?: components["schemas"]["Known"];
             /** Format: date */
-            mendedUntil?: null | string;
+            supportedUntil?: null | string;
         };
         LadderActor: {
             id: string;
@@ -2034,8 +2034,8 @@ export interface components {
             wifiKey?: null | string;
             radioHardware?: null | components["schemas"]["HardwareAddress"];
             firmware?: null | string;
-            mended?: components["schemas"]["Known"];
-            mendedUntil?: null | (null | string);
+            supported?: components["schemas"]["Known"];
+            supportedUntil?: null | (null | string);
         };
         PartialOfLineSetting: {
             login?: boolean;

@@ -15,7 +15,7 @@ public static class FirmwareUnsupported
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Routers
-        .Where(r => r.Box.Label.Mended == Known.No && e.SegmentOf(r.Box.Id, Networks.Side.Wan) is { HasStreet: true })
+        .Where(r => r.Box.Label.Supported == Known.No && e.SegmentOf(r.Box.Id, Networks.Side.Wan) is { HasStreet: true })
         .Select(r => e.Finding(
             "firmware-unsupported",
             [r.Box.Id],

@@ -60,8 +60,8 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
         <DraftInput label="Of its WAN side" fontFamily="mono" value={box.wanHardware ?? ""} save={(draft) => correct({ wanHardware: draft === "" ? null : draft })} />
         <DraftInput label="Of its radio" fontFamily="mono" value={label.radioHardware ?? ""} save={(draft) => read({ radioHardware: draft === "" ? null : draft })} />
         {text("firmware", "Firmware version")}
-        <WordSelect label="Firmware still updated" words={knownWords} value={known(label.mended)} disabled={tools.busy} onChange={(mended) => tools.correctNow([said({ mended })])} />
-        <DraftInput label="Updates until" hint="a day such as 2027-06-30" value={label.mendedUntil ?? ""} save={(draft) => read({ mendedUntil: draft === "" ? null : draft })} />
+        <WordSelect label="Firmware still supported" words={knownWords} value={known(label.supported)} disabled={tools.busy} onChange={(supported) => tools.correctNow([said({ supported })])} />
+        <DraftInput label="Supported until" hint="a day such as 2027-06-30" value={label.supportedUntil ?? ""} save={(draft) => read({ supportedUntil: draft === "" ? null : draft })} />
       </Section>
       <Section title="In this home">
         <DraftInput label="Name" value={box.name} save={(draft) => correct({ name: draft })} />

@@ -2,11 +2,18 @@ using System.Text.Json.Nodes;
 
 namespace Altrin.Formats;
 
-/// <summary>Codes of findings as files of older versions have them.</summary>
-internal static class FindingCodes
+/// <summary>What version 7 of the design file calls by other words than the versions before it.</summary>
+internal static class WordsOfVersion7
 {
-    /// <summary>Codes up to version 6, with what they are from version 7 on; the others stayed.</summary>
-    private static readonly Dictionary<string, string> SinceVersion7 = new(StringComparer.Ordinal)
+    /// <summary>Members of a label.</summary>
+    private static readonly Dictionary<string, string> LabelMembers = new(StringComparer.Ordinal)
+    {
+        ["mended"] = "supported",
+        ["mendedUntil"] = "supportedUntil",
+    };
+
+    /// <summary>Codes of findings; the others stayed.</summary>
+    private static readonly Dictionary<string, string> Codes = new(StringComparer.Ordinal)
     {
         ["address-twice"] = "address-conflict",
         ["carrier-translation"] = "carrier-nat",
@@ -45,13 +52,23 @@ internal static class FindingCodes
         ["two-address-servers"] = "two-dhcp-servers",
     };
 
-    /// <summary>Renames the findings that a design has accepted.</summary>
-    public static void ToVersion7(JsonObject home)
+    /// <summary>Renames what labels hold and the findings that a design has accepted.</summary>
+    public static void Upgrade(JsonObject home)
     {
+        foreach (var label in ((home["site"] as JsonObject)?["boxes"] as JsonArray ?? []).Select(b => (b as JsonObject)?["label"]).OfType<JsonObject>())
+        {
+            foreach (var (before, now) in LabelMembers)
+            {
+                if (label.Remove(before, out var value))
+                {
+                    label[now] = value;
+                }
+            }
+        }
         foreach (var accepted in (home["setUps"] as JsonArray ?? []).SelectMany(s => (s as JsonObject)?["accepted"] as JsonArray ?? []).OfType<JsonObject>())
         {
             if (accepted["finding"] is JsonValue value && value.TryGetValue<string>(out var identity)
-                && identity.IndexOf('(', StringComparison.Ordinal) is > 0 and var end && SinceVersion7.TryGetValue(identity[..end], out var code))
+                && identity.IndexOf('(', StringComparison.Ordinal) is > 0 and var end && Codes.TryGetValue(identity[..end], out var code))
             {
                 accepted["finding"] = code + identity[end..];
             }
