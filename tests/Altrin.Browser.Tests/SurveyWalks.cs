@@ -136,7 +136,7 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
         browser.Driver.Navigate().GoToUrl(new Uri(server.Address, "shelf"));
         browser.Type("Search by name", "repeater");
         browser.Button("Plug-in repeater, 2.4 GHz only");
-        browser.See("wrong key, or the main box is not heard");
+        browser.See("wrong password, or the main box is not heard");
         browser.Choose("Compare with", "Plug-in repeater");
         browser.See("differs", "//table");
         browser.Choose("Compare with", "nothing");
