@@ -98,14 +98,15 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
         var (a, b) = (tracer.ToInternet(device), tracer.ToInternet(other));
         var between = a.Routers.Where(r => !b.Routers.Contains(r)).Concat(b.Routers.Where(r => !a.Routers.Contains(r))).Distinct().ToList();
         var inner = between.Where(r => network.Find(r, Side.Wan) is { } wan && tracer.ToInternet(wan).Routers.Count > 0).ToList();
-        if (inner.Count > 0)
+        var twice = inner.Where(r => tracer.NatAbove(r).Count > 0).ToList();
+        if (twice.Count > 0)
         {
-            return (Answer.No([.. inner.Select(Twice)]), inner[0]);
+            return (Answer.No([.. twice.Select(Twice)]), twice[0]);
         }
-        // Whoever is on an island is apart because of what made it one.
+        // Hosts on an island are apart because of what made it one.
         var island = a.Answer.Causes.Concat(b.Answer.Causes).Where(c => c.Code is CauseCodes.WanPortEmpty or CauseCodes.NoDhcpServer or CauseCodes.UplinkNotJoined);
         var apart = Cause.Of(CauseCodes.Apart, $"{Name(device.Owner)} and {Name(other.Owner)} are not in one network.", device.Owner, other.Owner);
-        return (Answer.No([apart, .. island]), between.FirstOrDefault() ?? other.Owner);
+        return (Answer.No([apart, .. island]), inner.FirstOrDefault() ?? between.FirstOrDefault() ?? other.Owner);
     }
 
     private Cause Twice(string inner) => Cause.Of(CauseCodes.DoubleNat, $"Double NAT: {Name(inner)} keeps what is behind it apart.", inner);

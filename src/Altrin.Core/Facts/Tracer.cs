@@ -37,6 +37,16 @@ public sealed class Tracer
     /// <summary>What packets meet.</summary>
     internal World World => _world;
 
+    /// <summary>
+    /// The routers that do NAT between a router and the internet, the nearest first, where it does NAT itself: with them it is double NAT
+    /// (RFC 2663). Empty for a router without NAT, for one behind which nothing else does it, and where packets go in a circle.
+    /// </summary>
+    public IReadOnlyList<string> NatAbove(string router) =>
+        _world.Network.Router(router) is { Translates: true } && _world.Network.Find(router, Side.Wan) is { } wan
+        && ToInternet(wan).Routers is var above && !above.Contains(router)
+            ? [.. above.Where(r => _world.Network.Router(r) is { Translates: true })]
+            : [];
+
     /// <summary>The way from a host to the internet.</summary>
     public Route ToInternet(Interface host)
     {

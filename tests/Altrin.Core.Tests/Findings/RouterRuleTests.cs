@@ -36,6 +36,12 @@ public sealed class DoubleNatTests() : RuleTests("double-nat")
         Assert.NotNull(after.CableAt(new("in", "lan2")));
     }
 
+    // RFC 2663: it takes two that translate.
+    [Theory]
+    [InlineData("in")]
+    [InlineData("gw")]
+    public void Near_miss_where_one_of_both_does_no_NAT(string router) => None(Cascade().Found("b").Edit<RouterMode>(router, m => m with { Translates = false }));
+
     [Fact]
     public void Near_miss_behind_a_bridge() => None(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"));
 }

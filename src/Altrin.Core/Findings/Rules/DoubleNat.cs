@@ -18,8 +18,8 @@ public static class DoubleNat
     private static IEnumerable<Finding> Judge(Evidence e) => e.Routers
         .Select(r => (r.Box, Wan: e.Network.Find(r.Box.Id, Side.Wan)))
         .Where(r => r.Wan is { Linked: true } && e.SegmentOf(r.Box.Id, Side.Lan)!.Interfaces.Any(i => i.Side == Side.Device))
-        .Select(r => (r.Box, Above: e.Seen.Tracer.ToInternet(r.Wan!).Routers))
-        .Where(r => r.Above.Count > 0 && !r.Above.Contains(r.Box.Id))
+        .Select(r => (r.Box, Above: e.Seen.Tracer.NatAbove(r.Box.Id)))
+        .Where(r => r.Above.Count > 0)
         .Select(r => e.Finding(
             CauseCodes.DoubleNat,
             [r.Box.Id],

@@ -5,6 +5,7 @@ import type { Drawing } from "./layout";
 import type { LaidPort, Rect } from "./pieces";
 import { said } from "./readScene";
 import { nextStop, type Stop } from "./roving";
+import { natWords } from "./scene";
 import { BoxShape, BoxText, FoldShape, FoldText, levelClass, RadioArcs, PortShape, PortText, ShelfShape, ShelfText, TerraceGround, TerraceHead, Thing, tokenLabel, TokenShape, TokenText, wirePath, type Handle } from "./shapes";
 import { drawingStyle } from "./style";
 
@@ -275,7 +276,7 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
 const rect = ({ x, y, w, h }: Rect) => ({ x, y, width: w, height: h });
 
 function boxLabel(box: Drawing["boxes"][number]["box"]): string {
-  return [box.name, box.mode, box.outside && `outside ${said(box.outside)}`, box.own && said(box.own), box.step && (box.step.number ? box.step.number > 1 ? "double NAT" : "NAT" : "would do NAT"), ...box.flags.map((f) => `finding ${f.number}: ${f.words}`)].filter(Boolean).join(", ");
+  return [box.name, box.mode, box.outside && `outside ${said(box.outside)}`, box.own && said(box.own), box.step && natWords(box.step), ...box.flags.map((f) => `finding ${f.number}: ${f.words}`)].filter(Boolean).join(", ");
 }
 
 /** Everything that the arrow keys reach, in reading order. */

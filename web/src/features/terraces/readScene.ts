@@ -117,7 +117,7 @@ class Reader {
     const link = uplink ? this.links.get(uplink.link) : undefined;
     const mine = link && (link.a.split("/")[0] === box.id ? link.a : link.b);
     const step = this.step(box, setting, mine, above, reached);
-    const inner = step ? (step.number ?? above + 1) : above;
+    const inner = step?.nat ? (step.number ?? above + 1) : above;
     const ports = this.ports(box, setting, mine);
     const facts = factsOf(this.proof, box.id);
     const wan = facts.find((f) => f.side === "wan");
@@ -157,9 +157,11 @@ class Reader {
     const members = facts.segments.find((s) => s.id === lan.segment);
     const devices = members?.devices.length ?? 0;
     const rulers = facts.rulers.filter((r) => r.segment === lan.segment);
+    const nat = setting.translates ?? true;
     return {
       segment: lan.segment,
-      number: reached && uplinkPort ? above + 1 : null,
+      nat,
+      number: nat && reached && uplinkPort ? above + 1 : null,
       rulers: rulers.map((r) => ({ subnet: r.subnet, details: rulerWords(r, devices), twice: facts.overlaps.some((o) => o.router === box.id && o.inner === r.subnet) })),
     };
   }

@@ -58,13 +58,18 @@ export interface AddressSaid {
   address: string;
 }
 
-/** A box that translates is a step from one terrace down to the next. */
+/** A router is a step from one terrace down to the next. */
 export interface SceneStep {
   segment: string;
-  /** The number of the NAT, counted from the internet line, the carrier's own counted; null where nothing is above. */
+  /** Whether it is set to do NAT. */
+  nat: boolean;
+  /** The number of the NAT, counted from the internet line, the carrier's own counted; null where it does none, or nothing is above. */
   number: number | null;
   rulers: SceneRuler[];
 }
+
+/** What a router does at its step, as it is written beside it. */
+export const natWords = ({ nat, number }: Pick<SceneStep, "nat" | "number">) => (!nat ? "no NAT" : number === null ? "would do NAT" : number === 1 ? "NAT" : "double NAT");
 
 /** A part of a terrace that is walled off: a guest network. */
 export interface SceneWalled {

@@ -1,6 +1,6 @@
 import { assignTracks, channelHeight, trackY } from "./channel";
 import { emptyPiece, put, size, straightened, type LaidBox, type LaidWire, type Piece, type Point } from "./pieces";
-import type { SceneBox, SceneLink, ScenePort, SceneStep } from "./scene";
+import { natWords, type SceneBox, type SceneLink, type ScenePort, type SceneStep } from "./scene";
 import { fitText, textWidth } from "./text";
 import { tokenBlock, walledBlock, type OpenWire } from "./tokenBlock";
 
@@ -82,7 +82,7 @@ function title(piece: Piece, box: SceneBox, step: SceneStep, laid: LaidBox, dept
   const edge = laid.edge ?? laid.y;
   const h = Math.max(1, step.rulers.length) * size.ruler;
   piece.territories.unshift({ x: 0, y: 0, w: 0, h: 0, segment: step.segment, kind: "terrace", box: box.id, number: step.number, depth, title: { x, y: edge + 6, w, h }, rulers: step.rulers });
-  const said = step.number === null ? "would do NAT" : step.number === 1 ? "NAT" : "double NAT";
+  const said = natWords(step);
   piece.texts.push({ x: x + 26, y: edge - 20, w: Math.ceil(textWidth(said, 13, "bold")), h: 16, text: said, kind: "step", again: (step.number ?? 0) > 1 });
   piece.w = Math.max(piece.w, x + w, x + 26 + Math.ceil(textWidth(said, 13, "bold")));
   return Math.max(laid.y + laid.h + size.port.h / 2, edge + 6 + h);

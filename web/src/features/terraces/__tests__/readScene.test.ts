@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { Proof } from "../../../api/client";
 import { demo } from "../../__tests__/demo";
 import { cableWords, poolWords, rate, readScene, tokenWords } from "../readScene";
-import type { SceneBox } from "../scene";
+import { natWords, type SceneBox } from "../scene";
 
 const { design, proof } = demo();
 const scene = readScene(design, proof);
@@ -99,6 +99,14 @@ describe("readScene", () => {
   it("draws a cable that no one hangs by as an extra one", () => {
     const ring = { ...proof, facts: { ...proof.facts, links: [...proof.facts.links, { id: "x", kind: "cable" as const, a: "hall-gateway/lan4", b: "studio-point/lan1", atMostMbps: null, inRing: true, passesPublic: false }] } };
     expect(readScene(design, ring).extra).toMatchObject([{ from: "hall-gateway/lan4", to: "studio-point/lan1", link: { ring: true } }]);
+  });
+
+  it("draws no NAT at a router that does none, and none twice behind it", () => {
+    const off = (id: string) => ({ ...design, setUps: design.setUps.map((s) => ({ ...s, boxes: s.boxes.map((b) => (b.box === id ? { ...b, translates: false } : b)) })) });
+    const words = (id: string) => readScene(off(id), proof).roots.flatMap(all).flatMap((b) => (b.step ? [`${b.id}: ${natWords(b.step)}`] : []));
+    expect(words("loft-router")).toEqual(["hall-gateway: NAT", "loft-router: no NAT"]);
+    expect(words("hall-gateway")).toEqual(["hall-gateway: no NAT", "loft-router: NAT"]);
+    expect(words("")).toEqual(["hall-gateway: NAT", "loft-router: double NAT"]);
   });
 
   it("steps above the internet line where the provider translates", () => {
