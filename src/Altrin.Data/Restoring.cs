@@ -25,10 +25,11 @@ public static class Restoring
     /// <param name="file">The backup.</param>
     /// <param name="now">The time, for the name of what was there.</param>
     /// <param name="disk">The files.</param>
-    /// <returns>The path of the backup of what was there (empty when nothing was), or why nothing was changed.</returns>
+    /// <returns>The path of the backup of what was there (empty when nothing was), or why not: nothing was changed then, or the next start ends it.</returns>
     public static Parsed<string> Restore(DataFolder folder, string file, DateTimeOffset now, Disk? disk = null)
     {
         disk ??= Disk.Real;
+        var placed = false;
         var staged = new DataFolder(Path.Combine(folder.Path, $"restoring-{Guid.NewGuid():n}"));
         try
         {
@@ -59,14 +60,16 @@ public static class Restoring
                 kept = written.Value;
             }
             disk.MoveFolder(staged.Path, folder.Incoming);
+            placed = true;
             Finish(folder, disk);
             return kept;
         }
         catch (Exception e) when (e is InvalidDataException || StorageFault.Says(e) is not null)
         {
             var why = StorageFault.Says(e) ?? "it is damaged, or no zip file.";
-            return Parsed<string>.Fail(Directory.Exists(folder.Incoming)
-                ? $"{file} is checked and taken in, but not in its place yet: {why} The next start ends it, and so does restoring again."
+            return Parsed<string>.Fail(
+                placed ? $"{file} is checked and taken in, but not in its place yet: {why} The next start ends it, and so does restoring again."
+                : Directory.Exists(folder.Incoming) ? $"An earlier restore into {folder.Path} is not ended yet: {why} The next start ends it; restore {file} then."
                 : $"{file} could not be restored: {why} Nothing was changed.");
         }
         finally

@@ -5,6 +5,7 @@ namespace Altrin.Data.Tests;
 
 /// <summary>Damaged folders and backups: each is refused by name and left as it is, or opens with what can be read of it.</summary>
 [System.Runtime.Versioning.SupportedOSPlatform("linux")]
+[Collection("Data folders")]
 public sealed class DamagedFolderTests : DataFolders
 {
     [Theory]

@@ -6,7 +6,10 @@ using Microsoft.Extensions.DependencyInjection;
 
 namespace Altrin.Data.Tests;
 
-/// <summary>Data folders of a test, each with a job "Home 1" and a key in it or not, and what is done with them.</summary>
+/// <summary>
+/// Data folders of a test, each with a job "Home 1" and a key in it or not, and what is done with them. Classes that use them belong to one
+/// collection: they close the connections of the whole process.
+/// </summary>
 public abstract class DataFolders : IDisposable
 {
     protected const string Key = "planted-kazoo-7731";

@@ -11,6 +11,7 @@ namespace Altrin.Data.Tests;
 /// opens.
 /// </summary>
 [System.Runtime.Versioning.SupportedOSPlatform("linux")]
+[Collection("Data folders")]
 public sealed class FaultTests : DataFolders
 {
     public FaultTests() => FaultyFiles.Install();
@@ -145,6 +146,16 @@ public sealed class FaultTests : DataFolders
             }
             Assert.Equal(before == bare, last);
         }
+        // One that was cut short before is ended first, and that needs room too.
+        var cut = Copied(bare);
+        for (var at = 1; Directory.GetDirectories(cut.Path, "restored").Length == 0; at++)
+        {
+            Assert.True(Died(() => Restoring.Restore(cut, backup, Now, new FaultyDisk(at))), $"step {at}");
+            SqliteConnection.ClearAllPools();
+            cut = Directory.GetDirectories(cut.Path, "restored").Length > 0 ? cut : Copied(bare);
+        }
+        var earlier = Restoring.Restore(cut, Path.Combine(Root, "edited.zip"), Now, new FaultyDisk(1, Fault.Full));
+        Assert.StartsWith($"An earlier restore into {cut.Path} is not ended yet: The disk is full.", earlier.Error, StringComparison.Ordinal);
         // And where it is the database that finds none.
         await AtEachWrite(Fault.Full, () => Copied(other), into => Restoring.Restore(into, backup, Now) is { Ok: false } refused ? Task.FromException(new IOException(refused.Error)) : Task.CompletedTask, async (into, done) =>
         {
