@@ -4,14 +4,14 @@ namespace Altrin.Formats;
 
 /// <summary>
 /// Facts as a page takes them at once: what grows with the square of a home is cut to its first members, with the number of the others.
-/// Whoever wants them all asks for the one device or need that it is about.
+/// All of them are told for the one device or need that is asked for.
 /// </summary>
 public static class BriefFacts
 {
     /// <summary>How many causes of an answer are written out.</summary>
     public const int MostCauses = 3;
 
-    /// <summary>How many boxes that translate, one behind the other, are written out for a device.</summary>
+    /// <summary>How many routers that do NAT, one behind the other, are written out for a device.</summary>
     public const int MostTranslators = 8;
 
     /// <summary>How many links of a device's way out are written out.</summary>

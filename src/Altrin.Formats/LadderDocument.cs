@@ -8,7 +8,7 @@ namespace Altrin.Formats;
 /// <param name="Kind">What kind of talk it is.</param>
 /// <param name="Title">What it shows.</param>
 /// <param name="Answer">Whether it comes to its end.</param>
-/// <param name="StoppedBy">Name of What stops it; null where nothing does.</param>
+/// <param name="StoppedBy">Name of the host or box that stops it; null where none does.</param>
 /// <param name="Actors">Everybody who takes part, in the order in which they come in.</param>
 /// <param name="Steps">What is sent, in order.</param>
 /// <param name="Notes">What the steps do not show.</param>

@@ -16,7 +16,7 @@ namespace Altrin.Formats;
 public sealed record ProofDocument(string Format, int FormatVersion, string Home, string SetUp, Verdict Verdict, IReadOnlyList<Finding> Findings, FactSheet Facts, FactDetails? Details)
 {
     /// <summary>The version that is written.</summary>
-    public const int NewestVersion = 3;
+    public const int NewestVersion = 4;
 
     /// <summary>The document of a proof.</summary>
     /// <param name="proof">What was proven.</param>

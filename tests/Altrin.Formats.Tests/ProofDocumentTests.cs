@@ -23,6 +23,10 @@ public sealed class ProofDocumentTests
     }
 
     [Fact]
+    public void The_document_of_facts_names_the_version_that_is_written() =>
+        Assert.Contains($"\"format\": \"altrin-proof\", \"formatVersion\": {ProofDocument.NewestVersion},", Samples.Document("facts.md"), StringComparison.Ordinal);
+
+    [Fact]
     public void A_home_of_twelve_devices_is_answered_in_less_than_64_kB()
     {
         for (var seed = 1; seed <= 40; seed++)
