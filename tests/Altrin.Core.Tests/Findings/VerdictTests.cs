@@ -70,6 +70,18 @@ public sealed class VerdictTests
         Assert.All(findings.Where(f => f.CausedBy.Count == 0 && f.Severity == first.Severity), f => Assert.True(f.Remedies.Select(r => r.Settles.Count).DefaultIfEmpty().Max() <= first.Remedies[0].Settles.Count));
     }
 
+    [Theory]
+    [InlineData(10, 120)]
+    [InlineData(50, 120)]
+    [InlineData(500, 12)]
+    [InlineData(1_000, 3)]
+    [InlineData(4_999, 1)]
+    public void Fewer_remedies_are_proven_of_a_larger_home(int devices, int most)
+    {
+        var design = Home.New().Wired("d", "d/none").Design;
+        Assert.Equal(most, Judging.Provable(design with { SetUp = design.SetUp with { Devices = [.. Enumerable.Repeat(design.SetUp.Devices[0], devices)] } }));
+    }
+
     [Fact]
     public void A_design_too_broken_to_prove_every_cure_still_answers()
     {

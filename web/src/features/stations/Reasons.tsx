@@ -1,10 +1,10 @@
 import { Box } from "@chakra-ui/react";
 import { useState } from "react";
-import { api, type JobState, type Schemas } from "../../api/client";
+import type { JobState, Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { Said } from "../../ui/Said";
 import { Asked } from "./Asked";
-import { asking, useAsked } from "./useAsked";
+import { askDevice, askNeed, useAsked } from "./useAsked";
 
 /** What a device or a need is answered: its id, and which of both it is. */
 export interface About {
@@ -43,12 +43,7 @@ export function Reasons({ answer, about, state }: Props) {
 const counted = (more: number) => `${more} more ${more === 1 ? "reason" : "reasons"}`;
 
 function AllReasons({ about, state }: { about: About; state: JobState }) {
-  const whole = useAsked<{ answer: Schemas["Answer"] }>(state, [about.kind, about.id], (signal) => {
-    const { path, query } = asking(state);
-    return about.kind === "device"
-      ? api.GET("/api/jobs/{id}/proof/device", { params: { path, query: { ...query, device: about.id } }, signal })
-      : api.GET("/api/jobs/{id}/proof/need", { params: { path, query: { ...query, need: about.id } }, signal });
-  });
+  const whole = useAsked<{ answer: Schemas["Answer"] }>(state, [about.kind, about.id], (signal) => (about.kind === "device" ? askDevice : askNeed)(state, about.id, signal));
   return (
     <Asked of={whole} what="All reasons">
       {(fact) => <List causes={fact.answer.causes} />}
