@@ -63,7 +63,7 @@ internal static class LookCommand
         {
             output.WriteLine($"  address {Text(own.Address, own.From)}{(own.PrefixLength is { } prefix ? $"/{prefix}" : "")}, gateway {own.Gateway?.ToString() ?? "none"}, names {(own.NameServers.Count == 0 ? "none" : string.Join(" ", own.NameServers))}");
         }
-        output.WriteLine("Address table, once it has spoken to all");
+        output.WriteLine("Address table, once it has reached all");
         foreach (var entry in view.Table)
         {
             output.WriteLine($"  {Text(entry.Address, entry.From),-34} {entry.Hardware?.ToString() ?? "not read",-17}  {network.NameOf(entry.Owner)}{(entry.Certain ? "" : ", or another host")}");

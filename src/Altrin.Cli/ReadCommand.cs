@@ -46,7 +46,7 @@ internal static class ReadCommand
             }
             if (read.Value.Blocks.Count == 0)
             {
-                errors.WriteLine($"altrin: nothing of {parsed.GetValue(file)} is understood. What is read stands in docs/readings.md.");
+                errors.WriteLine($"altrin: nothing of {(parsed.GetValue(file) == "-" ? "standard input" : parsed.GetValue(file))} is understood. What is read stands in docs/readings.md.");
                 return ExitCode.BadInput;
             }
             return ExitCode.Sound;

@@ -13,7 +13,7 @@ namespace Altrin.Web;
 /// <param name="SetUp">Name of the set-up.</param>
 /// <param name="Store">Jobs.</param>
 /// <param name="Proofs">Where answers are worked out.</param>
-/// <param name="Cancel">The caller's wish to go on.</param>
+/// <param name="Cancel">Ends the work when the caller no longer waits.</param>
 internal readonly record struct ProofQuestion([FromRoute(Name = "id")] long Id, [FromQuery(Name = "setUp")] string SetUp, JobStore Store, Proofs Proofs, CancellationToken Cancel)
 {
     /// <summary>What is seen of a settled home.</summary>

@@ -100,7 +100,7 @@ internal static class ProofRoutes
         };
         return ladder is not null ? (seen, ladder) : Parsed<(Observation, Ladder)>.Fail(kind switch
         {
-            LadderKind.Lease => "Somebody in use who asks for an address is expected.",
+            LadderKind.Lease => "A device or box in use that asks for an address is expected.",
             LadderKind.Inbound => "A need to be reached from outside, of a device in use, is expected.",
             LadderKind.Internet => "A device in use is expected.",
             _ => "Two different devices in use are expected.",

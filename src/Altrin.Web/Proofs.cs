@@ -8,7 +8,7 @@ namespace Altrin.Web;
 
 /// <summary>
 /// Everything that is worked out for an answer: at most as many at once as there are cores, fair between jobs, and each for as long as
-/// somebody waits and no longer than a stated time. The core counts its work and cuts what is too large by itself; the clock only gives up.
+/// the caller waits and no longer than a stated time. The core counts its work and cuts what is too large by itself; the clock only gives up.
 /// </summary>
 internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) : IDisposable
 {
@@ -29,7 +29,7 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
     /// <summary>Works something out for a job.</summary>
     /// <param name="job">The job.</param>
     /// <param name="work">What is worked out; it must heed the token.</param>
-    /// <param name="cancel">The caller's wish to go on.</param>
+    /// <param name="cancel">Ends the work when the caller no longer waits.</param>
     /// <exception cref="BusyException">Others took too long.</exception>
     /// <exception cref="TooLongException">It took too long itself.</exception>
     public async Task<T> Do<T>(long job, Func<CancellationToken, T> work, CancellationToken cancel)
@@ -56,7 +56,7 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
     /// </summary>
     /// <param name="head">The job with its revision.</param>
     /// <param name="design">What is shown of it.</param>
-    /// <param name="cancel">The caller's wish to go on.</param>
+    /// <param name="cancel">Ends the work when the caller no longer waits.</param>
     public async Task<ProofDocument> OfKept(JobHead head, Design design, CancellationToken cancel)
     {
         if (_kept.TryGetValue((head.Revision.Id, design.SetUp.Name), out ProofDocument? known))
@@ -91,6 +91,6 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
     private static partial void LogUnproven(ILogger logger, Exception exception, long job);
 }
 
-/// <summary>Something took longer to work out than anybody should wait.</summary>
+/// <summary>Something took longer to work out than a caller should wait.</summary>
 internal sealed class TooLongException() : Exception(
     $"It was not worked out within {Proofs.Longest.TotalSeconds:0} seconds. Settle what is left to luck first, put boxes on the shelf that the question is not about, or ask a part of it.");

@@ -78,7 +78,7 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.Choose("Taken at", "laptop in port 4 of Hall gateway", part: true);
         Paste(Printed, "DHCPOFFER of 192.168.8.44 from 192.168.8.1\nDHCPOFFER of 192.168.8.101 from 192.168.8.254\n");
         browser.See("2 DHCP servers answered: 192.168.8.1 (Hall gateway) and 192.168.8.254.", Says);
-        browser.See("Nobody recorded is at 192.168.8.254", Says);
+        browser.See("No recorded host is at 192.168.8.254", Says);
         browser.See("Disagrees (1)", Says);
         // Kept as it is, it can be looked at later and put away.
         browser.Button("Keep the reading");
@@ -175,7 +175,7 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.See("Of neighbours: 2.4 GHz channel 6: 1, strongest -80 dBm.", "//section[@aria-label='On the air here']");
         browser.See("next door", "//table[@aria-label='Networks heard in Bedroom']");
         browser.Button("Forget what was heard here");
-        browser.See("Nobody looked yet.", "//section[@aria-label='On the air here']");
+        browser.See("Not scanned yet.", "//section[@aria-label='On the air here']");
         browser.Find("//button[starts-with(@aria-label,'Undo: What is known of Bedroom is corrected')]");
     }
 }

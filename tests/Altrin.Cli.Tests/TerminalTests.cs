@@ -61,7 +61,7 @@ public sealed class TerminalTests : IDisposable
         var other = Run("Dear Sir\n", "read", "-");
         Assert.Equal(ExitCode.BadInput, other.Status);
         Assert.Contains("unread    1: Dear Sir", other.Output, StringComparison.Ordinal);
-        Assert.StartsWith("altrin: nothing of - is understood.", other.Errors, StringComparison.Ordinal);
+        Assert.StartsWith("altrin: nothing of standard input is understood.", other.Errors, StringComparison.Ordinal);
         Assert.Equal(ExitCode.BadInput, Run(null, "read", Path.Combine(_folder, "none")).Status);
         Assert.Equal(ExitCode.BadInput, Run(new('x', 1_000_001), "read", "-").Status);
     }

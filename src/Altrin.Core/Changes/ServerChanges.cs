@@ -90,7 +90,7 @@ public sealed record SetServerNames(string Box, IReadOnlyList<Ipv4Address> NameS
             router.Server with { NameServers = LeftOut ? [] : NameServers, LeavesOutNames = LeftOut }));
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(LeftOut ? "no DNS server" : $"{(NameServers.Count == 0 ? "itself" : string.Join(" and ", NameServers))} for names")}";
+    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(LeftOut ? "no DNS server" : $"{(NameServers.Count == 0 ? "itself" : string.Join(" and ", NameServers))} as DNS server")}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];

@@ -39,11 +39,11 @@ public static class CauseCodes
     public const string ServiceUnknown = "service-unknown";
     /// <summary>A forward that aims at an address which its owner may lose. Subjects: the router and the target.</summary>
     public const string PortForwardToLease = "port-forward-to-lease";
-    /// <summary>A port that nobody lets in, or that is let in to another host. Subject: the router that stops it.</summary>
+    /// <summary>A port that no router forwards, or that is forwarded to another host. Subject: the router that stops it.</summary>
     public const string NotForwarded = "not-forwarded";
     /// <summary>Two devices that are in no network together. Subjects: both. The need that asks for it says so.</summary>
     public const string Apart = "apart";
-    /// <summary>No host answers at an address beside somebody. Subject: who asks for it.</summary>
+    /// <summary>No host answers at an address of the asker's own subnet. Subject: the host that asks for it.</summary>
     public const string NoAnswer = "no-answer";
     /// <summary>A host whose mask makes it see another subnet than the one it is in. Subject: the host.</summary>
     public const string SubnetMaskWrong = "subnet-mask-wrong";

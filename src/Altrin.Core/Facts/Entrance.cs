@@ -41,7 +41,7 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
         var habit = world.HabitsOf(at.Owner).LoopsBack;
         if (habit == Known.No)
         {
-            return trail.Stop(at.Owner, Cause.Of(CauseCodes.NoHairpin, $"{world.Name(at.Owner)} has no hairpin NAT: its public address is not reached from inside.", at.Owner)) is not null;
+            return trail.Stop(at.Owner, Cause.Of(CauseCodes.NoHairpin, $"{world.Name(at.Owner)} has no hairpin NAT: its WAN address is not reached from inside.", at.Owner)) is not null;
         }
         if (habit == Known.Unknown)
         {

@@ -136,7 +136,7 @@ internal static class AdapterStatements
         {
             Recorded = held.SelectMany(h => h.NameServers).Distinct().ToList() is { Count: > 0 } names ? $"Recorded: {string.Join(" and ", names)}." : "No DNS server is recorded there.",
             Explanations = agrees ? []
-                : strange.Count > 0 ? [new($"Nobody recorded is at {string.Join(" or ", strange)}: pages do not open although addresses answer.", [])]
+                : strange.Count > 0 ? [new($"No recorded host is at {string.Join(" or ", strange)}: pages do not open although addresses answer.", [])]
                 : read.Way == AddressWay.Fixed ? [new("The DNS server was typed by hand.", [])] : [],
             Offer = offered?.Describe(design),
             Changes = offered is null ? [] : [offered],

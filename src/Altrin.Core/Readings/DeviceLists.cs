@@ -59,7 +59,7 @@ public static class DeviceLists
             : device is not null ? new(hardware, near.Address, near.Name, device.Id, device.Name, 90)
             : owner is var (box, kin) ? new(hardware, near.Address, near.Name, null, $"Perhaps {box.Name}: {kin.Text}", kin.Rank)
             : hardware.IsLocallyAdministered ? new(hardware, near.Address, near.Name, null, "A private MAC address that its owner made up: a telephone, tablet or laptop as a rule", 100)
-            : new(hardware, near.Address, near.Name, null, "Nobody of the survey", 99);
+            : new(hardware, near.Address, near.Name, null, "Not in the survey", 99);
     }
 
     /// <summary>Pages of one list, joined: each MAC address once, with the latest of what was said of it.</summary>

@@ -61,7 +61,7 @@ internal static class OfferStatements
 
     private static IEnumerable<Explanation> Unknown(Site site, Standpoint at, IReadOnlyList<IGrouping<Ipv4Address, OfferRead>> strange) =>
         strange.Where(g => at.HolderOf(g.Key) is null && ByHardware(site, g.Select(o => o.From)) is null)
-            .Select(g => new Explanation($"Nobody recorded is at {g.Key}: a box that was reset, a neighbour's on the wire, or a telephone that shares its connection. Look for {(g.Select(o => o.From).FirstOrDefault(f => f is not null) is { } from ? $"{from}" : "its MAC address")} in the address table.", []));
+            .Select(g => new Explanation($"No recorded host is at {g.Key}: a box that was reset, a neighbour's on the wire, or a telephone that shares its connection. Look for {(g.Select(o => o.From).FirstOrDefault(f => f is not null) is { } from ? $"{from}" : "its MAC address")} in the address table.", []));
 
     private static Box? ByHardware(Site site, IEnumerable<HardwareAddress?> from) =>
         from.OfType<HardwareAddress>().SelectMany(h => site.Boxes.Where(b => HardwareKin.Of(b, h) is { Kind: KinKind.Same or KinKind.Side or KinKind.Next })).FirstOrDefault();

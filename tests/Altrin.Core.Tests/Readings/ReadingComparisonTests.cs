@@ -44,7 +44,7 @@ public sealed class ReadingComparisonTests
         // The gateway is at another address than noted: believed, since its lease says so.
         { "gw/lan4", Adapter("192.168.1.33/24", "192.168.1.1", names: "192.168.1.1"), "address", Agreement.Disagrees, "", "192.168.1.1" },
         { "gw/lan4", Adapter("192.168.8.44/24", "192.168.8.254"), "gateway", Agreement.Disagrees, "", "" },
-        { "gw/lan4", Adapter("192.168.8.44/24", names: "192.168.77.7"), "names", Agreement.Disagrees, "Nobody recorded is at 192.168.77.7", "" },
+        { "gw/lan4", Adapter("192.168.8.44/24", names: "192.168.77.7"), "names", Agreement.Disagrees, "No recorded host is at 192.168.77.7", "" },
         { "gw/lan4", Adapter("192.168.8.44/24", names: "203.0.113.53"), "names", Agreement.Disagrees, "", "203.0.113.53" },
         // A device that was recorded as asking has an address that was typed by hand.
         { "a", Adapter("192.168.8.6/24", way: ""), "way", Agreement.Disagrees, "", "192.168.8.6" },
@@ -54,7 +54,7 @@ public sealed class ReadingComparisonTests
         { "gw/lan4", "default via 192.168.8.1 dev eth0", "gateway", Agreement.Agrees, "", "" },
         { "gw/lan4", "0.0.0.0         192.168.8.254   0.0.0.0         UG    100    0        0 eth0", "gateway", Agreement.Disagrees, "", "" },
         { "gw/lan4", "default            192.168.8.1        UGScg             en0", "gateway", Agreement.Agrees, "", "" },
-        { "gw/lan4", "nameserver 192.168.77.7", "names", Agreement.Disagrees, "Nobody recorded is at 192.168.77.7", "" },
+        { "gw/lan4", "nameserver 192.168.77.7", "names", Agreement.Disagrees, "No recorded host is at 192.168.77.7", "" },
         // Routes.
         { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  203.0.113.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Agrees, "", "" },
         { "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  100.64.0.1  2 ms\n 3  198.51.100.10  3 ms", "route:1", Agreement.Disagrees, "carrier-grade NAT", "Carrier-grade NAT" },
@@ -87,7 +87,7 @@ public sealed class ReadingComparisonTests
         { "gw/lan4", "DHCPOFFER of 192.168.8.44 from 192.168.8.1\nDHCPOFFER of 192.168.20.101 from 192.168.20.1", "servers", Agreement.Disagrees, "is in port", "" },
         { "gw/lan4", "DHCPOFFER of 192.168.20.101 from 192.168.20.1", "servers", Agreement.Disagrees, "192.168.8.1 did not answer", "" },
         { "gw/lan4", "DHCPOFFER of 192.168.20.101 from 192.168.20.1", "servers", Agreement.Disagrees, "taken elsewhere", "" },
-        { "gw/lan4", "DHCPOFFER of 192.168.8.44 from 192.168.8.1\nDHCPOFFER of 192.168.8.101 from 192.168.8.254", "servers", Agreement.Disagrees, "Nobody recorded is at 192.168.8.254", "" },
+        { "gw/lan4", "DHCPOFFER of 192.168.8.44 from 192.168.8.1\nDHCPOFFER of 192.168.8.101 from 192.168.8.254", "servers", Agreement.Disagrees, "No recorded host is at 192.168.8.254", "" },
         // Who is there.
         { "gw/lan4", "192.168.8.5 dev eth0 lladdr 00:00:5e:00:53:04 REACHABLE", "near:00:00:5e:00:53:04", Agreement.Agrees, "", "" },
         { "gw/lan4", "192.168.8.6 dev eth0 lladdr 00:00:5e:00:53:04 REACHABLE", "near:00:00:5e:00:53:04", Agreement.Disagrees, "Its address changed", "" },

@@ -24,7 +24,7 @@ public static class NoHairpinRule
         .Select(r => e.Finding(
             CauseCodes.NoHairpin,
             [r],
-            $"{e.Name(r)} has no hairpin NAT: its public address is not reached from inside",
+            $"{e.Name(r)} has no hairpin NAT: its WAN address is not reached from inside",
             "What opens on the road by name or public address does not open at home.",
             [],
             ["At home, open it by its own address; or let the home's DNS server answer with that address."]));

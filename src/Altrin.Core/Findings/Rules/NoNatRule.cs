@@ -18,7 +18,7 @@ public static class NoNatRule
     private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.NoNat).Select(cause => e.Finding(
         CauseCodes.NoNat,
         cause.Subjects,
-        $"{e.Names(cause.Subjects)} sends private addresses to the provider: NAT is off",
+        $"{e.Names(cause.Subjects)} sends private addresses to the provider without NAT",
         "Nothing behind it gets an answer from the internet.",
         cause.Subjects.Where(s => e.Network.Router(s) is { Translates: false }).Select(s => Cures.Hopeful($"Switch NAT of {e.Name(s)} on", new SetTranslation(s, true)))));
 }

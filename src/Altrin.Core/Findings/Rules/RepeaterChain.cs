@@ -11,7 +11,7 @@ public static class RepeaterChain
     public static Rule Rule { get; } = new(
         "repeater-chain",
         "chained by radio",
-        "A repeater joins another repeater instead of the main box.",
+        "A box joins by radio another one that is itself connected by radio.",
         "Each radio hop repeated on the same radio roughly halves the rate; a star around the main box is faster than a chain.",
         "common practice",
         Judge);

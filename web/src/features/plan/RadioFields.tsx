@@ -14,7 +14,7 @@ type Radio = Schemas["RadioSettingDocument"];
 
 // Keys that are numbers would be put before all others.
 const widths = { chosen: "the box chooses", w20: "20 MHz", w40: "40 MHz", w80: "80 MHz", w160: "160 MHz", w320: "320 MHz" };
-const frames = { usual: "by its security", off: "off", optional: "for devices that can", required: "asked of everybody" };
+const frames = { usual: "by its security", off: "off", optional: "for devices that can", required: "required of all devices" };
 
 /** Name, channel and security of one radio; what is seldom touched is folded. */
 export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: Radio; design: Design; tools: JobTools }) {

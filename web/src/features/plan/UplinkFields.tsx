@@ -75,7 +75,7 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
       <Labelled label="Joins by radio">
         {(ids) => (
           <Select {...ids} value={link && chosen >= 0 ? chosen.toString() : ""} disabled={tools.busy} onChange={(e) => join(Number(e.target.value))}>
-            {chosen < 0 && <option value="">{link ? `${link.name} of ${nameOf(design, link.box)} (not sent there)` : "nobody"}</option>}
+            {chosen < 0 && <option value="">{link ? `${link.name} of ${nameOf(design, link.box)} (not sent there)` : "no box"}</option>}
             {all.map((h, i) => (
               <option key={`${h.box} ${h.radio}`} value={i}>
                 {`${h.name} of ${nameOf(design, h.box)}, ${h.band}`}
@@ -99,7 +99,7 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
           <Tick label="Joins that very radio and no other" on={link.locked ?? false} disabled={tools.busy} set={(on) => tools.act([set({ locked: on })])} />
           {setting.mode === "router" && (
             <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removeUplink", box: box.id }])}>
-              Join nobody by radio
+              Take the radio link away
             </Button>
           )}
         </>
@@ -119,7 +119,7 @@ export function SatelliteFields({ box, setting, design, tools }: Props) {
       <Labelled label="Managed by">
         {(ids) => (
           <Select {...ids} value={main} disabled={tools.busy} onChange={(e) => tools.act([set({ main: e.target.value, by: e.target.value })])}>
-            {kit.every((b) => b.id !== main) && <option value={main}>{main === box.id ? "nobody" : nameOf(design, main)}</option>}
+            {kit.every((b) => b.id !== main) && <option value={main}>{main === box.id ? "no box" : nameOf(design, main)}</option>}
             {kit.filter((b) => inUse.find((s) => s.box === b.id)?.mode !== "satellite").map((b) => (
               <option key={b.id} value={b.id}>
                 {b.name}

@@ -25,7 +25,7 @@ export function PlaceAir({ place, air, state, tools }: Props) {
       </chakra.h3>
       {air === undefined ? (
         <Box fontSize="sm" color="muted">
-          Nobody looked yet. <Link to="?part=readings&show=take">Take a reading</Link> of the networks in reach here, and say that it was taken in {place.name}.
+          Not scanned yet. <Link to="?part=readings&show=take">Take a reading</Link> of the networks in reach here, and say that it was taken in {place.name}.
         </Box>
       ) : (
         <>
