@@ -32,12 +32,10 @@ internal static class Factory
         {
             return kept;
         }
-        var heard = design.SetUp.Boxes.Where(b => b.Box != box.Id).OrderBy(b => b.Box, StringComparer.Ordinal)
-            .SelectMany(b => b.Mode.Radios.Where(r => r.On).Select(r => (b.Box, Setting: r, design.Box(b.Box)!.Profile.Radios.FirstOrDefault(x => x.Id == r.Radio)?.Band)))
-            .ToList();
+        var heard = Air.Of(design).Where(a => a.Box != box.Id && !a.Guest).ToList();
         foreach (var radio in box.Profile.Radios.OrderByDescending(r => r.Band))
         {
-            if (heard.FirstOrDefault(h => h.Band == radio.Band) is { Box: { } other } found)
+            if (heard.FirstOrDefault(h => h.Radio.Band == radio.Band) is { Box: { } other } found)
             {
                 return new(radio.Id, other, found.Setting.Name, found.Setting.Security, found.Setting.Key, UplinkFrames.ThreeAddress);
             }

@@ -27,22 +27,22 @@ internal static class HomeNeeds
     }
 
     public static Answer Calls(Design design, CallsInPlace need) =>
-        design.SetUp.Boxes.Any(b => b.Place == need.Place && Sends(design, b.Mode)) ? Answer.Yes
+        design.SetUp.Boxes.Any(b => b.Place == need.Place && Air.Of(design, b.Box).Count > 0) ? Answer.Yes
         : Answer.NotKnown(Cause.Of(CauseCodes.NotMeasured, $"No box that sends stands in {design.NameOf(need.Place)}, and no level was measured there; -67 dBm or better is wanted.", need.Place));
 
     public static Answer Guests(Network network)
     {
         var names = new List<Answer>();
-        foreach (var (box, mode) in network.Design.SetUp.Boxes.Select(b => (b.Box, b.Mode)))
+        foreach (var (box, mode) in network.Design.SetUp.Boxes.Select(b => (b.Box, b.Mode)).Where(b => Air.Of(network.Design, b.Box).Any(a => a.Guest)))
         {
-            if (mode is RouterMode { Guest: not null } && mode.Radios.Any(r => r.On))
+            if (mode is RouterMode)
             {
                 var outer = network.Find(box, Side.Wan) is { Linked: true } wan ? network.Segment(wan.Segment) : null;
                 names.Add(outer is { HasStreet: false } && outer.Interfaces.Any(i => i.Side == Side.Device && i.GuestOf is null)
                     ? Answer.No(Cause.Of(CauseCodes.GuestsInCascade, $"Guests of {network.NameOf(box)} open connections to everything before it.", box))
                     : Answer.Yes);
             }
-            else if (mode is AccessPointMode { Guest: { } guest } && mode.Radios.Any(r => r.On))
+            else if (mode is AccessPointMode { Guest: { } guest })
             {
                 var apart = guest.Vlan is not null ? Known.Yes : network.Design.Box(box)!.Profile.Habits.GuestsApart;
                 var open = Cause.Of(CauseCodes.GuestsNotIsolated, $"The guest name of {network.NameOf(box)} {(apart == Known.No ? "opens" : "may open")} into the home.", box);
@@ -54,7 +54,7 @@ internal static class HomeNeeds
 
     public static Answer Name(Design design, KeepsNameAndKey need)
     {
-        var sent = design.SetUp.Boxes.SelectMany(b => b.Mode.Radios.Where(r => r.On && r.Name == need.Name).Select(r => (b.Box, Setting: r))).ToList();
+        var sent = Air.Of(design).Where(a => !a.Guest && a.Setting.Name == need.Name).ToList();
         return sent.Count == 0
             ? Answer.No(Cause.Of(CauseCodes.NameNotKept, $"No radio sends \"{need.Name}\"."))
             : Answer.All([.. sent.Select(s => Same(design, need, s.Box, s.Setting))]);
@@ -90,10 +90,6 @@ internal static class HomeNeeds
 
         Cause Differs(string how) => Cause.Of(CauseCodes.NameNotKept, $"{design.NameOf(box)} sends \"{need.Name}\" {how}.", box);
     }
-
-    /// <summary>A satellite sends what its main node does.</summary>
-    private static bool Sends(Design design, BoxMode mode) =>
-        mode is SatelliteMode satellite ? design.Mode(satellite.Main)?.Radios.Any(r => r.On) ?? false : mode.Radios.Any(r => r.On);
 
     private static Cause NotQuick(string text, params IEnumerable<string> subjects) => Cause.Of(CauseCodes.NotQuick, text, subjects);
 }

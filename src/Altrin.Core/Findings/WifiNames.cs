@@ -1,5 +1,4 @@
 using Altrin.Core.Changes;
-using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings;
@@ -7,11 +6,16 @@ namespace Altrin.Core.Findings;
 /// <summary>Questions about Wi-Fi names that several rules ask.</summary>
 internal static class WifiNames
 {
-    /// <summary>Every radio that sends, by box and radio.</summary>
-    public static IEnumerable<(string Box, RadioSetting Setting)> Sending(Evidence e) => e.Design.SetUp.Boxes
-        .OrderBy(b => b.Box, StringComparer.Ordinal)
-        .SelectMany(b => b.Mode.Radios.Where(r => r.On).OrderBy(r => r.Radio, StringComparer.Ordinal).Select(r => (b.Box, r)))
-        .Where(r => !Passer.TurnsWifiOff(e.Design, r.Box));
+    /// <summary>
+    /// Where what is sent is set, by box and radio: what a main node and the satellites of its kit send is set once, at the main node.
+    /// Names for guests are left out.
+    /// </summary>
+    public static IEnumerable<(string Box, RadioSetting Setting)> Sending(Evidence e) => Air.Of(e.Design)
+        .Where(a => !a.Guest)
+        .Select(a => a.SetAt)
+        .Distinct()
+        .OrderBy(r => r.Box, StringComparer.Ordinal)
+        .ThenBy(r => r.Setting.Radio, StringComparer.Ordinal);
 
     /// <summary>Devices that remember one name take the name and key of a radio instead.</summary>
     public static IEnumerable<Change> Rejoin(Evidence e, string name, RadioSetting like) => e.Design.SetUp.Devices

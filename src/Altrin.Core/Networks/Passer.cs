@@ -24,8 +24,4 @@ internal static class Passer
 
     /// <summary>Whether somebody is handed the public address of a gateway.</summary>
     public static bool HandsTo(Design design, string owner) => design.SetUp.Boxes.Any(b => b.Box != owner && CableOf(design, b.Box)?.Ends(owner) == true);
-
-    /// <summary>Whether a gateway's Wi-Fi is off since it passes its address on.</summary>
-    public static bool TurnsWifiOff(Design design, string gateway) =>
-        design.Mode(gateway) is RouterMode { Passing: not null } && design.Box(gateway)?.Profile.Habits.WifiOffWhilePassing == Known.Yes;
 }

@@ -1,5 +1,4 @@
 using Altrin.Core.Changes;
-using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 

@@ -116,7 +116,7 @@ internal static class NeighbourStatements
         var wifi = design.SetUp.Devices.FirstOrDefault(d => d.Device == device.Id)?.Wifi;
         var cable = design.CableAt(PortRef.OfDevice(device.Id)) is not null;
         // Behind a box that is joined by radio a cable is listed as radio; on an access point's radio, as the cable that it hangs on.
-        var relayed = link.ByCable ? design.SetUp.Boxes.Count(b => b.Mode.Radios.Any(r => r.On)) > 1 : design.SetUp.Boxes.Any(b => b.Mode.Joins is not null || b.Mode is SatelliteMode);
+        var relayed = link.ByCable ? design.SetUp.Boxes.Count(b => Air.Of(design, b.Box).Count > 0) > 1 : design.SetUp.Boxes.Any(b => b.Mode.Joins is not null || b.Mode is SatelliteMode);
         if ((!cable && wifi is null) || (cable != link.ByCable && relayed))
         {
             return null;

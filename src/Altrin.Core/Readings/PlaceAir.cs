@@ -1,6 +1,5 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
-using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Readings;

@@ -37,18 +37,19 @@ internal static class FirstUse
         {
             return (Free(at, device.Id) is { } port ? Do(at, new Patch(port, PortRef.OfDevice(device.Id), CableFacts.NotLookedAt)) : at).SetUp;
         }
-        var heard = Senders(at).SelectMany(b => b.Mode.Radios.Where(r => r.On && Hears(device, at.Box(b.Box)!, r)).Select(r => new WifiJoin(b.Box, r.Name, r.Key))).FirstOrDefault();
+        var heard = InUse(at)
+            .SelectMany(b => Air.Of(at, b.Box))
+            .Where(a => !a.Guest && (device.Bands.Count == 0 || device.Bands.Contains(a.Radio.Band)))
+            .Select(a => new WifiJoin(a.Box, a.Setting.Name, a.Setting.Key))
+            .FirstOrDefault();
         return heard is null ? at.SetUp : Do(at, new JoinWifi(device.Id, heard)).SetUp;
     }
 
-    private static bool Hears(Device device, Box box, RadioSetting radio) =>
-        device.Bands.Count == 0 || (box.Profile.Radios.FirstOrDefault(r => r.Id == radio.Radio) is { } own && device.Bands.Contains(own.Band));
-
     /// <summary>Boxes in use, the one at the line first.</summary>
-    private static IEnumerable<BoxSetting> Senders(Design design) => design.SetUp.Boxes.OrderBy(b => b.Box != design.Site.Service.HandOff);
+    private static IEnumerable<BoxSetting> InUse(Design design) => design.SetUp.Boxes.OrderBy(b => b.Box != design.Site.Service.HandOff);
 
     /// <summary>The first free inner port of the box at the line, else of another box in use.</summary>
-    private static PortRef? Free(Design design, string butNot) => Senders(design)
+    private static PortRef? Free(Design design, string butNot) => InUse(design)
         .Where(b => b.Box != butNot)
         .SelectMany(b => design.Box(b.Box)!.Profile.Ports.Where(p => p.Role == PortRole.Lan).Select(p => new PortRef(b.Box, p.Id)))
         .Where(p => design.CableAt(p) is null)
