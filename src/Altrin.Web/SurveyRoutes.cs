@@ -98,12 +98,13 @@ internal static class SurveyRoutes
         var (found, here) = (Found(head.Home), await shelf.Read(cancel));
         var (site, today) = (found.Site, DateOnly.FromDateTime(time.GetLocalNow().DateTime));
         var gateway = site.Boxes.FirstOrDefault(b => b.Id == site.Service.HandOff);
+        var proof = await proofs.Do(id, c => Judging.Prove(found, null, new(c)), cancel);
         return TypedResults.Ok(new SurveyView(
-            await proofs.Do(id, c => FirstAnswer.Of(found, Judging.Prove(found, null, new(c))), cancel),
+            FirstAnswer.Of(found, proof),
             SurveyGaps.Of(found),
             [.. site.Boxes.Where(b => b != gateway).Select(b => SpareVerdict.Of(b, site.Service, today))],
             gateway is null ? [] : GatewayWays.Of(gateway),
-            CableCheck.Of(found),
+            CableCheck.Of(proof),
             [.. site.Boxes.Select(b => (b.Id, Newer: here.Newer(b))).Where(b => b.Newer is not null).Select(b => new NewerProfile(b.Id, b.Newer!.ShelfId, b.Newer.Edition))],
             ServiceWords.Of(site.Service),
             [.. site.Needs.Select(n => (n.Id, Words: NeedWords.Of(found, n))).Select(n => new NeedText(n.Id, n.Words.Subject, n.Words.Asked))],

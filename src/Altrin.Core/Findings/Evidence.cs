@@ -54,23 +54,31 @@ public sealed class Evidence
     /// A finding whose severity follows from the facts: it means "will not work" exactly when a broken answer cites it,
     /// or one of <paramref name="breaksLike"/>, as its cause.
     /// </summary>
-    public Finding Finding(string code, IEnumerable<string> subjects, string what, string notice, IEnumerable<Remedy> remedies, IReadOnlyList<string>? advice = null, params IEnumerable<Cause> breaksLike)
+    public Finding Finding(Rule rule, IEnumerable<string> subjects, string what, string notice, IEnumerable<Remedy> remedies, IReadOnlyList<string>? advice = null, params IEnumerable<Cause> breaksLike)
     {
         string[] ordered = [.. subjects.Distinct().Order(StringComparer.Ordinal)];
-        var plain = new Finding(code, ordered, Severity.Concern, what, notice, [.. remedies], advice ?? [], []);
+        var plain = Of(rule, ordered, Severity.Concern, what, notice, remedies, advice, []);
         return breaksLike.Select(c => c.Identity).Append(plain.Identity).Any(_broken.Contains) ? plain with { Severity = Severity.WillNotWork } : plain;
     }
 
     /// <summary>A finding that restates a broken or open answer: it follows from the causes of the answer.</summary>
-    public static Finding Consequence(string code, string subject, string what, Answer answer, IEnumerable<Remedy> remedies, IReadOnlyList<string>? advice = null) => new(
-        code,
-        [subject],
-        answer.IsBroken ? Severity.WillNotWork : Severity.Concern,
-        what,
-        answer.Why,
-        [.. remedies],
-        advice ?? [],
-        [.. answer.Causes.Select(c => c.Identity)]);
+    public static Finding Consequence(Rule rule, string subject, string what, Answer answer, IEnumerable<Remedy> remedies, IReadOnlyList<string>? advice = null) =>
+        Of(rule, [subject], answer.IsBroken ? Severity.WillNotWork : Severity.Concern, what, answer.Why, remedies, advice, [.. answer.Causes.Select(c => c.Identity)]);
+
+    private static Finding Of(
+        Rule rule,
+        IReadOnlyList<string> subjects,
+        Severity severity,
+        string what,
+        string notice,
+        IEnumerable<Remedy> remedies,
+        IReadOnlyList<string>? advice,
+        IReadOnlyList<string> causedBy) => new(rule.Code, subjects, severity, what, notice, [.. remedies], advice ?? [], causedBy)
+        {
+            Flag = rule.Flag,
+            Hurts = rule.Hurts,
+            Source = rule.Source,
+        };
 
     /// <summary>The segment that a side of a box or device is in; null where it has no such side.</summary>
     public Segment? SegmentOf(string owner, Side side) => Network.Find(owner, side) is { } found ? Network.Segment(found.Segment) : null;

@@ -51,7 +51,7 @@ public static class Judging
     public static Proof Judge(Observation observation)
     {
         var evidence = new Evidence(observation);
-        var found = Rule.All.SelectMany(r => Judged(r, evidence).Select(f => f with { Flag = r.Flag, Hurts = r.Hurts, Source = r.Source })).DistinctBy(f => f.Identity).ToList();
+        var found = Rule.All.SelectMany(r => Judged(r, evidence)).DistinctBy(f => f.Identity).ToList();
         var identities = found.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
         var words = evidence.Design.SetUp.Accepted.ToDictionary(a => a.Finding, StringComparer.Ordinal);
         var findings = found

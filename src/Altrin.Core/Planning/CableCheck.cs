@@ -1,4 +1,4 @@
-using Altrin.Core.Facts;
+using Altrin.Core.Findings;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Planning;
@@ -9,35 +9,27 @@ namespace Altrin.Core.Planning;
 /// <param name="Estimated">Whether that is an estimate.</param>
 /// <param name="LowerBound">Whether it is at least so long.</param>
 /// <param name="CarriesMbps">What it carries by its ports, medium and pairs; null where none says anything.</param>
-/// <param name="Trouble">What is wrong with it, a sentence each; empty for a sound one.</param>
-public sealed record CableCheck(string Cable, double? LengthMetres, bool Estimated, bool LowerBound, int? CarriesMbps, IReadOnlyList<string> Trouble)
+/// <param name="PortsMbps">What its ports would carry; null where neither says.</param>
+/// <param name="Findings">What the proof finds wrong with it, a line each; empty for a sound one.</param>
+public sealed record CableCheck(
+    string Cable,
+    double? LengthMetres,
+    bool Estimated,
+    bool LowerBound,
+    int? CarriesMbps,
+    int? PortsMbps,
+    IReadOnlyList<string> Findings)
 {
     /// <summary>Every cable that is not the provider's line, by id.</summary>
-    public static IReadOnlyList<CableCheck> Of(Design design) =>
-        [.. design.SetUp.Cables.Where(c => !c.Ends(PortRef.Street)).OrderBy(c => c.Id, StringComparer.Ordinal).Select(c => Of(design, c))];
-
-    private static CableCheck Of(Design design, Cable cable)
+    public static IReadOnlyList<CableCheck> Of(Proof proof)
     {
-        var fact = Cabling.Of(design, cable);
-        var ports = new[] { cable.A, cable.B }.Select(e => design.Box(e.Owner)?.Profile.Port(e.Port)?.SpeedMbps).OfType<int>().DefaultIfEmpty(int.MaxValue).Min();
-        int? medium = MediumRates.ByPairs(fact.Medium, fact.Pairs) ?? MediumRates.AtMost(fact.Medium, ports == int.MaxValue ? null : ports);
-        var trouble = new List<string>();
-        if ((fact.IsCopper || fact.Medium == Medium.Unknown) && fact.LengthMetres > Cabling.LongestChannelMetres)
-        {
-            trouble.Add($"Longer than the {Cabling.LongestChannelMetres:0} m that copper is made for.");
-        }
-        if (ports != int.MaxValue && medium < ports)
-        {
-            trouble.Add($"It carries {medium} Mb/s, its ports {ports}.");
-        }
-        if (fact.Medium == Medium.Cat6 && ports >= 10_000 && fact.LengthMetres > Cabling.TenGigabitOnCat6Metres)
-        {
-            trouble.Add($"10 Gb/s on category 6 is sure up to {Cabling.TenGigabitOnCat6Metres:0} m only.");
-        }
-        if (fact is { BetweenBuildings: true } && (fact.IsCopper || fact.Medium == Medium.Unknown))
-        {
-            trouble.Add("Between buildings: fibre or radio, or copper only inside one earthing system and by a licensed person.");
-        }
-        return new(cable.Id, fact.LengthMetres, fact.Estimated, fact.LowerBound, ports == int.MaxValue ? medium : Math.Min(ports, medium ?? ports), trouble);
+        var design = proof.Observation.Network.Design;
+        var said = proof.Findings.SelectMany(f => f.Subjects.Select(s => (Subject: s, f.What))).ToLookup(f => f.Subject, f => f.What, StringComparer.Ordinal);
+        return
+        [
+            .. design.SetUp.Cables.Where(c => !c.Ends(PortRef.Street)).OrderBy(c => c.Id, StringComparer.Ordinal)
+                .Select(c => Cabling.Of(design, c))
+                .Select(f => new CableCheck(f.Cable, f.LengthMetres, f.Estimated, f.LowerBound, f.AtMostMbps, f.PortsMbps, [.. said[f.Cable].Distinct()])),
+        ];
     }
 }

@@ -1,4 +1,5 @@
 using Altrin.Core.Findings;
+using Altrin.Core.Findings.Rules;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Planning;
@@ -29,7 +30,10 @@ public enum FirstAnswerKind
 public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnlyList<string> Reasons)
 {
     /// <summary>Findings that a name or key cures.</summary>
-    private static readonly HashSet<string> OfNames = ["wifi-not-joined", "wifi-password-differs", "split-wifi-name", "no-internet", "need-not-met"];
+    private static readonly HashSet<string> OfNames = [WifiNotJoined.Rule.Code, WifiPasswordDiffers.Rule.Code, SplitWifiName.Rule.Code];
+
+    /// <summary>Findings that restate an answer, whatever broke it.</summary>
+    private static readonly HashSet<string> Restated = [NoInternet.Rule.Code, NeedNotMet.Rule.Code];
 
     /// <summary>The answer for what was found, with what is proven of it.</summary>
     public static FirstAnswer Of(Design found, Proof proof)
@@ -40,13 +44,13 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
             return new(FirstAnswerKind.AskFirst, "Begin with the box at which the internet comes in.", ["No box is noted at the internet line."]);
         }
         var broken = proof.Findings.Where(f => f is { Severity: Severity.WillNotWork, Accepted: null }).ToList();
-        if (broken.Any(f => !OfNames.Contains(f.Code)) || (broken.Count > 0 && broken.All(f => f.Code is "no-internet" or "need-not-met")))
+        if (broken.Any(f => !OfNames.Contains(f.Code) && !Restated.Contains(f.Code)) || (broken.Count > 0 && broken.All(f => Restated.Contains(f.Code))))
         {
             return new(FirstAnswerKind.Plan, "A plan is needed: what is found does not work as it is.", [.. broken.Where(f => f.CausedBy.Count == 0).DefaultIfEmpty(broken[0]).Take(4).Select(f => $"{f.What}.")]);
         }
-        // A name that differs keeps nobody from the internet, and is put right all the same.
+        // A name that differs stops no internet, and is set right all the same.
         var open = proof.Findings.Where(f => f.Accepted is null).ToList();
-        var rename = open.Where(f => f.Code is "wifi-not-joined" or "wifi-password-differs" or "split-wifi-name").Select(f => $"{f.What}.").Take(4).ToList();
+        var rename = open.Where(f => OfNames.Contains(f.Code)).Select(f => $"{f.What}.").Take(4).ToList();
         var indoors = site.Places.Where(p => p.Kind != PlaceKind.Outdoors || Wanted(site, p)).ToList();
         var stands = site.Place(found.SetUp.Boxes.First(b => b.Box == gateway.Id).Place);
         if (indoors.Count == 0 || stands is null)
@@ -54,7 +58,7 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
             return rename.Count > 0 ? Names(rename)
                 : new(FirstAnswerKind.AskFirst, "Note the rooms, and where the box at the internet line stands.", [indoors.Count == 0 ? "No room is noted." : $"Where {gateway.Name} stands is not noted."]);
         }
-        var senders = found.SetUp.Boxes.Where(b => b.Mode.Radios.Any(r => r.On) || b.Mode is SatelliteMode).Select(b => site.Place(b.Place)).OfType<Place>().ToList();
+        var senders = found.SetUp.Boxes.Where(b => Air.Of(found, b.Box).Count > 0).Select(b => site.Place(b.Place)).OfType<Place>().ToList();
         var far = indoors.Where(p => !senders.Any(s => Nearness.Serves(site, s, p) == Known.Yes)).ToList();
         var unsure = far.Where(p => senders.Any(s => Nearness.Serves(site, s, p) == Known.Unknown)).ToList();
         if (far.Count == 0)

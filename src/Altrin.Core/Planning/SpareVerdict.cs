@@ -1,4 +1,3 @@
-using Altrin.Core.Facts;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Planning;
@@ -21,19 +20,16 @@ public enum Worth
 /// <param name="Reasons">Why, a sentence each.</param>
 public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnlyList<string> Reasons)
 {
-    /// <summary>What a 100 Mb/s port gives at most, in Mb/s (IEEE 802.3; 1448 of 1538 bytes are the customer's).</summary>
-    public const int FastPortMbps = 94;
-
     /// <summary>The verdict on a box, for a service.</summary>
     /// <param name="box">The box.</param>
     /// <param name="service">What is sold.</param>
-    /// <param name="today">The day, for software that is supported until some day; null where it is not asked.</param>
+    /// <param name="today">The day, for firmware that is supported until some day; null where it is not asked.</param>
     public static SpareVerdict Of(Box box, Service service, DateOnly? today)
     {
         var profile = box.Profile;
         var (care, leave) = (new List<string>(), new List<string>());
         var sold = service.DownMbps;
-        if (profile.Radios.Count > 0 && profile.Radios.All(r => r.NewestSecurity is { } newest && newest < WifiSecurity.Wpa2))
+        if (profile.Radios.Count > 0 && profile.Radios.All(r => r.NewestSecurity is { } newest && newest.IsWeak()))
         {
             leave.Add("Its Wi-Fi knows no protection that holds today (WPA2 or newer). Its sockets may still serve.");
         }
@@ -46,11 +42,11 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
             care.Add("It sends on 2.4 GHz only, which is crowded; good enough for far corners and small devices.");
         }
         var rates = profile.Ports.Where(p => p.SpeedMbps is not null).Select(p => p.SpeedMbps!.Value).ToList();
-        if (rates.Count > 0 && rates.Max() <= 100 && (sold is null || sold > FastPortMbps))
+        if (rates.Count > 0 && rates.Max() <= 100 && (sold is null || sold > MediumRates.BehindFastPortMbps))
         {
-            care.Add($"Its sockets carry 100 Mb/s: at most about {FastPortMbps} arrive behind it{(sold is { } s ? $", and {s} are sold" : "")}. Fine where no device needs more.");
+            care.Add($"Its sockets carry 100 Mb/s: at most about {MediumRates.BehindFastPortMbps} arrive behind it{(sold is { } s ? $", and {s} are sold" : "")}. Fine where no device needs more.");
         }
-        if (box.Label.Supported == Known.No || (today is { } day && box.Label.SupportedUntil < day))
+        if (box.Label.IsSupported(today) == Known.No)
         {
             care.Add($"Its firmware gets no more updates{(box.Label.SupportedUntil is { } until && !(today < until) ? $" since {until:yyyy-MM-dd}" : "")}: never at the internet line, and not as the router.");
         }

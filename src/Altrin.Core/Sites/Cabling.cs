@@ -9,8 +9,15 @@ namespace Altrin.Core.Sites;
 /// <param name="LowerBound">Whether it is at least that long: the rooms are taken as neighbours, since their position was not noted.</param>
 /// <param name="From">The place of one end; null where not noted.</param>
 /// <param name="To">The place of the other end; null where not noted.</param>
-public sealed record CablingFact(string Cable, Medium Medium, int? Pairs, double? LengthMetres, bool Estimated, bool LowerBound, Place? From, Place? To)
+/// <param name="PortsMbps">What the slower of its two ports carries, in Mb/s; null where neither says.</param>
+public sealed record CablingFact(string Cable, Medium Medium, int? Pairs, double? LengthMetres, bool Estimated, bool LowerBound, Place? From, Place? To, int? PortsMbps)
 {
+    /// <summary>What it carries at most by its ports, medium and pairs, in Mb/s; null where none of them says anything.</summary>
+    public int? AtMostMbps => new[] { PortsMbps, MediumRates.AtMost(Medium, LengthMetres, PortsMbps), MediumRates.ByPairs(Medium, Pairs) }.Min();
+
+    /// <summary>Whether it may be copper for data: it is, or what it is made of was not noted.</summary>
+    public bool MayBeCopper => IsCopper || Medium == Medium.Unknown;
+
     /// <summary>Whether its ends are in different buildings.</summary>
     public bool BetweenBuildings => From is not null && To is not null && From.Building != To.Building;
 
@@ -27,9 +34,6 @@ public static class Cabling
     /// <summary>A copper channel is at most this long: 90 m fixed and 10 m of leads (ISO/IEC 11801, TIA-568; from memory).</summary>
     public const double LongestChannelMetres = 100;
 
-    /// <summary>10GBASE-T on category 6 is sure up to here only (IEEE 802.3, clause 55; TIA TSB-155; from memory).</summary>
-    public const double TenGigabitOnCat6Metres = 37;
-
     /// <summary>What is added to a straight way along the walls, for corners and what nobody foresaw (common practice).</summary>
     public const double Allowance = 0.10;
 
@@ -45,19 +49,15 @@ public static class Cabling
         var run = RunOf(design, cable);
         var (from, to) = (PlaceOf(design, cable.A), PlaceOf(design, cable.B));
         var (medium, pairs) = Carrier(design, cable);
+        var ports = new[] { cable.A, cable.B }.Min(e => design.Box(e.Owner)?.Profile.Port(e.Port)?.SpeedMbps);
         var measured = run is null ? cable.LengthMetres : run.LengthMetres + (cable.LengthMetres ?? 2 * LeadMetres);
         if (measured is not null || from is null || to is null)
         {
-            return new(cable.Id, medium, pairs, measured, false, false, from, to);
+            return new(cable.Id, medium, pairs, measured, false, false, from, to, ports);
         }
         var (length, bound) = Estimate(design.Site, from, to);
-        return new(cable.Id, medium, pairs, length, true, bound, from, to);
+        return new(cable.Id, medium, pairs, length, true, bound, from, to, ports);
     }
-
-    /// <summary>What carries a cable all through, and by how many pairs; null where not looked at.</summary>
-    public static (Medium Medium, int? Pairs) Carrier(Design design, Cable cable) =>
-        RunOf(design, cable) is not { } run ? (cable.Medium, cable.Pairs)
-        : (Weaker(run.Medium, cable.Medium), cable.Pairs == 2 || run.Pairs == 2 ? 2 : cable.Pairs is null || run.Pairs is null ? null : 4);
 
     /// <summary>Where an end is: the place of the box in this set-up, or of the device; null where not noted.</summary>
     public static Place? PlaceOf(Design design, PortRef end) => design.Site.Places.Count == 0 ? null
@@ -92,6 +92,10 @@ public static class Cabling
         (place.Building is not null ? site.Buildings.FirstOrDefault(b => b.Id == place.Building) : site.Buildings is [var main, ..] ? main : null)?.StoreyHeightMetres ?? Building.UsualStoreyMetres;
 
     private static CableRun? RunOf(Design design, Cable cable) => cable.Run is null ? null : design.Site.Runs.FirstOrDefault(r => r.Id == cable.Run);
+
+    private static (Medium Medium, int? Pairs) Carrier(Design design, Cable cable) =>
+        RunOf(design, cable) is not { } run ? (cable.Medium, cable.Pairs)
+        : (Weaker(run.Medium, cable.Medium), cable.Pairs == 2 || run.Pairs == 2 ? 2 : cable.Pairs is null || run.Pairs is null ? null : 4);
 
     private static (double X, double Y)? Middle(Place place) =>
         place is { EastMetres: { } x, NorthMetres: { } y } ? (x + ((place.LengthMetres ?? 0) / 2), y + ((place.WidthMetres ?? 0) / 2)) : null;

@@ -26,12 +26,15 @@ public sealed record LabelFacts
     /// <summary>The MAC address of its radio, where printed.</summary>
     public HardwareAddress? RadioHardware { get; init; }
 
-    /// <summary>The version of its software, as its page or label says.</summary>
+    /// <summary>The version of its firmware, as its page or label says.</summary>
     public string? Firmware { get; init; }
 
-    /// <summary>Whether its maker still mends that software.</summary>
+    /// <summary>Whether that firmware still gets updates.</summary>
     public Known Supported { get; init; }
 
     /// <summary>Until when it is supported, where that was announced.</summary>
     public DateOnly? SupportedUntil { get; init; }
+
+    /// <summary>Whether its firmware gets updates on a day; by what was noted alone where no day is asked for.</summary>
+    public Known IsSupported(DateOnly? today) => today is { } day && SupportedUntil < day ? Known.No : Supported;
 }

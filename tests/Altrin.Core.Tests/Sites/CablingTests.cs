@@ -68,21 +68,27 @@ public sealed class CablingTests
     // Medium, pairs, length, port rate; what it carries, and a word of what is said.
     [Theory]
     [InlineData(Medium.Cat5, 4, 20, 1000, 1000, null)]
-    [InlineData(Medium.Cat5, 2, 20, 1000, 100, "carries 100 Mb/s")]
-    [InlineData(Medium.Cat5e, 4, 101, 1000, 1000, "Longer than the 100 m")]
+    [InlineData(Medium.Cat5, 2, 20, 1000, 100, "carries at most 100 Mb/s; 900 are sold")]
+    [InlineData(Medium.Cat5e, 4, 101, 1000, 1000, "is 101 m long; copper is made for 100")]
+    [InlineData(Medium.Unknown, null, 101, 1000, 1000, "what it is made of was not noted")]
+    [InlineData(Medium.Unknown, null, 100, 1000, 1000, null)]
     [InlineData(Medium.Cat5e, 4, 100, 1000, 1000, null)]
-    [InlineData(Medium.Cat5, 4, 20, 2500, 1000, "carries 1000 Mb/s")]
+    [InlineData(Medium.Cat5, 4, 20, 2500, 1000, null)]
+    [InlineData(Medium.Cat6, 4, 37, 10000, 10000, null)]
+    [InlineData(Medium.Cat6, 4, 38, 10000, 5000, null)]
     [InlineData(Medium.Fibre, null, 400, 1000, 1000, null)]
-    [InlineData(Medium.Powerline, null, 20, 1000, 150, "carries 150 Mb/s")]
-    [InlineData(Medium.Unknown, 2, 20, 1000, 100, "carries 100 Mb/s")]
+    [InlineData(Medium.Powerline, null, 20, 1000, 150, "at most 150 Mb/s")]
+    [InlineData(Medium.Unknown, 2, 20, 1000, 100, "at most 100 Mb/s")]
     public void A_cable_is_checked_against_channel_category_and_pairs(Medium medium, int? pairs, double metres, int port, int carries, string? says)
     {
         var design = Between(At("a", 0, 0), At("b", 5, 5), c => c with { Known = new(medium, metres, pairs, null) });
-        design = design with { Site = design.Site with { Boxes = [.. design.Site.Boxes.Select(b => b with { Profile = b.Profile with { Ports = [.. b.Profile.Ports.Select(p => p with { SpeedMbps = port })] } })] } };
-        var check = CableCheck.Of(design).Single();
+        design = design with { Site = design.Site with { Service = design.Site.Service with { DownMbps = 900 }, Boxes = [.. design.Site.Boxes.Select(b => b with { Profile = b.Profile with { Ports = [.. b.Profile.Ports.Select(p => p with { SpeedMbps = port })] } })] } };
+        var proof = Judging.Prove(design);
+        var check = CableCheck.Of(proof).Single();
         Assert.Equal(carries, check.CarriesMbps);
-        Assert.Equal(says is null ? 0 : 1, check.Trouble.Count);
-        Assert.All(check.Trouble, t => Assert.Contains(says!, t, StringComparison.Ordinal));
-        Assert.Equal(carries, Judging.Prove(design).Observation.Sheet.Links.First(l => l.Id == check.Cable).AtMostMbps);
+        Assert.Equal(port, check.PortsMbps);
+        Assert.Equal(says is null ? 0 : 1, check.Findings.Count);
+        Assert.All(check.Findings, t => Assert.Contains(says!, t, StringComparison.Ordinal));
+        Assert.Equal(carries, proof.Observation.Sheet.Links.First(l => l.Id == check.Cable).AtMostMbps);
     }
 }

@@ -868,7 +868,9 @@ export interface components {
             lowerBound: boolean;
             /** Format: int32 */
             carriesMbps: null | number;
-            trouble: string[];
+            /** Format: int32 */
+            portsMbps: null | number;
+            findings: string[];
         };
         CableDocument: {
             id: string;

@@ -19,7 +19,7 @@ public static class AddressConflict
     private static IEnumerable<Finding> Judge(Evidence e) => e.Sheet.Conflicts
         .Where(c => c.Pool is null)
         .Select(c => e.Finding(
-            CauseCodes.AddressConflict,
+            Rule,
             c.Holders,
             $"{c.Address} is on {e.Names(c.Holders)} at once",
             "Both drop out in turn, and the page that opens at this address may be the other one's.",

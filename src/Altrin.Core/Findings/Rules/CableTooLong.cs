@@ -18,11 +18,11 @@ public static class CableTooLong
     private static IEnumerable<Finding> Judge(Evidence e) => e.Design.SetUp.Cables
         .OrderBy(c => c.Id, StringComparer.Ordinal)
         .Select(c => Cabling.Of(e.Design, c))
-        .Where(f => f.IsCopper && f.LengthMetres > Cabling.LongestChannelMetres)
+        .Where(f => f.MayBeCopper && f.LengthMetres > Cabling.LongestChannelMetres)
         .Select(f => e.Finding(
-            "cable-too-long",
+            Rule,
             [f.Cable],
-            string.Create(System.Globalization.CultureInfo.InvariantCulture, $"The cable from {PortWords.Of(e.Design, Cable(e, f).A)} to {PortWords.Of(e.Design, Cable(e, f).B)} is {(f.Estimated ? "about " : "")}{f.LengthMetres:0.#} m long; copper is made for {Cabling.LongestChannelMetres:0}"),
+            string.Create(System.Globalization.CultureInfo.InvariantCulture, $"The cable from {PortWords.Of(e.Design, Cable(e, f).A)} to {PortWords.Of(e.Design, Cable(e, f).B)} is {(f.Estimated ? "about " : "")}{f.LengthMetres:0.#} m long{(f.IsCopper ? "" : ", and what it is made of was not noted")}; copper is made for {Cabling.LongestChannelMetres:0}"),
             "The link comes and goes, or is slow.",
             [],
             ["Put a switch in between, or lay fibre."]));

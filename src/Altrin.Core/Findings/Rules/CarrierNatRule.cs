@@ -18,7 +18,7 @@ public static class CarrierNatRule
     private static IEnumerable<Finding> Judge(Evidence e) => e.Design.Site.Service is not CarrierTranslation ? [] :
     [
         e.Finding(
-            CauseCodes.CarrierNat,
+            Rule,
             [PortRef.Street],
             "Carrier-grade NAT (CGNAT): the provider gives no public address",
             "Nothing can be reached from outside over IPv4. Ordinary use does not notice.",

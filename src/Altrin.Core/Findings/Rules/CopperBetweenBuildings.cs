@@ -17,9 +17,9 @@ public static class CopperBetweenBuildings
     private static IEnumerable<Finding> Judge(Evidence e) => e.Design.SetUp.Cables
         .OrderBy(c => c.Id, StringComparer.Ordinal)
         .Select(c => Cabling.Of(e.Design, c))
-        .Where(f => f.BetweenBuildings && (f.IsCopper || f.Medium == Medium.Unknown))
+        .Where(f => f.BetweenBuildings && f.MayBeCopper)
         .Select(f => e.Finding(
-            "copper-between-buildings",
+            Rule,
             [f.Cable],
             $"The cable from {f.From!.Name} to {f.To!.Name} leads between buildings{(f.IsCopper ? " in copper" : ", and what it is made of was not noted")}",
             "One day several boxes are dead at once, and a person may get hurt.",

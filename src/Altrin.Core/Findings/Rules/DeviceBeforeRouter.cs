@@ -19,7 +19,7 @@ public static class DeviceBeforeRouter
     private static IEnumerable<Finding> Judge(Evidence e) => e.Network.Segment(PortRef.Street).Interfaces
         .Where(i => i.Side == Side.Device && i.Linked)
         .Select(i => e.Finding(
-            "device-before-router",
+            Rule,
             [i.Owner],
             $"{e.Name(i.Owner)} is plugged in before the router",
             "Anyone on the internet can connect to it, and it finds nothing in the home.",

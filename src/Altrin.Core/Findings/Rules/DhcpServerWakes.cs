@@ -19,7 +19,7 @@ public static class DhcpServerWakes
         .Where(b => b.Mode is AccessPointMode && e.Design.Box(b.Box)!.Profile.Habits.ServesWhenAlone == Known.Yes && e.SegmentOf(b.Box, Side.Page) is { } segment && segment.Servers.Any(s => !s.Woke))
         .OrderBy(b => b.Box, StringComparer.Ordinal)
         .Select(b => e.Finding(
-            "dhcp-server-wakes",
+            Rule,
             [b.Box],
             $"{e.Name(b.Box)} switches its DHCP server on whenever it hears no other",
             "After a power cut devices may have addresses that lead nowhere, until they are switched off and on.",

@@ -31,7 +31,7 @@ public static class DhcpThroughBridgeRule
                 continue;
             }
             yield return e.Finding(
-                CauseCodes.DhcpThroughBridge,
+                Rule,
                 [link.Box],
                 $"{e.Names(behind.Select(b => b.Owner))} {(behind.Count == 1 ? "asks" : "ask")} for an address through {e.Name(link.Box)}, which joins {e.Name(link.To)} with three addresses",
                 "Some days they have no address, and no setting shows why.",

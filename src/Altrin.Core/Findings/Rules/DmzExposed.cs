@@ -22,7 +22,7 @@ public static class DmzExposed
             foreach (var host in e.SegmentOf(box.Id, Side.Lan)!.Interfaces.Where(i => i.Side is Side.Device or Side.Page && e.Seen.Leasing.Holdings(i).Any(h => h.Exact == mode.Dmz)))
             {
                 yield return e.Finding(
-                    "dmz-exposed",
+                    Rule,
                     [box.Id, host.Owner],
                     $"{box.Name} sends everything from outside to {e.Name(host.Owner)}",
                     "Strangers can try every port of it.",

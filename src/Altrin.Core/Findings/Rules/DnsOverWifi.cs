@@ -25,7 +25,7 @@ public static class DnsOverWifi
             if (served.Count > 0)
             {
                 yield return e.Finding(
-                    "dns-over-wifi",
+                    Rule,
                     [box.Id, .. served],
                     $"{box.Name} hands out {e.Names(served)} as DNS server, which is connected by radio",
                     "Pages stop loading on every device while that one is out of reach.",

@@ -23,7 +23,7 @@ public static class DnsServerWrong
         var subject = cause.Subjects[0];
         var server = GuestId.BoxOf(subject) is null && e.Network.Router(subject) is not null && e.Sheet.Leases.Any(l => l.Offers.Any(o => o.Server == subject));
         return e.Finding(
-            CauseCodes.DnsServerWrong,
+            Rule,
             [subject],
             server ? $"The DNS server that {e.Name(subject)} hands out does not answer" : cause.Text.TrimEnd('.'),
             "It shows as connected, and no page opens by its name.",

@@ -21,7 +21,7 @@ public static class DoubleNat
         .Select(r => (r.Box, Above: e.Seen.Tracer.NatAbove(r.Box.Id)))
         .Where(r => r.Above.Count > 0)
         .Select(r => e.Finding(
-            CauseCodes.DoubleNat,
+            Rule,
             [r.Box.Id],
             $"Double NAT: {r.Box.Name} behind {e.Name(r.Above[0])}",
             "Devices behind it reach outward; nothing reaches them from outside or from the rest of the home, and they do not find what is there by themselves.",

@@ -15,9 +15,9 @@ public static class FirmwareUnsupported
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Routers
-        .Where(r => r.Box.Label.Supported == Known.No && e.SegmentOf(r.Box.Id, Networks.Side.Wan) is { HasStreet: true })
+        .Where(r => r.Box.Label.IsSupported(null) == Known.No && e.SegmentOf(r.Box.Id, Networks.Side.Wan) is { HasStreet: true })
         .Select(r => e.Finding(
-            "firmware-unsupported",
+            Rule,
             [r.Box.Id],
             $"{r.Box.Name} is connected to the internet line, and its firmware gets no more updates",
             "Nothing, until it is broken into.",

@@ -23,7 +23,7 @@ public static class FixedAddressInPool
         {
             var host = e.Seen.Hosts.Holders(conflict.Segment, conflict.Address).First(h => h.Owner == conflict.Holders[0] && h.Setting is Fixed);
             yield return e.Finding(
-                CauseCodes.FixedAddressInPool,
+                Rule,
                 [host.Owner, conflict.Pool!],
                 $"{e.Name(host.Owner)} is fixed at {conflict.Address}, inside the pool of {e.Name(conflict.Pool!)}",
                 "Some day another device gets the same address, and both drop out in turn.",

@@ -18,7 +18,7 @@ public static class GatewayWrong
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.GatewayWrong).Select(cause => e.Finding(
-        CauseCodes.GatewayWrong,
+        Rule,
         cause.Subjects,
         cause.Text.TrimEnd('.'),
         "It reaches its neighbours, and no internet.",

@@ -22,7 +22,7 @@ public static class GuestNotCarried
         .Select(b => (b.Box, ((AccessPointMode)b.Mode).Guest!.Vlan!.Value))
         .Where(b => !Carried(e, b.Box, b.Value))
         .Select(b => e.Finding(
-            "guest-not-carried",
+            Rule,
             [b.Box],
             $"The guest name of {e.Name(b.Box)} goes out with the VLAN tag {b.Value}, which leads to no router's guests",
             "Guests join the Wi-Fi and get no address.",

@@ -19,7 +19,7 @@ public static class GuestsInCascade
     private static IEnumerable<Finding> Judge(Evidence e) => e.Routers
         .Where(r => r.Mode.Guest is not null && e.SegmentOf(r.Box.Id, Side.Wan) is { HasStreet: false } above && above.Interfaces.Any(i => i.Linked && i.Side is Side.Device or Side.Page))
         .Select(r => e.Finding(
-            CauseCodes.GuestsInCascade,
+            Rule,
             [r.Box.Id],
             $"Guests of {r.Box.Name} reach the network before it",
             "Guests find printers, storage and the pages of boxes.",

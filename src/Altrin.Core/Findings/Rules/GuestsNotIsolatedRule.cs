@@ -24,7 +24,7 @@ public static class GuestsNotIsolatedRule
             if (habit != Known.Yes)
             {
                 yield return e.Finding(
-                    CauseCodes.GuestsNotIsolated,
+                    Rule,
                     [box.Box],
                     $"The guest name of {e.Name(box.Box)} {(habit == Known.No ? "opens" : "may open")} into the home",
                     "Guests find printers, storage and the pages of boxes.",

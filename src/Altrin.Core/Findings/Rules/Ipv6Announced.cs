@@ -19,7 +19,7 @@ public static class Ipv6Announced
         .Where(b => e.Design.Box(b.Box)!.Profile.Habits.AnnouncesIpv6 == Known.Yes && !Routes(e, b) && e.Network.Segments.Any(s => s.Boxes.Contains(b.Box) && s.Interfaces.Any(i => i.Side == Side.Device)))
         .OrderBy(b => b.Box, StringComparer.Ordinal)
         .Select(b => e.Finding(
-            "ipv6-announced",
+            Rule,
             [b.Box],
             $"{e.Name(b.Box)} does not route and still announces itself as an IPv6 router",
             "Some pages stall and others load, by which of the two addresses a device tries first.",

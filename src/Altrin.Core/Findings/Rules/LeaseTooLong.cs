@@ -26,7 +26,7 @@ public static class LeaseTooLong
         .Select(r => (r.Box, r.Mode, Moving: Moving(e, r.Box.Id), Asking: e.Seen.Leasing.Unreserved(r.Box.Id)))
         .Where(r => r.Moving > 0 && r.Mode.Server.Pool.Count < Wide * r.Asking)
         .Select(r => e.Finding(
-            "lease-too-long",
+            Rule,
             [r.Box.Id],
             $"Leases of {r.Box.Name} last {Length(r.Mode.Server.LeaseMinutes!.Value)}, and its pool of {r.Mode.Server.Pool.Count} serves {r.Asking}, {r.Moving} of them phones and the like",
             "One day a visitor, or a phone that was renewed, gets no address.",

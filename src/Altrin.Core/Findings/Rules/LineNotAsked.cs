@@ -26,7 +26,7 @@ public static class LineNotAsked
         return e.Network.Segment(PortRef.Street).Interfaces
             .Where(i => i is { Side: Side.Wan, KeptOff: null } && e.Design.Box(i.Owner)!.Profile.Kind != BoxKind.Gateway && !Passer.HandsTo(e.Design, i.Owner))
             .Select(i => e.Finding(
-                "line-not-asked",
+                Rule,
                 [i.Owner],
                 $"Whether the line wants {string.Join(", ", open.SkipLast(1))}{(open.Count > 1 ? " or " : "")}{open[^1]} from {e.Name(i.Owner)} was not asked",
                 "The line may refuse it, and then there is no internet to look it up.",

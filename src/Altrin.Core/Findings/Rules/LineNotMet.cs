@@ -17,7 +17,7 @@ public static class LineNotMet
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Network.Interfaces.Where(i => i.KeptOff is not null).Select(i => e.Finding(
-        CauseCodes.LineNotMet,
+        Rule,
         [i.Owner],
         e.Seen.Tracer.World.WrongAtStreet(i)!.Text.TrimEnd('.'),
         "The box gets no address from the provider, whatever else is right.",

@@ -18,7 +18,7 @@ public static class LoopRule
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Network.Segments.SelectMany(s => s.Loops).Select(loop => e.Finding(
-        CauseCodes.Loop,
+        Rule,
         loop.Cables,
         $"{Verdict.Count(loop.Cables.Count, loop.Cables.Any(IsRadio) ? "link" : "cable")} {(loop.Perhaps ? "may form" : loop.Cables.Count == 1 ? "forms" : "form")} a ring: {string.Join(", ", Ends(e, loop))}",
         loop.Cables.Any(IsRadio) ? "A cable beside the radio link takes the whole network down." : "The whole network stands still, every port light blinking together.",

@@ -23,7 +23,7 @@ public static class ManagementPageHidden
             foreach (var router in e.Routers.Where(r => r.Box.Id != gateway.Box && r.Mode.Lan.Subnet.Overlaps(page.Subnet) && e.SegmentOf(r.Box.Id, Side.Wan) is { } above && above.Boxes.Contains(gateway.Box)))
             {
                 yield return e.Finding(
-                    "management-page-hidden",
+                    Rule,
                     [gateway.Box, router.Box.Id],
                     $"The management page of {e.Name(gateway.Box)} at {page.Address} lies inside the LAN of {router.Box.Name}",
                     "The gateway's page does not open when the line has to be looked at.",

@@ -19,7 +19,7 @@ public static class ManagementPageNotReserved
     private static IEnumerable<Finding> Judge(Evidence e) => e.Sheet.Addresses
         .Where(a => a is { Side: Side.Page, Origin: AddressOrigin.Leased } && a.Segment != Sites.PortRef.Street)
         .Select(a => e.Finding(
-            "management-page-not-reserved",
+            Rule,
             [a.Owner],
             $"The page of {e.Name(a.Owner)} is at an address that may change",
             "At the next visit it has to be found first.",

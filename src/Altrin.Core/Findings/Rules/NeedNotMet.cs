@@ -23,7 +23,7 @@ public static class NeedNotMet
         {
             var need = e.Design.Site.Needs.First(n => n.Id == fact.Need);
             yield return Evidence.Consequence(
-                "need-not-met",
+                Rule,
                 fact.Need,
                 NeedWords.Said(e.Design, need, Not(fact)),
                 fact.Answer,

@@ -27,7 +27,7 @@ public static class NoDhcpServer
             }
             var routers = e.Seen.Hosts.Rulers(segment).Select(r => r.Owner).ToList();
             yield return e.Finding(
-                CauseCodes.NoDhcpServer,
+                Rule,
                 [segment.Id],
                 $"No DHCP server answers where {Asking(e, asking)} for an address",
                 "These devices say that they are connected, and have no internet.",

@@ -22,7 +22,7 @@ public static class NoHairpinRule
         .Where(r => e.Design.Box(r)?.Profile.Habits.LoopsBack == Known.No)
         .Order(StringComparer.Ordinal)
         .Select(r => e.Finding(
-            CauseCodes.NoHairpin,
+            Rule,
             [r],
             $"{e.Name(r)} has no hairpin NAT: its WAN address is not reached from inside",
             "What opens on the road by name or public address does not open at home.",

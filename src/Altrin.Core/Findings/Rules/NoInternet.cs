@@ -15,7 +15,7 @@ public static class NoInternet
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Sheet.Internet.Where(i => i.Answer.IsBroken || i.Answer.Kind == AnswerKind.Unknown).Select(i => Evidence.Consequence(
-        "no-internet",
+        Rule,
         i.Device,
         i.Answer.Kind switch
         {

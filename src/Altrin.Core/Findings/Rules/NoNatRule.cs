@@ -16,7 +16,7 @@ public static class NoNatRule
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.NoNat).Select(cause => e.Finding(
-        CauseCodes.NoNat,
+        Rule,
         cause.Subjects,
         $"{e.Names(cause.Subjects)} sends private addresses to the provider without NAT",
         "Nothing behind it gets an answer from the internet.",

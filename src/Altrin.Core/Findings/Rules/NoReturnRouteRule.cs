@@ -17,7 +17,7 @@ public static class NoReturnRouteRule
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.NoReturnRoute).Select(cause => e.Finding(
-        CauseCodes.NoReturnRoute,
+        Rule,
         cause.Subjects,
         cause.Text.TrimEnd('.'),
         "Devices behind it have an address and a gateway, and nothing answers.",

@@ -16,7 +16,7 @@ public static class NoRouteRule
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.NoRoute).Select(cause => e.Finding(
-        CauseCodes.NoRoute,
+        Rule,
         cause.Subjects,
         cause.Text.TrimEnd('.'),
         "Devices behind it have an address, and nothing answers.",

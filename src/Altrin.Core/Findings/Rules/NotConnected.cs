@@ -15,7 +15,7 @@ public static class NotConnected
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.NotConnected).Select(cause => e.Finding(
-        CauseCodes.NotConnected,
+        Rule,
         cause.Subjects,
         cause.Text.TrimEnd('.'),
         "It has no network.",

@@ -22,7 +22,7 @@ public static class NotWorkedOutRule
         }
         var open = e.Sheet.Internet.Select(i => i.Answer).Concat(e.Sheet.Needs.Select(n => n.Answer)).Count(a => a.Causes.Any(c => c.Code == CauseCodes.NotWorkedOut));
         yield return e.Finding(
-            CauseCodes.NotWorkedOut,
+            Rule,
             [],
             $"{Verdict.Count(open, "answer")} {(open == 1 ? "was" : "were")} not worked out",
             "Nothing is said about them: they may be right or wrong.",

@@ -24,7 +24,7 @@ public static class OutsideRating
         .Select(x => (x.Box, Place: x.Place!, Why: Why(x.Box.Profile.Traits, x.Place!)))
         .Where(x => x.Why is not null)
         .Select(x => e.Finding(
-            "outside-rating",
+            Rule,
             [x.Box.Id],
             $"{x.Box.Name} stands in {x.Place.Name}, {x.Why}",
             "It drops out in heat, frost or rain, and then for good.",

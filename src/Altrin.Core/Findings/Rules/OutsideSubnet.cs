@@ -30,7 +30,7 @@ public static class OutsideSubnet
             {
                 var own = ((Fixed)host.Setting).Address.Address;
                 yield return e.Finding(
-                    CauseCodes.OutsideSubnet,
+                    Rule,
                     [host.Owner],
                     $"{e.Name(host.Owner)} is set to {own}, outside {plan.Subnet}",
                     host.Side == Side.Device ? "It reaches nothing." : "It passes traffic on, but its page cannot be opened from here.",

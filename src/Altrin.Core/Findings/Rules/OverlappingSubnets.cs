@@ -15,7 +15,7 @@ public static class OverlappingSubnets
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Sheet.Overlaps.DistinctBy(o => o.Router).Select(o => o.MovedTo is not null ? Moves(e, o) : e.Finding(
-        CauseCodes.OverlappingSubnets,
+        Rule,
         [o.Router],
         o.SharedAddress is { } shared
             ? $"{e.Name(o.Router)} has {o.Inner} on both sides, and its own address {shared} is in use on its WAN side too"
@@ -24,7 +24,7 @@ public static class OverlappingSubnets
         [.. Cures.OneNetwork(e, o.Router), .. Cures.Renumber(e, o.Router)]));
 
     private static Finding Moves(Evidence e, OverlapFact overlap) => e.Finding(
-        CauseCodes.OverlappingSubnets,
+        Rule,
         [overlap.Router],
         $"{e.Name(overlap.Router)} has {overlap.Inner} on its LAN side and {overlap.Outer} on its WAN side, and changes its LAN subnet by itself",
         "Its page is not where it was, and whatever is set by hand behind it is cut off.",

@@ -18,7 +18,7 @@ public static class PassThroughCutsOffRule
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.PassThroughCutsOff).Select(cause => e.Finding(
-        CauseCodes.PassThroughCutsOff,
+        Rule,
         cause.Subjects,
         cause.Text.TrimEnd('.'),
         "Whatever is still plugged into the gateway has an address and no internet.",

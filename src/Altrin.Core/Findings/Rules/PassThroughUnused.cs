@@ -19,7 +19,7 @@ public static class PassThroughUnused
     private static IEnumerable<Finding> Judge(Evidence e) => e.Routers
         .Where(r => r.Mode.Passing is not null && Passer.CableOf(e.Design, r.Box.Id) is null)
         .Select(r => e.Finding(
-            "pass-through-unused",
+            Rule,
             [r.Box.Id],
             r.Mode.Passing!.Kind == PassKind.Port
                 ? $"IP pass-through of {r.Box.Name} leads to a port with nothing in it"

@@ -23,7 +23,7 @@ public static class PassivePower
                 if (Feeds.At(e.Design, from) is { Kind: PowerKind.Passive } source && e.Design.Box(to.Owner)?.Profile.Traits.Power?.Takes != PowerKind.Passive)
                 {
                     yield return e.Finding(
-                        "passive-power",
+                        Rule,
                         [source.Box.Id],
                         $"{source.Box.Name} puts power on the cable to {e.Name(to.Owner)} without asking",
                         "The port at the other end is dead, at once or some day.",

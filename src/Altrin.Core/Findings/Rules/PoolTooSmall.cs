@@ -22,7 +22,7 @@ public static class PoolTooSmall
         .SelectMany(s => s.Servers.Select(server => (Segment: s, Server: server)))
         .Where(s => s.Server.Pool is { } pool && e.Seen.Leasing.Unreserved(s.Server.Owner) > pool.Count)
         .Select(s => e.Finding(
-            CauseCodes.PoolTooSmall,
+            Rule,
             [s.Server.Owner],
             $"{e.Seen.Leasing.Unreserved(s.Server.Owner)} ask {e.Name(s.Server.Owner)} for an address and its pool holds {s.Server.Pool!.Value.Count}",
             "The last device to join has no internet.",

@@ -18,7 +18,7 @@ public static class PortForwardIdle
     private static IEnumerable<Finding> Judge(Evidence e) => e.Routers
         .Where(r => (r.Mode.Forwards.Count > 0 || r.Mode.Dmz is not null) && e.Network.Find(r.Box.Id, Side.Wan) is { Linked: false })
         .Select(r => e.Finding(
-            "port-forward-idle",
+            Rule,
             [r.Box.Id],
             $"{r.Box.Name} forwards ports, and nothing is plugged into its WAN port",
             "What should be reached from outside is not; the port is open on the wrong box.",

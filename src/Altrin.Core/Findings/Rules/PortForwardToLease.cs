@@ -16,7 +16,7 @@ public static class PortForwardToLease
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.PortForwardToLease).Select(cause => e.Finding(
-        CauseCodes.PortForwardToLease,
+        Rule,
         cause.Subjects,
         cause.Text.TrimEnd('.'),
         "Reaching it from outside stops one day, after a restart.",

@@ -40,5 +40,5 @@ public static class PowerShort
         }
     }
 
-    private static Finding Short(Evidence e, string id, string what) => e.Finding("power-short", [id], what, "It is dark, or comes and goes.", [], ["Take an injector or a switch of the right kind (802.3af, at or bt) and budget, or the plug of the box."]);
+    private static Finding Short(Evidence e, string id, string what) => e.Finding(Rule, [id], what, "It is dark, or comes and goes.", [], ["Take an injector or a switch of the right kind (802.3af, at or bt) and budget, or the plug of the box."]);
 }

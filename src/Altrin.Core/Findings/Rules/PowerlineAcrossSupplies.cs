@@ -22,7 +22,7 @@ public static class PowerlineAcrossSupplies
         .Select(f => (Fact: f, Shared: Shared(e.Design.Site, f)))
         .Where(x => x.Shared != Known.Yes)
         .Select(x => e.Finding(
-            "powerline-across-supplies",
+            Rule,
             [x.Fact.Cable],
             $"The powerline link from {x.Fact.From!.Name} to {x.Fact.To!.Name} {(x.Shared == Known.No ? "crosses from one mains supply to another" : "leads between buildings, and whether they share one mains supply is not known")}",
             "It is slow, or does not link at all.",

@@ -27,7 +27,7 @@ public static class RepeaterChain
                 (hops, at) = (hops + 1, next);
             }
             yield return e.Finding(
-                "repeater-chain",
+                Rule,
                 [link.Box],
                 $"{e.Name(link.Box)} is {hops} radio hops away from {e.Name(at.To)}",
                 "Devices behind it have a slow network, and each hop can fail by itself.",

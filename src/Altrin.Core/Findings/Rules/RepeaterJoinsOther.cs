@@ -17,7 +17,7 @@ public static class RepeaterJoinsOther
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Network.RadioLinks.Where(l => l.Rivals.Count > 0).Select(l => e.Finding(
-        CauseCodes.RepeaterJoinsOther,
+        Rule,
         [l.Box],
         e.Seen.Tracer.World.Radio.Strays(l).Text.TrimEnd('.'),
         "After a power cut its devices may have no internet until it is switched off and on again.",

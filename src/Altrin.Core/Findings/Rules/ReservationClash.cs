@@ -30,7 +30,7 @@ public static class ReservationClash
                 if (why is not null)
                 {
                     yield return e.Finding(
-                        "reservation-clash",
+                        Rule,
                         [box.Id, $"{kept.Hardware}"],
                         $"{box.Name} keeps {kept.Address} for {Whose(e, kept.Hardware)}, but {why}",
                         "It is not found where it should be.",

@@ -26,7 +26,7 @@ public static class ReservationIdle
                 if (owner is not null && asking.Find(a => a.Owner == owner.Id) is { Hardware: { } real })
                 {
                     yield return e.Finding(
-                        "reservation-idle",
+                        Rule,
                         [box.Id, $"{kept.Hardware}"],
                         $"{box.Name} keeps {kept.Address} for the other side of {owner.Name}",
                         $"{owner.Name} is not found at {kept.Address}.",
@@ -36,7 +36,7 @@ public static class ReservationIdle
             foreach (var kept in mode.Server.Reservations.Where(r => r.Hardware.IsLocallyAdministered))
             {
                 yield return e.Finding(
-                    "reservation-idle",
+                    Rule,
                     [box.Id, $"{kept.Hardware}"],
                     $"{box.Name} keeps {kept.Address} for {kept.Hardware}, which is a private MAC address",
                     "The device changes it by itself and is not found there any more.",

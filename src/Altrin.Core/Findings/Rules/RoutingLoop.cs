@@ -17,7 +17,7 @@ public static class RoutingLoop
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.RoutingLoop).Select(cause => e.Finding(
-        CauseCodes.RoutingLoop,
+        Rule,
         cause.Subjects,
         $"The WAN side of {e.Names(cause.Subjects)} leads back to its LAN side",
         "Nothing behind it reaches the internet.",

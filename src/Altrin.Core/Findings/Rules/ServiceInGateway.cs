@@ -19,7 +19,7 @@ public static class ServiceInGateway
         .Where(b => b.Holds.Count > 0 && e.Design.Mode(b.Id) is null or BridgeMode or RouterMode { Passing: not null } && b.Holds.Count > 0 && (b.Profile.Habits.KeepsServices != Known.Yes || e.Design.Mode(b.Id) is null))
         .OrderBy(b => b.Id, StringComparer.Ordinal)
         .Select(b => e.Finding(
-            CauseCodes.ServiceInGateway,
+            Rule,
             [b.Id],
             $"{Words(b.Holds)} {(b.Holds.Count == 1 ? "depends" : "depend")} on {b.Name}, which {e.Design.Mode(b.Id) switch { BridgeMode => "is in bridge mode", null => "is not in use", _ => "is in IP pass-through" }}",
             "The telephone is dead, or the alarm makes no call, from the day of the change.",

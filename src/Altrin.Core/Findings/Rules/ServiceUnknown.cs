@@ -15,7 +15,7 @@ public static class ServiceUnknown
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.ServiceUnknown).Select(cause => e.Finding(
-        CauseCodes.ServiceUnknown,
+        Rule,
         cause.Subjects,
         "Whether the home gets a public address was not asked",
         "Whether anything can be reached from outside is not known.",

@@ -18,7 +18,7 @@ public static class SeveralBeforeRouter
     private static IEnumerable<Finding> Judge(Evidence e) => e.Seen.Leasing.Unreserved(PortRef.Street) <= Given(e) ? [] :
     [
         e.Finding(
-            CauseCodes.SeveralBeforeRouter,
+            Rule,
             [PortRef.Street],
             $"{e.Seen.Leasing.Unreserved(PortRef.Street)} ask the provider for an address: {e.Names(Asking(e))}",
             "One of them has internet, and which one changes after a power cut.",

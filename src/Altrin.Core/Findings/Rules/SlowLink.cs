@@ -34,7 +34,7 @@ public static class SlowLink
             var cable = e.Design.SetUp.Cables.First(c => c.Id == link.Id);
             var behind = group.Select(g => g.Device).Order(StringComparer.Ordinal).ToList();
             yield return e.Finding(
-                "slow-link",
+                Rule,
                 [link.Id],
                 $"The cable from {PortWords.Of(e.Design, cable.A)} to {PortWords.Of(e.Design, cable.B)} carries at most {link.AtMostMbps} Mb/s; {sold} are sold",
                 $"{(behind.Count == 1 ? $"{e.Name(behind[0])} gets" : $"{behind.Count} devices get")} at most {link.AtMostMbps} Mb/s, however near they are.",

@@ -34,7 +34,7 @@ public static class SplitWifiName
         }
         var users = e.Design.SetUp.Devices.Select(d => d.Wifi?.Name).OfType<string>().ToList();
         yield return e.Finding(
-            "split-wifi-name",
+            Rule,
             radios.Select(r => $"{r.Box}/{r.Setting.Radio}"),
             $"Wi-Fi of {where} has {names.Count} names: {string.Join(", ", names.Select(n => $"\"{n}\""))}",
             "Phones stay on the box that they joined first, however weak it becomes.",

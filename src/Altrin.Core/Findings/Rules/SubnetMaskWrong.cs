@@ -31,7 +31,7 @@ public static class SubnetMaskWrong
                 {
                     var right = typed with { Address = new(typed.Address.Address, plan.Subnet.PrefixLength) };
                     yield return e.Finding(
-                        CauseCodes.SubnetMaskWrong,
+                        Rule,
                         [host.Owner],
                         $"{e.Name(host.Owner)} is set to {typed.Address} in a network that is {plan.Subnet}",
                         "Some of the home answers it and some does not.",

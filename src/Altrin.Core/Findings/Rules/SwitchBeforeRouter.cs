@@ -20,7 +20,7 @@ public static class SwitchBeforeRouter
     private static IEnumerable<Finding> Judge(Evidence e) => e.Network.Segments
         .Where(s => s.HasStreet)
         .SelectMany(s => s.Boxes.Where(b => e.Design.Mode(b) is SwitchMode).Select(b => e.Finding(
-            "switch-before-router",
+            Rule,
             [b],
             $"{e.Name(b)} is connected before the router",
             "The provider gives one address: the first to ask has internet, the others have none.",

@@ -29,7 +29,7 @@ public static class TvOnWrongSide
                 continue;
             }
             yield return e.Finding(
-                "tv-on-wrong-side",
+                Rule,
                 [way.Device],
                 other is not null ? $"{e.Name(way.Device)} is behind {e.Name(other)}, and its programmes come from {holder.Name}" : $"{e.Name(way.Device)} gets its programmes from {holder.Name} over {(over!.Cable is null ? "radio" : "powerline")}",
                 "The provider's programmes stutter or stay black, and take the rest of the network along; other services on it go on.",

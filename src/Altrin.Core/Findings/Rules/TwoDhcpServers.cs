@@ -21,7 +21,7 @@ public static class TwoDhcpServers
         {
             string[] servers = [.. segment.Servers.Select(s => s.Owner)];
             yield return e.Finding(
-                CauseCodes.TwoDhcpServers,
+                Rule,
                 servers,
                 $"{e.Names(servers)} both hand out addresses in one network",
                 "Some devices get no internet after they restart, others after their lease runs out: it changes by itself.",

@@ -20,7 +20,7 @@ public static class UplinkNotJoined
     private static IEnumerable<Finding> Judge(Evidence e) =>
     [
         .. e.Network.Unjoined.Select(u => e.Finding(
-            CauseCodes.UplinkNotJoined,
+            Rule,
             [u.Box],
             Why(e, u),
             "Its light keeps blinking, and no device behind it has a network.",
@@ -28,14 +28,14 @@ public static class UplinkNotJoined
             u.Why == RefusalReason.NotOfKit ? ["Only boxes of one kit join each other; let it be a repeater, or cable it as an access point."] : ["Set it up about 2 m from the box that it joins, and carry it away once its light stands still."],
             [.. Island(e, u.Box)])),
         .. e.Network.RadioLinks.Where(l => l.Frames == UplinkFrames.FourAddress && e.Seen.Tracer.World.Radio.Untold(l) is not null).Select(l => e.Finding(
-            CauseCodes.UplinkNotJoined,
+            Rule,
             [l.Box],
             $"Whether {e.Name(l.To)} takes four addresses from {e.Name(l.Box)} was not found out",
             "If it does not, nothing behind it gets through, although the link itself stands.",
             [],
             ["Look into the settings of both boxes for WDS or four addresses, or try a ping across before anything is carried upstairs."])),
         .. e.Network.RadioLinks.Where(l => e.Seen.Tracer.World.Radio.Wanders(l) is not null).Select(l => e.Finding(
-            CauseCodes.UplinkNotJoined,
+            Rule,
             [l.Box],
             $"{e.Name(l.To)} chooses its channel by itself, and {e.Name(l.Box)} may not use all of them",
             "It works until the other box moves to a channel that this one was not made for, such as after a night or a power cut.",

@@ -19,7 +19,7 @@ public static class UpnpOn
     private static IEnumerable<Finding> Judge(Evidence e) => e.Routers
         .Where(r => r.Mode.PortRequests && e.SegmentOf(r.Box.Id, Side.Wan) is { HasStreet: true } && !e.Design.Site.Needs.Any(n => n is ReachFromOutside { AsksItself: true }))
         .Select(r => e.Finding(
-            "upnp-on",
+            Rule,
             [r.Box.Id],
             $"UPnP is on: {r.Box.Name} opens ports for any device that asks",
             "Nothing that is noticed: that is the trouble with it.",

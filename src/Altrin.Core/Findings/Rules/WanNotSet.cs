@@ -18,7 +18,7 @@ public static class WanNotSet
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.WanNotSet).Select(cause => e.Finding(
-        CauseCodes.WanNotSet,
+        Rule,
         cause.Subjects,
         cause.Text.TrimEnd('.'),
         "The home has no internet.",

@@ -17,7 +17,7 @@ public static class WanPortEmpty
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.WanPortEmpty).Select(cause => e.Finding(
-        CauseCodes.WanPortEmpty,
+        Rule,
         cause.Subjects,
         cause.Text.TrimEnd('.'),
         "Devices behind it say that they are connected, and have no internet.",

@@ -16,9 +16,9 @@ public static class WeakWifi
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => WifiNames.Sending(e)
-        .Where(r => r.Setting.Security is WifiSecurity.Open or WifiSecurity.Wep or WifiSecurity.WpaTkip)
+        .Where(r => r.Setting.Security.IsWeak())
         .Select(r => e.Finding(
-            "weak-wifi",
+            Rule,
             [$"{r.Box}/{r.Setting.Radio}"],
             $"\"{r.Setting.Name}\" of {e.Name(r.Box)} is {(r.Setting.Security == WifiSecurity.Open ? "open" : $"protected by {WifiNames.Words(r.Setting.Security)} only")}",
             "Neighbours can get in, and new devices are slowed down.",

@@ -18,7 +18,7 @@ public static class WifiNotJoined
         Judge);
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Network.Refusals.Select(r => e.Finding(
-        CauseCodes.WifiNotJoined,
+        Rule,
         [r.Device],
         r.Why switch
         {

@@ -19,7 +19,7 @@ public static class WifiPasswordDiffers
         .OrderBy(g => g.Key, StringComparer.Ordinal)
         .Where(g => g.Select(r => (r.Setting.Security, r.Setting.Key)).Distinct().Count() > 1)
         .Select(g => e.Finding(
-            "wifi-password-differs",
+            Rule,
             g.Select(r => $"{r.Box}/{r.Setting.Radio}"),
             $"\"{g.Key}\" has different passwords or security on {e.Names(g.Select(r => r.Box).Distinct())}",
             "Devices do not move from one to the other, and small ones get lost.",

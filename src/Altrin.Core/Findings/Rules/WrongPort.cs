@@ -26,7 +26,7 @@ public static class WrongPort
         if (!mode.Server.On && e.WanCable(box.Id) is { } cable && inner.Servers.Count == 0 && e.SegmentOf(box.Id, Side.Wan) is { HasStreet: false })
         {
             yield return e.Finding(
-                "wrong-port",
+                Rule,
                 [box.Id],
                 $"{box.Name} has its DHCP server off, but its cable is in port {Label(box, cable)}",
                 "What is plugged into it gets no address.",
@@ -44,7 +44,7 @@ public static class WrongPort
         {
             var uplinks = e.Design.SetUp.Cables.Where(c => (c.A.Owner == box.Id && others.Contains(c.B.Owner)) || (c.B.Owner == box.Id && others.Contains(c.A.Owner))).ToList();
             yield return e.Finding(
-                "wrong-port",
+                Rule,
                 [box.Id],
                 $"{box.Name} is in router mode, but is connected to {e.Name(others[0])} by a LAN port",
                 "Devices of the main network get its addresses and then no internet.",
@@ -63,7 +63,7 @@ public static class WrongPort
         .Select(b => (Box: e.Design.Box(b.Box)!, Cable: e.WanCable(b.Box)))
         .Where(b => b.Cable is not null)
         .Select(b => e.Finding(
-            "wrong-port",
+            Rule,
             [b.Box.Id],
             $"{b.Box.Name} leaves port {Label(b.Box, b.Cable!)} out in access-point mode, and the cable is in it",
             "Nothing passes: what is plugged into it is cut off.",

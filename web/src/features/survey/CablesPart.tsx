@@ -86,8 +86,8 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
                           save={async (draft) => tools.save(change({ lengthMetres: metres(draft) }))}
                         />
                       </Cell>
-                      <Cell>{check?.carriesMbps ? <Mono>{check.carriesMbps} Mb/s</Mono> : <chakra.span color="muted">not known</chakra.span>}</Cell>
-                      <Cell color="ochre">{check?.trouble.map((t) => <Box key={t}>{t}</Box>)}</Cell>
+                      <Cell>{check?.carriesMbps ? <Mono>{carried(check.carriesMbps, check.portsMbps)}</Mono> : <chakra.span color="muted">not known</chakra.span>}</Cell>
+                      <Cell color="ochre">{check?.findings.map((f) => <Box key={f}>{f}</Box>)}</Cell>
                     </chakra.tr>
                   );
                 })}
@@ -257,3 +257,6 @@ function NewBuilding({ tools }: { tools: JobTools }) {
     </chakra.form>
   );
 }
+
+/** What a cable carries, and beside it what its ports would where that is more. */
+const carried = (mbps: number, ports: number | null) => (ports !== null && ports > mbps ? `${mbps} of ${ports} Mb/s` : `${mbps} Mb/s`);
