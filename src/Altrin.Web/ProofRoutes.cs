@@ -15,7 +15,7 @@ namespace Altrin.Web;
 /// <param name="At">Where.</param>
 /// <param name="Name">What that is called.</param>
 /// <param name="Addresses">Its own addresses.</param>
-/// <param name="Table">Its address table, once it has spoken to everybody.</param>
+/// <param name="Table">Its address table, once it has reached all.</param>
 /// <param name="Trace">A ping and a route; null where none was asked for.</param>
 /// <param name="Style">How commands print it.</param>
 /// <param name="Printouts">The same as commands print it.</param>
@@ -47,6 +47,8 @@ internal static class ProofRoutes
             Known(seen.Sheet.Needs.FirstOrDefault(f => f.Need == need), "A need of the customer is expected."))).WithName("ReadNeed");
         proof.MapGet("/reach", ([AsParameters] ProofQuestion q) => q.Seen(seen => (Parsed<ReachFact>)seen.Sheet.Reach)).WithName("ReadReach");
         proof.MapGet("/path", ([AsParameters] ProofQuestion q, string from, string to) => q.Seen(seen => Path(seen, from, to))).WithName("ExplainPath");
+        proof.MapGet("/joins", ([AsParameters] ProofQuestion q, string box) => q.Asked((design, _) =>
+            design.Box(box) is { } there ? (Parsed<JoinChoices>)JoinChoices.Of(design, there) : Parsed<JoinChoices>.Fail("A box of the home is expected."))).WithName("ListJoins");
         proof.MapGet("/seats", ([AsParameters] ProofQuestion q) => q.Asked((design, _) => (Parsed<IReadOnlyList<Seat>>)Seats.Of(design).ToList())).WithName("ListSeats");
         proof.MapGet("/look", ([AsParameters] ProofQuestion q, string at, string style, string? to = null) => q.Asked((design, cancel) =>
             Look(design, at, to, style, cancel))).WithName("LookFromSeat");

@@ -191,6 +191,8 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     [InlineData("path?setUp=planned&from=printer&to=internet", 200)]
     [InlineData("path?setUp=planned&from=internet&to=kiln-from-away", 200)]
     [InlineData("path?setUp=planned&from=internet&to=printer-for-all", 422)]
+    [InlineData("joins?setUp=planned&box=studio-point", 200)]
+    [InlineData("joins?setUp=planned&box=printer", 422)]
     [InlineData("seats?setUp=planned", 200)]
     [InlineData("look?setUp=planned&at=hall-gateway/r5&style=ifconfig", 200)]
     [InlineData("look?setUp=planned&at=printer&style=ip&to=nowhere", 422)]

@@ -32,20 +32,11 @@ internal static class Factory
         {
             return kept;
         }
-        var heard = Air.Of(design).Where(a => a.Box != box.Id && !a.Guest).ToList();
-        foreach (var radio in box.Profile.Radios.OrderByDescending(r => r.Band))
-        {
-            if (heard.FirstOrDefault(h => h.Radio.Band == radio.Band) is { Box: { } other } found)
-            {
-                return new(radio.Id, other, found.Setting.Name, found.Setting.Security, found.Setting.Key, UplinkFrames.ThreeAddress);
-            }
-        }
-        return new(box.Profile.Radios.Count > 0 ? box.Profile.Radios[0].Id : "none", box.Id, FactoryNames.Of(box), WifiSecurity.Wpa2, null, UplinkFrames.ThreeAddress);
+        return JoinChoices.Of(design, box).Heard is [var found, ..] ? new(found.Radio, found.Box, found.Name, found.Security, found.Key, UplinkFrames.ThreeAddress) : new(box.Profile.Radios.Count > 0 ? box.Profile.Radios[0].Id : "none", box.Id, FactoryNames.Of(box), WifiSecurity.Wpa2, null, UplinkFrames.ThreeAddress);
     }
 
     /// <summary>The main node of a box's kit; the box itself where there is none, which a finding says.</summary>
-    private static string MainOf(Design design, Box box) =>
-        design.SetUp.Boxes.Where(b => b.Box != box.Id && b.Mode is RouterMode or AccessPointMode && box.Profile.Kit is { } kit && design.Box(b.Box)!.Profile.Kit == kit).Select(b => b.Box).Order(StringComparer.Ordinal).FirstOrDefault() ?? box.Id;
+    private static string MainOf(Design design, Box box) => JoinChoices.Of(design, box).MainNodes is [var main, ..] ? main : box.Id;
 
     /// <summary>The server after its router's address changed: pool and reservations keep their place in the subnet where they still fit.</summary>
     public static AddressServer Moved(AddressServer server, InterfaceAddress from, InterfaceAddress to)

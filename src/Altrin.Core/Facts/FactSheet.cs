@@ -18,7 +18,8 @@ namespace Altrin.Core.Facts;
 /// <param name="Needs">What the customer asked for, need by need.</param>
 /// <param name="Inbound">What becomes of a connection opened from outside, forward by forward; over IPv4 only.</param>
 /// <param name="Links">Cables and Wi-Fi in use, with what they carry.</param>
-/// <param name="Uplinks">At whom each box and device hangs.</param>
+/// <param name="Uplinks">To what each box and device is connected.</param>
+/// <param name="Nats">Where NAT is done, and how many times on the way.</param>
 /// <param name="Rulers">Who has which address of which subnet.</param>
 /// <param name="AmongDevices">Works <see cref="Reach"/> and what hangs on it out: no finding needs it, and it grows with the square of the home.</param>
 public sealed record FactSheet(
@@ -32,11 +33,12 @@ public sealed record FactSheet(
     IReadOnlyList<InboundFact> Inbound,
     IReadOnlyList<LinkFact> Links,
     IReadOnlyList<UplinkFact> Uplinks,
+    IReadOnlyList<NatFact> Nats,
     IReadOnlyList<RulerFact> Rulers,
     [property: JsonIgnore] Lazy<AmongDevices> AmongDevices)
 {
     /// <summary>No facts at all: what is known of a home that could not be looked at.</summary>
-    public static FactSheet Nothing { get; } = new([], [], [], [], [], [], [], [], [], [], [], new(() => new(new([], []), [], [])));
+    public static FactSheet Nothing { get; } = new([], [], [], [], [], [], [], [], [], [], [], [], new(() => new(new([], []), [], [])));
 
     /// <summary>Who opens connections to whom, class by class.</summary>
     [JsonIgnore]
@@ -223,6 +225,12 @@ public sealed record LinkFact(string Id, LinkKind Kind, PortRef A, PortRef B, in
 /// <param name="Outer">Whether it ends at the WAN side of the owner, which keeps its sides apart.</param>
 public sealed record UplinkFact(string Owner, string Link, string To, bool Outer);
 
+/// <summary>A router whose two sides are networks apart.</summary>
+/// <param name="Router">The router.</param>
+/// <param name="Does">Whether it is set to do NAT.</param>
+/// <param name="Number">Which NAT it is, counted from the internet line with the carrier's own; 2 and more are double NAT. Null where it does none, or has nothing above it.</param>
+public sealed record NatFact(string Router, bool Does, int? Number);
+
 /// <summary>The addresses of one subnet of one segment.</summary>
 /// <param name="Segment">The segment.</param>
 /// <param name="Subnet">The subnet.</param>
@@ -230,7 +238,17 @@ public sealed record UplinkFact(string Owner, string Link, string To, bool Outer
 /// <param name="Pools">What the routers of this subnet hand out, also while their server is off.</param>
 /// <param name="Marks">Who has or may have which address, by address.</param>
 /// <param name="Free">Stretches that are safe to set by hand: outside every pool in use, neither set nor reserved.</param>
-public sealed record RulerFact(string Segment, Subnet Subnet, AddressRange Hosts, IReadOnlyList<PoolFact> Pools, IReadOnlyList<RulerMark> Marks, IReadOnlyList<AddressRange> Free);
+/// <param name="Gateway">The default gateway that a host gets whose address is typed by hand: the leading router of the subnet.</param>
+/// <param name="NameServers">The DNS servers that it gets: that router.</param>
+public sealed record RulerFact(
+    string Segment,
+    Subnet Subnet,
+    AddressRange Hosts,
+    IReadOnlyList<PoolFact> Pools,
+    IReadOnlyList<RulerMark> Marks,
+    IReadOnlyList<AddressRange> Free,
+    Ipv4Address Gateway,
+    IReadOnlyList<Ipv4Address> NameServers);
 
 /// <summary>What a router hands out.</summary>
 /// <param name="Router">The router, or its guest network.</param>

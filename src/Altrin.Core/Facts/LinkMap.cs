@@ -40,7 +40,11 @@ internal sealed class LinkMap
         var found = new List<UplinkFact>();
         var reached = new HashSet<string>(StringComparer.Ordinal);
         Spread(PortRef.Street);
-        // Islands: the side of the router that rules one comes first, as in the id of its segment.
+        // Islands: a router with nothing on its WAN side heads one, else what its segment is named after.
+        foreach (var router in _network.Interfaces.Where(i => i is { Side: Side.Wan, Linked: false }).Select(i => i.Owner).Order(StringComparer.Ordinal))
+        {
+            Spread(router);
+        }
         foreach (var segment in _network.Segments)
         {
             foreach (var owner in segment.Boxes.OrderBy(b => b != segment.Id).ThenBy(b => _network.Router(b) is null).ThenBy(b => b, StringComparer.Ordinal))

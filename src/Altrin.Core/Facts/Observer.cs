@@ -31,6 +31,7 @@ public static class Observer
         var tracer = new Tracer(network, leasing, hosts);
         var names = new NameAsking(tracer);
         var links = new LinkMap(network);
+        var (connections, uplinks) = (links.All(), links.Uplinks());
         var needs = new NeedJudge(network, leasing, tracer, links);
         var devices = network.Interfaces.Where(i => i.Side == Side.Device).ToList();
         var sheet = new FactSheet(
@@ -42,8 +43,9 @@ public static class Observer
             [.. devices.Select(d => Internet(network, leasing, tracer, names, links, d))],
             [.. network.Design.Site.Needs.Where(n => !n.DuringWork).OrderBy(n => n.Id, StringComparer.Ordinal).Select(needs.Of)],
             [.. network.Interfaces.Where(i => i.Side == Side.Wan && i.Linked).SelectMany(i => Inbound(network, tracer, i.Owner))],
-            links.All(),
-            links.Uplinks(),
+            connections,
+            uplinks,
+            NatCount.Of(network, connections, uplinks),
             Rulers.Of(network, leasing, hosts),
             new(() => new ReachTable(network, leasing, tracer).All()));
         return new(network, leasing, hosts, tracer, sheet);

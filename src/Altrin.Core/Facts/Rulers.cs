@@ -43,6 +43,7 @@ internal static class Rulers
             var whose = network.Interfaces.FirstOrDefault(i => i.Hardware == kept.Hardware);
             Mark(whose?.Owner ?? kept.Hardware.ToString(), whose?.Side ?? Side.Device, RulerMarkKind.Reserved, kept.Address);
         }
+        var usual = Fixed.Behind(((Fixed)routers[0].Setting).Address, subnet.Hosts.First);
         var spoken = marks.Where(m => m.Kind != RulerMarkKind.Example).Select(m => m.Address).ToList();
         return new(
             segment.Id,
@@ -50,7 +51,9 @@ internal static class Rulers
             subnet.Hosts,
             pools,
             [.. marks.OrderBy(m => m.Address).ThenBy(m => m.Owner, StringComparer.Ordinal).ThenBy(m => m.Kind)],
-            [.. Outside(subnet.Hosts, pools.Where(p => p.On).Select(p => p.Range)).SelectMany(r => r.Without(spoken))]);
+            [.. Outside(subnet.Hosts, pools.Where(p => p.On).Select(p => p.Range)).SelectMany(r => r.Without(spoken))],
+            usual.Gateway!.Value,
+            usual.NameServers);
 
         void Mark(string owner, Side side, RulerMarkKind kind, Ipv4Address address)
         {

@@ -142,8 +142,8 @@ internal static class Cures
             return null;
         }
         return host.Hardware is { } hardware && mode.Server.On ? (free, [new Reserve(router, hardware, free)])
-            : host.Side == Side.Device ? (free, [new SetDeviceAddress(host.Owner, new Fixed(new(free, plan.Subnet.PrefixLength), mode.Lan.Address, [mode.Lan.Address]))])
-            : host.Side == Side.Wan ? (free, [new SetWan(host.Owner, new Fixed(new(free, plan.Subnet.PrefixLength), mode.Lan.Address, [mode.Lan.Address]))])
+            : host.Side == Side.Device ? (free, [new SetDeviceAddress(host.Owner, Fixed.Behind(mode.Lan, free))])
+            : host.Side == Side.Wan ? (free, [new SetWan(host.Owner, Fixed.Behind(mode.Lan, free))])
             : null;
     }
 

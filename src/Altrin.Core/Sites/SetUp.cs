@@ -80,4 +80,8 @@ public sealed record Automatic : HostAddress;
 /// <param name="Address">Address and prefix as typed.</param>
 /// <param name="Gateway">Default gateway as typed; null where left empty.</param>
 /// <param name="NameServers">DNS servers as typed.</param>
-public sealed record Fixed(InterfaceAddress Address, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers) : HostAddress;
+public sealed record Fixed(InterfaceAddress Address, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers) : HostAddress
+{
+    /// <summary>What is typed into a host of a router's subnet: the router's mask, and the router as gateway and DNS server (common practice).</summary>
+    public static Fixed Behind(InterfaceAddress router, Ipv4Address address) => new(new(address, router.PrefixLength), router.Address, [router.Address]);
+}

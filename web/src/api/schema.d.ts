@@ -532,6 +532,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/proof/joins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListJoins"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/proof/seats": {
         parameters: {
             query?: never;
@@ -1371,6 +1387,7 @@ export interface components {
             inbound: components["schemas"]["InboundFact"][];
             links: components["schemas"]["LinkFact"][];
             uplinks: components["schemas"]["UplinkFact"][];
+            nats: components["schemas"]["NatFact"][];
             rulers: components["schemas"]["RulerFact"][];
         };
         Finding: {
@@ -1438,6 +1455,14 @@ export interface components {
         };
         /** @example 02:00:5e:00:53:01 */
         HardwareAddress: string;
+        Heard: {
+            box: string;
+            radio: string;
+            band: components["schemas"]["RadioBand"];
+            name: string;
+            security: components["schemas"]["WifiSecurity"];
+            key: null | string;
+        };
         HeardFact: {
             device: string;
             names: string[];
@@ -1533,6 +1558,11 @@ export interface components {
             /** Format: date-time */
             changedAt: string;
             archived: boolean;
+        };
+        JoinChoices: {
+            heard: components["schemas"]["Heard"][];
+            mainNodes: string[];
+            kitNodes: string[];
         };
         KeepRequest: {
             content: components["schemas"]["ReadingContent"];
@@ -1747,6 +1777,12 @@ export interface components {
         };
         /** @enum {unknown} */
         NamingSchool: "oneName" | "onePerBox" | "onePerBand";
+        NatFact: {
+            router: string;
+            does: boolean;
+            /** Format: int32 */
+            number: null | number;
+        };
         Need: components["schemas"]["NeedReachFromOutside"] | components["schemas"]["NeedFoundByOthers"] | components["schemas"]["NeedLocalServer"] | components["schemas"]["NeedLittleDelay"] | components["schemas"]["NeedStaysOnline"] | components["schemas"]["NeedCallsInPlace"] | components["schemas"]["NeedGuestsKeptApart"] | components["schemas"]["NeedKeepsNameAndKey"] | components["schemas"]["NeedServiceLives"];
         NeedCallsInPlace: {
             /** @enum {string} */
@@ -2507,6 +2543,8 @@ export interface components {
             pools: components["schemas"]["PoolFact"][];
             marks: components["schemas"]["RulerMark"][];
             free: string[];
+            gateway: components["schemas"]["Ipv4Address"];
+            nameServers: string[];
         };
         RulerMark: {
             owner: string;
@@ -4432,6 +4470,49 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PathFact"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ListJoins: {
+        parameters: {
+            query: {
+                setUp: string;
+                box: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JoinChoices"];
                 };
             };
             /** @description Not Found */

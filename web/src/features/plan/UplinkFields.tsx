@@ -5,39 +5,18 @@ import { NumberInput } from "../../ui/NumberInput";
 import { Labelled } from "../../ui/pieces";
 import { bandWords, frameWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
-import { type Box as Gear, type BoxSetting, nameOf, setUpOf } from "../stations/designReading";
+import { type Box as Gear, type BoxSetting, nameOf } from "../stations/designReading";
 import { Fold } from "../../ui/Fold";
 import { Tick } from "../../ui/Tick";
 import { SecretField } from "../stations/SecretField";
 import type { JobTools } from "../stations/useJob";
-
-type Link = Schemas["UplinkDocument"];
+import { useJoins } from "./useJoins";
 
 interface Props {
   box: Gear;
   setting: BoxSetting;
   design: Design;
   tools: JobTools;
-}
-
-interface Heard {
-  box: string;
-  radio: string;
-  name: string;
-  security: Link["security"];
-  key: string | null;
-  band: string;
-}
-
-/** What a box could join: each name that another box sends on a band that it has a radio for. */
-function heard(design: Design, box: Gear): Heard[] {
-  return setUpOf(design).boxes.filter((s) => s.box !== box.id).flatMap((s) =>
-    (s.radios ?? []).filter((r) => r.on).flatMap((r) => {
-      const band = design.site.boxes.find((b) => b.id === s.box)?.profile.radios.find((p) => p.id === r.radio)?.band;
-      const mine = box.profile.radios.find((p) => p.band === band);
-      return band && mine ? [{ box: s.box, radio: mine.id, name: r.name, security: r.security, key: r.key ?? null, band: bandWords[band] }] : [];
-    }),
-  );
 }
 
 /** The radio link of a router, which most have none of: folded until there is one. */
@@ -51,12 +30,12 @@ export function RouterUplink(props: Props) {
   );
 }
 
-/** The radio link by which a box joins another: whom, how frames cross it, and whether it may join another of the same name. */
+/** The radio link by which a box joins another: which one, how frames cross it, and whether it may join another of the same name. */
 export function UplinkFields({ folded = false, ...props }: Props & { folded?: boolean }) {
   const { box, setting, design, tools } = props;
   const link = setting.uplink;
   const set = (parts: Schemas["PartialOfUplink"]): Change => ({ kind: "setUplink", box: box.id, link: parts });
-  const all = heard(design, box);
+  const all = useJoins(tools, box.id).heard;
   const chosen = link ? all.findIndex((h) => h.box === link.box && h.name === link.name && h.radio === link.radio) : -1;
   const join = (at: number) => {
     const to = all[at];
@@ -78,7 +57,7 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
             {chosen < 0 && <option value="">{link ? `${link.name} of ${nameOf(design, link.box)} (not sent there)` : "no box"}</option>}
             {all.map((h, i) => (
               <option key={`${h.box} ${h.radio}`} value={i}>
-                {`${h.name} of ${nameOf(design, h.box)}, ${h.band}`}
+                {`${h.name} of ${nameOf(design, h.box)}, ${bandWords[h.band]}`}
               </option>
             ))}
           </Select>
@@ -111,18 +90,17 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
 /** Whose satellite a box is, and which node it joins for want of a cable. */
 export function SatelliteFields({ box, setting, design, tools }: Props) {
   const { main = "", by } = setting.satellite ?? {};
-  const inUse = setUpOf(design).boxes;
-  const kit = design.site.boxes.filter((b) => b.id !== box.id && b.profile.kit && b.profile.kit === box.profile.kit && inUse.some((s) => s.box === b.id));
+  const { mainNodes, kitNodes } = useJoins(tools, box.id);
   const set = (node: Schemas["PartialOfSatelliteMode"]): Change => ({ kind: "setSatellite", box: box.id, node });
   return (
     <Box display="grid" gap="2">
       <Labelled label="Managed by">
         {(ids) => (
           <Select {...ids} value={main} disabled={tools.busy} onChange={(e) => tools.act([set({ main: e.target.value, by: e.target.value })])}>
-            {kit.every((b) => b.id !== main) && <option value={main}>{main === box.id ? "no box" : nameOf(design, main)}</option>}
-            {kit.filter((b) => inUse.find((s) => s.box === b.id)?.mode !== "satellite").map((b) => (
-              <option key={b.id} value={b.id}>
-                {b.name}
+            {!mainNodes.includes(main) && <option value={main}>{main === box.id ? "no box" : nameOf(design, main)}</option>}
+            {mainNodes.map((b) => (
+              <option key={b} value={b}>
+                {nameOf(design, b)}
               </option>
             ))}
           </Select>
@@ -132,9 +110,10 @@ export function SatelliteFields({ box, setting, design, tools }: Props) {
         {(ids) => (
           <Select {...ids} value={by ?? ""} disabled={tools.busy} onChange={(e) => tools.act([set({ by: e.target.value === "" ? null : e.target.value })])}>
             <option value="">no box: by cable only</option>
-            {kit.map((b) => (
-              <option key={b.id} value={b.id}>
-                {b.name}
+            {by && !kitNodes.includes(by) && <option value={by}>{nameOf(design, by)}</option>}
+            {kitNodes.map((b) => (
+              <option key={b} value={b}>
+                {nameOf(design, b)}
               </option>
             ))}
           </Select>

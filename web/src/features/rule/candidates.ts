@@ -9,15 +9,13 @@ export interface Candidate {
   give: (address: string) => Change[];
 }
 
-/** Everybody in a ruler's segment who can be given one of its addresses. */
+/** The hosts of a ruler's segment that can be given one of its addresses. */
 export function candidatesOf(design: Design, proof: Proof, ruler: Schemas["RulerFact"]): Candidate[] {
   const prefix = ruler.subnet.split("/")[1] ?? "24";
-  const router = ruler.marks.find((m) => m.kind === "router");
   return proof.facts.addresses
     .filter((f) => f.segment === ruler.segment && f.side !== "provider")
     .flatMap((f): Candidate[] => {
-      const gateway = router && router.owner !== f.owner ? router.address : null;
-      const typed = (address: string) => ({ kind: "fixed" as const, address: `${address}/${prefix}`, gateway, nameServers: gateway ? [gateway] : [] });
+      const typed = (address: string) => ({ kind: "fixed" as const, address: `${address}/${prefix}`, gateway: ruler.gateway, nameServers: ruler.nameServers });
       const make: Record<Schemas["Side"], ((address: string) => Change) | null> = {
         lan: (address) => ({ kind: "setLanAddress", box: f.owner, address: `${address}/${prefix}` }),
         page: (address) => ({ kind: "setPageAddress", box: f.owner, address: typed(address) }),

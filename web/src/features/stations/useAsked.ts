@@ -2,11 +2,16 @@ import { useQuery, type UseQueryResult } from "@tanstack/react-query";
 import { api, unwrap, type JobState } from "../../api/client";
 
 /** A part of the proof of what is shown, asked for when it is opened and again once the job has moved on. */
-export function useAsked<T>(state: JobState, what: readonly (string | null)[], ask: (signal: AbortSignal) => Parameters<typeof unwrap<T>>[0], enabled = true): UseQueryResult<T> {
+export function useAsked<T>(
+  state: JobState | undefined,
+  what: readonly (string | null)[],
+  ask: (signal: AbortSignal) => Parameters<typeof unwrap<T>>[0],
+  enabled = true,
+): UseQueryResult<T> {
   return useQuery({
-    queryKey: ["proof", state.job.id, state.version, state.proof.setUp, ...what],
+    queryKey: ["proof", state?.job.id, state?.version, state?.proof.setUp, ...what],
     queryFn: ({ signal }) => unwrap<T>(ask(signal)),
-    enabled,
+    enabled: enabled && state !== undefined,
     placeholderData: (before) => before,
   });
 }

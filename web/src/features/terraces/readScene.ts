@@ -54,9 +54,9 @@ class Reader {
     const treeLinks = new Set([...this.uplinks.values()].map((u) => u.link));
     return {
       service: { ...serviceWords(design), carrier, flags: this.flags.get(street) ?? [], cable: cableAt(design, street)?.id ?? null },
-      roots: this.childrenOf(street, carrier ? 1 : 0, 0),
+      roots: this.childrenOf(street),
       atStreet: this.tokensOf(street),
-      islands: boxes.filter((b) => !this.uplinks.has(b.id)).map((b) => this.box(b, 0, false)),
+      islands: boxes.filter((b) => !this.uplinks.has(b.id)).map((b) => this.box(b)),
       loose: this.inUse()
         .filter((d) => !this.uplinks.has(d.id))
         .map((d) => this.token(d)),
@@ -70,11 +70,9 @@ class Reader {
     return this.design.site.devices.filter((d) => set.has(d.id));
   }
 
-  /** What hangs at a box; a public address that it passes on is not translated by it. */
-  private childrenOf(owner: string, above: number, before: number): SceneBox[] {
-    return this.design.site.boxes
-      .filter((b) => this.uplinks.get(b.id)?.to === owner)
-      .map((b) => this.box(b, this.link(this.uplinks.get(b.id)?.link ?? "").passed ? before : above, true));
+  /** What hangs at a box. */
+  private childrenOf(owner: string): SceneBox[] {
+    return this.design.site.boxes.filter((b) => this.uplinks.get(b.id)?.to === owner).map((b) => this.box(b));
   }
 
   /** Devices at a box, cabled ones and those in its Wi-Fi; guests stand in a part of their own. */
@@ -111,13 +109,12 @@ class Reader {
     };
   }
 
-  private box(box: Box, above: number, reached: boolean): SceneBox {
+  private box(box: Box): SceneBox {
     const setting = setUpOf(this.design).boxes.find((b) => b.box === box.id);
     const uplink = this.uplinks.get(box.id);
     const link = uplink ? this.links.get(uplink.link) : undefined;
     const mine = link && (link.a.split("/")[0] === box.id ? link.a : link.b);
-    const step = this.step(box, setting, mine, above, reached);
-    const inner = step?.nat ? (step.number ?? above + 1) : above;
+    const step = this.step(box);
     const ports = this.ports(box, setting, mine);
     const facts = factsOf(this.proof, box.id);
     const wan = facts.find((f) => f.side === "wan");
@@ -137,31 +134,26 @@ class Reader {
       uplink: link && mine ? { link: this.link(link.id), port: mine, fromPort: link.a === mine ? link.b : link.a } : null,
       tokens: this.tokensOf(box.id, (segment) => guestHost(segment) === null),
       walled: this.guests(box.id),
-      children: this.childrenOf(box.id, inner, above),
+      children: this.childrenOf(box.id),
       flags: this.flags.get(box.id) ?? [],
     };
   }
 
-  /** A router whose WAN side is towards the internet line and elsewhere than its LAN side is a step down. */
-  private step(box: Box, setting: BoxSetting | undefined, uplinkPort: string | undefined, above: number, reached: boolean): SceneStep | null {
-    if (setting?.mode !== "router") {
-      return null;
-    }
-    const lan = factsOf(this.proof, box.id).find((f) => f.side === "lan");
-    const wan = factsOf(this.proof, box.id).find((f) => f.side === "wan");
-    const uplink = this.uplinks.get(box.id);
-    if (!lan || (wan && lan.segment === wan.segment) || (uplink && !uplink.outer)) {
-      return null;
-    }
+  /** A router whose two sides are networks apart is a step down. */
+  private step(box: Box): SceneStep | null {
     const { facts } = this.proof;
+    const nat = facts.nats.find((n) => n.router === box.id);
+    const lan = factsOf(this.proof, box.id).find((f) => f.side === "lan");
+    if (!nat || !lan) {
+      return null;
+    }
     const members = facts.segments.find((s) => s.id === lan.segment);
     const devices = members?.devices.length ?? 0;
     const rulers = facts.rulers.filter((r) => r.segment === lan.segment);
-    const nat = setting.translates ?? true;
     return {
       segment: lan.segment,
-      nat,
-      number: nat && reached && uplinkPort ? above + 1 : null,
+      nat: nat.does,
+      number: nat.number,
       rulers: rulers.map((r) => ({ subnet: r.subnet, details: rulerWords(r, devices), twice: facts.overlaps.some((o) => o.router === box.id && o.inner === r.subnet) })),
     };
   }

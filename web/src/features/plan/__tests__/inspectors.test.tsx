@@ -1,8 +1,8 @@
 import { ChakraProvider } from "@chakra-ui/react";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { fireEvent, render, screen } from "@testing-library/react";
+import { fireEvent, render, screen, within } from "@testing-library/react";
 import type { ReactElement } from "react";
-import { describe, expect, it, vi } from "vitest";
+import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Change, Design, Proof, Schemas } from "../../../api/client";
 import { system } from "../../../ui/theme";
 import type { JobTools } from "../../stations/useJob";
@@ -50,10 +50,26 @@ const proof = {
   },
 } as unknown as Proof;
 
+/** What the server says that a box could join; the list fills with what was asked. */
+function hears(choices: Partial<Schemas["JoinChoices"]>): string[] {
+  const asked: string[] = [];
+  vi.stubGlobal("fetch", (request: Request) => {
+    const { pathname, search } = new URL(request.url);
+    if (!pathname.endsWith("/joins")) {
+      return Promise.resolve(Response.json([]));
+    }
+    asked.push(pathname + search);
+    return Promise.resolve(Response.json({ heard: [], mainNodes: [], kitNodes: [], ...choices }));
+  });
+  return asked;
+}
+
+afterEach(() => vi.unstubAllGlobals());
+
 function tools() {
   const act = vi.fn<(changes: Change[]) => void>();
   const save = vi.fn<(changes: Change[]) => Promise<void>>().mockResolvedValue();
-  return { act, save, given: { id: 1, job: { data: undefined }, act, busy: false, save, attempt: vi.fn() } as unknown as JobTools };
+  return { act, save, given: { id: 1, job: { data: { job: { id: 1 }, version: 1, proof: { setUp: "planned" } } }, act, busy: false, save, attempt: vi.fn() } as unknown as JobTools };
 }
 
 const show = (element: ReactElement) =>
@@ -97,7 +113,6 @@ describe("BoxInspector", () => {
     ["a public address passed to a port", () => choose("Public address", "1"), { kind: "setPassing", box: "gw", passing: { kind: "port", port: "lan1", to: null } }],
     ["a public address passed to a router", () => choose("Public address", "3"), { kind: "setPassing", box: "gw", passing: { kind: "hardware", port: null, to: "00:00:5e:00:53:99" } }],
     ["the line's login", () => fireEvent.click(screen.getByLabelText("The provider's login is typed in")), { kind: "setLine", box: "gw", line: { login: true } }],
-    ["a radio link of a router", () => choose("Joins by radio", "0"), { kind: "setUplink", box: "gw", link: { radio: "r5", box: "main", name: "attic", security: "wpa2", key: "attic-key", frames: "threeAddress" } }],
     ["a width", () => choose("Width, 5 GHz", "w40"), radio({ widthMhz: 40 })],
     ["protected frames", () => choose("Protected frames, 5 GHz", "required"), radio({ protectsFrames: "required" })],
     ["a hidden name", () => fireEvent.click(screen.getByLabelText("Hidden name")), radio({ hidden: true })],
@@ -151,21 +166,36 @@ describe("BoxInspector", () => {
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setPointGuest", box: "gw", guest: { name: "home-guests", security: "wpa2" } }]);
   });
 
-  it("joins by radio what another box sends, with its key and security", () => {
+  it("lets a router join by radio what the server says that it hears", async () => {
+    const asked = hears({ heard: [{ box: "main", radio: "r5", band: "ghz5", name: "attic", security: "wpa2", key: "attic-key" }] });
+    const act = gateway();
+    await screen.findByRole("option", { name: "attic of Main, 5 GHz", hidden: true });
+    choose("Joins by radio", "0");
+    const link = { radio: "r5", box: "main", name: "attic", security: "wpa2" as const, key: "attic-key", frames: "threeAddress" as const };
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setUplink", box: "gw", link }]);
+    expect(asked).toEqual(["/api/jobs/1/proof/joins?setUp=planned&box=gw"]);
+  });
+
+  it("joins by radio what another box sends, with its key and security", async () => {
+    hears({ heard: [{ box: "gw", radio: "r5", band: "ghz5", name: "home", security: "wpa2", key: "key" }] });
     const { act, given } = tools();
     const box = design.site.boxes[1];
     const uplink = { radio: "r5", box: "gw", name: "home", security: "wpa2", key: "wrong", frames: "threeAddress" };
     const setting = { box: "rep", mode: "repeater", page: { kind: "automatic" }, uplink } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
-    fireEvent.click(screen.getByRole("button", { name: /^Take over its key/ }));
+    fireEvent.click(await screen.findByRole("button", { name: /^Take over its key/ }));
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setUplink", box: "rep", link: { radio: "r5", box: "gw", name: "home", security: "wpa2", key: "key" } }]);
   });
 
-  it("lets a satellite join another node of its kit, or none", () => {
+  it("lets a satellite join another node of its kit, or none", async () => {
+    hears({ mainNodes: ["main"], kitNodes: ["main", "gw"] });
     const { act, given } = tools();
     const box = design.site.boxes[1];
     const setting = { box: "rep", mode: "satellite", satellite: { main: "main", by: "main" } } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
+    const by = screen.getByLabelText("Without a cable it joins");
+    await within(by).findByRole("option", { name: "Gateway" });
+    expect([...by.querySelectorAll("option")].map((o) => o.value)).toEqual(["", "main", "gw"]);
     choose("Without a cable it joins", "");
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setSatellite", box: "rep", node: { by: null } }]);
   });
