@@ -49,7 +49,7 @@ public sealed record SecretDocument
 public sealed record SiteDocument
 {
     /// <summary>How the installer calls the home.</summary>
-    [Required, StringLength(80, MinimumLength = 1)]
+    [Required, StringLength(Limits.Name, MinimumLength = 1)]
     public required string Name { get; init; }
 
     /// <summary>How the installer names Wi-Fi here.</summary>
@@ -97,11 +97,11 @@ public sealed record ServiceDocument
     public required ServiceKind Kind { get; init; }
 
     /// <summary>Sold rate towards the home in Mb/s.</summary>
-    [Range(1, 1_000_000)]
+    [Range(1, Limits.RateMbps)]
     public int? DownMbps { get; init; }
 
     /// <summary>Sold rate from the home in Mb/s.</summary>
-    [Range(1, 1_000_000)]
+    [Range(1, Limits.RateMbps)]
     public int? UpMbps { get; init; }
 
     /// <summary>Only for a fixed public address: address and prefix, such as 203.0.113.40/24.</summary>
@@ -113,11 +113,11 @@ public sealed record ServiceDocument
     public string? Gateway { get; init; }
 
     /// <summary>Only for a fixed public address: the DNS servers of the provider's letter. Since version 3.</summary>
-    [MaxLength(4)]
+    [MaxLength(Limits.NameServers)]
     public IReadOnlyList<string>? NameServers { get; init; }
 
     /// <summary>How many boxes or devices the provider gives an address at a time; one where left out. Since version 3.</summary>
-    [Range(1, 16)]
+    [Range(1, Limits.ProviderLeases)]
     public int? Leases { get; init; }
 
     /// <summary>Only where the provider translates: the block between it and its customers, such as 10.64.0.0/16. Since version 3.</summary>
@@ -143,7 +143,7 @@ public sealed record BoxDocument
     public required string Id { get; init; }
 
     /// <summary>What the installer calls it.</summary>
-    [Required, StringLength(80, MinimumLength = 1)]
+    [Required, StringLength(Limits.Name, MinimumLength = 1)]
     public required string Name { get; init; }
 
     /// <summary>MAC address of its LAN side.</summary>
@@ -181,7 +181,7 @@ public sealed record ProfileDocument
     public required string ShelfId { get; init; }
 
     /// <summary>What the kind is called.</summary>
-    [Required, StringLength(80, MinimumLength = 1)]
+    [Required, StringLength(Limits.Name, MinimumLength = 1)]
     public required string Name { get; init; }
 
     /// <summary>What sort of box.</summary>
@@ -297,7 +297,7 @@ public sealed record PortDocument
     public required PortRole Role { get; init; }
 
     /// <summary>What it can do, in Mb/s.</summary>
-    [Range(1, 1_000_000)]
+    [Range(1, Limits.RateMbps)]
     public int? SpeedMbps { get; init; }
 
     /// <summary>What fits into it; not looked at where left out. Since version 5.</summary>
@@ -312,7 +312,7 @@ public sealed record DeviceDocument
     public required string Id { get; init; }
 
     /// <summary>What the household calls it.</summary>
-    [Required, StringLength(80, MinimumLength = 1)]
+    [Required, StringLength(Limits.Name, MinimumLength = 1)]
     public required string Name { get; init; }
 
     /// <summary>What it is.</summary>

@@ -48,7 +48,7 @@ public sealed record RadioSettingDocument
     public required bool On { get; init; }
 
     /// <summary>The network's name (SSID): 1 to 32 bytes.</summary>
-    [Required, StringLength(32, MinimumLength = 1)]
+    [Required, StringLength(Limits.WifiName, MinimumLength = 1)]
     public required string Name { get; init; }
 
     /// <summary>How it is protected.</summary>
@@ -60,7 +60,7 @@ public sealed record RadioSettingDocument
     public string? Key { get; init; }
 
     /// <summary>The channel that it is fixed to; the box chooses where left out. Since version 4.</summary>
-    [Range(1, 233)]
+    [Range(1, HeardNetwork.HighestChannel)]
     public int? Channel { get; init; }
 
     /// <summary>The width of its channel in MHz; the box chooses where left out. Since version 4.</summary>
@@ -90,7 +90,7 @@ public sealed record UplinkDocument
     public required string Box { get; init; }
 
     /// <summary>The name that it looks for: 1 to 32 bytes.</summary>
-    [Required, StringLength(32, MinimumLength = 1)]
+    [Required, StringLength(Limits.WifiName, MinimumLength = 1)]
     public required string Name { get; init; }
 
     /// <summary>How it expects that to be protected.</summary>
@@ -106,7 +106,7 @@ public sealed record UplinkDocument
     public required UplinkFrames Frames { get; init; }
 
     /// <summary>WDS: the channel that its own radio is fixed to.</summary>
-    [Range(1, 233)]
+    [Range(1, HeardNetwork.HighestChannel)]
     public int? Channel { get; init; }
 
     /// <summary>WDS: the width that its own radio is fixed to, in MHz.</summary>
@@ -152,7 +152,7 @@ public sealed record LineSettingDocument
     public bool? Login { get; init; }
 
     /// <summary>The VLAN tag; none where left out.</summary>
-    [Range(1, 4094)]
+    [Range(1, Limits.VlanTag)]
     public int? Tag { get; init; }
 
     /// <summary>A MAC address that it shows instead of its own.</summary>
@@ -170,7 +170,7 @@ public sealed record LineNeedsDocument
     public bool? Tagged { get; init; }
 
     /// <summary>Which tag, where known.</summary>
-    [Range(1, 4094)]
+    [Range(1, Limits.VlanTag)]
     public int? Tag { get; init; }
 
     /// <summary>Whether it lets only one MAC address on.</summary>
@@ -181,7 +181,7 @@ public sealed record LineNeedsDocument
     public string? LockedTo { get; init; }
 
     /// <summary>The name to log in with. Since version 5.</summary>
-    [StringLength(80, MinimumLength = 1)]
+    [StringLength(Limits.Name, MinimumLength = 1)]
     public string? Account { get; init; }
 
     /// <summary>Reference to the password of the login. Since version 5.</summary>
@@ -197,7 +197,7 @@ public sealed record PortVlansDocument
     public required string Port { get; init; }
 
     /// <summary>The VLAN of frames without a tag; 1 is the home's own.</summary>
-    [Required, Range(1, 4094)]
+    [Required, Range(1, Limits.VlanTag)]
     public required int Untagged { get; init; }
 
     /// <summary>VLANs that come and go with their tag; none where left out.</summary>

@@ -140,7 +140,7 @@ public sealed record RouteDocument
 public sealed record GuestNameDocument
 {
     /// <summary>The network's name (SSID): 1 to 32 bytes.</summary>
-    [Required, StringLength(32, MinimumLength = 1)]
+    [Required, StringLength(Limits.WifiName, MinimumLength = 1)]
     public required string Name { get; init; }
 
     /// <summary>How it is protected.</summary>
@@ -152,7 +152,7 @@ public sealed record GuestNameDocument
     public string? Key { get; init; }
 
     /// <summary>The VLAN tag by which it leaves the access point; untagged where left out. Since version 4.</summary>
-    [Range(2, 4094)]
+    [Range(2, Limits.VlanTag)]
     public int? Vlan { get; init; }
 }
 
@@ -181,7 +181,7 @@ public sealed record HostAddressDocument
     public string? Gateway { get; init; }
 
     /// <summary>Fixed only: DNS servers as typed.</summary>
-    [MaxLength(4)]
+    [MaxLength(Limits.NameServers)]
     public IReadOnlyList<string>? NameServers { get; init; }
 }
 
@@ -201,7 +201,7 @@ public sealed record AddressServerDocument
     public string? Gateway { get; init; }
 
     /// <summary>DNS servers that it hands out; itself where left out.</summary>
-    [MaxLength(4)]
+    [MaxLength(Limits.NameServers)]
     public IReadOnlyList<string>? NameServers { get; init; }
 
     /// <summary>Whether it hands out no gateway at all; no where left out. Since version 3.</summary>
@@ -211,11 +211,11 @@ public sealed record AddressServerDocument
     public bool? LeavesOutNames { get; init; }
 
     /// <summary>How long a lease lasts, in minutes; not read where left out. Since version 3.</summary>
-    [Range(2, 525_600)]
+    [Range(Limits.ShortestLeaseMinutes, Limits.LongestLeaseMinutes)]
     public int? LeaseMinutes { get; init; }
 
     /// <summary>The domain name that it hands out; none where left out. Since version 4.</summary>
-    [StringLength(253, MinimumLength = 1)]
+    [StringLength(Limits.Domain, MinimumLength = 1)]
     public string? Domain { get; init; }
 
     /// <summary>Addresses kept for one MAC address.</summary>
@@ -243,7 +243,7 @@ public sealed record PortForwardDocument
     public required Protocol Protocol { get; init; }
 
     /// <summary>Port seen from outside.</summary>
-    [Required, Range(1, 65535)]
+    [Required, Range(1, Limits.TransportPort)]
     public required int OutsidePort { get; init; }
 
     /// <summary>Where it is sent.</summary>
@@ -251,7 +251,7 @@ public sealed record PortForwardDocument
     public required string To { get; init; }
 
     /// <summary>Port there.</summary>
-    [Required, Range(1, 65535)]
+    [Required, Range(1, Limits.TransportPort)]
     public required int InsidePort { get; init; }
 }
 
@@ -259,7 +259,7 @@ public sealed record PortForwardDocument
 public sealed record GuestDocument
 {
     /// <summary>The network's name (SSID): 1 to 32 bytes.</summary>
-    [Required, StringLength(32, MinimumLength = 1)]
+    [Required, StringLength(Limits.WifiName, MinimumLength = 1)]
     public required string Name { get; init; }
 
     /// <summary>How it is protected.</summary>
@@ -279,7 +279,7 @@ public sealed record GuestDocument
     public required string Pool { get; init; }
 
     /// <summary>The VLAN tag by which it is on the inner ports too; on the radios only where left out. Since version 4.</summary>
-    [Range(2, 4094)]
+    [Range(2, Limits.VlanTag)]
     public int? Vlan { get; init; }
 }
 
@@ -340,7 +340,7 @@ public sealed record WifiJoinDocument
     public required string Box { get; init; }
 
     /// <summary>The name that it looks for.</summary>
-    [Required, StringLength(32, MinimumLength = 1)]
+    [Required, StringLength(Limits.WifiName, MinimumLength = 1)]
     public required string Name { get; init; }
 
     /// <summary>Reference to the key that it has.</summary>

@@ -11,7 +11,7 @@ public sealed record LabelDocument
     public string? Address { get; init; }
 
     /// <summary>The name to log in with.</summary>
-    [StringLength(80, MinimumLength = 1)]
+    [StringLength(Limits.Name, MinimumLength = 1)]
     public string? Login { get; init; }
 
     /// <summary>Reference to the password to log in with.</summary>
@@ -19,7 +19,7 @@ public sealed record LabelDocument
     public string? Password { get; init; }
 
     /// <summary>Its factory Wi-Fi name: 1 to 32 bytes.</summary>
-    [StringLength(32, MinimumLength = 1)]
+    [StringLength(Limits.WifiName, MinimumLength = 1)]
     public string? WifiName { get; init; }
 
     /// <summary>Reference to its factory Wi-Fi key.</summary>
@@ -83,7 +83,7 @@ public sealed record NeedDocument
     public Protocol? Protocol { get; init; }
 
     /// <summary>Only for a connection from outside: the port on the device.</summary>
-    [Range(1, 65535)]
+    [Range(1, Limits.TransportPort)]
     public int? Port { get; init; }
 
     /// <summary>Only for a connection from outside: whether the device asks its router to open the port itself; no where left out. Since version 3.</summary>
@@ -94,7 +94,7 @@ public sealed record NeedDocument
     public string? Place { get; init; }
 
     /// <summary>Only for a name that stays: 1 to 32 bytes. Since version 5.</summary>
-    [StringLength(32, MinimumLength = 1)]
+    [StringLength(Limits.WifiName, MinimumLength = 1)]
     public string? Name { get; init; }
 
     /// <summary>Only for a name that stays: how it is protected today. Since version 5.</summary>

@@ -24,7 +24,7 @@ public static class PageChecks
     public static string? WrongHostAddress(HostAddress address) => address is Fixed typed
         ? WrongOwnAddress(typed.Address)
             ?? (typed.Gateway is { } gateway ? WrongHost(gateway) : null)
-            ?? (typed.NameServers.Count > 4 ? "At most 4 DNS servers are taken." : null)
+            ?? TooMany(typed.NameServers)
         : null;
 
     /// <summary>Why a router would not take this pool beside its own address; null where it would.</summary>
@@ -38,7 +38,7 @@ public static class PageChecks
 
     /// <summary>Why this is no name of a Wi-Fi; null where it is.</summary>
     public static string? WrongNetworkName(string name) =>
-        Encoding.UTF8.GetByteCount(name) is < 1 or > 32 ? "A network name has 1 to 32 bytes."
+        Encoding.UTF8.GetByteCount(name) is < 1 or > Limits.WifiName ? $"A network name has 1 to {Limits.WifiName} bytes."
         : name.Any(char.IsControl) ? "A network name holds no control characters."
         : null;
 
@@ -53,21 +53,27 @@ public static class PageChecks
         : WrongHost(route.Via);
 
     /// <summary>Why no server takes this lease time; null where one would, or where none is given.</summary>
-    public static string? WrongLeaseTime(int? minutes) => minutes is < 2 or > 525_600 ? "A lease lasts 2 minutes to 525,600 (a year)." : null;
+    public static string? WrongLeaseTime(int? minutes) => minutes is < Limits.ShortestLeaseMinutes or > Limits.LongestLeaseMinutes
+        ? $"A lease lasts {Limits.ShortestLeaseMinutes} minutes to {Limits.LongestLeaseMinutes:#,0} (a year)."
+        : null;
+
+    /// <summary>Why so many DNS servers are not taken; null where they are.</summary>
+    public static string? TooMany(IReadOnlyList<Ipv4Address> nameServers) =>
+        nameServers.Count > Limits.NameServers ? $"At most {Limits.NameServers} DNS servers are taken." : null;
 
     /// <summary>
     /// Why no server takes this domain name; null where one would, or where none is given. Labels of 1 to 63 letters, digits and
     /// inner hyphens, joined by dots, at most 253 characters (RFC 1123, section 2.1).
     /// </summary>
     public static string? WrongDomain(string? domain) =>
-        domain is null || (domain.Length is > 0 and <= 253 && domain.Split('.').All(IsLabel)) ? null
+        domain is null || (domain.Length is > 0 and <= Limits.Domain && domain.Split('.').All(IsLabel)) ? null
         : "A domain name has labels of 1 to 63 letters, digits and inner hyphens, joined by dots, such as home.arpa.";
 
     private static bool IsLabel(string label) =>
         label.Length is > 0 and <= 63 && label[0] != '-' && label[^1] != '-' && label.All(c => char.IsAsciiLetterOrDigit(c) || c == '-');
 
     /// <summary>Why this is no VLAN tag (IEEE 802.1Q); null where it is, or where none is given.</summary>
-    public static string? WrongTag(int? tag) => tag is < 1 or > 4094 ? $"{tag} is not a tag; tags are 1 to 4094." : null;
+    public static string? WrongTag(int? tag) => tag is < 1 or > Limits.VlanTag ? $"{tag} is not a tag; tags are 1 to {Limits.VlanTag}." : null;
 
     /// <summary>Why this is no tag for guests; null where it is, or where none is given: 1 is the home's own.</summary>
     public static string? WrongGuestTag(int? tag) => tag == 1 ? "VLAN 1 is the home's own; guests need another." : WrongTag(tag);
@@ -113,5 +119,5 @@ public static class PageChecks
         : null;
 
     /// <summary>Why this is no port of TCP or UDP; null where it is.</summary>
-    public static string? WrongTransportPort(int port) => port is < 1 or > 65535 ? $"{port} is not a port; ports are 1 to 65535." : null;
+    public static string? WrongTransportPort(int port) => port is < 1 or > Limits.TransportPort ? $"{port} is not a port; ports are 1 to {Limits.TransportPort}." : null;
 }

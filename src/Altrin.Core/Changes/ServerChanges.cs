@@ -86,7 +86,7 @@ public sealed record SetServerNames(string Box, IReadOnlyList<Ipv4Address> NameS
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
         Edit.Unless(
-            NameServers.Count > 4 ? "At most 4 DNS servers are taken." : NameServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null),
+            PageChecks.TooMany(NameServers) ?? NameServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null),
             router.Server with { NameServers = LeftOut ? [] : NameServers, LeavesOutNames = LeftOut }));
 
     /// <inheritdoc/>

@@ -11,5 +11,5 @@ public static class FactoryNames
         box.Label.WifiName
         ?? (box.Profile.Traits.NamePattern is { } pattern ? Cut(pattern.Replace("{last4}", box.Hardware?.LastFour ?? "????", StringComparison.Ordinal).Replace("{digits}", "????", StringComparison.Ordinal)) : Cut(box.Id));
 
-    private static string Cut(string name) => name.Length > 32 ? name[..32] : name;
+    private static string Cut(string name) => name.Length > Limits.WifiName ? name[..Limits.WifiName] : name;
 }

@@ -5,7 +5,7 @@ namespace Altrin.Core.Sites;
 /// <summary>A building of the home. The first one listed is the main house.</summary>
 /// <param name="Id">Slug, unique among everything that has an id in the site.</param>
 /// <param name="Name">What the household calls it.</param>
-public sealed record Building([property: Key, Required, RegularExpression(Slugs.Pattern)] string Id, [property: Required, StringLength(80, MinimumLength = 1)] string Name)
+public sealed record Building([property: Key, Required, RegularExpression(Slugs.Pattern)] string Id, [property: Required, StringLength(Limits.Name, MinimumLength = 1)] string Name)
 {
     /// <summary>The storey height that is taken where none was measured, in metres (common practice).</summary>
     public const double UsualStoreyMetres = 2.7;
@@ -21,7 +21,7 @@ public sealed record Building([property: Key, Required, RegularExpression(Slugs.
 /// <summary>A room, or another place where a box, a socket or a device can stand.</summary>
 /// <param name="Id">Slug, unique among everything that has an id in the site.</param>
 /// <param name="Name">What the household calls it.</param>
-public sealed record Place([property: Key, Required, RegularExpression(Slugs.Pattern)] string Id, [property: Required, StringLength(80, MinimumLength = 1)] string Name)
+public sealed record Place([property: Key, Required, RegularExpression(Slugs.Pattern)] string Id, [property: Required, StringLength(Limits.Name, MinimumLength = 1)] string Name)
 {
     /// <summary>What sort of place.</summary>
     public PlaceKind Kind { get; init; }
@@ -31,26 +31,26 @@ public sealed record Place([property: Key, Required, RegularExpression(Slugs.Pat
     public string? Building { get; init; }
 
     /// <summary>The floor, counted from the ground floor, which is 0.</summary>
-    [Range(-5, 50)]
+    [Range(Limits.LowestFloor, Limits.HighestFloor)]
     public int Floor { get; init; }
 
     /// <summary>From west to east in metres, roughly; null where not measured.</summary>
-    [Range(0.3, 500)]
+    [Range(Limits.ShortestPlaceMetres, Limits.LongestPlaceMetres)]
     public double? LengthMetres { get; init; }
 
     /// <summary>From south to north in metres, roughly; null where not measured.</summary>
-    [Range(0.3, 500)]
+    [Range(Limits.ShortestPlaceMetres, Limits.LongestPlaceMetres)]
     public double? WidthMetres { get; init; }
 
     /// <summary>What its walls are made of.</summary>
     public WallKind Walls { get; init; }
 
     /// <summary>How far its western wall is from the western wall of the plot, in metres; null where not measured.</summary>
-    [Range(-1000, 1000)]
+    [Range(-Limits.PlotMetres, Limits.PlotMetres)]
     public double? EastMetres { get; init; }
 
     /// <summary>How far its southern wall is from the southern wall of the plot, in metres; null where not measured.</summary>
-    [Range(-1000, 1000)]
+    [Range(-Limits.PlotMetres, Limits.PlotMetres)]
     public double? NorthMetres { get; init; }
 
     /// <summary>What was heard on the air there last; null where it was not looked at.</summary>
@@ -99,7 +99,7 @@ public enum WallKind
 /// <param name="Kind">What it carries.</param>
 public sealed record Socket(
     [property: Key, Required, RegularExpression(Slugs.Pattern)] string Id,
-    [property: Required, StringLength(80, MinimumLength = 1)] string Name,
+    [property: Required, StringLength(Limits.Name, MinimumLength = 1)] string Name,
     SocketKind Kind)
 {
     /// <summary>Where it is; null where not noted.</summary>

@@ -17,7 +17,7 @@ public sealed record Traits
     public LoginHabit Login { get; init; }
 
     /// <summary>Its factory Wi-Fi name; {last4} stands for the last four digits of its MAC address (common practice), {digits} for what its label says.</summary>
-    [StringLength(32, MinimumLength = 1)]
+    [StringLength(Limits.WifiName, MinimumLength = 1)]
     public string? NamePattern { get; init; }
 
     /// <summary>How it is reset.</summary>

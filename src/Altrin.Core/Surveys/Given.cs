@@ -10,7 +10,7 @@ internal static class Given
 {
     /// <summary>Why this is no name of anything; null where it is one.</summary>
     public static string? WrongName(string name) =>
-        name.Length is < 1 or > 80 || name.Trim().Length == 0 || name.Any(char.IsControl) ? "A name has 1 to 80 characters on one line." : null;
+        name.Length is < 1 or > Limits.Name || name.Trim().Length == 0 || name.Any(char.IsControl) ? $"A name has 1 to {Limits.Name} characters on one line." : null;
 
     /// <summary>Why nothing new can have this id; null where it can.</summary>
     public static string? WrongNewId(Site site, string id) =>

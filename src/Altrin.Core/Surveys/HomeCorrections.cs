@@ -60,14 +60,14 @@ public sealed record SetService(Partial<ServiceFacts> Service) : Correction
     ];
 
     private static string? Wrong(Site site, Service service) =>
-        service.DownMbps is < 1 or > 1_000_000 || service.UpMbps is < 1 or > 1_000_000 ? "A rate is 1 to 1,000,000 Mb/s."
-        : service.Leases is < 1 or > 16 ? "A provider gives 1 to 16 addresses at a time."
+        service.DownMbps is < 1 or > Limits.RateMbps || service.UpMbps is < 1 or > Limits.RateMbps ? $"A rate is 1 to {Limits.RateMbps:#,0} Mb/s."
+        : service.Leases is < 1 or > Limits.ProviderLeases ? $"A provider gives 1 to {Limits.ProviderLeases} addresses at a time."
         : PageChecks.WrongTag(service.Line.Tag)
         ?? PageChecks.WrongKeyReference(service.Line.Password)
         ?? (service.Line.Account is { } account ? Given.WrongName(account) : null)
         ?? (service.HandOff is { } box && site.Boxes.All(b => b.Id != box) ? $"There is no box '{Ipv4Address.Shown(box)}'." : null)
         ?? (service is PublicFixed given ? PageChecks.WrongOwnAddress(given.Address) ?? PageChecks.WrongHost(given.Gateway) ?? (given.Address.Subnet.IsHost(given.Gateway) ? null : $"The provider's side {given.Gateway} lies outside {given.Address.Subnet}.") : null)
-        ?? (service is PublicFixed { NameServers.Count: > 4 } ? "At most 4 DNS servers are taken." : null)
+        ?? (service is PublicFixed letter ? PageChecks.TooMany(letter.NameServers) : null)
         ?? (service is CarrierTranslation { Inside: { PrefixLength: < 8 or > 28 } } ? "A provider's block is /8 to /28." : null);
 }
 

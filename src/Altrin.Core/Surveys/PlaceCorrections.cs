@@ -1,3 +1,4 @@
+using System.Globalization;
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Sites;
@@ -48,14 +49,22 @@ public sealed record SetPlace(string Place, Partial<Place> Known) : Correction
         place = home.Site.Buildings is [var main, ..] && place.Building == main.Id ? place with { Building = null } : place;
         return Edit.Unless(
             Given.WrongName(place.Name)
-            ?? (place.Floor is < -5 or > 50 ? "Floors are counted from -5 to 50; the ground floor is 0." : null)
-            ?? (place.LengthMetres is < 0.3 or > 500 || place.WidthMetres is < 0.3 or > 500 ? "A place is 0.3 to 500 metres long and wide." : null)
-            ?? (place.EastMetres is < -1000 or > 1000 || place.NorthMetres is < -1000 or > 1000 ? "A place lies within 1,000 metres of the corner of the plot." : null)
+            ?? (place.Floor is < Limits.LowestFloor or > Limits.HighestFloor
+                ? $"Floors are counted from {Limits.LowestFloor} to {Limits.HighestFloor}; the ground floor is 0."
+                : null)
+            ?? WrongSize(place)
+            ?? (Math.Abs(place.EastMetres ?? 0) > Limits.PlotMetres || Math.Abs(place.NorthMetres ?? 0) > Limits.PlotMetres
+                ? $"A place lies within {Limits.PlotMetres:#,0} metres of the corner of the plot."
+                : null)
             ?? (place.Building is { } building && home.Site.Buildings.All(b => b.Id != building) ? $"There is no building '{Ipv4Address.Shown(building)}'." : null)
             ?? (place.Air is { } air ? Given.WrongAir(air) : null)
             ?? Given.WrongId(home.Site, place.Id, [.. home.Site.Places.Select(p => p.Id)], Site.MostPlaces, "places"),
             home.With(home.Site with { Places = Given.With(home.Site.Places, place, p => p.Id) }));
     });
+
+    private static string? WrongSize(Place place) => new[] { place.LengthMetres, place.WidthMetres }.Any(m => m is < Limits.ShortestPlaceMetres or > Limits.LongestPlaceMetres)
+        ? string.Create(CultureInfo.InvariantCulture, $"A place is {Limits.ShortestPlaceMetres} to {Limits.LongestPlaceMetres} metres long and wide.")
+        : null;
 
     /// <inheritdoc/>
     public override string Describe(HomeFile home) => Given.Describe(home.Site.Place(Place)?.Name, Known);
