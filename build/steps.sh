@@ -17,7 +17,7 @@ need_tools() {
 # hash_of PATH...: one hash over the contents and names of files that git knows or would add.
 hash_of() {
   { git ls-files -co --exclude-standard -- "$@" 2>/dev/null || find "$@" -type f; } | sort -u |
-    while IFS= read -r file; do [ -f "$file" ] && sha256sum "$file"; done | sha256sum | cut -d' ' -f1
+    while IFS= read -r file; do [ -f "$file" ] && printf '%s\0' "$file"; done | xargs -0 -r sha256sum | sha256sum | cut -d' ' -f1
 }
 
 # once NAME HASH OUTPUT COMMAND...: runs the command unless it ran with this hash before and its output is there.
@@ -41,11 +41,11 @@ build_front_end() {
 }
 
 build_server() {
-  once "server" "$(hash_of src Directory.Build.props Directory.Packages.props global.json samples/pottery-house.json web/src web/public web/app.html web/package-lock.json)" "$server_dll" \
+  once "server" "$(hash_of src Directory.Build.props Directory.Packages.props global.json docs/*.schema.json samples/pottery-house.json web/src web/public web/app.html web/package-lock.json)" "$server_dll" \
     dotnet build src/Altrin.Web -c Release -warnaserror
 }
 
 build_terminal() {
-  once "terminal" "$(hash_of src/Altrin.Core src/Altrin.Formats src/Altrin.Data src/Altrin.Cli Directory.Build.props Directory.Packages.props global.json)" \
+  once "terminal" "$(hash_of src/Altrin.Core src/Altrin.Formats src/Altrin.Data src/Altrin.Cli docs/*.schema.json Directory.Build.props Directory.Packages.props global.json)" \
     src/Altrin.Cli/bin/Release/net10.0/altrin.dll dotnet build src/Altrin.Cli -c Release -warnaserror
 }

@@ -8,32 +8,34 @@ using NJsonSchema.Validation;
 
 namespace Altrin.Formats;
 
-/// <summary>The JSON Schema of the design file, made from the types that read it.</summary>
+/// <summary>The JSON Schema of the design file, made from the types that read it and published in the documents.</summary>
 public static class DesignSchema
 {
-    private static readonly Lazy<SchemaOf<DesignDocument>> Schema = new(() => new("Altrin design file"));
+    private static readonly SchemaOf<DesignDocument> Schema = new("Altrin design file", "design-file.schema.json");
 
     /// <summary>The schema as text, for publication.</summary>
-    public static string Text => Schema.Value.Text;
+    public static string Text => Schema.Text;
 
     /// <summary>Up to <see cref="FileError.Most"/> violations, in the order of the file.</summary>
-    internal static IReadOnlyList<FileError> Validate(string json) => Schema.Value.Validate(json);
+    internal static IReadOnlyList<FileError> Validate(string json) => Schema.Validate(json);
 }
 
 /// <summary>The JSON Schema of a document, and what a text has against it.</summary>
 /// <typeparam name="T">The document.</typeparam>
-internal sealed class SchemaOf<T>(string title)
+/// <param name="title">What it is called.</param>
+/// <param name="published">The file that it is published as, which ships with the program: to make it anew takes a second.</param>
+internal sealed class SchemaOf<T>(string title, string published)
 {
-    private readonly JsonSchema _schema = Make(title);
+    private readonly Lazy<JsonSchema> _schema = new(() => JsonSchema.FromJsonAsync(Resources.Text(published)).GetAwaiter().GetResult());
 
-    /// <summary>The schema as text.</summary>
-    public string Text => _schema.ToJson() + "\n";
+    /// <summary>The schema as text, made from the types.</summary>
+    public string Text => Make(title).ToJson() + "\n";
 
     /// <summary>Up to <see cref="FileError.Most"/> violations, in the order of the file.</summary>
     public IReadOnlyList<FileError> Validate(string json)
     {
         using var document = JsonDocument.Parse(json, new() { MaxDepth = AltrinJson.Depth });
-        return [.. Violations.Leaves(_schema.Validate(json)).Take(FileError.Most).Select(e => Violations.Explain(e, document.RootElement))];
+        return [.. Violations.Leaves(_schema.Value.Validate(json)).Take(FileError.Most).Select(e => Violations.Explain(e, document.RootElement))];
     }
 
     private const string HardwareText = "^([0-9A-Fa-f]{2}[:-]){5}[0-9A-Fa-f]{2}$";

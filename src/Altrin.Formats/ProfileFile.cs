@@ -30,7 +30,7 @@ public sealed record ProfilesDocument
 /// <summary>Reads and writes files of profiles.</summary>
 public static class ProfileFile
 {
-    private static readonly Lazy<SchemaOf<ProfilesDocument>> Schema = new(() => new("Altrin profiles"));
+    private static readonly SchemaOf<ProfilesDocument> Schema = new("Altrin profiles", "profiles-file.schema.json");
 
     private static readonly Lazy<Shelf> Shipped = new(ReadShipped);
 
@@ -38,7 +38,7 @@ public static class ProfileFile
     public static Shelf BuiltIn => Shipped.Value;
 
     /// <summary>The schema as text, for publication.</summary>
-    public static string SchemaText => Schema.Value.Text;
+    public static string SchemaText => Schema.Text;
 
     /// <summary>Reads a file of profiles: size and syntax, the schema, then what the schema cannot say.</summary>
     public static FileRead<Shelf> Read(ReadOnlySpan<byte> utf8) => JsonText.Read(utf8, "a file of profiles", Read);
@@ -50,7 +50,7 @@ public static class ProfileFile
         {
             return new(null, [unreadable]);
         }
-        if (Schema.Value.Validate(json) is { Count: > 0 } violations)
+        if (Schema.Validate(json) is { Count: > 0 } violations)
         {
             return new(null, violations);
         }
@@ -70,10 +70,7 @@ public static class ProfileFile
 
     private static Shelf ReadShipped()
     {
-        using var stream = typeof(ProfileFile).Assembly.GetManifestResourceStream("profiles.json")!;
-        using var held = new MemoryStream();
-        stream.CopyTo(held);
-        var read = Read(held.ToArray());
+        var read = Read(Resources.Text("profiles.json"));
         return read.Value ?? throw new InvalidDataException($"The shelf that comes with Altrin cannot be read: {read.Errors[0]}");
     }
 }

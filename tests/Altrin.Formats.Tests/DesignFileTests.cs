@@ -36,7 +36,11 @@ public sealed class DesignFileTests
     }
 
     [Fact]
-    public void The_published_schema_is_the_one_in_force() => Assert.Equal(DesignSchema.Text, Samples.Document("design-file.schema.json"));
+    public void The_published_schemas_are_made_from_the_types_that_read()
+    {
+        Assert.Equal(DesignSchema.Text, Samples.Document("design-file.schema.json"));
+        Assert.Equal(ProfileFile.SchemaText, Samples.Document("profiles-file.schema.json"));
+    }
 
     // Each case changes one place of the demo file: pointer to set, the value as JSON (null removes it), pointer of the error, what it says.
     [Theory]
