@@ -61,12 +61,12 @@ internal static class LookCommand
         output.WriteLine($"At {network.NameOf(view.At)}");
         foreach (var own in view.Addresses)
         {
-            output.WriteLine($"  address {Text(own.Address, own.From)}{(own.PrefixLength is { } prefix ? $"/{prefix}" : "")}, gateway {own.Gateway?.ToString() ?? "none"}, names {(own.NameServers.Count == 0 ? "none" : string.Join(" ", own.NameServers))}");
+            output.WriteLine($"  address {Text(own.Address, own.From)}{(own.PrefixLength is { } prefix ? $"/{prefix}" : "")}, gateway {own.Gateway?.ToString() ?? "none"}, names {(own.DnsServers.Count == 0 ? "none" : string.Join(" ", own.DnsServers))}");
         }
         output.WriteLine("Address table, once it has reached all");
         foreach (var entry in view.Table)
         {
-            output.WriteLine($"  {Text(entry.Address, entry.From),-34} {entry.Hardware?.ToString() ?? "not read",-17}  {network.NameOf(entry.Owner)}{(entry.Certain ? "" : ", or another host")}");
+            output.WriteLine($"  {Text(entry.Address, entry.From),-34} {entry.Mac?.ToString() ?? "not read",-17}  {network.NameOf(entry.Owner)}{(entry.Certain ? "" : ", or another host")}");
         }
         if (trace is not null)
         {

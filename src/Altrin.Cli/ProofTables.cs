@@ -29,7 +29,7 @@ internal static class ProofTables
         }));
         Table(console, "Internet", ["Device", "Answer", "NAT by", "Why"], sheet.Internet.Select(i => new[]
         {
-            design.NameOf(i.Device), AnswerWords.Of(i.Answer.Kind), string.Join(", then ", i.Translators.Select(t => t == PortRef.Street ? "the provider" : design.NameOf(t))), i.Answer.Why,
+            design.NameOf(i.Device), AnswerWords.Of(i.Answer.Kind), string.Join(", then ", i.NatBy.Select(t => t == PortRef.Street ? "the provider" : design.NameOf(t))), i.Answer.Why,
         }));
         Table(console, "Needs", ["Who", "Asked for", "Answer", "Why"], sheet.Needs.Select(n => new[]
         {

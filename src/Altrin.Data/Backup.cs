@@ -40,7 +40,7 @@ public static class Backup
         return Write(folder, file, now, disk ?? Disk.Real, asItIs: false);
     }
 
-    /// <summary>A backup of files that nobody uses, whatever is in them.</summary>
+    /// <summary>A backup of files that no process uses, whatever is in them.</summary>
     internal static Parsed<string> WriteAsItIs(DataFolder folder, DateTimeOffset now, Disk disk) => Write(folder, null, now, disk, asItIs: true);
 
     internal static string Name(DateTimeOffset now) => string.Create(CultureInfo.InvariantCulture, $"altrin-{now.UtcDateTime:yyyyMMdd-HHmmss-fff}.zip");

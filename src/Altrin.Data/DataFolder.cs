@@ -58,7 +58,7 @@ public sealed record DataFolder(string Path)
         }
     }
 
-    /// <summary>Takes the folder for this process; or why that cannot be: another one has it, it holds other things, or nobody may write there.</summary>
+    /// <summary>Takes the folder for this process; or why that cannot be: another one has it, it holds other things, or writing there is not allowed.</summary>
     public Parsed<FileStream> Take()
     {
         try
@@ -93,7 +93,7 @@ public sealed record DataFolder(string Path)
         }
     }
 
-    /// <summary>Whether there is something in it, and none of it is of Altrin: then it is somebody's folder for other things.</summary>
+    /// <summary>Whether there is something in it, and none of it is of Altrin: then it is a folder for other things.</summary>
     private bool IsForeign
     {
         get

@@ -253,7 +253,7 @@ public abstract record HeadMove
     /// <summary>There is no such job.</summary>
     public sealed record Missing : HeadMove;
 
-    /// <summary>Somebody moved it before; this is where it is now.</summary>
+    /// <summary>Another user moved it before; this is where it is now.</summary>
     public sealed record Stale(JobHead Head) : HeadMove;
 
     /// <summary>There is nothing to undo or redo.</summary>

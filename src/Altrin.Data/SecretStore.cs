@@ -14,7 +14,7 @@ public enum SecretState
     Held,
     /// <summary>Its value is kept but cannot be read: the key ring that it was encrypted with is gone.</summary>
     Lost,
-    /// <summary>A design speaks of it, and nobody typed its value.</summary>
+    /// <summary>A design refers to it, and its value was not typed.</summary>
     NotTyped,
 }
 

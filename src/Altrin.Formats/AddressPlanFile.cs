@@ -6,13 +6,13 @@ namespace Altrin.Formats;
 /// <summary>The address book as a table (RFC 4180): one row for each side that has or may have an address.</summary>
 public static class AddressPlanFile
 {
-    private static readonly string[] Heads = ["territory", "name", "id", "side", "how", "address", "range", "prefix", "server", "gateway", "names", "hardware", "clash"];
+    private static readonly string[] Heads = ["territory", "name", "id", "side", "how", "address", "range", "prefix", "server", "gateway", "dns servers", "mac", "clash"];
 
     /// <summary>The table.</summary>
     public static string Write(IReadOnlyList<BookEntry> book) => CsvTable.Write(Heads, book.Select(e => (IReadOnlyList<string?>)
     [
         e.Territory, e.Name, e.Owner, Words(e.Side), Words(e.Origin), $"{e.Address}", $"{e.From}", $"{e.PrefixLength}",
-        string.Join(" or ", e.Servers), $"{e.Gateway}", string.Join(' ', e.NameServers), $"{e.Hardware}", e.Clashes ? "yes" : "",
+        string.Join(" or ", e.Servers), $"{e.Gateway}", string.Join(' ', e.DnsServers), $"{e.Mac}", e.Clashes ? "yes" : "",
     ]));
 
     private static string Words(Side side) => side switch

@@ -26,7 +26,7 @@ public static class AltrinJson
         [typeof(Subnet)] = "192.168.8.0/24",
         [typeof(InterfaceAddress)] = "192.168.8.1/24",
         [typeof(AddressRange)] = "192.168.8.20-192.168.8.199",
-        [typeof(HardwareAddress)] = "02:00:5e:00:53:01",
+        [typeof(MacAddress)] = "02:00:5e:00:53:01",
         [typeof(PortRef)] = "hall-gateway/lan1",
     };
 
@@ -52,7 +52,7 @@ public static class AltrinJson
         options.Converters.Add(new TextConverter<Subnet>(Subnet.Parse));
         options.Converters.Add(new TextConverter<InterfaceAddress>(InterfaceAddress.Parse));
         options.Converters.Add(new TextConverter<AddressRange>(AddressRange.Parse));
-        options.Converters.Add(new TextConverter<HardwareAddress>(HardwareAddress.Parse));
+        options.Converters.Add(new TextConverter<MacAddress>(MacAddress.Parse));
         options.Converters.Add(new TextConverter<PortRef>(text => PortRef.Read(text ?? "")));
         options.Converters.Add(new PartialConverters());
         options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()).WithAddedModifier(JsonMistakes.Check);

@@ -15,7 +15,7 @@ public static class CaptureFile
     /// <summary>Midnight before the year 2000: times in a capture are examples, and equal homes give equal files.</summary>
     private const long Start = 946_684_800;
 
-    /// <summary>What somebody would capture who listens in one segment.</summary>
+    /// <summary>What a capture in one segment holds.</summary>
     /// <param name="ladder">Who says what.</param>
     /// <param name="segment">Where one listens; one of the ladder's segments.</param>
     public static byte[] Write(Ladder ladder, string segment)

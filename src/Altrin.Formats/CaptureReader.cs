@@ -112,7 +112,7 @@ public static class CaptureReader
     private sealed class Heard
     {
         private readonly List<OfferRead> _offers = [];
-        private readonly Dictionary<HardwareAddress, (int Line, Ipv4Address? Address, string? Name)> _askers = [];
+        private readonly Dictionary<MacAddress, (int Line, Ipv4Address? Address, string? Name)> _askers = [];
         private int _frames, _messages;
         private bool _cut;
 
@@ -142,12 +142,12 @@ public static class CaptureReader
             }
             if (kind == 0x0800)
             {
-                Packet(frame[head..], from < 0 ? null : Hardware(frame[from..]));
+                Packet(frame[head..], from < 0 ? null : Mac(frame[from..]));
             }
         }
 
         /// <summary>An IPv4 packet (RFC 791) with UDP (RFC 768) from or to the server's port 67, unfragmented.</summary>
-        private void Packet(ReadOnlySpan<byte> packet, HardwareAddress? from)
+        private void Packet(ReadOnlySpan<byte> packet, MacAddress? from)
         {
             if (packet.Length < 20 || packet[0] >> 4 != 4 || packet[9] != 17 || (BinaryPrimitives.ReadUInt16BigEndian(packet[6..]) & 0x1FFF) != 0)
             {
@@ -162,13 +162,13 @@ public static class CaptureReader
         }
 
         /// <summary>A message of BOOTP with options (RFC 2131, section 2; RFC 2132).</summary>
-        private void Message(ReadOnlySpan<byte> message, Ipv4Address sender, HardwareAddress? from)
+        private void Message(ReadOnlySpan<byte> message, Ipv4Address sender, MacAddress? from)
         {
             if (message.Length < 240 || message[1] != 1 || message[2] != 6 || BinaryPrimitives.ReadUInt32BigEndian(message[236..]) != 0x63825363)
             {
                 return;
             }
-            var asker = Hardware(message[28..]);
+            var asker = Mac(message[28..]);
             var given = Address(message[16..]) is { Bits: > 0 } yours ? yours : (Ipv4Address?)null;
             var (kind, server, prefix, gateway, lease, name) = ((DhcpKind?)null, (Ipv4Address?)null, (int?)null, (Ipv4Address?)null, (long?)null, (string?)null);
             IReadOnlyList<Ipv4Address> names = [];
@@ -216,7 +216,7 @@ public static class CaptureReader
                     From = from is { IsGroup: false, Bits: > 0 } ? from : null,
                     PrefixLength = prefix,
                     Gateway = gateway,
-                    NameServers = names,
+                    DnsServers = names,
                     LeaseSeconds = lease,
                 });
             }
@@ -253,7 +253,7 @@ public static class CaptureReader
             return found;
         }
 
-        private static HardwareAddress Hardware(ReadOnlySpan<byte> bytes) => new(((ulong)BinaryPrimitives.ReadUInt32BigEndian(bytes) << 16) | BinaryPrimitives.ReadUInt16BigEndian(bytes[4..]));
+        private static MacAddress Mac(ReadOnlySpan<byte> bytes) => new(((ulong)BinaryPrimitives.ReadUInt32BigEndian(bytes) << 16) | BinaryPrimitives.ReadUInt16BigEndian(bytes[4..]));
 
         private static string? Text(ReadOnlySpan<byte> value)
         {

@@ -10,7 +10,7 @@ public sealed record DesignDocument
     public const string FormatName = "altrin-design";
 
     /// <summary>The newest version; raised once a landing that changes the format.</summary>
-    public const int NewestVersion = 7;
+    public const int NewestVersion = 8;
 
     /// <summary>Always "altrin-design".</summary>
     [Required, RegularExpression("^altrin-design$")]
@@ -113,8 +113,8 @@ public sealed record ServiceDocument
     public string? Gateway { get; init; }
 
     /// <summary>Only for a fixed public address: the DNS servers of the provider's letter. Since version 3.</summary>
-    [MaxLength(Limits.NameServers)]
-    public IReadOnlyList<string>? NameServers { get; init; }
+    [MaxLength(Limits.DnsServers)]
+    public IReadOnlyList<string>? DnsServers { get; init; }
 
     /// <summary>How many boxes or devices the provider gives an address at a time; one where left out. Since version 3.</summary>
     [Range(1, Limits.ProviderLeases)]
@@ -148,11 +148,11 @@ public sealed record BoxDocument
 
     /// <summary>MAC address of its LAN side.</summary>
     [StringLength(17)]
-    public string? Hardware { get; init; }
+    public string? Mac { get; init; }
 
     /// <summary>MAC address of its WAN side.</summary>
     [StringLength(17)]
-    public string? WanHardware { get; init; }
+    public string? WanMac { get; init; }
 
     /// <summary>What lives in it beside the internet; nothing where left out. Since version 4.</summary>
     [MaxLength(3)]
@@ -321,7 +321,7 @@ public sealed record DeviceDocument
 
     /// <summary>Its MAC address.</summary>
     [StringLength(17)]
-    public string? Hardware { get; init; }
+    public string? Mac { get; init; }
 
     /// <summary>Whether it tries an address that it was leased before using it; not known where left out. Since version 3.</summary>
     public bool? ChecksLease { get; init; }

@@ -48,7 +48,7 @@ internal static class DesignReader
     }
 
     private static Device ReadDevice(DeviceDocument device, string pointer, ReadErrors errors) =>
-        new(device.Id, errors.Plain($"{pointer}/name", device.Name), device.Kind, errors.ReadOptional($"{pointer}/hardware", device.Hardware, HardwareAddress.Parse))
+        new(device.Id, errors.Plain($"{pointer}/name", device.Name), device.Kind, errors.ReadOptional($"{pointer}/mac", device.Mac, MacAddress.Parse))
         {
             ChecksLease = ProfileReader.Habit(device.ChecksLease),
             Bands = device.Bands ?? [],
@@ -64,7 +64,7 @@ internal static class DesignReader
         const string Pointer = "/site/service";
         var leases = service.Leases ?? 1;
         var line = ReadLine(service.Line, $"{Pointer}/line", errors);
-        if (service.Kind != ServiceKind.CarrierTranslation)
+        if (service.Kind != ServiceKind.CarrierNat)
         {
             errors.Absent($"{Pointer}/inside", service.Inside, "only a provider with carrier-grade NAT has a block inside");
         }
@@ -76,18 +76,18 @@ internal static class DesignReader
                 service.DownMbps,
                 service.UpMbps)
             {
-                NameServers = [.. (service.NameServers ?? []).Select((n, i) => errors.Read($"{Pointer}/nameServers/{i}", n, Ipv4Address.Parse))],
+                DnsServers = [.. (service.DnsServers ?? []).Select((n, i) => errors.Read($"{Pointer}/dnsServers/{i}", n, Ipv4Address.Parse))],
                 Leases = leases,
                 Line = line,
             };
         }
-        errors.Absent($"{Pointer}/nameServers", service.NameServers, "only a fixed public service has DNS servers here");
+        errors.Absent($"{Pointer}/dnsServers", service.DnsServers, "only a fixed public service has DNS servers here");
         errors.Absent($"{Pointer}/address", service.Address, "only a fixed public service has an address here");
         errors.Absent($"{Pointer}/gateway", service.Gateway, "only a fixed public service has a gateway here");
         return service.Kind switch
         {
             ServiceKind.PublicDynamic => new PublicDynamic(service.DownMbps, service.UpMbps) { Leases = leases, Line = line },
-            ServiceKind.CarrierTranslation => new CarrierTranslation(service.DownMbps, service.UpMbps) { Leases = leases, Line = line, Inside = ReadInside(service.Inside, errors) },
+            ServiceKind.CarrierNat => new CarrierNat(service.DownMbps, service.UpMbps) { Leases = leases, Line = line, Inside = ReadInside(service.Inside, errors) },
             _ => new UnknownService(service.DownMbps, service.UpMbps) { Leases = leases, Line = line },
         };
     }
@@ -112,7 +112,7 @@ internal static class DesignReader
             Tagged = ProfileReader.Habit(line.Tagged),
             Tag = line.Tag,
             Locked = ProfileReader.Habit(line.Locked),
-            LockedTo = errors.ReadOptional($"{pointer}/lockedTo", line.LockedTo, HardwareAddress.Parse),
+            LockedTo = errors.ReadOptional($"{pointer}/lockedTo", line.LockedTo, MacAddress.Parse),
             Account = line.Account,
             Password = line.Password,
         };
@@ -131,8 +131,8 @@ internal static class DesignReader
             box.Id,
             errors.Plain($"{pointer}/name", box.Name),
             ProfileReader.Read(box.Profile, $"{pointer}/profile", errors),
-            errors.ReadOptional($"{pointer}/hardware", box.Hardware, HardwareAddress.Parse),
-            errors.ReadOptional($"{pointer}/wanHardware", box.WanHardware, HardwareAddress.Parse))
+            errors.ReadOptional($"{pointer}/mac", box.Mac, MacAddress.Parse),
+            errors.ReadOptional($"{pointer}/wanMac", box.WanMac, MacAddress.Parse))
         {
             Holds = box.Holds ?? [],
             Place = box.Place,
@@ -155,8 +155,8 @@ internal static class DesignReader
             Login = label.Login is { } login ? errors.Plain($"{pointer}/login", login) : null,
             Password = label.Password,
             WifiName = label.WifiName,
-            WifiKey = label.WifiKey,
-            RadioHardware = errors.ReadOptional($"{pointer}/radioHardware", label.RadioHardware, HardwareAddress.Parse),
+            WifiPassword = label.WifiPassword,
+            RadioMac = errors.ReadOptional($"{pointer}/radioMac", label.RadioMac, MacAddress.Parse),
             Firmware = label.Firmware is { } firmware ? errors.Plain($"{pointer}/firmware", firmware) : null,
             Supported = ProfileReader.Habit(label.Supported),
             SupportedUntil = label.SupportedUntil,

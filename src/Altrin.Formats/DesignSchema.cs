@@ -38,7 +38,7 @@ internal sealed class SchemaOf<T>(string title, string published)
         return [.. Violations.Leaves(_schema.Value.Validate(json)).Take(FileError.Most).Select(e => Violations.Explain(e, document.RootElement))];
     }
 
-    private const string HardwareText = "^([0-9A-Fa-f]{2}[:-]){5}[0-9A-Fa-f]{2}$";
+    private const string MacText = "^([0-9A-Fa-f]{2}[:-]){5}[0-9A-Fa-f]{2}$";
 
     private static JsonSchema Make(string title)
     {
@@ -48,7 +48,7 @@ internal sealed class SchemaOf<T>(string title, string published)
             DefaultReferenceTypeNullHandling = ReferenceTypeNullHandling.NotNull,
             FlattenInheritanceHierarchy = true,
             // It is written as text, by a converter that the generator does not see through.
-            TypeMappers = { new PrimitiveTypeMapper(typeof(HardwareAddress), s => (s.Type, s.Pattern) = (JsonObjectType.String, HardwareText)) },
+            TypeMappers = { new PrimitiveTypeMapper(typeof(MacAddress), s => (s.Type, s.Pattern) = (JsonObjectType.String, MacText)) },
         };
         var schema = JsonSchema.FromType<T>(settings);
         schema.Title = title;
@@ -59,7 +59,7 @@ internal sealed class SchemaOf<T>(string title, string published)
 /// <summary>Violations of a schema in words.</summary>
 internal static partial class Violations
 {
-    /// <summary>What is wrong at the end of each branch. That a part which is there is not null helps nobody.</summary>
+    /// <summary>What is wrong at the end of each branch. That a part which is there is not null is no help.</summary>
     public static IEnumerable<ValidationError> Leaves(IEnumerable<ValidationError> errors) => errors.SelectMany(e => e switch
     {
         ChildSchemaValidationError child => child.Errors.Where(c => c.Key.Type != JsonObjectType.Null || child.Errors.Count == 1).SelectMany(c => Leaves(c.Value)),

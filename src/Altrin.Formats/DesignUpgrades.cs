@@ -20,6 +20,8 @@ public static class DesignUpgrades
         _ => { },
         // 7 calls findings, by which accepted ones are named, and members of a label by the words of the trade.
         WordsOfVersion7.Upgrade,
+        // 8 calls members and kinds by the words of the trade.
+        WordsOfVersion8.Upgrade,
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

@@ -36,9 +36,9 @@ public static class DesignWriter
         UpMbps = service.UpMbps,
         Address = (service as PublicFixed)?.Address.ToString(),
         Gateway = (service as PublicFixed)?.Gateway.ToString(),
-        NameServers = service is PublicFixed given ? Texts(given.NameServers) : null,
+        DnsServers = service is PublicFixed given ? Texts(given.DnsServers) : null,
         Leases = service.Leases == 1 ? null : service.Leases,
-        Inside = (service as CarrierTranslation)?.Inside?.ToString(),
+        Inside = (service as CarrierNat)?.Inside?.ToString(),
         Line = service.Line == LineNeeds.NotAsked ? null : new()
         {
             Login = ProfileWriter.Habit(service.Line.Login),
@@ -60,7 +60,7 @@ public static class DesignWriter
         Id = device.Id,
         Name = device.Name,
         Kind = device.Kind,
-        Hardware = device.Hardware?.ToString(),
+        Mac = device.Mac?.ToString(),
         ChecksLease = ProfileWriter.Habit(device.ChecksLease),
         Bands = Listed(device.Bands),
         NewestSecurity = device.NewestSecurity,
@@ -72,8 +72,8 @@ public static class DesignWriter
     {
         Id = box.Id,
         Name = box.Name,
-        Hardware = box.Hardware?.ToString(),
-        WanHardware = box.WanHardware?.ToString(),
+        Mac = box.Mac?.ToString(),
+        WanMac = box.WanMac?.ToString(),
         Holds = box.Holds.Count == 0 ? null : box.Holds,
         Place = box.Place,
         Label = box.Label == LabelFacts.Empty ? null : new()
@@ -82,8 +82,8 @@ public static class DesignWriter
             Login = box.Label.Login,
             Password = box.Label.Password,
             WifiName = box.Label.WifiName,
-            WifiKey = box.Label.WifiKey,
-            RadioHardware = box.Label.RadioHardware?.ToString(),
+            WifiPassword = box.Label.WifiPassword,
+            RadioMac = box.Label.RadioMac?.ToString(),
             Firmware = box.Label.Firmware,
             Supported = ProfileWriter.Habit(box.Label.Supported),
             SupportedUntil = box.Label.SupportedUntil,
@@ -102,11 +102,11 @@ public static class DesignWriter
             StaysOnline n => (NeedKind.StaysOnline, n.Device),
             CallsInPlace => (NeedKind.CallsInPlace, null),
             GuestsKeptApart => (NeedKind.GuestsKeptApart, null),
-            KeepsNameAndKey => (NeedKind.KeepsNameAndKey, null),
+            KeepsNameAndPassword => (NeedKind.KeepsNameAndPassword, null),
             ServiceLives => (NeedKind.ServiceLives, (string?)null),
             _ => throw new ArgumentOutOfRangeException(nameof(need)),
         };
-        var (reach, keeps) = (need as ReachFromOutside, need as KeepsNameAndKey);
+        var (reach, keeps) = (need as ReachFromOutside, need as KeepsNameAndPassword);
         return new()
         {
             Id = need.Id,
@@ -118,7 +118,7 @@ public static class DesignWriter
             Place = (need as CallsInPlace)?.Place,
             Name = keeps?.Name,
             Security = keeps?.Security,
-            Key = keeps?.Key,
+            Password = keeps?.Password,
             Service = (need as ServiceLives)?.Service,
         };
     }
@@ -132,7 +132,7 @@ public static class DesignWriter
         {
             Device = d.Device,
             Address = Address(d.Address),
-            Wifi = d.Wifi is { } wifi ? new() { Box = wifi.Box, Name = wifi.Name, Key = wifi.Key } : null,
+            Wifi = d.Wifi is { } wifi ? new() { Box = wifi.Box, Name = wifi.Name, Password = wifi.Password } : null,
         })],
         Accepted = setUp.Accepted.Count == 0 ? null : [.. setUp.Accepted.OrderBy(a => a.Finding, StringComparer.Ordinal).Select(a => new AcceptanceDocument { Finding = a.Finding, Severe = a.Severe, Reason = a.Reason, By = a.By })],
     };
@@ -157,31 +157,31 @@ public static class DesignWriter
             Mode = ModeKind.Router,
             Wan = Address(router.Wan),
             Lan = router.Lan.ToString(),
-            AddressServer = new()
+            DhcpServer = new()
             {
                 On = router.Server.On,
                 Pool = router.Server.Pool.ToString(),
                 Gateway = router.Server.Gateway?.ToString(),
-                NameServers = Texts(router.Server.NameServers),
+                DnsServers = Texts(router.Server.DnsServers),
                 LeavesOutGateway = router.Server.LeavesOutGateway ? true : null,
-                LeavesOutNames = router.Server.LeavesOutNames ? true : null,
+                LeavesOutDns = router.Server.LeavesOutDns ? true : null,
                 LeaseMinutes = router.Server.LeaseMinutes,
                 Domain = router.Server.Domain,
                 Reservations = router.Server.Reservations.Count == 0 ? null
-                    : [.. router.Server.Reservations.OrderBy(r => r.Hardware).Select(r => new ReservationDocument { Hardware = r.Hardware.ToString(), Address = r.Address.ToString() })],
+                    : [.. router.Server.Reservations.OrderBy(r => r.Mac).Select(r => new ReservationDocument { Mac = r.Mac.ToString(), Address = r.Address.ToString() })],
             },
             Forwards = router.Forwards.Count == 0 ? null
                 : [.. router.Forwards.OrderBy(f => (f.Protocol, f.OutsidePort)).Select(f => new PortForwardDocument { Protocol = f.Protocol, OutsidePort = f.OutsidePort, To = f.To.ToString(), InsidePort = f.InsidePort })],
             Radios = Radios(router),
             Guest = router.Guest is { } guest
-                ? new() { Name = guest.Name, Security = guest.Security, Key = guest.Key, Lan = guest.Lan.ToString(), Pool = guest.Pool.ToString(), Vlan = guest.Vlan }
+                ? new() { Name = guest.Name, Security = guest.Security, Password = guest.Password, Lan = guest.Lan.ToString(), Pool = guest.Pool.ToString(), Vlan = guest.Vlan }
                 : null,
-            Translates = router.Translates ? null : false,
+            Nat = router.Nat ? null : false,
             Dmz = router.Dmz?.ToString(),
             PortRequests = router.PortRequests ? true : null,
             Uplink = Link(router.Uplink),
             Passing = router.Passing is { } passing ? new() { Kind = passing.Kind, Port = passing.Port, To = passing.To?.ToString() } : null,
-            Line = router.Line == LineSetting.None ? null : new() { Login = router.Line.Login ? true : null, Tag = router.Line.Tag, Hardware = router.Line.Hardware?.ToString() },
+            Line = router.Line == LineSetting.None ? null : new() { Login = router.Line.Login ? true : null, Tag = router.Line.Tag, Mac = router.Line.Mac?.ToString() },
             Routes = router.Routes.Count == 0 ? null : [.. router.Routes.OrderBy(r => r.To).Select(r => new RouteDocument { To = r.To.ToString(), Via = r.Via.ToString() })],
         },
         AccessPointMode point => new()
@@ -190,7 +190,7 @@ public static class DesignWriter
             Mode = ModeKind.AccessPoint,
             Page = Address(point.Page),
             Radios = Radios(point),
-            GuestName = point.Guest is { } guest ? new() { Name = guest.Name, Security = guest.Security, Key = guest.Key, Vlan = guest.Vlan } : null,
+            GuestName = point.Guest is { } guest ? new() { Name = guest.Name, Security = guest.Security, Password = guest.Password, Vlan = guest.Vlan } : null,
         },
         RepeaterMode repeater => new() { Box = setting.Box, Mode = ModeKind.Repeater, Page = Address(repeater.Page), Uplink = Link(repeater.Link), Radios = Radios(repeater) },
         WirelessBridgeMode bridge => new() { Box = setting.Box, Mode = ModeKind.WirelessBridge, Page = Address(bridge.Page), Uplink = Link(bridge.Link) },
@@ -207,7 +207,7 @@ public static class DesignWriter
             On = r.On,
             Name = r.Name,
             Security = r.Security,
-            Key = r.Key,
+            Password = r.Password,
             Channel = r.Channel,
             WidthMhz = r.WidthMhz,
             Hidden = r.Hidden ? true : null,
@@ -221,7 +221,7 @@ public static class DesignWriter
         Box = link.Box,
         Name = link.Name,
         Security = link.Security,
-        Key = link.Key,
+        Password = link.Password,
         Frames = link.Frames,
         Channel = link.Channel,
         WidthMhz = link.WidthMhz,
@@ -229,7 +229,7 @@ public static class DesignWriter
     };
 
     private static HostAddressDocument Address(HostAddress address) => address is Fixed typed
-        ? new() { Kind = HostAddressKind.Fixed, Address = typed.Address.ToString(), Gateway = typed.Gateway?.ToString(), NameServers = Texts(typed.NameServers) }
+        ? new() { Kind = HostAddressKind.Fixed, Address = typed.Address.ToString(), Gateway = typed.Gateway?.ToString(), DnsServers = Texts(typed.DnsServers) }
         : new() { Kind = HostAddressKind.Automatic };
 
     private static string[]? Texts(IReadOnlyList<Ipv4Address> addresses) => addresses.Count == 0 ? null : [.. addresses.Select(a => a.ToString())];

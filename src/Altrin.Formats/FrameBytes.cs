@@ -17,23 +17,23 @@ public static class FrameBytes
     /// <summary>The bytes of a frame, without preamble, padding and check sequence, as captures hold them.</summary>
     public static byte[] Of(Frame frame)
     {
-        var target = frame.To?.Hardware.Bits ?? (frame.Payload is MdnsPayload mdns ? GroupHardware(mdns.Target) : Everybody);
+        var target = frame.To?.Mac.Bits ?? (frame.Payload is MdnsPayload mdns ? GroupMac(mdns.Target) : Everybody);
         byte[] payload = frame.Payload switch
         {
-            ArpPayload arp => Arp(arp, frame.From.Hardware),
+            ArpPayload arp => Arp(arp, frame.From.Mac),
             DhcpPayload dhcp => Ip(dhcp.Source, dhcp.Target, 17, 64, Udp(dhcp.Source, dhcp.FromServer ? 67 : 68, dhcp.Target, dhcp.FromServer ? 68 : 67, Dhcp(dhcp))),
             TcpPayload tcp => Ip(tcp.Source, tcp.Target, 6, 64, Tcp(tcp)),
             UdpPayload udp => Ip(udp.Source, udp.Target, 17, 64, Udp(udp.Source, udp.SourcePort, udp.Target, udp.TargetPort, [])),
             MdnsPayload name => Ip(name.Source, name.Target, 17, 255, Udp(name.Source, MdnsPayload.Port, name.Target, MdnsPayload.Port, Mdns(name))),
             _ => throw new ArgumentOutOfRangeException(nameof(frame)),
         };
-        return [.. Hardware(target), .. Hardware(frame.From.Hardware.Bits), .. Two(frame.Payload is ArpPayload ? 0x0806 : 0x0800), .. payload];
+        return [.. Mac(target), .. Mac(frame.From.Mac.Bits), .. Two(frame.Payload is ArpPayload ? 0x0806 : 0x0800), .. payload];
     }
 
-    private static byte[] Arp(ArpPayload arp, HardwareAddress sender) =>
+    private static byte[] Arp(ArpPayload arp, MacAddress sender) =>
     [
         0, 1, 8, 0, 6, 4, 0, (byte)(arp.Reply ? 2 : 1),
-        .. Hardware(sender.Bits), .. Four(arp.Sender.Bits), .. Hardware(arp.TargetHardware?.Bits ?? 0), .. Four(arp.Target.Bits),
+        .. Mac(sender.Bits), .. Four(arp.Sender.Bits), .. Mac(arp.TargetMac?.Bits ?? 0), .. Four(arp.Target.Bits),
     ];
 
     private static byte[] Ip(Ipv4Address source, Ipv4Address target, byte protocol, byte hops, byte[] body)
@@ -55,7 +55,7 @@ public static class FrameBytes
 
     private static byte[] Tcp(TcpPayload tcp)
     {
-        // Whoever opens says how much it takes at a time: 1460 bytes on Ethernet (RFC 9293, section 3.7.1).
+        // The opener says how much it takes at a time: 1460 bytes on Ethernet (RFC 9293, section 3.7.1).
         byte[] options = tcp.Opens ? [2, 4, .. Two(1460)] : [];
         var flags = (byte)((tcp.Opens ? 0x02 : 0) | (tcp.Acknowledges ? 0x10 : 0));
         byte[] all = [.. Two(tcp.SourcePort), .. Two(tcp.TargetPort), .. Four(tcp.Sequence), .. Four(tcp.Next), (byte)((20 + options.Length) << 2), flags, .. Two(64240), 0, 0, 0, 0, .. options];
@@ -70,7 +70,7 @@ public static class FrameBytes
         [
             (byte)(dhcp.FromServer ? 2 : 1), 1, 6, 0, .. Four(dhcp.Transaction), 0, 0, 0, 0,
             .. Four(message.InUse?.Bits ?? 0), .. Four(message.Given?.Bits ?? 0), .. Four(0), .. Four(0),
-            .. Hardware(dhcp.Client.Bits), .. new byte[10], .. new byte[64 + 128],
+            .. Mac(dhcp.Client.Bits), .. new byte[10], .. new byte[64 + 128],
             0x63, 0x82, 0x53, 0x63, .. message.Options.OrderBy(o => o != 53).SelectMany(o => Option(o, dhcp)), 255,
         ];
         // Old relays and servers drop shorter ones (RFC 1542, section 2.1).
@@ -84,7 +84,7 @@ public static class FrameBytes
         {
             1 => Four(Subnet.Containing(default, message.PrefixLength!.Value).Mask.Bits),
             3 => Four(message.Gateway!.Value.Bits),
-            6 => [.. message.NameServers.SelectMany(n => Four(n.Bits))],
+            6 => [.. message.DnsServers.SelectMany(n => Four(n.Bits))],
             12 => Encoding.ASCII.GetBytes(message.HostName!),
             15 => Encoding.ASCII.GetBytes(message.DomainName!),
             50 => Four(message.Requested!.Value.Bits),
@@ -94,7 +94,7 @@ public static class FrameBytes
             55 => [.. DhcpMessage.UsualQuestions.Select(q => (byte)q)],
             58 => Four((uint)message.RenewSeconds!.Value),
             59 => Four((uint)message.RebindSeconds!.Value),
-            61 => [1, .. Hardware(dhcp.Client.Bits)],
+            61 => [1, .. Mac(dhcp.Client.Bits)],
             _ => throw new ArgumentOutOfRangeException(nameof(code)),
         };
         return [(byte)code, (byte)value.Length, .. value];
@@ -111,7 +111,7 @@ public static class FrameBytes
     }
 
     /// <summary>The MAC address of a group (RFC 1112, section 6.4).</summary>
-    private static ulong GroupHardware(Ipv4Address group) => 0x01005E000000UL | (group.Bits & 0x7FFFFF);
+    private static ulong GroupMac(Ipv4Address group) => 0x01005E000000UL | (group.Bits & 0x7FFFFF);
 
     private static byte[] Pseudo(Ipv4Address source, Ipv4Address target, byte protocol, int length) => [.. Four(source.Bits), .. Four(target.Bits), 0, protocol, .. Two(length)];
 
@@ -134,5 +134,5 @@ public static class FrameBytes
 
     private static byte[] Four(uint value) => [(byte)(value >> 24), (byte)(value >> 16), (byte)(value >> 8), (byte)value];
 
-    private static byte[] Hardware(ulong bits) => [.. Two((int)(bits >> 32)), .. Four((uint)bits)];
+    private static byte[] Mac(ulong bits) => [.. Two((int)(bits >> 32)), .. Four((uint)bits)];
 }

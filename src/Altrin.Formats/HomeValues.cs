@@ -24,13 +24,13 @@ public static class HomeValues
         ["runs"] = ["id"],
         ["needs"] = ["id"],
         ["radios"] = ["radio"],
-        ["reservations"] = ["hardware"],
+        ["reservations"] = ["mac"],
         ["routes"] = ["to"],
         ["vlans"] = ["port"],
         ["accepted"] = ["finding"],
     };
 
-    /// <summary>Objects that are one value: whoever sets them sets all of them.</summary>
+    /// <summary>Objects that are one value: they are set as a whole.</summary>
     private static readonly HashSet<string> Whole = new(["profile", "air", "wan", "page", "wifi", "passing"], StringComparer.Ordinal);
 
     /// <summary>Objects that may be there or not, which is a setting of its own.</summary>
@@ -44,7 +44,7 @@ public static class HomeValues
         ["wan"] = Setting.Wan,
         ["lan"] = Setting.LanAddress,
         ["page"] = Setting.PageAddress,
-        ["translates"] = Setting.Nat,
+        ["nat"] = Setting.Nat,
         ["dmz"] = Setting.Dmz,
         ["portRequests"] = Setting.PortRequests,
         ["passing"] = Setting.Passing,
@@ -55,8 +55,8 @@ public static class HomeValues
         ["on"] = Setting.DhcpServer,
         ["gateway"] = Setting.HandedGateway,
         ["leavesOutGateway"] = Setting.HandedGateway,
-        ["nameServers"] = Setting.HandedDns,
-        ["leavesOutNames"] = Setting.HandedDns,
+        ["dnsServers"] = Setting.HandedDns,
+        ["leavesOutDns"] = Setting.HandedDns,
         ["leaseMinutes"] = Setting.LeaseTime,
         ["domain"] = Setting.HandedDomain,
     };
@@ -66,7 +66,7 @@ public static class HomeValues
         ["on"] = Setting.RadioOn,
         ["name"] = Setting.WifiName,
         ["security"] = Setting.WifiSecurity,
-        ["key"] = Setting.WifiPassword,
+        ["password"] = Setting.WifiPassword,
         ["channel"] = Setting.Channel,
         ["widthMhz"] = Setting.ChannelWidth,
         ["hidden"] = Setting.HiddenName,
@@ -157,9 +157,9 @@ public static class HomeValues
         ["setUps", var name, "name"] => new(Setting.SetUp, name),
         ["setUps", _, "boxes", var id] => new(Setting.InUse, id),
         ["setUps", _, "boxes", var id, "box"] => new(Setting.InUse, id),
-        ["setUps", _, "boxes", var id, "addressServer", "pool", var end] => new(end == "first" ? Setting.PoolFirst : Setting.PoolLast, id),
-        ["setUps", _, "boxes", var id, "addressServer", "reservations", var hardware, ..] => new(Setting.Reservation, id, hardware),
-        ["setUps", _, "boxes", var id, "addressServer", var part] => new(OfServer[part], id),
+        ["setUps", _, "boxes", var id, "dhcpServer", "pool", var end] => new(end == "first" ? Setting.PoolFirst : Setting.PoolLast, id),
+        ["setUps", _, "boxes", var id, "dhcpServer", "reservations", var mac, ..] => new(Setting.Reservation, id, mac),
+        ["setUps", _, "boxes", var id, "dhcpServer", var part] => new(OfServer[part], id),
         ["setUps", _, "boxes", var id, "forwards", var key, ..] => new(Setting.Forward, id, key),
         ["setUps", _, "boxes", var id, "routes", var to, ..] => new(Setting.Route, id, to),
         ["setUps", _, "boxes", var id, "vlans", var port, ..] => new(Setting.Vlans, id, port),

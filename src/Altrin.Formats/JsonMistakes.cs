@@ -8,7 +8,7 @@ namespace Altrin.Formats;
 
 /// <summary>
 /// Says in words what is wrong with JSON that cannot be read, and what may stand there. The serialiser speaks of the types of the program,
-/// which nobody outside knows; their names never leave.
+/// which are not known outside; their names never leave.
 /// </summary>
 public static partial class JsonMistakes
 {

@@ -89,7 +89,7 @@ public sealed record LadderField(string Label, string Value)
     internal static IEnumerable<LadderField> Of(Observation seen, Frame frame) =>
     [
         new("where", frame.Segment == Provider.Internet ? "beyond the line" : AddressBook.Territory(seen.Network, frame.Segment)),
-        .. frame.Segment == Provider.Internet ? Array.Empty<LadderField>() : [new("from MAC", Hardware(frame.From)), new("to MAC", frame.To is { } to ? Hardware(to) : "all")],
+        .. frame.Segment == Provider.Internet ? Array.Empty<LadderField>() : [new("from MAC", Mac(frame.From)), new("to MAC", frame.To is { } to ? Mac(to) : "all")],
         .. frame.Payload switch
         {
             ArpPayload arp => Arp(arp),
@@ -101,7 +101,7 @@ public sealed record LadderField(string Label, string Value)
         },
     ];
 
-    private static string Hardware(Station station) => station.Read ? $"{station.Hardware}" : $"{station.Hardware} (an example: not read)";
+    private static string Mac(Station station) => station.Read ? $"{station.Mac}" : $"{station.Mac} (an example: not read)";
 
     private static LadderField[] Arp(ArpPayload arp) =>
         [new("ARP", arp.Reply ? "reply" : "request"), new("sender", $"{arp.Sender}{(arp.Sender == default ? " (a probe: no host writes it down)" : "")}"), new("target", $"{arp.Target}")];
@@ -118,7 +118,7 @@ public sealed record LadderField(string Label, string Value)
             ("53 message", m.Kind.ToString().ToLowerInvariant()), ("xid", $"0x{dhcp.Transaction:x8}"),
             ("ciaddr", m.InUse?.ToString()), ("yiaddr", m.Given?.ToString()),
             ("1 mask", m.PrefixLength is { } prefix ? $"{Core.Addressing.Subnet.Containing(default, prefix).Mask}" : null), ("3 gateway", m.Gateway?.ToString()),
-            ("6 names", m.NameServers.Count > 0 ? string.Join(", ", m.NameServers) : null), ("12 host name", m.HostName), ("15 domain", m.DomainName),
+            ("6 names", m.DnsServers.Count > 0 ? string.Join(", ", m.DnsServers) : null), ("12 host name", m.HostName), ("15 domain", m.DomainName),
             ("50 wishes for", m.Requested?.ToString()), ("51 lease", Seconds(m.LeaseSeconds)), ("54 server", m.ServerId?.ToString()),
             ("58 renew after", Seconds(m.RenewSeconds)), ("59 rebind after", Seconds(m.RebindSeconds)),
         };

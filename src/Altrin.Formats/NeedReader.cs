@@ -35,11 +35,11 @@ internal static class NeedReader
         {
             errors.Add($"{pointer}/place", need.Place is null ? "nothing" : $"\"{need.Place}\"", "the id of a place of this site is expected");
         }
-        if (need.Kind != NeedKind.KeepsNameAndKey)
+        if (need.Kind != NeedKind.KeepsNameAndPassword)
         {
             errors.Absent($"{pointer}/name", need.Name, "only a name that stays has one");
             errors.Absent($"{pointer}/security", need.Security, "only a name that stays is protected");
-            errors.Absent($"{pointer}/key", need.Key, "only a name that stays has a key");
+            errors.Absent($"{pointer}/password", need.Password, "only a name that stays has a password");
         }
         else if (need.Name is null || need.Security is null)
         {
@@ -67,7 +67,7 @@ internal static class NeedReader
             NeedKind.StaysOnline => new StaysOnline(need.Id, device),
             NeedKind.CallsInPlace => new CallsInPlace(need.Id, need.Place ?? ""),
             NeedKind.GuestsKeptApart => new GuestsKeptApart(need.Id),
-            NeedKind.KeepsNameAndKey => new KeepsNameAndKey(need.Id, need.Name ?? "-", need.Security ?? default, need.Key),
+            NeedKind.KeepsNameAndPassword => new KeepsNameAndPassword(need.Id, need.Name ?? "-", need.Security ?? default, need.Password),
             _ => new ServiceLives(need.Id, need.Service ?? default),
         };
     }

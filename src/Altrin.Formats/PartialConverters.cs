@@ -7,7 +7,7 @@ namespace Altrin.Formats;
 
 /// <summary>
 /// Reads and writes some members of a value as an object that holds just these: what is absent is not touched, null is null. A member
-/// that may not be null, or that nobody can edit, is refused.
+/// that may not be null, or that cannot be edited, is refused.
 /// </summary>
 internal sealed class PartialConverters : JsonConverterFactory
 {

@@ -40,7 +40,7 @@ public sealed record ProofDocument(string Format, int FormatVersion, string Home
 /// <param name="Leases">Who asks for an address, and every offer that it hears.</param>
 /// <param name="Discovery">Whose questions to everybody arrive, and whether the answer does.</param>
 /// <param name="Management">Where the page of each box answers, and for whom.</param>
-/// <param name="Hardware">Where each MAC address is seen.</param>
+/// <param name="Mac">Where each MAC address is seen.</param>
 /// <param name="Radio">Who joins whom by radio, and why not.</param>
 /// <param name="Roaming">Wi-Fi names, and between which of their radios devices move by themselves.</param>
 /// <param name="Heard">What devices hear whose bands are recorded.</param>
@@ -49,7 +49,7 @@ public sealed record FactDetails(
     IReadOnlyList<LeaseFact> Leases,
     IReadOnlyList<DiscoveryFact> Discovery,
     IReadOnlyList<ManagementFact> Management,
-    IReadOnlyList<Sighting> Hardware,
+    IReadOnlyList<Sighting> Mac,
     IReadOnlyList<RadioFact> Radio,
     IReadOnlyList<RoamingFact> Roaming,
     IReadOnlyList<HeardFact> Heard);

@@ -57,7 +57,7 @@ public sealed record RadioSettingDocument
 
     /// <summary>Reference to the key; never the key itself.</summary>
     [RegularExpression(BoxDocument.Slug)]
-    public string? Key { get; init; }
+    public string? Password { get; init; }
 
     /// <summary>The channel that it is fixed to; the box chooses where left out. Since version 4.</summary>
     [Range(1, HeardNetwork.HighestChannel)]
@@ -99,7 +99,7 @@ public sealed record UplinkDocument
 
     /// <summary>Reference to the key that was typed.</summary>
     [RegularExpression(BoxDocument.Slug)]
-    public string? Key { get; init; }
+    public string? Password { get; init; }
 
     /// <summary>How frames cross it.</summary>
     [Required]
@@ -157,7 +157,7 @@ public sealed record LineSettingDocument
 
     /// <summary>A MAC address that it shows instead of its own.</summary>
     [StringLength(17)]
-    public string? Hardware { get; init; }
+    public string? Mac { get; init; }
 }
 
 /// <summary>What a line asks for. A member left out was not asked. Since version 4.</summary>

@@ -24,14 +24,14 @@ internal sealed class RadioReader(IReadOnlyDictionary<string, Box> boxes, ReadEr
         {
             return null;
         }
-        NoKeyWhenOpen(link.Security, link.Key, pointer);
+        NoKeyWhenOpen(link.Security, link.Password, pointer);
         BoxOf(link.Box, $"{pointer}/box");
         if (link.Frames != UplinkFrames.Wds)
         {
             errors.Absent($"{pointer}/channel", link.Channel, "only WDS fixes the channel of a link; others take that of the box they join");
             errors.Absent($"{pointer}/widthMhz", link.WidthMhz, "only WDS fixes the width of a link");
         }
-        var read = new Uplink(link.Radio, link.Box, link.Name, link.Security, link.Key, link.Frames) { Channel = link.Channel, WidthMhz = link.WidthMhz, Locked = link.Locked ?? false };
+        var read = new Uplink(link.Radio, link.Box, link.Name, link.Security, link.Password, link.Frames) { Channel = link.Channel, WidthMhz = link.WidthMhz, Locked = link.Locked ?? false };
         errors.Wrong(pointer, link.Radio, PageChecks.WrongUplink(box, read));
         return read;
     }
@@ -74,25 +74,25 @@ internal sealed class RadioReader(IReadOnlyDictionary<string, Box> boxes, ReadEr
         {
             errors.Absent($"{pointer}/port", passing.Port, "only by port a port is named");
         }
-        var read = new Passing(passing.Kind, passing.Port, errors.ReadOptional($"{pointer}/to", passing.To, HardwareAddress.Parse));
+        var read = new Passing(passing.Kind, passing.Port, errors.ReadOptional($"{pointer}/to", passing.To, MacAddress.Parse));
         errors.Wrong(pointer, passing.Kind.ToString(), PageChecks.WrongPassing(box, read));
         return read;
     }
 
     public LineSetting Line(LineSettingDocument? line, string pointer) =>
-        line is null ? LineSetting.None : new(line.Login ?? false, line.Tag, errors.ReadOptional($"{pointer}/hardware", line.Hardware, HardwareAddress.Parse));
+        line is null ? LineSetting.None : new(line.Login ?? false, line.Tag, errors.ReadOptional($"{pointer}/mac", line.Mac, MacAddress.Parse));
 
     private RadioSetting Radio(RadioSettingDocument radio, Box box, string pointer)
     {
         errors.Wrong($"{pointer}/name", radio.Name, PageChecks.WrongNetworkName(radio.Name));
-        NoKeyWhenOpen(radio.Security, radio.Key, pointer);
+        NoKeyWhenOpen(radio.Security, radio.Password, pointer);
         var band = box.Profile.Radios.FirstOrDefault(r => r.Id == radio.Radio)?.Band ?? default;
         errors.Wrong($"{pointer}/channel", $"{radio.Channel}", PageChecks.WrongChannel(band, radio.Channel, radio.WidthMhz));
         foreach (var (peer, i) in (radio.WdsPeers ?? []).Select((p, i) => (p, i)))
         {
             BoxOf(peer, $"{pointer}/wdsPeers/{i}");
         }
-        return new(radio.Radio, radio.On, radio.Name, radio.Security, radio.Key)
+        return new(radio.Radio, radio.On, radio.Name, radio.Security, radio.Password)
         {
             Channel = radio.Channel,
             WidthMhz = radio.WidthMhz,
@@ -106,7 +106,7 @@ internal sealed class RadioReader(IReadOnlyDictionary<string, Box> boxes, ReadEr
     {
         if (security == WifiSecurity.Open)
         {
-            errors.Absent($"{pointer}/key", key, "an open network has no password");
+            errors.Absent($"{pointer}/password", key, "an open network has no password");
         }
     }
 

@@ -74,7 +74,7 @@ public sealed record BoxSettingDocument
     public string? Lan { get; init; }
 
     /// <summary>Router only.</summary>
-    public AddressServerDocument? AddressServer { get; init; }
+    public DhcpServerDocument? DhcpServer { get; init; }
 
     /// <summary>Router only; none where left out.</summary>
     [MaxLength(RouterMode.MostForwards)]
@@ -84,9 +84,9 @@ public sealed record BoxSettingDocument
     public GuestDocument? Guest { get; init; }
 
     /// <summary>Router only: whether it translates; yes where left out. Since version 3.</summary>
-    public bool? Translates { get; init; }
+    public bool? Nat { get; init; }
 
-    /// <summary>Router only: who gets every connection that no forward claims; nobody where left out. Since version 3.</summary>
+    /// <summary>Router only: who gets every connection that no forward claims; no host where left out. Since version 3.</summary>
     [StringLength(15)]
     public string? Dmz { get; init; }
 
@@ -106,7 +106,7 @@ public sealed record BoxSettingDocument
     /// <summary>Satellite only: whose it is. Since version 4.</summary>
     public SatelliteDocument? Satellite { get; init; }
 
-    /// <summary>Router only: to whom it passes its public address; nobody where left out. Since version 4.</summary>
+    /// <summary>Router only: to whom it passes its public address; no box where left out. Since version 4.</summary>
     public PassingDocument? Passing { get; init; }
 
     /// <summary>Router only: what it tells its line; nothing where left out. Since version 4.</summary>
@@ -149,7 +149,7 @@ public sealed record GuestNameDocument
 
     /// <summary>Reference to the key; never the key itself.</summary>
     [RegularExpression(BoxDocument.Slug)]
-    public string? Key { get; init; }
+    public string? Password { get; init; }
 
     /// <summary>The VLAN tag by which it leaves the access point; untagged where left out. Since version 4.</summary>
     [Range(2, Limits.VlanTag)]
@@ -181,12 +181,12 @@ public sealed record HostAddressDocument
     public string? Gateway { get; init; }
 
     /// <summary>Fixed only: DNS servers as typed.</summary>
-    [MaxLength(Limits.NameServers)]
-    public IReadOnlyList<string>? NameServers { get; init; }
+    [MaxLength(Limits.DnsServers)]
+    public IReadOnlyList<string>? DnsServers { get; init; }
 }
 
 /// <summary>A router's DHCP server.</summary>
-public sealed record AddressServerDocument
+public sealed record DhcpServerDocument
 {
     /// <summary>Whether it answers.</summary>
     [Required]
@@ -201,14 +201,14 @@ public sealed record AddressServerDocument
     public string? Gateway { get; init; }
 
     /// <summary>DNS servers that it hands out; itself where left out.</summary>
-    [MaxLength(Limits.NameServers)]
-    public IReadOnlyList<string>? NameServers { get; init; }
+    [MaxLength(Limits.DnsServers)]
+    public IReadOnlyList<string>? DnsServers { get; init; }
 
     /// <summary>Whether it hands out no gateway at all; no where left out. Since version 3.</summary>
     public bool? LeavesOutGateway { get; init; }
 
     /// <summary>Whether it hands out no DNS servers at all; no where left out. Since version 3.</summary>
-    public bool? LeavesOutNames { get; init; }
+    public bool? LeavesOutDns { get; init; }
 
     /// <summary>How long a lease lasts, in minutes; not read where left out. Since version 3.</summary>
     [Range(Limits.ShortestLeaseMinutes, Limits.LongestLeaseMinutes)]
@@ -219,7 +219,7 @@ public sealed record AddressServerDocument
     public string? Domain { get; init; }
 
     /// <summary>Addresses kept for one MAC address.</summary>
-    [MaxLength(AddressServer.MostReservations)]
+    [MaxLength(DhcpServerSetting.MostReservations)]
     public IReadOnlyList<ReservationDocument>? Reservations { get; init; }
 }
 
@@ -228,7 +228,7 @@ public sealed record ReservationDocument
 {
     /// <summary>For whom.</summary>
     [Required, StringLength(17)]
-    public required string Hardware { get; init; }
+    public required string Mac { get; init; }
 
     /// <summary>Which.</summary>
     [Required, StringLength(15)]
@@ -268,7 +268,7 @@ public sealed record GuestDocument
 
     /// <summary>Reference to the key; never the key itself.</summary>
     [RegularExpression(BoxDocument.Slug)]
-    public string? Key { get; init; }
+    public string? Password { get; init; }
 
     /// <summary>The router's address and prefix in it; overlaps no other subnet of the router.</summary>
     [Required, StringLength(18)]
@@ -345,5 +345,5 @@ public sealed record WifiJoinDocument
 
     /// <summary>Reference to the key that it has.</summary>
     [RegularExpression(BoxDocument.Slug)]
-    public string? Key { get; init; }
+    public string? Password { get; init; }
 }

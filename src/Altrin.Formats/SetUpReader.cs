@@ -51,10 +51,10 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         {
             errors.Absent($"{pointer}/wan", setting.Wan, "only a router has a WAN side");
             errors.Absent($"{pointer}/lan", setting.Lan, "only a router has a LAN address of its own");
-            errors.Absent($"{pointer}/addressServer", setting.AddressServer, "only a router has a DHCP server");
+            errors.Absent($"{pointer}/dhcpServer", setting.DhcpServer, "only a router has a DHCP server");
             errors.Absent($"{pointer}/forwards", setting.Forwards, "only a router forwards ports");
             errors.Absent($"{pointer}/guest", setting.Guest, "only a router has a guest network");
-            errors.Absent($"{pointer}/translates", setting.Translates, "only a router does NAT");
+            errors.Absent($"{pointer}/nat", setting.Nat, "only a router does NAT");
             errors.Absent($"{pointer}/dmz", setting.Dmz, "only a router has a DMZ host");
             errors.Absent($"{pointer}/portRequests", setting.PortRequests, "only a router opens ports");
             errors.Absent($"{pointer}/routes", setting.Routes, "only a router has routes");
@@ -110,12 +110,12 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         return new(
             Required(setting.Wan, $"{pointer}/wan", "a router needs 'wan'"),
             lan,
-            ReadServer(setting.AddressServer, lan, $"{pointer}/addressServer"),
+            ReadServer(setting.DhcpServer, lan, $"{pointer}/dhcpServer"),
             ReadForwards(setting.Forwards ?? [], $"{pointer}/forwards"),
             _radios.Radios(setting, box, $"{pointer}/radios"))
         {
             Guest = ReadGuest(setting.Guest, lan, $"{pointer}/guest"),
-            Translates = setting.Translates ?? true,
+            Nat = setting.Nat ?? true,
             Dmz = ReadHost(setting.Dmz, $"{pointer}/dmz"),
             PortRequests = setting.PortRequests ?? false,
             Routes = ReadRoutes(setting.Routes ?? [], $"{pointer}/routes"),
@@ -161,34 +161,34 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         NetworkName(guest.Name, $"{pointer}/name");
         if (guest.Security == WifiSecurity.Open)
         {
-            errors.Absent($"{pointer}/key", guest.Key, "an open network has no password");
+            errors.Absent($"{pointer}/password", guest.Password, "an open network has no password");
         }
-        return new(guest.Name, guest.Security, guest.Key) { Vlan = guest.Vlan };
+        return new(guest.Name, guest.Security, guest.Password) { Vlan = guest.Vlan };
     }
 
-    private AddressServer ReadServer(AddressServerDocument? server, InterfaceAddress lan, string pointer)
+    private DhcpServerSetting ReadServer(DhcpServerDocument? server, InterfaceAddress lan, string pointer)
     {
         if (server is null)
         {
-            errors.Add(pointer, "nothing", "a router needs 'addressServer', on or off");
+            errors.Add(pointer, "nothing", "a router needs 'dhcpServer', on or off");
             return new(false, default, null, [], []);
         }
         var pool = errors.Read($"{pointer}/pool", server.Pool, AddressRange.Parse);
         errors.Wrong($"{pointer}/pool", server.Pool, lan == default || pool == default ? null : PageChecks.WrongPool(pool, lan));
         errors.Wrong($"{pointer}/domain", server.Domain, PageChecks.WrongDomain(server.Domain));
         var reservations = server.Reservations ?? [];
-        errors.Unique(reservations, r => r.Hardware.ToLowerInvariant(), i => $"{pointer}/reservations/{i}/hardware", "a MAC address");
+        errors.Unique(reservations, r => r.Mac.ToLowerInvariant(), i => $"{pointer}/reservations/{i}/mac", "a MAC address");
         return new(
             server.On,
             pool,
             errors.ReadOptional($"{pointer}/gateway", server.Gateway, Ipv4Address.Parse),
-            ReadNames(server.NameServers, $"{pointer}/nameServers"),
+            ReadNames(server.DnsServers, $"{pointer}/dnsServers"),
             [.. reservations.Select((r, i) => new Reservation(
-                errors.Read($"{pointer}/reservations/{i}/hardware", r.Hardware, HardwareAddress.Parse),
+                errors.Read($"{pointer}/reservations/{i}/mac", r.Mac, MacAddress.Parse),
                 errors.Read($"{pointer}/reservations/{i}/address", r.Address, Ipv4Address.Parse)))])
         {
             LeavesOutGateway = LeftOut(server.LeavesOutGateway, server.Gateway, $"{pointer}/gateway"),
-            LeavesOutNames = LeftOut(server.LeavesOutNames, server.NameServers, $"{pointer}/nameServers"),
+            LeavesOutDns = LeftOut(server.LeavesOutDns, server.DnsServers, $"{pointer}/dnsServers"),
             LeaseMinutes = server.LeaseMinutes,
             Domain = server.Domain,
         };
@@ -211,11 +211,11 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         }
         if (guest.Security == WifiSecurity.Open)
         {
-            errors.Absent($"{pointer}/key", guest.Key, "an open network has no password");
+            errors.Absent($"{pointer}/password", guest.Password, "an open network has no password");
         }
         var own = errors.Read($"{pointer}/lan", guest.Lan, InterfaceAddress.Parse);
         var pool = errors.Read($"{pointer}/pool", guest.Pool, AddressRange.Parse);
-        var read = new GuestNetwork(guest.Name, guest.Security, guest.Key, own, pool) { Vlan = guest.Vlan };
+        var read = new GuestNetwork(guest.Name, guest.Security, guest.Password, own, pool) { Vlan = guest.Vlan };
         errors.Wrong($"{pointer}/lan", guest.Lan, own == default || pool == default || lan == default ? null : PageChecks.WrongGuest(read, lan));
         return read;
     }
@@ -240,7 +240,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
                 errors.Add($"{pointer}/wifi/box", $"\"{wifi.Box}\"", "the id of a box of this site is expected");
             }
         }
-        return new(setting.Device, ReadAddress(setting.Address, $"{pointer}/address"), setting.Wifi is { } w ? new(w.Box, w.Name, w.Key) : null);
+        return new(setting.Device, ReadAddress(setting.Address, $"{pointer}/address"), setting.Wifi is { } w ? new(w.Box, w.Name, w.Password) : null);
     }
 
     private PortRef ReadEnd(string text, HashSet<string> inUse, string pointer)
@@ -282,7 +282,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         {
             errors.Absent($"{pointer}/address", address.Address, "only a fixed host has an address here");
             errors.Absent($"{pointer}/gateway", address.Gateway, "only a fixed host has a gateway here");
-            errors.Absent($"{pointer}/nameServers", address.NameServers, "only a fixed host has DNS servers here");
+            errors.Absent($"{pointer}/dnsServers", address.DnsServers, "only a fixed host has DNS servers here");
             return new Automatic();
         }
         var own = errors.Read($"{pointer}/address", address.Address, InterfaceAddress.Parse);
@@ -290,7 +290,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         return new Fixed(
             own,
             errors.ReadOptional($"{pointer}/gateway", address.Gateway, Ipv4Address.Parse),
-            ReadNames(address.NameServers, $"{pointer}/nameServers"));
+            ReadNames(address.DnsServers, $"{pointer}/dnsServers"));
     }
 
     private List<Ipv4Address> ReadNames(IReadOnlyList<string>? names, string pointer) =>

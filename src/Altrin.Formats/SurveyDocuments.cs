@@ -24,11 +24,11 @@ public sealed record LabelDocument
 
     /// <summary>Reference to its factory Wi-Fi key.</summary>
     [RegularExpression(BoxDocument.Slug)]
-    public string? WifiKey { get; init; }
+    public string? WifiPassword { get; init; }
 
     /// <summary>The MAC address of its radio.</summary>
     [StringLength(17)]
-    public string? RadioHardware { get; init; }
+    public string? RadioMac { get; init; }
 
     /// <summary>The version of its software.</summary>
     [StringLength(40, MinimumLength = 1)]
@@ -59,7 +59,7 @@ public enum NeedKind
     /// <summary>A name for guests is sent, and guests get at nothing of the home. Since version 5.</summary>
     GuestsKeptApart,
     /// <summary>A Wi-Fi name and its key stay; needs name and security. Since version 5.</summary>
-    KeepsNameAndKey,
+    KeepsNameAndPassword,
     /// <summary>Telephone, television or alarm goes on; needs service. Since version 5.</summary>
     ServiceLives,
 }
@@ -102,7 +102,7 @@ public sealed record NeedDocument
 
     /// <summary>Only for a name that stays: reference to its key. Since version 5.</summary>
     [RegularExpression(BoxDocument.Slug)]
-    public string? Key { get; init; }
+    public string? Password { get; init; }
 
     /// <summary>Only for what lives in a gateway. Since version 5.</summary>
     public LineService? Service { get; init; }

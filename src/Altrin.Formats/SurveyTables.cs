@@ -34,9 +34,9 @@ public static class SurveyTables
     /// <summary>The heads of a table, in the order in which they are written.</summary>
     public static IReadOnlyList<string> Heads(SurveyTable table) => table switch
     {
-        SurveyTable.Gear => ["id", "name", "kind", "hardware", "outer hardware", "radio hardware", "place", "in use", "address", "login", "wifi name", "firmware", "supported", "supported until", "holds"],
+        SurveyTable.Gear => ["id", "name", "kind", "mac", "wan mac", "radio mac", "place", "in use", "address", "login", "wifi name", "firmware", "supported", "supported until", "holds"],
         SurveyTable.Places => ["id", "name", "sort", "building", "floor", "length m", "width m", "walls", "east m", "north m"],
-        SurveyTable.Devices => ["id", "name", "sort", "hardware", "place", "bands", "socket", "address", "link"],
+        SurveyTable.Devices => ["id", "name", "sort", "mac", "place", "bands", "socket", "address", "link"],
         _ => ["id", "from", "to", "medium", "pairs", "length m", "run", "estimated m"],
     };
 
@@ -48,7 +48,7 @@ public static class SurveyTables
         {
             SurveyTable.Gear => home.Site.Boxes.Select(b => (IReadOnlyList<string?>)
             [
-                b.Id, b.Name, b.Profile.ShelfId, $"{b.Hardware}", $"{b.WanHardware}", $"{b.Label.RadioHardware}", found.SetUp.Boxes.FirstOrDefault(s => s.Box == b.Id) is { } used ? used.Place : b.Place,
+                b.Id, b.Name, b.Profile.ShelfId, $"{b.Mac}", $"{b.WanMac}", $"{b.Label.RadioMac}", found.SetUp.Boxes.FirstOrDefault(s => s.Box == b.Id) is { } used ? used.Place : b.Place,
                 found.Mode(b.Id) is null ? "no" : "yes", $"{b.Label.Address}", b.Label.Login, b.Label.WifiName, b.Label.Firmware, Word(b.Label.Supported),
                 b.Label.SupportedUntil?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), string.Join(' ', b.Holds.Select(CsvWords.Of)),
             ]),
@@ -58,7 +58,7 @@ public static class SurveyTables
             ]),
             SurveyTable.Devices => home.Site.Devices.Select(d => (IReadOnlyList<string?>)
             [
-                d.Id, d.Name, CsvWords.Of(d.Kind), $"{d.Hardware}", d.Place, string.Join(' ', d.Bands.Select(Band)), Word(d.HasSocket),
+                d.Id, d.Name, CsvWords.Of(d.Kind), $"{d.Mac}", d.Place, string.Join(' ', d.Bands.Select(Band)), Word(d.HasSocket),
                 found.SetUp.Devices.FirstOrDefault(s => s.Device == d.Id)?.Address switch { Fixed typed => $"{typed.Address}", Automatic => "automatic", _ => null }, Link(found, d.Id),
             ]),
             _ => found.SetUp.Cables.Select(c => (IReadOnlyList<string?>)
@@ -111,13 +111,13 @@ public static class SurveyTables
             Address = reader.Value("address", InterfaceAddress.Parse) ?? there?.Label.Address,
             Login = row["login"] ?? there?.Label.Login,
             WifiName = row["wifi name"] ?? there?.Label.WifiName,
-            RadioHardware = reader.Value("radio hardware", HardwareAddress.Parse) ?? there?.Label.RadioHardware,
+            RadioMac = reader.Value("radio mac", MacAddress.Parse) ?? there?.Label.RadioMac,
             Firmware = row["firmware"] ?? there?.Label.Firmware,
             Supported = reader.Known("supported", there?.Label.Supported ?? Known.Unknown),
             SupportedUntil = reader.Date("supported until") ?? there?.Label.SupportedUntil,
         };
         var holds = row["holds"] is { } said ? said.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(w => reader.Word<LineService>("holds", w)).OfType<LineService>().ToList() : there?.Holds ?? [];
-        var (hardware, wan) = (reader.Value("hardware", HardwareAddress.Parse) ?? there?.Hardware, reader.Value("outer hardware", HardwareAddress.Parse) ?? there?.WanHardware);
+        var (mac, wan) = (reader.Value("mac", MacAddress.Parse) ?? there?.Mac, reader.Value("wan mac", MacAddress.Parse) ?? there?.WanMac);
         var place = reader.Id("place", home.Site.Places, p => p.Id, p => p.Name);
         var use = reader.Yes("in use");
         if (there is null && row["kind"] is null)
@@ -134,10 +134,10 @@ public static class SurveyTables
         }
         if (there is null)
         {
-            return new AddBox(row["name"]!, row["kind"]!) { Id = row["id"] ?? "", Hardware = hardware, WanHardware = wan, Place = place, Holds = holds, Label = label, InUse = use }.ApplyTo(home, shelf);
+            return new AddBox(row["name"]!, row["kind"]!) { Id = row["id"] ?? "", Mac = mac, WanMac = wan, Place = place, Holds = holds, Label = label, InUse = use }.ApplyTo(home, shelf);
         }
         var used = Found(home).Mode(there.Id) is not null;
-        var known = new BoxFacts(row["name"]!, hardware, wan, [.. holds], (use ?? used) ? there.Place : place ?? there.Place);
+        var known = new BoxFacts(row["name"]!, mac, wan, [.. holds], (use ?? used) ? there.Place : place ?? there.Place);
         var noted = new SetBox(there.Id, Partial<BoxFacts>.Between(BoxFacts.Of(there), known)).ApplyTo(home, shelf)
             .Then(h => new SetLabel(there.Id, Partial<LabelFacts>.Between(there.Label, label)).ApplyTo(h, shelf));
         if (row["kind"] is { } other && other != there.Profile.ShelfId)
@@ -190,7 +190,7 @@ public static class SurveyTables
         {
             Name = row["name"]!,
             Kind = reader.Word<DeviceKind>("sort") ?? there?.Kind ?? QuickDevice.KindOf(row["name"]!),
-            Hardware = reader.Value("hardware", HardwareAddress.Parse) ?? there?.Hardware,
+            Mac = reader.Value("mac", MacAddress.Parse) ?? there?.Mac,
             Place = reader.Id("place", home.Site.Places, p => p.Id, p => p.Name) ?? there?.Place,
             Bands = reader.Bands("bands") ?? there?.Bands ?? [],
             HasSocket = reader.Known("socket", there?.HasSocket ?? Known.Unknown),

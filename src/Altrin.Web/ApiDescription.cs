@@ -56,7 +56,7 @@ internal static class ApiDescription
             var type = Nullable.GetUnderlyingType(context.JsonTypeInfo.Type) ?? context.JsonTypeInfo.Type;
             if (AltrinJson.TextTypes.TryGetValue(type, out var example))
             {
-                // Whoever may leave it out says so where it refers to this.
+                // A part that may leave it out says so where it refers to this.
                 schema.Type = JsonSchemaType.String;
                 schema.Examples = [example];
                 schema.Properties?.Clear();

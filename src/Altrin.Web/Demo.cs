@@ -30,7 +30,7 @@ internal static class Demo
         await stream.CopyToAsync(held);
         var home = DesignFile.Read(held.ToArray()).Value!;
         var head = await store.Create(home.Site.Name, store.Prepare(home).Value, "Demo home", "demo", CancellationToken.None);
-        // Nobody's keys: each data folder has others.
+        // Invented passwords: each data folder has others.
         foreach (var reference in KeyReferences.Of(home).Select(u => u.Reference).Distinct())
         {
             await secrets.Type(head.Job.Id, reference, SayableKey.Make(RandomNumberGenerator.GetInt32), CancellationToken.None);
@@ -43,7 +43,7 @@ internal static class Demo
     {
         var (seen, owner) = Seats.Stand(found, Seat).Value;
         var printed = string.Join('\n', Printout.Of(seen, owner, Looking.To(seen, owner, Seats.Target(seen, "internet").Value), PrintoutStyle.Ip).Select(p => $"$ {p.Command}\n{p.Text}"));
-        var listed = found.Site.Devices.Where(d => d.Hardware is not null).Take(4).Select((d, i) => $"{d.Name},192.168.8.{i + 21},{d.Hardware}");
+        var listed = found.Site.Devices.Where(d => d.Mac is not null).Take(4).Select((d, i) => $"{d.Name},192.168.8.{i + 21},{d.Mac}");
         double[] measured = [141.2, 139.8, 142.5];
         var runs = measured.Select((down, i) => new SpeedRun(0, "", "hall", RunBy.Cable, "browser test", 30, null, down, 47 + i)).Append(new(0, "", "loft-room", RunBy.Ghz5, "copy of a file", null, 20, 62, null));
         await Keep("pasted", printed, Seat, "hall", 90);

@@ -86,7 +86,7 @@ internal static class HeadRoutes
     }
 
     /// <summary>
-    /// What the edit, made on what its user saw, and what happened since then both set; null where nobody said what was seen, or where the
+    /// What the edit, made on what its user saw, and what happened since then both set; null where the request does not say what was seen, or where the
     /// edit could not be made there either: then nothing is known of it.
     /// </summary>
     private static async Task<IReadOnlyList<Clash>?> Clashes(long id, JobHead head, JobStore store, HttpContext context, Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit, CancellationToken cancel)

@@ -25,7 +25,7 @@ internal static class Logging
     });
 
     /// <summary>
-    /// What is logged of a request: the route that it took, not its address, which may hold what somebody typed in a wrong place, such as a key.
+    /// What is logged of a request: the route that it took, not its address, which may hold what was typed in a wrong place, such as a key.
     /// </summary>
     private static void Requests(RequestLoggingOptions options)
     {

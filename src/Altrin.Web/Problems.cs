@@ -80,7 +80,7 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : I
         return true;
     }
 
-    /// <summary>What is wrong with a request outside its body. The framework names types of the program in it, which nobody outside knows.</summary>
+    /// <summary>What is wrong with a request outside its body. The framework names types of the program in it, which are not known outside.</summary>
     private static string Explain(BadHttpRequestException bad) => Unbound().Match(bad.Message) is { Success: true } unbound
         ? $"'{unbound.Groups[2].Value}' cannot be \"{(unbound.Groups[3].Value is { Length: > 60 } much ? much[..60] : unbound.Groups[3].Value)}\". {WantedAs(unbound.Groups[1].Value)}"
         : Missing().Match(bad.Message) is { Success: true } missing ? $"'{missing.Groups[1].Value}' must be given."

@@ -21,7 +21,7 @@ internal sealed record TypedSecret(string Value);
 /// <param name="Reference">What designs call it.</param>
 internal sealed record KeptSecret(string Reference);
 
-/// <summary>A value that somebody asked to see.</summary>
+/// <summary>A value that was asked for.</summary>
 /// <param name="Value">The value.</param>
 internal sealed record ShownSecret(string Value);
 

@@ -108,7 +108,7 @@ internal static class SurveyRoutes
             [.. site.Boxes.Select(b => (b.Id, Newer: here.Newer(b))).Where(b => b.Newer is not null).Select(b => new NewerProfile(b.Id, b.Newer!.ShelfId, b.Newer.Edition))],
             ServiceWords.Of(site.Service),
             [.. site.Needs.Select(n => (n.Id, Words: NeedWords.Of(found, n))).Select(n => new NeedText(n.Id, n.Words.Subject, n.Words.Asked))],
-            [.. site.Devices.Where(d => d.Hardware is { IsLocallyAdministered: true }).Select(d => d.Id)],
+            [.. site.Devices.Where(d => d.Mac is { IsLocallyAdministered: true }).Select(d => d.Id)],
             PlaceAir.Of(found)));
     }
 

@@ -182,7 +182,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     {
         var address = OpenDemo("plan", "?view=list&box=loft-router");
         browser.See("Will not work", Verdict);
-        browser.Driver.ExecuteAsyncScript($"const done=arguments[0]; fetch('/api/jobs/{address.Split('/')[4]}/changes',{{method:'POST',headers:{{'content-type':'application/json','If-Match':'\"1\"'}},body:JSON.stringify({{setUp:'planned',changes:[{{kind:'switchAddressServer',box:'hall-gateway',on:false}}]}})}}).then(()=>done())");
+        browser.Driver.ExecuteAsyncScript($"const done=arguments[0]; fetch('/api/jobs/{address.Split('/')[4]}/changes',{{method:'POST',headers:{{'content-type':'application/json','If-Match':'\"1\"'}},body:JSON.stringify({{setUp:'planned',changes:[{{kind:'switchDhcpServer',box:'hall-gateway',on:false}}]}})}}).then(()=>done())");
         browser.Type("LAN address", "192.168.20.1/24" + Keys.Enter);
         browser.See("This job was also changed elsewhere");
         browser.See("version 3", "//header");

@@ -9,8 +9,15 @@ namespace Altrin.Core.Tests;
 
 public sealed class ArchitectureTests
 {
-    /// <summary>The rooms of the core; each uses only rooms before it.</summary>
-    private static readonly string[] Rooms = ["Addressing", "Radio", "Sites", "Changes", "Surveys", "Networks", "Facts", "Exchanges", "Findings", "Trials", "Readings", "Coverage", "Planning", "Procedures"];
+    /// <summary>The rooms of the core, in the order of the table in CONTRIBUTING.md; each uses only rooms before it.</summary>
+    private static readonly string[] Rooms =
+    [
+        .. File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "CONTRIBUTING.md"))
+            .SkipWhile(l => !l.StartsWith("| room |", StringComparison.Ordinal))
+            .Skip(2)
+            .TakeWhile(l => l.StartsWith('|'))
+            .Select(l => l.Split('`')[1]),
+    ];
 
     public static TheoryData<string> All => [.. Rooms];
 
@@ -24,9 +31,10 @@ public sealed class ArchitectureTests
     }
 
     [Fact]
-    public void Every_type_lives_in_a_room() => Assert.All(
-        typeof(Design).Assembly.GetTypes().Where(t => t.Namespace?.StartsWith("Altrin", StringComparison.Ordinal) == true),
-        t => Assert.Contains(Rooms, r => t.Namespace == $"Altrin.Core.{r}" || t.Namespace == $"Altrin.Core.{r}.Rules"));
+    public void Every_type_lives_in_a_room_and_every_room_has_one() => Assert.Equal(
+        Rooms.Order(StringComparer.Ordinal),
+        typeof(Design).Assembly.GetTypes().Select(t => t.Namespace).OfType<string>().Where(n => n.StartsWith("Altrin", StringComparison.Ordinal))
+            .Select(n => n.Split('.')[2]).Distinct().Order(StringComparer.Ordinal));
 
     [Fact]
     public void The_core_uses_the_base_class_library_only() => Assert.All(
@@ -43,7 +51,6 @@ public sealed class ArchitectureTests
     {
         Assert.Equal(Rule.All.Count, Rule.All.Select(r => r.Code).Distinct().Count());
         Assert.All(Rule.All, r => Assert.Matches(new Regex("^[a-z0-9]+(-[a-z0-9]+)*$"), r.Code));
-        Assert.Empty(Mistake.All.SelectMany(m => m.Codes).Except(Rule.All.Select(r => r.Code)));
         Assert.All(Mistake.All, m => Assert.True(m.Codes.Count > 0 != m.Otherwise is not null));
         var causes = typeof(CauseCodes).GetFields(BindingFlags.Public | BindingFlags.Static).Select(f => (string)f.GetRawConstantValue()!);
         // What is not let in, and who is apart, is said by the need that asks for it; the other two only between devices.

@@ -17,7 +17,7 @@ public sealed class DamagedFolderTests : DataFolders
     [InlineData("a page of noise", "is damaged")]
     [InlineData("tables gone", "holds no jobs of Altrin")]
     [InlineData("a later migration", "newer Altrin (29990101000000_Later)")]
-    [InlineData("a later design file", "newer Altrin (design file version 99; this one knows up to 7)")]
+    [InlineData("a later design file", "newer Altrin (design file version 99; this one knows up to")]
     public async Task A_damaged_folder_is_refused_by_name_and_left_as_it_is(string damage, string says)
     {
         var folder = await Seeded();

@@ -61,7 +61,7 @@ public sealed class CaptureTests
         {
             var capture = CaptureFile.Write(ladder, segment);
             var rows = Dissector.Fields(capture, "", "eth.src", "_ws.malformed", "ip.checksum.status", "udp.checksum.status", "tcp.checksum.status", "_ws.expert.severity");
-            Assert.Equal(ladder.Frames.Where(f => f.Segment == segment).Select(f => $"{f.From.Hardware}"), rows.Select(r => r[0]));
+            Assert.Equal(ladder.Frames.Where(f => f.Segment == segment).Select(f => $"{f.From.Mac}"), rows.Select(r => r[0]));
             Assert.All(rows, r => Assert.Equal("", r[1]));
             // 1 is "good"; a frame has either sum or none.
             Assert.All(rows, r => Assert.All(r[2..5], status => Assert.Contains(status, new[] { "", "1" })));
@@ -78,7 +78,7 @@ public sealed class CaptureTests
         var seen = Seen(House());
         var offer = Assert.Single(seen.Sheet.Leases.Single(l => l.Owner == "b").Offers);
         var rows = Dissector.Fields(CaptureFile.Write(LeaseLadder.Of(seen, "b")!, "gw"), "dhcp", "dhcp.option.dhcp", "dhcp.ip.your", "dhcp.option.subnet_mask", "dhcp.option.router", "dhcp.option.domain_name_server", "dhcp.option.domain_name", "dhcp.option.ip_address_lease_time", "dhcp.option.renewal_time_value", "dhcp.option.rebinding_time_value", "dhcp.option.dhcp_server_id", "dhcp.option.hostname", "dhcp.option.requested_ip_address", "udp.srcport", "dhcp.ip.client");
-        string[] mine = [$"{offer.Example}", "255.255.255.0", $"{offer.Gateway}", $"{offer.NameServers[0]}", "home.arpa", "86400", "43200", "75600", "192.168.8.1", "", "", "67", "0.0.0.0"];
+        string[] mine = [$"{offer.Example}", "255.255.255.0", $"{offer.Gateway}", $"{offer.DnsServers[0]}", "home.arpa", "86400", "43200", "75600", "192.168.8.1", "", "", "67", "0.0.0.0"];
         Assert.Equal(["1", "2", "3", "5", "3", "5"], rows.Select(r => r[0]));
         Assert.Equal(mine, rows[1][1..]);
         Assert.Equal(mine, rows[3][1..]);
@@ -117,7 +117,7 @@ public sealed class CaptureTests
         foreach (var frame in All().ElementAt(index).Frames.Where(f => f.Segment != Provider.Internet))
         {
             var parsed = Packet.ParsePacket(LinkLayers.Ethernet, FrameBytes.Of(frame));
-            Assert.Equal($"{frame.From.Hardware}", Hardware(((EthernetPacket)parsed).SourceHardwareAddress));
+            Assert.Equal($"{frame.From.Mac}", Mac(((EthernetPacket)parsed).SourceHardwareAddress));
             switch (frame.Payload)
             {
                 case ArpPayload arp:
@@ -135,7 +135,7 @@ public sealed class CaptureTests
         }
     }
 
-    private static string Hardware(System.Net.NetworkInformation.PhysicalAddress address) => string.Join(':', address.GetAddressBytes().Select(b => b.ToString("x2", CultureInfo.InvariantCulture)));
+    private static string Mac(System.Net.NetworkInformation.PhysicalAddress address) => string.Join(':', address.GetAddressBytes().Select(b => b.ToString("x2", CultureInfo.InvariantCulture)));
 
     [Fact]
     public void Equal_homes_give_equal_captures()

@@ -37,7 +37,7 @@ public sealed class EveryMemberTests
     private static Home RareHome() => Home.WithGateway()
         .Service(new PublicFixed(Home.Own("203.0.113.40/24"), Home.At("203.0.113.1"), 100, 20)
         {
-            NameServers = [Home.At("203.0.113.53")],
+            DnsServers = [Home.At("203.0.113.53")],
             Line = new() { Login = Known.Yes, Tagged = Known.Yes, Tag = 7, Locked = Known.Yes, LockedTo = new(0x02005E005344UL) },
         })
         .Router("in").Cable("gw/lan1", "in/wan").Passes("gw", PassKind.Port, "lan1")

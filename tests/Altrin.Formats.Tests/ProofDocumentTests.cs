@@ -47,12 +47,12 @@ public sealed class ProofDocumentTests
             Assert.Equal(whole.Internet.Select(f => f.Device), brief.Internet.Select(f => f.Device));
             foreach (var (all, told) in whole.Internet.Zip(brief.Internet))
             {
-                Assert.Equal(all.Translators.Take(BriefFacts.MostTranslators), told.Translators);
-                Assert.Equal(all.Translators.Count, told.Translators.Count + told.MoreTranslators);
+                Assert.Equal(all.NatBy.Take(BriefFacts.MostTranslators), told.NatBy);
+                Assert.Equal(all.NatBy.Count, told.NatBy.Count + told.MoreNatBy);
                 Assert.Equal(all.Links.Take(BriefFacts.MostLinks), told.Links);
                 Assert.Equal(all.Links.Count, told.Links.Count + told.MoreLinks);
                 Assert.Equal(all.Slowest, told.Slowest);
-                cut += told.MoreLinks + told.MoreTranslators;
+                cut += told.MoreLinks + told.MoreNatBy;
             }
             var answers = whole.Internet.Select(f => f.Answer).Concat(whole.Needs.Select(f => f.Answer)).Concat(whole.Inbound.Select(f => f.Answer));
             var briefly = brief.Internet.Select(f => f.Answer).Concat(brief.Needs.Select(f => f.Answer)).Concat(brief.Inbound.Select(f => f.Answer)).ToList();

@@ -69,7 +69,7 @@ public sealed class ReadBackTests
         var sides = seen.Network.Interfaces.Where(i => i.Owner == owner).Select(i => (Side: i, Held: seen.Leasing.Holdings(i) is [var first, ..] ? first : null)).ToList();
         var adapters = read.Adapters.Where(a => !a.Inside).ToList();
         Assert.Equal(sides.Select(s => s.Held?.Shown is { } own && (s.Side.Linked || style != PrintoutStyle.Ipconfig) ? $"{own}/{s.Held.PrefixLength}" : ""), adapters.Select(a => $"{a.Address}"));
-        Assert.Equal(sides.Select(s => Station.Of(s.Side).Hardware), adapters.Select(a => a.Hardware!.Value));
+        Assert.Equal(sides.Select(s => Station.Of(s.Side).Mac), adapters.Select(a => a.Mac!.Value));
         Assert.Equal(sides.Select(s => s.Side.Linked), adapters.Select(a => a.Linked != Known.No));
         // Whoever has an address and a way out is the adapter that counts, with the gateway and DNS servers of its lease.
         if (Machine.Of(read) is { } machine && sides.Find(s => s.Held?.Shown == machine.Adapter.Address?.Address) is { Held: { } held } chosen)
@@ -78,12 +78,12 @@ public sealed class ReadBackTests
             Assert.Equal(held.SelfAssigned, machine.Adapter.Way == AddressWay.SelfAssigned);
             if (style == PrintoutStyle.Ipconfig)
             {
-                Assert.Equal(held.NameServers, machine.Adapter.NameServers);
+                Assert.Equal(held.DnsServers, machine.Adapter.DnsServers);
                 Assert.Equal(chosen.Side.Setting is Fixed, machine.Adapter.Way == AddressWay.Fixed);
             }
         }
-        var known = sides.Where(s => s.Held?.Shown is not null || style != PrintoutStyle.Ipconfig).SelectMany(s => Looking.At(seen, s.Side).Select(n => (Address: n.Address ?? seen.AddressOf(n.Owner, s.Side.Segment), n.Hardware)).Where(n => n is { Address: not null, Hardware: not null }).DistinctBy(n => n.Address).OrderBy(n => n.Address)).ToList();
-        Assert.Equal(known.Select(n => $"{n.Address} {n.Hardware}").Distinct().Order(StringComparer.Ordinal), read.Neighbours.Select(n => $"{n.Address} {n.Hardware}").Distinct().Order(StringComparer.Ordinal));
+        var known = sides.Where(s => s.Held?.Shown is not null || style != PrintoutStyle.Ipconfig).SelectMany(s => Looking.At(seen, s.Side).Select(n => (Address: n.Address ?? seen.AddressOf(n.Owner, s.Side.Segment), n.Mac)).Where(n => n is { Address: not null, Mac: not null }).DistinctBy(n => n.Address).OrderBy(n => n.Address)).ToList();
+        Assert.Equal(known.Select(n => $"{n.Address} {n.Mac}").Distinct().Order(StringComparer.Ordinal), read.Neighbours.Select(n => $"{n.Address} {n.Mac}").Distinct().Order(StringComparer.Ordinal));
         var answered = trace.Ping.Kind is AnswerKind.Yes or AnswerKind.Luck;
         Assert.Equal((trace.Target, answered), (read.Pings.Single().Target, read.Pings[0].Answered > 0));
         var back = read.Traces.Single();

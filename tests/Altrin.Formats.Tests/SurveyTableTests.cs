@@ -91,7 +91,7 @@ public sealed class SurveyTableTests
     [InlineData(SurveyTable.Gear, "name,name\nA,B", "row 1, column 2", "used once")]
     [InlineData(SurveyTable.Gear, "name,kind\nA,teapot", "row 2, column kind", "an entry of the shelf")]
     [InlineData(SurveyTable.Gear, "name\nA", "row 2, column kind", "required for a new box")]
-    [InlineData(SurveyTable.Gear, "name,kind,hardware\nA,desk-router,01:00:5e:00:00:01", "row 2, column hardware", "group address")]
+    [InlineData(SurveyTable.Gear, "name,kind,mac\nA,desk-router,01:00:5e:00:00:01", "row 2, column mac", "group address")]
     [InlineData(SurveyTable.Gear, "name,kind,address\nA,desk-router,192.168.1.1/255.255.255.255.0", "row 2, column address", "5 groups")]
     [InlineData(SurveyTable.Gear, "name,kind,in use\nA,desk-router,perhaps", "row 2, column in use", "yes or no")]
     [InlineData(SurveyTable.Gear, "name,kind,supported until\nA,desk-router,31.3.27", "row 2, column supported until", "2027-03-31")]

@@ -21,7 +21,7 @@ public sealed class TakeOutTests
         using var csv = new CsvReader(new StringReader(AddressPlanFile.Write(book)), CultureInfo.InvariantCulture);
         var rows = csv.GetRecords<dynamic>().Select(r => (IDictionary<string, object>)r).ToList();
         Assert.Equal(book.Select(e => e.Owner), rows.Select(r => (string)r["id"]));
-        Assert.Equal(["192.168.8.5", "fixed", "24", "00:00:5e:00:53:04", "device"], new[] { "address", "how", "prefix", "hardware", "side" }.Select(h => (string)rows.Single(r => (string)r["id"] == "b")[h]));
+        Assert.Equal(["192.168.8.5", "fixed", "24", "00:00:5e:00:53:04", "device"], new[] { "address", "how", "prefix", "mac", "side" }.Select(h => (string)rows.Single(r => (string)r["id"] == "b")[h]));
         // No spreadsheet computes what somebody was called.
         Assert.Equal("'=1+1, \"quoted\"\nand two lines", rows.Single(r => (string)r["id"] == "b")["name"]);
     }

@@ -14,7 +14,7 @@ public sealed class TechniqueRowTests
 
         public Network Network => Proof.Observation.Network;
 
-        public string Translators(string device) => string.Join(',', Sheet.Internet.Single(i => i.Device == device).Translators);
+        public string NatBy(string device) => string.Join(',', Sheet.Internet.Single(i => i.Device == device).NatBy);
 
         public string? Segment(string owner, Side side = Side.Device) => Network.Find(owner, side)?.Segment;
 
@@ -51,20 +51,20 @@ public sealed class TechniqueRowTests
             ("its DHCP server is off", s => s.Servers("hall-gateway") is ["hall-gateway"]),
             ("its WAN port is empty", s => s.Empty("upstairs-router/wan")),
             ("devices behind it are in the main network", s => s.Segment("study-computer") == "hall-gateway"),
-            ("it translates nothing", s => s.Translators("family-phone") == "hall-gateway"),
+            ("it translates nothing", s => s.NatBy("family-phone") == "hall-gateway"),
         ],
         ["t02-access-point-mode"] =
         [
             ("its page is leased and reserved", s => s.Origin("upstairs-router", Side.Page) == AddressOrigin.Reserved),
             ("the cable is in its WAN port", s => !s.Empty("upstairs-router/wan")),
             ("it has no server of its own", s => s.Servers("hall-gateway") is ["hall-gateway"]),
-            ("it translates nothing", s => s.Translators("family-phone") == "hall-gateway"),
+            ("it translates nothing", s => s.NatBy("family-phone") == "hall-gateway"),
             ("devices move between both boxes", s => s.Groups("beech") == 1),
         ],
         ["t03-cascade"] =
         [
             ("the subnets differ", s => s.Proof.Observation.Sheet.Overlaps.Count == 0),
-            ("translation stacks up", s => s.Translators("lodger-laptop") == "lodger-router,hall-gateway"),
+            ("translation stacks up", s => s.NatBy("lodger-laptop") == "lodger-router,hall-gateway"),
             ("inner devices reach outward", s => s.Reaches("lodger-laptop", "family-computer")),
             ("nothing reaches inward", s => !s.Reaches("family-computer", "lodger-laptop")),
             ("discovery does not cross", s => s.Segment("lodger-laptop") != s.Segment("family-computer")),
@@ -74,7 +74,7 @@ public sealed class TechniqueRowTests
             ("there is no loop", s => s.Network.Segments.All(x => x.Loops.Count == 0)),
             ("all are one segment", s => s.Network.Interfaces.Where(i => i.Side == Side.Device).Select(i => i.Segment).Distinct().Count() == 1),
             ("one server answers", s => s.Servers("hall-gateway").Length == 1),
-            ("one translation", s => s.Proof.Observation.Sheet.Internet.All(i => i.Translators.Count == 1)),
+            ("one translation", s => s.Proof.Observation.Sheet.Internet.All(i => i.NatBy.Count == 1)),
             ("somebody passes two boxes or more", s => s.Proof.Observation.Sheet.Internet.Max(i => i.Links.Count) >= 4),
         ],
         ["t05-repeater"] =
@@ -82,7 +82,7 @@ public sealed class TechniqueRowTests
             ("it joins the main box", s => s.Joined("landing-repeater", "hall-gateway", UplinkFrames.ThreeAddress)),
             ("its own WAN port is empty", s => s.Empty("landing-repeater/wan")),
             ("its address is out of the main box's way, and of the pool", s => s.Address("landing-repeater", Side.Page) == "192.168.8.2" && s.Outside("landing-repeater", Side.Page)),
-            ("its gateway and names point at the main box", s => s.Network.Find("landing-repeater", Side.Page)!.Setting is Fixed { Gateway: { } g, NameServers: [var n] } && $"{g} {n}" == "192.168.8.1 192.168.8.1"),
+            ("its gateway and names point at the main box", s => s.Network.Find("landing-repeater", Side.Page)!.Setting is Fixed { Gateway: { } g, DnsServers: [var n] } && $"{g} {n}" == "192.168.8.1 192.168.8.1"),
             ("Wi-Fi and cable behind it are the main network", s => s.Segment("family-phone") == "hall-gateway" && s.Segment("television") == "hall-gateway"),
         ],
         ["t06-wds-pair"] =
@@ -90,21 +90,21 @@ public sealed class TechniqueRowTests
             ("both channels are fixed and the same", s => s.Network.Design.Mode("hall-gateway")!.Radios[0].Channel == 6 && s.Network.Design.Mode("barn-router")!.Joins!.Channel == 6),
             ("each side knows the other", s => s.Network.Design.Mode("hall-gateway")!.Radios[0].WdsPeers is ["barn-router"] && s.Joined("barn-router", "hall-gateway", UplinkFrames.Wds)),
             ("the far DHCP server is off", s => s.Servers(s.Segment("printer")!) is ["hall-gateway"]),
-            ("the far box translates nothing", s => s.Translators("barn-computer") == "hall-gateway"),
+            ("the far box translates nothing", s => s.NatBy("barn-computer") == "hall-gateway"),
             ("its page is fixed in the main subnet", s => s.Address("barn-router", Side.Lan) == "192.168.8.2" && s.Segment("barn-router", Side.Lan) == s.Segment("printer")),
         ],
         ["t07-wireless-bridge"] =
         [
             ("it serves its sockets only", s => !s.Sends("desk-bridge")),
             ("devices behind it have fixed addresses outside the pool", s => s.Origin("desk-computer") == AddressOrigin.Fixed && s.Outside("desk-computer") && s.Outside("recorder")),
-            ("several addresses go by one MAC address", s => Looking.From(s.Proof.Observation, "family-phone")!.Table.Count(n => n.Hardware == s.Network.Design.Box("desk-bridge")!.Hardware) == 3),
+            ("several addresses go by one MAC address", s => Looking.From(s.Proof.Observation, "family-phone")!.Table.Count(n => n.Mac == s.Network.Design.Box("desk-bridge")!.Mac) == 3),
             ("that is no duplicate", s => s.Proof.Observation.Sheet.Conflicts.Count == 0),
             ("a recorder behind it is reached from outside", s => s.NeedsMet),
         ],
         ["t08-two-buildings"] =
         [
             ("one DHCP server", s => s.Network.Segments.Where(x => !x.HasStreet).SelectMany(x => x.Servers).Count() == 1),
-            ("one router", s => s.Proof.Observation.Sheet.Internet.All(i => string.Join(',', i.Translators) == "hall-gateway")),
+            ("one router", s => s.Proof.Observation.Sheet.Internet.All(i => string.Join(',', i.NatBy) == "hall-gateway")),
             ("the far box routes nothing", s => s.Joined("workshop-radio", "house-radio", UplinkFrames.FourAddress)),
             ("fixed addresses of both sides differ", s => s.Proof.Observation.Sheet.Conflicts.Count == 0),
             ("radio, no copper, between the buildings", s => s.Network.Links.Single(l => l.Id == "radio:workshop-radio").Cable is null && s.Reaches("workshop-computer", "printer")),
@@ -114,28 +114,28 @@ public sealed class TechniqueRowTests
             ("the gateway routes nothing", s => s.Network.Design.Mode("hall-gateway") is BridgeMode),
             ("its Wi-Fi is off", s => !s.Sends("hall-gateway")),
             ("the router takes the public address", s => s.Segment("main-router", Side.Wan) == PortRef.Street),
-            ("it alone translates", s => s.Translators("family-phone") == "main-router"),
+            ("it alone translates", s => s.NatBy("family-phone") == "main-router"),
             ("the line was asked about", s => s.Network.Design.Site.Service.Line is { Login: Known.No, Tagged: Known.No, Locked: Known.No }),
         ],
         ["t10-pass-through"] =
         [
             ("the gateway keeps running as a router", s => s.Network.Router("hall-gateway")!.Passing is { Kind: PassKind.Hardware }),
-            ("it passes to the router's outer MAC address", s => s.Network.Router("hall-gateway")!.Passing!.To == s.Network.Design.Box("main-router")!.WanHardware),
-            ("the router alone translates", s => s.Translators("family-phone") == "main-router"),
+            ("it passes to the router's outer MAC address", s => s.Network.Router("hall-gateway")!.Passing!.To == s.Network.Design.Box("main-router")!.WanMac),
+            ("the router alone translates", s => s.NatBy("family-phone") == "main-router"),
             ("the gateway's Wi-Fi is off", s => !s.Sends("hall-gateway")),
             ("a connection from outside arrives", s => s.NeedsMet),
         ],
         ["t11-address-mapping"] =
         [
-            ("the target is the router", s => s.Network.Router("hall-gateway")!.Passing is { Kind: PassKind.Mapping } p && p.To == s.Network.Design.Box("main-router")!.WanHardware),
+            ("the target is the router", s => s.Network.Router("hall-gateway")!.Passing is { Kind: PassKind.Mapping } p && p.To == s.Network.Design.Box("main-router")!.WanMac),
             ("its WAN side is given the public address", s => s.Segment("main-router", Side.Wan) == PortRef.Street),
-            ("one translation", s => s.Translators("study-computer") == "main-router"),
+            ("one translation", s => s.NatBy("study-computer") == "main-router"),
             ("its LAN does not overlap the gateway's page", s => !s.Network.Router("hall-gateway")!.Lan.Subnet.Overlaps(s.Network.Router("main-router")!.Lan.Subnet)),
             ("a connection from outside arrives", s => s.NeedsMet),
         ],
         ["t12-points-behind-gateway"] =
         [
-            ("the gateway stays the router", s => s.Translators("family-phone") == "hall-gateway"),
+            ("the gateway stays the router", s => s.NatBy("family-phone") == "hall-gateway"),
             ("its Wi-Fi is off", s => !s.Sends("hall-gateway")),
             ("the main node is an access point", s => s.Network.Design.Mode("main-node") is AccessPointMode),
             ("one server answers", s => s.Servers("hall-gateway") is ["hall-gateway"]),
@@ -143,7 +143,7 @@ public sealed class TechniqueRowTests
         ],
         ["t13-behind-mobile-gateway"] =
         [
-            ("double translation stays, and the carrier's", s => s.Translators("family-phone") == "main-router,mobile-gateway,street"),
+            ("double translation stays, and the carrier's", s => s.NatBy("family-phone") == "main-router,mobile-gateway,street"),
             ("the gateway's Wi-Fi is off", s => !s.Sends("mobile-gateway")),
             ("nothing inward over IPv4 is promised", s => s.Network.Design.Site.Needs.All(n => n is not ReachFromOutside)),
             ("that the carrier translates is said", s => s.Proof.Findings.Any(f => f.Code == "carrier-nat")),
@@ -161,7 +161,7 @@ public sealed class TechniqueRowTests
         [
             ("no switch stands before the router", s => s.Network.Segment(PortRef.Street).Boxes.All(b => s.Network.Design.Mode(b) is not SwitchMode)),
             ("switches have no server", s => s.Servers("hall-gateway") is ["hall-gateway"]),
-            ("they translate nothing", s => s.Proof.Observation.Sheet.Internet.All(i => string.Join(',', i.Translators) == "hall-gateway")),
+            ("they translate nothing", s => s.Proof.Observation.Sheet.Internet.All(i => string.Join(',', i.NatBy) == "hall-gateway")),
             ("all behind them is one segment", s => s.Network.Interfaces.Where(i => i.Side == Side.Device).All(i => i.Segment == "hall-gateway")),
             ("there is no loop", s => s.Network.Segments.All(x => x.Loops.Count == 0)),
         ],
@@ -184,7 +184,7 @@ public sealed class TechniqueRowTests
         ["t18-old-name-and-key"] =
         [
             ("the new box sends the old name", s => Roaming.Names(s.Network) is [{ Name: "old-hearth" }]),
-            ("no device had to be touched", s => s.Network.Refusals.Count == 0 && s.Network.Design.SetUp.Devices.All(d => d.Wifi is { Name: "old-hearth", Key: "hearth-key" })),
+            ("no device had to be touched", s => s.Network.Refusals.Count == 0 && s.Network.Design.SetUp.Devices.All(d => d.Wifi is { Name: "old-hearth", Password: "hearth-key" })),
             ("name, key and protection are the same on each band", s => s.Groups("old-hearth") == 1),
             ("a gadget of 2.4 GHz finds it", s => Roaming.Heard(s.Network) is [{ Device: "heating", Names: ["old-hearth"] }]),
             ("the gateway no longer sends", s => !s.Sends("hall-gateway")),

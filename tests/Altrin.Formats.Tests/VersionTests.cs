@@ -38,6 +38,16 @@ public sealed class VersionTests
         Assert.Contains(Judging.Prove(home.Design("found")!).Findings, f => f.Identity == accepted.Finding && f.Accepted == accepted);
     }
 
+    /// <summary>Nothing but words changed: what version 7 holds is what version 8 holds.</summary>
+    [Fact]
+    public void What_version_8_calls_otherwise_is_kept()
+    {
+        var text = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Versions", "version-7.json"));
+        Assert.Equal(Samples.Text("pottery-house.json"), DesignFile.Write(DesignFile.Read(text).Value!));
+        var other = text.Replace("\"kind\": \"publicDynamic\"", "\"kind\": \"carrierTranslation\"", StringComparison.Ordinal);
+        Assert.IsType<CarrierNat>(DesignFile.Read(other).Value!.Site.Service);
+    }
+
     [Fact]
     public void Accepted_findings_go_through_a_file()
     {

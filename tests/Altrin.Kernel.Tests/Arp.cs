@@ -12,7 +12,7 @@ internal static class Arp
     public static IReadOnlySet<string> Holders(Lab lab, Seat asker, Ipv4Address address, TimeSpan most) => Namespaces.Inside(lab.Of(asker.Owner), () =>
     {
         using var socket = new PacketSocket(asker.Device);
-        var own = Askers.Physical(lab.Hardware(asker));
+        var own = Askers.Physical(lab.Mac(asker));
         var question = new ArpPacket(ArpOperation.Request, PhysicalAddress.Parse("00-00-00-00-00-00"), IPAddress.Parse($"{address}"), own, IPAddress.Any);
         socket.Send(new EthernetPacket(own, PhysicalAddress.Parse("FF-FF-FF-FF-FF-FF"), EthernetType.Arp) { PayloadPacket = question }.Bytes);
         var answers = new HashSet<string>();
@@ -20,7 +20,7 @@ internal static class Arp
         {
             if (!sent && Packet.ParsePacket(LinkLayers.Ethernet, frame).Extract<ArpPacket>() is { Operation: ArpOperation.Response } answer && $"{answer.SenderProtocolAddress}" == $"{address}")
             {
-                answers.Add(lab.Whose(Askers.Hardware(answer.SenderHardwareAddress))?.Owner ?? $"{answer.SenderHardwareAddress}");
+                answers.Add(lab.Whose(Askers.Mac(answer.SenderHardwareAddress))?.Owner ?? $"{answer.SenderHardwareAddress}");
             }
         }
         return answers;

@@ -71,7 +71,7 @@ internal sealed class Askers
     public IReadOnlyList<Heard> Offers(Seat seat, TimeSpan most) => Namespaces.Inside(_lab.Of(seat.Owner), () =>
     {
         using var socket = new PacketSocket(seat.Device);
-        var own = _lab.Hardware(seat);
+        var own = _lab.Mac(seat);
         var number = (uint)HashCode.Combine(seat.Owner, seat.Device) | 1;
         socket.Send(Question(own, number));
         var heard = new List<Heard>();
@@ -80,7 +80,7 @@ internal sealed class Askers
             if (!sent && Packet.ParsePacket(LinkLayers.Ethernet, frame) is EthernetPacket ethernet
                 && ethernet.Extract<UdpPacket>() is { SourcePort: 67 } && ethernet.Extract<DhcpV4Packet>() is { } answer && answer.TransactionId == number)
             {
-                heard.Add(new(_lab.Whose(Hardware(ethernet.SourceHardwareAddress))?.Owner ?? $"{ethernet.SourceHardwareAddress}", Ipv4Address.Parse($"{answer.YourAddress}").Value));
+                heard.Add(new(_lab.Whose(Mac(ethernet.SourceHardwareAddress))?.Owner ?? $"{ethernet.SourceHardwareAddress}", Ipv4Address.Parse($"{answer.YourAddress}").Value));
             }
         }
         return heard;
@@ -90,14 +90,14 @@ internal sealed class Askers
     public void GiveBack(Seat seat, Ipv4Address address, Ipv4Address server) => Namespaces.Inside(_lab.Of(seat.Owner), () =>
     {
         using var socket = new PacketSocket(seat.Device);
-        var own = _lab.Hardware(seat);
+        var own = _lab.Mac(seat);
         socket.Send(Message(own, 1, address, [53, 1, 7, 54, 4, .. Bytes(server), 61, 7, 1, .. Physical(own).GetAddressBytes(), 255]));
         return true;
     });
 
-    private static byte[] Question(HardwareAddress own, uint number) => Message(own, number, Ipv4Address.Any, [53, 1, 1, 55, 3, 1, 3, 6, 255]);
+    private static byte[] Question(MacAddress own, uint number) => Message(own, number, Ipv4Address.Any, [53, 1, 1, 55, 3, 1, 3, 6, 255]);
 
-    private static byte[] Message(HardwareAddress own, uint number, Ipv4Address inUse, byte[] options)
+    private static byte[] Message(MacAddress own, uint number, Ipv4Address inUse, byte[] options)
     {
         // 236 bytes of fixed fields, the magic number, then options (RFC 2131, section 2).
         var dhcp = new byte[300];
@@ -122,7 +122,7 @@ internal sealed class Askers
     }
 
     /// <summary>A MAC address as the packet library takes it.</summary>
-    public static PhysicalAddress Physical(HardwareAddress own) => PhysicalAddress.Parse($"{own}".Replace(':', '-').ToUpperInvariant());
+    public static PhysicalAddress Physical(MacAddress own) => PhysicalAddress.Parse($"{own}".Replace(':', '-').ToUpperInvariant());
 
-    public static HardwareAddress Hardware(PhysicalAddress address) => HardwareAddress.Parse(string.Join(':', address.GetAddressBytes().Select(b => b.ToString("x2", CultureInfo.InvariantCulture)))).Value;
+    public static MacAddress Mac(PhysicalAddress address) => MacAddress.Parse(string.Join(':', address.GetAddressBytes().Select(b => b.ToString("x2", CultureInfo.InvariantCulture)))).Value;
 }

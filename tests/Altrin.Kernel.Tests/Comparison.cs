@@ -106,7 +106,7 @@ internal sealed class Comparison
             }
             var possible = lease.Offers.Any(o =>
                 (o.Exact is { } exact ? exact == got.Address : o.From is null || o.From.Value.Contains(got.Address))
-                && o.PrefixLength == got.PrefixLength && o.Gateway == got.Gateway && o.NameServers.SequenceEqual(got.Names));
+                && o.PrefixLength == got.PrefixLength && o.Gateway == got.Gateway && o.DnsServers.SequenceEqual(got.Names));
             Same($"lease of {seat}, {got.Address}/{got.PrefixLength} by {got.Server}, gateway {got.Gateway}, names {string.Join(' ', got.Names)}", possible, true);
         }
     }
@@ -152,7 +152,7 @@ internal sealed class Comparison
                 Same($"address that the world sees of {fact.Device}", $"{Expected(fact)}", seen);
             }
             var names = _built.Leases.TryGetValue(new(fact.Device, "eth0"), out var lease) ? lease.Names
-                : Design.SetUp.Devices.First(d => d.Device == fact.Device).Address is Fixed typed ? typed.NameServers : [];
+                : Design.SetUp.Devices.First(d => d.Device == fact.Device).Address is Fixed typed ? typed.DnsServers : [];
             await Agree($"names of {fact.Device}", fact.Names, async _ =>
             {
                 var all = await Task.WhenAll(names.Select(n => _built.Resolves(fact.Device, n)));
@@ -164,7 +164,7 @@ internal sealed class Comparison
         {
             Same(
                 $"translators of {fact.Device}",
-                string.Join(' ', fact.Translators.Order(StringComparer.Ordinal)),
+                string.Join(' ', fact.NatBy.Order(StringComparer.Ordinal)),
                 string.Join(' ', passed.Where(p => p.Port == owners.IndexOf(fact.Device) && p.Sources > 1).Select(p => p.Owner).Order(StringComparer.Ordinal)));
         }
         await Parallel.ForEachAsync(_sheet.Internet.Where(f => f.Packets.IsYes && f.Sure), (fact, _) =>
@@ -244,7 +244,7 @@ internal sealed class Comparison
             var shown = Namespaces.Run("ip", ["-n", _built.Lab.Of(device), "-4", "neigh", "show"]).Output.Split('\n').Select(l => l.Split(' ')).Where(l => l.Length > 4 && l[3] == "lladdr");
             foreach (var entry in shown)
             {
-                var owner = _built.Lab.Whose(HardwareAddress.Parse(entry[4]).Value)?.Owner;
+                var owner = _built.Lab.Whose(MacAddress.Parse(entry[4]).Value)?.Owner;
                 var address = Ipv4Address.Parse(entry[0]).Value;
                 if (_built.Alone.ContainsValue(address) && _sheet.Leases.Any(l => l.Owner == owner && l.Offers.Count > 0))
                 {
@@ -254,17 +254,17 @@ internal sealed class Comparison
                 Same($"table of {device}: {address} is {owner}", view.Table.Any(n => n.Owner == owner && (n.Address is { } exact ? exact == address : n.From?.Contains(address) != false)), true);
             }
         }
-        var seen = Looking.Sightings(_seen.Network).ToLookup(s => s.Hardware, s => s.Segment);
+        var seen = Looking.Sightings(_seen.Network).ToLookup(s => s.Mac, s => s.Segment);
         foreach (var (seat, _) in _built.Lab.Hosts().Where(h => h.Seat.Device is "lan" or "guest"))
         {
             var segment = _seen.Network.Find(seat.Owner, seat.Device == "guest" ? Side.Guest : _built.Lab.Router(seat.Owner) is null ? Side.Page : Side.Lan)!.Segment;
             foreach (var line in Namespaces.In(_built.Lab.Of(seat.Owner), "bridge", ["fdb", "show", "br", seat.Device]).Output.Split('\n').Where(l => l.Length > 0 && !l.Contains("permanent", StringComparison.Ordinal)))
             {
-                var hardware = HardwareAddress.Parse(line.Split(' ')[0]).Value;
+                var mac = MacAddress.Parse(line.Split(' ')[0]).Value;
                 // Of sides whose MAC address the design does not know nothing is said.
-                if (seen.Contains(hardware))
+                if (seen.Contains(mac))
                 {
-                    Same($"{hardware} of {_built.Lab.Whose(hardware)} is seen in {segment}", seen[hardware].Contains(segment), true);
+                    Same($"{mac} of {_built.Lab.Whose(mac)} is seen in {segment}", seen[mac].Contains(segment), true);
                 }
             }
         }
@@ -272,7 +272,7 @@ internal sealed class Comparison
 
     /// <summary>The address that a connection from outside is opened to: that of the outermost translation of one's own.</summary>
     private Ipv4Address? Entry(Route outward, Seat own) =>
-        outward.Translators.LastOrDefault(t => t != PortRef.Street) is { } outermost ? _built.AddressOf(new(outermost, "wan")) : _built.AddressOf(own);
+        outward.NatBy.LastOrDefault(t => t != PortRef.Street) is { } outermost ? _built.AddressOf(new(outermost, "wan")) : _built.AddressOf(own);
 
     private static Seat SeatOf(string owner, Side side) => new(owner, side switch { Side.Wan => "wan", Side.Device => "eth0", Side.Guest => "guest", _ => "lan" });
 }

@@ -40,7 +40,7 @@ public sealed class ConflictTests
         var design = Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.7/24").Wired("b", "gw/lan2", "192.168.8.7/24").Wired("c", "gw/lan3", "192.168.8.9/24").Design;
         using var lab = new Lab(design);
         var told = Namespaces.In(lab.Of("c"), "arping", ["-c", "2", "-w", "2", "-I", "eth0", "192.168.8.7"]).Output;
-        var answers = new[] { "a", "b" }.Where(d => told.Contains($"{lab.Hardware(new(d, "eth0"))}", StringComparison.OrdinalIgnoreCase)).ToList();
+        var answers = new[] { "a", "b" }.Where(d => told.Contains($"{lab.Mac(new(d, "eth0"))}", StringComparison.OrdinalIgnoreCase)).ToList();
         Assert.Equal(["a", "b"], answers);
         Assert.Equal(["a", "b"], Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet.Conflicts.Single().Holders);
     }

@@ -108,7 +108,7 @@ public sealed class DhcpTests
         Assert.Empty(DhcpExchange.Begin(c, [server], first.Bindings, 0, null, _ => false).Leases);
         Assert.Null(lab.Askers.Ask(new("c", "eth0")));
         lab.Askers.GiveBack(new("a", "eth0"), first.Leases[0].Address, server.Own);
-        var freed = DhcpServer.Answer(server, first.Bindings, new(DhcpKind.Release, DhcpExchange.ClientOf(a), a.Hardware) { InUse = first.Leases[0].Address, ServerId = server.Own }, 0, _ => false).Bindings;
+        var freed = DhcpServer.Answer(server, first.Bindings, new(DhcpKind.Release, DhcpExchange.ClientOf(a), a.Mac) { InUse = first.Leases[0].Address, ServerId = server.Own }, 0, _ => false).Bindings;
         Assert.Equal(DhcpExchange.Begin(c, [server], freed, 0, null, _ => false).Leases.Single().Address, lab.Askers.Ask(new("c", "eth0"))!.Address);
     }
 

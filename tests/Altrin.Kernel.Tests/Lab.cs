@@ -27,7 +27,7 @@ internal sealed class Lab : IDisposable
     public const string Internet = "internet";
 
     private readonly Dictionary<string, string> _names = [];
-    private readonly Dictionary<Seat, HardwareAddress> _hardware = [];
+    private readonly Dictionary<Seat, MacAddress> _mac = [];
     private readonly DirectoryInfo _folder = Directory.CreateTempSubdirectory("altrin-kernel-");
 
     public Lab(Design design, Choosing? choosing = null)
@@ -69,9 +69,9 @@ internal sealed class Lab : IDisposable
     public string Of(string owner) => _names[owner];
 
     /// <summary>Whose MAC address it is; null for none's.</summary>
-    public Seat? Whose(HardwareAddress hardware) => _hardware.FirstOrDefault(h => h.Value == hardware).Key;
+    public Seat? Whose(MacAddress mac) => _mac.FirstOrDefault(h => h.Value == mac).Key;
 
-    public HardwareAddress Hardware(Seat seat) => _hardware[seat];
+    public MacAddress Mac(Seat seat) => _mac[seat];
 
     /// <summary>Whether a box does what its profile may say; what nobody found out it does not do.</summary>
     public bool Does(string box, Func<BoxHabits, Known> habit) => Design.Box(box) is { } found && habit(found.Profile.Habits) == Known.Yes;
@@ -132,8 +132,8 @@ internal sealed class Lab : IDisposable
         {
             inside[owner].Add($"link add {device} type bridge {(Choosing.SpanningTree ? "stp_state 1 forward_delay 200" : "forward_delay 0")} mcast_snooping 0");
             var box = Design.Box(owner);
-            _hardware[new(owner, device)] = (device == "wan" ? box?.WanHardware : device == "guest" ? null : box?.Hardware) ?? new(0x020000000000UL + ++fresh);
-            inside[owner].Add($"link set {device} address {_hardware[new(owner, device)]} up");
+            _mac[new(owner, device)] = (device == "wan" ? box?.WanMac : device == "guest" ? null : box?.Mac) ?? new(0x020000000000UL + ++fresh);
+            inside[owner].Add($"link set {device} address {_mac[new(owner, device)]} up");
         }
         for (var i = 0; i < Wiring.Joints.Count; i++)
         {
@@ -146,8 +146,8 @@ internal sealed class Lab : IDisposable
             {
                 if (seat.Device == "eth0")
                 {
-                    _hardware[seat] = Design.Device(seat.Owner)!.Hardware ?? new(0x020000000000UL + ++fresh);
-                    inside[seat.Owner].Add($"link set eth0 address {_hardware[seat]} up");
+                    _mac[seat] = Design.Device(seat.Owner)!.Mac ?? new(0x020000000000UL + ++fresh);
+                    inside[seat.Owner].Add($"link set eth0 address {_mac[seat]} up");
                     return;
                 }
                 inside[seat.Owner].Add($"link set {End(seat, i)} master {seat.Device} up");

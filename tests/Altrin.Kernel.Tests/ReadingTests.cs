@@ -91,7 +91,7 @@ public sealed class ReadingTests : IDisposable
             Assert.Equal(truth, $"{Assert.Single(Read(text).Adapters, a => a.Name == "eth0").Address}");
         }
         Assert.Equal(AddressWay.Leased, Read(Printed("ip", "addr")).Adapters.Single(a => a.Name == "eth0").Way);
-        Assert.Equal("02:00:5e:00:53:20", $"{Core.Readings.Machine.Of(Read(Printed("ip", "addr")))!.Adapter.Hardware}");
+        Assert.Equal("02:00:5e:00:53:20", $"{Core.Readings.Machine.Of(Read(Printed("ip", "addr")))!.Adapter.Mac}");
 
         var gateway = Data("-4", "route", "show", "default")[0].GetProperty("gateway").GetString();
         foreach (var text in new[] { Printed("ip", "route"), Printed("busybox", "route", "-n") })
@@ -104,10 +104,10 @@ public sealed class ReadingTests : IDisposable
         foreach (var text in new[] { Printed("ip", "-4", "neigh"), Printed("busybox", "arp", "-an"), Printed("cat", "/proc/net/arp") })
         {
             var read = Read(text).Neighbours;
-            Assert.Equal(near, read.Where(n => n.Hardware is not null).Select(n => $"{n.Address} {n.Hardware}").Order(StringComparer.Ordinal));
-            Assert.Contains(read, n => $"{n.Address}" == "192.168.8.77" && n.Hardware is null);
+            Assert.Equal(near, read.Where(n => n.Mac is not null).Select(n => $"{n.Address} {n.Mac}").Order(StringComparer.Ordinal));
+            Assert.Contains(read, n => $"{n.Address}" == "192.168.8.77" && n.Mac is null);
         }
-        Assert.Equal(["192.168.8.20 02:00:5e:00:53:20 bench"], Read(File.ReadAllText(Leases)).Neighbours.Select(n => $"{n.Address} {n.Hardware} {n.Name}"));
+        Assert.Equal(["192.168.8.20 02:00:5e:00:53:20 bench"], Read(File.ReadAllText(Leases)).Neighbours.Select(n => $"{n.Address} {n.Mac} {n.Name}"));
     }
 
     [Fact]

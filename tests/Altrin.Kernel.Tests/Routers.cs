@@ -15,7 +15,7 @@ internal sealed class Routers(Lab lab)
     private InterfaceAddress Line => lab.Design.Site.Service switch
     {
         PublicFixed given => new(given.Gateway, given.Address.PrefixLength),
-        CarrierTranslation carrier => First(carrier.Inside ?? Subnet.Parse("100.64.0.0/24").Value),
+        CarrierNat carrier => First(carrier.Inside ?? Subnet.Parse("100.64.0.0/24").Value),
         _ => First(Subnet.Parse("203.0.113.0/24").Value),
     };
 
@@ -67,7 +67,7 @@ internal sealed class Routers(Lab lab)
                 "lan",
                 mode.Server.Pool,
                 mode.Server.LeavesOutGateway ? null : mode.Server.Gateway ?? mode.Lan.Address,
-                mode.Server.LeavesOutNames ? [] : mode.Server.NameServers is { Count: > 0 } given ? given : [mode.Lan.Address],
+                mode.Server.LeavesOutDns ? [] : mode.Server.DnsServers is { Count: > 0 } given ? given : [mode.Lan.Address],
                 mode.Server.Reservations,
                 null,
                 mode.Lan.PrefixLength,
@@ -89,7 +89,7 @@ internal sealed class Routers(Lab lab)
             $"--dhcp-range={pool.First},{pool.Last},{Subnet.Containing(pool.First, prefix).Mask},24h", $"--dhcp-leasefile={Path.Combine(lab.Folder, $"{owner}-{device}.leases")}", "--dhcp-authoritative", "--leasefile-ro",
             gateway is { } g ? $"--dhcp-option=3,{g}" : "--dhcp-option=3",
             names.Count > 0 ? $"--dhcp-option=6,{string.Join(',', names)}" : "--dhcp-option=6",
-            .. kept.Select(r => $"--dhcp-host={r.Hardware},{r.Address}"),
+            .. kept.Select(r => $"--dhcp-host={r.Mac},{r.Address}"),
         ];
         if (domain is not null)
         {
@@ -117,7 +117,7 @@ internal sealed class Routers(Lab lab)
             {
                 Namespaces.Run("ip", ["-n", lab.Of(owner), "route", "add", $"{route.To}", "via", $"{route.Via}"]);
             }
-            var up = mode.Wan is Fixed typed ? typed.NameServers : got.TryGetValue(new(owner, "wan"), out var lease) ? lease.Names : [];
+            var up = mode.Wan is Fixed typed ? typed.DnsServers : got.TryGetValue(new(owner, "wan"), out var lease) ? lease.Names : [];
             string[] ask = [.. up.Select(n => $"--server={n}")];
             string[] guests = mode.Guest is null ? [] : ["--interface=guest"];
             lab.Spaces.Serve(lab.Of(owner), lab.Folder, ["--interface=lan", .. guests, "--except-interface=lo", .. ask]);
@@ -130,7 +130,7 @@ internal sealed class Routers(Lab lab)
     {
         string[] given = lab.Design.Site.Service is PublicFixed letter ? [$"{letter.Address.Address}"]
             : [.. got.Where(g => lab.Wiring.Same(g.Key, new(PortRef.Street, "line"))).Select(g => $"{g.Value.Address}")];
-        var carrier = lab.Design.Site.Service is CarrierTranslation ? $"ip saddr {Line.Subnet} oifname up0 snat to {Provider.CarrierPublic}" : "";
+        var carrier = lab.Design.Site.Service is CarrierNat ? $"ip saddr {Line.Subnet} oifname up0 snat to {Provider.CarrierPublic}" : "";
         Rules(PortRef.Street, $$"""
             table ip provider {
               chain through { type filter hook forward priority 0;
@@ -155,10 +155,10 @@ internal sealed class Routers(Lab lab)
           chain through { type filter hook forward priority 0;
             iifname guest oifname lan ct state new drop
             iifname lan oifname guest ct state new drop
-            {{(mode.Translates ? "iifname wan oifname { lan, guest } ct state new ct status & dnat != dnat drop" : "")}}
+            {{(mode.Nat ? "iifname wan oifname { lan, guest } ct state new ct status & dnat != dnat drop" : "")}}
           }
           chain after { type nat hook postrouting priority 100;
-            {{(mode.Translates ? "iifname { lan, guest } oifname wan masquerade" : "")}}
+            {{(mode.Nat ? "iifname { lan, guest } oifname wan masquerade" : "")}}
           }
         }
         """);
@@ -201,7 +201,7 @@ internal sealed class Routers(Lab lab)
     /// <summary>A guest of an access point reaches routers and DHCP servers and nobody else.</summary>
     private void KeepApart(string owner, string device)
     {
-        var routers = string.Join(", ", All.Select(r => lab.Hardware(new(r.Owner, "lan"))).Append(lab.Hardware(new(PortRef.Street, "line"))));
+        var routers = string.Join(", ", All.Select(r => lab.Mac(new(r.Owner, "lan"))).Append(lab.Mac(new(PortRef.Street, "line"))));
         var addresses = string.Join(", ", All.Select(r => r.Mode.Lan.Address));
         Rules(owner, $$"""
             table bridge apart_{{device.Replace('-', '_')}} {

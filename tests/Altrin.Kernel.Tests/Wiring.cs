@@ -64,22 +64,22 @@ internal sealed class Wiring
             var sending = (mode is SatelliteMode { Main: var managed } ? modes[managed] : mode).Radios.Where(r => r.On).ToList();
             if (sending.Any(r => r.Name == wifi.Name))
             {
-                if (sending.Any(r => r.Name == wifi.Name && Fits(r.Security, r.Key)))
+                if (sending.Any(r => r.Name == wifi.Name && Fits(r.Security, r.Password)))
                 {
                     Join(new(device.Device, "eth0"), new(wifi.Box, "lan"), false);
                 }
             }
-            else if (sending.Count > 0 && mode is RouterMode { Guest: { } own } && own.Name == wifi.Name && Fits(own.Security, own.Key))
+            else if (sending.Count > 0 && mode is RouterMode { Guest: { } own } && own.Name == wifi.Name && Fits(own.Security, own.Password))
             {
                 Join(new(device.Device, "eth0"), new(wifi.Box, "guest"), false);
             }
-            else if (sending.Count > 0 && mode is AccessPointMode { Guest: { } shared } && shared.Name == wifi.Name && Fits(shared.Security, shared.Key))
+            else if (sending.Count > 0 && mode is AccessPointMode { Guest: { } shared } && shared.Name == wifi.Name && Fits(shared.Security, shared.Password))
             {
                 // By a tag guests are apart already; otherwise it is for the box to keep them so.
                 Join(new(device.Device, "eth0"), new(wifi.Box, shared.Vlan is { } tag ? $"v{tag}" : "lan"), shared.Vlan is null);
             }
 
-            bool Fits(WifiSecurity security, string? key) => security == WifiSecurity.Open || (key is not null && key == wifi.Key);
+            bool Fits(WifiSecurity security, string? key) => security == WifiSecurity.Open || (key is not null && key == wifi.Password);
         }
 
         // A managed switch sorts frames without a tag by its ports; who sorts nothing passes every tag on, and a router knows that of its guests.
@@ -96,8 +96,8 @@ internal sealed class Wiring
         // Whether a gateway lets its public address out at a port, to what is plugged in there.
         bool Passed(PortRef end, PortRef other) => modes.GetValueOrDefault(end.Owner) is RouterMode { Passing: { } passing } && design.Box(end.Owner)!.Profile.Port(end.Port)!.Role == PortRole.Lan
             && (passing.Kind == PassKind.Port ? passing.Port == end.Port
-                : design.Box(other.Owner) is { } box ? box.Profile.Port(other.Port)?.Role == PortRole.Wan && box.WanHardware == passing.To
-                : design.Device(other.Owner)?.Hardware == passing.To);
+                : design.Box(other.Owner) is { } box ? box.Profile.Port(other.Port)?.Role == PortRole.Wan && box.WanMac == passing.To
+                : design.Device(other.Owner)?.Mac == passing.To);
 
         // Whom a box joins by radio: name, key, protection and band as they are, four addresses unless they are not taken, WDS where both were told.
         string? Heard(BoxSetting box)
@@ -111,7 +111,7 @@ internal sealed class Wiring
                 return null;
             }
             var takes = design.Box(link.Box)!.Profile.Radios.Any(r => r.FourAddress != Known.No);
-            return main.Radios.Any(r => r.On && r.Name == link.Name && r.Key is not null && r.Key == link.Key && r.Security == link.Security
+            return main.Radios.Any(r => r.On && r.Name == link.Name && r.Password is not null && r.Password == link.Password && r.Security == link.Security
                 && (link.Frames != UplinkFrames.FourAddress || takes)
                 && (link.Frames != UplinkFrames.Wds || (r.Channel is not null && r.Channel == link.Channel && r.WdsPeers.Contains(box.Box)))) ? link.Box : null;
         }

@@ -79,7 +79,7 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     [Fact]
     public async Task What_a_file_could_not_hold_is_refused_and_not_a_fault()
     {
-        var (status, body, _) = await Send(HttpMethod.Post, $"{await NewJob()}/changes", """{"setUp":"planned","changes":[{"kind":"setGuest","box":"hall-gateway","guest":{"name":"g","security":"wpa2","key":"The Key!","lan":"192.168.30.1/24","pool":"192.168.30.5-192.168.30.9"}}]}""", ("If-Match", "\"1\""));
+        var (status, body, _) = await Send(HttpMethod.Post, $"{await NewJob()}/changes", """{"setUp":"planned","changes":[{"kind":"setGuest","box":"hall-gateway","guest":{"name":"g","security":"wpa2","password":"The Key!","lan":"192.168.30.1/24","pool":"192.168.30.5-192.168.30.9"}}]}""", ("If-Match", "\"1\""));
         Assert.Equal(HttpStatusCode.UnprocessableEntity, status);
         Assert.Contains("small letters", (string?)body!["detail"], StringComparison.Ordinal);
     }
@@ -98,7 +98,7 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     {
         var job = await NewJob();
         await Send(HttpMethod.Post, $"{job}/changes", MakePoint, ("If-Match", "\"1\""));
-        var (status, body, _) = await Send(HttpMethod.Post, $"{job}/changes", """{"setUp":"planned","changes":[{"kind":"switchAddressServer","box":"hall-gateway","on":false}]}""", ("If-Match", "\"1\""));
+        var (status, body, _) = await Send(HttpMethod.Post, $"{job}/changes", """{"setUp":"planned","changes":[{"kind":"switchDhcpServer","box":"hall-gateway","on":false}]}""", ("If-Match", "\"1\""));
         Assert.Equal(HttpStatusCode.PreconditionFailed, status);
         Problem("stale", body);
         Assert.Equal(2, (int)body!["head"]!["version"]!);

@@ -116,7 +116,7 @@ public sealed class BadInputTests(RunningServer server) : IDisposable
     public async Task A_key_of_small_letters_is_not_taken_for_a_reference()
     {
         var job = await NewJob();
-        var change = $$$"""{"setUp":"planned","changes":[{"kind":"setRadio","box":"loft-router","radio":"r5","setting":{"key":"{{{Planted}}}"}}]}""";
+        var change = $$$"""{"setUp":"planned","changes":[{"kind":"setRadio","box":"loft-router","radio":"r5","setting":{"password":"{{{Planted}}}"}}]}""";
         var (status, problem) = await Send(HttpMethod.Post, $"{job}/changes", change, headers: ("If-Match", "\"1\""));
         Assert.Equal(422, status);
         Assert.Contains("Keep its value first", (string)problem["detail"]!, StringComparison.Ordinal);

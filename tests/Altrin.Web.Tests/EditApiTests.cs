@@ -19,11 +19,11 @@ public sealed class EditApiTests(RunningServer server) : IDisposable
     [Theory]
     [InlineData("""{"kind":"setCable","cable":"hall-gateway-lan1-loft-router-wan","known":{"lengthMetres":12}}""", "cables/hall-gateway-lan1-loft-router-wan/lengthMetres")]
     [InlineData("""{"kind":"setCable","cable":"hall-gateway-lan1-loft-router-wan","known":{"run":null}}""", "cables/hall-gateway-lan1-loft-router-wan/run")]
-    [InlineData("""{"kind":"movePool","box":"hall-gateway","last":"192.168.8.150"}""", "boxes/hall-gateway/addressServer/pool/last")]
+    [InlineData("""{"kind":"movePool","box":"hall-gateway","last":"192.168.8.150"}""", "boxes/hall-gateway/dhcpServer/pool/last")]
     [InlineData("""{"kind":"setRadio","box":"hall-gateway","radio":"r5","setting":{"channel":44}}""", "boxes/hall-gateway/radios/r5/channel")]
-    [InlineData("""{"kind":"setRadio","box":"hall-gateway","radio":"r5","setting":{"key":null}}""", "boxes/hall-gateway/radios/r5/key")]
+    [InlineData("""{"kind":"setRadio","box":"hall-gateway","radio":"r5","setting":{"password":null}}""", "boxes/hall-gateway/radios/r5/password")]
     [InlineData("""{"kind":"setLine","box":"hall-gateway","line":{"tag":7}}""", "boxes/hall-gateway/line/tag")]
-    [InlineData("""{"kind":"setServerDomain","box":"hall-gateway","domain":"home.arpa"}""", "boxes/hall-gateway/addressServer/domain")]
+    [InlineData("""{"kind":"setServerDomain","box":"hall-gateway","domain":"home.arpa"}""", "boxes/hall-gateway/dhcpServer/domain")]
     [InlineData("""{"kind":"standIn","box":"loft-router","place":"hall"}""", "boxes/loft-router/place")]
     public async Task A_form_of_the_plan_alters_one_value(string change, params string[] altered) =>
         Assert.Equal(altered.Select(a => $"setUps/planned/{a}"), await Altered("changes", $$"""{"setUp":"planned","changes":[{{change}}]}"""));
@@ -64,7 +64,7 @@ public sealed class EditApiTests(RunningServer server) : IDisposable
         var stale = await Post($"{job}/changes", Pool("\"first\":\"192.168.8.30\""), 1, seen);
         Assert.Equal((HttpStatusCode.PreconditionFailed, 0), (stale.Status, stale.Body!["clashes"]!.AsArray().Count));
         var both = await Post($"{job}/changes", Pool("\"first\":\"192.168.8.30\""), (long)stale.Body["head"]!["version"]!, (long)stale.Body["head"]!["revision"]!);
-        Assert.Equal("192.168.8.30-192.168.8.150", both.Body!["design"]!["setUps"]![0]!["boxes"]!.AsArray().First(b => (string)b!["box"]! == "hall-gateway")!["addressServer"]!["pool"]!.ToString());
+        Assert.Equal("192.168.8.30-192.168.8.150", both.Body!["design"]!["setUps"]![0]!["boxes"]!.AsArray().First(b => (string)b!["box"]! == "hall-gateway")!["dhcpServer"]!["pool"]!.ToString());
         var same = await Post($"{job}/changes", Pool("\"last\":\"192.168.8.160\""), 1, seen);
         var clash = Assert.Single(same.Body!["clashes"]!.AsArray())!;
         Assert.Equal(("last address of the DHCP pool of Hall gateway", "planned", "192.168.8.160", "192.168.8.150"), ((string)clash["what"]!, (string)clash["setUp"]!, (string)clash["yours"]!, (string)clash["theirs"]!));
@@ -81,7 +81,7 @@ public sealed class EditApiTests(RunningServer server) : IDisposable
     {
         var job = await NewJob();
         var before = (long)(await _http.GetFromJsonAsync<JsonObject>(job, Cancel))!["revision"]!;
-        var added = await Post($"{job}/corrections", """{"setUp":"found","corrections":[{"kind":"addDevice","device":{"id":"","name":"New tablet","kind":"tablet","hardware":null},"address":{"kind":"automatic"},"byCable":true}]}""", 1, null);
+        var added = await Post($"{job}/corrections", """{"setUp":"found","corrections":[{"kind":"addDevice","device":{"id":"","name":"New tablet","kind":"tablet","mac":null},"address":{"kind":"automatic"},"byCable":true}]}""", 1, null);
         var after = (long)added.Body!["revision"]!;
         var (from, to) = forward ? (before, after) : (after, before);
         var compared = await _http.GetFromJsonAsync<JsonObject>($"{job}/compare?before={from}&after={to}&beforeSetUp=found&afterSetUp=found", Cancel);

@@ -56,7 +56,7 @@ public sealed class ReadingApiTests(RunningServer server) : IDisposable
         Assert.Equal((HttpStatusCode.PreconditionFailed, before), ((await Send(HttpMethod.Post, $"{job}/readings", Keep(Table, ["near:00:00:5e:00:53:e0"]), 9)).Status, (int)(await Send(HttpMethod.Get, $"{job}/readings")).Body!["total"]!));
         var kept = await Send(HttpMethod.Post, $"{job}/readings", Keep(Table, ["near:00:00:5e:00:53:e0"]), 1);
         Assert.Equal((HttpStatusCode.OK, 2), (kept.Status, (int)kept.Body!["version"]!));
-        Assert.Contains(kept.Body["design"]!["site"]!["devices"]!.AsArray(), d => (string?)d!["hardware"] == "00:00:5e:00:53:e0");
+        Assert.Contains(kept.Body["design"]!["site"]!["devices"]!.AsArray(), d => (string?)d!["mac"] == "00:00:5e:00:53:e0");
         Assert.StartsWith("Read from pasted: ", (string?)kept.Body["undo"], StringComparison.Ordinal);
 
         // The reading stays when what it wrote is taken back, and then offers it again.

@@ -111,7 +111,7 @@ internal sealed class Requests(JsonNode description, Design design, int seed)
         var body = new JsonObject { ["setUp"] = design.SetUp.Name, ["changes"] = new JsonArray([.. changes]) };
         var members = Members(body).ToList();
         // No key is known here; most are left open, so that not every change is refused for its key.
-        foreach (var (owner, name) in members.Where(m => m.Name == "key" && _dice.Next(8) > 0))
+        foreach (var (owner, name) in members.Where(m => m.Name == "password" && _dice.Next(8) > 0))
         {
             owner[name] = null;
         }

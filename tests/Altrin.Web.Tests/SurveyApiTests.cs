@@ -73,7 +73,7 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
     {
         var job = await NewJob(true);
         var (_, _, csv) = await Send(HttpMethod.Get, $"{job}/survey/devices.csv");
-        Assert.StartsWith("id,name,sort,hardware,place,bands,socket,address,link\r\n", csv, StringComparison.Ordinal);
+        Assert.StartsWith("id,name,sort,mac,place,bands,socket,address,link\r\n", csv, StringComparison.Ordinal);
         var back = await Send(HttpMethod.Post, $"{job}/survey/table", new JsonObject { ["table"] = "devices", ["text"] = csv.Replace("Printer", "Old printer", StringComparison.Ordinal) }.ToJsonString(), 1);
         Assert.Equal((HttpStatusCode.OK, "A table of devices is read"), (back.Status, (string?)back.Body!["undo"]));
         var wrong = await Send(HttpMethod.Post, $"{job}/survey/table", """{"table":"places","text":"name,floor\nLarder,high"}""", 2);

@@ -16,7 +16,7 @@ public static class DesignGenerator
     {
         var dice = new Random(seed);
         var home = Home.New().Gateway(lan: Pick(dice, "192.168.8.1/24", "192.168.8.1/24", "192.168.1.1/24"), pool: null, bridge: Bit(dice, 8, out var bridge));
-        home.Service(dice.Next(6) switch { 0 => new CarrierTranslation(null, null), 1 => new UnknownService(null, null), _ => new PublicDynamic(null, null) });
+        home.Service(dice.Next(6) switch { 0 => new CarrierNat(null, null), 1 => new UnknownService(null, null), _ => new PublicDynamic(null, null) });
         home.Naming((NamingSchool)dice.Next(3));
         var free = new List<string> { "gw/lan1", "gw/lan2", "gw/lan3", "gw/lan4" };
         var radios = new List<string> { "gw" };
@@ -92,7 +92,7 @@ public static class DesignGenerator
             Uplink Link(Uplink usual) => usual with
             {
                 Name = dice.Next(8) == 0 ? "other" : "home",
-                Key = dice.Next(10) == 0 ? "wrong-key" : "key",
+                Password = dice.Next(10) == 0 ? "wrong-key" : "key",
                 Locked = dice.Next(3) > 0,
                 Channel = usual.Frames == UplinkFrames.Wds && dice.Next(2) == 0 ? 36 : null,
             };
@@ -122,7 +122,7 @@ public static class DesignGenerator
         if (devices % 3 == 0 && dice.Next(3) == 0 && home.Design.Mode("gw") is RouterMode gateway)
         {
             var lan = home.Design.SetUp.Cables.FirstOrDefault(c => c.A.Owner == "gw" && c.B.Port == "wan");
-            home.Edit<RouterMode>("gw", m => m with { Passing = lan is null ? new(PassKind.Port, "lan1", null) : dice.Next(2) == 0 ? new(PassKind.Port, lan.A.Port, null) : new((PassKind)dice.Next(1, 3), null, home.Design.Box(lan.B.Owner)!.WanHardware) });
+            home.Edit<RouterMode>("gw", m => m with { Passing = lan is null ? new(PassKind.Port, "lan1", null) : dice.Next(2) == 0 ? new(PassKind.Port, lan.A.Port, null) : new((PassKind)dice.Next(1, 3), null, home.Design.Box(lan.B.Owner)!.WanMac) });
         }
     }
 
@@ -164,7 +164,7 @@ public static class DesignGenerator
             SetUp = design.SetUp with
             {
                 Boxes = [.. design.SetUp.Boxes.Select(b => b.Mode is SwitchMode && managed.Contains(b.Box) ? b with { Mode = new SwitchMode(new Automatic()) } : b.Mode is RouterMode router && dice.Next(3) == 0
-                    ? b with { Mode = router with { Translates = b.Box == "gw" || dice.Next(4) > 0, PortRequests = dice.Next(2) == 0, Dmz = dice.Next(8) == 0 ? router.Server.Pool.First : null } }
+                    ? b with { Mode = router with { Nat = b.Box == "gw" || dice.Next(4) > 0, PortRequests = dice.Next(2) == 0, Dmz = dice.Next(8) == 0 ? router.Server.Pool.First : null } }
                     : b)],
             },
         };

@@ -19,7 +19,7 @@ public sealed class Home
     private readonly List<DeviceSetting> _deviceSettings = [];
     private Service _service = new PublicDynamic(500, 100) { Line = Asked };
     private NamingSchool _naming = NamingSchool.OneName;
-    private uint _hardware;
+    private uint _mac;
 
     /// <summary>A line of which everything was asked and that wants nothing.</summary>
     public static LineNeeds Asked { get; } = new() { Login = Known.No, Tagged = Known.No, Locked = Known.No };
@@ -110,7 +110,7 @@ public sealed class Home
 
     /// <summary>A gateway that passes its public address to the WAN side of a box, in one of the three ways.</summary>
     public Home Passes(string gateway, PassKind kind, string to, Known keepsOthers = Known.Yes, Known wifiOff = Known.No) => Profile(gateway, p => p with { Passes = [PassKind.Port, PassKind.Hardware, PassKind.Mapping], Habits = p.Habits with { KeepsOthers = keepsOthers, WifiOffWhilePassing = wifiOff } })
-        .Edit<RouterMode>(gateway, m => m with { Passing = kind == PassKind.Port ? new(kind, to, null) : new(kind, null, _boxes.Find(b => b.Id == to)!.WanHardware) });
+        .Edit<RouterMode>(gateway, m => m with { Passing = kind == PassKind.Port ? new(kind, to, null) : new(kind, null, _boxes.Find(b => b.Id == to)!.WanMac) });
 
     public Home Box(string id, Func<Box, Box> edit) => Do(() =>
     {
@@ -209,7 +209,7 @@ public sealed class Home
 
     public Home Reserve(string router, string device, string address) => Edit<RouterMode>(router, m => m with
     {
-        Server = m.Server with { Reservations = [.. m.Server.Reservations, new(_devices.First(d => d.Id == device).Hardware!.Value, At(address))] },
+        Server = m.Server with { Reservations = [.. m.Server.Reservations, new(_devices.First(d => d.Id == device).Mac!.Value, At(address))] },
     });
 
     public Home Edit<TMode>(string box, Func<TMode, BoxMode> edit)
@@ -254,7 +254,7 @@ public sealed class Home
         _boxes[at] = _boxes[at] with { Profile = edit(_boxes[at].Profile) };
     });
 
-    private void AddDevice(string id, DeviceKind kind = DeviceKind.Other) => _devices.Add(new(id, id, kind, NextHardware()));
+    private void AddDevice(string id, DeviceKind kind = DeviceKind.Other) => _devices.Add(new(id, id, kind, NextMac()));
 
     private void Add(string id, BoxKind kind, ModeKind[] modes, int lan, bool wan, bool joins, bool radios = true)
     {
@@ -263,10 +263,10 @@ public sealed class Home
         {
             ports.Insert(0, new("wan", "in", PortRole.Wan, 1000));
         }
-        _boxes.Add(new(id, id, new($"{kind}".ToLowerInvariant(), $"{kind}", kind, modes, ports, radios ? [new("r5", RadioBand.Ghz5)] : [], null, null, joins), NextHardware(), NextHardware()));
+        _boxes.Add(new(id, id, new($"{kind}".ToLowerInvariant(), $"{kind}", kind, modes, ports, radios ? [new("r5", RadioBand.Ghz5)] : [], null, null, joins), NextMac(), NextMac()));
     }
 
-    private HardwareAddress NextHardware() => new(0x00005E005300UL + ++_hardware);
+    private MacAddress NextMac() => new(0x00005E005300UL + ++_mac);
 
     private Home Set(string id, BoxMode mode) => Do(() => _settings.Add(new(id, mode)));
 

@@ -124,7 +124,7 @@ internal static class Members
         : type == typeof(InterfaceAddress) ? [Home.Own("192.168.8.3/24"), Home.Own("192.168.77.1/24"), Home.Own("203.0.113.9/24")]
         : type == typeof(AddressRange) ? [Home.Range("192.168.8.30-192.168.8.90"), Home.Range("192.168.20.30-192.168.20.90"), Home.Range("192.168.30.30-192.168.30.90")]
         : type == typeof(Subnet) ? [Subnet.Parse("10.64.0.0/16").Value, Subnet.Parse("192.168.40.0/24").Value]
-        : type == typeof(HardwareAddress) ? [HardwareAddress.Parse("02:00:5e:00:53:71").Value]
+        : type == typeof(MacAddress) ? [MacAddress.Parse("02:00:5e:00:53:71").Value]
         : type == typeof(PortRef) ? texts.Where(t => t.Contains('/', StringComparison.Ordinal)).Select(t => (object?)PortRef.Read(t))
         : type == typeof(DateOnly) ? [new DateOnly(2027, 3, 31)]
         : [];

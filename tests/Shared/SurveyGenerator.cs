@@ -47,7 +47,7 @@ public static class SurveyGenerator
                     Login = Coin() ? "admin" : null,
                     Password = Coin() ? $"{b.Id}-password" : null,
                     WifiName = Coin() ? "Label 5" : null,
-                    WifiKey = Coin() ? $"{b.Id}-key" : null,
+                    WifiPassword = Coin() ? $"{b.Id}-key" : null,
                     Firmware = Coin() ? "1.2.3" : null,
                     Supported = (Known)dice.Next(3),
                     SupportedUntil = Coin() ? new DateOnly(2027, 3, 31) : null,
@@ -71,7 +71,7 @@ public static class SurveyGenerator
             new Need[]
             {
                 new LocalServer("n-server", device), new LittleDelay("n-delay", device), new StaysOnline("n-online", device), new CallsInPlace("n-calls", Any()), new GuestsKeptApart("n-guests"),
-                new KeepsNameAndKey("n-name", "home", WifiSecurity.Wpa2, Coin() ? "key" : null), new ServiceLives("n-lives", (LineService)dice.Next(3)),
+                new KeepsNameAndPassword("n-name", "home", WifiSecurity.Wpa2, Coin() ? "key" : null), new ServiceLives("n-lives", (LineService)dice.Next(3)),
             }.Where(_ => Coin());
     }
 
@@ -111,7 +111,7 @@ public static class SurveyGenerator
             10 => new SetRun(site.Runs.Count > 0 && Coin() ? site.Runs[0].Id : "", Some<CableRun>(new("", site.Sockets.Count > 0 ? site.Sockets[dice.Next(site.Sockets.Count)].Id : "none", site.Sockets.Count > 1 ? site.Sockets[dice.Next(site.Sockets.Count)].Id : "none", Medium.Cat5e) { Pairs = Coin() ? 4 : null, LengthMetres = Coin() ? 12 : null })),
             11 => new SetNeed(dice.Next(4) switch { 0 => new LocalServer("", Device()), 1 => new CallsInPlace("", Place()), 2 => new GuestsKeptApart(""), _ => new ReachFromOutside("", Device(), Protocol.Tcp, dice.Next(0, 9000), Coin()) }),
             12 => new StartPlan(),
-            13 => new SetLabel(Box(), Some(LabelFacts.Empty with { WifiName = Coin() ? "A name" : null, Login = Coin() ? "admin" : null, Firmware = Coin() ? "2" : null, Supported = (Known)dice.Next(3), WifiKey = Coin() ? "Not A Reference" : "key", Address = Coin() ? Home.Own("192.168.77.1/24") : null })),
+            13 => new SetLabel(Box(), Some(LabelFacts.Empty with { WifiName = Coin() ? "A name" : null, Login = Coin() ? "admin" : null, Firmware = Coin() ? "2" : null, Supported = (Known)dice.Next(3), WifiPassword = Coin() ? "Not A Reference" : "key", Address = Coin() ? Home.Own("192.168.77.1/24") : null })),
             _ => new Remove(dice.Next(5) switch { 0 => Box(), 1 => Device(), 2 => Place(), 3 => site.Sockets.Count > 0 ? site.Sockets[0].Id : "barn", _ => site.Needs.Count > 0 ? site.Needs[0].Id : "barn" }),
         };
 

@@ -28,7 +28,7 @@ public sealed record JoinWifi(string Device, WifiJoin? Wifi) : Change
     {
         null => setting with { Wifi = null },
         { Box: var box } when design.Box(box) is null => Parsed<DeviceSetting>.Fail($"There is no box '{Ipv4Address.Shown(box)}'."),
-        _ => Edit.Unless(PageChecks.WrongNetworkName(Wifi.Name) ?? PageChecks.WrongKeyReference(Wifi.Key), setting with { Wifi = Wifi }),
+        _ => Edit.Unless(PageChecks.WrongNetworkName(Wifi.Name) ?? PageChecks.WrongKeyReference(Wifi.Password), setting with { Wifi = Wifi }),
     });
 
     /// <inheritdoc/>

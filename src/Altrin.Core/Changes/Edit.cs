@@ -21,7 +21,7 @@ internal static class Edit
         };
     }
 
-    public static Parsed<SetUp> Server(Design design, string boxId, Func<RouterMode, Parsed<AddressServer>> edit) =>
+    public static Parsed<SetUp> Server(Design design, string boxId, Func<RouterMode, Parsed<DhcpServerSetting>> edit) =>
         Mode<RouterMode>(design, boxId, "DHCP server", router => edit(router).Then<BoxMode>(server => router with { Server = server }));
 
     public static Parsed<SetUp> InUse(Design design, string boxId, Func<BoxSetting, BoxSetting> edit) =>
@@ -61,7 +61,7 @@ internal static class Edit
     /// <summary>What an edit of a guest network touches: all of it where it is new, and the password where its security may open it.</summary>
     public static IReadOnlyList<Touch> GuestTouches(string box, IEnumerable<string> given, bool there) =>
         !there ? [new(Setting.Guest, box)]
-        : [.. given.Concat(given.Contains(nameof(GuestNetwork.Security)) ? [nameof(GuestNetwork.Key)] : []).Distinct().Select(m => new Touch(Setting.Guest, box, m))];
+        : [.. given.Concat(given.Contains(nameof(GuestNetwork.Security)) ? [nameof(GuestNetwork.Password)] : []).Distinct().Select(m => new Touch(Setting.Guest, box, m))];
 
     /// <summary>What an edit of a device touches: a device that was not set yet comes into the set-up by it.</summary>
     public static IReadOnlyList<Touch> DeviceTouches(Design design, string device, Setting setting) =>

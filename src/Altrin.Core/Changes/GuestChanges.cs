@@ -9,7 +9,7 @@ public sealed record SetGuest(string Box, Partial<GuestNetwork> Guest) : Change
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "guest network", router =>
         Edit.Onto(Guest, router.Guest).Then<BoxMode>(guest => Edit.Unless<BoxMode>(
-            PageChecks.WrongGuest(guest, router.Lan), router with { Guest = guest.Security == WifiSecurity.Open ? guest with { Key = null } : guest })));
+            PageChecks.WrongGuest(guest, router.Lan), router with { Guest = guest.Security == WifiSecurity.Open ? guest with { Password = null } : guest })));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => ((design.Mode(Box) as RouterMode)?.Guest is { } there ? Guest.On(there) : Guest.Alone() is { Ok: true } made ? made.Value : null) is { } guest
@@ -46,8 +46,8 @@ public sealed record SetPointGuest(string Box, Partial<GuestName> Guest) : Chang
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<AccessPointMode>(design, Box, "guest name", point =>
         Edit.Onto(Guest, point.Guest).Then<BoxMode>(guest => Edit.Unless<BoxMode>(
-            PageChecks.WrongNetworkName(guest.Name) ?? PageChecks.WrongKeyReference(guest.Key) ?? PageChecks.WrongGuestTag(guest.Vlan),
-            point with { Guest = guest.Security == WifiSecurity.Open ? guest with { Key = null } : guest })));
+            PageChecks.WrongNetworkName(guest.Name) ?? PageChecks.WrongKeyReference(guest.Password) ?? PageChecks.WrongGuestTag(guest.Vlan),
+            point with { Guest = guest.Security == WifiSecurity.Open ? guest with { Password = null } : guest })));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => ((design.Mode(Box) as AccessPointMode)?.Guest is { } there ? Guest.On(there) : Guest.Alone() is { Ok: true } made ? made.Value : null) is { } guest

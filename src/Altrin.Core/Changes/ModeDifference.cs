@@ -61,7 +61,7 @@ internal static class ModeDifference
         }
         steps.Unless(now.Passing == to.Passing, new SetPassing(box, to.Passing));
         steps.Unless(now.Line == to.Line, new SetLine(box, Partial<LineSetting>.Between(now.Line, to.Line)));
-        steps.Unless(now.Translates == to.Translates, new SetTranslation(box, to.Translates));
+        steps.Unless(now.Nat == to.Nat, new SetNat(box, to.Nat));
         steps.Unless(now.Dmz == to.Dmz, new SetDmz(box, to.Dmz));
         steps.Unless(now.PortRequests == to.PortRequests, new SetPortRequests(box, to.PortRequests));
         foreach (var route in now.Routes.Where(r => to.Routes.All(t => t.To != r.To)).OrderBy(r => r.To))
@@ -82,25 +82,25 @@ internal static class ModeDifference
         }
     }
 
-    private static void Server(Steps steps, string box, AddressServer now, AddressServer to)
+    private static void Server(Steps steps, string box, DhcpServerSetting now, DhcpServerSetting to)
     {
-        steps.Unless(now.On == to.On, new SwitchAddressServer(box, to.On));
+        steps.Unless(now.On == to.On, new SwitchDhcpServer(box, to.On));
         steps.Unless(now.Pool == to.Pool, new MovePool(box)
         {
             First = now.Pool.First == to.Pool.First ? null : to.Pool.First,
             Last = now.Pool.Last == to.Pool.Last ? null : to.Pool.Last,
         });
         steps.Unless(now.Gateway == to.Gateway && now.LeavesOutGateway == to.LeavesOutGateway, new SetServerGateway(box, to.Gateway, to.LeavesOutGateway));
-        steps.Unless(now.NameServers.SequenceEqual(to.NameServers) && now.LeavesOutNames == to.LeavesOutNames, new SetServerNames(box, to.NameServers, to.LeavesOutNames));
+        steps.Unless(now.DnsServers.SequenceEqual(to.DnsServers) && now.LeavesOutDns == to.LeavesOutDns, new SetDnsServers(box, to.DnsServers, to.LeavesOutDns));
         steps.Unless(now.LeaseMinutes == to.LeaseMinutes, new SetLeaseTime(box, to.LeaseMinutes));
         steps.Unless(now.Domain == to.Domain, new SetServerDomain(box, to.Domain));
-        foreach (var kept in now.Reservations.Except(to.Reservations).OrderBy(r => r.Hardware))
+        foreach (var kept in now.Reservations.Except(to.Reservations).OrderBy(r => r.Mac))
         {
-            steps.Do(new RemoveReservation(box, kept.Hardware));
+            steps.Do(new RemoveReservation(box, kept.Mac));
         }
-        foreach (var kept in to.Reservations.Except(now.Reservations).OrderBy(r => r.Hardware))
+        foreach (var kept in to.Reservations.Except(now.Reservations).OrderBy(r => r.Mac))
         {
-            steps.Do(new Reserve(box, kept.Hardware, kept.Address));
+            steps.Do(new Reserve(box, kept.Mac, kept.Address));
         }
     }
 

@@ -24,7 +24,7 @@ public static class PageChecks
     public static string? WrongHostAddress(HostAddress address) => address is Fixed typed
         ? WrongOwnAddress(typed.Address)
             ?? (typed.Gateway is { } gateway ? WrongHost(gateway) : null)
-            ?? TooMany(typed.NameServers)
+            ?? TooMany(typed.DnsServers)
         : null;
 
     /// <summary>Why a router would not take this pool beside its own address; null where it would.</summary>
@@ -33,7 +33,7 @@ public static class PageChecks
 
     /// <summary>Why a router would not take this guest network beside its own address; null where it would.</summary>
     public static string? WrongGuest(GuestNetwork guest, InterfaceAddress lan) =>
-        WrongNetworkName(guest.Name) ?? WrongKeyReference(guest.Key) ?? WrongOwnAddress(guest.Lan) ?? WrongPool(guest.Pool, guest.Lan)
+        WrongNetworkName(guest.Name) ?? WrongKeyReference(guest.Password) ?? WrongOwnAddress(guest.Lan) ?? WrongPool(guest.Pool, guest.Lan)
         ?? WrongGuestTag(guest.Vlan) ?? (guest.Lan.Subnet.Overlaps(lan.Subnet) ? $"Guests need a subnet of their own; {guest.Lan.Subnet} overlaps {lan.Subnet}." : null);
 
     /// <summary>Why this is no name of a Wi-Fi; null where it is.</summary>
@@ -58,8 +58,8 @@ public static class PageChecks
         : null;
 
     /// <summary>Why so many DNS servers are not taken; null where they are.</summary>
-    public static string? TooMany(IReadOnlyList<Ipv4Address> nameServers) =>
-        nameServers.Count > Limits.NameServers ? $"At most {Limits.NameServers} DNS servers are taken." : null;
+    public static string? TooMany(IReadOnlyList<Ipv4Address> dnsServers) =>
+        dnsServers.Count > Limits.DnsServers ? $"At most {Limits.DnsServers} DNS servers are taken." : null;
 
     /// <summary>
     /// Why no server takes this domain name; null where one would, or where none is given. Labels of 1 to 63 letters, digits and
@@ -81,7 +81,7 @@ public static class PageChecks
     /// <summary>Why a switch does not take this; null where it does. Only a managed one, which has a page, sorts VLANs.</summary>
     public static string? WrongVlans(Box box, IReadOnlyList<PortVlans> vlans, SwitchMode mode) =>
         vlans.Count > 0 && mode.Page is null ? $"The {box.Name} has no page; only a managed switch sorts VLANs."
-        : vlans.FirstOrDefault(v => box.Profile.Port(v.Port) is null) is { } nobody ? $"There is no port '{Ipv4Address.Shown(nobody.Port)}'."
+        : vlans.FirstOrDefault(v => box.Profile.Port(v.Port) is null) is { } missing ? $"There is no port '{Ipv4Address.Shown(missing.Port)}'."
         : vlans.Select(v => v.Port).Distinct().Count() < vlans.Count ? "A port is listed once."
         : vlans.SelectMany(v => v.Tagged.Append(v.Untagged)).Select(t => WrongTag(t)).FirstOrDefault(w => w is not null)
             ?? (vlans.Any(v => v.Tagged.Contains(1)) ? "VLAN 1 goes untagged here." : vlans.Any(v => v.Tagged.Contains(v.Untagged) || v.Tagged.Distinct().Count() < v.Tagged.Count) ? "A VLAN is on a port with its tag or without, once." : null);
@@ -109,7 +109,7 @@ public static class PageChecks
     /// <summary>Why a box does not take this radio link; null where it does.</summary>
     public static string? WrongUplink(Box box, Uplink link) =>
         box.Profile.Radios.FirstOrDefault(r => r.Id == link.Radio) is not { } radio ? $"The {box.Name} has no radio '{Ipv4Address.Shown(link.Radio)}'."
-        : WrongNetworkName(link.Name) ?? WrongKeyReference(link.Key) ?? WrongChannel(radio.Band, link.Channel, link.WidthMhz);
+        : WrongNetworkName(link.Name) ?? WrongKeyReference(link.Password) ?? WrongChannel(radio.Band, link.Channel, link.WidthMhz);
 
     /// <summary>Why a gateway does not pass its address on like that; null where it does.</summary>
     public static string? WrongPassing(Box box, Passing passing) =>

@@ -11,7 +11,7 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
         [nameof(RadioSetting.On)] = Changes.Setting.RadioOn,
         [nameof(RadioSetting.Name)] = Changes.Setting.WifiName,
         [nameof(RadioSetting.Security)] = Changes.Setting.WifiSecurity,
-        [nameof(RadioSetting.Key)] = Changes.Setting.WifiPassword,
+        [nameof(RadioSetting.Password)] = Changes.Setting.WifiPassword,
         [nameof(RadioSetting.Channel)] = Changes.Setting.Channel,
         [nameof(RadioSetting.WidthMhz)] = Changes.Setting.ChannelWidth,
         [nameof(RadioSetting.Hidden)] = Changes.Setting.HiddenName,
@@ -31,11 +31,11 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
         }
         var set = Setting.On(there);
         var band = design.Box(Box)!.Profile.Radios.FirstOrDefault(r => r.Id == Radio)?.Band ?? default;
-        if ((PageChecks.WrongNetworkName(set.Name) ?? PageChecks.WrongKeyReference(set.Key) ?? PageChecks.WrongChannel(band, set.Channel, set.WidthMhz) ?? PageChecks.WrongPeers(design, set.WdsPeers)) is { } wrong)
+        if ((PageChecks.WrongNetworkName(set.Name) ?? PageChecks.WrongKeyReference(set.Password) ?? PageChecks.WrongChannel(band, set.Channel, set.WidthMhz) ?? PageChecks.WrongPeers(design, set.WdsPeers)) is { } wrong)
         {
             return Parsed<BoxMode>.Fail(wrong);
         }
-        set = set.Security == WifiSecurity.Open ? set with { Key = null } : set;
+        set = set.Security == WifiSecurity.Open ? set with { Password = null } : set;
         return mode.WithRadios([.. mode.Radios.Select(r => r.Radio == Radio ? set : r)]);
     });
 
@@ -93,7 +93,7 @@ public sealed record SetUplink(string Box, Partial<Uplink> Link) : Change
     {
         IEnumerable<string> parts = design.Mode(Box)?.Joins is null ? [""]
             : Link.Given
-                .Concat(Link.Gives(nameof(Uplink.Security)) ? [nameof(Uplink.Key)] : [])
+                .Concat(Link.Gives(nameof(Uplink.Security)) ? [nameof(Uplink.Password)] : [])
                 .Concat(Link.Gives(nameof(Uplink.Frames)) ? [nameof(Uplink.Channel), nameof(Uplink.WidthMhz)] : []);
         return [.. parts.Distinct().Select(p => new Touch(Setting.Uplink, Box, p))];
     }
@@ -101,7 +101,7 @@ public sealed record SetUplink(string Box, Partial<Uplink> Link) : Change
     /// <summary>What the page keeps of it: no key for an open network, and no channel of its own but for WDS.</summary>
     private static Parsed<Uplink> Checked(Uplink link) => link with
     {
-        Key = link.Security == WifiSecurity.Open ? null : link.Key,
+        Password = link.Security == WifiSecurity.Open ? null : link.Password,
         Channel = link.Frames == UplinkFrames.Wds ? link.Channel : null,
         WidthMhz = link.Frames == UplinkFrames.Wds ? link.WidthMhz : null,
     };
@@ -221,7 +221,7 @@ public sealed record SetLine(string Box, Partial<LineSetting> Line) : Change
         var line = Line.On((design.Mode(Box) as RouterMode)?.Line ?? LineSetting.None);
         return line == LineSetting.None
             ? $"{design.NameOf(Box)} tells the line nothing"
-            : $"{design.NameOf(Box)} tells the line {string.Join(", ", new[] { line.Login ? "the login" : null, line.Tag is { } tag ? $"tag {tag}" : null, line.Hardware is { } shown ? $"{shown} as its own" : null }.OfType<string>())}";
+            : $"{design.NameOf(Box)} tells the line {string.Join(", ", new[] { line.Login ? "the login" : null, line.Tag is { } tag ? $"tag {tag}" : null, line.Mac is { } shown ? $"{shown} as its own" : null }.OfType<string>())}";
     }
 
     /// <inheritdoc/>

@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Changes;
 
 /// <summary>Switches a router's DHCP server on or off; its settings are kept.</summary>
-public sealed record SwitchAddressServer(string Box, bool On) : Change
+public sealed record SwitchDhcpServer(string Box, bool On) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router => router.Server with { On = On });
@@ -35,8 +35,8 @@ public sealed record MovePool(string Box) : Change
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
     {
         var (first, last) = (First ?? router.Server.Pool.First, Last ?? router.Server.Pool.Last);
-        return First is null && Last is null ? Parsed<AddressServer>.Fail("The first or the last address of the pool is expected, or both.")
-            : first > last ? Parsed<AddressServer>.Fail($"The pool would begin at {first}, behind its end {last}.")
+        return First is null && Last is null ? Parsed<DhcpServerSetting>.Fail("The first or the last address of the pool is expected, or both.")
+            : first > last ? Parsed<DhcpServerSetting>.Fail($"The pool would begin at {first}, behind its end {last}.")
             : Edit.Unless(PageChecks.WrongPool(AddressRange.Between(first, last), router.Lan), router.Server with { Pool = AddressRange.Between(first, last) });
     });
 
@@ -79,18 +79,18 @@ public sealed record SetServerGateway(string Box, Ipv4Address? Gateway, bool Lef
 
 /// <summary>Sets the DNS servers that a router's DHCP server hands out; none for the router itself.</summary>
 /// <param name="Box">Which router.</param>
-/// <param name="NameServers">What it hands out, in order.</param>
-/// <param name="LeftOut">Whether it hands out none at all; then <paramref name="NameServers"/> counts for nothing.</param>
-public sealed record SetServerNames(string Box, IReadOnlyList<Ipv4Address> NameServers, bool LeftOut) : Change
+/// <param name="DnsServers">What it hands out, in order.</param>
+/// <param name="LeftOut">Whether it hands out none at all; then <paramref name="DnsServers"/> counts for nothing.</param>
+public sealed record SetDnsServers(string Box, IReadOnlyList<Ipv4Address> DnsServers, bool LeftOut) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
         Edit.Unless(
-            PageChecks.TooMany(NameServers) ?? NameServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null),
-            router.Server with { NameServers = LeftOut ? [] : NameServers, LeavesOutNames = LeftOut }));
+            PageChecks.TooMany(DnsServers) ?? DnsServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null),
+            router.Server with { DnsServers = LeftOut ? [] : DnsServers, LeavesOutDns = LeftOut }));
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(LeftOut ? "no DNS server" : $"{(NameServers.Count == 0 ? "itself" : string.Join(" and ", NameServers))} as DNS server")}";
+    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(LeftOut ? "no DNS server" : $"{(DnsServers.Count == 0 ? "itself" : string.Join(" and ", DnsServers))} as DNS server")}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -134,42 +134,42 @@ public sealed record SetServerDomain(string Box, string? Domain) : Change
 }
 
 /// <summary>Keeps an address for one MAC address. Replaces an older reservation for the same MAC address.</summary>
-public sealed record Reserve(string Box, HardwareAddress Hardware, Ipv4Address Address) : Change
+public sealed record Reserve(string Box, MacAddress Mac, Ipv4Address Address) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        !router.Lan.Subnet.IsHost(Address) ? Parsed<AddressServer>.Fail($"{Address} is not a host address of {router.Lan.Subnet}.")
-        : router.Server.Reservations.Any(r => r.Address == Address && r.Hardware != Hardware) ? Parsed<AddressServer>.Fail($"{Address} is already reserved for another MAC address.")
-        : router.Server.Reservations.Count(r => r.Hardware != Hardware) >= AddressServer.MostReservations ? Parsed<AddressServer>.Fail($"At most {AddressServer.MostReservations} reservations are kept.")
-        : router.Server with { Reservations = [.. router.Server.Reservations.Where(r => r.Hardware != Hardware), new(Hardware, Address)] });
+        !router.Lan.Subnet.IsHost(Address) ? Parsed<DhcpServerSetting>.Fail($"{Address} is not a host address of {router.Lan.Subnet}.")
+        : router.Server.Reservations.Any(r => r.Address == Address && r.Mac != Mac) ? Parsed<DhcpServerSetting>.Fail($"{Address} is already reserved for another MAC address.")
+        : router.Server.Reservations.Count(r => r.Mac != Mac) >= DhcpServerSetting.MostReservations ? Parsed<DhcpServerSetting>.Fail($"At most {DhcpServerSetting.MostReservations} reservations are kept.")
+        : router.Server with { Reservations = [.. router.Server.Reservations.Where(r => r.Mac != Mac), new(Mac, Address)] });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} reserves {Address} for {design.Site.Devices.FirstOrDefault(d => d.Hardware == Hardware)?.Name ?? design.Site.Boxes.FirstOrDefault(b => b.Hardware == Hardware || b.WanHardware == Hardware)?.Name ?? Hardware.ToString()}";
+    public override string Describe(Design design) => $"{design.NameOf(Box)} reserves {Address} for {design.Site.Devices.FirstOrDefault(d => d.Mac == Mac)?.Name ?? design.Site.Boxes.FirstOrDefault(b => b.Mac == Mac || b.WanMac == Mac)?.Name ?? Mac.ToString()}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Reservation, Box, $"{Hardware}")];
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Reservation, Box, $"{Mac}")];
 }
 
 /// <summary>Takes a reservation away.</summary>
-public sealed record RemoveReservation(string Box, HardwareAddress Hardware) : Change
+public sealed record RemoveReservation(string Box, MacAddress Mac) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        router.Server.Reservations.All(r => r.Hardware != Hardware)
-            ? Parsed<AddressServer>.Fail($"The {design.NameOf(Box)} reserves nothing for {Hardware}.")
-            : router.Server with { Reservations = [.. router.Server.Reservations.Where(r => r.Hardware != Hardware)] });
+        router.Server.Reservations.All(r => r.Mac != Mac)
+            ? Parsed<DhcpServerSetting>.Fail($"The {design.NameOf(Box)} reserves nothing for {Mac}.")
+            : router.Server with { Reservations = [.. router.Server.Reservations.Where(r => r.Mac != Mac)] });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} drops the reservation for {Hardware}";
+    public override string Describe(Design design) => $"{design.NameOf(Box)} drops the reservation for {Mac}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Reservation, Box, $"{Hardware}")];
+    public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Reservation, Box, $"{Mac}")];
 }
 
 /// <summary>Lets a port in from the WAN side.</summary>

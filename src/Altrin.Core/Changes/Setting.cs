@@ -122,7 +122,7 @@ public readonly record struct Touch(Setting Setting, string Of, string Part = ""
 {
     private static readonly HashSet<Setting> OfSite = [Setting.Box, Setting.Label, Setting.Profile, Setting.Device, Setting.Building, Setting.Place, Setting.Socket, Setting.Run, Setting.Need, Setting.Service, Setting.HomeName, Setting.Naming];
 
-    /// <summary>Whether whoever touches this touches the other too: all parts of the same setting, or everything of what comes or goes.</summary>
+    /// <summary>Whether touching this touches the other too: all parts of the same setting, or everything of what comes or goes.</summary>
     public bool Covers(Touch other) =>
         Setting == Setting.SetUp ? other.Setting == Setting.SetUp || !OfSite.Contains(other.Setting)
         : Of == other.Of && Setting switch

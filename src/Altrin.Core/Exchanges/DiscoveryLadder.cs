@@ -26,7 +26,7 @@ public static class DiscoveryLadder
         var notes = new List<string>();
         if (question.Kind != AnswerKind.No && seen.Tracer.World.Address(wanted) is { } address)
         {
-            // Whoever has just been heard is known (RFC 826); an answer goes to its address and needs no further question.
+            // A host that has just been heard is known (RFC 826); an answer goes to its address and needs no further question.
             script.Resolve(wanted, address, own, asker);
             script.Send(wanted.Segment, wanted, asker, new MdnsPayload(address, own, name, address), $"{script.Name(wanted)} answers that it is {address}");
         }

@@ -6,12 +6,12 @@ namespace Altrin.Core.Exchanges;
 /// <summary>Who sends or takes a frame.</summary>
 /// <param name="Owner">Box, device, "street", or <see cref="Provider.Internet"/>.</param>
 /// <param name="Side">Which side of it.</param>
-/// <param name="Hardware">Its MAC address; where none was read, a stable example with the local bit set.</param>
+/// <param name="Mac">Its MAC address; where none was read, a stable example with the local bit set.</param>
 /// <param name="Read">Whether the MAC address was read off its label.</param>
-public sealed record Station(string Owner, Side Side, HardwareAddress Hardware, bool Read)
+public sealed record Station(string Owner, Side Side, MacAddress Mac, bool Read)
 {
     /// <summary>The station of a side of a host.</summary>
-    public static Station Of(Interface side) => side.Hardware is { } own
+    public static Station Of(Interface side) => side.Mac is { } own
         ? new(side.Owner, side.Side, own, true)
         : new(side.Owner, side.Side, new(0x020000000000UL | (Hash.Of($"{side.Owner}/{side.Side}") & 0xFFFFFFUL)), false);
 }
@@ -31,9 +31,9 @@ public abstract record Payload;
 /// <summary>Who has an address? (RFC 826)</summary>
 /// <param name="Reply">Whether it answers.</param>
 /// <param name="Sender">The sender's address; 0.0.0.0 in a probe (RFC 5227).</param>
-/// <param name="TargetHardware">The MAC address of who asked; null in a question.</param>
+/// <param name="TargetMac">The MAC address of who asked; null in a question.</param>
 /// <param name="Target">The address asked for, or of who asked.</param>
-public sealed record ArpPayload(bool Reply, Ipv4Address Sender, HardwareAddress? TargetHardware, Ipv4Address Target) : Payload;
+public sealed record ArpPayload(bool Reply, Ipv4Address Sender, MacAddress? TargetMac, Ipv4Address Target) : Payload;
 
 /// <summary>A message by which addresses are leased (RFC 2131), in a UDP datagram between the ports 68 and 67.</summary>
 /// <param name="Source">From which address; 0.0.0.0 for one who has none yet.</param>
@@ -41,7 +41,7 @@ public sealed record ArpPayload(bool Reply, Ipv4Address Sender, HardwareAddress?
 /// <param name="Transaction">The number by which the asker knows the answers (xid).</param>
 /// <param name="Client">The asker's MAC address (chaddr).</param>
 /// <param name="Message">What is said.</param>
-public sealed record DhcpPayload(Ipv4Address Source, Ipv4Address Target, uint Transaction, HardwareAddress Client, DhcpMessage Message) : Payload
+public sealed record DhcpPayload(Ipv4Address Source, Ipv4Address Target, uint Transaction, MacAddress Client, DhcpMessage Message) : Payload
 {
     /// <summary>Whether it comes from a server.</summary>
     public bool FromServer => Message.Kind is DhcpKind.Offer or DhcpKind.Ack or DhcpKind.Nak;

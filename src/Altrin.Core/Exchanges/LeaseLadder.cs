@@ -9,7 +9,7 @@ namespace Altrin.Core.Exchanges;
 /// <summary>How a host comes by an address, from the first question to the first renewal (RFC 2131).</summary>
 public static class LeaseLadder
 {
-    /// <summary>Whoever is not answered asks again after about 4, 8 and 16 seconds (RFC 2131, section 4.1).</summary>
+    /// <summary>A host that gets no answer asks again after about 4, 8 and 16 seconds (RFC 2131, section 4.1).</summary>
     private static readonly double[] AsksAgain = [4, 8, 16];
 
     /// <summary>A server that tries an address before it offers it waits about a second for an answer (common practice).</summary>
@@ -36,7 +36,7 @@ public static class LeaseLadder
         }
         var notes = new List<string>();
         var servers = Living.ServersOf(seen.Network, asker);
-        // A server gives an address again that somebody had before: so the examples of the facts come out here too.
+        // A server gives an address again that another host had before: so the examples of the facts come out here too.
         IReadOnlyList<Binding> before = [.. offers.Where(o => o.Example is not null).Select(o => new Binding(o.Server, DhcpExchange.ClientOf(asker), o.Example!.Value, 0))];
         var exchange = DhcpExchange.Begin(asker, servers, before, 0, null, a => Holder(seen, asker, a) is not null);
         Tell(seen, asker, script, servers, exchange);
@@ -49,7 +49,7 @@ public static class LeaseLadder
         {
             notes.Add($"{string.Join(" and ", offers.Select(o => seen.Network.NameOf(o.Server)))} answer: the first wins, here {seen.Network.NameOf(offers[0].Server)}.");
         }
-        // Whoever is declined again and again goes without; where there are fewer leases than askers, somebody does.
+        // A host that declines again and again goes without; where there are fewer leases than askers, one does.
         var answer = exchange.Leases.Count == 0 ? Answer.No(Taken(seen, asker, exchange)) : Answer.Yes;
         var races = seen.Leasing.Holdings(asker).SelectMany(h => seen.Hosts.Races(asker, h)).DistinctBy(c => c.Identity).ToList();
         if (races.Exists(c => c.Code is CauseCodes.PoolTooSmall or CauseCodes.SeveralBeforeRouter))
@@ -84,7 +84,7 @@ public static class LeaseLadder
         foreach (var wait in AsksAgain.Prepend(0))
         {
             script.Wait(TimeSpan.FromSeconds(wait));
-            Say(script, asker, null, new(DhcpKind.Discover, "", asker.Hardware) { HostName = HostName(asker) }, $"{script.Name(asker)} asks all for an address");
+            Say(script, asker, null, new(DhcpKind.Discover, "", asker.Mac) { HostName = HostName(asker) }, $"{script.Name(asker)} asks all for an address");
         }
         var notes = new List<string> { why.Text };
         if (seen.Leasing.Holdings(asker) is [{ SelfAssigned: true, Example: { } own }, ..])
@@ -120,7 +120,7 @@ public static class LeaseLadder
             if (message.Kind == DhcpKind.Decline && Holder(seen, asker, message.Requested!.Value) is { } holder)
             {
                 script.Send(asker.Segment, asker, null, new ArpPayload(false, default, null, message.Requested.Value), $"{script.Name(asker)} tries {message.Requested} before it uses it");
-                script.Send(asker.Segment, holder, asker, new ArpPayload(true, message.Requested.Value, Station.Of(asker).Hardware, default), $"{script.Name(holder)} has {message.Requested}");
+                script.Send(asker.Segment, holder, asker, new ArpPayload(true, message.Requested.Value, Station.Of(asker).Mac, default), $"{script.Name(holder)} has {message.Requested}");
             }
             Say(script, asker, null, message, message.Kind switch
             {
@@ -141,11 +141,11 @@ public static class LeaseLadder
         var server = ServerOf(seen, asker.Segment, seat);
         script.Until(TimeSpan.FromMinutes(lease.RenewsAt));
         script.Resolve(asker, lease.Address, seat.Own, server);
-        var ask = new DhcpMessage(DhcpKind.Request, DhcpExchange.ClientOf(asker), asker.Hardware) { InUse = lease.Address, HostName = HostName(asker) };
-        script.Send(asker.Segment, asker, server, new DhcpPayload(lease.Address, seat.Own, Number(asker, 1), Station.Of(asker).Hardware, ask), $"{script.Name(asker)} asks {script.Name(server)} to prolong {lease.Address}");
+        var ask = new DhcpMessage(DhcpKind.Request, DhcpExchange.ClientOf(asker), asker.Mac) { InUse = lease.Address, HostName = HostName(asker) };
+        script.Send(asker.Segment, asker, server, new DhcpPayload(lease.Address, seat.Own, Number(asker, 1), Station.Of(asker).Mac, ask), $"{script.Name(asker)} asks {script.Name(server)} to prolong {lease.Address}");
         if (DhcpServer.Answer(seat, exchange.Bindings, ask, lease.RenewsAt, _ => false).Reply is { } reply)
         {
-            script.Send(asker.Segment, server, asker, new DhcpPayload(seat.Own, lease.Address, Number(asker, 1), Station.Of(asker).Hardware, reply), $"{script.Name(server)} prolongs it");
+            script.Send(asker.Segment, server, asker, new DhcpPayload(seat.Own, lease.Address, Number(asker, 1), Station.Of(asker).Mac, reply), $"{script.Name(server)} prolongs it");
         }
     }
 
@@ -167,7 +167,7 @@ public static class LeaseLadder
     private static void Say(Script script, Interface asker, Interface? server, DhcpMessage message, string text)
     {
         var everybody = new Ipv4Address(uint.MaxValue);
-        var payload = new DhcpPayload(server is null ? default : message.ServerId!.Value, server is null || message.Kind == DhcpKind.Nak ? everybody : message.Given!.Value, Number(asker, 0), Station.Of(asker).Hardware, message);
+        var payload = new DhcpPayload(server is null ? default : message.ServerId!.Value, server is null || message.Kind == DhcpKind.Nak ? everybody : message.Given!.Value, Number(asker, 0), Station.Of(asker).Mac, message);
         script.Send(asker.Segment, server ?? asker, server is null || message.Kind == DhcpKind.Nak ? null : asker, payload, text);
     }
 
@@ -182,11 +182,11 @@ public static class LeaseLadder
 
     private static uint Number(Interface asker, int turn) => Hash.Of($"{asker.Owner}/{asker.Side}/{turn}");
 
-    private static string With(DhcpMessage offer) => (offer.Gateway, offer.NameServers.Count) switch
+    private static string With(DhcpMessage offer) => (offer.Gateway, offer.DnsServers.Count) switch
     {
-        ({ } gateway, > 0) => $", gateway {gateway}, DNS {string.Join(" and ", offer.NameServers)}",
+        ({ } gateway, > 0) => $", gateway {gateway}, DNS {string.Join(" and ", offer.DnsServers)}",
         ({ } gateway, 0) => $", gateway {gateway} and no DNS server",
-        (null, > 0) => $", no gateway, DNS {string.Join(" and ", offer.NameServers)}",
+        (null, > 0) => $", no gateway, DNS {string.Join(" and ", offer.DnsServers)}",
         _ => ", neither gateway nor DNS server",
     };
 

@@ -44,9 +44,9 @@ internal sealed class Script(Network network)
         }
         if (taker is not null)
         {
-            Send(asker.Segment, taker, asker, new ArpPayload(true, address, Station.Of(asker).Hardware, own), $"{Name(taker)} says that it has {address}");
+            Send(asker.Segment, taker, asker, new ArpPayload(true, address, Station.Of(asker).Mac, own), $"{Name(taker)} says that it has {address}");
             _known.Add((asker.Owner, asker.Side, address));
-            // Whoever is asked writes the asker down too (RFC 826).
+            // The host that is asked notes the asker too (RFC 826).
             _known.Add((taker.Owner, taker.Side, own));
         }
     }

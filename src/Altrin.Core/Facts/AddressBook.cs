@@ -16,8 +16,8 @@ namespace Altrin.Core.Facts;
 /// <param name="PrefixLength">Its prefix; null where it has no address.</param>
 /// <param name="Servers">Names of the servers that may have given it.</param>
 /// <param name="Gateway">Its default gateway.</param>
-/// <param name="NameServers">Its DNS servers.</param>
-/// <param name="Hardware">Its MAC address; null where not read.</param>
+/// <param name="DnsServers">Its DNS servers.</param>
+/// <param name="Mac">Its MAC address; null where not read.</param>
 /// <param name="Clashes">Whether another host has the address or may get it.</param>
 public sealed record BookEntry(
     string Owner,
@@ -31,8 +31,8 @@ public sealed record BookEntry(
     int? PrefixLength,
     IReadOnlyList<string> Servers,
     Ipv4Address? Gateway,
-    IReadOnlyList<Ipv4Address> NameServers,
-    HardwareAddress? Hardware,
+    IReadOnlyList<Ipv4Address> DnsServers,
+    MacAddress? Mac,
     bool Clashes);
 
 /// <summary>What an address is in one subnet of the home.</summary>
@@ -57,7 +57,7 @@ public static class AddressBook
             .. seen.Sheet.Addresses
                 .Select(a => new BookEntry(
                     a.Owner, network.NameOf(a.Owner), a.Side, a.Segment, Territory(network, a.Segment), a.Origin, a.Address, a.From, a.PrefixLength,
-                    [.. a.Servers.Select(s => ServerName(network, s))], a.Gateway, a.NameServers, network.Find(a.Owner, a.Side)?.Hardware,
+                    [.. a.Servers.Select(s => ServerName(network, s))], a.Gateway, a.DnsServers, network.Find(a.Owner, a.Side)?.Mac,
                     a.Address is { } address && clashes.Contains((a.Segment, address, a.Owner))))
                 .OrderBy(e => order[e.Segment])
                 .ThenBy(e => e.Side is not (Side.Lan or Side.Guest or Side.Provider))

@@ -53,7 +53,7 @@ internal sealed class Addresses(World world, Choices choices)
             _lost.Add(why);
         }
         // Where neither address nor range is known, a stand-in beside the gateway does: no other host is asked for it. Where the
-        // pool is too small for everybody, whoever gets the address does not share it with those that the way has met.
+        // pool is too small for all, the host that gets the address does not share it with those that the way has met.
         var own = held.Shown ?? new Ipv4Address((held.Gateway?.Bits ?? 0) + 1);
         if (held is { Exact: null, From: { } range })
         {
@@ -68,7 +68,7 @@ internal sealed class Addresses(World world, Choices choices)
     }
 
     /// <summary>
-    /// Where somebody believes in a narrower subnet than the pool is of, it decides whether a lease falls inside it, and only the
+    /// Where a host has a narrower subnet mask than the pool is of, it decides whether a lease falls inside it, and only the
     /// server knows.
     /// </summary>
     private Ipv4Address InPart(Interface host, AddressRange range, Ipv4Address own)

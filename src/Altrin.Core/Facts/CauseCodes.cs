@@ -49,7 +49,7 @@ public static class CauseCodes
     public const string SubnetMaskWrong = "subnet-mask-wrong";
     /// <summary>A router, or the provider, that knows no way to an address. Subject: who does not.</summary>
     public const string NoRoute = "no-route";
-    /// <summary>The answer does not come back to whom it is for, or not from whom it was asked. Subject: who answers, or the router that lets it go astray.</summary>
+    /// <summary>The answer does not come back to whom it is for, or not from whom it was asked. Subject: who answers, or the router that loses it.</summary>
     public const string NoReturnRoute = "no-return-route";
     /// <summary>An address of the home goes out to the provider untranslated. Subject: the router.</summary>
     public const string NoNat = "no-nat";

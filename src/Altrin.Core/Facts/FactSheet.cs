@@ -6,8 +6,8 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Facts;
 
 /// <summary>
-/// Everything that is said of a network, in stable order. Leases, discovery and management are written out only where somebody
-/// asks for them: they are long, and no verdict needs them.
+/// Everything that is said of a network, in stable order. Leases, discovery and management are written out only where they
+/// are asked for: they are long, and no verdict needs them.
 /// </summary>
 /// <param name="Segments">The address territories.</param>
 /// <param name="Addresses">Who holds which address, box by box and device by device.</param>
@@ -126,9 +126,9 @@ public enum AddressOrigin
 /// <param name="PrefixLength">Its prefix; null where it has no address.</param>
 /// <param name="From">The range that it is one of, where the server decides; null where the address is certain or nothing is known.</param>
 /// <param name="Gateway">Its default gateway; null where it has none.</param>
-/// <param name="NameServers">Its DNS servers.</param>
+/// <param name="DnsServers">Its DNS servers.</param>
 /// <param name="Servers">Who may have given it, by id; the first one's values stand here. Empty for a typed address.</param>
-public sealed record AddressFact(string Owner, Side Side, string Segment, AddressOrigin Origin, Ipv4Address? Address, AddressRange? From, int? PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers, IReadOnlyList<string> Servers);
+public sealed record AddressFact(string Owner, Side Side, string Segment, AddressOrigin Origin, Ipv4Address? Address, AddressRange? From, int? PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> DnsServers, IReadOnlyList<string> Servers);
 
 /// <summary>One address that two hosts of one segment hold or may come to hold.</summary>
 /// <param name="Segment">Where.</param>
@@ -154,7 +154,7 @@ public sealed record OverlapFact(string Router, Subnet Outer, Subnet Inner, Ipv4
 /// <param name="Sure">Whether packets go the way that the rest tells whatever luck does; where not, it is one of several.</param>
 /// <param name="SeenAs">Whose address the world sees: a box, the device itself, or "street" behind a carrier.</param>
 /// <param name="SeenAddress">That address; null where it is not certain.</param>
-/// <param name="Translators">Boxes that give its packets another source address, in order; "street" for the carrier.</param>
+/// <param name="NatBy">Boxes that give its packets another source address, in order; "street" for the carrier.</param>
 /// <param name="Links">Links on its way out, its own first, as far as its packets get.</param>
 /// <param name="Slowest">The slowest of these links as far as is known; null where none is slower than another.</param>
 public sealed record InternetFact(
@@ -165,7 +165,7 @@ public sealed record InternetFact(
     bool Sure,
     string SeenAs,
     Ipv4Address? SeenAddress,
-    IReadOnlyList<string> Translators,
+    IReadOnlyList<string> NatBy,
     IReadOnlyList<string> Links,
     string? Slowest)
 {
@@ -175,9 +175,9 @@ public sealed record InternetFact(
     /// <summary>Whether names resolve.</summary>
     public AnswerKind Resolves => Names.Kind;
 
-    /// <summary>How many boxes follow <see cref="Translators"/>: 0 unless this is a <see cref="Brief"/> fact.</summary>
+    /// <summary>How many boxes follow <see cref="NatBy"/>: 0 unless this is a <see cref="Brief"/> fact.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
-    public int MoreTranslators { get; init; }
+    public int MoreNatBy { get; init; }
 
     /// <summary>How many links follow <see cref="Links"/>: 0 unless this is a <see cref="Brief"/> fact.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
@@ -185,13 +185,13 @@ public sealed record InternetFact(
 
     /// <summary>The same fact with the first of each of its lists; the others are counted.</summary>
     /// <param name="causes">How many causes are kept at most.</param>
-    /// <param name="translators">How many boxes that translate.</param>
+    /// <param name="natBy">How many boxes that do NAT.</param>
     /// <param name="links">How many links.</param>
-    public InternetFact Brief(int causes, int translators, int links) => this with
+    public InternetFact Brief(int causes, int natBy, int links) => this with
     {
         Answer = Answer.Brief(causes),
-        Translators = Translators.Count <= translators ? Translators : [.. Translators.Take(translators)],
-        MoreTranslators = Math.Max(0, Translators.Count - translators),
+        NatBy = NatBy.Count <= natBy ? NatBy : [.. NatBy.Take(natBy)],
+        MoreNatBy = Math.Max(0, NatBy.Count - natBy),
         Links = Links.Count <= links ? Links : [.. Links.Take(links)],
         MoreLinks = Math.Max(0, Links.Count - links),
     };
@@ -239,7 +239,7 @@ public sealed record NatFact(string Router, bool Does, int? Number);
 /// <param name="Marks">Who has or may have which address, by address.</param>
 /// <param name="Free">Stretches that are safe to set by hand: outside every pool in use, neither set nor reserved.</param>
 /// <param name="Gateway">The default gateway that a host gets whose address is typed by hand: the leading router of the subnet.</param>
-/// <param name="NameServers">The DNS servers that it gets: that router.</param>
+/// <param name="DnsServers">The DNS servers that it gets: that router.</param>
 public sealed record RulerFact(
     string Segment,
     Subnet Subnet,
@@ -248,7 +248,7 @@ public sealed record RulerFact(
     IReadOnlyList<RulerMark> Marks,
     IReadOnlyList<AddressRange> Free,
     Ipv4Address Gateway,
-    IReadOnlyList<Ipv4Address> NameServers);
+    IReadOnlyList<Ipv4Address> DnsServers);
 
 /// <summary>What a router hands out.</summary>
 /// <param name="Router">The router, or its guest network.</param>
@@ -271,7 +271,7 @@ public enum RulerMarkKind
 }
 
 /// <summary>One address of a subnet that is spoken for.</summary>
-/// <param name="Owner">Box or device; the MAC address where nobody in the survey has it.</param>
+/// <param name="Owner">Box or device; the MAC address where no box or device in the survey has it.</param>
 /// <param name="Side">Which side of it.</param>
 /// <param name="Kind">Why.</param>
 /// <param name="Address">The address.</param>

@@ -52,7 +52,7 @@ internal static class HomeNeeds
         return names.Count > 0 ? Answer.All([.. names]) : Answer.No(Cause.Of(CauseCodes.NoGuestName, "No box sends a name for guests."));
     }
 
-    public static Answer Name(Design design, KeepsNameAndKey need)
+    public static Answer Name(Design design, KeepsNameAndPassword need)
     {
         var sent = Air.Of(design).Where(a => !a.Guest && a.Setting.Name == need.Name).ToList();
         return sent.Count == 0
@@ -80,13 +80,13 @@ internal static class HomeNeeds
         Cause Dies(Box box, string why) => Cause.Of(CauseCodes.ServiceInGateway, $"The {what} lives in {box.Name}, which {why}.", box.Id);
     }
 
-    private static Answer Same(Design design, KeepsNameAndKey need, string box, RadioSetting radio)
+    private static Answer Same(Design design, KeepsNameAndPassword need, string box, RadioSetting radio)
     {
         if (!Association.InCommon(need.Security, radio.Security))
         {
             return Answer.No(Differs("with another protection"));
         }
-        return radio.Key == need.Key ? Answer.Yes : radio.Key is null || need.Key is null ? Answer.NotKnown(Differs("with a password that is not recorded")) : Answer.No(Differs("with another password"));
+        return radio.Password == need.Password ? Answer.Yes : radio.Password is null || need.Password is null ? Answer.NotKnown(Differs("with a password that is not recorded")) : Answer.No(Differs("with another password"));
 
         Cause Differs(string how) => Cause.Of(CauseCodes.NameNotKept, $"{design.NameOf(box)} sends \"{need.Name}\" {how}.", box);
     }

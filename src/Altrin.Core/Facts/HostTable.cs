@@ -104,7 +104,7 @@ public sealed class HostTable
             foreach (var host in segment.Interfaces)
             {
                 if (host.Owner == server.Owner || host.Setting is not Fixed typed || !server.Pool!.Value.Contains(typed.Address.Address)
-                    || server.Reservations.Any(r => r.Address == typed.Address.Address && r.Hardware == host.Hardware))
+                    || server.Reservations.Any(r => r.Address == typed.Address.Address && r.Mac == host.Mac))
                 {
                     continue;
                 }

@@ -11,7 +11,7 @@ namespace Altrin.Core.Facts;
 /// <param name="Example">An address of that range, stable for the same design and only an example.</param>
 /// <param name="PrefixLength">The prefix that comes with it (option 1).</param>
 /// <param name="Gateway">The default gateway that comes with it (option 3); null where it is left out.</param>
-/// <param name="NameServers">The DNS servers that come with it (option 6).</param>
+/// <param name="DnsServers">The DNS servers that come with it (option 6).</param>
 /// <param name="Domain">The domain name that comes with it (option 15); null for none.</param>
 /// <param name="LeaseMinutes">How long it lasts, in minutes (option 51).</param>
 public sealed record Offer(
@@ -21,7 +21,7 @@ public sealed record Offer(
     Ipv4Address? Example,
     int PrefixLength,
     Ipv4Address? Gateway,
-    IReadOnlyList<Ipv4Address> NameServers,
+    IReadOnlyList<Ipv4Address> DnsServers,
     string? Domain,
     int LeaseMinutes);
 
@@ -31,7 +31,7 @@ public sealed record Offer(
 /// <param name="Example">An address of that range; null where it is certain or nothing is known.</param>
 /// <param name="PrefixLength">Its prefix.</param>
 /// <param name="Gateway">Its default gateway; null where it has none.</param>
-/// <param name="NameServers">Its DNS servers.</param>
+/// <param name="DnsServers">Its DNS servers.</param>
 /// <param name="Server">Who gave it; null where typed by hand.</param>
 public sealed record Holding(
     Ipv4Address? Exact,
@@ -39,7 +39,7 @@ public sealed record Holding(
     Ipv4Address? Example,
     int PrefixLength,
     Ipv4Address? Gateway,
-    IReadOnlyList<Ipv4Address> NameServers,
+    IReadOnlyList<Ipv4Address> DnsServers,
     string? Server)
 {
     /// <summary>What hosts choose from that no server gives an address (RFC 3927, section 2.1).</summary>
@@ -85,7 +85,7 @@ public sealed class Leasing
             if (host.Setting is Automatic && network.Situation.Memory is { } memory)
             {
                 _holdings[(host.Owner, host.Side)] = host.Linked && memory.Of(host.Owner, host.Side) is { Leases.Count: > 0 } held
-                    ? [.. held.Leases.Where(l => l.EndsAt > memory.Minute).Select(l => new Holding(l.Address, null, null, l.PrefixLength, l.Gateway, l.NameServers, l.Server))]
+                    ? [.. held.Leases.Where(l => l.EndsAt > memory.Minute).Select(l => new Holding(l.Address, null, null, l.PrefixLength, l.Gateway, l.DnsServers, l.Server))]
                     : [];
                 if (_holdings[(host.Owner, host.Side)].Count > 0 || host.Side is not (Side.Device or Side.Laptop))
                 {
@@ -93,8 +93,8 @@ public sealed class Leasing
                 }
             }
             _holdings[(host.Owner, host.Side)] = host.Setting is Fixed typed
-                ? [new(typed.Address.Address, null, null, typed.Address.PrefixLength, typed.Gateway, typed.NameServers, null)]
-                : network.Situation.Memory is null && Offers(host) is { Count: > 0 } offers ? [.. offers.Select(o => new Holding(o.Exact, o.From, o.Example, o.PrefixLength, o.Gateway, o.NameServers, o.Server))]
+                ? [new(typed.Address.Address, null, null, typed.Address.PrefixLength, typed.Gateway, typed.DnsServers, null)]
+                : network.Situation.Memory is null && Offers(host) is { Count: > 0 } offers ? [.. offers.Select(o => new Holding(o.Exact, o.From, o.Example, o.PrefixLength, o.Gateway, o.DnsServers, o.Server))]
                 : host is { Side: Side.Device or Side.Laptop, Linked: true } ? [new(null, Holding.OfOnesOwn, new(Holding.OfOnesOwn.First.Bits + ++alone), 16, null, [], null)]
                 : [];
         }
@@ -114,7 +114,7 @@ public sealed class Leasing
 
     private void Answer(ServerSeat server, List<Interface> asking, HashSet<Ipv4Address> fixedHere, Dictionary<(string, Side), List<Offer>> answers)
     {
-        var kept = server.Reservations.ToDictionary(r => r.Hardware, r => r.Address);
+        var kept = server.Reservations.ToDictionary(r => r.Mac, r => r.Address);
         var spoken = server.Reservations.Select(r => r.Address).Concat(fixedHere).Append(server.Own).ToHashSet();
         if (server.Gateway is { } gateway)
         {
@@ -134,7 +134,7 @@ public sealed class Leasing
         var unreserved = 0;
         foreach (var asker in asking)
         {
-            if (asker.Hardware is { } hardware && kept.TryGetValue(hardware, out var address))
+            if (asker.Mac is { } mac && kept.TryGetValue(mac, out var address))
             {
                 Add(asker, address, null, null);
                 continue;
@@ -160,6 +160,6 @@ public sealed class Leasing
         _askers[server.Owner] = unreserved;
 
         void Add(Interface asker, Ipv4Address? exact, AddressRange? from, Ipv4Address? example) => answers[(asker.Owner, asker.Side)].Add(
-            new(server.Owner, exact, from, example, server.PrefixLength, server.Gateway, server.NameServers, server.Domain, server.LeaseMinutes));
+            new(server.Owner, exact, from, example, server.PrefixLength, server.Gateway, server.DnsServers, server.Domain, server.LeaseMinutes));
     }
 }

@@ -14,9 +14,9 @@ public sealed record View(string At, IReadOnlyList<AddressFact> Addresses, IRead
 /// <param name="Address">The address; null where the server decides.</param>
 /// <param name="From">The range that it is one of; null where it is certain.</param>
 /// <param name="Owner">Box or device, or "street".</param>
-/// <param name="Hardware">The MAC address beside it; null where not read.</param>
+/// <param name="Mac">The MAC address beside it; null where not read.</param>
 /// <param name="Certain">Whether no other host answers for the address: of two that do, the table shows the one that spoke last.</param>
-public sealed record Neighbour(Ipv4Address? Address, AddressRange? From, string Owner, HardwareAddress? Hardware, bool Certain);
+public sealed record Neighbour(Ipv4Address? Address, AddressRange? From, string Owner, MacAddress? Mac, bool Certain);
 
 /// <summary>A ping and a route to one address.</summary>
 /// <param name="Target">Where to.</param>
@@ -31,11 +31,11 @@ public sealed record Trace(Ipv4Address Target, Answer Ping, IReadOnlyList<Passed
 public sealed record Passed(string Owner, Ipv4Address? Address);
 
 /// <summary>Where a MAC address is seen: in its own segment and nowhere else.</summary>
-/// <param name="Hardware">The MAC address.</param>
+/// <param name="Mac">The MAC address.</param>
 /// <param name="Owner">Whose.</param>
 /// <param name="Side">Which side of it.</param>
 /// <param name="Segment">Where it is seen.</param>
-public sealed record Sighting(HardwareAddress Hardware, string Owner, Side Side, string Segment);
+public sealed record Sighting(MacAddress Mac, string Owner, Side Side, string Segment);
 
 /// <summary>Looks from any seat.</summary>
 public static class Looking
@@ -58,7 +58,7 @@ public static class Looking
         {
             return null;
         }
-        // An example address stands for whoever may have it: everything that is shown goes by the same examples.
+        // An example address stands for the host that may have it: everything that is shown goes by the same examples.
         var meant = seen.Hosts.Holders(seat.Segment, target).Count > 0 ? null
             : seen.Network.Interfaces.Where(i => i.Linked && seen.Leasing.Holdings(i) is [{ Exact: null } held, ..] && held.Shown == target).OrderBy(i => i.Segment != seat.Segment).FirstOrDefault();
         var route = meant is null ? seen.Tracer.To(seat, target) : seen.Tracer.To(seat, meant);
@@ -80,13 +80,13 @@ public static class Looking
 
     /// <summary>Where each MAC address is seen, in its order.</summary>
     public static IReadOnlyList<Sighting> Sightings(Network network) =>
-        [.. network.Interfaces.Where(i => i is { Hardware: not null, Linked: true }).Select(i => new Sighting(i.Hardware!.Value, i.Owner, i.Side, i.Segment)).OrderBy(s => s.Hardware).ThenBy(s => s.Owner, StringComparer.Ordinal).ThenBy(s => s.Side)];
+        [.. network.Interfaces.Where(i => i is { Mac: not null, Linked: true }).Select(i => new Sighting(i.Mac!.Value, i.Owner, i.Side, i.Segment)).OrderBy(s => s.Mac).ThenBy(s => s.Owner, StringComparer.Ordinal).ThenBy(s => s.Side)];
 
-    /// <summary>The MAC address that a seat sees of somebody: beyond a radio link with three addresses, that of the box which joins by it.</summary>
-    private static Addressing.HardwareAddress? Shown(Observation seen, Interface seat, Interface other) =>
+    /// <summary>The MAC address that a seat sees of a host: beyond a radio link with three addresses, that of the box which joins by it.</summary>
+    private static Addressing.MacAddress? Shown(Observation seen, Interface seat, Interface other) =>
         seen.Network.RadioLinks.FirstOrDefault(l => l.Segment == seat.Segment && l.Frames == UplinkFrames.ThreeAddress && l.Between(seat, other) && l.Holds(other)) is { } link
-            ? seen.Network.Design.Box(link.Box)!.Hardware
-            : other.Hardware;
+            ? seen.Network.Design.Box(link.Box)!.Mac
+            : other.Mac;
 
     private static IEnumerable<Neighbour> Table(Observation seen, Interface seat)
     {
@@ -112,7 +112,7 @@ public static class Looking
             var inner = seen.Network.Find(router.Owner, Side.Lan)!;
             if (inner.Segment != seat.Segment && own.Exists(s => s.Contains(World.Own(inner).Address)) && seen.Network.Design.Box(router.Owner)!.Profile.Habits.AnswersAcross is not Known.No and var across)
             {
-                yield return new(World.Own(inner).Address, null, router.Owner, router.Hardware, across == Known.Yes && seen.Hosts.Holders(seat.Segment, World.Own(inner).Address).Count == 0);
+                yield return new(World.Own(inner).Address, null, router.Owner, router.Mac, across == Known.Yes && seen.Hosts.Holders(seat.Segment, World.Own(inner).Address).Count == 0);
             }
         }
 

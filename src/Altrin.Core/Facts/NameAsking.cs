@@ -42,13 +42,13 @@ internal sealed class NameAsking(Tracer tracer)
         {
             return Answer.No(_world.NoAddress(host));
         }
-        if (holding.NameServers.Count == 0)
+        if (holding.DnsServers.Count == 0)
         {
-            return host.Segment == PortRef.Street && _world.Service is PublicFixed { NameServers.Count: 0 }
+            return host.Segment == PortRef.Street && _world.Service is PublicFixed { DnsServers.Count: 0 }
                 ? Answer.NotKnown(Cause.Of(CauseCodes.DnsServerWrong, $"The provider's DNS servers were not read, and {_world.Name(host.Owner)} has none.", blame))
                 : Answer.No(Cause.Of(CauseCodes.DnsServerWrong, blame == host.Owner ? $"{_world.Name(host.Owner)} has no DNS server." : $"{_world.Name(blame)} hands out no DNS server.", blame));
         }
-        var answers = holding.NameServers.Select(n => Server(host, n, blame)).ToList();
+        var answers = holding.DnsServers.Select(n => Server(host, n, blame)).ToList();
         // A host may use any of them, so all must answer.
         return answers.All(a => a.IsYes) ? Answer.Yes
             : answers.All(a => a.Kind == AnswerKind.No) ? answers[0]
@@ -65,7 +65,7 @@ internal sealed class NameAsking(Tracer tracer)
             var (answer, at) = new Walk(_world, c).Ask(host, server);
             return (at is null || answer.Kind == AnswerKind.No ? Answer.No(silent) : answer.And(Knows(at)), 0);
         }).Answer;
-        // That nobody is at the address is what a DNS server that does not answer means.
+        // No host at the address is what a DNS server that does not answer means.
         return asked with { Causes = [.. asked.Causes.Select(c => c.Code == CauseCodes.NoAnswer ? silent : c).DistinctBy(c => c.Identity)] };
 
         Answer Knows(Interface asked) => asked.Side switch

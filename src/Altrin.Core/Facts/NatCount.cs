@@ -24,7 +24,7 @@ internal sealed class NatCount
         return [.. network.Design.SetUp.Boxes.Select(b => b.Box).Where(count.IsStep).Order(StringComparer.Ordinal).Select(count.Fact)];
     }
 
-    private NatFact Fact(string router) => _network.Router(router)!.Translates
+    private NatFact Fact(string router) => _network.Router(router)!.Nat
         ? new(router, true, _uplinks.ContainsKey(router) ? Before(router) + 1 : null)
         : new(router, false, null);
 
@@ -42,9 +42,9 @@ internal sealed class NatCount
         {
             if (uplink.To == PortRef.Street)
             {
-                return _network.Design.Site.Service is CarrierTranslation ? before + 1 : before;
+                return _network.Design.Site.Service is CarrierNat ? before + 1 : before;
             }
-            before += !_passed.Contains(uplink.Link) && IsStep(uplink.To) && _network.Router(uplink.To)!.Translates ? 1 : 0;
+            before += !_passed.Contains(uplink.Link) && IsStep(uplink.To) && _network.Router(uplink.To)!.Nat ? 1 : 0;
         }
         return before;
     }

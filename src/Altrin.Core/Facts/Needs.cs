@@ -33,7 +33,7 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
     {
         CallsInPlace calls => HomeNeeds.Calls(network.Design, calls),
         GuestsKeptApart => HomeNeeds.Guests(network),
-        KeepsNameAndKey keeps => HomeNeeds.Name(network.Design, keeps),
+        KeepsNameAndPassword keeps => HomeNeeds.Name(network.Design, keeps),
         ServiceLives lives => HomeNeeds.Lives(network.Design, lives),
         _ => throw new ArgumentOutOfRangeException(nameof(need)),
     };
@@ -58,7 +58,7 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
     {
         var (via, way) = tracer.FromInternet(need, device);
         var answer = way.Answer;
-        if (network.Design.Site.Service is CarrierTranslation)
+        if (network.Design.Site.Service is CarrierNat)
         {
             answer = Answer.No(Cause.Of(CauseCodes.CarrierNat, "Carrier-grade NAT: no connection from outside gets to the home over IPv4.", PortRef.Street));
             return Stopped(PortRef.Street);
@@ -67,7 +67,7 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
         {
             answer = answer.And(Answer.NotKnown(Cause.Of(CauseCodes.ServiceUnknown, "Whether the provider gives a public address was not asked.", PortRef.Street)));
         }
-        var inner = via.Where(tracer.ToInternet(device).Translators.Contains).Skip(1).ToList();
+        var inner = via.Where(tracer.ToInternet(device).NatBy.Contains).Skip(1).ToList();
         if (answer.Kind == AnswerKind.No && answer.Causes.Any(c => c.Code == CauseCodes.NotForwarded))
         {
             answer = answer.And(Answer.No([.. inner.Select(Twice)]));
@@ -86,7 +86,7 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
             return Fact(need, tracer.ToInternet(device).Answer, [], device.Owner);
         }
         var elsewhere = OfHome(device).Where(i => !i.Linked || i.Segment != device.Segment).ToList();
-        // Whoever is in one segment is stopped alike, so one of each is looked at.
+        // Hosts in one segment are stopped alike, so one of each is looked at.
         var apart = elsewhere.Where(o => o.Linked).GroupBy(o => o.Segment).Select(g => Apart(device, g.MaxBy(o => tracer.ToInternet(o).Routers.Count)!));
         var steps = elsewhere.Where(o => !o.Linked).Select(o => (tracer.ToInternet(o).Answer, (string?)o.Owner)).Concat(apart).ToList();
         var answer = Answer.All([.. steps.Select(s => s.Item1)]);

@@ -75,7 +75,7 @@ public static class Observer
             : holding is null or { SelfAssigned: true } ? AddressOrigin.SelfAssigned
             : holding.Exact is not null ? AddressOrigin.Reserved
             : AddressOrigin.Leased;
-        return new(host.Owner, host.Side, host.Segment, origin, holding?.Exact, holding?.From, holding?.PrefixLength, holding?.Gateway, holding?.NameServers ?? [], [.. leasing.Offers(host).Select(o => o.Server)]);
+        return new(host.Owner, host.Side, host.Segment, origin, holding?.Exact, holding?.From, holding?.PrefixLength, holding?.Gateway, holding?.DnsServers ?? [], [.. leasing.Offers(host).Select(o => o.Server)]);
     }
 
     private static LeaseFact LeaseFact(World world, Interface asker)
@@ -91,7 +91,7 @@ public static class Observer
         var links = map.Along(device, route);
         var seen = !route.Sure || route.SeenAs == PortRef.Street ? null
             : (network.Find(route.SeenAs, Side.Wan) ?? network.Find(route.SeenAs, Side.Device)) is { } side && leasing.Holdings(side) is [{ Exact: { } exact }] ? (Addressing.Ipv4Address?)exact : null;
-        return new(device.Owner, route.Answer.And(resolves), route.Answer, resolves, route.Sure, route.SeenAs, seen, route.Translators, links, map.Slowest(links));
+        return new(device.Owner, route.Answer.And(resolves), route.Answer, resolves, route.Sure, route.SeenAs, seen, route.NatBy, links, map.Slowest(links));
     }
 
     private static IEnumerable<InboundFact> Inbound(Network network, Tracer tracer, string router)

@@ -24,9 +24,9 @@ public static class Paths
             return null;
         }
         var (way, legs) = seen.Tracer.Packets(seen.Network.Find(from, Side.Device)!, seen.Network.Find(to, Side.Device)!);
-        // Where packets merely go astray the table knows whom to name, and the way is shown as far as that one.
-        var astray = cell.Answer.Kind == AnswerKind.No && cell.StoppedBy != way.StoppedBy;
-        return Told(seen, from, to, cell.Answer, astray ? [] : way.Routers, cell.StoppedBy, astray ? [] : legs);
+        // Where packets only get lost the table knows which box to name, and the way is shown as far as that one.
+        var lost = cell.Answer.Kind == AnswerKind.No && cell.StoppedBy != way.StoppedBy;
+        return Told(seen, from, to, cell.Answer, lost ? [] : way.Routers, cell.StoppedBy, lost ? [] : legs);
     }
 
     /// <summary>A device's way to the internet; null where it is not in use.</summary>
@@ -56,7 +56,7 @@ public static class Paths
     {
         var links = new LinkMap(seen.Network);
         var along = legs.Where(l => !l.Answer).SelectMany(l => l.To is { } taker ? links.Between(l.From, taker) : []).ToList();
-        // What nobody takes is drawn as far as the box that is to blame, where that is on the same wire.
+        // What is not taken is drawn as far as the box that is to blame, where that is on the same wire.
         var last = legs.LastOrDefault(l => !l.Answer)?.From ?? seen.Network.Find(from, Side.Device);
         if (!answer.IsYes && stoppedBy is not null && last is not null && legs.LastOrDefault(l => !l.Answer)?.To is null
             && seen.Network.Segment(last.Segment).Interfaces.FirstOrDefault(i => i.Owner == stoppedBy) is { } barrier)

@@ -43,10 +43,10 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
         {
             return new(a.Owner, b.Owner, way.Answer, way.Routers, way.StoppedBy);
         }
-        // Packets for an address behind another router go astray towards the street. What keeps them out all the same is that router.
+        // Packets for an address behind another router get lost towards the internet line. What keeps them out all the same is that router.
         var outward = tracer.ToInternet(a);
         var guard = tracer.ToInternet(b).Routers.FirstOrDefault(r =>
-            network.Router(r) is { Translates: true } && Meets(r, Side.Wan) && !Meets(r, Side.Lan));
+            network.Router(r) is { Nat: true } && Meets(r, Side.Wan) && !Meets(r, Side.Lan));
         if (guard is not null)
         {
             return new(a.Owner, b.Owner, Answer.No(Cause.Of(CauseCodes.NotForwarded, $"{network.NameOf(guard)} lets in no connection that was not opened from inside.", guard)), way.Routers, guard);
@@ -66,7 +66,7 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
         foreach (var cell in cells.Where(c => segments[c.From] == segments[c.To] && segments[c.From] != Nowhere))
         {
             var (asker, found) = Ends(classes.First(c => c.Id == cell.From), classes.First(c => c.Id == cell.To));
-            // Only a barrier for guests, or a ring, stops a broadcast inside its segment; and nobody listens to one that comes from his own address.
+            // Only a barrier for guests, or a ring, stops a broadcast inside its segment; and no host listens to one that comes from its own address.
             var barrier = cell.Answer.Causes.Where(c => c.Code is CauseCodes.GuestsApart or CauseCodes.GuestsNotIsolated or CauseCodes.Loop || (c.Code == CauseCodes.AddressConflict && c.Subjects.Contains(asker.Owner) && c.Subjects.Contains(found.Owner))).ToList();
             var shared = cell.Answer.Kind == AnswerKind.Luck ? cell.Answer.Causes.Where(c => c.Code is CauseCodes.FixedAddressInPool or CauseCodes.AddressConflict).ToList() : [];
             var question = barrier.Count == 0 && shared.Count > 0 ? Answer.ByLuck([.. shared])

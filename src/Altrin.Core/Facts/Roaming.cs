@@ -11,7 +11,7 @@ namespace Altrin.Core.Facts;
 /// <param name="Instead">Other boxes that it may join instead; empty where it joins no other.</param>
 public sealed record RadioFact(string Box, string To, RefusalReason? Why, UplinkFrames? Frames, IReadOnlyList<string> Instead);
 
-/// <summary>One Wi-Fi name of the home. With more than one group it only looks like one network: nobody moves from one to the other.</summary>
+/// <summary>One Wi-Fi name of the home. With more than one group it only looks like one network: no device moves from one to the other.</summary>
 /// <param name="Name">The name.</param>
 /// <param name="Groups">Radios between which devices move by themselves.</param>
 public sealed record RoamingFact(string Name, IReadOnlyList<RoamingGroup> Groups);
@@ -62,7 +62,7 @@ public static class Roaming
         foreach (var air in airs)
         {
             var segment = SegmentOf(network, air);
-            var fits = groups.FirstOrDefault(g => g.Segment == segment && g.Members.TrueForAll(m => m.Setting.Key == air.Setting.Key && Association.InCommon(m.Setting.Security, air.Setting.Security)));
+            var fits = groups.FirstOrDefault(g => g.Segment == segment && g.Members.TrueForAll(m => m.Setting.Password == air.Setting.Password && Association.InCommon(m.Setting.Security, air.Setting.Security)));
             if (fits.Members is { } there)
             {
                 there.Add(air);

@@ -40,8 +40,8 @@ internal static class Rulers
         }
         foreach (var kept in routers.Where(r => r.Side == Side.Lan).SelectMany(r => network.Router(r.Owner)!.Server.Reservations))
         {
-            var whose = network.Interfaces.FirstOrDefault(i => i.Hardware == kept.Hardware);
-            Mark(whose?.Owner ?? kept.Hardware.ToString(), whose?.Side ?? Side.Device, RulerMarkKind.Reserved, kept.Address);
+            var whose = network.Interfaces.FirstOrDefault(i => i.Mac == kept.Mac);
+            Mark(whose?.Owner ?? kept.Mac.ToString(), whose?.Side ?? Side.Device, RulerMarkKind.Reserved, kept.Address);
         }
         var usual = Fixed.Behind(((Fixed)routers[0].Setting).Address, subnet.Hosts.First);
         var spoken = marks.Where(m => m.Kind != RulerMarkKind.Example).Select(m => m.Address).ToList();
@@ -53,7 +53,7 @@ internal static class Rulers
             [.. marks.OrderBy(m => m.Address).ThenBy(m => m.Owner, StringComparer.Ordinal).ThenBy(m => m.Kind)],
             [.. Outside(subnet.Hosts, pools.Where(p => p.On).Select(p => p.Range)).SelectMany(r => r.Without(spoken))],
             usual.Gateway!.Value,
-            usual.NameServers);
+            usual.DnsServers);
 
         void Mark(string owner, Side side, RulerMarkKind kind, Ipv4Address address)
         {

@@ -45,7 +45,7 @@ public static class Seats
         ];
     }
 
-    /// <summary>The home with a person at a seat, and who that is; or why nobody can stand there.</summary>
+    /// <summary>The home with a person at a seat, and who that is; or why that is no seat.</summary>
     /// <param name="design">The home.</param>
     /// <param name="at">A seat, by its id.</param>
     /// <param name="work">The work that it may take; null for as much as one proof may.</param>
@@ -55,7 +55,7 @@ public static class Seats
         if (PortRef.Read(at) is { Port.Length: > 0 } end && design.Box(end.Owner) is not null)
         {
             var air = design.Box(end.Owner)!.Profile.Port(end.Port) is null ? Airs(design, end.Owner).FirstOrDefault(a => Radio(a) == end.Port) : null;
-            var laptop = air is null ? new Laptop(end, null, new Automatic()) : new Laptop(null, new(air.Box, air.Setting.Name, air.Setting.Key), new Automatic());
+            var laptop = air is null ? new Laptop(end, null, new Automatic()) : new Laptop(null, new(air.Box, air.Setting.Name, air.Setting.Password), new Automatic());
             var there = new MoveLaptop(laptop).From(moment);
             if (!there.Ok)
             {

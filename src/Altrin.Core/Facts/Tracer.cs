@@ -7,18 +7,18 @@ namespace Altrin.Core.Facts;
 /// <summary>How far a host's packets get, and past whom.</summary>
 /// <param name="Answer">Whether they get to the goal, and the answer back.</param>
 /// <param name="Routers">Routers passed on the way out, in order.</param>
-/// <param name="Translators">Those of them that give packets another source address, in order; "street" for the carrier.</param>
+/// <param name="NatBy">Those of them that give packets another source address, in order; "street" for the carrier.</param>
 /// <param name="Segments">Segments entered, the host's own first.</param>
 /// <param name="StoppedBy">Who stops them; null where they arrive.</param>
 /// <param name="SeenAs">Whose address the goal sees: the last translator's, else the host's own.</param>
 /// <param name="ArrivedAt">At whom they arrive; null where they do not.</param>
-public sealed record Route(Answer Answer, IReadOnlyList<string> Routers, IReadOnlyList<string> Translators, IReadOnlyList<string> Segments, string? StoppedBy, string SeenAs, string? ArrivedAt)
+public sealed record Route(Answer Answer, IReadOnlyList<string> Routers, IReadOnlyList<string> NatBy, IReadOnlyList<string> Segments, string? StoppedBy, string SeenAs, string? ArrivedAt)
 {
     /// <summary>Whether they go this way whatever luck does; where not, this is one of several.</summary>
     public bool Sure { get; init; } = true;
 
     /// <summary>Whether two ways pass the same boxes and are changed alike.</summary>
-    internal static bool Alike(Route a, Route b) => a.SeenAs == b.SeenAs && a.Routers.SequenceEqual(b.Routers) && a.Translators.SequenceEqual(b.Translators);
+    internal static bool Alike(Route a, Route b) => a.SeenAs == b.SeenAs && a.Routers.SequenceEqual(b.Routers) && a.NatBy.SequenceEqual(b.NatBy);
 }
 
 /// <summary>Follows packets, with every outcome of what luck decides on their way.</summary>
@@ -42,9 +42,9 @@ public sealed class Tracer
     /// (RFC 2663). Empty for a router without NAT, for one behind which nothing else does it, and where packets go in a circle.
     /// </summary>
     public IReadOnlyList<string> NatAbove(string router) =>
-        _world.Network.Router(router) is { Translates: true } && _world.Network.Find(router, Side.Wan) is { } wan
+        _world.Network.Router(router) is { Nat: true } && _world.Network.Find(router, Side.Wan) is { } wan
         && ToInternet(wan).Routers is var above && !above.Contains(router)
-            ? [.. above.Where(r => _world.Network.Router(r) is { Translates: true })]
+            ? [.. above.Where(r => _world.Network.Router(r) is { Nat: true })]
             : [];
 
     /// <summary>The way from a host to the internet.</summary>
@@ -136,7 +136,7 @@ public sealed class Tracer
 
     /// <summary>The side at which the world sees a host.</summary>
     private Interface EntryOf(Route outward, Interface host) =>
-        outward.Translators.LastOrDefault(t => t != PortRef.Street) is { } outermost ? _world.Network.Find(outermost, Side.Wan)! : host;
+        outward.NatBy.LastOrDefault(t => t != PortRef.Street) is { } outermost ? _world.Network.Find(outermost, Side.Wan)! : host;
 
     private Interface[] AimsOf(Route outward, Interface device) => [device, .. outward.Routers.Reverse().Select(r => _world.Network.Find(r, Side.Wan)).OfType<Interface>()];
 

@@ -84,7 +84,7 @@ internal sealed class Trail(World world)
     {
         if (Wrong.Count > 0 && Outside(from) is { } outside)
         {
-            // Where exactly such a host's packets or answers get lost matters less than that nobody routes to its address.
+            // Where exactly such a host's packets or answers get lost matters less than that no router has a route to its address.
             Wrong.RemoveAll(c => c.Code is CauseCodes.GatewayWrong or CauseCodes.NoAnswer or CauseCodes.NoRoute or CauseCodes.NoReturnRoute or CauseCodes.NoNat);
             Wrong.Add(outside);
         }
@@ -94,7 +94,7 @@ internal sealed class Trail(World world)
         if (HandedOn is { } rest)
         {
             var all = answer.And(rest.Answer);
-            string[] translators = [.. translations.Select(m => m.Router), Routers[^1], .. rest.Translators];
+            string[] translators = [.. translations.Select(m => m.Router), Routers[^1], .. rest.NatBy];
             return (all, new(all, [.. Routers, .. rest.Routers], translators, [.. Segments, .. rest.Segments], all.IsYes ? null : _stoppedBy ?? rest.StoppedBy, rest.SeenAs, rest.ArrivedAt) { Sure = rest.Sure });
         }
         var seenAs = translations.Count > 0 ? translations[^1].Router : from.Owner;

@@ -22,12 +22,12 @@ internal sealed class Walk(World world, Choices choices)
     public ReachFromOutside? Need { get; init; }
 
     /// <summary>
-    /// Knows the way onward from the WAN side of a router: behind a translation nobody can tell whose packets they were, so
+    /// Knows the way onward from the WAN side of a router: behind NAT it cannot be told whose packets they were, so
     /// that part is followed once for everybody. Null where every step is to be followed.
     /// </summary>
     public Func<Interface, Route>? Onward { get; init; }
 
-    /// <summary>Takes down every packet on its way, for whoever wants to see them; null where none does.</summary>
+    /// <summary>Takes down every packet on its way, for a listener; null where there is none.</summary>
     public List<Leg>? Legs { get; init; }
 
     /// <summary>Hosts at whom forwards on the way are meant to aim.</summary>
@@ -140,7 +140,7 @@ internal sealed class Walk(World world, Choices choices)
         if (!from.Linked)
         {
             var cause = world.Unlinked(from);
-            var keyOpen = cause.Code is CauseCodes.WifiNotJoined or CauseCodes.UplinkNotJoined && (world.Network.Refusals.Any(r => r.Device == from.Owner && r.Why == RefusalReason.KeyNotKnown) || world.Network.Unjoined.Any(r => r.Box == from.Owner && r.Why == RefusalReason.KeyNotKnown));
+            var keyOpen = cause.Code is CauseCodes.WifiNotJoined or CauseCodes.UplinkNotJoined && (world.Network.Refusals.Any(r => r.Device == from.Owner && r.Why == RefusalReason.PasswordNotKnown) || world.Network.Unjoined.Any(r => r.Box == from.Owner && r.Why == RefusalReason.PasswordNotKnown));
             (keyOpen ? _trail.Open : _trail.Wrong).Add(cause);
             _trail.StopsAt(from.Owner);
             return false;
@@ -163,7 +163,7 @@ internal sealed class Walk(World world, Choices choices)
         {
             Stop(at.Owner, Cause.Of(CauseCodes.NoReturnRoute, $"The answer comes to {Name(back.Owner)} from {answer.Source}, not to {Name(asker.Owner)} from {asked}.", at.Owner));
         }
-        if (_trail.Wrong.Count > lost && _trail.Routers.FirstOrDefault(r => world.Network.Router(r) is { Translates: false }) is { } open)
+        if (_trail.Wrong.Count > lost && _trail.Routers.FirstOrDefault(r => world.Network.Router(r) is { Nat: false }) is { } open)
         {
             _trail.Wrong.RemoveRange(lost, _trail.Wrong.Count - lost);
             Stop(open, Cause.Of(CauseCodes.NoReturnRoute, $"{Name(open)} has no NAT, and what is before it has no route back to {packet.Source}.", open));
@@ -207,7 +207,7 @@ internal sealed class Walk(World world, Choices choices)
             }
             if (_addresses.Lost.Count > 0)
             {
-                // Whoever lost its address gets no further; the way is followed to its end where it keeps it.
+                // A host that lost its address gets no further; the way is followed to its end where it keeps it.
                 _trail.StopsAt(at.Owner);
                 return null;
             }
@@ -255,7 +255,7 @@ internal sealed class Walk(World world, Choices choices)
             {
                 return Stop(at.Owner, world.OverlapCause(overlap));
             }
-            if (!answer && hop.Out.Side == Side.Wan && at.IsInner && router.Translates && _addresses.Of(hop.Out) is { } outer)
+            if (!answer && hop.Out.Side == Side.Wan && at.IsInner && router.Nat && _addresses.Of(hop.Out) is { } outer)
             {
                 _trail.Translate(at.Owner, ref packet, outer);
             }
@@ -289,14 +289,14 @@ internal sealed class Walk(World world, Choices choices)
 
     /// <summary>Whether the rest of the way is the same as the router's own to the internet.</summary>
     private bool HandsOn(Interface at, RouterMode router, Packet packet) =>
-        Onward is not null && packet.Target == Provider.Host && at.IsInner && router is { Translates: true, Passing: null } && world.Overlap(at.Owner) is null
+        Onward is not null && packet.Target == Provider.Host && at.IsInner && router is { Nat: true, Passing: null } && world.Overlap(at.Owner) is null
         && router.Routes.All(r => !r.To.Contains(packet.Target)) && world.Sides(at.Owner).All(s => !s.IsInner || !World.Own(s).Subnet.Contains(packet.Target));
 
-    /// <summary>What a router drops: connections from outside that nobody asked for, and everything between its guests and the others.</summary>
+    /// <summary>What a router drops: connections from outside that were not asked for, and everything between its guests and the others.</summary>
     private Cause? Barred(Interface at, Interface onto, RouterMode router, Packet packet)
     {
         var letIn = _trail.Forwarded(at.Owner);
-        return at.Side == Side.Wan && onto.IsInner && router.Translates && !letIn
+        return at.Side == Side.Wan && onto.IsInner && router.Nat && !letIn
             ? Cause.Of(CauseCodes.NotForwarded, $"{Name(at.Owner)} lets in no connection that was not opened from inside.", at.Owner)
             : (at.Side, onto.Side) is (Side.Guest, Side.Lan) or (Side.Lan, Side.Guest)
                 ? Cause.Of(CauseCodes.GuestsApart, $"{Name(at.Owner)} keeps its guests apart.", at.Owner)
@@ -307,7 +307,7 @@ internal sealed class Walk(World world, Choices choices)
     {
         if (at == world.Internet)
         {
-            return world.Service is CarrierTranslation && !answer
+            return world.Service is CarrierNat && !answer
                 ? Stop(PortRef.Street, Cause.Of(CauseCodes.CarrierNat, "Carrier-grade NAT: no connection from outside gets to the home over IPv4.", PortRef.Street))
                 : Beyond(at, world.Street, packet, answer);
         }
@@ -320,7 +320,7 @@ internal sealed class Walk(World world, Choices choices)
         {
             return Stop(PortRef.Street, Cause.Of(CauseCodes.NoRoute, $"The provider carries nothing to {packet.Target}.", PortRef.Street));
         }
-        if (world.Service is CarrierTranslation && !answer)
+        if (world.Service is CarrierNat && !answer)
         {
             _trail.Translate(PortRef.Street, ref packet, Provider.CarrierPublic);
         }

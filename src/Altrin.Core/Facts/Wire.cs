@@ -6,7 +6,7 @@ namespace Altrin.Core.Facts;
 /// <summary>What becomes of a packet inside one segment: who takes it, and what lies between.</summary>
 internal sealed class Wire(World world, Choices choices, Addresses addresses, Trail trail, IReadOnlyCollection<Interface> aims)
 {
-    /// <summary>Who takes the packet in the segment: whoever answers for the address (RFC 826).</summary>
+    /// <summary>Who takes the packet in the segment: the host that answers for the address (RFC 826).</summary>
     public Interface? Handed(Hop hop, Packet packet, bool answer)
     {
         var segment = world.Network.Segment(hop.Out.Segment);
@@ -24,7 +24,7 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
         var takers = addresses.Takers(hop.Out, hop.Next);
         if (takers.Count == 0)
         {
-            // Nobody found out whether a router answers there for the address of its other side.
+            // It was not found out whether a router answers there for the address of its other side.
             var perhaps = world.Across(segment.Id, hop.Next).FirstOrDefault(r => r != hop.Out);
             if (perhaps is null || choices.Pick(new("across", perhaps.Owner, Address: hop.Next), () => new(
                 [$"{world.Name(perhaps.Owner)} answers for its other side", $"{world.Name(perhaps.Owner)} does not"], [Silence(hop, packet, IsForwarded(hop, packet, answer), answer)])) == 1)

@@ -63,7 +63,7 @@ internal sealed class World
 
     public OverlapFact? Overlap(string router) => _overlaps.GetValueOrDefault(router);
 
-    /// <summary>Narrower subnets that somebody in a segment, or a router between two overlapping ones, believes in, and why that matters.</summary>
+    /// <summary>Narrower subnets that a host in a segment, or a router between two overlapping ones, takes for its own, and why that matters.</summary>
     public IReadOnlyList<(Subnet Narrow, Cause Why)> Splits(string segment) =>
         _splits.TryGetValue(segment, out var known) ? known : _splits[segment] = [.. SplitsOf(Network.Segment(segment)).DistinctBy(s => s.Narrow)];
 
@@ -181,7 +181,7 @@ internal sealed class World
 
     public static InterfaceAddress Own(Interface fixedHost) => ((Fixed)fixedHost.Setting).Address;
 
-    /// <summary>Whom a host's table names for an address although that is no longer so; null where it names nobody, or the right one.</summary>
+    /// <summary>Whom a host's table names for an address although that is no longer so; null where it names none, or the right one.</summary>
     public TableEntry? Remembered(Interface host, Ipv4Address address) =>
         Network.Situation.Memory is { } memory && memory.Tables.FirstOrDefault(t => t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Until > memory.Minute) is { } entry
         && !Stickiness.Stands(Network.Situation, Network, entry) ? entry : null;

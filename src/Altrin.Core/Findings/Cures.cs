@@ -32,7 +32,7 @@ internal static class Cures
         {
             yield return Hopeful(
                 $"Make {box.Name} an access point at {free} (LAN to LAN, DHCP off)",
-                [new SwitchAddressServer(router, false), new SetLanAddress(router, new(free, plan.Subnet.PrefixLength)), .. byHand, .. inner]);
+                [new SwitchDhcpServer(router, false), new SetLanAddress(router, new(free, plan.Subnet.PrefixLength)), .. byHand, .. inner]);
         }
         foreach (var upper in e.Seen.Hosts.Rulers(above).Select(r => r.Owner).Where(o => e.Design.Box(o)?.Profile.Modes.Contains(ModeKind.Bridge) == true))
         {
@@ -42,7 +42,7 @@ internal static class Cures
 
     /// <summary>The page of a box that is to become an access point gets an address that stays, so that it can be found again.</summary>
     private static IEnumerable<Change> KeepPage(Evidence e, Box box, Segment above) =>
-        box.Hardware is { } hardware && e.PlanOf(above) is var (plan, ruler) && plan.FirstFree() is { } free ? [new Reserve(ruler, hardware, free)] : [];
+        box.Mac is { } mac && e.PlanOf(above) is var (plan, ruler) && plan.FirstFree() is { } free ? [new Reserve(ruler, mac, free)] : [];
 
     /// <summary>
     /// Devices behind a router that is to be flattened and must be reached from outside: the router above keeps an address for
@@ -61,14 +61,14 @@ internal static class Cures
         foreach (var need in e.Design.Site.Needs.OfType<ReachFromOutside>().OrderBy(n => n.Id, StringComparer.Ordinal))
         {
             var device = e.Network.Find(need.Device, Side.Device);
-            if (device is not { Hardware: { } hardware } || device.Segment != e.Network.Find(router, Side.Lan)!.Segment
+            if (device is not { Mac: { } mac } || device.Segment != e.Network.Find(router, Side.Lan)!.Segment
                 || (plan with { Taken = taken }).FirstFree() is not { } free)
             {
                 continue;
             }
             taken.Add(free);
             yield return new SetDeviceAddress(need.Device, new Automatic());
-            yield return new Reserve(ruler, hardware, free);
+            yield return new Reserve(ruler, mac, free);
             if (mode.Forwards.Any(f => f.Protocol == need.Protocol && f.OutsidePort == need.Port))
             {
                 yield return new RemoveForward(ruler, need.Protocol, need.Port);
@@ -92,7 +92,7 @@ internal static class Cures
             var typed = (Fixed)host.Setting;
             if (mode.Lan.Subnet.Contains(typed.Address.Address) && other.Network.Plus(mode.Lan.Subnet.Network.DistanceTo(typed.Address.Address)) is { } moved && other.IsHost(moved))
             {
-                changes.Add(SetAddress(host, new(new(moved, other.PrefixLength), own.Address, typed.NameServers)));
+                changes.Add(SetAddress(host, new(new(moved, other.PrefixLength), own.Address, typed.DnsServers)));
                 changes.AddRange(Redirect(mode, router, typed.Address.Address, moved));
             }
         }
@@ -108,11 +108,11 @@ internal static class Cures
         }
         var moved = new InterfaceAddress(free, plan.Subnet.PrefixLength);
         var rulerAddress = e.Network.Router(ruler)!.Lan.Address;
-        Change move = host.Side == Side.Lan ? new SetLanAddress(host.Owner, moved) : SetAddress(host, new(moved, rulerAddress, NamesBeside(e, host, typed.NameServers, rulerAddress)));
+        Change move = host.Side == Side.Lan ? new SetLanAddress(host.Owner, moved) : SetAddress(host, new(moved, rulerAddress, NamesBeside(e, host, typed.DnsServers, rulerAddress)));
         yield return Hopeful($"Move {e.Name(host.Owner)} to {free}", [move, .. Redirect(e.Network.Router(ruler)!, ruler, typed.Address.Address, free)]);
     }
 
-    /// <summary>The DNS servers typed into a host, with the router's own address for those of the home that nobody has.</summary>
+    /// <summary>The DNS servers typed into a host, with the router's own address for addresses of the home that no host has.</summary>
     public static IReadOnlyList<Ipv4Address> NamesBeside(Evidence e, Interface host, IReadOnlyList<Ipv4Address> typed, Ipv4Address router) =>
         [.. typed.Select(n => SpecialBlock.UseOf(n) == AddressUse.Private && e.Seen.Hosts.Holders(host.Segment, n).Count == 0 ? router : n).Distinct()];
 
@@ -141,7 +141,7 @@ internal static class Cures
         {
             return null;
         }
-        return host.Hardware is { } hardware && mode.Server.On ? (free, [new Reserve(router, hardware, free)])
+        return host.Mac is { } mac && mode.Server.On ? (free, [new Reserve(router, mac, free)])
             : host.Side == Side.Device ? (free, [new SetDeviceAddress(host.Owner, Fixed.Behind(mode.Lan, free))])
             : host.Side == Side.Wan ? (free, [new SetWan(host.Owner, Fixed.Behind(mode.Lan, free))])
             : null;

@@ -43,7 +43,7 @@ public sealed record Finding(
     /// <summary>Where that is known from: a standard, or "common practice"; from its rule.</summary>
     public string Source { get; init; } = "";
 
-    /// <summary>Somebody's word that it may stay; null where it is open. A finding that got worse since is open again.</summary>
+    /// <summary>A person's decision that it may stay; null where it is open. A finding that got worse since is open again.</summary>
     public Acceptance? Accepted { get; init; }
 }
 

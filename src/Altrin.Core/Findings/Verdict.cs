@@ -10,7 +10,7 @@ public enum VerdictKind
     Sound,
     /// <summary>It works; something is worth knowing.</summary>
     Works,
-    /// <summary>A need or somebody's internet is broken or left to luck.</summary>
+    /// <summary>A need or the internet of a device is broken or left to luck.</summary>
     WillNotWork,
     /// <summary>It could not be looked at.</summary>
     NotProven,

@@ -19,9 +19,9 @@ internal static class WifiNames
 
     /// <summary>Devices that remember one name take the name and key of a radio instead.</summary>
     public static IEnumerable<Change> Rejoin(Evidence e, string name, RadioSetting like) => e.Design.SetUp.Devices
-        .Where(d => d.Wifi is { } wifi && wifi.Name == name && (wifi.Name != like.Name || wifi.Key != like.Key))
+        .Where(d => d.Wifi is { } wifi && wifi.Name == name && (wifi.Name != like.Name || wifi.Password != like.Password))
         .OrderBy(d => d.Device, StringComparer.Ordinal)
-        .Select(d => new JoinWifi(d.Device, d.Wifi! with { Name = like.Name, Key = like.Key }));
+        .Select(d => new JoinWifi(d.Device, d.Wifi! with { Name = like.Name, Password = like.Password }));
 
     public static string Words(WifiSecurity security) => security switch
     {

@@ -2,7 +2,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Networks;
 
-/// <summary>What keeps somebody out of a Wi-Fi, in the order in which it is looked at.</summary>
+/// <summary>What keeps a device out of a Wi-Fi, in the order in which it is looked at.</summary>
 public enum RefusalReason
 {
     /// <summary>The box sends no such name.</summary>
@@ -16,9 +16,9 @@ public enum RefusalReason
     /// <summary>The channel is one that its radio may not use.</summary>
     ChannelNotUsable,
     /// <summary>The name is there with another key.</summary>
-    KeyDiffers,
+    PasswordDiffers,
     /// <summary>The key of one of both is not recorded.</summary>
-    KeyNotKnown,
+    PasswordNotKnown,
     /// <summary>The box takes no frames with four addresses.</summary>
     FourAddressesNotTaken,
     /// <summary>WDS: one of both chooses its channel by itself.</summary>
@@ -44,7 +44,7 @@ internal static class Association
             bands.Count > 0 && !bands.Contains(air.Radio.Band) ? RefusalReason.BandMissing
             : newest is { } known && !Protocols(air.Setting.Security).Any(p => UpTo(known).Contains(p)) ? RefusalReason.SecurityDiffers
             : newest is { } old && Unprotected(air.Setting, old) ? RefusalReason.FramesUnprotected
-            : Key(air.Setting, wifi.Key));
+            : Key(air.Setting, wifi.Password));
     }
 
     /// <summary>What keeps a box from joining another by radio; null where it does.</summary>
@@ -63,7 +63,7 @@ internal static class Association
             : !Protocols(air.Setting.Security).Any(p => Protocols(link.Security).Contains(p) && (radio.NewestSecurity is not { } known || UpTo(known).Contains(p))) ? RefusalReason.SecurityDiffers
             : radio.NewestSecurity is { } old && Unprotected(air.Setting, old) ? RefusalReason.FramesUnprotected
             : radio.Channels.Count > 0 && air.Setting.Channel is { } channel && !radio.Channels.Contains(channel) ? RefusalReason.ChannelNotUsable
-            : Key(air.Setting, link.Key) ?? Frames(box, link, air));
+            : Key(air.Setting, link.Password) ?? Frames(box, link, air));
     }
 
     /// <summary>Whether two radios have a protection in common, so that a device that learned one gets into the other.</summary>
@@ -94,9 +94,9 @@ internal static class Association
     }
 
     private static RefusalReason? Key(RadioSetting sent, string? key) =>
-        sent.Security == WifiSecurity.Open || (sent.Key is not null && sent.Key == key) ? null
-        : key is null || sent.Key is null ? RefusalReason.KeyNotKnown
-        : RefusalReason.KeyDiffers;
+        sent.Security == WifiSecurity.Open || (sent.Password is not null && sent.Password == key) ? null
+        : key is null || sent.Password is null ? RefusalReason.PasswordNotKnown
+        : RefusalReason.PasswordDiffers;
 
     /// <summary>WPA3 brings protected management frames along; who knows no WPA3 is taken not to know them (common practice).</summary>
     private static bool Unprotected(RadioSetting sent, WifiSecurity newest) => sent.ProtectsFrames == FrameProtection.Required && newest < WifiSecurity.Wpa2Wpa3;
@@ -121,6 +121,6 @@ internal static class Association
         _ => throw new ArgumentOutOfRangeException(nameof(security)),
     };
 
-    /// <summary>Whoever knows a protection knows the older ones.</summary>
+    /// <summary>What knows a protection knows the older ones.</summary>
     private static IEnumerable<Protocol> UpTo(WifiSecurity newest) => Enum.GetValues<WifiSecurity>().Where(s => s <= newest).SelectMany(Protocols);
 }

@@ -97,30 +97,30 @@ public static class Compiler
             }
             if (settings.TryGetValue(group.Owner, out var device))
             {
-                return [new(group.Owner, Side.Device, segment, linked, AtLine(segment, group.Owner, device.Address), devices[group.Owner].Hardware) { KeptOff = KeptOff(segment, group.Owner), GuestOf = links.GuestOf(group.Owner), ChecksLease = devices[group.Owner].ChecksLease }];
+                return [new(group.Owner, Side.Device, segment, linked, AtLine(segment, group.Owner, device.Address), devices[group.Owner].Mac) { KeptOff = KeptOff(segment, group.Owner), GuestOf = links.GuestOf(group.Owner), ChecksLease = devices[group.Owner].ChecksLease }];
             }
             var box = boxes[group.Owner];
             return (modes[group.Owner], group.Wan) switch
             {
-                (RouterMode { Guest: { } guest }, _) when group.Guest => [new(box.Id, Side.Guest, segment, linked, new Fixed(guest.Lan, null, []), box.Hardware)],
+                (RouterMode { Guest: { } guest }, _) when group.Guest => [new(box.Id, Side.Guest, segment, linked, new Fixed(guest.Lan, null, []), box.Mac)],
                 // A fixed public address that is passed on is with the box that got it.
-                (RouterMode { Wan: Fixed }, true) when segment == PortRef.Street && passing.Contains(box.Id) => [new(box.Id, Side.Wan, segment, false, new Automatic(), box.WanHardware)],
-                (RouterMode router, true) => [new(box.Id, Side.Wan, segment, linked, AtLine(segment, box.Id, router.Wan), router.Line.Hardware ?? box.WanHardware) { KeptOff = KeptOff(segment, box.Id), ChecksLease = box.Profile.Habits.ChecksLease }],
-                (RouterMode router, false) => [new(box.Id, Side.Lan, segment, linked, new Fixed(router.Lan, null, []), box.Hardware)],
-                (AccessPointMode point, false) => [new(box.Id, Side.Page, segment, linked, point.Page, box.Hardware) { ChecksLease = box.Profile.Habits.ChecksLease }],
-                (RepeaterMode repeater, _) => [new(box.Id, Side.Page, segment, linked, repeater.Page, box.Hardware) { ChecksLease = box.Profile.Habits.ChecksLease }],
-                (WirelessBridgeMode bridge, _) => [new(box.Id, Side.Page, segment, linked, bridge.Page, box.Hardware) { ChecksLease = box.Profile.Habits.ChecksLease }],
-                (SwitchMode { Page: { } page }, _) => [new(box.Id, Side.Page, segment, linked, page, box.Hardware) { ChecksLease = box.Profile.Habits.ChecksLease }],
+                (RouterMode { Wan: Fixed }, true) when segment == PortRef.Street && passing.Contains(box.Id) => [new(box.Id, Side.Wan, segment, false, new Automatic(), box.WanMac)],
+                (RouterMode router, true) => [new(box.Id, Side.Wan, segment, linked, AtLine(segment, box.Id, router.Wan), router.Line.Mac ?? box.WanMac) { KeptOff = KeptOff(segment, box.Id), ChecksLease = box.Profile.Habits.ChecksLease }],
+                (RouterMode router, false) => [new(box.Id, Side.Lan, segment, linked, new Fixed(router.Lan, null, []), box.Mac)],
+                (AccessPointMode point, false) => [new(box.Id, Side.Page, segment, linked, point.Page, box.Mac) { ChecksLease = box.Profile.Habits.ChecksLease }],
+                (RepeaterMode repeater, _) => [new(box.Id, Side.Page, segment, linked, repeater.Page, box.Mac) { ChecksLease = box.Profile.Habits.ChecksLease }],
+                (WirelessBridgeMode bridge, _) => [new(box.Id, Side.Page, segment, linked, bridge.Page, box.Mac) { ChecksLease = box.Profile.Habits.ChecksLease }],
+                (SwitchMode { Page: { } page }, _) => [new(box.Id, Side.Page, segment, linked, page, box.Mac) { ChecksLease = box.Profile.Habits.ChecksLease }],
                 _ => [],
             };
         }
 
         LineFault? KeptOff(string segment, string owner) => segment == PortRef.Street ? Line.Keeps(design, owner) : null;
 
-        // Whoever a gateway passes a fixed public address to is handed it.
+        // A box to which a gateway passes a fixed public address is handed it.
         HostAddress AtLine(string segment, string owner, HostAddress typed) =>
             typed is Automatic && segment == PortRef.Street && design.Site.Service is PublicFixed given && Passer.HandsTo(design, owner)
-                ? new Fixed(given.Address, given.Gateway, given.NameServers.Count > 0 ? given.NameServers : [Provider.Names])
+                ? new Fixed(given.Address, given.Gateway, given.DnsServers.Count > 0 ? given.DnsServers : [Provider.Names])
                 : typed;
 
         ServerSeat? ServerOf(Group group) =>
@@ -140,17 +140,17 @@ public static class Compiler
                 : null;
     }
 
-    private static ServerSeat Seat(string owner, InterfaceAddress lan, AddressServer server, BoxHabits habits) => new(
+    private static ServerSeat Seat(string owner, InterfaceAddress lan, DhcpServerSetting server, BoxHabits habits) => new(
         owner,
         server.Pool,
         lan.PrefixLength,
         lan.Address,
         server.LeavesOutGateway ? null : server.Gateway ?? lan.Address,
-        server.LeavesOutNames ? [] : server.NameServers is { Count: > 0 } given ? given : [lan.Address],
+        server.LeavesOutDns ? [] : server.DnsServers is { Count: > 0 } given ? given : [lan.Address],
         server.Reservations,
         null)
     {
-        LeaseMinutes = server.LeaseMinutes ?? AddressServer.UsualLeaseMinutes,
+        LeaseMinutes = server.LeaseMinutes ?? DhcpServerSetting.UsualLeaseMinutes,
         Domain = server.Domain,
         ChecksOffer = habits.ChecksOffer,
     };

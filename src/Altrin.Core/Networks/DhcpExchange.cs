@@ -3,16 +3,16 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Networks;
 
-/// <summary>A lease in somebody's hands.</summary>
+/// <summary>A lease that a host holds.</summary>
 /// <param name="Server">Who gave it.</param>
 /// <param name="ServerId">The server's address at that time (option 54).</param>
 /// <param name="Address">The address.</param>
 /// <param name="PrefixLength">The prefix that came with it.</param>
 /// <param name="Gateway">The default gateway that came with it.</param>
-/// <param name="NameServers">The DNS servers that came with it.</param>
+/// <param name="DnsServers">The DNS servers that came with it.</param>
 /// <param name="GivenAt">The minute of its latest acknowledgement.</param>
 /// <param name="LeaseMinutes">How long it lasts from then.</param>
-public sealed record HeldLease(string Server, Ipv4Address ServerId, Ipv4Address Address, int PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers, int GivenAt, int LeaseMinutes)
+public sealed record HeldLease(string Server, Ipv4Address ServerId, Ipv4Address Address, int PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> DnsServers, int GivenAt, int LeaseMinutes)
 {
     /// <summary>When its server is asked to prolong it: after half its time (RFC 2131, section 4.4.5).</summary>
     public int RenewsAt => GivenAt + Math.Max(1, LeaseMinutes / 2);
@@ -27,7 +27,7 @@ public sealed record HeldLease(string Server, Ipv4Address ServerId, Ipv4Address 
 /// <summary>What came of asking for an address.</summary>
 /// <param name="Messages">What was said, in order.</param>
 /// <param name="Bindings">What the servers have written down then.</param>
-/// <param name="Leases">Every lease that it may have ended with: several where servers raced, none where nobody gave one.</param>
+/// <param name="Leases">Every lease that it may have ended with: several where servers raced, none where no server gave one.</param>
 public sealed record Exchange(IReadOnlyList<DhcpMessage> Messages, IReadOnlyList<Binding> Bindings, IReadOnlyList<HeldLease> Leases);
 
 /// <summary>An asker among its servers (RFC 2131, section 4.4).</summary>
@@ -62,7 +62,7 @@ public static class DhcpExchange
             var next = bindings;
             foreach (var offer in offers.Where(o => o.Reply.Kind == DhcpKind.Offer))
             {
-                // Whoever is heard first wins; the others are asked as if they had won, so that every end is known.
+                // The server heard first wins; the others are asked as if they had won, so that every end is known.
                 var request = Say(DhcpKind.Request) with { Requested = offer.Reply.Given, ServerId = offer.Reply.ServerId };
                 var (written, reply) = DhcpServer.Answer(offer.Server, bindings, request, minute, answers);
                 if (leases.Count == 0)
@@ -87,7 +87,7 @@ public static class DhcpExchange
             bindings = Hear(decline, next).After;
         }
 
-        DhcpMessage Say(DhcpKind kind) => new(kind, ClientOf(asker), asker.Hardware) { HostName = asker.Side == Side.Device ? asker.Owner : null };
+        DhcpMessage Say(DhcpKind kind) => new(kind, ClientOf(asker), asker.Mac) { HostName = asker.Side == Side.Device ? asker.Owner : null };
 
         (List<(ServerSeat Server, DhcpMessage Reply)> Heard, IReadOnlyList<Binding> After) Hear(DhcpMessage message, IReadOnlyList<Binding> before)
         {
@@ -111,7 +111,7 @@ public static class DhcpExchange
     {
         foreach (var server in servers.Where(s => minute >= lease.RebindsAt || (s.Owner == lease.Server && s.Own == lease.ServerId)))
         {
-            var (after, reply) = DhcpServer.Answer(server, bindings, new(DhcpKind.Request, ClientOf(asker), asker.Hardware) { InUse = lease.Address }, minute, _ => false);
+            var (after, reply) = DhcpServer.Answer(server, bindings, new(DhcpKind.Request, ClientOf(asker), asker.Mac) { InUse = lease.Address }, minute, _ => false);
             if (reply is not null)
             {
                 return (reply.Kind == DhcpKind.Ack ? Held(server, reply, minute) : null, after);
@@ -124,5 +124,5 @@ public static class DhcpExchange
     public static string ClientOf(Interface asker) => $"{asker.Owner}/{asker.Side}";
 
     private static HeldLease Held(ServerSeat server, DhcpMessage ack, int minute) =>
-        new(server.Owner, server.Own, ack.Given!.Value, ack.PrefixLength!.Value, ack.Gateway, ack.NameServers, minute, ack.LeaseMinutes!.Value);
+        new(server.Owner, server.Own, ack.Given!.Value, ack.PrefixLength!.Value, ack.Gateway, ack.DnsServers, minute, ack.LeaseMinutes!.Value);
 }

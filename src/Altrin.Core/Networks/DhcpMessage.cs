@@ -24,8 +24,8 @@ public enum DhcpKind
 /// <summary>One message between an asker and DHCP servers (RFC 2131); what is null or empty is left out.</summary>
 /// <param name="Kind">What it is (option 53).</param>
 /// <param name="Client">Who asks, or is answered: stands for the client identifier (option 61).</param>
-/// <param name="Hardware">The asker's MAC address; null where not read.</param>
-public sealed record DhcpMessage(DhcpKind Kind, string Client, HardwareAddress? Hardware)
+/// <param name="Mac">The asker's MAC address; null where not read.</param>
+public sealed record DhcpMessage(DhcpKind Kind, string Client, MacAddress? Mac)
 {
     /// <summary>What everybody asks for (option 55): mask, router, DNS servers, host and domain name, lease time, renewal times.</summary>
     public static IReadOnlyList<int> UsualQuestions { get; } = [1, 3, 6, 12, 15, 51, 58, 59];
@@ -49,7 +49,7 @@ public sealed record DhcpMessage(DhcpKind Kind, string Client, HardwareAddress? 
     public Ipv4Address? Gateway { get; init; }
 
     /// <summary>The DNS servers (option 6).</summary>
-    public IReadOnlyList<Ipv4Address> NameServers { get; init; } = [];
+    public IReadOnlyList<Ipv4Address> DnsServers { get; init; } = [];
 
     /// <summary>The domain that names without one are looked for in (option 15).</summary>
     public string? DomainName { get; init; }
@@ -74,7 +74,7 @@ public sealed record DhcpMessage(DhcpKind Kind, string Client, HardwareAddress? 
     [
         .. new (int Code, bool There)[]
         {
-            (1, PrefixLength is not null), (3, Gateway is not null), (6, NameServers.Count > 0), (12, HostName is not null), (15, DomainName is not null), (50, Requested is not null),
+            (1, PrefixLength is not null), (3, Gateway is not null), (6, DnsServers.Count > 0), (12, HostName is not null), (15, DomainName is not null), (50, Requested is not null),
             (51, LeaseMinutes is not null), (53, true), (54, ServerId is not null), (55, Kind is DhcpKind.Discover or DhcpKind.Request),
             (58, LeaseMinutes is not null), (59, LeaseMinutes is not null), (61, Kind is not (DhcpKind.Offer or DhcpKind.Ack or DhcpKind.Nak)),
         }.Where(o => o.There).Select(o => o.Code),

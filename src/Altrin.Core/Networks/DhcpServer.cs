@@ -5,7 +5,7 @@ namespace Altrin.Core.Networks;
 
 /// <summary>What a DHCP server has written down.</summary>
 /// <param name="Server">Which server.</param>
-/// <param name="Client">Whom the address is given to; empty for one that somebody declined.</param>
+/// <param name="Client">Whom the address is given to; empty for one that a host declined.</param>
 /// <param name="Address">The address.</param>
 /// <param name="Until">The minute from which it is free again.</param>
 public sealed record Binding(string Server, string Client, Ipv4Address Address, int Until);
@@ -18,7 +18,7 @@ public static class DhcpServer
     /// <param name="bindings">What it and others have written down.</param>
     /// <param name="message">What it hears.</param>
     /// <param name="minute">Now.</param>
-    /// <param name="answers">Whether somebody answers at an address when it is tried.</param>
+    /// <param name="answers">Whether a host answers at an address when it is tried.</param>
     /// <returns>What is written down then, and the answer; null where it is silent.</returns>
     public static (IReadOnlyList<Binding> Bindings, DhcpMessage? Reply) Answer(ServerSeat server, IReadOnlyList<Binding> bindings, DhcpMessage message, int minute, Func<Ipv4Address, bool> answers)
     {
@@ -34,7 +34,7 @@ public static class DhcpServer
                 // A home router speaks for its whole subnet: what it does not know it refuses (common practice; RFC 2131 lets it be silent).
                 return wanted is { } address && MayHave(address)
                     ? ([.. bindings.Where(b => b.Server != server.Owner || (b.Client != message.Client && b.Address != address)), new(server.Owner, message.Client, address, Until())], Reply(DhcpKind.Ack, address))
-                    : (bindings, Nobody() ? null : new(DhcpKind.Nak, message.Client, message.Hardware) { ServerId = server.Own });
+                    : (bindings, IsFull() ? null : new(DhcpKind.Nak, message.Client, message.Mac) { ServerId = server.Own });
             case DhcpKind.Decline when message.ServerId == server.Own && message.Requested is { } taken:
                 return ([.. bindings.Where(b => b.Server != server.Owner || b.Address != taken), new(server.Owner, "", taken, minute + server.LeaseMinutes)], null);
             case DhcpKind.Release when message.ServerId == server.Own:
@@ -43,22 +43,22 @@ public static class DhcpServer
                 return (bindings, null);
         }
 
-        // The provider forgets nobody by itself: that takes a power cut at the box on the line (common practice).
+        // The provider forgets no box by itself: that takes a power cut at the box on the line (common practice).
         int Until() => server.Leases is null ? minute + server.LeaseMinutes : int.MaxValue;
 
         // The provider gives so many leases and is silent for everybody else.
-        bool Nobody() => server.Leases is { } most && own.Where(b => b.Until > minute && b.Client != message.Client).Select(b => b.Client).Distinct().Count() >= most;
+        bool IsFull() => server.Leases is { } most && own.Where(b => b.Until > minute && b.Client != message.Client).Select(b => b.Client).Distinct().Count() >= most;
 
-        Ipv4Address? Kept() => message.Hardware is { } hardware && server.Reservations.FirstOrDefault(r => r.Hardware == hardware) is { } kept ? kept.Address : null;
+        Ipv4Address? Kept() => message.Mac is { } mac && server.Reservations.FirstOrDefault(r => r.Mac == mac) is { } kept ? kept.Address : null;
 
-        bool MayHave(Ipv4Address address) => !Nobody() && (Kept() is { } kept ? kept == address : server.Pool is { } pool && pool.Contains(address) && Free(address));
+        bool MayHave(Ipv4Address address) => !IsFull() && (Kept() is { } kept ? kept == address : server.Pool is { } pool && pool.Contains(address) && Free(address));
 
         bool Free(Ipv4Address address) =>
             address != server.Own && server.Reservations.All(r => r.Address != address) && !own.Exists(b => b.Address == address && b.Client != message.Client && b.Until > minute);
 
         Ipv4Address? Choose()
         {
-            if (Nobody())
+            if (IsFull())
             {
                 return null;
             }
@@ -90,13 +90,13 @@ public static class DhcpServer
             bool Usable(Ipv4Address address) => Free(address) && !(server.ChecksOffer == Known.Yes && answers(address));
         }
 
-        DhcpMessage Reply(DhcpKind kind, Ipv4Address address) => new(kind, message.Client, message.Hardware)
+        DhcpMessage Reply(DhcpKind kind, Ipv4Address address) => new(kind, message.Client, message.Mac)
         {
             Given = address,
             ServerId = server.Own,
             PrefixLength = server.PrefixLength,
             Gateway = server.Gateway,
-            NameServers = server.NameServers,
+            DnsServers = server.DnsServers,
             DomainName = server.Domain,
             LeaseMinutes = server.LeaseMinutes,
         };

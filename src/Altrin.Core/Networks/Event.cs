@@ -21,11 +21,11 @@ public sealed record Moment(Design Design, Situation Situation)
         return now;
     }
 
-    /// <summary>What somebody's hands do not show and a settled home does not have, as named stickiness: none means that waiting has told all.</summary>
+    /// <summary>What cannot be seen on the boxes and a settled home does not have, as named stickiness: none means that waiting has told all.</summary>
     public IReadOnlyList<Stickiness> Sticks => Stickiness.Of(this);
 }
 
-/// <summary>Something that happens, or that somebody does: a pure function from one moment to the next.</summary>
+/// <summary>Something that happens or is done: a pure function from one moment to the next.</summary>
 public abstract record Event
 {
     /// <summary>The next moment, or why it cannot happen.</summary>
@@ -35,7 +35,7 @@ public abstract record Event
 
     private protected static Memory MemoryOf(Moment now) => now.Situation.Memory ?? Memory.Blank;
 
-    /// <summary>A box starts: whoever is plugged into it notices, and its DHCP server begins with an empty list (common practice: it is kept in memory).</summary>
+    /// <summary>A box starts: what is plugged into it notices, and its DHCP server begins with an empty list (common practice: it is kept in memory).</summary>
     private protected static Moment Started(Moment now, string box)
     {
         var memory = MemoryOf(now);

@@ -28,7 +28,7 @@ internal static class Line
             return null;
         }
         var typed = (design.Mode(owner) as RouterMode)?.Line ?? LineSetting.None;
-        var shown = typed.Hardware ?? box?.WanHardware ?? design.Device(owner)?.Hardware;
+        var shown = typed.Mac ?? box?.WanMac ?? design.Device(owner)?.Mac;
         return needs.Login == Known.Yes && !typed.Login ? LineFault.Login
             : needs.Tagged == Known.Yes && (typed.Tag is null || (needs.Tag is { } tag && typed.Tag != tag)) ? LineFault.Tag
             : needs.Locked == Known.Yes && needs.LockedTo is { } only && shown is { } own && own != only ? LineFault.Lock

@@ -127,7 +127,7 @@ internal sealed class LinkLayer
         return cabled;
     }
 
-    /// <summary>Lets somebody into the Wi-Fi of a box, its own or its guests'; answers what stands in the way.</summary>
+    /// <summary>Lets a device into the Wi-Fi of a box, its own or its guests'; answers what stands in the way.</summary>
     private RefusalReason? JoinWifi(string owner, WifiJoin wifi)
     {
         var (airs, device) = (AirsOf(wifi.Box), _design.Device(owner));
@@ -185,7 +185,7 @@ internal sealed class LinkLayer
     }
 
     /// <summary>Whether a box sends on the radio of its link the very name that it looks for: it may find itself.</summary>
-    private bool Sends(string box, Uplink link) => AirsOf(box).Any(a => a.Radio.Id == link.Radio && a.Setting.Name == link.Name && a.Setting.Key == link.Key);
+    private bool Sends(string box, Uplink link) => AirsOf(box).Any(a => a.Radio.Id == link.Radio && a.Setting.Name == link.Name && a.Setting.Password == link.Password);
 
     private void Join(string box, string to, UplinkFrames frames, IReadOnlyList<string> rivals, bool wan)
     {

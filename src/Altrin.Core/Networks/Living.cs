@@ -71,7 +71,7 @@ public static class Living
             : null;
     }
 
-    /// <summary>Minutes pass: leases are prolonged at half their time, by anybody at seven eighths, or run out; whoever has none asks.</summary>
+    /// <summary>Minutes pass: leases are prolonged at half their time, by any server at seven eighths, or run out; a host without one asks.</summary>
     public static Situation Wait(Design design, Situation situation, int minutes)
     {
         var memory = situation.Memory ?? Memory.Blank;
@@ -123,7 +123,7 @@ public static class Living
         return (lease.EndsAt > until ? lease : null, bindings);
     }
 
-    /// <summary>Whoever answers an asker. Of a service that nobody asked about, the stand-in addresses are given.</summary>
+    /// <summary>The servers that answer an asker. Of an unknown service, the stand-in addresses are given.</summary>
     internal static IReadOnlyList<ServerSeat> ServersOf(Network network, Interface asker) =>
         asker.KeptOff is not null ? [] : [.. network.Segment(asker.Segment).Servers.Select(s => s.Pool is null ? s with { Pool = AddressRange.Between(new(s.Own.Bits + 1), Subnet.Containing(s.Own, s.PrefixLength).Hosts.Last) } : s)];
 

@@ -80,7 +80,7 @@ public sealed record Segment(
 /// <param name="Cables">The cables and radio links of the ring, by id.</param>
 public sealed record Loop(IReadOnlyList<string> Cables)
 {
-    /// <summary>Whether nobody found out if a box of it stops its radio link by itself.</summary>
+    /// <summary>Whether it is not known if a box of it stops its radio link by itself.</summary>
     public bool Perhaps { get; init; }
 }
 
@@ -99,7 +99,7 @@ public enum Side
     Device,
     /// <summary>The provider's end.</summary>
     Provider,
-    /// <summary>The installer's laptop: it looks on, and nobody's internet is judged by it.</summary>
+    /// <summary>The installer's laptop: it looks on, and no device's internet is judged by it.</summary>
     Laptop,
 }
 
@@ -109,8 +109,8 @@ public enum Side
 /// <param name="Segment">The segment it is in.</param>
 /// <param name="Linked">Whether anything else is in that segment.</param>
 /// <param name="Setting">How it comes by its address.</param>
-/// <param name="Hardware">Its MAC address; null where not read.</param>
-public sealed record Interface(string Owner, Side Side, string Segment, bool Linked, HostAddress Setting, HardwareAddress? Hardware)
+/// <param name="Mac">Its MAC address; null where not read.</param>
+public sealed record Interface(string Owner, Side Side, string Segment, bool Linked, HostAddress Setting, MacAddress? Mac)
 {
     /// <summary>The access point whose guest name it is in; null for everybody else.</summary>
     public string? GuestOf { get; init; }
@@ -143,7 +143,7 @@ public sealed record Interface(string Owner, Side Side, string Segment, bool Lin
 /// <param name="PrefixLength">The prefix that it hands out with an address.</param>
 /// <param name="Own">Its own address in the segment.</param>
 /// <param name="Gateway">The default gateway that it hands out; null where it leaves that out.</param>
-/// <param name="NameServers">The DNS servers that it hands out; empty where it leaves them out.</param>
+/// <param name="DnsServers">The DNS servers that it hands out; empty where it leaves them out.</param>
 /// <param name="Reservations">Addresses kept for one MAC address.</param>
 /// <param name="Leases">How many leases it gives; null where only the pool limits it.</param>
 public sealed record ServerSeat(
@@ -152,12 +152,12 @@ public sealed record ServerSeat(
     int PrefixLength,
     Ipv4Address Own,
     Ipv4Address? Gateway,
-    IReadOnlyList<Ipv4Address> NameServers,
+    IReadOnlyList<Ipv4Address> DnsServers,
     IReadOnlyList<Reservation> Reservations,
     int? Leases)
 {
     /// <summary>How long a lease lasts, in minutes.</summary>
-    public int LeaseMinutes { get; init; } = AddressServer.UsualLeaseMinutes;
+    public int LeaseMinutes { get; init; } = DhcpServerSetting.UsualLeaseMinutes;
 
     /// <summary>The domain name that it hands out; null for none.</summary>
     public string? Domain { get; init; }

@@ -14,14 +14,14 @@ internal static class Passer
         }
         var other = cable.OtherEnd(end);
         return passing.Kind == PassKind.Port ? passing.Port == end.Port
-            : design.Device(other.Owner) is { } device ? device.Hardware is { } own && own == passing.To
-            : design.Box(other.Owner) is { } box && box.Profile.Port(other.Port)?.Role == PortRole.Wan && box.WanHardware is { } outer && outer == passing.To;
+            : design.Device(other.Owner) is { } device ? device.Mac is { } own && own == passing.To
+            : design.Box(other.Owner) is { } box && box.Profile.Port(other.Port)?.Role == PortRole.Wan && box.WanMac is { } outer && outer == passing.To;
     }
 
     /// <summary>The cable by which a gateway's public address goes on; null where it goes nowhere.</summary>
     public static Cable? CableOf(Design design, string gateway) => design.Mode(gateway) is not RouterMode { Passing: not null } ? null
         : design.SetUp.Cables.FirstOrDefault(c => (c.A.Owner == gateway && Passes(design, c.A, c)) || (c.B.Owner == gateway && Passes(design, c.B, c)));
 
-    /// <summary>Whether somebody is handed the public address of a gateway.</summary>
+    /// <summary>Whether a host is handed the public address of a gateway.</summary>
     public static bool HandsTo(Design design, string owner) => design.SetUp.Boxes.Any(b => b.Box != owner && CableOf(design, b.Box)?.Ends(owner) == true);
 }

@@ -28,7 +28,7 @@ public static class Provider
     public static InterfaceAddress Own(Service service) => service switch
     {
         PublicFixed given => new(given.Gateway, given.Address.PrefixLength),
-        CarrierTranslation carrier => new(Inside(carrier).Hosts.First, Inside(carrier).PrefixLength),
+        CarrierNat carrier => new(Inside(carrier).Hosts.First, Inside(carrier).PrefixLength),
         _ => new(Public.Hosts.First, Public.PrefixLength),
     };
 
@@ -36,12 +36,12 @@ public static class Provider
     internal static ServerSeat? Server(Service service) => service switch
     {
         PublicFixed => null,
-        CarrierTranslation carrier => Seat(service, Inside(carrier), Inside(carrier).Hosts),
+        CarrierNat carrier => Seat(service, Inside(carrier), Inside(carrier).Hosts),
         UnknownService => Seat(service, Public, null),
         _ => Seat(service, Public, Public.Hosts),
     };
 
-    private static Subnet Inside(CarrierTranslation carrier) => carrier.Inside ?? Shared;
+    private static Subnet Inside(CarrierNat carrier) => carrier.Inside ?? Shared;
 
     private static ServerSeat Seat(Service service, Subnet subnet, AddressRange? hosts) => new(
         PortRef.Street,

@@ -26,7 +26,7 @@ internal static class Renumbering
             .Select(wan => (wan.Segment, Moves: Move(network, wan)))
             .Where(m => m.Moves is not null)
             .ToList();
-        // What lies further in may fit again once the one before it has moved. In a ring of routers nobody is outermost.
+        // What lies further in may fit again once the one before it has moved. In a ring of routers none is outermost.
         var inner = due.Select(m => network.Find(m.Moves!.Router, Side.Lan)!.Segment).ToHashSet(StringComparer.Ordinal);
         var outermost = due.Find(m => !inner.Contains(m.Segment)).Moves;
         return outermost ?? (due.Count > 0 ? due[0].Moves : null);
@@ -47,7 +47,7 @@ internal static class Renumbering
             {
                 Pool = AddressRange.Between(Shift(router.Server.Pool.First), Shift(router.Server.Pool.Last)),
                 Gateway = router.Server.Gateway is { } gateway ? Shift(gateway) : null,
-                NameServers = [.. router.Server.NameServers.Select(Shift)],
+                DnsServers = [.. router.Server.DnsServers.Select(Shift)],
                 Reservations = [.. router.Server.Reservations.Select(r => r with { Address = Shift(r.Address) })],
             },
         };
@@ -72,7 +72,7 @@ internal static class Renumbering
             .FirstOrDefault();
     }
 
-    /// <summary>What the WAN side of a router is in: as typed, or as whoever answers there hands out.</summary>
+    /// <summary>What the WAN side of a router is in: as typed, or as the server there hands out.</summary>
     private static IEnumerable<Subnet> Outer(Network network, Interface wan) => wan.Setting is Fixed typed
         ? [typed.Address.Subnet]
         : network.Segment(wan.Segment).Servers.Where(s => s.Owner != wan.Owner).Select(s => Subnet.Containing(s.Own, s.PrefixLength));

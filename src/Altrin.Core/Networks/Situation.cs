@@ -77,7 +77,7 @@ public sealed record Memory(int Minute, IReadOnlyList<HeldBy> Held, IReadOnlyLis
 public sealed record TableEntry(string Owner, Side Side, string Link, Ipv4Address Address, string Holder, Side HolderSide, int Until)
 {
     /// <summary>
-    /// How long an entry may last that nobody corrects: a minute (RFC 1122, section 2.3.2.1, from memory) to twenty, by system
+    /// How long an entry may last that is not corrected: a minute (RFC 1122, section 2.3.2.1, from memory) to twenty, by system
     /// (common practice). A host that comes new into the segment should announce itself (RFC 5227, section 2.3), and some do not.
     /// </summary>
     public const int MostMinutes = 20;

@@ -12,7 +12,7 @@ public sealed record Stickiness(StickyKind Kind, string Subject)
     {
         var memory = now.Situation.Memory ?? Memory.Blank;
         var network = Compiler.Compile(now.Design, now.Situation);
-        var asked = network.Segments.SelectMany(s => s.Servers.Select(server => (Server: server, Askers: s.Interfaces.Count(i => i.Setting is Automatic && i.Linked && server.Reservations.All(r => r.Hardware != i.Hardware)))));
+        var asked = network.Segments.SelectMany(s => s.Servers.Select(server => (Server: server, Askers: s.Interfaces.Count(i => i.Setting is Automatic && i.Linked && server.Reservations.All(r => r.Mac != i.Mac)))));
         return
         [
             .. now.Situation.Off.Select(o => new Stickiness(StickyKind.Off, o)),

@@ -12,7 +12,7 @@ public enum GatewayWay
     /// <summary>It hands its public address to whatever is in one port.</summary>
     PassByPort,
     /// <summary>It hands its public address to one MAC address.</summary>
-    PassByHardware,
+    PassByMac,
     /// <summary>An inner box gets the public address too, while it goes on tracking sessions.</summary>
     Mapping,
     /// <summary>It sends every connection that no forward claims to one host.</summary>
@@ -53,7 +53,7 @@ public static class GatewayWays
             new(GatewayWay.Bridge, Has(profile.Modes.Contains(ModeKind.Bridge)), bridged),
             new(GatewayWay.StaysRouter, Has(profile.Modes.Contains(ModeKind.Router)), []),
             new(GatewayWay.PassByPort, Has(profile.Passes.Contains(PassKind.Port)), passed),
-            new(GatewayWay.PassByHardware, Has(profile.Passes.Contains(PassKind.Hardware)), passed),
+            new(GatewayWay.PassByMac, Has(profile.Passes.Contains(PassKind.Hardware)), passed),
             new(GatewayWay.Mapping, Has(profile.Passes.Contains(PassKind.Mapping)), []),
             new(GatewayWay.Dmz, profile.Modes.Contains(ModeKind.Router) ? profile.Traits.TakesDmz : Known.No, profile.KeptPorts.Count > 0 ? [$"ports that it keeps for itself: {string.Join(", ", profile.KeptPorts.Order())}", "NAT once more"] : ["NAT once more"]),
             new(GatewayWay.RouterBehind, Has(profile.Modes.Contains(ModeKind.Router)), ["every connection from outside, unless both forward it", "finding each other across the inner router"]),

@@ -37,7 +37,7 @@ public static class SurveyGaps
         {
             gaps.Add(new(PortRef.Street, "What the internet line asks of a box is not known: login, VLAN tag, lock.", "Ask the provider, or read the WAN side on the gateway's page, before another router is connected to it."));
         }
-        gaps.AddRange(site.Boxes.Where(b => b.Hardware is null && b.Profile.Modes.Any(m => m != ModeKind.Switch)).Select(b => new SurveyGap(b.Id, $"The MAC address of {b.Name} is not read.", "It stands on the label; the box is found again by it after a change of mode.")));
+        gaps.AddRange(site.Boxes.Where(b => b.Mac is null && b.Profile.Modes.Any(m => m != ModeKind.Switch)).Select(b => new SurveyGap(b.Id, $"The MAC address of {b.Name} is not read.", "It stands on the label; the box is found again by it after a change of mode.")));
         gaps.AddRange(site.Boxes.Where(b => b.FactoryAddress is null && b.Profile.Modes.Contains(ModeKind.Router)).Select(b => new SurveyGap(b.Id, $"The address of {b.Name} after a reset is not known.", "It stands on the label.")));
         if (site.Places.Count == 0)
         {

@@ -38,11 +38,11 @@ internal static class AdapterStatements
         {
             yield return new("gateway", read.Line, "It has no gateway in this text.", Agreement.Unknown) { Recorded = $"Recorded: {string.Join(" or ", held.Select(h => h.Gateway).OfType<Ipv4Address>().Distinct())}. Some commands do not print it." };
         }
-        if (read.NameServers.Count > 0)
+        if (read.DnsServers.Count > 0)
         {
             yield return Names(design, at, read, held);
         }
-        if (read.Hardware is { } hardware && !at.IsLaptop && Hardware(design, at.Owner, hardware, read.Line) is { } said)
+        if (read.Mac is { } mac && !at.IsLaptop && Mac(design, at.Owner, mac, read.Line) is { } said)
         {
             yield return said;
         }
@@ -75,7 +75,7 @@ internal static class AdapterStatements
         var who = read.Name.Length > 0 && read.Name != $"{read.Address?.Address}" ? $"{read.Name} has" : "It has";
         return read.Address is { } own ? $"{who} {own}{read.Way switch { AddressWay.Leased => read.Server is { } server ? $", leased from {server}" : ", leased", AddressWay.Fixed => ", typed by hand", _ => "" }}."
             : read.Gateway is { } gateway ? $"{who} the gateway {gateway}."
-            : $"It asks {string.Join(" and ", read.NameServers)} as DNS server.";
+            : $"It asks {string.Join(" and ", read.DnsServers)} as DNS server.";
     }
 
     private static string Whose(Standpoint at, Ipv4Address address) => at.HolderOf(address) is { } owner ? $" ({at.NameOf(owner)})" : "";
@@ -116,7 +116,7 @@ internal static class AdapterStatements
             return null;
         }
         var typed = read.Way == AddressWay.Fixed;
-        var change = new SetDeviceAddress(at.Owner, typed ? new Fixed(read.Address!.Value, read.Gateway, read.NameServers) : new Automatic());
+        var change = new SetDeviceAddress(at.Owner, typed ? new Fixed(read.Address!.Value, read.Gateway, read.DnsServers) : new Automatic());
         var possible = change.ApplyTo(design).Ok;
         return new("way", read.Line, typed ? $"{at.NameOf(at.Owner)} has an address that was typed by hand." : $"{at.NameOf(at.Owner)} asks for its address.", Agreement.Disagrees)
         {
@@ -128,13 +128,13 @@ internal static class AdapterStatements
 
     private static Statement Names(Design design, Standpoint at, AdapterRead read, IReadOnlyList<Holding> held)
     {
-        var agrees = held.Any(h => h.NameServers.Order().SequenceEqual(read.NameServers.Order()));
-        var strange = read.NameServers.Where(n => at.HolderOf(n) is null && SpecialBlock.UseOf(n) == AddressUse.Private).ToList();
-        var change = !agrees && read.Way == AddressWay.Leased && strange.Count == 0 && at.Ruler is { } ruler ? new SetServerNames(ruler, read.NameServers, false) : null;
+        var agrees = held.Any(h => h.DnsServers.Order().SequenceEqual(read.DnsServers.Order()));
+        var strange = read.DnsServers.Where(n => at.HolderOf(n) is null && SpecialBlock.UseOf(n) == AddressUse.Private).ToList();
+        var change = !agrees && read.Way == AddressWay.Leased && strange.Count == 0 && at.Ruler is { } ruler ? new SetDnsServers(ruler, read.DnsServers, false) : null;
         var offered = change?.ApplyTo(design).Ok == true ? change : null;
-        return new("names", read.Line, $"It asks {string.Join(" and ", read.NameServers.Select(n => $"{n}{Whose(at, n)}"))} as DNS server.", held.Count == 0 ? Agreement.Unknown : agrees ? Agreement.Agrees : Agreement.Disagrees)
+        return new("names", read.Line, $"It asks {string.Join(" and ", read.DnsServers.Select(n => $"{n}{Whose(at, n)}"))} as DNS server.", held.Count == 0 ? Agreement.Unknown : agrees ? Agreement.Agrees : Agreement.Disagrees)
         {
-            Recorded = held.SelectMany(h => h.NameServers).Distinct().ToList() is { Count: > 0 } names ? $"Recorded: {string.Join(" and ", names)}." : "No DNS server is recorded there.",
+            Recorded = held.SelectMany(h => h.DnsServers).Distinct().ToList() is { Count: > 0 } names ? $"Recorded: {string.Join(" and ", names)}." : "No DNS server is recorded there.",
             Explanations = agrees ? []
                 : strange.Count > 0 ? [new($"No recorded host is at {string.Join(" or ", strange)}: pages do not open although addresses answer.", [])]
                 : read.Way == AddressWay.Fixed ? [new("The DNS server was typed by hand.", [])] : [],
@@ -144,19 +144,19 @@ internal static class AdapterStatements
     }
 
     /// <summary>The MAC address that a device or box printed of itself; null where a box has it on another side.</summary>
-    private static Statement? Hardware(Design design, string owner, HardwareAddress hardware, int line)
+    private static Statement? Mac(Design design, string owner, MacAddress mac, int line)
     {
-        var (recorded, name, correction) = design.Device(owner) is { } device ? (device.Hardware, device.Name, (Correction)new SetDevice(device.Id, Partial<Device>.With(d => d.Hardware, hardware)))
-            : design.Box(owner) is { } box && (box.Hardware is null || HardwareKin.Of(box, hardware) is null) ? (box.Hardware, box.Name, Noted(box, hardware))
+        var (recorded, name, correction) = design.Device(owner) is { } device ? (device.Mac, device.Name, (Correction)new SetDevice(device.Id, Partial<Device>.With(d => d.Mac, mac)))
+            : design.Box(owner) is { } box && (box.Mac is null || MacKin.Of(box, mac) is null) ? (box.Mac, box.Name, Noted(box, mac))
             : (null, "", null!);
-        return correction is null ? null : new("hardware", line, $"Its MAC address is {hardware}.", recorded is null ? Agreement.Unknown : recorded == hardware ? Agreement.Agrees : Agreement.Disagrees)
+        return correction is null ? null : new("mac", line, $"Its MAC address is {mac}.", recorded is null ? Agreement.Unknown : recorded == mac ? Agreement.Agrees : Agreement.Disagrees)
         {
             Recorded = recorded is null ? $"None is recorded of {name}." : $"Recorded: {recorded}.",
-            Offer = recorded is null ? $"{name} has the MAC address {hardware}" : null,
+            Offer = recorded is null ? $"{name} has the MAC address {mac}" : null,
             Corrections = recorded is null ? [correction] : [],
         };
     }
 
     /// <summary>A box with its MAC address noted.</summary>
-    internal static SetBox Noted(Box box, HardwareAddress hardware) => new(box.Id, Partial<BoxFacts>.With(b => b.Hardware, hardware));
+    internal static SetBox Noted(Box box, MacAddress mac) => new(box.Id, Partial<BoxFacts>.With(b => b.Mac, mac));
 }

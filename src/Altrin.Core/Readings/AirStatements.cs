@@ -18,7 +18,7 @@ internal static class AirStatements
             yield break;
         }
         var ours = new HashSet<NetworkRead>();
-        var senders = scan.Distinct().ToDictionary(n => n, n => HardwareKin.Owner(design.Site, n.Radio)?.Box);
+        var senders = scan.Distinct().ToDictionary(n => n, n => MacKin.Owner(design.Site, n.Radio)?.Box);
         foreach (var air in design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal).SelectMany(b => Air.Of(design, b.Box)))
         {
             var seen = scan.Where(n => n.Name == air.Setting.Name && (n.Band is null || n.Band == air.Radio.Band) && (senders[n] is not { } sender || sender.Id == air.Box)).OrderByDescending(n => n.Level?.Dbm ?? -200).FirstOrDefault();

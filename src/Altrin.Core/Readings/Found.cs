@@ -12,7 +12,7 @@ internal sealed class Found
     public List<AdapterRead> Adapters { get; } = [];
     public List<RouteRead> Routes { get; } = [];
     public List<NeighbourRead> Neighbours { get; } = [];
-    public List<Ipv4Address> NameServers { get; } = [];
+    public List<Ipv4Address> DnsServers { get; } = [];
     public List<PingRead> Pings { get; } = [];
     public List<TraceRead> Traces { get; } = [];
     public List<CableLinkRead> CableLinks { get; } = [];
@@ -50,7 +50,7 @@ internal sealed class Found
         Adapters = Adapters,
         Routes = Routes,
         Neighbours = Neighbours,
-        NameServers = [.. NameServers.Distinct()],
+        DnsServers = [.. DnsServers.Distinct()],
         Pings = Pings,
         Traces = Traces,
         CableLinks = CableLinks,

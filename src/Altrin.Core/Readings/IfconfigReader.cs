@@ -44,8 +44,8 @@ internal static class IfconfigReader
         }
         // The older head has the MAC address, or the name of the link, a few blanks behind the name; both words have a colon inside.
         var gap = line.Text.IndexOf("  ", StringComparison.Ordinal);
-        return gap is > 0 and < 20 && words.Length >= 2 && (words[1] is ['L', 'i', 'n', 'k', ..] || words[1].Contains(':', StringComparison.Ordinal)) && (line.Contains("encap:") || (line.Hardware is not null && words[1].EndsWith(":Ethernet", StringComparison.Ordinal)))
-            ? new(line.Number, words[0]) { Hardware = IpReader.Own(line.Hardware), Inside = line.Hardware is null }
+        return gap is > 0 and < 20 && words.Length >= 2 && (words[1] is ['L', 'i', 'n', 'k', ..] || words[1].Contains(':', StringComparison.Ordinal)) && (line.Contains("encap:") || (line.Mac is not null && words[1].EndsWith(":Ethernet", StringComparison.Ordinal)))
+            ? new(line.Number, words[0]) { Mac = IpReader.Own(line.Mac), Inside = line.Mac is null }
             : null;
     }
 
@@ -54,7 +54,7 @@ internal static class IfconfigReader
         var words = line.Words;
         if (words[0] == "ether")
         {
-            return read with { Hardware = IpReader.Own(line.Hardware) };
+            return read with { Mac = IpReader.Own(line.Mac) };
         }
         if (words[0] == "status:" && words.Length > 1)
         {

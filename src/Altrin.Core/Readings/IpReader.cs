@@ -11,7 +11,7 @@ internal static class IpReader
         : Brief(sheet[at]) is { } brief ? One(ReadingKind.Adapters, sheet, at, found, () => found.Adapters.Add(brief))
         : Route(sheet[at]) is { } route ? One(ReadingKind.Routes, sheet, at, found, () => { if (route.Read is { } read) { found.Routes.Add(read); } })
         : Neighbour(sheet[at]) is { } near ? One(ReadingKind.AddressTable, sheet, at, found, () => found.Neighbours.Add(near))
-        : Resolver(sheet[at], found) ? One(ReadingKind.NameServers, sheet, at, found, () => { })
+        : Resolver(sheet[at], found) ? One(ReadingKind.DnsServers, sheet, at, found, () => { })
         : 0;
 
     private static int One(ReadingKind kind, Sheet sheet, int at, Found found, Action note)
@@ -44,7 +44,7 @@ internal static class IpReader
             switch (words[0])
             {
                 case "link/ether":
-                    read = read with { Hardware = Own(line.Hardware) };
+                    read = read with { Mac = Own(line.Mac) };
                     break;
                 case not null when words[0].StartsWith("link/", StringComparison.Ordinal):
                     read = read with { Inside = true };
@@ -80,7 +80,7 @@ internal static class IpReader
         var own = line.Addresses.FirstOrDefault();
         return new(line.Number, words[0].Split('@')[0])
         {
-            Hardware = Own(line.Hardware),
+            Mac = Own(line.Mac),
             Address = own is { PrefixLength: { } prefix } ? new(own.Address, prefix) : null,
             Linked = words[1] == "UP" ? Known.Yes : words[1] == "UNKNOWN" ? Known.Unknown : Known.No,
             Inside = words[0] == "lo",
@@ -115,7 +115,7 @@ internal static class IpReader
     {
         var words = line.Words;
         return words.Length >= 3 && line.Tokens is [{ Kind: TokenKind.Address, Start: 0 } near, ..] && (words[1] == "dev" || words[1] == "lladdr") && States.Contains(words[^1])
-            ? new(line.Number, near.Address, Own(line.Hardware))
+            ? new(line.Number, near.Address, Own(line.Mac))
             : null;
     }
 
@@ -126,15 +126,15 @@ internal static class IpReader
         {
             if (Ipv4Address.Parse(server) is { Ok: true, Value: var address })
             {
-                found.NameServers.Add(address);
+                found.DnsServers.Add(address);
             }
             return true;
         }
         return words is ["search" or "domain", _, ..] && words.All(w => w.All(c => char.IsLetterOrDigit(c) || c is '.' or '-'));
     }
 
-    /// <summary>An address that one station can have; null for those of groups and of nobody.</summary>
-    internal static HardwareAddress? Own(HardwareAddress? hardware) => hardware is { IsGroup: false, Bits: > 0 } own ? own : null;
+    /// <summary>An address that one station can have; null for group addresses and the zero address.</summary>
+    internal static MacAddress? Own(MacAddress? mac) => mac is { IsGroup: false, Bits: > 0 } own ? own : null;
 
     private static string? After(string[] words, string key) => Array.IndexOf(words, key) is var at and >= 0 && at + 1 < words.Length ? words[at + 1] : null;
 }

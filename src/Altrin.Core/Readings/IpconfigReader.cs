@@ -46,7 +46,7 @@ internal static class IpconfigReader
             return 0;
         }
         // The first rows are of the machine itself: they have neither an address nor a MAC address.
-        if (rows.Exists(r => r.Values.Exists(v => v.Tokens.Any(t => t.Kind is TokenKind.Address or TokenKind.Hardware or TokenKind.Address6))) || head.Trimmed is [.., ':'])
+        if (rows.Exists(r => r.Values.Exists(v => v.Tokens.Any(t => t.Kind is TokenKind.Address or TokenKind.Mac or TokenKind.Address6))) || head.Trimmed is [.., ':'])
         {
             found.Adapters.Add(Adapter(head.Number, name, rows));
         }
@@ -70,7 +70,7 @@ internal static class IpconfigReader
         var maskAt = rows.FindIndex(r => First(r.Values) is { } a && IfconfigReader.IsMask(a) && r.Values.Count == 1);
         var ownAt = maskAt > 0 && First(rows[maskAt - 1].Values) is not null ? maskAt - 1 : -1;
         InterfaceAddress? own = ownAt >= 0 && Subnet.PrefixFromMask($"{First(rows[maskAt].Values)}") is { Ok: true, Value: var prefix } ? new(First(rows[ownAt].Values)!.Value, prefix) : null;
-        var hardware = rows.Select(r => r.Values[0]).Where(v => !v.Addresses.Any()).Select(v => IpReader.Own(v.Hardware)).FirstOrDefault(h => h is not null);
+        var mac = rows.Select(r => r.Values[0]).Where(v => !v.Addresses.Any()).Select(v => IpReader.Own(v.Mac)).FirstOrDefault(h => h is not null);
         var after = maskAt < 0 ? [] : rows.Skip(maskAt + 1).ToList();
         var server = after.Where(r => Names(r.Label, "DHCP") && !Names(r.Label, "DHCPv6")).Select(r => First(r.Values)).FirstOrDefault(a => a is not null);
         var asks = rows.FindIndex(r => Names(r.Label, "DHCP") && !Names(r.Label, "DHCPv6") && First(r.Values) is null && r.Values[0].Tokens.Count == 0);
@@ -81,16 +81,16 @@ internal static class IpconfigReader
             .Select(r => First(r.Values)).FirstOrDefault();
         return new(line, name)
         {
-            Hardware = hardware,
+            Mac = mac,
             Address = own,
-            Way = selfAssigned ? AddressWay.SelfAssigned : server is not null ? AddressWay.Leased : own is not null && hardware is not null ? AddressWay.Fixed : AddressWay.Unknown,
+            Way = selfAssigned ? AddressWay.SelfAssigned : server is not null ? AddressWay.Leased : own is not null && mac is not null ? AddressWay.Fixed : AddressWay.Unknown,
             Gateway = gateway,
             Server = server,
-            NameServers = [.. after.Where(r => Names(r.Label, "DNS")).SelectMany(r => r.Values).SelectMany(v => v.Addresses).Select(t => t.Address)],
+            DnsServers = [.. after.Where(r => Names(r.Label, "DNS")).SelectMany(r => r.Values).SelectMany(v => v.Addresses).Select(t => t.Address)],
             Domain = rows.Take(maskAt < 0 ? rows.Count : maskAt).Where(r => Names(r.Label, "DNS") && r.Values[0] is { IsBlank: false, Tokens.Count: 0 }).Select(r => r.Values[0].Trimmed).FirstOrDefault(),
             // Where nothing is plugged in, the first row says so in words; where something is, it holds the suffix.
             Linked = rows.Count > 0 && !Names(rows[0].Label, "DNS") && rows[0].Values[0] is { IsBlank: false, Tokens.Count: 0 } && asks != 0 ? Known.No : own is not null ? Known.Yes : Known.Unknown,
-            Inside = hardware is null && rows.Count > 2 && asks > 0,
+            Inside = mac is null && rows.Count > 2 && asks > 0,
         };
     }
 

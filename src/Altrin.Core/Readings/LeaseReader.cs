@@ -43,8 +43,8 @@ internal static class LeaseReader
     private static NeighbourRead? Listed(Line line)
     {
         var words = line.Words;
-        return words.Length is 4 or 5 && words[0].All(char.IsAsciiDigit) && words[0].Length is 1 or >= 6 and <= 11 && HardwareAddress.Parse(words[1]) is { Ok: true, Value: var hardware } && Ipv4Address.Parse(words[2]) is { Ok: true, Value: var address }
-            ? new(line.Number, address, hardware) { Name = words[3] == "*" ? null : words[3] }
+        return words.Length is 4 or 5 && words[0].All(char.IsAsciiDigit) && words[0].Length is 1 or >= 6 and <= 11 && MacAddress.Parse(words[1]) is { Ok: true, Value: var mac } && Ipv4Address.Parse(words[2]) is { Ok: true, Value: var address }
+            ? new(line.Number, address, mac) { Name = words[3] == "*" ? null : words[3] }
             : null;
     }
 
@@ -60,7 +60,7 @@ internal static class LeaseReader
             return null;
         }
         // A server writes who asked where an asker writes who answered.
-        var own = line.Hardware is { } asker ? IpReader.Own(asker) : null;
+        var own = line.Mac is { } asker ? IpReader.Own(asker) : null;
         var from = line.Trimmed.Contains(" from ", StringComparison.Ordinal) && addresses.Count > 1 ? addresses[^1] : (Ipv4Address?)null;
         return new(line.Number, said, said == DhcpKind.Nak && addresses.Count == 1 ? addresses[0] : from, said == DhcpKind.Nak ? null : addresses[0])
         {
@@ -78,7 +78,7 @@ internal static class LeaseReader
         // A server names the address in the head; an asker has it inside.
         Ipv4Address? given = head.Addresses.Select(t => (Ipv4Address?)t.Address).FirstOrDefault();
         var isServer = given is not null;
-        var (server, gateway, prefix, hardware, name, seconds) = ((Ipv4Address?)null, (Ipv4Address?)null, (int?)null, (HardwareAddress?)null, (string?)null, (long?)null);
+        var (server, gateway, prefix, mac, name, seconds) = ((Ipv4Address?)null, (Ipv4Address?)null, (int?)null, (MacAddress?)null, (string?)null, (long?)null);
         IReadOnlyList<Ipv4Address> names = [];
         var count = 1;
         for (; count < LongestBlock && at + count < sheet.Lines.Count; count++)
@@ -102,18 +102,18 @@ internal static class LeaseReader
                 case ["option", "subnet-mask", ..]: prefix = first is { } mask && Subnet.PrefixFromMask($"{mask}") is { Ok: true, Value: var read } ? read : null; break;
                 case ["option", "domain-name-servers", ..]: names = [.. line.Addresses.Select(t => t.Address)]; break;
                 case ["option", "dhcp-lease-time", var time, ..]: seconds = long.TryParse(time.TrimEnd(';'), NumberStyles.None, CultureInfo.InvariantCulture, out var parsed) ? parsed : null; break;
-                case ["hardware", ..]: hardware = IpReader.Own(line.Hardware); break;
+                case ["hardware", ..]: mac = IpReader.Own(line.Mac); break;
                 case ["client-hostname", var called, ..]: name = called.Trim('"', ';'); break;
                 default: break;
             }
         }
         if (isServer)
         {
-            found.Neighbours.Add(new(head.Number, given, hardware) { Name = name });
+            found.Neighbours.Add(new(head.Number, given, mac) { Name = name });
         }
         else if (given is not null)
         {
-            found.Offers.Add(new(head.Number, DhcpKind.Ack, server, given) { Gateway = gateway, PrefixLength = prefix, NameServers = names, LeaseSeconds = seconds });
+            found.Offers.Add(new(head.Number, DhcpKind.Ack, server, given) { Gateway = gateway, PrefixLength = prefix, DnsServers = names, LeaseSeconds = seconds });
         }
         return Took(sheet, at, count, found);
     }

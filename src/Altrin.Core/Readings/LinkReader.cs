@@ -54,11 +54,11 @@ internal static class LinkReader
             found.Block(ReadingKind.WifiLink, sheet, at, 1);
             return 1;
         }
-        if (!head.StartsWith("Connected to ") || head.Hardware is null)
+        if (!head.StartsWith("Connected to ") || head.Mac is null)
         {
             return 0;
         }
-        var read = new NetworkRead(head.Number, "", IpReader.Own(head.Hardware)) { Joined = true };
+        var read = new NetworkRead(head.Number, "", IpReader.Own(head.Mac)) { Joined = true };
         var count = 1;
         for (; sheet[at + count] is var line && (line.IsBlank ? sheet[at + count + 1].Text is ['\t', ..] : line.Indent > 0); count++)
         {
@@ -83,7 +83,7 @@ internal static class LinkReader
             rows.Add((sheet[i], key, value));
         }
         var name = rows.FindIndex(r => r.Key == "SSID");
-        var physical = rows.Find(r => r.Line.Hardware is not null);
+        var physical = rows.Find(r => r.Line.Mac is not null);
         if (rows.Count < 4 || physical.Line is null)
         {
             return 0;
@@ -92,7 +92,7 @@ internal static class LinkReader
         if (name < 0)
         {
             // An adapter that is in no network.
-            found.Adapters.Add(new(physical.Line.Number, rows[0].Value) { Hardware = IpReader.Own(physical.Line.Hardware), Linked = Known.No });
+            found.Adapters.Add(new(physical.Line.Number, rows[0].Value) { Mac = IpReader.Own(physical.Line.Mac), Linked = Known.No });
         }
         else
         {
@@ -101,7 +101,7 @@ internal static class LinkReader
             var numbers = rows.Skip(Math.Max(0, generation + 1)).Where(r => r.Line.Numbers.Any() && double.TryParse(r.Value.Replace(',', '.'), System.Globalization.NumberStyles.Float, System.Globalization.CultureInfo.InvariantCulture, out _)).Select(r => r.Line.Numbers.Last().Value).ToList();
             var channel = numbers.Count > 0 && generation >= 0 ? (int?)(int)numbers[0] : null;
             var signal = rows.Find(r => r.Value.EndsWith('%') || r.Value.StartsWith('%'));
-            found.Networks.Add(new(rows[name].Line.Number, rows[name].Value, radio.Line is null ? null : IpReader.Own(radio.Line.Hardware))
+            found.Networks.Add(new(rows[name].Line.Number, rows[name].Value, radio.Line is null ? null : IpReader.Own(radio.Line.Mac))
             {
                 Joined = true,
                 Channel = channel,

@@ -77,7 +77,7 @@ internal static class LinkStatements
     private static Statement Joined(Design design, string? seat, NetworkRead read)
     {
         var level = read.Level is { } l ? $", {Words(l)}" : "";
-        var found = $"It is in \"{read.Name}\"{(read.Radio is { } radio ? $" of {HardwareKin.Owner(design.Site, read.Radio)?.Box.Name ?? $"{radio}"}" : "")}{(read.Channel is { } channel ? $", channel {channel}" : "")}{level}.";
+        var found = $"It is in \"{read.Name}\"{(read.Radio is { } radio ? $" of {MacKin.Owner(design.Site, read.Radio)?.Box.Name ?? $"{radio}"}" : "")}{(read.Channel is { } channel ? $", channel {channel}" : "")}{level}.";
         var end = PortRef.Read(seat ?? "");
         var airs = seat is null ? [] : Air.Of(design, end.Owner).Where(a => (a.Guest ? "guest" : a.Radio.Id) == end.Port).ToList();
         var device = design.SetUp.Devices.FirstOrDefault(d => d.Device == seat)?.Wifi;
@@ -95,7 +95,7 @@ internal static class LinkStatements
         {
             return new($"wifi:{read.Name}", read.Line, found, Agreement.Unknown) { Recorded = seat is null ? $"Say where it was taken to have it compared.{weak}" : $"No Wi-Fi is recorded there.{weak}" };
         }
-        var other = HardwareKin.Owner(design.Site, read.Radio) is var (sender, _) && sender.Id != box ? sender : null;
+        var other = MacKin.Owner(design.Site, read.Radio) is var (sender, _) && sender.Id != box ? sender : null;
         return new($"wifi:{read.Name}", read.Line, found, name == read.Name && other is null ? Agreement.Agrees : Agreement.Disagrees)
         {
             Recorded = $"Recorded: \"{name}\" of {design.NameOf(box!)}.{weak}",

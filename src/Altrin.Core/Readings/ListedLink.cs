@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Readings;
 
 /// <summary>
-/// How somebody in a box's list reaches that box. What hangs on another access point or repeater is listed by the way that one hangs
+/// How a host in a box's list reaches that box. What hangs on another access point or repeater is listed by the way that one hangs
 /// there: as on a cable, most often (common practice).
 /// </summary>
 /// <param name="ByCable">On a cable; else by radio.</param>

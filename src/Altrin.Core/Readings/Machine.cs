@@ -26,11 +26,11 @@ public sealed record Machine(AdapterRead Adapter, string Why, IReadOnlyList<stri
             .FirstOrDefault();
         if (best is null)
         {
-            return adapters.Count == 0 && reading.NameServers.Count > 0 ? new(new(0, "") { NameServers = reading.NameServers }, "Only its DNS servers are told.", []) : null;
+            return adapters.Count == 0 && reading.DnsServers.Count > 0 ? new(new(0, "") { DnsServers = reading.DnsServers }, "Only its DNS servers are told.", []) : null;
         }
         var others = adapters.Where(a => a.Name != best.Name).Select(a => a.Name).Where(n => n.Length > 0).Distinct().ToList();
         return new(
-            best.NameServers.Count > 0 ? best : best with { NameServers = reading.NameServers },
+            best.DnsServers.Count > 0 ? best : best with { DnsServers = reading.DnsServers },
             best.Gateway is { } gateway ? $"It has the way out, over {gateway}."
                 : able.Count == 1 ? "It is the only one with an address that leads anywhere."
                 : best.Way == AddressWay.Leased ? "It is the first with a leased address." : "None has a way out; it is the first with an address.",
@@ -69,11 +69,11 @@ public sealed record Machine(AdapterRead Adapter, string Why, IReadOnlyList<stri
 
     private static AdapterRead Both(AdapterRead a, AdapterRead b) => a with
     {
-        Hardware = a.Hardware ?? b.Hardware,
+        Mac = a.Mac ?? b.Mac,
         Address = a.Address ?? b.Address,
         Way = a.Way == AddressWay.Unknown ? b.Way : a.Way,
         Gateway = a.Gateway ?? b.Gateway,
-        NameServers = a.NameServers.Count > 0 ? a.NameServers : b.NameServers,
+        DnsServers = a.DnsServers.Count > 0 ? a.DnsServers : b.DnsServers,
         Server = a.Server ?? b.Server,
         Linked = a.Linked == Known.Unknown ? b.Linked : a.Linked,
         Inside = a.Inside || b.Inside,

@@ -6,11 +6,11 @@ namespace Altrin.Core.Readings;
 
 /// <summary>An entry of an address table that may be the box that is looked for.</summary>
 /// <param name="Address">Where it answers; null where the list has no address.</param>
-/// <param name="Hardware">Its MAC address.</param>
+/// <param name="Mac">Its MAC address.</param>
 /// <param name="Name">What the list calls it.</param>
 /// <param name="Says">What speaks for it.</param>
 /// <param name="Sure">Whether it cannot well be anything else.</param>
-public sealed record BoxCandidate(Ipv4Address? Address, HardwareAddress Hardware, string? Name, string Says, bool Sure);
+public sealed record BoxCandidate(Ipv4Address? Address, MacAddress Mac, string? Name, string Says, bool Sure);
 
 /// <summary>Where a box that left its old address may be.</summary>
 /// <param name="Candidates">Who it may be, the surest first.</param>
@@ -31,25 +31,25 @@ public sealed record MovedBox(IReadOnlyList<BoxCandidate> Candidates, string Say
         {
             return Parsed<MovedBox>.Fail($"'{Ipv4Address.Shown(digits)}' are no digits of a MAC address; the last two to twelve are expected, such as 53:0a.");
         }
-        if (plain.Length == 0 && (box is null || (box.Hardware is null && box.WanHardware is null && box.Label.RadioHardware is null)))
+        if (plain.Length == 0 && (box is null || (box.Mac is null && box.WanMac is null && box.Label.RadioMac is null)))
         {
             return Parsed<MovedBox>.Fail(box is null ? "Say which box, or type the last digits of its label." : $"No MAC address of {box.Name} was noted; type the last digits of its label.");
         }
         var found = new List<(BoxCandidate Is, int Rank)>();
-        foreach (var near in table.Where(n => n.Hardware is not null).DistinctBy(n => (n.Hardware, n.Address)))
+        foreach (var near in table.Where(n => n.Mac is not null).DistinctBy(n => (n.Mac, n.Address)))
         {
-            var hardware = near.Hardware!.Value;
-            var kin = new[] { box is null ? null : HardwareKin.Of(box, hardware), plain.Length > 0 ? HardwareKin.OfDigits(plain, hardware) : null }.Where(k => k is not null).OrderBy(k => k!.Rank).FirstOrDefault();
-            var labelled = site.Boxes.FirstOrDefault(b => HardwareKin.Of(b, hardware) is { Kind: KinKind.Same });
-            if (kin is not null && site.Devices.All(d => d.Hardware != hardware) && (box is null || labelled is null || labelled == box))
+            var mac = near.Mac!.Value;
+            var kin = new[] { box is null ? null : MacKin.Of(box, mac), plain.Length > 0 ? MacKin.OfDigits(plain, mac) : null }.Where(k => k is not null).OrderBy(k => k!.Rank).FirstOrDefault();
+            var labelled = site.Boxes.FirstOrDefault(b => MacKin.Of(b, mac) is { Kind: KinKind.Same });
+            if (kin is not null && site.Devices.All(d => d.Mac != mac) && (box is null || labelled is null || labelled == box))
             {
                 var sure = kin.Kind is KinKind.Same or KinKind.Side || (kin is { Kind: KinKind.LastDigits, Off: 0 } && plain.Length >= 6);
-                found.Add((new(near.Address, hardware, near.Name, $"{Capital(kin.Text)}{(box is null && labelled is not null ? $"; on the label of {labelled.Name}" : "")}", sure), kin.Rank));
+                found.Add((new(near.Address, mac, near.Name, $"{Capital(kin.Text)}{(box is null && labelled is not null ? $"; on the label of {labelled.Name}" : "")}", sure), kin.Rank));
             }
         }
-        var ranked = found.OrderBy(f => f.Rank).ThenBy(f => f.Is.Hardware).Select(f => f.Is).ToList();
+        var ranked = found.OrderBy(f => f.Rank).ThenBy(f => f.Is.Mac).Select(f => f.Is).ToList();
         var says = ranked.Count == 0
-            ? $"None of {table.Count(n => n.Hardware is not null)} entries fits. An address table lists only whom the machine spoke to lately: speak to every address first, then print the table again."
+            ? $"None of {table.Count(n => n.Mac is not null)} entries fits. An address table lists only whom the machine spoke to lately: speak to every address first, then print the table again."
             : ranked[0] is { Sure: true, Address: { } at } ? $"It answers at {at}. Reserve that address for it, or it may move again."
             : "Open the page of each at its address, the first one first; the label decides.";
         return new MovedBox(ranked, says, SweepOf(subnet));

@@ -29,8 +29,8 @@ internal static class NeighbourReader
     private static (NeighbourRead? Is, bool Row)? Row(Line line)
     {
         var (words, tokens) = (line.Words, line.Tokens);
-        var hardware = tokens.Where(t => t.Kind == TokenKind.Hardware).ToList();
-        if (line.Addresses.ToList() is not [var near] || hardware.Count > 1 || words.Length < 2)
+        var mac = tokens.Where(t => t.Kind == TokenKind.Mac).ToList();
+        if (line.Addresses.ToList() is not [var near] || mac.Count > 1 || words.Length < 2)
         {
             return null;
         }
@@ -38,16 +38,16 @@ internal static class NeighbourReader
         var named = near.Start > 1 && line.Trimmed[near.Start - 1] == '(' && words.Length >= 4 && words[2] == "at";
         // "address hardware kind", "address ether hardware flags adapter", "address 0x1 0x2 hardware * adapter", "address (incomplete) adapter".
         var plain = near is { Start: 0, PrefixLength: null } && words.Length <= 6
-            && (hardware.Count == 1 ? words.Length - Array.FindIndex(words, w => w.Length >= 11 && line.Trimmed.AsSpan(hardware[0].Start, hardware[0].End - hardware[0].Start).SequenceEqual(w)) is 1 or 2 or 3 or 4 && IsPlain(words) : words[1] is "(incomplete)" or "<incomplete>");
+            && (mac.Count == 1 ? words.Length - Array.FindIndex(words, w => w.Length >= 11 && line.Trimmed.AsSpan(mac[0].Start, mac[0].End - mac[0].Start).SequenceEqual(w)) is 1 or 2 or 3 or 4 && IsPlain(words) : words[1] is "(incomplete)" or "<incomplete>");
         if (!named && !plain)
         {
             return null;
         }
-        if (hardware.Count == 1 && IpReader.Own(hardware[0].Hardware) is null)
+        if (mac.Count == 1 && IpReader.Own(mac[0].Mac) is null)
         {
-            return hardware[0].Hardware.Bits == 0 ? (new(line.Number, near.Address, null), true) : (null, true);
+            return mac[0].Mac.Bits == 0 ? (new(line.Number, near.Address, null), true) : (null, true);
         }
-        return (new(line.Number, near.Address, hardware.Count == 1 ? hardware[0].Hardware : null) { Name = named && words[0] != "?" ? words[0] : null }, true);
+        return (new(line.Number, near.Address, mac.Count == 1 ? mac[0].Mac : null) { Name = named && words[0] != "?" ? words[0] : null }, true);
     }
 
     /// <summary>Whether the words between and behind are those of an address table: short, and no more than two that are no flags.</summary>

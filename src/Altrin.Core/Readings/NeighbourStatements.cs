@@ -15,26 +15,26 @@ internal static class NeighbourStatements
     {
         var site = home.Site;
         var table = at is null ? [] : at.Sides.SelectMany(s => Looking.At(at.Seen, s)).ToList();
-        var listed = reading.Neighbours.Where(n => n.Hardware is not null).DistinctBy(n => (n.Hardware, n.Address)).Take(Most).ToList();
+        var listed = reading.Neighbours.Where(n => n.Mac is not null).DistinctBy(n => (n.Mac, n.Address)).Take(Most).ToList();
         var offered = new HashSet<string>(StringComparer.Ordinal);
         foreach (var near in listed)
         {
             var said = One(site, at, table, near, reading);
             // One MAC address at several addresses is usual behind a bridge, and two entries may have one name: the first counts.
             yield return said.Corrections.Count == 0 || said.Corrections.All(c => offered.Add(Target(c))) ? said : said with { Offer = null, Corrections = [] };
-            if (at is not null && near.Link is { } link && site.Devices.FirstOrDefault(d => d.Hardware == near.Hardware) is { } device && Linked(at.Design, device, near, link) is { } linked)
+            if (at is not null && near.Link is { } link && site.Devices.FirstOrDefault(d => d.Mac == near.Mac) is { } device && Linked(at.Design, device, near, link) is { } linked)
             {
                 yield return linked;
             }
         }
-        var silent = reading.Neighbours.Where(n => n.Hardware is null && n.Address is not null).Select(n => n.Address!.Value).Distinct().ToList();
+        var silent = reading.Neighbours.Where(n => n.Mac is null && n.Address is not null).Select(n => n.Address!.Value).Distinct().ToList();
         if (silent.Count > 0)
         {
-            yield return new("silent", reading.Neighbours.First(n => n.Hardware is null).Line, $"No host answered at {Joined(silent.Take(8).Select(a => $"{a}"))}{(silent.Count > 8 ? $" and {silent.Count - 8} more" : "")}.", Agreement.Unknown);
+            yield return new("silent", reading.Neighbours.First(n => n.Mac is null).Line, $"No host answered at {Joined(silent.Take(8).Select(a => $"{a}"))}{(silent.Count > 8 ? $" and {silent.Count - 8} more" : "")}.", Agreement.Unknown);
         }
         var missing = table.Select(n => n.Owner).Where(o => o != PortRef.Street).Distinct()
-            .Where(o => site.Boxes.FirstOrDefault(b => b.Id == o) is { Hardware: not null } box ? listed.TrueForAll(n => HardwareKin.Of(box, n.Hardware!.Value) is null)
-                : site.Devices.FirstOrDefault(d => d.Id == o)?.Hardware is { } own && listed.TrueForAll(n => n.Hardware != own)).ToList();
+            .Where(o => site.Boxes.FirstOrDefault(b => b.Id == o) is { Mac: not null } box ? listed.TrueForAll(n => MacKin.Of(box, n.Mac!.Value) is null)
+                : site.Devices.FirstOrDefault(d => d.Id == o)?.Mac is { } own && listed.TrueForAll(n => n.Mac != own)).ToList();
         // Who asks for an address while one listens is no list of who is there.
         if (missing.Count > 0 && listed.Count > 0 && reading.Blocks.Any(b => b.Kind is ReadingKind.AddressTable or ReadingKind.DeviceList))
         {
@@ -46,15 +46,15 @@ internal static class NeighbourStatements
     }
 
     /// <summary>Whom a correction is of.</summary>
-    private static string Target(Correction correction) => correction switch { SetBox box => box.Box, SetDevice device => device.Device, AddDevice { Device.Hardware: { } hardware } => $"{hardware}", _ => "" };
+    private static string Target(Correction correction) => correction switch { SetBox box => box.Box, SetDevice device => device.Device, AddDevice { Device.Mac: { } mac } => $"{mac}", _ => "" };
 
     private static Statement One(Site site, Standpoint? at, List<Neighbour> table, NeighbourRead near, Reading reading)
     {
-        var hardware = near.Hardware!.Value;
-        var id = $"near:{hardware}";
-        var found = $"{(near.Name is { } name ? $"\"{name}\", " : "")}{hardware}{(near.Address is { } address ? $" at {address}" : "")}{(near.Link is { } link ? $", {link.Words}" : "")}";
-        var box = site.Boxes.FirstOrDefault(b => HardwareKin.Of(b, hardware) is { Kind: KinKind.Same or KinKind.Side });
-        var device = site.Devices.FirstOrDefault(d => d.Hardware == hardware);
+        var mac = near.Mac!.Value;
+        var id = $"near:{mac}";
+        var found = $"{(near.Name is { } name ? $"\"{name}\", " : "")}{mac}{(near.Address is { } address ? $" at {address}" : "")}{(near.Link is { } link ? $", {link.Words}" : "")}";
+        var box = site.Boxes.FirstOrDefault(b => MacKin.Of(b, mac) is { Kind: KinKind.Same or KinKind.Side });
+        var device = site.Devices.FirstOrDefault(d => d.Mac == mac);
         if ((box?.Id ?? device?.Id) is { } owner)
         {
             return Recorded(site, at, table, near, id, $"{found}: {box?.Name ?? device!.Name}.", owner);
@@ -63,34 +63,34 @@ internal static class NeighbourStatements
         var holder = near.Address is { } held ? at?.HolderOf(held) : null;
         if (holder is not null && site.Boxes.FirstOrDefault(b => b.Id == holder) is { } there)
         {
-            var kin = HardwareKin.Of(there, hardware);
-            return there.Hardware is null
+            var kin = MacKin.Of(there, mac);
+            return there.Mac is null
                 ? new(id, near.Line, $"{found}, the address of {there.Name}.", Agreement.Unknown)
                 {
                     Recorded = $"No MAC address of {there.Name} is recorded.",
-                    Offer = $"{there.Name} has the MAC address {hardware}",
-                    Corrections = [AdapterStatements.Noted(there, hardware)],
+                    Offer = $"{there.Name} has the MAC address {mac}",
+                    Corrections = [AdapterStatements.Noted(there, mac)],
                 }
                 : new(id, near.Line, $"{found}, the address of {there.Name}.", kin is null ? Agreement.Disagrees : Agreement.Agrees)
                 {
-                    Recorded = kin is null ? $"Recorded: {there.Hardware}." : $"It is {kin.Text}.",
+                    Recorded = kin is null ? $"Recorded: {there.Mac}." : $"It is {kin.Text}.",
                     Explanations = kin is null ? [new($"Another box answers at the address of {there.Name}, or the address is on two.", [])] : [],
                 };
         }
         if (holder is not null && site.Devices.FirstOrDefault(d => d.Id == holder) is { } user)
         {
-            return user.Hardware is null
-                ? new(id, near.Line, $"{found}, the address of {user.Name}.", Agreement.Unknown) { Recorded = $"No MAC address of {user.Name} is recorded.", Offer = $"{user.Name} has the MAC address {hardware}", Corrections = [new SetDevice(user.Id, Partial<Device>.With(d => d.Hardware, hardware))] }
-                : new(id, near.Line, $"{found}, the address of {user.Name}.", Agreement.Disagrees) { Recorded = $"Recorded: {user.Hardware}.", Explanations = [new($"Something else has taken the address of {user.Name}.", [])] };
+            return user.Mac is null
+                ? new(id, near.Line, $"{found}, the address of {user.Name}.", Agreement.Unknown) { Recorded = $"No MAC address of {user.Name} is recorded.", Offer = $"{user.Name} has the MAC address {mac}", Corrections = [new SetDevice(user.Id, Partial<Device>.With(d => d.Mac, mac))] }
+                : new(id, near.Line, $"{found}, the address of {user.Name}.", Agreement.Disagrees) { Recorded = $"Recorded: {user.Mac}.", Explanations = [new($"Something else has taken the address of {user.Name}.", [])] };
         }
-        if (reading.Adapters.Any(a => a.Hardware == hardware))
+        if (reading.Adapters.Any(a => a.Mac == mac))
         {
             return new(id, near.Line, $"{found}: the machine that printed this.", Agreement.Agrees);
         }
-        var named = near.Name is null ? null : site.Devices.FirstOrDefault(d => d.Hardware is null && Slugs.Of(d.Name, _ => false, "x") == Slugs.Of(near.Name, _ => false, "x"));
+        var named = near.Name is null ? null : site.Devices.FirstOrDefault(d => d.Mac is null && Slugs.Of(d.Name, _ => false, "x") == Slugs.Of(near.Name, _ => false, "x"));
         if (named is not null)
         {
-            return new(id, near.Line, $"{found}.", Agreement.Unknown) { Recorded = $"{named.Name} is recorded without a MAC address.", Offer = $"{named.Name} has the MAC address {hardware}", Corrections = [new SetDevice(named.Id, Partial<Device>.With(d => d.Hardware, hardware))] };
+            return new(id, near.Line, $"{found}.", Agreement.Unknown) { Recorded = $"{named.Name} is recorded without a MAC address.", Offer = $"{named.Name} has the MAC address {mac}", Corrections = [new SetDevice(named.Id, Partial<Device>.With(d => d.Mac, mac))] };
         }
         var entry = DeviceLists.Entry(site, near);
         var called = Called(near);
@@ -98,7 +98,7 @@ internal static class NeighbourStatements
         {
             Recorded = $"{entry.Says}.",
             Offer = entry.Rank < 90 ? null : $"{called} is a device of the home",
-            Corrections = entry.Rank < 90 ? [] : [new AddDevice(new("", called, near.Name is null ? DeviceKind.Other : QuickDevice.KindOf(called), hardware), new Automatic(), ByCable(site, near))],
+            Corrections = entry.Rank < 90 ? [] : [new AddDevice(new("", called, near.Name is null ? DeviceKind.Other : QuickDevice.KindOf(called), mac), new Automatic(), ByCable(site, near))],
         };
     }
 
@@ -121,7 +121,7 @@ internal static class NeighbourStatements
         {
             return null;
         }
-        return new($"link:{device.Hardware}", near.Line, $"{device.Name} is {link.Words}.", cable == link.ByCable ? Agreement.Agrees : Agreement.Disagrees)
+        return new($"link:{device.Mac}", near.Line, $"{device.Name} is {link.Words}.", cable == link.ByCable ? Agreement.Agrees : Agreement.Disagrees)
         {
             Recorded = cable ? "Recorded on a cable." : "Recorded on the Wi-Fi.",
             Explanations = cable == link.ByCable ? []
@@ -158,7 +158,7 @@ internal static class NeighbourStatements
     private static string Called(NeighbourRead near)
     {
         var name = near.Name is { } listed ? string.Concat(listed.Where(c => !char.IsControl(c))).Trim() : "";
-        return name.Length is 0 or > 80 ? $"Device {near.Hardware!.Value.LastFour}" : name;
+        return name.Length is 0 or > 80 ? $"Device {near.Mac!.Value.LastFour}" : name;
     }
 
     private static string Joined(IEnumerable<string> parts) => string.Join(", ", parts);

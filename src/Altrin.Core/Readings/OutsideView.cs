@@ -54,12 +54,12 @@ public sealed record OutsideView(Known Beyond, string Translations, string Inbou
     /// <summary>The same with the routers counted that translate between a seat and the street, as a statement.</summary>
     internal static (OutsideView View, Statement Statement) Of(Design design, Standpoint? at, OutsideRead read)
     {
-        var inside = at is null || at.Sides.Count == 0 ? (int?)null : at.Seen.Tracer.ToInternet(at.Sides[0]).Translators.Count(t => t != PortRef.Street);
+        var inside = at is null || at.Sides.Count == 0 ? (int?)null : at.Seen.Tracer.ToInternet(at.Sides[0]).NatBy.Count(t => t != PortRef.Street);
         var view = Of(read.Seen, read.Wan, inside);
         var service = design.Site.Service;
-        var expected = service switch { CarrierTranslation => Known.Yes, PublicDynamic or PublicFixed => Known.No, _ => Known.Unknown };
+        var expected = service switch { CarrierNat => Known.Yes, PublicDynamic or PublicFixed => Known.No, _ => Known.Unknown };
         var fixedAddress = service is PublicFixed fix && read.Wan is { } wan && fix.Address.Address != wan;
-        var carrier = read.Wan is { } at2 && SpecialBlock.UseOf(at2) == AddressUse.CarrierShared && service is not CarrierTranslation;
+        var carrier = read.Wan is { } at2 && SpecialBlock.UseOf(at2) == AddressUse.CarrierShared && service is not CarrierNat;
         var agreement = view.Beyond == Known.Unknown || expected == Known.Unknown ? Agreement.Unknown : view.Beyond == expected && !fixedAddress ? Agreement.Agrees : Agreement.Disagrees;
         return (view, new("outside", read.Line, $"The outside sees {(read.Seen is { } s ? $"{s}" : "an IPv6 address")}{(read.Wan is { } w ? $", the box has {w}" : "")}. {view.Translations}", agreement)
         {
@@ -74,7 +74,7 @@ public sealed record OutsideView(Known Beyond, string Translations, string Inbou
     internal const string CarrierOffer = "Carrier-grade NAT: several customers share one public address";
 
     /// <summary>The same service behind the provider's own translation.</summary>
-    internal static SetService Translating { get; } = new(Partial<ServiceFacts>.With(s => s.Kind, ServiceKind.CarrierTranslation));
+    internal static SetService Translating { get; } = new(Partial<ServiceFacts>.With(s => s.Kind, ServiceKind.CarrierNat));
 
     private static string Counted(int count) => count switch { 0 => "no NAT", 1 => "one NAT", 2 => "double NAT", _ => $"{count} times NAT" };
 

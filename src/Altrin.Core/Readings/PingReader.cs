@@ -77,7 +77,7 @@ internal static class PingReader
         {
             return true;
         }
-        if (!line.Trimmed.EndsWith(':') || line.Hardware is not null || !line.Numbers.Any(n => n.Whole && n.Value is >= 0 and <= 65500) || line.Addresses.Select(t => t.Address).Distinct().Count() != 1)
+        if (!line.Trimmed.EndsWith(':') || line.Mac is not null || !line.Numbers.Any(n => n.Whole && n.Value is >= 0 and <= 65500) || line.Addresses.Select(t => t.Address).Distinct().Count() != 1)
         {
             return false;
         }
@@ -111,7 +111,7 @@ internal static class PingReader
         var line = sheet[at];
         var here = line.Trimmed.Contains('%', StringComparison.Ordinal);
         var next = !here && line.Trimmed.Count(c => c == '=') == 3 && sheet[at + 1].Trimmed is ['(', ..] && sheet[at + 1].Trimmed.Contains('%', StringComparison.Ordinal);
-        if (!(here || next) || line.Addresses.Any() || line.Hardware is not null)
+        if (!(here || next) || line.Addresses.Any() || line.Mac is not null)
         {
             return null;
         }
@@ -122,7 +122,7 @@ internal static class PingReader
 
     /// <summary>Something said of one packet that was not answered: no table, nothing indented, no head of something else.</summary>
     private static bool IsSilence(Line line, Ipv4Address? target) =>
-        line.Indent == 0 && line.Hardware is null && !line.Trimmed.EndsWith(':') && line.Addresses.Count() <= 1 && line.Tokens.All(t => t.PrefixLength is null) && line.Trimmed.Length < 120 && !PromptLike(line) && target is not null;
+        line.Indent == 0 && line.Mac is null && !line.Trimmed.EndsWith(':') && line.Addresses.Count() <= 1 && line.Tokens.All(t => t.PrefixLength is null) && line.Trimmed.Length < 120 && !PromptLike(line) && target is not null;
 
     private static bool PromptLike(Line line) => line.Trimmed.Contains('>', StringComparison.Ordinal) || line.Trimmed.Contains("$ ", StringComparison.Ordinal) || line.Trimmed.Contains("# ", StringComparison.Ordinal);
 

@@ -28,7 +28,7 @@ public sealed record PlaceAir(string Place, string? At, IReadOnlyList<PlaceAirRo
         }
         var names = design.SetUp.Boxes.SelectMany(b => Air.Of(design, b.Box)).Select(a => a.Setting.Name).ToHashSet(StringComparer.Ordinal);
         // One radio is heard in many places.
-        var owners = scanned.SelectMany(p => p.Air!.Networks).Select(n => n.Radio).OfType<HardwareAddress>().Distinct().ToDictionary(r => r, r => HardwareKin.Owner(design.Site, r)?.Box.Id);
+        var owners = scanned.SelectMany(p => p.Air!.Networks).Select(n => n.Radio).OfType<MacAddress>().Distinct().ToDictionary(r => r, r => MacKin.Owner(design.Site, r)?.Box.Id);
         return [.. scanned.Select(p =>
         {
             List<PlaceAirRow> rows = [.. p.Air!.Networks.Select(n => (Network: n, Box: n.Radio is { } radio ? owners[radio] : null)).Select(n => new PlaceAirRow(n.Network, n.Box, n.Box is not null || names.Contains(n.Network.Name)))];

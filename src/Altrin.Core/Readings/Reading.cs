@@ -17,7 +17,7 @@ public enum ReadingKind
     /// <summary>An address table (ARP).</summary>
     AddressTable,
     /// <summary>DNS servers of a machine.</summary>
-    NameServers,
+    DnsServers,
     /// <summary>A ping.</summary>
     Ping,
     /// <summary>A route, hop by hop.</summary>
@@ -71,7 +71,7 @@ public enum AddressWay
 public sealed record AdapterRead(int Line, string Name)
 {
     /// <summary>Its MAC address.</summary>
-    public HardwareAddress? Hardware { get; init; }
+    public MacAddress? Mac { get; init; }
 
     /// <summary>Its address with its prefix.</summary>
     public InterfaceAddress? Address { get; init; }
@@ -83,7 +83,7 @@ public sealed record AdapterRead(int Line, string Name)
     public Ipv4Address? Gateway { get; init; }
 
     /// <summary>Its DNS servers.</summary>
-    public IReadOnlyList<Ipv4Address> NameServers { get; init; } = [];
+    public IReadOnlyList<Ipv4Address> DnsServers { get; init; } = [];
 
     /// <summary>The address of the server that leased it.</summary>
     public Ipv4Address? Server { get; init; }
@@ -125,8 +125,8 @@ public sealed record RouteRead(int Line, Subnet Destination, Ipv4Address? Gatewa
 /// <summary>A host on the wire, by an address table, a device list or a server's leases.</summary>
 /// <param name="Line">Where it stands.</param>
 /// <param name="Address">Its address; null where the list has none.</param>
-/// <param name="Hardware">Its MAC address; null where no host answered for the address.</param>
-public sealed record NeighbourRead(int Line, Ipv4Address? Address, HardwareAddress? Hardware)
+/// <param name="Mac">Its MAC address; null where no host answered for the address.</param>
+public sealed record NeighbourRead(int Line, Ipv4Address? Address, MacAddress? Mac)
 {
     /// <summary>What the list calls it; null where it has no name for it.</summary>
     public string? Name { get; init; }
@@ -181,7 +181,7 @@ public readonly record struct Level(double Dbm, int EitherDb);
 /// <param name="Line">Where it begins.</param>
 /// <param name="Name">Its name; empty where it hides it.</param>
 /// <param name="Radio">The MAC address of the radio that sends it (BSSID); null where not printed.</param>
-public sealed record NetworkRead(int Line, string Name, HardwareAddress? Radio)
+public sealed record NetworkRead(int Line, string Name, MacAddress? Radio)
 {
     /// <summary>Its band.</summary>
     public RadioBand? Band { get; init; }
@@ -213,10 +213,10 @@ public sealed record NetworkRead(int Line, string Name, HardwareAddress? Radio)
 public sealed record OfferRead(int Line, DhcpKind Kind, Ipv4Address? Server, Ipv4Address? Given)
 {
     /// <summary>Who asked.</summary>
-    public HardwareAddress? Asker { get; init; }
+    public MacAddress? Asker { get; init; }
 
     /// <summary>The MAC address that the answer came from; only in a capture.</summary>
-    public HardwareAddress? From { get; init; }
+    public MacAddress? From { get; init; }
 
     /// <summary>The prefix that came along.</summary>
     public int? PrefixLength { get; init; }
@@ -225,7 +225,7 @@ public sealed record OfferRead(int Line, DhcpKind Kind, Ipv4Address? Server, Ipv
     public Ipv4Address? Gateway { get; init; }
 
     /// <summary>The DNS servers that came along.</summary>
-    public IReadOnlyList<Ipv4Address> NameServers { get; init; } = [];
+    public IReadOnlyList<Ipv4Address> DnsServers { get; init; } = [];
 
     /// <summary>How long the lease lasts, in seconds.</summary>
     public long? LeaseSeconds { get; init; }
@@ -254,7 +254,7 @@ public sealed record Reading(int Lines, IReadOnlyList<ReadBlock> Blocks, IReadOn
     public IReadOnlyList<NeighbourRead> Neighbours { get; init; } = [];
 
     /// <summary>DNS servers that stand apart from any adapter.</summary>
-    public IReadOnlyList<Ipv4Address> NameServers { get; init; } = [];
+    public IReadOnlyList<Ipv4Address> DnsServers { get; init; } = [];
 
     /// <summary>Pings.</summary>
     public IReadOnlyList<PingRead> Pings { get; init; } = [];

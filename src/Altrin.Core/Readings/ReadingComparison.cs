@@ -49,10 +49,10 @@ public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnly
             Readings.Baseline.Of(reading.Runs, design.Site.Service, run => Readings.Baseline.Carries(at, run.By), id => design.Site.Place(id)?.Name ?? (id.Length == 0 ? "no place noted" : id)));
     }
 
-    /// <summary>Either side of a disagreement may be wrong, and a made-up MAC address changes: these are left to whoever looks.</summary>
+    /// <summary>Either side of a disagreement may be wrong, and a made-up MAC address changes: these are left to the reader.</summary>
     private static IEnumerable<Statement> Suggesting(IEnumerable<Statement> statements) => Numbered(statements).Select(s => s with
     {
-        Suggested = s is { Offer: not null, Agreement: not Agreement.Disagrees } && !s.Corrections.Any(c => c is AddDevice { Device.Hardware.IsLocallyAdministered: true }),
+        Suggested = s is { Offer: not null, Agreement: not Agreement.Disagrees } && !s.Corrections.Any(c => c is AddDevice { Device.Mac.IsLocallyAdministered: true }),
     });
 
     /// <summary>Ids that are given once: a text may say one thing several times.</summary>

@@ -63,7 +63,7 @@ public static class ReadingText
     }
 
     private static string Why(Line line) =>
-        line.Tokens.Any(t => t.Kind == TokenKind.Hardware) ? "A MAC address, with no layout around it that is known: beside it an address is expected, or a table of several such rows."
+        line.Tokens.Any(t => t.Kind == TokenKind.Mac) ? "A MAC address, with no layout around it that is known: beside it an address is expected, or a table of several such rows."
         : line.Addresses.Any() ? "An address, with no layout around it that is known. Paste the whole output, with its heads."
         : line.Tokens.Any(t => t.Kind == TokenKind.Address6) ? "An IPv6 address: only IPv4 is read."
         : line.Numbers.Any() ? "Numbers, with no layout around them that is known. Paste the whole output, with its heads."

@@ -47,7 +47,7 @@ internal static class RouteReader
         var octets = rest[..end].Trim().Split(' ');
         return new(line.Number, rest[end..].TrimStart('.').Trim())
         {
-            Hardware = octets.Length == 6 && HardwareAddress.Parse(string.Join(':', octets)) is { Ok: true, Value: var hardware } ? hardware : null,
+            Mac = octets.Length == 6 && MacAddress.Parse(string.Join(':', octets)) is { Ok: true, Value: var mac } ? mac : null,
             Inside = octets.Length != 6,
         };
     }
@@ -57,7 +57,7 @@ internal static class RouteReader
         var (words, tokens) = (line.Words, line.Tokens);
         var isDefault = words.Length > 0 && words[0] == "default";
         var addresses = line.Addresses.Select(t => t.Address).ToList();
-        if ((!isDefault && tokens is not [{ Kind: TokenKind.Address, Start: 0, PrefixLength: null }, ..]) || line.Hardware is not null)
+        if ((!isDefault && tokens is not [{ Kind: TokenKind.Address, Start: 0, PrefixLength: null }, ..]) || line.Mac is not null)
         {
             return null;
         }
@@ -96,11 +96,11 @@ internal static class RouteReader
         {
             return words[0].Contains(':', StringComparison.Ordinal);
         }
-        if (line.Hardware is { } hardware)
+        if (line.Mac is { } mac)
         {
             if (to.PrefixLength == 32)
             {
-                found.Neighbours.Add(new(line.Number, to.Network, IpReader.Own(hardware)));
+                found.Neighbours.Add(new(line.Number, to.Network, IpReader.Own(mac)));
             }
             return true;
         }

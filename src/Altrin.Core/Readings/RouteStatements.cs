@@ -34,7 +34,7 @@ internal static class RouteStatements
         var found = inner.Count == 0 ? "No hop with a private address before the internet."
             : $"{inner.Count} {(inner.Count == 1 ? "hop has" : "hops have")} a private address before the internet: {string.Join(", ", inner.Select(a => at?.HolderOf(a) is { } owner && owner != PortRef.Street ? $"{a} ({at.NameOf(owner)})" : $"{a}"))}.";
         var service = home.Site.Service;
-        var offered = carrier.Count > 0 && service is not CarrierTranslation ? OutsideView.Translating : null;
+        var offered = carrier.Count > 0 && service is not CarrierNat ? OutsideView.Translating : null;
         var offer = offered is null ? null : OutsideView.CarrierOffer;
         if (at is null || Looking.To(at.Seen, at.Owner, trace.Target ?? Provider.Host) is not { } expected)
         {

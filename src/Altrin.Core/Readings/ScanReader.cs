@@ -37,7 +37,7 @@ internal static class ScanReader
             if (Numbered(line, "BSSID") is not null)
             {
                 Add();
-                radio = new(line.Number, name, IpReader.Own(line.Hardware)) { Security = security };
+                radio = new(line.Number, name, IpReader.Own(line.Mac)) { Security = security };
             }
             else if (LinkReader.Pair(line) is var (_, value) && radio is null)
             {
@@ -71,7 +71,7 @@ internal static class ScanReader
 
     /// <summary>What stands over the first network: the adapter and how many there are.</summary>
     private static bool IsTitle(Sheet sheet, int at) =>
-        sheet[at] is { Indent: 0, Hardware: null } line && line.Tokens.All(t => t.Kind == TokenKind.Number) && Enumerable.Range(at + 1, 3).Any(i => sheet[i].Indent == 0 && Numbered(sheet[i], "SSID") is not null);
+        sheet[at] is { Indent: 0, Mac: null } line && line.Tokens.All(t => t.Kind == TokenKind.Number) && Enumerable.Range(at + 1, 3).Any(i => sheet[i].Indent == 0 && Numbered(sheet[i], "SSID") is not null);
 
     private static string? Numbered(Line line, string key)
     {
@@ -83,11 +83,11 @@ internal static class ScanReader
     private static int Scanned(Sheet sheet, int at, Found found)
     {
         var head = sheet[at];
-        if (!head.StartsWith("BSS ") || head.Hardware is null)
+        if (!head.StartsWith("BSS ") || head.Mac is null)
         {
             return 0;
         }
-        var read = new NetworkRead(head.Number, "", IpReader.Own(head.Hardware)) { Joined = head.Contains("associated") };
+        var read = new NetworkRead(head.Number, "", IpReader.Own(head.Mac)) { Joined = head.Contains("associated") };
         var (count, secret, two, three, tkip) = (1, false, false, false, false);
         for (; sheet[at + count] is { Indent: > 0, IsBlank: false } line; count++)
         {
@@ -149,7 +149,7 @@ internal static class ScanReader
         }
         var joined = cells[0] is "*";
         var at = joined || (terse && cells[0].Length == 0) ? 1 : 0;
-        var radio = HardwareAddress.Parse(cells[at]) is { Ok: true, Value: var hardware } ? hardware : (HardwareAddress?)null;
+        var radio = MacAddress.Parse(cells[at]) is { Ok: true, Value: var mac } ? mac : (MacAddress?)null;
         at += radio is null ? 0 : 1;
         // The mode stands between name and channel; a name may hold two blanks of its own.
         var name = rate - 2 > at ? string.Join("  ", cells.Skip(at).Take(rate - 2 - at)) : "";

@@ -37,7 +37,7 @@ internal sealed class Line
     public IEnumerable<Token> Addresses => Tokens.Where(t => t.Kind == TokenKind.Address);
 
     /// <summary>Its first MAC address; null where it has none.</summary>
-    public HardwareAddress? Hardware => Tokens.FirstOrDefault(t => t.Kind == TokenKind.Hardware) is { Kind: TokenKind.Hardware } found ? found.Hardware : null;
+    public MacAddress? Mac => Tokens.FirstOrDefault(t => t.Kind == TokenKind.Mac) is { Kind: TokenKind.Mac } found ? found.Mac : null;
 
     /// <summary>Its numbers.</summary>
     public IEnumerable<Token> Numbers => Tokens.Where(t => t.Kind == TokenKind.Number);

@@ -73,7 +73,7 @@ internal static class Slips
             var acts = new List<(string Text, Change Change)>();
             if (setting.Mode is RouterMode router)
             {
-                acts.Add((router.Server.On ? $"The DHCP server of {box.Name} is off." : $"The DHCP server of {box.Name} is on.", new SwitchAddressServer(box.Id, !router.Server.On)));
+                acts.Add((router.Server.On ? $"The DHCP server of {box.Name} is off." : $"The DHCP server of {box.Name} is on.", new SwitchDhcpServer(box.Id, !router.Server.On)));
                 if (box.FactoryAddress is { } factory && factory != router.Lan)
                 {
                     acts.Add(($"{box.Name} is at its factory address {factory.Address}.", new SetLanAddress(box.Id, factory)));

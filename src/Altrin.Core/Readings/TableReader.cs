@@ -54,7 +54,7 @@ internal static class TableReader
         var places = new List<int>();
         for (var i = 0; i < MostCells * 3 && at + i < sheet.Lines.Count && places.Count < 2; i++)
         {
-            if (sheet[at + i] is { Hardware: not null } line)
+            if (sheet[at + i] is { Mac: not null } line)
             {
                 if (line.Words.Length > 1)
                 {
@@ -70,8 +70,8 @@ internal static class TableReader
         var size = places[1] - places[0];
         var rows = new List<(Line, List<string>)>();
         var count = 0;
-        while (at + count + size <= sheet.Lines.Count && sheet[at + count + places[0]] is { Hardware: not null, Words.Length: 1 }
-            && Enumerable.Range(at + count, size).All(i => !sheet[i].IsBlank && (sheet[i].Hardware is null || i == at + count + places[0])))
+        while (at + count + size <= sheet.Lines.Count && sheet[at + count + places[0]] is { Mac: not null, Words.Length: 1 }
+            && Enumerable.Range(at + count, size).All(i => !sheet[i].IsBlank && (sheet[i].Mac is null || i == at + count + places[0])))
         {
             rows.Add((sheet[at + count], [.. Enumerable.Range(at + count, size).Select(i => sheet[i].Trimmed)]));
             count += size;
@@ -85,7 +85,7 @@ internal static class TableReader
         return count;
     }
 
-    private static bool IsRow(Line line) => line.Tokens.Count(t => t.Kind == TokenKind.Hardware) == 1 && Split(line.Trimmed, MarkOf(line)).Count >= 2;
+    private static bool IsRow(Line line) => line.Tokens.Count(t => t.Kind == TokenKind.Mac) == 1 && Split(line.Trimmed, MarkOf(line)).Count >= 2;
 
     private static void Note(List<(Line Line, List<string> Cells)> rows, Found found)
     {
@@ -97,12 +97,12 @@ internal static class TableReader
         foreach (var (line, cells) in rows)
         {
             var tokens = cells.SelectMany(Scanner.Scan).ToList();
-            var hardware = IpReader.Own(tokens.Find(t => t.Kind == TokenKind.Hardware) is { Kind: TokenKind.Hardware } own ? own.Hardware : null);
-            if (hardware is null)
+            var mac = IpReader.Own(tokens.Find(t => t.Kind == TokenKind.Mac) is { Kind: TokenKind.Mac } own ? own.Mac : null);
+            if (mac is null)
             {
                 continue;
             }
-            found.Neighbours.Add(new(line.Number, tokens.Where(t => t.Kind == TokenKind.Address && !IfconfigReader.IsMask(t.Address)).Select(t => (Ipv4Address?)t.Address).FirstOrDefault(), hardware)
+            found.Neighbours.Add(new(line.Number, tokens.Where(t => t.Kind == TokenKind.Address && !IfconfigReader.IsMask(t.Address)).Select(t => (Ipv4Address?)t.Address).FirstOrDefault(), mac)
             {
                 Name = name < 0 ? null : Name(cells.ElementAtOrDefault(name)),
                 Link = ListedLink.Of(cells.Where((_, column) => column != name)),

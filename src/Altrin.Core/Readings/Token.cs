@@ -9,7 +9,7 @@ internal enum TokenKind
     /// <summary>An IPv4 address, with a prefix length where one follows.</summary>
     Address,
     /// <summary>A MAC address.</summary>
-    Hardware,
+    Mac,
     /// <summary>An IPv6 address.</summary>
     Address6,
     /// <summary>A number with what follows it, such as ms or %.</summary>
@@ -29,7 +29,7 @@ internal sealed record Token(TokenKind Kind, int Start, int End)
     public int? PrefixLength { get; init; }
 
     /// <summary>The MAC address, also of a group.</summary>
-    public HardwareAddress Hardware { get; init; }
+    public MacAddress Mac { get; init; }
 
     /// <summary>The number.</summary>
     public double Value { get; init; }
@@ -53,10 +53,10 @@ internal static class Scanner
         var at = 0;
         while (at < text.Length)
         {
-            if (Hardware(text, at) is { } hardware)
+            if (Mac(text, at) is { } mac)
             {
-                (found ??= []).Add(hardware);
-                at = hardware.End;
+                (found ??= []).Add(mac);
+                at = mac.End;
             }
             else if (Address(text, at) is { } address)
             {
@@ -89,7 +89,7 @@ internal static class Scanner
     /// A MAC address: six groups of one or two hexadecimal digits with colons, six of two with hyphens, or three of four with dots
     /// (the layouts of the commands read here; common practice).
     /// </summary>
-    private static Token? Hardware(string text, int at)
+    private static Token? Mac(string text, int at)
     {
         if (!char.IsAsciiHexDigit(text[at]) || (at > 0 && (char.IsAsciiLetterOrDigit(text[at - 1]) || text[at - 1] is ':' or '-' or '.')))
         {
@@ -131,7 +131,7 @@ internal static class Scanner
         // Longer rows of octets are identifiers of another kind.
         return pos < text.Length && (char.IsAsciiLetterOrDigit(text[pos]) || (text[pos] is ':' or '-' && pos + 1 < text.Length && char.IsAsciiHexDigit(text[pos + 1])))
             ? null
-            : new Token(TokenKind.Hardware, at, pos) { Hardware = new(bits) };
+            : new Token(TokenKind.Mac, at, pos) { Mac = new(bits) };
     }
 
     private static Token? Address(string text, int at)

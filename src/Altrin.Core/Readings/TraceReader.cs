@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Readings;
 
 /// <summary>
-/// tracert and traceroute in any language: lines that count from 1, each with times or stars and whoever answered. (Layouts of traceroute
+/// tracert and traceroute in any language: lines that count from 1, each with times or stars and the host that answered. (Layouts of traceroute
 /// and busybox held to the commands, the other from memory.)
 /// </summary>
 internal static class TraceReader
@@ -24,7 +24,7 @@ internal static class TraceReader
             {
                 first = sheet.NotBlank(at + 2);
             }
-            if (head.Hardware is not null || head.Addresses.Any(t => t.PrefixLength is not null) || Hop(sheet[first], 1) is null || !(head.Addresses.Any() || head.Numbers.Any()))
+            if (head.Mac is not null || head.Addresses.Any(t => t.PrefixLength is not null) || Hop(sheet[first], 1) is null || !(head.Addresses.Any() || head.Numbers.Any()))
             {
                 return 0;
             }
@@ -55,7 +55,7 @@ internal static class TraceReader
     private static HopRead? Hop(Line line, int number)
     {
         var tokens = line.Tokens;
-        if (tokens is not [{ Kind: TokenKind.Number, Start: 0, Whole: true, Unit: var unit } count, ..] || (int)count.Value != number || count.Value > MostHops || line.Hardware is not null || IsTime(unit) || count.End >= line.Trimmed.Length || line.Trimmed[count.End] is not (' ' or '\t'))
+        if (tokens is not [{ Kind: TokenKind.Number, Start: 0, Whole: true, Unit: var unit } count, ..] || (int)count.Value != number || count.Value > MostHops || line.Mac is not null || IsTime(unit) || count.End >= line.Trimmed.Length || line.Trimmed[count.End] is not (' ' or '\t'))
         {
             return null;
         }

@@ -29,12 +29,12 @@ public sealed record Air(string Box, Radio Radio, RadioSetting Setting, bool Gue
               select new Air(id, radio, setting, false, (id, setting));
         var (name, security, key) = mode switch
         {
-            RouterMode { Guest: { } guest } => (guest.Name, guest.Security, guest.Key),
-            AccessPointMode { Guest: { } guest } => (guest.Name, guest.Security, guest.Key),
+            RouterMode { Guest: { } guest } => (guest.Name, guest.Security, guest.Password),
+            AccessPointMode { Guest: { } guest } => (guest.Name, guest.Security, guest.Password),
             _ => ((string?)null, default(WifiSecurity), (string?)null),
         };
         var own = settings.Where(a => a.Setting.On).ToList();
-        return name is null ? own : [.. own, .. own.Select(a => a with { Setting = a.Setting with { Name = name, Security = security, Key = key }, Guest = true })];
+        return name is null ? own : [.. own, .. own.Select(a => a with { Setting = a.Setting with { Name = name, Security = security, Password = key }, Guest = true })];
     }
 
     /// <summary>A satellite sends on each band that it has what its main node sends there.</summary>

@@ -32,7 +32,7 @@ public sealed record HeardNetwork([property: Required(AllowEmptyStrings = true),
     public const int LongestName = 128;
 
     /// <summary>The MAC address of the radio that sends it (BSSID); null where it was not printed.</summary>
-    public HardwareAddress? Radio { get; init; }
+    public MacAddress? Radio { get; init; }
 
     /// <summary>Its band; null where it was not told.</summary>
     public RadioBand? Band { get; init; }

@@ -34,7 +34,7 @@ public static class Cabling
     /// <summary>A copper channel is at most this long: 90 m fixed and 10 m of leads (ISO/IEC 11801, TIA-568; from memory).</summary>
     public const double LongestChannelMetres = 100;
 
-    /// <summary>What is added to a straight way along the walls, for corners and what nobody foresaw (common practice).</summary>
+    /// <summary>What is added to a straight way along the walls, for corners and the unforeseen (common practice).</summary>
     public const double Allowance = 0.10;
 
     /// <summary>The lead at each end, in metres (common practice).</summary>

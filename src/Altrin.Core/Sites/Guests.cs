@@ -5,8 +5,8 @@ namespace Altrin.Core.Sites;
 /// <summary>A name for guests on an access point, which has no subnet for them: whether they are kept apart is the box's habit.</summary>
 /// <param name="Name">The network's name (SSID), 1 to 32 bytes.</param>
 /// <param name="Security">How it is protected.</param>
-/// <param name="Key">Reference to the key; null when open or not recorded.</param>
-public sealed record GuestName(string Name, WifiSecurity Security, string? Key)
+/// <param name="Password">Reference to the key; null when open or not recorded.</param>
+public sealed record GuestName(string Name, WifiSecurity Security, string? Password)
 {
     /// <summary>The VLAN tag by which its frames leave the access point, 1 to 4094 (IEEE 802.1Q); null where they go untagged.</summary>
     public int? Vlan { get; init; }
@@ -17,10 +17,10 @@ public sealed record GuestName(string Name, WifiSecurity Security, string? Key)
 /// </summary>
 /// <param name="Name">The network's name (SSID), 1 to 32 bytes.</param>
 /// <param name="Security">How it is protected.</param>
-/// <param name="Key">Reference to the key; null when open or not recorded.</param>
+/// <param name="Password">Reference to the key; null when open or not recorded.</param>
 /// <param name="Lan">The router's address and prefix in it.</param>
 /// <param name="Pool">What guests are handed out, both ends included.</param>
-public sealed record GuestNetwork(string Name, WifiSecurity Security, string? Key, InterfaceAddress Lan, AddressRange Pool)
+public sealed record GuestNetwork(string Name, WifiSecurity Security, string? Password, InterfaceAddress Lan, AddressRange Pool)
 {
     /// <summary>The VLAN tag by which it is on the router's inner ports too, 2 to 4094 (IEEE 802.1Q); null where it is on the router's radios only.</summary>
     public int? Vlan { get; init; }

@@ -30,12 +30,12 @@ public sealed record JoinChoices(IReadOnlyList<Heard> Heard, IReadOnlyList<strin
 /// <param name="Band">On which band.</param>
 /// <param name="Name">The name.</param>
 /// <param name="Security">Its protection.</param>
-/// <param name="Key">Reference of its password; null where it has none, or none is recorded.</param>
-public sealed record Heard(string Box, string Radio, RadioBand Band, string Name, WifiSecurity Security, string? Key)
+/// <param name="Password">Reference of its password; null where it has none, or none is recorded.</param>
+public sealed record Heard(string Box, string Radio, RadioBand Band, string Name, WifiSecurity Security, string? Password)
 {
     /// <summary>What one radio hears of another.</summary>
     internal Heard(Radio own, Air air)
-        : this(air.Box, own.Id, own.Band, air.Setting.Name, air.Setting.Security, air.Setting.Key)
+        : this(air.Box, own.Id, own.Band, air.Setting.Name, air.Setting.Security, air.Setting.Password)
     {
     }
 }

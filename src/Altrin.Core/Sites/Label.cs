@@ -21,10 +21,10 @@ public sealed record LabelFacts
     public string? WifiName { get; init; }
 
     /// <summary>Reference to its factory Wi-Fi key.</summary>
-    public string? WifiKey { get; init; }
+    public string? WifiPassword { get; init; }
 
     /// <summary>The MAC address of its radio, where printed.</summary>
-    public HardwareAddress? RadioHardware { get; init; }
+    public MacAddress? RadioMac { get; init; }
 
     /// <summary>The version of its firmware, as its page or label says.</summary>
     public string? Firmware { get; init; }

@@ -16,7 +16,7 @@ public static class Limits
     public const int RateMbps = 1_000_000;
 
     /// <summary>How many DNS servers are typed or handed out.</summary>
-    public const int NameServers = 4;
+    public const int DnsServers = 4;
 
     /// <summary>How many addresses a provider gives at a time.</summary>
     public const int ProviderLeases = 16;

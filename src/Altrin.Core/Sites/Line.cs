@@ -6,7 +6,7 @@ namespace Altrin.Core.Sites;
 /// <param name="Kind">By what it knows the box that gets it.</param>
 /// <param name="Port">By port: which of its ports; null otherwise.</param>
 /// <param name="To">By MAC address or mapping: whose; null otherwise.</param>
-public sealed record Passing(PassKind Kind, string? Port, HardwareAddress? To);
+public sealed record Passing(PassKind Kind, string? Port, MacAddress? To);
 
 /// <summary>Ways to pass a public address on.</summary>
 public enum PassKind
@@ -38,7 +38,7 @@ public sealed record LineNeeds
     public Known Locked { get; init; }
 
     /// <summary>That MAC address; null where not known.</summary>
-    public HardwareAddress? LockedTo { get; init; }
+    public MacAddress? LockedTo { get; init; }
 
     /// <summary>The name to log in with, as the provider's letter gives it; null where none or not known.</summary>
     public string? Account { get; init; }
@@ -50,8 +50,8 @@ public sealed record LineNeeds
 /// <summary>What is typed into a router for its line.</summary>
 /// <param name="Login">Whether the provider's login is typed in (PPPoE); the login itself is no part of a design.</param>
 /// <param name="Tag">The VLAN tag; null for none.</param>
-/// <param name="Hardware">A MAC address that it shows instead of its own; null for its own.</param>
-public sealed record LineSetting(bool Login, int? Tag, HardwareAddress? Hardware)
+/// <param name="Mac">A MAC address that it shows instead of its own; null for its own.</param>
+public sealed record LineSetting(bool Login, int? Tag, MacAddress? Mac)
 {
     /// <summary>Nothing typed in.</summary>
     public static LineSetting None { get; } = new(false, null, null);

@@ -24,7 +24,7 @@ public abstract record BoxMode
 /// <param name="Server">Its DHCP server, on or off.</param>
 /// <param name="Forwards">Ports let in from the WAN side.</param>
 /// <param name="Wifi">Its radios.</param>
-public sealed record RouterMode(HostAddress Wan, InterfaceAddress Lan, AddressServer Server, IReadOnlyList<PortForward> Forwards, IReadOnlyList<RadioSetting> Wifi) : BoxMode
+public sealed record RouterMode(HostAddress Wan, InterfaceAddress Lan, DhcpServerSetting Server, IReadOnlyList<PortForward> Forwards, IReadOnlyList<RadioSetting> Wifi) : BoxMode
 {
     /// <summary>How many port forwardings are kept.</summary>
     public const int MostForwards = 500;
@@ -45,7 +45,7 @@ public sealed record RouterMode(HostAddress Wan, InterfaceAddress Lan, AddressSe
     public GuestNetwork? Guest { get; init; }
 
     /// <summary>Whether it gives outgoing packets its own WAN address. One that does not routes both ways and lets everything through.</summary>
-    public bool Translates { get; init; } = true;
+    public bool Nat { get; init; } = true;
 
     /// <summary>Who gets every connection from the WAN side that no forward claims; null where none does.</summary>
     public Ipv4Address? Dmz { get; init; }

@@ -12,7 +12,7 @@ namespace Altrin.Core.Sites;
 [JsonDerivedType(typeof(StaysOnline), "staysOnline")]
 [JsonDerivedType(typeof(CallsInPlace), "callsInPlace")]
 [JsonDerivedType(typeof(GuestsKeptApart), "guestsKeptApart")]
-[JsonDerivedType(typeof(KeepsNameAndKey), "keepsNameAndKey")]
+[JsonDerivedType(typeof(KeepsNameAndPassword), "keepsNameAndPassword")]
 [JsonDerivedType(typeof(ServiceLives), "serviceLives")]
 public abstract record Need(string Id)
 {
@@ -79,7 +79,7 @@ public sealed record CallsInPlace(string Id, string Place) : Need(Id)
     public override string About => Place;
 }
 
-/// <summary>A name for guests is sent, and whoever joins one opens no connection to any device of the home.</summary>
+/// <summary>A name for guests is sent, and a guest opens no connection to any device of the home.</summary>
 public sealed record GuestsKeptApart(string Id) : Need(Id)
 {
     /// <inheritdoc/>
@@ -91,8 +91,8 @@ public sealed record GuestsKeptApart(string Id) : Need(Id)
 /// <param name="Id">Slug, unique in the file.</param>
 /// <param name="Name">The name (SSID).</param>
 /// <param name="Security">How it is protected today.</param>
-/// <param name="Key">Reference to its key; null where open or not recorded.</param>
-public sealed record KeepsNameAndKey(string Id, string Name, WifiSecurity Security, string? Key) : Need(Id)
+/// <param name="Password">Reference to its key; null where open or not recorded.</param>
+public sealed record KeepsNameAndPassword(string Id, string Name, WifiSecurity Security, string? Password) : Need(Id)
 {
     /// <inheritdoc/>
     [JsonIgnore]
@@ -129,7 +129,7 @@ public static class NeedWords
         StaysOnline online => (design.NameOf(online.Device), "kept online during the work"),
         CallsInPlace calls => (design.NameOf(calls.Place), "covered for calls over Wi-Fi"),
         GuestsKeptApart => ("A network for guests", "kept apart"),
-        KeepsNameAndKey keeps => ($"The name \"{keeps.Name}\"", "kept with its password"),
+        KeepsNameAndPassword keeps => ($"The name \"{keeps.Name}\"", "kept with its password"),
         ServiceLives lives => ($"The {LineServiceWords.Of(lives.Service)}", "kept alive"),
         _ => throw new ArgumentOutOfRangeException(nameof(need)),
     };

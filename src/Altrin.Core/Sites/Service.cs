@@ -9,7 +9,7 @@ namespace Altrin.Core.Sites;
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(PublicDynamic), "publicDynamic")]
 [JsonDerivedType(typeof(PublicFixed), "publicFixed")]
-[JsonDerivedType(typeof(CarrierTranslation), "carrierTranslation")]
+[JsonDerivedType(typeof(CarrierNat), "carrierNat")]
 [JsonDerivedType(typeof(UnknownService), "unknown")]
 public abstract record Service(int? DownMbps, int? UpMbps)
 {
@@ -30,7 +30,7 @@ public abstract record Service(int? DownMbps, int? UpMbps)
     {
         PublicDynamic => ServiceKind.PublicDynamic,
         PublicFixed => ServiceKind.PublicFixed,
-        CarrierTranslation => ServiceKind.CarrierTranslation,
+        CarrierNat => ServiceKind.CarrierNat,
         _ => ServiceKind.Unknown,
     };
 }
@@ -46,11 +46,11 @@ public sealed record PublicDynamic(int? DownMbps, int? UpMbps) : Service(DownMbp
 public sealed record PublicFixed(InterfaceAddress Address, Ipv4Address Gateway, int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps)
 {
     /// <summary>The DNS servers of the letter; empty where not read.</summary>
-    public IReadOnlyList<Ipv4Address> NameServers { get; init; } = [];
+    public IReadOnlyList<Ipv4Address> DnsServers { get; init; } = [];
 }
 
 /// <summary>The provider translates too: no public address of one's own (RFC 6598, from memory).</summary>
-public sealed record CarrierTranslation(int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps)
+public sealed record CarrierNat(int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps)
 {
     /// <summary>The block between the carrier's translation and its customers; null where not read: 100.64.0.0/10 then stands for it.</summary>
     public Subnet? Inside { get; init; }
@@ -90,5 +90,5 @@ public enum ServiceKind
     /// <summary>One public address that stays; needs the address and the gateway of the provider's letter.</summary>
     PublicFixed,
     /// <summary>The provider translates too (carrier-grade NAT).</summary>
-    CarrierTranslation,
+    CarrierNat,
 }

@@ -56,8 +56,8 @@ public sealed record DeviceSetting(string Device, HostAddress Address, WifiJoin?
 /// <summary>What a device remembers of a Wi-Fi, and where it stands.</summary>
 /// <param name="Box">The box whose radio it hears best.</param>
 /// <param name="Name">The name that it looks for.</param>
-/// <param name="Key">Reference to the key that it has; null for an open network or where not recorded.</param>
-public sealed record WifiJoin(string Box, string Name, string? Key);
+/// <param name="Password">Reference to the key that it has; null for an open network or where not recorded.</param>
+public sealed record WifiJoin(string Box, string Name, string? Password);
 
 /// <summary>How a host comes by its address.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
@@ -68,7 +68,7 @@ public abstract record HostAddress
     /// <summary>Whether two say the same; DNS servers in the same order.</summary>
     public static bool Same(HostAddress a, HostAddress b) => (a, b) switch
     {
-        (Fixed x, Fixed y) => x.Address == y.Address && x.Gateway == y.Gateway && x.NameServers.SequenceEqual(y.NameServers),
+        (Fixed x, Fixed y) => x.Address == y.Address && x.Gateway == y.Gateway && x.DnsServers.SequenceEqual(y.DnsServers),
         _ => a.GetType() == b.GetType(),
     };
 }
@@ -79,8 +79,8 @@ public sealed record Automatic : HostAddress;
 /// <summary>Typed by hand.</summary>
 /// <param name="Address">Address and prefix as typed.</param>
 /// <param name="Gateway">Default gateway as typed; null where left empty.</param>
-/// <param name="NameServers">DNS servers as typed.</param>
-public sealed record Fixed(InterfaceAddress Address, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers) : HostAddress
+/// <param name="DnsServers">DNS servers as typed.</param>
+public sealed record Fixed(InterfaceAddress Address, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> DnsServers) : HostAddress
 {
     /// <summary>What is typed into a host of a router's subnet: the router's mask, and the router as gateway and DNS server (common practice).</summary>
     public static Fixed Behind(InterfaceAddress router, Ipv4Address address) => new(new(address, router.PrefixLength), router.Address, [router.Address]);

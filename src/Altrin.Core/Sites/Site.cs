@@ -91,9 +91,9 @@ public enum NamingSchool
 /// <param name="Id">Readable slug, unique in the file, never reused.</param>
 /// <param name="Name">What the installer calls it, such as "Loft router".</param>
 /// <param name="Profile">What this kind of box can do, copied from the gear shelf.</param>
-/// <param name="Hardware">MAC address printed for its LAN side; null where not read.</param>
-/// <param name="WanHardware">MAC address of its WAN side; null where not read.</param>
-public sealed record Box(string Id, string Name, Profile Profile, HardwareAddress? Hardware, HardwareAddress? WanHardware)
+/// <param name="Mac">MAC address printed for its LAN side; null where not read.</param>
+/// <param name="WanMac">MAC address of its WAN side; null where not read.</param>
+public sealed record Box(string Id, string Name, Profile Profile, MacAddress? Mac, MacAddress? WanMac)
 {
     /// <summary>What lives in it beside the internet, in order.</summary>
     public IReadOnlyList<LineService> Holds { get; init; } = [];
@@ -112,8 +112,8 @@ public sealed record Box(string Id, string Name, Profile Profile, HardwareAddres
 /// <param name="Id">Readable slug, unique in the file, never reused.</param>
 /// <param name="Name">What the household calls it.</param>
 /// <param name="Kind">What it is.</param>
-/// <param name="Hardware">Its MAC address; null where not read.</param>
-public sealed record Device([property: Key] string Id, string Name, DeviceKind Kind, HardwareAddress? Hardware)
+/// <param name="Mac">Its MAC address; null where not read.</param>
+public sealed record Device([property: Key] string Id, string Name, DeviceKind Kind, MacAddress? Mac)
 {
     /// <summary>Whether it tries an address that it was leased before using it (RFC 5227).</summary>
     public Known ChecksLease { get; init; }

@@ -41,7 +41,7 @@ public sealed record Traits
 
     /// <summary>How the MAC addresses of its other sides follow from the one on its label.</summary>
     [MaxLength(10)]
-    public IReadOnlyList<NextHardware>? Neighbours { get; init; }
+    public IReadOnlyList<NextMac>? Neighbours { get; init; }
 
     /// <summary>What becomes of it in each mode.</summary>
     [MaxLength(8)]
@@ -143,7 +143,7 @@ public sealed record LightSign(
 /// <summary>How the MAC address of one side follows from the one on the label.</summary>
 /// <param name="Side">Which side: "wan", or a radio by its id.</param>
 /// <param name="Offset">What is added to the label's.</param>
-public sealed record NextHardware([property: RegularExpression(Slugs.Pattern)] string Side, [property: Range(-64, 64)] int Offset)
+public sealed record NextMac([property: RegularExpression(Slugs.Pattern)] string Side, [property: Range(-64, 64)] int Offset)
 {
     /// <summary>Whether the local bit is set in it as well.</summary>
     public bool Local { get; init; }

@@ -5,9 +5,9 @@ namespace Altrin.Core.Sites;
 /// <param name="Box">The box that it is meant to join.</param>
 /// <param name="Name">The name that it looks for.</param>
 /// <param name="Security">How it expects that to be protected.</param>
-/// <param name="Key">Reference to the key that was typed; null for none or where not recorded.</param>
+/// <param name="Password">Reference to the key that was typed; null for none or where not recorded.</param>
 /// <param name="Frames">How it carries what others behind it send.</param>
-public sealed record Uplink(string Radio, string Box, string Name, WifiSecurity Security, string? Key, UplinkFrames Frames)
+public sealed record Uplink(string Radio, string Box, string Name, WifiSecurity Security, string? Password, UplinkFrames Frames)
 {
     /// <summary>For WDS: the channel that its own radio is fixed to; null where the box chooses.</summary>
     public int? Channel { get; init; }

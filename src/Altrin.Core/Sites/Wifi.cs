@@ -7,8 +7,8 @@ namespace Altrin.Core.Sites;
 /// <param name="On">Whether it sends.</param>
 /// <param name="Name">The network's name (SSID), 1 to 32 bytes.</param>
 /// <param name="Security">How it is protected.</param>
-/// <param name="Key">Reference to the key; null when open or not recorded.</param>
-public sealed record RadioSetting([property: Key] string Radio, bool On, string Name, WifiSecurity Security, string? Key)
+/// <param name="Password">Reference to the key; null when open or not recorded.</param>
+public sealed record RadioSetting([property: Key] string Radio, bool On, string Name, WifiSecurity Security, string? Password)
 {
     /// <summary>The channel that it is fixed to; null where the box chooses.</summary>
     public int? Channel { get; init; }
@@ -27,11 +27,11 @@ public sealed record RadioSetting([property: Key] string Radio, bool On, string 
 
     /// <inheritdoc/>
     public bool Equals(RadioSetting? other) =>
-        other is not null && (Radio, On, Name, Security, Key) == (other.Radio, other.On, other.Name, other.Security, other.Key)
+        other is not null && (Radio, On, Name, Security, Password) == (other.Radio, other.On, other.Name, other.Security, other.Password)
         && (Channel, WidthMhz, Hidden, ProtectsFrames) == (other.Channel, other.WidthMhz, other.Hidden, other.ProtectsFrames) && WdsPeers.Order(StringComparer.Ordinal).SequenceEqual(other.WdsPeers.Order(StringComparer.Ordinal));
 
     /// <inheritdoc/>
-    public override int GetHashCode() => HashCode.Combine(Radio, Name, Security, Key, Channel);
+    public override int GetHashCode() => HashCode.Combine(Radio, Name, Security, Password, Channel);
 }
 
 /// <summary>Protection of management frames (IEEE 802.11w).</summary>
@@ -39,9 +39,9 @@ public enum FrameProtection
 {
     /// <summary>Not offered.</summary>
     Off,
-    /// <summary>For whoever can.</summary>
+    /// <summary>Offered, and used by devices that can.</summary>
     Optional,
-    /// <summary>Whoever cannot is kept out.</summary>
+    /// <summary>Required: a device that cannot is kept out.</summary>
     Required,
 }
 

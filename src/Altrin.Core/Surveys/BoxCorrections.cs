@@ -16,10 +16,10 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
     public string Id { get; init; } = "";
 
     /// <summary>MAC address on its label; null where not read.</summary>
-    public HardwareAddress? Hardware { get; init; }
+    public MacAddress? Mac { get; init; }
 
     /// <summary>MAC address of its WAN side; null where not read.</summary>
-    public HardwareAddress? WanHardware { get; init; }
+    public MacAddress? WanMac { get; init; }
 
     /// <summary>Where it stands, or lies while it is not in use; null where not noted.</summary>
     public string? Place { get; init; }
@@ -40,13 +40,13 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
         {
             return Parsed<HomeFile>.Fail($"There is no '{Ipv4Address.Shown(ShelfId)}' on the shelf.");
         }
-        if ((Given.WrongName(Name) ?? (Id.Length > 0 ? Given.WrongNewId(home.Site, Id) : null) ?? Given.WrongPlace(home.Site, Place) ?? Given.WrongLabel(Label) ?? Given.WrongHardware(home.Site, null, Hardware, WanHardware, Label.RadioHardware)
+        if ((Given.WrongName(Name) ?? (Id.Length > 0 ? Given.WrongNewId(home.Site, Id) : null) ?? Given.WrongPlace(home.Site, Place) ?? Given.WrongLabel(Label) ?? Given.WrongMac(home.Site, null, Mac, WanMac, Label.RadioMac)
             ?? (home.Site.Boxes.Count >= Site.MostBoxes ? $"At most {Site.MostBoxes:#,0} boxes are kept." : null)) is { } wrong)
         {
             return Parsed<HomeFile>.Fail(wrong);
         }
         var id = Id.Length > 0 ? Id : Slugs.Of(Name, home.Site.Uses, "box");
-        var box = new Box(id, Name.Trim(), profile, Hardware, WanHardware) { Holds = [.. Holds.Distinct().Order()], Label = Label, Place = Place };
+        var box = new Box(id, Name.Trim(), profile, Mac, WanMac) { Holds = [.. Holds.Distinct().Order()], Label = Label, Place = Place };
         var isHandOff = home.Site.Service.HandOff is null && profile.Kind == BoxKind.Gateway;
         var site = home.Site with { Boxes = [.. home.Site.Boxes, box], Service = isHandOff ? home.Site.Service with { HandOff = box.Id } : home.Site.Service };
         var noted = home.With(site);
@@ -66,14 +66,14 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
 
 /// <summary>What is known of a box beside its kind and its label.</summary>
 /// <param name="Name">What the installer calls it.</param>
-/// <param name="Hardware">MAC address of its LAN side; null where not read.</param>
-/// <param name="WanHardware">MAC address of its WAN side; null where not read.</param>
+/// <param name="Mac">MAC address of its LAN side; null where not read.</param>
+/// <param name="WanMac">MAC address of its WAN side; null where not read.</param>
 /// <param name="Holds">What lives in it beside the internet.</param>
 /// <param name="Place">Where it lies while it is not in use; null where not noted.</param>
-public sealed record BoxFacts(string Name, HardwareAddress? Hardware, HardwareAddress? WanHardware, IReadOnlyList<LineService> Holds, string? Place)
+public sealed record BoxFacts(string Name, MacAddress? Mac, MacAddress? WanMac, IReadOnlyList<LineService> Holds, string? Place)
 {
     /// <summary>What is known of a box.</summary>
-    public static BoxFacts Of(Box box) => new(box.Name, box.Hardware, box.WanHardware, box.Holds, box.Place);
+    public static BoxFacts Of(Box box) => new(box.Name, box.Mac, box.WanMac, box.Holds, box.Place);
 }
 
 /// <summary>Corrects what is known of a box; what is not given stays.</summary>
@@ -88,9 +88,9 @@ public sealed record SetBox(string Box, Partial<BoxFacts> Known) : Correction
         }
         var said = Known.On(BoxFacts.Of(box));
         return Edit.Unless(
-            Given.WrongName(said.Name) ?? Given.WrongPlace(home.Site, said.Place) ?? (said.Hardware is not null && said.Hardware == said.WanHardware ? "The WAN side of a box has a MAC address of its own." : null)
-            ?? Given.WrongHardware(home.Site, Box, said.Hardware, said.WanHardware),
-            home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Name = said.Name.Trim(), Hardware = said.Hardware, WanHardware = said.WanHardware, Holds = [.. said.Holds.Distinct().Order()], Place = said.Place }, b => b.Id) }));
+            Given.WrongName(said.Name) ?? Given.WrongPlace(home.Site, said.Place) ?? (said.Mac is not null && said.Mac == said.WanMac ? "The WAN side of a box has a MAC address of its own." : null)
+            ?? Given.WrongMac(home.Site, Box, said.Mac, said.WanMac),
+            home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Name = said.Name.Trim(), Mac = said.Mac, WanMac = said.WanMac, Holds = [.. said.Holds.Distinct().Order()], Place = said.Place }, b => b.Id) }));
     }
 
     /// <inheritdoc/>
@@ -112,7 +112,7 @@ public sealed record SetLabel(string Box, Partial<LabelFacts> Label) : Correctio
         }
         var said = Label.On(box.Label);
         return Edit.Unless(
-            Given.WrongLabel(said) ?? Given.WrongHardware(home.Site, Box, said.RadioHardware),
+            Given.WrongLabel(said) ?? Given.WrongMac(home.Site, Box, said.RadioMac),
             home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Label = said }, b => b.Id) }));
     }
 
@@ -174,7 +174,7 @@ public sealed record TakeProfile(string Box, string ShelfId) : Correction
     /// <summary>The same mode with each radio of the kind once: one that is new is off, one that is gone was off.</summary>
     private static BoxMode Aligned(Box box, BoxMode mode)
     {
-        RadioSetting[] radios = [.. box.Profile.Radios.Select(r => mode.Radios.FirstOrDefault(s => s.Radio == r.Id) ?? new RadioSetting(r.Id, false, FactoryNames.Of(box), WifiSecurity.Wpa2, box.Label.WifiKey))];
+        RadioSetting[] radios = [.. box.Profile.Radios.Select(r => mode.Radios.FirstOrDefault(s => s.Radio == r.Id) ?? new RadioSetting(r.Id, false, FactoryNames.Of(box), WifiSecurity.Wpa2, box.Label.WifiPassword))];
         return mode is RouterMode or AccessPointMode or RepeaterMode ? mode.WithRadios(radios) : mode;
     }
 }

@@ -51,7 +51,7 @@ public sealed record SetDevice(string Device, Partial<Device> Known) : Correctio
     public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) => [.. Known.Given.Select(m => new Touch(Setting.Device, Device, m))];
 
     internal static string? Wrong(Site site, Device device) =>
-        Given.WrongName(device.Name) ?? Given.WrongPlace(site, device.Place) ?? Given.WrongHardware(site, device.Id, device.Hardware)
+        Given.WrongName(device.Name) ?? Given.WrongPlace(site, device.Place) ?? Given.WrongMac(site, device.Id, device.Mac)
         ?? (device.Bands.Distinct().Count() < device.Bands.Count ? "A band is listed once." : null);
 }
 
@@ -82,7 +82,7 @@ public sealed record SetNeed(Need Need) : Correction
             DeviceNeed { Device: var device } when site.Devices.All(d => d.Id != device) => $"There is no device '{Ipv4Address.Shown(device)}'.",
             ReachFromOutside reach => PageChecks.WrongTransportPort(reach.Port),
             CallsInPlace calls => Given.WrongPlace(site, calls.Place),
-            KeepsNameAndKey keeps => PageChecks.WrongNetworkName(keeps.Name) ?? PageChecks.WrongKeyReference(keeps.Key),
+            KeepsNameAndPassword keeps => PageChecks.WrongNetworkName(keeps.Name) ?? PageChecks.WrongKeyReference(keeps.Password),
             _ => null,
         };
 }
@@ -99,7 +99,7 @@ internal static class NeedKindWords
         StaysOnline => "online",
         CallsInPlace => "calls",
         GuestsKeptApart => "guests",
-        KeepsNameAndKey => "name",
+        KeepsNameAndPassword => "name",
         ServiceLives lives => LineServiceWords.Of(lives.Service),
         _ => "need",
     };

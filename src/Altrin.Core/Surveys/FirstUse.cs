@@ -24,7 +24,7 @@ internal static class FirstUse
         }
         foreach (var radio in at.Mode(box.Id)?.Radios ?? [])
         {
-            at = Do(at, SetRadio.Between(box.Id, radio, radio with { On = true, Key = box.Label.WifiKey ?? radio.Key }));
+            at = Do(at, SetRadio.Between(box.Id, radio, radio with { On = true, Password = box.Label.WifiPassword ?? radio.Password }));
         }
         return at.SetUp;
     }
@@ -40,7 +40,7 @@ internal static class FirstUse
         var heard = InUse(at)
             .SelectMany(b => Air.Of(at, b.Box))
             .Where(a => !a.Guest && (device.Bands.Count == 0 || device.Bands.Contains(a.Radio.Band)))
-            .Select(a => new WifiJoin(a.Box, a.Setting.Name, a.Setting.Key))
+            .Select(a => new WifiJoin(a.Box, a.Setting.Name, a.Setting.Password))
             .FirstOrDefault();
         return heard is null ? at.SetUp : Do(at, new JoinWifi(device.Id, heard)).SetUp;
     }

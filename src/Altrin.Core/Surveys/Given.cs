@@ -40,12 +40,12 @@ internal static class Given
         : null;
 
     /// <summary>Why no other box can have this MAC address; null where none has it.</summary>
-    public static string? WrongHardware(Site site, string? self, params IEnumerable<HardwareAddress?> addresses)
+    public static string? WrongMac(Site site, string? self, params IEnumerable<MacAddress?> addresses)
     {
-        foreach (var address in addresses.OfType<HardwareAddress>())
+        foreach (var address in addresses.OfType<MacAddress>())
         {
-            var other = site.Boxes.FirstOrDefault(b => b.Id != self && (b.Hardware == address || b.WanHardware == address || b.Label.RadioHardware == address))?.Name
-                ?? site.Devices.FirstOrDefault(d => d.Id != self && d.Hardware == address)?.Name;
+            var other = site.Boxes.FirstOrDefault(b => b.Id != self && (b.Mac == address || b.WanMac == address || b.Label.RadioMac == address))?.Name
+                ?? site.Devices.FirstOrDefault(d => d.Id != self && d.Mac == address)?.Name;
             if (other is not null)
             {
                 return $"{other} has the MAC address {address} already; no two have the same.";
@@ -58,7 +58,7 @@ internal static class Given
     public static string? WrongLabel(LabelFacts label) =>
         (label.Address is { } address ? PageChecks.WrongOwnAddress(address) : null)
         ?? (label.WifiName is { } name ? PageChecks.WrongNetworkName(name) : null)
-        ?? PageChecks.WrongKeyReference(label.WifiKey) ?? PageChecks.WrongKeyReference(label.Password)
+        ?? PageChecks.WrongKeyReference(label.WifiPassword) ?? PageChecks.WrongKeyReference(label.Password)
         ?? (label.Login is { } login ? WrongName(login) : null)
         ?? (label.Firmware is { } firmware && (WrongName(firmware) is not null || firmware.Length > 40) ? "A version has 1 to 40 characters on one line." : null);
 

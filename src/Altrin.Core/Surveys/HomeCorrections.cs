@@ -52,7 +52,7 @@ public sealed record SetService(Partial<ServiceFacts> Service) : Correction
     public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
     [
         .. Service.Given
-            .Concat(Service.Gives(nameof(ServiceFacts.Kind)) ? [nameof(ServiceFacts.Address), nameof(ServiceFacts.Gateway), nameof(ServiceFacts.NameServers), nameof(ServiceFacts.Inside)] : [])
+            .Concat(Service.Gives(nameof(ServiceFacts.Kind)) ? [nameof(ServiceFacts.Address), nameof(ServiceFacts.Gateway), nameof(ServiceFacts.DnsServers), nameof(ServiceFacts.Inside)] : [])
             .Concat(Service.Gives(nameof(ServiceFacts.Tagged)) ? [nameof(ServiceFacts.Tag)] : [])
             .Concat(Service.Gives(nameof(ServiceFacts.Locked)) ? [nameof(ServiceFacts.LockedTo)] : [])
             .Distinct()
@@ -67,8 +67,8 @@ public sealed record SetService(Partial<ServiceFacts> Service) : Correction
         ?? (service.Line.Account is { } account ? Given.WrongName(account) : null)
         ?? (service.HandOff is { } box && site.Boxes.All(b => b.Id != box) ? $"There is no box '{Ipv4Address.Shown(box)}'." : null)
         ?? (service is PublicFixed given ? PageChecks.WrongOwnAddress(given.Address) ?? PageChecks.WrongHost(given.Gateway) ?? (given.Address.Subnet.IsHost(given.Gateway) ? null : $"The provider's side {given.Gateway} lies outside {given.Address.Subnet}.") : null)
-        ?? (service is PublicFixed letter ? PageChecks.TooMany(letter.NameServers) : null)
-        ?? (service is CarrierTranslation { Inside: { PrefixLength: < 8 or > 28 } } ? "A provider's block is /8 to /28." : null);
+        ?? (service is PublicFixed letter ? PageChecks.TooMany(letter.DnsServers) : null)
+        ?? (service is CarrierNat { Inside: { PrefixLength: < 8 or > 28 } } ? "A provider's block is /8 to /28." : null);
 }
 
 /// <summary>Begins the set-up "planned" as a copy of what was found.</summary>
@@ -108,7 +108,7 @@ public static class ServiceWords
             {
                 PublicDynamic => "a public address that changes",
                 PublicFixed given => $"the public address {given.Address}",
-                CarrierTranslation => "carrier-grade NAT (CGNAT)",
+                CarrierNat => "carrier-grade NAT (CGNAT)",
                 _ => "its address not asked",
             },
         ];

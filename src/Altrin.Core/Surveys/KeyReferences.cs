@@ -32,13 +32,13 @@ public static class KeyReferences
             site with
             {
                 Service = site.Service with { Line = site.Service.Line with { Password = See(site.Service.Line.Password, "login of the line") } },
-                Boxes = [.. site.Boxes.Select(b => b with { Label = b.Label with { Password = See(b.Label.Password, $"label of {b.Name}: password"), WifiKey = See(b.Label.WifiKey, $"label of {b.Name}: Wi-Fi password") } })],
-                Needs = [.. site.Needs.Select(n => n is KeepsNameAndKey keeps ? keeps with { Key = See(keeps.Key, $"Wi-Fi {keeps.Name}, to be kept") } : n)],
+                Boxes = [.. site.Boxes.Select(b => b with { Label = b.Label with { Password = See(b.Label.Password, $"label of {b.Name}: password"), WifiPassword = See(b.Label.WifiPassword, $"label of {b.Name}: Wi-Fi password") } })],
+                Needs = [.. site.Needs.Select(n => n is KeepsNameAndPassword keeps ? keeps with { Password = See(keeps.Password, $"Wi-Fi {keeps.Name}, to be kept") } : n)],
             },
             [.. home.SetUps.Select(s => s with
             {
                 Boxes = [.. s.Boxes.Select(b => b with { Password = See(b.Password, $"page of {Name(b.Box)}"), Mode = Mode(b.Mode, Name(b.Box)) })],
-                Devices = [.. s.Devices.Select(d => d.Wifi is { } wifi ? d with { Wifi = wifi with { Key = See(wifi.Key, $"Wi-Fi {wifi.Name}, known to {Name(d.Device)}") } } : d)],
+                Devices = [.. s.Devices.Select(d => d.Wifi is { } wifi ? d with { Wifi = wifi with { Password = See(wifi.Password, $"Wi-Fi {wifi.Name}, known to {Name(d.Device)}") } } : d)],
             })]);
 
         string? See(string? reference, string where) => reference is null ? null : see(reference, where);
@@ -47,15 +47,15 @@ public static class KeyReferences
 
         BoxMode Mode(BoxMode mode, string box) => mode switch
         {
-            RouterMode router => router with { Wifi = Radios(router.Wifi, box), Guest = router.Guest is { } guest ? guest with { Key = See(guest.Key, $"Wi-Fi {guest.Name} of {box}") } : null, Uplink = Link(router.Uplink, box) },
-            AccessPointMode point => point with { Wifi = Radios(point.Wifi, box), Guest = point.Guest is { } guest ? guest with { Key = See(guest.Key, $"Wi-Fi {guest.Name} of {box}") } : null },
+            RouterMode router => router with { Wifi = Radios(router.Wifi, box), Guest = router.Guest is { } guest ? guest with { Password = See(guest.Password, $"Wi-Fi {guest.Name} of {box}") } : null, Uplink = Link(router.Uplink, box) },
+            AccessPointMode point => point with { Wifi = Radios(point.Wifi, box), Guest = point.Guest is { } guest ? guest with { Password = See(guest.Password, $"Wi-Fi {guest.Name} of {box}") } : null },
             RepeaterMode repeater => repeater with { Wifi = Radios(repeater.Wifi, box), Link = Link(repeater.Link, box)! },
             WirelessBridgeMode bridge => bridge with { Link = Link(bridge.Link, box)! },
             _ => mode,
         };
 
-        IReadOnlyList<RadioSetting> Radios(IReadOnlyList<RadioSetting> radios, string box) => [.. radios.Select(r => r with { Key = See(r.Key, $"Wi-Fi {r.Name} of {box}") })];
+        IReadOnlyList<RadioSetting> Radios(IReadOnlyList<RadioSetting> radios, string box) => [.. radios.Select(r => r with { Password = See(r.Password, $"Wi-Fi {r.Name} of {box}") })];
 
-        Uplink? Link(Uplink? link, string box) => link is null ? null : link with { Key = See(link.Key, $"Wi-Fi {link.Name}, joined by {box}") };
+        Uplink? Link(Uplink? link, string box) => link is null ? null : link with { Password = See(link.Password, $"Wi-Fi {link.Name}, joined by {box}") };
     }
 }

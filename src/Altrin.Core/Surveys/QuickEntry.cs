@@ -186,11 +186,11 @@ internal sealed class QuickWords
     }
 
     /// <summary>A MAC address as labels print it: with colons, hyphens, dots, or nothing between; null where a part does not look like one.</summary>
-    public static Parsed<HardwareAddress>? Hardware(string text)
+    public static Parsed<MacAddress>? Mac(string text)
     {
         var digits = string.Concat(text.Where(char.IsAsciiHexDigit));
         return digits.Length == 12 && text.All(c => char.IsAsciiHexDigit(c) || c is ':' or '-' or '.' or ' ')
-            ? HardwareAddress.Parse(string.Join(':', Enumerable.Range(0, 6).Select(i => digits.Substring(2 * i, 2))))
+            ? MacAddress.Parse(string.Join(':', Enumerable.Range(0, 6).Select(i => digits.Substring(2 * i, 2))))
             : null;
     }
 }

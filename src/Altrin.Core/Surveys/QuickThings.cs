@@ -17,14 +17,14 @@ internal static class QuickGear
         }
         Profile? profile = null;
         Parsed<Profile>? unclear = null;
-        HardwareAddress? hardware = null;
+        MacAddress? mac = null;
         Place? place = null;
         var label = LabelFacts.Empty;
         var holds = new List<LineService>();
         bool? inUse = null;
         words.Rest(
             "a kind of the shelf, a place, an address, a MAC address, wifi and a name, telephone, alarm, in use or spare may stand here",
-            text => QuickWords.Hardware(text) is not { } read ? null : !read.Ok ? Parsed<string>.Fail(read.Error) : Then(() => hardware = read.Value, "MAC address"),
+            text => QuickWords.Mac(text) is not { } read ? null : !read.Ok ? Parsed<string>.Fail(read.Error) : Then(() => mac = read.Value, "MAC address"),
             text => Address(text) is not { } read ? null : !read.Ok ? Parsed<string>.Fail(read.Error) : Then(() => label = label with { Address = read.Value }, "address of its page"),
             text => text.StartsWith("wifi ", StringComparison.OrdinalIgnoreCase) ? Then(() => label = label with { WifiName = text[5..].Trim() }, "Wi-Fi name") : null,
             text => text.StartsWith("version ", StringComparison.OrdinalIgnoreCase) ? Then(() => label = label with { Firmware = text[8..].Trim() }, "software") : null,
@@ -43,7 +43,7 @@ internal static class QuickGear
             }
             profile = own.Value;
         }
-        return words.Error is not null ? null : [new AddBox(name, profile!.ShelfId) { Hardware = hardware, Place = place?.Id, Holds = holds, Label = label, InUse = inUse }];
+        return words.Error is not null ? null : [new AddBox(name, profile!.ShelfId) { Mac = mac, Place = place?.Id, Holds = holds, Label = label, InUse = inUse }];
 
         Parsed<string>? Kind(string text)
         {
@@ -177,7 +177,7 @@ public static class QuickDevice
         var bands = new List<RadioBand>();
         words.Rest(
             "a place, cable or wifi, a band such as 2.4, a MAC address, an address, or what it is may stand here",
-            text => QuickWords.Hardware(text) is not { } read ? null : !read.Ok ? Parsed<string>.Fail(read.Error) : QuickGear.Then(() => device = device with { Hardware = read.Value }, read.Value.IsLocallyAdministered ? "MAC address, private: it may change" : "MAC address"),
+            text => QuickWords.Mac(text) is not { } read ? null : !read.Ok ? Parsed<string>.Fail(read.Error) : QuickGear.Then(() => device = device with { Mac = read.Value }, read.Value.IsLocallyAdministered ? "MAC address, private: it may change" : "MAC address"),
             text => Bands(text) is { Count: > 0 } found ? QuickGear.Then(() => bands.AddRange(found), "bands that it knows") : null,
             text => QuickGear.Address(text) is not { } read ? null : !read.Ok ? Parsed<string>.Fail(read.Error) : QuickGear.Then(() => address = Typed(home.Site, read.Value), "typed address"),
             text => QuickWords.Is(text, "cable", "wired", "cabled") ? QuickGear.Then(() => cable = true, "on a cable") : QuickWords.Is(text, "wifi", "wi-fi", "wireless") ? QuickGear.Then(() => cable = false, "on Wi-Fi") : null,

@@ -25,7 +25,7 @@ internal static partial class QuickService
             text => Accesses.FirstOrDefault(a => QuickWords.Is(text, a.Word)) is { Word: not null } access ? QuickGear.Then(() => service = service with { Access = access.Kind }, ServiceWords.Of(access.Kind)) : null,
             text => Rates().Match(text) is { Success: true } m ? QuickGear.Then(() => service = service with { DownMbps = Number(m.Groups[1]), UpMbps = m.Groups[2].Success ? Number(m.Groups[2]) : service.UpMbps }, m.Groups[2].Success ? "Mb/s down and up" : "Mb/s down") : null,
             text => QuickWords.Is(text, "public") ? QuickGear.Then(() => service = new PublicDynamic(service.DownMbps, service.UpMbps) { Leases = service.Leases, Line = service.Line, Access = service.Access, HandOff = service.HandOff }, "a public address that changes") : null,
-            text => QuickWords.Is(text, "shared", "carrier", "translated") ? QuickGear.Then(() => service = new CarrierTranslation(service.DownMbps, service.UpMbps) { Leases = service.Leases, Line = service.Line, Access = service.Access, HandOff = service.HandOff }, "the provider translates") : null,
+            text => QuickWords.Is(text, "shared", "carrier", "translated") ? QuickGear.Then(() => service = new CarrierNat(service.DownMbps, service.UpMbps) { Leases = service.Leases, Line = service.Line, Access = service.Access, HandOff = service.HandOff }, "the provider translates") : null,
             text => QuickWords.Is(text, "unknown") ? QuickGear.Then(() => service = new UnknownService(service.DownMbps, service.UpMbps) { Leases = service.Leases, Line = service.Line, Access = service.Access, HandOff = service.HandOff }, "its address not asked") : null,
             text => QuickWords.Is(text, "fixed") ? QuickWords.Means("a public address that stays") : null,
             text => text.Contains('/', StringComparison.Ordinal) && QuickGear.Address(text) is { } read ? !read.Ok ? Parsed<string>.Fail(read.Error) : QuickGear.Then(() => address = read.Value, "the public address") : null,
@@ -79,7 +79,7 @@ internal static partial class QuickNeed
             words.Rest("nothing more may stand here");
             if (home.Site.Boxes.FirstOrDefault(b => b.Id == home.Site.Service.HandOff) is { } box && home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found)?.Boxes.FirstOrDefault(b => b.Box == box.Id)?.Mode.Radios.FirstOrDefault(r => r.On) is { } radio)
             {
-                needs.Add(new KeepsNameAndKey("", radio.Name, radio.Security, radio.Key));
+                needs.Add(new KeepsNameAndPassword("", radio.Name, radio.Security, radio.Password));
             }
             else
             {

@@ -1,6 +1,6 @@
 namespace Altrin.Core.Surveys;
 
-/// <summary>Keys that can be read out to somebody: syllables and digits without letters that look or sound alike.</summary>
+/// <summary>Passwords that can be read out to a person: syllables and digits without letters that look or sound alike.</summary>
 public static class SayableKey
 {
     /// <summary>Consonants that are told apart by ear and eye; l, c, q, x, z and the like are left out.</summary>

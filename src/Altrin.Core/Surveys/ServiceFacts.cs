@@ -12,7 +12,7 @@ namespace Altrin.Core.Surveys;
 /// <param name="Leases">How many addresses the provider gives at a time, 1 to 16.</param>
 /// <param name="Address">Fixed public address only: the address.</param>
 /// <param name="Gateway">Fixed public address only: the provider's side.</param>
-/// <param name="NameServers">Fixed public address only: the DNS servers of the letter.</param>
+/// <param name="DnsServers">Fixed public address only: the DNS servers of the letter.</param>
 /// <param name="Inside">Carrier-grade NAT only: the block between the carrier and its customers; null where not read.</param>
 /// <param name="Login">Whether the line asks for a login.</param>
 /// <param name="Tagged">Whether it asks for a VLAN tag.</param>
@@ -30,13 +30,13 @@ public sealed record ServiceFacts(
     int Leases,
     InterfaceAddress? Address,
     Ipv4Address? Gateway,
-    IReadOnlyList<Ipv4Address> NameServers,
+    IReadOnlyList<Ipv4Address> DnsServers,
     Subnet? Inside,
     Known Login,
     Known Tagged,
     int? Tag,
     Known Locked,
-    HardwareAddress? LockedTo,
+    MacAddress? LockedTo,
     string? Account,
     string? Password)
 {
@@ -50,8 +50,8 @@ public sealed record ServiceFacts(
         service.Leases,
         (service as PublicFixed)?.Address,
         (service as PublicFixed)?.Gateway,
-        (service as PublicFixed)?.NameServers ?? [],
-        (service as CarrierTranslation)?.Inside,
+        (service as PublicFixed)?.DnsServers ?? [],
+        (service as CarrierNat)?.Inside,
         service.Line.Login,
         service.Line.Tagged,
         service.Line.Tag,
@@ -65,10 +65,10 @@ public sealed record ServiceFacts(
     {
         Parsed<Service> whole = Kind switch
         {
-            ServiceKind.PublicFixed when Address is { } own && Gateway is { } side => new PublicFixed(own, side, DownMbps, UpMbps) { NameServers = NameServers },
+            ServiceKind.PublicFixed when Address is { } own && Gateway is { } side => new PublicFixed(own, side, DownMbps, UpMbps) { DnsServers = DnsServers },
             ServiceKind.PublicFixed => Parsed<Service>.Fail("A fixed public address needs the address and the provider's gateway."),
             ServiceKind.PublicDynamic => new PublicDynamic(DownMbps, UpMbps),
-            ServiceKind.CarrierTranslation => new CarrierTranslation(DownMbps, UpMbps) { Inside = Inside },
+            ServiceKind.CarrierNat => new CarrierNat(DownMbps, UpMbps) { Inside = Inside },
             _ => new UnknownService(DownMbps, UpMbps),
         };
         var line = new LineNeeds { Login = Login, Tagged = Tagged, Tag = Tagged == Known.Yes ? Tag : null, Locked = Locked, LockedTo = Locked == Known.Yes ? LockedTo : null, Account = Account, Password = Password };

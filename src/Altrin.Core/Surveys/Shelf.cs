@@ -13,7 +13,7 @@ public sealed record Shelf(IReadOnlyList<Profile> Profiles)
     /// <summary>The entry with this id; null where there is none.</summary>
     public Profile? Find(string shelfId) => Profiles.FirstOrDefault(p => p.ShelfId == shelfId);
 
-    /// <summary>The entry that somebody means by a few words: each must begin a word of its name or of its id.</summary>
+    /// <summary>The entry that is meant by a few words: each must begin a word of its name or of its id.</summary>
     public Parsed<Profile> Meant(string words)
     {
         var asked = Words(words);

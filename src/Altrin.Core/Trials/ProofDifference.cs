@@ -78,9 +78,9 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
             {
                 yield return Answered(MovedKind.Internet, $"Internet of {name}", then.Answer, now.Answer, [now.Device]);
             }
-            else if (!then.Translators.SequenceEqual(now.Translators) && now.Answer.Kind != AnswerKind.No)
+            else if (!then.NatBy.SequenceEqual(now.NatBy) && now.Answer.Kind != AnswerKind.No)
             {
-                yield return new(MovedKind.Internet, now.Translators.Count < then.Translators.Count ? Trend.Better : now.Translators.Count > then.Translators.Count ? Trend.Worse : Trend.Other, $"NAT on the way of {name}", Ways(before, then), Ways(after, now), null, [now.Device]);
+                yield return new(MovedKind.Internet, now.NatBy.Count < then.NatBy.Count ? Trend.Better : now.NatBy.Count > then.NatBy.Count ? Trend.Worse : Trend.Other, $"NAT on the way of {name}", Ways(before, then), Ways(after, now), null, [now.Device]);
             }
         }
         foreach (var gone in was.Keys.Except(after.Sheet.Internet.Select(i => i.Device)).Order(StringComparer.Ordinal))
@@ -89,7 +89,7 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
         }
     }
 
-    private static string Ways(Observation seen, InternetFact fact) => fact.Translators.Count == 0 ? "none" : string.Join(", then ", fact.Translators.Select(t => t == Sites.PortRef.Street ? "the provider" : seen.Network.NameOf(t)));
+    private static string Ways(Observation seen, InternetFact fact) => fact.NatBy.Count == 0 ? "none" : string.Join(", then ", fact.NatBy.Select(t => t == Sites.PortRef.Street ? "the provider" : seen.Network.NameOf(t)));
 
     private static IEnumerable<Moved> Needs(Observation before, Observation after) =>
         from now in after.Sheet.Needs

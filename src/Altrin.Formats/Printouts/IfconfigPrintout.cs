@@ -11,19 +11,19 @@ internal static class IfconfigPrintout
     [
         new("ifconfig", Lines.Join(["lo0: flags=8049<UP,LOOPBACK,RUNNING,MULTICAST> mtu 16384", "\tinet 127.0.0.1 netmask 0xff000000", .. adapters.SelectMany(Addresses)])),
         new("netstat -rn -f inet", Lines.Join(["Routing tables", "", "Internet:", $"{"Destination",-19}{"Gateway",-19}{"Flags",-15}Netif", .. adapters.SelectMany(Routes)])),
-        new("arp -an", Lines.Join(adapters.SelectMany(a => a.Neighbours.Select(n => $"? ({n.Address}) at {Short(n.Hardware)} on {Name(a)} ifscope [ethernet]")))),
+        new("arp -an", Lines.Join(adapters.SelectMany(a => a.Neighbours.Select(n => $"? ({n.Address}) at {Short(n.Mac)} on {Name(a)} ifscope [ethernet]")))),
         .. trace is null ? Array.Empty<Printout>() : [new($"ping -c 4 {trace.Target}", Ping(trace)), new($"traceroute -n {trace.Target}", Route(trace))],
     ];
 
     private static string Name(Adapter adapter) => $"en{adapter.Number}";
 
     /// <summary>Octets without leading zeros, as this family prints them.</summary>
-    private static string Short(HardwareAddress hardware) => string.Join(':', hardware.ToString().Split(':').Select(o => o.TrimStart('0') is { Length: > 0 } digits ? digits : "0"));
+    private static string Short(MacAddress mac) => string.Join(':', mac.ToString().Split(':').Select(o => o.TrimStart('0') is { Length: > 0 } digits ? digits : "0"));
 
     private static IEnumerable<string> Addresses(Adapter a)
     {
         yield return $"{Name(a)}: flags=8863<UP,BROADCAST,SMART,RUNNING,SIMPLEX,MULTICAST> mtu 1500";
-        yield return $"\tether {a.Hardware}";
+        yield return $"\tether {a.Mac}";
         if (a.Address is { } own)
         {
             yield return $"\tinet {own.Address} netmask 0x{own.Subnet.Mask.Bits.ToString("x8", CultureInfo.InvariantCulture)} broadcast {Lines.Everybody(own)}";
@@ -43,7 +43,7 @@ internal static class IfconfigPrintout
         }
         foreach (var near in a.Neighbours)
         {
-            yield return $"{near.Address,-19}{Short(near.Hardware),-19}{"UHLWIi",-15}{Name(a)}";
+            yield return $"{near.Address,-19}{Short(near.Mac),-19}{"UHLWIi",-15}{Name(a)}";
         }
     }
 

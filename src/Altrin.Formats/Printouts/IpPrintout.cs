@@ -9,8 +9,8 @@ internal static class IpPrintout
     [
         new("ip addr", Lines.Join(["1: lo: <LOOPBACK,UP,LOWER_UP> mtu 65536 qdisc noqueue state UNKNOWN group default qlen 1000", "    link/loopback 00:00:00:00:00:00 brd 00:00:00:00:00:00", "    inet 127.0.0.1/8 scope host lo", "       valid_lft forever preferred_lft forever", .. adapters.SelectMany(Addresses)])),
         new("ip route", Lines.Join(adapters.SelectMany(Routes))),
-        new("ip neigh", Lines.Join(adapters.SelectMany(a => a.Neighbours.Select(n => $"{n.Address} dev {Name(a)} lladdr {n.Hardware} REACHABLE")))),
-        new("cat /etc/resolv.conf", Lines.Join([.. adapters.Select(a => a.Domain).OfType<string>().Distinct().Select(d => $"search {d}"), .. adapters.SelectMany(a => a.NameServers).Distinct().Select(n => $"nameserver {n}")])),
+        new("ip neigh", Lines.Join(adapters.SelectMany(a => a.Neighbours.Select(n => $"{n.Address} dev {Name(a)} lladdr {n.Mac} REACHABLE")))),
+        new("cat /etc/resolv.conf", Lines.Join([.. adapters.Select(a => a.Domain).OfType<string>().Distinct().Select(d => $"search {d}"), .. adapters.SelectMany(a => a.DnsServers).Distinct().Select(n => $"nameserver {n}")])),
         .. trace is null ? Array.Empty<Printout>() : [new($"ping -c 4 {trace.Target}", Ping(trace)), new($"traceroute -n {trace.Target}", Route(trace))],
     ];
 
@@ -19,7 +19,7 @@ internal static class IpPrintout
     private static IEnumerable<string> Addresses(Adapter a)
     {
         yield return $"{a.Number + 2}: {Name(a)}: <{(a.Linked ? "BROADCAST,MULTICAST,UP,LOWER_UP" : "NO-CARRIER,BROADCAST,MULTICAST,UP")}> mtu 1500 qdisc fq_codel state {(a.Linked ? "UP" : "DOWN")} group default qlen 1000";
-        yield return $"    link/ether {a.Hardware} brd ff:ff:ff:ff:ff:ff";
+        yield return $"    link/ether {a.Mac} brd ff:ff:ff:ff:ff:ff";
         if (a.Address is { } own)
         {
             yield return $"    inet {own} brd {Lines.Everybody(own)} scope {(a.SelfAssigned ? "link " : a.LeaseMinutes is null ? "global " : "global dynamic ")}{Name(a)}";

@@ -31,7 +31,7 @@ internal static class IpconfigPrintout
             yield return Row("Media State", "Media disconnected");
         }
         yield return Row("Connection-specific DNS Suffix ", a.Domain ?? "");
-        yield return Row("Physical Address", Lines.Hyphens(a.Hardware));
+        yield return Row("Physical Address", Lines.Hyphens(a.Mac));
         yield return Row("DHCP Enabled", a.Asks ? "Yes" : "No");
         // Where nothing is plugged in, not even a typed address is printed.
         if (!a.Linked || a.Address is not { } own)
@@ -45,10 +45,10 @@ internal static class IpconfigPrintout
         {
             yield return Row("DHCP Server", $"{server}");
         }
-        if (a.NameServers.Count > 0)
+        if (a.DnsServers.Count > 0)
         {
-            yield return Row("DNS Servers", $"{a.NameServers[0]}");
-            foreach (var further in a.NameServers.Skip(1))
+            yield return Row("DNS Servers", $"{a.DnsServers[0]}");
+            foreach (var further in a.DnsServers.Skip(1))
             {
                 yield return More(further);
             }
@@ -60,7 +60,7 @@ internal static class IpconfigPrintout
         "",
         $"Interface: {a.Address!.Value.Address} --- 0x{a.Number + 4:x}",
         "  Internet Address      Physical Address      Type",
-        .. a.Neighbours.Select(n => $"  {n.Address,-22}{n.Hardware.ToString().Replace(':', '-'),-22}dynamic"),
+        .. a.Neighbours.Select(n => $"  {n.Address,-22}{n.Mac.ToString().Replace(':', '-'),-22}dynamic"),
         $"  {Lines.Everybody(a.Address.Value),-22}{"ff-ff-ff-ff-ff-ff",-22}static",
     ];
 
@@ -86,9 +86,9 @@ internal static class IpconfigPrintout
         "",
         $"Tracing route to {trace.Target} over a maximum of {Lines.MostHops} hops",
         "",
-        .. trace.Hops.Select((h, i) => h.Address is { } address ? $"{i + 1,3}     1 ms     1 ms     1 ms  {address} " : Nobody(i + 1)),
-        .. Lines.Answered(trace) ? ["", "Trace complete."] : Enumerable.Range(trace.Hops.Count + 1, Lines.Silent).Select(Nobody),
+        .. trace.Hops.Select((h, i) => h.Address is { } address ? $"{i + 1,3}     1 ms     1 ms     1 ms  {address} " : Silence(i + 1)),
+        .. Lines.Answered(trace) ? ["", "Trace complete."] : Enumerable.Range(trace.Hops.Count + 1, Lines.Silent).Select(Silence),
     ]);
 
-    private static string Nobody(int hop) => $"{hop,3}     *        *        *     Request timed out.";
+    private static string Silence(int hop) => $"{hop,3}     *        *        *     Request timed out.";
 }

@@ -45,12 +45,12 @@ public sealed record Printout(string Command, string Text)
 /// <summary>One network adapter of a machine.</summary>
 /// <param name="Number">Counted from 0.</param>
 /// <param name="Linked">Whether anything is plugged in.</param>
-/// <param name="Hardware">Its MAC address.</param>
+/// <param name="Mac">Its MAC address.</param>
 /// <param name="Address">Its address with its prefix; null where it has none.</param>
 /// <param name="Asks">Whether it asks for its address.</param>
 /// <param name="SelfAssigned">Whether it gave itself the address since no DHCP server answered.</param>
 /// <param name="Gateway">Its default gateway.</param>
-/// <param name="NameServers">Its DNS servers.</param>
+/// <param name="DnsServers">Its DNS servers.</param>
 /// <param name="Server">The address of the server that leased it; null where none did.</param>
 /// <param name="LeaseMinutes">How long the lease lasts; null where it has none.</param>
 /// <param name="Domain">The domain that came with the lease.</param>
@@ -58,16 +58,16 @@ public sealed record Printout(string Command, string Text)
 internal sealed record Adapter(
     int Number,
     bool Linked,
-    HardwareAddress Hardware,
+    MacAddress Mac,
     InterfaceAddress? Address,
     bool Asks,
     bool SelfAssigned,
     Ipv4Address? Gateway,
-    IReadOnlyList<Ipv4Address> NameServers,
+    IReadOnlyList<Ipv4Address> DnsServers,
     Ipv4Address? Server,
     int? LeaseMinutes,
     string? Domain,
-    IReadOnlyList<(Ipv4Address Address, HardwareAddress Hardware)> Neighbours)
+    IReadOnlyList<(Ipv4Address Address, MacAddress Mac)> Neighbours)
 {
     public static IReadOnlyList<Adapter> Of(Observation seen, string owner) =>
         [.. seen.Network.Interfaces.Where(i => i.Owner == owner).Select((side, number) => Of(seen, side, number))];
@@ -78,15 +78,15 @@ internal sealed record Adapter(
         var own = held is null ? null : held.Shown is { } address ? new InterfaceAddress(address, held.PrefixLength) : (InterfaceAddress?)null;
         var seat = held?.Server is { } server ? seen.Network.Segment(side.Segment).Servers.FirstOrDefault(s => s.Owner == server) : null;
         var neighbours = Looking.At(seen, side)
-            .Select(n => (Address: n.Address ?? seen.AddressOf(n.Owner, side.Segment), n.Hardware))
-            .Where(n => n is { Address: not null, Hardware: not null })
-            .Select(n => (n.Address!.Value, n.Hardware!.Value))
+            .Select(n => (Address: n.Address ?? seen.AddressOf(n.Owner, side.Segment), n.Mac))
+            .Where(n => n is { Address: not null, Mac: not null })
+            .Select(n => (n.Address!.Value, n.Mac!.Value))
             .DistinctBy(n => n.Item1)
             .OrderBy(n => n.Item1)
             .ToList();
         return new(
-            number, side.Linked, Core.Exchanges.Station.Of(side).Hardware, own, side.Setting is Automatic, held?.SelfAssigned ?? false,
-            own is null ? null : held?.Gateway, held?.NameServers ?? [], seat?.Own, seat?.LeaseMinutes, seat?.Domain, neighbours);
+            number, side.Linked, Core.Exchanges.Station.Of(side).Mac, own, side.Setting is Automatic, held?.SelfAssigned ?? false,
+            own is null ? null : held?.Gateway, held?.DnsServers ?? [], seat?.Own, seat?.LeaseMinutes, seat?.Domain, neighbours);
     }
 }
 
@@ -99,12 +99,12 @@ internal static class Lines
     /// <summary>How many hops a route is followed at most (as traceroute has it).</summary>
     public const int MostHops = 30;
 
-    /// <summary>How many hops without an answer are printed before whoever looks gives up.</summary>
+    /// <summary>How many hops without an answer are printed before the command gives up.</summary>
     public const int Silent = 3;
 
     public static string Join(IEnumerable<string> lines) => string.Join('\n', lines) + "\n";
 
-    public static string Hyphens(HardwareAddress hardware) => hardware.ToString().Replace(':', '-').ToUpperInvariant();
+    public static string Hyphens(MacAddress mac) => mac.ToString().Replace(':', '-').ToUpperInvariant();
 
     /// <summary>Whether an answer is printed: where luck decides, as it looks while it works.</summary>
     public static bool Answered(Trace trace) => trace.Ping.Kind is AnswerKind.Yes or AnswerKind.Luck;

@@ -41,7 +41,7 @@ public sealed class AddressTests
     [Theory]
     [InlineData("02:00:5E:00:53:01", "02:00:5e:00:53:01")]
     [InlineData("02-00-5e-00-53-01", "02:00:5e:00:53:01")]
-    public void Reads_hardware_addresses(string text, string written) => Assert.Equal(written, HardwareAddress.Parse(text).Value.ToString());
+    public void Reads_mac_addresses(string text, string written) => Assert.Equal(written, MacAddress.Parse(text).Value.ToString());
 
     [Theory]
     [InlineData("02:00:5e:00:53")]
@@ -51,14 +51,14 @@ public sealed class AddressTests
     [InlineData("ff:ff:ff:ff:ff:ff")]
     [InlineData("01:00:5e:00:00:fb")]
     [InlineData("0g:00:5e:00:53:01")]
-    public void Refuses_what_no_box_has_as_hardware_address(string text) => Assert.False(HardwareAddress.Parse(text).Ok);
+    public void Refuses_what_no_box_has_as_mac_address(string text) => Assert.False(MacAddress.Parse(text).Ok);
 
     [Fact]
-    public void Tells_made_up_hardware_addresses_from_given_ones()
+    public void Tells_made_up_mac_addresses_from_given_ones()
     {
-        var made = HardwareAddress.Parse("02:00:5e:00:53:af").Value;
+        var made = MacAddress.Parse("02:00:5e:00:53:af").Value;
         Assert.True(made.IsLocallyAdministered);
-        Assert.False(HardwareAddress.Parse("00:00:5e:00:53:af").Value.IsLocallyAdministered);
+        Assert.False(MacAddress.Parse("00:00:5e:00:53:af").Value.IsLocallyAdministered);
         Assert.Equal("53AF", made.LastFour);
     }
 }

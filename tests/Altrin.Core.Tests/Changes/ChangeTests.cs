@@ -61,7 +61,7 @@ public sealed class ChangeTests
         { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt) { Id = "Not An Id" }, "is no id of a cable" },
         { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.WdsPeers, ["nobody"])), "no box 'nobody'" },
         { new SetUplink("in", Home.All(new Uplink("r5", "nobody", "home", WifiSecurity.Wpa2, null, UplinkFrames.Wds))), "no box 'nobody'" },
-        { new SetServerNames("gw", [.. Enumerable.Range(1, 5).Select(i => Home.At($"192.168.8.{i}"))], false), "At most 4 DNS servers" },
+        { new SetDnsServers("gw", [.. Enumerable.Range(1, 5).Select(i => Home.At($"192.168.8.{i}"))], false), "At most 4 DNS servers" },
         { new SetCable("nothing", Partial<CableFacts>.With(c => c.LengthMetres, 1)), "no cable 'nothing'" },
         { new SetCable("gw-lan1-in-wan", Partial<CableFacts>.With(c => c.LengthMetres, -1)), "more than 0" },
         { new PutAway("nobody"), "no box or device 'nobody'" },
@@ -75,10 +75,10 @@ public sealed class ChangeTests
     public void Refuses_what_a_box_would_not_take(Change change, string says) => Assert.Contains(says, Refused(change));
 
     [Fact]
-    public void Says_which_of_several_is_refused() => Assert.StartsWith("Change 2 of 2:", Refused(new SwitchAddressServer("gw", false), new Unpatch("nothing")));
+    public void Says_which_of_several_is_refused() => Assert.StartsWith("Change 2 of 2:", Refused(new SwitchDhcpServer("gw", false), new Unpatch("nothing")));
 
     [Fact]
-    public void A_list_has_an_end() => Assert.Contains("at most 200", Refused([.. Enumerable.Repeat(new SwitchAddressServer("gw", false), 201)]));
+    public void A_list_has_an_end() => Assert.Contains("at most 200", Refused([.. Enumerable.Repeat(new SwitchDhcpServer("gw", false), 201)]));
 
     [Fact]
     public void Pool_and_reservations_move_with_the_address()
@@ -110,7 +110,7 @@ public sealed class ChangeTests
 
     [Fact]
     public void Opening_a_network_drops_its_key() =>
-        Assert.Null(Applied(new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "home", WifiSecurity.Open, "key")))).Mode("gw")!.Radios[0].Key);
+        Assert.Null(Applied(new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "home", WifiSecurity.Open, "key")))).Mode("gw")!.Radios[0].Password);
 
     [Theory]
     [InlineData(1, "gw gets 10.0.0.1/24")]

@@ -27,7 +27,7 @@ public sealed class AddressBookTests
         var book = AddressBook.Of(Seen(House()));
         var reserved = book.Single(e => e.Owner == "b");
         Assert.Equal((AddressOrigin.Reserved, 24, "192.168.8.1", "gw"), (reserved.Origin, reserved.PrefixLength, $"{reserved.Gateway}", string.Join(',', reserved.Servers)));
-        Assert.NotNull(reserved.Hardware);
+        Assert.NotNull(reserved.Mac);
         Assert.Equal(["the provider"], book.Single(e => e.Owner == "gw" && e.Side == Side.Wan).Servers);
         Assert.Equal(["c"], book.Where(e => e.Clashes).Select(e => e.Owner));
     }

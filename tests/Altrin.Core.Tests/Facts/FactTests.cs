@@ -37,9 +37,9 @@ public sealed class FactTests
     [Fact]
     public void Counts_translations_on_the_way_out_in_order()
     {
-        var seen = See(Cascade().Service(new CarrierTranslation(null, null)));
-        Assert.Equal(["in", "gw", "street"], seen.Sheet.Internet.Single(i => i.Device == "a").Translators);
-        Assert.Equal(["gw", "street"], seen.Sheet.Internet.Single(i => i.Device == "b").Translators);
+        var seen = See(Cascade().Service(new CarrierNat(null, null)));
+        Assert.Equal(["in", "gw", "street"], seen.Sheet.Internet.Single(i => i.Device == "a").NatBy);
+        Assert.Equal(["gw", "street"], seen.Sheet.Internet.Single(i => i.Device == "b").NatBy);
     }
 
     [Theory]
@@ -99,7 +99,7 @@ public sealed class FactTests
     public void Two_servers_that_hand_out_one_way_are_no_luck() => Assert.Equal(
         AnswerKind.Yes,
         See(Home.WithGateway().Router("second", "192.168.8.2/24", "192.168.8.200-192.168.8.210").Cable("gw/lan1", "second/lan1").Wired("a", "gw/lan2")
-            .Edit<RouterMode>("second", m => m with { Server = m.Server with { Gateway = Home.At("192.168.8.1"), NameServers = [Home.At("192.168.8.1")] } })).Sheet.Internet.Single().Answer.Kind);
+            .Edit<RouterMode>("second", m => m with { Server = m.Server with { Gateway = Home.At("192.168.8.1"), DnsServers = [Home.At("192.168.8.1")] } })).Sheet.Internet.Single().Answer.Kind);
 
     [Theory]
     [InlineData("gw")]
@@ -150,7 +150,7 @@ public sealed class FactTests
     public void A_bridged_gateway_is_no_step()
     {
         var sheet = See(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1")).Sheet;
-        Assert.Equal(["main"], sheet.Internet.Single().Translators);
+        Assert.Equal(["main"], sheet.Internet.Single().NatBy);
         Assert.Equal(["main", "street"], sheet.Segments.Select(s => s.Id));
         Assert.Equal("street", sheet.Segments[0].Above);
     }

@@ -20,7 +20,7 @@ public sealed class GuestTests
         var visitor = sheet.Addresses.Single(a => a.Owner == "visitor");
         Assert.Equal(("gw:guest", "192.168.30.1", "192.168.30.20-192.168.30.99"), (visitor.Segment, visitor.Gateway.ToString(), visitor.From.ToString()));
         var way = sheet.Internet.Single(i => i.Device == "visitor");
-        Assert.Equal((AnswerKind.Yes, "gw"), (way.Answer.Kind, Assert.Single(way.Translators)));
+        Assert.Equal((AnswerKind.Yes, "gw"), (way.Answer.Kind, Assert.Single(way.NatBy)));
         Assert.Equal(["wifi:visitor", "street-gw-wan"], way.Links);
         Assert.Equal("gw", sheet.Uplinks.Single(u => u.Owner == "visitor").To);
         var territory = sheet.Segments.Single(s => s.Id == "gw:guest");
@@ -41,8 +41,8 @@ public sealed class GuestTests
     public void A_sound_home_with_guests_is_sound() => Assert.Equal(VerdictKind.Sound, Judging.Prove(House().Design).Verdict.Kind);
 
     [Theory]
-    [InlineData("guests", "another", RefusalReason.KeyDiffers)]
-    [InlineData("guests", null, RefusalReason.KeyNotKnown)]
+    [InlineData("guests", "another", RefusalReason.PasswordDiffers)]
+    [InlineData("guests", null, RefusalReason.PasswordNotKnown)]
     [InlineData("elsewhere", "guest-key", RefusalReason.NameNotSent)]
     public void A_guest_gets_in_with_the_right_key_only(string name, string? key, RefusalReason why) =>
         Assert.Equal(why, Assert.Single(Compiler.Compile(House().Wifi("late", "gw", name, key).Design, Situation.Settled).Refusals).Why);

@@ -56,7 +56,7 @@ public sealed class LookingTests
         Assert.Equal(AnswerKind.No, Looking.To(See(Cascade(), new(PortRef.Read("gw/lan4"), null, new Fixed(Home.Own("192.168.1.5/24"), Home.At("192.168.1.1"), []))), Laptop.Id, Provider.Host)!.Ping.Kind);
 
     [Fact]
-    public void A_hardware_address_is_seen_in_its_own_segment()
+    public void A_mac_address_is_seen_in_its_own_segment()
     {
         var sightings = Looking.Sightings(See(Cascade()).Network);
         Assert.Equal(["gw", "in"], sightings.Where(s => s.Owner == "in").Select(s => s.Segment).Order());

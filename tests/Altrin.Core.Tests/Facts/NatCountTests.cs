@@ -12,7 +12,7 @@ public sealed class NatCountTests
     private static string Counted(Home home) => string.Join(' ', Observer.Observe(Compiler.Compile(home.Design, Situation.Settled)).Sheet.Nats
         .Select(n => $"{n.Router}={(n.Does ? n.Number?.ToString(System.Globalization.CultureInfo.InvariantCulture) ?? "none above" : "off")}"));
 
-    private static Home Off(Home home, string router) => home.Edit<RouterMode>(router, m => m with { Translates = false });
+    private static Home Off(Home home, string router) => home.Edit<RouterMode>(router, m => m with { Nat = false });
 
     public static TheoryData<string, Home, string> Cases => new()
     {
@@ -20,7 +20,7 @@ public sealed class NatCountTests
         { "two in a row", Two(), "gw=1 in=2" },
         { "the inner one without NAT", Off(Two(), "in"), "gw=1 in=off" },
         { "the outer one without NAT", Off(Two(), "gw"), "gw=off in=1" },
-        { "behind carrier-grade NAT", Two().Service(new CarrierTranslation(100, 20) { Line = Home.Asked }), "gw=2 in=3" },
+        { "behind carrier-grade NAT", Two().Service(new CarrierNat(100, 20) { Line = Home.Asked }), "gw=2 in=3" },
         { "a gateway in bridge mode", Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("in").Cable("gw/lan1", "in/wan"), "in=1" },
         { "a public address passed on", Two().Passes("gw", PassKind.Port, "lan1"), "gw=1 in=1" },
         { "another one beside it", Two().Passes("gw", PassKind.Port, "lan1").Router("aside").Cable("gw/lan2", "aside/wan"), "aside=2 gw=1 in=1" },

@@ -66,7 +66,7 @@ public sealed class NeedTests
     [InlineData("home", WifiSecurity.Wpa2, null, AnswerKind.Unknown)]
     [InlineData("old", WifiSecurity.Wpa2, "key", AnswerKind.No)]
     public void A_name_is_kept_with_key_and_protection(string name, WifiSecurity security, string? key, AnswerKind expected) =>
-        Assert.Equal(expected, Of(Home.WithGateway(), new KeepsNameAndKey("n", name, security, key)).Kind);
+        Assert.Equal(expected, Of(Home.WithGateway(), new KeepsNameAndPassword("n", name, security, key)).Kind);
 
     [Theory]
     [InlineData(false, Known.Unknown, AnswerKind.Yes)]

@@ -120,23 +120,23 @@ public sealed class ReservationTests() : RuleTests("reservation-clash")
 
 public sealed class ReservationIdleTests() : RuleTests("reservation-idle")
 {
-    private static Home For(Func<Box, HardwareAddress> side)
+    private static Home For(Func<Box, MacAddress> side)
     {
         var home = Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1");
-        var hardware = side(home.Design.Box("in")!);
-        return home.Edit<RouterMode>("gw", m => m with { Server = m.Server with { Reservations = [new(hardware, Home.At("192.168.8.5"))] } });
+        var mac = side(home.Design.Box("in")!);
+        return home.Edit<RouterMode>("gw", m => m with { Server = m.Server with { Reservations = [new(mac, Home.At("192.168.8.5"))] } });
     }
 
     [Fact]
     public void Triggers_for_the_inner_side_of_a_router_that_asks_with_its_outer_one()
     {
-        Assert.Single(In(For(b => b.Hardware!.Value)));
-        Cured(For(b => b.Hardware!.Value), "Keep 192.168.8.5 for");
+        Assert.Single(In(For(b => b.Mac!.Value)));
+        Cured(For(b => b.Mac!.Value), "Keep 192.168.8.5 for");
     }
 
     [Fact]
     public void Triggers_for_a_private_address() => Assert.NotEmpty(Assert.Single(In(For(_ => new(0x0200_0000_0001)))).Advice);
 
     [Fact]
-    public void Near_miss() => None(For(b => b.WanHardware!.Value));
+    public void Near_miss() => None(For(b => b.WanMac!.Value));
 }

@@ -31,7 +31,7 @@ public sealed class PlantedFaultsTests
         new("dmz-exposed", "gw", h => h.Edit<RouterMode>("gw", m => m with { Dmz = Home.At("192.168.8.10") })),
         new("wan-port-empty", "cabin", h => h.Router("cabin", "192.168.40.1/24").Wired("pump", "cabin/lan1")),
         new("not-connected", "lamp", h => h.Loose("lamp")),
-        new("uplink-not-joined", "stairs", h => h.Repeater("stairs", "den", page: "192.168.8.11/24", link: l => l with { Key = "wrong" }).Wired("radio", "stairs/lan1")),
+        new("uplink-not-joined", "stairs", h => h.Repeater("stairs", "den", page: "192.168.8.11/24", link: l => l with { Password = "wrong" }).Wired("radio", "stairs/lan1")),
         new("port-forward-to-lease", "gw", h => h.Wired("recorder", "row/lan15").Reach("recorder", 8443).Forward("gw", 8443, "192.168.8.33")),
         new("slow-link", "row-lan2-den-wan", h => h.Medium("row-lan2-den-wan", Medium.Powerline)),
     ];

@@ -15,7 +15,7 @@ public sealed class UplinkNotJoinedTests() : RuleTests("uplink-not-joined")
 
     public static TheoryData<Home> Mendable =>
     [
-        House(l => l with { Key = "wrong-key" }),
+        House(l => l with { Password = "wrong-key" }),
         House(l => l with { Name = "elsewhere" }),
         House(l => l, r => r with { Security = WifiSecurity.Wpa3 }),
         House(l => l, r => r with { Security = WifiSecurity.Wpa3 }, r => r with { NewestSecurity = WifiSecurity.Wpa2 }),
@@ -149,7 +149,7 @@ public sealed class RadioRingTests() : RuleTests("loop")
 public sealed class DnsOverWifiTests() : RuleTests("dns-over-wifi")
 {
     private static Home House(bool wired) => (wired ? Home.WithGateway().Wired("pi", "gw/lan1", "192.168.8.5/24") : Home.WithGateway().Bridge("br", "gw").Wired("pi", "br/lan1", "192.168.8.5/24")).Wired("a", "gw/lan2")
-        .Edit<RouterMode>("gw", m => m with { Server = m.Server with { NameServers = [Home.At("192.168.8.5")] } });
+        .Edit<RouterMode>("gw", m => m with { Server = m.Server with { DnsServers = [Home.At("192.168.8.5")] } });
 
     [Fact]
     public void Triggers()

@@ -40,7 +40,7 @@ public sealed class DoubleNatTests() : RuleTests("double-nat")
     [Theory]
     [InlineData("in")]
     [InlineData("gw")]
-    public void Near_miss_where_one_of_both_does_no_NAT(string router) => None(Cascade().Found("b").Edit<RouterMode>(router, m => m with { Translates = false }));
+    public void Near_miss_where_one_of_both_does_no_NAT(string router) => None(Cascade().Found("b").Edit<RouterMode>(router, m => m with { Nat = false }));
 
     [Fact]
     public void Near_miss_behind_a_bridge() => None(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"));
@@ -51,14 +51,14 @@ public sealed class CarrierNatTests() : RuleTests("carrier-nat")
     [Fact]
     public void Is_a_concern_for_browsing_and_has_advice_only()
     {
-        var finding = One(Home.WithGateway().Service(new CarrierTranslation(null, null)).Wired("a", "gw/lan1"), Severity.Concern, "street");
+        var finding = One(Home.WithGateway().Service(new CarrierNat(null, null)).Wired("a", "gw/lan1"), Severity.Concern, "street");
         Assert.Empty(finding.Remedies);
         Assert.NotEmpty(finding.Advice);
     }
 
     [Fact]
     public void Means_it_will_not_work_once_something_must_be_reached() =>
-        One(Home.WithGateway().Service(new CarrierTranslation(null, null)).Wired("a", "gw/lan1").Reach("a", 443), Severity.WillNotWork, "street");
+        One(Home.WithGateway().Service(new CarrierNat(null, null)).Wired("a", "gw/lan1").Reach("a", 443), Severity.WillNotWork, "street");
 
     [Fact]
     public void Near_miss() => None(Home.WithGateway().Wired("a", "gw/lan1"));

@@ -5,7 +5,7 @@ namespace Altrin.Core.Tests.Findings;
 
 public sealed class DnsServerWrongTests() : RuleTests("dns-server-wrong")
 {
-    private static Home Names(string server) => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { NameServers = [Home.At(server)] } });
+    private static Home Names(string server) => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { DnsServers = [Home.At(server)] } });
 
     [Fact]
     public void Triggers_where_nobody_answers_at_the_name_server()
@@ -16,7 +16,7 @@ public sealed class DnsServerWrongTests() : RuleTests("dns-server-wrong")
 
     [Fact]
     public void Triggers_where_the_server_leaves_it_out() =>
-        Cured(Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { LeavesOutNames = true } }), "Let gw hand out itself as DNS server");
+        Cured(Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { LeavesOutDns = true } }), "Let gw hand out itself as DNS server");
 
     [Theory]
     [InlineData("192.168.8.1")]
@@ -27,7 +27,7 @@ public sealed class DnsServerWrongTests() : RuleTests("dns-server-wrong")
 public sealed class NoReturnRouteTests() : RuleTests("no-return-route")
 {
     private static Home Routed(params StaticRoute[] told) => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1")
-        .Edit<RouterMode>("in", m => m with { Translates = false }).Edit<RouterMode>("gw", m => m with { Routes = told });
+        .Edit<RouterMode>("in", m => m with { Nat = false }).Edit<RouterMode>("gw", m => m with { Routes = told });
 
     [Theory]
     [InlineData("Switch NAT of in on")]
@@ -40,12 +40,12 @@ public sealed class NoReturnRouteTests() : RuleTests("no-return-route")
 
     [Fact]
     public void Near_miss_the_way_back_is_told() => None(Home.WithGateway().Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")])).Cable("gw/lan1", "in/wan").Wired("a", "in/lan1")
-        .Edit<RouterMode>("in", m => m with { Translates = false }).Edit<RouterMode>("gw", m => m with { Routes = [new(Home.Own("192.168.20.1/24").Subnet, Home.At("192.168.8.3"))] }));
+        .Edit<RouterMode>("in", m => m with { Nat = false }).Edit<RouterMode>("gw", m => m with { Routes = [new(Home.Own("192.168.20.1/24").Subnet, Home.At("192.168.8.3"))] }));
 }
 
 public sealed class NoNatTests() : RuleTests("no-nat")
 {
-    private static Home Open(bool translates) => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Translates = translates });
+    private static Home Open(bool translates) => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Nat = translates });
 
     [Fact]
     public void Triggers()

@@ -90,7 +90,7 @@ public sealed class NeedNotMetTests() : RuleTests("need-not-met")
     public void A_router_without_NAT_that_keeps_devices_apart_is_made_one_network()
     {
         var home = Home.WithGateway().Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")])).Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Found("b")
-            .Edit<RouterMode>("in", m => m with { Translates = false })
+            .Edit<RouterMode>("in", m => m with { Nat = false })
             .Edit<RouterMode>("gw", m => m with { Routes = [new(Home.Own("192.168.20.1/24").Subnet, Home.At("192.168.8.3"))] });
         Assert.DoesNotContain(In(home)[0].CausedBy, c => c.StartsWith("double-nat", StringComparison.Ordinal));
         Cured(home, "Set in to access-point mode");

@@ -38,8 +38,8 @@ public sealed class CompilerTests
     [Theory]
     [InlineData("home", "key", null)]
     [InlineData("elsewhere", "key", RefusalReason.NameNotSent)]
-    [InlineData("home", "other", RefusalReason.KeyDiffers)]
-    [InlineData("home", null, RefusalReason.KeyNotKnown)]
+    [InlineData("home", "other", RefusalReason.PasswordDiffers)]
+    [InlineData("home", null, RefusalReason.PasswordNotKnown)]
     public void Wi_Fi_is_joined_by_name_and_key(string name, string? key, RefusalReason? why) =>
         Assert.Equal(why, Compile(Home.WithGateway().Wifi("a", "gw", name, key)).Refusals.Select(r => (RefusalReason?)r.Why).SingleOrDefault());
 

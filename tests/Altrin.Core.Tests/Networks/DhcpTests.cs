@@ -7,16 +7,16 @@ namespace Altrin.Core.Tests.Networks;
 /// <summary>RFC 2131, message by message. Times and options are RFC 2132's.</summary>
 public sealed class DhcpTests
 {
-    private static readonly HardwareAddress Hardware = new(0x00005E005301), Kept = new(0x00005E005302);
+    private static readonly MacAddress Mac = new(0x00005E005301), Kept = new(0x00005E005302);
 
     private static readonly ServerSeat Server = new("gw", Home.Range("192.168.8.20-192.168.8.21"), 24, Home.At("192.168.8.1"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")], [new(Kept, Home.At("192.168.8.5"))], null) { LeaseMinutes = 120 };
 
-    private static Interface Asker(string id = "a", HardwareAddress? hardware = null, Known checks = Known.No) => new(id, Side.Device, "gw", true, new Automatic(), hardware ?? Hardware) { ChecksLease = checks };
+    private static Interface Asker(string id = "a", MacAddress? mac = null, Known checks = Known.No) => new(id, Side.Device, "gw", true, new Automatic(), mac ?? Mac) { ChecksLease = checks };
 
     private static Exchange Begin(Interface asker, IReadOnlyList<Binding>? bindings = null, HeldLease? remembered = null, int minute = 0, ServerSeat? server = null, params string[] answering) =>
         DhcpExchange.Begin(asker, [server ?? Server], bindings ?? [], minute, remembered, a => answering.Contains($"{a}"));
 
-    private static HeldLease Lease(string address, int minute = 0) => new("gw", Server.Own, Home.At(address), 24, Server.Gateway, Server.NameServers, minute, 120);
+    private static HeldLease Lease(string address, int minute = 0) => new("gw", Server.Own, Home.At(address), 24, Server.Gateway, Server.DnsServers, minute, 120);
 
     private static Binding Bound(string client, string address, int until = 120) => new("gw", $"{client}/Device", Home.At(address), until);
 
@@ -84,7 +84,7 @@ public sealed class DhcpTests
     [Fact]
     public void What_is_released_is_free_at_once()
     {
-        var (after, reply) = DhcpServer.Answer(Server, [Bound("a", "192.168.8.20"), Bound("b", "192.168.8.21")], new(DhcpKind.Release, "a/Device", Hardware) { InUse = Home.At("192.168.8.20"), ServerId = Server.Own }, 1, _ => false);
+        var (after, reply) = DhcpServer.Answer(Server, [Bound("a", "192.168.8.20"), Bound("b", "192.168.8.21")], new(DhcpKind.Release, "a/Device", Mac) { InUse = Home.At("192.168.8.20"), ServerId = Server.Own }, 1, _ => false);
         Assert.Null(reply);
         Assert.Equal("192.168.8.20", $"{Begin(Asker("c"), after).Leases.Single().Address}");
     }

@@ -46,7 +46,7 @@ public sealed class EventTests
     [Fact]
     public void A_lease_outlives_its_server_until_it_runs_out()
     {
-        var now = After(House(), new TypeIn("gw", new SwitchAddressServer("gw", false)), new Save("gw"), new Wait(1400));
+        var now = After(House(), new TypeIn("gw", new SwitchDhcpServer("gw", false)), new Save("gw"), new Wait(1400));
         Assert.Equal("192.168.8.20", AddressOf(now, "a"));
         Assert.Null(AddressOf(now.After(new Wait(60)).Value, "a"));
         // RFC 3927: then it gives itself an address, and has no internet.

@@ -32,7 +32,7 @@ public sealed class LineTests
     {
         var home = Behind(kind, keeps);
         var seen = See(home);
-        Assert.Equal(["main"], seen.Sheet.Internet.Single(i => i.Device == "a").Translators);
+        Assert.Equal(["main"], seen.Sheet.Internet.Single(i => i.Device == "a").NatBy);
         Assert.Equal(AnswerKind.Yes, Internet(home, "a").Kind);
         Assert.Equal(AnswerKind.Yes, seen.Sheet.Needs.Single().Answer.Kind);
         Assert.Equal(others, Internet(home, "b").Kind);
@@ -52,10 +52,10 @@ public sealed class LineTests
     }
 
     [Fact]
-    public void To_another_hardware_address_nothing_is_passed()
+    public void To_another_mac_address_nothing_is_passed()
     {
         var home = Behind(PassKind.Hardware).Edit<RouterMode>("gw", m => m with { Passing = m.Passing! with { To = new(0x00005E0053FF) } });
-        Assert.Equal(["main", "gw"], See(home).Sheet.Internet.Single(i => i.Device == "a").Translators);
+        Assert.Equal(["main", "gw"], See(home).Sheet.Internet.Single(i => i.Device == "a").NatBy);
     }
 
     [Theory]
@@ -67,7 +67,7 @@ public sealed class LineTests
             .Edit<RouterMode>("main", m => m with { Wan = new Fixed(Home.Own("192.168.8.2/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]) })
             .Edit<RouterMode>("gw", m => m with { Dmz = Home.At("192.168.8.2") }).Profile("gw", p => p with { KeptPorts = [443, 8080] });
         Assert.Equal(answer, See(home).Sheet.Needs.Single().Answer.Kind);
-        Assert.Equal(["main", "gw"], See(home).Sheet.Internet.Single().Translators);
+        Assert.Equal(["main", "gw"], See(home).Sheet.Internet.Single().NatBy);
     }
 
     private static Home AtLine(LineNeeds needs, LineSetting? typed = null) => Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1")

@@ -24,8 +24,8 @@ public sealed class RadioTests
     {
         { "all alike", With(l => l), null },
         { "another name", With(l => l with { Name = "elsewhere" }), RefusalReason.NameNotSent },
-        { "a key typed wrong", With(l => l with { Key = "wrong-key" }), RefusalReason.KeyDiffers },
-        { "a key not recorded", With(l => l with { Key = null }), RefusalReason.KeyNotKnown },
+        { "a key typed wrong", With(l => l with { Password = "wrong-key" }), RefusalReason.PasswordDiffers },
+        { "a key not recorded", With(l => l with { Password = null }), RefusalReason.PasswordNotKnown },
         { "WPA2 at a box with both", With(l => l, r => r with { Security = WifiSecurity.Wpa2Wpa3 }), null },
         { "WPA2 at a box with WPA3 alone", With(l => l, r => r with { Security = WifiSecurity.Wpa3 }), RefusalReason.SecurityDiffers },
         { "WPA2 at a mixed box", With(l => l, r => r with { Security = WifiSecurity.WpaTkip }), null },
@@ -90,13 +90,13 @@ public sealed class RadioTests
 
     // Several addresses on one MAC address are what proxying looks like, and no duplicate.
     [Fact]
-    public void Behind_three_addresses_everybody_has_the_hardware_address_of_the_bridge()
+    public void Behind_three_addresses_everybody_has_the_mac_address_of_the_bridge()
     {
         var home = Home.WithGateway().Bridge("br", "gw").Wired("a", "br/lan1", "192.168.8.5/24").Wired("b", "br/lan2", "192.168.8.6/24").Wired("c", "gw/lan1");
         var seen = See(home);
-        var own = home.Design.Box("br")!.Hardware;
-        Assert.Equal([own, own], Looking.From(seen, "c")!.Table.Where(n => n.Owner is "a" or "b").Select(n => n.Hardware));
-        Assert.Equal([home.Design.Device("b")!.Hardware], Looking.From(seen, "a")!.Table.Where(n => n.Owner is "b").Select(n => n.Hardware));
+        var own = home.Design.Box("br")!.Mac;
+        Assert.Equal([own, own], Looking.From(seen, "c")!.Table.Where(n => n.Owner is "a" or "b").Select(n => n.Mac));
+        Assert.Equal([home.Design.Device("b")!.Mac], Looking.From(seen, "a")!.Table.Where(n => n.Owner is "b").Select(n => n.Mac));
         Assert.Empty(seen.Sheet.Conflicts);
     }
 
@@ -104,7 +104,7 @@ public sealed class RadioTests
     public void A_repeater_with_a_subnet_of_its_own_is_a_cascade()
     {
         var home = Home.WithGateway().Router("rep").Edit<RouterMode>("rep", m => m with { Uplink = new("r5", "gw", "home", WifiSecurity.Wpa2, "key", UplinkFrames.ThreeAddress) { Locked = true } }).Wired("a", "rep/lan1");
-        Assert.Equal(["rep", "gw"], See(home).Sheet.Internet.Single().Translators);
+        Assert.Equal(["rep", "gw"], See(home).Sheet.Internet.Single().NatBy);
         Assert.Equal(AnswerKind.Yes, Internet(home).Kind);
     }
 
@@ -155,7 +155,7 @@ public sealed class RadioTests
     {
         var home = Home.WithGateway().Profile("gw", p => p with { Radios = [new("r24", RadioBand.Ghz2), .. p.Radios] })
             .Edit<RouterMode>("gw", m => m with { Wifi = [new("r24", true, "home", WifiSecurity.Wpa2, null), m.Wifi[0]] }).Wifi("a", "gw", key: "another-key");
-        Assert.Equal(RefusalReason.KeyNotKnown, Compiler.Compile(home.Design, Situation.Settled).Refusals.Single().Why);
+        Assert.Equal(RefusalReason.PasswordNotKnown, Compiler.Compile(home.Design, Situation.Settled).Refusals.Single().Why);
         Assert.Equal(AnswerKind.Unknown, Internet(home).Kind);
     }
 

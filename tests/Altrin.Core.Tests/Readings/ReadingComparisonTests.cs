@@ -14,10 +14,10 @@ public sealed class ReadingComparisonTests
     private static ReadingComparison At(Home home, string? seat, string text) =>
         ReadingComparison.Of(new(home.Design.Site, [home.Design.SetUp]), home.Design, seat, ReadingText.Read(text).Value);
 
-    private static string Adapter(string own, string? gateway = "192.168.8.1", string way = "dynamic ", string names = "192.168.8.1", string hardware = "02:00:5e:00:53:99") =>
+    private static string Adapter(string own, string? gateway = "192.168.8.1", string way = "dynamic ", string names = "192.168.8.1", string mac = "02:00:5e:00:53:99") =>
         $"""
         2: eth0: <BROADCAST,MULTICAST,UP,LOWER_UP> mtu 1500
-            link/ether {hardware} brd ff:ff:ff:ff:ff:ff
+            link/ether {mac} brd ff:ff:ff:ff:ff:ff
             inet {own} scope global {way}eth0
                valid_lft {(way.Length > 0 ? "43193sec" : "forever")} preferred_lft forever
         {(gateway is null ? "" : $"default via {gateway} dev eth0")}
@@ -48,7 +48,7 @@ public sealed class ReadingComparisonTests
         { "gw/lan4", Adapter("192.168.8.44/24", names: "203.0.113.53"), "names", Agreement.Disagrees, "", "203.0.113.53" },
         // A device that was recorded as asking has an address that was typed by hand.
         { "a", Adapter("192.168.8.6/24", way: ""), "way", Agreement.Disagrees, "", "192.168.8.6" },
-        { "a", Adapter("192.168.8.30/24"), "hardware", Agreement.Disagrees, "", "" },
+        { "a", Adapter("192.168.8.30/24"), "mac", Agreement.Disagrees, "", "" },
         // A table of routes, or a list of DNS servers, by itself.
         { "gw/lan4", "default via 192.168.8.1 dev eth0 proto dhcp src 192.168.8.44 metric 100\n192.168.8.0/24 dev eth0 proto kernel scope link src 192.168.8.44", "address", Agreement.Agrees, "", "" },
         { "gw/lan4", "default via 192.168.8.1 dev eth0", "gateway", Agreement.Agrees, "", "" },
@@ -129,8 +129,8 @@ public sealed class ReadingComparisonTests
         var home = Home.WithGateway();
         home = beside switch { "point" => home.Point("point").Cable("gw/lan1", "point/lan1"), "repeater" => home.Repeater("repeater", "gw"), _ => home };
         home = recorded switch { "cable" => home.Wired("a", "gw/lan2"), "Wi-Fi" => home.Wifi("a", "gw"), _ => home.Loose("a") };
-        var hardware = home.Design.Device("a")!.Hardware;
-        var said = At(home, "gw/lan4", $"Name;Hardware;Way\na;{hardware};{listed}").Statements.FirstOrDefault(s => s.Id == $"link:{hardware}");
+        var mac = home.Design.Device("a")!.Mac;
+        var said = At(home, "gw/lan4", $"Name;Hardware;Way\na;{mac};{listed}").Statements.FirstOrDefault(s => s.Id == $"link:{mac}");
         Assert.Equal(expected, said is null ? "" : said.Explanations is [var why] ? $"{said.Agreement}: {why.Text[..why.Text.IndexOfAny([',', ';'])]}".Replace(" or not", "", StringComparison.Ordinal) : $"{said.Agreement}");
     }
 
@@ -181,7 +181,7 @@ public sealed class ReadingComparisonTests
     public void The_adapter_that_counts_has_what_stands_elsewhere_in_the_text()
     {
         var machine = Machine.Of(ReadingText.Read(File.ReadAllText(Path.Combine(StandInTests.Folder, "terminal.txt"))).Value)!;
-        Assert.Equal(("192.168.8.1", "192.168.8.1", AddressWay.Leased), ($"{machine.Adapter.Gateway}", string.Join(' ', machine.Adapter.NameServers), machine.Adapter.Way));
+        Assert.Equal(("192.168.8.1", "192.168.8.1", AddressWay.Leased), ($"{machine.Adapter.Gateway}", string.Join(' ', machine.Adapter.DnsServers), machine.Adapter.Way));
         Assert.Equal(["lo"], machine.Others);
     }
 
@@ -222,21 +222,21 @@ public sealed class ReadingComparisonTests
     [Fact]
     public void What_a_text_says_twice_is_offered_once()
     {
-        var home = Home.WithGateway().Wired("a", "gw/lan1").Device("a", d => d with { Hardware = null, Name = "Phone" });
+        var home = Home.WithGateway().Wired("a", "gw/lan1").Device("a", d => d with { Mac = null, Name = "Phone" });
         var file = new HomeFile(home.Design.Site, [home.Design.SetUp]);
         var seen = At(home, "gw/lan4", "Name,IP,MAC\nPhone,192.168.8.30,02:00:5e:00:53:70\nPhone,192.168.8.31,02:00:5e:00:53:71\nTv,192.168.8.32,02:00:5e:00:53:72\nTelevision,192.168.8.33,02:00:5e:00:53:72\n");
         Assert.Equal(seen.Statements.Count, seen.Statements.DistinctBy(s => s.Id).Count());
         Assert.Equal(["near:02:00:5e:00:53:70", "near:02:00:5e:00:53:72"], seen.Offered.Select(s => s.Id));
         var after = seen.Accept(file, new Shelf([]), home.Design.SetUp.Name, [.. seen.Offered.Select(s => s.Id)]);
         Assert.True(after.Ok, after.Error);
-        Assert.Equal(["02:00:5e:00:53:70", "02:00:5e:00:53:72"], after.Value.Site.Devices.Select(d => $"{d.Hardware}"));
+        Assert.Equal(["02:00:5e:00:53:70", "02:00:5e:00:53:72"], after.Value.Site.Devices.Select(d => $"{d.Mac}"));
     }
 
     /// <summary>Behind a carrier, its hop is expected, and the place is still found.</summary>
     [Fact]
     public void A_slip_is_found_behind_a_carrier_too()
     {
-        var seen = At(House().Service(new CarrierTranslation(null, null)), "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.20.1  1 ms\n 2  192.168.8.1  2 ms\n 3  100.64.0.1  3 ms\n 4  198.51.100.10  4 ms");
+        var seen = At(House().Service(new CarrierNat(null, null)), "gw/lan4", "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.20.1  1 ms\n 2  192.168.8.1  2 ms\n 3  100.64.0.1  3 ms\n 4  198.51.100.10  4 ms");
         Assert.Contains(Assert.Single(seen.Statements, s => s.Id == "route:1").Explanations, e => e.Text.StartsWith("It was taken elsewhere", StringComparison.Ordinal));
     }
 
@@ -275,8 +275,8 @@ public sealed class ReadingComparisonTests
     public void What_is_on_the_air_is_held_against_the_radios()
     {
         var home = Home.WithGateway().Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { Channel = 44 })] });
-        var (name, radio) = (home.Design.SetUp.Boxes[0].Mode.Radios[0].Name, home.Design.Site.Boxes[0].Hardware!.Value);
-        var text = $"BSS {new HardwareAddress(radio.Bits + 1)}(on wlan0)\n\tfreq: 5180\n\tsignal: -55.00 dBm\n\tSSID: {name}\n\tcapability: ESS Privacy\n\tRSN:\t * Version: 1\nBSS 02:00:5e:00:54:10(on wlan0)\n\tfreq: 2437\n\tsignal: -80.00 dBm\n\tSSID: next door\nBSS {new HardwareAddress(radio.Bits + 2)}(on wlan0)\n\tfreq: 2412\n\tsignal: -50.00 dBm\n\tSSID: factory\n";
+        var (name, radio) = (home.Design.SetUp.Boxes[0].Mode.Radios[0].Name, home.Design.Site.Boxes[0].Mac!.Value);
+        var text = $"BSS {new MacAddress(radio.Bits + 1)}(on wlan0)\n\tfreq: 5180\n\tsignal: -55.00 dBm\n\tSSID: {name}\n\tcapability: ESS Privacy\n\tRSN:\t * Version: 1\nBSS 02:00:5e:00:54:10(on wlan0)\n\tfreq: 2437\n\tsignal: -80.00 dBm\n\tSSID: next door\nBSS {new MacAddress(radio.Bits + 2)}(on wlan0)\n\tfreq: 2412\n\tsignal: -50.00 dBm\n\tSSID: factory\n";
         var seen = At(home, null, text).Statements;
         var own = Assert.Single(seen, s => s.Id == "air:gw/r5");
         Assert.Equal(Agreement.Disagrees, own.Agreement);
@@ -306,8 +306,8 @@ public sealed class ReadingComparisonTests
         Assert.Equal(-66, second.Site.Place("hall")!.Air!.Networks[0].LevelDbm);
 
         // Whose they are: by the radio's address, or by the name.
-        var own = home.Design.Site.Boxes[0].Hardware!.Value.Bits;
-        var air = Assert.Single(PlaceAir.Of(Once(first, null, ReadingText.Read(Scan.Replace("02:00:5e:00:54:10", $"{new HardwareAddress(own + 1)}", StringComparison.Ordinal)).Value, "", "").Design(home.Design.SetUp.Name)!));
+        var own = home.Design.Site.Boxes[0].Mac!.Value.Bits;
+        var air = Assert.Single(PlaceAir.Of(Once(first, null, ReadingText.Read(Scan.Replace("02:00:5e:00:54:10", $"{new MacAddress(own + 1)}", StringComparison.Ordinal)).Value, "", "").Design(home.Design.SetUp.Name)!));
         Assert.Equal([(null, false), (null, true), ("gw", true)], air.Rows.Select(r => (r.Box, r.Own)));
         Assert.Equal("Of neighbours: 5 GHz channel 36: 1, strongest -61 dBm.", air.Says);
 

@@ -87,7 +87,7 @@ public sealed class ReadingTextTests
     [InlineData("192.168.008.001  02-00-5e-00-53-01  dynamic")]
     [InlineData("300.1.1.1  02-00-5e-00-53-01  dynamic")]
     [InlineData("192.168.8.1  02-00-5e-00-53-01-00-00  dynamic")]
-    public void What_only_looks_like_an_address_is_none(string text) => Assert.DoesNotContain(Read(text).Neighbours, n => n.Address is not null && n.Hardware is not null);
+    public void What_only_looks_like_an_address_is_none(string text) => Assert.DoesNotContain(Read(text).Neighbours, n => n.Address is not null && n.Mac is not null);
 
     [Fact]
     public void A_text_that_is_too_long_is_refused_and_the_longest_is_read()

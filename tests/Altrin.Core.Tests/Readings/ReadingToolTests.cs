@@ -8,13 +8,13 @@ namespace Altrin.Core.Tests.Readings;
 /// <summary>Lists before and after, the box that moved, the outside view, and what speed runs are worth.</summary>
 public sealed class ReadingToolTests
 {
-    private static HardwareAddress Hw(string text) => HardwareAddress.Parse(text).Value;
+    private static MacAddress Hw(string text) => MacAddress.Parse(text).Value;
 
-    private static NeighbourRead Near(string hardware, string? address = null, string? name = null) => new(1, address is null ? null : Home.At(address), Hw(hardware)) { Name = name };
+    private static NeighbourRead Near(string mac, string? address = null, string? name = null) => new(1, address is null ? null : Home.At(address), Hw(mac)) { Name = name };
 
     /// <summary>A router whose label ends in 53:0a, with a radio that its kind has two above with the local bit.</summary>
-    private static Site Loft(string? label = "02:00:5e:00:53:0a") => Home.WithGateway().Router("loft").Box("loft", b => b with { Hardware = label is null ? null : Hw(label), WanHardware = null })
-        .Traits("loft", new() { Neighbours = [new("wan", 1), new("r5", 16)] }).Wired("a", "gw/lan1").Device("a", d => d with { Hardware = Hw("02:00:5e:00:53:40") }).Design.Site;
+    private static Site Loft(string? label = "02:00:5e:00:53:0a") => Home.WithGateway().Router("loft").Box("loft", b => b with { Mac = label is null ? null : Hw(label), WanMac = null })
+        .Traits("loft", new() { Neighbours = [new("wan", 1), new("r5", 16)] }).Wired("a", "gw/lan1").Device("a", d => d with { Mac = Hw("02:00:5e:00:53:40") }).Design.Site;
 
     [Theory]
     [InlineData("02:00:5e:00:53:0a", KinKind.Same)]
@@ -26,7 +26,7 @@ public sealed class ReadingToolTests
     [InlineData("00:00:5e:00:53:0c", KinKind.Local)]
     [InlineData("02:00:5e:00:53:0d", null)]
     [InlineData("02:00:5e:00:63:0a", null)]
-    public void A_hardware_address_belongs_to_a_label(string seen, KinKind? kind) => Assert.Equal(kind, HardwareKin.Of(Loft().Boxes.Single(b => b.Id == "loft"), Hw(seen))?.Kind);
+    public void A_mac_address_belongs_to_a_label(string seen, KinKind? kind) => Assert.Equal(kind, MacKin.Of(Loft().Boxes.Single(b => b.Id == "loft"), Hw(seen))?.Kind);
 
     [Theory]
     [InlineData("530a", "02:00:5e:00:53:0a", KinKind.LastDigits, 0)]
@@ -35,9 +35,9 @@ public sealed class ReadingToolTests
     [InlineData("530a", "02:00:5e:00:53:0d", null, 0)]
     [InlineData("00005e00530a", "02:00:5e:00:53:0b", KinKind.Local, 1)]
     [InlineData("02005e00530a", "02:00:5e:00:53:0a", KinKind.Same, 0)]
-    public void A_hardware_address_belongs_to_digits(string digits, string seen, KinKind? kind, int off)
+    public void A_mac_address_belongs_to_digits(string digits, string seen, KinKind? kind, int off)
     {
-        var kin = HardwareKin.OfDigits(digits.Replace(":", "", StringComparison.Ordinal), Hw(seen));
+        var kin = MacKin.OfDigits(digits.Replace(":", "", StringComparison.Ordinal), Hw(seen));
         Assert.Equal((kind, off), (kin?.Kind, kin?.Off ?? 0));
     }
 
@@ -84,7 +84,7 @@ public sealed class ReadingToolTests
     }
 
     [Fact]
-    public void Lists_are_compared_by_hardware_address_and_pages_are_joined()
+    public void Lists_are_compared_by_mac_address_and_pages_are_joined()
     {
         NeighbourRead[] before = [Near("02:00:5e:00:53:40", "192.168.8.20", "Laptop"), Near("02:00:5e:00:53:50", "192.168.8.21")];
         NeighbourRead[] after =
@@ -94,11 +94,11 @@ public sealed class ReadingToolTests
             Near("02:00:5e:00:53:40", "192.168.8.33"), Near("06:00:5e:00:53:60", "192.168.8.40") with { Link = new(false, RadioBand.Ghz5) }, Near("02:00:5e:00:53:0b", "192.168.8.57"), Near("02:00:5e:00:53:70", "192.168.8.58"),
         ];
         var found = DeviceLists.Compare(Loft(), before, after, "loft");
-        Assert.Equal(["02:00:5e:00:53:0b", "02:00:5e:00:53:70", "06:00:5e:00:53:60"], found.New.Select(e => $"{e.Hardware}"));
+        Assert.Equal(["02:00:5e:00:53:0b", "02:00:5e:00:53:70", "06:00:5e:00:53:60"], found.New.Select(e => $"{e.Mac}"));
         Assert.Contains("Perhaps loft", found.New[0].Says, StringComparison.Ordinal);
         Assert.Contains("private MAC address", found.New[2].Says, StringComparison.Ordinal);
         Assert.Equal([null, null, "on 5 GHz"], found.New.Select(e => e.Way));
-        Assert.Equal("02:00:5e:00:53:50", $"{Assert.Single(found.Gone).Hardware}");
+        Assert.Equal("02:00:5e:00:53:50", $"{Assert.Single(found.Gone).Mac}");
         Assert.Equal(("192.168.8.20", "192.168.8.33"), (Assert.Single(found.Moved).Before.ToString(), found.Moved[0].Entry.Address.ToString()));
         Assert.Equal(["loft is new, at 192.168.8.57: 02:00:5e:00:53:0b is its MAC address. 2 more are new."], found.Says);
         Assert.StartsWith("3 are new; by its MAC address only 02:00:5e:00:53:0b", DeviceLists.Compare(Loft(), before, after, null).Says.Single(), StringComparison.Ordinal);

@@ -61,7 +61,7 @@ public sealed class QuickEntryTests
         Assert.Equal("street", found.CableAt(new("hall-gateway", "wan"))!.OtherEnd(new("hall-gateway", "wan")).Owner);
         var spare = found.Box("old-one")!;
         Assert.Null(found.Mode("old-one"));
-        Assert.Equal(("00:00:5e:00:53:44", Known.No, "192.168.1.1/24"), ($"{spare.Hardware}", spare.Label.Supported, $"{spare.FactoryAddress}"));
+        Assert.Equal(("00:00:5e:00:53:44", Known.No, "192.168.1.1/24"), ($"{spare.Mac}", spare.Label.Supported, $"{spare.FactoryAddress}"));
     }
 
     [Fact]
@@ -73,7 +73,7 @@ public sealed class QuickEntryTests
         Assert.Equal(new PortRef("hall-gateway", "lan1"), found.CableAt(PortRef.OfDevice("printer"))!.OtherEnd(PortRef.OfDevice("printer")));
         Assert.All(found.SetUp.Devices.Where(d => d.Device != "printer"), d => Assert.Equal(("hall-gateway", "Lantern"), (d.Wifi!.Box, d.Wifi.Name)));
         Assert.True(found.SetUp.Devices.Single(d => d.Device == "heating-control").Address is Fixed { Gateway: { } gateway } && gateway == Home.At("192.168.8.1"));
-        Assert.True(home.Site.Devices[1] is { Hardware.IsLocallyAdministered: true, Bands: [RadioBand.Ghz5] });
+        Assert.True(home.Site.Devices[1] is { Mac.IsLocallyAdministered: true, Bands: [RadioBand.Ghz5] });
     }
 
     [Fact]

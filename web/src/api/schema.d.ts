@@ -730,11 +730,11 @@ export interface components {
             /** Format: int32 */
             line: number;
             name: string;
-            hardware?: null | components["schemas"]["HardwareAddress"];
+            mac?: null | components["schemas"]["MacAddress"];
             address?: null | components["schemas"]["InterfaceAddress"];
             way?: components["schemas"]["AddressWay"];
             gateway?: null | components["schemas"]["Ipv4Address"];
-            nameServers?: string[];
+            dnsServers?: string[];
             server?: null | components["schemas"]["Ipv4Address"];
             domain?: null | string;
             linked?: components["schemas"]["Known"];
@@ -754,25 +754,13 @@ export interface components {
             /** Format: int32 */
             prefixLength: null | number;
             gateway: null | components["schemas"]["Ipv4Address"];
-            nameServers: string[];
+            dnsServers: string[];
             servers: string[];
         };
         /** @enum {unknown} */
         AddressOrigin: "fixed" | "reserved" | "leased" | "selfAssigned" | "none";
         /** @example 192.168.8.20-192.168.8.199 */
         AddressRange: string;
-        AddressServerDocument: {
-            on: boolean;
-            pool: string;
-            gateway?: null | string;
-            nameServers?: null | string[];
-            leavesOutGateway?: null | boolean;
-            leavesOutNames?: null | boolean;
-            /** Format: int32 */
-            leaseMinutes?: null | number;
-            domain?: null | string;
-            reservations?: null | components["schemas"]["ReservationDocument"][];
-        };
         /** @enum {unknown} */
         AddressStanding: "outside" | "inPool" | "reserved" | "taken" | "free";
         AddressStandingFact: {
@@ -823,13 +811,13 @@ export interface components {
             prefixLength: null | number;
             servers: string[];
             gateway: null | components["schemas"]["Ipv4Address"];
-            nameServers: string[];
-            hardware: null | components["schemas"]["HardwareAddress"];
+            dnsServers: string[];
+            mac: null | components["schemas"]["MacAddress"];
             clashes: boolean;
         };
         BoxCandidate: {
             address: null | components["schemas"]["Ipv4Address"];
-            hardware: components["schemas"]["HardwareAddress"];
+            mac: components["schemas"]["MacAddress"];
             name: null | string;
             says: string;
             sure: boolean;
@@ -837,8 +825,8 @@ export interface components {
         BoxDocument: {
             id: string;
             name: string;
-            hardware?: null | string;
-            wanHardware?: null | string;
+            mac?: null | string;
+            wanMac?: null | string;
             holds?: null | components["schemas"]["LineService"][];
             place?: null | string;
             label?: null | components["schemas"]["LabelDocument"];
@@ -853,10 +841,10 @@ export interface components {
             password?: null | string;
             wan?: null | components["schemas"]["HostAddressDocument"];
             lan?: null | string;
-            addressServer?: null | components["schemas"]["AddressServerDocument"];
+            dhcpServer?: null | components["schemas"]["DhcpServerDocument"];
             forwards?: null | components["schemas"]["PortForwardDocument"][];
             guest?: null | components["schemas"]["GuestDocument"];
-            translates?: null | boolean;
+            nat?: null | boolean;
             dmz?: null | string;
             portRequests?: null | boolean;
             routes?: null | components["schemas"]["RouteDocument"][];
@@ -935,7 +923,7 @@ export interface components {
             subjects: string[];
             text: string;
         };
-        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeRemoveGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeRemovePointGuest"] | components["schemas"]["ChangeSetUplink"] | components["schemas"]["ChangeRemoveUplink"] | components["schemas"]["ChangeSetSatellite"] | components["schemas"]["ChangeSetPortVlans"] | components["schemas"]["ChangeSetPassing"] | components["schemas"]["ChangeSetLine"] | components["schemas"]["ChangeSetTranslation"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchAddressServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetServerNames"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeStandIn"] | components["schemas"]["ChangeSetPagePassword"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
+        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeRemoveGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeRemovePointGuest"] | components["schemas"]["ChangeSetUplink"] | components["schemas"]["ChangeRemoveUplink"] | components["schemas"]["ChangeSetSatellite"] | components["schemas"]["ChangeSetPortVlans"] | components["schemas"]["ChangeSetPassing"] | components["schemas"]["ChangeSetLine"] | components["schemas"]["ChangeSetNat"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchDhcpServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetDnsServers"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeStandIn"] | components["schemas"]["ChangeSetPagePassword"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
         ChangeAcceptFinding: {
             /** @enum {string} */
             kind?: "acceptFinding";
@@ -1004,7 +992,7 @@ export interface components {
             /** @enum {string} */
             kind?: "removeReservation";
             box: string;
-            hardware: components["schemas"]["HardwareAddress"];
+            mac: components["schemas"]["MacAddress"];
         };
         ChangeRemoveRoute: {
             /** @enum {string} */
@@ -1025,7 +1013,7 @@ export interface components {
             /** @enum {string} */
             kind?: "reserve";
             box: string;
-            hardware: components["schemas"]["HardwareAddress"];
+            mac: components["schemas"]["MacAddress"];
             address: components["schemas"]["Ipv4Address"];
         };
         ChangeSetCable: {
@@ -1045,6 +1033,13 @@ export interface components {
             kind?: "setDmz";
             box: string;
             to: null | components["schemas"]["Ipv4Address"];
+        };
+        ChangeSetDnsServers: {
+            /** @enum {string} */
+            kind?: "setDnsServers";
+            box: string;
+            dnsServers: string[];
+            leftOut: boolean;
         };
         ChangeSetGuest: {
             /** @enum {string} */
@@ -1076,6 +1071,12 @@ export interface components {
             kind?: "setMode";
             box: string;
             mode: components["schemas"]["ModeKind"];
+        };
+        ChangeSetNat: {
+            /** @enum {string} */
+            kind?: "setNat";
+            box: string;
+            on: boolean;
         };
         ChangeSetPageAddress: {
             /** @enum {string} */
@@ -1142,19 +1143,6 @@ export interface components {
             gateway: null | components["schemas"]["Ipv4Address"];
             leftOut: boolean;
         };
-        ChangeSetServerNames: {
-            /** @enum {string} */
-            kind?: "setServerNames";
-            box: string;
-            nameServers: string[];
-            leftOut: boolean;
-        };
-        ChangeSetTranslation: {
-            /** @enum {string} */
-            kind?: "setTranslation";
-            box: string;
-            on: boolean;
-        };
         ChangeSetUplink: {
             /** @enum {string} */
             kind?: "setUplink";
@@ -1173,9 +1161,9 @@ export interface components {
             box: string;
             place: null | string;
         };
-        ChangeSwitchAddressServer: {
+        ChangeSwitchDhcpServer: {
             /** @enum {string} */
-            kind?: "switchAddressServer";
+            kind?: "switchDhcpServer";
             box: string;
             on: boolean;
         };
@@ -1216,8 +1204,8 @@ export interface components {
             name: string;
             shelfId: string;
             id?: string;
-            hardware?: null | components["schemas"]["HardwareAddress"];
-            wanHardware?: null | components["schemas"]["HardwareAddress"];
+            mac?: null | components["schemas"]["MacAddress"];
+            wanMac?: null | components["schemas"]["MacAddress"];
             place?: null | string;
             holds?: components["schemas"]["LineService"][];
             label?: components["schemas"]["LabelFacts"];
@@ -1319,7 +1307,7 @@ export interface components {
             id: string;
             name: string;
             kind: components["schemas"]["DeviceKind"];
-            hardware: null | components["schemas"]["HardwareAddress"];
+            mac: null | components["schemas"]["MacAddress"];
             checksLease?: components["schemas"]["Known"];
             bands?: components["schemas"]["RadioBand"][];
             newestSecurity?: null | components["schemas"]["WifiSecurity"];
@@ -1330,7 +1318,7 @@ export interface components {
             id: string;
             name: string;
             kind: components["schemas"]["DeviceKind"];
-            hardware?: null | string;
+            mac?: null | string;
             checksLease?: null | boolean;
             bands?: null | components["schemas"]["RadioBand"][];
             newestSecurity?: null | components["schemas"]["WifiSecurity"];
@@ -1346,6 +1334,18 @@ export interface components {
         };
         /** @enum {unknown} */
         DhcpKind: "discover" | "offer" | "request" | "decline" | "ack" | "nak" | "release";
+        DhcpServerDocument: {
+            on: boolean;
+            pool: string;
+            gateway?: null | string;
+            dnsServers?: null | string[];
+            leavesOutGateway?: null | boolean;
+            leavesOutDns?: null | boolean;
+            /** Format: int32 */
+            leaseMinutes?: null | number;
+            domain?: null | string;
+            reservations?: null | components["schemas"]["ReservationDocument"][];
+        };
         DifferenceRequest: {
             before: number[];
             after: number[];
@@ -1372,7 +1372,7 @@ export interface components {
             leases: components["schemas"]["LeaseFact"][];
             discovery: components["schemas"]["DiscoveryFact"][];
             management: components["schemas"]["ManagementFact"][];
-            hardware: components["schemas"]["Sighting"][];
+            mac: components["schemas"]["Sighting"][];
             radio: components["schemas"]["RadioFact"][];
             roaming: components["schemas"]["RoamingFact"][];
             heard: components["schemas"]["HeardFact"][];
@@ -1420,11 +1420,11 @@ export interface components {
             loses: string[];
         };
         /** @enum {unknown} */
-        GatewayWay: "bridge" | "staysRouter" | "passByPort" | "passByHardware" | "mapping" | "dmz" | "routerBehind";
+        GatewayWay: "bridge" | "staysRouter" | "passByPort" | "passByMac" | "mapping" | "dmz" | "routerBehind";
         GuestDocument: {
             name: string;
             security: components["schemas"]["WifiSecurity"];
-            key?: null | string;
+            password?: null | string;
             lan: string;
             pool: string;
             /** Format: int32 */
@@ -1433,7 +1433,7 @@ export interface components {
         GuestNameDocument: {
             name: string;
             security: components["schemas"]["WifiSecurity"];
-            key?: null | string;
+            password?: null | string;
             /** Format: int32 */
             vlan?: null | number;
         };
@@ -1453,15 +1453,13 @@ export interface components {
             keepsServices?: null | boolean;
             announcesIpv6?: null | boolean;
         };
-        /** @example 02:00:5e:00:53:01 */
-        HardwareAddress: string;
         Heard: {
             box: string;
             radio: string;
             band: components["schemas"]["RadioBand"];
             name: string;
             security: components["schemas"]["WifiSecurity"];
-            key: null | string;
+            password: null | string;
         };
         HeardFact: {
             device: string;
@@ -1469,7 +1467,7 @@ export interface components {
         };
         HeardNetwork: {
             name: string;
-            radio?: null | components["schemas"]["HardwareAddress"];
+            radio?: null | components["schemas"]["MacAddress"];
             band?: null | components["schemas"]["RadioBand"];
             /** Format: int32 */
             channel?: null | number;
@@ -1493,14 +1491,14 @@ export interface components {
             kind: components["schemas"]["HostAddressKind"];
             address?: null | string;
             gateway?: null | string;
-            nameServers?: null | string[];
+            dnsServers?: null | string[];
         };
         HostAddressFixed: {
             /** @enum {string} */
             kind?: "fixed";
             address: components["schemas"]["InterfaceAddress"];
             gateway: null | components["schemas"]["Ipv4Address"];
-            nameServers: string[];
+            dnsServers: string[];
         };
         /** @enum {unknown} */
         HostAddressKind: "automatic" | "fixed";
@@ -1521,13 +1519,13 @@ export interface components {
             sure: boolean;
             seenAs: string;
             seenAddress: null | components["schemas"]["Ipv4Address"];
-            translators: string[];
+            natBy: string[];
             links: string[];
             slowest: null | string;
             reached: components["schemas"]["AnswerKind"];
             resolves: components["schemas"]["AnswerKind"];
             /** Format: int32 */
-            moreTranslators?: number;
+            moreNatBy?: number;
             /** Format: int32 */
             moreLinks?: number;
         };
@@ -1589,8 +1587,8 @@ export interface components {
             login?: null | string;
             password?: null | string;
             wifiName?: null | string;
-            wifiKey?: null | string;
-            radioHardware?: null | string;
+            wifiPassword?: null | string;
+            radioMac?: null | string;
             firmware?: null | string;
             supported?: null | boolean;
             /** Format: date */
@@ -1601,8 +1599,8 @@ export interface components {
             login?: null | string;
             password?: null | string;
             wifiName?: null | string;
-            wifiKey?: null | string;
-            radioHardware?: null | components["schemas"]["HardwareAddress"];
+            wifiPassword?: null | string;
+            radioMac?: null | components["schemas"]["MacAddress"];
             firmware?: null | string;
             supported?: components["schemas"]["Known"];
             /** Format: date */
@@ -1683,7 +1681,7 @@ export interface components {
             login?: null | boolean;
             /** Format: int32 */
             tag?: null | number;
-            hardware?: null | string;
+            mac?: null | string;
         };
         LinkFact: {
             id: string;
@@ -1706,7 +1704,7 @@ export interface components {
             says: string[];
         };
         ListEntry: {
-            hardware: components["schemas"]["HardwareAddress"];
+            mac: components["schemas"]["MacAddress"];
             address: null | components["schemas"]["Ipv4Address"];
             name: null | string;
             owner: null | string;
@@ -1721,6 +1719,8 @@ export interface components {
         };
         /** @enum {unknown} */
         LoginHabit: "unknown" | "onLabel" | "sameForAll" | "none" | "setAtFirst" | "byPhone";
+        /** @example 02:00:5e:00:53:01 */
+        MacAddress: string;
         Machine: {
             adapter: components["schemas"]["AdapterRead"];
             why: string;
@@ -1783,7 +1783,7 @@ export interface components {
             /** Format: int32 */
             number: null | number;
         };
-        Need: components["schemas"]["NeedReachFromOutside"] | components["schemas"]["NeedFoundByOthers"] | components["schemas"]["NeedLocalServer"] | components["schemas"]["NeedLittleDelay"] | components["schemas"]["NeedStaysOnline"] | components["schemas"]["NeedCallsInPlace"] | components["schemas"]["NeedGuestsKeptApart"] | components["schemas"]["NeedKeepsNameAndKey"] | components["schemas"]["NeedServiceLives"];
+        Need: components["schemas"]["NeedReachFromOutside"] | components["schemas"]["NeedFoundByOthers"] | components["schemas"]["NeedLocalServer"] | components["schemas"]["NeedLittleDelay"] | components["schemas"]["NeedStaysOnline"] | components["schemas"]["NeedCallsInPlace"] | components["schemas"]["NeedGuestsKeptApart"] | components["schemas"]["NeedKeepsNameAndPassword"] | components["schemas"]["NeedServiceLives"];
         NeedCallsInPlace: {
             /** @enum {string} */
             kind?: "callsInPlace";
@@ -1801,7 +1801,7 @@ export interface components {
             place?: null | string;
             name?: null | string;
             security?: null | components["schemas"]["WifiSecurity"];
-            key?: null | string;
+            password?: null | string;
             service?: null | components["schemas"]["LineService"];
         };
         NeedFact: {
@@ -1823,16 +1823,16 @@ export interface components {
             kind?: "guestsKeptApart";
             id: string;
         };
-        NeedKeepsNameAndKey: {
+        NeedKeepsNameAndPassword: {
             /** @enum {string} */
-            kind?: "keepsNameAndKey";
+            kind?: "keepsNameAndPassword";
             name: string;
             security: components["schemas"]["WifiSecurity"];
-            key: null | string;
+            password: null | string;
             id: string;
         };
         /** @enum {unknown} */
-        NeedKind: "reachFromOutside" | "foundByOthers" | "localServer" | "littleDelay" | "staysOnline" | "callsInPlace" | "guestsKeptApart" | "keepsNameAndKey" | "serviceLives";
+        NeedKind: "reachFromOutside" | "foundByOthers" | "localServer" | "littleDelay" | "staysOnline" | "callsInPlace" | "guestsKeptApart" | "keepsNameAndPassword" | "serviceLives";
         NeedLittleDelay: {
             /** @enum {string} */
             kind?: "littleDelay";
@@ -1876,14 +1876,14 @@ export interface components {
             address: null | components["schemas"]["Ipv4Address"];
             from: null | components["schemas"]["AddressRange"];
             owner: string;
-            hardware: null | components["schemas"]["HardwareAddress"];
+            mac: null | components["schemas"]["MacAddress"];
             certain: boolean;
         };
         NeighbourRead: {
             /** Format: int32 */
             line: number;
             address: null | components["schemas"]["Ipv4Address"];
-            hardware: null | components["schemas"]["HardwareAddress"];
+            mac: null | components["schemas"]["MacAddress"];
             name?: null | string;
             link?: null | components["schemas"]["ListedLink"];
         };
@@ -1891,7 +1891,7 @@ export interface components {
             /** Format: int32 */
             line: number;
             name: string;
-            radio: null | components["schemas"]["HardwareAddress"];
+            radio: null | components["schemas"]["MacAddress"];
             band?: null | components["schemas"]["RadioBand"];
             /** Format: int32 */
             channel?: null | number;
@@ -1918,7 +1918,7 @@ export interface components {
             /** Format: int32 */
             edition: number;
         };
-        NextHardware: {
+        NextMac: {
             side: string;
             /** Format: int32 */
             offset: number;
@@ -1932,7 +1932,7 @@ export interface components {
             /** Format: int32 */
             prefixLength: number;
             gateway: null | components["schemas"]["Ipv4Address"];
-            nameServers: string[];
+            dnsServers: string[];
             domain: null | string;
             /** Format: int32 */
             leaseMinutes: number;
@@ -1943,12 +1943,12 @@ export interface components {
             kind: components["schemas"]["DhcpKind"];
             server: null | components["schemas"]["Ipv4Address"];
             given: null | components["schemas"]["Ipv4Address"];
-            asker?: null | components["schemas"]["HardwareAddress"];
-            from?: null | components["schemas"]["HardwareAddress"];
+            asker?: null | components["schemas"]["MacAddress"];
+            from?: null | components["schemas"]["MacAddress"];
             /** Format: int32 */
             prefixLength?: null | number;
             gateway?: null | components["schemas"]["Ipv4Address"];
-            nameServers?: string[];
+            dnsServers?: string[];
             /** Format: int64 */
             leaseSeconds?: null | number;
         };
@@ -2006,8 +2006,8 @@ export interface components {
         };
         PartialOfBoxFacts: {
             name?: string;
-            hardware?: null | components["schemas"]["HardwareAddress"];
-            wanHardware?: null | components["schemas"]["HardwareAddress"];
+            mac?: null | components["schemas"]["MacAddress"];
+            wanMac?: null | components["schemas"]["MacAddress"];
             holds?: components["schemas"]["LineService"][];
             place?: null | string;
         };
@@ -2037,7 +2037,7 @@ export interface components {
         PartialOfDevice: {
             name?: string;
             kind?: components["schemas"]["DeviceKind"];
-            hardware?: null | components["schemas"]["HardwareAddress"];
+            mac?: null | components["schemas"]["MacAddress"];
             checksLease?: components["schemas"]["Known"];
             bands?: components["schemas"]["RadioBand"][];
             newestSecurity?: null | components["schemas"]["WifiSecurity"];
@@ -2047,14 +2047,14 @@ export interface components {
         PartialOfGuestName: {
             name?: string;
             security?: components["schemas"]["WifiSecurity"];
-            key?: null | string;
+            password?: null | string;
             /** Format: int32 */
             vlan?: null | number;
         };
         PartialOfGuestNetwork: {
             name?: string;
             security?: components["schemas"]["WifiSecurity"];
-            key?: null | string;
+            password?: null | string;
             lan?: components["schemas"]["InterfaceAddress"];
             pool?: components["schemas"]["AddressRange"];
             /** Format: int32 */
@@ -2069,8 +2069,8 @@ export interface components {
             login?: null | string;
             password?: null | string;
             wifiName?: null | string;
-            wifiKey?: null | string;
-            radioHardware?: null | components["schemas"]["HardwareAddress"];
+            wifiPassword?: null | string;
+            radioMac?: null | components["schemas"]["MacAddress"];
             firmware?: null | string;
             supported?: components["schemas"]["Known"];
             supportedUntil?: null | (null | string);
@@ -2079,7 +2079,7 @@ export interface components {
             login?: boolean;
             /** Format: int32 */
             tag?: null | number;
-            hardware?: null | components["schemas"]["HardwareAddress"];
+            mac?: null | components["schemas"]["MacAddress"];
         };
         PartialOfPlace: {
             name?: string;
@@ -2102,7 +2102,7 @@ export interface components {
             on?: boolean;
             name?: string;
             security?: components["schemas"]["WifiSecurity"];
-            key?: null | string;
+            password?: null | string;
             /** Format: int32 */
             channel?: null | number;
             /** Format: int32 */
@@ -2127,14 +2127,14 @@ export interface components {
             leases?: number;
             address?: null | components["schemas"]["InterfaceAddress"];
             gateway?: null | components["schemas"]["Ipv4Address"];
-            nameServers?: string[];
+            dnsServers?: string[];
             inside?: null | components["schemas"]["Subnet"];
             login?: components["schemas"]["Known"];
             tagged?: components["schemas"]["Known"];
             /** Format: int32 */
             tag?: null | number;
             locked?: components["schemas"]["Known"];
-            lockedTo?: null | components["schemas"]["HardwareAddress"];
+            lockedTo?: null | components["schemas"]["MacAddress"];
             account?: null | string;
             password?: null | string;
         };
@@ -2148,7 +2148,7 @@ export interface components {
             box?: string;
             name?: string;
             security?: components["schemas"]["WifiSecurity"];
-            key?: null | string;
+            password?: null | string;
             frames?: components["schemas"]["UplinkFrames"];
             /** Format: int32 */
             channel?: null | number;
@@ -2165,7 +2165,7 @@ export interface components {
         Passing: {
             kind: components["schemas"]["PassKind"];
             port: null | string;
-            to: null | components["schemas"]["HardwareAddress"];
+            to: null | components["schemas"]["MacAddress"];
         };
         PassingDocument: {
             kind: components["schemas"]["PassKind"];
@@ -2389,7 +2389,7 @@ export interface components {
             on: boolean;
             name: string;
             security: components["schemas"]["WifiSecurity"];
-            key?: null | string;
+            password?: null | string;
             /** Format: int32 */
             channel?: null | number;
             /** Format: int32 */
@@ -2437,7 +2437,7 @@ export interface components {
             adapters?: components["schemas"]["AdapterRead"][];
             routes?: components["schemas"]["RouteRead"][];
             neighbours?: components["schemas"]["NeighbourRead"][];
-            nameServers?: string[];
+            dnsServers?: string[];
             pings?: components["schemas"]["PingRead"][];
             traces?: components["schemas"]["TraceRead"][];
             cableLinks?: components["schemas"]["CableLinkRead"][];
@@ -2479,20 +2479,20 @@ export interface components {
             lists?: boolean;
         };
         /** @enum {unknown} */
-        ReadingKind: "command" | "adapters" | "routes" | "addressTable" | "nameServers" | "ping" | "trace" | "cableLink" | "wifiLink" | "wifiScan" | "deviceList" | "leases" | "capture" | "outside" | "speedRuns";
+        ReadingKind: "command" | "adapters" | "routes" | "addressTable" | "dnsServers" | "ping" | "trace" | "cableLink" | "wifiLink" | "wifiScan" | "deviceList" | "leases" | "capture" | "outside" | "speedRuns";
         ReadingView: {
             reading: components["schemas"]["Reading"];
             comparison: components["schemas"]["ReadingComparison"];
         };
         /** @enum {unknown} */
-        RefusalReason: "nameNotSent" | "bandMissing" | "securityDiffers" | "framesUnprotected" | "channelNotUsable" | "keyDiffers" | "keyNotKnown" | "fourAddressesNotTaken" | "channelNotFixed" | "channelDiffers" | "peerNotKnown" | "notOfKit" | "itself";
+        RefusalReason: "nameNotSent" | "bandMissing" | "securityDiffers" | "framesUnprotected" | "channelNotUsable" | "passwordDiffers" | "passwordNotKnown" | "fourAddressesNotTaken" | "channelNotFixed" | "channelDiffers" | "peerNotKnown" | "notOfKit" | "itself";
         Remedy: {
             label: string;
             changes: components["schemas"]["Change"][];
             settles: string[];
         };
         ReservationDocument: {
-            hardware: string;
+            mac: string;
             address: string;
         };
         /** @enum {unknown} */
@@ -2544,7 +2544,7 @@ export interface components {
             marks: components["schemas"]["RulerMark"][];
             free: string[];
             gateway: components["schemas"]["Ipv4Address"];
-            nameServers: string[];
+            dnsServers: string[];
         };
         RulerMark: {
             owner: string;
@@ -2600,7 +2600,7 @@ export interface components {
             upMbps?: null | number;
             address?: null | string;
             gateway?: null | string;
-            nameServers?: null | string[];
+            dnsServers?: null | string[];
             /** Format: int32 */
             leases?: null | number;
             inside?: null | string;
@@ -2609,7 +2609,7 @@ export interface components {
             handOff?: null | string;
         };
         /** @enum {unknown} */
-        ServiceKind: "unknown" | "publicDynamic" | "publicFixed" | "carrierTranslation";
+        ServiceKind: "unknown" | "publicDynamic" | "publicFixed" | "carrierNat";
         SetUpDocument: {
             name: string;
             boxes: components["schemas"]["BoxSettingDocument"][];
@@ -2641,7 +2641,7 @@ export interface components {
             printouts: components["schemas"]["Printout"][];
         };
         Sighting: {
-            hardware: components["schemas"]["HardwareAddress"];
+            mac: components["schemas"]["MacAddress"];
             owner: string;
             side: components["schemas"]["Side"];
             segment: string;
@@ -2754,7 +2754,7 @@ export interface components {
             /** Format: int32 */
             rebootSeconds?: null | number;
             lights?: null | components["schemas"]["LightSign"][];
-            neighbours?: null | components["schemas"]["NextHardware"][];
+            neighbours?: null | components["schemas"]["NextMac"][];
             effects?: null | components["schemas"]["ModeEffect"][];
             power?: null | components["schemas"]["PowerFacts"];
             /** Format: int32 */
@@ -2816,7 +2816,7 @@ export interface components {
             box: string;
             name: string;
             security: components["schemas"]["WifiSecurity"];
-            key?: null | string;
+            password?: null | string;
             frames: components["schemas"]["UplinkFrames"];
             /** Format: int32 */
             channel?: null | number;
@@ -2845,12 +2845,12 @@ export interface components {
         WifiJoin: {
             box: string;
             name: string;
-            key: null | string;
+            password: null | string;
         };
         WifiJoinDocument: {
             box: string;
             name: string;
-            key?: null | string;
+            password?: null | string;
         };
         /** @enum {unknown} */
         WifiSecurity: "open" | "wep" | "wpaTkip" | "wpa2" | "wpa2Wpa3" | "wpa3";

@@ -35,7 +35,7 @@ export const wallWords: Words<"WallKind"> = { unknown: "not looked at", light: "
 export const deviceWords: Words<"DeviceKind"> = { phone: "telephone", tablet: "tablet", laptop: "laptop", computer: "computer", printer: "printer", recorder: "camera or recorder", television: "television", console: "games console", controller: "controller", storage: "storage", other: "something else" };
 export const boxWords: Words<"BoxKind"> = { gateway: "Gateways", router: "Routers", accessPoint: "Access points, repeaters, bridges", switch: "Switches", powerline: "Powerline", coax: "Coax", injector: "Injectors" };
 export const lineServiceWords: Words<"LineService"> = { telephone: "telephone", television: "television", alarm: "alarm" };
-export const wayWords: Words<"GatewayWay"> = { bridge: "Bridge mode", staysRouter: "Stays the router, own access points", passByPort: "Pass-through by port", passByHardware: "Pass-through by MAC address", mapping: "Public-address mapping", dmz: "DMZ host", routerBehind: "Own router behind it" };
+export const wayWords: Words<"GatewayWay"> = { bridge: "Bridge mode", staysRouter: "Stays the router, own access points", passByPort: "Pass-through by port", passByMac: "Pass-through by MAC address", mapping: "Public-address mapping", dmz: "DMZ host", routerBehind: "Own router behind it" };
 export const worthWords: Words<"Worth"> = { good: "Serves", withCare: "With care", leave: "Leave it off" };
 export const tableWords: Words<"SurveyTable"> = { gear: "Gear", places: "Places", devices: "Devices", cables: "Cables" };
 export const secretWords: Words<"SecretState"> = { held: "kept", lost: "lost, type again", notTyped: "not typed" };
@@ -45,7 +45,7 @@ export const generationWords: Words<"WifiGeneration"> = { unknown: "", g: "54 Mb
 export const addressAfterWords: Words<"AddressAfter"> = { unknown: "address not known", kept: "keeps its address", leased: "leases an address", itsOwn: "takes an address of its own for that", none: "has no address" };
 export const resetWords: Words<"ResetBy"> = { pinhole: "pin hole", button: "button", page: "on its page", powerCycles: "switched off and on several times" };
 export const powerWords: Words<"PowerKind"> = { passive: "passive, without asking", af: "802.3af", at: "802.3at", bt3: "802.3bt type 3", bt4: "802.3bt type 4" };
-export const readingKindWords: Words<"ReadingKind"> = { command: "command", adapters: "adapters", routes: "routes", addressTable: "address table", nameServers: "DNS servers", ping: "ping", trace: "route hop by hop", cableLink: "cable", wifiLink: "Wi-Fi in use", wifiScan: "networks on the air", deviceList: "device list", leases: "leases", capture: "capture", outside: "outside view", speedRuns: "speed runs" };
+export const readingKindWords: Words<"ReadingKind"> = { command: "command", adapters: "adapters", routes: "routes", addressTable: "address table", dnsServers: "DNS servers", ping: "ping", trace: "route hop by hop", cableLink: "cable", wifiLink: "Wi-Fi in use", wifiScan: "networks on the air", deviceList: "device list", leases: "leases", capture: "capture", outside: "outside view", speedRuns: "speed runs" };
 export const agreementWords: Words<"Agreement"> = { disagrees: "Disagrees", unknown: "Not settled", agrees: "Agrees" };
 export const runByWords: Words<"RunBy"> = { cable: "cable", ghz2: "Wi-Fi 2.4 GHz", ghz5: "Wi-Fi 5 GHz", ghz6: "Wi-Fi 6 GHz" };
 

@@ -15,7 +15,7 @@ public static class CarrierNatRule
         "RFC 6598",
         Judge);
 
-    private static IEnumerable<Finding> Judge(Evidence e) => e.Design.Site.Service is not CarrierTranslation ? [] :
+    private static IEnumerable<Finding> Judge(Evidence e) => e.Design.Site.Service is not CarrierNat ? [] :
     [
         e.Finding(
             Rule,

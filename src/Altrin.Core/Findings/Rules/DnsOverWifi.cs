@@ -21,7 +21,7 @@ public static class DnsOverWifi
         foreach (var (box, mode) in e.Routers.Where(r => r.Mode.Server.On))
         {
             var inner = e.Network.Find(box.Id, Side.Lan)!;
-            var served = mode.Server.NameServers.SelectMany(n => e.Seen.Hosts.Holders(inner.Segment, n)).Where(h => h.Side == Side.Device && (byWifi.Contains(h.Owner) || e.Network.RadioLinks.Any(l => l.Segment == inner.Segment && l.Between(inner, h)))).Select(h => h.Owner).Distinct().ToList();
+            var served = mode.Server.DnsServers.SelectMany(n => e.Seen.Hosts.Holders(inner.Segment, n)).Where(h => h.Side == Side.Device && (byWifi.Contains(h.Owner) || e.Network.RadioLinks.Any(l => l.Segment == inner.Segment && l.Between(inner, h)))).Select(h => h.Owner).Distinct().ToList();
             if (served.Count > 0)
             {
                 yield return e.Finding(
@@ -29,7 +29,7 @@ public static class DnsOverWifi
                     [box.Id, .. served],
                     $"{box.Name} hands out {e.Names(served)} as DNS server, which is connected by radio",
                     "Pages stop loading on every device while that one is out of reach.",
-                    [Cures.Hopeful($"Make {box.Name} its own DNS server", new SetServerNames(box.Id, [], false))],
+                    [Cures.Hopeful($"Make {box.Name} its own DNS server", new SetDnsServers(box.Id, [], false))],
                     ["Or put a cable to the device."]);
             }
         }

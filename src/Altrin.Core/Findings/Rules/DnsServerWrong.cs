@@ -35,21 +35,21 @@ public static class DnsServerWrong
     {
         if (server)
         {
-            yield return Cures.Hopeful($"Let {e.Name(subject)} hand out itself as DNS server", new SetServerNames(subject, [], false));
+            yield return Cures.Hopeful($"Let {e.Name(subject)} hand out itself as DNS server", new SetDnsServers(subject, [], false));
             if (e.Network.Find(subject, Side.Lan) is { } lan && e.Seen.Hosts.Rulers(e.Network.Segment(lan.Segment)).FirstOrDefault(r => r.Owner != subject) is { } ruler)
             {
-                yield return Cures.Hopeful($"Let {e.Name(subject)} hand out {e.Name(ruler.Owner)} as DNS server", new SetServerNames(subject, [World.Own(ruler).Address], false));
+                yield return Cures.Hopeful($"Let {e.Name(subject)} hand out {e.Name(ruler.Owner)} as DNS server", new SetDnsServers(subject, [World.Own(ruler).Address], false));
             }
         }
         var host = e.Network.Find(subject, Side.Device) ?? e.Network.Find(subject, Side.Wan);
         if (host is { Setting: Fixed typed })
         {
             IReadOnlyList<Ipv4Address>? names = host.Segment == PortRef.Street
-                ? e.Design.Site.Service is PublicFixed { NameServers: { Count: > 0 } given } ? given : null
+                ? e.Design.Site.Service is PublicFixed { DnsServers: { Count: > 0 } given } ? given : null
                 : e.Seen.Hosts.Rulers(e.Network.Segment(host.Segment)) is [var up, ..] ? [World.Own(up).Address] : null;
             if (names is not null)
             {
-                var set = typed with { NameServers = names };
+                var set = typed with { DnsServers = names };
                 yield return Cures.Hopeful(
                     $"Set the DNS server of {e.Name(subject)} to {string.Join(" and ", names)}",
                     host.Side == Side.Device ? new SetDeviceAddress(subject, set) : new SetWan(subject, set));

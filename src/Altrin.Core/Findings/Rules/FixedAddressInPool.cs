@@ -31,8 +31,8 @@ public static class FixedAddressInPool
         }
     }
 
-    private static IEnumerable<Remedy> KeepIt(Evidence e, Interface host, ConflictFact conflict) => host.Hardware is { } hardware
-        ? [Cures.Hopeful($"Reserve {conflict.Address} for {e.Name(host.Owner)}", new Reserve(conflict.Pool!, hardware, conflict.Address))]
+    private static IEnumerable<Remedy> KeepIt(Evidence e, Interface host, ConflictFact conflict) => host.Mac is { } mac
+        ? [Cures.Hopeful($"Reserve {conflict.Address} for {e.Name(host.Owner)}", new Reserve(conflict.Pool!, mac, conflict.Address))]
         : [];
 
     private static IEnumerable<Remedy> CarveOut(Evidence e, ConflictFact conflict)

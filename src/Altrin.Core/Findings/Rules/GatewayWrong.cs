@@ -29,7 +29,7 @@ public static class GatewayWrong
         if (e.Network.Find(subject, Side.Device) is { Setting: Fixed typed } device)
         {
             return e.PlanOf(e.Network.Segment(device.Segment)) is var (plan, ruler)
-                ? [Cures.Hopeful($"Point {e.Name(subject)} at {e.Name(ruler)}", new SetDeviceAddress(subject, typed with { Address = typed.Address with { PrefixLength = plan.Subnet.PrefixLength }, Gateway = e.Network.Router(ruler)!.Lan.Address, NameServers = Cures.NamesBeside(e, device, typed.NameServers, e.Network.Router(ruler)!.Lan.Address) })), .. Cures.Ask(e, device)]
+                ? [Cures.Hopeful($"Point {e.Name(subject)} at {e.Name(ruler)}", new SetDeviceAddress(subject, typed with { Address = typed.Address with { PrefixLength = plan.Subnet.PrefixLength }, Gateway = e.Network.Router(ruler)!.Lan.Address, DnsServers = Cures.NamesBeside(e, device, typed.DnsServers, e.Network.Router(ruler)!.Lan.Address) })), .. Cures.Ask(e, device)]
                 : Cures.Ask(e, device);
         }
         return e.Network.Router(subject) switch

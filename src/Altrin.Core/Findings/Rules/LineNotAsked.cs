@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>A router of the customer's own at a line of which nobody asked what it wants.</summary>
+/// <summary>A router of the customer's own at a line whose requirements were not asked for.</summary>
 public static class LineNotAsked
 {
     /// <summary>The rule.</summary>

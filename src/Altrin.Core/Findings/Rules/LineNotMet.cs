@@ -33,15 +33,15 @@ public static class LineNotMet
         var needs = e.Design.Site.Service.Line;
         if (at.KeptOff == LineFault.Login)
         {
-            yield return Cures.Hopeful($"Type the provider's login into {e.Name(at.Owner)}", SetLine.Between(at.Owner, router.Line, router.Line with { Login = true, Tag = needs.Tag ?? router.Line.Tag, Hardware = needs.LockedTo ?? router.Line.Hardware }));
+            yield return Cures.Hopeful($"Type the provider's login into {e.Name(at.Owner)}", SetLine.Between(at.Owner, router.Line, router.Line with { Login = true, Tag = needs.Tag ?? router.Line.Tag, Mac = needs.LockedTo ?? router.Line.Mac }));
         }
         else if (at.KeptOff == LineFault.Tag && needs.Tag is { } tag)
         {
-            yield return Cures.Hopeful($"Let {e.Name(at.Owner)} send the tag {tag}", SetLine.Between(at.Owner, router.Line, router.Line with { Tag = tag, Hardware = needs.LockedTo ?? router.Line.Hardware }));
+            yield return Cures.Hopeful($"Let {e.Name(at.Owner)} send the tag {tag}", SetLine.Between(at.Owner, router.Line, router.Line with { Tag = tag, Mac = needs.LockedTo ?? router.Line.Mac }));
         }
         else if (at.KeptOff == LineFault.Lock && needs.LockedTo is { } only)
         {
-            yield return Cures.Hopeful($"Let {e.Name(at.Owner)} show {only} to the line", SetLine.Between(at.Owner, router.Line, router.Line with { Hardware = only }));
+            yield return Cures.Hopeful($"Let {e.Name(at.Owner)} show {only} to the line", SetLine.Between(at.Owner, router.Line, router.Line with { Mac = only }));
         }
     }
 }

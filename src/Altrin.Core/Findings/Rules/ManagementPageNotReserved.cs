@@ -24,14 +24,14 @@ public static class ManagementPageNotReserved
             $"The page of {e.Name(a.Owner)} is at an address that may change",
             "At the next visit it has to be found first.",
             Keep(e, a.Owner),
-            e.Design.Box(a.Owner)!.Hardware is null ? ["Read its MAC address off the label; then its address can be reserved."] : []));
+            e.Design.Box(a.Owner)!.Mac is null ? ["Read its MAC address off the label; then its address can be reserved."] : []));
 
     private static IEnumerable<Remedy> Keep(Evidence e, string box)
     {
         var page = e.Network.Find(box, Side.Page)!;
-        if (page.Hardware is { } hardware && e.PlanOf(e.Network.Segment(page.Segment)) is var (plan, ruler) && plan.FirstFree() is { } free)
+        if (page.Mac is { } mac && e.PlanOf(e.Network.Segment(page.Segment)) is var (plan, ruler) && plan.FirstFree() is { } free)
         {
-            yield return Cures.Hopeful($"Reserve {free} for {e.Name(box)}", new Reserve(ruler, hardware, free));
+            yield return Cures.Hopeful($"Reserve {free} for {e.Name(box)}", new Reserve(ruler, mac, free));
         }
     }
 }

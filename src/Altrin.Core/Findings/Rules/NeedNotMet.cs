@@ -29,7 +29,7 @@ public static class NeedNotMet
                 fact.Answer,
                 need is ReachFromOutside inbound ? LetIn(e, inbound, fact)
                     // A router without NAT keeps what looks for others apart too, and is no double NAT that would be found for itself.
-                    : need is FoundByOthers && fact.StoppedBy is { } router && e.Network.Router(router) is { Translates: false } ? Cures.OneNetwork(e, router)
+                    : need is FoundByOthers && fact.StoppedBy is { } router && e.Network.Router(router) is { Nat: false } ? Cures.OneNetwork(e, router)
                     : [],
                 fact.Answer.Kind != AnswerKind.Unknown ? [] : need is ReachFromOutside ? ["Ask the provider whether the home gets a public address."] : [$"Find out: {fact.Answer.Why}"]);
         }

@@ -31,10 +31,10 @@ public static class NoDhcpServer
                 [segment.Id],
                 $"No DHCP server answers where {Asking(e, asking)} for an address",
                 "These devices say that they are connected, and have no internet.",
-                routers.Select(r => Cures.Hopeful($"Switch the DHCP server of {e.Name(r)} on", new SwitchAddressServer(r, true))),
+                routers.Select(r => Cures.Hopeful($"Switch the DHCP server of {e.Name(r)} on", new SwitchDhcpServer(r, true))),
                 routers.Count == 0 ? ["Plug this part of the network into a LAN port of the main router."] : []) with
             {
-                // Nobody is on such an island once its box has joined.
+                // No host is on such an island once its box has joined.
                 CausedBy = [.. e.Network.Unjoined.Where(u => segment.Boxes.Contains(u.Box)).Select(u => Cause.Of(CauseCodes.UplinkNotJoined, "", u.Box).Identity)],
             };
         }

@@ -20,5 +20,5 @@ public static class NoNatRule
         cause.Subjects,
         $"{e.Names(cause.Subjects)} sends private addresses to the provider without NAT",
         "Nothing behind it gets an answer from the internet.",
-        cause.Subjects.Where(s => e.Network.Router(s) is { Translates: false }).Select(s => Cures.Hopeful($"Switch NAT of {e.Name(s)} on", new SetTranslation(s, true)))));
+        cause.Subjects.Where(s => e.Network.Router(s) is { Nat: false }).Select(s => Cures.Hopeful($"Switch NAT of {e.Name(s)} on", new SetNat(s, true)))));
 }

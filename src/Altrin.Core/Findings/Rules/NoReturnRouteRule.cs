@@ -4,7 +4,7 @@ using Altrin.Core.Networks;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>A router that does not translate, where nobody before it knows the way back.</summary>
+/// <summary>A router without NAT, where no router before it has a route back.</summary>
 public static class NoReturnRouteRule
 {
     /// <summary>The rule.</summary>
@@ -25,11 +25,11 @@ public static class NoReturnRouteRule
 
     private static IEnumerable<Remedy> Cure(Evidence e, string router)
     {
-        if (e.Network.Router(router) is not { Translates: false } mode)
+        if (e.Network.Router(router) is not { Nat: false } mode)
         {
             yield break;
         }
-        yield return Cures.Hopeful($"Switch NAT of {e.Name(router)} on", new SetTranslation(router, true));
+        yield return Cures.Hopeful($"Switch NAT of {e.Name(router)} on", new SetNat(router, true));
         if (e.Network.Find(router, Side.Wan) is { Linked: true } wan && e.Seen.Hosts.Rulers(e.Network.Segment(wan.Segment)) is [var up, ..] && Cures.Anchor(e, up.Owner, wan) is var (address, first))
         {
             yield return Cures.Hopeful($"Tell {e.Name(up.Owner)} the way to {mode.Lan.Subnet}", [.. first, new AddRoute(up.Owner, new(mode.Lan.Subnet, address))]);

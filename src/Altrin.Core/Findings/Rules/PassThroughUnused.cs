@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>A public address that is passed on to nobody.</summary>
+/// <summary>A public address that is passed on to no box.</summary>
 public static class PassThroughUnused
 {
     /// <summary>The rule.</summary>
@@ -40,7 +40,7 @@ public static class PassThroughUnused
                 {
                     yield return Cures.Hopeful($"Set the pass-through to the port of {router.Name}", new SetPassing(gateway.Id, passing with { Port = here.Port }));
                 }
-                else if (router.WanHardware is { } outer)
+                else if (router.WanMac is { } outer)
                 {
                     yield return Cures.Hopeful($"Set the pass-through to {router.Name}, {outer}", new SetPassing(gateway.Id, passing with { To = outer }));
                 }

@@ -44,7 +44,7 @@ public static class RepeaterChain
         }
         else if (e.Design.Mode(link.Box)?.Joins is { } joins && Air.Of(e.Design, main).FirstOrDefault(a => !a.Guest && e.Design.Box(link.Box)!.Profile.Radios.Any(r => r.Id == joins.Radio && r.Band == a.Radio.Band)) is { } air)
         {
-            yield return Cures.Hopeful($"Let {e.Name(link.Box)} join {e.Name(main)} itself", SetUplink.Between(link.Box, joins, joins with { Box = main, Name = air.Setting.Name, Security = air.Setting.Security, Key = air.Setting.Key }));
+            yield return Cures.Hopeful($"Let {e.Name(link.Box)} join {e.Name(main)} itself", SetUplink.Between(link.Box, joins, joins with { Box = main, Name = air.Setting.Name, Security = air.Setting.Security, Password = air.Setting.Password }));
         }
     }
 }

@@ -24,22 +24,22 @@ public static class ReservationClash
             {
                 var why = !mode.Lan.Subnet.IsHost(kept.Address) ? $"{kept.Address} is no address of {mode.Lan.Subnet}"
                     : kept.Address == mode.Lan.Address ? $"{kept.Address} is {box.Name} itself"
-                    : mode.Server.Reservations.Any(r => r.Address == kept.Address && r.Hardware != kept.Hardware) ? $"{kept.Address} is reserved for another device too"
-                    : others.Find(o => o.r.Address == kept.Address && o.r.Hardware != kept.Hardware) is { Owner: { } other } ? $"{kept.Address} is reserved by {e.Name(other)} for another device too"
+                    : mode.Server.Reservations.Any(r => r.Address == kept.Address && r.Mac != kept.Mac) ? $"{kept.Address} is reserved for another device too"
+                    : others.Find(o => o.r.Address == kept.Address && o.r.Mac != kept.Mac) is { Owner: { } other } ? $"{kept.Address} is reserved by {e.Name(other)} for another device too"
                     : null;
                 if (why is not null)
                 {
                     yield return e.Finding(
                         Rule,
-                        [box.Id, $"{kept.Hardware}"],
-                        $"{box.Name} keeps {kept.Address} for {Whose(e, kept.Hardware)}, but {why}",
+                        [box.Id, $"{kept.Mac}"],
+                        $"{box.Name} keeps {kept.Address} for {Whose(e, kept.Mac)}, but {why}",
                         "It is not found where it should be.",
-                        [Cures.Hopeful($"Drop the reservation of {kept.Address} for {Whose(e, kept.Hardware)}", new RemoveReservation(box.Id, kept.Hardware))]);
+                        [Cures.Hopeful($"Drop the reservation of {kept.Address} for {Whose(e, kept.Mac)}", new RemoveReservation(box.Id, kept.Mac))]);
                 }
             }
         }
     }
 
-    private static string Whose(Evidence e, Addressing.HardwareAddress hardware) =>
-        e.Design.Site.Devices.FirstOrDefault(d => d.Hardware == hardware)?.Name ?? e.Design.Site.Boxes.FirstOrDefault(b => b.Hardware == hardware || b.WanHardware == hardware)?.Name ?? $"{hardware}";
+    private static string Whose(Evidence e, Addressing.MacAddress mac) =>
+        e.Design.Site.Devices.FirstOrDefault(d => d.Mac == mac)?.Name ?? e.Design.Site.Boxes.FirstOrDefault(b => b.Mac == mac || b.WanMac == mac)?.Name ?? $"{mac}";
 }

@@ -20,25 +20,25 @@ public static class ReservationIdle
         foreach (var (box, mode) in e.Routers.Where(r => r.Mode.Server.On))
         {
             var asking = e.SegmentOf(box.Id, Side.Lan)!.Interfaces.Where(i => i.Setting is Sites.Automatic).ToList();
-            foreach (var kept in mode.Server.Reservations.Where(r => asking.All(a => a.Hardware != r.Hardware)))
+            foreach (var kept in mode.Server.Reservations.Where(r => asking.All(a => a.Mac != r.Mac)))
             {
-                var owner = e.Design.Site.Boxes.FirstOrDefault(b => b.Hardware == kept.Hardware || b.WanHardware == kept.Hardware);
-                if (owner is not null && asking.Find(a => a.Owner == owner.Id) is { Hardware: { } real })
+                var owner = e.Design.Site.Boxes.FirstOrDefault(b => b.Mac == kept.Mac || b.WanMac == kept.Mac);
+                if (owner is not null && asking.Find(a => a.Owner == owner.Id) is { Mac: { } real })
                 {
                     yield return e.Finding(
                         Rule,
-                        [box.Id, $"{kept.Hardware}"],
+                        [box.Id, $"{kept.Mac}"],
                         $"{box.Name} keeps {kept.Address} for the other side of {owner.Name}",
                         $"{owner.Name} is not found at {kept.Address}.",
-                        [Cures.Hopeful($"Keep {kept.Address} for {real}, which is what {owner.Name} asks under", new RemoveReservation(box.Id, kept.Hardware), new Reserve(box.Id, real, kept.Address))]);
+                        [Cures.Hopeful($"Keep {kept.Address} for {real}, which is what {owner.Name} asks under", new RemoveReservation(box.Id, kept.Mac), new Reserve(box.Id, real, kept.Address))]);
                 }
             }
-            foreach (var kept in mode.Server.Reservations.Where(r => r.Hardware.IsLocallyAdministered))
+            foreach (var kept in mode.Server.Reservations.Where(r => r.Mac.IsLocallyAdministered))
             {
                 yield return e.Finding(
                     Rule,
-                    [box.Id, $"{kept.Hardware}"],
-                    $"{box.Name} keeps {kept.Address} for {kept.Hardware}, which is a private MAC address",
+                    [box.Id, $"{kept.Mac}"],
+                    $"{box.Name} keeps {kept.Address} for {kept.Mac}, which is a private MAC address",
                     "The device changes it by itself and is not found there any more.",
                     [],
                     ["Switch the private address off for this network on the device, then reserve its real one."]);

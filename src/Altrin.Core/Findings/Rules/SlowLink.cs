@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>A cable on somebody's way out that carries less than the service sold.</summary>
+/// <summary>A cable on the way out of a device that carries less than the service sold.</summary>
 public static class SlowLink
 {
     /// <summary>The rule.</summary>

@@ -44,7 +44,7 @@ public static class SplitWifiName
                 return Cures.Hopeful(
                     $"Call all of them \"{name}\"",
                     [
-                        .. radios.Where(r => r.Setting.Name != name).Select(r => SetRadio.Between(r.Box, r.Setting, r.Setting with { Name = name, Security = like.Security, Key = like.Key })),
+                        .. radios.Where(r => r.Setting.Name != name).Select(r => SetRadio.Between(r.Box, r.Setting, r.Setting with { Name = name, Security = like.Security, Password = like.Password })),
                         .. names.Where(n => n != name).SelectMany(n => WifiNames.Rejoin(e, n, like)),
                     ]);
             }));

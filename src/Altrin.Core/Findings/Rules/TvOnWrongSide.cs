@@ -22,7 +22,7 @@ public static class TvOnWrongSide
         }
         foreach (var way in e.Sheet.Internet.Where(i => e.Design.Device(i.Device)?.Kind == DeviceKind.Television).OrderBy(i => i.Device, StringComparer.Ordinal))
         {
-            var other = way.Translators.FirstOrDefault(t => t != PortRef.Street && t != holder.Id);
+            var other = way.NatBy.FirstOrDefault(t => t != PortRef.Street && t != holder.Id);
             var over = way.Links.Select(l => e.Network.Links.First(n => n.Id == l)).FirstOrDefault(l => l.Cable is null or { Medium: Medium.Powerline });
             if (other is null && over is null)
             {

@@ -29,7 +29,7 @@ public static class TwoDhcpServers
                     .OrderByDescending(s => e.Seen.Hosts.Rulers(segment) is [var ruler, ..] && ruler.Owner == s)
                     .Select(kept => Cures.Hopeful(
                         $"Only {e.Name(kept)} hands out addresses",
-                        [.. servers.Where(s => s != kept && e.Network.Router(s) is not null).Select(s => new SwitchAddressServer(s, false))])));
+                        [.. servers.Where(s => s != kept && e.Network.Router(s) is not null).Select(s => new SwitchDhcpServer(s, false))])));
         }
     }
 }

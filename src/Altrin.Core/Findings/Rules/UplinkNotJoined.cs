@@ -58,8 +58,8 @@ public static class UplinkNotJoined
             RefusalReason.SecurityDiffers => $"{box} and {to} know no common protection for \"{refused.Name}\"",
             RefusalReason.FramesUnprotected => $"{to} asks for protected management frames, which {box} does not know",
             RefusalReason.ChannelNotUsable => $"{to} is on a channel that {box} may not use here",
-            RefusalReason.KeyNotKnown => $"The password of \"{refused.Name}\" is not recorded for {box} or for {to}",
-            RefusalReason.KeyDiffers => $"{box} has another password for \"{refused.Name}\" than {to}",
+            RefusalReason.PasswordNotKnown => $"The password of \"{refused.Name}\" is not recorded for {box} or for {to}",
+            RefusalReason.PasswordDiffers => $"{box} has another password for \"{refused.Name}\" than {to}",
             RefusalReason.FourAddressesNotTaken => $"{to} takes no frames with four addresses from {box}",
             RefusalReason.ChannelNotFixed => $"{box} and {to} are joined by WDS, and a channel is left to chance",
             RefusalReason.ChannelDiffers => $"{box} and {to} are joined by WDS on different channels or widths",
@@ -83,7 +83,7 @@ public static class UplinkNotJoined
             {
                 continue;
             }
-            var (mine, changes) = (link with { Radio = radio.Id, Name = air.Setting.Name, Security = air.Setting.Security, Key = air.Setting.Key }, new List<Change>());
+            var (mine, changes) = (link with { Radio = radio.Id, Name = air.Setting.Name, Security = air.Setting.Security, Password = air.Setting.Password }, new List<Change>());
             var theirs = air.Setting;
             if (link.Frames == UplinkFrames.Wds)
             {

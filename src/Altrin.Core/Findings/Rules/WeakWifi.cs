@@ -22,6 +22,6 @@ public static class WeakWifi
             [$"{r.Box}/{r.Setting.Radio}"],
             $"\"{r.Setting.Name}\" of {e.Name(r.Box)} is {(r.Setting.Security == WifiSecurity.Open ? "open" : $"protected by {WifiNames.Words(r.Setting.Security)} only")}",
             "Neighbours can get in, and new devices are slowed down.",
-            r.Setting.Key is null ? [] : [Cures.Hopeful($"Protect \"{r.Setting.Name}\" with WPA2", SetRadio.Between(r.Box, r.Setting, r.Setting with { Security = WifiSecurity.Wpa2 }))],
+            r.Setting.Password is null ? [] : [Cures.Hopeful($"Protect \"{r.Setting.Name}\" with WPA2", SetRadio.Between(r.Box, r.Setting, r.Setting with { Security = WifiSecurity.Wpa2 }))],
             ["Use WPA2 with AES or WPA3, with a password of its own."]));
 }

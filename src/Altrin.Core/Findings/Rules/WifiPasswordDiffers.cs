@@ -17,19 +17,19 @@ public static class WifiPasswordDiffers
     private static IEnumerable<Finding> Judge(Evidence e) => WifiNames.Sending(e)
         .GroupBy(r => r.Setting.Name, StringComparer.Ordinal)
         .OrderBy(g => g.Key, StringComparer.Ordinal)
-        .Where(g => g.Select(r => (r.Setting.Security, r.Setting.Key)).Distinct().Count() > 1)
+        .Where(g => g.Select(r => (r.Setting.Security, r.Setting.Password)).Distinct().Count() > 1)
         .Select(g => e.Finding(
             Rule,
             g.Select(r => $"{r.Box}/{r.Setting.Radio}"),
             $"\"{g.Key}\" has different passwords or security on {e.Names(g.Select(r => r.Box).Distinct())}",
             "Devices do not move from one to the other, and small ones get lost.",
-            g.DistinctBy(r => (r.Setting.Security, r.Setting.Key))
+            g.DistinctBy(r => (r.Setting.Security, r.Setting.Password))
                 .OrderByDescending(r => r.Setting.Security)
                 .Select(r => (r.Box, Like: r.Setting))
                 .Select(of => Cures.Hopeful(
                     $"Key and {WifiNames.Words(of.Like.Security)} of {e.Name(of.Box)} everywhere for \"{g.Key}\"",
                     [
-                        .. g.Where(r => (r.Setting.Security, r.Setting.Key) != (of.Like.Security, of.Like.Key)).Select(r => SetRadio.Between(r.Box, r.Setting, r.Setting with { Security = of.Like.Security, Key = of.Like.Key })),
+                        .. g.Where(r => (r.Setting.Security, r.Setting.Password) != (of.Like.Security, of.Like.Password)).Select(r => SetRadio.Between(r.Box, r.Setting, r.Setting with { Security = of.Like.Security, Password = of.Like.Password })),
                         .. WifiNames.Rejoin(e, g.Key, of.Like),
                     ]))));
 }

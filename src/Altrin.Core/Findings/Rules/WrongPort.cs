@@ -19,7 +19,7 @@ public static class WrongPort
 
     private static IEnumerable<Finding> Judge(Evidence e) => e.Routers.SelectMany(r => ByHandInWan(e, r.Box, r.Mode).Concat(ServingInLan(e, r.Box, r.Mode))).Concat(LeftOut(e));
 
-    /// <summary>Its DHCP server is off, as for an access point (LAN to LAN, DHCP off), but the cable is in the WAN port: nobody serves what is behind it.</summary>
+    /// <summary>Its DHCP server is off, as for an access point (LAN to LAN, DHCP off), but the cable is in the WAN port: no DHCP server answers behind it.</summary>
     private static IEnumerable<Finding> ByHandInWan(Evidence e, Box box, RouterMode mode)
     {
         var inner = e.SegmentOf(box.Id, Side.Lan)!;
@@ -49,7 +49,7 @@ public static class WrongPort
                 $"{box.Name} is in router mode, but is connected to {e.Name(others[0])} by a LAN port",
                 "Devices of the main network get its addresses and then no internet.",
                 [
-                    Cures.Hopeful($"Switch the DHCP server of {box.Name} off", new SwitchAddressServer(box.Id, false)),
+                    Cures.Hopeful($"Switch the DHCP server of {box.Name} off", new SwitchDhcpServer(box.Id, false)),
                     .. uplinks.Take(1).Select(c => Cures.Hopeful($"Move the cable to port {box.Profile.Port(wan.Port)!.Label}", new Unpatch(c.Id), new Patch(c.OtherEnd(c.A.Owner == box.Id ? c.A : c.B), wan, c.Known))),
                 ],
                 breaksLike: Cause.Of(CauseCodes.TwoDhcpServers, "", segment.Servers.Select(s => s.Owner)));

@@ -28,7 +28,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
       <chakra.h2 fontSize="lg">{box.name}</chakra.h2>
       <Box color="muted" fontSize="sm" mb="2">
         {box.profile.name}
-        {box.hardware && ` · ${box.hardware}`}
+        {box.mac && ` · ${box.mac}`}
       </Box>
       <Card display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="3">
         <Labelled label="Mode">

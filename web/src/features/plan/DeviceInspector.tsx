@@ -24,16 +24,16 @@ export function DeviceInspector({ device, design, proof, tools }: Props) {
   const networks = setUp.boxes.flatMap((b) => {
     const sent = (b.radios ?? []).filter((r) => r.on);
     const names = [...sent, ...(b.guest && sent.length > 0 ? [b.guest] : [])];
-    return [...new Map(names.map((r) => [`${r.name} ${r.key}`, { box: b.box, name: r.name, key: r.key ?? null }])).values()];
+    return [...new Map(names.map((r) => [`${r.name} ${r.password}`, { box: b.box, name: r.name, password: r.password ?? null }])).values()];
   });
-  const value = (w: { box: string; name: string; key?: string | null }) => JSON.stringify([w.box, w.name, w.key ?? null]);
+  const value = (w: { box: string; name: string; password?: string | null }) => JSON.stringify([w.box, w.name, w.password ?? null]);
   const joined = setting?.wifi ?? null;
   const known = joined && networks.some((n) => value(n) === value(joined));
   return (
     <chakra.section aria-label={device.name}>
       <chakra.h2 fontSize="lg">{device.name}</chakra.h2>
       <Box color="muted" fontSize="sm" mb="2">
-        {device.hardware}
+        {device.mac}
       </Box>
       <Card display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="3">
         {fact && (
@@ -55,7 +55,7 @@ export function DeviceInspector({ device, design, proof, tools }: Props) {
               disabled={tools.busy}
               onChange={(e) => {
                 const parts = e.target.value === "" ? null : (JSON.parse(e.target.value) as [string, string, string | null]);
-                tools.act([{ kind: "joinWifi", device: device.id, wifi: parts && { box: parts[0], name: parts[1], key: parts[2] } }]);
+                tools.act([{ kind: "joinWifi", device: device.id, wifi: parts && { box: parts[0], name: parts[1], password: parts[2] } }]);
               }}
             >
               <option value="">none</option>

@@ -45,7 +45,7 @@ export function GuestFields({ box, setting, tools }: { box: string; setting: Box
       <DraftInput label="Guest DHCP pool" fontFamily="mono" {...field("pool")} />
       <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ vlan })])} />
       <WordSelect label="Guest Wi-Fi security" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ security })])} />
-      {guest.security !== "open" && <SecretField job={tools.id} label="Guest Wi-Fi password" name="guest key" reference={guest.key ?? null} refer={(key) => tools.save([change({ key })])} />}
+      {guest.security !== "open" && <SecretField job={tools.id} label="Guest Wi-Fi password" name="guest key" reference={guest.password ?? null} refer={(password) => tools.save([change({ password })])} />}
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removeGuest", box }])}>
         Take the guest network away
       </Button>

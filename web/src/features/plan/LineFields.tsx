@@ -17,11 +17,11 @@ export function PassOn({ box, setting, design, tools }: { box: Gear; setting: Bo
   if (can.length === 0) {
     return null;
   }
-  const routers = design.site.boxes.filter((b) => b.id !== box.id && b.wanHardware && setUpOf(design).boxes.some((s) => s.box === b.id));
+  const routers = design.site.boxes.filter((b) => b.id !== box.id && b.wanMac && setUpOf(design).boxes.some((s) => s.box === b.id));
   const ways: { words: string; passing: Passing | null }[] = [
     { words: "keeps it", passing: null },
     ...(can.includes("port") ? box.profile.ports.filter((p) => p.role === "lan").map((p) => ({ words: `passes it to port ${p.label}`, passing: { kind: "port" as const, port: p.id, to: null } })) : []),
-    ...(["hardware", "mapping"] as const).filter((k) => can.includes(k)).flatMap((kind) => routers.map((r) => ({ words: `${kind === "hardware" ? "passes it" : "maps it"} to ${r.name}`, passing: { kind, port: null, to: r.wanHardware ?? null } }))),
+    ...(["hardware", "mapping"] as const).filter((k) => can.includes(k)).flatMap((kind) => routers.map((r) => ({ words: `${kind === "hardware" ? "passes it" : "maps it"} to ${r.name}`, passing: { kind, port: null, to: r.wanMac ?? null } }))),
   ];
   const now = setting.passing;
   const chosen = now ? ways.findIndex(({ passing }) => passing?.kind === now.kind && (passing.port ?? null) === (now.port ?? null) && (passing.to ?? null) === (now.to ?? null)) : 0;
@@ -43,7 +43,7 @@ export function PassOn({ box, setting, design, tools }: { box: Gear; setting: Bo
 
 /** What is typed into a router for its line: login, tag, another MAC address. */
 export function LineFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
-  const line = { login: setting.line?.login ?? false, tag: setting.line?.tag ?? null, hardware: setting.line?.hardware ?? null };
+  const line = { login: setting.line?.login ?? false, tag: setting.line?.tag ?? null, mac: setting.line?.mac ?? null };
   const set = (parts: Schemas["PartialOfLineSetting"]): Change => ({ kind: "setLine", box, line: parts });
   return (
     <Fold title="What it tells the internet line">
@@ -51,7 +51,7 @@ export function LineFields({ box, setting, tools }: { box: string; setting: BoxS
         <Tick label="The provider's login is typed in" on={line.login} disabled={tools.busy} set={(on) => tools.act([set({ login: on })])} />
         <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
           <NumberInput label="VLAN tag" placeholder="none" expected="A number from 1 to 4094." value={line.tag} save={(tag) => tools.save([set({ tag })])} />
-          <DraftInput label="Shows as its own" placeholder="its own" fontFamily="mono" value={line.hardware ?? ""} save={(draft) => tools.save([set({ hardware: draft === "" ? null : draft })])} />
+          <DraftInput label="Shows as its own" placeholder="its own" fontFamily="mono" value={line.mac ?? ""} save={(draft) => tools.save([set({ mac: draft === "" ? null : draft })])} />
         </Box>
       </Box>
     </Fold>

@@ -12,7 +12,7 @@ import { NewRoute } from "./NewRoute";
 export function PassingFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
   const dmz = (to: string): Change => ({ kind: "setDmz", box, to: to === "" ? null : to });
   const switches: { label: string; on: boolean; make: (on: boolean) => Change }[] = [
-    { label: "NAT", on: setting.translates ?? true, make: (on) => ({ kind: "setTranslation", box, on }) },
+    { label: "NAT", on: setting.nat ?? true, make: (on) => ({ kind: "setNat", box, on }) },
     { label: "Devices may ask it to open ports", on: setting.portRequests ?? false, make: (on) => ({ kind: "setPortRequests", box, on }) },
   ];
   return (

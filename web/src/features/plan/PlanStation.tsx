@@ -38,7 +38,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   const [help, setHelp] = useState(false);
   const { design } = state;
   const shown = tools.preview ?? state;
-  // While somebody aims a cable at a port, the port must not move: the verdict alone follows.
+  // While a cable is aimed at a port, the port must not move: the verdict alone follows.
   const drawn = aiming ? state : shown;
   const choice = choiceOf(query);
   const way = useLongWay(state, choice);
@@ -140,7 +140,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   const first: Choice = { kind: "box", id: design.site.boxes[0]?.id ?? "" };
   const gear = <GearList design={design} proof={state.proof} chosen={choice?.id ?? first.id} choose={(kind, id) => choose({ kind, id })} />;
 
-  // Whoever plans on what was found would overwrite it: the plan is a copy.
+  // Planning on what was found would overwrite it: the plan is a copy.
   const notBegun = !state.setUps.includes("planned") && state.proof.setUp === "found" && (
     <Flex bg="clay.1" px="4" py="1.5" gap="3" align="center" wrap="wrap" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line" gridColumn="1 / -1">
       <span>This is what was found. Changes here correct what was found.</span>

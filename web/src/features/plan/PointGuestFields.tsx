@@ -31,7 +31,7 @@ export function PointGuestFields({ box, setting, tools }: { box: string; setting
         <DraftInput label="Guest Wi-Fi name" value={guest.name} save={(draft) => tools.save([change({ name: draft })])} attempt={(draft) => tools.attempt(draft === null ? null : [change({ name: draft })])} />
         <WordSelect label="Guest Wi-Fi security" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ security })])} />
       </Box>
-      {guest.security !== "open" && <SecretField job={tools.id} label="Guest Wi-Fi password" name="guest key" reference={guest.key ?? null} refer={(key) => tools.save([change({ key })])} />}
+      {guest.security !== "open" && <SecretField job={tools.id} label="Guest Wi-Fi password" name="guest key" reference={guest.password ?? null} refer={(password) => tools.save([change({ password })])} />}
       <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ vlan })])} />
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removePointGuest", box }])}>
         Take the name for guests away

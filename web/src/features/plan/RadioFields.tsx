@@ -36,7 +36,7 @@ export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: R
         />
         <NumberInput label={`Channel, ${words}`} placeholder="the box chooses" disabled={!radio.on} expected="The number of a channel, such as 36." value={radio.channel ?? null} save={(channel) => tools.save([change({ channel })])} />
         <WordSelect label={`Security, ${words}`} words={securityWords} value={radio.security} disabled={!radio.on || tools.busy} onChange={(security) => tools.act([change({ security })])} />
-        {radio.on && radio.security !== "open" && <SecretField job={tools.id} label={`Password, ${words}`} name={`${radio.name} key`} reference={radio.key ?? null} refer={(key) => tools.save([change({ key })])} />}
+        {radio.on && radio.security !== "open" && <SecretField job={tools.id} label={`Password, ${words}`} name={`${radio.name} key`} reference={radio.password ?? null} refer={(password) => tools.save([change({ password })])} />}
       </Box>
       {radio.on && (
         <Fold title={`More of ${words}`} mt="1.5">

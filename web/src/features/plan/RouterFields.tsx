@@ -3,7 +3,7 @@ import type { Change, Design } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
 import { Tick } from "../../ui/Tick";
 import type { JobTools } from "../stations/useJob";
-import { type Box as Gear, type BoxSetting, hardwareName } from "../stations/designReading";
+import { type Box as Gear, type BoxSetting, nameOfMac } from "../stations/designReading";
 import { GuestFields } from "./GuestFields";
 import { HandingFields } from "./HandingFields";
 import { HostAddressFields } from "../stations/HostAddressFields";
@@ -14,7 +14,7 @@ import { PassingFields } from "./PassingFields";
 /** Address, DHCP server, pool and WAN side of a router. */
 export function RouterFields({ box: gear, setting, design, tools }: { box: Gear; setting: BoxSetting; design: Design; tools: JobTools }) {
   const box = gear.id;
-  const server = setting.addressServer;
+  const server = setting.dhcpServer;
   const [first = "", last = ""] = server?.pool.split("-") ?? [];
   const lan = (address: string): Change => ({ kind: "setLanAddress", box, address });
   const field = (make: (draft: string) => Change) => ({
@@ -26,7 +26,7 @@ export function RouterFields({ box: gear, setting, design, tools }: { box: Gear;
       <DraftInput label="LAN address" value={setting.lan ?? ""} fontFamily="mono" {...field(lan)} />
       {server && (
         <Box>
-          <Tick label="DHCP server on" on={server.on} disabled={tools.busy} set={(on) => tools.act([{ kind: "switchAddressServer", box, on }])} />
+          <Tick label="DHCP server on" on={server.on} disabled={tools.busy} set={(on) => tools.act([{ kind: "switchDhcpServer", box, on }])} />
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2" mt="1.5">
             <DraftInput label="DHCP pool, first" value={first} fontFamily="mono" {...field((draft) => ({ kind: "movePool", box, first: draft }))} />
             <DraftInput label="DHCP pool, last" value={last} fontFamily="mono" {...field((draft) => ({ kind: "movePool", box, last: draft }))} />
@@ -35,7 +35,7 @@ export function RouterFields({ box: gear, setting, design, tools }: { box: Gear;
           {server.reservations && server.reservations.length > 0 && (
             <Kept
               title="Reserved"
-              items={server.reservations.map((r) => ({ text: `${r.address} for ${hardwareName(design, r.hardware)}`, change: { kind: "removeReservation", box, hardware: r.hardware } }))}
+              items={server.reservations.map((r) => ({ text: `${r.address} for ${nameOfMac(design, r.mac)}`, change: { kind: "removeReservation", box, mac: r.mac } }))}
               tools={tools}
             />
           )}

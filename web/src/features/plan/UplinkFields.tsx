@@ -40,7 +40,7 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
   const join = (at: number) => {
     const to = all[at];
     if (to) {
-      const parts = { box: to.box, radio: to.radio, name: to.name, security: to.security, key: to.key };
+      const parts = { box: to.box, radio: to.radio, name: to.name, security: to.security, password: to.password };
       tools.act([set(link ? parts : { ...parts, frames: "threeAddress" })]);
     }
   };
@@ -67,10 +67,10 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
         <>
           {chosen >= 0 && (
             <Button variant="quiet" disabled={tools.busy} onClick={() => join(chosen)}>
-              Take over its key and security
+              Use its password and security
             </Button>
           )}
-          {link.security !== "open" && <SecretField job={tools.id} label="Password that was typed into it" name={`${link.name} key`} reference={link.key ?? null} refer={(key) => tools.save([set({ key })])} />}
+          {link.security !== "open" && <SecretField job={tools.id} label="Password that was typed into it" name={`${link.name} key`} reference={link.password ?? null} refer={(password) => tools.save([set({ password })])} />}
           <WordSelect label="Frames" words={frameWords} value={link.frames} disabled={tools.busy} onChange={(frames) => tools.act([set({ frames })])} />
           {link.frames === "wds" && (
             <NumberInput label="Its own channel" placeholder="left to chance" expected="The number of a channel, such as 36." value={link.channel ?? null} save={(channel) => tools.save([set({ channel })])} />

@@ -23,7 +23,7 @@ interface Props {
 export function VerdictPanel({ proof, trying, apply, busy, chosen = null, choose }: Props) {
   const heading = useRef<HTMLHeadingElement>(null);
   const pressed = useRef(false);
-  // A cure takes its own button away: whoever pressed it goes on from the verdict.
+  // A cure takes its own button away: the focus goes on from the verdict.
   useEffect(() => {
     if (pressed.current && (document.activeElement === document.body || document.activeElement === null)) {
       heading.current?.focus();

@@ -24,8 +24,8 @@ const columns: Column[] = [
   { head: "Address", text: addressOf, mono: true, order: (e) => byNumber(e.address ?? e.from ?? "999") },
   { head: "How", text: (e) => `${originWords[e.origin]}${e.servers.length > 0 ? ` by ${e.servers.join(" or ")}` : ""}` },
   { head: "Default gateway", text: (e) => e.gateway ?? "", mono: true, order: (e) => byNumber(e.gateway ?? "") },
-  { head: "DNS servers", text: (e) => e.nameServers.join(" "), mono: true },
-  { head: "MAC address", text: (e) => e.hardware ?? "not read", mono: true },
+  { head: "DNS servers", text: (e) => e.dnsServers.join(" "), mono: true },
+  { head: "MAC address", text: (e) => e.mac ?? "not read", mono: true },
 ];
 
 /** Who has which address: to sort, to search, to copy, and to look an address up in. */

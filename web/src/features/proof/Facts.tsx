@@ -40,14 +40,14 @@ export function InternetOf({ design, proof, state }: Props & { design: Design })
       title="Ordinary internet"
       empty="No device is in use."
       heads={["Device", "Answer", "NAT by", "Why"]}
-      rows={proof.facts.internet.map((i) => [nameOf(design, i.device), <Answer key="a" kind={i.answer.kind} />, translators(design, i), <Reasons key="w" answer={i.answer} about={{ kind: "device", id: i.device }} state={state} />])}
+      rows={proof.facts.internet.map((i) => [nameOf(design, i.device), <Answer key="a" kind={i.answer.kind} />, natBy(design, i), <Reasons key="w" answer={i.answer} about={{ kind: "device", id: i.device }} state={state} />])}
     />
   );
 }
 
-function translators(design: Design, fact: Schemas["InternetFact"]): string {
-  const named = fact.translators.map((id) => (id === street ? "the provider" : nameOf(design, id))).join(", then ");
-  return fact.moreTranslators ? `${named}, and ${fact.moreTranslators} more` : named;
+function natBy(design: Design, fact: Schemas["InternetFact"]): string {
+  const named = fact.natBy.map((id) => (id === street ? "the provider" : nameOf(design, id))).join(", then ");
+  return fact.moreNatBy ? `${named}, and ${fact.moreNatBy} more` : named;
 }
 
 export function Facts({ title, heads, rows, empty }: { title: string; heads: string[]; rows: ReactNode[][]; empty: string }) {

@@ -93,7 +93,7 @@ export function OnPaper({ state }: { state: JobState }) {
                 <Mono key="a">{addressOf(e)}</Mono>,
                 originWords[e.origin],
                 <Mono key="g">{e.gateway ?? ""}</Mono>,
-                <Mono key="h">{e.hardware ?? "not read"}</Mono>,
+                <Mono key="h">{e.mac ?? "not read"}</Mono>,
               ])}
           />
         )}

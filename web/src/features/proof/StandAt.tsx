@@ -95,7 +95,7 @@ function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state:
               </Box>
               <Box fontSize="sm">{said.how}</Box>
               <Box fontSize="sm" mt="1">
-                Gateway <Mono>{a.gateway ?? "none"}</Mono> · names <Mono>{a.nameServers.join(" ") || "none"}</Mono>
+                Gateway <Mono>{a.gateway ?? "none"}</Mono> · names <Mono>{a.dnsServers.join(" ") || "none"}</Mono>
               </Box>
             </Card>
           );
@@ -129,7 +129,7 @@ function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state:
             <thead>
               <tr>
                 <Head scope="col">Neighbour</Head>
-                <Head scope="col">Address and hardware</Head>
+                <Head scope="col">Address and MAC address</Head>
               </tr>
             </thead>
             <tbody>
@@ -149,7 +149,7 @@ function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state:
                       <Mono>{n.address ?? (n.from ? shortRange(n.from) : "")}</Mono>
                     </Box>
                     <Mono fontSize="xs" color="muted">
-                      {n.hardware ?? "not read"}
+                      {n.mac ?? "not read"}
                     </Mono>
                   </Cell>
                 </tr>

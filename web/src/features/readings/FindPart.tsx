@@ -62,12 +62,12 @@ function Where({ found, looked }: { found: Schemas["MovedBox"]; looked: boolean 
             </thead>
             <tbody>
               {found.candidates.map((c) => (
-                <tr key={`${c.hardware} ${c.address}`}>
+                <tr key={`${c.mac} ${c.address}`}>
                   <Cell>
                     <Mono fontWeight={c.sure ? 700 : undefined}>{c.address ?? "none"}</Mono>
                   </Cell>
                   <Cell>
-                    <Mono>{c.hardware}</Mono>
+                    <Mono>{c.mac}</Mono>
                   </Cell>
                   <Cell>
                     {c.says}

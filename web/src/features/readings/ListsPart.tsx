@@ -61,8 +61,8 @@ function Difference({ found }: { found: Schemas["ListDifference"] }) {
         <Box fontSize="sm">
           <chakra.h3 fontSize="md">Another address than before</chakra.h3>
           {found.moved.map((m) => (
-            <Box key={m.entry.hardware}>
-              <Mono>{m.entry.hardware}</Mono>, {m.entry.says}: <Mono>{m.before}</Mono>, now <Mono>{m.entry.address}</Mono>
+            <Box key={m.entry.mac}>
+              <Mono>{m.entry.mac}</Mono>, {m.entry.says}: <Mono>{m.before}</Mono>, now <Mono>{m.entry.address}</Mono>
             </Box>
           ))}
         </Box>
@@ -91,9 +91,9 @@ function Entries({ title, entries }: { title: string; entries: Schemas["ListEntr
           </thead>
           <tbody>
             {entries.map((e) => (
-              <tr key={e.hardware}>
+              <tr key={e.mac}>
                 <Cell>
-                  <Mono>{e.hardware}</Mono>
+                  <Mono>{e.mac}</Mono>
                 </Cell>
                 <Cell>
                   <Mono>{e.address ?? "none"}</Mono>

@@ -17,7 +17,7 @@ interface Props {
   tools: JobTools;
 }
 
-/** Gives somebody one of the free addresses: pointed at on the rule, stepped to, or typed. */
+/** Gives a host one of the free addresses: pointed at on the rule, stepped to, or typed. */
 export function GiveAddress({ candidates, chosen, free, at, move, tools }: Props) {
   const [picked, setPicked] = useState<string | null>(null);
   const [draft, setDraft] = useState<string | null>(null);

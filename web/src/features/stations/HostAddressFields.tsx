@@ -22,7 +22,7 @@ export function HostAddressFields({ legend, address, tools, make }: Props) {
   const byHand = typing || address.kind === "fixed";
   const fixed = (parts: Partial<Address>): Change => {
     const next = { ...address, ...parts };
-    return make({ kind: "fixed", address: next.address ?? "", gateway: next.gateway === "" ? null : (next.gateway ?? null), nameServers: next.nameServers ?? [] });
+    return make({ kind: "fixed", address: next.address ?? "", gateway: next.gateway === "" ? null : (next.gateway ?? null), dnsServers: next.dnsServers ?? [] });
   };
   const field = (part: (draft: string) => Partial<Address>) => ({
     save: async (draft: string) => {

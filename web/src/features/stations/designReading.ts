@@ -78,8 +78,8 @@ export const factsOf = (proof: Proof, owner: string) => proof.facts.addresses.fi
 export const needWords = (proof: Proof, id: string): string => proof.facts.needs.find((n) => n.need === id)?.asked ?? id;
 
 /** The box or device with a MAC address; the address itself where nothing in the survey has it. */
-export function hardwareName(design: Design, hardware: string): string {
-  return design.site.devices.find((d) => d.hardware === hardware)?.name ?? design.site.boxes.find((b) => b.hardware === hardware || b.wanHardware === hardware)?.name ?? hardware;
+export function nameOfMac(design: Design, mac: string): string {
+  return design.site.devices.find((d) => d.mac === mac)?.name ?? design.site.boxes.find((b) => b.mac === mac || b.wanMac === mac)?.name ?? mac;
 }
 
 /** What is known of a cable before anybody looks at it. */

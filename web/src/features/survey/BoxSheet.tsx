@@ -55,10 +55,10 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
         {text("login", "Name to log in with")}
         <SecretField job={state.job.id} label="Password to log in with" make={false} name={`${box.id} label password`} reference={label.password ?? null} refer={(reference) => read({ password: reference })} />
         {text("wifiName", "Wi-Fi name")}
-        <SecretField job={state.job.id} label="Wi-Fi password" make={false} name={`${box.id} label key`} reference={label.wifiKey ?? null} refer={(reference) => read({ wifiKey: reference })} />
-        <DraftInput label="MAC address" fontFamily="mono" value={box.hardware ?? ""} save={(draft) => correct({ hardware: draft === "" ? null : draft })} />
-        <DraftInput label="Of its WAN side" fontFamily="mono" value={box.wanHardware ?? ""} save={(draft) => correct({ wanHardware: draft === "" ? null : draft })} />
-        <DraftInput label="Of its radio" fontFamily="mono" value={label.radioHardware ?? ""} save={(draft) => read({ radioHardware: draft === "" ? null : draft })} />
+        <SecretField job={state.job.id} label="Wi-Fi password" make={false} name={`${box.id} label key`} reference={label.wifiPassword ?? null} refer={(reference) => read({ wifiPassword: reference })} />
+        <DraftInput label="MAC address" fontFamily="mono" value={box.mac ?? ""} save={(draft) => correct({ mac: draft === "" ? null : draft })} />
+        <DraftInput label="Of its WAN side" fontFamily="mono" value={box.wanMac ?? ""} save={(draft) => correct({ wanMac: draft === "" ? null : draft })} />
+        <DraftInput label="Of its radio" fontFamily="mono" value={label.radioMac ?? ""} save={(draft) => read({ radioMac: draft === "" ? null : draft })} />
         {text("firmware", "Firmware version")}
         <WordSelect label="Firmware still supported" words={knownWords} value={known(label.supported)} disabled={tools.busy} onChange={(supported) => tools.correctNow([said({ supported })])} />
         <DraftInput label="Supported until" hint="a day such as 2027-06-30" value={label.supportedUntil ?? ""} save={(draft) => read({ supportedUntil: draft === "" ? null : draft })} />

@@ -20,7 +20,7 @@ interface Props {
 /** The id of the field of a list. */
 export const quickId = (list: Schemas["QuickList"]) => `quick-${list}`;
 
-/** Lines that were not taken, with the reason; they are kept until somebody mends or drops them. */
+/** Lines that were not taken, with the reason; they are kept until they are corrected or dropped. */
 interface Refused {
   key: number;
   text: string;
@@ -116,7 +116,7 @@ export function QuickField({ list, label, example, state, tools, first, next }: 
   );
 }
 
-/** What was not taken, line by line as it was, with the reason; it is mended here and taken again. */
+/** What was not taken, line by line as it was, with the reason; it is corrected here and taken again. */
 function Back({ refused, take, drop }: { refused: Refused; take: (lines: string) => void; drop: () => void }) {
   const [text, setText] = useState(refused.text);
   const why = useId();

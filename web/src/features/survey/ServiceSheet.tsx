@@ -16,7 +16,7 @@ const kinds: Record<Schemas["ServiceKind"], string> = {
   unknown: "not asked",
   publicDynamic: "a public address that changes",
   publicFixed: "a public address that stays",
-  carrierTranslation: "carrier-grade NAT (CGNAT)",
+  carrierNat: "carrier-grade NAT (CGNAT)",
 };
 
 /** What the provider delivers, how the line lets a box on, and what the box at the internet line can be made. */

@@ -33,8 +33,8 @@ export function DeviceSheet({ device, state, view, tools }: { device: Schemas["D
           label="MAC address"
           hint={view?.changing.includes(device.id) ? "private: it may change, so a reservation does not hold" : undefined}
           fontFamily="mono"
-          value={device.hardware ?? ""}
-          save={(draft) => correct({ hardware: draft === "" ? null : draft })}
+          value={device.mac ?? ""}
+          save={(draft) => correct({ mac: draft === "" ? null : draft })}
         />
         <PlaceSelect label="Usually in" design={state.design} value={device.place ?? null} disabled={tools.busy} onChange={(place) => now({ place })} />
         <WordSelect label="Has a socket for a cable" words={knownWords} value={known(device.hasSocket)} disabled={tools.busy} onChange={(hasSocket) => now({ hasSocket })} />

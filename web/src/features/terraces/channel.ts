@@ -10,7 +10,7 @@ const apart = 5;
 const overlap = (a: Run, b: Run) => Math.min(a.from, a.to) - apart < Math.max(b.from, b.to) && Math.min(b.from, b.to) - apart < Math.max(a.from, a.to);
 
 /**
- * Gives each run a track, 0 the uppermost, so that no two runs on one track meet. Runs to one side are nested: whoever starts
+ * Gives each run a track, 0 the uppermost, so that no two runs on one track meet. Runs to one side are nested: the one that starts
  * furthest that way runs above the others, so that those that keep their order do not cross. Equal runs share a track.
  */
 export function assignTracks(runs: readonly Run[]): { track: number[]; count: number } {

@@ -49,7 +49,7 @@ class Reader {
     const { design } = this;
     const setUp = setUpOf(design);
     const used = new Set(setUp.boxes.map((b) => b.box));
-    const carrier = design.site.service.kind === "carrierTranslation";
+    const carrier = design.site.service.kind === "carrierNat";
     const boxes = design.site.boxes.filter((b) => used.has(b.id));
     const treeLinks = new Set([...this.uplinks.values()].map((u) => u.link));
     return {
@@ -250,7 +250,7 @@ function serviceWords(design: Design): { title: string; details: string } {
   const kind = {
     publicDynamic: "one public address, leased",
     publicFixed: `public address ${service.address ?? ""}, fixed`,
-    carrierTranslation: "shared address: nothing opened from outside gets in",
+    carrierNat: "shared address: nothing opened from outside gets in",
     unknown: "kind of address not asked",
   }[service.kind];
   return { title: "Internet line", details: `${rates} · ${kind}` };

@@ -29,7 +29,7 @@ const byRadio = (box: SceneBox) => box.uplink?.link.kind === "radio";
 /** How wide a box is drawn: as its ports need. */
 const boxWidth = (box: SceneBox, least: number) => Math.max(least, 22 + rowWidth(box.ports.filter((p) => !p.up)) + (box.hidden > 0 ? 34 : 0), 14 + (byRadio(box) ? size.radio : 0) + rowWidth(box.ports.filter((p) => p.up)));
 
-/** A box with everything that hangs at it. The wires in are led; the one by which it hangs itself is led by whoever is above. */
+/** A box with everything that hangs at it. The wires in are led; the one by which it hangs itself is led by what is above. */
 export function subtree(box: SceneBox, options: Options, depth: number): Piece {
   const piece = emptyPiece();
   const pad = box.step ? size.pad : 0;

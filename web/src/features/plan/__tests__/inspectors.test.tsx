@@ -15,7 +15,7 @@ const design = {
     boxes: [
       { id: "gw", name: "Gateway", profile: { name: "Fibre gateway", passes: ["port", "hardware"], modes: ["router", "bridge"], ports: [{ id: "wan", label: "in", role: "wan" }, { id: "lan1", label: "1", role: "lan" }, { id: "lan2", label: "2", role: "lan" }], radios: [{ id: "r5", band: "ghz5" }] } },
       { id: "rep", name: "Repeater", profile: { name: "Repeater", modes: ["repeater", "satellite"], kit: "kit", ports: [{ id: "lan1", label: "1" }], radios: [{ id: "r5", band: "ghz5" }] } },
-      { id: "main", name: "Main", wanHardware: "00:00:5e:00:53:99", profile: { name: "Node", kit: "kit", modes: ["router"], ports: [], radios: [{ id: "r5", band: "ghz5" }] } },
+      { id: "main", name: "Main", wanMac: "00:00:5e:00:53:99", profile: { name: "Node", kit: "kit", modes: ["router"], ports: [], radios: [{ id: "r5", band: "ghz5" }] } },
       { id: "spare", name: "Spare", profile: { name: "Switch", modes: ["switch"], ports: [{ id: "lan1", label: "1" }], radios: [] } },
     ],
     devices: [{ id: "phone", name: "Phone", kind: "phone" }],
@@ -30,15 +30,15 @@ const design = {
           mode: "router",
           wan: { kind: "automatic" },
           lan: "192.168.8.1/24",
-          addressServer: { on: true, pool: "192.168.8.20-192.168.8.199", reservations: [{ hardware: "00:00:5e:00:53:01", address: "192.168.8.5" }] },
+          dhcpServer: { on: true, pool: "192.168.8.20-192.168.8.199", reservations: [{ mac: "00:00:5e:00:53:01", address: "192.168.8.5" }] },
           routes: [{ to: "192.168.20.0/24", via: "192.168.8.3" }],
           forwards: [{ protocol: "tcp", outsidePort: 443, to: "192.168.8.5", insidePort: 443 }],
-          radios: [{ radio: "r5", on: true, name: "home", security: "wpa2", key: "key" }],
+          radios: [{ radio: "r5", on: true, name: "home", security: "wpa2", password: "key" }],
         },
-        { box: "main", mode: "router", radios: [{ radio: "r5", on: true, name: "attic", security: "wpa2", key: "attic-key" }] },
+        { box: "main", mode: "router", radios: [{ radio: "r5", on: true, name: "attic", security: "wpa2", password: "attic-key" }] },
       ],
       cables: [{ id: "line", from: "street", to: "gw/wan", medium: "fibre" }],
-      devices: [{ device: "phone", address: { kind: "automatic" }, wifi: { box: "gw", name: "old name", key: "key" } }],
+      devices: [{ device: "phone", address: { kind: "automatic" }, wifi: { box: "gw", name: "old name", password: "key" } }],
     },
   ],
 } as unknown as Design;
@@ -46,7 +46,7 @@ const design = {
 const proof = {
   facts: {
     addresses: [{ owner: "phone", side: "device", segment: "phone", origin: "none", address: null, servers: [] }],
-    internet: [{ device: "phone", answer: { kind: "no", causes: [{ code: "wifi-not-joined", subjects: ["phone"], text: "Phone does not get in." }], outcomes: [] }, translators: [] }],
+    internet: [{ device: "phone", answer: { kind: "no", causes: [{ code: "wifi-not-joined", subjects: ["phone"], text: "Phone does not get in." }], outcomes: [] }, natBy: [] }],
   },
 } as unknown as Proof;
 
@@ -101,14 +101,14 @@ function gateway() {
 describe("BoxInspector", () => {
   it.each<[string, () => void, Change]>([
     ["mode", () => choose("Mode", "bridge"), { kind: "setMode", box: "gw", mode: "bridge" }],
-    ["DHCP server", () => fireEvent.click(screen.getByLabelText("DHCP server on")), { kind: "switchAddressServer", box: "gw", on: false }],
+    ["DHCP server", () => fireEvent.click(screen.getByLabelText("DHCP server on")), { kind: "switchDhcpServer", box: "gw", on: false }],
     ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), radio({ on: false })],
     ["the shelf", () => fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" })), { kind: "putAway", id: "gw" }],
     ["a guest network", () => fireEvent.click(screen.getByRole("button", { name: "Add a guest network" })), { kind: "setGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" } }],
     ["security", () => choose("Security, 5 GHz", "wpa3"), radio({ security: "wpa3" })],
-    ["a reservation", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.8.5 for/ })), { kind: "removeReservation", box: "gw", hardware: "00:00:5e:00:53:01" }],
+    ["a reservation", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.8.5 for/ })), { kind: "removeReservation", box: "gw", mac: "00:00:5e:00:53:01" }],
     ["a forward", () => fireEvent.click(screen.getByRole("button", { name: /^Remove tcp 443/ })), { kind: "removeForward", box: "gw", protocol: "tcp", outsidePort: 443 }],
-    ["translation", () => fireEvent.click(screen.getByLabelText("NAT")), { kind: "setTranslation", box: "gw", on: false }],
+    ["translation", () => fireEvent.click(screen.getByLabelText("NAT")), { kind: "setNat", box: "gw", on: false }],
     ["ports on request", () => fireEvent.click(screen.getByLabelText("Devices may ask it to open ports")), { kind: "setPortRequests", box: "gw", on: true }],
     ["a public address passed to a port", () => choose("Public address", "1"), { kind: "setPassing", box: "gw", passing: { kind: "port", port: "lan1", to: null } }],
     ["a public address passed to a router", () => choose("Public address", "3"), { kind: "setPassing", box: "gw", passing: { kind: "hardware", port: null, to: "00:00:5e:00:53:99" } }],
@@ -128,7 +128,7 @@ describe("BoxInspector", () => {
 
   it.each<[string, string, Change]>([
     ["Lease, minutes", "1440", { kind: "setLeaseTime", box: "gw", minutes: 1440 }],
-    ["DNS servers handed out", "192.168.8.5, 192.168.8.1", { kind: "setServerNames", box: "gw", nameServers: ["192.168.8.5", "192.168.8.1"], leftOut: false }],
+    ["DNS servers handed out", "192.168.8.5, 192.168.8.1", { kind: "setDnsServers", box: "gw", dnsServers: ["192.168.8.5", "192.168.8.1"], leftOut: false }],
     ["Domain", "home.arpa", { kind: "setServerDomain", box: "gw", domain: "home.arpa" }],
     ["VLAN tag", "7", { kind: "setLine", box: "gw", line: { tag: 7 } }],
     ["Channel, 5 GHz", "36", radio({ channel: 36 })],
@@ -167,24 +167,24 @@ describe("BoxInspector", () => {
   });
 
   it("lets a router join by radio what the server says that it hears", async () => {
-    const asked = hears({ heard: [{ box: "main", radio: "r5", band: "ghz5", name: "attic", security: "wpa2", key: "attic-key" }] });
+    const asked = hears({ heard: [{ box: "main", radio: "r5", band: "ghz5", name: "attic", security: "wpa2", password: "attic-key" }] });
     const act = gateway();
     await screen.findByRole("option", { name: "attic of Main, 5 GHz", hidden: true });
     choose("Joins by radio", "0");
-    const link = { radio: "r5", box: "main", name: "attic", security: "wpa2" as const, key: "attic-key", frames: "threeAddress" as const };
+    const link = { radio: "r5", box: "main", name: "attic", security: "wpa2" as const, password: "attic-key", frames: "threeAddress" as const };
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setUplink", box: "gw", link }]);
     expect(asked).toEqual(["/api/jobs/1/proof/joins?setUp=planned&box=gw"]);
   });
 
   it("joins by radio what another box sends, with its key and security", async () => {
-    hears({ heard: [{ box: "gw", radio: "r5", band: "ghz5", name: "home", security: "wpa2", key: "key" }] });
+    hears({ heard: [{ box: "gw", radio: "r5", band: "ghz5", name: "home", security: "wpa2", password: "key" }] });
     const { act, given } = tools();
     const box = design.site.boxes[1];
-    const uplink = { radio: "r5", box: "gw", name: "home", security: "wpa2", key: "wrong", frames: "threeAddress" };
+    const uplink = { radio: "r5", box: "gw", name: "home", security: "wpa2", password: "wrong", frames: "threeAddress" };
     const setting = { box: "rep", mode: "repeater", page: { kind: "automatic" }, uplink } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
-    fireEvent.click(await screen.findByRole("button", { name: /^Take over its key/ }));
-    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setUplink", box: "rep", link: { radio: "r5", box: "gw", name: "home", security: "wpa2", key: "key" } }]);
+    fireEvent.click(await screen.findByRole("button", { name: /^Use its password/ }));
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setUplink", box: "rep", link: { radio: "r5", box: "gw", name: "home", security: "wpa2", password: "key" } }]);
   });
 
   it("lets a satellite join another node of its kit, or none", async () => {
@@ -234,7 +234,7 @@ describe("DeviceInspector", () => {
     expect(screen.getByText("Phone does not get in.")).toBeInTheDocument();
     expect(screen.getByLabelText(/Wi-Fi that it joins/)).toHaveDisplayValue("old name beside Gateway (not sent there)");
     choose(/Wi-Fi that it joins/, JSON.stringify(["gw", "home", "key"]));
-    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "joinWifi", device: "phone", wifi: { box: "gw", name: "home", key: "key" } }]);
+    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "joinWifi", device: "phone", wifi: { box: "gw", name: "home", password: "key" } }]);
   });
 
   it("waits for an address before it makes a device fixed", () => {

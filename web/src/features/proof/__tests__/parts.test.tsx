@@ -62,8 +62,8 @@ const entry = (owner: string, address: string | null, more: Partial<Schemas["Boo
   prefixLength: 24,
   servers: address ? [] : ["gw"],
   gateway: "192.168.8.1",
-  nameServers: [],
-  hardware: null,
+  dnsServers: [],
+  mac: null,
   clashes: false,
   ...more,
 });
@@ -83,7 +83,7 @@ describe("ProofStation", () => {
       throw new Error("the demo home has a device");
     }
     const answer = { kind: "no" as const, causes: [cause(1), cause(2), cause(3)], outcomes: [], moreCauses: 2 };
-    const long = { ...first, answer, translators: ["hall-gateway"], moreTranslators: 4 };
+    const long = { ...first, answer, natBy: ["hall-gateway"], moreNatBy: 4 };
     const asked = open("", { "/proof/device": { ...long, answer: { ...answer, causes: [1, 2, 3, 4, 5].map(cause), moreCauses: 0 } } }, { ...state, proof: { ...proof, facts: { ...proof.facts, internet: [long] } } });
     expect(screen.getByRole("region", { name: "Ordinary internet, table" })).toHaveTextContent(", and 4 more");
     expect(screen.queryByText("Reason 4.")).toBeNull();

@@ -75,7 +75,7 @@ describe("the address rule", () => {
     }
     expect(field).toHaveValue("192.168.8.200");
     fireEvent.click(screen.getByRole("button", { name: "Give it" }));
-    expect(tools.act).toHaveBeenCalledWith([{ kind: "setPageAddress", box: "studio-point", address: { kind: "fixed", address: "192.168.8.200/24", gateway: "192.168.8.1", nameServers: ["192.168.8.1"] } }]);
+    expect(tools.act).toHaveBeenCalledWith([{ kind: "setPageAddress", box: "studio-point", address: { kind: "fixed", address: "192.168.8.200/24", gateway: "192.168.8.1", dnsServers: ["192.168.8.1"] } }]);
   });
 
   it("waits with half an address", () => {

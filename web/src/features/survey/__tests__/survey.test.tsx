@@ -73,7 +73,7 @@ describe("A quick line", () => {
     expect(input.value).toBe("");
   });
 
-  it("comes back line by line with the reason where it is refused, and is mended there beside what is typed meanwhile", async () => {
+  it("comes back line by line with the reason where it is refused, and is corrected there beside what is typed meanwhile", async () => {
     serve();
     const enter = vi.fn().mockRejectedValueOnce(new Error("'huge' is not understood here")).mockResolvedValue(undefined);
     const input = field(enter);

@@ -27,7 +27,7 @@ describe("tracks of a channel", () => {
   });
 
   it("nest runs that keep their order, so that they do not cross", () => {
-    // Three ports to three children further right: whoever starts furthest right runs highest.
+    // Three ports to three children further right: the one that starts furthest right runs highest.
     const { track } = assignTracks([{ from: 10, to: 100 }, { from: 20, to: 200 }, { from: 30, to: 300 }]);
     expect(track).toEqual([2, 1, 0]);
     expect(assignTracks([{ from: 300, to: 100 }, { from: 320, to: 200 }]).track).toEqual([0, 1]);

@@ -89,7 +89,7 @@ describe("readScene", () => {
 
   it("walls guests off within the terrace of their router", () => {
     const guest = (a: (typeof proof.facts.addresses)[number]) => (a.owner === "kitchen-phone" ? { ...a, segment: "hall-gateway:guest" } : a);
-    const ruler = { segment: "hall-gateway:guest", subnet: "192.168.30.0/24", hosts: "192.168.30.1-192.168.30.254", pools: [{ router: "hall-gateway:guest", range: "192.168.30.20-192.168.30.99", on: true, leased: 1 }], marks: [], free: [], gateway: "192.168.30.1", nameServers: ["192.168.30.1"] };
+    const ruler = { segment: "hall-gateway:guest", subnet: "192.168.30.0/24", hosts: "192.168.30.1-192.168.30.254", pools: [{ router: "hall-gateway:guest", range: "192.168.30.20-192.168.30.99", on: true, leased: 1 }], marks: [], free: [], gateway: "192.168.30.1", dnsServers: ["192.168.30.1"] };
     const segment = { id: "hall-gateway:guest", subnets: ["192.168.30.0/24"], boxes: ["hall-gateway"], devices: ["kitchen-phone"], servers: [], above: "street" };
     const hall = readScene(design, { ...proof, facts: { ...proof.facts, addresses: proof.facts.addresses.map(guest), rulers: [...proof.facts.rulers, ruler], segments: [...proof.facts.segments, segment] } }).roots[0];
     expect(hall?.walled).toMatchObject([{ title: "192.168.30.0/24", details: "guests · 1 device · pool .20–.99", tokens: [{ id: "kitchen-phone" }] }]);
@@ -110,7 +110,7 @@ describe("readScene", () => {
   });
 
   it("steps above the internet line where the provider translates", () => {
-    const shared = { ...design, site: { ...design.site, service: { kind: "carrierTranslation" as const } } };
+    const shared = { ...design, site: { ...design.site, service: { kind: "carrierNat" as const } } };
     expect(readScene(shared, proof).service.carrier).toBe(true);
   });
 });

@@ -23,7 +23,7 @@ public enum KinKind
 /// <param name="Kind">How.</param>
 /// <param name="Off">How far it is off, without sign.</param>
 /// <param name="Text">The same in words.</param>
-public sealed record HardwareKin(KinKind Kind, int Off, string Text)
+public sealed record MacKin(KinKind Kind, int Off, string Text)
 {
     /// <summary>How far the addresses of one box's sides are apart at most (common practice).</summary>
     public const int Near = 2;
@@ -34,14 +34,14 @@ public sealed record HardwareKin(KinKind Kind, int Off, string Text)
     public int Rank => ((int)Kind * 10) + Off;
 
     /// <summary>How an address belongs to a box by what stands on its label; null where it does not.</summary>
-    public static HardwareKin? Of(Box box, HardwareAddress seen)
+    public static MacKin? Of(Box box, MacAddress seen)
     {
-        (HardwareAddress? Address, string Side)[] labelled = [(box.Hardware, "the MAC address"), (box.WanHardware, "the WAN side's address"), (box.Label.RadioHardware, "the radio's address")];
+        (MacAddress? Address, string Side)[] labelled = [(box.Mac, "the MAC address"), (box.WanMac, "the WAN side's address"), (box.Label.RadioMac, "the radio's address")];
         if (Array.Find(labelled, l => l.Address == seen) is { Address: not null } same)
         {
             return new(KinKind.Same, 0, $"{same.Side} on the label of {box.Name}");
         }
-        if (box.Hardware is { } main)
+        if (box.Mac is { } main)
         {
             foreach (var next in box.Profile.Traits.Neighbours ?? [])
             {
@@ -55,11 +55,11 @@ public sealed record HardwareKin(KinKind Kind, int Off, string Text)
     }
 
     /// <summary>The box that an address most surely belongs to, and how; null where it belongs to none.</summary>
-    public static (Box Box, HardwareKin Kin)? Owner(Site site, HardwareAddress? seen) => seen is not { } address ? null
-        : site.Boxes.Select(b => Of(b, address) is { } kin ? (b, kin) : ((Box Box, HardwareKin Kin)?)null).Where(b => b is not null).OrderBy(b => b!.Value.Kin.Rank).ThenBy(b => b!.Value.Box.Id, StringComparer.Ordinal).FirstOrDefault();
+    public static (Box Box, MacKin Kin)? Owner(Site site, MacAddress? seen) => seen is not { } address ? null
+        : site.Boxes.Select(b => Of(b, address) is { } kin ? (b, kin) : ((Box Box, MacKin Kin)?)null).Where(b => b is not null).OrderBy(b => b!.Value.Kin.Rank).ThenBy(b => b!.Value.Box.Id, StringComparer.Ordinal).FirstOrDefault();
 
     /// <summary>How an address belongs to digits read off a label, two to twelve hexadecimal ones, its last; null where it does not.</summary>
-    public static HardwareKin? OfDigits(string digits, HardwareAddress seen)
+    public static MacKin? OfDigits(string digits, MacAddress seen)
     {
         var wanted = ulong.Parse(digits, NumberStyles.HexNumber, CultureInfo.InvariantCulture);
         var size = 1UL << (4 * digits.Length);
@@ -72,7 +72,7 @@ public sealed record HardwareKin(KinKind Kind, int Off, string Text)
             : null;
     }
 
-    private static HardwareKin? Near2(Box box, HardwareAddress label, HardwareAddress seen)
+    private static MacKin? Near2(Box box, MacAddress label, MacAddress seen)
     {
         var off = (long)seen.Bits - (long)label.Bits;
         if (Math.Abs(off) <= Near)
@@ -85,5 +85,5 @@ public sealed record HardwareKin(KinKind Kind, int Off, string Text)
             : null;
     }
 
-    private static ulong Moved(HardwareAddress main, int offset, bool local) => ((ulong)((long)main.Bits + offset) & 0xFFFF_FFFF_FFFF) | (local ? LocalBit : 0);
+    private static ulong Moved(MacAddress main, int offset, bool local) => ((ulong)((long)main.Bits + offset) & 0xFFFF_FFFF_FFFF) | (local ? LocalBit : 0);
 }

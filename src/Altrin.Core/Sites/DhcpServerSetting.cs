@@ -8,9 +8,9 @@ namespace Altrin.Core.Sites;
 /// <param name="On">Whether it answers.</param>
 /// <param name="Pool">What it hands out, both ends included.</param>
 /// <param name="Gateway">Default gateway that it hands out; null for the router itself.</param>
-/// <param name="NameServers">DNS servers that it hands out; empty for the router itself.</param>
+/// <param name="DnsServers">DNS servers that it hands out; empty for the router itself.</param>
 /// <param name="Reservations">Addresses kept for one MAC address, inside the pool or not.</param>
-public sealed record AddressServer(bool On, AddressRange Pool, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> NameServers, IReadOnlyList<Reservation> Reservations)
+public sealed record DhcpServerSetting(bool On, AddressRange Pool, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> DnsServers, IReadOnlyList<Reservation> Reservations)
 {
     /// <summary>How many reservations are kept.</summary>
     public const int MostReservations = 1000;
@@ -27,12 +27,12 @@ public sealed record AddressServer(bool On, AddressRange Pool, Ipv4Address? Gate
     /// <summary>Whether it hands out no gateway at all; then <see cref="Gateway"/> is null.</summary>
     public bool LeavesOutGateway { get; init; }
 
-    /// <summary>Whether it hands out no DNS servers at all; then <see cref="NameServers"/> is empty.</summary>
-    public bool LeavesOutNames { get; init; }
+    /// <summary>Whether it hands out no DNS servers at all; then <see cref="DnsServers"/> is empty.</summary>
+    public bool LeavesOutDns { get; init; }
 }
 
 /// <summary>An address kept for one MAC address.</summary>
-public sealed record Reservation(HardwareAddress Hardware, Ipv4Address Address);
+public sealed record Reservation(MacAddress Mac, Ipv4Address Address);
 
 /// <summary>A port let in from the WAN side.</summary>
 /// <param name="Protocol">TCP or UDP.</param>
