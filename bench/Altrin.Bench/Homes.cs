@@ -3,7 +3,9 @@ using Altrin.Testing;
 
 namespace Altrin.Bench;
 
-/// <summary>Sound homes of a given size: a gateway, a switch that feeds switches, each of which feeds access points, devices spread over them.</summary>
+/// <summary>
+/// Sound homes of a given size: a gateway, a switch that feeds switches, each of which feeds access points, devices spread over them.
+/// </summary>
 internal static class Homes
 {
     /// <summary>A home with that many boxes besides the gateway and the first switch, and devices.</summary>

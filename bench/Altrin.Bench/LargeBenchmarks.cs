@@ -8,13 +8,24 @@ using BenchmarkDotNet.Attributes;
 
 namespace Altrin.Bench;
 
-/// <summary>The homes that cost most: proven and written, against the demo home; and how soon it ends when no caller waits any more.</summary>
+/// <summary>
+/// The homes that cost most: proven and written, against the demo home; and how soon it ends when no caller waits any more.
+/// </summary>
 [MemoryDiagnoser]
 public class LargeBenchmarks
 {
     private Design _design = Homes.Sound(3, 12);
 
-    [Params("sound home, 12", "routers in a row, 20", "routers in a row, 40", "routers of one subnet in a row, 12", "repeaters in a star, 30", "repeaters in a star, 60", "repeaters in a chain, 30", "repeaters in a chain, 60")]
+    [Params(
+        "sound home, 12",
+        "routers in a row, 20",
+        "routers in a row, 40",
+        "routers of one subnet in a row, 12",
+        "repeaters in a star, 30",
+        "repeaters in a star, 60",
+        "repeaters in a chain, 30",
+        "repeaters in a chain, 60"
+    )]
     public string Shape { get; set; } = "";
 
     [GlobalSetup]

@@ -9,7 +9,9 @@ using BenchmarkDotNet.Attributes;
 
 namespace Altrin.Bench;
 
-/// <summary>The whole answer that the page asks for, and its parts, for 12, 100 and 1,000 devices; what goes over the wire is printed once.</summary>
+/// <summary>
+/// The whole answer that the page asks for, and its parts, for 12, 100 and 1,000 devices; what goes over the wire is printed once.
+/// </summary>
 [MemoryDiagnoser]
 public class ProofBenchmarks
 {
@@ -42,7 +44,8 @@ public class ProofBenchmarks
 
     /// <summary>A box that is off, at once and later.</summary>
     [Benchmark]
-    public byte[] Trial() => JsonSerializer.SerializeToUtf8Bytes(WhatIf.Try(_design, $"off:{_design.SetUp.Boxes[0].Box}").Value, AltrinJson.Options);
+    public byte[] Trial() =>
+        JsonSerializer.SerializeToUtf8Bytes(WhatIf.Try(_design, $"off:{_design.SetUp.Boxes[0].Box}").Value, AltrinJson.Options);
 
     private Observation See() => Observer.Observe(Compiler.Compile(_design, Situation.Settled));
 }

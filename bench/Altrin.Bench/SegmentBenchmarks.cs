@@ -6,7 +6,10 @@ using QuikGraph.Algorithms.ConnectedComponents;
 
 namespace Altrin.Bench;
 
-/// <summary>Finding the segments of a home, beside the connected components of a general graph library on the same graph: the goal is at most its time.</summary>
+/// <summary>
+/// Finding the segments of a home, beside the connected components of a general graph library on the same graph: the goal is at most its
+/// time.
+/// </summary>
 [MemoryDiagnoser]
 public class SegmentBenchmarks
 {

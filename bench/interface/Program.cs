@@ -30,32 +30,53 @@ internal static class Measurement
         browser.Find("//*[@data-key='box hall-gateway']");
         browser.Driver.Manage().Timeouts().AsynchronousJavaScript = TimeSpan.FromMinutes(2);
 
-        var reference = Measure(browser, "const start = performance.now(); await fetch('/health'); await painted(); return performance.now() - start;");
-        var tried = Measure(browser, """
+        var reference = Measure(
+            browser,
+            "const start = performance.now(); await fetch('/health'); await painted(); return performance.now() - start;"
+        );
+        var tried = Measure(
+            browser,
+            """
             const end = document.querySelector('[role=slider][aria-label^="Last"]');
             return changed(() => end.dispatchEvent(new KeyboardEvent('keydown', { key: i % 2 ? 'ArrowLeft' : 'ArrowRight', bubbles: true })), '[aria-label=Verdict]');
-            """);
-        browser.Script("document.querySelector('[role=slider][aria-label^=\"Last\"]').dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))");
-        var kept = Measure(browser, """
+            """
+        );
+        browser.Script(
+            "document.querySelector('[role=slider][aria-label^=\"Last\"]').dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))"
+        );
+        var kept = Measure(
+            browser,
+            """
             const box = [...document.querySelectorAll('label')].find(l => l.textContent.includes('DHCP server on')).querySelector('input');
             return changed(() => box.click(), '[aria-label=Verdict]');
-            """);
+            """
+        );
         Say("empty round trip and a frame", reference, reference);
         Say("change tried, verdict painted", tried, reference);
         Say("change kept, verdict painted", kept, reference);
     }
 
-    private static double[] Measure(Browser.Tests.Browser browser, string once) => [.. ((IEnumerable<object>)browser.Driver.ExecuteAsyncScript($$"""
-        const done = arguments[arguments.length - 1];
-        (async () => {
-          {{Painted}}
-          const once = async i => { {{once}} };
-          const took = [];
-          for (let i = 0; i < {{Times}} + 3; i++) { took.push(await once(i)); await rest(); }
-          done(took.slice(3));
-        })();
-        """)!).Select(n => Convert.ToDouble(n, CultureInfo.InvariantCulture)).Order()];
+    private static double[] Measure(Browser.Tests.Browser browser, string once) => [.. (
+                (IEnumerable<object>)
+                    browser.Driver.ExecuteAsyncScript(
+                        $$"""
+                        const done = arguments[arguments.length - 1];
+                        (async () => {
+                          {{Painted}}
+                          const once = async i => { {{once}} };
+                          const took = [];
+                          for (let i = 0; i < {{Times}} + 3; i++) { took.push(await once(i)); await rest(); }
+                          done(took.slice(3));
+                        })();
+                        """
+                    )!
+            ).Select(n => Convert.ToDouble(n, CultureInfo.InvariantCulture)).Order()];
 
-    private static void Say(string what, double[] took, double[] reference) => Console.WriteLine(string.Create(CultureInfo.InvariantCulture,
-        $"{what}: median {took[Times / 2]:0} ms, worst {took[^1]:0} ms of {Times}; {took[Times / 2] / reference[Times / 2]:0.0} times the reference"));
+    private static void Say(string what, double[] took, double[] reference) =>
+        Console.WriteLine(
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"{what}: median {took[Times / 2]:0} ms, worst {took[^1]:0} ms of {Times}; {took[Times / 2] / reference[Times / 2]:0.0} times the reference"
+            )
+        );
 }

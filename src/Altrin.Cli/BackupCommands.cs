@@ -9,7 +9,11 @@ internal static class BackupCommands
     public static Command Backup(TextWriter output, TextWriter errors)
     {
         var data = Data();
-        var file = new Argument<string?>("FILE") { Description = "Where to write it; a dated file in the data folder's backups where left out.", Arity = ArgumentArity.ZeroOrOne };
+        var file = new Argument<string?>("FILE")
+        {
+            Description = "Where to write it; a dated file in the data folder's backups where left out.",
+            Arity = ArgumentArity.ZeroOrOne,
+        };
         var command = new Command("backup", "Writes a backup of a data folder, also while Altrin runs.") { file, data };
         command.SetAction(parsed =>
         {
@@ -17,7 +21,11 @@ internal static class BackupCommands
             {
                 return Bad(errors, $"there is no folder {parsed.GetValue(data)}.");
             }
-            var written = Altrin.Data.Backup.Write(DataFolder.At(parsed.GetValue(data)!), parsed.GetValue(file), TimeProvider.System.GetUtcNow());
+            var written = Altrin.Data.Backup.Write(
+                DataFolder.At(parsed.GetValue(data)!),
+                parsed.GetValue(file),
+                TimeProvider.System.GetUtcNow()
+            );
             if (!written.Ok)
             {
                 return Bad(errors, written.Error);
@@ -32,7 +40,11 @@ internal static class BackupCommands
     {
         var data = Data();
         var file = new Argument<string>("FILE") { Description = "A backup written by 'altrin backup'." };
-        var command = new Command("restore", "Puts a backup in place of what a data folder holds; that is kept as a backup of its own.") { file, data };
+        var command = new Command("restore", "Puts a backup in place of what a data folder holds; that is kept as a backup of its own.")
+        {
+            file,
+            data,
+        };
         command.SetAction(parsed =>
         {
             if (!File.Exists(parsed.GetValue(file)))
@@ -55,7 +67,13 @@ internal static class BackupCommands
         return command;
     }
 
-    private static Option<string> Data() => new("--data") { Description = "The data folder.", HelpName = "DIR", DefaultValueFactory = _ => "data" };
+    private static Option<string> Data() =>
+        new("--data")
+        {
+            Description = "The data folder.",
+            HelpName = "DIR",
+            DefaultValueFactory = _ => "data",
+        };
 
     private static int Bad(TextWriter errors, string what)
     {

@@ -43,15 +43,16 @@ internal static class DesignSource
     internal static Stream Open(string file, Stream input) => file == "-" ? input : File.OpenRead(file);
 
     /// <summary>Why a file could not be opened or read, as a sentence; null for any other fault.</summary>
-    internal static string? WhyUnread(string file, Exception e) => e switch
-    {
-        ArgumentException => "the name of a file is expected.",
-        _ when Directory.Exists(file) => $"{file} is a folder; a file is expected.",
-        FileNotFoundException or DirectoryNotFoundException => $"there is no file {file}.",
-        UnauthorizedAccessException => $"{file} cannot be read: you have no right to.",
-        IOException => $"{file} cannot be read: {e.Message}",
-        _ => null,
-    };
+    internal static string? WhyUnread(string file, Exception e) =>
+        e switch
+        {
+            ArgumentException => "the name of a file is expected.",
+            _ when Directory.Exists(file) => $"{file} is a folder; a file is expected.",
+            FileNotFoundException or DirectoryNotFoundException => $"there is no file {file}.",
+            UnauthorizedAccessException => $"{file} cannot be read: you have no right to.",
+            IOException => $"{file} cannot be read: {e.Message}",
+            _ => null,
+        };
 
     internal static byte[] ReadAtMost(Stream source, int most)
     {

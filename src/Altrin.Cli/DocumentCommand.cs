@@ -13,13 +13,15 @@ internal static class DocumentCommand
         var command = new Command("document", "Prints the schema of a file, the gear shelf, or the list of findings.") { what };
         command.SetAction(parsed =>
         {
-            output.Write(parsed.GetValue(what) switch
-            {
-                "findings" => FindingsDocument.Text,
-                "profiles-schema" => ProfileFile.SchemaText,
-                "shelf" => ProfileFile.Write(ProfileFile.BuiltIn.Profiles),
-                _ => DesignSchema.Text,
-            });
+            output.Write(
+                parsed.GetValue(what) switch
+                {
+                    "findings" => FindingsDocument.Text,
+                    "profiles-schema" => ProfileFile.SchemaText,
+                    "shelf" => ProfileFile.Write(ProfileFile.BuiltIn.Profiles),
+                    _ => DesignSchema.Text,
+                }
+            );
             return ExitCode.Sound;
         });
         return command;

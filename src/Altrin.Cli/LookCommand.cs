@@ -13,11 +13,31 @@ internal static class LookCommand
     public static Command Make(Stream input, TextWriter output, TextWriter errors)
     {
         var file = new Argument<string>("FILE") { Description = "A design file; - for standard input." };
-        var at = new Option<string>("--at") { Description = "A box or device; or a free port such as hall-gateway/lan3, for a laptop plugged in there.", HelpName = "SEAT", Required = true };
-        var to = new Option<string?>("--to") { Description = "A device, an address, or 'internet', to ping and to trace.", HelpName = "TARGET" };
+        var at = new Option<string>("--at")
+        {
+            Description = "A box or device; or a free port such as hall-gateway/lan3, for a laptop plugged in there.",
+            HelpName = "SEAT",
+            Required = true,
+        };
+        var to = new Option<string?>("--to")
+        {
+            Description = "A device, an address, or 'internet', to ping and to trace.",
+            HelpName = "TARGET",
+        };
         var json = new Option<bool>("--json") { Description = "Print what is seen as JSON (docs/facts.md)." };
-        var setUp = new Option<string?>("--set-up") { Description = "Which set-up to look at; 'planned' where there is one, else the last.", HelpName = "NAME" };
-        var command = new Command("look", "Says what is seen from one seat: addresses, address table, a ping and a route.") { file, at, to, json, setUp };
+        var setUp = new Option<string?>("--set-up")
+        {
+            Description = "Which set-up to look at; 'planned' where there is one, else the last.",
+            HelpName = "NAME",
+        };
+        var command = new Command("look", "Says what is seen from one seat: addresses, address table, a ping and a route.")
+        {
+            file,
+            at,
+            to,
+            json,
+            setUp,
+        };
         command.SetAction(parsed =>
         {
             if (DesignSource.Read(parsed.GetValue(file)!, parsed.GetValue(setUp), input, errors) is not { } design)
@@ -45,7 +65,18 @@ internal static class LookCommand
             var view = Looking.From(observation, seat)!;
             if (parsed.GetValue(json))
             {
-                output.WriteLine(JsonSerializer.Serialize(new { view.At, view.Addresses, view.Table, trace }, AltrinJson.Indented));
+                output.WriteLine(
+                    JsonSerializer.Serialize(
+                        new
+                        {
+                            view.At,
+                            view.Addresses,
+                            view.Table,
+                            trace,
+                        },
+                        AltrinJson.Indented
+                    )
+                );
             }
             else
             {
@@ -61,22 +92,29 @@ internal static class LookCommand
         output.WriteLine($"At {network.NameOf(view.At)}");
         foreach (var own in view.Addresses)
         {
-            output.WriteLine($"  address {Text(own.Address, own.From)}{(own.PrefixLength is { } prefix ? $"/{prefix}" : "")}, gateway {own.Gateway?.ToString() ?? "none"}, names {(own.DnsServers.Count == 0 ? "none" : string.Join(" ", own.DnsServers))}");
+            output.WriteLine(
+                $"  address {Text(own.Address, own.From)}{(own.PrefixLength is { } prefix ? $"/{prefix}" : "")}, gateway {own.Gateway?.ToString() ?? "none"}, names {(own.DnsServers.Count == 0 ? "none" : string.Join(" ", own.DnsServers))}"
+            );
         }
         output.WriteLine("Address table, once it has reached all");
         foreach (var entry in view.Table)
         {
-            output.WriteLine($"  {Text(entry.Address, entry.From),-34} {entry.Mac?.ToString() ?? "not read",-17}  {network.NameOf(entry.Owner)}{(entry.Certain ? "" : ", or another host")}");
+            output.WriteLine(
+                $"  {Text(entry.Address, entry.From), -34} {entry.Mac?.ToString() ?? "not read", -17}  {network.NameOf(entry.Owner)}{(entry.Certain ? "" : ", or another host")}"
+            );
         }
         if (trace is not null)
         {
-            output.WriteLine($"Ping {trace.Target}: {trace.Ping.Kind switch { AnswerKind.Yes => "answered", AnswerKind.No => "not answered", AnswerKind.Luck => "by luck", _ => "not known" }}{(trace.Ping.IsYes ? "" : $": {trace.Ping.Why}")}");
+            output.WriteLine(
+                $"Ping {trace.Target}: {trace.Ping.Kind switch { AnswerKind.Yes => "answered", AnswerKind.No => "not answered", AnswerKind.Luck => "by luck", _ => "not known" }}{(trace.Ping.IsYes ? "" : $": {trace.Ping.Why}")}"
+            );
             foreach (var (hop, i) in trace.Hops.Select((h, i) => (h, i)))
             {
-                output.WriteLine($"  {i + 1}  {hop.Address?.ToString() ?? "leased",-15}  {network.NameOf(hop.Owner)}");
+                output.WriteLine($"  {i + 1}  {hop.Address?.ToString() ?? "leased", -15}  {network.NameOf(hop.Owner)}");
             }
         }
     }
 
-    private static string Text(Ipv4Address? address, AddressRange? from) => address?.ToString() ?? (from is { } range ? $"one of {range.First} to {range.Last}" : "none");
+    private static string Text(Ipv4Address? address, AddressRange? from) =>
+        address?.ToString() ?? (from is { } range ? $"one of {range.First} to {range.Last}" : "none");
 }

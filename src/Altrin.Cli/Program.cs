@@ -1,3 +1,9 @@
 using Altrin.Cli;
 
-return Terminal.Run(args, Console.OpenStandardInput(), Console.Out, Console.Error, Environment.GetEnvironmentVariable("NO_COLOR") is { Length: > 0 } || Console.IsOutputRedirected);
+return Terminal.Run(
+    args,
+    Console.OpenStandardInput(),
+    Console.Out,
+    Console.Error,
+    Environment.GetEnvironmentVariable("NO_COLOR") is { Length: > 0 } || Console.IsOutputRedirected
+);

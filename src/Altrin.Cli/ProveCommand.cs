@@ -14,28 +14,42 @@ internal static class ProveCommand
     {
         var file = new Argument<string>("FILE") { Description = "A design file; - for standard input." };
         var json = new Option<bool>("--json") { Description = "Print the proof as JSON (docs/facts.md)." };
-        var strict = new Option<bool>("--strict") { Description = "Status 1 for any finding, not only for one that means it will not work." };
-        var setUp = new Option<string?>("--set-up") { Description = "Which set-up to prove; 'planned' where there is one, else the last.", HelpName = "NAME" };
-        var off = new Option<string[]>("--off") { Description = "A box, device or cable that is taken to be off or pulled; may be repeated.", HelpName = "ID" };
+        var strict = new Option<bool>("--strict")
+        {
+            Description = "Status 1 for any finding, not only for one that means it will not work.",
+        };
+        var setUp = new Option<string?>("--set-up")
+        {
+            Description = "Which set-up to prove; 'planned' where there is one, else the last.",
+            HelpName = "NAME",
+        };
+        var off = new Option<string[]>("--off")
+        {
+            Description = "A box, device or cable that is taken to be off or pulled; may be repeated.",
+            HelpName = "ID",
+        };
         var command = new Command("prove", "Proves a design file and says what will not work.") { file, json, strict, setUp, off };
-        command.SetAction(parsed => Prove(
-            parsed.GetValue(file)!,
-            parsed.GetValue(setUp),
-            parsed.GetValue(off) ?? [],
-            parsed.GetValue(strict),
-            proof =>
-            {
-                if (parsed.GetValue(json))
+        command.SetAction(parsed =>
+            Prove(
+                parsed.GetValue(file)!,
+                parsed.GetValue(setUp),
+                parsed.GetValue(off) ?? [],
+                parsed.GetValue(strict),
+                proof =>
                 {
-                    output.WriteLine(JsonSerializer.Serialize(ProofDocument.Of(proof, detailed: true), AltrinJson.Indented));
-                }
-                else
-                {
-                    ProofTables.Print(console, proof);
-                }
-            },
-            input,
-            errors));
+                    if (parsed.GetValue(json))
+                    {
+                        output.WriteLine(JsonSerializer.Serialize(ProofDocument.Of(proof, detailed: true), AltrinJson.Indented));
+                    }
+                    else
+                    {
+                        ProofTables.Print(console, proof);
+                    }
+                },
+                input,
+                errors
+            )
+        );
         return command;
     }
 

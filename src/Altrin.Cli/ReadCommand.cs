@@ -15,10 +15,25 @@ internal static class ReadCommand
     {
         var file = new Argument<string>("FILE") { Description = "What a machine printed, or a packet capture; - for standard input." };
         var home = new Option<string?>("--home") { Description = "A design file to hold it against.", HelpName = "FILE" };
-        var at = new Option<string?>("--at") { Description = "Where it was taken: a box or device; or a free port such as hall-gateway/lan3.", HelpName = "SEAT" };
-        var setUp = new Option<string?>("--set-up") { Description = "In which set-up it was taken; 'planned' where there is one, else the last.", HelpName = "NAME" };
+        var at = new Option<string?>("--at")
+        {
+            Description = "Where it was taken: a box or device; or a free port such as hall-gateway/lan3.",
+            HelpName = "SEAT",
+        };
+        var setUp = new Option<string?>("--set-up")
+        {
+            Description = "In which set-up it was taken; 'planned' where there is one, else the last.",
+            HelpName = "NAME",
+        };
         var json = new Option<bool>("--json") { Description = "Print it as JSON." };
-        var command = new Command("read", "Reads what machines print: addresses, routes, tables, scans, leases, captures.") { file, home, at, setUp, json };
+        var command = new Command("read", "Reads what machines print: addresses, routes, tables, scans, leases, captures.")
+        {
+            file,
+            home,
+            at,
+            setUp,
+            json,
+        };
         command.SetAction(parsed =>
         {
             var read = Read(parsed.GetValue(file)!, input);
@@ -46,7 +61,9 @@ internal static class ReadCommand
             }
             if (read.Value.Blocks.Count == 0)
             {
-                errors.WriteLine($"altrin: nothing of {(parsed.GetValue(file) == "-" ? "standard input" : parsed.GetValue(file))} is understood. What is read stands in docs/readings.md.");
+                errors.WriteLine(
+                    $"altrin: nothing of {(parsed.GetValue(file) == "-" ? "standard input" : parsed.GetValue(file))} is understood. What is read stands in docs/readings.md."
+                );
                 return ExitCode.BadInput;
             }
             return ExitCode.Sound;
@@ -71,10 +88,12 @@ internal static class ReadCommand
 
     private static void Print(TextWriter output, Reading reading, ReadingComparison? comparison)
     {
-        output.WriteLine($"{reading.Lines} lines: {(reading.Blocks.Count == 0 ? "nothing understood" : string.Join(", ", reading.Blocks.Select(b => $"{b.Kind} {b.First}-{b.Last}")))}");
+        output.WriteLine(
+            $"{reading.Lines} lines: {(reading.Blocks.Count == 0 ? "nothing understood" : string.Join(", ", reading.Blocks.Select(b => $"{b.Kind} {b.First}-{b.Last}")))}"
+        );
         foreach (var statement in comparison?.Statements ?? [])
         {
-            output.WriteLine($"{statement.Agreement,-9} {statement.Found}{(statement.Recorded is { } recorded ? $" {recorded}" : "")}");
+            output.WriteLine($"{statement.Agreement, -9} {statement.Found}{(statement.Recorded is { } recorded ? $" {recorded}" : "")}");
             foreach (var explained in statement.Explanations)
             {
                 output.WriteLine($"          {explained.Text}");

@@ -15,12 +15,14 @@ public static class Terminal
     /// <returns>One of <see cref="ExitCode"/>.</returns>
     public static int Run(string[] args, Stream input, TextWriter output, TextWriter errors, bool plain)
     {
-        var console = AnsiConsole.Create(new()
-        {
-            Ansi = plain ? AnsiSupport.No : AnsiSupport.Detect,
-            ColorSystem = plain ? ColorSystemSupport.NoColors : ColorSystemSupport.Detect,
-            Out = new AnsiConsoleOutput(output),
-        });
+        var console = AnsiConsole.Create(
+            new()
+            {
+                Ansi = plain ? AnsiSupport.No : AnsiSupport.Detect,
+                ColorSystem = plain ? ColorSystemSupport.NoColors : ColorSystemSupport.Detect,
+                Out = new AnsiConsoleOutput(output),
+            }
+        );
         console.Profile.Width = plain ? 160 : Math.Max(console.Profile.Width, 100);
         var root = new RootCommand("Altrin proves the network plan of a home.")
         {
@@ -43,7 +45,14 @@ public static class Terminal
                 errors.WriteLine("Try 'altrin --help'.");
                 return ExitCode.BadInput;
             }
-            return parsed.Invoke(new() { Output = output, Error = errors, EnableDefaultExceptionHandler = false });
+            return parsed.Invoke(
+                new()
+                {
+                    Output = output,
+                    Error = errors,
+                    EnableDefaultExceptionHandler = false,
+                }
+            );
         }
         // The one place that answers a fault of the program itself: status 70 and one line, never a stack trace.
         catch (Exception e) when (e is not OutOfMemoryException)

@@ -52,7 +52,8 @@ public sealed class AltrinContext(DbContextOptions<AltrinContext> options) : DbC
         reading.HasIndex(r => new { r.JobId, r.TakenAt });
     }
 
-    private sealed class UnixMilliseconds() : ValueConverter<DateTimeOffset, long>(t => t.ToUnixTimeMilliseconds(), m => DateTimeOffset.FromUnixTimeMilliseconds(m));
+    private sealed class UnixMilliseconds()
+        : ValueConverter<DateTimeOffset, long>(t => t.ToUnixTimeMilliseconds(), m => DateTimeOffset.FromUnixTimeMilliseconds(m));
 }
 
 /// <summary>Lets the migration tool make a context.</summary>

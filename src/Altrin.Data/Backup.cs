@@ -12,14 +12,18 @@ public static class Backup
     internal const string LogEntry = "altrin.db-wal";
     internal const string KeysEntry = "keys/";
 
-    /// <summary>The log begins with this many bytes that change whenever it is begun anew (https://www.sqlite.org/fileformat2.html, 4.1; from memory).</summary>
+    /// <summary>
+    /// The log begins with this many bytes that change whenever it is begun anew (https://www.sqlite.org/fileformat2.html, 4.1; from
+    /// memory).
+    /// </summary>
     private const int LogHead = 32;
 
     /// <summary>How often a backup is begun again when the log was begun anew meanwhile.</summary>
     private const int MostTries = 10;
 
     /// <summary>
-    /// Writes a backup of a folder, also while a server uses it. The files are read while a transaction holds their state, straight into the
+    /// Writes a backup of a folder, also while a server uses it. The files are read while a transaction holds their state, straight into
+    /// the
     /// backup, which has its name once it is complete. An existing file is not written over.
     /// </summary>
     /// <param name="folder">The data folder.</param>
@@ -31,7 +35,9 @@ public static class Backup
     {
         if (Directory.Exists(folder.Incoming))
         {
-            return Parsed<string>.Fail($"A restore into {folder.Path} was cut short. Start Altrin once, which ends it, and write the backup then.");
+            return Parsed<string>.Fail(
+                $"A restore into {folder.Path} was cut short. Start Altrin once, which ends it, and write the backup then."
+            );
         }
         if (new FileInfo(folder.Database) is not { Exists: true, Length: > 0 })
         {
@@ -41,9 +47,11 @@ public static class Backup
     }
 
     /// <summary>A backup of files that no process uses, whatever is in them.</summary>
-    internal static Parsed<string> WriteAsItIs(DataFolder folder, DateTimeOffset now, Disk disk) => Write(folder, null, now, disk, asItIs: true);
+    internal static Parsed<string> WriteAsItIs(DataFolder folder, DateTimeOffset now, Disk disk) =>
+        Write(folder, null, now, disk, asItIs: true);
 
-    internal static string Name(DateTimeOffset now) => string.Create(CultureInfo.InvariantCulture, $"altrin-{now.UtcDateTime:yyyyMMdd-HHmmss-fff}.zip");
+    internal static string Name(DateTimeOffset now) =>
+        string.Create(CultureInfo.InvariantCulture, $"altrin-{now.UtcDateTime:yyyyMMdd-HHmmss-fff}.zip");
 
     private static Parsed<string> Write(DataFolder folder, string? file, DateTimeOffset now, Disk disk, bool asItIs)
     {
@@ -90,7 +98,14 @@ public static class Backup
         using var output = disk.Create(part);
         using (var zip = new ZipArchive(output, ZipArchiveMode.Create, leaveOpen: true))
         {
-            using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = folder.Database, Mode = SqliteOpenMode.ReadOnly, Pooling = false }.ToString());
+            using var connection = new SqliteConnection(
+                new SqliteConnectionStringBuilder
+                {
+                    DataSource = folder.Database,
+                    Mode = SqliteOpenMode.ReadOnly,
+                    Pooling = false,
+                }.ToString()
+            );
             if (!asItIs)
             {
                 // Until the connection is closed nothing that this transaction sees leaves the log or is written over in the database.
@@ -114,7 +129,11 @@ public static class Backup
                 Copy(zip, folder.Database, DatabaseEntry);
             }
             // The keys last: a secret that the database holds was encrypted with one that was there before it.
-            foreach (var key in Directory.Exists(folder.Keys) ? Directory.GetFiles(folder.Keys, "*.xml").Order(StringComparer.Ordinal) : Enumerable.Empty<string>())
+            foreach (
+                var key in Directory.Exists(folder.Keys)
+                    ? Directory.GetFiles(folder.Keys, "*.xml").Order(StringComparer.Ordinal)
+                    : Enumerable.Empty<string>()
+            )
             {
                 Copy(zip, key, KeysEntry + Path.GetFileName(key));
             }

@@ -28,7 +28,13 @@ public sealed record DataFolder(string Path)
     internal string Incoming => System.IO.Path.Combine(Path, "restored");
 
     /// <summary>How to open the database: foreign keys on, waiting up to five seconds for a writer.</summary>
-    public string ConnectionString => new SqliteConnectionStringBuilder { DataSource = Database, ForeignKeys = true, DefaultTimeout = 5 }.ToString();
+    public string ConnectionString =>
+        new SqliteConnectionStringBuilder
+        {
+            DataSource = Database,
+            ForeignKeys = true,
+            DefaultTimeout = 5,
+        }.ToString();
 
     /// <summary>The folder at a path, made if it is missing.</summary>
     public static DataFolder At(string path)
@@ -50,7 +56,9 @@ public sealed record DataFolder(string Path)
         }
         catch (Exception e) when (StorageFault.Says(e) is not null)
         {
-            return Parsed<DataFolder>.Fail($"{path} cannot be the data folder: {(File.Exists(path) ? "it is a file, not a folder." : StorageFault.Says(e))}");
+            return Parsed<DataFolder>.Fail(
+                $"{path} cannot be the data folder: {(File.Exists(path) ? "it is a file, not a folder." : StorageFault.Says(e))}"
+            );
         }
         catch (ArgumentException)
         {
@@ -58,18 +66,25 @@ public sealed record DataFolder(string Path)
         }
     }
 
-    /// <summary>Takes the folder for this process; or why that cannot be: another one has it, it holds other things, or writing there is not allowed.</summary>
+    /// <summary>
+    /// Takes the folder for this process; or why that cannot be: another one has it, it holds other things, or writing there is not
+    /// allowed.
+    /// </summary>
     public Parsed<FileStream> Take()
     {
         try
         {
             if (IsForeign)
             {
-                return Parsed<FileStream>.Fail($"{Path} holds other things. Give a data folder of Altrin, or a new or an empty one, with --data.");
+                return Parsed<FileStream>.Fail(
+                    $"{Path} holds other things. Give a data folder of Altrin, or a new or an empty one, with --data."
+                );
             }
             return TryLock() is { } held
                 ? held
-                : Parsed<FileStream>.Fail($"the data folder {Path} is in use by another Altrin. Stop that one, or choose another with --data.");
+                : Parsed<FileStream>.Fail(
+                    $"the data folder {Path} is in use by another Altrin. Stop that one, or choose another with --data."
+                );
         }
         catch (Exception e) when (StorageFault.Says(e) is { } fault)
         {
@@ -85,7 +100,14 @@ public sealed record DataFolder(string Path)
     {
         try
         {
-            return new FileStream(System.IO.Path.Combine(Path, LockName), FileMode.OpenOrCreate, FileAccess.ReadWrite, FileShare.None, 1, FileOptions.DeleteOnClose);
+            return new FileStream(
+                System.IO.Path.Combine(Path, LockName),
+                FileMode.OpenOrCreate,
+                FileAccess.ReadWrite,
+                FileShare.None,
+                1,
+                FileOptions.DeleteOnClose
+            );
         }
         catch (IOException e) when (StorageFault.IsInUse(e))
         {
@@ -98,21 +120,27 @@ public sealed record DataFolder(string Path)
     {
         get
         {
-            var names = Directory.EnumerateFileSystemEntries(Path).Select(e => System.IO.Path.GetFileName(e))
-                .Where(n => n is not (LockName or "lost+found") && !n.StartsWith("restoring-", StringComparison.Ordinal)).ToList();
+            var names = Directory
+                .EnumerateFileSystemEntries(Path)
+                .Select(e => System.IO.Path.GetFileName(e))
+                .Where(n => n is not (LockName or "lost+found") && !n.StartsWith("restoring-", StringComparison.Ordinal))
+                .ToList();
             string[] own = [Database, WriteLog, Backups, Logs, Keys, Incoming];
             return names.Count > 0 && !own.Any(o => names.Contains(System.IO.Path.GetFileName(o)));
         }
     }
 
-    /// <summary>Whether there is something in it that only a used folder holds: a database with content, its log, keys or backups.</summary>
+    /// <summary>
+    /// Whether there is something in it that only a used folder holds: a database with content, its log, keys or backups.
+    /// </summary>
     internal bool IsUsed => Holds(Database) || Holds(WriteLog) || IsUsedBeside;
 
     /// <summary>The same, the database left aside.</summary>
     internal bool IsUsedBeside => Any(Keys, "*.xml") || Any(Backups, "*.zip") || Any(Backups, "*.db");
 
     /// <summary>The newest backup in it; null where there is none.</summary>
-    internal string? NewestBackup => Directory.Exists(Backups) ? Directory.GetFiles(Backups, "altrin-*.zip").Order(StringComparer.Ordinal).LastOrDefault() : null;
+    internal string? NewestBackup =>
+        Directory.Exists(Backups) ? Directory.GetFiles(Backups, "altrin-*.zip").Order(StringComparer.Ordinal).LastOrDefault() : null;
 
     /// <summary>Takes from everybody but the owner what lies in it; and what an act that was cut short left behind goes.</summary>
     internal void Tidy(Disk disk)
@@ -129,7 +157,13 @@ public sealed record DataFolder(string Path)
             }
         }
         disk.KeepPrivate(Path);
-        string[] parts = [Database, WriteLog, Database + "-shm", .. new[] { Backups, Logs, Keys }.Where(Directory.Exists).SelectMany(f => Directory.GetFiles(f).Append(f))];
+        string[] parts =
+        [
+            Database,
+            WriteLog,
+            Database + "-shm",
+            .. new[] { Backups, Logs, Keys }.Where(Directory.Exists).SelectMany(f => Directory.GetFiles(f).Append(f)),
+        ];
         foreach (var part in parts.Where(p => File.Exists(p) || Directory.Exists(p)))
         {
             disk.KeepPrivate(part);

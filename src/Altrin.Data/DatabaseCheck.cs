@@ -28,16 +28,29 @@ internal static class DatabaseCheck
     {
         try
         {
-            using var connection = new SqliteConnection(new SqliteConnectionStringBuilder { DataSource = database, Mode = SqliteOpenMode.ReadWrite, Pooling = false }.ToString());
+            using var connection = new SqliteConnection(
+                new SqliteConnectionStringBuilder
+                {
+                    DataSource = database,
+                    Mode = SqliteOpenMode.ReadWrite,
+                    Pooling = false,
+                }.ToString()
+            );
             connection.Open();
             if (Ask(connection, "PRAGMA quick_check(1)") is string said && said != "ok")
             {
                 return new($"is damaged: {said}.");
             }
-            if (Ask(connection, "SELECT count(*) FROM sqlite_master WHERE name = 'Jobs'") is 0L || Ask(connection, $"SELECT count(*) FROM sqlite_master WHERE name = '{History}'") is 0L)
+            if (
+                Ask(connection, "SELECT count(*) FROM sqlite_master WHERE name = 'Jobs'") is 0L
+                || Ask(connection, $"SELECT count(*) FROM sqlite_master WHERE name = '{History}'") is 0L
+            )
             {
                 // What the migrations note for themselves comes before the first table of ours.
-                return new("holds no jobs of Altrin.") { Blank = Ask(connection, "SELECT count(*) FROM sqlite_master WHERE name NOT LIKE '%EFMigrations%'") is 0L };
+                return new("holds no jobs of Altrin.")
+                {
+                    Blank = Ask(connection, "SELECT count(*) FROM sqlite_master WHERE name NOT LIKE '%EFMigrations%'") is 0L,
+                };
             }
             var applied = new List<string>();
             using var command = connection.CreateCommand();
@@ -54,7 +67,10 @@ internal static class DatabaseCheck
                 return new($"was written by a newer Altrin ({newer}).") { Newer = true };
             }
             return Ask(connection, "PRAGMA user_version") is long format && format > DesignDocument.NewestVersion
-                ? new($"was written by a newer Altrin (design file version {format}; this one knows up to {DesignDocument.NewestVersion}).") { Newer = true }
+                ? new($"was written by a newer Altrin (design file version {format}; this one knows up to {DesignDocument.NewestVersion}).")
+                {
+                    Newer = true,
+                }
                 : null;
         }
         catch (SqliteException e) when (StorageFault.IsDamaged(e))

@@ -8,7 +8,8 @@ namespace Altrin.Data;
 public static class DatabaseOpening
 {
     /// <summary>
-    /// Ends a restore that was cut short, takes everybody else's rights from the folder, and migrates its database after a backup. Refused, and
+    /// Ends a restore that was cut short, takes everybody else's rights from the folder, and migrates its database after a backup.
+    /// Refused, and
     /// left as it is: a database that is gone, empty or damaged where the folder was used, and one that a newer
     /// Altrin wrote. The caller holds the folder's lock.
     /// </summary>
@@ -27,7 +28,9 @@ public static class DatabaseOpening
             var isNew = new FileInfo(folder.Database) is not { Exists: true, Length: > 0 };
             if (isNew && folder.IsUsed)
             {
-                return Parsed<string>.Fail($"{folder.Database} is {(File.Exists(folder.Database) ? "empty" : "gone")}, but the folder was used. Nothing was changed. {HowToRestore(folder)}");
+                return Parsed<string>.Fail(
+                    $"{folder.Database} is {(File.Exists(folder.Database) ? "empty" : "gone")}, but the folder was used. Nothing was changed. {HowToRestore(folder)}"
+                );
             }
             if (!isNew)
             {
@@ -39,11 +42,15 @@ public static class DatabaseOpening
                 }
                 if (wrong is not null)
                 {
-                    return Parsed<string>.Fail($"{folder.Database} {wrong.Says} Nothing was changed. {(wrong.Newer ? "Update this Altrin, or start with another data folder." : HowToRestore(folder))}");
+                    return Parsed<string>.Fail(
+                        $"{folder.Database} {wrong.Says} Nothing was changed. {(wrong.Newer ? "Update this Altrin, or start with another data folder." : HowToRestore(folder))}"
+                    );
                 }
                 // A process that was killed while migrating leaves its lock row behind, and the next start would wait for ever.
                 // This process holds the folder alone, so the row is stale.
-                context.Database.ExecuteSqlRaw("CREATE TABLE IF NOT EXISTS \"__EFMigrationsLock\" (\"Id\" INTEGER NOT NULL CONSTRAINT \"PK___EFMigrationsLock\" PRIMARY KEY, \"Timestamp\" TEXT NOT NULL); DELETE FROM \"__EFMigrationsLock\";");
+                context.Database.ExecuteSqlRaw(
+                    "CREATE TABLE IF NOT EXISTS \"__EFMigrationsLock\" (\"Id\" INTEGER NOT NULL CONSTRAINT \"PK___EFMigrationsLock\" PRIMARY KEY, \"Timestamp\" TEXT NOT NULL); DELETE FROM \"__EFMigrationsLock\";"
+                );
             }
             var copy = "";
             if (!isNew && context.Database.GetAppliedMigrations().Any() && context.Database.GetPendingMigrations().Any())

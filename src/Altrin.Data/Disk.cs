@@ -18,7 +18,12 @@ public class Disk
     /// <summary>A new file to write; one that is there is emptied.</summary>
     public virtual FileStream Create(string path)
     {
-        var options = new FileStreamOptions { Mode = FileMode.Create, Access = FileAccess.ReadWrite, Share = FileShare.None };
+        var options = new FileStreamOptions
+        {
+            Mode = FileMode.Create,
+            Access = FileAccess.ReadWrite,
+            Share = FileShare.None,
+        };
         if (!OperatingSystem.IsWindows())
         {
             options.UnixCreateMode = FileMode600;

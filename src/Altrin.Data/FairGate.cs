@@ -1,7 +1,8 @@
 namespace Altrin.Data;
 
 /// <summary>
-/// Lets a stated number in at once. Those that wait are let in in order; where several parties wait, each gets its turn, however many of one
+/// Lets a stated number in at once. Those that wait are let in in order; where several parties wait, each gets its turn, however many of
+/// one
 /// party wait. A wait ends at the latest after a stated time, by <see cref="BusyException"/>.
 /// </summary>
 /// <param name="most">How many are in at once.</param>
@@ -47,7 +48,9 @@ public sealed class FairGate(int most, TimeSpan longest, TimeProvider time)
                 {
                     Leave();
                 }
-                throw e is TimeoutException ? new BusyException($"Others were at work for longer than {longest.TotalSeconds:0} seconds.") : e;
+                throw e is TimeoutException
+                    ? new BusyException($"Others were at work for longer than {longest.TotalSeconds:0} seconds.")
+                    : e;
             }
         }
         return new Inside(this);

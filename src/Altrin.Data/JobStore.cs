@@ -30,11 +30,16 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
         var jobs = context.Jobs.AsNoTracking().Where(j => archived == (j.ArchivedAt != null));
         if (!string.IsNullOrWhiteSpace(search))
         {
-            var pattern = $"%{search.Trim().Replace("\\", "\\\\", StringComparison.Ordinal).Replace("%", "\\%", StringComparison.Ordinal).Replace("_", "\\_", StringComparison.Ordinal)}%";
+            var pattern =
+                $"%{search.Trim().Replace("\\", "\\\\", StringComparison.Ordinal).Replace("%", "\\%", StringComparison.Ordinal).Replace("_", "\\_", StringComparison.Ordinal)}%";
             jobs = jobs.Where(j => EF.Functions.Like(j.Name, pattern, "\\"));
         }
         var total = await jobs.CountAsync(cancel);
-        var items = await jobs.OrderByDescending(j => j.ChangedAt).ThenByDescending(j => j.Id).Skip((page - 1) * perPage).Take(perPage).ToListAsync(cancel);
+        var items = await jobs.OrderByDescending(j => j.ChangedAt)
+            .ThenByDescending(j => j.Id)
+            .Skip((page - 1) * perPage)
+            .Take(perPage)
+            .ToListAsync(cancel);
         return new(items, page, perPage, total);
     }
 
@@ -50,41 +55,66 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
             return Parsed<PreparedHome>.Fail($"The design would be larger than the {DesignFile.MostBytes:#,0} bytes that are kept of one.");
         }
         var read = homes.Read(text);
-        return read.Value is { } same ? new PreparedHome(same, text) : Parsed<PreparedHome>.Fail($"The design could not be read again: {read.Errors[0]}");
+        return read.Value is { } same
+            ? new PreparedHome(same, text)
+            : Parsed<PreparedHome>.Fail($"The design could not be read again: {read.Errors[0]}");
     }
 
     /// <summary>A new job with its first revision.</summary>
-    public Task<JobHead> Create(string name, PreparedHome home, string label, string tab, CancellationToken cancel) => writing.Do(async () =>
-    {
-        var now = time.GetUtcNow();
-        var job = new JobEntity { Name = name, CreatedAt = now, ChangedAt = now, Version = 1 };
-        context.Jobs.Add(job);
-        await context.SaveChangesAsync(cancel);
-        var first = await Revise(job, null, home, label, tab, cancel);
-        job.HeadId = first.Id;
-        return new JobHead(job, first, home.Home, null, null);
-    }, cancel);
+    public Task<JobHead> Create(string name, PreparedHome home, string label, string tab, CancellationToken cancel) =>
+        writing.Do(
+            async () =>
+            {
+                var now = time.GetUtcNow();
+                var job = new JobEntity
+                {
+                    Name = name,
+                    CreatedAt = now,
+                    ChangedAt = now,
+                    Version = 1,
+                };
+                context.Jobs.Add(job);
+                await context.SaveChangesAsync(cancel);
+                var first = await Revise(job, null, home, label, tab, cancel);
+                job.HeadId = first.Id;
+                return new JobHead(job, first, home.Home, null, null);
+            },
+            cancel
+        );
 
     /// <summary>A job with its head; null when there is none with this id.</summary>
     public async Task<JobHead?> Find(long id, CancellationToken cancel)
     {
         // One query: between two, the head could move. A transaction would hold up those who write.
-        var rows = from job in context.Jobs.AsNoTracking() join revision in context.Revisions.AsNoTracking() on job.HeadId equals revision.Id where job.Id == id select new { job, revision };
+        var rows =
+            from job in context.Jobs.AsNoTracking()
+            join revision in context.Revisions.AsNoTracking() on job.HeadId equals revision.Id
+            where job.Id == id
+            select new { job, revision };
         return await rows.FirstOrDefaultAsync(cancel) is { } found ? await Head(found.job, found.revision, cancel) : null;
     }
 
     /// <summary>Renames a job, or puts it away or back; null where there is none with this id.</summary>
-    public Task<JobEntity?> Edit(long id, string? name, bool? archived, CancellationToken cancel) => writing.Do(async () =>
-    {
-        if (await context.Jobs.FirstOrDefaultAsync(j => j.Id == id, cancel) is not { } job)
-        {
-            return null;
-        }
-        job.Name = name ?? job.Name;
-        job.ArchivedAt = archived switch { true => job.ArchivedAt ?? time.GetUtcNow(), false => null, null => job.ArchivedAt };
-        Moved(job);
-        return job;
-    }, cancel);
+    public Task<JobEntity?> Edit(long id, string? name, bool? archived, CancellationToken cancel) =>
+        writing.Do(
+            async () =>
+            {
+                if (await context.Jobs.FirstOrDefaultAsync(j => j.Id == id, cancel) is not { } job)
+                {
+                    return null;
+                }
+                job.Name = name ?? job.Name;
+                job.ArchivedAt = archived switch
+                {
+                    true => job.ArchivedAt ?? time.GetUtcNow(),
+                    false => null,
+                    null => job.ArchivedAt,
+                };
+                Moved(job);
+                return job;
+            },
+            cancel
+        );
 
     /// <summary>Commits a design as the new head, if the head is still the one that the caller saw.</summary>
     /// <param name="id">The job.</param>
@@ -94,53 +124,93 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
     /// <param name="tab">Who did it.</param>
     /// <param name="cancel">Stops the work.</param>
     /// <param name="also">Adds what belongs to the new revision, to be saved with it or not at all.</param>
-    public async Task<HeadMove> Commit(long id, long version, PreparedHome home, string label, string tab, CancellationToken cancel, Action<long>? also = null)
+    public async Task<HeadMove> Commit(
+        long id,
+        long version,
+        PreparedHome home,
+        string label,
+        string tab,
+        CancellationToken cancel,
+        Action<long>? also = null
+    )
     {
         JobHead? head = null;
-        var moved = await Move(id, version, async job =>
-        {
-            var next = await Revise(job, job.HeadId, home, label, tab, cancel);
-            job.HeadId = next.Id;
-            also?.Invoke(next.Id);
-            head = new(job, next, home.Home, label, null);
-            return Moving.Done;
-        }, cancel);
+        var moved = await Move(
+            id,
+            version,
+            async job =>
+            {
+                var next = await Revise(job, job.HeadId, home, label, tab, cancel);
+                job.HeadId = next.Id;
+                also?.Invoke(next.Id);
+                head = new(job, next, home.Home, label, null);
+                return Moving.Done;
+            },
+            cancel
+        );
         return moved == Moving.Done ? new HeadMove.Done(head!) : await Told(id, moved, cancel);
     }
 
     /// <summary>Moves the head to its parent. What another tab did is undone only when <paramref name="evenOthers"/> says so.</summary>
-    public async Task<HeadMove> Undo(long id, long version, string tab, bool evenOthers, CancellationToken cancel) => await Told(id, await Move(id, version, async job =>
-    {
-        var head = await context.Revisions.AsNoTracking().Where(r => r.Id == job.HeadId).Select(r => new { r.ParentId, r.Tab }).FirstAsync(cancel);
-        if (head.ParentId is not { } parent)
-        {
-            return Moving.Nothing;
-        }
-        if (head.Tab != tab && !evenOthers)
-        {
-            return Moving.OtherTab;
-        }
-        job.HeadId = parent;
-        return Moving.Done;
-    }, cancel), cancel);
+    public async Task<HeadMove> Undo(long id, long version, string tab, bool evenOthers, CancellationToken cancel) =>
+        await Told(
+            id,
+            await Move(
+                id,
+                version,
+                async job =>
+                {
+                    var head = await context
+                        .Revisions.AsNoTracking()
+                        .Where(r => r.Id == job.HeadId)
+                        .Select(r => new { r.ParentId, r.Tab })
+                        .FirstAsync(cancel);
+                    if (head.ParentId is not { } parent)
+                    {
+                        return Moving.Nothing;
+                    }
+                    if (head.Tab != tab && !evenOthers)
+                    {
+                        return Moving.OtherTab;
+                    }
+                    job.HeadId = parent;
+                    return Moving.Done;
+                },
+                cancel
+            ),
+            cancel
+        );
 
     /// <summary>Moves the head to its newest child.</summary>
-    public async Task<HeadMove> Redo(long id, long version, CancellationToken cancel) => await Told(id, await Move(id, version, async job =>
-    {
-        if (await NewestChild(job.HeadId, cancel) is not var (child, _))
-        {
-            return Moving.Nothing;
-        }
-        job.HeadId = child;
-        return Moving.Done;
-    }, cancel), cancel);
+    public async Task<HeadMove> Redo(long id, long version, CancellationToken cancel) =>
+        await Told(
+            id,
+            await Move(
+                id,
+                version,
+                async job =>
+                {
+                    if (await NewestChild(job.HeadId, cancel) is not var (child, _))
+                    {
+                        return Moving.Nothing;
+                    }
+                    job.HeadId = child;
+                    return Moving.Done;
+                },
+                cancel
+            ),
+            cancel
+        );
 
     /// <summary>One page of a job's revisions, the newest first, without their designs.</summary>
     public async Task<Page<RevisionInfo>> Revisions(long id, int page, int perPage, CancellationToken cancel)
     {
         var all = context.Revisions.AsNoTracking().Where(r => r.JobId == id);
-        var items = await all.OrderByDescending(r => r.Id).Skip((page - 1) * perPage).Take(perPage)
-            .Select(r => new RevisionInfo(r.Id, r.ParentId, r.Label, r.CreatedAt)).ToListAsync(cancel);
+        var items = await all.OrderByDescending(r => r.Id)
+            .Skip((page - 1) * perPage)
+            .Take(perPage)
+            .Select(r => new RevisionInfo(r.Id, r.ParentId, r.Label, r.CreatedAt))
+            .ToListAsync(cancel);
         return new(items, page, perPage, await all.CountAsync(cancel));
     }
 
@@ -151,32 +221,39 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
             : null;
 
     /// <summary>Moves the head, if it is still the one that the caller saw. No home is read in here: others wait.</summary>
-    private Task<Moving> Move(long id, long version, Func<JobEntity, Task<Moving>> move, CancellationToken cancel) => writing.Do(async () =>
-    {
-        if (await context.Jobs.FirstOrDefaultAsync(j => j.Id == id, cancel) is not { } job)
-        {
-            return Moving.Missing;
-        }
-        if (job.Version != version)
-        {
-            return Moving.Stale;
-        }
-        var moved = await move(job);
-        if (moved == Moving.Done)
-        {
-            Moved(job);
-        }
-        return moved;
-    }, cancel);
+    private Task<Moving> Move(long id, long version, Func<JobEntity, Task<Moving>> move, CancellationToken cancel) =>
+        writing.Do(
+            async () =>
+            {
+                if (await context.Jobs.FirstOrDefaultAsync(j => j.Id == id, cancel) is not { } job)
+                {
+                    return Moving.Missing;
+                }
+                if (job.Version != version)
+                {
+                    return Moving.Stale;
+                }
+                var moved = await move(job);
+                if (moved == Moving.Done)
+                {
+                    Moved(job);
+                }
+                return moved;
+            },
+            cancel
+        );
 
     /// <summary>What became of it, with the head as it is now.</summary>
-    private async Task<HeadMove> Told(long id, Moving moved, CancellationToken cancel) => moved == Moving.Missing || await Find(id, cancel) is not { } head ? new HeadMove.Missing() : moved switch
-    {
-        Moving.Done => new HeadMove.Done(head),
-        Moving.Stale => new HeadMove.Stale(head),
-        Moving.OtherTab => new HeadMove.OtherTab(head),
-        _ => new HeadMove.Nothing(head),
-    };
+    private async Task<HeadMove> Told(long id, Moving moved, CancellationToken cancel) =>
+        moved == Moving.Missing || await Find(id, cancel) is not { } head
+            ? new HeadMove.Missing()
+            : moved switch
+            {
+                Moving.Done => new HeadMove.Done(head),
+                Moving.Stale => new HeadMove.Stale(head),
+                Moving.OtherTab => new HeadMove.OtherTab(head),
+                _ => new HeadMove.Nothing(head),
+            };
 
     private enum Moving
     {
@@ -194,18 +271,44 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
     }
 
     /// <summary>One revision more. The last whole one of the job, where there is one, is what it is packed against.</summary>
-    private async Task<RevisionEntity> Revise(JobEntity job, long? parent, PreparedHome home, string label, string tab, CancellationToken cancel)
+    private async Task<RevisionEntity> Revise(
+        JobEntity job,
+        long? parent,
+        PreparedHome home,
+        string label,
+        string tab,
+        CancellationToken cancel
+    )
     {
-        var whole = await context.Revisions.AsNoTracking().Where(r => r.JobId == job.Id && r.WholeId == null && r.Packed != null).OrderByDescending(r => r.Id).FirstOrDefaultAsync(cancel);
+        var whole = await context
+            .Revisions.AsNoTracking()
+            .Where(r => r.JobId == job.Id && r.WholeId == null && r.Packed != null)
+            .OrderByDescending(r => r.Id)
+            .FirstOrDefaultAsync(cancel);
         var (packed, differs) = PackedDesign.Pack(home.Text, whole is null ? null : PackedDesign.Unpack(whole.Packed!, null));
-        var next = new RevisionEntity { JobId = job.Id, ParentId = parent, Label = label, Tab = tab, CreatedAt = time.GetUtcNow(), Packed = packed, WholeId = differs ? whole!.Id : null };
+        var next = new RevisionEntity
+        {
+            JobId = job.Id,
+            ParentId = parent,
+            Label = label,
+            Tab = tab,
+            CreatedAt = time.GetUtcNow(),
+            Packed = packed,
+            WholeId = differs ? whole!.Id : null,
+        };
         context.Revisions.Add(next);
         await context.SaveChangesAsync(cancel);
         return next;
     }
 
     private async Task<JobHead> Head(JobEntity job, RevisionEntity revision, CancellationToken cancel) =>
-        new(job, revision, await Home(revision, cancel), revision.ParentId is null ? null : revision.Label, (await NewestChild(revision.Id, cancel))?.Label);
+        new(
+            job,
+            revision,
+            await Home(revision, cancel),
+            revision.ParentId is null ? null : revision.Label,
+            (await NewestChild(revision.Id, cancel))?.Label
+        );
 
     private async Task<HomeFile> Home(RevisionEntity revision, CancellationToken cancel)
     {
@@ -214,7 +317,15 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
     }
 
     private async Task<(long Id, string Label)?> NewestChild(long revision, CancellationToken cancel) =>
-        await context.Revisions.AsNoTracking().Where(r => r.ParentId == revision).OrderByDescending(r => r.Id).Select(r => new { r.Id, r.Label }).FirstOrDefaultAsync(cancel) is { } child ? (child.Id, child.Label) : null;
+        await context
+            .Revisions.AsNoTracking()
+            .Where(r => r.ParentId == revision)
+            .OrderByDescending(r => r.Id)
+            .Select(r => new { r.Id, r.Label })
+            .FirstOrDefaultAsync(cancel)
+            is { } child
+            ? (child.Id, child.Label)
+            : null;
 }
 
 /// <summary>A job at its head.</summary>
@@ -243,9 +354,7 @@ public sealed record Page<T>(IReadOnlyList<T> Items, int Number, int PerPage, in
 /// <summary>What became of moving a head.</summary>
 public abstract record HeadMove
 {
-    private HeadMove()
-    {
-    }
+    private HeadMove() { }
 
     /// <summary>It moved.</summary>
     public sealed record Done(JobHead Head) : HeadMove;

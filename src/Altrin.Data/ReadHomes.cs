@@ -19,10 +19,10 @@ public sealed class ReadHomes : IDisposable
 
     /// <summary>The home that a text holds, or what is wrong with it.</summary>
     public FileRead<HomeFile> Read(string design) => _homes.GetOrCreate(design, entry =>
-    {
-        entry.Size = 1;
-        return DesignFile.Read(design);
-    })!;
+        {
+            entry.Size = 1;
+            return DesignFile.Read(design);
+        })!;
 
     /// <summary>The home that a revision holds.</summary>
     /// <param name="revision">The revision.</param>
@@ -31,13 +31,13 @@ public sealed class ReadHomes : IDisposable
     public HomeFile Of(RevisionEntity revision, RevisionEntity? whole)
     {
         var read = Read(TextOf(revision, whole));
-        return read.Value ?? throw new InvalidDataException($"Revision {revision.Id} of job {revision.JobId} cannot be read: {read.Errors[0]}");
+        return read.Value
+            ?? throw new InvalidDataException($"Revision {revision.Id} of job {revision.JobId} cannot be read: {read.Errors[0]}");
     }
 
     /// <inheritdoc/>
     public void Dispose() => _homes.Dispose();
 
     private static string TextOf(RevisionEntity revision, RevisionEntity? whole) =>
-        revision.Packed is { } packed ? PackedDesign.Unpack(packed, whole is null ? null : TextOf(whole, null))
-        : revision.Design;
+        revision.Packed is { } packed ? PackedDesign.Unpack(packed, whole is null ? null : TextOf(whole, null)) : revision.Design;
 }

@@ -17,14 +17,43 @@ namespace Altrin.Data;
 /// <param name="IsCapture">Whether it is a packet capture.</param>
 /// <param name="TakenOver">What was accepted into the survey, in sentences.</param>
 /// <param name="Away">Whether it was put away.</param>
-public sealed record ReadingInfo(long Id, string Name, IReadOnlyList<ReadingKind> Kinds, DateTimeOffset TakenAt, string SetUp, string? Seat, string? SeatName, string? Place, bool IsCapture, IReadOnlyList<string> TakenOver, bool Away)
+public sealed record ReadingInfo(
+    long Id,
+    string Name,
+    IReadOnlyList<ReadingKind> Kinds,
+    DateTimeOffset TakenAt,
+    string SetUp,
+    string? Seat,
+    string? SeatName,
+    string? Place,
+    bool IsCapture,
+    IReadOnlyList<string> TakenOver,
+    bool Away
+)
 {
     /// <summary>Whether it lists who is there: such readings are compared, and boxes looked for in them.</summary>
-    public bool Lists { get; init; } = Kinds.Any(k => k is ReadingKind.AddressTable or ReadingKind.DeviceList or ReadingKind.Leases or ReadingKind.Capture);
+    public bool Lists { get; init; } =
+        Kinds.Any(k => k is ReadingKind.AddressTable or ReadingKind.DeviceList or ReadingKind.Leases or ReadingKind.Capture);
 
-    internal static ReadingInfo Of(ReadingEntity row) => new(
-        row.Id, row.Name, [.. row.Kinds.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(k => Enum.TryParse<ReadingKind>(k, out var kind) ? kind : (ReadingKind?)null).OfType<ReadingKind>()],
-        row.TakenAt, row.SetUp, row.Seat, row.SeatName, row.Place, row.IsCapture, row.TakenOver.Split('\n', StringSplitOptions.RemoveEmptyEntries), row.AwayAt is not null);
+    internal static ReadingInfo Of(ReadingEntity row) =>
+        new(
+            row.Id,
+            row.Name,
+            [
+                .. row
+                    .Kinds.Split(',', StringSplitOptions.RemoveEmptyEntries)
+                    .Select(k => Enum.TryParse<ReadingKind>(k, out var kind) ? kind : (ReadingKind?)null)
+                    .OfType<ReadingKind>(),
+            ],
+            row.TakenAt,
+            row.SetUp,
+            row.Seat,
+            row.SeatName,
+            row.Place,
+            row.IsCapture,
+            row.TakenOver.Split('\n', StringSplitOptions.RemoveEmptyEntries),
+            row.AwayAt is not null
+        );
 }
 
 /// <summary>Readings of jobs.</summary>
@@ -46,13 +75,15 @@ public sealed class ReadingStore(Writing writing, TimeProvider time)
     }
 
     /// <summary>Keeps a reading from which nothing was accepted.</summary>
-    public Task Keep(ReadingEntity reading, CancellationToken cancel) => writing.Do(
-        () =>
-        {
-            Add(reading);
-            return Task.CompletedTask;
-        },
-        cancel);
+    public Task Keep(ReadingEntity reading, CancellationToken cancel) =>
+        writing.Do(
+            () =>
+            {
+                Add(reading);
+                return Task.CompletedTask;
+            },
+            cancel
+        );
 
     /// <summary>How many readings a job keeps.</summary>
     public Task<int> Count(long job, CancellationToken cancel) => context.Readings.CountAsync(r => r.JobId == job, cancel);
@@ -67,36 +98,72 @@ public sealed class ReadingStore(Writing writing, TimeProvider time)
     {
         var all = context.Readings.AsNoTracking().Where(r => r.JobId == job && away == (r.AwayAt != null));
         // Contents are left in the database: a page of them could be large.
-        var rows = await all.OrderByDescending(r => r.TakenAt).ThenByDescending(r => r.Id).Skip((page - 1) * perPage).Take(perPage)
-            .Select(r => new ReadingEntity { Id = r.Id, JobId = r.JobId, Name = r.Name, Kinds = r.Kinds, TakenAt = r.TakenAt, KeptAt = r.KeptAt, SetUp = r.SetUp, Seat = r.Seat, SeatName = r.SeatName, Place = r.Place, IsCapture = r.IsCapture, Content = Array.Empty<byte>(), TakenOver = r.TakenOver, RevisionId = r.RevisionId, AwayAt = r.AwayAt })
+        var rows = await all.OrderByDescending(r => r.TakenAt)
+            .ThenByDescending(r => r.Id)
+            .Skip((page - 1) * perPage)
+            .Take(perPage)
+            .Select(r => new ReadingEntity
+            {
+                Id = r.Id,
+                JobId = r.JobId,
+                Name = r.Name,
+                Kinds = r.Kinds,
+                TakenAt = r.TakenAt,
+                KeptAt = r.KeptAt,
+                SetUp = r.SetUp,
+                Seat = r.Seat,
+                SeatName = r.SeatName,
+                Place = r.Place,
+                IsCapture = r.IsCapture,
+                Content = Array.Empty<byte>(),
+                TakenOver = r.TakenOver,
+                RevisionId = r.RevisionId,
+                AwayAt = r.AwayAt,
+            })
             .ToListAsync(cancel);
         return new([.. rows.Select(ReadingInfo.Of)], page, perPage, await all.CountAsync(cancel));
     }
 
     /// <summary>A reading with its content; null where the job has none with this id.</summary>
     public async Task<(ReadingInfo Info, byte[] Content)?> Find(long job, long id, CancellationToken cancel) =>
-        await context.Readings.AsNoTracking().FirstOrDefaultAsync(r => r.JobId == job && r.Id == id, cancel) is { } row ? (ReadingInfo.Of(row), row.Content) : null;
+        await context.Readings.AsNoTracking().FirstOrDefaultAsync(r => r.JobId == job && r.Id == id, cancel) is { } row
+            ? (ReadingInfo.Of(row), row.Content)
+            : null;
 
     /// <summary>Puts a reading away, or back; false where the job has none with this id.</summary>
-    public Task<bool> PutAway(long job, long id, bool away, CancellationToken cancel) => writing.Do(async () =>
-    {
-        DateTimeOffset? when = away ? time.GetUtcNow() : null;
-        return await context.Readings.Where(r => r.JobId == job && r.Id == id).ExecuteUpdateAsync(r => r.SetProperty(x => x.AwayAt, when), cancel) > 0;
-    }, cancel);
+    public Task<bool> PutAway(long job, long id, bool away, CancellationToken cancel) =>
+        writing.Do(
+            async () =>
+            {
+                DateTimeOffset? when = away ? time.GetUtcNow() : null;
+                return await context
+                        .Readings.Where(r => r.JobId == job && r.Id == id)
+                        .ExecuteUpdateAsync(r => r.SetProperty(x => x.AwayAt, when), cancel) > 0;
+            },
+            cancel
+        );
 
     /// <summary>Gives a job the readings of another one that it was copied from.</summary>
-    public Task Copy(long from, long to, CancellationToken cancel) => writing.Do(async () =>
-    {
-        foreach (var row in await context.Readings.AsNoTracking().Where(r => r.JobId == from).OrderBy(r => r.Id).ToListAsync(cancel))
-        {
-            (row.Id, row.JobId, row.RevisionId) = (0, to, null);
-            context.Readings.Add(row);
-        }
-    }, cancel);
+    public Task Copy(long from, long to, CancellationToken cancel) =>
+        writing.Do(
+            async () =>
+            {
+                foreach (
+                    var row in await context.Readings.AsNoTracking().Where(r => r.JobId == from).OrderBy(r => r.Id).ToListAsync(cancel)
+                )
+                {
+                    (row.Id, row.JobId, row.RevisionId) = (0, to, null);
+                    context.Readings.Add(row);
+                }
+            },
+            cancel
+        );
 
     /// <summary>What was read, by kind, as it is kept; commands are no reading of anything.</summary>
-    public static string KindsOf(Reading reading) => string.Join(',', reading.Blocks.Select(b => b.Kind).Where(k => k != ReadingKind.Command).Distinct());
+    public static string KindsOf(Reading reading) =>
+        string.Join(',', reading.Blocks.Select(b => b.Kind).Where(k => k != ReadingKind.Command).Distinct());
 
     /// <summary>What a content says: a text or a capture.</summary>
-    public static Parsed<Reading> Read(byte[] content, bool isCapture) => isCapture ? CaptureReader.Read(content) : ReadingText.Read(System.Text.Encoding.UTF8.GetString(content));
+    public static Parsed<Reading> Read(byte[] content, bool isCapture) =>
+        isCapture ? CaptureReader.Read(content) : ReadingText.Read(System.Text.Encoding.UTF8.GetString(content));
 }

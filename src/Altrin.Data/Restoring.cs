@@ -6,7 +6,8 @@ using Microsoft.EntityFrameworkCore;
 namespace Altrin.Data;
 
 /// <summary>
-/// Puts a backup in place of what a folder holds, as one act: what it holds is taken out beside, checked, and made the folder's by one rename.
+/// Puts a backup in place of what a folder holds, as one act: what it holds is taken out beside, checked, and made the folder's by one
+/// rename.
 /// From then on it is carried to the end, now or at the next start; before that nothing was changed.
 /// </summary>
 public static class Restoring
@@ -18,14 +19,16 @@ public static class Restoring
     private const int MostKeys = 1_000;
 
     /// <summary>
-    /// Restores a backup. What was there is kept as a backup of its own, whatever state it is in. Refused while a server uses the folder, for
+    /// Restores a backup. What was there is kept as a backup of its own, whatever state it is in. Refused while a server uses the folder,
+    /// for
     /// files that are no backup, and for what a newer Altrin wrote.
     /// </summary>
     /// <param name="folder">The data folder.</param>
     /// <param name="file">The backup.</param>
     /// <param name="now">The time, for the name of what was there.</param>
     /// <param name="disk">The files.</param>
-    /// <returns>The path of the backup of what was there (empty when nothing was), or why not: nothing was changed then, or the next start ends it.</returns>
+    /// <returns>The path of the backup of what was there (empty when nothing was), or why not: nothing was changed then, or the next
+    /// start ends it.</returns>
     public static Parsed<string> Restore(DataFolder folder, string file, DateTimeOffset now, Disk? disk = null)
     {
         disk ??= Disk.Real;
@@ -68,9 +71,12 @@ public static class Restoring
         {
             var why = StorageFault.Says(e) ?? "it is damaged, or no zip file.";
             return Parsed<string>.Fail(
-                placed ? $"{file} is checked and taken in, but not in its place yet: {why} The next start ends it, and so does restoring again."
-                : Directory.Exists(folder.Incoming) ? $"An earlier restore into {folder.Path} is not ended yet: {why} The next start ends it; restore {file} then."
-                : $"{file} could not be restored: {why} Nothing was changed.");
+                placed
+                    ? $"{file} is checked and taken in, but not in its place yet: {why} The next start ends it, and so does restoring again."
+                : Directory.Exists(folder.Incoming)
+                    ? $"An earlier restore into {folder.Path} is not ended yet: {why} The next start ends it; restore {file} then."
+                : $"{file} could not be restored: {why} Nothing was changed."
+            );
         }
         finally
         {
@@ -145,7 +151,9 @@ public static class Restoring
 
     /// <summary>Whether an entry is a file of the key ring by its whole name: one that points anywhere else is none.</summary>
     private static bool IsKey(ZipArchiveEntry entry) =>
-        entry.FullName == Backup.KeysEntry + entry.Name && entry.Name.EndsWith(".xml", StringComparison.Ordinal) && entry.Name.IndexOfAny(['/', '\\', ':']) < 0;
+        entry.FullName == Backup.KeysEntry + entry.Name
+        && entry.Name.EndsWith(".xml", StringComparison.Ordinal)
+        && entry.Name.IndexOfAny(['/', '\\', ':']) < 0;
 
     private static void Copy(ZipArchiveEntry entry, string to, Disk disk)
     {

@@ -1,7 +1,8 @@
 namespace Altrin.Data;
 
 /// <summary>
-/// Acts of writing: what belongs together is saved in one transaction or not at all. SQLite has one writer; acts wait for each other in order,
+/// Acts of writing: what belongs together is saved in one transaction or not at all. SQLite has one writer; acts wait for each other in
+/// order,
 /// and nothing is worked out while others wait.
 /// </summary>
 /// <param name="context">The database of this request.</param>
@@ -48,13 +49,15 @@ public sealed class Writing(AltrinContext context, WriteGate gate)
     }
 
     /// <summary>The same for an act that gives nothing.</summary>
-    public Task Do(Func<Task> act, CancellationToken cancel) => Do<object?>(
-        async () =>
-        {
-            await act();
-            return null;
-        },
-        cancel);
+    public Task Do(Func<Task> act, CancellationToken cancel) =>
+        Do<object?>(
+            async () =>
+            {
+                await act();
+                return null;
+            },
+            cancel
+        );
 }
 
 /// <summary>The gate before the one writer of a database.</summary>

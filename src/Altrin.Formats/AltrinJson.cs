@@ -20,19 +20,32 @@ public static class AltrinJson
     public static JsonSerializerOptions Indented { get; } = Frozen(writeIndented: true);
 
     /// <summary>Value types that are written as text, with an example each.</summary>
-    public static IReadOnlyDictionary<Type, string> TextTypes { get; } = new Dictionary<Type, string>
-    {
-        [typeof(Ipv4Address)] = "192.168.8.1",
-        [typeof(Subnet)] = "192.168.8.0/24",
-        [typeof(InterfaceAddress)] = "192.168.8.1/24",
-        [typeof(AddressRange)] = "192.168.8.20-192.168.8.199",
-        [typeof(MacAddress)] = "02:00:5e:00:53:01",
-        [typeof(PortRef)] = "hall-gateway/lan1",
-    };
+    public static IReadOnlyDictionary<Type, string> TextTypes { get; } =
+        new Dictionary<Type, string>
+        {
+            [typeof(Ipv4Address)] = "192.168.8.1",
+            [typeof(Subnet)] = "192.168.8.0/24",
+            [typeof(InterfaceAddress)] = "192.168.8.1/24",
+            [typeof(AddressRange)] = "192.168.8.20-192.168.8.199",
+            [typeof(MacAddress)] = "02:00:5e:00:53:01",
+            [typeof(PortRef)] = "hall-gateway/lan1",
+        };
 
-    /// <summary>The members that an edit of some kind of value may hold, for the description of the API; null where the type is no such edit.</summary>
-    public static IReadOnlyList<PartialMember>? MembersOfPartial(JsonTypeInfo type) => !new PartialConverters().CanConvert(type.Type) ? null
-        : [.. PartialConverters.Members(type.Options.GetTypeInfo(type.Type.GetGenericArguments()[0]), (IReadOnlyList<string>)type.Type.GetProperty("Members")!.GetValue(null)!).Select(p => new PartialMember(p.Name, p.PropertyType, PartialConverters.MayBeNull(p)))];
+    /// <summary>
+    /// The members that an edit of some kind of value may hold, for the description of the API; null where the type is no such edit.
+    /// </summary>
+    public static IReadOnlyList<PartialMember>? MembersOfPartial(JsonTypeInfo type) =>
+        !new PartialConverters().CanConvert(type.Type)
+            ? null
+            :
+            [
+                .. PartialConverters
+                    .Members(
+                        type.Options.GetTypeInfo(type.Type.GetGenericArguments()[0]),
+                        (IReadOnlyList<string>)type.Type.GetProperty("Members")!.GetValue(null)!
+                    )
+                    .Select(p => new PartialMember(p.Name, p.PropertyType, PartialConverters.MayBeNull(p))),
+            ];
 
     /// <summary>Gives other options the same habits.</summary>
     public static void Apply(JsonSerializerOptions options)
@@ -60,7 +73,12 @@ public static class AltrinJson
 
     private static JsonSerializerOptions Frozen(bool writeIndented)
     {
-        var options = new JsonSerializerOptions { WriteIndented = writeIndented, NewLine = "\n", DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull };
+        var options = new JsonSerializerOptions
+        {
+            WriteIndented = writeIndented,
+            NewLine = "\n",
+            DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
+        };
         Apply(options);
         options.MakeReadOnly(populateMissingResolver: true);
         return options;
@@ -79,7 +97,8 @@ public static class AltrinJson
             return read.Ok ? read.Value : throw new NotTakenException(read.Error);
         }
 
-        public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) => writer.WriteStringValue(value.ToString());
+        public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
+            writer.WriteStringValue(value.ToString());
     }
 }
 

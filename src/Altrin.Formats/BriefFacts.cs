@@ -21,12 +21,13 @@ public static class BriefFacts
     /// The same sheet, cut. It no longer holds the network that it was seen on, so that it can be kept for little:
     /// what is worked out on demand is empty in it.
     /// </summary>
-    public static FactSheet Of(FactSheet sheet) => sheet with
-    {
-        Leases = [],
-        Internet = [.. sheet.Internet.Select(f => f.Brief(MostCauses, MostTranslators, MostLinks))],
-        Needs = [.. sheet.Needs.Select(f => f with { Answer = f.Answer.Brief(MostCauses) })],
-        Inbound = [.. sheet.Inbound.Select(f => f with { Answer = f.Answer.Brief(MostCauses) })],
-        AmongDevices = FactSheet.Nothing.AmongDevices,
-    };
+    public static FactSheet Of(FactSheet sheet) =>
+        sheet with
+        {
+            Leases = [],
+            Internet = [.. sheet.Internet.Select(f => f.Brief(MostCauses, MostTranslators, MostLinks))],
+            Needs = [.. sheet.Needs.Select(f => f with { Answer = f.Answer.Brief(MostCauses) })],
+            Inbound = [.. sheet.Inbound.Select(f => f with { Answer = f.Answer.Brief(MostCauses) })],
+            AmongDevices = FactSheet.Nothing.AmongDevices,
+        };
 }

@@ -33,7 +33,10 @@ public static class CaptureFile
         {
             var bytes = FrameBytes.Of(frame);
             BinaryPrimitives.WriteUInt32LittleEndian(record, (uint)(Start + (long)frame.At.TotalSeconds));
-            BinaryPrimitives.WriteUInt32LittleEndian(record[4..], (uint)(frame.At.Ticks % TimeSpan.TicksPerSecond / TimeSpan.TicksPerMicrosecond));
+            BinaryPrimitives.WriteUInt32LittleEndian(
+                record[4..],
+                (uint)(frame.At.Ticks % TimeSpan.TicksPerSecond / TimeSpan.TicksPerMicrosecond)
+            );
             BinaryPrimitives.WriteUInt32LittleEndian(record[8..], (uint)bytes.Length);
             BinaryPrimitives.WriteUInt32LittleEndian(record[12..], (uint)bytes.Length);
             file.Write(record);

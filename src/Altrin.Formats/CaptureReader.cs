@@ -16,11 +16,15 @@ public static class CaptureReader
     /// <summary>The largest capture that is read, in bytes.</summary>
     public const int MostBytes = 1_000_000;
 
-    private const uint Classic = 0xA1B2C3D4, ClassicNano = 0xA1B23C4D, Section = 0x0A0D0D0A, OrderMagic = 0x1A2B3C4D;
+    private const uint Classic = 0xA1B2C3D4,
+        ClassicNano = 0xA1B23C4D,
+        Section = 0x0A0D0D0A,
+        OrderMagic = 0x1A2B3C4D;
 
     /// <summary>Whether the bytes begin like a capture.</summary>
     public static bool IsOne(ReadOnlySpan<byte> bytes) =>
-        bytes.Length >= 4 && BinaryPrimitives.ReadUInt32LittleEndian(bytes) is var magic
+        bytes.Length >= 4
+        && BinaryPrimitives.ReadUInt32LittleEndian(bytes) is var magic
         && (magic is Classic or ClassicNano or Section || BinaryPrimitives.ReverseEndianness(magic) is Classic or ClassicNano);
 
     /// <summary>What the address messages of a capture say; refused where the bytes are none, or too many.</summary>
@@ -28,7 +32,9 @@ public static class CaptureReader
     {
         if (bytes.Length > MostBytes)
         {
-            return Parsed<Reading>.Fail($"The capture has {bytes.Length:#,0} bytes; at most {MostBytes:#,0} are read. Capture less, or only ports 67 and 68.");
+            return Parsed<Reading>.Fail(
+                $"The capture has {bytes.Length:#,0} bytes; at most {MostBytes:#,0} are read. Capture less, or only ports 67 and 68."
+            );
         }
         if (!IsOne(bytes))
         {
@@ -106,14 +112,16 @@ public static class CaptureReader
         }
     }
 
-    private static uint Word(ReadOnlySpan<byte> bytes, bool little) => little ? BinaryPrimitives.ReadUInt32LittleEndian(bytes) : BinaryPrimitives.ReadUInt32BigEndian(bytes);
+    private static uint Word(ReadOnlySpan<byte> bytes, bool little) =>
+        little ? BinaryPrimitives.ReadUInt32LittleEndian(bytes) : BinaryPrimitives.ReadUInt32BigEndian(bytes);
 
     /// <summary>What was heard, frame by frame.</summary>
     private sealed class Heard
     {
         private readonly List<OfferRead> _offers = [];
         private readonly Dictionary<MacAddress, (int Line, Ipv4Address? Address, string? Name)> _askers = [];
-        private int _frames, _messages;
+        private int _frames,
+            _messages;
         private bool _cut;
 
         public void Cut() => _cut = true;
@@ -149,12 +157,24 @@ public static class CaptureReader
         /// <summary>An IPv4 packet (RFC 791) with UDP (RFC 768) from or to the server's port 67, unfragmented.</summary>
         private void Packet(ReadOnlySpan<byte> packet, MacAddress? from)
         {
-            if (packet.Length < 20 || packet[0] >> 4 != 4 || packet[9] != 17 || (BinaryPrimitives.ReadUInt16BigEndian(packet[6..]) & 0x1FFF) != 0)
+            if (
+                packet.Length < 20
+                || packet[0] >> 4 != 4
+                || packet[9] != 17
+                || (BinaryPrimitives.ReadUInt16BigEndian(packet[6..]) & 0x1FFF) != 0
+            )
             {
                 return;
             }
             var head = (packet[0] & 15) * 4;
-            if (head < 20 || packet.Length < head + 8 || (BinaryPrimitives.ReadUInt16BigEndian(packet[head..]) != 67 && BinaryPrimitives.ReadUInt16BigEndian(packet[(head + 2)..]) != 67))
+            if (
+                head < 20
+                || packet.Length < head + 8
+                || (
+                    BinaryPrimitives.ReadUInt16BigEndian(packet[head..]) != 67
+                    && BinaryPrimitives.ReadUInt16BigEndian(packet[(head + 2)..]) != 67
+                )
+            )
             {
                 return;
             }
@@ -164,15 +184,27 @@ public static class CaptureReader
         /// <summary>A message of BOOTP with options (RFC 2131, section 2; RFC 2132).</summary>
         private void Message(ReadOnlySpan<byte> message, Ipv4Address sender, MacAddress? from)
         {
-            if (message.Length < 240 || message[1] != 1 || message[2] != 6 || BinaryPrimitives.ReadUInt32BigEndian(message[236..]) != 0x63825363)
+            if (
+                message.Length < 240
+                || message[1] != 1
+                || message[2] != 6
+                || BinaryPrimitives.ReadUInt32BigEndian(message[236..]) != 0x63825363
+            )
             {
                 return;
             }
             var asker = Mac(message[28..]);
             var given = Address(message[16..]) is { Bits: > 0 } yours ? yours : (Ipv4Address?)null;
-            var (kind, server, prefix, gateway, lease, name) = ((DhcpKind?)null, (Ipv4Address?)null, (int?)null, (Ipv4Address?)null, (long?)null, (string?)null);
+            var (kind, server, prefix, gateway, lease, name) = (
+                (DhcpKind?)null,
+                (Ipv4Address?)null,
+                (int?)null,
+                (Ipv4Address?)null,
+                (long?)null,
+                (string?)null
+            );
             IReadOnlyList<Ipv4Address> names = [];
-            for (var at = 240; at < message.Length && message[at] != 255;)
+            for (var at = 240; at < message.Length && message[at] != 255; )
             {
                 if (message[at] == 0)
                 {
@@ -186,14 +218,29 @@ public static class CaptureReader
                 var value = message.Slice(at + 2, message[at + 1]);
                 switch (message[at])
                 {
-                    case 53 when value.Length == 1 && value[0] is >= 1 and <= 7: kind = (DhcpKind)value[0]; break;
-                    case 54 when value.Length == 4: server = Address(value); break;
-                    case 1 when value.Length == 4: prefix = Subnet.PrefixFromMask($"{Address(value)}") is { Ok: true, Value: var length } ? length : null; break;
-                    case 3 when value.Length >= 4: gateway = Address(value); break;
-                    case 6: names = Addresses(value); break;
-                    case 51 when value.Length == 4: lease = BinaryPrimitives.ReadUInt32BigEndian(value); break;
-                    case 12: name = Text(value); break;
-                    default: break;
+                    case 53 when value.Length == 1 && value[0] is >= 1 and <= 7:
+                        kind = (DhcpKind)value[0];
+                        break;
+                    case 54 when value.Length == 4:
+                        server = Address(value);
+                        break;
+                    case 1 when value.Length == 4:
+                        prefix = Subnet.PrefixFromMask($"{Address(value)}") is { Ok: true, Value: var length } ? length : null;
+                        break;
+                    case 3 when value.Length >= 4:
+                        gateway = Address(value);
+                        break;
+                    case 6:
+                        names = Addresses(value);
+                        break;
+                    case 51 when value.Length == 4:
+                        lease = BinaryPrimitives.ReadUInt32BigEndian(value);
+                        break;
+                    case 12:
+                        name = Text(value);
+                        break;
+                    default:
+                        break;
                 }
                 at += 2 + message[at + 1];
             }
@@ -205,20 +252,26 @@ public static class CaptureReader
             if (asker is { IsGroup: false, Bits: > 0 } who)
             {
                 var before = _askers.GetValueOrDefault(who);
-                _askers[who] = (before.Line == 0 ? _frames : before.Line, said == DhcpKind.Ack ? given ?? before.Address : before.Address, name ?? before.Name);
+                _askers[who] = (
+                    before.Line == 0 ? _frames : before.Line,
+                    said == DhcpKind.Ack ? given ?? before.Address : before.Address,
+                    name ?? before.Name
+                );
             }
             if (said is DhcpKind.Offer or DhcpKind.Ack or DhcpKind.Nak)
             {
                 // A server names itself; one that does not is known by where its packet came from.
-                _offers.Add(new(_frames, said, server ?? (sender.Bits > 0 ? sender : null), given)
-                {
-                    Asker = asker,
-                    From = from is { IsGroup: false, Bits: > 0 } ? from : null,
-                    PrefixLength = prefix,
-                    Gateway = gateway,
-                    DnsServers = names,
-                    LeaseSeconds = lease,
-                });
+                _offers.Add(
+                    new(_frames, said, server ?? (sender.Bits > 0 ? sender : null), given)
+                    {
+                        Asker = asker,
+                        From = from is { IsGroup: false, Bits: > 0 } ? from : null,
+                        PrefixLength = prefix,
+                        Gateway = gateway,
+                        DnsServers = names,
+                        LeaseSeconds = lease,
+                    }
+                );
             }
         }
 
@@ -228,7 +281,9 @@ public static class CaptureReader
             var unread = new List<UnreadLine>();
             if (passed > 0)
             {
-                unread.Add(new(0, $"{passed} of {_frames} frames", "They are no address messages: only DHCP over IPv4 is read out of a capture."));
+                unread.Add(
+                    new(0, $"{passed} of {_frames} frames", "They are no address messages: only DHCP over IPv4 is read out of a capture.")
+                );
             }
             if (_cut)
             {
@@ -237,7 +292,13 @@ public static class CaptureReader
             return new(_frames, _messages > 0 ? [new(ReadingKind.Capture, 1, _frames)] : [], unread, passed + (_cut ? 1 : 0))
             {
                 Offers = _offers,
-                Neighbours = [.. _askers.OrderBy(a => a.Value.Line).ThenBy(a => a.Key).Select(a => new NeighbourRead(a.Value.Line, a.Value.Address, a.Key) { Name = a.Value.Name })],
+                Neighbours =
+                [
+                    .. _askers
+                        .OrderBy(a => a.Value.Line)
+                        .ThenBy(a => a.Key)
+                        .Select(a => new NeighbourRead(a.Value.Line, a.Value.Address, a.Key) { Name = a.Value.Name }),
+                ],
             };
         }
 
@@ -253,7 +314,8 @@ public static class CaptureReader
             return found;
         }
 
-        private static MacAddress Mac(ReadOnlySpan<byte> bytes) => new(((ulong)BinaryPrimitives.ReadUInt32BigEndian(bytes) << 16) | BinaryPrimitives.ReadUInt16BigEndian(bytes[4..]));
+        private static MacAddress Mac(ReadOnlySpan<byte> bytes) =>
+            new(((ulong)BinaryPrimitives.ReadUInt32BigEndian(bytes) << 16) | BinaryPrimitives.ReadUInt16BigEndian(bytes[4..]));
 
         private static string? Text(ReadOnlySpan<byte> value)
         {

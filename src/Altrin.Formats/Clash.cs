@@ -23,11 +23,21 @@ public sealed record Clash(string What, string? SetUp, string? Yours, string? Th
     public static IReadOnlyList<Clash> Between(HomeFile before, HomeFile yours, HomeFile theirs)
     {
         var (was, mine, other) = (HomeValues.Of(before), HomeValues.Of(yours), HomeValues.Of(theirs));
-        var both = HomeValues.Between(was, mine).Intersect(HomeValues.Between(was, other)).Where(p => mine.GetValueOrDefault(p) != other.GetValueOrDefault(p));
+        var both = HomeValues
+            .Between(was, mine)
+            .Intersect(HomeValues.Between(was, other))
+            .Where(p => mine.GetValueOrDefault(p) != other.GetValueOrDefault(p));
         return
         [
-            .. both.Select(p => (Path: p, Touch: HomeValues.TouchAt(p))).DistinctBy(p => (p.Path.SetUp, p.Touch)).Take(Most)
-                .Select(p => new Clash(SettingWords.Of(Shown(theirs, p.Path.SetUp), p.Touch), p.Path.SetUp, mine.GetValueOrDefault(p.Path), other.GetValueOrDefault(p.Path))),
+            .. both.Select(p => (Path: p, Touch: HomeValues.TouchAt(p)))
+                .DistinctBy(p => (p.Path.SetUp, p.Touch))
+                .Take(Most)
+                .Select(p => new Clash(
+                    SettingWords.Of(Shown(theirs, p.Path.SetUp), p.Touch),
+                    p.Path.SetUp,
+                    mine.GetValueOrDefault(p.Path),
+                    other.GetValueOrDefault(p.Path)
+                )),
         ];
     }
 

@@ -11,7 +11,8 @@ internal static partial class CsvTable
     private static readonly char[] Delimiters = [',', ';', '\t'];
 
     /// <summary>
-    /// The table. Text that a spreadsheet would take for a formula is written with an apostrophe before it, which reading takes away again; also
+    /// The table. Text that a spreadsheet would take for a formula is written with an apostrophe before it, which reading takes away
+    /// again; also
     /// behind what separates cells elsewhere, since there a table may be opened by another separator than its own.
     /// </summary>
     public static string Write(IReadOnlyList<string> heads, IEnumerable<IReadOnlyList<string?>> rows)
@@ -42,7 +43,22 @@ internal static partial class CsvTable
         var delimiter = Delimiters.MaxBy(d => first.Count(c => c == d)).ToString();
         var errors = new ReadErrors();
         using var reader = new StringReader(text);
-        using var csv = new CsvReader(reader, new CsvConfiguration(CultureInfo.InvariantCulture) { Delimiter = delimiter, BadDataFound = bad => errors.Add($"row {bad.Context.Parser!.Row}", "a quotation mark that does not fit", "a cell with a quotation mark stands between two, and each inside is doubled (RFC 4180)"), MissingFieldFound = null, IgnoreBlankLines = true, TrimOptions = TrimOptions.Trim });
+        using var csv = new CsvReader(
+            reader,
+            new CsvConfiguration(CultureInfo.InvariantCulture)
+            {
+                Delimiter = delimiter,
+                BadDataFound = bad =>
+                    errors.Add(
+                        $"row {bad.Context.Parser!.Row}",
+                        "a quotation mark that does not fit",
+                        "a cell with a quotation mark stands between two, and each inside is doubled (RFC 4180)"
+                    ),
+                MissingFieldFound = null,
+                IgnoreBlankLines = true,
+                TrimOptions = TrimOptions.Trim,
+            }
+        );
         if (!csv.Read())
         {
             return new(null, [new("row 1", "nothing", $"a first row with the heads {string.Join(", ", heads)} is expected")]);
@@ -71,14 +87,24 @@ internal static partial class CsvTable
                 errors.Add($"row {csv.Parser.Row}", $"{csv.Parser.Count} cells", $"at most {found.Count} are expected");
                 continue;
             }
-            rows.Add(new(csv.Parser.Row, found.Select((h, i) => (h, Cell: Plain(csv.GetField(i)))).Where(c => c.Cell is not null).ToDictionary(c => c.h, c => c.Cell!, StringComparer.Ordinal)));
+            rows.Add(
+                new(
+                    csv.Parser.Row,
+                    found
+                        .Select((h, i) => (h, Cell: Plain(csv.GetField(i))))
+                        .Where(c => c.Cell is not null)
+                        .ToDictionary(c => c.h, c => c.Cell!, StringComparer.Ordinal)
+                )
+            );
         }
         return errors.All.Count > 0 ? new(null, errors.All) : new(rows, []);
     }
 
     private static string? Plain(string? cell) => string.IsNullOrEmpty(cell) ? null : Escape().Replace(cell, "");
 
-    /// <summary>The places where a formula could begin; those with apostrophes before it too, so that reading gives back what was written.</summary>
+    /// <summary>
+    /// The places where a formula could begin; those with apostrophes before it too, so that reading gives back what was written.
+    /// </summary>
     [GeneratedRegex("(?<=^|[,;\\t\\r\\n|])(?='*[=@+\\-\\t\\r])")]
     private static partial Regex Formula();
 

@@ -120,7 +120,9 @@ public sealed record ServiceDocument
     [Range(1, Limits.ProviderLeases)]
     public int? Leases { get; init; }
 
-    /// <summary>Only where the provider translates: the block between it and its customers, such as 10.64.0.0/16. Since version 3.</summary>
+    /// <summary>
+    /// Only where the provider translates: the block between it and its customers, such as 10.64.0.0/16. Since version 3.
+    /// </summary>
     [StringLength(18)]
     public string? Inside { get; init; }
 
@@ -274,7 +276,9 @@ public sealed record HabitsDocument
     /// <summary>Whether its Wi-Fi goes off while it passes its public address on. Since version 4.</summary>
     public bool? WifiOffWhilePassing { get; init; }
 
-    /// <summary>Whether the telephone, television or alarm in it goes on while it bridges or passes its public address on. Since version 5.</summary>
+    /// <summary>
+    /// Whether the telephone, television or alarm in it goes on while it bridges or passes its public address on. Since version 5.
+    /// </summary>
     public bool? KeepsServices { get; init; }
 
     /// <summary>Whether it still announces itself as an IPv6 router when it no longer routes. Since version 4.</summary>

@@ -31,13 +31,33 @@ public static class DesignFile
     public static string Write(HomeFile home) => JsonSerializer.Serialize(DesignWriter.Document(home), AltrinJson.Indented) + "\n";
 
     /// <summary>The same with keys and passwords in it, for a file that was asked to hold them.</summary>
-    public static string Write(HomeFile home, IReadOnlyDictionary<string, string> secrets) => JsonSerializer.Serialize(
-        DesignWriter.Document(home) with { Secrets = [.. secrets.OrderBy(s => s.Key, StringComparer.Ordinal).Select(s => new SecretDocument { Reference = s.Key, Value = s.Value })] },
-        AltrinJson.Indented) + "\n";
+    public static string Write(HomeFile home, IReadOnlyDictionary<string, string> secrets) =>
+        JsonSerializer.Serialize(
+            DesignWriter.Document(home) with
+            {
+                Secrets =
+                [
+                    .. secrets
+                        .OrderBy(s => s.Key, StringComparer.Ordinal)
+                        .Select(s => new SecretDocument { Reference = s.Key, Value = s.Value }),
+                ],
+            },
+            AltrinJson.Indented
+        ) + "\n";
 
     /// <summary>Keys and passwords of a file that could be read as a design; empty where it holds none.</summary>
-    public static IReadOnlyDictionary<string, string> Secrets(ReadOnlySpan<byte> utf8) => JsonText.Read(utf8, What, json =>
-        JsonText.Deserialise<DesignDocument, Dictionary<string, string>>(DesignUpgrades.ToNewest(json), d => new((d.Secrets ?? []).DistinctBy(s => s.Reference).ToDictionary(s => s.Reference, s => s.Value, StringComparer.Ordinal), []))).Value ?? [];
+    public static IReadOnlyDictionary<string, string> Secrets(ReadOnlySpan<byte> utf8) =>
+        JsonText
+            .Read(utf8, What, json =>
+                JsonText.Deserialise<DesignDocument, Dictionary<string, string>>(DesignUpgrades.ToNewest(json), d =>
+                    new(
+                        (d.Secrets ?? []).DistinctBy(s => s.Reference).ToDictionary(s => s.Reference, s => s.Value, StringComparer.Ordinal),
+                        []
+                    )
+                )
+            )
+            .Value
+        ?? [];
 
     private const string What = "a design file";
 }

@@ -16,7 +16,11 @@ internal static class DesignReader
         for (var i = 0; i < (document.Secrets ?? []).Count; i++)
         {
             // What stands there is not repeated: it is a key.
-            errors.Wrong($"/secrets/{i}/value", "a value", document.Secrets![i].Value.Any(char.IsControl) ? "a key or password on one line is expected" : null);
+            errors.Wrong(
+                $"/secrets/{i}/value",
+                "a value",
+                document.Secrets![i].Value.Any(char.IsControl) ? "a key or password on one line is expected" : null
+            );
         }
         var setUps = document.SetUps.Select((s, i) => new SetUpReader(site, $"/setUps/{i}", errors).Read(s)).ToList();
         return errors.All.Count > 0 ? new(null, errors.All) : new(new(site, setUps), []);
@@ -24,7 +28,10 @@ internal static class DesignReader
 
     private static Site ReadSite(SiteDocument site, ReadErrors errors)
     {
-        var ids = site.Boxes.Select((b, i) => (b.Id, Pointer: $"/site/boxes/{i}/id")).Concat(site.Devices.Select((d, i) => (d.Id, Pointer: $"/site/devices/{i}/id"))).ToList();
+        var ids = site
+            .Boxes.Select((b, i) => (b.Id, Pointer: $"/site/boxes/{i}/id"))
+            .Concat(site.Devices.Select((d, i) => (d.Id, Pointer: $"/site/devices/{i}/id")))
+            .ToList();
         foreach (var (id, pointer) in ids.Where(i => i.Id == PortRef.Street))
         {
             errors.Add(pointer, $"\"{id}\"", "this id stands for the provider's end");
@@ -37,18 +44,29 @@ internal static class DesignReader
             site.Naming,
             [.. site.Boxes.Select((b, i) => ReadBox(b, $"/site/boxes/{i}", errors))],
             [.. site.Devices.Select((d, i) => ReadDevice(d, $"/site/devices/{i}", errors))],
-            [.. site.Needs.Select((n, i) => NeedReader.Read(n, site, $"/site/needs/{i}", errors))])
+            [.. site.Needs.Select((n, i) => NeedReader.Read(n, site, $"/site/needs/{i}", errors))]
+        )
         {
             Buildings = site.Buildings ?? [],
             // The main house is meant where none is named.
-            Places = [.. (site.Places ?? []).Select(p => site.Buildings is [var main, ..] && p.Building == main.Id ? p with { Building = null } : p)],
+            Places =
+            [
+                .. (site.Places ?? []).Select(p =>
+                    site.Buildings is [var main, ..] && p.Building == main.Id ? p with { Building = null } : p
+                ),
+            ],
             Sockets = site.Sockets ?? [],
             Runs = site.Runs ?? [],
         };
     }
 
     private static Device ReadDevice(DeviceDocument device, string pointer, ReadErrors errors) =>
-        new(device.Id, errors.Plain($"{pointer}/name", device.Name), device.Kind, errors.ReadOptional($"{pointer}/mac", device.Mac, MacAddress.Parse))
+        new(
+            device.Id,
+            errors.Plain($"{pointer}/name", device.Name),
+            device.Kind,
+            errors.ReadOptional($"{pointer}/mac", device.Mac, MacAddress.Parse)
+        )
         {
             ChecksLease = ProfileReader.Habit(device.ChecksLease),
             Bands = device.Bands ?? [],
@@ -57,7 +75,12 @@ internal static class DesignReader
             Place = device.Place,
         };
 
-    private static Service ReadService(ServiceDocument service, ReadErrors errors) => ReadKind(service, errors) with { Access = service.Access ?? AccessKind.Unknown, HandOff = service.HandOff };
+    private static Service ReadService(ServiceDocument service, ReadErrors errors) =>
+        ReadKind(service, errors) with
+        {
+            Access = service.Access ?? AccessKind.Unknown,
+            HandOff = service.HandOff,
+        };
 
     private static Service ReadKind(ServiceDocument service, ReadErrors errors)
     {
@@ -74,9 +97,13 @@ internal static class DesignReader
                 errors.Read($"{Pointer}/address", service.Address, InterfaceAddress.Parse),
                 errors.Read($"{Pointer}/gateway", service.Gateway, Ipv4Address.Parse),
                 service.DownMbps,
-                service.UpMbps)
+                service.UpMbps
+            )
             {
-                DnsServers = [.. (service.DnsServers ?? []).Select((n, i) => errors.Read($"{Pointer}/dnsServers/{i}", n, Ipv4Address.Parse))],
+                DnsServers =
+                [
+                    .. (service.DnsServers ?? []).Select((n, i) => errors.Read($"{Pointer}/dnsServers/{i}", n, Ipv4Address.Parse)),
+                ],
                 Leases = leases,
                 Line = line,
             };
@@ -87,7 +114,12 @@ internal static class DesignReader
         return service.Kind switch
         {
             ServiceKind.PublicDynamic => new PublicDynamic(service.DownMbps, service.UpMbps) { Leases = leases, Line = line },
-            ServiceKind.CarrierNat => new CarrierNat(service.DownMbps, service.UpMbps) { Leases = leases, Line = line, Inside = ReadInside(service.Inside, errors) },
+            ServiceKind.CarrierNat => new CarrierNat(service.DownMbps, service.UpMbps)
+            {
+                Leases = leases,
+                Line = line,
+                Inside = ReadInside(service.Inside, errors),
+            },
             _ => new UnknownService(service.DownMbps, service.UpMbps) { Leases = leases, Line = line },
         };
     }
@@ -132,7 +164,8 @@ internal static class DesignReader
             errors.Plain($"{pointer}/name", box.Name),
             ProfileReader.Read(box.Profile, $"{pointer}/profile", errors),
             errors.ReadOptional($"{pointer}/mac", box.Mac, MacAddress.Parse),
-            errors.ReadOptional($"{pointer}/wanMac", box.WanMac, MacAddress.Parse))
+            errors.ReadOptional($"{pointer}/wanMac", box.WanMac, MacAddress.Parse)
+        )
         {
             Holds = box.Holds ?? [],
             Place = box.Place,

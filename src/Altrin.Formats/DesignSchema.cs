@@ -35,7 +35,13 @@ internal sealed class SchemaOf<T>(string title, string published)
     public IReadOnlyList<FileError> Validate(string json)
     {
         using var document = JsonDocument.Parse(json, new() { MaxDepth = AltrinJson.Depth });
-        return [.. Violations.Leaves(_schema.Value.Validate(json)).Take(FileError.Most).Select(e => Violations.Explain(e, document.RootElement))];
+        return
+        [
+            .. Violations
+                .Leaves(_schema.Value.Validate(json))
+                .Take(FileError.Most)
+                .Select(e => Violations.Explain(e, document.RootElement)),
+        ];
     }
 
     private const string MacText = "^([0-9A-Fa-f]{2}[:-]){5}[0-9A-Fa-f]{2}$";
@@ -60,13 +66,22 @@ internal sealed class SchemaOf<T>(string title, string published)
 internal static partial class Violations
 {
     /// <summary>What is wrong at the end of each branch. That a part which is there is not null is no help.</summary>
-    public static IEnumerable<ValidationError> Leaves(IEnumerable<ValidationError> errors) => errors.SelectMany(e => e switch
-    {
-        ChildSchemaValidationError child => child.Errors.Where(c => c.Key.Type != JsonObjectType.Null || child.Errors.Count == 1).SelectMany(c => Leaves(c.Value)),
-        // Of what may be left out, only what is wrong inside tells more than that neither fits.
-        MultiTypeValidationError multi when multi.Errors.Where(t => t.Key != JsonObjectType.Null).ToList() is [{ Key: JsonObjectType.Array or JsonObjectType.Object } there] && !there.Value.Any(v => v.Kind is ValidationErrorKind.ArrayExpected or ValidationErrorKind.ObjectExpected) => Leaves(there.Value),
-        _ => [e],
-    });
+    public static IEnumerable<ValidationError> Leaves(IEnumerable<ValidationError> errors) =>
+        errors.SelectMany(e =>
+            e switch
+            {
+                ChildSchemaValidationError child => child
+                    .Errors.Where(c => c.Key.Type != JsonObjectType.Null || child.Errors.Count == 1)
+                    .SelectMany(c => Leaves(c.Value)),
+                // Of what may be left out, only what is wrong inside tells more than that neither fits.
+                MultiTypeValidationError multi
+                    when multi.Errors.Where(t => t.Key != JsonObjectType.Null).ToList()
+                        is [{ Key: JsonObjectType.Array or JsonObjectType.Object } there]
+                        && !there.Value.Any(v => v.Kind is ValidationErrorKind.ArrayExpected or ValidationErrorKind.ObjectExpected) =>
+                    Leaves(there.Value),
+                _ => [e],
+            }
+        );
 
     public static FileError Explain(ValidationError error, JsonElement root)
     {
@@ -77,7 +92,11 @@ internal static partial class Violations
         return error.Kind switch
         {
             ValidationErrorKind.PropertyRequired => new(pointer, "nothing", $"'{error.Property}' is required"),
-            ValidationErrorKind.NoAdditionalPropertiesAllowed => new(pointer, $"the unknown member '{error.Property}'", $"allowed: {string.Join(", ", schema.ActualProperties.Keys)}"),
+            ValidationErrorKind.NoAdditionalPropertiesAllowed => new(
+                pointer,
+                $"the unknown member '{error.Property}'",
+                $"allowed: {string.Join(", ", schema.ActualProperties.Keys)}"
+            ),
             ValidationErrorKind.NotInEnumeration => new(pointer, shown, $"allowed: {string.Join(", ", schema.Enumeration)}"),
             ValidationErrorKind.PatternMismatch => new(pointer, shown, $"text of the form {schema.Pattern} is expected"),
             ValidationErrorKind.StringTooLong => new(pointer, shown, $"at most {schema.MaxLength} characters"),
@@ -99,14 +118,25 @@ internal static partial class Violations
     /// <summary>What a place may hold, where the validator only says that it does not hold it.</summary>
     private static string Expected(JsonSchema schema)
     {
-        var types = schema.Type.ToString().ToLowerInvariant().Replace("integer", "a whole number", StringComparison.Ordinal).Replace("string", "text", StringComparison.Ordinal).Replace(", ", " or ", StringComparison.Ordinal);
-        var bounds = (schema.Minimum is { } least ? $" at least {least}" : "") + (schema.Maximum is { } most ? $"{(schema.Minimum is null ? "" : " and")} at most {most}" : "")
-            + (schema.MaxLength is { } longest ? $" of at most {longest} characters" : "") + (schema.Pattern is { } pattern ? $" of the form {pattern}" : "");
+        var types = schema
+            .Type.ToString()
+            .ToLowerInvariant()
+            .Replace("integer", "a whole number", StringComparison.Ordinal)
+            .Replace("string", "text", StringComparison.Ordinal)
+            .Replace(", ", " or ", StringComparison.Ordinal);
+        var bounds =
+            (schema.Minimum is { } least ? $" at least {least}" : "")
+            + (schema.Maximum is { } most ? $"{(schema.Minimum is null ? "" : " and")} at most {most}" : "")
+            + (schema.MaxLength is { } longest ? $" of at most {longest} characters" : "")
+            + (schema.Pattern is { } pattern ? $" of the form {pattern}" : "");
         return types + bounds;
     }
 
     /// <summary>"#/site.boxes[0].id" as a JSON pointer.</summary>
-    private static string Pointer(string? path) => path is null or "#" or "" ? "" : Steps().Replace("/" + path.TrimStart('#').TrimStart('/'), m => m.Groups[1].Success ? "/" + m.Groups[1].Value : "/");
+    private static string Pointer(string? path) =>
+        path is null or "#" or ""
+            ? ""
+            : Steps().Replace("/" + path.TrimStart('#').TrimStart('/'), m => m.Groups[1].Success ? "/" + m.Groups[1].Value : "/");
 
     private static JsonElement? At(JsonElement root, string pointer)
     {
@@ -123,12 +153,13 @@ internal static partial class Violations
         return at;
     }
 
-    private static string Shown(JsonElement element) => element.ValueKind switch
-    {
-        JsonValueKind.Object => "an object",
-        JsonValueKind.Array => $"a list of {element.GetArrayLength()}",
-        _ => element.GetRawText() is { Length: > 60 } raw ? raw[..60] + "…" : element.GetRawText(),
-    };
+    private static string Shown(JsonElement element) =>
+        element.ValueKind switch
+        {
+            JsonValueKind.Object => "an object",
+            JsonValueKind.Array => $"a list of {element.GetArrayLength()}",
+            _ => element.GetRawText() is { Length: > 60 } raw ? raw[..60] + "…" : element.GetRawText(),
+        };
 
     [GeneratedRegex(@"\[(\d+)\]|\.", RegexOptions.NonBacktracking)]
     private static partial Regex Steps();

@@ -12,7 +12,8 @@ public static class DesignUpgrades
         _ => { },
         // 3 knows what boxes do by themselves and more of what a router's page sets; left out, nothing is known and nothing set.
         _ => { },
-        // 4 knows radio links, mesh kits, public addresses that are passed on, what lines ask for, VLANs and domain names; left out, there are none.
+        // 4 knows radio links, mesh kits, public addresses that are passed on, what lines ask for, VLANs and domain names; left out,
+        // there are none.
         _ => { },
         // 5 knows places, sockets, runs, labels and more needs; left out, nothing of it was noted.
         _ => { },
@@ -27,9 +28,13 @@ public static class DesignUpgrades
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>
     public static string ToNewest(string json)
     {
-        if (JsonNode.Parse(json, documentOptions: new() { MaxDepth = AltrinJson.Depth }) is not JsonObject root
-            || root["formatVersion"] is not JsonValue value || !value.TryGetValue<int>(out var version)
-            || version < 1 || version >= DesignDocument.NewestVersion)
+        if (
+            JsonNode.Parse(json, documentOptions: new() { MaxDepth = AltrinJson.Depth }) is not JsonObject root
+            || root["formatVersion"] is not JsonValue value
+            || !value.TryGetValue<int>(out var version)
+            || version < 1
+            || version >= DesignDocument.NewestVersion
+        )
         {
             return json;
         }

@@ -7,89 +7,100 @@ namespace Altrin.Formats;
 public static class DesignWriter
 {
     /// <summary>The document of the newest version.</summary>
-    public static DesignDocument Document(HomeFile home) => new()
-    {
-        Format = DesignDocument.FormatName,
-        FormatVersion = DesignDocument.NewestVersion,
-        Site = Site(home.Site),
-        SetUps = [.. home.SetUps.Select(s => SetUp(home.Site, s))],
-    };
-
-    private static SiteDocument Site(Site site) => new()
-    {
-        Name = site.Name,
-        Naming = site.Naming,
-        Service = Service(site.Service),
-        Boxes = [.. site.Boxes.Select(Box)],
-        Devices = [.. site.Devices.Select(Device)],
-        Buildings = Listed(site.Buildings),
-        Places = Listed(site.Places),
-        Sockets = Listed(site.Sockets),
-        Runs = Listed(site.Runs),
-        Needs = [.. site.Needs.Select(Need)],
-    };
-
-    private static ServiceDocument Service(Service service) => new()
-    {
-        Kind = Core.Sites.Service.KindOf(service),
-        DownMbps = service.DownMbps,
-        UpMbps = service.UpMbps,
-        Address = (service as PublicFixed)?.Address.ToString(),
-        Gateway = (service as PublicFixed)?.Gateway.ToString(),
-        DnsServers = service is PublicFixed given ? Texts(given.DnsServers) : null,
-        Leases = service.Leases == 1 ? null : service.Leases,
-        Inside = (service as CarrierNat)?.Inside?.ToString(),
-        Line = service.Line == LineNeeds.NotAsked ? null : new()
+    public static DesignDocument Document(HomeFile home) =>
+        new()
         {
-            Login = ProfileWriter.Habit(service.Line.Login),
-            Tagged = ProfileWriter.Habit(service.Line.Tagged),
-            Tag = service.Line.Tag,
-            Locked = ProfileWriter.Habit(service.Line.Locked),
-            LockedTo = service.Line.LockedTo?.ToString(),
-            Account = service.Line.Account,
-            Password = service.Line.Password,
-        },
-        Access = service.Access == AccessKind.Unknown ? null : service.Access,
-        HandOff = service.HandOff,
-    };
+            Format = DesignDocument.FormatName,
+            FormatVersion = DesignDocument.NewestVersion,
+            Site = Site(home.Site),
+            SetUps = [.. home.SetUps.Select(s => SetUp(home.Site, s))],
+        };
+
+    private static SiteDocument Site(Site site) =>
+        new()
+        {
+            Name = site.Name,
+            Naming = site.Naming,
+            Service = Service(site.Service),
+            Boxes = [.. site.Boxes.Select(Box)],
+            Devices = [.. site.Devices.Select(Device)],
+            Buildings = Listed(site.Buildings),
+            Places = Listed(site.Places),
+            Sockets = Listed(site.Sockets),
+            Runs = Listed(site.Runs),
+            Needs = [.. site.Needs.Select(Need)],
+        };
+
+    private static ServiceDocument Service(Service service) =>
+        new()
+        {
+            Kind = Core.Sites.Service.KindOf(service),
+            DownMbps = service.DownMbps,
+            UpMbps = service.UpMbps,
+            Address = (service as PublicFixed)?.Address.ToString(),
+            Gateway = (service as PublicFixed)?.Gateway.ToString(),
+            DnsServers = service is PublicFixed given ? Texts(given.DnsServers) : null,
+            Leases = service.Leases == 1 ? null : service.Leases,
+            Inside = (service as CarrierNat)?.Inside?.ToString(),
+            Line =
+                service.Line == LineNeeds.NotAsked
+                    ? null
+                    : new()
+                    {
+                        Login = ProfileWriter.Habit(service.Line.Login),
+                        Tagged = ProfileWriter.Habit(service.Line.Tagged),
+                        Tag = service.Line.Tag,
+                        Locked = ProfileWriter.Habit(service.Line.Locked),
+                        LockedTo = service.Line.LockedTo?.ToString(),
+                        Account = service.Line.Account,
+                        Password = service.Line.Password,
+                    },
+            Access = service.Access == AccessKind.Unknown ? null : service.Access,
+            HandOff = service.HandOff,
+        };
 
     private static IReadOnlyList<T>? Listed<T>(IReadOnlyList<T> items) => items.Count == 0 ? null : items;
 
-    private static DeviceDocument Device(Device device) => new()
-    {
-        Id = device.Id,
-        Name = device.Name,
-        Kind = device.Kind,
-        Mac = device.Mac?.ToString(),
-        ChecksLease = ProfileWriter.Habit(device.ChecksLease),
-        Bands = Listed(device.Bands),
-        NewestSecurity = device.NewestSecurity,
-        HasSocket = ProfileWriter.Habit(device.HasSocket),
-        Place = device.Place,
-    };
-
-    private static BoxDocument Box(Box box) => new()
-    {
-        Id = box.Id,
-        Name = box.Name,
-        Mac = box.Mac?.ToString(),
-        WanMac = box.WanMac?.ToString(),
-        Holds = box.Holds.Count == 0 ? null : box.Holds,
-        Place = box.Place,
-        Label = box.Label == LabelFacts.Empty ? null : new()
+    private static DeviceDocument Device(Device device) =>
+        new()
         {
-            Address = box.Label.Address?.ToString(),
-            Login = box.Label.Login,
-            Password = box.Label.Password,
-            WifiName = box.Label.WifiName,
-            WifiPassword = box.Label.WifiPassword,
-            RadioMac = box.Label.RadioMac?.ToString(),
-            Firmware = box.Label.Firmware,
-            Supported = ProfileWriter.Habit(box.Label.Supported),
-            SupportedUntil = box.Label.SupportedUntil,
-        },
-        Profile = ProfileWriter.Document(box.Profile),
-    };
+            Id = device.Id,
+            Name = device.Name,
+            Kind = device.Kind,
+            Mac = device.Mac?.ToString(),
+            ChecksLease = ProfileWriter.Habit(device.ChecksLease),
+            Bands = Listed(device.Bands),
+            NewestSecurity = device.NewestSecurity,
+            HasSocket = ProfileWriter.Habit(device.HasSocket),
+            Place = device.Place,
+        };
+
+    private static BoxDocument Box(Box box) =>
+        new()
+        {
+            Id = box.Id,
+            Name = box.Name,
+            Mac = box.Mac?.ToString(),
+            WanMac = box.WanMac?.ToString(),
+            Holds = box.Holds.Count == 0 ? null : box.Holds,
+            Place = box.Place,
+            Label =
+                box.Label == LabelFacts.Empty
+                    ? null
+                    : new()
+                    {
+                        Address = box.Label.Address?.ToString(),
+                        Login = box.Label.Login,
+                        Password = box.Label.Password,
+                        WifiName = box.Label.WifiName,
+                        WifiPassword = box.Label.WifiPassword,
+                        RadioMac = box.Label.RadioMac?.ToString(),
+                        Firmware = box.Label.Firmware,
+                        Supported = ProfileWriter.Habit(box.Label.Supported),
+                        SupportedUntil = box.Label.SupportedUntil,
+                    },
+            Profile = ProfileWriter.Document(box.Profile),
+        };
 
     private static NeedDocument Need(Need need)
     {
@@ -123,114 +134,280 @@ public static class DesignWriter
         };
     }
 
-    private static SetUpDocument SetUp(Site site, SetUp setUp) => new()
-    {
-        Name = setUp.Name,
-        Boxes = [.. setUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal).Select(Setting)],
-        Cables = [.. setUp.Cables.OrderBy(c => c.Id, StringComparer.Ordinal).Select(c => Cable(site, c))],
-        Devices = [.. setUp.Devices.OrderBy(d => d.Device, StringComparer.Ordinal).Select(d => new DeviceSettingDocument
+    private static SetUpDocument SetUp(Site site, SetUp setUp) =>
+        new()
         {
-            Device = d.Device,
-            Address = Address(d.Address),
-            Wifi = d.Wifi is { } wifi ? new() { Box = wifi.Box, Name = wifi.Name, Password = wifi.Password } : null,
-        })],
-        Accepted = setUp.Accepted.Count == 0 ? null : [.. setUp.Accepted.OrderBy(a => a.Finding, StringComparer.Ordinal).Select(a => new AcceptanceDocument { Finding = a.Finding, Severe = a.Severe, Reason = a.Reason, By = a.By })],
-    };
+            Name = setUp.Name,
+            Boxes = [.. setUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal).Select(Setting)],
+            Cables = [.. setUp.Cables.OrderBy(c => c.Id, StringComparer.Ordinal).Select(c => Cable(site, c))],
+            Devices =
+            [
+                .. setUp
+                    .Devices.OrderBy(d => d.Device, StringComparer.Ordinal)
+                    .Select(d => new DeviceSettingDocument
+                    {
+                        Device = d.Device,
+                        Address = Address(d.Address),
+                        Wifi = d.Wifi is { } wifi
+                            ? new()
+                            {
+                                Box = wifi.Box,
+                                Name = wifi.Name,
+                                Password = wifi.Password,
+                            }
+                            : null,
+                    }),
+            ],
+            Accepted =
+                setUp.Accepted.Count == 0
+                    ? null
+                    :
+                    [
+                        .. setUp
+                            .Accepted.OrderBy(a => a.Finding, StringComparer.Ordinal)
+                            .Select(a => new AcceptanceDocument
+                            {
+                                Finding = a.Finding,
+                                Severe = a.Severe,
+                                Reason = a.Reason,
+                                By = a.By,
+                            }),
+                    ],
+        };
 
-    /// <summary>Neither end of a cable is the first by nature: the one that is nearer to the internet line is written first, as one reads it.</summary>
+    /// <summary>
+    /// Neither end of a cable is the first by nature: the one that is nearer to the internet line is written first, as one reads it.
+    /// </summary>
     private static CableDocument Cable(Site site, Cable cable)
     {
         PortRef[] ends = [.. new[] { cable.A, cable.B }.OrderBy(e => Rank(site, e)).ThenBy(e => e)];
-        return new() { Id = cable.Id, From = ends[0].ToString(), To = ends[1].ToString(), Medium = cable.Known.Medium, LengthMetres = cable.Known.LengthMetres, Pairs = cable.Known.Pairs, Run = cable.Known.Run };
+        return new()
+        {
+            Id = cable.Id,
+            From = ends[0].ToString(),
+            To = ends[1].ToString(),
+            Medium = cable.Known.Medium,
+            LengthMetres = cable.Known.LengthMetres,
+            Pairs = cable.Known.Pairs,
+            Run = cable.Known.Run,
+        };
     }
 
     private static int Rank(Site site, PortRef end) =>
-        end == PortRef.AtStreet ? 0 : site.Boxes.FirstOrDefault(b => b.Id == end.Owner)?.Profile.Port(end.Port) is not { } port ? 3 : port.Role == PortRole.Lan ? 1 : 2;
+        end == PortRef.AtStreet ? 0
+        : site.Boxes.FirstOrDefault(b => b.Id == end.Owner)?.Profile.Port(end.Port) is not { } port ? 3
+        : port.Role == PortRole.Lan ? 1
+        : 2;
 
-    private static BoxSettingDocument Setting(BoxSetting setting) => Mode(setting) with { Place = setting.Place, Password = setting.Password };
-
-    private static BoxSettingDocument Mode(BoxSetting setting) => setting.Mode switch
-    {
-        RouterMode router => new()
+    private static BoxSettingDocument Setting(BoxSetting setting) =>
+        Mode(setting) with
         {
-            Box = setting.Box,
-            Mode = ModeKind.Router,
-            Wan = Address(router.Wan),
-            Lan = router.Lan.ToString(),
-            DhcpServer = new()
+            Place = setting.Place,
+            Password = setting.Password,
+        };
+
+    private static BoxSettingDocument Mode(BoxSetting setting) =>
+        setting.Mode switch
+        {
+            RouterMode router => new()
             {
-                On = router.Server.On,
-                Pool = router.Server.Pool.ToString(),
-                Gateway = router.Server.Gateway?.ToString(),
-                DnsServers = Texts(router.Server.DnsServers),
-                LeavesOutGateway = router.Server.LeavesOutGateway ? true : null,
-                LeavesOutDns = router.Server.LeavesOutDns ? true : null,
-                LeaseMinutes = router.Server.LeaseMinutes,
-                Domain = router.Server.Domain,
-                Reservations = router.Server.Reservations.Count == 0 ? null
-                    : [.. router.Server.Reservations.OrderBy(r => r.Mac).Select(r => new ReservationDocument { Mac = r.Mac.ToString(), Address = r.Address.ToString() })],
+                Box = setting.Box,
+                Mode = ModeKind.Router,
+                Wan = Address(router.Wan),
+                Lan = router.Lan.ToString(),
+                DhcpServer = new()
+                {
+                    On = router.Server.On,
+                    Pool = router.Server.Pool.ToString(),
+                    Gateway = router.Server.Gateway?.ToString(),
+                    DnsServers = Texts(router.Server.DnsServers),
+                    LeavesOutGateway = router.Server.LeavesOutGateway ? true : null,
+                    LeavesOutDns = router.Server.LeavesOutDns ? true : null,
+                    LeaseMinutes = router.Server.LeaseMinutes,
+                    Domain = router.Server.Domain,
+                    Reservations =
+                        router.Server.Reservations.Count == 0
+                            ? null
+                            :
+                            [
+                                .. router
+                                    .Server.Reservations.OrderBy(r => r.Mac)
+                                    .Select(r => new ReservationDocument { Mac = r.Mac.ToString(), Address = r.Address.ToString() }),
+                            ],
+                },
+                Forwards =
+                    router.Forwards.Count == 0
+                        ? null
+                        :
+                        [
+                            .. router
+                                .Forwards.OrderBy(f => (f.Protocol, f.OutsidePort))
+                                .Select(f => new PortForwardDocument
+                                {
+                                    Protocol = f.Protocol,
+                                    OutsidePort = f.OutsidePort,
+                                    To = f.To.ToString(),
+                                    InsidePort = f.InsidePort,
+                                }),
+                        ],
+                Radios = Radios(router),
+                Guest = router.Guest is { } guest
+                    ? new()
+                    {
+                        Name = guest.Name,
+                        Security = guest.Security,
+                        Password = guest.Password,
+                        Lan = guest.Lan.ToString(),
+                        Pool = guest.Pool.ToString(),
+                        Vlan = guest.Vlan,
+                    }
+                    : null,
+                Nat = router.Nat ? null : false,
+                Dmz = router.Dmz?.ToString(),
+                PortRequests = router.PortRequests ? true : null,
+                Uplink = Link(router.Uplink),
+                Passing = router.Passing is { } passing
+                    ? new()
+                    {
+                        Kind = passing.Kind,
+                        Port = passing.Port,
+                        To = passing.To?.ToString(),
+                    }
+                    : null,
+                Line =
+                    router.Line == LineSetting.None
+                        ? null
+                        : new()
+                        {
+                            Login = router.Line.Login ? true : null,
+                            Tag = router.Line.Tag,
+                            Mac = router.Line.Mac?.ToString(),
+                        },
+                Routes =
+                    router.Routes.Count == 0
+                        ? null
+                        :
+                        [
+                            .. router
+                                .Routes.OrderBy(r => r.To)
+                                .Select(r => new RouteDocument { To = r.To.ToString(), Via = r.Via.ToString() }),
+                        ],
             },
-            Forwards = router.Forwards.Count == 0 ? null
-                : [.. router.Forwards.OrderBy(f => (f.Protocol, f.OutsidePort)).Select(f => new PortForwardDocument { Protocol = f.Protocol, OutsidePort = f.OutsidePort, To = f.To.ToString(), InsidePort = f.InsidePort })],
-            Radios = Radios(router),
-            Guest = router.Guest is { } guest
-                ? new() { Name = guest.Name, Security = guest.Security, Password = guest.Password, Lan = guest.Lan.ToString(), Pool = guest.Pool.ToString(), Vlan = guest.Vlan }
-                : null,
-            Nat = router.Nat ? null : false,
-            Dmz = router.Dmz?.ToString(),
-            PortRequests = router.PortRequests ? true : null,
-            Uplink = Link(router.Uplink),
-            Passing = router.Passing is { } passing ? new() { Kind = passing.Kind, Port = passing.Port, To = passing.To?.ToString() } : null,
-            Line = router.Line == LineSetting.None ? null : new() { Login = router.Line.Login ? true : null, Tag = router.Line.Tag, Mac = router.Line.Mac?.ToString() },
-            Routes = router.Routes.Count == 0 ? null : [.. router.Routes.OrderBy(r => r.To).Select(r => new RouteDocument { To = r.To.ToString(), Via = r.Via.ToString() })],
-        },
-        AccessPointMode point => new()
-        {
-            Box = setting.Box,
-            Mode = ModeKind.AccessPoint,
-            Page = Address(point.Page),
-            Radios = Radios(point),
-            GuestName = point.Guest is { } guest ? new() { Name = guest.Name, Security = guest.Security, Password = guest.Password, Vlan = guest.Vlan } : null,
-        },
-        RepeaterMode repeater => new() { Box = setting.Box, Mode = ModeKind.Repeater, Page = Address(repeater.Page), Uplink = Link(repeater.Link), Radios = Radios(repeater) },
-        WirelessBridgeMode bridge => new() { Box = setting.Box, Mode = ModeKind.WirelessBridge, Page = Address(bridge.Page), Uplink = Link(bridge.Link) },
-        SatelliteMode satellite => new() { Box = setting.Box, Mode = ModeKind.Satellite, Satellite = new() { Main = satellite.Main, By = satellite.By } },
-        BridgeMode bridge => new() { Box = setting.Box, Mode = ModeKind.Bridge, Page = bridge.Page is { } page ? Address(new Fixed(page, null, [])) : null },
-        SwitchMode plain => new() { Box = setting.Box, Mode = ModeKind.Switch, Page = plain.Page is { } page ? Address(page) : null, Vlans = plain.Vlans.All(v => v.IsUsual) ? null : [.. plain.Vlans.Where(v => !v.IsUsual).OrderBy(v => v.Port, StringComparer.Ordinal).Select(v => new PortVlansDocument { Port = v.Port, Untagged = v.Untagged, Tagged = v.Tagged.Count == 0 ? null : [.. v.Tagged.Order()] })] },
-        _ => throw new ArgumentOutOfRangeException(nameof(setting)),
-    };
+            AccessPointMode point => new()
+            {
+                Box = setting.Box,
+                Mode = ModeKind.AccessPoint,
+                Page = Address(point.Page),
+                Radios = Radios(point),
+                GuestName = point.Guest is { } guest
+                    ? new()
+                    {
+                        Name = guest.Name,
+                        Security = guest.Security,
+                        Password = guest.Password,
+                        Vlan = guest.Vlan,
+                    }
+                    : null,
+            },
+            RepeaterMode repeater => new()
+            {
+                Box = setting.Box,
+                Mode = ModeKind.Repeater,
+                Page = Address(repeater.Page),
+                Uplink = Link(repeater.Link),
+                Radios = Radios(repeater),
+            },
+            WirelessBridgeMode bridge => new()
+            {
+                Box = setting.Box,
+                Mode = ModeKind.WirelessBridge,
+                Page = Address(bridge.Page),
+                Uplink = Link(bridge.Link),
+            },
+            SatelliteMode satellite => new()
+            {
+                Box = setting.Box,
+                Mode = ModeKind.Satellite,
+                Satellite = new() { Main = satellite.Main, By = satellite.By },
+            },
+            BridgeMode bridge => new()
+            {
+                Box = setting.Box,
+                Mode = ModeKind.Bridge,
+                Page = bridge.Page is { } page ? Address(new Fixed(page, null, [])) : null,
+            },
+            SwitchMode plain => new()
+            {
+                Box = setting.Box,
+                Mode = ModeKind.Switch,
+                Page = plain.Page is { } page ? Address(page) : null,
+                Vlans = plain.Vlans.All(v => v.IsUsual)
+                    ? null
+                    :
+                    [
+                        .. plain
+                            .Vlans.Where(v => !v.IsUsual)
+                            .OrderBy(v => v.Port, StringComparer.Ordinal)
+                            .Select(v => new PortVlansDocument
+                            {
+                                Port = v.Port,
+                                Untagged = v.Untagged,
+                                Tagged = v.Tagged.Count == 0 ? null : [.. v.Tagged.Order()],
+                            }),
+                    ],
+            },
+            _ => throw new ArgumentOutOfRangeException(nameof(setting)),
+        };
 
-    private static RadioSettingDocument[]? Radios(BoxMode mode) => mode.Radios.Count == 0 ? null
-        : [.. mode.Radios.OrderBy(r => r.Radio, StringComparer.Ordinal).Select(r => new RadioSettingDocument
-        {
-            Radio = r.Radio,
-            On = r.On,
-            Name = r.Name,
-            Security = r.Security,
-            Password = r.Password,
-            Channel = r.Channel,
-            WidthMhz = r.WidthMhz,
-            Hidden = r.Hidden ? true : null,
-            ProtectsFrames = r.ProtectsFrames,
-            WdsPeers = r.WdsPeers.Count == 0 ? null : [.. r.WdsPeers.Order(StringComparer.Ordinal)],
-        })];
+    private static RadioSettingDocument[]? Radios(BoxMode mode) =>
+        mode.Radios.Count == 0
+            ? null
+            :
+            [
+                .. mode
+                    .Radios.OrderBy(r => r.Radio, StringComparer.Ordinal)
+                    .Select(r => new RadioSettingDocument
+                    {
+                        Radio = r.Radio,
+                        On = r.On,
+                        Name = r.Name,
+                        Security = r.Security,
+                        Password = r.Password,
+                        Channel = r.Channel,
+                        WidthMhz = r.WidthMhz,
+                        Hidden = r.Hidden ? true : null,
+                        ProtectsFrames = r.ProtectsFrames,
+                        WdsPeers = r.WdsPeers.Count == 0 ? null : [.. r.WdsPeers.Order(StringComparer.Ordinal)],
+                    }),
+            ];
 
-    private static UplinkDocument? Link(Uplink? link) => link is null ? null : new()
-    {
-        Radio = link.Radio,
-        Box = link.Box,
-        Name = link.Name,
-        Security = link.Security,
-        Password = link.Password,
-        Frames = link.Frames,
-        Channel = link.Channel,
-        WidthMhz = link.WidthMhz,
-        Locked = link.Locked ? true : null,
-    };
+    private static UplinkDocument? Link(Uplink? link) =>
+        link is null
+            ? null
+            : new()
+            {
+                Radio = link.Radio,
+                Box = link.Box,
+                Name = link.Name,
+                Security = link.Security,
+                Password = link.Password,
+                Frames = link.Frames,
+                Channel = link.Channel,
+                WidthMhz = link.WidthMhz,
+                Locked = link.Locked ? true : null,
+            };
 
-    private static HostAddressDocument Address(HostAddress address) => address is Fixed typed
-        ? new() { Kind = HostAddressKind.Fixed, Address = typed.Address.ToString(), Gateway = typed.Gateway?.ToString(), DnsServers = Texts(typed.DnsServers) }
-        : new() { Kind = HostAddressKind.Automatic };
+    private static HostAddressDocument Address(HostAddress address) =>
+        address is Fixed typed
+            ? new()
+            {
+                Kind = HostAddressKind.Fixed,
+                Address = typed.Address.ToString(),
+                Gateway = typed.Gateway?.ToString(),
+                DnsServers = Texts(typed.DnsServers),
+            }
+            : new() { Kind = HostAddressKind.Automatic };
 
-    private static string[]? Texts(IReadOnlyList<Ipv4Address> addresses) => addresses.Count == 0 ? null : [.. addresses.Select(a => a.ToString())];
+    private static string[]? Texts(IReadOnlyList<Ipv4Address> addresses) =>
+        addresses.Count == 0 ? null : [.. addresses.Select(a => a.ToString())];
 }

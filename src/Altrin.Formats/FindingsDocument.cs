@@ -11,7 +11,8 @@ public static class FindingsDocument
     {
         get
         {
-            var text = new StringBuilder("""
+            var text = new StringBuilder(
+                """
                 # Findings
 
                 Made from the rules by `altrin document findings`. A finding means *will not work* when a stated need, or
@@ -22,12 +23,14 @@ public static class FindingsDocument
                 | code | what it says | why it hurts | source |
                 |---|---|---|---|
 
-                """);
+                """
+            );
             foreach (var rule in Rule.All)
             {
                 text.Append($"| `{rule.Code}` | {rule.Says} | {rule.Hurts} | {rule.Source} |\n");
             }
-            text.Append("""
+            text.Append(
+                """
 
                 ## Mistakes of the trade
 
@@ -37,7 +40,8 @@ public static class FindingsDocument
                 | mistake | caught by |
                 |---|---|
 
-                """);
+                """
+            );
             foreach (var mistake in Mistake.All)
             {
                 text.Append($"| {mistake.What} | {mistake.Otherwise ?? string.Join(", ", mistake.Codes.Select(c => $"`{c}`"))} |\n");

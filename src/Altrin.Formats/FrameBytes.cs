@@ -21,20 +21,42 @@ public static class FrameBytes
         byte[] payload = frame.Payload switch
         {
             ArpPayload arp => Arp(arp, frame.From.Mac),
-            DhcpPayload dhcp => Ip(dhcp.Source, dhcp.Target, 17, 64, Udp(dhcp.Source, dhcp.FromServer ? 67 : 68, dhcp.Target, dhcp.FromServer ? 68 : 67, Dhcp(dhcp))),
+            DhcpPayload dhcp => Ip(
+                dhcp.Source,
+                dhcp.Target,
+                17,
+                64,
+                Udp(dhcp.Source, dhcp.FromServer ? 67 : 68, dhcp.Target, dhcp.FromServer ? 68 : 67, Dhcp(dhcp))
+            ),
             TcpPayload tcp => Ip(tcp.Source, tcp.Target, 6, 64, Tcp(tcp)),
             UdpPayload udp => Ip(udp.Source, udp.Target, 17, 64, Udp(udp.Source, udp.SourcePort, udp.Target, udp.TargetPort, [])),
-            MdnsPayload name => Ip(name.Source, name.Target, 17, 255, Udp(name.Source, MdnsPayload.Port, name.Target, MdnsPayload.Port, Mdns(name))),
+            MdnsPayload name => Ip(
+                name.Source,
+                name.Target,
+                17,
+                255,
+                Udp(name.Source, MdnsPayload.Port, name.Target, MdnsPayload.Port, Mdns(name))
+            ),
             _ => throw new ArgumentOutOfRangeException(nameof(frame)),
         };
         return [.. Mac(target), .. Mac(frame.From.Mac.Bits), .. Two(frame.Payload is ArpPayload ? 0x0806 : 0x0800), .. payload];
     }
 
     private static byte[] Arp(ArpPayload arp, MacAddress sender) =>
-    [
-        0, 1, 8, 0, 6, 4, 0, (byte)(arp.Reply ? 2 : 1),
-        .. Mac(sender.Bits), .. Four(arp.Sender.Bits), .. Mac(arp.TargetMac?.Bits ?? 0), .. Four(arp.Target.Bits),
-    ];
+        [
+            0,
+            1,
+            8,
+            0,
+            6,
+            4,
+            0,
+            (byte)(arp.Reply ? 2 : 1),
+            .. Mac(sender.Bits),
+            .. Four(arp.Sender.Bits),
+            .. Mac(arp.TargetMac?.Bits ?? 0),
+            .. Four(arp.Target.Bits),
+        ];
 
     private static byte[] Ip(Ipv4Address source, Ipv4Address target, byte protocol, byte hops, byte[] body)
     {
@@ -58,7 +80,21 @@ public static class FrameBytes
         // The opener says how much it takes at a time: 1460 bytes on Ethernet (RFC 9293, section 3.7.1).
         byte[] options = tcp.Opens ? [2, 4, .. Two(1460)] : [];
         var flags = (byte)((tcp.Opens ? 0x02 : 0) | (tcp.Acknowledges ? 0x10 : 0));
-        byte[] all = [.. Two(tcp.SourcePort), .. Two(tcp.TargetPort), .. Four(tcp.Sequence), .. Four(tcp.Next), (byte)((20 + options.Length) << 2), flags, .. Two(64240), 0, 0, 0, 0, .. options];
+        byte[] all =
+        [
+            .. Two(tcp.SourcePort),
+            .. Two(tcp.TargetPort),
+            .. Four(tcp.Sequence),
+            .. Four(tcp.Next),
+            (byte)((20 + options.Length) << 2),
+            flags,
+            .. Two(64240),
+            0,
+            0,
+            0,
+            0,
+            .. options,
+        ];
         BinaryPrimitives.WriteUInt16BigEndian(all.AsSpan(16), Checksum([.. Pseudo(tcp.Source, tcp.Target, 6, all.Length), .. all]));
         return all;
     }
@@ -68,10 +104,28 @@ public static class FrameBytes
         var message = dhcp.Message;
         byte[] all =
         [
-            (byte)(dhcp.FromServer ? 2 : 1), 1, 6, 0, .. Four(dhcp.Transaction), 0, 0, 0, 0,
-            .. Four(message.InUse?.Bits ?? 0), .. Four(message.Given?.Bits ?? 0), .. Four(0), .. Four(0),
-            .. Mac(dhcp.Client.Bits), .. new byte[10], .. new byte[64 + 128],
-            0x63, 0x82, 0x53, 0x63, .. message.Options.OrderBy(o => o != 53).SelectMany(o => Option(o, dhcp)), 255,
+            (byte)(dhcp.FromServer ? 2 : 1),
+            1,
+            6,
+            0,
+            .. Four(dhcp.Transaction),
+            0,
+            0,
+            0,
+            0,
+            .. Four(message.InUse?.Bits ?? 0),
+            .. Four(message.Given?.Bits ?? 0),
+            .. Four(0),
+            .. Four(0),
+            .. Mac(dhcp.Client.Bits),
+            .. new byte[10],
+            .. new byte[64 + 128],
+            0x63,
+            0x82,
+            0x53,
+            0x63,
+            .. message.Options.OrderBy(o => o != 53).SelectMany(o => Option(o, dhcp)),
+            255,
         ];
         // Old relays and servers drop shorter ones (RFC 1542, section 2.1).
         return [.. all, .. new byte[Math.Max(0, 300 - all.Length)]];
@@ -102,7 +156,11 @@ public static class FrameBytes
 
     private static byte[] Mdns(MdnsPayload mdns)
     {
-        byte[] name = [.. mdns.Name.Split('.').SelectMany(l => Encoding.ASCII.GetBytes(l) is var label ? (byte[])[(byte)label.Length, .. label] : []), 0];
+        byte[] name =
+        [
+            .. mdns.Name.Split('.').SelectMany(l => Encoding.ASCII.GetBytes(l) is var label ? (byte[])[(byte)label.Length, .. label] : []),
+            0,
+        ];
         return mdns.Answer is { } address
             // An authoritative answer of two minutes, as host names have it (RFC 6762, section 10).
             ? [0, 0, 0x84, 0, 0, 0, 0, 1, 0, 0, 0, 0, .. name, 0, 1, 0x80, 1, .. Four(120), 0, 4, .. Four(address.Bits)]
@@ -113,7 +171,8 @@ public static class FrameBytes
     /// <summary>The MAC address of a group (RFC 1112, section 6.4).</summary>
     private static ulong GroupMac(Ipv4Address group) => 0x01005E000000UL | (group.Bits & 0x7FFFFF);
 
-    private static byte[] Pseudo(Ipv4Address source, Ipv4Address target, byte protocol, int length) => [.. Four(source.Bits), .. Four(target.Bits), 0, protocol, .. Two(length)];
+    private static byte[] Pseudo(Ipv4Address source, Ipv4Address target, byte protocol, int length) =>
+        [.. Four(source.Bits), .. Four(target.Bits), 0, protocol, .. Two(length)];
 
     /// <summary>The ones' complement of the sum of all 16-bit words (RFC 1071).</summary>
     private static ushort Checksum(ReadOnlySpan<byte> bytes)

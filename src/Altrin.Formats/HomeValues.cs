@@ -6,7 +6,8 @@ using Altrin.Core.Sites;
 namespace Altrin.Formats;
 
 /// <summary>
-/// Every single value of a home, by where it stands in its design file, with items of lists told by what identifies them. Two homes with the
+/// Every single value of a home, by where it stands in its design file, with items of lists told by what identifies them. Two homes with
+/// the
 /// same values are written alike but for the order of what the survey lists.
 /// </summary>
 public static class HomeValues
@@ -98,7 +99,12 @@ public static class HomeValues
 
     /// <summary>Where two homes differ.</summary>
     public static IReadOnlyList<ValuePath> Between(IReadOnlyDictionary<ValuePath, string> a, IReadOnlyDictionary<ValuePath, string> b) =>
-        [.. a.Where(v => !b.TryGetValue(v.Key, out var other) || other != v.Value).Select(v => v.Key).Concat(b.Keys.Where(k => !a.ContainsKey(k))).Order()];
+        [
+            .. a.Where(v => !b.TryGetValue(v.Key, out var other) || other != v.Value)
+                .Select(v => v.Key)
+                .Concat(b.Keys.Where(k => !a.ContainsKey(k)))
+                .Order(),
+        ];
 
     private static void Walk(JsonNode? node, ValuePath at, SortedDictionary<ValuePath, string> values)
     {
@@ -128,7 +134,8 @@ public static class HomeValues
                 values[at.Then("last")] = pool[^1];
                 break;
             default:
-                values[at] = node is JsonValue value2 && value2.TryGetValue<string>(out var plain) ? plain : node!.ToJsonString(AltrinJson.Options);
+                values[at] =
+                    node is JsonValue value2 && value2.TryGetValue<string>(out var plain) ? plain : node!.ToJsonString(AltrinJson.Options);
                 break;
         }
     }
@@ -140,50 +147,51 @@ public static class HomeValues
 
     /// <summary>Which setting stands at a place of the design file.</summary>
     /// <exception cref="ArgumentException">No setting is known for it: a new member of the file needs one.</exception>
-    public static Touch TouchAt(ValuePath path) => path.Parts switch
-    {
-        ["site", "name"] => new(Setting.HomeName, ""),
-        ["site", "naming"] => new(Setting.Naming, ""),
-        ["site", "service", "line", var part] => new(Setting.Service, "", Pascal(part)),
-        ["site", "service", var part] => new(Setting.Service, "", Pascal(part)),
-        ["site", "boxes", var id] => new(Setting.Box, id),
-        ["site", "boxes", var id, "profile"] => new(Setting.Profile, id),
-        ["site", "boxes", var id, "label", var part] => new(Setting.Label, id, Pascal(part)),
-        ["site", "boxes", var id, var part] => new(Setting.Box, id, Pascal(part)),
-        ["site", "needs", var id, ..] => new(Setting.Need, id),
-        ["site", var list, var id] => new(OfSite[list], id),
-        ["site", var list, var id, var part] => new(OfSite[list], id, Pascal(part)),
-        ["setUps", var name] => new(Setting.SetUp, name),
-        ["setUps", var name, "name"] => new(Setting.SetUp, name),
-        ["setUps", _, "boxes", var id] => new(Setting.InUse, id),
-        ["setUps", _, "boxes", var id, "box"] => new(Setting.InUse, id),
-        ["setUps", _, "boxes", var id, "dhcpServer", "pool", var end] => new(end == "first" ? Setting.PoolFirst : Setting.PoolLast, id),
-        ["setUps", _, "boxes", var id, "dhcpServer", "reservations", var mac, ..] => new(Setting.Reservation, id, mac),
-        ["setUps", _, "boxes", var id, "dhcpServer", var part] => new(OfServer[part], id),
-        ["setUps", _, "boxes", var id, "forwards", var key, ..] => new(Setting.Forward, id, key),
-        ["setUps", _, "boxes", var id, "routes", var to, ..] => new(Setting.Route, id, to),
-        ["setUps", _, "boxes", var id, "vlans", var port, ..] => new(Setting.Vlans, id, port),
-        ["setUps", _, "boxes", var id, "guest" or "guestName"] => new(Setting.Guest, id),
-        ["setUps", _, "boxes", var id, "guest", "pool", _] => new(Setting.Guest, id, "Pool"),
-        ["setUps", _, "boxes", var id, "guest" or "guestName", var part] => new(Setting.Guest, id, Pascal(part)),
-        ["setUps", _, "boxes", var id, "uplink"] => new(Setting.Uplink, id),
-        ["setUps", _, "boxes", var id, "uplink", var part] => new(Setting.Uplink, id, Pascal(part)),
-        ["setUps", _, "boxes", var id, "satellite"] => new(Setting.Satellite, id),
-        ["setUps", _, "boxes", var id, "satellite", var part] => new(Setting.Satellite, id, Pascal(part)),
-        ["setUps", _, "boxes", var id, "line", var part] => new(Setting.Line, id, Pascal(part)),
-        ["setUps", _, "boxes", var id, "radios", var radio] => new(Setting.RadioOn, id, radio),
-        ["setUps", _, "boxes", var id, "radios", var radio, "radio"] => new(Setting.RadioOn, id, radio),
-        ["setUps", _, "boxes", var id, "radios", var radio, var part] => new(OfRadio[part], id, radio),
-        ["setUps", _, "boxes", var id, var part] => new(OfBox.TryGetValue(part, out var of) ? of : throw Unknown(path), id),
-        ["setUps", _, "devices", var id, "address"] => new(Setting.DeviceAddress, id),
-        ["setUps", _, "devices", var id, "wifi"] => new(Setting.DeviceWifi, id),
-        ["setUps", _, "devices", var id, ..] => new(Setting.InUse, id),
-        ["setUps", _, "cables", var id] => new(Setting.Plugged, id),
-        ["setUps", _, "cables", var id, "id" or "from" or "to"] => new(Setting.Plugged, id),
-        ["setUps", _, "cables", var id, var part] => new(Setting.Cable, id, Pascal(part)),
-        ["setUps", _, "accepted", var finding, ..] => new(Setting.Acceptance, finding),
-        _ => throw Unknown(path),
-    };
+    public static Touch TouchAt(ValuePath path) =>
+        path.Parts switch
+        {
+            ["site", "name"] => new(Setting.HomeName, ""),
+            ["site", "naming"] => new(Setting.Naming, ""),
+            ["site", "service", "line", var part] => new(Setting.Service, "", Pascal(part)),
+            ["site", "service", var part] => new(Setting.Service, "", Pascal(part)),
+            ["site", "boxes", var id] => new(Setting.Box, id),
+            ["site", "boxes", var id, "profile"] => new(Setting.Profile, id),
+            ["site", "boxes", var id, "label", var part] => new(Setting.Label, id, Pascal(part)),
+            ["site", "boxes", var id, var part] => new(Setting.Box, id, Pascal(part)),
+            ["site", "needs", var id, ..] => new(Setting.Need, id),
+            ["site", var list, var id] => new(OfSite[list], id),
+            ["site", var list, var id, var part] => new(OfSite[list], id, Pascal(part)),
+            ["setUps", var name] => new(Setting.SetUp, name),
+            ["setUps", var name, "name"] => new(Setting.SetUp, name),
+            ["setUps", _, "boxes", var id] => new(Setting.InUse, id),
+            ["setUps", _, "boxes", var id, "box"] => new(Setting.InUse, id),
+            ["setUps", _, "boxes", var id, "dhcpServer", "pool", var end] => new(end == "first" ? Setting.PoolFirst : Setting.PoolLast, id),
+            ["setUps", _, "boxes", var id, "dhcpServer", "reservations", var mac, ..] => new(Setting.Reservation, id, mac),
+            ["setUps", _, "boxes", var id, "dhcpServer", var part] => new(OfServer[part], id),
+            ["setUps", _, "boxes", var id, "forwards", var key, ..] => new(Setting.Forward, id, key),
+            ["setUps", _, "boxes", var id, "routes", var to, ..] => new(Setting.Route, id, to),
+            ["setUps", _, "boxes", var id, "vlans", var port, ..] => new(Setting.Vlans, id, port),
+            ["setUps", _, "boxes", var id, "guest" or "guestName"] => new(Setting.Guest, id),
+            ["setUps", _, "boxes", var id, "guest", "pool", _] => new(Setting.Guest, id, "Pool"),
+            ["setUps", _, "boxes", var id, "guest" or "guestName", var part] => new(Setting.Guest, id, Pascal(part)),
+            ["setUps", _, "boxes", var id, "uplink"] => new(Setting.Uplink, id),
+            ["setUps", _, "boxes", var id, "uplink", var part] => new(Setting.Uplink, id, Pascal(part)),
+            ["setUps", _, "boxes", var id, "satellite"] => new(Setting.Satellite, id),
+            ["setUps", _, "boxes", var id, "satellite", var part] => new(Setting.Satellite, id, Pascal(part)),
+            ["setUps", _, "boxes", var id, "line", var part] => new(Setting.Line, id, Pascal(part)),
+            ["setUps", _, "boxes", var id, "radios", var radio] => new(Setting.RadioOn, id, radio),
+            ["setUps", _, "boxes", var id, "radios", var radio, "radio"] => new(Setting.RadioOn, id, radio),
+            ["setUps", _, "boxes", var id, "radios", var radio, var part] => new(OfRadio[part], id, radio),
+            ["setUps", _, "boxes", var id, var part] => new(OfBox.TryGetValue(part, out var of) ? of : throw Unknown(path), id),
+            ["setUps", _, "devices", var id, "address"] => new(Setting.DeviceAddress, id),
+            ["setUps", _, "devices", var id, "wifi"] => new(Setting.DeviceWifi, id),
+            ["setUps", _, "devices", var id, ..] => new(Setting.InUse, id),
+            ["setUps", _, "cables", var id] => new(Setting.Plugged, id),
+            ["setUps", _, "cables", var id, "id" or "from" or "to"] => new(Setting.Plugged, id),
+            ["setUps", _, "cables", var id, var part] => new(Setting.Cable, id, Pascal(part)),
+            ["setUps", _, "accepted", var finding, ..] => new(Setting.Acceptance, finding),
+            _ => throw Unknown(path),
+        };
 
     private static ArgumentException Unknown(ValuePath path) => new($"No setting is known for {path}.", nameof(path));
 

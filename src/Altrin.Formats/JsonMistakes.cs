@@ -14,7 +14,11 @@ public static partial class JsonMistakes
 {
     /// <summary>The place of a mistake as a JSON pointer (RFC 6901); empty for the whole.</summary>
     public static string Pointer(JsonException mistake) =>
-        (mistake.Path ?? "").TrimStart('$').Replace('.', '/').Replace("[", "/", StringComparison.Ordinal).Replace("]", "", StringComparison.Ordinal);
+        (mistake.Path ?? "")
+            .TrimStart('$')
+            .Replace('.', '/')
+            .Replace("[", "/", StringComparison.Ordinal)
+            .Replace("]", "", StringComparison.Ordinal);
 
     /// <summary>What is wrong and what may stand there, as a sentence.</summary>
     public static string Explain(JsonException mistake)
@@ -26,7 +30,9 @@ public static partial class JsonMistakes
         var said = mistake.Message.Split(" Path:")[0].Split(" LineNumber:")[0];
         if (Unknown().Match(said) is { Success: true } unknown)
         {
-            var known = TypeOf(unknown.Groups[2].Value) is { } holder ? AltrinJson.Options.GetTypeInfo(holder).Properties.Select(p => p.Name).Order(StringComparer.Ordinal).ToList() : [];
+            var known = TypeOf(unknown.Groups[2].Value) is { } holder
+                ? AltrinJson.Options.GetTypeInfo(holder).Properties.Select(p => p.Name).Order(StringComparer.Ordinal).ToList()
+                : [];
             return $"'{Cut(unknown.Groups[1].Value)}' is unknown here.{(known.Count == 0 ? "" : $" Known are {string.Join(", ", known)}.")}";
         }
         if (Missing().Match(said) is { Success: true } missing)
@@ -49,7 +55,11 @@ public static partial class JsonMistakes
         {
             return "There is no such kind; the description of the API lists them.";
         }
-        if (mistake.InnerException is JsonException or null && !said.Contains("Altrin.", StringComparison.Ordinal) && !said.Contains("System.", StringComparison.Ordinal))
+        if (
+            mistake.InnerException is JsonException or null
+            && !said.Contains("Altrin.", StringComparison.Ordinal)
+            && !said.Contains("System.", StringComparison.Ordinal)
+        )
         {
             return said;
         }
@@ -72,7 +82,8 @@ public static partial class JsonMistakes
         {
             TypeCode.String => "Text",
             TypeCode.Boolean => "true or false",
-            TypeCode.Byte or TypeCode.Int16 or TypeCode.Int32 or TypeCode.Int64 or TypeCode.UInt16 or TypeCode.UInt32 or TypeCode.UInt64 => "A whole number",
+            TypeCode.Byte or TypeCode.Int16 or TypeCode.Int32 or TypeCode.Int64 or TypeCode.UInt16 or TypeCode.UInt32 or TypeCode.UInt64 =>
+                "A whole number",
             TypeCode.Single or TypeCode.Double or TypeCode.Decimal => "A number",
             TypeCode.DateTime => "A time such as \"2026-11-28T09:00:00Z\"",
             _ when type == typeof(DateTimeOffset) => "A time such as \"2026-11-28T09:00:00Z\"",
@@ -81,7 +92,9 @@ public static partial class JsonMistakes
         };
     }
 
-    /// <summary>Refuses null where a list holds values that cannot be null, and an object that should say of which kind it is and does not.</summary>
+    /// <summary>
+    /// Refuses null where a list holds values that cannot be null, and an object that should say of which kind it is and does not.
+    /// </summary>
     internal static void Check(JsonTypeInfo type)
     {
         if (type.Kind == JsonTypeInfoKind.Enumerable && type.ElementType is { IsValueType: false })
@@ -93,7 +106,9 @@ public static partial class JsonMistakes
                 {
                     if (item is null)
                     {
-                        throw new NotTakenException(string.Create(CultureInfo.InvariantCulture, $"Item {i} of the list is null; each must have a value."));
+                        throw new NotTakenException(
+                            string.Create(CultureInfo.InvariantCulture, $"Item {i} of the list is null; each must have a value.")
+                        );
                     }
                     i++;
                 }
@@ -101,13 +116,15 @@ public static partial class JsonMistakes
         }
         if (type is { Kind: JsonTypeInfoKind.Object, Type.IsAbstract: true, PolymorphismOptions: { } kinds })
         {
-            var said = $"'{kinds.TypeDiscriminatorPropertyName}' must be given: one of {string.Join(", ", kinds.DerivedTypes.Select(d => d.TypeDiscriminator))}.";
+            var said =
+                $"'{kinds.TypeDiscriminatorPropertyName}' must be given: one of {string.Join(", ", kinds.DerivedTypes.Select(d => d.TypeDiscriminator))}.";
             type.CreateObject = () => throw new NotTakenException(said);
         }
     }
 
     /// <summary>
-    /// The type of what stands at a place. The serialiser names the type that it was reading, which is the one there, or the object around it,
+    /// The type of what stands at a place. The serialiser names the type that it was reading, which is the one there, or the object
+    /// around it,
     /// or the whole.
     /// </summary>
     private static Type At(Type named, string pointer)
@@ -122,8 +139,10 @@ public static partial class JsonMistakes
         foreach (var step in steps)
         {
             var info = AltrinJson.Options.GetTypeInfo(from);
-            var next = info.Kind == JsonTypeInfoKind.Enumerable && step.All(char.IsAsciiDigit) ? info.ElementType
-                : Kinds(info).SelectMany(k => k.Properties).FirstOrDefault(p => p.Name == step)?.PropertyType;
+            var next =
+                info.Kind == JsonTypeInfoKind.Enumerable && step.All(char.IsAsciiDigit)
+                    ? info.ElementType
+                    : Kinds(info).SelectMany(k => k.Properties).FirstOrDefault(p => p.Name == step)?.PropertyType;
             if (next is null)
             {
                 return null;
@@ -139,20 +158,37 @@ public static partial class JsonMistakes
 
     private static string Cut(string text) => text.Length > 40 ? text[..40] : text;
 
-    private static Type? TypeOf(string name) => Type.GetType(
-        name,
-        assembly => AppDomain.CurrentDomain.GetAssemblies().FirstOrDefault(a => a.GetName().Name == assembly.Name),
-        (assembly, type, ignoreCase) => assembly is not null ? assembly.GetType(type, false, ignoreCase)
-            : AppDomain.CurrentDomain.GetAssemblies().Where(a => a.GetName().Name is { } own && (own.StartsWith("Altrin", StringComparison.Ordinal) || own == "System.Private.CoreLib")).Select(a => a.GetType(type, false, ignoreCase)).FirstOrDefault(t => t is not null),
-        throwOnError: false);
+    private static Type? TypeOf(string name) =>
+        Type.GetType(
+            name,
+            assembly => AppDomain.CurrentDomain.GetAssemblies().FirstOrDefault(a => a.GetName().Name == assembly.Name),
+            (assembly, type, ignoreCase) =>
+                assembly is not null
+                    ? assembly.GetType(type, false, ignoreCase)
+                    : AppDomain
+                        .CurrentDomain.GetAssemblies()
+                        .Where(a =>
+                            a.GetName().Name is { } own
+                            && (own.StartsWith("Altrin", StringComparison.Ordinal) || own == "System.Private.CoreLib")
+                        )
+                        .Select(a => a.GetType(type, false, ignoreCase))
+                        .FirstOrDefault(t => t is not null),
+            throwOnError: false
+        );
 
-    [GeneratedRegex("^The JSON property '(.*)' could not be mapped to any \\.NET member contained in type '(.*)'\\.", RegexOptions.Singleline)]
+    [GeneratedRegex(
+        "^The JSON property '(.*)' could not be mapped to any \\.NET member contained in type '(.*)'\\.",
+        RegexOptions.Singleline
+    )]
     private static partial Regex Unknown();
 
     [GeneratedRegex("was missing required properties including: (.*)\\.$", RegexOptions.Singleline)]
     private static partial Regex Missing();
 
-    [GeneratedRegex("^The (?:constructor parameter|property or field) '(.*)' on type '.*' doesn't allow null values", RegexOptions.Singleline)]
+    [GeneratedRegex(
+        "^The (?:constructor parameter|property or field) '(.*)' on type '.*' doesn't allow null values",
+        RegexOptions.Singleline
+    )]
     private static partial Regex Null();
 
     [GeneratedRegex("^Duplicate property '(.*)' encountered", RegexOptions.Singleline)]

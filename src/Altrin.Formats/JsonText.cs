@@ -27,18 +27,29 @@ internal static class JsonText
         }
     }
 
-    /// <summary>Why text is no JSON, another format, or of a version that this program does not know; null where it can be read on.</summary>
+    /// <summary>
+    /// Why text is no JSON, another format, or of a version that this program does not know; null where it can be read on.
+    /// </summary>
     public static FileError? Unreadable(string json, string what, string format, int newest)
     {
         try
         {
             using var document = JsonDocument.Parse(json, new() { MaxDepth = AltrinJson.Depth, AllowDuplicateProperties = false });
             var root = document.RootElement;
-            if (root.ValueKind != JsonValueKind.Object || !root.TryGetProperty("format", out var said) || said.ValueKind != JsonValueKind.String || said.GetString() != format)
+            if (
+                root.ValueKind != JsonValueKind.Object
+                || !root.TryGetProperty("format", out var said)
+                || said.ValueKind != JsonValueKind.String
+                || said.GetString() != format
+            )
             {
                 return new("/format", "something else", $"{what} says \"format\": \"{format}\"");
             }
-            return root.TryGetProperty("formatVersion", out var version) && version.ValueKind == JsonValueKind.Number && version.TryGetInt32(out var number) && number > newest
+            return
+                root.TryGetProperty("formatVersion", out var version)
+                && version.ValueKind == JsonValueKind.Number
+                && version.TryGetInt32(out var number)
+                && number > newest
                 ? new("/formatVersion", $"version {number}", $"this program reads up to version {newest}; a newer Altrin wrote the file")
                 : null;
         }
@@ -46,11 +57,18 @@ internal static class JsonText
         {
             var place = e.LineNumber is { } line ? $"line {line + 1}, column {e.BytePositionInLine + 1}" : "";
             var why = e.Message.Split(" LineNumber")[0].Split(" Path:")[0].TrimEnd('.');
-            return new(place, json.Length == 0 ? "nothing" : $"text that is not JSON ({why})", $"{what} is JSON, each member once, nested at most {AltrinJson.Depth} deep");
+            return new(
+                place,
+                json.Length == 0 ? "nothing" : $"text that is not JSON ({why})",
+                $"{what} is JSON, each member once, nested at most {AltrinJson.Depth} deep"
+            );
         }
     }
 
-    /// <summary>The document, handed on; the schema is checked first, so that what is left is what only the reader sees, such as 1.0 where a whole number is wanted.</summary>
+    /// <summary>
+    /// The document, handed on; the schema is checked first, so that what is left is what only the reader sees, such as 1.0 where a whole
+    /// number is wanted.
+    /// </summary>
     public static FileRead<T> Deserialise<TDocument, T>(string json, Func<TDocument, FileRead<T>> read)
         where T : class
     {
@@ -60,7 +78,16 @@ internal static class JsonText
         }
         catch (JsonException e)
         {
-            return new(null, [new(JsonMistakes.Pointer(e), "a value that cannot be read", e is NotTakenException ? e.Message.TrimEnd('.') : "see the description of the file")]);
+            return new(
+                null,
+                [
+                    new(
+                        JsonMistakes.Pointer(e),
+                        "a value that cannot be read",
+                        e is NotTakenException ? e.Message.TrimEnd('.') : "see the description of the file"
+                    ),
+                ]
+            );
         }
     }
 }

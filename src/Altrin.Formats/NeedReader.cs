@@ -8,10 +8,20 @@ internal static class NeedReader
 {
     public static Need Read(NeedDocument need, SiteDocument site, string pointer, ReadErrors errors)
     {
-        var ofDevice = need.Kind is NeedKind.ReachFromOutside or NeedKind.FoundByOthers or NeedKind.LocalServer or NeedKind.LittleDelay or NeedKind.StaysOnline;
+        var ofDevice =
+            need.Kind
+            is NeedKind.ReachFromOutside
+                or NeedKind.FoundByOthers
+                or NeedKind.LocalServer
+                or NeedKind.LittleDelay
+                or NeedKind.StaysOnline;
         if (ofDevice && site.Devices.All(d => d.Id != need.Device))
         {
-            errors.Add($"{pointer}/device", need.Device is null ? "nothing" : $"\"{need.Device}\"", "the id of a device of this site is expected");
+            errors.Add(
+                $"{pointer}/device",
+                need.Device is null ? "nothing" : $"\"{need.Device}\"",
+                "the id of a device of this site is expected"
+            );
         }
         if (!ofDevice)
         {
@@ -33,7 +43,11 @@ internal static class NeedReader
         }
         else if ((site.Places ?? []).All(p => p.Id != need.Place))
         {
-            errors.Add($"{pointer}/place", need.Place is null ? "nothing" : $"\"{need.Place}\"", "the id of a place of this site is expected");
+            errors.Add(
+                $"{pointer}/place",
+                need.Place is null ? "nothing" : $"\"{need.Place}\"",
+                "the id of a place of this site is expected"
+            );
         }
         if (need.Kind != NeedKind.KeepsNameAndPassword)
         {
@@ -60,7 +74,13 @@ internal static class NeedReader
         var device = need.Device ?? "";
         return need.Kind switch
         {
-            NeedKind.ReachFromOutside => new ReachFromOutside(need.Id, device, need.Protocol ?? default, need.Port ?? 1, need.AsksItself ?? false),
+            NeedKind.ReachFromOutside => new ReachFromOutside(
+                need.Id,
+                device,
+                need.Protocol ?? default,
+                need.Port ?? 1,
+                need.AsksItself ?? false
+            ),
             NeedKind.FoundByOthers => new FoundByOthers(need.Id, device),
             NeedKind.LocalServer => new LocalServer(need.Id, device),
             NeedKind.LittleDelay => new LittleDelay(need.Id, device),

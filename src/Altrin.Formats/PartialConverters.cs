@@ -11,7 +11,8 @@ namespace Altrin.Formats;
 /// </summary>
 internal sealed class PartialConverters : JsonConverterFactory
 {
-    public override bool CanConvert(Type typeToConvert) => typeToConvert.IsGenericType && typeToConvert.GetGenericTypeDefinition() == typeof(Partial<>);
+    public override bool CanConvert(Type typeToConvert) =>
+        typeToConvert.IsGenericType && typeToConvert.GetGenericTypeDefinition() == typeof(Partial<>);
 
     public override JsonConverter CreateConverter(Type typeToConvert, JsonSerializerOptions options) =>
         (JsonConverter)Activator.CreateInstance(typeof(Converter<>).MakeGenericType(typeToConvert.GetGenericArguments()))!;
@@ -21,9 +22,11 @@ internal sealed class PartialConverters : JsonConverterFactory
         type.Properties.Where(p => members.Contains(MemberOf(p), StringComparer.Ordinal));
 
     /// <summary>Whether a member may be null.</summary>
-    public static bool MayBeNull(JsonPropertyInfo member) => member.IsSetNullable && member.AssociatedParameter is not { IsNullable: false };
+    public static bool MayBeNull(JsonPropertyInfo member) =>
+        member.IsSetNullable && member.AssociatedParameter is not { IsNullable: false };
 
-    private static string MemberOf(JsonPropertyInfo property) => (property.AttributeProvider as System.Reflection.MemberInfo)?.Name ?? property.Name;
+    private static string MemberOf(JsonPropertyInfo property) =>
+        (property.AttributeProvider as System.Reflection.MemberInfo)?.Name ?? property.Name;
 
     private sealed class Converter<T> : JsonConverter<Partial<T>>
         where T : class
@@ -41,7 +44,9 @@ internal sealed class PartialConverters : JsonConverterFactory
                 var name = reader.GetString()!;
                 if (!members.TryGetValue(name, out var member))
                 {
-                    throw new NotTakenException($"'{(name.Length > 40 ? name[..40] : name)}' cannot be set here; {string.Join(", ", members.Keys.Order(StringComparer.Ordinal))} can.");
+                    throw new NotTakenException(
+                        $"'{(name.Length > 40 ? name[..40] : name)}' cannot be set here; {string.Join(", ", members.Keys.Order(StringComparer.Ordinal))} can."
+                    );
                 }
                 reader.Read();
                 var value = JsonSerializer.Deserialize(ref reader, member.PropertyType, options);

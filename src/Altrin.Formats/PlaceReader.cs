@@ -8,9 +8,12 @@ internal static class PlaceReader
         var (buildings, places, sockets, runs) = (site.Buildings ?? [], site.Places ?? [], site.Sockets ?? [], site.Runs ?? []);
         List<(string Id, string Pointer)> ids =
         [
-            .. site.Boxes.Select((b, i) => (b.Id, $"/site/boxes/{i}/id")), .. site.Devices.Select((d, i) => (d.Id, $"/site/devices/{i}/id")),
-            .. buildings.Select((b, i) => (b.Id, $"/site/buildings/{i}/id")), .. places.Select((p, i) => (p.Id, $"/site/places/{i}/id")),
-            .. sockets.Select((s, i) => (s.Id, $"/site/sockets/{i}/id")), .. runs.Select((r, i) => (r.Id, $"/site/runs/{i}/id")),
+            .. site.Boxes.Select((b, i) => (b.Id, $"/site/boxes/{i}/id")),
+            .. site.Devices.Select((d, i) => (d.Id, $"/site/devices/{i}/id")),
+            .. buildings.Select((b, i) => (b.Id, $"/site/buildings/{i}/id")),
+            .. places.Select((p, i) => (p.Id, $"/site/places/{i}/id")),
+            .. sockets.Select((s, i) => (s.Id, $"/site/sockets/{i}/id")),
+            .. runs.Select((r, i) => (r.Id, $"/site/runs/{i}/id")),
         ];
         errors.Unique(ids, i => i.Id, i => ids[i].Pointer, "an id of a box, device, building, place, socket or run");
         for (var i = 0; i < buildings.Count; i++)
@@ -24,7 +27,11 @@ internal static class PlaceReader
             {
                 // Who hides a network sends it without a name.
                 var name = places[i].Air!.Networks[n].Name;
-                errors.Wrong($"/site/places/{i}/air/networks/{n}/name", name, name.Any(char.IsControl) ? "plain text on one line is expected" : null);
+                errors.Wrong(
+                    $"/site/places/{i}/air/networks/{n}/name",
+                    name,
+                    name.Any(char.IsControl) ? "plain text on one line is expected" : null
+                );
             }
             Leads($"/site/places/{i}/building", places[i].Building, buildings.Select(b => b.Id), "a building");
         }
@@ -33,7 +40,8 @@ internal static class PlaceReader
             errors.Plain($"/site/sockets/{i}/name", sockets[i].Name);
             Leads($"/site/sockets/{i}/place", sockets[i].Place, places.Select(p => p.Id), "a place");
         }
-        var used = runs.SelectMany((r, i) => new[] { (End: r.A, Pointer: $"/site/runs/{i}/a"), (End: r.B, Pointer: $"/site/runs/{i}/b") }).ToList();
+        var used = runs.SelectMany((r, i) => new[] { (End: r.A, Pointer: $"/site/runs/{i}/a"), (End: r.B, Pointer: $"/site/runs/{i}/b") })
+            .ToList();
         errors.Unique(used, u => u.End, i => used[i].Pointer, "a socket of a run");
         foreach (var (end, pointer) in used)
         {

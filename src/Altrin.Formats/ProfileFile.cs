@@ -64,9 +64,16 @@ public static class ProfileFile
     }
 
     /// <summary>Writes profiles; reading them again gives the same.</summary>
-    public static string Write(IReadOnlyList<Profile> profiles) => JsonSerializer.Serialize(
-        new ProfilesDocument { Format = ProfilesDocument.FormatName, FormatVersion = ProfilesDocument.NewestVersion, Profiles = [.. profiles.Select(ProfileWriter.Document)] },
-        AltrinJson.Indented) + "\n";
+    public static string Write(IReadOnlyList<Profile> profiles) =>
+        JsonSerializer.Serialize(
+            new ProfilesDocument
+            {
+                Format = ProfilesDocument.FormatName,
+                FormatVersion = ProfilesDocument.NewestVersion,
+                Profiles = [.. profiles.Select(ProfileWriter.Document)],
+            },
+            AltrinJson.Indented
+        ) + "\n";
 
     private static Shelf ReadShipped()
     {

@@ -13,7 +13,16 @@ namespace Altrin.Formats;
 /// <param name="Findings">What is wrong, the worst first.</param>
 /// <param name="Facts">What is so; where details were not asked for, as <see cref="BriefFacts"/>.</param>
 /// <param name="Details">The long part of the facts; null where it was not asked for.</param>
-public sealed record ProofDocument(string Format, int FormatVersion, string Home, string SetUp, Verdict Verdict, IReadOnlyList<Finding> Findings, FactSheet Facts, FactDetails? Details)
+public sealed record ProofDocument(
+    string Format,
+    int FormatVersion,
+    string Home,
+    string SetUp,
+    Verdict Verdict,
+    IReadOnlyList<Finding> Findings,
+    FactSheet Facts,
+    FactDetails? Details
+)
 {
     /// <summary>The version that is written.</summary>
     public const int NewestVersion = 4;
@@ -24,15 +33,44 @@ public sealed record ProofDocument(string Format, int FormatVersion, string Home
     public static ProofDocument Of(Proof proof, bool detailed = false)
     {
         var (design, sheet) = (proof.Observation.Network.Design, proof.Observation.Sheet);
-        var details = detailed ? new FactDetails(sheet.Reach, sheet.Leases, sheet.Discovery, sheet.Management, Looking.Sightings(proof.Observation.Network), Roaming.Links(proof.Observation.Network), Roaming.Names(proof.Observation.Network), Roaming.Heard(proof.Observation.Network)) : null;
-        return new("altrin-proof", NewestVersion, design.Site.Name, design.SetUp.Name, proof.Verdict, proof.Findings, detailed ? sheet : BriefFacts.Of(sheet), details);
+        var details = detailed
+            ? new FactDetails(
+                sheet.Reach,
+                sheet.Leases,
+                sheet.Discovery,
+                sheet.Management,
+                Looking.Sightings(proof.Observation.Network),
+                Roaming.Links(proof.Observation.Network),
+                Roaming.Names(proof.Observation.Network),
+                Roaming.Heard(proof.Observation.Network)
+            )
+            : null;
+        return new(
+            "altrin-proof",
+            NewestVersion,
+            design.Site.Name,
+            design.SetUp.Name,
+            proof.Verdict,
+            proof.Findings,
+            detailed ? sheet : BriefFacts.Of(sheet),
+            details
+        );
     }
 
     /// <summary>What is said of a set-up that cannot be proven: that, and nothing of its facts.</summary>
     /// <param name="design">The design.</param>
     /// <param name="why">Why not, in a sentence.</param>
-    public static ProofDocument Unproven(Design design, string why) => new(
-        "altrin-proof", NewestVersion, design.Site.Name, design.SetUp.Name, new(VerdictKind.NotProven, $"This set-up cannot be proven. {why} Undo takes the last change back."), [], FactSheet.Nothing, null);
+    public static ProofDocument Unproven(Design design, string why) =>
+        new(
+            "altrin-proof",
+            NewestVersion,
+            design.Site.Name,
+            design.SetUp.Name,
+            new(VerdictKind.NotProven, $"This set-up cannot be proven. {why} Undo takes the last change back."),
+            [],
+            FactSheet.Nothing,
+            null
+        );
 }
 
 /// <summary>The facts that no verdict needs.</summary>
@@ -52,4 +90,5 @@ public sealed record FactDetails(
     IReadOnlyList<Sighting> Mac,
     IReadOnlyList<RadioFact> Radio,
     IReadOnlyList<RoamingFact> Roaming,
-    IReadOnlyList<HeardFact> Heard);
+    IReadOnlyList<HeardFact> Heard
+);

@@ -11,9 +11,18 @@ internal sealed class RadioReader(IReadOnlyDictionary<string, Box> boxes, ReadEr
     {
         var radios = setting.Radios ?? [];
         errors.Unique(radios, r => r.Radio, i => $"{pointer}/{i}/radio", "a radio");
-        if (!radios.Select(r => r.Radio).Order(StringComparer.Ordinal).SequenceEqual(box.Profile.Radios.Select(r => r.Id).Order(StringComparer.Ordinal)))
+        if (
+            !radios
+                .Select(r => r.Radio)
+                .Order(StringComparer.Ordinal)
+                .SequenceEqual(box.Profile.Radios.Select(r => r.Id).Order(StringComparer.Ordinal))
+        )
         {
-            errors.Add(pointer, radios.Count == 0 ? "no radios" : string.Join(", ", radios.Select(r => r.Radio)), $"every radio of the profile once: {(box.Profile.Radios.Count == 0 ? "none" : string.Join(", ", box.Profile.Radios.Select(r => r.Id)))}");
+            errors.Add(
+                pointer,
+                radios.Count == 0 ? "no radios" : string.Join(", ", radios.Select(r => r.Radio)),
+                $"every radio of the profile once: {(box.Profile.Radios.Count == 0 ? "none" : string.Join(", ", box.Profile.Radios.Select(r => r.Id)))}"
+            );
         }
         return [.. radios.Select((r, i) => Radio(r, box, $"{pointer}/{i}"))];
     }
@@ -28,10 +37,19 @@ internal sealed class RadioReader(IReadOnlyDictionary<string, Box> boxes, ReadEr
         BoxOf(link.Box, $"{pointer}/box");
         if (link.Frames != UplinkFrames.Wds)
         {
-            errors.Absent($"{pointer}/channel", link.Channel, "only WDS fixes the channel of a link; others take that of the box they join");
+            errors.Absent(
+                $"{pointer}/channel",
+                link.Channel,
+                "only WDS fixes the channel of a link; others take that of the box they join"
+            );
             errors.Absent($"{pointer}/widthMhz", link.WidthMhz, "only WDS fixes the width of a link");
         }
-        var read = new Uplink(link.Radio, link.Box, link.Name, link.Security, link.Password, link.Frames) { Channel = link.Channel, WidthMhz = link.WidthMhz, Locked = link.Locked ?? false };
+        var read = new Uplink(link.Radio, link.Box, link.Name, link.Security, link.Password, link.Frames)
+        {
+            Channel = link.Channel,
+            WidthMhz = link.WidthMhz,
+            Locked = link.Locked ?? false,
+        };
         errors.Wrong(pointer, link.Radio, PageChecks.WrongUplink(box, read));
         return read;
     }
@@ -80,7 +98,9 @@ internal sealed class RadioReader(IReadOnlyDictionary<string, Box> boxes, ReadEr
     }
 
     public LineSetting Line(LineSettingDocument? line, string pointer) =>
-        line is null ? LineSetting.None : new(line.Login ?? false, line.Tag, errors.ReadOptional($"{pointer}/mac", line.Mac, MacAddress.Parse));
+        line is null
+            ? LineSetting.None
+            : new(line.Login ?? false, line.Tag, errors.ReadOptional($"{pointer}/mac", line.Mac, MacAddress.Parse));
 
     private RadioSetting Radio(RadioSettingDocument radio, Box box, string pointer)
     {

@@ -112,7 +112,10 @@ public sealed record BoxSettingDocument
     /// <summary>Router only: what it tells its line; nothing where left out. Since version 4.</summary>
     public LineSettingDocument? Line { get; init; }
 
-    /// <summary>Access point, repeater, wireless bridge and switch: how the page comes by its address. Left out for a plain switch. Bridge: fixed, or left out.</summary>
+    /// <summary>
+    /// Access point, repeater, wireless bridge and switch: how the page comes by its address. Left out for a plain switch. Bridge: fixed,
+    /// or left out.
+    /// </summary>
     public HostAddressDocument? Page { get; init; }
 
     /// <summary>Managed switch only: what its ports do with VLANs; it passes all on where left out. Since version 4.</summary>
@@ -161,6 +164,7 @@ public enum HostAddressKind
 {
     /// <summary>It asks.</summary>
     Automatic,
+
     /// <summary>Typed by hand; needs an address.</summary>
     Fixed,
 }

@@ -17,20 +17,39 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         errors.Unique(setUp.Devices, d => d.Device, i => $"{root}/devices/{i}/device", "a device");
         errors.Unique(setUp.Cables, c => c.Id, i => $"{root}/cables/{i}/id", "a cable id");
         errors.Unique(setUp.Accepted ?? [], a => a.Finding, i => $"{root}/accepted/{i}/finding", "a finding");
-        var ends = setUp.Cables.SelectMany((c, i) => new[] { (End: c.From, Pointer: $"{root}/cables/{i}/from"), (End: c.To, Pointer: $"{root}/cables/{i}/to") }).ToList();
+        var ends = setUp
+            .Cables.SelectMany(
+                (c, i) => new[] { (End: c.From, Pointer: $"{root}/cables/{i}/from"), (End: c.To, Pointer: $"{root}/cables/{i}/to") }
+            )
+            .ToList();
         errors.Unique(ends, e => e.End, i => ends[i].Pointer, "a port");
         errors.Unique(setUp.Cables, c => c.Run, i => $"{root}/cables/{i}/run", "a run in the walls");
         foreach (var (cable, i) in setUp.Cables.Select((c, i) => (c, i)))
         {
-            errors.Wrong($"{root}/cables/{i}/run", cable.Run, cable.Run is { } run && site.Runs.All(r => r.Id != run) ? "the id of a run of this site is expected" : null);
+            errors.Wrong(
+                $"{root}/cables/{i}/run",
+                cable.Run,
+                cable.Run is { } run && site.Runs.All(r => r.Id != run) ? "the id of a run of this site is expected" : null
+            );
             errors.Wrong($"{root}/cables/{i}/pairs", $"{cable.Pairs}", cable.Pairs == 3 ? "2 or 4 pairs are expected" : null);
         }
         var inUse = setUp.Boxes.Select(b => b.Box).ToHashSet(StringComparer.Ordinal);
         return new(
             setUp.Name,
             [.. setUp.Boxes.Select((b, i) => ReadBox(b, $"{root}/boxes/{i}")).OfType<BoxSetting>()],
-            [.. setUp.Cables.Select((c, i) => new Cable(c.Id, ReadEnd(c.From, inUse, $"{root}/cables/{i}/from"), ReadEnd(c.To, inUse, $"{root}/cables/{i}/to"), new(c.Medium, c.LengthMetres, c.Pairs, c.Run)))],
-            [.. setUp.Devices.Select((d, i) => ReadDevice(d, $"{root}/devices/{i}"))])
+            [
+                .. setUp.Cables.Select(
+                    (c, i) =>
+                        new Cable(
+                            c.Id,
+                            ReadEnd(c.From, inUse, $"{root}/cables/{i}/from"),
+                            ReadEnd(c.To, inUse, $"{root}/cables/{i}/to"),
+                            new(c.Medium, c.LengthMetres, c.Pairs, c.Run)
+                        )
+                ),
+            ],
+            [.. setUp.Devices.Select((d, i) => ReadDevice(d, $"{root}/devices/{i}"))]
+        )
         {
             Accepted = [.. (setUp.Accepted ?? []).Select(a => new Acceptance(a.Finding, a.Severe, a.Reason, a.By))],
         };
@@ -45,7 +64,11 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         }
         if (!box.Profile.Modes.Contains(setting.Mode))
         {
-            errors.Add($"{pointer}/mode", setting.Mode.ToString().ToLowerInvariant(), $"the profile of this box lists {string.Join(", ", box.Profile.Modes).ToLowerInvariant()}");
+            errors.Add(
+                $"{pointer}/mode",
+                setting.Mode.ToString().ToLowerInvariant(),
+                $"the profile of this box lists {string.Join(", ", box.Profile.Modes).ToLowerInvariant()}"
+            );
         }
         if (setting.Mode != ModeKind.Router)
         {
@@ -88,9 +111,22 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         BoxMode mode = setting.Mode switch
         {
             ModeKind.Router => ReadRouter(setting, box, pointer),
-            ModeKind.AccessPoint => new AccessPointMode(Required(setting.Page, $"{pointer}/page", "an access point needs 'page'"), _radios.Radios(setting, box, $"{pointer}/radios")) { Guest = ReadGuestName(setting.GuestName, $"{pointer}/guestName") },
-            ModeKind.Repeater => new RepeaterMode(Required(setting.Page, $"{pointer}/page", "a repeater needs 'page'"), _radios.Needed(setting.Uplink, box, $"{pointer}/uplink"), _radios.Radios(setting, box, $"{pointer}/radios")),
-            ModeKind.WirelessBridge => new WirelessBridgeMode(Required(setting.Page, $"{pointer}/page", "a wireless bridge needs 'page'"), _radios.Needed(setting.Uplink, box, $"{pointer}/uplink")),
+            ModeKind.AccessPoint => new AccessPointMode(
+                Required(setting.Page, $"{pointer}/page", "an access point needs 'page'"),
+                _radios.Radios(setting, box, $"{pointer}/radios")
+            )
+            {
+                Guest = ReadGuestName(setting.GuestName, $"{pointer}/guestName"),
+            },
+            ModeKind.Repeater => new RepeaterMode(
+                Required(setting.Page, $"{pointer}/page", "a repeater needs 'page'"),
+                _radios.Needed(setting.Uplink, box, $"{pointer}/uplink"),
+                _radios.Radios(setting, box, $"{pointer}/radios")
+            ),
+            ModeKind.WirelessBridge => new WirelessBridgeMode(
+                Required(setting.Page, $"{pointer}/page", "a wireless bridge needs 'page'"),
+                _radios.Needed(setting.Uplink, box, $"{pointer}/uplink")
+            ),
             ModeKind.Satellite => _radios.Satellite(setting.Satellite, box, $"{pointer}/satellite"),
             ModeKind.Bridge => new BridgeMode(ReadPage(setting.Page, $"{pointer}/page")),
             _ => ReadSwitch(setting, box, pointer),
@@ -112,7 +148,8 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             lan,
             ReadServer(setting.DhcpServer, lan, $"{pointer}/dhcpServer"),
             ReadForwards(setting.Forwards ?? [], $"{pointer}/forwards"),
-            _radios.Radios(setting, box, $"{pointer}/radios"))
+            _radios.Radios(setting, box, $"{pointer}/radios")
+        )
         {
             Guest = ReadGuest(setting.Guest, lan, $"{pointer}/guest"),
             Nat = setting.Nat ?? true,
@@ -127,7 +164,10 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
 
     private SwitchMode ReadSwitch(BoxSettingDocument setting, Box box, string pointer)
     {
-        var read = new SwitchMode(setting.Page is { } page ? ReadAddress(page, $"{pointer}/page") : null) { Vlans = [.. (setting.Vlans ?? []).Select(v => new PortVlans(v.Port, v.Untagged, v.Tagged ?? []))] };
+        var read = new SwitchMode(setting.Page is { } page ? ReadAddress(page, $"{pointer}/page") : null)
+        {
+            Vlans = [.. (setting.Vlans ?? []).Select(v => new PortVlans(v.Port, v.Untagged, v.Tagged ?? []))],
+        };
         errors.Wrong($"{pointer}/vlans", "VLANs", PageChecks.WrongVlans(box, read.Vlans, read));
         return read;
     }
@@ -145,8 +185,15 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         var read = new List<StaticRoute>();
         for (var i = 0; i < routes.Count; i++)
         {
-            var route = new StaticRoute(errors.Read($"{pointer}/{i}/to", routes[i].To, Subnet.Parse), errors.Read($"{pointer}/{i}/via", routes[i].Via, Ipv4Address.Parse));
-            errors.Wrong($"{pointer}/{i}", $"{routes[i].To} by {routes[i].Via}", route.To == default || route.Via == default ? null : PageChecks.WrongRoute(route));
+            var route = new StaticRoute(
+                errors.Read($"{pointer}/{i}/to", routes[i].To, Subnet.Parse),
+                errors.Read($"{pointer}/{i}/via", routes[i].Via, Ipv4Address.Parse)
+            );
+            errors.Wrong(
+                $"{pointer}/{i}",
+                $"{routes[i].To} by {routes[i].Via}",
+                route.To == default || route.Via == default ? null : PageChecks.WrongRoute(route)
+            );
             read.Add(route);
         }
         return read;
@@ -183,9 +230,16 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             pool,
             errors.ReadOptional($"{pointer}/gateway", server.Gateway, Ipv4Address.Parse),
             ReadNames(server.DnsServers, $"{pointer}/dnsServers"),
-            [.. reservations.Select((r, i) => new Reservation(
-                errors.Read($"{pointer}/reservations/{i}/mac", r.Mac, MacAddress.Parse),
-                errors.Read($"{pointer}/reservations/{i}/address", r.Address, Ipv4Address.Parse)))])
+            [
+                .. reservations.Select(
+                    (r, i) =>
+                        new Reservation(
+                            errors.Read($"{pointer}/reservations/{i}/mac", r.Mac, MacAddress.Parse),
+                            errors.Read($"{pointer}/reservations/{i}/address", r.Address, Ipv4Address.Parse)
+                        )
+                ),
+            ]
+        )
         {
             LeavesOutGateway = LeftOut(server.LeavesOutGateway, server.Gateway, $"{pointer}/gateway"),
             LeavesOutDns = LeftOut(server.LeavesOutDns, server.DnsServers, $"{pointer}/dnsServers"),
@@ -216,14 +270,29 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         var own = errors.Read($"{pointer}/lan", guest.Lan, InterfaceAddress.Parse);
         var pool = errors.Read($"{pointer}/pool", guest.Pool, AddressRange.Parse);
         var read = new GuestNetwork(guest.Name, guest.Security, guest.Password, own, pool) { Vlan = guest.Vlan };
-        errors.Wrong($"{pointer}/lan", guest.Lan, own == default || pool == default || lan == default ? null : PageChecks.WrongGuest(read, lan));
+        errors.Wrong(
+            $"{pointer}/lan",
+            guest.Lan,
+            own == default || pool == default || lan == default ? null : PageChecks.WrongGuest(read, lan)
+        );
         return read;
     }
 
     private List<PortForward> ReadForwards(IReadOnlyList<PortForwardDocument> forwards, string pointer)
     {
-        errors.Unique(forwards, f => $"{f.Protocol} {f.OutsidePort}".ToLowerInvariant(), i => $"{pointer}/{i}/outsidePort", "an outside port of one protocol");
-        return [.. forwards.Select((f, i) => new PortForward(f.Protocol, f.OutsidePort, errors.Read($"{pointer}/{i}/to", f.To, Ipv4Address.Parse), f.InsidePort))];
+        errors.Unique(
+            forwards,
+            f => $"{f.Protocol} {f.OutsidePort}".ToLowerInvariant(),
+            i => $"{pointer}/{i}/outsidePort",
+            "an outside port of one protocol"
+        );
+        return
+        [
+            .. forwards.Select(
+                (f, i) =>
+                    new PortForward(f.Protocol, f.OutsidePort, errors.Read($"{pointer}/{i}/to", f.To, Ipv4Address.Parse), f.InsidePort)
+            ),
+        ];
     }
 
     private DeviceSetting ReadDevice(DeviceSettingDocument setting, string pointer)
@@ -240,13 +309,18 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
                 errors.Add($"{pointer}/wifi/box", $"\"{wifi.Box}\"", "the id of a box of this site is expected");
             }
         }
-        return new(setting.Device, ReadAddress(setting.Address, $"{pointer}/address"), setting.Wifi is { } w ? new(w.Box, w.Name, w.Password) : null);
+        return new(
+            setting.Device,
+            ReadAddress(setting.Address, $"{pointer}/address"),
+            setting.Wifi is { } w ? new(w.Box, w.Name, w.Password) : null
+        );
     }
 
     private PortRef ReadEnd(string text, HashSet<string> inUse, string pointer)
     {
         var end = PortRef.Read(text);
-        var fits = end == PortRef.AtStreet
+        var fits =
+            end == PortRef.AtStreet
             || (end.Port.Length == 0 && _devices.Contains(end.Owner))
             || (_boxes.TryGetValue(end.Owner, out var box) && box.Profile.Port(end.Port) is not null && inUse.Contains(end.Owner));
         if (!fits)
@@ -290,7 +364,8 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
         return new Fixed(
             own,
             errors.ReadOptional($"{pointer}/gateway", address.Gateway, Ipv4Address.Parse),
-            ReadNames(address.DnsServers, $"{pointer}/dnsServers"));
+            ReadNames(address.DnsServers, $"{pointer}/dnsServers")
+        );
     }
 
     private List<Ipv4Address> ReadNames(IReadOnlyList<string>? names, string pointer) =>

@@ -24,7 +24,9 @@ internal sealed class SurveyRow(CsvRow row, ReadErrors errors)
         {
             Fail("name", "a name is required");
         }
-        return row["id"] is { } wanted ? items.FirstOrDefault(i => id(i) == wanted) : items.FirstOrDefault(i => string.Equals(name(i), row["name"], StringComparison.OrdinalIgnoreCase));
+        return row["id"] is { } wanted
+            ? items.FirstOrDefault(i => id(i) == wanted)
+            : items.FirstOrDefault(i => string.Equals(name(i), row["name"], StringComparison.OrdinalIgnoreCase));
     }
 
     public T? Value<T>(string head, Func<string?, Parsed<T>> parse)
@@ -49,7 +51,8 @@ internal sealed class SurveyRow(CsvRow row, ReadErrors errors)
         {
             return null;
         }
-        var found = items.FirstOrDefault(i => id(i) == cell) ?? items.FirstOrDefault(i => string.Equals(name(i), cell, StringComparison.OrdinalIgnoreCase));
+        var found = items.FirstOrDefault(i => id(i) == cell)
+            ?? items.FirstOrDefault(i => string.Equals(name(i), cell, StringComparison.OrdinalIgnoreCase));
         if (found is null)
         {
             Fail(head, $"the id or name of a {head} of this home is expected");
@@ -84,7 +87,13 @@ internal sealed class SurveyRow(CsvRow row, ReadErrors errors)
         return null;
     }
 
-    public Known Known(string head, Known before) => Yes(head) switch { true => Core.Sites.Known.Yes, false => Core.Sites.Known.No, _ => before };
+    public Known Known(string head, Known before) =>
+        Yes(head) switch
+        {
+            true => Core.Sites.Known.Yes,
+            false => Core.Sites.Known.No,
+            _ => before,
+        };
 
     public int? Whole(string head)
     {
@@ -106,7 +115,14 @@ internal sealed class SurveyRow(CsvRow row, ReadErrors errors)
         {
             return null;
         }
-        if (double.TryParse(cell, NumberStyles.AllowDecimalPoint | NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var number) && double.IsFinite(number))
+        if (
+            double.TryParse(
+                cell,
+                NumberStyles.AllowDecimalPoint | NumberStyles.AllowLeadingSign,
+                CultureInfo.InvariantCulture,
+                out var number
+            ) && double.IsFinite(number)
+        )
         {
             return number;
         }
@@ -137,7 +153,13 @@ internal sealed class SurveyRow(CsvRow row, ReadErrors errors)
         var bands = new List<RadioBand>();
         foreach (var word in cell.Split(' ', StringSplitOptions.RemoveEmptyEntries))
         {
-            RadioBand? band = word switch { "2.4" => RadioBand.Ghz2, "5" => RadioBand.Ghz5, "6" => RadioBand.Ghz6, _ => null };
+            RadioBand? band = word switch
+            {
+                "2.4" => RadioBand.Ghz2,
+                "5" => RadioBand.Ghz5,
+                "6" => RadioBand.Ghz6,
+                _ => null,
+            };
             if (band is null)
             {
                 Fail(head, "bands such as 2.4 5 6 are expected");
@@ -153,5 +175,8 @@ internal sealed class SurveyRow(CsvRow row, ReadErrors errors)
 internal static class CsvWords
 {
     public static string Of<TWord>(TWord word)
-        where TWord : struct, Enum => string.Concat($"{word}".Select((c, i) => i > 0 && char.IsUpper(c) ? $"-{char.ToLowerInvariant(c)}" : $"{char.ToLowerInvariant(c)}"));
+        where TWord : struct, Enum =>
+        string.Concat(
+            $"{word}".Select((c, i) => i > 0 && char.IsUpper(c) ? $"-{char.ToLowerInvariant(c)}" : $"{char.ToLowerInvariant(c)}")
+        );
 }

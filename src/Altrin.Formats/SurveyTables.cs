@@ -11,10 +11,13 @@ public enum SurveyTable
 {
     /// <summary>Boxes.</summary>
     Gear,
+
     /// <summary>Rooms and other places.</summary>
     Places,
+
     /// <summary>The customer's devices.</summary>
     Devices,
+
     /// <summary>Cables of what was found.</summary>
     Cables,
 }
@@ -32,46 +35,120 @@ public static class SurveyTables
     private const string Wifi = "wifi";
 
     /// <summary>The heads of a table, in the order in which they are written.</summary>
-    public static IReadOnlyList<string> Heads(SurveyTable table) => table switch
-    {
-        SurveyTable.Gear => ["id", "name", "kind", "mac", "wan mac", "radio mac", "place", "in use", "address", "login", "wifi name", "firmware", "supported", "supported until", "holds"],
-        SurveyTable.Places => ["id", "name", "sort", "building", "floor", "length m", "width m", "walls", "east m", "north m"],
-        SurveyTable.Devices => ["id", "name", "sort", "mac", "place", "bands", "socket", "address", "link"],
-        _ => ["id", "from", "to", "medium", "pairs", "length m", "run", "estimated m"],
-    };
+    public static IReadOnlyList<string> Heads(SurveyTable table) =>
+        table switch
+        {
+            SurveyTable.Gear =>
+            [
+                "id",
+                "name",
+                "kind",
+                "mac",
+                "wan mac",
+                "radio mac",
+                "place",
+                "in use",
+                "address",
+                "login",
+                "wifi name",
+                "firmware",
+                "supported",
+                "supported until",
+                "holds",
+            ],
+            SurveyTable.Places => ["id", "name", "sort", "building", "floor", "length m", "width m", "walls", "east m", "north m"],
+            SurveyTable.Devices => ["id", "name", "sort", "mac", "place", "bands", "socket", "address", "link"],
+            _ => ["id", "from", "to", "medium", "pairs", "length m", "run", "estimated m"],
+        };
 
     /// <summary>One table of a home, with what was found in it.</summary>
     public static string Write(SurveyTable table, HomeFile home)
     {
         var found = Found(home);
-        return CsvTable.Write(Heads(table), table switch
-        {
-            SurveyTable.Gear => home.Site.Boxes.Select(b => (IReadOnlyList<string?>)
-            [
-                b.Id, b.Name, b.Profile.ShelfId, $"{b.Mac}", $"{b.WanMac}", $"{b.Label.RadioMac}", found.SetUp.Boxes.FirstOrDefault(s => s.Box == b.Id) is { } used ? used.Place : b.Place,
-                found.Mode(b.Id) is null ? "no" : "yes", $"{b.Label.Address}", b.Label.Login, b.Label.WifiName, b.Label.Firmware, Word(b.Label.Supported),
-                b.Label.SupportedUntil?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), string.Join(' ', b.Holds.Select(CsvWords.Of)),
-            ]),
-            SurveyTable.Places => home.Site.Places.Select(p => (IReadOnlyList<string?>)
-            [
-                p.Id, p.Name, CsvWords.Of(p.Kind), p.Building, $"{p.Floor}", Number(p.LengthMetres), Number(p.WidthMetres), CsvWords.Of(p.Walls), Number(p.EastMetres), Number(p.NorthMetres),
-            ]),
-            SurveyTable.Devices => home.Site.Devices.Select(d => (IReadOnlyList<string?>)
-            [
-                d.Id, d.Name, CsvWords.Of(d.Kind), $"{d.Mac}", d.Place, string.Join(' ', d.Bands.Select(Band)), Word(d.HasSocket),
-                found.SetUp.Devices.FirstOrDefault(s => s.Device == d.Id)?.Address switch { Fixed typed => $"{typed.Address}", Automatic => "automatic", _ => null }, Link(found, d.Id),
-            ]),
-            _ => found.SetUp.Cables.Select(c => (IReadOnlyList<string?>)
-            [
-                c.Id, $"{c.A}", $"{c.B}", CsvWords.Of(c.Medium), $"{c.Pairs}", Number(c.LengthMetres), c.Run, Cabling.Of(found, c) is { Estimated: true } fact ? Number(fact.LengthMetres) : null,
-            ]),
-        });
+        return CsvTable.Write(
+            Heads(table),
+            table switch
+            {
+                SurveyTable.Gear => home.Site.Boxes.Select(b =>
+                    (IReadOnlyList<string?>)
+                        [
+                            b.Id,
+                            b.Name,
+                            b.Profile.ShelfId,
+                            $"{b.Mac}",
+                            $"{b.WanMac}",
+                            $"{b.Label.RadioMac}",
+                            found.SetUp.Boxes.FirstOrDefault(s => s.Box == b.Id) is { } used ? used.Place : b.Place,
+                            found.Mode(b.Id) is null ? "no" : "yes",
+                            $"{b.Label.Address}",
+                            b.Label.Login,
+                            b.Label.WifiName,
+                            b.Label.Firmware,
+                            Word(b.Label.Supported),
+                            b.Label.SupportedUntil?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture),
+                            string.Join(' ', b.Holds.Select(CsvWords.Of)),
+                        ]
+                ),
+                SurveyTable.Places => home.Site.Places.Select(p =>
+                    (IReadOnlyList<string?>)
+                        [
+                            p.Id,
+                            p.Name,
+                            CsvWords.Of(p.Kind),
+                            p.Building,
+                            $"{p.Floor}",
+                            Number(p.LengthMetres),
+                            Number(p.WidthMetres),
+                            CsvWords.Of(p.Walls),
+                            Number(p.EastMetres),
+                            Number(p.NorthMetres),
+                        ]
+                ),
+                SurveyTable.Devices => home.Site.Devices.Select(d =>
+                    (IReadOnlyList<string?>)
+                        [
+                            d.Id,
+                            d.Name,
+                            CsvWords.Of(d.Kind),
+                            $"{d.Mac}",
+                            d.Place,
+                            string.Join(' ', d.Bands.Select(Band)),
+                            Word(d.HasSocket),
+                            found.SetUp.Devices.FirstOrDefault(s => s.Device == d.Id)?.Address switch
+                            {
+                                Fixed typed => $"{typed.Address}",
+                                Automatic => "automatic",
+                                _ => null,
+                            },
+                            Link(found, d.Id),
+                        ]
+                ),
+                _ => found.SetUp.Cables.Select(c =>
+                    (IReadOnlyList<string?>)
+                        [
+                            c.Id,
+                            $"{c.A}",
+                            $"{c.B}",
+                            CsvWords.Of(c.Medium),
+                            $"{c.Pairs}",
+                            Number(c.LengthMetres),
+                            c.Run,
+                            Cabling.Of(found, c) is { Estimated: true } fact ? Number(fact.LengthMetres) : null,
+                        ]
+                ),
+            }
+        );
     }
 
     /// <summary>The home after a table was read into it, or up to twenty errors by row and column; then nothing of it is taken.</summary>
     public static FileRead<HomeFile> Read(SurveyTable table, string text, HomeFile home, Shelf shelf)
     {
-        string[] needed = table switch { SurveyTable.Gear => ["name"], SurveyTable.Cables => ["from", "to"], _ => ["name"] };
+        string[] needed = table switch
+        {
+            SurveyTable.Gear => ["name"],
+            SurveyTable.Cables => ["from", "to"],
+            _ => ["name"],
+        };
         var rows = CsvTable.Read(text, Heads(table), needed, MostRows);
         if (rows.Value is null)
         {
@@ -101,7 +178,8 @@ public static class SurveyTables
         return errors.All.Count > 0 ? new(null, errors.All) : new(at, []);
     }
 
-    private static Design Found(HomeFile home) => new(home.Site, home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost);
+    private static Design Found(HomeFile home) =>
+        new(home.Site, home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost);
 
     private static Parsed<HomeFile>? Gear(HomeFile home, Shelf shelf, CsvRow row, SurveyRow reader)
     {
@@ -116,7 +194,12 @@ public static class SurveyTables
             Supported = reader.Known("supported", there?.Label.Supported ?? Known.Unknown),
             SupportedUntil = reader.Date("supported until") ?? there?.Label.SupportedUntil,
         };
-        var holds = row["holds"] is { } said ? said.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(w => reader.Word<LineService>("holds", w)).OfType<LineService>().ToList() : there?.Holds ?? [];
+        var holds = row["holds"] is { } said
+            ? said.Split(' ', StringSplitOptions.RemoveEmptyEntries)
+                .Select(w => reader.Word<LineService>("holds", w))
+                .OfType<LineService>()
+                .ToList()
+            : there?.Holds ?? [];
         var (mac, wan) = (reader.Value("mac", MacAddress.Parse) ?? there?.Mac, reader.Value("wan mac", MacAddress.Parse) ?? there?.WanMac);
         var place = reader.Id("place", home.Site.Places, p => p.Id, p => p.Name);
         var use = reader.Yes("in use");
@@ -134,11 +217,21 @@ public static class SurveyTables
         }
         if (there is null)
         {
-            return new AddBox(row["name"]!, row["kind"]!) { Id = row["id"] ?? "", Mac = mac, WanMac = wan, Place = place, Holds = holds, Label = label, InUse = use }.ApplyTo(home, shelf);
+            return new AddBox(row["name"]!, row["kind"]!)
+            {
+                Id = row["id"] ?? "",
+                Mac = mac,
+                WanMac = wan,
+                Place = place,
+                Holds = holds,
+                Label = label,
+                InUse = use,
+            }.ApplyTo(home, shelf);
         }
         var used = Found(home).Mode(there.Id) is not null;
         var known = new BoxFacts(row["name"]!, mac, wan, [.. holds], (use ?? used) ? there.Place : place ?? there.Place);
-        var noted = new SetBox(there.Id, Partial<BoxFacts>.Between(BoxFacts.Of(there), known)).ApplyTo(home, shelf)
+        var noted = new SetBox(there.Id, Partial<BoxFacts>.Between(BoxFacts.Of(there), known))
+            .ApplyTo(home, shelf)
             .Then(h => new SetLabel(there.Id, Partial<LabelFacts>.Between(there.Label, label)).ApplyTo(h, shelf));
         if (row["kind"] is { } other && other != there.Profile.ShelfId)
         {
@@ -146,7 +239,12 @@ public static class SurveyTables
         }
         if (use is { } wanted && wanted != used)
         {
-            noted = noted.Then(h => InFound(h, wanted ? new SetMode(there.Id, h.Site.Boxes.First(b => b.Id == there.Id).Profile.Modes[0]) : new PutAway(there.Id)));
+            noted = noted.Then(h =>
+                InFound(
+                    h,
+                    wanted ? new SetMode(there.Id, h.Site.Boxes.First(b => b.Id == there.Id).Profile.Modes[0]) : new PutAway(there.Id)
+                )
+            );
         }
         return noted.Then(h => place is null || Found(h).Mode(there.Id) is null ? h : InFound(h, new StandIn(there.Id, place)));
     }
@@ -175,7 +273,8 @@ public static class SurveyTables
             return null;
         }
         // A row may bring an id of its own for a place that is new.
-        return there is not null ? new SetPlace(there.Id, Partial<Place>.Between(there, place)).ApplyTo(home, shelf)
+        return there is not null
+            ? new SetPlace(there.Id, Partial<Place>.Between(there, place)).ApplyTo(home, shelf)
             : new SetPlace("", Partial<Place>.All(place)) { NewId = place.Id }.ApplyTo(home, shelf);
     }
 
@@ -206,8 +305,14 @@ public static class SurveyTables
             var added = new AddDevice(device, setting, row["link"] is { } link ? link != Wifi : null).ApplyTo(home, shelf);
             return added.Then(h => Linked(h, h.Site.Devices[^1].Id, row["link"]));
         }
-        var corrected = new SetDevice(there.Id, Partial<Device>.Between(there, device)).ApplyTo(home, shelf).Then(h =>
-            row["address"] is null || Found(h).SetUp.Devices.FirstOrDefault(d => d.Device == device.Id)?.Address is Fixed typed && typed.Address == address ? h : InFound(h, new SetDeviceAddress(device.Id, setting)));
+        var corrected = new SetDevice(there.Id, Partial<Device>.Between(there, device))
+            .ApplyTo(home, shelf)
+            .Then(h =>
+                row["address"] is null
+                || Found(h).SetUp.Devices.FirstOrDefault(d => d.Device == device.Id)?.Address is Fixed typed && typed.Address == address
+                    ? h
+                    : InFound(h, new SetDeviceAddress(device.Id, setting))
+            );
         return corrected.Then(h => Linked(h, device.Id, row["link"]));
     }
 
@@ -228,7 +333,8 @@ public static class SurveyTables
     }
 
     /// <summary>What has to be pulled before a cable can go into two ports.</summary>
-    private static IEnumerable<Change> Pulled(Design found, params IEnumerable<PortRef> ports) => ports.Select(e => found.CableAt(e)?.Id).OfType<string>().Distinct().Select(id => new Unpatch(id));
+    private static IEnumerable<Change> Pulled(Design found, params IEnumerable<PortRef> ports) =>
+        ports.Select(e => found.CableAt(e)?.Id).OfType<string>().Distinct().Select(id => new Unpatch(id));
 
     private static Parsed<HomeFile>? Cable(HomeFile home, CsvRow row, SurveyRow reader)
     {
@@ -241,7 +347,16 @@ public static class SurveyTables
         var found = Found(home);
         if (found.SetUp.Cables.FirstOrDefault(c => (c.A == from && c.B == to) || (c.A == to && c.B == from)) is { } there)
         {
-            return InFound(home, new SetCable(there.Id, Partial<CableFacts>.Between(there.Known, new(medium ?? there.Medium, length ?? there.LengthMetres, pairs ?? there.Pairs, row["run"] ?? there.Run))));
+            return InFound(
+                home,
+                new SetCable(
+                    there.Id,
+                    Partial<CableFacts>.Between(
+                        there.Known,
+                        new(medium ?? there.Medium, length ?? there.LengthMetres, pairs ?? there.Pairs, row["run"] ?? there.Run)
+                    )
+                )
+            );
         }
         return InFound(home, [.. Pulled(found, from, to), new Patch(from, to, new(medium ?? Medium.Unknown, length, pairs, row["run"]))]);
     }
@@ -250,11 +365,25 @@ public static class SurveyTables
         ChangeList.Apply(Found(home), changes).Then<HomeFile>(d => home.With(d.SetUp));
 
     private static string? Link(Design found, string device) =>
-        found.CableAt(PortRef.OfDevice(device)) is { } cable ? $"{cable.OtherEnd(PortRef.OfDevice(device))}" : found.SetUp.Devices.FirstOrDefault(d => d.Device == device)?.Wifi is null ? null : Wifi;
+        found.CableAt(PortRef.OfDevice(device)) is { } cable ? $"{cable.OtherEnd(PortRef.OfDevice(device))}"
+        : found.SetUp.Devices.FirstOrDefault(d => d.Device == device)?.Wifi is null ? null
+        : Wifi;
 
-    private static string? Word(Known known) => known switch { Known.Yes => "yes", Known.No => "no", _ => null };
+    private static string? Word(Known known) =>
+        known switch
+        {
+            Known.Yes => "yes",
+            Known.No => "no",
+            _ => null,
+        };
 
     private static string? Number(double? number) => number?.ToString("0.##", CultureInfo.InvariantCulture);
 
-    private static string Band(RadioBand band) => band switch { RadioBand.Ghz2 => "2.4", RadioBand.Ghz5 => "5", _ => "6" };
+    private static string Band(RadioBand band) =>
+        band switch
+        {
+            RadioBand.Ghz2 => "2.4",
+            RadioBand.Ghz5 => "5",
+            _ => "6",
+        };
 }

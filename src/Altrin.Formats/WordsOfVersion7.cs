@@ -55,7 +55,11 @@ internal static class WordsOfVersion7
     /// <summary>Renames what labels hold and the findings that a design has accepted.</summary>
     public static void Upgrade(JsonObject home)
     {
-        foreach (var label in ((home["site"] as JsonObject)?["boxes"] as JsonArray ?? []).Select(b => (b as JsonObject)?["label"]).OfType<JsonObject>())
+        foreach (
+            var label in ((home["site"] as JsonObject)?["boxes"] as JsonArray ?? [])
+                .Select(b => (b as JsonObject)?["label"])
+                .OfType<JsonObject>()
+        )
         {
             foreach (var (before, now) in LabelMembers)
             {
@@ -65,10 +69,18 @@ internal static class WordsOfVersion7
                 }
             }
         }
-        foreach (var accepted in (home["setUps"] as JsonArray ?? []).SelectMany(s => (s as JsonObject)?["accepted"] as JsonArray ?? []).OfType<JsonObject>())
+        foreach (
+            var accepted in (home["setUps"] as JsonArray ?? [])
+                .SelectMany(s => (s as JsonObject)?["accepted"] as JsonArray ?? [])
+                .OfType<JsonObject>()
+        )
         {
-            if (accepted["finding"] is JsonValue value && value.TryGetValue<string>(out var identity)
-                && identity.IndexOf('(', StringComparison.Ordinal) is > 0 and var end && Codes.TryGetValue(identity[..end], out var code))
+            if (
+                accepted["finding"] is JsonValue value
+                && value.TryGetValue<string>(out var identity)
+                && identity.IndexOf('(', StringComparison.Ordinal) is > 0 and var end
+                && Codes.TryGetValue(identity[..end], out var code)
+            )
             {
                 accepted["finding"] = code + identity[end..];
             }

@@ -2,7 +2,9 @@ using System.Text.Json.Nodes;
 
 namespace Altrin.Formats;
 
-/// <summary>What version 8 of the design file calls by other words than the versions before it: those on the pages and labels of boxes.</summary>
+/// <summary>
+/// What version 8 of the design file calls by other words than the versions before it: those on the pages and labels of boxes.
+/// </summary>
 internal static class WordsOfVersion8
 {
     /// <summary>Members, which meant the same wherever they stood.</summary>
@@ -51,9 +53,12 @@ internal static class WordsOfVersion8
                 foreach (var (name, value) in members)
                 {
                     Rename(value);
-                    whole.TryAdd(Members.GetValueOrDefault(name, name), name == "kind" && value is JsonValue text && text.TryGetValue<string>(out var kind)
-                        ? Kinds.GetValueOrDefault(kind, kind)
-                        : value);
+                    whole.TryAdd(
+                        Members.GetValueOrDefault(name, name),
+                        name == "kind" && value is JsonValue text && text.TryGetValue<string>(out var kind)
+                            ? Kinds.GetValueOrDefault(kind, kind)
+                            : value
+                    );
                 }
                 break;
         }

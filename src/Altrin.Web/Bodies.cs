@@ -28,9 +28,11 @@ internal static class Bodies
 
     /// <summary>What is wrong with the kind of a body; null where it is JSON in UTF-8.</summary>
     public static ProblemHttpResult? Wrong(HttpRequest request) =>
-        MediaTypeHeaderValue.TryParse(request.ContentType, out var type) && type.MediaType.Equals("application/json", StringComparison.OrdinalIgnoreCase)
-        && (!type.Charset.HasValue || HeaderUtilities.RemoveQuotes(type.Charset).Equals("utf-8", StringComparison.OrdinalIgnoreCase)) ? null
-        : Problems.Of(StatusCodes.Status415UnsupportedMediaType, "malformed", "The body is of another kind.", Kind);
+        MediaTypeHeaderValue.TryParse(request.ContentType, out var type)
+        && type.MediaType.Equals("application/json", StringComparison.OrdinalIgnoreCase)
+        && (!type.Charset.HasValue || HeaderUtilities.RemoveQuotes(type.Charset).Equals("utf-8", StringComparison.OrdinalIgnoreCase))
+            ? null
+            : Problems.Of(StatusCodes.Status415UnsupportedMediaType, "malformed", "The body is of another kind.", Kind);
 
     /// <summary>Refuses bodies that are no JSON before anything reads them.</summary>
     public static async Task Check(HttpContext context, RequestDelegate next)

@@ -26,14 +26,30 @@ internal sealed record Differs(string Text, IReadOnlyList<string> Subjects);
 /// <param name="Changes">The changes between them, in an order in which they can be made; none where they are alike.</param>
 /// <param name="Unreachable">What differs and cannot be set on any page, in sentences; empty where the changes lead all the way.</param>
 /// <param name="Moved">What got better, worse, or otherwise by it.</param>
-internal sealed record Comparison(ComparedVersion Before, ComparedVersion After, IReadOnlyList<Differs> Changes, IReadOnlyList<string> Unreachable, ProofDifference Moved);
+internal sealed record Comparison(
+    ComparedVersion Before,
+    ComparedVersion After,
+    IReadOnlyList<Differs> Changes,
+    IReadOnlyList<string> Unreachable,
+    ProofDifference Moved
+);
 
 /// <summary>Compares any two versions of a job's set-ups.</summary>
 internal static class CompareRoutes
 {
-    public static void Map(RouteGroupBuilder jobs) => jobs.MapGet("/{id:long}/compare", Compare).WithName("CompareVersions").ProducesProblem(StatusCodes.Status404NotFound);
+    public static void Map(RouteGroupBuilder jobs) =>
+        jobs.MapGet("/{id:long}/compare", Compare).WithName("CompareVersions").ProducesProblem(StatusCodes.Status404NotFound);
 
-    private static async Task<Results<Ok<Comparison>, ProblemHttpResult>> Compare(long id, long before, long after, string beforeSetUp, string afterSetUp, JobStore store, Proofs proofs, CancellationToken cancel)
+    private static async Task<Results<Ok<Comparison>, ProblemHttpResult>> Compare(
+        long id,
+        long before,
+        long after,
+        string beforeSetUp,
+        string afterSetUp,
+        JobStore store,
+        Proofs proofs,
+        CancellationToken cancel
+    )
     {
         if (await store.Find(id, cancel) is null)
         {
@@ -64,12 +80,27 @@ internal static class CompareRoutes
             changes.Add(new(change.Describe(at), change.Subjects()));
             at = at with { SetUp = change.ApplyTo(at).Value };
         }
-        var (was, now, moved) = await proofs.Do(id, c => (Judging.Prove(from, null, new(c)), Judging.Prove(to, null, new(c))) is var (a, b) ? (a, b, ProofDifference.Between(a, b)) : default, cancel);
-        return TypedResults.Ok(new Comparison(Version(first.Revision, from, was), Version(second.Revision, to, now), changes, difference.Unreachable, moved));
+        var (was, now, moved) = await proofs.Do(
+            id,
+            c =>
+                (Judging.Prove(from, null, new(c)), Judging.Prove(to, null, new(c))) is var (a, b)
+                    ? (a, b, ProofDifference.Between(a, b))
+                    : default,
+            cancel
+        );
+        return TypedResults.Ok(
+            new Comparison(Version(first.Revision, from, was), Version(second.Revision, to, now), changes, difference.Unreachable, moved)
+        );
     }
 
     private static ComparedVersion Version(RevisionInfo revision, Design design, Proof proof) =>
         new(revision, design.SetUp.Name, DesignWriter.Document(new(design.Site, [design.SetUp])), ProofDocument.Of(proof));
 
-    private static ProblemHttpResult NoRevision(long revision) => Problems.Of(StatusCodes.Status404NotFound, "no-revision", $"This job has no version {revision}.", "Its versions are listed under revisions.");
+    private static ProblemHttpResult NoRevision(long revision) =>
+        Problems.Of(
+            StatusCodes.Status404NotFound,
+            "no-revision",
+            $"This job has no version {revision}.",
+            "Its versions are listed under revisions."
+        );
 }

@@ -15,12 +15,15 @@ internal static class HeadRoutes
     /// <summary>Which browser tab asks, so that undo does not silently take back what another tab did.</summary>
     public const string TabHeader = "Altrin-Tab";
 
-    /// <summary>The revision that the page saw when its user made the edit, so that a stale one can be held against what happened meanwhile.</summary>
+    /// <summary>
+    /// The revision that the page saw when its user made the edit, so that a stale one can be held against what happened meanwhile.
+    /// </summary>
     public const string BaseHeader = "Altrin-Base";
 
     public static void Map(RouteGroupBuilder jobs)
     {
-        Describe(jobs.MapPost("/{id:long}/changes", Commit).WithName("CommitChanges")).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        Describe(jobs.MapPost("/{id:long}/changes", Commit).WithName("CommitChanges"))
+            .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         Describe(jobs.MapPost("/{id:long}/undo", Undo).WithName("Undo")).ProducesProblem(StatusCodes.Status409Conflict);
         Describe(jobs.MapPost("/{id:long}/redo", Redo).WithName("Redo")).ProducesProblem(StatusCodes.Status409Conflict);
     }
@@ -41,8 +44,21 @@ internal static class HeadRoutes
     /// <param name="edit">Gives the new home with its label, or the problem.</param>
     /// <param name="cancel">Stops the work.</param>
     /// <param name="also">Adds what belongs to the new revision, to be saved with it or not at all.</param>
-    /// <param name="narrow">Whether the edit carries only what its user touched; one that carries more is never made on top unasked.</param>
-    public static async Task<Results<Ok<JobState>, ProblemHttpResult>> CommitHome(long id, string setUp, JobStore store, Proofs proofs, HttpContext context, string? match, string? tab, Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit, CancellationToken cancel, Action<long>? also = null, bool narrow = true)
+    /// <param name="narrow">Whether the edit carries only what its user touched; one that carries more is never made on top
+    /// unasked.</param>
+    public static async Task<Results<Ok<JobState>, ProblemHttpResult>> CommitHome(
+        long id,
+        string setUp,
+        JobStore store,
+        Proofs proofs,
+        HttpContext context,
+        string? match,
+        string? tab,
+        Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit,
+        CancellationToken cancel,
+        Action<long>? also = null,
+        bool narrow = true
+    )
     {
         if (Version(match, out var version) is { } wrong)
         {
@@ -62,11 +78,19 @@ internal static class HeadRoutes
             return problem!;
         }
         var known = KeyReferences.Of(head.Home).Select(u => u.Reference).ToHashSet(StringComparer.Ordinal);
-        if (KeyReferences.Of(home).FirstOrDefault(u => !known.Contains(u.Reference)) is { } added
-            && (await context.RequestServices.GetRequiredService<SecretStore>().List(id, known, cancel)).All(s => s.Reference != added.Reference))
+        if (
+            KeyReferences.Of(home).FirstOrDefault(u => !known.Contains(u.Reference)) is { } added
+            && (await context.RequestServices.GetRequiredService<SecretStore>().List(id, known, cancel)).All(s =>
+                s.Reference != added.Reference
+            )
+        )
         {
             // What stands there is not repeated, and not kept: it may be the key itself.
-            return Problems.Field("", "a reference that is not known", $"The password for {added.Where} is not known. Keep its value first (POST …/secrets) and give the reference that is answered.");
+            return Problems.Field(
+                "",
+                "a reference that is not known",
+                $"The password for {added.Where} is not known. Keep its value first (POST …/secrets) and give the reference that is answered."
+            );
         }
         var prepared = store.Prepare(home);
         if (!prepared.Ok)
@@ -86,38 +110,93 @@ internal static class HeadRoutes
     }
 
     /// <summary>
-    /// What the edit, made on what its user saw, and what happened since then both set; null where the request does not say what was seen, or where the
+    /// What the edit, made on what its user saw, and what happened since then both set; null where the request does not say what was
+    /// seen, or where the
     /// edit could not be made there either: then nothing is known of it.
     /// </summary>
-    private static async Task<IReadOnlyList<Clash>?> Clashes(long id, JobHead head, JobStore store, HttpContext context, Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit, CancellationToken cancel)
+    private static async Task<IReadOnlyList<Clash>?> Clashes(
+        long id,
+        JobHead head,
+        JobStore store,
+        HttpContext context,
+        Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit,
+        CancellationToken cancel
+    )
     {
-        if (!long.TryParse(context.Request.Headers[BaseHeader].ToString(), NumberStyles.None, CultureInfo.InvariantCulture, out var seen)
-            || await store.Revision(id, seen, cancel) is not { } before)
+        if (
+            !long.TryParse(context.Request.Headers[BaseHeader].ToString(), NumberStyles.None, CultureInfo.InvariantCulture, out var seen)
+            || await store.Revision(id, seen, cancel) is not { } before
+        )
         {
             return null;
         }
         return edit(head with { Home = before.Home }).Done is var (mine, _) ? Clash.Between(before.Home, mine, head.Home) : null;
     }
 
-    private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(long id, ChangeRequest request, JobStore store, Proofs proofs, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel) => CommitHome(id, request.SetUp, store, proofs, context, match, tab, head =>
-    {
-        if (head.Home.Design(request.SetUp) is not { } design)
-        {
-            return (null, DesignRoutes.NoSetUp(head.Home, request.SetUp));
-        }
-        var changed = ChangeList.Apply(design, request.Changes);
-        return !changed.Ok ? (null, DesignRoutes.Refused(changed.Error))
-            : request.Changes.Count == 0 ? (null, Problems.Field("/changes", "nothing", "At least one change is expected."))
-            : ((head.Home.With(changed.Value.SetUp), ChangeList.Describe(design, request.Changes)), null);
-    }, cancel);
+    private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(
+        long id,
+        ChangeRequest request,
+        JobStore store,
+        Proofs proofs,
+        HttpContext context,
+        [FromHeader(Name = "If-Match")] string? match,
+        [FromHeader(Name = TabHeader)] string? tab,
+        CancellationToken cancel
+    ) =>
+        CommitHome(
+            id,
+            request.SetUp,
+            store,
+            proofs,
+            context,
+            match,
+            tab,
+            head =>
+            {
+                if (head.Home.Design(request.SetUp) is not { } design)
+                {
+                    return (null, DesignRoutes.NoSetUp(head.Home, request.SetUp));
+                }
+                var changed = ChangeList.Apply(design, request.Changes);
+                return !changed.Ok ? (null, DesignRoutes.Refused(changed.Error))
+                    : request.Changes.Count == 0 ? (null, Problems.Field("/changes", "nothing", "At least one change is expected."))
+                    : ((head.Home.With(changed.Value.SetUp), ChangeList.Describe(design, request.Changes)), null);
+            },
+            cancel
+        );
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Undo(long id, JobStore store, Proofs proofs, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = TabHeader)] string? tab, CancellationToken cancel, string? setUp = null, bool evenOthers = false) =>
-        await Moved(id, store, proofs, context, match, setUp, version => store.Undo(id, version, Tab(tab), evenOthers, cancel), cancel);
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Undo(
+        long id,
+        JobStore store,
+        Proofs proofs,
+        HttpContext context,
+        [FromHeader(Name = "If-Match")] string? match,
+        [FromHeader(Name = TabHeader)] string? tab,
+        CancellationToken cancel,
+        string? setUp = null,
+        bool evenOthers = false
+    ) => await Moved(id, store, proofs, context, match, setUp, version => store.Undo(id, version, Tab(tab), evenOthers, cancel), cancel);
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Redo(long id, JobStore store, Proofs proofs, HttpContext context, [FromHeader(Name = "If-Match")] string? match, CancellationToken cancel, string? setUp = null) =>
-        await Moved(id, store, proofs, context, match, setUp, version => store.Redo(id, version, cancel), cancel);
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Redo(
+        long id,
+        JobStore store,
+        Proofs proofs,
+        HttpContext context,
+        [FromHeader(Name = "If-Match")] string? match,
+        CancellationToken cancel,
+        string? setUp = null
+    ) => await Moved(id, store, proofs, context, match, setUp, version => store.Redo(id, version, cancel), cancel);
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Moved(long id, JobStore store, Proofs proofs, HttpContext context, string? match, string? setUp, Func<long, Task<HeadMove>> move, CancellationToken cancel)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Moved(
+        long id,
+        JobStore store,
+        Proofs proofs,
+        HttpContext context,
+        string? match,
+        string? setUp,
+        Func<long, Task<HeadMove>> move,
+        CancellationToken cancel
+    )
     {
         if (Version(match, out var version) is { } wrong)
         {
@@ -129,7 +208,14 @@ internal static class HeadRoutes
             : await Answer(await move(version), id, setUp, proofs, context, cancel);
     }
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Answer(HeadMove move, long id, string? setUp, Proofs proofs, HttpContext context, CancellationToken cancel)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Answer(
+        HeadMove move,
+        long id,
+        string? setUp,
+        Proofs proofs,
+        HttpContext context,
+        CancellationToken cancel
+    )
     {
         switch (move)
         {
@@ -139,9 +225,21 @@ internal static class HeadRoutes
             case HeadMove.Stale stale:
                 return await Stale(stale.Head, setUp, null, proofs, cancel);
             case HeadMove.OtherTab other:
-                return Problems.Of(StatusCodes.Status409Conflict, "other-tab", "The last change was made in another tab.", $"It was: {other.Head.Revision.Label}. Undo it all the same?", more: await Head(other.Head, setUp, proofs, cancel));
+                return Problems.Of(
+                    StatusCodes.Status409Conflict,
+                    "other-tab",
+                    "The last change was made in another tab.",
+                    $"It was: {other.Head.Revision.Label}. Undo it all the same?",
+                    more: await Head(other.Head, setUp, proofs, cancel)
+                );
             case HeadMove.Nothing nothing:
-                return Problems.Of(StatusCodes.Status409Conflict, "nothing-there", "There is nothing left to undo or redo.", null, more: await Head(nothing.Head, setUp, proofs, cancel));
+                return Problems.Of(
+                    StatusCodes.Status409Conflict,
+                    "nothing-there",
+                    "There is nothing left to undo or redo.",
+                    null,
+                    more: await Head(nothing.Head, setUp, proofs, cancel)
+                );
             default:
                 return Problems.NoJob(id);
         }
@@ -153,11 +251,23 @@ internal static class HeadRoutes
         return TypedResults.Ok(JobState.Of(head, shown, proof));
     }
 
-    private static async Task<ProblemHttpResult> Stale(JobHead head, string? setUp, IReadOnlyList<Clash>? clashes, Proofs proofs, CancellationToken cancel)
+    private static async Task<ProblemHttpResult> Stale(
+        JobHead head,
+        string? setUp,
+        IReadOnlyList<Clash>? clashes,
+        Proofs proofs,
+        CancellationToken cancel
+    )
     {
         var more = await Head(head, setUp, proofs, cancel);
         more["clashes"] = clashes;
-        return Problems.Of(StatusCodes.Status412PreconditionFailed, "stale", "The job was changed elsewhere since this page read it.", $"The last change there: {head.Revision.Label}.", more: more);
+        return Problems.Of(
+            StatusCodes.Status412PreconditionFailed,
+            "stale",
+            "The job was changed elsewhere since this page read it.",
+            $"The last change there: {head.Revision.Label}.",
+            more: more
+        );
     }
 
     /// <summary>The head as it is now, so that the page can go on from it.</summary>
@@ -173,13 +283,23 @@ internal static class HeadRoutes
     {
         version = 0;
         return match is null
-            ? Problems.Of(StatusCodes.Status428PreconditionRequired, "version-needed", "Which version is meant?", "Send the ETag that the job was read with in If-Match.")
-            : match.Length > 2 && match[0] == '"' && match[^1] == '"' && long.TryParse(match.AsSpan(1, match.Length - 2), NumberStyles.None, CultureInfo.InvariantCulture, out version) ? null
+                ? Problems.Of(
+                    StatusCodes.Status428PreconditionRequired,
+                    "version-needed",
+                    "Which version is meant?",
+                    "Send the ETag that the job was read with in If-Match."
+                )
+            : match.Length > 2
+            && match[0] == '"'
+            && match[^1] == '"'
+            && long.TryParse(match.AsSpan(1, match.Length - 2), NumberStyles.None, CultureInfo.InvariantCulture, out version)
+                ? null
             : Problems.Of(StatusCodes.Status400BadRequest, "malformed", "If-Match cannot be read.", "One ETag such as \"12\" is expected.");
     }
 
-    public static RouteHandlerBuilder Describe(RouteHandlerBuilder route) => route
-        .ProducesProblem(StatusCodes.Status404NotFound)
-        .ProducesProblem(StatusCodes.Status412PreconditionFailed)
-        .ProducesProblem(StatusCodes.Status428PreconditionRequired);
+    public static RouteHandlerBuilder Describe(RouteHandlerBuilder route) =>
+        route
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .ProducesProblem(StatusCodes.Status412PreconditionFailed)
+            .ProducesProblem(StatusCodes.Status428PreconditionRequired);
 }

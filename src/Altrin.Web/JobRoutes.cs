@@ -16,11 +16,21 @@ internal static class JobRoutes
     {
         jobs.MapGet("", List).WithName("ListJobs").ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         jobs.MapPost("", Create).WithName("CreateJob").ProducesProblem(StatusCodes.Status422UnprocessableEntity);
-        jobs.MapPatch("/{id:long}", Edit).WithName("EditJob").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapPatch("/{id:long}", Edit)
+            .WithName("EditJob")
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         jobs.MapGet("/{id:long}/revisions", Revisions).WithName("ListRevisions").ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static async Task<Results<Ok<Page<JobSummary>>, ProblemHttpResult>> List(JobStore store, CancellationToken cancel, [MaxLength(MostName)] string? search = null, bool archived = false, int page = 1, int perPage = 20)
+    private static async Task<Results<Ok<Page<JobSummary>>, ProblemHttpResult>> List(
+        JobStore store,
+        CancellationToken cancel,
+        [MaxLength(MostName)] string? search = null,
+        bool archived = false,
+        int page = 1,
+        int perPage = 20
+    )
     {
         if (Paging(page, perPage) is { } wrong)
         {
@@ -34,7 +44,15 @@ internal static class JobRoutes
         return TypedResults.Ok(new Page<JobSummary>([.. found.Items.Select(JobSummary.Of)], found.Number, found.PerPage, found.Total));
     }
 
-    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Create(NewJob job, JobStore store, SecretStore secrets, ReadingStore readings, Writing writing, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Create(
+        NewJob job,
+        JobStore store,
+        SecretStore secrets,
+        ReadingStore readings,
+        Writing writing,
+        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
+        CancellationToken cancel
+    )
     {
         if (Name(job.Name) is not { } name)
         {
@@ -58,36 +76,59 @@ internal static class JobRoutes
         {
             return Problems.Field("/from", $"{job.From}", prepared.Error);
         }
-        var head = await writing.Do(async () =>
-        {
-            var made = await store.Create(name, prepared.Value, job.From is null ? "New job" : "Duplicated", HeadRoutes.Tab(tab), cancel);
-            if (job.From is { } copied)
+        var head = await writing.Do(
+            async () =>
             {
-                await secrets.Copy(copied, made.Job.Id, cancel);
-                await readings.Copy(copied, made.Job.Id, cancel);
-            }
-            return made;
-        }, cancel);
+                var made = await store.Create(
+                    name,
+                    prepared.Value,
+                    job.From is null ? "New job" : "Duplicated",
+                    HeadRoutes.Tab(tab),
+                    cancel
+                );
+                if (job.From is { } copied)
+                {
+                    await secrets.Copy(copied, made.Job.Id, cancel);
+                    await readings.Copy(copied, made.Job.Id, cancel);
+                }
+                return made;
+            },
+            cancel
+        );
         return TypedResults.Created($"/api/jobs/{head.Job.Id}", JobSummary.Of(head.Job));
     }
 
-    private static async Task<Results<Ok<JobSummary>, ProblemHttpResult>> Edit(long id, JobEdit edit, JobStore store, CancellationToken cancel)
+    private static async Task<Results<Ok<JobSummary>, ProblemHttpResult>> Edit(
+        long id,
+        JobEdit edit,
+        JobStore store,
+        CancellationToken cancel
+    )
     {
         var name = edit.Name is null ? null : Name(edit.Name);
         if (edit.Name is not null && name is null)
         {
             return BadName(edit.Name);
         }
-        return await store.Edit(id, name, edit.Archived, cancel) is { } edited ? TypedResults.Ok(JobSummary.Of(edited)) : Problems.NoJob(id);
+        return await store.Edit(id, name, edit.Archived, cancel) is { } edited
+            ? TypedResults.Ok(JobSummary.Of(edited))
+            : Problems.NoJob(id);
     }
 
-    private static async Task<Results<Ok<Page<RevisionInfo>>, ProblemHttpResult>> Revisions(long id, JobStore store, CancellationToken cancel, int page = 1, int perPage = 20) =>
-        Paging(page, perPage) is { } wrong ? wrong : TypedResults.Ok(await store.Revisions(id, page, perPage, cancel));
+    private static async Task<Results<Ok<Page<RevisionInfo>>, ProblemHttpResult>> Revisions(
+        long id,
+        JobStore store,
+        CancellationToken cancel,
+        int page = 1,
+        int perPage = 20
+    ) => Paging(page, perPage) is { } wrong ? wrong : TypedResults.Ok(await store.Revisions(id, page, perPage, cancel));
 
     /// <summary>A name as it is kept; null when it cannot be one.</summary>
-    public static string? Name(string name) => name.Trim() is { Length: > 0 and <= MostName } trimmed && !trimmed.Any(char.IsControl) ? trimmed : null;
+    public static string? Name(string name) =>
+        name.Trim() is { Length: > 0 and <= MostName } trimmed && !trimmed.Any(char.IsControl) ? trimmed : null;
 
-    public static ProblemHttpResult BadName(string name) => Problems.Field("/name", $"{name.Trim().Length} characters", $"A name has 1 to {MostName} characters on one line.");
+    public static ProblemHttpResult BadName(string name) =>
+        Problems.Field("/name", $"{name.Trim().Length} characters", $"A name has 1 to {MostName} characters on one line.");
 
     /// <summary>What is wrong with the page of a list that was asked for; null where nothing is.</summary>
     public static ProblemHttpResult? Paging(int page, int perPage) =>

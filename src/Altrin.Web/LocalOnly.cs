@@ -13,14 +13,28 @@ internal sealed class LocalOnly(RequestDelegate next)
         var request = context.Request;
         if (!Hosts.Contains(request.Host.Host, StringComparer.OrdinalIgnoreCase))
         {
-            await Problems.Of(StatusCodes.Status400BadRequest, "foreign-host", "This server answers on loopback only.", $"Host '{Cut(request.Host.Host)}' is none of {string.Join(", ", Hosts)}.").ExecuteAsync(context);
+            await Problems
+                .Of(
+                    StatusCodes.Status400BadRequest,
+                    "foreign-host",
+                    "This server answers on loopback only.",
+                    $"Host '{Cut(request.Host.Host)}' is none of {string.Join(", ", Hosts)}."
+                )
+                .ExecuteAsync(context);
             return;
         }
         var reads = HttpMethods.IsGet(request.Method) || HttpMethods.IsHead(request.Method);
         var origin = request.Headers.Origin.ToString();
         if (!reads && origin.Length > 0 && !IsOwn(origin, request))
         {
-            await Problems.Of(StatusCodes.Status403Forbidden, "foreign-origin", "A page of another origin may not change anything here.", $"Origin '{Cut(origin)}' is not this server.").ExecuteAsync(context);
+            await Problems
+                .Of(
+                    StatusCodes.Status403Forbidden,
+                    "foreign-origin",
+                    "A page of another origin may not change anything here.",
+                    $"Origin '{Cut(origin)}' is not this server."
+                )
+                .ExecuteAsync(context);
             return;
         }
         var headers = context.Response.Headers;
@@ -38,8 +52,12 @@ internal sealed class LocalOnly(RequestDelegate next)
 
     /// <summary>Whether a page came from here: by any of the names of loopback, at the port that was asked.</summary>
     private static bool IsOwn(string origin, HttpRequest request) =>
-        Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Scheme == request.Scheme && from.PathAndQuery == "/" && origin[^1] != '/'
-        && Hosts.Contains(from.Host, StringComparer.OrdinalIgnoreCase) && from.Port == (request.Host.Port ?? (request.IsHttps ? 443 : 80));
+        Uri.TryCreate(origin, UriKind.Absolute, out var from)
+        && from.Scheme == request.Scheme
+        && from.PathAndQuery == "/"
+        && origin[^1] != '/'
+        && Hosts.Contains(from.Host, StringComparer.OrdinalIgnoreCase)
+        && from.Port == (request.Host.Port ?? (request.IsHttps ? 443 : 80));
 
     private static string Cut(string text) => text.Length > 80 ? text[..80] : text;
 }

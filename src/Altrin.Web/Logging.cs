@@ -18,11 +18,12 @@ internal static class Logging
         services.AddSerilog(log => Configure(log, folder), preserveStaticLogger: true);
 
     /// <summary>Logs each request in this server's own log.</summary>
-    public static void UseRequests(WebApplication app) => app.UseSerilogRequestLogging(options =>
-    {
-        options.Logger = app.Services.GetRequiredService<Serilog.ILogger>();
-        Requests(options);
-    });
+    public static void UseRequests(WebApplication app) =>
+        app.UseSerilogRequestLogging(options =>
+        {
+            options.Logger = app.Services.GetRequiredService<Serilog.ILogger>();
+            Requests(options);
+        });
 
     /// <summary>
     /// What is logged of a request: the route that it took, not its address, which may hold what was typed in a wrong place, such as a key.
@@ -31,12 +32,12 @@ internal static class Logging
     {
         options.MessageTemplate = "HTTP {RequestMethod} {Route} answered {StatusCode} in {Elapsed:0.0} ms";
         options.GetMessageTemplateProperties = (context, _, elapsed, status) =>
-        [
-            new("RequestMethod", new ScalarValue(MethodOf(context))),
-            new("Route", new ScalarValue(RouteOf(context))),
-            new("StatusCode", new ScalarValue(status)),
-            new("Elapsed", new ScalarValue(elapsed)),
-        ];
+            [
+                new("RequestMethod", new ScalarValue(MethodOf(context))),
+                new("Route", new ScalarValue(RouteOf(context))),
+                new("StatusCode", new ScalarValue(status)),
+                new("Elapsed", new ScalarValue(elapsed)),
+            ];
     }
 
     /// <summary>The route that a request took, as it is written in the program.</summary>
@@ -46,12 +47,20 @@ internal static class Logging
     public static string MethodOf(HttpContext context) =>
         Methods.FirstOrDefault(m => HttpMethods.Equals(m, context.Request.Method)) ?? "another method";
 
-    private static readonly string[] Methods = [HttpMethods.Get, HttpMethods.Head, HttpMethods.Post, HttpMethods.Put, HttpMethods.Patch, HttpMethods.Delete, HttpMethods.Options];
+    private static readonly string[] Methods =
+    [
+        HttpMethods.Get,
+        HttpMethods.Head,
+        HttpMethods.Post,
+        HttpMethods.Put,
+        HttpMethods.Patch,
+        HttpMethods.Delete,
+        HttpMethods.Options,
+    ];
 
     private static void Configure(LoggerConfiguration log, DataFolder? folder)
     {
-        log
-            .MinimumLevel.Information()
+        log.MinimumLevel.Information()
             .MinimumLevel.Override("Microsoft", LogEventLevel.Warning)
             // A port in use is told in one line by the program itself.
             .MinimumLevel.Override("Microsoft.Extensions.Hosting.Internal.Host", LogEventLevel.Fatal)
@@ -60,7 +69,14 @@ internal static class Logging
             .WriteTo.Console(LogEventLevel.Error, formatProvider: CultureInfo.InvariantCulture);
         if (folder is not null)
         {
-            log.WriteTo.File(new CompactJsonFormatter(), Path.Combine(folder.Logs, "altrin-.log"), rollingInterval: RollingInterval.Day, retainedFileCountLimit: 14, fileSizeLimitBytes: 10_000_000, rollOnFileSizeLimit: true);
+            log.WriteTo.File(
+                new CompactJsonFormatter(),
+                Path.Combine(folder.Logs, "altrin-.log"),
+                rollingInterval: RollingInterval.Day,
+                retainedFileCountLimit: 14,
+                fileSizeLimitBytes: 10_000_000,
+                rollOnFileSizeLimit: true
+            );
         }
     }
 }

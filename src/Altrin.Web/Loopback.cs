@@ -15,5 +15,7 @@ internal static class Loopback
     /// <summary>The first address that other machines can reach; null where there is none.</summary>
     public static string? Beyond(IEnumerable<string> addresses) => addresses.FirstOrDefault(a => !Is(a));
 
-    private static bool Is(string address) => BindingAddress.Parse(address) is var at && (at.Host == "localhost" || (IPAddress.TryParse(at.Host.Trim('[', ']'), out var ip) && IPAddress.IsLoopback(ip)));
+    private static bool Is(string address) =>
+        BindingAddress.Parse(address) is var at
+        && (at.Host == "localhost" || (IPAddress.TryParse(at.Host.Trim('[', ']'), out var ip) && IPAddress.IsLoopback(ip)));
 }

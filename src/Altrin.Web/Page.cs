@@ -23,8 +23,10 @@ internal sealed class Page(IWebHostEnvironment environment)
         $"default-src 'none'; script-src 'self'; style-src 'self'{(nonce.Length > 0 ? $" 'nonce-{nonce}'" : "")}; img-src 'self' data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
 
     /// <summary>Files with a hash in their name never change; the rest is asked for anew.</summary>
-    public static void Cache(StaticFileResponseContext context) => context.Context.Response.Headers.CacheControl =
-        context.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal) ? "public, max-age=31536000, immutable" : "no-cache";
+    public static void Cache(StaticFileResponseContext context) =>
+        context.Context.Response.Headers.CacheControl = context.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal)
+            ? "public, max-age=31536000, immutable"
+            : "no-cache";
 
     public static IResult Serve(HttpContext context, Page page)
     {
@@ -34,7 +36,12 @@ internal sealed class Page(IWebHostEnvironment environment)
         }
         if (page._html.Value is not { } html)
         {
-            return Problems.Of(StatusCodes.Status503ServiceUnavailable, "no-front-end", "The front end was not built.", "Start Altrin with ./start, which builds it.");
+            return Problems.Of(
+                StatusCodes.Status503ServiceUnavailable,
+                "no-front-end",
+                "The front end was not built.",
+                "Start Altrin with ./start, which builds it."
+            );
         }
         var nonce = Convert.ToBase64String(RandomNumberGenerator.GetBytes(16));
         context.Response.Headers.ContentSecurityPolicy = Policy(nonce);

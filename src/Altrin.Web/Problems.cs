@@ -14,7 +14,14 @@ internal static class Problems
     public const string Prefix = "urn:altrin:problem:";
 
     /// <summary>One problem.</summary>
-    public static ProblemHttpResult Of(int status, string type, string title, string? detail, IReadOnlyList<FileError>? errors = null, IDictionary<string, object?>? more = null)
+    public static ProblemHttpResult Of(
+        int status,
+        string type,
+        string title,
+        string? detail,
+        IReadOnlyList<FileError>? errors = null,
+        IDictionary<string, object?>? more = null
+    )
     {
         var extensions = more is null ? [] : new Dictionary<string, object?>(more);
         if (errors is not null)
@@ -32,14 +39,17 @@ internal static class Problems
     public static void Complete(ProblemDetailsContext context)
     {
         var problem = context.ProblemDetails;
-        (string Type, string Title, string? Detail)? known = problem.Type?.StartsWith(Prefix, StringComparison.Ordinal) == true ? null : problem.Status switch
-        {
-            StatusCodes.Status404NotFound => ("not-found", "There is nothing at this address.", null),
-            StatusCodes.Status405MethodNotAllowed => ("malformed", "This address takes other methods.", null),
-            StatusCodes.Status413PayloadTooLarge => ("too-large", "The request is too large.", Bodies.AtMost(context.HttpContext)),
-            StatusCodes.Status415UnsupportedMediaType => ("malformed", "The body is of another kind.", Bodies.Kind),
-            _ => null,
-        };
+        (string Type, string Title, string? Detail)? known =
+            problem.Type?.StartsWith(Prefix, StringComparison.Ordinal) == true
+                ? null
+                : problem.Status switch
+                {
+                    StatusCodes.Status404NotFound => ("not-found", "There is nothing at this address.", null),
+                    StatusCodes.Status405MethodNotAllowed => ("malformed", "This address takes other methods.", null),
+                    StatusCodes.Status413PayloadTooLarge => ("too-large", "The request is too large.", Bodies.AtMost(context.HttpContext)),
+                    StatusCodes.Status415UnsupportedMediaType => ("malformed", "The body is of another kind.", Bodies.Kind),
+                    _ => null,
+                };
         if (known is var (type, title, detail))
         {
             (problem.Type, problem.Title, problem.Detail) = (Prefix + type, title, detail);
@@ -57,20 +67,61 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : I
     {
         var problem = exception switch
         {
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Problems.Of(StatusCodes.Status413PayloadTooLarge, "too-large", "The request is too large.", Bodies.AtMost(httpContext)),
-            BadHttpRequestException { InnerException: JsonException json } bad => Problems.Of(bad.StatusCode, "malformed", "The body cannot be read.", JsonMistakes.Explain(json), [new(JsonMistakes.Pointer(json), "a value that cannot be read", JsonMistakes.Explain(json))]),
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Problems.Of(
+                StatusCodes.Status413PayloadTooLarge,
+                "too-large",
+                "The request is too large.",
+                Bodies.AtMost(httpContext)
+            ),
+            BadHttpRequestException { InnerException: JsonException json } bad => Problems.Of(
+                bad.StatusCode,
+                "malformed",
+                "The body cannot be read.",
+                JsonMistakes.Explain(json),
+                [new(JsonMistakes.Pointer(json), "a value that cannot be read", JsonMistakes.Explain(json))]
+            ),
             BadHttpRequestException bad => Problems.Of(bad.StatusCode, "malformed", "The request cannot be read.", Explain(bad)),
-            BusyException busy => Problems.Of(StatusCodes.Status503ServiceUnavailable, "busy", "Too much is asked at once.", $"{busy.Message} Nothing was changed; ask again in a moment."),
-            _ when StorageFault.IsBusy(exception) => Problems.Of(StatusCodes.Status503ServiceUnavailable, "busy", "Too much is asked at once.", "The database is busy. Nothing was changed; ask again in a moment."),
-            _ when StorageFault.IsFull(exception) => Problems.Of(StatusCodes.Status507InsufficientStorage, "disk-full", "The disk is full.", "Nothing was saved. Make room on the disk that holds the data folder, and do it again."),
-            TooLongException late => Problems.Of(StatusCodes.Status503ServiceUnavailable, "too-long", "That takes too long to work out.", late.Message),
-            OperationCanceledException when httpContext.RequestAborted.IsCancellationRequested => Problems.Of(StatusCodes.Status499ClientClosedRequest, "aborted", "The request was taken back.", null),
+            BusyException busy => Problems.Of(
+                StatusCodes.Status503ServiceUnavailable,
+                "busy",
+                "Too much is asked at once.",
+                $"{busy.Message} Nothing was changed; ask again in a moment."
+            ),
+            _ when StorageFault.IsBusy(exception) => Problems.Of(
+                StatusCodes.Status503ServiceUnavailable,
+                "busy",
+                "Too much is asked at once.",
+                "The database is busy. Nothing was changed; ask again in a moment."
+            ),
+            _ when StorageFault.IsFull(exception) => Problems.Of(
+                StatusCodes.Status507InsufficientStorage,
+                "disk-full",
+                "The disk is full.",
+                "Nothing was saved. Make room on the disk that holds the data folder, and do it again."
+            ),
+            TooLongException late => Problems.Of(
+                StatusCodes.Status503ServiceUnavailable,
+                "too-long",
+                "That takes too long to work out.",
+                late.Message
+            ),
+            OperationCanceledException when httpContext.RequestAborted.IsCancellationRequested => Problems.Of(
+                StatusCodes.Status499ClientClosedRequest,
+                "aborted",
+                "The request was taken back.",
+                null
+            ),
             _ => null,
         };
         if (problem is null)
         {
             LogFault(logger, exception, Logging.MethodOf(httpContext), Logging.RouteOf(httpContext));
-            problem = Problems.Of(StatusCodes.Status500InternalServerError, "fault", "A fault of the program.", "It is in the log; nothing was saved.");
+            problem = Problems.Of(
+                StatusCodes.Status500InternalServerError,
+                "fault",
+                "A fault of the program.",
+                "It is in the log; nothing was saved."
+            );
         }
         if (problem.StatusCode == StatusCodes.Status503ServiceUnavailable)
         {
@@ -80,21 +131,25 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : I
         return true;
     }
 
-    /// <summary>What is wrong with a request outside its body. The framework names types of the program in it, which are not known outside.</summary>
-    private static string Explain(BadHttpRequestException bad) => Unbound().Match(bad.Message) is { Success: true } unbound
-        ? $"'{unbound.Groups[2].Value}' cannot be \"{(unbound.Groups[3].Value is { Length: > 60 } much ? much[..60] : unbound.Groups[3].Value)}\". {WantedAs(unbound.Groups[1].Value)}"
+    /// <summary>
+    /// What is wrong with a request outside its body. The framework names types of the program in it, which are not known outside.
+    /// </summary>
+    private static string Explain(BadHttpRequestException bad) =>
+        Unbound().Match(bad.Message) is { Success: true } unbound
+            ? $"'{unbound.Groups[2].Value}' cannot be \"{(unbound.Groups[3].Value is { Length: > 60 } much ? much[..60] : unbound.Groups[3].Value)}\". {WantedAs(unbound.Groups[1].Value)}"
         : Missing().Match(bad.Message) is { Success: true } missing ? $"'{missing.Groups[1].Value}' must be given."
         : bad.StatusCode == StatusCodes.Status415UnsupportedMediaType ? Bodies.Kind
         : "It does not keep to HTTP, or ended too early.";
 
-    private static string WantedAs(string type) => type.TrimEnd('?') switch
-    {
-        "int" or "long" => "A whole number is expected.",
-        "bool" => "true or false is expected.",
-        "double" => "A number is expected.",
-        var name when Words.FirstOrDefault(w => w.Name == name) is { } words => $"{JsonMistakes.Wanted(words)} is expected.",
-        _ => "The description of the API says what is expected.",
-    };
+    private static string WantedAs(string type) =>
+        type.TrimEnd('?') switch
+        {
+            "int" or "long" => "A whole number is expected.",
+            "bool" => "true or false is expected.",
+            "double" => "A number is expected.",
+            var name when Words.FirstOrDefault(w => w.Name == name) is { } words => $"{JsonMistakes.Wanted(words)} is expected.",
+            _ => "The description of the API says what is expected.",
+        };
 
     /// <summary>The words that may stand in addresses.</summary>
     private static readonly Type[] Words = [typeof(SurveyTable), typeof(TakeOut), typeof(Formats.Printouts.PrintoutStyle)];

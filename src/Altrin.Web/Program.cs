@@ -11,12 +11,14 @@ if (StartOptions.Read(args) is not { } start)
 // The OpenAPI document is made at build by running this program: it then touches no data.
 var describing = Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 
-var builder = WebApplication.CreateBuilder(new WebApplicationOptions
-{
-    Args = start.Rest,
-    ContentRootPath = AppContext.BaseDirectory,
-    WebRootPath = Path.Combine(AppContext.BaseDirectory, "wwwroot"),
-});
+var builder = WebApplication.CreateBuilder(
+    new WebApplicationOptions
+    {
+        Args = start.Rest,
+        ContentRootPath = AppContext.BaseDirectory,
+        WebRootPath = Path.Combine(AppContext.BaseDirectory, "wwwroot"),
+    }
+);
 Loopback.ListenOnlyThere(builder.WebHost, start.Port);
 builder.Services.AddAltrin();
 if (describing)
@@ -45,7 +47,9 @@ try
     KeyRing.Use(builder.Services, folder.Value);
     foreach (var aside in KeyRing.SetAsideUnreadable(folder.Value))
     {
-        Console.Error.WriteLine($"altrin: a file of the key ring holds no key; it is set aside as {aside}. What was encrypted with it can be typed again.");
+        Console.Error.WriteLine(
+            $"altrin: a file of the key ring holds no key; it is set aside as {aside}. What was encrypted with it can be typed again."
+        );
     }
 }
 catch (Exception e) when (StorageFault.Says(e) is { } fault)
@@ -69,7 +73,13 @@ try
     }
     if (!start.Empty)
     {
-        await Demo.Seed(services.GetRequiredService<Writing>(), services.GetRequiredService<JobStore>(), services.GetRequiredService<SecretStore>(), services.GetRequiredService<ReadingStore>(), time);
+        await Demo.Seed(
+            services.GetRequiredService<Writing>(),
+            services.GetRequiredService<JobStore>(),
+            services.GetRequiredService<SecretStore>(),
+            services.GetRequiredService<ReadingStore>(),
+            time
+        );
     }
     await app.StartAsync();
 }

@@ -14,13 +14,21 @@ namespace Altrin.Web;
 /// <param name="Store">Jobs.</param>
 /// <param name="Proofs">Where answers are worked out.</param>
 /// <param name="Cancel">Ends the work when the caller no longer waits.</param>
-internal readonly record struct ProofQuestion([FromRoute(Name = "id")] long Id, [FromQuery(Name = "setUp")] string SetUp, JobStore Store, Proofs Proofs, CancellationToken Cancel)
+internal readonly record struct ProofQuestion(
+    [FromRoute(Name = "id")] long Id,
+    [FromQuery(Name = "setUp")] string SetUp,
+    JobStore Store,
+    Proofs Proofs,
+    CancellationToken Cancel
+)
 {
     /// <summary>What is seen of a settled home.</summary>
-    public static Observation Observed(Design design, CancellationToken cancel) => Observer.Observe(Compiler.Compile(design, Situation.Settled, new Work(cancel)));
+    public static Observation Observed(Design design, CancellationToken cancel) =>
+        Observer.Observe(Compiler.Compile(design, Situation.Settled, new Work(cancel)));
 
     /// <summary>Answers from what is seen of the settled home.</summary>
-    public Task<Results<Ok<T>, ProblemHttpResult>> Seen<T>(Func<Observation, Parsed<T>> answer) => Asked((design, cancel) => answer(Observed(design, cancel)));
+    public Task<Results<Ok<T>, ProblemHttpResult>> Seen<T>(Func<Observation, Parsed<T>> answer) =>
+        Asked((design, cancel) => answer(Observed(design, cancel)));
 
     /// <summary>Answers from the design.</summary>
     public async Task<Results<Ok<T>, ProblemHttpResult>> Asked<T>(Func<Design, CancellationToken, Parsed<T>> answer)

@@ -8,7 +8,8 @@ namespace Altrin.Web;
 
 /// <summary>
 /// Everything that is worked out for an answer: at most as many at once as there are cores, fair between jobs, and each for as long as
-/// the caller waits and no longer than a stated time. The core counts its work and cuts what is too large by itself; the clock only gives up.
+/// the caller waits and no longer than a stated time. The core counts its work and cuts what is too large by itself; the clock only gives
+/// up.
 /// </summary>
 internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) : IDisposable
 {
@@ -21,7 +22,9 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
     /// </summary>
     private const int MostRemembered = 20_000;
 
-    /// <summary>A revision never changes, and neither does what is proven of it; pages and tabs ask for the same one again and again.</summary>
+    /// <summary>
+    /// A revision never changes, and neither does what is proven of it; pages and tabs ask for the same one again and again.
+    /// </summary>
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostRemembered, CompactionPercentage = 0.5 });
 
     private readonly FairGate _gate = new(Math.Max(1, Environment.ProcessorCount), TimeSpan.FromSeconds(10), time);
@@ -48,10 +51,12 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
     }
 
     /// <summary>Proves a set-up; a fault of the program is one.</summary>
-    public Task<ProofDocument> Of(long job, Design design, CancellationToken cancel) => Do(job, c => ProofDocument.Of(Judging.Prove(design, null, new(c))), cancel);
+    public Task<ProofDocument> Of(long job, Design design, CancellationToken cancel) =>
+        Do(job, c => ProofDocument.Of(Judging.Prove(design, null, new(c))), cancel);
 
     /// <summary>
-    /// Proves what is kept already: whatever the proof comes to, the job must open, so that it can be undone. Where it cannot be proven, that
+    /// Proves what is kept already: whatever the proof comes to, the job must open, so that it can be undone. Where it cannot be proven,
+    /// that
     /// is what is said.
     /// </summary>
     /// <param name="head">The job with its revision.</param>
@@ -82,7 +87,14 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
 
     /// <summary>Remembers what was proven of a revision before it was kept.</summary>
     public void Remember(JobHead head, Design design, ProofDocument proof) =>
-        _kept.Set((head.Revision.Id, design.SetUp.Name), proof, new MemoryCacheEntryOptions { Size = 1 + proof.Findings.Count + proof.Facts.Internet.Count + proof.Facts.Addresses.Count + proof.Facts.Links.Count });
+        _kept.Set(
+            (head.Revision.Id, design.SetUp.Name),
+            proof,
+            new MemoryCacheEntryOptions
+            {
+                Size = 1 + proof.Findings.Count + proof.Facts.Internet.Count + proof.Facts.Addresses.Count + proof.Facts.Links.Count,
+            }
+        );
 
     /// <inheritdoc/>
     public void Dispose() => _kept.Dispose();
@@ -92,5 +104,7 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
 }
 
 /// <summary>Something took longer to work out than a caller should wait.</summary>
-internal sealed class TooLongException() : Exception(
-    $"It was not worked out within {Proofs.Longest.TotalSeconds:0} seconds. Settle what is left to luck first, put boxes on the shelf that the question is not about, or ask a part of it.");
+internal sealed class TooLongException()
+    : Exception(
+        $"It was not worked out within {Proofs.Longest.TotalSeconds:0} seconds. Settle what is left to luck first, put boxes on the shelf that the question is not about, or ask a part of it."
+    );

@@ -149,7 +149,11 @@ internal static class ReadingContents
             case { Text: { } text }:
                 if (text.Length > Reading.LongestText)
                 {
-                    return Problems.Field("/content/text", $"{text.Length} characters", $"At most {Reading.LongestText:#,0} characters are read.");
+                    return Problems.Field(
+                        "/content/text",
+                        $"{text.Length} characters",
+                        $"At most {Reading.LongestText:#,0} characters are read."
+                    );
                 }
                 if (string.IsNullOrWhiteSpace(text))
                 {
@@ -164,11 +168,20 @@ internal static class ReadingContents
                     return Problems.Field("/content/capture", "text that is no base64", "The bytes of a capture in base64 (RFC 4648).");
                 }
                 bytes = held[..length];
-                return CaptureReader.Read(bytes) is { Ok: false, Error: { } error } ? Problems.Field("/content/capture", $"{length} bytes", error) : null;
+                return CaptureReader.Read(bytes) is { Ok: false, Error: { } error }
+                    ? Problems.Field("/content/capture", $"{length} bytes", error)
+                    : null;
             case { Outside: { } outside }:
-                if (!IPAddress.TryParse(outside.Seen.Trim(), out var seen) || (seen.AddressFamily == AddressFamily.InterNetwork && !Ipv4Address.Parse(outside.Seen.Trim()).Ok))
+                if (
+                    !IPAddress.TryParse(outside.Seen.Trim(), out var seen)
+                    || (seen.AddressFamily == AddressFamily.InterNetwork && !Ipv4Address.Parse(outside.Seen.Trim()).Ok)
+                )
                 {
-                    return Problems.Field("/content/outside/seen", outside.Seen, "The address that the outside service shows, such as 203.0.113.80.");
+                    return Problems.Field(
+                        "/content/outside/seen",
+                        outside.Seen,
+                        "The address that the outside service shows, such as 203.0.113.80."
+                    );
                 }
                 var wan = string.IsNullOrWhiteSpace(outside.Wan) ? (Parsed<Ipv4Address>?)null : Ipv4Address.Parse(outside.Wan.Trim());
                 if (wan is { Ok: false, Error: { } why })
@@ -192,16 +205,39 @@ internal static class ReadingContents
         for (var i = 0; i < runs.Count; i++)
         {
             var run = runs[i];
-            if (!(run.DownMbps is > 0 and <= TypedReader.MostMbps) || run.UpMbps is <= 0 or > TypedReader.MostMbps || run.Seconds is <= 0 or > 86_400 || run.Megabytes is <= 0 or > 1_000_000)
+            if (
+                !(run.DownMbps is > 0 and <= TypedReader.MostMbps)
+                || run.UpMbps is <= 0 or > TypedReader.MostMbps
+                || run.Seconds is <= 0 or > 86_400
+                || run.Megabytes is <= 0 or > 1_000_000
+            )
             {
-                return Problems.Field($"/content/runs/{i}", $"{run.DownMbps} Mb/s", $"A rate over 0 and up to {TypedReader.MostMbps:#,0} Mb/s, a length up to a day, and up to 1,000,000 MB.");
+                return Problems.Field(
+                    $"/content/runs/{i}",
+                    $"{run.DownMbps} Mb/s",
+                    $"A rate over 0 and up to {TypedReader.MostMbps:#,0} Mb/s, a length up to a day, and up to 1,000,000 MB."
+                );
             }
             if (new[] { run.At, run.Place, run.Tool }.Any(w => w is { Length: > 60 } || (w ?? "").Any(char.IsControl)))
             {
                 return Problems.Field($"/content/runs/{i}", "long words", "Time, place and tool have at most 60 characters on one line.");
             }
         }
-        bytes = Encoding.UTF8.GetBytes(TypedReader.WriteRuns(runs.Select(r => new SpeedRun(0, r.At ?? "", r.Place ?? "", r.By, r.Tool ?? "", r.Seconds, r.Megabytes, r.DownMbps, r.UpMbps))));
+        bytes = Encoding.UTF8.GetBytes(
+            TypedReader.WriteRuns(
+                runs.Select(r => new SpeedRun(
+                    0,
+                    r.At ?? "",
+                    r.Place ?? "",
+                    r.By,
+                    r.Tool ?? "",
+                    r.Seconds,
+                    r.Megabytes,
+                    r.DownMbps,
+                    r.UpMbps
+                ))
+            )
+        );
         return null;
     }
 }

@@ -20,26 +20,56 @@ internal static class ReadingRoutes
     public static void Map(RouteGroupBuilder jobs)
     {
         Describe(jobs.MapPost("/{id:long}/readings/read", Read).WithName("ReadReading").UpTo(Bodies.Pasted));
-        HeadRoutes.Describe(jobs.MapPost("/{id:long}/readings", Keep).WithName("KeepReading").UpTo(Bodies.Pasted)).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        HeadRoutes
+            .Describe(jobs.MapPost("/{id:long}/readings", Keep).WithName("KeepReading").UpTo(Bodies.Pasted))
+            .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         Describe(jobs.MapGet("/{id:long}/readings", List).WithName("ListReadings"));
         jobs.MapGet("/{id:long}/readings/{reading:long}", Find).WithName("GetReading").ProducesProblem(StatusCodes.Status404NotFound);
-        jobs.MapGet("/{id:long}/readings/{reading:long}/content", Content).WithName("GetReadingContent").Produces<string>(StatusCodes.Status200OK, "text/plain").ProducesProblem(StatusCodes.Status404NotFound);
-        jobs.MapPut("/{id:long}/readings/{reading:long}/away", Away).WithName("PutReadingAway").ProducesProblem(StatusCodes.Status404NotFound);
+        jobs.MapGet("/{id:long}/readings/{reading:long}/content", Content)
+            .WithName("GetReadingContent")
+            .Produces<string>(StatusCodes.Status200OK, "text/plain")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        jobs.MapPut("/{id:long}/readings/{reading:long}/away", Away)
+            .WithName("PutReadingAway")
+            .ProducesProblem(StatusCodes.Status404NotFound);
         Describe(jobs.MapPost("/{id:long}/readings/difference", Difference).WithName("CompareLists").UpTo(Bodies.Pasted));
         Describe(jobs.MapPost("/{id:long}/readings/moved", Moved).WithName("FindMovedBox").UpTo(Bodies.Pasted));
     }
 
-    private static RouteHandlerBuilder Describe(RouteHandlerBuilder route) => route.ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+    private static RouteHandlerBuilder Describe(RouteHandlerBuilder route) =>
+        route.ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
 
-    private static async Task<Results<Ok<ReadingView>, ProblemHttpResult>> Read(long id, ReadRequest request, JobStore store, Proofs proofs, CancellationToken cancel) =>
+    private static async Task<Results<Ok<ReadingView>, ProblemHttpResult>> Read(
+        long id,
+        ReadRequest request,
+        JobStore store,
+        Proofs proofs,
+        CancellationToken cancel
+    ) =>
         await store.Find(id, cancel) is not { } head ? Problems.NoJob(id)
         : head.Home.Design(request.SetUp) is not { } design ? DesignRoutes.NoSetUp(head.Home, request.SetUp)
         : ReadingContents.Bytes(request.Content, out var bytes, out var capture) is { } wrong ? wrong
         : (WrongSeat(design, request.Seat) ?? WrongPlace(design, request.Place)) is { } lost ? lost
-        : await proofs.Do(id, c => View(head.Home, design, request.Seat, bytes, capture, new(request.Place, null), c), cancel) is var (view, problem) && view is null ? problem!
+        : await proofs.Do(id, c => View(head.Home, design, request.Seat, bytes, capture, new(request.Place, null), c), cancel)
+            is var (view, problem)
+        && view is null
+            ? problem!
         : TypedResults.Ok(view);
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Keep(long id, KeepRequest request, JobStore store, Proofs proofs, ShelfStore shelf, SecretStore secrets, ReadingStore readings, TimeProvider time, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Keep(
+        long id,
+        KeepRequest request,
+        JobStore store,
+        Proofs proofs,
+        ShelfStore shelf,
+        SecretStore secrets,
+        ReadingStore readings,
+        TimeProvider time,
+        HttpContext context,
+        [FromHeader(Name = "If-Match")] string? match,
+        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
+        CancellationToken cancel
+    )
     {
         if (await store.Find(id, cancel) is not { } now)
         {
@@ -50,11 +80,38 @@ internal static class ReadingRoutes
             return DesignRoutes.NoSetUp(now.Home, request.SetUp);
         }
         var name = request.Name.Trim();
-        if ((ReadingContents.Bytes(request.Content, out var bytes, out var capture) ?? WrongSeat(design, request.Seat)
-            ?? (name.Length is 0 or > ReadingStore.LongestName || name.Any(char.IsControl) ? Problems.Field("/name", request.Name, $"Where it came from: 1 to {ReadingStore.LongestName} characters on one line.") : null)
-            ?? WrongPlace(design, request.Place)
-            ?? (request.TakenAt > time.GetUtcNow().AddDays(1) ? Problems.Field("/takenAt", $"{request.TakenAt:u}", "A time that is not in the future.") : null)
-            ?? (await readings.Count(id, cancel) >= ReadingStore.Most ? Problems.Of(StatusCodes.Status422UnprocessableEntity, "too-many-readings", "The job keeps no more readings.", $"At most {ReadingStore.Most} are kept.") : null)) is { } wrong)
+        if (
+            (
+                ReadingContents.Bytes(request.Content, out var bytes, out var capture)
+                ?? WrongSeat(design, request.Seat)
+                ?? (
+                    name.Length is 0 or > ReadingStore.LongestName || name.Any(char.IsControl)
+                        ? Problems.Field(
+                            "/name",
+                            request.Name,
+                            $"Where it came from: 1 to {ReadingStore.LongestName} characters on one line."
+                        )
+                        : null
+                )
+                ?? WrongPlace(design, request.Place)
+                ?? (
+                    request.TakenAt > time.GetUtcNow().AddDays(1)
+                        ? Problems.Field("/takenAt", $"{request.TakenAt:u}", "A time that is not in the future.")
+                        : null
+                )
+                ?? (
+                    await readings.Count(id, cancel) >= ReadingStore.Most
+                        ? Problems.Of(
+                            StatusCodes.Status422UnprocessableEntity,
+                            "too-many-readings",
+                            "The job keeps no more readings.",
+                            $"At most {ReadingStore.Most} are kept."
+                        )
+                        : null
+                )
+            ) is
+            { } wrong
+        )
         {
             return wrong;
         }
@@ -90,33 +147,68 @@ internal static class ReadingRoutes
             return TypedResults.Ok(JobState.Of(now, design, await proofs.OfKept(now, design, cancel)));
         }
         var here = await shelf.Read(cancel);
-        return await HeadRoutes.CommitHome(id, request.SetUp, store, proofs, context, match, tab, head =>
-        {
-            // The home may have moved on: what is accepted must still be offered.
-            if (head.Home.Design(request.SetUp) is not { } current)
+        return await HeadRoutes.CommitHome(
+            id,
+            request.SetUp,
+            store,
+            proofs,
+            context,
+            match,
+            tab,
+            head =>
             {
-                return (null, DesignRoutes.NoSetUp(head.Home, request.SetUp));
+                // The home may have moved on: what is accepted must still be offered.
+                if (head.Home.Design(request.SetUp) is not { } current)
+                {
+                    return (null, DesignRoutes.NoSetUp(head.Home, request.SetUp));
+                }
+                var comparison = ReadingComparison.Of(head.Home, current, request.Seat, view.Reading, taken, new(cancel));
+                var accepted = comparison.Accept(head.Home, here, request.SetUp, request.Accepted);
+                var offers = comparison.Offered.Where(s => request.Accepted.Contains(s.Id)).Select(s => s.Offer!).Distinct().ToList();
+                entity.TakenOver = string.Join('\n', offers);
+                return accepted.Ok
+                    ? ((accepted.Value, $"Read from {name}: {offers[0]}{(offers.Count > 1 ? $", and {offers.Count - 1} more" : "")}"), null)
+                    : (
+                        null,
+                        Problems.Of(
+                            StatusCodes.Status422UnprocessableEntity,
+                            "refused-reading",
+                            "That cannot be taken over.",
+                            accepted.Error,
+                            [new("/accepted", "a statement that cannot be taken over", accepted.Error)]
+                        )
+                    );
+            },
+            cancel,
+            revision =>
+            {
+                entity.RevisionId = revision;
+                readings.Add(entity);
             }
-            var comparison = ReadingComparison.Of(head.Home, current, request.Seat, view.Reading, taken, new(cancel));
-            var accepted = comparison.Accept(head.Home, here, request.SetUp, request.Accepted);
-            var offers = comparison.Offered.Where(s => request.Accepted.Contains(s.Id)).Select(s => s.Offer!).Distinct().ToList();
-            entity.TakenOver = string.Join('\n', offers);
-            return accepted.Ok
-                ? ((accepted.Value, $"Read from {name}: {offers[0]}{(offers.Count > 1 ? $", and {offers.Count - 1} more" : "")}"), null)
-                : (null, Problems.Of(StatusCodes.Status422UnprocessableEntity, "refused-reading", "That cannot be taken over.", accepted.Error, [new("/accepted", "a statement that cannot be taken over", accepted.Error)]));
-        }, cancel, revision =>
-        {
-            entity.RevisionId = revision;
-            readings.Add(entity);
-        });
+        );
     }
 
-    private static async Task<Results<Ok<Page<ReadingInfo>>, ProblemHttpResult>> List(long id, JobStore store, ReadingStore readings, CancellationToken cancel, bool away = false, int page = 1, int perPage = 50) =>
+    private static async Task<Results<Ok<Page<ReadingInfo>>, ProblemHttpResult>> List(
+        long id,
+        JobStore store,
+        ReadingStore readings,
+        CancellationToken cancel,
+        bool away = false,
+        int page = 1,
+        int perPage = 50
+    ) =>
         JobRoutes.Paging(page, perPage) is { } wrong ? wrong
         : await store.Find(id, cancel) is null ? Problems.NoJob(id)
         : TypedResults.Ok(await readings.List(id, away, page, perPage, cancel));
 
-    private static async Task<Results<Ok<KeptReading>, ProblemHttpResult>> Find(long id, long reading, JobStore store, Proofs proofs, ReadingStore readings, CancellationToken cancel)
+    private static async Task<Results<Ok<KeptReading>, ProblemHttpResult>> Find(
+        long id,
+        long reading,
+        JobStore store,
+        Proofs proofs,
+        ReadingStore readings,
+        CancellationToken cancel
+    )
     {
         if (await store.Find(id, cancel) is not { } head)
         {
@@ -128,18 +220,45 @@ internal static class ReadingRoutes
         }
         // A set-up or a seat that is gone leaves the reading as it is, with nothing to hold it against.
         var design = head.Home.Design(info.SetUp) ?? SurveyRoutes.Found(head.Home);
-        var (view, problem) = await proofs.Do(id, c => View(head.Home, design, info.Seat, content, info.IsCapture, TakenOf(info.Place, info.TakenAt), c), cancel);
-        return view is null ? problem! : TypedResults.Ok(new KeptReading(info, view, info.IsCapture ? null : Encoding.UTF8.GetString(content)));
+        var (view, problem) = await proofs.Do(
+            id,
+            c => View(head.Home, design, info.Seat, content, info.IsCapture, TakenOf(info.Place, info.TakenAt), c),
+            cancel
+        );
+        return view is null
+            ? problem!
+            : TypedResults.Ok(new KeptReading(info, view, info.IsCapture ? null : Encoding.UTF8.GetString(content)));
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Content(long id, long reading, ReadingStore readings, CancellationToken cancel) =>
-        await readings.Find(id, reading, cancel) is not var (info, content) ? NoReading(reading)
-        : TypedResults.File(content, info.IsCapture ? CaptureFile.MediaType : "text/plain; charset=utf-8", $"reading-{reading}.{(info.IsCapture ? "pcap" : "txt")}");
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Content(
+        long id,
+        long reading,
+        ReadingStore readings,
+        CancellationToken cancel
+    ) =>
+        await readings.Find(id, reading, cancel) is not var (info, content)
+            ? NoReading(reading)
+            : TypedResults.File(
+                content,
+                info.IsCapture ? CaptureFile.MediaType : "text/plain; charset=utf-8",
+                $"reading-{reading}.{(info.IsCapture ? "pcap" : "txt")}"
+            );
 
-    private static async Task<Results<NoContent, ProblemHttpResult>> Away(long id, long reading, ReadingAway away, ReadingStore readings, CancellationToken cancel) =>
-        await readings.PutAway(id, reading, away.Away, cancel) ? TypedResults.NoContent() : NoReading(reading);
+    private static async Task<Results<NoContent, ProblemHttpResult>> Away(
+        long id,
+        long reading,
+        ReadingAway away,
+        ReadingStore readings,
+        CancellationToken cancel
+    ) => await readings.PutAway(id, reading, away.Away, cancel) ? TypedResults.NoContent() : NoReading(reading);
 
-    private static async Task<Results<Ok<ListDifference>, ProblemHttpResult>> Difference(long id, DifferenceRequest request, JobStore store, ReadingStore readings, CancellationToken cancel)
+    private static async Task<Results<Ok<ListDifference>, ProblemHttpResult>> Difference(
+        long id,
+        DifferenceRequest request,
+        JobStore store,
+        ReadingStore readings,
+        CancellationToken cancel
+    )
     {
         if (await store.Find(id, cancel) is not { } head)
         {
@@ -149,11 +268,19 @@ internal static class ReadingRoutes
         var (after, wrongAfter) = await Entries(id, "/after", request.After, request.AfterText, readings, cancel);
         return wrongBefore is not null ? wrongBefore
             : wrongAfter is not null ? wrongAfter
-            : request.Expected is { } box && head.Home.Site.Boxes.All(b => b.Id != box) ? Problems.Field("/expected", box, "The id of a box of the survey, or none.")
+            : request.Expected is { } box && head.Home.Site.Boxes.All(b => b.Id != box)
+                ? Problems.Field("/expected", box, "The id of a box of the survey, or none.")
             : TypedResults.Ok(DeviceLists.Compare(head.Home.Site, before.Neighbours, after.Neighbours, request.Expected));
     }
 
-    private static async Task<Results<Ok<MovedBox>, ProblemHttpResult>> Moved(long id, MovedRequest request, JobStore store, Proofs proofs, ReadingStore readings, CancellationToken cancel)
+    private static async Task<Results<Ok<MovedBox>, ProblemHttpResult>> Moved(
+        long id,
+        MovedRequest request,
+        JobStore store,
+        Proofs proofs,
+        ReadingStore readings,
+        CancellationToken cancel
+    )
     {
         if (await store.Find(id, cancel) is not { } head)
         {
@@ -171,14 +298,32 @@ internal static class ReadingRoutes
         }
         // The network that was looked through: the machine's own, else the one of the first entry among those recorded.
         var own = Machine.Of(entries)?.Adapter.Address?.Subnet;
-        var subnet = own ?? entries.Neighbours.Select(n => n.Address).OfType<Ipv4Address>().Select(a => (Subnet?)Subnet.Containing(a, 24)).FirstOrDefault()
-            ?? await proofs.Do(id, c => ProofQuestion.Observed(SurveyRoutes.Found(head.Home), c).Sheet.Rulers.Select(r => (Subnet?)r.Subnet).FirstOrDefault(), cancel);
+        var subnet = own
+            ?? entries
+                .Neighbours.Select(n => n.Address)
+                .OfType<Ipv4Address>()
+                .Select(a => (Subnet?)Subnet.Containing(a, 24))
+                .FirstOrDefault()
+            ?? await proofs.Do(
+                id,
+                c => ProofQuestion.Observed(SurveyRoutes.Found(head.Home), c).Sheet.Rulers.Select(r => (Subnet?)r.Subnet).FirstOrDefault(),
+                cancel
+            );
         var found = MovedBox.Find(head.Home.Site, box, request.Digits, entries.Neighbours, subnet);
-        return found.Ok ? TypedResults.Ok(found.Value) : Problems.Field(request.Digits is { Length: > 0 } ? "/digits" : "/box", request.Digits ?? request.Box ?? "", found.Error);
+        return found.Ok
+            ? TypedResults.Ok(found.Value)
+            : Problems.Field(request.Digits is { Length: > 0 } ? "/digits" : "/box", request.Digits ?? request.Box ?? "", found.Error);
     }
 
     /// <summary>What kept readings and a pasted text hold together.</summary>
-    private static async Task<(Reading Joined, ProblemHttpResult? Problem)> Entries(long id, string pointer, IReadOnlyList<long> kept, string? text, ReadingStore readings, CancellationToken cancel)
+    private static async Task<(Reading Joined, ProblemHttpResult? Problem)> Entries(
+        long id,
+        string pointer,
+        IReadOnlyList<long> kept,
+        string? text,
+        ReadingStore readings,
+        CancellationToken cancel
+    )
     {
         var joined = new Reading(0, [], [], 0);
         if (kept.Count > MostJoined)
@@ -204,22 +349,44 @@ internal static class ReadingRoutes
         }
         return (joined, null);
 
-        void Add(Reading read) => joined = joined with { Neighbours = [.. joined.Neighbours, .. read.Neighbours], Adapters = [.. joined.Adapters, .. read.Adapters], Routes = [.. joined.Routes, .. read.Routes] };
+        void Add(Reading read) =>
+            joined = joined with
+            {
+                Neighbours = [.. joined.Neighbours, .. read.Neighbours],
+                Adapters = [.. joined.Adapters, .. read.Adapters],
+                Routes = [.. joined.Routes, .. read.Routes],
+            };
     }
 
-    private static (ReadingView? View, ProblemHttpResult? Problem) View(HomeFile home, Design design, string? seat, byte[] content, bool capture, Taken taken, CancellationToken cancel)
+    private static (ReadingView? View, ProblemHttpResult? Problem) View(
+        HomeFile home,
+        Design design,
+        string? seat,
+        byte[] content,
+        bool capture,
+        Taken taken,
+        CancellationToken cancel
+    )
     {
         var read = ReadingStore.Read(content, capture);
-        return read.Ok ? (new(read.Value, ReadingComparison.Of(home, design, seat, read.Value, taken, new(cancel))), null) : (null, Problems.Field("/content", $"{content.Length} bytes", read.Error));
+        return read.Ok
+            ? (new(read.Value, ReadingComparison.Of(home, design, seat, read.Value, taken, new(cancel))), null)
+            : (null, Problems.Field("/content", $"{content.Length} bytes", read.Error));
     }
 
     private static ProblemHttpResult? WrongSeat(Design design, string? seat) =>
-        seat is { Length: > 0 } && Seats.Stand(design, seat) is { Ok: false, Error: { } error } ? Problems.Field("/seat", seat, error) : null;
+        seat is { Length: > 0 } && Seats.Stand(design, seat) is { Ok: false, Error: { } error }
+            ? Problems.Field("/seat", seat, error)
+            : null;
 
     private static ProblemHttpResult? WrongPlace(Design design, string? place) =>
-        place is not null && design.Site.Place(place) is null ? Problems.Field("/place", place, "The id of a place of the survey, or none.") : null;
+        place is not null && design.Site.Place(place) is null
+            ? Problems.Field("/place", place, "The id of a place of the survey, or none.")
+            : null;
 
-    private static Taken TakenOf(string? place, DateTimeOffset at) => new(place, at.UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm'Z'", CultureInfo.InvariantCulture));
+    private static Taken TakenOf(string? place, DateTimeOffset at) =>
+        new(place, at.UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm'Z'", CultureInfo.InvariantCulture));
 
-    private static ProblemHttpResult NoReading(long reading) => Problems.Of(StatusCodes.Status404NotFound, "no-reading", $"There is no reading {reading} in this job.", null);
+    private static ProblemHttpResult NoReading(long reading) =>
+        Problems.Of(StatusCodes.Status404NotFound, "no-reading", $"There is no reading {reading} in this job.", null);
 }

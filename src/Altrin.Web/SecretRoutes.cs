@@ -31,19 +31,37 @@ internal sealed record ShownSecret(string Value);
 /// <param name="Uses">Where it is used, in words.</param>
 internal sealed record SecretView(string Reference, SecretState State, IReadOnlyList<string> Uses);
 
-/// <summary>Keys and passwords of a job. A value is answered by one address only, which must be asked by POST, so that no link and no picture of another page asks for it.</summary>
+/// <summary>
+/// Keys and passwords of a job. A value is answered by one address only, which must be asked by POST, so that no link and no picture of
+/// another page asks for it.
+/// </summary>
 internal static class SecretRoutes
 {
     public static void Map(RouteGroupBuilder jobs)
     {
         jobs.MapGet("/{id:long}/secrets", List).WithName("ListSecrets").ProducesProblem(StatusCodes.Status404NotFound);
-        jobs.MapPost("/{id:long}/secrets", Keep).WithName("KeepSecret").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
-        jobs.MapPut("/{id:long}/secrets/{reference}", Type).WithName("TypeSecret").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapPost("/{id:long}/secrets", Keep)
+            .WithName("KeepSecret")
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapPut("/{id:long}/secrets/{reference}", Type)
+            .WithName("TypeSecret")
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         jobs.MapPost("/{id:long}/secrets/{reference}/shown", Show).WithName("ShowSecret").ProducesProblem(StatusCodes.Status404NotFound);
-        jobs.MapPost("/{id:long}/design/with-secrets", Whole).WithName("ExportWithSecrets").Produces<DesignDocument>().ProducesProblem(StatusCodes.Status404NotFound);
+        jobs.MapPost("/{id:long}/design/with-secrets", Whole)
+            .WithName("ExportWithSecrets")
+            .Produces<DesignDocument>()
+            .ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static async Task<Results<Ok<IReadOnlyList<SecretView>>, ProblemHttpResult>> List(long id, JobStore store, SecretStore secrets, CancellationToken cancel)
+    private static async Task<Results<Ok<IReadOnlyList<SecretView>>, ProblemHttpResult>> List(
+        long id,
+        JobStore store,
+        SecretStore secrets,
+        CancellationToken cancel
+    )
     {
         if (await store.Find(id, cancel) is not { } head)
         {
@@ -51,10 +69,22 @@ internal static class SecretRoutes
         }
         var uses = KeyReferences.Of(head.Home);
         var list = await secrets.List(id, uses.Select(u => u.Reference).ToHashSet(StringComparer.Ordinal), cancel);
-        return TypedResults.Ok<IReadOnlyList<SecretView>>([.. list.Select(s => new SecretView(s.Reference, s.State, [.. uses.Where(u => u.Reference == s.Reference).Select(u => u.Where)]))]);
+        return TypedResults.Ok<IReadOnlyList<SecretView>>([
+            .. list.Select(s => new SecretView(
+                s.Reference,
+                s.State,
+                [.. uses.Where(u => u.Reference == s.Reference).Select(u => u.Where)]
+            )),
+        ]);
     }
 
-    private static async Task<Results<Ok<KeptSecret>, ProblemHttpResult>> Keep(long id, NewSecret secret, JobStore store, SecretStore secrets, CancellationToken cancel)
+    private static async Task<Results<Ok<KeptSecret>, ProblemHttpResult>> Keep(
+        long id,
+        NewSecret secret,
+        JobStore store,
+        SecretStore secrets,
+        CancellationToken cancel
+    )
     {
         var value = secret.Value ?? SayableKey.Make(RandomNumberGenerator.GetInt32);
         if (SecretStore.Wrong(value) is { } wrong)
@@ -74,8 +104,20 @@ internal static class SecretRoutes
         return TypedResults.Ok(new KeptSecret(await secrets.Keep(id, value, name, used, cancel)));
     }
 
-    /// <summary>Types the value of a reference. Where the job holds that value already under another one, the design is made to use that, since equal keys must have equal references.</summary>
-    private static async Task<Results<Ok<KeptSecret>, ProblemHttpResult>> Type(long id, string reference, TypedSecret secret, JobStore store, SecretStore secrets, Writing writing, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    /// <summary>
+    /// Types the value of a reference. Where the job holds that value already under another one, the design is made to use that, since
+    /// equal keys must have equal references.
+    /// </summary>
+    private static async Task<Results<Ok<KeptSecret>, ProblemHttpResult>> Type(
+        long id,
+        string reference,
+        TypedSecret secret,
+        JobStore store,
+        SecretStore secrets,
+        Writing writing,
+        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
+        CancellationToken cancel
+    )
     {
         if (SecretStore.Wrong(secret.Value) is { } wrong)
         {
@@ -85,7 +127,11 @@ internal static class SecretRoutes
         {
             return Problems.NoJob(id);
         }
-        if ((await secrets.List(id, KeyReferences.Of(head.Home).Select(u => u.Reference).ToHashSet(StringComparer.Ordinal), cancel)).All(s => s.Reference != reference))
+        if (
+            (await secrets.List(id, KeyReferences.Of(head.Home).Select(u => u.Reference).ToHashSet(StringComparer.Ordinal), cancel)).All(
+                s => s.Reference != reference
+            )
+        )
         {
             return NoSecret();
         }
@@ -94,22 +140,63 @@ internal static class SecretRoutes
             async () =>
             {
                 var kept = await secrets.Type(id, reference, secret.Value, cancel);
-                return !kept.Ok || kept.Value == reference || store.Prepare(KeyReferences.Exchange(head.Home, reference, kept.Value)) is not { Ok: true } same ? (kept, null)
-                    : (kept, await store.Commit(id, head.Job.Version, same.Value, $"{reference} is the same key as {kept.Value}", HeadRoutes.Tab(tab), cancel));
+                return
+                    !kept.Ok
+                    || kept.Value == reference
+                    || store.Prepare(KeyReferences.Exchange(head.Home, reference, kept.Value)) is not { Ok: true } same
+                    ? (kept, null)
+                    : (
+                        kept,
+                        await store.Commit(
+                            id,
+                            head.Job.Version,
+                            same.Value,
+                            $"{reference} is the same key as {kept.Value}",
+                            HeadRoutes.Tab(tab),
+                            cancel
+                        )
+                    );
             },
             cancel,
-            done => done.Item2 is null or HeadMove.Done);
+            done => done.Item2 is null or HeadMove.Done
+        );
         return !typed.Ok ? Problems.Field("reference", reference, typed.Error)
-            : moved is not (null or HeadMove.Done) ? Problems.Of(StatusCodes.Status409Conflict, "stale", "The job was changed elsewhere at the same moment.", "Type it again; nothing was changed.")
+            : moved is not (null or HeadMove.Done)
+                ? Problems.Of(
+                    StatusCodes.Status409Conflict,
+                    "stale",
+                    "The job was changed elsewhere at the same moment.",
+                    "Type it again; nothing was changed."
+                )
             : TypedResults.Ok(new KeptSecret(typed.Value));
     }
 
-    private static async Task<Results<Ok<ShownSecret>, ProblemHttpResult>> Show(long id, string reference, SecretStore secrets, CancellationToken cancel) =>
-        await secrets.Show(id, reference, cancel) is { } value ? TypedResults.Ok(new ShownSecret(value)) : NoSecret();
+    private static async Task<Results<Ok<ShownSecret>, ProblemHttpResult>> Show(
+        long id,
+        string reference,
+        SecretStore secrets,
+        CancellationToken cancel
+    ) => await secrets.Show(id, reference, cancel) is { } value ? TypedResults.Ok(new ShownSecret(value)) : NoSecret();
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Whole(long id, JobStore store, SecretStore secrets, CancellationToken cancel) => await store.Find(id, cancel) is { } head
-        ? TypedResults.File(Encoding.UTF8.GetBytes(DesignFile.Write(head.Home, await secrets.All(id, cancel))), "application/json", $"{DesignRoutes.Slug(head.Job.Name)}-with-keys.altrin.json")
-        : Problems.NoJob(id);
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Whole(
+        long id,
+        JobStore store,
+        SecretStore secrets,
+        CancellationToken cancel
+    ) =>
+        await store.Find(id, cancel) is { } head
+            ? TypedResults.File(
+                Encoding.UTF8.GetBytes(DesignFile.Write(head.Home, await secrets.All(id, cancel))),
+                "application/json",
+                $"{DesignRoutes.Slug(head.Job.Name)}-with-keys.altrin.json"
+            )
+            : Problems.NoJob(id);
 
-    private static ProblemHttpResult NoSecret() => Problems.Of(StatusCodes.Status404NotFound, "no-secret", "Nothing is kept under that reference.", "Its value was never typed, or the key ring that it was encrypted with is gone; type it again.");
+    private static ProblemHttpResult NoSecret() =>
+        Problems.Of(
+            StatusCodes.Status404NotFound,
+            "no-secret",
+            "Nothing is kept under that reference.",
+            "Its value was never typed, or the key ring that it was encrypted with is gone; type it again."
+        );
 }

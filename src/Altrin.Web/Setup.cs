@@ -53,8 +53,16 @@ internal static class Setup
         ReadingRoutes.Map(jobs);
         ShelfRoutes.Map(app.MapGroup("/api/shelf").WithTags("Shelf"));
         // Bodies of another kind lead here too, since the routes take none but JSON.
-        app.Map("/api/{**rest}", (HttpRequest request) => (request.ContentType is null ? null : Bodies.Wrong(request))
-            ?? Problems.Of(StatusCodes.Status404NotFound, "not-found", "There is no such address in the API.", "See /api/openapi/v1.json for those there are.")).ExcludeFromDescription();
+        app.Map("/api/{**rest}", (HttpRequest request) =>
+                (request.ContentType is null ? null : Bodies.Wrong(request))
+                ?? Problems.Of(
+                    StatusCodes.Status404NotFound,
+                    "not-found",
+                    "There is no such address in the API.",
+                    "See /api/openapi/v1.json for those there are."
+                )
+            )
+            .ExcludeFromDescription();
         // A file that is missing is missing; every other address belongs to the page.
         app.MapFallback("{*path:nonfile}", Page.Serve);
     }

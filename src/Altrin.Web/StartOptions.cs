@@ -22,7 +22,10 @@ internal sealed record StartOptions(int Port, string Data, bool Empty, string[] 
         {
             switch (args[i])
             {
-                case "--port" when i + 1 < args.Length && int.TryParse(args[i + 1], NumberStyles.None, CultureInfo.InvariantCulture, out var read) && read <= 65535:
+                case "--port"
+                    when i + 1 < args.Length
+                        && int.TryParse(args[i + 1], NumberStyles.None, CultureInfo.InvariantCulture, out var read)
+                        && read <= 65535:
                     (port, i) = (read, i + 1);
                     break;
                 case "--port":

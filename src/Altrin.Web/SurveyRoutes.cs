@@ -42,7 +42,8 @@ internal sealed record SurveyView(
     string Service,
     IReadOnlyList<NeedText> Needs,
     IReadOnlyList<string> Changing,
-    IReadOnlyList<PlaceAir> Air);
+    IReadOnlyList<PlaceAir> Air
+);
 
 /// <summary>A box of whose kind the shelf has a later edition.</summary>
 /// <param name="Box">The box.</param>
@@ -64,32 +65,75 @@ internal static class SurveyRoutes
 
     public static void Map(RouteGroupBuilder jobs)
     {
-        HeadRoutes.Describe(jobs.MapPost("/{id:long}/corrections", Correct).WithName("CommitCorrections")).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        HeadRoutes
+            .Describe(jobs.MapPost("/{id:long}/corrections", Correct).WithName("CommitCorrections"))
+            .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         jobs.MapGet("/{id:long}/survey", Show).WithName("GetSurvey").ProducesProblem(StatusCodes.Status404NotFound);
-        jobs.MapPost("/{id:long}/survey/read", Read).WithName("ReadLines").UpTo(Bodies.Pasted).ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
-        HeadRoutes.Describe(jobs.MapPost("/{id:long}/survey/enter", Enter).WithName("EnterLines").UpTo(Bodies.Pasted)).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
-        jobs.MapGet("/{id:long}/survey/{table}.csv", Export).WithName("ExportTable").Produces<string>(StatusCodes.Status200OK, "text/csv").ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
-        HeadRoutes.Describe(jobs.MapPost("/{id:long}/survey/table", Import).WithName("ImportTable").UpTo(Bodies.Pasted)).ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapPost("/{id:long}/survey/read", Read)
+            .WithName("ReadLines")
+            .UpTo(Bodies.Pasted)
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        HeadRoutes
+            .Describe(jobs.MapPost("/{id:long}/survey/enter", Enter).WithName("EnterLines").UpTo(Bodies.Pasted))
+            .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapGet("/{id:long}/survey/{table}.csv", Export)
+            .WithName("ExportTable")
+            .Produces<string>(StatusCodes.Status200OK, "text/csv")
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        HeadRoutes
+            .Describe(jobs.MapPost("/{id:long}/survey/table", Import).WithName("ImportTable").UpTo(Bodies.Pasted))
+            .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
     }
 
     /// <summary>The set-up that a survey records; the foremost where a file has no such one.</summary>
     public static Design Found(HomeFile home) => home.Design(StartPlan.Found) ?? new(home.Site, home.Foremost);
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Correct(long id, CorrectionRequest request, JobStore store, Proofs proofs, ShelfStore shelf, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Correct(
+        long id,
+        CorrectionRequest request,
+        JobStore store,
+        Proofs proofs,
+        ShelfStore shelf,
+        HttpContext context,
+        [FromHeader(Name = "If-Match")] string? match,
+        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
+        CancellationToken cancel
+    )
     {
         var here = await shelf.Read(cancel);
-        return await HeadRoutes.CommitHome(id, request.SetUp, store, proofs, context, match, tab, head =>
-        {
-            if (request.Corrections.Count == 0)
+        return await HeadRoutes.CommitHome(
+            id,
+            request.SetUp,
+            store,
+            proofs,
+            context,
+            match,
+            tab,
+            head =>
             {
-                return (null, Problems.Field("/corrections", "nothing", "At least one correction is expected."));
-            }
-            var corrected = CorrectionList.Apply(head.Home, here, request.Corrections);
-            return corrected.Ok ? ((corrected.Value, CorrectionList.Describe(head.Home, request.Corrections)), null) : (null, Refused(corrected.Error));
-        }, cancel);
+                if (request.Corrections.Count == 0)
+                {
+                    return (null, Problems.Field("/corrections", "nothing", "At least one correction is expected."));
+                }
+                var corrected = CorrectionList.Apply(head.Home, here, request.Corrections);
+                return corrected.Ok
+                    ? ((corrected.Value, CorrectionList.Describe(head.Home, request.Corrections)), null)
+                    : (null, Refused(corrected.Error));
+            },
+            cancel
+        );
     }
 
-    private static async Task<Results<Ok<SurveyView>, ProblemHttpResult>> Show(long id, JobStore store, Proofs proofs, ShelfStore shelf, TimeProvider time, CancellationToken cancel)
+    private static async Task<Results<Ok<SurveyView>, ProblemHttpResult>> Show(
+        long id,
+        JobStore store,
+        Proofs proofs,
+        ShelfStore shelf,
+        TimeProvider time,
+        CancellationToken cancel
+    )
     {
         if (await store.Find(id, cancel) is not { } head)
         {
@@ -99,64 +143,170 @@ internal static class SurveyRoutes
         var (site, today) = (found.Site, DateOnly.FromDateTime(time.GetLocalNow().DateTime));
         var gateway = site.Boxes.FirstOrDefault(b => b.Id == site.Service.HandOff);
         var proof = await proofs.Do(id, c => Judging.Prove(found, null, new(c)), cancel);
-        return TypedResults.Ok(new SurveyView(
-            FirstAnswer.Of(found, proof),
-            SurveyGaps.Of(found),
-            [.. site.Boxes.Where(b => b != gateway).Select(b => SpareVerdict.Of(b, site.Service, today))],
-            gateway is null ? [] : GatewayWays.Of(gateway),
-            CableCheck.Of(proof),
-            [.. site.Boxes.Select(b => (b.Id, Newer: here.Newer(b))).Where(b => b.Newer is not null).Select(b => new NewerProfile(b.Id, b.Newer!.ShelfId, b.Newer.Edition))],
-            ServiceWords.Of(site.Service),
-            [.. site.Needs.Select(n => (n.Id, Words: NeedWords.Of(found, n))).Select(n => new NeedText(n.Id, n.Words.Subject, n.Words.Asked))],
-            [.. site.Devices.Where(d => d.Mac is { IsLocallyAdministered: true }).Select(d => d.Id)],
-            PlaceAir.Of(found)));
+        return TypedResults.Ok(
+            new SurveyView(
+                FirstAnswer.Of(found, proof),
+                SurveyGaps.Of(found),
+                [.. site.Boxes.Where(b => b != gateway).Select(b => SpareVerdict.Of(b, site.Service, today))],
+                gateway is null ? [] : GatewayWays.Of(gateway),
+                CableCheck.Of(proof),
+                [
+                    .. site
+                        .Boxes.Select(b => (b.Id, Newer: here.Newer(b)))
+                        .Where(b => b.Newer is not null)
+                        .Select(b => new NewerProfile(b.Id, b.Newer!.ShelfId, b.Newer.Edition)),
+                ],
+                ServiceWords.Of(site.Service),
+                [
+                    .. site
+                        .Needs.Select(n => (n.Id, Words: NeedWords.Of(found, n)))
+                        .Select(n => new NeedText(n.Id, n.Words.Subject, n.Words.Asked)),
+                ],
+                [.. site.Devices.Where(d => d.Mac is { IsLocallyAdministered: true }).Select(d => d.Id)],
+                PlaceAir.Of(found)
+            )
+        );
     }
 
-    private static async Task<Results<Ok<IReadOnlyList<QuickLine>>, ProblemHttpResult>> Read(long id, QuickRequest request, JobStore store, ShelfStore shelf, CancellationToken cancel) =>
+    private static async Task<Results<Ok<IReadOnlyList<QuickLine>>, ProblemHttpResult>> Read(
+        long id,
+        QuickRequest request,
+        JobStore store,
+        ShelfStore shelf,
+        CancellationToken cancel
+    ) =>
         TooLong(request.Text) is { } wrong ? wrong
         : await store.Find(id, cancel) is not { } head ? Problems.NoJob(id)
         : TypedResults.Ok(QuickEntry.Read(head.Home, await shelf.Read(cancel), request.List, request.Text).Lines);
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Enter(long id, QuickRequest request, JobStore store, Proofs proofs, ShelfStore shelf, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Enter(
+        long id,
+        QuickRequest request,
+        JobStore store,
+        Proofs proofs,
+        ShelfStore shelf,
+        HttpContext context,
+        [FromHeader(Name = "If-Match")] string? match,
+        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
+        CancellationToken cancel
+    )
     {
         if (TooLong(request.Text) is { } wrong)
         {
             return wrong;
         }
         var here = await shelf.Read(cancel);
-        return await HeadRoutes.CommitHome(id, StartPlan.Found, store, proofs, context, match, tab, head =>
-        {
-            var read = QuickEntry.Read(head.Home, here, request.List, request.Text);
-            return read.Home is { } home ? ((home, CorrectionList.Describe(head.Home, read.Corrections)), null)
-                : read.Lines.Count == 0 ? (null, Problems.Field("/text", "nothing", "At least one line is expected."))
-                : (null, Problems.Of(StatusCodes.Status422UnprocessableEntity, "bad-lines", read.Lines.First(l => l.Error is not null).Error!, null, [.. read.Lines.Where(l => l.Error is not null).Take(FileError.Most).Select(l => new FileError($"line {l.Line}, column {l.Column}", "a line that is not understood", l.Error!))]));
-        }, cancel);
+        return await HeadRoutes.CommitHome(
+            id,
+            StartPlan.Found,
+            store,
+            proofs,
+            context,
+            match,
+            tab,
+            head =>
+            {
+                var read = QuickEntry.Read(head.Home, here, request.List, request.Text);
+                return read.Home is { } home ? ((home, CorrectionList.Describe(head.Home, read.Corrections)), null)
+                    : read.Lines.Count == 0 ? (null, Problems.Field("/text", "nothing", "At least one line is expected."))
+                    : (
+                        null,
+                        Problems.Of(
+                            StatusCodes.Status422UnprocessableEntity,
+                            "bad-lines",
+                            read.Lines.First(l => l.Error is not null).Error!,
+                            null,
+                            [
+                                .. read
+                                    .Lines.Where(l => l.Error is not null)
+                                    .Take(FileError.Most)
+                                    .Select(l => new FileError(
+                                        $"line {l.Line}, column {l.Column}",
+                                        "a line that is not understood",
+                                        l.Error!
+                                    )),
+                            ]
+                        )
+                    );
+            },
+            cancel
+        );
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Export(long id, string table, JobStore store, CancellationToken cancel) =>
-        !Enum.TryParse<SurveyTable>(table, true, out var which) ? Problems.Field("table", table, $"Allowed: {string.Join(", ", Enum.GetNames<SurveyTable>()).ToLowerInvariant()}.")
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Export(
+        long id,
+        string table,
+        JobStore store,
+        CancellationToken cancel
+    ) =>
+        !Enum.TryParse<SurveyTable>(table, true, out var which)
+            ? Problems.Field("table", table, $"Allowed: {string.Join(", ", Enum.GetNames<SurveyTable>()).ToLowerInvariant()}.")
         : await store.Find(id, cancel) is not { } head ? Problems.NoJob(id)
-        : TypedResults.File(Encoding.UTF8.GetBytes(SurveyTables.Write(which, head.Home)), "text/csv; charset=utf-8", $"{DesignRoutes.Slug(head.Job.Name)}-{table.ToLowerInvariant()}.csv");
+        : TypedResults.File(
+            Encoding.UTF8.GetBytes(SurveyTables.Write(which, head.Home)),
+            "text/csv; charset=utf-8",
+            $"{DesignRoutes.Slug(head.Job.Name)}-{table.ToLowerInvariant()}.csv"
+        );
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Import(long id, TableRequest request, JobStore store, Proofs proofs, ShelfStore shelf, HttpContext context, [FromHeader(Name = "If-Match")] string? match, [FromHeader(Name = HeadRoutes.TabHeader)] string? tab, CancellationToken cancel)
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Import(
+        long id,
+        TableRequest request,
+        JobStore store,
+        Proofs proofs,
+        ShelfStore shelf,
+        HttpContext context,
+        [FromHeader(Name = "If-Match")] string? match,
+        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
+        CancellationToken cancel
+    )
     {
         if (TooLong(request.Text) is { } wrong)
         {
             return wrong;
         }
         var here = await shelf.Read(cancel);
-        return await HeadRoutes.CommitHome(id, StartPlan.Found, store, proofs, context, match, tab, head =>
-        {
-            var read = SurveyTables.Read(request.Table, request.Text, head.Home, here);
-            return read.Value is { } home ? ((home, $"A table of {$"{request.Table}".ToLowerInvariant()} is read"), null)
-                : (null, Problems.Of(StatusCodes.Status422UnprocessableEntity, "bad-table", "The table cannot be read.", $"{read.Errors.Count} {(read.Errors.Count == 1 ? "thing is" : "things are")} wrong with it; nothing was taken.", read.Errors));
-        }, cancel, narrow: false);
+        return await HeadRoutes.CommitHome(
+            id,
+            StartPlan.Found,
+            store,
+            proofs,
+            context,
+            match,
+            tab,
+            head =>
+            {
+                var read = SurveyTables.Read(request.Table, request.Text, head.Home, here);
+                return read.Value is { } home
+                    ? ((home, $"A table of {$"{request.Table}".ToLowerInvariant()} is read"), null)
+                    : (
+                        null,
+                        Problems.Of(
+                            StatusCodes.Status422UnprocessableEntity,
+                            "bad-table",
+                            "The table cannot be read.",
+                            $"{read.Errors.Count} {(read.Errors.Count == 1 ? "thing is" : "things are")} wrong with it; nothing was taken.",
+                            read.Errors
+                        )
+                    );
+            },
+            cancel,
+            narrow: false
+        );
     }
 
-    private static ProblemHttpResult? TooLong(string text) => text.Length > LongestText ? Problems.Field("/text", $"{text.Length} characters", $"At most {LongestText} characters are read.") : null;
+    private static ProblemHttpResult? TooLong(string text) =>
+        text.Length > LongestText
+            ? Problems.Field("/text", $"{text.Length} characters", $"At most {LongestText} characters are read.")
+            : null;
 
-    private static ProblemHttpResult Refused(string why) => Problems.Of(
-        StatusCodes.Status422UnprocessableEntity, "refused-correction", "That cannot be so.", why, [new("/corrections", "a correction that cannot be made", why)]);
+    private static ProblemHttpResult Refused(string why) =>
+        Problems.Of(
+            StatusCodes.Status422UnprocessableEntity,
+            "refused-correction",
+            "That cannot be so.",
+            why,
+            [new("/corrections", "a correction that cannot be made", why)]
+        );
 }
 
 /// <summary>A table to be read.</summary>

@@ -25,18 +25,30 @@ internal sealed record JobSummary(long Id, string Name, DateTimeOffset ChangedAt
 /// <param name="Undo">What undo would take back; null when nothing.</param>
 /// <param name="Redo">What redo would bring back; null when nothing.</param>
 /// <param name="Missing">How many things the survey leaves open.</param>
-internal sealed record JobState(JobSummary Job, long Version, long Revision, IReadOnlyList<string> SetUps, DesignDocument Design, ProofDocument Proof, string? Undo, string? Redo, int Missing)
+internal sealed record JobState(
+    JobSummary Job,
+    long Version,
+    long Revision,
+    IReadOnlyList<string> SetUps,
+    DesignDocument Design,
+    ProofDocument Proof,
+    string? Undo,
+    string? Redo,
+    int Missing
+)
 {
-    public static JobState Of(JobHead head, Core.Sites.Design design, ProofDocument proof) => new(
-        JobSummary.Of(head.Job),
-        head.Job.Version,
-        head.Revision.Id,
-        [.. head.Home.SetUps.Select(s => s.Name)],
-        DesignWriter.Document(new(design.Site, [design.SetUp])),
-        proof,
-        head.Undo,
-        head.Redo,
-        SurveyGaps.Of(SurveyRoutes.Found(head.Home)).Count);
+    public static JobState Of(JobHead head, Core.Sites.Design design, ProofDocument proof) =>
+        new(
+            JobSummary.Of(head.Job),
+            head.Job.Version,
+            head.Revision.Id,
+            [.. head.Home.SetUps.Select(s => s.Name)],
+            DesignWriter.Document(new(design.Site, [design.SetUp])),
+            proof,
+            head.Undo,
+            head.Redo,
+            SurveyGaps.Of(SurveyRoutes.Found(head.Home)).Count
+        );
 }
 
 /// <summary>What changes would do; nothing is stored.</summary>

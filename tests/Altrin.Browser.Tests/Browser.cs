@@ -15,10 +15,23 @@ public sealed class Browser : IDisposable
     {
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
         options.AddArguments(
-            "--headless=new", "--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage", "--disable-quic", "--no-first-run",
-            "--no-default-browser-check", "--disable-background-networking", "--disable-component-update", "--disable-sync",
-            "--disable-extensions", "--force-device-scale-factor=1", "--hide-scrollbars", "--lang=en-US",
-            $"--user-data-dir={_profile}", "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1");
+            "--headless=new",
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-dev-shm-usage",
+            "--disable-quic",
+            "--no-first-run",
+            "--no-default-browser-check",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--disable-extensions",
+            "--force-device-scale-factor=1",
+            "--hide-scrollbars",
+            "--lang=en-US",
+            $"--user-data-dir={_profile}",
+            "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1"
+        );
         _service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         _service.SuppressInitialDiagnosticInformation = true;
         Driver = new(_service, options);
@@ -39,7 +52,17 @@ public sealed class Browser : IDisposable
         Directory.Delete(_profile, recursive: true);
     }
 
-    public void Resize(int width, int height) => Cdp("Emulation.setDeviceMetricsOverride", new() { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = width < 500 });
+    public void Resize(int width, int height) =>
+        Cdp(
+            "Emulation.setDeviceMetricsOverride",
+            new()
+            {
+                ["width"] = width,
+                ["height"] = height,
+                ["deviceScaleFactor"] = 1,
+                ["mobile"] = width < 500,
+            }
+        );
 
     public void Cdp(string command, Dictionary<string, object?> parameters) => Driver.ExecuteCdpCommand(command, parameters);
 
@@ -47,7 +70,9 @@ public sealed class Browser : IDisposable
     public string OpenCopy(Uri server, string station, string query)
     {
         Driver.Navigate().GoToUrl(server);
-        var id = Driver.ExecuteAsyncScript("const done=arguments[0]; fetch('/api/jobs',{method:'POST',headers:{'content-type':'application/json'},body:JSON.stringify({name:'Walk',from:1})}).then(r=>r.json()).then(j=>done(String(j.id)))");
+        var id = Driver.ExecuteAsyncScript(
+            "const done=arguments[0]; fetch('/api/jobs',{method:'POST',headers:{'content-type':'application/json'},body:JSON.stringify({name:'Walk',from:1})}).then(r=>r.json()).then(j=>done(String(j.id)))"
+        );
         var address = $"{server}jobs/{id}/{station}{query}";
         Driver.Navigate().GoToUrl(address);
         return address;
@@ -60,42 +85,59 @@ public sealed class Browser : IDisposable
         where T : class
     {
         var wait = new WebDriverWait(Driver, TimeSpan.FromSeconds(20)) { PollingInterval = TimeSpan.FromMilliseconds(50), Message = what };
-        wait.IgnoreExceptionTypes(typeof(NoSuchElementException), typeof(StaleElementReferenceException), typeof(ElementClickInterceptedException));
+        wait.IgnoreExceptionTypes(
+            typeof(NoSuchElementException),
+            typeof(StaleElementReferenceException),
+            typeof(ElementClickInterceptedException)
+        );
         return wait.Until(_ => look())!;
     }
 
     public IWebElement Find(string xpath) => Until(() => Driver.FindElement(By.XPath(xpath)), xpath);
 
     /// <summary>Waits for a text anywhere in the part of the page that a path names.</summary>
-    public void See(string text, string within = "//body") => Until(() => Driver.FindElement(By.XPath(within)).Text.Contains(text, StringComparison.Ordinal) ? text : null, $"to see '{text}'");
+    public void See(string text, string within = "//body") =>
+        Until(() => Driver.FindElement(By.XPath(within)).Text.Contains(text, StringComparison.Ordinal) ? text : null, $"to see '{text}'");
 
-    public void Click(string xpath) => Until(() =>
-    {
-        var found = Driver.FindElement(By.XPath(xpath));
-        if (!found.Enabled)
-        {
-            return null;
-        }
-        found.Click();
-        return xpath;
-    }, xpath);
+    public void Click(string xpath) =>
+        Until(
+            () =>
+            {
+                var found = Driver.FindElement(By.XPath(xpath));
+                if (!found.Enabled)
+                {
+                    return null;
+                }
+                found.Click();
+                return xpath;
+            },
+            xpath
+        );
 
     public void Button(string text) => Click($"//button[contains(normalize-space(.), '{text}') and not(@disabled)]");
 
     /// <summary>The control that a label names.</summary>
     public IWebElement Field(string label) => Find($"//*[@id=//label[normalize-space(.)='{label}']/@for]");
 
-    /// <summary>Chooses an option of a control that a label, or its own name, names; the first that has a text where a part is enough.</summary>
-    public void Choose(string label, string option, bool byName = false, bool part = false) => Until(() =>
-    {
-        var select = byName ? Find($"//select[@aria-label='{label}']") : Field(label);
-        if (!select.Enabled)
-        {
-            return null;
-        }
-        select.FindElement(By.XPath(part ? $".//option[contains(., '{option}')]" : $".//option[normalize-space(.)='{option}']")).Click();
-        return label;
-    }, label);
+    /// <summary>
+    /// Chooses an option of a control that a label, or its own name, names; the first that has a text where a part is enough.
+    /// </summary>
+    public void Choose(string label, string option, bool byName = false, bool part = false) =>
+        Until(
+            () =>
+            {
+                var select = byName ? Find($"//select[@aria-label='{label}']") : Field(label);
+                if (!select.Enabled)
+                {
+                    return null;
+                }
+                select
+                    .FindElement(By.XPath(part ? $".//option[contains(., '{option}')]" : $".//option[normalize-space(.)='{option}']"))
+                    .Click();
+                return label;
+            },
+            label
+        );
 
     public void Type(string label, string text)
     {

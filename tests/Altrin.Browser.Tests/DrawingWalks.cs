@@ -15,7 +15,11 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
 
     private void Version(int number) => browser.See($"version {number}", "//header");
 
-    private string Key() => (string)browser.Script("return document.activeElement.getAttribute('data-key') ?? document.activeElement.getAttribute('aria-label') ?? document.activeElement.textContent")!;
+    private string Key() =>
+        (string)
+            browser.Script(
+                "return document.activeElement.getAttribute('data-key') ?? document.activeElement.getAttribute('aria-label') ?? document.activeElement.textContent"
+            )!;
 
     private void Press(string keys) => new Actions(browser.Driver).SendKeys(keys).Perform();
 
@@ -34,13 +38,18 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
     {
         for (var i = 0; i < 40 && Key() != key; i++)
         {
-            var arrows = ((string)browser.Script($$"""
-                const middle = e => { const r = e.getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]; };
-                const [a, b] = [middle(document.activeElement), middle(document.querySelector('[data-key="{{key}}"]'))];
-                const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-                const h = dx > 0 ? 'Right' : 'Left', v = dy > 0 ? 'Down' : 'Up';
-                return Math.abs(dx) > Math.abs(dy) ? h + ' ' + v : v + ' ' + h;
-                """)!).Split(' ');
+            var arrows = (
+                (string)
+                    browser.Script(
+                        $$"""
+                        const middle = e => { const r = e.getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]; };
+                        const [a, b] = [middle(document.activeElement), middle(document.querySelector('[data-key="{{key}}"]'))];
+                        const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
+                        const h = dx > 0 ? 'Right' : 'Left', v = dy > 0 ? 'Down' : 'Up';
+                        return Math.abs(dx) > Math.abs(dy) ? h + ' ' + v : v + ' ' + h;
+                        """
+                    )!
+            ).Split(' ');
             var before = Key();
             Press(Arrow(arrows[0]));
             if (Key() == before)
@@ -50,10 +59,18 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         }
         Assert.Equal(key, Key());
 
-        static string Arrow(string way) => way switch { "Right" => Keys.ArrowRight, "Left" => Keys.ArrowLeft, "Up" => Keys.ArrowUp, _ => Keys.ArrowDown };
+        static string Arrow(string way) =>
+            way switch
+            {
+                "Right" => Keys.ArrowRight,
+                "Left" => Keys.ArrowLeft,
+                "Up" => Keys.ArrowUp,
+                _ => Keys.ArrowDown,
+            };
     }
 
-    private void Drag(IWebElement from, IWebElement to) => new Actions(browser.Driver).MoveToElement(from).ClickAndHold().MoveToElement(from, 9, 9).MoveToElement(to).Release().Perform();
+    private void Drag(IWebElement from, IWebElement to) =>
+        new Actions(browser.Driver).MoveToElement(from).ClickAndHold().MoveToElement(from, 9, 9).MoveToElement(to).Release().Perform();
 
     [Fact]
     public void By_pointer_the_cause_is_found_cables_are_run_and_the_pool_is_moved()
@@ -61,12 +78,21 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         OpenDemo();
         // The cause, from the verdict to the drawing.
         browser.Click("//section[@aria-label='Verdict']//button[contains(., 'on both sides')]");
-        browser.Until(() => browser.Driver.FindElement(By.XPath(Thing("box loft-router"))).GetAttribute("class")!.Contains("spoken") ? "yes" : null, "the loft router to be spoken of");
-        browser.Until(() => browser.Driver.Url.Contains("finding=overlapping-subnets", StringComparison.Ordinal) ? "there" : null, "the address to name the finding");
+        browser.Until(
+            () => browser.Driver.FindElement(By.XPath(Thing("box loft-router"))).GetAttribute("class")!.Contains("spoken") ? "yes" : null,
+            "the loft router to be spoken of"
+        );
+        browser.Until(
+            () => browser.Driver.Url.Contains("finding=overlapping-subnets", StringComparison.Ordinal) ? "there" : null,
+            "the address to name the finding"
+        );
         // A way to the internet line.
         browser.Click(Thing("device kiln-controller"));
         browser.See("Kiln controller", "//section[@aria-label='Kiln controller']");
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("path.wire.path")).Count == 3 ? "three" : null, "the three links of its way");
+        browser.Until(
+            () => browser.Driver.FindElements(By.CssSelector("path.wire.path")).Count == 3 ? "three" : null,
+            "the three links of its way"
+        );
         // A cable pulled from port to port, and one run by two clicks.
         Drag(browser.Find(Thing("port hall-gateway/lan4")), browser.Find(Thing("port studio-point/lan1")));
         Version(2);
@@ -112,7 +138,10 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         GoTo("port loft-router/lan3");
         browser.See("If you keep it: Cable from port 4 of Hall gateway to port 3 of Loft router", Verdict);
         Press(Keys.Escape);
-        browser.Until(() => browser.Driver.FindElements(By.XPath("//*[contains(text(),'Choose the other end')]")).Count == 0 ? "gone" : null, "the cable to be given up");
+        browser.Until(
+            () => browser.Driver.FindElements(By.XPath("//*[contains(text(),'Choose the other end')]")).Count == 0 ? "gone" : null,
+            "the cable to be given up"
+        );
         // From problem to problem, why, and its cure.
         Press(Keys.Escape);
         Press(".");
@@ -121,7 +150,10 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         browser.See("RFC 3022", Verdict);
         Press("a");
         Version(2);
-        browser.Until(() => browser.Driver.FindElement(By.XPath(Verdict)).Text.Contains("on both sides", StringComparison.Ordinal) ? null : "gone", "the overlap to go");
+        browser.Until(
+            () => browser.Driver.FindElement(By.XPath(Verdict)).Text.Contains("on both sides", StringComparison.Ordinal) ? null : "gone",
+            "the overlap to go"
+        );
         // The pool's first end, by arrow keys; a free address, by stepping to it.
         browser.Script("document.querySelector('[role=slider]').focus()");
         Press(Keys.PageUp);
@@ -139,7 +171,10 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         browser.Choose("From version", "Duplicated", part: true);
         browser.See("Loft router becomes an access point", "//section[@aria-label='What changed']");
         browser.See("Pool of Hall gateway begins at 192.168.8.30", "//section[@aria-label='What changed']");
-        browser.Until(() => browser.Driver.FindElement(By.XPath(Thing("box loft-router"))).GetAttribute("class")!.Contains("changed") ? "yes" : null, "the loft router to be marked");
+        browser.Until(
+            () => browser.Driver.FindElement(By.XPath(Thing("box loft-router"))).GetAttribute("class")!.Contains("changed") ? "yes" : null,
+            "the loft router to be marked"
+        );
     }
 
     [Fact]
@@ -154,7 +189,10 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         browser.See("1 accepted", Verdict);
         browser.Click("//button[starts-with(@aria-label,'Take back: ')]");
         Version(3);
-        browser.Until(() => browser.Driver.FindElement(By.XPath(Verdict)).Text.Contains("The potter wants", StringComparison.Ordinal) ? null : "gone", "the word to be taken back");
+        browser.Until(
+            () => browser.Driver.FindElement(By.XPath(Verdict)).Text.Contains("The potter wants", StringComparison.Ordinal) ? null : "gone",
+            "the word to be taken back"
+        );
     }
 
     [Fact]
@@ -170,8 +208,14 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
             var svg = browser.Until(() => Directory.GetFiles(folder, "*.svg").FirstOrDefault(), "the SVG");
             var drawing = System.Xml.Linq.XDocument.Load(svg);
             Assert.Contains(drawing.Descendants().Where(e => e.Name.LocalName == "text"), t => t.Value == "Loft router");
-            Assert.DoesNotContain(drawing.Descendants().SelectMany(e => e.Attributes()), a => a.Name.LocalName is "class" or "role" or "tabindex");
-            Assert.DoesNotContain("http", File.ReadAllText(svg).Replace("http://www.w3.org/", "", StringComparison.Ordinal), StringComparison.Ordinal);
+            Assert.DoesNotContain(drawing.Descendants().SelectMany(e => e.Attributes()), a =>
+                a.Name.LocalName is "class" or "role" or "tabindex"
+            );
+            Assert.DoesNotContain(
+                "http",
+                File.ReadAllText(svg).Replace("http://www.w3.org/", "", StringComparison.Ordinal),
+                StringComparison.Ordinal
+            );
             browser.Click("//button[@aria-label='Keep the drawing as PNG']");
             var png = browser.Until(() => Directory.GetFiles(folder, "*.png").FirstOrDefault(), "the PNG");
             Assert.Equal([0x89, 0x50, 0x4E, 0x47], File.ReadAllBytes(png)[..4]);
@@ -195,10 +239,19 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         Version(3);
         // A press on a free stretch of the rule chooses its address.
         browser.Click(Thing("box studio-point"));
-        browser.Until(() => browser.Find("//select[@aria-label='Who gets the address']/option[normalize-space(.)='Studio access point']").Selected ? "meant" : null, "the access point to be meant");
+        browser.Until(
+            () =>
+                browser.Find("//select[@aria-label='Who gets the address']/option[normalize-space(.)='Studio access point']").Selected
+                    ? "meant"
+                    : null,
+            "the access point to be meant"
+        );
         var rule = browser.Find("//section[@aria-label='Address rule']//*[@role='group' and starts-with(@aria-label,'Addresses ')]");
         new Actions(browser.Driver).MoveToElement(rule, rule.Size.Width / 2 - 20, 0).Click().Perform();
-        browser.Until(() => browser.Find("//input[@aria-label='Address to give']").GetAttribute("value") == "192.168.8.2" ? null : "chosen", "an address to be chosen");
+        browser.Until(
+            () => browser.Find("//input[@aria-label='Address to give']").GetAttribute("value") == "192.168.8.2" ? null : "chosen",
+            "an address to be chosen"
+        );
         browser.Button("Give it");
         Version(4);
         browser.Find("//button[starts-with(@aria-label,'Undo: Studio access point')]");
@@ -244,18 +297,23 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         {
             browser.Find(Thing("box loft-router"));
             browser.Script("[...document.querySelectorAll('button')].find(b => b.textContent.includes('Fit')).click()");
-            while ((long)browser.Script("return parseInt(document.querySelector('[aria-label=\"Size of the drawing\"]').textContent)")! < 100)
+            while (
+                (long)browser.Script("return parseInt(document.querySelector('[aria-label=\"Size of the drawing\"]').textContent)")! < 100
+            )
             {
                 browser.Click("//button[@aria-label='Larger']");
             }
         }
-        var small = (string)browser.Script("""
-            return [...document.querySelectorAll('button, select, input, summary, [role=button], [role=slider]')]
-              .filter(e => e.checkVisibility() && !e.closest('dialog') && !(e.dataset.key ?? '').startsWith('cable '))
-              .map(e => [e, (e.type === 'checkbox' ? e.closest('label') : e).getBoundingClientRect()])
-              .filter(([, r]) => r.width < 23.5 || r.height < 23.5)
-              .map(([e, r]) => `${e.dataset.key ?? e.getAttribute('aria-label') ?? e.textContent}: ${r.width} x ${r.height}`).join('\n')
-            """)!;
+        var small = (string)
+            browser.Script(
+                """
+                return [...document.querySelectorAll('button, select, input, summary, [role=button], [role=slider]')]
+                  .filter(e => e.checkVisibility() && !e.closest('dialog') && !(e.dataset.key ?? '').startsWith('cable '))
+                  .map(e => [e, (e.type === 'checkbox' ? e.closest('label') : e).getBoundingClientRect()])
+                  .filter(([, r]) => r.width < 23.5 || r.height < 23.5)
+                  .map(([e, r]) => `${e.dataset.key ?? e.getAttribute('aria-label') ?? e.textContent}: ${r.width} x ${r.height}`).join('\n')
+                """
+            )!;
         Assert.Empty(small);
     }
 
@@ -264,7 +322,13 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
     {
         OpenDemo();
         browser.Button("Give Loft router the subnet");
-        browser.Until(() => browser.Driver.FindElement(By.XPath(Thing("box loft-router"))).GetAttribute("class")!.Contains("changed") ? "yes" : null, "the loft router to be marked");
-        browser.Until(() => browser.Driver.FindElement(By.XPath(Thing("box loft-router"))).GetAttribute("class")!.Contains("changed") ? null : "gone", "the mark to go");
+        browser.Until(
+            () => browser.Driver.FindElement(By.XPath(Thing("box loft-router"))).GetAttribute("class")!.Contains("changed") ? "yes" : null,
+            "the loft router to be marked"
+        );
+        browser.Until(
+            () => browser.Driver.FindElement(By.XPath(Thing("box loft-router"))).GetAttribute("class")!.Contains("changed") ? null : "gone",
+            "the mark to go"
+        );
     }
 }

@@ -18,9 +18,15 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
         Open("addresses");
         browser.See("Kitchen phone", Book);
         browser.Click($"{Book}//button[normalize-space(.)='Who']");
-        browser.Until(() => Column(1) is var names && names.SequenceEqual(names.Order(StringComparer.OrdinalIgnoreCase)) ? "sorted" : null, "the names to be in order");
+        browser.Until(
+            () => Column(1) is var names && names.SequenceEqual(names.Order(StringComparer.OrdinalIgnoreCase)) ? "sorted" : null,
+            "the names to be in order"
+        );
         browser.Click($"{Book}//button[normalize-space(.)='Who']");
-        browser.Until(() => Column(1) is var names && names.SequenceEqual(names.OrderDescending(StringComparer.OrdinalIgnoreCase)) ? "sorted" : null, "the names to be in the other order");
+        browser.Until(
+            () => Column(1) is var names && names.SequenceEqual(names.OrderDescending(StringComparer.OrdinalIgnoreCase)) ? "sorted" : null,
+            "the names to be in the other order"
+        );
         browser.Type("Show only what contains", "00:00:5e:00:53:08" + Keys.Tab);
         browser.Until(() => Column(1) is ["Printer"] ? "found" : null, "the printer alone");
         browser.Driver.Navigate().Refresh();
@@ -35,9 +41,14 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
     public void A_field_of_the_matrix_explains_itself_and_is_drawn()
     {
         Open("reach");
-        browser.Click("//button[starts-with(@title,'Kiln controller, Loft console, Loft phone to Kiln controller, Loft console, Loft phone')]");
+        browser.Click(
+            "//button[starts-with(@title,'Kiln controller, Loft console, Loft phone to Kiln controller, Loft console, Loft phone')]"
+        );
         browser.See("Kiln controller reaches Loft console directly, inside one network.", "//section[@aria-label='Why']");
-        browser.Until(() => browser.Driver.FindElements(By.CssSelector("path.path")).Count == 2 ? "drawn" : null, "both cables to be marked");
+        browser.Until(
+            () => browser.Driver.FindElements(By.CssSelector("path.path")).Count == 2 ? "drawn" : null,
+            "both cables to be marked"
+        );
         browser.Click("//section[@aria-label='Why']//button[normalize-space(.)='Loft phone → Loft console']");
         browser.See("Loft phone reaches Loft console directly", "//section[@aria-label='Why']");
         browser.Click("//section[@aria-label='From the internet inward']//button");
@@ -69,7 +80,13 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
         browser.See("86400 s", "//section[@aria-label='What stands in it']");
         var capture = browser.Find("//section[@aria-label='Captures']//a").GetAttribute("href")!;
         // The classic format begins with its magic number, little end first.
-        Assert.Equal("d4c3b2a1", browser.Driver.ExecuteAsyncScript("const done=arguments[1]; fetch(arguments[0]).then(r=>r.arrayBuffer()).then(b=>done([...new Uint8Array(b).slice(0,4)].map(x=>x.toString(16).padStart(2,'0')).join('')))", capture));
+        Assert.Equal(
+            "d4c3b2a1",
+            browser.Driver.ExecuteAsyncScript(
+                "const done=arguments[1]; fetch(arguments[0]).then(r=>r.arrayBuffer()).then(b=>done([...new Uint8Array(b).slice(0,4)].map(x=>x.toString(16).padStart(2,'0')).join('')))",
+                capture
+            )
+        );
         browser.Choose("What is shown", "A connection comes from outside");
         browser.See("Kiln controller is reached from outside on port 8443: no");
         browser.Choose("What is shown", "A device looks for another");
@@ -109,7 +126,10 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
         Open("paper");
         browser.See("Who has which address");
         var file = browser.Find("//a[contains(.,'Hosts file')]").GetAttribute("href")!;
-        Assert.Contains("192.168.8.1\thall-gateway", (string)browser.Driver.ExecuteAsyncScript("const done=arguments[1]; fetch(arguments[0]).then(r=>r.text()).then(done)", file)!);
+        Assert.Contains(
+            "192.168.8.1\thall-gateway",
+            (string)browser.Driver.ExecuteAsyncScript("const done=arguments[1]; fetch(arguments[0]).then(r=>r.text()).then(done)", file)!
+        );
         browser.Click("//select[@aria-label='Colours']/option[@value='dark']");
         browser.Until(() => Dark() ? "dark" : null, "the dark colours");
         browser.Cdp("Emulation.setEmulatedMedia", new() { ["media"] = "print" });

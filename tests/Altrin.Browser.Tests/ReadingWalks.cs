@@ -9,8 +9,7 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
     private const string Says = "//section[@aria-label='What it says']";
     private const string Printed = "What the machine printed, as it is";
 
-    private const string Laptop =
-        """
+    private const string Laptop = """
         C:\Users\bench>ipconfig /all
 
         IP-Konfiguration
@@ -37,13 +36,20 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         """;
 
     /// <summary>Pasted through the clipboard's event, as a person's paste is one act and not a key a character.</summary>
-    private void Paste(string label, string text) => browser.Until(() =>
-    {
-        var field = browser.Field(label);
-        browser.Driver.ExecuteScript(
-            "const [e, t] = arguments; Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value').set.call(e, t); e.dispatchEvent(new Event('input', { bubbles: true }));", field, text);
-        return field.GetAttribute("value")!.Length > 0 ? label : null;
-    }, $"to paste into {label}");
+    private void Paste(string label, string text) =>
+        browser.Until(
+            () =>
+            {
+                var field = browser.Field(label);
+                browser.Driver.ExecuteScript(
+                    "const [e, t] = arguments; Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value').set.call(e, t); e.dispatchEvent(new Event('input', { bubbles: true }));",
+                    field,
+                    text
+                );
+                return field.GetAttribute("value")!.Length > 0 ? label : null;
+            },
+            $"to paste into {label}"
+        );
 
     [Fact]
     public void A_reading_is_pasted_held_against_the_survey_taken_over_and_kept()
@@ -65,7 +71,10 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.See("Device 53E0");
         // Undo takes the device back; the reading stays.
         browser.Click("//button[starts-with(@aria-label,'Undo: Read from pasted')]");
-        browser.Until(() => browser.Driver.FindElements(By.XPath("//*[contains(text(),'Device 53E0')]")).Count == 0 ? "gone" : null, "the device to be gone");
+        browser.Until(
+            () => browser.Driver.FindElements(By.XPath("//*[contains(text(),'Device 53E0')]")).Count == 0 ? "gone" : null,
+            "the device to be gone"
+        );
         browser.Click("//nav[@aria-label='Parts of the survey']//button[.='Readings']");
         browser.Click("//nav[@aria-label='Readings']//button[.='Kept']");
         browser.See("Adapters, address table", "//section[@aria-label='Kept readings']");
@@ -87,7 +96,13 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.Click("//section[@aria-label='Kept readings']//tr[contains(., 'Leases')]//button");
         browser.See("2 DHCP servers answered", "//section[@aria-label='The chosen reading']");
         browser.Button("Put away");
-        browser.Until(() => browser.Driver.FindElements(By.XPath("//section[@aria-label='Kept readings']//tr[contains(., 'Leases')]")).Count == 0 ? "away" : null, "the reading to be put away");
+        browser.Until(
+            () =>
+                browser.Driver.FindElements(By.XPath("//section[@aria-label='Kept readings']//tr[contains(., 'Leases')]")).Count == 0
+                    ? "away"
+                    : null,
+            "the reading to be put away"
+        );
         browser.Button("Those put away");
         browser.See("Leases", "//section[@aria-label='Kept readings']");
     }
@@ -100,13 +115,17 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.Choose("The box that is plugged in", "Studio access point");
         browser.Driver.ExecuteScript(
             "const e = document.querySelectorAll('textarea')[1]; Object.getOwnPropertyDescriptor(HTMLTextAreaElement.prototype, 'value').set.call(e, arguments[0]); e.dispatchEvent(new Event('input', { bubbles: true }));",
-            "192.168.8.57 dev eth0 lladdr 00:00:5e:00:53:06 REACHABLE\n192.168.8.58 dev eth0 lladdr 06:00:5e:00:53:40 REACHABLE\n");
+            "192.168.8.57 dev eth0 lladdr 00:00:5e:00:53:06 REACHABLE\n192.168.8.58 dev eth0 lladdr 06:00:5e:00:53:40 REACHABLE\n"
+        );
         browser.See("Studio access point is new, at 192.168.8.57", "//section[@aria-label='What is new']");
         browser.See("New (2)", "//section[@aria-label='What is new']");
         browser.Click("//nav[@aria-label='Readings']//button[.='Find a box']");
         browser.Type("Last digits of its label", "53:05");
         browser.See("speak to every address first", "//section[@aria-label='Where it may be']");
-        Paste("Or one pasted", "192.168.8.57 dev eth0 lladdr 00:00:5e:00:53:06 REACHABLE\n192.168.8.99 dev eth0 lladdr 00:00:5e:00:53:99 REACHABLE\n");
+        Paste(
+            "Or one pasted",
+            "192.168.8.57 dev eth0 lladdr 00:00:5e:00:53:06 REACHABLE\n192.168.8.99 dev eth0 lladdr 00:00:5e:00:53:99 REACHABLE\n"
+        );
         browser.See("Its last digits are 1 above 5305", "//section[@aria-label='Where it may be']");
         browser.See("for i in $(seq 1 254)", "//section[@aria-label='Where it may be']");
     }

@@ -32,7 +32,16 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
             ["fibre, 300/30, public"],
             ["Hall, 2x5, brick", "Kitchen, 4x4", "Living room, 5x5", "Landing, 2x3, floor 1", "Bedroom, 4x4", "Study, 3x3"],
             ["Hall gateway, fibre gateway four, hall", "Old router, relic", "Spare router, desk router"],
-            ["Printer, study, cable", "Kitchen phone, kitchen", "Tablet, living", "Television, living, cable", "Laptop, study", "Console, living, cable", "Doorbell camera, hall, 2.4", "Heating, kitchen, 192.168.8.250"],
+            [
+                "Printer, study, cable",
+                "Kitchen phone, kitchen",
+                "Tablet, living",
+                "Television, living, cable",
+                "Laptop, study",
+                "Console, living, cable",
+                "Doorbell camera, hall, 2.4",
+                "Heating, kitchen, 192.168.8.250",
+            ],
         ];
         NewJob("Three minutes");
         // The field of the service has the keys already: nothing is pointed at.
@@ -49,8 +58,13 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
             keys++;
         }
         var seconds = (keys * 0.28) + (pointings * 1.1) + (steps * 1.35);
-        output.WriteLine($"quick entry: {keys} keys, {pointings} pointings, {steps} mental steps: {seconds:0.0} s by the keystroke-level model, under 180 asked for");
-        browser.Until(() => browser.Driver.FindElements(By.XPath("//section[contains(@aria-label, 'devices')]//li")).Count == 8 ? "all" : null, "all eight devices");
+        output.WriteLine(
+            $"quick entry: {keys} keys, {pointings} pointings, {steps} mental steps: {seconds:0.0} s by the keystroke-level model, under 180 asked for"
+        );
+        browser.Until(
+            () => browser.Driver.FindElements(By.XPath("//section[contains(@aria-label, 'devices')]//li")).Count == 8 ? "all" : null,
+            "all eight devices"
+        );
         Assert.Equal(6, browser.Driver.FindElements(By.XPath("//section[@aria-label='Rooms and other places']//li")).Count);
         Assert.Equal(3, browser.Driver.FindElements(By.XPath("//section[@aria-label='Gear']//li")).Count);
         Assert.InRange(seconds, 1, 180);
@@ -68,14 +82,19 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
     public void A_line_that_is_not_understood_comes_back_and_nothing_is_lost()
     {
         NewJob("Lines");
-        browser.Type("One place a line: name, size, floor, walls", "Hall, 2x4" + Keys.Enter + "Kitchen, huge" + Keys.Enter + "Study, 3x3" + Keys.Enter);
+        browser.Type(
+            "One place a line: name, size, floor, walls",
+            "Hall, 2x4" + Keys.Enter + "Kitchen, huge" + Keys.Enter + "Study, 3x3" + Keys.Enter
+        );
         browser.See("'huge' is not understood here");
         browser.See("Study");
         // What is being typed meanwhile stays as it is.
         browser.Type("One place a line: name, size, floor, walls", "Attic, 5x5");
         browser.See("5x5 metres");
         Assert.Equal("Kitchen, huge", browser.Find("//textarea[@aria-label='Not taken yet']").GetAttribute("value"));
-        browser.Find("//textarea[@aria-label='Not taken yet']").SendKeys(string.Concat(Enumerable.Repeat(Keys.Backspace, 4)) + "4x4" + Keys.Enter);
+        browser
+            .Find("//textarea[@aria-label='Not taken yet']")
+            .SendKeys(string.Concat(Enumerable.Repeat(Keys.Backspace, 4)) + "4x4" + Keys.Enter);
         Assert.Equal("Attic, 5x5", browser.Field("One place a line: name, size, floor, walls").GetAttribute("value"));
         browser.Find(Row("Kitchen 4 × 4 m"));
     }
@@ -100,7 +119,10 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
         browser.Click("//button[@aria-label='Show: Wi-Fi password']");
         browser.See("kiln-and-wheel");
         browser.Click("//button[@aria-label='Hide: Wi-Fi password']");
-        browser.Until(() => browser.Driver.PageSource.Contains("kiln-and-wheel", StringComparison.Ordinal) ? null : "hidden", "the key to be hidden again");
+        browser.Until(
+            () => browser.Driver.PageSource.Contains("kiln-and-wheel", StringComparison.Ordinal) ? null : "hidden",
+            "the key to be hidden again"
+        );
         browser.Click("//nav[@aria-label='Parts of the survey']//button[.='Passwords']");
         browser.See("label of Loft router: Wi-Fi password");
     }
@@ -149,7 +171,10 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
         browser.Button("Put the copy on the shelf");
         browser.See("Page at 192.168.7.1/24");
         browser.Button("Take it off the shelf");
-        browser.Until(() => browser.Driver.FindElements(By.XPath("//button[contains(., 'Repeater of my own')]")).Count == 0 ? "gone" : null, "the copy to be gone");
+        browser.Until(
+            () => browser.Driver.FindElements(By.XPath("//button[contains(., 'Repeater of my own')]")).Count == 0 ? "gone" : null,
+            "the copy to be gone"
+        );
     }
 
     [Fact]
@@ -161,7 +186,13 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
             browser.OpenCopy(server.Address, "survey", "");
             browser.Click(Row("Loft router"));
             browser.See("What does the label say");
-            browser.Until(() => (string?)browser.Script("return document.activeElement.getAttribute('aria-label')") == "The chosen thing" ? "there" : null, "the sheet to have the focus");
+            browser.Until(
+                () =>
+                    (string?)browser.Script("return document.activeElement.getAttribute('aria-label')") == "The chosen thing"
+                        ? "there"
+                        : null,
+                "the sheet to have the focus"
+            );
             Assert.Equal(390L, browser.Script("return document.documentElement.scrollWidth"));
         }
         finally

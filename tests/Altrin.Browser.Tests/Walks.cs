@@ -24,16 +24,28 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         // Change what a box is.
         browser.Click(Gear("Loft router"));
         browser.Choose("Mode", "Access point");
-        browser.Until(() => browser.Driver.FindElement(By.XPath(Verdict)).Text.Contains("on both sides", StringComparison.Ordinal) ? null : "gone", "the overlap to go");
+        browser.Until(
+            () => browser.Driver.FindElement(By.XPath(Verdict)).Text.Contains("on both sides", StringComparison.Ordinal) ? null : "gone",
+            "the overlap to go"
+        );
         // Apply a remedy.
         browser.Click(Gear("Studio access point"));
         browser.Button("Move Studio access point to 192.168.8.2");
-        browser.Until(() => browser.Field("Address and prefix").GetAttribute("value") == "192.168.8.2/24" ? "moved" : null, "the page to be at .2");
+        browser.Until(
+            () => browser.Field("Address and prefix").GetAttribute("value") == "192.168.8.2/24" ? "moved" : null,
+            "the page to be at .2"
+        );
         // Undo it, and redo it.
         browser.Click("//button[starts-with(@aria-label,'Undo: Studio access point')]");
-        browser.Until(() => browser.Field("Address and prefix").GetAttribute("value") == "192.168.8.24/24" ? "back" : null, "the page to be back at .24");
+        browser.Until(
+            () => browser.Field("Address and prefix").GetAttribute("value") == "192.168.8.24/24" ? "back" : null,
+            "the page to be back at .24"
+        );
         browser.Click("//button[starts-with(@aria-label,'Redo: Studio access point')]");
-        browser.Until(() => browser.Field("Address and prefix").GetAttribute("value") == "192.168.8.2/24" ? "again" : null, "the page to be at .2 again");
+        browser.Until(
+            () => browser.Field("Address and prefix").GetAttribute("value") == "192.168.8.2/24" ? "again" : null,
+            "the page to be at .2 again"
+        );
         browser.Driver.Navigate().Refresh();
         browser.See("Studio access point", "//section[@aria-label='Studio access point']");
         Assert.Equal("192.168.8.2/24", browser.Field("Address and prefix").GetAttribute("value"));
@@ -46,7 +58,10 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         browser.Button("Set Loft router to access-point mode");
         browser.Button("Move Studio access point to");
         browser.Button("Call all of them \"pottery\"");
-        browser.Until(() => browser.Driver.FindElement(By.XPath(Verdict + "//h1")).Text is "Sound" or "Works" ? "turned" : null, "the verdict to turn");
+        browser.Until(
+            () => browser.Driver.FindElement(By.XPath(Verdict + "//h1")).Text is "Sound" or "Works" ? "turned" : null,
+            "the verdict to turn"
+        );
     }
 
     [Fact]
@@ -56,12 +71,18 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         browser.Type("LAN address", "192.168.20.1/24");
         browser.See("If you keep it: Loft router gets 192.168.20.1/24", Verdict);
         browser.Field("LAN address").SendKeys(Keys.Escape);
-        browser.Until(() => browser.Field("LAN address").GetAttribute("value") == "192.168.8.1/24" ? "given up" : null, "the draft to be given up");
+        browser.Until(
+            () => browser.Field("LAN address").GetAttribute("value") == "192.168.8.1/24" ? "given up" : null,
+            "the draft to be given up"
+        );
         browser.Type("LAN address", "192.168.20.0/24" + Keys.Enter);
         browser.See("192.168.20.0 is the network address of 192.168.20.0/24");
         Assert.Equal("192.168.20.0/24", browser.Field("LAN address").GetAttribute("value"));
         browser.Type("LAN address", "192.168.20.1/24" + Keys.Enter);
-        browser.Until(() => browser.Field("DHCP pool, first").GetAttribute("value") == "192.168.20.20" ? "moved" : null, "the pool to move along");
+        browser.Until(
+            () => browser.Field("DHCP pool, first").GetAttribute("value") == "192.168.20.20" ? "moved" : null,
+            "the pool to move along"
+        );
     }
 
     [Fact]
@@ -80,7 +101,15 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     {
         OpenDemo("plan", "?view=list&device=loft-phone");
         browser.Choose("Wi-Fi that it joins", "pottery at Hall gateway");
-        browser.Until(() => browser.Driver.FindElement(By.XPath("//section[@aria-label='Loft phone']")).Text.Contains("leased by Hall gateway", StringComparison.Ordinal) ? "moved" : null, "the phone to move over");
+        browser.Until(
+            () =>
+                browser
+                    .Driver.FindElement(By.XPath("//section[@aria-label='Loft phone']"))
+                    .Text.Contains("leased by Hall gateway", StringComparison.Ordinal)
+                    ? "moved"
+                    : null,
+            "the phone to move over"
+        );
         browser.Choose("Its address", "typed by hand");
         browser.Type("Address and prefix", "10.0.0.9/24" + Keys.Enter);
         browser.See("Loft phone is set to 10.0.0.9, outside 192.168.8.0/24", Verdict);
@@ -121,9 +150,14 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         browser.See("Mill cottage, copy", "//header");
         browser.Driver.Navigate().GoToUrl(server.Address);
         browser.Click("//button[@aria-label='Rename Mill cottage, copy']");
-        browser.Find("//input[@aria-label='New name of Mill cottage, copy']").SendKeys(Keys.Control + "a" + Keys.Null + "Weir cottage" + Keys.Enter);
+        browser
+            .Find("//input[@aria-label='New name of Mill cottage, copy']")
+            .SendKeys(Keys.Control + "a" + Keys.Null + "Weir cottage" + Keys.Enter);
         browser.Click("//button[@aria-label='Archive Weir cottage']");
-        browser.Until(() => browser.Driver.FindElement(By.TagName("main")).Text.Contains("Weir cottage", StringComparison.Ordinal) ? null : "gone", "the job to go");
+        browser.Until(
+            () => browser.Driver.FindElement(By.TagName("main")).Text.Contains("Weir cottage", StringComparison.Ordinal) ? null : "gone",
+            "the job to go"
+        );
         browser.Button("Show archived jobs");
         browser.Click("//button[@aria-label='Take back Weir cottage']");
         browser.See("No job is archived.");
@@ -136,7 +170,10 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         browser.See("Will not work", Verdict);
         browser.Script("Object.defineProperty(navigator,'onLine',{get:()=>false}); window.dispatchEvent(new Event('offline'));");
         browser.Button("Give Loft router the subnet");
-        browser.Until(() => browser.Driver.FindElement(By.XPath(Verdict)).Text.Contains("on both sides", StringComparison.Ordinal) ? null : "gone", "the overlap to go");
+        browser.Until(
+            () => browser.Driver.FindElement(By.XPath(Verdict)).Text.Contains("on both sides", StringComparison.Ordinal) ? null : "gone",
+            "the overlap to go"
+        );
         browser.See("version 2", "//header");
         browser.Click("//nav[@aria-label='Stations']//a[starts-with(normalize-space(.),'Proof')]");
         browser.See("Ordinary internet");
@@ -154,7 +191,13 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         Assert.Equal("192.168.20.1/24", browser.Field("LAN address").GetAttribute("value"));
         browser.Cdp("Network.setBlockedURLs", new() { ["urls"] = Array.Empty<string>() });
         browser.See("version 2", "//header");
-        browser.Until(() => browser.Driver.FindElement(By.TagName("body")).Text.Contains("Altrin does not answer", StringComparison.Ordinal) ? null : "gone", "the bar to go");
+        browser.Until(
+            () =>
+                browser.Driver.FindElement(By.TagName("body")).Text.Contains("Altrin does not answer", StringComparison.Ordinal)
+                    ? null
+                    : "gone",
+            "the bar to go"
+        );
     }
 
     [Fact]
@@ -182,22 +225,55 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     {
         var address = OpenDemo("plan", "?view=list&box=loft-router");
         browser.See("Will not work", Verdict);
-        browser.Driver.ExecuteAsyncScript($"const done=arguments[0]; fetch('/api/jobs/{address.Split('/')[4]}/changes',{{method:'POST',headers:{{'content-type':'application/json','If-Match':'\"1\"'}},body:JSON.stringify({{setUp:'planned',changes:[{{kind:'switchDhcpServer',box:'hall-gateway',on:false}}]}})}}).then(()=>done())");
+        browser.Driver.ExecuteAsyncScript(
+            $"const done=arguments[0]; fetch('/api/jobs/{address.Split('/')[4]}/changes',{{method:'POST',headers:{{'content-type':'application/json','If-Match':'\"1\"'}},body:JSON.stringify({{setUp:'planned',changes:[{{kind:'switchDhcpServer',box:'hall-gateway',on:false}}]}})}}).then(()=>done())"
+        );
         browser.Type("LAN address", "192.168.20.1/24" + Keys.Enter);
         browser.See("This job was also changed elsewhere");
         browser.See("version 3", "//header");
         browser.See("No DHCP server answers", Verdict);
     }
 
-    public static TheoryData<string, string> Views => new()
-    {
-        { "jobs", "light" }, { "jobs", "dark" }, { "plan", "light" }, { "plan", "dark" }, { "plan?view=list", "light" }, { "plan?view=list&device=kitchen-phone", "dark" },
-        { "plan?cable=hall-gateway-lan1-loft-router-wan", "light" }, { "plan?port=hall-gateway/lan4", "dark" }, { "plan?compare=", "light" }, { "plan?compare=", "dark" }, { "proof", "light" }, { "proof", "dark" },
-        { "proof?part=addresses", "light" }, { "proof?part=reach&from=loft-console&to=printer", "dark" }, { "proof?part=stand", "light" }, { "proof?part=steps", "dark" },
-        { "proof?part=whatIf&trial=off:hall-gateway", "light" }, { "proof?part=before", "dark" }, { "proof?part=paper", "light" },
-        { "survey", "light" }, { "survey", "dark" }, { "survey?thing=hall-gateway", "dark" }, { "survey?thing=old-router", "light" }, { "survey?thing=service", "light" }, { "survey?thing=studio", "dark" }, { "survey?thing=printer", "light" },
-        { "survey?part=cables", "dark" }, { "survey?part=keys", "light" }, { "survey?part=tables", "dark" }, { "survey?part=readings", "light" }, { "survey?part=readings&show=kept&reading=1", "dark" }, { "survey?part=readings&show=lists", "light" }, { "survey?part=readings&show=find", "dark" }, { "survey?part=readings&show=speed", "light" }, { "shelf", "light" }, { "shelf", "dark" },
-    };
+    public static TheoryData<string, string> Views =>
+        new()
+        {
+            { "jobs", "light" },
+            { "jobs", "dark" },
+            { "plan", "light" },
+            { "plan", "dark" },
+            { "plan?view=list", "light" },
+            { "plan?view=list&device=kitchen-phone", "dark" },
+            { "plan?cable=hall-gateway-lan1-loft-router-wan", "light" },
+            { "plan?port=hall-gateway/lan4", "dark" },
+            { "plan?compare=", "light" },
+            { "plan?compare=", "dark" },
+            { "proof", "light" },
+            { "proof", "dark" },
+            { "proof?part=addresses", "light" },
+            { "proof?part=reach&from=loft-console&to=printer", "dark" },
+            { "proof?part=stand", "light" },
+            { "proof?part=steps", "dark" },
+            { "proof?part=whatIf&trial=off:hall-gateway", "light" },
+            { "proof?part=before", "dark" },
+            { "proof?part=paper", "light" },
+            { "survey", "light" },
+            { "survey", "dark" },
+            { "survey?thing=hall-gateway", "dark" },
+            { "survey?thing=old-router", "light" },
+            { "survey?thing=service", "light" },
+            { "survey?thing=studio", "dark" },
+            { "survey?thing=printer", "light" },
+            { "survey?part=cables", "dark" },
+            { "survey?part=keys", "light" },
+            { "survey?part=tables", "dark" },
+            { "survey?part=readings", "light" },
+            { "survey?part=readings&show=kept&reading=1", "dark" },
+            { "survey?part=readings&show=lists", "light" },
+            { "survey?part=readings&show=find", "dark" },
+            { "survey?part=readings&show=speed", "light" },
+            { "shelf", "light" },
+            { "shelf", "dark" },
+        };
 
     /// <summary>axe finds no violation, and nothing that it leaves open is about contrast or names.</summary>
     [Theory]
@@ -217,12 +293,15 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         browser.Script("document.querySelectorAll('details').forEach(d => d.open = true)");
         browser.Script(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "axe.min.js")));
         // What is drawn lies on what is drawn, which axe cannot see through: those colours have a test of their own in the front end.
-        var said = (string)browser.Driver.ExecuteAsyncScript("""
-            const done = arguments[0];
-            const told = r => [...r.violations, ...r.incomplete].map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).slice(0, 4).join(' | '));
-            axe.run(document, { rules: { 'color-contrast': { enabled: false } } })
-              .then(a => axe.run({ exclude: ['svg'] }, { runOnly: ['color-contrast'] }).then(b => done([...told(a), ...told(b)].join('\n'))));
-            """)!;
+        var said = (string)
+            browser.Driver.ExecuteAsyncScript(
+                """
+                const done = arguments[0];
+                const told = r => [...r.violations, ...r.incomplete].map(v => v.id + ': ' + v.nodes.map(n => n.target.join(' ')).slice(0, 4).join(' | '));
+                axe.run(document, { rules: { 'color-contrast': { enabled: false } } })
+                  .then(a => axe.run({ exclude: ['svg'] }, { runOnly: ['color-contrast'] }).then(b => done([...told(a), ...told(b)].join('\n'))));
+                """
+            )!;
         Assert.Empty(said);
     }
 

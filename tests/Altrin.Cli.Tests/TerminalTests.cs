@@ -38,8 +38,17 @@ public sealed class TerminalTests : IDisposable
         var (_, output, errors) = Run(null, "prove", Sample("pottery-house.json"));
         Assert.Empty(errors);
         Assert.All(
-            new[] { "Will not work.", "Loft router has 192.168.8.0/24 on both sides", "cure: Set Loft router to access-point mode (settles 6)", "Who reaches whom", "192.168.8.20 to 192.168.8.199", "Loft router, then Hall gateway" },
-            part => Assert.Contains(part, output, StringComparison.Ordinal));
+            new[]
+            {
+                "Will not work.",
+                "Loft router has 192.168.8.0/24 on both sides",
+                "cure: Set Loft router to access-point mode (settles 6)",
+                "Who reaches whom",
+                "192.168.8.20 to 192.168.8.199",
+                "Loft router, then Hall gateway",
+            },
+            part => Assert.Contains(part, output, StringComparison.Ordinal)
+        );
         Assert.DoesNotContain('\e', output);
     }
 
@@ -47,12 +56,25 @@ public sealed class TerminalTests : IDisposable
     public void A_reading_is_read_and_held_against_a_home()
     {
         var text = "192.168.8.1 dev eth0 lladdr 00:00:5e:00:53:01 REACHABLE\nthe kettle is on\n";
-        var (status, output, errors) = Run(text, "read", "-", "--home", Sample("pottery-house.json"), "--at", "hall-gateway/lan4", "--set-up", "found");
+        var (status, output, errors) = Run(
+            text,
+            "read",
+            "-",
+            "--home",
+            Sample("pottery-house.json"),
+            "--at",
+            "hall-gateway/lan4",
+            "--set-up",
+            "found"
+        );
         Assert.Equal((ExitCode.Sound, ""), (status, errors));
         Assert.Contains("Agrees    00:00:5e:00:53:01 at 192.168.8.1: Hall gateway.", output, StringComparison.Ordinal);
         Assert.Contains("unread    2: the kettle is on", output, StringComparison.Ordinal);
         using var json = JsonDocument.Parse(Run(text, "read", "-", "--json").Output);
-        Assert.Equal("192.168.8.1", json.RootElement.GetProperty("reading").GetProperty("neighbours")[0].GetProperty("address").GetString());
+        Assert.Equal(
+            "192.168.8.1",
+            json.RootElement.GetProperty("reading").GetProperty("neighbours")[0].GetProperty("address").GetString()
+        );
         var file = Path.Combine(_folder, "cut.pcap");
         File.WriteAllBytes(file, [0xD4, 0xC3, 0xB2, 0xA1, 2, 0]);
         var cut = Run(null, "read", file);
@@ -69,7 +91,12 @@ public sealed class TerminalTests : IDisposable
     [Fact]
     public void Whose_word_it_is_that_a_finding_may_stay_is_printed()
     {
-        var home = File.ReadAllText(Sample("t03-cascade.json")).Replace("\"name\": \"planned\",", "\"name\": \"planned\", \"accepted\": [{ \"finding\": \"double-nat(lodger-router)\", \"severe\": false, \"reason\": \"The lodger wants it.\", \"by\": \"A. Installer\" }],", StringComparison.Ordinal);
+        var home = File.ReadAllText(Sample("t03-cascade.json"))
+            .Replace(
+                "\"name\": \"planned\",",
+                "\"name\": \"planned\", \"accepted\": [{ \"finding\": \"double-nat(lodger-router)\", \"severe\": false, \"reason\": \"The lodger wants it.\", \"by\": \"A. Installer\" }],",
+                StringComparison.Ordinal
+            );
         var (_, output, errors) = Run(home, "prove", "-");
         Assert.Empty(errors);
         Assert.Contains("accepted by A. Installer: The lodger wants it.", output, StringComparison.Ordinal);
@@ -78,15 +105,26 @@ public sealed class TerminalTests : IDisposable
     [Fact]
     public void Standard_input_and_JSON_give_the_same_proof()
     {
-        using var piped = JsonDocument.Parse(Run(File.ReadAllText(Sample("pottery-house.json")), "prove", "-", "--json", "--set-up", "found").Output);
-        Assert.Equal(("altrin-proof", "found", "willNotWork"), (
-            piped.RootElement.GetProperty("format").GetString(),
-            piped.RootElement.GetProperty("setUp").GetString(),
-            piped.RootElement.GetProperty("verdict").GetProperty("kind").GetString()));
+        using var piped = JsonDocument.Parse(
+            Run(File.ReadAllText(Sample("pottery-house.json")), "prove", "-", "--json", "--set-up", "found").Output
+        );
+        Assert.Equal(
+            ("altrin-proof", "found", "willNotWork"),
+            (
+                piped.RootElement.GetProperty("format").GetString(),
+                piped.RootElement.GetProperty("setUp").GetString(),
+                piped.RootElement.GetProperty("verdict").GetProperty("kind").GetString()
+            )
+        );
     }
 
     [Fact]
-    public void What_is_off_is_taken_to_be_off() => Assert.Contains("3 of 3 devices have no internet", Run(null, "prove", Sample("t02-access-point-mode.json"), "--off", "hall-gateway").Output, StringComparison.Ordinal);
+    public void What_is_off_is_taken_to_be_off() =>
+        Assert.Contains(
+            "3 of 3 devices have no internet",
+            Run(null, "prove", Sample("t02-access-point-mode.json"), "--off", "hall-gateway").Output,
+            StringComparison.Ordinal
+        );
 
     [Theory]
     [InlineData("there is no set-up 'else'; there is planned", "--set-up", "else")]
@@ -127,7 +165,10 @@ public sealed class TerminalTests : IDisposable
         var data = Directory.CreateDirectory(Path.Combine(_folder, "data")).FullName;
         File.WriteAllText(Path.Combine(data, "altrin.db"), "no database");
         var folder = Directory.CreateDirectory(Path.Combine(_folder, "folder")).FullName;
-        var (status, _, errors) = Run(null, [.. args.Select(a => a.Replace("FOLDER", folder, StringComparison.Ordinal).Replace("DATA", data, StringComparison.Ordinal))]);
+        var (status, _, errors) = Run(
+            null,
+            [.. args.Select(a => a.Replace("FOLDER", folder, StringComparison.Ordinal).Replace("DATA", data, StringComparison.Ordinal))]
+        );
         Assert.Equal(ExitCode.BadInput, status);
         Assert.Contains(says, errors, StringComparison.Ordinal);
         Assert.DoesNotContain("   at ", errors, StringComparison.Ordinal);

@@ -26,25 +26,53 @@ public sealed class ArchitectureTests
     public void A_room_uses_only_rooms_before_it(string room)
     {
         var later = Rooms.Skip(Array.IndexOf(Rooms, room) + 1).Select(r => $"Altrin.Core.{r}").ToArray();
-        var result = Types.InAssembly(typeof(Design).Assembly).That().ResideInNamespace($"Altrin.Core.{room}").ShouldNot().HaveDependencyOnAny(later).GetResult();
+        var result = Types
+            .InAssembly(typeof(Design).Assembly)
+            .That()
+            .ResideInNamespace($"Altrin.Core.{room}")
+            .ShouldNot()
+            .HaveDependencyOnAny(later)
+            .GetResult();
         Assert.True(later.Length == 0 || result.IsSuccessful, string.Join(", ", result.FailingTypeNames ?? []));
     }
 
     [Fact]
-    public void Every_type_lives_in_a_room_and_every_room_has_one() => Assert.Equal(
-        Rooms.Order(StringComparer.Ordinal),
-        typeof(Design).Assembly.GetTypes().Select(t => t.Namespace).OfType<string>().Where(n => n.StartsWith("Altrin", StringComparison.Ordinal))
-            .Select(n => n.Split('.')[2]).Distinct().Order(StringComparer.Ordinal));
+    public void Every_type_lives_in_a_room_and_every_room_has_one() =>
+        Assert.Equal(
+            Rooms.Order(StringComparer.Ordinal),
+            typeof(Design)
+                .Assembly.GetTypes()
+                .Select(t => t.Namespace)
+                .OfType<string>()
+                .Where(n => n.StartsWith("Altrin", StringComparison.Ordinal))
+                .Select(n => n.Split('.')[2])
+                .Distinct()
+                .Order(StringComparer.Ordinal)
+        );
 
     [Fact]
-    public void The_core_uses_the_base_class_library_only() => Assert.All(
-        typeof(Design).Assembly.GetReferencedAssemblies(),
-        a => Assert.StartsWith("System.", a.Name));
+    public void The_core_uses_the_base_class_library_only() =>
+        Assert.All(typeof(Design).Assembly.GetReferencedAssemblies(), a => Assert.StartsWith("System.", a.Name));
 
     /// <summary>Clock, dice and files are passed in or are none of the core's business.</summary>
     [Fact]
-    public void The_core_reads_no_clock_rolls_no_dice_and_opens_no_file() => Assert.True(
-        Types.InAssembly(typeof(Design).Assembly).ShouldNot().HaveDependencyOnAny("System.IO.File", "System.Random", "System.DateTime", "System.DateTimeOffset", "System.TimeProvider", "System.Net.Sockets", "System.Diagnostics.Process").GetResult().IsSuccessful);
+    public void The_core_reads_no_clock_rolls_no_dice_and_opens_no_file() =>
+        Assert.True(
+            Types
+                .InAssembly(typeof(Design).Assembly)
+                .ShouldNot()
+                .HaveDependencyOnAny(
+                    "System.IO.File",
+                    "System.Random",
+                    "System.DateTime",
+                    "System.DateTimeOffset",
+                    "System.TimeProvider",
+                    "System.Net.Sockets",
+                    "System.Diagnostics.Process"
+                )
+                .GetResult()
+                .IsSuccessful
+        );
 
     [Fact]
     public void Rules_have_codes_of_their_own_and_every_cause_has_its_rule()
@@ -54,6 +82,22 @@ public sealed class ArchitectureTests
         Assert.All(Mistake.All, m => Assert.True(m.Codes.Count > 0 != m.Otherwise is not null));
         var causes = typeof(CauseCodes).GetFields(BindingFlags.Public | BindingFlags.Static).Select(f => (string)f.GetRawConstantValue()!);
         // What is not let in, and who is apart, is said by the need that asks for it; the other two only between devices.
-        Assert.Empty(causes.Where(c => c is not (CauseCodes.NotForwarded or CauseCodes.Apart or CauseCodes.NoAnswer or CauseCodes.GuestsApart or CauseCodes.NotQuick or CauseCodes.NoGuestName or CauseCodes.NameNotKept or CauseCodes.NotMeasured)).Except(Rule.All.Select(r => r.Code)));
+        Assert.Empty(
+            causes
+                .Where(c =>
+                    c
+                        is not (
+                            CauseCodes.NotForwarded
+                            or CauseCodes.Apart
+                            or CauseCodes.NoAnswer
+                            or CauseCodes.GuestsApart
+                            or CauseCodes.NotQuick
+                            or CauseCodes.NoGuestName
+                            or CauseCodes.NameNotKept
+                            or CauseCodes.NotMeasured
+                        )
+                )
+                .Except(Rule.All.Select(r => r.Code))
+        );
     }
 }

@@ -27,7 +27,11 @@ public sealed class DamagedFolderTests : DataFolders
         var was = Fingerprint(folder);
         var refused = Start(folder);
         Assert.Contains(says, refused, StringComparison.Ordinal);
-        Assert.Contains(says.Contains("newer", StringComparison.Ordinal) ? "Update this Altrin" : $"altrin restore {backup} --data {folder.Path}", refused, StringComparison.Ordinal);
+        Assert.Contains(
+            says.Contains("newer", StringComparison.Ordinal) ? "Update this Altrin" : $"altrin restore {backup} --data {folder.Path}",
+            refused,
+            StringComparison.Ordinal
+        );
         Assert.Equal(was, Fingerprint(folder));
         // As it says.
         var restored = Restoring.Restore(folder, backup, Now.AddSeconds(1));
@@ -66,7 +70,17 @@ public sealed class DamagedFolderTests : DataFolders
         var file = Backup.Write(folder, Path.Combine(Root, "more.zip"), Now).Value;
         using (var zip = System.IO.Compression.ZipFile.Open(file, System.IO.Compression.ZipArchiveMode.Update))
         {
-            foreach (var name in new[] { "keys/../../outside.xml", "/keys/absolute.xml", "keys/run.sh", "keys/deep/key.xml", "altrin.db-shm", "other.txt" })
+            foreach (
+                var name in new[]
+                {
+                    "keys/../../outside.xml",
+                    "/keys/absolute.xml",
+                    "keys/run.sh",
+                    "keys/deep/key.xml",
+                    "altrin.db-shm",
+                    "other.txt",
+                }
+            )
             {
                 using var writer = new StreamWriter(zip.CreateEntry(name).Open());
                 writer.Write("<key/>");
@@ -74,7 +88,13 @@ public sealed class DamagedFolderTests : DataFolders
         }
         var into = NewFolder();
         Assert.True(Restoring.Restore(into, file, Now).Ok);
-        string[] names = [.. Directory.GetFiles(into.Path, "*", SearchOption.AllDirectories).Select(f => Path.GetRelativePath(into.Path, f)).Order(StringComparer.Ordinal)];
+        string[] names =
+        [
+            .. Directory
+                .GetFiles(into.Path, "*", SearchOption.AllDirectories)
+                .Select(f => Path.GetRelativePath(into.Path, f))
+                .Order(StringComparer.Ordinal),
+        ];
         Assert.Equal(2, names.Length);
         Assert.Equal("altrin.db", names[0]);
         Assert.StartsWith(Path.Combine("keys", "key-"), names[1], StringComparison.Ordinal);
@@ -104,14 +124,27 @@ public sealed class DamagedFolderTests : DataFolders
     {
         var folder = await Seeded();
         var backup = Backup.Write(folder, Path.Combine(Root, "private.zip"), Now).Value;
-        Assert.Equal("UserRead, UserWrite", $"{File.GetUnixFileMode(backup)}".Replace("UserWrite, UserRead", "UserRead, UserWrite", StringComparison.Ordinal));
+        Assert.Equal(
+            "UserRead, UserWrite",
+            $"{File.GetUnixFileMode(backup)}".Replace("UserWrite, UserRead", "UserRead, UserWrite", StringComparison.Ordinal)
+        );
         foreach (var part in Directory.GetFileSystemEntries(folder.Path, "*", SearchOption.AllDirectories))
         {
-            File.SetUnixFileMode(part, UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute | UnixFileMode.GroupRead | UnixFileMode.OtherRead);
+            File.SetUnixFileMode(
+                part,
+                UnixFileMode.UserRead | UnixFileMode.UserWrite | UnixFileMode.UserExecute | UnixFileMode.GroupRead | UnixFileMode.OtherRead
+            );
         }
         Assert.Null(Start(folder));
-        var open = Directory.GetFileSystemEntries(folder.Path, "*", SearchOption.AllDirectories).Append(folder.Path)
-            .Where(p => (File.GetUnixFileMode(p) & ~(UnixFileMode.UserRead | UnixFileMode.UserWrite | (Directory.Exists(p) ? UnixFileMode.UserExecute : 0))) != 0);
+        var open = Directory
+            .GetFileSystemEntries(folder.Path, "*", SearchOption.AllDirectories)
+            .Append(folder.Path)
+            .Where(p =>
+                (
+                    File.GetUnixFileMode(p)
+                    & ~(UnixFileMode.UserRead | UnixFileMode.UserWrite | (Directory.Exists(p) ? UnixFileMode.UserExecute : 0))
+                ) != 0
+            );
         Assert.Empty(open);
     }
 
@@ -128,8 +161,18 @@ public sealed class DamagedFolderTests : DataFolders
     private static string Fingerprint(DataFolder folder)
     {
         // What SQLite keeps beside a database while it is looked at holds nothing of its own.
-        var files = Directory.GetFiles(folder.Path, "*", SearchOption.AllDirectories).Where(f => !f.EndsWith("-shm", StringComparison.Ordinal) && !(f.EndsWith("-wal", StringComparison.Ordinal) && new FileInfo(f).Length == 0));
-        return string.Join('\n', files.Order(StringComparer.Ordinal).Select(f => $"{Path.GetRelativePath(folder.Path, f)} {Convert.ToHexString(SHA256.HashData(File.ReadAllBytes(f)))}"));
+        var files = Directory
+            .GetFiles(folder.Path, "*", SearchOption.AllDirectories)
+            .Where(f =>
+                !f.EndsWith("-shm", StringComparison.Ordinal)
+                && !(f.EndsWith("-wal", StringComparison.Ordinal) && new FileInfo(f).Length == 0)
+            );
+        return string.Join(
+            '\n',
+            files
+                .Order(StringComparer.Ordinal)
+                .Select(f => $"{Path.GetRelativePath(folder.Path, f)} {Convert.ToHexString(SHA256.HashData(File.ReadAllBytes(f)))}")
+        );
     }
 
     private static void Damage(DataFolder folder, string damage)

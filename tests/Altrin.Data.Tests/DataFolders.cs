@@ -36,7 +36,11 @@ public abstract class DataFolders : IDisposable
     protected DataFolder Copied(DataFolder from)
     {
         var to = NewFolder();
-        foreach (var file in Directory.GetFiles(from.Path, "*", SearchOption.AllDirectories).Where(f => !f.EndsWith("-shm", StringComparison.Ordinal)))
+        foreach (
+            var file in Directory
+                .GetFiles(from.Path, "*", SearchOption.AllDirectories)
+                .Where(f => !f.EndsWith("-shm", StringComparison.Ordinal))
+        )
         {
             var place = Path.Combine(to.Path, Path.GetRelativePath(from.Path, file));
             Directory.CreateDirectory(Path.GetDirectoryName(place)!);
@@ -65,11 +69,14 @@ public abstract class DataFolders : IDisposable
         var writing = new Writing(context, new(TimeProvider.System));
         var jobs = new JobStore(writing, TimeProvider.System, _homes);
         var secrets = new SecretStore(writing, ring.GetRequiredService<IDataProtectionProvider>(), TimeProvider.System);
-        await writing.Do(async () =>
-        {
-            var head = await jobs.Create("Home", jobs.Prepare(Home(1)).Value, "New", "tab", Cancel);
-            await secrets.Type(head.Job.Id, "house-key", Key, Cancel);
-        }, Cancel);
+        await writing.Do(
+            async () =>
+            {
+                var head = await jobs.Create("Home", jobs.Prepare(Home(1)).Value, "New", "tab", Cancel);
+                await secrets.Type(head.Job.Id, "house-key", Key, Cancel);
+            },
+            Cancel
+        );
     }
 
     protected async Task Edit(DataFolder folder)
@@ -97,7 +104,9 @@ public abstract class DataFolders : IDisposable
         var homes = new List<string>();
         foreach (var job in (await jobs.List(null, false, 1, 10, Cancel)).Items)
         {
-            homes.Add($"{(await jobs.Find(job.Id, Cancel))!.Home.Site.Name} {await Secrets(context, ring).Show(job.Id, "house-key", Cancel)}");
+            homes.Add(
+                $"{(await jobs.Find(job.Id, Cancel))!.Home.Site.Name} {await Secrets(context, ring).Show(job.Id, "house-key", Cancel)}"
+            );
         }
         return homes;
     }
@@ -112,7 +121,9 @@ public abstract class DataFolders : IDisposable
         return services.BuildServiceProvider();
     }
 
-    protected static AltrinContext Context(DataFolder folder) => new(new DbContextOptionsBuilder<AltrinContext>().UseSqlite(folder.ConnectionString).Options);
+    protected static AltrinContext Context(DataFolder folder) =>
+        new(new DbContextOptionsBuilder<AltrinContext>().UseSqlite(folder.ConnectionString).Options);
 
-    protected static HomeFile Home(int number) => new(new($"Home {number}", new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("found", [], [], [])]);
+    protected static HomeFile Home(int number) =>
+        new(new($"Home {number}", new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("found", [], [], [])]);
 }

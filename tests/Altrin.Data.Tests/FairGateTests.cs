@@ -30,7 +30,10 @@ public sealed class FairGateTests
         var gate = Gate(1);
         var inside = await gate.Enter(9, Cancel);
         var came = new List<int>();
-        var waits = parties.Split(' ').Select((p, i) => Come(gate, long.Parse(p, System.Globalization.CultureInfo.InvariantCulture), i, came)).ToList();
+        var waits = parties
+            .Split(' ')
+            .Select((p, i) => Come(gate, long.Parse(p, System.Globalization.CultureInfo.InvariantCulture), i, came))
+            .ToList();
         inside.Dispose();
         await Task.WhenAll(waits);
         Assert.Equal(order, string.Join(' ', came));
@@ -59,7 +62,11 @@ public sealed class FairGateTests
         var inside = await gate.Enter(1, Cancel);
         var waiting = gate.Enter(2, Cancel);
         clock.Ring();
-        Assert.Contains("longer than 5 seconds", (await Assert.ThrowsAsync<BusyException>(() => waiting)).Message, StringComparison.Ordinal);
+        Assert.Contains(
+            "longer than 5 seconds",
+            (await Assert.ThrowsAsync<BusyException>(() => waiting)).Message,
+            StringComparison.Ordinal
+        );
         inside.Dispose();
         (await gate.Enter(2, Cancel)).Dispose();
     }
@@ -89,9 +96,7 @@ public sealed class FairGateTests
         {
             public bool Change(TimeSpan dueTime, TimeSpan period) => true;
 
-            public void Dispose()
-            {
-            }
+            public void Dispose() { }
 
             public ValueTask DisposeAsync() => ValueTask.CompletedTask;
         }

@@ -7,7 +7,8 @@ using Microsoft.EntityFrameworkCore.Migrations;
 namespace Altrin.Data.Tests;
 
 /// <summary>
-/// Kills and full disks at every write: what was acknowledged is there afterwards, what was not is there whole or not at all, and the folder
+/// Kills and full disks at every write: what was acknowledged is there afterwards, what was not is there whole or not at all, and the
+/// folder
 /// opens.
 /// </summary>
 [System.Runtime.Versioning.SupportedOSPlatform("linux")]
@@ -27,12 +28,22 @@ public sealed class FaultTests : DataFolders
     [InlineData(Fault.Full)]
     public async Task A_first_start_that_ends_at_any_write_leaves_no_home_or_a_whole_one(Fault fault)
     {
-        await AtEachWrite(fault, NewFolder, async folder => await Seed(folder), async (folder, done) =>
-        {
-            Assert.Null(Start(folder));
-            var homes = await Homes(folder);
-            Assert.Equal(done ? ["Home 1 " + Key] : homes.Count == 0 ? [] : ["Home 1 " + Key], homes);
-        });
+        await AtEachWrite(
+            fault,
+            NewFolder,
+            async folder => await Seed(folder),
+            async (folder, done) =>
+            {
+                Assert.Null(Start(folder));
+                var homes = await Homes(folder);
+                Assert.Equal(
+                    done ? ["Home 1 " + Key]
+                        : homes.Count == 0 ? []
+                        : ["Home 1 " + Key],
+                    homes
+                );
+            }
+        );
     }
 
     [Theory]
@@ -41,14 +52,19 @@ public sealed class FaultTests : DataFolders
     public async Task An_edit_is_saved_whole_or_not_at_all(Fault fault)
     {
         var before = await Seeded();
-        await AtEachWrite(fault, () => Copied(before), folder => Edit(folder), async (folder, done) =>
-        {
-            Assert.Null(Start(folder));
-            var home = Assert.Single(await Homes(folder));
-            Assert.Contains(home, done ? ["Home 2 " + Key] : new[] { "Home 1 " + Key, "Home 2 " + Key });
-            // And it goes on.
-            await Edit(folder);
-        });
+        await AtEachWrite(
+            fault,
+            () => Copied(before),
+            folder => Edit(folder),
+            async (folder, done) =>
+            {
+                Assert.Null(Start(folder));
+                var home = Assert.Single(await Homes(folder));
+                Assert.Contains(home, done ? ["Home 2 " + Key] : new[] { "Home 1 " + Key, "Home 2 " + Key });
+                // And it goes on.
+                await Edit(folder);
+            }
+        );
     }
 
     [Theory]
@@ -62,15 +78,22 @@ public sealed class FaultTests : DataFolders
             context.GetService<IMigrator>().Migrate("Readings");
             // A revision as it was kept before revisions were packed.
             context.Database.ExecuteSql($"INSERT INTO Jobs (Name, CreatedAt, ChangedAt, Version, HeadId) VALUES ('Home', 0, 0, 1, 1)");
-            context.Database.ExecuteSql($"INSERT INTO Revisions (Id, JobId, Label, Tab, CreatedAt, Design) VALUES (1, 1, 'New', 'tab', 0, {DesignFile.Write(Home(1))})");
+            context.Database.ExecuteSql(
+                $"INSERT INTO Revisions (Id, JobId, Label, Tab, CreatedAt, Design) VALUES (1, 1, 'New', 'tab', 0, {DesignFile.Write(Home(1))})"
+            );
         }
         SqliteConnection.ClearAllPools();
-        await AtEachWrite(fault, () => Copied(before), folder => Start(folder) is { } refused ? Task.FromException(new IOException(refused)) : Task.CompletedTask, async (folder, _) =>
-        {
-            Assert.Null(Start(folder));
-            Assert.Equal("Home 1 ", Assert.Single(await Homes(folder)));
-            Assert.NotEmpty(Directory.GetFiles(folder.Backups, "*.zip"));
-        });
+        await AtEachWrite(
+            fault,
+            () => Copied(before),
+            folder => Start(folder) is { } refused ? Task.FromException(new IOException(refused)) : Task.CompletedTask,
+            async (folder, _) =>
+            {
+                Assert.Null(Start(folder));
+                Assert.Equal("Home 1 ", Assert.Single(await Homes(folder)));
+                Assert.NotEmpty(Directory.GetFiles(folder.Backups, "*.zip"));
+            }
+        );
     }
 
     [Fact]
@@ -155,13 +178,26 @@ public sealed class FaultTests : DataFolders
             cut = Directory.GetDirectories(cut.Path, "restored").Length > 0 ? cut : Copied(bare);
         }
         var earlier = Restoring.Restore(cut, Path.Combine(Root, "edited.zip"), Now, new FaultyDisk(1, Fault.Full));
-        Assert.StartsWith($"An earlier restore into {cut.Path} is not ended yet: The disk is full.", earlier.Error, StringComparison.Ordinal);
+        Assert.StartsWith(
+            $"An earlier restore into {cut.Path} is not ended yet: The disk is full.",
+            earlier.Error,
+            StringComparison.Ordinal
+        );
         // And where it is the database that finds none.
-        await AtEachWrite(Fault.Full, () => Copied(other), into => Restoring.Restore(into, backup, Now) is { Ok: false } refused ? Task.FromException(new IOException(refused.Error)) : Task.CompletedTask, async (into, done) =>
-        {
-            Assert.Null(Start(into));
-            Assert.Equal(done ? "Home 2 " + Key : "Home 1 " + Key, Assert.Single(await Homes(into)));
-        }, least: 1);
+        await AtEachWrite(
+            Fault.Full,
+            () => Copied(other),
+            into =>
+                Restoring.Restore(into, backup, Now) is { Ok: false } refused
+                    ? Task.FromException(new IOException(refused.Error))
+                    : Task.CompletedTask,
+            async (into, done) =>
+            {
+                Assert.Null(Start(into));
+                Assert.Equal(done ? "Home 2 " + Key : "Home 1 " + Key, Assert.Single(await Homes(into)));
+            },
+            least: 1
+        );
     }
 
     [Fact]
@@ -202,13 +238,16 @@ public sealed class FaultTests : DataFolders
     {
         var folder = await Seeded();
         using var stop = new CancellationTokenSource();
-        var edits = Task.Run(async () =>
-        {
-            while (!stop.IsCancellationRequested)
+        var edits = Task.Run(
+            async () =>
             {
-                await Edit(folder);
-            }
-        }, Cancel);
+                while (!stop.IsCancellationRequested)
+                {
+                    await Edit(folder);
+                }
+            },
+            Cancel
+        );
         for (var i = 0; i < 8; i++)
         {
             var written = Backup.Write(folder, Path.Combine(Root, $"live-{i}.zip"), Now);
@@ -226,7 +265,13 @@ public sealed class FaultTests : DataFolders
     }
 
     /// <summary>Runs an act once to count its writes, and once for each of them with a fault there.</summary>
-    private static async Task AtEachWrite(Fault fault, Func<DataFolder> prepare, Func<DataFolder, Task> act, Func<DataFolder, bool, Task> check, int least = 3)
+    private static async Task AtEachWrite(
+        Fault fault,
+        Func<DataFolder> prepare,
+        Func<DataFolder, Task> act,
+        Func<DataFolder, bool, Task> check,
+        int least = 3
+    )
     {
         var counting = prepare();
         FaultyFiles.Arm(counting.Path, fault, 0);
@@ -245,9 +290,7 @@ public sealed class FaultTests : DataFolders
                 await act(folder);
                 done = true;
             }
-            catch (Exception e) when (StorageFault.Says(e) is not null)
-            {
-            }
+            catch (Exception e) when (StorageFault.Says(e) is not null) { }
             if (fault == Fault.Kill)
             {
                 // What is still open is closed without a trace, as by the end of the process.

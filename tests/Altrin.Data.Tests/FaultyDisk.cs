@@ -75,7 +75,8 @@ public sealed class FaultyDisk(int at, Fault fault = Fault.Kill) : Disk
         }
     }
 
-    private sealed class FaultyStream(FaultyDisk disk, string path) : FileStream(path, FileMode.Create, FileAccess.ReadWrite, FileShare.None, 1)
+    private sealed class FaultyStream(FaultyDisk disk, string path)
+        : FileStream(path, FileMode.Create, FileAccess.ReadWrite, FileShare.None, 1)
     {
         // Every other way of writing of a derived stream leads here.
         public override void Write(byte[] array, int offset, int count)

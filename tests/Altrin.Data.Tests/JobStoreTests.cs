@@ -44,7 +44,8 @@ public sealed class JobStoreTests : IDisposable
         return new JobStore(new(context, _gate), _clock, _homes).Prepare(Home(name)).Value;
     }
 
-    private static HomeFile Home(string name) => new(new(name, new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("planned", [], [], [])]);
+    private static HomeFile Home(string name) =>
+        new(new(name, new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("planned", [], [], [])]);
 
     private Task<JobHead> Create(string name) => With(s => s.Create(name, Ready(name), "New job", "tab", Cancel));
 
@@ -65,7 +66,11 @@ public sealed class JobStoreTests : IDisposable
     public async Task Two_saves_of_one_version_at_once_let_one_through()
     {
         var job = await Create("one");
-        var moves = await Task.WhenAll(Enumerable.Range(0, 6).Select(i => Task.Run(() => With(s => s.Commit(job.Job.Id, 1, Ready($"{i}"), $"{i}", "tab", Cancel)), Cancel)));
+        var moves = await Task.WhenAll(
+            Enumerable
+                .Range(0, 6)
+                .Select(i => Task.Run(() => With(s => s.Commit(job.Job.Id, 1, Ready($"{i}"), $"{i}", "tab", Cancel)), Cancel))
+        );
         Assert.Single(moves.OfType<HeadMove.Done>());
         Assert.Equal(5, moves.OfType<HeadMove.Stale>().Count());
         Assert.Equal(2, (await With(s => s.Revisions(job.Job.Id, 1, 10, Cancel))).Total);
@@ -171,7 +176,9 @@ public sealed class JobStoreTests : IDisposable
     public void A_newer_database_is_refused_and_a_stale_migration_lock_is_no_obstacle()
     {
         using var context = Context();
-        context.Database.ExecuteSqlRaw("CREATE TABLE IF NOT EXISTS \"__EFMigrationsLock\" (\"Id\" INTEGER NOT NULL PRIMARY KEY, \"Timestamp\" TEXT NOT NULL); INSERT INTO \"__EFMigrationsLock\" VALUES (1, 'then');");
+        context.Database.ExecuteSqlRaw(
+            "CREATE TABLE IF NOT EXISTS \"__EFMigrationsLock\" (\"Id\" INTEGER NOT NULL PRIMARY KEY, \"Timestamp\" TEXT NOT NULL); INSERT INTO \"__EFMigrationsLock\" VALUES (1, 'then');"
+        );
         Assert.True(DatabaseOpening.BringUpToDate(context, _folder, _clock.GetUtcNow()).Ok);
         context.Database.ExecuteSqlRaw("INSERT INTO \"__EFMigrationsHistory\" VALUES ('29990101000000_Later', '99.0')");
         Assert.Contains("newer Altrin (29990101000000_Later)", DatabaseOpening.BringUpToDate(context, _folder, _clock.GetUtcNow()).Error);
@@ -181,7 +188,13 @@ public sealed class JobStoreTests : IDisposable
     public void A_migration_is_preceded_by_a_copy()
     {
         using var context = Context();
-        var job = new JobEntity { Name = "Old", CreatedAt = _clock.GetUtcNow(), ChangedAt = _clock.GetUtcNow(), Version = 1 };
+        var job = new JobEntity
+        {
+            Name = "Old",
+            CreatedAt = _clock.GetUtcNow(),
+            ChangedAt = _clock.GetUtcNow(),
+            Version = 1,
+        };
         context.Jobs.Add(job);
         context.SaveChanges();
         // As the first Altrin left it.
@@ -195,7 +208,9 @@ public sealed class JobStoreTests : IDisposable
     [Fact]
     public async Task Revisions_take_a_tenth_of_their_text_and_are_read_back_to_the_letter()
     {
-        var house = Altrin.Formats.DesignFile.Read(await File.ReadAllBytesAsync(Path.Combine(AppContext.BaseDirectory, "pottery-house.json"), Cancel)).Value!;
+        var house = Altrin
+            .Formats.DesignFile.Read(await File.ReadAllBytesAsync(Path.Combine(AppContext.BaseDirectory, "pottery-house.json"), Cancel))
+            .Value!;
         HomeFile Named(int i) => house with { Site = house.Site with { Name = $"Pottery house {i}" } };
         var job = await With(s => s.Create("house", s.Prepare(Named(0)).Value, "New job", "tab", Cancel));
         for (var i = 1; i < 40; i++)
@@ -229,6 +244,7 @@ public sealed class JobStoreTests : IDisposable
     {
         private long _looks;
 
-        public override DateTimeOffset GetUtcNow() => new DateTimeOffset(2026, 11, 23, 9, 0, 0, TimeSpan.Zero).AddSeconds(Interlocked.Increment(ref _looks));
+        public override DateTimeOffset GetUtcNow() =>
+            new DateTimeOffset(2026, 11, 23, 9, 0, 0, TimeSpan.Zero).AddSeconds(Interlocked.Increment(ref _looks));
     }
 }

@@ -25,7 +25,8 @@ public sealed class ReadingStoreTests : IDisposable
         _job = _jobs.Create("Home", Home, "New", "tab", Cancel).GetAwaiter().GetResult().Job.Id;
     }
 
-    private PreparedHome Home => _jobs.Prepare(new(new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("found", [], [], [])])).Value;
+    private PreparedHome Home =>
+        _jobs.Prepare(new(new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("found", [], [], [])])).Value;
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 
@@ -37,15 +38,16 @@ public sealed class ReadingStoreTests : IDisposable
         Directory.Delete(_folder.Path, recursive: true);
     }
 
-    private ReadingEntity Reading(string text, int minutes = 0) => new()
-    {
-        JobId = _job,
-        Name = "pasted",
-        Kinds = ReadingStore.KindsOf(ReadingText.Read(text).Value),
-        TakenAt = Noon.AddMinutes(minutes),
-        SetUp = "found",
-        Content = Encoding.UTF8.GetBytes(text),
-    };
+    private ReadingEntity Reading(string text, int minutes = 0) =>
+        new()
+        {
+            JobId = _job,
+            Name = "pasted",
+            Kinds = ReadingStore.KindsOf(ReadingText.Read(text).Value),
+            TakenAt = Noon.AddMinutes(minutes),
+            SetUp = "found",
+            Content = Encoding.UTF8.GetBytes(text),
+        };
 
     [Fact]
     public async Task Readings_are_listed_by_when_they_were_taken_and_read_back_whole()
@@ -55,7 +57,13 @@ public sealed class ReadingStoreTests : IDisposable
         await _readings.Keep(Reading("the kettle is on", 1), Cancel);
         var page = await _readings.List(_job, false, 1, 2, Cancel);
         Assert.Equal((3, 2), (page.Total, page.Items.Count));
-        Assert.Equal([[ReadingKind.AddressTable], [ReadingKind.Outside]], page.Items.Select(i => i.Kinds));
+        Assert.Equal(
+            [
+                [ReadingKind.AddressTable],
+                [ReadingKind.Outside],
+            ],
+            page.Items.Select(i => i.Kinds)
+        );
         var (info, content) = (await _readings.Find(_job, page.Items[1].Id, Cancel))!.Value;
         Assert.Equal((Noon.AddMinutes(5), "outside 203.0.113.7\n"), (info.TakenAt, Encoding.UTF8.GetString(content)));
         Assert.Equal("203.0.113.7", $"{ReadingStore.Read(content, info.IsCapture).Value.Outside.Single().Seen}");
@@ -68,9 +76,15 @@ public sealed class ReadingStoreTests : IDisposable
         await _readings.Keep(Reading("the kettle is on"), Cancel);
         var id = (await _readings.List(_job, false, 1, 10, Cancel)).Items.Single().Id;
         Assert.True(await _readings.PutAway(_job, id, true, Cancel));
-        Assert.Equal((0, 1), ((await _readings.List(_job, false, 1, 10, Cancel)).Total, (await _readings.List(_job, true, 1, 10, Cancel)).Total));
+        Assert.Equal(
+            (0, 1),
+            ((await _readings.List(_job, false, 1, 10, Cancel)).Total, (await _readings.List(_job, true, 1, 10, Cancel)).Total)
+        );
         Assert.True(await _readings.PutAway(_job, id, false, Cancel));
-        Assert.Equal((1, false), ((await _readings.List(_job, false, 1, 10, Cancel)).Total, await _readings.PutAway(_job, id + 1, true, Cancel)));
+        Assert.Equal(
+            (1, false),
+            ((await _readings.List(_job, false, 1, 10, Cancel)).Total, await _readings.PutAway(_job, id + 1, true, Cancel))
+        );
     }
 
     /// <summary>What was taken over and the reading it came from are saved together, or neither is.</summary>
@@ -81,10 +95,10 @@ public sealed class ReadingStoreTests : IDisposable
         Assert.IsType<HeadMove.Stale>(await _jobs.Commit(_job, 7, Home, "Read", "tab", Cancel, _ => _readings.Add(stale)));
         Assert.Equal(0, await _readings.Count(_job, Cancel));
         var done = Assert.IsType<HeadMove.Done>(await _jobs.Commit(_job, 1, Home, "Read", "tab", Cancel, revision =>
-        {
-            taken.RevisionId = revision;
-            _readings.Add(taken);
-        }));
+            {
+                taken.RevisionId = revision;
+                _readings.Add(taken);
+            }));
         Assert.Equal((1, done.Head.Revision.Id), (await _readings.Count(_job, Cancel), taken.RevisionId!.Value));
         await _jobs.Undo(_job, 2, "tab", false, Cancel);
         Assert.Equal(1, await _readings.Count(_job, Cancel));

@@ -25,7 +25,8 @@ public sealed class SecretStoreTests : IDisposable
         _job = jobs.Create("Home", jobs.Prepare(Home).Value, "New", "tab", Cancel).GetAwaiter().GetResult().Job.Id;
     }
 
-    private static HomeFile Home => new(new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("found", [], [], [])]);
+    private static HomeFile Home =>
+        new(new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("found", [], [], [])]);
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 
@@ -48,7 +49,8 @@ public sealed class SecretStoreTests : IDisposable
         return await act(new(new(context, _gate), provider.GetRequiredService<IDataProtectionProvider>(), TimeProvider.System));
     }
 
-    private Task<string> Keep(string value, string name = "wifi key") => With(s => s.Keep(_job, value, name, new HashSet<string>(), Cancel));
+    private Task<string> Keep(string value, string name = "wifi key") =>
+        With(s => s.Keep(_job, value, name, new HashSet<string>(), Cancel));
 
     private Task<string?> Show(string reference) => With(s => s.Show(_job, reference, Cancel));
 
@@ -127,7 +129,9 @@ public sealed class SecretStoreTests : IDisposable
         await using var context = Context();
         var store = new ShelfStore(new(context, _gate), TimeProvider.System);
         var shipped = ProfileFile.BuiltIn.Find("desk-router")!;
-        var edited = (await store.Put([shipped with { Name = "Desk router, mine" }, shipped with { ShelfId = "new-kind", Name = "New kind" }], Cancel)).Value;
+        var edited = (
+            await store.Put([shipped with { Name = "Desk router, mine" }, shipped with { ShelfId = "new-kind", Name = "New kind" }], Cancel)
+        ).Value;
         Assert.Equal([2, 1], edited.Select(p => p.Edition));
         // The same again to the letter is no new edition.
         Assert.Equal(2, (await store.Put([edited[0]], Cancel)).Value[0].Edition);

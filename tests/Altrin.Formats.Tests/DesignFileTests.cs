@@ -31,7 +31,10 @@ public sealed class DesignFileTests
             var read = DesignFile.Read(DesignFile.Write(home));
             Assert.True(read.Value is not null, $"seed {seed}: {string.Join("; ", read.Errors)}");
             Assert.Equal(DesignFile.Write(home), DesignFile.Write(read.Value));
-            Assert.Equal(Judging.Prove(design).Findings.Select(f => f.Identity), Judging.Prove(read.Value.Design("planned")!).Findings.Select(f => f.Identity));
+            Assert.Equal(
+                Judging.Prove(design).Findings.Select(f => f.Identity),
+                Judging.Prove(read.Value.Design("planned")!).Findings.Select(f => f.Identity)
+            );
         }
     }
 
@@ -42,10 +45,16 @@ public sealed class DesignFileTests
         Assert.Equal(ProfileFile.SchemaText, Samples.Document("profiles-file.schema.json"));
     }
 
-    // Each case changes one place of the demo file: pointer to set, the value as JSON (null removes it), pointer of the error, what it says.
+    // Each case changes one place of the demo file: pointer to set, the value as JSON (null removes it), pointer of the error, what it
+    // says.
     [Theory]
     [InlineData("/setUps/0/boxes/0/passing", "{\"kind\":\"none\"}", "/setUps/0/boxes/0/passing/kind", "port, hardware, mapping")]
-    [InlineData("/setUps/0/boxes/0/uplink", "{\"radio\":\"r5\",\"box\":\"loft-router\",\"name\":\"x\",\"security\":\"wpa2\",\"frames\":\"fourAddress\",\"channel\":36}", "/setUps/0/boxes/0/uplink/channel", "only WDS")]
+    [InlineData(
+        "/setUps/0/boxes/0/uplink",
+        "{\"radio\":\"r5\",\"box\":\"loft-router\",\"name\":\"x\",\"security\":\"wpa2\",\"frames\":\"fourAddress\",\"channel\":36}",
+        "/setUps/0/boxes/0/uplink/channel",
+        "only WDS"
+    )]
     [InlineData("/formatVersion", "9", "/formatVersion", "newer Altrin")]
     [InlineData("/formatVersion", "0", "/formatVersion", "at least 1")]
     [InlineData("/formatVersion", "\"1\"", "/formatVersion", "whole number")]
@@ -80,10 +89,30 @@ public sealed class DesignFileTests
     [InlineData("/setUps/0/boxes/0/lan", "\"192.168.8.0/24\"", "/setUps/0/boxes/0/lan", "network address")]
     [InlineData("/setUps/0/boxes/0/lan", null, "/setUps/0/boxes/0/lan", "prefix length")]
     [InlineData("/setUps/0/boxes/0/dhcpServer", null, "/setUps/0/boxes/0/dhcpServer", "needs 'dhcpServer'")]
-    [InlineData("/setUps/0/boxes/0/dhcpServer/pool", "\"192.168.9.20-192.168.9.30\"", "/setUps/0/boxes/0/dhcpServer/pool", "does not lie inside 192.168.8.0/24")]
-    [InlineData("/setUps/0/boxes/0/guest", "{\"name\":\"g\",\"security\":\"wpa2\",\"lan\":\"192.168.8.1/24\",\"pool\":\"192.168.8.2-192.168.8.9\"}", "/setUps/0/boxes/0/guest/lan", "subnet of their own")]
-    [InlineData("/setUps/0/boxes/0/guest", "{\"name\":\"g\",\"security\":\"open\",\"password\":\"k\",\"lan\":\"192.168.30.1/24\",\"pool\":\"192.168.30.2-192.168.30.9\"}", "/setUps/0/boxes/0/guest/password", "an open network has no password")]
-    [InlineData("/setUps/0/boxes/2/guest", "{\"name\":\"g\",\"security\":\"wpa2\",\"lan\":\"192.168.30.1/24\",\"pool\":\"192.168.30.2-192.168.30.9\"}", "/setUps/0/boxes/2/guest", "only a router has a guest network")]
+    [InlineData(
+        "/setUps/0/boxes/0/dhcpServer/pool",
+        "\"192.168.9.20-192.168.9.30\"",
+        "/setUps/0/boxes/0/dhcpServer/pool",
+        "does not lie inside 192.168.8.0/24"
+    )]
+    [InlineData(
+        "/setUps/0/boxes/0/guest",
+        "{\"name\":\"g\",\"security\":\"wpa2\",\"lan\":\"192.168.8.1/24\",\"pool\":\"192.168.8.2-192.168.8.9\"}",
+        "/setUps/0/boxes/0/guest/lan",
+        "subnet of their own"
+    )]
+    [InlineData(
+        "/setUps/0/boxes/0/guest",
+        "{\"name\":\"g\",\"security\":\"open\",\"password\":\"k\",\"lan\":\"192.168.30.1/24\",\"pool\":\"192.168.30.2-192.168.30.9\"}",
+        "/setUps/0/boxes/0/guest/password",
+        "an open network has no password"
+    )]
+    [InlineData(
+        "/setUps/0/boxes/2/guest",
+        "{\"name\":\"g\",\"security\":\"wpa2\",\"lan\":\"192.168.30.1/24\",\"pool\":\"192.168.30.2-192.168.30.9\"}",
+        "/setUps/0/boxes/2/guest",
+        "only a router has a guest network"
+    )]
     [InlineData("/setUps/0/boxes/0/forwards/0/to", "\"192.168.8.020\"", "/setUps/0/boxes/0/forwards/0/to", "leading zeros")]
     [InlineData("/setUps/0/boxes/0/radios/0/radio", "\"r5\"", "/setUps/0/boxes/0/radios/1/radio", "used once")]
     [InlineData("/setUps/0/boxes/2/forwards", "[]", "/setUps/0/boxes/2/forwards", "only a router")]
@@ -124,7 +153,8 @@ public sealed class DesignFileTests
     [InlineData("{\"format\":\"altrin-design\",\n\"format\":1}", "not JSON")]
     [InlineData("[]", "a design file says")]
     [InlineData("{\"format\":7}", "a design file says")]
-    public void What_is_no_design_file_is_said_so(string text, string says) => Assert.Contains(says, DesignFile.Read(text).Errors[0].ToString());
+    public void What_is_no_design_file_is_said_so(string text, string says) =>
+        Assert.Contains(says, DesignFile.Read(text).Errors[0].ToString());
 
     [Fact]
     public void Depth_size_and_encoding_have_limits()
@@ -132,7 +162,9 @@ public sealed class DesignFileTests
         Assert.Contains("32 deep", DesignFile.Read(new string('[', 100)).Errors[0].ToString());
         Assert.Contains("at most 2097152", DesignFile.Read(new byte[DesignFile.MostBytes + 1]).Errors[0].ToString());
         Assert.Contains("not UTF-8", DesignFile.Read([0x7b, 0xff, 0x7d]).Errors[0].ToString());
-        Assert.NotNull(DesignFile.Read([.. Encoding.UTF8.Preamble, .. Encoding.UTF8.GetBytes(Samples.Text("t02-access-point-mode.json"))]).Value);
+        Assert.NotNull(
+            DesignFile.Read([.. Encoding.UTF8.Preamble, .. Encoding.UTF8.GetBytes(Samples.Text("t02-access-point-mode.json"))]).Value
+        );
     }
 
     [Fact]

@@ -27,7 +27,19 @@ internal static class Dissector
             File.WriteAllBytes(file, capture);
             var start = new ProcessStartInfo(Path) { RedirectStandardOutput = true, RedirectStandardError = true };
             string[] checks = ["-o", "ip.check_checksum:TRUE", "-o", "udp.check_checksum:TRUE", "-o", "tcp.check_checksum:TRUE"];
-            foreach (var argument in (string[])["-n", "-r", file, .. checks, .. filter.Length > 0 ? ["-Y", filter] : Array.Empty<string>(), "-T", "fields", .. fields.SelectMany(f => new[] { "-e", f })])
+            foreach (
+                var argument in (string[])
+                    [
+                        "-n",
+                        "-r",
+                        file,
+                        .. checks,
+                        .. filter.Length > 0 ? ["-Y", filter] : Array.Empty<string>(),
+                        "-T",
+                        "fields",
+                        .. fields.SelectMany(f => new[] { "-e", f }),
+                    ]
+            )
             {
                 start.ArgumentList.Add(argument);
             }
@@ -51,7 +63,9 @@ internal static class Dissector
         try
         {
             File.WriteAllBytes(from, capture);
-            using var run = Process.Start(new ProcessStartInfo(Path) { ArgumentList = { "-r", from, "-F", container, "-w", to }, RedirectStandardError = true })!;
+            using var run = Process.Start(
+                new ProcessStartInfo(Path) { ArgumentList = { "-r", from, "-F", container, "-w", to }, RedirectStandardError = true }
+            )!;
             var errors = run.StandardError.ReadToEnd();
             run.WaitForExit();
             Assert.True(run.ExitCode == 0, errors);

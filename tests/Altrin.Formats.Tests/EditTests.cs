@@ -83,7 +83,10 @@ public sealed class EditTests
                 kinds.UnionWith(difference.Changes.Select(c => c.GetType().Name));
                 compared.UnionWith(difference.Changes.SelectMany(c => c.Touches(from)).Select(t => t.Setting));
                 var reached = difference.Changes.Aggregate(from, (d, c) => d with { SetUp = c.ApplyTo(d).Value });
-                Assert.True(Written(to) == Written(reached), $"seed {seed}: {string.Join("; ", difference.Changes)}\n{string.Join('\n', HomeValues.Between(HomeValues.Of(Home(to)), HomeValues.Of(Home(reached))))}");
+                Assert.True(
+                    Written(to) == Written(reached),
+                    $"seed {seed}: {string.Join("; ", difference.Changes)}\n{string.Join('\n', HomeValues.Between(HomeValues.Of(Home(to)), HomeValues.Of(Home(reached))))}"
+                );
             }
             Assert.Empty(Difference.Between(after.Site, after.SetUp, after.SetUp).Changes);
             // A file that was written and read again differs in nothing.
@@ -120,8 +123,19 @@ public sealed class EditTests
                 continue;
             }
             apart++;
-            var (was, other, own, now) = (HomeValues.Of(home), HomeValues.Of(head), HomeValues.Of(seen), HomeValues.Of(home.With(both.Value)));
-            Assert.All(HomeValues.Between(was, other).Where(p => other.GetValueOrDefault(p) != now.GetValueOrDefault(p)), p => Assert.True(own.GetValueOrDefault(p) == now.GetValueOrDefault(p) || mine.Touches(design with { SetUp = first.Value }).Any(t => t.Covers(HomeValues.TouchAt(p))) is false, $"seed {seed}: {theirs} then {mine} loses {p}"));
+            var (was, other, own, now) = (
+                HomeValues.Of(home),
+                HomeValues.Of(head),
+                HomeValues.Of(seen),
+                HomeValues.Of(home.With(both.Value))
+            );
+            Assert.All(HomeValues.Between(was, other).Where(p => other.GetValueOrDefault(p) != now.GetValueOrDefault(p)), p =>
+                Assert.True(
+                    own.GetValueOrDefault(p) == now.GetValueOrDefault(p)
+                        || mine.Touches(design with { SetUp = first.Value }).Any(t => t.Covers(HomeValues.TouchAt(p))) is false,
+                    $"seed {seed}: {theirs} then {mine} loses {p}"
+                )
+            );
         }
         Assert.True(clashing > 3 && apart > 200, $"{clashing} clashing, {apart} apart");
     }
@@ -132,36 +146,55 @@ public sealed class EditTests
         var home = Home(Testing.Home.WithGateway().Design);
         Design Then(Design design, Change change) => design with { SetUp = change.ApplyTo(design).Value };
         var design = home.Design("found")!;
-        var (end, start) = (new MovePool("gw") { Last = Testing.Home.At("192.168.8.120") }, new MovePool("gw") { First = Testing.Home.At("192.168.8.50") });
+        var (end, start) = (
+            new MovePool("gw") { Last = Testing.Home.At("192.168.8.120") },
+            new MovePool("gw") { First = Testing.Home.At("192.168.8.50") }
+        );
         Assert.Empty(Clash.Between(home, Home(Then(design, start)), Home(Then(design, end))));
         Assert.Equal("192.168.8.50-192.168.8.120", $"{((RouterMode)Then(Then(design, end), start).Mode("gw")!).Server.Pool}");
         var other = new MovePool("gw") { Last = Testing.Home.At("192.168.8.130") };
-        Assert.Equal([new Clash("last address of the DHCP pool of gw", "found", "192.168.8.130", "192.168.8.120")], Clash.Between(home, Home(Then(design, other)), Home(Then(design, end))));
+        Assert.Equal(
+            [new Clash("last address of the DHCP pool of gw", "found", "192.168.8.130", "192.168.8.120")],
+            Clash.Between(home, Home(Then(design, other)), Home(Then(design, end)))
+        );
     }
 
     private static HomeFile Seeded(int seed, int devices = 8)
     {
         var design = SurveyGenerator.Survey(DesignGenerator.Make(seed, devices), seed);
-        return Home(design with { Site = design.Site with { Boxes = [.. design.Site.Boxes.Select(b => Everything(b, design.Mode(b.Id) is SwitchMode { Page: null }))] } });
+        return Home(
+            design with
+            {
+                Site = design.Site with
+                {
+                    Boxes = [.. design.Site.Boxes.Select(b => Everything(b, design.Mode(b.Id) is SwitchMode { Page: null }))],
+                },
+            }
+        );
     }
 
     /// <summary>Every kind of box may become whatever a change asks for, so that no mode is left out.</summary>
-    private static Box Everything(Box box, bool plain) => box with
-    {
-        Profile = box.Profile with
+    private static Box Everything(Box box, bool plain) =>
+        box with
         {
-            Modes = [.. Enum.GetValues<ModeKind>().OrderBy(m => m != box.Profile.Modes[0])],
-            FactoryAddress = plain ? null : box.Profile.FactoryAddress ?? Testing.Home.Own("192.168.0.1/24"),
-            Passes = [PassKind.Port, PassKind.Hardware, PassKind.Mapping],
-            Radios = box.Profile.Radios.Count > 0 || !box.Profile.Modes.SequenceEqual([ModeKind.Switch]) ? box.Profile.Radios : [new Radio("r5", RadioBand.Ghz5)],
-        },
-    };
+            Profile = box.Profile with
+            {
+                Modes = [.. Enum.GetValues<ModeKind>().OrderBy(m => m != box.Profile.Modes[0])],
+                FactoryAddress = plain ? null : box.Profile.FactoryAddress ?? Testing.Home.Own("192.168.0.1/24"),
+                Passes = [PassKind.Port, PassKind.Hardware, PassKind.Mapping],
+                Radios =
+                    box.Profile.Radios.Count > 0 || !box.Profile.Modes.SequenceEqual([ModeKind.Switch])
+                        ? box.Profile.Radios
+                        : [new Radio("r5", RadioBand.Ghz5)],
+            },
+        };
 
     private static HomeFile Home(Design design) => new(design.Site, [design.SetUp with { Name = "found" }]);
 
     private static string Written(Design design) => DesignFile.Write(Home(design));
 
-    private static IEnumerable<string> Kinds(Type of) => of.Assembly.GetTypes().Where(t => t.IsSubclassOf(of)).Select(t => t.Name).Order(StringComparer.Ordinal);
+    private static IEnumerable<string> Kinds(Type of) =>
+        of.Assembly.GetTypes().Where(t => t.IsSubclassOf(of)).Select(t => t.Name).Order(StringComparer.Ordinal);
 
     private static List<Setting> Held(HomeFile before, HomeFile after, IReadOnlyList<Touch> declared, string what)
     {
@@ -169,7 +202,10 @@ public sealed class EditTests
         foreach (var path in altered)
         {
             var touch = HomeValues.TouchAt(path);
-            Assert.True(declared.Any(d => d.Covers(touch)), $"{what} altered {path}, which it does not declare: {string.Join(", ", declared)}");
+            Assert.True(
+                declared.Any(d => d.Covers(touch)),
+                $"{what} altered {path}, which it does not declare: {string.Join(", ", declared)}"
+            );
         }
         return altered.Select(p => HomeValues.TouchAt(p).Setting).ToList();
     }

@@ -4,7 +4,8 @@ using Altrin.Core.Sites;
 namespace Altrin.Formats.Tests;
 
 /// <summary>
-/// Each member of a home, found by reflection, is written, read and compared: one that a mapping or a comparison forgets fails here on the day
+/// Each member of a home, found by reflection, is written, read and compared: one that a mapping or a comparison forgets fails here on
+/// the day
 /// it is added.
 /// </summary>
 public sealed class EveryMemberTests
@@ -16,7 +17,8 @@ public sealed class EveryMemberTests
     private const int MostTried = 60;
 
     /// <summary>
-    /// What has no other value beside the rest of a home: each radio that a kind of box has stands in its list once. A setting that is lost is
+    /// What has no other value beside the rest of a home: each radio that a kind of box has stands in its list once. A setting that is
+    /// lost is
     /// seen at its other members.
     /// </summary>
     private static readonly string[] NoOther = ["AccessPointMode.Wifi", "RadioSetting.Radio", "RepeaterMode.Wifi", "RouterMode.Wifi"];
@@ -31,33 +33,70 @@ public sealed class EveryMemberTests
             Sockets = [new("s1", "One", SocketKind.Data), new("s2", "Two", SocketKind.Data), new("s3", "Three", SocketKind.Data)],
             Runs = [new("run", "s1", "s2", Medium.Cat5e)],
         };
-        return new(site, [design.SetUp with { Boxes = [.. design.SetUp.Boxes.Where(b => b.Box != "spare")], Accepted = [new("double-nat(in)", true, "No reason", "A person")] }]);
+        return new(
+            site,
+            [
+                design.SetUp with
+                {
+                    Boxes = [.. design.SetUp.Boxes.Where(b => b.Box != "spare")],
+                    Accepted = [new("double-nat(in)", true, "No reason", "A person")],
+                },
+            ]
+        );
     }
 
-    private static Home RareHome() => Home.WithGateway()
-        .Service(new PublicFixed(Home.Own("203.0.113.40/24"), Home.At("203.0.113.1"), 100, 20)
-        {
-            DnsServers = [Home.At("203.0.113.53")],
-            Line = new() { Login = Known.Yes, Tagged = Known.Yes, Tag = 7, Locked = Known.Yes, LockedTo = new(0x02005E005344UL) },
-        })
-        .Router("in").Cable("gw/lan1", "in/wan").Passes("gw", PassKind.Port, "lan1")
-        .Repeater("rep", "in", UplinkFrames.Wds, link: l => l with { Channel = 36, WidthMhz = 20 })
-        .Bridge("tv-bridge", "in").Profile("tv-bridge", p => p with { Radios = [.. p.Radios, new("r2", RadioBand.Ghz2)] })
-        .Point("spare").Point("ap").Edit<AccessPointMode>("ap", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "key") { Vlan = 20 } })
-        .Gateway("old", bridge: true)
-        .Switch("sw").Edit<SwitchMode>("sw", m => m with { Page = new Fixed(Home.Own("192.168.8.9/24"), null, []) }).Traits("sw", new() { Power = new() { Gives = PowerKind.Af, GivesAt = ["lan1"] } });
+    private static Home RareHome() =>
+        Home.WithGateway()
+            .Service(
+                new PublicFixed(Home.Own("203.0.113.40/24"), Home.At("203.0.113.1"), 100, 20)
+                {
+                    DnsServers = [Home.At("203.0.113.53")],
+                    Line = new()
+                    {
+                        Login = Known.Yes,
+                        Tagged = Known.Yes,
+                        Tag = 7,
+                        Locked = Known.Yes,
+                        LockedTo = new(0x02005E005344UL),
+                    },
+                }
+            )
+            .Router("in")
+            .Cable("gw/lan1", "in/wan")
+            .Passes("gw", PassKind.Port, "lan1")
+            .Repeater("rep", "in", UplinkFrames.Wds, link: l => l with { Channel = 36, WidthMhz = 20 })
+            .Bridge("tv-bridge", "in")
+            .Profile("tv-bridge", p => p with { Radios = [.. p.Radios, new("r2", RadioBand.Ghz2)] })
+            .Point("spare")
+            .Point("ap")
+            .Edit<AccessPointMode>("ap", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "key") { Vlan = 20 } })
+            .Gateway("old", bridge: true)
+            .Switch("sw")
+            .Edit<SwitchMode>("sw", m => m with { Page = new Fixed(Home.Own("192.168.8.9/24"), null, []) })
+            .Traits(
+                "sw",
+                new()
+                {
+                    Power = new() { Gives = PowerKind.Af, GivesAt = ["lan1"] },
+                }
+            );
 
     /// <summary>What is rare, the demo home, and generated ones, each after sixty acts, so that each member is somewhere.</summary>
-    private static IEnumerable<HomeFile> Homes() => Enumerable.Range(1, 40).Select(seed =>
-    {
-        var dice = new Random(seed);
-        var design = SurveyGenerator.Survey(DesignGenerator.Make(seed, 4), seed);
-        for (var act = 0; act < 60; act++)
-        {
-            design = ChangeList.Apply(design, [ChangeGenerator.Make(dice, design)]) is { Ok: true } done ? done.Value : design;
-        }
-        return new HomeFile(design.Site, [design.SetUp]);
-    }).Prepend(Samples.Home("pottery-house.json")).Prepend(Rare());
+    private static IEnumerable<HomeFile> Homes() =>
+        Enumerable
+            .Range(1, 40)
+            .Select(seed =>
+            {
+                var dice = new Random(seed);
+                var design = SurveyGenerator.Survey(DesignGenerator.Make(seed, 4), seed);
+                for (var act = 0; act < 60; act++)
+                {
+                    design = ChangeList.Apply(design, [ChangeGenerator.Make(dice, design)]) is { Ok: true } done ? done.Value : design;
+                }
+                return new HomeFile(design.Site, [design.SetUp]);
+            })
+            .Prepend(Samples.Home("pottery-house.json"))
+            .Prepend(Rare());
 
     private static readonly Lazy<List<(string Member, HomeFile Before, HomeFile After)>> Changed = new(() =>
     {
@@ -67,8 +106,19 @@ public sealed class EveryMemberTests
         foreach (var home in Homes())
         {
             var before = DesignFile.Write(home);
-            string[] texts = ["other", "r2", "r5", "lan1", "lan2", .. home.Site.Places.Take(2).Select(p => p.Id), .. home.Site.Boxes.Take(3).Select(b => b.Id), .. home.Site.Devices.Take(2).Select(d => d.Id), .. home.Site.Sockets.Take(3).Select(s => s.Id),
-                .. home.Site.Boxes.SelectMany(b => b.Profile.Ports.TakeLast(2).Select(p => $"{b.Id}/{p.Id}"))];
+            string[] texts =
+            [
+                "other",
+                "r2",
+                "r5",
+                "lan1",
+                "lan2",
+                .. home.Site.Places.Take(2).Select(p => p.Id),
+                .. home.Site.Boxes.Take(3).Select(b => b.Id),
+                .. home.Site.Devices.Take(2).Select(d => d.Id),
+                .. home.Site.Sockets.Take(3).Select(s => s.Id),
+                .. home.Site.Boxes.SelectMany(b => b.Profile.Ports.TakeLast(2).Select(p => $"{b.Id}/{p.Id}")),
+            ];
             var tried = new Dictionary<string, int>(StringComparer.Ordinal);
             foreach (var (member, whole) in Members.Altered(home, texts))
             {

@@ -69,11 +69,13 @@ public sealed class LargeHomeTests
                     _ = Judging.Prove(design, null, new Work(waits.Token));
                 }
             },
-            TestContext.Current.CancellationToken);
+            TestContext.Current.CancellationToken
+        );
         await begun.Task;
         await waits.CancelAsync();
         await Assert.ThrowsAsync<OperationCanceledException>(() => proving);
     }
 
-    private static byte[] Answer(Design design, Work work) => JsonSerializer.SerializeToUtf8Bytes(ProofDocument.Of(Judging.Prove(design, null, work)), AltrinJson.Options);
+    private static byte[] Answer(Design design, Work work) =>
+        JsonSerializer.SerializeToUtf8Bytes(ProofDocument.Of(Judging.Prove(design, null, work)), AltrinJson.Options);
 }

@@ -7,12 +7,18 @@ namespace Altrin.Formats.Tests;
 /// <summary>What is printed at a seat. The layouts are those of the commands named; each is written out once in full.</summary>
 public sealed class PrintoutTests
 {
-    private static Home House() => Home.WithGateway().Wired("a", "gw/lan1").Wired("b", "gw/lan2", "192.168.8.5/24").Edit<RouterMode>("gw", m => m with { Server = m.Server with { Domain = "home.arpa" } });
+    private static Home House() =>
+        Home.WithGateway()
+            .Wired("a", "gw/lan1")
+            .Wired("b", "gw/lan2", "192.168.8.5/24")
+            .Edit<RouterMode>("gw", m => m with { Server = m.Server with { Domain = "home.arpa" } });
 
     private static Dictionary<string, string> At(Home home, string seat, PrintoutStyle style, string? target = null)
     {
         var (seen, owner) = Seats.Stand(home.Design, seat).Value;
-        return Printout.Of(seen, owner, target is null ? null : Looking.To(seen, owner, Seats.Target(seen, target).Value), style).ToDictionary(p => p.Command, p => p.Text);
+        return Printout
+            .Of(seen, owner, target is null ? null : Looking.To(seen, owner, Seats.Target(seen, target).Value), style)
+            .ToDictionary(p => p.Command, p => p.Text);
     }
 
     [Fact]
@@ -27,9 +33,16 @@ public sealed class PrintoutTests
                    valid_lft 86400sec preferred_lft 86400sec
 
             """.ReplaceLineEndings("\n"),
-            printed["ip addr"]);
-        Assert.Equal("default via 192.168.8.1 dev eth0 proto dhcp src 192.168.8.20 metric 100 \n192.168.8.0/24 dev eth0 proto kernel scope link src 192.168.8.20 \n", printed["ip route"]);
-        Assert.Equal("192.168.8.1 dev eth0 lladdr 00:00:5e:00:53:01 REACHABLE\n192.168.8.5 dev eth0 lladdr 00:00:5e:00:53:04 REACHABLE\n", printed["ip neigh"]);
+            printed["ip addr"]
+        );
+        Assert.Equal(
+            "default via 192.168.8.1 dev eth0 proto dhcp src 192.168.8.20 metric 100 \n192.168.8.0/24 dev eth0 proto kernel scope link src 192.168.8.20 \n",
+            printed["ip route"]
+        );
+        Assert.Equal(
+            "192.168.8.1 dev eth0 lladdr 00:00:5e:00:53:01 REACHABLE\n192.168.8.5 dev eth0 lladdr 00:00:5e:00:53:04 REACHABLE\n",
+            printed["ip neigh"]
+        );
         Assert.Equal("search home.arpa\nnameserver 192.168.8.1\n", printed["cat /etc/resolv.conf"]);
         Assert.Contains("4 packets transmitted, 4 received, 0% packet loss", printed["ping -c 4 198.51.100.10"]);
         Assert.Equal(
@@ -40,7 +53,8 @@ public sealed class PrintoutTests
              3  198.51.100.10  1.000 ms  1.000 ms  1.000 ms
 
             """.ReplaceLineEndings("\n"),
-            printed["traceroute -n 198.51.100.10"]);
+            printed["traceroute -n 198.51.100.10"]
+        );
     }
 
     [Fact]
@@ -66,7 +80,8 @@ public sealed class PrintoutTests
                DNS Servers . . . . . . . . . . . : 192.168.8.1
 
             """.ReplaceLineEndings("\n"),
-            printed["ipconfig /all"]);
+            printed["ipconfig /all"]
+        );
         Assert.Contains("  192.168.8.5           00-00-5e-00-53-04     dynamic\n", printed["arp -a"]);
         Assert.Equal(4, printed["ping 192.168.8.77"].Split("Reply from 192.168.8.20: Destination host unreachable.").Length - 1);
         Assert.Contains("  1     *        *        *     Request timed out.\n", printed["tracert -d 192.168.8.77"]);
@@ -76,7 +91,10 @@ public sealed class PrintoutTests
     public void Ifconfig()
     {
         var printed = At(House(), "b", PrintoutStyle.Ifconfig, "a");
-        Assert.EndsWith("en0: flags=8863<UP,BROADCAST,SMART,RUNNING,SIMPLEX,MULTICAST> mtu 1500\n\tether 00:00:5e:00:53:04\n\tinet 192.168.8.5 netmask 0xffffff00 broadcast 192.168.8.255\n\tstatus: active\n", printed["ifconfig"]);
+        Assert.EndsWith(
+            "en0: flags=8863<UP,BROADCAST,SMART,RUNNING,SIMPLEX,MULTICAST> mtu 1500\n\tether 00:00:5e:00:53:04\n\tinet 192.168.8.5 netmask 0xffffff00 broadcast 192.168.8.255\n\tstatus: active\n",
+            printed["ifconfig"]
+        );
         Assert.Contains("default            192.168.8.1        UGScg          en0\n", printed["netstat -rn -f inet"]);
         Assert.Contains("? (192.168.8.1) at 0:0:5e:0:53:1 on en0 ifscope [ethernet]\n", printed["arp -an"]);
         Assert.Contains("4 packets transmitted, 4 packets received, 0.0% packet loss", printed["ping -c 4 192.168.8.20"]);
@@ -93,9 +111,13 @@ public sealed class PrintoutTests
     [InlineData(PrintoutStyle.Ip, "ip addr", "NO-CARRIER")]
     [InlineData(PrintoutStyle.Ipconfig, "ipconfig /all", "   Media State . . . . . . . . . . . : Media disconnected\n")]
     [InlineData(PrintoutStyle.Ifconfig, "ifconfig", "\tstatus: inactive\n")]
-    public void An_empty_socket_says_so(PrintoutStyle style, string command, string words) => Assert.Contains(words, At(Home.WithGateway().Loose("x"), "x", style)[command]);
+    public void An_empty_socket_says_so(PrintoutStyle style, string command, string words) =>
+        Assert.Contains(words, At(Home.WithGateway().Loose("x"), "x", style)[command]);
 
-    /// <summary>From every seat of a random home every family of commands prints something, and the same lines whichever family asks for the address.</summary>
+    /// <summary>
+    /// From every seat of a random home every family of commands prints something, and the same lines whichever family asks for the
+    /// address.
+    /// </summary>
     [Theory]
     [InlineData(31)]
     [InlineData(32)]

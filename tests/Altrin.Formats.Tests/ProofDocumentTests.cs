@@ -13,7 +13,11 @@ public sealed class ProofDocumentTests
     public void The_proof_of_a_sample_is_as_approved(string sample)
     {
         var home = Samples.Home(sample);
-        var written = JsonSerializer.Serialize(ProofDocument.Of(Judging.Prove(home.Design("found") ?? home.Design("planned")!), detailed: true), AltrinJson.Indented) + "\n";
+        var written =
+            JsonSerializer.Serialize(
+                ProofDocument.Of(Judging.Prove(home.Design("found") ?? home.Design("planned")!), detailed: true),
+                AltrinJson.Indented
+            ) + "\n";
         var name = sample.Replace(".json", ".proof.json", StringComparison.Ordinal);
         if (Environment.GetEnvironmentVariable("ALTRIN_APPROVE") is { Length: > 0 } folder)
         {
@@ -24,14 +28,20 @@ public sealed class ProofDocumentTests
 
     [Fact]
     public void The_document_of_facts_names_the_version_that_is_written() =>
-        Assert.Contains($"\"format\": \"altrin-proof\", \"formatVersion\": {ProofDocument.NewestVersion},", Samples.Document("facts.md"), StringComparison.Ordinal);
+        Assert.Contains(
+            $"\"format\": \"altrin-proof\", \"formatVersion\": {ProofDocument.NewestVersion},",
+            Samples.Document("facts.md"),
+            StringComparison.Ordinal
+        );
 
     [Fact]
     public void A_home_of_twelve_devices_is_answered_in_less_than_64_kB()
     {
         for (var seed = 1; seed <= 40; seed++)
         {
-            var size = JsonSerializer.SerializeToUtf8Bytes(ProofDocument.Of(Judging.Prove(DesignGenerator.Make(seed, 12))), AltrinJson.Options).Length;
+            var size = JsonSerializer
+                .SerializeToUtf8Bytes(ProofDocument.Of(Judging.Prove(DesignGenerator.Make(seed, 12))), AltrinJson.Options)
+                .Length;
             Assert.True(size < 64 * 1024, $"seed {seed}: {size} bytes");
         }
     }
@@ -40,7 +50,12 @@ public sealed class ProofDocumentTests
     public void An_answer_tells_the_first_of_each_long_list_and_counts_the_others()
     {
         var cut = 0;
-        foreach (var design in Enumerable.Range(1, 12).Select(seed => DesignGenerator.Make(seed, 60)).Append(LargeHomes.Of("routers in a row", 70)))
+        foreach (
+            var design in Enumerable
+                .Range(1, 12)
+                .Select(seed => DesignGenerator.Make(seed, 60))
+                .Append(LargeHomes.Of("routers in a row", 70))
+        )
         {
             var proof = Judging.Prove(design);
             var (whole, brief) = (proof.Observation.Sheet, ProofDocument.Of(proof).Facts);
@@ -54,8 +69,15 @@ public sealed class ProofDocumentTests
                 Assert.Equal(all.Slowest, told.Slowest);
                 cut += told.MoreLinks + told.MoreNatBy;
             }
-            var answers = whole.Internet.Select(f => f.Answer).Concat(whole.Needs.Select(f => f.Answer)).Concat(whole.Inbound.Select(f => f.Answer));
-            var briefly = brief.Internet.Select(f => f.Answer).Concat(brief.Needs.Select(f => f.Answer)).Concat(brief.Inbound.Select(f => f.Answer)).ToList();
+            var answers = whole
+                .Internet.Select(f => f.Answer)
+                .Concat(whole.Needs.Select(f => f.Answer))
+                .Concat(whole.Inbound.Select(f => f.Answer));
+            var briefly = brief
+                .Internet.Select(f => f.Answer)
+                .Concat(brief.Needs.Select(f => f.Answer))
+                .Concat(brief.Inbound.Select(f => f.Answer))
+                .ToList();
             foreach (var (all, told) in answers.Zip(briefly, (a, b) => (a, b)))
             {
                 Assert.Equal((all.Kind, all.Outcomes), (told.Kind, told.Outcomes));

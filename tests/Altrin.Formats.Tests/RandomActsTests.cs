@@ -42,7 +42,11 @@ public sealed class RandomActsTests
         var proof = Judging.Judge(Observer.Observe(Compiler.Compile(design, Situation.Settled)));
         var identities = proof.Findings.Select(f => f.Identity).ToHashSet();
         var answers = proof.Observation.Sheet.Internet.Select(i => i.Answer).ToList();
-        var unexplained = answers.Where(a => a.IsBroken && !a.Causes.Any(c => identities.Contains(c.Identity))).SelectMany(a => a.Causes).Select(c => c.Identity).FirstOrDefault();
+        var unexplained = answers
+            .Where(a => a.IsBroken && !a.Causes.Any(c => identities.Contains(c.Identity)))
+            .SelectMany(a => a.Causes)
+            .Select(c => c.Identity)
+            .FirstOrDefault();
         Assert.True(unexplained is null, $"{at}: {unexplained} has no finding");
         Assert.True(proof.Findings.All(f => f.CausedBy.All(identities.Contains)), $"{at}: a finding follows from nothing");
         Assert.True(answers.All(a => a.IsYes == (a.Causes.Count == 0)), $"{at}: a yes with a cause, or a no without");

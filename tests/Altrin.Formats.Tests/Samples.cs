@@ -6,11 +6,13 @@ internal static class Samples
 {
     private static string Folder => Path.Combine(AppContext.BaseDirectory, "samples");
 
-    public static IEnumerable<string> All => Directory.GetFiles(Folder, "*.json").Select(f => Path.GetFileName(f)!).Order(StringComparer.Ordinal);
+    public static IEnumerable<string> All =>
+        Directory.GetFiles(Folder, "*.json").Select(f => Path.GetFileName(f)!).Order(StringComparer.Ordinal);
 
     public static string Text(string name) => File.ReadAllText(Path.Combine(Folder, name));
 
-    public static HomeFile Home(string name) => DesignFile.Read(Text(name)) is { Value: { } home } ? home : throw new InvalidDataException(name);
+    public static HomeFile Home(string name) =>
+        DesignFile.Read(Text(name)) is { Value: { } home } ? home : throw new InvalidDataException(name);
 
     public static string Document(string name) => File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "docs", name));
 }

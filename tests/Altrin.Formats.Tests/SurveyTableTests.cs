@@ -9,7 +9,8 @@ public sealed class SurveyTableTests
 
     private static HomeFile Demo => Samples.Home("pottery-house.json");
 
-    private static FileRead<HomeFile> Read(SurveyTable table, string text, HomeFile? home = null) => SurveyTables.Read(table, text, home ?? Demo, Shelf);
+    private static FileRead<HomeFile> Read(SurveyTable table, string text, HomeFile? home = null) =>
+        SurveyTables.Read(table, text, home ?? Demo, Shelf);
 
     /// <summary>A table that is read into the home that it was written of changes nothing.</summary>
     [Fact]
@@ -19,7 +20,13 @@ public sealed class SurveyTableTests
         {
             var design = SurveyGenerator.Survey(DesignGenerator.Make(seed, 8), seed);
             // What is on no shelf has no kind that a table could name.
-            var home = new HomeFile(design.Site with { Boxes = [.. design.Site.Boxes.Select(b => b with { Name = seed % 3 == 0 ? $"=1+{b.Name}, \"quoted\"" : b.Name })] }, [design.SetUp with { Name = "found" }]);
+            var home = new HomeFile(
+                design.Site with
+                {
+                    Boxes = [.. design.Site.Boxes.Select(b => b with { Name = seed % 3 == 0 ? $"=1+{b.Name}, \"quoted\"" : b.Name })],
+                },
+                [design.SetUp with { Name = "found" }]
+            );
             foreach (var table in Enum.GetValues<SurveyTable>())
             {
                 var text = SurveyTables.Write(table, home);
@@ -34,7 +41,10 @@ public sealed class SurveyTableTests
     [Fact]
     public void Tables_carry_a_survey_into_an_empty_home()
     {
-        var home = new HomeFile(new("Home", Demo.Site.Service with { HandOff = null }, NamingSchool.OneName, [], [], []), [new("found", [], [], [])]);
+        var home = new HomeFile(
+            new("Home", Demo.Site.Service with { HandOff = null }, NamingSchool.OneName, [], [], []),
+            [new("found", [], [], [])]
+        );
         foreach (var table in new[] { SurveyTable.Places, SurveyTable.Gear, SurveyTable.Devices })
         {
             var read = Read(table, SurveyTables.Write(table, Demo), home);
@@ -51,7 +61,11 @@ public sealed class SurveyTableTests
     }
 
     /// <summary>The first cells of each row, cables by their ends.</summary>
-    private static IEnumerable<string> Rows(string table, int cells) => table.Split("\r\n", StringSplitOptions.RemoveEmptyEntries).Select(r => string.Join(',', r.Split(',').Skip(table.StartsWith("id,from", StringComparison.Ordinal) ? 1 : 0).Take(cells))).Order(StringComparer.Ordinal);
+    private static IEnumerable<string> Rows(string table, int cells) =>
+        table
+            .Split("\r\n", StringSplitOptions.RemoveEmptyEntries)
+            .Select(r => string.Join(',', r.Split(',').Skip(table.StartsWith("id,from", StringComparison.Ordinal) ? 1 : 0).Take(cells)))
+            .Order(StringComparer.Ordinal);
 
     /// <summary>Opened by whatever separator, no cell is a formula; and what was there comes back.</summary>
     [Theory]
@@ -66,7 +80,10 @@ public sealed class SurveyTableTests
     [InlineData("-1 \"x\";=\"y\"")]
     public void No_cell_begins_a_formula_behind_any_separator(string name)
     {
-        var home = Demo with { Site = Demo.Site with { Devices = [Demo.Site.Devices[0] with { Name = name }, .. Demo.Site.Devices.Skip(1)] } };
+        var home = Demo with
+        {
+            Site = Demo.Site with { Devices = [Demo.Site.Devices[0] with { Name = name }, .. Demo.Site.Devices.Skip(1)] },
+        };
         var text = SurveyTables.Write(SurveyTable.Devices, home);
         Assert.DoesNotMatch("(^|[,;|\t\"\r\n])[=@+]", text);
         Assert.Equal(name, Read(SurveyTable.Devices, text, home).Value!.Site.Devices[0].Name);
@@ -119,14 +136,26 @@ public sealed class SurveyTableTests
     [Fact]
     public void What_a_row_says_of_use_place_and_link_is_done_and_an_empty_cell_leaves_what_is_there()
     {
-        var home = Read(SurveyTable.Gear, "name,in use,place\nOld router from the cellar,no,kitchen\nStudio access point,no,loft-room\nHall gateway,,kitchen").Value!;
-        Assert.Equal(("kitchen", "loft-room", "kitchen"), (home.Site.Boxes[3].Place, home.Site.Boxes[2].Place, home.Design("found")!.SetUp.Boxes.First(b => b.Box == "hall-gateway").Place));
+        var home = Read(
+            SurveyTable.Gear,
+            "name,in use,place\nOld router from the cellar,no,kitchen\nStudio access point,no,loft-room\nHall gateway,,kitchen"
+        ).Value!;
+        Assert.Equal(
+            ("kitchen", "loft-room", "kitchen"),
+            (
+                home.Site.Boxes[3].Place,
+                home.Site.Boxes[2].Place,
+                home.Design("found")!.SetUp.Boxes.First(b => b.Box == "hall-gateway").Place
+            )
+        );
         Assert.Null(home.Design("found")!.Mode("studio-point"));
         Assert.NotNull(Read(SurveyTable.Gear, "name,in use\nStudio access point,yes", home).Value!.Design("found")!.Mode("studio-point"));
         var moved = Read(SurveyTable.Devices, "name,link\nPrinter,loft-router/lan4\nWall clock,hall-gateway/lan4").Value!.Design("found")!;
         Assert.Equal("printer", moved.CableAt(new("loft-router", "lan4"))!.OtherEnd(new("loft-router", "lan4")).Owner);
         Assert.Equal("wall-clock", moved.CableAt(new("hall-gateway", "lan4"))!.OtherEnd(new("hall-gateway", "lan4")).Owner);
-        var cable = Read(SurveyTable.Cables, "from,to,length m\nhall-gateway/lan3,printer,7").Value!.Design("found")!.CableAt(PortRef.OfDevice("printer"))!;
+        var cable = Read(SurveyTable.Cables, "from,to,length m\nhall-gateway/lan3,printer,7")
+            .Value!.Design("found")!
+            .CableAt(PortRef.OfDevice("printer"))!;
         Assert.Equal((Medium.Cat5e, 7.0), (cable.Medium, cable.LengthMetres!.Value));
     }
 

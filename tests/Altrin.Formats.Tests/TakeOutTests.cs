@@ -12,7 +12,11 @@ public sealed class TakeOutTests
 {
     private static Observation Seen(Home home) => Judging.Prove(home.Design).Observation;
 
-    private static Home House() => Home.WithGateway().Wired("a", "gw/lan1").Wired("b", "gw/lan2", "192.168.8.5/24").Device("b", d => d with { Name = "=1+1, \"quoted\"\nand two lines" });
+    private static Home House() =>
+        Home.WithGateway()
+            .Wired("a", "gw/lan1")
+            .Wired("b", "gw/lan2", "192.168.8.5/24")
+            .Device("b", d => d with { Name = "=1+1, \"quoted\"\nand two lines" });
 
     [Fact]
     public void The_address_plan_is_a_table_with_a_row_for_each_side()
@@ -21,7 +25,10 @@ public sealed class TakeOutTests
         using var csv = new CsvReader(new StringReader(AddressPlanFile.Write(book)), CultureInfo.InvariantCulture);
         var rows = csv.GetRecords<dynamic>().Select(r => (IDictionary<string, object>)r).ToList();
         Assert.Equal(book.Select(e => e.Owner), rows.Select(r => (string)r["id"]));
-        Assert.Equal(["192.168.8.5", "fixed", "24", "00:00:5e:00:53:04", "device"], new[] { "address", "how", "prefix", "mac", "side" }.Select(h => (string)rows.Single(r => (string)r["id"] == "b")[h]));
+        Assert.Equal(
+            ["192.168.8.5", "fixed", "24", "00:00:5e:00:53:04", "device"],
+            new[] { "address", "how", "prefix", "mac", "side" }.Select(h => (string)rows.Single(r => (string)r["id"] == "b")[h])
+        );
         // No spreadsheet computes what somebody was called.
         Assert.Equal("'=1+1, \"quoted\"\nand two lines", rows.Single(r => (string)r["id"] == "b")["name"]);
     }
@@ -38,7 +45,10 @@ public sealed class TakeOutTests
         Assert.All(lines, l => Assert.Matches(@"^(#.*|\d+\.\d+\.\d+\.\d+\s[a-z0-9-]+)?$", l));
     }
 
-    /// <summary>What the model of RFC 8345 asks of every document: keys are there and unique, references lead somewhere, links join points of their nodes.</summary>
+    /// <summary>
+    /// What the model of RFC 8345 asks of every document: keys are there and unique, references lead somewhere, links join points of
+    /// their nodes.
+    /// </summary>
     [Fact]
     public void The_topology_of_every_sample_has_the_structure_of_RFC_8345()
     {
@@ -46,9 +56,16 @@ public sealed class TakeOutTests
         {
             var home = Samples.Home(name);
             var seen = Judging.Prove(home.Design(home.Foremost.Name)!).Observation;
-            var networks = JsonNode.Parse(TopologyFile.Write(seen))!["ietf-network:networks"]!["network"]!.AsArray().ToDictionary(n => (string)n!["network-id"]!, n => n!);
+            var networks = JsonNode.Parse(TopologyFile.Write(seen))!["ietf-network:networks"]!["network"]!
+                .AsArray()
+                .ToDictionary(n => (string)n!["network-id"]!, n => n!);
             Assert.Equal(["links", "territories"], networks.Keys);
-            var points = networks.ToDictionary(n => n.Key, n => Keyed(n.Value["node"]!, "node-id").ToDictionary(x => x.Key, x => Keyed(x.Value["ietf-network-topology:termination-point"]!, "tp-id").Keys.ToHashSet()));
+            var points = networks.ToDictionary(
+                n => n.Key,
+                n =>
+                    Keyed(n.Value["node"]!, "node-id")
+                        .ToDictionary(x => x.Key, x => Keyed(x.Value["ietf-network-topology:termination-point"]!, "tp-id").Keys.ToHashSet())
+            );
             foreach (var (id, network) in networks)
             {
                 foreach (var link in Keyed(network["ietf-network-topology:link"]!, "link-id").Values)
@@ -58,11 +75,23 @@ public sealed class TakeOutTests
                 }
             }
             Assert.Equal("links", (string)networks["territories"]["supporting-network"]![0]!["network-ref"]!);
-            Assert.All(networks["territories"]["node"]!.AsArray().SelectMany(n => n!["supporting-node"]?.AsArray() ?? []), s => Assert.True(points[(string)s!["network-ref"]!].ContainsKey((string)s["node-ref"]!), name));
+            Assert.All(networks["territories"]["node"]!.AsArray().SelectMany(n => n!["supporting-node"]?.AsArray() ?? []), s =>
+                Assert.True(points[(string)s!["network-ref"]!].ContainsKey((string)s["node-ref"]!), name)
+            );
             // Each link of the home is there in both directions, and each certain address at its side.
             Assert.Equal(seen.Sheet.Links.Count * 2, networks["links"]["ietf-network-topology:link"]!.AsArray().Count);
-            var addresses = networks["territories"]["node"]!.AsArray().SelectMany(n => n!["ietf-network-topology:termination-point"]!.AsArray()).Select(p => p!["ietf-l3-unicast-topology:l3-termination-point-attributes"]?["ip-address"]?[0]?.GetValue<string>()).OfType<string>();
-            Assert.Equal(seen.Network.Interfaces.Where(i => i.Linked).Select(i => seen.Leasing.Holdings(i) is [{ Exact: { } exact }] ? $"{exact}" : null).OfType<string>().Order(), addresses.Order());
+            var addresses = networks["territories"]["node"]!
+                .AsArray()
+                .SelectMany(n => n!["ietf-network-topology:termination-point"]!.AsArray())
+                .Select(p => p!["ietf-l3-unicast-topology:l3-termination-point-attributes"]?["ip-address"]?[0]?.GetValue<string>())
+                .OfType<string>();
+            Assert.Equal(
+                seen.Network.Interfaces.Where(i => i.Linked)
+                    .Select(i => seen.Leasing.Holdings(i) is [{ Exact: { } exact }] ? $"{exact}" : null)
+                    .OfType<string>()
+                    .Order(),
+                addresses.Order()
+            );
         }
 
         static Dictionary<string, JsonNode> Keyed(JsonNode list, string key) => list.AsArray().ToDictionary(n => (string)n![key]!, n => n!);

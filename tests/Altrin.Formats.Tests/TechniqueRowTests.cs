@@ -18,9 +18,11 @@ public sealed class TechniqueRowTests
 
         public string? Segment(string owner, Side side = Side.Device) => Network.Find(owner, side)?.Segment;
 
-        public string Address(string owner, Side side = Side.Device) => $"{Sheet.Addresses.Single(a => a.Owner == owner && a.Side == side).Address}";
+        public string Address(string owner, Side side = Side.Device) =>
+            $"{Sheet.Addresses.Single(a => a.Owner == owner && a.Side == side).Address}";
 
-        public AddressOrigin Origin(string owner, Side side = Side.Device) => Sheet.Addresses.Single(a => a.Owner == owner && a.Side == side).Origin;
+        public AddressOrigin Origin(string owner, Side side = Side.Device) =>
+            Sheet.Addresses.Single(a => a.Owner == owner && a.Side == side).Origin;
 
         public bool Reaches(string from, string to) => Proof.Observation.Reach(from, to)!.Answer.IsYes;
 
@@ -28,9 +30,13 @@ public sealed class TechniqueRowTests
 
         public string[] Servers(string segment) => [.. Network.Segment(segment).Servers.Select(s => s.Owner)];
 
-        public bool Joined(string box, string to, UplinkFrames frames) => Network.RadioLinks.Any(l => l.Box == box && l.To == to && l.Frames == frames);
+        public bool Joined(string box, string to, UplinkFrames frames) =>
+            Network.RadioLinks.Any(l => l.Box == box && l.To == to && l.Frames == frames);
 
-        public bool Outside(string owner, Side side = Side.Device) => Network.Segments.SelectMany(s => s.Servers).All(s => s.Pool?.Contains(Proof.Observation.Leasing.Holdings(Network.Find(owner, side)!)[0].Exact!.Value) != true);
+        public bool Outside(string owner, Side side = Side.Device) =>
+            Network
+                .Segments.SelectMany(s => s.Servers)
+                .All(s => s.Pool?.Contains(Proof.Observation.Leasing.Holdings(Network.Find(owner, side)!)[0].Exact!.Value) != true);
 
         public bool Sends(string box) => Air.Of(Network.Design, box).Count > 0;
 
@@ -72,7 +78,9 @@ public sealed class TechniqueRowTests
         ["t04-daisy-chain"] =
         [
             ("there is no loop", s => s.Network.Segments.All(x => x.Loops.Count == 0)),
-            ("all are one segment", s => s.Network.Interfaces.Where(i => i.Side == Side.Device).Select(i => i.Segment).Distinct().Count() == 1),
+            ("all are one segment", s =>
+                s.Network.Interfaces.Where(i => i.Side == Side.Device).Select(i => i.Segment).Distinct().Count() == 1
+            ),
             ("one server answers", s => s.Servers("hall-gateway").Length == 1),
             ("one translation", s => s.Proof.Observation.Sheet.Internet.All(i => i.NatBy.Count == 1)),
             ("somebody passes two boxes or more", s => s.Proof.Observation.Sheet.Internet.Max(i => i.Links.Count) >= 4),
@@ -81,23 +89,41 @@ public sealed class TechniqueRowTests
         [
             ("it joins the main box", s => s.Joined("landing-repeater", "hall-gateway", UplinkFrames.ThreeAddress)),
             ("its own WAN port is empty", s => s.Empty("landing-repeater/wan")),
-            ("its address is out of the main box's way, and of the pool", s => s.Address("landing-repeater", Side.Page) == "192.168.8.2" && s.Outside("landing-repeater", Side.Page)),
-            ("its gateway and names point at the main box", s => s.Network.Find("landing-repeater", Side.Page)!.Setting is Fixed { Gateway: { } g, DnsServers: [var n] } && $"{g} {n}" == "192.168.8.1 192.168.8.1"),
-            ("Wi-Fi and cable behind it are the main network", s => s.Segment("family-phone") == "hall-gateway" && s.Segment("television") == "hall-gateway"),
+            ("its address is out of the main box's way, and of the pool", s =>
+                s.Address("landing-repeater", Side.Page) == "192.168.8.2" && s.Outside("landing-repeater", Side.Page)
+            ),
+            ("its gateway and names point at the main box", s =>
+                s.Network.Find("landing-repeater", Side.Page)!.Setting is Fixed { Gateway: { } g, DnsServers: [var n] }
+                && $"{g} {n}" == "192.168.8.1 192.168.8.1"
+            ),
+            ("Wi-Fi and cable behind it are the main network", s =>
+                s.Segment("family-phone") == "hall-gateway" && s.Segment("television") == "hall-gateway"
+            ),
         ],
         ["t06-wds-pair"] =
         [
-            ("both channels are fixed and the same", s => s.Network.Design.Mode("hall-gateway")!.Radios[0].Channel == 6 && s.Network.Design.Mode("barn-router")!.Joins!.Channel == 6),
-            ("each side knows the other", s => s.Network.Design.Mode("hall-gateway")!.Radios[0].WdsPeers is ["barn-router"] && s.Joined("barn-router", "hall-gateway", UplinkFrames.Wds)),
+            ("both channels are fixed and the same", s =>
+                s.Network.Design.Mode("hall-gateway")!.Radios[0].Channel == 6 && s.Network.Design.Mode("barn-router")!.Joins!.Channel == 6
+            ),
+            ("each side knows the other", s =>
+                s.Network.Design.Mode("hall-gateway")!.Radios[0].WdsPeers is ["barn-router"]
+                && s.Joined("barn-router", "hall-gateway", UplinkFrames.Wds)
+            ),
             ("the far DHCP server is off", s => s.Servers(s.Segment("printer")!) is ["hall-gateway"]),
             ("the far box translates nothing", s => s.NatBy("barn-computer") == "hall-gateway"),
-            ("its page is fixed in the main subnet", s => s.Address("barn-router", Side.Lan) == "192.168.8.2" && s.Segment("barn-router", Side.Lan) == s.Segment("printer")),
+            ("its page is fixed in the main subnet", s =>
+                s.Address("barn-router", Side.Lan) == "192.168.8.2" && s.Segment("barn-router", Side.Lan) == s.Segment("printer")
+            ),
         ],
         ["t07-wireless-bridge"] =
         [
             ("it serves its sockets only", s => !s.Sends("desk-bridge")),
-            ("devices behind it have fixed addresses outside the pool", s => s.Origin("desk-computer") == AddressOrigin.Fixed && s.Outside("desk-computer") && s.Outside("recorder")),
-            ("several addresses go by one MAC address", s => Looking.From(s.Proof.Observation, "family-phone")!.Table.Count(n => n.Mac == s.Network.Design.Box("desk-bridge")!.Mac) == 3),
+            ("devices behind it have fixed addresses outside the pool", s =>
+                s.Origin("desk-computer") == AddressOrigin.Fixed && s.Outside("desk-computer") && s.Outside("recorder")
+            ),
+            ("several addresses go by one MAC address", s =>
+                Looking.From(s.Proof.Observation, "family-phone")!.Table.Count(n => n.Mac == s.Network.Design.Box("desk-bridge")!.Mac) == 3
+            ),
             ("that is no duplicate", s => s.Proof.Observation.Sheet.Conflicts.Count == 0),
             ("a recorder behind it is reached from outside", s => s.NeedsMet),
         ],
@@ -107,7 +133,9 @@ public sealed class TechniqueRowTests
             ("one router", s => s.Proof.Observation.Sheet.Internet.All(i => string.Join(',', i.NatBy) == "hall-gateway")),
             ("the far box routes nothing", s => s.Joined("workshop-radio", "house-radio", UplinkFrames.FourAddress)),
             ("fixed addresses of both sides differ", s => s.Proof.Observation.Sheet.Conflicts.Count == 0),
-            ("radio, no copper, between the buildings", s => s.Network.Links.Single(l => l.Id == "radio:workshop-radio").Cable is null && s.Reaches("workshop-computer", "printer")),
+            ("radio, no copper, between the buildings", s =>
+                s.Network.Links.Single(l => l.Id == "radio:workshop-radio").Cable is null && s.Reaches("workshop-computer", "printer")
+            ),
         ],
         ["t09-behind-bridge"] =
         [
@@ -115,22 +143,31 @@ public sealed class TechniqueRowTests
             ("its Wi-Fi is off", s => !s.Sends("hall-gateway")),
             ("the router takes the public address", s => s.Segment("main-router", Side.Wan) == PortRef.Street),
             ("it alone translates", s => s.NatBy("family-phone") == "main-router"),
-            ("the line was asked about", s => s.Network.Design.Site.Service.Line is { Login: Known.No, Tagged: Known.No, Locked: Known.No }),
+            ("the line was asked about", s =>
+                s.Network.Design.Site.Service.Line is { Login: Known.No, Tagged: Known.No, Locked: Known.No }
+            ),
         ],
         ["t10-pass-through"] =
         [
             ("the gateway keeps running as a router", s => s.Network.Router("hall-gateway")!.Passing is { Kind: PassKind.Hardware }),
-            ("it passes to the router's outer MAC address", s => s.Network.Router("hall-gateway")!.Passing!.To == s.Network.Design.Box("main-router")!.WanMac),
+            ("it passes to the router's outer MAC address", s =>
+                s.Network.Router("hall-gateway")!.Passing!.To == s.Network.Design.Box("main-router")!.WanMac
+            ),
             ("the router alone translates", s => s.NatBy("family-phone") == "main-router"),
             ("the gateway's Wi-Fi is off", s => !s.Sends("hall-gateway")),
             ("a connection from outside arrives", s => s.NeedsMet),
         ],
         ["t11-address-mapping"] =
         [
-            ("the target is the router", s => s.Network.Router("hall-gateway")!.Passing is { Kind: PassKind.Mapping } p && p.To == s.Network.Design.Box("main-router")!.WanMac),
+            ("the target is the router", s =>
+                s.Network.Router("hall-gateway")!.Passing is { Kind: PassKind.Mapping } p
+                && p.To == s.Network.Design.Box("main-router")!.WanMac
+            ),
             ("its WAN side is given the public address", s => s.Segment("main-router", Side.Wan) == PortRef.Street),
             ("one translation", s => s.NatBy("study-computer") == "main-router"),
-            ("its LAN does not overlap the gateway's page", s => !s.Network.Router("hall-gateway")!.Lan.Subnet.Overlaps(s.Network.Router("main-router")!.Lan.Subnet)),
+            ("its LAN does not overlap the gateway's page", s =>
+                !s.Network.Router("hall-gateway")!.Lan.Subnet.Overlaps(s.Network.Router("main-router")!.Lan.Subnet)
+            ),
             ("a connection from outside arrives", s => s.NeedsMet),
         ],
         ["t12-points-behind-gateway"] =
@@ -153,30 +190,42 @@ public sealed class TechniqueRowTests
         [
             ("the main node is directly at the modem", s => s.Network.Design.CableAt(PortRef.Read("main-node/wan"))!.Ends("line-modem")),
             ("one satellite joins by radio", s => s.Joined("landing-node", "main-node", UplinkFrames.FourAddress)),
-            ("the other goes by its cable, and makes no ring", s => s.Network.RadioLinks.Count == 1 && s.Network.Segments.All(x => x.Loops.Count == 0)),
+            ("the other goes by its cable, and makes no ring", s =>
+                s.Network.RadioLinks.Count == 1 && s.Network.Segments.All(x => x.Loops.Count == 0)
+            ),
             ("satellites stand in a star", s => s.Network.RadioLinks.All(l => l.To == "main-node")),
             ("one name for all nodes", s => s.Groups("beech") == 1 && Roaming.Names(s.Network).Single().Groups[0].Radios.Count == 6),
         ],
         ["t15-switches"] =
         [
-            ("no switch stands before the router", s => s.Network.Segment(PortRef.Street).Boxes.All(b => s.Network.Design.Mode(b) is not SwitchMode)),
+            ("no switch stands before the router", s =>
+                s.Network.Segment(PortRef.Street).Boxes.All(b => s.Network.Design.Mode(b) is not SwitchMode)
+            ),
             ("switches have no server", s => s.Servers("hall-gateway") is ["hall-gateway"]),
             ("they translate nothing", s => s.Proof.Observation.Sheet.Internet.All(i => string.Join(',', i.NatBy) == "hall-gateway")),
-            ("all behind them is one segment", s => s.Network.Interfaces.Where(i => i.Side == Side.Device).All(i => i.Segment == "hall-gateway")),
+            ("all behind them is one segment", s =>
+                s.Network.Interfaces.Where(i => i.Side == Side.Device).All(i => i.Segment == "hall-gateway")
+            ),
             ("there is no loop", s => s.Network.Segments.All(x => x.Loops.Count == 0)),
         ],
         ["t16-powerline"] =
         [
             ("the pair carries far less than its label", s => s.AtMost("attic-powerline-lan2-hall-powerline-lan2") == 150),
             ("that is not below the service", s => s.Proof.Findings.All(f => f.Code != "slow-link")),
-            ("the pair is the slowest link of the way", s => s.Proof.Observation.Sheet.Internet.All(i => i.Slowest == "attic-powerline-lan2-hall-powerline-lan2")),
-            ("it has no page and no server", s => s.Network.Find("attic-powerline", Side.Page) is null && s.Servers("hall-gateway").Length == 1),
+            ("the pair is the slowest link of the way", s =>
+                s.Proof.Observation.Sheet.Internet.All(i => i.Slowest == "attic-powerline-lan2-hall-powerline-lan2")
+            ),
+            ("it has no page and no server", s =>
+                s.Network.Find("attic-powerline", Side.Page) is null && s.Servers("hall-gateway").Length == 1
+            ),
             ("devices behind it are in the main network", s => s.Segment("attic-computer") == "hall-gateway"),
         ],
         ["t17-injector"] =
         [
             ("its data port leads to the router", s => s.Network.Design.CableAt(PortRef.Read("loft-injector/lan1"))!.Ends("hall-gateway")),
-            ("its power port leads to the access point", s => s.Network.Design.CableAt(PortRef.Read("loft-injector/lan2"))!.Ends("loft-point")),
+            ("its power port leads to the access point", s =>
+                s.Network.Design.CableAt(PortRef.Read("loft-injector/lan2"))!.Ends("loft-point")
+            ),
             ("data passes through it", s => s.LinksOf("family-phone") == 4),
             ("it has no page", s => s.Network.Find("loft-injector", Side.Page) is null),
             ("the access point's page is reserved", s => s.Origin("loft-point", Side.Page) == AddressOrigin.Reserved),
@@ -184,7 +233,10 @@ public sealed class TechniqueRowTests
         ["t18-old-name-and-key"] =
         [
             ("the new box sends the old name", s => Roaming.Names(s.Network) is [{ Name: "old-hearth" }]),
-            ("no device had to be touched", s => s.Network.Refusals.Count == 0 && s.Network.Design.SetUp.Devices.All(d => d.Wifi is { Name: "old-hearth", Password: "hearth-key" })),
+            ("no device had to be touched", s =>
+                s.Network.Refusals.Count == 0
+                && s.Network.Design.SetUp.Devices.All(d => d.Wifi is { Name: "old-hearth", Password: "hearth-key" })
+            ),
             ("name, key and protection are the same on each band", s => s.Groups("old-hearth") == 1),
             ("a gadget of 2.4 GHz finds it", s => Roaming.Heard(s.Network) is [{ Device: "heating", Names: ["old-hearth"] }]),
             ("the gateway no longer sends", s => !s.Sends("hall-gateway")),
@@ -203,5 +255,6 @@ public sealed class TechniqueRowTests
     }
 
     [Fact]
-    public void Every_technique_has_a_row() => Assert.Equal(Samples.All.Where(s => s != "pottery-house.json"), Rows.Keys.Select(r => $"{r}.json").Order(StringComparer.Ordinal));
+    public void Every_technique_has_a_row() =>
+        Assert.Equal(Samples.All.Where(s => s != "pottery-house.json"), Rows.Keys.Select(r => $"{r}.json").Order(StringComparer.Ordinal));
 }

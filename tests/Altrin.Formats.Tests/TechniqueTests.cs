@@ -47,8 +47,15 @@ public sealed class TechniqueTests
         var proof = Judging.Prove(design);
         Assert.Equal(VerdictKind.WillNotWork, proof.Verdict.Kind);
         Assert.Equal(
-            ["double-nat(loft-router)", "overlapping-subnets(loft-router)", "fixed-address-in-pool(hall-gateway,studio-point)", "port-forward-to-lease(hall-gateway,loft-router)", "split-wifi-name(hall-gateway/r24,hall-gateway/r5,loft-router/r24,loft-router/r5,studio-point/r24,studio-point/r5)"],
-            proof.Findings.Where(f => f.CausedBy.Count == 0).Select(f => f.Identity));
+            [
+                "double-nat(loft-router)",
+                "overlapping-subnets(loft-router)",
+                "fixed-address-in-pool(hall-gateway,studio-point)",
+                "port-forward-to-lease(hall-gateway,loft-router)",
+                "split-wifi-name(hall-gateway/r24,hall-gateway/r5,loft-router/r24,loft-router/r5,studio-point/r24,studio-point/r5)",
+            ],
+            proof.Findings.Where(f => f.CausedBy.Count == 0).Select(f => f.Identity)
+        );
         for (var round = 0; round < 10 && proof.Findings.Any(f => f.Remedies.Count > 0); round++)
         {
             design = Core.Changes.ChangeList.Apply(design, proof.Findings.First(f => f.Remedies.Count > 0).Remedies[0].Changes).Value;

@@ -7,7 +7,9 @@ public sealed class VersionTests
 {
     public static TheoryData<int> Past => [.. Enumerable.Range(1, DesignDocument.NewestVersion - 1)];
 
-    /// <summary>One file of every past version is kept as it was written then; it reads, proves and is written in the newest version.</summary>
+    /// <summary>
+    /// One file of every past version is kept as it was written then; it reads, proves and is written in the newest version.
+    /// </summary>
     [Theory]
     [MemberData(nameof(Past))]
     public void A_file_of_a_past_version_still_reads(int version)
@@ -23,7 +25,8 @@ public sealed class VersionTests
     [Fact]
     public void What_is_wrong_with_an_old_file_is_still_said_where_it_is()
     {
-        var text = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Versions", "version-1.json")).Replace("\"naming\": \"oneName\"", "\"naming\": \"none\"", StringComparison.Ordinal);
+        var text = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Versions", "version-1.json"))
+            .Replace("\"naming\": \"oneName\"", "\"naming\": \"none\"", StringComparison.Ordinal);
         Assert.Equal("/site/naming", Assert.Single(DesignFile.Read(text).Errors).Pointer);
     }
 
@@ -52,7 +55,10 @@ public sealed class VersionTests
     public void Accepted_findings_go_through_a_file()
     {
         var home = Samples.Home("pottery-house.json");
-        var setUp = home.SetUps[0] with { Accepted = [new("double-nat(loft-router)", true, "The lodger wants to be apart.", "A. Installer")] };
+        var setUp = home.SetUps[0] with
+        {
+            Accepted = [new("double-nat(loft-router)", true, "The lodger wants to be apart.", "A. Installer")],
+        };
         Assert.Equal(setUp.Accepted, DesignFile.Read(DesignFile.Write(home.With(setUp))).Value!.SetUps[0].Accepted);
     }
 }

@@ -9,20 +9,33 @@ namespace Altrin.Kernel.Tests;
 internal static class Arp
 {
     /// <summary>Owners that answer when a seat asks who has an address, without saying its own (RFC 5227).</summary>
-    public static IReadOnlySet<string> Holders(Lab lab, Seat asker, Ipv4Address address, TimeSpan most) => Namespaces.Inside(lab.Of(asker.Owner), () =>
-    {
-        using var socket = new PacketSocket(asker.Device);
-        var own = Askers.Physical(lab.Mac(asker));
-        var question = new ArpPacket(ArpOperation.Request, PhysicalAddress.Parse("00-00-00-00-00-00"), IPAddress.Parse($"{address}"), own, IPAddress.Any);
-        socket.Send(new EthernetPacket(own, PhysicalAddress.Parse("FF-FF-FF-FF-FF-FF"), EthernetType.Arp) { PayloadPacket = question }.Bytes);
-        var answers = new HashSet<string>();
-        foreach (var (frame, sent) in socket.Hear(most))
+    public static IReadOnlySet<string> Holders(Lab lab, Seat asker, Ipv4Address address, TimeSpan most) =>
+        Namespaces.Inside(lab.Of(asker.Owner), () =>
         {
-            if (!sent && Packet.ParsePacket(LinkLayers.Ethernet, frame).Extract<ArpPacket>() is { Operation: ArpOperation.Response } answer && $"{answer.SenderProtocolAddress}" == $"{address}")
+            using var socket = new PacketSocket(asker.Device);
+            var own = Askers.Physical(lab.Mac(asker));
+            var question = new ArpPacket(
+                ArpOperation.Request,
+                PhysicalAddress.Parse("00-00-00-00-00-00"),
+                IPAddress.Parse($"{address}"),
+                own,
+                IPAddress.Any
+            );
+            socket.Send(
+                new EthernetPacket(own, PhysicalAddress.Parse("FF-FF-FF-FF-FF-FF"), EthernetType.Arp) { PayloadPacket = question }.Bytes
+            );
+            var answers = new HashSet<string>();
+            foreach (var (frame, sent) in socket.Hear(most))
             {
-                answers.Add(lab.Whose(Askers.Mac(answer.SenderHardwareAddress))?.Owner ?? $"{answer.SenderHardwareAddress}");
+                if (
+                    !sent
+                    && Packet.ParsePacket(LinkLayers.Ethernet, frame).Extract<ArpPacket>() is { Operation: ArpOperation.Response } answer
+                    && $"{answer.SenderProtocolAddress}" == $"{address}"
+                )
+                {
+                    answers.Add(lab.Whose(Askers.Mac(answer.SenderHardwareAddress))?.Owner ?? $"{answer.SenderHardwareAddress}");
+                }
             }
-        }
-        return answers;
-    });
+            return answers;
+        });
 }

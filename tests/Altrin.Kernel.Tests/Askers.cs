@@ -9,7 +9,14 @@ using PacketDotNet;
 namespace Altrin.Kernel.Tests;
 
 /// <summary>What an asker was given.</summary>
-internal sealed record Got(Ipv4Address Server, Ipv4Address Address, int PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> Names, int LeaseSeconds);
+internal sealed record Got(
+    Ipv4Address Server,
+    Ipv4Address Address,
+    int PrefixLength,
+    Ipv4Address? Gateway,
+    IReadOnlyList<Ipv4Address> Names,
+    int LeaseSeconds
+);
 
 /// <summary>One answer to a question for an address.</summary>
 /// <param name="From">Who answered, by MAC address.</param>
@@ -50,7 +57,8 @@ internal sealed class Askers
             "busybox",
             ["udhcpc", "-i", seat.Device, "-n", "-q", "-f", "-t", "4", "-T", "1", "-A", "0", "-s", _script, .. check, .. more],
             null,
-            new Dictionary<string, string> { ["ALTRIN_LEASE"] = lease });
+            new Dictionary<string, string> { ["ALTRIN_LEASE"] = lease }
+        );
         if (!File.Exists(lease))
         {
             return null;
@@ -62,38 +70,49 @@ internal sealed class Askers
             int.Parse(lines[1], CultureInfo.InvariantCulture),
             Address(lines[2]),
             [.. lines[3].Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(n => Address(n)!.Value)],
-            int.Parse(lines[5], CultureInfo.InvariantCulture));
+            int.Parse(lines[5], CultureInfo.InvariantCulture)
+        );
 
         static Ipv4Address? Address(string text) => Ipv4Address.Parse(text) is { Error: null } read ? read.Value : null;
     }
 
     /// <summary>Asks once by a raw question and hears every answer.</summary>
     public IReadOnlyList<Heard> Offers(Seat seat, TimeSpan most) => Namespaces.Inside(_lab.Of(seat.Owner), () =>
-    {
-        using var socket = new PacketSocket(seat.Device);
-        var own = _lab.Mac(seat);
-        var number = (uint)HashCode.Combine(seat.Owner, seat.Device) | 1;
-        socket.Send(Question(own, number));
-        var heard = new List<Heard>();
-        foreach (var (frame, sent) in socket.Hear(most))
         {
-            if (!sent && Packet.ParsePacket(LinkLayers.Ethernet, frame) is EthernetPacket ethernet
-                && ethernet.Extract<UdpPacket>() is { SourcePort: 67 } && ethernet.Extract<DhcpV4Packet>() is { } answer && answer.TransactionId == number)
+            using var socket = new PacketSocket(seat.Device);
+            var own = _lab.Mac(seat);
+            var number = (uint)HashCode.Combine(seat.Owner, seat.Device) | 1;
+            socket.Send(Question(own, number));
+            var heard = new List<Heard>();
+            foreach (var (frame, sent) in socket.Hear(most))
             {
-                heard.Add(new(_lab.Whose(Mac(ethernet.SourceHardwareAddress))?.Owner ?? $"{ethernet.SourceHardwareAddress}", Ipv4Address.Parse($"{answer.YourAddress}").Value));
+                if (
+                    !sent
+                    && Packet.ParsePacket(LinkLayers.Ethernet, frame) is EthernetPacket ethernet
+                    && ethernet.Extract<UdpPacket>() is { SourcePort: 67 }
+                    && ethernet.Extract<DhcpV4Packet>() is { } answer
+                    && answer.TransactionId == number
+                )
+                {
+                    heard.Add(
+                        new(
+                            _lab.Whose(Mac(ethernet.SourceHardwareAddress))?.Owner ?? $"{ethernet.SourceHardwareAddress}",
+                            Ipv4Address.Parse($"{answer.YourAddress}").Value
+                        )
+                    );
+                }
             }
-        }
-        return heard;
-    });
+            return heard;
+        });
 
     /// <summary>Gives a lease back (RFC 2131, section 4.4.6), in the name that the client goes by.</summary>
     public void GiveBack(Seat seat, Ipv4Address address, Ipv4Address server) => Namespaces.Inside(_lab.Of(seat.Owner), () =>
-    {
-        using var socket = new PacketSocket(seat.Device);
-        var own = _lab.Mac(seat);
-        socket.Send(Message(own, 1, address, [53, 1, 7, 54, 4, .. Bytes(server), 61, 7, 1, .. Physical(own).GetAddressBytes(), 255]));
-        return true;
-    });
+        {
+            using var socket = new PacketSocket(seat.Device);
+            var own = _lab.Mac(seat);
+            socket.Send(Message(own, 1, address, [53, 1, 7, 54, 4, .. Bytes(server), 61, 7, 1, .. Physical(own).GetAddressBytes(), 255]));
+            return true;
+        });
 
     private static byte[] Question(MacAddress own, uint number) => Message(own, number, Ipv4Address.Any, [53, 1, 1, 55, 3, 1, 3, 6, 255]);
 
@@ -111,7 +130,10 @@ internal sealed class Askers
         var ip = new IPv4Packet(IPAddress.Parse($"{inUse}"), IPAddress.Broadcast) { PayloadPacket = udp, TimeToLive = 64 };
         udp.UpdateUdpChecksum();
         ip.UpdateIPChecksum();
-        return new EthernetPacket(Physical(own), PhysicalAddress.Parse("FF-FF-FF-FF-FF-FF"), EthernetType.IPv4) { PayloadPacket = ip }.Bytes;
+        return new EthernetPacket(Physical(own), PhysicalAddress.Parse("FF-FF-FF-FF-FF-FF"), EthernetType.IPv4)
+        {
+            PayloadPacket = ip,
+        }.Bytes;
     }
 
     private static byte[] Bytes(Ipv4Address address)
@@ -124,5 +146,6 @@ internal sealed class Askers
     /// <summary>A MAC address as the packet library takes it.</summary>
     public static PhysicalAddress Physical(MacAddress own) => PhysicalAddress.Parse($"{own}".Replace(':', '-').ToUpperInvariant());
 
-    public static MacAddress Mac(PhysicalAddress address) => MacAddress.Parse(string.Join(':', address.GetAddressBytes().Select(b => b.ToString("x2", CultureInfo.InvariantCulture)))).Value;
+    public static MacAddress Mac(PhysicalAddress address) =>
+        MacAddress.Parse(string.Join(':', address.GetAddressBytes().Select(b => b.ToString("x2", CultureInfo.InvariantCulture)))).Value;
 }

@@ -6,7 +6,9 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Kernel.Tests;
 
-/// <summary>A lab brought up like a home in the morning: everybody asked for an address, then everything was finished and answers.</summary>
+/// <summary>
+/// A lab brought up like a home in the morning: everybody asked for an address, then everything was finished and answers.
+/// </summary>
 internal sealed class Built : IDisposable
 {
     private readonly Services _services;
@@ -14,7 +16,9 @@ internal sealed class Built : IDisposable
     public Built(Lab lab)
     {
         Lab = lab;
-        var patience = lab.Design.Site.Boxes.Any(b => b.Profile.Habits.ChecksOffer == Known.Yes) ? TimeSpan.FromSeconds(4) : TimeSpan.FromMilliseconds(900);
+        var patience = lab.Design.Site.Boxes.Any(b => b.Profile.Habits.ChecksOffer == Known.Yes)
+            ? TimeSpan.FromSeconds(4)
+            : TimeSpan.FromMilliseconds(900);
         Wake(patience);
         var askers = lab.Askers.All.ToList();
         // Silence is listened to once more, and longer: the machine may be busy.
@@ -66,21 +70,30 @@ internal sealed class Built : IDisposable
     public Ipv4Address? AddressOf(Seat seat) =>
         Alone.TryGetValue(seat.Owner, out var alone) ? alone
         : Leases.TryGetValue(seat, out var lease) ? lease.Address
-        : Lab.Hosts().FirstOrDefault(h => h.Seat == seat).Setting is Fixed typed ? typed.Address.Address : null;
+        : Lab.Hosts().FirstOrDefault(h => h.Seat == seat).Setting is Fixed typed ? typed.Address.Address
+        : null;
 
     public async Task<(string Who, string SeenAs)?> Connect(string from, Ipv4Address? to, int port, bool patient = false) =>
-        to is { } address ? await Services.Connect(Lab, from, new(IPAddress.Parse($"{address}"), port), TimeSpan.FromSeconds(patient ? 6 : 1.5)) : null;
+        to is { } address
+            ? await Services.Connect(Lab, from, new(IPAddress.Parse($"{address}"), port), TimeSpan.FromSeconds(patient ? 6 : 1.5))
+            : null;
 
     public Task<IReadOnlyList<string>> AskEverybody(string from) => Services.AskEverybody(Lab, from, TimeSpan.FromSeconds(1.2));
 
     public bool Asked(string from, string to) => _services.Asked(from, to);
 
-    public async Task<bool> Resolves(string from, Ipv4Address server) => await Services.Resolves(Lab, from, IPAddress.Parse($"{server}"), TimeSpan.FromSeconds(2));
+    public async Task<bool> Resolves(string from, Ipv4Address server) =>
+        await Services.Resolves(Lab, from, IPAddress.Parse($"{server}"), TimeSpan.FromSeconds(2));
 
     /// <summary>The addresses that a packet to the internet passes, as the usual tool shows them; "*" for one that is silent.</summary>
     public IReadOnlyList<string> Hops(string from) =>
-        [.. Namespaces.In(Lab.Of(from), "traceroute", ["-n", "-I", "-q", "1", "-w", "2", "-m", "12", $"{Provider.Host}"]).Output
-            .Split('\n', StringSplitOptions.RemoveEmptyEntries).Skip(1).Select(l => l.Split(' ', StringSplitOptions.RemoveEmptyEntries)[1])];
+        [
+            .. Namespaces
+                .In(Lab.Of(from), "traceroute", ["-n", "-I", "-q", "1", "-w", "2", "-m", "12", $"{Provider.Host}"])
+                .Output.Split('\n', StringSplitOptions.RemoveEmptyEntries)
+                .Skip(1)
+                .Select(l => l.Split(' ', StringSplitOptions.RemoveEmptyEntries)[1]),
+        ];
 
     public void Dispose()
     {
@@ -101,10 +114,21 @@ internal sealed class Built : IDisposable
     /// <summary>Access points whose DHCP server comes on when they hear no other.</summary>
     private void Wake(TimeSpan patience)
     {
-        foreach (var (seat, _) in Lab.Hosts().Where(h => h.Seat.Device == "lan" && Lab.Design.Mode(h.Seat.Owner) is AccessPointMode && Lab.Does(h.Seat.Owner, x => x.ServesWhenAlone)).ToList())
+        foreach (
+            var (seat, _) in Lab.Hosts()
+                .Where(h =>
+                    h.Seat.Device == "lan"
+                    && Lab.Design.Mode(h.Seat.Owner) is AccessPointMode
+                    && Lab.Does(h.Seat.Owner, x => x.ServesWhenAlone)
+                )
+                .ToList()
+        )
         {
-            if (Lab.Wiring.Linked(seat) && Lab.Askers.Offers(seat, patience).Count == 0
-                && Lab.Design.Box(seat.Owner)!.Profile is { FactoryAddress: { } own, FactoryPool: { } pool })
+            if (
+                Lab.Wiring.Linked(seat)
+                && Lab.Askers.Offers(seat, patience).Count == 0
+                && Lab.Design.Box(seat.Owner)!.Profile is { FactoryAddress: { } own, FactoryPool: { } pool }
+            )
             {
                 Lab.Routers.Configure(seat, new(own, null, []));
                 Alone[seat.Owner] = own.Address;
@@ -117,6 +141,8 @@ internal sealed class Built : IDisposable
 
     /// <summary>A box that refuses leaves its WAN side without an address where it overlaps the inner one.</summary>
     private bool Takes(Seat seat, Fixed outer) =>
-        seat.Device != "wan" || Lab.Router(seat.Owner) is not { } router || !outer.Address.Subnet.Overlaps(router.Lan.Subnet)
+        seat.Device != "wan"
+        || Lab.Router(seat.Owner) is not { } router
+        || !outer.Address.Subnet.Overlaps(router.Lan.Subnet)
         || Lab.Design.Box(seat.Owner)!.Profile.Habits.OnOverlap != OverlapHabit.Refuses;
 }

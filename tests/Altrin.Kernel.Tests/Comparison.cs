@@ -36,9 +36,14 @@ internal sealed class Comparison
 
     public static async Task<Compared> Of(Design design, Choosing? choosing = null)
     {
-        var ports = design.Site.Needs.OfType<ReachFromOutside>().Select(n => n.Port)
-            .Concat(design.SetUp.Boxes.Select(b => b.Mode).OfType<RouterMode>().SelectMany(r => r.Forwards).Select(f => f.InsidePort)).Distinct();
-        using var built = new Built(new(Compiler.Compile(design, Situation.Settled).InForce, (choosing ?? new()) with { Ports = [.. ports] }));
+        var ports = design
+            .Site.Needs.OfType<ReachFromOutside>()
+            .Select(n => n.Port)
+            .Concat(design.SetUp.Boxes.Select(b => b.Mode).OfType<RouterMode>().SelectMany(r => r.Forwards).Select(f => f.InsidePort))
+            .Distinct();
+        using var built = new Built(
+            new(Compiler.Compile(design, Situation.Settled).InForce, (choosing ?? new()) with { Ports = [.. ports] })
+        );
         return await Of(built, design);
     }
 
@@ -96,34 +101,60 @@ internal sealed class Comparison
             }
             var said = Ordered(lease.Offers.Select(o => GuestId.BoxOf(o.Server) ?? o.Server));
             var shown = Ordered(heard.Select(h => h.From));
-            Same($"offers to {seat}", said, said == shown ? shown : Ordered(heard.Concat(_built.Lab.Askers.Offers(seat, TimeSpan.FromSeconds(3))).Select(h => h.From)));
+            Same(
+                $"offers to {seat}",
+                said,
+                said == shown ? shown : Ordered(heard.Concat(_built.Lab.Askers.Offers(seat, TimeSpan.FromSeconds(3))).Select(h => h.From))
+            );
             if (!_built.Leases.TryGetValue(seat, out var got))
             {
-                var races = lease.Offers.Count > 0 && !_seen.Hosts.Races(_seen.Network.Find(lease.Owner, lease.Side)!, _seen.Leasing.Holdings(_seen.Network.Find(lease.Owner, lease.Side)!)[0]).Any()
+                var races =
+                    lease.Offers.Count > 0
+                    && !_seen
+                        .Hosts.Races(
+                            _seen.Network.Find(lease.Owner, lease.Side)!,
+                            _seen.Leasing.Holdings(_seen.Network.Find(lease.Owner, lease.Side)!)[0]
+                        )
+                        .Any()
                     && _sheet.Overlaps.All(o => o.Router != lease.Owner);
                 Same($"lease of {seat}", races, false);
                 continue;
             }
             var possible = lease.Offers.Any(o =>
                 (o.Exact is { } exact ? exact == got.Address : o.From is null || o.From.Value.Contains(got.Address))
-                && o.PrefixLength == got.PrefixLength && o.Gateway == got.Gateway && o.DnsServers.SequenceEqual(got.Names));
-            Same($"lease of {seat}, {got.Address}/{got.PrefixLength} by {got.Server}, gateway {got.Gateway}, names {string.Join(' ', got.Names)}", possible, true);
+                && o.PrefixLength == got.PrefixLength
+                && o.Gateway == got.Gateway
+                && o.DnsServers.SequenceEqual(got.Names)
+            );
+            Same(
+                $"lease of {seat}, {got.Address}/{got.PrefixLength} by {got.Server}, gateway {got.Gateway}, names {string.Join(' ', got.Names)}",
+                possible,
+                true
+            );
         }
     }
 
     private static string Ordered(IEnumerable<string> owners) => string.Join(' ', owners.Distinct().Order(StringComparer.Ordinal));
 
-    /// <summary>Two that answer for one address: each is asked for by a question that leaves its own address out (RFC 5227, section 2.1.1).</summary>
+    /// <summary>
+    /// Two that answer for one address: each is asked for by a question that leaves its own address out (RFC 5227, section 2.1.1).
+    /// </summary>
     private void Duplicates()
     {
         foreach (var segment in _seen.Network.Segments.Where(s => s.Interfaces.Count > 1 && !s.HasStreet))
         {
             var certain = _sheet.Conflicts.Where(c => c.Segment == segment.Id && c.Pool is null).Select(c => c.Address).ToHashSet();
-            foreach (var group in segment.Interfaces.Where(i => i.Setting is Fixed && i.Linked).GroupBy(i => ((Fixed)i.Setting).Address.Address))
+            foreach (
+                var group in segment.Interfaces.Where(i => i.Setting is Fixed && i.Linked).GroupBy(i => ((Fixed)i.Setting).Address.Address)
+            )
             {
                 var holders = group.Select(i => i.Owner).Distinct().ToList();
                 var asker = segment.Interfaces.FirstOrDefault(i => !holders.Contains(i.Owner));
-                if (asker is null || _sheet.Overlaps.Count > 0 || _sheet.Conflicts.Any(c => c.Segment == segment.Id && c.Address == group.Key && c.Pool is not null))
+                if (
+                    asker is null
+                    || _sheet.Overlaps.Count > 0
+                    || _sheet.Conflicts.Any(c => c.Segment == segment.Id && c.Address == group.Key && c.Pool is not null)
+                )
                 {
                     continue;
                 }
@@ -137,35 +168,46 @@ internal sealed class Comparison
     {
         var owners = _built.Lab.Owners.ToList();
         using var watch = new Watch(_built.Lab);
-        await Task.WhenAll(_sheet.Internet.Select(async fact =>
-        {
-            var port = Services.Port + owners.IndexOf(fact.Device);
-            var seen = "";
-            await Agree($"internet of {fact.Device}", fact.Packets, async patient =>
+        await Task.WhenAll(
+            _sheet.Internet.Select(async fact =>
             {
-                var answer = await _built.Connect(fact.Device, Provider.Host, port, patient);
-                seen = answer?.SeenAs ?? "";
-                return (answer?.Who == Lab.Internet, answer is var (who, as_) ? $"{who} answers and sees {as_}" : "no host answers");
-            });
-            if (fact is { Packets.IsYes: true, Sure: true } && seen.Length > 0)
-            {
-                Same($"address that the world sees of {fact.Device}", $"{Expected(fact)}", seen);
-            }
-            var names = _built.Leases.TryGetValue(new(fact.Device, "eth0"), out var lease) ? lease.Names
-                : Design.SetUp.Devices.First(d => d.Device == fact.Device).Address is Fixed typed ? typed.DnsServers : [];
-            await Agree($"names of {fact.Device}", fact.Names, async _ =>
-            {
-                var all = await Task.WhenAll(names.Select(n => _built.Resolves(fact.Device, n)));
-                return (all.Length > 0 && all.All(a => a), $"{all.Count(a => a)} of {all.Length} DNS servers answer");
-            });
-        }));
+                var port = Services.Port + owners.IndexOf(fact.Device);
+                var seen = "";
+                await Agree($"internet of {fact.Device}", fact.Packets, async patient =>
+                {
+                    var answer = await _built.Connect(fact.Device, Provider.Host, port, patient);
+                    seen = answer?.SeenAs ?? "";
+                    return (answer?.Who == Lab.Internet, answer is var (who, as_) ? $"{who} answers and sees {as_}" : "no host answers");
+                });
+                if (fact is { Packets.IsYes: true, Sure: true } && seen.Length > 0)
+                {
+                    Same($"address that the world sees of {fact.Device}", $"{Expected(fact)}", seen);
+                }
+                var names =
+                    _built.Leases.TryGetValue(new(fact.Device, "eth0"), out var lease) ? lease.Names
+                    : Design.SetUp.Devices.First(d => d.Device == fact.Device).Address is Fixed typed ? typed.DnsServers
+                    : [];
+                await Agree($"names of {fact.Device}", fact.Names, async _ =>
+                {
+                    var all = await Task.WhenAll(names.Select(n => _built.Resolves(fact.Device, n)));
+                    return (all.Length > 0 && all.All(a => a), $"{all.Count(a => a)} of {all.Length} DNS servers answer");
+                });
+            })
+        );
         var passed = watch.Sources(owners.Count);
         foreach (var fact in _sheet.Internet.Where(f => f.Packets.IsYes && f.Sure))
         {
             Same(
                 $"translators of {fact.Device}",
                 string.Join(' ', fact.NatBy.Order(StringComparer.Ordinal)),
-                string.Join(' ', passed.Where(p => p.Port == owners.IndexOf(fact.Device) && p.Sources > 1).Select(p => p.Owner).Order(StringComparer.Ordinal)));
+                string.Join(
+                    ' ',
+                    passed
+                        .Where(p => p.Port == owners.IndexOf(fact.Device) && p.Sources > 1)
+                        .Select(p => p.Owner)
+                        .Order(StringComparer.Ordinal)
+                )
+            );
         }
         await Parallel.ForEachAsync(_sheet.Internet.Where(f => f.Packets.IsYes && f.Sure), (fact, _) =>
         {
@@ -176,28 +218,40 @@ internal sealed class Comparison
             // A router that has the answering one's address itself takes the answer for a forgery and drops it: the hop stays silent.
             foreach (var (router, hop) in route.Routers.Zip(hops).Where(h => h.Second != "*"))
             {
-                Same($"hop of {fact.Device} at {router} ({hop})", _built.Lab.Hosts().Any(h => h.Seat.Owner == router && $"{_built.AddressOf(h.Seat)}" == hop), true);
+                Same(
+                    $"hop of {fact.Device} at {router} ({hop})",
+                    _built.Lab.Hosts().Any(h => h.Seat.Owner == router && $"{_built.AddressOf(h.Seat)}" == hop),
+                    true
+                );
             }
             return ValueTask.CompletedTask;
         });
     }
 
-    private Ipv4Address? Expected(InternetFact fact) => fact.SeenAs == PortRef.Street ? Provider.CarrierPublic
-        : _built.AddressOf(new(fact.SeenAs, Design.Box(fact.SeenAs) is null ? "eth0" : "wan"));
+    private Ipv4Address? Expected(InternetFact fact) =>
+        fact.SeenAs == PortRef.Street
+            ? Provider.CarrierPublic
+            : _built.AddressOf(new(fact.SeenAs, Design.Box(fact.SeenAs) is null ? "eth0" : "wan"));
 
     private async Task Among()
     {
         var pairs = Devices.SelectMany(a => Devices.Where(b => b != a).Select(b => (a, b)));
-        await Task.WhenAll(pairs.Select(pair => Agree($"reach from {pair.a} to {pair.b}", _seen.Reach(pair.a, pair.b)!.Answer, async patient =>
-        {
-            var answer = await _built.Connect(pair.a, _built.AddressOf(new(pair.b, "eth0")), Services.Port, patient);
-            return (answer?.Who == pair.b, answer is var (who, _) ? $"{who} answers" : "no host answers");
-        })));
-        await Task.WhenAll(_sheet.Management.SelectMany(page => page.From.Select(from => Agree($"page of {page.Box} from {from.Class}", from.Answer, async patient =>
-        {
-            var answer = await _built.Connect(from.Class, _built.AddressOf(new(page.Box, "lan")), Services.Port, patient);
-            return (answer?.Who == page.Box, answer is var (who, _) ? $"{who} answers" : "no host answers");
-        }))));
+        await Task.WhenAll(
+            pairs.Select(pair => Agree($"reach from {pair.a} to {pair.b}", _seen.Reach(pair.a, pair.b)!.Answer, async patient =>
+                {
+                    var answer = await _built.Connect(pair.a, _built.AddressOf(new(pair.b, "eth0")), Services.Port, patient);
+                    return (answer?.Who == pair.b, answer is var (who, _) ? $"{who} answers" : "no host answers");
+                }))
+        );
+        await Task.WhenAll(
+            _sheet.Management.SelectMany(page =>
+                page.From.Select(from => Agree($"page of {page.Box} from {from.Class}", from.Answer, async patient =>
+                    {
+                        var answer = await _built.Connect(from.Class, _built.AddressOf(new(page.Box, "lan")), Services.Port, patient);
+                        return (answer?.Who == page.Box, answer is var (who, _) ? $"{who} answers" : "no host answers");
+                    }))
+            )
+        );
     }
 
     private async Task Found()
@@ -205,25 +259,41 @@ internal sealed class Comparison
         var classes = _sheet.Reach.Classes.SelectMany(c => c.Devices.Select(d => (d, c.Id))).ToDictionary(c => c.d, c => c.Id);
         var facts = _sheet.Discovery.ToDictionary(d => (d.From, d.To));
         var silent = Answer.No(Cause.Of("apart", "They are in no segment together."));
-        await Task.WhenAll(Devices.Select(async from =>
-        {
-            var back = await _built.AskEverybody(from);
-            foreach (var to in Devices.Where(d => d != from))
+        await Task.WhenAll(
+            Devices.Select(async from =>
             {
-                var (question, reply) = facts.TryGetValue((classes[from], classes[to]), out var fact) ? (fact.Question, fact.Reply) : (silent, silent);
-                await Agree($"question of {from} at {to}", question, _ => Task.FromResult((_built.Asked(from, to), $"heard: {_built.Asked(from, to)}")));
-                await Agree($"answer of {to} to {from}", reply, _ => Task.FromResult((back.Contains(to), $"answered: {back.Contains(to)}")));
-            }
-        }));
+                var back = await _built.AskEverybody(from);
+                foreach (var to in Devices.Where(d => d != from))
+                {
+                    var (question, reply) = facts.TryGetValue((classes[from], classes[to]), out var fact)
+                        ? (fact.Question, fact.Reply)
+                        : (silent, silent);
+                    await Agree($"question of {from} at {to}", question, _ =>
+                        Task.FromResult((_built.Asked(from, to), $"heard: {_built.Asked(from, to)}"))
+                    );
+                    await Agree($"answer of {to} to {from}", reply, _ =>
+                        Task.FromResult((back.Contains(to), $"answered: {back.Contains(to)}"))
+                    );
+                }
+            })
+        );
     }
 
     private async Task Inward()
     {
         await Task.WhenAll(_sheet.Inbound.Select(fact => Agree($"inbound {fact.Port} at {fact.Router}", fact.Answer, async patient =>
-        {
-            var answer = await _built.Connect(Lab.Internet, Entry(_seen.Tracer.ToInternet(_seen.Network.Find(fact.Router, Side.Wan)!), new(fact.Router, "wan")), fact.Port, patient);
-            return (answer is not null && (fact.ArrivesAt is not { } at || at == answer.Value.Who), answer is var (who, _) ? $"{who} answers" : "no host answers");
-        })));
+                {
+                    var answer = await _built.Connect(
+                        Lab.Internet,
+                        Entry(_seen.Tracer.ToInternet(_seen.Network.Find(fact.Router, Side.Wan)!), new(fact.Router, "wan")),
+                        fact.Port,
+                        patient
+                    );
+                    return (
+                        answer is not null && (fact.ArrivesAt is not { } at || at == answer.Value.Who),
+                        answer is var (who, _) ? $"{who} answers" : "no host answers"
+                    );
+                })));
         foreach (var need in Design.Site.Needs.OfType<ReachFromOutside>().Where(n => n.Protocol == Protocol.Tcp))
         {
             var outward = _seen.Tracer.ToInternet(_seen.Network.Find(need.Device, Side.Device)!);
@@ -235,13 +305,19 @@ internal sealed class Comparison
         }
     }
 
-    /// <summary>Everybody has spoken to everybody: what stands in their tables now, and which MAC addresses the bridges have learned.</summary>
+    /// <summary>
+    /// Everybody has spoken to everybody: what stands in their tables now, and which MAC addresses the bridges have learned.
+    /// </summary>
     private void Tables()
     {
         foreach (var device in _sheet.Overlaps.Count > 0 ? [] : Devices)
         {
             var view = Looking.From(_seen, device)!;
-            var shown = Namespaces.Run("ip", ["-n", _built.Lab.Of(device), "-4", "neigh", "show"]).Output.Split('\n').Select(l => l.Split(' ')).Where(l => l.Length > 4 && l[3] == "lladdr");
+            var shown = Namespaces
+                .Run("ip", ["-n", _built.Lab.Of(device), "-4", "neigh", "show"])
+                .Output.Split('\n')
+                .Select(l => l.Split(' '))
+                .Where(l => l.Length > 4 && l[3] == "lladdr");
             foreach (var entry in shown)
             {
                 var owner = _built.Lab.Whose(MacAddress.Parse(entry[4]).Value)?.Owner;
@@ -251,14 +327,32 @@ internal sealed class Comparison
                     // It came too late for a pool that is too small: that is luck, and here it lost.
                     continue;
                 }
-                Same($"table of {device}: {address} is {owner}", view.Table.Any(n => n.Owner == owner && (n.Address is { } exact ? exact == address : n.From?.Contains(address) != false)), true);
+                Same(
+                    $"table of {device}: {address} is {owner}",
+                    view.Table.Any(n =>
+                        n.Owner == owner && (n.Address is { } exact ? exact == address : n.From?.Contains(address) != false)
+                    ),
+                    true
+                );
             }
         }
         var seen = Looking.Sightings(_seen.Network).ToLookup(s => s.Mac, s => s.Segment);
         foreach (var (seat, _) in _built.Lab.Hosts().Where(h => h.Seat.Device is "lan" or "guest"))
         {
-            var segment = _seen.Network.Find(seat.Owner, seat.Device == "guest" ? Side.Guest : _built.Lab.Router(seat.Owner) is null ? Side.Page : Side.Lan)!.Segment;
-            foreach (var line in Namespaces.In(_built.Lab.Of(seat.Owner), "bridge", ["fdb", "show", "br", seat.Device]).Output.Split('\n').Where(l => l.Length > 0 && !l.Contains("permanent", StringComparison.Ordinal)))
+            var segment = _seen
+                .Network.Find(
+                    seat.Owner,
+                    seat.Device == "guest" ? Side.Guest
+                        : _built.Lab.Router(seat.Owner) is null ? Side.Page
+                        : Side.Lan
+                )!
+                .Segment;
+            foreach (
+                var line in Namespaces
+                    .In(_built.Lab.Of(seat.Owner), "bridge", ["fdb", "show", "br", seat.Device])
+                    .Output.Split('\n')
+                    .Where(l => l.Length > 0 && !l.Contains("permanent", StringComparison.Ordinal))
+            )
             {
                 var mac = MacAddress.Parse(line.Split(' ')[0]).Value;
                 // Of sides whose MAC address the design does not know nothing is said.
@@ -272,7 +366,19 @@ internal sealed class Comparison
 
     /// <summary>The address that a connection from outside is opened to: that of the outermost translation of one's own.</summary>
     private Ipv4Address? Entry(Route outward, Seat own) =>
-        outward.NatBy.LastOrDefault(t => t != PortRef.Street) is { } outermost ? _built.AddressOf(new(outermost, "wan")) : _built.AddressOf(own);
+        outward.NatBy.LastOrDefault(t => t != PortRef.Street) is { } outermost
+            ? _built.AddressOf(new(outermost, "wan"))
+            : _built.AddressOf(own);
 
-    private static Seat SeatOf(string owner, Side side) => new(owner, side switch { Side.Wan => "wan", Side.Device => "eth0", Side.Guest => "guest", _ => "lan" });
+    private static Seat SeatOf(string owner, Side side) =>
+        new(
+            owner,
+            side switch
+            {
+                Side.Wan => "wan",
+                Side.Device => "eth0",
+                Side.Guest => "guest",
+                _ => "lan",
+            }
+        );
 }

@@ -11,9 +11,18 @@ public sealed class ConflictTests
     // The pool holds two addresses, so that the server has to offer the typed one to the second asker at the latest.
     private static Design Typed(Known server, Known client)
     {
-        var home = Home.New().Gateway(pool: "192.168.8.20-192.168.8.21").Cable("street", "gw/wan")
-            .Wired("printer", "gw/lan1", "192.168.8.20/24").Wired("a", "gw/lan2").Wired("b", "gw/lan3").Habits("gw", new() { ChecksOffer = server }).Design;
-        return home with { Site = home.Site with { Devices = [.. home.Site.Devices.Select(d => d.Id == "printer" ? d : d with { ChecksLease = client })] } };
+        var home = Home.New()
+            .Gateway(pool: "192.168.8.20-192.168.8.21")
+            .Cable("street", "gw/wan")
+            .Wired("printer", "gw/lan1", "192.168.8.20/24")
+            .Wired("a", "gw/lan2")
+            .Wired("b", "gw/lan3")
+            .Habits("gw", new() { ChecksOffer = server })
+            .Design;
+        return home with
+        {
+            Site = home.Site with { Devices = [.. home.Site.Devices.Select(d => d.Id == "printer" ? d : d with { ChecksLease = client })] },
+        };
     }
 
     [Theory]
@@ -29,7 +38,9 @@ public sealed class ConflictTests
         // One by one; whoever checks is slow, so this is the place for patience.
         var given = new[] { "a", "b" }.Select(d => lab.Askers.Ask(new(d, "eth0"), "-t", "3", "-T", "4")?.Address).ToList();
         Assert.Equal(twice, given.Contains(Home.At("192.168.8.20")));
-        var conflict = Assert.Single(Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet.Conflicts, c => c.Address == Home.At("192.168.8.20"));
+        var conflict = Assert.Single(Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet.Conflicts, c =>
+            c.Address == Home.At("192.168.8.20")
+        );
         Assert.Equal(!twice, conflict.Guarded);
     }
 
@@ -37,10 +48,16 @@ public sealed class ConflictTests
     public void The_real_tool_hears_two_answers_for_one_address()
     {
         Machine.Need();
-        var design = Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.7/24").Wired("b", "gw/lan2", "192.168.8.7/24").Wired("c", "gw/lan3", "192.168.8.9/24").Design;
+        var design = Home.WithGateway()
+            .Wired("a", "gw/lan1", "192.168.8.7/24")
+            .Wired("b", "gw/lan2", "192.168.8.7/24")
+            .Wired("c", "gw/lan3", "192.168.8.9/24")
+            .Design;
         using var lab = new Lab(design);
         var told = Namespaces.In(lab.Of("c"), "arping", ["-c", "2", "-w", "2", "-I", "eth0", "192.168.8.7"]).Output;
-        var answers = new[] { "a", "b" }.Where(d => told.Contains($"{lab.Mac(new(d, "eth0"))}", StringComparison.OrdinalIgnoreCase)).ToList();
+        var answers = new[] { "a", "b" }
+            .Where(d => told.Contains($"{lab.Mac(new(d, "eth0"))}", StringComparison.OrdinalIgnoreCase))
+            .ToList();
         Assert.Equal(["a", "b"], answers);
         Assert.Equal(["a", "b"], Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet.Conflicts.Single().Holders);
     }

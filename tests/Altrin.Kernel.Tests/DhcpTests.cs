@@ -10,8 +10,16 @@ namespace Altrin.Kernel.Tests;
 /// <summary>The exchange of messages beside that of a real server (dnsmasq) and a real client (udhcpc).</summary>
 public sealed class DhcpTests
 {
-    private static Design House(string pool = Home.Pool) => Home.New().Gateway(pool: pool).Cable("street", "gw/wan").Wired("a", "gw/lan1").Wired("b", "gw/lan2").Reserve("gw", "b", "192.168.8.5").Wired("c", "gw/lan3")
-        .Edit<RouterMode>("gw", m => m with { Server = m.Server with { Domain = "home.arpa" } }).Design;
+    private static Design House(string pool = Home.Pool) =>
+        Home.New()
+            .Gateway(pool: pool)
+            .Cable("street", "gw/wan")
+            .Wired("a", "gw/lan1")
+            .Wired("b", "gw/lan2")
+            .Reserve("gw", "b", "192.168.8.5")
+            .Wired("c", "gw/lan3")
+            .Edit<RouterMode>("gw", m => m with { Server = m.Server with { Domain = "home.arpa" } })
+            .Design;
 
     private static (ServerSeat Server, Interface Asker) Of(Design design, string device)
     {
@@ -32,7 +40,10 @@ public sealed class DhcpTests
         var heard = new List<(DhcpKind, IReadOnlySet<int>)>();
         foreach (var frame in frames)
         {
-            if (Packet.ParsePacket(LinkLayers.Ethernet, frame).Extract<UdpPacket>() is { SourcePort: 67 or 68 } udp && (udp.PayloadData ?? udp.PayloadPacket?.Bytes) is { Length: > 240 } data)
+            if (
+                Packet.ParsePacket(LinkLayers.Ethernet, frame).Extract<UdpPacket>() is { SourcePort: 67 or 68 } udp
+                && (udp.PayloadData ?? udp.PayloadPacket?.Bytes) is { Length: > 240 } data
+            )
             {
                 heard.Add(Options(data));
             }
@@ -108,22 +119,45 @@ public sealed class DhcpTests
         Assert.Empty(DhcpExchange.Begin(c, [server], first.Bindings, 0, null, _ => false).Leases);
         Assert.Null(lab.Askers.Ask(new("c", "eth0")));
         lab.Askers.GiveBack(new("a", "eth0"), first.Leases[0].Address, server.Own);
-        var freed = DhcpServer.Answer(server, first.Bindings, new(DhcpKind.Release, DhcpExchange.ClientOf(a), a.Mac) { InUse = first.Leases[0].Address, ServerId = server.Own }, 0, _ => false).Bindings;
-        Assert.Equal(DhcpExchange.Begin(c, [server], freed, 0, null, _ => false).Leases.Single().Address, lab.Askers.Ask(new("c", "eth0"))!.Address);
+        var freed = DhcpServer
+            .Answer(
+                server,
+                first.Bindings,
+                new(DhcpKind.Release, DhcpExchange.ClientOf(a), a.Mac) { InUse = first.Leases[0].Address, ServerId = server.Own },
+                0,
+                _ => false
+            )
+            .Bindings;
+        Assert.Equal(
+            DhcpExchange.Begin(c, [server], freed, 0, null, _ => false).Leases.Single().Address,
+            lab.Askers.Ask(new("c", "eth0"))!.Address
+        );
     }
 
     [Fact]
     public void A_client_that_finds_its_address_taken_declines_it()
     {
         Machine.Need();
-        var design = Home.New().Gateway(pool: "192.168.8.20-192.168.8.21").Cable("street", "gw/wan").Wired("x", "gw/lan1", "192.168.8.20/24").Wired("y", "gw/lan2", "192.168.8.21/24").Wired("a", "gw/lan3").Design;
-        design = design with { Site = design.Site with { Devices = [.. design.Site.Devices.Select(d => d with { ChecksLease = Known.Yes })] } };
+        var design = Home.New()
+            .Gateway(pool: "192.168.8.20-192.168.8.21")
+            .Cable("street", "gw/wan")
+            .Wired("x", "gw/lan1", "192.168.8.20/24")
+            .Wired("y", "gw/lan2", "192.168.8.21/24")
+            .Wired("a", "gw/lan3")
+            .Design;
+        design = design with
+        {
+            Site = design.Site with { Devices = [.. design.Site.Devices.Select(d => d with { ChecksLease = Known.Yes })] },
+        };
         using var lab = new Lab(design);
         var (server, asker) = Of(design, "a");
         var said = DhcpExchange.Begin(asker, [server], [], 0, null, a => a == Home.At("192.168.8.20") || a == Home.At("192.168.8.21"));
         var heard = Listen(lab, new("a", "eth0"), () => lab.Askers.Ask(new("a", "eth0")));
         Assert.Contains(DhcpKind.Decline, said.Messages.Select(m => m.Kind));
         Assert.Contains(DhcpKind.Decline, heard.Select(h => h.Kind));
-        Assert.Equal(said.Messages.First(m => m.Kind == DhcpKind.Decline).Options.Where(o => o != 12), heard.First(h => h.Kind == DhcpKind.Decline).Options.Intersect([50, 53, 54, 61]));
+        Assert.Equal(
+            said.Messages.First(m => m.Kind == DhcpKind.Decline).Options.Where(o => o != 12),
+            heard.First(h => h.Kind == DhcpKind.Decline).Options.Intersect([50, 53, 54, 61])
+        );
     }
 }

@@ -38,7 +38,13 @@ internal sealed class Lab : IDisposable
         {
             throw new InvalidOperationException("a ring of cables would keep the machine busy for ever");
         }
-        foreach (var owner in design.SetUp.Boxes.Select(b => b.Box).Concat(design.SetUp.Devices.Select(d => d.Device)).Append(PortRef.Street).Append(Internet))
+        foreach (
+            var owner in design
+                .SetUp.Boxes.Select(b => b.Box)
+                .Concat(design.SetUp.Devices.Select(d => d.Device))
+                .Append(PortRef.Street)
+                .Append(Internet)
+        )
         {
             _names[owner] = Spaces.Name();
         }
@@ -130,15 +136,24 @@ internal sealed class Lab : IDisposable
         var fresh = 0xF000u;
         foreach (var (owner, device) in Bridges())
         {
-            inside[owner].Add($"link add {device} type bridge {(Choosing.SpanningTree ? "stp_state 1 forward_delay 200" : "forward_delay 0")} mcast_snooping 0");
+            inside[owner]
+                .Add(
+                    $"link add {device} type bridge {(Choosing.SpanningTree ? "stp_state 1 forward_delay 200" : "forward_delay 0")} mcast_snooping 0"
+                );
             var box = Design.Box(owner);
-            _mac[new(owner, device)] = (device == "wan" ? box?.WanMac : device == "guest" ? null : box?.Mac) ?? new(0x020000000000UL + ++fresh);
+            _mac[new(owner, device)] = (
+                device == "wan" ? box?.WanMac
+                : device == "guest" ? null
+                : box?.Mac
+            ) ?? new(0x020000000000UL + ++fresh);
             inside[owner].Add($"link set {device} address {_mac[new(owner, device)]} up");
         }
         for (var i = 0; i < Wiring.Joints.Count; i++)
         {
             var joint = Wiring.Joints[i];
-            wires.Add($"link add {End(joint.A, i)} netns {Of(joint.A.Owner)} type veth peer name {End(joint.B, i)} netns {Of(joint.B.Owner)}");
+            wires.Add(
+                $"link add {End(joint.A, i)} netns {Of(joint.A.Owner)} type veth peer name {End(joint.B, i)} netns {Of(joint.B.Owner)}"
+            );
             Plug(joint.A, joint);
             Plug(joint.B, joint);
 
@@ -167,17 +182,31 @@ internal sealed class Lab : IDisposable
 
         AwaitCarrier();
 
-        static string End(Seat seat, int joint) => seat.Device == "eth0" ? "eth0" : string.Create(CultureInfo.InvariantCulture, $"p{joint}-{seat.Device}");
+        static string End(Seat seat, int joint) =>
+            seat.Device == "eth0" ? "eth0" : string.Create(CultureInfo.InvariantCulture, $"p{joint}-{seat.Device}");
     }
 
     /// <summary>The kernel tells about links once a second at most: whoever sends earlier sends into nothing.</summary>
     private void AwaitCarrier()
     {
-        var linked = Wiring.Joints.SelectMany(j => new[] { j.A, j.B }).Distinct().GroupBy(s => s.Owner).ToDictionary(g => g.Key, g => g.Select(s => s.Device).ToList());
+        var linked = Wiring
+            .Joints.SelectMany(j => new[] { j.A, j.B })
+            .Distinct()
+            .GroupBy(s => s.Owner)
+            .ToDictionary(g => g.Key, g => g.Select(s => s.Device).ToList());
         var since = Stopwatch.StartNew();
         foreach (var (owner, devices) in linked)
         {
-            while (!devices.All(Namespaces.Run("ip", ["-n", Of(owner), "-br", "link", "show", "up"]).Output.Split('\n').Where(l => l.Contains(" UP ", StringComparison.Ordinal)).Select(l => l.Split(' ', '@')[0]).Contains))
+            while (
+                !devices.All(
+                    Namespaces
+                        .Run("ip", ["-n", Of(owner), "-br", "link", "show", "up"])
+                        .Output.Split('\n')
+                        .Where(l => l.Contains(" UP ", StringComparison.Ordinal))
+                        .Select(l => l.Split(' ', '@')[0])
+                        .Contains
+                )
+            )
             {
                 if (since.Elapsed > TimeSpan.FromSeconds(20))
                 {

@@ -30,10 +30,25 @@ public sealed class MachineTests
     public async Task A_design_that_is_not_the_one_built_is_told(string fact)
     {
         Machine.Need();
-        static Home Told(string pool, bool cascade, int port) => (cascade ? Home.New().Gateway(pool: pool).Cable("street", "gw/wan").Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1") : Home.New().Gateway(pool: pool).Cable("street", "gw/wan").Router("in", "192.168.8.2/24", server: false).Cable("gw/lan1", "in/lan1").Wired("a", "in/lan2"))
-            .Wired("b", "gw/lan2", "192.168.8.9/24").Forward("gw", port, "192.168.8.9");
+        static Home Told(string pool, bool cascade, int port) =>
+            (
+                cascade
+                    ? Home.New().Gateway(pool: pool).Cable("street", "gw/wan").Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1")
+                    : Home.New()
+                        .Gateway(pool: pool)
+                        .Cable("street", "gw/wan")
+                        .Router("in", "192.168.8.2/24", server: false)
+                        .Cable("gw/lan1", "in/lan1")
+                        .Wired("a", "in/lan2")
+            )
+                .Wired("b", "gw/lan2", "192.168.8.9/24")
+                .Forward("gw", port, "192.168.8.9");
         using var built = new Built(new(Told("192.168.8.20-192.168.8.40", fact == "translators", 8443).Design, new() { Ports = [8443] }));
-        var other = Told(fact == "lease" ? "192.168.8.100-192.168.8.120" : "192.168.8.20-192.168.8.40", false, fact == "inbound" ? 8444 : 8443).Design;
+        var other = Told(
+            fact == "lease" ? "192.168.8.100-192.168.8.120" : "192.168.8.20-192.168.8.40",
+            false,
+            fact == "inbound" ? 8444 : 8443
+        ).Design;
         Assert.Contains((await Comparison.Of(built, other)).Differences, d => d.Contains(fact, StringComparison.Ordinal));
     }
 }

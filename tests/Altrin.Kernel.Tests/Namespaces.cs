@@ -19,7 +19,8 @@ internal sealed partial class Namespaces : IDisposable
     public static string? Lacking { get; } =
         !OperatingSystem.IsLinux() ? "network namespaces need Linux"
         : geteuid() != 0 ? "making network namespaces needs root"
-        : new[] { "ip", "nft", "dnsmasq", "busybox", "traceroute", "arping", "ping" }.FirstOrDefault(tool => !Which(tool)) is { } missing ? $"'{missing}' is not installed"
+        : new[] { "ip", "nft", "dnsmasq", "busybox", "traceroute", "arping", "ping" }.FirstOrDefault(tool => !Which(tool)) is { } missing
+            ? $"'{missing}' is not installed"
         : Run("ip", ["netns", "list"]).Status != 0 ? "'ip netns' does not work here"
         : null;
 
@@ -50,15 +51,24 @@ internal sealed partial class Namespaces : IDisposable
     }
 
     /// <summary>Runs a program in a namespace and waits for it.</summary>
-    public static (int Status, string Output) In(string name, string program, string[] arguments, string? input = null, IReadOnlyDictionary<string, string>? variables = null) =>
-        Run("ip", ["netns", "exec", name, program, .. arguments], input, variables);
+    public static (int Status, string Output) In(
+        string name,
+        string program,
+        string[] arguments,
+        string? input = null,
+        IReadOnlyDictionary<string, string>? variables = null
+    ) => Run("ip", ["netns", "exec", name, program, .. arguments], input, variables);
 
     /// <summary>Starts dnsmasq in a namespace and comes back once it answers; it is ended when this object goes.</summary>
     public void Serve(string name, string folder, params string[] arguments)
     {
         var file = Path.Combine(folder, $"{Guid.NewGuid():n}.pid");
         // It goes into the background when it has opened its ports, so that its end is the sign that it is ready.
-        var (status, output) = In(name, "dnsmasq", ["--conf-file=/dev/null", $"--pid-file={file}", "--no-resolv", "--no-hosts", "--bind-interfaces", .. arguments]);
+        var (status, output) = In(
+            name,
+            "dnsmasq",
+            ["--conf-file=/dev/null", $"--pid-file={file}", "--no-resolv", "--no-hosts", "--bind-interfaces", .. arguments]
+        );
         if (status != 0)
         {
             throw new InvalidOperationException($"dnsmasq in {name}: {output} {string.Join(' ', arguments)}");
@@ -110,7 +120,12 @@ internal sealed partial class Namespaces : IDisposable
     }
 
     /// <summary>Runs a program and waits for it, for ten seconds at most: whatever is not done by then is ended and has failed.</summary>
-    public static (int Status, string Output) Run(string program, string[] arguments, string? input = null, IReadOnlyDictionary<string, string>? variables = null)
+    public static (int Status, string Output) Run(
+        string program,
+        string[] arguments,
+        string? input = null,
+        IReadOnlyDictionary<string, string>? variables = null
+    )
     {
         using var process = Begin(program, arguments, variables);
         var (output, error) = (process.StandardOutput.ReadToEndAsync(), process.StandardError.ReadToEndAsync());
@@ -127,7 +142,12 @@ internal sealed partial class Namespaces : IDisposable
 
     private static Process Begin(string program, string[] arguments, IReadOnlyDictionary<string, string>? variables)
     {
-        var start = new ProcessStartInfo(program, arguments) { RedirectStandardError = true, RedirectStandardInput = true, RedirectStandardOutput = true };
+        var start = new ProcessStartInfo(program, arguments)
+        {
+            RedirectStandardError = true,
+            RedirectStandardInput = true,
+            RedirectStandardOutput = true,
+        };
         foreach (var (key, value) in variables ?? new Dictionary<string, string>())
         {
             start.Environment[key] = value;
@@ -142,13 +162,22 @@ internal sealed partial class Namespaces : IDisposable
         {
             return;
         }
-        var stale = Directory.GetFiles("/run/netns").Select(Path.GetFileName).OfType<string>()
-            .Where(n => Ours().Match(n) is { Success: true } match && !Directory.Exists($"/proc/{int.Parse(match.Groups[1].ValueSpan, CultureInfo.InvariantCulture)}"));
+        var stale = Directory
+            .GetFiles("/run/netns")
+            .Select(Path.GetFileName)
+            .OfType<string>()
+            .Where(n =>
+                Ours().Match(n) is { Success: true } match
+                && !Directory.Exists($"/proc/{int.Parse(match.Groups[1].ValueSpan, CultureInfo.InvariantCulture)}")
+            );
         Run("ip", ["-batch", "-"], string.Concat(stale.Select(n => $"netns del {n}\n")));
     }
 
     private static bool Which(string tool) =>
-        (Environment.GetEnvironmentVariable("PATH") ?? "").Split(':').Concat(["/usr/sbin", "/sbin"]).Any(folder => File.Exists(Path.Combine(folder, tool)));
+        (Environment.GetEnvironmentVariable("PATH") ?? "")
+            .Split(':')
+            .Concat(["/usr/sbin", "/sbin"])
+            .Any(folder => File.Exists(Path.Combine(folder, tool)));
 
     [GeneratedRegex("^altrin-([0-9]{1,9})-[0-9]+$")]
     private static partial Regex Ours();

@@ -6,7 +6,9 @@ namespace Altrin.Kernel.Tests;
 /// <summary>Whole Ethernet frames in and out of one interface, or in and out of all (packet(7)).</summary>
 internal sealed partial class PacketSocket : IDisposable
 {
-    private const int Packet = 17, Raw = 3, Readable = 1;
+    private const int Packet = 17,
+        Raw = 3,
+        Readable = 1;
     private readonly int _handle;
 
     /// <summary>Opens it in the namespace of the calling thread; without an interface it hears all of them.</summary>
@@ -50,7 +52,10 @@ internal sealed partial class PacketSocket : IDisposable
         var from = new byte[20];
         while (since.Elapsed < most)
         {
-            var waiting = new[] { new Waiting { Handle = _handle, Wanted = Readable } };
+            var waiting = new[]
+            {
+                new Waiting { Handle = _handle, Wanted = Readable },
+            };
             if (poll(waiting, 1, (int)Math.Max(1, (most - since.Elapsed).TotalMilliseconds)) <= 0)
             {
                 continue;

@@ -17,13 +17,19 @@ internal static class Report
     [
         .. File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "exceptions.txt"))
             .Where(l => l.Length > 0 && l[0] != '#')
-            .Select(l => l.Split(" | ") is [var start, var reason] ? (start, reason) : throw new InvalidDataException($"exceptions.txt: '{l}' is not 'start | reason'")),
+            .Select(l =>
+                l.Split(" | ") is [var start, var reason]
+                    ? (start, reason)
+                    : throw new InvalidDataException($"exceptions.txt: '{l}' is not 'start | reason'")
+            ),
     ];
 
     /// <summary>What is left of the differences of a design once known exceptions are taken out; says counts what was taken out.</summary>
     public static IReadOnlyList<string> Unexplained(string name, Compared compared)
     {
-        var known = compared.Differences.Where(d => Exceptions.Any(e => $"{name}: {d}".StartsWith(e.Start, StringComparison.Ordinal))).ToList();
+        var known = compared
+            .Differences.Where(d => Exceptions.Any(e => $"{name}: {d}".StartsWith(e.Start, StringComparison.Ordinal)))
+            .ToList();
         Interlocked.Add(ref _known, known.Count);
         return [.. compared.Differences.Except(known)];
     }

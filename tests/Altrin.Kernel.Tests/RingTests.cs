@@ -9,7 +9,12 @@ public sealed class RingTests
 
     private static readonly Dictionary<string, Home> Homes = new()
     {
-        ["three switches in a ring"] = Home.WithGateway().Switch("s1").Switch("s2").Cable("gw/lan1", "s1/lan1").Cable("s1/lan2", "s2/lan1").Cable("s2/lan2", "gw/lan2"),
+        ["three switches in a ring"] = Home.WithGateway()
+            .Switch("s1")
+            .Switch("s2")
+            .Cable("gw/lan1", "s1/lan1")
+            .Cable("s1/lan2", "s2/lan1")
+            .Cable("s2/lan2", "gw/lan2"),
         ["two cables between two switches"] = Home.WithGateway().Switch("s1").Cable("gw/lan1", "s1/lan1").Cable("gw/lan2", "s1/lan2"),
         ["a router between, no ring"] = Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Switch("s").Cable("in/lan1", "s/lan1"),
     };
@@ -28,8 +33,10 @@ public sealed class RingTests
         do
         {
             all = string.Concat(lab.Owners.Select(o => Namespaces.In(lab.Of(o), "bridge", ["link"]).Output));
-        }
-        while ((all.Contains("state listening", StringComparison.Ordinal) || all.Contains("state learning", StringComparison.Ordinal)) && since.Elapsed < TimeSpan.FromSeconds(40));
+        } while (
+            (all.Contains("state listening", StringComparison.Ordinal) || all.Contains("state learning", StringComparison.Ordinal))
+            && since.Elapsed < TimeSpan.FromSeconds(40)
+        );
         Assert.Equal(rings, all.Split("state blocking").Length - 1);
     }
 }

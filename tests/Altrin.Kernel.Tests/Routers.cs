@@ -10,25 +10,53 @@ internal sealed class Routers(Lab lab)
 {
     private readonly HashSet<string> _laid = [];
 
-    private IEnumerable<(string Owner, RouterMode Mode)> All => lab.Design.SetUp.Boxes.Where(b => b.Mode is RouterMode).Select(b => (b.Box, (RouterMode)b.Mode));
+    private IEnumerable<(string Owner, RouterMode Mode)> All =>
+        lab.Design.SetUp.Boxes.Where(b => b.Mode is RouterMode).Select(b => (b.Box, (RouterMode)b.Mode));
 
-    private InterfaceAddress Line => lab.Design.Site.Service switch
-    {
-        PublicFixed given => new(given.Gateway, given.Address.PrefixLength),
-        CarrierNat carrier => First(carrier.Inside ?? Subnet.Parse("100.64.0.0/24").Value),
-        _ => First(Subnet.Parse("203.0.113.0/24").Value),
-    };
+    private InterfaceAddress Line =>
+        lab.Design.Site.Service switch
+        {
+            PublicFixed given => new(given.Gateway, given.Address.PrefixLength),
+            CarrierNat carrier => First(carrier.Inside ?? Subnet.Parse("100.64.0.0/24").Value),
+            _ => First(Subnet.Parse("203.0.113.0/24").Value),
+        };
 
     /// <summary>Before anybody asks for an address.</summary>
     public void SetUp()
     {
-        Namespaces.Batch(lab.Of(Lab.Internet), [$"addr add {Provider.Host}/24 dev eth0", $"addr add {Provider.Names}/24 dev eth0", "link set eth0 up", "route add default via 198.51.100.1"]);
-        Namespaces.Batch(lab.Of(PortRef.Street), [$"addr add {Line.Address}/{Line.PrefixLength} dev line", "addr add 198.51.100.1/24 dev up0", $"addr add {Provider.CarrierPublic}/32 dev up0", "link set up0 up"]);
+        Namespaces.Batch(
+            lab.Of(Lab.Internet),
+            [
+                $"addr add {Provider.Host}/24 dev eth0",
+                $"addr add {Provider.Names}/24 dev eth0",
+                "link set eth0 up",
+                "route add default via 198.51.100.1",
+            ]
+        );
+        Namespaces.Batch(
+            lab.Of(PortRef.Street),
+            [
+                $"addr add {Line.Address}/{Line.PrefixLength} dev line",
+                "addr add 198.51.100.1/24 dev up0",
+                $"addr add {Provider.CarrierPublic}/32 dev up0",
+                "link set up0 up",
+            ]
+        );
         lab.Spaces.Serve(lab.Of(Lab.Internet), lab.Folder, $"--listen-address={Provider.Names}", "--address=/probe.example/198.51.100.10");
         if (lab.Design.Site.Service is not PublicFixed)
         {
             // The first host address is the provider's own.
-            Serve(PortRef.Street, "line", AddressRange.Between(new(Line.Address.Bits + 1), Line.Subnet.Hosts.Last), Line.Address, [Provider.Names], [], $"--dhcp-lease-max={lab.Design.Site.Service.Leases + lab.Wiring.Passers}", Line.PrefixLength, false);
+            Serve(
+                PortRef.Street,
+                "line",
+                AddressRange.Between(new(Line.Address.Bits + 1), Line.Subnet.Hosts.Last),
+                Line.Address,
+                [Provider.Names],
+                [],
+                $"--dhcp-lease-max={lab.Design.Site.Service.Leases + lab.Wiring.Passers}",
+                Line.PrefixLength,
+                false
+            );
         }
         foreach (var (owner, mode) in All)
         {
@@ -45,7 +73,12 @@ internal sealed class Routers(Lab lab)
                 KeepApart(owner, device);
             }
         }
-        foreach (var (seat, setting) in lab.Hosts().Where(h => h.Setting is Fixed && h.Seat.Device is "eth0" or "lan" && lab.Router(h.Seat.Owner) is null && lab.Wiring.Linked(h.Seat)))
+        foreach (
+            var (seat, setting) in lab.Hosts()
+                .Where(h =>
+                    h.Setting is Fixed && h.Seat.Device is "eth0" or "lan" && lab.Router(h.Seat.Owner) is null && lab.Wiring.Linked(h.Seat)
+                )
+        )
         {
             Configure(seat, (Fixed)setting);
         }
@@ -59,7 +92,13 @@ internal sealed class Routers(Lab lab)
             return;
         }
         var (mode, habits) = (lab.Router(owner)!, lab.Design.Box(owner)!.Profile.Habits);
-        Namespaces.Batch(lab.Of(owner), [$"addr add {mode.Lan.Address}/{mode.Lan.PrefixLength} dev lan", .. mode.Guest is { } g ? [$"addr add {g.Lan.Address}/{g.Lan.PrefixLength} dev guest"] : Array.Empty<string>()]);
+        Namespaces.Batch(
+            lab.Of(owner),
+            [
+                $"addr add {mode.Lan.Address}/{mode.Lan.PrefixLength} dev lan",
+                .. mode.Guest is { } g ? [$"addr add {g.Lan.Address}/{g.Lan.PrefixLength} dev guest"] : Array.Empty<string>(),
+            ]
+        );
         if (mode.Server.On)
         {
             Serve(
@@ -67,26 +106,55 @@ internal sealed class Routers(Lab lab)
                 "lan",
                 mode.Server.Pool,
                 mode.Server.LeavesOutGateway ? null : mode.Server.Gateway ?? mode.Lan.Address,
-                mode.Server.LeavesOutDns ? [] : mode.Server.DnsServers is { Count: > 0 } given ? given : [mode.Lan.Address],
+                mode.Server.LeavesOutDns ? []
+                    : mode.Server.DnsServers is { Count: > 0 } given ? given
+                    : [mode.Lan.Address],
                 mode.Server.Reservations,
                 null,
                 mode.Lan.PrefixLength,
                 habits.ChecksOffer == Known.Yes,
-                mode.Server.Domain);
+                mode.Server.Domain
+            );
         }
         if (mode.Guest is { } guest)
         {
-            Serve(owner, "guest", guest.Pool, guest.Lan.Address, [guest.Lan.Address], [], null, guest.Lan.PrefixLength, habits.ChecksOffer == Known.Yes);
+            Serve(
+                owner,
+                "guest",
+                guest.Pool,
+                guest.Lan.Address,
+                [guest.Lan.Address],
+                [],
+                null,
+                guest.Lan.PrefixLength,
+                habits.ChecksOffer == Known.Yes
+            );
         }
     }
 
     /// <summary>Starts a DHCP server on an interface.</summary>
-    public void Serve(string owner, string device, AddressRange pool, Ipv4Address? gateway, IReadOnlyList<Ipv4Address> names, IReadOnlyList<Reservation> kept, string? most, int prefix, bool checks, string? domain = null)
+    public void Serve(
+        string owner,
+        string device,
+        AddressRange pool,
+        Ipv4Address? gateway,
+        IReadOnlyList<Ipv4Address> names,
+        IReadOnlyList<Reservation> kept,
+        string? most,
+        int prefix,
+        bool checks,
+        string? domain = null
+    )
     {
         List<string> arguments =
         [
-            "--port=0", $"--interface={device}", "--except-interface=lo",
-            $"--dhcp-range={pool.First},{pool.Last},{Subnet.Containing(pool.First, prefix).Mask},24h", $"--dhcp-leasefile={Path.Combine(lab.Folder, $"{owner}-{device}.leases")}", "--dhcp-authoritative", "--leasefile-ro",
+            "--port=0",
+            $"--interface={device}",
+            "--except-interface=lo",
+            $"--dhcp-range={pool.First},{pool.Last},{Subnet.Containing(pool.First, prefix).Mask},24h",
+            $"--dhcp-leasefile={Path.Combine(lab.Folder, $"{owner}-{device}.leases")}",
+            "--dhcp-authoritative",
+            "--leasefile-ro",
             gateway is { } g ? $"--dhcp-option=3,{g}" : "--dhcp-option=3",
             names.Count > 0 ? $"--dhcp-option=6,{string.Join(',', names)}" : "--dhcp-option=6",
             .. kept.Select(r => $"--dhcp-host={r.Mac},{r.Address}"),
@@ -117,7 +185,10 @@ internal sealed class Routers(Lab lab)
             {
                 Namespaces.Run("ip", ["-n", lab.Of(owner), "route", "add", $"{route.To}", "via", $"{route.Via}"]);
             }
-            var up = mode.Wan is Fixed typed ? typed.DnsServers : got.TryGetValue(new(owner, "wan"), out var lease) ? lease.Names : [];
+            var up =
+                mode.Wan is Fixed typed ? typed.DnsServers
+                : got.TryGetValue(new(owner, "wan"), out var lease) ? lease.Names
+                : [];
             string[] ask = [.. up.Select(n => $"--server={n}")];
             string[] guests = mode.Guest is null ? [] : ["--interface=guest"];
             lab.Spaces.Serve(lab.Of(owner), lab.Folder, ["--interface=lan", .. guests, "--except-interface=lo", .. ask]);
@@ -128,10 +199,13 @@ internal sealed class Routers(Lab lab)
     /// <summary>The provider carries only what comes from an address that it gave, and translates where it does.</summary>
     private void AtStreet(IReadOnlyDictionary<Seat, Got> got)
     {
-        string[] given = lab.Design.Site.Service is PublicFixed letter ? [$"{letter.Address.Address}"]
+        string[] given = lab.Design.Site.Service is PublicFixed letter
+            ? [$"{letter.Address.Address}"]
             : [.. got.Where(g => lab.Wiring.Same(g.Key, new(PortRef.Street, "line"))).Select(g => $"{g.Value.Address}")];
         var carrier = lab.Design.Site.Service is CarrierNat ? $"ip saddr {Line.Subnet} oifname up0 snat to {Provider.CarrierPublic}" : "";
-        Rules(PortRef.Street, $$"""
+        Rules(
+            PortRef.Street,
+            $$"""
             table ip provider {
               chain through { type filter hook forward priority 0;
                 iifname line {{(given.Length > 0 ? $"ip saddr != {{ {string.Join(", ", given)} }}" : "")}} drop
@@ -140,39 +214,53 @@ internal sealed class Routers(Lab lab)
               chain out { type nat hook postrouting priority 100; {{carrier}}
               }
             }
-            """);
+            """
+        );
     }
 
     /// <summary>What a router lets through before any forward: nothing new from outside, nothing between guests and the rest.</summary>
-    private void Filter(string owner, RouterMode mode) => Rules(owner, $$"""
-        table ip fire {
-          chain in { type filter hook input priority 0;
-            iifname wan ct state new udp dport != { 67, 68 } drop
-            iifname wan ct state new ip protocol != udp drop
-            iifname guest ct state new udp dport != { 53, 67 } drop
-            iifname guest ct state new ip protocol != udp drop
-          }
-          chain through { type filter hook forward priority 0;
-            iifname guest oifname lan ct state new drop
-            iifname lan oifname guest ct state new drop
-            {{(mode.Nat ? "iifname wan oifname { lan, guest } ct state new ct status & dnat != dnat drop" : "")}}
-          }
-          chain after { type nat hook postrouting priority 100;
-            {{(mode.Nat ? "iifname { lan, guest } oifname wan masquerade" : "")}}
-          }
-        }
-        """);
+    private void Filter(string owner, RouterMode mode) =>
+        Rules(
+            owner,
+            $$"""
+            table ip fire {
+              chain in { type filter hook input priority 0;
+                iifname wan ct state new udp dport != { 67, 68 } drop
+                iifname wan ct state new ip protocol != udp drop
+                iifname guest ct state new udp dport != { 53, 67 } drop
+                iifname guest ct state new ip protocol != udp drop
+              }
+              chain through { type filter hook forward priority 0;
+                iifname guest oifname lan ct state new drop
+                iifname lan oifname guest ct state new drop
+                {{(mode.Nat ? "iifname wan oifname { lan, guest } ct state new ct status & dnat != dnat drop" : "")}}
+              }
+              chain after { type nat hook postrouting priority 100;
+                {{(mode.Nat ? "iifname { lan, guest } oifname wan masquerade" : "")}}
+              }
+            }
+            """
+        );
 
     private void Forwards(string owner, RouterMode mode, IReadOnlyDictionary<Seat, Got> got)
     {
-        var own = mode.Wan is Fixed typed ? typed.Address.Address : got.TryGetValue(new(owner, "wan"), out var lease) ? lease.Address : (Ipv4Address?)null;
+        var own =
+            mode.Wan is Fixed typed ? typed.Address.Address
+            : got.TryGetValue(new(owner, "wan"), out var lease) ? lease.Address
+            : (Ipv4Address?)null;
         if (own is not { } outer || !lab.Wiring.Linked(new(owner, "wan")))
         {
             return;
         }
         List<string> rules = [.. mode.Forwards.Select(f => $"{Protocol(f.Protocol)} dport {f.OutsidePort} dnat to {f.To}:{f.InsidePort}")];
         List<string> asked = [];
-        foreach (var need in lab.Design.Site.Needs.OfType<ReachFromOutside>().Where(n => n.AsksItself && mode.PortRequests && mode.Forwards.All(f => f.OutsidePort != n.Port || f.Protocol != n.Protocol)))
+        foreach (
+            var need in lab
+                .Design.Site.Needs.OfType<ReachFromOutside>()
+                .Where(n =>
+                    n.AsksItself && mode.PortRequests && mode.Forwards.All(f => f.OutsidePort != n.Port || f.Protocol != n.Protocol)
+                )
+        )
         {
             if (lab.Wiring.Same(new(need.Device, "eth0"), new(owner, "lan")) && Held(new(need.Device, "eth0")) is { } inner)
             {
@@ -180,10 +268,19 @@ internal sealed class Routers(Lab lab)
             }
         }
         var kept = string.Join(", ", lab.Design.Box(owner)!.Profile.KeptPorts.Append(68));
-        string[] dmz = mode.Dmz is { } host ? [$"udp dport != {{ {kept} }} dnat to {host}", $"tcp dport != {{ 0, {kept} }} dnat to {host}", $"ip protocol != {{ tcp, udp }} dnat to {host}"] : [];
+        string[] dmz = mode.Dmz is { } host
+            ?
+            [
+                $"udp dport != {{ {kept} }} dnat to {host}",
+                $"tcp dport != {{ 0, {kept} }} dnat to {host}",
+                $"ip protocol != {{ tcp, udp }} dnat to {host}",
+            ]
+            : [];
         IEnumerable<string> outside = [.. rules, .. asked, .. dmz];
         var inside = lab.Does(owner, h => h.LoopsBack) ? [.. rules, .. dmz] : Array.Empty<string>();
-        Rules(owner, $$"""
+        Rules(
+            owner,
+            $$"""
             table ip lets {
               chain before { type nat hook prerouting priority -100;
                 {{string.Join("\n", outside.Select(r => $"iifname wan ip daddr {outer} {r}"))}}
@@ -193,9 +290,13 @@ internal sealed class Routers(Lab lab)
                 {{(inside.Length > 0 ? "iifname lan oifname lan ct status & dnat == dnat masquerade" : "")}}
               }
             }
-            """);
+            """
+        );
 
-        Ipv4Address? Held(Seat seat) => lab.Hosts().First(h => h.Seat == seat).Setting is Fixed set ? set.Address.Address : got.TryGetValue(seat, out var l) ? l.Address : null;
+        Ipv4Address? Held(Seat seat) =>
+            lab.Hosts().First(h => h.Seat == seat).Setting is Fixed set ? set.Address.Address
+            : got.TryGetValue(seat, out var l) ? l.Address
+            : null;
     }
 
     /// <summary>A guest of an access point reaches routers and DHCP servers and nobody else.</summary>
@@ -203,7 +304,9 @@ internal sealed class Routers(Lab lab)
     {
         var routers = string.Join(", ", All.Select(r => lab.Mac(new(r.Owner, "lan"))).Append(lab.Mac(new(PortRef.Street, "line"))));
         var addresses = string.Join(", ", All.Select(r => r.Mode.Lan.Address));
-        Rules(owner, $$"""
+        Rules(
+            owner,
+            $$"""
             table bridge apart_{{device.Replace('-', '_')}} {
               chain through { type filter hook forward priority 0;
                 iifname {{device}} ether type ip ether daddr != { {{routers}} } udp dport != 67 drop
@@ -214,7 +317,8 @@ internal sealed class Routers(Lab lab)
               chain here { type filter hook input priority 0; iifname {{device}} ether type { ip, arp } drop
               }
             }
-            """);
+            """
+        );
     }
 
     public void Configure(Seat seat, Fixed typed)

@@ -37,7 +37,11 @@ internal sealed class Services : IDisposable
                     var hears = new Socket(AddressFamily.InterNetwork, SocketType.Dgram, ProtocolType.Udp);
                     hears.Bind(new IPEndPoint(IPAddress.Any, Everybody));
                     // Joined at the second interface, the one after the loopback, so that it hears also without an address.
-                    hears.SetSocketOption(SocketOptionLevel.IP, SocketOptionName.AddMembership, new MulticastOption(Group, PacketSocket.Index("eth0")));
+                    hears.SetSocketOption(
+                        SocketOptionLevel.IP,
+                        SocketOptionName.AddMembership,
+                        new MulticastOption(Group, PacketSocket.Index("eth0"))
+                    );
                     _open.Add(hears);
                     _ = Hear(hears, owner);
                 }
@@ -49,7 +53,9 @@ internal sealed class Services : IDisposable
     /// <summary>A connection; who answers and as whom it sees the asker, or null where none does in time.</summary>
     public static async Task<(string Who, string SeenAs)?> Connect(Lab lab, string from, IPEndPoint to, TimeSpan most)
     {
-        using var socket = Namespaces.Inside(lab.Of(from), () => new Socket(AddressFamily.InterNetwork, SocketType.Stream, ProtocolType.Tcp) { NoDelay = true });
+        using var socket = Namespaces.Inside(lab.Of(from), () =>
+            new Socket(AddressFamily.InterNetwork, SocketType.Stream, ProtocolType.Tcp) { NoDelay = true }
+        );
         using var late = new CancellationTokenSource(most);
         try
         {
@@ -83,7 +89,11 @@ internal sealed class Services : IDisposable
             using var socket = Namespaces.Inside(lab.Of(from), () =>
             {
                 var asks = new Socket(AddressFamily.InterNetwork, SocketType.Dgram, ProtocolType.Udp);
-                asks.SetSocketOption(SocketOptionLevel.IP, SocketOptionName.MulticastInterface, IPAddress.HostToNetworkOrder(PacketSocket.Index("eth0")));
+                asks.SetSocketOption(
+                    SocketOptionLevel.IP,
+                    SocketOptionName.MulticastInterface,
+                    IPAddress.HostToNetworkOrder(PacketSocket.Index("eth0"))
+                );
                 asks.SendTo(Encoding.ASCII.GetBytes(from), new IPEndPoint(Group, Everybody));
                 return asks;
             });
@@ -117,7 +127,9 @@ internal sealed class Services : IDisposable
         using var late = new CancellationTokenSource(most);
         try
         {
-            using var socket = Namespaces.Inside(lab.Of(from), () => new Socket(AddressFamily.InterNetwork, SocketType.Dgram, ProtocolType.Udp));
+            using var socket = Namespaces.Inside(lab.Of(from), () =>
+                new Socket(AddressFamily.InterNetwork, SocketType.Dgram, ProtocolType.Udp)
+            );
             await socket.ConnectAsync(new IPEndPoint(server, 53), late.Token);
             await socket.SendAsync(question, late.Token);
             var buffer = new byte[512];

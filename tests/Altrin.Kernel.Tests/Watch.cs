@@ -38,7 +38,13 @@ internal sealed class Watch : IDisposable
     public IReadOnlyList<(string Owner, int Port, int Sources)> Sources(int askers)
     {
         Dispose();
-        return [.. _sources.Keys.Where(k => k.Port >= 0 && k.Port < askers).GroupBy(k => (k.Owner, k.Port)).Select(g => (g.Key.Owner, g.Key.Port, g.Count()))];
+        return
+        [
+            .. _sources
+                .Keys.Where(k => k.Port >= 0 && k.Port < askers)
+                .GroupBy(k => (k.Owner, k.Port))
+                .Select(g => (g.Key.Owner, g.Key.Port, g.Count())),
+        ];
     }
 
     public void Dispose()
@@ -49,8 +55,12 @@ internal sealed class Watch : IDisposable
 
     private void Note(string owner, byte[] frame)
     {
-        if (Packet.ParsePacket(LinkLayers.Ethernet, frame) is EthernetPacket { Type: EthernetType.IPv4 } ethernet
-            && ethernet.Extract<IPv4Packet>() is { } ip && $"{ip.DestinationAddress}" == $"{Provider.Host}" && ip.Extract<TcpPacket>() is { } tcp)
+        if (
+            Packet.ParsePacket(LinkLayers.Ethernet, frame) is EthernetPacket { Type: EthernetType.IPv4 } ethernet
+            && ethernet.Extract<IPv4Packet>() is { } ip
+            && $"{ip.DestinationAddress}" == $"{Provider.Host}"
+            && ip.Extract<TcpPacket>() is { } tcp
+        )
         {
             _sources[(owner, tcp.DestinationPort - Services.Port, $"{ip.SourceAddress}")] = true;
         }

@@ -34,7 +34,11 @@ internal sealed class Wiring
             if (At(cable.A) is { } a && At(cable.B) is { } b)
             {
                 Passers += Passed(cable.A, cable.B) || Passed(cable.B, cable.A) ? 1 : 0;
-                Join(Passed(cable.A, cable.B) ? a with { Device = "wan" } : Untagged(cable.A, a), Passed(cable.B, cable.A) ? b with { Device = "wan" } : Untagged(cable.B, b), false);
+                Join(
+                    Passed(cable.A, cable.B) ? a with { Device = "wan" } : Untagged(cable.A, a),
+                    Passed(cable.B, cable.A) ? b with { Device = "wan" } : Untagged(cable.B, b),
+                    false
+                );
             }
             // This kernel knows no 802.1Q: a wire of its own stands for each tag that both ends of a cable know.
             foreach (var tag in Tags(design))
@@ -48,7 +52,10 @@ internal sealed class Wiring
         // The kernel has no radio here: where one joins another, a wire stands for it.
         foreach (var box in design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal))
         {
-            if (Heard(box) is { } to && !(design.Box(box.Box)!.Profile.Habits.StopsRings == Known.Yes && Same(new(box.Box, "lan"), new(to, "lan"))))
+            if (
+                Heard(box) is { } to
+                && !(design.Box(box.Box)!.Profile.Habits.StopsRings == Known.Yes && Same(new(box.Box, "lan"), new(to, "lan")))
+            )
             {
                 Join(new(box.Box, box.Mode is RouterMode { Uplink.Frames: not UplinkFrames.Wds } ? "wan" : "lan"), new(to, "lan"), false);
             }
@@ -69,11 +76,21 @@ internal sealed class Wiring
                     Join(new(device.Device, "eth0"), new(wifi.Box, "lan"), false);
                 }
             }
-            else if (sending.Count > 0 && mode is RouterMode { Guest: { } own } && own.Name == wifi.Name && Fits(own.Security, own.Password))
+            else if (
+                sending.Count > 0
+                && mode is RouterMode { Guest: { } own }
+                && own.Name == wifi.Name
+                && Fits(own.Security, own.Password)
+            )
             {
                 Join(new(device.Device, "eth0"), new(wifi.Box, "guest"), false);
             }
-            else if (sending.Count > 0 && mode is AccessPointMode { Guest: { } shared } && shared.Name == wifi.Name && Fits(shared.Security, shared.Password))
+            else if (
+                sending.Count > 0
+                && mode is AccessPointMode { Guest: { } shared }
+                && shared.Name == wifi.Name
+                && Fits(shared.Security, shared.Password)
+            )
             {
                 // By a tag guests are apart already; otherwise it is for the box to keep them so.
                 Join(new(device.Device, "eth0"), new(wifi.Box, shared.Vlan is { } tag ? $"v{tag}" : "lan"), shared.Vlan is null);
@@ -82,38 +99,69 @@ internal sealed class Wiring
             bool Fits(WifiSecurity security, string? key) => security == WifiSecurity.Open || (key is not null && key == wifi.Password);
         }
 
-        // A managed switch sorts frames without a tag by its ports; who sorts nothing passes every tag on, and a router knows that of its guests.
-        Seat Untagged(PortRef end, Seat seat) => modes.GetValueOrDefault(end.Owner) is SwitchMode { Vlans: { Count: > 0 } ports } && ports.FirstOrDefault(p => p.Port == end.Port) is { Untagged: not 1 and var vlan } ? seat with { Device = $"v{vlan}" } : seat;
+        // A managed switch sorts frames without a tag by its ports; who sorts nothing passes every tag on, and a router knows that of its
+        // guests.
+        Seat Untagged(PortRef end, Seat seat) =>
+            modes.GetValueOrDefault(end.Owner) is SwitchMode { Vlans: { Count: > 0 } ports }
+            && ports.FirstOrDefault(p => p.Port == end.Port) is { Untagged: not 1 and var vlan }
+                ? seat with
+                {
+                    Device = $"v{vlan}",
+                }
+                : seat;
 
-        Seat? Tagged(PortRef end, int tag) => modes.GetValueOrDefault(end.Owner) switch
-        {
-            null => null,
-            RouterMode router => router.Guest?.Vlan == tag && design.Box(end.Owner)!.Profile.Port(end.Port)!.Role == PortRole.Lan ? new(end.Owner, "guest") : null,
-            SwitchMode { Vlans: { Count: > 0 } ports } => ports.Any(p => p.Port == end.Port && p.Tagged.Contains(tag)) ? new(end.Owner, $"v{tag}") : null,
-            _ => new(end.Owner, $"v{tag}"),
-        };
+        Seat? Tagged(PortRef end, int tag) =>
+            modes.GetValueOrDefault(end.Owner) switch
+            {
+                null => null,
+                RouterMode router => router.Guest?.Vlan == tag && design.Box(end.Owner)!.Profile.Port(end.Port)!.Role == PortRole.Lan
+                    ? new(end.Owner, "guest")
+                    : null,
+                SwitchMode { Vlans: { Count: > 0 } ports } => ports.Any(p => p.Port == end.Port && p.Tagged.Contains(tag))
+                    ? new(end.Owner, $"v{tag}")
+                    : null,
+                _ => new(end.Owner, $"v{tag}"),
+            };
 
         // Whether a gateway lets its public address out at a port, to what is plugged in there.
-        bool Passed(PortRef end, PortRef other) => modes.GetValueOrDefault(end.Owner) is RouterMode { Passing: { } passing } && design.Box(end.Owner)!.Profile.Port(end.Port)!.Role == PortRole.Lan
-            && (passing.Kind == PassKind.Port ? passing.Port == end.Port
+        bool Passed(PortRef end, PortRef other) =>
+            modes.GetValueOrDefault(end.Owner) is RouterMode { Passing: { } passing }
+            && design.Box(end.Owner)!.Profile.Port(end.Port)!.Role == PortRole.Lan
+            && (
+                passing.Kind == PassKind.Port ? passing.Port == end.Port
                 : design.Box(other.Owner) is { } box ? box.Profile.Port(other.Port)?.Role == PortRole.Wan && box.WanMac == passing.To
-                : design.Device(other.Owner)?.Mac == passing.To);
+                : design.Device(other.Owner)?.Mac == passing.To
+            );
 
-        // Whom a box joins by radio: name, key, protection and band as they are, four addresses unless they are not taken, WDS where both were told.
+        // Whom a box joins by radio: name, key, protection and band as they are, four addresses unless they are not taken, WDS where both
+        // were told.
         string? Heard(BoxSetting box)
         {
             if (box.Mode is SatelliteMode { By: { } node } satellite)
             {
-                return modes.ContainsKey(node) && modes.GetValueOrDefault(satellite.Main) is RouterMode or AccessPointMode && design.Box(satellite.Main)!.Profile.Kit == design.Box(box.Box)!.Profile.Kit ? node : null;
+                return
+                    modes.ContainsKey(node)
+                    && modes.GetValueOrDefault(satellite.Main) is RouterMode or AccessPointMode
+                    && design.Box(satellite.Main)!.Profile.Kit == design.Box(box.Box)!.Profile.Kit
+                    ? node
+                    : null;
             }
             if (box.Mode.Joins is not { } link || link.Box == box.Box || !modes.TryGetValue(link.Box, out var main))
             {
                 return null;
             }
             var takes = design.Box(link.Box)!.Profile.Radios.Any(r => r.FourAddress != Known.No);
-            return main.Radios.Any(r => r.On && r.Name == link.Name && r.Password is not null && r.Password == link.Password && r.Security == link.Security
+            return main.Radios.Any(r =>
+                r.On
+                && r.Name == link.Name
+                && r.Password is not null
+                && r.Password == link.Password
+                && r.Security == link.Security
                 && (link.Frames != UplinkFrames.FourAddress || takes)
-                && (link.Frames != UplinkFrames.Wds || (r.Channel is not null && r.Channel == link.Channel && r.WdsPeers.Contains(box.Box)))) ? link.Box : null;
+                && (link.Frames != UplinkFrames.Wds || (r.Channel is not null && r.Channel == link.Channel && r.WdsPeers.Contains(box.Box)))
+            )
+                ? link.Box
+                : null;
         }
 
         Seat? At(PortRef end)
@@ -127,22 +175,32 @@ internal sealed class Wiring
                 return design.SetUp.Devices.Any(d => d.Device == end.Owner) ? new(end.Owner, "eth0") : null;
             }
             return modes.TryGetValue(end.Owner, out var mode) && box.Profile.Port(end.Port) is { } port
-                ? new(end.Owner, port.Role == PortRole.Wan && (mode is RouterMode || (mode is AccessPointMode && !box.Profile.WanPortJoins)) ? "wan" : "lan")
+                ? new(
+                    end.Owner,
+                    port.Role == PortRole.Wan && (mode is RouterMode || (mode is AccessPointMode && !box.Profile.WanPortJoins))
+                        ? "wan"
+                        : "lan"
+                )
                 : null;
         }
     }
 
     /// <summary>Every tag that somebody in a home uses.</summary>
     public static IReadOnlyList<int> Tags(Design design) =>
-    [
-        .. design.SetUp.Boxes.SelectMany(b => b.Mode switch
-        {
-            RouterMode { Guest.Vlan: { } tag } => [tag],
-            AccessPointMode { Guest.Vlan: { } tag } => [tag],
-            SwitchMode managed => managed.Vlans.SelectMany(v => v.Tagged.Append(v.Untagged)).Where(t => t > 1),
-            _ => Enumerable.Empty<int>(),
-        }).Distinct().Order(),
-    ];
+        [
+            .. design
+                .SetUp.Boxes.SelectMany(b =>
+                    b.Mode switch
+                    {
+                        RouterMode { Guest.Vlan: { } tag } => [tag],
+                        AccessPointMode { Guest.Vlan: { } tag } => [tag],
+                        SwitchMode managed => managed.Vlans.SelectMany(v => v.Tagged.Append(v.Untagged)).Where(t => t > 1),
+                        _ => Enumerable.Empty<int>(),
+                    }
+                )
+                .Distinct()
+                .Order(),
+        ];
 
     public List<Joint> Joints { get; } = [];
 

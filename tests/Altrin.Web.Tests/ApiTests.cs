@@ -18,7 +18,12 @@ public sealed class ApiTests(RunningServer server) : IDisposable
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 
-    private async Task<(HttpStatusCode Status, JsonNode? Body, HttpResponseHeaders Headers)> Send(HttpMethod method, string path, string? body = null, params (string Name, string Value)[] headers)
+    private async Task<(HttpStatusCode Status, JsonNode? Body, HttpResponseHeaders Headers)> Send(
+        HttpMethod method,
+        string path,
+        string? body = null,
+        params (string Name, string Value)[] headers
+    )
     {
         using var request = new HttpRequestMessage(method, path);
         if (body is not null)
@@ -51,7 +56,10 @@ public sealed class ApiTests(RunningServer server) : IDisposable
         Assert.Equal("\"1\"", headers.ETag!.Tag);
         Assert.Equal("willNotWork", (string?)first!["proof"]!["verdict"]!["kind"]);
         var (status, next, moved) = await Send(HttpMethod.Post, $"{job}/changes", MakePoint, ("If-Match", "\"1\""));
-        Assert.Equal((HttpStatusCode.OK, "\"2\"", "Loft router becomes an access point"), (status, moved.ETag!.Tag, (string?)next!["undo"]));
+        Assert.Equal(
+            (HttpStatusCode.OK, "\"2\"", "Loft router becomes an access point"),
+            (status, moved.ETag!.Tag, (string?)next!["undo"])
+        );
         var (_, revisions, _) = await Send(HttpMethod.Get, $"{job}/revisions");
         Assert.Equal(2, (int)revisions!["total"]!);
     }
@@ -61,25 +69,42 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     {
         var job = await NewJob();
         await Send(HttpMethod.Post, $"{job}/changes", MakePoint, ("If-Match", "\"1\""));
-        await Send(HttpMethod.Post, $"{job}/changes", """{"setUp":"planned","changes":[{"kind":"acceptFinding","finding":"split-wifi-name()","severe":false,"reason":"The potter wants it so.","by":"A. Installer"}]}""", ("If-Match", "\"2\""));
+        await Send(
+            HttpMethod.Post,
+            $"{job}/changes",
+            """{"setUp":"planned","changes":[{"kind":"acceptFinding","finding":"split-wifi-name()","severe":false,"reason":"The potter wants it so.","by":"A. Installer"}]}""",
+            ("If-Match", "\"2\"")
+        );
         var (_, revisions, _) = await Send(HttpMethod.Get, $"{job}/revisions");
         var ids = revisions!["items"]!.AsArray().Select(r => (long)r!["id"]!).Order().ToList();
-        string Query(long before, long after, string setUp = "planned") => $"{job}/compare?before={before}&after={after}&beforeSetUp={setUp}&afterSetUp=planned";
+        string Query(long before, long after, string setUp = "planned") =>
+            $"{job}/compare?before={before}&after={after}&beforeSetUp={setUp}&afterSetUp=planned";
         var (status, compared, _) = await Send(HttpMethod.Get, Query(ids[0], ids[2]));
         Assert.Equal(HttpStatusCode.OK, status);
-        Assert.Equal(["Loft router becomes an access point", "A. Installer accepts split Wi-Fi name"], compared!["changes"]!.AsArray().Select(c => (string)c!["text"]!));
+        Assert.Equal(
+            ["Loft router becomes an access point", "A. Installer accepts split Wi-Fi name"],
+            compared!["changes"]!.AsArray().Select(c => (string)c!["text"]!)
+        );
         Assert.Equal("loft-router", (string)compared["changes"]![0]!["subjects"]![0]!);
         Assert.Empty((await Send(HttpMethod.Get, Query(ids[2], ids[2]))).Body!["changes"]!.AsArray());
         Assert.NotEmpty((await Send(HttpMethod.Get, Query(ids[0], ids[2], "found"))).Body!["changes"]!.AsArray());
         Problem("no-revision", (await Send(HttpMethod.Get, Query(ids[0], 999999))).Body);
         Problem("no-set-up", (await Send(HttpMethod.Get, Query(ids[0], ids[1], "nowhere"))).Body);
-        Problem("no-job", (await Send(HttpMethod.Get, "/api/jobs/999999/compare?before=1&after=1&beforeSetUp=planned&afterSetUp=planned")).Body);
+        Problem(
+            "no-job",
+            (await Send(HttpMethod.Get, "/api/jobs/999999/compare?before=1&after=1&beforeSetUp=planned&afterSetUp=planned")).Body
+        );
     }
 
     [Fact]
     public async Task What_a_file_could_not_hold_is_refused_and_not_a_fault()
     {
-        var (status, body, _) = await Send(HttpMethod.Post, $"{await NewJob()}/changes", """{"setUp":"planned","changes":[{"kind":"setGuest","box":"hall-gateway","guest":{"name":"g","security":"wpa2","password":"The Key!","lan":"192.168.30.1/24","pool":"192.168.30.5-192.168.30.9"}}]}""", ("If-Match", "\"1\""));
+        var (status, body, _) = await Send(
+            HttpMethod.Post,
+            $"{await NewJob()}/changes",
+            """{"setUp":"planned","changes":[{"kind":"setGuest","box":"hall-gateway","guest":{"name":"g","security":"wpa2","password":"The Key!","lan":"192.168.30.1/24","pool":"192.168.30.5-192.168.30.9"}}]}""",
+            ("If-Match", "\"1\"")
+        );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, status);
         Assert.Contains("small letters", (string?)body!["detail"], StringComparison.Ordinal);
     }
@@ -89,7 +114,12 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     [InlineData("why", " ", "A name is needed.")]
     public async Task A_finding_is_accepted_only_with_a_reason_and_a_name(string reason, string by, string why)
     {
-        var (status, body, _) = await Send(HttpMethod.Post, $"{await NewJob()}/changes", $$"""{"setUp":"planned","changes":[{"kind":"acceptFinding","finding":"loop(a)","severe":true,"reason":"{{reason}}","by":"{{by}}"}]}""", ("If-Match", "\"1\""));
+        var (status, body, _) = await Send(
+            HttpMethod.Post,
+            $"{await NewJob()}/changes",
+            $$"""{"setUp":"planned","changes":[{"kind":"acceptFinding","finding":"loop(a)","severe":true,"reason":"{{reason}}","by":"{{by}}"}]}""",
+            ("If-Match", "\"1\"")
+        );
         Assert.Equal((HttpStatusCode.UnprocessableEntity, why), (status, (string?)body!["detail"]));
     }
 
@@ -98,7 +128,12 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     {
         var job = await NewJob();
         await Send(HttpMethod.Post, $"{job}/changes", MakePoint, ("If-Match", "\"1\""));
-        var (status, body, _) = await Send(HttpMethod.Post, $"{job}/changes", """{"setUp":"planned","changes":[{"kind":"switchDhcpServer","box":"hall-gateway","on":false}]}""", ("If-Match", "\"1\""));
+        var (status, body, _) = await Send(
+            HttpMethod.Post,
+            $"{job}/changes",
+            """{"setUp":"planned","changes":[{"kind":"switchDhcpServer","box":"hall-gateway","on":false}]}""",
+            ("If-Match", "\"1\"")
+        );
         Assert.Equal(HttpStatusCode.PreconditionFailed, status);
         Problem("stale", body);
         Assert.Equal(2, (int)body!["head"]!["version"]!);
@@ -123,7 +158,13 @@ public sealed class ApiTests(RunningServer server) : IDisposable
         Assert.Equal(HttpStatusCode.Conflict, asked);
         Problem("other-tab", body);
         Assert.Contains("Loft router becomes an access point", (string?)body!["detail"]);
-        var (done, back, _) = await Send(HttpMethod.Post, $"{job}/undo?evenOthers=true", null, ("If-Match", "\"2\""), ("Altrin-Tab", "two"));
+        var (done, back, _) = await Send(
+            HttpMethod.Post,
+            $"{job}/undo?evenOthers=true",
+            null,
+            ("If-Match", "\"2\""),
+            ("Altrin-Tab", "two")
+        );
         Assert.Equal((HttpStatusCode.OK, "Loft router becomes an access point"), (done, (string?)back!["redo"]));
         Assert.Equal(HttpStatusCode.OK, (await Send(HttpMethod.Post, $"{job}/redo", null, ("If-Match", "\"3\""))).Status);
         Assert.Equal(HttpStatusCode.Conflict, (await Send(HttpMethod.Post, $"{job}/redo", null, ("If-Match", "\"4\""))).Status);
@@ -143,9 +184,21 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     [InlineData("{}", 400, "malformed")]
     [InlineData("{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"explode\"}]}", 400, "malformed")]
     [InlineData("{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"setMode\",\"box\":\"loft-router\",\"mode\":\"boat\"}]}", 400, "malformed")]
-    [InlineData("{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"setLanAddress\",\"box\":\"loft-router\",\"address\":\"192.168.8.300/24\"}]}", 400, "malformed")]
-    [InlineData("{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"setMode\",\"box\":\"loft-router\",\"mode\":\"router\",\"extra\":1}]}", 400, "malformed")]
-    [InlineData("{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"setLanAddress\",\"box\":\"loft-router\",\"address\":\"192.168.8.0/24\"}]}", 422, "refused-change")]
+    [InlineData(
+        "{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"setLanAddress\",\"box\":\"loft-router\",\"address\":\"192.168.8.300/24\"}]}",
+        400,
+        "malformed"
+    )]
+    [InlineData(
+        "{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"setMode\",\"box\":\"loft-router\",\"mode\":\"router\",\"extra\":1}]}",
+        400,
+        "malformed"
+    )]
+    [InlineData(
+        "{\"setUp\":\"planned\",\"changes\":[{\"kind\":\"setLanAddress\",\"box\":\"loft-router\",\"address\":\"192.168.8.0/24\"}]}",
+        422,
+        "refused-change"
+    )]
     [InlineData("{\"setUp\":\"nowhere\",\"changes\":[]}", 404, "no-set-up")]
     public async Task Bad_bodies_are_answered_with_the_place(string body, int status, string type)
     {
@@ -231,8 +284,13 @@ public sealed class ApiTests(RunningServer server) : IDisposable
         await Send(HttpMethod.Post, $"{job}/changes", MakePoint, ("If-Match", "\"1\""));
         var (_, revisions, _) = await Send(HttpMethod.Get, $"{job}/revisions");
         var ids = revisions!["items"]!.AsArray().Select(r => (long)r!["id"]!).Order().ToList();
-        var (_, compared, _) = await Send(HttpMethod.Get, $"{job}/compare?before={ids[0]}&after={ids[1]}&beforeSetUp=planned&afterSetUp=planned");
-        Assert.Contains(compared!["moved"]!["moved"]!.AsArray(), m => (string?)m!["trend"] == "better" && (string?)m["about"] == "NAT on the way of Loft phone");
+        var (_, compared, _) = await Send(
+            HttpMethod.Get,
+            $"{job}/compare?before={ids[0]}&after={ids[1]}&beforeSetUp=planned&afterSetUp=planned"
+        );
+        Assert.Contains(compared!["moved"]!["moved"]!.AsArray(), m =>
+            (string?)m!["trend"] == "better" && (string?)m["about"] == "NAT on the way of Loft phone"
+        );
     }
 
     [Fact]
@@ -248,7 +306,11 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     [Fact]
     public async Task Broken_and_oversized_files_are_refused_with_reasons()
     {
-        var (broken, body, _) = await Send(HttpMethod.Post, "/api/jobs/import", """{"format":"altrin-design","formatVersion":1,"site":{},"setUps":[]}""");
+        var (broken, body, _) = await Send(
+            HttpMethod.Post,
+            "/api/jobs/import",
+            """{"format":"altrin-design","formatVersion":1,"site":{},"setUps":[]}"""
+        );
         Assert.Equal(HttpStatusCode.UnprocessableEntity, broken);
         Assert.Contains(body!["errors"]!.AsArray(), e => (string?)e!["pointer"] == "/site/name");
         var (large, _, _) = await Send(HttpMethod.Post, "/api/jobs/import", new string(' ', 2 * 1024 * 1024 + 1));
@@ -271,7 +333,12 @@ public sealed class ApiTests(RunningServer server) : IDisposable
 
     [Fact]
     public async Task Our_own_origin_may_write() =>
-        Assert.Equal(HttpStatusCode.Created, (await Send(HttpMethod.Post, "/api/jobs", """{"name":"x","from":null}""", ("Origin", server.Address.ToString().TrimEnd('/')))).Status);
+        Assert.Equal(
+            HttpStatusCode.Created,
+            (
+                await Send(HttpMethod.Post, "/api/jobs", """{"name":"x","from":null}""", ("Origin", server.Address.ToString().TrimEnd('/')))
+            ).Status
+        );
 
     [Theory]
     [InlineData("/api/jobs")]
@@ -323,9 +390,13 @@ public sealed class ApiTests(RunningServer server) : IDisposable
     {
         var committed = await File.ReadAllTextAsync(Path.Combine(AppContext.BaseDirectory, "openapi.json"), Cancel);
         var served = await _http.GetStringAsync("/api/openapi/v1.json", Cancel);
-        Assert.True(JsonNode.DeepEquals(JsonNode.Parse(committed), JsonNode.Parse(served)), "build the server to write web/openapi.json anew");
+        Assert.True(
+            JsonNode.DeepEquals(JsonNode.Parse(committed), JsonNode.Parse(served)),
+            "build the server to write web/openapi.json anew"
+        );
     }
 
     [Fact]
-    public async Task An_answer_about_the_demo_home_stays_under_64_kB() => Assert.InRange((await _http.GetByteArrayAsync("/api/jobs/1", Cancel)).Length, 1, 64 * 1024);
+    public async Task An_answer_about_the_demo_home_stays_under_64_kB() =>
+        Assert.InRange((await _http.GetByteArrayAsync("/api/jobs/1", Cancel)).Length, 1, 64 * 1024);
 }

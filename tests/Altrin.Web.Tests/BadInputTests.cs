@@ -14,7 +14,13 @@ public sealed class BadInputTests(RunningServer server) : IDisposable
 
     public void Dispose() => _http.Dispose();
 
-    private async Task<(int Status, JsonNode Body)> Send(HttpMethod method, string path, string? body = null, string kind = "application/json", params (string Name, string Value)[] headers)
+    private async Task<(int Status, JsonNode Body)> Send(
+        HttpMethod method,
+        string path,
+        string? body = null,
+        string kind = "application/json",
+        params (string Name, string Value)[] headers
+    )
     {
         using var request = new HttpRequestMessage(method, path);
         if (body is not null)
@@ -29,13 +35,23 @@ public sealed class BadInputTests(RunningServer server) : IDisposable
             request.Headers.TryAddWithoutValidation(name, value);
         }
         using var answer = await _http.SendAsync(request, Cancel);
-        return ((int)answer.StatusCode, JsonNode.Parse(await answer.Content.ReadAsStringAsync(Cancel) is ['{' or '[', ..] text ? text : "{}")!);
+        return (
+            (int)answer.StatusCode,
+            JsonNode.Parse(await answer.Content.ReadAsStringAsync(Cancel) is ['{' or '[', ..] text ? text : "{}")!
+        );
     }
 
-    private async Task<string> NewJob() => $"/api/jobs/{(await Send(HttpMethod.Post, "/api/jobs", """{"name":"Bad input","from":1}""")).Body["id"]}";
+    private async Task<string> NewJob() =>
+        $"/api/jobs/{(await Send(HttpMethod.Post, "/api/jobs", """{"name":"Bad input","from":1}""")).Body["id"]}";
 
     [Theory]
-    [InlineData("/changes", """{"setUp":"planned","changes":[{"box":"loft-router","mode":"router"}]}""", 400, "/changes/0", "'kind' must be given: one of setMode")]
+    [InlineData(
+        "/changes",
+        """{"setUp":"planned","changes":[{"box":"loft-router","mode":"router"}]}""",
+        400,
+        "/changes/0",
+        "'kind' must be given: one of setMode"
+    )]
     [InlineData("/changes", """{"setUp":"planned","changes":[{"kind":"none-such"}]}""", 400, "/changes/0", "no such kind")]
     [InlineData("/changes", """{"setUp":"planned","changes":[null]}""", 400, "/changes", "Item 0 of the list is null")]
     [InlineData("/changes", """{"setUp":"planned","changes":null}""", 400, "/", "'changes' cannot be null")]
@@ -43,17 +59,47 @@ public sealed class BadInputTests(RunningServer server) : IDisposable
     [InlineData("/changes", """{"setUp":"planned","changes":[],"more":1}""", 400, "/more", "Known are changes, setUp")]
     [InlineData("/changes", """{"setUp":"planned","changes":{}}""", 400, "/changes", "A list is expected")]
     [InlineData("/changes", """{"setUp":7,"changes":[]}""", 400, "/setUp", "Text is expected")]
-    [InlineData("/changes", """{"setUp":"planned","changes":[{"kind":"setMode","box":"loft-router","mode":"toaster"}]}""", 400, "/changes/0/mode", "One of router, ")]
-    [InlineData("/changes", """{"setUp":"planned","changes":[{"kind":"setLanAddress","box":"loft-router","address":"192.168.300.1/24"}]}""", 400, "/changes/0/address", "")]
+    [InlineData(
+        "/changes",
+        """{"setUp":"planned","changes":[{"kind":"setMode","box":"loft-router","mode":"toaster"}]}""",
+        400,
+        "/changes/0/mode",
+        "One of router, "
+    )]
+    [InlineData(
+        "/changes",
+        """{"setUp":"planned","changes":[{"kind":"setLanAddress","box":"loft-router","address":"192.168.300.1/24"}]}""",
+        400,
+        "/changes/0/address",
+        ""
+    )]
     [InlineData("/changes", """{"setUp":"planned",""", 400, "/", "")]
     [InlineData("/corrections", """{"setUp":"found","corrections":[null,null]}""", 400, "/corrections", "Item 0 of the list is null")]
     [InlineData("/corrections", """{"setUp":"found","corrections":[{"name":"x"}]}""", 400, "/corrections/0", "'kind' must be given")]
     [InlineData("/readings/difference", """{"before":[null],"after":[]}""", 400, "/before/0", "A whole number is expected")]
-    [InlineData("/readings", """{"content":{"text":"x"},"setUp":"found","name":"x","accepted":[null]}""", 400, "/accepted", "Item 0 of the list is null")]
-    [InlineData("/survey/table", """{"table":"places","text":"id,name,sort\nloft-room,,\n"}""", 422, "row 2, column name", "a name is required")]
+    [InlineData(
+        "/readings",
+        """{"content":{"text":"x"},"setUp":"found","name":"x","accepted":[null]}""",
+        400,
+        "/accepted",
+        "Item 0 of the list is null"
+    )]
+    [InlineData(
+        "/survey/table",
+        """{"table":"places","text":"id,name,sort\nloft-room,,\n"}""",
+        422,
+        "row 2, column name",
+        "a name is required"
+    )]
     [InlineData("/survey/table", """{"table":"devices","text":"id,name\nnew-one,\n"}""", 422, "row 2, column name", "a name is required")]
     [InlineData("/survey/table", """{"table":"chairs","text":""}""", 400, "/table", "One of gear, ")]
-    public async Task A_body_is_refused_with_its_place_and_what_may_stand_there(string path, string body, int status, string pointer, string says)
+    public async Task A_body_is_refused_with_its_place_and_what_may_stand_there(
+        string path,
+        string body,
+        int status,
+        string pointer,
+        string says
+    )
     {
         var job = await NewJob();
         var (answered, problem) = await Send(HttpMethod.Post, job + path, body, headers: ("If-Match", "\"1\""));
@@ -70,7 +116,11 @@ public sealed class BadInputTests(RunningServer server) : IDisposable
     [InlineData("?page=two", 400, "'page' cannot be \"two\". A whole number is expected.")]
     [InlineData("?page=0", 422, "counted from 1")]
     [InlineData("?archived=perhaps", 400, "'archived' cannot be \"perhaps\". true or false is expected.")]
-    [InlineData("?search=xxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxx", 422, "At most 80 characters")]
+    [InlineData(
+        "?search=xxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxx",
+        422,
+        "At most 80 characters"
+    )]
     public async Task An_address_is_refused_with_what_may_stand_there(string query, int status, string says)
     {
         var (answered, problem) = await Send(HttpMethod.Get, "/api/jobs" + query);
@@ -107,23 +157,65 @@ public sealed class BadInputTests(RunningServer server) : IDisposable
     [InlineData("http://[::1]")]
     public async Task Each_name_of_loopback_is_our_own(string origin)
     {
-        Assert.Equal(201, (await Send(HttpMethod.Post, "/api/jobs", """{"name":"x","from":null}""", headers: ("Origin", $"{origin}:{server.Address.Port}"))).Status);
-        Assert.Equal(403, (await Send(HttpMethod.Post, "/api/jobs", """{"name":"x","from":null}""", headers: ("Origin", $"{origin}:{server.Address.Port + 1}"))).Status);
-        Assert.Equal(403, (await Send(HttpMethod.Post, "/api/jobs", """{"name":"x","from":null}""", headers: ("Origin", $"{origin}.example:{server.Address.Port}"))).Status);
+        Assert.Equal(
+            201,
+            (
+                await Send(
+                    HttpMethod.Post,
+                    "/api/jobs",
+                    """{"name":"x","from":null}""",
+                    headers: ("Origin", $"{origin}:{server.Address.Port}")
+                )
+            ).Status
+        );
+        Assert.Equal(
+            403,
+            (
+                await Send(
+                    HttpMethod.Post,
+                    "/api/jobs",
+                    """{"name":"x","from":null}""",
+                    headers: ("Origin", $"{origin}:{server.Address.Port + 1}")
+                )
+            ).Status
+        );
+        Assert.Equal(
+            403,
+            (
+                await Send(
+                    HttpMethod.Post,
+                    "/api/jobs",
+                    """{"name":"x","from":null}""",
+                    headers: ("Origin", $"{origin}.example:{server.Address.Port}")
+                )
+            ).Status
+        );
     }
 
     [Fact]
     public async Task A_key_of_small_letters_is_not_taken_for_a_reference()
     {
         var job = await NewJob();
-        var change = $$$"""{"setUp":"planned","changes":[{"kind":"setRadio","box":"loft-router","radio":"r5","setting":{"password":"{{{Planted}}}"}}]}""";
+        var change =
+            $$$"""{"setUp":"planned","changes":[{"kind":"setRadio","box":"loft-router","radio":"r5","setting":{"password":"{{{Planted}}}"}}]}""";
         var (status, problem) = await Send(HttpMethod.Post, $"{job}/changes", change, headers: ("If-Match", "\"1\""));
         Assert.Equal(422, status);
         Assert.Contains("Keep its value first", (string)problem["detail"]!, StringComparison.Ordinal);
         Assert.DoesNotContain(Planted, problem.ToJsonString(), StringComparison.Ordinal);
         // Kept first, what is answered is taken.
-        var reference = (string)(await Send(HttpMethod.Post, $"{job}/secrets", $$"""{"value":"{{Planted}}","name":"wifi"}""")).Body["reference"]!;
-        Assert.Equal(200, (await Send(HttpMethod.Post, $"{job}/changes", change.Replace(Planted, reference, StringComparison.Ordinal), headers: ("If-Match", "\"1\""))).Status);
+        var reference = (string)
+            (await Send(HttpMethod.Post, $"{job}/secrets", $$"""{"value":"{{Planted}}","name":"wifi"}""")).Body["reference"]!;
+        Assert.Equal(
+            200,
+            (
+                await Send(
+                    HttpMethod.Post,
+                    $"{job}/changes",
+                    change.Replace(Planted, reference, StringComparison.Ordinal),
+                    headers: ("If-Match", "\"1\"")
+                )
+            ).Status
+        );
     }
 
     [Fact]
@@ -132,9 +224,25 @@ public sealed class BadInputTests(RunningServer server) : IDisposable
         var job = await NewJob();
         await Send(HttpMethod.Post, $"{job}/secrets", """{"value":"known-kazoo-55","name":"wifi"}""");
         var text = $"    Key Content : {Planted}\\ninet 192.168.8.20/24 dev eth0\\nnote known-kazoo-55 on the label";
-        Assert.Equal(200, (await Send(HttpMethod.Post, $"{job}/readings", $$"""{"content":{"text":"{{text}}"},"setUp":"found","name":"pasted","accepted":[]}""", headers: ("If-Match", "\"1\""))).Status);
+        Assert.Equal(
+            200,
+            (
+                await Send(
+                    HttpMethod.Post,
+                    $"{job}/readings",
+                    $$"""{"content":{"text":"{{text}}"},"setUp":"found","name":"pasted","accepted":[]}""",
+                    headers: ("If-Match", "\"1\"")
+                )
+            ).Status
+        );
         var list = await Send(HttpMethod.Get, $"{job}/readings");
-        var kept = (string)(await Send(HttpMethod.Get, $"{job}/readings/{list.Body["items"]!.AsArray().First(r => (string)r!["name"]! == "pasted" && r["setUp"]!.ToString() == "found" && r["seat"] is null)!["id"]}")).Body["text"]!;
+        var kept = (string)
+            (
+                await Send(
+                    HttpMethod.Get,
+                    $"{job}/readings/{list.Body["items"]!.AsArray().First(r => (string)r!["name"]! == "pasted" && r["setUp"]!.ToString() == "found" && r["seat"] is null)!["id"]}"
+                )
+            ).Body["text"]!;
         Assert.Equal("    Key Content : [key left out]\ninet 192.168.8.20/24 dev eth0\nnote [key left out] on the label", kept);
     }
 

@@ -79,7 +79,13 @@ public sealed class DemoTests : IDisposable
         await using var context = Context(folder);
         var writing = new Writing(context, new(TimeProvider.System));
         var secrets = new SecretStore(writing, ring.GetRequiredService<IDataProtectionProvider>(), TimeProvider.System);
-        await Demo.Seed(writing, new(writing, TimeProvider.System, _homes), secrets, new(writing, TimeProvider.System), TimeProvider.System);
+        await Demo.Seed(
+            writing,
+            new(writing, TimeProvider.System, _homes),
+            secrets,
+            new(writing, TimeProvider.System),
+            TimeProvider.System
+        );
     }
 
     private static async Task<string> Found(DataFolder folder)
@@ -88,5 +94,6 @@ public sealed class DemoTests : IDisposable
         return $"{await context.Jobs.CountAsync(Cancel)} job, {await context.Secrets.CountAsync(Cancel)} secrets, {await context.Readings.CountAsync(Cancel)} readings";
     }
 
-    private static AltrinContext Context(DataFolder folder) => new(new DbContextOptionsBuilder<AltrinContext>().UseSqlite(folder.ConnectionString).Options);
+    private static AltrinContext Context(DataFolder folder) =>
+        new(new DbContextOptionsBuilder<AltrinContext>().UseSqlite(folder.ConnectionString).Options);
 }

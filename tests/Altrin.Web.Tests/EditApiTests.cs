@@ -17,16 +17,31 @@ public sealed class EditApiTests(RunningServer server) : IDisposable
 
     // A change as a form sends it, and every value of the design file that it alters.
     [Theory]
-    [InlineData("""{"kind":"setCable","cable":"hall-gateway-lan1-loft-router-wan","known":{"lengthMetres":12}}""", "cables/hall-gateway-lan1-loft-router-wan/lengthMetres")]
-    [InlineData("""{"kind":"setCable","cable":"hall-gateway-lan1-loft-router-wan","known":{"run":null}}""", "cables/hall-gateway-lan1-loft-router-wan/run")]
+    [InlineData(
+        """{"kind":"setCable","cable":"hall-gateway-lan1-loft-router-wan","known":{"lengthMetres":12}}""",
+        "cables/hall-gateway-lan1-loft-router-wan/lengthMetres"
+    )]
+    [InlineData(
+        """{"kind":"setCable","cable":"hall-gateway-lan1-loft-router-wan","known":{"run":null}}""",
+        "cables/hall-gateway-lan1-loft-router-wan/run"
+    )]
     [InlineData("""{"kind":"movePool","box":"hall-gateway","last":"192.168.8.150"}""", "boxes/hall-gateway/dhcpServer/pool/last")]
-    [InlineData("""{"kind":"setRadio","box":"hall-gateway","radio":"r5","setting":{"channel":44}}""", "boxes/hall-gateway/radios/r5/channel")]
-    [InlineData("""{"kind":"setRadio","box":"hall-gateway","radio":"r5","setting":{"password":null}}""", "boxes/hall-gateway/radios/r5/password")]
+    [InlineData(
+        """{"kind":"setRadio","box":"hall-gateway","radio":"r5","setting":{"channel":44}}""",
+        "boxes/hall-gateway/radios/r5/channel"
+    )]
+    [InlineData(
+        """{"kind":"setRadio","box":"hall-gateway","radio":"r5","setting":{"password":null}}""",
+        "boxes/hall-gateway/radios/r5/password"
+    )]
     [InlineData("""{"kind":"setLine","box":"hall-gateway","line":{"tag":7}}""", "boxes/hall-gateway/line/tag")]
     [InlineData("""{"kind":"setServerDomain","box":"hall-gateway","domain":"home.arpa"}""", "boxes/hall-gateway/dhcpServer/domain")]
     [InlineData("""{"kind":"standIn","box":"loft-router","place":"hall"}""", "boxes/loft-router/place")]
     public async Task A_form_of_the_plan_alters_one_value(string change, params string[] altered) =>
-        Assert.Equal(altered.Select(a => $"setUps/planned/{a}"), await Altered("changes", $$"""{"setUp":"planned","changes":[{{change}}]}"""));
+        Assert.Equal(
+            altered.Select(a => $"setUps/planned/{a}"),
+            await Altered("changes", $$"""{"setUp":"planned","changes":[{{change}}]}""")
+        );
 
     [Theory]
     [InlineData("""{"kind":"setBox","box":"hall-gateway","known":{"name":"Gateway"}}""", "boxes/hall-gateway/name")]
@@ -36,7 +51,10 @@ public sealed class EditApiTests(RunningServer server) : IDisposable
     [InlineData("""{"kind":"setService","service":{"upMbps":77}}""", "service/upMbps")]
     [InlineData("""{"kind":"setHome","known":{"naming":"onePerBand"}}""", "naming")]
     public async Task A_form_of_the_survey_alters_one_value(string correction, params string[] altered) =>
-        Assert.Equal(altered.Select(a => $"site/{a}"), await Altered("corrections", $$"""{"setUp":"found","corrections":[{{correction}}]}"""));
+        Assert.Equal(
+            altered.Select(a => $"site/{a}"),
+            await Altered("corrections", $$"""{"setUp":"found","corrections":[{{correction}}]}""")
+        );
 
     // What is absent is not null, what may not be null is not, and nothing unknown is passed over.
     [Theory]
@@ -63,11 +81,24 @@ public sealed class EditApiTests(RunningServer server) : IDisposable
         var first = await Post($"{job}/changes", Pool("\"last\":\"192.168.8.150\""), 1, seen);
         var stale = await Post($"{job}/changes", Pool("\"first\":\"192.168.8.30\""), 1, seen);
         Assert.Equal((HttpStatusCode.PreconditionFailed, 0), (stale.Status, stale.Body!["clashes"]!.AsArray().Count));
-        var both = await Post($"{job}/changes", Pool("\"first\":\"192.168.8.30\""), (long)stale.Body["head"]!["version"]!, (long)stale.Body["head"]!["revision"]!);
-        Assert.Equal("192.168.8.30-192.168.8.150", both.Body!["design"]!["setUps"]![0]!["boxes"]!.AsArray().First(b => (string)b!["box"]! == "hall-gateway")!["dhcpServer"]!["pool"]!.ToString());
+        var both = await Post(
+            $"{job}/changes",
+            Pool("\"first\":\"192.168.8.30\""),
+            (long)stale.Body["head"]!["version"]!,
+            (long)stale.Body["head"]!["revision"]!
+        );
+        Assert.Equal(
+            "192.168.8.30-192.168.8.150",
+            both.Body!["design"]!["setUps"]![0]!["boxes"]!.AsArray().First(b => (string)b!["box"]! == "hall-gateway")!["dhcpServer"]![
+                "pool"
+            ]!.ToString()
+        );
         var same = await Post($"{job}/changes", Pool("\"last\":\"192.168.8.160\""), 1, seen);
         var clash = Assert.Single(same.Body!["clashes"]!.AsArray())!;
-        Assert.Equal(("last address of the DHCP pool of Hall gateway", "planned", "192.168.8.160", "192.168.8.150"), ((string)clash["what"]!, (string)clash["setUp"]!, (string)clash["yours"]!, (string)clash["theirs"]!));
+        Assert.Equal(
+            ("last address of the DHCP pool of Hall gateway", "planned", "192.168.8.160", "192.168.8.150"),
+            ((string)clash["what"]!, (string)clash["setUp"]!, (string)clash["yours"]!, (string)clash["theirs"]!)
+        );
         // Whoever does not say what was seen is not told that nothing clashes.
         Assert.Null((await Post($"{job}/changes", Pool("\"last\":\"192.168.8.160\""), 1, null)).Body!["clashes"]);
         Assert.Equal(HttpStatusCode.OK, first.Status);
@@ -81,17 +112,29 @@ public sealed class EditApiTests(RunningServer server) : IDisposable
     {
         var job = await NewJob();
         var before = (long)(await _http.GetFromJsonAsync<JsonObject>(job, Cancel))!["revision"]!;
-        var added = await Post($"{job}/corrections", """{"setUp":"found","corrections":[{"kind":"addDevice","device":{"id":"","name":"New tablet","kind":"tablet","mac":null},"address":{"kind":"automatic"},"byCable":true}]}""", 1, null);
+        var added = await Post(
+            $"{job}/corrections",
+            """{"setUp":"found","corrections":[{"kind":"addDevice","device":{"id":"","name":"New tablet","kind":"tablet","mac":null},"address":{"kind":"automatic"},"byCable":true}]}""",
+            1,
+            null
+        );
         var after = (long)added.Body!["revision"]!;
         var (from, to) = forward ? (before, after) : (after, before);
-        var compared = await _http.GetFromJsonAsync<JsonObject>($"{job}/compare?before={from}&after={to}&beforeSetUp=found&afterSetUp=found", Cancel);
+        var compared = await _http.GetFromJsonAsync<JsonObject>(
+            $"{job}/compare?before={from}&after={to}&beforeSetUp=found&afterSetUp=found",
+            Cancel
+        );
         Assert.Contains(compared!["changes"]!.AsArray(), c => ((string)c!["text"]!).Contains("New tablet", StringComparison.Ordinal));
         Assert.Empty(compared["unreachable"]!.AsArray());
     }
 
     private async Task<string> NewJob()
     {
-        using var answer = await _http.PostAsync(new Uri("/api/jobs", UriKind.Relative), JsonContent.Create(new { name = "A copy", from = 1 }), Cancel);
+        using var answer = await _http.PostAsync(
+            new Uri("/api/jobs", UriKind.Relative),
+            JsonContent.Create(new { name = "A copy", from = 1 }),
+            Cancel
+        );
         return $"/api/jobs/{(await answer.Content.ReadFromJsonAsync<JsonObject>(Cancel))!["id"]}";
     }
 
@@ -104,11 +147,15 @@ public sealed class EditApiTests(RunningServer server) : IDisposable
         return HomeValues.Between(before, await Values(job)).Select(p => $"{p}");
     }
 
-    private async Task<IReadOnlyDictionary<ValuePath, string>> Values(string job) => HomeValues.Of(DesignFile.Read(await _http.GetStringAsync(new Uri($"{job}/design", UriKind.Relative), Cancel)).Value!);
+    private async Task<IReadOnlyDictionary<ValuePath, string>> Values(string job) =>
+        HomeValues.Of(DesignFile.Read(await _http.GetStringAsync(new Uri($"{job}/design", UriKind.Relative), Cancel)).Value!);
 
     private async Task<(HttpStatusCode Status, JsonObject? Body)> Post(string path, string body, long version, long? seen)
     {
-        using var request = new HttpRequestMessage(HttpMethod.Post, path) { Content = new StringContent(body, System.Text.Encoding.UTF8, "application/json") };
+        using var request = new HttpRequestMessage(HttpMethod.Post, path)
+        {
+            Content = new StringContent(body, System.Text.Encoding.UTF8, "application/json"),
+        };
         request.Headers.TryAddWithoutValidation("If-Match", $"\"{version}\"");
         if (seen is { } revision)
         {

@@ -24,9 +24,15 @@ public sealed partial class FuzzTests(RunningServer server) : IClassFixture<Runn
     {
         using var http = new HttpClient { BaseAddress = server.Address };
         var description = JsonNode.Parse(await http.GetStringAsync(new Uri("/api/openapi/v1.json", UriKind.Relative), Cancel))!;
-        using var made = await http.PostAsync(new Uri("/api/jobs", UriKind.Relative), new StringContent($$"""{"name":"Drawn {{seed}}","from":1}""", MediaTypeHeaderValue.Parse("application/json")), Cancel);
+        using var made = await http.PostAsync(
+            new Uri("/api/jobs", UriKind.Relative),
+            new StringContent($$"""{"name":"Drawn {{seed}}","from":1}""", MediaTypeHeaderValue.Parse("application/json")),
+            Cancel
+        );
         var job = (long)JsonNode.Parse(await made.Content.ReadAsStringAsync(Cancel))!["id"]!;
-        var design = DesignFile.Read(await http.GetByteArrayAsync(new Uri("/api/jobs/1/design", UriKind.Relative), Cancel)).Value!.Design("planned")!;
+        var design = DesignFile
+            .Read(await http.GetByteArrayAsync(new Uri("/api/jobs/1/design", UriKind.Relative), Cancel))
+            .Value!.Design("planned")!;
         var requests = new Requests(description, design, seed);
         var wrong = new List<string>();
         var (taken, changed, version) = (0, 0, 1L);
@@ -48,11 +54,17 @@ public sealed partial class FuzzTests(RunningServer server) : IClassFixture<Runn
             {
                 taken++;
                 changed += drawn.Path.EndsWith("/changes", StringComparison.Ordinal) ? 1 : 0;
-                version = answer.Headers.ETag is { } tag && drawn.Path.StartsWith($"/api/jobs/{job}", StringComparison.Ordinal) ? long.Parse(tag.Tag.Trim('"'), CultureInfo.InvariantCulture) : version;
+                version =
+                    answer.Headers.ETag is { } tag && drawn.Path.StartsWith($"/api/jobs/{job}", StringComparison.Ordinal)
+                        ? long.Parse(tag.Tag.Trim('"'), CultureInfo.InvariantCulture)
+                        : version;
                 continue;
             }
             var said = await answer.Content.ReadAsStringAsync(Cancel);
-            version = status == 412 && drawn.Path.StartsWith($"/api/jobs/{job}", StringComparison.Ordinal) ? (long)JsonNode.Parse(said)!["head"]!["version"]! : version;
+            version =
+                status == 412 && drawn.Path.StartsWith($"/api/jobs/{job}", StringComparison.Ordinal)
+                    ? (long)JsonNode.Parse(said)!["head"]!["version"]!
+                    : version;
             if (status >= 500 || answer.Content.Headers.ContentType?.MediaType != "application/problem+json" || Inside().IsMatch(said))
             {
                 wrong.Add($"request {i}: {status} {said}\n  {drawn}");

@@ -21,7 +21,15 @@ public sealed class LayerTests
     [Theory]
     [InlineData("Altrin.Core", "Microsoft.EntityFrameworkCore", "Microsoft.AspNetCore", "NJsonSchema")]
     [InlineData("Altrin.Formats", "Microsoft.EntityFrameworkCore", "Microsoft.AspNetCore")]
-    [InlineData("Altrin.Data", "Microsoft.AspNetCore.Http", "Microsoft.AspNetCore.Builder", "Microsoft.AspNetCore.Routing", "Microsoft.AspNetCore.Mvc")]
+    [InlineData(
+        "Altrin.Data",
+        "Microsoft.AspNetCore.Http",
+        "Microsoft.AspNetCore.Builder",
+        "Microsoft.AspNetCore.Routing",
+        "Microsoft.AspNetCore.Mvc"
+    )]
     public void Libraries_stay_in_their_layer(string layer, params string[] libraries) =>
-        Assert.True(Types.InAssembly(System.Reflection.Assembly.Load(layer)).ShouldNot().HaveDependencyOnAny(libraries).GetResult().IsSuccessful);
+        Assert.True(
+            Types.InAssembly(System.Reflection.Assembly.Load(layer)).ShouldNot().HaveDependencyOnAny(libraries).GetResult().IsSuccessful
+        );
 }

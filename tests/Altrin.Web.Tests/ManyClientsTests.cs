@@ -24,19 +24,31 @@ public sealed class ManyClientsTests(RunningServer server) : IClassFixture<Runni
         {
             jobs.Add((long)(await Send(http, HttpMethod.Post, "/api/jobs", $$"""{"name":"Shared {{i}}","from":1}""")).Body!["id"]!);
         }
-        var (faults, saved, secrets) = (new ConcurrentBag<string>(), new ConcurrentBag<(long Job, string Note)>(), new ConcurrentBag<(long Job, string Reference, string Value)>());
+        var (faults, saved, secrets) = (
+            new ConcurrentBag<string>(),
+            new ConcurrentBag<(long Job, string Note)>(),
+            new ConcurrentBag<(long Job, string Reference, string Value)>()
+        );
         await Task.WhenAll(Enumerable.Range(0, Clients).Select(client => Task.Run(() => Work(client), Cancel)));
         Assert.Empty(faults);
         Assert.InRange(saved.Count, Jobs, Clients * Rounds);
         foreach (var job in jobs)
         {
             var labels = new List<string>();
-            for (var page = 1; (await Send(http, HttpMethod.Get, $"/api/jobs/{job}/revisions?perPage=100&page={page}")).Body!["items"]!.AsArray() is { Count: > 0 } items; page++)
+            for (
+                var page = 1;
+                (await Send(http, HttpMethod.Get, $"/api/jobs/{job}/revisions?perPage=100&page={page}")).Body!["items"]!.AsArray()
+                    is { Count: > 0 } items;
+                page++
+            )
             {
                 labels.AddRange(items.Select(r => (string)r!["label"]!));
             }
             // The first one is the copy; every other one is an edit that was acknowledged, once.
-            Assert.Equal(saved.Where(s => s.Job == job).Select(s => s.Note).Order(StringComparer.Ordinal), labels.SkipLast(1).Select(l => l.Split(' ')[^1]).Order(StringComparer.Ordinal));
+            Assert.Equal(
+                saved.Where(s => s.Job == job).Select(s => s.Note).Order(StringComparer.Ordinal),
+                labels.SkipLast(1).Select(l => l.Split(' ')[^1]).Order(StringComparer.Ordinal)
+            );
         }
         foreach (var (job, reference, value) in secrets)
         {
@@ -51,12 +63,21 @@ public sealed class ManyClientsTests(RunningServer server) : IClassFixture<Runni
                 var read = await Ask(HttpMethod.Get, $"/api/jobs/{job}?setUp=planned");
                 var note = $"n{client}x{round}";
                 var edit = $$$"""{"setUp":"planned","corrections":[{"kind":"setHome","known":{"name":"Home {{{note}}}"}}]}""";
-                if ((await Ask(HttpMethod.Post, $"/api/jobs/{job}/corrections", edit, (string?)read?["version"]?.ToString()))?["version"] is not null)
+                if (
+                    (await Ask(HttpMethod.Post, $"/api/jobs/{job}/corrections", edit, (string?)read?["version"]?.ToString()))?["version"]
+                    is not null
+                )
                 {
                     saved.Add((job, note));
                 }
                 await Ask(HttpMethod.Patch, $"/api/jobs/{jobs[(client + round + 3) % Jobs]}", $$"""{"archived":false}""");
-                if ((string?)(await Ask(HttpMethod.Post, $"/api/jobs/{job}/secrets", $$"""{"value":"value-{{note}}","name":"key"}"""))?["reference"] is { } reference)
+                if (
+                    (string?)
+                        (await Ask(HttpMethod.Post, $"/api/jobs/{job}/secrets", $$"""{"value":"value-{{note}}","name":"key"}"""))?[
+                            "reference"
+                        ] is
+                    { } reference
+                )
                 {
                     secrets.Add((job, reference, $"value-{note}"));
                 }
@@ -75,7 +96,13 @@ public sealed class ManyClientsTests(RunningServer server) : IClassFixture<Runni
         }
     }
 
-    private static async Task<(HttpStatusCode Status, JsonNode? Body)> Send(HttpClient http, HttpMethod method, string path, string? body = null, string? version = null)
+    private static async Task<(HttpStatusCode Status, JsonNode? Body)> Send(
+        HttpClient http,
+        HttpMethod method,
+        string path,
+        string? body = null,
+        string? version = null
+    )
     {
         using var request = new HttpRequestMessage(method, path);
         if (body is not null)

@@ -66,7 +66,11 @@ public sealed class ProgramTests : IDisposable
         using var held = DataFolder.At(_folder).TryLock();
         var (status, errors) = await End("--port", "0", "--data", _folder);
         Assert.Equal(2, status);
-        Assert.Contains("is in use by another Altrin", Assert.Single(errors.Split('\n', StringSplitOptions.RemoveEmptyEntries)), StringComparison.Ordinal);
+        Assert.Contains(
+            "is in use by another Altrin",
+            Assert.Single(errors.Split('\n', StringSplitOptions.RemoveEmptyEntries)),
+            StringComparison.Ordinal
+        );
     }
 
     [Theory]
@@ -80,8 +84,16 @@ public sealed class ProgramTests : IDisposable
     {
         var file = Path.Combine(_folder, "FILE");
         await File.WriteAllTextAsync(file, "x", Cancel);
-        await File.WriteAllTextAsync(Path.Combine(Directory.CreateDirectory(Path.Combine(_folder, "OTHER")).FullName, "letter.txt"), "x", Cancel);
-        await File.WriteAllTextAsync(Path.Combine(Directory.CreateDirectory(Path.Combine(_folder, "DAMAGED")).FullName, "altrin.db"), new string('x', 5000), Cancel);
+        await File.WriteAllTextAsync(
+            Path.Combine(Directory.CreateDirectory(Path.Combine(_folder, "OTHER")).FullName, "letter.txt"),
+            "x",
+            Cancel
+        );
+        await File.WriteAllTextAsync(
+            Path.Combine(Directory.CreateDirectory(Path.Combine(_folder, "DAMAGED")).FullName, "altrin.db"),
+            new string('x', 5000),
+            Cancel
+        );
         var (status, errors) = await End(["--port", "0", .. args.Select(a => a.All(char.IsUpper) ? Path.Combine(_folder, a) : a)]);
         Assert.Equal(2, status);
         Assert.Contains(says, Assert.Single(errors.Split('\n', StringSplitOptions.RemoveEmptyEntries)), StringComparison.Ordinal);
@@ -100,7 +112,14 @@ public sealed class ProgramTests : IDisposable
         free.Start();
         var port = ((IPEndPoint)free.LocalEndpoint).Port;
         free.Stop();
-        using var process = Start((name, string.Format(System.Globalization.CultureInfo.InvariantCulture, value, port)), "--port", "0", "--data", _folder, "--empty");
+        using var process = Start(
+            (name, string.Format(System.Globalization.CultureInfo.InvariantCulture, value, port)),
+            "--port",
+            "0",
+            "--data",
+            _folder,
+            "--empty"
+        );
         try
         {
             Assert.Matches("^Altrin is on http://127\\.0\\.0\\.1:[0-9]+  ", await process.StandardOutput.ReadLineAsync(Cancel));

@@ -14,12 +14,14 @@ namespace Altrin.Web.Tests;
 /// <param name="Kind">What it says the body is.</param>
 internal sealed record DrawnRequest(HttpMethod Method, string Path, byte[]? Body, string Kind)
 {
-    public override string ToString() => $"{Method} {Path} {Kind} {(Body is null ? "" : Encoding.UTF8.GetString(Body.AsSpan(0, Math.Min(Body.Length, 1_500))))}";
+    public override string ToString() =>
+        $"{Method} {Path} {Kind} {(Body is null ? "" : Encoding.UTF8.GetString(Body.AsSpan(0, Math.Min(Body.Length, 1_500))))}";
 }
 
 /// <summary>
 /// Draws requests from the description of the API: mostly as it says, with words that the demo home knows, and then with one thing wrong:
-/// null, another type, something missing, something more, too much, half of it, another kind of body. One in three carries changes of the home,
+/// null, another type, something missing, something more, too much, half of it, another kind of body. One in three carries changes of the
+/// home,
 /// sensible and foolish ones, a third of them with one thing wrong.
 /// </summary>
 /// <param name="description">The description of the API.</param>
@@ -29,9 +31,44 @@ internal sealed class Requests(JsonNode description, Design design, int seed)
 {
     private static readonly string[] Words =
     [
-        "planned", "found", "hall-gateway", "hall-gateway/lan1", "hall-gateway/wan", "loft-router", "loft-router/lan2", "loft-room", "hall", "desk-router", "internet", "lease",
-        "192.168.8.1", "192.168.8.0/24", "192.168.8.1/24", "192.168.8.20-192.168.8.199", "02:00:5e:00:53:01", "wifi-key", "r2", "r5", "guest", "dns", "linux", "ip", "windows",
-        "", " ", "a", "=1+1", "\u0000", "\ud83d\udca1", "../../x", "-1", "1e400", "null", "id,name,sort\nloft-room,,\n", "Printer, 192.168.8.44", "inet 192.168.8.20/24 dev eth0",
+        "planned",
+        "found",
+        "hall-gateway",
+        "hall-gateway/lan1",
+        "hall-gateway/wan",
+        "loft-router",
+        "loft-router/lan2",
+        "loft-room",
+        "hall",
+        "desk-router",
+        "internet",
+        "lease",
+        "192.168.8.1",
+        "192.168.8.0/24",
+        "192.168.8.1/24",
+        "192.168.8.20-192.168.8.199",
+        "02:00:5e:00:53:01",
+        "wifi-key",
+        "r2",
+        "r5",
+        "guest",
+        "dns",
+        "linux",
+        "ip",
+        "windows",
+        "",
+        " ",
+        "a",
+        "=1+1",
+        "\u0000",
+        "\ud83d\udca1",
+        "../../x",
+        "-1",
+        "1e400",
+        "null",
+        "id,name,sort\nloft-room,,\n",
+        "Printer, 192.168.8.44",
+        "inet 192.168.8.20/24 dev eth0",
     ];
 
     /// <summary>What the demo home has under the names that requests call it by.</summary>
@@ -60,7 +97,9 @@ internal sealed class Requests(JsonNode description, Design design, int seed)
     private readonly Random _dice = new(seed);
 
     private readonly List<(string Path, string Method, JsonNode Operation)> _operations =
-        [.. description["paths"]!.AsObject().SelectMany(p => p.Value!.AsObject().Select(m => (p.Key, m.Key, m.Value!)))];
+    [
+        .. description["paths"]!.AsObject().SelectMany(p => p.Value!.AsObject().Select(m => (p.Key, m.Key, m.Value!))),
+    ];
 
     public DrawnRequest Next(long job)
     {
@@ -93,7 +132,9 @@ internal sealed class Requests(JsonNode description, Design design, int seed)
         {
             return new(new(method.ToUpperInvariant()), address, null, "");
         }
-        var body = Encoding.UTF8.GetBytes((Value(schema, 0)?.ToJsonString() ?? "null") is var text && _dice.Next(25) == 0 ? text[..(text.Length / 2)] : text);
+        var body = Encoding.UTF8.GetBytes(
+            (Value(schema, 0)?.ToJsonString() ?? "null") is var text && _dice.Next(25) == 0 ? text[..(text.Length / 2)] : text
+        );
         var kind = _dice.Next(30) switch
         {
             0 => "text/plain",
@@ -107,7 +148,9 @@ internal sealed class Requests(JsonNode description, Design design, int seed)
 
     private JsonObject Changes()
     {
-        var changes = Enumerable.Range(0, _dice.Next(1, 3)).Select(_ => JsonSerializer.SerializeToNode(ChangeGenerator.Make(_dice, design), AsThePage));
+        var changes = Enumerable
+            .Range(0, _dice.Next(1, 3))
+            .Select(_ => JsonSerializer.SerializeToNode(ChangeGenerator.Make(_dice, design), AsThePage));
         var body = new JsonObject { ["setUp"] = design.SetUp.Name, ["changes"] = new JsonArray([.. changes]) };
         var members = Members(body).ToList();
         // No key is known here; most are left open, so that not every change is refused for its key.
@@ -130,22 +173,26 @@ internal sealed class Requests(JsonNode description, Design design, int seed)
         return options;
     }
 
-    private static IEnumerable<(JsonObject Owner, string Name)> Members(JsonNode? node) => node switch
-    {
-        JsonObject owner => owner.SelectMany(m => Members(m.Value).Prepend((owner, m.Key))),
-        JsonArray list => list.SelectMany(Members),
-        _ => [],
-    };
+    private static IEnumerable<(JsonObject Owner, string Name)> Members(JsonNode? node) =>
+        node switch
+        {
+            JsonObject owner => owner.SelectMany(m => Members(m.Value).Prepend((owner, m.Key))),
+            JsonArray list => list.SelectMany(Members),
+            _ => [],
+        };
 
     /// <summary>A value for a parameter of an address.</summary>
-    private string Text(string name, JsonNode schema) => Member(name, schema, 0) switch
-    {
-        JsonValue value when value.TryGetValue<string>(out var text) => text.Replace("\u0000", "%00", StringComparison.Ordinal),
-        var other => other?.ToJsonString() ?? "",
-    };
+    private string Text(string name, JsonNode schema) =>
+        Member(name, schema, 0) switch
+        {
+            JsonValue value when value.TryGetValue<string>(out var text) => text.Replace("\u0000", "%00", StringComparison.Ordinal),
+            var other => other?.ToJsonString() ?? "",
+        };
 
     private JsonNode? Member(string name, JsonNode schema, int depth) =>
-        Known.TryGetValue(name, out var known) && _dice.Next(5) > 0 && $"{schema["type"]}".Contains("string", StringComparison.Ordinal) ? known[_dice.Next(known.Length)] : Value(schema, depth);
+        Known.TryGetValue(name, out var known) && _dice.Next(5) > 0 && $"{schema["type"]}".Contains("string", StringComparison.Ordinal)
+            ? known[_dice.Next(known.Length)]
+            : Value(schema, depth);
 
     private JsonNode? Value(JsonNode schema, int depth)
     {
@@ -165,7 +212,10 @@ internal sealed class Requests(JsonNode description, Design design, int seed)
         {
             return words[_dice.Next(words.Count)]?.DeepClone();
         }
-        var types = schema["type"] is JsonArray several ? several.Select(t => (string)t!).ToList() : schema["type"] is { } one ? [(string)one!] : ["string"];
+        var types =
+            schema["type"] is JsonArray several ? several.Select(t => (string)t!).ToList()
+            : schema["type"] is { } one ? [(string)one!]
+            : ["string"];
         switch (types[_dice.Next(types.Count)])
         {
             case "null":
@@ -208,16 +258,17 @@ internal sealed class Requests(JsonNode description, Design design, int seed)
         return drawn;
     }
 
-    private JsonNode? Wrong() => _dice.Next(9) switch
-    {
-        0 => null,
-        1 => new JsonArray(null, null),
-        2 => new JsonObject(),
-        3 => new string('x', 5_000),
-        4 => -7,
-        5 => JsonNode.Parse("1e300"),
-        6 => new JsonObject { ["kind"] = "none-such" },
-        7 => JsonNode.Parse(string.Concat(Enumerable.Repeat("[", 30)) + string.Concat(Enumerable.Repeat("]", 30))),
-        _ => _dice.Next(2) == 0,
-    };
+    private JsonNode? Wrong() =>
+        _dice.Next(9) switch
+        {
+            0 => null,
+            1 => new JsonArray(null, null),
+            2 => new JsonObject(),
+            3 => new string('x', 5_000),
+            4 => -7,
+            5 => JsonNode.Parse("1e300"),
+            6 => new JsonObject { ["kind"] = "none-such" },
+            7 => JsonNode.Parse(string.Concat(Enumerable.Repeat("[", 30)) + string.Concat(Enumerable.Repeat("]", 30))),
+            _ => _dice.Next(2) == 0,
+        };
 }

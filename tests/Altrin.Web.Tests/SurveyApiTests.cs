@@ -15,7 +15,12 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 
-    private async Task<(HttpStatusCode Status, JsonNode? Body, string Text)> Send(HttpMethod method, string path, string? body = null, long? version = null)
+    private async Task<(HttpStatusCode Status, JsonNode? Body, string Text)> Send(
+        HttpMethod method,
+        string path,
+        string? body = null,
+        long? version = null
+    )
     {
         using var request = new HttpRequestMessage(method, path);
         if (body is not null)
@@ -47,11 +52,30 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
     {
         var job = await NewJob(false);
         Assert.Equal("askFirst", (string?)(await Send(HttpMethod.Get, $"{job}/survey")).Body!["answer"]!["kind"]);
-        Assert.Equal(HttpStatusCode.OK, (await Send(HttpMethod.Post, $"{job}/survey/enter", """{"list":"places","text":"Hall, 2x4\nStudy, 3x3"}""", 1)).Status);
-        var (status, state, _) = await Send(HttpMethod.Post, $"{job}/survey/enter", """{"list":"gear","text":"Hall gateway, fibre gateway four, hall"}""", 2);
-        Assert.Equal((HttpStatusCode.OK, "found", "hall-gateway"), (status, (string?)state!["proof"]!["setUp"], (string?)state["design"]!["site"]!["service"]!["handOff"]));
-        Problem(HttpStatusCode.PreconditionFailed, "stale", await Send(HttpMethod.Post, $"{job}/survey/enter", """{"list":"devices","text":"Printer"}""", 2));
-        Problem(HttpStatusCode.PreconditionRequired, "version-needed", await Send(HttpMethod.Post, $"{job}/survey/enter", """{"list":"devices","text":"Printer"}"""));
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await Send(HttpMethod.Post, $"{job}/survey/enter", """{"list":"places","text":"Hall, 2x4\nStudy, 3x3"}""", 1)).Status
+        );
+        var (status, state, _) = await Send(
+            HttpMethod.Post,
+            $"{job}/survey/enter",
+            """{"list":"gear","text":"Hall gateway, fibre gateway four, hall"}""",
+            2
+        );
+        Assert.Equal(
+            (HttpStatusCode.OK, "found", "hall-gateway"),
+            (status, (string?)state!["proof"]!["setUp"], (string?)state["design"]!["site"]!["service"]!["handOff"])
+        );
+        Problem(
+            HttpStatusCode.PreconditionFailed,
+            "stale",
+            await Send(HttpMethod.Post, $"{job}/survey/enter", """{"list":"devices","text":"Printer"}""", 2)
+        );
+        Problem(
+            HttpStatusCode.PreconditionRequired,
+            "version-needed",
+            await Send(HttpMethod.Post, $"{job}/survey/enter", """{"list":"devices","text":"Printer"}""")
+        );
         var wrong = await Send(HttpMethod.Post, $"{job}/survey/enter", """{"list":"devices","text":"Printer, study\nPhone, moon"}""", 3);
         Problem(HttpStatusCode.UnprocessableEntity, "bad-lines", wrong);
         Assert.Equal("line 2, column 8", (string?)wrong.Body!["errors"]![0]!["pointer"]);
@@ -62,8 +86,21 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
         var revision = (long)planned.Body["revision"]!;
         var compared = await Send(HttpMethod.Get, $"{job}/compare?before={revision}&beforeSetUp=found&after={revision}&afterSetUp=planned");
         Assert.Empty(compared.Body!["changes"]!.AsArray());
-        Problem(HttpStatusCode.UnprocessableEntity, "refused-correction", await Send(HttpMethod.Post, $"{job}/corrections", """{"setUp":"found","corrections":[{"kind":"remove","id":"nobody"}]}""", 4));
-        Problem(HttpStatusCode.BadRequest, "malformed", await Send(HttpMethod.Post, $"{job}/corrections", """{"setUp":"found","corrections":[{"kind":"setLabel","box":"hall-gateway","label":{"address":"192.168.8.1/255.255.255.255.0"}}]}""", 4));
+        Problem(
+            HttpStatusCode.UnprocessableEntity,
+            "refused-correction",
+            await Send(HttpMethod.Post, $"{job}/corrections", """{"setUp":"found","corrections":[{"kind":"remove","id":"nobody"}]}""", 4)
+        );
+        Problem(
+            HttpStatusCode.BadRequest,
+            "malformed",
+            await Send(
+                HttpMethod.Post,
+                $"{job}/corrections",
+                """{"setUp":"found","corrections":[{"kind":"setLabel","box":"hall-gateway","label":{"address":"192.168.8.1/255.255.255.255.0"}}]}""",
+                4
+            )
+        );
         var undone = await Send(HttpMethod.Post, $"{job}/undo?setUp=found", "", 4);
         Assert.Equal(["found"], undone.Body!["setUps"]!.AsArray().Select(s => (string)s!));
     }
@@ -74,7 +111,16 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
         var job = await NewJob(true);
         var (_, _, csv) = await Send(HttpMethod.Get, $"{job}/survey/devices.csv");
         Assert.StartsWith("id,name,sort,mac,place,bands,socket,address,link\r\n", csv, StringComparison.Ordinal);
-        var back = await Send(HttpMethod.Post, $"{job}/survey/table", new JsonObject { ["table"] = "devices", ["text"] = csv.Replace("Printer", "Old printer", StringComparison.Ordinal) }.ToJsonString(), 1);
+        var back = await Send(
+            HttpMethod.Post,
+            $"{job}/survey/table",
+            new JsonObject
+            {
+                ["table"] = "devices",
+                ["text"] = csv.Replace("Printer", "Old printer", StringComparison.Ordinal),
+            }.ToJsonString(),
+            1
+        );
         Assert.Equal((HttpStatusCode.OK, "A table of devices is read"), (back.Status, (string?)back.Body!["undo"]));
         var wrong = await Send(HttpMethod.Post, $"{job}/survey/table", """{"table":"places","text":"name,floor\nLarder,high"}""", 2);
         Problem(HttpStatusCode.UnprocessableEntity, "bad-table", wrong);
@@ -93,7 +139,12 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
         Assert.Equal((2, true, true), ((int)entry["edition"]!, (bool)entry["own"]!, (bool)entry["shipped"]!));
         var newer = (await Send(HttpMethod.Get, $"{job}/survey")).Body!["newer"]!.AsArray().Single()!;
         Assert.Equal("studio-point", (string?)newer["box"]);
-        var taken = await Send(HttpMethod.Post, $"{job}/corrections", """{"setUp":"found","corrections":[{"kind":"takeProfile","box":"studio-point","shelfId":"wall-access-point"}]}""", 1);
+        var taken = await Send(
+            HttpMethod.Post,
+            $"{job}/corrections",
+            """{"setUp":"found","corrections":[{"kind":"takeProfile","box":"studio-point","shelfId":"wall-access-point"}]}""",
+            1
+        );
         Assert.Equal("Wall access point, seen again", (string?)taken.Body!["design"]!["site"]!["boxes"]![2]!["profile"]!["name"]);
         file["profiles"]![0]!["kind"] = "teapot";
         var wrong = await Send(HttpMethod.Post, "/api/shelf", new JsonObject { ["text"] = file.ToJsonString() }.ToJsonString());
@@ -103,7 +154,10 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
         Problem(HttpStatusCode.NotFound, "no-profile", await Send(HttpMethod.Delete, "/api/shelf/wall-access-point"));
     }
 
-    /// <summary>A planted value is looked for in everything that leaves the program but the one answer that was asked to show it, and the one file that was asked to hold it.</summary>
+    /// <summary>
+    /// A planted value is looked for in everything that leaves the program but the one answer that was asked to show it, and the one file
+    /// that was asked to hold it.
+    /// </summary>
     [Fact]
     public async Task A_planted_secret_is_in_no_answer_log_export_or_file()
     {
@@ -111,9 +165,28 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
         var job = await NewJob(true);
         var kept = await Send(HttpMethod.Post, $"{job}/secrets", $$"""{"value":"{{planted}}","name":"page password"}""");
         var reference = (string)kept.Body!["reference"]!;
-        var used = await Send(HttpMethod.Post, $"{job}/changes", $$"""{"setUp":"found","changes":[{"kind":"setPagePassword","box":"hall-gateway","password":"{{reference}}"}]}""", 1);
+        var used = await Send(
+            HttpMethod.Post,
+            $"{job}/changes",
+            $$"""{"setUp":"found","changes":[{"kind":"setPagePassword","box":"hall-gateway","password":"{{reference}}"}]}""",
+            1
+        );
         var everything = new List<string> { kept.Text, used.Text };
-        foreach (var path in new[] { "", "/secrets", "/design", "/revisions", "/survey", "/survey/gear.csv", "/survey/devices.csv", "/proof/addresses?setUp=found", "/proof/take-out/addresses?setUp=found", "/proof/take-out/topology?setUp=found" })
+        foreach (
+            var path in new[]
+            {
+                "",
+                "/secrets",
+                "/design",
+                "/revisions",
+                "/survey",
+                "/survey/gear.csv",
+                "/survey/devices.csv",
+                "/proof/addresses?setUp=found",
+                "/proof/take-out/addresses?setUp=found",
+                "/proof/take-out/topology?setUp=found",
+            }
+        )
         {
             var answer = await Send(HttpMethod.Get, job + path);
             Assert.Equal(HttpStatusCode.OK, answer.Status);
@@ -122,9 +195,16 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
         // A value that is refused is not repeated either.
         everything.Add((await Send(HttpMethod.Post, $"{job}/secrets", $$"""{"value":"{{planted}}\n","name":"page password"}""")).Text);
         everything.Add((await Send(HttpMethod.Put, $"{job}/secrets/{reference}", $$"""{"value":"{{planted}}x"}""")).Text);
-        foreach (var file in Directory.GetFiles(server.Folder.Path, "*", SearchOption.AllDirectories).Where(f => !f.EndsWith(".lock", StringComparison.Ordinal)))
+        foreach (
+            var file in Directory
+                .GetFiles(server.Folder.Path, "*", SearchOption.AllDirectories)
+                .Where(f => !f.EndsWith(".lock", StringComparison.Ordinal))
+        )
         {
-            using var open = new StreamReader(new FileStream(file, FileMode.Open, FileAccess.Read, FileShare.ReadWrite | FileShare.Delete), Encoding.Latin1);
+            using var open = new StreamReader(
+                new FileStream(file, FileMode.Open, FileAccess.Read, FileShare.ReadWrite | FileShare.Delete),
+                Encoding.Latin1
+            );
             everything.Add(await open.ReadToEndAsync(Cancel));
         }
         Assert.All(everything, text => Assert.DoesNotContain(planted, text, StringComparison.Ordinal));
@@ -134,7 +214,10 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
         var whole = await Send(HttpMethod.Post, $"{job}/design/with-secrets");
         Assert.Contains(planted, whole.Text, StringComparison.Ordinal);
         var copy = await Send(HttpMethod.Post, "/api/jobs/import", whole.Text);
-        Assert.Equal(planted, (string?)(await Send(HttpMethod.Post, $"/api/jobs/{copy.Body!["id"]}/secrets/{reference}/shown")).Body!["value"]);
+        Assert.Equal(
+            planted,
+            (string?)(await Send(HttpMethod.Post, $"/api/jobs/{copy.Body!["id"]}/secrets/{reference}/shown")).Body!["value"]
+        );
         Assert.DoesNotContain(planted, (await Send(HttpMethod.Get, $"/api/jobs/{copy.Body["id"]}/design")).Text, StringComparison.Ordinal);
     }
 
@@ -143,16 +226,28 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
     {
         // A file from elsewhere speaks of a reference whose value nobody typed here.
         var file = JsonNode.Parse((await Send(HttpMethod.Get, $"{await NewJob(true)}/design")).Text)!;
-        file["setUps"]!.AsArray().First(s => (string)s!["name"]! == "found")!["boxes"]!.AsArray().First(b => (string)b!["box"]! == "hall-gateway")!["password"] = "unread";
+        file["setUps"]!.AsArray().First(s => (string)s!["name"]! == "found")!["boxes"]!
+            .AsArray()
+            .First(b => (string)b!["box"]! == "hall-gateway")!["password"] = "unread";
         var job = $"/api/jobs/{(await Send(HttpMethod.Post, "/api/jobs/import", file.ToJsonString())).Body!["id"]}";
         var made = (string)(await Send(HttpMethod.Post, $"{job}/secrets", """{"value":null,"name":"guest key"}""")).Body!["reference"]!;
         var value = (string)(await Send(HttpMethod.Post, $"{job}/secrets/{made}/shown")).Body!["value"]!;
         Assert.Matches("^[a-z0-9-]{29}$", value);
-        Assert.Equal(made, (string?)(await Send(HttpMethod.Post, $"{job}/secrets", $$"""{"value":"{{value}}","name":"something else"}""")).Body!["reference"]);
+        Assert.Equal(
+            made,
+            (string?)
+                (await Send(HttpMethod.Post, $"{job}/secrets", $$"""{"value":"{{value}}","name":"something else"}""")).Body!["reference"]
+        );
         // Its value turns out to be the same key.
-        Assert.Equal(made, (string?)(await Send(HttpMethod.Put, $"{job}/secrets/unread", $$"""{"value":"{{value}}"}""")).Body!["reference"]);
+        Assert.Equal(
+            made,
+            (string?)(await Send(HttpMethod.Put, $"{job}/secrets/unread", $$"""{"value":"{{value}}"}""")).Body!["reference"]
+        );
         var uses = (await Send(HttpMethod.Get, $"{job}/secrets")).Body!.AsArray();
-        Assert.Contains("page of Hall gateway", uses.Single(u => (string?)u!["reference"] == made)!["uses"]!.AsArray().Select(u => (string)u!));
+        Assert.Contains(
+            "page of Hall gateway",
+            uses.Single(u => (string?)u!["reference"] == made)!["uses"]!.AsArray().Select(u => (string)u!)
+        );
         Assert.DoesNotContain(uses, u => (string?)u!["reference"] == "unread");
     }
 }

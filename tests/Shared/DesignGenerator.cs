@@ -8,15 +8,36 @@ namespace Altrin.Testing;
 /// </summary>
 public static class DesignGenerator
 {
-    private static readonly string[] Lans = ["192.168.8.1/24", "192.168.8.1/24", "192.168.1.1/24", "192.168.20.1/24", "192.168.8.2/24", "10.0.0.1/24", "192.168.8.129/25"];
+    private static readonly string[] Lans =
+    [
+        "192.168.8.1/24",
+        "192.168.8.1/24",
+        "192.168.1.1/24",
+        "192.168.20.1/24",
+        "192.168.8.2/24",
+        "10.0.0.1/24",
+        "192.168.8.129/25",
+    ];
     private static readonly string[] Names = ["home", "home", "home", "other"];
 
     /// <summary>A home with the given number of customer's devices.</summary>
     public static Design Make(int seed, int devices)
     {
         var dice = new Random(seed);
-        var home = Home.New().Gateway(lan: Pick(dice, "192.168.8.1/24", "192.168.8.1/24", "192.168.1.1/24"), pool: null, bridge: Bit(dice, 8, out var bridge));
-        home.Service(dice.Next(6) switch { 0 => new CarrierNat(null, null), 1 => new UnknownService(null, null), _ => new PublicDynamic(null, null) });
+        var home = Home.New()
+            .Gateway(
+                lan: Pick(dice, "192.168.8.1/24", "192.168.8.1/24", "192.168.1.1/24"),
+                pool: null,
+                bridge: Bit(dice, 8, out var bridge)
+            );
+        home.Service(
+            dice.Next(6) switch
+            {
+                0 => new CarrierNat(null, null),
+                1 => new UnknownService(null, null),
+                _ => new PublicDynamic(null, null),
+            }
+        );
         home.Naming((NamingSchool)dice.Next(3));
         var free = new List<string> { "gw/lan1", "gw/lan2", "gw/lan3", "gw/lan4" };
         var radios = new List<string> { "gw" };
@@ -32,7 +53,12 @@ public static class DesignGenerator
                     home.Switch(id, 12);
                     break;
                 case 1:
-                    home.Point(id, dice.Next(3) == 0 ? $"192.168.8.{dice.Next(2, 250)}/24" : null, Pick(dice, Names), joins: dice.Next(4) > 0);
+                    home.Point(
+                        id,
+                        dice.Next(3) == 0 ? $"192.168.8.{dice.Next(2, 250)}/24" : null,
+                        Pick(dice, Names),
+                        joins: dice.Next(4) > 0
+                    );
                     radios.Add(id);
                     break;
                 default:
@@ -40,9 +66,22 @@ public static class DesignGenerator
                     radios.Add(id);
                     break;
             }
-            var into = kind == 0 ? "lan1" : dice.Next(4) == 0 ? "lan2" : "wan";
+            var into =
+                kind == 0 ? "lan1"
+                : dice.Next(4) == 0 ? "lan2"
+                : "wan";
             home.Cable(up, $"{id}/{into}");
-            free.AddRange(Enumerable.Range(1, kind == 0 ? 12 : kind == 1 ? 2 : 4).Select(n => $"{id}/lan{n}").Where(p => p != $"{id}/{into}"));
+            free.AddRange(
+                Enumerable
+                    .Range(
+                        1,
+                        kind == 0 ? 12
+                            : kind == 1 ? 2
+                            : 4
+                    )
+                    .Select(n => $"{id}/lan{n}")
+                    .Where(p => p != $"{id}/{into}")
+            );
         }
         if (dice.Next(6) == 0 && free.Count > 1)
         {
@@ -82,20 +121,24 @@ public static class DesignGenerator
         return WithHabits(home.Design, new Random(seed + 77_777));
     }
 
-    /// <summary>Now and then a box that joins by radio, with the faults that people make; a gateway that can pass its address on; a line that wants something.</summary>
+    /// <summary>
+    /// Now and then a box that joins by radio, with the faults that people make; a gateway that can pass its address on; a line that
+    /// wants something.
+    /// </summary>
     private static void WithRadio(Home home, List<string> radios, int devices, Random dice)
     {
         home.Profile("gw", p => p with { Passes = [PassKind.Port, PassKind.Hardware, PassKind.Mapping] });
         for (var i = 0; i < 2 && dice.Next(3) == 0; i++)
         {
             var (id, at) = ($"air{i}", radios[dice.Next(radios.Count)]);
-            Uplink Link(Uplink usual) => usual with
-            {
-                Name = dice.Next(8) == 0 ? "other" : "home",
-                Password = dice.Next(10) == 0 ? "wrong-key" : "key",
-                Locked = dice.Next(3) > 0,
-                Channel = usual.Frames == UplinkFrames.Wds && dice.Next(2) == 0 ? 36 : null,
-            };
+            Uplink Link(Uplink usual) =>
+                usual with
+                {
+                    Name = dice.Next(8) == 0 ? "other" : "home",
+                    Password = dice.Next(10) == 0 ? "wrong-key" : "key",
+                    Locked = dice.Next(3) > 0,
+                    Channel = usual.Frames == UplinkFrames.Wds && dice.Next(2) == 0 ? 36 : null,
+                };
             switch (dice.Next(4))
             {
                 case 0:
@@ -109,7 +152,13 @@ public static class DesignGenerator
                     home.Satellite(id, "gw", dice.Next(3) == 0 ? null : "gw");
                     break;
                 default:
-                    home.Router(id, "192.168.40.1/24").Edit<RouterMode>(id, m => m with { Uplink = Link(new("r5", at, "home", WifiSecurity.Wpa2, "key", UplinkFrames.ThreeAddress)) });
+                    home.Router(id, "192.168.40.1/24")
+                        .Edit<RouterMode>(id, m =>
+                            m with
+                            {
+                                Uplink = Link(new("r5", at, "home", WifiSecurity.Wpa2, "key", UplinkFrames.ThreeAddress)),
+                            }
+                        );
                     break;
             }
             home.FourAddresses(at, (Known)dice.Next(3));
@@ -122,7 +171,10 @@ public static class DesignGenerator
         if (devices % 3 == 0 && dice.Next(3) == 0 && home.Design.Mode("gw") is RouterMode gateway)
         {
             var lan = home.Design.SetUp.Cables.FirstOrDefault(c => c.A.Owner == "gw" && c.B.Port == "wan");
-            home.Edit<RouterMode>("gw", m => m with { Passing = lan is null ? new(PassKind.Port, "lan1", null) : dice.Next(2) == 0 ? new(PassKind.Port, lan.A.Port, null) : new((PassKind)dice.Next(1, 3), null, home.Design.Box(lan.B.Owner)!.WanMac) });
+            home.Edit<RouterMode>("gw", m => m with { Passing =
+                        lan is null ? new(PassKind.Port, "lan1", null)
+                        : dice.Next(2) == 0 ? new(PassKind.Port, lan.A.Port, null)
+                        : new((PassKind)dice.Next(1, 3), null, home.Design.Box(lan.B.Owner)!.WanMac) });
         }
     }
 
@@ -131,41 +183,71 @@ public static class DesignGenerator
     {
         // A managed switch has a page, at a factory address.
         var managed = design.SetUp.Boxes.Where(b => b.Mode is SwitchMode && dice.Next(2) == 0).Select(b => b.Box).ToHashSet();
-        Known Habit() => (Known)(dice.Next(6) switch { 0 => 1, 1 => 2, _ => 0 });
+        Known Habit() =>
+            (Known)(
+                dice.Next(6) switch
+                {
+                    0 => 1,
+                    1 => 2,
+                    _ => 0,
+                }
+            );
         return design with
         {
             Site = design.Site with
             {
-                Boxes = [.. design.Site.Boxes.Select(b => b with
-                {
-                    Profile = b.Profile with
-                    {
-                        FactoryAddress = managed.Contains(b.Id) ? Home.Own("192.168.0.1/24") : b.Profile.FactoryAddress,
-                        Habits = dice.Next(2) == 0 ? BoxHabits.NotKnown : new()
+                Boxes =
+                [
+                    .. design.Site.Boxes.Select(b =>
+                        b with
                         {
-                            ChecksOffer = Habit(),
-                            ChecksLease = Habit(),
-                            OnOverlap = (OverlapHabit)dice.Next(4),
-                            AnswersAcross = Habit(),
-                            ChecksReversePath = Habit(),
-                            ServesWhenAlone = Habit(),
-                            GuestsApart = Habit(),
-                            LoopsBack = Habit(),
-                            LeasesThrough = Habit(),
-                            StopsRings = Habit(),
-                            KeepsOthers = Habit(),
-                            WifiOffWhilePassing = Habit(),
-                        },
-                    },
-                })],
+                            Profile = b.Profile with
+                            {
+                                FactoryAddress = managed.Contains(b.Id) ? Home.Own("192.168.0.1/24") : b.Profile.FactoryAddress,
+                                Habits =
+                                    dice.Next(2) == 0
+                                        ? BoxHabits.NotKnown
+                                        : new()
+                                        {
+                                            ChecksOffer = Habit(),
+                                            ChecksLease = Habit(),
+                                            OnOverlap = (OverlapHabit)dice.Next(4),
+                                            AnswersAcross = Habit(),
+                                            ChecksReversePath = Habit(),
+                                            ServesWhenAlone = Habit(),
+                                            GuestsApart = Habit(),
+                                            LoopsBack = Habit(),
+                                            LeasesThrough = Habit(),
+                                            StopsRings = Habit(),
+                                            KeepsOthers = Habit(),
+                                            WifiOffWhilePassing = Habit(),
+                                        },
+                            },
+                        }
+                    ),
+                ],
                 Devices = [.. design.Site.Devices.Select(d => d with { ChecksLease = Habit() })],
                 Needs = [.. design.Site.Needs.Select(n => n is ReachFromOutside reach ? reach with { AsksItself = dice.Next(5) == 0 } : n)],
             },
             SetUp = design.SetUp with
             {
-                Boxes = [.. design.SetUp.Boxes.Select(b => b.Mode is SwitchMode && managed.Contains(b.Box) ? b with { Mode = new SwitchMode(new Automatic()) } : b.Mode is RouterMode router && dice.Next(3) == 0
-                    ? b with { Mode = router with { Nat = b.Box == "gw" || dice.Next(4) > 0, PortRequests = dice.Next(2) == 0, Dmz = dice.Next(8) == 0 ? router.Server.Pool.First : null } }
-                    : b)],
+                Boxes =
+                [
+                    .. design.SetUp.Boxes.Select(b =>
+                        b.Mode is SwitchMode && managed.Contains(b.Box) ? b with { Mode = new SwitchMode(new Automatic()) }
+                        : b.Mode is RouterMode router && dice.Next(3) == 0
+                            ? b with
+                            {
+                                Mode = router with
+                                {
+                                    Nat = b.Box == "gw" || dice.Next(4) > 0,
+                                    PortRequests = dice.Next(2) == 0,
+                                    Dmz = dice.Next(8) == 0 ? router.Server.Pool.First : null,
+                                },
+                            }
+                        : b
+                    ),
+                ],
             },
         };
     }

@@ -7,14 +7,15 @@ namespace Altrin.Testing;
 public static class LargeHomes
 {
     /// <summary>Every shape by its name, with the number that goes with it.</summary>
-    public static Design Of(string shape, int count) => shape switch
-    {
-        "routers in a row" => Routers(count, i => string.Create(CultureInfo.InvariantCulture, $"10.{i / 250}.{i % 250}.1/24")),
-        "routers of one subnet in a row" => Routers(count, _ => "192.168.8.1/24"),
-        "repeaters in a star" => Repeaters(count, chain: false),
-        "repeaters in a chain" => Repeaters(count, chain: true),
-        _ => throw new ArgumentOutOfRangeException(nameof(shape), shape, "no such shape"),
-    };
+    public static Design Of(string shape, int count) =>
+        shape switch
+        {
+            "routers in a row" => Routers(count, i => string.Create(CultureInfo.InvariantCulture, $"10.{i / 250}.{i % 250}.1/24")),
+            "routers of one subnet in a row" => Routers(count, _ => "192.168.8.1/24"),
+            "repeaters in a star" => Repeaters(count, chain: false),
+            "repeaters in a chain" => Repeaters(count, chain: true),
+            _ => throw new ArgumentOutOfRangeException(nameof(shape), shape, "no such shape"),
+        };
 
     /// <summary>Each router with its WAN port at the one before it, and with a computer and a phone of its own.</summary>
     private static Design Routers(int count, Func<int, string> lan)

@@ -64,12 +64,16 @@ internal static class Members
         }
     }
 
-    private static IEnumerable<PropertyInfo> Written(Type type) => type.GetProperties().Where(p => p is { CanWrite: true, CanRead: true } && p.GetIndexParameters().Length == 0);
+    private static IEnumerable<PropertyInfo> Written(Type type) =>
+        type.GetProperties().Where(p => p is { CanWrite: true, CanRead: true } && p.GetIndexParameters().Length == 0);
 
     private static string Name(PropertyInfo property) => $"{property.DeclaringType!.Name}.{property.Name}";
 
-    private static bool IsNullable(PropertyInfo property) => Nullables.GetOrAdd(property, p =>
-        Nullable.GetUnderlyingType(p.PropertyType) is not null || new NullabilityInfoContext().Create(p).WriteState == NullabilityState.Nullable);
+    private static bool IsNullable(PropertyInfo property) =>
+        Nullables.GetOrAdd(property, p =>
+            Nullable.GetUnderlyingType(p.PropertyType) is not null
+            || new NullabilityInfoContext().Create(p).WriteState == NullabilityState.Nullable
+        );
 
     private static bool IsRecord(Type type) => type.IsClass && type.GetMethod("<Clone>$") is not null;
 
@@ -120,9 +124,16 @@ internal static class Members
         : type == typeof(int) ? [1, 2, 5, 36, 40, value is int whole ? whole + 1 : 3]
         : type == typeof(double) ? [1.5, value is double real ? real + 0.5 : 2.5]
         : type.IsEnum ? Enum.GetValues(type).Cast<object?>()
-        : type == typeof(Ipv4Address) ? [Home.At("192.168.8.33"), Home.At("192.168.20.33"), Home.At("9.9.9.9"), value is Ipv4Address at ? at.Plus(1) : null]
+        : type == typeof(Ipv4Address)
+            ? [Home.At("192.168.8.33"), Home.At("192.168.20.33"), Home.At("9.9.9.9"), value is Ipv4Address at ? at.Plus(1) : null]
         : type == typeof(InterfaceAddress) ? [Home.Own("192.168.8.3/24"), Home.Own("192.168.77.1/24"), Home.Own("203.0.113.9/24")]
-        : type == typeof(AddressRange) ? [Home.Range("192.168.8.30-192.168.8.90"), Home.Range("192.168.20.30-192.168.20.90"), Home.Range("192.168.30.30-192.168.30.90")]
+        : type == typeof(AddressRange)
+            ?
+            [
+                Home.Range("192.168.8.30-192.168.8.90"),
+                Home.Range("192.168.20.30-192.168.20.90"),
+                Home.Range("192.168.30.30-192.168.30.90"),
+            ]
         : type == typeof(Subnet) ? [Subnet.Parse("10.64.0.0/16").Value, Subnet.Parse("192.168.40.0/24").Value]
         : type == typeof(MacAddress) ? [MacAddress.Parse("02:00:5e:00:53:71").Value]
         : type == typeof(PortRef) ? texts.Where(t => t.Contains('/', StringComparison.Ordinal)).Select(t => (object?)PortRef.Read(t))

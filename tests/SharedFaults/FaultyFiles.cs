@@ -8,12 +8,14 @@ public enum Fault
 {
     /// <summary>The process is killed: half of the write is done, and nothing after it.</summary>
     Kill,
+
     /// <summary>The disk is full, from this write on.</summary>
     Full,
 }
 
 /// <summary>
-/// The file layer (VFS) of SQLite with faults: it counts what is written, cut and deleted under one folder, and lets one of them fail, and all
+/// The file layer (VFS) of SQLite with faults: it counts what is written, cut and deleted under one folder, and lets one of them fail,
+/// and all
 /// that follow. What has reached the files by then is what a process leaves that is killed there. Structures after sqlite3.h (from memory;
 /// a wrong one would fail every test here).
 /// </summary>
@@ -82,7 +84,9 @@ public static unsafe class FaultyFiles
         }
     }
 
-    /// <summary>What an act answers instead of being done; null where it is done. First says that it is the one that was counted to.</summary>
+    /// <summary>
+    /// What an act answers instead of being done; null where it is done. First says that it is the one that was counted to.
+    /// </summary>
     private static (int Answer, bool First)? Struck()
     {
         lock (Gate)
@@ -105,7 +109,13 @@ public static unsafe class FaultyFiles
     [UnmanagedCallersOnly(CallConvs = [typeof(CallConvCdecl)])]
     private static int Open(nint vfs, byte* name, nint* file, int flags, int* given)
     {
-        var opened = ((delegate* unmanaged[Cdecl]<nint, byte*, nint*, int, int*, int>)((nint*)_base)[VfsOpen])(vfs, name, file, flags, given);
+        var opened = ((delegate* unmanaged[Cdecl]<nint, byte*, nint*, int, int*, int>)((nint*)_base)[VfsOpen])(
+            vfs,
+            name,
+            file,
+            flags,
+            given
+        );
         if (opened != Ok || file[0] == 0)
         {
             return opened;
@@ -150,11 +160,15 @@ public static unsafe class FaultyFiles
 
     [UnmanagedCallersOnly(CallConvs = [typeof(CallConvCdecl)])]
     private static int Cut(nint file, long size) =>
-        Struck() is var (answer, _) && answer == InputOutput ? answer : ((delegate* unmanaged[Cdecl]<nint, long, int>)_methods[Truncate])(file, size);
+        Struck() is var (answer, _) && answer == InputOutput
+            ? answer
+            : ((delegate* unmanaged[Cdecl]<nint, long, int>)_methods[Truncate])(file, size);
 
     [UnmanagedCallersOnly(CallConvs = [typeof(CallConvCdecl)])]
     private static int Delete(nint vfs, byte* name, int sync) =>
-        IsWatched(name) && Struck() is var (answer, _) && answer == InputOutput ? answer : ((delegate* unmanaged[Cdecl]<nint, byte*, int, int>)((nint*)_base)[VfsDelete])(vfs, name, sync);
+        IsWatched(name) && Struck() is var (answer, _) && answer == InputOutput
+            ? answer
+            : ((delegate* unmanaged[Cdecl]<nint, byte*, int, int>)((nint*)_base)[VfsDelete])(vfs, name, sync);
 
     [DllImport("e_sqlite3", EntryPoint = "sqlite3_vfs_find", CallingConvention = CallingConvention.Cdecl)]
     private static extern nint Find(nint name);

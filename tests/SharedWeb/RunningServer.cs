@@ -27,11 +27,16 @@ public sealed class RunningServer : WebApplicationFactory<Program>
     public async Task<string> Log(HttpClient client, CancellationToken cancel)
     {
         await client.GetAsync(new Uri("/health", UriKind.Relative), cancel);
-        return string.Concat(Directory.GetFiles(Folder.Logs).Order().Select(f =>
-        {
-            using var open = new StreamReader(new FileStream(f, FileMode.Open, FileAccess.Read, FileShare.ReadWrite));
-            return open.ReadToEnd();
-        }));
+        return string.Concat(
+            Directory
+                .GetFiles(Folder.Logs)
+                .Order()
+                .Select(f =>
+                {
+                    using var open = new StreamReader(new FileStream(f, FileMode.Open, FileAccess.Read, FileShare.ReadWrite));
+                    return open.ReadToEnd();
+                })
+        );
     }
 
     protected override void ConfigureWebHost(IWebHostBuilder builder) => builder.UseSetting("data", Folder.Path);

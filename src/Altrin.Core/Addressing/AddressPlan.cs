@@ -37,12 +37,16 @@ public enum AddressStanding
 {
     /// <summary>Not a host address of the subnet.</summary>
     Outside,
+
     /// <summary>The server may hand it to another host.</summary>
     InPool,
+
     /// <summary>Kept by the server for one MAC address.</summary>
     Reserved,
+
     /// <summary>A host already has it by hand.</summary>
     Taken,
+
     /// <summary>Safe to set by hand.</summary>
     Free,
 }

@@ -27,11 +27,21 @@ public readonly record struct AddressRange : IComparable<AddressRange>
         var ends = (text ?? "").Split('-');
         if (ends.Length != 2)
         {
-            return Parsed<AddressRange>.Fail($"'{Ipv4Address.Shown(text ?? "")}' is not a range; write it like 192.168.8.20-192.168.8.199.");
+            return Parsed<AddressRange>.Fail(
+                $"'{Ipv4Address.Shown(text ?? "")}' is not a range; write it like 192.168.8.20-192.168.8.199."
+            );
         }
-        return Ipv4Address.Parse(ends[0]).Then(first => Ipv4Address.Parse(ends[1]).Then(last => first <= last
-            ? new AddressRange(first, last)
-            : Parsed<AddressRange>.Fail($"The range {first}-{last} ends before it starts.")));
+        return Ipv4Address
+            .Parse(ends[0])
+            .Then(first =>
+                Ipv4Address
+                    .Parse(ends[1])
+                    .Then(last =>
+                        first <= last
+                            ? new AddressRange(first, last)
+                            : Parsed<AddressRange>.Fail($"The range {first}-{last} ends before it starts.")
+                    )
+            );
     }
 
     /// <summary>Whether the address lies in the range, ends included.</summary>
@@ -86,11 +96,16 @@ public readonly record struct AddressRange : IComparable<AddressRange>
         return left;
     }
 
-    /// <summary>The longest stretch left when single addresses are carved out; the lower of two equal ones; null when none is left.</summary>
+    /// <summary>
+    /// The longest stretch left when single addresses are carved out; the lower of two equal ones; null when none is left.
+    /// </summary>
     public AddressRange? LongestWithout(IEnumerable<Ipv4Address> carved) =>
         Without(carved).OrderByDescending(r => r.Count).ThenBy(r => r.First).Select(r => (AddressRange?)r).FirstOrDefault();
 
-    /// <summary>The lowest address that <paramref name="taken"/> does not name; null when all are taken. Looks at no more addresses than are taken, plus one.</summary>
+    /// <summary>
+    /// The lowest address that <paramref name="taken"/> does not name; null when all are taken. Looks at no more addresses than are
+    /// taken, plus one.
+    /// </summary>
     public Ipv4Address? FirstFree(IReadOnlySet<Ipv4Address> taken)
     {
         for (var bits = (long)First.Bits; bits <= Last.Bits; bits++)
@@ -110,5 +125,6 @@ public readonly record struct AddressRange : IComparable<AddressRange>
     public override string ToString() => $"{First}-{Last}";
 
     private static Ipv4Address Max(Ipv4Address a, Ipv4Address b) => a > b ? a : b;
+
     private static Ipv4Address Min(Ipv4Address a, Ipv4Address b) => a < b ? a : b;
 }

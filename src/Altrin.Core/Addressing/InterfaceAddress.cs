@@ -24,15 +24,23 @@ public readonly record struct InterfaceAddress(Ipv4Address Address, int PrefixLe
         {
             return Ipv4Address.Parse(text[..slash]).Then(a => Mask(digits).Then<InterfaceAddress>(p => new InterfaceAddress(a, p)));
         }
-        if (digits.Length is 0 or > 2 || !digits.All(char.IsAsciiDigit) || (digits.Length == 2 && digits[0] == '0')
-            || int.Parse(digits, CultureInfo.InvariantCulture) > 32)
+        if (
+            digits.Length is 0 or > 2
+            || !digits.All(char.IsAsciiDigit)
+            || (digits.Length == 2 && digits[0] == '0')
+            || int.Parse(digits, CultureInfo.InvariantCulture) > 32
+        )
         {
             return Parsed<InterfaceAddress>.Fail($"'{Ipv4Address.Shown(text)}' has no prefix length from 0 to 32 after the stroke.");
         }
-        return Ipv4Address.Parse(text[..slash]).Then<InterfaceAddress>(a => new InterfaceAddress(a, int.Parse(digits, CultureInfo.InvariantCulture)));
+        return Ipv4Address
+            .Parse(text[..slash])
+            .Then<InterfaceAddress>(a => new InterfaceAddress(a, int.Parse(digits, CultureInfo.InvariantCulture)));
     }
 
-    /// <summary>The prefix length that a mask such as 255.255.255.0 stands for: ones from the left, then zeros (RFC 950, RFC 4632).</summary>
+    /// <summary>
+    /// The prefix length that a mask such as 255.255.255.0 stands for: ones from the left, then zeros (RFC 950, RFC 4632).
+    /// </summary>
     private static Parsed<int> Mask(string mask)
     {
         var groups = mask.Split('.').Length;
@@ -40,9 +48,13 @@ public readonly record struct InterfaceAddress(Ipv4Address Address, int PrefixLe
         {
             return Parsed<int>.Fail($"'{Ipv4Address.Shown(mask)}' has {groups} groups; a mask has four, such as 255.255.255.0.");
         }
-        return Ipv4Address.Parse(mask).Then(m => uint.LeadingZeroCount(~m.Bits) is var ones && BitOperations.PopCount(m.Bits) == (int)ones
-            ? (int)ones
-            : Parsed<int>.Fail($"'{Ipv4Address.Shown(mask)}' is no mask: its ones are not all to the left, as in 255.255.255.0."));
+        return Ipv4Address
+            .Parse(mask)
+            .Then(m =>
+                uint.LeadingZeroCount(~m.Bits) is var ones && BitOperations.PopCount(m.Bits) == (int)ones
+                    ? (int)ones
+                    : Parsed<int>.Fail($"'{Ipv4Address.Shown(mask)}' is no mask: its ones are not all to the left, as in 255.255.255.0.")
+            );
     }
 
     /// <summary>Address, stroke, prefix length.</summary>

@@ -39,7 +39,9 @@ public readonly record struct Ipv4Address(uint Bits) : IComparable<Ipv4Address>
             }
             if (group.Length > 1 && group[0] == '0')
             {
-                return Parsed<Ipv4Address>.Fail($"'{Shown(text)}' is not an address: write '{group.TrimStart('0').PadLeft(1, '0')}' without leading zeros.");
+                return Parsed<Ipv4Address>.Fail(
+                    $"'{Shown(text)}' is not an address: write '{group.TrimStart('0').PadLeft(1, '0')}' without leading zeros."
+                );
             }
             var number = uint.Parse(group, NumberStyles.None, CultureInfo.InvariantCulture);
             if (number > 255)
@@ -65,14 +67,18 @@ public readonly record struct Ipv4Address(uint Bits) : IComparable<Ipv4Address>
     public int CompareTo(Ipv4Address other) => Bits.CompareTo(other.Bits);
 
     /// <summary>Strict dotted decimal.</summary>
-    public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Bits >> 24}.{(Bits >> 16) & 255}.{(Bits >> 8) & 255}.{Bits & 255}");
+    public override string ToString() =>
+        string.Create(CultureInfo.InvariantCulture, $"{Bits >> 24}.{(Bits >> 16) & 255}.{(Bits >> 8) & 255}.{Bits & 255}");
 
     /// <summary>Numeric order.</summary>
     public static bool operator <(Ipv4Address left, Ipv4Address right) => left.Bits < right.Bits;
+
     /// <summary>Numeric order.</summary>
     public static bool operator >(Ipv4Address left, Ipv4Address right) => left.Bits > right.Bits;
+
     /// <summary>Numeric order.</summary>
     public static bool operator <=(Ipv4Address left, Ipv4Address right) => left.Bits <= right.Bits;
+
     /// <summary>Numeric order.</summary>
     public static bool operator >=(Ipv4Address left, Ipv4Address right) => left.Bits >= right.Bits;
 

@@ -6,16 +6,23 @@ namespace Altrin.Core.Addressing;
 /// <param name="Bits">The address as a number below 2^48, first octet most significant.</param>
 public readonly record struct MacAddress(ulong Bits) : IComparable<MacAddress>
 {
-    /// <summary>Whether it was made up locally rather than given by a maker: the second bit of the first octet. Phones that change their address use such ones.</summary>
+    /// <summary>
+    /// Whether it was made up locally rather than given by a maker: the second bit of the first octet. Phones that change their address
+    /// use such ones.
+    /// </summary>
     public bool IsLocallyAdministered => ((Bits >> 41) & 1) == 1;
 
     /// <summary>Whether it names a group of stations, so that no single box can own it: the lowest bit of the first octet.</summary>
     public bool IsGroup => ((Bits >> 40) & 1) == 1;
 
-    /// <summary>The last four hexadecimal digits in capitals, which many boxes put into their factory Wi-Fi name (common practice).</summary>
+    /// <summary>
+    /// The last four hexadecimal digits in capitals, which many boxes put into their factory Wi-Fi name (common practice).
+    /// </summary>
     public string LastFour => (Bits & 0xFFFF).ToString("X4", CultureInfo.InvariantCulture);
 
-    /// <summary>Reads six octets of two hexadecimal digits, all separated by colons or all by hyphens; refuses group addresses and all zeros.</summary>
+    /// <summary>
+    /// Reads six octets of two hexadecimal digits, all separated by colons or all by hyphens; refuses group addresses and all zeros.
+    /// </summary>
     public static Parsed<MacAddress> Parse(string? text)
     {
         var shown = Ipv4Address.Shown(text ?? "");
@@ -24,7 +31,9 @@ public readonly record struct MacAddress(ulong Bits) : IComparable<MacAddress>
         {
             return Parsed<MacAddress>.Fail($"'{shown}' is not a MAC address; write six pairs like 02:00:5e:00:53:01.");
         }
-        var read = new MacAddress(groups.Aggregate(0UL, (sum, g) => (sum << 8) | ulong.Parse(g, NumberStyles.HexNumber, CultureInfo.InvariantCulture)));
+        var read = new MacAddress(
+            groups.Aggregate(0UL, (sum, g) => (sum << 8) | ulong.Parse(g, NumberStyles.HexNumber, CultureInfo.InvariantCulture))
+        );
         return read switch
         {
             { Bits: 0 } => Parsed<MacAddress>.Fail($"'{shown}' is all zeros: no box has that MAC address."),
@@ -40,6 +49,9 @@ public readonly record struct MacAddress(ulong Bits) : IComparable<MacAddress>
     public override string ToString()
     {
         var bits = Bits;
-        return string.Join(':', Enumerable.Range(0, 6).Select(i => ((bits >> (40 - (8 * i))) & 255).ToString("x2", CultureInfo.InvariantCulture)));
+        return string.Join(
+            ':',
+            Enumerable.Range(0, 6).Select(i => ((bits >> (40 - (8 * i))) & 255).ToString("x2", CultureInfo.InvariantCulture))
+        );
     }
 }

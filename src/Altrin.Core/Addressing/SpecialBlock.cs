@@ -32,7 +32,8 @@ public sealed record SpecialBlock(Subnet Subnet, string Name, string Source, Add
     /// <summary>The use of an address; <see cref="AddressUse.Public"/> where no block claims it.</summary>
     public static AddressUse UseOf(Ipv4Address address) => Of(address)?.Use ?? AddressUse.Public;
 
-    private static SpecialBlock Of(string subnet, string name, string source, AddressUse use) => new(Subnet.Parse(subnet).Value, name, source, use);
+    private static SpecialBlock Of(string subnet, string name, string source, AddressUse use) =>
+        new(Subnet.Parse(subnet).Value, name, source, use);
 }
 
 /// <summary>What an address says about where it is valid.</summary>
@@ -40,14 +41,19 @@ public enum AddressUse
 {
     /// <summary>Valid on the internet.</summary>
     Public,
+
     /// <summary>Inside one home or building (RFC 1918).</summary>
     Private,
+
     /// <summary>Between a carrier's translation and its customers (RFC 6598, RFC 7335).</summary>
     CarrierShared,
+
     /// <summary>Chosen by a device that no server answered (RFC 3927).</summary>
     LinkLocal,
+
     /// <summary>For examples only (RFC 5737); stands for a public address in demo designs.</summary>
     Documentation,
+
     /// <summary>Never on a host of a home.</summary>
     NotForHosts,
 }

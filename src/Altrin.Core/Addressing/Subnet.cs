@@ -33,9 +33,8 @@ public readonly record struct Subnet : IComparable<Subnet>
     /// The addresses that can be given to hosts: without the lowest and the highest up to /30, both of a /31 (RFC 3021),
     /// the one of a /32.
     /// </summary>
-    public AddressRange Hosts => PrefixLength >= 31
-        ? AddressRange.Between(Network, Last)
-        : AddressRange.Between(new(Network.Bits + 1), new(Last.Bits - 1));
+    public AddressRange Hosts =>
+        PrefixLength >= 31 ? AddressRange.Between(Network, Last) : AddressRange.Between(new(Network.Bits + 1), new(Last.Bits - 1));
 
     /// <summary>The block of the given prefix length that <paramref name="address"/> lies in.</summary>
     /// <exception cref="ArgumentOutOfRangeException">The prefix length is not 0 to 32.</exception>
@@ -47,17 +46,24 @@ public readonly record struct Subnet : IComparable<Subnet>
     }
 
     /// <summary>Reads "192.168.8.0/24"; refuses host bits, a missing prefix and prefixes over 32.</summary>
-    public static Parsed<Subnet> Parse(string? text) => InterfaceAddress.Parse(text).Then(read =>
-        read.Subnet.Network == read.Address
-            ? read.Subnet
-            : Parsed<Subnet>.Fail($"{read} is an address inside {read.Subnet}; the subnet itself is {read.Subnet}."));
+    public static Parsed<Subnet> Parse(string? text) =>
+        InterfaceAddress
+            .Parse(text)
+            .Then(read =>
+                read.Subnet.Network == read.Address
+                    ? read.Subnet
+                    : Parsed<Subnet>.Fail($"{read} is an address inside {read.Subnet}; the subnet itself is {read.Subnet}.")
+            );
 
     /// <summary>Reads a dotted mask such as 255.255.254.0 and answers its prefix length; refuses masks with holes.</summary>
-    public static Parsed<int> PrefixFromMask(string? text) => Ipv4Address.Parse(text).Then(mask =>
-    {
-        var ones = System.Numerics.BitOperations.LeadingZeroCount(~mask.Bits);
-        return MaskOf(ones) == mask.Bits ? ones : Parsed<int>.Fail($"{mask} is not a mask: its ones are not all at the left.");
-    });
+    public static Parsed<int> PrefixFromMask(string? text) =>
+        Ipv4Address
+            .Parse(text)
+            .Then(mask =>
+            {
+                var ones = System.Numerics.BitOperations.LeadingZeroCount(~mask.Bits);
+                return MaskOf(ones) == mask.Bits ? ones : Parsed<int>.Fail($"{mask} is not a mask: its ones are not all at the left.");
+            });
 
     /// <summary>Whether the address lies in the block.</summary>
     public bool Contains(Ipv4Address address) => (address.Bits & MaskOf(PrefixLength)) == Network.Bits;
@@ -82,7 +88,8 @@ public readonly record struct Subnet : IComparable<Subnet>
     }
 
     /// <summary>By lowest address, then the wider block first.</summary>
-    public int CompareTo(Subnet other) => Network == other.Network ? PrefixLength.CompareTo(other.PrefixLength) : Network.CompareTo(other.Network);
+    public int CompareTo(Subnet other) =>
+        Network == other.Network ? PrefixLength.CompareTo(other.PrefixLength) : Network.CompareTo(other.Network);
 
     /// <summary>Prefix notation.</summary>
     public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Network}/{PrefixLength}");

@@ -9,13 +9,21 @@ public sealed record AcceptFinding(string Finding, bool Severe, string Reason, s
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design)
     {
-        var wrong = WrongText("reason", Reason, Acceptance.LongestReason) ?? WrongText("name", By, Acceptance.LongestName)
+        var wrong = WrongText("reason", Reason, Acceptance.LongestReason)
+            ?? WrongText("name", By, Acceptance.LongestName)
             ?? (Finding.Length is 0 or > Acceptance.LongestFinding ? "A finding is named by its identity." : null)
-            ?? (design.SetUp.Accepted.Count(a => a.Finding != Finding) >= Acceptance.Most ? $"At most {Acceptance.Most} findings are accepted in one set-up." : null);
-        return Edit.Unless(wrong, design.SetUp with
-        {
-            Accepted = [.. design.SetUp.Accepted.Where(a => a.Finding != Finding), new(Finding, Severe, Reason.Trim(), By.Trim())],
-        });
+            ?? (
+                design.SetUp.Accepted.Count(a => a.Finding != Finding) >= Acceptance.Most
+                    ? $"At most {Acceptance.Most} findings are accepted in one set-up."
+                    : null
+            );
+        return Edit.Unless(
+            wrong,
+            design.SetUp with
+            {
+                Accepted = [.. design.SetUp.Accepted.Where(a => a.Finding != Finding), new(Finding, Severe, Reason.Trim(), By.Trim())],
+            }
+        );
     }
 
     /// <inheritdoc/>
@@ -28,19 +36,26 @@ public sealed record AcceptFinding(string Finding, bool Severe, string Reason, s
     public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Acceptance, Finding)];
 
     private static string? WrongText(string what, string text, int longest) =>
-        string.IsNullOrWhiteSpace(text) ? $"A {what} is needed." : text.Trim().Length > longest ? $"A {what} has at most {longest} characters." : null;
+        string.IsNullOrWhiteSpace(text) ? $"A {what} is needed."
+        : text.Trim().Length > longest ? $"A {what} has at most {longest} characters."
+        : null;
 }
 
 /// <summary>Takes the word back that a finding may stay.</summary>
 public sealed record TakeBackAcceptance(string Finding) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => design.SetUp.Accepted.All(a => a.Finding != Finding)
-        ? Parsed<SetUp>.Fail($"'{Ipv4Address.Shown(Finding)}' is not accepted.")
-        : design.SetUp with { Accepted = [.. design.SetUp.Accepted.Where(a => a.Finding != Finding)] };
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        design.SetUp.Accepted.All(a => a.Finding != Finding)
+            ? Parsed<SetUp>.Fail($"'{Ipv4Address.Shown(Finding)}' is not accepted.")
+            : design.SetUp with
+            {
+                Accepted = [.. design.SetUp.Accepted.Where(a => a.Finding != Finding)],
+            };
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{char.ToUpperInvariant(AcceptanceWords.Of(design, Finding)[0])}{AcceptanceWords.Of(design, Finding)[1..]} is no longer accepted";
+    public override string Describe(Design design) =>
+        $"{char.ToUpperInvariant(AcceptanceWords.Of(design, Finding)[0])}{AcceptanceWords.Of(design, Finding)[1..]} is no longer accepted";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => AcceptanceWords.Subjects(Finding);
@@ -80,7 +95,8 @@ internal static class AcceptanceWords
     }
 
     /// <summary>Ids that an identity names.</summary>
-    public static IReadOnlyList<string> Subjects(string identity) => identity.IndexOf('(', StringComparison.Ordinal) is var open and > 0
-        ? identity[(open + 1)..].TrimEnd(')').Split(',', StringSplitOptions.RemoveEmptyEntries)
-        : [];
+    public static IReadOnlyList<string> Subjects(string identity) =>
+        identity.IndexOf('(', StringComparison.Ordinal) is var open and > 0
+            ? identity[(open + 1)..].TrimEnd(')').Split(',', StringSplitOptions.RemoveEmptyEntries)
+            : [];
 }

@@ -16,7 +16,8 @@ public sealed record Patch(PortRef A, PortRef B, CableFacts Known) : Change
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design)
     {
-        var wrong = WrongEnd(design, A) ?? WrongEnd(design, B)
+        var wrong = WrongEnd(design, A)
+            ?? WrongEnd(design, B)
             ?? (design.SetUp.Cables.Count >= SetUp.MostCables ? $"At most {SetUp.MostCables:#,0} cables are kept." : null)
             ?? (A == B ? "A cable has two ends; both were the same port." : null)
             ?? (Id is null ? null : Cables.WrongId(design, Id))
@@ -50,12 +51,15 @@ public sealed record Patch(PortRef A, PortRef B, CableFacts Known) : Change
 
     private static string? WrongEnd(Design design, PortRef end)
     {
-        var exists = end == PortRef.AtStreet
+        var exists =
+            end == PortRef.AtStreet
             || (design.Device(end.Owner) is not null && end.Port.Length == 0)
             || design.Box(end.Owner)?.Profile.Port(end.Port) is not null;
         return !exists ? $"There is no port '{Ipv4Address.Shown(end.ToString())}'."
-            : design.Box(end.Owner) is { } box && design.Mode(end.Owner) is null ? $"The {box.Name} is not in use in this set-up; set its mode first."
-            : design.CableAt(end) is { } there ? $"{PortWords.Of(design, end)} is taken by the cable to {PortWords.Of(design, there.OtherEnd(end))}."
+            : design.Box(end.Owner) is { } box && design.Mode(end.Owner) is null
+                ? $"The {box.Name} is not in use in this set-up; set its mode first."
+            : design.CableAt(end) is { } there
+                ? $"{PortWords.Of(design, end)} is taken by the cable to {PortWords.Of(design, there.OtherEnd(end))}."
             : null;
     }
 }
@@ -64,9 +68,16 @@ public sealed record Patch(PortRef A, PortRef B, CableFacts Known) : Change
 public sealed record SetCable(string Cable, Partial<CableFacts> Known) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => design.SetUp.Cables.FirstOrDefault(c => c.Id == Cable) is not { } there
-        ? Parsed<SetUp>.Fail($"There is no cable '{Ipv4Address.Shown(Cable)}'.")
-        : Edit.Unless(Cables.Wrong(design, Cable, Known.On(there.Known)), design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c.Id == Cable ? c with { Known = Known.On(there.Known) } : c)] });
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        design.SetUp.Cables.FirstOrDefault(c => c.Id == Cable) is not { } there
+            ? Parsed<SetUp>.Fail($"There is no cable '{Ipv4Address.Shown(Cable)}'.")
+            : Edit.Unless(
+                Cables.Wrong(design, Cable, Known.On(there.Known)),
+                design.SetUp with
+                {
+                    Cables = [.. design.SetUp.Cables.Select(c => c.Id == Cable ? c with { Known = Known.On(there.Known) } : c)],
+                }
+            );
 
     /// <inheritdoc/>
     public override string Describe(Design design)
@@ -79,9 +90,21 @@ public sealed record SetCable(string Cable, Partial<CableFacts> Known) : Change
         string?[] said =
         [
             Known.Gives(nameof(CableFacts.Medium)) ? MediumWords.Of(known.Medium) : null,
-            Known.Gives(nameof(CableFacts.LengthMetres)) ? known.LengthMetres is { } length ? $"{length.ToString(CultureInfo.InvariantCulture)} m" : "not measured" : null,
-            Known.Gives(nameof(CableFacts.Pairs)) ? known.Pairs is { } pairs ? $"{pairs} pairs" : "its pairs not looked at" : null,
-            Known.Gives(nameof(CableFacts.Run)) ? known.Run is null ? "in no wall" : "in a wall" : null,
+            Known.Gives(nameof(CableFacts.LengthMetres))
+                ? known.LengthMetres is { } length
+                    ? $"{length.ToString(CultureInfo.InvariantCulture)} m"
+                    : "not measured"
+                : null,
+            Known.Gives(nameof(CableFacts.Pairs))
+                ? known.Pairs is { } pairs
+                    ? $"{pairs} pairs"
+                    : "its pairs not looked at"
+                : null,
+            Known.Gives(nameof(CableFacts.Run))
+                ? known.Run is null
+                    ? "in no wall"
+                    : "in a wall"
+                : null,
         ];
         return $"Cable from {PortWords.Of(design, cable.A)} to {PortWords.Of(design, cable.B)} is {string.Join(", ", said.OfType<string>())}";
     }
@@ -97,14 +120,19 @@ public sealed record SetCable(string Cable, Partial<CableFacts> Known) : Change
 public sealed record Unpatch(string Cable) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => design.SetUp.Cables.All(c => c.Id != Cable)
-        ? Parsed<SetUp>.Fail($"There is no cable '{Ipv4Address.Shown(Cable)}'.")
-        : design.SetUp with { Cables = [.. design.SetUp.Cables.Where(c => c.Id != Cable)] };
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        design.SetUp.Cables.All(c => c.Id != Cable)
+            ? Parsed<SetUp>.Fail($"There is no cable '{Ipv4Address.Shown(Cable)}'.")
+            : design.SetUp with
+            {
+                Cables = [.. design.SetUp.Cables.Where(c => c.Id != Cable)],
+            };
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => design.SetUp.Cables.FirstOrDefault(c => c.Id == Cable) is { } cable
-        ? $"Pull the cable from {PortWords.Of(design, cable.A)} to {PortWords.Of(design, cable.B)}"
-        : "Pull a cable";
+    public override string Describe(Design design) =>
+        design.SetUp.Cables.FirstOrDefault(c => c.Id == Cable) is { } cable
+            ? $"Pull the cable from {PortWords.Of(design, cable.A)} to {PortWords.Of(design, cable.B)}"
+            : "Pull a cable";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Cable];
@@ -125,7 +153,8 @@ internal static class Cables
         : known.Pairs is not (null or 2 or 4) ? "A lead has 2 or 4 pairs connected."
         : known.Run is not { } run ? null
         : design.Site.Runs.All(r => r.Id != run) ? $"There is no run '{Ipv4Address.Shown(run)}' in the walls."
-        : design.SetUp.Cables.FirstOrDefault(c => c.Run == run && c.Id != cable) is { } there ? $"That run is taken by the cable from {PortWords.Of(design, there.A)} to {PortWords.Of(design, there.B)}."
+        : design.SetUp.Cables.FirstOrDefault(c => c.Run == run && c.Id != cable) is { } there
+            ? $"That run is taken by the cable from {PortWords.Of(design, there.A)} to {PortWords.Of(design, there.B)}."
         : null;
 
     /// <summary>Why no new cable has this id; null where one can.</summary>
@@ -139,23 +168,25 @@ internal static class Cables
 public static class PortWords
 {
     /// <summary>"port in of Loft router", "Printer", "the street".</summary>
-    public static string Of(Design design, PortRef end) => design.Box(end.Owner)?.Profile.Port(end.Port) is { } port
-        ? $"port {port.Label} of {design.NameOf(end.Owner)}"
-        : design.NameOf(end.Owner);
+    public static string Of(Design design, PortRef end) =>
+        design.Box(end.Owner)?.Profile.Port(end.Port) is { } port
+            ? $"port {port.Label} of {design.NameOf(end.Owner)}"
+            : design.NameOf(end.Owner);
 }
 
 /// <summary>Words for what a cable is made of.</summary>
 internal static class MediumWords
 {
-    public static string Of(Medium medium) => medium switch
-    {
-        Medium.Cat5 => "Cat 5",
-        Medium.Cat5e => "Cat 5e",
-        Medium.Cat6 => "Cat 6",
-        Medium.Cat6a => "Cat 6A",
-        Medium.Fibre => "fibre",
-        Medium.Powerline => "powerline",
-        Medium.Coax => "coax",
-        _ => "not looked at",
-    };
+    public static string Of(Medium medium) =>
+        medium switch
+        {
+            Medium.Cat5 => "Cat 5",
+            Medium.Cat5e => "Cat 5e",
+            Medium.Cat6 => "Cat 6",
+            Medium.Cat6a => "Cat 6A",
+            Medium.Fibre => "fibre",
+            Medium.Powerline => "powerline",
+            Medium.Coax => "coax",
+            _ => "not looked at",
+        };
 }

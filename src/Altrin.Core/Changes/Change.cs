@@ -93,10 +93,11 @@ public static class ChangeList
     }
 
     /// <summary>One label for a list of changes: the first act, and how many follow.</summary>
-    public static string Describe(Design design, IReadOnlyList<Change> changes) => changes.Count switch
-    {
-        0 => "Nothing",
-        1 => changes[0].Describe(design),
-        _ => $"{changes[0].Describe(design)} and {changes.Count - 1} more",
-    };
+    public static string Describe(Design design, IReadOnlyList<Change> changes) =>
+        changes.Count switch
+        {
+            0 => "Nothing",
+            1 => changes[0].Describe(design),
+            _ => $"{changes[0].Describe(design)} and {changes.Count - 1} more",
+        };
 }

@@ -7,8 +7,8 @@ namespace Altrin.Core.Changes;
 public sealed record SetDeviceAddress(string Device, HostAddress Address) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Device(design, Device, setting =>
-        Edit.Unless(PageChecks.WrongHostAddress(Address), setting with { Address = Address }));
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Device(design, Device, setting => Edit.Unless(PageChecks.WrongHostAddress(Address), setting with { Address = Address }));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Device)} {AddressWords.Gets(Address)}";
@@ -25,16 +25,23 @@ public sealed record JoinWifi(string Device, WifiJoin? Wifi) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Device(design, Device, setting => Wifi switch
-    {
-        null => setting with { Wifi = null },
-        { Box: var box } when design.Box(box) is null => Parsed<DeviceSetting>.Fail($"There is no box '{Ipv4Address.Shown(box)}'."),
-        _ => Edit.Unless(PageChecks.WrongNetworkName(Wifi.Name) ?? PageChecks.WrongKeyReference(Wifi.Password), setting with { Wifi = Wifi }),
-    });
+            {
+                null => setting with { Wifi = null },
+                { Box: var box } when design.Box(box) is null => Parsed<DeviceSetting>.Fail($"There is no box '{Ipv4Address.Shown(box)}'."),
+                _ => Edit.Unless(
+                    PageChecks.WrongNetworkName(Wifi.Name) ?? PageChecks.WrongKeyReference(Wifi.Password),
+                    setting with
+                    {
+                        Wifi = Wifi,
+                    }
+                ),
+            });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => Wifi is null
-        ? $"{design.NameOf(Device)} forgets its Wi-Fi"
-        : $"{design.NameOf(Device)} joins \"{Wifi.Name}\" at {design.NameOf(Wifi.Box)}";
+    public override string Describe(Design design) =>
+        Wifi is null
+            ? $"{design.NameOf(Device)} forgets its Wi-Fi"
+            : $"{design.NameOf(Device)} joins \"{Wifi.Name}\" at {design.NameOf(Wifi.Box)}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Device];

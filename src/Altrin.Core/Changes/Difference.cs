@@ -5,7 +5,8 @@ namespace Altrin.Core.Changes;
 /// <summary>What has to be done to make one set-up of a site into another.</summary>
 /// <param name="Changes">The changes, in an order in which they can be made, each touching only what differs.</param>
 /// <param name="Unreachable">
-/// What no page takes, in sentences, and so cannot be reached by hand: a design that was read from a file may hold it. Empty where the changes
+/// What no page takes, in sentences, and so cannot be reached by hand: a design that was read from a file may hold it. Empty where the
+/// changes
 /// lead all the way.
 /// </param>
 public sealed record SetUpDifference(IReadOnlyList<Change> Changes, IReadOnlyList<string> Unreachable)
@@ -24,11 +25,22 @@ public static class Difference
     public static SetUpDifference Between(Site site, SetUp from, SetUp to)
     {
         var steps = new Steps(new(site, from));
-        foreach (var gone in from.Boxes.Select(b => b.Box).Except(to.Boxes.Select(b => b.Box)).Concat(from.Devices.Select(d => d.Device).Except(to.Devices.Select(d => d.Device))).Order(StringComparer.Ordinal))
+        foreach (
+            var gone in from
+                .Boxes.Select(b => b.Box)
+                .Except(to.Boxes.Select(b => b.Box))
+                .Concat(from.Devices.Select(d => d.Device).Except(to.Devices.Select(d => d.Device)))
+                .Order(StringComparer.Ordinal)
+        )
         {
             steps.Do(new PutAway(gone));
         }
-        foreach (var cable in steps.SetUp.Cables.Where(c => !to.Cables.Any(t => IsSame(c, t))).OrderBy(c => c.Id, StringComparer.Ordinal).ToList())
+        foreach (
+            var cable in steps
+                .SetUp.Cables.Where(c => !to.Cables.Any(t => IsSame(c, t)))
+                .OrderBy(c => c.Id, StringComparer.Ordinal)
+                .ToList()
+        )
         {
             steps.Do(new Unpatch(cable.Id));
         }
@@ -45,11 +57,18 @@ public static class Difference
         foreach (var device in to.Devices.OrderBy(d => d.Device, StringComparer.Ordinal))
         {
             var now = steps.SetUp.Devices.FirstOrDefault(d => d.Device == device.Device);
-            steps.Unless(now is not null && HostAddress.Same(now.Address, device.Address), new SetDeviceAddress(device.Device, device.Address));
+            steps.Unless(
+                now is not null && HostAddress.Same(now.Address, device.Address),
+                new SetDeviceAddress(device.Device, device.Address)
+            );
             steps.Unless(now?.Wifi == device.Wifi, new JoinWifi(device.Device, device.Wifi));
         }
         Cables(steps, to);
-        foreach (var accepted in from.Accepted.Where(a => to.Accepted.All(t => t.Finding != a.Finding)).OrderBy(a => a.Finding, StringComparer.Ordinal))
+        foreach (
+            var accepted in from
+                .Accepted.Where(a => to.Accepted.All(t => t.Finding != a.Finding))
+                .OrderBy(a => a.Finding, StringComparer.Ordinal)
+        )
         {
             steps.Do(new TakeBackAcceptance(accepted.Finding));
         }
@@ -65,7 +84,12 @@ public static class Difference
     private static void Cables(Steps steps, SetUp to)
     {
         // A run in the walls is let go before another cable takes it.
-        foreach (var cable in steps.SetUp.Cables.Where(c => c.Run is not null && to.Cables.First(t => IsSame(c, t)).Run != c.Run).OrderBy(c => c.Id, StringComparer.Ordinal).ToList())
+        foreach (
+            var cable in steps
+                .SetUp.Cables.Where(c => c.Run is not null && to.Cables.First(t => IsSame(c, t)).Run != c.Run)
+                .OrderBy(c => c.Id, StringComparer.Ordinal)
+                .ToList()
+        )
         {
             steps.Do(new SetCable(cable.Id, Partial<CableFacts>.With(c => c.Run, null)));
         }

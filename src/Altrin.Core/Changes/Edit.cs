@@ -46,22 +46,34 @@ internal static class Edit
             return Parsed<SetUp>.Fail($"There is no device '{Ipv4Address.Shown(deviceId)}'.");
         }
         var there = design.SetUp.Devices.FirstOrDefault(d => d.Device == deviceId);
-        return edit(there ?? new DeviceSetting(deviceId, new Automatic(), null)).Then<SetUp>(edited => design.SetUp with
-        {
-            Devices = there is null
-                ? [.. design.SetUp.Devices, edited]
-                : [.. design.SetUp.Devices.Select(d => d.Device == deviceId ? edited : d)],
-        });
+        return edit(there ?? new DeviceSetting(deviceId, new Automatic(), null))
+            .Then<SetUp>(edited =>
+                design.SetUp with
+                {
+                    Devices = there is null
+                        ? [.. design.SetUp.Devices, edited]
+                        : [.. design.SetUp.Devices.Select(d => d.Device == deviceId ? edited : d)],
+                }
+            );
     }
 
     /// <summary>A value with some members exchanged; a new one of these members alone where there is none.</summary>
     public static Parsed<T> Onto<T>(Partial<T> edit, T? there)
         where T : class => there is null ? edit.Alone() : edit.On(there);
 
-    /// <summary>What an edit of a guest network touches: all of it where it is new, and the password where its security may open it.</summary>
+    /// <summary>
+    /// What an edit of a guest network touches: all of it where it is new, and the password where its security may open it.
+    /// </summary>
     public static IReadOnlyList<Touch> GuestTouches(string box, IEnumerable<string> given, bool there) =>
-        !there ? [new(Setting.Guest, box)]
-        : [.. given.Concat(given.Contains(nameof(GuestNetwork.Security)) ? [nameof(GuestNetwork.Password)] : []).Distinct().Select(m => new Touch(Setting.Guest, box, m))];
+        !there
+            ? [new(Setting.Guest, box)]
+            :
+            [
+                .. given
+                    .Concat(given.Contains(nameof(GuestNetwork.Security)) ? [nameof(GuestNetwork.Password)] : [])
+                    .Distinct()
+                    .Select(m => new Touch(Setting.Guest, box, m)),
+            ];
 
     /// <summary>What an edit of a device touches: a device that was not set yet comes into the set-up by it.</summary>
     public static IReadOnlyList<Touch> DeviceTouches(Design design, string device, Setting setting) =>

@@ -32,13 +32,24 @@ internal static class Factory
         {
             return kept;
         }
-        return JoinChoices.Of(design, box).Heard is [var found, ..] ? new(found.Radio, found.Box, found.Name, found.Security, found.Password, UplinkFrames.ThreeAddress) : new(box.Profile.Radios.Count > 0 ? box.Profile.Radios[0].Id : "none", box.Id, FactoryNames.Of(box), WifiSecurity.Wpa2, null, UplinkFrames.ThreeAddress);
+        return JoinChoices.Of(design, box).Heard is [var found, ..]
+            ? new(found.Radio, found.Box, found.Name, found.Security, found.Password, UplinkFrames.ThreeAddress)
+            : new(
+                box.Profile.Radios.Count > 0 ? box.Profile.Radios[0].Id : "none",
+                box.Id,
+                FactoryNames.Of(box),
+                WifiSecurity.Wpa2,
+                null,
+                UplinkFrames.ThreeAddress
+            );
     }
 
     /// <summary>The main node of a box's kit; the box itself where there is none, which a finding says.</summary>
     private static string MainOf(Design design, Box box) => JoinChoices.Of(design, box).MainNodes is [var main, ..] ? main : box.Id;
 
-    /// <summary>The server after its router's address changed: pool and reservations keep their place in the subnet where they still fit.</summary>
+    /// <summary>
+    /// The server after its router's address changed: pool and reservations keep their place in the subnet where they still fit.
+    /// </summary>
     public static DhcpServerSetting Moved(DhcpServerSetting server, InterfaceAddress from, InterfaceAddress to)
     {
         if (from.Subnet == to.Subnet)
@@ -46,14 +57,22 @@ internal static class Factory
             return server;
         }
         var hosts = to.Subnet.Hosts;
-        Ipv4Address? Shift(Ipv4Address a) => to.Subnet.Network.Plus(from.Subnet.Network.DistanceTo(a)) is { } moved && hosts.Contains(moved) ? moved : null;
-        var pool = Shift(server.Pool.First) is { } first && Shift(server.Pool.Last) is { } last && first <= last
-            ? AddressRange.Between(first, last)
-            : UsualPool(to);
+        Ipv4Address? Shift(Ipv4Address a) =>
+            to.Subnet.Network.Plus(from.Subnet.Network.DistanceTo(a)) is { } moved && hosts.Contains(moved) ? moved : null;
+        var pool =
+            Shift(server.Pool.First) is { } first && Shift(server.Pool.Last) is { } last && first <= last
+                ? AddressRange.Between(first, last)
+                : UsualPool(to);
         return server with
         {
             Pool = pool,
-            Reservations = [.. server.Reservations.Select(r => (r.Mac, To: Shift(r.Address))).Where(r => r.To is not null).Select(r => new Reservation(r.Mac, r.To!.Value))],
+            Reservations =
+            [
+                .. server
+                    .Reservations.Select(r => (r.Mac, To: Shift(r.Address)))
+                    .Where(r => r.To is not null)
+                    .Select(r => new Reservation(r.Mac, r.To!.Value)),
+            ],
         };
     }
 
@@ -70,6 +89,16 @@ internal static class Factory
     }
 
     private static IReadOnlyList<RadioSetting> Radios(Box box, BoxMode? old) =>
-        old is { Radios.Count: > 0 } ? old.Radios
-        : [.. box.Profile.Radios.Select(r => new RadioSetting(r.Id, false, FactoryNames.Of(box), WifiSecurity.Wpa2, box.Label.WifiPassword))];
+        old is { Radios.Count: > 0 }
+            ? old.Radios
+            :
+            [
+                .. box.Profile.Radios.Select(r => new RadioSetting(
+                    r.Id,
+                    false,
+                    FactoryNames.Of(box),
+                    WifiSecurity.Wpa2,
+                    box.Label.WifiPassword
+                )),
+            ];
 }

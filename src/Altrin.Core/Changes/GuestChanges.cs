@@ -3,32 +3,53 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Changes;
 
-/// <summary>Gives a router a network for guests, or changes members of the one it has. A new one needs its name, security, address and pool.</summary>
+/// <summary>
+/// Gives a router a network for guests, or changes members of the one it has. A new one needs its name, security, address and pool.
+/// </summary>
 public sealed record SetGuest(string Box, Partial<GuestNetwork> Guest) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "guest network", router =>
-        Edit.Onto(Guest, router.Guest).Then<BoxMode>(guest => Edit.Unless<BoxMode>(
-            PageChecks.WrongGuest(guest, router.Lan), router with { Guest = guest.Security == WifiSecurity.Open ? guest with { Password = null } : guest })));
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Mode<RouterMode>(design, Box, "guest network", router =>
+            Edit.Onto(Guest, router.Guest)
+                .Then<BoxMode>(guest =>
+                    Edit.Unless<BoxMode>(
+                        PageChecks.WrongGuest(guest, router.Lan),
+                        router with
+                        {
+                            Guest = guest.Security == WifiSecurity.Open ? guest with { Password = null } : guest,
+                        }
+                    )
+                )
+        );
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => ((design.Mode(Box) as RouterMode)?.Guest is { } there ? Guest.On(there) : Guest.Alone() is { Ok: true } made ? made.Value : null) is { } guest
-        ? $"{design.NameOf(Box)} sends \"{guest.Name}\" for guests, {guest.Lan.Subnet}"
-        : $"The guest network of {design.NameOf(Box)} is set";
+    public override string Describe(Design design) =>
+        (
+            (design.Mode(Box) as RouterMode)?.Guest is { } there ? Guest.On(there)
+            : Guest.Alone() is { Ok: true } made ? made.Value
+            : null
+        )
+            is { } guest
+            ? $"{design.NameOf(Box)} sends \"{guest.Name}\" for guests, {guest.Lan.Subnet}"
+            : $"The guest network of {design.NameOf(Box)} is set";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Touch> Touches(Design design) => Edit.GuestTouches(Box, Guest.Given, (design.Mode(Box) as RouterMode)?.Guest is not null);
+    public override IReadOnlyList<Touch> Touches(Design design) =>
+        Edit.GuestTouches(Box, Guest.Given, (design.Mode(Box) as RouterMode)?.Guest is not null);
 }
 
 /// <summary>Takes a router's network for guests away.</summary>
 public sealed record RemoveGuest(string Box) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "guest network", router =>
-        router.Guest is null ? Parsed<BoxMode>.Fail($"{design.NameOf(Box)} has no guest network.") : router with { Guest = null });
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Mode<RouterMode>(design, Box, "guest network", router =>
+            router.Guest is null ? Parsed<BoxMode>.Fail($"{design.NameOf(Box)} has no guest network.") : router with { Guest = null }
+        );
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} has no guest network";
@@ -40,33 +61,55 @@ public sealed record RemoveGuest(string Box) : Change
     public override IReadOnlyList<Touch> Touches(Design design) => [new(Setting.Guest, Box)];
 }
 
-/// <summary>Gives an access point a further name for guests, or changes members of the one it has. A new one needs its name and security.</summary>
+/// <summary>
+/// Gives an access point a further name for guests, or changes members of the one it has. A new one needs its name and security.
+/// </summary>
 public sealed record SetPointGuest(string Box, Partial<GuestName> Guest) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<AccessPointMode>(design, Box, "guest name", point =>
-        Edit.Onto(Guest, point.Guest).Then<BoxMode>(guest => Edit.Unless<BoxMode>(
-            PageChecks.WrongNetworkName(guest.Name) ?? PageChecks.WrongKeyReference(guest.Password) ?? PageChecks.WrongGuestTag(guest.Vlan),
-            point with { Guest = guest.Security == WifiSecurity.Open ? guest with { Password = null } : guest })));
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Mode<AccessPointMode>(design, Box, "guest name", point =>
+            Edit.Onto(Guest, point.Guest)
+                .Then<BoxMode>(guest =>
+                    Edit.Unless<BoxMode>(
+                        PageChecks.WrongNetworkName(guest.Name)
+                            ?? PageChecks.WrongKeyReference(guest.Password)
+                            ?? PageChecks.WrongGuestTag(guest.Vlan),
+                        point with
+                        {
+                            Guest = guest.Security == WifiSecurity.Open ? guest with { Password = null } : guest,
+                        }
+                    )
+                )
+        );
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => ((design.Mode(Box) as AccessPointMode)?.Guest is { } there ? Guest.On(there) : Guest.Alone() is { Ok: true } made ? made.Value : null) is { } guest
-        ? $"{design.NameOf(Box)} sends \"{guest.Name}\" for guests"
-        : $"The guest name of {design.NameOf(Box)} is set";
+    public override string Describe(Design design) =>
+        (
+            (design.Mode(Box) as AccessPointMode)?.Guest is { } there ? Guest.On(there)
+            : Guest.Alone() is { Ok: true } made ? made.Value
+            : null
+        )
+            is { } guest
+            ? $"{design.NameOf(Box)} sends \"{guest.Name}\" for guests"
+            : $"The guest name of {design.NameOf(Box)} is set";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Touch> Touches(Design design) => Edit.GuestTouches(Box, Guest.Given, (design.Mode(Box) as AccessPointMode)?.Guest is not null);
+    public override IReadOnlyList<Touch> Touches(Design design) =>
+        Edit.GuestTouches(Box, Guest.Given, (design.Mode(Box) as AccessPointMode)?.Guest is not null);
 }
 
 /// <summary>Takes an access point's name for guests away.</summary>
 public sealed record RemovePointGuest(string Box) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<AccessPointMode>(design, Box, "guest name", point =>
-        point.Guest is null ? Parsed<BoxMode>.Fail($"{design.NameOf(Box)} has no guest name.") : point with { Guest = null });
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Mode<AccessPointMode>(design, Box, "guest name", point =>
+            point.Guest is null ? Parsed<BoxMode>.Fail($"{design.NameOf(Box)} has no guest name.") : point with { Guest = null }
+        );
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} sends no guest name";

@@ -14,7 +14,10 @@ internal static class ModeDifference
                 break;
             case (AccessPointMode now, AccessPointMode wanted):
                 steps.Unless(HostAddress.Same(now.Page, wanted.Page), new SetPageAddress(box, wanted.Page));
-                steps.Unless(now.Guest == wanted.Guest, wanted.Guest is { } guest ? new SetPointGuest(box, Towards(now.Guest, guest)) : new RemovePointGuest(box));
+                steps.Unless(
+                    now.Guest == wanted.Guest,
+                    wanted.Guest is { } guest ? new SetPointGuest(box, Towards(now.Guest, guest)) : new RemovePointGuest(box)
+                );
                 break;
             case (RepeaterMode now, RepeaterMode wanted):
                 steps.Unless(HostAddress.Same(now.Page, wanted.Page), new SetPageAddress(box, wanted.Page));
@@ -31,7 +34,10 @@ internal static class ModeDifference
                 Switch(steps, box, now, wanted);
                 break;
             case (BridgeMode now, BridgeMode wanted):
-                steps.Unless(now.Page == wanted.Page, new SetPageAddress(box, wanted.Page is { } page ? new Fixed(page, null, []) : new Automatic()));
+                steps.Unless(
+                    now.Page == wanted.Page,
+                    new SetPageAddress(box, wanted.Page is { } page ? new Fixed(page, null, []) : new Automatic())
+                );
                 break;
         }
         foreach (var radio in to.Radios.OrderBy(r => r.Radio, StringComparer.Ordinal))
@@ -53,7 +59,10 @@ internal static class ModeDifference
         steps.Unless(now.Lan == to.Lan, new SetLanAddress(box, to.Lan));
         // Pool and reservations may have moved along with the address.
         now = (RouterMode)steps.Design.Mode(box)!;
-        steps.Unless(now.Guest == to.Guest || to.Guest is null, new SetGuest(box, to.Guest is null ? Partial<GuestNetwork>.Nothing : Towards(now.Guest, to.Guest)));
+        steps.Unless(
+            now.Guest == to.Guest || to.Guest is null,
+            new SetGuest(box, to.Guest is null ? Partial<GuestNetwork>.Nothing : Towards(now.Guest, to.Guest))
+        );
         Server(steps, box, now.Server, to.Server);
         if (now.Uplink != to.Uplink)
         {
@@ -85,13 +94,22 @@ internal static class ModeDifference
     private static void Server(Steps steps, string box, DhcpServerSetting now, DhcpServerSetting to)
     {
         steps.Unless(now.On == to.On, new SwitchDhcpServer(box, to.On));
-        steps.Unless(now.Pool == to.Pool, new MovePool(box)
-        {
-            First = now.Pool.First == to.Pool.First ? null : to.Pool.First,
-            Last = now.Pool.Last == to.Pool.Last ? null : to.Pool.Last,
-        });
-        steps.Unless(now.Gateway == to.Gateway && now.LeavesOutGateway == to.LeavesOutGateway, new SetServerGateway(box, to.Gateway, to.LeavesOutGateway));
-        steps.Unless(now.DnsServers.SequenceEqual(to.DnsServers) && now.LeavesOutDns == to.LeavesOutDns, new SetDnsServers(box, to.DnsServers, to.LeavesOutDns));
+        steps.Unless(
+            now.Pool == to.Pool,
+            new MovePool(box)
+            {
+                First = now.Pool.First == to.Pool.First ? null : to.Pool.First,
+                Last = now.Pool.Last == to.Pool.Last ? null : to.Pool.Last,
+            }
+        );
+        steps.Unless(
+            now.Gateway == to.Gateway && now.LeavesOutGateway == to.LeavesOutGateway,
+            new SetServerGateway(box, to.Gateway, to.LeavesOutGateway)
+        );
+        steps.Unless(
+            now.DnsServers.SequenceEqual(to.DnsServers) && now.LeavesOutDns == to.LeavesOutDns,
+            new SetDnsServers(box, to.DnsServers, to.LeavesOutDns)
+        );
         steps.Unless(now.LeaseMinutes == to.LeaseMinutes, new SetLeaseTime(box, to.LeaseMinutes));
         steps.Unless(now.Domain == to.Domain, new SetServerDomain(box, to.Domain));
         foreach (var kept in now.Reservations.Except(to.Reservations).OrderBy(r => r.Mac))
@@ -112,19 +130,27 @@ internal static class ModeDifference
         }
         else
         {
-            steps.Unless(to.Page is null || (now.Page is not null && HostAddress.Same(now.Page, to.Page)), new SetPageAddress(box, to.Page ?? new Automatic()));
+            steps.Unless(
+                to.Page is null || (now.Page is not null && HostAddress.Same(now.Page, to.Page)),
+                new SetPageAddress(box, to.Page ?? new Automatic())
+            );
         }
         foreach (var port in now.Vlans.Where(v => to.Vlans.All(t => t.Port != v.Port)).OrderBy(v => v.Port, StringComparer.Ordinal))
         {
             steps.Do(new SetPortVlans(box, port.Port, 1, []));
         }
-        foreach (var port in to.Vlans.Where(v => now.Vlans.FirstOrDefault(n => n.Port == v.Port) is var there && (there is null ? !v.IsUsual : there != v)).OrderBy(v => v.Port, StringComparer.Ordinal))
+        foreach (
+            var port in to
+                .Vlans.Where(v => now.Vlans.FirstOrDefault(n => n.Port == v.Port) is var there && (there is null ? !v.IsUsual : there != v))
+                .OrderBy(v => v.Port, StringComparer.Ordinal)
+        )
         {
             steps.Do(new SetPortVlans(box, port.Port, port.Untagged, port.Tagged));
         }
     }
 
-    private static void Link(Steps steps, string box, Uplink now, Uplink to) => steps.Unless(now == to, new SetUplink(box, Partial<Uplink>.Between(now, to)));
+    private static void Link(Steps steps, string box, Uplink now, Uplink to) =>
+        steps.Unless(now == to, new SetUplink(box, Partial<Uplink>.Between(now, to)));
 
     /// <summary>What makes a value into another; all of it where there was none.</summary>
     private static Partial<T> Towards<T>(T? now, T to)

@@ -13,28 +13,36 @@ public static class PageChecks
     /// <summary>What the page of a box takes as its own address: a host address of a prefix from /8 to /30.</summary>
     public static string? WrongOwnAddress(InterfaceAddress own) =>
         own.PrefixLength is < 8 or > 30 ? $"The prefix /{own.PrefixLength} is not taken; /8 to /30 are."
-        : !own.Subnet.IsHost(own.Address) ? $"{own.Address} is the {(own.Address == own.Subnet.Network ? "network" : "broadcast")} address of {own.Subnet}; no box can have it."
+        : !own.Subnet.IsHost(own.Address)
+            ? $"{own.Address} is the {(own.Address == own.Subnet.Network ? "network" : "broadcast")} address of {own.Subnet}; no box can have it."
         : WrongHost(own.Address);
 
     /// <summary>Why no host can have this address or point at it; null where one can.</summary>
     public static string? WrongHost(Ipv4Address address) =>
-        SpecialBlock.UseOf(address) == AddressUse.NotForHosts ? $"{address} lies in {SpecialBlock.Of(address)!.Subnet} ({SpecialBlock.Of(address)!.Name}); no host can have it." : null;
+        SpecialBlock.UseOf(address) == AddressUse.NotForHosts
+            ? $"{address} lies in {SpecialBlock.Of(address)!.Subnet} ({SpecialBlock.Of(address)!.Name}); no host can have it."
+            : null;
 
     /// <summary>Why a host would not take this; null where it would.</summary>
-    public static string? WrongHostAddress(HostAddress address) => address is Fixed typed
-        ? WrongOwnAddress(typed.Address)
-            ?? (typed.Gateway is { } gateway ? WrongHost(gateway) : null)
-            ?? TooMany(typed.DnsServers)
-        : null;
+    public static string? WrongHostAddress(HostAddress address) =>
+        address is Fixed typed
+            ? WrongOwnAddress(typed.Address) ?? (typed.Gateway is { } gateway ? WrongHost(gateway) : null) ?? TooMany(typed.DnsServers)
+            : null;
 
     /// <summary>Why a router would not take this pool beside its own address; null where it would.</summary>
     public static string? WrongPool(AddressRange pool, InterfaceAddress lan) =>
-        !lan.Subnet.Hosts.Contains(pool) ? $"The pool {pool} does not lie inside {lan.Subnet}, whose host addresses are {lan.Subnet.Hosts}." : null;
+        !lan.Subnet.Hosts.Contains(pool)
+            ? $"The pool {pool} does not lie inside {lan.Subnet}, whose host addresses are {lan.Subnet.Hosts}."
+            : null;
 
     /// <summary>Why a router would not take this guest network beside its own address; null where it would.</summary>
     public static string? WrongGuest(GuestNetwork guest, InterfaceAddress lan) =>
-        WrongNetworkName(guest.Name) ?? WrongKeyReference(guest.Password) ?? WrongOwnAddress(guest.Lan) ?? WrongPool(guest.Pool, guest.Lan)
-        ?? WrongGuestTag(guest.Vlan) ?? (guest.Lan.Subnet.Overlaps(lan.Subnet) ? $"Guests need a subnet of their own; {guest.Lan.Subnet} overlaps {lan.Subnet}." : null);
+        WrongNetworkName(guest.Name)
+        ?? WrongKeyReference(guest.Password)
+        ?? WrongOwnAddress(guest.Lan)
+        ?? WrongPool(guest.Pool, guest.Lan)
+        ?? WrongGuestTag(guest.Vlan)
+        ?? (guest.Lan.Subnet.Overlaps(lan.Subnet) ? $"Guests need a subnet of their own; {guest.Lan.Subnet} overlaps {lan.Subnet}." : null);
 
     /// <summary>Why this is no name of a Wi-Fi; null where it is.</summary>
     public static string? WrongNetworkName(string name) =>
@@ -42,20 +50,26 @@ public static class PageChecks
         : name.Any(char.IsControl) ? "A network name holds no control characters."
         : null;
 
-    /// <summary>Why this cannot stand for a key: a reference is small letters, digits and hyphens, never the key itself; null where it can, or where none is given.</summary>
+    /// <summary>
+    /// Why this cannot stand for a key: a reference is small letters, digits and hyphens, never the key itself; null where it can, or
+    /// where none is given.
+    /// </summary>
     public static string? WrongKeyReference(string? key) =>
-        key is null || Slugs.IsOne(key) ? null
-        : "A key is referred to by 1 to 60 small letters, digits and hyphens; the key itself is not kept here.";
+        key is null || Slugs.IsOne(key)
+            ? null
+            : "A key is referred to by 1 to 60 small letters, digits and hyphens; the key itself is not kept here.";
 
     /// <summary>Why no router takes this way; null where one would.</summary>
     public static string? WrongRoute(StaticRoute route) =>
-        route.To.PrefixLength is < 1 or > 32 ? "A route to everywhere is the default gateway; it is set on the WAN side."
-        : WrongHost(route.Via);
+        route.To.PrefixLength is < 1 or > 32
+            ? "A route to everywhere is the default gateway; it is set on the WAN side."
+            : WrongHost(route.Via);
 
     /// <summary>Why no server takes this lease time; null where one would, or where none is given.</summary>
-    public static string? WrongLeaseTime(int? minutes) => minutes is < Limits.ShortestLeaseMinutes or > Limits.LongestLeaseMinutes
-        ? $"A lease lasts {Limits.ShortestLeaseMinutes} minutes to {Limits.LongestLeaseMinutes:#,0} (a year)."
-        : null;
+    public static string? WrongLeaseTime(int? minutes) =>
+        minutes is < Limits.ShortestLeaseMinutes or > Limits.LongestLeaseMinutes
+            ? $"A lease lasts {Limits.ShortestLeaseMinutes} minutes to {Limits.LongestLeaseMinutes:#,0} (a year)."
+            : null;
 
     /// <summary>Why so many DNS servers are not taken; null where they are.</summary>
     public static string? TooMany(IReadOnlyList<Ipv4Address> dnsServers) =>
@@ -66,14 +80,16 @@ public static class PageChecks
     /// inner hyphens, joined by dots, at most 253 characters (RFC 1123, section 2.1).
     /// </summary>
     public static string? WrongDomain(string? domain) =>
-        domain is null || (domain.Length is > 0 and <= Limits.Domain && domain.Split('.').All(IsLabel)) ? null
-        : "A domain name has labels of 1 to 63 letters, digits and inner hyphens, joined by dots, such as home.arpa.";
+        domain is null || (domain.Length is > 0 and <= Limits.Domain && domain.Split('.').All(IsLabel))
+            ? null
+            : "A domain name has labels of 1 to 63 letters, digits and inner hyphens, joined by dots, such as home.arpa.";
 
     private static bool IsLabel(string label) =>
         label.Length is > 0 and <= 63 && label[0] != '-' && label[^1] != '-' && label.All(c => char.IsAsciiLetterOrDigit(c) || c == '-');
 
     /// <summary>Why this is no VLAN tag (IEEE 802.1Q); null where it is, or where none is given.</summary>
-    public static string? WrongTag(int? tag) => tag is < 1 or > Limits.VlanTag ? $"{tag} is not a tag; tags are 1 to {Limits.VlanTag}." : null;
+    public static string? WrongTag(int? tag) =>
+        tag is < 1 or > Limits.VlanTag ? $"{tag} is not a tag; tags are 1 to {Limits.VlanTag}." : null;
 
     /// <summary>Why this is no tag for guests; null where it is, or where none is given: 1 is the home's own.</summary>
     public static string? WrongGuestTag(int? tag) => tag == 1 ? "VLAN 1 is the home's own; guests need another." : WrongTag(tag);
@@ -81,23 +97,34 @@ public static class PageChecks
     /// <summary>Why a switch does not take this; null where it does. Only a managed one, which has a page, sorts VLANs.</summary>
     public static string? WrongVlans(Box box, IReadOnlyList<PortVlans> vlans, SwitchMode mode) =>
         vlans.Count > 0 && mode.Page is null ? $"The {box.Name} has no page; only a managed switch sorts VLANs."
-        : vlans.FirstOrDefault(v => box.Profile.Port(v.Port) is null) is { } missing ? $"There is no port '{Ipv4Address.Shown(missing.Port)}'."
+        : vlans.FirstOrDefault(v => box.Profile.Port(v.Port) is null) is { } missing
+            ? $"There is no port '{Ipv4Address.Shown(missing.Port)}'."
         : vlans.Select(v => v.Port).Distinct().Count() < vlans.Count ? "A port is listed once."
         : vlans.SelectMany(v => v.Tagged.Append(v.Untagged)).Select(t => WrongTag(t)).FirstOrDefault(w => w is not null)
-            ?? (vlans.Any(v => v.Tagged.Contains(1)) ? "VLAN 1 goes untagged here." : vlans.Any(v => v.Tagged.Contains(v.Untagged) || v.Tagged.Distinct().Count() < v.Tagged.Count) ? "A VLAN is on a port with its tag or without, once." : null);
+            ?? (
+                vlans.Any(v => v.Tagged.Contains(1)) ? "VLAN 1 goes untagged here."
+                : vlans.Any(v => v.Tagged.Contains(v.Untagged) || v.Tagged.Distinct().Count() < v.Tagged.Count)
+                    ? "A VLAN is on a port with its tag or without, once."
+                : null
+            );
 
     /// <summary>
     /// Why no radio of a band has this channel or width; null where one has, or where none is given. 2.4 GHz: 1 to 14; 5 GHz: 36 to
     /// 64, 100 to 144 and 149 to 177 in steps of four; 6 GHz: 1 to 233 in steps of four (IEEE 802.11, from memory).
     /// </summary>
     public static string? WrongChannel(RadioBand band, int? channel, int? widthMhz) =>
-        channel is { } n && !(band switch
-        {
-            RadioBand.Ghz2 => n is >= 1 and <= 14,
-            RadioBand.Ghz5 => n is >= 36 and <= 64 or >= 100 and <= 144 ? n % 4 == 0 : n is >= 149 and <= 177 && n % 4 == 1,
-            _ => n is >= 1 and <= 233 && n % 4 == 1,
-        }) ? $"There is no channel {n} in that band."
-        : widthMhz is { } width && (width is not (20 or 40 or 80 or 160 or 320) || (band == RadioBand.Ghz2 && width > 40)) ? $"No channel of that band is {width} MHz wide."
+        channel is { } n
+        && !(
+            band switch
+            {
+                RadioBand.Ghz2 => n is >= 1 and <= 14,
+                RadioBand.Ghz5 => n is >= 36 and <= 64 or >= 100 and <= 144 ? n % 4 == 0 : n is >= 149 and <= 177 && n % 4 == 1,
+                _ => n is >= 1 and <= 233 && n % 4 == 1,
+            }
+        )
+            ? $"There is no channel {n} in that band."
+        : widthMhz is { } width && (width is not (20 or 40 or 80 or 160 or 320) || (band == RadioBand.Ghz2 && width > 40))
+            ? $"No channel of that band is {width} MHz wide."
         : null;
 
     /// <summary>Why no radio knows these boxes as WDS peers; null where one may.</summary>
@@ -108,16 +135,20 @@ public static class PageChecks
 
     /// <summary>Why a box does not take this radio link; null where it does.</summary>
     public static string? WrongUplink(Box box, Uplink link) =>
-        box.Profile.Radios.FirstOrDefault(r => r.Id == link.Radio) is not { } radio ? $"The {box.Name} has no radio '{Ipv4Address.Shown(link.Radio)}'."
-        : WrongNetworkName(link.Name) ?? WrongKeyReference(link.Password) ?? WrongChannel(radio.Band, link.Channel, link.WidthMhz);
+        box.Profile.Radios.FirstOrDefault(r => r.Id == link.Radio) is not { } radio
+            ? $"The {box.Name} has no radio '{Ipv4Address.Shown(link.Radio)}'."
+            : WrongNetworkName(link.Name) ?? WrongKeyReference(link.Password) ?? WrongChannel(radio.Band, link.Channel, link.WidthMhz);
 
     /// <summary>Why a gateway does not pass its address on like that; null where it does.</summary>
     public static string? WrongPassing(Box box, Passing passing) =>
-        !box.Profile.Passes.Contains(passing.Kind) ? $"The {box.Name} cannot pass its public address on {(passing.Kind switch { PassKind.Port => "by port", PassKind.Hardware => "by MAC address", _ => "by mapping" })}."
-        : passing.Kind == PassKind.Port && box.Profile.Port(passing.Port ?? "") is not { Role: PortRole.Lan } ? "A port towards the home is needed."
+        !box.Profile.Passes.Contains(passing.Kind)
+            ? $"The {box.Name} cannot pass its public address on {(passing.Kind switch { PassKind.Port => "by port", PassKind.Hardware => "by MAC address", _ => "by mapping" })}."
+        : passing.Kind == PassKind.Port && box.Profile.Port(passing.Port ?? "") is not { Role: PortRole.Lan }
+            ? "A port towards the home is needed."
         : passing.Kind != PassKind.Port && passing.To is null ? "A MAC address is needed."
         : null;
 
     /// <summary>Why this is no port of TCP or UDP; null where it is.</summary>
-    public static string? WrongTransportPort(int port) => port is < 1 or > Limits.TransportPort ? $"{port} is not a port; ports are 1 to {Limits.TransportPort}." : null;
+    public static string? WrongTransportPort(int port) =>
+        port is < 1 or > Limits.TransportPort ? $"{port} is not a port; ports are 1 to {Limits.TransportPort}." : null;
 }

@@ -14,7 +14,8 @@ namespace Altrin.Core.Changes;
 public sealed class Partial<T> : IPartial, IEquatable<Partial<T>>
     where T : class
 {
-    private static readonly FrozenDictionary<string, PropertyInfo> Settable = typeof(T).GetProperties()
+    private static readonly FrozenDictionary<string, PropertyInfo> Settable = typeof(T)
+        .GetProperties()
         .Where(p => p.SetMethod is not null && p.GetCustomAttribute<KeyAttribute>() is null)
         .ToFrozenDictionary(p => p.Name, StringComparer.Ordinal);
 
@@ -43,7 +44,11 @@ public sealed class Partial<T> : IPartial, IEquatable<Partial<T>>
         var taken = new SortedDictionary<string, object?>(StringComparer.Ordinal);
         foreach (var (name, value) in given)
         {
-            taken[Settable.ContainsKey(name) ? name : throw new ArgumentException($"{typeof(T).Name} has no member {name} to edit.", nameof(given))] = value;
+            taken[
+                Settable.ContainsKey(name)
+                    ? name
+                    : throw new ArgumentException($"{typeof(T).Name} has no member {name} to edit.", nameof(given))
+            ] = value;
         }
         return new(taken);
     }
@@ -52,7 +57,8 @@ public sealed class Partial<T> : IPartial, IEquatable<Partial<T>>
     public static Partial<T> All(T value) => Of(Settable.Values.Select(p => KeyValuePair.Create(p.Name, p.GetValue(value))));
 
     /// <summary>The members in which two values differ, with what they are in the second. Lists are compared item by item.</summary>
-    public static Partial<T> Between(T from, T to) => Of(Settable.Values.Where(p => !Same(p.GetValue(from), p.GetValue(to))).Select(p => KeyValuePair.Create(p.Name, p.GetValue(to))));
+    public static Partial<T> Between(T from, T to) =>
+        Of(Settable.Values.Where(p => !Same(p.GetValue(from), p.GetValue(to))).Select(p => KeyValuePair.Create(p.Name, p.GetValue(to))));
 
     /// <summary>The same with one more member.</summary>
     public Partial<T> And<TMember>(Expression<Func<T, TMember>> member, TMember becomes) =>
@@ -75,7 +81,9 @@ public sealed class Partial<T> : IPartial, IEquatable<Partial<T>>
         return edited;
     }
 
-    /// <summary>A new value of these members alone; or which ones are missing. What may be null, or has a usual value, may be left out.</summary>
+    /// <summary>
+    /// A new value of these members alone; or which ones are missing. What may be null, or has a usual value, may be left out.
+    /// </summary>
     /// <param name="keys">What identifies it, by member.</param>
     public Parsed<T> Alone(params ReadOnlySpan<(string Member, object Value)> keys)
     {
@@ -87,7 +95,10 @@ public sealed class Partial<T> : IPartial, IEquatable<Partial<T>>
         var constructor = typeof(T).GetConstructors().MaxBy(c => c.GetParameters().Length)!;
         var nullability = new NullabilityInfoContext();
         var parameters = constructor.GetParameters();
-        var missing = parameters.Where(p => !values.ContainsKey(p.Name!) && nullability.Create(p).WriteState != NullabilityState.Nullable).Select(p => char.ToLowerInvariant(p.Name![0]) + p.Name[1..]).ToList();
+        var missing = parameters
+            .Where(p => !values.ContainsKey(p.Name!) && nullability.Create(p).WriteState != NullabilityState.Nullable)
+            .Select(p => char.ToLowerInvariant(p.Name![0]) + p.Name[1..])
+            .ToList();
         if (missing.Count > 0)
         {
             return Parsed<T>.Fail($"Not there yet: for that it needs {string.Join(", ", missing)}.");
@@ -97,7 +108,10 @@ public sealed class Partial<T> : IPartial, IEquatable<Partial<T>>
     }
 
     /// <inheritdoc/>
-    public bool Equals(Partial<T>? other) => other is not null && _given.Keys.SequenceEqual(other._given.Keys, StringComparer.Ordinal) && _given.All(g => Same(g.Value, other._given[g.Key]));
+    public bool Equals(Partial<T>? other) =>
+        other is not null
+        && _given.Keys.SequenceEqual(other._given.Keys, StringComparer.Ordinal)
+        && _given.All(g => Same(g.Value, other._given[g.Key]));
 
     /// <inheritdoc/>
     public override bool Equals(object? obj) => Equals(obj as Partial<T>);
@@ -106,10 +120,13 @@ public sealed class Partial<T> : IPartial, IEquatable<Partial<T>>
     public override int GetHashCode() => string.Join(',', _given.Keys).GetHashCode(StringComparison.Ordinal);
 
     /// <summary>Such as "{ Name = home, Key = null }".</summary>
-    public override string ToString() => $"{{ {string.Join(", ", _given.Select(g => $"{g.Key} = {(g.Value is null ? "null" : g.Value is not string and System.Collections.IEnumerable list ? $"[{string.Join(", ", list.Cast<object>())}]" : g.Value)}"))} }}";
+    public override string ToString() =>
+        $"{{ {string.Join(", ", _given.Select(g => $"{g.Key} = {(g.Value is null ? "null" : g.Value is not string and System.Collections.IEnumerable list ? $"[{string.Join(", ", list.Cast<object>())}]" : g.Value)}"))} }}";
 
     private static bool Same(object? a, object? b) =>
-        (a, b) is (System.Collections.IEnumerable x and not string, System.Collections.IEnumerable y and not string) ? x.Cast<object?>().SequenceEqual(y.Cast<object?>()) : Equals(a, b);
+        (a, b) is (System.Collections.IEnumerable x and not string, System.Collections.IEnumerable y and not string)
+            ? x.Cast<object?>().SequenceEqual(y.Cast<object?>())
+            : Equals(a, b);
 }
 
 /// <summary>Some members of a value, whatever its type: for those who write them down.</summary>

@@ -8,11 +8,13 @@ public sealed record StandIn(string Box, string? Place) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) =>
-        Place is not null && design.Site.Place(Place) is null ? Parsed<SetUp>.Fail($"There is no place '{Ipv4Address.Shown(Place)}'.")
-        : Edit.InUse(design, Box, s => s with { Place = Place });
+        Place is not null && design.Site.Place(Place) is null
+            ? Parsed<SetUp>.Fail($"There is no place '{Ipv4Address.Shown(Place)}'.")
+            : Edit.InUse(design, Box, s => s with { Place = Place });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => Place is null ? $"Where {design.NameOf(Box)} stands is not noted" : $"{design.NameOf(Box)} stands in {design.NameOf(Place)}";
+    public override string Describe(Design design) =>
+        Place is null ? $"Where {design.NameOf(Box)} stands is not noted" : $"{design.NameOf(Box)} stands in {design.NameOf(Place)}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -26,10 +28,13 @@ public sealed record SetPagePassword(string Box, string? Password) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) =>
-        PageChecks.WrongKeyReference(Password) is { } wrong ? Parsed<SetUp>.Fail(wrong) : Edit.InUse(design, Box, s => s with { Password = Password });
+        PageChecks.WrongKeyReference(Password) is { } wrong
+            ? Parsed<SetUp>.Fail(wrong)
+            : Edit.InUse(design, Box, s => s with { Password = Password });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => Password is null ? $"The password of {design.NameOf(Box)} is not recorded" : $"{design.NameOf(Box)} has another password";
+    public override string Describe(Design design) =>
+        Password is null ? $"The password of {design.NameOf(Box)} is not recorded" : $"{design.NameOf(Box)} has another password";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];

@@ -23,11 +23,14 @@ public sealed record SetNat(string Box, bool On) : Change
 public sealed record SetDmz(string Box, Ipv4Address? To) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "DMZ host", router =>
-        Edit.Unless<BoxMode>(To is { } to ? PageChecks.WrongHost(to) : null, router with { Dmz = To }));
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Mode<RouterMode>(design, Box, "DMZ host", router =>
+            Edit.Unless<BoxMode>(To is { } to ? PageChecks.WrongHost(to) : null, router with { Dmz = To })
+        );
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => To is { } to ? $"{design.NameOf(Box)} sends all that is not forwarded to DMZ host {to}" : $"{design.NameOf(Box)} has no DMZ host";
+    public override string Describe(Design design) =>
+        To is { } to ? $"{design.NameOf(Box)} sends all that is not forwarded to DMZ host {to}" : $"{design.NameOf(Box)} has no DMZ host";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -40,10 +43,12 @@ public sealed record SetDmz(string Box, Ipv4Address? To) : Change
 public sealed record SetPortRequests(string Box, bool On) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "port requests", router => router with { PortRequests = On });
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Mode<RouterMode>(design, Box, "port requests", router => router with { PortRequests = On });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} {(On ? "opens ports that devices ask for" : "opens no port on request")}";
+    public override string Describe(Design design) =>
+        $"{design.NameOf(Box)} {(On ? "opens ports that devices ask for" : "opens no port on request")}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -56,10 +61,21 @@ public sealed record SetPortRequests(string Box, bool On) : Change
 public sealed record AddRoute(string Box, StaticRoute Route) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "routes of its own", router =>
-        Edit.Unless<BoxMode>(
-            PageChecks.WrongRoute(Route) ?? (router.Routes.Count(r => r.To != Route.To) >= RouterMode.MostRoutes ? $"At most {RouterMode.MostRoutes} routes are taken." : null),
-            router with { Routes = [.. router.Routes.Where(r => r.To != Route.To), Route] }));
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Mode<RouterMode>(design, Box, "routes of its own", router =>
+            Edit.Unless<BoxMode>(
+                PageChecks.WrongRoute(Route)
+                    ?? (
+                        router.Routes.Count(r => r.To != Route.To) >= RouterMode.MostRoutes
+                            ? $"At most {RouterMode.MostRoutes} routes are taken."
+                            : null
+                    ),
+                router with
+                {
+                    Routes = [.. router.Routes.Where(r => r.To != Route.To), Route],
+                }
+            )
+        );
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} sends {Route.To} by {Route.Via}";
@@ -75,10 +91,15 @@ public sealed record AddRoute(string Box, StaticRoute Route) : Change
 public sealed record RemoveRoute(string Box, Subnet To) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "routes of its own", router =>
-        router.Routes.All(r => r.To != To)
-            ? Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no route to {To}.")
-            : router with { Routes = [.. router.Routes.Where(r => r.To != To)] });
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Mode<RouterMode>(design, Box, "routes of its own", router =>
+            router.Routes.All(r => r.To != To)
+                ? Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no route to {To}.")
+                : router with
+                {
+                    Routes = [.. router.Routes.Where(r => r.To != To)],
+                }
+        );
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} drops its route to {To}";

@@ -33,21 +33,29 @@ public sealed record MovePool(string Box) : Change
 
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-    {
-        var (first, last) = (First ?? router.Server.Pool.First, Last ?? router.Server.Pool.Last);
-        return First is null && Last is null ? Parsed<DhcpServerSetting>.Fail("The first or the last address of the pool is expected, or both.")
-            : first > last ? Parsed<DhcpServerSetting>.Fail($"The pool would begin at {first}, behind its end {last}.")
-            : Edit.Unless(PageChecks.WrongPool(AddressRange.Between(first, last), router.Lan), router.Server with { Pool = AddressRange.Between(first, last) });
-    });
+        {
+            var (first, last) = (First ?? router.Server.Pool.First, Last ?? router.Server.Pool.Last);
+            return First is null && Last is null
+                    ? Parsed<DhcpServerSetting>.Fail("The first or the last address of the pool is expected, or both.")
+                : first > last ? Parsed<DhcpServerSetting>.Fail($"The pool would begin at {first}, behind its end {last}.")
+                : Edit.Unless(
+                    PageChecks.WrongPool(AddressRange.Between(first, last), router.Lan),
+                    router.Server with
+                    {
+                        Pool = AddressRange.Between(first, last),
+                    }
+                );
+        });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => (First, Last) switch
-    {
-        ({ } first, { } last) => $"Pool of {design.NameOf(Box)} is {first}-{last}",
-        ({ } first, null) => $"Pool of {design.NameOf(Box)} begins at {first}",
-        (null, { } last) => $"Pool of {design.NameOf(Box)} ends at {last}",
-        _ => $"Pool of {design.NameOf(Box)} stays",
-    };
+    public override string Describe(Design design) =>
+        (First, Last) switch
+        {
+            ({ } first, { } last) => $"Pool of {design.NameOf(Box)} is {first}-{last}",
+            ({ } first, null) => $"Pool of {design.NameOf(Box)} begins at {first}",
+            (null, { } last) => $"Pool of {design.NameOf(Box)} ends at {last}",
+            _ => $"Pool of {design.NameOf(Box)} stays",
+        };
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -64,11 +72,21 @@ public sealed record MovePool(string Box) : Change
 public sealed record SetServerGateway(string Box, Ipv4Address? Gateway, bool LeftOut) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        Edit.Unless(Gateway is { } gateway ? PageChecks.WrongHost(gateway) : null, router.Server with { Gateway = LeftOut ? null : Gateway, LeavesOutGateway = LeftOut }));
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Server(design, Box, router =>
+            Edit.Unless(
+                Gateway is { } gateway ? PageChecks.WrongHost(gateway) : null,
+                router.Server with
+                {
+                    Gateway = LeftOut ? null : Gateway,
+                    LeavesOutGateway = LeftOut,
+                }
+            )
+        );
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(LeftOut ? "no gateway" : $"{(Gateway is { } gateway ? gateway.ToString() : "itself")} as gateway")}";
+    public override string Describe(Design design) =>
+        $"{design.NameOf(Box)} hands out {(LeftOut ? "no gateway" : $"{(Gateway is { } gateway ? gateway.ToString() : "itself")} as gateway")}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -84,13 +102,21 @@ public sealed record SetServerGateway(string Box, Ipv4Address? Gateway, bool Lef
 public sealed record SetDnsServers(string Box, IReadOnlyList<Ipv4Address> DnsServers, bool LeftOut) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        Edit.Unless(
-            PageChecks.TooMany(DnsServers) ?? DnsServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null),
-            router.Server with { DnsServers = LeftOut ? [] : DnsServers, LeavesOutDns = LeftOut }));
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Server(design, Box, router =>
+            Edit.Unless(
+                PageChecks.TooMany(DnsServers) ?? DnsServers.Select(PageChecks.WrongHost).FirstOrDefault(w => w is not null),
+                router.Server with
+                {
+                    DnsServers = LeftOut ? [] : DnsServers,
+                    LeavesOutDns = LeftOut,
+                }
+            )
+        );
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(LeftOut ? "no DNS server" : $"{(DnsServers.Count == 0 ? "itself" : string.Join(" and ", DnsServers))} as DNS server")}";
+    public override string Describe(Design design) =>
+        $"{design.NameOf(Box)} hands out {(LeftOut ? "no DNS server" : $"{(DnsServers.Count == 0 ? "itself" : string.Join(" and ", DnsServers))} as DNS server")}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -103,11 +129,12 @@ public sealed record SetDnsServers(string Box, IReadOnlyList<Ipv4Address> DnsSer
 public sealed record SetLeaseTime(string Box, int? Minutes) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        Edit.Unless(PageChecks.WrongLeaseTime(Minutes), router.Server with { LeaseMinutes = Minutes }));
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Server(design, Box, router => Edit.Unless(PageChecks.WrongLeaseTime(Minutes), router.Server with { LeaseMinutes = Minutes }));
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"Leases of {design.NameOf(Box)} last {(Minutes is { } minutes ? $"{minutes} minutes" : "as long as they do")}";
+    public override string Describe(Design design) =>
+        $"Leases of {design.NameOf(Box)} last {(Minutes is { } minutes ? $"{minutes} minutes" : "as long as they do")}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -120,11 +147,12 @@ public sealed record SetLeaseTime(string Box, int? Minutes) : Change
 public sealed record SetServerDomain(string Box, string? Domain) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        Edit.Unless(PageChecks.WrongDomain(Domain), router.Server with { Domain = Domain }));
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Server(design, Box, router => Edit.Unless(PageChecks.WrongDomain(Domain), router.Server with { Domain = Domain }));
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} hands out {(Domain is null ? "no domain" : $"the domain {Domain}")}";
+    public override string Describe(Design design) =>
+        $"{design.NameOf(Box)} hands out {(Domain is null ? "no domain" : $"the domain {Domain}")}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -137,14 +165,17 @@ public sealed record SetServerDomain(string Box, string? Domain) : Change
 public sealed record Reserve(string Box, MacAddress Mac, Ipv4Address Address) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        !router.Lan.Subnet.IsHost(Address) ? Parsed<DhcpServerSetting>.Fail($"{Address} is not a host address of {router.Lan.Subnet}.")
-        : router.Server.Reservations.Any(r => r.Address == Address && r.Mac != Mac) ? Parsed<DhcpServerSetting>.Fail($"{Address} is already reserved for another MAC address.")
-        : router.Server.Reservations.Count(r => r.Mac != Mac) >= DhcpServerSetting.MostReservations ? Parsed<DhcpServerSetting>.Fail($"At most {DhcpServerSetting.MostReservations} reservations are kept.")
-        : router.Server with { Reservations = [.. router.Server.Reservations.Where(r => r.Mac != Mac), new(Mac, Address)] });
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router => !router.Lan.Subnet.IsHost(Address)
+                ? Parsed<DhcpServerSetting>.Fail($"{Address} is not a host address of {router.Lan.Subnet}.")
+            : router.Server.Reservations.Any(r => r.Address == Address && r.Mac != Mac)
+                ? Parsed<DhcpServerSetting>.Fail($"{Address} is already reserved for another MAC address.")
+            : router.Server.Reservations.Count(r => r.Mac != Mac) >= DhcpServerSetting.MostReservations
+                ? Parsed<DhcpServerSetting>.Fail($"At most {DhcpServerSetting.MostReservations} reservations are kept.")
+            : router.Server with { Reservations = [.. router.Server.Reservations.Where(r => r.Mac != Mac), new(Mac, Address)] });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{design.NameOf(Box)} reserves {Address} for {design.Site.Devices.FirstOrDefault(d => d.Mac == Mac)?.Name ?? design.Site.Boxes.FirstOrDefault(b => b.Mac == Mac || b.WanMac == Mac)?.Name ?? Mac.ToString()}";
+    public override string Describe(Design design) =>
+        $"{design.NameOf(Box)} reserves {Address} for {design.Site.Devices.FirstOrDefault(d => d.Mac == Mac)?.Name ?? design.Site.Boxes.FirstOrDefault(b => b.Mac == Mac || b.WanMac == Mac)?.Name ?? Mac.ToString()}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];
@@ -157,10 +188,15 @@ public sealed record Reserve(string Box, MacAddress Mac, Ipv4Address Address) : 
 public sealed record RemoveReservation(string Box, MacAddress Mac) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Server(design, Box, router =>
-        router.Server.Reservations.All(r => r.Mac != Mac)
-            ? Parsed<DhcpServerSetting>.Fail($"The {design.NameOf(Box)} reserves nothing for {Mac}.")
-            : router.Server with { Reservations = [.. router.Server.Reservations.Where(r => r.Mac != Mac)] });
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Server(design, Box, router =>
+            router.Server.Reservations.All(r => r.Mac != Mac)
+                ? Parsed<DhcpServerSetting>.Fail($"The {design.NameOf(Box)} reserves nothing for {Mac}.")
+                : router.Server with
+                {
+                    Reservations = [.. router.Server.Reservations.Where(r => r.Mac != Mac)],
+                }
+        );
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} drops the reservation for {Mac}";
@@ -176,12 +212,25 @@ public sealed record RemoveReservation(string Box, MacAddress Mac) : Change
 public sealed record AddForward(string Box, PortForward Forward) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "port forwarding", router =>
-        router.Forwards.Any(f => f.Protocol == Forward.Protocol && f.OutsidePort == Forward.OutsidePort)
-            ? Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} already forwards port {Forward.OutsidePort}; a port is forwarded once.")
-            : Edit.Unless<BoxMode>(
-                (router.Forwards.Count >= RouterMode.MostForwards ? $"At most {RouterMode.MostForwards} port forwardings are kept." : null) ?? PageChecks.WrongTransportPort(Forward.OutsidePort) ?? PageChecks.WrongTransportPort(Forward.InsidePort) ?? PageChecks.WrongHost(Forward.To),
-                router with { Forwards = [.. router.Forwards, Forward] }));
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Mode<RouterMode>(design, Box, "port forwarding", router =>
+            router.Forwards.Any(f => f.Protocol == Forward.Protocol && f.OutsidePort == Forward.OutsidePort)
+                ? Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} already forwards port {Forward.OutsidePort}; a port is forwarded once.")
+                : Edit.Unless<BoxMode>(
+                    (
+                        router.Forwards.Count >= RouterMode.MostForwards
+                            ? $"At most {RouterMode.MostForwards} port forwardings are kept."
+                            : null
+                    )
+                        ?? PageChecks.WrongTransportPort(Forward.OutsidePort)
+                        ?? PageChecks.WrongTransportPort(Forward.InsidePort)
+                        ?? PageChecks.WrongHost(Forward.To),
+                    router with
+                    {
+                        Forwards = [.. router.Forwards, Forward],
+                    }
+                )
+        );
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} forwards port {Forward.OutsidePort} to {Forward.To}";
@@ -197,10 +246,15 @@ public sealed record AddForward(string Box, PortForward Forward) : Change
 public sealed record RemoveForward(string Box, Protocol Protocol, int OutsidePort) : Change
 {
     /// <inheritdoc/>
-    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<RouterMode>(design, Box, "port forwarding", router =>
-        router.Forwards.All(f => !Same(f))
-            ? Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} does not forward port {OutsidePort}.")
-            : router with { Forwards = [.. router.Forwards.Where(f => !Same(f))] });
+    public override Parsed<SetUp> ApplyTo(Design design) =>
+        Edit.Mode<RouterMode>(design, Box, "port forwarding", router =>
+            router.Forwards.All(f => !Same(f))
+                ? Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} does not forward port {OutsidePort}.")
+                : router with
+                {
+                    Forwards = [.. router.Forwards.Where(f => !Same(f))],
+                }
+        );
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"{design.NameOf(Box)} no longer forwards port {OutsidePort}";

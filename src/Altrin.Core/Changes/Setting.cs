@@ -8,108 +8,162 @@ public enum Setting
 {
     /// <summary>Whether a box or device is in the set-up at all; everything that is set of it there goes with it.</summary>
     InUse,
+
     /// <summary>The mode of a box.</summary>
     Mode,
+
     /// <summary>The LAN address of a router, with its prefix.</summary>
     LanAddress,
+
     /// <summary>How the page of a box that does not route comes by its address.</summary>
     PageAddress,
+
     /// <summary>How the WAN side of a router comes by its address.</summary>
     Wan,
+
     /// <summary>Whether the DHCP server answers.</summary>
     DhcpServer,
+
     /// <summary>The first address of the DHCP pool.</summary>
     PoolFirst,
+
     /// <summary>The last address of the DHCP pool.</summary>
     PoolLast,
+
     /// <summary>The default gateway that the DHCP server hands out.</summary>
     HandedGateway,
+
     /// <summary>The DNS servers that the DHCP server hands out.</summary>
     HandedDns,
+
     /// <summary>The domain name that the DHCP server hands out.</summary>
     HandedDomain,
+
     /// <summary>How long leases last.</summary>
     LeaseTime,
+
     /// <summary>A DHCP reservation, by MAC address.</summary>
     Reservation,
+
     /// <summary>A port forwarding, by protocol and outside port.</summary>
     Forward,
+
     /// <summary>The DMZ host.</summary>
     Dmz,
+
     /// <summary>Whether devices may open ports themselves (UPnP and the like).</summary>
     PortRequests,
+
     /// <summary>Whether a router does NAT.</summary>
     Nat,
+
     /// <summary>A static route, by where it leads.</summary>
     Route,
+
     /// <summary>What a router tells its line, by part: login, tag or MAC address.</summary>
     Line,
+
     /// <summary>To whom a gateway passes its public address.</summary>
     Passing,
+
     /// <summary>Whether a radio sends, by radio.</summary>
     RadioOn,
+
     /// <summary>The Wi-Fi name (SSID) of a radio.</summary>
     WifiName,
+
     /// <summary>The Wi-Fi security of a radio.</summary>
     WifiSecurity,
+
     /// <summary>The Wi-Fi password of a radio.</summary>
     WifiPassword,
+
     /// <summary>The channel of a radio.</summary>
     Channel,
+
     /// <summary>The channel width of a radio.</summary>
     ChannelWidth,
+
     /// <summary>Whether a radio hides its name.</summary>
     HiddenName,
+
     /// <summary>Protection of management frames of a radio.</summary>
     FrameProtection,
+
     /// <summary>The boxes that a radio knows as WDS peers.</summary>
     WdsPeers,
-    /// <summary>The guest network of a router or the guest name of an access point, by part; whether there is one, without a part.</summary>
+
+    /// <summary>
+    /// The guest network of a router or the guest name of an access point, by part; whether there is one, without a part.
+    /// </summary>
     Guest,
+
     /// <summary>The radio link by which a box joins another, by part; whether there is one, without a part.</summary>
     Uplink,
+
     /// <summary>Whose satellite a node is, by part.</summary>
     Satellite,
+
     /// <summary>What a port of a managed switch does with VLANs, by port.</summary>
     Vlans,
+
     /// <summary>The admin password of a box.</summary>
     AdminPassword,
+
     /// <summary>Where a box stands in this set-up.</summary>
     StandsIn,
+
     /// <summary>How a customer's device comes by its address.</summary>
     DeviceAddress,
+
     /// <summary>The Wi-Fi that a customer's device remembers.</summary>
     DeviceWifi,
+
     /// <summary>Whether a cable is plugged in, and where; everything that is known of it goes with it.</summary>
     Plugged,
+
     /// <summary>What is known of a cable that stays where it is, by part.</summary>
     Cable,
+
     /// <summary>That a finding may stay.</summary>
     Acceptance,
+
     /// <summary>A set-up as a whole.</summary>
     SetUp,
+
     /// <summary>What the home is called.</summary>
     HomeName,
+
     /// <summary>How Wi-Fi is named in the home.</summary>
     Naming,
+
     /// <summary>What the provider delivers and its line asks for, by part.</summary>
     Service,
+
     /// <summary>A box of the survey, by part; all of it, without one.</summary>
     Box,
+
     /// <summary>What stands on the label of a box, by part.</summary>
     Label,
+
     /// <summary>Of what kind a box is.</summary>
     Profile,
+
     /// <summary>A customer's device of the survey, by part; all of it, without one.</summary>
     Device,
+
     /// <summary>A building, by part; all of it, without one.</summary>
     Building,
+
     /// <summary>A place, by part; all of it, without one.</summary>
     Place,
+
     /// <summary>A socket in the wall, by part; all of it, without one.</summary>
     Socket,
+
     /// <summary>A cable in the walls, by part; all of it, without one.</summary>
     Run,
+
     /// <summary>Something that the customer asked for.</summary>
     Need,
 }
@@ -120,40 +174,86 @@ public enum Setting
 /// <param name="Part">Which of several, such as a radio, a MAC address or a member; empty for all of them.</param>
 public readonly record struct Touch(Setting Setting, string Of, string Part = "")
 {
-    private static readonly HashSet<Setting> OfSite = [Setting.Box, Setting.Label, Setting.Profile, Setting.Device, Setting.Building, Setting.Place, Setting.Socket, Setting.Run, Setting.Need, Setting.Service, Setting.HomeName, Setting.Naming];
+    private static readonly HashSet<Setting> OfSite =
+    [
+        Setting.Box,
+        Setting.Label,
+        Setting.Profile,
+        Setting.Device,
+        Setting.Building,
+        Setting.Place,
+        Setting.Socket,
+        Setting.Run,
+        Setting.Need,
+        Setting.Service,
+        Setting.HomeName,
+        Setting.Naming,
+    ];
 
     /// <summary>Whether touching this touches the other too: all parts of the same setting, or everything of what comes or goes.</summary>
     public bool Covers(Touch other) =>
-        Setting == Setting.SetUp ? other.Setting == Setting.SetUp || !OfSite.Contains(other.Setting)
-        : Of == other.Of && Setting switch
-        {
-            Setting.InUse => other.Setting != Setting.Plugged && other.Setting != Setting.Cable && !OfSite.Contains(other.Setting),
-            Setting.Plugged => other.Setting is Setting.Plugged or Setting.Cable,
-            Setting.Box when Part.Length == 0 => other.Setting is Setting.Box or Setting.Label or Setting.Profile,
-            _ => Setting == other.Setting && (Part.Length == 0 || Part == other.Part),
-        };
+        Setting == Setting.SetUp
+            ? other.Setting == Setting.SetUp || !OfSite.Contains(other.Setting)
+            : Of == other.Of
+                && Setting switch
+                {
+                    Setting.InUse => other.Setting != Setting.Plugged && other.Setting != Setting.Cable && !OfSite.Contains(other.Setting),
+                    Setting.Plugged => other.Setting is Setting.Plugged or Setting.Cable,
+                    Setting.Box when Part.Length == 0 => other.Setting is Setting.Box or Setting.Label or Setting.Profile,
+                    _ => Setting == other.Setting && (Part.Length == 0 || Part == other.Part),
+                };
 }
 
 /// <summary>Which settings a box has, by mode: what its pages set, what a change of mode takes away and brings.</summary>
 public static class ModeSettings
 {
     /// <summary>The settings of each radio.</summary>
-    public static IReadOnlyList<Setting> Radio { get; } = [Setting.RadioOn, Setting.WifiName, Setting.WifiSecurity, Setting.WifiPassword, Setting.Channel, Setting.ChannelWidth, Setting.HiddenName, Setting.FrameProtection, Setting.WdsPeers];
+    public static IReadOnlyList<Setting> Radio { get; } =
+    [
+        Setting.RadioOn,
+        Setting.WifiName,
+        Setting.WifiSecurity,
+        Setting.WifiPassword,
+        Setting.Channel,
+        Setting.ChannelWidth,
+        Setting.HiddenName,
+        Setting.FrameProtection,
+        Setting.WdsPeers,
+    ];
 
     /// <summary>The settings of a mode, beside the mode itself and the admin password, which every box has.</summary>
-    public static IReadOnlyList<Setting> Of(Sites.ModeKind mode) => mode switch
-    {
-        Sites.ModeKind.Router =>
-        [
-            Setting.LanAddress, Setting.Wan, Setting.DhcpServer, Setting.PoolFirst, Setting.PoolLast, Setting.HandedGateway, Setting.HandedDns, Setting.HandedDomain, Setting.LeaseTime,
-            Setting.Reservation, Setting.Forward, Setting.Dmz, Setting.PortRequests, Setting.Nat, Setting.Route, Setting.Line, Setting.Passing, Setting.Guest, Setting.Uplink, .. Radio,
-        ],
-        Sites.ModeKind.AccessPoint => [Setting.PageAddress, Setting.Guest, .. Radio],
-        Sites.ModeKind.Repeater => [Setting.PageAddress, Setting.Uplink, .. Radio],
-        Sites.ModeKind.WirelessBridge => [Setting.PageAddress, Setting.Uplink],
-        Sites.ModeKind.Satellite => [Setting.Satellite],
-        Sites.ModeKind.Bridge => [Setting.PageAddress],
-        Sites.ModeKind.Switch => [Setting.PageAddress, Setting.Vlans],
-        _ => throw new ArgumentOutOfRangeException(nameof(mode)),
-    };
+    public static IReadOnlyList<Setting> Of(Sites.ModeKind mode) =>
+        mode switch
+        {
+            Sites.ModeKind.Router =>
+            [
+                Setting.LanAddress,
+                Setting.Wan,
+                Setting.DhcpServer,
+                Setting.PoolFirst,
+                Setting.PoolLast,
+                Setting.HandedGateway,
+                Setting.HandedDns,
+                Setting.HandedDomain,
+                Setting.LeaseTime,
+                Setting.Reservation,
+                Setting.Forward,
+                Setting.Dmz,
+                Setting.PortRequests,
+                Setting.Nat,
+                Setting.Route,
+                Setting.Line,
+                Setting.Passing,
+                Setting.Guest,
+                Setting.Uplink,
+                .. Radio,
+            ],
+            Sites.ModeKind.AccessPoint => [Setting.PageAddress, Setting.Guest, .. Radio],
+            Sites.ModeKind.Repeater => [Setting.PageAddress, Setting.Uplink, .. Radio],
+            Sites.ModeKind.WirelessBridge => [Setting.PageAddress, Setting.Uplink],
+            Sites.ModeKind.Satellite => [Setting.Satellite],
+            Sites.ModeKind.Bridge => [Setting.PageAddress],
+            Sites.ModeKind.Switch => [Setting.PageAddress, Setting.Vlans],
+            _ => throw new ArgumentOutOfRangeException(nameof(mode)),
+        };
 }

@@ -6,17 +6,18 @@ namespace Altrin.Core.Changes;
 public static class ModeWords
 {
     /// <summary>A mode in one or two words.</summary>
-    public static string Of(ModeKind mode) => mode switch
-    {
-        ModeKind.Router => "router",
-        ModeKind.AccessPoint => "access point",
-        ModeKind.Bridge => "bridge",
-        ModeKind.Switch => "switch",
-        ModeKind.Repeater => "repeater",
-        ModeKind.WirelessBridge => "wireless bridge",
-        ModeKind.Satellite => "satellite",
-        _ => throw new ArgumentOutOfRangeException(nameof(mode)),
-    };
+    public static string Of(ModeKind mode) =>
+        mode switch
+        {
+            ModeKind.Router => "router",
+            ModeKind.AccessPoint => "access point",
+            ModeKind.Bridge => "bridge",
+            ModeKind.Switch => "switch",
+            ModeKind.Repeater => "repeater",
+            ModeKind.WirelessBridge => "wireless bridge",
+            ModeKind.Satellite => "satellite",
+            _ => throw new ArgumentOutOfRangeException(nameof(mode)),
+        };
 
     /// <summary>The same with its article.</summary>
     public static string WithArticle(ModeKind mode) => mode == ModeKind.AccessPoint ? "an access point" : $"a {Of(mode)}";
@@ -32,11 +33,12 @@ internal static class AddressWords
 public static class BandWords
 {
     /// <summary>A band by its frequency.</summary>
-    public static string Of(RadioBand band) => band switch
-    {
-        RadioBand.Ghz2 => "2.4 GHz",
-        RadioBand.Ghz5 => "5 GHz",
-        RadioBand.Ghz6 => "6 GHz",
-        _ => throw new ArgumentOutOfRangeException(nameof(band)),
-    };
+    public static string Of(RadioBand band) =>
+        band switch
+        {
+            RadioBand.Ghz2 => "2.4 GHz",
+            RadioBand.Ghz5 => "5 GHz",
+            RadioBand.Ghz6 => "6 GHz",
+            _ => throw new ArgumentOutOfRangeException(nameof(band)),
+        };
 }

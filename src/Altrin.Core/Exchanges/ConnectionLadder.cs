@@ -21,7 +21,14 @@ public static class ConnectionLadder
             return null;
         }
         var (way, legs) = seen.Tracer.Packets(asker, asked);
-        return Told(seen, LadderKind.Connection, $"{seen.Network.NameOf(from)} opens a connection to {seen.Network.NameOf(to)}", Protocol.Tcp, way, legs);
+        return Told(
+            seen,
+            LadderKind.Connection,
+            $"{seen.Network.NameOf(from)} opens a connection to {seen.Network.NameOf(to)}",
+            Protocol.Tcp,
+            way,
+            legs
+        );
     }
 
     /// <summary>A connection from a device to a host on the internet; null where it is not in use.</summary>
@@ -35,17 +42,33 @@ public static class ConnectionLadder
         return Told(seen, LadderKind.Internet, $"{seen.Network.NameOf(from)} opens a connection to the internet", Protocol.Tcp, way, legs);
     }
 
-    /// <summary>A connection from the internet that a need asks for; null where there is no such need or its device is not in use.</summary>
+    /// <summary>
+    /// A connection from the internet that a need asks for; null where there is no such need or its device is not in use.
+    /// </summary>
     public static Ladder? FromInternet(Observation seen, string need)
     {
-        if (seen.Network.Design.Site.Needs.FirstOrDefault(n => n.Id == need) is not ReachFromOutside reach || seen.Network.Find(reach.Device, Side.Device) is not { } device)
+        if (
+            seen.Network.Design.Site.Needs.FirstOrDefault(n => n.Id == need) is not ReachFromOutside reach
+            || seen.Network.Find(reach.Device, Side.Device) is not { } device
+        )
         {
             return null;
         }
         var (way, legs) = seen.Tracer.Packets(reach, device);
         // Whether the service lets anything in at all is judged with the need.
         var answer = seen.Sheet.Needs.First(n => n.Need == need);
-        return Told(seen, LadderKind.Inbound, $"{seen.Network.NameOf(reach.Device)} is reached from outside on port {reach.Port}", reach.Protocol, way with { Answer = answer.Answer, StoppedBy = answer.StoppedBy }, legs);
+        return Told(
+            seen,
+            LadderKind.Inbound,
+            $"{seen.Network.NameOf(reach.Device)} is reached from outside on port {reach.Port}",
+            reach.Protocol,
+            way with
+            {
+                Answer = answer.Answer,
+                StoppedBy = answer.StoppedBy,
+            },
+            legs
+        );
     }
 
     private static Ladder Told(Observation seen, LadderKind kind, string title, Protocol protocol, Route way, IReadOnlyList<Leg> legs)
@@ -72,8 +95,22 @@ public static class ConnectionLadder
         {
             var there = leg.Packet.Port == 0 ? ExamplePort : leg.Packet.Port;
             var (from, to) = leg.Answer ? (there, port) : (port, there);
-            return protocol == Protocol.Udp ? new UdpPayload(leg.Packet.Source, from, leg.Packet.Target, to)
-                : new TcpPayload(leg.Packet.Source, from, leg.Packet.Target, to, opens, acknowledges, leg.Answer ? theirs : opens ? sequence : sequence + 1, !acknowledges ? 0 : leg.Answer ? sequence + 1 : theirs + 1);
+            return protocol == Protocol.Udp
+                ? new UdpPayload(leg.Packet.Source, from, leg.Packet.Target, to)
+                : new TcpPayload(
+                    leg.Packet.Source,
+                    from,
+                    leg.Packet.Target,
+                    to,
+                    opens,
+                    acknowledges,
+                    leg.Answer ? theirs
+                        : opens ? sequence
+                        : sequence + 1,
+                    !acknowledges ? 0
+                        : leg.Answer ? sequence + 1
+                        : theirs + 1
+                );
         }
     }
 
@@ -89,11 +126,24 @@ public static class ConnectionLadder
             }
             else
             {
-                script.Resolve(leg.From, before is null || before.Packet.Source != leg.Packet.Source ? leg.Packet.Source : seen.Tracer.World.Address(leg.From) ?? default, leg.Next, leg.To);
+                script.Resolve(
+                    leg.From,
+                    before is null || before.Packet.Source != leg.Packet.Source
+                        ? leg.Packet.Source
+                        : seen.Tracer.World.Address(leg.From) ?? default,
+                    leg.Next,
+                    leg.To
+                );
             }
             if (leg.To is { } to)
             {
-                script.Send(outside ? Provider.Internet : leg.From.Segment, leg.From, to, payload(leg), Words(script, leg, before, payload(leg)));
+                script.Send(
+                    outside ? Provider.Internet : leg.From.Segment,
+                    leg.From,
+                    to,
+                    payload(leg),
+                    Words(script, leg, before, payload(leg))
+                );
             }
             before = leg;
         }
@@ -112,14 +162,14 @@ public static class ConnectionLadder
             _ => "the question",
         };
         return before is null
-            ? payload switch
-            {
-                TcpPayload { Opens: true, Acknowledges: false } tcp => $"{name} asks {packet.Target} to open port {tcp.TargetPort}",
-                TcpPayload { Opens: true } => $"{name} answers {packet.Target}",
-                TcpPayload => $"{name} says that it is open",
-                UdpPayload { } udp when !leg.Answer => $"{name} sends to port {udp.TargetPort} of {packet.Target}",
-                _ => $"{name} answers {packet.Target}",
-            }
+                ? payload switch
+                {
+                    TcpPayload { Opens: true, Acknowledges: false } tcp => $"{name} asks {packet.Target} to open port {tcp.TargetPort}",
+                    TcpPayload { Opens: true } => $"{name} answers {packet.Target}",
+                    TcpPayload => $"{name} says that it is open",
+                    UdpPayload { } udp when !leg.Answer => $"{name} sends to port {udp.TargetPort} of {packet.Target}",
+                    _ => $"{name} answers {packet.Target}",
+                }
             : packet.Source != before.Packet.Source ? $"{name} sends {what} on as if it came from {packet.Source}"
             : packet.Target != before.Packet.Target ? $"{name} sends {what} on to {packet.Target}"
             : $"{name} passes {what} on";

@@ -21,24 +21,47 @@ public static class DiscoveryLadder
             return new(LadderKind.Discovery, title, lost.IsYes ? Answer.Yes : lost, asker.Owner, [], [.. lost.Causes.Select(c => c.Text)]);
         }
         var name = $"{to}.local";
-        script.Send(asker.Segment, asker, null, new MdnsPayload(own, MdnsPayload.Group, name, null), $"{script.Name(asker)} asks all on its link for {name}");
+        script.Send(
+            asker.Segment,
+            asker,
+            null,
+            new MdnsPayload(own, MdnsPayload.Group, name, null),
+            $"{script.Name(asker)} asks all on its link for {name}"
+        );
         var (question, reply) = Fact(seen, from, to);
         var notes = new List<string>();
         if (question.Kind != AnswerKind.No && seen.Tracer.World.Address(wanted) is { } address)
         {
             // A host that has just been heard is known (RFC 826); an answer goes to its address and needs no further question.
             script.Resolve(wanted, address, own, asker);
-            script.Send(wanted.Segment, wanted, asker, new MdnsPayload(address, own, name, address), $"{script.Name(wanted)} answers that it is {address}");
+            script.Send(
+                wanted.Segment,
+                wanted,
+                asker,
+                new MdnsPayload(address, own, name, address),
+                $"{script.Name(wanted)} answers that it is {address}"
+            );
         }
         else if (wanted.Segment != asker.Segment)
         {
             notes.Add($"{script.Name(wanted)} is in another segment: such a question crosses neither a router nor guest isolation.");
         }
-        var hears = seen.Network.Segment(asker.Segment).Interfaces.Where(i => i.Side == Side.Device && i.Linked && i.Owner != from).Select(i => seen.Network.NameOf(i.Owner)).ToList();
+        var hears = seen
+            .Network.Segment(asker.Segment)
+            .Interfaces.Where(i => i.Side == Side.Device && i.Linked && i.Owner != from)
+            .Select(i => seen.Network.NameOf(i.Owner))
+            .ToList();
         notes.Add(hears.Count == 0 ? "No other device is in its segment." : $"In its segment: {string.Join(", ", hears)}.");
         notes.AddRange(question.And(reply).Causes.Select(c => c.Text));
         var answer = question.Kind == AnswerKind.No ? question : question.And(reply);
-        return new(LadderKind.Discovery, title, answer, answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault() ?? to, script.Frames, notes);
+        return new(
+            LadderKind.Discovery,
+            title,
+            answer,
+            answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault() ?? to,
+            script.Frames,
+            notes
+        );
     }
 
     private static (Answer Question, Answer Reply) Fact(Observation seen, string from, string to)
@@ -46,7 +69,9 @@ public static class DiscoveryLadder
         string Class(string device) => seen.Sheet.Reach.Classes.First(c => c.Devices.Contains(device)).Id;
         var (asks, found) = (Class(from), Class(to));
         var fact = seen.Sheet.Discovery.FirstOrDefault(d => d.From == asks && d.To == found);
-        var apart = Answer.No(Cause.Of(CauseCodes.Apart, $"{seen.Network.NameOf(from)} and {seen.Network.NameOf(to)} are not in one network.", from, to));
+        var apart = Answer.No(
+            Cause.Of(CauseCodes.Apart, $"{seen.Network.NameOf(from)} and {seen.Network.NameOf(to)} are not in one network.", from, to)
+        );
         return fact is null ? (apart, apart) : (fact.Question, fact.Reply);
     }
 }

@@ -11,9 +11,10 @@ namespace Altrin.Core.Exchanges;
 public sealed record Station(string Owner, Side Side, MacAddress Mac, bool Read)
 {
     /// <summary>The station of a side of a host.</summary>
-    public static Station Of(Interface side) => side.Mac is { } own
-        ? new(side.Owner, side.Side, own, true)
-        : new(side.Owner, side.Side, new(0x020000000000UL | (Hash.Of($"{side.Owner}/{side.Side}") & 0xFFFFFFUL)), false);
+    public static Station Of(Interface side) =>
+        side.Mac is { } own
+            ? new(side.Owner, side.Side, own, true)
+            : new(side.Owner, side.Side, new(0x020000000000UL | (Hash.Of($"{side.Owner}/{side.Side}") & 0xFFFFFFUL)), false);
 }
 
 /// <summary>What is sent once over one segment.</summary>
@@ -56,7 +57,16 @@ public sealed record DhcpPayload(Ipv4Address Source, Ipv4Address Target, uint Tr
 /// <param name="Acknowledges">Whether the ACK bit is set.</param>
 /// <param name="Sequence">Its sequence number.</param>
 /// <param name="Next">The sequence number that is expected next; 0 where nothing is acknowledged.</param>
-public sealed record TcpPayload(Ipv4Address Source, int SourcePort, Ipv4Address Target, int TargetPort, bool Opens, bool Acknowledges, uint Sequence, uint Next) : Payload;
+public sealed record TcpPayload(
+    Ipv4Address Source,
+    int SourcePort,
+    Ipv4Address Target,
+    int TargetPort,
+    bool Opens,
+    bool Acknowledges,
+    uint Sequence,
+    uint Next
+) : Payload;
 
 /// <summary>A datagram with nothing in it that matters here (UDP, RFC 768).</summary>
 /// <param name="Source">From which address.</param>

@@ -37,17 +37,26 @@ public static class LeaseLadder
         var notes = new List<string>();
         var servers = Living.ServersOf(seen.Network, asker);
         // A server gives an address again that another host had before: so the examples of the facts come out here too.
-        IReadOnlyList<Binding> before = [.. offers.Where(o => o.Example is not null).Select(o => new Binding(o.Server, DhcpExchange.ClientOf(asker), o.Example!.Value, 0))];
+        IReadOnlyList<Binding> before =
+        [
+            .. offers
+                .Where(o => o.Example is not null)
+                .Select(o => new Binding(o.Server, DhcpExchange.ClientOf(asker), o.Example!.Value, 0)),
+        ];
         var exchange = DhcpExchange.Begin(asker, servers, before, 0, null, a => Holder(seen, asker, a) is not null);
         Tell(seen, asker, script, servers, exchange);
         if (exchange.Leases is [var lease, ..])
         {
             Use(seen, asker, script, servers, exchange, lease);
-            notes.Add($"The lease lasts {Time(lease.LeaseMinutes)}: its server is asked to prolong it after {Time(lease.RenewsAt)}, any server after {Time(lease.RebindsAt)}.");
+            notes.Add(
+                $"The lease lasts {Time(lease.LeaseMinutes)}: its server is asked to prolong it after {Time(lease.RenewsAt)}, any server after {Time(lease.RebindsAt)}."
+            );
         }
         if (offers.Count > 1)
         {
-            notes.Add($"{string.Join(" and ", offers.Select(o => seen.Network.NameOf(o.Server)))} answer: the first wins, here {seen.Network.NameOf(offers[0].Server)}.");
+            notes.Add(
+                $"{string.Join(" and ", offers.Select(o => seen.Network.NameOf(o.Server)))} answer: the first wins, here {seen.Network.NameOf(offers[0].Server)}."
+            );
         }
         // A host that declines again and again goes without; where there are fewer leases than askers, one does.
         var answer = exchange.Leases.Count == 0 ? Answer.No(Taken(seen, asker, exchange)) : Answer.Yes;
@@ -69,13 +78,24 @@ public static class LeaseLadder
         {
             answer = answer.And(ring.Perhaps ? Answer.ByLuck(World.Ring(ring)) : Answer.No(World.Ring(ring)));
         }
-        return new(LadderKind.Lease, title, answer, answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault(), script.Frames, [.. notes.Concat(answer.Causes.Select(c => c.Text)).Distinct()]);
+        return new(
+            LadderKind.Lease,
+            title,
+            answer,
+            answer.IsYes ? null : answer.Causes.SelectMany(c => c.Subjects).FirstOrDefault(),
+            script.Frames,
+            [.. notes.Concat(answer.Causes.Select(c => c.Text)).Distinct()]
+        );
     }
 
     private static Cause Taken(Observation seen, Interface asker, Networks.Exchange exchange)
     {
         var address = exchange.Messages.LastOrDefault(m => m.Given is not null)?.Given ?? default;
-        return Cause.Of(CauseCodes.AddressConflict, $"{address} is offered again and again, and another host has it.", Holder(seen, asker, address) is { } holder ? [asker.Owner, holder.Owner] : [asker.Owner]);
+        return Cause.Of(
+            CauseCodes.AddressConflict,
+            $"{address} is offered again and again, and another host has it.",
+            Holder(seen, asker, address) is { } holder ? [asker.Owner, holder.Owner] : [asker.Owner]
+        );
     }
 
     private static Ladder Unanswered(Observation seen, Interface asker, Script script, string title)
@@ -84,19 +104,33 @@ public static class LeaseLadder
         foreach (var wait in AsksAgain.Prepend(0))
         {
             script.Wait(TimeSpan.FromSeconds(wait));
-            Say(script, asker, null, new(DhcpKind.Discover, "", asker.Mac) { HostName = HostName(asker) }, $"{script.Name(asker)} asks all for an address");
+            Say(
+                script,
+                asker,
+                null,
+                new(DhcpKind.Discover, "", asker.Mac) { HostName = HostName(asker) },
+                $"{script.Name(asker)} asks all for an address"
+            );
         }
         var notes = new List<string> { why.Text };
         if (seen.Leasing.Holdings(asker) is [{ SelfAssigned: true, Example: { } own }, ..])
         {
             script.Wait(TimeSpan.FromSeconds(AsksAgain[^1]));
             Probe(script, asker, own);
-            notes.Add("It gives itself an address in 169.254.0.0/16 (RFC 3927): it looks connected and reaches nothing beyond its own segment. The address shown is an example.");
+            notes.Add(
+                "It gives itself an address in 169.254.0.0/16 (RFC 3927): it looks connected and reaches nothing beyond its own segment. The address shown is an example."
+            );
         }
         return new(LadderKind.Lease, title, Answer.No(why), why.Subjects.Count > 0 ? why.Subjects[0] : null, script.Frames, notes);
     }
 
-    private static void Tell(Observation seen, Interface asker, Script script, IReadOnlyList<ServerSeat> servers, Networks.Exchange exchange)
+    private static void Tell(
+        Observation seen,
+        Interface asker,
+        Script script,
+        IReadOnlyList<ServerSeat> servers,
+        Networks.Exchange exchange
+    )
     {
         foreach (var message in exchange.Messages)
         {
@@ -106,32 +140,70 @@ public static class LeaseLadder
                 var server = ServerOf(seen, asker.Segment, seat);
                 if (message.Kind == DhcpKind.Offer && seat.ChecksOffer == Known.Yes)
                 {
-                    script.Send(asker.Segment, server, null, new ArpPayload(false, seat.Own, null, message.Given!.Value), $"{script.Name(server)} tries whether a host has {message.Given}");
+                    script.Send(
+                        asker.Segment,
+                        server,
+                        null,
+                        new ArpPayload(false, seat.Own, null, message.Given!.Value),
+                        $"{script.Name(server)} tries whether a host has {message.Given}"
+                    );
                     script.Wait(Tried);
                 }
-                Say(script, asker, server, message, message.Kind switch
-                {
-                    DhcpKind.Offer => $"{script.Name(server)} offers {message.Given}{With(message)}",
-                    DhcpKind.Ack => $"{script.Name(server)} leases it {message.Given} for {Time(message.LeaseMinutes!.Value)}",
-                    _ => $"{script.Name(server)} refuses",
-                });
+                Say(
+                    script,
+                    asker,
+                    server,
+                    message,
+                    message.Kind switch
+                    {
+                        DhcpKind.Offer => $"{script.Name(server)} offers {message.Given}{With(message)}",
+                        DhcpKind.Ack => $"{script.Name(server)} leases it {message.Given} for {Time(message.LeaseMinutes!.Value)}",
+                        _ => $"{script.Name(server)} refuses",
+                    }
+                );
                 continue;
             }
             if (message.Kind == DhcpKind.Decline && Holder(seen, asker, message.Requested!.Value) is { } holder)
             {
-                script.Send(asker.Segment, asker, null, new ArpPayload(false, default, null, message.Requested.Value), $"{script.Name(asker)} tries {message.Requested} before it uses it");
-                script.Send(asker.Segment, holder, asker, new ArpPayload(true, message.Requested.Value, Station.Of(asker).Mac, default), $"{script.Name(holder)} has {message.Requested}");
+                script.Send(
+                    asker.Segment,
+                    asker,
+                    null,
+                    new ArpPayload(false, default, null, message.Requested.Value),
+                    $"{script.Name(asker)} tries {message.Requested} before it uses it"
+                );
+                script.Send(
+                    asker.Segment,
+                    holder,
+                    asker,
+                    new ArpPayload(true, message.Requested.Value, Station.Of(asker).Mac, default),
+                    $"{script.Name(holder)} has {message.Requested}"
+                );
             }
-            Say(script, asker, null, message, message.Kind switch
-            {
-                DhcpKind.Discover => $"{script.Name(asker)} asks all for an address",
-                DhcpKind.Request => $"{script.Name(asker)} asks {seen.Network.NameOf(servers.First(s => s.Own == message.ServerId).Owner)} for {message.Requested}, and all others hear that",
-                _ => $"{script.Name(asker)} declines {message.Requested}: a host has it",
-            });
+            Say(
+                script,
+                asker,
+                null,
+                message,
+                message.Kind switch
+                {
+                    DhcpKind.Discover => $"{script.Name(asker)} asks all for an address",
+                    DhcpKind.Request =>
+                        $"{script.Name(asker)} asks {seen.Network.NameOf(servers.First(s => s.Own == message.ServerId).Owner)} for {message.Requested}, and all others hear that",
+                    _ => $"{script.Name(asker)} declines {message.Requested}: a host has it",
+                }
+            );
         }
     }
 
-    private static void Use(Observation seen, Interface asker, Script script, IReadOnlyList<ServerSeat> servers, Networks.Exchange exchange, HeldLease lease)
+    private static void Use(
+        Observation seen,
+        Interface asker,
+        Script script,
+        IReadOnlyList<ServerSeat> servers,
+        Networks.Exchange exchange,
+        HeldLease lease
+    )
     {
         if (asker.ChecksLease == Known.Yes)
         {
@@ -141,11 +213,27 @@ public static class LeaseLadder
         var server = ServerOf(seen, asker.Segment, seat);
         script.Until(TimeSpan.FromMinutes(lease.RenewsAt));
         script.Resolve(asker, lease.Address, seat.Own, server);
-        var ask = new DhcpMessage(DhcpKind.Request, DhcpExchange.ClientOf(asker), asker.Mac) { InUse = lease.Address, HostName = HostName(asker) };
-        script.Send(asker.Segment, asker, server, new DhcpPayload(lease.Address, seat.Own, Number(asker, 1), Station.Of(asker).Mac, ask), $"{script.Name(asker)} asks {script.Name(server)} to prolong {lease.Address}");
+        var ask = new DhcpMessage(DhcpKind.Request, DhcpExchange.ClientOf(asker), asker.Mac)
+        {
+            InUse = lease.Address,
+            HostName = HostName(asker),
+        };
+        script.Send(
+            asker.Segment,
+            asker,
+            server,
+            new DhcpPayload(lease.Address, seat.Own, Number(asker, 1), Station.Of(asker).Mac, ask),
+            $"{script.Name(asker)} asks {script.Name(server)} to prolong {lease.Address}"
+        );
         if (DhcpServer.Answer(seat, exchange.Bindings, ask, lease.RenewsAt, _ => false).Reply is { } reply)
         {
-            script.Send(asker.Segment, server, asker, new DhcpPayload(seat.Own, lease.Address, Number(asker, 1), Station.Of(asker).Mac, reply), $"{script.Name(server)} prolongs it");
+            script.Send(
+                asker.Segment,
+                server,
+                asker,
+                new DhcpPayload(seat.Own, lease.Address, Number(asker, 1), Station.Of(asker).Mac, reply),
+                $"{script.Name(server)} prolongs it"
+            );
         }
     }
 
@@ -154,12 +242,24 @@ public static class LeaseLadder
     {
         for (var turn = 0; turn < 3; turn++)
         {
-            script.Send(asker.Segment, asker, null, new ArpPayload(false, default, null, own), $"{script.Name(asker)} tries {own} before it uses it");
+            script.Send(
+                asker.Segment,
+                asker,
+                null,
+                new ArpPayload(false, default, null, own),
+                $"{script.Name(asker)} tries {own} before it uses it"
+            );
             script.Wait(TimeSpan.FromSeconds(1.5));
         }
         for (var turn = 0; turn < 2; turn++)
         {
-            script.Send(asker.Segment, asker, null, new ArpPayload(false, own, null, own), $"{script.Name(asker)} tells all that it has {own}");
+            script.Send(
+                asker.Segment,
+                asker,
+                null,
+                new ArpPayload(false, own, null, own),
+                $"{script.Name(asker)} tells all that it has {own}"
+            );
             script.Wait(TimeSpan.FromSeconds(2));
         }
     }
@@ -167,13 +267,23 @@ public static class LeaseLadder
     private static void Say(Script script, Interface asker, Interface? server, DhcpMessage message, string text)
     {
         var everybody = new Ipv4Address(uint.MaxValue);
-        var payload = new DhcpPayload(server is null ? default : message.ServerId!.Value, server is null || message.Kind == DhcpKind.Nak ? everybody : message.Given!.Value, Number(asker, 0), Station.Of(asker).Mac, message);
+        var payload = new DhcpPayload(
+            server is null ? default : message.ServerId!.Value,
+            server is null || message.Kind == DhcpKind.Nak ? everybody : message.Given!.Value,
+            Number(asker, 0),
+            Station.Of(asker).Mac,
+            message
+        );
         script.Send(asker.Segment, server ?? asker, server is null || message.Kind == DhcpKind.Nak ? null : asker, payload, text);
     }
 
     /// <summary>The side with which a server answers: a router's inner one, or the page of an access point whose server woke.</summary>
     private static Interface ServerOf(Observation seen, string segment, ServerSeat seat) =>
-        seen.Network.Segment(segment).Interfaces.Where(i => i.Owner == (GuestId.BoxOf(seat.Owner) ?? seat.Owner)).OrderBy(i => !i.IsInner && i.Side != Side.Provider).First();
+        seen
+            .Network.Segment(segment)
+            .Interfaces.Where(i => i.Owner == (GuestId.BoxOf(seat.Owner) ?? seat.Owner))
+            .OrderBy(i => !i.IsInner && i.Side != Side.Provider)
+            .First();
 
     private static Interface? Holder(Observation seen, Interface asker, Ipv4Address address) =>
         seen.Hosts.Holders(asker.Segment, address).FirstOrDefault(h => h.Owner != asker.Owner && h.Linked && h.Setting is Fixed);
@@ -182,15 +292,17 @@ public static class LeaseLadder
 
     private static uint Number(Interface asker, int turn) => Hash.Of($"{asker.Owner}/{asker.Side}/{turn}");
 
-    private static string With(DhcpMessage offer) => (offer.Gateway, offer.DnsServers.Count) switch
-    {
-        ({ } gateway, > 0) => $", gateway {gateway}, DNS {string.Join(" and ", offer.DnsServers)}",
-        ({ } gateway, 0) => $", gateway {gateway} and no DNS server",
-        (null, > 0) => $", no gateway, DNS {string.Join(" and ", offer.DnsServers)}",
-        _ => ", neither gateway nor DNS server",
-    };
+    private static string With(DhcpMessage offer) =>
+        (offer.Gateway, offer.DnsServers.Count) switch
+        {
+            ({ } gateway, > 0) => $", gateway {gateway}, DNS {string.Join(" and ", offer.DnsServers)}",
+            ({ } gateway, 0) => $", gateway {gateway} and no DNS server",
+            (null, > 0) => $", no gateway, DNS {string.Join(" and ", offer.DnsServers)}",
+            _ => ", neither gateway nor DNS server",
+        };
 
-    private static string Time(int minutes) => minutes % 1440 == 0 ? Of(minutes / 1440, "day")
+    private static string Time(int minutes) =>
+        minutes % 1440 == 0 ? Of(minutes / 1440, "day")
         : minutes % 60 == 0 ? Of(minutes / 60, "hour")
         : minutes < 60 ? Of(minutes, "minute")
         : $"{Of(minutes / 60, "hour")} {Of(minutes % 60, "minute")}";

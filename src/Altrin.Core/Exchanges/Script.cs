@@ -23,11 +23,23 @@ internal sealed class Script(Network network)
 
     public void Send(string segment, Interface from, Interface? to, Payload payload, string text)
     {
-        _frames.Add(new(_now, segment, Station.Of(from), to is null ? null : Station.Of(to), payload, text.StartsWith("the ", StringComparison.Ordinal) ? $"T{text[1..]}" : text));
+        _frames.Add(
+            new(
+                _now,
+                segment,
+                Station.Of(from),
+                to is null ? null : Station.Of(to),
+                payload,
+                text.StartsWith("the ", StringComparison.Ordinal) ? $"T{text[1..]}" : text
+            )
+        );
         _now += Soon;
     }
 
-    /// <summary>Asks who has an address, unless the asker knows; tries three times where no host answers (RFC 1122, section 2.3.2.1: not more than once a second).</summary>
+    /// <summary>
+    /// Asks who has an address, unless the asker knows; tries three times where no host answers (RFC 1122, section 2.3.2.1: not more than
+    /// once a second).
+    /// </summary>
     public void Resolve(Interface asker, Ipv4Address own, Ipv4Address address, Interface? taker)
     {
         if (_known.Contains((asker.Owner, asker.Side, address)))
@@ -44,7 +56,13 @@ internal sealed class Script(Network network)
         }
         if (taker is not null)
         {
-            Send(asker.Segment, taker, asker, new ArpPayload(true, address, Station.Of(asker).Mac, own), $"{Name(taker)} says that it has {address}");
+            Send(
+                asker.Segment,
+                taker,
+                asker,
+                new ArpPayload(true, address, Station.Of(asker).Mac, own),
+                $"{Name(taker)} says that it has {address}"
+            );
             _known.Add((asker.Owner, asker.Side, address));
             // The host that is asked notes the asker too (RFC 826).
             _known.Add((taker.Owner, taker.Side, own));

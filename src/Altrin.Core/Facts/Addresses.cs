@@ -22,10 +22,10 @@ internal sealed class Addresses(World world, Choices choices)
             return holdings.Count == 0 ? null : holdings[0];
         }
         return holdings[choices.Pick(new("lease", host.Owner, host.Side), () =>
-        {
-            var servers = holdings.Select(h => h.Server).OfType<string>().ToList();
-            return new([.. servers.Select(s => $"leased by {world.Name(s)}")], [world.FirstToAnswer(servers)]);
-        })];
+            {
+                var servers = holdings.Select(h => h.Server).OfType<string>().ToList();
+                return new([.. servers.Select(s => $"leased by {world.Name(s)}")], [world.FirstToAnswer(servers)]);
+            })];
     }
 
     /// <summary>The address of a host; an example of its range where the server decides; null where it has none.</summary>
@@ -43,12 +43,23 @@ internal sealed class Addresses(World world, Choices choices)
             return null;
         }
         var races = world.Hosts.Races(host, held);
-        if (races.Count > 0 && choices.Pick(new("keeps", host.Owner, host.Side), () => new(["it keeps its address", "another has it too"], races)) == 1)
+        if (
+            races.Count > 0
+            && choices.Pick(new("keeps", host.Owner, host.Side), () => new(["it keeps its address", "another has it too"], races)) == 1
+        )
         {
             _lost.AddRange(races);
         }
-        if (held.Server is { } server && world.Radio.Proxied(host, server) is var (link, through, why)
-            && (through == Known.No || choices.Pick(new("through", host.Owner, host.Side), () => new([$"its lease gets through {world.Name(link.Box)}", "it does not"], [why])) == 1))
+        if (
+            held.Server is { } server
+            && world.Radio.Proxied(host, server) is var (link, through, why)
+            && (
+                through == Known.No
+                || choices.Pick(new("through", host.Owner, host.Side), () =>
+                    new([$"its lease gets through {world.Name(link.Box)}", "it does not"], [why])
+                ) == 1
+            )
+        )
         {
             _lost.Add(why);
         }
@@ -80,9 +91,15 @@ internal sealed class Addresses(World world, Choices choices)
             {
                 continue;
             }
-            var pick = choices.Pick(
-                new("part", host.Owner, host.Side, split.Narrow.Network),
-                () => new([$"the address of {world.Name(host.Owner)} is outside {split.Narrow}", $"the address of {world.Name(host.Owner)} is inside {split.Narrow}"], [split.Why]));
+            var pick = choices.Pick(new("part", host.Owner, host.Side, split.Narrow.Network), () =>
+                new(
+                    [
+                        $"the address of {world.Name(host.Owner)} is outside {split.Narrow}",
+                        $"the address of {world.Name(host.Owner)} is inside {split.Narrow}",
+                    ],
+                    [split.Why]
+                )
+            );
             if (split.Narrow.Contains(own) != (pick == 1))
             {
                 own = pick == 1 ? part.Intersect(split.Narrow.Hosts)?.First ?? part.First : range.Outside(part)[0].First;
@@ -115,16 +132,33 @@ internal sealed class Addresses(World world, Choices choices)
         world.Leasing.Holdings(host).Any(h => h.Exact is null && h.From is { } pool && pool.Contains(address));
 
     /// <summary>The side of the one that got a packet that its target belongs to; null where the packet is for another host.</summary>
-    public Interface? Receiver(Interface at, Ipv4Address target) => at == world.Internet ? at
-        : world.Sides(at.Owner).FirstOrDefault(s => (s.Linked || s.IsInner) && MayHave(s, target) && Of(s) == target);
+    public Interface? Receiver(Interface at, Ipv4Address target) =>
+        at == world.Internet
+            ? at
+            : world.Sides(at.Owner).FirstOrDefault(s => (s.Linked || s.IsInner) && MayHave(s, target) && Of(s) == target);
 
     /// <summary>Everybody but the asker who answers for an address in the asker's segment.</summary>
     public IReadOnlyList<Interface> Takers(Interface asker, Ipv4Address address)
     {
         var takers = new List<Interface>();
-        if (world.Remembered(asker, address) is { } old && choices.Pick(new("table", asker.Owner, asker.Side, address), () => new(
-            [$"{world.Name(asker.Owner)} has noticed that {address} is in use elsewhere", $"{world.Name(asker.Owner)} still sends to {world.Name(old.Holder)}"],
-            [Cause.Of(CauseCodes.NoAnswer, $"{world.Name(asker.Owner)} may still take {world.Name(old.Holder)} for {address}, for up to {TableEntry.MostMinutes} minutes or until it is switched off and on.", asker.Owner)])) == 1)
+        if (
+            world.Remembered(asker, address) is { } old
+            && choices.Pick(new("table", asker.Owner, asker.Side, address), () =>
+                new(
+                    [
+                        $"{world.Name(asker.Owner)} has noticed that {address} is in use elsewhere",
+                        $"{world.Name(asker.Owner)} still sends to {world.Name(old.Holder)}",
+                    ],
+                    [
+                        Cause.Of(
+                            CauseCodes.NoAnswer,
+                            $"{world.Name(asker.Owner)} may still take {world.Name(old.Holder)} for {address}, for up to {TableEntry.MostMinutes} minutes or until it is switched off and on.",
+                            asker.Owner
+                        ),
+                    ]
+                )
+            ) == 1
+        )
         {
             return world.Network.Find(old.Holder, old.HolderSide) is { } before && before.Segment == asker.Segment ? [before] : [];
         }
@@ -144,7 +178,11 @@ internal sealed class Addresses(World world, Choices choices)
         }
         foreach (var router in world.Across(asker.Segment, address))
         {
-            if (router != asker && !takers.Contains(router) && (takers.Count > 0 || world.HabitsOf(router.Owner).AnswersAcross == Sites.Known.Yes))
+            if (
+                router != asker
+                && !takers.Contains(router)
+                && (takers.Count > 0 || world.HabitsOf(router.Owner).AnswersAcross == Sites.Known.Yes)
+            )
             {
                 takers.Add(router);
             }
@@ -156,11 +194,30 @@ internal sealed class Addresses(World world, Choices choices)
     /// <summary>Why several answer for one address.</summary>
     public IReadOnlyList<Cause> Clash(Ipv4Address address, IReadOnlyList<Interface> takers)
     {
-        var across = takers.Where(t => t.Side == Side.Wan && Of(t) != address).Select(t => world.Overlap(t.Owner)).OfType<OverlapFact>().Select(world.OverlapCause).ToList();
-        return across.Count > 0 ? across
-            : [Cause.Of(CauseCodes.AddressConflict, $"{address} is on {string.Join(" and ", takers.Select(t => world.Name(t.Owner)))} at once.", takers.Select(t => t.Owner))];
+        var across = takers
+            .Where(t => t.Side == Side.Wan && Of(t) != address)
+            .Select(t => world.Overlap(t.Owner))
+            .OfType<OverlapFact>()
+            .Select(world.OverlapCause)
+            .ToList();
+        return across.Count > 0
+            ? across
+            :
+            [
+                Cause.Of(
+                    CauseCodes.AddressConflict,
+                    $"{address} is on {string.Join(" and ", takers.Select(t => world.Name(t.Owner)))} at once.",
+                    takers.Select(t => t.Owner)
+                ),
+            ];
     }
 
     // Routers first: of several who answer, the one that leads on makes the best outcome, which is followed for the drawing.
-    private static int Rank(Interface taker) => taker.Side switch { Side.Provider => 0, Side.Lan or Side.Guest => 1, _ => 2 };
+    private static int Rank(Interface taker) =>
+        taker.Side switch
+        {
+            Side.Provider => 0,
+            Side.Lan or Side.Guest => 1,
+            _ => 2,
+        };
 }

@@ -7,10 +7,13 @@ public enum AnswerKind
 {
     /// <summary>It works.</summary>
     Yes,
+
     /// <summary>It does not.</summary>
     No,
+
     /// <summary>The real thing tosses a coin; cured by changing the design.</summary>
     Luck,
+
     /// <summary>Not surveyed; cured by asking.</summary>
     Unknown,
 }
@@ -19,14 +22,15 @@ public enum AnswerKind
 public static class AnswerWords
 {
     /// <summary>One of the four, in a word or two.</summary>
-    public static string Of(AnswerKind kind) => kind switch
-    {
-        AnswerKind.Yes => "yes",
-        AnswerKind.No => "no",
-        AnswerKind.Luck => "by luck",
-        AnswerKind.Unknown => "not known",
-        _ => throw new ArgumentOutOfRangeException(nameof(kind)),
-    };
+    public static string Of(AnswerKind kind) =>
+        kind switch
+        {
+            AnswerKind.Yes => "yes",
+            AnswerKind.No => "no",
+            AnswerKind.Luck => "by luck",
+            AnswerKind.Unknown => "not known",
+            _ => throw new ArgumentOutOfRangeException(nameof(kind)),
+        };
 }
 
 /// <summary>Why an answer is not a plain yes.</summary>
@@ -79,7 +83,8 @@ public sealed record Answer(AnswerKind Kind, IReadOnlyList<Cause> Causes, IReadO
 
     /// <summary>The same answer with its first causes; the others are counted.</summary>
     /// <param name="most">How many causes are kept at most.</param>
-    public Answer Brief(int most) => Causes.Count <= most ? this : this with { Causes = [.. Causes.Take(most)], MoreCauses = MoreCauses + Causes.Count - most };
+    public Answer Brief(int most) =>
+        Causes.Count <= most ? this : this with { Causes = [.. Causes.Take(most)], MoreCauses = MoreCauses + Causes.Count - most };
 
     /// <summary>No, because of this.</summary>
     public static Answer No(params IReadOnlyList<Cause> causes) => new(AnswerKind.No, Ordered(causes), []);
@@ -91,7 +96,10 @@ public sealed record Answer(AnswerKind Kind, IReadOnlyList<Cause> Causes, IReadO
     public static Answer NotKnown(params IReadOnlyList<Cause> causes) => new(AnswerKind.Unknown, Ordered(causes), []);
 
     /// <summary>Both must hold; see <see cref="All"/>.</summary>
-    public Answer And(Answer other) => IsYes ? other : other.IsYes ? this : All([this, other]);
+    public Answer And(Answer other) =>
+        IsYes ? other
+        : other.IsYes ? this
+        : All([this, other]);
 
     /// <summary>
     /// All must hold. No weighs most, then luck, then unknown. Below a no only the causes of the no are kept, otherwise all.
@@ -100,10 +108,13 @@ public sealed record Answer(AnswerKind Kind, IReadOnlyList<Cause> Causes, IReadO
     {
         var kind = answers.Select(a => a.Kind).DefaultIfEmpty().Aggregate(Worst);
         var telling = answers.Where(a => kind == AnswerKind.No ? a.Kind == kind : !a.IsYes).ToList();
-        return kind == AnswerKind.Yes ? Yes : new(
-            kind,
-            Ordered([.. telling.SelectMany(a => a.Causes)]),
-            kind == AnswerKind.No ? [] : Cut([.. telling.SelectMany(a => a.Outcomes).Distinct()]));
+        return kind == AnswerKind.Yes
+            ? Yes
+            : new(
+                kind,
+                Ordered([.. telling.SelectMany(a => a.Causes)]),
+                kind == AnswerKind.No ? [] : Cut([.. telling.SelectMany(a => a.Outcomes).Distinct()])
+            );
     }
 
     /// <summary>
@@ -130,12 +141,17 @@ public sealed record Answer(AnswerKind Kind, IReadOnlyList<Cause> Causes, IReadO
         {
             return new(AnswerKind.Unknown, Ordered([.. ways.SelectMany(w => w.Answer.Causes)]), []);
         }
-        return new(AnswerKind.Luck, Ordered([.. race, .. ways.Where(w => w.Answer.Kind == AnswerKind.Luck).SelectMany(w => w.Answer.Causes)]), Cut([.. ways.SelectMany(Flat)]));
+        return new(
+            AnswerKind.Luck,
+            Ordered([.. race, .. ways.Where(w => w.Answer.Kind == AnswerKind.Luck).SelectMany(w => w.Answer.Causes)]),
+            Cut([.. ways.SelectMany(Flat)])
+        );
     }
 
-    private static IEnumerable<Outcome> Flat((string When, Answer Answer) way) => way.Answer is { Kind: AnswerKind.Luck, Outcomes.Count: > 0 }
-        ? way.Answer.Outcomes.Select(o => new Outcome($"{way.When}, {o.When}", o.Result))
-        : [new(way.When, way.Answer.Kind)];
+    private static IEnumerable<Outcome> Flat((string When, Answer Answer) way) =>
+        way.Answer is { Kind: AnswerKind.Luck, Outcomes.Count: > 0 }
+            ? way.Answer.Outcomes.Select(o => new Outcome($"{way.When}, {o.When}", o.Result))
+            : [new(way.When, way.Answer.Kind)];
 
     private static AnswerKind Worst(AnswerKind a, AnswerKind b) =>
         a == AnswerKind.No || b == AnswerKind.No ? AnswerKind.No

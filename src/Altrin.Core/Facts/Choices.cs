@@ -58,12 +58,21 @@ internal sealed class Choices(IReadOnlyList<int> made)
             }
             Followed<T>[] all = [.. fork.Ways.Select((_, i) => Resolve([.. made, i]))];
             var best = all.MinBy(a => Rank(a.Best))!;
-            var sure = alike is not null && all.All(a => a.Sure && (ReferenceEquals(a, best) || a.Best == AnswerKind.No || alike(a.Result, best.Result)));
+            var sure =
+                alike is not null
+                && all.All(a => a.Sure && (ReferenceEquals(a, best) || a.Best == AnswerKind.No || alike(a.Result, best.Result)));
             return best with { Sure = sure, Answer = Answer.OneOf([.. all.Select((a, i) => (fork.Ways[i], a.Answer))], fork.Causes) };
         }
     }
 
-    private static int Rank(AnswerKind kind) => kind switch { AnswerKind.Yes => 0, AnswerKind.Luck => 1, AnswerKind.Unknown => 2, _ => 3 };
+    private static int Rank(AnswerKind kind) =>
+        kind switch
+        {
+            AnswerKind.Yes => 0,
+            AnswerKind.Luck => 1,
+            AnswerKind.Unknown => 2,
+            _ => 3,
+        };
 }
 
 /// <summary>What is chosen.</summary>

@@ -4,7 +4,9 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;
 
-/// <summary>What a router does with a packet that is for its own address: its forwards, what a device asked it for, its DMZ host, or nothing.</summary>
+/// <summary>
+/// What a router does with a packet that is for its own address: its forwards, what a device asked it for, its DMZ host, or nothing.
+/// </summary>
 internal readonly struct Entrance(World world, Addresses addresses, Trail trail, ReachFromOutside? need)
 {
     /// <summary>Whether the packet goes on, to the router itself or to whom the router sends it.</summary>
@@ -41,7 +43,15 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
         var habit = world.HabitsOf(at.Owner).LoopsBack;
         if (habit == Known.No)
         {
-            return trail.Stop(at.Owner, Cause.Of(CauseCodes.NoHairpin, $"{world.Name(at.Owner)} has no hairpin NAT: its WAN address is not reached from inside.", at.Owner)) is not null;
+            return trail.Stop(
+                at.Owner,
+                Cause.Of(
+                    CauseCodes.NoHairpin,
+                    $"{world.Name(at.Owner)} has no hairpin NAT: its WAN address is not reached from inside.",
+                    at.Owner
+                )
+            )
+                is not null;
         }
         if (habit == Known.Unknown)
         {
@@ -53,13 +63,24 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
 
     /// <summary>To whom a port goes that the device asked for itself: only the nearest router hears it (RFC 6887).</summary>
     private Ipv4Address? Asked(Interface at, RouterMode router, Protocol? protocol, int port) =>
-        need is { AsksItself: true } asked && router.PortRequests && at.Side == Side.Wan && asked.Protocol == protocol && asked.Port == port
-        && world.Network.Find(asked.Device, Side.Device) is { } device && world.Network.Find(at.Owner, Side.Lan)?.Segment == device.Segment
+        need is { AsksItself: true } asked
+        && router.PortRequests
+        && at.Side == Side.Wan
+        && asked.Protocol == protocol
+        && asked.Port == port
+        && world.Network.Find(asked.Device, Side.Device) is { } device
+        && world.Network.Find(at.Owner, Side.Lan)?.Segment == device.Segment
             ? addresses.Of(device)
             : null;
 
-    private bool Closed(string router, int port) => trail.Stop(router, Cause.Of(
-        CauseCodes.NotForwarded,
-        port == 0 ? $"{world.Name(router)} does not answer on that side." : $"{world.Name(router)} does not forward port {port}.",
-        router)) is not null;
+    private bool Closed(string router, int port) =>
+        trail.Stop(
+            router,
+            Cause.Of(
+                CauseCodes.NotForwarded,
+                port == 0 ? $"{world.Name(router)} does not answer on that side." : $"{world.Name(router)} does not forward port {port}.",
+                router
+            )
+        )
+            is not null;
 }

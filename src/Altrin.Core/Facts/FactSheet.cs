@@ -21,7 +21,8 @@ namespace Altrin.Core.Facts;
 /// <param name="Uplinks">To what each box and device is connected.</param>
 /// <param name="Nats">Where NAT is done, and how many times on the way.</param>
 /// <param name="Rulers">Who has which address of which subnet.</param>
-/// <param name="AmongDevices">Works <see cref="Reach"/> and what hangs on it out: no finding needs it, and it grows with the square of the home.</param>
+/// <param name="AmongDevices">Works <see cref="Reach"/> and what hangs on it out: no finding needs it, and it grows with the square of
+/// the home.</param>
 public sealed record FactSheet(
     IReadOnlyList<SegmentFact> Segments,
     IReadOnlyList<AddressFact> Addresses,
@@ -35,7 +36,8 @@ public sealed record FactSheet(
     IReadOnlyList<UplinkFact> Uplinks,
     IReadOnlyList<NatFact> Nats,
     IReadOnlyList<RulerFact> Rulers,
-    [property: JsonIgnore] Lazy<AmongDevices> AmongDevices)
+    [property: JsonIgnore] Lazy<AmongDevices> AmongDevices
+)
 {
     /// <summary>No facts at all: what is known of a home that could not be looked at.</summary>
     public static FactSheet Nothing { get; } = new([], [], [], [], [], [], [], [], [], [], [], [], new(() => new(new([], []), [], [])));
@@ -44,7 +46,10 @@ public sealed record FactSheet(
     [JsonIgnore]
     public ReachFact Reach => AmongDevices.Value.Reach;
 
-    /// <summary>Whose questions by broadcast and multicast arrive at whom, and whether the answer does. Classes that are not listed together hear nothing of each other.</summary>
+    /// <summary>
+    /// Whose questions by broadcast and multicast arrive at whom, and whether the answer does. Classes that are not listed together hear
+    /// nothing of each other.
+    /// </summary>
     [JsonIgnore]
     public IReadOnlyList<DiscoveryFact> Discovery => AmongDevices.Value.Discovery;
 
@@ -75,7 +80,10 @@ public sealed record LeaseFact(string Owner, Side Side, IReadOnlyList<Offer> Off
 /// <param name="StoppedBy">Who stops it; null where it arrives.</param>
 public sealed record InboundFact(string Router, Protocol Protocol, int Port, Answer Answer, string? ArrivesAt, string? StoppedBy);
 
-/// <summary>A question to everybody, such as those by which printers are found. It stays in its segment and crosses neither a router nor a barrier for guests.</summary>
+/// <summary>
+/// A question to everybody, such as those by which printers are found. It stays in its segment and crosses neither a router nor a barrier
+/// for guests.
+/// </summary>
 /// <param name="From">Class that asks.</param>
 /// <param name="To">Class that is looked for.</param>
 /// <param name="Question">Whether the question arrives.</param>
@@ -100,19 +108,30 @@ public sealed record SeatAnswer(string Class, Answer Answer);
 /// <param name="Devices">Customer's devices in it.</param>
 /// <param name="Servers">DHCP servers that answer in it.</param>
 /// <param name="Above">The segment on the WAN side of the router that rules it; null where nothing is above.</param>
-public sealed record SegmentFact(string Id, IReadOnlyList<Subnet> Subnets, IReadOnlyList<string> Boxes, IReadOnlyList<string> Devices, IReadOnlyList<string> Servers, string? Above);
+public sealed record SegmentFact(
+    string Id,
+    IReadOnlyList<Subnet> Subnets,
+    IReadOnlyList<string> Boxes,
+    IReadOnlyList<string> Devices,
+    IReadOnlyList<string> Servers,
+    string? Above
+);
 
 /// <summary>How a host came by its address.</summary>
 public enum AddressOrigin
 {
     /// <summary>Typed by hand.</summary>
     Fixed,
+
     /// <summary>Leased, and kept for it by a reservation.</summary>
     Reserved,
+
     /// <summary>Leased from a pool: one of a range.</summary>
     Leased,
+
     /// <summary>No DHCP server answered; it gives itself a link-local address (RFC 3927).</summary>
     SelfAssigned,
+
     /// <summary>It is connected to nothing.</summary>
     None,
 }
@@ -128,14 +147,26 @@ public enum AddressOrigin
 /// <param name="Gateway">Its default gateway; null where it has none.</param>
 /// <param name="DnsServers">Its DNS servers.</param>
 /// <param name="Servers">Who may have given it, by id; the first one's values stand here. Empty for a typed address.</param>
-public sealed record AddressFact(string Owner, Side Side, string Segment, AddressOrigin Origin, Ipv4Address? Address, AddressRange? From, int? PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> DnsServers, IReadOnlyList<string> Servers);
+public sealed record AddressFact(
+    string Owner,
+    Side Side,
+    string Segment,
+    AddressOrigin Origin,
+    Ipv4Address? Address,
+    AddressRange? From,
+    int? PrefixLength,
+    Ipv4Address? Gateway,
+    IReadOnlyList<Ipv4Address> DnsServers,
+    IReadOnlyList<string> Servers
+);
 
 /// <summary>One address that two hosts of one segment hold or may come to hold.</summary>
 /// <param name="Segment">Where.</param>
 /// <param name="Address">Which.</param>
 /// <param name="Holders">Hosts that hold it for certain, by id.</param>
 /// <param name="Pool">The server whose pool holds it too; null for a certain duplicate.</param>
-/// <param name="Guarded">Whether a host tries the address before it is used twice: it holds for as long as its holder is on and answers.</param>
+/// <param name="Guarded">Whether a host tries the address before it is used twice: it holds for as long as its holder is on and
+/// answers.</param>
 public sealed record ConflictFact(string Segment, Ipv4Address Address, IReadOnlyList<string> Holders, string? Pool, bool Guarded);
 
 /// <summary>A router whose sides share addresses.</summary>
@@ -143,13 +174,15 @@ public sealed record ConflictFact(string Segment, Ipv4Address Address, IReadOnly
 /// <param name="Outer">Subnet on its WAN side.</param>
 /// <param name="Inner">Subnet on its LAN side.</param>
 /// <param name="SharedAddress">Its own LAN address, where a host on the WAN side has it too.</param>
-/// <param name="MovedTo">An example of the subnet that the router took for its LAN instead, where it renumbers itself; null where it does not.</param>
+/// <param name="MovedTo">An example of the subnet that the router took for its LAN instead, where it renumbers itself; null where it does
+/// not.</param>
 public sealed record OverlapFact(string Router, Subnet Outer, Subnet Inner, Ipv4Address? SharedAddress, Subnet? MovedTo);
 
 /// <summary>Ordinary internet of a device.</summary>
 /// <param name="Device">The device.</param>
 /// <param name="Answer">Whether it has ordinary internet: it gets there, and names resolve.</param>
-/// <param name="Packets">Whether packets get there and back; written out as <see cref="Reached"/>, since the causes stand in the answer.</param>
+/// <param name="Packets">Whether packets get there and back; written out as <see cref="Reached"/>, since the causes stand in the
+/// answer.</param>
 /// <param name="Names">Whether names resolve; written out as <see cref="Resolves"/>.</param>
 /// <param name="Sure">Whether packets go the way that the rest tells whatever luck does; where not, it is one of several.</param>
 /// <param name="SeenAs">Whose address the world sees: a box, the device itself, or "street" behind a carrier.</param>
@@ -167,7 +200,8 @@ public sealed record InternetFact(
     Ipv4Address? SeenAddress,
     IReadOnlyList<string> NatBy,
     IReadOnlyList<string> Links,
-    string? Slowest)
+    string? Slowest
+)
 {
     /// <summary>Whether packets get there and back.</summary>
     public AnswerKind Reached => Packets.Kind;
@@ -187,14 +221,15 @@ public sealed record InternetFact(
     /// <param name="causes">How many causes are kept at most.</param>
     /// <param name="natBy">How many boxes that do NAT.</param>
     /// <param name="links">How many links.</param>
-    public InternetFact Brief(int causes, int natBy, int links) => this with
-    {
-        Answer = Answer.Brief(causes),
-        NatBy = NatBy.Count <= natBy ? NatBy : [.. NatBy.Take(natBy)],
-        MoreNatBy = Math.Max(0, NatBy.Count - natBy),
-        Links = Links.Count <= links ? Links : [.. Links.Take(links)],
-        MoreLinks = Math.Max(0, Links.Count - links),
-    };
+    public InternetFact Brief(int causes, int natBy, int links) =>
+        this with
+        {
+            Answer = Answer.Brief(causes),
+            NatBy = NatBy.Count <= natBy ? NatBy : [.. NatBy.Take(natBy)],
+            MoreNatBy = Math.Max(0, NatBy.Count - natBy),
+            Links = Links.Count <= links ? Links : [.. Links.Take(links)],
+            MoreLinks = Math.Max(0, Links.Count - links),
+        };
 }
 
 /// <summary>What joins two things.</summary>
@@ -202,8 +237,10 @@ public enum LinkKind
 {
     /// <summary>A cable, or what stands in for one: powerline, coax.</summary>
     Cable,
+
     /// <summary>A device in a Wi-Fi.</summary>
     Wifi,
+
     /// <summary>A box that joins another one by radio.</summary>
     Radio,
 }
@@ -213,7 +250,8 @@ public enum LinkKind
 /// <param name="Kind">What joins.</param>
 /// <param name="A">One end.</param>
 /// <param name="B">The other end; for a Wi-Fi the box.</param>
-/// <param name="AtMostMbps">What it carries at most by its ports and its medium, in Mb/s; null where neither is known. What arrives is measured, not computed.</param>
+/// <param name="AtMostMbps">What it carries at most by its ports and its medium, in Mb/s; null where neither is known. What arrives is
+/// measured, not computed.</param>
 /// <param name="InRing">Whether it is part of a ring.</param>
 /// <param name="PassesPublic">Whether a gateway's public address goes on through it.</param>
 public sealed record LinkFact(string Id, LinkKind Kind, PortRef A, PortRef B, int? AtMostMbps, bool InRing, bool PassesPublic);
@@ -228,7 +266,8 @@ public sealed record UplinkFact(string Owner, string Link, string To, bool Outer
 /// <summary>A router whose two sides are networks apart.</summary>
 /// <param name="Router">The router.</param>
 /// <param name="Does">Whether it is set to do NAT.</param>
-/// <param name="Number">Which NAT it is, counted from the internet line with the carrier's own; 2 and more are double NAT. Null where it does none, or has nothing above it.</param>
+/// <param name="Number">Which NAT it is, counted from the internet line with the carrier's own; 2 and more are double NAT. Null where it
+/// does none, or has nothing above it.</param>
 public sealed record NatFact(string Router, bool Does, int? Number);
 
 /// <summary>The addresses of one subnet of one segment.</summary>
@@ -248,7 +287,8 @@ public sealed record RulerFact(
     IReadOnlyList<RulerMark> Marks,
     IReadOnlyList<AddressRange> Free,
     Ipv4Address Gateway,
-    IReadOnlyList<Ipv4Address> DnsServers);
+    IReadOnlyList<Ipv4Address> DnsServers
+);
 
 /// <summary>What a router hands out.</summary>
 /// <param name="Router">The router, or its guest network.</param>
@@ -262,10 +302,13 @@ public enum RulerMarkKind
 {
     /// <summary>A router's own address.</summary>
     Router,
+
     /// <summary>Typed by hand.</summary>
     Fixed,
+
     /// <summary>Kept by a server for one MAC address.</summary>
     Reserved,
+
     /// <summary>One address that a leased host might get: an example.</summary>
     Example,
 }

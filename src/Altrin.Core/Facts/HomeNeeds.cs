@@ -13,11 +13,22 @@ internal static class HomeNeeds
         var slow = new List<Cause>();
         if (passed.Count(l => l.Cable is null) is var radios and > 1)
         {
-            slow.Add(NotQuick($"{network.NameOf(device.Owner)} goes over {radios} radio links, each of which adds waits that come and go.", device.Owner));
+            slow.Add(
+                NotQuick(
+                    $"{network.NameOf(device.Owner)} goes over {radios} radio links, each of which adds waits that come and go.",
+                    device.Owner
+                )
+            );
         }
         foreach (var mains in passed.Where(l => l.Cable is { Medium: Medium.Powerline }))
         {
-            slow.Add(NotQuick($"{network.NameOf(device.Owner)} goes over mains wiring, which adds waits that come and go.", device.Owner, mains.Id));
+            slow.Add(
+                NotQuick(
+                    $"{network.NameOf(device.Owner)} goes over mains wiring, which adds waits that come and go.",
+                    device.Owner,
+                    mains.Id
+                )
+            );
         }
         if (network.Design.Site.Service.Access == AccessKind.Satellite)
         {
@@ -27,26 +38,56 @@ internal static class HomeNeeds
     }
 
     public static Answer Calls(Design design, CallsInPlace need) =>
-        design.SetUp.Boxes.Any(b => b.Place == need.Place && Air.Of(design, b.Box).Count > 0) ? Answer.Yes
-        : Answer.NotKnown(Cause.Of(CauseCodes.NotMeasured, $"No box that sends stands in {design.NameOf(need.Place)}, and no level was measured there; -67 dBm or better is wanted.", need.Place));
+        design.SetUp.Boxes.Any(b => b.Place == need.Place && Air.Of(design, b.Box).Count > 0)
+            ? Answer.Yes
+            : Answer.NotKnown(
+                Cause.Of(
+                    CauseCodes.NotMeasured,
+                    $"No box that sends stands in {design.NameOf(need.Place)}, and no level was measured there; -67 dBm or better is wanted.",
+                    need.Place
+                )
+            );
 
     public static Answer Guests(Network network)
     {
         var names = new List<Answer>();
-        foreach (var (box, mode) in network.Design.SetUp.Boxes.Select(b => (b.Box, b.Mode)).Where(b => Air.Of(network.Design, b.Box).Any(a => a.Guest)))
+        foreach (
+            var (box, mode) in network
+                .Design.SetUp.Boxes.Select(b => (b.Box, b.Mode))
+                .Where(b => Air.Of(network.Design, b.Box).Any(a => a.Guest))
+        )
         {
             if (mode is RouterMode)
             {
                 var outer = network.Find(box, Side.Wan) is { Linked: true } wan ? network.Segment(wan.Segment) : null;
-                names.Add(outer is { HasStreet: false } && outer.Interfaces.Any(i => i.Side == Side.Device && i.GuestOf is null)
-                    ? Answer.No(Cause.Of(CauseCodes.GuestsInCascade, $"Guests of {network.NameOf(box)} open connections to everything before it.", box))
-                    : Answer.Yes);
+                names.Add(
+                    outer is { HasStreet: false } && outer.Interfaces.Any(i => i.Side == Side.Device && i.GuestOf is null)
+                        ? Answer.No(
+                            Cause.Of(
+                                CauseCodes.GuestsInCascade,
+                                $"Guests of {network.NameOf(box)} open connections to everything before it.",
+                                box
+                            )
+                        )
+                        : Answer.Yes
+                );
             }
             else if (mode is AccessPointMode { Guest: { } guest })
             {
                 var apart = guest.Vlan is not null ? Known.Yes : network.Design.Box(box)!.Profile.Habits.GuestsApart;
-                var open = Cause.Of(CauseCodes.GuestsNotIsolated, $"The guest name of {network.NameOf(box)} {(apart == Known.No ? "opens" : "may open")} into the home.", box);
-                names.Add(apart switch { Known.Yes => Answer.Yes, Known.No => Answer.No(open), _ => Answer.NotKnown(open) });
+                var open = Cause.Of(
+                    CauseCodes.GuestsNotIsolated,
+                    $"The guest name of {network.NameOf(box)} {(apart == Known.No ? "opens" : "may open")} into the home.",
+                    box
+                );
+                names.Add(
+                    apart switch
+                    {
+                        Known.Yes => Answer.Yes,
+                        Known.No => Answer.No(open),
+                        _ => Answer.NotKnown(open),
+                    }
+                );
             }
         }
         return names.Count > 0 ? Answer.All([.. names]) : Answer.No(Cause.Of(CauseCodes.NoGuestName, "No box sends a name for guests."));
@@ -69,13 +110,14 @@ internal static class HomeNeeds
             ? Answer.NotKnown(Cause.Of(CauseCodes.ServiceInGateway, $"Which box the {what} depends on was not noted."))
             : Answer.All([.. holders.Select(Box)]);
 
-        Answer Box(Box box) => (design.Mode(box.Id), box.Profile.Habits.KeepsServices) switch
-        {
-            (null, _) => Answer.No(Dies(box, "is not in use")),
-            (RouterMode { Passing: null }, _) or (not null, Known.Yes) => Answer.Yes,
-            (var mode, Known.No) => Answer.No(Dies(box, mode is BridgeMode ? "is in bridge mode" : "is in IP pass-through")),
-            var (mode, _) => Answer.NotKnown(Dies(box, mode is BridgeMode ? "is in bridge mode" : "is in IP pass-through")),
-        };
+        Answer Box(Box box) =>
+            (design.Mode(box.Id), box.Profile.Habits.KeepsServices) switch
+            {
+                (null, _) => Answer.No(Dies(box, "is not in use")),
+                (RouterMode { Passing: null }, _) or (not null, Known.Yes) => Answer.Yes,
+                (var mode, Known.No) => Answer.No(Dies(box, mode is BridgeMode ? "is in bridge mode" : "is in IP pass-through")),
+                var (mode, _) => Answer.NotKnown(Dies(box, mode is BridgeMode ? "is in bridge mode" : "is in IP pass-through")),
+            };
 
         Cause Dies(Box box, string why) => Cause.Of(CauseCodes.ServiceInGateway, $"The {what} lives in {box.Name}, which {why}.", box.Id);
     }
@@ -86,7 +128,9 @@ internal static class HomeNeeds
         {
             return Answer.No(Differs("with another protection"));
         }
-        return radio.Password == need.Password ? Answer.Yes : radio.Password is null || need.Password is null ? Answer.NotKnown(Differs("with a password that is not recorded")) : Answer.No(Differs("with another password"));
+        return radio.Password == need.Password ? Answer.Yes
+            : radio.Password is null || need.Password is null ? Answer.NotKnown(Differs("with a password that is not recorded"))
+            : Answer.No(Differs("with another password"));
 
         Cause Differs(string how) => Cause.Of(CauseCodes.NameNotKept, $"{design.NameOf(box)} sends \"{need.Name}\" {how}.", box);
     }

@@ -17,8 +17,10 @@ public sealed class HostTable
     internal HostTable(Network network, Leasing leasing)
     {
         (_network, _leasing) = (network, leasing);
-        _holders = network.Interfaces
-            .SelectMany(i => leasing.Holdings(i).Select(h => h.Exact).OfType<Ipv4Address>().Distinct().Select(a => (Key: (i.Segment, a), Host: i)))
+        _holders = network
+            .Interfaces.SelectMany(i =>
+                leasing.Holdings(i).Select(h => h.Exact).OfType<Ipv4Address>().Distinct().Select(a => (Key: (i.Segment, a), Host: i))
+            )
             .ToLookup(h => h.Key, h => h.Host);
         var conflicts = new List<ConflictFact>();
         foreach (var segment in network.Segments)
@@ -29,7 +31,10 @@ public sealed class HostTable
                 conflicts.AddRange(FixedInPools(segment));
             }
         }
-        Conflicts = [.. conflicts.OrderBy(c => c.Segment, StringComparer.Ordinal).ThenBy(c => c.Address).ThenBy(c => c.Pool, StringComparer.Ordinal)];
+        Conflicts =
+        [
+            .. conflicts.OrderBy(c => c.Segment, StringComparer.Ordinal).ThenBy(c => c.Address).ThenBy(c => c.Pool, StringComparer.Ordinal),
+        ];
     }
 
     /// <summary>Every conflict, by segment and address.</summary>
@@ -54,14 +59,20 @@ public sealed class HostTable
         return serving.Count > 0 ? serving : routers;
     }
 
-    /// <summary>Why luck may take an address away from its holder: others who may be handed it, too few leases. None where it is safe.</summary>
+    /// <summary>
+    /// Why luck may take an address away from its holder: others who may be handed it, too few leases. None where it is safe.
+    /// </summary>
     public IReadOnlyList<Cause> Races(Interface host, Holding holding)
     {
         if (holding is { Server: { } server, Exact: null })
         {
-            var causes = _leased.TryGetValue((host.Segment, server), out var known) ? known : _leased[(host.Segment, server)] = Leased(_network.Segment(host.Segment), server);
+            var causes = _leased.TryGetValue((host.Segment, server), out var known)
+                ? known
+                : _leased[(host.Segment, server)] = Leased(_network.Segment(host.Segment), server);
             // One who tries an address first declines the one that is taken, and is given another.
-            return causes.All(c => c.Code != CauseCodes.FixedAddressInPool) || !Checks(host) ? causes : [.. causes.Where(c => c.Code != CauseCodes.FixedAddressInPool)];
+            return causes.All(c => c.Code != CauseCodes.FixedAddressInPool) || !Checks(host)
+                ? causes
+                : [.. causes.Where(c => c.Code != CauseCodes.FixedAddressInPool)];
         }
         return _clashes.TryGetValue((host.Owner, host.Side), out var clashes) ? clashes : [];
     }
@@ -73,11 +84,23 @@ public sealed class HostTable
         var seat = segment.Servers.First(s => s.Owner == server);
         if (seat.Leases is { } leases && _leasing.Unreserved(server) > leases)
         {
-            causes.Add(Cause.Of(CauseCodes.SeveralBeforeRouter, $"{_leasing.Unreserved(server)} ask the provider for an address and {(leases == 1 ? "one gets it" : $"{leases} get one")}.", PortRef.Street));
+            causes.Add(
+                Cause.Of(
+                    CauseCodes.SeveralBeforeRouter,
+                    $"{_leasing.Unreserved(server)} ask the provider for an address and {(leases == 1 ? "one gets it" : $"{leases} get one")}.",
+                    PortRef.Street
+                )
+            );
         }
         else if (seat.Pool is { } pool && _leasing.Unreserved(server) > pool.Count)
         {
-            causes.Add(Cause.Of(CauseCodes.PoolTooSmall, $"{_leasing.Unreserved(server)} ask for an address and the pool of {_network.NameOf(server)} holds {pool.Count}.", server));
+            causes.Add(
+                Cause.Of(
+                    CauseCodes.PoolTooSmall,
+                    $"{_leasing.Unreserved(server)} ask for an address and the pool of {_network.NameOf(server)} holds {pool.Count}.",
+                    server
+                )
+            );
         }
         return causes;
     }
@@ -86,8 +109,8 @@ public sealed class HostTable
 
     private IEnumerable<ConflictFact> Duplicates(Segment segment)
     {
-        var certain = segment.Interfaces
-            .Select(i => (Host: i, Holdings: _leasing.Holdings(i)))
+        var certain = segment
+            .Interfaces.Select(i => (Host: i, Holdings: _leasing.Holdings(i)))
             .Where(i => i.Holdings is [{ Exact: not null }])
             .GroupBy(i => i.Holdings[0].Exact!.Value, i => i.Host)
             .Where(g => g.Count() > 1);
@@ -103,17 +126,27 @@ public sealed class HostTable
         {
             foreach (var host in segment.Interfaces)
             {
-                if (host.Owner == server.Owner || host.Setting is not Fixed typed || !server.Pool!.Value.Contains(typed.Address.Address)
-                    || server.Reservations.Any(r => r.Address == typed.Address.Address && r.Mac == host.Mac))
+                if (
+                    host.Owner == server.Owner
+                    || host.Setting is not Fixed typed
+                    || !server.Pool!.Value.Contains(typed.Address.Address)
+                    || server.Reservations.Any(r => r.Address == typed.Address.Address && r.Mac == host.Mac)
+                )
                 {
                     continue;
                 }
                 // Checked by the server, or by everybody who asks it, the address is handed to none while its holder answers.
-                var guarded = server.ChecksOffer == Known.Yes || segment.Interfaces.Where(i => i.Setting is Automatic && i.Linked).All(Checks);
+                var guarded =
+                    server.ChecksOffer == Known.Yes || segment.Interfaces.Where(i => i.Setting is Automatic && i.Linked).All(Checks);
                 // In a home that remembers, everybody has what it has; who may be given what later is not the question.
                 if (_leasing.Unreserved(server.Owner) > 0 && !guarded && _network.Situation.Memory is null)
                 {
-                    var cause = Cause.Of(CauseCodes.FixedAddressInPool, $"{_network.NameOf(server.Owner)} may lease {typed.Address.Address} of {_network.NameOf(host.Owner)} to another device.", host.Owner, server.Owner);
+                    var cause = Cause.Of(
+                        CauseCodes.FixedAddressInPool,
+                        $"{_network.NameOf(server.Owner)} may lease {typed.Address.Address} of {_network.NameOf(host.Owner)} to another device.",
+                        host.Owner,
+                        server.Owner
+                    );
                     Clash(host, cause);
                     (_inPool.TryGetValue(server.Owner, out var there) ? there : _inPool[server.Owner] = []).Add(cause);
                 }

@@ -23,7 +23,8 @@ public sealed record Offer(
     Ipv4Address? Gateway,
     IReadOnlyList<Ipv4Address> DnsServers,
     string? Domain,
-    int LeaseMinutes);
+    int LeaseMinutes
+);
 
 /// <summary>One way in which a host may hold an address.</summary>
 /// <param name="Exact">The address where it is certain.</param>
@@ -40,10 +41,14 @@ public sealed record Holding(
     int PrefixLength,
     Ipv4Address? Gateway,
     IReadOnlyList<Ipv4Address> DnsServers,
-    string? Server)
+    string? Server
+)
 {
     /// <summary>What hosts choose from that no server gives an address (RFC 3927, section 2.1).</summary>
-    internal static readonly AddressRange OfOnesOwn = AddressRange.Between(Ipv4Address.From(169, 254, 1, 0), Ipv4Address.From(169, 254, 254, 255));
+    internal static readonly AddressRange OfOnesOwn = AddressRange.Between(
+        Ipv4Address.From(169, 254, 1, 0),
+        Ipv4Address.From(169, 254, 254, 255)
+    );
 
     /// <summary>Whether the host chose it itself, since no DHCP server answered: it serves between such hosts and leads nowhere.</summary>
     public bool SelfAssigned => Server is null && From == OfOnesOwn;
@@ -84,18 +89,27 @@ public sealed class Leasing
         {
             if (host.Setting is Automatic && network.Situation.Memory is { } memory)
             {
-                _holdings[(host.Owner, host.Side)] = host.Linked && memory.Of(host.Owner, host.Side) is { Leases.Count: > 0 } held
-                    ? [.. held.Leases.Where(l => l.EndsAt > memory.Minute).Select(l => new Holding(l.Address, null, null, l.PrefixLength, l.Gateway, l.DnsServers, l.Server))]
-                    : [];
+                _holdings[(host.Owner, host.Side)] =
+                    host.Linked && memory.Of(host.Owner, host.Side) is { Leases.Count: > 0 } held
+                        ?
+                        [
+                            .. held
+                                .Leases.Where(l => l.EndsAt > memory.Minute)
+                                .Select(l => new Holding(l.Address, null, null, l.PrefixLength, l.Gateway, l.DnsServers, l.Server)),
+                        ]
+                        : [];
                 if (_holdings[(host.Owner, host.Side)].Count > 0 || host.Side is not (Side.Device or Side.Laptop))
                 {
                     continue;
                 }
             }
-            _holdings[(host.Owner, host.Side)] = host.Setting is Fixed typed
-                ? [new(typed.Address.Address, null, null, typed.Address.PrefixLength, typed.Gateway, typed.DnsServers, null)]
-                : network.Situation.Memory is null && Offers(host) is { Count: > 0 } offers ? [.. offers.Select(o => new Holding(o.Exact, o.From, o.Example, o.PrefixLength, o.Gateway, o.DnsServers, o.Server))]
-                : host is { Side: Side.Device or Side.Laptop, Linked: true } ? [new(null, Holding.OfOnesOwn, new(Holding.OfOnesOwn.First.Bits + ++alone), 16, null, [], null)]
+            _holdings[(host.Owner, host.Side)] =
+                host.Setting is Fixed typed
+                    ? [new(typed.Address.Address, null, null, typed.Address.PrefixLength, typed.Gateway, typed.DnsServers, null)]
+                : network.Situation.Memory is null && Offers(host) is { Count: > 0 } offers
+                    ? [.. offers.Select(o => new Holding(o.Exact, o.From, o.Example, o.PrefixLength, o.Gateway, o.DnsServers, o.Server))]
+                : host is { Side: Side.Device or Side.Laptop, Linked: true }
+                    ? [new(null, Holding.OfOnesOwn, new(Holding.OfOnesOwn.First.Bits + ++alone), 16, null, [], null)]
                 : [];
         }
     }
@@ -109,10 +123,17 @@ public sealed class Leasing
     /// <summary>How many hosts get a lease of a server without a reservation.</summary>
     public int Unreserved(string server) => _askers.GetValueOrDefault(server);
 
-    /// <summary>Every way in which the host may hold an address; none for a box that asks and no host answers. A device then chooses one itself.</summary>
+    /// <summary>
+    /// Every way in which the host may hold an address; none for a box that asks and no host answers. A device then chooses one itself.
+    /// </summary>
     public IReadOnlyList<Holding> Holdings(Interface host) => _holdings[(host.Owner, host.Side)];
 
-    private void Answer(ServerSeat server, List<Interface> asking, HashSet<Ipv4Address> fixedHere, Dictionary<(string, Side), List<Offer>> answers)
+    private void Answer(
+        ServerSeat server,
+        List<Interface> asking,
+        HashSet<Ipv4Address> fixedHere,
+        Dictionary<(string, Side), List<Offer>> answers
+    )
     {
         var kept = server.Reservations.ToDictionary(r => r.Mac, r => r.Address);
         var spoken = server.Reservations.Select(r => r.Address).Concat(fixedHere).Append(server.Own).ToHashSet();
@@ -159,7 +180,20 @@ public sealed class Leasing
         }
         _askers[server.Owner] = unreserved;
 
-        void Add(Interface asker, Ipv4Address? exact, AddressRange? from, Ipv4Address? example) => answers[(asker.Owner, asker.Side)].Add(
-            new(server.Owner, exact, from, example, server.PrefixLength, server.Gateway, server.DnsServers, server.Domain, server.LeaseMinutes));
+        void Add(Interface asker, Ipv4Address? exact, AddressRange? from, Ipv4Address? example) =>
+            answers[(asker.Owner, asker.Side)]
+                .Add(
+                    new(
+                        server.Owner,
+                        exact,
+                        from,
+                        example,
+                        server.PrefixLength,
+                        server.Gateway,
+                        server.DnsServers,
+                        server.Domain,
+                        server.LeaseMinutes
+                    )
+                );
     }
 }

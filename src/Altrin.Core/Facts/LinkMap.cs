@@ -21,15 +21,37 @@ internal sealed class LinkMap
             At(link.From).Add(link);
             At(link.To).Add(link);
         }
-        _parts = network.Links.SelectMany(l => new[] { l.From, l.To }).Where(g => g.Vlan != 0).Distinct().ToLookup(g => g.Owner, StringComparer.Ordinal);
+        _parts = network
+            .Links.SelectMany(l => new[] { l.From, l.To })
+            .Where(g => g.Vlan != 0)
+            .Distinct()
+            .ToLookup(g => g.Owner, StringComparer.Ordinal);
         // A cable that carries several networks is several links.
         _rates = network.Links.DistinctBy(l => l.Id).ToDictionary(l => l.Id, AtMost, StringComparer.Ordinal);
-        _passed = network.Design.SetUp.Boxes.Select(b => Passer.CableOf(network.Design, b.Box)?.Id).OfType<string>().ToHashSet(StringComparer.Ordinal);
+        _passed = network
+            .Design.SetUp.Boxes.Select(b => Passer.CableOf(network.Design, b.Box)?.Id)
+            .OfType<string>()
+            .ToHashSet(StringComparer.Ordinal);
         _rings = network.Segments.SelectMany(s => s.Loops).SelectMany(l => l.Cables).ToHashSet(StringComparer.Ordinal);
     }
 
     /// <summary>Every link, by id.</summary>
-    public IReadOnlyList<LinkFact> All() => [.. _network.Links.DistinctBy(l => l.Id).Select(l => new LinkFact(l.Id, l.Cable is not null ? LinkKind.Cable : l.IsRadio ? LinkKind.Radio : LinkKind.Wifi, l.A, l.B, _rates[l.Id], _rings.Contains(l.Id), _passed.Contains(l.Id)))];
+    public IReadOnlyList<LinkFact> All() =>
+        [
+            .. _network
+                .Links.DistinctBy(l => l.Id)
+                .Select(l => new LinkFact(
+                    l.Id,
+                    l.Cable is not null ? LinkKind.Cable
+                        : l.IsRadio ? LinkKind.Radio
+                        : LinkKind.Wifi,
+                    l.A,
+                    l.B,
+                    _rates[l.Id],
+                    _rings.Contains(l.Id),
+                    _passed.Contains(l.Id)
+                )),
+        ];
 
     /// <summary>
     /// The link by which each box and device hangs at the one nearer to the street, or nearer to the head of an island; nearest
@@ -41,13 +63,23 @@ internal sealed class LinkMap
         var reached = new HashSet<string>(StringComparer.Ordinal);
         Spread(PortRef.Street);
         // Islands: a router with nothing on its WAN side heads one, else what its segment is named after.
-        foreach (var router in _network.Interfaces.Where(i => i is { Side: Side.Wan, Linked: false }).Select(i => i.Owner).Order(StringComparer.Ordinal))
+        foreach (
+            var router in _network
+                .Interfaces.Where(i => i is { Side: Side.Wan, Linked: false })
+                .Select(i => i.Owner)
+                .Order(StringComparer.Ordinal)
+        )
         {
             Spread(router);
         }
         foreach (var segment in _network.Segments)
         {
-            foreach (var owner in segment.Boxes.OrderBy(b => b != segment.Id).ThenBy(b => _network.Router(b) is null).ThenBy(b => b, StringComparer.Ordinal))
+            foreach (
+                var owner in segment
+                    .Boxes.OrderBy(b => b != segment.Id)
+                    .ThenBy(b => _network.Router(b) is null)
+                    .ThenBy(b => b, StringComparer.Ordinal)
+            )
             {
                 Spread(owner);
             }

@@ -44,10 +44,9 @@ public static class Looking
     public static View? From(Observation seen, string owner)
     {
         var sides = seen.Network.Interfaces.Where(i => i.Owner == owner).ToList();
-        return sides.Count == 0 ? null : new(
-            owner,
-            [.. seen.Sheet.Addresses.Where(a => a.Owner == owner)],
-            [.. sides.SelectMany(s => At(seen, s))]);
+        return sides.Count == 0
+            ? null
+            : new(owner, [.. seen.Sheet.Addresses.Where(a => a.Owner == owner)], [.. sides.SelectMany(s => At(seen, s))]);
     }
 
     /// <summary>A ping and a route from a seat; null where it is not in use.</summary>
@@ -59,20 +58,36 @@ public static class Looking
             return null;
         }
         // An example address stands for the host that may have it: everything that is shown goes by the same examples.
-        var meant = seen.Hosts.Holders(seat.Segment, target).Count > 0 ? null
-            : seen.Network.Interfaces.Where(i => i.Linked && seen.Leasing.Holdings(i) is [{ Exact: null } held, ..] && held.Shown == target).OrderBy(i => i.Segment != seat.Segment).FirstOrDefault();
+        var meant =
+            seen.Hosts.Holders(seat.Segment, target).Count > 0
+                ? null
+                : seen
+                    .Network.Interfaces.Where(i =>
+                        i.Linked && seen.Leasing.Holdings(i) is [{ Exact: null } held, ..] && held.Shown == target
+                    )
+                    .OrderBy(i => i.Segment != seat.Segment)
+                    .FirstOrDefault();
         var route = meant is null ? seen.Tracer.To(seat, target) : seen.Tracer.To(seat, meant);
         // The first segment is the seat's own; from then on each is that of the side by which the next one was entered.
         var hops = route.Routers.Zip(route.Segments.Skip(1)).Select(h => Hop(h.First, h.Second)).ToList();
         if (route.ArrivedAt is { } at)
         {
-            hops.AddRange(at == Provider.Internet ? [new(PortRef.Street, Provider.Own(seen.Network.Design.Site.Service).Address), new(at, target)] : [new Passed(at, target)]);
+            hops.AddRange(
+                at == Provider.Internet
+                    ? [new(PortRef.Street, Provider.Own(seen.Network.Design.Site.Service).Address), new(at, target)]
+                    : [new Passed(at, target)]
+            );
         }
         return new(target, route.Answer, hops, route.StoppedBy);
 
-        Passed Hop(string router, string segment) => new(
-            router,
-            seen.Network.Interfaces.FirstOrDefault(i => i.Owner == router && i.Segment == segment) is { } side && seen.Leasing.Holdings(side) is [{ Exact: { } exact }] ? exact : null);
+        Passed Hop(string router, string segment) =>
+            new(
+                router,
+                seen.Network.Interfaces.FirstOrDefault(i => i.Owner == router && i.Segment == segment) is { } side
+                && seen.Leasing.Holdings(side) is [{ Exact: { } exact }]
+                    ? exact
+                    : null
+            );
     }
 
     /// <summary>The address table of one side once it has spoken to everybody; empty where it is connected to nothing.</summary>
@@ -80,11 +95,23 @@ public static class Looking
 
     /// <summary>Where each MAC address is seen, in its order.</summary>
     public static IReadOnlyList<Sighting> Sightings(Network network) =>
-        [.. network.Interfaces.Where(i => i is { Mac: not null, Linked: true }).Select(i => new Sighting(i.Mac!.Value, i.Owner, i.Side, i.Segment)).OrderBy(s => s.Mac).ThenBy(s => s.Owner, StringComparer.Ordinal).ThenBy(s => s.Side)];
+        [
+            .. network
+                .Interfaces.Where(i => i is { Mac: not null, Linked: true })
+                .Select(i => new Sighting(i.Mac!.Value, i.Owner, i.Side, i.Segment))
+                .OrderBy(s => s.Mac)
+                .ThenBy(s => s.Owner, StringComparer.Ordinal)
+                .ThenBy(s => s.Side),
+        ];
 
-    /// <summary>The MAC address that a seat sees of a host: beyond a radio link with three addresses, that of the box which joins by it.</summary>
+    /// <summary>
+    /// The MAC address that a seat sees of a host: beyond a radio link with three addresses, that of the box which joins by it.
+    /// </summary>
     private static Addressing.MacAddress? Shown(Observation seen, Interface seat, Interface other) =>
-        seen.Network.RadioLinks.FirstOrDefault(l => l.Segment == seat.Segment && l.Frames == UplinkFrames.ThreeAddress && l.Between(seat, other) && l.Holds(other)) is { } link
+        seen.Network.RadioLinks.FirstOrDefault(l =>
+            l.Segment == seat.Segment && l.Frames == UplinkFrames.ThreeAddress && l.Between(seat, other) && l.Holds(other)
+        )
+            is { } link
             ? seen.Network.Design.Box(link.Box)!.Mac
             : other.Mac;
 
@@ -99,23 +126,52 @@ public static class Looking
                 continue;
             }
             // A host that asks for an address, and the one that is asked, write the other down (RFC 826).
-            foreach (var held in seen.Leasing.Holdings(other).Where(h => own.Exists(s => Meets(s, h)) || (h.Subnet is { } theirs && mine.Exists(m => Meets(theirs, m)))
-                // Of two that the provider gives addresses which are not known, each takes the other for a neighbour.
-                || (h.Subnet is null && mine.Exists(m => m.Subnet is null))).DistinctBy(h => (h.Exact, h.From)))
+            foreach (
+                var held in seen
+                    .Leasing.Holdings(other)
+                    .Where(h =>
+                        own.Exists(s => Meets(s, h))
+                        || (h.Subnet is { } theirs && mine.Exists(m => Meets(theirs, m)))
+                        // Of two that the provider gives addresses which are not known, each takes the other for a neighbour.
+                        || (h.Subnet is null && mine.Exists(m => m.Subnet is null))
+                    )
+                    .DistinctBy(h => (h.Exact, h.From))
+            )
             {
-                yield return new(held.Exact, held.Exact is null ? held.From : null, other.Owner, Shown(seen, seat, other), held.Exact is not { } address || seen.Hosts.Holders(seat.Segment, address).Count < 2);
+                yield return new(
+                    held.Exact,
+                    held.Exact is null ? held.From : null,
+                    other.Owner,
+                    Shown(seen, seat, other),
+                    held.Exact is not { } address || seen.Hosts.Holders(seat.Segment, address).Count < 2
+                );
             }
         }
 
-        foreach (var router in seen.Network.Segment(seat.Segment).Interfaces.Where(i => i.Side == Side.Wan && i.Owner != seat.Owner && i.Linked))
+        foreach (
+            var router in seen.Network.Segment(seat.Segment).Interfaces.Where(i => i.Side == Side.Wan && i.Owner != seat.Owner && i.Linked)
+        )
         {
             var inner = seen.Network.Find(router.Owner, Side.Lan)!;
-            if (inner.Segment != seat.Segment && own.Exists(s => s.Contains(World.Own(inner).Address)) && seen.Network.Design.Box(router.Owner)!.Profile.Habits.AnswersAcross is not Known.No and var across)
+            if (
+                inner.Segment != seat.Segment
+                && own.Exists(s => s.Contains(World.Own(inner).Address))
+                && seen.Network.Design.Box(router.Owner)!.Profile.Habits.AnswersAcross is not Known.No and var across
+            )
             {
-                yield return new(World.Own(inner).Address, null, router.Owner, router.Mac, across == Known.Yes && seen.Hosts.Holders(seat.Segment, World.Own(inner).Address).Count == 0);
+                yield return new(
+                    World.Own(inner).Address,
+                    null,
+                    router.Owner,
+                    router.Mac,
+                    across == Known.Yes && seen.Hosts.Holders(seat.Segment, World.Own(inner).Address).Count == 0
+                );
             }
         }
 
-        static bool Meets(Subnet subnet, Holding held) => held.Exact is { } exact ? subnet.Contains(exact) : held.From is not { } range || subnet.Contains(range.First) || subnet.Contains(range.Last);
+        static bool Meets(Subnet subnet, Holding held) =>
+            held.Exact is { } exact
+                ? subnet.Contains(exact)
+                : held.From is not { } range || subnet.Contains(range.First) || subnet.Contains(range.Last);
     }
 }

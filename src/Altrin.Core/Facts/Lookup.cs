@@ -4,7 +4,9 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;
 
-/// <summary>Where a host or router sends a packet: its own subnets, the longest prefix first (RFC 1812), then its default gateway.</summary>
+/// <summary>
+/// Where a host or router sends a packet: its own subnets, the longest prefix first (RFC 1812), then its default gateway.
+/// </summary>
 internal readonly struct Lookup(World world, Choices choices, Addresses addresses)
 {
     /// <summary>What comes of a router's overlap.</summary>
@@ -45,7 +47,16 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         }
         if (held.Gateway is not { } gateway)
         {
-            stop(host.Owner, Cause.Of(CauseCodes.GatewayWrong, blame == host.Owner ? $"{world.Name(host.Owner)} has no default gateway." : $"{world.Name(blame)} hands out no default gateway.", blame));
+            stop(
+                host.Owner,
+                Cause.Of(
+                    CauseCodes.GatewayWrong,
+                    blame == host.Owner
+                        ? $"{world.Name(host.Owner)} has no default gateway."
+                        : $"{world.Name(blame)} hands out no default gateway.",
+                    blame
+                )
+            );
             return null;
         }
         if (IsBroadcast(subnet, gateway))
@@ -55,9 +66,18 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         }
         if (!subnet.Contains(gateway))
         {
-            // Linux refuses such a route unless told otherwise (measured); other systems ask for the gateway all the same (common practice).
-            var cause = Cause.Of(CauseCodes.GatewayWrong, $"The gateway {gateway} lies outside {subnet}; some systems take that and some do not.", blame);
-            if (choices.Pick(new("offside", host.Owner, host.Side), () => new(["its system takes such a gateway", "its system does not"], [cause])) == 1)
+            // Linux refuses such a route unless told otherwise (measured); other systems ask for the gateway all the same (common
+            // practice).
+            var cause = Cause.Of(
+                CauseCodes.GatewayWrong,
+                $"The gateway {gateway} lies outside {subnet}; some systems take that and some do not.",
+                blame
+            );
+            if (
+                choices.Pick(new("offside", host.Owner, host.Side), () =>
+                    new(["its system takes such a gateway", "its system does not"], [cause])
+                ) == 1
+            )
             {
                 stop(host.Owner, cause);
                 return null;
@@ -70,39 +90,70 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
     {
         var overlap = world.Overlap(at.Owner);
         var habit = overlap is null ? default : Habit(overlap);
-        if (overlap is not null && habit == Overlapping.Renumbers && at.IsInner && !answer && addresses.Given(at.Segment).Any(i => i.Side == Side.Device && i.Setting is Fixed))
+        if (
+            overlap is not null
+            && habit == Overlapping.Renumbers
+            && at.IsInner
+            && !answer
+            && addresses.Given(at.Segment).Any(i => i.Side == Side.Device && i.Setting is Fixed)
+        )
         {
             stop(at.Owner, world.OverlapCause(overlap));
             return null;
         }
         var wan = world.Network.Find(at.Owner, Side.Wan);
-        var outer = wan is { Linked: true } && habit != Overlapping.Refuses && addresses.Of(wan) is { } own && addresses.Held(wan) is { } held ? (own, held) : ((Ipv4Address Own, Holding Held)?)null;
+        var outer =
+            wan is { Linked: true } && habit != Overlapping.Refuses && addresses.Of(wan) is { } own && addresses.Held(wan) is { } held
+                ? (own, held)
+                : ((Ipv4Address Own, Holding Held)?)null;
         Hop? best = null;
         var length = -1;
         foreach (var side in world.Sides(at.Owner))
         {
-            var subnet = side.IsInner ? World.Own(side).Subnet : side == wan && outer is { } up ? Subnet.Containing(up.Own, up.Held.PrefixLength) : (Subnet?)null;
+            var subnet =
+                side.IsInner ? World.Own(side).Subnet
+                : side == wan && outer is { } up ? Subnet.Containing(up.Own, up.Held.PrefixLength)
+                : (Subnet?)null;
             if (subnet is not { } here || !here.Contains(target))
             {
                 continue;
             }
             // Of equal subnets the one set first wins (measured in Linux); a box that renumbered answers inward and asks outward.
-            var wins = here.PrefixLength > length
-                || (here.PrefixLength == length && side == wan && (habit == Overlapping.OuterFirst || (habit == Overlapping.Renumbers && !answer)))
-                || (here.PrefixLength == length && best?.Out == wan && (habit == Overlapping.InnerFirst || (habit == Overlapping.Renumbers && answer)));
+            var wins =
+                here.PrefixLength > length
+                || (
+                    here.PrefixLength == length
+                    && side == wan
+                    && (habit == Overlapping.OuterFirst || (habit == Overlapping.Renumbers && !answer))
+                )
+                || (
+                    here.PrefixLength == length
+                    && best?.Out == wan
+                    && (habit == Overlapping.InnerFirst || (habit == Overlapping.Renumbers && answer))
+                );
             if (wins)
             {
                 (best, length) = (new(side, target, false, at.Owner), here.PrefixLength);
             }
         }
-        if (best is { } direct && IsBroadcast(direct.Out.IsInner ? World.Own(direct.Out).Subnet : Subnet.Containing(outer!.Value.Own, outer.Value.Held.PrefixLength), target))
+        if (
+            best is { } direct
+            && IsBroadcast(
+                direct.Out.IsInner ? World.Own(direct.Out).Subnet : Subnet.Containing(outer!.Value.Own, outer.Value.Held.PrefixLength),
+                target
+            )
+        )
         {
             stop(at.Owner, Broadcast(at.Owner, Subnet.Containing(target, length), target));
             return null;
         }
         foreach (var route in router.Routes)
         {
-            if (route.To.Contains(target) && route.To.PrefixLength > length && world.Sides(at.Owner).FirstOrDefault(s => Reaches(s, route.Via, wan, outer?.Own, outer?.Held)) is { } side)
+            if (
+                route.To.Contains(target)
+                && route.To.PrefixLength > length
+                && world.Sides(at.Owner).FirstOrDefault(s => Reaches(s, route.Via, wan, outer?.Own, outer?.Held)) is { } side
+            )
             {
                 (best, length) = (new(side, route.Via, false, at.Owner), route.To.PrefixLength);
             }
@@ -110,28 +161,52 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         return best ?? ByDefault(at, wan, outer, overlap, habit, target, stop);
     }
 
-    private Hop? ByDefault(Interface at, Interface? wan, (Ipv4Address Own, Holding Held)? outer, OverlapFact? overlap, Overlapping habit, Ipv4Address target, Func<string, Cause, Interface?> stop)
+    private Hop? ByDefault(
+        Interface at,
+        Interface? wan,
+        (Ipv4Address Own, Holding Held)? outer,
+        OverlapFact? overlap,
+        Overlapping habit,
+        Ipv4Address target,
+        Func<string, Cause, Interface?> stop
+    )
     {
         if (outer is { Held: { Gateway: { } gateway } held } up)
         {
-            if (Subnet.Containing(up.Own, held.PrefixLength).Contains(gateway)
-                || choices.Pick(new("offside", at.Owner, Side.Wan), () => new(["the router takes such a gateway", "the router does not"], [Offside()])) == 0)
+            if (
+                Subnet.Containing(up.Own, held.PrefixLength).Contains(gateway)
+                || choices.Pick(new("offside", at.Owner, Side.Wan), () =>
+                    new(["the router takes such a gateway", "the router does not"], [Offside()])
+                ) == 0
+            )
             {
                 return new(wan!, gateway, true, World.Blame(wan!, held));
             }
             stop(at.Owner, Offside());
             return null;
 
-            Cause Offside() => Cause.Of(CauseCodes.GatewayWrong, $"The gateway {gateway} lies outside the subnet of the WAN side; some boxes take that and some do not.", World.Blame(wan!, held));
+            Cause Offside() =>
+                Cause.Of(
+                    CauseCodes.GatewayWrong,
+                    $"The gateway {gateway} lies outside the subnet of the WAN side; some boxes take that and some do not.",
+                    World.Blame(wan!, held)
+                );
         }
-        stop(at.Owner, wan switch
-        {
-            _ when overlap is not null && habit == Overlapping.Refuses => world.OverlapCause(overlap),
-            { Linked: false } => world.Unlinked(wan),
-            { } up2 when world.Leasing.Holdings(up2).Count == 0 => world.NoAddress(up2),
-            { } up2 when outer is { } set => Cause.Of(CauseCodes.GatewayWrong, $"{world.Name(at.Owner)} has no default gateway.", World.Blame(up2, set.Held)),
-            _ => Cause.Of(CauseCodes.NoRoute, $"{world.Name(at.Owner)} knows no way to {target}.", at.Owner),
-        });
+        stop(
+            at.Owner,
+            wan switch
+            {
+                _ when overlap is not null && habit == Overlapping.Refuses => world.OverlapCause(overlap),
+                { Linked: false } => world.Unlinked(wan),
+                { } up2 when world.Leasing.Holdings(up2).Count == 0 => world.NoAddress(up2),
+                { } up2 when outer is { } set => Cause.Of(
+                    CauseCodes.GatewayWrong,
+                    $"{world.Name(at.Owner)} has no default gateway.",
+                    World.Blame(up2, set.Held)
+                ),
+                _ => Cause.Of(CauseCodes.NoRoute, $"{world.Name(at.Owner)} knows no way to {target}.", at.Owner),
+            }
+        );
         return null;
     }
 
@@ -142,8 +217,9 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         Cause.Of(CauseCodes.SubnetMaskWrong, $"{target} is the broadcast address of {subnet}, as {world.Name(owner)} is set.", owner);
 
     private static bool Reaches(Interface side, Ipv4Address via, Interface? wan, Ipv4Address? own, Holding? held) =>
-        side.IsInner ? World.Own(side).Subnet.Contains(via)
-        : side == wan && own is { } address && held is not null && Subnet.Containing(address, held.PrefixLength).Contains(via);
+        side.IsInner
+            ? World.Own(side).Subnet.Contains(via)
+            : side == wan && own is { } address && held is not null && Subnet.Containing(address, held.PrefixLength).Contains(via);
 
     private Overlapping Habit(OverlapFact overlap)
     {
@@ -155,13 +231,17 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         // One that renumbers itself is not met here any more, unless it found nowhere to go.
         // Nested prefixes are told apart by their length, whichever side was set first (measured).
         string[] orders = overlap.Inner == overlap.Outer ? ["its LAN side was set first", "its WAN side was set first"] : ["it carries on"];
-        string[] ways = known is OverlapHabit.CarriesOn or OverlapHabit.Renumbers ? orders : [.. orders, "it refuses the lease", "it renumbers itself"];
+        string[] ways = known is OverlapHabit.CarriesOn or OverlapHabit.Renumbers
+            ? orders
+            : [.. orders, "it refuses the lease", "it renumbers itself"];
         if (ways.Length == 1)
         {
             return Overlapping.InnerFirst;
         }
         var all = world;
         var pick = choices.Pick(new("overlap", overlap.Router), () => new(ways, [all.OverlapCause(overlap)]));
-        return pick < orders.Length ? (Overlapping)pick : pick == orders.Length ? Overlapping.Refuses : Overlapping.Renumbers;
+        return pick < orders.Length ? (Overlapping)pick
+            : pick == orders.Length ? Overlapping.Refuses
+            : Overlapping.Renumbers;
     }
 }

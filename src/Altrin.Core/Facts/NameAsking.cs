@@ -22,7 +22,8 @@ internal sealed class NameAsking(Tracer tracer)
             return reached;
         }
         var likes = Tracer.Likes(host, _world.Leasing.Holdings(host));
-        var resolves = likes is null ? Judge(host)
+        var resolves =
+            likes is null ? Judge(host)
             : _alike.TryGetValue(likes, out var known) ? known
             : _alike[likes] = Judge(host);
         return reached.Kind == AnswerKind.No && resolves.Kind == AnswerKind.No ? reached : resolves;
@@ -32,7 +33,9 @@ internal sealed class NameAsking(Tracer tracer)
     {
         var holdings = _world.Leasing.Holdings(host);
         var ways = holdings.Select(h => (h.Server is { } s ? $"leased by {_world.Name(s)}" : "", Answer: By(host, h))).ToList();
-        return ways.Count == 1 ? ways[0].Answer : Answer.OneOf(ways, _world.FirstToAnswer([.. holdings.Select(h => h.Server).OfType<string>()]));
+        return ways.Count == 1
+            ? ways[0].Answer
+            : Answer.OneOf(ways, _world.FirstToAnswer([.. holdings.Select(h => h.Server).OfType<string>()]));
     }
 
     private Answer By(Interface host, Holding holding)
@@ -45,8 +48,22 @@ internal sealed class NameAsking(Tracer tracer)
         if (holding.DnsServers.Count == 0)
         {
             return host.Segment == PortRef.Street && _world.Service is PublicFixed { DnsServers.Count: 0 }
-                ? Answer.NotKnown(Cause.Of(CauseCodes.DnsServerWrong, $"The provider's DNS servers were not read, and {_world.Name(host.Owner)} has none.", blame))
-                : Answer.No(Cause.Of(CauseCodes.DnsServerWrong, blame == host.Owner ? $"{_world.Name(host.Owner)} has no DNS server." : $"{_world.Name(blame)} hands out no DNS server.", blame));
+                ? Answer.NotKnown(
+                    Cause.Of(
+                        CauseCodes.DnsServerWrong,
+                        $"The provider's DNS servers were not read, and {_world.Name(host.Owner)} has none.",
+                        blame
+                    )
+                )
+                : Answer.No(
+                    Cause.Of(
+                        CauseCodes.DnsServerWrong,
+                        blame == host.Owner
+                            ? $"{_world.Name(host.Owner)} has no DNS server."
+                            : $"{_world.Name(blame)} hands out no DNS server.",
+                        blame
+                    )
+                );
         }
         var answers = holding.DnsServers.Select(n => Server(host, n, blame)).ToList();
         // A host may use any of them, so all must answer.
@@ -60,21 +77,27 @@ internal sealed class NameAsking(Tracer tracer)
     {
         // Who takes the question may be luck, and what each of them knows differs.
         var silent = Wrong($"The DNS server {server} {_world.Whose(host, blame)} does not answer.");
-        var asked = Choices.Follow(c =>
-        {
-            var (answer, at) = new Walk(_world, c).Ask(host, server);
-            return (at is null || answer.Kind == AnswerKind.No ? Answer.No(silent) : answer.And(Knows(at)), 0);
-        }).Answer;
+        var asked = Choices
+            .Follow(c =>
+            {
+                var (answer, at) = new Walk(_world, c).Ask(host, server);
+                return (at is null || answer.Kind == AnswerKind.No ? Answer.No(silent) : answer.And(Knows(at)), 0);
+            })
+            .Answer;
         // No host at the address is what a DNS server that does not answer means.
-        return asked with { Causes = [.. asked.Causes.Select(c => c.Code == CauseCodes.NoAnswer ? silent : c).DistinctBy(c => c.Identity)] };
-
-        Answer Knows(Interface asked) => asked.Side switch
+        return asked with
         {
-            Side.Lan or Side.Guest or Side.Wan => Relay(asked.Owner, blame),
-            Side.Provider => Answer.Yes,
-            Side.Device => Answer.NotKnown(Wrong($"Whether {_world.Name(asked.Owner)} answers DNS was not found out.")),
-            _ => Answer.No(Wrong($"{server} is {_world.Name(asked.Owner)}, which is no DNS server.")),
+            Causes = [.. asked.Causes.Select(c => c.Code == CauseCodes.NoAnswer ? silent : c).DistinctBy(c => c.Identity)],
         };
+
+        Answer Knows(Interface asked) =>
+            asked.Side switch
+            {
+                Side.Lan or Side.Guest or Side.Wan => Relay(asked.Owner, blame),
+                Side.Provider => Answer.Yes,
+                Side.Device => Answer.NotKnown(Wrong($"Whether {_world.Name(asked.Owner)} answers DNS was not found out.")),
+                _ => Answer.No(Wrong($"{server} is {_world.Name(asked.Owner)}, which is no DNS server.")),
+            };
 
         Cause Wrong(string text) => Cause.Of(CauseCodes.DnsServerWrong, text, blame);
     }
@@ -87,7 +110,9 @@ internal sealed class NameAsking(Tracer tracer)
             return known;
         }
         // One that is asked about while it is being looked at asks itself in a circle.
-        _relays[router] = Answer.No(Cause.Of(CauseCodes.DnsServerWrong, $"{_world.Name(router)} is in a loop of DNS servers that ask each other.", blame));
+        _relays[router] = Answer.No(
+            Cause.Of(CauseCodes.DnsServerWrong, $"{_world.Name(router)} is in a loop of DNS servers that ask each other.", blame)
+        );
         return _relays[router] = _world.Network.Find(router, Side.Wan) is { } wan
             ? Of(wan, tracer.ToInternet(wan).Answer)
             : Answer.No(Cause.Of(CauseCodes.DnsServerWrong, $"{_world.Name(router)} has no DNS server to ask.", blame));

@@ -24,17 +24,21 @@ internal sealed class NatCount
         return [.. network.Design.SetUp.Boxes.Select(b => b.Box).Where(count.IsStep).Order(StringComparer.Ordinal).Select(count.Fact)];
     }
 
-    private NatFact Fact(string router) => _network.Router(router)!.Nat
-        ? new(router, true, _uplinks.ContainsKey(router) ? Before(router) + 1 : null)
-        : new(router, false, null);
+    private NatFact Fact(string router) =>
+        _network.Router(router)!.Nat
+            ? new(router, true, _uplinks.ContainsKey(router) ? Before(router) + 1 : null)
+            : new(router, false, null);
 
     /// <summary>Whether the LAN side of a box is another network than what it is connected to.</summary>
-    private bool IsStep(string box) => _network.Router(box) is not null
+    private bool IsStep(string box) =>
+        _network.Router(box) is not null
         && _network.Find(box, Side.Lan) is { } lan
         && _network.Find(box, Side.Wan)?.Segment != lan.Segment
         && (!_uplinks.TryGetValue(box, out var uplink) || uplink.Outer);
 
-    /// <summary>How many do NAT between a box and the internet; a public address that is passed on is not translated by the gateway.</summary>
+    /// <summary>
+    /// How many do NAT between a box and the internet; a public address that is passed on is not translated by the gateway.
+    /// </summary>
     private int Before(string box)
     {
         var before = 0;

@@ -27,16 +27,19 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
     }
 
     private NeedFact Fact(Need need, Answer answer, IReadOnlyList<string> via, string? stoppedBy) =>
-        NeedWords.Of(network.Design, need) is var (subject, asked) ? new(need.Id, need.About, $"{subject} {asked}", answer, via, stoppedBy) : throw new ArgumentOutOfRangeException(nameof(need));
+        NeedWords.Of(network.Design, need) is var (subject, asked)
+            ? new(need.Id, need.About, $"{subject} {asked}", answer, via, stoppedBy)
+            : throw new ArgumentOutOfRangeException(nameof(need));
 
-    private Answer OfHome(Need need) => need switch
-    {
-        CallsInPlace calls => HomeNeeds.Calls(network.Design, calls),
-        GuestsKeptApart => HomeNeeds.Guests(network),
-        KeepsNameAndPassword keeps => HomeNeeds.Name(network.Design, keeps),
-        ServiceLives lives => HomeNeeds.Lives(network.Design, lives),
-        _ => throw new ArgumentOutOfRangeException(nameof(need)),
-    };
+    private Answer OfHome(Need need) =>
+        need switch
+        {
+            CallsInPlace calls => HomeNeeds.Calls(network.Design, calls),
+            GuestsKeptApart => HomeNeeds.Guests(network),
+            KeepsNameAndPassword keeps => HomeNeeds.Name(network.Design, keeps),
+            ServiceLives lives => HomeNeeds.Lives(network.Design, lives),
+            _ => throw new ArgumentOutOfRangeException(nameof(need)),
+        };
 
     private NeedFact Served(LocalServer need, Interface device)
     {
@@ -51,8 +54,10 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
     }
 
     /// <summary>Every other device of the home. Guests are kept apart on purpose.</summary>
-    private IEnumerable<Interface> OfHome(Interface device) => network.Interfaces
-        .Where(i => i.Side == Side.Device && i.Owner != device.Owner && i.GuestOf is null && GuestId.BoxOf(i.Segment) is null);
+    private IEnumerable<Interface> OfHome(Interface device) =>
+        network.Interfaces.Where(i =>
+            i.Side == Side.Device && i.Owner != device.Owner && i.GuestOf is null && GuestId.BoxOf(i.Segment) is null
+        );
 
     private NeedFact Inbound(ReachFromOutside need, Interface device)
     {
@@ -60,12 +65,18 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
         var answer = way.Answer;
         if (network.Design.Site.Service is CarrierNat)
         {
-            answer = Answer.No(Cause.Of(CauseCodes.CarrierNat, "Carrier-grade NAT: no connection from outside gets to the home over IPv4.", PortRef.Street));
+            answer = Answer.No(
+                Cause.Of(CauseCodes.CarrierNat, "Carrier-grade NAT: no connection from outside gets to the home over IPv4.", PortRef.Street)
+            );
             return Stopped(PortRef.Street);
         }
         if (network.Design.Site.Service is UnknownService)
         {
-            answer = answer.And(Answer.NotKnown(Cause.Of(CauseCodes.ServiceUnknown, "Whether the provider gives a public address was not asked.", PortRef.Street)));
+            answer = answer.And(
+                Answer.NotKnown(
+                    Cause.Of(CauseCodes.ServiceUnknown, "Whether the provider gives a public address was not asked.", PortRef.Street)
+                )
+            );
         }
         var inner = via.Where(tracer.ToInternet(device).NatBy.Contains).Skip(1).ToList();
         if (answer.Kind == AnswerKind.No && answer.Causes.Any(c => c.Code == CauseCodes.NotForwarded))
@@ -87,7 +98,10 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
         }
         var elsewhere = OfHome(device).Where(i => !i.Linked || i.Segment != device.Segment).ToList();
         // Hosts in one segment are stopped alike, so one of each is looked at.
-        var apart = elsewhere.Where(o => o.Linked).GroupBy(o => o.Segment).Select(g => Apart(device, g.MaxBy(o => tracer.ToInternet(o).Routers.Count)!));
+        var apart = elsewhere
+            .Where(o => o.Linked)
+            .GroupBy(o => o.Segment)
+            .Select(g => Apart(device, g.MaxBy(o => tracer.ToInternet(o).Routers.Count)!));
         var steps = elsewhere.Where(o => !o.Linked).Select(o => (tracer.ToInternet(o).Answer, (string?)o.Owner)).Concat(apart).ToList();
         var answer = Answer.All([.. steps.Select(s => s.Item1)]);
         return Fact(need, answer, [], answer.IsYes ? null : steps.First(s => !s.Item1.IsYes).Item2);
@@ -104,8 +118,15 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
             return (Answer.No([.. twice.Select(Twice)]), twice[0]);
         }
         // Hosts on an island are apart because of what made it one.
-        var island = a.Answer.Causes.Concat(b.Answer.Causes).Where(c => c.Code is CauseCodes.WanPortEmpty or CauseCodes.NoDhcpServer or CauseCodes.UplinkNotJoined);
-        var apart = Cause.Of(CauseCodes.Apart, $"{Name(device.Owner)} and {Name(other.Owner)} are not in one network.", device.Owner, other.Owner);
+        var island = a
+            .Answer.Causes.Concat(b.Answer.Causes)
+            .Where(c => c.Code is CauseCodes.WanPortEmpty or CauseCodes.NoDhcpServer or CauseCodes.UplinkNotJoined);
+        var apart = Cause.Of(
+            CauseCodes.Apart,
+            $"{Name(device.Owner)} and {Name(other.Owner)} are not in one network.",
+            device.Owner,
+            other.Owner
+        );
         return (Answer.No([apart, .. island]), inner.FirstOrDefault() ?? between.FirstOrDefault() ?? other.Owner);
     }
 

@@ -15,7 +15,9 @@ public sealed record Observation(Network Network, Leasing Leasing, HostTable Hos
     /// <summary>Whether one device opens a connection to another; null where either is not in use or both are one.</summary>
     public ReachCell? Reach(string from, string to) => new ReachTable(Network, Leasing, Tracer).Pair(from, to);
 
-    /// <summary>The address of a host in one segment; an example of its range where the server decides; null where it has none there.</summary>
+    /// <summary>
+    /// The address of a host in one segment; an example of its range where the server decides; null where it has none there.
+    /// </summary>
     public Ipv4Address? AddressOf(string owner, string segment) =>
         Network.Segment(segment).Interfaces.FirstOrDefault(i => i.Owner == owner) is { } side ? Tracer.World.Address(side) : null;
 }
@@ -47,7 +49,8 @@ public static class Observer
             uplinks,
             NatCount.Of(network, connections, uplinks),
             Rulers.Of(network, leasing, hosts),
-            new(() => new ReachTable(network, leasing, tracer).All()));
+            new(() => new ReachTable(network, leasing, tracer).All())
+        );
         return new(network, leasing, hosts, tracer, sheet);
     }
 
@@ -64,24 +67,44 @@ public static class Observer
             segment.Boxes,
             [.. segment.Interfaces.Where(i => i.Side == Side.Device).Select(i => i.Owner)],
             [.. segment.Servers.Select(s => s.Owner)],
-            rulers.Select(r => network.Find(r.Owner, Side.Wan)).FirstOrDefault(w => w is { Linked: true })?.Segment);
+            rulers.Select(r => network.Find(r.Owner, Side.Wan)).FirstOrDefault(w => w is { Linked: true })?.Segment
+        );
     }
 
     private static AddressFact AddressFact(Leasing leasing, Interface host)
     {
         var holding = leasing.Holdings(host) is [var first, ..] ? first : null;
-        var origin = host.Setting is Fixed ? AddressOrigin.Fixed
+        var origin =
+            host.Setting is Fixed ? AddressOrigin.Fixed
             : !host.Linked ? AddressOrigin.None
             : holding is null or { SelfAssigned: true } ? AddressOrigin.SelfAssigned
             : holding.Exact is not null ? AddressOrigin.Reserved
             : AddressOrigin.Leased;
-        return new(host.Owner, host.Side, host.Segment, origin, holding?.Exact, holding?.From, holding?.PrefixLength, holding?.Gateway, holding?.DnsServers ?? [], [.. leasing.Offers(host).Select(o => o.Server)]);
+        return new(
+            host.Owner,
+            host.Side,
+            host.Segment,
+            origin,
+            holding?.Exact,
+            holding?.From,
+            holding?.PrefixLength,
+            holding?.Gateway,
+            holding?.DnsServers ?? [],
+            [.. leasing.Offers(host).Select(o => o.Server)]
+        );
     }
 
     private static LeaseFact LeaseFact(World world, Interface asker)
     {
         var offers = world.Leasing.Offers(asker);
-        return new(asker.Owner, asker.Side, offers, offers.Count > 0 ? null : asker.Linked ? world.NoAddress(asker) : world.Unlinked(asker));
+        return new(
+            asker.Owner,
+            asker.Side,
+            offers,
+            offers.Count > 0 ? null
+                : asker.Linked ? world.NoAddress(asker)
+                : world.Unlinked(asker)
+        );
     }
 
     private static InternetFact Internet(Network network, Leasing leasing, Tracer tracer, NameAsking names, LinkMap map, Interface device)
@@ -89,9 +112,24 @@ public static class Observer
         var route = tracer.ToInternet(device);
         var resolves = names.Of(device, route.Answer);
         var links = map.Along(device, route);
-        var seen = !route.Sure || route.SeenAs == PortRef.Street ? null
-            : (network.Find(route.SeenAs, Side.Wan) ?? network.Find(route.SeenAs, Side.Device)) is { } side && leasing.Holdings(side) is [{ Exact: { } exact }] ? (Addressing.Ipv4Address?)exact : null;
-        return new(device.Owner, route.Answer.And(resolves), route.Answer, resolves, route.Sure, route.SeenAs, seen, route.NatBy, links, map.Slowest(links));
+        var seen =
+            !route.Sure || route.SeenAs == PortRef.Street ? null
+            : (network.Find(route.SeenAs, Side.Wan) ?? network.Find(route.SeenAs, Side.Device)) is { } side
+            && leasing.Holdings(side) is [{ Exact: { } exact }]
+                ? (Addressing.Ipv4Address?)exact
+            : null;
+        return new(
+            device.Owner,
+            route.Answer.And(resolves),
+            route.Answer,
+            resolves,
+            route.Sure,
+            route.SeenAs,
+            seen,
+            route.NatBy,
+            links,
+            map.Slowest(links)
+        );
     }
 
     private static IEnumerable<InboundFact> Inbound(Network network, Tracer tracer, string router)

@@ -11,7 +11,15 @@ namespace Altrin.Core.Facts;
 /// <param name="Via">Routers passed, in order.</param>
 /// <param name="StoppedBy">What stops it; null where nothing does.</param>
 /// <param name="Links">Cables, Wi-Fi and radio links that its packets go over, as far as they get, in order.</param>
-public sealed record PathFact(string From, string To, Answer Answer, string Sentence, IReadOnlyList<string> Via, string? StoppedBy, IReadOnlyList<string> Links);
+public sealed record PathFact(
+    string From,
+    string To,
+    Answer Answer,
+    string Sentence,
+    IReadOnlyList<string> Via,
+    string? StoppedBy,
+    IReadOnlyList<string> Links
+);
 
 /// <summary>Explains single connections: what a table of classes cannot say.</summary>
 public static class Paths
@@ -43,7 +51,10 @@ public static class Paths
     /// <summary>The way in that a need asks for; null where there is no such need.</summary>
     public static PathFact? FromInternet(Observation seen, string need)
     {
-        if (seen.Network.Design.Site.Needs.FirstOrDefault(n => n.Id == need) is not ReachFromOutside reach || seen.Network.Find(reach.Device, Side.Device) is not { } device)
+        if (
+            seen.Network.Design.Site.Needs.FirstOrDefault(n => n.Id == need) is not ReachFromOutside reach
+            || seen.Network.Find(reach.Device, Side.Device) is not { } device
+        )
         {
             return null;
         }
@@ -52,14 +63,27 @@ public static class Paths
         return Told(seen, Provider.Internet, reach.Device, fact.Answer, fact.Answer.IsYes ? fact.Via : way.Routers, fact.StoppedBy, legs);
     }
 
-    private static PathFact Told(Observation seen, string from, string to, Answer answer, IReadOnlyList<string> via, string? stoppedBy, IReadOnlyList<Leg> legs)
+    private static PathFact Told(
+        Observation seen,
+        string from,
+        string to,
+        Answer answer,
+        IReadOnlyList<string> via,
+        string? stoppedBy,
+        IReadOnlyList<Leg> legs
+    )
     {
         var links = new LinkMap(seen.Network);
         var along = legs.Where(l => !l.Answer).SelectMany(l => l.To is { } taker ? links.Between(l.From, taker) : []).ToList();
         // What is not taken is drawn as far as the box that is to blame, where that is on the same wire.
         var last = legs.LastOrDefault(l => !l.Answer)?.From ?? seen.Network.Find(from, Side.Device);
-        if (!answer.IsYes && stoppedBy is not null && last is not null && legs.LastOrDefault(l => !l.Answer)?.To is null
-            && seen.Network.Segment(last.Segment).Interfaces.FirstOrDefault(i => i.Owner == stoppedBy) is { } barrier)
+        if (
+            !answer.IsYes
+            && stoppedBy is not null
+            && last is not null
+            && legs.LastOrDefault(l => !l.Answer)?.To is null
+            && seen.Network.Segment(last.Segment).Interfaces.FirstOrDefault(i => i.Owner == stoppedBy) is { } barrier
+        )
         {
             along.AddRange(links.Between(last, barrier));
         }
@@ -69,7 +93,10 @@ public static class Paths
     private static string Sentence(Observation seen, string from, string to, Answer answer, IReadOnlyList<string> via, string? stoppedBy)
     {
         var (a, b) = (Name(seen, from), seen.Network.NameOf(to));
-        var through = via.Count == 0 ? "directly, inside one network" : $"through {string.Join(", then ", via.Select(seen.Network.NameOf))}: {via.Count} {(via.Count == 1 ? "hop" : "hops")}";
+        var through =
+            via.Count == 0
+                ? "directly, inside one network"
+                : $"through {string.Join(", then ", via.Select(seen.Network.NameOf))}: {via.Count} {(via.Count == 1 ? "hop" : "hops")}";
         var stop = stoppedBy is { } by && by != from && by != to ? $", and {seen.Network.NameOf(by)} stops it" : "";
         return answer.Kind switch
         {

@@ -10,13 +10,15 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
 
     public AmongDevices All()
     {
-        var classes = network.Interfaces
-            .Where(i => i.Side == Side.Device)
+        var classes = network
+            .Interfaces.Where(i => i.Side == Side.Device)
             .GroupBy(KeyOf)
             .Select(g => new ReachClass(g.First().Owner, g.First().Linked ? g.First().Segment : Nowhere, [.. g.Select(i => i.Owner)]))
             .OrderBy(c => c.Id, StringComparer.Ordinal)
             .ToList();
-        var cells = classes.SelectMany(from => classes.Where(to => to != from || from.Devices.Count > 1).Select(to => Cell(from, to))).ToList();
+        var cells = classes
+            .SelectMany(from => classes.Where(to => to != from || from.Devices.Count > 1).Select(to => Cell(from, to)))
+            .ToList();
         return new(new(classes, cells), [.. Discovery(classes, cells)], [.. Management(classes)]);
     }
 
@@ -31,7 +33,8 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
     }
 
     /// <summary>Whether others open connections to one device: one cell for each class of them.</summary>
-    public IReadOnlyList<ReachCell> Towards(Interface to, IEnumerable<Interface> others) => [.. others.GroupBy(KeyOf).Select(g => Between(g.First(), to))];
+    public IReadOnlyList<ReachCell> Towards(Interface to, IEnumerable<Interface> others) =>
+        [.. others.GroupBy(KeyOf).Select(g => Between(g.First(), to))];
 
     private (Interface From, Interface To) Ends(ReachClass from, ReachClass to) =>
         (network.Find(from.Id, Side.Device)!, network.Find(to.Devices.First(d => d != from.Id), Side.Device)!);
@@ -39,17 +42,35 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
     private ReachCell Between(Interface a, Interface b)
     {
         var way = tracer.To(a, b);
-        if (way.Answer.Kind != AnswerKind.No || way.Answer.Causes.All(c => c.Code is not (CauseCodes.NoRoute or CauseCodes.NoAnswer or CauseCodes.NoNat or CauseCodes.NoReturnRoute)))
+        if (
+            way.Answer.Kind != AnswerKind.No
+            || way.Answer.Causes.All(c =>
+                c.Code is not (CauseCodes.NoRoute or CauseCodes.NoAnswer or CauseCodes.NoNat or CauseCodes.NoReturnRoute)
+            )
+        )
         {
             return new(a.Owner, b.Owner, way.Answer, way.Routers, way.StoppedBy);
         }
         // Packets for an address behind another router get lost towards the internet line. What keeps them out all the same is that router.
         var outward = tracer.ToInternet(a);
-        var guard = tracer.ToInternet(b).Routers.FirstOrDefault(r =>
-            network.Router(r) is { Nat: true } && Meets(r, Side.Wan) && !Meets(r, Side.Lan));
+        var guard = tracer
+            .ToInternet(b)
+            .Routers.FirstOrDefault(r => network.Router(r) is { Nat: true } && Meets(r, Side.Wan) && !Meets(r, Side.Lan));
         if (guard is not null)
         {
-            return new(a.Owner, b.Owner, Answer.No(Cause.Of(CauseCodes.NotForwarded, $"{network.NameOf(guard)} lets in no connection that was not opened from inside.", guard)), way.Routers, guard);
+            return new(
+                a.Owner,
+                b.Owner,
+                Answer.No(
+                    Cause.Of(
+                        CauseCodes.NotForwarded,
+                        $"{network.NameOf(guard)} lets in no connection that was not opened from inside.",
+                        guard
+                    )
+                ),
+                way.Routers,
+                guard
+            );
         }
         // Behind a router with one subnet on both sides, what lies before it is looked for beside the asker.
         return outward.Routers.Select(tracer.World.Overlap).FirstOrDefault(o => o is not null) is { } overlap
@@ -59,20 +80,38 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
         bool Meets(string router, Side side) => network.Find(router, side) is { } found && outward.Segments.Contains(found.Segment);
     }
 
-    /// <summary>A question is heard by the whole segment; its answer is a packet to the asker, and may fail where the question arrived.</summary>
+    /// <summary>
+    /// A question is heard by the whole segment; its answer is a packet to the asker, and may fail where the question arrived.
+    /// </summary>
     private IEnumerable<DiscoveryFact> Discovery(IReadOnlyList<ReachClass> classes, IReadOnlyList<ReachCell> cells)
     {
         var segments = classes.ToDictionary(c => c.Id, c => c.Segment, StringComparer.Ordinal);
         foreach (var cell in cells.Where(c => segments[c.From] == segments[c.To] && segments[c.From] != Nowhere))
         {
             var (asker, found) = Ends(classes.First(c => c.Id == cell.From), classes.First(c => c.Id == cell.To));
-            // Only a barrier for guests, or a ring, stops a broadcast inside its segment; and no host listens to one that comes from its own address.
-            var barrier = cell.Answer.Causes.Where(c => c.Code is CauseCodes.GuestsApart or CauseCodes.GuestsNotIsolated or CauseCodes.Loop || (c.Code == CauseCodes.AddressConflict && c.Subjects.Contains(asker.Owner) && c.Subjects.Contains(found.Owner))).ToList();
-            var shared = cell.Answer.Kind == AnswerKind.Luck ? cell.Answer.Causes.Where(c => c.Code is CauseCodes.FixedAddressInPool or CauseCodes.AddressConflict).ToList() : [];
-            var question = barrier.Count == 0 && shared.Count > 0 ? Answer.ByLuck([.. shared])
+            // Only a barrier for guests, or a ring, stops a broadcast inside its segment; and no host listens to one that comes from its
+            // own address.
+            var barrier = cell
+                .Answer.Causes.Where(c =>
+                    c.Code is CauseCodes.GuestsApart or CauseCodes.GuestsNotIsolated or CauseCodes.Loop
+                    || (c.Code == CauseCodes.AddressConflict && c.Subjects.Contains(asker.Owner) && c.Subjects.Contains(found.Owner))
+                )
+                .ToList();
+            var shared =
+                cell.Answer.Kind == AnswerKind.Luck
+                    ? cell.Answer.Causes.Where(c => c.Code is CauseCodes.FixedAddressInPool or CauseCodes.AddressConflict).ToList()
+                    : [];
+            var question =
+                barrier.Count == 0 && shared.Count > 0 ? Answer.ByLuck([.. shared])
                 : barrier.Count == 0 ? Answer.Yes
-                : cell.Answer.Kind == AnswerKind.Unknown ? Answer.NotKnown(barrier) : Answer.No(barrier);
-            yield return new(cell.From, cell.To, question, question.Kind == AnswerKind.No ? question : question.And(tracer.Deliver(found, asker).Answer));
+                : cell.Answer.Kind == AnswerKind.Unknown ? Answer.NotKnown(barrier)
+                : Answer.No(barrier);
+            yield return new(
+                cell.From,
+                cell.To,
+                question,
+                question.Kind == AnswerKind.No ? question : question.And(tracer.Deliver(found, asker).Answer)
+            );
         }
     }
 
@@ -81,7 +120,15 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
         foreach (var page in network.Interfaces.Where(i => i.Side is Side.Lan or Side.Page))
         {
             var address = leasing.Holdings(page) is [{ Exact: { } exact }] ? exact : (Addressing.Ipv4Address?)null;
-            yield return new(page.Owner, address, [.. classes.Where(c => c.Segment != Nowhere).Select(c => new SeatAnswer(c.Id, Opens(network.Find(c.Id, Side.Device)!, page)))]);
+            yield return new(
+                page.Owner,
+                address,
+                [
+                    .. classes
+                        .Where(c => c.Segment != Nowhere)
+                        .Select(c => new SeatAnswer(c.Id, Opens(network.Find(c.Id, Side.Device)!, page))),
+                ]
+            );
         }
     }
 
@@ -92,9 +139,21 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
     private Answer Opens(Interface from, Interface page)
     {
         var answer = tracer.To(from, page).Answer;
-        return answer.Kind == AnswerKind.No && page.Segment != from.Segment && Passer.CableOf(network.Design, page.Owner) is not null
-            && leasing.Holdings(from) is [{ Subnet: { } own }, ..] && !own.Overlaps(World.Own(page).Subnet) && tracer.ToInternet(from) is { Answer.IsYes: true, Segments: var way } && way.Contains(Sites.PortRef.Street)
-            ? Answer.NotKnown(Cause.Of(CauseCodes.PassThroughCutsOff, $"Whether the page of {network.NameOf(page.Owner)} opens from behind in IP pass-through was not found out.", page.Owner))
+        return
+            answer.Kind == AnswerKind.No
+            && page.Segment != from.Segment
+            && Passer.CableOf(network.Design, page.Owner) is not null
+            && leasing.Holdings(from) is [{ Subnet: { } own }, ..]
+            && !own.Overlaps(World.Own(page).Subnet)
+            && tracer.ToInternet(from) is { Answer.IsYes: true, Segments: var way }
+            && way.Contains(Sites.PortRef.Street)
+            ? Answer.NotKnown(
+                Cause.Of(
+                    CauseCodes.PassThroughCutsOff,
+                    $"Whether the page of {network.NameOf(page.Owner)} opens from behind in IP pass-through was not found out.",
+                    page.Owner
+                )
+            )
             : answer;
     }
 
@@ -106,12 +165,14 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
             return $"{answer.Kind}";
         }
         var holdings = leasing.Holdings(device);
-        return string.Join('|',
+        return string.Join(
+            '|',
             device.Behind,
             device.Segment,
             device.GuestOf,
             string.Join(',', holdings.Select(h => $"{h.Subnet}>{h.Gateway}{(h.Exact is null ? "~" : "")}")),
             answer.Kind,
-            string.Join(',', answer.Causes.Select(c => c.Identity)));
+            string.Join(',', answer.Causes.Select(c => c.Identity))
+        );
     }
 }

@@ -11,7 +11,9 @@ namespace Altrin.Core.Facts;
 /// <param name="Instead">Other boxes that it may join instead; empty where it joins no other.</param>
 public sealed record RadioFact(string Box, string To, RefusalReason? Why, UplinkFrames? Frames, IReadOnlyList<string> Instead);
 
-/// <summary>One Wi-Fi name of the home. With more than one group it only looks like one network: no device moves from one to the other.</summary>
+/// <summary>
+/// One Wi-Fi name of the home. With more than one group it only looks like one network: no device moves from one to the other.
+/// </summary>
 /// <param name="Name">The name.</param>
 /// <param name="Groups">Radios between which devices move by themselves.</param>
 public sealed record RoamingFact(string Name, IReadOnlyList<RoamingGroup> Groups);
@@ -32,29 +34,59 @@ public static class Roaming
 {
     /// <summary>Boxes that join others by radio, or should, by box.</summary>
     public static IReadOnlyList<RadioFact> Links(Network network) =>
-    [
-        .. network.RadioLinks.Select(l => new RadioFact(l.Box, l.To, null, l.Frames, l.Rivals))
-            .Concat(network.Unjoined.Select(u => new RadioFact(u.Box, u.To, u.Why, null, [])))
-            .OrderBy(r => r.Box, StringComparer.Ordinal),
-    ];
+        [
+            .. network
+                .RadioLinks.Select(l => new RadioFact(l.Box, l.To, null, l.Frames, l.Rivals))
+                .Concat(network.Unjoined.Select(u => new RadioFact(u.Box, u.To, u.Why, null, [])))
+                .OrderBy(r => r.Box, StringComparer.Ordinal),
+        ];
 
     /// <summary>The names of the home, in order, each with its groups.</summary>
     public static IReadOnlyList<RoamingFact> Names(Network network) =>
-    [
-        .. Airs(network).GroupBy(a => a.Setting.Name, StringComparer.Ordinal).OrderBy(g => g.Key, StringComparer.Ordinal)
-            .Select(g => new RoamingFact(g.Key, [.. Groups(network, g).Select(x => new RoamingGroup(x.Segment, [.. x.Members.Select(a => $"{a.Box}/{a.Radio.Id}")], [.. x.Members.Select(a => a.Radio.Band).Distinct().Order()]))])),
-    ];
+        [
+            .. Airs(network)
+                .GroupBy(a => a.Setting.Name, StringComparer.Ordinal)
+                .OrderBy(g => g.Key, StringComparer.Ordinal)
+                .Select(g => new RoamingFact(
+                    g.Key,
+                    [
+                        .. Groups(network, g)
+                            .Select(x => new RoamingGroup(
+                                x.Segment,
+                                [.. x.Members.Select(a => $"{a.Box}/{a.Radio.Id}")],
+                                [.. x.Members.Select(a => a.Radio.Band).Distinct().Order()]
+                            )),
+                    ]
+                )),
+        ];
 
     /// <summary>What devices hear whose bands are recorded, by device.</summary>
     public static IReadOnlyList<HeardFact> Heard(Network network) =>
-    [
-        .. network.Design.Site.Devices.Where(d => d.Bands.Count > 0).OrderBy(d => d.Id, StringComparer.Ordinal)
-            .Select(d => new HeardFact(d.Id, [.. Airs(network).Where(a => d.Bands.Contains(a.Radio.Band)).Select(a => a.Setting.Name).Distinct().Order(StringComparer.Ordinal)])),
-    ];
+        [
+            .. network
+                .Design.Site.Devices.Where(d => d.Bands.Count > 0)
+                .OrderBy(d => d.Id, StringComparer.Ordinal)
+                .Select(d => new HeardFact(
+                    d.Id,
+                    [
+                        .. Airs(network)
+                            .Where(a => d.Bands.Contains(a.Radio.Band))
+                            .Select(a => a.Setting.Name)
+                            .Distinct()
+                            .Order(StringComparer.Ordinal),
+                    ]
+                )),
+        ];
 
-    private static IEnumerable<Air> Airs(Network network) => network.Design.SetUp.Boxes
-        .Where(b => !network.Situation.Off.Contains(b.Box)).Select(b => b.Box).Order(StringComparer.Ordinal)
-        .SelectMany(b => Air.Of(network.Design, b)).OrderBy(a => a.Box, StringComparer.Ordinal).ThenBy(a => a.Guest).ThenBy(a => a.Radio.Id, StringComparer.Ordinal);
+    private static IEnumerable<Air> Airs(Network network) =>
+        network
+            .Design.SetUp.Boxes.Where(b => !network.Situation.Off.Contains(b.Box))
+            .Select(b => b.Box)
+            .Order(StringComparer.Ordinal)
+            .SelectMany(b => Air.Of(network.Design, b))
+            .OrderBy(a => a.Box, StringComparer.Ordinal)
+            .ThenBy(a => a.Guest)
+            .ThenBy(a => a.Radio.Id, StringComparer.Ordinal);
 
     private static List<(string Segment, List<Air> Members)> Groups(Network network, IEnumerable<Air> airs)
     {
@@ -62,7 +94,12 @@ public static class Roaming
         foreach (var air in airs)
         {
             var segment = SegmentOf(network, air);
-            var fits = groups.FirstOrDefault(g => g.Segment == segment && g.Members.TrueForAll(m => m.Setting.Password == air.Setting.Password && Association.InCommon(m.Setting.Security, air.Setting.Security)));
+            var fits = groups.FirstOrDefault(g =>
+                g.Segment == segment
+                && g.Members.TrueForAll(m =>
+                    m.Setting.Password == air.Setting.Password && Association.InCommon(m.Setting.Security, air.Setting.Security)
+                )
+            );
             if (fits.Members is { } there)
             {
                 there.Add(air);
@@ -76,10 +113,13 @@ public static class Roaming
     }
 
     /// <summary>Where a name leads: a router's guests have a segment of their own, an access point's where a tag leads them.</summary>
-    private static string SegmentOf(Network network, Air air) => network.Parts[network.Design.Mode(air.Box) switch
-    {
-        RouterMode => new(air.Box, false, air.Guest),
-        AccessPointMode { Guest.Vlan: { } tag } when air.Guest => new(air.Box, false, false, tag),
-        _ => new(air.Box, false),
-    }];
+    private static string SegmentOf(Network network, Air air) =>
+        network.Parts[
+            network.Design.Mode(air.Box) switch
+            {
+                RouterMode => new(air.Box, false, air.Guest),
+                AccessPointMode { Guest.Vlan: { } tag } when air.Guest => new(air.Box, false, false, tag),
+                _ => new(air.Box, false),
+            }
+        ];
 }

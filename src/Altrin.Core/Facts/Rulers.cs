@@ -8,7 +8,8 @@ namespace Altrin.Core.Facts;
 internal static class Rulers
 {
     /// <summary>One rule for each subnet that a router has on its LAN side, those of the routers that lead on first.</summary>
-    public static IReadOnlyList<RulerFact> Of(Network network, Leasing leasing, HostTable hosts) => [.. network.Segments.SelectMany(s => Of(network, leasing, hosts, s))];
+    public static IReadOnlyList<RulerFact> Of(Network network, Leasing leasing, HostTable hosts) =>
+        [.. network.Segments.SelectMany(s => Of(network, leasing, hosts, s))];
 
     private static IEnumerable<RulerFact> Of(Network network, Leasing leasing, HostTable hosts, Segment segment)
     {
@@ -20,18 +21,42 @@ internal static class Rulers
         }
     }
 
-    private static RulerFact Rule(Network network, Leasing leasing, HostTable hosts, Segment segment, Subnet subnet, IReadOnlyList<Interface> routers)
+    private static RulerFact Rule(
+        Network network,
+        Leasing leasing,
+        HostTable hosts,
+        Segment segment,
+        Subnet subnet,
+        IReadOnlyList<Interface> routers
+    )
     {
         var clashes = hosts.Conflicts.Where(c => c.Segment == segment.Id).Select(c => c.Address).ToHashSet();
-        PoolFact[] pools = [.. routers.Select(r => (Interface: r, Mode: network.Router(r.Owner)!)).Select(r => r.Interface.Side == Side.Guest
-            ? new PoolFact(GuestId.Of(r.Interface.Owner), r.Mode.Guest!.Pool, true, leasing.Unreserved(GuestId.Of(r.Interface.Owner)))
-            : new PoolFact(r.Interface.Owner, r.Mode.Server.Pool, r.Mode.Server.On, leasing.Unreserved(r.Interface.Owner)))];
+        PoolFact[] pools =
+        [
+            .. routers
+                .Select(r => (Interface: r, Mode: network.Router(r.Owner)!))
+                .Select(r =>
+                    r.Interface.Side == Side.Guest
+                        ? new PoolFact(
+                            GuestId.Of(r.Interface.Owner),
+                            r.Mode.Guest!.Pool,
+                            true,
+                            leasing.Unreserved(GuestId.Of(r.Interface.Owner))
+                        )
+                        : new PoolFact(r.Interface.Owner, r.Mode.Server.Pool, r.Mode.Server.On, leasing.Unreserved(r.Interface.Owner))
+                ),
+        ];
         var marks = new List<RulerMark>();
         foreach (var host in segment.Interfaces)
         {
             if (host.Setting is Fixed typed)
             {
-                Mark(host.Owner, host.Side, host.Side is Side.Lan or Side.Guest ? RulerMarkKind.Router : RulerMarkKind.Fixed, typed.Address.Address);
+                Mark(
+                    host.Owner,
+                    host.Side,
+                    host.Side is Side.Lan or Side.Guest ? RulerMarkKind.Router : RulerMarkKind.Fixed,
+                    typed.Address.Address
+                );
             }
             foreach (var offer in leasing.Offers(host).Where(o => o.Exact is null && o.Example is not null))
             {
@@ -53,7 +78,8 @@ internal static class Rulers
             [.. marks.OrderBy(m => m.Address).ThenBy(m => m.Owner, StringComparer.Ordinal).ThenBy(m => m.Kind)],
             [.. Outside(subnet.Hosts, pools.Where(p => p.On).Select(p => p.Range)).SelectMany(r => r.Without(spoken))],
             usual.Gateway!.Value,
-            usual.DnsServers);
+            usual.DnsServers
+        );
 
         void Mark(string owner, Side side, RulerMarkKind kind, Ipv4Address address)
         {
@@ -65,7 +91,6 @@ internal static class Rulers
     }
 
     /// <summary>The stretches of a range that other ranges leave.</summary>
-    private static IEnumerable<AddressRange> Outside(AddressRange range, IEnumerable<AddressRange> others) => others.Aggregate(
-        (IEnumerable<AddressRange>)[range],
-        (left, pool) => left.SelectMany(r => r.Outside(pool)));
+    private static IEnumerable<AddressRange> Outside(AddressRange range, IEnumerable<AddressRange> others) =>
+        others.Aggregate((IEnumerable<AddressRange>)[range], (left, pool) => left.SelectMany(r => r.Outside(pool)));
 }

@@ -10,10 +10,13 @@ public enum SeatKind
 {
     /// <summary>A customer's device.</summary>
     Device,
+
     /// <summary>A box.</summary>
     Box,
+
     /// <summary>A free port, with the installer's laptop plugged in.</summary>
     Port,
+
     /// <summary>A Wi-Fi name of one box, with the laptop in it.</summary>
     Wifi,
 }
@@ -38,10 +41,22 @@ public static class Seats
         var boxes = design.SetUp.Boxes.Select(b => design.Box(b.Box)).OfType<Box>().OrderBy(b => b.Id, StringComparer.Ordinal).ToList();
         return
         [
-            .. design.SetUp.Devices.OrderBy(d => d.Device, StringComparer.Ordinal).Select(d => new Seat(d.Device, SeatKind.Device, design.NameOf(d.Device), Asks(d.Device))),
+            .. design
+                .SetUp.Devices.OrderBy(d => d.Device, StringComparer.Ordinal)
+                .Select(d => new Seat(d.Device, SeatKind.Device, design.NameOf(d.Device), Asks(d.Device))),
             .. boxes.Where(b => sides.Contains(b.Id)).Select(b => new Seat(b.Id, SeatKind.Box, b.Name, Asks(b.Id))),
-            .. boxes.SelectMany(b => b.Profile.Ports.Select(p => new PortRef(b.Id, p.Id))).Where(p => design.CableAt(p) is null).Select(p => new Seat(p.ToString(), SeatKind.Port, $"laptop in {PortWords.Of(design, p)}", false)),
-            .. boxes.SelectMany(b => Airs(design, b.Id)).Select(a => new Seat($"{a.Box}/{Radio(a)}", SeatKind.Wifi, $"laptop in \"{a.Setting.Name}\" of {design.NameOf(a.Box)}{(a.Guest ? ", as a guest" : $", {BandWords.Of(a.Radio.Band)}")}", false)),
+            .. boxes
+                .SelectMany(b => b.Profile.Ports.Select(p => new PortRef(b.Id, p.Id)))
+                .Where(p => design.CableAt(p) is null)
+                .Select(p => new Seat(p.ToString(), SeatKind.Port, $"laptop in {PortWords.Of(design, p)}", false)),
+            .. boxes
+                .SelectMany(b => Airs(design, b.Id))
+                .Select(a => new Seat(
+                    $"{a.Box}/{Radio(a)}",
+                    SeatKind.Wifi,
+                    $"laptop in \"{a.Setting.Name}\" of {design.NameOf(a.Box)}{(a.Guest ? ", as a guest" : $", {BandWords.Of(a.Radio.Band)}")}",
+                    false
+                )),
         ];
     }
 
@@ -54,8 +69,12 @@ public static class Seats
         var (moment, owner) = (new Moment(design, Situation.Settled), at);
         if (PortRef.Read(at) is { Port.Length: > 0 } end && design.Box(end.Owner) is not null)
         {
-            var air = design.Box(end.Owner)!.Profile.Port(end.Port) is null ? Airs(design, end.Owner).FirstOrDefault(a => Radio(a) == end.Port) : null;
-            var laptop = air is null ? new Laptop(end, null, new Automatic()) : new Laptop(null, new(air.Box, air.Setting.Name, air.Setting.Password), new Automatic());
+            var air = design.Box(end.Owner)!.Profile.Port(end.Port) is null
+                ? Airs(design, end.Owner).FirstOrDefault(a => Radio(a) == end.Port)
+                : null;
+            var laptop = air is null
+                ? new Laptop(end, null, new Automatic())
+                : new Laptop(null, new(air.Box, air.Setting.Name, air.Setting.Password), new Automatic());
             var there = new MoveLaptop(laptop).From(moment);
             if (!there.Ok)
             {

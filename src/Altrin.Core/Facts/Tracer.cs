@@ -12,13 +12,22 @@ namespace Altrin.Core.Facts;
 /// <param name="StoppedBy">Who stops them; null where they arrive.</param>
 /// <param name="SeenAs">Whose address the goal sees: the last translator's, else the host's own.</param>
 /// <param name="ArrivedAt">At whom they arrive; null where they do not.</param>
-public sealed record Route(Answer Answer, IReadOnlyList<string> Routers, IReadOnlyList<string> NatBy, IReadOnlyList<string> Segments, string? StoppedBy, string SeenAs, string? ArrivedAt)
+public sealed record Route(
+    Answer Answer,
+    IReadOnlyList<string> Routers,
+    IReadOnlyList<string> NatBy,
+    IReadOnlyList<string> Segments,
+    string? StoppedBy,
+    string SeenAs,
+    string? ArrivedAt
+)
 {
     /// <summary>Whether they go this way whatever luck does; where not, this is one of several.</summary>
     public bool Sure { get; init; } = true;
 
     /// <summary>Whether two ways pass the same boxes and are changed alike.</summary>
-    internal static bool Alike(Route a, Route b) => a.SeenAs == b.SeenAs && a.Routers.SequenceEqual(b.Routers) && a.NatBy.SequenceEqual(b.NatBy);
+    internal static bool Alike(Route a, Route b) =>
+        a.SeenAs == b.SeenAs && a.Routers.SequenceEqual(b.Routers) && a.NatBy.SequenceEqual(b.NatBy);
 }
 
 /// <summary>Follows packets, with every outcome of what luck decides on their way.</summary>
@@ -42,8 +51,10 @@ public sealed class Tracer
     /// (RFC 2663). Empty for a router without NAT, for one behind which nothing else does it, and where packets go in a circle.
     /// </summary>
     public IReadOnlyList<string> NatAbove(string router) =>
-        _world.Network.Router(router) is { Nat: true } && _world.Network.Find(router, Side.Wan) is { } wan
-        && ToInternet(wan).Routers is var above && !above.Contains(router)
+        _world.Network.Router(router) is { Nat: true }
+        && _world.Network.Find(router, Side.Wan) is { } wan
+        && ToInternet(wan).Routers is var above
+        && !above.Contains(router)
             ? [.. above.Where(r => _world.Network.Router(r) is { Nat: true })]
             : [];
 
@@ -106,10 +117,18 @@ public sealed class Tracer
         string[] routers = [.. outward.Routers.Reverse()];
         return outward.Answer.Kind == AnswerKind.No || !device.Linked
             ? (routers, outward)
-            : (routers, Along(c => new Walk(_world, c) { Need = need, Aims = AimsOf(outward, device) }.FromInternet(EntryOf(outward, device), device)));
+            : (
+                routers,
+                Along(c =>
+                    new Walk(_world, c) { Need = need, Aims = AimsOf(outward, device) }.FromInternet(EntryOf(outward, device), device)
+                )
+            );
     }
 
-    /// <summary>A connection from outside to the outermost address before a router, wherever it arrives; the router itself where nothing translates before it.</summary>
+    /// <summary>
+    /// A connection from outside to the outermost address before a router, wherever it arrives; the router itself where nothing
+    /// translates before it.
+    /// </summary>
     public Route FromInternet(string router, Protocol protocol, int port)
     {
         var wan = _world.Network.Find(router, Side.Wan)!;
@@ -118,34 +137,47 @@ public sealed class Tracer
         {
             return outward;
         }
-        return Along(c => new Walk(_world, c) { Need = new(router, router, protocol, port, false) }.FromInternet(EntryOf(outward, wan), null));
+        return Along(c =>
+            new Walk(_world, c) { Need = new(router, router, protocol, port, false) }.FromInternet(EntryOf(outward, wan), null)
+        );
     }
 
     /// <summary>The packets of a connection from one host to another, out and back, in the best outcome.</summary>
     internal (Route Way, IReadOnlyList<Leg> Legs) Packets(Interface from, Interface to) => Told(null, [], w => w.To(from, to));
 
     /// <summary>The packets of a connection from a host to an address.</summary>
-    internal (Route Way, IReadOnlyList<Leg> Legs) Packets(Interface from, Ipv4Address target) => Told(null, [], w => w.ToAddress(from, target));
+    internal (Route Way, IReadOnlyList<Leg> Legs) Packets(Interface from, Ipv4Address target) =>
+        Told(null, [], w => w.ToAddress(from, target));
 
     /// <summary>The packets of a connection from the internet that a device needs.</summary>
     internal (Route Way, IReadOnlyList<Leg> Legs) Packets(ReachFromOutside need, Interface device)
     {
         var outward = ToInternet(device);
-        return outward.Answer.Kind == AnswerKind.No || !device.Linked ? (outward, []) : Told(need, AimsOf(outward, device), w => w.FromInternet(EntryOf(outward, device), device));
+        return outward.Answer.Kind == AnswerKind.No || !device.Linked
+            ? (outward, [])
+            : Told(need, AimsOf(outward, device), w => w.FromInternet(EntryOf(outward, device), device));
     }
 
     /// <summary>The side at which the world sees a host.</summary>
     private Interface EntryOf(Route outward, Interface host) =>
         outward.NatBy.LastOrDefault(t => t != PortRef.Street) is { } outermost ? _world.Network.Find(outermost, Side.Wan)! : host;
 
-    private Interface[] AimsOf(Route outward, Interface device) => [device, .. outward.Routers.Reverse().Select(r => _world.Network.Find(r, Side.Wan)).OfType<Interface>()];
+    private Interface[] AimsOf(Route outward, Interface device) =>
+        [device, .. outward.Routers.Reverse().Select(r => _world.Network.Find(r, Side.Wan)).OfType<Interface>()];
 
     private (Route, IReadOnlyList<Leg>) Told(ReachFromOutside? need, Interface[] aims, Func<Walk, (Answer, Route)> walk)
     {
         var followed = Choices.Follow(c =>
         {
             var legs = new List<Leg>();
-            var (answer, way) = walk(new(_world, c) { Need = need, Aims = aims, Legs = legs });
+            var (answer, way) = walk(
+                new(_world, c)
+                {
+                    Need = need,
+                    Aims = aims,
+                    Legs = legs,
+                }
+            );
             return (answer, (way, legs));
         });
         return (followed.Result.way with { Answer = followed.Answer }, followed.Result.legs);

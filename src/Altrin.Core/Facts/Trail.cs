@@ -85,20 +85,55 @@ internal sealed class Trail(World world)
         if (Wrong.Count > 0 && Outside(from) is { } outside)
         {
             // Where exactly such a host's packets or answers get lost matters less than that no router has a route to its address.
-            Wrong.RemoveAll(c => c.Code is CauseCodes.GatewayWrong or CauseCodes.NoAnswer or CauseCodes.NoRoute or CauseCodes.NoReturnRoute or CauseCodes.NoNat);
+            Wrong.RemoveAll(c =>
+                c.Code
+                    is CauseCodes.GatewayWrong
+                        or CauseCodes.NoAnswer
+                        or CauseCodes.NoRoute
+                        or CauseCodes.NoReturnRoute
+                        or CauseCodes.NoNat
+            );
             Wrong.Add(outside);
         }
         var wrong = Wrong.Concat(lost).ToList();
-        var answer = wrong.Count > 0 ? Answer.No(wrong) : Open.Count > 0 ? Answer.NotKnown(Open) : Answer.Yes;
+        var answer =
+            wrong.Count > 0 ? Answer.No(wrong)
+            : Open.Count > 0 ? Answer.NotKnown(Open)
+            : Answer.Yes;
         var translations = _mappings.Where(m => !m.OfTarget).ToList();
         if (HandedOn is { } rest)
         {
             var all = answer.And(rest.Answer);
             string[] translators = [.. translations.Select(m => m.Router), Routers[^1], .. rest.NatBy];
-            return (all, new(all, [.. Routers, .. rest.Routers], translators, [.. Segments, .. rest.Segments], all.IsYes ? null : _stoppedBy ?? rest.StoppedBy, rest.SeenAs, rest.ArrivedAt) { Sure = rest.Sure });
+            return (
+                all,
+                new(
+                    all,
+                    [.. Routers, .. rest.Routers],
+                    translators,
+                    [.. Segments, .. rest.Segments],
+                    all.IsYes ? null : _stoppedBy ?? rest.StoppedBy,
+                    rest.SeenAs,
+                    rest.ArrivedAt
+                )
+                {
+                    Sure = rest.Sure,
+                }
+            );
         }
         var seenAs = translations.Count > 0 ? translations[^1].Router : from.Owner;
-        return (answer, new(answer, Routers, [.. translations.Select(m => m.Router)], Segments, answer.IsYes ? null : _stoppedBy ?? from.Owner, seenAs, ArrivedAt?.Owner));
+        return (
+            answer,
+            new(
+                answer,
+                Routers,
+                [.. translations.Select(m => m.Router)],
+                Segments,
+                answer.IsYes ? null : _stoppedBy ?? from.Owner,
+                seenAs,
+                ArrivedAt?.Owner
+            )
+        );
     }
 
     /// <summary>That a host was set outside every subnet that is routed in its segment.</summary>
@@ -110,7 +145,11 @@ internal sealed class Trail(World world)
         }
         var rulers = world.Hosts.Rulers(world.Network.Segment(host.Segment));
         return rulers.Count > 0 && rulers.All(r => !World.Own(r).Subnet.Contains(typed.Address.Address))
-            ? Cause.Of(CauseCodes.OutsideSubnet, $"{typed.Address.Address} of {world.Name(host.Owner)} lies outside {World.Own(rulers[0]).Subnet}.", host.Owner)
+            ? Cause.Of(
+                CauseCodes.OutsideSubnet,
+                $"{typed.Address.Address} of {world.Name(host.Owner)} lies outside {World.Own(rulers[0]).Subnet}.",
+                host.Owner
+            )
             : null;
     }
 }

@@ -50,8 +50,12 @@ internal sealed class Walk(World world, Choices choices)
     /// <summary>One packet from a host to another, which needs no answer.</summary>
     public (Answer, Route) Deliver(Interface from, Interface to)
     {
-        if (_addresses.Of(to) is { } address && Begin(from, address, null, 0, out var packet)
-            && (packet.Source == address ? from : Carry(from, ref packet, false)) is { } at && at.Owner != to.Owner)
+        if (
+            _addresses.Of(to) is { } address
+            && Begin(from, address, null, 0, out var packet)
+            && (packet.Source == address ? from : Carry(from, ref packet, false)) is { } at
+            && at.Owner != to.Owner
+        )
         {
             Stop(at.Owner, Cause.Of(CauseCodes.NoAnswer, $"{address} is {Name(at.Owner)} there, not {Name(to.Owner)}.", at.Owner));
         }
@@ -96,11 +100,25 @@ internal sealed class Walk(World world, Choices choices)
         var at = Carry(world.Internet, ref packet, false);
         if (at is not null && device is not null && at.Owner != device.Owner)
         {
-            Stop(at.Owner, Cause.Of(CauseCodes.NotForwarded, $"{Name(_trail.Routers.LastOrDefault() ?? at.Owner)} forwards port {need.Port} to {packet.Target}, which is not {Name(device.Owner)}.", _trail.Routers.LastOrDefault() ?? at.Owner));
+            Stop(
+                at.Owner,
+                Cause.Of(
+                    CauseCodes.NotForwarded,
+                    $"{Name(_trail.Routers.LastOrDefault() ?? at.Owner)} forwards port {need.Port} to {packet.Target}, which is not {Name(device.Owner)}.",
+                    _trail.Routers.LastOrDefault() ?? at.Owner
+                )
+            );
         }
         else if (at is not null && device is not null && packet.Port != need.Port)
         {
-            Stop(_trail.Routers[^1], Cause.Of(CauseCodes.NotForwarded, $"The connection arrives at port {packet.Port} instead of {need.Port}.", _trail.Routers[^1]));
+            Stop(
+                _trail.Routers[^1],
+                Cause.Of(
+                    CauseCodes.NotForwarded,
+                    $"The connection arrives at port {packet.Port} instead of {need.Port}.",
+                    _trail.Routers[^1]
+                )
+            );
         }
         else if (at is not null)
         {
@@ -122,7 +140,10 @@ internal sealed class Walk(World world, Choices choices)
             }
             else if (at is not null && goal is not null && at.Owner != goal.Owner)
             {
-                Stop(at.Owner, Cause.Of(CauseCodes.NoAnswer, $"{packet.Target} is {Name(at.Owner)} there, not {Name(goal.Owner)}.", at.Owner));
+                Stop(
+                    at.Owner,
+                    Cause.Of(CauseCodes.NoAnswer, $"{packet.Target} is {Name(at.Owner)} there, not {Name(goal.Owner)}.", at.Owner)
+                );
             }
             else if (at is not null && at != from)
             {
@@ -140,7 +161,12 @@ internal sealed class Walk(World world, Choices choices)
         if (!from.Linked)
         {
             var cause = world.Unlinked(from);
-            var keyOpen = cause.Code is CauseCodes.WifiNotJoined or CauseCodes.UplinkNotJoined && (world.Network.Refusals.Any(r => r.Device == from.Owner && r.Why == RefusalReason.PasswordNotKnown) || world.Network.Unjoined.Any(r => r.Box == from.Owner && r.Why == RefusalReason.PasswordNotKnown));
+            var keyOpen =
+                cause.Code is CauseCodes.WifiNotJoined or CauseCodes.UplinkNotJoined
+                && (
+                    world.Network.Refusals.Any(r => r.Device == from.Owner && r.Why == RefusalReason.PasswordNotKnown)
+                    || world.Network.Unjoined.Any(r => r.Box == from.Owner && r.Why == RefusalReason.PasswordNotKnown)
+                );
             (keyOpen ? _trail.Open : _trail.Wrong).Add(cause);
             _trail.StopsAt(from.Owner);
             return false;
@@ -161,12 +187,26 @@ internal sealed class Walk(World world, Choices choices)
         var back = Carry(at, ref answer, true);
         if (back is not null && (back.Owner != asker.Owner || answer.Source != asked))
         {
-            Stop(at.Owner, Cause.Of(CauseCodes.NoReturnRoute, $"The answer comes to {Name(back.Owner)} from {answer.Source}, not to {Name(asker.Owner)} from {asked}.", at.Owner));
+            Stop(
+                at.Owner,
+                Cause.Of(
+                    CauseCodes.NoReturnRoute,
+                    $"The answer comes to {Name(back.Owner)} from {answer.Source}, not to {Name(asker.Owner)} from {asked}.",
+                    at.Owner
+                )
+            );
         }
         if (_trail.Wrong.Count > lost && _trail.Routers.FirstOrDefault(r => world.Network.Router(r) is { Nat: false }) is { } open)
         {
             _trail.Wrong.RemoveRange(lost, _trail.Wrong.Count - lost);
-            Stop(open, Cause.Of(CauseCodes.NoReturnRoute, $"{Name(open)} has no NAT, and what is before it has no route back to {packet.Source}.", open));
+            Stop(
+                open,
+                Cause.Of(
+                    CauseCodes.NoReturnRoute,
+                    $"{Name(open)} has no NAT, and what is before it has no route back to {packet.Source}.",
+                    open
+                )
+            );
         }
         return _trail.Wrong.Count == lost;
     }
@@ -198,7 +238,10 @@ internal sealed class Walk(World world, Choices choices)
                 }
                 if (at.Side is Side.Device or Side.Page or Side.Laptop)
                 {
-                    return Stop(at.Owner, Cause.Of(CauseCodes.GatewayWrong, $"{_last.Next} is {Name(at.Owner)}, which does not route.", _last.Blame));
+                    return Stop(
+                        at.Owner,
+                        Cause.Of(CauseCodes.GatewayWrong, $"{_last.Next} is {Name(at.Owner)}, which does not route.", _last.Blame)
+                    );
                 }
                 if (!answer && at.Side is not Side.Provider)
                 {
@@ -250,8 +293,11 @@ internal sealed class Walk(World world, Choices choices)
             {
                 return Stop(at.Owner, barred);
             }
-            if (world.Overlap(at.Owner) is { } overlap && world.HabitsOf(at.Owner).ChecksReversePath == Known.Yes
-                && new Lookup(world, choices, _addresses).At(at, packet.Source, answer, (_, _) => null)?.Out != at)
+            if (
+                world.Overlap(at.Owner) is { } overlap
+                && world.HabitsOf(at.Owner).ChecksReversePath == Known.Yes
+                && new Lookup(world, choices, _addresses).At(at, packet.Source, answer, (_, _) => null)?.Out != at
+            )
             {
                 return Stop(at.Owner, world.OverlapCause(overlap));
             }
@@ -269,7 +315,12 @@ internal sealed class Walk(World world, Choices choices)
             _trail.Open.Add(passed);
         }
         // What goes to a neighbour on the line does not pass the provider.
-        if (hop.Out.Segment == PortRef.Street && (hop.ByDefault || hop.Next == World.Own(world.Street).Address) && _addresses.Takers(hop.Out, hop.Next) is var takers && (takers.Count == 0 || takers.Any(t => t.Side == Side.Provider)))
+        if (
+            hop.Out.Segment == PortRef.Street
+            && (hop.ByDefault || hop.Next == World.Own(world.Street).Address)
+            && _addresses.Takers(hop.Out, hop.Next) is var takers
+            && (takers.Count == 0 || takers.Any(t => t.Side == Side.Provider))
+        )
         {
             if (world.WrongAtStreet(hop.Out) is { } wrong)
             {
@@ -277,11 +328,25 @@ internal sealed class Walk(World world, Choices choices)
             }
             if (!answer && at == hop.Out && _trail.Forwarded(at.Owner))
             {
-                return Stop(at.Owner, Cause.Of(CauseCodes.NoRoute, $"{Name(at.Owner)} forwards port {packet.Port} to {packet.Target}, and has no route there.", at.Owner));
+                return Stop(
+                    at.Owner,
+                    Cause.Of(
+                        CauseCodes.NoRoute,
+                        $"{Name(at.Owner)} forwards port {packet.Port} to {packet.Target}, and has no route there.",
+                        at.Owner
+                    )
+                );
             }
             if (!answer && packet.Source != _addresses.Of(hop.Out))
             {
-                return Stop(at.Owner, Cause.Of(CauseCodes.NoNat, $"{Name(at.Owner)} sends {packet.Source} out without NAT, and the provider drops it.", at.Owner));
+                return Stop(
+                    at.Owner,
+                    Cause.Of(
+                        CauseCodes.NoNat,
+                        $"{Name(at.Owner)} sends {packet.Source} out without NAT, and the provider drops it.",
+                        at.Owner
+                    )
+                );
             }
         }
         return Handed(hop, packet, answer);
@@ -289,18 +354,25 @@ internal sealed class Walk(World world, Choices choices)
 
     /// <summary>Whether the rest of the way is the same as the router's own to the internet.</summary>
     private bool HandsOn(Interface at, RouterMode router, Packet packet) =>
-        Onward is not null && packet.Target == Provider.Host && at.IsInner && router is { Nat: true, Passing: null } && world.Overlap(at.Owner) is null
-        && router.Routes.All(r => !r.To.Contains(packet.Target)) && world.Sides(at.Owner).All(s => !s.IsInner || !World.Own(s).Subnet.Contains(packet.Target));
+        Onward is not null
+        && packet.Target == Provider.Host
+        && at.IsInner
+        && router is { Nat: true, Passing: null }
+        && world.Overlap(at.Owner) is null
+        && router.Routes.All(r => !r.To.Contains(packet.Target))
+        && world.Sides(at.Owner).All(s => !s.IsInner || !World.Own(s).Subnet.Contains(packet.Target));
 
-    /// <summary>What a router drops: connections from outside that were not asked for, and everything between its guests and the others.</summary>
+    /// <summary>
+    /// What a router drops: connections from outside that were not asked for, and everything between its guests and the others.
+    /// </summary>
     private Cause? Barred(Interface at, Interface onto, RouterMode router, Packet packet)
     {
         var letIn = _trail.Forwarded(at.Owner);
         return at.Side == Side.Wan && onto.IsInner && router.Nat && !letIn
-            ? Cause.Of(CauseCodes.NotForwarded, $"{Name(at.Owner)} lets in no connection that was not opened from inside.", at.Owner)
+                ? Cause.Of(CauseCodes.NotForwarded, $"{Name(at.Owner)} lets in no connection that was not opened from inside.", at.Owner)
             : (at.Side, onto.Side) is (Side.Guest, Side.Lan) or (Side.Lan, Side.Guest)
                 ? Cause.Of(CauseCodes.GuestsApart, $"{Name(at.Owner)} keeps its guests apart.", at.Owner)
-                : null;
+            : null;
     }
 
     private Interface? AtProvider(Interface at, ref Packet packet, bool answer)
@@ -308,7 +380,14 @@ internal sealed class Walk(World world, Choices choices)
         if (at == world.Internet)
         {
             return world.Service is CarrierNat && !answer
-                ? Stop(PortRef.Street, Cause.Of(CauseCodes.CarrierNat, "Carrier-grade NAT: no connection from outside gets to the home over IPv4.", PortRef.Street))
+                ? Stop(
+                    PortRef.Street,
+                    Cause.Of(
+                        CauseCodes.CarrierNat,
+                        "Carrier-grade NAT: no connection from outside gets to the home over IPv4.",
+                        PortRef.Street
+                    )
+                )
                 : Beyond(at, world.Street, packet, answer);
         }
         var line = Provider.Own(world.Service);

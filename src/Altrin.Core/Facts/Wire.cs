@@ -13,7 +13,11 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
         foreach (var ring in segment.Loops)
         {
             var cause = World.Ring(ring);
-            if (ring.Perhaps && choices.Pick(new("ring", ring.Cables[0]), () => new(["its box stops the radio link", "no box stops the ring"], [cause])) == 0)
+            if (
+                ring.Perhaps
+                && choices.Pick(new("ring", ring.Cables[0]), () => new(["its box stops the radio link", "no box stops the ring"], [cause]))
+                    == 0
+            )
             {
                 continue;
             }
@@ -26,8 +30,15 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
         {
             // It was not found out whether a router answers there for the address of its other side.
             var perhaps = world.Across(segment.Id, hop.Next).FirstOrDefault(r => r != hop.Out);
-            if (perhaps is null || choices.Pick(new("across", perhaps.Owner, Address: hop.Next), () => new(
-                [$"{world.Name(perhaps.Owner)} answers for its other side", $"{world.Name(perhaps.Owner)} does not"], [Silence(hop, packet, IsForwarded(hop, packet, answer), answer)])) == 1)
+            if (
+                perhaps is null
+                || choices.Pick(new("across", perhaps.Owner, Address: hop.Next), () =>
+                    new(
+                        [$"{world.Name(perhaps.Owner)} answers for its other side", $"{world.Name(perhaps.Owner)} does not"],
+                        [Silence(hop, packet, IsForwarded(hop, packet, answer), answer)]
+                    )
+                ) == 1
+            )
             {
                 return Unanswered(hop, packet, answer);
             }
@@ -36,7 +47,9 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
         var taker = takers[0];
         if (takers.Count > 1)
         {
-            var pick = choices.Pick(new("takes", segment.Id, Address: hop.Next), () => new([.. takers.Select(t => $"{world.Name(t.Owner)} answers for {hop.Next}")], addresses.Clash(hop.Next, takers)));
+            var pick = choices.Pick(new("takes", segment.Id, Address: hop.Next), () =>
+                new([.. takers.Select(t => $"{world.Name(t.Owner)} answers for {hop.Next}")], addresses.Clash(hop.Next, takers))
+            );
             taker = takers[Math.Min(pick, takers.Count - 1)];
         }
         return (Apart(hop.Out, taker) is { } barrier && !Passes(barrier)) || !Crosses(hop.Out, taker) ? null : taker;
@@ -46,9 +59,12 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
             var habit = world.HabitsOf(point).GuestsApart;
             if (habit == Known.Unknown)
             {
-                trail.Open.Add(Cause.Of(CauseCodes.GuestsNotIsolated, $"Whether {world.Name(point)} keeps its guests apart was not found out.", point));
+                trail.Open.Add(
+                    Cause.Of(CauseCodes.GuestsNotIsolated, $"Whether {world.Name(point)} keeps its guests apart was not found out.", point)
+                );
             }
-            return habit != Known.Yes || trail.Stop(point, Cause.Of(CauseCodes.GuestsApart, $"{world.Name(point)} keeps its guests apart.", point)) is not null;
+            return habit != Known.Yes
+                || trail.Stop(point, Cause.Of(CauseCodes.GuestsApart, $"{world.Name(point)} keeps its guests apart.", point)) is not null;
         }
     }
 
@@ -57,11 +73,27 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
     {
         foreach (var (link, _, strays, wanders, untold) in world.Radio.Between(a, b))
         {
-            if (strays is not null && choices.Pick(new("joins", link.Box), () => new([$"{world.Name(link.Box)} joins {world.Name(link.To)}", $"{world.Name(link.Box)} joins another"], [strays])) == 1)
+            if (
+                strays is not null
+                && choices.Pick(new("joins", link.Box), () =>
+                    new([$"{world.Name(link.Box)} joins {world.Name(link.To)}", $"{world.Name(link.Box)} joins another"], [strays])
+                ) == 1
+            )
             {
                 return trail.Stop(link.Box, strays) is not null;
             }
-            if (wanders is not null && choices.Pick(new("channel", link.Box), () => new([$"{world.Name(link.To)} is on a channel that {world.Name(link.Box)} may use", $"{world.Name(link.To)} is on another"], [wanders])) == 1)
+            if (
+                wanders is not null
+                && choices.Pick(new("channel", link.Box), () =>
+                    new(
+                        [
+                            $"{world.Name(link.To)} is on a channel that {world.Name(link.Box)} may use",
+                            $"{world.Name(link.To)} is on another",
+                        ],
+                        [wanders]
+                    )
+                ) == 1
+            )
             {
                 return trail.Stop(link.Box, wanders) is not null;
             }
@@ -79,8 +111,17 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
         var forwarded = IsForwarded(hop, packet, answer);
         if (forwarded && aims.FirstOrDefault(a => a.Segment == outer.Segment && addresses.MayBeLeased(a, next)) is { } aim)
         {
-            var cause = Cause.Of(CauseCodes.PortForwardToLease, $"{world.Name(outer.Owner)} forwards to {next}, which {world.Name(aim.Owner)} has only by luck.", outer.Owner, aim.Owner);
-            if (choices.Pick(new("aim", aim.Owner, Address: next), () => new([$"{world.Name(aim.Owner)} has {next}", $"another host or none has {next}"], [cause])) == 0)
+            var cause = Cause.Of(
+                CauseCodes.PortForwardToLease,
+                $"{world.Name(outer.Owner)} forwards to {next}, which {world.Name(aim.Owner)} has only by luck.",
+                outer.Owner,
+                aim.Owner
+            );
+            if (
+                choices.Pick(new("aim", aim.Owner, Address: next), () =>
+                    new([$"{world.Name(aim.Owner)} has {next}", $"another host or none has {next}"], [cause])
+                ) == 0
+            )
             {
                 addresses.Give(aim, next);
                 return aim;
@@ -97,14 +138,33 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
     private Cause Silence(Hop hop, Packet packet, bool forwarded, bool answer)
     {
         var (outer, next) = (hop.Out, hop.Next);
-        return forwarded ? Cause.Of(CauseCodes.NotForwarded, $"{world.Name(outer.Owner)} forwards port {packet.Port} to {next}, where no host answers.", outer.Owner)
-            : hop.ByDefault ? Cause.Of(CauseCodes.GatewayWrong, $"No host answers at the default gateway {next} {world.Whose(outer, hop.Blame)}.", hop.Blame)
+        return forwarded
+                ? Cause.Of(
+                    CauseCodes.NotForwarded,
+                    $"{world.Name(outer.Owner)} forwards port {packet.Port} to {next}, where no host answers.",
+                    outer.Owner
+                )
+            : hop.ByDefault
+                ? Cause.Of(
+                    CauseCodes.GatewayWrong,
+                    $"No host answers at the default gateway {next} {world.Whose(outer, hop.Blame)}.",
+                    hop.Blame
+                )
             : world.Overlap(outer.Owner) is { } overlap ? world.OverlapCause(overlap)
-            : answer ? Cause.Of(CauseCodes.NoReturnRoute, $"The answer is to go to {next}, and no such host is there beside {world.Name(outer.Owner)}.", outer.Owner)
+            : answer
+                ? Cause.Of(
+                    CauseCodes.NoReturnRoute,
+                    $"The answer is to go to {next}, and no such host is there beside {world.Name(outer.Owner)}.",
+                    outer.Owner
+                )
             : Cause.Of(CauseCodes.NoAnswer, $"No host answers at {next} beside {world.Name(outer.Owner)}.", outer.Owner);
     }
 
-    /// <summary>The access point that keeps two hosts of one segment apart, where one is its guest; null where none does. Guests get to routers.</summary>
+    /// <summary>
+    /// The access point that keeps two hosts of one segment apart, where one is its guest; null where none does. Guests get to routers.
+    /// </summary>
     internal static string? Apart(Interface a, Interface b) =>
-        a.GuestOf is { } of && !b.IsInner && b.Side != Side.Provider ? of : b.GuestOf is { } other && !a.IsInner && a.Side != Side.Provider ? other : null;
+        a.GuestOf is { } of && !b.IsInner && b.Side != Side.Provider ? of
+        : b.GuestOf is { } other && !a.IsInner && a.Side != Side.Provider ? other
+        : null;
 }

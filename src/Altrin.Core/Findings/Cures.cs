@@ -25,16 +25,25 @@ internal static class Cures
             var move = box.Profile.WanPortJoins ? [] : MoveToLan(e, router, cable);
             if (move is not null)
             {
-                yield return Hopeful($"Set {box.Name} to access-point mode", [new SetMode(router, ModeKind.AccessPoint), .. move, .. KeepPage(e, box, above), .. inner]);
+                yield return Hopeful(
+                    $"Set {box.Name} to access-point mode",
+                    [new SetMode(router, ModeKind.AccessPoint), .. move, .. KeepPage(e, box, above), .. inner]
+                );
             }
         }
         if (e.PlanOf(above) is var (plan, _) && plan.FirstFree() is { } free && MoveToLan(e, router, cable) is { } byHand)
         {
             yield return Hopeful(
                 $"Make {box.Name} an access point at {free} (LAN to LAN, DHCP off)",
-                [new SwitchDhcpServer(router, false), new SetLanAddress(router, new(free, plan.Subnet.PrefixLength)), .. byHand, .. inner]);
+                [new SwitchDhcpServer(router, false), new SetLanAddress(router, new(free, plan.Subnet.PrefixLength)), .. byHand, .. inner]
+            );
         }
-        foreach (var upper in e.Seen.Hosts.Rulers(above).Select(r => r.Owner).Where(o => e.Design.Box(o)?.Profile.Modes.Contains(ModeKind.Bridge) == true))
+        foreach (
+            var upper in e
+                .Seen.Hosts.Rulers(above)
+                .Select(r => r.Owner)
+                .Where(o => e.Design.Box(o)?.Profile.Modes.Contains(ModeKind.Bridge) == true)
+        )
         {
             yield return Hopeful($"Set {e.Name(upper)} to bridge mode", [new SetMode(upper, ModeKind.Bridge)]);
         }
@@ -61,8 +70,11 @@ internal static class Cures
         foreach (var need in e.Design.Site.Needs.OfType<ReachFromOutside>().OrderBy(n => n.Id, StringComparer.Ordinal))
         {
             var device = e.Network.Find(need.Device, Side.Device);
-            if (device is not { Mac: { } mac } || device.Segment != e.Network.Find(router, Side.Lan)!.Segment
-                || (plan with { Taken = taken }).FirstFree() is not { } free)
+            if (
+                device is not { Mac: { } mac }
+                || device.Segment != e.Network.Find(router, Side.Lan)!.Segment
+                || (plan with { Taken = taken }).FirstFree() is not { } free
+            )
             {
                 continue;
             }
@@ -90,7 +102,11 @@ internal static class Cures
         foreach (var host in e.SegmentOf(router, Side.Lan)!.Interfaces.Where(i => i.Side is Side.Device or Side.Page && i.Setting is Fixed))
         {
             var typed = (Fixed)host.Setting;
-            if (mode.Lan.Subnet.Contains(typed.Address.Address) && other.Network.Plus(mode.Lan.Subnet.Network.DistanceTo(typed.Address.Address)) is { } moved && other.IsHost(moved))
+            if (
+                mode.Lan.Subnet.Contains(typed.Address.Address)
+                && other.Network.Plus(mode.Lan.Subnet.Network.DistanceTo(typed.Address.Address)) is { } moved
+                && other.IsHost(moved)
+            )
             {
                 changes.Add(SetAddress(host, new(new(moved, other.PrefixLength), own.Address, typed.DnsServers)));
                 changes.AddRange(Redirect(mode, router, typed.Address.Address, moved));
@@ -102,25 +118,52 @@ internal static class Cures
     /// <summary>Moves a host typed by hand to an address that is free in its segment; forwards that aim at it follow.</summary>
     public static IEnumerable<Remedy> MoveToFree(Evidence e, Interface host)
     {
-        if (host.Setting is not Fixed typed || e.PlanOf(e.Network.Segment(host.Segment)) is not var (plan, ruler) || plan.FirstFree() is not { } free)
+        if (
+            host.Setting is not Fixed typed
+            || e.PlanOf(e.Network.Segment(host.Segment)) is not var (plan, ruler)
+            || plan.FirstFree() is not { } free
+        )
         {
             yield break;
         }
         var moved = new InterfaceAddress(free, plan.Subnet.PrefixLength);
         var rulerAddress = e.Network.Router(ruler)!.Lan.Address;
-        Change move = host.Side == Side.Lan ? new SetLanAddress(host.Owner, moved) : SetAddress(host, new(moved, rulerAddress, NamesBeside(e, host, typed.DnsServers, rulerAddress)));
-        yield return Hopeful($"Move {e.Name(host.Owner)} to {free}", [move, .. Redirect(e.Network.Router(ruler)!, ruler, typed.Address.Address, free)]);
+        Change move =
+            host.Side == Side.Lan
+                ? new SetLanAddress(host.Owner, moved)
+                : SetAddress(host, new(moved, rulerAddress, NamesBeside(e, host, typed.DnsServers, rulerAddress)));
+        yield return Hopeful(
+            $"Move {e.Name(host.Owner)} to {free}",
+            [move, .. Redirect(e.Network.Router(ruler)!, ruler, typed.Address.Address, free)]
+        );
     }
 
     /// <summary>The DNS servers typed into a host, with the router's own address for addresses of the home that no host has.</summary>
-    public static IReadOnlyList<Ipv4Address> NamesBeside(Evidence e, Interface host, IReadOnlyList<Ipv4Address> typed, Ipv4Address router) =>
-        [.. typed.Select(n => SpecialBlock.UseOf(n) == AddressUse.Private && e.Seen.Hosts.Holders(host.Segment, n).Count == 0 ? router : n).Distinct()];
+    public static IReadOnlyList<Ipv4Address> NamesBeside(
+        Evidence e,
+        Interface host,
+        IReadOnlyList<Ipv4Address> typed,
+        Ipv4Address router
+    ) =>
+        [
+            .. typed
+                .Select(n => SpecialBlock.UseOf(n) == AddressUse.Private && e.Seen.Hosts.Holders(host.Segment, n).Count == 0 ? router : n)
+                .Distinct(),
+        ];
 
     /// <summary>Lets a host ask for its address.</summary>
-    public static IEnumerable<Remedy> Ask(Evidence e, Interface host) => host.Side == Side.Lan ? [] :
-    [
-        Hopeful($"Let {e.Name(host.Owner)} ask for its address", host.Side == Side.Page ? new SetPageAddress(host.Owner, new Automatic()) : new SetDeviceAddress(host.Owner, new Automatic())),
-    ];
+    public static IEnumerable<Remedy> Ask(Evidence e, Interface host) =>
+        host.Side == Side.Lan
+            ? []
+            :
+            [
+                Hopeful(
+                    $"Let {e.Name(host.Owner)} ask for its address",
+                    host.Side == Side.Page
+                        ? new SetPageAddress(host.Owner, new Automatic())
+                        : new SetDeviceAddress(host.Owner, new Automatic())
+                ),
+            ];
 
     /// <summary>
     /// The address at which a router can rely on a host of its LAN: typed by hand, or reserved, or to be made so by the
@@ -147,7 +190,9 @@ internal static class Cures
             : null;
     }
 
-    /// <summary>Pulls a cable from the port of a box that it is in and plugs it into a free LAN port of the same box; null where none is free.</summary>
+    /// <summary>
+    /// Pulls a cable from the port of a box that it is in and plugs it into a free LAN port of the same box; null where none is free.
+    /// </summary>
     public static IReadOnlyList<Change>? MoveToLan(Evidence e, string box, Cable cable)
     {
         var here = cable.A.Owner == box ? cable.A : cable.B;
@@ -155,18 +200,22 @@ internal static class Cures
     }
 
     /// <summary>Forwards of a router that aim at one address, aimed at another.</summary>
-    public static IEnumerable<Change> Redirect(RouterMode mode, string router, Ipv4Address from, Ipv4Address to) => mode.Forwards
-        .Where(f => f.To == from)
-        .SelectMany(f => new Change[] { new RemoveForward(router, f.Protocol, f.OutsidePort), new AddForward(router, f with { To = to }) });
+    public static IEnumerable<Change> Redirect(RouterMode mode, string router, Ipv4Address from, Ipv4Address to) =>
+        mode
+            .Forwards.Where(f => f.To == from)
+            .SelectMany(f =>
+                new Change[] { new RemoveForward(router, f.Protocol, f.OutsidePort), new AddForward(router, f with { To = to }) }
+            );
 
     /// <summary>Types an address into a host, on the side that it has it.</summary>
-    public static Change SetAddress(Interface host, Fixed to) => host.Side switch
-    {
-        Side.Page => new SetPageAddress(host.Owner, to),
-        Side.Wan => new SetWan(host.Owner, to),
-        Side.Lan => new SetLanAddress(host.Owner, to.Address),
-        _ => new SetDeviceAddress(host.Owner, to),
-    };
+    public static Change SetAddress(Interface host, Fixed to) =>
+        host.Side switch
+        {
+            Side.Page => new SetPageAddress(host.Owner, to),
+            Side.Wan => new SetWan(host.Owner, to),
+            Side.Lan => new SetLanAddress(host.Owner, to.Address),
+            _ => new SetDeviceAddress(host.Owner, to),
+        };
 
     /// <summary>Hosts typed by hand behind a router that is to be flattened: those that would not fit above ask from then on.</summary>
     private static IReadOnlyList<Change> InnerHosts(Evidence e, string router, Segment above)
@@ -174,9 +223,17 @@ internal static class Cures
         var plan = e.PlanOf(above)?.Plan;
         return
         [
-            .. e.SegmentOf(router, Side.Lan)!.Interfaces
-                .Where(i => i.Side is Side.Device or Side.Page && i.Setting is Fixed typed && plan?.Classify(typed.Address.Address) != AddressStanding.Free)
-                .Select(i => i.Side == Side.Page ? (Change)new SetPageAddress(i.Owner, new Automatic()) : new SetDeviceAddress(i.Owner, new Automatic())),
+            .. e.SegmentOf(router, Side.Lan)!
+                .Interfaces.Where(i =>
+                    i.Side is Side.Device or Side.Page
+                    && i.Setting is Fixed typed
+                    && plan?.Classify(typed.Address.Address) != AddressStanding.Free
+                )
+                .Select(i =>
+                    i.Side == Side.Page
+                        ? (Change)new SetPageAddress(i.Owner, new Automatic())
+                        : new SetDeviceAddress(i.Owner, new Automatic())
+                ),
         ];
     }
 }

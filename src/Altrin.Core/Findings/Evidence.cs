@@ -35,10 +35,11 @@ public sealed class Evidence
     public IReadOnlyList<Cause> Causes { get; }
 
     /// <summary>Routers with their settings, by id.</summary>
-    public IEnumerable<(Box Box, RouterMode Mode)> Routers => Design.SetUp.Boxes
-        .Where(b => b.Mode is RouterMode && Network.Find(b.Box, Side.Lan) is not null)
-        .OrderBy(b => b.Box, StringComparer.Ordinal)
-        .Select(b => (Design.Box(b.Box)!, (RouterMode)b.Mode));
+    public IEnumerable<(Box Box, RouterMode Mode)> Routers =>
+        Design
+            .SetUp.Boxes.Where(b => b.Mode is RouterMode && Network.Find(b.Box, Side.Lan) is not null)
+            .OrderBy(b => b.Box, StringComparer.Ordinal)
+            .Select(b => (Design.Box(b.Box)!, (RouterMode)b.Mode));
 
     /// <summary>The name of a box or device.</summary>
     public string Name(string id) => Network.NameOf(id);
@@ -54,16 +55,45 @@ public sealed class Evidence
     /// A finding whose severity follows from the facts: it means "will not work" exactly when a broken answer cites it,
     /// or one of <paramref name="breaksLike"/>, as its cause.
     /// </summary>
-    public Finding Finding(Rule rule, IEnumerable<string> subjects, string what, string notice, IEnumerable<Remedy> remedies, IReadOnlyList<string>? advice = null, params IEnumerable<Cause> breaksLike)
+    public Finding Finding(
+        Rule rule,
+        IEnumerable<string> subjects,
+        string what,
+        string notice,
+        IEnumerable<Remedy> remedies,
+        IReadOnlyList<string>? advice = null,
+        params IEnumerable<Cause> breaksLike
+    )
     {
         string[] ordered = [.. subjects.Distinct().Order(StringComparer.Ordinal)];
         var plain = Of(rule, ordered, Severity.Concern, what, notice, remedies, advice, []);
-        return breaksLike.Select(c => c.Identity).Append(plain.Identity).Any(_broken.Contains) ? plain with { Severity = Severity.WillNotWork } : plain;
+        return breaksLike.Select(c => c.Identity).Append(plain.Identity).Any(_broken.Contains)
+            ? plain with
+            {
+                Severity = Severity.WillNotWork,
+            }
+            : plain;
     }
 
     /// <summary>A finding that restates a broken or open answer: it follows from the causes of the answer.</summary>
-    public static Finding Consequence(Rule rule, string subject, string what, Answer answer, IEnumerable<Remedy> remedies, IReadOnlyList<string>? advice = null) =>
-        Of(rule, [subject], answer.IsBroken ? Severity.WillNotWork : Severity.Concern, what, answer.Why, remedies, advice, [.. answer.Causes.Select(c => c.Identity)]);
+    public static Finding Consequence(
+        Rule rule,
+        string subject,
+        string what,
+        Answer answer,
+        IEnumerable<Remedy> remedies,
+        IReadOnlyList<string>? advice = null
+    ) =>
+        Of(
+            rule,
+            [subject],
+            answer.IsBroken ? Severity.WillNotWork : Severity.Concern,
+            what,
+            answer.Why,
+            remedies,
+            advice,
+            [.. answer.Causes.Select(c => c.Identity)]
+        );
 
     private static Finding Of(
         Rule rule,
@@ -73,7 +103,9 @@ public sealed class Evidence
         string notice,
         IEnumerable<Remedy> remedies,
         IReadOnlyList<string>? advice,
-        IReadOnlyList<string> causedBy) => new(rule.Code, subjects, severity, what, notice, [.. remedies], advice ?? [], causedBy)
+        IReadOnlyList<string> causedBy
+    ) =>
+        new(rule.Code, subjects, severity, what, notice, [.. remedies], advice ?? [], causedBy)
         {
             Flag = rule.Flag,
             Hurts = rule.Hurts,
@@ -100,15 +132,18 @@ public sealed class Evidence
     }
 
     /// <summary>The first LAN port of a box with nothing in it; null where all are taken.</summary>
-    public PortRef? FreeLanPort(string box) => Design.Box(box)?.Profile.Ports
-        .Where(p => p.Role == PortRole.Lan)
-        .Select(p => new PortRef(box, p.Id))
-        .Where(p => Design.CableAt(p) is null)
-        .Select(p => (PortRef?)p)
-        .FirstOrDefault();
+    public PortRef? FreeLanPort(string box) =>
+        Design
+            .Box(box)
+            ?.Profile.Ports.Where(p => p.Role == PortRole.Lan)
+            .Select(p => new PortRef(box, p.Id))
+            .Where(p => Design.CableAt(p) is null)
+            .Select(p => (PortRef?)p)
+            .FirstOrDefault();
 
     /// <summary>The WAN ports of a box.</summary>
-    public IEnumerable<PortRef> WanPorts(string box) => Design.Box(box)?.Profile.Ports.Where(p => p.Role == PortRole.Wan).Select(p => new PortRef(box, p.Id)) ?? [];
+    public IEnumerable<PortRef> WanPorts(string box) =>
+        Design.Box(box)?.Profile.Ports.Where(p => p.Role == PortRole.Wan).Select(p => new PortRef(box, p.Id)) ?? [];
 
     /// <summary>The cable in the first occupied WAN port of a box; null where there is none.</summary>
     public Cable? WanCable(string box) => WanPorts(box).Select(p => Design.CableAt(p)).FirstOrDefault(c => c is not null);
@@ -116,13 +151,22 @@ public sealed class Evidence
     /// <summary>The causes with a code that internet or needs cite.</summary>
     public IEnumerable<Cause> Cited(string code) => Causes.Where(c => c.Code == code);
 
-    /// <summary>A /24 of the private blocks that overlaps nothing in the home, for renumbering; null when there is none among the usual ones.</summary>
+    /// <summary>
+    /// A /24 of the private blocks that overlaps nothing in the home, for renumbering; null when there is none among the usual ones.
+    /// </summary>
     public Subnet? UnusedSubnet()
     {
-        var used = Sheet.Segments.SelectMany(s => s.Subnets)
+        var used = Sheet
+            .Segments.SelectMany(s => s.Subnets)
             .Concat(Routers.Select(r => r.Mode.Lan.Subnet))
             .Concat(Sheet.Overlaps.Select(o => o.Outer))
             .ToList();
-        return Subnet.Parse("192.168.0.0/16").Value.Split(24).Skip(20).Where(s => !used.Any(s.Overlaps)).Select(s => (Subnet?)s).FirstOrDefault();
+        return Subnet
+            .Parse("192.168.0.0/16")
+            .Value.Split(24)
+            .Skip(20)
+            .Where(s => !used.Any(s.Overlaps))
+            .Select(s => (Subnet?)s)
+            .FirstOrDefault();
     }
 }

@@ -8,6 +8,7 @@ public enum Severity
 {
     /// <summary>It works today; it is worth knowing, or waits to go wrong.</summary>
     Concern,
+
     /// <summary>A stated need, or ordinary internet of some device, is broken by it or left to luck.</summary>
     WillNotWork,
 }
@@ -29,7 +30,8 @@ public sealed record Finding(
     string Notice,
     IReadOnlyList<Remedy> Remedies,
     IReadOnlyList<string> Advice,
-    IReadOnlyList<string> CausedBy)
+    IReadOnlyList<string> CausedBy
+)
 {
     /// <summary>Code and subjects: the same finding before and after a change has the same identity.</summary>
     public string Identity => $"{Code}({string.Join(',', Subjects)})";

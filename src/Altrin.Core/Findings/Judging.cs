@@ -12,7 +12,8 @@ public static class Judging
 
     /// <summary>
     /// How many remedies of a design are proven: all of a home's, fewer the larger the design, since each costs a whole proof, which itself
-    /// grows faster than the design. One of 50 boxes and devices has 120, one of 500 has 12, one of 1,000 has 3; fewer still where each takes
+    /// grows faster than the design. One of 50 boxes and devices has 120, one of 500 has 12, one of 1,000 has 3; fewer still where each
+    /// takes
     /// much work.
     /// </summary>
     public static int Provable(Design design)
@@ -32,7 +33,9 @@ public static class Judging
         work ??= new(CancellationToken.None);
         var judged = Judge(Observer.Observe(Compiler.Compile(design, at, work)));
         // Each remedy costs about what the home itself did.
-        var most = work.IsCut ? 0 : (int)Math.Clamp(Work.MostForRemedies / Math.Max(1, work.Done), Math.Min(4, Provable(design)), Provable(design));
+        var most = work.IsCut
+            ? 0
+            : (int)Math.Clamp(Work.MostForRemedies / Math.Max(1, work.Done), Math.Min(4, Provable(design)), Provable(design));
         var proven = Remedies.Proven(design, at, judged.Findings, most, work);
         // Among equally bad ones, what can be settled together with most others comes first.
         return judged with
@@ -56,7 +59,14 @@ public static class Judging
         var words = evidence.Design.SetUp.Accepted.ToDictionary(a => a.Finding, StringComparer.Ordinal);
         var findings = found
             .Select(f => f.CausedBy.Count == 0 ? f : f with { CausedBy = [.. f.CausedBy.Where(identities.Contains)] })
-            .Select(f => words.TryGetValue(f.Identity, out var word) && (word.Severe || f.Severity != Severity.WillNotWork) ? f with { Accepted = word } : f)
+            .Select(f =>
+                words.TryGetValue(f.Identity, out var word) && (word.Severe || f.Severity != Severity.WillNotWork)
+                    ? f with
+                    {
+                        Accepted = word,
+                    }
+                    : f
+            )
             .OrderByDescending(f => f.Severity)
             .ThenBy(f => f.CausedBy.Count > 0)
             .ThenBy(f => f.Identity, StringComparer.Ordinal)

@@ -30,7 +30,13 @@ public sealed record Mistake(string What, IReadOnlyList<string> Codes, string? O
         By("A loop of cables", LoopRule.Rule),
         By("A cable beside a radio backhaul", LoopRule.Rule),
         By("Satellite chained too far", RepeaterChain.Rule),
-        By("Expecting port forwarding through double NAT or carrier-grade NAT", NeedNotMet.Rule, DoubleNat.Rule, CarrierNatRule.Rule, ServiceUnknown.Rule),
+        By(
+            "Expecting port forwarding through double NAT or carrier-grade NAT",
+            NeedNotMet.Rule,
+            DoubleNat.Rule,
+            CarrierNatRule.Rule,
+            ServiceUnknown.Rule
+        ),
         By("Leaving the gateway's Wi-Fi on beside the new one", SplitWifiName.Rule, WifiPasswordDiffers.Rule),
         Not("Leaving admin passwords at factory", DuringWork),
         By("Leaving an open factory Wi-Fi on the air", WeakWifi.Rule),

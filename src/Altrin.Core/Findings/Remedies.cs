@@ -24,14 +24,23 @@ internal static class Remedies
         var settled = findings
             .SelectMany((f, i) => f.Remedies.Select(r => (Finding: f, At: i, Remedy: r)))
             .Take(most)
-            .AsParallel().AsOrdered().WithCancellation(work.Cancel)
+            .AsParallel()
+            .AsOrdered()
+            .WithCancellation(work.Cancel)
             .Select(p => (p.At, p.Remedy, Settles: Settled(design, situation, p.Finding, p.Remedy, before, work.Again())))
             .Where(p => p.Settles is not null)
             .ToLookup(p => p.At, p => p.Remedy with { Settles = p.Settles! });
         return [.. findings.Select((f, i) => f with { Remedies = [.. settled[i].OrderByDescending(r => r.Settles.Count)] })];
     }
 
-    private static IReadOnlyList<string>? Settled(Design design, Situation situation, Finding finding, Remedy remedy, HashSet<string> before, Work work)
+    private static IReadOnlyList<string>? Settled(
+        Design design,
+        Situation situation,
+        Finding finding,
+        Remedy remedy,
+        HashSet<string> before,
+        Work work
+    )
     {
         var applied = ChangeList.Apply(design, remedy.Changes);
         if (!applied.Ok)

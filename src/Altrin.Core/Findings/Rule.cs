@@ -17,7 +17,8 @@ public sealed record Rule(string Code, string Flag, string Says, string Hurts, s
     /// </summary>
     public static IReadOnlyList<Rule> All { get; } =
     [
-        .. typeof(Rule).Assembly.GetTypes()
+        .. typeof(Rule)
+            .Assembly.GetTypes()
             .Where(t => t.Namespace == typeof(Rule).Namespace + ".Rules")
             .SelectMany(t => t.GetProperties(BindingFlags.Static | BindingFlags.Public))
             .Where(p => p.PropertyType == typeof(Rule))

@@ -8,10 +8,13 @@ public enum VerdictKind
 {
     /// <summary>Nothing found.</summary>
     Sound,
+
     /// <summary>It works; something is worth knowing.</summary>
     Works,
+
     /// <summary>A need or the internet of a device is broken or left to luck.</summary>
     WillNotWork,
+
     /// <summary>It could not be looked at.</summary>
     NotProven,
 }
@@ -31,13 +34,22 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
         var accepted = stays == 0 ? "" : $"; {stays} accepted";
         if (findings.All(f => f.Severity != Severity.WillNotWork))
         {
-            var open = sheet.Internet.Count(i => i.Answer.Kind == AnswerKind.Unknown) + sheet.Needs.Count(n => n.Answer.Kind == AnswerKind.Unknown);
+            var open =
+                sheet.Internet.Count(i => i.Answer.Kind == AnswerKind.Unknown)
+                + sheet.Needs.Count(n => n.Answer.Kind == AnswerKind.Unknown);
             if (open > 0)
             {
-                return new(VerdictKind.Works, $"Nothing is broken as far as is known; {Count(open, "answer")} {(open == 1 ? "is" : "are")} still open.");
+                return new(
+                    VerdictKind.Works,
+                    $"Nothing is broken as far as is known; {Count(open, "answer")} {(open == 1 ? "is" : "are")} still open."
+                );
             }
             var toKnow = findings.Count(f => f.Accepted is null);
-            return toKnow > 0 ? new(VerdictKind.Works, $"Every device reaches the internet and every need is met; {Count(toKnow, "thing")} worth knowing{accepted}.")
+            return toKnow > 0
+                    ? new(
+                        VerdictKind.Works,
+                        $"Every device reaches the internet and every need is met; {Count(toKnow, "thing")} worth knowing{accepted}."
+                    )
                 : sheet.Internet.Count > 0 ? new(VerdictKind.Sound, $"Every device reaches the internet and every need is met{accepted}.")
                 : new(VerdictKind.Sound, "Nothing is connected yet.");
         }
@@ -60,18 +72,19 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
         var sentence = shown.Count < 2 ? string.Concat(shown) : $"{string.Join(", ", shown.SkipLast(1))}, and {shown[^1]}";
         return new(VerdictKind.WillNotWork, $"{sentence}{accepted}.");
 
-        string Many(List<string> devices, string one, string many) => devices.Count == 1
-            ? $"{design.NameOf(devices[0])} {one}"
-            : $"{devices.Count} of {sheet.Internet.Count} devices {many}";
+        string Many(List<string> devices, string one, string many) =>
+            devices.Count == 1 ? $"{design.NameOf(devices[0])} {one}" : $"{devices.Count} of {sheet.Internet.Count} devices {many}";
     }
 
     /// <summary>The two oldest needs of the trade in fewer words than <see cref="NeedWords"/> has: a verdict is one sentence.</summary>
-    private static string Short(Design design, Need need, bool luck) => need switch
-    {
-        ReachFromOutside reach => $"{design.NameOf(reach.Device)} {(luck ? "is reached from outside by luck only" : "cannot be reached from outside")}",
-        FoundByOthers found => $"{design.NameOf(found.Device)} {(luck ? "is found by luck only" : "is not found by all devices")}",
-        _ => NeedWords.Said(design, need, luck ? "is only by luck" : "is not"),
-    };
+    private static string Short(Design design, Need need, bool luck) =>
+        need switch
+        {
+            ReachFromOutside reach =>
+                $"{design.NameOf(reach.Device)} {(luck ? "is reached from outside by luck only" : "cannot be reached from outside")}",
+            FoundByOthers found => $"{design.NameOf(found.Device)} {(luck ? "is found by luck only" : "is not found by all devices")}",
+            _ => NeedWords.Said(design, need, luck ? "is only by luck" : "is not"),
+        };
 
     /// <summary>A number with its noun, such as "3 things".</summary>
     internal static string Count(int number, string noun) => number == 1 ? $"1 {noun}" : $"{number} {noun}s";

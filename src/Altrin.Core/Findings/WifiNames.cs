@@ -10,27 +10,32 @@ internal static class WifiNames
     /// Where what is sent is set, by box and radio: what a main node and the satellites of its kit send is set once, at the main node.
     /// Names for guests are left out.
     /// </summary>
-    public static IEnumerable<(string Box, RadioSetting Setting)> Sending(Evidence e) => Air.Of(e.Design)
-        .Where(a => !a.Guest)
-        .Select(a => a.SetAt)
-        .Distinct()
-        .OrderBy(r => r.Box, StringComparer.Ordinal)
-        .ThenBy(r => r.Setting.Radio, StringComparer.Ordinal);
+    public static IEnumerable<(string Box, RadioSetting Setting)> Sending(Evidence e) =>
+        Air.Of(e.Design)
+            .Where(a => !a.Guest)
+            .Select(a => a.SetAt)
+            .Distinct()
+            .OrderBy(r => r.Box, StringComparer.Ordinal)
+            .ThenBy(r => r.Setting.Radio, StringComparer.Ordinal);
 
     /// <summary>Devices that remember one name take the name and key of a radio instead.</summary>
-    public static IEnumerable<Change> Rejoin(Evidence e, string name, RadioSetting like) => e.Design.SetUp.Devices
-        .Where(d => d.Wifi is { } wifi && wifi.Name == name && (wifi.Name != like.Name || wifi.Password != like.Password))
-        .OrderBy(d => d.Device, StringComparer.Ordinal)
-        .Select(d => new JoinWifi(d.Device, d.Wifi! with { Name = like.Name, Password = like.Password }));
+    public static IEnumerable<Change> Rejoin(Evidence e, string name, RadioSetting like) =>
+        e
+            .Design.SetUp.Devices.Where(d =>
+                d.Wifi is { } wifi && wifi.Name == name && (wifi.Name != like.Name || wifi.Password != like.Password)
+            )
+            .OrderBy(d => d.Device, StringComparer.Ordinal)
+            .Select(d => new JoinWifi(d.Device, d.Wifi! with { Name = like.Name, Password = like.Password }));
 
-    public static string Words(WifiSecurity security) => security switch
-    {
-        WifiSecurity.Open => "no protection",
-        WifiSecurity.Wep => "WEP",
-        WifiSecurity.WpaTkip => "WPA with TKIP",
-        WifiSecurity.Wpa2 => "WPA2",
-        WifiSecurity.Wpa2Wpa3 => "WPA2 and WPA3",
-        WifiSecurity.Wpa3 => "WPA3",
-        _ => throw new ArgumentOutOfRangeException(nameof(security)),
-    };
+    public static string Words(WifiSecurity security) =>
+        security switch
+        {
+            WifiSecurity.Open => "no protection",
+            WifiSecurity.Wep => "WEP",
+            WifiSecurity.WpaTkip => "WPA with TKIP",
+            WifiSecurity.Wpa2 => "WPA2",
+            WifiSecurity.Wpa2Wpa3 => "WPA2 and WPA3",
+            WifiSecurity.Wpa3 => "WPA3",
+            _ => throw new ArgumentOutOfRangeException(nameof(security)),
+        };
 }

@@ -12,7 +12,16 @@ namespace Altrin.Core.Networks;
 /// <param name="DnsServers">The DNS servers that came with it.</param>
 /// <param name="GivenAt">The minute of its latest acknowledgement.</param>
 /// <param name="LeaseMinutes">How long it lasts from then.</param>
-public sealed record HeldLease(string Server, Ipv4Address ServerId, Ipv4Address Address, int PrefixLength, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> DnsServers, int GivenAt, int LeaseMinutes)
+public sealed record HeldLease(
+    string Server,
+    Ipv4Address ServerId,
+    Ipv4Address Address,
+    int PrefixLength,
+    Ipv4Address? Gateway,
+    IReadOnlyList<Ipv4Address> DnsServers,
+    int GivenAt,
+    int LeaseMinutes
+)
 {
     /// <summary>When its server is asked to prolong it: after half its time (RFC 2131, section 4.4.5).</summary>
     public int RenewsAt => GivenAt + Math.Max(1, LeaseMinutes / 2);
@@ -43,14 +52,23 @@ public static class DhcpExchange
     /// <param name="minute">Now.</param>
     /// <param name="remembered">The lease that it remembers; null where it has none, or one that is over.</param>
     /// <param name="answers">Whether another host answers at an address.</param>
-    public static Exchange Begin(Interface asker, IReadOnlyList<ServerSeat> servers, IReadOnlyList<Binding> bindings, int minute, HeldLease? remembered, Func<Ipv4Address, bool> answers)
+    public static Exchange Begin(
+        Interface asker,
+        IReadOnlyList<ServerSeat> servers,
+        IReadOnlyList<Binding> bindings,
+        int minute,
+        HeldLease? remembered,
+        Func<Ipv4Address, bool> answers
+    )
     {
         var said = new List<DhcpMessage>();
         if (remembered is not null)
         {
             var (heard, after) = Hear(Say(DhcpKind.Request) with { Requested = remembered.Address }, bindings);
             bindings = after;
-            if (heard.Where(h => h.Reply.Kind == DhcpKind.Ack).Select(h => Held(h.Server, h.Reply, minute)).ToList() is { Count: > 0 } again)
+            if (
+                heard.Where(h => h.Reply.Kind == DhcpKind.Ack).Select(h => Held(h.Server, h.Reply, minute)).ToList() is { Count: > 0 } again
+            )
             {
                 return new(said, bindings, again);
             }
@@ -87,9 +105,13 @@ public static class DhcpExchange
             bindings = Hear(decline, next).After;
         }
 
-        DhcpMessage Say(DhcpKind kind) => new(kind, ClientOf(asker), asker.Mac) { HostName = asker.Side == Side.Device ? asker.Owner : null };
+        DhcpMessage Say(DhcpKind kind) =>
+            new(kind, ClientOf(asker), asker.Mac) { HostName = asker.Side == Side.Device ? asker.Owner : null };
 
-        (List<(ServerSeat Server, DhcpMessage Reply)> Heard, IReadOnlyList<Binding> After) Hear(DhcpMessage message, IReadOnlyList<Binding> before)
+        (List<(ServerSeat Server, DhcpMessage Reply)> Heard, IReadOnlyList<Binding> After) Hear(
+            DhcpMessage message,
+            IReadOnlyList<Binding> before
+        )
         {
             said.Add(message);
             var heard = new List<(ServerSeat, DhcpMessage)>();
@@ -106,12 +128,27 @@ public static class DhcpExchange
         }
     }
 
-    /// <summary>Asks to prolong a lease: its own server, or from seven eighths of its time any. Null for the lease where it was refused; the same lease where no host answered.</summary>
-    public static (HeldLease? Lease, IReadOnlyList<Binding> Bindings) Prolong(Interface asker, IReadOnlyList<ServerSeat> servers, IReadOnlyList<Binding> bindings, int minute, HeldLease lease)
+    /// <summary>
+    /// Asks to prolong a lease: its own server, or from seven eighths of its time any. Null for the lease where it was refused; the same
+    /// lease where no host answered.
+    /// </summary>
+    public static (HeldLease? Lease, IReadOnlyList<Binding> Bindings) Prolong(
+        Interface asker,
+        IReadOnlyList<ServerSeat> servers,
+        IReadOnlyList<Binding> bindings,
+        int minute,
+        HeldLease lease
+    )
     {
         foreach (var server in servers.Where(s => minute >= lease.RebindsAt || (s.Owner == lease.Server && s.Own == lease.ServerId)))
         {
-            var (after, reply) = DhcpServer.Answer(server, bindings, new(DhcpKind.Request, ClientOf(asker), asker.Mac) { InUse = lease.Address }, minute, _ => false);
+            var (after, reply) = DhcpServer.Answer(
+                server,
+                bindings,
+                new(DhcpKind.Request, ClientOf(asker), asker.Mac) { InUse = lease.Address },
+                minute,
+                _ => false
+            );
             if (reply is not null)
             {
                 return (reply.Kind == DhcpKind.Ack ? Held(server, reply, minute) : null, after);
@@ -124,5 +161,14 @@ public static class DhcpExchange
     public static string ClientOf(Interface asker) => $"{asker.Owner}/{asker.Side}";
 
     private static HeldLease Held(ServerSeat server, DhcpMessage ack, int minute) =>
-        new(server.Owner, server.Own, ack.Given!.Value, ack.PrefixLength!.Value, ack.Gateway, ack.DnsServers, minute, ack.LeaseMinutes!.Value);
+        new(
+            server.Owner,
+            server.Own,
+            ack.Given!.Value,
+            ack.PrefixLength!.Value,
+            ack.Gateway,
+            ack.DnsServers,
+            minute,
+            ack.LeaseMinutes!.Value
+        );
 }

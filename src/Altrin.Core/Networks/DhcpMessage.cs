@@ -7,16 +7,22 @@ public enum DhcpKind
 {
     /// <summary>Who is there?</summary>
     Discover = 1,
+
     /// <summary>An address that could be had.</summary>
     Offer = 2,
+
     /// <summary>This one, please: of one server, remembered, or held already.</summary>
     Request = 3,
+
     /// <summary>Another host has that address.</summary>
     Decline = 4,
+
     /// <summary>It is leased.</summary>
     Ack = 5,
+
     /// <summary>Not that one.</summary>
     Nak = 6,
+
     /// <summary>It is given back.</summary>
     Release = 7,
 }
@@ -71,12 +77,24 @@ public sealed record DhcpMessage(DhcpKind Kind, string Client, MacAddress? Mac)
 
     /// <summary>The numbers of the options that it carries, in order (RFC 2132).</summary>
     public IReadOnlyList<int> Options =>
-    [
-        .. new (int Code, bool There)[]
-        {
-            (1, PrefixLength is not null), (3, Gateway is not null), (6, DnsServers.Count > 0), (12, HostName is not null), (15, DomainName is not null), (50, Requested is not null),
-            (51, LeaseMinutes is not null), (53, true), (54, ServerId is not null), (55, Kind is DhcpKind.Discover or DhcpKind.Request),
-            (58, LeaseMinutes is not null), (59, LeaseMinutes is not null), (61, Kind is not (DhcpKind.Offer or DhcpKind.Ack or DhcpKind.Nak)),
-        }.Where(o => o.There).Select(o => o.Code),
-    ];
+        [
+            .. new (int Code, bool There)[]
+            {
+                (1, PrefixLength is not null),
+                (3, Gateway is not null),
+                (6, DnsServers.Count > 0),
+                (12, HostName is not null),
+                (15, DomainName is not null),
+                (50, Requested is not null),
+                (51, LeaseMinutes is not null),
+                (53, true),
+                (54, ServerId is not null),
+                (55, Kind is DhcpKind.Discover or DhcpKind.Request),
+                (58, LeaseMinutes is not null),
+                (59, LeaseMinutes is not null),
+                (61, Kind is not (DhcpKind.Offer or DhcpKind.Ack or DhcpKind.Nak)),
+            }
+                .Where(o => o.There)
+                .Select(o => o.Code),
+        ];
 }

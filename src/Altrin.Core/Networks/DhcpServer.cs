@@ -20,7 +20,13 @@ public static class DhcpServer
     /// <param name="minute">Now.</param>
     /// <param name="answers">Whether a host answers at an address when it is tried.</param>
     /// <returns>What is written down then, and the answer; null where it is silent.</returns>
-    public static (IReadOnlyList<Binding> Bindings, DhcpMessage? Reply) Answer(ServerSeat server, IReadOnlyList<Binding> bindings, DhcpMessage message, int minute, Func<Ipv4Address, bool> answers)
+    public static (IReadOnlyList<Binding> Bindings, DhcpMessage? Reply) Answer(
+        ServerSeat server,
+        IReadOnlyList<Binding> bindings,
+        DhcpMessage message,
+        int minute,
+        Func<Ipv4Address, bool> answers
+    )
     {
         var own = bindings.Where(b => b.Server == server.Owner).ToList();
         switch (message.Kind)
@@ -31,12 +37,25 @@ public static class DhcpServer
                 return (bindings, null);
             case DhcpKind.Request:
                 var wanted = message.InUse ?? message.Requested;
-                // A home router speaks for its whole subnet: what it does not know it refuses (common practice; RFC 2131 lets it be silent).
+                // A home router speaks for its whole subnet: what it does not know it refuses (common practice; RFC 2131 lets it be
+                // silent).
                 return wanted is { } address && MayHave(address)
-                    ? ([.. bindings.Where(b => b.Server != server.Owner || (b.Client != message.Client && b.Address != address)), new(server.Owner, message.Client, address, Until())], Reply(DhcpKind.Ack, address))
+                    ? (
+                        [
+                            .. bindings.Where(b => b.Server != server.Owner || (b.Client != message.Client && b.Address != address)),
+                            new(server.Owner, message.Client, address, Until()),
+                        ],
+                        Reply(DhcpKind.Ack, address)
+                    )
                     : (bindings, IsFull() ? null : new(DhcpKind.Nak, message.Client, message.Mac) { ServerId = server.Own });
             case DhcpKind.Decline when message.ServerId == server.Own && message.Requested is { } taken:
-                return ([.. bindings.Where(b => b.Server != server.Owner || b.Address != taken), new(server.Owner, "", taken, minute + server.LeaseMinutes)], null);
+                return (
+                    [
+                        .. bindings.Where(b => b.Server != server.Owner || b.Address != taken),
+                        new(server.Owner, "", taken, minute + server.LeaseMinutes),
+                    ],
+                    null
+                );
             case DhcpKind.Release when message.ServerId == server.Own:
                 return ([.. bindings.Where(b => b.Server != server.Owner || b.Client != message.Client)], null);
             default:
@@ -47,14 +66,20 @@ public static class DhcpServer
         int Until() => server.Leases is null ? minute + server.LeaseMinutes : int.MaxValue;
 
         // The provider gives so many leases and is silent for everybody else.
-        bool IsFull() => server.Leases is { } most && own.Where(b => b.Until > minute && b.Client != message.Client).Select(b => b.Client).Distinct().Count() >= most;
+        bool IsFull() =>
+            server.Leases is { } most
+            && own.Where(b => b.Until > minute && b.Client != message.Client).Select(b => b.Client).Distinct().Count() >= most;
 
-        Ipv4Address? Kept() => message.Mac is { } mac && server.Reservations.FirstOrDefault(r => r.Mac == mac) is { } kept ? kept.Address : null;
+        Ipv4Address? Kept() =>
+            message.Mac is { } mac && server.Reservations.FirstOrDefault(r => r.Mac == mac) is { } kept ? kept.Address : null;
 
-        bool MayHave(Ipv4Address address) => !IsFull() && (Kept() is { } kept ? kept == address : server.Pool is { } pool && pool.Contains(address) && Free(address));
+        bool MayHave(Ipv4Address address) =>
+            !IsFull() && (Kept() is { } kept ? kept == address : server.Pool is { } pool && pool.Contains(address) && Free(address));
 
         bool Free(Ipv4Address address) =>
-            address != server.Own && server.Reservations.All(r => r.Address != address) && !own.Exists(b => b.Address == address && b.Client != message.Client && b.Until > minute);
+            address != server.Own
+            && server.Reservations.All(r => r.Address != address)
+            && !own.Exists(b => b.Address == address && b.Client != message.Client && b.Until > minute);
 
         Ipv4Address? Choose()
         {
@@ -71,11 +96,18 @@ public static class DhcpServer
             {
                 return null;
             }
-            if (new[] { before, message.Requested }.FirstOrDefault(a => a is { } known && pool.Contains(known) && Usable(known)) is { } again)
+            if (
+                new[] { before, message.Requested }.FirstOrDefault(a => a is { } known && pool.Contains(known) && Usable(known)) is
+                { } again
+            )
             {
                 return again;
             }
-            var taken = own.Where(b => b.Until > minute && b.Client != message.Client).Select(b => b.Address).Concat(server.Reservations.Select(r => r.Address)).Append(server.Own).ToHashSet();
+            var taken = own.Where(b => b.Until > minute && b.Client != message.Client)
+                .Select(b => b.Address)
+                .Concat(server.Reservations.Select(r => r.Address))
+                .Append(server.Own)
+                .ToHashSet();
             while (pool.FirstFree(taken) is { } next)
             {
                 // A server that tries addresses tries one after the other, and no more than it needs.
@@ -90,15 +122,16 @@ public static class DhcpServer
             bool Usable(Ipv4Address address) => Free(address) && !(server.ChecksOffer == Known.Yes && answers(address));
         }
 
-        DhcpMessage Reply(DhcpKind kind, Ipv4Address address) => new(kind, message.Client, message.Mac)
-        {
-            Given = address,
-            ServerId = server.Own,
-            PrefixLength = server.PrefixLength,
-            Gateway = server.Gateway,
-            DnsServers = server.DnsServers,
-            DomainName = server.Domain,
-            LeaseMinutes = server.LeaseMinutes,
-        };
+        DhcpMessage Reply(DhcpKind kind, Ipv4Address address) =>
+            new(kind, message.Client, message.Mac)
+            {
+                Given = address,
+                ServerId = server.Own,
+                PrefixLength = server.PrefixLength,
+                Gateway = server.Gateway,
+                DnsServers = server.DnsServers,
+                DomainName = server.Domain,
+                LeaseMinutes = server.LeaseMinutes,
+            };
     }
 }

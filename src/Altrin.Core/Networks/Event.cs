@@ -21,7 +21,9 @@ public sealed record Moment(Design Design, Situation Situation)
         return now;
     }
 
-    /// <summary>What cannot be seen on the boxes and a settled home does not have, as named stickiness: none means that waiting has told all.</summary>
+    /// <summary>
+    /// What cannot be seen on the boxes and a settled home does not have, as named stickiness: none means that waiting has told all.
+    /// </summary>
     public IReadOnlyList<Stickiness> Sticks => Stickiness.Of(this);
 }
 
@@ -35,18 +37,35 @@ public abstract record Event
 
     private protected static Memory MemoryOf(Moment now) => now.Situation.Memory ?? Memory.Blank;
 
-    /// <summary>A box starts: what is plugged into it notices, and its DHCP server begins with an empty list (common practice: it is kept in memory).</summary>
+    /// <summary>
+    /// A box starts: what is plugged into it notices, and its DHCP server begins with an empty list (common practice: it is kept in
+    /// memory).
+    /// </summary>
     private protected static Moment Started(Moment now, string box)
     {
         var memory = MemoryOf(now);
-        var boots = new SortedDictionary<string, int>(memory.Boots.ToDictionary(), StringComparer.Ordinal) { [box] = memory.Boots.GetValueOrDefault(box) + 1 };
+        var boots = new SortedDictionary<string, int>(memory.Boots.ToDictionary(), StringComparer.Ordinal)
+        {
+            [box] = memory.Boots.GetValueOrDefault(box) + 1,
+        };
         // The box at the line is what binds the provider to one MAC address (common practice).
-        var atLine = now.Design.SetUp.Cables.Any(c => (c.A == PortRef.AtStreet && c.B.Owner == box) || (c.B == PortRef.AtStreet && c.A.Owner == box));
+        var atLine = now.Design.SetUp.Cables.Any(c =>
+            (c.A == PortRef.AtStreet && c.B.Owner == box) || (c.B == PortRef.AtStreet && c.A.Owner == box)
+        );
         return now with
         {
             Situation = now.Situation with
             {
-                Memory = memory with { Boots = boots, Bindings = [.. memory.Bindings.Where(b => b.Server != box && b.Server != GuestId.Of(box) && !(atLine && b.Server == PortRef.Street))] },
+                Memory = memory with
+                {
+                    Boots = boots,
+                    Bindings =
+                    [
+                        .. memory.Bindings.Where(b =>
+                            b.Server != box && b.Server != GuestId.Of(box) && !(atLine && b.Server == PortRef.Street)
+                        ),
+                    ],
+                },
                 Typed = [.. now.Situation.Typed.Where(t => t.Box != box)],
             },
         };
@@ -58,8 +77,17 @@ public abstract record Event
 public sealed record TakeAway(string Id) : Event
 {
     /// <inheritdoc/>
-    public override Parsed<Moment> From(Moment now) => Situation.Without(now.Design, [.. now.Situation.Off, Id]).Then<Moment>(off =>
-        Settled(now with { Situation = now.Situation with { Off = off.Off, Typed = [.. now.Situation.Typed.Where(t => t.Box != Id)] } }));
+    public override Parsed<Moment> From(Moment now) =>
+        Situation
+            .Without(now.Design, [.. now.Situation.Off, Id])
+            .Then<Moment>(off =>
+                Settled(
+                    now with
+                    {
+                        Situation = now.Situation with { Off = off.Off, Typed = [.. now.Situation.Typed.Where(t => t.Box != Id)] },
+                    }
+                )
+            );
 }
 
 /// <summary>Power or a cable is given back.</summary>
@@ -67,9 +95,10 @@ public sealed record TakeAway(string Id) : Event
 public sealed record GiveBack(string Id) : Event
 {
     /// <inheritdoc/>
-    public override Parsed<Moment> From(Moment now) => !now.Situation.Off.Contains(Id)
-        ? Parsed<Moment>.Fail($"'{Ipv4Address.Shown(Id)}' is not off.")
-        : Settled(Start(now with { Situation = now.Situation with { Off = [.. now.Situation.Off.Where(o => o != Id)] } }));
+    public override Parsed<Moment> From(Moment now) =>
+        !now.Situation.Off.Contains(Id)
+            ? Parsed<Moment>.Fail($"'{Ipv4Address.Shown(Id)}' is not off.")
+            : Settled(Start(now with { Situation = now.Situation with { Off = [.. now.Situation.Off.Where(o => o != Id)] } }));
 
     private Moment Start(Moment now) => now.Design.SetUp.Cables.Any(c => c.Id == Id) ? now : Started(now, Id);
 }
@@ -79,9 +108,10 @@ public sealed record GiveBack(string Id) : Event
 public sealed record Rewire(Change Change) : Event
 {
     /// <inheritdoc/>
-    public override Parsed<Moment> From(Moment now) => Change is not (Patch or Unpatch or SetCable or SetDeviceAddress or JoinWifi)
-        ? Parsed<Moment>.Fail("That is typed into a box and saved there.")
-        : ChangeList.Apply(now.Design, [Change]).Then<Moment>(design => Settled(now with { Design = design }));
+    public override Parsed<Moment> From(Moment now) =>
+        Change is not (Patch or Unpatch or SetCable or SetDeviceAddress or JoinWifi)
+            ? Parsed<Moment>.Fail("That is typed into a box and saved there.")
+            : ChangeList.Apply(now.Design, [Change]).Then<Moment>(design => Settled(now with { Design = design }));
 }
 
 /// <summary>A setting is typed into the page of a box; it is not in force until it is saved.</summary>
@@ -102,7 +132,8 @@ public sealed record TypeIn(string Box, Change Change) : Event
             return Parsed<Moment>.Fail($"That is not set in {now.Design.NameOf(Box)}.");
         }
         // The page refuses at once what it would refuse when it is saved.
-        return ChangeList.Apply(now.Design, [.. now.Situation.Typed.Where(t => t.Box == Box).Select(t => t.Change), Change])
+        return ChangeList
+            .Apply(now.Design, [.. now.Situation.Typed.Where(t => t.Box == Box).Select(t => t.Change), Change])
             .Then<Moment>(_ => now with { Situation = now.Situation with { Typed = [.. now.Situation.Typed, new(Box, Change)] } });
     }
 }
@@ -129,9 +160,13 @@ public sealed record Wait(int Minutes) : Event
     public const int LongEnough = 2 * 525_600;
 
     /// <inheritdoc/>
-    public override Parsed<Moment> From(Moment now) => Minutes is < 1 or > 5_256_000
-        ? Parsed<Moment>.Fail("One waits 1 minute to 5,256,000 (ten years).")
-        : now with { Situation = Living.Wait(now.Design, now.Situation, Minutes) };
+    public override Parsed<Moment> From(Moment now) =>
+        Minutes is < 1 or > 5_256_000
+            ? Parsed<Moment>.Fail("One waits 1 minute to 5,256,000 (ten years).")
+            : now with
+            {
+                Situation = Living.Wait(now.Design, now.Situation, Minutes),
+            };
 }
 
 /// <summary>The installer's laptop is plugged in, joins a Wi-Fi, or goes back into its bag.</summary>
@@ -157,6 +192,15 @@ public sealed record MoveLaptop(Laptop? Laptop) : Event
             return Parsed<Moment>.Fail($"There is no box '{Ipv4Address.Shown(wifi.Box)}' in use.");
         }
         var memory = MemoryOf(now);
-        return Settled(now with { Situation = now.Situation with { Laptop = Laptop, Memory = memory with { Held = [.. memory.Held.Where(h => h.Owner != Networks.Laptop.Id)] } } });
+        return Settled(
+            now with
+            {
+                Situation = now.Situation with
+                {
+                    Laptop = Laptop,
+                    Memory = memory with { Held = [.. memory.Held.Where(h => h.Owner != Networks.Laptop.Id)] },
+                },
+            }
+        );
     }
 }

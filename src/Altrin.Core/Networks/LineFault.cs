@@ -7,8 +7,10 @@ public enum LineFault
 {
     /// <summary>The provider's login is not typed in.</summary>
     Login,
+
     /// <summary>The VLAN tag is missing, or is another one.</summary>
     Tag,
+
     /// <summary>The line is locked to another MAC address.</summary>
     Lock,
 }
@@ -16,7 +18,10 @@ public enum LineFault
 /// <summary>What a line asks for.</summary>
 internal static class Line
 {
-    /// <summary>What the line wants and does not get; null where it lets it on, or where it is not known better. The provider's own gateway brings it all along.</summary>
+    /// <summary>
+    /// What the line wants and does not get; null where it lets it on, or where it is not known better. The provider's own gateway brings
+    /// it all along.
+    /// </summary>
     /// <param name="design">The design.</param>
     /// <param name="owner">Box or device at the street.</param>
     public static LineFault? Keeps(Design design, string owner)

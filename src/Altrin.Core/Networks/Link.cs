@@ -36,7 +36,8 @@ public sealed record Link(string Id, PortRef A, PortRef B, Group From, Group To,
     public bool IsRadio { get; init; }
 
     /// <summary>The Wi-Fi of a device at a box.</summary>
-    public static Link OfWifi(string device, Group box) => new($"wifi:{device}", PortRef.OfDevice(device), new(box.Owner, ""), new(device, false), box, null);
+    public static Link OfWifi(string device, Group box) =>
+        new($"wifi:{device}", PortRef.OfDevice(device), new(box.Owner, ""), new(device, false), box, null);
 
     /// <summary>The side at the other end.</summary>
     public Group OtherEnd(Group end) => From == end ? To : From;

@@ -48,7 +48,11 @@ internal sealed class LinkLayer
         {
             JoinByRadio(box);
         }
-        foreach (var device in design.SetUp.Devices.Where(d => d.Wifi is not null && !_off.Contains(d.Device) && !cabled.Contains(d.Device)).OrderBy(d => d.Device, StringComparer.Ordinal))
+        foreach (
+            var device in design
+                .SetUp.Devices.Where(d => d.Wifi is not null && !_off.Contains(d.Device) && !cabled.Contains(d.Device))
+                .OrderBy(d => d.Device, StringComparer.Ordinal)
+        )
         {
             if (JoinWifi(device.Device, device.Wifi!) is { } why)
             {
@@ -116,7 +120,12 @@ internal sealed class LinkLayer
                 foreach (var tag in _vlans.Tags)
                 {
                     // One cable may carry several networks, each by its tag; 0 is what goes without.
-                    if (_vlans.At(cable.A, a, tag) is { } from && _vlans.At(cable.B, b, tag) is { } to && _forest.Has(from) && _forest.Has(to))
+                    if (
+                        _vlans.At(cable.A, a, tag) is { } from
+                        && _vlans.At(cable.B, b, tag) is { } to
+                        && _forest.Has(from)
+                        && _forest.Has(to)
+                    )
                     {
                         Cables.Add((cable.Id, from));
                         Join(new(cable.Id, cable.A, cable.B, from, to, cable));
@@ -132,7 +141,10 @@ internal sealed class LinkLayer
     {
         var (airs, device) = (AirsOf(wifi.Box), _design.Device(owner));
         var why = Association.OfDevice([.. airs.Where(a => !a.Guest)], wifi, device);
-        var asGuest = why == RefusalReason.NameNotSent ? Association.OfDevice([.. airs.Where(a => a.Guest)], wifi, device) : RefusalReason.NameNotSent;
+        var asGuest =
+            why == RefusalReason.NameNotSent
+                ? Association.OfDevice([.. airs.Where(a => a.Guest)], wifi, device)
+                : RefusalReason.NameNotSent;
         var guest = asGuest is not RefusalReason.NameNotSent;
         why = guest ? asGuest : why;
         if (why is null)
@@ -178,14 +190,25 @@ internal sealed class LinkLayer
             Unjoined.Add(new(box, link.Box, link.Name, why));
             return;
         }
-        var others = link.Locked || link.Frames == UplinkFrames.Wds ? [] : _modes.Keys.Where(other => other != link.Box && !_off.Contains(other)
-            && _modes[other] is RepeaterMode or RouterMode { Uplink: not null }
-            && (other == box ? Sends(box, link) : Association.OfBox(_design.Box(box)!, link with { Box = other }, AirsOf(other)) is null));
+        var others =
+            link.Locked || link.Frames == UplinkFrames.Wds
+                ? []
+                : _modes.Keys.Where(other =>
+                    other != link.Box
+                    && !_off.Contains(other)
+                    && _modes[other] is RepeaterMode or RouterMode { Uplink: not null }
+                    && (
+                        other == box
+                            ? Sends(box, link)
+                            : Association.OfBox(_design.Box(box)!, link with { Box = other }, AirsOf(other)) is null
+                    )
+                );
         Join(box, link.Box, link.Frames, [.. others.Order(StringComparer.Ordinal)], wan);
     }
 
     /// <summary>Whether a box sends on the radio of its link the very name that it looks for: it may find itself.</summary>
-    private bool Sends(string box, Uplink link) => AirsOf(box).Any(a => a.Radio.Id == link.Radio && a.Setting.Name == link.Name && a.Setting.Password == link.Password);
+    private bool Sends(string box, Uplink link) =>
+        AirsOf(box).Any(a => a.Radio.Id == link.Radio && a.Setting.Name == link.Name && a.Setting.Password == link.Password);
 
     private void Join(string box, string to, UplinkFrames frames, IReadOnlyList<string> rivals, bool wan)
     {
@@ -203,7 +226,10 @@ internal sealed class LinkLayer
     private bool Stranger(string box, SatelliteMode satellite, string node)
     {
         var kit = _design.Box(box)!.Profile.Kit;
-        return kit is null || box == node || _design.Box(satellite.Main)?.Profile.Kit != kit || _modes.GetValueOrDefault(satellite.Main) is not (RouterMode or AccessPointMode)
+        return kit is null
+            || box == node
+            || _design.Box(satellite.Main)?.Profile.Kit != kit
+            || _modes.GetValueOrDefault(satellite.Main) is not (RouterMode or AccessPointMode)
             || (node != satellite.Main && (_modes.GetValueOrDefault(node) as SatelliteMode)?.Main != satellite.Main);
     }
 
@@ -222,7 +248,10 @@ internal sealed class LinkLayer
         }
     }
 
-    private IReadOnlyList<Air> AirsOf(string box) => _off.Contains(box) ? [] : _airs.TryGetValue(box, out var known) ? known : _airs[box] = Air.Of(_design, box);
+    private IReadOnlyList<Air> AirsOf(string box) =>
+        _off.Contains(box) ? []
+        : _airs.TryGetValue(box, out var known) ? known
+        : _airs[box] = Air.Of(_design, box);
 
     private Group? GroupOf(PortRef end, Cable? cable)
     {
@@ -234,7 +263,10 @@ internal sealed class LinkLayer
         {
             return null;
         }
-        return new(end.Owner, KeepsWanApart(box, mode) && (port.Role == PortRole.Wan || (cable is not null && Passer.Passes(_design, end, cable))));
+        return new(
+            end.Owner,
+            KeepsWanApart(box, mode) && (port.Role == PortRole.Wan || (cable is not null && Passer.Passes(_design, end, cable)))
+        );
     }
 
     private void Join(Link link, bool perhaps = false)

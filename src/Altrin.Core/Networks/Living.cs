@@ -31,7 +31,9 @@ public static class Living
                 continue;
             }
             var remembered = known?.Leases.FirstOrDefault(l => l.EndsAt > memory.Minute);
-            var asked = DhcpExchange.Begin(asker, ServersOf(network, asker), bindings, memory.Minute, remembered, a => Answers(network, held, asker, a));
+            var asked = DhcpExchange.Begin(asker, ServersOf(network, asker), bindings, memory.Minute, remembered, a =>
+                Answers(network, held, asker, a)
+            );
             bindings = asked.Bindings;
             var now = new HeldBy(asker.Owner, asker.Side, link, asked.Leases);
             if (at < 0)
@@ -43,35 +45,53 @@ public static class Living
                 held[at] = now;
             }
         }
-        var having = network.Interfaces.SelectMany(i => AddressesOf(held, i).Distinct().Select(a => (Key: (i.Segment, a), Host: i))).ToLookup(h => h.Key, h => h.Host);
+        var having = network
+            .Interfaces.SelectMany(i => AddressesOf(held, i).Distinct().Select(a => (Key: (i.Segment, a), Host: i)))
+            .ToLookup(h => h.Key, h => h.Host);
         return situation with
         {
             Memory = memory with
             {
                 Held = [.. held.OrderBy(h => h.Owner, StringComparer.Ordinal).ThenBy(h => h.Side)],
                 Bindings = bindings,
-                Tables = [.. network.Interfaces.Where(i => i.Linked).Select(i => Noted(network, held, having, memory, i)).OfType<TableEntry>()],
+                Tables =
+                [
+                    .. network.Interfaces.Where(i => i.Linked).Select(i => Noted(network, held, having, memory, i)).OfType<TableEntry>(),
+                ],
             },
         };
     }
 
     /// <summary>What stands in a host's table for its gateway: who answers there now, or who did for as long as that is believed.</summary>
-    private static TableEntry? Noted(Network network, List<HeldBy> held, ILookup<(string, Ipv4Address), Interface> having, Memory memory, Interface host)
+    private static TableEntry? Noted(
+        Network network,
+        List<HeldBy> held,
+        ILookup<(string, Ipv4Address), Interface> having,
+        Memory memory,
+        Interface host
+    )
     {
-        var gateway = host.Setting is Fixed typed ? typed.Gateway : held.Find(h => h.Owner == host.Owner && h.Side == host.Side)?.Leases is [var lease, ..] ? lease.Gateway : null;
+        var gateway =
+            host.Setting is Fixed typed ? typed.Gateway
+            : held.Find(h => h.Owner == host.Owner && h.Side == host.Side)?.Leases is [var lease, ..] ? lease.Gateway
+            : null;
         if (gateway is not { } address)
         {
             return null;
         }
         var link = LinkOf(network, host, memory);
         var there = having[(host.Segment, address)].Where(i => i.Owner != host.Owner).ToList();
-        var before = memory.Tables.FirstOrDefault(t => t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Link == link && t.Until > memory.Minute);
+        var before = memory.Tables.FirstOrDefault(t =>
+            t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Link == link && t.Until > memory.Minute
+        );
         return before is not null && (there is not [var same] || same.Owner != before.Holder || same.Side != before.HolderSide) ? before
             : there is [var one] ? new(host.Owner, host.Side, link, address, one.Owner, one.Side, memory.Minute + TableEntry.MostMinutes)
             : null;
     }
 
-    /// <summary>Minutes pass: leases are prolonged at half their time, by any server at seven eighths, or run out; a host without one asks.</summary>
+    /// <summary>
+    /// Minutes pass: leases are prolonged at half their time, by any server at seven eighths, or run out; a host without one asks.
+    /// </summary>
     public static Situation Wait(Design design, Situation situation, int minutes)
     {
         var memory = situation.Memory ?? Memory.Blank;
@@ -102,7 +122,13 @@ public static class Living
         return Settle(design, situation with { Memory = memory with { Minute = until, Held = held, Bindings = live } });
     }
 
-    private static (HeldLease? Lease, IReadOnlyList<Binding> Bindings) Pass(Interface asker, IReadOnlyList<ServerSeat> servers, IReadOnlyList<Binding> bindings, int until, HeldLease lease)
+    private static (HeldLease? Lease, IReadOnlyList<Binding> Bindings) Pass(
+        Interface asker,
+        IReadOnlyList<ServerSeat> servers,
+        IReadOnlyList<Binding> bindings,
+        int until,
+        HeldLease lease
+    )
     {
         foreach (var at in new[] { lease.RenewsAt, lease.RebindsAt }.Where(t => t <= until))
         {
@@ -117,7 +143,19 @@ public static class Living
                 // Nothing else changes while one only waits, so that what was prolonged once is prolonged again and again.
                 var rounds = (until - at) / Math.Max(1, next.RenewsAt - next.GivenAt);
                 var last = next with { GivenAt = at + (rounds * Math.Max(1, next.RenewsAt - next.GivenAt)) };
-                return (last, [.. bindings.Select(b => b.Server == last.Server && b.Client == DhcpExchange.ClientOf(asker) ? b with { Until = Math.Max(b.Until, last.EndsAt) } : b)]);
+                return (
+                    last,
+                    [
+                        .. bindings.Select(b =>
+                            b.Server == last.Server && b.Client == DhcpExchange.ClientOf(asker)
+                                ? b with
+                                {
+                                    Until = Math.Max(b.Until, last.EndsAt),
+                                }
+                                : b
+                        ),
+                    ]
+                );
             }
         }
         return (lease.EndsAt > until ? lease : null, bindings);
@@ -125,7 +163,21 @@ public static class Living
 
     /// <summary>The servers that answer an asker. Of an unknown service, the stand-in addresses are given.</summary>
     internal static IReadOnlyList<ServerSeat> ServersOf(Network network, Interface asker) =>
-        asker.KeptOff is not null ? [] : [.. network.Segment(asker.Segment).Servers.Select(s => s.Pool is null ? s with { Pool = AddressRange.Between(new(s.Own.Bits + 1), Subnet.Containing(s.Own, s.PrefixLength).Hosts.Last) } : s)];
+        asker.KeptOff is not null
+            ? []
+            :
+            [
+                .. network
+                    .Segment(asker.Segment)
+                    .Servers.Select(s =>
+                        s.Pool is null
+                            ? s with
+                            {
+                                Pool = AddressRange.Between(new(s.Own.Bits + 1), Subnet.Containing(s.Own, s.PrefixLength).Hosts.Last),
+                            }
+                            : s
+                    ),
+            ];
 
     /// <summary>
     /// What an asker notices: a device or the WAN side of a router its own cable or Wi-Fi and the starts at both ends, the page of
@@ -142,11 +194,13 @@ public static class Living
         string Starts(string owner) => $"@{memory.Boots.GetValueOrDefault(owner)}";
     }
 
-    private static bool Answers(Network network, List<HeldBy> held, Interface asker, Ipv4Address address) => network.Segment(asker.Segment).Interfaces
-        .Any(i => i.Owner != asker.Owner && i.Linked && Has(held, i, address));
+    private static bool Answers(Network network, List<HeldBy> held, Interface asker, Ipv4Address address) =>
+        network.Segment(asker.Segment).Interfaces.Any(i => i.Owner != asker.Owner && i.Linked && Has(held, i, address));
 
     private static bool Has(List<HeldBy> held, Interface host, Ipv4Address address) => AddressesOf(held, host).Contains(address);
 
     private static IEnumerable<Ipv4Address> AddressesOf(List<HeldBy> held, Interface host) =>
-        host.Setting is Fixed typed ? [typed.Address.Address] : held.Find(h => h.Owner == host.Owner && h.Side == host.Side)?.Leases.Select(l => l.Address) ?? [];
+        host.Setting is Fixed typed
+            ? [typed.Address.Address]
+            : held.Find(h => h.Owner == host.Owner && h.Side == host.Side)?.Leases.Select(l => l.Address) ?? [];
 }

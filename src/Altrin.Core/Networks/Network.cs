@@ -16,12 +16,16 @@ public sealed record Network(
     IReadOnlyList<Segment> Segments,
     IReadOnlyList<Interface> Interfaces,
     IReadOnlyList<Link> Links,
-    IReadOnlyList<WifiRefusal> Refusals)
+    IReadOnlyList<WifiRefusal> Refusals
+)
 {
     private readonly Dictionary<string, Segment> _segments = Segments.ToDictionary(s => s.Id, StringComparer.Ordinal);
     private readonly Dictionary<(string, Side), Interface> _interfaces = Interfaces.ToDictionary(i => (i.Owner, i.Side));
     private readonly Dictionary<string, BoxMode> _modes = Design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
-    private readonly Dictionary<string, string> _names = Design.Site.Boxes.Select(b => (b.Id, b.Name)).Concat(Design.Site.Devices.Select(d => (d.Id, d.Name))).ToDictionary(x => x.Id, x => x.Name, StringComparer.Ordinal);
+    private readonly Dictionary<string, string> _names = Design
+        .Site.Boxes.Select(b => (b.Id, b.Name))
+        .Concat(Design.Site.Devices.Select(d => (d.Id, d.Name)))
+        .ToDictionary(x => x.Id, x => x.Name, StringComparer.Ordinal);
 
     /// <summary>The work that asking it may take.</summary>
     public Work Work { get; init; } = new(CancellationToken.None);
@@ -54,11 +58,16 @@ public sealed record Network(
     public RouterMode? Router(string owner) => _modes.GetValueOrDefault(owner) as RouterMode;
 
     /// <summary>The name of a box or device; the same as <see cref="Sites.Design.NameOf"/>, without looking through the lists.</summary>
-    public string NameOf(string id) => _names.TryGetValue(id, out var name) ? name : id == Laptop.Id ? "the laptop" : id == Provider.Internet ? "the internet" : Design.NameOf(id);
+    public string NameOf(string id) =>
+        _names.TryGetValue(id, out var name) ? name
+        : id == Laptop.Id ? "the laptop"
+        : id == Provider.Internet ? "the internet"
+        : Design.NameOf(id);
 }
 
 /// <summary>One broadcast domain: everything that hears a broadcast of any of its members.</summary>
-/// <param name="Id">The router that has its LAN side here, else another box or device here; see <see cref="GuestId"/> for a guest network; "street" for the provider's.</param>
+/// <param name="Id">The router that has its LAN side here, else another box or device here; see <see cref="GuestId"/> for a guest
+/// network; "street" for the provider's.</param>
 /// <param name="Boxes">Boxes with ports or radios in it, by id; a router counts on each side that it has here.</param>
 /// <param name="Interfaces">What can hold an address in it, by owner and side.</param>
 /// <param name="Servers">DHCP servers that answer in it, by owner.</param>
@@ -70,7 +79,8 @@ public sealed record Segment(
     IReadOnlyList<Interface> Interfaces,
     IReadOnlyList<ServerSeat> Servers,
     IReadOnlyList<string> Cables,
-    IReadOnlyList<Loop> Loops)
+    IReadOnlyList<Loop> Loops
+)
 {
     /// <summary>Whether the provider's line ends in it.</summary>
     public bool HasStreet => Id == PortRef.Street;
@@ -89,16 +99,22 @@ public enum Side
 {
     /// <summary>A router's LAN side.</summary>
     Lan,
+
     /// <summary>A router's WAN side.</summary>
     Wan,
+
     /// <summary>The page of an access point or a managed switch.</summary>
     Page,
+
     /// <summary>A router's side towards its guests.</summary>
     Guest,
+
     /// <summary>A customer's device.</summary>
     Device,
+
     /// <summary>The provider's end.</summary>
     Provider,
+
     /// <summary>The installer's laptop: it looks on, and no device's internet is judged by it.</summary>
     Laptop,
 }
@@ -125,7 +141,8 @@ public sealed record Interface(string Owner, Side Side, string Segment, bool Lin
     public LineFault? KeptOff { get; init; }
 
     /// <summary>Whether it is the same side of the same owner; two networks are never compared.</summary>
-    public bool Equals(Interface? other) => ReferenceEquals(this, other) || (other is not null && Side == other.Side && Owner == other.Owner);
+    public bool Equals(Interface? other) =>
+        ReferenceEquals(this, other) || (other is not null && Side == other.Side && Owner == other.Owner);
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(Owner, Side);
@@ -154,7 +171,8 @@ public sealed record ServerSeat(
     Ipv4Address? Gateway,
     IReadOnlyList<Ipv4Address> DnsServers,
     IReadOnlyList<Reservation> Reservations,
-    int? Leases)
+    int? Leases
+)
 {
     /// <summary>How long a lease lasts, in minutes.</summary>
     public int LeaseMinutes { get; init; } = DhcpServerSetting.UsualLeaseMinutes;

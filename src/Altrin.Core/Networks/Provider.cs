@@ -25,31 +25,35 @@ public static class Provider
     public static Ipv4Address CarrierPublic { get; } = Ipv4Address.From(192, 0, 2, 77);
 
     /// <summary>The provider's own address on the line.</summary>
-    public static InterfaceAddress Own(Service service) => service switch
-    {
-        PublicFixed given => new(given.Gateway, given.Address.PrefixLength),
-        CarrierNat carrier => new(Inside(carrier).Hosts.First, Inside(carrier).PrefixLength),
-        _ => new(Public.Hosts.First, Public.PrefixLength),
-    };
+    public static InterfaceAddress Own(Service service) =>
+        service switch
+        {
+            PublicFixed given => new(given.Gateway, given.Address.PrefixLength),
+            CarrierNat carrier => new(Inside(carrier).Hosts.First, Inside(carrier).PrefixLength),
+            _ => new(Public.Hosts.First, Public.PrefixLength),
+        };
 
     /// <summary>What leases on the line; null where the address is set by hand.</summary>
-    internal static ServerSeat? Server(Service service) => service switch
-    {
-        PublicFixed => null,
-        CarrierNat carrier => Seat(service, Inside(carrier), Inside(carrier).Hosts),
-        UnknownService => Seat(service, Public, null),
-        _ => Seat(service, Public, Public.Hosts),
-    };
+    internal static ServerSeat? Server(Service service) =>
+        service switch
+        {
+            PublicFixed => null,
+            CarrierNat carrier => Seat(service, Inside(carrier), Inside(carrier).Hosts),
+            UnknownService => Seat(service, Public, null),
+            _ => Seat(service, Public, Public.Hosts),
+        };
 
     private static Subnet Inside(CarrierNat carrier) => carrier.Inside ?? Shared;
 
-    private static ServerSeat Seat(Service service, Subnet subnet, AddressRange? hosts) => new(
-        PortRef.Street,
-        hosts is { } all ? AddressRange.Between(new(all.First.Bits + 1), all.Last) : null,
-        subnet.PrefixLength,
-        subnet.Hosts.First,
-        subnet.Hosts.First,
-        [Names],
-        [],
-        service.Leases);
+    private static ServerSeat Seat(Service service, Subnet subnet, AddressRange? hosts) =>
+        new(
+            PortRef.Street,
+            hosts is { } all ? AddressRange.Between(new(all.First.Bits + 1), all.Last) : null,
+            subnet.PrefixLength,
+            subnet.Hosts.First,
+            subnet.Hosts.First,
+            [Names],
+            [],
+            service.Leases
+        );
 }

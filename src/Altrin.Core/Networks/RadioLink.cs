@@ -10,7 +10,15 @@ namespace Altrin.Core.Networks;
 /// <param name="Segment">The segment that it is part of.</param>
 /// <param name="Behind">Everything that is cut off from the other box without it.</param>
 /// <param name="Rivals">Other boxes that it may join instead, since they send the same name and let it in.</param>
-public sealed record RadioLink(string Box, string To, string Link, UplinkFrames Frames, string Segment, IReadOnlySet<Group> Behind, IReadOnlyList<string> Rivals)
+public sealed record RadioLink(
+    string Box,
+    string To,
+    string Link,
+    UplinkFrames Frames,
+    string Segment,
+    IReadOnlySet<Group> Behind,
+    IReadOnlyList<string> Rivals
+)
 {
     /// <summary>The id of the link by which a box joins another.</summary>
     public static string IdOf(string box) => $"radio:{box}";

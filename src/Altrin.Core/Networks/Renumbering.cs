@@ -21,8 +21,10 @@ internal static class Renumbering
     /// <summary>The outermost router of a network that renumbers itself now; null where none has to, or knows where to go.</summary>
     public static Renumbered? Next(Network network)
     {
-        var due = network.Interfaces
-            .Where(i => i is { Side: Side.Wan, Linked: true } && network.Design.Box(i.Owner)!.Profile.Habits.OnOverlap == OverlapHabit.Renumbers)
+        var due = network
+            .Interfaces.Where(i =>
+                i is { Side: Side.Wan, Linked: true } && network.Design.Box(i.Owner)!.Profile.Habits.OnOverlap == OverlapHabit.Renumbers
+            )
             .Select(wan => (wan.Segment, Moves: Move(network, wan)))
             .Where(m => m.Moves is not null)
             .ToList();
@@ -33,10 +35,14 @@ internal static class Renumbering
     }
 
     /// <summary>The design with a router where it went.</summary>
-    public static Design Apply(Design design, Renumbered moved) => design with
-    {
-        SetUp = design.SetUp with { Boxes = [.. design.SetUp.Boxes.Select(b => b.Box == moved.Router ? b with { Mode = Moved((RouterMode)b.Mode, moved) } : b)] },
-    };
+    public static Design Apply(Design design, Renumbered moved) =>
+        design with
+        {
+            SetUp = design.SetUp with
+            {
+                Boxes = [.. design.SetUp.Boxes.Select(b => b.Box == moved.Router ? b with { Mode = Moved((RouterMode)b.Mode, moved) } : b)],
+            },
+        };
 
     private static RouterMode Moved(RouterMode router, Renumbered moved)
     {
@@ -52,9 +58,10 @@ internal static class Renumbering
             },
         };
 
-        Ipv4Address Shift(Ipv4Address address) => moved.From.Subnet.Contains(address)
-            ? moved.To.Subnet.Network.Plus(moved.From.Subnet.Network.DistanceTo(address))!.Value
-            : address;
+        Ipv4Address Shift(Ipv4Address address) =>
+            moved.From.Subnet.Contains(address)
+                ? moved.To.Subnet.Network.Plus(moved.From.Subnet.Network.DistanceTo(address))!.Value
+                : address;
     }
 
     private static Renumbered? Move(Network network, Interface wan)
@@ -64,16 +71,28 @@ internal static class Renumbering
         {
             return null;
         }
-        var taken = network.Interfaces.Select(i => i.Setting).OfType<Fixed>().Select(f => f.Address.Subnet).Concat(Outer(network, wan)).ToList();
-        return Blocks.Where(b => b.PrefixLength <= lan.PrefixLength)
+        var taken = network
+            .Interfaces.Select(i => i.Setting)
+            .OfType<Fixed>()
+            .Select(f => f.Address.Subnet)
+            .Concat(Outer(network, wan))
+            .ToList();
+        return Blocks
+            .Where(b => b.PrefixLength <= lan.PrefixLength)
             .SelectMany(b => b.Split(lan.PrefixLength))
             .Where(s => !taken.Any(s.Overlaps))
-            .Select(s => new Renumbered(wan.Owner, lan, new(s.Network.Plus(lan.Subnet.Network.DistanceTo(lan.Address))!.Value, lan.PrefixLength), outer))
+            .Select(s => new Renumbered(
+                wan.Owner,
+                lan,
+                new(s.Network.Plus(lan.Subnet.Network.DistanceTo(lan.Address))!.Value, lan.PrefixLength),
+                outer
+            ))
             .FirstOrDefault();
     }
 
     /// <summary>What the WAN side of a router is in: as typed, or as the server there hands out.</summary>
-    private static IEnumerable<Subnet> Outer(Network network, Interface wan) => wan.Setting is Fixed typed
-        ? [typed.Address.Subnet]
-        : network.Segment(wan.Segment).Servers.Where(s => s.Owner != wan.Owner).Select(s => Subnet.Containing(s.Own, s.PrefixLength));
+    private static IEnumerable<Subnet> Outer(Network network, Interface wan) =>
+        wan.Setting is Fixed typed
+            ? [typed.Address.Subnet]
+            : network.Segment(wan.Segment).Servers.Where(s => s.Owner != wan.Owner).Select(s => Subnet.Containing(s.Own, s.PrefixLength));
 }

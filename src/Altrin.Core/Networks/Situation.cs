@@ -4,7 +4,9 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Networks;
 
-/// <summary>What a design does not say: what is powered and linked just now, what was typed and not saved, and what everybody remembers.</summary>
+/// <summary>
+/// What a design does not say: what is powered and linked just now, what was typed and not saved, and what everybody remembers.
+/// </summary>
 /// <param name="Off">Ids of boxes and devices that have no power and of cables that are pulled, in ordinal order.</param>
 public sealed record Situation(IReadOnlyList<string> Off)
 {
@@ -24,7 +26,9 @@ public sealed record Situation(IReadOnlyList<string> Off)
     public static Parsed<Situation> Without(Design design, IEnumerable<string> ids)
     {
         var off = ids.Distinct().Order(StringComparer.Ordinal).ToList();
-        var unknown = off.FirstOrDefault(id => design.Box(id) is null && design.Device(id) is null && design.SetUp.Cables.All(c => c.Id != id));
+        var unknown = off.FirstOrDefault(id =>
+            design.Box(id) is null && design.Device(id) is null && design.SetUp.Cables.All(c => c.Id != id)
+        );
         return unknown is null
             ? new Situation(off)
             : Parsed<Situation>.Fail($"There is no box, device or cable '{Ipv4Address.Shown(unknown)}'.");

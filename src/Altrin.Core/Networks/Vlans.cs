@@ -20,7 +20,8 @@ internal sealed class Vlans
     public IReadOnlyList<int> Tags { get; }
 
     /// <summary>What a box has beside its ordinary sides: a part for each VLAN that it carries.</summary>
-    public IEnumerable<Group> Groups(string box) => Tags.Where(t => t > 0 && Carries(_modes[box], t)).Select(t => new Group(box, false, false, t));
+    public IEnumerable<Group> Groups(string box) =>
+        Tags.Where(t => t > 0 && Carries(_modes[box], t)).Select(t => new Group(box, false, false, t));
 
     /// <summary>What the frames with a tag come into at one end of a cable; null where they are dropped.</summary>
     /// <param name="end">The end.</param>
@@ -35,26 +36,32 @@ internal sealed class Vlans
         if (mode is SwitchMode { Vlans: { Count: > 0 } ports })
         {
             var port = ports.FirstOrDefault(p => p.Port == end.Port) ?? new(end.Port, 1, []);
-            return tag == 0 ? plain with { Vlan = port.Untagged == 1 ? 0 : port.Untagged } : port.Tagged.Contains(tag) ? plain with { Vlan = tag } : null;
+            return tag == 0 ? plain with { Vlan = port.Untagged == 1 ? 0 : port.Untagged }
+                : port.Tagged.Contains(tag) ? plain with { Vlan = tag }
+                : null;
         }
         return tag == 0 ? plain
             : plain.Wan ? null
-            : mode is RouterMode router ? router.Guest?.Vlan == tag ? plain with { Guest = true } : null
+            : mode is RouterMode router
+                ? router.Guest?.Vlan == tag ? plain with { Guest = true }
+                    : null
             : plain with { Vlan = tag };
     }
 
-    private static bool Carries(BoxMode mode, int tag) => mode switch
-    {
-        RouterMode => false,
-        SwitchMode { Vlans: { Count: > 0 } ports } => ports.Any(p => p.Untagged == tag || p.Tagged.Contains(tag)),
-        _ => true,
-    };
+    private static bool Carries(BoxMode mode, int tag) =>
+        mode switch
+        {
+            RouterMode => false,
+            SwitchMode { Vlans: { Count: > 0 } ports } => ports.Any(p => p.Untagged == tag || p.Tagged.Contains(tag)),
+            _ => true,
+        };
 
-    private static IEnumerable<int> Used(BoxMode mode) => mode switch
-    {
-        RouterMode { Guest.Vlan: { } guests } => [guests],
-        AccessPointMode { Guest.Vlan: { } guests } => [guests],
-        SwitchMode managed => managed.Vlans.SelectMany(p => p.Tagged.Append(p.Untagged)),
-        _ => [],
-    };
+    private static IEnumerable<int> Used(BoxMode mode) =>
+        mode switch
+        {
+            RouterMode { Guest.Vlan: { } guests } => [guests],
+            AccessPointMode { Guest.Vlan: { } guests } => [guests],
+            SwitchMode managed => managed.Vlans.SelectMany(p => p.Tagged.Append(p.Untagged)),
+            _ => [],
+        };
 }

@@ -1,7 +1,8 @@
 namespace Altrin.Core.Networks;
 
 /// <summary>
-/// The work that proving one network may take: it is counted, not timed, so that the same home is cut at the same place wherever it is proven.
+/// The work that proving one network may take: it is counted, not timed, so that the same home is cut at the same place wherever it is
+/// proven.
 /// The caller may give up at any time.
 /// </summary>
 /// <param name="most">How many steps are made at most; more are not, and answers that would need them stay open.</param>
@@ -9,7 +10,8 @@ namespace Altrin.Core.Networks;
 public sealed class Work(long most, CancellationToken cancel)
 {
     /// <summary>
-    /// How many steps are made for one proof, its remedies apart: a hop of a packet is one. A home of 50 boxes takes some ten thousand; this is
+    /// How many steps are made for one proof, its remedies apart: a hop of a packet is one. A home of 50 boxes takes some ten thousand;
+    /// this is
     /// about three seconds of one core.
     /// </summary>
     public const long Most = 400_000;
@@ -19,9 +21,7 @@ public sealed class Work(long most, CancellationToken cancel)
 
     /// <summary>As much work as one proof may take.</summary>
     public Work(CancellationToken cancel)
-        : this(Most, cancel)
-    {
-    }
+        : this(Most, cancel) { }
 
     /// <summary>Steps that were made.</summary>
     public long Done { get; private set; }

@@ -18,18 +18,31 @@ public sealed record CableCheck(
     bool LowerBound,
     int? CarriesMbps,
     int? PortsMbps,
-    IReadOnlyList<string> Findings)
+    IReadOnlyList<string> Findings
+)
 {
     /// <summary>Every cable that is not the provider's line, by id.</summary>
     public static IReadOnlyList<CableCheck> Of(Proof proof)
     {
         var design = proof.Observation.Network.Design;
-        var said = proof.Findings.SelectMany(f => f.Subjects.Select(s => (Subject: s, f.What))).ToLookup(f => f.Subject, f => f.What, StringComparer.Ordinal);
+        var said = proof
+            .Findings.SelectMany(f => f.Subjects.Select(s => (Subject: s, f.What)))
+            .ToLookup(f => f.Subject, f => f.What, StringComparer.Ordinal);
         return
         [
-            .. design.SetUp.Cables.Where(c => !c.Ends(PortRef.Street)).OrderBy(c => c.Id, StringComparer.Ordinal)
+            .. design
+                .SetUp.Cables.Where(c => !c.Ends(PortRef.Street))
+                .OrderBy(c => c.Id, StringComparer.Ordinal)
                 .Select(c => Cabling.Of(design, c))
-                .Select(f => new CableCheck(f.Cable, f.LengthMetres, f.Estimated, f.LowerBound, f.AtMostMbps, f.PortsMbps, [.. said[f.Cable].Distinct()])),
+                .Select(f => new CableCheck(
+                    f.Cable,
+                    f.LengthMetres,
+                    f.Estimated,
+                    f.LowerBound,
+                    f.AtMostMbps,
+                    f.PortsMbps,
+                    [.. said[f.Cable].Distinct()]
+                )),
         ];
     }
 }

@@ -7,16 +7,22 @@ public enum GatewayWay
 {
     /// <summary>It stops routing, and the customer's own router takes the public address.</summary>
     Bridge,
+
     /// <summary>It stays the router; the customer's own boxes are access points.</summary>
     StaysRouter,
+
     /// <summary>It hands its public address to whatever is in one port.</summary>
     PassByPort,
+
     /// <summary>It hands its public address to one MAC address.</summary>
     PassByMac,
+
     /// <summary>An inner box gets the public address too, while it goes on tracking sessions.</summary>
     Mapping,
+
     /// <summary>It sends every connection that no forward claims to one host.</summary>
     Dmz,
+
     /// <summary>It stays the router, and another router hangs behind it.</summary>
     RouterBehind,
 }
@@ -55,21 +61,44 @@ public static class GatewayWays
             new(GatewayWay.PassByPort, Has(profile.Passes.Contains(PassKind.Port)), passed),
             new(GatewayWay.PassByMac, Has(profile.Passes.Contains(PassKind.Hardware)), passed),
             new(GatewayWay.Mapping, Has(profile.Passes.Contains(PassKind.Mapping)), []),
-            new(GatewayWay.Dmz, profile.Modes.Contains(ModeKind.Router) ? profile.Traits.TakesDmz : Known.No, profile.KeptPorts.Count > 0 ? [$"ports that it keeps for itself: {string.Join(", ", profile.KeptPorts.Order())}", "NAT once more"] : ["NAT once more"]),
-            new(GatewayWay.RouterBehind, Has(profile.Modes.Contains(ModeKind.Router)), ["every connection from outside, unless both forward it", "finding each other across the inner router"]),
+            new(
+                GatewayWay.Dmz,
+                profile.Modes.Contains(ModeKind.Router) ? profile.Traits.TakesDmz : Known.No,
+                profile.KeptPorts.Count > 0
+                    ? [$"ports that it keeps for itself: {string.Join(", ", profile.KeptPorts.Order())}", "NAT once more"]
+                    : ["NAT once more"]
+            ),
+            new(
+                GatewayWay.RouterBehind,
+                Has(profile.Modes.Contains(ModeKind.Router)),
+                ["every connection from outside, unless both forward it", "finding each other across the inner router"]
+            ),
         ];
 
-        IEnumerable<string> Services() => habits.KeepsServices switch
-        {
-            Known.Yes => [],
-            Known.No => services.Select(s => $"the {s}"),
-            _ => services.Select(s => $"perhaps the {s}: ask the provider"),
-        };
+        IEnumerable<string> Services() =>
+            habits.KeepsServices switch
+            {
+                Known.Yes => [],
+                Known.No => services.Select(s => $"the {s}"),
+                _ => services.Select(s => $"perhaps the {s}: ask the provider"),
+            };
     }
 
     private static Known Has(bool can) => can ? Known.Yes : Known.No;
 
-    private static Known Not(Known known) => known switch { Known.Yes => Known.No, Known.No => Known.Yes, _ => Known.Unknown };
+    private static Known Not(Known known) =>
+        known switch
+        {
+            Known.Yes => Known.No,
+            Known.No => Known.Yes,
+            _ => Known.Unknown,
+        };
 
-    private static string[] Perhaps(Known lost, string what) => lost switch { Known.Yes => [what], Known.Unknown => [$"perhaps {what}"], _ => [] };
+    private static string[] Perhaps(Known lost, string what) =>
+        lost switch
+        {
+            Known.Yes => [what],
+            Known.Unknown => [$"perhaps {what}"],
+            _ => [],
+        };
 }

@@ -7,8 +7,10 @@ public enum Worth
 {
     /// <summary>It serves.</summary>
     Good,
+
     /// <summary>It serves in some places, or with care.</summary>
     WithCare,
+
     /// <summary>It does more harm than good.</summary>
     Leave,
 }
@@ -35,7 +37,9 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
         }
         if (profile.Radios.Count > 0 && profile.Radios.All(r => r.Generation == WifiGeneration.G))
         {
-            (sold > MediumRates.RelicRadioMbps || sold is null ? leave : care).Add($"Its radio is of the 54 Mb/s class: 20 to {MediumRates.RelicRadioMbps} Mb/s arrive, about 8 to 14 beside older devices, and slow devices cost all others airtime.{(sold <= MediumRates.RelicRadioMbps ? $" The service has no more than {sold}." : "")}");
+            (sold > MediumRates.RelicRadioMbps || sold is null ? leave : care).Add(
+                $"Its radio is of the 54 Mb/s class: 20 to {MediumRates.RelicRadioMbps} Mb/s arrive, about 8 to 14 beside older devices, and slow devices cost all others airtime.{(sold <= MediumRates.RelicRadioMbps ? $" The service has no more than {sold}." : "")}"
+            );
         }
         else if (profile.Radios.Count > 0 && profile.Radios.All(r => r.Band == RadioBand.Ghz2))
         {
@@ -44,36 +48,46 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
         var rates = profile.Ports.Where(p => p.SpeedMbps is not null).Select(p => p.SpeedMbps!.Value).ToList();
         if (rates.Count > 0 && rates.Max() <= 100 && (sold is null || sold > MediumRates.BehindFastPortMbps))
         {
-            care.Add($"Its sockets carry 100 Mb/s: at most about {MediumRates.BehindFastPortMbps} arrive behind it{(sold is { } s ? $", and {s} are sold" : "")}. Fine where no device needs more.");
+            care.Add(
+                $"Its sockets carry 100 Mb/s: at most about {MediumRates.BehindFastPortMbps} arrive behind it{(sold is { } s ? $", and {s} are sold" : "")}. Fine where no device needs more."
+            );
         }
         if (box.Label.IsSupported(today) == Known.No)
         {
-            care.Add($"Its firmware gets no more updates{(box.Label.SupportedUntil is { } until && !(today < until) ? $" since {until:yyyy-MM-dd}" : "")}: never at the internet line, and not as the router.");
+            care.Add(
+                $"Its firmware gets no more updates{(box.Label.SupportedUntil is { } until && !(today < until) ? $" since {until:yyyy-MM-dd}" : "")}: never at the internet line, and not as the router."
+            );
         }
         if (profile.Kind is BoxKind.Router && !profile.Modes.Contains(ModeKind.AccessPoint))
         {
-            care.Add("It has no access-point mode: address outside the pool, its DHCP server off, cable into a LAN port, by hand and in that order.");
+            care.Add(
+                "It has no access-point mode: address outside the pool, its DHCP server off, cable into a LAN port, by hand and in that order."
+            );
         }
         if (profile.Traits.Power is { Takes: PowerKind.Passive })
         {
             care.Add("It wants power put on the cable without asking: only its own injector, nothing else in that socket.");
         }
-        var worth = leave.Count > 0 ? Worth.Leave : care.Count > 0 ? Worth.WithCare : Worth.Good;
+        var worth =
+            leave.Count > 0 ? Worth.Leave
+            : care.Count > 0 ? Worth.WithCare
+            : Worth.Good;
         IReadOnlyList<string> reasons = leave.Count + care.Count > 0 ? [.. leave, .. care] : ["Nothing speaks against it."];
         return new(box.Id, worth, worth == Worth.Leave ? "leave it off" : Use(profile), reasons);
     }
 
-    private static string Use(Profile profile) => profile.Kind switch
-    {
-        BoxKind.Gateway => "the box at the internet line",
-        BoxKind.Switch => "more sockets behind the router",
-        BoxKind.Powerline => "a way where no cable can go, in pairs",
-        BoxKind.Coax => "a cable over television wiring, in pairs",
-        BoxKind.Injector => "power for an access point",
-        _ when profile.Modes.Contains(ModeKind.AccessPoint) => "an access point on a cable",
-        _ when profile.Modes.Contains(ModeKind.Router) => "an access point (LAN to LAN, DHCP off), on a cable into a LAN port",
-        _ when profile.Modes.Contains(ModeKind.Satellite) => "a node of its kit",
-        _ when profile.Modes.Contains(ModeKind.Repeater) => "a repeater, where no cable can go",
-        _ => "sockets in a far room, joined by radio",
-    };
+    private static string Use(Profile profile) =>
+        profile.Kind switch
+        {
+            BoxKind.Gateway => "the box at the internet line",
+            BoxKind.Switch => "more sockets behind the router",
+            BoxKind.Powerline => "a way where no cable can go, in pairs",
+            BoxKind.Coax => "a cable over television wiring, in pairs",
+            BoxKind.Injector => "power for an access point",
+            _ when profile.Modes.Contains(ModeKind.AccessPoint) => "an access point on a cable",
+            _ when profile.Modes.Contains(ModeKind.Router) => "an access point (LAN to LAN, DHCP off), on a cable into a LAN port",
+            _ when profile.Modes.Contains(ModeKind.Satellite) => "a node of its kit",
+            _ when profile.Modes.Contains(ModeKind.Repeater) => "a repeater, where no cable can go",
+            _ => "sockets in a far room, joined by radio",
+        };
 }

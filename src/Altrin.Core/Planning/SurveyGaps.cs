@@ -23,33 +23,78 @@ public static class SurveyGaps
         }
         if (service.HandOff is null)
         {
-            gaps.Add(new(PortRef.Street, "The box at the internet line is not noted.", "Follow the cable from where the internet line comes into the house."));
+            gaps.Add(
+                new(
+                    PortRef.Street,
+                    "The box at the internet line is not noted.",
+                    "Follow the cable from where the internet line comes into the house."
+                )
+            );
         }
         if (service is UnknownService)
         {
-            gaps.Add(new(PortRef.Street, "Whether the home gets a public address is not known.", "Compare the WAN address on the gateway's page with the address that an outside service sees. 100.64 to 100.127, 10, 172.16 to 172.31 or 192.168 on the outside means that something further out translates; then ask the provider."));
+            gaps.Add(
+                new(
+                    PortRef.Street,
+                    "Whether the home gets a public address is not known.",
+                    "Compare the WAN address on the gateway's page with the address that an outside service sees. 100.64 to 100.127, 10, 172.16 to 172.31 or 192.168 on the outside means that something further out translates; then ask the provider."
+                )
+            );
         }
         if (service.DownMbps is null)
         {
             gaps.Add(new(PortRef.Street, "The rate that is sold is not known.", "It stands on the bill or in the customer's account."));
         }
-        if (site.Boxes.Any(b => b.Profile.Kind == BoxKind.Router) && new[] { service.Line.Login, service.Line.Tagged, service.Line.Locked }.Contains(Known.Unknown))
+        if (
+            site.Boxes.Any(b => b.Profile.Kind == BoxKind.Router)
+            && new[] { service.Line.Login, service.Line.Tagged, service.Line.Locked }.Contains(Known.Unknown)
+        )
         {
-            gaps.Add(new(PortRef.Street, "What the internet line asks of a box is not known: login, VLAN tag, lock.", "Ask the provider, or read the WAN side on the gateway's page, before another router is connected to it."));
+            gaps.Add(
+                new(
+                    PortRef.Street,
+                    "What the internet line asks of a box is not known: login, VLAN tag, lock.",
+                    "Ask the provider, or read the WAN side on the gateway's page, before another router is connected to it."
+                )
+            );
         }
-        gaps.AddRange(site.Boxes.Where(b => b.Mac is null && b.Profile.Modes.Any(m => m != ModeKind.Switch)).Select(b => new SurveyGap(b.Id, $"The MAC address of {b.Name} is not read.", "It stands on the label; the box is found again by it after a change of mode.")));
-        gaps.AddRange(site.Boxes.Where(b => b.FactoryAddress is null && b.Profile.Modes.Contains(ModeKind.Router)).Select(b => new SurveyGap(b.Id, $"The address of {b.Name} after a reset is not known.", "It stands on the label.")));
+        gaps.AddRange(
+            site.Boxes.Where(b => b.Mac is null && b.Profile.Modes.Any(m => m != ModeKind.Switch))
+                .Select(b => new SurveyGap(
+                    b.Id,
+                    $"The MAC address of {b.Name} is not read.",
+                    "It stands on the label; the box is found again by it after a change of mode."
+                ))
+        );
+        gaps.AddRange(
+            site.Boxes.Where(b => b.FactoryAddress is null && b.Profile.Modes.Contains(ModeKind.Router))
+                .Select(b => new SurveyGap(b.Id, $"The address of {b.Name} after a reset is not known.", "It stands on the label."))
+        );
         if (site.Places.Count == 0)
         {
             gaps.Add(new(PortRef.Street, "No room is noted.", "A name and a rough size of each is enough."));
         }
         else
         {
-            gaps.AddRange(found.SetUp.Boxes.Where(b => b.Place is null).Select(b => new SurveyGap(b.Box, $"Where {found.NameOf(b.Box)} stands is not noted.", "Cable lengths and weak rooms follow from it.")));
+            gaps.AddRange(
+                found
+                    .SetUp.Boxes.Where(b => b.Place is null)
+                    .Select(b => new SurveyGap(
+                        b.Box,
+                        $"Where {found.NameOf(b.Box)} stands is not noted.",
+                        "Cable lengths and weak rooms follow from it."
+                    ))
+            );
         }
         if (site.Needs.Count == 0 && site.Devices.Count > 0)
         {
-            gaps.Add(new(PortRef.Street, "What must work beyond browsing is not noted.", "Cameras watched from away, printers, games, calls, guests, telephone, alarm."));
+            gaps.Add(
+                new(
+                    PortRef.Street,
+                    "What must work beyond browsing is not noted.",
+                    "Cameras watched from away, printers, games, calls, guests, telephone, alarm."
+                )
+            );
         }
         return gaps;
     }

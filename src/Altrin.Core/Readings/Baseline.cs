@@ -12,7 +12,15 @@ namespace Altrin.Core.Readings;
 /// <param name="Down">Towards the home; null without a usable run.</param>
 /// <param name="Up">From the home; null where no usable run measured it.</param>
 /// <param name="Says">What to think of them, in sentences.</param>
-public sealed record BaselineGroup(string Place, RunBy By, int Runs, int Usable, MedianSpread? Down, MedianSpread? Up, IReadOnlyList<string> Says);
+public sealed record BaselineGroup(
+    string Place,
+    RunBy By,
+    int Runs,
+    int Usable,
+    MedianSpread? Down,
+    MedianSpread? Up,
+    IReadOnlyList<string> Says
+);
 
 /// <summary>The middle of several measurements, and how far they lie apart.</summary>
 /// <param name="Median">The middle one; the mean of the two middle ones of an even count.</param>
@@ -58,7 +66,10 @@ public static class Baseline
     /// <summary>A shorter run measures how a test begins, not what a line carries, in seconds (common practice).</summary>
     public const double LeastSeconds = 10;
 
-    /// <summary>The part of a wire's rate that arrives as data over TCP: 1448 of 1538 bytes a frame, with timestamps (IEEE 802.3, RFC 7323; from memory).</summary>
+    /// <summary>
+    /// The part of a wire's rate that arrives as data over TCP: 1448 of 1538 bytes a frame, with timestamps (IEEE 802.3, RFC 7323; from
+    /// memory).
+    /// </summary>
     public const double Payload = 1448.0 / 1538;
 
     /// <summary>From this part of the rate sold on, it is the service that stops a run (common practice).</summary>
@@ -69,21 +80,43 @@ public static class Baseline
     /// <param name="service">What was sold.</param>
     /// <param name="carries">What carries least on the way of a run; null where that is not known.</param>
     /// <param name="place">The name of a place.</param>
-    public static IReadOnlyList<BaselineGroup> Of(IReadOnlyList<SpeedRun> runs, Service service, Func<SpeedRun, SpeedLimit?> carries, Func<string, string> place) =>
-    [
-        .. runs.GroupBy(r => (r.Place, r.By)).Select(group =>
-        {
-            var usable = group.Where(r => Lasts(r) is not < LeastSeconds).ToList();
-            MedianSpread? down = usable.Count == 0 ? null : MedianSpread.Of(usable.Select(r => r.DownMbps));
-            MedianSpread? up = usable.Where(r => r.UpMbps is not null).Select(r => r.UpMbps!.Value).ToList() is { Count: > 0 } ups ? MedianSpread.Of(ups) : null;
-            return new BaselineGroup(place(group.Key.Place), group.Key.By, group.Count(), usable.Count, down, up, [.. Says([.. group], usable, down, service, carries(group.First()))]);
-        }),
-    ];
+    public static IReadOnlyList<BaselineGroup> Of(
+        IReadOnlyList<SpeedRun> runs,
+        Service service,
+        Func<SpeedRun, SpeedLimit?> carries,
+        Func<string, string> place
+    ) =>
+        [
+            .. runs.GroupBy(r => (r.Place, r.By))
+                .Select(group =>
+                {
+                    var usable = group.Where(r => Lasts(r) is not < LeastSeconds).ToList();
+                    MedianSpread? down = usable.Count == 0 ? null : MedianSpread.Of(usable.Select(r => r.DownMbps));
+                    MedianSpread? up = usable.Where(r => r.UpMbps is not null).Select(r => r.UpMbps!.Value).ToList() is { Count: > 0 } ups
+                        ? MedianSpread.Of(ups)
+                        : null;
+                    return new BaselineGroup(
+                        place(group.Key.Place),
+                        group.Key.By,
+                        group.Count(),
+                        usable.Count,
+                        down,
+                        up,
+                        [.. Says([.. group], usable, down, service, carries(group.First()))]
+                    );
+                }),
+        ];
 
     /// <summary>How long a run lasted, in seconds: as said, or by what it moved at its rate; null where neither is known.</summary>
     public static double? Lasts(SpeedRun run) => run.Seconds ?? (run.Megabytes is { } moved ? moved * 8 / run.DownMbps : null);
 
-    private static IEnumerable<string> Says(List<SpeedRun> all, List<SpeedRun> usable, MedianSpread? down, Service service, SpeedLimit? carries)
+    private static IEnumerable<string> Says(
+        List<SpeedRun> all,
+        List<SpeedRun> usable,
+        MedianSpread? down,
+        Service service,
+        SpeedLimit? carries
+    )
     {
         foreach (var run in all.Except(usable))
         {
@@ -94,7 +127,9 @@ public static class Baseline
         }
         if (usable.Count < Enough)
         {
-            yield return usable.Count == 0 ? $"No run counts. Make {Enough} of {UsualSeconds:0} s, in the same place with the same machine." : $"{usable.Count} of at least {Enough} runs: one more could move the middle.";
+            yield return usable.Count == 0
+                ? $"No run counts. Make {Enough} of {UsualSeconds:0} s, in the same place with the same machine."
+                : $"{usable.Count} of at least {Enough} runs: one more could move the middle.";
         }
         if (usable.Exists(r => Lasts(r) is null))
         {
@@ -126,7 +161,10 @@ public static class Baseline
         }
     }
 
-    /// <summary>What carries least between a seat and the street: the port that the laptop is in, leads and links, an old radio; null where the run was made by another medium than the seat has.</summary>
+    /// <summary>
+    /// What carries least between a seat and the street: the port that the laptop is in, leads and links, an old radio; null where the
+    /// run was made by another medium than the seat has.
+    /// </summary>
     internal static SpeedLimit? Carries(Standpoint? at, RunBy by)
     {
         if (at is null || at.Sides.Count == 0)
@@ -141,8 +179,16 @@ public static class Baseline
         }
         var along = new LinkMap(at.Seen.Network).Along(at.Sides[0], at.Seen.Tracer.ToInternet(at.Sides[0]));
         // What powerline is said to carry is what arrives already.
-        var limits = at.Seen.Sheet.Links.Where(l => along.Contains(l.Id) && l.AtMostMbps is not null)
-            .Select(l => SpeedLimit.OfWire(l.AtMostMbps!.Value, $"the link from {PortWords.Of(design, l.A)} to {PortWords.Of(design, l.B)}", design.SetUp.Cables.Any(c => c.Id == l.Id && c.Medium == Medium.Powerline))).ToList();
+        var limits = at
+            .Seen.Sheet.Links.Where(l => along.Contains(l.Id) && l.AtMostMbps is not null)
+            .Select(l =>
+                SpeedLimit.OfWire(
+                    l.AtMostMbps!.Value,
+                    $"the link from {PortWords.Of(design, l.A)} to {PortWords.Of(design, l.B)}",
+                    design.SetUp.Cables.Any(c => c.Id == l.Id && c.Medium == Medium.Powerline)
+                )
+            )
+            .ToList();
         if (laptop?.Port is { } port && design.Box(port.Owner)?.Profile.Port(port.Port)?.SpeedMbps is { } speed)
         {
             limits.Add(SpeedLimit.OfWire(speed, PortWords.Of(design, port)));

@@ -27,7 +27,13 @@ public sealed record MovedEntry(ListEntry Entry, Ipv4Address Before);
 /// <param name="Moved">In both, with another address.</param>
 /// <param name="Same">How many stand in both alike.</param>
 /// <param name="Says">What that means, in sentences.</param>
-public sealed record ListDifference(IReadOnlyList<ListEntry> New, IReadOnlyList<ListEntry> Gone, IReadOnlyList<MovedEntry> Moved, int Same, IReadOnlyList<string> Says);
+public sealed record ListDifference(
+    IReadOnlyList<ListEntry> New,
+    IReadOnlyList<ListEntry> Gone,
+    IReadOnlyList<MovedEntry> Moved,
+    int Same,
+    IReadOnlyList<string> Says
+);
 
 /// <summary>Compares device lists by MAC address; names change and addresses do.</summary>
 public static class DeviceLists
@@ -40,11 +46,25 @@ public static class DeviceLists
     public static ListDifference Compare(Site site, IEnumerable<NeighbourRead> before, IEnumerable<NeighbourRead> after, string? expected)
     {
         var (earlier, later) = (Joined(before), Joined(after));
-        var fresh = later.Where(e => !earlier.ContainsKey(e.Key)).Select(e => Entry(site, e.Value)).OrderBy(e => e.Rank).ThenBy(e => e.Mac).ToList();
+        var fresh = later
+            .Where(e => !earlier.ContainsKey(e.Key))
+            .Select(e => Entry(site, e.Value))
+            .OrderBy(e => e.Rank)
+            .ThenBy(e => e.Mac)
+            .ToList();
         var gone = earlier.Where(e => !later.ContainsKey(e.Key)).Select(e => Entry(site, e.Value)).OrderBy(e => e.Mac).ToList();
-        var moved = later.Where(e => earlier.TryGetValue(e.Key, out var old) && old.Address is { } was && e.Value.Address is { } now && was != now)
-            .Select(e => new MovedEntry(Entry(site, e.Value), earlier[e.Key].Address!.Value)).OrderBy(m => m.Entry.Mac).ToList();
-        return new(fresh, gone, moved, later.Keys.Count(earlier.ContainsKey) - moved.Count, [.. Says(site, earlier, later, fresh, expected)]);
+        var moved = later
+            .Where(e => earlier.TryGetValue(e.Key, out var old) && old.Address is { } was && e.Value.Address is { } now && was != now)
+            .Select(e => new MovedEntry(Entry(site, e.Value), earlier[e.Key].Address!.Value))
+            .OrderBy(m => m.Entry.Mac)
+            .ToList();
+        return new(
+            fresh,
+            gone,
+            moved,
+            later.Keys.Count(earlier.ContainsKey) - moved.Count,
+            [.. Says(site, earlier, later, fresh, expected)]
+        );
     }
 
     /// <summary>Who an entry is, or may be.</summary>
@@ -58,7 +78,15 @@ public static class DeviceLists
         return owner is { Kin.Kind: KinKind.Same, Box: var own } ? new(mac, near.Address, near.Name, own.Id, own.Name, 0)
             : device is not null ? new(mac, near.Address, near.Name, device.Id, device.Name, 90)
             : owner is var (box, kin) ? new(mac, near.Address, near.Name, null, $"Perhaps {box.Name}: {kin.Text}", kin.Rank)
-            : mac.IsLocallyAdministered ? new(mac, near.Address, near.Name, null, "A private MAC address that its owner made up: a telephone, tablet or laptop as a rule", 100)
+            : mac.IsLocallyAdministered
+                ? new(
+                    mac,
+                    near.Address,
+                    near.Name,
+                    null,
+                    "A private MAC address that its owner made up: a telephone, tablet or laptop as a rule",
+                    100
+                )
             : new(mac, near.Address, near.Name, null, "Not in the survey", 99);
     }
 
@@ -69,12 +97,23 @@ public static class DeviceLists
         foreach (var entry in entries.Where(e => e.Mac is not null))
         {
             var old = joined.GetValueOrDefault(entry.Mac!.Value);
-            joined[entry.Mac.Value] = entry with { Address = entry.Address ?? old?.Address, Name = entry.Name ?? old?.Name, Link = entry.Link ?? old?.Link };
+            joined[entry.Mac.Value] = entry with
+            {
+                Address = entry.Address ?? old?.Address,
+                Name = entry.Name ?? old?.Name,
+                Link = entry.Link ?? old?.Link,
+            };
         }
         return joined;
     }
 
-    private static IEnumerable<string> Says(Site site, SortedDictionary<MacAddress, NeighbourRead> earlier, SortedDictionary<MacAddress, NeighbourRead> later, List<ListEntry> fresh, string? expected)
+    private static IEnumerable<string> Says(
+        Site site,
+        SortedDictionary<MacAddress, NeighbourRead> earlier,
+        SortedDictionary<MacAddress, NeighbourRead> later,
+        List<ListEntry> fresh,
+        string? expected
+    )
     {
         if (earlier.Count == 0 || later.Count == 0)
         {
@@ -82,11 +121,16 @@ public static class DeviceLists
             yield break;
         }
         var box = site.Boxes.FirstOrDefault(b => b.Id == expected);
-        if (box is not null && earlier.Values.FirstOrDefault(e => MacKin.Of(box, e.Mac!.Value) is { Kind: KinKind.Same or KinKind.Side }) is { } early)
+        if (
+            box is not null
+            && earlier.Values.FirstOrDefault(e => MacKin.Of(box, e.Mac!.Value) is { Kind: KinKind.Same or KinKind.Side }) is { } early
+        )
         {
             yield return $"{box.Name} stood in the earlier list already ({early.Mac}): that one was taken after it was plugged in, not before.";
         }
-        var there = box is null ? null : fresh.Where(e => MacKin.Of(box, e.Mac) is not null).OrderBy(e => MacKin.Of(box, e.Mac)!.Rank).FirstOrDefault();
+        var there = box is null
+            ? null
+            : fresh.Where(e => MacKin.Of(box, e.Mac) is not null).OrderBy(e => MacKin.Of(box, e.Mac)!.Rank).FirstOrDefault();
         if (there is not null)
         {
             yield return $"{box!.Name} is new{(there.Address is { } at ? $", at {at}" : "")}: {there.Mac} {(MacKin.Of(box, there.Mac) is { Kind: KinKind.Same or KinKind.Side } ? "is" : "may well be")} its MAC address.{(fresh.Count > 1 ? $" {fresh.Count - 1} more {(fresh.Count == 2 ? "is" : "are")} new." : "")}";

@@ -45,18 +45,19 @@ internal sealed class Found
         }
     }
 
-    public Reading Done(int lines) => new(lines, _blocks, _unread, _unreadCount)
-    {
-        Adapters = Adapters,
-        Routes = Routes,
-        Neighbours = Neighbours,
-        DnsServers = [.. DnsServers.Distinct()],
-        Pings = Pings,
-        Traces = Traces,
-        CableLinks = CableLinks,
-        Networks = Networks,
-        Offers = Offers,
-        Outside = Outside,
-        Runs = Runs,
-    };
+    public Reading Done(int lines) =>
+        new(lines, _blocks, _unread, _unreadCount)
+        {
+            Adapters = Adapters,
+            Routes = Routes,
+            Neighbours = Neighbours,
+            DnsServers = [.. DnsServers.Distinct()],
+            Pings = Pings,
+            Traces = Traces,
+            CableLinks = CableLinks,
+            Networks = Networks,
+            Offers = Offers,
+            Outside = Outside,
+            Runs = Runs,
+        };
 }

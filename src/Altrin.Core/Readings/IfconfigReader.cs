@@ -39,12 +39,19 @@ internal static class IfconfigReader
             return new(line.Number, words[0][..^1])
             {
                 Inside = flags.Contains("LOOPBACK") || flags.Contains("POINTOPOINT"),
-                Linked = !flags.Contains("UP") ? Known.No : flags.Contains("RUNNING") ? Known.Yes : Known.No,
+                Linked =
+                    !flags.Contains("UP") ? Known.No
+                    : flags.Contains("RUNNING") ? Known.Yes
+                    : Known.No,
             };
         }
         // The older head has the MAC address, or the name of the link, a few blanks behind the name; both words have a colon inside.
         var gap = line.Text.IndexOf("  ", StringComparison.Ordinal);
-        return gap is > 0 and < 20 && words.Length >= 2 && (words[1] is ['L', 'i', 'n', 'k', ..] || words[1].Contains(':', StringComparison.Ordinal)) && (line.Contains("encap:") || (line.Mac is not null && words[1].EndsWith(":Ethernet", StringComparison.Ordinal)))
+        return
+            gap is > 0 and < 20
+            && words.Length >= 2
+            && (words[1] is ['L', 'i', 'n', 'k', ..] || words[1].Contains(':', StringComparison.Ordinal))
+            && (line.Contains("encap:") || (line.Mac is not null && words[1].EndsWith(":Ethernet", StringComparison.Ordinal)))
             ? new(line.Number, words[0]) { Mac = IpReader.Own(line.Mac), Inside = line.Mac is null }
             : null;
     }
@@ -66,16 +73,26 @@ internal static class IfconfigReader
         }
         if (words.Contains("MTU:", StringComparer.Ordinal) || line.Contains(" MTU:"))
         {
-            return read with { Linked = words.Contains("RUNNING") ? Known.Yes : Known.No, Inside = read.Inside || words.Contains("LOOPBACK") || words.Contains("POINTOPOINT") };
+            return read with
+            {
+                Linked = words.Contains("RUNNING") ? Known.Yes : Known.No,
+                Inside = read.Inside || words.Contains("LOOPBACK") || words.Contains("POINTOPOINT"),
+            };
         }
         if (read.Address is null && line.StartsWith("inet") && words[0] != "inet6" && line.Addresses.ToList() is [var own, .. var further])
         {
             var hexadecimal = Array.Find(words, w => w.StartsWith("0x", StringComparison.Ordinal) && w.Length == 10);
-            var mask = hexadecimal is not null && uint.TryParse(hexadecimal.AsSpan(2), NumberStyles.HexNumber, CultureInfo.InvariantCulture, out var bits) ? new Ipv4Address(bits)
-                : further.Select(t => t.Address).Where(IsMask).Select(a => (Ipv4Address?)a).LastOrDefault();
+            var mask =
+                hexadecimal is not null
+                && uint.TryParse(hexadecimal.AsSpan(2), NumberStyles.HexNumber, CultureInfo.InvariantCulture, out var bits)
+                    ? new Ipv4Address(bits)
+                    : further.Select(t => t.Address).Where(IsMask).Select(a => (Ipv4Address?)a).LastOrDefault();
             return read with
             {
-                Address = new(own.Address, mask is { } found && Subnet.PrefixFromMask($"{found}") is { Ok: true, Value: var prefix } ? prefix : 32),
+                Address = new(
+                    own.Address,
+                    mask is { } found && Subnet.PrefixFromMask($"{found}") is { Ok: true, Value: var prefix } ? prefix : 32
+                ),
                 Way = SpecialBlock.UseOf(own.Address) == AddressUse.LinkLocal ? AddressWay.SelfAssigned : AddressWay.Unknown,
             };
         }
@@ -100,6 +117,8 @@ internal static class IfconfigReader
         {
             from--;
         }
-        return double.TryParse(text.AsSpan(from, end - from), NumberStyles.Float, CultureInfo.InvariantCulture, out var rate) ? (int)(rate * (giga ? 1000 : 1)) : null;
+        return double.TryParse(text.AsSpan(from, end - from), NumberStyles.Float, CultureInfo.InvariantCulture, out var rate)
+            ? (int)(rate * (giga ? 1000 : 1))
+            : null;
     }
 }

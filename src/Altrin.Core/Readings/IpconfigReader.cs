@@ -46,7 +46,10 @@ internal static class IpconfigReader
             return 0;
         }
         // The first rows are of the machine itself: they have neither an address nor a MAC address.
-        if (rows.Exists(r => r.Values.Exists(v => v.Tokens.Any(t => t.Kind is TokenKind.Address or TokenKind.Mac or TokenKind.Address6))) || head.Trimmed is [.., ':'])
+        if (
+            rows.Exists(r => r.Values.Exists(v => v.Tokens.Any(t => t.Kind is TokenKind.Address or TokenKind.Mac or TokenKind.Address6)))
+            || head.Trimmed is [.., ':']
+        )
         {
             found.Adapters.Add(Adapter(head.Number, name, rows));
         }
@@ -59,42 +62,89 @@ internal static class IpconfigReader
 
     /// <summary>A line at the margin with rows behind it, at most one blank between.</summary>
     private static bool IsHead(Sheet sheet, int at) =>
-        sheet[at] is { Indent: 0, IsBlank: false } && sheet.NotBlank(at + 1) is var next && Loose(sheet[next]) is not null && Enumerable.Range(next, 3).Any(i => Row(sheet[i]) is not null);
+        sheet[at] is { Indent: 0, IsBlank: false }
+        && sheet.NotBlank(at + 1) is var next
+        && Loose(sheet[next]) is not null
+        && Enumerable.Range(next, 3).Any(i => Row(sheet[i]) is not null);
 
     /// <summary>The line over everything, right before the head of the first adapter.</summary>
-    private static bool IsTitle(Sheet sheet, int at) => sheet[at] is { Indent: 0, Tokens.Count: 0 } && sheet.NotBlank(at + 1, 4) is var next && sheet[next].Trimmed is [.., ':'] && IsHead(sheet, next);
+    private static bool IsTitle(Sheet sheet, int at) =>
+        sheet[at] is { Indent: 0, Tokens.Count: 0 }
+        && sheet.NotBlank(at + 1, 4) is var next
+        && sheet[next].Trimmed is [.., ':']
+        && IsHead(sheet, next);
 
     private static AdapterRead Adapter(int line, string name, List<(string Label, List<Line> Values)> rows)
     {
         // A mask is no address of any host here, and an address row stands right before it.
         var maskAt = rows.FindIndex(r => First(r.Values) is { } a && IfconfigReader.IsMask(a) && r.Values.Count == 1);
         var ownAt = maskAt > 0 && First(rows[maskAt - 1].Values) is not null ? maskAt - 1 : -1;
-        InterfaceAddress? own = ownAt >= 0 && Subnet.PrefixFromMask($"{First(rows[maskAt].Values)}") is { Ok: true, Value: var prefix } ? new(First(rows[ownAt].Values)!.Value, prefix) : null;
-        var mac = rows.Select(r => r.Values[0]).Where(v => !v.Addresses.Any()).Select(v => IpReader.Own(v.Mac)).FirstOrDefault(h => h is not null);
+        InterfaceAddress? own =
+            ownAt >= 0 && Subnet.PrefixFromMask($"{First(rows[maskAt].Values)}") is { Ok: true, Value: var prefix }
+                ? new(First(rows[ownAt].Values)!.Value, prefix)
+                : null;
+        var mac = rows.Select(r => r.Values[0])
+            .Where(v => !v.Addresses.Any())
+            .Select(v => IpReader.Own(v.Mac))
+            .FirstOrDefault(h => h is not null);
         var after = maskAt < 0 ? [] : rows.Skip(maskAt + 1).ToList();
-        var server = after.Where(r => Names(r.Label, "DHCP") && !Names(r.Label, "DHCPv6")).Select(r => First(r.Values)).FirstOrDefault(a => a is not null);
-        var asks = rows.FindIndex(r => Names(r.Label, "DHCP") && !Names(r.Label, "DHCPv6") && First(r.Values) is null && r.Values[0].Tokens.Count == 0);
+        var server = after
+            .Where(r => Names(r.Label, "DHCP") && !Names(r.Label, "DHCPv6"))
+            .Select(r => First(r.Values))
+            .FirstOrDefault(a => a is not null);
+        var asks = rows.FindIndex(r =>
+            Names(r.Label, "DHCP") && !Names(r.Label, "DHCPv6") && First(r.Values) is null && r.Values[0].Tokens.Count == 0
+        );
         var selfAssigned = own is { } held && SpecialBlock.UseOf(held.Address) == AddressUse.LinkLocal;
-        // A second mask belongs to a second address of the adapter; the gateway is the first other row with an address, or with none at all.
-        var gateway = after.Where((r, i) => !Names(r.Label, "DHCP") && !Names(r.Label, "DNS") && !Names(r.Label, "WINS") && !Names(r.Label, "NetBIOS") && !(i + 1 < after.Count && First(after[i + 1].Values) is { } next && IfconfigReader.IsMask(next)))
-            .Where(r => r.Values[0].IsBlank || r.Values.Exists(v => v.Tokens.Any(t => t.Kind == TokenKind.Address6)) || First(r.Values) is { } a && !IfconfigReader.IsMask(a))
-            .Select(r => First(r.Values)).FirstOrDefault();
+        // A second mask belongs to a second address of the adapter; the gateway is the first other row with an address, or with none at
+        // all.
+        var gateway = after
+            .Where(
+                (r, i) =>
+                    !Names(r.Label, "DHCP")
+                    && !Names(r.Label, "DNS")
+                    && !Names(r.Label, "WINS")
+                    && !Names(r.Label, "NetBIOS")
+                    && !(i + 1 < after.Count && First(after[i + 1].Values) is { } next && IfconfigReader.IsMask(next))
+            )
+            .Where(r =>
+                r.Values[0].IsBlank
+                || r.Values.Exists(v => v.Tokens.Any(t => t.Kind == TokenKind.Address6))
+                || First(r.Values) is { } a && !IfconfigReader.IsMask(a)
+            )
+            .Select(r => First(r.Values))
+            .FirstOrDefault();
         return new(line, name)
         {
             Mac = mac,
             Address = own,
-            Way = selfAssigned ? AddressWay.SelfAssigned : server is not null ? AddressWay.Leased : own is not null && mac is not null ? AddressWay.Fixed : AddressWay.Unknown,
+            Way =
+                selfAssigned ? AddressWay.SelfAssigned
+                : server is not null ? AddressWay.Leased
+                : own is not null && mac is not null ? AddressWay.Fixed
+                : AddressWay.Unknown,
             Gateway = gateway,
             Server = server,
-            DnsServers = [.. after.Where(r => Names(r.Label, "DNS")).SelectMany(r => r.Values).SelectMany(v => v.Addresses).Select(t => t.Address)],
-            Domain = rows.Take(maskAt < 0 ? rows.Count : maskAt).Where(r => Names(r.Label, "DNS") && r.Values[0] is { IsBlank: false, Tokens.Count: 0 }).Select(r => r.Values[0].Trimmed).FirstOrDefault(),
+            DnsServers =
+            [
+                .. after.Where(r => Names(r.Label, "DNS")).SelectMany(r => r.Values).SelectMany(v => v.Addresses).Select(t => t.Address),
+            ],
+            Domain = rows.Take(maskAt < 0 ? rows.Count : maskAt)
+                .Where(r => Names(r.Label, "DNS") && r.Values[0] is { IsBlank: false, Tokens.Count: 0 })
+                .Select(r => r.Values[0].Trimmed)
+                .FirstOrDefault(),
             // Where nothing is plugged in, the first row says so in words; where something is, it holds the suffix.
-            Linked = rows.Count > 0 && !Names(rows[0].Label, "DNS") && rows[0].Values[0] is { IsBlank: false, Tokens.Count: 0 } && asks != 0 ? Known.No : own is not null ? Known.Yes : Known.Unknown,
+            Linked =
+                rows.Count > 0 && !Names(rows[0].Label, "DNS") && rows[0].Values[0] is { IsBlank: false, Tokens.Count: 0 } && asks != 0
+                    ? Known.No
+                : own is not null ? Known.Yes
+                : Known.Unknown,
             Inside = mac is null && rows.Count > 2 && asks > 0,
         };
     }
 
-    private static Ipv4Address? First(List<Line> values) => values.SelectMany(v => v.Addresses).Select(t => (Ipv4Address?)t.Address).FirstOrDefault();
+    private static Ipv4Address? First(List<Line> values) =>
+        values.SelectMany(v => v.Addresses).Select(t => (Ipv4Address?)t.Address).FirstOrDefault();
 
     private static bool Names(string label, string protocol) => label.Contains(protocol, StringComparison.OrdinalIgnoreCase);
 
@@ -107,7 +157,14 @@ internal static class IpconfigReader
 
     /// <summary>The label of a row among others: where it is long, no dots are left before the colon.</summary>
     private static string? Loose(Line line) =>
-        Row(line) ?? (line.Indent is > 0 and < Deep && line.Text.IndexOf(':', StringComparison.Ordinal) is var colon and > 3 && line.Tokens is not [{ Start: 0 }, ..] ? line.Text[..colon].Trim(' ', '.', '\t') : null);
+        Row(line)
+        ?? (
+            line.Indent is > 0 and < Deep
+            && line.Text.IndexOf(':', StringComparison.Ordinal) is var colon and > 3
+            && line.Tokens is not [{ Start: 0 }, ..]
+                ? line.Text[..colon].Trim(' ', '.', '\t')
+                : null
+        );
 
     /// <summary>Where the colon of a row stands: behind dots with blanks between.</summary>
     private static int Colon(string text)
@@ -118,6 +175,11 @@ internal static class IpconfigReader
             return -1;
         }
         var before = text.AsSpan(0, colon).TrimEnd();
-        return before is [.., '.'] && (before.Length < 3 || before[^2] is ' ' or '.' || colon - before.Length <= 1) && text.AsSpan(0, colon).Contains(". .", StringComparison.Ordinal) ? colon : -1;
+        return
+            before is [.., '.']
+            && (before.Length < 3 || before[^2] is ' ' or '.' || colon - before.Length <= 1)
+            && text.AsSpan(0, colon).Contains(". .", StringComparison.Ordinal)
+            ? colon
+            : -1;
     }
 }

@@ -4,7 +4,8 @@ using System.Text.RegularExpressions;
 namespace Altrin.Core.Readings;
 
 /// <summary>
-/// Finds keys and passwords in what machines print, so that a kept reading holds none: commands that list a saved Wi-Fi show its key, and so do
+/// Finds keys and passwords in what machines print, so that a kept reading holds none: commands that list a saved Wi-Fi show its key, and
+/// so do
 /// settings files and the text of a Wi-Fi's QR code.
 /// </summary>
 public static partial class KeysInText
@@ -20,7 +21,9 @@ public static partial class KeysInText
     /// <param name="known">Values that are known to be keys.</param>
     public static string LeaveOut(string text, IEnumerable<string> known)
     {
-        foreach (var value in known.Where(v => v.Length >= ShortestKnown).OrderByDescending(v => v.Length).ThenBy(v => v, StringComparer.Ordinal))
+        foreach (
+            var value in known.Where(v => v.Length >= ShortestKnown).OrderByDescending(v => v.Length).ThenBy(v => v, StringComparer.Ordinal)
+        )
         {
             text = text.Replace(value, Instead, StringComparison.Ordinal);
         }
@@ -29,7 +32,9 @@ public static partial class KeysInText
         return Code().Replace(text, m => $"{m.Groups["before"].Value}{Instead}");
     }
 
-    /// <summary>A line without the values that stand behind the names of keys. Each part of it is looked at once, however long it is.</summary>
+    /// <summary>
+    /// A line without the values that stand behind the names of keys. Each part of it is looked at once, however long it is.
+    /// </summary>
     private static string WithoutNamed(string line)
     {
         var written = new StringBuilder();
@@ -57,7 +62,9 @@ public static partial class KeysInText
             outer++;
         }
         var end = begin + line.AsSpan(begin, outer - begin).TrimEnd().Length;
-        return end > begin && outer == line.Length && line[end - 1] is ',' or ';' or '}' ? begin + line.AsSpan(begin, end - 1 - begin).TrimEnd().Length : end;
+        return end > begin && outer == line.Length && line[end - 1] is ',' or ';' or '}'
+            ? begin + line.AsSpan(begin, end - 1 - begin).TrimEnd().Length
+            : end;
     }
 
     /// <summary>What only says that there is a key, or none, is no key.</summary>
@@ -67,24 +74,44 @@ public static partial class KeysInText
         return !plain.IsEmpty && plain.TrimStart('*').Length > 0 && !NoKeys.Contains(plain.ToString(), StringComparer.OrdinalIgnoreCase);
     }
 
-    private static readonly string[] NoKeys = ["--", "none", "no", "yes", "null", "present", "absent", "hidden", "<hidden>", "required", "optional", "n/a"];
+    private static readonly string[] NoKeys =
+    [
+        "--",
+        "none",
+        "no",
+        "yes",
+        "null",
+        "present",
+        "absent",
+        "hidden",
+        "<hidden>",
+        "required",
+        "optional",
+        "n/a",
+    ];
 
     // How commands and files call a key, in the languages that readings are taken in (from memory).
     [GeneratedRegex(
         """
-        (?:^|[\s"'.{,;])(?:key\ content|schlüsselinhalt|contenu\ de\ la\ clé|contenido\ de\ la\ clave|содержимое\ ключа|关键内容|主要なコンテンツ
-        |psk|wep-key\d?|wep_key\d?|leap-password|wpa_passphrase|wpa_psk|wpapsk|sae_password|sae-password|pre-?shared[\ -]key|passphrase
-        |(?:wi-?fi|wlan|wireless|network|admin|login|router)?[\ _-]?(?:password|passwort|kennwort|mot\ de\ passe|contraseña|пароль|密码|パスワード)
-        |(?:wi-?fi|wlan|wireless|network)[\ _-]?key|wlan-?schlüssel|netzwerkschlüssel)["']?\s*[:=：]\s*
-        """,
-        RegexOptions.IgnoreCase | RegexOptions.IgnorePatternWhitespace | RegexOptions.CultureInvariant)]
+            (?:^|[\s"'.{,;])(?:key\ content|schlüsselinhalt|contenu\ de\ la\ clé|contenido\ de\ la\ clave|содержимое\ ключа|关键内容|主要なコンテンツ
+            |psk|wep-key\d?|wep_key\d?|leap-password|wpa_passphrase|wpa_psk|wpapsk|sae_password|sae-password|pre-?shared[\ -]key|passphrase
+            |(?:wi-?fi|wlan|wireless|network|admin|login|router)?[\ _-]?(?:password|passwort|kennwort|mot\ de\ passe|contraseña|пароль|密码|パスワード)
+            |(?:wi-?fi|wlan|wireless|network)[\ _-]?key|wlan-?schlüssel|netzwerkschlüssel)["']?\s*[:=：]\s*
+            """,
+        RegexOptions.IgnoreCase | RegexOptions.IgnorePatternWhitespace | RegexOptions.CultureInvariant
+    )]
     private static partial Regex Named();
 
     /// <summary>As wireless tools show a key: Key:s:text, Encryption key:1234-5678-90.</summary>
-    [GeneratedRegex("(?<before>\\bkey:[ ]*)(?:s:\\S+|[0-9A-F]{4}(?:-[0-9A-F]{2,4}){2,})", RegexOptions.IgnoreCase | RegexOptions.CultureInvariant)]
+    [GeneratedRegex(
+        "(?<before>\\bkey:[ ]*)(?:s:\\S+|[0-9A-F]{4}(?:-[0-9A-F]{2,4}){2,})",
+        RegexOptions.IgnoreCase | RegexOptions.CultureInvariant
+    )]
     private static partial Regex Shown();
 
-    /// <summary>The text of a QR code that joins a Wi-Fi: WIFI:T:WPA;S:name;P:key;; (common practice). None is longer than some 300 characters.</summary>
+    /// <summary>
+    /// The text of a QR code that joins a Wi-Fi: WIFI:T:WPA;S:name;P:key;; (common practice). None is longer than some 300 characters.
+    /// </summary>
     [GeneratedRegex("(?<before>\\bWIFI:[^\\r\\n]{0,300}?(?<![A-Za-z])P:)(?:\\\\.|[^;\\\\\\r\\n])+", RegexOptions.CultureInvariant)]
     private static partial Regex Code();
 }

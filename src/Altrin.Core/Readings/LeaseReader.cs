@@ -39,19 +39,31 @@ internal static class LeaseReader
         return count;
     }
 
-    /// <summary>"1764000000 02:00:5e:00:53:01 192.168.8.20 name client-id": the end of the lease in seconds since 1970, or 0 for ever.</summary>
+    /// <summary>
+    /// "1764000000 02:00:5e:00:53:01 192.168.8.20 name client-id": the end of the lease in seconds since 1970, or 0 for ever.
+    /// </summary>
     private static NeighbourRead? Listed(Line line)
     {
         var words = line.Words;
-        return words.Length is 4 or 5 && words[0].All(char.IsAsciiDigit) && words[0].Length is 1 or >= 6 and <= 11 && MacAddress.Parse(words[1]) is { Ok: true, Value: var mac } && Ipv4Address.Parse(words[2]) is { Ok: true, Value: var address }
+        return
+            words.Length is 4 or 5
+            && words[0].All(char.IsAsciiDigit)
+            && words[0].Length is 1 or >= 6 and <= 11
+            && MacAddress.Parse(words[1]) is { Ok: true, Value: var mac }
+            && Ipv4Address.Parse(words[2]) is { Ok: true, Value: var address }
             ? new(line.Number, address, mac) { Name = words[3] == "*" ? null : words[3] }
             : null;
     }
 
-    /// <summary>What an asker says: "DHCPOFFER of A from S", "lease of A obtained from S, lease time N", and the like in capitals.</summary>
+    /// <summary>
+    /// What an asker says: "DHCPOFFER of A from S", "lease of A obtained from S, lease time N", and the like in capitals.
+    /// </summary>
     private static OfferRead? Said(Line line)
     {
-        var kind = line.Contains("DHCPOFFER") ? DhcpKind.Offer : line.Contains("DHCPACK") ? DhcpKind.Ack : line.Contains("DHCPNAK") ? DhcpKind.Nak
+        var kind =
+            line.Contains("DHCPOFFER") ? DhcpKind.Offer
+            : line.Contains("DHCPACK") ? DhcpKind.Ack
+            : line.Contains("DHCPNAK") ? DhcpKind.Nak
             : line.Contains("lease of") && line.Contains("obtained") ? DhcpKind.Ack
             : (DhcpKind?)null;
         var addresses = line.Addresses.Select(t => t.Address).ToList();
@@ -62,15 +74,28 @@ internal static class LeaseReader
         // A server writes who asked where an asker writes who answered.
         var own = line.Mac is { } asker ? IpReader.Own(asker) : null;
         var from = line.Trimmed.Contains(" from ", StringComparison.Ordinal) && addresses.Count > 1 ? addresses[^1] : (Ipv4Address?)null;
-        return new(line.Number, said, said == DhcpKind.Nak && addresses.Count == 1 ? addresses[0] : from, said == DhcpKind.Nak ? null : addresses[0])
+        return new(
+            line.Number,
+            said,
+            said == DhcpKind.Nak && addresses.Count == 1 ? addresses[0] : from,
+            said == DhcpKind.Nak ? null : addresses[0]
+        )
         {
             Asker = own,
-            LeaseSeconds = line.Numbers.Where(n => n.Whole && line.Contains("lease time")).Select(n => (long?)(long)n.Value).LastOrDefault(),
+            LeaseSeconds = line
+                .Numbers.Where(n => n.Whole && line.Contains("lease time"))
+                .Select(n => (long?)(long)n.Value)
+                .LastOrDefault(),
         };
     }
 
-    private static bool IsTalk(Line line) => line.Contains("DHCPDISCOVER") || line.Contains("DHCPREQUEST") || line.Contains("DHCPRELEASE") || line.Contains("DHCPINFORM")
-        || line.StartsWith("udhcpc: ") || (line.StartsWith("bound to ") && line.Addresses.Any());
+    private static bool IsTalk(Line line) =>
+        line.Contains("DHCPDISCOVER")
+        || line.Contains("DHCPREQUEST")
+        || line.Contains("DHCPRELEASE")
+        || line.Contains("DHCPINFORM")
+        || line.StartsWith("udhcpc: ")
+        || (line.StartsWith("bound to ") && line.Addresses.Any());
 
     private static int Block(Sheet sheet, int at, Found found)
     {
@@ -78,7 +103,14 @@ internal static class LeaseReader
         // A server names the address in the head; an asker has it inside.
         Ipv4Address? given = head.Addresses.Select(t => (Ipv4Address?)t.Address).FirstOrDefault();
         var isServer = given is not null;
-        var (server, gateway, prefix, mac, name, seconds) = ((Ipv4Address?)null, (Ipv4Address?)null, (int?)null, (MacAddress?)null, (string?)null, (long?)null);
+        var (server, gateway, prefix, mac, name, seconds) = (
+            (Ipv4Address?)null,
+            (Ipv4Address?)null,
+            (int?)null,
+            (MacAddress?)null,
+            (string?)null,
+            (long?)null
+        );
         IReadOnlyList<Ipv4Address> names = [];
         var count = 1;
         for (; count < LongestBlock && at + count < sheet.Lines.Count; count++)
@@ -96,15 +128,34 @@ internal static class LeaseReader
             }
             switch (line.Words)
             {
-                case ["fixed-address", ..]: given = first; break;
-                case ["option", "dhcp-server-identifier", ..]: server = first; break;
-                case ["option", "routers", ..]: gateway = first; break;
-                case ["option", "subnet-mask", ..]: prefix = first is { } mask && Subnet.PrefixFromMask($"{mask}") is { Ok: true, Value: var read } ? read : null; break;
-                case ["option", "domain-name-servers", ..]: names = [.. line.Addresses.Select(t => t.Address)]; break;
-                case ["option", "dhcp-lease-time", var time, ..]: seconds = long.TryParse(time.TrimEnd(';'), NumberStyles.None, CultureInfo.InvariantCulture, out var parsed) ? parsed : null; break;
-                case ["hardware", ..]: mac = IpReader.Own(line.Mac); break;
-                case ["client-hostname", var called, ..]: name = called.Trim('"', ';'); break;
-                default: break;
+                case ["fixed-address", ..]:
+                    given = first;
+                    break;
+                case ["option", "dhcp-server-identifier", ..]:
+                    server = first;
+                    break;
+                case ["option", "routers", ..]:
+                    gateway = first;
+                    break;
+                case ["option", "subnet-mask", ..]:
+                    prefix = first is { } mask && Subnet.PrefixFromMask($"{mask}") is { Ok: true, Value: var read } ? read : null;
+                    break;
+                case ["option", "domain-name-servers", ..]:
+                    names = [.. line.Addresses.Select(t => t.Address)];
+                    break;
+                case ["option", "dhcp-lease-time", var time, ..]:
+                    seconds = long.TryParse(time.TrimEnd(';'), NumberStyles.None, CultureInfo.InvariantCulture, out var parsed)
+                        ? parsed
+                        : null;
+                    break;
+                case ["hardware", ..]:
+                    mac = IpReader.Own(line.Mac);
+                    break;
+                case ["client-hostname", var called, ..]:
+                    name = called.Trim('"', ';');
+                    break;
+                default:
+                    break;
             }
         }
         if (isServer)
@@ -113,7 +164,15 @@ internal static class LeaseReader
         }
         else if (given is not null)
         {
-            found.Offers.Add(new(head.Number, DhcpKind.Ack, server, given) { Gateway = gateway, PrefixLength = prefix, DnsServers = names, LeaseSeconds = seconds });
+            found.Offers.Add(
+                new(head.Number, DhcpKind.Ack, server, given)
+                {
+                    Gateway = gateway,
+                    PrefixLength = prefix,
+                    DnsServers = names,
+                    LeaseSeconds = seconds,
+                }
+            );
         }
         return Took(sheet, at, count, found);
     }

@@ -16,7 +16,13 @@ internal static class LinkReader
     private static int Ethtool(Sheet sheet, int at, Found found)
     {
         var head = sheet[at];
-        if (!head.Trimmed.EndsWith(':') || head.Indent > 0 || sheet[at + 1] is not { Indent: > 0 } next || !next.Trimmed.Contains(": ", StringComparison.Ordinal) || !head.StartsWith("Settings for "))
+        if (
+            !head.Trimmed.EndsWith(':')
+            || head.Indent > 0
+            || sheet[at + 1] is not { Indent: > 0 } next
+            || !next.Trimmed.Contains(": ", StringComparison.Ordinal)
+            || !head.StartsWith("Settings for ")
+        )
         {
             return 0;
         }
@@ -29,9 +35,27 @@ internal static class LinkReader
             list = key;
             read = key switch
             {
-                "Speed" => read with { RateMbps = line.Numbers.Where(n => n.Unit.StartsWith("Mb", StringComparison.Ordinal)).Select(n => (int?)(int)n.Value).FirstOrDefault() },
-                "Duplex" => read with { BothWays = value == "Full" ? Known.Yes : value == "Half" ? Known.No : Known.Unknown },
-                "Link detected" => read with { Linked = value.StartsWith("yes", StringComparison.Ordinal) ? Known.Yes : value.StartsWith("no", StringComparison.Ordinal) ? Known.No : Known.Unknown },
+                "Speed" => read with
+                {
+                    RateMbps = line
+                        .Numbers.Where(n => n.Unit.StartsWith("Mb", StringComparison.Ordinal))
+                        .Select(n => (int?)(int)n.Value)
+                        .FirstOrDefault(),
+                },
+                "Duplex" => read with
+                {
+                    BothWays =
+                        value == "Full" ? Known.Yes
+                        : value == "Half" ? Known.No
+                        : Known.Unknown,
+                },
+                "Link detected" => read with
+                {
+                    Linked =
+                        value.StartsWith("yes", StringComparison.Ordinal) ? Known.Yes
+                        : value.StartsWith("no", StringComparison.Ordinal) ? Known.No
+                        : Known.Unknown,
+                },
                 "Supported link modes" => read with { OwnMostMbps = Most(read.OwnMostMbps, value) },
                 "Link partner advertised link modes" => read with { OtherMostMbps = Most(read.OtherMostMbps, value) },
                 _ => read,
@@ -98,32 +122,57 @@ internal static class LinkReader
         {
             var generation = rows.FindIndex(r => r.Value.StartsWith("802.11", StringComparison.Ordinal));
             var radio = rows.Find(r => r.Key.EndsWith("BSSID", StringComparison.Ordinal));
-            var numbers = rows.Skip(Math.Max(0, generation + 1)).Where(r => r.Line.Numbers.Any() && double.TryParse(r.Value.Replace(',', '.'), System.Globalization.NumberStyles.Float, System.Globalization.CultureInfo.InvariantCulture, out _)).Select(r => r.Line.Numbers.Last().Value).ToList();
+            var numbers = rows.Skip(Math.Max(0, generation + 1))
+                .Where(r =>
+                    r.Line.Numbers.Any()
+                    && double.TryParse(
+                        r.Value.Replace(',', '.'),
+                        System.Globalization.NumberStyles.Float,
+                        System.Globalization.CultureInfo.InvariantCulture,
+                        out _
+                    )
+                )
+                .Select(r => r.Line.Numbers.Last().Value)
+                .ToList();
             var channel = numbers.Count > 0 && generation >= 0 ? (int?)(int)numbers[0] : null;
             var signal = rows.Find(r => r.Value.EndsWith('%') || r.Value.StartsWith('%'));
-            found.Networks.Add(new(rows[name].Line.Number, rows[name].Value, radio.Line is null ? null : IpReader.Own(radio.Line.Mac))
-            {
-                Joined = true,
-                Channel = channel,
-                Band = rows.Select(r => Ghz(r.Value)).FirstOrDefault(b => b is not null) ?? (channel is { } c ? RadioNumbers.BandOf(c) : null),
-                Level = signal.Line is { } percent && percent.Numbers.Any() ? RadioNumbers.OfQuality(percent.Numbers.First().Value) : null,
-                ReceiveMbps = numbers.Count > 1 ? numbers[1] : null,
-                SendMbps = numbers.Count > 2 ? numbers[2] : null,
-                Security = rows.Select(r => RadioNumbers.Security(r.Value)).FirstOrDefault(s => s is not null),
-            });
+            found.Networks.Add(
+                new(rows[name].Line.Number, rows[name].Value, radio.Line is null ? null : IpReader.Own(radio.Line.Mac))
+                {
+                    Joined = true,
+                    Channel = channel,
+                    Band = rows.Select(r => Ghz(r.Value)).FirstOrDefault(b => b is not null)
+                        ?? (channel is { } c ? RadioNumbers.BandOf(c) : null),
+                    Level =
+                        signal.Line is { } percent && percent.Numbers.Any() ? RadioNumbers.OfQuality(percent.Numbers.First().Value) : null,
+                    ReceiveMbps = numbers.Count > 1 ? numbers[1] : null,
+                    SendMbps = numbers.Count > 2 ? numbers[2] : null,
+                    Security = rows.Select(r => RadioNumbers.Security(r.Value)).FirstOrDefault(s => s is not null),
+                }
+            );
         }
         found.Block(ReadingKind.WifiLink, sheet, at, count);
         return count;
     }
 
     /// <summary>The band in words such as "5 GHz"; null where there is none.</summary>
-    internal static RadioBand? Ghz(string value) => value.Trim().Replace(',', '.') switch { "2.4 GHz" => RadioBand.Ghz2, "5 GHz" => RadioBand.Ghz5, "6 GHz" => RadioBand.Ghz6, _ => null };
+    internal static RadioBand? Ghz(string value) =>
+        value.Trim().Replace(',', '.') switch
+        {
+            "2.4 GHz" => RadioBand.Ghz2,
+            "5 GHz" => RadioBand.Ghz5,
+            "6 GHz" => RadioBand.Ghz6,
+            _ => null,
+        };
 
     /// <summary>An indented row of a label, blanks, a colon and a value.</summary>
     internal static (string Key, string Value)? Pair(Line line)
     {
         var colon = line.Indent > 0 ? line.Trimmed.IndexOf(" :", StringComparison.Ordinal) : -1;
-        return colon > 0 && (colon + 2 == line.Trimmed.Length || line.Trimmed[colon + 2] == ' ') && !line.Trimmed.AsSpan(0, colon).Contains(". .", StringComparison.Ordinal)
+        return
+            colon > 0
+            && (colon + 2 == line.Trimmed.Length || line.Trimmed[colon + 2] == ' ')
+            && !line.Trimmed.AsSpan(0, colon).Contains(". .", StringComparison.Ordinal)
             ? (line.Trimmed[..colon].TrimEnd(), line.Trimmed[(colon + 2)..].Trim())
             : null;
     }

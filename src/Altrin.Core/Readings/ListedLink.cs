@@ -19,7 +19,10 @@ public sealed record ListedLink(bool ByCable, RadioBand? Band)
     private static readonly string[] Cables = ["ethernet", "lan", "eth", "wired", "1000base-t", "100base-tx"];
 
     /// <summary>In words, such as "on 5 GHz".</summary>
-    internal string Words => ByCable ? "on a cable" : Band is { } band ? $"on {BandWords.Of(band)}" : "on the Wi-Fi";
+    internal string Words =>
+        ByCable ? "on a cable"
+        : Band is { } band ? $"on {BandWords.Of(band)}"
+        : "on the Wi-Fi";
 
     /// <summary>What the cells of a row say of it; null where they say nothing, or both.</summary>
     internal static ListedLink? Of(IEnumerable<string> cells)
@@ -46,17 +49,29 @@ public sealed record ListedLink(bool ByCable, RadioBand? Band)
                 return new(false, null);
             }
         }
-        return Is(cell, Radios) ? new(false, null) : Is(cell, Cables) ? new(true, null) : null;
+        return Is(cell, Radios) ? new(false, null)
+            : Is(cell, Cables) ? new(true, null)
+            : null;
     }
 
-    private static RadioBand? BandAt(double ghz) => ghz switch { >= 2.4 and < 2.5 => RadioBand.Ghz2, >= 5 and < 5.95 => RadioBand.Ghz5, >= 5.95 and <= 7.125 => RadioBand.Ghz6, _ => null };
+    private static RadioBand? BandAt(double ghz) =>
+        ghz switch
+        {
+            >= 2.4 and < 2.5 => RadioBand.Ghz2,
+            >= 5 and < 5.95 => RadioBand.Ghz5,
+            >= 5.95 and <= 7.125 => RadioBand.Ghz6,
+            _ => null,
+        };
 
-    /// <summary>Whether a cell is one of these names, with nothing behind it but the number of a port, an adapter or a generation.</summary>
+    /// <summary>
+    /// Whether a cell is one of these names, with nothing behind it but the number of a port, an adapter or a generation.
+    /// </summary>
     private static bool Is(string cell, string[] names)
     {
         var name = names.FirstOrDefault(n => cell.StartsWith(n, StringComparison.OrdinalIgnoreCase));
         var rest = name is null ? "" : cell[name.Length..].Trim(' ', '-', '_', ':', '#', '(', ')');
         // Two or three letters alone might begin any word: they are an adapter's with its number only.
-        return name is not null && (name == "802.11" || (rest.All(char.IsAsciiDigit) && (rest.Length > 0 || name.Length > 3 || name == "lan")));
+        return name is not null
+            && (name == "802.11" || (rest.All(char.IsAsciiDigit) && (rest.Length > 0 || name.Length > 3 || name == "lan")));
     }
 }

@@ -36,9 +36,24 @@ internal static class NeighbourReader
         }
         // "name (address) at hardware [ether] on adapter", or "(incomplete)" in the place of the MAC address.
         var named = near.Start > 1 && line.Trimmed[near.Start - 1] == '(' && words.Length >= 4 && words[2] == "at";
-        // "address hardware kind", "address ether hardware flags adapter", "address 0x1 0x2 hardware * adapter", "address (incomplete) adapter".
-        var plain = near is { Start: 0, PrefixLength: null } && words.Length <= 6
-            && (mac.Count == 1 ? words.Length - Array.FindIndex(words, w => w.Length >= 11 && line.Trimmed.AsSpan(mac[0].Start, mac[0].End - mac[0].Start).SequenceEqual(w)) is 1 or 2 or 3 or 4 && IsPlain(words) : words[1] is "(incomplete)" or "<incomplete>");
+        // "address hardware kind", "address ether hardware flags adapter", "address 0x1 0x2 hardware * adapter", "address (incomplete)
+        // adapter".
+        var plain =
+            near is { Start: 0, PrefixLength: null }
+            && words.Length <= 6
+            && (
+                mac.Count == 1
+                    ? words.Length
+                        - Array.FindIndex(words, w =>
+                            w.Length >= 11 && line.Trimmed.AsSpan(mac[0].Start, mac[0].End - mac[0].Start).SequenceEqual(w)
+                        )
+                        is 1
+                            or 2
+                            or 3
+                            or 4
+                        && IsPlain(words)
+                    : words[1] is "(incomplete)" or "<incomplete>"
+            );
         if (!named && !plain)
         {
             return null;
@@ -47,13 +62,19 @@ internal static class NeighbourReader
         {
             return mac[0].Mac.Bits == 0 ? (new(line.Number, near.Address, null), true) : (null, true);
         }
-        return (new(line.Number, near.Address, mac.Count == 1 ? mac[0].Mac : null) { Name = named && words[0] != "?" ? words[0] : null }, true);
+        return (
+            new(line.Number, near.Address, mac.Count == 1 ? mac[0].Mac : null) { Name = named && words[0] != "?" ? words[0] : null },
+            true
+        );
     }
 
-    /// <summary>Whether the words between and behind are those of an address table: short, and no more than two that are no flags.</summary>
+    /// <summary>
+    /// Whether the words between and behind are those of an address table: short, and no more than two that are no flags.
+    /// </summary>
     private static bool IsPlain(string[] words) =>
-        words.Length <= 3 ? words.Length == 2 || !words[2].Contains(',', StringComparison.Ordinal)
-        : words[1] == "ether" || words[1].StartsWith("0x", StringComparison.Ordinal);
+        words.Length <= 3
+            ? words.Length == 2 || !words[2].Contains(',', StringComparison.Ordinal)
+            : words[1] == "ether" || words[1].StartsWith("0x", StringComparison.Ordinal);
 
     /// <summary>"Interface: address --- 0xc" in any language, or a heading without addresses right before a row.</summary>
     private static bool IsHead(Sheet sheet, int at)
@@ -63,6 +84,9 @@ internal static class NeighbourReader
         {
             return true;
         }
-        return line.Tokens.Count == 0 && line.Trimmed.Contains("  ", StringComparison.Ordinal) && line.Trimmed.Length < 120 && Row(sheet[at + 1]) is not null;
+        return line.Tokens.Count == 0
+            && line.Trimmed.Contains("  ", StringComparison.Ordinal)
+            && line.Trimmed.Length < 120
+            && Row(sheet[at + 1]) is not null;
     }
 }

@@ -64,7 +64,15 @@ internal static class PingReader
         }
         times.Sort();
         // A router's "unreachable" is counted as an answer by some: where single answers are printed, they count.
-        found.Pings.Add(new(sheet[at].Number, target, sent, answers > 0 || detailed ? answers : told ?? 0, times.Count == 0 ? null : times[times.Count / 2]));
+        found.Pings.Add(
+            new(
+                sheet[at].Number,
+                target,
+                sent,
+                answers > 0 || detailed ? answers : told ?? 0,
+                times.Count == 0 ? null : times[times.Count / 2]
+            )
+        );
         found.Block(ReadingKind.Ping, sheet, at, last);
         return last;
     }
@@ -77,7 +85,12 @@ internal static class PingReader
         {
             return true;
         }
-        if (!line.Trimmed.EndsWith(':') || line.Mac is not null || !line.Numbers.Any(n => n.Whole && n.Value is >= 0 and <= 65500) || line.Addresses.Select(t => t.Address).Distinct().Count() != 1)
+        if (
+            !line.Trimmed.EndsWith(':')
+            || line.Mac is not null
+            || !line.Numbers.Any(n => n.Whole && n.Value is >= 0 and <= 65500)
+            || line.Addresses.Select(t => t.Address).Distinct().Count() != 1
+        )
         {
             return false;
         }
@@ -101,33 +114,58 @@ internal static class PingReader
         {
             return null;
         }
-        var time = line.Numbers.Where(n => n.Start > 0 && line.Trimmed[n.Start - 1] is '=' or '<' && TraceReader.IsTime(n.Unit)).Select(n => (double?)n.Value).LastOrDefault();
+        var time = line
+            .Numbers.Where(n => n.Start > 0 && line.Trimmed[n.Start - 1] is '=' or '<' && TraceReader.IsTime(n.Unit))
+            .Select(n => (double?)n.Value)
+            .LastOrDefault();
         return (from.Address, time);
     }
 
-    /// <summary>How many were sent and received: the first two whole numbers of a line with a percentage, which may have slipped into the next one.</summary>
+    /// <summary>
+    /// How many were sent and received: the first two whole numbers of a line with a percentage, which may have slipped into the next
+    /// one.
+    /// </summary>
     private static (int Sent, int Received, int Lines)? Summary(Sheet sheet, int at)
     {
         var line = sheet[at];
         var here = line.Trimmed.Contains('%', StringComparison.Ordinal);
-        var next = !here && line.Trimmed.Count(c => c == '=') == 3 && sheet[at + 1].Trimmed is ['(', ..] && sheet[at + 1].Trimmed.Contains('%', StringComparison.Ordinal);
+        var next =
+            !here
+            && line.Trimmed.Count(c => c == '=') == 3
+            && sheet[at + 1].Trimmed is ['(', ..]
+            && sheet[at + 1].Trimmed.Contains('%', StringComparison.Ordinal);
         if (!(here || next) || line.Addresses.Any() || line.Mac is not null)
         {
             return null;
         }
         var took = next ? 2 : 1;
         var numbers = line.Numbers.Where(n => n.Whole && n.Value < 1e9).Select(n => (int)n.Value).ToList();
-        return numbers.Count >= 3 || (numbers.Count == 2 && line.Numbers.Count() >= 3) ? numbers[1] <= numbers[0] ? (numbers[0], numbers[1], took) : null : null;
+        return numbers.Count >= 3 || (numbers.Count == 2 && line.Numbers.Count() >= 3)
+            ? numbers[1] <= numbers[0]
+                ? (numbers[0], numbers[1], took)
+                : null
+            : null;
     }
 
     /// <summary>Something said of one packet that was not answered: no table, nothing indented, no head of something else.</summary>
     private static bool IsSilence(Line line, Ipv4Address? target) =>
-        line.Indent == 0 && line.Mac is null && !line.Trimmed.EndsWith(':') && line.Addresses.Count() <= 1 && line.Tokens.All(t => t.PrefixLength is null) && line.Trimmed.Length < 120 && !PromptLike(line) && target is not null;
+        line.Indent == 0
+        && line.Mac is null
+        && !line.Trimmed.EndsWith(':')
+        && line.Addresses.Count() <= 1
+        && line.Tokens.All(t => t.PrefixLength is null)
+        && line.Trimmed.Length < 120
+        && !PromptLike(line)
+        && target is not null;
 
-    private static bool PromptLike(Line line) => line.Trimmed.Contains('>', StringComparison.Ordinal) || line.Trimmed.Contains("$ ", StringComparison.Ordinal) || line.Trimmed.Contains("# ", StringComparison.Ordinal);
+    private static bool PromptLike(Line line) =>
+        line.Trimmed.Contains('>', StringComparison.Ordinal)
+        || line.Trimmed.Contains("$ ", StringComparison.Ordinal)
+        || line.Trimmed.Contains("# ", StringComparison.Ordinal);
 
     /// <summary>The line that announces the summary: it names the target once more.</summary>
-    private static bool Named(Line line, Ipv4Address? target) => line.StartsWith("---") || (line.Trimmed.EndsWith(':') && line.Addresses.Any(t => t.Address == target));
+    private static bool Named(Line line, Ipv4Address? target) =>
+        line.StartsWith("---") || (line.Trimmed.EndsWith(':') && line.Addresses.Any(t => t.Address == target));
 
     /// <summary>The end of what follows a summary: one or two lines with times.</summary>
     private static int AfterTimes(Sheet sheet, int at, int last)
@@ -136,7 +174,10 @@ internal static class PingReader
         {
             var line = sheet[at + last];
             var times = line.Numbers.Count(n => TraceReader.IsTime(n.Unit));
-            var announced = line.Trimmed.EndsWith(':') && !line.Tokens.Any() && sheet[at + last + 1].Numbers.Count(n => TraceReader.IsTime(n.Unit)) == 3;
+            var announced =
+                line.Trimmed.EndsWith(':')
+                && !line.Tokens.Any()
+                && sheet[at + last + 1].Numbers.Count(n => TraceReader.IsTime(n.Unit)) == 3;
             if (line.IsBlank || (times == 0 && !announced && !line.StartsWith("rtt ") && !line.StartsWith("round-trip ")))
             {
                 break;

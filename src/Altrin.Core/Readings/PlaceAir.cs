@@ -28,20 +28,45 @@ public sealed record PlaceAir(string Place, string? At, IReadOnlyList<PlaceAirRo
         }
         var names = design.SetUp.Boxes.SelectMany(b => Air.Of(design, b.Box)).Select(a => a.Setting.Name).ToHashSet(StringComparer.Ordinal);
         // One radio is heard in many places.
-        var owners = scanned.SelectMany(p => p.Air!.Networks).Select(n => n.Radio).OfType<MacAddress>().Distinct().ToDictionary(r => r, r => MacKin.Owner(design.Site, r)?.Box.Id);
-        return [.. scanned.Select(p =>
-        {
-            List<PlaceAirRow> rows = [.. p.Air!.Networks.Select(n => (Network: n, Box: n.Radio is { } radio ? owners[radio] : null)).Select(n => new PlaceAirRow(n.Network, n.Box, n.Box is not null || names.Contains(n.Network.Name)))];
-            List<HeardNetwork> others = [.. rows.Where(r => !r.Own).Select(r => r.Network)];
-            return new PlaceAir(p.Id, p.Air.At, rows, others.Count == 0 ? "No network of neighbours is heard." : $"Of neighbours: {Channels(others)}.");
-        })];
+        var owners = scanned
+            .SelectMany(p => p.Air!.Networks)
+            .Select(n => n.Radio)
+            .OfType<MacAddress>()
+            .Distinct()
+            .ToDictionary(r => r, r => MacKin.Owner(design.Site, r)?.Box.Id);
+        return
+        [
+            .. scanned.Select(p =>
+            {
+                List<PlaceAirRow> rows =
+                [
+                    .. p.Air!.Networks.Select(n => (Network: n, Box: n.Radio is { } radio ? owners[radio] : null))
+                        .Select(n => new PlaceAirRow(n.Network, n.Box, n.Box is not null || names.Contains(n.Network.Name))),
+                ];
+                List<HeardNetwork> others = [.. rows.Where(r => !r.Own).Select(r => r.Network)];
+                return new PlaceAir(
+                    p.Id,
+                    p.Air.At,
+                    rows,
+                    others.Count == 0 ? "No network of neighbours is heard." : $"Of neighbours: {Channels(others)}."
+                );
+            }),
+        ];
     }
 
     /// <summary>How networks lie on the channels: how many on each, and how strong the strongest is.</summary>
-    internal static string Channels(IReadOnlyCollection<HeardNetwork> networks) => string.Join("; ",
-    [
-        .. networks.Where(n => n.Channel is not null).GroupBy(n => (n.Band, n.Channel)).OrderBy(g => g.Key)
-            .Select(g => $"{(g.Key.Band is { } band ? $"{BandWords.Of(band)} " : "")}channel {g.Key.Channel}: {g.Count()}{(g.Max(n => n.LevelDbm) is { } strongest ? $", strongest {strongest:0.#} dBm" : "")}"),
-        .. networks.Count(n => n.Channel is null) is var rest and > 0 ? new[] { $"on channels that were not told: {rest}" } : [],
-    ]);
+    internal static string Channels(IReadOnlyCollection<HeardNetwork> networks) =>
+        string.Join(
+            "; ",
+            [
+                .. networks
+                    .Where(n => n.Channel is not null)
+                    .GroupBy(n => (n.Band, n.Channel))
+                    .OrderBy(g => g.Key)
+                    .Select(g =>
+                        $"{(g.Key.Band is { } band ? $"{BandWords.Of(band)} " : "")}channel {g.Key.Channel}: {g.Count()}{(g.Max(n => n.LevelDbm) is { } strongest ? $", strongest {strongest:0.#} dBm" : "")}"
+                    ),
+                .. networks.Count(n => n.Channel is null) is var rest and > 0 ? new[] { $"on channels that were not told: {rest}" } : [],
+            ]
+        );
 }

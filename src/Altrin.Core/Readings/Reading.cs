@@ -10,32 +10,46 @@ public enum ReadingKind
 {
     /// <summary>A command or prompt.</summary>
     Command,
+
     /// <summary>Adapters with their addresses.</summary>
     Adapters,
+
     /// <summary>A table of routes.</summary>
     Routes,
+
     /// <summary>An address table (ARP).</summary>
     AddressTable,
+
     /// <summary>DNS servers of a machine.</summary>
     DnsServers,
+
     /// <summary>A ping.</summary>
     Ping,
+
     /// <summary>A route, hop by hop.</summary>
     Trace,
+
     /// <summary>What a cable agreed on.</summary>
     CableLink,
+
     /// <summary>A Wi-Fi in use.</summary>
     WifiLink,
+
     /// <summary>Networks on the air.</summary>
     WifiScan,
+
     /// <summary>A box's list of devices.</summary>
     DeviceList,
+
     /// <summary>Leases of a server, or of one who asked.</summary>
     Leases,
+
     /// <summary>Address messages out of a capture.</summary>
     Capture,
+
     /// <summary>The address that the outside sees.</summary>
     Outside,
+
     /// <summary>Runs of a speed test.</summary>
     SpeedRuns,
 }
@@ -57,10 +71,13 @@ public enum AddressWay
 {
     /// <summary>The text does not say.</summary>
     Unknown,
+
     /// <summary>A DHCP server gave it.</summary>
     Leased,
+
     /// <summary>Typed by hand.</summary>
     Fixed,
+
     /// <summary>No DHCP server answered; it gave itself one (RFC 3927).</summary>
     SelfAssigned,
 }

@@ -18,7 +18,13 @@ public sealed record Taken(string? Place, string? At);
 /// <param name="Statements">What the reading says of the home.</param>
 /// <param name="Outside">What follows from the outside view; null where it has none.</param>
 /// <param name="Baseline">Speed runs by place and medium.</param>
-public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnlyList<Statement> Statements, OutsideView? Outside, IReadOnlyList<BaselineGroup> Baseline)
+public sealed record ReadingComparison(
+    string? Seat,
+    Machine? Machine,
+    IReadOnlyList<Statement> Statements,
+    OutsideView? Outside,
+    IReadOnlyList<BaselineGroup> Baseline
+)
 {
     /// <summary>Compares a reading with a home.</summary>
     /// <param name="home">The home.</param>
@@ -32,32 +38,49 @@ public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnly
         var at = Standpoint.At(design, seat, work ?? new(CancellationToken.None));
         var known = at is null ? null : seat;
         var machine = Readings.Machine.Of(reading);
-        var outside = reading.Outside.Count > 0 ? OutsideView.Of(design, at, reading.Outside[^1]) : ((OutsideView View, Statement Statement)?)null;
+        var outside =
+            reading.Outside.Count > 0 ? OutsideView.Of(design, at, reading.Outside[^1]) : ((OutsideView View, Statement Statement)?)null;
         return new(
             at is null ? null : Facts.Seats.Of(design).FirstOrDefault(s => s.Id == seat)?.Name,
             machine,
-            [.. Suggesting([
-                .. machine is null ? [] : AdapterStatements.Of(home, design, known, at, machine),
-                .. OfferStatements.Of(home, design, known, at, reading),
-                .. RouteStatements.Of(home, design, known, at, reading),
-                .. LinkStatements.Of(design, known, at, reading),
-                .. AirStatements.Of(design, taken, reading),
-                .. NeighbourStatements.Of(home, at, reading),
-                .. outside is null ? [] : new[] { outside.Value.Statement },
-            ])],
+            [
+                .. Suggesting([
+                    .. machine is null ? [] : AdapterStatements.Of(home, design, known, at, machine),
+                    .. OfferStatements.Of(home, design, known, at, reading),
+                    .. RouteStatements.Of(home, design, known, at, reading),
+                    .. LinkStatements.Of(design, known, at, reading),
+                    .. AirStatements.Of(design, taken, reading),
+                    .. NeighbourStatements.Of(home, at, reading),
+                    .. outside is null ? [] : new[] { outside.Value.Statement },
+                ]),
+            ],
             outside?.View,
-            Readings.Baseline.Of(reading.Runs, design.Site.Service, run => Readings.Baseline.Carries(at, run.By), id => design.Site.Place(id)?.Name ?? (id.Length == 0 ? "no place noted" : id)));
+            Readings.Baseline.Of(
+                reading.Runs,
+                design.Site.Service,
+                run => Readings.Baseline.Carries(at, run.By),
+                id => design.Site.Place(id)?.Name ?? (id.Length == 0 ? "no place noted" : id)
+            )
+        );
     }
 
     /// <summary>Either side of a disagreement may be wrong, and a made-up MAC address changes: these are left to the reader.</summary>
-    private static IEnumerable<Statement> Suggesting(IEnumerable<Statement> statements) => Numbered(statements).Select(s => s with
-    {
-        Suggested = s is { Offer: not null, Agreement: not Agreement.Disagrees } && !s.Corrections.Any(c => c is AddDevice { Device.Mac.IsLocallyAdministered: true }),
-    });
+    private static IEnumerable<Statement> Suggesting(IEnumerable<Statement> statements) =>
+        Numbered(statements)
+            .Select(s =>
+                s with
+                {
+                    Suggested =
+                        s is { Offer: not null, Agreement: not Agreement.Disagrees }
+                        && !s.Corrections.Any(c => c is AddDevice { Device.Mac.IsLocallyAdministered: true }),
+                }
+            );
 
     /// <summary>Ids that are given once: a text may say one thing several times.</summary>
     private static IEnumerable<Statement> Numbered(IEnumerable<Statement> statements) =>
-        statements.GroupBy(s => s.Id, StringComparer.Ordinal).SelectMany(g => g.Select((s, i) => i == 0 ? s : s with { Id = $"{s.Id}#{i + 1}" }));
+        statements
+            .GroupBy(s => s.Id, StringComparer.Ordinal)
+            .SelectMany(g => g.Select((s, i) => i == 0 ? s : s with { Id = $"{s.Id}#{i + 1}" }));
 
     /// <summary>Writes what was accepted into the home: corrections of what is given first, then changes of the set-up.</summary>
     /// <param name="home">The home.</param>
@@ -78,9 +101,11 @@ public sealed record ReadingComparison(string? Seat, Machine? Machine, IReadOnly
         var taken = Statements.Where(s => accepted.Contains(s.Id)).ToList();
         // Two statements may offer one and the same.
         var corrected = CorrectionList.Apply(home, shelf, [.. taken.SelectMany(s => s.Corrections).Distinct()]);
-        return corrected.Then(h => h.Design(setUp) is not { } design
-            ? Parsed<HomeFile>.Fail($"There is no set-up '{Ipv4Address.Shown(setUp)}'.")
-            : ChangeList.Apply(design, [.. taken.SelectMany(s => s.Changes).Distinct()]).Then<HomeFile>(d => h.With(d.SetUp)));
+        return corrected.Then(h =>
+            h.Design(setUp) is not { } design
+                ? Parsed<HomeFile>.Fail($"There is no set-up '{Ipv4Address.Shown(setUp)}'.")
+                : ChangeList.Apply(design, [.. taken.SelectMany(s => s.Changes).Distinct()]).Then<HomeFile>(d => h.With(d.SetUp))
+        );
     }
 
     /// <summary>Everything that can be accepted.</summary>

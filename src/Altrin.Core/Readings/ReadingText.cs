@@ -63,7 +63,8 @@ public static class ReadingText
     }
 
     private static string Why(Line line) =>
-        line.Tokens.Any(t => t.Kind == TokenKind.Mac) ? "A MAC address, with no layout around it that is known: beside it an address is expected, or a table of several such rows."
+        line.Tokens.Any(t => t.Kind == TokenKind.Mac)
+            ? "A MAC address, with no layout around it that is known: beside it an address is expected, or a table of several such rows."
         : line.Addresses.Any() ? "An address, with no layout around it that is known. Paste the whole output, with its heads."
         : line.Tokens.Any(t => t.Kind == TokenKind.Address6) ? "An IPv6 address: only IPv4 is read."
         : line.Numbers.Any() ? "Numbers, with no layout around them that is known. Paste the whole output, with its heads."
@@ -74,7 +75,23 @@ public static class ReadingText
 internal static class PromptReader
 {
     private static readonly string[] Commands =
-        ["ipconfig", "ip", "ifconfig", "route", "arp", "ping", "tracert", "traceroute", "ethtool", "iw", "netsh", "nmcli", "netstat", "cat", "sudo"];
+    [
+        "ipconfig",
+        "ip",
+        "ifconfig",
+        "route",
+        "arp",
+        "ping",
+        "tracert",
+        "traceroute",
+        "ethtool",
+        "iw",
+        "netsh",
+        "nmcli",
+        "netstat",
+        "cat",
+        "sudo",
+    ];
 
     public static int Read(Sheet sheet, int at, Found found)
     {
@@ -87,7 +104,10 @@ internal static class PromptReader
         return 1;
     }
 
-    /// <summary>A drive and a path before "&gt;"; a name before "$", "#" or "%"; one of these at the beginning, with a command or nothing behind it.</summary>
+    /// <summary>
+    /// A drive and a path before "&gt;"; a name before "$", "#" or "%"; one of these at the beginning, with a command or nothing behind
+    /// it.
+    /// </summary>
     private static bool IsPrompt(string line)
     {
         if (line is ['$' or '#' or '>' or '%'] or ['P', 'S', ' ', _, ':', ..])
@@ -103,27 +123,32 @@ internal static class PromptReader
             return line.Contains('>', StringComparison.Ordinal);
         }
         var sign = line.IndexOf('@', StringComparison.Ordinal);
-        return sign > 0 && line.AsSpan(sign).IndexOfAny('$', '#', '%') is var end and > 1 and < 80 && !line.AsSpan(0, sign).Contains(' ')
-            && (sign + end + 1 == line.Length || line[sign + end + 1] == ' ') && line.AsSpan(sign, end).Count(' ') <= 1;
+        return sign > 0
+            && line.AsSpan(sign).IndexOfAny('$', '#', '%') is var end and > 1 and < 80
+            && !line.AsSpan(0, sign).Contains(' ')
+            && (sign + end + 1 == line.Length || line[sign + end + 1] == ' ')
+            && line.AsSpan(sign, end).Count(' ') <= 1;
     }
 
     /// <summary>A command with a few words behind it; what merely begins with the same word, as a sentence may, is none.</summary>
     private static bool IsCommand(string line)
     {
         var words = line.Split(' ', StringSplitOptions.RemoveEmptyEntries);
-        return words.Length is > 0 and <= 7 && Commands.Contains(words[0]) && words switch
-        {
-            ["ipconfig" or "ifconfig"] => true,
-            ["ipconfig", ['/', ..], ..] => true,
-            ["ip", "a" or "addr" or "address" or "r" or "route" or "n" or "neigh" or "l" or "link" or ['-', ..], ..] => true,
-            ["route", "print" or ['-', ..], ..] => true,
-            ["cat", ['/', ..]] => true,
-            ["netsh", "wlan", ..] or ["iw", "dev", ..] or ["nmcli", ['d', ..] or ['-', ..], ..] => true,
-            ["ip" or "route" or "cat" or "netsh" or "iw" or "nmcli"] => false,
-            [_, ['-', ..], ..] => true,
-            [_, var target] => target.Contains('.', StringComparison.Ordinal) || words[0] is "ethtool" or "ifconfig" or "sudo",
-            [_, _, ..] => words[0] == "sudo",
-            _ => false,
-        };
+        return words.Length is > 0 and <= 7
+            && Commands.Contains(words[0])
+            && words switch
+            {
+                ["ipconfig" or "ifconfig"] => true,
+                ["ipconfig", ['/', ..], ..] => true,
+                ["ip", "a" or "addr" or "address" or "r" or "route" or "n" or "neigh" or "l" or "link" or ['-', ..], ..] => true,
+                ["route", "print" or ['-', ..], ..] => true,
+                ["cat", ['/', ..]] => true,
+                ["netsh", "wlan", ..] or ["iw", "dev", ..] or ["nmcli", ['d', ..] or ['-', ..], ..] => true,
+                ["ip" or "route" or "cat" or "netsh" or "iw" or "nmcli"] => false,
+                [_, ['-', ..], ..] => true,
+                [_, var target] => target.Contains('.', StringComparison.Ordinal) || words[0] is "ethtool" or "ifconfig" or "sudo",
+                [_, _, ..] => words[0] == "sudo",
+                _ => false,
+            };
     }
 }

@@ -19,9 +19,7 @@ internal static class RouteReader
         {
             found.Routes.Add(route);
         }
-        else if (Bsd(line, found))
-        {
-        }
+        else if (Bsd(line, found)) { }
         else if (!IsHead(sheet, at) && !IsTail(sheet, at))
         {
             return 0;
@@ -66,25 +64,44 @@ internal static class RouteReader
             addresses.Insert(0, Ipv4Address.Any);
         }
         // Destination, gateway, mask, flags, ..., adapter.
-        if (addresses.Count == 3 && words.Length >= 5 && words[3] is ['U' or '!', ..] && words[3].All(char.IsAsciiLetterUpper) | words[3] == "!" && Subnet.PrefixFromMask($"{addresses[2]}") is { Ok: true, Value: var length })
+        if (
+            addresses.Count == 3
+            && words.Length >= 5
+            && words[3] is ['U' or '!', ..]
+            && words[3].All(char.IsAsciiLetterUpper) | words[3] == "!"
+            && Subnet.PrefixFromMask($"{addresses[2]}") is { Ok: true, Value: var length }
+        )
         {
-            return new(line.Number, Subnet.Containing(addresses[0], length), addresses[1] == Ipv4Address.Any ? null : addresses[1], words[^1])
+            return new(
+                line.Number,
+                Subnet.Containing(addresses[0], length),
+                addresses[1] == Ipv4Address.Any ? null : addresses[1],
+                words[^1]
+            )
             {
                 Metric = words.Length > 4 && int.TryParse(words[4], out var metric) ? metric : null,
             };
         }
         // Destination, mask, gateway or "on the link" in words, adapter's own address, metric.
-        if (addresses.Count < 3 || words.Length < 4 || Subnet.PrefixFromMask($"{addresses[1]}") is not { Ok: true, Value: var prefix } || (prefix == 0 && addresses[0] != Ipv4Address.Any))
+        if (
+            addresses.Count < 3
+            || words.Length < 4
+            || Subnet.PrefixFromMask($"{addresses[1]}") is not { Ok: true, Value: var prefix }
+            || (prefix == 0 && addresses[0] != Ipv4Address.Any)
+        )
         {
             return null;
         }
         int? own = int.TryParse(words[^1], out var last) ? last : null;
-        return addresses.Count == 4 ? new(line.Number, Subnet.Containing(addresses[0], prefix), addresses[2], $"{addresses[3]}") { Metric = own }
+        return addresses.Count == 4
+                ? new(line.Number, Subnet.Containing(addresses[0], prefix), addresses[2], $"{addresses[3]}") { Metric = own }
             : Ipv4Address.Parse(words[2]).Ok ? new(line.Number, Subnet.Containing(addresses[0], prefix), addresses[2], "") { Metric = own }
             : new(line.Number, Subnet.Containing(addresses[0], prefix), null, $"{addresses[2]}") { Metric = own };
     }
 
-    /// <summary>"default 192.168.8.1 UGScg en0", "192.168.8 link#4 UCS en0"; a neighbour where a MAC address stands for the gateway.</summary>
+    /// <summary>
+    /// "default 192.168.8.1 UGScg en0", "192.168.8 link#4 UCS en0"; a neighbour where a MAC address stands for the gateway.
+    /// </summary>
     private static bool Bsd(Line line, Found found)
     {
         var words = line.Words;
@@ -106,14 +123,26 @@ internal static class RouteReader
         }
         // The destination may be an abbreviated subnet; only the second word can be the gateway.
         Ipv4Address? gateway = Ipv4Address.Parse(words[1]) is { Ok: true, Value: var parsed } ? parsed : null;
-        if (gateway is null && !words[1].StartsWith("link#", StringComparison.Ordinal) && !words[1].Contains(':', StringComparison.Ordinal) && !words[1].All(char.IsAsciiLetterOrDigit))
+        if (
+            gateway is null
+            && !words[1].StartsWith("link#", StringComparison.Ordinal)
+            && !words[1].Contains(':', StringComparison.Ordinal)
+            && !words[1].All(char.IsAsciiLetterOrDigit)
+        )
         {
             return false;
         }
         // Routes to single hosts are the machine's notes on neighbours.
         if (to.PrefixLength < 32)
         {
-            found.Routes.Add(new(line.Number, to, gateway, words.Length > 4 && words[^1].All(char.IsAsciiDigit) | words[^1] == "!" ? words[^2] : words[^1]));
+            found.Routes.Add(
+                new(
+                    line.Number,
+                    to,
+                    gateway,
+                    words.Length > 4 && words[^1].All(char.IsAsciiDigit) | words[^1] == "!" ? words[^2] : words[^1]
+                )
+            );
         }
         return true;
     }
@@ -141,13 +170,24 @@ internal static class RouteReader
     private static bool IsHead(Sheet sheet, int at)
     {
         // The heads of the BSD family are not translated, and stand over empty tables too.
-        if (IsRule(sheet[at]) || sheet[at].Trimmed is "Routing tables" or "Internet:" || sheet[at].Words is ["Destination", "Gateway", "Flags", ..])
+        if (
+            IsRule(sheet[at])
+            || sheet[at].Trimmed is "Routing tables" or "Internet:"
+            || sheet[at].Words is ["Destination", "Gateway", "Flags", ..]
+        )
         {
             return true;
         }
         for (var ahead = 0; ahead <= 4 && sheet[at + ahead] is var line && (ahead > 0 || line.Trimmed.Length <= 100); ahead++)
         {
-            if (ahead > 0 && (Route(line) is not null || Interface(line) is not null || (line.Words is [var to, _, ['U', ..], _, ..] && Destination(to) is not null)))
+            if (
+                ahead > 0
+                && (
+                    Route(line) is not null
+                    || Interface(line) is not null
+                    || (line.Words is [var to, _, ['U', ..], _, ..] && Destination(to) is not null)
+                )
+            )
             {
                 return true;
             }
@@ -161,7 +201,13 @@ internal static class RouteReader
 
     /// <summary>What follows the rule that ends a table: a heading over nothing, and the word that says so.</summary>
     private static bool IsTail(Sheet sheet, int at) =>
-        at >= 2 && sheet[at].Tokens.Count == 0 && sheet[at].Trimmed.Length <= 60 && ((IsRule(sheet[at - 1]) && sheet[at].Trimmed is [.., ':']) || (IsRule(sheet[at - 2]) && sheet[at - 1].Trimmed is [.., ':'] && sheet[at].Indent > 0));
+        at >= 2
+        && sheet[at].Tokens.Count == 0
+        && sheet[at].Trimmed.Length <= 60
+        && (
+            (IsRule(sheet[at - 1]) && sheet[at].Trimmed is [.., ':'])
+            || (IsRule(sheet[at - 2]) && sheet[at - 1].Trimmed is [.., ':'] && sheet[at].Indent > 0)
+        );
 
     private static bool IsRule(Line line) => line.Trimmed.Length >= 20 && line.Trimmed.All(c => c == '=');
 

@@ -11,7 +11,8 @@ internal static class ScanReader
 {
     public static int Read(Sheet sheet, int at, Found found)
     {
-        var count = Named(sheet, at, found) is var named and > 0 ? named
+        var count =
+            Named(sheet, at, found) is var named and > 0 ? named
             : Scanned(sheet, at, found) is var scanned and > 0 ? scanned
             : Listed(sheet, at, found) is var listed and > 0 ? listed
             : IsTitle(sheet, at) ? 1
@@ -46,9 +47,18 @@ internal static class ScanReader
             }
             else if (LinkReader.Pair(line) is var (_, of) && radio is not null)
             {
-                radio = line.Numbers.ToList() is [{ Unit: "%" } percent] ? radio with { Level = RadioNumbers.OfQuality(percent.Value) }
+                radio =
+                    line.Numbers.ToList() is [{ Unit: "%" } percent] ? radio with { Level = RadioNumbers.OfQuality(percent.Value) }
                     : LinkReader.Ghz(of) is { } band ? radio with { Band = band }
-                    : radio.Channel is null && of.All(char.IsAsciiDigit) && of.Length is > 0 and < 4 && int.Parse(of, System.Globalization.CultureInfo.InvariantCulture) is var channel ? radio with { Channel = channel, Band = radio.Band ?? RadioNumbers.BandOf(channel) }
+                    : radio.Channel is null
+                    && of.All(char.IsAsciiDigit)
+                    && of.Length is > 0 and < 4
+                    && int.Parse(of, System.Globalization.CultureInfo.InvariantCulture) is var channel
+                        ? radio with
+                        {
+                            Channel = channel,
+                            Band = radio.Band ?? RadioNumbers.BandOf(channel),
+                        }
                     : radio;
             }
         }
@@ -71,12 +81,20 @@ internal static class ScanReader
 
     /// <summary>What stands over the first network: the adapter and how many there are.</summary>
     private static bool IsTitle(Sheet sheet, int at) =>
-        sheet[at] is { Indent: 0, Mac: null } line && line.Tokens.All(t => t.Kind == TokenKind.Number) && Enumerable.Range(at + 1, 3).Any(i => sheet[i].Indent == 0 && Numbered(sheet[i], "SSID") is not null);
+        sheet[at] is { Indent: 0, Mac: null } line
+        && line.Tokens.All(t => t.Kind == TokenKind.Number)
+        && Enumerable.Range(at + 1, 3).Any(i => sheet[i].Indent == 0 && Numbered(sheet[i], "SSID") is not null);
 
     private static string? Numbered(Line line, string key)
     {
         var colon = line.Trimmed.IndexOf(':', StringComparison.Ordinal);
-        return line.StartsWith(key + " ") && colon > 0 && line.Trimmed[key.Length..colon].Trim() is { Length: > 0 and < 5 } number && number.All(char.IsAsciiDigit) ? line.Trimmed[(colon + 1)..].Trim() : null;
+        return
+            line.StartsWith(key + " ")
+            && colon > 0
+            && line.Trimmed[key.Length..colon].Trim() is { Length: > 0 and < 5 } number
+            && number.All(char.IsAsciiDigit)
+            ? line.Trimmed[(colon + 1)..].Trim()
+            : null;
     }
 
     /// <summary>"BSS 02:00:5e:00:53:01(on wlan0)" and its indented rows.</summary>
@@ -99,17 +117,47 @@ internal static class ScanReader
             // Only keys of older phones stand beside the newer ones.
             two = three && line.Contains("Authentication suites:") ? line.Contains("PSK") : two;
         }
-        found.Networks.Add(read with { Security = three && two ? WifiSecurity.Wpa2Wpa3 : three ? WifiSecurity.Wpa3 : tkip ? WifiSecurity.WpaTkip : two ? WifiSecurity.Wpa2 : secret ? WifiSecurity.Wep : WifiSecurity.Open });
+        found.Networks.Add(
+            read with
+            {
+                Security =
+                    three && two ? WifiSecurity.Wpa2Wpa3
+                    : three ? WifiSecurity.Wpa3
+                    : tkip ? WifiSecurity.WpaTkip
+                    : two ? WifiSecurity.Wpa2
+                    : secret ? WifiSecurity.Wep
+                    : WifiSecurity.Open,
+            }
+        );
         return count;
     }
 
     /// <summary>What a row of iw adds.</summary>
     internal static NetworkRead With(NetworkRead read, Line line) =>
         line.StartsWith("SSID:") ? read with { Name = line.Trimmed[5..].Trim() }
-        : line.StartsWith("freq:") && line.Numbers.FirstOrDefault() is { Kind: TokenKind.Number } mhz && RadioNumbers.Channel(Math.Round(mhz.Value)) is var (band, channel) ? read with { Band = band, Channel = channel }
-        : line.StartsWith("signal:") && line.Numbers.FirstOrDefault() is { Kind: TokenKind.Number } dbm ? read with { Level = new(dbm.Value, 0) }
-        : line.StartsWith("rx bitrate:") && line.Numbers.FirstOrDefault() is { Kind: TokenKind.Number } rx ? read with { ReceiveMbps = rx.Value }
-        : line.StartsWith("tx bitrate:") && line.Numbers.FirstOrDefault() is { Kind: TokenKind.Number } tx ? read with { SendMbps = tx.Value }
+        : line.StartsWith("freq:")
+        && line.Numbers.FirstOrDefault() is { Kind: TokenKind.Number } mhz
+        && RadioNumbers.Channel(Math.Round(mhz.Value)) is var (band, channel)
+            ? read with
+            {
+                Band = band,
+                Channel = channel,
+            }
+        : line.StartsWith("signal:") && line.Numbers.FirstOrDefault() is { Kind: TokenKind.Number } dbm
+            ? read with
+            {
+                Level = new(dbm.Value, 0),
+            }
+        : line.StartsWith("rx bitrate:") && line.Numbers.FirstOrDefault() is { Kind: TokenKind.Number } rx
+            ? read with
+            {
+                ReceiveMbps = rx.Value,
+            }
+        : line.StartsWith("tx bitrate:") && line.Numbers.FirstOrDefault() is { Kind: TokenKind.Number } tx
+            ? read with
+            {
+                SendMbps = tx.Value,
+            }
         : read;
 
     /// <summary>
@@ -119,7 +167,12 @@ internal static class ScanReader
     private static int Listed(Sheet sheet, int at, Found found)
     {
         var line = sheet[at];
-        if (line.Contains("SSID") && line.Words.Length >= 6 && line.Words.All(w => w.All(c => char.IsLetter(c) || c is '-' or '*')) && Row(sheet[at + 1]) is not null)
+        if (
+            line.Contains("SSID")
+            && line.Words.Length >= 6
+            && line.Words.All(w => w.All(c => char.IsLetter(c) || c is '-' or '*'))
+            && Row(sheet[at + 1]) is not null
+        )
         {
             return 1;
         }
@@ -140,10 +193,22 @@ internal static class ScanReader
         const string Escaped = "\u0001";
         var terse = line.Trimmed.Contains("\\:", StringComparison.Ordinal);
         var cells = terse
-            ? [.. line.Trimmed.Replace("\\:", Escaped, StringComparison.Ordinal).Split(':').Select(c => c.Replace(Escaped, ":", StringComparison.Ordinal).Trim())]
+            ?
+            [
+                .. line
+                    .Trimmed.Replace("\\:", Escaped, StringComparison.Ordinal)
+                    .Split(':')
+                    .Select(c => c.Replace(Escaped, ":", StringComparison.Ordinal).Trim()),
+            ]
             : line.Trimmed.Split("  ", StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).ToList();
         var rate = cells.FindIndex(c => c.EndsWith("bit/s", StringComparison.Ordinal) && c.Length > 6 && char.IsAsciiDigit(c[0]));
-        if (rate < 2 || rate + 1 >= cells.Count || !int.TryParse(cells[rate - 1], out var channel) || !double.TryParse(cells[rate + 1], System.Globalization.CultureInfo.InvariantCulture, out var percent) || percent is < 0 or > 100)
+        if (
+            rate < 2
+            || rate + 1 >= cells.Count
+            || !int.TryParse(cells[rate - 1], out var channel)
+            || !double.TryParse(cells[rate + 1], System.Globalization.CultureInfo.InvariantCulture, out var percent)
+            || percent is < 0 or > 100
+        )
         {
             return null;
         }
@@ -160,7 +225,8 @@ internal static class ScanReader
             Channel = channel,
             Band = RadioNumbers.BandOf(channel),
             Level = RadioNumbers.OfSignal(percent),
-            Security = protection is "" or "--" || protection.All(c => !char.IsLetter(c)) ? WifiSecurity.Open : RadioNumbers.Security(protection),
+            Security =
+                protection is "" or "--" || protection.All(c => !char.IsLetter(c)) ? WifiSecurity.Open : RadioNumbers.Security(protection),
         };
     }
 }

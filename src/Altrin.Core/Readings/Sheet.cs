@@ -73,7 +73,9 @@ internal sealed class Sheet
         return index;
     }
 
-    /// <summary>Splits at every kind of line end; drops colour codes, marks of direction and control characters; takes odd blanks for blanks.</summary>
+    /// <summary>
+    /// Splits at every kind of line end; drops colour codes, marks of direction and control characters; takes odd blanks for blanks.
+    /// </summary>
     public static Sheet Of(string text)
     {
         var lines = new List<Line>();
@@ -107,7 +109,20 @@ internal sealed class Sheet
                     {
                         line.Append(':');
                     }
-                    else if (!char.IsControl(c) && c is not ('\ufeff' or '\u200b' or '\u200c' or '\u200d' or '\u200e' or '\u200f' or (>= '\u202a' and <= '\u202e') or (>= '\u2066' and <= '\u2069')))
+                    else if (
+                        !char.IsControl(c)
+                        && c
+                            is not (
+                                '\ufeff'
+                                or '\u200b'
+                                or '\u200c'
+                                or '\u200d'
+                                or '\u200e'
+                                or '\u200f'
+                                or (>= '\u202a' and <= '\u202e')
+                                or (>= '\u2066' and <= '\u2069')
+                            )
+                    )
                     {
                         line.Append(c);
                     }
@@ -121,7 +136,9 @@ internal sealed class Sheet
         return new(lines);
     }
 
-    /// <summary>The last character of an escape sequence of a terminal (ECMA-48, from memory): a bracket, parameters, one final character.</summary>
+    /// <summary>
+    /// The last character of an escape sequence of a terminal (ECMA-48, from memory): a bracket, parameters, one final character.
+    /// </summary>
     private static int AfterEscape(string text, int at)
     {
         if (at + 1 >= text.Length || text[at + 1] != '[')

@@ -44,7 +44,19 @@ internal static class Slips
                 continue;
             }
             known ??= Judging.Judge(at.Seen).Findings.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
-            found.Add(new(slip.Text, [.. Judging.Judge(there.Seen).Findings.Where(f => !known.Contains(f.Identity)).OrderByDescending(f => f.Severity).Take(2).Select(f => f.What)]));
+            found.Add(
+                new(
+                    slip.Text,
+                    [
+                        .. Judging
+                            .Judge(there.Seen)
+                            .Findings.Where(f => !known.Contains(f.Identity))
+                            .OrderByDescending(f => f.Severity)
+                            .Take(2)
+                            .Select(f => f.What),
+                    ]
+                )
+            );
             if (found.Count == MostGiven)
             {
                 break;
@@ -52,7 +64,13 @@ internal static class Slips
         }
         if (places.Count > 0)
         {
-            found.Insert(0, new($"It was taken elsewhere: it would be right at {string.Join(", or at ", places.Take(3))}{(places.Count > 3 ? $", or at {places.Count - 3} more" : "")}.", []));
+            found.Insert(
+                0,
+                new(
+                    $"It was taken elsewhere: it would be right at {string.Join(", or at ", places.Take(3))}{(places.Count > 3 ? $", or at {places.Count - 3} more" : "")}.",
+                    []
+                )
+            );
         }
         return [.. found.Take(MostGiven)];
     }
@@ -73,14 +91,28 @@ internal static class Slips
             var acts = new List<(string Text, Change Change)>();
             if (setting.Mode is RouterMode router)
             {
-                acts.Add((router.Server.On ? $"The DHCP server of {box.Name} is off." : $"The DHCP server of {box.Name} is on.", new SwitchDhcpServer(box.Id, !router.Server.On)));
+                acts.Add(
+                    (
+                        router.Server.On ? $"The DHCP server of {box.Name} is off." : $"The DHCP server of {box.Name} is on.",
+                        new SwitchDhcpServer(box.Id, !router.Server.On)
+                    )
+                );
                 if (box.FactoryAddress is { } factory && factory != router.Lan)
                 {
                     acts.Add(($"{box.Name} is at its factory address {factory.Address}.", new SetLanAddress(box.Id, factory)));
                 }
             }
-            acts.AddRange(box.Profile.Modes.Where(m => m != setting.Mode.Kind && m is ModeKind.Router or ModeKind.AccessPoint or ModeKind.Bridge)
-                .Select(m => (m == ModeKind.Router ? $"{box.Name} is in router mode, as after a reset." : $"{box.Name} is in {ModeWords.Of(m)} mode.", (Change)new SetMode(box.Id, m))));
+            acts.AddRange(
+                box.Profile.Modes.Where(m => m != setting.Mode.Kind && m is ModeKind.Router or ModeKind.AccessPoint or ModeKind.Bridge)
+                    .Select(m =>
+                        (
+                            m == ModeKind.Router
+                                ? $"{box.Name} is in router mode, as after a reset."
+                                : $"{box.Name} is in {ModeWords.Of(m)} mode.",
+                            (Change)new SetMode(box.Id, m)
+                        )
+                    )
+            );
             foreach (var (text, change) in acts)
             {
                 if (change.ApplyTo(design) is { Ok: true, Value: var made })
@@ -94,15 +126,27 @@ internal static class Slips
             foreach (var end in new[] { cable.A, cable.B })
             {
                 // The lead is in a port of the other side of its router.
-                if (design.Box(end.Owner) is not { } box || design.Mode(end.Owner) is not RouterMode || box.Profile.Port(end.Port) is not { } port
-                    || box.Profile.Ports.FirstOrDefault(p => p.Role != port.Role && design.CableAt(new(box.Id, p.Id)) is null && new PortRef(box.Id, p.Id).ToString() != seat) is not { } free)
+                if (
+                    design.Box(end.Owner) is not { } box
+                    || design.Mode(end.Owner) is not RouterMode
+                    || box.Profile.Port(end.Port) is not { } port
+                    || box.Profile.Ports.FirstOrDefault(p =>
+                        p.Role != port.Role && design.CableAt(new(box.Id, p.Id)) is null && new PortRef(box.Id, p.Id).ToString() != seat
+                    )
+                        is not { } free
+                )
                 {
                     continue;
                 }
                 var moved = cable.A == end ? cable with { A = new(box.Id, free.Id) } : cable with { B = new(box.Id, free.Id) };
                 yield return new(
                     $"The cable from {PortWords.Of(design, cable.OtherEnd(end))} is in port {free.Label} of {box.Name} instead of port {port.Label}.",
-                    design with { SetUp = design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c.Id == cable.Id ? moved : c)] } }, seat);
+                    design with
+                    {
+                        SetUp = design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c.Id == cable.Id ? moved : c)] },
+                    },
+                    seat
+                );
             }
         }
     }

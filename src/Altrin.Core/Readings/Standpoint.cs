@@ -28,11 +28,21 @@ internal sealed record Standpoint(Observation Seen, string Owner)
     public IReadOnlyList<Segment> Segments => [.. Sides.Select(s => s.Segment).Distinct().Select(Seen.Network.Segment)];
 
     /// <summary>The one router that rules its network; null where none does, or several do.</summary>
-    public string? Ruler => Segments.SelectMany(s => s.Interfaces).Where(i => i.Side == Side.Lan && i.Owner != Owner && Seen.Network.Router(i.Owner) is { Server.On: true }).Select(i => i.Owner).Distinct().ToList() is [var one] ? one : null;
+    public string? Ruler =>
+        Segments
+            .SelectMany(s => s.Interfaces)
+            .Where(i => i.Side == Side.Lan && i.Owner != Owner && Seen.Network.Router(i.Owner) is { Server.On: true })
+            .Select(i => i.Owner)
+            .Distinct()
+            .ToList()
+            is [var one]
+            ? one
+            : null;
 
     /// <summary>Whether a host that holds an address in this way would print this one.</summary>
     public static bool Fits(Holding held, InterfaceAddress own) =>
-        held.PrefixLength == own.PrefixLength && (held.Exact is { } exact ? exact == own.Address : held.From is { } range && range.Contains(own.Address));
+        held.PrefixLength == own.PrefixLength
+        && (held.Exact is { } exact ? exact == own.Address : held.From is { } range && range.Contains(own.Address));
 
     /// <summary>Who has an address for certain in one of its segments; null where none has.</summary>
     public string? HolderOf(Ipv4Address address) =>

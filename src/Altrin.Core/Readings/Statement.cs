@@ -9,8 +9,10 @@ public enum Agreement
 {
     /// <summary>As recorded.</summary>
     Agrees,
+
     /// <summary>Other than recorded.</summary>
     Disagrees,
+
     /// <summary>Nothing is recorded that it could be held to, or it proves nothing either way.</summary>
     Unknown,
 }

@@ -14,8 +14,7 @@ internal static class TableReader
 
     private static readonly char[] Marks = ['\t', ';', '|', ','];
 
-    public static int Read(Sheet sheet, int at, Found found) =>
-        Rows(sheet, at, found) is var rows and > 0 ? rows : Cells(sheet, at, found);
+    public static int Read(Sheet sheet, int at, Found found) => Rows(sheet, at, found) is var rows and > 0 ? rows : Cells(sheet, at, found);
 
     private static int Rows(Sheet sheet, int at, Found found)
     {
@@ -25,8 +24,15 @@ internal static class TableReader
         {
             mark = MarkOf(sheet[at + 1]);
             // A rule of dashes may stand between.
-            first = IsRow(sheet[at + 1]) ? at + 1 : IsRow(sheet[at + 2]) && sheet[at + 1].Trimmed.All(c => c is '-' or '=' or '+' or '|' or ' ' or ':') ? at + 2 : -1;
-            if (first < 0 || sheet[at].Tokens.Any(t => t.Kind != TokenKind.Number) || Split(sheet[at].Trimmed, MarkOf(sheet[first])).Count < 2)
+            first =
+                IsRow(sheet[at + 1]) ? at + 1
+                : IsRow(sheet[at + 2]) && sheet[at + 1].Trimmed.All(c => c is '-' or '=' or '+' or '|' or ' ' or ':') ? at + 2
+                : -1;
+            if (
+                first < 0
+                || sheet[at].Tokens.Any(t => t.Kind != TokenKind.Number)
+                || Split(sheet[at].Trimmed, MarkOf(sheet[first])).Count < 2
+            )
             {
                 return 0;
             }
@@ -36,7 +42,9 @@ internal static class TableReader
         var count = first - at;
         for (; IsRow(sheet[at + count]); count++)
         {
-            rows.Add((sheet[at + count], Split(sheet[at + count].Trimmed, MarkOf(sheet[at + count]) is var own && own == '\0' ? mark : own)));
+            rows.Add(
+                (sheet[at + count], Split(sheet[at + count].Trimmed, MarkOf(sheet[at + count]) is var own && own == '\0' ? mark : own))
+            );
         }
         // Alone, a row might be anything; with a head, or beside others of its kind, it is one of a table.
         if (rows.Count == 0 || (rows.Count == 1 && first == at && rows[0].Cells.Count < 3))
@@ -70,8 +78,11 @@ internal static class TableReader
         var size = places[1] - places[0];
         var rows = new List<(Line, List<string>)>();
         var count = 0;
-        while (at + count + size <= sheet.Lines.Count && sheet[at + count + places[0]] is { Mac: not null, Words.Length: 1 }
-            && Enumerable.Range(at + count, size).All(i => !sheet[i].IsBlank && (sheet[i].Mac is null || i == at + count + places[0])))
+        while (
+            at + count + size <= sheet.Lines.Count
+            && sheet[at + count + places[0]] is { Mac: not null, Words.Length: 1 }
+            && Enumerable.Range(at + count, size).All(i => !sheet[i].IsBlank && (sheet[i].Mac is null || i == at + count + places[0]))
+        )
         {
             rows.Add((sheet[at + count], [.. Enumerable.Range(at + count, size).Select(i => sheet[i].Trimmed)]));
             count += size;
@@ -85,14 +96,24 @@ internal static class TableReader
         return count;
     }
 
-    private static bool IsRow(Line line) => line.Tokens.Count(t => t.Kind == TokenKind.Mac) == 1 && Split(line.Trimmed, MarkOf(line)).Count >= 2;
+    private static bool IsRow(Line line) =>
+        line.Tokens.Count(t => t.Kind == TokenKind.Mac) == 1 && Split(line.Trimmed, MarkOf(line)).Count >= 2;
 
     private static void Note(List<(Line Line, List<string> Cells)> rows, Found found)
     {
         var width = rows.Max(r => r.Cells.Count);
         // The column of names: words that are no address, and that differ more than those of any other column; the first of equal ones.
-        var best = Enumerable.Range(0, width).Select(column => (Column: column, Different: rows.Select(r => Name(r.Cells.ElementAtOrDefault(column))).Where(n => n is not null).Distinct().Count()))
-            .OrderByDescending(c => c.Different).ThenBy(c => c.Column).First();
+        var best = Enumerable
+            .Range(0, width)
+            .Select(column =>
+                (
+                    Column: column,
+                    Different: rows.Select(r => Name(r.Cells.ElementAtOrDefault(column))).Where(n => n is not null).Distinct().Count()
+                )
+            )
+            .OrderByDescending(c => c.Different)
+            .ThenBy(c => c.Column)
+            .First();
         var name = best.Different > 0 && (best.Different > 1 || rows.Count == 1) ? best.Column : -1;
         foreach (var (line, cells) in rows)
         {
@@ -102,20 +123,39 @@ internal static class TableReader
             {
                 continue;
             }
-            found.Neighbours.Add(new(line.Number, tokens.Where(t => t.Kind == TokenKind.Address && !IfconfigReader.IsMask(t.Address)).Select(t => (Ipv4Address?)t.Address).FirstOrDefault(), mac)
-            {
-                Name = name < 0 ? null : Name(cells.ElementAtOrDefault(name)),
-                Link = ListedLink.Of(cells.Where((_, column) => column != name)),
-            });
+            found.Neighbours.Add(
+                new(
+                    line.Number,
+                    tokens
+                        .Where(t => t.Kind == TokenKind.Address && !IfconfigReader.IsMask(t.Address))
+                        .Select(t => (Ipv4Address?)t.Address)
+                        .FirstOrDefault(),
+                    mac
+                )
+                {
+                    Name = name < 0 ? null : Name(cells.ElementAtOrDefault(name)),
+                    Link = ListedLink.Of(cells.Where((_, column) => column != name)),
+                }
+            );
         }
     }
 
     /// <summary>A cell that may be a name: letters in it, and no address or time.</summary>
     private static string? Name(string? cell) =>
-        cell is { Length: > 0 and <= 80 } && cell.Any(char.IsLetter) && Scanner.Scan(cell).All(t => t.Kind == TokenKind.Number) && !IsMeasure(cell) && cell is not ("--" or "-" or "*" or "N/A") ? cell : null;
+        cell is { Length: > 0 and <= 80 }
+        && cell.Any(char.IsLetter)
+        && Scanner.Scan(cell).All(t => t.Kind == TokenKind.Number)
+        && !IsMeasure(cell)
+        && cell is not ("--" or "-" or "*" or "N/A")
+            ? cell
+            : null;
 
     /// <summary>Whether a cell is a number with its unit, such as "5 GHz", "-52 dBm" or "2 h 10 min".</summary>
-    private static bool IsMeasure(string cell) => (char.IsAsciiDigit(cell[0]) || cell[0] is '-' or '<') && Scanner.Scan(cell) is [{ Kind: TokenKind.Number, Start: 0 } number, ..] && number.Unit.Length is > 0 and <= 7 && (cell.Length <= number.End + number.Unit.Length + 1 || Scanner.Scan(cell).Count > 1);
+    private static bool IsMeasure(string cell) =>
+        (char.IsAsciiDigit(cell[0]) || cell[0] is '-' or '<')
+        && Scanner.Scan(cell) is [{ Kind: TokenKind.Number, Start: 0 } number, ..]
+        && number.Unit.Length is > 0 and <= 7
+        && (cell.Length <= number.End + number.Unit.Length + 1 || Scanner.Scan(cell).Count > 1);
 
     private static char MarkOf(Line line)
     {

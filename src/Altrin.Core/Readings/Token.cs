@@ -8,10 +8,13 @@ internal enum TokenKind
 {
     /// <summary>An IPv4 address, with a prefix length where one follows.</summary>
     Address,
+
     /// <summary>A MAC address.</summary>
     Mac,
+
     /// <summary>An IPv6 address.</summary>
     Address6,
+
     /// <summary>A number with what follows it, such as ms or %.</summary>
     Number,
 }
@@ -116,7 +119,9 @@ internal static class Scanner
             {
                 return null;
             }
-            bits = (bits << (separator == '.' ? 16 : 8)) | ulong.Parse(text.AsSpan(from, length), NumberStyles.HexNumber, CultureInfo.InvariantCulture);
+            bits =
+                (bits << (separator == '.' ? 16 : 8))
+                | ulong.Parse(text.AsSpan(from, length), NumberStyles.HexNumber, CultureInfo.InvariantCulture);
             groups++;
             if (groups == (separator == '.' ? 3 : 6))
             {
@@ -129,7 +134,12 @@ internal static class Scanner
             pos++;
         }
         // Longer rows of octets are identifiers of another kind.
-        return pos < text.Length && (char.IsAsciiLetterOrDigit(text[pos]) || (text[pos] is ':' or '-' && pos + 1 < text.Length && char.IsAsciiHexDigit(text[pos + 1])))
+        return
+            pos < text.Length
+            && (
+                char.IsAsciiLetterOrDigit(text[pos])
+                || (text[pos] is ':' or '-' && pos + 1 < text.Length && char.IsAsciiHexDigit(text[pos + 1]))
+            )
             ? null
             : new Token(TokenKind.Mac, at, pos) { Mac = new(bits) };
     }
@@ -150,7 +160,11 @@ internal static class Scanner
                 pos++;
             }
             var length = pos - from;
-            if (length is 0 or > 3 || (length > 1 && text[from] == '0') || uint.Parse(text.AsSpan(from, length), CultureInfo.InvariantCulture) is var octet && octet > 255)
+            if (
+                length is 0 or > 3
+                || (length > 1 && text[from] == '0')
+                || uint.Parse(text.AsSpan(from, length), CultureInfo.InvariantCulture) is var octet && octet > 255
+            )
             {
                 return null;
             }
@@ -167,7 +181,14 @@ internal static class Scanner
             pos++;
         }
         // A host's name may begin with numbers; a full stop at the end of a sentence is none.
-        if (pos < text.Length && (char.IsAsciiLetterOrDigit(text[pos]) || text[pos] == '_' || (text[pos] is '.' or '-' && pos + 1 < text.Length && char.IsAsciiLetterOrDigit(text[pos + 1]))))
+        if (
+            pos < text.Length
+            && (
+                char.IsAsciiLetterOrDigit(text[pos])
+                || text[pos] == '_'
+                || (text[pos] is '.' or '-' && pos + 1 < text.Length && char.IsAsciiLetterOrDigit(text[pos + 1]))
+            )
+        )
         {
             return null;
         }
@@ -185,18 +206,25 @@ internal static class Scanner
         {
             end++;
         }
-        return end - at - 1 <= 2 && int.Parse(text.AsSpan(at + 1, end - at - 1), CultureInfo.InvariantCulture) is var prefix and <= 32 ? prefix : null;
+        return end - at - 1 <= 2 && int.Parse(text.AsSpan(at + 1, end - at - 1), CultureInfo.InvariantCulture) is var prefix and <= 32
+            ? prefix
+            : null;
     }
 
     private static Token? Address6(string text, int at)
     {
-        if (!(char.IsAsciiHexDigit(text[at]) || text[at] == ':') || (at > 0 && (char.IsAsciiLetterOrDigit(text[at - 1]) || text[at - 1] is ':' or '.' or '-')))
+        if (
+            !(char.IsAsciiHexDigit(text[at]) || text[at] == ':')
+            || (at > 0 && (char.IsAsciiLetterOrDigit(text[at - 1]) || text[at - 1] is ':' or '.' or '-'))
+        )
         {
             return null;
         }
         var (pos, colons, doubled) = (at, 0, false);
         // The longest written form has 45 characters.
-        while (pos < text.Length && pos - at < 46 && (char.IsAsciiHexDigit(text[pos]) || text[pos] == ':' || (text[pos] == '.' && colons >= 2)))
+        while (
+            pos < text.Length && pos - at < 46 && (char.IsAsciiHexDigit(text[pos]) || text[pos] == ':' || (text[pos] == '.' && colons >= 2))
+        )
         {
             if (text[pos] == ':')
             {
@@ -215,7 +243,10 @@ internal static class Scanner
     private static Token? Number(string text, int at)
     {
         var negative = text[at] is '-' or '\u2212' && at + 1 < text.Length && char.IsAsciiDigit(text[at + 1]);
-        if (!(char.IsAsciiDigit(text[at]) || negative) || (at > 0 && (char.IsLetterOrDigit(text[at - 1]) || text[at - 1] is '.' or '_' || (negative && text[at - 1] == '-'))))
+        if (
+            !(char.IsAsciiDigit(text[at]) || negative)
+            || (at > 0 && (char.IsLetterOrDigit(text[at - 1]) || text[at - 1] is '.' or '_' || (negative && text[at - 1] == '-')))
+        )
         {
             return null;
         }
@@ -240,8 +271,17 @@ internal static class Scanner
             }
             (pos, whole) = (fraction, false);
         }
-        var value = double.Parse(text.AsSpan(from, pos - from).ToString().Replace(',', '.'), NumberStyles.Float, CultureInfo.InvariantCulture);
-        return new Token(TokenKind.Number, at, pos) { Value = negative ? -value : value, Whole = whole, Unit = Unit(text, pos) };
+        var value = double.Parse(
+            text.AsSpan(from, pos - from).ToString().Replace(',', '.'),
+            NumberStyles.Float,
+            CultureInfo.InvariantCulture
+        );
+        return new Token(TokenKind.Number, at, pos)
+        {
+            Value = negative ? -value : value,
+            Whole = whole,
+            Unit = Unit(text, pos),
+        };
     }
 
     private static string Unit(string text, int at)

@@ -4,7 +4,8 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Readings;
 
 /// <summary>
-/// tracert and traceroute in any language: lines that count from 1, each with times or stars and the host that answered. (Layouts of traceroute
+/// tracert and traceroute in any language: lines that count from 1, each with times or stars and the host that answered. (Layouts of
+/// traceroute
 /// and busybox held to the commands, the other from memory.)
 /// </summary>
 internal static class TraceReader
@@ -24,7 +25,12 @@ internal static class TraceReader
             {
                 first = sheet.NotBlank(at + 2);
             }
-            if (head.Mac is not null || head.Addresses.Any(t => t.PrefixLength is not null) || Hop(sheet[first], 1) is null || !(head.Addresses.Any() || head.Numbers.Any()))
+            if (
+                head.Mac is not null
+                || head.Addresses.Any(t => t.PrefixLength is not null)
+                || Hop(sheet[first], 1) is null
+                || !(head.Addresses.Any() || head.Numbers.Any())
+            )
             {
                 return 0;
             }
@@ -39,23 +45,47 @@ internal static class TraceReader
         }
         // One line in words ends it; with a head it cannot be mistaken for anything else.
         var end = sheet.NotBlank(at + count);
-        if (first > at && end == at + count + 1 && sheet[end] is { Tokens.Count: 0, Indent: 0 } closing && closing.Trimmed is [.., '.' or '\u3002'])
+        if (
+            first > at
+            && end == at + count + 1
+            && sheet[end] is { Tokens.Count: 0, Indent: 0 } closing
+            && closing.Trimmed is [.., '.' or '\u3002']
+        )
         {
             count = end - at + 1;
         }
         var answered = hops.FindLast(h => h.Addresses.Count > 0);
-        found.Traces.Add(new(head.Number, target, hops, target is null ? Known.Unknown : answered is not null && answered.Addresses.Contains(target.Value) ? Known.Yes : Known.No));
+        found.Traces.Add(
+            new(
+                head.Number,
+                target,
+                hops,
+                target is null ? Known.Unknown
+                    : answered is not null && answered.Addresses.Contains(target.Value) ? Known.Yes
+                    : Known.No
+            )
+        );
         found.Block(ReadingKind.Trace, sheet, at, count);
         return count;
     }
 
     /// <summary>Whether a unit is one of time: ms, its like in other alphabets, and the sign for it.</summary>
-    internal static bool IsTime(string unit) => unit.ToLowerInvariant() is "ms" or "мс" or "毫秒" or "ミリ秒" or "밀리초" or "μs" or "msec" || unit.StartsWith("ms", StringComparison.OrdinalIgnoreCase) && unit.Length < 4;
+    internal static bool IsTime(string unit) =>
+        unit.ToLowerInvariant() is "ms" or "мс" or "毫秒" or "ミリ秒" or "밀리초" or "μs" or "msec"
+        || unit.StartsWith("ms", StringComparison.OrdinalIgnoreCase) && unit.Length < 4;
 
     private static HopRead? Hop(Line line, int number)
     {
         var tokens = line.Tokens;
-        if (tokens is not [{ Kind: TokenKind.Number, Start: 0, Whole: true, Unit: var unit } count, ..] || (int)count.Value != number || count.Value > MostHops || line.Mac is not null || IsTime(unit) || count.End >= line.Trimmed.Length || line.Trimmed[count.End] is not (' ' or '\t'))
+        if (
+            tokens is not [{ Kind: TokenKind.Number, Start: 0, Whole: true, Unit: var unit } count, ..]
+            || (int)count.Value != number
+            || count.Value > MostHops
+            || line.Mac is not null
+            || IsTime(unit)
+            || count.End >= line.Trimmed.Length
+            || line.Trimmed[count.End] is not (' ' or '\t')
+        )
         {
             return null;
         }

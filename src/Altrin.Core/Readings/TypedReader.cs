@@ -4,7 +4,9 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Readings;
 
-/// <summary>What an outside service says of the home, and what the outermost box of one's own says of itself; both typed or pasted.</summary>
+/// <summary>
+/// What an outside service says of the home, and what the outermost box of one's own says of itself; both typed or pasted.
+/// </summary>
 /// <param name="Line">Where it stands.</param>
 /// <param name="Seen">The address that the outside sees; null where it saw an IPv6 address.</param>
 /// <param name="Wan">The WAN address on the page of the box; null where not read.</param>
@@ -15,10 +17,13 @@ public enum RunBy
 {
     /// <summary>A cable.</summary>
     Cable,
+
     /// <summary>Wi-Fi at 2.4 GHz.</summary>
     Ghz2,
+
     /// <summary>Wi-Fi at 5 GHz.</summary>
     Ghz5,
+
     /// <summary>Wi-Fi at 6 GHz.</summary>
     Ghz6,
 }
@@ -33,9 +38,21 @@ public enum RunBy
 /// <param name="Megabytes">How much it moved, in megabytes; null where not said.</param>
 /// <param name="DownMbps">Towards the home, in Mb/s.</param>
 /// <param name="UpMbps">From the home, in Mb/s; null where not measured.</param>
-public sealed record SpeedRun(int Line, string At, string Place, RunBy By, string Tool, double? Seconds, double? Megabytes, double DownMbps, double? UpMbps);
+public sealed record SpeedRun(
+    int Line,
+    string At,
+    string Place,
+    RunBy By,
+    string Tool,
+    double? Seconds,
+    double? Megabytes,
+    double DownMbps,
+    double? UpMbps
+);
 
-/// <summary>Readings that no command prints: what the outside sees, and runs of a speed test as comma-separated text with a row of heads.</summary>
+/// <summary>
+/// Readings that no command prints: what the outside sees, and runs of a speed test as comma-separated text with a row of heads.
+/// </summary>
 public static class TypedReader
 {
     /// <summary>The heads of a table of runs, in their order.</summary>
@@ -79,13 +96,38 @@ public static class TypedReader
     public static string WriteOutside(string seen, Ipv4Address? wan) => wan is { } own ? $"outside {seen} wan {own}" : $"outside {seen}";
 
     /// <summary>A table of runs.</summary>
-    public static string WriteRuns(IEnumerable<SpeedRun> runs) => string.Join('\n', [Heads, .. runs.Select(r => string.Join(',',
-        Plain(r.At), Plain(r.Place), ByWord(r.By), Plain(r.Tool), Number(r.Seconds), Number(r.Megabytes), Number(r.DownMbps), Number(r.UpMbps)))]) + "\n";
+    public static string WriteRuns(IEnumerable<SpeedRun> runs) =>
+        string.Join(
+            '\n',
+            [
+                Heads,
+                .. runs.Select(r =>
+                    string.Join(
+                        ',',
+                        Plain(r.At),
+                        Plain(r.Place),
+                        ByWord(r.By),
+                        Plain(r.Tool),
+                        Number(r.Seconds),
+                        Number(r.Megabytes),
+                        Number(r.DownMbps),
+                        Number(r.UpMbps)
+                    )
+                ),
+            ]
+        ) + "\n";
 
     private static Parsed<SpeedRun> Run(Line row)
     {
         var cells = row.Trimmed.Split(',').Select(c => c.Trim()).ToArray();
-        var by = cells[2].ToLowerInvariant() switch { "cable" => RunBy.Cable, "2.4 ghz" or "2.4" => RunBy.Ghz2, "5 ghz" or "5" => RunBy.Ghz5, "6 ghz" or "6" => RunBy.Ghz6, _ => (RunBy?)null };
+        var by = cells[2].ToLowerInvariant() switch
+        {
+            "cable" => RunBy.Cable,
+            "2.4 ghz" or "2.4" => RunBy.Ghz2,
+            "5 ghz" or "5" => RunBy.Ghz5,
+            "6 ghz" or "6" => RunBy.Ghz6,
+            _ => (RunBy?)null,
+        };
         if (by is not { } medium)
         {
             return Parsed<SpeedRun>.Fail("By what the run was made is expected in the third column: cable, 2.4 GHz, 5 GHz or 6 GHz.");
@@ -101,12 +143,29 @@ public static class TypedReader
     }
 
     /// <summary>What a run was made by, as it is written in a table.</summary>
-    public static string ByWord(RunBy by) => by switch { RunBy.Cable => "cable", RunBy.Ghz2 => "2.4 GHz", RunBy.Ghz5 => "5 GHz", _ => "6 GHz" };
+    public static string ByWord(RunBy by) =>
+        by switch
+        {
+            RunBy.Cable => "cable",
+            RunBy.Ghz2 => "2.4 GHz",
+            RunBy.Ghz5 => "5 GHz",
+            _ => "6 GHz",
+        };
 
     /// <summary>The band of a run; null for a cable.</summary>
-    internal static RadioBand? Band(RunBy by) => by switch { RunBy.Ghz2 => RadioBand.Ghz2, RunBy.Ghz5 => RadioBand.Ghz5, RunBy.Ghz6 => RadioBand.Ghz6, _ => null };
+    internal static RadioBand? Band(RunBy by) =>
+        by switch
+        {
+            RunBy.Ghz2 => RadioBand.Ghz2,
+            RunBy.Ghz5 => RadioBand.Ghz5,
+            RunBy.Ghz6 => RadioBand.Ghz6,
+            _ => null,
+        };
 
-    private static double? Amount(string cell) => double.TryParse(cell, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value) && value is > 0 and < 1e7 ? value : null;
+    private static double? Amount(string cell) =>
+        double.TryParse(cell, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value) && value is > 0 and < 1e7
+            ? value
+            : null;
 
     private static string Number(double? value) => value?.ToString("0.###", CultureInfo.InvariantCulture) ?? "";
 

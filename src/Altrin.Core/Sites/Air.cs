@@ -9,13 +9,16 @@ namespace Altrin.Core.Sites;
 public sealed record Air(string Box, Radio Radio, RadioSetting Setting, bool Guest, (string Box, RadioSetting Setting) SetAt)
 {
     /// <summary>What every box of a set-up sends, by box, as set there.</summary>
-    public static IReadOnlyList<Air> Of(Design design) => [.. design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal).SelectMany(b => Of(design, b.Box))];
+    public static IReadOnlyList<Air> Of(Design design) =>
+        [.. design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal).SelectMany(b => Of(design, b.Box))];
 
     /// <summary>Whether a gateway's Wi-Fi is off since it passes its address on.</summary>
     public static bool IsOffWhilePassing(Design design, string gateway) =>
         design.Mode(gateway) is RouterMode { Passing: not null } && design.Box(gateway)?.Profile.Habits.WifiOffWhilePassing == Known.Yes;
 
-    /// <summary>What a box sends: its own radios, or its main node's where a mesh kit manages it; nothing while its radios are off.</summary>
+    /// <summary>
+    /// What a box sends: its own radios, or its main node's where a mesh kit manages it; nothing while its radios are off.
+    /// </summary>
     public static IReadOnlyList<Air> Of(Design design, string id)
     {
         var (box, mode) = (design.Box(id), design.Mode(id));
@@ -23,10 +26,11 @@ public sealed record Air(string Box, Radio Radio, RadioSetting Setting, bool Gue
         {
             return [];
         }
-        var settings = mode is SatelliteMode satellite ? Managed(design, box, satellite)
+        var settings = mode is SatelliteMode satellite
+            ? Managed(design, box, satellite)
             : from setting in mode.Radios
-              from radio in box.Profile.Radios.Where(r => r.Id == setting.Radio).Take(1)
-              select new Air(id, radio, setting, false, (id, setting));
+            from radio in box.Profile.Radios.Where(r => r.Id == setting.Radio).Take(1)
+            select new Air(id, radio, setting, false, (id, setting));
         var (name, security, key) = mode switch
         {
             RouterMode { Guest: { } guest } => (guest.Name, guest.Security, guest.Password),
@@ -34,13 +38,21 @@ public sealed record Air(string Box, Radio Radio, RadioSetting Setting, bool Gue
             _ => ((string?)null, default(WifiSecurity), (string?)null),
         };
         var own = settings.Where(a => a.Setting.On).ToList();
-        return name is null ? own : [.. own, .. own.Select(a => a with { Setting = a.Setting with { Name = name, Security = security, Password = key }, Guest = true })];
+        return name is null
+            ? own
+            :
+            [
+                .. own,
+                .. own.Select(a => a with { Setting = a.Setting with { Name = name, Security = security, Password = key }, Guest = true }),
+            ];
     }
 
     /// <summary>A satellite sends on each band that it has what its main node sends there.</summary>
-    private static IEnumerable<Air> Managed(Design design, Box box, SatelliteMode satellite) => design.Box(satellite.Main) is not { } main ? []
-        : from radio in box.Profile.Radios
-          from setting in design.Mode(satellite.Main)?.Radios ?? []
-          where main.Profile.Radios.FirstOrDefault(r => r.Id == setting.Radio)?.Band == radio.Band
-          select new Air(box.Id, radio, setting with { Radio = radio.Id }, false, (satellite.Main, setting));
+    private static IEnumerable<Air> Managed(Design design, Box box, SatelliteMode satellite) =>
+        design.Box(satellite.Main) is not { } main
+            ? []
+            : from radio in box.Profile.Radios
+            from setting in design.Mode(satellite.Main)?.Radios ?? []
+            where main.Profile.Radios.FirstOrDefault(r => r.Id == setting.Radio)?.Band == radio.Band
+            select new Air(box.Id, radio, setting with { Radio = radio.Id }, false, (satellite.Main, setting));
 }

@@ -18,7 +18,8 @@ public sealed record AirScan([property: Required, MaxLength(AirScan.MostNetworks
     public const string Moment = "^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])T([01][0-9]|2[0-3]):[0-5][0-9]Z$";
 
     /// <summary>The weakest and the strongest level that is believed, in dBm.</summary>
-    public const double WeakestDbm = -120, StrongestDbm = 0;
+    public const double WeakestDbm = -120,
+        StrongestDbm = 0;
 
     /// <summary>How far a level may be off at most, in dB.</summary>
     public const int MostEitherDb = 20;

@@ -14,7 +14,10 @@ public sealed record Cable(string Id, PortRef A, PortRef B, CableFacts Known)
     public const string IdPattern = "^[a-z0-9][a-z0-9-]{0,259}$";
 
     /// <summary>Whether a text can be the id of a cable.</summary>
-    public static bool IsId(string text) => text.Length is > 0 and <= LongestId && text[0] != '-' && text.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-');
+    public static bool IsId(string text) =>
+        text.Length is > 0 and <= LongestId
+        && text[0] != '-'
+        && text.All(c => char.IsAsciiLetterLower(c) || char.IsAsciiDigit(c) || c == '-');
 
     /// <summary>What carries it.</summary>
     public Medium Medium => Known.Medium;
@@ -42,7 +45,8 @@ public sealed record Cable(string Id, PortRef A, PortRef B, CableFacts Known)
 /// <param name="Medium">What carries it.</param>
 /// <param name="LengthMetres">Length in metres, more than 0 and at most <see cref="LongestMetres"/>; null where not measured.</param>
 /// <param name="Pairs">How many pairs of a copper lead are connected, 2 or 4; null where not looked at.</param>
-/// <param name="Run">The run in the walls that it goes through; null for none. What stands here then is said of the leads at its ends.</param>
+/// <param name="Run">The run in the walls that it goes through; null for none. What stands here then is said of the leads at its
+/// ends.</param>
 public sealed record CableFacts(Medium Medium, double? LengthMetres, int? Pairs, string? Run)
 {
     /// <summary>The longest link that is taken, in metres; whether it works is judged elsewhere.</summary>
@@ -53,7 +57,9 @@ public sealed record CableFacts(Medium Medium, double? LengthMetres, int? Pairs,
 
     /// <summary>Why no cable is that long; null where one can be, or where it was not measured.</summary>
     public static string? WrongLength(double? metres) =>
-        metres is { } length && !(length is >= ShortestMetres and <= LongestMetres) ? $"A length is more than 0 and at most {LongestMetres:0} metres." : null;
+        metres is { } length && !(length is >= ShortestMetres and <= LongestMetres)
+            ? $"A length is more than 0 and at most {LongestMetres:0} metres."
+            : null;
 
     /// <summary>A cable that was not looked at.</summary>
     public static CableFacts NotLookedAt { get; } = new(Medium.Unknown, null, null, null);
@@ -64,18 +70,25 @@ public enum Medium
 {
     /// <summary>Not looked at.</summary>
     Unknown,
+
     /// <summary>Copper, category 5.</summary>
     Cat5,
+
     /// <summary>Copper, category 5e.</summary>
     Cat5e,
+
     /// <summary>Copper, category 6.</summary>
     Cat6,
+
     /// <summary>Copper, category 6A.</summary>
     Cat6a,
+
     /// <summary>Optical fibre.</summary>
     Fibre,
+
     /// <summary>The mains wiring, by a powerline pair.</summary>
     Powerline,
+
     /// <summary>Television cable, by a coax pair.</summary>
     Coax,
 }

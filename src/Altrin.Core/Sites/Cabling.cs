@@ -6,14 +6,26 @@ namespace Altrin.Core.Sites;
 /// <param name="Pairs">How many pairs are connected all through; null where not looked at.</param>
 /// <param name="LengthMetres">Its length in metres; null where neither measured nor to be estimated.</param>
 /// <param name="Estimated">Whether that is an estimate from the sizes of rooms and storeys.</param>
-/// <param name="LowerBound">Whether it is at least that long: the rooms are taken as neighbours, since their position was not noted.</param>
+/// <param name="LowerBound">Whether it is at least that long: the rooms are taken as neighbours, since their position was not
+/// noted.</param>
 /// <param name="From">The place of one end; null where not noted.</param>
 /// <param name="To">The place of the other end; null where not noted.</param>
 /// <param name="PortsMbps">What the slower of its two ports carries, in Mb/s; null where neither says.</param>
-public sealed record CablingFact(string Cable, Medium Medium, int? Pairs, double? LengthMetres, bool Estimated, bool LowerBound, Place? From, Place? To, int? PortsMbps)
+public sealed record CablingFact(
+    string Cable,
+    Medium Medium,
+    int? Pairs,
+    double? LengthMetres,
+    bool Estimated,
+    bool LowerBound,
+    Place? From,
+    Place? To,
+    int? PortsMbps
+)
 {
     /// <summary>What it carries at most by its ports, medium and pairs, in Mb/s; null where none of them says anything.</summary>
-    public int? AtMostMbps => new[] { PortsMbps, MediumRates.AtMost(Medium, LengthMetres, PortsMbps), MediumRates.ByPairs(Medium, Pairs) }.Min();
+    public int? AtMostMbps =>
+        new[] { PortsMbps, MediumRates.AtMost(Medium, LengthMetres, PortsMbps), MediumRates.ByPairs(Medium, Pairs) }.Min();
 
     /// <summary>Whether it may be copper for data: it is, or what it is made of was not noted.</summary>
     public bool MayBeCopper => IsCopper || Medium == Medium.Unknown;
@@ -60,8 +72,10 @@ public static class Cabling
     }
 
     /// <summary>Where an end is: the place of the box in this set-up, or of the device; null where not noted.</summary>
-    public static Place? PlaceOf(Design design, PortRef end) => design.Site.Places.Count == 0 ? null
-        : design.Site.Place(design.SetUp.Boxes.FirstOrDefault(b => b.Box == end.Owner)?.Place ?? design.Device(end.Owner)?.Place);
+    public static Place? PlaceOf(Design design, PortRef end) =>
+        design.Site.Places.Count == 0
+            ? null
+            : design.Site.Place(design.SetUp.Boxes.FirstOrDefault(b => b.Box == end.Owner)?.Place ?? design.Device(end.Owner)?.Place);
 
     /// <summary>
     /// How long a cable from one place to another gets, in metres: along the walls from middle to middle, down to a socket at each end,
@@ -75,7 +89,9 @@ public static class Cabling
         var climb = Math.Abs(from.Floor - to.Floor) * storey;
         if (from.Id == to.Id)
         {
-            return from is { LengthMetres: { } l, WidthMetres: { } w } ? (Round(((l + w) / 2 * (1 + Allowance)) + (2 * LeadMetres)), false) : (null, false);
+            return from is { LengthMetres: { } l, WidthMetres: { } w }
+                ? (Round(((l + w) / 2 * (1 + Allowance)) + (2 * LeadMetres)), false)
+                : (null, false);
         }
         var drops = 2 * DropShare * storey;
         if (Middle(from) is var (x1, y1) && Middle(to) is var (x2, y2))
@@ -89,16 +105,30 @@ public static class Cabling
 
     /// <summary>From one floor to the next in the building of a place, in metres.</summary>
     public static double Storey(Site site, Place place) =>
-        (place.Building is not null ? site.Buildings.FirstOrDefault(b => b.Id == place.Building) : site.Buildings is [var main, ..] ? main : null)?.StoreyHeightMetres ?? Building.UsualStoreyMetres;
+        (
+            place.Building is not null ? site.Buildings.FirstOrDefault(b => b.Id == place.Building)
+            : site.Buildings is [var main, ..] ? main
+            : null
+        )?.StoreyHeightMetres
+        ?? Building.UsualStoreyMetres;
 
-    private static CableRun? RunOf(Design design, Cable cable) => cable.Run is null ? null : design.Site.Runs.FirstOrDefault(r => r.Id == cable.Run);
+    private static CableRun? RunOf(Design design, Cable cable) =>
+        cable.Run is null ? null : design.Site.Runs.FirstOrDefault(r => r.Id == cable.Run);
 
     private static (Medium Medium, int? Pairs) Carrier(Design design, Cable cable) =>
-        RunOf(design, cable) is not { } run ? (cable.Medium, cable.Pairs)
-        : (Weaker(run.Medium, cable.Medium), cable.Pairs == 2 || run.Pairs == 2 ? 2 : cable.Pairs is null || run.Pairs is null ? null : 4);
+        RunOf(design, cable) is not { } run
+            ? (cable.Medium, cable.Pairs)
+            : (
+                Weaker(run.Medium, cable.Medium),
+                cable.Pairs == 2 || run.Pairs == 2 ? 2
+                : cable.Pairs is null || run.Pairs is null ? null
+                : 4
+            );
 
     private static (double X, double Y)? Middle(Place place) =>
-        place is { EastMetres: { } x, NorthMetres: { } y } ? (x + ((place.LengthMetres ?? 0) / 2), y + ((place.WidthMetres ?? 0) / 2)) : null;
+        place is { EastMetres: { } x, NorthMetres: { } y }
+            ? (x + ((place.LengthMetres ?? 0) / 2), y + ((place.WidthMetres ?? 0) / 2))
+            : null;
 
     private static double? Half(Place place) => place is { LengthMetres: { } l, WidthMetres: { } w } ? (l + w) / 4 : null;
 
@@ -106,7 +136,10 @@ public static class Cabling
 
     /// <summary>The medium that limits more; one that was not looked at says nothing.</summary>
     private static Medium Weaker(Medium a, Medium b) =>
-        a == Medium.Unknown ? b : b == Medium.Unknown ? a : Copper(a) && Copper(b) ? (a < b ? a : b) : a;
+        a == Medium.Unknown ? b
+        : b == Medium.Unknown ? a
+        : Copper(a) && Copper(b) ? (a < b ? a : b)
+        : a;
 
     internal static bool Copper(Medium medium) => medium is Medium.Cat5 or Medium.Cat5e or Medium.Cat6 or Medium.Cat6a;
 }

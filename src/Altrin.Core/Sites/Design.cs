@@ -41,7 +41,17 @@ public sealed record Design(Site Site, SetUp SetUp)
     }
 
     /// <summary>How a box or device is called on screen; "the internet line" for the service's own end.</summary>
-    public string NameOf(string id) => VlanId.Read(id) is var (box, tag) ? $"VLAN {tag} at {NameOf(box)}" : GuestId.BoxOf(id) is { } host ? $"the guest network of {NameOf(host)}" : Box(id)?.Name ?? Device(id)?.Name ?? Site.Place(id)?.Name ?? (id == PortRef.Street ? "the internet line" : id.Length == 0 ? "the home" : id);
+    public string NameOf(string id) =>
+        VlanId.Read(id) is var (box, tag) ? $"VLAN {tag} at {NameOf(box)}"
+        : GuestId.BoxOf(id) is { } host ? $"the guest network of {NameOf(host)}"
+        : Box(id)?.Name
+            ?? Device(id)?.Name
+            ?? Site.Place(id)?.Name
+            ?? (
+                id == PortRef.Street ? "the internet line"
+                : id.Length == 0 ? "the home"
+                : id
+            );
 
     /// <summary>The cable in a port; null when the port is empty.</summary>
     public Cable? CableAt(PortRef port) => SetUp.Cables.FirstOrDefault(c => c.A == port || c.B == port);

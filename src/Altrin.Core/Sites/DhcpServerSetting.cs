@@ -10,7 +10,13 @@ namespace Altrin.Core.Sites;
 /// <param name="Gateway">Default gateway that it hands out; null for the router itself.</param>
 /// <param name="DnsServers">DNS servers that it hands out; empty for the router itself.</param>
 /// <param name="Reservations">Addresses kept for one MAC address, inside the pool or not.</param>
-public sealed record DhcpServerSetting(bool On, AddressRange Pool, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> DnsServers, IReadOnlyList<Reservation> Reservations)
+public sealed record DhcpServerSetting(
+    bool On,
+    AddressRange Pool,
+    Ipv4Address? Gateway,
+    IReadOnlyList<Ipv4Address> DnsServers,
+    IReadOnlyList<Reservation> Reservations
+)
 {
     /// <summary>How many reservations are kept.</summary>
     public const int MostReservations = 1000;
@@ -46,5 +52,6 @@ public sealed record PortForward(Protocol Protocol, int OutsidePort, Ipv4Address
     public string Key => KeyOf(Protocol, OutsidePort);
 
     /// <summary>The same for a protocol and a port.</summary>
-    public static string KeyOf(Protocol protocol, int port) => string.Create(CultureInfo.InvariantCulture, $"{(protocol == Protocol.Tcp ? "tcp" : "udp")}/{port}");
+    public static string KeyOf(Protocol protocol, int port) =>
+        string.Create(CultureInfo.InvariantCulture, $"{(protocol == Protocol.Tcp ? "tcp" : "udp")}/{port}");
 }

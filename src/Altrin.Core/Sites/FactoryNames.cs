@@ -9,7 +9,15 @@ public static class FactoryNames
     /// </summary>
     public static string Of(Box box) =>
         box.Label.WifiName
-        ?? (box.Profile.Traits.NamePattern is { } pattern ? Cut(pattern.Replace("{last4}", box.Mac?.LastFour ?? "????", StringComparison.Ordinal).Replace("{digits}", "????", StringComparison.Ordinal)) : Cut(box.Id));
+        ?? (
+            box.Profile.Traits.NamePattern is { } pattern
+                ? Cut(
+                    pattern
+                        .Replace("{last4}", box.Mac?.LastFour ?? "????", StringComparison.Ordinal)
+                        .Replace("{digits}", "????", StringComparison.Ordinal)
+                )
+                : Cut(box.Id)
+        );
 
     private static string Cut(string name) => name.Length > Limits.WifiName ? name[..Limits.WifiName] : name;
 }

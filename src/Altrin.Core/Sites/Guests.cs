@@ -22,7 +22,10 @@ public sealed record GuestName(string Name, WifiSecurity Security, string? Passw
 /// <param name="Pool">What guests are handed out, both ends included.</param>
 public sealed record GuestNetwork(string Name, WifiSecurity Security, string? Password, InterfaceAddress Lan, AddressRange Pool)
 {
-    /// <summary>The VLAN tag by which it is on the router's inner ports too, 2 to 4094 (IEEE 802.1Q); null where it is on the router's radios only.</summary>
+    /// <summary>
+    /// The VLAN tag by which it is on the router's inner ports too, 2 to 4094 (IEEE 802.1Q); null where it is on the router's radios
+    /// only.
+    /// </summary>
     public int? Vlan { get; init; }
 }
 
@@ -36,7 +39,8 @@ public sealed record PortVlans(string Port, int Untagged, IReadOnlyList<int> Tag
     public bool IsUsual => Untagged == 1 && Tagged.Count == 0;
 
     /// <inheritdoc/>
-    public bool Equals(PortVlans? other) => other is not null && Port == other.Port && Untagged == other.Untagged && Tagged.Order().SequenceEqual(other.Tagged.Order());
+    public bool Equals(PortVlans? other) =>
+        other is not null && Port == other.Port && Untagged == other.Untagged && Tagged.Order().SequenceEqual(other.Tagged.Order());
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(Port, Untagged, Tagged.Count);

@@ -5,8 +5,10 @@ public enum Known
 {
     /// <summary>Not found out.</summary>
     Unknown,
+
     /// <summary>It is so.</summary>
     Yes,
+
     /// <summary>It is not so.</summary>
     No,
 }
@@ -16,10 +18,13 @@ public enum OverlapHabit
 {
     /// <summary>Not found out.</summary>
     Unknown,
+
     /// <summary>It takes the address and routes as best it can: which side wins depends on the one set first.</summary>
     CarriesOn,
+
     /// <summary>It leaves its WAN side without an address.</summary>
     Refuses,
+
     /// <summary>It moves its own LAN to another subnet.</summary>
     Renumbers,
 }
@@ -36,13 +41,18 @@ public sealed record BoxHabits
     /// <summary>Whether its DHCP server tries an address before it offers it (RFC 2131, section 2.2).</summary>
     public Known ChecksOffer { get; init; }
 
-    /// <summary>Whether it tries an address that it was leased before using it, and declines one that is taken (RFC 2131, section 4.4.1; RFC 5227).</summary>
+    /// <summary>
+    /// Whether it tries an address that it was leased before using it, and declines one that is taken (RFC 2131, section 4.4.1; RFC
+    /// 5227).
+    /// </summary>
     public Known ChecksLease { get; init; }
 
     /// <summary>What it does when both its sides share addresses.</summary>
     public OverlapHabit OnOverlap { get; init; }
 
-    /// <summary>Whether it answers on one side for its address on the other side (ARP); Linux does unless told otherwise (measured).</summary>
+    /// <summary>
+    /// Whether it answers on one side for its address on the other side (ARP); Linux does unless told otherwise (measured).
+    /// </summary>
     public Known AnswersAcross { get; init; }
 
     /// <summary>Whether it drops what comes from a side that it would not answer to (reverse-path check, RFC 3704).</summary>

@@ -1,7 +1,8 @@
 namespace Altrin.Core.Sites;
 
 /// <summary>What a box could join by radio, as its page offers it.</summary>
-/// <param name="Heard">Names that other boxes send on a band that it has a radio for, its fastest band first, then by box. Guest names are left out.</param>
+/// <param name="Heard">Names that other boxes send on a band that it has a radio for, its fastest band first, then by box. Guest names
+/// are left out.</param>
 /// <param name="MainNodes">Boxes in use that can be the main node of its kit, by id.</param>
 /// <param name="KitNodes">All other boxes in use of its kit, by id.</param>
 public sealed record JoinChoices(IReadOnlyList<Heard> Heard, IReadOnlyList<string> MainNodes, IReadOnlyList<string> KitNodes)
@@ -11,16 +12,22 @@ public sealed record JoinChoices(IReadOnlyList<Heard> Heard, IReadOnlyList<strin
     {
         string[] kit =
         [
-            .. design.SetUp.Boxes
-                .Where(b => b.Box != box.Id && box.Profile.Kit is { } own && design.Box(b.Box)!.Profile.Kit == own)
+            .. design
+                .SetUp.Boxes.Where(b => b.Box != box.Id && box.Profile.Kit is { } own && design.Box(b.Box)!.Profile.Kit == own)
                 .Select(b => b.Box)
                 .Order(StringComparer.Ordinal),
         ];
         var sent = Air.Of(design).Where(a => a.Box != box.Id && !a.Guest).ToLookup(a => a.Radio.Band);
         return new(
-            [.. box.Profile.Radios.DistinctBy(r => r.Band).OrderByDescending(r => r.Band).SelectMany(own => sent[own.Band].Select(air => new Heard(own, air)))],
+            [
+                .. box
+                    .Profile.Radios.DistinctBy(r => r.Band)
+                    .OrderByDescending(r => r.Band)
+                    .SelectMany(own => sent[own.Band].Select(air => new Heard(own, air))),
+            ],
             [.. kit.Where(b => design.Mode(b) is RouterMode or AccessPointMode)],
-            kit);
+            kit
+        );
     }
 }
 
@@ -35,7 +42,5 @@ public sealed record Heard(string Box, string Radio, RadioBand Band, string Name
 {
     /// <summary>What one radio hears of another.</summary>
     internal Heard(Radio own, Air air)
-        : this(air.Box, own.Id, own.Band, air.Setting.Name, air.Setting.Security, air.Setting.Password)
-    {
-    }
+        : this(air.Box, own.Id, own.Band, air.Setting.Name, air.Setting.Security, air.Setting.Password) { }
 }

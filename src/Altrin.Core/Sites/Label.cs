@@ -2,7 +2,10 @@ using Altrin.Core.Addressing;
 
 namespace Altrin.Core.Sites;
 
-/// <summary>What stands on the label of one box, beside its MAC addresses. Keys and passwords are references; the words themselves are no part of a design.</summary>
+/// <summary>
+/// What stands on the label of one box, beside its MAC addresses. Keys and passwords are references; the words themselves are no part of
+/// a design.
+/// </summary>
 public sealed record LabelFacts
 {
     /// <summary>An empty label.</summary>

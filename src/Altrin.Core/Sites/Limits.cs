@@ -1,6 +1,9 @@
 namespace Altrin.Core.Sites;
 
-/// <summary>Limits of what can be typed, both ends included, that a file, a page and the survey share. Those of lists stand at what holds the list.</summary>
+/// <summary>
+/// Limits of what can be typed, both ends included, that a file, a page and the survey share. Those of lists stand at what holds the
+/// list.
+/// </summary>
 public static class Limits
 {
     /// <summary>The longest name of a home, box, device, place or set-up, in characters.</summary>

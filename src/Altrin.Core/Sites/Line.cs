@@ -13,8 +13,10 @@ public enum PassKind
 {
     /// <summary>Pass-through to whatever is in one port.</summary>
     Port,
+
     /// <summary>Pass-through to one MAC address.</summary>
     Hardware,
+
     /// <summary>Public-address mapping: the inner box gets the public address too, and the gateway goes on tracking sessions.</summary>
     Mapping,
 }
@@ -62,8 +64,10 @@ public enum LineService
 {
     /// <summary>The telephone.</summary>
     Telephone,
+
     /// <summary>The provider's television.</summary>
     Television,
+
     /// <summary>An alarm that calls out.</summary>
     Alarm,
 }

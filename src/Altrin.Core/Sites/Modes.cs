@@ -24,7 +24,13 @@ public abstract record BoxMode
 /// <param name="Server">Its DHCP server, on or off.</param>
 /// <param name="Forwards">Ports let in from the WAN side.</param>
 /// <param name="Wifi">Its radios.</param>
-public sealed record RouterMode(HostAddress Wan, InterfaceAddress Lan, DhcpServerSetting Server, IReadOnlyList<PortForward> Forwards, IReadOnlyList<RadioSetting> Wifi) : BoxMode
+public sealed record RouterMode(
+    HostAddress Wan,
+    InterfaceAddress Lan,
+    DhcpServerSetting Server,
+    IReadOnlyList<PortForward> Forwards,
+    IReadOnlyList<RadioSetting> Wifi
+) : BoxMode
 {
     /// <summary>How many port forwardings are kept.</summary>
     public const int MostForwards = 500;
@@ -44,7 +50,9 @@ public sealed record RouterMode(HostAddress Wan, InterfaceAddress Lan, DhcpServe
     /// <summary>A network of its own for guests, on the same radios; null where it has none.</summary>
     public GuestNetwork? Guest { get; init; }
 
-    /// <summary>Whether it gives outgoing packets its own WAN address. One that does not routes both ways and lets everything through.</summary>
+    /// <summary>
+    /// Whether it gives outgoing packets its own WAN address. One that does not routes both ways and lets everything through.
+    /// </summary>
     public bool Nat { get; init; } = true;
 
     /// <summary>Who gets every connection from the WAN side that no forward claims; null where none does.</summary>
@@ -147,7 +155,9 @@ public sealed record SatelliteMode(string Main, string? By) : BoxMode
 /// <param name="Page">How a managed switch comes by its address; null for a plain one.</param>
 public sealed record SwitchMode(HostAddress? Page) : BoxMode
 {
-    /// <summary>What each port of a managed switch does with VLANs; empty for one that passes every frame on as it is, tag and all.</summary>
+    /// <summary>
+    /// What each port of a managed switch does with VLANs; empty for one that passes every frame on as it is, tag and all.
+    /// </summary>
     public IReadOnlyList<PortVlans> Vlans { get; init; } = [];
 
     /// <inheritdoc/>

@@ -43,13 +43,16 @@ public abstract record DeviceNeed(string Id, string Device) : Need(Id)
 /// <param name="Device">The device that must be reached.</param>
 /// <param name="Protocol">TCP or UDP.</param>
 /// <param name="Port">The port on the device, 1 to 65535.</param>
-/// <param name="AsksItself">Whether the device asks its router to open the port itself (RFC 6887 and the like); only the nearest router hears it.</param>
+/// <param name="AsksItself">Whether the device asks its router to open the port itself (RFC 6887 and the like); only the nearest router
+/// hears it.</param>
 public sealed record ReachFromOutside(string Id, string Device, Protocol Protocol, int Port, bool AsksItself) : DeviceNeed(Id, Device);
 
 /// <summary>Every other device of the home must find this one by itself (multicast discovery, RFC 6762, stays on its link).</summary>
 public sealed record FoundByOthers(string Id, string Device) : DeviceNeed(Id, Device);
 
-/// <summary>Every other device of the home, guests left out, must open connections to this one; finding it by itself is not asked.</summary>
+/// <summary>
+/// Every other device of the home, guests left out, must open connections to this one; finding it by itself is not asked.
+/// </summary>
 public sealed record LocalServer(string Id, string Device) : DeviceNeed(Id, Device);
 
 /// <summary>
@@ -87,7 +90,10 @@ public sealed record GuestsKeptApart(string Id) : Need(Id)
     public override string About => Home;
 }
 
-/// <summary>A name and its key stay as they are, so that no device has to be touched: some radio sends the name, and every radio that sends it has this key and a protection no newer.</summary>
+/// <summary>
+/// A name and its key stay as they are, so that no device has to be touched: some radio sends the name, and every radio that sends it has
+/// this key and a protection no newer.
+/// </summary>
 /// <param name="Id">Slug, unique in the file.</param>
 /// <param name="Name">The name (SSID).</param>
 /// <param name="Security">How it is protected today.</param>
@@ -99,7 +105,10 @@ public sealed record KeepsNameAndPassword(string Id, string Name, WifiSecurity S
     public override string About => Home;
 }
 
-/// <summary>Telephone, television or alarm must go on: the box that it lives in is in use and routes, or is known to keep it alive while it does not.</summary>
+/// <summary>
+/// Telephone, television or alarm must go on: the box that it lives in is in use and routes, or is known to keep it alive while it does
+/// not.
+/// </summary>
 public sealed record ServiceLives(string Id, LineService Service) : Need(Id)
 {
     /// <inheritdoc/>
@@ -112,6 +121,7 @@ public enum Protocol
 {
     /// <summary>Connections.</summary>
     Tcp,
+
     /// <summary>Datagrams.</summary>
     Udp,
 }
@@ -120,27 +130,35 @@ public enum Protocol
 public static class NeedWords
 {
     /// <summary>Such as "Recorder" and "reached from outside on port 8000".</summary>
-    public static (string Subject, string Asked) Of(Design design, Need need) => need switch
-    {
-        ReachFromOutside reach => (design.NameOf(reach.Device), $"reached from outside on port {reach.Port}"),
-        FoundByOthers found => (design.NameOf(found.Device), "found by every device"),
-        LocalServer server => (design.NameOf(server.Device), "reached by every device of the home"),
-        LittleDelay quick => (design.NameOf(quick.Device), "served with little delay"),
-        StaysOnline online => (design.NameOf(online.Device), "kept online during the work"),
-        CallsInPlace calls => (design.NameOf(calls.Place), "covered for calls over Wi-Fi"),
-        GuestsKeptApart => ("A network for guests", "kept apart"),
-        KeepsNameAndPassword keeps => ($"The name \"{keeps.Name}\"", "kept with its password"),
-        ServiceLives lives => ($"The {LineServiceWords.Of(lives.Service)}", "kept alive"),
-        _ => throw new ArgumentOutOfRangeException(nameof(need)),
-    };
+    public static (string Subject, string Asked) Of(Design design, Need need) =>
+        need switch
+        {
+            ReachFromOutside reach => (design.NameOf(reach.Device), $"reached from outside on port {reach.Port}"),
+            FoundByOthers found => (design.NameOf(found.Device), "found by every device"),
+            LocalServer server => (design.NameOf(server.Device), "reached by every device of the home"),
+            LittleDelay quick => (design.NameOf(quick.Device), "served with little delay"),
+            StaysOnline online => (design.NameOf(online.Device), "kept online during the work"),
+            CallsInPlace calls => (design.NameOf(calls.Place), "covered for calls over Wi-Fi"),
+            GuestsKeptApart => ("A network for guests", "kept apart"),
+            KeepsNameAndPassword keeps => ($"The name \"{keeps.Name}\"", "kept with its password"),
+            ServiceLives lives => ($"The {LineServiceWords.Of(lives.Service)}", "kept alive"),
+            _ => throw new ArgumentOutOfRangeException(nameof(need)),
+        };
 
     /// <summary>Such as "Recorder is not reached from outside on port 8000".</summary>
-    public static string Said(Design design, Need need, string verb) => Of(design, need) is var (subject, asked) ? $"{subject} {verb} {asked}" : "";
+    public static string Said(Design design, Need need, string verb) =>
+        Of(design, need) is var (subject, asked) ? $"{subject} {verb} {asked}" : "";
 }
 
 /// <summary>Words for what lives in a gateway beside the internet.</summary>
 public static class LineServiceWords
 {
     /// <summary>Such as "telephone".</summary>
-    public static string Of(LineService service) => service switch { LineService.Telephone => "telephone", LineService.Television => "television", _ => "alarm" };
+    public static string Of(LineService service) =>
+        service switch
+        {
+            LineService.Telephone => "telephone",
+            LineService.Television => "television",
+            _ => "alarm",
+        };
 }

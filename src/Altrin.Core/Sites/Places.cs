@@ -5,7 +5,10 @@ namespace Altrin.Core.Sites;
 /// <summary>A building of the home. The first one listed is the main house.</summary>
 /// <param name="Id">Slug, unique among everything that has an id in the site.</param>
 /// <param name="Name">What the household calls it.</param>
-public sealed record Building([property: Key, Required, RegularExpression(Slugs.Pattern)] string Id, [property: Required, StringLength(Limits.Name, MinimumLength = 1)] string Name)
+public sealed record Building(
+    [property: Key, Required, RegularExpression(Slugs.Pattern)] string Id,
+    [property: Required, StringLength(Limits.Name, MinimumLength = 1)] string Name
+)
 {
     /// <summary>The storey height that is taken where none was measured, in metres (common practice).</summary>
     public const double UsualStoreyMetres = 2.7;
@@ -21,7 +24,10 @@ public sealed record Building([property: Key, Required, RegularExpression(Slugs.
 /// <summary>A room, or another place where a box, a socket or a device can stand.</summary>
 /// <param name="Id">Slug, unique among everything that has an id in the site.</param>
 /// <param name="Name">What the household calls it.</param>
-public sealed record Place([property: Key, Required, RegularExpression(Slugs.Pattern)] string Id, [property: Required, StringLength(Limits.Name, MinimumLength = 1)] string Name)
+public sealed record Place(
+    [property: Key, Required, RegularExpression(Slugs.Pattern)] string Id,
+    [property: Required, StringLength(Limits.Name, MinimumLength = 1)] string Name
+)
 {
     /// <summary>What sort of place.</summary>
     public PlaceKind Kind { get; init; }
@@ -62,14 +68,19 @@ public enum PlaceKind
 {
     /// <summary>A heated room.</summary>
     Room,
+
     /// <summary>A hall or stairwell.</summary>
     Hall,
+
     /// <summary>A cupboard: closed, and warm by what is in it.</summary>
     Cupboard,
+
     /// <summary>An unheated loft.</summary>
     Loft,
+
     /// <summary>A cellar or garage.</summary>
     Cellar,
+
     /// <summary>Outdoors.</summary>
     Outdoors,
 }
@@ -79,16 +90,22 @@ public enum WallKind
 {
     /// <summary>Not looked at.</summary>
     Unknown,
+
     /// <summary>Plasterboard or timber.</summary>
     Light,
+
     /// <summary>Brick or block.</summary>
     Brick,
+
     /// <summary>Thick stone.</summary>
     Stone,
+
     /// <summary>Concrete.</summary>
     Concrete,
+
     /// <summary>Glass.</summary>
     Glass,
+
     /// <summary>Metal, or insulation faced with it.</summary>
     Metal,
 }
@@ -100,7 +117,8 @@ public enum WallKind
 public sealed record Socket(
     [property: Key, Required, RegularExpression(Slugs.Pattern)] string Id,
     [property: Required, StringLength(Limits.Name, MinimumLength = 1)] string Name,
-    SocketKind Kind)
+    SocketKind Kind
+)
 {
     /// <summary>Where it is; null where not noted.</summary>
     [RegularExpression(Slugs.Pattern)]
@@ -112,12 +130,16 @@ public enum SocketKind
 {
     /// <summary>Network cable.</summary>
     Data,
+
     /// <summary>Telephone line.</summary>
     Telephone,
+
     /// <summary>Television cable.</summary>
     Coax,
+
     /// <summary>Optical fibre.</summary>
     Fibre,
+
     /// <summary>Mains.</summary>
     Mains,
 }
@@ -131,7 +153,8 @@ public sealed record CableRun(
     [property: Key, Required, RegularExpression(Slugs.Pattern)] string Id,
     [property: Required, RegularExpression(Slugs.Pattern)] string A,
     [property: Required, RegularExpression(Slugs.Pattern)] string B,
-    Medium Medium)
+    Medium Medium
+)
 {
     /// <summary>How many of its pairs are connected, 2 or 4; null where not looked at.</summary>
     [Range(2, 4)]

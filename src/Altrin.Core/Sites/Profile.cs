@@ -11,7 +11,8 @@ namespace Altrin.Core.Sites;
 /// <param name="Radios">Its radios.</param>
 /// <param name="FactoryAddress">Where its page answers after a reset; null where unknown or where there is no page.</param>
 /// <param name="FactoryPool">What it hands out after a reset; null where unknown or none.</param>
-/// <param name="WanPortJoins">Whether its WAN port joins the others in access-point mode. Where it does not, the cable belongs in a LAN port.</param>
+/// <param name="WanPortJoins">Whether its WAN port joins the others in access-point mode. Where it does not, the cable belongs in a LAN
+/// port.</param>
 public sealed record Profile(
     string ShelfId,
     string Name,
@@ -21,9 +22,12 @@ public sealed record Profile(
     IReadOnlyList<Radio> Radios,
     InterfaceAddress? FactoryAddress,
     AddressRange? FactoryPool,
-    bool WanPortJoins)
+    bool WanPortJoins
+)
 {
-    /// <summary>Which edition of the shelf's entry it is, from 1: a job keeps the one that it was made with, and is offered a later one.</summary>
+    /// <summary>
+    /// Which edition of the shelf's entry it is, from 1: a job keeps the one that it was made with, and is offered a later one.
+    /// </summary>
     public int Edition { get; init; } = 1;
 
     /// <summary>What an installer wants to know of it beyond the network.</summary>
@@ -50,16 +54,22 @@ public enum BoxKind
 {
     /// <summary>The box that the provider supplied.</summary>
     Gateway,
+
     /// <summary>A router of the customer's own.</summary>
     Router,
+
     /// <summary>An access point that cannot route.</summary>
     AccessPoint,
+
     /// <summary>More ports, nothing else.</summary>
     Switch,
+
     /// <summary>One of a powerline pair or group: what is plugged into it goes on over the mains wiring.</summary>
     Powerline,
+
     /// <summary>One of a pair or group on television cable.</summary>
     Coax,
+
     /// <summary>Puts power on the cable to an access point; the data passes through.</summary>
     Injector,
 }
@@ -67,18 +77,27 @@ public enum BoxKind
 /// <summary>What a box can be set to.</summary>
 public enum ModeKind
 {
-    /// <summary>Own subnet, translation between WAN and LAN. With its DHCP server off and the cable in a LAN port: an access point (LAN to LAN, DHCP off).</summary>
+    /// <summary>
+    /// Own subnet, translation between WAN and LAN. With its DHCP server off and the cable in a LAN port: an access point (LAN to LAN,
+    /// DHCP off).
+    /// </summary>
     Router,
+
     /// <summary>All ports and radios in one segment, no translation.</summary>
     AccessPoint,
+
     /// <summary>A gateway that stops routing: the next box gets the public address.</summary>
     Bridge,
+
     /// <summary>All ports are one: a switch, a powerline or coax unit, an injector.</summary>
     Switch,
+
     /// <summary>Joins another box by radio and sends Wi-Fi itself.</summary>
     Repeater,
+
     /// <summary>Joins another box by radio and serves its sockets only.</summary>
     WirelessBridge,
+
     /// <summary>A node of a mesh kit that its main node manages.</summary>
     Satellite,
 }
@@ -99,14 +118,19 @@ public enum PortKind
 {
     /// <summary>Not looked at.</summary>
     Unknown,
+
     /// <summary>A network cable.</summary>
     Copper,
+
     /// <summary>A fibre, or a module for one.</summary>
     Fibre,
+
     /// <summary>A telephone line.</summary>
     TelephoneLine,
+
     /// <summary>Television cable.</summary>
     Coax,
+
     /// <summary>The mains, which carry the data on.</summary>
     Mains,
 }
@@ -116,6 +140,7 @@ public enum PortRole
 {
     /// <summary>Towards the street.</summary>
     Wan,
+
     /// <summary>Towards the home.</summary>
     Lan,
 }
@@ -149,14 +174,19 @@ public enum WifiGeneration
 {
     /// <summary>Not read.</summary>
     Unknown,
+
     /// <summary>a, b or g: 54 Mb/s at most.</summary>
     G,
+
     /// <summary>n, also called 4.</summary>
     N,
+
     /// <summary>ac, also called 5.</summary>
     Ac,
+
     /// <summary>ax, also called 6 and 6E.</summary>
     Ax,
+
     /// <summary>be, also called 7.</summary>
     Be,
 }
@@ -166,8 +196,10 @@ public enum RadioBand
 {
     /// <summary>2.4 GHz.</summary>
     Ghz2,
+
     /// <summary>5 GHz.</summary>
     Ghz5,
+
     /// <summary>6 GHz.</summary>
     Ghz6,
 }

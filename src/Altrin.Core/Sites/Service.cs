@@ -26,13 +26,14 @@ public abstract record Service(int? DownMbps, int? UpMbps)
     public string? HandOff { get; init; }
 
     /// <summary>Of which kind a service is.</summary>
-    public static ServiceKind KindOf(Service service) => service switch
-    {
-        PublicDynamic => ServiceKind.PublicDynamic,
-        PublicFixed => ServiceKind.PublicFixed,
-        CarrierNat => ServiceKind.CarrierNat,
-        _ => ServiceKind.Unknown,
-    };
+    public static ServiceKind KindOf(Service service) =>
+        service switch
+        {
+            PublicDynamic => ServiceKind.PublicDynamic,
+            PublicFixed => ServiceKind.PublicFixed,
+            CarrierNat => ServiceKind.CarrierNat,
+            _ => ServiceKind.Unknown,
+        };
 }
 
 /// <summary>One public address, leased and changing.</summary>
@@ -52,7 +53,9 @@ public sealed record PublicFixed(InterfaceAddress Address, Ipv4Address Gateway, 
 /// <summary>The provider translates too: no public address of one's own (RFC 6598, from memory).</summary>
 public sealed record CarrierNat(int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps)
 {
-    /// <summary>The block between the carrier's translation and its customers; null where not read: 100.64.0.0/10 then stands for it.</summary>
+    /// <summary>
+    /// The block between the carrier's translation and its customers; null where not read: 100.64.0.0/10 then stands for it.
+    /// </summary>
     public Subnet? Inside { get; init; }
 }
 
@@ -64,18 +67,25 @@ public enum AccessKind
 {
     /// <summary>Not asked.</summary>
     Unknown,
+
     /// <summary>Optical fibre into the home.</summary>
     Fibre,
+
     /// <summary>The telephone line.</summary>
     TelephoneLine,
+
     /// <summary>Television cable.</summary>
     TelevisionCable,
+
     /// <summary>A mobile network.</summary>
     Mobile,
+
     /// <summary>A radio link to a mast.</summary>
     FixedRadio,
+
     /// <summary>A satellite.</summary>
     Satellite,
+
     /// <summary>A socket of the building's own network.</summary>
     BuildingNetwork,
 }
@@ -85,10 +95,13 @@ public enum ServiceKind
 {
     /// <summary>Not asked.</summary>
     Unknown,
+
     /// <summary>One public address, leased and changing.</summary>
     PublicDynamic,
+
     /// <summary>One public address that stays; needs the address and the gateway of the provider's letter.</summary>
     PublicFixed,
+
     /// <summary>The provider translates too (carrier-grade NAT).</summary>
     CarrierNat,
 }

@@ -19,7 +19,8 @@ public sealed record SetUp(string Name, IReadOnlyList<BoxSetting> Boxes, IReadOn
 
 /// <summary>A person's word that a finding may stay.</summary>
 /// <param name="Finding">Identity of the finding.</param>
-/// <param name="Severe">Whether it meant "will not work" when it was accepted; one accepted as a concern counts again once it means that.</param>
+/// <param name="Severe">Whether it meant "will not work" when it was accepted; one accepted as a concern counts again once it means
+/// that.</param>
 /// <param name="Reason">Why it may stay, 1 to 500 characters.</param>
 /// <param name="By">Who says so, 1 to 80 characters.</param>
 public sealed record Acceptance(string Finding, bool Severe, string Reason, string By)
@@ -50,7 +51,8 @@ public sealed record BoxSetting(string Box, BoxMode Mode)
 /// <summary>How one customer's device is set.</summary>
 /// <param name="Device">Its id.</param>
 /// <param name="Address">How it comes by its address.</param>
-/// <param name="Wifi">The Wi-Fi that it remembers; null where it has none. A cable, where there is one, is preferred (common practice).</param>
+/// <param name="Wifi">The Wi-Fi that it remembers; null where it has none. A cable, where there is one, is preferred (common
+/// practice).</param>
 public sealed record DeviceSetting(string Device, HostAddress Address, WifiJoin? Wifi);
 
 /// <summary>What a device remembers of a Wi-Fi, and where it stands.</summary>
@@ -66,11 +68,12 @@ public sealed record WifiJoin(string Box, string Name, string? Password);
 public abstract record HostAddress
 {
     /// <summary>Whether two say the same; DNS servers in the same order.</summary>
-    public static bool Same(HostAddress a, HostAddress b) => (a, b) switch
-    {
-        (Fixed x, Fixed y) => x.Address == y.Address && x.Gateway == y.Gateway && x.DnsServers.SequenceEqual(y.DnsServers),
-        _ => a.GetType() == b.GetType(),
-    };
+    public static bool Same(HostAddress a, HostAddress b) =>
+        (a, b) switch
+        {
+            (Fixed x, Fixed y) => x.Address == y.Address && x.Gateway == y.Gateway && x.DnsServers.SequenceEqual(y.DnsServers),
+            _ => a.GetType() == b.GetType(),
+        };
 }
 
 /// <summary>It asks a DHCP server (DHCP).</summary>
@@ -82,6 +85,9 @@ public sealed record Automatic : HostAddress;
 /// <param name="DnsServers">DNS servers as typed.</param>
 public sealed record Fixed(InterfaceAddress Address, Ipv4Address? Gateway, IReadOnlyList<Ipv4Address> DnsServers) : HostAddress
 {
-    /// <summary>What is typed into a host of a router's subnet: the router's mask, and the router as gateway and DNS server (common practice).</summary>
-    public static Fixed Behind(InterfaceAddress router, Ipv4Address address) => new(new(address, router.PrefixLength), router.Address, [router.Address]);
+    /// <summary>
+    /// What is typed into a host of a router's subnet: the router's mask, and the router as gateway and DNS server (common practice).
+    /// </summary>
+    public static Fixed Behind(InterfaceAddress router, Ipv4Address address) =>
+        new(new(address, router.PrefixLength), router.Address, [router.Address]);
 }

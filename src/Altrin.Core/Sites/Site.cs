@@ -16,7 +16,8 @@ public sealed record Site(
     NamingSchool Naming,
     IReadOnlyList<Box> Boxes,
     IReadOnlyList<Device> Devices,
-    IReadOnlyList<Need> Needs)
+    IReadOnlyList<Need> Needs
+)
 {
     /// <summary>How many boxes are kept.</summary>
     public const int MostBoxes = 2000;
@@ -55,14 +56,15 @@ public sealed record Site(
     /// One state of a site with whatever only another state of it knows, so that set-ups of both can be spoken of. Boxes in both have the
     /// kind, and with it the ports, of the first.
     /// </summary>
-    public static Site Joined(Site first, Site other) => first with
-    {
-        Boxes = With(first.Boxes, other.Boxes, b => b.Id),
-        Devices = With(first.Devices, other.Devices, d => d.Id),
-        Places = With(first.Places, other.Places, p => p.Id),
-        Sockets = With(first.Sockets, other.Sockets, s => s.Id),
-        Runs = With(first.Runs, other.Runs, r => r.Id),
-    };
+    public static Site Joined(Site first, Site other) =>
+        first with
+        {
+            Boxes = With(first.Boxes, other.Boxes, b => b.Id),
+            Devices = With(first.Devices, other.Devices, d => d.Id),
+            Places = With(first.Places, other.Places, p => p.Id),
+            Sockets = With(first.Sockets, other.Sockets, s => s.Id),
+            Runs = With(first.Runs, other.Runs, r => r.Id),
+        };
 
     private static IReadOnlyList<T> With<T>(IReadOnlyList<T> items, IReadOnlyList<T> others, Func<T, string> id)
     {
@@ -72,8 +74,13 @@ public sealed record Site(
 
     /// <summary>Whether an id of anything in the site is used.</summary>
     public bool Uses(string id) =>
-        Boxes.Any(b => b.Id == id) || Devices.Any(d => d.Id == id) || Needs.Any(n => n.Id == id) || Buildings.Any(b => b.Id == id)
-        || Places.Any(p => p.Id == id) || Sockets.Any(s => s.Id == id) || Runs.Any(r => r.Id == id);
+        Boxes.Any(b => b.Id == id)
+        || Devices.Any(d => d.Id == id)
+        || Needs.Any(n => n.Id == id)
+        || Buildings.Any(b => b.Id == id)
+        || Places.Any(p => p.Id == id)
+        || Sockets.Any(s => s.Id == id)
+        || Runs.Any(r => r.Id == id);
 }
 
 /// <summary>Schools of naming Wi-Fi in one home.</summary>
@@ -81,8 +88,10 @@ public enum NamingSchool
 {
     /// <summary>One name everywhere: people move about without touching anything.</summary>
     OneName,
+
     /// <summary>A name for each box: one knows which box one is on.</summary>
     OnePerBox,
+
     /// <summary>A name for each band: for old devices that only know 2.4 GHz.</summary>
     OnePerBand,
 }
@@ -121,7 +130,9 @@ public sealed record Device([property: Key] string Id, string Name, DeviceKind K
     /// <summary>The bands that it knows; empty where it was not found out: it is then taken to know them all (common practice).</summary>
     public IReadOnlyList<RadioBand> Bands { get; init; } = [];
 
-    /// <summary>The newest Wi-Fi protection that it knows; null where it was not found out: it is then taken to know them all (common practice).</summary>
+    /// <summary>
+    /// The newest Wi-Fi protection that it knows; null where it was not found out: it is then taken to know them all (common practice).
+    /// </summary>
     public WifiSecurity? NewestSecurity { get; init; }
 
     /// <summary>Whether it has a socket for a cable.</summary>
@@ -136,24 +147,34 @@ public enum DeviceKind
 {
     /// <summary>A telephone.</summary>
     Phone,
+
     /// <summary>A tablet.</summary>
     Tablet,
+
     /// <summary>A portable computer.</summary>
     Laptop,
+
     /// <summary>A computer that stays where it is.</summary>
     Computer,
+
     /// <summary>A printer.</summary>
     Printer,
+
     /// <summary>A camera or recorder.</summary>
     Recorder,
+
     /// <summary>A television or a box beside one.</summary>
     Television,
+
     /// <summary>A games console.</summary>
     Console,
+
     /// <summary>A controller of heating, a door, a machine.</summary>
     Controller,
+
     /// <summary>Shared storage.</summary>
     Storage,
+
     /// <summary>Anything else.</summary>
     Other,
 }

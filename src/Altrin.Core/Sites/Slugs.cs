@@ -16,8 +16,15 @@ public static class Slugs
     /// <param name="otherwise">What to call it where the name holds no plain letter.</param>
     public static string Of(string name, Func<string, bool> taken, string otherwise)
     {
-        var plain = string.Join('-', string.Concat(name.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : ' ')).Split(' ', StringSplitOptions.RemoveEmptyEntries));
-        var stem = plain.Length == 0 ? otherwise : plain.Length > 50 ? plain[..50].TrimEnd('-') : plain;
+        var plain = string.Join(
+            '-',
+            string.Concat(name.ToLowerInvariant().Select(c => char.IsAsciiLetterOrDigit(c) ? c : ' '))
+                .Split(' ', StringSplitOptions.RemoveEmptyEntries)
+        );
+        var stem =
+            plain.Length == 0 ? otherwise
+            : plain.Length > 50 ? plain[..50].TrimEnd('-')
+            : plain;
         var id = stem;
         for (var n = 2; taken(id) || id == PortRef.Street; n++)
         {

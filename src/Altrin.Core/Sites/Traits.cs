@@ -16,7 +16,10 @@ public sealed record Traits
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public LoginHabit Login { get; init; }
 
-    /// <summary>Its factory Wi-Fi name; {last4} stands for the last four digits of its MAC address (common practice), {digits} for what its label says.</summary>
+    /// <summary>
+    /// Its factory Wi-Fi name; {last4} stands for the last four digits of its MAC address (common practice), {digits} for what its label
+    /// says.
+    /// </summary>
     [StringLength(Limits.WifiName, MinimumLength = 1)]
     public string? NamePattern { get; init; }
 
@@ -76,14 +79,19 @@ public enum LoginHabit
 {
     /// <summary>Not found out.</summary>
     Unknown,
+
     /// <summary>A password of its own stands on the label.</summary>
     OnLabel,
+
     /// <summary>The same words on every box of its kind.</summary>
     SameForAll,
+
     /// <summary>Without a password.</summary>
     None,
+
     /// <summary>It asks for a new password first.</summary>
     SetAtFirst,
+
     /// <summary>With an application on a telephone only.</summary>
     ByPhone,
 }
@@ -106,10 +114,13 @@ public enum ResetBy
 {
     /// <summary>A hole for a pin.</summary>
     Pinhole,
+
     /// <summary>A button.</summary>
     Button,
+
     /// <summary>Its page only.</summary>
     Page,
+
     /// <summary>Switching it off and on several times.</summary>
     PowerCycles,
 }
@@ -119,12 +130,16 @@ public enum LightPhase
 {
     /// <summary>While it starts.</summary>
     Starting,
+
     /// <summary>Before it is set up.</summary>
     BeforeSetUp,
+
     /// <summary>While it looks for another box, or is being paired.</summary>
     Joining,
+
     /// <summary>In use.</summary>
     InUse,
+
     /// <summary>While its software is being renewed.</summary>
     Updating,
 }
@@ -138,7 +153,8 @@ public sealed record LightSign(
     LightPhase Phase,
     [property: StringLength(40, MinimumLength = 1)] string Light,
     [property: StringLength(40, MinimumLength = 1)] string Shows,
-    [property: StringLength(120, MinimumLength = 1)] string Means);
+    [property: StringLength(120, MinimumLength = 1)] string Means
+);
 
 /// <summary>How the MAC address of one side follows from the one on the label.</summary>
 /// <param name="Side">Which side: "wan", or a radio by its id.</param>
@@ -168,12 +184,16 @@ public enum AddressAfter
 {
     /// <summary>Not found out.</summary>
     Unknown,
+
     /// <summary>It keeps the one that it had.</summary>
     Kept,
+
     /// <summary>It leases one: look for it by its MAC address.</summary>
     Leased,
+
     /// <summary>It takes one that it has for this mode.</summary>
     ItsOwn,
+
     /// <summary>It has none.</summary>
     None,
 }
@@ -183,12 +203,16 @@ public enum PowerKind
 {
     /// <summary>Always on, without asking: it can damage what does not expect it (common practice).</summary>
     Passive,
+
     /// <summary>802.3af: 15.4 W at the source, 12.95 W at the device.</summary>
     Af,
+
     /// <summary>802.3at: 30 W at the source, 25.5 W at the device.</summary>
     At,
+
     /// <summary>802.3bt type 3: 60 W at the source, 51 W at the device.</summary>
     Bt3,
+
     /// <summary>802.3bt type 4: 90 W at the source, 71.3 W at the device.</summary>
     Bt4,
 }
@@ -218,9 +242,28 @@ public sealed record PowerFacts
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public Known OwnPlug { get; init; }
 
-    /// <summary>What a source of a kind gives at the device at most, in watts, after the loss in 100 m of cable; null for passive ones (IEEE 802.3, from memory).</summary>
-    public static double? AtDeviceWatts(PowerKind kind) => kind switch { PowerKind.Af => 12.95, PowerKind.At => 25.5, PowerKind.Bt3 => 51, PowerKind.Bt4 => 71.3, _ => null };
+    /// <summary>
+    /// What a source of a kind gives at the device at most, in watts, after the loss in 100 m of cable; null for passive ones (IEEE
+    /// 802.3, from memory).
+    /// </summary>
+    public static double? AtDeviceWatts(PowerKind kind) =>
+        kind switch
+        {
+            PowerKind.Af => 12.95,
+            PowerKind.At => 25.5,
+            PowerKind.Bt3 => 51,
+            PowerKind.Bt4 => 71.3,
+            _ => null,
+        };
 
     /// <summary>What a source of a kind puts out at most, in watts; null for passive ones (IEEE 802.3, from memory).</summary>
-    public static double? AtSourceWatts(PowerKind kind) => kind switch { PowerKind.Af => 15.4, PowerKind.At => 30, PowerKind.Bt3 => 60, PowerKind.Bt4 => 90, _ => null };
+    public static double? AtSourceWatts(PowerKind kind) =>
+        kind switch
+        {
+            PowerKind.Af => 15.4,
+            PowerKind.At => 30,
+            PowerKind.Bt3 => 60,
+            PowerKind.Bt4 => 90,
+            _ => null,
+        };
 }

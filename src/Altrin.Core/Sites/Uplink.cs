@@ -22,10 +22,14 @@ public sealed record Uplink(string Radio, string Box, string Name, WifiSecurity 
 /// <summary>How frames of the hosts behind a radio link cross it (IEEE 802.11, from memory).</summary>
 public enum UplinkFrames
 {
-    /// <summary>As a client: three addresses, so that all behind it go by its own MAC address, and it answers for theirs (proxying).</summary>
+    /// <summary>
+    /// As a client: three addresses, so that all behind it go by its own MAC address, and it answers for theirs (proxying).
+    /// </summary>
     ThreeAddress,
+
     /// <summary>With a fourth address: those behind it are seen as themselves. Both ends must know it.</summary>
     FourAddress,
+
     /// <summary>Four addresses between two radios of one fixed channel, each of which knows the other's address.</summary>
     Wds,
 }

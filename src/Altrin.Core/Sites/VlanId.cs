@@ -9,5 +9,6 @@ public static class VlanId
     public static string Of(string box, int tag) => string.Create(CultureInfo.InvariantCulture, $"{box}:vlan{tag}");
 
     /// <summary>Box and tag of such an id; null for any other.</summary>
-    public static (string Box, string Tag)? Read(string id) => id.IndexOf(":vlan", StringComparison.Ordinal) is var at and > 0 ? (id[..at], id[(at + 5)..]) : null;
+    public static (string Box, string Tag)? Read(string id) =>
+        id.IndexOf(":vlan", StringComparison.Ordinal) is var at and > 0 ? (id[..at], id[(at + 5)..]) : null;
 }

@@ -27,8 +27,10 @@ public sealed record RadioSetting([property: Key] string Radio, bool On, string 
 
     /// <inheritdoc/>
     public bool Equals(RadioSetting? other) =>
-        other is not null && (Radio, On, Name, Security, Password) == (other.Radio, other.On, other.Name, other.Security, other.Password)
-        && (Channel, WidthMhz, Hidden, ProtectsFrames) == (other.Channel, other.WidthMhz, other.Hidden, other.ProtectsFrames) && WdsPeers.Order(StringComparer.Ordinal).SequenceEqual(other.WdsPeers.Order(StringComparer.Ordinal));
+        other is not null
+        && (Radio, On, Name, Security, Password) == (other.Radio, other.On, other.Name, other.Security, other.Password)
+        && (Channel, WidthMhz, Hidden, ProtectsFrames) == (other.Channel, other.WidthMhz, other.Hidden, other.ProtectsFrames)
+        && WdsPeers.Order(StringComparer.Ordinal).SequenceEqual(other.WdsPeers.Order(StringComparer.Ordinal));
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(Radio, Name, Security, Password, Channel);
@@ -39,8 +41,10 @@ public enum FrameProtection
 {
     /// <summary>Not offered.</summary>
     Off,
+
     /// <summary>Offered, and used by devices that can.</summary>
     Optional,
+
     /// <summary>Required: a device that cannot is kept out.</summary>
     Required,
 }
@@ -50,14 +54,19 @@ public enum WifiSecurity
 {
     /// <summary>None.</summary>
     Open,
+
     /// <summary>The first protection, broken long ago.</summary>
     Wep,
+
     /// <summary>WPA with TKIP, or mixed with it.</summary>
     WpaTkip,
+
     /// <summary>WPA2 with AES.</summary>
     Wpa2,
+
     /// <summary>WPA2 and WPA3 side by side.</summary>
     Wpa2Wpa3,
+
     /// <summary>WPA3 alone.</summary>
     Wpa3,
 }

@@ -40,15 +40,33 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
         {
             return Parsed<HomeFile>.Fail($"There is no '{Ipv4Address.Shown(ShelfId)}' on the shelf.");
         }
-        if ((Given.WrongName(Name) ?? (Id.Length > 0 ? Given.WrongNewId(home.Site, Id) : null) ?? Given.WrongPlace(home.Site, Place) ?? Given.WrongLabel(Label) ?? Given.WrongMac(home.Site, null, Mac, WanMac, Label.RadioMac)
-            ?? (home.Site.Boxes.Count >= Site.MostBoxes ? $"At most {Site.MostBoxes:#,0} boxes are kept." : null)) is { } wrong)
+        if (
+            (
+                Given.WrongName(Name)
+                ?? (Id.Length > 0 ? Given.WrongNewId(home.Site, Id) : null)
+                ?? Given.WrongPlace(home.Site, Place)
+                ?? Given.WrongLabel(Label)
+                ?? Given.WrongMac(home.Site, null, Mac, WanMac, Label.RadioMac)
+                ?? (home.Site.Boxes.Count >= Site.MostBoxes ? $"At most {Site.MostBoxes:#,0} boxes are kept." : null)
+            ) is
+            { } wrong
+        )
         {
             return Parsed<HomeFile>.Fail(wrong);
         }
         var id = Id.Length > 0 ? Id : Slugs.Of(Name, home.Site.Uses, "box");
-        var box = new Box(id, Name.Trim(), profile, Mac, WanMac) { Holds = [.. Holds.Distinct().Order()], Label = Label, Place = Place };
+        var box = new Box(id, Name.Trim(), profile, Mac, WanMac)
+        {
+            Holds = [.. Holds.Distinct().Order()],
+            Label = Label,
+            Place = Place,
+        };
         var isHandOff = home.Site.Service.HandOff is null && profile.Kind == BoxKind.Gateway;
-        var site = home.Site with { Boxes = [.. home.Site.Boxes, box], Service = isHandOff ? home.Site.Service with { HandOff = box.Id } : home.Site.Service };
+        var site = home.Site with
+        {
+            Boxes = [.. home.Site.Boxes, box],
+            Service = isHandOff ? home.Site.Service with { HandOff = box.Id } : home.Site.Service,
+        };
         var noted = home.With(site);
         return InUse ?? isHandOff ? noted.InEach(d => FirstUse.Of(d, box, Place)) : noted;
     }
@@ -60,7 +78,13 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
     public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf)
     {
         var id = Id.Length > 0 ? Id : Slugs.Of(Name, home.Site.Uses, "box");
-        return [new(Setting.Box, id), new(Setting.InUse, id), new(Setting.Service, "", nameof(ServiceFacts.HandOff)), .. Given.NewCables(home, ApplyTo(home, shelf))];
+        return
+        [
+            new(Setting.Box, id),
+            new(Setting.InUse, id),
+            new(Setting.Service, "", nameof(ServiceFacts.HandOff)),
+            .. Given.NewCables(home, ApplyTo(home, shelf)),
+        ];
     }
 }
 
@@ -88,16 +112,37 @@ public sealed record SetBox(string Box, Partial<BoxFacts> Known) : Correction
         }
         var said = Known.On(BoxFacts.Of(box));
         return Edit.Unless(
-            Given.WrongName(said.Name) ?? Given.WrongPlace(home.Site, said.Place) ?? (said.Mac is not null && said.Mac == said.WanMac ? "The WAN side of a box has a MAC address of its own." : null)
-            ?? Given.WrongMac(home.Site, Box, said.Mac, said.WanMac),
-            home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Name = said.Name.Trim(), Mac = said.Mac, WanMac = said.WanMac, Holds = [.. said.Holds.Distinct().Order()], Place = said.Place }, b => b.Id) }));
+            Given.WrongName(said.Name)
+                ?? Given.WrongPlace(home.Site, said.Place)
+                ?? (said.Mac is not null && said.Mac == said.WanMac ? "The WAN side of a box has a MAC address of its own." : null)
+                ?? Given.WrongMac(home.Site, Box, said.Mac, said.WanMac),
+            home.With(
+                home.Site with
+                {
+                    Boxes = Given.With(
+                        home.Site.Boxes,
+                        box with
+                        {
+                            Name = said.Name.Trim(),
+                            Mac = said.Mac,
+                            WanMac = said.WanMac,
+                            Holds = [.. said.Holds.Distinct().Order()],
+                            Place = said.Place,
+                        },
+                        b => b.Id
+                    ),
+                }
+            )
+        );
     }
 
     /// <inheritdoc/>
-    public override string Describe(HomeFile home) => $"What is known of {home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is corrected";
+    public override string Describe(HomeFile home) =>
+        $"What is known of {home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is corrected";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) => [.. Known.Given.Select(m => new Touch(Setting.Box, Box, m))];
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
+        [.. Known.Given.Select(m => new Touch(Setting.Box, Box, m))];
 }
 
 /// <summary>Corrects what stands on the label of a box; what is not given stays.</summary>
@@ -113,17 +158,22 @@ public sealed record SetLabel(string Box, Partial<LabelFacts> Label) : Correctio
         var said = Label.On(box.Label);
         return Edit.Unless(
             Given.WrongLabel(said) ?? Given.WrongMac(home.Site, Box, said.RadioMac),
-            home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Label = said }, b => b.Id) }));
+            home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Label = said }, b => b.Id) })
+        );
     }
 
     /// <inheritdoc/>
-    public override string Describe(HomeFile home) => $"The label of {home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is noted";
+    public override string Describe(HomeFile home) =>
+        $"The label of {home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is noted";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) => [.. Label.Given.Select(m => new Touch(Setting.Label, Box, m))];
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
+        [.. Label.Given.Select(m => new Touch(Setting.Label, Box, m))];
 }
 
-/// <summary>Gives a box another kind, or the later edition of its own. Where it is in use, its mode, ports and radios must still be there.</summary>
+/// <summary>
+/// Gives a box another kind, or the later edition of its own. Where it is in use, its mode, ports and radios must still be there.
+/// </summary>
 public sealed record TakeProfile(string Box, string ShelfId) : Correction
 {
     /// <inheritdoc/>
@@ -141,18 +191,24 @@ public sealed record TakeProfile(string Box, string ShelfId) : Correction
         {
             if (Misses(setUp, box with { Profile = profile }) is { } missed)
             {
-                return Parsed<HomeFile>.Fail($"{box.Name} is in use in \"{setUp.Name}\" with {missed}, which {profile.Name} does not have. Put it on the shelf there first.");
+                return Parsed<HomeFile>.Fail(
+                    $"{box.Name} is in use in \"{setUp.Name}\" with {missed}, which {profile.Name} does not have. Put it on the shelf there first."
+                );
             }
         }
         var taken = box with { Profile = profile };
-        return home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, taken, b => b.Id) }).InEach(d => d.SetUp with
-        {
-            Boxes = [.. d.SetUp.Boxes.Select(b => b.Box == Box ? b with { Mode = Aligned(taken, b.Mode) } : b)],
-        });
+        return home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, taken, b => b.Id) })
+            .InEach(d =>
+                d.SetUp with
+                {
+                    Boxes = [.. d.SetUp.Boxes.Select(b => b.Box == Box ? b with { Mode = Aligned(taken, b.Mode) } : b)],
+                }
+            );
     }
 
     /// <inheritdoc/>
-    public override string Describe(HomeFile home) => $"{home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is of another kind, or of its newer edition";
+    public override string Describe(HomeFile home) =>
+        $"{home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is of another kind, or of its newer edition";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
@@ -163,18 +219,41 @@ public sealed record TakeProfile(string Box, string ShelfId) : Correction
         var (profile, mode) = (taken.Profile, setUp.Boxes.FirstOrDefault(b => b.Box == Box)?.Mode);
         return mode is null ? null
             : !profile.Modes.Contains(mode.Kind) ? $"the mode {ModeWords.Of(mode.Kind)}"
-            : setUp.Cables.SelectMany(c => new[] { c.A, c.B }).Where(e => e.Owner == Box && profile.Port(e.Port) is null).Select(e => $"the port {e.Port}").FirstOrDefault()
-            ?? mode.Radios.Where(r => r.On && profile.Radios.All(x => x.Id != r.Radio)).Select(r => $"the radio {r.Radio}").FirstOrDefault()
-            ?? (mode.Radios.Any(r => profile.Radios.FirstOrDefault(x => x.Id == r.Radio) is { } own && PageChecks.WrongChannel(own.Band, r.Channel, r.WidthMhz) is not null) ? "a channel" : null)
-            ?? (mode.Joins is { } link && PageChecks.WrongUplink(taken, link) is not null ? "a radio link" : null)
-            ?? (mode is RouterMode { Passing: { } passing } && PageChecks.WrongPassing(taken, passing) is not null ? "a public address that is passed on" : null)
-            ?? (mode is SwitchMode plain && PageChecks.WrongVlans(taken, plain.Vlans, plain) is not null ? "VLANs" : null);
+            : setUp
+                .Cables.SelectMany(c => new[] { c.A, c.B })
+                .Where(e => e.Owner == Box && profile.Port(e.Port) is null)
+                .Select(e => $"the port {e.Port}")
+                .FirstOrDefault()
+                ?? mode.Radios.Where(r => r.On && profile.Radios.All(x => x.Id != r.Radio))
+                    .Select(r => $"the radio {r.Radio}")
+                    .FirstOrDefault()
+                ?? (
+                    mode.Radios.Any(r =>
+                        profile.Radios.FirstOrDefault(x => x.Id == r.Radio) is { } own
+                        && PageChecks.WrongChannel(own.Band, r.Channel, r.WidthMhz) is not null
+                    )
+                        ? "a channel"
+                        : null
+                )
+                ?? (mode.Joins is { } link && PageChecks.WrongUplink(taken, link) is not null ? "a radio link" : null)
+                ?? (
+                    mode is RouterMode { Passing: { } passing } && PageChecks.WrongPassing(taken, passing) is not null
+                        ? "a public address that is passed on"
+                        : null
+                )
+                ?? (mode is SwitchMode plain && PageChecks.WrongVlans(taken, plain.Vlans, plain) is not null ? "VLANs" : null);
     }
 
     /// <summary>The same mode with each radio of the kind once: one that is new is off, one that is gone was off.</summary>
     private static BoxMode Aligned(Box box, BoxMode mode)
     {
-        RadioSetting[] radios = [.. box.Profile.Radios.Select(r => mode.Radios.FirstOrDefault(s => s.Radio == r.Id) ?? new RadioSetting(r.Id, false, FactoryNames.Of(box), WifiSecurity.Wpa2, box.Label.WifiPassword))];
+        RadioSetting[] radios =
+        [
+            .. box.Profile.Radios.Select(r =>
+                mode.Radios.FirstOrDefault(s => s.Radio == r.Id)
+                ?? new RadioSetting(r.Id, false, FactoryNames.Of(box), WifiSecurity.Wpa2, box.Label.WifiPassword)
+            ),
+        ];
         return mode is RouterMode or AccessPointMode or RepeaterMode ? mode.WithRadios(radios) : mode;
     }
 }

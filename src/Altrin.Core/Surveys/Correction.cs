@@ -34,7 +34,8 @@ public abstract record Correction
     public abstract string Describe(HomeFile home);
 
     /// <summary>
-    /// Every setting that it may alter in a home, in the survey and in every set-up; whatever is not covered by these stays as it is, to the
+    /// Every setting that it may alter in a home, in the survey and in every set-up; whatever is not covered by these stays as it is, to
+    /// the
     /// letter.
     /// </summary>
     public abstract IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf);
@@ -48,14 +49,16 @@ public static class CorrectionList
 
     /// <summary>The home after all of them, or why one of them cannot be made; then none is.</summary>
     public static Parsed<HomeFile> Apply(HomeFile home, Shelf shelf, IReadOnlyList<Correction> corrections) =>
-        corrections.Count > Most ? Parsed<HomeFile>.Fail($"At most {Most} corrections are made at once.")
-        : corrections.Aggregate((Parsed<HomeFile>)home, (at, c) => at.Then(h => c.ApplyTo(h, shelf)));
+        corrections.Count > Most
+            ? Parsed<HomeFile>.Fail($"At most {Most} corrections are made at once.")
+            : corrections.Aggregate((Parsed<HomeFile>)home, (at, c) => at.Then(h => c.ApplyTo(h, shelf)));
 
     /// <summary>What they do, in words: the first, and how many more.</summary>
-    public static string Describe(HomeFile home, IReadOnlyList<Correction> corrections) => corrections switch
-    {
-        [] => "Nothing",
-        [var one] => one.Describe(home),
-        _ => $"{corrections[0].Describe(home)}, and {corrections.Count - 1} more",
-    };
+    public static string Describe(HomeFile home, IReadOnlyList<Correction> corrections) =>
+        corrections switch
+        {
+            [] => "Nothing",
+            [var one] => one.Describe(home),
+            _ => $"{corrections[0].Describe(home)}, and {corrections.Count - 1} more",
+        };
 }

@@ -9,7 +9,9 @@ namespace Altrin.Core.Surveys;
 /// </summary>
 internal static class FirstUse
 {
-    /// <summary>A box in its first mode, fed by the line where nothing is, else by the box at the line; its Wi-Fi sends what its label says.</summary>
+    /// <summary>
+    /// A box in its first mode, fed by the line where nothing is, else by the box at the line; its Wi-Fi sends what its label says.
+    /// </summary>
     public static SetUp Of(Design design, Box box, string? place)
     {
         var at = Do(design, new SetMode(box.Id, box.Profile.Modes[0]), new StandIn(box.Id, place));
@@ -19,7 +21,10 @@ internal static class FirstUse
         var port = entry ?? box.Profile.Ports.FirstOrDefault(p => p.Role == PortRole.Lan)?.Id;
         if (port is not null)
         {
-            var feeds = at.CableAt(PortRef.AtStreet) is null && mode is RouterMode or BridgeMode && wan is not null ? PortRef.AtStreet : Free(at, box.Id);
+            var feeds =
+                at.CableAt(PortRef.AtStreet) is null && mode is RouterMode or BridgeMode && wan is not null
+                    ? PortRef.AtStreet
+                    : Free(at, box.Id);
             at = feeds is { } from ? Do(at, new Patch(from, new(box.Id, port), CableFacts.NotLookedAt)) : at;
         }
         foreach (var radio in at.Mode(box.Id)?.Radios ?? [])
@@ -35,7 +40,9 @@ internal static class FirstUse
         var at = Do(design, new SetDeviceAddress(device.Id, address));
         if (byCable == true)
         {
-            return (Free(at, device.Id) is { } port ? Do(at, new Patch(port, PortRef.OfDevice(device.Id), CableFacts.NotLookedAt)) : at).SetUp;
+            return (
+                Free(at, device.Id) is { } port ? Do(at, new Patch(port, PortRef.OfDevice(device.Id), CableFacts.NotLookedAt)) : at
+            ).SetUp;
         }
         var heard = InUse(at)
             .SelectMany(b => Air.Of(at, b.Box))
@@ -49,12 +56,13 @@ internal static class FirstUse
     private static IEnumerable<BoxSetting> InUse(Design design) => design.SetUp.Boxes.OrderBy(b => b.Box != design.Site.Service.HandOff);
 
     /// <summary>The first free inner port of the box at the line, else of another box in use.</summary>
-    private static PortRef? Free(Design design, string butNot) => InUse(design)
-        .Where(b => b.Box != butNot)
-        .SelectMany(b => design.Box(b.Box)!.Profile.Ports.Where(p => p.Role == PortRole.Lan).Select(p => new PortRef(b.Box, p.Id)))
-        .Where(p => design.CableAt(p) is null)
-        .Select(p => (PortRef?)p)
-        .FirstOrDefault();
+    private static PortRef? Free(Design design, string butNot) =>
+        InUse(design)
+            .Where(b => b.Box != butNot)
+            .SelectMany(b => design.Box(b.Box)!.Profile.Ports.Where(p => p.Role == PortRole.Lan).Select(p => new PortRef(b.Box, p.Id)))
+            .Where(p => design.CableAt(p) is null)
+            .Select(p => (PortRef?)p)
+            .FirstOrDefault();
 
     private static Design Do(Design design, params IEnumerable<Change> changes) =>
         changes.Aggregate(design, (at, c) => c.ApplyTo(at) is { Ok: true } done ? at with { SetUp = done.Value } : at);

@@ -10,33 +10,45 @@ internal static class Given
 {
     /// <summary>Why this is no name of anything; null where it is one.</summary>
     public static string? WrongName(string name) =>
-        name.Length is < 1 or > Limits.Name || name.Trim().Length == 0 || name.Any(char.IsControl) ? $"A name has 1 to {Limits.Name} characters on one line." : null;
+        name.Length is < 1 or > Limits.Name || name.Trim().Length == 0 || name.Any(char.IsControl)
+            ? $"A name has 1 to {Limits.Name} characters on one line."
+            : null;
 
     /// <summary>Why nothing new can have this id; null where it can.</summary>
     public static string? WrongNewId(Site site, string id) =>
-        !Slugs.IsOne(id) || id == PortRef.Street ? $"'{Ipv4Address.Shown(id)}' is no id: 1 to 60 small letters, digits and hyphens, and not 'street'."
+        !Slugs.IsOne(id) || id == PortRef.Street
+            ? $"'{Ipv4Address.Shown(id)}' is no id: 1 to 60 small letters, digits and hyphens, and not 'street'."
         : site.Uses(id) ? $"The id '{id}' is used already."
         : null;
 
-    /// <summary>Why one more cannot be kept, or not under this id; null where it can, or where something of its kind is exchanged.</summary>
+    /// <summary>
+    /// Why one more cannot be kept, or not under this id; null where it can, or where something of its kind is exchanged.
+    /// </summary>
     /// <param name="site">The site.</param>
     /// <param name="id">The id.</param>
     /// <param name="own">Ids of its kind.</param>
     /// <param name="most">How many of its kind are kept.</param>
     /// <param name="kind">Its kind, such as "places".</param>
     public static string? WrongId(Site site, string id, IReadOnlyList<string> own, int most, string kind) =>
-        own.Contains(id) ? null : own.Count >= most ? $"At most {most:#,0} {kind} are kept." : WrongNewId(site, id);
+        own.Contains(id) ? null
+        : own.Count >= most ? $"At most {most:#,0} {kind} are kept."
+        : WrongNewId(site, id);
 
     /// <summary>Why something cannot be in this place; null where it can, or where none is given.</summary>
-    public static string? WrongPlace(Site site, string? place) => place is not null && site.Place(place) is null ? $"There is no place '{Ipv4Address.Shown(place)}'." : null;
+    public static string? WrongPlace(Site site, string? place) =>
+        place is not null && site.Place(place) is null ? $"There is no place '{Ipv4Address.Shown(place)}'." : null;
 
     /// <summary>Why nothing like this was heard on the air; null where it may have been.</summary>
     public static string? WrongAir(AirScan air) =>
         air.Networks.Count > AirScan.MostNetworks ? $"At most {AirScan.MostNetworks} networks are kept of one scan."
-        : air.At is { } at && !Regex.IsMatch(at, AirScan.Moment) ? $"'{Ipv4Address.Shown(at)}' is no time: a date and a minute in UTC are expected, such as 2026-05-04T16:30Z."
-        : air.Networks.Any(n => n.Name.Length > HeardNetwork.LongestName || n.Name.Any(char.IsControl)) ? $"The name of a network has at most {HeardNetwork.LongestName} characters on one line."
-        : air.Networks.Any(n => n.Channel is < 1 or > HeardNetwork.HighestChannel) ? $"Channels are counted from 1 to {HeardNetwork.HighestChannel}."
-        : air.Networks.Any(n => n.LevelDbm is < AirScan.WeakestDbm or > AirScan.StrongestDbm || n.EitherDb is < 0 or > AirScan.MostEitherDb) ? $"A level lies between {AirScan.WeakestDbm} and {AirScan.StrongestDbm} dBm, off by at most {AirScan.MostEitherDb} dB."
+        : air.At is { } at && !Regex.IsMatch(at, AirScan.Moment)
+            ? $"'{Ipv4Address.Shown(at)}' is no time: a date and a minute in UTC are expected, such as 2026-05-04T16:30Z."
+        : air.Networks.Any(n => n.Name.Length > HeardNetwork.LongestName || n.Name.Any(char.IsControl))
+            ? $"The name of a network has at most {HeardNetwork.LongestName} characters on one line."
+        : air.Networks.Any(n => n.Channel is < 1 or > HeardNetwork.HighestChannel)
+            ? $"Channels are counted from 1 to {HeardNetwork.HighestChannel}."
+        : air.Networks.Any(n => n.LevelDbm is < AirScan.WeakestDbm or > AirScan.StrongestDbm || n.EitherDb is < 0 or > AirScan.MostEitherDb)
+            ? $"A level lies between {AirScan.WeakestDbm} and {AirScan.StrongestDbm} dBm, off by at most {AirScan.MostEitherDb} dB."
         : null;
 
     /// <summary>Why no other box can have this MAC address; null where none has it.</summary>
@@ -44,7 +56,9 @@ internal static class Given
     {
         foreach (var address in addresses.OfType<MacAddress>())
         {
-            var other = site.Boxes.FirstOrDefault(b => b.Id != self && (b.Mac == address || b.WanMac == address || b.Label.RadioMac == address))?.Name
+            var other = site.Boxes.FirstOrDefault(b =>
+                b.Id != self && (b.Mac == address || b.WanMac == address || b.Label.RadioMac == address)
+            )?.Name
                 ?? site.Devices.FirstOrDefault(d => d.Id != self && d.Mac == address)?.Name;
             if (other is not null)
             {
@@ -58,13 +72,23 @@ internal static class Given
     public static string? WrongLabel(LabelFacts label) =>
         (label.Address is { } address ? PageChecks.WrongOwnAddress(address) : null)
         ?? (label.WifiName is { } name ? PageChecks.WrongNetworkName(name) : null)
-        ?? PageChecks.WrongKeyReference(label.WifiPassword) ?? PageChecks.WrongKeyReference(label.Password)
+        ?? PageChecks.WrongKeyReference(label.WifiPassword)
+        ?? PageChecks.WrongKeyReference(label.Password)
         ?? (label.Login is { } login ? WrongName(login) : null)
-        ?? (label.Firmware is { } firmware && (WrongName(firmware) is not null || firmware.Length > 40) ? "A version has 1 to 40 characters on one line." : null);
+        ?? (
+            label.Firmware is { } firmware && (WrongName(firmware) is not null || firmware.Length > 40)
+                ? "A version has 1 to 40 characters on one line."
+                : null
+        );
 
     /// <summary>The cables that a correction plugs in, as touches.</summary>
-    public static IEnumerable<Touch> NewCables(HomeFile before, Parsed<HomeFile> after) => !after.Ok ? []
-        : after.Value.SetUps.SelectMany(s => s.Cables.Where(c => before.SetUps.First(b => b.Name == s.Name).Cables.All(b => b.Id != c.Id))).Select(c => new Touch(Setting.Plugged, c.Id)).Distinct();
+    public static IEnumerable<Touch> NewCables(HomeFile before, Parsed<HomeFile> after) =>
+        !after.Ok
+            ? []
+            : after
+                .Value.SetUps.SelectMany(s => s.Cables.Where(c => before.SetUps.First(b => b.Name == s.Name).Cables.All(b => b.Id != c.Id)))
+                .Select(c => new Touch(Setting.Plugged, c.Id))
+                .Distinct();
 
     /// <summary>A list with one item exchanged for its successor of the same id, or added at its end.</summary>
     public static IReadOnlyList<T> With<T>(IReadOnlyList<T> items, T item, Func<T, string> id) =>
@@ -91,11 +115,16 @@ internal static class Given
     public static string NameOf(IPartial known) => known.Values.GetValueOrDefault("Name") as string ?? "";
 
     /// <summary>Such an edit in words.</summary>
-    public static string Describe(string? there, IPartial known) => there is null ? $"{NameOf(known)} is noted" : $"What is known of {there} is corrected";
+    public static string Describe(string? there, IPartial known) =>
+        there is null ? $"{NameOf(known)} is noted" : $"What is known of {there} is corrected";
 
     /// <summary>The home with another site.</summary>
     public static HomeFile With(this HomeFile home, Site site) => home with { Site = site };
 
     /// <summary>The home with each set-up altered.</summary>
-    public static HomeFile InEach(this HomeFile home, Func<Design, SetUp> edit) => home with { SetUps = [.. home.SetUps.Select(s => edit(new(home.Site, s)))] };
+    public static HomeFile InEach(this HomeFile home, Func<Design, SetUp> edit) =>
+        home with
+        {
+            SetUps = [.. home.SetUps.Select(s => edit(new(home.Site, s)))],
+        };
 }

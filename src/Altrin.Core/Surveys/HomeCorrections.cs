@@ -15,10 +15,14 @@ public sealed record SetHome(Partial<HomeFacts> Known) : Correction
     }
 
     /// <inheritdoc/>
-    public override string Describe(HomeFile home) => Known.Gives(nameof(HomeFacts.Name)) ? $"The home is called {Known.On(new(home.Site.Name, home.Site.Naming)).Name}" : "How Wi-Fi is named is noted";
+    public override string Describe(HomeFile home) =>
+        Known.Gives(nameof(HomeFacts.Name))
+            ? $"The home is called {Known.On(new(home.Site.Name, home.Site.Naming)).Name}"
+            : "How Wi-Fi is named is noted";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) => [.. Known.Given.Select(m => new Touch(m == nameof(HomeFacts.Name) ? Setting.HomeName : Setting.Naming, ""))];
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
+        [.. Known.Given.Select(m => new Touch(m == nameof(HomeFacts.Name) ? Setting.HomeName : Setting.Naming, ""))];
 }
 
 /// <summary>What is noted of the home itself.</summary>
@@ -30,45 +34,75 @@ public sealed record HomeFacts(string Name, NamingSchool Naming);
 public sealed record SetService(Partial<ServiceFacts> Service) : Correction
 {
     /// <summary>What makes one service into another.</summary>
-    public static SetService Between(Service from, Service to) => new(Partial<ServiceFacts>.Between(ServiceFacts.Of(from), ServiceFacts.Of(to)));
+    public static SetService Between(Service from, Service to) =>
+        new(Partial<ServiceFacts>.Between(ServiceFacts.Of(from), ServiceFacts.Of(to)));
 
     /// <inheritdoc/>
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
     {
         var facts = Service.On(ServiceFacts.Of(home.Site.Service));
         // A tag, or a MAC address, of a line that asks for none was meant and would be lost.
-        return (Service.Gives(nameof(ServiceFacts.Tag)) && facts is { Tagged: not Known.Yes, Tag: not null } ? "Only a line that asks for a tag has one."
-                : Service.Gives(nameof(ServiceFacts.LockedTo)) && facts is { Locked: not Known.Yes, LockedTo: not null } ? "Only a locked line is locked to a MAC address."
-                : null) is { } meant ? Parsed<HomeFile>.Fail(meant)
+        return
+            (
+                Service.Gives(nameof(ServiceFacts.Tag)) && facts is { Tagged: not Known.Yes, Tag: not null }
+                    ? "Only a line that asks for a tag has one."
+                : Service.Gives(nameof(ServiceFacts.LockedTo)) && facts is { Locked: not Known.Yes, LockedTo: not null }
+                    ? "Only a locked line is locked to a MAC address."
+                : null
+            )
+                is { } meant
+            ? Parsed<HomeFile>.Fail(meant)
             : facts.Whole().Then<HomeFile>(s => Edit.Unless(Wrong(home.Site, s), home.With(home.Site with { Service = s })));
     }
 
     /// <inheritdoc/>
-    public override string Describe(HomeFile home) => Service.On(ServiceFacts.Of(home.Site.Service)).Whole() is { Ok: true } whole
-        ? $"The internet service is noted: {ServiceWords.Of(whole.Value)}"
-        : "The internet service is noted";
+    public override string Describe(HomeFile home) =>
+        Service.On(ServiceFacts.Of(home.Site.Service)).Whole() is { Ok: true } whole
+            ? $"The internet service is noted: {ServiceWords.Of(whole.Value)}"
+            : "The internet service is noted";
 
     /// <inheritdoc/>
     public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
-    [
-        .. Service.Given
-            .Concat(Service.Gives(nameof(ServiceFacts.Kind)) ? [nameof(ServiceFacts.Address), nameof(ServiceFacts.Gateway), nameof(ServiceFacts.DnsServers), nameof(ServiceFacts.Inside)] : [])
-            .Concat(Service.Gives(nameof(ServiceFacts.Tagged)) ? [nameof(ServiceFacts.Tag)] : [])
-            .Concat(Service.Gives(nameof(ServiceFacts.Locked)) ? [nameof(ServiceFacts.LockedTo)] : [])
-            .Distinct()
-            .Select(m => new Touch(Setting.Service, "", m)),
-    ];
+        [
+            .. Service
+                .Given.Concat(
+                    Service.Gives(nameof(ServiceFacts.Kind))
+                        ?
+                        [
+                            nameof(ServiceFacts.Address),
+                            nameof(ServiceFacts.Gateway),
+                            nameof(ServiceFacts.DnsServers),
+                            nameof(ServiceFacts.Inside),
+                        ]
+                        : []
+                )
+                .Concat(Service.Gives(nameof(ServiceFacts.Tagged)) ? [nameof(ServiceFacts.Tag)] : [])
+                .Concat(Service.Gives(nameof(ServiceFacts.Locked)) ? [nameof(ServiceFacts.LockedTo)] : [])
+                .Distinct()
+                .Select(m => new Touch(Setting.Service, "", m)),
+        ];
 
     private static string? Wrong(Site site, Service service) =>
-        service.DownMbps is < 1 or > Limits.RateMbps || service.UpMbps is < 1 or > Limits.RateMbps ? $"A rate is 1 to {Limits.RateMbps:#,0} Mb/s."
+        service.DownMbps is < 1 or > Limits.RateMbps || service.UpMbps is < 1 or > Limits.RateMbps
+            ? $"A rate is 1 to {Limits.RateMbps:#,0} Mb/s."
         : service.Leases is < 1 or > Limits.ProviderLeases ? $"A provider gives 1 to {Limits.ProviderLeases} addresses at a time."
         : PageChecks.WrongTag(service.Line.Tag)
-        ?? PageChecks.WrongKeyReference(service.Line.Password)
-        ?? (service.Line.Account is { } account ? Given.WrongName(account) : null)
-        ?? (service.HandOff is { } box && site.Boxes.All(b => b.Id != box) ? $"There is no box '{Ipv4Address.Shown(box)}'." : null)
-        ?? (service is PublicFixed given ? PageChecks.WrongOwnAddress(given.Address) ?? PageChecks.WrongHost(given.Gateway) ?? (given.Address.Subnet.IsHost(given.Gateway) ? null : $"The provider's side {given.Gateway} lies outside {given.Address.Subnet}.") : null)
-        ?? (service is PublicFixed letter ? PageChecks.TooMany(letter.DnsServers) : null)
-        ?? (service is CarrierNat { Inside: { PrefixLength: < 8 or > 28 } } ? "A provider's block is /8 to /28." : null);
+            ?? PageChecks.WrongKeyReference(service.Line.Password)
+            ?? (service.Line.Account is { } account ? Given.WrongName(account) : null)
+            ?? (service.HandOff is { } box && site.Boxes.All(b => b.Id != box) ? $"There is no box '{Ipv4Address.Shown(box)}'." : null)
+            ?? (
+                service is PublicFixed given
+                    ? PageChecks.WrongOwnAddress(given.Address)
+                        ?? PageChecks.WrongHost(given.Gateway)
+                        ?? (
+                            given.Address.Subnet.IsHost(given.Gateway)
+                                ? null
+                                : $"The provider's side {given.Gateway} lies outside {given.Address.Subnet}."
+                        )
+                    : null
+            )
+            ?? (service is PublicFixed letter ? PageChecks.TooMany(letter.DnsServers) : null)
+            ?? (service is CarrierNat { Inside: { PrefixLength: < 8 or > 28 } } ? "A provider's block is /8 to /28." : null);
 }
 
 /// <summary>Begins the set-up "planned" as a copy of what was found.</summary>
@@ -83,7 +117,8 @@ public sealed record StartPlan : Correction
     /// <inheritdoc/>
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf) =>
         home.SetUps.Any(s => s.Name == Planned) ? Parsed<HomeFile>.Fail("There is a plan already.")
-        : home.SetUps.FirstOrDefault(s => s.Name == Found) is not { } found ? Parsed<HomeFile>.Fail("Nothing was found yet: the survey comes first.")
+        : home.SetUps.FirstOrDefault(s => s.Name == Found) is not { } found
+            ? Parsed<HomeFile>.Fail("Nothing was found yet: the survey comes first.")
         : home with { SetUps = [.. home.SetUps, found with { Name = Planned, Accepted = [] }] };
 
     /// <inheritdoc/>
@@ -116,15 +151,16 @@ public static class ServiceWords
     }
 
     /// <summary>By what it comes in.</summary>
-    public static string Of(AccessKind access) => access switch
-    {
-        AccessKind.Fibre => "fibre",
-        AccessKind.TelephoneLine => "telephone line",
-        AccessKind.TelevisionCable => "television cable",
-        AccessKind.Mobile => "mobile network",
-        AccessKind.FixedRadio => "radio link to a mast",
-        AccessKind.Satellite => "satellite",
-        AccessKind.BuildingNetwork => "the building's own network",
-        _ => "not asked",
-    };
+    public static string Of(AccessKind access) =>
+        access switch
+        {
+            AccessKind.Fibre => "fibre",
+            AccessKind.TelephoneLine => "telephone line",
+            AccessKind.TelevisionCable => "television cable",
+            AccessKind.Mobile => "mobile network",
+            AccessKind.FixedRadio => "radio link to a mast",
+            AccessKind.Satellite => "satellite",
+            AccessKind.BuildingNetwork => "the building's own network",
+            _ => "not asked",
+        };
 }

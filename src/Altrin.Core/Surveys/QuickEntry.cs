@@ -8,12 +8,16 @@ public enum QuickList
 {
     /// <summary>What the provider delivers.</summary>
     Service,
+
     /// <summary>Boxes.</summary>
     Gear,
+
     /// <summary>Rooms and other places.</summary>
     Places,
+
     /// <summary>The customer's devices.</summary>
     Devices,
+
     /// <summary>What the customer asks for.</summary>
     Needs,
 }
@@ -63,7 +67,16 @@ public static class QuickEntry
             }
             if (read.Count >= MostLines || lines[i].Length > LongestLine)
             {
-                read.Add(new(i + 1, [], read.Count >= MostLines ? $"At most {MostLines} lines are read at once." : $"A line has at most {LongestLine} characters.", 1));
+                read.Add(
+                    new(
+                        i + 1,
+                        [],
+                        read.Count >= MostLines
+                            ? $"At most {MostLines} lines are read at once."
+                            : $"A line has at most {LongestLine} characters.",
+                        1
+                    )
+                );
                 break;
             }
             var words = new QuickWords(lines[i]);
@@ -185,7 +198,9 @@ internal sealed class QuickWords
         return begun is [var one] ? one : null;
     }
 
-    /// <summary>A MAC address as labels print it: with colons, hyphens, dots, or nothing between; null where a part does not look like one.</summary>
+    /// <summary>
+    /// A MAC address as labels print it: with colons, hyphens, dots, or nothing between; null where a part does not look like one.
+    /// </summary>
     public static Parsed<MacAddress>? Mac(string text)
     {
         var digits = string.Concat(text.Where(char.IsAsciiHexDigit));

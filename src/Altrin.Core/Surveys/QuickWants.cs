@@ -10,9 +10,20 @@ internal static partial class QuickService
 {
     private static readonly (string Word, AccessKind Kind)[] Accesses =
     [
-        ("fibre", AccessKind.Fibre), ("telephone line", AccessKind.TelephoneLine), ("phone line", AccessKind.TelephoneLine), ("dsl", AccessKind.TelephoneLine), ("television cable", AccessKind.TelevisionCable),
-        ("tv cable", AccessKind.TelevisionCable), ("cable", AccessKind.TelevisionCable), ("mobile", AccessKind.Mobile), ("4g", AccessKind.Mobile), ("5g", AccessKind.Mobile), ("mast", AccessKind.FixedRadio),
-        ("radio", AccessKind.FixedRadio), ("satellite", AccessKind.Satellite), ("building", AccessKind.BuildingNetwork),
+        ("fibre", AccessKind.Fibre),
+        ("telephone line", AccessKind.TelephoneLine),
+        ("phone line", AccessKind.TelephoneLine),
+        ("dsl", AccessKind.TelephoneLine),
+        ("television cable", AccessKind.TelevisionCable),
+        ("tv cable", AccessKind.TelevisionCable),
+        ("cable", AccessKind.TelevisionCable),
+        ("mobile", AccessKind.Mobile),
+        ("4g", AccessKind.Mobile),
+        ("5g", AccessKind.Mobile),
+        ("mast", AccessKind.FixedRadio),
+        ("radio", AccessKind.FixedRadio),
+        ("satellite", AccessKind.Satellite),
+        ("building", AccessKind.BuildingNetwork),
     ];
 
     public static IReadOnlyList<Correction>? Read(HomeFile home, QuickWords words)
@@ -22,21 +33,127 @@ internal static partial class QuickService
         Ipv4Address? gateway = null;
         words.Rest(
             "fibre or another way in, a rate such as 300/30, public, fixed with its address and gateway, shared or unknown, login, tag 7 or locked may stand here",
-            text => Accesses.FirstOrDefault(a => QuickWords.Is(text, a.Word)) is { Word: not null } access ? QuickGear.Then(() => service = service with { Access = access.Kind }, ServiceWords.Of(access.Kind)) : null,
-            text => Rates().Match(text) is { Success: true } m ? QuickGear.Then(() => service = service with { DownMbps = Number(m.Groups[1]), UpMbps = m.Groups[2].Success ? Number(m.Groups[2]) : service.UpMbps }, m.Groups[2].Success ? "Mb/s down and up" : "Mb/s down") : null,
-            text => QuickWords.Is(text, "public") ? QuickGear.Then(() => service = new PublicDynamic(service.DownMbps, service.UpMbps) { Leases = service.Leases, Line = service.Line, Access = service.Access, HandOff = service.HandOff }, "a public address that changes") : null,
-            text => QuickWords.Is(text, "shared", "carrier", "translated") ? QuickGear.Then(() => service = new CarrierNat(service.DownMbps, service.UpMbps) { Leases = service.Leases, Line = service.Line, Access = service.Access, HandOff = service.HandOff }, "the provider translates") : null,
-            text => QuickWords.Is(text, "unknown") ? QuickGear.Then(() => service = new UnknownService(service.DownMbps, service.UpMbps) { Leases = service.Leases, Line = service.Line, Access = service.Access, HandOff = service.HandOff }, "its address not asked") : null,
+            text =>
+                Accesses.FirstOrDefault(a => QuickWords.Is(text, a.Word)) is { Word: not null } access
+                    ? QuickGear.Then(() => service = service with { Access = access.Kind }, ServiceWords.Of(access.Kind))
+                    : null,
+            text =>
+                Rates().Match(text) is { Success: true } m
+                    ? QuickGear.Then(
+                        () =>
+                            service = service with
+                            {
+                                DownMbps = Number(m.Groups[1]),
+                                UpMbps = m.Groups[2].Success ? Number(m.Groups[2]) : service.UpMbps,
+                            },
+                        m.Groups[2].Success ? "Mb/s down and up" : "Mb/s down"
+                    )
+                    : null,
+            text =>
+                QuickWords.Is(text, "public")
+                    ? QuickGear.Then(
+                        () =>
+                            service = new PublicDynamic(service.DownMbps, service.UpMbps)
+                            {
+                                Leases = service.Leases,
+                                Line = service.Line,
+                                Access = service.Access,
+                                HandOff = service.HandOff,
+                            },
+                        "a public address that changes"
+                    )
+                    : null,
+            text =>
+                QuickWords.Is(text, "shared", "carrier", "translated")
+                    ? QuickGear.Then(
+                        () =>
+                            service = new CarrierNat(service.DownMbps, service.UpMbps)
+                            {
+                                Leases = service.Leases,
+                                Line = service.Line,
+                                Access = service.Access,
+                                HandOff = service.HandOff,
+                            },
+                        "the provider translates"
+                    )
+                    : null,
+            text =>
+                QuickWords.Is(text, "unknown")
+                    ? QuickGear.Then(
+                        () =>
+                            service = new UnknownService(service.DownMbps, service.UpMbps)
+                            {
+                                Leases = service.Leases,
+                                Line = service.Line,
+                                Access = service.Access,
+                                HandOff = service.HandOff,
+                            },
+                        "its address not asked"
+                    )
+                    : null,
             text => QuickWords.Is(text, "fixed") ? QuickWords.Means("a public address that stays") : null,
-            text => text.Contains('/', StringComparison.Ordinal) && QuickGear.Address(text) is { } read ? !read.Ok ? Parsed<string>.Fail(read.Error) : QuickGear.Then(() => address = read.Value, "the public address") : null,
-            text => text.StartsWith("gateway ", StringComparison.OrdinalIgnoreCase) ? Ipv4Address.Parse(text[8..].Trim()) is { Ok: true } side ? QuickGear.Then(() => gateway = side.Value, "the provider's side") : Parsed<string>.Fail("The provider's side is an address such as 203.0.113.1.") : null,
-            text => QuickWords.Is(text, "login", "no login") ? QuickGear.Then(() => service = service with { Line = service.Line with { Login = QuickWords.Is(text, "login") ? Known.Yes : Known.No } }, "whether the line asks for a login") : null,
-            text => Tags().Match(text) is { Success: true } m ? QuickGear.Then(() => service = service with { Line = service.Line with { Tagged = Known.Yes, Tag = Number(m.Groups[1]) } }, "VLAN tag") : null,
-            text => QuickWords.Is(text, "no tag") ? QuickGear.Then(() => service = service with { Line = service.Line with { Tagged = Known.No, Tag = null } }, "no VLAN tag") : null,
-            text => QuickWords.Is(text, "locked", "not locked") ? QuickGear.Then(() => service = service with { Line = service.Line with { Locked = QuickWords.Is(text, "locked") ? Known.Yes : Known.No, LockedTo = QuickWords.Is(text, "locked") ? service.Line.LockedTo : null } }, "whether it lets one MAC address on") : null);
+            text =>
+                text.Contains('/', StringComparison.Ordinal) && QuickGear.Address(text) is { } read
+                    ? !read.Ok
+                        ? Parsed<string>.Fail(read.Error)
+                        : QuickGear.Then(() => address = read.Value, "the public address")
+                    : null,
+            text =>
+                text.StartsWith("gateway ", StringComparison.OrdinalIgnoreCase)
+                    ? Ipv4Address.Parse(text[8..].Trim()) is { Ok: true } side
+                        ? QuickGear.Then(() => gateway = side.Value, "the provider's side")
+                        : Parsed<string>.Fail("The provider's side is an address such as 203.0.113.1.")
+                    : null,
+            text =>
+                QuickWords.Is(text, "login", "no login")
+                    ? QuickGear.Then(
+                        () =>
+                            service = service with
+                            {
+                                Line = service.Line with { Login = QuickWords.Is(text, "login") ? Known.Yes : Known.No },
+                            },
+                        "whether the line asks for a login"
+                    )
+                    : null,
+            text =>
+                Tags().Match(text) is { Success: true } m
+                    ? QuickGear.Then(
+                        () => service = service with { Line = service.Line with { Tagged = Known.Yes, Tag = Number(m.Groups[1]) } },
+                        "VLAN tag"
+                    )
+                    : null,
+            text =>
+                QuickWords.Is(text, "no tag")
+                    ? QuickGear.Then(
+                        () => service = service with { Line = service.Line with { Tagged = Known.No, Tag = null } },
+                        "no VLAN tag"
+                    )
+                    : null,
+            text =>
+                QuickWords.Is(text, "locked", "not locked")
+                    ? QuickGear.Then(
+                        () =>
+                            service = service with
+                            {
+                                Line = service.Line with
+                                {
+                                    Locked = QuickWords.Is(text, "locked") ? Known.Yes : Known.No,
+                                    LockedTo = QuickWords.Is(text, "locked") ? service.Line.LockedTo : null,
+                                },
+                            },
+                        "whether it lets one MAC address on"
+                    )
+                    : null
+        );
         if (address is { } own && gateway is { } to)
         {
-            service = new PublicFixed(own, to, service.DownMbps, service.UpMbps) { Leases = service.Leases, Line = service.Line, Access = service.Access, HandOff = service.HandOff };
+            service = new PublicFixed(own, to, service.DownMbps, service.UpMbps)
+            {
+                Leases = service.Leases,
+                Line = service.Line,
+                Access = service.Access,
+                HandOff = service.HandOff,
+            };
         }
         else if (address is not null || gateway is not null)
         {
@@ -77,7 +194,14 @@ internal static partial class QuickNeed
         else if (QuickWords.Is(subject, "name", "keep name", "same name"))
         {
             words.Rest("nothing more may stand here");
-            if (home.Site.Boxes.FirstOrDefault(b => b.Id == home.Site.Service.HandOff) is { } box && home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found)?.Boxes.FirstOrDefault(b => b.Box == box.Id)?.Mode.Radios.FirstOrDefault(r => r.On) is { } radio)
+            if (
+                home.Site.Boxes.FirstOrDefault(b => b.Id == home.Site.Service.HandOff) is { } box
+                && home
+                    .SetUps.FirstOrDefault(s => s.Name == StartPlan.Found)
+                    ?.Boxes.FirstOrDefault(b => b.Box == box.Id)
+                    ?.Mode.Radios.FirstOrDefault(r => r.On)
+                    is { } radio
+            )
             {
                 needs.Add(new KeepsNameAndPassword("", radio.Name, radio.Security, radio.Password));
             }
@@ -86,15 +210,46 @@ internal static partial class QuickNeed
                 words.Fail("The box at the line sends no name yet.", 1);
             }
         }
-        else if (home.Site.Devices.FirstOrDefault(d => string.Equals(d.Name, subject, StringComparison.OrdinalIgnoreCase) || d.Id == subject) is { } device)
+        else if (
+            home.Site.Devices.FirstOrDefault(d => string.Equals(d.Name, subject, StringComparison.OrdinalIgnoreCase) || d.Id == subject) is
+            { } device
+        )
         {
             words.Rest(
                 "outside and a port, found, server, delay or online may stand here",
-                text => Outside().Match(text) is { Success: true } m ? QuickGear.Then(() => needs.Add(new ReachFromOutside("", device.Id, m.Groups[2].Value.Equals("udp", StringComparison.OrdinalIgnoreCase) ? Protocol.Udp : Protocol.Tcp, int.Parse(m.Groups[1].ValueSpan, CultureInfo.InvariantCulture), false)), "reached from outside") : null,
-                text => QuickWords.Is(text, "found") ? QuickGear.Then(() => needs.Add(new FoundByOthers("", device.Id)), "found by every device") : null,
-                text => QuickWords.Is(text, "server", "served") ? QuickGear.Then(() => needs.Add(new LocalServer("", device.Id)), "reached by every device of the home") : null,
-                text => QuickWords.Is(text, "delay", "low delay", "game", "calls") ? QuickGear.Then(() => needs.Add(new LittleDelay("", device.Id)), "little delay") : null,
-                text => QuickWords.Is(text, "online") ? QuickGear.Then(() => needs.Add(new StaysOnline("", device.Id)), "online during the work") : null);
+                text =>
+                    Outside().Match(text) is { Success: true } m
+                        ? QuickGear.Then(
+                            () =>
+                                needs.Add(
+                                    new ReachFromOutside(
+                                        "",
+                                        device.Id,
+                                        m.Groups[2].Value.Equals("udp", StringComparison.OrdinalIgnoreCase) ? Protocol.Udp : Protocol.Tcp,
+                                        int.Parse(m.Groups[1].ValueSpan, CultureInfo.InvariantCulture),
+                                        false
+                                    )
+                                ),
+                            "reached from outside"
+                        )
+                        : null,
+                text =>
+                    QuickWords.Is(text, "found")
+                        ? QuickGear.Then(() => needs.Add(new FoundByOthers("", device.Id)), "found by every device")
+                        : null,
+                text =>
+                    QuickWords.Is(text, "server", "served")
+                        ? QuickGear.Then(() => needs.Add(new LocalServer("", device.Id)), "reached by every device of the home")
+                        : null,
+                text =>
+                    QuickWords.Is(text, "delay", "low delay", "game", "calls")
+                        ? QuickGear.Then(() => needs.Add(new LittleDelay("", device.Id)), "little delay")
+                        : null,
+                text =>
+                    QuickWords.Is(text, "online")
+                        ? QuickGear.Then(() => needs.Add(new StaysOnline("", device.Id)), "online during the work")
+                        : null
+            );
             if (needs.Count == 0)
             {
                 words.Fail($"What is asked of {device.Name}? Such as outside 8000, found, server, delay or online.", 1);
@@ -107,7 +262,10 @@ internal static partial class QuickNeed
         }
         else
         {
-            words.Fail($"'{Ipv4Address.Shown(subject)}' is neither a device nor a place of this home, nor guests, name, telephone, television or alarm.", 1);
+            words.Fail(
+                $"'{Ipv4Address.Shown(subject)}' is neither a device nor a place of this home, nor guests, name, telephone, television or alarm.",
+                1
+            );
         }
         return words.Error is not null ? null : [.. needs.Select(n => new SetNeed(n))];
     }

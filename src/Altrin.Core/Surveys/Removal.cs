@@ -10,7 +10,8 @@ internal static class Removal
     public static IReadOnlyList<Touch> Touches(HomeFile home, string id)
     {
         var site = home.Site;
-        Setting own = site.Boxes.Any(b => b.Id == id) ? Setting.Box
+        Setting own =
+            site.Boxes.Any(b => b.Id == id) ? Setting.Box
             : site.Devices.Any(d => d.Id == id) ? Setting.Device
             : site.Needs.Any(n => n.Id == id) ? Setting.Need
             : site.Buildings.Any(b => b.Id == id) ? Setting.Building
@@ -20,10 +21,14 @@ internal static class Removal
         var runs = site.Runs.Where(r => r.Id == id || r.A == id || r.B == id).Select(r => r.Id).ToHashSet(StringComparer.Ordinal);
         var inSite = own switch
         {
-            Setting.Place => site.Boxes.Where(b => b.Place == id).Select(b => new Touch(Setting.Box, b.Id, nameof(Box.Place)))
+            Setting.Place => site
+                .Boxes.Where(b => b.Place == id)
+                .Select(b => new Touch(Setting.Box, b.Id, nameof(Box.Place)))
                 .Concat(site.Devices.Where(d => d.Place == id).Select(d => new Touch(Setting.Device, d.Id, nameof(Device.Place))))
                 .Concat(site.Sockets.Where(s => s.Place == id).Select(s => new Touch(Setting.Socket, s.Id, nameof(Socket.Place)))),
-            Setting.Building => site.Places.Where(p => p.Building == id).Select(p => new Touch(Setting.Place, p.Id, nameof(Place.Building))),
+            Setting.Building => site
+                .Places.Where(p => p.Building == id)
+                .Select(p => new Touch(Setting.Place, p.Id, nameof(Place.Building))),
             _ => [],
         };
         return
@@ -75,7 +80,12 @@ internal static class Removal
     }
 
     /// <summary>Boxes that live by a radio link to another one, or by its being their main node: without it they go on the shelf.</summary>
-    public static IEnumerable<string> Leaning(SetUp setUp, string id) => setUp.Boxes
-        .Where(b => b.Mode is RepeaterMode { Link.Box: var a } && a == id || b.Mode is WirelessBridgeMode { Link.Box: var w } && w == id || b.Mode is SatelliteMode { Main: var m } && m == id)
-        .Select(b => b.Box);
+    public static IEnumerable<string> Leaning(SetUp setUp, string id) =>
+        setUp
+            .Boxes.Where(b =>
+                b.Mode is RepeaterMode { Link.Box: var a } && a == id
+                || b.Mode is WirelessBridgeMode { Link.Box: var w } && w == id
+                || b.Mode is SatelliteMode { Main: var m } && m == id
+            )
+            .Select(b => b.Box);
 }

@@ -38,40 +38,55 @@ public sealed record ServiceFacts(
     Known Locked,
     MacAddress? LockedTo,
     string? Account,
-    string? Password)
+    string? Password
+)
 {
     /// <summary>A service member by member.</summary>
-    public static ServiceFacts Of(Service service) => new(
-        Service.KindOf(service),
-        service.DownMbps,
-        service.UpMbps,
-        service.Access,
-        service.HandOff,
-        service.Leases,
-        (service as PublicFixed)?.Address,
-        (service as PublicFixed)?.Gateway,
-        (service as PublicFixed)?.DnsServers ?? [],
-        (service as CarrierNat)?.Inside,
-        service.Line.Login,
-        service.Line.Tagged,
-        service.Line.Tag,
-        service.Line.Locked,
-        service.Line.LockedTo,
-        service.Line.Account,
-        service.Line.Password);
+    public static ServiceFacts Of(Service service) =>
+        new(
+            Service.KindOf(service),
+            service.DownMbps,
+            service.UpMbps,
+            service.Access,
+            service.HandOff,
+            service.Leases,
+            (service as PublicFixed)?.Address,
+            (service as PublicFixed)?.Gateway,
+            (service as PublicFixed)?.DnsServers ?? [],
+            (service as CarrierNat)?.Inside,
+            service.Line.Login,
+            service.Line.Tagged,
+            service.Line.Tag,
+            service.Line.Locked,
+            service.Line.LockedTo,
+            service.Line.Account,
+            service.Line.Password
+        );
 
     /// <summary>The service of these members, or what is missing. What its kind does not have is left out.</summary>
     public Parsed<Service> Whole()
     {
         Parsed<Service> whole = Kind switch
         {
-            ServiceKind.PublicFixed when Address is { } own && Gateway is { } side => new PublicFixed(own, side, DownMbps, UpMbps) { DnsServers = DnsServers },
+            ServiceKind.PublicFixed when Address is { } own && Gateway is { } side => new PublicFixed(own, side, DownMbps, UpMbps)
+            {
+                DnsServers = DnsServers,
+            },
             ServiceKind.PublicFixed => Parsed<Service>.Fail("A fixed public address needs the address and the provider's gateway."),
             ServiceKind.PublicDynamic => new PublicDynamic(DownMbps, UpMbps),
             ServiceKind.CarrierNat => new CarrierNat(DownMbps, UpMbps) { Inside = Inside },
             _ => new UnknownService(DownMbps, UpMbps),
         };
-        var line = new LineNeeds { Login = Login, Tagged = Tagged, Tag = Tagged == Known.Yes ? Tag : null, Locked = Locked, LockedTo = Locked == Known.Yes ? LockedTo : null, Account = Account, Password = Password };
+        var line = new LineNeeds
+        {
+            Login = Login,
+            Tagged = Tagged,
+            Tag = Tagged == Known.Yes ? Tag : null,
+            Locked = Locked,
+            LockedTo = Locked == Known.Yes ? LockedTo : null,
+            Account = Account,
+            Password = Password,
+        };
         return whole.Then<Service>(s => s with { Access = Access, HandOff = HandOff, Leases = Leases, Line = line });
     }
 }

@@ -17,12 +17,19 @@ public sealed record Shelf(IReadOnlyList<Profile> Profiles)
     public Parsed<Profile> Meant(string words)
     {
         var asked = Words(words);
-        var fitting = Profiles.Where(p => asked.Count > 0 && Words($"{p.Name} {p.ShelfId}") is var own && asked.All(a => own.Any(o => o.StartsWith(a, StringComparison.Ordinal)))).ToList();
+        var fitting = Profiles
+            .Where(p =>
+                asked.Count > 0
+                && Words($"{p.Name} {p.ShelfId}") is var own
+                && asked.All(a => own.Any(o => o.StartsWith(a, StringComparison.Ordinal)))
+            )
+            .ToList();
         return fitting switch
         {
             [var one] => one,
             [] => Parsed<Profile>.Fail($"Nothing on the shelf is called '{Ipv4Address.Shown(words.Trim())}'."),
-            _ when fitting.Find(p => p.ShelfId == words.Trim() || string.Equals(p.Name, words.Trim(), StringComparison.OrdinalIgnoreCase)) is { } exact => exact,
+            _ when fitting.Find(p => p.ShelfId == words.Trim() || string.Equals(p.Name, words.Trim(), StringComparison.OrdinalIgnoreCase))
+                    is { } exact => exact,
             _ => Parsed<Profile>.Fail($"'{Ipv4Address.Shown(words.Trim())}' may be {Listed(fitting)}; a word more tells which."),
         };
     }
@@ -34,5 +41,8 @@ public sealed record Shelf(IReadOnlyList<Profile> Profiles)
         string.Join(" or ", profiles.Take(5).Select(p => $"\"{p.Name}\"")) + (profiles.Count > 5 ? $" or {profiles.Count - 5} more" : "");
 
     private static List<string> Words(string text) =>
-        [.. string.Concat(text.ToLowerInvariant().Select(c => char.IsLetterOrDigit(c) || c == '.' ? c : ' ')).Split(' ', StringSplitOptions.RemoveEmptyEntries)];
+        [
+            .. string.Concat(text.ToLowerInvariant().Select(c => char.IsLetterOrDigit(c) || c == '.' ? c : ' '))
+                .Split(' ', StringSplitOptions.RemoveEmptyEntries),
+        ];
 }

@@ -10,8 +10,10 @@ public enum Trend
 {
     /// <summary>It was let down and is no more, or less so.</summary>
     Better,
+
     /// <summary>It is let down where it was not, or more so.</summary>
     Worse,
+
     /// <summary>It is otherwise, and neither better nor worse for that.</summary>
     Other,
 }
@@ -21,12 +23,16 @@ public enum MovedKind
 {
     /// <summary>Ordinary internet of a device.</summary>
     Internet,
+
     /// <summary>Something that the customer asked for.</summary>
     Need,
+
     /// <summary>A finding that came or went.</summary>
     Finding,
+
     /// <summary>Who reaches whom.</summary>
     Reach,
+
     /// <summary>An address.</summary>
     Address,
 }
@@ -39,7 +45,15 @@ public enum MovedKind
 /// <param name="After">How it is.</param>
 /// <param name="Why">Why it is so now; null where there is nothing to say.</param>
 /// <param name="Subjects">Ids of boxes and devices that it is about.</param>
-public sealed record Moved(MovedKind Kind, Trend Trend, string About, string Before, string After, string? Why, IReadOnlyList<string> Subjects);
+public sealed record Moved(
+    MovedKind Kind,
+    Trend Trend,
+    string About,
+    string Before,
+    string After,
+    string? Why,
+    IReadOnlyList<string> Subjects
+);
 
 /// <summary>What differs between two proofs of one home.</summary>
 /// <param name="Verdict">The verdict of the second.</param>
@@ -53,15 +67,33 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
     /// <summary>Compares two proofs.</summary>
     /// <param name="before">The first.</param>
     /// <param name="after">The second.</param>
-    /// <param name="findings">Whether findings are compared too: they judge what is set, and say little of what is merely off for a while.</param>
+    /// <param name="findings">Whether findings are compared too: they judge what is set, and say little of what is merely off for a
+    /// while.</param>
     public static ProofDifference Between(Proof before, Proof after, bool findings = true)
     {
         var (a, b) = (before.Observation, after.Observation);
         var internet = Internet(a, b).ToList();
         var needs = Needs(a, b).ToList();
         var moved = internet.Concat(needs).Concat(findings ? Findings(before, after) : []).Concat(Reach(a, b)).Concat(Addresses(a, b));
-        var stayed = b.Sheet.Internet.Count(i => !internet.Exists(m => m.Subjects[0] == i.Device)) + b.Sheet.Needs.Count(n => !needs.Exists(m => m.Subjects[0] == n.Need));
-        return new(after.Verdict, [.. moved.OrderBy(m => m.Trend switch { Trend.Worse => 0, Trend.Better => 1, _ => 2 }).ThenBy(m => m.Kind)], stayed);
+        var stayed =
+            b.Sheet.Internet.Count(i => !internet.Exists(m => m.Subjects[0] == i.Device))
+            + b.Sheet.Needs.Count(n => !needs.Exists(m => m.Subjects[0] == n.Need));
+        return new(
+            after.Verdict,
+            [
+                .. moved
+                    .OrderBy(m =>
+                        m.Trend switch
+                        {
+                            Trend.Worse => 0,
+                            Trend.Better => 1,
+                            _ => 2,
+                        }
+                    )
+                    .ThenBy(m => m.Kind),
+            ],
+            stayed
+        );
     }
 
     private static IEnumerable<Moved> Internet(Observation before, Observation after)
@@ -80,22 +112,51 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
             }
             else if (!then.NatBy.SequenceEqual(now.NatBy) && now.Answer.Kind != AnswerKind.No)
             {
-                yield return new(MovedKind.Internet, now.NatBy.Count < then.NatBy.Count ? Trend.Better : now.NatBy.Count > then.NatBy.Count ? Trend.Worse : Trend.Other, $"NAT on the way of {name}", Ways(before, then), Ways(after, now), null, [now.Device]);
+                yield return new(
+                    MovedKind.Internet,
+                    now.NatBy.Count < then.NatBy.Count ? Trend.Better
+                        : now.NatBy.Count > then.NatBy.Count ? Trend.Worse
+                        : Trend.Other,
+                    $"NAT on the way of {name}",
+                    Ways(before, then),
+                    Ways(after, now),
+                    null,
+                    [now.Device]
+                );
             }
         }
         foreach (var gone in was.Keys.Except(after.Sheet.Internet.Select(i => i.Device)).Order(StringComparer.Ordinal))
         {
-            yield return new(MovedKind.Internet, Trend.Other, $"Internet of {before.Network.NameOf(gone)}", AnswerWords.Of(was[gone].Answer.Kind), "off, or not in use", null, [gone]);
+            yield return new(
+                MovedKind.Internet,
+                Trend.Other,
+                $"Internet of {before.Network.NameOf(gone)}",
+                AnswerWords.Of(was[gone].Answer.Kind),
+                "off, or not in use",
+                null,
+                [gone]
+            );
         }
     }
 
-    private static string Ways(Observation seen, InternetFact fact) => fact.NatBy.Count == 0 ? "none" : string.Join(", then ", fact.NatBy.Select(t => t == Sites.PortRef.Street ? "the provider" : seen.Network.NameOf(t)));
+    private static string Ways(Observation seen, InternetFact fact) =>
+        fact.NatBy.Count == 0
+            ? "none"
+            : string.Join(", then ", fact.NatBy.Select(t => t == Sites.PortRef.Street ? "the provider" : seen.Network.NameOf(t)));
 
     private static IEnumerable<Moved> Needs(Observation before, Observation after) =>
         from now in after.Sheet.Needs
         join then in before.Sheet.Needs on now.Need equals then.Need
         where then.Answer.Kind != now.Answer.Kind
-        select Answered(MovedKind.Need, NeedWords.Of(after.Network.Design, after.Network.Design.Site.Needs.First(n => n.Id == now.Need)) is var (subject, asked) ? $"{subject} {asked}" : "", then.Answer, now.Answer, now.About.Length == 0 ? [now.Need] : [now.Need, now.About]);
+        select Answered(
+            MovedKind.Need,
+            NeedWords.Of(after.Network.Design, after.Network.Design.Site.Needs.First(n => n.Id == now.Need)) is var (subject, asked)
+                ? $"{subject} {asked}"
+                : "",
+            then.Answer,
+            now.Answer,
+            now.About.Length == 0 ? [now.Need] : [now.Need, now.About]
+        );
 
     private static IEnumerable<Moved> Findings(Proof before, Proof after)
     {
@@ -113,12 +174,28 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
             {
                 if (finding.CausedBy.Count == 0 && !said.Contains(finding.What))
                 {
-                    yield return new(MovedKind.Finding, Trend.Worse, finding.What, "not there", Words(finding.Severity), finding.Notice, finding.Subjects);
+                    yield return new(
+                        MovedKind.Finding,
+                        Trend.Worse,
+                        finding.What,
+                        "not there",
+                        Words(finding.Severity),
+                        finding.Notice,
+                        finding.Subjects
+                    );
                 }
             }
             else if (then.Severity != finding.Severity)
             {
-                yield return new(MovedKind.Finding, finding.Severity > then.Severity ? Trend.Worse : Trend.Better, finding.What, Words(then.Severity), Words(finding.Severity), null, finding.Subjects);
+                yield return new(
+                    MovedKind.Finding,
+                    finding.Severity > then.Severity ? Trend.Worse : Trend.Better,
+                    finding.What,
+                    Words(then.Severity),
+                    Words(finding.Severity),
+                    null,
+                    finding.Subjects
+                );
             }
         }
     }
@@ -133,20 +210,31 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
         var (was, now) = (Pairs(before.Sheet.Reach), Pairs(after.Sheet.Reach));
         foreach (var from in devices)
         {
-            var changed = devices.Where(to => to != from).Select(to => (To: to, Then: was(from, to), Now: now(from, to))).Where(c => c.Then is not null && c.Now is not null && c.Then.Answer.Kind != c.Now.Answer.Kind);
+            var changed = devices
+                .Where(to => to != from)
+                .Select(to => (To: to, Then: was(from, to), Now: now(from, to)))
+                .Where(c => c.Then is not null && c.Now is not null && c.Then.Answer.Kind != c.Now.Answer.Kind);
             foreach (var group in changed.GroupBy(c => (Then: c.Then!.Answer.Kind, Now: c.Now!.Answer.Kind)))
             {
                 var to = group.Select(c => c.To).ToList();
                 yield return new(
-                    MovedKind.Reach, Direction(group.Key.Then, group.Key.Now), $"{after.Network.NameOf(from)} to {string.Join(", ", to.Select(after.Network.NameOf))}",
-                    AnswerWords.Of(group.Key.Then), AnswerWords.Of(group.Key.Now), group.First().Now!.Answer.Causes is [var why, ..] ? why.Text : null, [from, .. to]);
+                    MovedKind.Reach,
+                    Direction(group.Key.Then, group.Key.Now),
+                    $"{after.Network.NameOf(from)} to {string.Join(", ", to.Select(after.Network.NameOf))}",
+                    AnswerWords.Of(group.Key.Then),
+                    AnswerWords.Of(group.Key.Now),
+                    group.First().Now!.Answer.Causes is [var why, ..] ? why.Text : null,
+                    [from, .. to]
+                );
             }
         }
     }
 
     private static Func<string, string, ReachCell?> Pairs(ReachFact reach)
     {
-        var classOf = reach.Classes.SelectMany(c => c.Devices.Select(d => (d, c.Id))).ToDictionary(x => x.d, x => x.Id, StringComparer.Ordinal);
+        var classOf = reach
+            .Classes.SelectMany(c => c.Devices.Select(d => (d, c.Id)))
+            .ToDictionary(x => x.d, x => x.Id, StringComparer.Ordinal);
         var cells = reach.Cells.ToDictionary(c => (c.From, c.To));
         return (from, to) => cells.GetValueOrDefault((classOf[from], classOf[to]));
     }
@@ -159,26 +247,50 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
             if (was.TryGetValue((now.Owner, now.Side), out var then) && Words(then) != Words(now))
             {
                 yield return new(
-                    MovedKind.Address, now.Origin == AddressOrigin.SelfAssigned ? Trend.Worse : then.Origin == AddressOrigin.SelfAssigned ? Trend.Better : Trend.Other,
-                    $"Address of {after.Network.NameOf(now.Owner)}{(now.Side == Side.Wan ? ", WAN side" : "")}", Words(then), Words(now), null, [now.Owner]);
+                    MovedKind.Address,
+                    now.Origin == AddressOrigin.SelfAssigned ? Trend.Worse
+                        : then.Origin == AddressOrigin.SelfAssigned ? Trend.Better
+                        : Trend.Other,
+                    $"Address of {after.Network.NameOf(now.Owner)}{(now.Side == Side.Wan ? ", WAN side" : "")}",
+                    Words(then),
+                    Words(now),
+                    null,
+                    [now.Owner]
+                );
             }
         }
     }
 
-    private static string Words(AddressFact fact) => fact.Origin switch
-    {
-        AddressOrigin.None => "none",
-        AddressOrigin.SelfAssigned when fact.Address is null && fact.From is null => "none",
-        AddressOrigin.SelfAssigned => "its own, no DHCP server answered",
-        _ => fact.Address is { } exact ? $"{exact}/{fact.PrefixLength}" : $"one of {fact.From}",
-    };
+    private static string Words(AddressFact fact) =>
+        fact.Origin switch
+        {
+            AddressOrigin.None => "none",
+            AddressOrigin.SelfAssigned when fact.Address is null && fact.From is null => "none",
+            AddressOrigin.SelfAssigned => "its own, no DHCP server answered",
+            _ => fact.Address is { } exact ? $"{exact}/{fact.PrefixLength}" : $"one of {fact.From}",
+        };
 
     private static Moved Answered(MovedKind kind, string about, Answer then, Answer now, IReadOnlyList<string> subjects) =>
-        new(kind, Direction(then.Kind, now.Kind), about, AnswerWords.Of(then.Kind), AnswerWords.Of(now.Kind), now.IsYes ? null : now.Why, subjects);
+        new(
+            kind,
+            Direction(then.Kind, now.Kind),
+            about,
+            AnswerWords.Of(then.Kind),
+            AnswerWords.Of(now.Kind),
+            now.IsYes ? null : now.Why,
+            subjects
+        );
 
     private static Trend Direction(AnswerKind then, AnswerKind now) => Rank(now) > Rank(then) ? Trend.Better : Trend.Worse;
 
-    private static int Rank(AnswerKind kind) => kind switch { AnswerKind.Yes => 3, AnswerKind.Unknown => 2, AnswerKind.Luck => 1, _ => 0 };
+    private static int Rank(AnswerKind kind) =>
+        kind switch
+        {
+            AnswerKind.Yes => 3,
+            AnswerKind.Unknown => 2,
+            AnswerKind.Luck => 1,
+            _ => 0,
+        };
 
     private static string Words(Severity severity) => severity == Severity.WillNotWork ? "will not work" : "a concern";
 }

@@ -10,8 +10,10 @@ public enum PrintoutStyle
 {
     /// <summary>ip addr, ip route, ip neigh, ping, traceroute.</summary>
     Ip,
+
     /// <summary>ipconfig /all, arp -a, ping, tracert.</summary>
     Ipconfig,
+
     /// <summary>ifconfig, netstat -rn, arp -an, ping, traceroute.</summary>
     Ifconfig,
 }
@@ -67,7 +69,8 @@ internal sealed record Adapter(
     Ipv4Address? Server,
     int? LeaseMinutes,
     string? Domain,
-    IReadOnlyList<(Ipv4Address Address, MacAddress Mac)> Neighbours)
+    IReadOnlyList<(Ipv4Address Address, MacAddress Mac)> Neighbours
+)
 {
     public static IReadOnlyList<Adapter> Of(Observation seen, string owner) =>
         [.. seen.Network.Interfaces.Where(i => i.Owner == owner).Select((side, number) => Of(seen, side, number))];
@@ -75,9 +78,13 @@ internal sealed record Adapter(
     private static Adapter Of(Observation seen, Interface side, int number)
     {
         var held = seen.Leasing.Holdings(side) is [var first, ..] ? first : null;
-        var own = held is null ? null : held.Shown is { } address ? new InterfaceAddress(address, held.PrefixLength) : (InterfaceAddress?)null;
+        var own =
+            held is null ? null
+            : held.Shown is { } address ? new InterfaceAddress(address, held.PrefixLength)
+            : (InterfaceAddress?)null;
         var seat = held?.Server is { } server ? seen.Network.Segment(side.Segment).Servers.FirstOrDefault(s => s.Owner == server) : null;
-        var neighbours = Looking.At(seen, side)
+        var neighbours = Looking
+            .At(seen, side)
             .Select(n => (Address: n.Address ?? seen.AddressOf(n.Owner, side.Segment), n.Mac))
             .Where(n => n is { Address: not null, Mac: not null })
             .Select(n => (n.Address!.Value, n.Mac!.Value))
@@ -85,8 +92,19 @@ internal sealed record Adapter(
             .OrderBy(n => n.Item1)
             .ToList();
         return new(
-            number, side.Linked, Core.Exchanges.Station.Of(side).Mac, own, side.Setting is Automatic, held?.SelfAssigned ?? false,
-            own is null ? null : held?.Gateway, held?.DnsServers ?? [], seat?.Own, seat?.LeaseMinutes, seat?.Domain, neighbours);
+            number,
+            side.Linked,
+            Core.Exchanges.Station.Of(side).Mac,
+            own,
+            side.Setting is Automatic,
+            held?.SelfAssigned ?? false,
+            own is null ? null : held?.Gateway,
+            held?.DnsServers ?? [],
+            seat?.Own,
+            seat?.LeaseMinutes,
+            seat?.Domain,
+            neighbours
+        );
     }
 }
 

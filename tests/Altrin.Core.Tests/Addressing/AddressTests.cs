@@ -27,8 +27,10 @@ public sealed class AddressTests
     public void Refuses_what_other_programs_guess_at(string text, string says) => Assert.Contains(says, Ipv4Address.Parse(text).Error);
 
     [Fact]
-    public void Agrees_with_the_runtime_on_every_address() => Property.Check(Draw.Address, a =>
-        Assert.Equal(new IPAddress(BitConverter.GetBytes(a.Bits).Reverse().ToArray()).ToString(), a.ToString()));
+    public void Agrees_with_the_runtime_on_every_address() =>
+        Property.Check(Draw.Address, a =>
+            Assert.Equal(new IPAddress(BitConverter.GetBytes(a.Bits).Reverse().ToArray()).ToString(), a.ToString())
+        );
 
     [Fact]
     public void Arithmetic_stops_at_both_ends()

@@ -7,11 +7,13 @@ public sealed class RangeAndPlanTests
 {
     private static Ipv4Address At(string text) => Ipv4Address.Parse(text).Value;
 
-    private static AddressPlan Plan(string subnet, string? pool, string[]? reserved = null, string[]? taken = null) => new(
-        Subnet.Parse(subnet).Value,
-        pool is null ? null : AddressRange.Parse(pool).Value,
-        (reserved ?? []).Select(At).ToHashSet(),
-        (taken ?? []).Select(At).ToHashSet());
+    private static AddressPlan Plan(string subnet, string? pool, string[]? reserved = null, string[]? taken = null) =>
+        new(
+            Subnet.Parse(subnet).Value,
+            pool is null ? null : AddressRange.Parse(pool).Value,
+            (reserved ?? []).Select(At).ToHashSet(),
+            (taken ?? []).Select(At).ToHashSet()
+        );
 
     [Theory]
     [InlineData("192.168.8.20-192.168.8.199", 180)]
@@ -32,15 +34,16 @@ public sealed class RangeAndPlanTests
     public void Refuses_what_is_no_range(string text) => Assert.False(AddressRange.Parse(text).Ok);
 
     [Fact]
-    public void Carving_leaves_everything_else_and_nothing_twice() => Property.Check(Draw.SmallRange.Select(Draw.Address.Array[0, 6], Gen.Int[0, 300].Array[0, 6]), (range, far, near) =>
-    {
-        var carved = far.Concat(near.Select(n => new Ipv4Address((uint)Math.Min(range.First.Bits + n, uint.MaxValue)))).ToList();
-        var left = range.Without(carved);
-        Assert.Equal(range.Count - carved.Where(range.Contains).Distinct().Count(), left.Sum(r => r.Count));
-        Assert.All(carved, c => Assert.DoesNotContain(left, r => r.Contains(c)));
-        Assert.All(left.Zip(left.Skip(1)), p => Assert.True(p.First.Last < p.Second.First));
-        Assert.Equal(left.Select(r => r.Count).DefaultIfEmpty().Max(), range.LongestWithout(carved)?.Count ?? 0);
-    });
+    public void Carving_leaves_everything_else_and_nothing_twice() =>
+        Property.Check(Draw.SmallRange.Select(Draw.Address.Array[0, 6], Gen.Int[0, 300].Array[0, 6]), (range, far, near) =>
+        {
+            var carved = far.Concat(near.Select(n => new Ipv4Address((uint)Math.Min(range.First.Bits + n, uint.MaxValue)))).ToList();
+            var left = range.Without(carved);
+            Assert.Equal(range.Count - carved.Where(range.Contains).Distinct().Count(), left.Sum(r => r.Count));
+            Assert.All(carved, c => Assert.DoesNotContain(left, r => r.Contains(c)));
+            Assert.All(left.Zip(left.Skip(1)), p => Assert.True(p.First.Last < p.Second.First));
+            Assert.Equal(left.Select(r => r.Count).DefaultIfEmpty().Max(), range.LongestWithout(carved)?.Count ?? 0);
+        });
 
     // A pool that starts at .10 keeps .1 to .9, not .1 to .10 (common practice: pools are inclusive).
     [Theory]
@@ -53,9 +56,11 @@ public sealed class RangeAndPlanTests
     [InlineData("192.168.8.5", AddressStanding.Reserved)]
     [InlineData("192.168.8.120", AddressStanding.Reserved)]
     [InlineData("192.168.8.1", AddressStanding.Taken)]
-    public void Classifies_a_proposed_address(string address, AddressStanding standing) => Assert.Equal(
-        standing,
-        Plan("192.168.8.0/24", "192.168.8.10-192.168.8.199", ["192.168.8.5", "192.168.8.120"], ["192.168.8.1"]).Classify(At(address)));
+    public void Classifies_a_proposed_address(string address, AddressStanding standing) =>
+        Assert.Equal(
+            standing,
+            Plan("192.168.8.0/24", "192.168.8.10-192.168.8.199", ["192.168.8.5", "192.168.8.120"], ["192.168.8.1"]).Classify(At(address))
+        );
 
     [Theory]
     [InlineData("192.168.8.0/24", "192.168.8.20-192.168.8.199", "192.168.8.1", "192.168.8.2")]
@@ -67,15 +72,29 @@ public sealed class RangeAndPlanTests
         Assert.Equal(expected, Plan(subnet, pool, null, [taken]).FirstFree()?.ToString());
 
     [Fact]
-    public void What_it_finds_is_free() => Property.Check(Draw.Subnet.Where(s => s.PrefixLength is >= 16 and <= 30).Select(Gen.Int[0, 300], Gen.Int[0, 300]), (subnet, from, to) =>
-    {
-        var hosts = subnet.Hosts;
-        Ipv4Address Inside(int n) => new((uint)Math.Min(hosts.First.Bits + n, hosts.Last.Bits));
-        var plan = new AddressPlan(subnet, AddressRange.Between(Inside(from), Inside(to)), new HashSet<Ipv4Address>(), new HashSet<Ipv4Address> { hosts.First });
-        var brute = Enumerable.Range(0, (int)Math.Min(hosts.Count, 700)).Select(Inside).Where(a => plan.Classify(a) == AddressStanding.Free).Select(a => (Ipv4Address?)a).FirstOrDefault();
-        if (hosts.Count <= 700 || brute is not null)
-        {
-            Assert.Equal(brute, plan.FirstFree());
-        }
-    });
+    public void What_it_finds_is_free() =>
+        Property.Check(
+            Draw.Subnet.Where(s => s.PrefixLength is >= 16 and <= 30).Select(Gen.Int[0, 300], Gen.Int[0, 300]),
+            (subnet, from, to) =>
+            {
+                var hosts = subnet.Hosts;
+                Ipv4Address Inside(int n) => new((uint)Math.Min(hosts.First.Bits + n, hosts.Last.Bits));
+                var plan = new AddressPlan(
+                    subnet,
+                    AddressRange.Between(Inside(from), Inside(to)),
+                    new HashSet<Ipv4Address>(),
+                    new HashSet<Ipv4Address> { hosts.First }
+                );
+                var brute = Enumerable
+                    .Range(0, (int)Math.Min(hosts.Count, 700))
+                    .Select(Inside)
+                    .Where(a => plan.Classify(a) == AddressStanding.Free)
+                    .Select(a => (Ipv4Address?)a)
+                    .FirstOrDefault();
+                if (hosts.Count <= 700 || brute is not null)
+                {
+                    Assert.Equal(brute, plan.FirstFree());
+                }
+            }
+        );
 }

@@ -7,6 +7,7 @@ namespace Altrin.Core.Tests.Addressing;
 public sealed class SubnetTests
 {
     private static Subnet Net(string text) => Subnet.Parse(text).Value;
+
     private static Ipv4Address At(string text) => Ipv4Address.Parse(text).Value;
 
     [Theory]
@@ -71,22 +72,22 @@ public sealed class SubnetTests
 
     [Fact]
     public void Agrees_with_the_runtime_on_containment() => Property.Check(Draw.Subnet.Select(Draw.Address), (subnet, address) =>
-    {
-        var theirs = new System.Net.IPNetwork(IPAddress.Parse(subnet.Network.ToString()), subnet.PrefixLength);
-        Assert.Equal(theirs.Contains(IPAddress.Parse(address.ToString())), subnet.Contains(address));
-    });
+        {
+            var theirs = new System.Net.IPNetwork(IPAddress.Parse(subnet.Network.ToString()), subnet.PrefixLength);
+            Assert.Equal(theirs.Contains(IPAddress.Parse(address.ToString())), subnet.Contains(address));
+        });
 
     [Fact]
     public void Agrees_with_a_general_purpose_library() => Property.Check(Draw.Subnet.Select(Draw.Subnet), (a, b) =>
-    {
-        var (x, y) = (IPNetwork2.Parse(a.ToString()), IPNetwork2.Parse(b.ToString()));
-        Assert.Equal(x.Overlap(y), a.Overlaps(b));
-        Assert.Equal(x.Contains(y), a.Contains(b));
-        Assert.Equal(x.Netmask.ToString(), a.Mask.ToString());
-        Assert.Equal(x.LastUsable.ToString(), a.Hosts.Last.ToString());
-        Assert.Equal(x.FirstUsable.ToString(), a.Hosts.First.ToString());
-        Assert.Equal((long)x.Total, a.Size);
-    });
+        {
+            var (x, y) = (IPNetwork2.Parse(a.ToString()), IPNetwork2.Parse(b.ToString()));
+            Assert.Equal(x.Overlap(y), a.Overlaps(b));
+            Assert.Equal(x.Contains(y), a.Contains(b));
+            Assert.Equal(x.Netmask.ToString(), a.Mask.ToString());
+            Assert.Equal(x.LastUsable.ToString(), a.Hosts.Last.ToString());
+            Assert.Equal(x.FirstUsable.ToString(), a.Hosts.First.ToString());
+            Assert.Equal((long)x.Total, a.Size);
+        });
 
     // The same worked example: customers lie inside their provider's block and beside each other.
     [Fact]
@@ -107,10 +108,10 @@ public sealed class SubnetTests
 
     [Fact]
     public void Splitting_covers_the_block_without_a_gap() => Property.Check(Draw.Subnet.Select(Gen.Int[0, 8]), (subnet, deeper) =>
-    {
-        var parts = subnet.Split(Math.Min(32, subnet.PrefixLength + deeper)).ToList();
-        Assert.Equal(subnet.Network, parts[0].Network);
-        Assert.Equal(subnet.Last, parts[^1].Last);
-        Assert.All(parts.Zip(parts.Skip(1)), p => Assert.Equal(1, p.First.Last.DistanceTo(p.Second.Network)));
-    });
+        {
+            var parts = subnet.Split(Math.Min(32, subnet.PrefixLength + deeper)).ToList();
+            Assert.Equal(subnet.Network, parts[0].Network);
+            Assert.Equal(subnet.Last, parts[^1].Last);
+            Assert.All(parts.Zip(parts.Skip(1)), p => Assert.Equal(1, p.First.Last.DistanceTo(p.Second.Network)));
+        });
 }

@@ -5,7 +5,12 @@ namespace Altrin.Core.Tests.Changes;
 
 public sealed class ChangeTests
 {
-    private static readonly Home Start = Home.WithGateway().Router("in").Switch("sw").Cable("gw/lan1", "in/wan").Wired("a", "gw/lan2").Reserve("gw", "a", "192.168.8.50");
+    private static readonly Home Start = Home.WithGateway()
+        .Router("in")
+        .Switch("sw")
+        .Cable("gw/lan1", "in/wan")
+        .Wired("a", "gw/lan2")
+        .Reserve("gw", "a", "192.168.8.50");
 
     private static Design Applied(params Change[] changes) => ChangeList.Apply(Start.Design, changes).Value;
 
@@ -15,70 +20,114 @@ public sealed class ChangeTests
     public void A_set_up_holds_so_many_accepted_findings_and_no_more()
     {
         Change Accept(int i) => new AcceptFinding($"loop({i})", true, "why", "A. Name");
-        var full = Start.Design with { SetUp = Start.Design.SetUp with { Accepted = [.. Enumerable.Range(0, Acceptance.Most).Select(i => new Acceptance($"loop({i})", true, "why", "A. Name"))] } };
+        var full = Start.Design with
+        {
+            SetUp = Start.Design.SetUp with
+            {
+                Accepted = [.. Enumerable.Range(0, Acceptance.Most).Select(i => new Acceptance($"loop({i})", true, "why", "A. Name"))],
+            },
+        };
         Assert.Contains("At most 500", Accept(Acceptance.Most).ApplyTo(full).Error, StringComparison.Ordinal);
         Assert.True(Accept(3).ApplyTo(full).Ok);
     }
 
-    public static TheoryData<Change, string> Refusals => new()
-    {
-        { new SetMode("nobody", ModeKind.Router), "no box 'nobody'" },
-        { new SetMode("sw", ModeKind.Router), "cannot be set to router; it can be switch" },
-        { new SetLanAddress("sw", Home.Own("10.0.0.1/24")), "no LAN address of its own" },
-        { new SetLanAddress("gw", Home.Own("10.0.0.0/24")), "network address" },
-        { new SetLanAddress("gw", Home.Own("10.0.0.255/24")), "broadcast address" },
-        { new SetLanAddress("gw", Home.Own("10.0.0.1/31")), "/8 to /30" },
-        { new SetLanAddress("gw", Home.Own("127.0.0.1/24")), "no host can have it" },
-        { MovePool.To("gw", Home.Range("192.168.9.1-192.168.9.9")), "does not lie inside 192.168.8.0/24" },
-        { MovePool.To("gw", Home.Range("192.168.8.0-192.168.8.9")), "does not lie inside" },
-        { new Reserve("gw", new(0x5E005399), Home.At("192.168.9.5")), "not a host address" },
-        { new Reserve("gw", new(0x5E005399), Home.At("192.168.8.50")), "already reserved" },
-        { new RemoveReservation("gw", new(0x5E005399)), "reserves nothing" },
-        { new AddForward("gw", new(Protocol.Tcp, 0, Home.At("192.168.8.5"), 80)), "not a port" },
-        { new AddForward("gw", new(Protocol.Tcp, 80, Home.At("224.0.0.1"), 80)), "no host can have it" },
-        { new RemoveForward("gw", Protocol.Udp, 80), "does not forward port 80" },
-        { new SetRadio("gw", "r9", Home.All(new RadioSetting("r9", true, "x", WifiSecurity.Wpa2, null))), "no radio 'r9'" },
-        { new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "", WifiSecurity.Wpa2, null))), "1 to 32 bytes" },
-        { new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, new string('ä', 17), WifiSecurity.Wpa2, null))), "1 to 32 bytes" },
-        { new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "a\nb", WifiSecurity.Wpa2, null))), "control characters" },
-        { new SetDeviceAddress("nobody", new Automatic()), "no device 'nobody'" },
-        { new SetDeviceAddress("a", new Fixed(Home.Own("192.168.8.5/24"), Home.At("255.255.255.255"), [])), "no host can have it" },
-        { new JoinWifi("a", new("nobody", "home", null)), "no box 'nobody'" },
-        { new SetPageAddress("gw", new Automatic()), "no page address to set" },
-        { new Patch(PortRef.Read("gw/lan1"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt), "is taken by the cable to port in of in" },
-        { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("gw/lan3"), CableFacts.NotLookedAt), "two ends" },
-        { new Patch(PortRef.Read("gw/lan9"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt), "no port 'gw/lan9'" },
-        { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), new(Medium.Cat6, double.NaN, null, null)), "more than 0" },
-        { new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "x", WifiSecurity.Wpa2, "The Key!"))), "the key itself is not kept" },
-        { new JoinWifi("a", new("gw", "home", "")), "1 to 60 small letters" },
-        { new SetGuest("gw", Home.All(new GuestNetwork("g", WifiSecurity.Wpa2, "-key", Home.Own("192.168.30.1/24"), Home.Range("192.168.30.2-192.168.30.9")))), "1 to 60 small letters" },
-        { new RemoveGuest("sw"), "no guest network" },
-        { new RemoveGuest("gw"), "has no guest network" },
-        { new SetGuest("gw", Partial<GuestNetwork>.With(g => g.Name, "visitors")), "it needs security, lan, pool" },
-        { new MovePool("gw"), "The first or the last address" },
-        { new MovePool("gw") { First = Home.At("192.168.8.200") }, "begin at 192.168.8.200, behind its end 192.168.8.199" },
-        { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt) { Id = "gw-lan1-in-wan" }, "There is a cable 'gw-lan1-in-wan' already" },
-        { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt) { Id = "Not An Id" }, "is no id of a cable" },
-        { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.WdsPeers, ["nobody"])), "no box 'nobody'" },
-        { new SetUplink("in", Home.All(new Uplink("r5", "nobody", "home", WifiSecurity.Wpa2, null, UplinkFrames.Wds))), "no box 'nobody'" },
-        { new SetDnsServers("gw", [.. Enumerable.Range(1, 5).Select(i => Home.At($"192.168.8.{i}"))], false), "At most 4 DNS servers" },
-        { new SetCable("nothing", Partial<CableFacts>.With(c => c.LengthMetres, 1)), "no cable 'nothing'" },
-        { new SetCable("gw-lan1-in-wan", Partial<CableFacts>.With(c => c.LengthMetres, -1)), "more than 0" },
-        { new PutAway("nobody"), "no box or device 'nobody'" },
-        { new AcceptFinding("loop(a)", true, new string('x', 501), "A. Name"), "at most 500 characters" },
-        { new TakeBackAcceptance("loop(a)"), "is not accepted" },
-        { new Unpatch("nothing"), "no cable 'nothing'" },
-    };
+    public static TheoryData<Change, string> Refusals =>
+        new()
+        {
+            { new SetMode("nobody", ModeKind.Router), "no box 'nobody'" },
+            { new SetMode("sw", ModeKind.Router), "cannot be set to router; it can be switch" },
+            { new SetLanAddress("sw", Home.Own("10.0.0.1/24")), "no LAN address of its own" },
+            { new SetLanAddress("gw", Home.Own("10.0.0.0/24")), "network address" },
+            { new SetLanAddress("gw", Home.Own("10.0.0.255/24")), "broadcast address" },
+            { new SetLanAddress("gw", Home.Own("10.0.0.1/31")), "/8 to /30" },
+            { new SetLanAddress("gw", Home.Own("127.0.0.1/24")), "no host can have it" },
+            { MovePool.To("gw", Home.Range("192.168.9.1-192.168.9.9")), "does not lie inside 192.168.8.0/24" },
+            { MovePool.To("gw", Home.Range("192.168.8.0-192.168.8.9")), "does not lie inside" },
+            { new Reserve("gw", new(0x5E005399), Home.At("192.168.9.5")), "not a host address" },
+            { new Reserve("gw", new(0x5E005399), Home.At("192.168.8.50")), "already reserved" },
+            { new RemoveReservation("gw", new(0x5E005399)), "reserves nothing" },
+            { new AddForward("gw", new(Protocol.Tcp, 0, Home.At("192.168.8.5"), 80)), "not a port" },
+            { new AddForward("gw", new(Protocol.Tcp, 80, Home.At("224.0.0.1"), 80)), "no host can have it" },
+            { new RemoveForward("gw", Protocol.Udp, 80), "does not forward port 80" },
+            { new SetRadio("gw", "r9", Home.All(new RadioSetting("r9", true, "x", WifiSecurity.Wpa2, null))), "no radio 'r9'" },
+            { new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "", WifiSecurity.Wpa2, null))), "1 to 32 bytes" },
+            {
+                new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, new string('ä', 17), WifiSecurity.Wpa2, null))),
+                "1 to 32 bytes"
+            },
+            { new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "a\nb", WifiSecurity.Wpa2, null))), "control characters" },
+            { new SetDeviceAddress("nobody", new Automatic()), "no device 'nobody'" },
+            { new SetDeviceAddress("a", new Fixed(Home.Own("192.168.8.5/24"), Home.At("255.255.255.255"), [])), "no host can have it" },
+            { new JoinWifi("a", new("nobody", "home", null)), "no box 'nobody'" },
+            { new SetPageAddress("gw", new Automatic()), "no page address to set" },
+            {
+                new Patch(PortRef.Read("gw/lan1"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt),
+                "is taken by the cable to port in of in"
+            },
+            { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("gw/lan3"), CableFacts.NotLookedAt), "two ends" },
+            { new Patch(PortRef.Read("gw/lan9"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt), "no port 'gw/lan9'" },
+            { new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), new(Medium.Cat6, double.NaN, null, null)), "more than 0" },
+            {
+                new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "x", WifiSecurity.Wpa2, "The Key!"))),
+                "the key itself is not kept"
+            },
+            { new JoinWifi("a", new("gw", "home", "")), "1 to 60 small letters" },
+            {
+                new SetGuest(
+                    "gw",
+                    Home.All(
+                        new GuestNetwork(
+                            "g",
+                            WifiSecurity.Wpa2,
+                            "-key",
+                            Home.Own("192.168.30.1/24"),
+                            Home.Range("192.168.30.2-192.168.30.9")
+                        )
+                    )
+                ),
+                "1 to 60 small letters"
+            },
+            { new RemoveGuest("sw"), "no guest network" },
+            { new RemoveGuest("gw"), "has no guest network" },
+            { new SetGuest("gw", Partial<GuestNetwork>.With(g => g.Name, "visitors")), "it needs security, lan, pool" },
+            { new MovePool("gw"), "The first or the last address" },
+            {
+                new MovePool("gw") { First = Home.At("192.168.8.200") },
+                "begin at 192.168.8.200, behind its end 192.168.8.199"
+            },
+            {
+                new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt) { Id = "gw-lan1-in-wan" },
+                "There is a cable 'gw-lan1-in-wan' already"
+            },
+            {
+                new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt) { Id = "Not An Id" },
+                "is no id of a cable"
+            },
+            { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.WdsPeers, ["nobody"])), "no box 'nobody'" },
+            {
+                new SetUplink("in", Home.All(new Uplink("r5", "nobody", "home", WifiSecurity.Wpa2, null, UplinkFrames.Wds))),
+                "no box 'nobody'"
+            },
+            { new SetDnsServers("gw", [.. Enumerable.Range(1, 5).Select(i => Home.At($"192.168.8.{i}"))], false), "At most 4 DNS servers" },
+            { new SetCable("nothing", Partial<CableFacts>.With(c => c.LengthMetres, 1)), "no cable 'nothing'" },
+            { new SetCable("gw-lan1-in-wan", Partial<CableFacts>.With(c => c.LengthMetres, -1)), "more than 0" },
+            { new PutAway("nobody"), "no box or device 'nobody'" },
+            { new AcceptFinding("loop(a)", true, new string('x', 501), "A. Name"), "at most 500 characters" },
+            { new TakeBackAcceptance("loop(a)"), "is not accepted" },
+            { new Unpatch("nothing"), "no cable 'nothing'" },
+        };
 
     [Theory]
     [MemberData(nameof(Refusals))]
     public void Refuses_what_a_box_would_not_take(Change change, string says) => Assert.Contains(says, Refused(change));
 
     [Fact]
-    public void Says_which_of_several_is_refused() => Assert.StartsWith("Change 2 of 2:", Refused(new SwitchDhcpServer("gw", false), new Unpatch("nothing")));
+    public void Says_which_of_several_is_refused() =>
+        Assert.StartsWith("Change 2 of 2:", Refused(new SwitchDhcpServer("gw", false), new Unpatch("nothing")));
 
     [Fact]
-    public void A_list_has_an_end() => Assert.Contains("at most 200", Refused([.. Enumerable.Repeat(new SwitchDhcpServer("gw", false), 201)]));
+    public void A_list_has_an_end() =>
+        Assert.Contains("at most 200", Refused([.. Enumerable.Repeat(new SwitchDhcpServer("gw", false), 201)]));
 
     [Fact]
     public void Pool_and_reservations_move_with_the_address()
@@ -89,7 +138,10 @@ public sealed class ChangeTests
 
     [Fact]
     public void A_pool_that_no_longer_fits_takes_a_usual_one() =>
-        Assert.Equal("10.1.2.4-10.1.2.6", ((RouterMode)Applied(new SetLanAddress("gw", Home.Own("10.1.2.1/29"))).Mode("gw")!).Server.Pool.ToString());
+        Assert.Equal(
+            "10.1.2.4-10.1.2.6",
+            ((RouterMode)Applied(new SetLanAddress("gw", Home.Own("10.1.2.1/29"))).Mode("gw")!).Server.Pool.ToString()
+        );
 
     [Fact]
     public void A_mode_keeps_what_it_still_has()
@@ -110,11 +162,19 @@ public sealed class ChangeTests
 
     [Fact]
     public void Opening_a_network_drops_its_key() =>
-        Assert.Null(Applied(new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "home", WifiSecurity.Open, "key")))).Mode("gw")!.Radios[0].Password);
+        Assert.Null(
+            Applied(new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "home", WifiSecurity.Open, "key"))))
+                .Mode("gw")!
+                .Radios[0]
+                .Password
+        );
 
     [Theory]
     [InlineData(1, "gw gets 10.0.0.1/24")]
     [InlineData(2, "gw gets 10.0.0.1/24 and 1 more")]
     public void Lists_are_described_in_words(int count, string words) =>
-        Assert.Equal(words, ChangeList.Describe(Start.Design, [.. Enumerable.Repeat(new SetLanAddress("gw", Home.Own("10.0.0.1/24")), count)]));
+        Assert.Equal(
+            words,
+            ChangeList.Describe(Start.Design, [.. Enumerable.Repeat(new SetLanAddress("gw", Home.Own("10.0.0.1/24")), count)])
+        );
 }

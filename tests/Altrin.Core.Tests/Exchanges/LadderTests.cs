@@ -27,7 +27,8 @@ public sealed class LadderTests
                 "a asks gw to prolong 192.168.8.20",
                 "gw prolongs it",
             ],
-            ladder.Frames.Select(f => f.Text));
+            ladder.Frames.Select(f => f.Text)
+        );
         Assert.Equal(["a", "gw"], ladder.Actors);
         Assert.Equal(["The lease lasts 1 day: its server is asked to prolong it after 12 hours, any server after 21 hours."], ladder.Notes);
         // Half of a day, exactly (RFC 2131, section 4.4.5).
@@ -40,8 +41,17 @@ public sealed class LadderTests
     {
         var home = House().Router("second", "192.168.8.250/24", "192.168.8.201-192.168.8.240").Cable("gw/lan3", "second/lan1");
         var ladder = LeaseLadder.Of(Seen(home), "a")!;
-        Assert.Equal(["gw", "second"], ladder.Frames.Where(f => f.Payload is DhcpPayload { Message.Kind: DhcpKind.Offer }).Select(f => f.From.Owner));
-        Assert.Equal(["gw"], ladder.Frames.Where(f => f.Payload is DhcpPayload { Message: { Kind: DhcpKind.Ack, InUse: null } }).Select(f => f.From.Owner).Distinct());
+        Assert.Equal(
+            ["gw", "second"],
+            ladder.Frames.Where(f => f.Payload is DhcpPayload { Message.Kind: DhcpKind.Offer }).Select(f => f.From.Owner)
+        );
+        Assert.Equal(
+            ["gw"],
+            ladder
+                .Frames.Where(f => f.Payload is DhcpPayload { Message: { Kind: DhcpKind.Ack, InUse: null } })
+                .Select(f => f.From.Owner)
+                .Distinct()
+        );
         Assert.Contains("gw and second answer: the first wins, here gw.", ladder.Notes);
     }
 
@@ -51,7 +61,10 @@ public sealed class LadderTests
         var ladder = LeaseLadder.Of(Seen(Home.New().Router("r", server: false).Wired("x", "r/lan1")), "x")!;
         Assert.Equal([0, 4, 12, 28], ladder.Frames.Where(f => f.Payload is DhcpPayload).Select(f => (int)f.At.TotalSeconds));
         // Three probes and two announcements of an address of its own (RFC 3927, section 2.2).
-        Assert.Equal([true, true, true, false, false], ladder.Frames.Select(f => f.Payload).OfType<ArpPayload>().Select(a => a.Sender == default));
+        Assert.Equal(
+            [true, true, true, false, false],
+            ladder.Frames.Select(f => f.Payload).OfType<ArpPayload>().Select(a => a.Sender == default)
+        );
         Assert.Equal(AnswerKind.No, ladder.Answer.Kind);
         Assert.Equal("r", ladder.StoppedBy);
     }
@@ -63,7 +76,10 @@ public sealed class LadderTests
     {
         var home = House().Device("a", d => d with { ChecksLease = checks });
         var frames = LeaseLadder.Of(Seen(home), "a")!.Frames;
-        Assert.Equal(probes, frames.Count(f => f.Payload is ArpPayload { Reply: false } arp && f.From.Owner == "a" && arp.Target == Home.At("192.168.8.20")));
+        Assert.Equal(
+            probes,
+            frames.Count(f => f.Payload is ArpPayload { Reply: false } arp && f.From.Owner == "a" && arp.Target == Home.At("192.168.8.20"))
+        );
         Assert.Equal(tried, frames.Count(f => f.Payload is ArpPayload && f.From.Owner == "gw" && f.To is null));
     }
 
@@ -90,7 +106,12 @@ public sealed class LadderTests
     [Fact]
     public void Where_leases_are_fewer_than_askers_it_is_luck()
     {
-        var ladder = LeaseLadder.Of(Seen(Home.New().Gateway(pool: "192.168.8.20-192.168.8.20").Cable("street", "gw/wan").Wired("a", "gw/lan1").Wired("c", "gw/lan2")), "a")!;
+        var ladder = LeaseLadder.Of(
+            Seen(
+                Home.New().Gateway(pool: "192.168.8.20-192.168.8.20").Cable("street", "gw/wan").Wired("a", "gw/lan1").Wired("c", "gw/lan2")
+            ),
+            "a"
+        )!;
         Assert.Equal(AnswerKind.Luck, ladder.Answer.Kind);
         Assert.Contains(ladder.Notes, n => n.Contains("the pool of gw holds 1", StringComparison.Ordinal));
     }
@@ -124,11 +145,17 @@ public sealed class LadderTests
     {
         var home = Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1");
         var ladder = ConnectionLadder.ToInternet(Seen(home), "a")!;
-        var opens = ladder.Frames.Where(f => f.Payload is TcpPayload { Opens: true, Acknowledges: false }).Select(f => (f.Segment, $"{((TcpPayload)f.Payload).Source}")).ToList();
+        var opens = ladder
+            .Frames.Where(f => f.Payload is TcpPayload { Opens: true, Acknowledges: false })
+            .Select(f => (f.Segment, $"{((TcpPayload)f.Payload).Source}"))
+            .ToList();
         Assert.Equal(["in", "gw", "street", Provider.Internet], opens.Select(o => o.Segment));
         Assert.Equal(4, opens.Select(o => o.Segment).Count());
         Assert.Equal(3, opens.Select(o => o.Item2).Distinct().Count());
-        var back = ladder.Frames.Where(f => f.Payload is TcpPayload { Opens: true, Acknowledges: true }).Select(f => $"{((TcpPayload)f.Payload).Target}").ToList();
+        var back = ladder
+            .Frames.Where(f => f.Payload is TcpPayload { Opens: true, Acknowledges: true })
+            .Select(f => $"{((TcpPayload)f.Payload).Target}")
+            .ToList();
         Assert.Equal(opens.Select(o => o.Item2).Reverse(), back);
         Assert.Equal(["a", "in", "gw", "street", Provider.Internet], ladder.Actors);
     }
@@ -136,7 +163,13 @@ public sealed class LadderTests
     [Fact]
     public void What_is_stopped_ends_where_it_is_stopped()
     {
-        var home = Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Reach("a", 8443).Forward("gw", 8443, "192.168.8.210");
+        var home = Home.WithGateway()
+            .Router("in")
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1")
+            .Wired("b", "gw/lan2")
+            .Reach("a", 8443)
+            .Forward("gw", 8443, "192.168.8.210");
         var seen = Seen(home);
         var inbound = ConnectionLadder.FromInternet(seen, "reach-a")!;
         Assert.Equal("gw", inbound.StoppedBy);
@@ -150,7 +183,12 @@ public sealed class LadderTests
     [Fact]
     public void A_question_to_everybody_is_answered_in_its_segment_and_dies_at_a_router()
     {
-        var home = Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Wired("c", "gw/lan3");
+        var home = Home.WithGateway()
+            .Router("in")
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1")
+            .Wired("b", "gw/lan2")
+            .Wired("c", "gw/lan3");
         var near = DiscoveryLadder.Of(Seen(home), "b", "c")!;
         Assert.True(near.Answer.IsYes);
         Assert.Equal("c answers that it is 192.168.8.21", near.Frames[^1].Text);
@@ -186,6 +224,11 @@ public sealed class LadderTests
         }
         Assert.All(seen.Sheet.Internet, i => Assert.Equal(i.Packets.Kind, ConnectionLadder.ToInternet(seen, i.Device)!.Answer.Kind));
         Assert.All(LeaseLadder.Askers(seen.Network), a => Assert.NotNull(LeaseLadder.Of(seen, a.Owner)));
-        Assert.All(seen.Sheet.Leases.Where(l => l.Side == Side.Device && seen.Network.Find(l.Owner, l.Side)!.Linked), l => Assert.Equal(l.Offers.Count > 0, LeaseLadder.Of(seen, l.Owner)!.Frames.Any(f => f.Payload is DhcpPayload { Message.Kind: DhcpKind.Offer })));
+        Assert.All(seen.Sheet.Leases.Where(l => l.Side == Side.Device && seen.Network.Find(l.Owner, l.Side)!.Linked), l =>
+            Assert.Equal(
+                l.Offers.Count > 0,
+                LeaseLadder.Of(seen, l.Owner)!.Frames.Any(f => f.Payload is DhcpPayload { Message.Kind: DhcpKind.Offer })
+            )
+        );
     }
 }

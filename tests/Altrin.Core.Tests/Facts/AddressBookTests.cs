@@ -10,23 +10,42 @@ public sealed class AddressBookTests
 {
     private static Observation Seen(Home home) => Judging.Prove(home.Design).Observation;
 
-    private static Home House() => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Wired("c", "gw/lan3", "192.168.8.50/24").Reserve("gw", "b", "192.168.8.10").Wifi("d", "gw");
+    private static Home House() =>
+        Home.WithGateway()
+            .Router("in")
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1")
+            .Wired("b", "gw/lan2")
+            .Wired("c", "gw/lan3", "192.168.8.50/24")
+            .Reserve("gw", "b", "192.168.8.10")
+            .Wifi("d", "gw");
 
     [Fact]
-    public void Lists_every_side_street_first_routers_first_then_by_address() => Assert.Equal(
-        [
-            ("street", "Internet line", "203.0.113.1"), ("gw", "Internet line", "203.0.113.2-203.0.113.254"),
-            ("gw", "gw", "192.168.8.1"), ("b", "gw", "192.168.8.10"), ("d", "gw", "192.168.8.20-192.168.8.199"), ("in", "gw", "192.168.8.20-192.168.8.199"), ("c", "gw", "192.168.8.50"),
-            ("in", "in", "192.168.20.1"), ("a", "in", "192.168.20.100-192.168.20.199"),
-        ],
-        AddressBook.Of(Seen(House())).Select(e => (e.Owner, e.Territory, $"{e.Address}{e.From}")));
+    public void Lists_every_side_street_first_routers_first_then_by_address() =>
+        Assert.Equal(
+            [
+                ("street", "Internet line", "203.0.113.1"),
+                ("gw", "Internet line", "203.0.113.2-203.0.113.254"),
+                ("gw", "gw", "192.168.8.1"),
+                ("b", "gw", "192.168.8.10"),
+                ("d", "gw", "192.168.8.20-192.168.8.199"),
+                ("in", "gw", "192.168.8.20-192.168.8.199"),
+                ("c", "gw", "192.168.8.50"),
+                ("in", "in", "192.168.20.1"),
+                ("a", "in", "192.168.20.100-192.168.20.199"),
+            ],
+            AddressBook.Of(Seen(House())).Select(e => (e.Owner, e.Territory, $"{e.Address}{e.From}"))
+        );
 
     [Fact]
     public void Says_who_gave_it_what_it_goes_by_and_whether_it_clashes()
     {
         var book = AddressBook.Of(Seen(House()));
         var reserved = book.Single(e => e.Owner == "b");
-        Assert.Equal((AddressOrigin.Reserved, 24, "192.168.8.1", "gw"), (reserved.Origin, reserved.PrefixLength, $"{reserved.Gateway}", string.Join(',', reserved.Servers)));
+        Assert.Equal(
+            (AddressOrigin.Reserved, 24, "192.168.8.1", "gw"),
+            (reserved.Origin, reserved.PrefixLength, $"{reserved.Gateway}", string.Join(',', reserved.Servers))
+        );
         Assert.NotNull(reserved.Mac);
         Assert.Equal(["the provider"], book.Single(e => e.Owner == "gw" && e.Side == Side.Wan).Servers);
         Assert.Equal(["c"], book.Where(e => e.Clashes).Select(e => e.Owner));
@@ -40,10 +59,22 @@ public sealed class AddressBookTests
     [InlineData("192.168.8.20", AddressStanding.InPool, "192.168.8.20 is in the pool of gw: it may be leased to any device that asks.")]
     [InlineData("192.168.8.0", AddressStanding.Outside, "192.168.8.0 is the network address of 192.168.8.0/24, no host can have it.")]
     [InlineData("192.168.8.255", AddressStanding.Outside, "192.168.8.255 is the broadcast address of 192.168.8.0/24, no host can have it.")]
-    [InlineData("192.168.9.1", AddressStanding.Outside, "192.168.9.1 is in no network of the home: a private address of some other network (RFC 1918).")]
-    [InlineData("169.254.3.4", AddressStanding.Outside, "169.254.3.4 is in no network of the home: what a device gives itself when no DHCP server answers (RFC 3927).")]
+    [InlineData(
+        "192.168.9.1",
+        AddressStanding.Outside,
+        "192.168.9.1 is in no network of the home: a private address of some other network (RFC 1918)."
+    )]
+    [InlineData(
+        "169.254.3.4",
+        AddressStanding.Outside,
+        "169.254.3.4 is in no network of the home: what a device gives itself when no DHCP server answers (RFC 3927)."
+    )]
     [InlineData("203.0.113.9", AddressStanding.Outside, "203.0.113.9 is in no network of the home, it is on the provider's line.")]
-    [InlineData("100.64.3.4", AddressStanding.Outside, "100.64.3.4 is in no network of the home: between a provider's carrier-grade NAT and its customers (RFC 6598).")]
+    [InlineData(
+        "100.64.3.4",
+        AddressStanding.Outside,
+        "100.64.3.4 is in no network of the home: between a provider's carrier-grade NAT and its customers (RFC 6598)."
+    )]
     [InlineData("127.0.0.1", AddressStanding.Outside, "127.0.0.1 is in no network of the home: no host of a home ever has it.")]
     [InlineData("9.9.9.9", AddressStanding.Outside, "9.9.9.9 is in no network of the home: an address of the internet.")]
     public void Says_what_an_address_is(string address, AddressStanding standing, string text)
@@ -62,12 +93,15 @@ public sealed class AddressBookTests
 
 public sealed class SeatTests
 {
-    private static Design House => Home.WithGateway().Guests("gw").Wired("a", "gw/lan1").Point("point", "192.168.8.3/24").Cable("gw/lan2", "point/wan").Design;
+    private static Design House =>
+        Home.WithGateway().Guests("gw").Wired("a", "gw/lan1").Point("point", "192.168.8.3/24").Cable("gw/lan2", "point/wan").Design;
 
     [Fact]
-    public void One_can_stand_at_devices_boxes_free_ports_and_names() => Assert.Equal(
-        ["a", "gw", "point", "gw/lan3", "gw/lan4", "point/lan1", "point/lan2", "gw/r5", "gw/guest", "point/r5"],
-        Seats.Of(House).Select(s => s.Id));
+    public void One_can_stand_at_devices_boxes_free_ports_and_names() =>
+        Assert.Equal(
+            ["a", "gw", "point", "gw/lan3", "gw/lan4", "point/lan1", "point/lan2", "gw/r5", "gw/guest", "point/r5"],
+            Seats.Of(House).Select(s => s.Id)
+        );
 
     [Theory]
     [InlineData("a", "a", "192.168.8.20-192.168.8.199")]
@@ -86,7 +120,8 @@ public sealed class SeatTests
     public void Only_who_is_there_and_set_so_asks() => Assert.Equal(["a", "gw"], Seats.Of(House).Where(s => s.Asks).Select(s => s.Id));
 
     [Fact]
-    public void Every_seat_that_is_offered_can_be_taken() => Assert.All(Seats.Of(House), s => Assert.True(Seats.Stand(House, s.Id).Ok, s.Id));
+    public void Every_seat_that_is_offered_can_be_taken() =>
+        Assert.All(Seats.Of(House), s => Assert.True(Seats.Stand(House, s.Id).Ok, s.Id));
 
     [Theory]
     [InlineData("nobody", "There is no box or device 'nobody' with an address in this set-up.")]
@@ -98,7 +133,10 @@ public sealed class SeatTests
     public void A_target_is_a_device_a_box_the_internet_or_an_address()
     {
         var (seen, _) = Seats.Stand(House, "a").Value;
-        Assert.Equal(["192.168.8.20", "192.168.8.3", "198.51.100.10", "10.0.0.1"], new[] { "a", "point", "internet", "10.0.0.1" }.Select(t => $"{Seats.Target(seen, t).Value}"));
+        Assert.Equal(
+            ["192.168.8.20", "192.168.8.3", "198.51.100.10", "10.0.0.1"],
+            new[] { "a", "point", "internet", "10.0.0.1" }.Select(t => $"{Seats.Target(seen, t).Value}")
+        );
         Assert.False(Seats.Target(seen, "no such thing").Ok);
     }
 }

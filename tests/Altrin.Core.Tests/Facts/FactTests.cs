@@ -7,16 +7,25 @@ namespace Altrin.Core.Tests.Facts;
 
 public sealed class FactTests
 {
-    private static Observation See(Home home, params string[] off) => Observer.Observe(Compiler.Compile(home.Design, Situation.Without(home.Design, off).Value));
+    private static Observation See(Home home, params string[] off) =>
+        Observer.Observe(Compiler.Compile(home.Design, Situation.Without(home.Design, off).Value));
 
-    private static Home Cascade() => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Wired("c", "in/lan2");
+    private static Home Cascade() =>
+        Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Wired("c", "in/lan2");
 
     // RFC 3022: each translating router gives the packet another source address on its way out.
     /// <summary>Both lead to the internet, and which of them a device's packets go through is luck.</summary>
     [Fact]
     public void Of_two_equal_routers_it_is_luck_who_translates()
     {
-        var home = Home.WithGateway().Router("one").Router("two").Cable("gw/lan1", "one/wan").Cable("gw/lan2", "two/wan").Cable("one/lan1", "two/lan1").Wired("a", "one/lan2").Wired("c", "gw/lan3");
+        var home = Home.WithGateway()
+            .Router("one")
+            .Router("two")
+            .Cable("gw/lan1", "one/wan")
+            .Cable("gw/lan2", "two/wan")
+            .Cable("one/lan1", "two/lan1")
+            .Wired("a", "one/lan2")
+            .Wired("c", "gw/lan3");
         var sheet = See(home).Sheet;
         var (twin, plain) = (sheet.Internet.Single(i => i.Device == "a"), sheet.Internet.Single(i => i.Device == "c"));
         Assert.Equal((AnswerKind.Yes, false), (twin.Packets.Kind, twin.Sure));
@@ -24,13 +33,21 @@ public sealed class FactTests
         Assert.Equal((AnswerKind.Yes, true), (plain.Packets.Kind, plain.Sure));
     }
 
-    /// <summary>A router that answers for its inner address on the WAN side takes such packets, and lets them out as they are (measured).</summary>
+    /// <summary>
+    /// A router that answers for its inner address on the WAN side takes such packets, and lets them out as they are (measured).
+    /// </summary>
     [Theory]
     [InlineData(Known.Yes, CauseCodes.NoNat)]
     [InlineData(Known.No, CauseCodes.WanNotSet)]
     public void Before_its_router_a_device_gets_no_further_by_the_inner_address(Known across, string why)
     {
-        var home = Home.New().Switch("s").Cable("street", "s/lan1").Gateway().Cable("s/lan2", "gw/wan").Wired("a", "s/lan3", "192.168.8.9/24").Habits("gw", BoxHabits.NotKnown with { AnswersAcross = across });
+        var home = Home.New()
+            .Switch("s")
+            .Cable("street", "s/lan1")
+            .Gateway()
+            .Cable("s/lan2", "gw/wan")
+            .Wired("a", "s/lan3", "192.168.8.9/24")
+            .Habits("gw", BoxHabits.NotKnown with { AnswersAcross = across });
         Assert.Equal([why], See(home).Sheet.Internet.Single().Packets.Causes.Select(c => c.Code));
     }
 
@@ -46,7 +63,8 @@ public sealed class FactTests
     [InlineData("a", "b", AnswerKind.Yes)]
     [InlineData("a", "c", AnswerKind.Yes)]
     [InlineData("b", "a", AnswerKind.No)]
-    public void A_cascade_opens_outward_only(string from, string to, AnswerKind kind) => Assert.Equal(kind, See(Cascade()).Reach(from, to)!.Answer.Kind);
+    public void A_cascade_opens_outward_only(string from, string to, AnswerKind kind) =>
+        Assert.Equal(kind, See(Cascade()).Reach(from, to)!.Answer.Kind);
 
     [Fact]
     public void Says_which_box_stops_a_connection() => Assert.Equal("in", See(Cascade()).Reach("b", "a")!.StoppedBy);
@@ -63,7 +81,10 @@ public sealed class FactTests
                 foreach (var to in classOf.Keys.Where(t => t != from))
                 {
                     var cell = seen.Sheet.Reach.Cells.Single(c => c.From == classOf[from] && c.To == classOf[to]);
-                    Assert.True(cell.Answer.Kind == seen.Reach(from, to)!.Answer.Kind, $"seed {seed}: {from} to {to}: class {cell.Answer.Kind} {cell.Answer.Why} pair {seen.Reach(from, to)!.Answer.Kind} {seen.Reach(from, to)!.Answer.Why}");
+                    Assert.True(
+                        cell.Answer.Kind == seen.Reach(from, to)!.Answer.Kind,
+                        $"seed {seed}: {from} to {to}: class {cell.Answer.Kind} {cell.Answer.Why} pair {seen.Reach(from, to)!.Answer.Kind} {seen.Reach(from, to)!.Answer.Why}"
+                    );
                 }
             }
         }
@@ -75,20 +96,30 @@ public sealed class FactTests
     {
         var sheet = See(Home.WithGateway().Wired("a", "gw/lan1").Wired("b", "gw/lan2").Reserve("gw", "b", "192.168.8.5")).Sheet;
         var (a, b) = (sheet.Addresses.Single(x => x.Owner == "a"), sheet.Addresses.Single(x => x.Owner == "b"));
-        Assert.Equal((AddressOrigin.Leased, null, "192.168.8.20"), (a.Origin, a.Address, sheet.Leases.Single(x => x.Owner == "a").Offers[0].Example.ToString()));
+        Assert.Equal(
+            (AddressOrigin.Leased, null, "192.168.8.20"),
+            (a.Origin, a.Address, sheet.Leases.Single(x => x.Owner == "a").Offers[0].Example.ToString())
+        );
         Assert.Equal((AddressOrigin.Reserved, "192.168.8.5"), (b.Origin, b.Address.ToString()));
     }
 
     // RFC 3927: a host that no server answers gives itself a link-local address.
     [Fact]
-    public void Nobody_answering_leaves_a_self_assigned_address() => Assert.Equal(
-        AddressOrigin.SelfAssigned,
-        See(Home.New().Switch("s").Wired("a", "s/lan1").Wired("b", "s/lan2")).Sheet.Addresses.Single(x => x.Owner == "a").Origin);
+    public void Nobody_answering_leaves_a_self_assigned_address() =>
+        Assert.Equal(
+            AddressOrigin.SelfAssigned,
+            See(Home.New().Switch("s").Wired("a", "s/lan1").Wired("b", "s/lan2")).Sheet.Addresses.Single(x => x.Owner == "a").Origin
+        );
 
     [Fact]
     public void All_offers_are_known_and_the_winner_is_luck()
     {
-        var seen = See(Home.WithGateway().Router("second", "192.168.8.2/24", "192.168.8.100-192.168.8.150").Cable("gw/lan1", "second/lan1").Wired("a", "gw/lan2"));
+        var seen = See(
+            Home.WithGateway()
+                .Router("second", "192.168.8.2/24", "192.168.8.100-192.168.8.150")
+                .Cable("gw/lan1", "second/lan1")
+                .Wired("a", "gw/lan2")
+        );
         Assert.Equal(["gw", "second"], seen.Sheet.Leases.Single(x => x.Owner == "a").Offers.Select(o => o.Server));
         var answer = seen.Sheet.Internet.Single().Answer;
         Assert.Equal((AnswerKind.Luck, "two-dhcp-servers"), (answer.Kind, answer.Causes[0].Code));
@@ -96,10 +127,24 @@ public sealed class FactTests
     }
 
     [Fact]
-    public void Two_servers_that_hand_out_one_way_are_no_luck() => Assert.Equal(
-        AnswerKind.Yes,
-        See(Home.WithGateway().Router("second", "192.168.8.2/24", "192.168.8.200-192.168.8.210").Cable("gw/lan1", "second/lan1").Wired("a", "gw/lan2")
-            .Edit<RouterMode>("second", m => m with { Server = m.Server with { Gateway = Home.At("192.168.8.1"), DnsServers = [Home.At("192.168.8.1")] } })).Sheet.Internet.Single().Answer.Kind);
+    public void Two_servers_that_hand_out_one_way_are_no_luck() =>
+        Assert.Equal(
+            AnswerKind.Yes,
+            See(
+                Home.WithGateway()
+                    .Router("second", "192.168.8.2/24", "192.168.8.200-192.168.8.210")
+                    .Cable("gw/lan1", "second/lan1")
+                    .Wired("a", "gw/lan2")
+                    .Edit<RouterMode>("second", m =>
+                        m with
+                        {
+                            Server = m.Server with { Gateway = Home.At("192.168.8.1"), DnsServers = [Home.At("192.168.8.1")] },
+                        }
+                    )
+            )
+                .Sheet.Internet.Single()
+                .Answer.Kind
+        );
 
     [Theory]
     [InlineData("gw")]
@@ -109,7 +154,8 @@ public sealed class FactTests
         Assert.Equal(AnswerKind.No, See(Home.WithGateway().Wired("a", "gw/lan1"), off).Sheet.Internet.Single().Answer.Kind);
 
     [Fact]
-    public void Off_names_must_exist() => Assert.Contains("no box, device or cable 'nothing'", Situation.Without(Home.WithGateway().Design, ["nothing"]).Error);
+    public void Off_names_must_exist() =>
+        Assert.Contains("no box, device or cable 'nothing'", Situation.Without(Home.WithGateway().Design, ["nothing"]).Error);
 
     [Theory]
     [InlineData("192.168.8.0/24", "192.168.8.0/24", true)]
@@ -118,7 +164,12 @@ public sealed class FactTests
     public void Overlap_compares_prefixes(string outer, string inner, bool overlaps)
     {
         static string First(string net) => $"{Subnet.Parse(net).Value.Hosts.First}/{Subnet.Parse(net).Value.PrefixLength}";
-        var home = Home.New().Gateway(lan: First(outer), pool: null).Cable("street", "gw/wan").Router("in", First(inner)).Cable("gw/lan1", "in/wan").Wired("a", "in/lan1");
+        var home = Home.New()
+            .Gateway(lan: First(outer), pool: null)
+            .Cable("street", "gw/wan")
+            .Router("in", First(inner))
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1");
         Assert.Equal(overlaps, See(home).Sheet.Overlaps.Count == 1);
     }
 
@@ -126,7 +177,12 @@ public sealed class FactTests
     [Fact]
     public void A_router_that_renumbers_itself_takes_its_leases_along()
     {
-        var home = Home.WithGateway().Router("in", "192.168.8.1/24", "192.168.8.100-192.168.8.150").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "in/lan2", "192.168.8.7/24").Reserve("in", "a", "192.168.8.9");
+        var home = Home.WithGateway()
+            .Router("in", "192.168.8.1/24", "192.168.8.100-192.168.8.150")
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1")
+            .Wired("b", "in/lan2", "192.168.8.7/24")
+            .Reserve("in", "a", "192.168.8.9");
         var seen = See(home.Habits("in", new() { OnOverlap = OverlapHabit.Renumbers }));
         var overlap = Assert.Single(seen.Sheet.Overlaps);
         Assert.Equal(("192.168.8.0/24", "192.168.0.0/24"), ($"{overlap.Inner}", $"{overlap.MovedTo}"));
@@ -141,15 +197,23 @@ public sealed class FactTests
     [InlineData("b", "a")]
     public void The_outermost_router_renumbers_itself_first(string outer, string inner)
     {
-        var home = Home.WithGateway().Router(outer, "192.168.8.1/24").Cable("gw/lan1", $"{outer}/wan").Router(inner, "192.168.8.1/24").Cable($"{outer}/lan1", $"{inner}/wan").Wired("device", $"{inner}/lan1")
-            .Habits(outer, new() { OnOverlap = OverlapHabit.Renumbers }).Habits(inner, new() { OnOverlap = OverlapHabit.Renumbers });
+        var home = Home.WithGateway()
+            .Router(outer, "192.168.8.1/24")
+            .Cable("gw/lan1", $"{outer}/wan")
+            .Router(inner, "192.168.8.1/24")
+            .Cable($"{outer}/lan1", $"{inner}/wan")
+            .Wired("device", $"{inner}/lan1")
+            .Habits(outer, new() { OnOverlap = OverlapHabit.Renumbers })
+            .Habits(inner, new() { OnOverlap = OverlapHabit.Renumbers });
         Assert.Equal([outer], See(home).Network.Renumbered.Select(r => r.Router));
     }
 
     [Fact]
     public void A_bridged_gateway_is_no_step()
     {
-        var sheet = See(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1")).Sheet;
+        var sheet = See(
+            Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1")
+        ).Sheet;
         Assert.Equal(["main"], sheet.Internet.Single().NatBy);
         Assert.Equal(["main", "street"], sheet.Segments.Select(s => s.Id));
         Assert.Equal("street", sheet.Segments[0].Above);
@@ -158,7 +222,8 @@ public sealed class FactTests
 
 public sealed class AnswerTests
 {
-    private static readonly Cause A = Cause.Of("a", "a"), B = Cause.Of("b", "b");
+    private static readonly Cause A = Cause.Of("a", "a"),
+        B = Cause.Of("b", "b");
     private static readonly Answer[] Each = [Answer.Yes, Answer.NotKnown(A), Answer.ByLuck(A), Answer.No(A)];
 
     // The order of weight: yes, unknown, luck, no.

@@ -9,7 +9,13 @@ namespace Altrin.Core.Tests.Facts;
 /// <summary>A guest network gets to the internet and to nothing else (common practice).</summary>
 public sealed class GuestTests
 {
-    private static Home House() => Home.WithGateway().Wired("printer", "gw/lan1").Wifi("phone", "gw").Guests("gw").Wifi("visitor", "gw", "guests", "guest-key").Wifi("other", "gw", "guests", "guest-key");
+    private static Home House() =>
+        Home.WithGateway()
+            .Wired("printer", "gw/lan1")
+            .Wifi("phone", "gw")
+            .Guests("gw")
+            .Wifi("visitor", "gw", "guests", "guest-key")
+            .Wifi("other", "gw", "guests", "guest-key");
 
     private static Observation See(Home home) => Observer.Observe(Compiler.Compile(home.Design, Situation.Settled));
 
@@ -18,7 +24,10 @@ public sealed class GuestTests
     {
         var sheet = See(House()).Sheet;
         var visitor = sheet.Addresses.Single(a => a.Owner == "visitor");
-        Assert.Equal(("gw:guest", "192.168.30.1", "192.168.30.20-192.168.30.99"), (visitor.Segment, visitor.Gateway.ToString(), visitor.From.ToString()));
+        Assert.Equal(
+            ("gw:guest", "192.168.30.1", "192.168.30.20-192.168.30.99"),
+            (visitor.Segment, visitor.Gateway.ToString(), visitor.From.ToString())
+        );
         var way = sheet.Internet.Single(i => i.Device == "visitor");
         Assert.Equal((AnswerKind.Yes, "gw"), (way.Answer.Kind, Assert.Single(way.NatBy)));
         Assert.Equal(["wifi:visitor", "street-gw-wan"], way.Links);
@@ -32,7 +41,8 @@ public sealed class GuestTests
     [InlineData("printer", "visitor", AnswerKind.No)]
     [InlineData("visitor", "other", AnswerKind.Yes)]
     [InlineData("phone", "printer", AnswerKind.Yes)]
-    public void Guests_and_the_home_do_not_reach_each_other(string from, string to, AnswerKind kind) => Assert.Equal(kind, See(House()).Reach(from, to)!.Answer.Kind);
+    public void Guests_and_the_home_do_not_reach_each_other(string from, string to, AnswerKind kind) =>
+        Assert.Equal(kind, See(House()).Reach(from, to)!.Answer.Kind);
 
     [Fact]
     public void Guests_need_not_find_what_the_home_finds() => Assert.True(See(House().Found("printer")).Sheet.Needs.Single().Answer.IsYes);
@@ -51,7 +61,10 @@ public sealed class GuestTests
     public void Nobody_is_a_guest_while_the_radios_are_off()
     {
         var home = House().Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { On = false })] });
-        Assert.Equal(["other", "phone", "visitor"], Compiler.Compile(home.Design, Situation.Settled).Refusals.Select(r => r.Device).Order(StringComparer.Ordinal));
+        Assert.Equal(
+            ["other", "phone", "visitor"],
+            Compiler.Compile(home.Design, Situation.Settled).Refusals.Select(r => r.Device).Order(StringComparer.Ordinal)
+        );
     }
 
     [Fact]
@@ -76,5 +89,9 @@ public sealed class GuestTests
 
     [Fact]
     public void The_router_keeps_off_the_subnet_of_its_guests() =>
-        Assert.Contains("overlaps", new SetLanAddress("gw", Home.Own("192.168.30.1/24")).ApplyTo(House().Design).Error, StringComparison.Ordinal);
+        Assert.Contains(
+            "overlaps",
+            new SetLanAddress("gw", Home.Own("192.168.30.1/24")).ApplyTo(House().Design).Error,
+            StringComparison.Ordinal
+        );
 }

@@ -8,8 +8,16 @@ public sealed class LinkTests
 {
     private static FactSheet See(Home home) => Observer.Observe(Compiler.Compile(home.Design, Situation.Settled)).Sheet;
 
-    private static Home Chain() => Home.WithGateway().Switch("sw", 5).Router("in", lan: "192.168.20.1/24").Point("ap")
-        .Cable("gw/lan1", "sw/lan1").Cable("sw/lan2", "in/wan").Cable("in/lan1", "ap/wan").Wifi("phone", "ap").Wired("tv", "sw/lan3");
+    private static Home Chain() =>
+        Home.WithGateway()
+            .Switch("sw", 5)
+            .Router("in", lan: "192.168.20.1/24")
+            .Point("ap")
+            .Cable("gw/lan1", "sw/lan1")
+            .Cable("sw/lan2", "in/wan")
+            .Cable("in/lan1", "ap/wan")
+            .Wifi("phone", "ap")
+            .Wired("tv", "sw/lan3");
 
     [Fact]
     public void Everything_hangs_at_the_one_nearer_to_the_street() =>
@@ -17,9 +25,22 @@ public sealed class LinkTests
 
     [Fact]
     public void A_way_out_is_followed_link_by_link_across_routers() =>
-        Assert.Equal(["wifi:phone", "ap-wan-in-lan1", "in-wan-sw-lan2", "gw-lan1-sw-lan1", "gw-wan-street"], See(Chain()).Internet.Single(i => i.Device == "phone").Links.Select(Ends));
+        Assert.Equal(
+            ["wifi:phone", "ap-wan-in-lan1", "in-wan-sw-lan2", "gw-lan1-sw-lan1", "gw-wan-street"],
+            See(Chain()).Internet.Single(i => i.Device == "phone").Links.Select(Ends)
+        );
 
-    private static string Ends(string id) => id.StartsWith("wifi:", StringComparison.Ordinal) ? id : string.Join('-', See(Chain()).Links.Where(l => l.Id == id).SelectMany(l => new[] { l.A, l.B }).Order().Select(e => e.ToString().Replace('/', '-')));
+    private static string Ends(string id) =>
+        id.StartsWith("wifi:", StringComparison.Ordinal)
+            ? id
+            : string.Join(
+                '-',
+                See(Chain())
+                    .Links.Where(l => l.Id == id)
+                    .SelectMany(l => new[] { l.A, l.B })
+                    .Order()
+                    .Select(e => e.ToString().Replace('/', '-'))
+            );
 
     // IEEE 802.3 clauses 40, 126, 55 (from memory); powerline: common practice.
     [Theory]
@@ -35,11 +56,24 @@ public sealed class LinkTests
     public void A_link_carries_what_its_ports_and_its_medium_do(Medium medium, int? port, int? expected)
     {
         var design = Chain().Design;
-        Box Slow(Box box) => box with { Profile = box.Profile with { Ports = [.. box.Profile.Ports.Select(p => p with { SpeedMbps = port })] } };
+        Box Slow(Box box) =>
+            box with
+            {
+                Profile = box.Profile with { Ports = [.. box.Profile.Ports.Select(p => p with { SpeedMbps = port })] },
+            };
         design = new(
-            design.Site with { Boxes = [.. design.Site.Boxes.Select(Slow)] },
-            design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c with { Known = c.Known with { Medium = medium } })] });
-        var link = Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet.Links.Single(l => l.A.Owner == "gw" && l.B.Owner == "sw");
+            design.Site with
+            {
+                Boxes = [.. design.Site.Boxes.Select(Slow)],
+            },
+            design.SetUp with
+            {
+                Cables = [.. design.SetUp.Cables.Select(c => c with { Known = c.Known with { Medium = medium } })],
+            }
+        );
+        var link = Observer
+            .Observe(Compiler.Compile(design, Situation.Settled))
+            .Sheet.Links.Single(l => l.A.Owner == "gw" && l.B.Owner == "sw");
         Assert.Equal(expected, link.AtMostMbps);
     }
 
@@ -47,7 +81,21 @@ public sealed class LinkTests
     public void The_slowest_link_of_a_way_is_named()
     {
         var design = Chain().Design;
-        design = design with { SetUp = design.SetUp with { Cables = [.. design.SetUp.Cables.Select(c => c with { Known = c.Known with { Medium = c.B.Owner == "in" ? Medium.Powerline : Medium.Cat6 } })] } };
+        design = design with
+        {
+            SetUp = design.SetUp with
+            {
+                Cables =
+                [
+                    .. design.SetUp.Cables.Select(c =>
+                        c with
+                        {
+                            Known = c.Known with { Medium = c.B.Owner == "in" ? Medium.Powerline : Medium.Cat6 },
+                        }
+                    ),
+                ],
+            },
+        };
         var sheet = Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet;
         var slowest = sheet.Internet.Single(i => i.Device == "phone").Slowest;
         Assert.Equal(150, sheet.Links.Single(l => l.Id == slowest).AtMostMbps);
@@ -72,7 +120,11 @@ public sealed class LinkTests
                 Assert.True(at == PortRef.Street, $"seed {seed}: {way.Device} ends at {at}");
             }
             Assert.Equal(sheet.Uplinks.Count, sheet.Uplinks.Select(u => u.Owner).Distinct().Count());
-            foreach (var linked in network.Links.SelectMany(l => new[] { l.From.Owner, l.To.Owner }).Where(o => network.Design.Device(o) is not null))
+            foreach (
+                var linked in network
+                    .Links.SelectMany(l => new[] { l.From.Owner, l.To.Owner })
+                    .Where(o => network.Design.Device(o) is not null)
+            )
             {
                 Assert.True(sheet.Uplinks.Any(u => u.Owner == linked), $"seed {seed}: {linked} hangs nowhere");
             }
@@ -82,17 +134,37 @@ public sealed class LinkTests
     [Fact]
     public void A_ruler_knows_who_has_what_and_what_is_free()
     {
-        var ruler = See(Home.WithGateway().Point("ap", "192.168.8.24/24").Cable("gw/lan1", "ap/wan").Wired("nas", "gw/lan2").Wired("tv", "gw/lan3").Reserve("gw", "nas", "192.168.8.5")).Rulers.Single();
+        var ruler = See(
+            Home.WithGateway()
+                .Point("ap", "192.168.8.24/24")
+                .Cable("gw/lan1", "ap/wan")
+                .Wired("nas", "gw/lan2")
+                .Wired("tv", "gw/lan3")
+                .Reserve("gw", "nas", "192.168.8.5")
+        )
+            .Rulers.Single();
         Assert.Equal(
-            ["192.168.8.1 Router gw False", "192.168.8.5 Reserved nas False", "192.168.8.20 Example tv False", "192.168.8.24 Fixed ap True"],
-            ruler.Marks.Select(m => $"{m.Address} {m.Kind} {m.Owner} {m.Clash}"));
-        Assert.Equal(["192.168.8.2-192.168.8.4", "192.168.8.6-192.168.8.19", "192.168.8.200-192.168.8.254"], ruler.Free.Select(f => f.ToString()));
+            [
+                "192.168.8.1 Router gw False",
+                "192.168.8.5 Reserved nas False",
+                "192.168.8.20 Example tv False",
+                "192.168.8.24 Fixed ap True",
+            ],
+            ruler.Marks.Select(m => $"{m.Address} {m.Kind} {m.Owner} {m.Clash}")
+        );
+        Assert.Equal(
+            ["192.168.8.2-192.168.8.4", "192.168.8.6-192.168.8.19", "192.168.8.200-192.168.8.254"],
+            ruler.Free.Select(f => f.ToString())
+        );
         Assert.Equal(("gw", true, 1), (ruler.Pools[0].Router, ruler.Pools[0].On, ruler.Pools[0].Leased));
     }
 
     [Fact]
     public void Two_subnets_on_one_wire_have_two_rulers() =>
-        Assert.Equal(["192.168.8.0/24", "192.168.20.0/24"], See(Home.WithGateway().Router("in", lan: "192.168.20.1/24").Cable("gw/lan1", "in/lan1")).Rulers.Select(r => r.Subnet.ToString()));
+        Assert.Equal(
+            ["192.168.8.0/24", "192.168.20.0/24"],
+            See(Home.WithGateway().Router("in", lan: "192.168.20.1/24").Cable("gw/lan1", "in/lan1")).Rulers.Select(r => r.Subnet.ToString())
+        );
 
     // Free stretches hold nobody and lie outside every pool in use, whatever the home.
     [Fact]

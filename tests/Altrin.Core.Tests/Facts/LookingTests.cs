@@ -6,9 +6,16 @@ namespace Altrin.Core.Tests.Facts;
 
 public sealed class LookingTests
 {
-    private static Observation See(Home home, Laptop? laptop = null) => Observer.Observe(Compiler.Compile(home.Design, Situation.Settled with { Laptop = laptop }));
+    private static Observation See(Home home, Laptop? laptop = null) =>
+        Observer.Observe(Compiler.Compile(home.Design, Situation.Settled with { Laptop = laptop }));
 
-    private static Home Cascade() => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1", "192.168.20.5/24").Wired("b", "gw/lan2", "192.168.8.9/24").Wired("c", "gw/lan3");
+    private static Home Cascade() =>
+        Home.WithGateway()
+            .Router("in")
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1", "192.168.20.5/24")
+            .Wired("b", "gw/lan2", "192.168.8.9/24")
+            .Wired("c", "gw/lan3");
 
     [Fact]
     public void A_table_shows_the_own_segment_and_nobody_beyond() =>
@@ -17,19 +24,52 @@ public sealed class LookingTests
     [Fact]
     public void Of_two_with_one_address_the_table_shows_whoever_spoke_last()
     {
-        var view = Looking.From(See(Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.7/24").Wired("b", "gw/lan2", "192.168.8.7/24").Wired("c", "gw/lan3")), "c")!;
+        var view = Looking.From(
+            See(Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.7/24").Wired("b", "gw/lan2", "192.168.8.7/24").Wired("c", "gw/lan3")),
+            "c"
+        )!;
         Assert.Equal([("a", false), ("b", false), ("gw", true)], view.Table.Select(n => (n.Owner, n.Certain)));
     }
 
     [Fact]
-    public void Two_with_addresses_that_nobody_knows_are_neighbours() => Assert.Equal(
-        ["gw", "street"],
-        Looking.From(See(Home.New().Service(new UnknownService(null, null) { Leases = 4 }).Switch("s").Cable("street", "s/lan1").Gateway().Cable("s/lan2", "gw/wan").Wired("a", "s/lan3")), "a")!.Table.Select(n => n.Owner));
+    public void Two_with_addresses_that_nobody_knows_are_neighbours() =>
+        Assert.Equal(
+            ["gw", "street"],
+            Looking
+                .From(
+                    See(
+                        Home.New()
+                            .Service(new UnknownService(null, null) { Leases = 4 })
+                            .Switch("s")
+                            .Cable("street", "s/lan1")
+                            .Gateway()
+                            .Cable("s/lan2", "gw/wan")
+                            .Wired("a", "s/lan3")
+                    ),
+                    "a"
+                )!
+                .Table.Select(n => n.Owner)
+        );
 
     [Fact]
-    public void A_guest_that_is_kept_apart_sees_the_router_alone() => Assert.Equal(["gw"], Looking.From(See(
-        Home.WithGateway().Point("point").Cable("gw/lan1", "point/wan").Wired("a", "point/lan1").Wifi("g", "point", "visitors", "k")
-            .Habits("point", new() { GuestsApart = Known.Yes }).Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "k") })), "g")!.Table.Select(n => n.Owner));
+    public void A_guest_that_is_kept_apart_sees_the_router_alone() =>
+        Assert.Equal(
+            ["gw"],
+            Looking
+                .From(
+                    See(
+                        Home.WithGateway()
+                            .Point("point")
+                            .Cable("gw/lan1", "point/wan")
+                            .Wired("a", "point/lan1")
+                            .Wifi("g", "point", "visitors", "k")
+                            .Habits("point", new() { GuestsApart = Known.Yes })
+                            .Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "k") })
+                    ),
+                    "g"
+                )!
+                .Table.Select(n => n.Owner)
+        );
 
     [Theory]
     [InlineData("192.168.8.9", AnswerKind.Yes, "in 192.168.20.1, b 192.168.8.9")]
@@ -48,12 +88,24 @@ public sealed class LookingTests
     {
         var (with, without) = (See(Cascade(), new(PortRef.Read("in/lan2"), null, new Automatic())), See(Cascade()));
         Assert.Equal(["a", "in"], Looking.From(with, Laptop.Id)!.Table.Select(n => n.Owner));
-        Assert.Equal(without.Sheet.Internet.Select(i => (i.Device, i.Answer.Kind)), with.Sheet.Internet.Select(i => (i.Device, i.Answer.Kind)));
+        Assert.Equal(
+            without.Sheet.Internet.Select(i => (i.Device, i.Answer.Kind)),
+            with.Sheet.Internet.Select(i => (i.Device, i.Answer.Kind))
+        );
     }
 
     [Fact]
     public void A_laptop_left_on_a_fixed_address_has_no_internet() =>
-        Assert.Equal(AnswerKind.No, Looking.To(See(Cascade(), new(PortRef.Read("gw/lan4"), null, new Fixed(Home.Own("192.168.1.5/24"), Home.At("192.168.1.1"), []))), Laptop.Id, Provider.Host)!.Ping.Kind);
+        Assert.Equal(
+            AnswerKind.No,
+            Looking
+                .To(
+                    See(Cascade(), new(PortRef.Read("gw/lan4"), null, new Fixed(Home.Own("192.168.1.5/24"), Home.At("192.168.1.1"), []))),
+                    Laptop.Id,
+                    Provider.Host
+                )!
+                .Ping.Kind
+        );
 
     [Fact]
     public void A_mac_address_is_seen_in_its_own_segment()

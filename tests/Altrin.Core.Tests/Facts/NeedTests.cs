@@ -7,7 +7,8 @@ namespace Altrin.Core.Tests.Facts;
 /// <summary>Every need of the customer has one meaning, and each of its answers can come about.</summary>
 public sealed class NeedTests
 {
-    private static Answer Of(Home home, Need need) => Judging.Prove(home.Need(need).Design).Observation.Sheet.Needs.Single(n => n.Need == need.Id).Answer;
+    private static Answer Of(Home home, Need need) =>
+        Judging.Prove(home.Need(need).Design).Observation.Sheet.Needs.Single(n => n.Need == need.Id).Answer;
 
     [Fact]
     public void A_local_server_is_reached_by_all_or_stopped_by_the_router_between()
@@ -28,10 +29,19 @@ public sealed class NeedTests
     {
         var need = new LittleDelay("n", "console");
         Assert.True(Of(Home.WithGateway().Wifi("console", "gw"), need).IsYes);
-        Assert.Equal(AnswerKind.No, Of(Home.WithGateway().Repeater("rep", "gw", UplinkFrames.FourAddress).FourAddresses("gw").Wifi("console", "rep"), need).Kind);
-        Assert.Equal(AnswerKind.No, Of(Home.WithGateway().Wired("console", "gw/lan1").Medium("gw-lan1-console", Medium.Powerline), need).Kind);
+        Assert.Equal(
+            AnswerKind.No,
+            Of(Home.WithGateway().Repeater("rep", "gw", UplinkFrames.FourAddress).FourAddresses("gw").Wifi("console", "rep"), need).Kind
+        );
+        Assert.Equal(
+            AnswerKind.No,
+            Of(Home.WithGateway().Wired("console", "gw/lan1").Medium("gw-lan1-console", Medium.Powerline), need).Kind
+        );
         var home = Home.WithGateway().Wired("console", "gw/lan1");
-        Assert.Equal(AnswerKind.No, Of(home.Service(new PublicDynamic(100, 10) { Access = AccessKind.Satellite, Line = Home.Asked }), need).Kind);
+        Assert.Equal(
+            AnswerKind.No,
+            Of(home.Service(new PublicDynamic(100, 10) { Access = AccessKind.Satellite, Line = Home.Asked }), need).Kind
+        );
         Assert.Equal(AnswerKind.No, Of(Home.New().Loose("console"), need).Kind);
     }
 
@@ -41,7 +51,13 @@ public sealed class NeedTests
         var home = () => Home.WithGateway().Place("study").Place("attic").Stands("gw", "study");
         Assert.True(Of(home(), new CallsInPlace("n", "study")).IsYes);
         Assert.Equal(AnswerKind.Unknown, Of(home(), new CallsInPlace("n", "attic")).Kind);
-        Assert.Equal(AnswerKind.Unknown, Of(home().Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { On = false })] }), new CallsInPlace("n", "study")).Kind);
+        Assert.Equal(
+            AnswerKind.Unknown,
+            Of(
+                home().Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { On = false })] }),
+                new CallsInPlace("n", "study")
+            ).Kind
+        );
         Assert.True(Of(home().Satellite("sat", "gw", "gw").Stands("sat", "attic"), new CallsInPlace("n", "attic")).IsYes);
     }
 
@@ -51,8 +67,16 @@ public sealed class NeedTests
         var need = new GuestsKeptApart("n");
         Assert.Equal(AnswerKind.No, Of(Home.WithGateway(), need).Kind);
         Assert.True(Of(Home.WithGateway().Guests("gw"), need).IsYes);
-        Assert.Equal(AnswerKind.No, Of(Home.WithGateway().Wifi("phone", "gw").Router("in").Cable("gw/lan1", "in/wan").Guests("in"), need).Kind);
-        Home Point(Known apart) => Home.WithGateway().Point("p").Cable("gw/lan1", "p/wan").Habits("p", new() { GuestsApart = apart }).Edit<AccessPointMode>("p", m => m with { Guest = new("guests", WifiSecurity.Wpa2, "guest-key") });
+        Assert.Equal(
+            AnswerKind.No,
+            Of(Home.WithGateway().Wifi("phone", "gw").Router("in").Cable("gw/lan1", "in/wan").Guests("in"), need).Kind
+        );
+        Home Point(Known apart) =>
+            Home.WithGateway()
+                .Point("p")
+                .Cable("gw/lan1", "p/wan")
+                .Habits("p", new() { GuestsApart = apart })
+                .Edit<AccessPointMode>("p", m => m with { Guest = new("guests", WifiSecurity.Wpa2, "guest-key") });
         Assert.True(Of(Point(Known.Yes), need).IsYes);
         Assert.Equal(AnswerKind.No, Of(Point(Known.No), need).Kind);
         Assert.Equal(AnswerKind.Unknown, Of(Point(Known.Unknown), need).Kind);
@@ -75,7 +99,11 @@ public sealed class NeedTests
     [InlineData(true, Known.Unknown, AnswerKind.Unknown)]
     public void What_lives_in_a_gateway_lives_while_that_routes(bool bridge, Known keeps, AnswerKind expected)
     {
-        var home = Home.New().Gateway(bridge: bridge).Cable("street", "gw/wan").Habits("gw", new() { KeepsServices = keeps }).Box("gw", b => b with { Holds = [LineService.Telephone] });
+        var home = Home.New()
+            .Gateway(bridge: bridge)
+            .Cable("street", "gw/wan")
+            .Habits("gw", new() { KeepsServices = keeps })
+            .Box("gw", b => b with { Holds = [LineService.Telephone] });
         Assert.Equal(expected, Of(home, new ServiceLives("n", LineService.Telephone)).Kind);
         Assert.Equal(AnswerKind.Unknown, Of(Home.WithGateway(), new ServiceLives("n", LineService.Alarm)).Kind);
     }
@@ -90,5 +118,8 @@ public sealed class NeedTests
 
     [Fact]
     public void A_need_that_is_not_met_is_said_as_an_installer_would() =>
-        Assert.Equal("A network for guests is not kept apart", Judging.Prove(Home.WithGateway().Need(new GuestsKeptApart("n")).Design).Findings.Single(f => f.Code == "need-not-met").What);
+        Assert.Equal(
+            "A network for guests is not kept apart",
+            Judging.Prove(Home.WithGateway().Need(new GuestsKeptApart("n")).Design).Findings.Single(f => f.Code == "need-not-met").What
+        );
 }

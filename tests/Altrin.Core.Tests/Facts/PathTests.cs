@@ -8,12 +8,24 @@ public sealed class PathTests
 {
     private static Observation Seen(Home home) => Judging.Prove(home.Design).Observation;
 
-    private static Home Cascade() => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Wired("c", "gw/lan3").Reach("a", 8443);
+    private static Home Cascade() =>
+        Home.WithGateway()
+            .Router("in")
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1")
+            .Wired("b", "gw/lan2")
+            .Wired("c", "gw/lan3")
+            .Reach("a", 8443);
 
     [Theory]
     [InlineData("b", "c", "b reaches c directly, inside one network.", "gw-lan2-b gw-lan3-c")]
     [InlineData("a", "b", "a reaches b through in: 1 hop.", "in-lan1-a gw-lan1-in-wan gw-lan2-b")]
-    [InlineData("b", "a", "b does not reach a, and in stops it. in lets in no connection that was not opened from inside.", "gw-lan2-b gw-lan1-in-wan")]
+    [InlineData(
+        "b",
+        "a",
+        "b does not reach a, and in stops it. in lets in no connection that was not opened from inside.",
+        "gw-lan2-b gw-lan1-in-wan"
+    )]
     public void A_way_is_told_and_shown_as_far_as_it_goes(string from, string to, string sentence, string links)
     {
         var path = Paths.Between(Seen(Cascade()), from, to)!;
@@ -31,7 +43,9 @@ public sealed class PathTests
         Assert.Equal("a reaches the internet through in, then gw: 2 hops.", Paths.ToInternet(Seen(Cascade()), "a")!.Sentence);
     }
 
-    /// <summary>Of every pair of a random home: the same answer as the table gives, over links that are there, the first at whoever begins.</summary>
+    /// <summary>
+    /// Of every pair of a random home: the same answer as the table gives, over links that are there, the first at whoever begins.
+    /// </summary>
     [Theory]
     [InlineData(21)]
     [InlineData(22)]

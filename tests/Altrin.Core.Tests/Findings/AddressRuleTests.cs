@@ -18,7 +18,13 @@ public sealed class AddressConflictTests() : RuleTests("address-conflict")
 
     [Fact]
     public void Is_said_of_one_domain_only() =>
-        None(Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.5/24").Router("in", "192.168.8.1/24", Home.Pool).Cable("gw/lan2", "in/wan").Wired("b", "in/lan1", "192.168.8.5/24"));
+        None(
+            Home.WithGateway()
+                .Wired("a", "gw/lan1", "192.168.8.5/24")
+                .Router("in", "192.168.8.1/24", Home.Pool)
+                .Cable("gw/lan2", "in/wan")
+                .Wired("b", "in/lan1", "192.168.8.5/24")
+        );
 
     [Fact]
     public void A_reservation_for_another_on_a_typed_address_is_one_too() =>
@@ -67,7 +73,11 @@ public sealed class OutsideSubnetTests() : RuleTests("outside-subnet")
 
     [Fact]
     public void Triggers_for_the_page_of_a_box_that_still_passes_traffic() =>
-        One(Home.WithGateway().Point("point", "192.168.1.254/24").Cable("gw/lan1", "point/wan").Wifi("phone", "point"), Severity.Concern, "point");
+        One(
+            Home.WithGateway().Point("point", "192.168.1.254/24").Cable("gw/lan1", "point/wan").Wifi("phone", "point"),
+            Severity.Concern,
+            "point"
+        );
 
     [Fact]
     public void Near_miss() => None(Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.5/24"));
@@ -88,12 +98,21 @@ public sealed class GatewayWrongTests() : RuleTests("gateway-wrong")
 
     [Fact]
     public void Triggers_where_the_gateway_does_not_route() =>
-        One(Home.WithGateway().Point("point", "192.168.8.3/24").Cable("gw/lan1", "point/wan").Wired("a", "point/lan1", "192.168.8.5/24", "192.168.8.3"), Severity.WillNotWork, "a");
+        One(
+            Home.WithGateway()
+                .Point("point", "192.168.8.3/24")
+                .Cable("gw/lan1", "point/wan")
+                .Wired("a", "point/lan1", "192.168.8.5/24", "192.168.8.3"),
+            Severity.WillNotWork,
+            "a"
+        );
 
     [Fact]
     public void Blames_the_server_that_hands_it_out()
     {
-        var home = Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { Gateway = Home.At("192.168.8.254") } });
+        var home = Home.WithGateway()
+            .Wired("a", "gw/lan1")
+            .Edit<RouterMode>("gw", m => m with { Server = m.Server with { Gateway = Home.At("192.168.8.254") } });
         One(home, Severity.WillNotWork, "gw");
         Cured(home, "Let gw hand out itself");
     }
@@ -107,7 +126,8 @@ public sealed class GatewayWrongTests() : RuleTests("gateway-wrong")
 
 public sealed class PoolTooSmallTests() : RuleTests("pool-too-small")
 {
-    private static Home Three(string pool) => Home.New().Gateway(pool: pool).Cable("street", "gw/wan").Wifi("a", "gw").Wifi("b", "gw").Wifi("c", "gw");
+    private static Home Three(string pool) =>
+        Home.New().Gateway(pool: pool).Cable("street", "gw/wan").Wifi("a", "gw").Wifi("b", "gw").Wifi("c", "gw");
 
     [Fact]
     public void Triggers() => One(Three("192.168.8.20-192.168.8.21"), Severity.WillNotWork, "gw");
@@ -121,8 +141,13 @@ public sealed class PoolTooSmallTests() : RuleTests("pool-too-small")
 
 public sealed class LeaseTooLongTests() : RuleTests("lease-too-long")
 {
-    private static Home House(int minutes, string pool = "192.168.8.20-192.168.8.26") => Home.New().Gateway(pool: pool).Cable("street", "gw/wan").Wifi("a", "gw").Wifi("b", "gw")
-        .Edit<RouterMode>("gw", m => m with { Server = m.Server with { LeaseMinutes = minutes } });
+    private static Home House(int minutes, string pool = "192.168.8.20-192.168.8.26") =>
+        Home.New()
+            .Gateway(pool: pool)
+            .Cable("street", "gw/wan")
+            .Wifi("a", "gw")
+            .Wifi("b", "gw")
+            .Edit<RouterMode>("gw", m => m with { Server = m.Server with { LeaseMinutes = minutes } });
 
     [Fact]
     public void Triggers()
@@ -154,7 +179,10 @@ public sealed class ManagementPageNotReservedTests() : RuleTests("management-pag
     public void Making_a_cascaded_router_an_access_point_keeps_its_page()
     {
         var home = Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1");
-        var remedy = Judging.Prove(home.Design).Findings.Single(f => f.Code == "double-nat").Remedies.Single(r => r.Label == "Set in to access-point mode");
+        var remedy = Judging
+            .Prove(home.Design)
+            .Findings.Single(f => f.Code == "double-nat")
+            .Remedies.Single(r => r.Label == "Set in to access-point mode");
         var after = Core.Changes.ChangeList.Apply(home.Design, remedy.Changes).Value;
         Assert.DoesNotContain(Judging.Prove(after).Findings, f => f.Code == "management-page-not-reserved");
     }

@@ -5,7 +5,11 @@ namespace Altrin.Core.Tests.Findings;
 
 public sealed class WrongPortTests() : RuleTests("wrong-port")
 {
-    private static Home ByHand(string port) => Home.WithGateway().Router("in", "192.168.8.2/24", "192.168.8.100-192.168.8.150", server: false).Cable("gw/lan1", $"in/{port}").Wifi("phone", "in");
+    private static Home ByHand(string port) =>
+        Home.WithGateway()
+            .Router("in", "192.168.8.2/24", "192.168.8.100-192.168.8.150", server: false)
+            .Cable("gw/lan1", $"in/{port}")
+            .Wifi("phone", "in");
 
     [Fact]
     public void Triggers_for_a_by_hand_access_point_cabled_in_its_WAN_port()
@@ -42,7 +46,8 @@ public sealed class SlowLinkTests() : RuleTests("slow-link")
     private static Home House(int sold, int port = 100, Medium medium = Medium.Cat6)
     {
         var home = Home.WithGateway().Service(new PublicDynamic(sold, null)).Switch("s").Cable("gw/lan1", "s/lan1").Wired("a", "s/lan2");
-        return home.Profile("s", p => p with { Ports = [.. p.Ports.Select(x => x.Id == "lan1" ? x with { SpeedMbps = port } : x)] }).Medium("gw-lan1-s-lan1", medium);
+        return home.Profile("s", p => p with { Ports = [.. p.Ports.Select(x => x.Id == "lan1" ? x with { SpeedMbps = port } : x)] })
+            .Medium("gw-lan1-s-lan1", medium);
     }
 
     [Fact]
@@ -53,7 +58,8 @@ public sealed class SlowLinkTests() : RuleTests("slow-link")
     }
 
     [Fact]
-    public void Triggers_for_mains_wiring_below_the_service() => One(House(500, 1000, Medium.Powerline), Severity.Concern, "gw-lan1-s-lan1");
+    public void Triggers_for_mains_wiring_below_the_service() =>
+        One(House(500, 1000, Medium.Powerline), Severity.Concern, "gw-lan1-s-lan1");
 
     [Theory]
     [InlineData(100, 100)]
@@ -63,7 +69,14 @@ public sealed class SlowLinkTests() : RuleTests("slow-link")
 
 public sealed class LoopTests() : RuleTests("loop")
 {
-    private static Home Ring() => Home.WithGateway().Switch("s1").Switch("s2").Cable("gw/lan1", "s1/lan1").Cable("s1/lan2", "s2/lan1").Cable("s2/lan2", "gw/lan2").Wired("a", "s1/lan3");
+    private static Home Ring() =>
+        Home.WithGateway()
+            .Switch("s1")
+            .Switch("s2")
+            .Cable("gw/lan1", "s1/lan1")
+            .Cable("s1/lan2", "s2/lan1")
+            .Cable("s2/lan2", "gw/lan2")
+            .Wired("a", "s1/lan3");
 
     [Fact]
     public void Triggers_and_names_the_ring() => One(Ring(), Severity.WillNotWork, "gw-lan1-s1-lan1", "s1-lan2-s2-lan1", "s2-lan2-gw-lan2");
@@ -81,7 +94,8 @@ public sealed class LoopTests() : RuleTests("loop")
     }
 
     [Fact]
-    public void Triggers_for_a_lead_from_a_box_to_itself() => One(Home.WithGateway().Cable("gw/lan1", "gw/lan2").Wired("a", "gw/lan3"), Severity.WillNotWork, "gw-lan1-gw-lan2");
+    public void Triggers_for_a_lead_from_a_box_to_itself() =>
+        One(Home.WithGateway().Cable("gw/lan1", "gw/lan2").Wired("a", "gw/lan3"), Severity.WillNotWork, "gw-lan1-gw-lan2");
 
     [Fact]
     public void Near_miss_a_router_in_the_ring_keeps_its_sides_apart() =>
@@ -90,7 +104,15 @@ public sealed class LoopTests() : RuleTests("loop")
 
 public sealed class SwitchBeforeRouterTests() : RuleTests("switch-before-router")
 {
-    private static Home Before() => Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Switch("s").Cable("gw/lan1", "s/lan1").Router("main").Cable("s/lan2", "main/wan").Wired("a", "main/lan1");
+    private static Home Before() =>
+        Home.New()
+            .Gateway(bridge: true)
+            .Cable("street", "gw/wan")
+            .Switch("s")
+            .Cable("gw/lan1", "s/lan1")
+            .Router("main")
+            .Cable("s/lan2", "main/wan")
+            .Wired("a", "main/lan1");
 
     [Fact]
     public void Is_a_concern_with_the_router_alone_on_it() => One(Before(), Severity.Concern, "s");
@@ -107,16 +129,27 @@ public sealed class SwitchBeforeRouterTests() : RuleTests("switch-before-router"
 
 public sealed class StreetRuleTests() : RuleTests("several-before-router")
 {
-    private static Home Two() => Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1").Wired("b", "gw/lan2");
+    private static Home Two() =>
+        Home.New()
+            .Gateway(bridge: true)
+            .Cable("street", "gw/wan")
+            .Router("main")
+            .Cable("gw/lan1", "main/wan")
+            .Wired("a", "main/lan1")
+            .Wired("b", "gw/lan2");
 
     [Fact]
     public void Triggers() => One(Two(), Severity.WillNotWork, "street");
 
     [Fact]
-    public void The_device_out_there_is_named_by_its_own_rule() => Assert.Contains(Judging.Prove(Two().Design).Findings, f => f.Identity == "device-before-router(b)");
+    public void The_device_out_there_is_named_by_its_own_rule() =>
+        Assert.Contains(Judging.Prove(Two().Design).Findings, f => f.Identity == "device-before-router(b)");
 
     [Fact]
-    public void Near_miss() => None(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1"));
+    public void Near_miss() =>
+        None(
+            Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1")
+        );
 }
 
 public sealed class NotConnectedTests() : RuleTests("not-connected")

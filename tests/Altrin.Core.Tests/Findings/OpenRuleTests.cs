@@ -23,7 +23,8 @@ public sealed class GuestsInCascadeTests() : RuleTests("guests-in-cascade")
 
 public sealed class ManagementPageHiddenTests() : RuleTests("management-page-hidden")
 {
-    private static Home Behind(string lan) => Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main", lan).Cable("gw/lan1", "main/wan").Wired("a", "main/lan1");
+    private static Home Behind(string lan) =>
+        Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main", lan).Cable("gw/lan1", "main/wan").Wired("a", "main/lan1");
 
     [Fact]
     public void Triggers()
@@ -55,7 +56,10 @@ public sealed class PortForwardIdleTests() : RuleTests("port-forward-idle")
 {
     private static Home ByHand(bool forward)
     {
-        var home = Home.WithGateway().Router("in", "192.168.8.2/24", server: false).Cable("gw/lan1", "in/lan1").Wired("a", "in/lan2", "192.168.8.9/24");
+        var home = Home.WithGateway()
+            .Router("in", "192.168.8.2/24", server: false)
+            .Cable("gw/lan1", "in/lan1")
+            .Wired("a", "in/lan2", "192.168.8.9/24");
         return forward ? home.Forward("in", 8443, "192.168.8.9") : home;
     }
 
@@ -72,8 +76,12 @@ public sealed class PortForwardIdleTests() : RuleTests("port-forward-idle")
 
 public sealed class DmzExposedTests() : RuleTests("dmz-exposed")
 {
-    private static Home To(string address) => Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.9/24").Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), [])).Cable("gw/lan2", "in/wan")
-        .Edit<RouterMode>("gw", m => m with { Dmz = Home.At(address) });
+    private static Home To(string address) =>
+        Home.WithGateway()
+            .Wired("a", "gw/lan1", "192.168.8.9/24")
+            .Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), []))
+            .Cable("gw/lan2", "in/wan")
+            .Edit<RouterMode>("gw", m => m with { Dmz = Home.At(address) });
 
     [Fact]
     public void Triggers_for_a_device()
@@ -103,7 +111,8 @@ public sealed class UpnpOnTests() : RuleTests("upnp-on")
 
 public sealed class ReservationTests() : RuleTests("reservation-clash")
 {
-    private static Home Kept(string first, string second) => Home.WithGateway().Wired("a", "gw/lan1").Wired("b", "gw/lan2").Reserve("gw", "a", first).Reserve("gw", "b", second);
+    private static Home Kept(string first, string second) =>
+        Home.WithGateway().Wired("a", "gw/lan1").Wired("b", "gw/lan2").Reserve("gw", "a", first).Reserve("gw", "b", second);
 
     [Theory]
     [InlineData("192.168.8.5", "192.168.8.5", 2)]

@@ -21,28 +21,58 @@ public sealed class PlantedFaultsTests
         new("gateway-wrong", "clock", h => h.Wired("clock", "row/lan9", "192.168.8.9/24", "192.168.8.77")),
         new("outside-subnet", "plotter", h => h.Wired("plotter", "row/lan10", "192.168.77.5/24")),
         new("double-nat", "annex", h => h.Router("annex").Cable("gw/lan2", "annex/wan").Wired("lathe", "annex/lan1").Found("lathe")),
-        new("overlapping-subnets", "shed", h => h.Router("shed", "192.168.8.1/24").Cable("gw/lan3", "shed/wan").Wired("saw", "shed/lan1"), "double-nat"),
-        new("two-dhcp-servers", "gw", h => h.Router("stray", "192.168.8.250/24", "192.168.8.201-192.168.8.240").Cable("row/lan11", "stray/lan1"), "wrong-port", "wan-port-empty"),
+        new(
+            "overlapping-subnets",
+            "shed",
+            h => h.Router("shed", "192.168.8.1/24").Cable("gw/lan3", "shed/wan").Wired("saw", "shed/lan1"),
+            "double-nat"
+        ),
+        new(
+            "two-dhcp-servers",
+            "gw",
+            h => h.Router("stray", "192.168.8.250/24", "192.168.8.201-192.168.8.240").Cable("row/lan11", "stray/lan1"),
+            "wrong-port",
+            "wan-port-empty"
+        ),
         new("loop", "den-lan1-row-lan12", h => h.Cable("den/lan1", "row/lan12")),
         new("wifi-not-joined", "tablet", h => h.Wifi("tablet", "den", key: "older-key")),
         new("wifi-password-differs", "attic/r5", h => h.Point("attic", "192.168.8.6/24", key: "other-key").Cable("row/lan13", "attic/wan")),
-        new("weak-wifi", "porch/r5", h => h.Point("porch", "192.168.8.7/24", name: "porch", key: null, security: WifiSecurity.Open).Cable("row/lan14", "porch/wan"), "split-wifi-name"),
+        new(
+            "weak-wifi",
+            "porch/r5",
+            h => h.Point("porch", "192.168.8.7/24", name: "porch", key: null, security: WifiSecurity.Open).Cable("row/lan14", "porch/wan"),
+            "split-wifi-name"
+        ),
         new("upnp-on", "gw", h => h.Edit<RouterMode>("gw", m => m with { PortRequests = true })),
         new("dmz-exposed", "gw", h => h.Edit<RouterMode>("gw", m => m with { Dmz = Home.At("192.168.8.10") })),
         new("wan-port-empty", "cabin", h => h.Router("cabin", "192.168.40.1/24").Wired("pump", "cabin/lan1")),
         new("not-connected", "lamp", h => h.Loose("lamp")),
-        new("uplink-not-joined", "stairs", h => h.Repeater("stairs", "den", page: "192.168.8.11/24", link: l => l with { Password = "wrong" }).Wired("radio", "stairs/lan1")),
-        new("port-forward-to-lease", "gw", h => h.Wired("recorder", "row/lan15").Reach("recorder", 8443).Forward("gw", 8443, "192.168.8.33")),
+        new("uplink-not-joined", "stairs", h =>
+            h.Repeater("stairs", "den", page: "192.168.8.11/24", link: l => l with { Password = "wrong" }).Wired("radio", "stairs/lan1")
+        ),
+        new("port-forward-to-lease", "gw", h =>
+            h.Wired("recorder", "row/lan15").Reach("recorder", 8443).Forward("gw", 8443, "192.168.8.33")
+        ),
         new("slow-link", "row-lan2-den-wan", h => h.Medium("row-lan2-den-wan", Medium.Powerline)),
     ];
 
     public static TheoryData<int> Seeds => [.. Enumerable.Range(1, 120)];
 
-    private static Home Sound() => Home.WithGateway().Switch("row", 16).Cable("gw/lan1", "row/lan1")
-        .Point("den", "192.168.8.3/24").Cable("row/lan2", "den/wan")
-        .Point("loft", "192.168.8.4/24").Cable("row/lan3", "loft/wan")
-        .Wired("desk", "row/lan4").Wired("store", "row/lan5").Reserve("gw", "store", "192.168.8.10").Wired("printer", "row/lan6", "192.168.8.5/24")
-        .Wifi("phone", "den").Wifi("screen", "loft").Found("printer");
+    private static Home Sound() =>
+        Home.WithGateway()
+            .Switch("row", 16)
+            .Cable("gw/lan1", "row/lan1")
+            .Point("den", "192.168.8.3/24")
+            .Cable("row/lan2", "den/wan")
+            .Point("loft", "192.168.8.4/24")
+            .Cable("row/lan3", "loft/wan")
+            .Wired("desk", "row/lan4")
+            .Wired("store", "row/lan5")
+            .Reserve("gw", "store", "192.168.8.10")
+            .Wired("printer", "row/lan6", "192.168.8.5/24")
+            .Wifi("phone", "den")
+            .Wifi("screen", "loft")
+            .Found("printer");
 
     [Fact]
     public void The_home_is_sound_before() => Assert.Empty(Judging.Prove(Sound().Design).Findings);
@@ -74,18 +104,32 @@ public sealed class PlantedFaultsTests
         foreach (var finding in findings)
         {
             var roots = Roots(finding, by, []);
-            Assert.True(roots.Any(r => planted.Any(p => r.Code == p.Code || p.Beside.Contains(r.Code))), $"{finding.Identity} follows from {string.Join(", ", roots.Select(r => r.Identity))}, planted were {names}");
+            Assert.True(
+                roots.Any(r => planted.Any(p => r.Code == p.Code || p.Beside.Contains(r.Code))),
+                $"{finding.Identity} follows from {string.Join(", ", roots.Select(r => r.Identity))}, planted were {names}"
+            );
         }
         // What can be mended together with most else, of the worst, comes first; and so do its cures.
         var worst = findings.Where(f => f.Severity == findings[0].Severity && f.CausedBy.Count == 0).ToList();
         Assert.True(findings[0].CausedBy.Count == 0, $"{findings[0].Identity} comes first and has a cause");
         Assert.All(worst, f => Assert.True(Most(f) <= Most(findings[0]), $"{f.Identity} settles more than the first of {names}"));
-        Assert.All(findings, f => Assert.True(f.Remedies.Count == 0 || f.Remedies[0].Settles.Count == Most(f), $"the first cure of {f.Identity} settles less than another"));
+        Assert.All(findings, f =>
+            Assert.True(
+                f.Remedies.Count == 0 || f.Remedies[0].Settles.Count == Most(f),
+                $"the first cure of {f.Identity} settles less than another"
+            )
+        );
         // A fault may be hidden by another until that one is mended; a forward goes with the cure of the need that it does not serve.
         var seen = findings.Concat(Mend(design, planted.Length, names)).ToList();
-        Assert.All(planted, f => Assert.True(
-            seen.Any(found => (found.Code == f.Code && found.Subjects.Contains(f.Subject)) || (f.Code == "port-forward-to-lease" && found.Identity == "need-not-met(reach-recorder)")),
-            $"{f.Code} is not found among {names}"));
+        Assert.All(planted, f =>
+            Assert.True(
+                seen.Any(found =>
+                    (found.Code == f.Code && found.Subjects.Contains(f.Subject))
+                    || (f.Code == "port-forward-to-lease" && found.Identity == "need-not-met(reach-recorder)")
+                ),
+                $"{f.Code} is not found among {names}"
+            )
+        );
     }
 
     private static int Most(Finding finding) => finding.Remedies.Select(r => r.Settles.Count).DefaultIfEmpty().Max();
@@ -100,7 +144,7 @@ public sealed class PlantedFaultsTests
     private static List<Finding> Mend(Design design, int faults, string names)
     {
         var (taken, seen) = (new List<string>(), new List<Finding>());
-        for (var findings = Judging.Prove(design).Findings; findings.FirstOrDefault(f => f.Remedies.Count > 0) is { } next;)
+        for (var findings = Judging.Prove(design).Findings; findings.FirstOrDefault(f => f.Remedies.Count > 0) is { } next; )
         {
             taken.Add(next.Remedies[0].Label);
             Assert.True(taken.Count <= (faults * 2) + 2, $"{names}: no end after {string.Join("; ", taken)}");

@@ -37,7 +37,9 @@ public sealed class ProofPropertyTests
         var broken = sheet.Internet.Any(i => i.Answer.IsBroken) || sheet.Needs.Any(n => n.Answer.IsBroken);
         Assert.Equal(broken, proof.Findings.Any(f => f.Severity == Severity.WillNotWork));
         Assert.Equal(broken, proof.Verdict.Kind == VerdictKind.WillNotWork);
-        Assert.All(sheet.Internet.Select(i => i.Answer).Concat(sheet.Needs.Select(n => n.Answer)), a => Assert.True(a.Outcomes.Count <= Answer.MostOutcomes));
+        Assert.All(sheet.Internet.Select(i => i.Answer).Concat(sheet.Needs.Select(n => n.Answer)), a =>
+            Assert.True(a.Outcomes.Count <= Answer.MostOutcomes)
+        );
     }
 
     [Theory]
@@ -47,8 +49,13 @@ public sealed class ProofPropertyTests
         var proof = Judging.Prove(DesignGenerator.Make(seed, 4 + (seed % 9)));
         var codes = proof.Findings.Select(f => f.Code).ToHashSet();
         // What is not let in, and who is apart, is said by the need itself.
-        var unexplained = proof.Observation.Sheet.Internet.Select(i => i.Answer).Concat(proof.Observation.Sheet.Needs.Select(n => n.Answer))
-            .Where(a => a.IsBroken).SelectMany(a => a.Causes).Select(c => c.Code).Where(c => c is not (CauseCodes.NotForwarded or CauseCodes.Apart) && !codes.Contains(c));
+        var unexplained = proof
+            .Observation.Sheet.Internet.Select(i => i.Answer)
+            .Concat(proof.Observation.Sheet.Needs.Select(n => n.Answer))
+            .Where(a => a.IsBroken)
+            .SelectMany(a => a.Causes)
+            .Select(c => c.Code)
+            .Where(c => c is not (CauseCodes.NotForwarded or CauseCodes.Apart) && !codes.Contains(c));
         Assert.Empty(unexplained);
     }
 
@@ -65,12 +72,38 @@ public sealed class ProofPropertyTests
     private static string Facts(Design design)
     {
         var proof = Judging.Prove(design);
-        return JsonSerializer.Serialize(new { proof.Observation.Sheet, proof.Verdict, Findings = proof.Findings.Select(f => new { f.Identity, f.Severity, f.What, f.Notice, Cures = f.Remedies.Select(r => r.Label) }) });
+        return JsonSerializer.Serialize(
+            new
+            {
+                proof.Observation.Sheet,
+                proof.Verdict,
+                Findings = proof.Findings.Select(f => new
+                {
+                    f.Identity,
+                    f.Severity,
+                    f.What,
+                    f.Notice,
+                    Cures = f.Remedies.Select(r => r.Label),
+                }),
+            }
+        );
     }
 
-    private static Design Reversed(Design design) => new(
-        design.Site with { Boxes = [.. design.Site.Boxes.Reverse()], Devices = [.. design.Site.Devices.Reverse()], Needs = [.. design.Site.Needs.Reverse()] },
-        design.SetUp with { Boxes = [.. design.SetUp.Boxes.Reverse()], Cables = [.. design.SetUp.Cables.Reverse()], Devices = [.. design.SetUp.Devices.Reverse()] });
+    private static Design Reversed(Design design) =>
+        new(
+            design.Site with
+            {
+                Boxes = [.. design.Site.Boxes.Reverse()],
+                Devices = [.. design.Site.Devices.Reverse()],
+                Needs = [.. design.Site.Needs.Reverse()],
+            },
+            design.SetUp with
+            {
+                Boxes = [.. design.SetUp.Boxes.Reverse()],
+                Cables = [.. design.SetUp.Cables.Reverse()],
+                Devices = [.. design.SetUp.Devices.Reverse()],
+            }
+        );
 
     /// <summary>Every device called otherwise, in a way that keeps the order of ids.</summary>
     private static Design Renamed(Design design)
@@ -81,12 +114,23 @@ public sealed class ProofPropertyTests
             design.Site with
             {
                 Devices = [.. design.Site.Devices.Select(d => d with { Id = New(d.Id), Name = New(d.Name) })],
-                Needs = [.. design.Site.Needs.Select(n => n switch { ReachFromOutside r => r with { Id = New(r.Id), Device = New(r.Device) }, FoundByOthers f => f with { Id = New(f.Id), Device = New(f.Device) }, _ => n with { Id = New(n.Id) } })],
+                Needs =
+                [
+                    .. design.Site.Needs.Select(n =>
+                        n switch
+                        {
+                            ReachFromOutside r => r with { Id = New(r.Id), Device = New(r.Device) },
+                            FoundByOthers f => f with { Id = New(f.Id), Device = New(f.Device) },
+                            _ => n with { Id = New(n.Id) },
+                        }
+                    ),
+                ],
             },
             design.SetUp with
             {
                 Devices = [.. design.SetUp.Devices.Select(d => d with { Device = New(d.Device) })],
                 Cables = [.. design.SetUp.Cables.Select(c => c with { Id = New(c.Id), A = End(c.A), B = End(c.B) })],
-            });
+            }
+        );
     }
 }

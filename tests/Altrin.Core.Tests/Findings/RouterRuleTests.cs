@@ -19,8 +19,16 @@ public sealed class DoubleNatTests() : RuleTests("double-nat")
 
     [Fact]
     public void Stays_a_concern_where_both_routers_forward() =>
-        One(Cascade().Reach("a", 8443).Edit<RouterMode>("in", m => m with { Wan = new Fixed(Home.Own("192.168.8.9/24"), Home.At("192.168.8.1"), []) })
-            .Forward("gw", 8443, "192.168.8.9").Reserve("in", "a", "192.168.20.5").Forward("in", 8443, "192.168.20.5"), Severity.Concern, "in");
+        One(
+            Cascade()
+                .Reach("a", 8443)
+                .Edit<RouterMode>("in", m => m with { Wan = new Fixed(Home.Own("192.168.8.9/24"), Home.At("192.168.8.1"), []) })
+                .Forward("gw", 8443, "192.168.8.9")
+                .Reserve("in", "a", "192.168.20.5")
+                .Forward("in", 8443, "192.168.20.5"),
+            Severity.Concern,
+            "in"
+        );
 
     [Theory]
     [InlineData("Set in to access-point mode")]
@@ -40,10 +48,12 @@ public sealed class DoubleNatTests() : RuleTests("double-nat")
     [Theory]
     [InlineData("in")]
     [InlineData("gw")]
-    public void Near_miss_where_one_of_both_does_no_NAT(string router) => None(Cascade().Found("b").Edit<RouterMode>(router, m => m with { Nat = false }));
+    public void Near_miss_where_one_of_both_does_no_NAT(string router) =>
+        None(Cascade().Found("b").Edit<RouterMode>(router, m => m with { Nat = false }));
 
     [Fact]
-    public void Near_miss_behind_a_bridge() => None(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"));
+    public void Near_miss_behind_a_bridge() =>
+        None(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"));
 }
 
 public sealed class CarrierNatTests() : RuleTests("carrier-nat")
@@ -78,7 +88,8 @@ public sealed class OverlappingSubnetsTests() : RuleTests("overlapping-subnets")
     [Theory]
     [InlineData("192.168.8.1/24", true)]
     [InlineData("192.168.8.2/24", false)]
-    public void Says_when_even_its_own_address_is_out_there(string lan, bool shared) => Assert.Equal(shared, In(Inner(lan))[0].What.Contains("is in use on its WAN side too", StringComparison.Ordinal));
+    public void Says_when_even_its_own_address_is_out_there(string lan, bool shared) =>
+        Assert.Equal(shared, In(Inner(lan))[0].What.Contains("is in use on its WAN side too", StringComparison.Ordinal));
 
     [Fact]
     public void Near_miss() => None(Inner("192.168.9.1/24"));
@@ -91,7 +102,10 @@ public sealed class OverlappingSubnetsTests() : RuleTests("overlapping-subnets")
     [Fact]
     public void Renumbering_takes_typed_hosts_along()
     {
-        var after = Cured(Home.WithGateway().Router("in", "192.168.8.1/24", Home.Pool).Cable("gw/lan1", "in/wan").Wired("a", "in/lan1", "192.168.8.5/24"), "Give in");
+        var after = Cured(
+            Home.WithGateway().Router("in", "192.168.8.1/24", Home.Pool).Cable("gw/lan1", "in/wan").Wired("a", "in/lan1", "192.168.8.5/24"),
+            "Give in"
+        );
         var typed = (Fixed)after.SetUp.Devices[0].Address;
         Assert.Equal(("192.168.20.5/24", "192.168.20.1"), (typed.Address.ToString(), typed.Gateway.ToString()));
     }
@@ -99,7 +113,11 @@ public sealed class OverlappingSubnetsTests() : RuleTests("overlapping-subnets")
 
 public sealed class TwoDhcpServersTests() : RuleTests("two-dhcp-servers")
 {
-    private static Home InLan(bool server) => Home.WithGateway().Router("second", "192.168.8.2/24", "192.168.8.100-192.168.8.150", server).Cable("gw/lan1", "second/lan1").Wifi("phone", "second");
+    private static Home InLan(bool server) =>
+        Home.WithGateway()
+            .Router("second", "192.168.8.2/24", "192.168.8.100-192.168.8.150", server)
+            .Cable("gw/lan1", "second/lan1")
+            .Wifi("phone", "second");
 
     [Fact]
     public void Triggers() => One(InLan(true), Severity.WillNotWork, "gw", "second");
@@ -117,7 +135,8 @@ public sealed class TwoDhcpServersTests() : RuleTests("two-dhcp-servers")
 
 public sealed class NoDhcpServerTests() : RuleTests("no-dhcp-server")
 {
-    private static Home Off() => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { On = false } });
+    private static Home Off() =>
+        Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { On = false } });
 
     [Fact]
     public void Triggers() => One(Off(), Severity.WillNotWork, "gw");
@@ -127,10 +146,15 @@ public sealed class NoDhcpServerTests() : RuleTests("no-dhcp-server")
 
     [Fact]
     public void Near_miss_where_everything_is_typed() =>
-        None(Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.5/24").Edit<RouterMode>("gw", m => m with { Server = m.Server with { On = false } }));
+        None(
+            Home.WithGateway()
+                .Wired("a", "gw/lan1", "192.168.8.5/24")
+                .Edit<RouterMode>("gw", m => m with { Server = m.Server with { On = false } })
+        );
 
     [Fact]
-    public void Advises_where_no_router_is() => Assert.NotEmpty(One(Home.New().Switch("sw").Wired("a", "sw/lan1").Wired("b", "sw/lan2"), Severity.WillNotWork, "sw").Advice);
+    public void Advises_where_no_router_is() =>
+        Assert.NotEmpty(One(Home.New().Switch("sw").Wired("a", "sw/lan1").Wired("b", "sw/lan2"), Severity.WillNotWork, "sw").Advice);
 }
 
 public sealed class WanPortEmptyTests() : RuleTests("wan-port-empty")
@@ -147,14 +171,25 @@ public sealed class WanNotSetTests() : RuleTests("wan-not-set")
     private static readonly PublicFixed Given = new(Home.Own("203.0.113.40/24"), Home.At("203.0.113.1"), null, null);
 
     [Fact]
-    public void Triggers_where_a_fixed_service_is_not_typed_in() => Cured(Home.WithGateway().Service(Given).Wired("a", "gw/lan1"), "Set gw to 203.0.113.40/24");
+    public void Triggers_where_a_fixed_service_is_not_typed_in() =>
+        Cured(Home.WithGateway().Service(Given).Wired("a", "gw/lan1"), "Set gw to 203.0.113.40/24");
 
     [Fact]
     public void Triggers_where_a_leased_service_is_typed_over() =>
-        Cured(Home.New().Gateway(wan: new Fixed(Given.Address, Given.Gateway, [])).Cable("street", "gw/wan").Wired("a", "gw/lan1"), "Let gw ask");
+        Cured(
+            Home.New().Gateway(wan: new Fixed(Given.Address, Given.Gateway, [])).Cable("street", "gw/wan").Wired("a", "gw/lan1"),
+            "Let gw ask"
+        );
 
     [Fact]
-    public void Near_miss() => None(Home.New().Gateway(wan: new Fixed(Given.Address, Given.Gateway, [])).Service(Given).Cable("street", "gw/wan").Wired("a", "gw/lan1"));
+    public void Near_miss() =>
+        None(
+            Home.New()
+                .Gateway(wan: new Fixed(Given.Address, Given.Gateway, []))
+                .Service(Given)
+                .Cable("street", "gw/wan")
+                .Wired("a", "gw/lan1")
+        );
 }
 
 public sealed class RoutingLoopTests() : RuleTests("routing-loop")

@@ -6,12 +6,21 @@ namespace Altrin.Core.Tests.Findings;
 public sealed class CopperBetweenBuildingsTests() : RuleTests("copper-between-buildings")
 {
     internal static Home Apart(Medium medium, Known supply = Known.Unknown, string? building = "barn") =>
-        Home.WithGateway().Switch("s").Cable("gw/lan1", "s/lan1").Outbuilding("barn", supply).Place("hall").Place("shed", p => p with { Building = building }).Stands("gw", "hall").Stands("s", "shed").Medium("gw-lan1-s-lan1", medium);
+        Home.WithGateway()
+            .Switch("s")
+            .Cable("gw/lan1", "s/lan1")
+            .Outbuilding("barn", supply)
+            .Place("hall")
+            .Place("shed", p => p with { Building = building })
+            .Stands("gw", "hall")
+            .Stands("s", "shed")
+            .Medium("gw-lan1-s-lan1", medium);
 
     [Theory]
     [InlineData(Medium.Cat6)]
     [InlineData(Medium.Unknown)]
-    public void Triggers_for_copper_and_for_what_nobody_looked_at(Medium medium) => Assert.NotEmpty(One(Apart(medium), Severity.Concern, "gw-lan1-s-lan1").Advice);
+    public void Triggers_for_copper_and_for_what_nobody_looked_at(Medium medium) =>
+        Assert.NotEmpty(One(Apart(medium), Severity.Concern, "gw-lan1-s-lan1").Advice);
 
     [Fact]
     public void Near_miss_with_fibre() => None(Apart(Medium.Fibre));
@@ -25,7 +34,8 @@ public sealed class PowerlineAcrossSuppliesTests() : RuleTests("powerline-across
     [Theory]
     [InlineData(Known.No)]
     [InlineData(Known.Unknown)]
-    public void Triggers_across_two_supplies_and_where_nobody_asked(Known same) => One(CopperBetweenBuildingsTests.Apart(Medium.Powerline, same), Severity.Concern, "gw-lan1-s-lan1");
+    public void Triggers_across_two_supplies_and_where_nobody_asked(Known same) =>
+        One(CopperBetweenBuildingsTests.Apart(Medium.Powerline, same), Severity.Concern, "gw-lan1-s-lan1");
 
     [Fact]
     public void Near_miss_with_one_supply() => None(CopperBetweenBuildingsTests.Apart(Medium.Powerline, Known.Yes));
@@ -33,7 +43,10 @@ public sealed class PowerlineAcrossSuppliesTests() : RuleTests("powerline-across
 
 public sealed class CableTooLongTests() : RuleTests("cable-too-long")
 {
-    private static Home Long(double metres, Medium medium = Medium.Cat6) => Home.WithGateway().Wired("tv", "gw/lan1").Cable("gw-lan1-tv", c => c with { Known = c.Known with { LengthMetres = metres, Medium = medium } });
+    private static Home Long(double metres, Medium medium = Medium.Cat6) =>
+        Home.WithGateway()
+            .Wired("tv", "gw/lan1")
+            .Cable("gw-lan1-tv", c => c with { Known = c.Known with { LengthMetres = metres, Medium = medium } });
 
     [Fact]
     public void Triggers_beyond_a_channel() => One(Long(101), Severity.Concern, "gw-lan1-tv");
@@ -48,7 +61,8 @@ public sealed class CableTooLongTests() : RuleTests("cable-too-long")
 
 public sealed class OutsideRatingTests() : RuleTests("outside-rating")
 {
-    private static Home In(PlaceKind kind, Traits traits) => Home.WithGateway().Place("there", p => p with { Kind = kind }).Stands("gw", "there").Traits("gw", traits);
+    private static Home In(PlaceKind kind, Traits traits) =>
+        Home.WithGateway().Place("there", p => p with { Kind = kind }).Stands("gw", "there").Traits("gw", traits);
 
     [Theory]
     [InlineData(PlaceKind.Outdoors, Known.No, 0, 40, 1)]
@@ -59,12 +73,26 @@ public sealed class OutsideRatingTests() : RuleTests("outside-rating")
     [InlineData(PlaceKind.Loft, Known.No, -10, 50, 0)]
     [InlineData(PlaceKind.Cupboard, Known.No, 0, 40, 0)]
     public void A_place_asks_for_its_rating(PlaceKind kind, Known outdoors, int? least, int? most, int findings) =>
-        Assert.Equal(findings, In(In(kind, new() { Outdoors = outdoors, LeastCelsius = least, MostCelsius = most })).Count);
+        Assert.Equal(
+            findings,
+            In(
+                In(
+                    kind,
+                    new()
+                    {
+                        Outdoors = outdoors,
+                        LeastCelsius = least,
+                        MostCelsius = most,
+                    }
+                )
+            ).Count
+        );
 }
 
 public sealed class FirmwareUnsupportedTests() : RuleTests("firmware-unsupported")
 {
-    private static Home Ended(string box) => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Box(box, b => b with { Label = new() { Supported = Known.No } });
+    private static Home Ended(string box) =>
+        Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Box(box, b => b with { Label = new() { Supported = Known.No } });
 
     [Fact]
     public void Triggers_at_the_line() => One(Ended("gw"), Severity.Concern, "gw");
@@ -77,7 +105,12 @@ public sealed class TvOnWrongSideTests() : RuleTests("tv-on-wrong-side")
 {
     private static Home House(Medium medium = Medium.Cat6, bool behind = false, LineService service = LineService.Television)
     {
-        var home = Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("tv", behind ? "in/lan1" : "gw/lan2").Device("tv", d => d with { Kind = DeviceKind.Television }).Box("gw", b => b with { Holds = [service] });
+        var home = Home.WithGateway()
+            .Router("in")
+            .Cable("gw/lan1", "in/wan")
+            .Wired("tv", behind ? "in/lan1" : "gw/lan2")
+            .Device("tv", d => d with { Kind = DeviceKind.Television })
+            .Box("gw", b => b with { Holds = [service] });
         return home.Medium(behind ? "in-lan1-tv" : "gw-lan2-tv", medium);
     }
 
@@ -100,10 +133,37 @@ public sealed class PowerShortTests() : RuleTests("power-short")
 {
     private static Home House(PowerKind? gives, double? budget, PowerKind takes, double needs, Known plug = Known.No, int points = 1)
     {
-        var home = Home.WithGateway().Switch("s").Cable("gw/lan1", "s/lan8").Traits("s", new() { Power = new() { Gives = gives, BudgetWatts = budget, GivesAt = ["lan1", "lan2", "lan3", "lan4"] } });
+        var home = Home.WithGateway()
+            .Switch("s")
+            .Cable("gw/lan1", "s/lan8")
+            .Traits(
+                "s",
+                new()
+                {
+                    Power = new()
+                    {
+                        Gives = gives,
+                        BudgetWatts = budget,
+                        GivesAt = ["lan1", "lan2", "lan3", "lan4"],
+                    },
+                }
+            );
         for (var i = 1; i <= points; i++)
         {
-            home.Point($"p{i}").Cable($"s/lan{i}", $"p{i}/wan").Traits($"p{i}", new() { Power = new() { Takes = takes, NeedsWatts = needs, OwnPlug = plug } });
+            home.Point($"p{i}")
+                .Cable($"s/lan{i}", $"p{i}/wan")
+                .Traits(
+                    $"p{i}",
+                    new()
+                    {
+                        Power = new()
+                        {
+                            Takes = takes,
+                            NeedsWatts = needs,
+                            OwnPlug = plug,
+                        },
+                    }
+                );
         }
         return home;
     }
@@ -118,7 +178,16 @@ public sealed class PowerShortTests() : RuleTests("power-short")
     [InlineData(PowerKind.At, 60.0, PowerKind.At, 25.5, Known.No, 3, "s", "about 90")]
     [InlineData(PowerKind.At, 60.0, PowerKind.Passive, 5.0, Known.No, 1, "p1", "wants passive power")]
     [InlineData(PowerKind.Passive, 12.0, PowerKind.Passive, 5.0, Known.No, 1, null, null)]
-    public void Power_is_reckoned_from_source_to_device(PowerKind? gives, double? budget, PowerKind takes, double needs, Known plug, int points, string? subject, string? says)
+    public void Power_is_reckoned_from_source_to_device(
+        PowerKind? gives,
+        double? budget,
+        PowerKind takes,
+        double needs,
+        Known plug,
+        int points,
+        string? subject,
+        string? says
+    )
     {
         var home = House(gives, budget, takes, needs, plug, points);
         if (subject is null)
@@ -132,8 +201,26 @@ public sealed class PowerShortTests() : RuleTests("power-short")
 
 public sealed class PassivePowerTests() : RuleTests("passive-power")
 {
-    private static Home House(PowerKind? takes) => Home.WithGateway().Link("inj", BoxKind.Injector).Point("p").Cable("gw/lan1", "inj/lan1").Cable("inj/lan2", "p/wan")
-        .Traits("inj", new() { Power = new() { Gives = PowerKind.Passive, GivesAt = ["lan2"] } }).Traits("p", new() { Power = new() { Takes = takes, NeedsWatts = 5 } });
+    private static Home House(PowerKind? takes) =>
+        Home.WithGateway()
+            .Link("inj", BoxKind.Injector)
+            .Point("p")
+            .Cable("gw/lan1", "inj/lan1")
+            .Cable("inj/lan2", "p/wan")
+            .Traits(
+                "inj",
+                new()
+                {
+                    Power = new() { Gives = PowerKind.Passive, GivesAt = ["lan2"] },
+                }
+            )
+            .Traits(
+                "p",
+                new()
+                {
+                    Power = new() { Takes = takes, NeedsWatts = 5 },
+                }
+            );
 
     [Fact]
     public void Triggers_for_whatever_does_not_expect_it()
@@ -148,10 +235,17 @@ public sealed class PassivePowerTests() : RuleTests("passive-power")
 
 public sealed class TwoPairTests() : RuleTests("slow-link")
 {
-    private static Home House(int? pairs, int sold = 500) => Home.WithGateway().Service(new PublicDynamic(sold, null)).Switch("s").Cable("gw/lan1", "s/lan1").Wired("a", "s/lan2").Cable("gw-lan1-s-lan1", c => c with { Known = c.Known with { Pairs = pairs } });
+    private static Home House(int? pairs, int sold = 500) =>
+        Home.WithGateway()
+            .Service(new PublicDynamic(sold, null))
+            .Switch("s")
+            .Cable("gw/lan1", "s/lan1")
+            .Wired("a", "s/lan2")
+            .Cable("gw-lan1-s-lan1", c => c with { Known = c.Known with { Pairs = pairs } });
 
     [Fact]
-    public void Triggers_for_two_pairs_below_what_is_sold() => Assert.Contains("two pairs", One(House(2), Severity.Concern, "gw-lan1-s-lan1").Advice[0], StringComparison.Ordinal);
+    public void Triggers_for_two_pairs_below_what_is_sold() =>
+        Assert.Contains("two pairs", One(House(2), Severity.Concern, "gw-lan1-s-lan1").Advice[0], StringComparison.Ordinal);
 
     [Fact]
     public void Near_miss_with_all_four_and_with_a_slower_service()

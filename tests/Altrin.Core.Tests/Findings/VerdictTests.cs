@@ -6,28 +6,65 @@ public sealed class VerdictTests
 {
     private static Verdict Of(Home home) => Judging.Prove(home.Design).Verdict;
 
-    public static TheoryData<Home, VerdictKind, string> Sentences => new()
-    {
-        { Home.New(), VerdictKind.Sound, "Nothing is connected yet." },
-        { Home.WithGateway().Wired("a", "gw/lan1"), VerdictKind.Sound, "Every device reaches the internet and every need is met." },
-        { Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"), VerdictKind.Works, "Every device reaches the internet and every need is met; 1 thing worth knowing." },
-        { Home.WithGateway().Wired("b", "gw/lan1").Wifi("a", "gw", "home", null), VerdictKind.Works, "Nothing is broken as far as is known; 1 answer is still open." },
-        { Home.New().Gateway().Wired("a", "gw/lan1"), VerdictKind.WillNotWork, "a has no internet." },
-        { Home.New().Gateway().Wired("a", "gw/lan1").Wired("b", "gw/lan2"), VerdictKind.WillNotWork, "2 of 2 devices have no internet." },
-        { Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.50/24").Wired("b", "gw/lan2"), VerdictKind.WillNotWork, "2 of 2 devices have internet by luck only." },
-        { Home.WithGateway().Wired("a", "gw/lan1").Reach("a", 80), VerdictKind.WillNotWork, "a cannot be reached from outside." },
-        { Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Found("b").Reach("a", 80), VerdictKind.WillNotWork, "b is not found by all devices, and a cannot be reached from outside." },
-        { Home.WithGateway().Wired("a", "gw/lan1").Reach("a", 80).Forward("gw", 80, "192.168.8.20"), VerdictKind.WillNotWork, "a is reached from outside by luck only." },
-    };
+    public static TheoryData<Home, VerdictKind, string> Sentences =>
+        new()
+        {
+            { Home.New(), VerdictKind.Sound, "Nothing is connected yet." },
+            { Home.WithGateway().Wired("a", "gw/lan1"), VerdictKind.Sound, "Every device reaches the internet and every need is met." },
+            {
+                Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"),
+                VerdictKind.Works,
+                "Every device reaches the internet and every need is met; 1 thing worth knowing."
+            },
+            {
+                Home.WithGateway().Wired("b", "gw/lan1").Wifi("a", "gw", "home", null),
+                VerdictKind.Works,
+                "Nothing is broken as far as is known; 1 answer is still open."
+            },
+            { Home.New().Gateway().Wired("a", "gw/lan1"), VerdictKind.WillNotWork, "a has no internet." },
+            {
+                Home.New().Gateway().Wired("a", "gw/lan1").Wired("b", "gw/lan2"),
+                VerdictKind.WillNotWork,
+                "2 of 2 devices have no internet."
+            },
+            {
+                Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.50/24").Wired("b", "gw/lan2"),
+                VerdictKind.WillNotWork,
+                "2 of 2 devices have internet by luck only."
+            },
+            { Home.WithGateway().Wired("a", "gw/lan1").Reach("a", 80), VerdictKind.WillNotWork, "a cannot be reached from outside." },
+            {
+                Home.WithGateway()
+                    .Router("in")
+                    .Cable("gw/lan1", "in/wan")
+                    .Wired("a", "in/lan1")
+                    .Wired("b", "gw/lan2")
+                    .Found("b")
+                    .Reach("a", 80),
+                VerdictKind.WillNotWork,
+                "b is not found by all devices, and a cannot be reached from outside."
+            },
+            {
+                Home.WithGateway().Wired("a", "gw/lan1").Reach("a", 80).Forward("gw", 80, "192.168.8.20"),
+                VerdictKind.WillNotWork,
+                "a is reached from outside by luck only."
+            },
+        };
 
     [Theory]
     [MemberData(nameof(Sentences))]
-    public void One_sentence_says_what_breaks(Home home, VerdictKind kind, string sentence) => Assert.Equal(new Verdict(kind, sentence), Of(home));
+    public void One_sentence_says_what_breaks(Home home, VerdictKind kind, string sentence) =>
+        Assert.Equal(new Verdict(kind, sentence), Of(home));
 
     private static Home Cascade() => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1");
 
     private static Proof Accepting(Home home, bool severe) =>
-        Judging.Prove(home.Design with { SetUp = home.Design.SetUp with { Accepted = [new("double-nat(in)", severe, "The lodger wants it.", "A. Name")] } });
+        Judging.Prove(
+            home.Design with
+            {
+                SetUp = home.Design.SetUp with { Accepted = [new("double-nat(in)", severe, "The lodger wants it.", "A. Name")] },
+            }
+        );
 
     [Fact]
     public void An_accepted_concern_is_no_longer_one_to_settle()
@@ -62,12 +99,19 @@ public sealed class VerdictTests
     [Fact]
     public void The_cure_that_settles_most_comes_first()
     {
-        var home = Home.WithGateway().Router("in", "192.168.8.1/24", Home.Pool).Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Found("b");
+        var home = Home.WithGateway()
+            .Router("in", "192.168.8.1/24", Home.Pool)
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1")
+            .Wired("b", "gw/lan2")
+            .Found("b");
         var findings = Judging.Prove(home.Design).Findings;
         var first = findings[0];
         Assert.Equal("double-nat", first.Code);
         Assert.Equal(first.Remedies.Max(r => r.Settles.Count), first.Remedies[0].Settles.Count);
-        Assert.All(findings.Where(f => f.CausedBy.Count == 0 && f.Severity == first.Severity), f => Assert.True(f.Remedies.Select(r => r.Settles.Count).DefaultIfEmpty().Max() <= first.Remedies[0].Settles.Count));
+        Assert.All(findings.Where(f => f.CausedBy.Count == 0 && f.Severity == first.Severity), f =>
+            Assert.True(f.Remedies.Select(r => r.Settles.Count).DefaultIfEmpty().Max() <= first.Remedies[0].Settles.Count)
+        );
     }
 
     [Theory]
@@ -79,7 +123,15 @@ public sealed class VerdictTests
     public void Fewer_remedies_are_proven_of_a_larger_home(int devices, int most)
     {
         var design = Home.New().Wired("d", "d/none").Design;
-        Assert.Equal(most, Judging.Provable(design with { SetUp = design.SetUp with { Devices = [.. Enumerable.Repeat(design.SetUp.Devices[0], devices)] } }));
+        Assert.Equal(
+            most,
+            Judging.Provable(
+                design with
+                {
+                    SetUp = design.SetUp with { Devices = [.. Enumerable.Repeat(design.SetUp.Devices[0], devices)] },
+                }
+            )
+        );
     }
 
     [Fact]

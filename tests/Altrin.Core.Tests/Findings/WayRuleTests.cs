@@ -5,7 +5,10 @@ namespace Altrin.Core.Tests.Findings;
 
 public sealed class DnsServerWrongTests() : RuleTests("dns-server-wrong")
 {
-    private static Home Names(string server) => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { DnsServers = [Home.At(server)] } });
+    private static Home Names(string server) =>
+        Home.WithGateway()
+            .Wired("a", "gw/lan1")
+            .Edit<RouterMode>("gw", m => m with { Server = m.Server with { DnsServers = [Home.At(server)] } });
 
     [Fact]
     public void Triggers_where_nobody_answers_at_the_name_server()
@@ -16,7 +19,10 @@ public sealed class DnsServerWrongTests() : RuleTests("dns-server-wrong")
 
     [Fact]
     public void Triggers_where_the_server_leaves_it_out() =>
-        Cured(Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { LeavesOutDns = true } }), "Let gw hand out itself as DNS server");
+        Cured(
+            Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Server = m.Server with { LeavesOutDns = true } }),
+            "Let gw hand out itself as DNS server"
+        );
 
     [Theory]
     [InlineData("192.168.8.1")]
@@ -26,8 +32,13 @@ public sealed class DnsServerWrongTests() : RuleTests("dns-server-wrong")
 
 public sealed class NoReturnRouteTests() : RuleTests("no-return-route")
 {
-    private static Home Routed(params StaticRoute[] told) => Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1")
-        .Edit<RouterMode>("in", m => m with { Nat = false }).Edit<RouterMode>("gw", m => m with { Routes = told });
+    private static Home Routed(params StaticRoute[] told) =>
+        Home.WithGateway()
+            .Router("in")
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1")
+            .Edit<RouterMode>("in", m => m with { Nat = false })
+            .Edit<RouterMode>("gw", m => m with { Routes = told });
 
     [Theory]
     [InlineData("Switch NAT of in on")]
@@ -39,13 +50,21 @@ public sealed class NoReturnRouteTests() : RuleTests("no-return-route")
     }
 
     [Fact]
-    public void Near_miss_the_way_back_is_told() => None(Home.WithGateway().Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")])).Cable("gw/lan1", "in/wan").Wired("a", "in/lan1")
-        .Edit<RouterMode>("in", m => m with { Nat = false }).Edit<RouterMode>("gw", m => m with { Routes = [new(Home.Own("192.168.20.1/24").Subnet, Home.At("192.168.8.3"))] }));
+    public void Near_miss_the_way_back_is_told() =>
+        None(
+            Home.WithGateway()
+                .Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]))
+                .Cable("gw/lan1", "in/wan")
+                .Wired("a", "in/lan1")
+                .Edit<RouterMode>("in", m => m with { Nat = false })
+                .Edit<RouterMode>("gw", m => m with { Routes = [new(Home.Own("192.168.20.1/24").Subnet, Home.At("192.168.8.3"))] })
+        );
 }
 
 public sealed class NoNatTests() : RuleTests("no-nat")
 {
-    private static Home Open(bool translates) => Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Nat = translates });
+    private static Home Open(bool translates) =>
+        Home.WithGateway().Wired("a", "gw/lan1").Edit<RouterMode>("gw", m => m with { Nat = translates });
 
     [Fact]
     public void Triggers()
@@ -57,7 +76,11 @@ public sealed class NoNatTests() : RuleTests("no-nat")
     // A route typed in past the default gateway is no way round it.
     [Fact]
     public void Triggers_where_a_route_leads_to_the_provider() =>
-        One(Open(false).Edit<RouterMode>("gw", m => m with { Routes = [new(Home.Own("198.51.100.1/24").Subnet, Home.At("203.0.113.1"))] }), Severity.WillNotWork, "gw");
+        One(
+            Open(false).Edit<RouterMode>("gw", m => m with { Routes = [new(Home.Own("198.51.100.1/24").Subnet, Home.At("203.0.113.1"))] }),
+            Severity.WillNotWork,
+            "gw"
+        );
 
     [Fact]
     public void Near_miss() => None(Open(true));
@@ -65,10 +88,12 @@ public sealed class NoNatTests() : RuleTests("no-nat")
 
 public sealed class NoRouteTests() : RuleTests("no-route")
 {
-    private static Home Aimed(string to) => Home.WithGateway().Wired("a", "gw/lan1").Reserve("gw", "a", "192.168.8.5").Forward("gw", 8443, to).Reach("a", 8443);
+    private static Home Aimed(string to) =>
+        Home.WithGateway().Wired("a", "gw/lan1").Reserve("gw", "a", "192.168.8.5").Forward("gw", 8443, to).Reach("a", 8443);
 
     [Fact]
-    public void Triggers_for_a_forward_to_an_address_of_no_side_of_the_router() => Assert.NotEmpty(One(Aimed("10.9.9.9"), Severity.WillNotWork, "gw").Advice);
+    public void Triggers_for_a_forward_to_an_address_of_no_side_of_the_router() =>
+        Assert.NotEmpty(One(Aimed("10.9.9.9"), Severity.WillNotWork, "gw").Advice);
 
     [Fact]
     public void Near_miss() => None(Aimed("192.168.8.5"));
@@ -90,7 +115,11 @@ public sealed class SubnetMaskWrongTests() : RuleTests("subnet-mask-wrong")
 
     [Fact]
     public void Means_it_will_not_work_where_the_gateway_is_taken_for_everybody() =>
-        One(Home.New().Gateway(lan: "192.168.8.7/24").Cable("street", "gw/wan").Wired("a", "gw/lan1", "192.168.8.4/29", "192.168.8.7"), Severity.WillNotWork, "a");
+        One(
+            Home.New().Gateway(lan: "192.168.8.7/24").Cable("street", "gw/wan").Wired("a", "gw/lan1", "192.168.8.4/29", "192.168.8.7"),
+            Severity.WillNotWork,
+            "a"
+        );
 
     [Fact]
     public void Near_miss() => None(Masked("192.168.8.6/24"));
@@ -98,10 +127,12 @@ public sealed class SubnetMaskWrongTests() : RuleTests("subnet-mask-wrong")
 
 public sealed class GuestsNotIsolatedTests() : RuleTests("guests-not-isolated")
 {
-    private static Home Guests(Known apart) => Name(Home.WithGateway().Point("point").Cable("gw/lan1", "point/wan").Wifi("g", "point", "visitors", "guest-key"), apart);
+    private static Home Guests(Known apart) =>
+        Name(Home.WithGateway().Point("point").Cable("gw/lan1", "point/wan").Wifi("g", "point", "visitors", "guest-key"), apart);
 
-    private static Home Name(Home home, Known apart) => home
-        .Habits("point", new() { GuestsApart = apart }).Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "guest-key") });
+    private static Home Name(Home home, Known apart) =>
+        home.Habits("point", new() { GuestsApart = apart })
+            .Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "guest-key") });
 
     [Theory]
     [InlineData(Known.No)]
@@ -121,7 +152,13 @@ public sealed class GuestsNotIsolatedTests() : RuleTests("guests-not-isolated")
 
 public sealed class NoHairpinTests() : RuleTests("no-hairpin")
 {
-    private static Home Let(Known loops) => Home.WithGateway().Wired("a", "gw/lan1").Reserve("gw", "a", "192.168.8.5").Forward("gw", 8443, "192.168.8.5").Reach("a", 8443).Habits("gw", new() { LoopsBack = loops });
+    private static Home Let(Known loops) =>
+        Home.WithGateway()
+            .Wired("a", "gw/lan1")
+            .Reserve("gw", "a", "192.168.8.5")
+            .Forward("gw", 8443, "192.168.8.5")
+            .Reach("a", 8443)
+            .Habits("gw", new() { LoopsBack = loops });
 
     [Fact]
     public void Triggers() => Assert.NotEmpty(One(Let(Known.No), Severity.Concern, "gw").Advice);

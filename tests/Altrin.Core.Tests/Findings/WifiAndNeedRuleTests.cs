@@ -25,7 +25,14 @@ public sealed class WifiPasswordDiffersTests() : RuleTests("wifi-password-differ
 
 public sealed class SplitWifiNameTests() : RuleTests("split-wifi-name")
 {
-    private static Home Two(NamingSchool school) => Home.WithGateway().Naming(school).Point("point", name: "upstairs").Cable("gw/lan1", "point/wan").Wifi("phone", "gw").Wifi("tablet", "point", "upstairs").Wifi("watch", "gw");
+    private static Home Two(NamingSchool school) =>
+        Home.WithGateway()
+            .Naming(school)
+            .Point("point", name: "upstairs")
+            .Cable("gw/lan1", "point/wan")
+            .Wifi("phone", "gw")
+            .Wifi("tablet", "point", "upstairs")
+            .Wifi("watch", "gw");
 
     [Theory]
     [InlineData(NamingSchool.OneName, 1)]
@@ -48,7 +55,8 @@ public sealed class WifiNotJoinedTests() : RuleTests("wifi-not-joined")
     [InlineData("elsewhere", "key", Severity.WillNotWork)]
     [InlineData("home", "wrong", Severity.WillNotWork)]
     [InlineData("home", null, Severity.Concern)]
-    public void Triggers_for_another_name_another_key_or_one_not_recorded(string name, string? key, Severity severity) => One(Home.WithGateway().Wifi("phone", "gw", name, key), severity, "phone");
+    public void Triggers_for_another_name_another_key_or_one_not_recorded(string name, string? key, Severity severity) =>
+        One(Home.WithGateway().Wifi("phone", "gw", name, key), severity, "phone");
 
     [Fact]
     public void Near_miss() => None(Home.WithGateway().Wifi("phone", "gw"));
@@ -59,7 +67,9 @@ public sealed class WifiNotJoinedTests() : RuleTests("wifi-not-joined")
 
 public sealed class WeakWifiTests() : RuleTests("weak-wifi")
 {
-    private static Home With(WifiSecurity security) => Home.WithGateway().Edit<RouterMode>("gw", m => m with { Wifi = Home.Radios("home", security == WifiSecurity.Open ? null : "key", security) });
+    private static Home With(WifiSecurity security) =>
+        Home.WithGateway()
+            .Edit<RouterMode>("gw", m => m with { Wifi = Home.Radios("home", security == WifiSecurity.Open ? null : "key", security) });
 
     [Theory]
     [InlineData(WifiSecurity.Open, 1)]
@@ -84,12 +94,20 @@ public sealed class NeedNotMetTests() : RuleTests("need-not-met")
 
     [Fact]
     public void Two_routers_are_both_told() =>
-        Cured(Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("kiln", "in/lan1").Reach("kiln", 8443), "Forward port 8443 on gw and in");
+        Cured(
+            Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("kiln", "in/lan1").Reach("kiln", 8443),
+            "Forward port 8443 on gw and in"
+        );
 
     [Fact]
     public void A_router_without_NAT_that_keeps_devices_apart_is_made_one_network()
     {
-        var home = Home.WithGateway().Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")])).Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Found("b")
+        var home = Home.WithGateway()
+            .Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]))
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1")
+            .Wired("b", "gw/lan2")
+            .Found("b")
             .Edit<RouterMode>("in", m => m with { Nat = false })
             .Edit<RouterMode>("gw", m => m with { Routes = [new(Home.Own("192.168.20.1/24").Subnet, Home.At("192.168.8.3"))] });
         Assert.DoesNotContain(In(home)[0].CausedBy, c => c.StartsWith("double-nat", StringComparison.Ordinal));
@@ -97,15 +115,34 @@ public sealed class NeedNotMetTests() : RuleTests("need-not-met")
     }
 
     [Fact]
-    public void Near_miss() => None(Home.WithGateway().Wired("kiln", "gw/lan1").Reach("kiln", 8443).Reserve("gw", "kiln", "192.168.8.5").Forward("gw", 8443, "192.168.8.5"));
+    public void Near_miss() =>
+        None(
+            Home.WithGateway()
+                .Wired("kiln", "gw/lan1")
+                .Reach("kiln", 8443)
+                .Reserve("gw", "kiln", "192.168.8.5")
+                .Forward("gw", 8443, "192.168.8.5")
+        );
 
     [Fact]
     public void A_forward_to_somebody_else_does_not_count() =>
-        Cured(Home.WithGateway().Wired("kiln", "gw/lan1", "192.168.8.5/24").Reach("kiln", 8443).Forward("gw", 8443, "192.168.8.6"), "Forward port 8443");
+        Cured(
+            Home.WithGateway().Wired("kiln", "gw/lan1", "192.168.8.5/24").Reach("kiln", 8443).Forward("gw", 8443, "192.168.8.6"),
+            "Forward port 8443"
+        );
 
     [Fact]
     public void Not_knowing_the_service_is_a_concern() =>
-        Assert.Equal(Severity.Concern, In(Home.WithGateway().Service(new UnknownService(null, null)).Wired("kiln", "gw/lan1", "192.168.8.5/24").Reach("kiln", 8443).Forward("gw", 8443, "192.168.8.5"))[0].Severity);
+        Assert.Equal(
+            Severity.Concern,
+            In(
+                Home.WithGateway()
+                    .Service(new UnknownService(null, null))
+                    .Wired("kiln", "gw/lan1", "192.168.8.5/24")
+                    .Reach("kiln", 8443)
+                    .Forward("gw", 8443, "192.168.8.5")
+            )[0].Severity
+        );
 }
 
 public sealed class ServiceUnknownTests() : RuleTests("service-unknown")
@@ -115,7 +152,10 @@ public sealed class ServiceUnknownTests() : RuleTests("service-unknown")
     [InlineData(false, 0)]
     public void Matters_only_where_a_need_depends_on_it(bool needed, int findings)
     {
-        var home = Home.WithGateway().Service(new UnknownService(null, null)).Wired("kiln", "gw/lan1", "192.168.8.5/24").Forward("gw", 8443, "192.168.8.5");
+        var home = Home.WithGateway()
+            .Service(new UnknownService(null, null))
+            .Wired("kiln", "gw/lan1", "192.168.8.5/24")
+            .Forward("gw", 8443, "192.168.8.5");
         Assert.Equal(findings, In(needed ? home.Reach("kiln", 8443) : home).Count);
     }
 }

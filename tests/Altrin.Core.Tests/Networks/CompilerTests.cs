@@ -5,24 +5,55 @@ namespace Altrin.Core.Tests.Networks;
 
 public sealed class CompilerTests
 {
-    private static Network Compile(Home home, params string[] off) => Compiler.Compile(home.Design, Situation.Without(home.Design, off).Value);
+    private static Network Compile(Home home, params string[] off) =>
+        Compiler.Compile(home.Design, Situation.Without(home.Design, off).Value);
 
     /// <summary>The members of the segment that a device is in, devices only.</summary>
-    private static string[] Beside(Network network, string device) => [.. network.Segment(network.Find(device, Side.Device)!.Segment).Interfaces.Where(i => i.Side == Side.Device).Select(i => i.Owner)];
+    private static string[] Beside(Network network, string device) =>
+        [.. network.Segment(network.Find(device, Side.Device)!.Segment).Interfaces.Where(i => i.Side == Side.Device).Select(i => i.Owner)];
 
     // What a mode really does (common practice): which sockets are one wire.
-    public static TheoryData<string, Home, string[]> Wires => new()
-    {
-        { "a switch joins all its ports", Home.WithGateway().Switch("s").Cable("gw/lan1", "s/lan1").Wired("a", "s/lan2").Wired("b", "gw/lan2"), ["a", "b"] },
-        { "a router keeps its sides apart", Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2"), ["a"] },
-        { "a router by its LAN port is a switch", Home.WithGateway().Router("in").Cable("gw/lan1", "in/lan1").Wired("a", "in/lan2").Wired("b", "gw/lan2"), ["a", "b"] },
-        { "an access point joins its WAN port", Home.WithGateway().Point("p").Cable("gw/lan1", "p/wan").Wired("a", "p/lan1").Wired("b", "gw/lan2"), ["a", "b"] },
-        { "unless its profile says otherwise", Home.WithGateway().Point("p", joins: false).Cable("gw/lan1", "p/wan").Wired("a", "p/lan1").Wired("b", "gw/lan2"), ["a"] },
-        { "a LAN port joins in any case", Home.WithGateway().Point("p", joins: false).Cable("gw/lan1", "p/lan2").Wired("a", "p/lan1").Wired("b", "gw/lan2"), ["a", "b"] },
-        { "Wi-Fi and cable of one box are one wire", Home.WithGateway().Wifi("a", "gw").Wired("b", "gw/lan2"), ["a", "b"] },
-        { "a bridged gateway joins the street", Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Wired("a", "gw/lan1").Wired("b", "gw/lan2"), ["a", "b"] },
-        { "a wrong Wi-Fi name joins nothing", Home.WithGateway().Wifi("a", "gw", "elsewhere").Wired("b", "gw/lan2"), ["a"] },
-    };
+    public static TheoryData<string, Home, string[]> Wires =>
+        new()
+        {
+            {
+                "a switch joins all its ports",
+                Home.WithGateway().Switch("s").Cable("gw/lan1", "s/lan1").Wired("a", "s/lan2").Wired("b", "gw/lan2"),
+                ["a", "b"]
+            },
+            {
+                "a router keeps its sides apart",
+                Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2"),
+                ["a"]
+            },
+            {
+                "a router by its LAN port is a switch",
+                Home.WithGateway().Router("in").Cable("gw/lan1", "in/lan1").Wired("a", "in/lan2").Wired("b", "gw/lan2"),
+                ["a", "b"]
+            },
+            {
+                "an access point joins its WAN port",
+                Home.WithGateway().Point("p").Cable("gw/lan1", "p/wan").Wired("a", "p/lan1").Wired("b", "gw/lan2"),
+                ["a", "b"]
+            },
+            {
+                "unless its profile says otherwise",
+                Home.WithGateway().Point("p", joins: false).Cable("gw/lan1", "p/wan").Wired("a", "p/lan1").Wired("b", "gw/lan2"),
+                ["a"]
+            },
+            {
+                "a LAN port joins in any case",
+                Home.WithGateway().Point("p", joins: false).Cable("gw/lan1", "p/lan2").Wired("a", "p/lan1").Wired("b", "gw/lan2"),
+                ["a", "b"]
+            },
+            { "Wi-Fi and cable of one box are one wire", Home.WithGateway().Wifi("a", "gw").Wired("b", "gw/lan2"), ["a", "b"] },
+            {
+                "a bridged gateway joins the street",
+                Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Wired("a", "gw/lan1").Wired("b", "gw/lan2"),
+                ["a", "b"]
+            },
+            { "a wrong Wi-Fi name joins nothing", Home.WithGateway().Wifi("a", "gw", "elsewhere").Wired("b", "gw/lan2"), ["a"] },
+        };
 
     [Theory]
     [MemberData(nameof(Wires))]
@@ -33,7 +64,10 @@ public sealed class CompilerTests
 
     [Fact]
     public void A_bridged_gateway_puts_its_devices_at_the_street() =>
-        Assert.Contains(Compile(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Wired("a", "gw/lan1")).Segment("street").Interfaces, i => i.Owner == "a");
+        Assert.Contains(
+            Compile(Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Wired("a", "gw/lan1")).Segment("street").Interfaces,
+            i => i.Owner == "a"
+        );
 
     [Theory]
     [InlineData("home", "key", null)]
@@ -41,20 +75,38 @@ public sealed class CompilerTests
     [InlineData("home", "other", RefusalReason.PasswordDiffers)]
     [InlineData("home", null, RefusalReason.PasswordNotKnown)]
     public void Wi_Fi_is_joined_by_name_and_key(string name, string? key, RefusalReason? why) =>
-        Assert.Equal(why, Compile(Home.WithGateway().Wifi("a", "gw", name, key)).Refusals.Select(r => (RefusalReason?)r.Why).SingleOrDefault());
+        Assert.Equal(
+            why,
+            Compile(Home.WithGateway().Wifi("a", "gw", name, key)).Refusals.Select(r => (RefusalReason?)r.Why).SingleOrDefault()
+        );
 
     [Fact]
-    public void An_open_network_needs_no_key() => Assert.Empty(Compile(Home.WithGateway().Edit<RouterMode>("gw", m => m with { Wifi = Home.Radios("home", null, WifiSecurity.Open) }).Wifi("a", "gw", "home", null)).Refusals);
+    public void An_open_network_needs_no_key() =>
+        Assert.Empty(
+            Compile(
+                Home.WithGateway()
+                    .Edit<RouterMode>("gw", m => m with { Wifi = Home.Radios("home", null, WifiSecurity.Open) })
+                    .Wifi("a", "gw", "home", null)
+            ).Refusals
+        );
 
     [Fact]
     public void A_radio_that_is_off_sends_no_name() =>
-        Assert.Equal(RefusalReason.NameNotSent, Compile(Home.WithGateway().Edit<RouterMode>("gw", m => m with { Wifi = [m.Wifi[0] with { On = false }] }).Wifi("a", "gw")).Refusals.Single().Why);
+        Assert.Equal(
+            RefusalReason.NameNotSent,
+            Compile(Home.WithGateway().Edit<RouterMode>("gw", m => m with { Wifi = [m.Wifi[0] with { On = false }] }).Wifi("a", "gw"))
+                .Refusals.Single()
+                .Why
+        );
 
     [Fact]
     public void A_cable_is_preferred_to_Wi_Fi()
     {
         var design = Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "gw/lan2").Design;
-        var both = design with { SetUp = design.SetUp with { Devices = [design.SetUp.Devices[0] with { Wifi = new("in", "home", "key") }] } };
+        var both = design with
+        {
+            SetUp = design.SetUp with { Devices = [design.SetUp.Devices[0] with { Wifi = new("in", "home", "key") }] },
+        };
         Assert.Equal("gw", Compiler.Compile(both, Situation.Settled).Find("a", Side.Device)!.Segment);
     }
 
@@ -69,7 +121,16 @@ public sealed class CompilerTests
     [Fact]
     public void Segments_are_named_after_what_stays()
     {
-        var ids = Compile(Home.WithGateway().Switch("a-switch").Cable("gw/lan1", "a-switch/lan1").Router("in").Cable("a-switch/lan2", "in/wan").Router("lone").Wired("a", "in/lan1")).Segments.Select(s => s.Id);
+        var ids = Compile(
+            Home.WithGateway()
+                .Switch("a-switch")
+                .Cable("gw/lan1", "a-switch/lan1")
+                .Router("in")
+                .Cable("a-switch/lan2", "in/wan")
+                .Router("lone")
+                .Wired("a", "in/lan1")
+        )
+            .Segments.Select(s => s.Id);
         Assert.Equal(["gw", "in", "lone", "lone:wan", "street"], ids);
     }
 

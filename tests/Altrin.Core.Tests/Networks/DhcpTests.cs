@@ -7,16 +7,37 @@ namespace Altrin.Core.Tests.Networks;
 /// <summary>RFC 2131, message by message. Times and options are RFC 2132's.</summary>
 public sealed class DhcpTests
 {
-    private static readonly MacAddress Mac = new(0x00005E005301), Kept = new(0x00005E005302);
+    private static readonly MacAddress Mac = new(0x00005E005301),
+        Kept = new(0x00005E005302);
 
-    private static readonly ServerSeat Server = new("gw", Home.Range("192.168.8.20-192.168.8.21"), 24, Home.At("192.168.8.1"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")], [new(Kept, Home.At("192.168.8.5"))], null) { LeaseMinutes = 120 };
+    private static readonly ServerSeat Server = new(
+        "gw",
+        Home.Range("192.168.8.20-192.168.8.21"),
+        24,
+        Home.At("192.168.8.1"),
+        Home.At("192.168.8.1"),
+        [Home.At("192.168.8.1")],
+        [new(Kept, Home.At("192.168.8.5"))],
+        null
+    )
+    {
+        LeaseMinutes = 120,
+    };
 
-    private static Interface Asker(string id = "a", MacAddress? mac = null, Known checks = Known.No) => new(id, Side.Device, "gw", true, new Automatic(), mac ?? Mac) { ChecksLease = checks };
+    private static Interface Asker(string id = "a", MacAddress? mac = null, Known checks = Known.No) =>
+        new(id, Side.Device, "gw", true, new Automatic(), mac ?? Mac) { ChecksLease = checks };
 
-    private static Exchange Begin(Interface asker, IReadOnlyList<Binding>? bindings = null, HeldLease? remembered = null, int minute = 0, ServerSeat? server = null, params string[] answering) =>
-        DhcpExchange.Begin(asker, [server ?? Server], bindings ?? [], minute, remembered, a => answering.Contains($"{a}"));
+    private static Exchange Begin(
+        Interface asker,
+        IReadOnlyList<Binding>? bindings = null,
+        HeldLease? remembered = null,
+        int minute = 0,
+        ServerSeat? server = null,
+        params string[] answering
+    ) => DhcpExchange.Begin(asker, [server ?? Server], bindings ?? [], minute, remembered, a => answering.Contains($"{a}"));
 
-    private static HeldLease Lease(string address, int minute = 0) => new("gw", Server.Own, Home.At(address), 24, Server.Gateway, Server.DnsServers, minute, 120);
+    private static HeldLease Lease(string address, int minute = 0) =>
+        new("gw", Server.Own, Home.At(address), 24, Server.Gateway, Server.DnsServers, minute, 120);
 
     private static Binding Bound(string client, string address, int until = 120) => new("gw", $"{client}/Device", Home.At(address), until);
 
@@ -39,28 +60,58 @@ public sealed class DhcpTests
     public void A_domain_comes_with_the_lease() =>
         Assert.Equal([1, 3, 6, 15, 51, 53, 54, 58, 59], Begin(Asker(), server: Server with { Domain = "home.arpa" }).Messages[3].Options);
 
-    public static TheoryData<string, string?, string[], string?, DhcpKind[]> Cases => new()
-    {
-        // what, remembered address, bindings "client address", address in the end, kinds of messages
-        { "a restart with a lease that the server remembers", "192.168.8.21", ["a 192.168.8.21"], "192.168.8.21", [DhcpKind.Request, DhcpKind.Ack] },
-        { "a restart with a lease that the server forgot", "192.168.8.21", [], "192.168.8.21", [DhcpKind.Request, DhcpKind.Ack] },
-        { "a restart with a lease that another host has now", "192.168.8.21", ["b 192.168.8.21"], "192.168.8.20", [DhcpKind.Request, DhcpKind.Nak, DhcpKind.Discover, DhcpKind.Offer, DhcpKind.Request, DhcpKind.Ack] },
-        { "a restart in another network", "10.0.0.7", [], "192.168.8.20", [DhcpKind.Request, DhcpKind.Nak, DhcpKind.Discover, DhcpKind.Offer, DhcpKind.Request, DhcpKind.Ack] },
-        { "the address it had before is given again", null, ["a 192.168.8.21"], "192.168.8.21", [DhcpKind.Discover, DhcpKind.Offer, DhcpKind.Request, DhcpKind.Ack] },
-        { "the pool is exhausted", null, ["b 192.168.8.20", "c 192.168.8.21"], null, [DhcpKind.Discover] },
-    };
+    public static TheoryData<string, string?, string[], string?, DhcpKind[]> Cases =>
+        new()
+        {
+            // what, remembered address, bindings "client address", address in the end, kinds of messages
+            {
+                "a restart with a lease that the server remembers",
+                "192.168.8.21",
+                ["a 192.168.8.21"],
+                "192.168.8.21",
+                [DhcpKind.Request, DhcpKind.Ack]
+            },
+            { "a restart with a lease that the server forgot", "192.168.8.21", [], "192.168.8.21", [DhcpKind.Request, DhcpKind.Ack] },
+            {
+                "a restart with a lease that another host has now",
+                "192.168.8.21",
+                ["b 192.168.8.21"],
+                "192.168.8.20",
+                [DhcpKind.Request, DhcpKind.Nak, DhcpKind.Discover, DhcpKind.Offer, DhcpKind.Request, DhcpKind.Ack]
+            },
+            {
+                "a restart in another network",
+                "10.0.0.7",
+                [],
+                "192.168.8.20",
+                [DhcpKind.Request, DhcpKind.Nak, DhcpKind.Discover, DhcpKind.Offer, DhcpKind.Request, DhcpKind.Ack]
+            },
+            {
+                "the address it had before is given again",
+                null,
+                ["a 192.168.8.21"],
+                "192.168.8.21",
+                [DhcpKind.Discover, DhcpKind.Offer, DhcpKind.Request, DhcpKind.Ack]
+            },
+            { "the pool is exhausted", null, ["b 192.168.8.20", "c 192.168.8.21"], null, [DhcpKind.Discover] },
+        };
 
     [Theory]
     [MemberData(nameof(Cases))]
     public void Asking(string what, string? remembered, string[] bindings, string? address, DhcpKind[] kinds)
     {
-        var asked = Begin(Asker(), [.. bindings.Select(b => Bound(b.Split(' ')[0], b.Split(' ')[1]))], remembered is null ? null : Lease(remembered));
+        var asked = Begin(
+            Asker(),
+            [.. bindings.Select(b => Bound(b.Split(' ')[0], b.Split(' ')[1]))],
+            remembered is null ? null : Lease(remembered)
+        );
         Assert.True(kinds.SequenceEqual(Kinds(asked)), $"{what}: {string.Join(' ', Kinds(asked))}");
         Assert.Equal(address, asked.Leases.Select(l => $"{l.Address}").SingleOrDefault());
     }
 
     [Fact]
-    public void A_reservation_counts_also_outside_the_pool() => Assert.Equal("192.168.8.5", $"{Begin(Asker("k", Kept)).Leases.Single().Address}");
+    public void A_reservation_counts_also_outside_the_pool() =>
+        Assert.Equal("192.168.8.5", $"{Begin(Asker("k", Kept)).Leases.Single().Address}");
 
     [Theory]
     [InlineData(Known.Yes, Known.No, "192.168.8.21", 0)]
@@ -84,7 +135,13 @@ public sealed class DhcpTests
     [Fact]
     public void What_is_released_is_free_at_once()
     {
-        var (after, reply) = DhcpServer.Answer(Server, [Bound("a", "192.168.8.20"), Bound("b", "192.168.8.21")], new(DhcpKind.Release, "a/Device", Mac) { InUse = Home.At("192.168.8.20"), ServerId = Server.Own }, 1, _ => false);
+        var (after, reply) = DhcpServer.Answer(
+            Server,
+            [Bound("a", "192.168.8.20"), Bound("b", "192.168.8.21")],
+            new(DhcpKind.Release, "a/Device", Mac) { InUse = Home.At("192.168.8.20"), ServerId = Server.Own },
+            1,
+            _ => false
+        );
         Assert.Null(reply);
         Assert.Equal("192.168.8.20", $"{Begin(Asker("c"), after).Leases.Single().Address}");
     }
@@ -92,7 +149,13 @@ public sealed class DhcpTests
     [Fact]
     public void Of_two_servers_every_end_is_known_and_one_is_written_down()
     {
-        var second = Server with { Owner = "second", Own = Home.At("192.168.8.2"), Gateway = Home.At("192.168.8.2"), Pool = Home.Range("192.168.8.200-192.168.8.210") };
+        var second = Server with
+        {
+            Owner = "second",
+            Own = Home.At("192.168.8.2"),
+            Gateway = Home.At("192.168.8.2"),
+            Pool = Home.Range("192.168.8.200-192.168.8.210"),
+        };
         var asked = DhcpExchange.Begin(Asker(), [Server, second], [], 0, null, _ => false);
         Assert.Equal(["192.168.8.1", "192.168.8.2"], asked.Leases.Select(l => $"{l.Gateway}"));
         Assert.Single(asked.Bindings);
@@ -111,5 +174,9 @@ public sealed class DhcpTests
 
     [Fact]
     public void What_is_no_longer_in_the_pool_is_refused_when_it_is_prolonged() =>
-        Assert.Null(DhcpExchange.Prolong(Asker(), [Server with { Pool = Home.Range("192.168.8.100-192.168.8.150") }], [], 60, Lease("192.168.8.20")).Lease);
+        Assert.Null(
+            DhcpExchange
+                .Prolong(Asker(), [Server with { Pool = Home.Range("192.168.8.100-192.168.8.150") }], [], 60, Lease("192.168.8.20"))
+                .Lease
+        );
 }

@@ -16,7 +16,8 @@ public sealed class EventTests
         return after.Value;
     }
 
-    private static string? AddressOf(Moment now, string owner, Side side = Side.Device) => now.Situation.Memory!.Of(owner, side)?.Leases.Select(l => $"{l.Address}").FirstOrDefault();
+    private static string? AddressOf(Moment now, string owner, Side side = Side.Device) =>
+        now.Situation.Memory!.Of(owner, side)?.Leases.Select(l => $"{l.Address}").FirstOrDefault();
 
     private static Answer Internet(Moment now, string device) => See(now).Sheet.Internet.Single(i => i.Device == device).Answer;
 
@@ -51,13 +52,21 @@ public sealed class EventTests
         Assert.Null(AddressOf(now.After(new Wait(60)).Value, "a"));
         // RFC 3927: then it gives itself an address, and has no internet.
         var alone = now.After(new Wait(60)).Value;
-        Assert.Equal((AddressOrigin.SelfAssigned, AnswerKind.No), (See(alone).Sheet.Addresses.Single(x => x.Owner == "a").Origin, Internet(alone, "a").Kind));
+        Assert.Equal(
+            (AddressOrigin.SelfAssigned, AnswerKind.No),
+            (See(alone).Sheet.Addresses.Single(x => x.Owner == "a").Origin, Internet(alone, "a").Kind)
+        );
     }
 
     [Fact]
     public void A_device_asks_again_when_its_cable_is_back_however_long_it_was_out()
     {
-        var pulled = After(House(), new TakeAway("gw-lan2-b"), new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.30.1/24"))), new Save("gw"));
+        var pulled = After(
+            House(),
+            new TakeAway("gw-lan2-b"),
+            new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.30.1/24"))),
+            new Save("gw")
+        );
         Assert.Equal(AnswerKind.No, Internet(pulled, "b").Kind);
         Assert.StartsWith("192.168.30.", AddressOf(pulled.After(new GiveBack("gw-lan2-b")).Value, "b"), StringComparison.Ordinal);
         Assert.Equal(AnswerKind.Yes, Internet(pulled.After(new Wait(5000), new GiveBack("gw-lan2-b")).Value, "b").Kind);
@@ -67,11 +76,26 @@ public sealed class EventTests
     [Fact]
     public void A_swapped_router_is_found_once_the_tables_have_forgotten_the_old_one()
     {
-        var home = Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("old", "192.168.8.1/24").Router("new", "192.168.8.1/24", "192.168.8.200-192.168.8.250").Switch("s").Cable("old/lan1", "s/lan1").Cable("gw/lan1", "old/wan").Wired("a", "s/lan2").Wired("b", "new/lan2");
+        var home = Home.New()
+            .Gateway(bridge: true)
+            .Cable("street", "gw/wan")
+            .Router("old", "192.168.8.1/24")
+            .Router("new", "192.168.8.1/24", "192.168.8.200-192.168.8.250")
+            .Switch("s")
+            .Cable("old/lan1", "s/lan1")
+            .Cable("gw/lan1", "old/wan")
+            .Wired("a", "s/lan2")
+            .Wired("b", "new/lan2");
         var now = After(
             home,
-            [.. new[] { "old-lan1-s-lan1", "gw-lan1-old-wan" }.Select(c => new Rewire(new Unpatch(c))),
-            new Rewire(new Patch(PortRef.Read("gw/lan1"), PortRef.Read("new/wan"), CableFacts.NotLookedAt)), new Rewire(new Patch(PortRef.Read("s/lan1"), PortRef.Read("new/lan1"), CableFacts.NotLookedAt)), new TakeAway("gw"), new GiveBack("gw")]);
+            [
+                .. new[] { "old-lan1-s-lan1", "gw-lan1-old-wan" }.Select(c => new Rewire(new Unpatch(c))),
+                new Rewire(new Patch(PortRef.Read("gw/lan1"), PortRef.Read("new/wan"), CableFacts.NotLookedAt)),
+                new Rewire(new Patch(PortRef.Read("s/lan1"), PortRef.Read("new/lan1"), CableFacts.NotLookedAt)),
+                new TakeAway("gw"),
+                new GiveBack("gw"),
+            ]
+        );
         Assert.Equal((AnswerKind.Luck, AnswerKind.Yes), (Internet(now, "a").Kind, Internet(now, "b").Kind));
         Assert.Contains(Internet(now, "a").Causes, c => c.Text.Contains("may still take old for 192.168.8.1", StringComparison.Ordinal));
         Assert.Equal([new Stickiness(StickyKind.TableKept, "a")], now.Sticks);
@@ -86,8 +110,15 @@ public sealed class EventTests
     [InlineData("elsewhere", false)]
     public void The_laptop_gets_into_Wi_Fi_as_any_device_does(string name, bool leased)
     {
-        var home = Home.WithGateway().Point("point").Cable("gw/lan1", "point/wan").Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "key") });
-        Assert.Equal(leased, AddressOf(After(home, new MoveLaptop(new(null, new("point", name, "key"), new Automatic()))), Laptop.Id, Side.Laptop) is not null);
+        var home = Home.WithGateway()
+            .Point("point")
+            .Cable("gw/lan1", "point/wan")
+            .Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "key") });
+        Assert.Equal(
+            leased,
+            AddressOf(After(home, new MoveLaptop(new(null, new("point", name, "key"), new Automatic()))), Laptop.Id, Side.Laptop)
+                is not null
+        );
     }
 
     [Fact]
@@ -103,8 +134,18 @@ public sealed class EventTests
     [Fact]
     public void The_provider_keeps_to_the_first_box_until_the_box_at_the_line_is_switched_off_and_on()
     {
-        var home = Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("old").Cable("gw/lan1", "old/wan").Router("new", "192.168.30.1/24").Wired("a", "new/lan1");
-        var swap = new Event[] { new Rewire(new Unpatch("gw-lan1-old-wan")), new Rewire(new Patch(PortRef.Read("gw/lan1"), PortRef.Read("new/wan"), CableFacts.NotLookedAt)) };
+        var home = Home.New()
+            .Gateway(bridge: true)
+            .Cable("street", "gw/wan")
+            .Router("old")
+            .Cable("gw/lan1", "old/wan")
+            .Router("new", "192.168.30.1/24")
+            .Wired("a", "new/lan1");
+        var swap = new Event[]
+        {
+            new Rewire(new Unpatch("gw-lan1-old-wan")),
+            new Rewire(new Patch(PortRef.Read("gw/lan1"), PortRef.Read("new/wan"), CableFacts.NotLookedAt)),
+        };
         var now = After(home, swap);
         Assert.Equal(AnswerKind.No, Internet(now, "a").Kind);
         Assert.Contains(now.Sticks, s => s.Kind == StickyKind.ProviderBound);
@@ -139,18 +180,19 @@ public sealed class EventTests
         }
     }
 
-    public static TheoryData<Event, string> Impossible => new()
-    {
-        { new TakeAway("nothing"), "no box, device or cable" },
-        { new GiveBack("gw"), "is not off" },
-        { new Rewire(new SetLanAddress("gw", Home.Own("10.0.0.1/24"))), "typed into a box" },
-        { new TypeIn("gw", new Unpatch("gw-lan1-s-lan1")), "is not set in gw" },
-        { new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.8.255/24"))), "192.168.8.255" },
-        { new TypeIn("gw", new PutAway("gw")), "is not set in gw" },
-        { new MoveLaptop(new(null, new("nobody", "home", "key"), new Automatic())), "no box 'nobody'" },
-        { new Save("gw"), "Nothing was typed" },
-        { new Wait(0), "1 minute" },
-    };
+    public static TheoryData<Event, string> Impossible =>
+        new()
+        {
+            { new TakeAway("nothing"), "no box, device or cable" },
+            { new GiveBack("gw"), "is not off" },
+            { new Rewire(new SetLanAddress("gw", Home.Own("10.0.0.1/24"))), "typed into a box" },
+            { new TypeIn("gw", new Unpatch("gw-lan1-s-lan1")), "is not set in gw" },
+            { new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.8.255/24"))), "192.168.8.255" },
+            { new TypeIn("gw", new PutAway("gw")), "is not set in gw" },
+            { new MoveLaptop(new(null, new("nobody", "home", "key"), new Automatic())), "no box 'nobody'" },
+            { new Save("gw"), "Nothing was typed" },
+            { new Wait(0), "1 minute" },
+        };
 
     [Theory]
     [MemberData(nameof(Impossible))]
@@ -173,7 +215,13 @@ public sealed class EventTests
             var next = now.After(EventGenerator.Make(dice, now));
             now = next.Ok ? next.Value : now;
         }
-        now = now.After([.. now.Situation.Off.Select(o => new GiveBack(o)), new MoveLaptop(null), .. now.Situation.Typed.Select(t => t.Box).Distinct().Where(b => !now.Situation.Off.Contains(b)).Select(b => new Save(b)), new Wait(Wait.LongEnough), new Wait(Wait.LongEnough)]).Value;
+        now = now.After([
+            .. now.Situation.Off.Select(o => new GiveBack(o)),
+            new MoveLaptop(null),
+            .. now.Situation.Typed.Select(t => t.Box).Distinct().Where(b => !now.Situation.Off.Contains(b)).Select(b => new Save(b)),
+            new Wait(Wait.LongEnough),
+            new Wait(Wait.LongEnough),
+        ]).Value;
         var sticks = now.Sticks;
         Assert.DoesNotContain(sticks, s => s.Kind is StickyKind.Off or StickyKind.NotSaved or StickyKind.LaptopThere);
         // A lease that is kept is one of those that could be had; only who came too late is without.
@@ -183,14 +231,30 @@ public sealed class EventTests
         {
             var offers = settled.Leasing.Offers(settled.Network.Find(asker.Owner, asker.Side)!);
             var held = live.Leasing.Holdings(asker).Where(h => !h.SelfAssigned).ToList();
-            Assert.All(held, h => Assert.Contains(offers, o => o.Server == h.Server && o.Gateway == h.Gateway && o.PrefixLength == h.PrefixLength && (o.Exact == h.Exact || (o.Exact is null && o.From?.Contains(h.Exact!.Value) != false))));
+            Assert.All(held, h =>
+                Assert.Contains(offers, o =>
+                    o.Server == h.Server
+                    && o.Gateway == h.Gateway
+                    && o.PrefixLength == h.PrefixLength
+                    && (o.Exact == h.Exact || (o.Exact is null && o.From?.Contains(h.Exact!.Value) != false))
+                )
+            );
             // Somebody without a lease although one is offered: only where something is named that keeps it so.
-            Assert.True(held.Count > 0 == offers.Count > 0 || late, $"seed {seed}: {asker.Owner} {asker.Side} holds {held.Count} of {offers.Count}");
+            Assert.True(
+                held.Count > 0 == offers.Count > 0 || late,
+                $"seed {seed}: {asker.Owner} {asker.Side} holds {held.Count} of {offers.Count}"
+            );
         }
         foreach (var (then, always) in live.Sheet.Internet.Zip(settled.Sheet.Internet))
         {
-            var same = then.Answer.Kind == always.Answer.Kind || always.Answer.Kind == AnswerKind.Luck || (then.Answer.Kind == AnswerKind.Luck && always.Answer.Kind == AnswerKind.No);
-            Assert.True(same || late, $"seed {seed}: {then.Device} {then.Answer.Kind} {then.Answer.Why} but settled {always.Answer.Kind} {always.Answer.Why}");
+            var same =
+                then.Answer.Kind == always.Answer.Kind
+                || always.Answer.Kind == AnswerKind.Luck
+                || (then.Answer.Kind == AnswerKind.Luck && always.Answer.Kind == AnswerKind.No);
+            Assert.True(
+                same || late,
+                $"seed {seed}: {then.Device} {then.Answer.Kind} {then.Answer.Why} but settled {always.Answer.Kind} {always.Answer.Why}"
+            );
         }
     }
 
@@ -200,7 +264,11 @@ public sealed class EventTests
     {
         public static Event Make(Random dice, Moment now)
         {
-            var things = now.Design.SetUp.Boxes.Select(b => b.Box).Concat(now.Design.SetUp.Devices.Select(d => d.Device)).Concat(now.Design.SetUp.Cables.Select(c => c.Id)).ToList();
+            var things = now
+                .Design.SetUp.Boxes.Select(b => b.Box)
+                .Concat(now.Design.SetUp.Devices.Select(d => d.Device))
+                .Concat(now.Design.SetUp.Cables.Select(c => c.Id))
+                .ToList();
             string Of(IReadOnlyList<string> ids) => ids.Count == 0 ? "none" : ids[dice.Next(ids.Count)];
             var change = ChangeGenerator.Make(dice, now.Design);
             return dice.Next(8) switch
@@ -209,7 +277,15 @@ public sealed class EventTests
                 1 or 2 => new GiveBack(Of(now.Situation.Off)),
                 3 => new Wait(dice.Next(1, 3000)),
                 4 => new Save(Of([.. now.Situation.Typed.Select(t => t.Box)])),
-                5 => new MoveLaptop(dice.Next(3) == 0 ? null : new(PortRef.Read($"{Of([.. now.Design.SetUp.Boxes.Select(b => b.Box)])}/lan{dice.Next(1, 5)}"), null, new Automatic())),
+                5 => new MoveLaptop(
+                    dice.Next(3) == 0
+                        ? null
+                        : new(
+                            PortRef.Read($"{Of([.. now.Design.SetUp.Boxes.Select(b => b.Box)])}/lan{dice.Next(1, 5)}"),
+                            null,
+                            new Automatic()
+                        )
+                ),
                 6 => new Rewire(change),
                 _ => new TypeIn(change.Subjects() is [var box, ..] ? box : "gw", change),
             };

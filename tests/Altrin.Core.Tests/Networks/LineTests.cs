@@ -13,22 +13,36 @@ public sealed class LineTests
 
     private static Answer Internet(Home home, string device) => See(home).Sheet.Internet.Single(i => i.Device == device).Answer;
 
-    private static Home Behind(PassKind kind, Known keeps = Known.Yes, Known wifiOff = Known.No) => Home.WithGateway().Router("main").Cable("gw/lan1", "main/wan")
-        .Passes("gw", kind, kind == PassKind.Port ? "lan1" : "main", keeps, wifiOff).Wired("a", "main/lan1").Wired("b", "gw/lan2").Wifi("c", "gw").Reserve("main", "a", "192.168.20.5").Forward("main", 8443, "192.168.20.5").Reach("a", 8443);
+    private static Home Behind(PassKind kind, Known keeps = Known.Yes, Known wifiOff = Known.No) =>
+        Home.WithGateway()
+            .Router("main")
+            .Cable("gw/lan1", "main/wan")
+            .Passes("gw", kind, kind == PassKind.Port ? "lan1" : "main", keeps, wifiOff)
+            .Wired("a", "main/lan1")
+            .Wired("b", "gw/lan2")
+            .Wifi("c", "gw")
+            .Reserve("main", "a", "192.168.20.5")
+            .Forward("main", 8443, "192.168.20.5")
+            .Reach("a", 8443);
 
-    public static TheoryData<PassKind, Known, AnswerKind> Others => new()
-    {
-        { PassKind.Port, Known.Yes, AnswerKind.Yes },
-        { PassKind.Port, Known.No, AnswerKind.No },
-        { PassKind.Hardware, Known.Unknown, AnswerKind.Unknown },
-        { PassKind.Hardware, Known.No, AnswerKind.No },
-        { PassKind.Mapping, Known.No, AnswerKind.Yes },
-    };
+    public static TheoryData<PassKind, Known, AnswerKind> Others =>
+        new()
+        {
+            { PassKind.Port, Known.Yes, AnswerKind.Yes },
+            { PassKind.Port, Known.No, AnswerKind.No },
+            { PassKind.Hardware, Known.Unknown, AnswerKind.Unknown },
+            { PassKind.Hardware, Known.No, AnswerKind.No },
+            { PassKind.Mapping, Known.No, AnswerKind.Yes },
+        };
 
     // One translation for the router behind it, inbound arrives; what the gateway's other ports keep differs from box to box.
     [Theory]
     [MemberData(nameof(Others))]
-    public void A_passed_address_is_translated_once_and_the_others_keep_the_internet_by_profile(PassKind kind, Known keeps, AnswerKind others)
+    public void A_passed_address_is_translated_once_and_the_others_keep_the_internet_by_profile(
+        PassKind kind,
+        Known keeps,
+        AnswerKind others
+    )
     {
         var home = Behind(kind, keeps);
         var seen = See(home);
@@ -41,12 +55,15 @@ public sealed class LineTests
     [Theory]
     [InlineData(Known.Yes, AnswerKind.No)]
     [InlineData(Known.No, AnswerKind.Yes)]
-    public void The_gateways_Wi_Fi_goes_off_by_profile(Known off, AnswerKind answer) => Assert.Equal(answer, Internet(Behind(PassKind.Hardware, wifiOff: off), "c").Kind);
+    public void The_gateways_Wi_Fi_goes_off_by_profile(Known off, AnswerKind answer) =>
+        Assert.Equal(answer, Internet(Behind(PassKind.Hardware, wifiOff: off), "c").Kind);
 
     [Fact]
     public void A_fixed_public_address_is_handed_to_the_router_behind()
     {
-        var home = Behind(PassKind.Hardware).Service(new PublicFixed(Home.Own("203.0.113.40/24"), Home.At("203.0.113.1"), null, null) { Line = Home.Asked }).Edit<RouterMode>("gw", m => m with { Wan = new Fixed(Home.Own("203.0.113.40/24"), Home.At("203.0.113.1"), [Provider.Names]) });
+        var home = Behind(PassKind.Hardware)
+            .Service(new PublicFixed(Home.Own("203.0.113.40/24"), Home.At("203.0.113.1"), null, null) { Line = Home.Asked })
+            .Edit<RouterMode>("gw", m => m with { Wan = new Fixed(Home.Own("203.0.113.40/24"), Home.At("203.0.113.1"), [Provider.Names]) });
         Assert.Equal("203.0.113.40", $"{See(home).Sheet.Addresses.Single(x => x is { Owner: "main", Side: Side.Wan }).Address}");
         Assert.Equal(AnswerKind.Yes, Internet(home, "a").Kind);
     }
@@ -63,28 +80,58 @@ public sealed class LineTests
     [InlineData(443, AnswerKind.No)]
     public void A_DMZ_host_gets_everything_but_what_the_gateway_keeps(int port, AnswerKind answer)
     {
-        var home = Home.WithGateway().Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1").Reserve("main", "a", "192.168.20.5").Forward("main", port, "192.168.20.5").Reach("a", port)
-            .Edit<RouterMode>("main", m => m with { Wan = new Fixed(Home.Own("192.168.8.2/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]) })
-            .Edit<RouterMode>("gw", m => m with { Dmz = Home.At("192.168.8.2") }).Profile("gw", p => p with { KeptPorts = [443, 8080] });
+        var home = Home.WithGateway()
+            .Router("main")
+            .Cable("gw/lan1", "main/wan")
+            .Wired("a", "main/lan1")
+            .Reserve("main", "a", "192.168.20.5")
+            .Forward("main", port, "192.168.20.5")
+            .Reach("a", port)
+            .Edit<RouterMode>("main", m =>
+                m with
+                {
+                    Wan = new Fixed(Home.Own("192.168.8.2/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]),
+                }
+            )
+            .Edit<RouterMode>("gw", m => m with { Dmz = Home.At("192.168.8.2") })
+            .Profile("gw", p => p with { KeptPorts = [443, 8080] });
         Assert.Equal(answer, See(home).Sheet.Needs.Single().Answer.Kind);
         Assert.Equal(["main", "gw"], See(home).Sheet.Internet.Single().NatBy);
     }
 
-    private static Home AtLine(LineNeeds needs, LineSetting? typed = null) => Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router("main").Cable("gw/lan1", "main/wan").Wired("a", "main/lan1")
-        .Service(new PublicDynamic(null, null) { Line = needs }).Edit<RouterMode>("main", m => m with { Line = typed ?? LineSetting.None });
+    private static Home AtLine(LineNeeds needs, LineSetting? typed = null) =>
+        Home.New()
+            .Gateway(bridge: true)
+            .Cable("street", "gw/wan")
+            .Router("main")
+            .Cable("gw/lan1", "main/wan")
+            .Wired("a", "main/lan1")
+            .Service(new PublicDynamic(null, null) { Line = needs })
+            .Edit<RouterMode>("main", m => m with { Line = typed ?? LineSetting.None });
 
-    public static TheoryData<string, Home, LineFault?> Lines => new()
-    {
-        { "a line that wants nothing", AtLine(Home.Asked), null },
-        { "a login that is not typed in", AtLine(Home.Asked with { Login = Known.Yes }), LineFault.Login },
-        { "a login", AtLine(Home.Asked with { Login = Known.Yes }, new(true, null, null)), null },
-        { "a tag that is not sent", AtLine(Home.Asked with { Tagged = Known.Yes, Tag = 7 }), LineFault.Tag },
-        { "another tag", AtLine(Home.Asked with { Tagged = Known.Yes, Tag = 7 }, new(false, 8, null)), LineFault.Tag },
-        { "the tag", AtLine(Home.Asked with { Tagged = Known.Yes, Tag = 7 }, new(false, 7, null)), null },
-        { "a lock on another box", AtLine(Home.Asked with { Locked = Known.Yes, LockedTo = new(0x00005E0053AA) }), LineFault.Lock },
-        { "a lock, and its address shown", AtLine(Home.Asked with { Locked = Known.Yes, LockedTo = new(0x00005E0053AA) }, new(false, null, new(0x00005E0053AA))), null },
-        { "the provider's own gateway", Home.WithGateway().Wired("a", "gw/lan1").Service(new PublicDynamic(null, null) { Line = Home.Asked with { Login = Known.Yes } }), null },
-    };
+    public static TheoryData<string, Home, LineFault?> Lines =>
+        new()
+        {
+            { "a line that wants nothing", AtLine(Home.Asked), null },
+            { "a login that is not typed in", AtLine(Home.Asked with { Login = Known.Yes }), LineFault.Login },
+            { "a login", AtLine(Home.Asked with { Login = Known.Yes }, new(true, null, null)), null },
+            { "a tag that is not sent", AtLine(Home.Asked with { Tagged = Known.Yes, Tag = 7 }), LineFault.Tag },
+            { "another tag", AtLine(Home.Asked with { Tagged = Known.Yes, Tag = 7 }, new(false, 8, null)), LineFault.Tag },
+            { "the tag", AtLine(Home.Asked with { Tagged = Known.Yes, Tag = 7 }, new(false, 7, null)), null },
+            { "a lock on another box", AtLine(Home.Asked with { Locked = Known.Yes, LockedTo = new(0x00005E0053AA) }), LineFault.Lock },
+            {
+                "a lock, and its address shown",
+                AtLine(Home.Asked with { Locked = Known.Yes, LockedTo = new(0x00005E0053AA) }, new(false, null, new(0x00005E0053AA))),
+                null
+            },
+            {
+                "the provider's own gateway",
+                Home.WithGateway()
+                    .Wired("a", "gw/lan1")
+                    .Service(new PublicDynamic(null, null) { Line = Home.Asked with { Login = Known.Yes } }),
+                null
+            },
+        };
 
     [Theory]
     [MemberData(nameof(Lines))]
@@ -94,7 +141,9 @@ public sealed class LineTests
         Assert.True(seen.Network.Interfaces.Select(i => i.KeptOff).SingleOrDefault(f => f is not null) == fault, what);
         Assert.Equal(fault is null ? AnswerKind.Yes : AnswerKind.No, Internet(home, "a").Kind);
         Assert.Equal(fault is null ? [] : [CauseCodes.LineNotMet], Internet(home, "a").Causes.Select(c => c.Code));
-        Assert.All(seen.Sheet.Leases.Where(l => l is { Side: Side.Wan, Owner: not "gw" }), l => Assert.Equal(fault is null, l.Offers.Count > 0));
+        Assert.All(seen.Sheet.Leases.Where(l => l is { Side: Side.Wan, Owner: not "gw" }), l =>
+            Assert.Equal(fault is null, l.Offers.Count > 0)
+        );
     }
 
     // The gateway goes on telling the line: the box behind it is handed the address, and needs neither login nor tag.
@@ -103,22 +152,35 @@ public sealed class LineTests
     [InlineData(PassKind.Mapping)]
     public void Behind_a_gateway_that_passes_its_address_on_the_line_asks_for_nothing(PassKind kind)
     {
-        var home = Behind(kind).Service(new PublicDynamic(null, null) { Line = new() { Login = Known.Yes, Tagged = Known.Yes, Tag = 7 } });
+        var home = Behind(kind)
+            .Service(
+                new PublicDynamic(null, null)
+                {
+                    Line = new()
+                    {
+                        Login = Known.Yes,
+                        Tagged = Known.Yes,
+                        Tag = 7,
+                    },
+                }
+            );
         Assert.Equal(AnswerKind.Yes, Internet(home, "a").Kind);
         Assert.DoesNotContain(Judging.Prove(home.Design).Findings, f => f.Code is "line-not-met" or "line-not-asked");
     }
 
-    public static TheoryData<Change, string> Refused => new()
-    {
-        { new SetPassing("gw", new(PassKind.Port, "lan1", null)), "cannot pass its public address on by port" },
-        { new SetLine("gw", Home.All(new LineSetting(false, 4095, null))), "tags are 1 to 4094" },
-        { new SetUplink("gw", Home.All(new Uplink("r9", "gw", "home", WifiSecurity.Wpa2, "key", UplinkFrames.Wds))), "no radio 'r9'" },
-        { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.Channel, 37)), "no channel 37" },
-        { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.WidthMhz, 30)), "30 MHz wide" },
-        { new SetSatellite("gw", Partial<SatelliteMode>.With(s => s.By, null)), "no main node" },
-    };
+    public static TheoryData<Change, string> Refused =>
+        new()
+        {
+            { new SetPassing("gw", new(PassKind.Port, "lan1", null)), "cannot pass its public address on by port" },
+            { new SetLine("gw", Home.All(new LineSetting(false, 4095, null))), "tags are 1 to 4094" },
+            { new SetUplink("gw", Home.All(new Uplink("r9", "gw", "home", WifiSecurity.Wpa2, "key", UplinkFrames.Wds))), "no radio 'r9'" },
+            { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.Channel, 37)), "no channel 37" },
+            { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.WidthMhz, 30)), "30 MHz wide" },
+            { new SetSatellite("gw", Partial<SatelliteMode>.With(s => s.By, null)), "no main node" },
+        };
 
     [Theory]
     [MemberData(nameof(Refused))]
-    public void What_no_page_takes_is_refused_with_a_reason(Change change, string reason) => Assert.Contains(reason, change.ApplyTo(Home.WithGateway().Design).Error, StringComparison.Ordinal);
+    public void What_no_page_takes_is_refused_with_a_reason(Change change, string reason) =>
+        Assert.Contains(reason, change.ApplyTo(Home.WithGateway().Design).Error, StringComparison.Ordinal);
 }

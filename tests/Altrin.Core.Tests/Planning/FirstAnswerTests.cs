@@ -19,7 +19,8 @@ public sealed class FirstAnswerTests
     private static FirstAnswer Of(Home home) => FirstAnswer.Of(home.Design, Judging.Prove(home.Design));
 
     [Fact]
-    public void A_small_flat_needs_nothing() => Assert.Equal(FirstAnswerKind.Keep, Of(House(("hall", 0, 0, 0), ("room", 6, 0, 0), ("bath", 0, 6, 0))).Kind);
+    public void A_small_flat_needs_nothing() =>
+        Assert.Equal(FirstAnswerKind.Keep, Of(House(("hall", 0, 0, 0), ("room", 6, 0, 0), ("bath", 0, 6, 0))).Kind);
 
     [Fact]
     public void A_gateway_at_one_end_is_moved_to_the_middle()
@@ -71,9 +72,27 @@ public sealed class FirstAnswerTests
     [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 100, Known.Yes, 300, Worth.WithCare, "at most about 94")]
     [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 100, Known.Yes, 94, Worth.Good, "Nothing speaks")]
     [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 1000, Known.No, 300, Worth.WithCare, "no more updates")]
-    public void A_spare_box_is_judged_with_the_reason(WifiGeneration generation, WifiSecurity newest, int port, Known supported, int sold, Worth worth, string says)
+    public void A_spare_box_is_judged_with_the_reason(
+        WifiGeneration generation,
+        WifiSecurity newest,
+        int port,
+        Known supported,
+        int sold,
+        Worth worth,
+        string says
+    )
     {
-        var box = Home.WithGateway().Router("r").Profile("r", p => p with { Ports = [.. p.Ports.Select(x => x with { SpeedMbps = port })], Radios = [new("r5", RadioBand.Ghz5) { Generation = generation, NewestSecurity = newest }] }).Box("r", b => b with { Label = new() { Supported = supported } }).Design.Box("r")!;
+        var box = Home.WithGateway()
+            .Router("r")
+            .Profile("r", p =>
+                p with
+                {
+                    Ports = [.. p.Ports.Select(x => x with { SpeedMbps = port })],
+                    Radios = [new("r5", RadioBand.Ghz5) { Generation = generation, NewestSecurity = newest }],
+                }
+            )
+            .Box("r", b => b with { Label = new() { Supported = supported } })
+            .Design.Box("r")!;
         var verdict = SpareVerdict.Of(box, new PublicDynamic(sold, null), null);
         Assert.Equal(worth, verdict.Worth);
         Assert.Contains(verdict.Reasons, r => r.Contains(says, StringComparison.Ordinal));
@@ -82,7 +101,10 @@ public sealed class FirstAnswerTests
     [Fact]
     public void Software_that_is_mended_until_a_day_is_judged_on_the_day()
     {
-        var box = Home.WithGateway().Router("r").Box("r", b => b with { Label = new() { SupportedUntil = new(2027, 3, 31) } }).Design.Box("r")!;
+        var box = Home.WithGateway()
+            .Router("r")
+            .Box("r", b => b with { Label = new() { SupportedUntil = new(2027, 3, 31) } })
+            .Design.Box("r")!;
         Worth On(int month) => SpareVerdict.Of(box, new PublicDynamic(100, null), new DateOnly(2027, month, 31)).Worth;
         Assert.Equal((Worth.Good, Worth.WithCare), (On(3), On(5)));
     }
@@ -90,9 +112,14 @@ public sealed class FirstAnswerTests
     [Fact]
     public void What_a_gateway_can_be_made_is_listed_with_what_is_lost()
     {
-        var home = Home.WithGateway().Passes("gw", PassKind.Port, "lan1", Known.No, Known.Yes).Box("gw", b => b with { Holds = [LineService.Telephone] });
+        var home = Home.WithGateway()
+            .Passes("gw", PassKind.Port, "lan1", Known.No, Known.Yes)
+            .Box("gw", b => b with { Holds = [LineService.Telephone] });
         var ways = GatewayWays.Of(home.Design.Box("gw")!).ToDictionary(w => w.Way);
-        Assert.Equal((Known.Yes, Known.Yes, Known.Unknown), (ways[GatewayWay.Bridge].Can, ways[GatewayWay.PassByPort].Can, ways[GatewayWay.Dmz].Can));
+        Assert.Equal(
+            (Known.Yes, Known.Yes, Known.Unknown),
+            (ways[GatewayWay.Bridge].Can, ways[GatewayWay.PassByPort].Can, ways[GatewayWay.Dmz].Can)
+        );
         Assert.Contains("the internet on its other ports", ways[GatewayWay.PassByPort].Loses);
         Assert.Contains("perhaps the telephone: ask the provider", ways[GatewayWay.Bridge].Loses);
         Assert.Empty(ways[GatewayWay.StaysRouter].Loses);
@@ -101,10 +128,16 @@ public sealed class FirstAnswerTests
     [Fact]
     public void Gaps_close_as_the_survey_goes_on()
     {
-        var bare = SurveyGaps.Of(new(new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []), new("found", [], [], [])));
+        var bare = SurveyGaps.Of(
+            new(new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []), new("found", [], [], []))
+        );
         Assert.Equal("No gear is noted.", Assert.Single(bare).What);
-        Assert.Contains(SurveyGaps.Of(Home.WithGateway().Service(new UnknownService(null, null)).Design), g => g.How.Contains("100.64", StringComparison.Ordinal));
-        var full = House(("hall", 0, 0, 0)).Need(new GuestsKeptApart("n")).Profile("gw", p => p with { FactoryAddress = Home.Own("192.168.8.1/24") });
+        Assert.Contains(SurveyGaps.Of(Home.WithGateway().Service(new UnknownService(null, null)).Design), g =>
+            g.How.Contains("100.64", StringComparison.Ordinal)
+        );
+        var full = House(("hall", 0, 0, 0))
+            .Need(new GuestsKeptApart("n"))
+            .Profile("gw", p => p with { FactoryAddress = Home.Own("192.168.8.1/24") });
         Assert.Empty(SurveyGaps.Of(full.Design));
     }
 }

@@ -34,10 +34,16 @@ public sealed class KeysInTextTests
     [Fact]
     public void Known_values_are_left_out_wherever_they_stand()
     {
-        Assert.Equal("at [key left out] and [key left out]s, not abc", KeysInText.LeaveOut("at planted-kazoo and planted-kazoo-7731s, not abc", ["abc", "planted-kazoo", "planted-kazoo-7731"]));
+        Assert.Equal(
+            "at [key left out] and [key left out]s, not abc",
+            KeysInText.LeaveOut("at planted-kazoo and planted-kazoo-7731s, not abc", ["abc", "planted-kazoo", "planted-kazoo-7731"])
+        );
     }
 
-    /// <summary>Lines that a pattern would come back to at each of their places: looked at once, they end; otherwise not before the test is given up.</summary>
+    /// <summary>
+    /// Lines that a pattern would come back to at each of their places: looked at once, they end; otherwise not before the test is given
+    /// up.
+    /// </summary>
     [Theory]
     [InlineData("password password: key \"", 40_000, "")]
     [InlineData(" ", 900_000, "psk=planted")]

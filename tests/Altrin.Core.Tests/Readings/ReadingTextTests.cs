@@ -7,7 +7,10 @@ namespace Altrin.Core.Tests.Readings;
 /// <summary>Any text is answered, every line of it is accounted for, and layouts do not get in each other's way.</summary>
 public sealed class ReadingTextTests
 {
-    private static readonly string[] Texts = [.. Directory.GetFiles(StandInTests.Folder, "*.txt").Order(StringComparer.Ordinal).Select(File.ReadAllText)];
+    private static readonly string[] Texts =
+    [
+        .. Directory.GetFiles(StandInTests.Folder, "*.txt").Order(StringComparer.Ordinal).Select(File.ReadAllText),
+    ];
 
     private static Reading Read(string text) => ReadingText.Read(text).Value;
 
@@ -37,11 +40,17 @@ public sealed class ReadingTextTests
     public void A_list_says_how_somebody_is_connected(string cell, string way)
     {
         var link = Assert.Single(Read($"Name;Hardware;Way\nfirst;02:00:5e:00:53:01;{cell}").Neighbours).Link;
-        Assert.Equal(way, link is null ? "" : link.ByCable ? "cable" : link.Band?.ToString() ?? "radio");
+        Assert.Equal(
+            way,
+            link is null ? ""
+                : link.ByCable ? "cable"
+                : link.Band?.ToString() ?? "radio"
+        );
     }
 
     [Fact]
-    public void What_a_list_says_both_ways_is_left_open() => Assert.Null(Assert.Single(Read("Name;Hardware;Way;Band\nfirst;02:00:5e:00:53:01;Ethernet;5 GHz").Neighbours).Link);
+    public void What_a_list_says_both_ways_is_left_open() =>
+        Assert.Null(Assert.Single(Read("Name;Hardware;Way;Band\nfirst;02:00:5e:00:53:01;Ethernet;5 GHz").Neighbours).Link);
 
     [Theory]
     [InlineData("The kettle is on", "No address and no number")]
@@ -72,13 +81,18 @@ public sealed class ReadingTextTests
     [InlineData("ping -c 4 192.168.8.1")]
     [InlineData("tracert host.example")]
     [InlineData("netsh wlan show interfaces")]
-    public void Prompts_and_commands_are_read_as_such(string text) => Assert.Equal([ReadingKind.Command], Read(text).Blocks.Select(b => b.Kind));
+    public void Prompts_and_commands_are_read_as_such(string text) =>
+        Assert.Equal([ReadingKind.Command], Read(text).Blocks.Select(b => b.Kind));
 
     /// <summary>An adapter with two addresses has its gateway behind the second mask.</summary>
     [Fact]
     public void A_second_address_is_no_gateway()
     {
-        var read = Assert.Single(Read("Ethernet adapter Ethernet:\n\n   DNS Suffix  . . . . . . . . . . . : \n   IPv4 Address. . . . . . . . . . . : 192.168.8.21\n   Subnet Mask . . . . . . . . . . . : 255.255.255.0\n   IPv4 Address. . . . . . . . . . . : 192.168.1.50\n   Subnet Mask . . . . . . . . . . . : 255.255.255.0\n   Default Gateway . . . . . . . . . : 192.168.8.1\n").Adapters);
+        var read = Assert.Single(
+            Read(
+                "Ethernet adapter Ethernet:\n\n   DNS Suffix  . . . . . . . . . . . : \n   IPv4 Address. . . . . . . . . . . : 192.168.8.21\n   Subnet Mask . . . . . . . . . . . : 255.255.255.0\n   IPv4 Address. . . . . . . . . . . : 192.168.1.50\n   Subnet Mask . . . . . . . . . . . : 255.255.255.0\n   Default Gateway . . . . . . . . . : 192.168.8.1\n"
+            ).Adapters
+        );
         Assert.Equal(("192.168.8.21/24", "192.168.8.1"), ($"{read.Address}", $"{read.Gateway}"));
     }
 
@@ -87,7 +101,8 @@ public sealed class ReadingTextTests
     [InlineData("192.168.008.001  02-00-5e-00-53-01  dynamic")]
     [InlineData("300.1.1.1  02-00-5e-00-53-01  dynamic")]
     [InlineData("192.168.8.1  02-00-5e-00-53-01-00-00  dynamic")]
-    public void What_only_looks_like_an_address_is_none(string text) => Assert.DoesNotContain(Read(text).Neighbours, n => n.Address is not null && n.Mac is not null);
+    public void What_only_looks_like_an_address_is_none(string text) =>
+        Assert.DoesNotContain(Read(text).Neighbours, n => n.Address is not null && n.Mac is not null);
 
     [Fact]
     public void A_text_that_is_too_long_is_refused_and_the_longest_is_read()
@@ -110,59 +125,95 @@ public sealed class ReadingTextTests
         var last = 0;
         foreach (var block in read.Blocks)
         {
-            Assert.True(block.First > last && block.Last >= block.First && block.Last <= Math.Max(read.Lines, block.First), $"{block} after {last} of {read.Lines}");
+            Assert.True(
+                block.First > last && block.Last >= block.First && block.Last <= Math.Max(read.Lines, block.First),
+                $"{block} after {last} of {read.Lines}"
+            );
             last = block.Last;
         }
         var inBlocks = read.Blocks.SelectMany(b => Enumerable.Range(b.First, b.Last - b.First + 1)).ToHashSet();
         Assert.True(read.UnreadCount >= read.Unread.Count);
         // Runs that cannot be read stand inside their table.
-        Assert.All(read.Unread, u => Assert.True(!inBlocks.Contains(u.Line) || read.Blocks.Any(b => b.Kind == ReadingKind.SpeedRuns && b.First < u.Line && u.Line <= b.Last), $"line {u.Line} is read and unread"));
+        Assert.All(read.Unread, u =>
+            Assert.True(
+                !inBlocks.Contains(u.Line) || read.Blocks.Any(b => b.Kind == ReadingKind.SpeedRuns && b.First < u.Line && u.Line <= b.Last),
+                $"line {u.Line} is read and unread"
+            )
+        );
         if (read.UnreadCount == read.Unread.Count)
         {
             var unread = read.Unread.Select(u => u.Line).ToHashSet();
             var lines = text.Split(["\r\n", "\r", "\n", "\u2028", "\u2029", "\u0085"], StringSplitOptions.None);
             // Colour codes hold letters and are no part of what is said.
-            Assert.All(lines.Index().Where(l => l.Item.Any(char.IsAsciiLetterOrDigit) && !l.Item.Contains('\u001b', StringComparison.Ordinal)), l => Assert.True(inBlocks.Contains(l.Index + 1) || unread.Contains(l.Index + 1), $"line {l.Index + 1} is neither read nor unread"));
+            Assert.All(
+                lines.Index().Where(l => l.Item.Any(char.IsAsciiLetterOrDigit) && !l.Item.Contains('\u001b', StringComparison.Ordinal)),
+                l =>
+                    Assert.True(
+                        inBlocks.Contains(l.Index + 1) || unread.Contains(l.Index + 1),
+                        $"line {l.Index + 1} is neither read nor unread"
+                    )
+            );
         }
     }
 
     /// <summary>Texts cut, doubled, shuffled and spoilt: whatever comes out is answered.</summary>
     [Fact]
-    public void Any_spoilt_text_is_answered_and_accounted_for() => Property.Check(
-        Gen.Select(Gen.Int[0, Texts.Length - 1].Array[1, 4], Gen.Int[0, int.MaxValue].Array[0, 12], Gen.Char["\0\t \r\n\u001b[:.-/%*#>=(){}|;,0123456789abcdefxyzÄ编🜁\u2028\u00a0"].Array[1, 12]),
-        (picks, places, marks) =>
-        {
-            var text = new StringBuilder(string.Concat(picks.Select(p => Texts[p])));
-            for (var i = 0; i < places.Length; i++)
+    public void Any_spoilt_text_is_answered_and_accounted_for() =>
+        Property.Check(
+            Gen.Select(
+                Gen.Int[0, Texts.Length - 1].Array[1, 4],
+                Gen.Int[0, int.MaxValue].Array[0, 12],
+                Gen.Char["\0\t \r\n\u001b[:.-/%*#>=(){}|;,0123456789abcdefxyzÄ编🜁\u2028\u00a0"].Array[1, 12]
+            ),
+            (picks, places, marks) =>
             {
-                var at = text.Length == 0 ? 0 : places[i] % text.Length;
-                switch (i % 4)
+                var text = new StringBuilder(string.Concat(picks.Select(p => Texts[p])));
+                for (var i = 0; i < places.Length; i++)
                 {
-                    case 0: text.Insert(at, string.Concat(marks)); break;
-                    case 1: text.Remove(at, Math.Min(text.Length - at, places[i] % 40)); break;
-                    case 2: text.Insert(at, text.ToString(at, Math.Min(text.Length - at, places[i] % 200))); break;
-                    default: text[Math.Min(at, Math.Max(0, text.Length - 1))] = marks[places[i] % marks.Length]; break;
+                    var at = text.Length == 0 ? 0 : places[i] % text.Length;
+                    switch (i % 4)
+                    {
+                        case 0:
+                            text.Insert(at, string.Concat(marks));
+                            break;
+                        case 1:
+                            text.Remove(at, Math.Min(text.Length - at, places[i] % 40));
+                            break;
+                        case 2:
+                            text.Insert(at, text.ToString(at, Math.Min(text.Length - at, places[i] % 200)));
+                            break;
+                        default:
+                            text[Math.Min(at, Math.Max(0, text.Length - 1))] = marks[places[i] % marks.Length];
+                            break;
+                    }
                 }
-            }
-            Accounted(text.ToString());
-        },
-        3000);
+                Accounted(text.ToString());
+            },
+            3000
+        );
 
     [Fact]
-    public void Any_characters_at_all_are_answered() => Property.Check(Gen.String[Gen.Char["0123456789abcdef:.-/% \t\n<>()[]{}=,;|*ABdhiklrstv"], 0, 400], Accounted, 4000);
+    public void Any_characters_at_all_are_answered() =>
+        Property.Check(Gen.String[Gen.Char["0123456789abcdef:.-/% \t\n<>()[]{}=,;|*ABdhiklrstv"], 0, 400], Accounted, 4000);
 
     /// <summary>What one text says it says also behind another, with its lines counted on; a blank line between them is enough.</summary>
     [Fact]
-    public void Two_texts_say_together_what_each_says_alone() => Property.Check(
-        Gen.Select(Gen.Int[0, Texts.Length - 1], Gen.Int[0, Texts.Length - 1], Gen.Bool),
-        (a, b, returns) =>
+    public void Two_texts_say_together_what_each_says_alone() =>
+        Property.Check(Gen.Select(Gen.Int[0, Texts.Length - 1], Gen.Int[0, Texts.Length - 1], Gen.Bool), (a, b, returns) =>
         {
             var (one, two) = (Texts[a].TrimEnd(), Texts[b].Trim('\n'));
             var joined = Read((one + "\n\n" + two).ReplaceLineEndings(returns ? "\r\n" : "\n"));
             // A block that stays open to what follows is a fault; names of adapters may be equal.
             Assert.Equal(
-                ReadingWords.Of(Read(one)).Split('\n').Concat(ReadingWords.Of(Read(two)).Split('\n')).Where(Counts).Distinct().Order(StringComparer.Ordinal),
-                ReadingWords.Of(joined).Split('\n').Where(Counts).Distinct().Order(StringComparer.Ordinal));
+                ReadingWords
+                    .Of(Read(one))
+                    .Split('\n')
+                    .Concat(ReadingWords.Of(Read(two)).Split('\n'))
+                    .Where(Counts)
+                    .Distinct()
+                    .Order(StringComparer.Ordinal),
+                ReadingWords.Of(joined).Split('\n').Where(Counts).Distinct().Order(StringComparer.Ordinal)
+            );
 
             static bool Counts(string line) => line.Length > 0 && !line.StartsWith("unread", StringComparison.Ordinal);
         });

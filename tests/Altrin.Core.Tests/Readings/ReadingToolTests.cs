@@ -10,11 +10,18 @@ public sealed class ReadingToolTests
 {
     private static MacAddress Hw(string text) => MacAddress.Parse(text).Value;
 
-    private static NeighbourRead Near(string mac, string? address = null, string? name = null) => new(1, address is null ? null : Home.At(address), Hw(mac)) { Name = name };
+    private static NeighbourRead Near(string mac, string? address = null, string? name = null) =>
+        new(1, address is null ? null : Home.At(address), Hw(mac)) { Name = name };
 
     /// <summary>A router whose label ends in 53:0a, with a radio that its kind has two above with the local bit.</summary>
-    private static Site Loft(string? label = "02:00:5e:00:53:0a") => Home.WithGateway().Router("loft").Box("loft", b => b with { Mac = label is null ? null : Hw(label), WanMac = null })
-        .Traits("loft", new() { Neighbours = [new("wan", 1), new("r5", 16)] }).Wired("a", "gw/lan1").Device("a", d => d with { Mac = Hw("02:00:5e:00:53:40") }).Design.Site;
+    private static Site Loft(string? label = "02:00:5e:00:53:0a") =>
+        Home.WithGateway()
+            .Router("loft")
+            .Box("loft", b => b with { Mac = label is null ? null : Hw(label), WanMac = null })
+            .Traits("loft", new() { Neighbours = [new("wan", 1), new("r5", 16)] })
+            .Wired("a", "gw/lan1")
+            .Device("a", d => d with { Mac = Hw("02:00:5e:00:53:40") })
+            .Design.Site;
 
     [Theory]
     [InlineData("02:00:5e:00:53:0a", KinKind.Same)]
@@ -26,7 +33,8 @@ public sealed class ReadingToolTests
     [InlineData("00:00:5e:00:53:0c", KinKind.Local)]
     [InlineData("02:00:5e:00:53:0d", null)]
     [InlineData("02:00:5e:00:63:0a", null)]
-    public void A_mac_address_belongs_to_a_label(string seen, KinKind? kind) => Assert.Equal(kind, MacKin.Of(Loft().Boxes.Single(b => b.Id == "loft"), Hw(seen))?.Kind);
+    public void A_mac_address_belongs_to_a_label(string seen, KinKind? kind) =>
+        Assert.Equal(kind, MacKin.Of(Loft().Boxes.Single(b => b.Id == "loft"), Hw(seen))?.Kind);
 
     [Theory]
     [InlineData("530a", "02:00:5e:00:53:0a", KinKind.LastDigits, 0)]
@@ -43,12 +51,14 @@ public sealed class ReadingToolTests
 
     /// <summary>The rank orders as the sureness does, and one that is nearer is never behind one that is further.</summary>
     [Fact]
-    public void Candidates_are_ranked_by_how_near_they_are() => Property.Check(
-        Gen.Int[-3, 3].Array[1, 8],
-        offs =>
+    public void Candidates_are_ranked_by_how_near_they_are() => Property.Check(Gen.Int[-3, 3].Array[1, 8], offs =>
         {
             var site = Loft();
-            var table = offs.Select((o, i) => new NeighbourRead(i + 1, Home.At($"192.168.8.{i + 20}"), new(Hw("02:00:5e:00:53:0a").Bits + (ulong)(o + 3) - 3))).ToList();
+            var table = offs.Select(
+                    (o, i) =>
+                        new NeighbourRead(i + 1, Home.At($"192.168.8.{i + 20}"), new(Hw("02:00:5e:00:53:0a").Bits + (ulong)(o + 3) - 3))
+                )
+                .ToList();
             var found = MovedBox.Find(site, site.Boxes.Single(b => b.Id == "loft"), null, table, null).Value;
             Assert.Equal(offs.Count(o => Math.Abs(o) <= 2), found.Candidates.Count);
             Assert.Equal(offs.Contains(0) || offs.Contains(1), found.Candidates.Count > 0 && found.Candidates[0].Sure);
@@ -59,7 +69,12 @@ public sealed class ReadingToolTests
     {
         var site = Loft();
         var box = site.Boxes.Single(b => b.Id == "loft");
-        NeighbourRead[] table = [Near("02:00:5e:00:53:40", "192.168.8.20"), Near("02:00:5e:00:53:0b", "192.168.8.57"), Near("02:00:5e:00:53:09", "192.168.8.58")];
+        NeighbourRead[] table =
+        [
+            Near("02:00:5e:00:53:40", "192.168.8.20"),
+            Near("02:00:5e:00:53:0b", "192.168.8.57"),
+            Near("02:00:5e:00:53:09", "192.168.8.58"),
+        ];
         var found = MovedBox.Find(site, box, null, table, Subnet.Parse("192.168.8.0/24").Value).Value;
         Assert.Equal(["192.168.8.57", "192.168.8.58"], found.Candidates.Select(c => $"{c.Address}"));
         Assert.StartsWith("It answers at 192.168.8.57.", found.Says, StringComparison.Ordinal);
@@ -80,7 +95,11 @@ public sealed class ReadingToolTests
     public void A_search_without_anything_to_go_by_is_refused(string? box, string? digits, string why)
     {
         var site = Loft(null);
-        Assert.Contains(why, MovedBox.Find(site, site.Boxes.FirstOrDefault(b => b.Id == box), digits, [], null).Error, StringComparison.Ordinal);
+        Assert.Contains(
+            why,
+            MovedBox.Find(site, site.Boxes.FirstOrDefault(b => b.Id == box), digits, [], null).Error,
+            StringComparison.Ordinal
+        );
     }
 
     [Fact]
@@ -91,7 +110,13 @@ public sealed class ReadingToolTests
         [
             Near("02:00:5e:00:53:40", "192.168.8.33", "Renamed"),
             // The second page repeats an entry and adds three.
-            Near("02:00:5e:00:53:40", "192.168.8.33"), Near("06:00:5e:00:53:60", "192.168.8.40") with { Link = new(false, RadioBand.Ghz5) }, Near("02:00:5e:00:53:0b", "192.168.8.57"), Near("02:00:5e:00:53:70", "192.168.8.58"),
+            Near("02:00:5e:00:53:40", "192.168.8.33"),
+            Near("06:00:5e:00:53:60", "192.168.8.40") with
+            {
+                Link = new(false, RadioBand.Ghz5),
+            },
+            Near("02:00:5e:00:53:0b", "192.168.8.57"),
+            Near("02:00:5e:00:53:70", "192.168.8.58"),
         ];
         var found = DeviceLists.Compare(Loft(), before, after, "loft");
         Assert.Equal(["02:00:5e:00:53:0b", "02:00:5e:00:53:70", "06:00:5e:00:53:60"], found.New.Select(e => $"{e.Mac}"));
@@ -99,9 +124,16 @@ public sealed class ReadingToolTests
         Assert.Contains("private MAC address", found.New[2].Says, StringComparison.Ordinal);
         Assert.Equal([null, null, "on 5 GHz"], found.New.Select(e => e.Way));
         Assert.Equal("02:00:5e:00:53:50", $"{Assert.Single(found.Gone).Mac}");
-        Assert.Equal(("192.168.8.20", "192.168.8.33"), (Assert.Single(found.Moved).Before.ToString(), found.Moved[0].Entry.Address.ToString()));
+        Assert.Equal(
+            ("192.168.8.20", "192.168.8.33"),
+            (Assert.Single(found.Moved).Before.ToString(), found.Moved[0].Entry.Address.ToString())
+        );
         Assert.Equal(["loft is new, at 192.168.8.57: 02:00:5e:00:53:0b is its MAC address. 2 more are new."], found.Says);
-        Assert.StartsWith("3 are new; by its MAC address only 02:00:5e:00:53:0b", DeviceLists.Compare(Loft(), before, after, null).Says.Single(), StringComparison.Ordinal);
+        Assert.StartsWith(
+            "3 are new; by its MAC address only 02:00:5e:00:53:0b",
+            DeviceLists.Compare(Loft(), before, after, null).Says.Single(),
+            StringComparison.Ordinal
+        );
     }
 
     [Theory]
@@ -111,13 +143,20 @@ public sealed class ReadingToolTests
     [InlineData("02:00:5e:00:53:99", "02:00:5e:00:53:98", "None of them is loft by its label")]
     [InlineData("02:00:5e:00:53:99", "02:00:5e:00:53:0a", "loft is new: 02:00:5e:00:53:0a is its MAC address.")]
     public void What_the_difference_means_is_said(string before, string after, string said) =>
-        Assert.Contains(DeviceLists.Compare(Loft(), [Near(before)], [Near(after)], "loft").Says, s => s.Contains(said, StringComparison.Ordinal));
+        Assert.Contains(DeviceLists.Compare(Loft(), [Near(before)], [Near(after)], "loft").Says, s =>
+            s.Contains(said, StringComparison.Ordinal)
+        );
 
     [Fact]
     public void An_empty_list_is_said_to_be_one() =>
-        Assert.Equal(["No MAC address was read in the earlier list: nothing can be compared."], DeviceLists.Compare(Loft(), [], [Near("02:00:5e:00:53:99")], null).Says);
+        Assert.Equal(
+            ["No MAC address was read in the earlier list: nothing can be compared."],
+            DeviceLists.Compare(Loft(), [], [Near("02:00:5e:00:53:99")], null).Says
+        );
 
-    /// <summary>The table of the outside view: what is seen, what the box has, whether something beyond translates, and what must be said.</summary>
+    /// <summary>
+    /// The table of the outside view: what is seen, what the box has, whether something beyond translates, and what must be said.
+    /// </summary>
     [Theory]
     [InlineData("203.0.113.80", "203.0.113.80", Known.No, "Only a connection opened from outside proves")]
     [InlineData("203.0.113.80", "203.0.113.80", Known.No, "share one public address by ports")]
@@ -142,7 +181,8 @@ public sealed class ReadingToolTests
     private static BaselineGroup Group(int? sold, SpeedLimit? carries, params SpeedRun[] runs) =>
         Assert.Single(Baseline.Of(runs, new PublicDynamic(sold, null), _ => carries, p => p));
 
-    private static SpeedRun Run(double down, double? seconds = 30, double? megabytes = null, RunBy by = RunBy.Cable) => new(1, "", "hall", by, "", seconds, megabytes, down, null);
+    private static SpeedRun Run(double down, double? seconds = 30, double? megabytes = null, RunBy by = RunBy.Cable) =>
+        new(1, "", "hall", by, "", seconds, megabytes, down, null);
 
     [Fact]
     public void Three_runs_have_a_middle_and_a_spread()
@@ -159,7 +199,10 @@ public sealed class ReadingToolTests
     {
         var group = Group(500, null, Run(800, null, 20), Run(480), Run(470, 4));
         Assert.Equal((3, 1, 480), (group.Runs, group.Usable, group.Down!.Median));
-        Assert.Contains(group.Says, s => s.StartsWith("20 MB at 800 Mb/s last 0.2 s and measure nothing", StringComparison.Ordinal) && s.Contains("3000 MB in 30 s", StringComparison.Ordinal));
+        Assert.Contains(group.Says, s =>
+            s.StartsWith("20 MB at 800 Mb/s last 0.2 s and measure nothing", StringComparison.Ordinal)
+            && s.Contains("3000 MB in 30 s", StringComparison.Ordinal)
+        );
         Assert.Contains("A run of 4 s is too short: 30 s are usual.", group.Says);
         Assert.Contains("1 of at least 3 runs: one more could move the middle.", group.Says);
     }
@@ -167,28 +210,47 @@ public sealed class ReadingToolTests
     [Theory]
     [InlineData(500, 1000, 480, "The service stops it: 500 Mb/s were sold.")]
     [InlineData(500, 100, 93, "It is as much as the port carries, 100 Mb/s, of which 94 arrive. 500 Mb/s were sold.")]
-    [InlineData(500, 1000, 210, "Less than the 500 Mb/s sold, and than the 500 Mb/s that arrive over everything in between: measure at the outermost box next, by cable.")]
+    [InlineData(
+        500,
+        1000,
+        210,
+        "Less than the 500 Mb/s sold, and than the 500 Mb/s that arrive over everything in between: measure at the outermost box next, by cable."
+    )]
     [InlineData(1000, 1000, 935, "The service stops it: 1000 Mb/s were sold.")]
     [InlineData(null, 1000, 935, "The rate sold was not noted: hold it against that.")]
     public void Runs_are_held_to_what_was_sold_and_what_the_wires_carry(int? sold, int carries, double down, string says) =>
-        Assert.Contains(Group(sold, SpeedLimit.OfWire(carries, "the port"), Run(down), Run(down), Run(down)).Says, s => s.StartsWith(says, StringComparison.Ordinal));
+        Assert.Contains(Group(sold, SpeedLimit.OfWire(carries, "the port"), Run(down), Run(down), Run(down)).Says, s =>
+            s.StartsWith(says, StringComparison.Ordinal)
+        );
 
     /// <summary>Against the definition: half of the values are not above the median, half not below.</summary>
     [Fact]
     public void The_middle_is_the_median() => Property.Check(Gen.Double[1, 1000].Array[1, 9], values =>
-    {
-        var spread = MedianSpread.Of(values);
-        Assert.True(values.Count(v => v <= spread.Median) * 2 >= values.Length && values.Count(v => v >= spread.Median) * 2 >= values.Length);
-        Assert.Equal((values.Min(), values.Max()), (spread.Least, spread.Most));
-    });
+        {
+            var spread = MedianSpread.Of(values);
+            Assert.True(
+                values.Count(v => v <= spread.Median) * 2 >= values.Length && values.Count(v => v >= spread.Median) * 2 >= values.Length
+            );
+            Assert.Equal((values.Min(), values.Max()), (spread.Least, spread.Most));
+        });
 
     [Fact]
     public void Typed_readings_read_back()
     {
-        SpeedRun[] runs = [new(2, "2026-11-24 09:02", "hall", RunBy.Ghz5, "copy of a file", null, 20.5, 800, null), new(3, "", "", RunBy.Cable, "", 30, null, 93.75, 41)];
+        SpeedRun[] runs =
+        [
+            new(2, "2026-11-24 09:02", "hall", RunBy.Ghz5, "copy of a file", null, 20.5, 800, null),
+            new(3, "", "", RunBy.Cable, "", 30, null, 93.75, 41),
+        ];
         Assert.Equal(runs, ReadingText.Read(TypedReader.WriteRuns(runs)).Value.Runs);
-        Assert.Equal([new OutsideRead(1, Home.At("203.0.113.80"), null)], ReadingText.Read(TypedReader.WriteOutside("203.0.113.80", null)).Value.Outside);
-        Assert.Equal([new OutsideRead(1, null, Home.At("10.0.0.4"))], ReadingText.Read(TypedReader.WriteOutside("2001:db8::7", Home.At("10.0.0.4"))).Value.Outside);
+        Assert.Equal(
+            [new OutsideRead(1, Home.At("203.0.113.80"), null)],
+            ReadingText.Read(TypedReader.WriteOutside("203.0.113.80", null)).Value.Outside
+        );
+        Assert.Equal(
+            [new OutsideRead(1, null, Home.At("10.0.0.4"))],
+            ReadingText.Read(TypedReader.WriteOutside("2001:db8::7", Home.At("10.0.0.4"))).Value.Outside
+        );
     }
 
     [Theory]

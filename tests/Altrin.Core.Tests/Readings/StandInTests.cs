@@ -229,7 +229,10 @@ public sealed class StandInTests
     [Theory]
     [MemberData(nameof(All))]
     public void A_file_says(string file) =>
-        Assert.Equal(Expected[file].ReplaceLineEndings("\n"), ReadingWords.Of(ReadingText.Read(File.ReadAllText(Path.Combine(Folder, file))).Value));
+        Assert.Equal(
+            Expected[file].ReplaceLineEndings("\n"),
+            ReadingWords.Of(ReadingText.Read(File.ReadAllText(Path.Combine(Folder, file))).Value)
+        );
 
     [Fact]
     public void Every_file_is_in_the_table() =>

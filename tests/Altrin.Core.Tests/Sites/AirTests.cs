@@ -11,14 +11,18 @@ public sealed class AirTests
     private static Home Kit() => Home.WithGateway().Satellite("sat", "gw", "gw").Cable("gw/lan1", "sat/wan");
 
     /// <summary>A gateway whose Wi-Fi goes off while it passes its address on to a router; its satellite goes on sending.</summary>
-    private static Home Passing(Known wifiOff) => Kit().Router("own", name: "upstairs").Cable("gw/lan2", "own/wan").Passes("gw", PassKind.Port, "lan2", wifiOff: wifiOff);
+    private static Home Passing(Known wifiOff) =>
+        Kit().Router("own", name: "upstairs").Cable("gw/lan2", "own/wan").Passes("gw", PassKind.Port, "lan2", wifiOff: wifiOff);
 
-    private static string[] Sent(Home home) => [.. Air.Of(home.Design).Select(a => $"{a.Box}/{a.Radio.Id} \"{a.Setting.Name}\" set at {a.SetAt.Box}")];
+    private static string[] Sent(Home home) =>
+        [.. Air.Of(home.Design).Select(a => $"{a.Box}/{a.Radio.Id} \"{a.Setting.Name}\" set at {a.SetAt.Box}")];
 
     [Fact]
-    public void A_satellite_sends_what_its_main_node_does_while_that_sends() => Assert.Multiple(
-        () => Assert.Equal(["gw/r5 \"home\" set at gw", "sat/r5 \"home\" set at gw"], Sent(Kit())),
-        () => Assert.Empty(Sent(Kit().Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { On = false })] }))));
+    public void A_satellite_sends_what_its_main_node_does_while_that_sends() =>
+        Assert.Multiple(
+            () => Assert.Equal(["gw/r5 \"home\" set at gw", "sat/r5 \"home\" set at gw"], Sent(Kit())),
+            () => Assert.Empty(Sent(Kit().Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { On = false })] })))
+        );
 
     [Theory]
     [InlineData(Known.Yes, "own sat")]

@@ -6,16 +6,43 @@ namespace Altrin.Core.Tests.Sites;
 
 public sealed class CablingTests
 {
-    private static Place At(string id, double east, double north, int floor = 0, double length = 4, double width = 4, string? building = null) =>
-        new(id, id) { EastMetres = east, NorthMetres = north, Floor = floor, LengthMetres = length, WidthMetres = width, Building = building };
+    private static Place At(
+        string id,
+        double east,
+        double north,
+        int floor = 0,
+        double length = 4,
+        double width = 4,
+        string? building = null
+    ) =>
+        new(id, id)
+        {
+            EastMetres = east,
+            NorthMetres = north,
+            Floor = floor,
+            LengthMetres = length,
+            WidthMetres = width,
+            Building = building,
+        };
 
     /// <summary>A cable from a port to a device, in two places.</summary>
     private static Design Between(Place from, Place to, Func<Cable, Cable>? cable = null, params CableRun[] runs)
     {
         var design = Home.WithGateway().Wired("tv", "gw/lan1").Design;
         return new(
-            design.Site with { Places = [from, .. to.Id == from.Id ? [] : new[] { to }], Devices = [.. design.Site.Devices.Select(d => d with { Place = to.Id })], Buildings = [new("house", "House") { StoreyHeightMetres = 3 }, new("barn", "Barn")], Runs = runs },
-            design.SetUp with { Boxes = [.. design.SetUp.Boxes.Select(b => b with { Place = from.Id })], Cables = [.. design.SetUp.Cables.Select(c => c.Ends("tv") ? (cable ?? (x => x))(c) : c)] });
+            design.Site with
+            {
+                Places = [from, .. to.Id == from.Id ? [] : new[] { to }],
+                Devices = [.. design.Site.Devices.Select(d => d with { Place = to.Id })],
+                Buildings = [new("house", "House") { StoreyHeightMetres = 3 }, new("barn", "Barn")],
+                Runs = runs,
+            },
+            design.SetUp with
+            {
+                Boxes = [.. design.SetUp.Boxes.Select(b => b with { Place = from.Id })],
+                Cables = [.. design.SetUp.Cables.Select(c => c.Ends("tv") ? (cable ?? (x => x))(c) : c)],
+            }
+        );
     }
 
     private static CablingFact Fact(Design design) => Cabling.Of(design, design.SetUp.Cables.First(c => c.Ends("tv")));
@@ -52,7 +79,11 @@ public sealed class CablingTests
             var (a, b) = (At("a", dice.Next(50), dice.Next(50), dice.Next(4)), At("b", dice.Next(50), dice.Next(50), dice.Next(4)));
             var (there, back) = (Fact(Between(a, b)).LengthMetres, Fact(Between(b, a)).LengthMetres);
             Assert.Equal(there, back);
-            var straight = Math.Sqrt(Math.Pow(a.EastMetres!.Value - b.EastMetres!.Value, 2) + Math.Pow(a.NorthMetres!.Value - b.NorthMetres!.Value, 2) + Math.Pow(3 * (a.Floor - b.Floor), 2));
+            var straight = Math.Sqrt(
+                Math.Pow(a.EastMetres!.Value - b.EastMetres!.Value, 2)
+                    + Math.Pow(a.NorthMetres!.Value - b.NorthMetres!.Value, 2)
+                    + Math.Pow(3 * (a.Floor - b.Floor), 2)
+            );
             Assert.True(there >= straight, $"seed 77, {i}: {there} for {straight}");
         }
     }
@@ -79,10 +110,32 @@ public sealed class CablingTests
     [InlineData(Medium.Fibre, null, 400, 1000, 1000, null)]
     [InlineData(Medium.Powerline, null, 20, 1000, 150, "at most 150 Mb/s")]
     [InlineData(Medium.Unknown, 2, 20, 1000, 100, "at most 100 Mb/s")]
-    public void A_cable_is_checked_against_channel_category_and_pairs(Medium medium, int? pairs, double metres, int port, int carries, string? says)
+    public void A_cable_is_checked_against_channel_category_and_pairs(
+        Medium medium,
+        int? pairs,
+        double metres,
+        int port,
+        int carries,
+        string? says
+    )
     {
         var design = Between(At("a", 0, 0), At("b", 5, 5), c => c with { Known = new(medium, metres, pairs, null) });
-        design = design with { Site = design.Site with { Service = design.Site.Service with { DownMbps = 900 }, Boxes = [.. design.Site.Boxes.Select(b => b with { Profile = b.Profile with { Ports = [.. b.Profile.Ports.Select(p => p with { SpeedMbps = port })] } })] } };
+        design = design with
+        {
+            Site = design.Site with
+            {
+                Service = design.Site.Service with { DownMbps = 900 },
+                Boxes =
+                [
+                    .. design.Site.Boxes.Select(b =>
+                        b with
+                        {
+                            Profile = b.Profile with { Ports = [.. b.Profile.Ports.Select(p => p with { SpeedMbps = port })] },
+                        }
+                    ),
+                ],
+            },
+        };
         var proof = Judging.Prove(design);
         var check = CableCheck.Of(proof).Single();
         Assert.Equal(carries, check.CarriesMbps);

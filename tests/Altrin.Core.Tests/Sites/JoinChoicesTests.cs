@@ -9,11 +9,29 @@ public sealed class JoinChoicesTests
     [Fact]
     public void A_box_hears_what_others_send_on_its_bands_and_no_guest_name()
     {
-        var home = Home.WithGateway().Point("far", name: "upstairs", key: "other").Switch("sw").Repeater("rep", "gw")
-            .Edit<RouterMode>("gw", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "key", Home.Own("192.168.30.1/24"), Home.Range("192.168.30.20-192.168.30.99")) });
+        var home = Home.WithGateway()
+            .Point("far", name: "upstairs", key: "other")
+            .Switch("sw")
+            .Repeater("rep", "gw")
+            .Edit<RouterMode>("gw", m =>
+                m with
+                {
+                    Guest = new(
+                        "visitors",
+                        WifiSecurity.Wpa2,
+                        "key",
+                        Home.Own("192.168.30.1/24"),
+                        Home.Range("192.168.30.20-192.168.30.99")
+                    ),
+                }
+            );
         Assert.Equal(
-            [new Heard("far", "r5", RadioBand.Ghz5, "upstairs", WifiSecurity.Wpa2, "other"), new Heard("gw", "r5", RadioBand.Ghz5, "home", WifiSecurity.Wpa2, "key")],
-            Of(home, "rep").Heard);
+            [
+                new Heard("far", "r5", RadioBand.Ghz5, "upstairs", WifiSecurity.Wpa2, "other"),
+                new Heard("gw", "r5", RadioBand.Ghz5, "home", WifiSecurity.Wpa2, "key"),
+            ],
+            Of(home, "rep").Heard
+        );
         Assert.Empty(Of(home.Profile("rep", p => p with { Radios = [new("r2", RadioBand.Ghz2)] }), "rep").Heard);
         Assert.Empty(Of(home, "sw").Heard);
     }

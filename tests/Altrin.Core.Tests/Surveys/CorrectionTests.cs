@@ -9,7 +9,27 @@ public sealed class CorrectionTests
 {
     private static readonly Profile Any = Home.WithGateway().Design.Box("gw")!.Profile;
 
-    private static Shelf Shelf { get; } = new([Any with { ShelfId = "gate" }, Any with { ShelfId = "route", Kind = BoxKind.Router, Modes = [ModeKind.Router, ModeKind.AccessPoint] }, Any with { ShelfId = "plain", Kind = BoxKind.Switch, Modes = [ModeKind.Switch], Radios = [], Ports = [.. Any.Ports.Skip(1)] }]);
+    private static Shelf Shelf { get; } =
+        new([
+            Any with
+            {
+                ShelfId = "gate",
+            },
+            Any with
+            {
+                ShelfId = "route",
+                Kind = BoxKind.Router,
+                Modes = [ModeKind.Router, ModeKind.AccessPoint],
+            },
+            Any with
+            {
+                ShelfId = "plain",
+                Kind = BoxKind.Switch,
+                Modes = [ModeKind.Switch],
+                Radios = [],
+                Ports = [.. Any.Ports.Skip(1)],
+            },
+        ]);
 
     private static HomeFile Of(Design design) => new(design.Site, [design.SetUp with { Name = "found" }, design.SetUp]);
 
@@ -25,7 +45,13 @@ public sealed class CorrectionTests
     [Fact]
     public void Taking_something_out_lets_go_of_whatever_leaned_on_it()
     {
-        var design = Home.WithGateway().Repeater("rep", "gw").Satellite("sat", "gw", "gw").Wifi("phone", "gw").Wired("tv", "gw/lan1").Found("tv").Design;
+        var design = Home.WithGateway()
+            .Repeater("rep", "gw")
+            .Satellite("sat", "gw", "gw")
+            .Wifi("phone", "gw")
+            .Wired("tv", "gw/lan1")
+            .Found("tv")
+            .Design;
         var home = Apply(Of(SurveyGenerator.Survey(design, 3)), new SetService(Partial<ServiceFacts>.With(f => f.HandOff, "gw")));
         var without = Apply(home, new Remove("gw"), new Remove("tv"), new Remove("room-1"), new Remove("socket-1"), new Remove("barn"));
         Assert.Null(without.Site.Service.HandOff);
@@ -65,33 +91,52 @@ public sealed class CorrectionTests
         Assert.Contains("the port lan1", new TakeProfile("gw", "gate").ApplyTo(home, narrow).Error, StringComparison.Ordinal);
     }
 
-    public static TheoryData<string, Correction> Foolish => new()
-    {
-        { "1 to 80 characters", new SetHome(Partial<HomeFacts>.With(h => h.Name, " ")) },
-        { "1 to 1,000,000", new SetService(Partial<ServiceFacts>.With(f => f.DownMbps, 0)) },
-        { "outside 203.0.113.0/24", new SetService(Home.All(ServiceFacts.Of(new PublicFixed(Home.Own("203.0.113.4/24"), Home.At("198.51.100.1"), 1, 1)))) },
-        { "no box 'nobody'", new SetService(Partial<ServiceFacts>.With(f => f.HandOff, "nobody")) },
-        { "'nothing' on the shelf", new AddBox("Box", "nothing") },
-        { "no place 'nowhere'", new AddBox("Box", "gate") { Place = "nowhere" } },
-        { "has the MAC address", new AddBox("Box", "gate") { Mac = Home.WithGateway().Design.Box("gw")!.Mac } },
-        { "network address", new SetLabel("gw", Home.All(LabelFacts.Empty with { Address = Home.Own("192.168.1.0/24") })) },
-        { "1 to 32 bytes", new SetLabel("gw", Home.All(LabelFacts.Empty with { WifiName = new string('é', 17) })) },
-        { "referred to", new SetLabel("gw", Home.All(LabelFacts.Empty with { WifiPassword = "The Key Itself" })) },
-        { "no device 'nobody'", new SetDevice("nobody", Home.All(new Device("nobody", "Nobody", DeviceKind.Other, null))) },
-        { "listed once", new SetDevice("tv", Home.All(new Device("tv", "TV", DeviceKind.Television, null) { Bands = [RadioBand.Ghz5, RadioBand.Ghz5] })) },
-        { "0.3 to 500", new SetPlace("", Home.All(new Place("", "Barn") { LengthMetres = 0.1 })) },
-        { "At most 60 networks", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([.. Enumerable.Repeat(new HeardNetwork("a"), 61)]) })) },
-        { "such as 2026-05-04T16:30Z", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([]) { At = "yesterday" } })) },
-        { "at most 128 characters", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([new("a\nb")]) })) },
-        { "from 1 to 233", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([new("a") { Channel = 0 }]) })) },
-        { "between -120 and 0 dBm", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([new("a") { LevelDbm = 3 }]) })) },
-        { "no building", new SetPlace("", Home.All(new Place("", "Barn") { Building = "barn" })) },
-        { "1.5 to 10", new SetBuilding("", Home.All(new Building("", "House") { StoreyHeightMetres = 1 })) },
-        { "no socket 'a'", new SetRun("", Home.All(new CableRun("", "a", "b", Medium.Cat6))) },
-        { "no device 'nobody'", new SetNeed(new LocalServer("", "nobody")) },
-        { "not a port", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 70_000, false)) },
-        { "nothing called 'nobody'", new Remove("nobody") },
-    };
+    public static TheoryData<string, Correction> Foolish =>
+        new()
+        {
+            { "1 to 80 characters", new SetHome(Partial<HomeFacts>.With(h => h.Name, " ")) },
+            { "1 to 1,000,000", new SetService(Partial<ServiceFacts>.With(f => f.DownMbps, 0)) },
+            {
+                "outside 203.0.113.0/24",
+                new SetService(Home.All(ServiceFacts.Of(new PublicFixed(Home.Own("203.0.113.4/24"), Home.At("198.51.100.1"), 1, 1))))
+            },
+            { "no box 'nobody'", new SetService(Partial<ServiceFacts>.With(f => f.HandOff, "nobody")) },
+            { "'nothing' on the shelf", new AddBox("Box", "nothing") },
+            {
+                "no place 'nowhere'",
+                new AddBox("Box", "gate") { Place = "nowhere" }
+            },
+            {
+                "has the MAC address",
+                new AddBox("Box", "gate") { Mac = Home.WithGateway().Design.Box("gw")!.Mac }
+            },
+            { "network address", new SetLabel("gw", Home.All(LabelFacts.Empty with { Address = Home.Own("192.168.1.0/24") })) },
+            { "1 to 32 bytes", new SetLabel("gw", Home.All(LabelFacts.Empty with { WifiName = new string('é', 17) })) },
+            { "referred to", new SetLabel("gw", Home.All(LabelFacts.Empty with { WifiPassword = "The Key Itself" })) },
+            { "no device 'nobody'", new SetDevice("nobody", Home.All(new Device("nobody", "Nobody", DeviceKind.Other, null))) },
+            {
+                "listed once",
+                new SetDevice(
+                    "tv",
+                    Home.All(new Device("tv", "TV", DeviceKind.Television, null) { Bands = [RadioBand.Ghz5, RadioBand.Ghz5] })
+                )
+            },
+            { "0.3 to 500", new SetPlace("", Home.All(new Place("", "Barn") { LengthMetres = 0.1 })) },
+            {
+                "At most 60 networks",
+                new SetPlace("", Home.All(new Place("", "Barn") { Air = new([.. Enumerable.Repeat(new HeardNetwork("a"), 61)]) }))
+            },
+            { "such as 2026-05-04T16:30Z", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([]) { At = "yesterday" } })) },
+            { "at most 128 characters", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([new("a\nb")]) })) },
+            { "from 1 to 233", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([new("a") { Channel = 0 }]) })) },
+            { "between -120 and 0 dBm", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([new("a") { LevelDbm = 3 }]) })) },
+            { "no building", new SetPlace("", Home.All(new Place("", "Barn") { Building = "barn" })) },
+            { "1.5 to 10", new SetBuilding("", Home.All(new Building("", "House") { StoreyHeightMetres = 1 })) },
+            { "no socket 'a'", new SetRun("", Home.All(new CableRun("", "a", "b", Medium.Cat6))) },
+            { "no device 'nobody'", new SetNeed(new LocalServer("", "nobody")) },
+            { "not a port", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 70_000, false)) },
+            { "nothing called 'nobody'", new Remove("nobody") },
+        };
 
     [Theory]
     [MemberData(nameof(Foolish))]
@@ -120,22 +165,45 @@ public sealed class CorrectionTests
             }
             var site = home.Site;
             Assert.True(site.Service.HandOff is not { } at || site.Boxes.Any(b => b.Id == at), $"seed {seed}");
-            Assert.All(site.Needs, n => Assert.True(n.About.Length == 0 || site.Devices.Any(d => d.Id == n.About) || site.Place(n.About) is not null, $"seed {seed}: {n}"));
+            Assert.All(site.Needs, n =>
+                Assert.True(
+                    n.About.Length == 0 || site.Devices.Any(d => d.Id == n.About) || site.Place(n.About) is not null,
+                    $"seed {seed}: {n}"
+                )
+            );
             Assert.All(home.SetUps, s =>
             {
                 Assert.All(s.Boxes, b => Assert.Contains(b.Mode.Kind, site.Boxes.Single(x => x.Id == b.Box).Profile.Modes));
                 Assert.All(s.Devices, d => Assert.True(d.Wifi is null || site.Boxes.Any(b => b.Id == d.Wifi.Box), $"seed {seed}"));
-                Assert.All(s.Cables.SelectMany(c => new[] { c.A, c.B }), e => Assert.True(e == PortRef.AtStreet || site.Devices.Any(d => d.Id == e.Owner) || s.Boxes.Any(b => b.Box == e.Owner), $"seed {seed}: {e}"));
+                Assert.All(s.Cables.SelectMany(c => new[] { c.A, c.B }), e =>
+                    Assert.True(
+                        e == PortRef.AtStreet || site.Devices.Any(d => d.Id == e.Owner) || s.Boxes.Any(b => b.Box == e.Owner),
+                        $"seed {seed}: {e}"
+                    )
+                );
                 _ = Judging.Prove(new(site, s));
             });
         }
-        Assert.Equal(typeof(Correction).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(Correction))).Select(t => t.Name).Where(n => n != nameof(StartPlan)).Order(StringComparer.Ordinal), seen.Order(StringComparer.Ordinal));
+        Assert.Equal(
+            typeof(Correction)
+                .Assembly.GetTypes()
+                .Where(t => t.IsSubclassOf(typeof(Correction)))
+                .Select(t => t.Name)
+                .Where(n => n != nameof(StartPlan))
+                .Order(StringComparer.Ordinal),
+            seen.Order(StringComparer.Ordinal)
+        );
     }
 
     [Fact]
     public void A_second_building_brings_the_main_house_along()
     {
-        var home = Apply(Of(Home.WithGateway().Design), new SetBuilding("", Home.All(new Building("", "Barn"))), new SetPlace("", Home.All(new Place("", "Hay loft") { Building = "barn" })), new SetPlace("", Home.All(new Place("", "Hall") { Building = "main-house" })));
+        var home = Apply(
+            Of(Home.WithGateway().Design),
+            new SetBuilding("", Home.All(new Building("", "Barn"))),
+            new SetPlace("", Home.All(new Place("", "Hay loft") { Building = "barn" })),
+            new SetPlace("", Home.All(new Place("", "Hall") { Building = "main-house" }))
+        );
         Assert.Equal(["main-house", "barn"], home.Site.Buildings.Select(b => b.Id));
         Assert.Equal(["barn", null], home.Site.Places.Select(p => p.Building));
         Assert.Contains("it stays", Refused(home, new Remove("main-house")), StringComparison.Ordinal);

@@ -5,14 +5,31 @@ namespace Altrin.Core.Tests.Surveys;
 
 public sealed class QuickEntryTests
 {
-    private static readonly HomeFile Empty = new(new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("found", [], [], [])]);
+    private static readonly HomeFile Empty = new(
+        new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []),
+        [new("found", [], [], [])]
+    );
 
     /// <summary>A gateway in the hall, with two rooms.</summary>
-    private static HomeFile Begun => Read(Read(Empty, QuickList.Places, "Hall, 2x4\nStudy, 3x3, floor 1"), QuickList.Gear, "Hall gateway, gateway, hall, wifi Lantern");
+    private static HomeFile Begun =>
+        Read(Read(Empty, QuickList.Places, "Hall, 2x4\nStudy, 3x3, floor 1"), QuickList.Gear, "Hall gateway, gateway, hall, wifi Lantern");
 
-    private static Shelf Shelf { get; } = new([Of("gateway", BoxKind.Gateway, ModeKind.Router), Of("old-router", BoxKind.Router, ModeKind.Router), Of("new-router", BoxKind.Router, ModeKind.AccessPoint)]);
+    private static Shelf Shelf { get; } =
+        new([
+            Of("gateway", BoxKind.Gateway, ModeKind.Router),
+            Of("old-router", BoxKind.Router, ModeKind.Router),
+            Of("new-router", BoxKind.Router, ModeKind.AccessPoint),
+        ]);
 
-    private static Profile Of(string id, BoxKind kind, ModeKind mode) => Home.WithGateway().Design.Box("gw")!.Profile with { ShelfId = id, Name = $"{char.ToUpperInvariant(id[0])}{id[1..].Replace('-', ' ')}", Kind = kind, Modes = [mode], FactoryAddress = Home.Own("192.168.8.1/24") };
+    private static Profile Of(string id, BoxKind kind, ModeKind mode) =>
+        Home.WithGateway().Design.Box("gw")!.Profile with
+        {
+            ShelfId = id,
+            Name = $"{char.ToUpperInvariant(id[0])}{id[1..].Replace('-', ' ')}",
+            Kind = kind,
+            Modes = [mode],
+            FactoryAddress = Home.Own("192.168.8.1/24"),
+        };
 
     private static HomeFile Read(HomeFile home, QuickList list, string text)
     {
@@ -24,9 +41,13 @@ public sealed class QuickEntryTests
     [Theory]
     [InlineData("fibre, 300/30, public", "fibre, 300 Mb/s down, 30 up, a public address that changes")]
     [InlineData("DSL, 16 Mb/s, shared", "telephone line, 16 Mb/s down, carrier-grade NAT (CGNAT)")]
-    [InlineData("cable, 500/50, fixed, 203.0.113.40/24, gateway 203.0.113.1", "television cable, 500 Mb/s down, 50 up, the public address 203.0.113.40/24")]
+    [InlineData(
+        "cable, 500/50, fixed, 203.0.113.40/24, gateway 203.0.113.1",
+        "television cable, 500 Mb/s down, 50 up, the public address 203.0.113.40/24"
+    )]
     [InlineData("5g", "mobile network, its address not asked")]
-    public void A_service_is_read(string text, string words) => Assert.Equal(words, ServiceWords.Of(Read(Empty, QuickList.Service, text).Site.Service));
+    public void A_service_is_read(string text, string words) =>
+        Assert.Equal(words, ServiceWords.Of(Read(Empty, QuickList.Service, text).Site.Service));
 
     [Fact]
     public void What_the_line_asks_is_read_and_the_rest_stays()
@@ -43,12 +64,18 @@ public sealed class QuickEntryTests
     public void A_place_is_read(string text, string id, PlaceKind kind, int floor, double? length, double? width, WallKind walls)
     {
         var place = Assert.Single(Read(Empty, QuickList.Places, text).Site.Places);
-        Assert.Equal((id, kind, floor, length, width, walls), (place.Id, place.Kind, place.Floor, place.LengthMetres, place.WidthMetres, place.Walls));
+        Assert.Equal(
+            (id, kind, floor, length, width, walls),
+            (place.Id, place.Kind, place.Floor, place.LengthMetres, place.WidthMetres, place.Walls)
+        );
     }
 
     [Fact]
     public void Rooms_go_on_upon_the_floor_of_the_one_before() =>
-        Assert.Equal([0, 1, 1, 0], Read(Empty, QuickList.Places, "Hall\nBedroom, floor 1\nBath\n\nCellar room, ground").Site.Places.Select(p => p.Floor));
+        Assert.Equal(
+            [0, 1, 1, 0],
+            Read(Empty, QuickList.Places, "Hall\nBedroom, floor 1\nBath\n\nCellar room, ground").Site.Places.Select(p => p.Floor)
+        );
 
     [Fact]
     public void The_gateway_comes_into_use_at_the_line_and_a_spare_box_lies_on_the_shelf()
@@ -67,12 +94,27 @@ public sealed class QuickEntryTests
     [Fact]
     public void Devices_hang_where_they_usually_do()
     {
-        var home = Read(Begun, QuickList.Devices, "Printer, study, cable\nKitchen phone, 5, 0a:00:5e:00:53:09\nHeating control, 192.168.8.250\nPC, wifi");
+        var home = Read(
+            Begun,
+            QuickList.Devices,
+            "Printer, study, cable\nKitchen phone, 5, 0a:00:5e:00:53:09\nHeating control, 192.168.8.250\nPC, wifi"
+        );
         var found = home.Design("found")!;
-        Assert.Equal([DeviceKind.Printer, DeviceKind.Phone, DeviceKind.Controller, DeviceKind.Computer], home.Site.Devices.Select(d => d.Kind));
-        Assert.Equal(new PortRef("hall-gateway", "lan1"), found.CableAt(PortRef.OfDevice("printer"))!.OtherEnd(PortRef.OfDevice("printer")));
-        Assert.All(found.SetUp.Devices.Where(d => d.Device != "printer"), d => Assert.Equal(("hall-gateway", "Lantern"), (d.Wifi!.Box, d.Wifi.Name)));
-        Assert.True(found.SetUp.Devices.Single(d => d.Device == "heating-control").Address is Fixed { Gateway: { } gateway } && gateway == Home.At("192.168.8.1"));
+        Assert.Equal(
+            [DeviceKind.Printer, DeviceKind.Phone, DeviceKind.Controller, DeviceKind.Computer],
+            home.Site.Devices.Select(d => d.Kind)
+        );
+        Assert.Equal(
+            new PortRef("hall-gateway", "lan1"),
+            found.CableAt(PortRef.OfDevice("printer"))!.OtherEnd(PortRef.OfDevice("printer"))
+        );
+        Assert.All(found.SetUp.Devices.Where(d => d.Device != "printer"), d =>
+            Assert.Equal(("hall-gateway", "Lantern"), (d.Wifi!.Box, d.Wifi.Name))
+        );
+        Assert.True(
+            found.SetUp.Devices.Single(d => d.Device == "heating-control").Address is Fixed { Gateway: { } gateway }
+                && gateway == Home.At("192.168.8.1")
+        );
         Assert.True(home.Site.Devices[1] is { Mac.IsLocallyAdministered: true, Bands: [RadioBand.Ghz5] });
     }
 
@@ -80,11 +122,26 @@ public sealed class QuickEntryTests
     public void Needs_are_read_in_plain_words()
     {
         var home = Read(Begun, QuickList.Devices, "Recorder, cable");
-        var read = Read(home, QuickList.Needs, "recorder, outside 8000, found, server, delay, online\nstudy, calls\nguests\nname\ntelephone");
+        var read = Read(
+            home,
+            QuickList.Needs,
+            "recorder, outside 8000, found, server, delay, online\nstudy, calls\nguests\nname\ntelephone"
+        );
         var found = read.Design("found")!;
         Assert.Equal(
-            ["Recorder reached from outside on port 8000", "Recorder found by every device", "Recorder reached by every device of the home", "Recorder served with little delay", "Recorder kept online during the work", "Study covered for calls over Wi-Fi", "A network for guests kept apart", "The name \"Lantern\" kept with its password", "The telephone kept alive"],
-            read.Site.Needs.Select(n => NeedWords.Of(found, n) is var (s, a) ? $"{s} {a}" : ""));
+            [
+                "Recorder reached from outside on port 8000",
+                "Recorder found by every device",
+                "Recorder reached by every device of the home",
+                "Recorder served with little delay",
+                "Recorder kept online during the work",
+                "Study covered for calls over Wi-Fi",
+                "A network for guests kept apart",
+                "The name \"Lantern\" kept with its password",
+                "The telephone kept alive",
+            ],
+            read.Site.Needs.Select(n => NeedWords.Of(found, n) is var (s, a) ? $"{s} {a}" : "")
+        );
     }
 
     [Theory]
@@ -118,8 +175,19 @@ public sealed class QuickEntryTests
         var read = QuickEntry.Read(Empty, Shelf, QuickList.Places, "Hall\nRoom, large\nStudy");
         Assert.Equal([null, 7, null], read.Lines.Select(l => l.Column));
         Assert.Null(read.Home);
-        Assert.Contains("500 characters", QuickEntry.Read(Empty, Shelf, QuickList.Places, new string('x', 501)).Lines[0].Error, StringComparison.Ordinal);
-        Assert.Contains("200 lines", QuickEntry.Read(Empty, Shelf, QuickList.Places, string.Join('\n', Enumerable.Range(0, 201).Select(i => $"Room {i}"))).Lines[^1].Error, StringComparison.Ordinal);
+        Assert.Contains(
+            "500 characters",
+            QuickEntry.Read(Empty, Shelf, QuickList.Places, new string('x', 501)).Lines[0].Error,
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "200 lines",
+            QuickEntry
+                .Read(Empty, Shelf, QuickList.Places, string.Join('\n', Enumerable.Range(0, 201).Select(i => $"Room {i}")))
+                .Lines[^1]
+                .Error,
+            StringComparison.Ordinal
+        );
     }
 
     /// <summary>Any text is answered, and what is taken can be proven.</summary>
@@ -127,12 +195,42 @@ public sealed class QuickEntryTests
     public void Any_text_is_answered()
     {
         var dice = new Random(11);
-        string[] pieces = ["Hall", "gateway", "4x3", ",", ";", "\t", "\n", "192.168.8.1/24", "0a:00:5e:00:53:09", "floor", "1", "-9", "@3/4", "cable", "é\u0301", "\u0000", "outside 80", "guests", "old router", "ghz", "/", "…", "  "];
+        string[] pieces =
+        [
+            "Hall",
+            "gateway",
+            "4x3",
+            ",",
+            ";",
+            "\t",
+            "\n",
+            "192.168.8.1/24",
+            "0a:00:5e:00:53:09",
+            "floor",
+            "1",
+            "-9",
+            "@3/4",
+            "cable",
+            "é\u0301",
+            "\u0000",
+            "outside 80",
+            "guests",
+            "old router",
+            "ghz",
+            "/",
+            "…",
+            "  ",
+        ];
         for (var i = 0; i < 3000; i++)
         {
-            var text = string.Concat(Enumerable.Range(0, dice.Next(1, 14)).Select(_ => pieces[dice.Next(pieces.Length)] + (dice.Next(2) == 0 ? " " : "")));
+            var text = string.Concat(
+                Enumerable.Range(0, dice.Next(1, 14)).Select(_ => pieces[dice.Next(pieces.Length)] + (dice.Next(2) == 0 ? " " : ""))
+            );
             var read = QuickEntry.Read(Begun, Shelf, (QuickList)dice.Next(5), text);
-            Assert.True(read.Home is not null || read.Lines.Count == 0 || read.Lines.Any(l => l.Error is not null), $"seed 11, {i}: {text}");
+            Assert.True(
+                read.Home is not null || read.Lines.Count == 0 || read.Lines.Any(l => l.Error is not null),
+                $"seed 11, {i}: {text}"
+            );
         }
     }
 }

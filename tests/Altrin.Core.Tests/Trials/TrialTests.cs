@@ -7,16 +7,36 @@ namespace Altrin.Core.Tests.Trials;
 
 public sealed class TrialTests
 {
-    private static Home House() => Home.WithGateway().Point("point", "192.168.8.3/24").Cable("gw/lan1", "point/wan").Wired("a", "gw/lan2").Wired("b", "point/lan1").Found("b");
+    private static Home House() =>
+        Home.WithGateway()
+            .Point("point", "192.168.8.3/24")
+            .Cable("gw/lan1", "point/wan")
+            .Wired("a", "gw/lan2")
+            .Wired("b", "point/lan1")
+            .Found("b");
 
     private static TrialResult Try(Home home, string id) => WhatIf.Try(home.Design, id).Value;
 
-    private static IEnumerable<string> Told(TrialPhase phase, MovedKind kind) => phase.Difference.Moved.Where(m => m.Kind == kind).Select(m => $"{m.Trend}: {m.About}, {m.Before} to {m.After}");
+    private static IEnumerable<string> Told(TrialPhase phase, MovedKind kind) =>
+        phase.Difference.Moved.Where(m => m.Kind == kind).Select(m => $"{m.Trend}: {m.About}, {m.Before} to {m.After}");
 
     [Fact]
-    public void Offers_what_may_happen_to_this_home() => Assert.Equal(
-        ["restart:home", "off:gw", "off:point", "pull:street-gw-wan", "pull:gw-lan1-point-wan", "pull:gw-lan2-a", "pull:point-lan1-b", "swap:gw", "swap:point", "reset:gw"],
-        WhatIf.Of(House().Design).Select(t => t.Id));
+    public void Offers_what_may_happen_to_this_home() =>
+        Assert.Equal(
+            [
+                "restart:home",
+                "off:gw",
+                "off:point",
+                "pull:street-gw-wan",
+                "pull:gw-lan1-point-wan",
+                "pull:gw-lan2-a",
+                "pull:point-lan1-b",
+                "swap:gw",
+                "swap:point",
+                "reset:gw",
+            ],
+            WhatIf.Of(House().Design).Select(t => t.Id)
+        );
 
     [Fact]
     public void A_pulled_cable_takes_those_behind_it_along_and_their_leases_run_out_later()
@@ -42,16 +62,23 @@ public sealed class TrialTests
         Assert.Equal(["Worse: Internet of a, yes to no", "Worse: Internet of b, yes to no"], Told(result.Phases[0], MovedKind.Internet));
         Assert.Empty(Told(result.Phases[0], MovedKind.Reach));
         Assert.Empty(Told(result.Phases[0], MovedKind.Address));
-        Assert.Equal(["Worse: Address of a", "Worse: Address of b"], Told(result.Phases[1], MovedKind.Address).Select(t => t.Split(',')[0]));
+        Assert.Equal(
+            ["Worse: Address of a", "Worse: Address of b"],
+            Told(result.Phases[1], MovedKind.Address).Select(t => t.Split(',')[0])
+        );
     }
 
-    /// <summary>An access point that serves while it hears no other is up before the main router after a power cut (common practice).</summary>
+    /// <summary>
+    /// An access point that serves while it hears no other is up before the main router after a power cut (common practice).
+    /// </summary>
     [Fact]
     public void After_a_power_cut_the_worst_order_lets_a_second_server_wake()
     {
         var result = Try(House().Wakes("point"), "restart:home");
         Assert.StartsWith("Start in this order: point, gw", result.How);
-        Assert.Contains(result.Phases[0].Difference.Moved, m => m.Kind == MovedKind.Internet && m.Trend == Trend.Worse && m.Subjects[0] == "b");
+        Assert.Contains(result.Phases[0].Difference.Moved, m =>
+            m.Kind == MovedKind.Internet && m.Trend == Trend.Worse && m.Subjects[0] == "b"
+        );
         // Where nobody wakes, everything comes back by itself.
         Assert.DoesNotContain(Try(House(), "restart:home").Phases[^1].Difference.Moved, m => m.Trend == Trend.Worse);
     }
@@ -72,18 +99,27 @@ public sealed class TrialTests
         var design = House().Router("old").Design;
         var shelved = design with { SetUp = design.SetUp with { Boxes = [.. design.SetUp.Boxes.Where(b => b.Box != "old")] } };
         Assert.Contains("old-router:old", WhatIf.Of(shelved).Select(t => t.Id));
-        Assert.Contains(WhatIf.Try(shelved, "old-router:old").Value.Phases[0].Difference.Moved, m => m.Kind == MovedKind.Finding && m.About == "gw and old both hand out addresses in one network");
-        var changed = ChangeList.Apply(House().Router("in").Cable("gw/lan3", "in/wan").Wired("x", "in/lan1").Design, [new SetMode("in", ModeKind.AccessPoint)]).Value;
-        Assert.Contains(WhatIf.Try(changed, "reset:in").Value.Phases[0].Difference.Moved, m => m.Kind == MovedKind.Internet && m.About == "NAT on the way of x" && m.Trend == Trend.Worse);
+        Assert.Contains(WhatIf.Try(shelved, "old-router:old").Value.Phases[0].Difference.Moved, m =>
+            m.Kind == MovedKind.Finding && m.About == "gw and old both hand out addresses in one network"
+        );
+        var changed = ChangeList
+            .Apply(House().Router("in").Cable("gw/lan3", "in/wan").Wired("x", "in/lan1").Design, [new SetMode("in", ModeKind.AccessPoint)])
+            .Value;
+        Assert.Contains(WhatIf.Try(changed, "reset:in").Value.Phases[0].Difference.Moved, m =>
+            m.Kind == MovedKind.Internet && m.About == "NAT on the way of x" && m.Trend == Trend.Worse
+        );
         // The names that phones know are gone too.
-        Assert.Contains(Try(Home.WithGateway().Wifi("phone", "gw").Wired("a", "gw/lan1"), "reset:gw").Phases[0].Difference.Moved, m => m is { Kind: MovedKind.Internet, Trend: Trend.Worse, About: "Internet of phone" });
+        Assert.Contains(Try(Home.WithGateway().Wifi("phone", "gw").Wired("a", "gw/lan1"), "reset:gw").Phases[0].Difference.Moved, m =>
+            m is { Kind: MovedKind.Internet, Trend: Trend.Worse, About: "Internet of phone" }
+        );
     }
 
     [Theory]
     [InlineData("pull:nothing")]
     [InlineData("off")]
     [InlineData("")]
-    public void What_is_not_offered_is_refused_by_name(string id) => Assert.Equal($"There is nothing to try by the name of '{id}'.", WhatIf.Try(House().Design, id).Error);
+    public void What_is_not_offered_is_refused_by_name(string id) =>
+        Assert.Equal($"There is nothing to try by the name of '{id}'.", WhatIf.Try(House().Design, id).Error);
 
     /// <summary>Every trial of every random home has its answer, and comparing a proof with itself tells nothing.</summary>
     [Theory]
@@ -102,21 +138,45 @@ public sealed class TrialTests
     [Fact]
     public void A_finding_that_says_the_same_of_others_neither_came_nor_went()
     {
-        static Home Named(bool third) => (third ? Home.WithGateway().Point("third", "192.168.8.4/24").Cable("gw/lan3", "third/wan") : Home.WithGateway()).Point("point", "192.168.8.3/24", name: "other").Cable("gw/lan1", "point/wan").Wired("a", "gw/lan2");
+        static Home Named(bool third) =>
+            (third ? Home.WithGateway().Point("third", "192.168.8.4/24").Cable("gw/lan3", "third/wan") : Home.WithGateway())
+                .Point("point", "192.168.8.3/24", name: "other")
+                .Cable("gw/lan1", "point/wan")
+                .Wired("a", "gw/lan2");
         var (before, after) = (Judging.Prove(Named(true).Design), Judging.Prove(Named(false).Design));
-        Assert.NotEqual(before.Findings.Single(f => f.Code == "split-wifi-name").Identity, after.Findings.Single(f => f.Code == "split-wifi-name").Identity);
+        Assert.NotEqual(
+            before.Findings.Single(f => f.Code == "split-wifi-name").Identity,
+            after.Findings.Single(f => f.Code == "split-wifi-name").Identity
+        );
         Assert.DoesNotContain(ProofDifference.Between(before, after).Moved, m => m.Kind == MovedKind.Finding);
     }
 
     [Fact]
     public void Mending_a_home_shows_as_better_and_breaking_it_again_as_worse()
     {
-        var broken = Home.WithGateway().Router("in", "192.168.8.1/24").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("c", "gw/lan2").Design;
+        var broken = Home.WithGateway()
+            .Router("in", "192.168.8.1/24")
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1")
+            .Wired("c", "gw/lan2")
+            .Design;
         var mended = ChangeList.Apply(broken, [new SetMode("in", ModeKind.AccessPoint)]).Value;
-        var (better, worse) = (ProofDifference.Between(Judging.Prove(broken), Judging.Prove(mended)), ProofDifference.Between(Judging.Prove(mended), Judging.Prove(broken)));
+        var (better, worse) = (
+            ProofDifference.Between(Judging.Prove(broken), Judging.Prove(mended)),
+            ProofDifference.Between(Judging.Prove(mended), Judging.Prove(broken))
+        );
         Assert.DoesNotContain(better.Moved, m => m.Trend == Trend.Worse && m.Kind != MovedKind.Finding);
         Assert.Contains(better.Moved, m => m.Kind == MovedKind.Internet && m.About == "Internet of a");
         // What one calls better the other calls worse.
-        Assert.Equal(better.Moved.Where(m => m.Kind is MovedKind.Internet or MovedKind.Reach).Select(m => (m.About, m.Before, m.After, m.Trend == Trend.Better)).Order(), worse.Moved.Where(m => m.Kind is MovedKind.Internet or MovedKind.Reach).Select(m => (m.About, m.After, m.Before, m.Trend == Trend.Worse)).Order());
+        Assert.Equal(
+            better
+                .Moved.Where(m => m.Kind is MovedKind.Internet or MovedKind.Reach)
+                .Select(m => (m.About, m.Before, m.After, m.Trend == Trend.Better))
+                .Order(),
+            worse
+                .Moved.Where(m => m.Kind is MovedKind.Internet or MovedKind.Reach)
+                .Select(m => (m.About, m.After, m.Before, m.Trend == Trend.Worse))
+                .Order()
+        );
     }
 }

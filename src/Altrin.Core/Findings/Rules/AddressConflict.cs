@@ -8,24 +8,30 @@ namespace Altrin.Core.Findings.Rules;
 public static class AddressConflict
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        CauseCodes.AddressConflict,
-        "same address",
-        "Two hosts of one segment have the same address.",
-        "Both drop out in turn: the one that sent last is believed.",
-        "RFC 5227",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            CauseCodes.AddressConflict,
+            "same address",
+            "Two hosts of one segment have the same address.",
+            "Both drop out in turn: the one that sent last is believed.",
+            "RFC 5227",
+            Judge
+        );
 
-    private static IEnumerable<Finding> Judge(Evidence e) => e.Sheet.Conflicts
-        .Where(c => c.Pool is null)
-        .Select(c => e.Finding(
-            Rule,
-            c.Holders,
-            $"{c.Address} is on {e.Names(c.Holders)} at once",
-            "Both drop out in turn, and the page that opens at this address may be the other one's.",
-            e.Seen.Hosts.Holders(c.Segment, c.Address)
-                .Where(h => h.Setting is Fixed && !IsRuler(e, h))
-                .SelectMany(h => Cures.MoveToFree(e, h).Concat(Cures.Ask(e, h)))));
+    private static IEnumerable<Finding> Judge(Evidence e) =>
+        e
+            .Sheet.Conflicts.Where(c => c.Pool is null)
+            .Select(c =>
+                e.Finding(
+                    Rule,
+                    c.Holders,
+                    $"{c.Address} is on {e.Names(c.Holders)} at once",
+                    "Both drop out in turn, and the page that opens at this address may be the other one's.",
+                    e.Seen.Hosts.Holders(c.Segment, c.Address)
+                        .Where(h => h.Setting is Fixed && !IsRuler(e, h))
+                        .SelectMany(h => Cures.MoveToFree(e, h).Concat(Cures.Ask(e, h)))
+                )
+            );
 
     private static bool IsRuler(Evidence e, Interface host) =>
         e.PlanOf(e.Network.Segment(host.Segment)) is var (_, ruler) && ruler == host.Owner && host.Side == Side.Lan;

@@ -8,22 +8,29 @@ namespace Altrin.Core.Findings.Rules;
 public static class DeviceBeforeRouter
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        "device-before-router",
-        "before the router",
-        "A device is plugged in before the router.",
-        "No box of the home stands between it and the internet.",
-        "common practice",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            "device-before-router",
+            "before the router",
+            "A device is plugged in before the router.",
+            "No box of the home stands between it and the internet.",
+            "common practice",
+            Judge
+        );
 
-    private static IEnumerable<Finding> Judge(Evidence e) => e.Network.Segment(PortRef.Street).Interfaces
-        .Where(i => i.Side == Side.Device && i.Linked)
-        .Select(i => e.Finding(
-            Rule,
-            [i.Owner],
-            $"{e.Name(i.Owner)} is plugged in before the router",
-            "Anyone on the internet can connect to it, and it finds nothing in the home.",
-            [],
-            ["Plug it into a LAN port of the router instead."],
-            Cause.Of(CauseCodes.SeveralBeforeRouter, "", PortRef.Street)));
+    private static IEnumerable<Finding> Judge(Evidence e) =>
+        e
+            .Network.Segment(PortRef.Street)
+            .Interfaces.Where(i => i.Side == Side.Device && i.Linked)
+            .Select(i =>
+                e.Finding(
+                    Rule,
+                    [i.Owner],
+                    $"{e.Name(i.Owner)} is plugged in before the router",
+                    "Anyone on the internet can connect to it, and it finds nothing in the home.",
+                    [],
+                    ["Plug it into a LAN port of the router instead."],
+                    Cause.Of(CauseCodes.SeveralBeforeRouter, "", PortRef.Street)
+                )
+            );
 }

@@ -7,13 +7,15 @@ namespace Altrin.Core.Findings.Rules;
 public static class DnsOverWifi
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        "dns-over-wifi",
-        "DNS over Wi-Fi",
-        "The DNS server of the home is a device on Wi-Fi or behind a radio link.",
-        "When its radio falters, the whole home seems to have no internet.",
-        "common practice",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            "dns-over-wifi",
+            "DNS over Wi-Fi",
+            "The DNS server of the home is a device on Wi-Fi or behind a radio link.",
+            "When its radio falters, the whole home seems to have no internet.",
+            "common practice",
+            Judge
+        );
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
@@ -21,7 +23,15 @@ public static class DnsOverWifi
         foreach (var (box, mode) in e.Routers.Where(r => r.Mode.Server.On))
         {
             var inner = e.Network.Find(box.Id, Side.Lan)!;
-            var served = mode.Server.DnsServers.SelectMany(n => e.Seen.Hosts.Holders(inner.Segment, n)).Where(h => h.Side == Side.Device && (byWifi.Contains(h.Owner) || e.Network.RadioLinks.Any(l => l.Segment == inner.Segment && l.Between(inner, h)))).Select(h => h.Owner).Distinct().ToList();
+            var served = mode
+                .Server.DnsServers.SelectMany(n => e.Seen.Hosts.Holders(inner.Segment, n))
+                .Where(h =>
+                    h.Side == Side.Device
+                    && (byWifi.Contains(h.Owner) || e.Network.RadioLinks.Any(l => l.Segment == inner.Segment && l.Between(inner, h)))
+                )
+                .Select(h => h.Owner)
+                .Distinct()
+                .ToList();
             if (served.Count > 0)
             {
                 yield return e.Finding(
@@ -30,7 +40,8 @@ public static class DnsOverWifi
                     $"{box.Name} hands out {e.Names(served)} as DNS server, which is connected by radio",
                     "Pages stop loading on every device while that one is out of reach.",
                     [Cures.Hopeful($"Make {box.Name} its own DNS server", new SetDnsServers(box.Id, [], false))],
-                    ["Or put a cable to the device."]);
+                    ["Or put a cable to the device."]
+                );
             }
         }
     }

@@ -10,49 +10,69 @@ namespace Altrin.Core.Findings.Rules;
 public static class DnsServerWrong
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        CauseCodes.DnsServerWrong,
-        "DNS fails",
-        "A host has no DNS server, or one that does not answer.",
-        "Packets get through, but no name is found: it looks connected and nothing opens.",
-        "RFC 1035, RFC 2132 option 6",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            CauseCodes.DnsServerWrong,
+            "DNS fails",
+            "A host has no DNS server, or one that does not answer.",
+            "Packets get through, but no name is found: it looks connected and nothing opens.",
+            "RFC 1035, RFC 2132 option 6",
+            Judge
+        );
 
-    private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.DnsServerWrong).Select(cause =>
-    {
-        var subject = cause.Subjects[0];
-        var server = GuestId.BoxOf(subject) is null && e.Network.Router(subject) is not null && e.Sheet.Leases.Any(l => l.Offers.Any(o => o.Server == subject));
-        return e.Finding(
-            Rule,
-            [subject],
-            server ? $"The DNS server that {e.Name(subject)} hands out does not answer" : cause.Text.TrimEnd('.'),
-            "It shows as connected, and no page opens by its name.",
-            Cure(e, subject, server),
-            ["The provider's own DNS servers stand in its letter, or on the page of the box that has the line."]);
-    });
+    private static IEnumerable<Finding> Judge(Evidence e) =>
+        e.Cited(CauseCodes.DnsServerWrong)
+            .Select(cause =>
+            {
+                var subject = cause.Subjects[0];
+                var server =
+                    GuestId.BoxOf(subject) is null
+                    && e.Network.Router(subject) is not null
+                    && e.Sheet.Leases.Any(l => l.Offers.Any(o => o.Server == subject));
+                return e.Finding(
+                    Rule,
+                    [subject],
+                    server ? $"The DNS server that {e.Name(subject)} hands out does not answer" : cause.Text.TrimEnd('.'),
+                    "It shows as connected, and no page opens by its name.",
+                    Cure(e, subject, server),
+                    ["The provider's own DNS servers stand in its letter, or on the page of the box that has the line."]
+                );
+            });
 
     private static IEnumerable<Remedy> Cure(Evidence e, string subject, bool server)
     {
         if (server)
         {
             yield return Cures.Hopeful($"Let {e.Name(subject)} hand out itself as DNS server", new SetDnsServers(subject, [], false));
-            if (e.Network.Find(subject, Side.Lan) is { } lan && e.Seen.Hosts.Rulers(e.Network.Segment(lan.Segment)).FirstOrDefault(r => r.Owner != subject) is { } ruler)
+            if (
+                e.Network.Find(subject, Side.Lan) is { } lan
+                && e.Seen.Hosts.Rulers(e.Network.Segment(lan.Segment)).FirstOrDefault(r => r.Owner != subject) is { } ruler
+            )
             {
-                yield return Cures.Hopeful($"Let {e.Name(subject)} hand out {e.Name(ruler.Owner)} as DNS server", new SetDnsServers(subject, [World.Own(ruler).Address], false));
+                yield return Cures.Hopeful(
+                    $"Let {e.Name(subject)} hand out {e.Name(ruler.Owner)} as DNS server",
+                    new SetDnsServers(subject, [World.Own(ruler).Address], false)
+                );
             }
         }
         var host = e.Network.Find(subject, Side.Device) ?? e.Network.Find(subject, Side.Wan);
         if (host is { Setting: Fixed typed })
         {
-            IReadOnlyList<Ipv4Address>? names = host.Segment == PortRef.Street
-                ? e.Design.Site.Service is PublicFixed { DnsServers: { Count: > 0 } given } ? given : null
-                : e.Seen.Hosts.Rulers(e.Network.Segment(host.Segment)) is [var up, ..] ? [World.Own(up).Address] : null;
+            IReadOnlyList<Ipv4Address>? names =
+                host.Segment == PortRef.Street
+                    ? e.Design.Site.Service is PublicFixed { DnsServers: { Count: > 0 } given }
+                        ? given
+                        : null
+                    : e.Seen.Hosts.Rulers(e.Network.Segment(host.Segment)) is [var up, ..]
+                        ? [World.Own(up).Address]
+                        : null;
             if (names is not null)
             {
                 var set = typed with { DnsServers = names };
                 yield return Cures.Hopeful(
                     $"Set the DNS server of {e.Name(subject)} to {string.Join(" and ", names)}",
-                    host.Side == Side.Device ? new SetDeviceAddress(subject, set) : new SetWan(subject, set));
+                    host.Side == Side.Device ? new SetDeviceAddress(subject, set) : new SetWan(subject, set)
+                );
             }
             foreach (var ask in host.Side == Side.Device ? Cures.Ask(e, host) : [])
             {

@@ -9,31 +9,37 @@ namespace Altrin.Core.Findings.Rules;
 public static class FixedAddressInPool
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        CauseCodes.FixedAddressInPool,
-        "fixed in the pool",
-        "An address typed by hand lies inside the pool of the DHCP server of its segment.",
-        "The server may lease it to another device. Free now is not free later.",
-        "RFC 2131; keeping fixed addresses out of the pool: common practice",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            CauseCodes.FixedAddressInPool,
+            "fixed in the pool",
+            "An address typed by hand lies inside the pool of the DHCP server of its segment.",
+            "The server may lease it to another device. Free now is not free later.",
+            "RFC 2131; keeping fixed addresses out of the pool: common practice",
+            Judge
+        );
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
         foreach (var conflict in e.Sheet.Conflicts.Where(c => c.Pool is not null))
         {
-            var host = e.Seen.Hosts.Holders(conflict.Segment, conflict.Address).First(h => h.Owner == conflict.Holders[0] && h.Setting is Fixed);
+            var host = e
+                .Seen.Hosts.Holders(conflict.Segment, conflict.Address)
+                .First(h => h.Owner == conflict.Holders[0] && h.Setting is Fixed);
             yield return e.Finding(
                 Rule,
                 [host.Owner, conflict.Pool!],
                 $"{e.Name(host.Owner)} is fixed at {conflict.Address}, inside the pool of {e.Name(conflict.Pool!)}",
                 "Some day another device gets the same address, and both drop out in turn.",
-                [.. Cures.MoveToFree(e, host), .. KeepIt(e, host, conflict), .. CarveOut(e, conflict)]);
+                [.. Cures.MoveToFree(e, host), .. KeepIt(e, host, conflict), .. CarveOut(e, conflict)]
+            );
         }
     }
 
-    private static IEnumerable<Remedy> KeepIt(Evidence e, Interface host, ConflictFact conflict) => host.Mac is { } mac
-        ? [Cures.Hopeful($"Reserve {conflict.Address} for {e.Name(host.Owner)}", new Reserve(conflict.Pool!, mac, conflict.Address))]
-        : [];
+    private static IEnumerable<Remedy> KeepIt(Evidence e, Interface host, ConflictFact conflict) =>
+        host.Mac is { } mac
+            ? [Cures.Hopeful($"Reserve {conflict.Address} for {e.Name(host.Owner)}", new Reserve(conflict.Pool!, mac, conflict.Address))]
+            : [];
 
     private static IEnumerable<Remedy> CarveOut(Evidence e, ConflictFact conflict)
     {

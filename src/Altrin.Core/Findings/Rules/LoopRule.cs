@@ -9,21 +9,31 @@ namespace Altrin.Core.Findings.Rules;
 public static class LoopRule
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        CauseCodes.Loop,
-        "ring of cables",
-        "Cables form a ring, or a cable lies beside a radio link.",
-        "Broadcasts go round for ever and take the whole segment down.",
-        "IEEE 802.1D; plain switches do not guard against it: common practice",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            CauseCodes.Loop,
+            "ring of cables",
+            "Cables form a ring, or a cable lies beside a radio link.",
+            "Broadcasts go round for ever and take the whole segment down.",
+            "IEEE 802.1D; plain switches do not guard against it: common practice",
+            Judge
+        );
 
-    private static IEnumerable<Finding> Judge(Evidence e) => e.Network.Segments.SelectMany(s => s.Loops).Select(loop => e.Finding(
-        Rule,
-        loop.Cables,
-        $"{Verdict.Count(loop.Cables.Count, loop.Cables.Any(IsRadio) ? "link" : "cable")} {(loop.Perhaps ? "may form" : loop.Cables.Count == 1 ? "forms" : "form")} a ring: {string.Join(", ", Ends(e, loop))}",
-        loop.Cables.Any(IsRadio) ? "A cable beside the radio link takes the whole network down." : "The whole network stands still, every port light blinking together.",
-        loop.Cables.Take(4).SelectMany(c => Open(e, c)),
-        loop.Perhaps ? ["Find out whether the box stops its radio link while a cable leads the same way; many kits do."] : []));
+    private static IEnumerable<Finding> Judge(Evidence e) =>
+        e
+            .Network.Segments.SelectMany(s => s.Loops)
+            .Select(loop =>
+                e.Finding(
+                    Rule,
+                    loop.Cables,
+                    $"{Verdict.Count(loop.Cables.Count, loop.Cables.Any(IsRadio) ? "link" : "cable")} {(loop.Perhaps ? "may form" : loop.Cables.Count == 1 ? "forms" : "form")} a ring: {string.Join(", ", Ends(e, loop))}",
+                    loop.Cables.Any(IsRadio)
+                        ? "A cable beside the radio link takes the whole network down."
+                        : "The whole network stands still, every port light blinking together.",
+                    loop.Cables.Take(4).SelectMany(c => Open(e, c)),
+                    loop.Perhaps ? ["Find out whether the box stops its radio link while a cable leads the same way; many kits do."] : []
+                )
+            );
 
     private static bool IsRadio(string link) => link.StartsWith("radio:", StringComparison.Ordinal);
 
@@ -36,14 +46,21 @@ public static class LoopRule
         var box = link["radio:".Length..];
         return e.Design.Mode(box) switch
         {
-            SatelliteMode => [Cures.Hopeful($"Let {e.Name(box)} join by cable only", new SetSatellite(box, Partial<SatelliteMode>.With(s => s.By, null)))],
+            SatelliteMode =>
+            [
+                Cures.Hopeful($"Let {e.Name(box)} join by cable only", new SetSatellite(box, Partial<SatelliteMode>.With(s => s.By, null))),
+            ],
             RouterMode => [Cures.Hopeful($"Take the radio link of {e.Name(box)} away", new RemoveUplink(box))],
-            RepeaterMode when e.Design.Box(box)!.Profile.Modes.Contains(ModeKind.AccessPoint) => [Cures.Hopeful($"Set {e.Name(box)} to access-point mode", new SetMode(box, ModeKind.AccessPoint))],
+            RepeaterMode when e.Design.Box(box)!.Profile.Modes.Contains(ModeKind.AccessPoint) =>
+            [
+                Cures.Hopeful($"Set {e.Name(box)} to access-point mode", new SetMode(box, ModeKind.AccessPoint)),
+            ],
             _ => [],
         };
     }
 
-    private static IEnumerable<string> Ends(Evidence e, Loop loop) => loop.Cables
-        .Select(id => e.Network.Links.First(l => l.Id == id))
-        .Select(l => $"{e.Name(l.A.Owner)} to {e.Name(l.B.Owner)}{(l.IsRadio ? " by radio" : "")}");
+    private static IEnumerable<string> Ends(Evidence e, Loop loop) =>
+        loop
+            .Cables.Select(id => e.Network.Links.First(l => l.Id == id))
+            .Select(l => $"{e.Name(l.A.Owner)} to {e.Name(l.B.Owner)}{(l.IsRadio ? " by radio" : "")}");
 }

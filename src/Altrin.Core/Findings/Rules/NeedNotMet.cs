@@ -9,13 +9,15 @@ namespace Altrin.Core.Findings.Rules;
 public static class NeedNotMet
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        "need-not-met",
-        "need not met",
-        "A need of the customer is not met, or by luck only.",
-        "It is what the customer is paying for.",
-        "RFC 3022, RFC 6762",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            "need-not-met",
+            "need not met",
+            "A need of the customer is not met, or by luck only.",
+            "It is what the customer is paying for.",
+            "RFC 3022, RFC 6762",
+            Judge
+        );
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
@@ -29,18 +31,23 @@ public static class NeedNotMet
                 fact.Answer,
                 need is ReachFromOutside inbound ? LetIn(e, inbound, fact)
                     // A router without NAT keeps what looks for others apart too, and is no double NAT that would be found for itself.
-                    : need is FoundByOthers && fact.StoppedBy is { } router && e.Network.Router(router) is { Nat: false } ? Cures.OneNetwork(e, router)
+                    : need is FoundByOthers && fact.StoppedBy is { } router && e.Network.Router(router) is { Nat: false }
+                        ? Cures.OneNetwork(e, router)
                     : [],
-                fact.Answer.Kind != AnswerKind.Unknown ? [] : need is ReachFromOutside ? ["Ask the provider whether the home gets a public address."] : [$"Find out: {fact.Answer.Why}"]);
+                fact.Answer.Kind != AnswerKind.Unknown ? []
+                    : need is ReachFromOutside ? ["Ask the provider whether the home gets a public address."]
+                    : [$"Find out: {fact.Answer.Why}"]
+            );
         }
     }
 
-    private static string Not(NeedFact fact) => fact.Answer.Kind switch
-    {
-        AnswerKind.Luck => "is only by luck",
-        AnswerKind.Unknown => "may not be",
-        _ => "is not",
-    };
+    private static string Not(NeedFact fact) =>
+        fact.Answer.Kind switch
+        {
+            AnswerKind.Luck => "is only by luck",
+            AnswerKind.Unknown => "may not be",
+            _ => "is not",
+        };
 
     /// <summary>A forward on every router from the street inward, each aimed at an address that stays.</summary>
     private static IEnumerable<Remedy> LetIn(Evidence e, ReachFromOutside need, NeedFact fact)
@@ -53,7 +60,9 @@ public static class NeedNotMet
             {
                 yield break;
             }
-            var there = e.Network.Router(fact.Via[i])!.Forwards.FirstOrDefault(f => f.Protocol == need.Protocol && f.OutsidePort == need.Port);
+            var there = e
+                .Network.Router(fact.Via[i])!
+                .Forwards.FirstOrDefault(f => f.Protocol == need.Protocol && f.OutsidePort == need.Port);
             changes.AddRange(first);
             if (there is not null && (there.To != address || there.InsidePort != need.Port))
             {

@@ -8,13 +8,15 @@ namespace Altrin.Core.Findings.Rules;
 public static class NoDhcpServer
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        CauseCodes.NoDhcpServer,
-        "no DHCP server",
-        "There is no DHCP server in a segment where devices ask for one.",
-        "Devices give themselves an address in 169.254.0.0/16 and reach nothing.",
-        "RFC 2131, RFC 3927",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            CauseCodes.NoDhcpServer,
+            "no DHCP server",
+            "There is no DHCP server in a segment where devices ask for one.",
+            "Devices give themselves an address in 169.254.0.0/16 and reach nothing.",
+            "RFC 2131, RFC 3927",
+            Judge
+        );
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
@@ -32,15 +34,20 @@ public static class NoDhcpServer
                 $"No DHCP server answers where {Asking(e, asking)} for an address",
                 "These devices say that they are connected, and have no internet.",
                 routers.Select(r => Cures.Hopeful($"Switch the DHCP server of {e.Name(r)} on", new SwitchDhcpServer(r, true))),
-                routers.Count == 0 ? ["Plug this part of the network into a LAN port of the main router."] : []) with
+                routers.Count == 0 ? ["Plug this part of the network into a LAN port of the main router."] : []
+            ) with
             {
                 // No host is on such an island once its box has joined.
-                CausedBy = [.. e.Network.Unjoined.Where(u => segment.Boxes.Contains(u.Box)).Select(u => Cause.Of(CauseCodes.UplinkNotJoined, "", u.Box).Identity)],
+                CausedBy =
+                [
+                    .. e
+                        .Network.Unjoined.Where(u => segment.Boxes.Contains(u.Box))
+                        .Select(u => Cause.Of(CauseCodes.UplinkNotJoined, "", u.Box).Identity),
+                ],
             };
         }
     }
 
-    private static string Asking(Evidence e, List<string> asking) => asking.Count <= 2
-        ? $"{e.Names(asking)} {(asking.Count == 1 ? "asks" : "ask")}"
-        : $"{asking.Count} devices ask";
+    private static string Asking(Evidence e, List<string> asking) =>
+        asking.Count <= 2 ? $"{e.Names(asking)} {(asking.Count == 1 ? "asks" : "ask")}" : $"{asking.Count} devices ask";
 }

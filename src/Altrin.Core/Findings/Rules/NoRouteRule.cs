@@ -7,19 +7,30 @@ namespace Altrin.Core.Findings.Rules;
 public static class NoRouteRule
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        CauseCodes.NoRoute,
-        "no way there",
-        "Packets or answers come to a box that has no route for them, or to a host that they are not for.",
-        "It looks connected, and nothing answers.",
-        "RFC 1812",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            CauseCodes.NoRoute,
+            "no way there",
+            "Packets or answers come to a box that has no route for them, or to a host that they are not for.",
+            "It looks connected, and nothing answers.",
+            "RFC 1812",
+            Judge
+        );
 
-    private static IEnumerable<Finding> Judge(Evidence e) => e.Cited(CauseCodes.NoRoute).Select(cause => e.Finding(
-        Rule,
-        cause.Subjects,
-        cause.Text.TrimEnd('.'),
-        "Devices behind it have an address, and nothing answers.",
-        cause.Subjects.SelectMany(s => e.Network.Router(s) is { } mode ? mode.Routes.Select(r => Cures.Hopeful($"Drop the way to {r.To} on {e.Name(s)}", new RemoveRoute(s, r.To))) : []),
-        ["Look up what should have that address: a forward, a DMZ host or a route points to where nothing is."]));
+    private static IEnumerable<Finding> Judge(Evidence e) =>
+        e.Cited(CauseCodes.NoRoute)
+            .Select(cause =>
+                e.Finding(
+                    Rule,
+                    cause.Subjects,
+                    cause.Text.TrimEnd('.'),
+                    "Devices behind it have an address, and nothing answers.",
+                    cause.Subjects.SelectMany(s =>
+                        e.Network.Router(s) is { } mode
+                            ? mode.Routes.Select(r => Cures.Hopeful($"Drop the way to {r.To} on {e.Name(s)}", new RemoveRoute(s, r.To)))
+                            : []
+                    ),
+                    ["Look up what should have that address: a forward, a DMZ host or a route points to where nothing is."]
+                )
+            );
 }

@@ -8,13 +8,15 @@ namespace Altrin.Core.Findings.Rules;
 public static class OutsideSubnet
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        CauseCodes.OutsideSubnet,
-        "outside the subnet",
-        "A device or the page of a box is set outside the subnet of the network it is in.",
-        "It reaches no host there, and no host reaches it.",
-        "RFC 1122, RFC 4632",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            CauseCodes.OutsideSubnet,
+            "outside the subnet",
+            "A device or the page of a box is set outside the subnet of the network it is in.",
+            "It reaches no host there, and no host reaches it.",
+            "RFC 1122, RFC 4632",
+            Judge
+        );
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
@@ -26,7 +28,11 @@ public static class OutsideSubnet
             }
             var rulers = e.Seen.Hosts.Rulers(segment);
             var subnets = rulers.Select(r => e.Network.Router(r.Owner)!.Lan.Subnet).ToList();
-            foreach (var host in segment.Interfaces.Where(i => !rulers.Contains(i) && i.Linked && i.Setting is Fixed typed && !subnets.Any(s => s.Contains(typed.Address.Address))))
+            foreach (
+                var host in segment.Interfaces.Where(i =>
+                    !rulers.Contains(i) && i.Linked && i.Setting is Fixed typed && !subnets.Any(s => s.Contains(typed.Address.Address))
+                )
+            )
             {
                 var own = ((Fixed)host.Setting).Address.Address;
                 yield return e.Finding(
@@ -34,7 +40,8 @@ public static class OutsideSubnet
                     [host.Owner],
                     $"{e.Name(host.Owner)} is set to {own}, outside {plan.Subnet}",
                     host.Side == Side.Device ? "It reaches nothing." : "It passes traffic on, but its page cannot be opened from here.",
-                    [.. Cures.MoveToFree(e, host), .. Cures.Ask(e, host)]);
+                    [.. Cures.MoveToFree(e, host), .. Cures.Ask(e, host)]
+                );
             }
         }
     }

@@ -6,13 +6,15 @@ namespace Altrin.Core.Findings.Rules;
 public static class PassivePower
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        "passive-power",
-        "passive power",
-        "A passive injector feeds something that does not expect it.",
-        "It puts power on the cable without asking, and can damage what is at the other end.",
-        "common practice",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            "passive-power",
+            "passive power",
+            "A passive injector feeds something that does not expect it.",
+            "It puts power on the cable without asking, and can damage what is at the other end.",
+            "common practice",
+            Judge
+        );
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
@@ -20,7 +22,10 @@ public static class PassivePower
         {
             foreach (var (from, to) in new[] { (cable.A, cable.B), (cable.B, cable.A) })
             {
-                if (Feeds.At(e.Design, from) is { Kind: PowerKind.Passive } source && e.Design.Box(to.Owner)?.Profile.Traits.Power?.Takes != PowerKind.Passive)
+                if (
+                    Feeds.At(e.Design, from) is { Kind: PowerKind.Passive } source
+                    && e.Design.Box(to.Owner)?.Profile.Traits.Power?.Takes != PowerKind.Passive
+                )
                 {
                     yield return e.Finding(
                         Rule,
@@ -28,7 +33,10 @@ public static class PassivePower
                         $"{source.Box.Name} puts power on the cable to {e.Name(to.Owner)} without asking",
                         "The port at the other end is dead, at once or some day.",
                         [],
-                        [$"Pull that cable first. A passive injector feeds only the box that it came with; {e.Name(to.Owner)} needs one that asks, or none."]);
+                        [
+                            $"Pull that cable first. A passive injector feeds only the box that it came with; {e.Name(to.Owner)} needs one that asks, or none.",
+                        ]
+                    );
                 }
             }
         }

@@ -9,24 +9,30 @@ namespace Altrin.Core.Findings.Rules;
 public static class PoolTooSmall
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        CauseCodes.PoolTooSmall,
-        "pool too small",
-        "More devices ask than the pool holds.",
-        "The last device to ask gets none, most often a guest's.",
-        "RFC 2131",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            CauseCodes.PoolTooSmall,
+            "pool too small",
+            "More devices ask than the pool holds.",
+            "The last device to ask gets none, most often a guest's.",
+            "RFC 2131",
+            Judge
+        );
 
-    private static IEnumerable<Finding> Judge(Evidence e) => e.Network.Segments
-        .Where(s => !s.HasStreet)
-        .SelectMany(s => s.Servers.Select(server => (Segment: s, Server: server)))
-        .Where(s => s.Server.Pool is { } pool && e.Seen.Leasing.Unreserved(s.Server.Owner) > pool.Count)
-        .Select(s => e.Finding(
-            Rule,
-            [s.Server.Owner],
-            $"{e.Seen.Leasing.Unreserved(s.Server.Owner)} ask {e.Name(s.Server.Owner)} for an address and its pool holds {s.Server.Pool!.Value.Count}",
-            "The last device to join has no internet.",
-            Widest(e, s.Segment, s.Server)));
+    private static IEnumerable<Finding> Judge(Evidence e) =>
+        e
+            .Network.Segments.Where(s => !s.HasStreet)
+            .SelectMany(s => s.Servers.Select(server => (Segment: s, Server: server)))
+            .Where(s => s.Server.Pool is { } pool && e.Seen.Leasing.Unreserved(s.Server.Owner) > pool.Count)
+            .Select(s =>
+                e.Finding(
+                    Rule,
+                    [s.Server.Owner],
+                    $"{e.Seen.Leasing.Unreserved(s.Server.Owner)} ask {e.Name(s.Server.Owner)} for an address and its pool holds {s.Server.Pool!.Value.Count}",
+                    "The last device to join has no internet.",
+                    Widest(e, s.Segment, s.Server)
+                )
+            );
 
     private static IEnumerable<Remedy> Widest(Evidence e, Segment segment, ServerSeat server)
     {

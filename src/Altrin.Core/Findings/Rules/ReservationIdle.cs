@@ -7,13 +7,15 @@ namespace Altrin.Core.Findings.Rules;
 public static class ReservationIdle
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        "reservation-idle",
-        "kept in vain",
-        "A reservation is for the other interface of a box, or for an address that its device changes.",
-        "The box or device asks under another MAC address and gets any free one.",
-        "RFC 2131; private MAC addresses that change: common practice",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            "reservation-idle",
+            "kept in vain",
+            "A reservation is for the other interface of a box, or for an address that its device changes.",
+            "The box or device asks under another MAC address and gets any free one.",
+            "RFC 2131; private MAC addresses that change: common practice",
+            Judge
+        );
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
@@ -30,7 +32,14 @@ public static class ReservationIdle
                         [box.Id, $"{kept.Mac}"],
                         $"{box.Name} keeps {kept.Address} for the other side of {owner.Name}",
                         $"{owner.Name} is not found at {kept.Address}.",
-                        [Cures.Hopeful($"Keep {kept.Address} for {real}, which is what {owner.Name} asks under", new RemoveReservation(box.Id, kept.Mac), new Reserve(box.Id, real, kept.Address))]);
+                        [
+                            Cures.Hopeful(
+                                $"Keep {kept.Address} for {real}, which is what {owner.Name} asks under",
+                                new RemoveReservation(box.Id, kept.Mac),
+                                new Reserve(box.Id, real, kept.Address)
+                            ),
+                        ]
+                    );
                 }
             }
             foreach (var kept in mode.Server.Reservations.Where(r => r.Mac.IsLocallyAdministered))
@@ -41,7 +50,8 @@ public static class ReservationIdle
                     $"{box.Name} keeps {kept.Address} for {kept.Mac}, which is a private MAC address",
                     "The device changes it by itself and is not found there any more.",
                     [],
-                    ["Switch the private address off for this network on the device, then reserve its real one."]);
+                    ["Switch the private address off for this network on the device, then reserve its real one."]
+                );
             }
         }
     }

@@ -8,13 +8,15 @@ namespace Altrin.Core.Findings.Rules;
 public static class SlowLink
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        "slow-link",
-        "slower than sold",
-        "A cable on the way out carries less than the service sold.",
-        "All devices behind it get at most what its slowest port, or the mains wiring, carries.",
-        "IEEE 802.3; rates over mains wiring: common practice",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            "slow-link",
+            "slower than sold",
+            "A cable on the way out carries less than the service sold.",
+            "All devices behind it get at most what its slowest port, or the mains wiring, carries.",
+            "IEEE 802.3; rates over mains wiring: common practice",
+            Judge
+        );
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
@@ -23,8 +25,8 @@ public static class SlowLink
             yield break;
         }
         var links = e.Sheet.Links.ToDictionary(l => l.Id, StringComparer.Ordinal);
-        var slow = e.Sheet.Internet
-            .SelectMany(i => i.Links.Select(l => (Link: links[l], i.Device)))
+        var slow = e
+            .Sheet.Internet.SelectMany(i => i.Links.Select(l => (Link: links[l], i.Device)))
             .Where(l => l.Link is { Kind: LinkKind.Cable, InRing: false } && l.Link.AtMostMbps < sold)
             .GroupBy(l => l.Link.Id, StringComparer.Ordinal)
             .OrderBy(g => g.Key, StringComparer.Ordinal);
@@ -39,10 +41,13 @@ public static class SlowLink
                 $"The cable from {PortWords.Of(e.Design, cable.A)} to {PortWords.Of(e.Design, cable.B)} carries at most {link.AtMostMbps} Mb/s; {sold} are sold",
                 $"{(behind.Count == 1 ? $"{e.Name(behind[0])} gets" : $"{behind.Count} devices get")} at most {link.AtMostMbps} Mb/s, however near they are.",
                 Faster(e, cable, sold),
-                [Cabling.Of(e.Design, cable) is { Pairs: 2 } ? "The lead has two pairs connected only: take one with all four, or have the sockets at its ends looked at."
-                    : cable.Medium == Medium.Powerline
-                    ? "Over mains wiring that is what there is; a data cable carries more."
-                    : "Use ports of 1000 Mb/s or more, and a lead with all four pairs; a slow box can go where no device behind it needs more."]);
+                [
+                    Cabling.Of(e.Design, cable) is { Pairs: 2 }
+                        ? "The lead has two pairs connected only: take one with all four, or have the sockets at its ends looked at."
+                    : cable.Medium == Medium.Powerline ? "Over mains wiring that is what there is; a data cable carries more."
+                    : "Use ports of 1000 Mb/s or more, and a lead with all four pairs; a slow box can go where no device behind it needs more.",
+                ]
+            );
         }
     }
 
@@ -55,13 +60,18 @@ public static class SlowLink
             {
                 continue;
             }
-            foreach (var other in box.Profile.Ports.Where(p => p.Role == port.Role && p.SpeedMbps >= sold && e.Design.CableAt(new(box.Id, p.Id)) is null).Take(1))
+            foreach (
+                var other in box
+                    .Profile.Ports.Where(p => p.Role == port.Role && p.SpeedMbps >= sold && e.Design.CableAt(new(box.Id, p.Id)) is null)
+                    .Take(1)
+            )
             {
                 var better = new PortRef(box.Id, other.Id);
                 yield return Cures.Hopeful(
                     $"Move the cable to {PortWords.Of(e.Design, better)}",
                     new Unpatch(cable.Id),
-                    new Patch(cable.OtherEnd(end), better, cable.Known));
+                    new Patch(cable.OtherEnd(end), better, cable.Known)
+                );
             }
         }
     }

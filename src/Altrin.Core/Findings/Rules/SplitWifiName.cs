@@ -7,23 +7,27 @@ namespace Altrin.Core.Findings.Rules;
 public static class SplitWifiName
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        "split-wifi-name",
-        "another Wi-Fi name",
-        "Split Wi-Fi names: the home has several although one is wanted, everywhere or for each band.",
-        "Devices never move between different names while the old one still works.",
-        "common practice; schools differ",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            "split-wifi-name",
+            "another Wi-Fi name",
+            "Split Wi-Fi names: the home has several although one is wanted, everywhere or for each band.",
+            "Devices never move between different names while the old one still works.",
+            "common practice; schools differ",
+            Judge
+        );
 
-    private static IEnumerable<Finding> Judge(Evidence e) => e.Design.Site.Naming switch
-    {
-        NamingSchool.OneName => Differing(e, [.. WifiNames.Sending(e)], "the home"),
-        NamingSchool.OnePerBand => WifiNames.Sending(e)
-            .GroupBy(r => e.Design.Box(r.Box)!.Profile.Radios.First(x => x.Id == r.Setting.Radio).Band)
-            .OrderBy(g => g.Key)
-            .SelectMany(g => Differing(e, [.. g], BandWords.Of(g.Key))),
-        _ => [],
-    };
+    private static IEnumerable<Finding> Judge(Evidence e) =>
+        e.Design.Site.Naming switch
+        {
+            NamingSchool.OneName => Differing(e, [.. WifiNames.Sending(e)], "the home"),
+            NamingSchool.OnePerBand => WifiNames
+                .Sending(e)
+                .GroupBy(r => e.Design.Box(r.Box)!.Profile.Radios.First(x => x.Id == r.Setting.Radio).Band)
+                .OrderBy(g => g.Key)
+                .SelectMany(g => Differing(e, [.. g], BandWords.Of(g.Key))),
+            _ => [],
+        };
 
     private static IEnumerable<Finding> Differing(Evidence e, List<(string Box, RadioSetting Setting)> radios, string where)
     {
@@ -38,15 +42,32 @@ public static class SplitWifiName
             radios.Select(r => $"{r.Box}/{r.Setting.Radio}"),
             $"Wi-Fi of {where} has {names.Count} names: {string.Join(", ", names.Select(n => $"\"{n}\""))}",
             "Phones stay on the box that they joined first, however weak it becomes.",
-            names.OrderByDescending(n => users.Count(u => u == n)).Select(name =>
-            {
-                var like = radios.First(r => r.Setting.Name == name).Setting;
-                return Cures.Hopeful(
-                    $"Call all of them \"{name}\"",
-                    [
-                        .. radios.Where(r => r.Setting.Name != name).Select(r => SetRadio.Between(r.Box, r.Setting, r.Setting with { Name = name, Security = like.Security, Password = like.Password })),
-                        .. names.Where(n => n != name).SelectMany(n => WifiNames.Rejoin(e, n, like)),
-                    ]);
-            }));
+            names
+                .OrderByDescending(n => users.Count(u => u == n))
+                .Select(name =>
+                {
+                    var like = radios.First(r => r.Setting.Name == name).Setting;
+                    return Cures.Hopeful(
+                        $"Call all of them \"{name}\"",
+                        [
+                            .. radios
+                                .Where(r => r.Setting.Name != name)
+                                .Select(r =>
+                                    SetRadio.Between(
+                                        r.Box,
+                                        r.Setting,
+                                        r.Setting with
+                                        {
+                                            Name = name,
+                                            Security = like.Security,
+                                            Password = like.Password,
+                                        }
+                                    )
+                                ),
+                            .. names.Where(n => n != name).SelectMany(n => WifiNames.Rejoin(e, n, like)),
+                        ]
+                    );
+                })
+        );
     }
 }

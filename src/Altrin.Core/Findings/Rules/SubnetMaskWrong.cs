@@ -8,13 +8,15 @@ namespace Altrin.Core.Findings.Rules;
 public static class SubnetMaskWrong
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        CauseCodes.SubnetMaskWrong,
-        "wrong mask",
-        "A subnet mask typed by hand differs from that of the network it is in.",
-        "Some hosts of the subnet are looked for at the router, or some others beside it; which are reached differs from host to host.",
-        "RFC 1122, RFC 4632",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            CauseCodes.SubnetMaskWrong,
+            "wrong mask",
+            "A subnet mask typed by hand differs from that of the network it is in.",
+            "Some hosts of the subnet are looked for at the router, or some others beside it; which are reached differs from host to host.",
+            "RFC 1122, RFC 4632",
+            Judge
+        );
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
@@ -35,7 +37,8 @@ public static class SubnetMaskWrong
                         [host.Owner],
                         $"{e.Name(host.Owner)} is set to {typed.Address} in a network that is {plan.Subnet}",
                         "Some of the home answers it and some does not.",
-                        [Cures.Hopeful($"Set {e.Name(host.Owner)} to {right.Address}", Cures.SetAddress(host, right))]);
+                        [Cures.Hopeful($"Set {e.Name(host.Owner)} to {right.Address}", Cures.SetAddress(host, right))]
+                    );
                 }
             }
         }

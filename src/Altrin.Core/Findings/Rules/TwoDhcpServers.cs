@@ -7,13 +7,15 @@ namespace Altrin.Core.Findings.Rules;
 public static class TwoDhcpServers
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        CauseCodes.TwoDhcpServers,
-        "second server",
-        "More than one DHCP server answers in a segment.",
-        "A device takes the first answer, and with it a gateway that may lead nowhere.",
-        "RFC 2131",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            CauseCodes.TwoDhcpServers,
+            "second server",
+            "More than one DHCP server answers in a segment.",
+            "A device takes the first answer, and with it a gateway that may lead nowhere.",
+            "RFC 2131",
+            Judge
+        );
 
     private static IEnumerable<Finding> Judge(Evidence e)
     {
@@ -27,9 +29,17 @@ public static class TwoDhcpServers
                 "Some devices get no internet after they restart, others after their lease runs out: it changes by itself.",
                 servers
                     .OrderByDescending(s => e.Seen.Hosts.Rulers(segment) is [var ruler, ..] && ruler.Owner == s)
-                    .Select(kept => Cures.Hopeful(
-                        $"Only {e.Name(kept)} hands out addresses",
-                        [.. servers.Where(s => s != kept && e.Network.Router(s) is not null).Select(s => new SwitchDhcpServer(s, false))])));
+                    .Select(kept =>
+                        Cures.Hopeful(
+                            $"Only {e.Name(kept)} hands out addresses",
+                            [
+                                .. servers
+                                    .Where(s => s != kept && e.Network.Router(s) is not null)
+                                    .Select(s => new SwitchDhcpServer(s, false)),
+                            ]
+                        )
+                    )
+            );
         }
     }
 }

@@ -9,44 +9,68 @@ namespace Altrin.Core.Findings.Rules;
 public static class UplinkNotJoined
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        CauseCodes.UplinkNotJoined,
-        "radio link not joined",
-        "A box that should join another by radio does not get in, or whether it does is not known.",
-        "Name, password, security, band and channel must fit; for WDS both channels are fixed and each box knows the other. Otherwise it just keeps blinking.",
-        "IEEE 802.11 (from memory); common practice",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            CauseCodes.UplinkNotJoined,
+            "radio link not joined",
+            "A box that should join another by radio does not get in, or whether it does is not known.",
+            "Name, password, security, band and channel must fit; for WDS both channels are fixed and each box knows the other. Otherwise it just keeps blinking.",
+            "IEEE 802.11 (from memory); common practice",
+            Judge
+        );
 
     private static IEnumerable<Finding> Judge(Evidence e) =>
-    [
-        .. e.Network.Unjoined.Select(u => e.Finding(
-            Rule,
-            [u.Box],
-            Why(e, u),
-            "Its light keeps blinking, and no device behind it has a network.",
-            Cure(e, u),
-            u.Why == RefusalReason.NotOfKit ? ["Only boxes of one kit join each other; let it be a repeater, or cable it as an access point."] : ["Set it up about 2 m from the box that it joins, and carry it away once its light stands still."],
-            [.. Island(e, u.Box)])),
-        .. e.Network.RadioLinks.Where(l => l.Frames == UplinkFrames.FourAddress && e.Seen.Tracer.World.Radio.Untold(l) is not null).Select(l => e.Finding(
-            Rule,
-            [l.Box],
-            $"Whether {e.Name(l.To)} takes four addresses from {e.Name(l.Box)} was not found out",
-            "If it does not, nothing behind it gets through, although the link itself stands.",
-            [],
-            ["Look into the settings of both boxes for WDS or four addresses, or try a ping across before anything is carried upstairs."])),
-        .. e.Network.RadioLinks.Where(l => e.Seen.Tracer.World.Radio.Wanders(l) is not null).Select(l => e.Finding(
-            Rule,
-            [l.Box],
-            $"{e.Name(l.To)} chooses its channel by itself, and {e.Name(l.Box)} may not use all of them",
-            "It works until the other box moves to a channel that this one was not made for, such as after a night or a power cut.",
-            Settle(e, l))),
-    ];
+        [
+            .. e.Network.Unjoined.Select(u =>
+                e.Finding(
+                    Rule,
+                    [u.Box],
+                    Why(e, u),
+                    "Its light keeps blinking, and no device behind it has a network.",
+                    Cure(e, u),
+                    u.Why == RefusalReason.NotOfKit
+                        ? ["Only boxes of one kit join each other; let it be a repeater, or cable it as an access point."]
+                        : ["Set it up about 2 m from the box that it joins, and carry it away once its light stands still."],
+                    [.. Island(e, u.Box)]
+                )
+            ),
+            .. e
+                .Network.RadioLinks.Where(l => l.Frames == UplinkFrames.FourAddress && e.Seen.Tracer.World.Radio.Untold(l) is not null)
+                .Select(l =>
+                    e.Finding(
+                        Rule,
+                        [l.Box],
+                        $"Whether {e.Name(l.To)} takes four addresses from {e.Name(l.Box)} was not found out",
+                        "If it does not, nothing behind it gets through, although the link itself stands.",
+                        [],
+                        [
+                            "Look into the settings of both boxes for WDS or four addresses, or try a ping across before anything is carried upstairs.",
+                        ]
+                    )
+                ),
+            .. e
+                .Network.RadioLinks.Where(l => e.Seen.Tracer.World.Radio.Wanders(l) is not null)
+                .Select(l =>
+                    e.Finding(
+                        Rule,
+                        [l.Box],
+                        $"{e.Name(l.To)} chooses its channel by itself, and {e.Name(l.Box)} may not use all of them",
+                        "It works until the other box moves to a channel that this one was not made for, such as after a night or a power cut.",
+                        Settle(e, l)
+                    )
+                ),
+        ];
 
     /// <summary>What goes wrong on the island that the box and the hosts behind it are on.</summary>
-    private static IEnumerable<Cause> Island(Evidence e, string box) => e.Network.Segments
-        .Where(s => s.Boxes.Contains(box) && !s.HasStreet && s.Interfaces.All(i => i.Side != Side.Lan || e.Network.Find(i.Owner, Side.Wan) is not { Linked: true }))
-        .SelectMany(s => e.Sheet.Internet.Where(i => e.Network.Find(i.Device, Side.Device)!.Segment == s.Id))
-        .SelectMany(i => i.Answer.Causes);
+    private static IEnumerable<Cause> Island(Evidence e, string box) =>
+        e
+            .Network.Segments.Where(s =>
+                s.Boxes.Contains(box)
+                && !s.HasStreet
+                && s.Interfaces.All(i => i.Side != Side.Lan || e.Network.Find(i.Owner, Side.Wan) is not { Linked: true })
+            )
+            .SelectMany(s => e.Sheet.Internet.Where(i => e.Network.Find(i.Device, Side.Device)!.Segment == s.Id))
+            .SelectMany(i => i.Answer.Causes);
 
     private static string Why(Evidence e, LinkRefusal refused)
     {
@@ -83,19 +107,37 @@ public static class UplinkNotJoined
             {
                 continue;
             }
-            var (mine, changes) = (link with { Radio = radio.Id, Name = air.Setting.Name, Security = air.Setting.Security, Password = air.Setting.Password }, new List<Change>());
+            var (mine, changes) = (
+                link with
+                {
+                    Radio = radio.Id,
+                    Name = air.Setting.Name,
+                    Security = air.Setting.Security,
+                    Password = air.Setting.Password,
+                },
+                new List<Change>()
+            );
             var theirs = air.Setting;
             if (link.Frames == UplinkFrames.Wds)
             {
                 var channel = theirs.Channel ?? link.Channel ?? Usable(air.Radio, radio);
                 mine = mine with { Channel = channel, WidthMhz = theirs.WidthMhz };
-                theirs = theirs with { Channel = channel, WdsPeers = theirs.WdsPeers.Contains(box.Id) ? theirs.WdsPeers : [.. theirs.WdsPeers, box.Id] };
+                theirs = theirs with
+                {
+                    Channel = channel,
+                    WdsPeers = theirs.WdsPeers.Contains(box.Id) ? theirs.WdsPeers : [.. theirs.WdsPeers, box.Id],
+                };
             }
             theirs = refused.Why switch
             {
                 RefusalReason.ChannelNotUsable => theirs with { Channel = Usable(air.Radio, radio) },
                 RefusalReason.FramesUnprotected => theirs with { ProtectsFrames = FrameProtection.Optional },
-                RefusalReason.SecurityDiffers when radio.NewestSecurity is { } newest && newest < WifiSecurity.Wpa3 && theirs.Security == WifiSecurity.Wpa3 => theirs with { Security = WifiSecurity.Wpa2Wpa3 },
+                RefusalReason.SecurityDiffers
+                    when radio.NewestSecurity is { } newest && newest < WifiSecurity.Wpa3 && theirs.Security == WifiSecurity.Wpa3 =>
+                    theirs with
+                    {
+                        Security = WifiSecurity.Wpa2Wpa3,
+                    },
                 _ => theirs,
             };
             mine = mine with { Security = radio.NewestSecurity is { } most && most < theirs.Security ? most : theirs.Security };
@@ -104,7 +146,10 @@ public static class UplinkNotJoined
             changes.AddRange(mine == link ? [] : [SetUplink.Between(box.Id, link, mine)]);
             if (changes.Count > 0)
             {
-                yield return Cures.Hopeful($"Let {box.Name} and {e.Name(refused.To)} agree on \"{air.Setting.Name}\", {BandWords.Of(air.Radio.Band)}", changes);
+                yield return Cures.Hopeful(
+                    $"Let {box.Name} and {e.Name(refused.To)} agree on \"{air.Setting.Name}\", {BandWords.Of(air.Radio.Band)}",
+                    changes
+                );
             }
         }
     }
@@ -115,12 +160,27 @@ public static class UplinkNotJoined
         from air in Air.Of(e.Design, link.To)
         where !air.Guest && air.Radio.Band == own.Band && air.Radio.Channels.Intersect(own.Channels).Any()
         let channel = Usable(air.Radio, own)
-        select Cures.Hopeful($"Fix {BandWords.Of(air.Radio.Band)} of {e.Name(link.To)} to channel {channel}", new SetRadio(link.To, air.Setting.Radio, Partial<RadioSetting>.With(r => r.Channel, channel)));
+        select Cures.Hopeful(
+            $"Fix {BandWords.Of(air.Radio.Band)} of {e.Name(link.To)} to channel {channel}",
+            new SetRadio(link.To, air.Setting.Radio, Partial<RadioSetting>.With(r => r.Channel, channel))
+        );
 
-    /// <summary>A channel that both radios may use; one that is allowed nearly everywhere where neither was read (common practice).</summary>
+    /// <summary>
+    /// A channel that both radios may use; one that is allowed nearly everywhere where neither was read (common practice).
+    /// </summary>
     private static int Usable(Radio a, Radio b)
     {
-        var (usual, common) = (a.Band switch { RadioBand.Ghz2 => 6, RadioBand.Ghz5 => 36, _ => 37 }, a.Channels.Count == 0 ? b.Channels : b.Channels.Count == 0 ? a.Channels : [.. a.Channels.Intersect(b.Channels)]);
+        var (usual, common) = (
+            a.Band switch
+            {
+                RadioBand.Ghz2 => 6,
+                RadioBand.Ghz5 => 36,
+                _ => 37,
+            },
+            a.Channels.Count == 0 ? b.Channels
+            : b.Channels.Count == 0 ? a.Channels
+            : [.. a.Channels.Intersect(b.Channels)]
+        );
         return common.Count == 0 || common.Contains(usual) ? usual : common[0];
     }
 }

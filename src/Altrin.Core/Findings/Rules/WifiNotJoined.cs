@@ -9,50 +9,123 @@ namespace Altrin.Core.Findings.Rules;
 public static class WifiNotJoined
 {
     /// <summary>The rule.</summary>
-    public static Rule Rule { get; } = new(
-        CauseCodes.WifiNotJoined,
-        "Wi-Fi not joined",
-        "A device remembers a Wi-Fi that the box beside it does not send, or has another password for it.",
-        "It has no network until the new name and password are typed into it.",
-        "common practice",
-        Judge);
+    public static Rule Rule { get; } =
+        new(
+            CauseCodes.WifiNotJoined,
+            "Wi-Fi not joined",
+            "A device remembers a Wi-Fi that the box beside it does not send, or has another password for it.",
+            "It has no network until the new name and password are typed into it.",
+            "common practice",
+            Judge
+        );
 
-    private static IEnumerable<Finding> Judge(Evidence e) => e.Network.Refusals.Select(r => e.Finding(
-        Rule,
-        [r.Device],
-        r.Why switch
-        {
-            RefusalReason.NameNotSent => $"{e.Name(r.Device)} looks for \"{r.Wifi.Name}\", which {e.Name(r.Wifi.Box)} does not send",
-            RefusalReason.BandMissing => $"{e.Name(r.Device)} finds \"{r.Wifi.Name}\" on no band that it knows at {e.Name(r.Wifi.Box)}",
-            RefusalReason.SecurityDiffers => $"{e.Name(r.Device)} does not know the protection of \"{r.Wifi.Name}\" at {e.Name(r.Wifi.Box)}",
-            RefusalReason.FramesUnprotected => $"{e.Name(r.Wifi.Box)} asks for protected management frames, which {e.Name(r.Device)} does not know",
-            RefusalReason.PasswordDiffers => $"{e.Name(r.Device)} has another password for \"{r.Wifi.Name}\"",
-            _ => $"The password of \"{r.Wifi.Name}\" is not recorded for {e.Name(r.Device)} or for {e.Name(r.Wifi.Box)}",
-        },
-        r.Why == RefusalReason.BandMissing ? "It never finds the Wi-Fi, however near it is." : "It has no network until the name and the password are typed into it.",
-        Join(e, r),
-        r.Why == RefusalReason.BandMissing ? ["Small devices often know 2.4 GHz only: send the name there too, with WPA2."] : null));
+    private static IEnumerable<Finding> Judge(Evidence e) =>
+        e.Network.Refusals.Select(r =>
+            e.Finding(
+                Rule,
+                [r.Device],
+                r.Why switch
+                {
+                    RefusalReason.NameNotSent =>
+                        $"{e.Name(r.Device)} looks for \"{r.Wifi.Name}\", which {e.Name(r.Wifi.Box)} does not send",
+                    RefusalReason.BandMissing =>
+                        $"{e.Name(r.Device)} finds \"{r.Wifi.Name}\" on no band that it knows at {e.Name(r.Wifi.Box)}",
+                    RefusalReason.SecurityDiffers =>
+                        $"{e.Name(r.Device)} does not know the protection of \"{r.Wifi.Name}\" at {e.Name(r.Wifi.Box)}",
+                    RefusalReason.FramesUnprotected =>
+                        $"{e.Name(r.Wifi.Box)} asks for protected management frames, which {e.Name(r.Device)} does not know",
+                    RefusalReason.PasswordDiffers => $"{e.Name(r.Device)} has another password for \"{r.Wifi.Name}\"",
+                    _ => $"The password of \"{r.Wifi.Name}\" is not recorded for {e.Name(r.Device)} or for {e.Name(r.Wifi.Box)}",
+                },
+                r.Why == RefusalReason.BandMissing
+                    ? "It never finds the Wi-Fi, however near it is."
+                    : "It has no network until the name and the password are typed into it.",
+                Join(e, r),
+                r.Why == RefusalReason.BandMissing ? ["Small devices often know 2.4 GHz only: send the name there too, with WPA2."] : null
+            )
+        );
 
     /// <summary>What the box beside it sends, else the nearest thing: the same name from another box.</summary>
     private static IEnumerable<Remedy> Join(Evidence e, WifiRefusal refusal)
     {
-        var here = WifiNames.Sending(e).Where(r => r.Box == refusal.Wifi.Box).Select(r => r.Setting).DistinctBy(s => (s.Name, s.Password)).ToList();
+        var here = WifiNames
+            .Sending(e)
+            .Where(r => r.Box == refusal.Wifi.Box)
+            .Select(r => r.Setting)
+            .DistinctBy(s => (s.Name, s.Password))
+            .ToList();
         var cannot = refusal.Why is RefusalReason.SecurityDiffers or RefusalReason.FramesUnprotected;
-        var eased = WifiNames.Sending(e).Where(r => cannot && r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name)
-            .Select(r => (Now: r.Setting, Eased: r.Setting with { Security = r.Setting.Security == WifiSecurity.Wpa3 ? WifiSecurity.Wpa2Wpa3 : r.Setting.Security, ProtectsFrames = FrameProtection.Optional }))
-            .Select(s => Cures.Hopeful($"Let {e.Name(refusal.Wifi.Box)} take older devices too, with {WifiNames.Words(s.Eased.Security)}", SetRadio.Between(refusal.Wifi.Box, s.Now, s.Eased)));
+        var eased = WifiNames
+            .Sending(e)
+            .Where(r => cannot && r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name)
+            .Select(r =>
+                (
+                    Now: r.Setting,
+                    Eased: r.Setting with
+                    {
+                        Security = r.Setting.Security == WifiSecurity.Wpa3 ? WifiSecurity.Wpa2Wpa3 : r.Setting.Security,
+                        ProtectsFrames = FrameProtection.Optional,
+                    }
+                )
+            )
+            .Select(s =>
+                Cures.Hopeful(
+                    $"Let {e.Name(refusal.Wifi.Box)} take older devices too, with {WifiNames.Words(s.Eased.Security)}",
+                    SetRadio.Between(refusal.Wifi.Box, s.Now, s.Eased)
+                )
+            );
         // A name that it finds on no band of its own is sent there too.
         var known = e.Design.Device(refusal.Device)?.Bands ?? [];
-        var sent = WifiNames.Sending(e).Where(r => r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name).Select(r => r.Setting).FirstOrDefault();
-        var there = e.Design.Mode(refusal.Wifi.Box)?.Radios.Where(r => refusal.Why == RefusalReason.BandMissing && sent is not null && e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.Any(p => p.Id == r.Radio && known.Contains(p.Band)))
-            .Select(r => Cures.Hopeful($"Send \"{sent!.Name}\" of {e.Name(refusal.Wifi.Box)} on {BandWords.Of(e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.First(p => p.Id == r.Radio).Band)} too", SetRadio.Between(refusal.Wifi.Box, r, r with { On = true, Name = sent.Name, Security = sent.Security, Password = sent.Password }))) ?? [];
-        var elsewhere = WifiNames.Sending(e).Where(r => r.Box != refusal.Wifi.Box && (here.Count == 0 || r.Setting.Name == refusal.Wifi.Name));
+        var sent = WifiNames
+            .Sending(e)
+            .Where(r => r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name)
+            .Select(r => r.Setting)
+            .FirstOrDefault();
+        var there = e.Design.Mode(refusal.Wifi.Box)
+            ?.Radios.Where(r =>
+                refusal.Why == RefusalReason.BandMissing
+                && sent is not null
+                && e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.Any(p => p.Id == r.Radio && known.Contains(p.Band))
+            )
+            .Select(r =>
+                Cures.Hopeful(
+                    $"Send \"{sent!.Name}\" of {e.Name(refusal.Wifi.Box)} on {BandWords.Of(e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.First(p => p.Id == r.Radio).Band)} too",
+                    SetRadio.Between(
+                        refusal.Wifi.Box,
+                        r,
+                        r with
+                        {
+                            On = true,
+                            Name = sent.Name,
+                            Security = sent.Security,
+                            Password = sent.Password,
+                        }
+                    )
+                )
+            )
+            ?? [];
+        var elsewhere = WifiNames
+            .Sending(e)
+            .Where(r => r.Box != refusal.Wifi.Box && (here.Count == 0 || r.Setting.Name == refusal.Wifi.Name));
         return
         [
             .. there,
             .. eased,
-            .. here.Select(s => Cures.Hopeful($"Type \"{s.Name}\" and its password into {e.Name(refusal.Device)}", new JoinWifi(refusal.Device, new(refusal.Wifi.Box, s.Name, s.Password)))),
-            .. elsewhere.DistinctBy(r => r.Box).Take(3).Select(r => Cures.Hopeful($"Let {e.Name(refusal.Device)} join \"{r.Setting.Name}\" at {e.Name(r.Box)}", new JoinWifi(refusal.Device, new(r.Box, r.Setting.Name, r.Setting.Password)))),
+            .. here.Select(s =>
+                Cures.Hopeful(
+                    $"Type \"{s.Name}\" and its password into {e.Name(refusal.Device)}",
+                    new JoinWifi(refusal.Device, new(refusal.Wifi.Box, s.Name, s.Password))
+                )
+            ),
+            .. elsewhere
+                .DistinctBy(r => r.Box)
+                .Take(3)
+                .Select(r =>
+                    Cures.Hopeful(
+                        $"Let {e.Name(refusal.Device)} join \"{r.Setting.Name}\" at {e.Name(r.Box)}",
+                        new JoinWifi(refusal.Device, new(r.Box, r.Setting.Name, r.Setting.Password))
+                    )
+                ),
         ];
     }
 }

@@ -1,0 +1,31 @@
+// No line of C# is over 140 columns, but for one that is long because of a text: a sentence for people stays in one piece, so that it is
+// found by searching. Only what lies outside the texts of a line counts.
+import { execFileSync } from "node:child_process";
+import { existsSync, readFileSync } from "node:fs";
+
+const most = 140;
+const files = execFileSync("git", ["ls-files", "-z", "*.cs"], { encoding: "utf8" }).split("\0");
+const checked = files.filter((file) => file && existsSync(file) && !file.includes("/Migrations/"));
+const wrong = checked.flatMap((file) => tooLong(readFileSync(file, "utf8").split("\n")).map(([at, width]) => `${file}:${at}: ${width} columns`));
+
+/** The numbers and widths of lines that are too long. */
+function tooLong(lines) {
+  let inText = false;
+  return lines.flatMap((line, i) => {
+    const within = inText;
+    inText = line.split('"""').length % 2 === 0 ? !inText : inText;
+    return !within && outside(line) > most ? [[i + 1, line.length]] : [];
+  });
+}
+
+/** How wide a line is without what stands between its first and its last quotation mark. */
+function outside(line) {
+  const [first, last] = [line.indexOf('"'), line.lastIndexOf('"')];
+  return first === last ? line.length : line.length - (last - first - 1);
+}
+
+for (const line of wrong) {
+  console.error(line);
+}
+console.error(wrong.length === 0 ? `${checked.length} files, no line over ${most} columns` : `${wrong.length} lines over ${most} columns`);
+process.exit(wrong.length === 0 ? 0 : 1);
