@@ -93,7 +93,7 @@ internal static class LookCommand
         foreach (var own in view.Addresses)
         {
             output.WriteLine(
-                $"  address {Text(own.Address, own.From)}{(own.PrefixLength is { } prefix ? $"/{prefix}" : "")}, gateway {own.Gateway?.ToString() ?? "none"}, names {(own.DnsServers.Count == 0 ? "none" : string.Join(" ", own.DnsServers))}"
+                $"  address {Text(own.Address, own.From)}{(own.PrefixLength is { } prefix ? $"/{prefix}" : "")}, gateway {own.Gateway?.ToString() ?? "none"}, DNS {(own.DnsServers.Count == 0 ? "none" : string.Join(" ", own.DnsServers))}"
             );
         }
         output.WriteLine("Address table, once it has reached all");

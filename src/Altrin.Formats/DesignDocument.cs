@@ -121,7 +121,7 @@ public sealed record ServiceDocument
     public int? Leases { get; init; }
 
     /// <summary>
-    /// Only where the provider translates: the block between it and its customers, such as 10.64.0.0/16. Since version 3.
+    /// Only with carrier-grade NAT: the block between it and its customers, such as 10.64.0.0/16. Since version 3.
     /// </summary>
     [StringLength(18)]
     public string? Inside { get; init; }

@@ -83,7 +83,7 @@ public sealed record BoxSettingDocument
     /// <summary>Router only; none where left out. Since version 2.</summary>
     public GuestDocument? Guest { get; init; }
 
-    /// <summary>Router only: whether it translates; yes where left out. Since version 3.</summary>
+    /// <summary>Router only: whether it does NAT; yes where left out. Since version 3.</summary>
     public bool? Nat { get; init; }
 
     /// <summary>Router only: who gets every connection that no forward claims; no host where left out. Since version 3.</summary>

@@ -45,7 +45,7 @@ public enum AddressUse
     /// <summary>Inside one home or building (RFC 1918).</summary>
     Private,
 
-    /// <summary>Between a carrier's translation and its customers (RFC 6598, RFC 7335).</summary>
+    /// <summary>Between carrier-grade NAT and its customers (RFC 6598, RFC 7335).</summary>
     CarrierShared,
 
     /// <summary>Chosen by a device that no server answered (RFC 3927).</summary>

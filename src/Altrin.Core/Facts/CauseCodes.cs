@@ -6,7 +6,7 @@ public static class CauseCodes
     /// <summary>Two translations in the home on the way out. Subject: the inner router.</summary>
     public const string DoubleNat = "double-nat";
 
-    /// <summary>The provider translates. Subject: street.</summary>
+    /// <summary>The provider does NAT. Subject: street.</summary>
     public const string CarrierNat = "carrier-nat";
 
     /// <summary>One address on two hosts of one segment. Subjects: the hosts.</summary>

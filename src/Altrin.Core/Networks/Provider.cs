@@ -5,7 +5,7 @@ namespace Altrin.Core.Networks;
 
 /// <summary>
 /// The provider's side of the line and the internet behind it. The addresses are stand-ins: documentation blocks (RFC 5737) for
-/// the public side, the shared block (RFC 6598) behind a carrier's translation.
+/// the public side, the shared block (RFC 6598) behind carrier-grade NAT.
 /// </summary>
 public static class Provider
 {

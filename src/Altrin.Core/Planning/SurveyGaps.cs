@@ -37,7 +37,7 @@ public static class SurveyGaps
                 new(
                     PortRef.Street,
                     "Whether the home gets a public address is not known.",
-                    "Compare the WAN address on the gateway's page with the address that an outside service sees. 100.64 to 100.127, 10, 172.16 to 172.31 or 192.168 on the outside means that something further out translates; then ask the provider."
+                    "Compare the WAN address on the gateway's page with the address that an outside service sees. 100.64 to 100.127, 10, 172.16 to 172.31 or 192.168 on the outside means that something further out does NAT; then ask the provider."
                 )
             );
         }

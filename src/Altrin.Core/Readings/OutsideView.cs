@@ -8,7 +8,7 @@ namespace Altrin.Core.Readings;
 /// <summary>
 /// What follows when the address that the outside sees is held against the WAN address of the outermost box of one's own.
 /// </summary>
-/// <param name="Beyond">Whether something further out than that box translates.</param>
+/// <param name="Beyond">Whether something further out than that box does NAT.</param>
 /// <param name="Translations">How many translations lie between the home and the internet, in words.</param>
 /// <param name="Inbound">What that means for connections from outside.</param>
 /// <param name="Unproven">What it leaves unproven, and how it would be settled.</param>
@@ -143,7 +143,7 @@ public sealed record OutsideView(Known Beyond, string Translations, string Inbou
     /// <summary>What accepting it writes, in words.</summary>
     internal const string CarrierOffer = "Carrier-grade NAT: several customers share one public address";
 
-    /// <summary>The same service behind the provider's own translation.</summary>
+    /// <summary>The same service behind carrier-grade NAT.</summary>
     internal static SetService Translating { get; } = new(Partial<ServiceFacts>.With(s => s.Kind, ServiceKind.CarrierNat));
 
     private static string Counted(int count) =>

@@ -88,7 +88,7 @@ internal static class RouteStatements
         };
     }
 
-    /// <summary>Whom a route passes before the internet: the routers of the home, and the provider where it translates.</summary>
+    /// <summary>Whom a route passes before the internet: the routers of the home, and the provider where it does NAT.</summary>
     private static List<Passed> Through(Trace expected, TraceRead trace) =>
         [
             .. expected.Hops.Where(h =>
@@ -122,7 +122,7 @@ internal static class RouteStatements
         else if (more.Count > 0)
         {
             yield return new(
-                $"A private network lies further out, at {more[0]}: another box, the building's, or the provider's, many of whom number their own routers from 10.0.0.0/8. A private hop proves the network, not a translation: the WAN address on the page of the outermost box settles it.",
+                $"A private network lies further out, at {more[0]}: another box, the building's, or the provider's, many of whom number their own routers from 10.0.0.0/8. A private hop proves the network, not NAT: the WAN address on the page of the outermost box settles it.",
                 []
             );
         }

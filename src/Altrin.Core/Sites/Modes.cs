@@ -18,7 +18,7 @@ public abstract record BoxMode
     public virtual Uplink? Joins => null;
 }
 
-/// <summary>Own subnet behind a translation.</summary>
+/// <summary>Own subnet behind NAT.</summary>
 /// <param name="Wan">How the WAN side comes by its address.</param>
 /// <param name="Lan">Own address and prefix on the LAN side.</param>
 /// <param name="Server">Its DHCP server, on or off.</param>

@@ -78,12 +78,12 @@ public enum BoxKind
 public enum ModeKind
 {
     /// <summary>
-    /// Own subnet, translation between WAN and LAN. With its DHCP server off and the cable in a LAN port: an access point (LAN to LAN,
+    /// Own subnet, NAT between WAN and LAN. With its DHCP server off and the cable in a LAN port: an access point (LAN to LAN,
     /// DHCP off).
     /// </summary>
     Router,
 
-    /// <summary>All ports and radios in one segment, no translation.</summary>
+    /// <summary>All ports and radios in one segment, no NAT.</summary>
     AccessPoint,
 
     /// <summary>A gateway that stops routing: the next box gets the public address.</summary>

@@ -50,11 +50,11 @@ public sealed record PublicFixed(InterfaceAddress Address, Ipv4Address Gateway, 
     public IReadOnlyList<Ipv4Address> DnsServers { get; init; } = [];
 }
 
-/// <summary>The provider translates too: no public address of one's own (RFC 6598, from memory).</summary>
+/// <summary>The provider does NAT too: no public address of one's own (RFC 6598, from memory).</summary>
 public sealed record CarrierNat(int? DownMbps, int? UpMbps) : Service(DownMbps, UpMbps)
 {
     /// <summary>
-    /// The block between the carrier's translation and its customers; null where not read: 100.64.0.0/10 then stands for it.
+    /// The block between carrier-grade NAT and its customers; null where not read: 100.64.0.0/10 then stands for it.
     /// </summary>
     public Subnet? Inside { get; init; }
 }
@@ -102,6 +102,6 @@ public enum ServiceKind
     /// <summary>One public address that stays; needs the address and the gateway of the provider's letter.</summary>
     PublicFixed,
 
-    /// <summary>The provider translates too (carrier-grade NAT).</summary>
+    /// <summary>The provider does NAT too (carrier-grade NAT).</summary>
     CarrierNat,
 }

@@ -74,7 +74,7 @@ internal static partial class QuickService
                                 Access = service.Access,
                                 HandOff = service.HandOff,
                             },
-                        "the provider translates"
+                        "carrier-grade NAT"
                     )
                     : null,
             text =>

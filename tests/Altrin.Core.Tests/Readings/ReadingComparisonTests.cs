@@ -142,7 +142,7 @@ public sealed class ReadingComparisonTests
                 "traceroute to 198.51.100.10 (198.51.100.10)\n 1  192.168.8.1  1 ms\n 2  10.3.0.1  2 ms\n 3  198.51.100.10  3 ms",
                 "route:1",
                 Agreement.Disagrees,
-                "A private hop proves the network, not a translation",
+                "A private hop proves the network, not NAT",
                 ""
             },
             {

@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>The provider translates too.</summary>
+/// <summary>The provider does NAT too.</summary>
 public static class CarrierNatRule
 {
     /// <summary>The rule.</summary>

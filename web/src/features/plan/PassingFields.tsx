@@ -8,7 +8,7 @@ import type { BoxSetting } from "../stations/designReading";
 import { Kept } from "./Kept";
 import { NewRoute } from "./NewRoute";
 
-/** What a router passes on and lets in: translation, ports on request, the host that gets the rest, ways typed in. Seldom touched, so folded. */
+/** What a router passes on and lets in: NAT, ports on request, the host that gets the rest, ways typed in. Seldom touched, so folded. */
 export function PassingFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
   const dmz = (to: string): Change => ({ kind: "setDmz", box, to: to === "" ? null : to });
   const switches: { label: string; on: boolean; make: (on: boolean) => Change }[] = [

@@ -95,7 +95,7 @@ function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state:
               </Box>
               <Box fontSize="sm">{said.how}</Box>
               <Box fontSize="sm" mt="1">
-                Gateway <Mono>{a.gateway ?? "none"}</Mono> · names <Mono>{a.dnsServers.join(" ") || "none"}</Mono>
+                Gateway <Mono>{a.gateway ?? "none"}</Mono> · DNS <Mono>{a.dnsServers.join(" ") || "none"}</Mono>
               </Box>
             </Card>
           );

@@ -42,7 +42,7 @@ const Svg = chakra("svg", { base: drawingStyle });
 /** A pointer that moved less than this has clicked. */
 const slack = 6;
 
-/** The terraces: what hangs where, who translates, and what is wrong there. Everything on it can be chosen, by pointer and by key. */
+/** The terraces: what hangs where, which box does NAT, and what is wrong there. Everything on it can be chosen, by pointer and by key. */
 export function Terraces({ drawing, zoom, least, choice, choose, path, changed, spoken, patching, fold, portName, linkName, svg: given }: Props) {
   const own = useRef<SVGSVGElement>(null);
   const svg = given ?? own;

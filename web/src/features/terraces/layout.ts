@@ -15,7 +15,7 @@ export interface LayoutOptions {
 export interface Drawing extends Piece {
   /** The line below which everything is the customer's. */
   street: number;
-  /** The provider's own translation, above the internet line. */
+  /** The provider's own NAT, above the internet line. */
   carrier: Rect | null;
   /** The end of the provider's line where nothing is plugged in yet. */
   socket: LaidPort | null;

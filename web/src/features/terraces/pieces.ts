@@ -51,7 +51,7 @@ export interface LaidWire {
 export interface LaidText extends Rect {
   text: string;
   kind: "heading" | "note" | "step";
-  /** A second translation is told in the colour of trouble. */
+  /** A second NAT is told in the colour of trouble. */
   again?: boolean;
 }
 

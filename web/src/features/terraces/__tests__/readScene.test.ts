@@ -109,7 +109,7 @@ describe("readScene", () => {
     expect(words([{ router: loft, does: true, number: 1 }])).toEqual([`${loft}: NAT`]);
   });
 
-  it("steps above the internet line where the provider translates", () => {
+  it("steps above the internet line where the provider does NAT", () => {
     const shared = { ...design, site: { ...design.site, service: { kind: "carrierNat" as const } } };
     expect(readScene(shared, proof).service.carrier).toBe(true);
   });
