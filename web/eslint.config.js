@@ -1,9 +1,7 @@
 import hooks from "eslint-plugin-react-hooks";
 import tseslint from "typescript-eslint";
 
-export default tseslint.config(
-  { ignores: ["dist", "src/api/schema.d.ts"] },
-  ...tseslint.configs.strict,
-  ...tseslint.configs.stylistic,
-  { plugins: { "react-hooks": hooks }, rules: { ...hooks.configs.recommended.rules } },
-);
+export default tseslint.config({ ignores: ["dist", "src/api/schema.d.ts"] }, ...tseslint.configs.strict, ...tseslint.configs.stylistic, {
+  plugins: { "react-hooks": hooks },
+  rules: { ...hooks.configs.recommended.rules },
+});

@@ -33,7 +33,8 @@ async function run(clients, seconds) {
   await Promise.all(Array.from({ length: clients }, (_, i) => work(i)));
   times.sort((a, b) => a - b);
   const share = (part) => `${times[Math.floor(times.length * part)].toFixed(0)} ms`;
-  console.log(`${clients} clients, ${seconds} s: answers ${JSON.stringify(answers)}, half within ${share(0.5)}, 95 of 100 within ${share(0.95)}`);
+  const times = `half within ${share(0.5)}, 95 of 100 within ${share(0.95)}`;
+  console.log(`${clients} clients, ${seconds} s: answers ${JSON.stringify(answers)}, ${times}`);
 }
 
 await run(1, 8);

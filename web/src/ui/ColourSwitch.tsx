@@ -2,7 +2,6 @@ import { chakra } from "@chakra-ui/react";
 import { type ColourChoice, useColourMode } from "./ColourMode";
 import { Select } from "./controls";
 
-
 const words: Record<ColourChoice, string> = { system: "Colours: system", light: "Colours: light", dark: "Colours: dark" };
 
 /** Light, dark, or as the system says. */

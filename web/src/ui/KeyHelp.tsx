@@ -4,9 +4,35 @@ import { Button } from "./controls";
 import { singleKeys, useSingleKeys, type Shortcut } from "./shortcuts";
 
 const Dialog = chakra("dialog", {
-  base: { m: "auto", p: "5", maxW: "34rem", width: "calc(100vw - 2rem)", maxH: "calc(100vh - 2rem)", overflowY: "auto", bg: "card", color: "ink", rounded: "lg", borderWidth: "1px", borderStyle: "solid", borderColor: "line.strong", "&::backdrop": { bg: "rgba(25, 29, 28, 0.55)" } },
+  base: {
+    m: "auto",
+    p: "5",
+    maxW: "34rem",
+    width: "calc(100vw - 2rem)",
+    maxH: "calc(100vh - 2rem)",
+    overflowY: "auto",
+    bg: "card",
+    color: "ink",
+    rounded: "lg",
+    borderWidth: "1px",
+    borderStyle: "solid",
+    borderColor: "line.strong",
+    "&::backdrop": { bg: "rgba(25, 29, 28, 0.55)" },
+  },
 });
-const Key = chakra("kbd", { base: { fontFamily: "mono", fontSize: "xs", px: "1.5", py: "0.5", rounded: "sm", borderWidth: "1px", borderStyle: "solid", borderColor: "line.strong", whiteSpace: "nowrap" } });
+const Key = chakra("kbd", {
+  base: {
+    fontFamily: "mono",
+    fontSize: "xs",
+    px: "1.5",
+    py: "0.5",
+    rounded: "sm",
+    borderWidth: "1px",
+    borderStyle: "solid",
+    borderColor: "line.strong",
+    whiteSpace: "nowrap",
+  },
+});
 
 const onDrawing: [string, string][] = [
   ["Arrow keys", "go to the next box, port, device or cable"],
@@ -46,7 +72,14 @@ export function KeyHelp({ open, close, shortcuts }: { open: boolean; close: () =
         ))}
       </Box>
       <chakra.label display="flex" gap="2" alignItems="center" minH="11" mt="3" cursor="pointer">
-        <chakra.input type="checkbox" width="18px" height="18px" accentColor="copper" checked={on} onChange={(e) => singleKeys.set(e.target.checked)} />
+        <chakra.input
+          type="checkbox"
+          width="18px"
+          height="18px"
+          accentColor="copper"
+          checked={on}
+          onChange={(e) => singleKeys.set(e.target.checked)}
+        />
         Single keys act by themselves
       </chakra.label>
       <Button mt="2" onClick={close}>

@@ -13,7 +13,8 @@ interface Props extends Omit<ComponentProps<typeof DraftInput>, "value" | "save"
 
 /** A field for a whole number, or nothing. */
 export function NumberInput({ value, expected, save, attempt, ...input }: Props) {
-  const read = (draft: string | null): number | null | undefined => (draft === "" ? null : draft !== null && /^\d+$/.test(draft) ? Number(draft) : undefined);
+  const read = (draft: string | null): number | null | undefined =>
+    draft === "" ? null : draft !== null && /^\d+$/.test(draft) ? Number(draft) : undefined;
   return (
     <DraftInput
       {...input}

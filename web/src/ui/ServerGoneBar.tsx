@@ -15,7 +15,9 @@ export function ServerGoneBar() {
       }
     };
     const queries = client.getQueryCache().subscribe((event) => look(event.query.state.error ?? event.query.state.fetchFailureReason));
-    const mutations = client.getMutationCache().subscribe((event) => look(event.mutation?.state.error ?? event.mutation?.state.failureReason));
+    const mutations = client
+      .getMutationCache()
+      .subscribe((event) => look(event.mutation?.state.error ?? event.mutation?.state.failureReason));
     return () => {
       queries();
       mutations();

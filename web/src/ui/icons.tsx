@@ -1,4 +1,17 @@
-import { Gamepad2, HardDrive, Laptop, Monitor, Package, Printer, Smartphone, Tablet, ToggleRight, Tv, Video, type LucideIcon } from "lucide-react";
+import {
+  Gamepad2,
+  HardDrive,
+  Laptop,
+  Monitor,
+  Package,
+  Printer,
+  Smartphone,
+  Tablet,
+  ToggleRight,
+  Tv,
+  Video,
+  type LucideIcon,
+} from "lucide-react";
 import type { Schemas } from "../api/client";
 
 /** One sign for each kind of device; the list is complete by its type. */
@@ -15,4 +28,3 @@ export const deviceIcons: Record<Schemas["DeviceKind"], LucideIcon> = {
   storage: HardDrive,
   other: Package,
 };
-

@@ -8,7 +8,17 @@ export function Card(props: BoxProps & { ref?: Ref<HTMLDivElement> }) {
 }
 
 /** A label above its control; the control gets the id. */
-export function Labelled({ label, error, hint, children }: { label: string; error?: string | null; hint?: string; children: (ids: { id: string; "aria-describedby"?: string }) => ReactNode }) {
+export function Labelled({
+  label,
+  error,
+  hint,
+  children,
+}: {
+  label: string;
+  error?: string | null;
+  hint?: string;
+  children: (ids: { id: string; "aria-describedby"?: string }) => ReactNode;
+}) {
   const id = useId();
   const note = error ?? hint;
   return (
@@ -41,9 +51,21 @@ export const levelColour = (level: Level) => marks[level].colour;
 /** Told by shape as well as by colour: an octagon stops, a triangle warns, a circle is sound. */
 export function Mark({ level, number, size = 18 }: { level: Level; number?: number; size?: number }) {
   const shape =
-    level === "willNotWork" ? "M6 1h8l5 5v8l-5 5H6l-5-5V6z" : level === "sound" ? "M10 1a9 9 0 1 0 0 18 9 9 0 0 0 0-18z" : "M10 1.5 19 18H1z";
+    level === "willNotWork"
+      ? "M6 1h8l5 5v8l-5 5H6l-5-5V6z"
+      : level === "sound"
+        ? "M10 1a9 9 0 1 0 0 18 9 9 0 0 0 0-18z"
+        : "M10 1.5 19 18H1z";
   return (
-    <chakra.svg viewBox="0 0 20 20" width={`${size}px`} height={`${size}px`} flexShrink={0} color={marks[level].colour} role="img" aria-label={number === undefined ? marks[level].word : `${number}, ${marks[level].word}`}>
+    <chakra.svg
+      viewBox="0 0 20 20"
+      width={`${size}px`}
+      height={`${size}px`}
+      flexShrink={0}
+      color={marks[level].colour}
+      role="img"
+      aria-label={number === undefined ? marks[level].word : `${number}, ${marks[level].word}`}
+    >
       <path d={shape} fill="currentColor" />
       {number !== undefined && (
         <chakra.text x="10" y={level === "concern" ? "15.5" : "13.8"} textAnchor="middle" fontSize="10.5px" fontWeight="700" fill="card">

@@ -25,7 +25,8 @@ export interface Shortcut {
   act: () => void;
 }
 
-const typing = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || ["INPUT", "SELECT", "TEXTAREA"].includes(target.tagName));
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement && (target.isContentEditable || ["INPUT", "SELECT", "TEXTAREA"].includes(target.tagName));
 
 /** Listens for keys while the calling view is shown. Nothing is taken from a field that is being typed in. */
 export function useShortcuts(shortcuts: readonly Shortcut[]): void {

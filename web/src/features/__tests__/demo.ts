@@ -4,7 +4,10 @@ import type { Design, Proof } from "../../api/client";
 
 const read = (path: string) => JSON.parse(readFileSync(resolve(__dirname, "../../../..", path), "utf8")) as unknown;
 
-/** The demo home as found, or another sample as planned, and what the server proves of it: the approved file that the server's own tests keep current. */
+/**
+ * The demo home as found, or another sample as planned, and what the server proves of it: the approved file that the server's own tests
+ * keep current.
+ */
 export function demo(name = "pottery-house"): { design: Design; proof: Proof } {
   const file = read(`samples/${name}.json`) as Design;
   const proof = read(`tests/Altrin.Formats.Tests/Approved/${name}.proof.json`) as Proof;

@@ -43,7 +43,13 @@ export function JobRow({ job, onChanged, onDuplicate }: Props) {
             edit.mutate({ name: renaming, archived: null });
           }}
         >
-          <Input aria-label={`New name of ${job.name}`} value={renaming} maxLength={80} autoFocus onChange={(e) => setRenaming(e.target.value)} />
+          <Input
+            aria-label={`New name of ${job.name}`}
+            value={renaming}
+            maxLength={80}
+            autoFocus
+            onChange={(e) => setRenaming(e.target.value)}
+          />
           <Button type="submit" variant="main">
             Rename
           </Button>
@@ -58,13 +64,28 @@ export function JobRow({ job, onChanged, onDuplicate }: Props) {
             Rename
           </Button>
         )}
-        <chakra.a href={`/api/jobs/${job.id}/design`} download textDecoration="none" display="inline-flex" alignItems="center" minH="8" px="3" fontWeight="600" color="ink" aria-label={`Save as file: ${job.name}`}>
+        <chakra.a
+          href={`/api/jobs/${job.id}/design`}
+          download
+          textDecoration="none"
+          display="inline-flex"
+          alignItems="center"
+          minH="8"
+          px="3"
+          fontWeight="600"
+          color="ink"
+          aria-label={`Save as file: ${job.name}`}
+        >
           Save as file
         </chakra.a>
         <Button variant="quiet" aria-label={`Duplicate ${job.name}`} onClick={() => onDuplicate(`${job.name.slice(0, 73)}, copy`)}>
           Duplicate
         </Button>
-        <Button variant="quiet" aria-label={`${job.archived ? "Take back" : "Archive"} ${job.name}`} onClick={() => edit.mutate({ name: null, archived: !job.archived })}>
+        <Button
+          variant="quiet"
+          aria-label={`${job.archived ? "Take back" : "Archive"} ${job.name}`}
+          onClick={() => edit.mutate({ name: null, archived: !job.archived })}
+        >
           {job.archived ? "Take back" : "Archive"}
         </Button>
       </Flex>

@@ -36,13 +36,22 @@ export function JobsPage() {
   const importing = useMutation({
     mutationFn: async (file: File) => {
       const text = await file.text();
-      return unwrap(api.POST("/api/jobs/import", { body: text as never, bodySerializer: (b) => b as unknown as string, headers: { "content-type": "application/json" } }));
+      return unwrap(
+        api.POST("/api/jobs/import", {
+          body: text as never,
+          bodySerializer: (b) => b as unknown as string,
+          headers: { "content-type": "application/json" },
+        }),
+      );
     },
     onMutate: () => setRefused(null),
     onSuccess: open,
     onError: (error, file) => {
       const problem = error instanceof ProblemError ? error.problem : null;
-      setRefused({ name: file.name, errors: problem?.errors ?? [{ pointer: "", found: "a file that was not taken", allowed: error.message }] });
+      setRefused({
+        name: file.name,
+        errors: problem?.errors ?? [{ pointer: "", found: "a file that was not taken", allowed: error.message }],
+      });
     },
   });
   const refresh = () => client.invalidateQueries({ queryKey: ["jobs"] });
@@ -94,12 +103,21 @@ export function JobsPage() {
           <Waiting what="Reading the jobs" />
         ) : jobs.data.items.length === 0 ? (
           <Card>
-            {wanted ? `No ${archived ? "archived" : "open"} job has "${wanted}" in its name.` : archived ? "No job is archived." : "No job yet. Begin with a new one below, or open a design file."}
+            {wanted
+              ? `No ${archived ? "archived" : "open"} job has "${wanted}" in its name.`
+              : archived
+                ? "No job is archived."
+                : "No job yet. Begin with a new one below, or open a design file."}
           </Card>
         ) : (
           <Box as="ul" display="grid" gap="2" aria-label={archived ? "Archived jobs" : "Open jobs"}>
             {jobs.data.items.map((job) => (
-              <JobRow key={job.id} job={job} onChanged={() => void refresh()} onDuplicate={(name) => create.mutate({ name, from: job.id })} />
+              <JobRow
+                key={job.id}
+                job={job}
+                onChanged={() => void refresh()}
+                onDuplicate={(name) => create.mutate({ name, from: job.id })}
+              />
             ))}
           </Box>
         )}

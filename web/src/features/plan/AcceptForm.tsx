@@ -21,13 +21,25 @@ export function AcceptForm({ finding, accept, close }: { finding: Finding; accep
         e.preventDefault();
         if (ready) {
           localStorage.setItem(kept, by.trim());
-          accept([{ kind: "acceptFinding", finding: finding.identity, severe: finding.severity === "willNotWork", reason: reason.trim(), by: by.trim() }]);
+          accept([
+            {
+              kind: "acceptFinding",
+              finding: finding.identity,
+              severe: finding.severity === "willNotWork",
+              reason: reason.trim(),
+              by: by.trim(),
+            },
+          ]);
           close();
         }
       }}
     >
-      <Labelled label="Why may it stay?">{(ids) => <Input {...ids} value={reason} maxLength={500} autoFocus onChange={(e) => setReason(e.target.value)} />}</Labelled>
-      <Labelled label="Who says so?">{(ids) => <Input {...ids} value={by} maxLength={80} onChange={(e) => setBy(e.target.value)} />}</Labelled>
+      <Labelled label="Why may it stay?">
+        {(ids) => <Input {...ids} value={reason} maxLength={500} autoFocus onChange={(e) => setReason(e.target.value)} />}
+      </Labelled>
+      <Labelled label="Who says so?">
+        {(ids) => <Input {...ids} value={by} maxLength={80} onChange={(e) => setBy(e.target.value)} />}
+      </Labelled>
       {finding.severity === "willNotWork" && (
         <Box fontSize="sm" color="muted">
           It will still not work: a word mends nothing.

@@ -33,7 +33,12 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
       <Card display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="3">
         <Labelled label="Mode">
           {(ids) => (
-            <Select {...ids} value={setting?.mode ?? ""} disabled={tools.busy} onChange={(e) => tools.act([{ kind: "setMode", box: box.id, mode: e.target.value as BoxSetting["mode"] }])}>
+            <Select
+              {...ids}
+              value={setting?.mode ?? ""}
+              disabled={tools.busy}
+              onChange={(e) => tools.act([{ kind: "setMode", box: box.id, mode: e.target.value as BoxSetting["mode"] }])}
+            >
               {!setting && <option value="">on the shelf, not in use</option>}
               {box.profile.modes.map((mode) => (
                 <option key={mode} value={mode}>
@@ -43,20 +48,44 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
             </Select>
           )}
         </Labelled>
-        {setting && (design.site.places?.length ?? 0) > 0 && <PlaceSelect label="Stands in" design={design} value={setting.place ?? null} disabled={tools.busy} onChange={(place) => tools.act([{ kind: "standIn", box: box.id, place }])} />}
+        {setting && (design.site.places?.length ?? 0) > 0 && (
+          <PlaceSelect
+            label="Stands in"
+            design={design}
+            value={setting.place ?? null}
+            disabled={tools.busy}
+            onChange={(place) => tools.act([{ kind: "standIn", box: box.id, place }])}
+          />
+        )}
         {setting?.mode === "router" && <RouterFields box={box} setting={setting} design={design} tools={tools} />}
-        {(setting?.mode === "repeater" || setting?.mode === "wirelessBridge") && <UplinkFields box={box} setting={setting} design={design} tools={tools} />}
-        {setting?.mode === "router" && box.profile.radios.length > 0 && <RouterUplink box={box} setting={setting} design={design} tools={tools} />}
+        {(setting?.mode === "repeater" || setting?.mode === "wirelessBridge") && (
+          <UplinkFields box={box} setting={setting} design={design} tools={tools} />
+        )}
+        {setting?.mode === "router" && box.profile.radios.length > 0 && (
+          <RouterUplink box={box} setting={setting} design={design} tools={tools} />
+        )}
         {setting?.mode === "switch" && setting.page && <VlanFields box={box} setting={setting} tools={tools} />}
         {setting?.mode === "satellite" && <SatelliteFields box={box} setting={setting} design={design} tools={tools} />}
         {setting && setting.mode !== "router" && setting.mode !== "bridge" && setting.page && (
-          <HostAddressFields legend="Management address" address={setting.page} tools={tools} make={(address) => ({ kind: "setPageAddress", box: box.id, address })} />
+          <HostAddressFields
+            legend="Management address"
+            address={setting.page}
+            tools={tools}
+            make={(address) => ({ kind: "setPageAddress", box: box.id, address })}
+          />
         )}
-        {setting?.mode === "bridge" && <Box fontSize="sm">It passes the public address on to the next box. Its Wi-Fi is off.{setting.page?.address && ` Its page may answer at ${setting.page.address}.`}</Box>}
+        {setting?.mode === "bridge" && (
+          <Box fontSize="sm">
+            It passes the public address on to the next box. Its Wi-Fi is off.
+            {setting.page?.address && ` Its page may answer at ${setting.page.address}.`}
+          </Box>
+        )}
         {setting?.radios?.map((radio) => (
           <RadioFields key={radio.radio} box={box} radio={radio} design={design} tools={tools} />
         ))}
-        {setting?.mode === "accessPoint" && (setting.radios?.length ?? 0) > 0 && <PointGuestFields box={box.id} setting={setting} tools={tools} />}
+        {setting?.mode === "accessPoint" && (setting.radios?.length ?? 0) > 0 && (
+          <PointGuestFields box={box.id} setting={setting} tools={tools} />
+        )}
       </Card>
       {setting && <Cables owner={box.id} ends={box.profile.ports.map((p) => `${box.id}/${p.id}`)} design={design} tools={tools} />}
       {setting && (

@@ -41,7 +41,14 @@ export function Cables({ owner, ends, design, tools }: Props) {
                   {cable.lengthMetres ? `, ${cable.lengthMetres} m` : ""}
                 </chakra.span>
               </Box>
-              <Button variant="quiet" flexShrink={0} whiteSpace="nowrap" disabled={tools.busy} aria-label={`Pull out the cable from ${endName(design, end)} to ${endName(design, otherEnd(cable, end))}`} onClick={() => tools.act([{ kind: "unpatch", cable: cable.id }])}>
+              <Button
+                variant="quiet"
+                flexShrink={0}
+                whiteSpace="nowrap"
+                disabled={tools.busy}
+                aria-label={`Pull out the cable from ${endName(design, end)} to ${endName(design, otherEnd(cable, end))}`}
+                onClick={() => tools.act([{ kind: "unpatch", cable: cable.id }])}
+              >
                 Pull out
               </Button>
             </Flex>
@@ -78,7 +85,10 @@ export function Cables({ owner, ends, design, tools }: Props) {
             )}
           </Labelled>
           <WordSelect label="Cable" words={mediumWords} value={medium} onChange={setMedium} />
-          <Button disabled={tools.busy || there === ""} onClick={() => tools.act([{ kind: "patch", a: here, b: there, known: { ...notLookedAt, medium } }])}>
+          <Button
+            disabled={tools.busy || there === ""}
+            onClick={() => tools.act([{ kind: "patch", a: here, b: there, known: { ...notLookedAt, medium } }])}
+          >
             Plug in
           </Button>
         </Box>

@@ -17,7 +17,13 @@ export default function ComparePane({ state }: { state: JobState }) {
     after: { revision: state.revision, setUp: state.proof.setUp },
     before: { revision: parent ?? state.revision, setUp: state.proof.setUp },
   }));
-  const subjects = useMemo(() => new Set((compared.data?.changes ?? []).flatMap((c) => c.subjects).flatMap((s) => [`box ${s}`, `device ${s}`, `cable ${s}`, `port ${s}`])), [compared.data]);
+  const subjects = useMemo(
+    () =>
+      new Set(
+        (compared.data?.changes ?? []).flatMap((c) => c.subjects).flatMap((s) => [`box ${s}`, `device ${s}`, `cable ${s}`, `port ${s}`]),
+      ),
+    [compared.data],
+  );
   const leave = () => {
     const next = new URLSearchParams(query);
     for (const name of ["compare", "before", "after"]) {
@@ -48,7 +54,12 @@ export default function ComparePane({ state }: { state: JobState }) {
             lead={
               <Flex role="group" aria-label="Which version is drawn" gap="1">
                 {(["before", "after"] as const).map((which) => (
-                  <Button key={which} variant={side === which ? "act" : "quiet"} aria-pressed={side === which} onClick={() => setSide(which)}>
+                  <Button
+                    key={which}
+                    variant={side === which ? "act" : "quiet"}
+                    aria-pressed={side === which}
+                    onClick={() => setSide(which)}
+                  >
                     {which === "before" ? "Before" : "After"}
                   </Button>
                 ))}
@@ -61,7 +72,16 @@ export default function ComparePane({ state }: { state: JobState }) {
           <Waiting what="Comparing" />
         )}
       </Flex>
-      <Box order={{ base: 1, lg: 2 }} bg="card" p="4" borderLeftWidth={{ lg: "1px" }} borderLeftStyle="solid" borderColor="line" overflowY={{ lg: "auto" }} minH="0">
+      <Box
+        order={{ base: 1, lg: 2 }}
+        bg="card"
+        p="4"
+        borderLeftWidth={{ lg: "1px" }}
+        borderLeftStyle="solid"
+        borderColor="line"
+        overflowY={{ lg: "auto" }}
+        minH="0"
+      >
         <Flex justify="space-between" align="center" gap="2">
           <chakra.h1 fontSize="xl">What changed</chakra.h1>
           <Button onClick={leave}>Back to the plan</Button>

@@ -46,7 +46,12 @@ export function DeviceInspector({ device, design, proof, tools }: Props) {
             )}
           </Box>
         )}
-        <HostAddressFields legend="Its address" address={setting?.address ?? { kind: "automatic" }} tools={tools} make={(address) => ({ kind: "setDeviceAddress", device: device.id, address })} />
+        <HostAddressFields
+          legend="Its address"
+          address={setting?.address ?? { kind: "automatic" }}
+          tools={tools}
+          make={(address) => ({ kind: "setDeviceAddress", device: device.id, address })}
+        />
         <Labelled label="Wi-Fi that it joins" hint="A cable, where there is one, is preferred.">
           {(ids) => (
             <Select

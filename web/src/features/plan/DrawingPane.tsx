@@ -56,20 +56,34 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
   const narrow = room.w < 600;
   // The room is taken in coarse steps, so that a scroll bar or a notice does not lay everything out anew.
   const target = useMemo(() => ({ w: narrow ? 420 : 880, h: narrow ? 700 : many ? 640 : 520 }), [narrow, many]);
-  const drawing = useMemo(() => layout(scene, { room: target, folded: (box) => folds.get(box) ?? many, compact: many }), [scene, target, folds, many]);
+  const drawing = useMemo(
+    () => layout(scene, { room: target, folded: (box) => folds.get(box) ?? many, compact: many }),
+    [scene, target, folds, many],
+  );
   const changed = useChanged(drawing);
   const fit = Math.max(0.3, Math.min((room.w - 2) / drawing.w, narrow ? 9 : (room.h - 2) / drawing.h, 1.15));
   const scale = zoom ?? (narrow ? Math.max(fit, 0.62) : fit);
-  const step = (up: boolean) => setZoom((up ? steps.find((s) => s > scale + 0.01) : [...steps].reverse().find((s) => s < scale - 0.01)) ?? scale);
+  const step = (up: boolean) =>
+    setZoom((up ? steps.find((s) => s > scale + 0.01) : [...steps].reverse().find((s) => s < scale - 0.01)) ?? scale);
 
   const path = useMemo(() => way ?? wayOf(proof, choice), [way, proof, choice]);
-  const spoken = useMemo(() => new Set(choice?.kind === "finding" ? (proof.findings.find((f) => f.identity === choice.id)?.subjects ?? []).flatMap((s) => [s, s.split(/[/:]/)[0] ?? s]) : []), [proof, choice]);
+  const spoken = useMemo(
+    () =>
+      new Set(
+        choice?.kind === "finding"
+          ? (proof.findings.find((f) => f.identity === choice.id)?.subjects ?? []).flatMap((s) => [s, s.split(/[/:]/)[0] ?? s])
+          : [],
+      ),
+    [proof, choice],
+  );
   const chosen = choice?.kind === "box" ? drawing.boxes.find((b) => b.box.id === choice.id) : undefined;
   const fold = (box: string) => setFolds(new Map(folds).set(box, !(folds.get(box) ?? many)));
   const linkName = (id: string) => {
     const cable = setUpOf(design).cables.find((c) => c.id === id);
     const fact = proof.facts.links.find((l) => l.id === id);
-    return cable ? [`Cable from ${endName(design, cable.from)} to ${endName(design, cable.to)}`, cableWords(cable, fact)].filter(Boolean).join(", ") : id;
+    return cable
+      ? [`Cable from ${endName(design, cable.from)} to ${endName(design, cable.to)}`, cableWords(cable, fact)].filter(Boolean).join(", ")
+      : id;
   };
   const portName = (id: string) => {
     const cable = cableAt(design, id);
@@ -91,13 +105,39 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
         <Button variant="quiet" px="2" aria-label="Larger" title="Larger (+)" onClick={() => step(true)}>
           <Plus size={16} aria-hidden />
         </Button>
-        <Button variant="quiet" px="2" aria-label="Fit the drawing" title="Fit (0)" aria-pressed={zoom === null} onClick={() => setZoom(null)}>
+        <Button
+          variant="quiet"
+          px="2"
+          aria-label="Fit the drawing"
+          title="Fit (0)"
+          aria-pressed={zoom === null}
+          onClick={() => setZoom(null)}
+        >
           <Maximize2 size={16} aria-hidden /> Fit
         </Button>
       </Flex>
       <Box position="relative" flex="1" minH={{ base: "24rem", lg: "0" }} display="flex">
         {patching.from && (
-          <Flex role="status" position="absolute" bottom="3" left="50%" transform="translateX(-50%)" zIndex="1" maxW="95%" align="center" gap="2" px="3" py="1" rounded="lg" bg="card" borderWidth="2px" borderStyle="solid" borderColor="copper" fontWeight="600" fontSize="sm">
+          <Flex
+            role="status"
+            position="absolute"
+            bottom="3"
+            left="50%"
+            transform="translateX(-50%)"
+            zIndex="1"
+            maxW="95%"
+            align="center"
+            gap="2"
+            px="3"
+            py="1"
+            rounded="lg"
+            bg="card"
+            borderWidth="2px"
+            borderStyle="solid"
+            borderColor="copper"
+            fontWeight="600"
+            fontSize="sm"
+          >
             <span>Choose the other end of the cable: a free port or a device.</span>
             <Button variant="quiet" flexShrink={0} onClick={() => patching.start(null)}>
               Give up
@@ -125,7 +165,21 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
             }
           }}
         >
-          <Terraces drawing={drawing} zoom={scale} least={Math.floor((room.w - 1) / scale)} choice={choice} choose={choose} path={path} changed={marked ?? changed} spoken={spoken} patching={patching} fold={fold} portName={portName} linkName={linkName} svg={svg} />
+          <Terraces
+            drawing={drawing}
+            zoom={scale}
+            least={Math.floor((room.w - 1) / scale)}
+            choice={choice}
+            choose={choose}
+            path={path}
+            changed={marked ?? changed}
+            spoken={spoken}
+            patching={patching}
+            fold={fold}
+            portName={portName}
+            linkName={linkName}
+            svg={svg}
+          />
           {tools && chosen && <ModeChips laid={chosen} scale={scale} design={design} busy={tools.busy} act={tools.act} />}
         </Box>
       </Box>
@@ -141,7 +195,7 @@ function wayOf(proof: Proof, choice: Choice | null): { links: ReadonlySet<string
   }
   const links = new Set<string>();
   if (choice?.kind === "box") {
-    for (let at: string | undefined = choice.id; at; ) {
+    for (let at: string | undefined = choice.id; at;) {
       const up = proof.facts.uplinks.find((u) => u.owner === at);
       if (!up || links.has(up.link)) {
         break;

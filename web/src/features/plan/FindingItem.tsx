@@ -29,13 +29,35 @@ interface Props {
 export function FindingItem({ finding, number, following, offer, chosen, choose }: Props) {
   const [accepting, setAccepting] = useState(false);
   return (
-    <chakra.li data-finding={finding.identity} display="grid" gridTemplateColumns="24px minmax(0, 1fr)" gap="2" rounded="md" outline={chosen ? "2px solid" : undefined} outlineColor="copper" outlineOffset="6px">
+    <chakra.li
+      data-finding={finding.identity}
+      display="grid"
+      gridTemplateColumns="24px minmax(0, 1fr)"
+      gap="2"
+      rounded="md"
+      outline={chosen ? "2px solid" : undefined}
+      outlineColor="copper"
+      outlineOffset="6px"
+    >
       <Box pt="0.5">
         <Mark level={finding.severity} number={number} size={24} />
       </Box>
       <Box minW="0">
         <chakra.h2 fontSize="md" css={{ overflowWrap: "anywhere" }}>
-          <chakra.button type="button" font="inherit" color="inherit" textAlign="start" cursor="pointer" minH="6" bg="transparent" aria-pressed={chosen} onClick={() => choose(chosen ? null : finding.identity)} _hover={{ color: "copper" }} _focusVisible={{ outlineWidth: "2px", outlineOffset: "1px" }} rounded="sm">
+          <chakra.button
+            type="button"
+            font="inherit"
+            color="inherit"
+            textAlign="start"
+            cursor="pointer"
+            minH="6"
+            bg="transparent"
+            aria-pressed={chosen}
+            onClick={() => choose(chosen ? null : finding.identity)}
+            _hover={{ color: "copper" }}
+            _focusVisible={{ outlineWidth: "2px", outlineOffset: "1px" }}
+            rounded="sm"
+          >
             <Said text={finding.what} />
           </chakra.button>
         </chakra.h2>
@@ -46,7 +68,9 @@ export function FindingItem({ finding, number, following, offer, chosen, choose 
         <Flex align="start" gap="3" mt="1" fontSize="sm">
           <chakra.details className="why" flex="1" minW="0">
             <chakra.summary cursor="pointer" color="muted" minH="6">
-              Why{following.length > 0 && (following.length === 1 ? ", and 1 more that follows" : `, and ${following.length} more that follow`)}
+              Why
+              {following.length > 0 &&
+                (following.length === 1 ? ", and 1 more that follows" : `, and ${following.length} more that follow`)}
             </chakra.summary>
             {finding.hurts && (
               <Box mt="1">
@@ -63,7 +87,18 @@ export function FindingItem({ finding, number, following, offer, chosen, choose 
             </Box>
           </chakra.details>
           {!accepting && (
-            <Button variant="quiet" px="1.5" py="0" minH="6" fontWeight="400" fontSize="sm" color="muted" disabled={offer.disabled} aria-label={`Accept: ${finding.what}`} onClick={() => setAccepting(true)}>
+            <Button
+              variant="quiet"
+              px="1.5"
+              py="0"
+              minH="6"
+              fontWeight="400"
+              fontSize="sm"
+              color="muted"
+              disabled={offer.disabled}
+              aria-label={`Accept: ${finding.what}`}
+              onClick={() => setAccepting(true)}
+            >
               Accept
             </Button>
           )}
@@ -87,7 +122,13 @@ function Cures({ finding, offer }: { finding: Finding; offer: Offer }) {
       {here.length > 0 && (
         <Flex wrap="wrap" gap="1.5" mt="1.5">
           {here.map((remedy) => (
-            <Button key={remedy.label} variant={remedy.label === offer.first ? "main" : "act"} disabled={offer.disabled} onClick={() => offer.apply(remedy.changes)} fontSize="sm">
+            <Button
+              key={remedy.label}
+              variant={remedy.label === offer.first ? "main" : "act"}
+              disabled={offer.disabled}
+              onClick={() => offer.apply(remedy.changes)}
+              fontSize="sm"
+            >
               <span>
                 <Said text={remedy.label} />
                 {remedy.settles.length > 1 && (

@@ -77,8 +77,15 @@ export function GearList({ design, proof, chosen, choose }: Props) {
               <Row aria-pressed={chosen === device.id} onClick={() => choose("device", device.id)} py="1.5">
                 <Flex justify="space-between" gap="2" wrap="wrap">
                   <span>{device.name}</span>
-                  <chakra.span fontSize="sm" color={kind === "yes" ? "moss" : kind === undefined ? "muted" : kind === "unknown" ? "ochre" : "brick"}>
-                    {kind ? `internet: ${answerWords[kind]}` : setUp.devices.some((d) => d.device === device.id) ? "not proven" : "not in use"}
+                  <chakra.span
+                    fontSize="sm"
+                    color={kind === "yes" ? "moss" : kind === undefined ? "muted" : kind === "unknown" ? "ochre" : "brick"}
+                  >
+                    {kind
+                      ? `internet: ${answerWords[kind]}`
+                      : setUp.devices.some((d) => d.device === device.id)
+                        ? "not proven"
+                        : "not in use"}
                   </chakra.span>
                 </Flex>
                 {fact && (
@@ -102,7 +109,15 @@ function Ports({ box, design }: { box: Gear; design: Design }) {
         const end = `${box.id}/${port.id}`;
         const cable = cableAt(design, end);
         return (
-          <chakra.span key={port.id} px="1.5" rounded="sm" borderWidth="1px" borderStyle="solid" borderColor={cable ? "ink" : "line"} color={cable ? "ink" : "muted"}>
+          <chakra.span
+            key={port.id}
+            px="1.5"
+            rounded="sm"
+            borderWidth="1px"
+            borderStyle="solid"
+            borderColor={cable ? "ink" : "line"}
+            color={cable ? "ink" : "muted"}
+          >
             <Mono>{port.label}</Mono> {cable ? nameOf(design, otherEnd(cable, end).split("/")[0] ?? "") : "empty"}
           </chakra.span>
         );

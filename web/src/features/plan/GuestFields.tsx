@@ -11,11 +11,18 @@ import type { JobTools } from "../stations/useJob";
 
 /** The VLAN tag by which guests are on cables too. */
 export function GuestTag({ vlan, save }: { vlan: number | null; save: (vlan: number | null) => Promise<unknown> }) {
-  return <NumberInput label="Guest VLAN tag" placeholder="none: by radio only" expected="A number from 2 to 4094." value={vlan} save={save} />;
+  return (
+    <NumberInput label="Guest VLAN tag" placeholder="none: by radio only" expected="A number from 2 to 4094." value={vlan} save={save} />
+  );
 }
 
 /** A usual one to begin with; the router says so where it does not fit. */
-const usual = (box: string, setting: BoxSetting): Schemas["PartialOfGuestNetwork"] => ({ name: `${(setting.radios?.[0]?.name ?? box).slice(0, 24)}-guests`, security: "wpa2", lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" });
+const usual = (box: string, setting: BoxSetting): Schemas["PartialOfGuestNetwork"] => ({
+  name: `${(setting.radios?.[0]?.name ?? box).slice(0, 24)}-guests`,
+  security: "wpa2",
+  lan: "192.168.30.1/24",
+  pool: "192.168.30.20-192.168.30.199",
+});
 
 /** A router's network for guests: name, security, address and pool, or a way to add one. */
 export function GuestFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {
@@ -44,8 +51,22 @@ export function GuestFields({ box, setting, tools }: { box: string; setting: Box
       <DraftInput label="Guest network address" fontFamily="mono" {...field("lan")} />
       <DraftInput label="Guest DHCP pool" fontFamily="mono" {...field("pool")} />
       <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ vlan })])} />
-      <WordSelect label="Guest Wi-Fi security" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ security })])} />
-      {guest.security !== "open" && <SecretField job={tools.id} label="Guest Wi-Fi password" name="guest key" reference={guest.password ?? null} refer={(password) => tools.save([change({ password })])} />}
+      <WordSelect
+        label="Guest Wi-Fi security"
+        words={securityWords}
+        value={guest.security}
+        disabled={tools.busy}
+        onChange={(security) => tools.act([change({ security })])}
+      />
+      {guest.security !== "open" && (
+        <SecretField
+          job={tools.id}
+          label="Guest Wi-Fi password"
+          name="guest key"
+          reference={guest.password ?? null}
+          refer={(password) => tools.save([change({ password })])}
+        />
+      )}
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removeGuest", box }])}>
         Take the guest network away
       </Button>

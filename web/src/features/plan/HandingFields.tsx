@@ -19,16 +19,41 @@ export function HandingFields({ box, server, tools }: { box: string; server: Ser
   });
   const lease = (minutes: number | null): Change => ({ kind: "setLeaseTime", box, minutes });
   const leftOut: { label: string; on: boolean; make: (on: boolean) => Change }[] = [
-    { label: "Hands out no gateway", on: server.leavesOutGateway ?? false, make: (on) => ({ kind: "setServerGateway", box, gateway: null, leftOut: on }) },
-    { label: "Hands out no DNS server", on: server.leavesOutDns ?? false, make: (on) => ({ kind: "setDnsServers", box, dnsServers: [], leftOut: on }) },
+    {
+      label: "Hands out no gateway",
+      on: server.leavesOutGateway ?? false,
+      make: (on) => ({ kind: "setServerGateway", box, gateway: null, leftOut: on }),
+    },
+    {
+      label: "Hands out no DNS server",
+      on: server.leavesOutDns ?? false,
+      make: (on) => ({ kind: "setDnsServers", box, dnsServers: [], leftOut: on }),
+    },
   ];
   return (
     <Fold title="What comes with an address" mt="1.5">
       <Box display="grid" gap="1.5" mt="1.5">
         <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
-          <DraftInput label="Default gateway handed out" placeholder="itself" disabled={server.leavesOutGateway ?? false} value={server.gateway ?? ""} {...field((draft) => ({ kind: "setServerGateway", box, gateway: draft === "" ? null : draft, leftOut: false }))} />
-          <DraftInput label="DNS servers handed out" placeholder="itself" disabled={server.leavesOutDns ?? false} value={(server.dnsServers ?? []).join(", ")} {...field((draft) => ({ kind: "setDnsServers", box, dnsServers: listed(draft), leftOut: false }))} />
-          <DraftInput label="Domain" placeholder="none" value={server.domain ?? ""} {...field((draft) => ({ kind: "setServerDomain", box, domain: draft === "" ? null : draft }))} />
+          <DraftInput
+            label="Default gateway handed out"
+            placeholder="itself"
+            disabled={server.leavesOutGateway ?? false}
+            value={server.gateway ?? ""}
+            {...field((draft) => ({ kind: "setServerGateway", box, gateway: draft === "" ? null : draft, leftOut: false }))}
+          />
+          <DraftInput
+            label="DNS servers handed out"
+            placeholder="itself"
+            disabled={server.leavesOutDns ?? false}
+            value={(server.dnsServers ?? []).join(", ")}
+            {...field((draft) => ({ kind: "setDnsServers", box, dnsServers: listed(draft), leftOut: false }))}
+          />
+          <DraftInput
+            label="Domain"
+            placeholder="none"
+            value={server.domain ?? ""}
+            {...field((draft) => ({ kind: "setServerDomain", box, domain: draft === "" ? null : draft }))}
+          />
           <NumberInput
             label="Lease, minutes"
             placeholder="not read"

@@ -13,7 +13,11 @@ export function KeepDrawing({ svg, name }: { svg: RefObject<SVGSVGElement | null
       const { drawingFile, drawingPicture, keep } = await import("../terraces/exportDrawing");
       const file = await drawingFile(svg.current, name);
       const { width, height } = svg.current.viewBox.baseVal;
-      const slug = name.toLowerCase().replace(/[^a-z0-9]+/g, "-").replace(/^-|-$/g, "") || "home";
+      const slug =
+        name
+          .toLowerCase()
+          .replace(/[^a-z0-9]+/g, "-")
+          .replace(/^-|-$/g, "") || "home";
       keep(kind === "svg" ? new Blob([file], { type: "image/svg+xml" }) : await drawingPicture(file, width, height), `${slug}.${kind}`);
       setWrong(null);
     } catch (e) {
@@ -24,7 +28,14 @@ export function KeepDrawing({ svg, name }: { svg: RefObject<SVGSVGElement | null
     <>
       {wrong && <span role="alert">{wrong}</span>}
       {(["svg", "png"] as const).map((kind) => (
-        <Button key={kind} variant="quiet" px="2" aria-label={`Keep the drawing as ${kind.toUpperCase()}`} title={`Keep the drawing as ${kind.toUpperCase()}`} onClick={() => void keepAs(kind)}>
+        <Button
+          key={kind}
+          variant="quiet"
+          px="2"
+          aria-label={`Keep the drawing as ${kind.toUpperCase()}`}
+          title={`Keep the drawing as ${kind.toUpperCase()}`}
+          onClick={() => void keepAs(kind)}
+        >
           <Download size={16} aria-hidden /> {kind.toUpperCase()}
         </Button>
       ))}

@@ -20,15 +20,36 @@ export function PassOn({ box, setting, design, tools }: { box: Gear; setting: Bo
   const routers = design.site.boxes.filter((b) => b.id !== box.id && b.wanMac && setUpOf(design).boxes.some((s) => s.box === b.id));
   const ways: { words: string; passing: Passing | null }[] = [
     { words: "keeps it", passing: null },
-    ...(can.includes("port") ? box.profile.ports.filter((p) => p.role === "lan").map((p) => ({ words: `passes it to port ${p.label}`, passing: { kind: "port" as const, port: p.id, to: null } })) : []),
-    ...(["hardware", "mapping"] as const).filter((k) => can.includes(k)).flatMap((kind) => routers.map((r) => ({ words: `${kind === "hardware" ? "passes it" : "maps it"} to ${r.name}`, passing: { kind, port: null, to: r.wanMac ?? null } }))),
+    ...(can.includes("port")
+      ? box.profile.ports
+          .filter((p) => p.role === "lan")
+          .map((p) => ({ words: `passes it to port ${p.label}`, passing: { kind: "port" as const, port: p.id, to: null } }))
+      : []),
+    ...(["hardware", "mapping"] as const)
+      .filter((k) => can.includes(k))
+      .flatMap((kind) =>
+        routers.map((r) => ({
+          words: `${kind === "hardware" ? "passes it" : "maps it"} to ${r.name}`,
+          passing: { kind, port: null, to: r.wanMac ?? null },
+        })),
+      ),
   ];
   const now = setting.passing;
-  const chosen = now ? ways.findIndex(({ passing }) => passing?.kind === now.kind && (passing.port ?? null) === (now.port ?? null) && (passing.to ?? null) === (now.to ?? null)) : 0;
+  const chosen = now
+    ? ways.findIndex(
+        ({ passing }) =>
+          passing?.kind === now.kind && (passing.port ?? null) === (now.port ?? null) && (passing.to ?? null) === (now.to ?? null),
+      )
+    : 0;
   return (
     <Labelled label="Public address">
       {(ids) => (
-        <Select {...ids} value={chosen.toString()} disabled={tools.busy} onChange={(e) => tools.act([{ kind: "setPassing", box: box.id, passing: ways[Number(e.target.value)]?.passing ?? null }])}>
+        <Select
+          {...ids}
+          value={chosen.toString()}
+          disabled={tools.busy}
+          onChange={(e) => tools.act([{ kind: "setPassing", box: box.id, passing: ways[Number(e.target.value)]?.passing ?? null }])}
+        >
           {chosen < 0 && <option value="-1">{`passed to ${now?.to ?? nameOf(design, box.id)}`}</option>}
           {ways.map(({ words }, i) => (
             <option key={words} value={i}>
@@ -48,10 +69,27 @@ export function LineFields({ box, setting, tools }: { box: string; setting: BoxS
   return (
     <Fold title="What it tells the internet line">
       <Box display="grid" gap="1.5" mt="1.5">
-        <Tick label="The provider's login is typed in" on={line.login} disabled={tools.busy} set={(on) => tools.act([set({ login: on })])} />
+        <Tick
+          label="The provider's login is typed in"
+          on={line.login}
+          disabled={tools.busy}
+          set={(on) => tools.act([set({ login: on })])}
+        />
         <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
-          <NumberInput label="VLAN tag" placeholder="none" expected="A number from 1 to 4094." value={line.tag} save={(tag) => tools.save([set({ tag })])} />
-          <DraftInput label="Shows as its own" placeholder="its own" fontFamily="mono" value={line.mac ?? ""} save={(draft) => tools.save([set({ mac: draft === "" ? null : draft })])} />
+          <NumberInput
+            label="VLAN tag"
+            placeholder="none"
+            expected="A number from 1 to 4094."
+            value={line.tag}
+            save={(tag) => tools.save([set({ tag })])}
+          />
+          <DraftInput
+            label="Shows as its own"
+            placeholder="its own"
+            fontFamily="mono"
+            value={line.mac ?? ""}
+            save={(draft) => tools.save([set({ mac: draft === "" ? null : draft })])}
+          />
         </Box>
       </Box>
     </Fold>

@@ -34,7 +34,19 @@ export function PortInspector({ id, design, tools, run }: { id: string; design: 
 }
 
 /** One cable: what it is made of, how long it is, what it carries. */
-export function CableInspector({ id, design, proof, tools, choose }: { id: string; design: Design; proof: Proof; tools: JobTools; choose: (end: string) => void }) {
+export function CableInspector({
+  id,
+  design,
+  proof,
+  tools,
+  choose,
+}: {
+  id: string;
+  design: Design;
+  proof: Proof;
+  tools: JobTools;
+  choose: (end: string) => void;
+}) {
   const cable = setUpOf(design).cables.find((c) => c.id === id);
   if (!cable) {
     return <Box color="muted">This cable is not there any more.</Box>;
@@ -52,7 +64,13 @@ export function CableInspector({ id, design, proof, tools, choose }: { id: strin
         ))}
       </Flex>
       <Card display="grid" gap="3">
-        <WordSelect label="Made of" words={mediumWords} value={cable.medium} disabled={tools.busy} onChange={(medium) => tools.act(set({ medium }))} />
+        <WordSelect
+          label="Made of"
+          words={mediumWords}
+          value={cable.medium}
+          disabled={tools.busy}
+          onChange={(medium) => tools.act(set({ medium }))}
+        />
         <DraftInput
           label="Length in metres"
           hint="Empty where it was not measured."
@@ -60,11 +78,17 @@ export function CableInspector({ id, design, proof, tools, choose }: { id: strin
           value={cable.lengthMetres ? String(cable.lengthMetres) : ""}
           save={(draft) => {
             const metres = draft === "" ? null : Number(draft.replace(",", "."));
-            return Number.isNaN(metres) ? Promise.reject(new Error(`"${draft}" is not a number of metres.`)) : tools.save(set({ lengthMetres: metres }));
+            return Number.isNaN(metres)
+              ? Promise.reject(new Error(`"${draft}" is not a number of metres.`))
+              : tools.save(set({ lengthMetres: metres }));
           }}
         />
         <Box fontSize="sm">
-          {fact?.atMostMbps ? `Carries at most ${rate(fact.atMostMbps)} by its ports and its kind; what arrives is measured.` : fact ? "What it carries is not known: look at its kind and its ports." : "It joins nothing that is in use."}
+          {fact?.atMostMbps
+            ? `Carries at most ${rate(fact.atMostMbps)} by its ports and its kind; what arrives is measured.`
+            : fact
+              ? "What it carries is not known: look at its kind and its ports."
+              : "It joins nothing that is in use."}
         </Box>
         <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "unpatch", cable: id }])}>
           Pull it out

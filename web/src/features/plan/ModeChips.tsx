@@ -38,7 +38,18 @@ export function ModeChips({ laid, scale, design, busy, act }: Props) {
       zIndex="1"
     >
       {modes.map((mode) => (
-        <Button key={mode} variant={mode === now ? "main" : "quiet"} minH="6" px="2" py="0" fontSize="sm" aria-pressed={mode === now} disabled={busy || mode === now} _disabled={{ opacity: 1 }} onClick={() => act([{ kind: "setMode", box: id, mode }])}>
+        <Button
+          key={mode}
+          variant={mode === now ? "main" : "quiet"}
+          minH="6"
+          px="2"
+          py="0"
+          fontSize="sm"
+          aria-pressed={mode === now}
+          disabled={busy || mode === now}
+          _disabled={{ opacity: 1 }}
+          onClick={() => act([{ kind: "setMode", box: id, mode }])}
+        >
           {modeWords[mode]}
         </Button>
       ))}

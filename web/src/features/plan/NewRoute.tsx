@@ -21,7 +21,17 @@ export function NewRoute({ box, tools }: { box: string; tools: JobTools }) {
   };
   const field = (label: string, hint: string, value: string, set: (text: string) => void) => (
     <Labelled label={label} hint={hint}>
-      {(ids) => <Input {...ids} value={value} fontFamily="mono" spellCheck={false} autoComplete="off" onChange={(e) => set(e.target.value)} onKeyDown={(e) => e.key === "Enter" && void add()} />}
+      {(ids) => (
+        <Input
+          {...ids}
+          value={value}
+          fontFamily="mono"
+          spellCheck={false}
+          autoComplete="off"
+          onChange={(e) => set(e.target.value)}
+          onKeyDown={(e) => e.key === "Enter" && void add()}
+        />
+      )}
     </Labelled>
   );
   return (

@@ -30,7 +30,11 @@ export function PassingFields({ box, setting, tools }: { box: string; setting: B
           attempt={(draft) => tools.attempt(draft === null ? null : [dmz(draft)])}
         />
         {setting.routes && setting.routes.length > 0 && (
-          <Kept title="Routes" items={setting.routes.map((r) => ({ text: `${r.to} by ${r.via}`, change: { kind: "removeRoute", box, to: r.to } }))} tools={tools} />
+          <Kept
+            title="Routes"
+            items={setting.routes.map((r) => ({ text: `${r.to} by ${r.via}`, change: { kind: "removeRoute", box, to: r.to } }))}
+            tools={tools}
+          />
         )}
         <NewRoute box={box} tools={tools} />
       </Box>

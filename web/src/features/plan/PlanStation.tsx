@@ -89,7 +89,11 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   if (design.site.boxes.length === 0) {
     return (
       <Card m="4" maxW="34rem">
-        No gear is noted yet. <Link to="../survey" relative="path">The survey</Link> is where it is entered, or a design file is opened from the list of jobs.
+        No gear is noted yet.{" "}
+        <Link to="../survey" relative="path">
+          The survey
+        </Link>{" "}
+        is where it is entered, or a design file is opened from the list of jobs.
       </Card>
     );
   }
@@ -127,10 +131,26 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   );
   const run = (from: string) => setCableFrom(from);
   const verdict = (
-    <VerdictPanel proof={shown.proof} trying={tools.preview?.label} apply={tools.act} busy={tools.busy} chosen={choice?.kind === "finding" ? choice.id : null} choose={(id) => choose(id ? { kind: "finding", id } : null)} />
+    <VerdictPanel
+      proof={shown.proof}
+      trying={tools.preview?.label}
+      apply={tools.act}
+      busy={tools.busy}
+      chosen={choice?.kind === "finding" ? choice.id : null}
+      choose={(id) => choose(id ? { kind: "finding", id } : null)}
+    />
   );
   const drawing = (
-    <DrawingPane design={drawn.design} proof={drawn.proof} choice={choice} choose={choose} patching={patching} tools={tools} way={way} lead={wide ? switcher : undefined} />
+    <DrawingPane
+      design={drawn.design}
+      proof={drawn.proof}
+      choice={choice}
+      choose={choose}
+      patching={patching}
+      tools={tools}
+      way={way}
+      lead={wide ? switcher : undefined}
+    />
   );
   const rule = (
     <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" bg="card">
@@ -142,7 +162,18 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
 
   // Planning on what was found would overwrite it: the plan is a copy.
   const notBegun = !state.setUps.includes("planned") && state.proof.setUp === "found" && (
-    <Flex bg="clay.1" px="4" py="1.5" gap="3" align="center" wrap="wrap" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line" gridColumn="1 / -1">
+    <Flex
+      bg="clay.1"
+      px="4"
+      py="1.5"
+      gap="3"
+      align="center"
+      wrap="wrap"
+      borderBottomWidth="1px"
+      borderBottomStyle="solid"
+      borderColor="line"
+      gridColumn="1 / -1"
+    >
       <span>This is what was found. Changes here correct what was found.</span>
       <StartPlan tools={tools} />
     </Flex>
@@ -182,7 +213,16 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
       <Box gridArea="inspector" p="3" minW="0" ref={inspector} tabIndex={-1} outline="none">
         <Settings choice={hasSettings(choice) ? choice : first} tools={tools} choose={choose} run={run} />
       </Box>
-      <Box gridArea="verdict" minW="0" bg="card" borderLeftWidth={{ lg: "1px" }} borderBottomWidth={{ base: "1px", lg: "0" }} borderStyle="solid" borderColor="line" minH={{ lg: "calc(100vh - 4.5rem)" }}>
+      <Box
+        gridArea="verdict"
+        minW="0"
+        bg="card"
+        borderLeftWidth={{ lg: "1px" }}
+        borderBottomWidth={{ base: "1px", lg: "0" }}
+        borderStyle="solid"
+        borderColor="line"
+        minH={{ lg: "calc(100vh - 4.5rem)" }}
+      >
         {verdict}
       </Box>
       {!wide && !unproven && (
@@ -206,7 +246,17 @@ function Side({ children }: { children: ReactNode }) {
 const hasSettings = (choice: Choice | null): choice is Choice => choice !== null && choice.kind !== "finding" && choice.kind !== "terrace";
 
 /** What the chosen thing is set to. */
-function Settings({ choice, tools, choose, run }: { choice: Choice; tools: JobTools; choose: (choice: Choice) => void; run: (from: string) => void }) {
+function Settings({
+  choice,
+  tools,
+  choose,
+  run,
+}: {
+  choice: Choice;
+  tools: JobTools;
+  choose: (choice: Choice) => void;
+  run: (from: string) => void;
+}) {
   const state = tools.job.data;
   if (!state) {
     return null;
@@ -215,7 +265,9 @@ function Settings({ choice, tools, choose, run }: { choice: Choice; tools: JobTo
   switch (choice.kind) {
     case "box": {
       const box = design.site.boxes.find((b) => b.id === choice.id);
-      return box ? <BoxInspector key={box.id} box={box} setting={setUpOf(design).boxes.find((b) => b.box === box.id)} design={design} tools={tools} /> : null;
+      return box ? (
+        <BoxInspector key={box.id} box={box} setting={setUpOf(design).boxes.find((b) => b.box === box.id)} design={design} tools={tools} />
+      ) : null;
     }
     case "device": {
       const device = design.site.devices.find((d) => d.id === choice.id);
@@ -224,7 +276,16 @@ function Settings({ choice, tools, choose, run }: { choice: Choice; tools: JobTo
     case "port":
       return <PortInspector key={choice.id} id={choice.id} design={design} tools={tools} run={() => run(choice.id)} />;
     case "cable":
-      return <CableInspector key={choice.id} id={choice.id} design={design} proof={proof} tools={tools} choose={(end) => choose({ kind: end.includes("/") ? "port" : "device", id: end })} />;
+      return (
+        <CableInspector
+          key={choice.id}
+          id={choice.id}
+          design={design}
+          proof={proof}
+          tools={tools}
+          choose={(end) => choose({ kind: end.includes("/") ? "port" : "device", id: end })}
+        />
+      );
     default:
       return null;
   }

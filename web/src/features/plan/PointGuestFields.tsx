@@ -16,7 +16,10 @@ export function PointGuestFields({ box, setting, tools }: { box: string; setting
   if (!guest) {
     return (
       <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
-        <Button disabled={tools.busy} onClick={() => tools.act([change({ name: `${(setting.radios?.[0]?.name ?? box).slice(0, 24)}-guests`, security: "wpa2" })])}>
+        <Button
+          disabled={tools.busy}
+          onClick={() => tools.act([change({ name: `${(setting.radios?.[0]?.name ?? box).slice(0, 24)}-guests`, security: "wpa2" })])}
+        >
           Add a name for guests
         </Button>
       </Box>
@@ -28,10 +31,29 @@ export function PointGuestFields({ box, setting, tools }: { box: string; setting
         Guest Wi-Fi name
       </chakra.legend>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
-        <DraftInput label="Guest Wi-Fi name" value={guest.name} save={(draft) => tools.save([change({ name: draft })])} attempt={(draft) => tools.attempt(draft === null ? null : [change({ name: draft })])} />
-        <WordSelect label="Guest Wi-Fi security" words={securityWords} value={guest.security} disabled={tools.busy} onChange={(security) => tools.act([change({ security })])} />
+        <DraftInput
+          label="Guest Wi-Fi name"
+          value={guest.name}
+          save={(draft) => tools.save([change({ name: draft })])}
+          attempt={(draft) => tools.attempt(draft === null ? null : [change({ name: draft })])}
+        />
+        <WordSelect
+          label="Guest Wi-Fi security"
+          words={securityWords}
+          value={guest.security}
+          disabled={tools.busy}
+          onChange={(security) => tools.act([change({ security })])}
+        />
       </Box>
-      {guest.security !== "open" && <SecretField job={tools.id} label="Guest Wi-Fi password" name="guest key" reference={guest.password ?? null} refer={(password) => tools.save([change({ password })])} />}
+      {guest.security !== "open" && (
+        <SecretField
+          job={tools.id}
+          label="Guest Wi-Fi password"
+          name="guest key"
+          reference={guest.password ?? null}
+          refer={(password) => tools.save([change({ password })])}
+        />
+      )}
       <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ vlan })])} />
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removePointGuest", box }])}>
         Take the name for guests away

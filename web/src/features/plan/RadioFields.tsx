@@ -21,7 +21,9 @@ export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: R
   const band = box.profile.radios.find((r) => r.id === radio.radio)?.band;
   const change = (setting: Schemas["PartialOfRadioSetting"]): Change => ({ kind: "setRadio", box: box.id, radio: radio.radio, setting });
   const peers = radio.wdsPeers ?? [];
-  const others = design.site.boxes.filter((b) => b.id !== box.id && b.profile.radios.some((r) => r.band === band) && setUpOf(design).boxes.some((s) => s.box === b.id));
+  const others = design.site.boxes.filter(
+    (b) => b.id !== box.id && b.profile.radios.some((r) => r.band === band) && setUpOf(design).boxes.some((s) => s.box === b.id),
+  );
   const words = band ? bandWords[band] : radio.radio;
   return (
     <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
@@ -34,23 +36,62 @@ export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: R
           save={(draft) => tools.save([change({ name: draft })])}
           attempt={(draft) => tools.attempt(draft === null ? null : [change({ name: draft })])}
         />
-        <NumberInput label={`Channel, ${words}`} placeholder="the box chooses" disabled={!radio.on} expected="The number of a channel, such as 36." value={radio.channel ?? null} save={(channel) => tools.save([change({ channel })])} />
-        <WordSelect label={`Security, ${words}`} words={securityWords} value={radio.security} disabled={!radio.on || tools.busy} onChange={(security) => tools.act([change({ security })])} />
-        {radio.on && radio.security !== "open" && <SecretField job={tools.id} label={`Password, ${words}`} name={`${radio.name} key`} reference={radio.password ?? null} refer={(password) => tools.save([change({ password })])} />}
+        <NumberInput
+          label={`Channel, ${words}`}
+          placeholder="the box chooses"
+          disabled={!radio.on}
+          expected="The number of a channel, such as 36."
+          value={radio.channel ?? null}
+          save={(channel) => tools.save([change({ channel })])}
+        />
+        <WordSelect
+          label={`Security, ${words}`}
+          words={securityWords}
+          value={radio.security}
+          disabled={!radio.on || tools.busy}
+          onChange={(security) => tools.act([change({ security })])}
+        />
+        {radio.on && radio.security !== "open" && (
+          <SecretField
+            job={tools.id}
+            label={`Password, ${words}`}
+            name={`${radio.name} key`}
+            reference={radio.password ?? null}
+            refer={(password) => tools.save([change({ password })])}
+          />
+        )}
       </Box>
       {radio.on && (
         <Fold title={`More of ${words}`} mt="1.5">
           <Box display="grid" gap="1.5" mt="1">
             <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
-              <WordSelect label={`Width, ${words}`} words={widths} value={(radio.widthMhz ? `w${radio.widthMhz}` : "chosen") as keyof typeof widths} disabled={tools.busy} onChange={(width) => tools.act([change({ widthMhz: width === "chosen" ? null : Number(width.slice(1)) })])} />
-              <WordSelect label={`Protected frames, ${words}`} words={frames} value={radio.protectsFrames ?? "usual"} disabled={tools.busy} onChange={(now) => tools.act([change({ protectsFrames: now === "usual" ? null : now })])} />
+              <WordSelect
+                label={`Width, ${words}`}
+                words={widths}
+                value={(radio.widthMhz ? `w${radio.widthMhz}` : "chosen") as keyof typeof widths}
+                disabled={tools.busy}
+                onChange={(width) => tools.act([change({ widthMhz: width === "chosen" ? null : Number(width.slice(1)) })])}
+              />
+              <WordSelect
+                label={`Protected frames, ${words}`}
+                words={frames}
+                value={radio.protectsFrames ?? "usual"}
+                disabled={tools.busy}
+                onChange={(now) => tools.act([change({ protectsFrames: now === "usual" ? null : now })])}
+              />
             </Box>
             <Tick label="Hidden name" on={radio.hidden ?? false} disabled={tools.busy} set={(hidden) => tools.act([change({ hidden })])} />
             {others.length > 0 && (
               <Box role="group" aria-label={`WDS, ${words}`}>
                 Told the radio address of, for WDS
                 {others.map(({ id, name }) => (
-                  <Tick key={id} label={name} on={peers.includes(id)} disabled={tools.busy} set={(on) => tools.act([change({ wdsPeers: on ? [...peers, id] : peers.filter((p) => p !== id) })])} />
+                  <Tick
+                    key={id}
+                    label={name}
+                    on={peers.includes(id)}
+                    disabled={tools.busy}
+                    set={(on) => tools.act([change({ wdsPeers: on ? [...peers, id] : peers.filter((p) => p !== id) })])}
+                  />
                 ))}
               </Box>
             )}

@@ -26,16 +26,34 @@ export function RouterFields({ box: gear, setting, design, tools }: { box: Gear;
       <DraftInput label="LAN address" value={setting.lan ?? ""} fontFamily="mono" {...field(lan)} />
       {server && (
         <Box>
-          <Tick label="DHCP server on" on={server.on} disabled={tools.busy} set={(on) => tools.act([{ kind: "switchDhcpServer", box, on }])} />
+          <Tick
+            label="DHCP server on"
+            on={server.on}
+            disabled={tools.busy}
+            set={(on) => tools.act([{ kind: "switchDhcpServer", box, on }])}
+          />
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2" mt="1.5">
-            <DraftInput label="DHCP pool, first" value={first} fontFamily="mono" {...field((draft) => ({ kind: "movePool", box, first: draft }))} />
-            <DraftInput label="DHCP pool, last" value={last} fontFamily="mono" {...field((draft) => ({ kind: "movePool", box, last: draft }))} />
+            <DraftInput
+              label="DHCP pool, first"
+              value={first}
+              fontFamily="mono"
+              {...field((draft) => ({ kind: "movePool", box, first: draft }))}
+            />
+            <DraftInput
+              label="DHCP pool, last"
+              value={last}
+              fontFamily="mono"
+              {...field((draft) => ({ kind: "movePool", box, last: draft }))}
+            />
           </Box>
           <HandingFields box={box} server={server} tools={tools} />
           {server.reservations && server.reservations.length > 0 && (
             <Kept
               title="Reserved"
-              items={server.reservations.map((r) => ({ text: `${r.address} for ${nameOfMac(design, r.mac)}`, change: { kind: "removeReservation", box, mac: r.mac } }))}
+              items={server.reservations.map((r) => ({
+                text: `${r.address} for ${nameOfMac(design, r.mac)}`,
+                change: { kind: "removeReservation", box, mac: r.mac },
+              }))}
               tools={tools}
             />
           )}
@@ -44,7 +62,10 @@ export function RouterFields({ box: gear, setting, design, tools }: { box: Gear;
       {setting.forwards && setting.forwards.length > 0 && (
         <Kept
           title="Forwarded"
-          items={setting.forwards.map((f) => ({ text: `${f.protocol} ${f.outsidePort} to ${f.to}:${f.insidePort}`, change: { kind: "removeForward", box, protocol: f.protocol, outsidePort: f.outsidePort } }))}
+          items={setting.forwards.map((f) => ({
+            text: `${f.protocol} ${f.outsidePort} to ${f.to}:${f.insidePort}`,
+            change: { kind: "removeForward", box, protocol: f.protocol, outsidePort: f.outsidePort },
+          }))}
           tools={tools}
         />
       )}
@@ -52,7 +73,14 @@ export function RouterFields({ box: gear, setting, design, tools }: { box: Gear;
       <PassingFields box={box} setting={setting} tools={tools} />
       <PassOn box={gear} setting={setting} design={design} tools={tools} />
       <LineFields box={box} setting={setting} tools={tools} />
-      {setting.wan && <HostAddressFields legend="WAN address" address={setting.wan} tools={tools} make={(address) => ({ kind: "setWan", box, address })} />}
+      {setting.wan && (
+        <HostAddressFields
+          legend="WAN address"
+          address={setting.wan}
+          tools={tools}
+          make={(address) => ({ kind: "setWan", box, address })}
+        />
+      )}
     </>
   );
 }

@@ -53,7 +53,12 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
       )}
       <Labelled label="Joins by radio">
         {(ids) => (
-          <Select {...ids} value={link && chosen >= 0 ? chosen.toString() : ""} disabled={tools.busy} onChange={(e) => join(Number(e.target.value))}>
+          <Select
+            {...ids}
+            value={link && chosen >= 0 ? chosen.toString() : ""}
+            disabled={tools.busy}
+            onChange={(e) => join(Number(e.target.value))}
+          >
             {chosen < 0 && <option value="">{link ? `${link.name} of ${nameOf(design, link.box)} (not sent there)` : "no box"}</option>}
             {all.map((h, i) => (
               <option key={`${h.box} ${h.radio}`} value={i}>
@@ -70,12 +75,37 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
               Use its password and security
             </Button>
           )}
-          {link.security !== "open" && <SecretField job={tools.id} label="Password that was typed into it" name={`${link.name} key`} reference={link.password ?? null} refer={(password) => tools.save([set({ password })])} />}
-          <WordSelect label="Frames" words={frameWords} value={link.frames} disabled={tools.busy} onChange={(frames) => tools.act([set({ frames })])} />
-          {link.frames === "wds" && (
-            <NumberInput label="Its own channel" placeholder="left to chance" expected="The number of a channel, such as 36." value={link.channel ?? null} save={(channel) => tools.save([set({ channel })])} />
+          {link.security !== "open" && (
+            <SecretField
+              job={tools.id}
+              label="Password that was typed into it"
+              name={`${link.name} key`}
+              reference={link.password ?? null}
+              refer={(password) => tools.save([set({ password })])}
+            />
           )}
-          <Tick label="Joins that very radio and no other" on={link.locked ?? false} disabled={tools.busy} set={(on) => tools.act([set({ locked: on })])} />
+          <WordSelect
+            label="Frames"
+            words={frameWords}
+            value={link.frames}
+            disabled={tools.busy}
+            onChange={(frames) => tools.act([set({ frames })])}
+          />
+          {link.frames === "wds" && (
+            <NumberInput
+              label="Its own channel"
+              placeholder="left to chance"
+              expected="The number of a channel, such as 36."
+              value={link.channel ?? null}
+              save={(channel) => tools.save([set({ channel })])}
+            />
+          )}
+          <Tick
+            label="Joins that very radio and no other"
+            on={link.locked ?? false}
+            disabled={tools.busy}
+            set={(on) => tools.act([set({ locked: on })])}
+          />
           {setting.mode === "router" && (
             <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removeUplink", box: box.id }])}>
               Take the radio link away
@@ -96,7 +126,12 @@ export function SatelliteFields({ box, setting, design, tools }: Props) {
     <Box display="grid" gap="2">
       <Labelled label="Managed by">
         {(ids) => (
-          <Select {...ids} value={main} disabled={tools.busy} onChange={(e) => tools.act([set({ main: e.target.value, by: e.target.value })])}>
+          <Select
+            {...ids}
+            value={main}
+            disabled={tools.busy}
+            onChange={(e) => tools.act([set({ main: e.target.value, by: e.target.value })])}
+          >
             {!mainNodes.includes(main) && <option value={main}>{main === box.id ? "no box" : nameOf(design, main)}</option>}
             {mainNodes.map((b) => (
               <option key={b} value={b}>
@@ -108,7 +143,12 @@ export function SatelliteFields({ box, setting, design, tools }: Props) {
       </Labelled>
       <Labelled label="Without a cable it joins">
         {(ids) => (
-          <Select {...ids} value={by ?? ""} disabled={tools.busy} onChange={(e) => tools.act([set({ by: e.target.value === "" ? null : e.target.value })])}>
+          <Select
+            {...ids}
+            value={by ?? ""}
+            disabled={tools.busy}
+            onChange={(e) => tools.act([set({ by: e.target.value === "" ? null : e.target.value })])}
+          >
             <option value="">no box: by cable only</option>
             {by && !kitNodes.includes(by) && <option value={by}>{nameOf(design, by)}</option>}
             {kitNodes.map((b) => (

@@ -47,9 +47,22 @@ export function VerdictPanel({ proof, trying, apply, busy, chosen = null, choose
       }
     }
   }
-  const offer: Offer = { apply: act, disabled: busy || trying !== undefined, first: curable.find((f) => f.remedies.length > 0)?.remedies[0]?.label, here: (remedy, finding) => offeredAt.get(remedy.label) === finding.identity };
+  const offer: Offer = {
+    apply: act,
+    disabled: busy || trying !== undefined,
+    first: curable.find((f) => f.remedies.length > 0)?.remedies[0]?.label,
+    here: (remedy, finding) => offeredAt.get(remedy.label) === finding.identity,
+  };
   const item = (finding: Finding) => (
-    <FindingItem key={finding.identity} finding={finding} number={open.indexOf(finding) + 1} following={following(proof, finding)} offer={offer} chosen={chosen === finding.identity} choose={choose} />
+    <FindingItem
+      key={finding.identity}
+      finding={finding}
+      number={open.indexOf(finding) + 1}
+      following={following(proof, finding)}
+      offer={offer}
+      chosen={chosen === finding.identity}
+      choose={choose}
+    />
   );
   return (
     <chakra.section aria-label="Verdict" p="4">
@@ -71,7 +84,10 @@ export function VerdictPanel({ proof, trying, apply, busy, chosen = null, choose
           {proof.facts.needs.map((need) => (
             <Flex key={need.need} justify="space-between" gap="3" py="0.5">
               <span>{need.asked}</span>
-              <chakra.span fontWeight="700" color={need.answer.kind === "yes" ? "moss" : need.answer.kind === "unknown" ? "ochre" : "brick"}>
+              <chakra.span
+                fontWeight="700"
+                color={need.answer.kind === "yes" ? "moss" : need.answer.kind === "unknown" ? "ochre" : "brick"}
+              >
                 {answerWords[need.answer.kind]}
               </chakra.span>
             </Flex>
@@ -87,7 +103,13 @@ export function VerdictPanel({ proof, trying, apply, busy, chosen = null, choose
                 <Box color="muted" fontSize="sm">
                   {f.accepted?.by}: {f.accepted?.reason}
                 </Box>
-                <Button variant="quiet" px="1.5" disabled={offer.disabled} aria-label={`Take back: ${f.what}`} onClick={() => act([{ kind: "takeBackAcceptance", finding: f.identity }])}>
+                <Button
+                  variant="quiet"
+                  px="1.5"
+                  disabled={offer.disabled}
+                  aria-label={`Take back: ${f.what}`}
+                  onClick={() => act([{ kind: "takeBackAcceptance", finding: f.identity }])}
+                >
                   Take it back
                 </Button>
               </Box>
@@ -129,7 +151,17 @@ function Head({ proof, trying, heading }: { proof: Proof; trying: string | undef
 }
 
 /** The verdict alone, above the settings of what is chosen on the drawing. */
-export function ShortVerdict({ proof, trying, back, children }: { proof: Proof; trying: string | undefined; back: () => void; children: ReactNode }) {
+export function ShortVerdict({
+  proof,
+  trying,
+  back,
+  children,
+}: {
+  proof: Proof;
+  trying: string | undefined;
+  back: () => void;
+  children: ReactNode;
+}) {
   const open = standing(proof).length;
   return (
     <>

@@ -19,7 +19,8 @@ export function VlanFields({ box, setting, tools }: { box: Gear; setting: BoxSet
     const found = listed.find((v) => v.port === p.id);
     return { port: p.id, untagged: found?.untagged ?? 1, tagged: found?.tagged ?? [] };
   });
-  const save = (port: string, parts: Partial<Port>) => tools.save(all.filter((v) => v.port === port).map((v) => ({ kind: "setPortVlans", box: box.id, ...v, ...parts })));
+  const save = (port: string, parts: Partial<Port>) =>
+    tools.save(all.filter((v) => v.port === port).map((v) => ({ kind: "setPortVlans", box: box.id, ...v, ...parts })));
   return (
     <Fold title={listed.length === 0 ? "VLANs: passes every one on" : "VLANs, port by port"}>
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2" mt="1.5">
@@ -27,12 +28,21 @@ export function VlanFields({ box, setting, tools }: { box: Gear; setting: BoxSet
           const now = all.find((v) => v.port === p.id);
           return (
             <Fragment key={p.id}>
-              <NumberInput label={`Port ${p.label}, untagged`} expected={expected} value={now?.untagged ?? 1} save={(untagged) => save(p.id, { untagged: untagged ?? 1 })} />
+              <NumberInput
+                label={`Port ${p.label}, untagged`}
+                expected={expected}
+                value={now?.untagged ?? 1}
+                save={(untagged) => save(p.id, { untagged: untagged ?? 1 })}
+              />
               <DraftInput
                 label={`Port ${p.label}, tagged`}
                 placeholder="none"
                 value={(now?.tagged ?? []).join(", ")}
-                save={(draft) => (numbers(draft).every((n) => /^\d+$/.test(n)) ? save(p.id, { tagged: numbers(draft).map(Number) }) : Promise.reject(new Error(expected)))}
+                save={(draft) =>
+                  numbers(draft).every((n) => /^\d+$/.test(n))
+                    ? save(p.id, { tagged: numbers(draft).map(Number) })
+                    : Promise.reject(new Error(expected))
+                }
               />
             </Fragment>
           );

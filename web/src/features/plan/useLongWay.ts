@@ -8,5 +8,8 @@ export function useLongWay(state: JobState, choice: Choice | null): { links: Rea
   const device = choice?.kind === "device" ? choice.id : "";
   const isLong = (state.proof.facts.internet.find((i) => i.device === device)?.moreLinks ?? 0) > 0;
   const { data } = useAsked<Schemas["InternetFact"]>(state, ["device", device], (signal) => askDevice(state, device, signal), isLong);
-  return useMemo(() => (isLong && data?.device === device ? { links: new Set(data.links), slowest: data.slowest } : undefined), [isLong, data, device]);
+  return useMemo(
+    () => (isLong && data?.device === device ? { links: new Set(data.links), slowest: data.slowest } : undefined),
+    [isLong, data, device],
+  );
 }

@@ -40,9 +40,17 @@ export function usePlanKeys({ proof, choice, choose, tools, on, help }: Plan): r
   const shortcuts: Shortcut[] = [
     { key: ".", does: "next problem", act: () => go(1) },
     { key: ",", does: "problem before", act: () => go(-1) },
-    { key: "a", does: cure ? `apply its first cure: ${cure.label}` : "apply its first cure", act: () => cure && free && tools.act(cure.changes) },
+    {
+      key: "a",
+      does: cure ? `apply its first cure: ${cure.label}` : "apply its first cure",
+      act: () => cure && free && tools.act(cure.changes),
+    },
     { key: "w", does: "why: open or close its reasons", act: () => here && why(here.identity) },
-    { key: "Delete", does: "pull out the cable that is chosen", act: () => choice?.kind === "cable" && free && tools.act([{ kind: "unpatch", cable: choice.id }]) },
+    {
+      key: "Delete",
+      does: "pull out the cable that is chosen",
+      act: () => choice?.kind === "cable" && free && tools.act([{ kind: "unpatch", cable: choice.id }]),
+    },
     { key: "?", does: "these keys", act: help },
     { key: "Ctrl+z", does: "undo", act: () => tools.undo() },
     { key: "Ctrl+Shift+z", does: "redo", act: () => tools.redo() },

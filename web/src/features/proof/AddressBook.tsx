@@ -13,10 +13,19 @@ import { asking, useAsked } from "../stations/useAsked";
 import { useShown } from "../stations/useShown";
 
 type Entry = Schemas["BookEntry"];
-interface Column { head: string; text: (e: Entry) => string; mono?: boolean; order?: (e: Entry) => string }
+interface Column {
+  head: string;
+  text: (e: Entry) => string;
+  mono?: boolean;
+  order?: (e: Entry) => string;
+}
 
 /** Addresses sort by their numbers, not by their digits. */
-const byNumber = (address: string) => address.split(/[./-]/).map((n) => n.padStart(3, "0")).join("");
+const byNumber = (address: string) =>
+  address
+    .split(/[./-]/)
+    .map((n) => n.padStart(3, "0"))
+    .join("");
 
 const columns: Column[] = [
   { head: "Who", text: whoOf },
@@ -30,7 +39,9 @@ const columns: Column[] = [
 
 /** Who has which address: to sort, to search, to copy, and to look an address up in. */
 export function AddressBook({ state }: { state: JobState }) {
-  const book = useAsked<Entry[]>(state, ["addresses"], (signal) => api.GET("/api/jobs/{id}/proof/addresses", { params: asking(state), signal }));
+  const book = useAsked<Entry[]>(state, ["addresses"], (signal) =>
+    api.GET("/api/jobs/{id}/proof/addresses", { params: asking(state), signal }),
+  );
   const [{ sort, words: kept }, show] = useShown(["sort", "words"]);
   // What is typed is here at once; the address of the page follows.
   const [words, setWords] = useState(kept ?? "");
@@ -47,7 +58,11 @@ export function AddressBook({ state }: { state: JobState }) {
           <Box display="grid" gap="4" gridTemplateColumns="minmax(0, 1fr)">
             <Flex gap="4" wrap="wrap" align="start">
               <Box width="16rem">
-                <Labelled label="Show only what contains">{(ids) => <Input {...ids} type="search" value={words} onChange={(e) => setWords(e.target.value)} onBlur={() => show({ words })} />}</Labelled>
+                <Labelled label="Show only what contains">
+                  {(ids) => (
+                    <Input {...ids} type="search" value={words} onChange={(e) => setWords(e.target.value)} onBlur={() => show({ words })} />
+                  )}
+                </Labelled>
               </Box>
               <CopyTable rows={rows} />
               <LookUp state={state} />
@@ -58,7 +73,19 @@ export function AddressBook({ state }: { state: JobState }) {
                   <tr>
                     {columns.map((c) => (
                       <Head key={c.head} scope="col" aria-sort={head === c.head ? (down ? "descending" : "ascending") : undefined}>
-                        <chakra.button type="button" bg="transparent" font="inherit" color="inherit" fontWeight="inherit" cursor="pointer" minH="6" display="inline-flex" alignItems="center" gap="1" onClick={() => show({ sort: head !== c.head ? c.head : down ? null : `${c.head} down` })}>
+                        <chakra.button
+                          type="button"
+                          bg="transparent"
+                          font="inherit"
+                          color="inherit"
+                          fontWeight="inherit"
+                          cursor="pointer"
+                          minH="6"
+                          display="inline-flex"
+                          alignItems="center"
+                          gap="1"
+                          onClick={() => show({ sort: head !== c.head ? c.head : down ? null : `${c.head} down` })}
+                        >
                           {c.head}
                           {head === c.head && (down ? <ArrowDown size={14} aria-hidden /> : <ArrowUp size={14} aria-hidden />)}
                         </chakra.button>
@@ -84,7 +111,11 @@ export function AddressBook({ state }: { state: JobState }) {
                   ))}
                 </tbody>
               </chakra.table>
-              {rows.length === 0 && <Box color="muted" p="2">{entries.length === 0 ? "Nothing holds an address." : "Nothing contains that."}</Box>}
+              {rows.length === 0 && (
+                <Box color="muted" p="2">
+                  {entries.length === 0 ? "Nothing holds an address." : "Nothing contains that."}
+                </Box>
+              )}
             </Box>
           </Box>
         );
@@ -121,7 +152,16 @@ function CopyTable({ rows }: { rows: Entry[] }) {
 function LookUp({ state }: { state: JobState }) {
   const [typed, setTyped] = useState("");
   const [asked, setAsked] = useState("");
-  const looked = useAsked<Schemas["AddressStandingFact"][]>(state, ["address", asked], (signal) => api.GET("/api/jobs/{id}/proof/address", { params: { ...asking(state), query: { setUp: state.proof.setUp, address: asked } }, signal }), asked !== "");
+  const looked = useAsked<Schemas["AddressStandingFact"][]>(
+    state,
+    ["address", asked],
+    (signal) =>
+      api.GET("/api/jobs/{id}/proof/address", {
+        params: { ...asking(state), query: { setUp: state.proof.setUp, address: asked } },
+        signal,
+      }),
+    asked !== "",
+  );
   const colour = { free: "moss", inPool: "ochre", reserved: "ochre", taken: "brick", outside: "muted" } as const;
   return (
     <chakra.form
@@ -136,7 +176,11 @@ function LookUp({ state }: { state: JobState }) {
       }}
     >
       <Box width="11rem">
-        <Labelled label="What is this address?">{(ids) => <Input {...ids} fontFamily="mono" placeholder="192.168.8.50" value={typed} onChange={(e) => setTyped(e.target.value)} />}</Labelled>
+        <Labelled label="What is this address?">
+          {(ids) => (
+            <Input {...ids} fontFamily="mono" placeholder="192.168.8.50" value={typed} onChange={(e) => setTyped(e.target.value)} />
+          )}
+        </Labelled>
       </Box>
       <Button type="submit" disabled={typed.trim() === ""}>
         Look it up

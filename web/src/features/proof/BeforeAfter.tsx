@@ -53,7 +53,8 @@ function Verdict({ of, title }: { of: Schemas["ComparedVersion"]; title: string 
       </chakra.h2>
       <Box>{verdict.sentence}</Box>
       <Box fontSize="sm" color="muted" mt="1">
-        {online} of {facts.internet.length} devices on the internet · {met} of {facts.needs.length} needs met · {findings.length} {findings.length === 1 ? "finding" : "findings"}
+        {online} of {facts.internet.length} devices on the internet · {met} of {facts.needs.length} needs met · {findings.length}{" "}
+        {findings.length === 1 ? "finding" : "findings"}
       </Box>
     </Box>
   );

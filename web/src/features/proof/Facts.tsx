@@ -29,7 +29,11 @@ export function NeedsOf({ proof, state }: Props) {
       title="What the customer asked for"
       empty="Nothing beyond ordinary internet."
       heads={["Need", "Answer", "Why"]}
-      rows={proof.facts.needs.map((n) => [n.asked, <Answer key="a" kind={n.answer.kind} />, <Reasons key="w" answer={n.answer} about={{ kind: "need", id: n.need }} state={state} />])}
+      rows={proof.facts.needs.map((n) => [
+        n.asked,
+        <Answer key="a" kind={n.answer.kind} />,
+        <Reasons key="w" answer={n.answer} about={{ kind: "need", id: n.need }} state={state} />,
+      ])}
     />
   );
 }
@@ -40,7 +44,12 @@ export function InternetOf({ design, proof, state }: Props & { design: Design })
       title="Ordinary internet"
       empty="No device is in use."
       heads={["Device", "Answer", "NAT by", "Why"]}
-      rows={proof.facts.internet.map((i) => [nameOf(design, i.device), <Answer key="a" kind={i.answer.kind} />, natBy(design, i), <Reasons key="w" answer={i.answer} about={{ kind: "device", id: i.device }} state={state} />])}
+      rows={proof.facts.internet.map((i) => [
+        nameOf(design, i.device),
+        <Answer key="a" kind={i.answer.kind} />,
+        natBy(design, i),
+        <Reasons key="w" answer={i.answer} about={{ kind: "device", id: i.device }} state={state} />,
+      ])}
     />
   );
 }

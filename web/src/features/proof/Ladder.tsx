@@ -45,8 +45,31 @@ export function Ladder({ ladder, step, stepTo }: { ladder: Document; step: numbe
         {ladder.steps.length === 0 ? (
           <Box color="muted">Nothing is sent.</Box>
         ) : (
-          <Box overflow="auto" maxH={{ lg: "calc(100vh - 23rem)" }} minH="16rem" tabIndex={0} role="region" aria-label="Steps" bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg">
-            <Flex position="sticky" top="0" bg="card" zIndex="1" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line" pl="4.25rem" minW={least} aria-hidden>
+          <Box
+            overflow="auto"
+            maxH={{ lg: "calc(100vh - 23rem)" }}
+            minH="16rem"
+            tabIndex={0}
+            role="region"
+            aria-label="Steps"
+            bg="card"
+            borderWidth="1px"
+            borderStyle="solid"
+            borderColor="line"
+            rounded="lg"
+          >
+            <Flex
+              position="sticky"
+              top="0"
+              bg="card"
+              zIndex="1"
+              borderBottomWidth="1px"
+              borderBottomStyle="solid"
+              borderColor="line"
+              pl="4.25rem"
+              minW={least}
+              aria-hidden
+            >
               {ladder.actors.map((a) => (
                 <Box key={a.id} width={`${lane}px`} px="1" py="1" fontSize="sm" fontWeight="700" textAlign="center" lineHeight="1.15">
                   {a.name}
@@ -101,7 +124,17 @@ export function Ladder({ ladder, step, stepTo }: { ladder: Document; step: numbe
         )}
       </Box>
       {shown && (
-        <Box as="section" aria-label="What stands in it" aria-live="polite" bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" p="3">
+        <Box
+          as="section"
+          aria-label="What stands in it"
+          aria-live="polite"
+          bg="card"
+          borderWidth="1px"
+          borderStyle="solid"
+          borderColor="line"
+          rounded="lg"
+          p="3"
+        >
           <Box fontWeight="700">
             {shown.number}. <Said text={shown.text} />
           </Box>
@@ -144,7 +177,13 @@ function Arrow({ step, width, x, lanes }: { step: Step; width: number; x: (actor
             </>
           ) : (
             <>
-              <chakra.path d={`M${Math.min(...others, from)} 0H${Math.max(...others, from)}`} stroke="ink" strokeWidth="1.5" strokeDasharray="5 4" fill="none" />
+              <chakra.path
+                d={`M${Math.min(...others, from)} 0H${Math.max(...others, from)}`}
+                stroke="ink"
+                strokeWidth="1.5"
+                strokeDasharray="5 4"
+                fill="none"
+              />
               {others.map((l) => (
                 <chakra.path key={l} d={head(l)} fill="card" stroke="ink" strokeWidth="1.25" />
               ))}
@@ -159,5 +198,11 @@ function Arrow({ step, width, x, lanes }: { step: Step; width: number; x: (actor
 
 /** "0.4 ms", "1.2 s", "12 h": as much as says something. */
 function time(ms: number): string {
-  return ms < 1000 ? `${ms} ms` : ms < 120_000 ? `${Math.round(ms / 100) / 10} s` : ms < 7_200_000 ? `${Math.round(ms / 60_000)} min` : `${Math.round(ms / 360_000) / 10} h`;
+  return ms < 1000
+    ? `${ms} ms`
+    : ms < 120_000
+      ? `${Math.round(ms / 100) / 10} s`
+      : ms < 7_200_000
+        ? `${Math.round(ms / 60_000)} min`
+        : `${Math.round(ms / 360_000) / 10} h`;
 }

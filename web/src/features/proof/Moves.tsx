@@ -30,7 +30,8 @@ export function Moves({ difference, plain = false, when }: { difference: Schemas
             <Box as="ul" display="grid" gap="1">
               {moved.map((m, i) => (
                 <chakra.li key={i} pl="2" borderLeftWidth="3px" borderLeftStyle="solid" borderColor={colour[trend]}>
-                  <Said text={m.about} />: <chakra.span color="muted">{<Said text={m.before} />}</chakra.span> → <chakra.span fontWeight="600">{<Said text={m.after} />}</chakra.span>
+                  <Said text={m.about} />: <chakra.span color="muted">{<Said text={m.before} />}</chakra.span> →{" "}
+                  <chakra.span fontWeight="600">{<Said text={m.after} />}</chakra.span>
                   {m.why && (
                     <Box fontSize="sm" color="muted">
                       <Said text={m.why} />
@@ -43,7 +44,9 @@ export function Moves({ difference, plain = false, when }: { difference: Schemas
         );
       })}
       <Box color="muted" fontSize="sm">
-        {difference.moved.length === 0 ? "Everything is as it was." : `${difference.stayed} ${difference.stayed === 1 ? "answer about a device or need" : "answers about devices and needs"} stayed as they were.`}
+        {difference.moved.length === 0
+          ? "Everything is as it was."
+          : `${difference.stayed} ${difference.stayed === 1 ? "answer about a device or need" : "answers about devices and needs"} stayed as they were.`}
       </Box>
     </Box>
   );

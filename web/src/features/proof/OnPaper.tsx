@@ -22,7 +22,9 @@ const files = [
 /** The whole proof as a page to print, and the home as files for other programs. */
 export function OnPaper({ state }: { state: JobState }) {
   const { design, proof } = state;
-  const book = useAsked<Schemas["BookEntry"][]>(state, ["addresses"], (signal) => api.GET("/api/jobs/{id}/proof/addresses", { params: asking(state), signal }));
+  const book = useAsked<Schemas["BookEntry"][]>(state, ["addresses"], (signal) =>
+    api.GET("/api/jobs/{id}/proof/addresses", { params: asking(state), signal }),
+  );
   const findings = standing(proof);
   return (
     <Box className="paper" display="grid" gap="5" gridTemplateColumns="minmax(0, 1fr)">
@@ -31,14 +33,19 @@ export function OnPaper({ state }: { state: JobState }) {
           <Printer size={16} aria-hidden /> Print this page
         </Button>
         {files.map((f) => (
-          <a key={f.what} href={`/api/jobs/${state.job.id}/proof/take-out/${f.what}?${new URLSearchParams({ setUp: proof.setUp }).toString()}`} download>
+          <a
+            key={f.what}
+            href={`/api/jobs/${state.job.id}/proof/take-out/${f.what}?${new URLSearchParams({ setUp: proof.setUp }).toString()}`}
+            download
+          >
             <Download size={14} aria-hidden style={{ display: "inline" }} /> {f.words}
           </a>
         ))}
       </Flex>
       <Box>
         <Box color="muted">
-          Proof of {design.site.name}, set-up {proof.setUp}, version {state.version}, {new Date(state.job.changedAt).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" })}
+          Proof of {design.site.name}, set-up {proof.setUp}, version {state.version},{" "}
+          {new Date(state.job.changedAt).toLocaleDateString("en-GB", { day: "numeric", month: "long", year: "numeric" })}
         </Box>
         <VerdictOf proof={proof} />
       </Box>

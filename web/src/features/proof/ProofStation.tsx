@@ -44,11 +44,17 @@ export default function ProofStation({ tools }: { tools: JobTools }) {
   }
   const chosen: Part = part !== null && part in parts ? (part as Part) : "verdict";
   return (
-    <Box p={{ base: "3", lg: "5" }} pt={{ base: "2", lg: "2" }} maxW="84rem" mx="auto" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="4">
+    <Box
+      p={{ base: "3", lg: "5" }}
+      pt={{ base: "2", lg: "2" }}
+      maxW="84rem"
+      mx="auto"
+      display="grid"
+      gridTemplateColumns="minmax(0, 1fr)"
+      gap="4"
+    >
       <Parts label="Parts of the proof" parts={parts} chosen={chosen} show={(p) => show({ part: p })} />
-      {chosen !== "verdict" && chosen !== "paper" && (
-        <Unseen as="h1">{parts[chosen]}</Unseen>
-      )}
+      {chosen !== "verdict" && chosen !== "paper" && <Unseen as="h1">{parts[chosen]}</Unseen>}
       {open(chosen, state)}
     </Box>
   );

@@ -24,7 +24,9 @@ const idle = { from: null, start: () => undefined, finish: () => undefined, over
 
 /** Who reaches whom: worked out when it is looked at, since it grows with the square of the home. */
 export function Reach({ state }: { state: JobState }) {
-  const reach = useAsked<Schemas["ReachFact"]>(state, ["reach"], (signal) => api.GET("/api/jobs/{id}/proof/reach", { params: asking(state), signal }));
+  const reach = useAsked<Schemas["ReachFact"]>(state, ["reach"], (signal) =>
+    api.GET("/api/jobs/{id}/proof/reach", { params: asking(state), signal }),
+  );
   return (
     <Asked of={reach} what="Who reaches whom">
       {(fact) => <ReachTable reach={fact} state={state} />}
@@ -37,7 +39,16 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
   const { design, proof } = state;
   const { needs } = proof.facts;
   const [{ from, to }, show] = useShown(["from", "to"]);
-  const path = useAsked<Path>(state, ["path", from, to], (signal) => api.GET("/api/jobs/{id}/proof/path", { params: { ...asking(state), query: { setUp: proof.setUp, from: from ?? "", to: to ?? "" } }, signal }), from !== null && to !== null);
+  const path = useAsked<Path>(
+    state,
+    ["path", from, to],
+    (signal) =>
+      api.GET("/api/jobs/{id}/proof/path", {
+        params: { ...asking(state), query: { setUp: proof.setUp, from: from ?? "", to: to ?? "" } },
+        signal,
+      }),
+    from !== null && to !== null,
+  );
   const inbound = needs.filter((n) => design.site.needs.find((s) => s.id === n.need)?.kind === "reachFromOutside");
   const classOf = (device: string | null) => reach.classes.find((c) => device !== null && c.devices.includes(device));
   const [a, b] = [classOf(from), classOf(to)];
@@ -45,17 +56,37 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
 
   const cell = (label: string, kind: AnswerKind, chosen: boolean, choose: () => void) => (
     <chakra.td key={label} p="0.5" textAlign="center" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
-      <chakra.button type="button" aria-pressed={chosen} title={`${label}: ${answerWords[kind]}`} onClick={choose} minW="7" minH="7" rounded="sm" cursor="pointer" color={colour(kind)} fontWeight="700" bg={chosen ? "clay.3" : "clay.1"} outline={chosen ? "2px solid" : undefined} outlineColor="copper">
+      <chakra.button
+        type="button"
+        aria-pressed={chosen}
+        title={`${label}: ${answerWords[kind]}`}
+        onClick={choose}
+        minW="7"
+        minH="7"
+        rounded="sm"
+        cursor="pointer"
+        color={colour(kind)}
+        fontWeight="700"
+        bg={chosen ? "clay.3" : "clay.1"}
+        outline={chosen ? "2px solid" : undefined}
+        outlineColor="copper"
+      >
         <Sign kind={kind} />
         <Unseen>{` ${label}: ${answerWords[kind]}`}</Unseen>
       </chakra.button>
     </chakra.td>
   );
   return (
-    <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(22rem, 30rem) minmax(0, 1fr)" }} gap="4" alignItems="start">
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(22rem, 30rem) minmax(0, 1fr)" }}
+      gap="4"
+      alignItems="start"
+    >
       <Box display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)">
         <Box color="muted" fontSize="sm">
-          Who opens a connection, down; to whom, across. Devices of which the same is so share a row. {(["yes", "luck", "unknown", "no"] as const).map((k) => (
+          Who opens a connection, down; to whom, across. Devices of which the same is so share a row.{" "}
+          {(["yes", "luck", "unknown", "no"] as const).map((k) => (
             <chakra.span key={k} whiteSpace="nowrap" mr="2">
               <chakra.span color={colour(k)}>
                 <Sign kind={k} />
@@ -95,14 +126,29 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
                     const fact = reach.cells.find((c) => c.from === row.id && c.to === column.id);
                     const other = column.devices.find((d) => d !== row.devices[0]);
                     return fact && other ? (
-                      cell(`${names(row)} to ${names(column)}`, fact.answer.kind, a === row && b === column, () => show({ from: row.devices[0] ?? null, to: other }))
+                      cell(`${names(row)} to ${names(column)}`, fact.answer.kind, a === row && b === column, () =>
+                        show({ from: row.devices[0] ?? null, to: other }),
+                      )
                     ) : (
-                      <chakra.td key={column.id} textAlign="center" color="muted" aria-label="only one" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
+                      <chakra.td
+                        key={column.id}
+                        textAlign="center"
+                        color="muted"
+                        aria-label="only one"
+                        borderBottomWidth="1px"
+                        borderBottomStyle="solid"
+                        borderColor="line"
+                      >
                         ·
                       </chakra.td>
                     );
                   })}
-                  {cell(`${names(row)} to the internet`, proof.facts.internet.find((n) => n.device === row.devices[0])?.reached ?? "unknown", a === row && to === "internet", () => show({ from: row.devices[0] ?? null, to: "internet" }))}
+                  {cell(
+                    `${names(row)} to the internet`,
+                    proof.facts.internet.find((n) => n.device === row.devices[0])?.reached ?? "unknown",
+                    a === row && to === "internet",
+                    () => show({ from: row.devices[0] ?? null, to: "internet" }),
+                  )}
                 </tr>
               ))}
             </tbody>
@@ -114,7 +160,9 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
             <Flex key={n.need} gap="2" align="center">
               <chakra.table>
                 <tbody>
-                  <tr>{cell(n.asked, n.answer.kind, from === "internet" && to === n.need, () => show({ from: "internet", to: n.need }))}</tr>
+                  <tr>
+                    {cell(n.asked, n.answer.kind, from === "internet" && to === n.need, () => show({ from: "internet", to: n.need }))}
+                  </tr>
                 </tbody>
               </chakra.table>
               {n.asked}
@@ -126,7 +174,8 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
                 <Sign kind={f.answer.kind} />
               </chakra.span>
               <Box>
-                {f.protocol.toUpperCase()} port {f.port}, let in by {nameOf(design, f.router)}: {f.arrivesAt ? `arrives at ${nameOf(design, f.arrivesAt)}` : answerWords[f.answer.kind]}
+                {f.protocol.toUpperCase()} port {f.port}, let in by {nameOf(design, f.router)}:{" "}
+                {f.arrivesAt ? `arrives at ${nameOf(design, f.arrivesAt)}` : answerWords[f.answer.kind]}
                 {f.answer.kind !== "yes" && f.answer.causes[0] && (
                   <Box fontSize="sm" color="muted">
                     <Said text={f.answer.causes[0].text} />
@@ -135,12 +184,24 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
               </Box>
             </Flex>
           ))}
-          {inbound.length + proof.facts.inbound.length === 0 && <Box color="muted">Nothing is asked for from outside, and no port is let in.</Box>}
+          {inbound.length + proof.facts.inbound.length === 0 && (
+            <Box color="muted">Nothing is asked for from outside, and no port is let in.</Box>
+          )}
           <Box fontSize="xs" color="muted">
             Over IPv4 only.
           </Box>
         </Box>
-        <Box as="section" aria-label="Why" aria-live="polite" bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" p="3">
+        <Box
+          as="section"
+          aria-label="Why"
+          aria-live="polite"
+          bg="card"
+          borderWidth="1px"
+          borderStyle="solid"
+          borderColor="line"
+          rounded="lg"
+          p="3"
+        >
           {from === null || to === null ? (
             <Box color="muted">Choose a field of the table: it is explained here and drawn beside.</Box>
           ) : (
@@ -172,7 +233,17 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
                           .flatMap((d) => b.devices.filter((e) => e !== d).map((e) => [d, e] as const))
                           .slice(0, 24)
                           .map(([d, e]) => (
-                            <Button key={`${d} ${e}`} variant={d === from && e === to ? "act" : "quiet"} aria-pressed={d === from && e === to} px="1.5" py="0" minH="6" fontSize="sm" fontWeight="400" onClick={() => show({ from: d, to: e })}>
+                            <Button
+                              key={`${d} ${e}`}
+                              variant={d === from && e === to ? "act" : "quiet"}
+                              aria-pressed={d === from && e === to}
+                              px="1.5"
+                              py="0"
+                              minH="6"
+                              fontSize="sm"
+                              fontWeight="400"
+                              onClick={() => show({ from: d, to: e })}
+                            >
                               {nameOf(design, d)} → {nameOf(design, e)}
                             </Button>
                           ))}
@@ -185,7 +256,16 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
           )}
         </Box>
       </Box>
-      <Box height={{ base: "26rem", lg: "calc(100vh - 11rem)" }} minH="24rem" display="flex" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" overflow="hidden">
+      <Box
+        height={{ base: "26rem", lg: "calc(100vh - 11rem)" }}
+        minH="24rem"
+        display="flex"
+        borderWidth="1px"
+        borderStyle="solid"
+        borderColor="line"
+        rounded="lg"
+        overflow="hidden"
+      >
         <DrawingPane
           design={design}
           proof={proof}
@@ -197,7 +277,13 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
           }}
           patching={idle}
           way={from !== null && to !== null && path.data ? { links: new Set(path.data.links), slowest: null } : undefined}
-          lead={<chakra.span fontSize="sm" color="muted">{from !== null && to === null ? `From ${nameOf(design, from)}: choose the other device` : "Two devices chosen here, one after the other, work too"}</chakra.span>}
+          lead={
+            <chakra.span fontSize="sm" color="muted">
+              {from !== null && to === null
+                ? `From ${nameOf(design, from)}: choose the other device`
+                : "Two devices chosen here, one after the other, work too"}
+            </chakra.span>
+          }
         />
       </Box>
     </Box>

@@ -18,11 +18,22 @@ type Style = Schemas["PrintoutStyle"];
 export function StandAt({ state }: { state: JobState }) {
   const { design } = state;
   const [{ seat, target, style }, show] = useShown(["seat", "target", "style"]);
-  const seats = useAsked<Schemas["Seat"][]>(state, ["seats"], (signal) => api.GET("/api/jobs/{id}/proof/seats", { params: asking(state), signal }));
+  const seats = useAsked<Schemas["Seat"][]>(state, ["seats"], (signal) =>
+    api.GET("/api/jobs/{id}/proof/seats", { params: asking(state), signal }),
+  );
   const at = seat ?? seats.data?.[0]?.id ?? null;
   const chosen: Style = keysOf(printoutWords).find((k) => k === style) ?? "ip";
   const goal = target ?? "internet";
-  const sight = useAsked<Schemas["Sight"]>(state, ["look", at, goal, chosen], (signal) => api.GET("/api/jobs/{id}/proof/look", { params: { ...asking(state), query: { setUp: state.proof.setUp, at: at ?? "", to: goal, style: chosen } }, signal }), at !== null);
+  const sight = useAsked<Schemas["Sight"]>(
+    state,
+    ["look", at, goal, chosen],
+    (signal) =>
+      api.GET("/api/jobs/{id}/proof/look", {
+        params: { ...asking(state), query: { setUp: state.proof.setUp, at: at ?? "", to: goal, style: chosen } },
+        signal,
+      }),
+    at !== null,
+  );
   const known = ["internet", ...design.site.devices.map((d) => d.id), ...design.site.boxes.map((b) => b.id)];
   return (
     <Asked of={seats} what="Where one can stand">
@@ -35,7 +46,11 @@ export function StandAt({ state }: { state: JobState }) {
             <Box width="14rem">
               <Labelled label="Ping and trace">
                 {(ids) => (
-                  <Select {...ids} value={known.includes(goal) ? goal : "typed"} onChange={(e) => show({ target: e.target.value === "typed" ? "192.168.8.1" : e.target.value })}>
+                  <Select
+                    {...ids}
+                    value={known.includes(goal) ? goal : "typed"}
+                    onChange={(e) => show({ target: e.target.value === "typed" ? "192.168.8.1" : e.target.value })}
+                  >
                     <option value="internet">a host on the internet</option>
                     {known.slice(1).map((k) => (
                       <option key={k} value={k}>
@@ -74,7 +89,9 @@ export function StandAt({ state }: { state: JobState }) {
               </Labelled>
             </Box>
           </Flex>
-          <Asked of={sight} what="What is seen there">{(s) => <SightOf sight={s} state={state} />}</Asked>
+          <Asked of={sight} what="What is seen there">
+            {(s) => <SightOf sight={s} state={state} />}
+          </Asked>
         </Box>
       )}
     </Asked>
@@ -83,13 +100,23 @@ export function StandAt({ state }: { state: JobState }) {
 
 function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state: JobState }) {
   return (
-    <Box display="grid" gap="4" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 24rem) minmax(0, 1fr)" }} alignItems="start" aria-live="polite">
+    <Box
+      display="grid"
+      gap="4"
+      gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 24rem) minmax(0, 1fr)" }}
+      alignItems="start"
+      aria-live="polite"
+    >
       <Box display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)">
         {sight.addresses.map((a) => {
           const said = addressText(design, a);
           return (
             <Card key={a.side}>
-              {sideWords[a.side] && <Box color="muted" fontSize="sm">{sideWords[a.side]}</Box>}
+              {sideWords[a.side] && (
+                <Box color="muted" fontSize="sm">
+                  {sideWords[a.side]}
+                </Box>
+              )}
               <Box fontWeight="600">
                 <Mono>{said.text}</Mono>
               </Box>
@@ -118,7 +145,8 @@ function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state:
             <Box as="ol" mt="1" fontSize="sm">
               {sight.trace.hops.map((h, i) => (
                 <li key={i}>
-                  {i + 1}. <Mono>{h.address ?? "leased"}</Mono> {h.owner === ":internet" ? "a host on the internet" : h.owner === "street" ? "the provider" : nameOf(design, h.owner)}
+                  {i + 1}. <Mono>{h.address ?? "leased"}</Mono>{" "}
+                  {h.owner === ":internet" ? "a host on the internet" : h.owner === "street" ? "the provider" : nameOf(design, h.owner)}
                 </li>
               ))}
             </Box>
@@ -156,7 +184,11 @@ function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state:
               ))}
             </tbody>
           </chakra.table>
-          {sight.table.length === 0 && <Box color="muted" fontSize="sm" px="2">It has no neighbours.</Box>}
+          {sight.table.length === 0 && (
+            <Box color="muted" fontSize="sm" px="2">
+              It has no neighbours.
+            </Box>
+          )}
         </Box>
       </Box>
       <Box display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)">
@@ -164,7 +196,16 @@ function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state:
           <Box key={p.command} as="section" aria-label={p.command}>
             <Mono color="muted">$ {p.command}</Mono>
             <Box overflowX="auto" tabIndex={0} role="region" aria-label={`Output of ${p.command}`}>
-              <chakra.pre fontFamily="mono" fontSize="xs" bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="md" p="2">
+              <chakra.pre
+                fontFamily="mono"
+                fontSize="xs"
+                bg="card"
+                borderWidth="1px"
+                borderStyle="solid"
+                borderColor="line"
+                rounded="md"
+                p="2"
+              >
                 {p.text.trimEnd() || "(nothing)"}
               </chakra.pre>
             </Box>

@@ -18,7 +18,9 @@ export function StepByStep({ state }: { state: JobState }) {
   const [{ ladder, subject, other, step }, show] = useShown(["ladder", "subject", "other", "step"]);
   const kind: Kind = keysOf(ladderWords).find((k) => k === ladder) ?? "lease";
   const devices = setUpOf(design).devices.map((d) => d.device);
-  const seats = useAsked<Schemas["Seat"][]>(state, ["seats"], (signal) => api.GET("/api/jobs/{id}/proof/seats", { params: asking(state), signal }));
+  const seats = useAsked<Schemas["Seat"][]>(state, ["seats"], (signal) =>
+    api.GET("/api/jobs/{id}/proof/seats", { params: asking(state), signal }),
+  );
   const askers = (seats.data ?? []).filter((s) => s.asks).map((s) => s.id);
   const inbound = design.site.needs.filter((n) => n.kind === "reachFromOutside").map((n) => n.id);
   const subjects = kind === "lease" ? askers : kind === "inbound" ? inbound : devices;
@@ -26,10 +28,21 @@ export function StepByStep({ state }: { state: JobState }) {
   const others = kind === "connection" || kind === "discovery" ? devices.filter((d) => d !== chosen) : [];
   const to = other !== null && others.includes(other) ? other : (others[0] ?? null);
   const query = { setUp: proof.setUp, kind, subject: chosen ?? "", ...(to ? { to } : {}) };
-  const climbed = useAsked<Schemas["LadderDocument"]>(state, ["ladder", kind, chosen, to], (signal) => api.GET("/api/jobs/{id}/proof/ladder", { params: { ...asking(state), query }, signal }), chosen !== null);
+  const climbed = useAsked<Schemas["LadderDocument"]>(
+    state,
+    ["ladder", kind, chosen, to],
+    (signal) => api.GET("/api/jobs/{id}/proof/ladder", { params: { ...asking(state), query }, signal }),
+    chosen !== null,
+  );
   const capture = (segment: string) => `/api/jobs/${state.job.id}/proof/capture?${new URLSearchParams({ ...query, segment }).toString()}`;
 
-  const pick = (label: string, value: string | null, ids: readonly string[], name: (id: string) => string, choose: (id: string) => void) => (
+  const pick = (
+    label: string,
+    value: string | null,
+    ids: readonly string[],
+    name: (id: string) => string,
+    choose: (id: string) => void,
+  ) => (
     <Box width="15rem" maxW="100%">
       <Labelled label={label}>
         {(field) => (
@@ -60,11 +73,26 @@ export function StepByStep({ state }: { state: JobState }) {
             )}
           </Labelled>
         </Box>
-        {pick(kind === "inbound" ? "Need" : "Who", chosen, subjects, (id) => (kind === "inbound" ? needWords(proof, id) : nameOf(design, id)), (id) => show({ subject: id, step: null }))}
-        {others.length > 0 && pick(kind === "discovery" ? "Looks for" : "To whom", to, others, (id) => nameOf(design, id), (id) => show({ other: id, step: null }))}
+        {pick(
+          kind === "inbound" ? "Need" : "Who",
+          chosen,
+          subjects,
+          (id) => (kind === "inbound" ? needWords(proof, id) : nameOf(design, id)),
+          (id) => show({ subject: id, step: null }),
+        )}
+        {others.length > 0 &&
+          pick(
+            kind === "discovery" ? "Looks for" : "To whom",
+            to,
+            others,
+            (id) => nameOf(design, id),
+            (id) => show({ other: id, step: null }),
+          )}
       </Flex>
       {kind === "lease" && seats.data === undefined ? (
-        <Asked of={seats} what="Who asks for an address">{() => null}</Asked>
+        <Asked of={seats} what="Who asks for an address">
+          {() => null}
+        </Asked>
       ) : chosen === null ? (
         <Box color="muted">{kind === "inbound" ? "Nothing is to be reached from outside." : "No device or box in use could do that."}</Box>
       ) : (
@@ -77,7 +105,8 @@ export function StepByStep({ state }: { state: JobState }) {
                   <Box fontWeight="600">As a packet capture (pcap):</Box>
                   {l.wires.map((w) => (
                     <a key={w.segment} href={capture(w.segment)} download>
-                      <Download size={14} aria-hidden style={{ display: "inline" }} /> heard at {w.name}, {w.frames} {w.frames === 1 ? "frame" : "frames"}
+                      <Download size={14} aria-hidden style={{ display: "inline" }} /> heard at {w.name}, {w.frames}{" "}
+                      {w.frames === 1 ? "frame" : "frames"}
                     </a>
                   ))}
                 </Flex>

@@ -11,8 +11,19 @@ import { useShown } from "../stations/useShown";
 /** What would come of it if this cable were pulled or that box were off. Nothing of it is kept. */
 export function WhatIf({ state }: { state: JobState }) {
   const [{ trial }, show] = useShown(["trial"]);
-  const trials = useAsked<Schemas["Trial"][]>(state, ["trials"], (signal) => api.GET("/api/jobs/{id}/proof/trials", { params: asking(state), signal }));
-  const tried = useAsked<Schemas["TrialResult"]>(state, ["trial", trial], (signal) => api.GET("/api/jobs/{id}/proof/trial", { params: { ...asking(state), query: { setUp: state.proof.setUp, trial: trial ?? "" } }, signal }), trial !== null);
+  const trials = useAsked<Schemas["Trial"][]>(state, ["trials"], (signal) =>
+    api.GET("/api/jobs/{id}/proof/trials", { params: asking(state), signal }),
+  );
+  const tried = useAsked<Schemas["TrialResult"]>(
+    state,
+    ["trial", trial],
+    (signal) =>
+      api.GET("/api/jobs/{id}/proof/trial", {
+        params: { ...asking(state), query: { setUp: state.proof.setUp, trial: trial ?? "" } },
+        signal,
+      }),
+    trial !== null,
+  );
   return (
     <Asked of={trials} what="What may happen">
       {(all) =>
@@ -29,7 +40,15 @@ export function WhatIf({ state }: { state: JobState }) {
                       {trialWords[kind]}
                     </chakra.h2>
                     {these.map((t) => (
-                      <Button key={t.id} variant={t.id === trial ? "act" : "quiet"} aria-pressed={t.id === trial} width="100%" justifyContent="start" fontWeight={t.id === trial ? 600 : 400} onClick={() => show({ trial: t.id })}>
+                      <Button
+                        key={t.id}
+                        variant={t.id === trial ? "act" : "quiet"}
+                        aria-pressed={t.id === trial}
+                        width="100%"
+                        justifyContent="start"
+                        fontWeight={t.id === trial ? 600 : 400}
+                        onClick={() => show({ trial: t.id })}
+                      >
                         {capital(t.label)}
                       </Button>
                     ))}
@@ -37,7 +56,18 @@ export function WhatIf({ state }: { state: JobState }) {
                 );
               })}
             </Box>
-            <Box as="section" aria-label="What would come of it" aria-live="polite" bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" p="4" minW="0">
+            <Box
+              as="section"
+              aria-label="What would come of it"
+              aria-live="polite"
+              bg="card"
+              borderWidth="1px"
+              borderStyle="solid"
+              borderColor="line"
+              rounded="lg"
+              p="4"
+              minW="0"
+            >
               {trial === null ? (
                 <Box color="muted">Choose what happens. It is tried on the simulated network, and nothing of it is kept.</Box>
               ) : (

@@ -7,4 +7,9 @@ type Entry = Schemas["BookEntry"];
 export const whoOf = (e: Entry) => `${e.name}${sideWords[e.side] ? `, ${sideWords[e.side]}` : ""}`;
 
 /** The address as the book gives it: certain, one of a range, its own, or none. */
-export const addressOf = (e: Entry) => (e.address ? `${e.address}/${e.prefixLength}` : e.origin === "selfAssigned" && e.from ? "169.254.x.x" : (e.from?.replace("-", " to ") ?? "none"));
+export const addressOf = (e: Entry) =>
+  e.address
+    ? `${e.address}/${e.prefixLength}`
+    : e.origin === "selfAssigned" && e.from
+      ? "169.254.x.x"
+      : (e.from?.replace("-", " to ") ?? "none");

@@ -3,7 +3,19 @@ import { Select } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
 
 /** A choice among the gear of the survey. */
-export function BoxSelect({ label, design, value, none, onChange }: { label: string; design: Design; value: string | null; none: string; onChange: (box: string | null) => void }) {
+export function BoxSelect({
+  label,
+  design,
+  value,
+  none,
+  onChange,
+}: {
+  label: string;
+  design: Design;
+  value: string | null;
+  none: string;
+  onChange: (box: string | null) => void;
+}) {
   return (
     <Labelled label={label}>
       {(ids) => (

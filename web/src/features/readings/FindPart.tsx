@@ -17,7 +17,14 @@ export function FindPart({ state }: { state: JobState }) {
   const ready = box !== null || digits.trim().length > 1;
   const found = useQuery({
     queryKey: ["moved", state.job.id, state.version, box, digits, table],
-    queryFn: ({ signal }) => unwrap(api.POST("/api/jobs/{id}/readings/moved", { params: { path: { id: state.job.id } }, body: { readings: table.kept, text: table.text, box, digits: digits.trim() === "" ? null : digits.trim() }, signal })),
+    queryFn: ({ signal }) =>
+      unwrap(
+        api.POST("/api/jobs/{id}/readings/moved", {
+          params: { path: { id: state.job.id } },
+          body: { readings: table.kept, text: table.text, box, digits: digits.trim() === "" ? null : digits.trim() },
+          signal,
+        }),
+      ),
     enabled: ready,
     retry: false,
     placeholderData: (old) => old,
@@ -27,13 +34,18 @@ export function FindPart({ state }: { state: JobState }) {
       <Card as="section" aria-label="What to look for" display="grid" gap="3">
         <Box display="grid" gap="2" gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1fr) minmax(0, 1fr)" }}>
           <BoxSelect label="The box" design={state.design} value={box} none="by its digits alone" onChange={setBox} />
-          <Labelled label="Last digits of its label">{(ids) => <Input {...ids} fontFamily="mono" placeholder="53:0a" value={digits} onChange={(e) => setDigits(e.target.value)} />}</Labelled>
+          <Labelled label="Last digits of its label">
+            {(ids) => <Input {...ids} fontFamily="mono" placeholder="53:0a" value={digits} onChange={(e) => setDigits(e.target.value)} />}
+          </Labelled>
         </Box>
         <PickKept state={state} title="Address tables and device lists" picked={table} set={setTable} />
       </Card>
       <Card as="section" aria-label="Where it may be" minH="8rem">
         {!ready ? (
-          <Box color="muted">Choose the box, or type the last digits of its label. Sides of one box often differ by one or two in the last digits, and its radios may have the local bit set.</Box>
+          <Box color="muted">
+            Choose the box, or type the last digits of its label. Sides of one box often differ by one or two in the last digits, and its
+            radios may have the local bit set.
+          </Box>
         ) : found.isError ? (
           <Box role="alert" color="brick">
             {found.error.message}
@@ -49,7 +61,13 @@ export function FindPart({ state }: { state: JobState }) {
 function Where({ found, looked }: { found: Schemas["MovedBox"]; looked: boolean }) {
   return (
     <Box display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)" aria-live="polite">
-      <Box fontWeight="600">{looked ? <Said text={found.says} /> : "Choose or paste an address table. It lists only whom the machine spoke to lately: speak to every address first."}</Box>
+      <Box fontWeight="600">
+        {looked ? (
+          <Said text={found.says} />
+        ) : (
+          "Choose or paste an address table. It lists only whom the machine spoke to lately: speak to every address first."
+        )}
+      </Box>
       {found.candidates.length > 0 && (
         <Box overflowX="auto">
           <chakra.table width="100%" fontSize="sm">

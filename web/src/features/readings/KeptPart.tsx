@@ -14,7 +14,8 @@ import { Says } from "./Says";
 import { useKept, useOne, usePutAway } from "./useReadings";
 
 /** What a kept reading is, in words. */
-export const kindsOf = (info: Schemas["ReadingInfo"]) => (info.kinds.length === 0 ? "Nothing understood" : capital(info.kinds.map((k) => readingKindWords[k]).join(", ")));
+export const kindsOf = (info: Schemas["ReadingInfo"]) =>
+  info.kinds.length === 0 ? "Nothing understood" : capital(info.kinds.map((k) => readingKindWords[k]).join(", "));
 
 /** Readings that were kept, the last taken first; the chosen one beside them, held against the home as it is now. */
 export function KeptPart({ state }: { state: JobState }) {
@@ -62,7 +63,12 @@ export function KeptPart({ state }: { state: JobState }) {
               {items.map((r) => (
                 <tr key={r.id}>
                   <Cell>
-                    <Button variant={String(r.id) === reading ? "act" : "quiet"} px="1" aria-pressed={String(r.id) === reading} onClick={() => choose(r.id)}>
+                    <Button
+                      variant={String(r.id) === reading ? "act" : "quiet"}
+                      px="1"
+                      aria-pressed={String(r.id) === reading}
+                      onClick={() => choose(r.id)}
+                    >
                       {momentWords(r.takenAt)}
                     </Button>
                   </Cell>
@@ -80,7 +86,11 @@ export function KeptPart({ state }: { state: JobState }) {
             </tbody>
           </chakra.table>
         )}
-        {total > items.length && <Box color="muted">The newest {items.length} of {total} are listed.</Box>}
+        {total > items.length && (
+          <Box color="muted">
+            The newest {items.length} of {total} are listed.
+          </Box>
+        )}
       </Card>
       <Card as="section" aria-label="The chosen reading" minH="8rem" ref={sheet} tabIndex={-1} outline="none">
         {reading === null ? (
@@ -119,7 +129,9 @@ export function KeptPart({ state }: { state: JobState }) {
               </Fold>
             )}
             {one.data.info.seatName && one.data.view.comparison.seat === null && (
-              <Box fontSize="sm">It was taken at: {one.data.info.seatName}. That place is taken or gone in the survey as it is now, so nothing is compared.</Box>
+              <Box fontSize="sm">
+                It was taken at: {one.data.info.seatName}. That place is taken or gone in the survey as it is now, so nothing is compared.
+              </Box>
             )}
             <Says view={one.data.view} taken={null} />
             {one.data.text === null ? (
@@ -128,7 +140,18 @@ export function KeptPart({ state }: { state: JobState }) {
               </a>
             ) : (
               <Fold title="What was printed">
-                <chakra.pre fontFamily="mono" fontSize="xs" overflowX="auto" maxH="24rem" mt="1" p="2" bg="clay.1" rounded="md" tabIndex={0} aria-label="What was printed">
+                <chakra.pre
+                  fontFamily="mono"
+                  fontSize="xs"
+                  overflowX="auto"
+                  maxH="24rem"
+                  mt="1"
+                  p="2"
+                  bg="clay.1"
+                  rounded="md"
+                  tabIndex={0}
+                  aria-label="What was printed"
+                >
                   {one.data.text}
                 </chakra.pre>
               </Fold>

@@ -18,7 +18,13 @@ export function ListsPart({ state }: { state: JobState }) {
   const found = useQuery({
     queryKey: ["difference", state.job.id, state.version, before, after, expected],
     queryFn: ({ signal }) =>
-      unwrap(api.POST("/api/jobs/{id}/readings/difference", { params: { path: { id: state.job.id } }, body: { before: before.kept, after: after.kept, beforeText: before.text, afterText: after.text, expected }, signal })),
+      unwrap(
+        api.POST("/api/jobs/{id}/readings/difference", {
+          params: { path: { id: state.job.id } },
+          body: { before: before.kept, after: after.kept, beforeText: before.text, afterText: after.text, expected },
+          signal,
+        }),
+      ),
     enabled: ready,
     retry: false,
     placeholderData: (old) => old,
@@ -26,8 +32,20 @@ export function ListsPart({ state }: { state: JobState }) {
   return (
     <Box display="grid" gap="4" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) minmax(0, 1.1fr)" }} alignItems="start">
       <Card as="section" aria-label="Two lists" display="grid" gap="4">
-        <BoxSelect label="The box that is plugged in" design={state.design} value={expected} none="none in particular" onChange={setExpected} />
-        <PickKept state={state} title="Before" hint="Taken before the box is plugged in. A list over several pages: pick or paste all of them." picked={before} set={setBefore} />
+        <BoxSelect
+          label="The box that is plugged in"
+          design={state.design}
+          value={expected}
+          none="none in particular"
+          onChange={setExpected}
+        />
+        <PickKept
+          state={state}
+          title="Before"
+          hint="Taken before the box is plugged in. A list over several pages: pick or paste all of them."
+          picked={before}
+          set={setBefore}
+        />
         <PickKept state={state} title="After" picked={after} set={setAfter} />
       </Card>
       <Card as="section" aria-label="What is new" minH="8rem">

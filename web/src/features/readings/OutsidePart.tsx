@@ -7,7 +7,17 @@ import type { JobTools } from "../stations/useJob";
 import { Taken, WhereFields, type Where } from "./Taken";
 
 /** The address that the outside sees, held against the WAN address of the outermost box. */
-export function OutsidePart({ state, tools, where, setWhere }: { state: JobState; tools: JobTools; where: Where; setWhere: (where: Where) => void }) {
+export function OutsidePart({
+  state,
+  tools,
+  where,
+  setWhere,
+}: {
+  state: JobState;
+  tools: JobTools;
+  where: Where;
+  setWhere: (where: Where) => void;
+}) {
   const [seen, setSeen] = useState("");
   const [wan, setWan] = useState("");
   const [said, setSaid] = useState<string | null>(null);
@@ -18,7 +28,10 @@ export function OutsidePart({ state, tools, where, setWhere }: { state: JobState
     <Box display="grid" gap="4" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) minmax(0, 1.1fr)" }} alignItems="start">
       <Card as="section" aria-label="Both addresses" display="grid" gap="3">
         <WhereFields state={state} where={where} set={setWhere} />
-        <Labelled label="The address that an outside service shows" hint="Any page that tells which address it is asked from; over IPv4, with tunnels and a telephone's own line switched off.">
+        <Labelled
+          label="The address that an outside service shows"
+          hint="Any page that tells which address it is asked from; over IPv4, with tunnels and a telephone's own line switched off."
+        >
           {(ids) => <Input {...ids} fontFamily="mono" placeholder="203.0.113.80" value={seen} onChange={(e) => setSeen(e.target.value)} />}
         </Labelled>
         <Labelled label="The WAN address on the page of the outermost box" hint="Leave it empty where it was not read.">
@@ -45,7 +58,9 @@ export function OutsidePart({ state, tools, where, setWhere }: { state: JobState
             }}
           />
         ) : (
-          <chakra.div color="muted">How many NAT routers are on the way out, what that means for connections from outside, and what stays unproven.</chakra.div>
+          <chakra.div color="muted">
+            How many NAT routers are on the way out, what that means for connections from outside, and what stays unproven.
+          </chakra.div>
         )}
       </Card>
     </Box>

@@ -12,7 +12,19 @@ export interface Picked {
 }
 
 /** Kept readings that list devices, several being pages of one list, and a field to paste another into. */
-export function PickKept({ state, title, hint, picked, set }: { state: JobState; title: string; hint?: string; picked: Picked; set: (picked: Picked) => void }) {
+export function PickKept({
+  state,
+  title,
+  hint,
+  picked,
+  set,
+}: {
+  state: JobState;
+  title: string;
+  hint?: string;
+  picked: Picked;
+  set: (picked: Picked) => void;
+}) {
   const list = useKept(state);
   const lists = (list.data?.items ?? []).filter((r) => r.lists);
   return (
@@ -24,7 +36,15 @@ export function PickKept({ state, title, hint, picked, set }: { state: JobState;
         </Box>
       )}
       {lists.map((r) => (
-        <chakra.label key={r.id} display="flex" gap="2" alignItems="center" minH="7" fontSize="sm" css={{ "@media (pointer: coarse)": { minHeight: "44px" } }}>
+        <chakra.label
+          key={r.id}
+          display="flex"
+          gap="2"
+          alignItems="center"
+          minH="7"
+          fontSize="sm"
+          css={{ "@media (pointer: coarse)": { minHeight: "44px" } }}
+        >
           <chakra.input
             type="checkbox"
             width="1.15rem"
@@ -39,7 +59,17 @@ export function PickKept({ state, title, hint, picked, set }: { state: JobState;
         </chakra.label>
       ))}
       <Labelled label={lists.length > 0 ? "Or one pasted" : "Pasted"}>
-        {(ids) => <TextArea {...ids} rows={5} fontFamily="mono" fontSize="sm" spellCheck={false} value={picked.text} onChange={(e) => set({ ...picked, text: e.target.value })} />}
+        {(ids) => (
+          <TextArea
+            {...ids}
+            rows={5}
+            fontFamily="mono"
+            fontSize="sm"
+            spellCheck={false}
+            value={picked.text}
+            onChange={(e) => set({ ...picked, text: e.target.value })}
+          />
+        )}
       </Labelled>
     </Box>
   );

@@ -12,7 +12,14 @@ import { SpeedPart } from "./SpeedPart";
 import type { Where } from "./Taken";
 import { TakePart, type Draft } from "./TakePart";
 
-const parts = { take: "Take one", kept: "Kept", lists: "Before and after", find: "Find a box", outside: "From outside", speed: "Speed" } as const;
+const parts = {
+  take: "Take one",
+  kept: "Kept",
+  lists: "Before and after",
+  find: "Find a box",
+  outside: "From outside",
+  speed: "Speed",
+} as const;
 
 type Part = keyof typeof parts;
 

@@ -13,7 +13,16 @@ const colours: Record<Agreement, string> = { agrees: "moss", disagrees: "brick",
 /** Told by shape and word as well as by colour: one stroke through, an open ring, two strokes alike. */
 function Standing({ of }: { of: Agreement }) {
   return (
-    <chakra.svg viewBox="0 0 20 20" width="18px" height="18px" flexShrink={0} mt="0.5" color={colours[of]} role="img" aria-label={agreementWords[of]}>
+    <chakra.svg
+      viewBox="0 0 20 20"
+      width="18px"
+      height="18px"
+      flexShrink={0}
+      mt="0.5"
+      color={colours[of]}
+      role="img"
+      aria-label={agreementWords[of]}
+    >
       {of === "unknown" ? (
         <circle cx="10" cy="10" r="7" fill="none" stroke="currentColor" strokeWidth="2.5" strokeDasharray="4 3" />
       ) : (
@@ -78,7 +87,17 @@ export function Says({ view: { reading, comparison }, taken, take }: Props) {
   );
 }
 
-function Group({ standing, statements, taken, take }: { standing: Agreement; statements: Statement[]; taken: ReadonlySet<string> | null; take?: Props["take"] }) {
+function Group({
+  standing,
+  statements,
+  taken,
+  take,
+}: {
+  standing: Agreement;
+  statements: Statement[];
+  taken: ReadonlySet<string> | null;
+  take?: Props["take"];
+}) {
   const id = useId();
   return (
     <Box as="section" aria-labelledby={id}>
@@ -108,8 +127,23 @@ function Group({ standing, statements, taken, take }: { standing: Agreement; sta
                   </Box>
                 ))}
                 {s.offer && taken && take && (
-                  <chakra.label display="flex" gap="2" alignItems="center" minH="7" fontWeight="600" css={{ "@media (pointer: coarse)": { minHeight: "44px" } }}>
-                    <chakra.input type="checkbox" width="1.15rem" height="1.15rem" flexShrink={0} css={{ accentColor: "var(--chakra-colors-copper)" }} checked={taken.has(s.id)} onChange={(e) => take(s.id, e.target.checked)} />
+                  <chakra.label
+                    display="flex"
+                    gap="2"
+                    alignItems="center"
+                    minH="7"
+                    fontWeight="600"
+                    css={{ "@media (pointer: coarse)": { minHeight: "44px" } }}
+                  >
+                    <chakra.input
+                      type="checkbox"
+                      width="1.15rem"
+                      height="1.15rem"
+                      flexShrink={0}
+                      css={{ accentColor: "var(--chakra-colors-copper)" }}
+                      checked={taken.has(s.id)}
+                      onChange={(e) => take(s.id, e.target.checked)}
+                    />
                     <span>
                       Take over: <Said text={s.offer} />
                     </span>
@@ -124,7 +158,8 @@ function Group({ standing, statements, taken, take }: { standing: Agreement; sta
   );
 }
 
-const rate = (of: Schemas["MedianSpread"]) => `${of.median.toFixed(of.median < 10 ? 1 : 0)} (${of.least.toFixed(0)} to ${of.most.toFixed(0)})`;
+const rate = (of: Schemas["MedianSpread"]) =>
+  `${of.median.toFixed(of.median < 10 ? 1 : 0)} (${of.least.toFixed(0)} to ${of.most.toFixed(0)})`;
 
 function Runs({ groups }: { groups: Schemas["BaselineGroup"][] }) {
   return (
@@ -151,7 +186,10 @@ function Runs({ groups }: { groups: Schemas["BaselineGroup"][] }) {
 
 function Unread({ reading }: { reading: Schemas["Reading"] }) {
   return (
-    <Fold title={`${reading.unreadCount} ${reading.unreadCount === 1 ? "line was" : "lines were"} not read`} open={reading.blocks.length === 0 || undefined}>
+    <Fold
+      title={`${reading.unreadCount} ${reading.unreadCount === 1 ? "line was" : "lines were"} not read`}
+      open={reading.blocks.length === 0 || undefined}
+    >
       <Box as="ul" display="grid" gap="1" mt="1">
         {reading.unread.map((u) => (
           <li key={`${u.line} ${u.text}`}>

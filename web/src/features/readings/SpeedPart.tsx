@@ -15,7 +15,17 @@ type Run = Schemas["TypedRun"];
 const amount = (text: string) => (text.trim() === "" ? null : Number(text.replace(",", ".")));
 
 /** Runs of a speed test, typed one after another in one place. */
-export function SpeedPart({ state, tools, where, setWhere }: { state: JobState; tools: JobTools; where: Where; setWhere: (where: Where) => void }) {
+export function SpeedPart({
+  state,
+  tools,
+  where,
+  setWhere,
+}: {
+  state: JobState;
+  tools: JobTools;
+  where: Where;
+  setWhere: (where: Where) => void;
+}) {
   const [runs, setRuns] = useState<Run[]>([]);
   const [by, setBy] = useState<Run["by"]>("cable");
   const [tool, setTool] = useState("");
@@ -32,11 +42,33 @@ export function SpeedPart({ state, tools, where, setWhere }: { state: JobState; 
     }
     setWrong(null);
     setSaid(null);
-    setRuns([...runs, { by, downMbps: down, upMbps: up, seconds, megabytes, tool: tool.trim(), place: where.place, at: (where.at ?? momentField(new Date())).replace("T", " ") }]);
+    setRuns([
+      ...runs,
+      {
+        by,
+        downMbps: down,
+        upMbps: up,
+        seconds,
+        megabytes,
+        tool: tool.trim(),
+        place: where.place,
+        at: (where.at ?? momentField(new Date())).replace("T", " "),
+      },
+    ]);
     setFields({ ...fields, down: "", up: "" });
   };
   const field = (key: keyof typeof fields, label: string) => (
-    <Labelled label={label}>{(ids) => <Input {...ids} inputMode="decimal" value={fields[key]} onChange={(e) => setFields({ ...fields, [key]: e.target.value })} onKeyDown={(e) => e.key === "Enter" && add()} />}</Labelled>
+    <Labelled label={label}>
+      {(ids) => (
+        <Input
+          {...ids}
+          inputMode="decimal"
+          value={fields[key]}
+          onChange={(e) => setFields({ ...fields, [key]: e.target.value })}
+          onKeyDown={(e) => e.key === "Enter" && add()}
+        />
+      )}
+    </Labelled>
   );
   return (
     <Box display="grid" gap="4" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) minmax(0, 1.1fr)" }} alignItems="start">
@@ -44,7 +76,9 @@ export function SpeedPart({ state, tools, where, setWhere }: { state: JobState; 
         <WhereFields state={state} where={where} set={setWhere} />
         <Box display="grid" gap="2" gridTemplateColumns="minmax(0, 1fr) minmax(0, 1fr)">
           <WordSelect label="By" words={runByWords} value={by} onChange={setBy} />
-          <Labelled label="With what tool">{(ids) => <Input {...ids} value={tool} maxLength={60} onChange={(e) => setTool(e.target.value)} />}</Labelled>
+          <Labelled label="With what tool">
+            {(ids) => <Input {...ids} value={tool} maxLength={60} onChange={(e) => setTool(e.target.value)} />}
+          </Labelled>
         </Box>
         <Box display="grid" gap="2" gridTemplateColumns={{ base: "minmax(0, 1fr) minmax(0, 1fr)", md: "repeat(4, minmax(0, 1fr))" }}>
           {field("down", "Down, Mb/s")}
@@ -120,5 +154,10 @@ export function SpeedPart({ state, tools, where, setWhere }: { state: JobState; 
 }
 
 function PlainWords() {
-  return <Box color="muted">At least three runs of 30 s, by cable first, then on Wi-Fi in the same place with the same machine: their middle and how far they lie apart, held against what was sold and what the wires carry.</Box>;
+  return (
+    <Box color="muted">
+      At least three runs of 30 s, by cable first, then on Wi-Fi in the same place with the same machine: their middle and how far they lie
+      apart, held against what was sold and what the wires carry.
+    </Box>
+  );
 }

@@ -80,7 +80,9 @@ export function TakePart({ state, tools, where, setWhere, draft, setDraft }: Pro
           )}
         </Box>
         <Flex gap="3" mt="2" align="end" wrap="wrap">
-          <Labelled label="Or a file: a text, a lease file, a capture">{(ids) => <FilePick {...ids} accept="" take={(file) => void pick(file)} />}</Labelled>
+          <Labelled label="Or a file: a text, a lease file, a capture">
+            {(ids) => <FilePick {...ids} accept="" take={(file) => void pick(file)} />}
+          </Labelled>
           {!isEmpty(draft.content) && (
             <Button variant="quiet" onClick={() => setDraft({ content: { text: "" }, file: null })}>
               Clear
@@ -109,7 +111,12 @@ export function TakePart({ state, tools, where, setWhere, draft, setDraft }: Pro
             {said}
           </Box>
         )}
-        {empty && !said && <Box color="muted">What was read stands here, beside what is recorded: what agrees, what does not and what would explain it, and what can be taken over into the survey.</Box>}
+        {empty && !said && (
+          <Box color="muted">
+            What was read stands here, beside what is recorded: what agrees, what does not and what would explain it, and what can be taken
+            over into the survey.
+          </Box>
+        )}
         {!empty && (
           <Taken
             state={state}
@@ -128,4 +135,9 @@ export function TakePart({ state, tools, where, setWhere, draft, setDraft }: Pro
   );
 }
 
-const readable = ["ipconfig, ipconfig /all, route print, arp -a, ping, tracert", "netsh wlan show interfaces, … networks mode=bssid", "ip addr, ip route, ip neigh, ifconfig, route -n, netstat -rn", "ping, traceroute, ethtool, iw … link, iw … scan, nmcli device wifi"];
+const readable = [
+  "ipconfig, ipconfig /all, route print, arp -a, ping, tracert",
+  "netsh wlan show interfaces, … networks mode=bssid",
+  "ip addr, ip route, ip neigh, ifconfig, route -n, netstat -rn",
+  "ping, traceroute, ethtool, iw … link, iw … scan, nmcli device wifi",
+];

@@ -23,10 +23,25 @@ export function WhereFields({ state, where, set }: { state: JobState; where: Whe
   return (
     <Box display="grid" gap="2" gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "minmax(0, 1fr) minmax(0, 1fr)" }}>
       <Box gridColumn={{ md: "1 / -1" }}>
-        <SeatSelect label="Taken at" seats={seats.data ?? []} value={where.seat} none="not said" onChange={(seat) => set({ ...where, seat })} />
+        <SeatSelect
+          label="Taken at"
+          seats={seats.data ?? []}
+          value={where.seat}
+          none="not said"
+          onChange={(seat) => set({ ...where, seat })}
+        />
       </Box>
       <PlaceSelect label="In" design={state.design} value={where.place} onChange={(place) => set({ ...where, place })} />
-      <Labelled label="When">{(ids) => <Input {...ids} type="datetime-local" value={where.at ?? momentField(new Date())} onChange={(e) => set({ ...where, at: e.target.value === "" ? null : e.target.value })} />}</Labelled>
+      <Labelled label="When">
+        {(ids) => (
+          <Input
+            {...ids}
+            type="datetime-local"
+            value={where.at ?? momentField(new Date())}
+            onChange={(e) => set({ ...where, at: e.target.value === "" ? null : e.target.value })}
+          />
+        )}
+      </Labelled>
     </Box>
   );
 }
@@ -66,7 +81,15 @@ export function Taken({ state, tools, content, name, where, kept }: Props) {
     setBusy(true);
     setError(null);
     try {
-      await tools.keepReading({ content, setUp: state.proof.setUp, name, accepted: [...taken], seat: where.seat, place: where.place, takenAt: where.at === null ? null : new Date(where.at).toISOString() });
+      await tools.keepReading({
+        content,
+        setUp: state.proof.setUp,
+        name,
+        accepted: [...taken],
+        seat: where.seat,
+        place: where.place,
+        takenAt: where.at === null ? null : new Date(where.at).toISOString(),
+      });
       setTurned(new Set());
       kept(taken.size);
     } catch (e) {
@@ -82,7 +105,10 @@ export function Taken({ state, tools, content, name, where, kept }: Props) {
           {taken.size > 0 ? `Take over ${taken.size} and keep the reading` : "Keep the reading"}
         </Button>
         {offered.length > 1 && (
-          <Button variant="quiet" onClick={() => setTurned(new Set(offered.filter((s) => s.suggested !== (taken.size === 0)).map((s) => s.id)))}>
+          <Button
+            variant="quiet"
+            onClick={() => setTurned(new Set(offered.filter((s) => s.suggested !== (taken.size === 0)).map((s) => s.id)))}
+          >
             {taken.size === 0 ? "Take over all" : "Take over none"}
           </Button>
         )}

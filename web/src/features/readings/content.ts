@@ -28,7 +28,8 @@ function base64(bytes: Uint8Array): string {
   return btoa(text);
 }
 
-export const isEmpty = (content: Content) => content.capture === undefined && content.outside === undefined && content.runs === undefined && (content.text ?? "").trim() === "";
+export const isEmpty = (content: Content) =>
+  content.capture === undefined && content.outside === undefined && content.runs === undefined && (content.text ?? "").trim() === "";
 
 /** A moment as a field for date and time holds it, in the time of this place. */
 export const momentField = (at: Date) => new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);

@@ -7,7 +7,14 @@ import { isEmpty } from "./content";
 export function useRead(state: JobState, content: Schemas["ReadingContent"], seat: string | null, place: string | null) {
   return useQuery({
     queryKey: ["reading", state.job.id, state.version, state.proof.setUp, seat, place, content],
-    queryFn: ({ signal }) => unwrap(api.POST("/api/jobs/{id}/readings/read", { params: { path: { id: state.job.id } }, body: { content, setUp: state.proof.setUp, seat, place }, signal })),
+    queryFn: ({ signal }) =>
+      unwrap(
+        api.POST("/api/jobs/{id}/readings/read", {
+          params: { path: { id: state.job.id } },
+          body: { content, setUp: state.proof.setUp, seat, place },
+          signal,
+        }),
+      ),
     enabled: !isEmpty(content),
     // What is refused is refused again.
     retry: false,
@@ -18,7 +25,8 @@ export function useRead(state: JobState, content: Schemas["ReadingContent"], sea
 export function useKept(state: JobState, away = false) {
   return useQuery({
     queryKey: ["readings", state.job.id, away],
-    queryFn: ({ signal }) => unwrap(api.GET("/api/jobs/{id}/readings", { params: { path: { id: state.job.id }, query: { away, perPage: 100 } }, signal })),
+    queryFn: ({ signal }) =>
+      unwrap(api.GET("/api/jobs/{id}/readings", { params: { path: { id: state.job.id }, query: { away, perPage: 100 } }, signal })),
     placeholderData: (before) => before,
   });
 }
@@ -27,7 +35,8 @@ export function useKept(state: JobState, away = false) {
 export function useOne(state: JobState, reading: number | null) {
   return useQuery({
     queryKey: ["readings", state.job.id, "one", reading, state.version],
-    queryFn: ({ signal }) => unwrap(api.GET("/api/jobs/{id}/readings/{reading}", { params: { path: { id: state.job.id, reading: reading ?? 0 } }, signal })),
+    queryFn: ({ signal }) =>
+      unwrap(api.GET("/api/jobs/{id}/readings/{reading}", { params: { path: { id: state.job.id, reading: reading ?? 0 } }, signal })),
     enabled: reading !== null,
   });
 }
@@ -36,7 +45,10 @@ export function usePutAway(state: JobState) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: async ({ reading, away }: { reading: number; away: boolean }) => {
-      const done = await api.PUT("/api/jobs/{id}/readings/{reading}/away", { params: { path: { id: state.job.id, reading } }, body: { away } });
+      const done = await api.PUT("/api/jobs/{id}/readings/{reading}/away", {
+        params: { path: { id: state.job.id, reading } },
+        body: { away },
+      });
       if (!done.response.ok) {
         throw new Error("The reading is not there any more.");
       }
@@ -46,4 +58,5 @@ export function usePutAway(state: JobState) {
 }
 
 /** Where a reading can be taken. */
-export const useSeats = (state: JobState) => useAsked<Schemas["Seat"][]>(state, ["seats"], (signal) => api.GET("/api/jobs/{id}/proof/seats", { params: asking(state), signal }));
+export const useSeats = (state: JobState) =>
+  useAsked<Schemas["Seat"][]>(state, ["seats"], (signal) => api.GET("/api/jobs/{id}/proof/seats", { params: asking(state), signal }));

@@ -77,7 +77,15 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
       <Flex align="baseline" gap="2" wrap="wrap" mb="1">
         <chakra.h2 fontSize="md">Addresses of</chakra.h2>
         {several ? (
-          <Select aria-label="Subnet" width="auto" minH="7" py="0" fontFamily="mono" value={key(ruler)} onChange={(e) => choose({ kind: "terrace", id: e.target.value.split(" ")[0] ?? "" })}>
+          <Select
+            aria-label="Subnet"
+            width="auto"
+            minH="7"
+            py="0"
+            fontFamily="mono"
+            value={key(ruler)}
+            onChange={(e) => choose({ kind: "terrace", id: e.target.value.split(" ")[0] ?? "" })}
+          >
             {proof.facts.rulers.map((r) => (
               <option key={key(r)} value={key(r)}>
                 {r.subnet} at {nameOf(design, r.segment)}
@@ -87,7 +95,9 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
         ) : (
           <Mono fontWeight="700">{ruler.subnet}</Mono>
         )}
-        {all.last - all.first >= mostShown && <Part all={all} shown={shown} ruler={ruler} show={(at) => setPart({ subnet: ruler.subnet, at })} />}
+        {all.last - all.first >= mostShown && (
+          <Part all={all} shown={shown} ruler={ruler} show={(at) => setPart({ subnet: ruler.subnet, at })} />
+        )}
         <chakra.span color="muted" flex="1" textAlign="end">
           free: {ruler.free.length === 0 ? "none" : <Mono>{freeWords(ruler.free)}</Mono>}
         </chakra.span>
@@ -106,60 +116,100 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
       </Flex>
       {open && (
         <>
-        <Box ref={frame} overflow="hidden">
-          <chakra.svg
-            width={width}
-            height={height + rise}
-            display="block"
-            css={forced}
-            role="group"
-            aria-label={`Addresses ${toAddress(shown.first)} to ${toAddress(shown.last)}`}
-            onClick={(e) => {
-              const at = addressAt(shown, width, e.clientX - e.currentTarget.getBoundingClientRect().left);
-              const y = e.clientY - e.currentTarget.getBoundingClientRect().top;
-              if (y > top && frees.some((s) => s.first <= at && at <= s.last)) {
-                setFree(at);
-              }
-            }}
-          >
-            <chakra.rect x="0.5" y={top} width={width - 1} height={bar.height} rx="4" fill="card" stroke="line.strong" />
-            {frees.flatMap((s) => {
-              const seen = within(s, shown);
-              return seen ? [<chakra.rect key={s.first} x={left(seen, shown, width)} y={top + 1} width={right(seen, shown, width) - left(seen, shown, width)} height={bar.height - 2} fill="clay.2" />] : [];
-            })}
-            {ticks(shown, width).map((a) => (
-              <g key={a}>
-                <chakra.path d={`M${xOf(shown, width, a)} ${top + bar.height}v6`} stroke="muted" />
-                <chakra.text x={xOf(shown, width, a)} y={top + bar.height + 20} textAnchor={xOf(shown, width, a) < 16 ? "start" : xOf(shown, width, a) > width - 16 ? "end" : "middle"} fontFamily="mono" fontSize="12px" fill="muted">
-                  .{a % 256}
-                </chakra.text>
-              </g>
-            ))}
-            <RulerMarks marks={ruler.marks} shown={shown} width={width} top={top} height={bar.height} nameOf={(owner) => nameOf(design, owner)} />
-            {free !== null && free >= shown.first && free <= shown.last && (
-              <chakra.path d={`M${xOf(shown, width, free)} ${top - 3}v${bar.height + 6}`} stroke="copper" strokeWidth="3" pointerEvents="none" />
-            )}
-            {ruler.pools.map((pool, i) => (
-              <Pool
-                key={pool.router}
-                name={nameOf(design, pool.router)}
-                pool={pool}
-                kept={tools.job.data?.proof.facts.rulers.flatMap((r) => r.pools).find((p) => p.router === pool.router)?.range ?? pool.range}
+          <Box ref={frame} overflow="hidden">
+            <chakra.svg
+              width={width}
+              height={height + rise}
+              display="block"
+              css={forced}
+              role="group"
+              aria-label={`Addresses ${toAddress(shown.first)} to ${toAddress(shown.last)}`}
+              onClick={(e) => {
+                const at = addressAt(shown, width, e.clientX - e.currentTarget.getBoundingClientRect().left);
+                const y = e.clientY - e.currentTarget.getBoundingClientRect().top;
+                if (y > top && frees.some((s) => s.first <= at && at <= s.last)) {
+                  setFree(at);
+                }
+              }}
+            >
+              <chakra.rect x="0.5" y={top} width={width - 1} height={bar.height} rx="4" fill="card" stroke="line.strong" />
+              {frees.flatMap((s) => {
+                const seen = within(s, shown);
+                return seen
+                  ? [
+                      <chakra.rect
+                        key={s.first}
+                        x={left(seen, shown, width)}
+                        y={top + 1}
+                        width={right(seen, shown, width) - left(seen, shown, width)}
+                        height={bar.height - 2}
+                        fill="clay.2"
+                      />,
+                    ]
+                  : [];
+              })}
+              {ticks(shown, width).map((a) => (
+                <g key={a}>
+                  <chakra.path d={`M${xOf(shown, width, a)} ${top + bar.height}v6`} stroke="muted" />
+                  <chakra.text
+                    x={xOf(shown, width, a)}
+                    y={top + bar.height + 20}
+                    textAnchor={xOf(shown, width, a) < 16 ? "start" : xOf(shown, width, a) > width - 16 ? "end" : "middle"}
+                    fontFamily="mono"
+                    fontSize="12px"
+                    fill="muted"
+                  >
+                    .{a % 256}
+                  </chakra.text>
+                </g>
+              ))}
+              <RulerMarks
+                marks={ruler.marks}
                 shown={shown}
                 width={width}
-                y={top - 8 - i * storey}
-                foot={top + bar.height}
-                disabled={tools.busy || guestHost(pool.router) !== null}
-                attempt={(ends) => tools.attempt(ends === null ? null : move(pool.router, ends))}
-                save={(ends) => tools.save(move(pool.router, ends))}
+                top={top}
+                height={bar.height}
+                nameOf={(owner) => nameOf(design, owner)}
               />
-            ))}
-          </chakra.svg>
-        </Box>
-        <Flex wrap="wrap" gap="3" align="end" justify="space-between">
-          <Legend ruler={ruler} />
-          <GiveAddress key={key(ruler)} candidates={candidates} chosen={choice?.id.split("/")[0] ?? null} free={frees} at={free} move={setFree} tools={tools} />
-        </Flex>
+              {free !== null && free >= shown.first && free <= shown.last && (
+                <chakra.path
+                  d={`M${xOf(shown, width, free)} ${top - 3}v${bar.height + 6}`}
+                  stroke="copper"
+                  strokeWidth="3"
+                  pointerEvents="none"
+                />
+              )}
+              {ruler.pools.map((pool, i) => (
+                <Pool
+                  key={pool.router}
+                  name={nameOf(design, pool.router)}
+                  pool={pool}
+                  kept={
+                    tools.job.data?.proof.facts.rulers.flatMap((r) => r.pools).find((p) => p.router === pool.router)?.range ?? pool.range
+                  }
+                  shown={shown}
+                  width={width}
+                  y={top - 8 - i * storey}
+                  foot={top + bar.height}
+                  disabled={tools.busy || guestHost(pool.router) !== null}
+                  attempt={(ends) => tools.attempt(ends === null ? null : move(pool.router, ends))}
+                  save={(ends) => tools.save(move(pool.router, ends))}
+                />
+              ))}
+            </chakra.svg>
+          </Box>
+          <Flex wrap="wrap" gap="3" align="end" justify="space-between">
+            <Legend ruler={ruler} />
+            <GiveAddress
+              key={key(ruler)}
+              candidates={candidates}
+              chosen={choice?.id.split("/")[0] ?? null}
+              free={frees}
+              at={free}
+              move={setFree}
+              tools={tools}
+            />
+          </Flex>
         </>
       )}
     </chakra.section>
@@ -215,10 +265,24 @@ function Part({ all, shown, ruler, show }: { all: Stretch; shown: Stretch; ruler
   const parts = [...new Set([...spoken, shown.first].map((a) => windowAt(all, a).first))].sort((a, b) => a - b);
   return (
     <Flex align="center" gap="1">
-      <Button variant="quiet" px="2" disabled={shown.first === all.first} onClick={() => show(shown.first - 1)} aria-label="The part before">
+      <Button
+        variant="quiet"
+        px="2"
+        disabled={shown.first === all.first}
+        onClick={() => show(shown.first - 1)}
+        aria-label="The part before"
+      >
         <ChevronLeft size={16} aria-hidden />
       </Button>
-      <Select aria-label="Part of the subnet" width="auto" minH="7" py="0" fontFamily="mono" value={shown.first} onChange={(e) => show(Number(e.target.value))}>
+      <Select
+        aria-label="Part of the subnet"
+        width="auto"
+        minH="7"
+        py="0"
+        fontFamily="mono"
+        value={shown.first}
+        onChange={(e) => show(Number(e.target.value))}
+      >
         {parts.map((p) => (
           <option key={p} value={p}>
             {toAddress(p)} to {`.${toAddress(p + mostShown - 1).split(".")[3] ?? ""}`}

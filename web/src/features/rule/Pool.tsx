@@ -27,7 +27,15 @@ const movedEnds = (kept: string, to: Stretch): PoolEnds => {
   return { ...(from.first !== to.first && { first: toAddress(to.first) }), ...(from.last !== to.last && { last: toAddress(to.last) }) };
 };
 
-const Handle = chakra("g", { base: { cursor: "ew-resize", touchAction: "none", outline: "none", "& .grip": { fill: "copper", stroke: "card", strokeWidth: "1.5px" }, "&:focus-visible .grip": { stroke: "focus", strokeWidth: "3px" } } });
+const Handle = chakra("g", {
+  base: {
+    cursor: "ew-resize",
+    touchAction: "none",
+    outline: "none",
+    "& .grip": { fill: "copper", stroke: "card", strokeWidth: "1.5px" },
+    "&:focus-visible .grip": { stroke: "focus", strokeWidth: "3px" },
+  },
+});
 const keySteps: Record<string, number> = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageDown: -10, PageUp: 10 };
 
 /** What a server hands out, as a bracket whose ends are moved by pointer or by arrow keys; saved on release, Enter or leaving. */
@@ -117,8 +125,23 @@ export function Pool({ name, pool, kept, shown, width, y, foot, disabled, attemp
     <g opacity={pool.on ? 1 : 0.6}>
       {seen && (
         <>
-          <chakra.path d={`M${left} ${foot}V${y}H${right}V${foot}`} fill="none" stroke="copper" strokeWidth="2" strokeDasharray={pool.on ? undefined : "5 4"} pointerEvents="none" />
-          <chakra.text x={Math.min(Math.max((left + right) / 2, 110), width - 110)} y={y - 11} textAnchor="middle" fontSize="12px" fontWeight="600" fill="copper" pointerEvents="none">
+          <chakra.path
+            d={`M${left} ${foot}V${y}H${right}V${foot}`}
+            fill="none"
+            stroke="copper"
+            strokeWidth="2"
+            strokeDasharray={pool.on ? undefined : "5 4"}
+            pointerEvents="none"
+          />
+          <chakra.text
+            x={Math.min(Math.max((left + right) / 2, 110), width - 110)}
+            y={y - 11}
+            textAnchor="middle"
+            fontSize="12px"
+            fontWeight="600"
+            fill="copper"
+            pointerEvents="none"
+          >
             {label}
           </chakra.text>
         </>

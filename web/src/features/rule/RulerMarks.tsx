@@ -11,7 +11,12 @@ interface Props {
   nameOf: (owner: string) => string;
 }
 
-const words: Record<Schemas["RulerMarkKind"], string> = { router: "router's own", fixed: "fixed", reserved: "reserved", example: "leased, an example" };
+const words: Record<Schemas["RulerMarkKind"], string> = {
+  router: "router's own",
+  fixed: "fixed",
+  reserved: "reserved",
+  example: "leased, an example",
+};
 
 /** Who has which address: the router a block, fixed a pin, reserved a peg, leased a stroke, a clash a split. */
 export function RulerMarks({ marks, shown, width, top, height, nameOf }: Props) {
@@ -25,7 +30,15 @@ export function RulerMarks({ marks, shown, width, top, height, nameOf }: Props) 
             <g key={`${mark.owner} ${mark.side} ${mark.kind} ${mark.address}`}>
               <title>{`${mark.address} ${nameOf(mark.owner)}, ${words[mark.kind]}${mark.clash ? ", clash" : ""}`}</title>
               <MarkSign kind={mark.kind} x={x} top={top} height={height} />
-              {mark.clash && <chakra.path d={`M${x + 3} ${top - 5}l-7 ${height / 2 + 4}h8l-4 ${height / 2 + 7}`} fill="none" stroke="brick" strokeWidth="3" strokeLinejoin="round" />}
+              {mark.clash && (
+                <chakra.path
+                  d={`M${x + 3} ${top - 5}l-7 ${height / 2 + 4}h8l-4 ${height / 2 + 7}`}
+                  fill="none"
+                  stroke="brick"
+                  strokeWidth="3"
+                  strokeLinejoin="round"
+                />
+              )}
             </g>
           );
         })}

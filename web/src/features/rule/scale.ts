@@ -38,7 +38,8 @@ export function windowAt(all: Stretch, address: number): Stretch {
 }
 
 /** The middle of an address's cell on a ruler of so many pixels. */
-export const xOf = (shown: Stretch, width: number, address: number): number => ((address - shown.first + 0.5) / (shown.last - shown.first + 1)) * width;
+export const xOf = (shown: Stretch, width: number, address: number): number =>
+  ((address - shown.first + 0.5) / (shown.last - shown.first + 1)) * width;
 
 /** The address under a pixel, within the ruler. */
 export const addressAt = (shown: Stretch, width: number, x: number): number =>

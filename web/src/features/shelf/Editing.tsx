@@ -10,7 +10,9 @@ import { WordSelect } from "../../ui/WordSelect";
 import { FileErrors } from "../jobs/FileErrors";
 
 type Profile = Schemas["ProfileDocument"];
-type Habit = { [K in keyof Schemas["HabitsDocument"]]-?: Schemas["HabitsDocument"][K] extends boolean | null | undefined ? K : never }[keyof Schemas["HabitsDocument"]];
+type Habit = {
+  [K in keyof Schemas["HabitsDocument"]]-?: Schemas["HabitsDocument"][K] extends boolean | null | undefined ? K : never;
+}[keyof Schemas["HabitsDocument"]];
 
 const habits: [Habit, string][] = [
   ["checksOffer", "Its DHCP server tries an address before it offers it"],
@@ -24,7 +26,19 @@ const habits: [Habit, string][] = [
 const three = { unknown: "not known", yes: "yes", no: "no" } as const;
 
 /** Edits a kind, or makes another one of it. What the fields do not show is edited as the text of its file. */
-export function Editing({ profile, copy, taken, put, done }: { profile: Profile; copy: boolean; taken: string[]; put: (profile: string) => Promise<Schemas["ShelfEntry"][]>; done: (shelfId: string) => void }) {
+export function Editing({
+  profile,
+  copy,
+  taken,
+  put,
+  done,
+}: {
+  profile: Profile;
+  copy: boolean;
+  taken: string[];
+  put: (profile: string) => Promise<Schemas["ShelfEntry"][]>;
+  done: (shelfId: string) => void;
+}) {
   const free = () => {
     for (let n = 2; ; n++) {
       const id = `${profile.shelfId}-${n}`;
@@ -33,7 +47,9 @@ export function Editing({ profile, copy, taken, put, done }: { profile: Profile;
       }
     }
   };
-  const [draft, setDraft] = useState<Profile>(() => (copy ? { ...profile, shelfId: free(), name: `${profile.name}, another`, edition: null } : profile));
+  const [draft, setDraft] = useState<Profile>(() =>
+    copy ? { ...profile, shelfId: free(), name: `${profile.name}, another`, edition: null } : profile,
+  );
   const [text, setText] = useState<string | null>(null);
   const [errors, setErrors] = useState<FileError[] | null>(null);
   const [busy, setBusy] = useState(false);
@@ -45,7 +61,18 @@ export function Editing({ profile, copy, taken, put, done }: { profile: Profile;
   const setTraits = (parts: Partial<Schemas["Traits"]>) => set({ traits: { ...traits, ...parts } });
   const number = (value: string) => (value.trim() === "" ? null : Number(value));
   const seconds = (key: "bootSeconds" | "saveSeconds" | "rebootSeconds", label: string) => (
-    <Labelled label={label}>{(ids) => <Input {...ids} type="number" min="0" max="3600" value={traits[key] ?? ""} onChange={(e) => setTraits({ [key]: number(e.target.value) })} />}</Labelled>
+    <Labelled label={label}>
+      {(ids) => (
+        <Input
+          {...ids}
+          type="number"
+          min="0"
+          max="3600"
+          value={traits[key] ?? ""}
+          onChange={(e) => setTraits({ [key]: number(e.target.value) })}
+        />
+      )}
+    </Labelled>
   );
   const save = async () => {
     setErrors(null);
@@ -56,7 +83,11 @@ export function Editing({ profile, copy, taken, put, done }: { profile: Profile;
       const id = text === null ? draft.shelfId : (/"shelfId"\s*:\s*"([^"]*)"/.exec(text)?.[1] ?? draft.shelfId);
       done(entries.some((e) => e.profile.shelfId === id) ? id : profile.shelfId);
     } catch (e) {
-      setErrors(e instanceof ProblemError && e.problem.errors ? e.problem.errors : [{ pointer: "", found: "text that cannot be taken", allowed: (e as Error).message }]);
+      setErrors(
+        e instanceof ProblemError && e.problem.errors
+          ? e.problem.errors
+          : [{ pointer: "", found: "text that cannot be taken", allowed: (e as Error).message }],
+      );
     } finally {
       setBusy(false);
     }
@@ -71,14 +102,74 @@ export function Editing({ profile, copy, taken, put, done }: { profile: Profile;
       }}
     >
       <Box display="grid" gap="2" gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "1fr 1fr 1fr" }}>
-        <Labelled label="Name">{(ids) => <Input {...ids} value={draft.name} maxLength={80} onChange={(e) => set({ name: e.target.value })} />}</Labelled>
-        {copy && <Labelled label="Id on the shelf">{(ids) => <Input {...ids} fontFamily="mono" value={draft.shelfId} maxLength={60} onChange={(e) => set({ shelfId: e.target.value })} />}</Labelled>}
-        <Labelled label="Page after a reset">{(ids) => <Input {...ids} fontFamily="mono" value={draft.factoryAddress ?? ""} placeholder="192.168.1.1/24" onChange={(e) => set({ factoryAddress: e.target.value === "" ? null : e.target.value })} />}</Labelled>
-        <Labelled label="DHCP pool after a reset">{(ids) => <Input {...ids} fontFamily="mono" value={draft.factoryPool ?? ""} placeholder="192.168.1.100-192.168.1.199" onChange={(e) => set({ factoryPool: e.target.value === "" ? null : e.target.value })} />}</Labelled>
-        <Labelled label="Factory Wi-Fi name">{(ids) => <Input {...ids} value={traits.namePattern ?? ""} placeholder="name-{last4}" onChange={(e) => setTraits({ namePattern: e.target.value === "" ? null : e.target.value })} />}</Labelled>
-        <WordSelect label="Login after a reset" words={loginWords} value={traits.login ?? "unknown"} onChange={(login) => setTraits({ login })} />
-        <WordSelect label="Reset by" words={resetWords} value={traits.reset?.by ?? "pinhole"} onChange={(by) => setTraits({ reset: { ...traits.reset, by } })} />
-        <Labelled label="Held, in seconds">{(ids) => <Input {...ids} type="number" min="1" max="60" value={traits.reset?.holdSeconds ?? ""} onChange={(e) => setTraits({ reset: { ...traits.reset, by: traits.reset?.by ?? "pinhole", holdSeconds: number(e.target.value) } })} />}</Labelled>
+        <Labelled label="Name">
+          {(ids) => <Input {...ids} value={draft.name} maxLength={80} onChange={(e) => set({ name: e.target.value })} />}
+        </Labelled>
+        {copy && (
+          <Labelled label="Id on the shelf">
+            {(ids) => (
+              <Input {...ids} fontFamily="mono" value={draft.shelfId} maxLength={60} onChange={(e) => set({ shelfId: e.target.value })} />
+            )}
+          </Labelled>
+        )}
+        <Labelled label="Page after a reset">
+          {(ids) => (
+            <Input
+              {...ids}
+              fontFamily="mono"
+              value={draft.factoryAddress ?? ""}
+              placeholder="192.168.1.1/24"
+              onChange={(e) => set({ factoryAddress: e.target.value === "" ? null : e.target.value })}
+            />
+          )}
+        </Labelled>
+        <Labelled label="DHCP pool after a reset">
+          {(ids) => (
+            <Input
+              {...ids}
+              fontFamily="mono"
+              value={draft.factoryPool ?? ""}
+              placeholder="192.168.1.100-192.168.1.199"
+              onChange={(e) => set({ factoryPool: e.target.value === "" ? null : e.target.value })}
+            />
+          )}
+        </Labelled>
+        <Labelled label="Factory Wi-Fi name">
+          {(ids) => (
+            <Input
+              {...ids}
+              value={traits.namePattern ?? ""}
+              placeholder="name-{last4}"
+              onChange={(e) => setTraits({ namePattern: e.target.value === "" ? null : e.target.value })}
+            />
+          )}
+        </Labelled>
+        <WordSelect
+          label="Login after a reset"
+          words={loginWords}
+          value={traits.login ?? "unknown"}
+          onChange={(login) => setTraits({ login })}
+        />
+        <WordSelect
+          label="Reset by"
+          words={resetWords}
+          value={traits.reset?.by ?? "pinhole"}
+          onChange={(by) => setTraits({ reset: { ...traits.reset, by } })}
+        />
+        <Labelled label="Held, in seconds">
+          {(ids) => (
+            <Input
+              {...ids}
+              type="number"
+              min="1"
+              max="60"
+              value={traits.reset?.holdSeconds ?? ""}
+              onChange={(e) =>
+                setTraits({ reset: { ...traits.reset, by: traits.reset?.by ?? "pinhole", holdSeconds: number(e.target.value) } })
+              }
+            />
+          )}
+        </Labelled>
         {seconds("bootSeconds", "Starts in, seconds")}
         {seconds("saveSeconds", "Saves in, seconds")}
         {seconds("rebootSeconds", "Restarts in, seconds")}
@@ -89,7 +180,12 @@ export function Editing({ profile, copy, taken, put, done }: { profile: Profile;
         </chakra.legend>
         <Flex gap="4" wrap="wrap">
           {keysOf(modeWords).map((m) => (
-            <Tick key={m} label={modeWords[m]} on={draft.modes.includes(m)} set={(on) => set({ modes: on ? [...draft.modes, m] : draft.modes.filter((x) => x !== m) })} />
+            <Tick
+              key={m}
+              label={modeWords[m]}
+              on={draft.modes.includes(m)}
+              set={(on) => set({ modes: on ? [...draft.modes, m] : draft.modes.filter((x) => x !== m) })}
+            />
           ))}
         </Flex>
       </chakra.fieldset>
@@ -111,7 +207,15 @@ export function Editing({ profile, copy, taken, put, done }: { profile: Profile;
         })}
       </Box>
       <Fold title="Everything else: ports, radios, lights, power, as the text of its file">
-        <TextArea aria-label="The profile as text" minH="18rem" fontFamily="mono" fontSize="sm" spellCheck={false} value={text ?? JSON.stringify(draft, null, 2)} onChange={(e) => setText(e.target.value)} />
+        <TextArea
+          aria-label="The profile as text"
+          minH="18rem"
+          fontFamily="mono"
+          fontSize="sm"
+          spellCheck={false}
+          value={text ?? JSON.stringify(draft, null, 2)}
+          onChange={(e) => setText(e.target.value)}
+        />
       </Fold>
       {errors && <FileErrors name={draft.name} errors={errors} />}
       <Flex gap="2">

@@ -1,6 +1,17 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Schemas } from "../../api/client";
-import { addressAfterWords, bandWords, capital, generationWords, loginWords, modeWords, phaseWords, powerWords, resetWords, securityWords } from "../../ui/words";
+import {
+  addressAfterWords,
+  bandWords,
+  capital,
+  generationWords,
+  loginWords,
+  modeWords,
+  phaseWords,
+  powerWords,
+  resetWords,
+  securityWords,
+} from "../../ui/words";
 
 type Profile = Schemas["ProfileDocument"];
 
@@ -9,7 +20,10 @@ const habitWords: Record<string, [string, string]> = {
   checksLease: ["tries a leased address before using it", "uses a leased address untried"],
   answersAcross: ["answers on one side for its address on the other", "answers on each side for that side only"],
   checksReversePath: ["drops what comes from the wrong side", "takes packets from any side"],
-  servesWhenAlone: ["its DHCP server switches itself on in access-point mode when it hears no other", "its DHCP server stays off in access-point mode"],
+  servesWhenAlone: [
+    "its DHCP server switches itself on in access-point mode when it hears no other",
+    "its DHCP server stays off in access-point mode",
+  ],
   guestsApart: ["isolates guests in access-point mode", "does not isolate guests in access-point mode"],
   loopsBack: ["has hairpin NAT", "has no hairpin NAT"],
   leasesThrough: ["leases get through its radio link", "leases through its radio link are unreliable"],
@@ -20,7 +34,12 @@ const habitWords: Record<string, [string, string]> = {
   announcesIpv6: ["goes on announcing IPv6 when it no longer routes", "announces no IPv6 when it does not route"],
 };
 
-const overlapWords: Record<Schemas["OverlapHabit"], string> = { unknown: "not known", carriesOn: "carries on", refuses: "refuses an overlapping WAN address", renumbers: "changes its own subnet" };
+const overlapWords: Record<Schemas["OverlapHabit"], string> = {
+  unknown: "not known",
+  carriesOn: "carries on",
+  refuses: "refuses an overlapping WAN address",
+  renumbers: "changes its own subnet",
+};
 
 /** What a profile says, row by row; what was not found out is left out. */
 export function profileRows(profile: Profile): [string, string[]][] {
@@ -33,22 +52,76 @@ export function profileRows(profile: Profile): [string, string[]][] {
   const power = traits?.power;
   const rows: [string, string[]][] = [
     ["Modes", profile.modes.map((m) => modeWords[m])],
-    ["Ports", profile.ports.map((p) => `${p.label}: ${p.role === "wan" ? "WAN port" : "LAN port"}${p.speedMbps ? `, ${p.speedMbps} Mb/s` : ""}`)],
+    [
+      "Ports",
+      profile.ports.map((p) => `${p.label}: ${p.role === "wan" ? "WAN port" : "LAN port"}${p.speedMbps ? `, ${p.speedMbps} Mb/s` : ""}`),
+    ],
     [
       "Radios",
       profile.radios.map((r) =>
-        [bandWords[r.band], r.generation ? generationWords[r.generation] : "", r.streams ? `${r.streams} ${r.streams === 1 ? "stream" : "streams"}` : "", r.widestMhz ? `up to ${r.widestMhz} MHz` : "", r.newestSecurity ? securityWords[r.newestSecurity] : "", r.fourAddress ? "four addresses" : ""].filter((x) => x !== "").join(", "),
+        [
+          bandWords[r.band],
+          r.generation ? generationWords[r.generation] : "",
+          r.streams ? `${r.streams} ${r.streams === 1 ? "stream" : "streams"}` : "",
+          r.widestMhz ? `up to ${r.widestMhz} MHz` : "",
+          r.newestSecurity ? securityWords[r.newestSecurity] : "",
+          r.fourAddress ? "four addresses" : "",
+        ]
+          .filter((x) => x !== "")
+          .join(", "),
       ),
     ],
-    ["After a reset", [profile.factoryAddress ? `page at ${profile.factoryAddress}` : "", profile.factoryPool ? `hands out ${profile.factoryPool}` : "", traits?.namePattern ? `sends "${traits.namePattern}"` : "", traits?.login ? loginWords[traits.login] : ""].filter((x) => x !== "")],
-    ["Reset", traits?.reset ? [`${resetWords[traits.reset.by]}${traits.reset.holdSeconds ? `, held ${traits.reset.holdSeconds} s` : ""}`, ...(traits.reset.shortPressPairs === "yes" ? ["a short press starts pairing"] : [])] : []],
-    ["Times", [...seconds(traits?.bootSeconds, "starts in"), ...seconds(traits?.saveSeconds, "saves in"), ...seconds(traits?.rebootSeconds, "restarts in")]],
-    ["In each mode", (traits?.effects ?? []).map((e) => [modeWords[e.mode], addressAfterWords[e.address], e.menu ? `under ${e.menu}` : "", e.then ?? ""].filter((x) => x !== "").join(": ").replace(/: (?=.*: )/g, ", "))],
-    ["Passes its address on", (profile.passes ?? []).map((p) => ({ port: "by port", hardware: "by MAC address", mapping: "by mapping" })[p])],
+    [
+      "After a reset",
+      [
+        profile.factoryAddress ? `page at ${profile.factoryAddress}` : "",
+        profile.factoryPool ? `hands out ${profile.factoryPool}` : "",
+        traits?.namePattern ? `sends "${traits.namePattern}"` : "",
+        traits?.login ? loginWords[traits.login] : "",
+      ].filter((x) => x !== ""),
+    ],
+    [
+      "Reset",
+      traits?.reset
+        ? [
+            `${resetWords[traits.reset.by]}${traits.reset.holdSeconds ? `, held ${traits.reset.holdSeconds} s` : ""}`,
+            ...(traits.reset.shortPressPairs === "yes" ? ["a short press starts pairing"] : []),
+          ]
+        : [],
+    ],
+    [
+      "Times",
+      [
+        ...seconds(traits?.bootSeconds, "starts in"),
+        ...seconds(traits?.saveSeconds, "saves in"),
+        ...seconds(traits?.rebootSeconds, "restarts in"),
+      ],
+    ],
+    [
+      "In each mode",
+      (traits?.effects ?? []).map((e) =>
+        [modeWords[e.mode], addressAfterWords[e.address], e.menu ? `under ${e.menu}` : "", e.then ?? ""]
+          .filter((x) => x !== "")
+          .join(": ")
+          .replace(/: (?=.*: )/g, ", "),
+      ),
+    ],
+    [
+      "Passes its address on",
+      (profile.passes ?? []).map((p) => ({ port: "by port", hardware: "by MAC address", mapping: "by mapping" })[p]),
+    ],
     ["Keeps for itself", (profile.keptPorts ?? []).map((p) => `port ${p}`)],
-    ["By itself", [...habits, ...(profile.habits?.onOverlap ? [`with one subnet on both sides: ${overlapWords[profile.habits.onOverlap]}`] : [])]],
+    [
+      "By itself",
+      [...habits, ...(profile.habits?.onOverlap ? [`with one subnet on both sides: ${overlapWords[profile.habits.onOverlap]}`] : [])],
+    ],
     ["Lights", (traits?.lights ?? []).map((l) => `${phaseWords[l.phase]}: ${l.light} ${l.shows} = ${l.means}`)],
-    ["Other MAC addresses", (traits?.neighbours ?? []).map((n) => `${n.side}: label ${n.offset >= 0 ? "+" : "−"} ${Math.abs(n.offset)}${n.local ? ", local bit set" : ""}`)],
+    [
+      "Other MAC addresses",
+      (traits?.neighbours ?? []).map(
+        (n) => `${n.side}: label ${n.offset >= 0 ? "+" : "−"} ${Math.abs(n.offset)}${n.local ? ", local bit set" : ""}`,
+      ),
+    ],
     [
       "Power",
       [
@@ -58,7 +131,18 @@ export function profileRows(profile: Profile): [string, string[]][] {
         traits?.watts ? `draws about ${traits.watts} W` : "",
       ].filter((x) => x !== ""),
     ],
-    ["Stands", [traits?.leastCelsius !== null && traits?.leastCelsius !== undefined && traits.mostCelsius !== null && traits.mostCelsius !== undefined ? `${traits.leastCelsius} to ${traits.mostCelsius} °C` : "", traits?.outdoors === "yes" ? "outdoors" : traits?.outdoors === "no" ? "indoors only" : ""].filter((x) => x !== "")],
+    [
+      "Stands",
+      [
+        traits?.leastCelsius !== null &&
+        traits?.leastCelsius !== undefined &&
+        traits.mostCelsius !== null &&
+        traits.mostCelsius !== undefined
+          ? `${traits.leastCelsius} to ${traits.mostCelsius} °C`
+          : "",
+        traits?.outdoors === "yes" ? "outdoors" : traits?.outdoors === "no" ? "indoors only" : "",
+      ].filter((x) => x !== ""),
+    ],
     ["Kit", profile.kit ? [profile.kit] : []],
   ];
   return rows.filter(([, said]) => said.length > 0);
@@ -67,7 +151,15 @@ export function profileRows(profile: Profile): [string, string[]][] {
 /** What a kind of box can do and does, for reading. */
 export function ProfileFacts({ profile }: { profile: Profile }) {
   return (
-    <Box as="dl" display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "8.5rem minmax(0, 1fr)" }} columnGap="3" rowGap="1" fontSize="sm" mt="1">
+    <Box
+      as="dl"
+      display="grid"
+      gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "8.5rem minmax(0, 1fr)" }}
+      columnGap="3"
+      rowGap="1"
+      fontSize="sm"
+      mt="1"
+    >
       {profileRows(profile).map(([title, said]) => (
         <Box key={title} display="contents">
           <chakra.dt color="muted">{title}</chakra.dt>

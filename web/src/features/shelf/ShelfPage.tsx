@@ -47,7 +47,13 @@ export default function ShelfPage() {
     setRefused(null);
     void file.text().then((text) =>
       put.mutate(text, {
-        onError: (e) => setRefused({ name: file.name, errors: (e instanceof ProblemError ? e.problem.errors : undefined) ?? [{ pointer: "", found: "a file that was not taken", allowed: e.message }] }),
+        onError: (e) =>
+          setRefused({
+            name: file.name,
+            errors: (e instanceof ProblemError ? e.problem.errors : undefined) ?? [
+              { pointer: "", found: "a file that was not taken", allowed: e.message },
+            ],
+          }),
       }),
     );
   };
@@ -64,7 +70,8 @@ export default function ShelfPage() {
       <chakra.main>
         <chakra.h1 fontSize="xl">Gear shelf</chakra.h1>
         <Box color="muted" mb="3" maxW="52rem">
-          What kinds of boxes can do, without makers and brands. A job keeps the kind that it was made with; a later edition is offered there.
+          What kinds of boxes can do, without makers and brands. A job keeps the kind that it was made with; a later edition is offered
+          there.
         </Box>
         {shelf.isError ? (
           <Trouble what="The shelf cannot be read." why={shelf.error.message} again={() => void shelf.refetch()} />
@@ -73,7 +80,9 @@ export default function ShelfPage() {
         ) : (
           <Box display="grid" gap="4" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "22rem minmax(0, 1fr)" }} alignItems="start">
             <Box>
-              <Labelled label="Search by name">{(ids) => <Input {...ids} type="search" value={search} onChange={(e) => setSearch(e.target.value)} />}</Labelled>
+              <Labelled label="Search by name">
+                {(ids) => <Input {...ids} type="search" value={search} onChange={(e) => setSearch(e.target.value)} />}
+              </Labelled>
               {listed.length === 0 && <Box mt="2">Nothing on the shelf is called that.</Box>}
               {keysOf(boxWords).map((k) => {
                 const these = listed.filter((e) => e.profile.kind === k);
@@ -96,14 +105,21 @@ export default function ShelfPage() {
                         }}
                       >
                         {e.profile.name}
-                        {e.own && <chakra.span color="muted" fontWeight="400"> · yours</chakra.span>}
+                        {e.own && (
+                          <chakra.span color="muted" fontWeight="400">
+                            {" "}
+                            · yours
+                          </chakra.span>
+                        )}
                       </Button>
                     ))}
                   </Box>
                 );
               })}
               <Card mt="4">
-                <Labelled label="Take profiles from a file">{(ids) => <FilePick {...ids} accept=".json,application/json" take={take} />}</Labelled>
+                <Labelled label="Take profiles from a file">
+                  {(ids) => <FilePick {...ids} accept=".json,application/json" take={take} />}
+                </Labelled>
                 {refused && <FileErrors name={refused.name} errors={refused.errors} />}
                 <Box mt="2">
                   <a href="/api/shelf/profiles.json" download>
@@ -140,7 +156,11 @@ export default function ShelfPage() {
                   <Box width="16rem">
                     <Labelled label="Compare with">
                       {(ids) => (
-                        <Select {...ids} value={compared?.profile.shelfId ?? ""} onChange={(e) => show({ other: e.target.value === "" ? null : e.target.value })}>
+                        <Select
+                          {...ids}
+                          value={compared?.profile.shelfId ?? ""}
+                          onChange={(e) => show({ other: e.target.value === "" ? null : e.target.value })}
+                        >
                           <option value="">nothing</option>
                           {entries
                             .filter((e) => e !== chosen)
@@ -190,7 +210,15 @@ function Compared({ a, b }: { a: Entry; b: Entry }) {
         <thead>
           <tr>
             {["", a.profile.name, b.profile.name].map((h, i) => (
-              <chakra.th key={i} textAlign="start" py="1" pe="3" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line.strong">
+              <chakra.th
+                key={i}
+                textAlign="start"
+                py="1"
+                pe="3"
+                borderBottomWidth="1px"
+                borderBottomStyle="solid"
+                borderColor="line.strong"
+              >
                 {h}
               </chakra.th>
             ))}
@@ -208,7 +236,11 @@ function Compared({ a, b }: { a: Entry; b: Entry }) {
                 </chakra.th>
                 {[l, r].map((said, i) => (
                   <chakra.td key={i} py="1" pe="3">
-                    {said.length === 0 ? <chakra.span color="muted">not known or none</chakra.span> : said.map((s) => <Box key={s}>{s}</Box>)}
+                    {said.length === 0 ? (
+                      <chakra.span color="muted">not known or none</chakra.span>
+                    ) : (
+                      said.map((s) => <Box key={s}>{s}</Box>)
+                    )}
                   </chakra.td>
                 ))}
               </chakra.tr>

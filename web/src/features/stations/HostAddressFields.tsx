@@ -22,7 +22,12 @@ export function HostAddressFields({ legend, address, tools, make }: Props) {
   const byHand = typing || address.kind === "fixed";
   const fixed = (parts: Partial<Address>): Change => {
     const next = { ...address, ...parts };
-    return make({ kind: "fixed", address: next.address ?? "", gateway: next.gateway === "" ? null : (next.gateway ?? null), dnsServers: next.dnsServers ?? [] });
+    return make({
+      kind: "fixed",
+      address: next.address ?? "",
+      gateway: next.gateway === "" ? null : (next.gateway ?? null),
+      dnsServers: next.dnsServers ?? [],
+    });
   };
   const field = (part: (draft: string) => Partial<Address>) => ({
     save: async (draft: string) => {
@@ -56,8 +61,21 @@ export function HostAddressFields({ legend, address, tools, make }: Props) {
         </Labelled>
         {byHand && (
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
-            <DraftInput label="Address and prefix" hint={typing && address.kind !== "fixed" ? "such as 192.168.8.2/24" : undefined} value={address.address ?? ""} fontFamily="mono" {...field((draft) => ({ address: draft }))} />
-            {address.kind === "fixed" && <DraftInput label="Default gateway" value={address.gateway ?? ""} fontFamily="mono" {...field((draft) => ({ gateway: draft }))} />}
+            <DraftInput
+              label="Address and prefix"
+              hint={typing && address.kind !== "fixed" ? "such as 192.168.8.2/24" : undefined}
+              value={address.address ?? ""}
+              fontFamily="mono"
+              {...field((draft) => ({ address: draft }))}
+            />
+            {address.kind === "fixed" && (
+              <DraftInput
+                label="Default gateway"
+                value={address.gateway ?? ""}
+                fontFamily="mono"
+                {...field((draft) => ({ gateway: draft }))}
+              />
+            )}
           </Box>
         )}
       </Box>

@@ -16,11 +16,26 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
   const open = standing(state.proof).length;
   const status: Partial<Record<Station, { text: string; colour?: string }>> = {
     survey: { text: state.missing === 0 ? "complete" : `${state.missing} not known`, colour: state.missing === 0 ? "moss" : "ochre" },
-    plan: level === "notProven" ? { text: "open", colour: "ochre" } : { text: open === 0 ? "nothing to settle" : `${open} to settle`, colour: open === 0 ? "moss" : "ochre" },
+    plan:
+      level === "notProven"
+        ? { text: "open", colour: "ochre" }
+        : { text: open === 0 ? "nothing to settle" : `${open} to settle`, colour: open === 0 ? "moss" : "ochre" },
     proof: { text: levelWord(level).toLowerCase(), colour: levelColour(level) },
   };
   return (
-    <Flex as="header" wrap="wrap" align="center" columnGap="5" rowGap="2" px={{ base: "3", lg: "5" }} py="2" bg="card" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
+    <Flex
+      as="header"
+      wrap="wrap"
+      align="center"
+      columnGap="5"
+      rowGap="2"
+      px={{ base: "3", lg: "5" }}
+      py="2"
+      bg="card"
+      borderBottomWidth="1px"
+      borderBottomStyle="solid"
+      borderColor="line"
+    >
       <Box fontWeight="800" fontSize="1.375rem">
         <Link to="/" style={{ textDecoration: "none" }} aria-label="Altrin, all jobs">
           altrin
@@ -31,10 +46,18 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
           {state.job.name}
         </Box>
         <Box color="muted" fontSize="xs" aria-live="polite">
-          {tools.asking ? "not saved yet" : tools.busy ? "saving" : `saved ${new Date(state.job.changedAt).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} · version ${state.version}`}
+          {tools.asking
+            ? "not saved yet"
+            : tools.busy
+              ? "saving"
+              : `saved ${new Date(state.job.changedAt).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} · version ${state.version}`}
         </Box>
       </Box>
-      <Box width="8rem" visibility={station === "survey" ? "hidden" : undefined} display={{ base: station === "survey" ? "none" : "block", lg: "block" }}>
+      <Box
+        width="8rem"
+        visibility={station === "survey" ? "hidden" : undefined}
+        display={{ base: station === "survey" ? "none" : "block", lg: "block" }}
+      >
         <chakra.label htmlFor="set-up" fontSize="xs" color="muted" display="block" lineHeight="1">
           Set-up
         </chakra.label>
@@ -69,7 +92,12 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
                 borderColor={s === station ? "copper" : "transparent"}
                 bg={s === station ? "clay.1" : "transparent"}
               >
-                <Link to={{ pathname: `../${s}`, search: query.toString() }} relative="path" aria-current={s === station ? "page" : undefined} style={{ color: "inherit", textDecoration: "none", fontWeight: s === station ? 700 : 500 }}>
+                <Link
+                  to={{ pathname: `../${s}`, search: query.toString() }}
+                  relative="path"
+                  aria-current={s === station ? "page" : undefined}
+                  style={{ color: "inherit", textDecoration: "none", fontWeight: s === station ? 700 : 500 }}
+                >
                   {stationWords[s].name}
                   <chakra.span display="block" fontSize="xs" fontWeight="400" color={status[s]?.colour ?? "muted"}>
                     {status[s]?.text ?? "not built yet"}
@@ -81,10 +109,22 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
         </Flex>
       </chakra.nav>
       <Flex gap="1" align="center">
-        <Button variant="quiet" disabled={state.undo === null || tools.busy} onClick={() => tools.undo()} title={state.undo ? `Undo: ${state.undo}` : "Nothing to undo"} aria-label={state.undo ? `Undo: ${state.undo}` : "Undo"}>
+        <Button
+          variant="quiet"
+          disabled={state.undo === null || tools.busy}
+          onClick={() => tools.undo()}
+          title={state.undo ? `Undo: ${state.undo}` : "Nothing to undo"}
+          aria-label={state.undo ? `Undo: ${state.undo}` : "Undo"}
+        >
           <Undo2 size={16} aria-hidden /> Undo
         </Button>
-        <Button variant="quiet" disabled={state.redo === null || tools.busy} onClick={() => tools.redo()} title={state.redo ? `Redo: ${state.redo}` : "Nothing to redo"} aria-label={state.redo ? `Redo: ${state.redo}` : "Redo"}>
+        <Button
+          variant="quiet"
+          disabled={state.redo === null || tools.busy}
+          onClick={() => tools.redo()}
+          title={state.redo ? `Redo: ${state.redo}` : "Nothing to redo"}
+          aria-label={state.redo ? `Redo: ${state.redo}` : "Redo"}
+        >
           <Redo2 size={16} aria-hidden /> Redo
         </Button>
         <ColourSwitch />

@@ -89,7 +89,10 @@ function Bars({ tools }: { tools: JobTools }) {
       {tools.asking && (
         <Box role="alertdialog" aria-label="The same was changed elsewhere" bg="clay.2" px="4" py="2">
           <Box>
-            {tools.asking.clashes.length > 0 ? "The same was changed elsewhere since this page read it." : "This job was changed elsewhere since this page read it, and whether that is about the same could not be told."} {tools.asking.why}
+            {tools.asking.clashes.length > 0
+              ? "The same was changed elsewhere since this page read it."
+              : "This job was changed elsewhere since this page read it, and whether that is about the same could not be told."}{" "}
+            {tools.asking.why}
           </Box>
           <Box as="ul" my="1" pl="5" fontSize="sm">
             {tools.asking.clashes.map((c) => (

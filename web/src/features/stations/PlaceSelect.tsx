@@ -3,7 +3,19 @@ import { Select } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
 
 /** A choice among the places of the home. */
-export function PlaceSelect({ label, design, value, disabled, onChange }: { label: string; design: Design; value: string | null; disabled?: boolean; onChange: (place: string | null) => void }) {
+export function PlaceSelect({
+  label,
+  design,
+  value,
+  disabled,
+  onChange,
+}: {
+  label: string;
+  design: Design;
+  value: string | null;
+  disabled?: boolean;
+  onChange: (place: string | null) => void;
+}) {
   return (
     <Labelled label={label}>
       {(ids) => (

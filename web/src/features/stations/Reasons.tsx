@@ -43,7 +43,9 @@ export function Reasons({ answer, about, state }: Props) {
 const counted = (more: number) => `${more} more ${more === 1 ? "reason" : "reasons"}`;
 
 function AllReasons({ about, state }: { about: About; state: JobState }) {
-  const whole = useAsked<{ answer: Schemas["Answer"] }>(state, [about.kind, about.id], (signal) => (about.kind === "device" ? askDevice : askNeed)(state, about.id, signal));
+  const whole = useAsked<{ answer: Schemas["Answer"] }>(state, [about.kind, about.id], (signal) =>
+    (about.kind === "device" ? askDevice : askNeed)(state, about.id, signal),
+  );
   return (
     <Asked of={whole} what="All reasons">
       {(fact) => <List causes={fact.answer.causes} />}

@@ -4,7 +4,21 @@ import { Labelled } from "../../ui/pieces";
 import { keysOf, seatWords } from "../../ui/words";
 
 /** Where a person stands: a device, a box, a free port or a name on the air, by kind. */
-export function SeatSelect({ label, hint, seats, value, none, onChange }: { label: string; hint?: string; seats: Schemas["Seat"][]; value: string | null; none?: string; onChange: (seat: string | null) => void }) {
+export function SeatSelect({
+  label,
+  hint,
+  seats,
+  value,
+  none,
+  onChange,
+}: {
+  label: string;
+  hint?: string;
+  seats: Schemas["Seat"][];
+  value: string | null;
+  none?: string;
+  onChange: (seat: string | null) => void;
+}) {
   return (
     <Labelled label={label} hint={hint}>
       {(ids) => (

@@ -8,10 +8,14 @@ import { secretWords } from "../../ui/words";
 
 /** The keys and passwords of a job: references and how they stand, never values. */
 export function useSecrets(job: number) {
-  return useQuery({ queryKey: ["secrets", job], queryFn: ({ signal }) => unwrap(api.GET("/api/jobs/{id}/secrets", { params: { path: { id: job } }, signal })) });
+  return useQuery({
+    queryKey: ["secrets", job],
+    queryFn: ({ signal }) => unwrap(api.GET("/api/jobs/{id}/secrets", { params: { path: { id: job } }, signal })),
+  });
 }
 
-const ask = (job: number, reference: string) => unwrap(api.POST("/api/jobs/{id}/secrets/{reference}/shown", { params: { path: { id: job, reference } } }));
+const ask = (job: number, reference: string) =>
+  unwrap(api.POST("/api/jobs/{id}/secrets/{reference}/shown", { params: { path: { id: job, reference } } }));
 
 /** Shows a value for half a minute, or copies it without showing it. */
 export function SecretValue({ job, reference, name }: { job: number; reference: string; name: string }) {
@@ -30,7 +34,13 @@ export function SecretValue({ job, reference, name }: { job: number; reference: 
       <Mono whiteSpace="normal" css={{ overflowWrap: "anywhere" }} aria-hidden={shown === null || undefined}>
         {shown ?? "••••••••"}
       </Mono>
-      <Button variant="quiet" px="2" aria-pressed={shown !== null} aria-label={`${shown === null ? "Show" : "Hide"}: ${name}`} onClick={() => (shown === null ? ask(job, reference).then((s) => setShown(s.value), failed) : setShown(null))}>
+      <Button
+        variant="quiet"
+        px="2"
+        aria-pressed={shown !== null}
+        aria-label={`${shown === null ? "Show" : "Hide"}: ${name}`}
+        onClick={() => (shown === null ? ask(job, reference).then((s) => setShown(s.value), failed) : setShown(null))}
+      >
         {shown === null ? "Show" : "Hide"}
       </Button>
       <Button
@@ -55,7 +65,19 @@ export function SecretValue({ job, reference, name }: { job: number; reference: 
 }
 
 /** Types a key or password, or has one made, and gives its reference on. The value itself is forgotten at once. */
-export function SecretTyping({ job, label, save, done, make = true }: { job: number; label: string; save: (value: string | null) => Promise<unknown>; done?: () => void; make?: boolean }) {
+export function SecretTyping({
+  job,
+  label,
+  save,
+  done,
+  make = true,
+}: {
+  job: number;
+  label: string;
+  save: (value: string | null) => Promise<unknown>;
+  done?: () => void;
+  make?: boolean;
+}) {
   const client = useQueryClient();
   const [value, setValue] = useState("");
   const saving = useMutation({
@@ -93,7 +115,13 @@ export function SecretTyping({ job, label, save, done, make = true }: { job: num
             }}
           />
           {make && (
-            <Button variant="quiet" aria-label={`Make one: ${label}`} disabled={saving.isPending} onMouseDown={(e) => e.preventDefault()} onClick={() => saving.mutate(null)}>
+            <Button
+              variant="quiet"
+              aria-label={`Make one: ${label}`}
+              disabled={saving.isPending}
+              onMouseDown={(e) => e.preventDefault()}
+              onClick={() => saving.mutate(null)}
+            >
               Make one
             </Button>
           )}
@@ -104,16 +132,40 @@ export function SecretTyping({ job, label, save, done, make = true }: { job: num
 }
 
 /** A key or password that something uses by reference. What is read off a label is not made. */
-export function SecretField({ job, label, name, reference, refer, make = true }: { job: number; label: string; name: string; reference: string | null; refer: (reference: string | null) => Promise<unknown>; make?: boolean }) {
+export function SecretField({
+  job,
+  label,
+  name,
+  reference,
+  refer,
+  make = true,
+}: {
+  job: number;
+  label: string;
+  name: string;
+  reference: string | null;
+  refer: (reference: string | null) => Promise<unknown>;
+  make?: boolean;
+}) {
   const secrets = useSecrets(job);
   const [typing, setTyping] = useState(false);
   const state = reference === null ? null : (secrets.data?.find((s) => s.reference === reference)?.state ?? "notTyped");
-  const keep = async (value: string | null) => refer((await unwrap(api.POST("/api/jobs/{id}/secrets", { params: { path: { id: job } }, body: { value, name } }))).reference);
+  const keep = async (value: string | null) =>
+    refer((await unwrap(api.POST("/api/jobs/{id}/secrets", { params: { path: { id: job } }, body: { value, name } }))).reference);
   if (reference === null || typing) {
     return <SecretTyping job={job} label={label} make={make} save={keep} done={() => setTyping(false)} />;
   }
   if (state !== "held") {
-    return <SecretTyping job={job} label={`${label}: ${secretWords[state ?? "notTyped"]}`} make={false} save={(value) => unwrap(api.PUT("/api/jobs/{id}/secrets/{reference}", { params: { path: { id: job, reference } }, body: { value: value ?? "" } }))} />;
+    return (
+      <SecretTyping
+        job={job}
+        label={`${label}: ${secretWords[state ?? "notTyped"]}`}
+        make={false}
+        save={(value) =>
+          unwrap(api.PUT("/api/jobs/{id}/secrets/{reference}", { params: { path: { id: job, reference } }, body: { value: value ?? "" } }))
+        }
+      />
+    );
   }
   return (
     <Box minW="0">

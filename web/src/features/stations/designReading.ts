@@ -23,7 +23,11 @@ export function nameOf(design: Design, id: string): string {
   if (host) {
     return `guests of ${nameOf(design, host)}`;
   }
-  return design.site.boxes.find((b) => b.id === id)?.name ?? design.site.devices.find((d) => d.id === id)?.name ?? (id === street ? "the internet line" : id);
+  return (
+    design.site.boxes.find((b) => b.id === id)?.name ??
+    design.site.devices.find((d) => d.id === id)?.name ??
+    (id === street ? "the internet line" : id)
+  );
 }
 
 /** "port 2 of Hall gateway", "Printer", "the internet line". */
@@ -33,7 +37,8 @@ export function endName(design: Design, end: string): string {
   return port ? `port ${port.label} of ${nameOf(design, owner)}` : nameOf(design, owner);
 }
 
-export const cableAt = (design: Design, end: string): Cable | undefined => setUpOf(design).cables.find((c) => c.from === end || c.to === end);
+export const cableAt = (design: Design, end: string): Cable | undefined =>
+  setUpOf(design).cables.find((c) => c.from === end || c.to === end);
 
 export const otherEnd = (cable: Cable, end: string): string => (cable.from === end ? cable.to : cable.from);
 
@@ -79,7 +84,9 @@ export const needWords = (proof: Proof, id: string): string => proof.facts.needs
 
 /** The box or device with a MAC address; the address itself where nothing in the survey has it. */
 export function nameOfMac(design: Design, mac: string): string {
-  return design.site.devices.find((d) => d.mac === mac)?.name ?? design.site.boxes.find((b) => b.mac === mac || b.wanMac === mac)?.name ?? mac;
+  return (
+    design.site.devices.find((d) => d.mac === mac)?.name ?? design.site.boxes.find((b) => b.mac === mac || b.wanMac === mac)?.name ?? mac
+  );
 }
 
 /** What is known of a cable before anybody looks at it. */

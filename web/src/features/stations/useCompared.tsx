@@ -19,14 +19,16 @@ const read = (text: string | null): Version | null => {
   return revision && setUp.length > 0 ? { revision: Number(revision), setUp: setUp.join(".") } : null;
 };
 const write = ({ revision, setUp }: Version) => `${revision}.${setUp}`;
-const words = (revision: Schemas["RevisionInfo"]) => `${new Date(revision.createdAt).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} ${revision.label}`;
+const words = (revision: Schemas["RevisionInfo"]) =>
+  `${new Date(revision.createdAt).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} ${revision.label}`;
 
 /** Two versions of a job, chosen in the address of the page, and what differs between them. */
 export function useCompared(state: JobState, otherwise: (parent: number | null | undefined) => { before: Version; after: Version }) {
   const [query, setQuery] = useSearchParams();
   const revisions = useQuery({
     queryKey: ["revisions", state.job.id, state.version],
-    queryFn: ({ signal }) => unwrap(api.GET("/api/jobs/{id}/revisions", { params: { path: { id: state.job.id }, query: { perPage: 100 } }, signal })),
+    queryFn: ({ signal }) =>
+      unwrap(api.GET("/api/jobs/{id}/revisions", { params: { path: { id: state.job.id }, query: { perPage: 100 } }, signal })),
   });
   const listed = revisions.data?.items ?? [];
   const chosen = read(query.get("after"));
@@ -37,7 +39,15 @@ export function useCompared(state: JobState, otherwise: (parent: number | null |
     queryKey: ["compare", state.job.id, before, after],
     enabled: revisions.isSuccess,
     queryFn: ({ signal }) =>
-      unwrap(api.GET("/api/jobs/{id}/compare", { params: { path: { id: state.job.id }, query: { before: before.revision, after: after.revision, beforeSetUp: before.setUp, afterSetUp: after.setUp } }, signal })),
+      unwrap(
+        api.GET("/api/jobs/{id}/compare", {
+          params: {
+            path: { id: state.job.id },
+            query: { before: before.revision, after: after.revision, beforeSetUp: before.setUp, afterSetUp: after.setUp },
+          },
+          signal,
+        }),
+      ),
   });
   const set = (which: Which, value: Version) => {
     const next = new URLSearchParams(query);
@@ -48,7 +58,11 @@ export function useCompared(state: JobState, otherwise: (parent: number | null |
     <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 7.5rem" gap="2">
       <Labelled label={which === "before" ? "From version" : "To version"}>
         {(ids) => (
-          <Select {...ids} value={versions[which].revision} onChange={(e) => set(which, { ...versions[which], revision: Number(e.target.value) })}>
+          <Select
+            {...ids}
+            value={versions[which].revision}
+            onChange={(e) => set(which, { ...versions[which], revision: Number(e.target.value) })}
+          >
             {listed.map((r) => (
               <option key={r.id} value={r.id}>
                 {`${words(r)}${r.id === state.revision ? " (now)" : ""}`}

@@ -5,7 +5,10 @@ import { api, ProblemError, unwrap, type Change, type Clash, type Correction, ty
 type Preview = Schemas["Preview"];
 
 /** Something that moves the head: asks the server for it, naming the version that is meant and the set-up to be answered. */
-type Act = (params: { path: { id: number }; header: { "If-Match": string; "Altrin-Base": string } }, setUp: string) => Parameters<typeof unwrap<JobState>>[0];
+type Act = (
+  params: { path: { id: number }; header: { "If-Match": string; "Altrin-Base": string } },
+  setUp: string,
+) => Parameters<typeof unwrap<JobState>>[0];
 
 /** A question that holds up an edit: another user set the same value meanwhile. */
 interface Asking {
@@ -42,7 +45,11 @@ export function useJob(id: number, setUp: string | null) {
   const take = (state: JobState) => {
     client.setQueryData(key, state);
     // What was read of the other set-ups is older now: it is read again when it is looked at.
-    void client.invalidateQueries({ queryKey: ["job", id], refetchType: "none", predicate: (q) => JSON.stringify(q.queryKey) !== JSON.stringify(key) });
+    void client.invalidateQueries({
+      queryKey: ["job", id],
+      refetchType: "none",
+      predicate: (q) => JSON.stringify(q.queryKey) !== JSON.stringify(key),
+    });
     void client.invalidateQueries({ queryKey: ["jobs"] });
     setPreview(null);
   };
@@ -55,9 +62,11 @@ export function useJob(id: number, setUp: string | null) {
       throw new Error("The job is not read yet.");
     }
     let seen = at;
-    for (let told = ""; ; ) {
+    for (let told = ""; ;) {
       try {
-        const state = await unwrap(act({ path: { id }, header: { "If-Match": `"${seen.version}"`, "Altrin-Base": `${seen.revision}` } }, at.proof.setUp));
+        const state = await unwrap(
+          act({ path: { id }, header: { "If-Match": `"${seen.version}"`, "Altrin-Base": `${seen.revision}` } }, at.proof.setUp),
+        );
         if (told) {
           setNotice(told);
         }
@@ -69,7 +78,10 @@ export function useJob(id: number, setUp: string | null) {
         // Another user moved the head. Where both set the same value, the user says which counts; the rest is made on top.
         const { head, clashes, detail = "" } = e.problem;
         take(head);
-        if (clashes?.length !== 0 && !(await new Promise<boolean>((answer) => setAsking({ clashes: clashes ?? [], why: detail, answer })))) {
+        if (
+          clashes?.length !== 0 &&
+          !(await new Promise<boolean>((answer) => setAsking({ clashes: clashes ?? [], why: detail, answer })))
+        ) {
           return head;
         }
         told = `This job was also changed elsewhere. ${detail} Your change was made on top of it.`;
@@ -87,7 +99,9 @@ export function useJob(id: number, setUp: string | null) {
       const header = { "If-Match": `"${at?.version ?? 0}"` };
       return unwrap(
         way === "undo"
-          ? api.POST("/api/jobs/{id}/undo", { params: { path: { id }, header, query: { setUp: at?.proof.setUp, evenOthers: evenOthers ?? false } } })
+          ? api.POST("/api/jobs/{id}/undo", {
+              params: { path: { id }, header, query: { setUp: at?.proof.setUp, evenOthers: evenOthers ?? false } },
+            })
           : api.POST("/api/jobs/{id}/redo", { params: { path: { id }, header, query: { setUp: at?.proof.setUp } } }),
       );
     },
@@ -123,7 +137,9 @@ export function useJob(id: number, setUp: string | null) {
       }
       const mine = new AbortController();
       trying.current = mine;
-      unwrap(api.POST("/api/jobs/{id}/preview", { params: { path: { id } }, body: { setUp: at.proof.setUp, changes }, signal: mine.signal })).then(
+      unwrap(
+        api.POST("/api/jobs/{id}/preview", { params: { path: { id } }, body: { setUp: at.proof.setUp, changes }, signal: mine.signal }),
+      ).then(
         (answer) => {
           if (trying.current === mine) {
             setPreview(answer);
@@ -161,22 +177,33 @@ export function useJob(id: number, setUp: string | null) {
       return saving.mutateAsync(changing(changes));
     },
     /** Corrects what is given, in every set-up. */
-    correct: (corrections: Correction[]) => saving.mutateAsync((params, setUp) => api.POST("/api/jobs/{id}/corrections", { params, body: { setUp, corrections } })),
+    correct: (corrections: Correction[]) =>
+      saving.mutateAsync((params, setUp) => api.POST("/api/jobs/{id}/corrections", { params, body: { setUp, corrections } })),
     /** The same for buttons. */
-    correctNow: (corrections: Correction[]) => saving.mutate((params, setUp) => api.POST("/api/jobs/{id}/corrections", { params, body: { setUp, corrections } }), { onError: (e) => setNotice(e.message) }),
-    /** Begins the plan as a copy of what was found; the station that plans shows it from then on. */
-    startPlan: () =>
-      saving.mutate((params, setUp) => api.POST("/api/jobs/{id}/corrections", { params, body: { setUp, corrections: [{ kind: "startPlan" }] } }), {
-        onSuccess: () => void client.invalidateQueries({ queryKey: ["job", id] }),
+    correctNow: (corrections: Correction[]) =>
+      saving.mutate((params, setUp) => api.POST("/api/jobs/{id}/corrections", { params, body: { setUp, corrections } }), {
         onError: (e) => setNotice(e.message),
       }),
+    /** Begins the plan as a copy of what was found; the station that plans shows it from then on. */
+    startPlan: () =>
+      saving.mutate(
+        (params, setUp) => api.POST("/api/jobs/{id}/corrections", { params, body: { setUp, corrections: [{ kind: "startPlan" }] } }),
+        {
+          onSuccess: () => void client.invalidateQueries({ queryKey: ["job", id] }),
+          onError: (e) => setNotice(e.message),
+        },
+      ),
     /** Takes lines typed quickly into one of the lists of the survey. */
-    enter: (list: Schemas["QuickList"], text: string) => saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/enter", { params, body: { list, text } })),
+    enter: (list: Schemas["QuickList"], text: string) =>
+      saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/enter", { params, body: { list, text } })),
     /** Reads a table into the survey. */
-    takeTable: (table: Schemas["SurveyTable"], text: string) => saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/table", { params, body: { table, text } })),
+    takeTable: (table: Schemas["SurveyTable"], text: string) =>
+      saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/table", { params, body: { table, text } })),
     /** Keeps a reading, and writes what was accepted of it into the survey, in one act. */
     keepReading: (reading: Schemas["KeepRequest"]) =>
-      saving.mutateAsync((params) => api.POST("/api/jobs/{id}/readings", { params, body: reading })).finally(() => void client.invalidateQueries({ queryKey: ["readings", id] })),
+      saving
+        .mutateAsync((params) => api.POST("/api/jobs/{id}/readings", { params, body: reading }))
+        .finally(() => void client.invalidateQueries({ queryKey: ["readings", id] })),
     /** The same for buttons: what is refused is said in a bar, since no field can say it. */
     act: (changes: Change[]) => {
       trying.current?.abort();

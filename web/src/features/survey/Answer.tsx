@@ -43,7 +43,11 @@ export function Answer({ state, view, error, tools, choose }: Props) {
         </Box>
         <Flex mt="2" gap="3" align="center" wrap="wrap">
           {planned ? (
-            state.setUps.includes("found") && <Link to={`../plan?compare=&before=${state.revision}.found&after=${state.revision}.planned`} relative="path">Compare what was found with the plan</Link>
+            state.setUps.includes("found") && (
+              <Link to={`../plan?compare=&before=${state.revision}.found&after=${state.revision}.planned`} relative="path">
+                Compare what was found with the plan
+              </Link>
+            )
           ) : (
             <StartPlan tools={tools} main={state.design.site.boxes.length > 0} />
           )}
@@ -70,8 +74,18 @@ export function Answer({ state, view, error, tools, choose }: Props) {
       )}
       <Fold title="How this home is called, and how its Wi-Fi is named">
         <Box display="grid" gap="2" gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "minmax(0, 1fr) minmax(0, 1fr)" }} mt="1">
-          <DraftInput label="Name in the design file" value={site.name} save={(name) => tools.correct([{ kind: "setHome", known: { name } }])} />
-          <WordSelect label="Wi-Fi names" words={namingWords} value={site.naming} disabled={tools.busy} onChange={(naming) => tools.correctNow([{ kind: "setHome", known: { naming } }])} />
+          <DraftInput
+            label="Name in the design file"
+            value={site.name}
+            save={(name) => tools.correct([{ kind: "setHome", known: { name } }])}
+          />
+          <WordSelect
+            label="Wi-Fi names"
+            words={namingWords}
+            value={site.naming}
+            disabled={tools.busy}
+            onChange={(naming) => tools.correctNow([{ kind: "setHome", known: { naming } }])}
+          />
         </Box>
       </Fold>
       {view.spares.length > 0 && (
@@ -87,7 +101,12 @@ export function Answer({ state, view, error, tools, choose }: Props) {
                   {worthWords[s.worth]}
                 </chakra.span>
                 {s.worth !== "leave" && <>: {s.for}</>}
-                {s.worth !== "good" && s.reasons.map((r) => <Box key={r} color="muted">{r}</Box>)}
+                {s.worth !== "good" &&
+                  s.reasons.map((r) => (
+                    <Box key={r} color="muted">
+                      {r}
+                    </Box>
+                  ))}
               </li>
             ))}
           </Box>

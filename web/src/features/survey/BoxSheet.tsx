@@ -18,7 +18,17 @@ import { PlaceSelect } from "../stations/PlaceSelect";
 import { SecretField } from "../stations/SecretField";
 
 /** What the label says, in the order in which labels say it, and what is known of the box beyond that. */
-export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
+export function BoxSheet({
+  box,
+  state,
+  view,
+  tools,
+}: {
+  box: Gear;
+  state: JobState;
+  view: Schemas["SurveyView"] | undefined;
+  tools: JobTools;
+}) {
   const { design } = state;
   const shelf = useShelf();
   const setting = setUpOf(design).boxes.find((b) => b.box === box.id);
@@ -50,25 +60,85 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
         </Flex>
       )}
       <Section title="What does the label say">
-        <DraftInput label="Management address" hint={box.profile.factoryAddress && !label.address ? `its kind: ${box.profile.factoryAddress}` : undefined} fontFamily="mono" value={address} save={(draft) => read({ address: draft === "" ? null : draft.includes("/") ? draft : `${draft}/${prefix}` })} />
-        <DraftInput label="Subnet mask" hint={address === "" ? "taken to be /24 until it is read" : "as printed, such as 255.255.255.0"} fontFamily="mono" disabled={address === ""} value={address === "" ? "" : `/${prefix}`} save={(draft) => read({ address: `${address}/${draft.replace(/^\//, "")}` })} />
+        <DraftInput
+          label="Management address"
+          hint={box.profile.factoryAddress && !label.address ? `its kind: ${box.profile.factoryAddress}` : undefined}
+          fontFamily="mono"
+          value={address}
+          save={(draft) => read({ address: draft === "" ? null : draft.includes("/") ? draft : `${draft}/${prefix}` })}
+        />
+        <DraftInput
+          label="Subnet mask"
+          hint={address === "" ? "taken to be /24 until it is read" : "as printed, such as 255.255.255.0"}
+          fontFamily="mono"
+          disabled={address === ""}
+          value={address === "" ? "" : `/${prefix}`}
+          save={(draft) => read({ address: `${address}/${draft.replace(/^\//, "")}` })}
+        />
         {text("login", "Name to log in with")}
-        <SecretField job={state.job.id} label="Password to log in with" make={false} name={`${box.id} label password`} reference={label.password ?? null} refer={(reference) => read({ password: reference })} />
+        <SecretField
+          job={state.job.id}
+          label="Password to log in with"
+          make={false}
+          name={`${box.id} label password`}
+          reference={label.password ?? null}
+          refer={(reference) => read({ password: reference })}
+        />
         {text("wifiName", "Wi-Fi name")}
-        <SecretField job={state.job.id} label="Wi-Fi password" make={false} name={`${box.id} label key`} reference={label.wifiPassword ?? null} refer={(reference) => read({ wifiPassword: reference })} />
-        <DraftInput label="MAC address" fontFamily="mono" value={box.mac ?? ""} save={(draft) => correct({ mac: draft === "" ? null : draft })} />
-        <DraftInput label="Of its WAN side" fontFamily="mono" value={box.wanMac ?? ""} save={(draft) => correct({ wanMac: draft === "" ? null : draft })} />
-        <DraftInput label="Of its radio" fontFamily="mono" value={label.radioMac ?? ""} save={(draft) => read({ radioMac: draft === "" ? null : draft })} />
+        <SecretField
+          job={state.job.id}
+          label="Wi-Fi password"
+          make={false}
+          name={`${box.id} label key`}
+          reference={label.wifiPassword ?? null}
+          refer={(reference) => read({ wifiPassword: reference })}
+        />
+        <DraftInput
+          label="MAC address"
+          fontFamily="mono"
+          value={box.mac ?? ""}
+          save={(draft) => correct({ mac: draft === "" ? null : draft })}
+        />
+        <DraftInput
+          label="Of its WAN side"
+          fontFamily="mono"
+          value={box.wanMac ?? ""}
+          save={(draft) => correct({ wanMac: draft === "" ? null : draft })}
+        />
+        <DraftInput
+          label="Of its radio"
+          fontFamily="mono"
+          value={label.radioMac ?? ""}
+          save={(draft) => read({ radioMac: draft === "" ? null : draft })}
+        />
         {text("firmware", "Firmware version")}
-        <WordSelect label="Firmware still supported" words={knownWords} value={known(label.supported)} disabled={tools.busy} onChange={(supported) => tools.correctNow([said({ supported })])} />
-        <DraftInput label="Supported until" hint="a day such as 2027-06-30" value={label.supportedUntil ?? ""} save={(draft) => read({ supportedUntil: draft === "" ? null : draft })} />
+        <WordSelect
+          label="Firmware still supported"
+          words={knownWords}
+          value={known(label.supported)}
+          disabled={tools.busy}
+          onChange={(supported) => tools.correctNow([said({ supported })])}
+        />
+        <DraftInput
+          label="Supported until"
+          hint="a day such as 2027-06-30"
+          value={label.supportedUntil ?? ""}
+          save={(draft) => read({ supportedUntil: draft === "" ? null : draft })}
+        />
       </Section>
       <Section title="In this home">
         <DraftInput label="Name" value={box.name} save={(draft) => correct({ name: draft })} />
         <Labelled label="Kind" hint={shelf.isError ? "The shelf cannot be read." : undefined}>
           {(ids) => (
-            <Select {...ids} value={box.profile.shelfId} disabled={tools.busy} onChange={(e) => tools.correctNow([{ kind: "takeProfile", box: box.id, shelfId: e.target.value }])}>
-              {!shelf.data?.some((s) => s.profile.shelfId === box.profile.shelfId) && <option value={box.profile.shelfId}>{box.profile.name}</option>}
+            <Select
+              {...ids}
+              value={box.profile.shelfId}
+              disabled={tools.busy}
+              onChange={(e) => tools.correctNow([{ kind: "takeProfile", box: box.id, shelfId: e.target.value }])}
+            >
+              {!shelf.data?.some((s) => s.profile.shelfId === box.profile.shelfId) && (
+                <option value={box.profile.shelfId}>{box.profile.name}</option>
+              )}
               {shelf.data?.map((s) => (
                 <option key={s.profile.shelfId} value={s.profile.shelfId}>
                   {s.profile.name}
@@ -80,20 +150,45 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
         {setting ? (
           <>
             <Fact label="Today">
-              {modeWords[setting.mode]} · <Link to={`../plan?setUp=${state.proof.setUp}&box=${box.id}`} relative="path">how it is set</Link>
+              {modeWords[setting.mode]} ·{" "}
+              <Link to={`../plan?setUp=${state.proof.setUp}&box=${box.id}`} relative="path">
+                how it is set
+              </Link>
             </Fact>
-            <PlaceSelect label="Stands in" design={design} value={placeOf(design, box.id)} disabled={tools.busy} onChange={(place) => tools.act([{ kind: "standIn", box: box.id, place }])} />
-            <SecretField job={state.job.id} label="Password of its page today" name={`${box.id} page password`} reference={setting.password ?? null} refer={(reference) => tools.save([{ kind: "setPagePassword", box: box.id, password: reference }])} />
+            <PlaceSelect
+              label="Stands in"
+              design={design}
+              value={placeOf(design, box.id)}
+              disabled={tools.busy}
+              onChange={(place) => tools.act([{ kind: "standIn", box: box.id, place }])}
+            />
+            <SecretField
+              job={state.job.id}
+              label="Password of its page today"
+              name={`${box.id} page password`}
+              reference={setting.password ?? null}
+              refer={(reference) => tools.save([{ kind: "setPagePassword", box: box.id, password: reference }])}
+            />
           </>
         ) : (
           <>
             <Fact label="Today">
               on the shelf{" "}
-              <Button px="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "setMode", box: box.id, mode: box.profile.modes[0] ?? "router" }])}>
+              <Button
+                px="2"
+                disabled={tools.busy}
+                onClick={() => tools.act([{ kind: "setMode", box: box.id, mode: box.profile.modes[0] ?? "router" }])}
+              >
                 It is in use
               </Button>
             </Fact>
-            <PlaceSelect label="Lies in" design={design} value={box.place ?? null} disabled={tools.busy} onChange={(place) => tools.correctNow([noted({ place })])} />
+            <PlaceSelect
+              label="Lies in"
+              design={design}
+              value={box.place ?? null}
+              disabled={tools.busy}
+              onChange={(place) => tools.correctNow([noted({ place })])}
+            />
           </>
         )}
         <chakra.fieldset border="0" gridColumn="1 / -1">
@@ -102,7 +197,17 @@ export function BoxSheet({ box, state, view, tools }: { box: Gear; state: JobSta
           </chakra.legend>
           <Flex gap="4" wrap="wrap">
             {keysOf(lineServiceWords).map((service) => (
-              <Tick key={service} label={lineServiceWords[service]} on={(box.holds ?? []).includes(service)} disabled={tools.busy} set={(on) => tools.correctNow([noted({ holds: on ? [...(box.holds ?? []), service] : (box.holds ?? []).filter((h) => h !== service) })])} />
+              <Tick
+                key={service}
+                label={lineServiceWords[service]}
+                on={(box.holds ?? []).includes(service)}
+                disabled={tools.busy}
+                set={(on) =>
+                  tools.correctNow([
+                    noted({ holds: on ? [...(box.holds ?? []), service] : (box.holds ?? []).filter((h) => h !== service) }),
+                  ])
+                }
+              />
             ))}
           </Flex>
         </chakra.fieldset>
@@ -129,7 +234,12 @@ export function Section({ title, children }: { title: string; children: ReactNod
       <chakra.h3 fontSize="sm" mb="1.5" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
         {title}
       </chakra.h3>
-      <Box display="grid" gap="2.5" gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "minmax(0, 1fr) minmax(0, 1fr)" }} alignItems="start">
+      <Box
+        display="grid"
+        gap="2.5"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "minmax(0, 1fr) minmax(0, 1fr)" }}
+        alignItems="start"
+      >
         {children}
       </Box>
     </Box>

@@ -11,7 +11,13 @@ import { endName, setUpOf } from "../stations/designReading";
 import type { JobTools } from "../stations/useJob";
 import { metres } from "./corrections";
 
-const socketWords: Record<Schemas["SocketKind"], string> = { data: "data", telephone: "telephone", coax: "television", fibre: "fibre", mains: "mains" };
+const socketWords: Record<Schemas["SocketKind"], string> = {
+  data: "data",
+  telephone: "telephone",
+  coax: "television",
+  fibre: "fibre",
+  mains: "mains",
+};
 
 const Cell = chakra("td", { base: { py: "1", pe: "3", verticalAlign: "top" } });
 
@@ -19,14 +25,23 @@ const Cell = chakra("td", { base: { py: "1", pe: "3", verticalAlign: "top" } });
 export function CablesPart({ state, view, tools }: { state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
   const { design } = state;
   const cables = setUpOf(design).cables.filter((c) => c.from !== "street" && c.to !== "street");
-  const { runs = [], sockets = [], places = [] } = { runs: design.site.runs ?? [], sockets: design.site.sockets ?? [], places: design.site.places ?? [] };
+  const {
+    runs = [],
+    sockets = [],
+    places = [],
+  } = { runs: design.site.runs ?? [], sockets: design.site.sockets ?? [], places: design.site.places ?? [] };
   const socketName = (id: string) => sockets.find((s) => s.id === id)?.name ?? id;
   return (
     <Box display="grid" gap="4" gridTemplateColumns="minmax(0, 1fr)">
       <Card as="section" aria-label="Cables" minW="0">
         <chakra.h2 fontSize="lg">Cables that are plugged in</chakra.h2>
         <Box fontSize="sm" color="muted" mb="2">
-          Where a length was not measured it is estimated from the rooms: along the walls, down to the sockets, a tenth more, and a lead at each end. They are plugged in on the <Link to={`../plan?setUp=${state.proof.setUp}`} relative="path">drawing of what was found</Link>.
+          Where a length was not measured it is estimated from the rooms: along the walls, down to the sockets, a tenth more, and a lead at
+          each end. They are plugged in on the{" "}
+          <Link to={`../plan?setUp=${state.proof.setUp}`} relative="path">
+            drawing of what was found
+          </Link>
+          .
         </Box>
         {cables.length === 0 ? (
           <Box color="muted">No cable is plugged in yet.</Box>
@@ -36,7 +51,16 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
               <thead>
                 <tr>
                   {["From and to", "What it is", "Pairs", "In the wall", "Length", "Carries", "Worth knowing"].map((h) => (
-                    <chakra.th key={h} textAlign="start" fontWeight="600" color="muted" pe="3" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line.strong">
+                    <chakra.th
+                      key={h}
+                      textAlign="start"
+                      fontWeight="600"
+                      color="muted"
+                      pe="3"
+                      borderBottomWidth="1px"
+                      borderBottomStyle="solid"
+                      borderColor="line.strong"
+                    >
                       {h}
                     </chakra.th>
                   ))}
@@ -51,7 +75,13 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
                     <chakra.tr key={c.id} borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
                       <Cell minW="12rem">{what}</Cell>
                       <Cell>
-                        <Select aria-label={`What it is: ${what}`} minW="8rem" value={c.medium} disabled={tools.busy} onChange={(e) => tools.act(change({ medium: e.target.value as Schemas["Medium"] }))}>
+                        <Select
+                          aria-label={`What it is: ${what}`}
+                          minW="8rem"
+                          value={c.medium}
+                          disabled={tools.busy}
+                          onChange={(e) => tools.act(change({ medium: e.target.value as Schemas["Medium"] }))}
+                        >
                           {keysOf(mediumWords).map((m) => (
                             <option key={m} value={m}>
                               {mediumWords[m]}
@@ -60,14 +90,26 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
                         </Select>
                       </Cell>
                       <Cell>
-                        <Select aria-label={`Pairs: ${what}`} minW="6rem" value={c.pairs ?? ""} disabled={tools.busy} onChange={(e) => tools.act(change({ pairs: e.target.value === "" ? null : Number(e.target.value) }))}>
+                        <Select
+                          aria-label={`Pairs: ${what}`}
+                          minW="6rem"
+                          value={c.pairs ?? ""}
+                          disabled={tools.busy}
+                          onChange={(e) => tools.act(change({ pairs: e.target.value === "" ? null : Number(e.target.value) }))}
+                        >
                           <option value="">not known</option>
                           <option value="2">2</option>
                           <option value="4">4</option>
                         </Select>
                       </Cell>
                       <Cell>
-                        <Select aria-label={`In the wall: ${what}`} minW="7rem" value={c.run ?? ""} disabled={tools.busy || runs.length === 0} onChange={(e) => tools.act(change({ run: e.target.value === "" ? null : e.target.value }))}>
+                        <Select
+                          aria-label={`In the wall: ${what}`}
+                          minW="7rem"
+                          value={c.run ?? ""}
+                          disabled={tools.busy || runs.length === 0}
+                          onChange={(e) => tools.act(change({ run: e.target.value === "" ? null : e.target.value }))}
+                        >
                           <option value="">none</option>
                           {runs.map((r) => (
                             <option key={r.id} value={r.id}>
@@ -81,13 +123,27 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
                           label="measured, m"
                           aria-label={`Measured length: ${what}`}
                           inputMode="decimal"
-                          hint={check?.estimated && check.lengthMetres !== null ? `${check.lowerBound ? "at least" : "about"} ${check.lengthMetres} m` : undefined}
+                          hint={
+                            check?.estimated && check.lengthMetres !== null
+                              ? `${check.lowerBound ? "at least" : "about"} ${check.lengthMetres} m`
+                              : undefined
+                          }
                           value={c.lengthMetres?.toString() ?? ""}
                           save={async (draft) => tools.save(change({ lengthMetres: metres(draft) }))}
                         />
                       </Cell>
-                      <Cell>{check?.carriesMbps ? <Mono>{carried(check.carriesMbps, check.portsMbps)}</Mono> : <chakra.span color="muted">not known</chakra.span>}</Cell>
-                      <Cell color="ochre">{check?.findings.map((f) => <Box key={f}>{f}</Box>)}</Cell>
+                      <Cell>
+                        {check?.carriesMbps ? (
+                          <Mono>{carried(check.carriesMbps, check.portsMbps)}</Mono>
+                        ) : (
+                          <chakra.span color="muted">not known</chakra.span>
+                        )}
+                      </Cell>
+                      <Cell color="ochre">
+                        {check?.findings.map((f) => (
+                          <Box key={f}>{f}</Box>
+                        ))}
+                      </Cell>
                     </chakra.tr>
                   );
                 })}
@@ -96,17 +152,42 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
           </Box>
         )}
         <Box fontSize="sm" color="muted" mt="2">
-          Data cable keeps away from mains, keeps its bend radius, and goes through fire stopping only where that is made good. Between buildings think of lightning and earth potential. Drilling, lofts and ladders: look for cables and pipes first, and do not work alone at height. Local code and the landlord decide; mains wiring belongs to licensed persons.
+          Data cable keeps away from mains, keeps its bend radius, and goes through fire stopping only where that is made good. Between
+          buildings think of lightning and earth potential. Drilling, lofts and ladders: look for cables and pipes first, and do not work
+          alone at height. Local code and the landlord decide; mains wiring belongs to licensed persons.
         </Box>
       </Card>
       <Box display="grid" gap="4" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "1fr 1fr 1fr" }} alignItems="start">
-        <Adding title="Sockets in the walls" empty="No socket is noted." items={sockets.map((s) => ({ id: s.id, text: `${s.name}, ${socketWords[s.kind]}${s.place ? `, ${places.find((p) => p.id === s.place)?.name ?? ""}` : ""}` }))} tools={tools}>
+        <Adding
+          title="Sockets in the walls"
+          empty="No socket is noted."
+          items={sockets.map((s) => ({
+            id: s.id,
+            text: `${s.name}, ${socketWords[s.kind]}${s.place ? `, ${places.find((p) => p.id === s.place)?.name ?? ""}` : ""}`,
+          }))}
+          tools={tools}
+        >
           <NewSocket state={state} tools={tools} />
         </Adding>
-        <Adding title="Cables in the walls" empty="No cable in a wall is noted." items={runs.map((r) => ({ id: r.id, text: `${socketName(r.a)} to ${socketName(r.b)}, ${mediumWords[r.medium]}${r.pairs ? `, ${r.pairs} pairs` : ""}${r.lengthMetres ? `, ${r.lengthMetres} m` : ""}` }))} tools={tools}>
+        <Adding
+          title="Cables in the walls"
+          empty="No cable in a wall is noted."
+          items={runs.map((r) => ({
+            id: r.id,
+            text: `${socketName(r.a)} to ${socketName(r.b)}, ${mediumWords[r.medium]}${r.pairs ? `, ${r.pairs} pairs` : ""}${r.lengthMetres ? `, ${r.lengthMetres} m` : ""}`,
+          }))}
+          tools={tools}
+        >
           <NewRun state={state} tools={tools} />
         </Adding>
-        <Adding title="Buildings" empty="One house is taken; note a second building to tell them apart." items={(design.site.buildings ?? []).slice(1).map((b) => ({ id: b.id, text: `${b.name}, shares the mains supply: ${knownWords[b.sameSupply ?? "unknown"]}` }))} tools={tools}>
+        <Adding
+          title="Buildings"
+          empty="One house is taken; note a second building to tell them apart."
+          items={(design.site.buildings ?? [])
+            .slice(1)
+            .map((b) => ({ id: b.id, text: `${b.name}, shares the mains supply: ${knownWords[b.sameSupply ?? "unknown"]}` }))}
+          tools={tools}
+        >
           <Box display="grid" gap="2" gridTemplateColumns="minmax(0, 1fr) minmax(0, 1fr)" mb="2">
             {(design.site.buildings ?? []).map((b) => (
               <DraftInput
@@ -115,7 +196,9 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
                 hint="in metres; 2.7 is taken"
                 inputMode="decimal"
                 value={b.storeyHeightMetres?.toString() ?? ""}
-                save={async (draft) => tools.correct([{ kind: "setBuilding", building: b.id, known: { storeyHeightMetres: metres(draft) } }])}
+                save={async (draft) =>
+                  tools.correct([{ kind: "setBuilding", building: b.id, known: { storeyHeightMetres: metres(draft) } }])
+                }
               />
             ))}
           </Box>
@@ -126,7 +209,19 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
   );
 }
 
-function Adding({ title, empty, items, tools, children }: { title: string; empty: string; items: { id: string; text: string }[]; tools: JobTools; children: ReactNode }) {
+function Adding({
+  title,
+  empty,
+  items,
+  tools,
+  children,
+}: {
+  title: string;
+  empty: string;
+  items: { id: string; text: string }[];
+  tools: JobTools;
+  children: ReactNode;
+}) {
   return (
     <Card as="section" aria-label={title}>
       <chakra.h2 fontSize="md">{title}</chakra.h2>
@@ -139,7 +234,13 @@ function Adding({ title, empty, items, tools, children }: { title: string; empty
         {items.map((i) => (
           <Flex as="li" key={i.id} justify="space-between" align="center" gap="2">
             <span>{i.text}</span>
-            <Button variant="quiet" px="2" aria-label={`Take out: ${i.text}`} disabled={tools.busy} onClick={() => tools.correctNow([{ kind: "remove", id: i.id }])}>
+            <Button
+              variant="quiet"
+              px="2"
+              aria-label={`Take out: ${i.text}`}
+              disabled={tools.busy}
+              onClick={() => tools.correctNow([{ kind: "remove", id: i.id }])}
+            >
               Take out
             </Button>
           </Flex>
@@ -165,7 +266,9 @@ function NewSocket({ state, tools }: { state: JobState; tools: JobTools }) {
         setName("");
       }}
     >
-      <Labelled label="Name of the socket">{(ids) => <Input {...ids} value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />}</Labelled>
+      <Labelled label="Name of the socket">
+        {(ids) => <Input {...ids} value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />}
+      </Labelled>
       <WordSelect label="For" words={socketWords} value={kind} onChange={setKind} />
       <Labelled label="In">
         {(ids) => (
@@ -249,7 +352,9 @@ function NewBuilding({ tools }: { tools: JobTools }) {
         setName("");
       }}
     >
-      <Labelled label="Name of the building">{(ids) => <Input {...ids} value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />}</Labelled>
+      <Labelled label="Name of the building">
+        {(ids) => <Input {...ids} value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />}
+      </Labelled>
       <WordSelect label="Shares the mains supply" words={knownWords} value={supply} onChange={setSupply} />
       <Button type="submit" disabled={name.trim() === "" || tools.busy}>
         Note the building

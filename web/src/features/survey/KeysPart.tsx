@@ -11,7 +11,8 @@ export function KeysPart({ state }: { state: JobState }) {
   return (
     <Box display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)" maxW="64rem">
       <Box>
-        Passwords are kept encrypted, apart from the design. They are left out of exports unless a file is asked for that holds them. The key ring that opens them lies in the same data folder: this protects files that are passed on, not a stolen laptop.
+        Passwords are kept encrypted, apart from the design. They are left out of exports unless a file is asked for that holds them. The
+        key ring that opens them lies in the same data folder: this protects files that are passed on, not a stolen laptop.
       </Box>
       <Asked of={secrets} what="Passwords">
         {(list) =>
@@ -23,7 +24,17 @@ export function KeysPart({ state }: { state: JobState }) {
                 <thead>
                   <tr>
                     {["Reference", "Used as", "Stands", "Value"].map((h) => (
-                      <chakra.th key={h} textAlign="start" fontWeight="600" color="muted" py="1" pe="3" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line.strong">
+                      <chakra.th
+                        key={h}
+                        textAlign="start"
+                        fontWeight="600"
+                        color="muted"
+                        py="1"
+                        pe="3"
+                        borderBottomWidth="1px"
+                        borderBottomStyle="solid"
+                        borderColor="line.strong"
+                      >
                         {h}
                       </chakra.th>
                     ))}
@@ -35,7 +46,13 @@ export function KeysPart({ state }: { state: JobState }) {
                       <chakra.td py="1.5" pe="3">
                         <Mono whiteSpace="normal">{s.reference}</Mono>
                       </chakra.td>
-                      <chakra.td py="1.5" pe="3">{s.uses.length === 0 ? <chakra.span color="muted">nothing today</chakra.span> : s.uses.map((u) => <Box key={u}>{u}</Box>)}</chakra.td>
+                      <chakra.td py="1.5" pe="3">
+                        {s.uses.length === 0 ? (
+                          <chakra.span color="muted">nothing today</chakra.span>
+                        ) : (
+                          s.uses.map((u) => <Box key={u}>{u}</Box>)
+                        )}
+                      </chakra.td>
                       <chakra.td py="1.5" pe="3" color={s.state === "held" ? "moss" : s.state === "lost" ? "brick" : "ochre"}>
                         {secretWords[s.state]}
                       </chakra.td>
@@ -43,7 +60,19 @@ export function KeysPart({ state }: { state: JobState }) {
                         {s.state === "held" ? (
                           <SecretValue job={state.job.id} reference={s.reference} name={s.reference} />
                         ) : (
-                          <SecretTyping job={state.job.id} label={`Value of ${s.reference}`} make={false} save={(value) => unwrap(api.PUT("/api/jobs/{id}/secrets/{reference}", { params: { path: { id: state.job.id, reference: s.reference } }, body: { value: value ?? "" } }))} />
+                          <SecretTyping
+                            job={state.job.id}
+                            label={`Value of ${s.reference}`}
+                            make={false}
+                            save={(value) =>
+                              unwrap(
+                                api.PUT("/api/jobs/{id}/secrets/{reference}", {
+                                  params: { path: { id: state.job.id, reference: s.reference } },
+                                  body: { value: value ?? "" },
+                                }),
+                              )
+                            }
+                          />
                         )}
                       </chakra.td>
                     </chakra.tr>

@@ -48,11 +48,24 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
   // Into an empty survey one begins to type at once.
   const empty = site.boxes.length + site.devices.length + (site.places?.length ?? 0) === 0;
   const next = (list: List) => document.getElementById(quickId(order[(order.indexOf(list) + 1) % order.length] ?? "service"))?.focus();
-  const field = (list: List, label: string, example: string) => <QuickField list={list} label={label} example={example} state={state} tools={tools} first={empty && list === "service"} next={() => next(list)} />;
+  const field = (list: List, label: string, example: string) => (
+    <QuickField
+      list={list}
+      label={label}
+      example={example}
+      state={state}
+      tools={tools}
+      first={empty && list === "service"}
+      next={() => next(list)}
+    />
+  );
   const row = (id: string, name: string, facts: ReactNode, remove = true) => (
     <Flex as="li" key={id} align="center" gap="1" css={{ breakInside: "avoid" }}>
       <Row aria-pressed={chosen === id} onClick={() => choose(id)}>
-        <chakra.span fontWeight="600">{name}</chakra.span> <chakra.span color="muted" fontSize="sm">{facts}</chakra.span>
+        <chakra.span fontWeight="600">{name}</chakra.span>{" "}
+        <chakra.span color="muted" fontSize="sm">
+          {facts}
+        </chakra.span>
       </Row>
       {remove && <Away what={name} disabled={tools.busy} act={() => tools.correctNow([{ kind: "remove", id }])} />}
     </Flex>
@@ -67,7 +80,18 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
         {field("places", "One place a line: name, size, floor, walls", "Kitchen, 4x3, floor 0, brick")}
         <Box as="ul" columnCount={{ base: 1, sm: (site.places?.length ?? 0) > 3 ? 2 : 1 }} columnGap="4">
           {(site.places ?? []).map((p) =>
-            row(p.id, p.name, [p.kind && p.kind !== "room" ? placeWords[p.kind] : "", p.lengthMetres && p.widthMetres ? `${p.lengthMetres} × ${p.widthMetres} m` : "", p.floor ? `floor ${p.floor}` : "", p.walls && p.walls !== "unknown" ? wallWords[p.walls] : ""].filter((x) => x !== "").join(", ")),
+            row(
+              p.id,
+              p.name,
+              [
+                p.kind && p.kind !== "room" ? placeWords[p.kind] : "",
+                p.lengthMetres && p.widthMetres ? `${p.lengthMetres} × ${p.widthMetres} m` : "",
+                p.floor ? `floor ${p.floor}` : "",
+                p.walls && p.walls !== "unknown" ? wallWords[p.walls] : "",
+              ]
+                .filter((x) => x !== "")
+                .join(", "),
+            ),
           )}
         </Box>
       </Group>
@@ -90,12 +114,11 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
               b.id,
               b.name,
               <>
-                {[b.profile.name, mode ? modeWords[mode].toLowerCase() : "on the shelf", place ? `in ${placeName(design, place)}` : ""].filter((x) => x !== "").join(" · ")}
+                {[b.profile.name, mode ? modeWords[mode].toLowerCase() : "on the shelf", place ? `in ${placeName(design, place)}` : ""]
+                  .filter((x) => x !== "")
+                  .join(" · ")}
                 {spare && spare.worth !== "good" && (
-                  <chakra.span color={spare.worth === "leave" ? "brick" : "ochre"}>
-                    {" "}
-                    · {worthWords[spare.worth].toLowerCase()}
-                  </chakra.span>
+                  <chakra.span color={spare.worth === "leave" ? "brick" : "ochre"}> · {worthWords[spare.worth].toLowerCase()}</chakra.span>
                 )}
               </>,
             );
@@ -119,7 +142,11 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
         </Box>
       </Group>
       <Group title="What the customer needs" count={site.needs.length}>
-        {field("needs", "Who, and what is asked of it", "Recorder, outside 8000 · Printer, found · Study, calls · guests · name · telephone")}
+        {field(
+          "needs",
+          "Who, and what is asked of it",
+          "Recorder, outside 8000 · Printer, found · Study, calls · guests · name · telephone",
+        )}
         <Box as="ul">
           {(view?.needs ?? []).map((n) => (
             <Flex as="li" key={n.need} align="center" gap="1">
@@ -141,10 +168,15 @@ const placeName = (design: Design, id: string) => design.site.places?.find((p) =
 function hanging(design: Design, device: string): ReactNode {
   const setting = setUpOf(design).devices.find((d) => d.device === device);
   const cable = cableAt(design, device);
-  const address = setting?.address.kind === "fixed" && setting.address.address ? <Mono> {setting.address.address.split("/")[0]}</Mono> : null;
+  const address =
+    setting?.address.kind === "fixed" && setting.address.address ? <Mono> {setting.address.address.split("/")[0]}</Mono> : null;
   return (
     <>
-      {cable ? `cable to ${nameOf(design, otherEnd(cable, device).split("/")[0] ?? "")}` : setting?.wifi ? `Wi-Fi of ${nameOf(design, setting.wifi.box)}` : "not connected"}
+      {cable
+        ? `cable to ${nameOf(design, otherEnd(cable, device).split("/")[0] ?? "")}`
+        : setting?.wifi
+          ? `Wi-Fi of ${nameOf(design, setting.wifi.box)}`
+          : "not connected"}
       {address}
     </>
   );
@@ -152,7 +184,16 @@ function hanging(design: Design, device: string): ReactNode {
 
 function Away({ what, disabled, act }: { what: string; disabled: boolean; act: () => void }) {
   return (
-    <Button variant="quiet" px="1" minW="6" minH="6" aria-label={`Take out: ${what}`} title="Take it out (undo brings it back)" disabled={disabled} onClick={act}>
+    <Button
+      variant="quiet"
+      px="1"
+      minW="6"
+      minH="6"
+      aria-label={`Take out: ${what}`}
+      title="Take it out (undo brings it back)"
+      disabled={disabled}
+      onClick={act}
+    >
       <X size={14} aria-hidden />
     </Button>
   );

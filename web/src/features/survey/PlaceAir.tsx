@@ -25,7 +25,8 @@ export function PlaceAir({ place, air, state, tools }: Props) {
       </chakra.h3>
       {air === undefined ? (
         <Box fontSize="sm" color="muted">
-          Not scanned yet. <Link to="?part=readings&show=take">Take a reading</Link> of the networks in reach here, and say that it was taken in {place.name}.
+          Not scanned yet. <Link to="?part=readings&show=take">Take a reading</Link> of the networks in reach here, and say that it was
+          taken in {place.name}.
         </Box>
       ) : (
         <>
@@ -57,14 +58,23 @@ export function PlaceAir({ place, air, state, tools }: Props) {
                     </Cell>
                     <Cell textAlign="end" whiteSpace="nowrap" fontFamily="mono">
                       {network.levelDbm === null || network.levelDbm === undefined ? "not told" : `${network.levelDbm} dBm`}
-                      {(network.eitherDb ?? 0) > 0 && <Box color="muted" fontFamily="body">± {network.eitherDb} dB</Box>}
+                      {(network.eitherDb ?? 0) > 0 && (
+                        <Box color="muted" fontFamily="body">
+                          ± {network.eitherDb} dB
+                        </Box>
+                      )}
                     </Cell>
                   </tr>
                 ))}
               </tbody>
             </chakra.table>
           </Box>
-          <Button variant="quiet" mt="1" disabled={tools.busy} onClick={() => tools.correctNow([{ kind: "setPlace", place: place.id, known: { air: null } }])}>
+          <Button
+            variant="quiet"
+            mt="1"
+            disabled={tools.busy}
+            onClick={() => tools.correctNow([{ kind: "setPlace", place: place.id, known: { air: null } }])}
+          >
             Forget what was heard here
           </Button>
         </>

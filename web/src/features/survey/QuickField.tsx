@@ -38,7 +38,9 @@ export function QuickField({ list, label, example, state, tools, first, next }: 
   const line = read?.at(-1);
 
   const take = (lines: string) => {
-    tools.enter(list, lines).catch((e: Error) => setRefused((all) => [...all, { key: (all.at(-1)?.key ?? 0) + 1, text: lines, why: e.message }]));
+    tools
+      .enter(list, lines)
+      .catch((e: Error) => setRefused((all) => [...all, { key: (all.at(-1)?.key ?? 0) + 1, text: lines, why: e.message }]));
   };
   const enter = () => {
     if (text.trim() === "") {
@@ -95,7 +97,8 @@ export function QuickField({ list, label, example, state, tools, first, next }: 
             const typing = i === line.parts.length - 1 && i > 0;
             return (
               <chakra.span key={i} color={part.means || typing ? "muted" : "brick"}>
-                <chakra.b color={part.means || typing ? "ink" : "brick"}>{part.text}</chakra.b> {part.means ?? (typing ? "…" : "not understood")}
+                <chakra.b color={part.means || typing ? "ink" : "brick"}>{part.text}</chakra.b>{" "}
+                {part.means ?? (typing ? "…" : "not understood")}
               </chakra.span>
             );
           })}
@@ -158,7 +161,8 @@ function useReading(state: JobState, list: Schemas["QuickList"], text: string): 
   const asked = useDeferredValue(text);
   return useQuery({
     queryKey: ["reading", state.job.id, state.version, list, asked],
-    queryFn: ({ signal }) => unwrap(api.POST("/api/jobs/{id}/survey/read", { params: { path: { id: state.job.id } }, body: { list, text: asked }, signal })),
+    queryFn: ({ signal }) =>
+      unwrap(api.POST("/api/jobs/{id}/survey/read", { params: { path: { id: state.job.id } }, body: { list, text: asked }, signal })),
     enabled: asked.trim() !== "",
     retry: false,
     gcTime: 0,

@@ -46,10 +46,21 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
     <Box display="grid" gap="3">
       <chakra.h2 fontSize="lg">Internet service</chakra.h2>
       <Section title="What comes in">
-        <WordSelect label="By" words={accessWords} value={service.access ?? "unknown"} disabled={tools.busy} onChange={(access) => now({ access })} />
+        <WordSelect
+          label="By"
+          words={accessWords}
+          value={service.access ?? "unknown"}
+          disabled={tools.busy}
+          onChange={(access) => now({ access })}
+        />
         <Labelled label="Box at the internet line">
           {(ids) => (
-            <Select {...ids} value={service.handOff ?? ""} disabled={tools.busy} onChange={(e) => now({ handOff: e.target.value === "" ? null : e.target.value })}>
+            <Select
+              {...ids}
+              value={service.handOff ?? ""}
+              disabled={tools.busy}
+              onChange={(e) => now({ handOff: e.target.value === "" ? null : e.target.value })}
+            >
               <option value="">not noted</option>
               {boxes.map((b) => (
                 <option key={b.id} value={b.id}>
@@ -59,8 +70,18 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
             </Select>
           )}
         </Labelled>
-        <NumberInput label="Sold towards the home, Mb/s" expected="A whole number of Mb/s is expected." value={service.downMbps ?? null} save={(downMbps) => correct({ downMbps })} />
-        <NumberInput label="Sold from the home, Mb/s" expected="A whole number of Mb/s is expected." value={service.upMbps ?? null} save={(upMbps) => correct({ upMbps })} />
+        <NumberInput
+          label="Sold towards the home, Mb/s"
+          expected="A whole number of Mb/s is expected."
+          value={service.downMbps ?? null}
+          save={(downMbps) => correct({ downMbps })}
+        />
+        <NumberInput
+          label="Sold from the home, Mb/s"
+          expected="A whole number of Mb/s is expected."
+          value={service.upMbps ?? null}
+          save={(upMbps) => correct({ upMbps })}
+        />
         <WordSelect
           label="Address"
           words={kinds}
@@ -75,24 +96,81 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
         />
         {fixed && (
           <>
-            <DraftInput label="The public address and prefix" hint="both are saved together" fontFamily="mono" value={typed.address} save={part("address")} />
+            <DraftInput
+              label="The public address and prefix"
+              hint="both are saved together"
+              fontFamily="mono"
+              value={typed.address}
+              save={part("address")}
+            />
             <DraftInput label="The provider's side" fontFamily="mono" value={typed.gateway} save={part("gateway")} />
           </>
         )}
       </Section>
-      {service.kind === "unknown" && !fixing && view?.gaps.filter((g) => g.what.includes("public address")).map((g) => <Box key={g.what} fontSize="sm">To find out: {g.how}</Box>)}
+      {service.kind === "unknown" &&
+        !fixing &&
+        view?.gaps
+          .filter((g) => g.what.includes("public address"))
+          .map((g) => (
+            <Box key={g.what} fontSize="sm">
+              To find out: {g.how}
+            </Box>
+          ))}
       <Section title="What the internet line asks of a box">
-        <WordSelect label="A login" words={knownWords} value={line.login ?? "unknown"} disabled={tools.busy} onChange={(login) => now({ login })} />
-        <WordSelect label="A VLAN tag" words={knownWords} value={line.tagged ?? "unknown"} disabled={tools.busy} onChange={(tagged) => now({ tagged })} />
+        <WordSelect
+          label="A login"
+          words={knownWords}
+          value={line.login ?? "unknown"}
+          disabled={tools.busy}
+          onChange={(login) => now({ login })}
+        />
+        <WordSelect
+          label="A VLAN tag"
+          words={knownWords}
+          value={line.tagged ?? "unknown"}
+          disabled={tools.busy}
+          onChange={(tagged) => now({ tagged })}
+        />
         {line.login === "yes" && (
           <>
-            <DraftInput label="Name to log in with" value={line.account ?? ""} save={(draft) => correct({ account: draft === "" ? null : draft })} />
-            <SecretField job={state.job.id} label="Password of the login" make={false} name="line password" reference={line.password ?? null} refer={(password) => correct({ password })} />
+            <DraftInput
+              label="Name to log in with"
+              value={line.account ?? ""}
+              save={(draft) => correct({ account: draft === "" ? null : draft })}
+            />
+            <SecretField
+              job={state.job.id}
+              label="Password of the login"
+              make={false}
+              name="line password"
+              reference={line.password ?? null}
+              refer={(password) => correct({ password })}
+            />
           </>
         )}
-        {line.tagged === "yes" && <NumberInput label="Which tag" expected="A tag from 1 to 4094 is expected." value={line.tag ?? null} save={(tag) => correct({ tag })} />}
-        <WordSelect label="One MAC address only" words={knownWords} value={line.locked ?? "unknown"} disabled={tools.busy} onChange={(locked) => now({ locked })} />
-        {line.locked === "yes" && <DraftInput label="Which one" fontFamily="mono" value={line.lockedTo ?? ""} save={(draft) => correct({ lockedTo: draft === "" ? null : draft })} />}
+        {line.tagged === "yes" && (
+          <NumberInput
+            label="Which tag"
+            expected="A tag from 1 to 4094 is expected."
+            value={line.tag ?? null}
+            save={(tag) => correct({ tag })}
+          />
+        )}
+        <WordSelect
+          label="One MAC address only"
+          words={knownWords}
+          value={line.locked ?? "unknown"}
+          disabled={tools.busy}
+          onChange={(locked) => now({ locked })}
+        />
+        {line.locked === "yes" && (
+          <DraftInput
+            label="Which one"
+            fontFamily="mono"
+            value={line.lockedTo ?? ""}
+            save={(draft) => correct({ lockedTo: draft === "" ? null : draft })}
+          />
+        )}
       </Section>
       {view && view.ways.length > 0 && (
         <Box as="section" aria-label="What the box at the internet line can be made">

@@ -18,7 +18,13 @@ import { ServiceSheet } from "./ServiceSheet";
 import { TablesPart } from "./TablesPart";
 import { DeviceSheet, PlaceSheet } from "./ThingSheets";
 
-const parts = { here: "What is here", cables: "Cables and sockets", readings: "Readings", keys: "Passwords", tables: "Tables in and out" } as const;
+const parts = {
+  here: "What is here",
+  cables: "Cables and sockets",
+  readings: "Readings",
+  keys: "Passwords",
+  tables: "Tables in and out",
+} as const;
 
 type Part = keyof typeof parts;
 
@@ -43,7 +49,15 @@ function Survey({ state, tools }: { state: JobState; tools: JobTools }) {
   };
   const picked = thing === null ? null : open(thing, state, survey.data, tools);
   return (
-    <Box p={{ base: "3", lg: "5" }} pt={{ base: "2", lg: "2" }} maxW="84rem" mx="auto" display="grid" gridTemplateColumns="minmax(0, 1fr)" gap="3">
+    <Box
+      p={{ base: "3", lg: "5" }}
+      pt={{ base: "2", lg: "2" }}
+      maxW="84rem"
+      mx="auto"
+      display="grid"
+      gridTemplateColumns="minmax(0, 1fr)"
+      gap="3"
+    >
       <Parts label="Parts of the survey" parts={parts} chosen={chosen} show={(p) => show({ part: p })} />
       <Unseen as="h1">{parts[chosen]}</Unseen>
       {chosen === "cables" && <CablesPart state={state} view={survey.data} tools={tools} />}
@@ -51,9 +65,27 @@ function Survey({ state, tools }: { state: JobState; tools: JobTools }) {
       {chosen === "keys" && <KeysPart state={state} />}
       {chosen === "tables" && <TablesPart state={state} tools={tools} />}
       {chosen === "here" && (
-        <Box display="grid" gap="4" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1.05fr) minmax(0, 1fr)" }} alignItems="start">
+        <Box
+          display="grid"
+          gap="4"
+          gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1.05fr) minmax(0, 1fr)" }}
+          alignItems="start"
+        >
           <Lists state={state} view={survey.data} tools={tools} chosen={thing} choose={choose} />
-          <Box as="aside" aria-label={picked ? "The chosen thing" : "What it adds up to"} ref={sheet} tabIndex={-1} outline="none" bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" p="4" minW="0">
+          <Box
+            as="aside"
+            aria-label={picked ? "The chosen thing" : "What it adds up to"}
+            ref={sheet}
+            tabIndex={-1}
+            outline="none"
+            bg="card"
+            borderWidth="1px"
+            borderStyle="solid"
+            borderColor="line"
+            rounded="lg"
+            p="4"
+            minW="0"
+          >
             {picked && (
               <Button variant="quiet" mb="1" px="1" onClick={() => choose(null)}>
                 Back to what it adds up to

@@ -23,11 +23,20 @@ export function TablesPart({ state, tools }: { state: JobState; tools: JobTools 
       setSaid(`${file.name} is read into ${tableWords[table].toLowerCase()}.`);
     } catch (e) {
       const problem = e instanceof ProblemError ? e.problem : null;
-      setRefused({ name: file.name, errors: problem?.errors ?? [{ pointer: "", found: "a file that was not taken", allowed: (e as Error).message }] });
+      setRefused({
+        name: file.name,
+        errors: problem?.errors ?? [{ pointer: "", found: "a file that was not taken", allowed: (e as Error).message }],
+      });
     }
   };
   return (
-    <Box display="grid" gap="3" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) minmax(0, 1fr)" }} alignItems="start" maxW="64rem">
+    <Box
+      display="grid"
+      gap="3"
+      gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) minmax(0, 1fr)" }}
+      alignItems="start"
+      maxW="64rem"
+    >
       <Card as="section" aria-label="Tables">
         <chakra.h2 fontSize="lg">As tables</chakra.h2>
         <Box fontSize="sm" color="muted" mb="2">
@@ -46,7 +55,8 @@ export function TablesPart({ state, tools }: { state: JobState; tools: JobTools 
           Read one in
         </chakra.h3>
         <Box fontSize="sm" color="muted" mb="2">
-          A row with an id or name that is there changes it, any other adds one; nothing is taken away. One wrong cell, and nothing is taken.
+          A row with an id or name that is there changes it, any other adds one; nothing is taken away. One wrong cell, and nothing is
+          taken.
         </Box>
         <Flex gap="2" wrap="wrap" role="group" aria-label="Which table" mb="2">
           {keysOf(tableWords).map((t) => (
@@ -55,7 +65,9 @@ export function TablesPart({ state, tools }: { state: JobState; tools: JobTools 
             </Button>
           ))}
         </Flex>
-        <Labelled label={`Table of ${tableWords[table].toLowerCase()}`}>{(ids) => <FilePick {...ids} accept=".csv,text/csv,text/plain" take={(file) => void take(file)} />}</Labelled>
+        <Labelled label={`Table of ${tableWords[table].toLowerCase()}`}>
+          {(ids) => <FilePick {...ids} accept=".csv,text/csv,text/plain" take={(file) => void take(file)} />}
+        </Labelled>
         {said && <Box role="status">{said}</Box>}
         {refused && <FileErrors name={refused.name} errors={refused.errors} />}
       </Card>

@@ -17,7 +17,17 @@ import { HostAddressFields } from "../stations/HostAddressFields";
 import { PlaceSelect } from "../stations/PlaceSelect";
 
 /** What is known of one of the customer's devices. */
-export function DeviceSheet({ device, state, view, tools }: { device: Schemas["DeviceDocument"]; state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
+export function DeviceSheet({
+  device,
+  state,
+  view,
+  tools,
+}: {
+  device: Schemas["DeviceDocument"];
+  state: JobState;
+  view: Schemas["SurveyView"] | undefined;
+  tools: JobTools;
+}) {
   const noted = (known: Schemas["PartialOfDevice"]): Correction => ({ kind: "setDevice", device: device.id, known });
   const correct = (parts: Schemas["PartialOfDevice"]) => tools.correct([noted(parts)]);
   const now = (parts: Schemas["PartialOfDevice"]) => tools.correctNow([noted(parts)]);
@@ -36,20 +46,45 @@ export function DeviceSheet({ device, state, view, tools }: { device: Schemas["D
           value={device.mac ?? ""}
           save={(draft) => correct({ mac: draft === "" ? null : draft })}
         />
-        <PlaceSelect label="Usually in" design={state.design} value={device.place ?? null} disabled={tools.busy} onChange={(place) => now({ place })} />
-        <WordSelect label="Has a socket for a cable" words={knownWords} value={known(device.hasSocket)} disabled={tools.busy} onChange={(hasSocket) => now({ hasSocket })} />
+        <PlaceSelect
+          label="Usually in"
+          design={state.design}
+          value={device.place ?? null}
+          disabled={tools.busy}
+          onChange={(place) => now({ place })}
+        />
+        <WordSelect
+          label="Has a socket for a cable"
+          words={knownWords}
+          value={known(device.hasSocket)}
+          disabled={tools.busy}
+          onChange={(hasSocket) => now({ hasSocket })}
+        />
         <chakra.fieldset border="0">
           <chakra.legend fontSize="xs" color="muted">
             Wi-Fi bands that it knows{bands.length === 0 && ", taken to be all"}
           </chakra.legend>
           <Flex gap="3" wrap="wrap">
             {keysOf(bandWords).map((band) => (
-              <Tick key={band} label={bandWords[band]} on={bands.includes(band)} disabled={tools.busy} set={(on) => now({ bands: on ? [...bands, band] : bands.filter((b) => b !== band) })} />
+              <Tick
+                key={band}
+                label={bandWords[band]}
+                on={bands.includes(band)}
+                disabled={tools.busy}
+                set={(on) => now({ bands: on ? [...bands, band] : bands.filter((b) => b !== band) })}
+              />
             ))}
           </Flex>
         </chakra.fieldset>
       </Section>
-      {setting && <HostAddressFields legend="Its address today" address={setting.address} tools={tools} make={(address) => ({ kind: "setDeviceAddress", device: device.id, address })} />}
+      {setting && (
+        <HostAddressFields
+          legend="Its address today"
+          address={setting.address}
+          tools={tools}
+          make={(address) => ({ kind: "setDeviceAddress", device: device.id, address })}
+        />
+      )}
       <Box fontSize="sm">
         <Link to={`../plan?setUp=${state.proof.setUp}&device=${device.id}`} relative="path">
           How it hangs in the network today
@@ -61,10 +96,26 @@ export function DeviceSheet({ device, state, view, tools }: { device: Schemas["D
 }
 
 /** What is known of a place. */
-export function PlaceSheet({ place, state, view, tools }: { place: Schemas["Place"]; state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
+export function PlaceSheet({
+  place,
+  state,
+  view,
+  tools,
+}: {
+  place: Schemas["Place"];
+  state: JobState;
+  view: Schemas["SurveyView"] | undefined;
+  tools: JobTools;
+}) {
   const set = (known: Schemas["PartialOfPlace"]): Correction => ({ kind: "setPlace", place: place.id, known });
   const length = (key: "lengthMetres" | "widthMetres" | "eastMetres" | "northMetres", label: string, hint?: string) => (
-    <DraftInput label={label} hint={hint} inputMode="decimal" value={place[key]?.toString() ?? ""} save={async (draft) => tools.correct([set({ [key]: metres(draft) })])} />
+    <DraftInput
+      label={label}
+      hint={hint}
+      inputMode="decimal"
+      value={place[key]?.toString() ?? ""}
+      save={async (draft) => tools.correct([set({ [key]: metres(draft) })])}
+    />
   );
   const buildings = state.design.site.buildings ?? [];
   return (
@@ -72,9 +123,27 @@ export function PlaceSheet({ place, state, view, tools }: { place: Schemas["Plac
       <chakra.h2 fontSize="lg">{place.name}</chakra.h2>
       <Section title="The place">
         <DraftInput label="Name" value={place.name} save={(draft) => tools.correct([set({ name: draft })])} />
-        <WordSelect label="Sort" words={placeWords} value={place.kind ?? "room"} disabled={tools.busy} onChange={(kind) => tools.correctNow([set({ kind })])} />
-        <NumberInput label="Floor" hint="the ground floor is 0" expected="A whole number is expected; the ground floor is 0." value={place.floor ?? 0} save={(floor) => tools.correct([set({ floor: floor ?? 0 })])} />
-        <WordSelect label="Walls" words={wallWords} value={place.walls ?? "unknown"} disabled={tools.busy} onChange={(walls) => tools.correctNow([set({ walls })])} />
+        <WordSelect
+          label="Sort"
+          words={placeWords}
+          value={place.kind ?? "room"}
+          disabled={tools.busy}
+          onChange={(kind) => tools.correctNow([set({ kind })])}
+        />
+        <NumberInput
+          label="Floor"
+          hint="the ground floor is 0"
+          expected="A whole number is expected; the ground floor is 0."
+          value={place.floor ?? 0}
+          save={(floor) => tools.correct([set({ floor: floor ?? 0 })])}
+        />
+        <WordSelect
+          label="Walls"
+          words={wallWords}
+          value={place.walls ?? "unknown"}
+          disabled={tools.busy}
+          onChange={(walls) => tools.correctNow([set({ walls })])}
+        />
         {length("lengthMetres", "West to east, in metres")}
         {length("widthMetres", "South to north, in metres")}
         {length("eastMetres", "Its western wall from the western corner of the plot", "in metres; cable lengths follow from it")}
@@ -82,7 +151,12 @@ export function PlaceSheet({ place, state, view, tools }: { place: Schemas["Plac
         {buildings.length > 0 && (
           <Labelled label="Building">
             {(ids) => (
-              <Select {...ids} value={place.building ?? ""} disabled={tools.busy} onChange={(e) => tools.correctNow([set({ building: e.target.value === "" ? null : e.target.value })])}>
+              <Select
+                {...ids}
+                value={place.building ?? ""}
+                disabled={tools.busy}
+                onChange={(e) => tools.correctNow([set({ building: e.target.value === "" ? null : e.target.value })])}
+              >
                 <option value="">the main house</option>
                 {buildings.slice(1).map((b) => (
                   <option key={b.id} value={b.id}>

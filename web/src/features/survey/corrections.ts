@@ -7,7 +7,9 @@ type Known = Schemas["Known"];
 export const known = (said: boolean | null | undefined): Known => (said === true ? "yes" : said === false ? "no" : "unknown");
 
 /** What the line asks for, with everything that the file leaves out. */
-export const lineOf = (service: Schemas["ServiceDocument"]): Required<Omit<Schemas["LineNeedsDocument"], "login" | "tagged" | "locked">> & Record<"login" | "tagged" | "locked", Known> => ({
+export const lineOf = (
+  service: Schemas["ServiceDocument"],
+): Required<Omit<Schemas["LineNeedsDocument"], "login" | "tagged" | "locked">> & Record<"login" | "tagged" | "locked", Known> => ({
   login: known(service.line?.login),
   tagged: known(service.line?.tagged),
   tag: service.line?.tag ?? null,

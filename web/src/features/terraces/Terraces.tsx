@@ -6,7 +6,26 @@ import type { LaidPort, Rect } from "./pieces";
 import { said } from "./readScene";
 import { nextStop, type Stop } from "./roving";
 import { natWords } from "./scene";
-import { BoxShape, BoxText, FoldShape, FoldText, levelClass, RadioArcs, PortShape, PortText, ShelfShape, ShelfText, TerraceGround, TerraceHead, Thing, tokenLabel, TokenShape, TokenText, wirePath, type Handle } from "./shapes";
+import {
+  BoxShape,
+  BoxText,
+  FoldShape,
+  FoldText,
+  levelClass,
+  RadioArcs,
+  PortShape,
+  PortText,
+  ShelfShape,
+  ShelfText,
+  TerraceGround,
+  TerraceHead,
+  Thing,
+  tokenLabel,
+  TokenShape,
+  TokenText,
+  wirePath,
+  type Handle,
+} from "./shapes";
 import { drawingStyle } from "./style";
 
 export interface Patching {
@@ -43,7 +62,21 @@ const Svg = chakra("svg", { base: drawingStyle });
 const slack = 6;
 
 /** The terraces: what hangs where, which box does NAT, and what is wrong there. Everything on it can be chosen, by pointer and by key. */
-export function Terraces({ drawing, zoom, least, choice, choose, path, changed, spoken, patching, fold, portName, linkName, svg: given }: Props) {
+export function Terraces({
+  drawing,
+  zoom,
+  least,
+  choice,
+  choose,
+  path,
+  changed,
+  spoken,
+  patching,
+  fold,
+  portName,
+  linkName,
+  svg: given,
+}: Props) {
   const own = useRef<SVGSVGElement>(null);
   const svg = given ?? own;
   const [at, setAt] = useState<string | null>(null);
@@ -63,7 +96,14 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
     return {
       key,
       label,
-      className: [more, isChosen && "chosen", changed.has(key) && "changed", (kind === "box" || kind === "device" || kind === "cable") && spoken.has(owner) && "spoken"].filter(Boolean).join(" "),
+      className: [
+        more,
+        isChosen && "chosen",
+        changed.has(key) && "changed",
+        (kind === "box" || kind === "device" || kind === "cable") && spoken.has(owner) && "spoken",
+      ]
+        .filter(Boolean)
+        .join(" "),
       tabIndex: key === current ? 0 : -1,
       pressed: isChosen,
       choose: act ?? (() => kind !== "fold" && choose(isChosen ? null : { kind, id })),
@@ -102,7 +142,10 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
   const ports = useMemo(() => [...drawing.boxes.flatMap((b) => b.ports), ...(drawing.socket ? [drawing.socket] : [])], [drawing]);
   /** Where a cable can end: empty ports, and devices without a cable. */
   const seats = useMemo(
-    () => [...ports.filter((p) => !p.port.cable).map((p) => ({ id: p.port.id, ...pick(p) })), ...drawing.tokens.filter((t) => t.token.link?.kind !== "cable").map((t) => ({ id: t.token.id, ...pick(t) }))],
+    () => [
+      ...ports.filter((p) => !p.port.cable).map((p) => ({ id: p.port.id, ...pick(p) })),
+      ...drawing.tokens.filter((t) => t.token.link?.kind !== "cable").map((t) => ({ id: t.token.id, ...pick(t) })),
+    ],
     [ports, drawing],
   );
   const seatAt = (x: number, y: number) => seats.find((p) => x > p.x - 6 && x < p.x + p.w + 6 && y > p.y - 8 && y < p.y + p.h + 8)?.id;
@@ -158,9 +201,11 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
       }}
     >
       <rect className="ground" width={w} height={drawing.h} onClick={() => choose(null)} />
-      {[...drawing.territories].sort((a, b) => a.depth - b.depth).map((t) => (
-        <TerraceGround key={`${t.kind} ${t.segment} ${t.box}`} {...t} w={t === alone ? w - t.x : t.w} />
-      ))}
+      {[...drawing.territories]
+        .sort((a, b) => a.depth - b.depth)
+        .map((t) => (
+          <TerraceGround key={`${t.kind} ${t.segment} ${t.box}`} {...t} w={t === alone ? w - t.x : t.w} />
+        ))}
       {drawing.carrier && (
         <>
           <rect className="carrier" {...rect({ ...drawing.carrier, w })} />
@@ -218,18 +263,35 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
         ) : null,
       )}
       {drawing.texts.map((t) => (
-        <text key={`${t.kind} ${t.x} ${t.y}`} className={t.kind === "heading" ? "heading" : t.kind === "step" ? `bold ${t.again ? "again" : ""}` : "small"} x={t.x} y={t.y + 13}>
+        <text
+          key={`${t.kind} ${t.x} ${t.y}`}
+          className={t.kind === "heading" ? "heading" : t.kind === "step" ? `bold ${t.again ? "again" : ""}` : "small"}
+          x={t.x}
+          y={t.y + 13}
+        >
           {t.text}
         </text>
       ))}
       {drawing.boxes.map((laid) => (
-        <Thing key={laid.box.id} handle={handle("box", laid.box.id, boxLabel(laid.box), levelClass(laid.box.flags))} text={<BoxText {...laid} />}>
+        <Thing
+          key={laid.box.id}
+          handle={handle("box", laid.box.id, boxLabel(laid.box), levelClass(laid.box.flags))}
+          text={<BoxText {...laid} />}
+        >
           <BoxShape {...laid} />
         </Thing>
       ))}
       {drawing.territories.map((t) =>
         t.kind !== "island" ? (
-          <Thing key={`${t.kind} ${t.segment} ${t.box}`} handle={handle("terrace", t.segment, `${t.kind === "walled" ? "Guests" : "Terrace"} ${t.rulers.map((r) => `${r.subnet}, ${r.details}`).join("; ")}`)} text={<TerraceHead {...t} />}>
+          <Thing
+            key={`${t.kind} ${t.segment} ${t.box}`}
+            handle={handle(
+              "terrace",
+              t.segment,
+              `${t.kind === "walled" ? "Guests" : "Terrace"} ${t.rulers.map((r) => `${r.subnet}, ${r.details}`).join("; ")}`,
+            )}
+            text={<TerraceHead {...t} />}
+          >
             <rect {...rect(t.title)} fill="transparent" />
             <rect className="ringed" {...rect({ x: t.title.x - 5, y: t.title.y, w: t.title.w + 10, h: t.title.h + 4 })} rx={5} />
           </Thing>
@@ -240,7 +302,13 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
       {ports.map((p) => (
         <Thing
           key={p.port.id}
-          handle={handle("port", p.port.id, portName(p.port.id), patching.from === p.port.id ? "origin" : inviting(p.port.id) ? "inviting" : "", () => endOr("port", p.port.id))}
+          handle={handle(
+            "port",
+            p.port.id,
+            portName(p.port.id),
+            patching.from === p.port.id ? "origin" : inviting(p.port.id) ? "inviting" : "",
+            () => endOr("port", p.port.id),
+          )}
           text={<PortText {...p} />}
           onPointerDown={(e) => {
             if (!p.port.cable && e.button === 0) {
@@ -252,14 +320,26 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
         </Thing>
       ))}
       {drawing.tokens.map((t) => (
-        <Thing key={t.token.id} handle={handle("device", t.token.id, tokenLabel(t), `${t.token.internet} ${inviting(t.token.id) ? "inviting" : ""}`, () => endOr("device", t.token.id))} text={<TokenText {...t} />}>
+        <Thing
+          key={t.token.id}
+          handle={handle("device", t.token.id, tokenLabel(t), `${t.token.internet} ${inviting(t.token.id) ? "inviting" : ""}`, () =>
+            endOr("device", t.token.id),
+          )}
+          text={<TokenText {...t} />}
+        >
           <TokenShape {...t} />
         </Thing>
       ))}
       {drawing.boxes
         .filter((b) => b.folded || b.box.tokens.length > 1)
         .map((b) => (
-          <Thing key={b.box.id} handle={handle("fold", b.box.id, `${b.folded ? "Show" : "Fold"} the ${b.box.tokens.length} devices of ${b.box.name}`, "", () => fold(b.box.id))} text={<FoldText {...b} />}>
+          <Thing
+            key={b.box.id}
+            handle={handle("fold", b.box.id, `${b.folded ? "Show" : "Fold"} the ${b.box.tokens.length} devices of ${b.box.name}`, "", () =>
+              fold(b.box.id),
+            )}
+            text={<FoldText {...b} />}
+          >
             <FoldShape {...b} />
           </Thing>
         ))}
@@ -268,7 +348,9 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
           <ShelfShape {...b} />
         </Thing>
       ))}
-      {rubber && <path className="rubber" d={`M${rubber.from.x + rubber.from.w / 2} ${rubber.from.y + rubber.from.h / 2}L${rubber.x} ${rubber.y}`} />}
+      {rubber && (
+        <path className="rubber" d={`M${rubber.from.x + rubber.from.w / 2} ${rubber.from.y + rubber.from.h / 2}L${rubber.x} ${rubber.y}`} />
+      )}
     </Svg>
   );
 }
@@ -276,7 +358,16 @@ export function Terraces({ drawing, zoom, least, choice, choose, path, changed, 
 const rect = ({ x, y, w, h }: Rect) => ({ x, y, width: w, height: h });
 
 function boxLabel(box: Drawing["boxes"][number]["box"]): string {
-  return [box.name, box.mode, box.outside && `outside ${said(box.outside)}`, box.own && said(box.own), box.step && natWords(box.step), ...box.flags.map((f) => `finding ${f.number}: ${f.words}`)].filter(Boolean).join(", ");
+  return [
+    box.name,
+    box.mode,
+    box.outside && `outside ${said(box.outside)}`,
+    box.own && said(box.own),
+    box.step && natWords(box.step),
+    ...box.flags.map((f) => `finding ${f.number}: ${f.words}`),
+  ]
+    .filter(Boolean)
+    .join(", ");
 }
 
 /** Everything that the arrow keys reach, in reading order. */
@@ -291,7 +382,9 @@ function stopsOf(drawing: Drawing): Stop[] {
     ...drawing.boxes.flatMap((b) => b.ports.map((p) => ({ key: `port ${p.port.id}`, ...pick(p) }))),
     ...(drawing.socket ? [{ key: "port street", ...pick(drawing.socket) }] : []),
     ...drawing.tokens.map((t) => ({ key: `device ${t.token.id}`, ...pick(t) })),
-    ...drawing.boxes.filter((b) => b.folded || b.box.tokens.length > 1).map((b) => ({ key: `fold ${b.box.id}`, x: b.x + 5, y: b.y + b.h - 8, w: 16, h: 16 })),
+    ...drawing.boxes
+      .filter((b) => b.folded || b.box.tokens.length > 1)
+      .map((b) => ({ key: `fold ${b.box.id}`, x: b.x + 5, y: b.y + b.h - 8, w: 16, h: 16 })),
     ...drawing.shelf.map((b) => ({ key: `box ${b.id}`, ...pick(b) })),
     ...drawing.wires.filter((w) => w.link.kind === "cable").map((w) => ({ key: `cable ${w.link.id}`, ...middle(w.points) })),
   ];

@@ -7,7 +7,8 @@ export interface Run {
 }
 
 const apart = 5;
-const overlap = (a: Run, b: Run) => Math.min(a.from, a.to) - apart < Math.max(b.from, b.to) && Math.min(b.from, b.to) - apart < Math.max(a.from, a.to);
+const overlap = (a: Run, b: Run) =>
+  Math.min(a.from, a.to) - apart < Math.max(b.from, b.to) && Math.min(b.from, b.to) - apart < Math.max(a.from, a.to);
 
 /**
  * Gives each run a track, 0 the uppermost, so that no two runs on one track meet. Runs to one side are nested: the one that starts

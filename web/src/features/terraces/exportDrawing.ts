@@ -2,7 +2,19 @@ import body from "@fontsource-variable/atkinson-hyperlegible-next/files/atkinson
 import mono from "@fontsource-variable/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-wght-normal.woff2?url";
 
 /** What a shape looks like, as it stands on screen. */
-const looks = ["fill", "stroke", "stroke-width", "stroke-dasharray", "stroke-linejoin", "stroke-linecap", "font-family", "font-size", "font-weight", "text-anchor", "opacity"];
+const looks = [
+  "fill",
+  "stroke",
+  "stroke-width",
+  "stroke-dasharray",
+  "stroke-linejoin",
+  "stroke-linecap",
+  "font-family",
+  "font-size",
+  "font-weight",
+  "text-anchor",
+  "opacity",
+];
 
 const typefaces = [
   ["Atkinson Hyperlegible Next Variable", body],
@@ -42,7 +54,12 @@ export async function drawingFile(svg: SVGSVGElement, title: string): Promise<st
   const head = document.createElementNS("http://www.w3.org/2000/svg", "title");
   head.textContent = title;
   const style = document.createElementNS("http://www.w3.org/2000/svg", "style");
-  const faces = await Promise.all(typefaces.map(async ([name, url]) => `@font-face{font-family:"${name}";font-weight:200 800;src:url(${await dataUrl(await (await fetch(url)).blob())}) format("woff2")}`));
+  const faces = await Promise.all(
+    typefaces.map(
+      async ([name, url]) =>
+        `@font-face{font-family:"${name}";font-weight:200 800;src:url(${await dataUrl(await (await fetch(url)).blob())}) format("woff2")}`,
+    ),
+  );
   style.textContent = faces.join("");
   copy.prepend(head, style);
   return new XMLSerializer().serializeToString(copy);
@@ -57,7 +74,9 @@ export async function drawingPicture(file: string, width: number, height: number
   canvas.width = Math.ceil(width * 2);
   canvas.height = Math.ceil(height * 2);
   canvas.getContext("2d")?.drawImage(image, 0, 0, canvas.width, canvas.height);
-  return await new Promise((done, failed) => canvas.toBlob((blob) => (blob ? done(blob) : failed(new Error("The picture could not be made."))), "image/png"));
+  return await new Promise((done, failed) =>
+    canvas.toBlob((blob) => (blob ? done(blob) : failed(new Error("The picture could not be made."))), "image/png"),
+  );
 }
 
 /** Hands a file to the browser to keep. */

@@ -49,8 +49,22 @@ export function layout(scene: Scene, { room, folded, compact }: LayoutOptions): 
 
 function at(scene: Scene, options: Options): Drawing {
   const piece: Piece = emptyPiece();
-  piece.texts.push({ x: margin, y: 8, w: Math.ceil(textWidth(scene.service.title, 15, "bold")), h: 18, text: scene.service.title, kind: "heading" });
-  piece.texts.push({ x: margin, y: 27, w: Math.ceil(textWidth(scene.service.details, 12)), h: 15, text: scene.service.details, kind: "note" });
+  piece.texts.push({
+    x: margin,
+    y: 8,
+    w: Math.ceil(textWidth(scene.service.title, 15, "bold")),
+    h: 18,
+    text: scene.service.title,
+    kind: "heading",
+  });
+  piece.texts.push({
+    x: margin,
+    y: 27,
+    w: Math.ceil(textWidth(scene.service.details, 12)),
+    h: 15,
+    text: scene.service.details,
+    kind: "note",
+  });
   const carrierTop = 50;
   const street = scene.service.carrier ? carrierTop + 40 : carrierTop + 6;
   let y = street + 22;
@@ -62,11 +76,25 @@ function at(scene: Scene, options: Options): Drawing {
   const shelf: Drawing["shelf"] = [];
   y = strip(piece, "On the shelf", scene.shelf, options, y, (box, rect) => shelf.push({ ...rect, ...box }));
   const w = Math.max(piece.w, ...piece.texts.map((t) => t.x + t.w)) + margin;
-  const drawing: Drawing = { ...piece, w, h: y + margin, street, shelf, socket: scene.service.cable ? null : socketAt(street), carrier: scene.service.carrier ? { x: 0, y: carrierTop, w, h: street - carrierTop } : null };
+  const drawing: Drawing = {
+    ...piece,
+    w,
+    h: y + margin,
+    street,
+    shelf,
+    socket: scene.service.cable ? null : socketAt(street),
+    carrier: scene.service.carrier ? { x: 0, y: carrierTop, w, h: street - carrierTop } : null,
+  };
   return drawing;
 }
 
-const socketAt = (street: number): LaidPort => ({ x: margin + 14, y: street - size.port.h / 2, w: 34, h: size.port.h, port: { id: "street", label: "line", up: false, cable: null } });
+const socketAt = (street: number): LaidPort => ({
+  x: margin + 14,
+  y: street - size.port.h / 2,
+  w: 34,
+  h: size.port.h,
+  port: { id: "street", label: "line", up: false, cable: null },
+});
 
 /** What hangs straight at the internet line, side by side. */
 function row(piece: Piece, scene: Scene, options: Options, street: number, top: number): number {
@@ -82,7 +110,10 @@ function row(piece: Piece, scene: Scene, options: Options, street: number, top: 
         link: root.uplink.link,
         from: "street",
         to: root.uplink.port,
-        points: [[ex + x, street], [ex + x, ey + top]],
+        points: [
+          [ex + x, street],
+          [ex + x, ey + top],
+        ],
         label: label ? { x: ex + x + 6, y: top, w: Math.ceil(textWidth(label, 11)), h: size.label - 3, text: label } : null,
       });
     }
@@ -92,7 +123,16 @@ function row(piece: Piece, scene: Scene, options: Options, street: number, top: 
   for (const token of scene.atStreet) {
     piece.tokens.push({ x, y: top, w: size.token.w, h: size.token.h, token });
     if (token.link) {
-      piece.wires.push({ link: token.link, from: "street", to: token.id, points: [[x + 20, street], [x + 20, top]], label: null });
+      piece.wires.push({
+        link: token.link,
+        from: "street",
+        to: token.id,
+        points: [
+          [x + 20, street],
+          [x + 20, top],
+        ],
+        label: null,
+      });
     }
     x += size.token.w + size.gap;
     bottom = Math.max(bottom, top + size.token.h);
@@ -126,7 +166,14 @@ function islandAt(piece: Piece, box: Scene["islands"][number], options: Options,
 }
 
 /** Things that hang nowhere, in rows of their own at the foot. */
-function strip<T>(piece: Piece, title: string, things: readonly T[], options: Options, y: number, lay: (thing: T, rect: Rect) => void): number {
+function strip<T>(
+  piece: Piece,
+  title: string,
+  things: readonly T[],
+  options: Options,
+  y: number,
+  lay: (thing: T, rect: Rect) => void,
+): number {
   if (things.length === 0) {
     return y;
   }
@@ -134,7 +181,12 @@ function strip<T>(piece: Piece, title: string, things: readonly T[], options: Op
   const across = Math.max(1, Math.floor((Math.max(options.maxWidth, piece.w) - margin) / (size.token.w + size.token.gap)));
   piece.texts.push({ x: margin, y: top, w: Math.ceil(textWidth(title, 13, "bold")), h: 17, text: title, kind: "note" });
   things.forEach((thing, i) => {
-    const rect = { x: margin + (i % across) * (size.token.w + size.token.gap), y: top + 22 + Math.floor(i / across) * (size.token.h + size.token.gap), w: size.token.w, h: size.token.h };
+    const rect = {
+      x: margin + (i % across) * (size.token.w + size.token.gap),
+      y: top + 22 + Math.floor(i / across) * (size.token.h + size.token.gap),
+      w: size.token.w,
+      h: size.token.h,
+    };
     lay(thing, rect);
     piece.w = Math.max(piece.w, rect.x + rect.w);
   });

@@ -92,10 +92,22 @@ const moved = <T extends Rect>(r: T, dx: number, dy: number): T => ({ ...r, x: r
 
 /** Puts a piece into another one at a place. */
 export function put(into: Piece, piece: Piece, dx: number, dy: number): void {
-  into.boxes.push(...piece.boxes.map((b) => ({ ...moved(b, dx, dy), edge: b.edge === null ? null : b.edge + dy, ports: b.ports.map((p) => moved(p, dx, dy)) })));
+  into.boxes.push(
+    ...piece.boxes.map((b) => ({
+      ...moved(b, dx, dy),
+      edge: b.edge === null ? null : b.edge + dy,
+      ports: b.ports.map((p) => moved(p, dx, dy)),
+    })),
+  );
   into.tokens.push(...piece.tokens.map((t) => moved(t, dx, dy)));
   into.territories.push(...piece.territories.map((t) => ({ ...moved(t, dx, dy), title: moved(t.title, dx, dy) })));
-  into.wires.push(...piece.wires.map((w) => ({ ...w, points: w.points.map(([x, y]): Point => [x + dx, y + dy]), label: w.label && moved(w.label, dx, dy) })));
+  into.wires.push(
+    ...piece.wires.map((w) => ({
+      ...w,
+      points: w.points.map(([x, y]): Point => [x + dx, y + dy]),
+      label: w.label && moved(w.label, dx, dy),
+    })),
+  );
   into.texts.push(...piece.texts.map((t) => moved(t, dx, dy)));
   into.w = Math.max(into.w, dx + piece.w);
   into.h = Math.max(into.h, dy + piece.h);

@@ -30,7 +30,10 @@ class Reader {
       this.flag(cause.subjects, { finding: cause.identity, number: i + 1, level: cause.severity, words: cause.flag ?? "" });
       // What follows is marked at the device that has a need; that a device has no internet is told by its outline.
       for (const f of following(proof, cause).filter((x) => x.code === "need-not-met")) {
-        this.flag(f.subjects.map((s) => needs.get(s) ?? s), { finding: cause.identity, number: i + 1, level: f.severity, words: f.flag ?? "" });
+        this.flag(
+          f.subjects.map((s) => needs.get(s) ?? s),
+          { finding: cause.identity, number: i + 1, level: f.severity, words: f.flag ?? "" },
+        );
       }
     });
   }
@@ -61,7 +64,9 @@ class Reader {
         .filter((d) => !this.uplinks.has(d.id))
         .map((d) => this.token(d)),
       shelf: design.site.boxes.filter((b) => !used.has(b.id)).map(({ id, name }) => ({ id, name })),
-      extra: this.proof.facts.links.filter((l) => l.kind === "cable" && !treeLinks.has(l.id)).map((l) => ({ link: this.link(l.id), from: l.a, to: l.b })),
+      extra: this.proof.facts.links
+        .filter((l) => l.kind === "cable" && !treeLinks.has(l.id))
+        .map((l) => ({ link: this.link(l.id), from: l.a, to: l.b })),
     };
   }
 
@@ -84,13 +89,22 @@ class Reader {
 
   private guests(box: string): SceneWalled[] {
     const { facts } = this.proof;
-    return facts.segments
-      // Guests of a router that come in at an access point, by a tag, hang there.
-      .filter((s) => guestHost(s.id) === box || (guestHost(s.id) !== null && this.tokensOf(box, (segment) => segment === s.id).length > 0))
-      .map((s) => {
-        const ruler = facts.rulers.find((r) => r.segment === s.id);
-        return { segment: s.id, title: ruler?.subnet ?? "", details: `guests · ${ruler ? rulerWords(ruler, s.devices.length) : ""}`, tokens: this.tokensOf(box, (segment) => segment === s.id) };
-      });
+    return (
+      facts.segments
+        // Guests of a router that come in at an access point, by a tag, hang there.
+        .filter(
+          (s) => guestHost(s.id) === box || (guestHost(s.id) !== null && this.tokensOf(box, (segment) => segment === s.id).length > 0),
+        )
+        .map((s) => {
+          const ruler = facts.rulers.find((r) => r.segment === s.id);
+          return {
+            segment: s.id,
+            title: ruler?.subnet ?? "",
+            details: `guests · ${ruler ? rulerWords(ruler, s.devices.length) : ""}`,
+            tokens: this.tokensOf(box, (segment) => segment === s.id),
+          };
+        })
+    );
   }
 
   private token(device: Schemas["DeviceDocument"]): SceneToken {
@@ -127,7 +141,12 @@ class Reader {
       mode: setting ? `${modeWords[setting.mode]}${setting.satellite ? ` of ${nameOf(this.design, setting.satellite.main)}` : ""}` : "",
       outside: wan && step ? shortAddress(wan) : null,
       own: own ? shortAddress(own) : setting?.page?.address ? { how: "", address: setting.page.address } : null,
-      wifi: on.length > 0 ? `${[...new Set(on.map((r) => `"${r.name}"`))].join(", ")} · ${bands.join(" + ")} GHz` : setting?.satellite ? "names of its main node" : null,
+      wifi:
+        on.length > 0
+          ? `${[...new Set(on.map((r) => `"${r.name}"`))].join(", ")} · ${bands.join(" + ")} GHz`
+          : setting?.satellite
+            ? "names of its main node"
+            : null,
       step,
       ports: ports.shown,
       hidden: ports.hidden,
@@ -154,7 +173,11 @@ class Reader {
       segment: lan.segment,
       nat: nat.does,
       number: nat.number,
-      rulers: rulers.map((r) => ({ subnet: r.subnet, details: rulerWords(r, devices), twice: facts.overlaps.some((o) => o.router === box.id && o.inner === r.subnet) })),
+      rulers: rulers.map((r) => ({
+        subnet: r.subnet,
+        details: rulerWords(r, devices),
+        twice: facts.overlaps.some((o) => o.router === box.id && o.inner === r.subnet),
+      })),
     };
   }
 
@@ -165,7 +188,12 @@ class Reader {
       const id = `${box.id}/${p.id}`;
       const cable = cableAt(this.design, id);
       const hangs = cable && id !== uplinkPort && hasUplink.has(cable.id);
-      return { id, label: p.label, up: id === uplinkPort || (p.role === "wan" && setting?.mode !== "switch" && !hangs), cable: cable?.id ?? null };
+      return {
+        id,
+        label: p.label,
+        up: id === uplinkPort || (p.role === "wan" && setting?.mode !== "switch" && !hangs),
+        cable: cable?.id ?? null,
+      };
     });
     const empty = all.filter((p) => p.cable === null && !p.up);
     const room = Math.max(2, mostPorts - (all.length - empty.length));
@@ -177,7 +205,13 @@ class Reader {
     const fact = this.links.get(id);
     const cable = setUpOf(this.design).cables.find((c) => c.id === id);
     const passed = fact?.passesPublic ?? false;
-    const words = cable ? passed ? "public address passed on" : cableWords(cable, fact) : fact?.kind === "radio" ? this.radioWords(fact.a) : (this.wifiWords(id) ?? "Wi-Fi");
+    const words = cable
+      ? passed
+        ? "public address passed on"
+        : cableWords(cable, fact)
+      : fact?.kind === "radio"
+        ? this.radioWords(fact.a)
+        : (this.wifiWords(id) ?? "Wi-Fi");
     return { id, kind: fact?.kind ?? "cable", words, ring: fact?.inRing ?? false, passed };
   }
 
@@ -185,7 +219,9 @@ class Reader {
   private radioWords(box: string): string {
     const setting = setUpOf(this.design).boxes.find((b) => b.box === box);
     const band = this.design.site.boxes.find((b) => b.id === box)?.profile.radios.find((r) => r.id === setting?.uplink?.radio)?.band;
-    return setting?.uplink ? `radio${band ? `, ${bandWords[band]}` : ""} · ${{ threeAddress: "3 addresses", fourAddress: "4 addresses", wds: "WDS" }[setting.uplink.frames]}` : "radio of its kit";
+    return setting?.uplink
+      ? `radio${band ? `, ${bandWords[band]}` : ""} · ${{ threeAddress: "3 addresses", fourAddress: "4 addresses", wds: "WDS" }[setting.uplink.frames]}`
+      : "radio of its kit";
   }
 
   private wifiWords(id: string): string | null {
@@ -201,7 +237,11 @@ class Reader {
 
 /** What is said of a link: its medium, its length, what it carries at most. */
 export function cableWords(cable: Schemas["CableDocument"], fact: LinkFact | undefined): string {
-  const said = [cable.medium === "unknown" ? "" : mediumWords[cable.medium], cable.lengthMetres ? `${cable.lengthMetres} m` : "", fact?.atMostMbps ? `${cable.medium === "powerline" ? "at most " : ""}${rate(fact.atMostMbps)}` : ""];
+  const said = [
+    cable.medium === "unknown" ? "" : mediumWords[cable.medium],
+    cable.lengthMetres ? `${cable.lengthMetres} m` : "",
+    fact?.atMostMbps ? `${cable.medium === "powerline" ? "at most " : ""}${rate(fact.atMostMbps)}` : "",
+  ];
   return said.filter((s) => s !== "").join(" · ");
 }
 
@@ -232,7 +272,10 @@ function shortAddress(fact: Schemas["AddressFact"]): AddressSaid {
   switch (fact.origin) {
     case "fixed":
     case "reserved":
-      return { how: "", address: fact.side === "lan" || fact.side === "page" ? `${fact.address}/${fact.prefixLength}` : (fact.address ?? "") };
+      return {
+        how: "",
+        address: fact.side === "lan" || fact.side === "page" ? `${fact.address}/${fact.prefixLength}` : (fact.address ?? ""),
+      };
     case "leased": {
       const pool = fact.segment === street ? null : fact.from;
       return { how: fact.servers.length > 1 ? "either lease" : pool ? "lease" : "leased", address: pool ? poolWords(pool) : "" };
@@ -259,5 +302,5 @@ function serviceWords(design: Design): { title: string; details: string } {
 export const said = ({ how, address }: AddressSaid) => [how, address].filter(Boolean).join(" ") || "no address";
 
 /** For a screen reader: what a token says. */
-export const tokenWords = (token: SceneToken) => `${token.name}, ${said(token.address)}, internet: ${answerWords[token.internet as keyof typeof answerWords] ?? token.internet}`;
-
+export const tokenWords = (token: SceneToken) =>
+  `${token.name}, ${said(token.address)}, internet: ${answerWords[token.internet as keyof typeof answerWords] ?? token.internet}`;

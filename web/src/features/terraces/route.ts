@@ -5,7 +5,14 @@ import { straightened, type Point, type Rect } from "./pieces";
  * few wires that close a ring: all others are led by the layout itself.
  */
 export function route(from: Point, to: Point, obstacles: readonly Rect[], margin = 5): Point[] | null {
-  const lines = (side: 0 | 1) => [...new Set([from[side], to[side], ...obstacles.flatMap((o) => (side === 0 ? [o.x - margin, o.x + o.w + margin] : [o.y - margin, o.y + o.h + margin]))])].sort((a, b) => a - b);
+  const lines = (side: 0 | 1) =>
+    [
+      ...new Set([
+        from[side],
+        to[side],
+        ...obstacles.flatMap((o) => (side === 0 ? [o.x - margin, o.x + o.w + margin] : [o.y - margin, o.y + o.h + margin])),
+      ]),
+    ].sort((a, b) => a - b);
   const xs = lines(0);
   const ys = lines(1);
   // Only what lies on a line can be in the way along it.
@@ -42,9 +49,20 @@ export function route(from: Point, to: Point, obstacles: readonly Rect[], margin
     if (i === goal[0] && j === goal[1] && level === 0) {
       return wayTo(state);
     }
-    for (const [di, dj] of [[1, 0], [-1, 0], [0, 1], [0, -1]] as const) {
+    for (const [di, dj] of [
+      [1, 0],
+      [-1, 0],
+      [0, 1],
+      [0, -1],
+    ] as const) {
       const [x, y, nx, ny] = [xs[i], ys[j], xs[i + di], ys[j + dj]];
-      if (x === undefined || y === undefined || nx === undefined || ny === undefined || (di === 0 ? inside(false, i, j, y, ny) : inside(true, i, j, x, nx))) {
+      if (
+        x === undefined ||
+        y === undefined ||
+        nx === undefined ||
+        ny === undefined ||
+        (di === 0 ? inside(false, i, j, y, ny) : inside(true, i, j, x, nx))
+      ) {
         continue;
       }
       const turn = (di === 0 ? 0 : 1) === level ? 0 : 40;
@@ -64,7 +82,7 @@ export function route(from: Point, to: Point, obstacles: readonly Rect[], margin
 }
 
 function sift(heap: [number, number][]): void {
-  for (let i = heap.length - 1; i > 0; ) {
+  for (let i = heap.length - 1; i > 0;) {
     const parent = (i - 1) >> 1;
     const [a, b] = [heap[parent], heap[i]];
     if (!a || !b || a[0] <= b[0]) {
@@ -81,7 +99,7 @@ function pop(heap: [number, number][]): [number, number] {
   const last = heap.pop();
   if (last && heap.length > 0) {
     heap[0] = last;
-    for (let i = 0; ; ) {
+    for (let i = 0; ;) {
       const children = [2 * i + 1, 2 * i + 2].filter((k) => k < heap.length);
       const least = children.sort((a, b) => (heap[a]?.[0] ?? 0) - (heap[b]?.[0] ?? 0))[0];
       const [a, b] = [heap[i], least === undefined ? undefined : heap[least]];

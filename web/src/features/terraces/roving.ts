@@ -28,7 +28,10 @@ export function nextStop(stops: readonly Stop[], from: string | null, key: strin
     const y = stop.y + stop.h / 2 - here.y - here.h / 2;
     const ahead = x * dx + y * dy;
     // What lies straight ahead overlaps what one comes from, however far apart their middles are.
-    const aside = dx === 0 ? Math.max(0, stop.x - here.x - here.w, here.x - stop.x - stop.w) : Math.max(0, stop.y - here.y - here.h, here.y - stop.y - stop.h);
+    const aside =
+      dx === 0
+        ? Math.max(0, stop.x - here.x - here.w, here.x - stop.x - stop.w)
+        : Math.max(0, stop.y - here.y - here.h, here.y - stop.y - stop.h);
     if (stop.key === here.key || ahead <= 0.5 || aside > ahead * 3 + 30) {
       continue;
     }

@@ -69,7 +69,8 @@ export interface SceneStep {
 }
 
 /** What a router does at its step, as it is written beside it. */
-export const natWords = ({ nat, number }: Pick<SceneStep, "nat" | "number">) => (!nat ? "no NAT" : number === null ? "would do NAT" : number === 1 ? "NAT" : "double NAT");
+export const natWords = ({ nat, number }: Pick<SceneStep, "nat" | "number">) =>
+  !nat ? "no NAT" : number === null ? "would do NAT" : number === 1 ? "NAT" : "double NAT";
 
 /** A part of a terrace that is walled off: a guest network. */
 export interface SceneWalled {

@@ -97,7 +97,8 @@ export function Flags({ flags, x, y, room }: { flags: SceneFlag[]; x: number; y:
 const gathered = (own: SceneFlag[], tokens: LaidToken["token"][]) =>
   [...new Map([...own, ...tokens.flatMap((t) => t.flags)].map((f) => [f.number, f])).values()].sort((a, b) => a.number - b.number);
 
-export const levelClass = (flags: SceneFlag[]) => (flags.some((f) => f.level === "willNotWork") ? "faulty" : flags.length > 0 ? "worrying" : "");
+export const levelClass = (flags: SceneFlag[]) =>
+  flags.some((f) => f.level === "willNotWork") ? "faulty" : flags.length > 0 ? "worrying" : "";
 
 export function BoxShape({ x, y, w, h, edge }: LaidBox) {
   return (
@@ -165,7 +166,12 @@ export function BoxText({ x, y, w, h, box, folded }: LaidBox) {
 
 /** An address with how it is come by; the address alone where both do not fit. */
 function AddressSpans({ said, room, size }: { said: AddressSaid; room: number; size: number }) {
-  const how = said.how && textWidth(`${said.how} `, size) + textWidth(said.address, size, "mono") <= room ? `${said.how} ` : said.address ? "" : said.how;
+  const how =
+    said.how && textWidth(`${said.how} `, size) + textWidth(said.address, size, "mono") <= room
+      ? `${said.how} `
+      : said.address
+        ? ""
+        : said.how;
   return (
     <>
       {how}
@@ -231,7 +237,8 @@ export const ShelfText = ({ x, y, w, h, name }: Rect & { name: string }) => (
   </text>
 );
 
-export const tokenLabel = (laid: LaidToken) => [tokenWords(laid.token), ...laid.token.flags.map((f) => `finding ${f.number}: ${f.words}`)].join(", ");
+export const tokenLabel = (laid: LaidToken) =>
+  [tokenWords(laid.token), ...laid.token.flags.map((f) => `finding ${f.number}: ${f.words}`)].join(", ");
 
 /** Folds the devices of a box away, or says how many there are and shows them. */
 export const FoldShape = ({ x, y, h }: LaidBox) => (
@@ -276,10 +283,19 @@ export function TerraceHead({ title, kind, number, rulers, y }: LaidTerritory) {
       )}
       {rulers.map((ruler, i) => (
         <g key={`${ruler.subnet} ${i}`}>
-          <text className={ruler.twice ? "mono bold again" : "mono bold"} x={title.x} y={title.y + (number === null ? 14 : 19) + i * size.ruler} fontSize="15">
+          <text
+            className={ruler.twice ? "mono bold again" : "mono bold"}
+            x={title.x}
+            y={title.y + (number === null ? 14 : 19) + i * size.ruler}
+            fontSize="15"
+          >
             {ruler.subnet}
           </text>
-          <text className={kind === "island" ? "flagWords" : "small"} x={title.x} y={title.y + (kind === "island" ? 13 : (number === null ? 29 : 34)) + i * size.ruler}>
+          <text
+            className={kind === "island" ? "flagWords" : "small"}
+            x={title.x}
+            y={title.y + (kind === "island" ? 13 : number === null ? 29 : 34) + i * size.ruler}
+          >
             {ruler.details}
             {ruler.twice && <tspan className="again bold"> · same as above</tspan>}
           </text>

@@ -76,7 +76,8 @@ export const drawingStyle = {
     "& .port.taken": { fill: "CanvasText" },
     "& .plate.taken": { fill: "Canvas" },
     "& .icon": { color: "CanvasText" },
-    "& .wire.path, & .wire.slowest, & .wire.chosen, & .chosen > .ringed, & [role=button]:focus-visible .ringed, & .inviting .port, & .inviting .token": { stroke: "Highlight" },
+    "& .wire.path, & .wire.slowest, & .wire.chosen, & .chosen > .ringed, & [role=button]:focus-visible .ringed, & .inviting .port, & .inviting .token":
+      { stroke: "Highlight" },
     "& .mark, & .mark.concern": { fill: "Mark" },
     "& .markNumber": { fill: "MarkText" },
   },

@@ -27,7 +27,12 @@ const rowWidth = (ports: readonly ScenePort[]) => ports.reduce((w, p) => w + por
 const byRadio = (box: SceneBox) => box.uplink?.link.kind === "radio";
 
 /** How wide a box is drawn: as its ports need. */
-const boxWidth = (box: SceneBox, least: number) => Math.max(least, 22 + rowWidth(box.ports.filter((p) => !p.up)) + (box.hidden > 0 ? 34 : 0), 14 + (byRadio(box) ? size.radio : 0) + rowWidth(box.ports.filter((p) => p.up)));
+const boxWidth = (box: SceneBox, least: number) =>
+  Math.max(
+    least,
+    22 + rowWidth(box.ports.filter((p) => !p.up)) + (box.hidden > 0 ? 34 : 0),
+    14 + (byRadio(box) ? size.radio : 0) + rowWidth(box.ports.filter((p) => p.up)),
+  );
 
 /** A box with everything that hangs at it. The wires in are led; the one by which it hangs itself is led by what is above. */
 export function subtree(box: SceneBox, options: Options, depth: number): Piece {
@@ -70,20 +75,53 @@ function boxAt(box: SceneBox, x: number, y: number, folded: boolean, least: { w:
       px += portWidth(port) + size.port.gap;
     }
   };
-  row(box.ports.filter((p) => p.up), x + 14 + (byRadio(box) ? size.radio : 0), y);
-  row(box.ports.filter((p) => !p.up), x + 28, y + least.h);
+  row(
+    box.ports.filter((p) => p.up),
+    x + 14 + (byRadio(box) ? size.radio : 0),
+    y,
+  );
+  row(
+    box.ports.filter((p) => !p.up),
+    x + 28,
+    y + least.h,
+  );
   return laid;
 }
 
 /** The head of the terrace, beside the box that steps down into it. Answers where the wires may begin. */
 function title(piece: Piece, box: SceneBox, step: SceneStep, laid: LaidBox, depth: number): number {
   const x = laid.x + laid.w + 14;
-  const w = Math.max(120, ...step.rulers.map((r) => Math.ceil(Math.max(textWidth(r.subnet, 15, "mono"), textWidth(r.twice ? `${r.details} · same as above` : r.details, 12)))));
+  const w = Math.max(
+    120,
+    ...step.rulers.map((r) =>
+      Math.ceil(Math.max(textWidth(r.subnet, 15, "mono"), textWidth(r.twice ? `${r.details} · same as above` : r.details, 12))),
+    ),
+  );
   const edge = laid.edge ?? laid.y;
   const h = Math.max(1, step.rulers.length) * size.ruler;
-  piece.territories.unshift({ x: 0, y: 0, w: 0, h: 0, segment: step.segment, kind: "terrace", box: box.id, number: step.number, depth, title: { x, y: edge + 6, w, h }, rulers: step.rulers });
+  piece.territories.unshift({
+    x: 0,
+    y: 0,
+    w: 0,
+    h: 0,
+    segment: step.segment,
+    kind: "terrace",
+    box: box.id,
+    number: step.number,
+    depth,
+    title: { x, y: edge + 6, w, h },
+    rulers: step.rulers,
+  });
   const said = natWords(step);
-  piece.texts.push({ x: x + 26, y: edge - 20, w: Math.ceil(textWidth(said, 13, "bold")), h: 16, text: said, kind: "step", again: (step.number ?? 0) > 1 });
+  piece.texts.push({
+    x: x + 26,
+    y: edge - 20,
+    w: Math.ceil(textWidth(said, 13, "bold")),
+    h: 16,
+    text: said,
+    kind: "step",
+    again: (step.number ?? 0) > 1,
+  });
   piece.w = Math.max(piece.w, x + w, x + 26 + Math.ceil(textWidth(said, 13, "bold")));
   return Math.max(laid.y + laid.h + size.port.h / 2, edge + 6 + h);
 }
@@ -105,7 +143,22 @@ function parts(box: SceneBox, options: Options, depth: number): Part[] {
     const piece = subtree(child, options, depth);
     const [x, y] = entryOf(piece);
     const link: SceneLink | undefined = child.uplink?.link;
-    all.push({ piece, open: link ? [{ link, from: link.kind === "radio" ? `${box.id}~radio` : (child.uplink?.fromPort ?? ""), to: child.uplink?.port ?? "", port: child.uplink?.fromPort ?? null, lane: x, rest: [[x, y]] }] : [], child: true });
+    all.push({
+      piece,
+      open: link
+        ? [
+            {
+              link,
+              from: link.kind === "radio" ? `${box.id}~radio` : (child.uplink?.fromPort ?? ""),
+              to: child.uplink?.port ?? "",
+              port: child.uplink?.fromPort ?? null,
+              lane: x,
+              rest: [[x, y]],
+            },
+          ]
+        : [],
+      child: true,
+    });
   }
   return all;
 }
@@ -141,7 +194,10 @@ function hang(piece: Piece, laid: LaidBox, top: number, all: Part[], maxWidth: n
   const lower = rows.slice(1).flatMap((row) => row.flatMap((p) => p.open));
   const gutter = lower.length > 0 ? lower.length * size.lane + 6 : 0;
   // Wires to lower rows go down at the left; those of the lowest row furthest out.
-  const outward = rows.slice(1).reverse().flatMap((row) => row.flatMap((p) => p.open));
+  const outward = rows
+    .slice(1)
+    .reverse()
+    .flatMap((row) => row.flatMap((p) => p.open));
   const lanes = new Map(outward.map((wire, i) => [wire, left + i * size.lane + size.lane / 2]));
   const legs = new Map<OpenWire, Point[]>();
   let y = top;
@@ -152,16 +208,32 @@ function hang(piece: Piece, laid: LaidBox, top: number, all: Part[], maxWidth: n
       x += part.piece.w + size.gap;
       return { part, at };
     });
-    const arriving = seats.flatMap(({ part, at }) => part.open.map((wire) => ({ wire, part, at, from: r === 0 ? startOf(laid, wire) : ([lanes.get(wire) ?? left, y] as Point), to: at + wire.lane })));
+    const arriving = seats.flatMap(({ part, at }) =>
+      part.open.map((wire) => ({
+        wire,
+        part,
+        at,
+        from: r === 0 ? startOf(laid, wire) : ([lanes.get(wire) ?? left, y] as Point),
+        to: at + wire.lane,
+      })),
+    );
     const passing = r === 0 ? lower.map((wire) => ({ wire, from: startOf(laid, wire), to: lanes.get(wire) ?? left })) : [];
     const { track, count } = assignTracks([...arriving, ...passing].map((w) => ({ from: w.from[0], to: w.to })));
     const level = (i: number) => y + trackY(track[i] ?? 0);
-    passing.forEach(({ wire, from, to }, i) => legs.set(wire, [from, [from[0], level(arriving.length + i)], [to, level(arriving.length + i)]]));
+    passing.forEach(({ wire, from, to }, i) =>
+      legs.set(wire, [from, [from[0], level(arriving.length + i)], [to, level(arriving.length + i)]]),
+    );
     const rowTop = y + channelHeight(count);
     arriving.forEach(({ wire, part, at, from, to }, i) => {
       const rest = wire.rest.map(([px, py]): Point => [px + at, py + rowTop]);
       const points = straightened([...(legs.get(wire) ?? []), from, [from[0], level(i)], [to, level(i)], ...rest]);
-      piece.wires.push({ link: wire.link, from: wire.from, to: wire.to, points, label: part.child ? labelOf(part, wire, at, rowTop) : null });
+      piece.wires.push({
+        link: wire.link,
+        from: wire.from,
+        to: wire.to,
+        points,
+        label: part.child ? labelOf(part, wire, at, rowTop) : null,
+      });
     });
     for (const { part, at } of seats) {
       put(piece, part.piece, at, rowTop);

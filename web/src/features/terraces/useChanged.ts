@@ -6,9 +6,15 @@ const moment = 1600;
 
 const signatures = (drawing: Drawing): Map<string, string> =>
   new Map<string, string>([
-    ...drawing.boxes.map(({ box }): [string, string] => [`box ${box.id}`, JSON.stringify([box.name, box.mode, box.outside, box.own, box.wifi, box.step?.number])]),
+    ...drawing.boxes.map(({ box }): [string, string] => [
+      `box ${box.id}`,
+      JSON.stringify([box.name, box.mode, box.outside, box.own, box.wifi, box.step?.number]),
+    ]),
     ...drawing.boxes.flatMap(({ ports }) => ports.map((p): [string, string] => [`port ${p.port.id}`, String(p.port.cable)])),
-    ...drawing.tokens.map(({ token }): [string, string] => [`device ${token.id}`, JSON.stringify([token.name, token.address, token.port, token.link?.id])]),
+    ...drawing.tokens.map(({ token }): [string, string] => [
+      `device ${token.id}`,
+      JSON.stringify([token.name, token.address, token.port, token.link?.id]),
+    ]),
     ...drawing.wires.map(({ link }): [string, string] => [`cable ${link.id}`, JSON.stringify([link.words, link.ring])]),
   ]);
 

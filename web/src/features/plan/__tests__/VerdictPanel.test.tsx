@@ -25,7 +25,18 @@ const proof = (findings: Finding[]): Proof =>
   ({
     verdict: { kind: "willNotWork", sentence: "Two devices have no internet." },
     findings,
-    facts: { needs: [{ need: "n", about: "kiln", asked: "Kiln reached from outside, port 8443", answer: { kind: "no", causes: [], outcomes: [] }, via: [], stoppedBy: null }] },
+    facts: {
+      needs: [
+        {
+          need: "n",
+          about: "kiln",
+          asked: "Kiln reached from outside, port 8443",
+          answer: { kind: "no", causes: [], outcomes: [] },
+          via: [],
+          stoppedBy: null,
+        },
+      ],
+    },
   }) as unknown as Proof;
 
 function show(findings: Finding[], props: Partial<Parameters<typeof VerdictPanel>[0]> = {}) {

@@ -34,7 +34,9 @@ describe("accepting a finding", () => {
     fireEvent.change(screen.getByLabelText("Why may it stay?"), { target: { value: " It may. " } });
     fireEvent.change(screen.getByLabelText("Who says so?"), { target: { value: "A. Name" } });
     fireEvent.click(button);
-    expect(apply).toHaveBeenCalledExactlyOnceWith([{ kind: "acceptFinding", finding: first?.identity, severe: true, reason: "It may.", by: "A. Name" }]);
+    expect(apply).toHaveBeenCalledExactlyOnceWith([
+      { kind: "acceptFinding", finding: first?.identity, severe: true, reason: "It may.", by: "A. Name" },
+    ]);
     expect(localStorage.getItem("altrin-my-name")).toBe("A. Name");
     expect(screen.queryByRole("button", { name: "Accept it" })).toBeNull();
   });

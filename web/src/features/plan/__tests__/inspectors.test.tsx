@@ -13,9 +13,38 @@ import { GearList } from "../GearList";
 const design = {
   site: {
     boxes: [
-      { id: "gw", name: "Gateway", profile: { name: "Fibre gateway", passes: ["port", "hardware"], modes: ["router", "bridge"], ports: [{ id: "wan", label: "in", role: "wan" }, { id: "lan1", label: "1", role: "lan" }, { id: "lan2", label: "2", role: "lan" }], radios: [{ id: "r5", band: "ghz5" }] } },
-      { id: "rep", name: "Repeater", profile: { name: "Repeater", modes: ["repeater", "satellite"], kit: "kit", ports: [{ id: "lan1", label: "1" }], radios: [{ id: "r5", band: "ghz5" }] } },
-      { id: "main", name: "Main", wanMac: "00:00:5e:00:53:99", profile: { name: "Node", kit: "kit", modes: ["router"], ports: [], radios: [{ id: "r5", band: "ghz5" }] } },
+      {
+        id: "gw",
+        name: "Gateway",
+        profile: {
+          name: "Fibre gateway",
+          passes: ["port", "hardware"],
+          modes: ["router", "bridge"],
+          ports: [
+            { id: "wan", label: "in", role: "wan" },
+            { id: "lan1", label: "1", role: "lan" },
+            { id: "lan2", label: "2", role: "lan" },
+          ],
+          radios: [{ id: "r5", band: "ghz5" }],
+        },
+      },
+      {
+        id: "rep",
+        name: "Repeater",
+        profile: {
+          name: "Repeater",
+          modes: ["repeater", "satellite"],
+          kit: "kit",
+          ports: [{ id: "lan1", label: "1" }],
+          radios: [{ id: "r5", band: "ghz5" }],
+        },
+      },
+      {
+        id: "main",
+        name: "Main",
+        wanMac: "00:00:5e:00:53:99",
+        profile: { name: "Node", kit: "kit", modes: ["router"], ports: [], radios: [{ id: "r5", band: "ghz5" }] },
+      },
       { id: "spare", name: "Spare", profile: { name: "Switch", modes: ["switch"], ports: [{ id: "lan1", label: "1" }], radios: [] } },
     ],
     devices: [{ id: "phone", name: "Phone", kind: "phone" }],
@@ -30,7 +59,11 @@ const design = {
           mode: "router",
           wan: { kind: "automatic" },
           lan: "192.168.8.1/24",
-          dhcpServer: { on: true, pool: "192.168.8.20-192.168.8.199", reservations: [{ mac: "00:00:5e:00:53:01", address: "192.168.8.5" }] },
+          dhcpServer: {
+            on: true,
+            pool: "192.168.8.20-192.168.8.199",
+            reservations: [{ mac: "00:00:5e:00:53:01", address: "192.168.8.5" }],
+          },
           routes: [{ to: "192.168.20.0/24", via: "192.168.8.3" }],
           forwards: [{ protocol: "tcp", outsidePort: 443, to: "192.168.8.5", insidePort: 443 }],
           radios: [{ radio: "r5", on: true, name: "home", security: "wpa2", password: "key" }],
@@ -46,7 +79,13 @@ const design = {
 const proof = {
   facts: {
     addresses: [{ owner: "phone", side: "device", segment: "phone", origin: "none", address: null, servers: [] }],
-    internet: [{ device: "phone", answer: { kind: "no", causes: [{ code: "wifi-not-joined", subjects: ["phone"], text: "Phone does not get in." }], outcomes: [] }, natBy: [] }],
+    internet: [
+      {
+        device: "phone",
+        answer: { kind: "no", causes: [{ code: "wifi-not-joined", subjects: ["phone"], text: "Phone does not get in." }], outcomes: [] },
+        natBy: [],
+      },
+    ],
   },
 } as unknown as Proof;
 
@@ -69,7 +108,18 @@ afterEach(() => vi.unstubAllGlobals());
 function tools() {
   const act = vi.fn<(changes: Change[]) => void>();
   const save = vi.fn<(changes: Change[]) => Promise<void>>().mockResolvedValue();
-  return { act, save, given: { id: 1, job: { data: { job: { id: 1 }, version: 1, proof: { setUp: "planned" } } }, act, busy: false, save, attempt: vi.fn() } as unknown as JobTools };
+  return {
+    act,
+    save,
+    given: {
+      id: 1,
+      job: { data: { job: { id: 1 }, version: 1, proof: { setUp: "planned" } } },
+      act,
+      busy: false,
+      save,
+      attempt: vi.fn(),
+    } as unknown as JobTools,
+  };
 }
 
 const show = (element: ReactElement) =>
@@ -104,22 +154,66 @@ describe("BoxInspector", () => {
     ["DHCP server", () => fireEvent.click(screen.getByLabelText("DHCP server on")), { kind: "switchDhcpServer", box: "gw", on: false }],
     ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), radio({ on: false })],
     ["the shelf", () => fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" })), { kind: "putAway", id: "gw" }],
-    ["a guest network", () => fireEvent.click(screen.getByRole("button", { name: "Add a guest network" })), { kind: "setGuest", box: "gw", guest: { name: "home-guests", security: "wpa2", lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" } }],
+    [
+      "a guest network",
+      () => fireEvent.click(screen.getByRole("button", { name: "Add a guest network" })),
+      {
+        kind: "setGuest",
+        box: "gw",
+        guest: { name: "home-guests", security: "wpa2", lan: "192.168.30.1/24", pool: "192.168.30.20-192.168.30.199" },
+      },
+    ],
     ["security", () => choose("Security, 5 GHz", "wpa3"), radio({ security: "wpa3" })],
-    ["a reservation", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.8.5 for/ })), { kind: "removeReservation", box: "gw", mac: "00:00:5e:00:53:01" }],
-    ["a forward", () => fireEvent.click(screen.getByRole("button", { name: /^Remove tcp 443/ })), { kind: "removeForward", box: "gw", protocol: "tcp", outsidePort: 443 }],
+    [
+      "a reservation",
+      () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.8.5 for/ })),
+      { kind: "removeReservation", box: "gw", mac: "00:00:5e:00:53:01" },
+    ],
+    [
+      "a forward",
+      () => fireEvent.click(screen.getByRole("button", { name: /^Remove tcp 443/ })),
+      { kind: "removeForward", box: "gw", protocol: "tcp", outsidePort: 443 },
+    ],
     ["translation", () => fireEvent.click(screen.getByLabelText("NAT")), { kind: "setNat", box: "gw", on: false }],
-    ["ports on request", () => fireEvent.click(screen.getByLabelText("Devices may ask it to open ports")), { kind: "setPortRequests", box: "gw", on: true }],
-    ["a public address passed to a port", () => choose("Public address", "1"), { kind: "setPassing", box: "gw", passing: { kind: "port", port: "lan1", to: null } }],
-    ["a public address passed to a router", () => choose("Public address", "3"), { kind: "setPassing", box: "gw", passing: { kind: "hardware", port: null, to: "00:00:5e:00:53:99" } }],
-    ["the line's login", () => fireEvent.click(screen.getByLabelText("The provider's login is typed in")), { kind: "setLine", box: "gw", line: { login: true } }],
+    [
+      "ports on request",
+      () => fireEvent.click(screen.getByLabelText("Devices may ask it to open ports")),
+      { kind: "setPortRequests", box: "gw", on: true },
+    ],
+    [
+      "a public address passed to a port",
+      () => choose("Public address", "1"),
+      { kind: "setPassing", box: "gw", passing: { kind: "port", port: "lan1", to: null } },
+    ],
+    [
+      "a public address passed to a router",
+      () => choose("Public address", "3"),
+      { kind: "setPassing", box: "gw", passing: { kind: "hardware", port: null, to: "00:00:5e:00:53:99" } },
+    ],
+    [
+      "the line's login",
+      () => fireEvent.click(screen.getByLabelText("The provider's login is typed in")),
+      { kind: "setLine", box: "gw", line: { login: true } },
+    ],
     ["a width", () => choose("Width, 5 GHz", "w40"), radio({ widthMhz: 40 })],
     ["protected frames", () => choose("Protected frames, 5 GHz", "required"), radio({ protectsFrames: "required" })],
     ["a hidden name", () => fireEvent.click(screen.getByLabelText("Hidden name")), radio({ hidden: true })],
     ["a WDS partner", () => fireEvent.click(screen.getByLabelText("Main")), radio({ wdsPeers: ["main"] })],
-    ["no gateway handed out", () => fireEvent.click(screen.getByLabelText("Hands out no gateway")), { kind: "setServerGateway", box: "gw", gateway: null, leftOut: true }],
-    ["a route", () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.20.0/, hidden: true })), { kind: "removeRoute", box: "gw", to: "192.168.20.0/24" }],
-    ["a cable pulled", () => fireEvent.click(screen.getByRole("button", { name: /^Pull out the cable/ })), { kind: "unpatch", cable: "line" }],
+    [
+      "no gateway handed out",
+      () => fireEvent.click(screen.getByLabelText("Hands out no gateway")),
+      { kind: "setServerGateway", box: "gw", gateway: null, leftOut: true },
+    ],
+    [
+      "a route",
+      () => fireEvent.click(screen.getByRole("button", { name: /^Remove 192.168.20.0/, hidden: true })),
+      { kind: "removeRoute", box: "gw", to: "192.168.20.0/24" },
+    ],
+    [
+      "a cable pulled",
+      () => fireEvent.click(screen.getByRole("button", { name: /^Pull out the cable/ })),
+      { kind: "unpatch", cable: "line" },
+    ],
   ])("sends one change for %s", (_, gesture, change) => {
     const act = gateway();
     gesture();
@@ -128,7 +222,11 @@ describe("BoxInspector", () => {
 
   it.each<[string, string, Change]>([
     ["Lease, minutes", "1440", { kind: "setLeaseTime", box: "gw", minutes: 1440 }],
-    ["DNS servers handed out", "192.168.8.5, 192.168.8.1", { kind: "setDnsServers", box: "gw", dnsServers: ["192.168.8.5", "192.168.8.1"], leftOut: false }],
+    [
+      "DNS servers handed out",
+      "192.168.8.5, 192.168.8.1",
+      { kind: "setDnsServers", box: "gw", dnsServers: ["192.168.8.5", "192.168.8.1"], leftOut: false },
+    ],
     ["Domain", "home.arpa", { kind: "setServerDomain", box: "gw", domain: "home.arpa" }],
     ["VLAN tag", "7", { kind: "setLine", box: "gw", line: { tag: 7 } }],
     ["Channel, 5 GHz", "36", radio({ channel: 36 })],
@@ -160,7 +258,12 @@ describe("BoxInspector", () => {
   it("gives an access point a name for guests", () => {
     const { act, given } = tools();
     const box = design.site.boxes[0];
-    const point = { box: "gw", mode: "accessPoint", page: { kind: "automatic" }, radios: design.setUps[0]?.boxes[0]?.radios } as unknown as Design["setUps"][0]["boxes"][0];
+    const point = {
+      box: "gw",
+      mode: "accessPoint",
+      page: { kind: "automatic" },
+      radios: design.setUps[0]?.boxes[0]?.radios,
+    } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={point} design={design} tools={given} /> : <p />);
     fireEvent.click(screen.getByRole("button", { name: "Add a name for guests" }));
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setPointGuest", box: "gw", guest: { name: "home-guests", security: "wpa2" } }]);
@@ -171,7 +274,14 @@ describe("BoxInspector", () => {
     const act = gateway();
     await screen.findByRole("option", { name: "attic of Main, 5 GHz", hidden: true });
     choose("Joins by radio", "0");
-    const link = { radio: "r5", box: "main", name: "attic", security: "wpa2" as const, password: "attic-key", frames: "threeAddress" as const };
+    const link = {
+      radio: "r5",
+      box: "main",
+      name: "attic",
+      security: "wpa2" as const,
+      password: "attic-key",
+      frames: "threeAddress" as const,
+    };
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setUplink", box: "gw", link }]);
     expect(asked).toEqual(["/api/jobs/1/proof/joins?setUp=planned&box=gw"]);
   });
@@ -184,14 +294,20 @@ describe("BoxInspector", () => {
     const setting = { box: "rep", mode: "repeater", page: { kind: "automatic" }, uplink } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
     fireEvent.click(await screen.findByRole("button", { name: /^Use its password/ }));
-    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setUplink", box: "rep", link: { radio: "r5", box: "gw", name: "home", security: "wpa2", password: "key" } }]);
+    expect(act).toHaveBeenCalledExactlyOnceWith([
+      { kind: "setUplink", box: "rep", link: { radio: "r5", box: "gw", name: "home", security: "wpa2", password: "key" } },
+    ]);
   });
 
   it("lets a satellite join another node of its kit, or none", async () => {
     hears({ mainNodes: ["main"], kitNodes: ["main", "gw"] });
     const { act, given } = tools();
     const box = design.site.boxes[1];
-    const setting = { box: "rep", mode: "satellite", satellite: { main: "main", by: "main" } } as unknown as Design["setUps"][0]["boxes"][0];
+    const setting = {
+      box: "rep",
+      mode: "satellite",
+      satellite: { main: "main", by: "main" },
+    } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
     const by = screen.getByLabelText("Without a cable it joins");
     await within(by).findByRole("option", { name: "Gateway" });
@@ -214,7 +330,9 @@ describe("BoxInspector", () => {
     expect(screen.getByRole("button", { name: "Plug in" })).toBeDisabled();
     choose("to", "phone");
     fireEvent.click(screen.getByRole("button", { name: "Plug in" }));
-    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "patch", a: "gw/lan1", b: "phone", known: { medium: "unknown", lengthMetres: null, pairs: null, run: null } }]);
+    expect(act).toHaveBeenCalledExactlyOnceWith([
+      { kind: "patch", a: "gw/lan1", b: "phone", known: { medium: "unknown", lengthMetres: null, pairs: null, run: null } },
+    ]);
   });
 
   it("offers the shelf's box its modes and nothing else", () => {
@@ -234,7 +352,9 @@ describe("DeviceInspector", () => {
     expect(screen.getByText("Phone does not get in.")).toBeInTheDocument();
     expect(screen.getByLabelText(/Wi-Fi that it joins/)).toHaveDisplayValue("old name beside Gateway (not sent there)");
     choose(/Wi-Fi that it joins/, JSON.stringify(["gw", "home", "key"]));
-    expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "joinWifi", device: "phone", wifi: { box: "gw", name: "home", password: "key" } }]);
+    expect(act).toHaveBeenCalledExactlyOnceWith([
+      { kind: "joinWifi", device: "phone", wifi: { box: "gw", name: "home", password: "key" } },
+    ]);
   });
 
   it("waits for an address before it makes a device fixed", () => {

@@ -22,7 +22,10 @@ describe("the whole way of a device", () => {
     });
     const client = new QueryClient();
     const wrapper = ({ children }: { children: ReactNode }) => <QueryClientProvider client={client}>{children}</QueryClientProvider>;
-    const { result, rerender } = renderHook(({ id }) => useLongWay(state, { kind: "device", id }), { wrapper, initialProps: { id: second } });
+    const { result, rerender } = renderHook(({ id }) => useLongWay(state, { kind: "device", id }), {
+      wrapper,
+      initialProps: { id: second },
+    });
     expect(result.current).toBeUndefined();
     rerender({ id: first });
     await waitFor(() => expect(result.current).toEqual({ links: new Set(["a", "b", "c"]), slowest: "b" }));

@@ -10,7 +10,12 @@ const { proof } = demo();
 const open = standing(proof);
 beforeEach(() => localStorage.clear());
 
-function plan({ choice = null, on = true, busy = false, preview = null }: { choice?: Choice | null; on?: boolean; busy?: boolean; preview?: object | null } = {}) {
+function plan({
+  choice = null,
+  on = true,
+  busy = false,
+  preview = null,
+}: { choice?: Choice | null; on?: boolean; busy?: boolean; preview?: object | null } = {}) {
   const act = vi.fn();
   const choose = vi.fn();
   const tools = { act, busy, preview, undo: vi.fn(), redo: vi.fn() } as unknown as JobTools;
@@ -23,7 +28,10 @@ describe("the keys of the plan", () => {
     const { choose, press } = plan({ choice: { kind: "finding", id: open[open.length - 1]?.identity ?? "" } });
     press(".");
     press(",");
-    expect(choose.mock.calls).toEqual([[{ kind: "finding", id: open[0]?.identity }], [{ kind: "finding", id: open[open.length - 2]?.identity }]]);
+    expect(choose.mock.calls).toEqual([
+      [{ kind: "finding", id: open[0]?.identity }],
+      [{ kind: "finding", id: open[open.length - 2]?.identity }],
+    ]);
   });
 
   // The panel of findings comes back in its own time, and a busy machine draws many frames before it does.

@@ -12,7 +12,16 @@ import { Moves } from "../Moves";
 import ProofStation from "../ProofStation";
 
 const { design, proof } = demo();
-const state = { job: { id: 1, name: "Pottery house", changedAt: "2026-11-25T08:00:00Z", archived: false }, version: 1, revision: 1, setUps: ["found", "planned"], design, proof, undo: null, redo: null } as JobState;
+const state = {
+  job: { id: 1, name: "Pottery house", changedAt: "2026-11-25T08:00:00Z", archived: false },
+  version: 1,
+  revision: 1,
+  setUps: ["found", "planned"],
+  design,
+  proof,
+  undo: null,
+  redo: null,
+} as JobState;
 
 /** The station at an address, with a server that answers what it is told to. */
 function open(query: string, answers: Record<string, unknown> = {}, shown = state) {
@@ -21,7 +30,11 @@ function open(query: string, answers: Record<string, unknown> = {}, shown = stat
     const url = new URL(request.url);
     asked.push(url.pathname + url.search);
     const found = Object.entries(answers).find(([path]) => url.pathname.endsWith(path));
-    return Promise.resolve(found ? Response.json(found[1]) : Response.json({ type: "urn:altrin:problem:bad-value", title: "No", status: 422, detail: "Not that." }, { status: 422 }));
+    return Promise.resolve(
+      found
+        ? Response.json(found[1])
+        : Response.json({ type: "urn:altrin:problem:bad-value", title: "No", status: 422, detail: "Not that." }, { status: 422 }),
+    );
   });
   render(
     <MemoryRouter initialEntries={[`/jobs/1/proof${query}`]}>
@@ -75,7 +88,6 @@ describe("ProofStation", () => {
     expect(screen.getByRole("region", { name: "Ordinary internet, table" })).toHaveTextContent("Kitchen phone");
   });
 
-
   it("tells the first reasons, and all of them when they are asked for", async () => {
     const cause = (n: number) => ({ code: "no-lease", subjects: [`x${n}`], text: `Reason ${n}.` });
     const first = proof.facts.internet[0];
@@ -84,7 +96,11 @@ describe("ProofStation", () => {
     }
     const answer = { kind: "no" as const, causes: [cause(1), cause(2), cause(3)], outcomes: [], moreCauses: 2 };
     const long = { ...first, answer, natBy: ["hall-gateway"], moreNatBy: 4 };
-    const asked = open("", { "/proof/device": { ...long, answer: { ...answer, causes: [1, 2, 3, 4, 5].map(cause), moreCauses: 0 } } }, { ...state, proof: { ...proof, facts: { ...proof.facts, internet: [long] } } });
+    const asked = open(
+      "",
+      { "/proof/device": { ...long, answer: { ...answer, causes: [1, 2, 3, 4, 5].map(cause), moreCauses: 0 } } },
+      { ...state, proof: { ...proof, facts: { ...proof.facts, internet: [long] } } },
+    );
     expect(screen.getByRole("region", { name: "Ordinary internet, table" })).toHaveTextContent(", and 4 more");
     expect(screen.queryByText("Reason 4.")).toBeNull();
     fireEvent.click(screen.getByRole("button", { name: "2 more reasons" }));
@@ -95,7 +111,11 @@ describe("ProofStation", () => {
 
   it("sorts addresses by their numbers", async () => {
     open("?part=addresses", { "/proof/addresses": [entry("a", "192.168.8.100"), entry("b", "192.168.8.9"), entry("c", null)] });
-    const owners = () => within(screen.getByRole("table")).getAllByRole("row").slice(1).map((r) => r.textContent.slice(0, 1));
+    const owners = () =>
+      within(screen.getByRole("table"))
+        .getAllByRole("row")
+        .slice(1)
+        .map((r) => r.textContent.slice(0, 1));
     expect(await screen.findByText("192.168.8.9/24")).toBeInTheDocument();
     fireEvent.click(screen.getByRole("button", { name: "Address" }));
     expect(owners()).toEqual(["b", "c", "a"]);
@@ -134,8 +154,28 @@ const ladder: Schemas["LadderDocument"] = {
     { id: "gw", name: "Gateway" },
   ],
   steps: [
-    { number: 1, afterMs: 0, segment: "gw", from: "a", to: null, hears: ["gw"], kind: "lease", text: "Laptop asks everybody for an address", details: [{ label: "53 message", value: "discover" }] },
-    { number: 2, afterMs: 43_200_000, segment: "gw", from: "gw", to: "a", hears: [], kind: "lease", text: "Gateway offers 192.168.8.20", details: [{ label: "53 message", value: "offer" }] },
+    {
+      number: 1,
+      afterMs: 0,
+      segment: "gw",
+      from: "a",
+      to: null,
+      hears: ["gw"],
+      kind: "lease",
+      text: "Laptop asks everybody for an address",
+      details: [{ label: "53 message", value: "discover" }],
+    },
+    {
+      number: 2,
+      afterMs: 43_200_000,
+      segment: "gw",
+      from: "gw",
+      to: "a",
+      hears: [],
+      kind: "lease",
+      text: "Gateway offers 192.168.8.20",
+      details: [{ label: "53 message", value: "offer" }],
+    },
   ],
   notes: [],
   wires: [],
@@ -172,10 +212,20 @@ describe("Ladder", () => {
 
 describe("Moves", () => {
   it("tells what got worse before what got better", () => {
-    const moved = (trend: Schemas["Trend"], about: string): Schemas["Moved"] => ({ kind: "internet", trend, about, before: "yes", after: "no", why: null, subjects: [] });
+    const moved = (trend: Schemas["Trend"], about: string): Schemas["Moved"] => ({
+      kind: "internet",
+      trend,
+      about,
+      before: "yes",
+      after: "no",
+      why: null,
+      subjects: [],
+    });
     render(
       <ChakraProvider value={system}>
-        <Moves difference={{ verdict: { kind: "works", sentence: "So so." }, moved: [moved("better", "One"), moved("worse", "Two")], stayed: 1 }} />
+        <Moves
+          difference={{ verdict: { kind: "works", sentence: "So so." }, moved: [moved("better", "One"), moved("worse", "Two")], stayed: 1 }}
+        />
       </ChakraProvider>,
     );
     expect(screen.getAllByRole("heading", { level: 3 }).map((h) => h.textContent)).toEqual(["▼ Got worse", "▲ Got better"]);
@@ -186,7 +236,12 @@ describe("Moves", () => {
 describe("A set-up that was not proven", () => {
   it("says so and claims nothing else of it", () => {
     const facts = Object.fromEntries(Object.keys(proof.facts).map((k) => [k, []])) as unknown as typeof proof.facts;
-    const unproven = { ...proof, facts, findings: [], verdict: { ...proof.verdict, kind: "notProven" as const, sentence: "This set-up cannot be proven. Undo takes the last change back." } };
+    const unproven = {
+      ...proof,
+      facts,
+      findings: [],
+      verdict: { ...proof.verdict, kind: "notProven" as const, sentence: "This set-up cannot be proven. Undo takes the last change back." },
+    };
     const asked = open("?part=addresses", {}, { ...state, proof: unproven });
     expect(screen.getByText("Not proven")).toBeTruthy();
     expect(screen.getByText(/Undo takes the last change back/)).toBeTruthy();

@@ -27,7 +27,12 @@ const statement = (id: string, agreement: Schemas["Agreement"], offer: string | 
 });
 
 const view = (statements: Schemas["Statement"][]): Schemas["ReadingView"] => ({
-  reading: { lines: 3, blocks: [{ kind: "addressTable", first: 1, last: 2 }], unread: [{ line: 3, text: "the kettle is on", why: "No address." }], unreadCount: 1 },
+  reading: {
+    lines: 3,
+    blocks: [{ kind: "addressTable", first: 1, last: 2 }],
+    unread: [{ line: 3, text: "the kettle is on", why: "No address." }],
+    unreadCount: 1,
+  },
   comparison: { seat: "laptop in port 4", machine: null, statements, outside: null, baseline: [] },
 });
 
@@ -38,7 +43,15 @@ function serve(answer: Schemas["ReadingView"] | null) {
     asked.push(await request.json());
     return answer
       ? new Response(JSON.stringify(answer), { status: 200, headers: { "content-type": "application/json" } })
-      : new Response(JSON.stringify({ type: "urn:altrin:problem:bad-value", title: "A value cannot be taken.", detail: "At most 1,000,000 characters are read.", status: 422 }), { status: 422, headers: { "content-type": "application/problem+json" } });
+      : new Response(
+          JSON.stringify({
+            type: "urn:altrin:problem:bad-value",
+            title: "A value cannot be taken.",
+            detail: "At most 1,000,000 characters are read.",
+            status: 422,
+          }),
+          { status: 422, headers: { "content-type": "application/problem+json" } },
+        );
   });
   return asked;
 }
@@ -50,7 +63,14 @@ const show = (keepReading: JobTools["keepReading"], kept = vi.fn()) => {
     <QueryClientProvider client={new QueryClient()}>
       <ChakraProvider value={system}>
         <MemoryRouter>
-          <Taken state={state} tools={{ keepReading } as unknown as JobTools} content={{ text: "arp" }} name="pasted" where={{ seat: "hall-gateway/lan4", place: "hall", at: null }} kept={kept} />
+          <Taken
+            state={state}
+            tools={{ keepReading } as unknown as JobTools}
+            content={{ text: "arp" }}
+            name="pasted"
+            where={{ seat: "hall-gateway/lan4", place: "hall", at: null }}
+            kept={kept}
+          />
         </MemoryRouter>
       </ChakraProvider>
     </QueryClientProvider>,
@@ -63,7 +83,11 @@ describe("A reading that was taken", () => {
     serve(view([statement("a", "agrees", null, false), statement("b", "disagrees", null, false), statement("c", "unknown", null, false)]));
     show(vi.fn());
     await screen.findByText("Found b.");
-    expect(screen.getAllByRole("heading", { level: 3 }).map((h) => h.textContent)).toEqual(["Disagrees (1)", "Not settled (1)", "Agrees (1)"]);
+    expect(screen.getAllByRole("heading", { level: 3 }).map((h) => h.textContent)).toEqual([
+      "Disagrees (1)",
+      "Not settled (1)",
+      "Agrees (1)",
+    ]);
     expect(screen.getByText("The cable is in another port.")).toBeVisible();
     expect(screen.getByText(/Two DHCP servers answer/)).toBeVisible();
     expect(screen.getByText("1 line was not read")).toBeVisible();
@@ -79,7 +103,16 @@ describe("A reading that was taken", () => {
     fireEvent.click(screen.getByLabelText(/the other address/));
     fireEvent.click(screen.getByRole("button", { name: "Take over 2 and keep the reading" }));
     await waitFor(() => expect(kept).toHaveBeenCalledWith(2));
-    expect(keep).toHaveBeenCalledWith(expect.objectContaining({ accepted: ["b", "c"], content: { text: "arp" }, seat: "hall-gateway/lan4", place: "hall", takenAt: null, name: "pasted" }));
+    expect(keep).toHaveBeenCalledWith(
+      expect.objectContaining({
+        accepted: ["b", "c"],
+        content: { text: "arp" },
+        seat: "hall-gateway/lan4",
+        place: "hall",
+        takenAt: null,
+        name: "pasted",
+      }),
+    );
     expect(asked[0]).toEqual({ content: { text: "arp" }, setUp: proof.setUp, seat: "hall-gateway/lan4", place: "hall" });
   });
 
@@ -111,7 +144,16 @@ describe("A reading that was taken", () => {
 describe("A text", () => {
   const Holding = () => {
     const [draft, setDraft] = useState<Draft>({ content: { text: "" }, file: null });
-    return <TakePart state={state} tools={{} as JobTools} where={{ seat: null, place: null, at: null }} setWhere={vi.fn()} draft={draft} setDraft={setDraft} />;
+    return (
+      <TakePart
+        state={state}
+        tools={{} as JobTools}
+        where={{ seat: null, place: null, at: null }}
+        setWhere={vi.fn()}
+        draft={draft}
+        setDraft={setDraft}
+      />
+    );
   };
 
   it("is read as soon as it is pasted or dropped, and cleared at a press", async () => {
@@ -121,7 +163,10 @@ describe("A text", () => {
       if (!seats) {
         asked.push(((await request.json()) as { content: unknown }).content);
       }
-      return new Response(JSON.stringify(seats ? [] : view([statement("a", "agrees", null, false)])), { status: 200, headers: { "content-type": "application/json" } });
+      return new Response(JSON.stringify(seats ? [] : view([statement("a", "agrees", null, false)])), {
+        status: 200,
+        headers: { "content-type": "application/json" },
+      });
     });
     render(
       <QueryClientProvider client={new QueryClient()}>

@@ -9,14 +9,30 @@ import type { Choice } from "../../terraces/choice";
 import { AddressRule } from "../AddressRule";
 import { candidatesOf, rulerOf } from "../candidates";
 
-vi.stubGlobal("ResizeObserver", class { observe = vi.fn(); disconnect = vi.fn(); });
+vi.stubGlobal(
+  "ResizeObserver",
+  class {
+    observe = vi.fn();
+    disconnect = vi.fn();
+  },
+);
 beforeEach(() => localStorage.clear());
 
 const { design, proof } = demo();
 /** The demo's first ruler as a large one. */
 const wide: Proof = {
   ...proof,
-  facts: { ...proof.facts, rulers: proof.facts.rulers.map((r) => ({ ...r, subnet: "10.20.0.0/16", hosts: "10.20.0.1-10.20.255.254", pools: r.pools.map((p) => ({ ...p, range: "10.20.4.0-10.20.4.200" })), marks: r.marks.map((m) => ({ ...m, address: m.address.replace("192.168.8", "10.20.0") })), free: ["10.20.0.2-10.20.3.255"] })) },
+  facts: {
+    ...proof.facts,
+    rulers: proof.facts.rulers.map((r) => ({
+      ...r,
+      subnet: "10.20.0.0/16",
+      hosts: "10.20.0.1-10.20.255.254",
+      pools: r.pools.map((p) => ({ ...p, range: "10.20.4.0-10.20.4.200" })),
+      marks: r.marks.map((m) => ({ ...m, address: m.address.replace("192.168.8", "10.20.0") })),
+      free: ["10.20.0.2-10.20.3.255"],
+    })),
+  },
 };
 
 function show(choice: Choice | null = null, of: Proof = proof, at: Design = design) {
@@ -75,7 +91,13 @@ describe("the address rule", () => {
     }
     expect(field).toHaveValue("192.168.8.200");
     fireEvent.click(screen.getByRole("button", { name: "Give it" }));
-    expect(tools.act).toHaveBeenCalledWith([{ kind: "setPageAddress", box: "studio-point", address: { kind: "fixed", address: "192.168.8.200/24", gateway: "192.168.8.1", dnsServers: ["192.168.8.1"] } }]);
+    expect(tools.act).toHaveBeenCalledWith([
+      {
+        kind: "setPageAddress",
+        box: "studio-point",
+        address: { kind: "fixed", address: "192.168.8.200/24", gateway: "192.168.8.1", dnsServers: ["192.168.8.1"] },
+      },
+    ]);
   });
 
   it("waits with half an address", () => {
@@ -89,7 +111,9 @@ describe("the address rule", () => {
   it("shows a large subnet part by part", () => {
     show(null, wide);
     expect(screen.queryByRole("slider")).toBeNull();
-    fireEvent.change(screen.getByRole("combobox", { name: "Part of the subnet" }), { target: { value: String(10 * 2 ** 24 + 20 * 2 ** 16 + 4 * 256) } });
+    fireEvent.change(screen.getByRole("combobox", { name: "Part of the subnet" }), {
+      target: { value: String(10 * 2 ** 24 + 20 * 2 ** 16 + 4 * 256) },
+    });
     expect(end("Last")).toHaveAttribute("aria-valuetext", "10.20.4.200");
     fireEvent.click(screen.getByRole("button", { name: "The part before" }));
     expect(screen.queryByRole("slider")).toBeNull();

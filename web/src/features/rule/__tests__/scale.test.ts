@@ -2,7 +2,9 @@ import { describe, expect, it } from "vitest";
 import { addressAt, nextFree, rangeText, stretchOf, stretchOfSubnet, ticks, toAddress, toNumber, windowAt, within, xOf } from "../scale";
 
 describe("the scale of an address rule", () => {
-  it.each(["0.0.0.0", "192.168.8.1", "255.255.255.255", "10.20.30.40"])("reads and writes %s", (address) => expect(toAddress(toNumber(address))).toBe(address));
+  it.each(["0.0.0.0", "192.168.8.1", "255.255.255.255", "10.20.30.40"])("reads and writes %s", (address) =>
+    expect(toAddress(toNumber(address))).toBe(address),
+  );
 
   it.each([
     ["192.168.8.0/29", 8],
@@ -20,7 +22,9 @@ describe("the scale of an address rule", () => {
     ["192.168.0.0/16", "192.168.8.3", "192.168.8.0-192.168.8.255"],
     ["192.168.0.0/16", "10.0.0.1", "192.168.0.0-192.168.0.255"],
     ["192.168.0.0/16", "203.0.113.1", "192.168.255.0-192.168.255.255"],
-  ])("shows of %s the part around %s", (subnet, address, expected) => expect(rangeText(windowAt(stretchOfSubnet(subnet), toNumber(address)))).toBe(expected));
+  ])("shows of %s the part around %s", (subnet, address, expected) =>
+    expect(rangeText(windowAt(stretchOfSubnet(subnet), toNumber(address)))).toBe(expected),
+  );
 
   it("finds under the pixel of an address that address", () => {
     for (const subnet of ["192.168.8.0/29", "192.168.8.128/25", "10.0.0.0/24"]) {
@@ -41,7 +45,7 @@ describe("the scale of an address rule", () => {
   ])("numbers %i addresses on %i pixels without crowding", (count, width) => {
     const marks = ticks({ first: 0, last: count - 1 }, width);
     expect(marks.length).toBeGreaterThan(1);
-    expect(((marks[1] ?? 0) - (marks[0] ?? 0)) / count * width).toBeGreaterThanOrEqual(44);
+    expect((((marks[1] ?? 0) - (marks[0] ?? 0)) / count) * width).toBeGreaterThanOrEqual(44);
   });
 
   it("steps from free address to free address and no further", () => {

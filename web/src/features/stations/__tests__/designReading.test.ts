@@ -5,7 +5,16 @@ import { addressText, endName, freeEnds } from "../designReading";
 const design = {
   site: {
     boxes: [
-      { id: "gw", name: "Gateway", profile: { ports: [{ id: "wan", label: "in" }, { id: "lan1", label: "1" }] } },
+      {
+        id: "gw",
+        name: "Gateway",
+        profile: {
+          ports: [
+            { id: "wan", label: "in" },
+            { id: "lan1", label: "1" },
+          ],
+        },
+      },
       { id: "spare", name: "Spare", profile: { ports: [{ id: "lan1", label: "1" }] } },
     ],
     devices: [{ id: "printer", name: "Printer" }],
@@ -30,7 +39,14 @@ describe("designReading", () => {
     ["selfAssigned", "169.254.x.x", "no DHCP server answers"],
     ["none", "no address", "not connected"],
   ])("words an address that is %s", (origin, text, how) => {
-    const fact = { owner: "printer", origin, address: "192.168.8.5", prefixLength: 24, servers: ["gw"], from: "192.168.8.20-192.168.8.30" } as unknown as Schemas["AddressFact"];
+    const fact = {
+      owner: "printer",
+      origin,
+      address: "192.168.8.5",
+      prefixLength: 24,
+      servers: ["gw"],
+      from: "192.168.8.20-192.168.8.30",
+    } as unknown as Schemas["AddressFact"];
     expect(addressText(design, fact)).toEqual({ text, how });
   });
 });

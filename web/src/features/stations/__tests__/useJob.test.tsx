@@ -6,7 +6,16 @@ import type { Change } from "../../../api/client";
 import { makeQueryClient } from "../../../queryClient";
 import { useJob } from "../useJob";
 
-const state = (version: number) => ({ revision: version + 100, job: { id: 1, name: "Home", changedAt: "2026-01-01T00:00:00Z", archived: false }, version, setUps: ["planned"], design: {}, proof: { setUp: "planned" }, undo: null, redo: null });
+const state = (version: number) => ({
+  revision: version + 100,
+  job: { id: 1, name: "Home", changedAt: "2026-01-01T00:00:00Z", archived: false },
+  version,
+  setUps: ["planned"],
+  design: {},
+  proof: { setUp: "planned" },
+  undo: null,
+  redo: null,
+});
 const change: Change = { kind: "unpatch", cable: "c" };
 
 type Answer = [status: number, body: unknown] | "gone";
@@ -30,7 +39,9 @@ afterEach(() => vi.unstubAllGlobals());
 
 async function open() {
   const client = makeQueryClient();
-  const { result } = renderHook(() => useJob(1, null), { wrapper: ({ children }: { children: ReactNode }) => <QueryClientProvider client={client}>{children}</QueryClientProvider> });
+  const { result } = renderHook(() => useJob(1, null), {
+    wrapper: ({ children }: { children: ReactNode }) => <QueryClientProvider client={client}>{children}</QueryClientProvider>,
+  });
   await waitFor(() => expect(result.current.job.data).toBeDefined());
   return result;
 }
@@ -52,11 +63,24 @@ describe("useJob", () => {
       r.method === "GET"
         ? [200, state(7)]
         : r.headers.get("If-Match") === '"7"'
-          ? [412, { type: "urn:altrin:problem:stale", title: "changed", status: 412, detail: "The last change there: x.", head: state(9), clashes: [] }]
+          ? [
+              412,
+              {
+                type: "urn:altrin:problem:stale",
+                title: "changed",
+                status: 412,
+                detail: "The last change there: x.",
+                head: state(9),
+                clashes: [],
+              },
+            ]
           : [200, state(10)];
     const job = await open();
     await act(() => job.current.save([change]));
-    expect(posts().map((r) => [r.headers.get("If-Match"), r.headers.get("Altrin-Base")])).toEqual([['"7"', "107"], ['"9"', "109"]]);
+    expect(posts().map((r) => [r.headers.get("If-Match"), r.headers.get("Altrin-Base")])).toEqual([
+      ['"7"', "107"],
+      ['"9"', "109"],
+    ]);
     await waitFor(() => expect(job.current.notice).toContain("changed elsewhere"));
     expect(job.current.job.data?.version).toBe(10);
   });
@@ -70,7 +94,17 @@ describe("useJob", () => {
       r.method === "GET"
         ? [200, state(7)]
         : r.headers.get("If-Match") === '"7"'
-          ? [412, { type: "urn:altrin:problem:stale", title: "changed", status: 412, detail: "The last change there: x.", head: state(9), clashes }]
+          ? [
+              412,
+              {
+                type: "urn:altrin:problem:stale",
+                title: "changed",
+                status: 412,
+                detail: "The last change there: x.",
+                head: state(9),
+                clashes,
+              },
+            ]
           : [200, state(10)];
     const job = await open();
     let saved: Promise<unknown> | undefined;
@@ -87,7 +121,10 @@ describe("useJob", () => {
   });
 
   it("tells the field why the server would not take it, and keeps the head", async () => {
-    answers = (r) => (r.method === "GET" ? [200, state(7)] : [422, { type: "urn:altrin:problem:refused-change", title: "no", status: 422, detail: "10.0.0.0 is the network address." }]);
+    answers = (r) =>
+      r.method === "GET"
+        ? [200, state(7)]
+        : [422, { type: "urn:altrin:problem:refused-change", title: "no", status: 422, detail: "10.0.0.0 is the network address." }];
     const job = await open();
     await act(async () => {
       await expect(job.current.save([change])).rejects.toThrow("10.0.0.0 is the network address.");
@@ -149,7 +186,11 @@ describe("useJob", () => {
 
   it("asks before it undoes what another tab did", async () => {
     answers = (r) =>
-      r.method === "GET" ? [200, state(7)] : r.url.includes("evenOthers=true") ? [200, state(8)] : [409, { type: "urn:altrin:problem:other-tab", title: "other", status: 409, detail: "It was: x.", head: state(7) }];
+      r.method === "GET"
+        ? [200, state(7)]
+        : r.url.includes("evenOthers=true")
+          ? [200, state(8)]
+          : [409, { type: "urn:altrin:problem:other-tab", title: "other", status: 409, detail: "It was: x.", head: state(7) }];
     const job = await open();
     act(() => job.current.undo());
     await waitFor(() => expect(job.current.otherTab).toBe("It was: x."));

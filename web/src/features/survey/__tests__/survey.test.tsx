@@ -34,7 +34,10 @@ function serve() {
     const path = new URL(request.url).pathname;
     asked.push({ method: request.method, path, body: request.body ? ((await request.json()) as unknown) : null });
     const key = Object.keys(answers).find((k) => path.endsWith(k));
-    return new Response(JSON.stringify(key === undefined ? { type: "urn:altrin:problem:not-found", title: "Not there.", status: 404 } : answers[key]), { status: key === undefined ? 404 : 200, headers: { "content-type": "application/json" } });
+    return new Response(
+      JSON.stringify(key === undefined ? { type: "urn:altrin:problem:not-found", title: "Not there.", status: 404 } : answers[key]),
+      { status: key === undefined ? 404 : 200, headers: { "content-type": "application/json" } },
+    );
   });
   return asked;
 }
@@ -55,12 +58,32 @@ const show = (element: ReactElement) =>
 
 describe("A quick line", () => {
   const field = (enter: JobTools["enter"], next = vi.fn()) => {
-    show(<QuickField list="places" label="Places" example="Kitchen" state={state} tools={{ enter } as unknown as JobTools} first={false} next={next} />);
+    show(
+      <QuickField
+        list="places"
+        label="Places"
+        example="Kitchen"
+        state={state}
+        tools={{ enter } as unknown as JobTools}
+        first={false}
+        next={next}
+      />,
+    );
     return screen.getByLabelText<HTMLInputElement>("Places");
   };
 
   it("is read while it is typed and taken on Enter, without waiting for the answer", async () => {
-    answers["/survey/read"] = [{ line: 1, parts: [{ text: "Hall", means: "a name" }, { text: "4x", means: null }], error: "'4x' is not understood", column: 7 }] satisfies Schemas["QuickLine"][];
+    answers["/survey/read"] = [
+      {
+        line: 1,
+        parts: [
+          { text: "Hall", means: "a name" },
+          { text: "4x", means: null },
+        ],
+        error: "'4x' is not understood",
+        column: 7,
+      },
+    ] satisfies Schemas["QuickLine"][];
     serve();
     const enter = vi.fn().mockReturnValue(new Promise(() => undefined));
     const input = field(enter);
@@ -152,7 +175,14 @@ describe("Corrections", () => {
     ["Firmware version", "5", { kind: "setLabel", box: "hall-gateway", label: { firmware: "5" } }],
   ])("of a box send what was typed under %s and nothing else", async (label, draft, correction) => {
     const correct = vi.fn<(corrections: Correction[]) => Promise<void>>().mockResolvedValue();
-    show(<BoxSheet box={there(design.site.boxes[0])} state={state} view={view} tools={{ correct, busy: false, id: 1 } as unknown as JobTools} />);
+    show(
+      <BoxSheet
+        box={there(design.site.boxes[0])}
+        state={state}
+        view={view}
+        tools={{ correct, busy: false, id: 1 } as unknown as JobTools}
+      />,
+    );
     const input = screen.getByLabelText(label);
     fireEvent.change(input, { target: { value: draft } });
     fireEvent.blur(input);
@@ -184,14 +214,24 @@ describe("The air in a place", () => {
       at: "2026-05-04T16:30Z",
       says: "Of neighbours: 2.4 GHz channel 6: 1, strongest -61 dBm.",
       rows: [
-        { network: { name: "house", radio: null, band: "ghz5", channel: 44, levelDbm: -48, eitherDb: 3, security: "wpa2" }, box: "hall-gateway", own: true },
+        {
+          network: { name: "house", radio: null, band: "ghz5", channel: 44, levelDbm: -48, eitherDb: 3, security: "wpa2" },
+          box: "hall-gateway",
+          own: true,
+        },
         { network: { name: "house", radio: null, eitherDb: 0 }, box: null, own: true },
         { network: { name: "", radio: null, band: "ghz2", channel: 6, levelDbm: -61, eitherDb: 0 }, box: null, own: false },
       ],
     };
     const heard = { ...place, air: { at: air.at, networks: [] } };
-    show(<PlaceSheet place={heard} state={state} view={{ ...view, air: [air] }} tools={{ correctNow, busy: false } as unknown as JobTools} />);
-    const cells = screen.getAllByRole("row").map((row) => within(row).queryAllByRole("cell").map((c) => c.textContent));
+    show(
+      <PlaceSheet place={heard} state={state} view={{ ...view, air: [air] }} tools={{ correctNow, busy: false } as unknown as JobTools} />,
+    );
+    const cells = screen.getAllByRole("row").map((row) =>
+      within(row)
+        .queryAllByRole("cell")
+        .map((c) => c.textContent),
+    );
     expect(cells.slice(1)).toEqual([
       ["houseWPA2", "Hall gateway", "445 GHz", "-48 dBm± 3 dB"],
       ["house", "this home, by its name", "not told", "not told"],
@@ -220,7 +260,15 @@ describe("What it adds up to", () => {
   });
 
   it("offers the comparison once there is a plan", () => {
-    show(<Answer state={{ ...state, setUps: ["found", "planned"] }} view={view} error={null} tools={{ busy: false } as unknown as JobTools} choose={vi.fn()} />);
+    show(
+      <Answer
+        state={{ ...state, setUps: ["found", "planned"] }}
+        view={view}
+        error={null}
+        tools={{ busy: false } as unknown as JobTools}
+        choose={vi.fn()}
+      />,
+    );
     expect(screen.getByRole("link").getAttribute("href")).toContain("before=3.found&after=3.planned");
   });
 

@@ -15,7 +15,12 @@ beforeAll(() => {
 const { design, proof } = demo();
 const drawing = (folded = false) => layout(readScene(design, proof), { room: { w: 880, h: 520 }, folded: () => folded, compact: folded });
 
-function show({ choice = null, from = null, folded = false, of = drawing(folded) }: { choice?: Choice | null; from?: string | null; folded?: boolean; of?: Drawing } = {}) {
+function show({
+  choice = null,
+  from = null,
+  folded = false,
+  of = drawing(folded),
+}: { choice?: Choice | null; from?: string | null; folded?: boolean; of?: Drawing } = {}) {
   const choose = vi.fn();
   const fold = vi.fn();
   const patching: Patching = { from, start: vi.fn(), finish: vi.fn(), over: vi.fn() };
@@ -93,7 +98,10 @@ describe("the terraces", () => {
     expect(patching.finish).not.toHaveBeenCalled();
     fireEvent.click(thing("Port studio-point/lan1"));
     fireEvent.click(thing(/^Wheel tablet/));
-    expect(vi.mocked(patching.finish).mock.calls).toEqual([["hall-gateway/lan4", "studio-point/lan1"], ["hall-gateway/lan4", "wheel-tablet"]]);
+    expect(vi.mocked(patching.finish).mock.calls).toEqual([
+      ["hall-gateway/lan4", "studio-point/lan1"],
+      ["hall-gateway/lan4", "wheel-tablet"],
+    ]);
   });
 
   it("try a cable out where the arrow keys point, and give it up on Escape", () => {
@@ -114,9 +122,14 @@ describe("the terraces", () => {
 
   it("show what is on the shelf, to be taken into use", () => {
     const [setUp] = design.setUps;
-    const without = { ...design, setUps: [{ ...setUp, boxes: setUp?.boxes.filter((b) => b.box !== "studio-point") ?? [] }] } as typeof design;
+    const without = {
+      ...design,
+      setUps: [{ ...setUp, boxes: setUp?.boxes.filter((b) => b.box !== "studio-point") ?? [] }],
+    } as typeof design;
     const facts = { ...proof.facts, uplinks: proof.facts.uplinks.filter((u) => u.owner !== "studio-point" && u.to !== "studio-point") };
-    const { choose } = show({ of: layout(readScene(without, { ...proof, facts }), { room: { w: 880, h: 520 }, folded: () => false, compact: false }) });
+    const { choose } = show({
+      of: layout(readScene(without, { ...proof, facts }), { room: { w: 880, h: 520 }, folded: () => false, compact: false }),
+    });
     fireEvent.click(thing("Studio access point, on the shelf"));
     expect(choose).toHaveBeenCalledWith({ kind: "box", id: "studio-point" });
   });

@@ -37,7 +37,15 @@ function randomScene(seed: number): Scene {
     for (let i = upTo(8); i > 0; i--) {
       tokens.push(token(`${id}-t${i}`, free.length > 0 && next() < 0.5 ? take() : null));
     }
-    const built = box(id, { up, ...(radio ? { radio } : {}), ports, children, tokens, ...(routes ? { step: number } : {}), ...(next() < 0.15 ? { guests: [token(`${id}-g`, null)] } : {}) });
+    const built = box(id, {
+      up,
+      ...(radio ? { radio } : {}),
+      ports,
+      children,
+      tokens,
+      ...(routes ? { step: number } : {}),
+      ...(next() < 0.15 ? { guests: [token(`${id}-g`, null)] } : {}),
+    });
     return built;
   };
   const root = grow("street", 0, 1);
@@ -45,14 +53,24 @@ function randomScene(seed: number): Scene {
   const loose = Array.from({ length: upTo(4) }, (_, i) => ({ ...token(`loose${i}`, null), link: null }));
   const free = (b: SceneBox): string[] => [...b.ports.filter((p) => !p.up && !p.cable).map((p) => p.id), ...b.children.flatMap(free)];
   const ends = free(root);
-  const extra = ends.length > 1 && next() < 0.5 ? [{ link: { ...link("ring"), ring: true }, from: ends[0] ?? "", to: ends[ends.length - 1] ?? "" }] : [];
+  const extra =
+    ends.length > 1 && next() < 0.5
+      ? [{ link: { ...link("ring"), ring: true }, from: ends[0] ?? "", to: ends[ends.length - 1] ?? "" }]
+      : [];
   const shelf = Array.from({ length: upTo(3) }, (_, i) => ({ id: `spare${i}`, name: `Spare ${i}` }));
-  return scene([root], { islands, loose, extra, shelf, service: { title: "Street", details: "rates not asked", carrier: next() < 0.2, flags: [], cable: "u" } });
+  return scene([root], {
+    islands,
+    loose,
+    extra,
+    shelf,
+    service: { title: "Street", details: "rates not asked", carrier: next() < 0.2, flags: [], cable: "u" },
+  });
 }
 
 const meet = (a: Rect, b: Rect, by = 0) => a.x < b.x + b.w - by && b.x < a.x + a.w - by && a.y < b.y + b.h - by && b.y < a.y + a.h - by;
 const segments = (points: readonly Point[]) => points.slice(1).map((p, i) => [points[i] ?? p, p] as const);
-const crosses = ([a, b]: readonly [Point, Point], r: Rect) => meet({ x: Math.min(a[0], b[0]), y: Math.min(a[1], b[1]), w: Math.abs(a[0] - b[0]), h: Math.abs(a[1] - b[1]) }, r, -0.1 + 0.2);
+const crosses = ([a, b]: readonly [Point, Point], r: Rect) =>
+  meet({ x: Math.min(a[0], b[0]), y: Math.min(a[1], b[1]), w: Math.abs(a[0] - b[0]), h: Math.abs(a[1] - b[1]) }, r, -0.1 + 0.2);
 
 /** What may be the matter with a drawing, in words. */
 function faults(drawing: Drawing): string[] {
@@ -105,8 +123,13 @@ function detached(drawing: Drawing): string[] {
     ...drawing.tokens.map((t): [string, Rect] => [t.token.id, t]),
     ["street", { x: 0, y: drawing.street, w: drawing.w, h: 0 }],
   ]);
-  const touches = (r: Rect | undefined, [x, y]: Point) => r !== undefined && x >= r.x - 1 && x <= r.x + r.w + 1 && y >= r.y - 1 && y <= r.y + r.h + 1;
-  return drawing.wires.filter((w) => !touches(seat.get(w.from), w.points[0] ?? [-9, -9]) || !touches(seat.get(w.to), w.points[w.points.length - 1] ?? [-9, -9])).map((w) => `${w.link.id} from ${w.from} to ${w.to}`);
+  const touches = (r: Rect | undefined, [x, y]: Point) =>
+    r !== undefined && x >= r.x - 1 && x <= r.x + r.w + 1 && y >= r.y - 1 && y <= r.y + r.h + 1;
+  return drawing.wires
+    .filter(
+      (w) => !touches(seat.get(w.from), w.points[0] ?? [-9, -9]) || !touches(seat.get(w.to), w.points[w.points.length - 1] ?? [-9, -9]),
+    )
+    .map((w) => `${w.link.id} from ${w.from} to ${w.to}`);
 }
 
 const rounded = (r: Rect) => [r.x, r.y, r.w, r.h].map((n) => Math.round(n)).join(" ");
@@ -161,7 +184,10 @@ describe("layout", () => {
           const outer = drawing.territories.find((t) => t.box === laid.box.id && t.kind === "terrace");
           if (inner && outer) {
             expect(inner.y, `seed ${seed}`).toBeGreaterThan(outer.y);
-            expect(inner.x >= outer.x && inner.x + inner.w <= outer.x + outer.w && inner.y + inner.h <= outer.y + outer.h, `seed ${seed}: ${child.id}`).toBe(true);
+            expect(
+              inner.x >= outer.x && inner.x + inner.w <= outer.x + outer.w && inner.y + inner.h <= outer.y + outer.h,
+              `seed ${seed}: ${child.id}`,
+            ).toBe(true);
           }
         }
       }
@@ -173,7 +199,14 @@ describe("layout", () => {
       const home = randomScene(seed);
       const touch = (b: SceneBox): SceneBox => ({
         ...b,
-        ...(b.id === "b1" ? { name: "A much longer name than before", own: { how: "", address: "10.20.30.40/16" }, wifi: null, flags: [{ finding: "x", number: 1, level: "willNotWork" as const, words: "same address" }] } : {}),
+        ...(b.id === "b1"
+          ? {
+              name: "A much longer name than before",
+              own: { how: "", address: "10.20.30.40/16" },
+              wifi: null,
+              flags: [{ finding: "x", number: 1, level: "willNotWork" as const, words: "same address" }],
+            }
+          : {}),
         children: b.children.map(touch),
       });
       expect(summary(draw({ ...home, roots: home.roots.map(touch) })), `seed ${seed}`).toEqual(summary(draw(home)));
@@ -181,9 +214,17 @@ describe("layout", () => {
   });
 
   it("shows fifteen boxes and thirty devices at a readable size once devices are folded", () => {
-    const points = Array.from({ length: 13 }, (_, i) => box(`ap${i}`, { up: i < 5 ? `sw/${i + 1}` : `sw2/${i - 4}`, ports: 2, tokens: [token(`a${i}`, null), token(`b${i}`, `ap${i}/1`)] }));
+    const points = Array.from({ length: 13 }, (_, i) =>
+      box(`ap${i}`, { up: i < 5 ? `sw/${i + 1}` : `sw2/${i - 4}`, ports: 2, tokens: [token(`a${i}`, null), token(`b${i}`, `ap${i}/1`)] }),
+    );
     const second = box("sw2", { up: "sw/6", ports: 8, children: points.slice(5) });
-    const home = scene([box("gw", { step: 1, tokens: [token("p", "gw/2"), token("q", null), token("r", null), token("s", null)], children: [box("sw", { up: "gw/1", ports: 8, children: [...points.slice(0, 5), second] })] })]);
+    const home = scene([
+      box("gw", {
+        step: 1,
+        tokens: [token("p", "gw/2"), token("q", null), token("r", null), token("s", null)],
+        children: [box("sw", { up: "gw/1", ports: 8, children: [...points.slice(0, 5), second] })],
+      }),
+    ]);
     // The room that is left at 1280x800.
     const room = { w: 880, h: 640 };
     const drawing = layout(home, { room, folded: () => true, compact: true });

@@ -28,9 +28,18 @@ describe("tracks of a channel", () => {
 
   it("nest runs that keep their order, so that they do not cross", () => {
     // Three ports to three children further right: the one that starts furthest right runs highest.
-    const { track } = assignTracks([{ from: 10, to: 100 }, { from: 20, to: 200 }, { from: 30, to: 300 }]);
+    const { track } = assignTracks([
+      { from: 10, to: 100 },
+      { from: 20, to: 200 },
+      { from: 30, to: 300 },
+    ]);
     expect(track).toEqual([2, 1, 0]);
-    expect(assignTracks([{ from: 300, to: 100 }, { from: 320, to: 200 }]).track).toEqual([0, 1]);
+    expect(
+      assignTracks([
+        { from: 300, to: 100 },
+        { from: 320, to: 200 },
+      ]).track,
+    ).toEqual([0, 1]);
   });
 
   it("fit into the height that is given to them", () => {
@@ -52,18 +61,41 @@ describe("route", () => {
     for (const [a, b] of legs(way ?? [])) {
       expect(a[0] === b[0] || a[1] === b[1]).toBe(true);
       for (const o of wall) {
-        expect(Math.max(a[0], b[0]) <= o.x || Math.min(a[0], b[0]) >= o.x + o.w || Math.max(a[1], b[1]) <= o.y || Math.min(a[1], b[1]) >= o.y + o.h).toBe(true);
+        expect(
+          Math.max(a[0], b[0]) <= o.x ||
+            Math.min(a[0], b[0]) >= o.x + o.w ||
+            Math.max(a[1], b[1]) <= o.y ||
+            Math.min(a[1], b[1]) >= o.y + o.h,
+        ).toBe(true);
       }
     }
   });
 
-  it("is straight where nothing is in the way", () => expect(route([10, 0], [10, 90], [])).toEqual([[10, 0], [10, 90]]));
+  it("is straight where nothing is in the way", () =>
+    expect(route([10, 0], [10, 90], [])).toEqual([
+      [10, 0],
+      [10, 90],
+    ]));
 
-  it("is not found out of a closed yard", () => expect(route([50, 50], [300, 50], [box(20, 20, 80, 10), box(20, 80, 80, 10), box(20, 20, 10, 70), box(90, 20, 10, 70)])).toBeNull());
+  it("is not found out of a closed yard", () =>
+    expect(route([50, 50], [300, 50], [box(20, 20, 80, 10), box(20, 80, 80, 10), box(20, 20, 10, 70), box(90, 20, 10, 70)])).toBeNull());
 });
 
 describe("small things", () => {
-  it("leaves out points on the way", () => expect(straightened([[0, 0], [0, 5], [0, 9], [4, 9], [8, 9]])).toEqual([[0, 0], [0, 9], [8, 9]]));
+  it("leaves out points on the way", () =>
+    expect(
+      straightened([
+        [0, 0],
+        [0, 5],
+        [0, 9],
+        [4, 9],
+        [8, 9],
+      ]),
+    ).toEqual([
+      [0, 0],
+      [0, 9],
+      [8, 9],
+    ]));
 
   it.each(["Loft", "A very long name of a box indeed", "192.168.8.1/24"])("cuts %s to what fits", (text) => {
     for (const room of [20, 60, 120, 400]) {

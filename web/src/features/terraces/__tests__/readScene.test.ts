@@ -13,11 +13,16 @@ const box = (id: string) => boxes.find((b) => b.id === id) as SceneBox;
 describe("readScene", () => {
   it("hangs every box at the one nearer to the internet line", () => {
     expect(scene.roots.map((b) => b.id)).toEqual(["hall-gateway"]);
-    expect(box("hall-gateway").children.map((b) => b.id).sort()).toEqual(["loft-router", "studio-point"]);
+    expect(
+      box("hall-gateway")
+        .children.map((b) => b.id)
+        .sort(),
+    ).toEqual(["loft-router", "studio-point"]);
     expect(scene.islands).toEqual([]);
   });
 
-  it("says which names a box sends, and in which bands", () => expect([box("hall-gateway").wifi, box("loft-router").wifi]).toEqual(['"pottery" · 2.4 + 5 GHz', '"pottery-loft" · 2.4 + 5 GHz']));
+  it("says which names a box sends, and in which bands", () =>
+    expect([box("hall-gateway").wifi, box("loft-router").wifi]).toEqual(['"pottery" · 2.4 + 5 GHz', '"pottery-loft" · 2.4 + 5 GHz']));
 
   it("tells radio links and passed addresses apart from cables", () => {
     const seen = (name: string) => {
@@ -32,7 +37,12 @@ describe("readScene", () => {
     expect([behind?.uplink?.link.passed, behind?.uplink?.link.words, behind?.step?.number]).toEqual([true, "public address passed on", 1]);
   });
 
-  it("counts the translations from the internet line", () => expect(boxes.map((b) => [b.id, b.step?.number ?? null])).toEqual([["hall-gateway", 1], ["loft-router", 2], ["studio-point", null]]));
+  it("counts the translations from the internet line", () =>
+    expect(boxes.map((b) => [b.id, b.step?.number ?? null])).toEqual([
+      ["hall-gateway", 1],
+      ["loft-router", 2],
+      ["studio-point", null],
+    ]));
 
   it("says that a subnet is also above", () => {
     expect(box("hall-gateway").step?.rulers).toEqual([{ subnet: "192.168.8.0/24", details: "4 devices · pool .20–.199", twice: false }]);
@@ -41,20 +51,32 @@ describe("readScene", () => {
 
   it("hangs devices at the port or the radio that they use", () => {
     const hall = box("hall-gateway").tokens;
-    expect(hall.map((t) => [t.id, t.port])).toEqual(expect.arrayContaining([["printer", "hall-gateway/lan3"], ["kitchen-phone", null]]));
+    expect(hall.map((t) => [t.id, t.port])).toEqual(
+      expect.arrayContaining([
+        ["printer", "hall-gateway/lan3"],
+        ["kitchen-phone", null],
+      ]),
+    );
     expect(hall.find((t) => t.id === "printer")?.address).toEqual({ how: "", address: "192.168.8.31" });
     expect(hall.find((t) => t.id === "kitchen-phone")?.address).toEqual({ how: "lease", address: ".20–.199" });
     expect(hall.find((t) => t.id === "kitchen-phone")?.link?.words).toContain("GHz");
   });
 
   it("gives both addresses of a box that translates, and no pool of the provider's", () => {
-    expect([box("loft-router").outside, box("loft-router").own]).toEqual([{ how: "lease", address: ".20–.199" }, { how: "", address: "192.168.8.1/24" }]);
+    expect([box("loft-router").outside, box("loft-router").own]).toEqual([
+      { how: "lease", address: ".20–.199" },
+      { how: "", address: "192.168.8.1/24" },
+    ]);
     expect(box("hall-gateway").outside).toEqual({ how: "leased", address: "" });
     expect(box("studio-point").outside).toBeNull();
   });
 
   it("puts the uplink and empty outer ports above, the rest below", () => {
-    expect(box("studio-point").ports.map((p) => [p.label, p.up, p.cable !== null])).toEqual([["in", true, true], ["1", false, false], ["2", false, false]]);
+    expect(box("studio-point").ports.map((p) => [p.label, p.up, p.cable !== null])).toEqual([
+      ["in", true, true],
+      ["1", false, false],
+      ["2", false, false],
+    ]);
     expect(box("loft-router").uplink).toMatchObject({ port: "loft-router/wan", fromPort: "hall-gateway/lan1" });
   });
 
@@ -70,17 +92,30 @@ describe("readScene", () => {
   });
 
   it("leaves out what is accepted", () => {
-    const accepted = { ...proof, findings: proof.findings.map((f) => ({ ...f, accepted: { finding: f.identity, severe: true, reason: "r", by: "b" } })) } as Proof;
-    expect(readScene(design, accepted).roots.flatMap(all).flatMap((b) => b.flags)).toEqual([]);
+    const accepted = {
+      ...proof,
+      findings: proof.findings.map((f) => ({ ...f, accepted: { finding: f.identity, severe: true, reason: "r", by: "b" } })),
+    } as Proof;
+    expect(
+      readScene(design, accepted)
+        .roots.flatMap(all)
+        .flatMap((b) => b.flags),
+    ).toEqual([]);
   });
 
   it("stands apart what has no uplink, and shelves what is not in use", () => {
-    const cut = { ...proof, facts: { ...proof.facts, uplinks: proof.facts.uplinks.filter((u) => u.owner !== "loft-router" && u.owner !== "printer") } };
+    const cut = {
+      ...proof,
+      facts: { ...proof.facts, uplinks: proof.facts.uplinks.filter((u) => u.owner !== "loft-router" && u.owner !== "printer") },
+    };
     const apart = readScene(design, cut);
     expect(apart.islands.map((b) => b.id)).toEqual(["loft-router"]);
     expect(apart.loose.map((t) => t.id)).toEqual(["printer"]);
     const [setUp] = design.setUps;
-    const without = { ...design, setUps: [{ ...setUp, boxes: setUp?.boxes.filter((b) => b.box !== "studio-point") ?? [] }] } as typeof design;
+    const without = {
+      ...design,
+      setUps: [{ ...setUp, boxes: setUp?.boxes.filter((b) => b.box !== "studio-point") ?? [] }],
+    } as typeof design;
     expect(readScene(without, proof).shelf).toEqual([
       { id: "studio-point", name: "Studio access point" },
       { id: "old-router", name: "Old router from the cellar" },
@@ -88,24 +123,76 @@ describe("readScene", () => {
   });
 
   it("walls guests off within the terrace of their router", () => {
-    const guest = (a: (typeof proof.facts.addresses)[number]) => (a.owner === "kitchen-phone" ? { ...a, segment: "hall-gateway:guest" } : a);
-    const ruler = { segment: "hall-gateway:guest", subnet: "192.168.30.0/24", hosts: "192.168.30.1-192.168.30.254", pools: [{ router: "hall-gateway:guest", range: "192.168.30.20-192.168.30.99", on: true, leased: 1 }], marks: [], free: [], gateway: "192.168.30.1", dnsServers: ["192.168.30.1"] };
-    const segment = { id: "hall-gateway:guest", subnets: ["192.168.30.0/24"], boxes: ["hall-gateway"], devices: ["kitchen-phone"], servers: [], above: "street" };
-    const hall = readScene(design, { ...proof, facts: { ...proof.facts, addresses: proof.facts.addresses.map(guest), rulers: [...proof.facts.rulers, ruler], segments: [...proof.facts.segments, segment] } }).roots[0];
-    expect(hall?.walled).toMatchObject([{ title: "192.168.30.0/24", details: "guests · 1 device · pool .20–.99", tokens: [{ id: "kitchen-phone" }] }]);
+    const guest = (a: (typeof proof.facts.addresses)[number]) =>
+      a.owner === "kitchen-phone" ? { ...a, segment: "hall-gateway:guest" } : a;
+    const ruler = {
+      segment: "hall-gateway:guest",
+      subnet: "192.168.30.0/24",
+      hosts: "192.168.30.1-192.168.30.254",
+      pools: [{ router: "hall-gateway:guest", range: "192.168.30.20-192.168.30.99", on: true, leased: 1 }],
+      marks: [],
+      free: [],
+      gateway: "192.168.30.1",
+      dnsServers: ["192.168.30.1"],
+    };
+    const segment = {
+      id: "hall-gateway:guest",
+      subnets: ["192.168.30.0/24"],
+      boxes: ["hall-gateway"],
+      devices: ["kitchen-phone"],
+      servers: [],
+      above: "street",
+    };
+    const hall = readScene(design, {
+      ...proof,
+      facts: {
+        ...proof.facts,
+        addresses: proof.facts.addresses.map(guest),
+        rulers: [...proof.facts.rulers, ruler],
+        segments: [...proof.facts.segments, segment],
+      },
+    }).roots[0];
+    expect(hall?.walled).toMatchObject([
+      { title: "192.168.30.0/24", details: "guests · 1 device · pool .20–.99", tokens: [{ id: "kitchen-phone" }] },
+    ]);
     expect(hall?.tokens.map((t) => t.id)).not.toContain("kitchen-phone");
   });
 
   it("draws a cable that no one hangs by as an extra one", () => {
-    const ring = { ...proof, facts: { ...proof.facts, links: [...proof.facts.links, { id: "x", kind: "cable" as const, a: "hall-gateway/lan4", b: "studio-point/lan1", atMostMbps: null, inRing: true, passesPublic: false }] } };
+    const ring = {
+      ...proof,
+      facts: {
+        ...proof.facts,
+        links: [
+          ...proof.facts.links,
+          {
+            id: "x",
+            kind: "cable" as const,
+            a: "hall-gateway/lan4",
+            b: "studio-point/lan1",
+            atMostMbps: null,
+            inRing: true,
+            passesPublic: false,
+          },
+        ],
+      },
+    };
     expect(readScene(design, ring).extra).toMatchObject([{ from: "hall-gateway/lan4", to: "studio-point/lan1", link: { ring: true } }]);
   });
 
   it("writes beside a router what NAT it does, as it is counted in the proof", () => {
-    const words = (nats: Proof["facts"]["nats"]) => readScene(design, { ...proof, facts: { ...proof.facts, nats } }).roots.flatMap(all).flatMap((b) => (b.step ? [`${b.id}: ${natWords(b.step)}`] : []));
+    const words = (nats: Proof["facts"]["nats"]) =>
+      readScene(design, { ...proof, facts: { ...proof.facts, nats } })
+        .roots.flatMap(all)
+        .flatMap((b) => (b.step ? [`${b.id}: ${natWords(b.step)}`] : []));
     const [hall, loft] = ["hall-gateway", "loft-router"];
     expect(words(proof.facts.nats)).toEqual([`${hall}: NAT`, `${loft}: double NAT`]);
-    expect(words([{ router: hall, does: false, number: null }, { router: loft, does: true, number: null }])).toEqual([`${hall}: no NAT`, `${loft}: would do NAT`]);
+    expect(
+      words([
+        { router: hall, does: false, number: null },
+        { router: loft, does: true, number: null },
+      ]),
+    ).toEqual([`${hall}: no NAT`, `${loft}: would do NAT`]);
     expect(words([{ router: loft, does: true, number: 1 }])).toEqual([`${loft}: NAT`]);
   });
 
@@ -134,7 +221,17 @@ describe("words of the drawing", () => {
     [{ medium: "unknown" }, null, ""],
     [{ medium: "unknown", lengthMetres: 3 }, 100, "3 m · 100 Mb/s"],
   ] as const)("says of %j at %s: %s", (cable, atMostMbps, said) =>
-    expect(cableWords({ id: "c", from: "a", to: "b", ...cable } as never, { id: "c", kind: "cable", a: "a", b: "b", atMostMbps, inRing: false, passesPublic: false })).toBe(said),
+    expect(
+      cableWords({ id: "c", from: "a", to: "b", ...cable } as never, {
+        id: "c",
+        kind: "cable",
+        a: "a",
+        b: "b",
+        atMostMbps,
+        inRing: false,
+        passesPublic: false,
+      }),
+    ).toBe(said),
   );
 
   it("reads a token out", () => {

@@ -2,7 +2,15 @@ import { describe, expect, it } from "vitest";
 import { nextStop, type Stop } from "../roving";
 
 const stop = (key: string, x: number, y: number, w = 20, h = 14): Stop => ({ key, x, y, w, h });
-const stops = [stop("in", 24, 0), stop("box", 0, 7, 184, 84), stop("fold", 5, 84, 16, 16), stop("1", 28, 84), stop("2", 56, 84), stop("token", 20, 140, 152, 36), stop("far", 400, 40, 184, 84)];
+const stops = [
+  stop("in", 24, 0),
+  stop("box", 0, 7, 184, 84),
+  stop("fold", 5, 84, 16, 16),
+  stop("1", 28, 84),
+  stop("2", 56, 84),
+  stop("token", 20, 140, 152, 36),
+  stop("far", 400, 40, 184, 84),
+];
 const walk = (from: string | null, ...keys: string[]) => keys.reduce<string | null>((at, key) => nextStop(stops, at, key)?.key ?? at, from);
 
 describe("arrow keys", () => {
