@@ -1,11 +1,13 @@
 namespace Altrin.Core.Sites;
 
 /// <summary>What a box could join by radio, as its page offers it.</summary>
-/// <param name="Heard">Names that other boxes send on a band that it has a radio for, its fastest band first, then by box. Guest names
-/// are left out.</param>
+/// <param name="Box">The box.</param>
+/// <param name="Heard">
+/// Names that other boxes send on a band that it has a radio for, its fastest band first, then by box. Guest names are left out.
+/// </param>
 /// <param name="MainNodes">Boxes in use that can be the main node of its kit, by id.</param>
 /// <param name="KitNodes">All other boxes in use of its kit, by id.</param>
-public sealed record JoinChoices(IReadOnlyList<Heard> Heard, IReadOnlyList<string> MainNodes, IReadOnlyList<string> KitNodes)
+public sealed record JoinChoices(string Box, IReadOnlyList<Heard> Heard, IReadOnlyList<string> MainNodes, IReadOnlyList<string> KitNodes)
 {
     /// <summary>The choices of a box in one set-up.</summary>
     public static JoinChoices Of(Design design, Box box)
@@ -19,6 +21,7 @@ public sealed record JoinChoices(IReadOnlyList<Heard> Heard, IReadOnlyList<strin
         ];
         var sent = Air.Of(design).Where(a => a.Box != box.Id && !a.Guest).ToLookup(a => a.Radio.Band);
         return new(
+            box.Id,
             [
                 .. box
                     .Profile.Radios.DistinctBy(r => r.Band)

@@ -1558,6 +1558,7 @@ export interface components {
             archived: boolean;
         };
         JoinChoices: {
+            box: string;
             heard: components["schemas"]["Heard"][];
             mainNodes: string[];
             kitNodes: string[];

@@ -35,7 +35,8 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
   const { box, setting, design, tools } = props;
   const link = setting.uplink;
   const set = (parts: Schemas["PartialOfUplink"]): Change => ({ kind: "setUplink", box: box.id, link: parts });
-  const all = useJoins(tools, box.id).heard;
+  const heard = useJoins(tools, box.id)?.heard;
+  const all = heard ?? [];
   const chosen = link ? all.findIndex((h) => h.box === link.box && h.name === link.name && h.radio === link.radio) : -1;
   const join = (at: number) => {
     const to = all[at];
@@ -59,9 +60,11 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
             disabled={tools.busy}
             onChange={(e) => join(Number(e.target.value))}
           >
-            {chosen < 0 && <option value="">{link ? `${link.name} of ${nameOf(design, link.box)} (not sent there)` : "no box"}</option>}
+            {chosen < 0 && (
+              <option value="">{link ? `${link.name} of ${nameOf(design, link.box)}${heard ? " (not sent there)" : ""}` : "no box"}</option>
+            )}
             {all.map((h, i) => (
-              <option key={`${h.box} ${h.radio}`} value={i}>
+              <option key={`${h.box} ${h.radio} ${h.name}`} value={i}>
                 {`${h.name} of ${nameOf(design, h.box)}, ${bandWords[h.band]}`}
               </option>
             ))}
@@ -120,7 +123,7 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
 /** Whose satellite a box is, and which node it joins for want of a cable. */
 export function SatelliteFields({ box, setting, design, tools }: Props) {
   const { main = "", by } = setting.satellite ?? {};
-  const { mainNodes, kitNodes } = useJoins(tools, box.id);
+  const { mainNodes = [], kitNodes = [] } = useJoins(tools, box.id) ?? {};
   const set = (node: Schemas["PartialOfSatelliteMode"]): Change => ({ kind: "setSatellite", box: box.id, node });
   return (
     <Box display="grid" gap="2">

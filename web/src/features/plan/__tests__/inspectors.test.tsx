@@ -98,7 +98,9 @@ function hears(choices: Partial<Schemas["JoinChoices"]>): string[] {
       return Promise.resolve(Response.json([]));
     }
     asked.push(pathname + search);
-    return Promise.resolve(Response.json({ heard: [], mainNodes: [], kitNodes: [], ...choices }));
+    return Promise.resolve(
+      Response.json({ box: new URLSearchParams(search).get("box"), heard: [], mainNodes: [], kitNodes: [], ...choices }),
+    );
   });
   return asked;
 }
