@@ -277,7 +277,8 @@ public sealed record NatFact(string Router, bool Does, int? Number);
 /// <param name="Pools">What the routers of this subnet hand out, also while their server is off.</param>
 /// <param name="Marks">Who has or may have which address, by address.</param>
 /// <param name="Free">Stretches that are safe to set by hand: outside every pool in use, neither set nor reserved.</param>
-/// <param name="Gateway">The default gateway that a host gets whose address is typed by hand: the leading router of the subnet.</param>
+/// <param name="Router">The leading router of the subnet.</param>
+/// <param name="Gateway">The default gateway that a host gets whose address is typed by hand: that router.</param>
 /// <param name="DnsServers">The DNS servers that it gets: that router.</param>
 public sealed record RulerFact(
     string Segment,
@@ -286,6 +287,7 @@ public sealed record RulerFact(
     IReadOnlyList<PoolFact> Pools,
     IReadOnlyList<RulerMark> Marks,
     IReadOnlyList<AddressRange> Free,
+    string Router,
     Ipv4Address Gateway,
     IReadOnlyList<Ipv4Address> DnsServers
 );

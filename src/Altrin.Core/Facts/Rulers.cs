@@ -77,6 +77,7 @@ internal static class Rulers
             pools,
             [.. marks.OrderBy(m => m.Address).ThenBy(m => m.Owner, StringComparer.Ordinal).ThenBy(m => m.Kind)],
             [.. Outside(subnet.Hosts, pools.Where(p => p.On).Select(p => p.Range)).SelectMany(r => r.Without(spoken))],
+            routers[0].Owner,
             usual.Gateway!.Value,
             usual.DnsServers
         );

@@ -2544,6 +2544,7 @@ export interface components {
             pools: components["schemas"]["PoolFact"][];
             marks: components["schemas"]["RulerMark"][];
             free: string[];
+            router: string;
             gateway: components["schemas"]["Ipv4Address"];
             dnsServers: string[];
         };

@@ -15,12 +15,9 @@ export function candidatesOf(design: Design, proof: Proof, ruler: Schemas["Ruler
   return proof.facts.addresses
     .filter((f) => f.segment === ruler.segment && f.side !== "provider")
     .flatMap((f): Candidate[] => {
-      const typed = (address: string) => ({
-        kind: "fixed" as const,
-        address: `${address}/${prefix}`,
-        gateway: ruler.gateway,
-        dnsServers: ruler.dnsServers,
-      });
+      // A router whose WAN side is in its own LAN is no gateway of its own.
+      const { gateway, dnsServers } = f.owner === ruler.router ? { gateway: null, dnsServers: [] } : ruler;
+      const typed = (address: string) => ({ kind: "fixed" as const, address: `${address}/${prefix}`, gateway, dnsServers });
       const make: Record<Schemas["Side"], ((address: string) => Change) | null> = {
         lan: (address) => ({ kind: "setLanAddress", box: f.owner, address: `${address}/${prefix}` }),
         page: (address) => ({ kind: "setPageAddress", box: f.owner, address: typed(address) }),

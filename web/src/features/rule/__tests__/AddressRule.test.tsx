@@ -142,6 +142,17 @@ describe("who can be given an address", () => {
     ["printer device", { kind: "setDeviceAddress", device: "printer" }],
   ])("%s", (key, change) => expect(made[key]).toMatchObject(change));
 
+  it("gets the router of the subnet as gateway and DNS server, but for that router's own WAN side", () => {
+    const own = { gateway: "192.168.8.1", dnsServers: ["192.168.8.1"] };
+    expect(made["printer device"]).toMatchObject({ address: { kind: "fixed", address: "192.168.8.9/24", ...own } });
+    const addresses = proof.facts.addresses.map((a) =>
+      a.owner === "hall-gateway" && a.side === "wan" ? { ...a, segment: "hall-gateway" } : a,
+    );
+    const looped = ruler ? candidatesOf(design, { ...proof, facts: { ...proof.facts, addresses } }, ruler) : [];
+    const wan = looped.find((c) => c.key === "hall-gateway wan")?.give("192.168.8.9")[0];
+    expect(wan).toMatchObject({ kind: "setWan", address: { gateway: null, dnsServers: [] } });
+  });
+
   it.each([
     [null, "hall-gateway"],
     [{ kind: "box", id: "loft-router" }, "loft-router"],

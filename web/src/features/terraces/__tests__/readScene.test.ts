@@ -132,6 +132,7 @@ describe("readScene", () => {
       pools: [{ router: "hall-gateway:guest", range: "192.168.30.20-192.168.30.99", on: true, leased: 1 }],
       marks: [],
       free: [],
+      router: "hall-gateway:guest",
       gateway: "192.168.30.1",
       dnsServers: ["192.168.30.1"],
     };
