@@ -63,7 +63,7 @@ internal static class WordsOfVersion7
         {
             foreach (var (before, now) in LabelMembers)
             {
-                if (label.Remove(before, out var value))
+                if (!label.ContainsKey(now) && label.Remove(before, out var value))
                 {
                     label[now] = value;
                 }

@@ -53,14 +53,15 @@ internal static class WordsOfVersion8
                 foreach (var (name, value) in members)
                 {
                     Rename(value);
-                    whole.TryAdd(
-                        Members.GetValueOrDefault(name, name),
-                        name == "kind" && value is JsonValue text && text.TryGetValue<string>(out var kind)
-                            ? Kinds.GetValueOrDefault(kind, kind)
-                            : value
-                    );
+                    whole.Add(NameOf(name), name == "kind" ? KindOf(value) : value);
                 }
                 break;
+
+                // One that holds both words keeps both, so that the one that is not known is refused.
+                string NameOf(string name) => Members.TryGetValue(name, out var now) && members.All(m => m.Key != now) ? now : name;
         }
     }
+
+    private static JsonNode? KindOf(JsonNode? value) =>
+        value is JsonValue text && text.TryGetValue<string>(out var kind) && Kinds.TryGetValue(kind, out var now) ? now : value;
 }

@@ -51,6 +51,21 @@ public sealed class VersionTests
         Assert.IsType<CarrierNat>(DesignFile.Read(other).Value!.Site.Service);
     }
 
+    /// <summary>A file that holds a word of before and the one of today says two things: neither is dropped.</summary>
+    [Theory]
+    [InlineData(6, "\"mended\": true", "\"supported\": false", "mended")]
+    [InlineData(7, "\"hardware\": \"00:00:5e:00:53:01\"", "\"mac\": \"00:00:5e:00:53:71\"", "hardware")]
+    public void A_file_with_both_words_is_refused(int version, string before, string now, string word)
+    {
+        var text = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Versions", $"version-{version}.json"));
+        Assert.Contains(before, text, StringComparison.Ordinal);
+        foreach (var both in new[] { $"{before}, {now}", $"{now}, {before}" })
+        {
+            var error = DesignFile.Read(text.Replace(before, both, StringComparison.Ordinal)).Errors[0];
+            Assert.Contains($"unknown member '{word}'", error.Found, StringComparison.Ordinal);
+        }
+    }
+
     [Fact]
     public void Accepted_findings_go_through_a_file()
     {
