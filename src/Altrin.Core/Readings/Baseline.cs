@@ -49,7 +49,7 @@ public sealed record SpeedLimit(int Mbps, string Which, double Arrives, double F
     /// <param name="net">Whether that rate is what arrives already.</param>
     public static SpeedLimit OfWire(int mbps, string which, bool net = false)
     {
-        var arrives = net ? mbps : mbps * Baseline.Payload;
+        var arrives = net ? mbps : mbps * MediumRates.Payload;
         return new(mbps, which, arrives, arrives * Baseline.Capped);
     }
 }
@@ -65,12 +65,6 @@ public static class Baseline
 
     /// <summary>A shorter run measures how a test begins, not what a line carries, in seconds (common practice).</summary>
     public const double LeastSeconds = 10;
-
-    /// <summary>
-    /// The part of a wire's rate that arrives as data over TCP: 1448 of 1538 bytes a frame, with timestamps (IEEE 802.3, RFC 7323; from
-    /// memory).
-    /// </summary>
-    public const double Payload = 1448.0 / 1538;
 
     /// <summary>From this part of the rate sold on, it is the service that stops a run (common practice).</summary>
     public const double Capped = 0.9;

@@ -73,9 +73,7 @@ public static class Cabling
 
     /// <summary>Where an end is: the place of the box in this set-up, or of the device; null where not noted.</summary>
     public static Place? PlaceOf(Design design, PortRef end) =>
-        design.Site.Places.Count == 0
-            ? null
-            : design.Site.Place(design.SetUp.Boxes.FirstOrDefault(b => b.Box == end.Owner)?.Place ?? design.Device(end.Owner)?.Place);
+        design.Site.Places.Count == 0 ? null : design.Site.Place(design.Setting(end.Owner)?.Place ?? design.Device(end.Owner)?.Place);
 
     /// <summary>
     /// How long a cable from one place to another gets, in metres: along the walls from middle to middle, down to a socket at each end,

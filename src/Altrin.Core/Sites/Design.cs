@@ -21,8 +21,11 @@ public sealed record Design(Site Site, SetUp SetUp)
     /// <summary>The customer's device with this id; null when there is none.</summary>
     public Device? Device(string id) => (_devices ??= ById(Site.Devices, d => d.Id)).GetValueOrDefault(id);
 
+    /// <summary>How a box is set in this set-up; null when the set-up leaves the box out.</summary>
+    public BoxSetting? Setting(string boxId) => (_settings ??= ById(SetUp.Boxes, b => b.Box)).GetValueOrDefault(boxId);
+
     /// <summary>The mode of a box in this set-up; null when the set-up leaves the box out.</summary>
-    public BoxMode? Mode(string boxId) => (_settings ??= ById(SetUp.Boxes, b => b.Box)).GetValueOrDefault(boxId)?.Mode;
+    public BoxMode? Mode(string boxId) => Setting(boxId)?.Mode;
 
     /// <inheritdoc/>
     public bool Equals(Design? other) => other is not null && Site.Equals(other.Site) && SetUp.Equals(other.SetUp);

@@ -9,9 +9,13 @@ public static class MediumRates
     public const int TwoPairs = 100;
 
     /// <summary>
-    /// What arrives behind a 100 Mb/s port, in Mb/s: 1448 of the 1538 bytes of a full frame are the customer's (IEEE 802.3, RFC 7323).
+    /// The part of a wire's rate that arrives as data over TCP: 1448 of 1538 bytes a frame, with timestamps (IEEE 802.3, RFC 7323; from
+    /// memory).
     /// </summary>
-    public const int BehindFastPortMbps = 94;
+    public const double Payload = 1448.0 / 1538;
+
+    /// <summary>What arrives behind a 100 Mb/s port, in Mb/s.</summary>
+    public const int BehindFastPortMbps = (int)(100 * Payload);
 
     /// <summary>10GBASE-T on category 6 is sure up to here only (IEEE 802.3, clause 55; TIA TSB-155; from memory).</summary>
     public const double TenGigabitOnCat6Metres = 37;
@@ -28,8 +32,7 @@ public static class MediumRates
     /// <summary>
     /// Nominal rate of a copper run of up to 100 m: 1000BASE-T on category 5, 2.5GBASE-T on 5e, 5GBASE-T on 6 (10GBASE-T on a
     /// short one), 10GBASE-T on 6A (IEEE 802.3, clauses 40, 126 and 55, from memory). Powerline: what arrives at most behind 100 Mb/s
-    /// ports, and behind faster
-    /// ones (common practice).
+    /// ports, and behind faster ones (common practice).
     /// </summary>
     /// <param name="medium">What carries the link.</param>
     /// <param name="lengthMetres">How long it is; null where not known.</param>
