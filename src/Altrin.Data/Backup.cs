@@ -23,8 +23,7 @@ public static class Backup
 
     /// <summary>
     /// Writes a backup of a folder, also while a server uses it. The files are read while a transaction holds their state, straight into
-    /// the
-    /// backup, which has its name once it is complete. An existing file is not written over.
+    /// the backup, which has its name once it is complete. An existing file is not written over.
     /// </summary>
     /// <param name="folder">The data folder.</param>
     /// <param name="file">Where to write; null for a dated file in the folder's backups.</param>

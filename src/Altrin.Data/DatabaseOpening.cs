@@ -9,9 +9,8 @@ public static class DatabaseOpening
 {
     /// <summary>
     /// Ends a restore that was cut short, takes everybody else's rights from the folder, and migrates its database after a backup.
-    /// Refused, and
-    /// left as it is: a database that is gone, empty or damaged where the folder was used, and one that a newer
-    /// Altrin wrote. The caller holds the folder's lock.
+    /// Refused, and left as it is: a database that is gone, empty or damaged where the folder was used, and one that a newer Altrin
+    /// wrote. The caller holds the folder's lock.
     /// </summary>
     /// <param name="context">The database.</param>
     /// <param name="folder">The folder.</param>

@@ -2,8 +2,7 @@ namespace Altrin.Data;
 
 /// <summary>
 /// Lets a stated number in at once. Those that wait are let in in order; where several parties wait, each gets its turn, however many of
-/// one
-/// party wait. A wait ends at the latest after a stated time, by <see cref="BusyException"/>.
+/// one party wait. A wait ends at the latest after a stated time, by <see cref="BusyException"/>.
 /// </summary>
 /// <param name="most">How many are in at once.</param>
 /// <param name="longest">How long one waits at most.</param>

@@ -17,8 +17,7 @@ public static class KeyRing
 
     /// <summary>
     /// Renames the files of the ring that hold no key, so that new keys can be made; nothing is deleted. What was encrypted with them is
-    /// listed
-    /// as lost, and can be typed again.
+    /// listed as lost, and can be typed again.
     /// </summary>
     /// <returns>The files, by the name they have now.</returns>
     public static IReadOnlyList<string> SetAsideUnreadable(DataFolder folder)

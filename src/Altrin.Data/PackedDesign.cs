@@ -5,8 +5,7 @@ namespace Altrin.Data;
 
 /// <summary>
 /// The design of a revision as it is kept: compressed (Zstandard, RFC 8878), and where a whole one of the same job stands before it, as
-/// what
-/// differs from that one, which then serves as the dictionary. A whole one is kept again once the differences have grown.
+/// what differs from that one, which then serves as the dictionary. A whole one is kept again once the differences have grown.
 /// </summary>
 internal static class PackedDesign
 {

@@ -7,8 +7,7 @@ namespace Altrin.Data;
 
 /// <summary>
 /// Puts a backup in place of what a folder holds, as one act: what it holds is taken out beside, checked, and made the folder's by one
-/// rename.
-/// From then on it is carried to the end, now or at the next start; before that nothing was changed.
+/// rename. From then on it is carried to the end, now or at the next start; before that nothing was changed.
 /// </summary>
 public static class Restoring
 {
@@ -20,8 +19,7 @@ public static class Restoring
 
     /// <summary>
     /// Restores a backup. What was there is kept as a backup of its own, whatever state it is in. Refused while a server uses the folder,
-    /// for
-    /// files that are no backup, and for what a newer Altrin wrote.
+    /// for files that are no backup, and for what a newer Altrin wrote.
     /// </summary>
     /// <param name="folder">The data folder.</param>
     /// <param name="file">The backup.</param>

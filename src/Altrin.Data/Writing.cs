@@ -2,8 +2,7 @@ namespace Altrin.Data;
 
 /// <summary>
 /// Acts of writing: what belongs together is saved in one transaction or not at all. SQLite has one writer; acts wait for each other in
-/// order,
-/// and nothing is worked out while others wait.
+/// order, and nothing is worked out while others wait.
 /// </summary>
 /// <param name="context">The database of this request.</param>
 /// <param name="gate">The gate before the one writer, shared by the process.</param>

@@ -12,8 +12,7 @@ internal static partial class CsvTable
 
     /// <summary>
     /// The table. Text that a spreadsheet would take for a formula is written with an apostrophe before it, which reading takes away
-    /// again; also
-    /// behind what separates cells elsewhere, since there a table may be opened by another separator than its own.
+    /// again; also behind what separates cells elsewhere, since there a table may be opened by another separator than its own.
     /// </summary>
     public static string Write(IReadOnlyList<string> heads, IEnumerable<IReadOnlyList<string?>> rows)
     {

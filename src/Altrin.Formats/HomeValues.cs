@@ -7,8 +7,7 @@ namespace Altrin.Formats;
 
 /// <summary>
 /// Every single value of a home, by where it stands in its design file, with items of lists told by what identifies them. Two homes with
-/// the
-/// same values are written alike but for the order of what the survey lists.
+/// the same values are written alike but for the order of what the survey lists.
 /// </summary>
 public static class HomeValues
 {

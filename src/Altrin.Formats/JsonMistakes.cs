@@ -124,8 +124,7 @@ public static partial class JsonMistakes
 
     /// <summary>
     /// The type of what stands at a place. The serialiser names the type that it was reading, which is the one there, or the object
-    /// around it,
-    /// or the whole.
+    /// around it, or the whole.
     /// </summary>
     private static Type At(Type named, string pointer)
     {

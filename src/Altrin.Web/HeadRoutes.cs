@@ -111,8 +111,7 @@ internal static class HeadRoutes
 
     /// <summary>
     /// What the edit, made on what its user saw, and what happened since then both set; null where the request does not say what was
-    /// seen, or where the
-    /// edit could not be made there either: then nothing is known of it.
+    /// seen, or where the edit could not be made there either: then nothing is known of it.
     /// </summary>
     private static async Task<IReadOnlyList<Clash>?> Clashes(
         long id,

@@ -56,8 +56,7 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
 
     /// <summary>
     /// Proves what is kept already: whatever the proof comes to, the job must open, so that it can be undone. Where it cannot be proven,
-    /// that
-    /// is what is said.
+    /// that is what is said.
     /// </summary>
     /// <param name="head">The job with its revision.</param>
     /// <param name="design">What is shown of it.</param>

@@ -5,8 +5,7 @@ namespace Altrin.Web;
 
 /// <summary>
 /// Lets a few requests be at work at once, in order and fair between jobs. With all of them at work each would wait behind every other at
-/// each
-/// of its steps, and saving, which has most steps, would wait longest.
+/// each of its steps, and saving, which has most steps, would wait longest.
 /// </summary>
 internal sealed class Turns(RequestDelegate next, TimeProvider time)
 {

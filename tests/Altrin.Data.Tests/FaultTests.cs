@@ -8,8 +8,7 @@ namespace Altrin.Data.Tests;
 
 /// <summary>
 /// Kills and full disks at every write: what was acknowledged is there afterwards, what was not is there whole or not at all, and the
-/// folder
-/// opens.
+/// folder opens.
 /// </summary>
 [System.Runtime.Versioning.SupportedOSPlatform("linux")]
 [Collection("Data folders")]

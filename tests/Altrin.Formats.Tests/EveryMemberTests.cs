@@ -5,8 +5,7 @@ namespace Altrin.Formats.Tests;
 
 /// <summary>
 /// Each member of a home, found by reflection, is written, read and compared: one that a mapping or a comparison forgets fails here on
-/// the day
-/// it is added.
+/// the day it is added.
 /// </summary>
 public sealed class EveryMemberTests
 {
@@ -18,8 +17,7 @@ public sealed class EveryMemberTests
 
     /// <summary>
     /// What has no other value beside the rest of a home: each radio that a kind of box has stands in its list once. A setting that is
-    /// lost is
-    /// seen at its other members.
+    /// lost is seen at its other members.
     /// </summary>
     private static readonly string[] NoOther = ["AccessPointMode.Wifi", "RadioSetting.Radio", "RepeaterMode.Wifi", "RouterMode.Wifi"];
 

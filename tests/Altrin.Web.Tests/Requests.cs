@@ -21,8 +21,7 @@ internal sealed record DrawnRequest(HttpMethod Method, string Path, byte[]? Body
 /// <summary>
 /// Draws requests from the description of the API: mostly as it says, with words that the demo home knows, and then with one thing wrong:
 /// null, another type, something missing, something more, too much, half of it, another kind of body. One in three carries changes of the
-/// home,
-/// sensible and foolish ones, a third of them with one thing wrong.
+/// home, sensible and foolish ones, a third of them with one thing wrong.
 /// </summary>
 /// <param name="description">The description of the API.</param>
 /// <param name="design">The set-up that changes are drawn for.</param>

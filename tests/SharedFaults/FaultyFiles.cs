@@ -15,9 +15,8 @@ public enum Fault
 
 /// <summary>
 /// The file layer (VFS) of SQLite with faults: it counts what is written, cut and deleted under one folder, and lets one of them fail,
-/// and all
-/// that follow. What has reached the files by then is what a process leaves that is killed there. Structures after sqlite3.h (from memory;
-/// a wrong one would fail every test here).
+/// and all that follow. What has reached the files by then is what a process leaves that is killed there. Structures after sqlite3.h
+/// (from memory; a wrong one would fail every test here).
 /// </summary>
 public static unsafe class FaultyFiles
 {

@@ -6,8 +6,7 @@ namespace Altrin.Core.Changes;
 /// <param name="Changes">The changes, in an order in which they can be made, each touching only what differs.</param>
 /// <param name="Unreachable">
 /// What no page takes, in sentences, and so cannot be reached by hand: a design that was read from a file may hold it. Empty where the
-/// changes
-/// lead all the way.
+/// changes lead all the way.
 /// </param>
 public sealed record SetUpDifference(IReadOnlyList<Change> Changes, IReadOnlyList<string> Unreachable)
 {

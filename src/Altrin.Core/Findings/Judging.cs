@@ -11,10 +11,9 @@ public static class Judging
     public const int MostProven = 120;
 
     /// <summary>
-    /// How many remedies of a design are proven: all of a home's, fewer the larger the design, since each costs a whole proof, which itself
-    /// grows faster than the design. One of 50 boxes and devices has 120, one of 500 has 12, one of 1,000 has 3; fewer still where each
-    /// takes
-    /// much work.
+    /// How many remedies of a design are proven: all of a home's, fewer the larger the design, since each costs a whole proof, which
+    /// itself grows faster than the design. One of 50 boxes and devices has 120, one of 500 has 12, one of 1,000 has 3; fewer still where
+    /// each takes much work.
     /// </summary>
     public static int Provable(Design design)
     {

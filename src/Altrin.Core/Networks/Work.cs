@@ -2,8 +2,7 @@ namespace Altrin.Core.Networks;
 
 /// <summary>
 /// The work that proving one network may take: it is counted, not timed, so that the same home is cut at the same place wherever it is
-/// proven.
-/// The caller may give up at any time.
+/// proven. The caller may give up at any time.
 /// </summary>
 /// <param name="most">How many steps are made at most; more are not, and answers that would need them stay open.</param>
 /// <param name="cancel">Gives the work up, by an exception.</param>
@@ -11,8 +10,7 @@ public sealed class Work(long most, CancellationToken cancel)
 {
     /// <summary>
     /// How many steps are made for one proof, its remedies apart: a hop of a packet is one. A home of 50 boxes takes some ten thousand;
-    /// this is
-    /// about three seconds of one core.
+    /// this is about three seconds of one core.
     /// </summary>
     public const long Most = 400_000;
 

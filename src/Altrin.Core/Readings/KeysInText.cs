@@ -5,8 +5,7 @@ namespace Altrin.Core.Readings;
 
 /// <summary>
 /// Finds keys and passwords in what machines print, so that a kept reading holds none: commands that list a saved Wi-Fi show its key, and
-/// so do
-/// settings files and the text of a Wi-Fi's QR code.
+/// so do settings files and the text of a Wi-Fi's QR code.
 /// </summary>
 public static partial class KeysInText
 {

@@ -5,8 +5,7 @@ namespace Altrin.Core.Readings;
 
 /// <summary>
 /// tracert and traceroute in any language: lines that count from 1, each with times or stars and the host that answered. (Layouts of
-/// traceroute
-/// and busybox held to the commands, the other from memory.)
+/// traceroute and busybox held to the commands, the other from memory.)
 /// </summary>
 internal static class TraceReader
 {

@@ -4,7 +4,7 @@ using Altrin.Core.Addressing;
 
 namespace Altrin.Core.Sites;
 
-/// <summary>A router's DHCP server (DHCP). It keeps its settings while it is off.</summary>
+/// <summary>A router's DHCP server. It keeps its settings while it is off.</summary>
 /// <param name="On">Whether it answers.</param>
 /// <param name="Pool">What it hands out, both ends included.</param>
 /// <param name="Gateway">Default gateway that it hands out; null for the router itself.</param>

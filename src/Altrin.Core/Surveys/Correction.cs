@@ -35,8 +35,7 @@ public abstract record Correction
 
     /// <summary>
     /// Every setting that it may alter in a home, in the survey and in every set-up; whatever is not covered by these stays as it is, to
-    /// the
-    /// letter.
+    /// the letter.
     /// </summary>
     public abstract IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf);
 }
