@@ -1,0 +1,161 @@
+// Changes the core in small ways, one at a time, and counts which changes its tests notice: node build/mutation/mutate.mjs [ROOM ...]
+//
+//   --seed N       chooses the stretches of a room that are changed (17)
+//   --sample N     stretches of at least so many changes a room; 0 is the whole room (150)
+//   --tests WHICH  "room": only the tests of the room; "all": those of the core (room)
+//   --out DIR      where the table and the survivors are written (mutation-report)
+//
+// The last commit is measured, in a clone of its own. Texts are left as they are: what a message says is no behaviour. Not part of ./test.
+import { execFileSync, spawnSync } from "node:child_process";
+import { copyFileSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { availableParallelism, tmpdir } from "node:os";
+import { basename, dirname, join, resolve } from "node:path";
+import { fileURLToPath } from "node:url";
+import { parseArgs } from "node:util";
+
+const here = dirname(fileURLToPath(import.meta.url));
+const root = resolve(here, "../..");
+/** Rooms that are changed as a whole, because everything else rests on their arithmetic. */
+const whole = ["Addressing", "Changes"];
+const stretchLines = 20;
+/** Changes that a line of code yields, seen over all rooms; only how many stretches are taken rests on it. */
+const changesPerLine = 0.35;
+
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: {
+    seed: { type: "string", default: "17" },
+    sample: { type: "string", default: "150" },
+    tests: { type: "string", default: "room" },
+    out: { type: "string", default: join(root, "mutation-report") },
+  },
+});
+const rooms = readdirSync(join(root, "src/Altrin.Core"), { withFileTypes: true })
+  .filter((d) => d.isDirectory() && !["bin", "obj"].includes(d.name))
+  .map((d) => d.name);
+for (const room of positionals) {
+  if (!rooms.includes(room)) {
+    console.error(`mutate: no room '${room}'; rooms: ${rooms.join(", ")}`);
+    process.exit(2);
+  }
+}
+
+/** Pseudo-random numbers from 0 to 1: mulberry32, so that a seed gives the same sample everywhere. */
+function random(seed) {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = state;
+    t = Math.imul(t ^ (t >>> 15), t | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
+  };
+}
+
+/** Glob patterns of what is changed: the whole room, or stretches of lines chosen by the seed. */
+function chosen(clone, room) {
+  const sample = Number(values.sample);
+  if (sample === 0 || whole.includes(room)) {
+    return [`**/${room}/*.cs`];
+  }
+  const stretches = readdirSync(join(clone, "src/Altrin.Core", room))
+    .filter((f) => f.endsWith(".cs"))
+    .sort()
+    .flatMap((file) => {
+      const text = readFileSync(join(clone, "src/Altrin.Core", room, file), "utf8");
+      const starts = [0, ...[...text.matchAll(/\n/g)].map((m) => m.index + 1)];
+      return starts
+        .filter((_, line) => line % stretchLines === 0)
+        .map((from, i) => `**/${room}/${file}{${from}..${starts[(i + 1) * stretchLines] ?? text.length}}`);
+    });
+  const next = random(Number(values.seed));
+  const drawn = stretches.map((s) => [next(), s]).sort((a, b) => a[0] - b[0]);
+  return drawn.slice(0, Math.ceil(sample / (stretchLines * changesPerLine))).map((d) => d[1]);
+}
+
+/** Wilson's interval of a share at 95 %. */
+function interval(hits, of) {
+  const z = 1.959964;
+  const p = hits / of;
+  const middle = (p + (z * z) / (2 * of)) / (1 + (z * z) / of);
+  const half = (z / (1 + (z * z) / of)) * Math.sqrt((p * (1 - p)) / of + (z * z) / (4 * of * of));
+  return [middle - half, middle + half];
+}
+
+const percent = (share) => `${(100 * share).toFixed(1)} %`;
+
+function measure(room) {
+  const clone = mkdtempSync(join(tmpdir(), "altrin-mutation-"));
+  try {
+    execFileSync("git", ["clone", "--quiet", "--depth", "1", `file://${root}`, clone]);
+    copyFileSync(join(here, "dotnet-tools.json"), join(clone, "dotnet-tools.json"));
+    const tests = join(clone, "tests/Altrin.Core.Tests");
+    const config = join(clone, "mutation.json");
+    writeFileSync(
+      config,
+      JSON.stringify({
+        "stryker-config": {
+          "test-runner": "mtp",
+          project: "Altrin.Core.csproj",
+          configuration: "Release",
+          mutate: chosen(clone, room),
+          "ignore-mutations": ["string", "interpolatedstring"],
+          concurrency: Math.max(1, availableParallelism()),
+          reporters: ["json"],
+          verbosity: "warning",
+        },
+      }),
+    );
+    // xUnit's own runner stays the project's; this run needs the platform that the tool speaks with.
+    const env = { ...process.env, UseMicrosoftTestingPlatformRunner: "true", ...(values.tests === "all" ? {} : { OneRoom: room }) };
+    execFileSync("dotnet", ["tool", "restore"], { cwd: clone, env, stdio: "ignore" });
+    const run = spawnSync("dotnet", ["dotnet-stryker", "--config-file", config, "--output", join(clone, "report")], {
+      cwd: tests,
+      env,
+      encoding: "utf8",
+      maxBuffer: 2 ** 28,
+    });
+    const report = join(clone, "report/reports/mutation-report.json");
+    if (!existsSync(report)) {
+      throw new Error(`no report for ${room}:\n${run.stdout}\n${run.stderr}`);
+    }
+    return JSON.parse(readFileSync(report, "utf8"));
+  } finally {
+    rmSync(clone, { recursive: true, force: true });
+  }
+}
+
+mkdirSync(values.out, { recursive: true });
+const lines = ["| Room | Changes | Noticed | Not noticed | Never run | Share | 95 % |", "| --- | ---: | ---: | ---: | ---: | ---: | --- |"];
+for (const room of positionals.length > 0 ? positionals : rooms) {
+  const started = Date.now();
+  const found = Object.entries(measure(room).files).flatMap(([file, { source, mutants }]) =>
+    mutants.map((m) => ({ ...m, file: basename(file), text: at(source, m.location) })),
+  );
+  const of = (...states) => found.filter((m) => states.includes(m.status));
+  const [noticed, kept, never] = [of("Killed", "Timeout", "RuntimeError"), of("Survived"), of("NoCoverage")];
+  const all = noticed.length + kept.length + never.length;
+  const [low, high] = interval(noticed.length, all);
+  const share = percent(noticed.length / all);
+  lines.push(
+    `| \`${room}\` | ${all} | ${noticed.length} | ${kept.length} | ${never.length} | ${share} | ${percent(low)} to ${percent(high)} |`,
+  );
+  console.log(`${lines.at(-1)} ${Math.round((Date.now() - started) / 1000)} s`);
+  const told = [...kept, ...never].map(
+    (m) => `${m.status === "Survived" ? "not noticed" : "never run"} ${m.file}:${m.location.start.line} ${m.text} => ${flat(m.replacement)}`,
+  );
+  writeFileSync(join(values.out, `${room}.txt`), told.join("\n") + "\n");
+}
+writeFileSync(join(values.out, "table.md"), lines.join("\n") + "\n");
+
+function at(source, { start, end }) {
+  const text = source.split("\n").slice(start.line - 1, end.line);
+  text[text.length - 1] = text.at(-1).slice(0, end.column - 1);
+  text[0] = text[0].slice(start.column - 1);
+  return flat(text.join(" "));
+}
+
+function flat(text = "") {
+  const one = text.replace(/\s+/g, " ").trim();
+  return one.length > 120 ? `${one.slice(0, 119)}…` : one;
+}
