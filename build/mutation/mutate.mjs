@@ -88,7 +88,7 @@ function measure(room) {
   const clone = mkdtempSync(join(tmpdir(), "altrin-mutation-"));
   try {
     execFileSync("git", ["clone", "--quiet", "--depth", "1", `file://${root}`, clone]);
-    copyFileSync(join(here, "dotnet-tools.json"), join(clone, "dotnet-tools.json"));
+    copyFileSync(join(here, "dotnet-tools.json"), join(clone, ".config/dotnet-tools.json"));
     const tests = join(clone, "tests/Altrin.Core.Tests");
     const config = join(clone, "mutation.json");
     writeFileSync(
@@ -142,7 +142,8 @@ for (const room of positionals.length > 0 ? positionals : rooms) {
   );
   console.log(`${lines.at(-1)} ${Math.round((Date.now() - started) / 1000)} s`);
   const told = [...kept, ...never].map(
-    (m) => `${m.status === "Survived" ? "not noticed" : "never run"} ${m.file}:${m.location.start.line} ${m.text} => ${flat(m.replacement)}`,
+    (m) =>
+      `${m.status === "Survived" ? "not noticed" : "never run"} ${m.file}:${m.location.start.line} ${m.text} => ${flat(m.replacement)}`,
   );
   writeFileSync(join(values.out, `${room}.txt`), told.join("\n") + "\n");
 }

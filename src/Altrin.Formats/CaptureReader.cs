@@ -225,7 +225,7 @@ public static class CaptureReader
                         server = Address(value);
                         break;
                     case 1 when value.Length == 4:
-                        prefix = Subnet.PrefixFromMask($"{Address(value)}") is { Ok: true, Value: var length } ? length : null;
+                        prefix = Subnet.PrefixOf(Address(value));
                         break;
                     case 3 when value.Length >= 4:
                         gateway = Address(value);

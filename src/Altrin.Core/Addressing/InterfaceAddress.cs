@@ -1,5 +1,4 @@
 using System.Globalization;
-using System.Numerics;
 
 namespace Altrin.Core.Addressing;
 
@@ -22,7 +21,9 @@ public readonly record struct InterfaceAddress(Ipv4Address Address, int PrefixLe
         var digits = text[(slash + 1)..];
         if (digits.Contains('.', StringComparison.Ordinal))
         {
-            return Ipv4Address.Parse(text[..slash]).Then(a => Mask(digits).Then<InterfaceAddress>(p => new InterfaceAddress(a, p)));
+            return Ipv4Address
+                .Parse(text[..slash])
+                .Then(a => Subnet.PrefixFromMask(digits).Then<InterfaceAddress>(p => new InterfaceAddress(a, p)));
         }
         if (
             digits.Length is 0 or > 2
@@ -36,25 +37,6 @@ public readonly record struct InterfaceAddress(Ipv4Address Address, int PrefixLe
         return Ipv4Address
             .Parse(text[..slash])
             .Then<InterfaceAddress>(a => new InterfaceAddress(a, int.Parse(digits, CultureInfo.InvariantCulture)));
-    }
-
-    /// <summary>
-    /// The prefix length that a mask such as 255.255.255.0 stands for: ones from the left, then zeros (RFC 950, RFC 4632).
-    /// </summary>
-    private static Parsed<int> Mask(string mask)
-    {
-        var groups = mask.Split('.').Length;
-        if (groups != 4)
-        {
-            return Parsed<int>.Fail($"'{Ipv4Address.Shown(mask)}' has {groups} groups; a mask has four, such as 255.255.255.0.");
-        }
-        return Ipv4Address
-            .Parse(mask)
-            .Then(m =>
-                uint.LeadingZeroCount(~m.Bits) is var ones && BitOperations.PopCount(m.Bits) == (int)ones
-                    ? (int)ones
-                    : Parsed<int>.Fail($"'{Ipv4Address.Shown(mask)}' is no mask: its ones are not all to the left, as in 255.255.255.0.")
-            );
     }
 
     /// <summary>Address, stroke, prefix length.</summary>

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Numerics;
 
 namespace Altrin.Core.Addressing;
 
@@ -55,15 +56,26 @@ public readonly record struct Subnet : IComparable<Subnet>
                     : Parsed<Subnet>.Fail($"{read} is an address inside {read.Subnet}; the subnet itself is {read.Subnet}.")
             );
 
-    /// <summary>Reads a dotted mask such as 255.255.254.0 and answers its prefix length; refuses masks with holes.</summary>
-    public static Parsed<int> PrefixFromMask(string? text) =>
-        Ipv4Address
-            .Parse(text)
-            .Then(mask =>
-            {
-                var ones = System.Numerics.BitOperations.LeadingZeroCount(~mask.Bits);
-                return MaskOf(ones) == mask.Bits ? ones : Parsed<int>.Fail($"{mask} is not a mask: its ones are not all at the left.");
-            });
+    /// <summary>Reads a mask such as 255.255.254.0 and answers its prefix length; refuses masks with holes.</summary>
+    public static Parsed<int> PrefixFromMask(string? text)
+    {
+        var groups = (text ?? "").Split('.').Length;
+        return groups != 4
+            ? Parsed<int>.Fail($"'{Ipv4Address.Shown(text ?? "")}' has {groups} groups; a mask has four, such as 255.255.255.0.")
+            : Ipv4Address
+                .Parse(text)
+                .Then(mask =>
+                    PrefixOf(mask) is { } prefix
+                        ? prefix
+                        : Parsed<int>.Fail($"'{mask}' is no mask: its ones are not all to the left, as in 255.255.255.0.")
+                );
+    }
+
+    /// <summary>
+    /// The prefix length that a mask stands for: ones from the left, then zeros (RFC 950, RFC 4632); null where it has holes.
+    /// </summary>
+    public static int? PrefixOf(Ipv4Address mask) =>
+        BitOperations.LeadingZeroCount(~mask.Bits) is var ones && MaskOf(ones) == mask.Bits ? ones : null;
 
     /// <summary>Whether the address lies in the block.</summary>
     public bool Contains(Ipv4Address address) => (address.Bits & MaskOf(PrefixLength)) == Network.Bits;

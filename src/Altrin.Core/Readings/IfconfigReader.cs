@@ -89,10 +89,7 @@ internal static class IfconfigReader
                     : further.Select(t => t.Address).Where(IsMask).Select(a => (Ipv4Address?)a).LastOrDefault();
             return read with
             {
-                Address = new(
-                    own.Address,
-                    mask is { } found && Subnet.PrefixFromMask($"{found}") is { Ok: true, Value: var prefix } ? prefix : 32
-                ),
+                Address = new(own.Address, mask is { } found ? Subnet.PrefixOf(found) ?? 32 : 32),
                 Way = SpecialBlock.UseOf(own.Address) == AddressUse.LinkLocal ? AddressWay.SelfAssigned : AddressWay.Unknown,
             };
         }
@@ -100,7 +97,7 @@ internal static class IfconfigReader
     }
 
     /// <summary>Whether the address is a mask that a home could use: ones from the left, at least eight.</summary>
-    internal static bool IsMask(Ipv4Address address) => Subnet.PrefixFromMask($"{address}") is { Ok: true, Value: >= 8 };
+    internal static bool IsMask(Ipv4Address address) => Subnet.PrefixOf(address) >= 8;
 
     /// <summary>The rate in a word such as "1000baseT", in Mb/s; null where there is none.</summary>
     internal static int? Media(string text)

@@ -80,7 +80,7 @@ internal static class IpconfigReader
         var maskAt = rows.FindIndex(r => First(r.Values) is { } a && IfconfigReader.IsMask(a) && r.Values.Count == 1);
         var ownAt = maskAt > 0 && First(rows[maskAt - 1].Values) is not null ? maskAt - 1 : -1;
         InterfaceAddress? own =
-            ownAt >= 0 && Subnet.PrefixFromMask($"{First(rows[maskAt].Values)}") is { Ok: true, Value: var prefix }
+            ownAt >= 0 && Subnet.PrefixOf(First(rows[maskAt].Values)!.Value) is { } prefix
                 ? new(First(rows[ownAt].Values)!.Value, prefix)
                 : null;
         var mac = rows.Select(r => r.Values[0])

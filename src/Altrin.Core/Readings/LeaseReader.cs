@@ -138,7 +138,7 @@ internal static class LeaseReader
                     gateway = first;
                     break;
                 case ["option", "subnet-mask", ..]:
-                    prefix = first is { } mask && Subnet.PrefixFromMask($"{mask}") is { Ok: true, Value: var read } ? read : null;
+                    prefix = first is { } mask ? Subnet.PrefixOf(mask) : null;
                     break;
                 case ["option", "domain-name-servers", ..]:
                     names = [.. line.Addresses.Select(t => t.Address)];

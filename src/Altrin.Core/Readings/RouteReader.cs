@@ -69,7 +69,7 @@ internal static class RouteReader
             && words.Length >= 5
             && words[3] is ['U' or '!', ..]
             && words[3].All(char.IsAsciiLetterUpper) | words[3] == "!"
-            && Subnet.PrefixFromMask($"{addresses[2]}") is { Ok: true, Value: var length }
+            && Subnet.PrefixOf(addresses[2]) is { } length
         )
         {
             return new(
@@ -86,7 +86,7 @@ internal static class RouteReader
         if (
             addresses.Count < 3
             || words.Length < 4
-            || Subnet.PrefixFromMask($"{addresses[1]}") is not { Ok: true, Value: var prefix }
+            || Subnet.PrefixOf(addresses[1]) is not { } prefix
             || (prefix == 0 && addresses[0] != Ipv4Address.Any)
         )
         {

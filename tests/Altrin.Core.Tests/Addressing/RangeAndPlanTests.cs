@@ -45,6 +45,32 @@ public sealed class RangeAndPlanTests
             Assert.Equal(left.Select(r => r.Count).DefaultIfEmpty().Max(), range.LongestWithout(carved)?.Count ?? 0);
         });
 
+    [Fact]
+    public void Ranges_are_sets_of_addresses() =>
+        Property.Check(Gen.Int[0, 9].Select(Gen.Int[0, 9], Gen.Int[0, 9], Gen.Int[0, 9], Near), (a, b) =>
+        {
+            HashSet<Ipv4Address> Set(AddressRange r) => [.. Enumerable.Range(0, (int)r.Count).Select(i => r.First.Plus(i)!.Value)];
+            var (ours, theirs) = (Set(a), Set(b));
+            Assert.Equal(ours.Overlaps(theirs), a.Overlaps(b));
+            Assert.Equal(ours.IsSupersetOf(theirs), a.Contains(b));
+            Assert.Equal(ours.Intersect(theirs).Order(), a.Intersect(b) is { } shared ? Set(shared).Order() : []);
+            Assert.Equal(ours.Except(theirs).Order(), a.Outside(b).SelectMany(Set));
+            Assert.Equal((a.First, a.Last).CompareTo((b.First, b.Last)), a.CompareTo(b));
+            Assert.Equal(a, AddressRange.Parse(a.ToString()).Value);
+            Assert.Equal(ours.Except(theirs).Order().Select(x => (Ipv4Address?)x).FirstOrDefault(), a.FirstFree(theirs));
+        });
+
+    // Around the top of a block, where the last number goes back to zero.
+    private static (AddressRange, AddressRange) Near(int a, int b, int c, int d)
+    {
+        Ipv4Address From(int n) => At("192.168.8.250").Plus(n)!.Value;
+        return (AddressRange.Between(From(a), From(b)), AddressRange.Between(From(c), From(d)));
+    }
+
+    [Fact]
+    public void Of_two_stretches_of_one_length_the_lower_is_the_longest() =>
+        Assert.Equal("10.0.0.1-10.0.0.3", AddressRange.Parse("10.0.0.1-10.0.0.7").Value.LongestWithout([At("10.0.0.4")]).ToString());
+
     // A pool that starts at .10 keeps .1 to .9, not .1 to .10 (common practice: pools are inclusive).
     [Theory]
     [InlineData("192.168.8.9", AddressStanding.Free)]
@@ -71,18 +97,28 @@ public sealed class RangeAndPlanTests
     public void Finds_the_first_free_address(string subnet, string? pool, string taken, string? expected) =>
         Assert.Equal(expected, Plan(subnet, pool, null, [taken]).FirstFree()?.ToString());
 
+    [Theory]
+    [InlineData("192.168.8.2", "192.168.8.3")]
+    [InlineData("192.168.8.9", "192.168.8.2")]
+    [InlineData("192.168.8.2 192.168.8.3 192.168.8.5", "192.168.8.4")]
+    public void A_reserved_address_is_not_free(string reserved, string expected) =>
+        Assert.Equal(
+            expected,
+            Plan("192.168.8.0/24", "192.168.8.20-192.168.8.199", reserved.Split(' '), ["192.168.8.1"]).FirstFree().ToString()
+        );
+
     [Fact]
     public void What_it_finds_is_free() =>
         Property.Check(
-            Draw.Subnet.Where(s => s.PrefixLength is >= 16 and <= 30).Select(Gen.Int[0, 300], Gen.Int[0, 300]),
-            (subnet, from, to) =>
+            Draw.Subnet.Where(s => s.PrefixLength is >= 16 and <= 30).Select(Gen.Int[0, 300].Array[2], Gen.Int[0, 6].Array[0, 8]),
+            (subnet, pool, reserved) =>
             {
                 var hosts = subnet.Hosts;
                 Ipv4Address Inside(int n) => new((uint)Math.Min(hosts.First.Bits + n, hosts.Last.Bits));
                 var plan = new AddressPlan(
                     subnet,
-                    AddressRange.Between(Inside(from), Inside(to)),
-                    new HashSet<Ipv4Address>(),
+                    AddressRange.Between(Inside(pool[0]), Inside(pool[1])),
+                    reserved.Select(Inside).ToHashSet(),
                     new HashSet<Ipv4Address> { hosts.First }
                 );
                 var brute = Enumerable

@@ -114,4 +114,30 @@ public sealed class SubnetTests
             Assert.Equal(subnet.Last, parts[^1].Last);
             Assert.All(parts.Zip(parts.Skip(1)), p => Assert.Equal(1, p.First.Last.DistanceTo(p.Second.Network)));
         });
+
+    [Fact]
+    public void Splits_into_no_more_parts_than_it_says()
+    {
+        Assert.Equal(65536, Net("10.0.0.0/8").Split(24).Count());
+        Assert.Throws<ArgumentOutOfRangeException>(() => Net("10.0.0.0/8").Split(25));
+        Assert.Throws<ArgumentOutOfRangeException>(() => Net("10.0.0.0/8").Split(7));
+        Assert.Throws<ArgumentOutOfRangeException>(() => Net("10.0.0.0/24").Split(33));
+        Assert.Equal([Net("10.0.0.0/24")], Net("10.0.0.0/24").Split(24));
+        Assert.Throws<ArgumentOutOfRangeException>(() => Subnet.Containing(At("10.0.0.1"), 33));
+        Assert.Throws<ArgumentOutOfRangeException>(() => Subnet.Containing(At("10.0.0.1"), -1));
+    }
+
+    [Fact]
+    public void Orders_by_address_and_the_wider_block_first() =>
+        Assert.Equal(
+            ["10.0.0.0/8", "10.0.0.0/24", "10.0.1.0/24", "192.168.0.0/16"],
+            new[] { "192.168.0.0/16", "10.0.1.0/24", "10.0.0.0/24", "10.0.0.0/8" }.Select(Net).Order().Select(n => n.ToString())
+        );
+
+    // RFC 3021, section 2: both addresses of a /31 are hosts.
+    [Theory]
+    [InlineData("10.0.0.0/30", "10.0.0.1-10.0.0.2")]
+    [InlineData("10.0.0.0/31", "10.0.0.0-10.0.0.1")]
+    [InlineData("10.0.0.1/32", "10.0.0.1-10.0.0.1")]
+    public void The_smallest_blocks_have_hosts_too(string subnet, string hosts) => Assert.Equal(hosts, Net(subnet).Hosts.ToString());
 }
