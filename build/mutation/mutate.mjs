@@ -99,7 +99,7 @@ function measure(room) {
           project: "Altrin.Core.csproj",
           configuration: "Release",
           mutate: chosen(clone, room),
-          "ignore-mutations": ["string", "interpolatedstring"],
+          "ignore-mutations": ["string"],
           concurrency: Math.max(1, availableParallelism()),
           reporters: ["json"],
           verbosity: "warning",

@@ -60,7 +60,7 @@ public sealed class AddressTests
         });
 
     [Fact]
-    public void Is_made_of_four_parts() => Assert.Equal("203.0.113.254", Ipv4Address.From(203, 0, 113, 254).ToString());
+    public void Is_made_of_four_parts() => Assert.Equal("203.7.113.254", Ipv4Address.From(203, 7, 113, 254).ToString());
 
     // What is typed comes back in an error without breaking its line and without filling the screen.
     [Theory]
@@ -81,7 +81,7 @@ public sealed class AddressTests
 
     [Theory]
     [InlineData(null, "no prefix length")]
-    [InlineData("192.168.8.1", "no prefix length")]
+    [InlineData("192.168.8.1", "'192.168.8.1' has no prefix length")]
     [InlineData("192.168.8.1/", "from 0 to 32")]
     [InlineData("192.168.8.1/33", "from 0 to 32")]
     [InlineData("192.168.8.1/08", "from 0 to 32")]
@@ -89,7 +89,7 @@ public sealed class AddressTests
     [InlineData("192.168.8.1/024", "from 0 to 32")]
     [InlineData("/24", "An address is expected")]
     [InlineData("192.168.8.300/24", "300 is over 255")]
-    [InlineData("192.168.8.1/255.255.255", "3 groups; a mask has four")]
+    [InlineData("192.168.8.1/255.255.255", "'255.255.255' has 3 groups; a mask has four")]
     [InlineData("192.168.8.1/255.255.0.255", "is no mask")]
     [InlineData("192.168.8.1/255.255.255.256", "256 is over 255")]
     public void Refuses_an_address_without_a_right_prefix(string? text, string says) =>
@@ -109,6 +109,12 @@ public sealed class AddressTests
     [InlineData("01:00:5e:00:00:fb")]
     [InlineData("0g:00:5e:00:53:01")]
     public void Refuses_what_no_box_has_as_mac_address(string text) => Assert.False(MacAddress.Parse(text).Ok);
+
+    [Theory]
+    [InlineData(null, "'' is not a MAC address")]
+    [InlineData("02:00:5e", "'02:00:5e' is not a MAC address")]
+    public void Says_what_was_typed_instead_of_a_mac_address(string? text, string says) =>
+        Assert.StartsWith(says, MacAddress.Parse(text).Error);
 
     [Fact]
     public void Tells_made_up_mac_addresses_from_given_ones()

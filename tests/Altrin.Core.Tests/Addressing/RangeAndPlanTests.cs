@@ -31,7 +31,12 @@ public sealed class RangeAndPlanTests
     [InlineData("192.168.8.20")]
     [InlineData("192.168.8.20-")]
     [InlineData("192.168.8.20 - 192.168.8.30")]
-    public void Refuses_what_is_no_range(string text) => Assert.False(AddressRange.Parse(text).Ok);
+    [InlineData("")]
+    [InlineData(null)]
+    public void Refuses_what_is_no_range(string? text) => Assert.False(AddressRange.Parse(text).Ok);
+
+    [Fact]
+    public void Says_what_was_typed_instead_of_a_range() => Assert.StartsWith("'192.168.8.20'", AddressRange.Parse("192.168.8.20").Error);
 
     [Fact]
     public void Carving_leaves_everything_else_and_nothing_twice() =>
@@ -55,6 +60,7 @@ public sealed class RangeAndPlanTests
             Assert.Equal(ours.IsSupersetOf(theirs), a.Contains(b));
             Assert.Equal(ours.Intersect(theirs).Order(), a.Intersect(b) is { } shared ? Set(shared).Order() : []);
             Assert.Equal(ours.Except(theirs).Order(), a.Outside(b).SelectMany(Set));
+            Assert.All(a.Outside(b), left => Assert.True(left.Count >= 1));
             Assert.Equal((a.First, a.Last).CompareTo((b.First, b.Last)), a.CompareTo(b));
             Assert.Equal(a, AddressRange.Parse(a.ToString()).Value);
             Assert.Equal(ours.Except(theirs).Order().Select(x => (Ipv4Address?)x).FirstOrDefault(), a.FirstFree(theirs));

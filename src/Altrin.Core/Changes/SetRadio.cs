@@ -1,0 +1,72 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Changes;
+
+/// <summary>Sets members of one radio of a box.</summary>
+public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Setting) : Change
+{
+    private static readonly Dictionary<string, Setting> Settings = new(StringComparer.Ordinal)
+    {
+        [nameof(RadioSetting.On)] = Changes.Setting.RadioOn,
+        [nameof(RadioSetting.Name)] = Changes.Setting.WifiName,
+        [nameof(RadioSetting.Security)] = Changes.Setting.WifiSecurity,
+        [nameof(RadioSetting.Password)] = Changes.Setting.WifiPassword,
+        [nameof(RadioSetting.Channel)] = Changes.Setting.Channel,
+        [nameof(RadioSetting.WidthMhz)] = Changes.Setting.ChannelWidth,
+        [nameof(RadioSetting.Hidden)] = Changes.Setting.HiddenName,
+        [nameof(RadioSetting.ProtectsFrames)] = Changes.Setting.FrameProtection,
+        [nameof(RadioSetting.WdsPeers)] = Changes.Setting.WdsPeers,
+    };
+
+    /// <summary>What makes one setting of a radio into another.</summary>
+    public static SetRadio Between(string box, RadioSetting from, RadioSetting to) =>
+        new(box, from.Radio, Partial<RadioSetting>.Between(from, to));
+
+    /// <inheritdoc/>
+    public override Parsed<SetUp> ApplyTo(Design design) => Edit.Mode<BoxMode>(design, Box, "radio", mode =>
+        {
+            if (mode.Radios.FirstOrDefault(r => r.Radio == Radio) is not { } there)
+            {
+                return Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no radio '{Ipv4Address.Shown(Radio)}' in its present mode.");
+            }
+            var set = Setting.On(there);
+            var band = design.Box(Box)!.Profile.Radios.FirstOrDefault(r => r.Id == Radio)?.Band ?? default;
+            if (
+                (
+                    PageChecks.WrongNetworkName(set.Name)
+                    ?? PageChecks.WrongKeyReference(set.Password)
+                    ?? PageChecks.WrongChannel(band, set.Channel, set.WidthMhz)
+                    ?? PageChecks.WrongPeers(design, set.WdsPeers)
+                ) is
+                { } wrong
+            )
+            {
+                return Parsed<BoxMode>.Fail(wrong);
+            }
+            set = set.Security == WifiSecurity.Open ? set with { Password = null } : set;
+            return mode.WithRadios([.. mode.Radios.Select(r => r.Radio == Radio ? set : r)]);
+        });
+
+    /// <inheritdoc/>
+    public override string Describe(Design design)
+    {
+        if (design.Mode(Box)?.Radios.FirstOrDefault(r => r.Radio == Radio) is not { } there)
+        {
+            return $"A radio of {design.NameOf(Box)} is set";
+        }
+        var set = Setting.On(there);
+        return set.On ? $"{design.NameOf(Box)} sends \"{set.Name}\"" : $"A radio of {design.NameOf(Box)} goes off";
+    }
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Subjects() => [Box];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(Design design) =>
+        [
+            .. Setting.Given.Select(m => new Touch(Settings[m], Box, Radio)),
+            // An open network has no password.
+            .. Setting.Gives(nameof(RadioSetting.Security)) ? [new Touch(Changes.Setting.WifiPassword, Box, Radio)] : (Touch[])[],
+        ];
+}

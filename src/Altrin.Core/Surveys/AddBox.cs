@@ -1,0 +1,89 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Surveys;
+
+/// <summary>
+/// Notes a piece of gear by its kind on the shelf. A gateway is taken to be in use at the line; anything else lies on the shelf until it
+/// is said to be in use.
+/// </summary>
+/// <param name="Name">What the installer calls it.</param>
+/// <param name="ShelfId">Its kind.</param>
+public sealed record AddBox(string Name, string ShelfId) : Correction
+{
+    /// <summary>Its id; empty to have one made of its name.</summary>
+    public string Id { get; init; } = "";
+
+    /// <summary>MAC address on its label; null where not read.</summary>
+    public MacAddress? Mac { get; init; }
+
+    /// <summary>MAC address of its WAN side; null where not read.</summary>
+    public MacAddress? WanMac { get; init; }
+
+    /// <summary>Where it stands, or lies while it is not in use; null where not noted.</summary>
+    public string? Place { get; init; }
+
+    /// <summary>What lives in it beside the internet.</summary>
+    public IReadOnlyList<LineService> Holds { get; init; } = [];
+
+    /// <summary>What stands on its label.</summary>
+    public LabelFacts Label { get; init; } = LabelFacts.Empty;
+
+    /// <summary>Whether it is in use; null for what is usual of its kind.</summary>
+    public bool? InUse { get; init; }
+
+    /// <inheritdoc/>
+    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
+    {
+        if (shelf.Find(ShelfId) is not { } profile)
+        {
+            return Parsed<HomeFile>.Fail($"There is no '{Ipv4Address.Shown(ShelfId)}' on the shelf.");
+        }
+        if (
+            (
+                Given.WrongName(Name)
+                ?? (Id.Length > 0 ? Given.WrongNewId(home.Site, Id) : null)
+                ?? Given.WrongPlace(home.Site, Place)
+                ?? Given.WrongLabel(Label)
+                ?? Given.WrongMac(home.Site, null, Mac, WanMac, Label.RadioMac)
+                ?? (home.Site.Boxes.Count >= Site.MostBoxes ? $"At most {Site.MostBoxes:#,0} boxes are kept." : null)
+            ) is
+            { } wrong
+        )
+        {
+            return Parsed<HomeFile>.Fail(wrong);
+        }
+        var id = Id.Length > 0 ? Id : Slugs.Of(Name, home.Site.Uses, "box");
+        var box = new Box(id, Name.Trim(), profile, Mac, WanMac)
+        {
+            Holds = [.. Holds.Distinct().Order()],
+            Label = Label,
+            Place = Place,
+        };
+        var isHandOff = home.Site.Service.HandOff is null && profile.Kind == BoxKind.Gateway;
+        var site = home.Site with
+        {
+            Boxes = [.. home.Site.Boxes, box],
+            Service = isHandOff ? home.Site.Service with { HandOff = box.Id } : home.Site.Service,
+        };
+        var noted = home.With(site);
+        return InUse ?? isHandOff ? noted.InEach(d => FirstUse.Of(d, box, Place)) : noted;
+    }
+
+    /// <inheritdoc/>
+    public override string Describe(HomeFile home) => $"{Name} is noted";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf)
+    {
+        var id = Id.Length > 0 ? Id : Slugs.Of(Name, home.Site.Uses, "box");
+        return
+        [
+            new(Setting.Box, id),
+            new(Setting.InUse, id),
+            new(Setting.Service, "", nameof(ServiceFacts.HandOff)),
+            .. Given.NewCables(home, ApplyTo(home, shelf)),
+        ];
+    }
+}

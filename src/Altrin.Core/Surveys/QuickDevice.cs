@@ -1,0 +1,144 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Surveys;
+
+/// <summary>"Printer, study, cable, 192.168.8.50".</summary>
+public static class QuickDevice
+{
+    /// <summary>Words by which a device is known; the first that fits counts.</summary>
+    private static readonly (string Word, DeviceKind Kind)[] Kinds =
+    [
+        ("telephone", DeviceKind.Phone),
+        ("phone", DeviceKind.Phone),
+        ("mobile", DeviceKind.Phone),
+        ("tablet", DeviceKind.Tablet),
+        ("reader", DeviceKind.Tablet),
+        ("laptop", DeviceKind.Laptop),
+        ("notebook", DeviceKind.Laptop),
+        ("printer", DeviceKind.Printer),
+        ("scanner", DeviceKind.Printer),
+        ("recorder", DeviceKind.Recorder),
+        ("camera", DeviceKind.Recorder),
+        ("doorbell", DeviceKind.Recorder),
+        ("television", DeviceKind.Television),
+        ("tv", DeviceKind.Television),
+        ("projector", DeviceKind.Television),
+        ("console", DeviceKind.Console),
+        ("game", DeviceKind.Console),
+        ("heating", DeviceKind.Controller),
+        ("boiler", DeviceKind.Controller),
+        ("thermostat", DeviceKind.Controller),
+        ("controller", DeviceKind.Controller),
+        ("alarm", DeviceKind.Controller),
+        ("door", DeviceKind.Controller),
+        ("kiln", DeviceKind.Controller),
+        ("inverter", DeviceKind.Controller),
+        ("storage", DeviceKind.Storage),
+        ("nas", DeviceKind.Storage),
+        ("backup", DeviceKind.Storage),
+        ("computer", DeviceKind.Computer),
+        ("desktop", DeviceKind.Computer),
+        ("pc", DeviceKind.Computer),
+    ];
+
+    /// <summary>What a device is, by a word of its name.</summary>
+    public static DeviceKind KindOf(string name)
+    {
+        var words = string.Concat(name.ToLowerInvariant().Select(c => char.IsLetter(c) ? c : ' '))
+            .Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        return
+            Kinds.FirstOrDefault(k =>
+                words.Any(w =>
+                    k.Word.Length < 4
+                        ? w == k.Word
+                        : w.StartsWith(k.Word, StringComparison.Ordinal) || w.EndsWith(k.Word, StringComparison.Ordinal)
+                )
+            )
+                is { Word: not null } found
+            ? found.Kind
+            : DeviceKind.Other;
+    }
+
+    internal static IReadOnlyList<Correction>? Read(HomeFile home, QuickWords words)
+    {
+        if (words.Name("a name") is not { } name)
+        {
+            return null;
+        }
+        var device = new Device("", name, KindOf(name), null);
+        HostAddress address = new Automatic();
+        bool? cable = null;
+        var bands = new List<RadioBand>();
+        words.Rest(
+            "a place, cable or wifi, a band such as 2.4, a MAC address, an address, or what it is may stand here",
+            text =>
+                QuickWords.Mac(text) is not { } read ? null
+                : !read.Ok ? Parsed<string>.Fail(read.Error)
+                : QuickGear.Then(
+                    () => device = device with { Mac = read.Value },
+                    read.Value.IsLocallyAdministered ? "MAC address, private: it may change" : "MAC address"
+                ),
+            text => Bands(text) is { Count: > 0 } found ? QuickGear.Then(() => bands.AddRange(found), "bands that it knows") : null,
+            text =>
+                QuickGear.Address(text) is not { } read ? null
+                : !read.Ok ? Parsed<string>.Fail(read.Error)
+                : QuickGear.Then(() => address = Typed(home.Site, read.Value), "typed address"),
+            text =>
+                QuickWords.Is(text, "cable", "wired", "cabled") ? QuickGear.Then(() => cable = true, "on a cable")
+                : QuickWords.Is(text, "wifi", "wi-fi", "wireless") ? QuickGear.Then(() => cable = false, "on Wi-Fi")
+                : null,
+            text =>
+                QuickWords.Is(text, "fixed") ? Parsed<string>.Fail("A fixed address is typed as it is, such as 192.168.8.50.")
+                : QuickWords.Is(text, "automatic") ? QuickWords.Means("asks for its address")
+                : null,
+            text =>
+                QuickWords.PlaceIn(home.Site, text) is { } place
+                    ? QuickGear.Then(() => device = device with { Place = place.Id }, $"in {place.Name}")
+                    : null,
+            text =>
+                KindOf(text) is not DeviceKind.Other and var kind
+                    ? QuickGear.Then(() => device = device with { Kind = kind }, "what it is")
+                    : null
+        );
+        device = device with { Bands = [.. bands.Distinct().Order()], HasSocket = cable == true ? Known.Yes : Known.Unknown };
+        return words.Error is not null ? null : [new AddDevice(device, address, cable)];
+    }
+
+    /// <summary>
+    /// A typed address, with the box at the line as gateway and DNS server, as such devices are usually set (common practice).
+    /// </summary>
+    public static Fixed Typed(Site site, InterfaceAddress address)
+    {
+        var gateway =
+            site.Boxes.FirstOrDefault(b => b.Id == site.Service.HandOff)?.FactoryAddress is { } own && address.Subnet.Contains(own.Address)
+                ? own.Address
+                : (Ipv4Address?)null;
+        return new(address, gateway, gateway is { } names ? [names] : []);
+    }
+
+    private static List<RadioBand> Bands(string text)
+    {
+        var found = new List<RadioBand>();
+        foreach (
+            var word in text.ToLowerInvariant()
+                .Replace("ghz", "", StringComparison.Ordinal)
+                .Split([' ', '+', '/', '&'], StringSplitOptions.RemoveEmptyEntries)
+        )
+        {
+            RadioBand? band = word switch
+            {
+                "2.4" or "2" => RadioBand.Ghz2,
+                "5" => RadioBand.Ghz5,
+                "6" => RadioBand.Ghz6,
+                _ => null,
+            };
+            if (band is null)
+            {
+                return [];
+            }
+            found.Add(band.Value);
+        }
+        return found;
+    }
+}

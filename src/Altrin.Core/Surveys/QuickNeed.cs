@@ -1,0 +1,109 @@
+using System.Globalization;
+using System.Text.RegularExpressions;
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Surveys;
+
+/// <summary>"Recorder, outside 8000", "Printer, found", "Study, calls", "guests", "telephone".</summary>
+internal static partial class QuickNeed
+{
+    public static IReadOnlyList<Correction>? Read(HomeFile home, QuickWords words)
+    {
+        if (words.Name("a device, a place, guests, name, telephone or alarm") is not { } subject)
+        {
+            return null;
+        }
+        var needs = new List<Need>();
+        if (QuickWords.Is(subject, "guests", "guests apart"))
+        {
+            needs.Add(new GuestsKeptApart(""));
+            words.Rest("nothing more may stand here");
+        }
+        else if (QuickGear.Service(subject) is { } service)
+        {
+            needs.Add(new ServiceLives("", service));
+            words.Rest("nothing more may stand here");
+        }
+        else if (QuickWords.Is(subject, "name", "keep name", "same name"))
+        {
+            words.Rest("nothing more may stand here");
+            if (
+                home.Site.Boxes.FirstOrDefault(b => b.Id == home.Site.Service.HandOff) is { } box
+                && home
+                    .SetUps.FirstOrDefault(s => s.Name == StartPlan.Found)
+                    ?.Boxes.FirstOrDefault(b => b.Box == box.Id)
+                    ?.Mode.Radios.FirstOrDefault(r => r.On)
+                    is { } radio
+            )
+            {
+                needs.Add(new KeepsNameAndPassword("", radio.Name, radio.Security, radio.Password));
+            }
+            else
+            {
+                words.Fail("The box at the line sends no name yet.", 1);
+            }
+        }
+        else if (
+            home.Site.Devices.FirstOrDefault(d => string.Equals(d.Name, subject, StringComparison.OrdinalIgnoreCase) || d.Id == subject) is
+            { } device
+        )
+        {
+            words.Rest(
+                "outside and a port, found, server, delay or online may stand here",
+                text =>
+                    Outside().Match(text) is { Success: true } m
+                        ? QuickGear.Then(
+                            () =>
+                                needs.Add(
+                                    new ReachFromOutside(
+                                        "",
+                                        device.Id,
+                                        m.Groups[2].Value.Equals("udp", StringComparison.OrdinalIgnoreCase) ? Protocol.Udp : Protocol.Tcp,
+                                        int.Parse(m.Groups[1].ValueSpan, CultureInfo.InvariantCulture),
+                                        false
+                                    )
+                                ),
+                            "reached from outside"
+                        )
+                        : null,
+                text =>
+                    QuickWords.Is(text, "found")
+                        ? QuickGear.Then(() => needs.Add(new FoundByOthers("", device.Id)), "found by every device")
+                        : null,
+                text =>
+                    QuickWords.Is(text, "server", "served")
+                        ? QuickGear.Then(() => needs.Add(new LocalServer("", device.Id)), "reached by every device of the home")
+                        : null,
+                text =>
+                    QuickWords.Is(text, "delay", "low delay", "game", "calls")
+                        ? QuickGear.Then(() => needs.Add(new LittleDelay("", device.Id)), "little delay")
+                        : null,
+                text =>
+                    QuickWords.Is(text, "online")
+                        ? QuickGear.Then(() => needs.Add(new StaysOnline("", device.Id)), "online during the work")
+                        : null
+            );
+            if (needs.Count == 0)
+            {
+                words.Fail($"What is asked of {device.Name}? Such as outside 8000, found, server, delay or online.", 1);
+            }
+        }
+        else if (QuickWords.PlaceIn(home.Site, subject) is { } place)
+        {
+            words.Rest("calls may stand here", text => QuickWords.Is(text, "calls") ? QuickWords.Means("calls over Wi-Fi") : null);
+            needs.Add(new CallsInPlace("", place.Id));
+        }
+        else
+        {
+            words.Fail(
+                $"'{Ipv4Address.Shown(subject)}' is neither a device nor a place of this home, nor guests, name, telephone, television or alarm.",
+                1
+            );
+        }
+        return words.Error is not null ? null : [.. needs.Select(n => new SetNeed(n))];
+    }
+
+    [GeneratedRegex(@"^(?:outside|port|reached)\s*(\d{1,5})\s*(tcp|udp)?$", RegexOptions.NonBacktracking | RegexOptions.IgnoreCase)]
+    private static partial Regex Outside();
+}
