@@ -3,6 +3,7 @@ using System.Text.Json;
 using Altrin.Core.Addressing;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
+using Altrin.Core.Packets;
 using Altrin.Formats;
 
 namespace Altrin.Cli;

@@ -1,6 +1,7 @@
 using Altrin.Core.Facts;
 using Altrin.Core.Findings;
 using Altrin.Core.Networks;
+using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 using Spectre.Console;
 

@@ -1,6 +1,7 @@
 using Altrin.Core.Exchanges;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
+using Altrin.Core.Packets;
 
 namespace Altrin.Formats;
 

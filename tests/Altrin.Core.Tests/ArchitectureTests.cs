@@ -1,7 +1,7 @@
 using System.Reflection;
 using System.Text.RegularExpressions;
-using Altrin.Core.Facts;
 using Altrin.Core.Findings;
+using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 using NetArchTest.Rules;
 

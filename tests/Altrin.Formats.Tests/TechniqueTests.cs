@@ -1,5 +1,5 @@
-using Altrin.Core.Facts;
 using Altrin.Core.Findings;
+using Altrin.Core.Packets;
 
 namespace Altrin.Formats.Tests;
 

@@ -1,5 +1,6 @@
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
+using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Exchanges;

@@ -1,5 +1,6 @@
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
+using Altrin.Core.Packets;
 
 namespace Altrin.Core.Exchanges;
 

@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
+using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;
@@ -159,24 +160,6 @@ public sealed record AddressFact(
     IReadOnlyList<Ipv4Address> DnsServers,
     IReadOnlyList<string> Servers
 );
-
-/// <summary>One address that two hosts of one segment hold or may come to hold.</summary>
-/// <param name="Segment">Where.</param>
-/// <param name="Address">Which.</param>
-/// <param name="Holders">Hosts that hold it for certain, by id.</param>
-/// <param name="Pool">The server whose pool holds it too; null for a certain duplicate.</param>
-/// <param name="Guarded">Whether a host tries the address before it is used twice: it holds for as long as its holder is on and
-/// answers.</param>
-public sealed record ConflictFact(string Segment, Ipv4Address Address, IReadOnlyList<string> Holders, string? Pool, bool Guarded);
-
-/// <summary>A router whose sides share addresses.</summary>
-/// <param name="Router">The router.</param>
-/// <param name="Outer">Subnet on its WAN side.</param>
-/// <param name="Inner">Subnet on its LAN side.</param>
-/// <param name="SharedAddress">Its own LAN address, where a host on the WAN side has it too.</param>
-/// <param name="MovedTo">An example of the subnet that the router took for its LAN instead, where it renumbers itself; null where it does
-/// not.</param>
-public sealed record OverlapFact(string Router, Subnet Outer, Subnet Inner, Ipv4Address? SharedAddress, Subnet? MovedTo);
 
 /// <summary>Ordinary internet of a device.</summary>
 /// <param name="Device">The device.</param>

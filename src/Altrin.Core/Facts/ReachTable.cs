@@ -1,4 +1,5 @@
 using Altrin.Core.Networks;
+using Altrin.Core.Packets;
 
 namespace Altrin.Core.Facts;
 

@@ -1,6 +1,6 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
-using Altrin.Core.Facts;
+using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 

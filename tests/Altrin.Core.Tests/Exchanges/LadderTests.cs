@@ -2,6 +2,7 @@ using Altrin.Core.Exchanges;
 using Altrin.Core.Facts;
 using Altrin.Core.Findings;
 using Altrin.Core.Networks;
+using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Exchanges;

@@ -1,7 +1,7 @@
 using System.Text.Json;
 using Altrin.Core.Changes;
-using Altrin.Core.Facts;
 using Altrin.Core.Findings;
+using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Findings;

@@ -1,5 +1,5 @@
-using Altrin.Core.Facts;
 using Altrin.Core.Findings;
+using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Findings;

@@ -1,6 +1,6 @@
 using Altrin.Core.Changes;
-using Altrin.Core.Facts;
 using Altrin.Core.Networks;
+using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;

@@ -1,5 +1,5 @@
 using Altrin.Core.Changes;
-using Altrin.Core.Facts;
+using Altrin.Core.Packets;
 
 namespace Altrin.Core.Findings.Rules;
 

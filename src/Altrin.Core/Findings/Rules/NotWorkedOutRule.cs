@@ -1,4 +1,4 @@
-using Altrin.Core.Facts;
+using Altrin.Core.Packets;
 
 namespace Altrin.Core.Findings.Rules;
 

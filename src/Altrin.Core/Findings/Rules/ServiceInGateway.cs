@@ -1,4 +1,4 @@
-using Altrin.Core.Facts;
+using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;

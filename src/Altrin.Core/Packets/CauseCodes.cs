@@ -1,4 +1,4 @@
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>Codes that facts cite as causes and findings carry, so that a finding can be told which answers it breaks.</summary>
 public static class CauseCodes

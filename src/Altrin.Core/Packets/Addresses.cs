@@ -2,7 +2,7 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>Which address each host has on one way that is followed, as far as that way touches it.</summary>
 internal sealed class Addresses(World world, Choices choices)

@@ -1,6 +1,6 @@
 using System.Text.Json.Serialization;
 
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>The four answers that a fact can give.</summary>
 public enum AnswerKind

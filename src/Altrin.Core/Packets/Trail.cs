@@ -2,7 +2,7 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>What is written down while a way is followed: whom it passed, what was written over in the packet, what stopped it.</summary>
 internal sealed class Trail(World world)

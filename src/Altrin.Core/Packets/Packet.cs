@@ -1,7 +1,7 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>A packet as far as routers look at it.</summary>
 /// <param name="Source">Where it says that it comes from.</param>

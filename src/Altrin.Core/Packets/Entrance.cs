@@ -2,7 +2,7 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>
 /// What a router does with a packet that is for its own address: its forwards, what a device asked it for, its DMZ host, or nothing.

@@ -2,7 +2,7 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>How far a host's packets get, and past whom.</summary>
 /// <param name="Answer">Whether they get to the goal, and the answer back.</param>

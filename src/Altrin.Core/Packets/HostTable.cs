@@ -2,7 +2,7 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>Who holds which address in which segment, and what is wrong with that, one broadcast domain at a time.</summary>
 public sealed class HostTable

@@ -2,7 +2,7 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>
 /// Where a host or router sends a packet: its own subnets, the longest prefix first (RFC 1812), then its default gateway.

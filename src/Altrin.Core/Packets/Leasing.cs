@@ -2,7 +2,7 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>What a DHCP server may give to one asker.</summary>
 /// <param name="Server">Who answers.</param>

@@ -1,7 +1,7 @@
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>
 /// What luck decides on the radio links of a network, and who is behind them: the one place that says so. Which outcome a packet meets is

@@ -1,7 +1,7 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
 
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>
 /// What luck decides on one way. A way is followed again and again, each time with one more of its choices made, until every

@@ -1,7 +1,7 @@
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Facts;
+namespace Altrin.Core.Packets;
 
 /// <summary>What becomes of a packet inside one segment: who takes it, and what lies between.</summary>
 internal sealed class Wire(World world, Choices choices, Addresses addresses, Trail trail, IReadOnlyCollection<Interface> aims)
