@@ -43,15 +43,15 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
         var habit = world.HabitsOf(at.Owner).LoopsBack;
         if (habit == Known.No)
         {
-            return trail.Stop(
+            trail.Stop(
                 at.Owner,
                 Cause.Of(
                     CauseCodes.NoHairpin,
                     $"{world.Name(at.Owner)} has no hairpin NAT: its WAN address is not reached from inside.",
                     at.Owner
                 )
-            )
-                is not null;
+            );
+            return false;
         }
         if (habit == Known.Unknown)
         {
@@ -73,7 +73,9 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
             ? addresses.Of(device)
             : null;
 
-    private bool Closed(string router, int port) =>
+    /// <summary>The router takes nothing on that port: the packet goes no further.</summary>
+    private bool Closed(string router, int port)
+    {
         trail.Stop(
             router,
             Cause.Of(
@@ -81,6 +83,7 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
                 port == 0 ? $"{world.Name(router)} does not answer on that side." : $"{world.Name(router)} does not forward port {port}.",
                 router
             )
-        )
-            is not null;
+        );
+        return false;
+    }
 }

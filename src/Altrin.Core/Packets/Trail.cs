@@ -29,11 +29,10 @@ internal sealed class Trail(World world)
     public Route? HandedOn { get; set; }
 
     /// <summary>Says who stops the way, and why; the one that stopped it first stays the one who did.</summary>
-    public Interface? Stop(string by, Cause cause)
+    public void Stop(string by, Cause cause)
     {
         StopsAt(by);
         Wrong.Add(cause);
-        return null;
     }
 
     /// <summary>Says who stops the way; the one that stopped it first stays the one who did.</summary>

@@ -17,6 +17,7 @@ internal sealed class Walk(World world, Choices choices)
     private readonly Addresses _addresses = new(world, choices);
     private Hop _last;
     private Wire? _wire;
+    private ProviderEdge? _edge;
 
     /// <summary>The need that the connection stands for; null for others.</summary>
     public ReachFromOutside? Need { get; init; }
@@ -32,6 +33,8 @@ internal sealed class Walk(World world, Choices choices)
 
     /// <summary>Hosts at whom forwards on the way are meant to aim.</summary>
     public IReadOnlyCollection<Interface> Aims { get; init; } = [];
+
+    private ProviderEdge Edge => _edge ??= new(world, _addresses, _trail);
 
     /// <summary>A connection from a host to any host of the internet.</summary>
     public (Answer, Route) ToInternet(Interface host) => Connect(host, Provider.Host, world.Internet, null, 0);
@@ -173,7 +176,8 @@ internal sealed class Walk(World world, Choices choices)
         }
         if (_addresses.Of(from) is not { } own)
         {
-            return Stop(from.Owner, world.NoAddress(from)) is not null;
+            Stop(from.Owner, world.NoAddress(from));
+            return false;
         }
         packet = new(own, target, protocol, port);
         return true;
@@ -289,7 +293,7 @@ internal sealed class Walk(World world, Choices choices)
         if (router is not null && !own)
         {
             var established = answer && _trail.Routers.Contains(at.Owner);
-            if (!established && Barred(at, hop.Out, router, packet) is { } barred)
+            if (!established && new Firewall(world, _trail).Bars(at, hop.Out, router) is { } barred)
             {
                 return Stop(at.Owner, barred);
             }
@@ -314,42 +318,7 @@ internal sealed class Walk(World world, Choices choices)
             }
             _trail.Open.Add(passed);
         }
-        // What goes to a neighbour on the line does not pass the provider.
-        if (
-            hop.Out.Segment == PortRef.Street
-            && (hop.ByDefault || hop.Next == World.Own(world.Street).Address)
-            && _addresses.Takers(hop.Out, hop.Next) is var takers
-            && (takers.Count == 0 || takers.Any(t => t.Side == Side.Provider))
-        )
-        {
-            if (world.WrongAtStreet(hop.Out) is { } wrong)
-            {
-                return Stop(hop.Out.Owner, wrong);
-            }
-            if (!answer && at == hop.Out && _trail.Forwarded(at.Owner))
-            {
-                return Stop(
-                    at.Owner,
-                    Cause.Of(
-                        CauseCodes.NoRoute,
-                        $"{Name(at.Owner)} forwards port {packet.Port} to {packet.Target}, and has no route there.",
-                        at.Owner
-                    )
-                );
-            }
-            if (!answer && packet.Source != _addresses.Of(hop.Out))
-            {
-                return Stop(
-                    at.Owner,
-                    Cause.Of(
-                        CauseCodes.NoNat,
-                        $"{Name(at.Owner)} sends {packet.Source} out without NAT, and the provider drops it.",
-                        at.Owner
-                    )
-                );
-            }
-        }
-        return Handed(hop, packet, answer);
+        return Edge.Refuses(hop, at, packet, answer) is { } refused ? Stop(refused.By, refused.Why) : Handed(hop, packet, answer);
     }
 
     /// <summary>Whether the rest of the way is the same as the router's own to the internet.</summary>
@@ -362,47 +331,21 @@ internal sealed class Walk(World world, Choices choices)
         && router.Routes.All(r => !r.To.Contains(packet.Target))
         && world.Sides(at.Owner).All(s => !s.IsInner || !World.Own(s).Subnet.Contains(packet.Target));
 
-    /// <summary>
-    /// What a router drops: connections from outside that were not asked for, and everything between its guests and the others.
-    /// </summary>
-    private Cause? Barred(Interface at, Interface onto, RouterMode router, Packet packet)
-    {
-        var letIn = _trail.Forwarded(at.Owner);
-        return at.Side == Side.Wan && onto.IsInner && router.Nat && !letIn
-                ? Cause.Of(CauseCodes.NotForwarded, $"{Name(at.Owner)} lets in no connection that was not opened from inside.", at.Owner)
-            : (at.Side, onto.Side) is (Side.Guest, Side.Lan) or (Side.Lan, Side.Guest)
-                ? Cause.Of(CauseCodes.GuestsApart, $"{Name(at.Owner)} keeps its guests apart.", at.Owner)
-            : null;
-    }
-
     private Interface? AtProvider(Interface at, ref Packet packet, bool answer)
     {
         if (at == world.Internet)
         {
-            return world.Service is CarrierNat && !answer
-                ? Stop(
-                    PortRef.Street,
-                    Cause.Of(
-                        CauseCodes.CarrierNat,
-                        "Carrier-grade NAT: no connection from outside gets to the home over IPv4.",
-                        PortRef.Street
-                    )
-                )
-                : Beyond(at, world.Street, packet, answer);
+            return Edge.KeepsOut(answer) is { } kept ? Stop(PortRef.Street, kept) : Beyond(at, world.Street, packet, answer);
         }
-        var line = Provider.Own(world.Service);
-        if (line.Subnet.Contains(packet.Target))
+        if (Provider.Own(world.Service).Subnet.Contains(packet.Target))
         {
             return Handed(new(at, packet.Target, false, PortRef.Street), packet, answer);
         }
-        if (SpecialBlock.UseOf(packet.Target) is AddressUse.Private or AddressUse.CarrierShared or AddressUse.LinkLocal)
+        if (ProviderEdge.Drops(packet.Target) is { } dropped)
         {
-            return Stop(PortRef.Street, Cause.Of(CauseCodes.NoRoute, $"The provider carries nothing to {packet.Target}.", PortRef.Street));
+            return Stop(PortRef.Street, dropped);
         }
-        if (world.Service is CarrierNat && !answer)
-        {
-            _trail.Translate(PortRef.Street, ref packet, Provider.CarrierPublic);
-        }
+        Edge.Translate(ref packet, answer);
         return Beyond(at, world.Internet, packet, answer);
     }
 
@@ -422,7 +365,12 @@ internal sealed class Walk(World world, Choices choices)
         return taker;
     }
 
-    private Interface? Stop(string by, Cause cause) => _trail.Stop(by, cause);
+    /// <summary>Ends the way: nothing receives the packet.</summary>
+    private Interface? Stop(string by, Cause cause)
+    {
+        _trail.Stop(by, cause);
+        return null;
+    }
 
     private (Answer, Route) End(Interface from) => _trail.End(from, _addresses.Lost);
 

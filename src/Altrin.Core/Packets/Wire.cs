@@ -63,8 +63,12 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
                     Cause.Of(CauseCodes.GuestsNotIsolated, $"Whether {world.Name(point)} keeps its guests apart was not found out.", point)
                 );
             }
-            return habit != Known.Yes
-                || trail.Stop(point, Cause.Of(CauseCodes.GuestsApart, $"{world.Name(point)} keeps its guests apart.", point)) is not null;
+            if (habit != Known.Yes)
+            {
+                return true;
+            }
+            trail.Stop(point, Cause.Of(CauseCodes.GuestsApart, $"{world.Name(point)} keeps its guests apart.", point));
+            return false;
         }
     }
 
@@ -80,7 +84,8 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
                 ) == 1
             )
             {
-                return trail.Stop(link.Box, strays) is not null;
+                trail.Stop(link.Box, strays);
+                return false;
             }
             if (
                 wanders is not null
@@ -95,7 +100,8 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
                 ) == 1
             )
             {
-                return trail.Stop(link.Box, wanders) is not null;
+                trail.Stop(link.Box, wanders);
+                return false;
             }
             if (untold is not null)
             {
@@ -126,9 +132,11 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
                 addresses.Give(aim, next);
                 return aim;
             }
-            return trail.Stop(outer.Owner, cause);
+            trail.Stop(outer.Owner, cause);
+            return null;
         }
-        return trail.Stop(forwarded || !hop.ByDefault ? outer.Owner : hop.Blame, Silence(hop, packet, forwarded, answer));
+        trail.Stop(forwarded || !hop.ByDefault ? outer.Owner : hop.Blame, Silence(hop, packet, forwarded, answer));
+        return null;
     }
 
     /// <summary>Whether a router hands the packet to whom it forwards it.</summary>
