@@ -1,4 +1,3 @@
-using Altrin.Core.Addressing;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Networks;
@@ -31,10 +30,7 @@ public static class Compiler
     private static Network Build(Design design, Situation situation, Work work)
     {
         var links = LinkLayer.Of(design, situation, work);
-        var modes = design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
-        var settings = design.SetUp.Devices.ToDictionary(d => d.Device, StringComparer.Ordinal);
-        var boxes = design.Site.Boxes.ToDictionary(b => b.Id, StringComparer.Ordinal);
-        var devices = design.Site.Devices.ToDictionary(d => d.Id, StringComparer.Ordinal);
+        var members = new GroupMembers(design, situation, links);
         var loops = links.Loops.ToLookup(l => l.In);
         var cables = links.Cables.ToLookup(c => c.End, c => c.Id);
         var segments = new List<Segment>();
@@ -43,23 +39,19 @@ public static class Compiler
             .RadioLinks.Select(r => (r.Link, r.Frames, r.Rivals, Behind: links.Behind(r.Link)))
             .OrderBy(r => r.Link.Id, StringComparer.Ordinal)
             .ToList();
-        var passing = design
-            .SetUp.Boxes.Where(b => Passer.CableOf(design, b.Box) is not null)
-            .Select(b => b.Box)
-            .ToHashSet(StringComparer.Ordinal);
         foreach (var groups in links.Domains())
         {
             work.Check();
-            var id = IdOf(groups, modes);
+            var id = IdOf(design, groups);
             var linked = groups.Length > 1;
             foreach (var group in groups)
             {
                 segmentOf[group] = id;
             }
-            var servers = groups.Select(ServerOf).OfType<ServerSeat>().ToList();
-            var woken = servers.Count == 0 && linked ? groups.Select(Woken).OfType<ServerSeat>().ToList() : [];
+            var servers = groups.Select(members.ServerOf).OfType<ServerSeat>().ToList();
+            var woken = servers.Count == 0 && linked ? groups.Select(members.Woken).OfType<ServerSeat>().ToList() : [];
             var interfaces = groups
-                .SelectMany(g => InterfacesOf(g, id, linked))
+                .SelectMany(g => members.InterfacesOf(g, id, linked))
                 .Select(i =>
                     woken.Find(w => w.Owner == i.Owner) is { } awake && i.Setting is Automatic
                         ? i with
@@ -82,7 +74,7 @@ public static class Compiler
             segments.Add(
                 new(
                     id,
-                    [.. groups.Where(g => boxes.ContainsKey(g.Owner)).Select(g => g.Owner).Distinct()],
+                    [.. groups.Where(g => design.Box(g.Owner) is not null).Select(g => g.Owner).Distinct()],
                     interfaces,
                     [.. servers, .. woken],
                     [.. groups.SelectMany(g => cables[g]).Order(StringComparer.Ordinal)],
@@ -121,153 +113,13 @@ public static class Compiler
             Parts = segmentOf,
             Unjoined = [.. links.Unjoined.OrderBy(u => u.Box, StringComparer.Ordinal)],
         };
-
-        IEnumerable<Interface> InterfacesOf(Group group, string segment, bool linked)
-        {
-            if (group.Vlan != 0)
-            {
-                return [];
-            }
-            if (group.Owner == PortRef.Street)
-            {
-                return [new(group.Owner, Side.Provider, segment, linked, new Fixed(Provider.Own(design.Site.Service), null, []), null)];
-            }
-            if (group.Owner == Laptop.Id)
-            {
-                return
-                [
-                    new(group.Owner, Side.Laptop, segment, linked, situation.Laptop!.Address, null)
-                    {
-                        GuestOf = links.GuestOf(group.Owner),
-                    },
-                ];
-            }
-            if (settings.TryGetValue(group.Owner, out var device))
-            {
-                return
-                [
-                    new(group.Owner, Side.Device, segment, linked, AtLine(segment, group.Owner, device.Address), devices[group.Owner].Mac)
-                    {
-                        KeptOff = KeptOff(segment, group.Owner),
-                        GuestOf = links.GuestOf(group.Owner),
-                        ChecksLease = devices[group.Owner].ChecksLease,
-                    },
-                ];
-            }
-            var box = boxes[group.Owner];
-            return (modes[group.Owner], group.Wan) switch
-            {
-                (RouterMode { Guest: { } guest }, _) when group.Guest =>
-                [
-                    new(box.Id, Side.Guest, segment, linked, new Fixed(guest.Lan, null, []), box.Mac),
-                ],
-                // A fixed public address that is passed on is with the box that got it.
-                (RouterMode { Wan: Fixed }, true) when segment == PortRef.Street && passing.Contains(box.Id) =>
-                [
-                    new(box.Id, Side.Wan, segment, false, new Automatic(), box.WanMac),
-                ],
-                (RouterMode router, true) =>
-                [
-                    new(box.Id, Side.Wan, segment, linked, AtLine(segment, box.Id, router.Wan), router.Line.Mac ?? box.WanMac)
-                    {
-                        KeptOff = KeptOff(segment, box.Id),
-                        ChecksLease = box.Profile.Habits.ChecksLease,
-                    },
-                ],
-                (RouterMode router, false) => [new(box.Id, Side.Lan, segment, linked, new Fixed(router.Lan, null, []), box.Mac)],
-                (AccessPointMode point, false) =>
-                [
-                    new(box.Id, Side.Page, segment, linked, point.Page, box.Mac) { ChecksLease = box.Profile.Habits.ChecksLease },
-                ],
-                (RepeaterMode repeater, _) =>
-                [
-                    new(box.Id, Side.Page, segment, linked, repeater.Page, box.Mac) { ChecksLease = box.Profile.Habits.ChecksLease },
-                ],
-                (WirelessBridgeMode bridge, _) =>
-                [
-                    new(box.Id, Side.Page, segment, linked, bridge.Page, box.Mac) { ChecksLease = box.Profile.Habits.ChecksLease },
-                ],
-                (SwitchMode { Page: { } page }, _) =>
-                [
-                    new(box.Id, Side.Page, segment, linked, page, box.Mac) { ChecksLease = box.Profile.Habits.ChecksLease },
-                ],
-                _ => [],
-            };
-        }
-
-        LineFault? KeptOff(string segment, string owner) => segment == PortRef.Street ? Line.Keeps(design, owner) : null;
-
-        // A box to which a gateway passes a fixed public address is handed it.
-        HostAddress AtLine(string segment, string owner, HostAddress typed) =>
-            typed is Automatic && segment == PortRef.Street && design.Site.Service is PublicFixed given && Passer.HandsTo(design, owner)
-                ? new Fixed(given.Address, given.Gateway, given.DnsServers.Count > 0 ? given.DnsServers : [Provider.Names])
-                : typed;
-
-        ServerSeat? ServerOf(Group group) =>
-            // A gateway that passes its address on goes out by the same one, and asks for no lease of its own.
-            group.Owner == PortRef.Street
-                ? Provider.Server(design.Site.Service) is { } line
-                    ? line with
-                    {
-                        Leases = line.Leases + passing.Count,
-                    }
-                    : null
-                : group.Guest && modes.GetValueOrDefault(group.Owner) is RouterMode { Guest: { } guest }
-                    ? new(
-                        GuestId.Of(group.Owner),
-                        guest.Pool,
-                        guest.Lan.PrefixLength,
-                        guest.Lan.Address,
-                        guest.Lan.Address,
-                        [guest.Lan.Address],
-                        [],
-                        null
-                    )
-                    {
-                        ChecksOffer = boxes[group.Owner].Profile.Habits.ChecksOffer,
-                    }
-                    : !group.Wan && modes.GetValueOrDefault(group.Owner) is RouterMode { Server.On: true } router
-                        ? Seat(group.Owner, router.Lan, router.Server, boxes[group.Owner].Profile.Habits)
-                        : null;
-
-        // In access-point mode a box that serves when alone falls back to its factory address and pool (common practice).
-        ServerSeat? Woken(Group group) =>
-            group is { Wan: false, Vlan: 0 }
-            && modes.GetValueOrDefault(group.Owner) is AccessPointMode
-            && boxes[group.Owner]
-                is { FactoryAddress: { } own, Profile: { Habits: { ServesWhenAlone: Known.Yes } habits, FactoryPool: { } pool } }
-                ? new(group.Owner, pool, own.PrefixLength, own.Address, own.Address, [own.Address], [], null)
-                {
-                    ChecksOffer = habits.ChecksOffer,
-                    Woke = true,
-                }
-                : null;
     }
-
-    private static ServerSeat Seat(string owner, InterfaceAddress lan, DhcpServerSetting server, BoxHabits habits) =>
-        new(
-            owner,
-            server.Pool,
-            lan.PrefixLength,
-            lan.Address,
-            server.LeavesOutGateway ? null : server.Gateway ?? lan.Address,
-            server.LeavesOutDns ? []
-                : server.DnsServers is { Count: > 0 } given ? given
-                : [lan.Address],
-            server.Reservations,
-            null
-        )
-        {
-            LeaseMinutes = server.LeaseMinutes ?? DhcpServerSetting.UsualLeaseMinutes,
-            Domain = server.Domain,
-            ChecksOffer = habits.ChecksOffer,
-        };
 
     /// <summary>
     /// Named after what stays when other things are plugged in: the street, else a router with its LAN side here,
     /// else another box, else a device.
     /// </summary>
-    private static string IdOf(Group[] groups, Dictionary<string, BoxMode> modes)
+    private static string IdOf(Design design, Group[] groups)
     {
         var best = groups.MinBy(
             g => (Rank(g), g.Owner),
@@ -282,7 +134,7 @@ public static class Compiler
 
         int Rank(Group group) =>
             group.Owner == PortRef.Street ? 0
-            : !modes.TryGetValue(group.Owner, out var mode) ? 3
+            : design.Mode(group.Owner) is not { } mode ? 3
             : group.Wan ? 4
             : mode is RouterMode ? 1
             : 2;
