@@ -5,7 +5,6 @@ using Altrin.Core.Surveys;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 
 namespace Altrin.Web;
 
@@ -34,32 +33,21 @@ internal static class HeadRoutes
     public static string Tab(string? tab) => tab is { Length: > 0 and <= 40 } ? tab : "unnamed";
 
     /// <summary>Commits another home as the new head, if the head is still the one that the caller saw.</summary>
-    /// <param name="id">The job.</param>
+    /// <param name="asked">The request.</param>
     /// <param name="setUp">The set-up to answer with.</param>
-    /// <param name="store">Jobs.</param>
-    /// <param name="proofs">Works out what is answered.</param>
-    /// <param name="context">The request.</param>
-    /// <param name="match">Its If-Match.</param>
-    /// <param name="tab">The tab that asks.</param>
     /// <param name="edit">Gives the new home with its label, or the problem.</param>
-    /// <param name="cancel">Stops the work.</param>
     /// <param name="also">Adds what belongs to the new revision, to be saved with it or not at all.</param>
     /// <param name="narrow">Whether the edit carries only what its user touched; one that carries more is never made on top
     /// unasked.</param>
     public static async Task<Results<Ok<JobState>, ProblemHttpResult>> CommitHome(
-        long id,
+        HeadRequest asked,
         string setUp,
-        JobStore store,
-        Proofs proofs,
-        HttpContext context,
-        string? match,
-        string? tab,
         Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit,
-        CancellationToken cancel,
         Action<long>? also = null,
         bool narrow = true
     )
     {
+        var (id, match, tab, store, proofs, context, cancel) = asked;
         if (Version(match, out var version) is { } wrong)
         {
             return wrong;
@@ -70,7 +58,7 @@ internal static class HeadRoutes
         }
         if (head.Job.Version != version)
         {
-            return await Stale(head, setUp, narrow ? await Clashes(id, head, store, context, edit, cancel) : null, proofs, cancel);
+            return await Stale(head, setUp, narrow ? await Clashes(asked, head, edit) : null, proofs, cancel);
         }
         var (done, problem) = edit(head);
         if (done is not var (home, label))
@@ -103,7 +91,7 @@ internal static class HeadRoutes
         var moved = await store.Commit(id, version, prepared.Value, label, Tab(tab), cancel, also);
         if (moved is not HeadMove.Done committed)
         {
-            return await Answer(moved, id, setUp, proofs, context, cancel);
+            return await Answer(moved, asked, setUp);
         }
         proofs.Remember(committed.Head, shown, proof);
         return Ok(committed.Head, shown, proof, context);
@@ -114,17 +102,18 @@ internal static class HeadRoutes
     /// seen, or where the edit could not be made there either: then nothing is known of it.
     /// </summary>
     private static async Task<IReadOnlyList<Clash>?> Clashes(
-        long id,
+        HeadRequest asked,
         JobHead head,
-        JobStore store,
-        HttpContext context,
-        Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit,
-        CancellationToken cancel
+        Func<JobHead, ((HomeFile Home, string Label)? Done, ProblemHttpResult? Problem)> edit
     )
     {
         if (
-            !long.TryParse(context.Request.Headers[BaseHeader].ToString(), NumberStyles.None, CultureInfo.InvariantCulture, out var seen)
-            || await store.Revision(id, seen, cancel) is not { } before
+            !long.TryParse(
+                asked.Context.Request.Headers[BaseHeader].ToString(),
+                NumberStyles.None,
+                CultureInfo.InvariantCulture,
+                out var seen
+            ) || await asked.Store.Revision(asked.Id, seen, asked.Cancel) is not { } before
         )
         {
             return null;
@@ -132,95 +121,52 @@ internal static class HeadRoutes
         return edit(head with { Home = before.Home }).Done is var (mine, _) ? Clash.Between(before.Home, mine, head.Home) : null;
     }
 
-    private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(
-        long id,
-        ChangeRequest request,
-        JobStore store,
-        Proofs proofs,
-        HttpContext context,
-        [FromHeader(Name = "If-Match")] string? match,
-        [FromHeader(Name = TabHeader)] string? tab,
-        CancellationToken cancel
-    ) =>
-        CommitHome(
-            id,
-            request.SetUp,
-            store,
-            proofs,
-            context,
-            match,
-            tab,
-            head =>
+    private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit([AsParameters] HeadRequest asked, ChangeRequest request) =>
+        CommitHome(asked, request.SetUp, head =>
+        {
+            if (head.Home.Design(request.SetUp) is not { } design)
             {
-                if (head.Home.Design(request.SetUp) is not { } design)
-                {
-                    return (null, DesignRoutes.NoSetUp(head.Home, request.SetUp));
-                }
-                var changed = ChangeList.Apply(design, request.Changes);
-                return !changed.Ok ? (null, DesignRoutes.Refused(changed.Error))
-                    : request.Changes.Count == 0 ? (null, Problems.Field("/changes", "nothing", "At least one change is expected."))
-                    : ((head.Home.With(changed.Value.SetUp), ChangeList.Describe(design, request.Changes)), null);
-            },
-            cancel
-        );
+                return (null, DesignRoutes.NoSetUp(head.Home, request.SetUp));
+            }
+            var changed = ChangeList.Apply(design, request.Changes);
+            return !changed.Ok ? (null, DesignRoutes.Refused(changed.Error))
+                : request.Changes.Count == 0 ? (null, Problems.Field("/changes", "nothing", "At least one change is expected."))
+                : ((head.Home.With(changed.Value.SetUp), ChangeList.Describe(design, request.Changes)), null);
+        });
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Undo(
-        long id,
-        JobStore store,
-        Proofs proofs,
-        HttpContext context,
-        [FromHeader(Name = "If-Match")] string? match,
-        [FromHeader(Name = TabHeader)] string? tab,
-        CancellationToken cancel,
+    private static Task<Results<Ok<JobState>, ProblemHttpResult>> Undo(
+        [AsParameters] HeadRequest asked,
         string? setUp = null,
         bool evenOthers = false
-    ) => await Moved(id, store, proofs, context, match, setUp, version => store.Undo(id, version, Tab(tab), evenOthers, cancel), cancel);
+    ) => Moved(asked, setUp, version => asked.Store.Undo(asked.Id, version, Tab(asked.Tab), evenOthers, asked.Cancel));
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Redo(
-        long id,
-        JobStore store,
-        Proofs proofs,
-        HttpContext context,
-        [FromHeader(Name = "If-Match")] string? match,
-        CancellationToken cancel,
-        string? setUp = null
-    ) => await Moved(id, store, proofs, context, match, setUp, version => store.Redo(id, version, cancel), cancel);
+    private static Task<Results<Ok<JobState>, ProblemHttpResult>> Redo([AsParameters] HeadRequest asked, string? setUp = null) =>
+        Moved(asked, setUp, version => asked.Store.Redo(asked.Id, version, asked.Cancel));
 
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Moved(
-        long id,
-        JobStore store,
-        Proofs proofs,
-        HttpContext context,
-        string? match,
+        HeadRequest asked,
         string? setUp,
-        Func<long, Task<HeadMove>> move,
-        CancellationToken cancel
+        Func<long, Task<HeadMove>> move
     )
     {
-        if (Version(match, out var version) is { } wrong)
+        if (Version(asked.Match, out var version) is { } wrong)
         {
             return wrong;
         }
         // A stale one does not wait for its turn to write.
-        return await store.Find(id, cancel) is not { } head ? Problems.NoJob(id)
-            : head.Job.Version != version ? await Stale(head, setUp, null, proofs, cancel)
-            : await Answer(await move(version), id, setUp, proofs, context, cancel);
+        return await asked.Store.Find(asked.Id, asked.Cancel) is not { } head ? Problems.NoJob(asked.Id)
+            : head.Job.Version != version ? await Stale(head, setUp, null, asked.Proofs, asked.Cancel)
+            : await Answer(await move(version), asked, setUp);
     }
 
-    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Answer(
-        HeadMove move,
-        long id,
-        string? setUp,
-        Proofs proofs,
-        HttpContext context,
-        CancellationToken cancel
-    )
+    private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Answer(HeadMove move, HeadRequest asked, string? setUp)
     {
+        var (proofs, cancel) = (asked.Proofs, asked.Cancel);
         switch (move)
         {
             case HeadMove.Done done:
                 var shown = Shown(done.Head.Home, setUp);
-                return Ok(done.Head, shown, await proofs.OfKept(done.Head, shown, cancel), context);
+                return Ok(done.Head, shown, await proofs.OfKept(done.Head, shown, cancel), asked.Context);
             case HeadMove.Stale stale:
                 return await Stale(stale.Head, setUp, null, proofs, cancel);
             case HeadMove.OtherTab other:
@@ -240,7 +186,7 @@ internal static class HeadRoutes
                     more: await Head(nothing.Head, setUp, proofs, cancel)
                 );
             default:
-                return Problems.NoJob(id);
+                return Problems.NoJob(asked.Id);
         }
     }
 

@@ -1,13 +1,13 @@
 using System.Globalization;
 using System.Text;
 using Altrin.Core.Addressing;
+using Altrin.Core.Comparisons;
 using Altrin.Core.Facts;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 
 namespace Altrin.Web;
 
@@ -57,20 +57,15 @@ internal static class ReadingRoutes
         : TypedResults.Ok(view);
 
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Keep(
-        long id,
+        [AsParameters] HeadRequest asked,
         KeepRequest request,
-        JobStore store,
-        Proofs proofs,
         ShelfStore shelf,
         SecretStore secrets,
         ReadingStore readings,
-        TimeProvider time,
-        HttpContext context,
-        [FromHeader(Name = "If-Match")] string? match,
-        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
-        CancellationToken cancel
+        TimeProvider time
     )
     {
+        var (id, _, _, store, proofs, context, cancel) = asked;
         if (await store.Find(id, cancel) is not { } now)
         {
             return Problems.NoJob(id);
@@ -148,13 +143,8 @@ internal static class ReadingRoutes
         }
         var here = await shelf.Read(cancel);
         return await HeadRoutes.CommitHome(
-            id,
+            asked,
             request.SetUp,
-            store,
-            proofs,
-            context,
-            match,
-            tab,
             head =>
             {
                 // The home may have moved on: what is accepted must still be offered.
@@ -179,7 +169,6 @@ internal static class ReadingRoutes
                         )
                     );
             },
-            cancel,
             revision =>
             {
                 entity.RevisionId = revision;

@@ -1,13 +1,12 @@
 using System.Text;
+using Altrin.Core.Comparisons;
 using Altrin.Core.Findings;
 using Altrin.Core.Planning;
-using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 
 namespace Altrin.Web;
 
@@ -91,39 +90,23 @@ internal static class SurveyRoutes
     public static Design Found(HomeFile home) => home.Design(StartPlan.Found) ?? new(home.Site, home.Foremost);
 
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Correct(
-        long id,
+        [AsParameters] HeadRequest asked,
         CorrectionRequest request,
-        JobStore store,
-        Proofs proofs,
-        ShelfStore shelf,
-        HttpContext context,
-        [FromHeader(Name = "If-Match")] string? match,
-        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
-        CancellationToken cancel
+        ShelfStore shelf
     )
     {
-        var here = await shelf.Read(cancel);
-        return await HeadRoutes.CommitHome(
-            id,
-            request.SetUp,
-            store,
-            proofs,
-            context,
-            match,
-            tab,
-            head =>
+        var here = await shelf.Read(asked.Cancel);
+        return await HeadRoutes.CommitHome(asked, request.SetUp, head =>
+        {
+            if (request.Corrections.Count == 0)
             {
-                if (request.Corrections.Count == 0)
-                {
-                    return (null, Problems.Field("/corrections", "nothing", "At least one correction is expected."));
-                }
-                var corrected = CorrectionList.Apply(head.Home, here, request.Corrections);
-                return corrected.Ok
-                    ? ((corrected.Value, CorrectionList.Describe(head.Home, request.Corrections)), null)
-                    : (null, Refused(corrected.Error));
-            },
-            cancel
-        );
+                return (null, Problems.Field("/corrections", "nothing", "At least one correction is expected."));
+            }
+            var corrected = CorrectionList.Apply(head.Home, here, request.Corrections);
+            return corrected.Ok
+                ? ((corrected.Value, CorrectionList.Describe(head.Home, request.Corrections)), null)
+                : (null, Refused(corrected.Error));
+        });
     }
 
     private static async Task<Results<Ok<SurveyView>, ProblemHttpResult>> Show(
@@ -180,57 +163,37 @@ internal static class SurveyRoutes
         : TypedResults.Ok(QuickEntry.Read(head.Home, await shelf.Read(cancel), request.List, request.Text).Lines);
 
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Enter(
-        long id,
+        [AsParameters] HeadRequest asked,
         QuickRequest request,
-        JobStore store,
-        Proofs proofs,
-        ShelfStore shelf,
-        HttpContext context,
-        [FromHeader(Name = "If-Match")] string? match,
-        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
-        CancellationToken cancel
+        ShelfStore shelf
     )
     {
         if (TooLong(request.Text) is { } wrong)
         {
             return wrong;
         }
-        var here = await shelf.Read(cancel);
-        return await HeadRoutes.CommitHome(
-            id,
-            StartPlan.Found,
-            store,
-            proofs,
-            context,
-            match,
-            tab,
-            head =>
-            {
-                var read = QuickEntry.Read(head.Home, here, request.List, request.Text);
-                return read.Home is { } home ? ((home, CorrectionList.Describe(head.Home, read.Corrections)), null)
-                    : read.Lines.Count == 0 ? (null, Problems.Field("/text", "nothing", "At least one line is expected."))
-                    : (
+        var here = await shelf.Read(asked.Cancel);
+        return await HeadRoutes.CommitHome(asked, StartPlan.Found, head =>
+        {
+            var read = QuickEntry.Read(head.Home, here, request.List, request.Text);
+            return read.Home is { } home ? ((home, CorrectionList.Describe(head.Home, read.Corrections)), null)
+                : read.Lines.Count == 0 ? (null, Problems.Field("/text", "nothing", "At least one line is expected."))
+                : (
+                    null,
+                    Problems.Of(
+                        StatusCodes.Status422UnprocessableEntity,
+                        "bad-lines",
+                        read.Lines.First(l => l.Error is not null).Error!,
                         null,
-                        Problems.Of(
-                            StatusCodes.Status422UnprocessableEntity,
-                            "bad-lines",
-                            read.Lines.First(l => l.Error is not null).Error!,
-                            null,
-                            [
-                                .. read
-                                    .Lines.Where(l => l.Error is not null)
-                                    .Take(FileError.Most)
-                                    .Select(l => new FileError(
-                                        $"line {l.Line}, column {l.Column}",
-                                        "a line that is not understood",
-                                        l.Error!
-                                    )),
-                            ]
-                        )
-                    );
-            },
-            cancel
-        );
+                        [
+                            .. read
+                                .Lines.Where(l => l.Error is not null)
+                                .Take(FileError.Most)
+                                .Select(l => new FileError($"line {l.Line}, column {l.Column}", "a line that is not understood", l.Error!)),
+                        ]
+                    )
+                );
+        });
     }
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Export(
@@ -249,30 +212,19 @@ internal static class SurveyRoutes
         );
 
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Import(
-        long id,
+        [AsParameters] HeadRequest asked,
         TableRequest request,
-        JobStore store,
-        Proofs proofs,
-        ShelfStore shelf,
-        HttpContext context,
-        [FromHeader(Name = "If-Match")] string? match,
-        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
-        CancellationToken cancel
+        ShelfStore shelf
     )
     {
         if (TooLong(request.Text) is { } wrong)
         {
             return wrong;
         }
-        var here = await shelf.Read(cancel);
+        var here = await shelf.Read(asked.Cancel);
         return await HeadRoutes.CommitHome(
-            id,
+            asked,
             StartPlan.Found,
-            store,
-            proofs,
-            context,
-            match,
-            tab,
             head =>
             {
                 var read = SurveyTables.Read(request.Table, request.Text, head.Home, here);
@@ -289,7 +241,6 @@ internal static class SurveyRoutes
                         )
                     );
             },
-            cancel,
             narrow: false
         );
     }

@@ -3302,6 +3302,7 @@ export interface operations {
             };
             header?: {
                 "If-Match"?: string;
+                "Altrin-Tab"?: string;
             };
             path: {
                 id: number;
