@@ -37,7 +37,7 @@ public sealed class RadioTests : KernelTests
 {
     [Theory]
     [MemberData(nameof(Names))]
-    public Task A_home_joined_by_radio_passed_on_or_tagged_is_as_Altrin_says(string name) => AsAltrinSays(name, FixedDesigns.Radio[name]);
+    public Task A_home_joined_by_radio_passed_on_or_tagged_is_as_Altrin_says(string name) => AsAltrinSays(name, RadioDesigns.All[name]);
 
-    public static TheoryData<string> Names => [.. FixedDesigns.Radio.Keys];
+    public static TheoryData<string> Names => [.. RadioDesigns.All.Keys];
 }
