@@ -1,4 +1,5 @@
 using System.Text;
+using Altrin.Core.Comparisons;
 using Altrin.Core.Facts;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;

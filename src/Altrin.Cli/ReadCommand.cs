@@ -2,6 +2,7 @@ using System.CommandLine;
 using System.Text;
 using System.Text.Json;
 using Altrin.Core.Addressing;
+using Altrin.Core.Comparisons;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using Altrin.Formats;

@@ -2,6 +2,7 @@ using System.Net;
 using System.Net.Sockets;
 using System.Text;
 using Altrin.Core.Addressing;
+using Altrin.Core.Comparisons;
 using Altrin.Core.Readings;
 using Altrin.Data;
 using Altrin.Formats;

@@ -1,4 +1,5 @@
 using System.Globalization;
+using Altrin.Core.Comparisons;
 using Altrin.Core.Exchanges;
 using Altrin.Core.Facts;
 using Altrin.Core.Findings;

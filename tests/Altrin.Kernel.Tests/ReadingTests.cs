@@ -1,6 +1,7 @@
 using System.Buffers.Binary;
 using System.Diagnostics;
 using System.Text.Json;
+using Altrin.Core.Comparisons;
 using Altrin.Core.Networks;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;
@@ -148,7 +149,7 @@ public sealed class ReadingTests : IDisposable
             Assert.Equal(truth, $"{Assert.Single(Read(text).Adapters, a => a.Name == "eth0").Address}");
         }
         Assert.Equal(AddressWay.Leased, Read(Printed("ip", "addr")).Adapters.Single(a => a.Name == "eth0").Way);
-        Assert.Equal("02:00:5e:00:53:20", $"{Core.Readings.Machine.Of(Read(Printed("ip", "addr")))!.Adapter.Mac}");
+        Assert.Equal("02:00:5e:00:53:20", $"{Core.Comparisons.Machine.Of(Read(Printed("ip", "addr")))!.Adapter.Mac}");
 
         var gateway = Data("-4", "route", "show", "default")[0].GetProperty("gateway").GetString();
         foreach (var text in new[] { Printed("ip", "route"), Printed("busybox", "route", "-n") })

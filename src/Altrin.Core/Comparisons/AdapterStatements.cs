@@ -1,10 +1,11 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Packets;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>What the adapter that counts says: its address and how it came by it, its gateway, its DNS servers, its MAC address.</summary>
 internal static class AdapterStatements

@@ -1,8 +1,9 @@
 using Altrin.Core.Changes;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>
 /// What a scan of the air says: which of the home's own networks are heard and as what, what was left on, and who sends beside them.

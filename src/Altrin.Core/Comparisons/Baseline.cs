@@ -1,8 +1,9 @@
 using Altrin.Core.Changes;
 using Altrin.Core.Facts;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>Runs of a speed test in one place by one medium, and what they are worth.</summary>
 /// <param name="Place">Where.</param>

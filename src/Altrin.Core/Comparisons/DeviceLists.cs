@@ -1,7 +1,8 @@
 using Altrin.Core.Addressing;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>An entry of a device list, and who it may be.</summary>
 /// <param name="Mac">Its MAC address.</param>

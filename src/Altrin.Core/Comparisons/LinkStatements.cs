@@ -1,7 +1,8 @@
 using Altrin.Core.Changes;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>What links say: the rate of a cable, and the Wi-Fi in use.</summary>
 internal static class LinkStatements

@@ -2,7 +2,7 @@ using System.Globalization;
 using Altrin.Core.Addressing;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>How a MAC address that was seen belongs to one on a label.</summary>
 public enum KinKind

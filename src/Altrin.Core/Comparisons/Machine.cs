@@ -1,7 +1,8 @@
 using Altrin.Core.Addressing;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>
 /// The adapter of a machine that counts, chosen among virtual and idle ones, with what stands about it in other places of the text.

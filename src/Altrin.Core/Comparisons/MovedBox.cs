@@ -1,8 +1,9 @@
 using System.Globalization;
 using Altrin.Core.Addressing;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>An entry of an address table that may be the box that is looked for.</summary>
 /// <param name="Address">Where it answers; null where the list has no address.</param>

@@ -1,9 +1,10 @@
 using Altrin.Core.Changes;
 using Altrin.Core.Facts;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>What an address table, a device list or a server's leases say: who is there, at which address.</summary>
 internal static class NeighbourStatements

@@ -1,9 +1,10 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Networks;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>How many DHCP servers answer, by a capture or by leases that were asked for again and again.</summary>
 internal static class OfferStatements

@@ -1,9 +1,10 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>
 /// What follows when the address that the outside sees is held against the WAN address of the outermost box of one's own.

@@ -2,7 +2,7 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>A network that was heard in a place, and whose it is.</summary>
 /// <param name="Network">The network.</param>

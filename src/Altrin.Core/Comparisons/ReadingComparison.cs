@@ -2,10 +2,11 @@ using System.Text.Json.Serialization;
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Networks;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>In which place of the home a reading was taken, and when.</summary>
 /// <param name="Place">The id of the place; null where that was not said.</param>
@@ -37,7 +38,7 @@ public sealed record ReadingComparison(
     {
         var at = Standpoint.At(design, seat, work ?? new(CancellationToken.None));
         var known = at is null ? null : seat;
-        var machine = Readings.Machine.Of(reading);
+        var machine = Comparisons.Machine.Of(reading);
         var outside =
             reading.Outside.Count > 0 ? OutsideView.Of(design, at, reading.Outside[^1]) : ((OutsideView View, Statement Statement)?)null;
         return new(
@@ -55,10 +56,10 @@ public sealed record ReadingComparison(
                 ]),
             ],
             outside?.View,
-            Readings.Baseline.Of(
+            Comparisons.Baseline.Of(
                 reading.Runs,
                 design.Site.Service,
-                run => Readings.Baseline.Carries(at, run.By),
+                run => Comparisons.Baseline.Carries(at, run.By),
                 id => design.Site.Place(id)?.Name ?? (id.Length == 0 ? "no place noted" : id)
             )
         );

@@ -2,9 +2,10 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
+using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>What routes and pings say: who stands between the seat and the street, and who answers.</summary>
 internal static class RouteStatements

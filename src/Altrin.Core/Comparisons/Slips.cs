@@ -3,7 +3,7 @@ using Altrin.Core.Facts;
 using Altrin.Core.Findings;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>
 /// Looks for what would explain a reading that disagrees: small slips are made on the recorded home one at a time, and the simulated

@@ -4,7 +4,7 @@ using Altrin.Core.Networks;
 using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>Where a reading was taken, on the simulated network of the set-up that it was taken in.</summary>
 /// <param name="Seen">The network, with the laptop in its place where it stands there.</param>

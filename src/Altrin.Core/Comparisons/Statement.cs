@@ -2,7 +2,7 @@ using System.Text.Json.Serialization;
 using Altrin.Core.Changes;
 using Altrin.Core.Surveys;
 
-namespace Altrin.Core.Readings;
+namespace Altrin.Core.Comparisons;
 
 /// <summary>How what was found stands to what is recorded.</summary>
 public enum Agreement

@@ -1,4 +1,5 @@
 using Altrin.Core.Addressing;
+using Altrin.Core.Comparisons;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using CsCheck;

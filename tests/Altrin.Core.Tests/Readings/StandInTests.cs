@@ -222,8 +222,6 @@ public sealed class StandInTests
             """,
     };
 
-    internal static string Folder => Path.Combine(AppContext.BaseDirectory, "readings");
-
     public static TheoryData<string> All => [.. Expected.Keys];
 
     [Theory]
@@ -231,10 +229,13 @@ public sealed class StandInTests
     public void A_file_says(string file) =>
         Assert.Equal(
             Expected[file].ReplaceLineEndings("\n"),
-            ReadingWords.Of(ReadingText.Read(File.ReadAllText(Path.Combine(Folder, file))).Value)
+            ReadingWords.Of(ReadingText.Read(File.ReadAllText(Path.Combine(StandIns.Folder, file))).Value)
         );
 
     [Fact]
     public void Every_file_is_in_the_table() =>
-        Assert.Equal(Expected.Keys, Directory.GetFiles(Folder, "*.txt").Select(f => Path.GetFileName(f)!).Order(StringComparer.Ordinal));
+        Assert.Equal(
+            Expected.Keys,
+            Directory.GetFiles(StandIns.Folder, "*.txt").Select(f => Path.GetFileName(f)!).Order(StringComparer.Ordinal)
+        );
 }

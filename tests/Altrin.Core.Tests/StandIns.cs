@@ -1,0 +1,8 @@
+namespace Altrin.Core.Tests;
+
+/// <summary>Texts as machines print them, shipped with the project.</summary>
+internal static class StandIns
+{
+    /// <summary>Where they are beside the tests.</summary>
+    public static string Folder => Path.Combine(AppContext.BaseDirectory, "readings");
+}
