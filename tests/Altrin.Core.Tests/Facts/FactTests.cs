@@ -14,6 +14,22 @@ public sealed class FactTests
     private static Home Cascade() =>
         Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Wired("b", "gw/lan2").Wired("c", "in/lan2");
 
+    /// <summary>What is on a router's own wire goes there, not by a route to a subnet of the same size (measured in Linux).</summary>
+    [Theory]
+    [InlineData("192.168.8.0/24", false)]
+    [InlineData("192.168.8.0/23", false)]
+    [InlineData("192.168.8.128/25", true)]
+    public void A_connected_subnet_goes_before_a_route_of_its_size(string to, bool byRoute)
+    {
+        var home = Cascade()
+            .Wired("far", "gw/lan3", "192.168.8.200/24")
+            .Edit<RouterMode>("in", m => m with { Routes = [new(Subnet.Parse(to).Value, Home.At("192.168.8.1"))] });
+        var reach = See(home).Sheet.Reach;
+        string Of(string device) => reach.Classes.Single(c => c.Devices.Contains(device)).Id;
+        var cell = reach.Cells.Single(c => c.From == Of("a") && c.To == Of("far"));
+        Assert.Equal((AnswerKind.Yes, byRoute ? "in gw" : "in"), (cell.Answer.Kind, string.Join(' ', cell.Via)));
+    }
+
     // RFC 3022: each translating router gives the packet another source address on its way out.
     /// <summary>Both lead to the internet, and which of them a device's packets go through is luck.</summary>
     [Fact]

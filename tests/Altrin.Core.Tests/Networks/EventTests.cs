@@ -45,6 +45,20 @@ public sealed class EventTests
         Assert.Equal(AnswerKind.Yes, Internet(later, "a").Kind);
     }
 
+    /// <summary>A lease holds until its last minute, and is over in the minute that it ends (RFC 2131, section 4.4.5).</summary>
+    [Theory]
+    [InlineData(-1, "192.168.8.20")]
+    [InlineData(0, null)]
+    public void A_lease_is_over_in_the_minute_that_it_ends(int after, string? held)
+    {
+        var now = After(House(), new TypeIn("gw", new SwitchDhcpServer("gw", false)), new Save("gw"));
+        var memory = now.Situation.Memory!;
+        var ends = memory.Of("a", Side.Device)!.Leases.Single().EndsAt;
+        var then = now.After(new Wait(ends - memory.Minute + after)).Value;
+        Assert.Equal(held, AddressOf(then, "a"));
+        Assert.Equal(held is not null, See(then).Sheet.Addresses.Single(x => x.Owner == "a").Origin != AddressOrigin.SelfAssigned);
+    }
+
     [Fact]
     public void A_lease_outlives_its_server_until_it_runs_out()
     {

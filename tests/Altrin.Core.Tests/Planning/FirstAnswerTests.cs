@@ -71,6 +71,7 @@ public sealed class FirstAnswerTests
     [InlineData(WifiGeneration.N, WifiSecurity.WpaTkip, 1000, Known.Yes, 300, Worth.Leave, "no protection that holds")]
     [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 100, Known.Yes, 300, Worth.WithCare, "at most about 94")]
     [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 100, Known.Yes, 94, Worth.Good, "Nothing speaks")]
+    [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 100, Known.Yes, 95, Worth.WithCare, "at most about 94")]
     [InlineData(WifiGeneration.Ac, WifiSecurity.Wpa2, 1000, Known.No, 300, Worth.WithCare, "no more updates")]
     public void A_spare_box_is_judged_with_the_reason(
         WifiGeneration generation,
@@ -99,7 +100,7 @@ public sealed class FirstAnswerTests
     }
 
     [Fact]
-    public void Software_that_is_mended_until_a_day_is_judged_on_the_day()
+    public void Firmware_that_is_supported_until_a_day_is_judged_on_the_day()
     {
         var box = Home.WithGateway()
             .Router("r")

@@ -71,6 +71,18 @@ public sealed class ReadingTextTests
         Assert.StartsWith(why, line.Why, StringComparison.Ordinal);
     }
 
+    /// <summary>Only the default route has the mask 0.0.0.0; a row with it and another target is something else.</summary>
+    [Theory]
+    [InlineData("0.0.0.0", 1)]
+    [InlineData("192.168.8.0", 0)]
+    public void A_mask_of_zero_belongs_to_the_default_route(string target, int routes) =>
+        Assert.Equal(
+            routes,
+            Read(
+                $"Network Destination        Netmask          Gateway       Interface  Metric\n{target}          0.0.0.0      192.168.8.1     192.168.8.21     25\n"
+            ).Routes.Count
+        );
+
     [Theory]
     [InlineData(@"C:\Users\a>ipconfig /all")]
     [InlineData("installer@bench:~$ ip addr")]
