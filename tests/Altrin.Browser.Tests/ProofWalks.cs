@@ -3,7 +3,7 @@ using OpenQA.Selenium;
 
 namespace Altrin.Browser.Tests;
 
-/// <summary>The Proof station, part by part, as somebody uses it who wants to be convinced.</summary>
+/// <summary>The Proof station, part by part, as someone uses it who wants to be convinced.</summary>
 public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFixture<Browser>
 {
     private const string Book = "//table[@aria-label='Address book']";

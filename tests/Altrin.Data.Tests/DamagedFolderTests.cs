@@ -120,7 +120,7 @@ public sealed class DamagedFolderTests : DataFolders
     }
 
     [Fact]
-    public async Task Nobody_else_may_read_what_is_kept()
+    public async Task No_one_else_may_read_what_is_kept()
     {
         var folder = await Seeded();
         var backup = Backup.Write(folder, Path.Combine(Root, "private.zip"), Now).Value;

@@ -62,7 +62,7 @@ public sealed class SecretStoreTests : IDisposable
         Assert.Equal(first, await Keep(Planted, "another name"));
         Assert.Equal("wifi-key-2", await Keep("other"));
         Assert.Equal(Planted, await Show(first));
-        Assert.Null(await Show("nobody"));
+        Assert.Null(await Show("missing"));
     }
 
     [Fact]
@@ -96,7 +96,7 @@ public sealed class SecretStoreTests : IDisposable
     }
 
     [Fact]
-    public async Task What_a_design_speaks_of_and_nobody_typed_is_listed_and_can_be_typed()
+    public async Task What_a_design_speaks_of_and_no_one_typed_is_listed_and_can_be_typed()
     {
         var used = new HashSet<string> { "house-key" };
         Assert.Equal(new SecretInfo("house-key", SecretState.NotTyped), Assert.Single(await With(s => s.List(_job, used, Cancel))));

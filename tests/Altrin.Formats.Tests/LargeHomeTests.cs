@@ -46,7 +46,7 @@ public sealed class LargeHomeTests
     }
 
     [Fact]
-    public void Work_that_nobody_waits_for_is_not_begun()
+    public void Work_that_no_one_waits_for_is_not_begun()
     {
         using var gone = new CancellationTokenSource();
         gone.Cancel();
@@ -55,7 +55,7 @@ public sealed class LargeHomeTests
     }
 
     [Fact]
-    public async Task Work_that_was_begun_ends_when_nobody_waits_any_more()
+    public async Task Work_that_was_begun_ends_when_no_one_waits_any_more()
     {
         using var waits = new CancellationTokenSource();
         var begun = new TaskCompletionSource();

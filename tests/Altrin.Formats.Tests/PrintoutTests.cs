@@ -104,7 +104,7 @@ public sealed class PrintoutTests
     [InlineData(PrintoutStyle.Ip, "ip addr", "    inet 169.254.1.1/16 brd 169.254.255.255 scope link eth0\n")]
     [InlineData(PrintoutStyle.Ipconfig, "ipconfig /all", "   Autoconfiguration IPv4 Address. . : 169.254.1.1(Preferred)\n")]
     [InlineData(PrintoutStyle.Ifconfig, "ifconfig", "\tinet 169.254.1.1 netmask 0xffff0000 broadcast 169.254.255.255\n")]
-    public void Whoever_nobody_answers_shows_its_own_address(PrintoutStyle style, string command, string line) =>
+    public void One_that_no_one_answers_shows_its_own_address(PrintoutStyle style, string command, string line) =>
         Assert.Contains(line, At(Home.New().Router("r", server: false).Wired("x", "r/lan1"), "x", style)[command]);
 
     [Theory]

@@ -29,7 +29,7 @@ public sealed class TakeOutTests
             ["192.168.8.5", "fixed", "24", "00:00:5e:00:53:04", "device"],
             new[] { "address", "how", "prefix", "mac", "side" }.Select(h => (string)rows.Single(r => (string)r["id"] == "b")[h])
         );
-        // No spreadsheet computes what somebody was called.
+        // No spreadsheet computes what someone was called.
         Assert.Equal("'=1+1, \"quoted\"\nand two lines", rows.Single(r => (string)r["id"] == "b")["name"]);
     }
 

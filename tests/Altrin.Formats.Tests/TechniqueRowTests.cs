@@ -83,7 +83,7 @@ public sealed class TechniqueRowTests
             ),
             ("one server answers", s => s.Servers("hall-gateway").Length == 1),
             ("one translation", s => s.Proof.Observation.Sheet.Internet.All(i => i.NatBy.Count == 1)),
-            ("somebody passes two boxes or more", s => s.Proof.Observation.Sheet.Internet.Max(i => i.Links.Count) >= 4),
+            ("someone passes two boxes or more", s => s.Proof.Observation.Sheet.Internet.Max(i => i.Links.Count) >= 4),
         ],
         ["t05-repeater"] =
         [

@@ -94,7 +94,7 @@ internal sealed class Comparison
         foreach (var lease in _sheet.Leases)
         {
             var seat = SeatOf(lease.Owner, lease.Side);
-            // A box that woke and serves has a typed address from then on, and asks nobody.
+            // A box that woke and serves has a typed address from then on, and asks no one.
             if (!_built.Offers.TryGetValue(seat, out var heard))
             {
                 Same($"offers to {seat}", lease.Offers.Count, 0);

@@ -107,7 +107,7 @@ public sealed class DhcpTests
     }
 
     [Fact]
-    public void Whoever_comes_too_late_gets_nothing_until_somebody_gives_back()
+    public void One_that_comes_too_late_gets_nothing_until_someone_gives_back()
     {
         Machine.Need();
         var design = House("192.168.8.20-192.168.8.20");

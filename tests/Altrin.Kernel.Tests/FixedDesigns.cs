@@ -149,7 +149,7 @@ internal static class FixedDesigns
     public static IReadOnlyDictionary<string, Design> Traps { get; } =
         new Dictionary<string, Home>
         {
-            ["nobody serves"] = Home.New().Switch("s").Wired("a", "s/lan1").Wired("b", "s/lan2").Wired("c", "s/lan3", "192.168.8.9/24"),
+            ["no one serves"] = Home.New().Switch("s").Wired("a", "s/lan1").Wired("b", "s/lan2").Wired("c", "s/lan3", "192.168.8.9/24"),
             ["two DHCP servers"] = Home.WithGateway()
                 .Router("second", "192.168.8.2/24", "192.168.8.200-192.168.8.210")
                 .Cable("gw/lan1", "second/lan1")
@@ -190,7 +190,7 @@ internal static class FixedDesigns
                 .Cable("s/lan2", "in/wan")
                 .Cable("s/lan3", "in/lan1")
                 .Wired("a", "s/lan4"),
-            ["inner router that routes, and nobody knows the way back"] = Home.WithGateway()
+            ["inner router that routes, and no one knows the way back"] = Home.WithGateway()
                 .Router("in")
                 .Cable("gw/lan1", "in/wan")
                 .Wired("a", "in/lan1")
@@ -217,7 +217,7 @@ internal static class FixedDesigns
                 .Reach("a", 8443)
                 .Edit<RouterMode>("in", m => m with { PortRequests = true })
                 .AsksItself(),
-            ["forward to an address that nobody has"] = Home.WithGateway()
+            ["forward to an address that no one has"] = Home.WithGateway()
                 .Wired("a", "gw/lan1")
                 .Reserve("gw", "a", "192.168.8.5")
                 .Forward("gw", 8443, "192.168.8.6")
@@ -245,7 +245,7 @@ internal static class FixedDesigns
                 .Habits("gw", BoxHabits.NotKnown with { AnswersAcross = Known.Yes })
                 .Wired("a", "s/lan3", "192.168.8.9/24")
                 .Wired("b", "gw/lan1"),
-            ["device before the router, of a service that nobody knows"] = Home.New()
+            ["device before the router, of a service that no one knows"] = Home.New()
                 .Service(new UnknownService(null, null) { Leases = 4 })
                 .Switch("s")
                 .Cable("street", "s/lan1")

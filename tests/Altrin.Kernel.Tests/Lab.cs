@@ -79,7 +79,7 @@ internal sealed class Lab : IDisposable
 
     public MacAddress Mac(Seat seat) => _mac[seat];
 
-    /// <summary>Whether a box does what its profile may say; what nobody found out it does not do.</summary>
+    /// <summary>Whether a box does what its profile may say; what no one found out it does not do.</summary>
     public bool Does(string box, Func<BoxHabits, Known> habit) => Design.Box(box) is { } found && habit(found.Profile.Habits) == Known.Yes;
 
     public RouterMode? Router(string owner) => Design.Mode(owner) as RouterMode;
@@ -186,7 +186,7 @@ internal sealed class Lab : IDisposable
             seat.Device == "eth0" ? "eth0" : string.Create(CultureInfo.InvariantCulture, $"p{joint}-{seat.Device}");
     }
 
-    /// <summary>The kernel tells about links once a second at most: whoever sends earlier sends into nothing.</summary>
+    /// <summary>The kernel tells about links once a second at most: the one that sends earlier sends into nothing.</summary>
     private void AwaitCarrier()
     {
         var linked = Wiring
@@ -245,7 +245,7 @@ internal sealed class Lab : IDisposable
     private bool Sysctl(string owner)
     {
         var routes = Router(owner) is not null || owner == PortRef.Street;
-        // What nobody found out is built as Linux does it unless told otherwise: a router answers across its sides. A port that
+        // What no one found out is built as Linux does it unless told otherwise: a router answers across its sides. A port that
         // stays out of an access point's bridge is a dead end.
         var across = Router(owner) is not null && Design.Box(owner)?.Profile.Habits.AnswersAcross != Known.No;
         var check = Does(owner, h => h.ChecksReversePath);

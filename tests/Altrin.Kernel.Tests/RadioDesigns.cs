@@ -54,7 +54,7 @@ internal static class RadioDesigns
                 .Wired("kiosk", "s/lan3"),
             ["guests by VLAN that a managed switch drops"] = Tagged([new("lan1", 1, [20]), new("lan2", 1, [30])]),
             ["guests by a tag that the router does not know"] = Tagged(null, 30),
-            ["pass-through to nobody"] = Passed(PassKind.Port, "lan3"),
+            ["pass-through to no one"] = Passed(PassKind.Port, "lan3"),
             ["DMZ host that is a router (T11)"] = Home.WithGateway()
                 .Router("main")
                 .Cable("gw/lan1", "main/wan")

@@ -10,7 +10,7 @@ using Altrin.Formats;
 namespace Altrin.Kernel.Tests;
 
 /// <summary>
-/// Readings of what real commands print, taken in a small real network: a router with a DHCP server, a second one that nobody wanted,
+/// Readings of what real commands print, taken in a small real network: a router with a DHCP server, a second one that no one wanted,
 /// a laptop, a provider that shares addresses. Held to what the same system says as data (ip -json), and to what was set.
 /// </summary>
 public sealed class ReadingTests : IDisposable
@@ -212,7 +212,7 @@ public sealed class ReadingTests : IDisposable
         Assert.Equal(Known.No, lost.Arrived);
     }
 
-    /// <summary>Frames as they went over the wire while the laptop asked, with a second server that nobody wanted.</summary>
+    /// <summary>Frames as they went over the wire while the laptop asked, with a second server that no one wanted.</summary>
     [Fact]
     public void A_real_capture_tells_both_servers()
     {

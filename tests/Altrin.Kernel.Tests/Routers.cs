@@ -299,7 +299,7 @@ internal sealed class Routers(Lab lab)
             : null;
     }
 
-    /// <summary>A guest of an access point reaches routers and DHCP servers and nobody else.</summary>
+    /// <summary>A guest of an access point reaches routers and DHCP servers and no one else.</summary>
     private void KeepApart(string owner, string device)
     {
         var routers = string.Join(", ", All.Select(r => lab.Mac(new(r.Owner, "lan"))).Append(lab.Mac(new(PortRef.Street, "line"))));

@@ -6,7 +6,7 @@ using Altrin.Testing;
 
 namespace Altrin.Web.Tests;
 
-/// <summary>Fifty clients at work on ten jobs at once: nobody gets a fault, and what was acknowledged is there.</summary>
+/// <summary>Fifty clients at work on ten jobs at once: no one gets a fault, and what was acknowledged is there.</summary>
 public sealed class ManyClientsTests(RunningServer server) : IClassFixture<RunningServer>
 {
     private const int Clients = 50;

@@ -89,7 +89,7 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
         Problem(
             HttpStatusCode.UnprocessableEntity,
             "refused-correction",
-            await Send(HttpMethod.Post, $"{job}/corrections", """{"setUp":"found","corrections":[{"kind":"remove","id":"nobody"}]}""", 4)
+            await Send(HttpMethod.Post, $"{job}/corrections", """{"setUp":"found","corrections":[{"kind":"remove","id":"missing"}]}""", 4)
         );
         Problem(
             HttpStatusCode.BadRequest,
@@ -209,7 +209,7 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
         }
         Assert.All(everything, text => Assert.DoesNotContain(planted, text, StringComparison.Ordinal));
         Assert.Equal(planted, (string?)(await Send(HttpMethod.Post, $"{job}/secrets/{reference}/shown")).Body!["value"]);
-        Problem(HttpStatusCode.NotFound, "no-secret", await Send(HttpMethod.Post, $"{job}/secrets/nobody/shown"));
+        Problem(HttpStatusCode.NotFound, "no-secret", await Send(HttpMethod.Post, $"{job}/secrets/missing/shown"));
         // The file that was asked for holds it, and a job that is made of it has it too.
         var whole = await Send(HttpMethod.Post, $"{job}/design/with-secrets");
         Assert.Contains(planted, whole.Text, StringComparison.Ordinal);
@@ -224,7 +224,7 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
     [Fact]
     public async Task A_made_key_is_kept_and_a_key_that_is_typed_twice_becomes_one_reference()
     {
-        // A file from elsewhere speaks of a reference whose value nobody typed here.
+        // A file from elsewhere speaks of a reference whose value no one typed here.
         var file = JsonNode.Parse((await Send(HttpMethod.Get, $"{await NewJob(true)}/design")).Text)!;
         file["setUps"]!.AsArray().First(s => (string)s!["name"]! == "found")!["boxes"]!
             .AsArray()

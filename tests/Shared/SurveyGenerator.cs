@@ -41,7 +41,7 @@ public static class SurveyGenerator
             {
                 Access = (AccessKind)dice.Next(8),
                 HandOff = Coin() ? design.Site.Boxes[0].Id : null,
-                Line = design.Site.Service.Line with { Account = Coin() ? "somebody" : null, Password = Coin() ? "line-password" : null },
+                Line = design.Site.Service.Line with { Account = Coin() ? "someone" : null, Password = Coin() ? "line-password" : null },
             },
             Buildings =
             [
@@ -195,7 +195,7 @@ public static class SurveyGenerator
                         Coin() ? 7 : null,
                         (Known)dice.Next(3),
                         Coin() ? new(0x02005E005399UL) : null,
-                        Coin() ? "somebody" : null,
+                        Coin() ? "someone" : null,
                         Coin() ? "line-password" : null
                     )
                 )

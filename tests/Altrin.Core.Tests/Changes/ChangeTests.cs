@@ -34,7 +34,7 @@ public sealed class ChangeTests
     public static TheoryData<Change, string> Refusals =>
         new()
         {
-            { new SetMode("nobody", ModeKind.Router), "no box 'nobody'" },
+            { new SetMode("missing", ModeKind.Router), "no box 'missing'" },
             { new SetMode("sw", ModeKind.Router), "cannot be set to router; it can be switch" },
             { new SetLanAddress("sw", Home.Own("10.0.0.1/24")), "no LAN address of its own" },
             { new SetLanAddress("gw", Home.Own("10.0.0.0/24")), "network address" },
@@ -56,9 +56,9 @@ public sealed class ChangeTests
                 "1 to 32 bytes"
             },
             { new SetRadio("gw", "r5", Home.All(new RadioSetting("r5", true, "a\nb", WifiSecurity.Wpa2, null))), "control characters" },
-            { new SetDeviceAddress("nobody", new Automatic()), "no device 'nobody'" },
+            { new SetDeviceAddress("missing", new Automatic()), "no device 'missing'" },
             { new SetDeviceAddress("a", new Fixed(Home.Own("192.168.8.5/24"), Home.At("255.255.255.255"), [])), "no host can have it" },
-            { new JoinWifi("a", new("nobody", "home", null)), "no box 'nobody'" },
+            { new JoinWifi("a", new("missing", "home", null)), "no box 'missing'" },
             { new SetPageAddress("gw", new Automatic()), "no page address to set" },
             {
                 new Patch(PortRef.Read("gw/lan1"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt),
@@ -103,15 +103,15 @@ public sealed class ChangeTests
                 new Patch(PortRef.Read("gw/lan3"), PortRef.Read("sw/lan1"), CableFacts.NotLookedAt) { Id = "Not An Id" },
                 "is no id of a cable"
             },
-            { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.WdsPeers, ["nobody"])), "no box 'nobody'" },
+            { new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.WdsPeers, ["missing"])), "no box 'missing'" },
             {
-                new SetUplink("in", Home.All(new Uplink("r5", "nobody", "home", WifiSecurity.Wpa2, null, UplinkFrames.Wds))),
-                "no box 'nobody'"
+                new SetUplink("in", Home.All(new Uplink("r5", "missing", "home", WifiSecurity.Wpa2, null, UplinkFrames.Wds))),
+                "no box 'missing'"
             },
             { new SetDnsServers("gw", [.. Enumerable.Range(1, 5).Select(i => Home.At($"192.168.8.{i}"))], false), "At most 4 DNS servers" },
             { new SetCable("nothing", Partial<CableFacts>.With(c => c.LengthMetres, 1)), "no cable 'nothing'" },
             { new SetCable("gw-lan1-in-wan", Partial<CableFacts>.With(c => c.LengthMetres, -1)), "more than 0" },
-            { new PutAway("nobody"), "no box or device 'nobody'" },
+            { new PutAway("missing"), "no box or device 'missing'" },
             { new AcceptFinding("loop(a)", true, new string('x', 501), "A. Name"), "at most 500 characters" },
             { new TakeBackAcceptance("loop(a)"), "is not accepted" },
             { new Unpatch("nothing"), "no cable 'nothing'" },

@@ -97,7 +97,7 @@ public sealed class ReadingComparisonTests
     }
 
     [Fact]
-    public void Nothing_is_compared_where_nobody_said_where_it_was_taken()
+    public void Nothing_is_compared_where_no_one_said_where_it_was_taken()
     {
         var seen = At(House(), null, Adapter("192.168.8.44/24"));
         Assert.Null(seen.Seat);

@@ -57,7 +57,7 @@ public sealed class LadderTests
     }
 
     [Fact]
-    public void Whoever_is_not_answered_asks_four_times_and_goes_without()
+    public void One_that_is_not_answered_asks_four_times_and_goes_without()
     {
         var ladder = LeaseLadder.Of(Seen(Home.New().Router("r", server: false).Wired("x", "r/lan1")), "x")!;
         Assert.Equal([0, 4, 12, 28], ladder.Frames.Where(f => f.Payload is DhcpPayload).Select(f => (int)f.At.TotalSeconds));
@@ -73,7 +73,7 @@ public sealed class LadderTests
     [Theory]
     [InlineData(Known.Yes, 5, 0)]
     [InlineData(Known.No, 0, 0)]
-    public void Whoever_checks_tries_its_address_and_tells_everybody(Known checks, int probes, int tried)
+    public void One_that_checks_tries_its_address_and_tells_everybody(Known checks, int probes, int tried)
     {
         var home = House().Device("a", d => d with { ChecksLease = checks });
         var frames = LeaseLadder.Of(Seen(home), "a")!.Frames;
@@ -93,7 +93,7 @@ public sealed class LadderTests
     }
 
     [Fact]
-    public void Whoever_declines_again_and_again_goes_without()
+    public void One_that_declines_again_and_again_goes_without()
     {
         var home = House().Device("a", d => d with { ChecksLease = Known.Yes }).Reserve("gw", "a", "192.168.8.5");
         var ladder = LeaseLadder.Of(Seen(home), "a")!;
@@ -118,7 +118,7 @@ public sealed class LadderTests
     }
 
     [Fact]
-    public void In_a_ring_nobody_gets_a_lease_and_the_ladder_tells_it_all_the_same()
+    public void In_a_ring_no_one_gets_a_lease_and_the_ladder_tells_it_all_the_same()
     {
         var ladder = LeaseLadder.Of(Seen(House().Switch("s").Cable("gw/lan3", "s/lan1").Cable("gw/lan4", "s/lan2")), "a")!;
         Assert.Equal((AnswerKind.No, CauseCodes.Loop), (ladder.Answer.Kind, ladder.Answer.Causes.Single().Code));
@@ -134,10 +134,10 @@ public sealed class LadderTests
     }
 
     [Fact]
-    public void Nobody_asks_who_is_set_by_hand_or_not_in_use()
+    public void No_one_asks_who_is_set_by_hand_or_not_in_use()
     {
         Assert.Null(LeaseLadder.Of(Seen(House()), "b"));
-        Assert.Null(LeaseLadder.Of(Seen(House()), "nobody"));
+        Assert.Null(LeaseLadder.Of(Seen(House()), "missing"));
         Assert.Null(LeaseLadder.Of(Seen(House().Loose("c")), "c"));
     }
 

@@ -124,10 +124,10 @@ public sealed class SeatTests
         Assert.All(Seats.Of(House), s => Assert.True(Seats.Stand(House, s.Id).Ok, s.Id));
 
     [Theory]
-    [InlineData("nobody", "There is no box or device 'nobody' with an address in this set-up.")]
+    [InlineData("missing", "There is no box or device 'missing' with an address in this set-up.")]
     [InlineData("gw/lan1", "There is a cable in port 1 of gw.")]
     [InlineData("gw/lan9", "There is no port 'gw/lan9'.")]
-    public void Nobody_stands_where_there_is_no_seat(string seat, string why) => Assert.Equal(why, Seats.Stand(House, seat).Error);
+    public void No_one_stands_where_there_is_no_seat(string seat, string why) => Assert.Equal(why, Seats.Stand(House, seat).Error);
 
     [Fact]
     public void A_target_is_a_device_a_box_the_internet_or_an_address()

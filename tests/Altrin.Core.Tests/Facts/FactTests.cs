@@ -122,7 +122,7 @@ public sealed class FactTests
 
     // RFC 3927: a host that no server answers gives itself a link-local address.
     [Fact]
-    public void Nobody_answering_leaves_a_self_assigned_address() =>
+    public void No_one_answering_leaves_a_self_assigned_address() =>
         Assert.Equal(
             AddressOrigin.SelfAssigned,
             See(Home.New().Switch("s").Wired("a", "s/lan1").Wired("b", "s/lan2")).Sheet.Addresses.Single(x => x.Owner == "a").Origin
@@ -190,7 +190,7 @@ public sealed class FactTests
         Assert.Equal(overlaps, See(home).Sheet.Overlaps.Count == 1);
     }
 
-    // A router that renumbers itself goes where nobody is; leases follow it, what is typed by hand does not.
+    // A router that renumbers itself goes where no one is; leases follow it, what is typed by hand does not.
     [Fact]
     public void A_router_that_renumbers_itself_takes_its_leases_along()
     {

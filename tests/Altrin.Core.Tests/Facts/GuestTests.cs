@@ -59,7 +59,7 @@ public sealed class GuestTests
         Assert.Equal(why, Assert.Single(Compiler.Compile(House().Wifi("late", "gw", name, key).Design, Situation.Settled).Refusals).Why);
 
     [Fact]
-    public void Nobody_is_a_guest_while_the_radios_are_off()
+    public void No_one_is_a_guest_while_the_radios_are_off()
     {
         var home = House().Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { On = false })] });
         Assert.Equal(

@@ -166,7 +166,7 @@ public sealed class LinkTests
             See(Home.WithGateway().Router("in", lan: "192.168.20.1/24").Cable("gw/lan1", "in/lan1")).Rulers.Select(r => r.Subnet.ToString())
         );
 
-    // Free stretches hold nobody and lie outside every pool in use, whatever the home.
+    // Free stretches hold no one and lie outside every pool in use, whatever the home.
     [Fact]
     public void Free_stretches_are_free()
     {

@@ -19,11 +19,11 @@ public sealed class LookingTests
             .Wired("c", "gw/lan3");
 
     [Fact]
-    public void A_table_shows_the_own_segment_and_nobody_beyond() =>
+    public void A_table_shows_the_own_segment_and_no_one_beyond() =>
         Assert.Equal(["c", "gw", "in"], Looking.From(See(Cascade()), "b")!.Table.Select(n => n.Owner));
 
     [Fact]
-    public void Of_two_with_one_address_the_table_shows_whoever_spoke_last()
+    public void Of_two_with_one_address_the_table_shows_the_one_that_spoke_last()
     {
         var view = Looking.From(
             See(Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.7/24").Wired("b", "gw/lan2", "192.168.8.7/24").Wired("c", "gw/lan3")),
@@ -33,7 +33,7 @@ public sealed class LookingTests
     }
 
     [Fact]
-    public void Two_with_addresses_that_nobody_knows_are_neighbours() =>
+    public void Two_with_addresses_that_no_one_knows_are_neighbours() =>
         Assert.Equal(
             ["gw", "street"],
             Looking
@@ -85,7 +85,7 @@ public sealed class LookingTests
     }
 
     [Fact]
-    public void The_laptop_looks_on_and_changes_nobodys_answer()
+    public void The_laptop_looks_on_and_changes_no_ones_answer()
     {
         var (with, without) = (See(Cascade(), new(PortRef.Read("in/lan2"), null, new Automatic())), See(Cascade()));
         Assert.Equal(["a", "in"], Looking.From(with, Laptop.Id)!.Table.Select(n => n.Owner));

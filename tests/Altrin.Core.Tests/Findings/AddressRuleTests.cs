@@ -49,7 +49,7 @@ public sealed class FixedAddressInPoolTests() : RuleTests("fixed-address-in-pool
     public void A_reservation_for_itself_keeps_it_safe() => None(Printer("192.168.8.50/24").Reserve("gw", "printer", "192.168.8.50"));
 
     [Fact]
-    public void Is_a_concern_while_nobody_leases() =>
+    public void Is_a_concern_while_no_one_leases() =>
         One(Home.WithGateway().Wired("printer", "gw/lan1", "192.168.8.50/24"), Severity.Concern, "gw", "printer");
 
     [Theory]
@@ -93,7 +93,7 @@ public sealed class GatewayWrongTests() : RuleTests("gateway-wrong")
     [Theory]
     [InlineData("192.168.8.77")]
     [InlineData("192.168.1.1")]
-    public void Triggers_where_nobody_answers_there(string gateway) =>
+    public void Triggers_where_no_one_answers_there(string gateway) =>
         One(Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.5/24", gateway), Severity.WillNotWork, "a");
 
     [Fact]

@@ -118,7 +118,7 @@ public sealed class SwitchBeforeRouterTests() : RuleTests("switch-before-router"
     public void Is_a_concern_with_the_router_alone_on_it() => One(Before(), Severity.Concern, "s");
 
     [Fact]
-    public void Means_it_will_not_work_once_somebody_else_asks_there() => One(Before().Wired("b", "s/lan3"), Severity.WillNotWork, "s");
+    public void Means_it_will_not_work_once_someone_else_asks_there() => One(Before().Wired("b", "s/lan3"), Severity.WillNotWork, "s");
 
     [Fact]
     public void Cures_by_putting_the_router_first() => Cured(Before().Wired("b", "s/lan3"), "Put main first and s behind it");

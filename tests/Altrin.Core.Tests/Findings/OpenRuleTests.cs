@@ -18,7 +18,7 @@ public sealed class GuestsInCascadeTests() : RuleTests("guests-in-cascade")
     public void Near_miss_guests_of_the_outermost_router() => None(Home.WithGateway().Guests("gw").Wired("a", "gw/lan1"));
 
     [Fact]
-    public void Near_miss_nobody_outside() => None(Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Guests("in"));
+    public void Near_miss_no_one_outside() => None(Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Guests("in"));
 }
 
 public sealed class ManagementPageHiddenTests() : RuleTests("management-page-hidden")

@@ -6,7 +6,7 @@ namespace Altrin.Core.Tests.Findings;
 
 /// <summary>
 /// A sound home with two to five faults planted in places of their own; a failure names the seed. What follows from a fault is
-/// said to follow from it, the cure that settles most is the first, and whoever takes first cures only ends up with a home
+/// said to follow from it, the cure that settles most is the first, and the one that takes first cures only ends up with a home
 /// in which nothing is left that Altrin could mend.
 /// </summary>
 public sealed class PlantedFaultsTests

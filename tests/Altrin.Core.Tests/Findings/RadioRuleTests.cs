@@ -40,7 +40,7 @@ public sealed class UplinkNotJoinedTests() : RuleTests("uplink-not-joined")
     }
 
     [Fact]
-    public void Triggers_where_nobody_knows_about_four_addresses() =>
+    public void Triggers_where_no_one_knows_about_four_addresses() =>
         One(House(l => l, frames: UplinkFrames.FourAddress), Severity.Concern, "rep");
 
     /// <summary>Channels 149 and up are not allowed everywhere, and a box made for elsewhere may not use them (common practice).</summary>

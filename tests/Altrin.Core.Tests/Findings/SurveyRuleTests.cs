@@ -19,7 +19,7 @@ public sealed class CopperBetweenBuildingsTests() : RuleTests("copper-between-bu
     [Theory]
     [InlineData(Medium.Cat6)]
     [InlineData(Medium.Unknown)]
-    public void Triggers_for_copper_and_for_what_nobody_looked_at(Medium medium) =>
+    public void Triggers_for_copper_and_for_what_no_one_looked_at(Medium medium) =>
         Assert.NotEmpty(One(Apart(medium), Severity.Concern, "gw-lan1-s-lan1").Advice);
 
     [Fact]
@@ -34,7 +34,7 @@ public sealed class PowerlineAcrossSuppliesTests() : RuleTests("powerline-across
     [Theory]
     [InlineData(Known.No)]
     [InlineData(Known.Unknown)]
-    public void Triggers_across_two_supplies_and_where_nobody_asked(Known same) =>
+    public void Triggers_across_two_supplies_and_where_no_one_asked(Known same) =>
         One(CopperBetweenBuildingsTests.Apart(Medium.Powerline, same), Severity.Concern, "gw-lan1-s-lan1");
 
     [Fact]

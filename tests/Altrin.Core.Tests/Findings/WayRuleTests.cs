@@ -11,7 +11,7 @@ public sealed class DnsServerWrongTests() : RuleTests("dns-server-wrong")
             .Edit<RouterMode>("gw", m => m with { Server = m.Server with { DnsServers = [Home.At(server)] } });
 
     [Fact]
-    public void Triggers_where_nobody_answers_at_the_name_server()
+    public void Triggers_where_no_one_answers_at_the_name_server()
     {
         One(Names("192.168.8.250"), Severity.WillNotWork, "gw");
         Cured(Names("192.168.8.250"), "Let gw hand out itself as DNS server");

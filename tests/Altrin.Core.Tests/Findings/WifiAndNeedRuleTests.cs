@@ -125,7 +125,7 @@ public sealed class NeedNotMetTests() : RuleTests("need-not-met")
         );
 
     [Fact]
-    public void A_forward_to_somebody_else_does_not_count() =>
+    public void A_forward_to_someone_else_does_not_count() =>
         Cured(
             Home.WithGateway().Wired("kiln", "gw/lan1", "192.168.8.5/24").Reach("kiln", 8443).Forward("gw", 8443, "192.168.8.6"),
             "Forward port 8443"

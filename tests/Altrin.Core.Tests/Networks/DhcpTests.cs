@@ -125,7 +125,7 @@ public sealed class DhcpTests
     }
 
     [Fact]
-    public void Whoever_finds_every_address_taken_goes_without()
+    public void One_that_finds_every_address_taken_goes_without()
     {
         var asked = Begin(Asker(checks: Known.Yes), answering: ["192.168.8.20", "192.168.8.21"]);
         Assert.Empty(asked.Leases);

@@ -87,7 +87,7 @@ public sealed class EventTests
         Assert.Equal(AnswerKind.Yes, Internet(pulled.After(new Wait(5000), new GiveBack("gw-lan2-b")).Value, "b").Kind);
     }
 
-    // Behind a switch nobody sees that the box at the other end was swapped; the table says the old one until it is asked again.
+    // Behind a switch no one sees that the box at the other end was swapped; the table says the old one until it is asked again.
     [Fact]
     public void A_swapped_router_is_found_once_the_tables_have_forgotten_the_old_one()
     {
@@ -204,7 +204,7 @@ public sealed class EventTests
             { new TypeIn("gw", new Unpatch("gw-lan1-s-lan1")), "is not set in gw" },
             { new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.8.255/24"))), "192.168.8.255" },
             { new TypeIn("gw", new PutAway("gw")), "is not set in gw" },
-            { new MoveLaptop(new(null, new("nobody", "home", "key"), new Automatic())), "no box 'nobody'" },
+            { new MoveLaptop(new(null, new("missing", "home", "key"), new Automatic())), "no box 'missing'" },
             { new Save("gw"), "Nothing was typed" },
             { new Wait(0), "1 minute" },
         };
@@ -254,7 +254,7 @@ public sealed class EventTests
                     && (o.Exact == h.Exact || (o.Exact is null && o.From?.Contains(h.Exact!.Value) != false))
                 )
             );
-            // Somebody without a lease although one is offered: only where something is named that keeps it so.
+            // Someone without a lease although one is offered: only where something is named that keeps it so.
             Assert.True(
                 held.Count > 0 == offers.Count > 0 || late,
                 $"seed {seed}: {asker.Owner} {asker.Side} holds {held.Count} of {offers.Count}"

@@ -55,7 +55,7 @@ public sealed class RadioTests
                 RefusalReason.FramesUnprotected
             },
             {
-                "protected frames for whoever can",
+                "protected frames for those that can",
                 With(l => l, r => r with { ProtectsFrames = FrameProtection.Optional }, r => r with { NewestSecurity = WifiSecurity.Wpa2 }),
                 null
             },
@@ -259,7 +259,7 @@ public sealed class RadioTests
         Assert.Equal(AnswerKind.No, Internet(home).Kind);
     }
 
-    // What nobody recorded is never a no: one of two radios may have the very key.
+    // What no one recorded is never a no: one of two radios may have the very key.
     [Fact]
     public void A_key_that_one_radio_lacks_a_record_of_leaves_it_open()
     {

@@ -5,7 +5,7 @@ namespace Altrin.Core.Tests.Planning;
 
 public sealed class NearnessTests
 {
-    /// <summary>Two rooms of 4 m by 4 m: how far the second is to the east, its floor, walls, building; whether the first serves it.</summary>
+    /// <summary>Two rooms of 4 m by 4 m: how far east the second is, its floor, walls, building; whether the first serves it.</summary>
     [Theory]
     [InlineData(10, 0, WallKind.Brick, null, Known.Yes)]
     [InlineData(10.1, 0, WallKind.Brick, null, Known.No)]

@@ -37,7 +37,7 @@ public sealed class ReadingTextTests
     [InlineData("LAN / WLAN", "")]
     [InlineData("2 h 10 min", "")]
     [InlineData("Rana's telephone", "")]
-    public void A_list_says_how_somebody_is_connected(string cell, string way)
+    public void A_list_says_how_someone_is_connected(string cell, string way)
     {
         var link = Assert.Single(Read($"Name;Hardware;Way\nfirst;02:00:5e:00:53:01;{cell}").Neighbours).Link;
         Assert.Equal(

@@ -66,7 +66,7 @@ public sealed class ReadingToolTests
         });
 
     [Fact]
-    public void A_box_is_found_and_what_is_somebody_elses_is_left_out()
+    public void A_box_is_found_and_what_is_of_someone_else_is_left_out()
     {
         var site = Loft();
         var box = site.Boxes.Single(b => b.Id == "loft");

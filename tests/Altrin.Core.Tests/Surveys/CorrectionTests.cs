@@ -100,7 +100,7 @@ public sealed class CorrectionTests
                 "outside 203.0.113.0/24",
                 new SetService(Home.All(ServiceFacts.Of(new PublicFixed(Home.Own("203.0.113.4/24"), Home.At("198.51.100.1"), 1, 1))))
             },
-            { "no box 'nobody'", new SetService(Partial<ServiceFacts>.With(f => f.HandOff, "nobody")) },
+            { "no box 'missing'", new SetService(Partial<ServiceFacts>.With(f => f.HandOff, "missing")) },
             { "'nothing' on the shelf", new AddBox("Box", "nothing") },
             {
                 "no place 'nowhere'",
@@ -113,7 +113,7 @@ public sealed class CorrectionTests
             { "network address", new SetLabel("gw", Home.All(LabelFacts.Empty with { Address = Home.Own("192.168.1.0/24") })) },
             { "1 to 32 bytes", new SetLabel("gw", Home.All(LabelFacts.Empty with { WifiName = new string('é', 17) })) },
             { "referred to", new SetLabel("gw", Home.All(LabelFacts.Empty with { WifiPassword = "The Key Itself" })) },
-            { "no device 'nobody'", new SetDevice("nobody", Home.All(new Device("nobody", "Nobody", DeviceKind.Other, null))) },
+            { "no device 'missing'", new SetDevice("missing", Home.All(new Device("missing", "Missing", DeviceKind.Other, null))) },
             {
                 "listed once",
                 new SetDevice(
@@ -133,9 +133,9 @@ public sealed class CorrectionTests
             { "no building", new SetPlace("", Home.All(new Place("", "Barn") { Building = "barn" })) },
             { "1.5 to 10", new SetBuilding("", Home.All(new Building("", "House") { StoreyHeightMetres = 1 })) },
             { "no socket 'a'", new SetRun("", Home.All(new CableRun("", "a", "b", Medium.Cat6))) },
-            { "no device 'nobody'", new SetNeed(new LocalServer("", "nobody")) },
+            { "no device 'missing'", new SetNeed(new LocalServer("", "missing")) },
             { "not a port", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 70_000, false)) },
-            { "nothing called 'nobody'", new Remove("nobody") },
+            { "nothing called 'missing'", new Remove("missing") },
         };
 
     [Theory]

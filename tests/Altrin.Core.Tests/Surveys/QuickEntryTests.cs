@@ -155,7 +155,7 @@ public sealed class QuickEntryTests
     [InlineData(QuickList.Places, "Room, floor 60", "-5 to 50", 1)]
     [InlineData(QuickList.Devices, "Thing, fixed", "typed as it is", 8)]
     [InlineData(QuickList.Devices, "Thing, cabel", "'cabel' is not understood", 8)]
-    [InlineData(QuickList.Needs, "Nobody, found", "neither a device nor a place", 1)]
+    [InlineData(QuickList.Needs, "Missing, found", "neither a device nor a place", 1)]
     [InlineData(QuickList.Needs, "guests, apart, please", "nothing more", 9)]
     [InlineData(QuickList.Service, "fixed, 203.0.113.4/24", "needs both", 1)]
     [InlineData(QuickList.Service, "fixed, 203.0.113.4/24, gateway 198.51.100.1", "outside 203.0.113.0/24", 1)]

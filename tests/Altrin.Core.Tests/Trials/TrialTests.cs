@@ -79,7 +79,7 @@ public sealed class TrialTests
         Assert.Contains(result.Phases[0].Difference.Moved, m =>
             m.Kind == MovedKind.Internet && m.Trend == Trend.Worse && m.Subjects[0] == "b"
         );
-        // Where nobody wakes, everything comes back by itself.
+        // Where no one wakes, everything comes back by itself.
         Assert.DoesNotContain(Try(House(), "restart:home").Phases[^1].Difference.Moved, m => m.Trend == Trend.Worse);
     }
 

@@ -123,7 +123,7 @@ describe("ProofStation", () => {
     expect(owners()).toEqual(["a", "c", "b"]);
     fireEvent.change(screen.getByLabelText("Show only what contains"), { target: { value: "leased by GW" } });
     expect(owners()).toEqual(["c"]);
-    fireEvent.change(screen.getByLabelText("Show only what contains"), { target: { value: "nobody" } });
+    fireEvent.change(screen.getByLabelText("Show only what contains"), { target: { value: "missing" } });
     expect(screen.getByText("Nothing contains that.")).toBeInTheDocument();
   });
 
