@@ -6,10 +6,7 @@ namespace Altrin.Core.Networks;
 /// <summary>What each group brings into its segment: interfaces and DHCP servers.</summary>
 internal sealed class GroupMembers(Design design, Situation situation, LinkLayer links)
 {
-    private readonly Dictionary<string, BoxMode> _modes = design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
     private readonly Dictionary<string, DeviceSetting> _settings = design.SetUp.Devices.ToDictionary(d => d.Device, StringComparer.Ordinal);
-    private readonly Dictionary<string, Box> _boxes = design.Site.Boxes.ToDictionary(b => b.Id, StringComparer.Ordinal);
-    private readonly Dictionary<string, Device> _devices = design.Site.Devices.ToDictionary(d => d.Id, StringComparer.Ordinal);
     private readonly HashSet<string> _passing = design
         .SetUp.Boxes.Where(b => Passer.CableOf(design, b.Box) is not null)
         .Select(b => b.Box)
@@ -35,18 +32,19 @@ internal sealed class GroupMembers(Design design, Situation situation, LinkLayer
         }
         if (_settings.TryGetValue(group.Owner, out var device))
         {
+            var given = design.Device(group.Owner)!;
             return
             [
-                new(group.Owner, Side.Device, segment, linked, AtLine(segment, group.Owner, device.Address), _devices[group.Owner].Mac)
+                new(group.Owner, Side.Device, segment, linked, AtLine(segment, group.Owner, device.Address), given.Mac)
                 {
                     KeptOff = KeptOff(segment, group.Owner),
                     GuestOf = links.GuestOf(group.Owner),
-                    ChecksLease = _devices[group.Owner].ChecksLease,
+                    ChecksLease = given.ChecksLease,
                 },
             ];
         }
-        var box = _boxes[group.Owner];
-        return (_modes[group.Owner], group.Wan) switch
+        var box = design.Box(group.Owner)!;
+        return (design.Mode(group.Owner), group.Wan) switch
         {
             (RouterMode { Guest: { } guest }, _) when group.Guest =>
             [
@@ -104,7 +102,7 @@ internal sealed class GroupMembers(Design design, Situation situation, LinkLayer
                     Leases = line.Leases + _passing.Count,
                 }
                 : null
-            : group.Guest && _modes.GetValueOrDefault(group.Owner) is RouterMode { Guest: { } guest }
+            : group.Guest && design.Mode(group.Owner) is RouterMode { Guest: { } guest }
                 ? new(
                     GuestId.Of(group.Owner),
                     guest.Pool,
@@ -116,10 +114,10 @@ internal sealed class GroupMembers(Design design, Situation situation, LinkLayer
                     null
                 )
                 {
-                    ChecksOffer = _boxes[group.Owner].Profile.Habits.ChecksOffer,
+                    ChecksOffer = design.Box(group.Owner)!.Profile.Habits.ChecksOffer,
                 }
-                : !group.Wan && _modes.GetValueOrDefault(group.Owner) is RouterMode { Server.On: true } router
-                    ? Seat(group.Owner, router.Lan, router.Server, _boxes[group.Owner].Profile.Habits)
+                : !group.Wan && design.Mode(group.Owner) is RouterMode { Server.On: true } router
+                    ? Seat(group.Owner, router.Lan, router.Server, design.Box(group.Owner)!.Profile.Habits)
                     : null;
 
     /// <summary>
@@ -128,8 +126,8 @@ internal sealed class GroupMembers(Design design, Situation situation, LinkLayer
     /// </summary>
     public ServerSeat? Woken(Group group) =>
         group is { Wan: false, Vlan: 0 }
-        && _modes.GetValueOrDefault(group.Owner) is AccessPointMode
-        && _boxes[group.Owner]
+        && design.Mode(group.Owner) is AccessPointMode
+        && design.Box(group.Owner)!
             is { FactoryAddress: { } own, Profile: { Habits: { ServesWhenAlone: Known.Yes } habits, FactoryPool: { } pool } }
             ? new(group.Owner, pool, own.PrefixLength, own.Address, own.Address, [own.Address], [], null)
             {
