@@ -88,7 +88,7 @@ public sealed class ReadBackTests
         );
         Assert.Equal(sides.Select(s => Station.Of(s.Side).Mac), adapters.Select(a => a.Mac!.Value));
         Assert.Equal(sides.Select(s => s.Side.Linked), adapters.Select(a => a.Linked != Known.No));
-        // The one that has an address and a way out is the adapter that counts, with the gateway and DNS servers of its lease.
+        // The adapter that has an address and a way out is the one that counts, with the gateway and DNS servers of its lease.
         if (
             Machine.Of(read) is { } machine
             && sides.Find(s => s.Held?.Shown == machine.Adapter.Address?.Address) is { Held: { } held } chosen

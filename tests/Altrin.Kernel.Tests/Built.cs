@@ -29,7 +29,7 @@ internal sealed class Built : IDisposable
             // One after the other: a server that is asked twice at once offers one address twice, and the loser starts again.
             foreach (var seat in sides)
             {
-                // The one that was offered one and got none may have come to a busy machine: it asks once more, as any client would.
+                // A host that was offered an address and got none may have met a busy machine: it asks once more, as any client would.
                 var got = Offers[seat].Count > 0 ? lab.Askers.Ask(seat) ?? lab.Askers.Ask(seat) : null;
                 if (got is not null && Takes(seat, got))
                 {
@@ -63,7 +63,7 @@ internal sealed class Built : IDisposable
     /// <summary>What each asker took.</summary>
     public Dictionary<Seat, Got> Leases { get; } = [];
 
-    /// <summary>Addresses of those that no one gave one: chosen by themselves, or from the factory.</summary>
+    /// <summary>Addresses that no server gave: chosen by themselves, or from the factory.</summary>
     public Dictionary<string, Ipv4Address> Alone { get; } = [];
 
     /// <summary>The address that a side has; null where it has none.</summary>

@@ -35,7 +35,7 @@ public sealed class ConflictTests
         Machine.Need();
         var design = Typed(server, client);
         using var lab = new Lab(design);
-        // One by one; the one that checks is slow, so this is the place for patience.
+        // One by one; a host that checks is slow, so this is the place for patience.
         var given = new[] { "a", "b" }.Select(d => lab.Askers.Ask(new(d, "eth0"), "-t", "3", "-T", "4")?.Address).ToList();
         Assert.Equal(twice, given.Contains(Home.At("192.168.8.20")));
         var conflict = Assert.Single(Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet.Conflicts, c =>
@@ -62,7 +62,7 @@ public sealed class ConflictTests
         Assert.Equal(["a", "b"], Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet.Conflicts.Single().Holders);
     }
 
-    // RFC 5227, section 2.1.1: the probe of the one that wants the address is answered by the one that has it.
+    // RFC 5227, section 2.1.1: the probe of a host that wants the address is answered by the host that has it.
     [Fact]
     public void The_owner_defends_its_address()
     {

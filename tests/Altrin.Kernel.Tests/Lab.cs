@@ -186,7 +186,7 @@ internal sealed class Lab : IDisposable
             seat.Device == "eth0" ? "eth0" : string.Create(CultureInfo.InvariantCulture, $"p{joint}-{seat.Device}");
     }
 
-    /// <summary>The kernel tells about links once a second at most: the one that sends earlier sends into nothing.</summary>
+    /// <summary>The kernel tells about links once a second at most: what is sent earlier is lost.</summary>
     private void AwaitCarrier()
     {
         var linked = Wiring

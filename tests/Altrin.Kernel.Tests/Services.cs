@@ -5,7 +5,7 @@ using System.Text;
 namespace Altrin.Kernel.Tests;
 
 /// <summary>
-/// What answers in each namespace: the one that connects is told who answers and from which address the connection seems to come;
+/// What answers in each namespace: a client is told who answers and from which address the connection seems to come;
 /// questions to everybody are written down and answered.
 /// </summary>
 internal sealed class Services : IDisposable

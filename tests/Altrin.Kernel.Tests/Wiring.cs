@@ -185,7 +185,7 @@ internal sealed class Wiring
         }
     }
 
-    /// <summary>Every tag that someone in a home uses.</summary>
+    /// <summary>Every tag that is used in a home.</summary>
     public static IReadOnlyList<int> Tags(Design design) =>
         [
             .. design

@@ -99,7 +99,7 @@ public sealed class EditApiTests(RunningServer server) : IDisposable
             ("last address of the DHCP pool of Hall gateway", "planned", "192.168.8.160", "192.168.8.150"),
             ((string)clash["what"]!, (string)clash["setUp"]!, (string)clash["yours"]!, (string)clash["theirs"]!)
         );
-        // The one that does not say what was seen is not told that nothing clashes.
+        // A request that does not say what was seen is not told that nothing clashes.
         Assert.Null((await Post($"{job}/changes", Pool("\"last\":\"192.168.8.160\""), 1, null)).Body!["clashes"]);
         Assert.Equal(HttpStatusCode.OK, first.Status);
     }

@@ -44,7 +44,7 @@ public sealed class PathTests
     }
 
     /// <summary>
-    /// Of every pair of a random home: the same answer as the table gives, over links that are there, the first at the one that begins.
+    /// Of every pair of a random home: the same answer as the table gives, over links that are there, the first at the host that begins.
     /// </summary>
     [Theory]
     [InlineData(21)]
