@@ -146,6 +146,8 @@ function measure(room) {
           mutate: chosen(clone, room),
           "ignore-mutations": ["string"],
           concurrency: Math.max(1, availableParallelism()),
+          // A busy machine is not an endless loop.
+          "additional-timeout": 30000,
           reporters: ["json"],
           verbosity: "warning",
         },

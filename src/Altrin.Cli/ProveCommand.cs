@@ -25,7 +25,7 @@ internal static class ProveCommand
         };
         var off = new Option<string[]>("--off")
         {
-            Description = "A box, device or cable that is taken to be off or pulled; may be repeated.",
+            Description = "A box, device or cable that is taken to be off or unplugged; may be repeated.",
             HelpName = "ID",
         };
         var command = new Command("prove", "Proves a design file and says what will not work.") { file, json, strict, setUp, off };

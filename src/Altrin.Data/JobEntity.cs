@@ -15,7 +15,7 @@ public sealed class JobEntity
     /// <summary>When anything of it last changed.</summary>
     public DateTimeOffset ChangedAt { get; set; }
 
-    /// <summary>When it was put away; null while it is open.</summary>
+    /// <summary>When it was archived; null while it is open.</summary>
     public DateTimeOffset? ArchivedAt { get; set; }
 
     /// <summary>The revision that counts.</summary>

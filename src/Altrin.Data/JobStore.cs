@@ -21,7 +21,7 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
 
     /// <summary>One page of jobs, the last changed first.</summary>
     /// <param name="search">Part of the name, small or capital letters alike; null for all.</param>
-    /// <param name="archived">Whether to list those put away instead of the open ones.</param>
+    /// <param name="archived">Whether to list those archived instead of the open ones.</param>
     /// <param name="page">From 1.</param>
     /// <param name="perPage">1 to <see cref="MostPerPage"/>.</param>
     /// <param name="cancel">Stops the work.</param>
@@ -94,7 +94,7 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
         return await rows.FirstOrDefaultAsync(cancel) is { } found ? await Head(found.job, found.revision, cancel) : null;
     }
 
-    /// <summary>Renames a job, or puts it away or back; null where there is none with this id.</summary>
+    /// <summary>Renames a job, or archives it or brings it back; null where there is none with this id.</summary>
     public Task<JobEntity?> Edit(long id, string? name, bool? archived, CancellationToken cancel) =>
         writing.Do(
             async () =>

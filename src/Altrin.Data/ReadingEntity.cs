@@ -1,6 +1,6 @@
 namespace Altrin.Data;
 
-/// <summary>A reading that was kept: what a machine printed, where and when. Never altered; it can be put away.</summary>
+/// <summary>A reading that was kept: what a machine printed, where and when. Never altered; it can be archived.</summary>
 public sealed class ReadingEntity
 {
     /// <summary>Given by the database.</summary>
@@ -45,6 +45,6 @@ public sealed class ReadingEntity
     /// <summary>The revision that accepting made; null where nothing was accepted.</summary>
     public long? RevisionId { get; set; }
 
-    /// <summary>When it was put away; null while it is in the list.</summary>
-    public DateTimeOffset? AwayAt { get; set; }
+    /// <summary>When it was archived; null while it is in the list.</summary>
+    public DateTimeOffset? ArchivedAt { get; set; }
 }

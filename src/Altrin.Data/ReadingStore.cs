@@ -16,7 +16,7 @@ namespace Altrin.Data;
 /// <param name="Place">In which place.</param>
 /// <param name="IsCapture">Whether it is a packet capture.</param>
 /// <param name="TakenOver">What was accepted into the survey, in sentences.</param>
-/// <param name="Away">Whether it was put away.</param>
+/// <param name="Archived">Whether it is archived.</param>
 public sealed record ReadingInfo(
     long Id,
     string Name,
@@ -28,7 +28,7 @@ public sealed record ReadingInfo(
     string? Place,
     bool IsCapture,
     IReadOnlyList<string> TakenOver,
-    bool Away
+    bool Archived
 )
 {
     /// <summary>Whether it lists who is there: such readings are compared, and boxes looked for in them.</summary>
@@ -52,7 +52,7 @@ public sealed record ReadingInfo(
             row.Place,
             row.IsCapture,
             row.TakenOver.Split('\n', StringSplitOptions.RemoveEmptyEntries),
-            row.AwayAt is not null
+            row.ArchivedAt is not null
         );
 }
 
@@ -90,13 +90,13 @@ public sealed class ReadingStore(Writing writing, TimeProvider time)
 
     /// <summary>One page of a job's readings, the last taken first.</summary>
     /// <param name="job">The job.</param>
-    /// <param name="away">Whether to list those put away instead.</param>
+    /// <param name="archived">Whether to list those archived instead.</param>
     /// <param name="page">From 1.</param>
     /// <param name="perPage">1 to <see cref="JobStore.MostPerPage"/>.</param>
     /// <param name="cancel">Stops the work.</param>
-    public async Task<Page<ReadingInfo>> List(long job, bool away, int page, int perPage, CancellationToken cancel)
+    public async Task<Page<ReadingInfo>> List(long job, bool archived, int page, int perPage, CancellationToken cancel)
     {
-        var all = context.Readings.AsNoTracking().Where(r => r.JobId == job && away == (r.AwayAt != null));
+        var all = context.Readings.AsNoTracking().Where(r => r.JobId == job && archived == (r.ArchivedAt != null));
         // Contents are left in the database: a page of them could be large.
         var rows = await all.OrderByDescending(r => r.TakenAt)
             .ThenByDescending(r => r.Id)
@@ -118,7 +118,7 @@ public sealed class ReadingStore(Writing writing, TimeProvider time)
                 Content = Array.Empty<byte>(),
                 TakenOver = r.TakenOver,
                 RevisionId = r.RevisionId,
-                AwayAt = r.AwayAt,
+                ArchivedAt = r.ArchivedAt,
             })
             .ToListAsync(cancel);
         return new([.. rows.Select(ReadingInfo.Of)], page, perPage, await all.CountAsync(cancel));
@@ -130,15 +130,15 @@ public sealed class ReadingStore(Writing writing, TimeProvider time)
             ? (ReadingInfo.Of(row), row.Content)
             : null;
 
-    /// <summary>Puts a reading away, or back; false where the job has none with this id.</summary>
-    public Task<bool> PutAway(long job, long id, bool away, CancellationToken cancel) =>
+    /// <summary>Archives a reading, or brings it back; false where the job has none with this id.</summary>
+    public Task<bool> Archive(long job, long id, bool archived, CancellationToken cancel) =>
         writing.Do(
             async () =>
             {
-                DateTimeOffset? when = away ? time.GetUtcNow() : null;
+                DateTimeOffset? when = archived ? time.GetUtcNow() : null;
                 return await context
                         .Readings.Where(r => r.JobId == job && r.Id == id)
-                        .ExecuteUpdateAsync(r => r.SetProperty(x => x.AwayAt, when), cancel) > 0;
+                        .ExecuteUpdateAsync(r => r.SetProperty(x => x.ArchivedAt, when), cancel) > 0;
             },
             cancel
         );

@@ -119,7 +119,7 @@ public static class CaptureReader
     private sealed class Heard
     {
         private readonly List<OfferRead> _offers = [];
-        private readonly Dictionary<MacAddress, (int Line, Ipv4Address? Address, string? Name)> _askers = [];
+        private readonly Dictionary<MacAddress, (int Line, Ipv4Address? Address, string? Name)> _clients = [];
         private int _frames,
             _messages;
         private bool _cut;
@@ -193,7 +193,7 @@ public static class CaptureReader
             {
                 return;
             }
-            var asker = Mac(message[28..]);
+            var client = Mac(message[28..]);
             var given = Address(message[16..]) is { Bits: > 0 } yours ? yours : (Ipv4Address?)null;
             var (kind, server, prefix, gateway, lease, name) = (
                 (DhcpKind?)null,
@@ -249,10 +249,10 @@ public static class CaptureReader
                 return;
             }
             _messages++;
-            if (asker is { IsGroup: false, Bits: > 0 } who)
+            if (client is { IsGroup: false, Bits: > 0 } who)
             {
-                var before = _askers.GetValueOrDefault(who);
-                _askers[who] = (
+                var before = _clients.GetValueOrDefault(who);
+                _clients[who] = (
                     before.Line == 0 ? _frames : before.Line,
                     said == DhcpKind.Ack ? given ?? before.Address : before.Address,
                     name ?? before.Name
@@ -264,7 +264,7 @@ public static class CaptureReader
                 _offers.Add(
                     new(_frames, said, server ?? (sender.Bits > 0 ? sender : null), given)
                     {
-                        Asker = asker,
+                        Client = client,
                         From = from is { IsGroup: false, Bits: > 0 } ? from : null,
                         PrefixLength = prefix,
                         Gateway = gateway,
@@ -294,7 +294,7 @@ public static class CaptureReader
                 Offers = _offers,
                 Neighbours =
                 [
-                    .. _askers
+                    .. _clients
                         .OrderBy(a => a.Value.Line)
                         .ThenBy(a => a.Key)
                         .Select(a => new NeighbourRead(a.Value.Line, a.Value.Address, a.Key) { Name = a.Value.Name }),

@@ -164,7 +164,7 @@ public static class FrameBytes
         return mdns.Answer is { } address
             // An authoritative answer of two minutes, as host names have it (RFC 6762, section 10).
             ? [0, 0, 0x84, 0, 0, 0, 0, 1, 0, 0, 0, 0, .. name, 0, 1, 0x80, 1, .. Four(120), 0, 4, .. Four(address.Bits)]
-            // The top bit of the class asks for an answer to the asker alone (section 5.4).
+            // The top bit of the class asks for an answer to the client alone (section 5.4).
             : [0, 0, 0, 0, 0, 1, 0, 0, 0, 0, 0, 0, .. name, 0, 1, 0x80, 1];
     }
 

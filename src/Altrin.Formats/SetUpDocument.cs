@@ -10,7 +10,7 @@ public sealed record SetUpDocument
     [Required, RegularExpression(BoxDocument.Slug)]
     public required string Name { get; init; }
 
-    /// <summary>Boxes in use; one left out stays on the shelf.</summary>
+    /// <summary>Boxes in use; any other is not in use.</summary>
     [Required, MaxLength(Site.MostBoxes)]
     public required IReadOnlyList<BoxSettingDocument> Boxes { get; init; }
 

@@ -329,11 +329,11 @@ public static class SurveyTables
             return Parsed<HomeFile>.Fail("'wifi' names no Wi-Fi: plug the device out, or let it join one, on the page");
         }
         var (port, own) = (PortRef.Read(link), PortRef.OfDevice(device));
-        return InFound(home, [.. Pulled(found, port, own), new Patch(port, own, CableFacts.NotLookedAt)]);
+        return InFound(home, [.. Unplugged(found, port, own), new Patch(port, own, CableFacts.NotLookedAt)]);
     }
 
-    /// <summary>What has to be pulled before a cable can go into two ports.</summary>
-    private static IEnumerable<Change> Pulled(Design found, params IEnumerable<PortRef> ports) =>
+    /// <summary>What has to be unplugged before a cable can go into two ports.</summary>
+    private static IEnumerable<Change> Unplugged(Design found, params IEnumerable<PortRef> ports) =>
         ports.Select(e => found.CableAt(e)?.Id).OfType<string>().Distinct().Select(id => new Unpatch(id));
 
     private static Parsed<HomeFile>? Cable(HomeFile home, CsvRow row, SurveyRow reader)
@@ -358,7 +358,10 @@ public static class SurveyTables
                 )
             );
         }
-        return InFound(home, [.. Pulled(found, from, to), new Patch(from, to, new(medium ?? Medium.Unknown, length, pairs, row["run"]))]);
+        return InFound(
+            home,
+            [.. Unplugged(found, from, to), new Patch(from, to, new(medium ?? Medium.Unknown, length, pairs, row["run"]))]
+        );
     }
 
     private static Parsed<HomeFile> InFound(HomeFile home, params IReadOnlyList<Change> changes) =>

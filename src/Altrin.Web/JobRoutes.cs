@@ -7,7 +7,7 @@ using Microsoft.AspNetCore.Mvc;
 
 namespace Altrin.Web;
 
-/// <summary>The list of jobs: find, make, duplicate, rename, put away.</summary>
+/// <summary>The list of jobs: find, make, duplicate, rename, archive.</summary>
 internal static class JobRoutes
 {
     public const int MostName = 80;

@@ -105,5 +105,5 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
 /// <summary>Something took longer to work out than a caller should wait.</summary>
 internal sealed class TooLongException()
     : Exception(
-        $"It was not worked out within {Proofs.Longest.TotalSeconds:0} seconds. Settle what is left to luck first, put boxes on the shelf that the question is not about, or ask a part of it."
+        $"It was not worked out within {Proofs.Longest.TotalSeconds:0} seconds. Settle what is left to luck first, take boxes out of use that the question is not about, or ask a part of it."
     );

@@ -99,8 +99,8 @@ internal sealed record ReadingView(Reading Reading, ReadingComparison Comparison
 internal sealed record KeptReading(ReadingInfo Info, ReadingView View, string? Text);
 
 /// <summary>Whether a reading is in the list.</summary>
-/// <param name="Away">Whether it is put away.</param>
-internal sealed record ReadingAway(bool Away);
+/// <param name="Archived">Whether it is archived.</param>
+internal sealed record ReadingArchived(bool Archived);
 
 /// <summary>Device lists to be compared; kept ones by id, others as text. Several of a side are pages of one list.</summary>
 /// <param name="Before">Kept ones, taken before.</param>

@@ -29,7 +29,7 @@ internal static class ReadingRoutes
             .WithName("GetReadingContent")
             .Produces<string>(StatusCodes.Status200OK, "text/plain")
             .ProducesProblem(StatusCodes.Status404NotFound);
-        jobs.MapPut("/{id:long}/readings/{reading:long}/away", Away)
+        jobs.MapPut("/{id:long}/readings/{reading:long}/archived", Archive)
             .WithName("PutReadingAway")
             .ProducesProblem(StatusCodes.Status404NotFound);
         Describe(jobs.MapPost("/{id:long}/readings/difference", Difference).WithName("CompareLists").UpTo(Bodies.Pasted));
@@ -182,13 +182,13 @@ internal static class ReadingRoutes
         JobStore store,
         ReadingStore readings,
         CancellationToken cancel,
-        bool away = false,
+        bool archived = false,
         int page = 1,
         int perPage = 50
     ) =>
         JobRoutes.Paging(page, perPage) is { } wrong ? wrong
         : await store.Find(id, cancel) is null ? Problems.NoJob(id)
-        : TypedResults.Ok(await readings.List(id, away, page, perPage, cancel));
+        : TypedResults.Ok(await readings.List(id, archived, page, perPage, cancel));
 
     private static async Task<Results<Ok<KeptReading>, ProblemHttpResult>> Find(
         long id,
@@ -233,13 +233,13 @@ internal static class ReadingRoutes
                 $"reading-{reading}.{(info.IsCapture ? "pcap" : "txt")}"
             );
 
-    private static async Task<Results<NoContent, ProblemHttpResult>> Away(
+    private static async Task<Results<NoContent, ProblemHttpResult>> Archive(
         long id,
         long reading,
-        ReadingAway away,
+        ReadingArchived body,
         ReadingStore readings,
         CancellationToken cancel
-    ) => await readings.PutAway(id, reading, away.Away, cancel) ? TypedResults.NoContent() : NoReading(reading);
+    ) => await readings.Archive(id, reading, body.Archived, cancel) ? TypedResults.NoContent() : NoReading(reading);
 
     private static async Task<Results<Ok<ListDifference>, ProblemHttpResult>> Difference(
         long id,

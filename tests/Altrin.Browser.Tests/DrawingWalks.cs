@@ -105,11 +105,11 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
         browser.Click(Thing("port loft-router/lan3"));
         Version(4);
         browser.See("by luck only", Verdict);
-        // Pulled out again, from the drawing.
+        // Unplugged again, from the drawing.
         browser.Find(Thing("cable hall-gateway-lan4-loft-router-lan3"));
         browser.Script("document.querySelector('[data-key=\"cable hall-gateway-lan4-loft-router-lan3\"]').focus()");
         Press(Keys.Enter);
-        browser.See("Pull it out");
+        browser.See("Unplug it");
         Press(Keys.Delete);
         Version(5);
         // The end of the pool.
@@ -182,12 +182,12 @@ public sealed class DrawingWalks(RunningServer server, Browser browser) : IClass
     {
         OpenDemo();
         browser.Click("//button[starts-with(@aria-label,'Accept: ') and contains(@aria-label,' names: ')]");
-        browser.Type("Why may it stay?", "The potter wants it so.");
-        browser.Type("Who says so?", "A. Installer" + Keys.Enter);
+        browser.Type("Reason", "The potter wants it so.");
+        browser.Type("Accepted by", "A. Installer" + Keys.Enter);
         Version(2);
         browser.See("A. Installer: The potter wants it so.", Verdict);
         browser.See("1 accepted", Verdict);
-        browser.Click("//button[starts-with(@aria-label,'Take back: ')]");
+        browser.Click("//button[starts-with(@aria-label,'Reopen: ')]");
         Version(3);
         browser.Until(
             () => browser.Driver.FindElement(By.XPath(Verdict)).Text.Contains("The potter wants", StringComparison.Ordinal) ? null : "gone",

@@ -96,14 +96,14 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
     }
 
     [Fact]
-    public void What_if_tells_what_a_pulled_cable_takes_along_and_keeps_nothing()
+    public void What_if_tells_what_an_unplugged_cable_takes_along_and_keeps_nothing()
     {
         Open("whatIf");
-        browser.Button("The cable from port 1 of Loft router to Kiln controller is pulled");
-        browser.See("Internet of Kiln controller", "//section[@aria-label='What would come of it']");
-        browser.See("The cable of Kiln controller is pulled.", "//section[@aria-label='What would come of it']");
+        browser.Button("The cable from port 1 of Loft router to Kiln controller is unplugged");
+        browser.See("Internet of Kiln controller", "//section[@aria-label='What would happen']");
+        browser.See("The cable of Kiln controller is unplugged.", "//section[@aria-label='What would happen']");
         browser.Button("Power fails");
-        browser.See("Start in this order: ", "//section[@aria-label='What would come of it']");
+        browser.See("Start in this order: ", "//section[@aria-label='What would happen']");
         browser.See("version 1", "//header");
     }
 

@@ -62,8 +62,8 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.See("The laptop has an address that was typed by hand.", Says);
         browser.See("Set it back to automatic", Says);
         browser.See("1 line was not read", Says);
-        browser.See("Take over: Device 53E0 is a device of the home", Says);
-        browser.Button("Take over 1 and keep the reading");
+        browser.See("Accept: Device 53E0 is a device of the home", Says);
+        browser.Button("Accept 1 and keep the reading");
         browser.See("Kept. 1 taken over", Says);
         browser.Click("//nav[@aria-label='Readings']//button[.='Kept']");
         browser.See("Adapters, address table", "//section[@aria-label='Kept readings']");
@@ -89,21 +89,21 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.See("2 DHCP servers answered: 192.168.8.1 (Hall gateway) and 192.168.8.254.", Says);
         browser.See("No recorded host is at 192.168.8.254", Says);
         browser.See("Disagrees (1)", Says);
-        // Kept as it is, it can be looked at later and put away.
+        // Kept as it is, it can be looked at later and archived.
         browser.Button("Keep the reading");
         browser.See("Kept.", Says);
         browser.Click("//nav[@aria-label='Readings']//button[.='Kept']");
         browser.Click("//section[@aria-label='Kept readings']//tr[contains(., 'Leases')]//button");
         browser.See("2 DHCP servers answered", "//section[@aria-label='The chosen reading']");
-        browser.Button("Put away");
+        browser.Click("//section[@aria-label='The chosen reading']//button[.='Archive']");
         browser.Until(
             () =>
                 browser.Driver.FindElements(By.XPath("//section[@aria-label='Kept readings']//tr[contains(., 'Leases')]")).Count == 0
                     ? "away"
                     : null,
-            "the reading to be put away"
+            "the reading to be archived"
         );
-        browser.Button("Those put away");
+        browser.Button("Archived readings");
         browser.See("Leases", "//section[@aria-label='Kept readings']");
     }
 
@@ -183,18 +183,18 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         Paste(Printed, "BSS 06:00:5e:00:54:10(on wlan0)\n\tfreq: 2437\n\tsignal: -80.00 dBm\n\tSSID: next door\n");
         browser.See("Say in which place it was taken", Says);
         browser.Choose("In", "Bedroom");
-        browser.See("Take over: In Bedroom 1 network is heard", Says);
-        browser.Button("Take over 1 and keep the reading");
+        browser.See("Accept: In Bedroom 1 network is heard", Says);
+        browser.Button("Accept 1 and keep the reading");
         browser.See("1 taken over", Says);
         browser.Button("Kept");
         browser.Click("//section[@aria-label='Kept readings']//tbody/tr[1]//button");
         browser.See("Taken over then (1)", "//section[@aria-label='The chosen reading']");
         browser.Button("What is here");
         browser.Click("//button[starts-with(normalize-space(.), 'Bedroom')]");
-        browser.See("Of neighbours: 2.4 GHz channel 6: 1, strongest -80 dBm.", "//section[@aria-label='On the air here']");
+        browser.See("Of neighbours: 2.4 GHz channel 6: 1, strongest -80 dBm.", "//section[@aria-label='Wi-Fi heard here']");
         browser.See("next door", "//table[@aria-label='Networks heard in Bedroom']");
         browser.Button("Forget what was heard here");
-        browser.See("Not scanned yet.", "//section[@aria-label='On the air here']");
+        browser.See("Not scanned yet.", "//section[@aria-label='Wi-Fi heard here']");
         browser.Find("//button[starts-with(@aria-label,'Undo: What is known of Bedroom is corrected')]");
     }
 }

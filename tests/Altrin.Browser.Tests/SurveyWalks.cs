@@ -91,9 +91,9 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
         // What is being typed meanwhile stays as it is.
         browser.Type("One place a line: name, size, floor, walls", "Attic, 5x5");
         browser.See("5x5 metres");
-        Assert.Equal("Kitchen, huge", browser.Find("//textarea[@aria-label='Not taken yet']").GetAttribute("value"));
+        Assert.Equal("Kitchen, huge", browser.Find("//textarea[@aria-label='Not added yet']").GetAttribute("value"));
         browser
-            .Find("//textarea[@aria-label='Not taken yet']")
+            .Find("//textarea[@aria-label='Not added yet']")
             .SendKeys(string.Concat(Enumerable.Repeat(Keys.Backspace, 4)) + "4x4" + Keys.Enter);
         Assert.Equal("Attic, 5x5", browser.Field("One place a line: name, size, floor, walls").GetAttribute("value"));
         browser.Find(Row("Kitchen 4 × 4 m"));
@@ -170,7 +170,7 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
         browser.Type("Page after a reset", "192.168.7.1/24");
         browser.Button("Put the copy on the shelf");
         browser.See("Page at 192.168.7.1/24");
-        browser.Button("Take it off the shelf");
+        browser.Button("Remove it from the shelf");
         browser.Until(
             () => browser.Driver.FindElements(By.XPath("//button[contains(., 'Repeater of my own')]")).Count == 0 ? "gone" : null,
             "the copy to be gone"

@@ -89,7 +89,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     public void A_cable_is_pulled_and_plugged_in_by_choosing_two_ports()
     {
         OpenDemo("plan", "?view=list&box=hall-gateway");
-        browser.Click("//button[@aria-label='Pull out the cable from port 1 of Hall gateway to port in of Loft router']");
+        browser.Click("//button[@aria-label='Unplug the cable from port 1 of Hall gateway to port in of Loft router']");
         browser.See("Nothing is plugged into the WAN port of Loft router", Verdict);
         browser.Choose("to", "port in of Loft router");
         browser.Button("Plug in");
@@ -159,7 +159,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
             "the job to go"
         );
         browser.Button("Show archived jobs");
-        browser.Click("//button[@aria-label='Take back Weir cottage']");
+        browser.Click("//button[@aria-label='Unarchive Weir cottage']");
         browser.See("No job is archived.");
     }
 

@@ -75,15 +75,15 @@ public sealed class ReadingStoreTests : IDisposable
     {
         await _readings.Keep(Reading("the kettle is on"), Cancel);
         var id = (await _readings.List(_job, false, 1, 10, Cancel)).Items.Single().Id;
-        Assert.True(await _readings.PutAway(_job, id, true, Cancel));
+        Assert.True(await _readings.Archive(_job, id, true, Cancel));
         Assert.Equal(
             (0, 1),
             ((await _readings.List(_job, false, 1, 10, Cancel)).Total, (await _readings.List(_job, true, 1, 10, Cancel)).Total)
         );
-        Assert.True(await _readings.PutAway(_job, id, false, Cancel));
+        Assert.True(await _readings.Archive(_job, id, false, Cancel));
         Assert.Equal(
             (1, false),
-            ((await _readings.List(_job, false, 1, 10, Cancel)).Total, await _readings.PutAway(_job, id + 1, true, Cancel))
+            ((await _readings.List(_job, false, 1, 10, Cancel)).Total, await _readings.Archive(_job, id + 1, true, Cancel))
         );
     }
 

@@ -158,7 +158,7 @@ public sealed class ReadBackTests
             read.Offers.Select(o =>
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{o.Line} {(int)o.Kind} {o.Server} {o.Given} {Core.Addressing.Subnet.Containing(o.Given!.Value, o.PrefixLength!.Value).Mask} {o.Gateway} {o.LeaseSeconds} {o.Asker} {o.From}"
+                    $"{o.Line} {(int)o.Kind} {o.Server} {o.Given} {Core.Addressing.Subnet.Containing(o.Given!.Value, o.PrefixLength!.Value).Mask} {o.Gateway} {o.LeaseSeconds} {o.Client} {o.From}"
                 )
             )
         );
@@ -209,7 +209,7 @@ public sealed class ReadBackTests
             at += 16 + length;
         }
         Assert.True(told.Count >= 3);
-        Assert.Equal(told, CaptureReader.Read(bytes).Value.Offers.Select(o => $"{o.Line} {o.Given} {o.Asker}"));
+        Assert.Equal(told, CaptureReader.Read(bytes).Value.Offers.Select(o => $"{o.Line} {o.Given} {o.Client}"));
     }
 
     [Fact]

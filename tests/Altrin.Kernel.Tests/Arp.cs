@@ -9,11 +9,11 @@ namespace Altrin.Kernel.Tests;
 internal static class Arp
 {
     /// <summary>Owners that answer when a seat asks who has an address, without saying its own (RFC 5227).</summary>
-    public static IReadOnlySet<string> Holders(Lab lab, Seat asker, Ipv4Address address, TimeSpan most) =>
-        Namespaces.Inside(lab.Of(asker.Owner), () =>
+    public static IReadOnlySet<string> Holders(Lab lab, Seat client, Ipv4Address address, TimeSpan most) =>
+        Namespaces.Inside(lab.Of(client.Owner), () =>
         {
-            using var socket = new PacketSocket(asker.Device);
-            var own = Askers.Physical(lab.Mac(asker));
+            using var socket = new PacketSocket(client.Device);
+            var own = Clients.Physical(lab.Mac(client));
             var question = new ArpPacket(
                 ArpOperation.Request,
                 PhysicalAddress.Parse("00-00-00-00-00-00"),
@@ -33,7 +33,7 @@ internal static class Arp
                     && $"{answer.SenderProtocolAddress}" == $"{address}"
                 )
                 {
-                    answers.Add(lab.Whose(Askers.Mac(answer.SenderHardwareAddress))?.Owner ?? $"{answer.SenderHardwareAddress}");
+                    answers.Add(lab.Whose(Clients.Mac(answer.SenderHardwareAddress))?.Owner ?? $"{answer.SenderHardwareAddress}");
                 }
             }
             return answers;

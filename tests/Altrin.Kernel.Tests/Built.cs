@@ -20,17 +20,17 @@ internal sealed class Built : IDisposable
             ? TimeSpan.FromSeconds(4)
             : TimeSpan.FromMilliseconds(900);
         Wake(patience);
-        var askers = lab.Askers.All.ToList();
+        var clients = lab.Clients.All.ToList();
         // Silence is listened to once more, and longer: the machine may be busy.
-        Offers = Each(askers, s => lab.Askers.Offers(s, patience) is { Count: > 0 } heard ? heard : lab.Askers.Offers(s, 3 * patience));
+        Offers = Each(clients, s => lab.Clients.Offers(s, patience) is { Count: > 0 } heard ? heard : lab.Clients.Offers(s, 3 * patience));
         // Outer sides first: who is further in asks a router that is there already.
-        foreach (var sides in askers.GroupBy(s => s.Device == "wan" ? 0 : 1).OrderBy(g => g.Key))
+        foreach (var sides in clients.GroupBy(s => s.Device == "wan" ? 0 : 1).OrderBy(g => g.Key))
         {
             // One after the other: a server that is asked twice at once offers one address twice, and the loser starts again.
             foreach (var seat in sides)
             {
                 // A host that was offered an address and got none may have met a busy machine: it asks once more, as any client would.
-                var got = Offers[seat].Count > 0 ? lab.Askers.Ask(seat) ?? lab.Askers.Ask(seat) : null;
+                var got = Offers[seat].Count > 0 ? lab.Clients.Ask(seat) ?? lab.Clients.Ask(seat) : null;
                 if (got is not null && Takes(seat, got))
                 {
                     Leases[seat] = got;
@@ -39,8 +39,8 @@ internal sealed class Built : IDisposable
                 else if (seat.Device == "eth0")
                 {
                     // RFC 3927, section 2.1: an address of one's own choice in 169.254.1.0 to 169.254.254.255.
-                    lab.Routers.Configure(seat, new(new(Ipv4Address.From(169, 254, 7, (byte)(askers.IndexOf(seat) + 1)), 16), null, []));
-                    Alone[seat.Owner] = Ipv4Address.From(169, 254, 7, (byte)(askers.IndexOf(seat) + 1));
+                    lab.Routers.Configure(seat, new(new(Ipv4Address.From(169, 254, 7, (byte)(clients.IndexOf(seat) + 1)), 16), null, []));
+                    Alone[seat.Owner] = Ipv4Address.From(169, 254, 7, (byte)(clients.IndexOf(seat) + 1));
                 }
             }
         }
@@ -57,10 +57,10 @@ internal sealed class Built : IDisposable
 
     public Lab Lab { get; }
 
-    /// <summary>Who answered each asker's question.</summary>
+    /// <summary>Who answered each client's question.</summary>
     public IReadOnlyDictionary<Seat, IReadOnlyList<Heard>> Offers { get; }
 
-    /// <summary>What each asker took.</summary>
+    /// <summary>What each client took.</summary>
     public Dictionary<Seat, Got> Leases { get; } = [];
 
     /// <summary>Addresses that no server gave: chosen by themselves, or from the factory.</summary>
@@ -126,7 +126,7 @@ internal sealed class Built : IDisposable
         {
             if (
                 Lab.Wiring.Linked(seat)
-                && Lab.Askers.Offers(seat, patience).Count == 0
+                && Lab.Clients.Offers(seat, patience).Count == 0
                 && Lab.Design.Box(seat.Owner)!.Profile is { FactoryAddress: { } own, FactoryPool: { } pool }
             )
             {

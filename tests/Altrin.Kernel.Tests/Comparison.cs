@@ -105,7 +105,7 @@ internal sealed class Comparison
             Same(
                 $"offers to {seat}",
                 said,
-                said == shown ? shown : Ordered(heard.Concat(_built.Lab.Askers.Offers(seat, TimeSpan.FromSeconds(3))).Select(h => h.From))
+                said == shown ? shown : Ordered(heard.Concat(_built.Lab.Clients.Offers(seat, TimeSpan.FromSeconds(3))).Select(h => h.From))
             );
             if (!_built.Leases.TryGetValue(seat, out var got))
             {
@@ -150,16 +150,16 @@ internal sealed class Comparison
             )
             {
                 var holders = group.Select(i => i.Owner).Distinct().ToList();
-                var asker = segment.Interfaces.FirstOrDefault(i => !holders.Contains(i.Owner));
+                var client = segment.Interfaces.FirstOrDefault(i => !holders.Contains(i.Owner));
                 if (
-                    asker is null
+                    client is null
                     || _sheet.Overlaps.Count > 0
                     || _sheet.Conflicts.Any(c => c.Segment == segment.Id && c.Address == group.Key && c.Pool is not null)
                 )
                 {
                     continue;
                 }
-                var answers = Arp.Holders(_built.Lab, SeatOf(asker.Owner, asker.Side), group.Key, TimeSpan.FromMilliseconds(200));
+                var answers = Arp.Holders(_built.Lab, SeatOf(client.Owner, client.Side), group.Key, TimeSpan.FromMilliseconds(200));
                 Same($"holders of {group.Key} in {segment.Id}", certain.Contains(group.Key), answers.Count > 1);
             }
         }

@@ -8,7 +8,7 @@ namespace Altrin.Kernel.Tests;
 /// <summary>An address typed by hand inside the pool: who checks decides Whether another host is given it too.</summary>
 public sealed class ConflictTests
 {
-    // The pool holds two addresses, so that the server has to offer the typed one to the second asker at the latest.
+    // The pool holds two addresses, so that the server has to offer the typed one to the second client at the latest.
     private static Design Typed(Known server, Known client)
     {
         var home = Home.New()
@@ -36,7 +36,7 @@ public sealed class ConflictTests
         var design = Typed(server, client);
         using var lab = new Lab(design);
         // One by one; a host that checks is slow, so this is the place for patience.
-        var given = new[] { "a", "b" }.Select(d => lab.Askers.Ask(new(d, "eth0"), "-t", "3", "-T", "4")?.Address).ToList();
+        var given = new[] { "a", "b" }.Select(d => lab.Clients.Ask(new(d, "eth0"), "-t", "3", "-T", "4")?.Address).ToList();
         Assert.Equal(twice, given.Contains(Home.At("192.168.8.20")));
         var conflict = Assert.Single(Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet.Conflicts, c =>
             c.Address == Home.At("192.168.8.20")

@@ -21,13 +21,13 @@ public sealed class DhcpTests
             .Edit<RouterMode>("gw", m => m with { Server = m.Server with { Domain = "home.arpa" } })
             .Design;
 
-    private static (ServerSeat Server, Interface Asker) Of(Design design, string device)
+    private static (ServerSeat Server, Interface Client) Of(Design design, string device)
     {
         var network = Compiler.Compile(design, Situation.Settled);
         return (network.Segment("gw").Servers.Single(), network.Find(device, Side.Device)!);
     }
 
-    /// <summary>Kinds of messages and the options they carry, as they pass the asker's interface while something is done.</summary>
+    /// <summary>Kinds of messages and the options they carry, as they pass the client's interface while something is done.</summary>
     private static List<(DhcpKind Kind, IReadOnlySet<int> Options)> Listen(Lab lab, Seat seat, Action act)
     {
         using var socket = Namespaces.Inside(lab.Of(seat.Owner), () => new PacketSocket(seat.Device));
@@ -75,9 +75,9 @@ public sealed class DhcpTests
         Machine.Need();
         var design = House();
         using var lab = new Lab(design);
-        var (server, asker) = Of(design, device);
-        var said = DhcpExchange.Begin(asker, [server], [], 0, null, _ => false).Messages;
-        var heard = Listen(lab, new(device, "eth0"), () => lab.Askers.Ask(new(device, "eth0"), "-x", $"hostname:{device}"));
+        var (server, client) = Of(design, device);
+        var said = DhcpExchange.Begin(client, [server], [], 0, null, _ => false).Messages;
+        var heard = Listen(lab, new(device, "eth0"), () => lab.Clients.Ask(new(device, "eth0"), "-x", $"hostname:{device}"));
         Assert.Equal(said.Select(m => m.Kind), heard.Select(h => h.Kind));
         // The real ones carry a few more, such as the broadcast address (28) or the client's make (60); none of ours is missing.
         Assert.All(said.Zip(heard), m => Assert.Empty(m.First.Options.Except(m.Second.Options)));
@@ -95,12 +95,12 @@ public sealed class DhcpTests
         Machine.Need();
         var design = House();
         using var lab = new Lab(design);
-        var (server, asker) = Of(design, "a");
+        var (server, client) = Of(design, "a");
         foreach (var wish in new[] { "192.168.8.77", "10.9.9.9" })
         {
             var remembered = new HeldLease("gw", server.Own, Home.At(wish), 24, null, [], 0, 1440);
-            var said = DhcpExchange.Begin(asker, [server], [], 1, remembered, _ => false).Leases.Single().Address;
-            var shown = lab.Askers.Ask(new("a", "eth0"), "-r", wish)!.Address;
+            var said = DhcpExchange.Begin(client, [server], [], 1, remembered, _ => false).Leases.Single().Address;
+            var shown = lab.Clients.Ask(new("a", "eth0"), "-r", wish)!.Address;
             Assert.Equal(said == Home.At(wish), shown == Home.At(wish));
             Assert.True(server.Pool!.Value.Contains(shown));
         }
@@ -115,10 +115,10 @@ public sealed class DhcpTests
         var (server, a) = Of(design, "a");
         var (_, c) = Of(design, "c");
         var first = DhcpExchange.Begin(a, [server], [], 0, null, _ => false);
-        Assert.Equal(first.Leases.Single().Address, lab.Askers.Ask(new("a", "eth0"))!.Address);
+        Assert.Equal(first.Leases.Single().Address, lab.Clients.Ask(new("a", "eth0"))!.Address);
         Assert.Empty(DhcpExchange.Begin(c, [server], first.Bindings, 0, null, _ => false).Leases);
-        Assert.Null(lab.Askers.Ask(new("c", "eth0")));
-        lab.Askers.GiveBack(new("a", "eth0"), first.Leases[0].Address, server.Own);
+        Assert.Null(lab.Clients.Ask(new("c", "eth0")));
+        lab.Clients.GiveBack(new("a", "eth0"), first.Leases[0].Address, server.Own);
         var freed = DhcpServer
             .Answer(
                 server,
@@ -130,7 +130,7 @@ public sealed class DhcpTests
             .Bindings;
         Assert.Equal(
             DhcpExchange.Begin(c, [server], freed, 0, null, _ => false).Leases.Single().Address,
-            lab.Askers.Ask(new("c", "eth0"))!.Address
+            lab.Clients.Ask(new("c", "eth0"))!.Address
         );
     }
 
@@ -150,9 +150,9 @@ public sealed class DhcpTests
             Site = design.Site with { Devices = [.. design.Site.Devices.Select(d => d with { ChecksLease = Known.Yes })] },
         };
         using var lab = new Lab(design);
-        var (server, asker) = Of(design, "a");
-        var said = DhcpExchange.Begin(asker, [server], [], 0, null, a => a == Home.At("192.168.8.20") || a == Home.At("192.168.8.21"));
-        var heard = Listen(lab, new("a", "eth0"), () => lab.Askers.Ask(new("a", "eth0")));
+        var (server, client) = Of(design, "a");
+        var said = DhcpExchange.Begin(client, [server], [], 0, null, a => a == Home.At("192.168.8.20") || a == Home.At("192.168.8.21"));
+        var heard = Listen(lab, new("a", "eth0"), () => lab.Clients.Ask(new("a", "eth0")));
         Assert.Contains(DhcpKind.Decline, said.Messages.Select(m => m.Kind));
         Assert.Contains(DhcpKind.Decline, heard.Select(h => h.Kind));
         Assert.Equal(

@@ -20,7 +20,7 @@ internal sealed record Choosing
 
 /// <summary>
 /// A design built from the machine's own network stack: a namespace for each box and device, bridges for switches, virtual
-/// cables, the kernel's routing, nftables for translation, dnsmasq for leases and names, udhcpc as the asker.
+/// cables, the kernel's routing, nftables for translation, dnsmasq for leases and names, udhcpc as the client.
 /// </summary>
 internal sealed class Lab : IDisposable
 {
@@ -52,7 +52,7 @@ internal sealed class Lab : IDisposable
         Wire();
         Routers = new(this);
         Routers.SetUp();
-        Askers = new(this);
+        Clients = new(this);
     }
 
     public Design Design { get; }
@@ -65,7 +65,7 @@ internal sealed class Lab : IDisposable
 
     public Routers Routers { get; }
 
-    public Askers Askers { get; }
+    public Clients Clients { get; }
 
     public string Folder => _folder.FullName;
 

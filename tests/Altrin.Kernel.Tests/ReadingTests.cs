@@ -253,7 +253,7 @@ public sealed class ReadingTests : IDisposable
             ["192.168.8.1 02:00:5e:00:53:01", "192.168.8.254 02:00:5e:00:53:0a"],
             read.Offers.Where(o => o.Kind == DhcpKind.Offer).Select(o => $"{o.Server} {o.From}").Distinct().Order(StringComparer.Ordinal)
         );
-        Assert.All(read.Offers, o => Assert.Equal("02:00:5e:00:53:20", $"{o.Asker}"));
+        Assert.All(read.Offers, o => Assert.Equal("02:00:5e:00:53:20", $"{o.Client}"));
         var home = Home.WithGateway();
         var servers = Assert.Single(
             ReadingComparison.Of(new(home.Design.Site, [home.Design.SetUp]), home.Design, "gw/lan1", read).Statements,

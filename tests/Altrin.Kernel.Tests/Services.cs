@@ -50,7 +50,7 @@ internal sealed class Services : IDisposable
         }
     }
 
-    /// <summary>A connection; who answers and as whom it sees the asker, or null where none does in time.</summary>
+    /// <summary>A connection; who answers and as whom it sees the client, or null where none does in time.</summary>
     public static async Task<(string Who, string SeenAs)?> Connect(Lab lab, string from, IPEndPoint to, TimeSpan most)
     {
         using var socket = Namespaces.Inside(lab.Of(from), () =>
@@ -150,9 +150,9 @@ internal sealed class Services : IDisposable
         {
             try
             {
-                using var asker = await listener.AcceptAsync();
-                await asker.SendAsync(Encoding.ASCII.GetBytes($"{owner}|{((IPEndPoint)asker.RemoteEndPoint!).Address}"));
-                asker.Shutdown(SocketShutdown.Both);
+                using var client = await listener.AcceptAsync();
+                await client.SendAsync(Encoding.ASCII.GetBytes($"{owner}|{((IPEndPoint)client.RemoteEndPoint!).Address}"));
+                client.Shutdown(SocketShutdown.Both);
             }
             catch (SocketException)
             {

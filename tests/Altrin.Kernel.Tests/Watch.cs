@@ -34,14 +34,14 @@ internal sealed class Watch : IDisposable
         }
     }
 
-    /// <summary>For each router, and each asker by the number of its port, from how many addresses its packets were seen.</summary>
-    public IReadOnlyList<(string Owner, int Port, int Sources)> Sources(int askers)
+    /// <summary>For each router, and each client by the number of its port, from how many addresses its packets were seen.</summary>
+    public IReadOnlyList<(string Owner, int Port, int Sources)> Sources(int clients)
     {
         Dispose();
         return
         [
             .. _sources
-                .Keys.Where(k => k.Port >= 0 && k.Port < askers)
+                .Keys.Where(k => k.Port >= 0 && k.Port < clients)
                 .GroupBy(k => (k.Owner, k.Port))
                 .Select(g => (g.Key.Owner, g.Key.Port, g.Count())),
         ];

@@ -7,7 +7,7 @@ using Altrin.Testing;
 
 namespace Altrin.Web.Tests;
 
-/// <summary>Readings over real HTTP: looked at, accepted, kept, listed, put away, compared.</summary>
+/// <summary>Readings over real HTTP: looked at, accepted, kept, listed, archived, compared.</summary>
 public sealed class ReadingApiTests(RunningServer server) : IDisposable
 {
     private const string Seat = "hall-gateway/lan4";
@@ -105,18 +105,18 @@ public sealed class ReadingApiTests(RunningServer server) : IDisposable
 
         Assert.Equal(
             HttpStatusCode.NoContent,
-            (await Send(HttpMethod.Put, $"{job}/readings/{newest["id"]}/away", """{"away":true}""")).Status
+            (await Send(HttpMethod.Put, $"{job}/readings/{newest["id"]}/archived", """{"archived":true}""")).Status
         );
         Assert.Equal(
             (before, 1),
             (
                 (int)(await Send(HttpMethod.Get, $"{job}/readings")).Body!["total"]!,
-                (int)(await Send(HttpMethod.Get, $"{job}/readings?away=true")).Body!["total"]!
+                (int)(await Send(HttpMethod.Get, $"{job}/readings?archived=true")).Body!["total"]!
             )
         );
         Assert.Equal(
             HttpStatusCode.NoContent,
-            (await Send(HttpMethod.Put, $"{job}/readings/{newest["id"]}/away", """{"away":false}""")).Status
+            (await Send(HttpMethod.Put, $"{job}/readings/{newest["id"]}/archived", """{"archived":false}""")).Status
         );
         Assert.Equal(before + 1, (int)(await Send(HttpMethod.Get, $"{job}/readings")).Body!["total"]!);
     }
@@ -340,7 +340,10 @@ public sealed class ReadingApiTests(RunningServer server) : IDisposable
     {
         var job = await NewJob();
         Assert.Equal(HttpStatusCode.NotFound, (await Send(HttpMethod.Get, $"{job}/readings/999999")).Status);
-        Assert.Equal(HttpStatusCode.NotFound, (await Send(HttpMethod.Put, $"{job}/readings/999999/away", """{"away":true}""")).Status);
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await Send(HttpMethod.Put, $"{job}/readings/999999/archived", """{"archived":true}""")).Status
+        );
         Assert.Equal(HttpStatusCode.NotFound, (await Send(HttpMethod.Get, "/api/jobs/999999/readings")).Status);
         Assert.Equal(
             HttpStatusCode.NotFound,

@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Changes;
 
-/// <summary>Leaves a box or device out of the set-up: its cables are pulled, its settings are gone. It stays in the survey.</summary>
+/// <summary>Leaves a box or device out of the set-up: its cables are unplugged, its settings are gone. It stays in the survey.</summary>
 public sealed record PutAway(string Id) : Change
 {
     /// <inheritdoc/>
@@ -19,7 +19,7 @@ public sealed record PutAway(string Id) : Change
 
     /// <inheritdoc/>
     public override string Describe(Design design) =>
-        design.Box(Id) is null ? $"{design.NameOf(Id)} is left out" : $"{design.NameOf(Id)} goes on the shelf";
+        design.Box(Id) is null ? $"{design.NameOf(Id)} is left out" : $"{design.NameOf(Id)} is taken out of use";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Id];

@@ -5,7 +5,7 @@ namespace Altrin.Core.Changes;
 
 /// <summary>
 /// Sets what a box is. What the new mode still has is kept (radios, where both have them); the rest takes the factory values.
-/// A box that was on the shelf comes into use by it.
+/// A box that was not in use comes into use by it.
 /// </summary>
 public sealed record SetMode(string Box, ModeKind Mode) : Change
 {

@@ -58,7 +58,7 @@ internal static class AirStatements
                 [
                     new(
                         design.Mode(box.Id) is null
-                            ? "It is on, although it is recorded as lying on the shelf."
+                            ? "It is on, although it is recorded as not in use."
                             : "A factory or guest name was left on, or its radios are not as recorded.",
                         []
                     ),

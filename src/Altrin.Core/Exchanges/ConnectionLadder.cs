@@ -17,11 +17,11 @@ public static class ConnectionLadder
     /// <summary>A connection between two devices; null where one of both is not in use.</summary>
     public static Ladder? Between(Observation seen, string from, string to)
     {
-        if (seen.Network.Find(from, Side.Device) is not { } asker || seen.Network.Find(to, Side.Device) is not { } asked || from == to)
+        if (seen.Network.Find(from, Side.Device) is not { } client || seen.Network.Find(to, Side.Device) is not { } asked || from == to)
         {
             return null;
         }
-        var (way, legs) = seen.Tracer.Packets(asker, asked);
+        var (way, legs) = seen.Tracer.Packets(client, asked);
         return Told(
             seen,
             LadderKind.Connection,
@@ -35,11 +35,11 @@ public static class ConnectionLadder
     /// <summary>A connection from a device to a host on the internet; null where it is not in use.</summary>
     public static Ladder? ToInternet(Observation seen, string from)
     {
-        if (seen.Network.Find(from, Side.Device) is not { } asker)
+        if (seen.Network.Find(from, Side.Device) is not { } client)
         {
             return null;
         }
-        var (way, legs) = seen.Tracer.Packets(asker, Provider.Host);
+        var (way, legs) = seen.Tracer.Packets(client, Provider.Host);
         return Told(seen, LadderKind.Internet, $"{seen.Network.NameOf(from)} opens a connection to the internet", Protocol.Tcp, way, legs);
     }
 

@@ -10,45 +10,45 @@ public static class DiscoveryLadder
     /// <summary>The question of one device for another; null where one of both is not in use.</summary>
     public static Ladder? Of(Observation seen, string from, string to)
     {
-        if (seen.Network.Find(from, Side.Device) is not { } asker || seen.Network.Find(to, Side.Device) is not { } wanted || from == to)
+        if (seen.Network.Find(from, Side.Device) is not { } client || seen.Network.Find(to, Side.Device) is not { } wanted || from == to)
         {
             return null;
         }
         var title = $"{seen.Network.NameOf(from)} looks for {seen.Network.NameOf(to)}";
         var script = new Script(seen.Network);
-        if (!asker.Linked || seen.Tracer.World.Address(asker) is not { } own)
+        if (!client.Linked || seen.Tracer.World.Address(client) is not { } own)
         {
-            var lost = seen.Tracer.ToInternet(asker).Answer;
-            return new(LadderKind.Discovery, title, lost.IsYes ? Answer.Yes : lost, asker.Owner, [], [.. lost.Causes.Select(c => c.Text)]);
+            var lost = seen.Tracer.ToInternet(client).Answer;
+            return new(LadderKind.Discovery, title, lost.IsYes ? Answer.Yes : lost, client.Owner, [], [.. lost.Causes.Select(c => c.Text)]);
         }
         var name = $"{to}.local";
         script.Send(
-            asker.Segment,
-            asker,
+            client.Segment,
+            client,
             null,
             new MdnsPayload(own, MdnsPayload.Group, name, null),
-            $"{script.Name(asker)} asks all on its link for {name}"
+            $"{script.Name(client)} asks all on its link for {name}"
         );
         var (question, reply) = Fact(seen, from, to);
         var notes = new List<string>();
         if (question.Kind != AnswerKind.No && seen.Tracer.World.Address(wanted) is { } address)
         {
             // A host that has just been heard is known (RFC 826); an answer goes to its address and needs no further question.
-            script.Resolve(wanted, address, own, asker);
+            script.Resolve(wanted, address, own, client);
             script.Send(
                 wanted.Segment,
                 wanted,
-                asker,
+                client,
                 new MdnsPayload(address, own, name, address),
                 $"{script.Name(wanted)} answers that it is {address}"
             );
         }
-        else if (wanted.Segment != asker.Segment)
+        else if (wanted.Segment != client.Segment)
         {
             notes.Add($"{script.Name(wanted)} is in another segment: such a question crosses neither a router nor guest isolation.");
         }
         var hears = seen
-            .Network.Segment(asker.Segment)
+            .Network.Segment(client.Segment)
             .Interfaces.Where(i => i.Side == Side.Device && i.Linked && i.Owner != from)
             .Select(i => seen.Network.NameOf(i.Owner))
             .ToList();

@@ -39,8 +39,8 @@ public sealed record ArpPayload(bool Reply, Ipv4Address Sender, MacAddress? Targ
 /// <summary>A message by which addresses are leased (RFC 2131), in a UDP datagram between the ports 68 and 67.</summary>
 /// <param name="Source">From which address; 0.0.0.0 for one who has none yet.</param>
 /// <param name="Target">To which address.</param>
-/// <param name="Transaction">The number by which the asker knows the answers (xid).</param>
-/// <param name="Client">The asker's MAC address (chaddr).</param>
+/// <param name="Transaction">The number by which the client knows the answers (xid).</param>
+/// <param name="Client">The client's MAC address (chaddr).</param>
 /// <param name="Message">What is said.</param>
 public sealed record DhcpPayload(Ipv4Address Source, Ipv4Address Target, uint Transaction, MacAddress Client, DhcpMessage Message) : Payload
 {
@@ -77,7 +77,7 @@ public sealed record UdpPayload(Ipv4Address Source, int SourcePort, Ipv4Address 
 
 /// <summary>A question to everybody on the link by multicast, or the answer to it (RFC 6762).</summary>
 /// <param name="Source">From which address.</param>
-/// <param name="Target">To which: 224.0.0.251 for a question, the asker for an answer.</param>
+/// <param name="Target">To which: 224.0.0.251 for a question, the client for an answer.</param>
 /// <param name="Name">The name asked for.</param>
 /// <param name="Answer">Its address; null in a question.</param>
 public sealed record MdnsPayload(Ipv4Address Source, Ipv4Address Target, string Name, Ipv4Address? Answer) : Payload

@@ -17,38 +17,38 @@ public static class LeaseLadder
     private static readonly TimeSpan Tried = TimeSpan.FromSeconds(1);
 
     /// <summary>Everybody in use who asks for an address, by owner and side.</summary>
-    public static IReadOnlyList<Interface> Askers(Network network) => [.. network.Interfaces.Where(i => i.AsksNow)];
+    public static IReadOnlyList<Interface> Clients(Network network) => [.. network.Interfaces.Where(i => i.AsksNow)];
 
     /// <summary>The lease of a box or device; null where it does not ask, or is connected to nothing.</summary>
     /// <param name="seen">The network.</param>
     /// <param name="owner">Box, device, or the laptop.</param>
     public static Ladder? Of(Observation seen, string owner)
     {
-        if (Askers(seen.Network).FirstOrDefault(i => i.Owner == owner) is not { } asker)
+        if (Clients(seen.Network).FirstOrDefault(i => i.Owner == owner) is not { } client)
         {
             return null;
         }
         var script = new Script(seen.Network);
         var title = $"{seen.Network.NameOf(owner)} is leased an address";
-        var offers = seen.Leasing.Offers(asker);
+        var offers = seen.Leasing.Offers(client);
         if (offers.Count == 0)
         {
-            return Unanswered(seen, asker, script, title);
+            return Unanswered(seen, client, script, title);
         }
         var notes = new List<string>();
-        var servers = Living.ServersOf(seen.Network, asker);
+        var servers = Living.ServersOf(seen.Network, client);
         // A server gives an address again that another host had before: so the examples of the facts come out here too.
         IReadOnlyList<Binding> before =
         [
             .. offers
                 .Where(o => o.Example is not null)
-                .Select(o => new Binding(o.Server, DhcpExchange.ClientOf(asker), o.Example!.Value, 0)),
+                .Select(o => new Binding(o.Server, DhcpExchange.ClientOf(client), o.Example!.Value, 0)),
         ];
-        var exchange = DhcpExchange.Begin(asker, servers, before, 0, null, a => Holder(seen, asker, a) is not null);
-        Tell(seen, asker, script, servers, exchange);
+        var exchange = DhcpExchange.Begin(client, servers, before, 0, null, a => Holder(seen, client, a) is not null);
+        Tell(seen, client, script, servers, exchange);
         if (exchange.Leases is [var lease, ..])
         {
-            Use(seen, asker, script, servers, exchange, lease);
+            Use(seen, client, script, servers, exchange, lease);
             notes.Add(
                 $"The lease lasts {Time(lease.LeaseMinutes)}: its server is asked to prolong it after {Time(lease.RenewsAt)}, any server after {Time(lease.RebindsAt)}."
             );
@@ -59,9 +59,9 @@ public static class LeaseLadder
                 $"{string.Join(" and ", offers.Select(o => seen.Network.NameOf(o.Server)))} answer: the first wins, here {seen.Network.NameOf(offers[0].Server)}."
             );
         }
-        // A host that declines again and again goes without; where there are fewer leases than askers, one does.
-        var answer = exchange.Leases.Count == 0 ? Answer.No(Taken(seen, asker, exchange)) : Answer.Yes;
-        var races = seen.Leasing.Holdings(asker).SelectMany(h => seen.Hosts.Races(asker, h)).DistinctBy(c => c.Identity).ToList();
+        // A host that declines again and again goes without; where there are fewer leases than clients, one does.
+        var answer = exchange.Leases.Count == 0 ? Answer.No(Taken(seen, client, exchange)) : Answer.Yes;
+        var races = seen.Leasing.Holdings(client).SelectMany(h => seen.Hosts.Races(client, h)).DistinctBy(c => c.Identity).ToList();
         if (races.Exists(c => c.Code is CauseCodes.PoolTooSmall or CauseCodes.SeveralBeforeRouter))
         {
             answer = answer.And(Answer.ByLuck(races));
@@ -69,13 +69,13 @@ public static class LeaseLadder
         notes.AddRange(races.Select(c => c.Text));
         foreach (var offer in offers)
         {
-            if (seen.Tracer.World.Radio.Proxied(asker, offer.Server) is var (_, through, why))
+            if (seen.Tracer.World.Radio.Proxied(client, offer.Server) is var (_, through, why))
             {
                 answer = answer.And(through == Known.No ? Answer.No(why) : Answer.ByLuck(why));
             }
         }
         // A ring hides nothing: the exchange is told as it is once the ring is open.
-        foreach (var ring in seen.Network.Segment(asker.Segment).Loops)
+        foreach (var ring in seen.Network.Segment(client.Segment).Loops)
         {
             answer = answer.And(ring.Perhaps ? Answer.ByLuck(World.Ring(ring)) : Answer.No(World.Ring(ring)));
         }
@@ -89,35 +89,35 @@ public static class LeaseLadder
         );
     }
 
-    private static Cause Taken(Observation seen, Interface asker, Networks.Exchange exchange)
+    private static Cause Taken(Observation seen, Interface client, Networks.Exchange exchange)
     {
         var address = exchange.Messages.LastOrDefault(m => m.Given is not null)?.Given ?? default;
         return Cause.Of(
             CauseCodes.AddressConflict,
             $"{address} is offered again and again, and another host has it.",
-            Holder(seen, asker, address) is { } holder ? [asker.Owner, holder.Owner] : [asker.Owner]
+            Holder(seen, client, address) is { } holder ? [client.Owner, holder.Owner] : [client.Owner]
         );
     }
 
-    private static Ladder Unanswered(Observation seen, Interface asker, Script script, string title)
+    private static Ladder Unanswered(Observation seen, Interface client, Script script, string title)
     {
-        var why = seen.Tracer.World.NoAddress(asker);
+        var why = seen.Tracer.World.NoAddress(client);
         foreach (var wait in AsksAgain.Prepend(0))
         {
             script.Wait(TimeSpan.FromSeconds(wait));
             Say(
                 script,
-                asker,
+                client,
                 null,
-                new(DhcpKind.Discover, "", asker.Mac) { HostName = HostName(asker) },
-                $"{script.Name(asker)} asks all for an address"
+                new(DhcpKind.Discover, "", client.Mac) { HostName = HostName(client) },
+                $"{script.Name(client)} asks all for an address"
             );
         }
         var notes = new List<string> { why.Text };
-        if (seen.Leasing.Holdings(asker) is [{ SelfAssigned: true, Example: { } own }, ..])
+        if (seen.Leasing.Holdings(client) is [{ SelfAssigned: true, Example: { } own }, ..])
         {
             script.Wait(TimeSpan.FromSeconds(AsksAgain[^1]));
-            Probe(script, asker, own);
+            Probe(script, client, own);
             notes.Add(
                 "It gives itself an address in 169.254.0.0/16 (RFC 3927): it looks connected and reaches nothing beyond its own segment. The address shown is an example."
             );
@@ -127,7 +127,7 @@ public static class LeaseLadder
 
     private static void Tell(
         Observation seen,
-        Interface asker,
+        Interface client,
         Script script,
         IReadOnlyList<ServerSeat> servers,
         Networks.Exchange exchange
@@ -138,11 +138,11 @@ public static class LeaseLadder
             if (message.Kind is DhcpKind.Offer or DhcpKind.Ack or DhcpKind.Nak)
             {
                 var seat = servers.First(s => s.Own == message.ServerId);
-                var server = ServerOf(seen, asker.Segment, seat);
+                var server = ServerOf(seen, client.Segment, seat);
                 if (message.Kind == DhcpKind.Offer && seat.ChecksOffer == Known.Yes)
                 {
                     script.Send(
-                        asker.Segment,
+                        client.Segment,
                         server,
                         null,
                         new ArpPayload(false, seat.Own, null, message.Given!.Value),
@@ -152,7 +152,7 @@ public static class LeaseLadder
                 }
                 Say(
                     script,
-                    asker,
+                    client,
                     server,
                     message,
                     message.Kind switch
@@ -164,34 +164,34 @@ public static class LeaseLadder
                 );
                 continue;
             }
-            if (message.Kind == DhcpKind.Decline && Holder(seen, asker, message.Requested!.Value) is { } holder)
+            if (message.Kind == DhcpKind.Decline && Holder(seen, client, message.Requested!.Value) is { } holder)
             {
                 script.Send(
-                    asker.Segment,
-                    asker,
+                    client.Segment,
+                    client,
                     null,
                     new ArpPayload(false, default, null, message.Requested.Value),
-                    $"{script.Name(asker)} tries {message.Requested} before it uses it"
+                    $"{script.Name(client)} tries {message.Requested} before it uses it"
                 );
                 script.Send(
-                    asker.Segment,
+                    client.Segment,
                     holder,
-                    asker,
-                    new ArpPayload(true, message.Requested.Value, Station.Of(asker).Mac, default),
+                    client,
+                    new ArpPayload(true, message.Requested.Value, Station.Of(client).Mac, default),
                     $"{script.Name(holder)} has {message.Requested}"
                 );
             }
             Say(
                 script,
-                asker,
+                client,
                 null,
                 message,
                 message.Kind switch
                 {
-                    DhcpKind.Discover => $"{script.Name(asker)} asks all for an address",
+                    DhcpKind.Discover => $"{script.Name(client)} asks all for an address",
                     DhcpKind.Request =>
-                        $"{script.Name(asker)} asks {seen.Network.NameOf(servers.First(s => s.Own == message.ServerId).Owner)} for {message.Requested}, and all others hear that",
-                    _ => $"{script.Name(asker)} declines {message.Requested}: a host has it",
+                        $"{script.Name(client)} asks {seen.Network.NameOf(servers.First(s => s.Own == message.ServerId).Owner)} for {message.Requested}, and all others hear that",
+                    _ => $"{script.Name(client)} declines {message.Requested}: a host has it",
                 }
             );
         }
@@ -199,83 +199,83 @@ public static class LeaseLadder
 
     private static void Use(
         Observation seen,
-        Interface asker,
+        Interface client,
         Script script,
         IReadOnlyList<ServerSeat> servers,
         Networks.Exchange exchange,
         HeldLease lease
     )
     {
-        if (asker.ChecksLease == Known.Yes)
+        if (client.ChecksLease == Known.Yes)
         {
-            Probe(script, asker, lease.Address);
+            Probe(script, client, lease.Address);
         }
         var seat = servers.First(s => s.Owner == lease.Server);
-        var server = ServerOf(seen, asker.Segment, seat);
+        var server = ServerOf(seen, client.Segment, seat);
         script.Until(TimeSpan.FromMinutes(lease.RenewsAt));
-        script.Resolve(asker, lease.Address, seat.Own, server);
-        var ask = new DhcpMessage(DhcpKind.Request, DhcpExchange.ClientOf(asker), asker.Mac)
+        script.Resolve(client, lease.Address, seat.Own, server);
+        var ask = new DhcpMessage(DhcpKind.Request, DhcpExchange.ClientOf(client), client.Mac)
         {
             InUse = lease.Address,
-            HostName = HostName(asker),
+            HostName = HostName(client),
         };
         script.Send(
-            asker.Segment,
-            asker,
+            client.Segment,
+            client,
             server,
-            new DhcpPayload(lease.Address, seat.Own, Number(asker, 1), Station.Of(asker).Mac, ask),
-            $"{script.Name(asker)} asks {script.Name(server)} to prolong {lease.Address}"
+            new DhcpPayload(lease.Address, seat.Own, Number(client, 1), Station.Of(client).Mac, ask),
+            $"{script.Name(client)} asks {script.Name(server)} to prolong {lease.Address}"
         );
         if (DhcpServer.Answer(seat, exchange.Bindings, ask, lease.RenewsAt, _ => false).Reply is { } reply)
         {
             script.Send(
-                asker.Segment,
+                client.Segment,
                 server,
-                asker,
-                new DhcpPayload(seat.Own, lease.Address, Number(asker, 1), Station.Of(asker).Mac, reply),
+                client,
+                new DhcpPayload(seat.Own, lease.Address, Number(client, 1), Station.Of(client).Mac, reply),
                 $"{script.Name(server)} prolongs it"
             );
         }
     }
 
     /// <summary>Three probes and two announcements (RFC 5227, section 1.1: PROBE_NUM, ANNOUNCE_NUM; seconds apart).</summary>
-    private static void Probe(Script script, Interface asker, Ipv4Address own)
+    private static void Probe(Script script, Interface client, Ipv4Address own)
     {
         for (var turn = 0; turn < 3; turn++)
         {
             script.Send(
-                asker.Segment,
-                asker,
+                client.Segment,
+                client,
                 null,
                 new ArpPayload(false, default, null, own),
-                $"{script.Name(asker)} tries {own} before it uses it"
+                $"{script.Name(client)} tries {own} before it uses it"
             );
             script.Wait(TimeSpan.FromSeconds(1.5));
         }
         for (var turn = 0; turn < 2; turn++)
         {
             script.Send(
-                asker.Segment,
-                asker,
+                client.Segment,
+                client,
                 null,
                 new ArpPayload(false, own, null, own),
-                $"{script.Name(asker)} tells all that it has {own}"
+                $"{script.Name(client)} tells all that it has {own}"
             );
             script.Wait(TimeSpan.FromSeconds(2));
         }
     }
 
-    private static void Say(Script script, Interface asker, Interface? server, DhcpMessage message, string text)
+    private static void Say(Script script, Interface client, Interface? server, DhcpMessage message, string text)
     {
         var everybody = new Ipv4Address(uint.MaxValue);
         var payload = new DhcpPayload(
             server is null ? default : message.ServerId!.Value,
             server is null || message.Kind == DhcpKind.Nak ? everybody : message.Given!.Value,
-            Number(asker, 0),
-            Station.Of(asker).Mac,
+            Number(client, 0),
+            Station.Of(client).Mac,
             message
         );
-        script.Send(asker.Segment, server ?? asker, server is null || message.Kind == DhcpKind.Nak ? null : asker, payload, text);
+        script.Send(client.Segment, server ?? client, server is null || message.Kind == DhcpKind.Nak ? null : client, payload, text);
     }
 
     /// <summary>The side with which a server answers: a router's inner one, or the page of an access point whose server woke.</summary>
@@ -286,12 +286,12 @@ public static class LeaseLadder
             .OrderBy(i => !i.IsInner && i.Side != Side.Provider)
             .First();
 
-    private static Interface? Holder(Observation seen, Interface asker, Ipv4Address address) =>
-        seen.Hosts.Holders(asker.Segment, address).FirstOrDefault(h => h.Owner != asker.Owner && h.Linked && h.Setting is Fixed);
+    private static Interface? Holder(Observation seen, Interface client, Ipv4Address address) =>
+        seen.Hosts.Holders(client.Segment, address).FirstOrDefault(h => h.Owner != client.Owner && h.Linked && h.Setting is Fixed);
 
-    private static string? HostName(Interface asker) => asker.Side == Side.Device ? asker.Owner : null;
+    private static string? HostName(Interface client) => client.Side == Side.Device ? client.Owner : null;
 
-    private static uint Number(Interface asker, int turn) => Hash.Of($"{asker.Owner}/{asker.Side}/{turn}");
+    private static uint Number(Interface client, int turn) => Hash.Of($"{client.Owner}/{client.Side}/{turn}");
 
     private static string With(DhcpMessage offer) =>
         (offer.Gateway, offer.DnsServers.Count) switch

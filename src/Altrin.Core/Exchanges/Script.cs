@@ -37,18 +37,18 @@ internal sealed class Script(Network network)
     }
 
     /// <summary>
-    /// Asks who has an address, unless the asker knows; tries three times where no host answers (RFC 1122, section 2.3.2.1: not more than
+    /// Asks who has an address, unless the client knows; tries three times where no host answers (RFC 1122, section 2.3.2.1: not more than
     /// once a second).
     /// </summary>
-    public void Resolve(Interface asker, Ipv4Address own, Ipv4Address address, Interface? taker)
+    public void Resolve(Interface client, Ipv4Address own, Ipv4Address address, Interface? taker)
     {
-        if (_known.Contains((asker.Owner, asker.Side, address)))
+        if (_known.Contains((client.Owner, client.Side, address)))
         {
             return;
         }
         for (var turn = 0; turn < (taker is null ? 3 : 1); turn++)
         {
-            Send(asker.Segment, asker, null, new ArpPayload(false, own, null, address), $"{Name(asker)} asks who has {address}");
+            Send(client.Segment, client, null, new ArpPayload(false, own, null, address), $"{Name(client)} asks who has {address}");
             if (taker is null)
             {
                 Wait(TimeSpan.FromSeconds(1));
@@ -57,14 +57,14 @@ internal sealed class Script(Network network)
         if (taker is not null)
         {
             Send(
-                asker.Segment,
+                client.Segment,
                 taker,
-                asker,
-                new ArpPayload(true, address, Station.Of(asker).Mac, own),
+                client,
+                new ArpPayload(true, address, Station.Of(client).Mac, own),
                 $"{Name(taker)} says that it has {address}"
             );
-            _known.Add((asker.Owner, asker.Side, address));
-            // The host that is asked notes the asker too (RFC 826).
+            _known.Add((client.Owner, client.Side, address));
+            // The host that is asked notes the client too (RFC 826).
             _known.Add((taker.Owner, taker.Side, own));
         }
     }

@@ -88,7 +88,7 @@ public sealed record InboundFact(string Router, Protocol Protocol, int Port, Ans
 /// <param name="From">Class that asks.</param>
 /// <param name="To">Class that is looked for.</param>
 /// <param name="Question">Whether the question arrives.</param>
-/// <param name="Reply">Whether the answer, which is sent to the asker's address, does.</param>
+/// <param name="Reply">Whether the answer, which is sent to the client's address, does.</param>
 public sealed record DiscoveryFact(string From, string To, Answer Question, Answer Reply);
 
 /// <summary>The page of a box.</summary>

@@ -95,16 +95,16 @@ public static class Observer
         );
     }
 
-    private static LeaseFact LeaseFact(World world, Interface asker)
+    private static LeaseFact LeaseFact(World world, Interface client)
     {
-        var offers = world.Leasing.Offers(asker);
+        var offers = world.Leasing.Offers(client);
         return new(
-            asker.Owner,
-            asker.Side,
+            client.Owner,
+            client.Side,
             offers,
             offers.Count > 0 ? null
-                : asker.Linked ? world.NoAddress(asker)
-                : world.Unlinked(asker)
+                : client.Linked ? world.NoAddress(client)
+                : world.Unlinked(client)
         );
     }
 

@@ -73,7 +73,7 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
                 guard
             );
         }
-        // Behind a router with one subnet on both sides, what lies before it is looked for beside the asker.
+        // Behind a router with one subnet on both sides, what lies before it is looked for beside the client.
         return outward.Routers.Select(tracer.World.Overlap).FirstOrDefault(o => o is not null) is { } overlap
             ? new(a.Owner, b.Owner, Answer.No(tracer.World.OverlapCause(overlap)), way.Routers, overlap.Router)
             : new(a.Owner, b.Owner, way.Answer, way.Routers, way.StoppedBy);
@@ -82,20 +82,20 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
     }
 
     /// <summary>
-    /// A question is heard by the whole segment; its answer is a packet to the asker, and may fail where the question arrived.
+    /// A question is heard by the whole segment; its answer is a packet to the client, and may fail where the question arrived.
     /// </summary>
     private IEnumerable<DiscoveryFact> Discovery(IReadOnlyList<ReachClass> classes, IReadOnlyList<ReachCell> cells)
     {
         var segments = classes.ToDictionary(c => c.Id, c => c.Segment, StringComparer.Ordinal);
         foreach (var cell in cells.Where(c => segments[c.From] == segments[c.To] && segments[c.From] != Nowhere))
         {
-            var (asker, found) = Ends(classes.First(c => c.Id == cell.From), classes.First(c => c.Id == cell.To));
+            var (client, found) = Ends(classes.First(c => c.Id == cell.From), classes.First(c => c.Id == cell.To));
             // Only a barrier for guests, or a ring, stops a broadcast inside its segment; and no host listens to one that comes from its
             // own address.
             var barrier = cell
                 .Answer.Causes.Where(c =>
                     c.Code is CauseCodes.GuestsApart or CauseCodes.GuestsNotIsolated or CauseCodes.Loop
-                    || (c.Code == CauseCodes.AddressConflict && c.Subjects.Contains(asker.Owner) && c.Subjects.Contains(found.Owner))
+                    || (c.Code == CauseCodes.AddressConflict && c.Subjects.Contains(client.Owner) && c.Subjects.Contains(found.Owner))
                 )
                 .ToList();
             var shared =
@@ -111,7 +111,7 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
                 cell.From,
                 cell.To,
                 question,
-                question.Kind == AnswerKind.No ? question : question.And(tracer.Deliver(found, asker).Answer)
+                question.Kind == AnswerKind.No ? question : question.And(tracer.Deliver(found, client).Answer)
             );
         }
     }

@@ -39,21 +39,21 @@ public sealed record HeldLease(
 /// <param name="Leases">Every lease that it may have ended with: several where servers raced, none where no server gave one.</param>
 public sealed record Exchange(IReadOnlyList<DhcpMessage> Messages, IReadOnlyList<Binding> Bindings, IReadOnlyList<HeldLease> Leases);
 
-/// <summary>An asker among its servers (RFC 2131, section 4.4).</summary>
+/// <summary>A client among its servers (RFC 2131, section 4.4).</summary>
 public static class DhcpExchange
 {
-    /// <summary>How often an asker that declined an address begins again; then it goes without.</summary>
+    /// <summary>How often a client that declined an address begins again; then it goes without.</summary>
     private const int MostDeclined = 4;
 
     /// <summary>From nothing, or from a lease that it remembers (after a restart, or when a cable was plugged in).</summary>
-    /// <param name="asker">Who asks.</param>
+    /// <param name="client">Who asks.</param>
     /// <param name="servers">Who hears it.</param>
     /// <param name="bindings">What they have written down.</param>
     /// <param name="minute">Now.</param>
     /// <param name="remembered">The lease that it remembers; null where it has none, or one that is over.</param>
     /// <param name="answers">Whether another host answers at an address.</param>
     public static Exchange Begin(
-        Interface asker,
+        Interface client,
         IReadOnlyList<ServerSeat> servers,
         IReadOnlyList<Binding> bindings,
         int minute,
@@ -93,7 +93,7 @@ public static class DhcpExchange
                     leases.Add(Held(offer.Server, reply, minute));
                 }
             }
-            if (leases.Count == 0 || asker.ChecksLease != Known.Yes || !answers(leases[0].Address))
+            if (leases.Count == 0 || client.ChecksLease != Known.Yes || !answers(leases[0].Address))
             {
                 return new(said, next, leases);
             }
@@ -106,7 +106,7 @@ public static class DhcpExchange
         }
 
         DhcpMessage Say(DhcpKind kind) =>
-            new(kind, ClientOf(asker), asker.Mac) { HostName = asker.Side == Side.Device ? asker.Owner : null };
+            new(kind, ClientOf(client), client.Mac) { HostName = client.Side == Side.Device ? client.Owner : null };
 
         (List<(ServerSeat Server, DhcpMessage Reply)> Heard, IReadOnlyList<Binding> After) Hear(
             DhcpMessage message,
@@ -133,7 +133,7 @@ public static class DhcpExchange
     /// lease where no host answered.
     /// </summary>
     public static (HeldLease? Lease, IReadOnlyList<Binding> Bindings) Prolong(
-        Interface asker,
+        Interface client,
         IReadOnlyList<ServerSeat> servers,
         IReadOnlyList<Binding> bindings,
         int minute,
@@ -145,7 +145,7 @@ public static class DhcpExchange
             var (after, reply) = DhcpServer.Answer(
                 server,
                 bindings,
-                new(DhcpKind.Request, ClientOf(asker), asker.Mac) { InUse = lease.Address },
+                new(DhcpKind.Request, ClientOf(client), client.Mac) { InUse = lease.Address },
                 minute,
                 _ => false
             );
@@ -157,8 +157,8 @@ public static class DhcpExchange
         return (lease, bindings);
     }
 
-    /// <summary>How servers know an asker.</summary>
-    public static string ClientOf(Interface asker) => $"{asker.Owner}/{asker.Side}";
+    /// <summary>How servers know a client.</summary>
+    public static string ClientOf(Interface client) => $"{client.Owner}/{client.Side}";
 
     private static HeldLease Held(ServerSeat server, DhcpMessage ack, int minute) =>
         new(

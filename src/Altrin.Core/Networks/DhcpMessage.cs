@@ -27,22 +27,22 @@ public enum DhcpKind
     Release = 7,
 }
 
-/// <summary>One message between an asker and DHCP servers (RFC 2131); what is null or empty is left out.</summary>
+/// <summary>One message between a client and DHCP servers (RFC 2131); what is null or empty is left out.</summary>
 /// <param name="Kind">What it is (option 53).</param>
 /// <param name="Client">Who asks, or is answered: stands for the client identifier (option 61).</param>
-/// <param name="Mac">The asker's MAC address; null where not read.</param>
+/// <param name="Mac">The client's MAC address; null where not read.</param>
 public sealed record DhcpMessage(DhcpKind Kind, string Client, MacAddress? Mac)
 {
     /// <summary>What everybody asks for (option 55): mask, router, DNS servers, host and domain name, lease time, renewal times.</summary>
     public static IReadOnlyList<int> UsualQuestions { get; } = [1, 3, 6, 12, 15, 51, 58, 59];
 
-    /// <summary>The address that the asker uses already; only in renewals and releases (ciaddr).</summary>
+    /// <summary>The address that the client uses already; only in renewals and releases (ciaddr).</summary>
     public Ipv4Address? InUse { get; init; }
 
     /// <summary>The address that the server gives (yiaddr).</summary>
     public Ipv4Address? Given { get; init; }
 
-    /// <summary>The address that the asker would like (option 50).</summary>
+    /// <summary>The address that the client would like (option 50).</summary>
     public Ipv4Address? Requested { get; init; }
 
     /// <summary>Which server is meant, or speaks (option 54).</summary>
@@ -72,7 +72,7 @@ public sealed record DhcpMessage(DhcpKind Kind, string Client, MacAddress? Mac)
     /// <summary>When any server is asked, in seconds: seven eighths of the lease (option 59).</summary>
     public int? RebindSeconds => (int?)(LeaseSeconds * 7L / 8);
 
-    /// <summary>What the asker calls itself (option 12).</summary>
+    /// <summary>What the client calls itself (option 12).</summary>
     public string? HostName { get; init; }
 
     /// <summary>The numbers of the options that it carries, in order (RFC 2132).</summary>

@@ -103,7 +103,7 @@ public sealed record GiveBack(string Id) : Event
     private Moment Start(Moment now) => now.Design.SetUp.Cables.Any(c => c.Id == Id) ? now : Started(now, Id);
 }
 
-/// <summary>A cable is plugged in, pulled or moved; or what a box cannot know changes, such as where a device stands.</summary>
+/// <summary>A cable is plugged in, unplugged or moved; or what a box cannot know changes, such as where a device stands.</summary>
 /// <param name="Change">What is done.</param>
 public sealed record Rewire(Change Change) : Event
 {

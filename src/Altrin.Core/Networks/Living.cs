@@ -12,15 +12,15 @@ public static class Living
         var memory = situation.Memory ?? Memory.Blank;
         var network = Compiler.Compile(design, situation);
         var (held, bindings) = (memory.Held.ToList(), memory.Bindings);
-        foreach (var asker in network.Interfaces.Where(i => i.Setting is Automatic))
+        foreach (var client in network.Interfaces.Where(i => i.Setting is Automatic))
         {
-            var link = LinkOf(network, asker, memory);
-            var at = held.FindIndex(h => h.Owner == asker.Owner && h.Side == asker.Side);
+            var link = LinkOf(network, client, memory);
+            var at = held.FindIndex(h => h.Owner == client.Owner && h.Side == client.Side);
             var known = at < 0 ? null : held[at];
             if (link.Length == 0)
             {
                 // It asks again when the link is back. The page of an access point does not look at its cables.
-                if (known is not null && asker.Side != Side.Page)
+                if (known is not null && client.Side != Side.Page)
                 {
                     held[at] = known with { Link = "" };
                 }
@@ -31,11 +31,11 @@ public static class Living
                 continue;
             }
             var remembered = known?.Leases.FirstOrDefault(l => l.EndsAt > memory.Minute);
-            var asked = DhcpExchange.Begin(asker, ServersOf(network, asker), bindings, memory.Minute, remembered, a =>
-                Answers(network, held, asker, a)
+            var asked = DhcpExchange.Begin(client, ServersOf(network, client), bindings, memory.Minute, remembered, a =>
+                Answers(network, held, client, a)
             );
             bindings = asked.Bindings;
-            var now = new HeldBy(asker.Owner, asker.Side, link, asked.Leases);
+            var now = new HeldBy(client.Owner, client.Side, link, asked.Leases);
             if (at < 0)
             {
                 held.Add(now);
@@ -101,7 +101,7 @@ public static class Living
         foreach (var by in memory.Held)
         {
             // Who is off, or has no link, hears no clock: its lease runs out all the same, and is looked at when it is back.
-            if (network.Find(by.Owner, by.Side) is not { } asker || LinkOf(network, asker, memory).Length == 0)
+            if (network.Find(by.Owner, by.Side) is not { } client || LinkOf(network, client, memory).Length == 0)
             {
                 held.Add(by);
                 continue;
@@ -109,7 +109,7 @@ public static class Living
             var leases = new List<HeldLease>();
             foreach (var lease in by.Leases)
             {
-                var (left, after) = Pass(asker, ServersOf(network, asker), bindings, until, lease);
+                var (left, after) = Pass(client, ServersOf(network, client), bindings, until, lease);
                 bindings = after;
                 if (left is not null)
                 {
@@ -123,7 +123,7 @@ public static class Living
     }
 
     private static (HeldLease? Lease, IReadOnlyList<Binding> Bindings) Pass(
-        Interface asker,
+        Interface client,
         IReadOnlyList<ServerSeat> servers,
         IReadOnlyList<Binding> bindings,
         int until,
@@ -132,7 +132,7 @@ public static class Living
     {
         foreach (var at in new[] { lease.RenewsAt, lease.RebindsAt }.Where(t => t <= until))
         {
-            var (next, after) = DhcpExchange.Prolong(asker, servers, bindings, at, lease);
+            var (next, after) = DhcpExchange.Prolong(client, servers, bindings, at, lease);
             bindings = after;
             if (next is null)
             {
@@ -147,7 +147,7 @@ public static class Living
                     last,
                     [
                         .. bindings.Select(b =>
-                            b.Server == last.Server && b.Client == DhcpExchange.ClientOf(asker)
+                            b.Server == last.Server && b.Client == DhcpExchange.ClientOf(client)
                                 ? b with
                                 {
                                     Until = Math.Max(b.Until, last.EndsAt),
@@ -161,14 +161,14 @@ public static class Living
         return (lease.EndsAt > until ? lease : null, bindings);
     }
 
-    /// <summary>The servers that answer an asker. Of an unknown service, the stand-in addresses are given.</summary>
-    internal static IReadOnlyList<ServerSeat> ServersOf(Network network, Interface asker) =>
-        asker.KeptOff is not null
+    /// <summary>The servers that answer a client. Of an unknown service, the stand-in addresses are given.</summary>
+    internal static IReadOnlyList<ServerSeat> ServersOf(Network network, Interface client) =>
+        client.KeptOff is not null
             ? []
             :
             [
                 .. network
-                    .Segment(asker.Segment)
+                    .Segment(client.Segment)
                     .Servers.Select(s =>
                         s.Pool is null
                             ? s with
@@ -180,22 +180,22 @@ public static class Living
             ];
 
     /// <summary>
-    /// What an asker notices: a device or the WAN side of a router its own cable or Wi-Fi and the starts at both ends, the page of
+    /// What a client notices: a device or the WAN side of a router its own cable or Wi-Fi and the starts at both ends, the page of
     /// an access point only its own starts (common practice). Empty where it has no link.
     /// </summary>
-    private static string LinkOf(Network network, Interface asker, Memory memory)
+    private static string LinkOf(Network network, Interface client, Memory memory)
     {
-        var own = new Group(asker.Owner, asker.Side == Side.Wan);
+        var own = new Group(client.Owner, client.Side == Side.Wan);
         var links = network.Links.Where(l => l.From == own || l.To == own).ToList();
         return links.Count == 0 ? ""
-            : asker.Side == Side.Page ? Starts(asker.Owner)
-            : $"{Starts(asker.Owner)} {string.Join(' ', links.Select(l => l.Id + Starts(l.OtherEnd(own).Owner)))}";
+            : client.Side == Side.Page ? Starts(client.Owner)
+            : $"{Starts(client.Owner)} {string.Join(' ', links.Select(l => l.Id + Starts(l.OtherEnd(own).Owner)))}";
 
         string Starts(string owner) => $"@{memory.Boots.GetValueOrDefault(owner)}";
     }
 
-    private static bool Answers(Network network, List<HeldBy> held, Interface asker, Ipv4Address address) =>
-        network.Segment(asker.Segment).Interfaces.Any(i => i.Owner != asker.Owner && i.Linked && Has(held, i, address));
+    private static bool Answers(Network network, List<HeldBy> held, Interface client, Ipv4Address address) =>
+        network.Segment(client.Segment).Interfaces.Any(i => i.Owner != client.Owner && i.Linked && Has(held, i, address));
 
     private static bool Has(List<HeldBy> held, Interface host, Ipv4Address address) => AddressesOf(held, host).Contains(address);
 

@@ -7,7 +7,7 @@ namespace Altrin.Core.Networks;
 /// <summary>
 /// What a design does not say: what is powered and linked just now, what was typed and not saved, and what everybody remembers.
 /// </summary>
-/// <param name="Off">Ids of boxes and devices that have no power and of cables that are pulled, in ordinal order.</param>
+/// <param name="Off">Ids of boxes and devices that have no power and of cables that are unplugged, in ordinal order.</param>
 public sealed record Situation(IReadOnlyList<string> Off)
 {
     /// <summary>Everything on, nothing remembered: what Plan and Proof judge.</summary>
@@ -55,7 +55,7 @@ public sealed record Typed(string Box, Change Change);
 
 /// <summary>What a home remembers.</summary>
 /// <param name="Minute">Minutes since everything was switched on.</param>
-/// <param name="Held">What askers hold, by owner and side.</param>
+/// <param name="Held">What clients hold, by owner and side.</param>
 /// <param name="Bindings">What DHCP servers have written down.</param>
 /// <param name="Boots">How often each box was started since.</param>
 public sealed record Memory(int Minute, IReadOnlyList<HeldBy> Held, IReadOnlyList<Binding> Bindings, IReadOnlyDictionary<string, int> Boots)
@@ -66,7 +66,7 @@ public sealed record Memory(int Minute, IReadOnlyList<HeldBy> Held, IReadOnlyLis
     /// <summary>What hosts have written into their address tables and believe for a while.</summary>
     public IReadOnlyList<TableEntry> Tables { get; init; } = [];
 
-    /// <summary>What an asker holds; null where it holds nothing.</summary>
+    /// <summary>What a client holds; null where it holds nothing.</summary>
     public HeldBy? Of(string owner, Side side) => Held.FirstOrDefault(h => h.Owner == owner && h.Side == side);
 }
 
@@ -87,7 +87,7 @@ public sealed record TableEntry(string Owner, Side Side, string Link, Ipv4Addres
     public const int MostMinutes = 20;
 }
 
-/// <summary>What one asker holds.</summary>
+/// <summary>What one client holds.</summary>
 /// <param name="Owner">Who.</param>
 /// <param name="Side">Which side of it.</param>
 /// <param name="Link">What it was plugged into when it asked: it asks again when that changes.</param>

@@ -16,7 +16,7 @@ public sealed record Stickiness(StickyKind Kind, string Subject)
             s.Servers.Select(server =>
                 (
                     Server: server,
-                    Askers: s.Interfaces.Count(i => i.Setting is Automatic && i.Linked && server.Reservations.All(r => r.Mac != i.Mac))
+                    Clients: s.Interfaces.Count(i => i.Setting is Automatic && i.Linked && server.Reservations.All(r => r.Mac != i.Mac))
                 )
             )
         );
@@ -30,7 +30,7 @@ public sealed record Stickiness(StickyKind Kind, string Subject)
                 .Select(b => new Stickiness(StickyKind.NotSaved, b)),
             .. now.Situation.Laptop is null ? [] : new[] { new Stickiness(StickyKind.LaptopThere, Laptop.Id) },
             .. asked
-                .Where(s => s.Askers > (s.Server.Leases ?? s.Server.Pool?.Count ?? 0))
+                .Where(s => s.Clients > (s.Server.Leases ?? s.Server.Pool?.Count ?? 0))
                 .Select(s => new Stickiness(
                     s.Server.Leases is null ? StickyKind.FirstComeFirstServed : StickyKind.ProviderBound,
                     s.Server.Owner
@@ -71,7 +71,7 @@ public sealed record Stickiness(StickyKind Kind, string Subject)
 /// <summary>What can stick.</summary>
 public enum StickyKind
 {
-    /// <summary>Something has no power, or a cable is pulled.</summary>
+    /// <summary>Something has no power, or a cable is unplugged.</summary>
     Off,
 
     /// <summary>Settings were typed and not saved.</summary>

@@ -137,49 +137,49 @@ internal sealed class Addresses(World world, Choices choices)
             ? at
             : world.Sides(at.Owner).FirstOrDefault(s => (s.Linked || s.IsInner) && MayHave(s, target) && Of(s) == target);
 
-    /// <summary>Everybody but the asker who answers for an address in the asker's segment.</summary>
-    public IReadOnlyList<Interface> Takers(Interface asker, Ipv4Address address)
+    /// <summary>Everybody but the client who answers for an address in the client's segment.</summary>
+    public IReadOnlyList<Interface> Takers(Interface client, Ipv4Address address)
     {
         var takers = new List<Interface>();
         if (
-            world.Remembered(asker, address) is { } old
-            && choices.Pick(new("table", asker.Owner, asker.Side, address), () =>
+            world.Remembered(client, address) is { } old
+            && choices.Pick(new("table", client.Owner, client.Side, address), () =>
                 new(
                     [
-                        $"{world.Name(asker.Owner)} has noticed that {address} is in use elsewhere",
-                        $"{world.Name(asker.Owner)} still sends to {world.Name(old.Holder)}",
+                        $"{world.Name(client.Owner)} has noticed that {address} is in use elsewhere",
+                        $"{world.Name(client.Owner)} still sends to {world.Name(old.Holder)}",
                     ],
                     [
                         Cause.Of(
                             CauseCodes.NoAnswer,
-                            $"{world.Name(asker.Owner)} may still take {world.Name(old.Holder)} for {address}, for up to {TableEntry.MostMinutes} minutes or until it is switched off and on.",
-                            asker.Owner
+                            $"{world.Name(client.Owner)} may still take {world.Name(old.Holder)} for {address}, for up to {TableEntry.MostMinutes} minutes or until it is switched off and on.",
+                            client.Owner
                         ),
                     ]
                 )
             ) == 1
         )
         {
-            return world.Network.Find(old.Holder, old.HolderSide) is { } before && before.Segment == asker.Segment ? [before] : [];
+            return world.Network.Find(old.Holder, old.HolderSide) is { } before && before.Segment == client.Segment ? [before] : [];
         }
         foreach (var (host, known) in _given)
         {
-            if (known == address && host.Segment == asker.Segment && host != asker)
+            if (known == address && host.Segment == client.Segment && host != client)
             {
                 takers.Add(host);
             }
         }
-        foreach (var host in world.Hosts.Holders(asker.Segment, address))
+        foreach (var host in world.Hosts.Holders(client.Segment, address))
         {
-            if (host != asker && (host.Linked || host.IsInner) && !takers.Contains(host) && Of(host) == address)
+            if (host != client && (host.Linked || host.IsInner) && !takers.Contains(host) && Of(host) == address)
             {
                 takers.Add(host);
             }
         }
-        foreach (var router in world.Across(asker.Segment, address))
+        foreach (var router in world.Across(client.Segment, address))
         {
             if (
-                router != asker
+                router != client
                 && !takers.Contains(router)
                 && (takers.Count > 0 || world.HabitsOf(router.Owner).AnswersAcross == Sites.Known.Yes)
             )

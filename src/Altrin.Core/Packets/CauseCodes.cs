@@ -63,7 +63,7 @@ public static class CauseCodes
     /// <summary>Two devices that are in no network together. Subjects: both. The need that asks for it says so.</summary>
     public const string Apart = "apart";
 
-    /// <summary>No host answers at an address of the asker's own subnet. Subject: the host that asks for it.</summary>
+    /// <summary>No host answers at an address of the client's own subnet. Subject: the host that asks for it.</summary>
     public const string NoAnswer = "no-answer";
 
     /// <summary>A host whose mask makes it see another subnet than the one it is in. Subject: the host.</summary>

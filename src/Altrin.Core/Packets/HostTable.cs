@@ -105,7 +105,7 @@ public sealed class HostTable
         return causes;
     }
 
-    private static bool Checks(Interface asker) => asker.ChecksLease == Known.Yes;
+    private static bool Checks(Interface client) => client.ChecksLease == Known.Yes;
 
     private IEnumerable<ConflictFact> Duplicates(Segment segment)
     {

@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Packets;
 
-/// <summary>What a DHCP server may give to one asker.</summary>
+/// <summary>What a DHCP server may give to one client.</summary>
 /// <param name="Server">Who answers.</param>
 /// <param name="Exact">The address, where a reservation fixes it.</param>
 /// <param name="From">Where it comes from otherwise; null where that is not known.</param>
@@ -66,7 +66,7 @@ public sealed class Leasing
     private readonly Dictionary<(string, Side), IReadOnlyList<Offer>> _offers = [];
     private readonly Dictionary<(string, Side), IReadOnlyList<Holding>> _holdings = [];
     private readonly HashSet<Ipv4Address> _examples = [];
-    private readonly Dictionary<string, int> _askers = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, int> _clients = new(StringComparer.Ordinal);
 
     private Leasing(Network network)
     {
@@ -79,9 +79,9 @@ public sealed class Leasing
             {
                 Answer(server, asking, fixedHere, answers);
             }
-            foreach (var (asker, offers) in answers)
+            foreach (var (client, offers) in answers)
             {
-                _offers[asker] = offers;
+                _offers[client] = offers;
             }
         }
         var alone = 0u;
@@ -117,11 +117,11 @@ public sealed class Leasing
     /// <summary>The leases of a network.</summary>
     public static Leasing Of(Network network) => new(network);
 
-    /// <summary>All offers that an asker hears, by server; none for a host that does not ask.</summary>
-    public IReadOnlyList<Offer> Offers(Interface asker) => _offers.GetValueOrDefault((asker.Owner, asker.Side), []);
+    /// <summary>All offers that a client hears, by server; none for a host that does not ask.</summary>
+    public IReadOnlyList<Offer> Offers(Interface client) => _offers.GetValueOrDefault((client.Owner, client.Side), []);
 
     /// <summary>How many hosts get a lease of a server without a reservation.</summary>
-    public int Unreserved(string server) => _askers.GetValueOrDefault(server);
+    public int Unreserved(string server) => _clients.GetValueOrDefault(server);
 
     /// <summary>
     /// Every way in which the host may hold an address; none for a box that asks and no host answers. A device then chooses one itself.
@@ -153,11 +153,11 @@ public sealed class Leasing
         }
         var (stretch, next) = (0, free.Count > 0 ? free[0].First.Bits : 0u);
         var unreserved = 0;
-        foreach (var asker in asking)
+        foreach (var client in asking)
         {
-            if (asker.Mac is { } mac && kept.TryGetValue(mac, out var address))
+            if (client.Mac is { } mac && kept.TryGetValue(mac, out var address))
             {
-                Add(asker, address, null, null);
+                Add(client, address, null, null);
                 continue;
             }
             unreserved++;
@@ -176,12 +176,12 @@ public sealed class Leasing
                     next++;
                 }
             }
-            Add(asker, null, server.Pool, example);
+            Add(client, null, server.Pool, example);
         }
-        _askers[server.Owner] = unreserved;
+        _clients[server.Owner] = unreserved;
 
-        void Add(Interface asker, Ipv4Address? exact, AddressRange? from, Ipv4Address? example) =>
-            answers[(asker.Owner, asker.Side)]
+        void Add(Interface client, Ipv4Address? exact, AddressRange? from, Ipv4Address? example) =>
+            answers[(client.Owner, client.Side)]
                 .Add(
                     new(
                         server.Owner,

@@ -184,18 +184,18 @@ internal sealed class Walk(World world, Choices choices)
     }
 
     /// <summary>The answer on its way back; false where it does not arrive, or not as an answer.</summary>
-    private bool Answered(Interface asker, Interface at, Ipv4Address asked, Packet packet)
+    private bool Answered(Interface client, Interface at, Ipv4Address asked, Packet packet)
     {
         var answer = new Packet(packet.Target, packet.Source, packet.Protocol, packet.Port);
         var lost = _trail.Wrong.Count;
         var back = Carry(at, ref answer, true);
-        if (back is not null && (back.Owner != asker.Owner || answer.Source != asked))
+        if (back is not null && (back.Owner != client.Owner || answer.Source != asked))
         {
             Stop(
                 at.Owner,
                 Cause.Of(
                     CauseCodes.NoReturnRoute,
-                    $"The answer comes to {Name(back.Owner)} from {answer.Source}, not to {Name(asker.Owner)} from {asked}.",
+                    $"The answer comes to {Name(back.Owner)} from {answer.Source}, not to {Name(client.Owner)} from {asked}.",
                     at.Owner
                 )
             );

@@ -231,7 +231,7 @@ internal sealed class World
             .ToList();
         var beyond = Network.Design.SetUp.Devices.FirstOrDefault(d => d.Device == host.Owner)?.Wifi?.Box
             ?? Network.Design.Mode(host.Owner)?.Joins?.Box;
-        return cables.Find(c => off.Contains(c.Id)) is not null ? $"The cable of {Name(host.Owner)} is pulled."
+        return cables.Find(c => off.Contains(c.Id)) is not null ? $"The cable of {Name(host.Owner)} is unplugged."
             : cables
                 .Select(c => c.A.Owner == host.Owner ? c.B.Owner : c.A.Owner)
                 .Append(beyond)

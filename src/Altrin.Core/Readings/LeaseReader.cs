@@ -6,7 +6,7 @@ namespace Altrin.Core.Readings;
 
 /// <summary>
 /// Leases: a server's list of one lease a line (held to dnsmasq, whose file it is), blocks in braces with named options as servers and
-/// askers keep them, and what askers say while they ask (udhcpc held to the command; the others from memory).
+/// clients keep them, and what clients say while they ask (udhcpc held to the command; the others from memory).
 /// </summary>
 internal static class LeaseReader
 {
@@ -56,7 +56,7 @@ internal static class LeaseReader
     }
 
     /// <summary>
-    /// What an asker says: "DHCPOFFER of A from S", "lease of A obtained from S, lease time N", and the like in capitals.
+    /// What a client says: "DHCPOFFER of A from S", "lease of A obtained from S, lease time N", and the like in capitals.
     /// </summary>
     private static OfferRead? Said(Line line)
     {
@@ -71,8 +71,8 @@ internal static class LeaseReader
         {
             return null;
         }
-        // A server writes who asked where an asker writes who answered.
-        var own = line.Mac is { } asker ? IpReader.Own(asker) : null;
+        // A server writes who asked where a client writes who answered.
+        var own = line.Mac is { } client ? IpReader.Own(client) : null;
         var from = line.Trimmed.Contains(" from ", StringComparison.Ordinal) && addresses.Count > 1 ? addresses[^1] : (Ipv4Address?)null;
         return new(
             line.Number,
@@ -81,7 +81,7 @@ internal static class LeaseReader
             said == DhcpKind.Nak ? null : addresses[0]
         )
         {
-            Asker = own,
+            Client = own,
             LeaseSeconds = line
                 .Numbers.Where(n => n.Whole && line.Contains("lease time"))
                 .Select(n => (long?)(long)n.Value)
@@ -100,7 +100,7 @@ internal static class LeaseReader
     private static int Block(Sheet sheet, int at, Found found)
     {
         var head = sheet[at];
-        // A server names the address in the head; an asker has it inside.
+        // A server names the address in the head; a client has it inside.
         Ipv4Address? given = head.Addresses.Select(t => (Ipv4Address?)t.Address).FirstOrDefault();
         var isServer = given is not null;
         var (server, gateway, prefix, mac, name, seconds) = (

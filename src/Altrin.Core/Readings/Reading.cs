@@ -230,7 +230,7 @@ public sealed record NetworkRead(int Line, string Name, MacAddress? Radio)
 public sealed record OfferRead(int Line, DhcpKind Kind, Ipv4Address? Server, Ipv4Address? Given)
 {
     /// <summary>Who asked.</summary>
-    public MacAddress? Asker { get; init; }
+    public MacAddress? Client { get; init; }
 
     /// <summary>The MAC address that the answer came from; only in a capture.</summary>
     public MacAddress? From { get; init; }

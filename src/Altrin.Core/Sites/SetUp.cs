@@ -5,7 +5,7 @@ namespace Altrin.Core.Sites;
 
 /// <summary>What is chosen for a site: modes, addresses, cables, radios.</summary>
 /// <param name="Name">Unique among the job's set-ups, such as "found" or "planned".</param>
-/// <param name="Boxes">How each box in use is set. A box that is left out stays on the shelf.</param>
+/// <param name="Boxes">How each box in use is set. Any other box is not in use.</param>
 /// <param name="Cables">What is plugged in where; a port takes one cable.</param>
 /// <param name="Devices">How each customer's device in use is set.</param>
 public sealed record SetUp(string Name, IReadOnlyList<BoxSetting> Boxes, IReadOnlyList<Cable> Cables, IReadOnlyList<DeviceSetting> Devices)

@@ -5,7 +5,7 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Surveys;
 
 /// <summary>
-/// Notes a piece of gear by its kind on the shelf. A gateway is taken to be in use at the line; anything else lies on the shelf until it
+/// Notes a piece of gear by its kind on the shelf. A gateway is taken to be in use at the line; anything else is not in use until it
 /// is said to be in use.
 /// </summary>
 /// <param name="Name">What the installer calls it.</param>

@@ -35,11 +35,11 @@ internal static class QuickGear
                     : null,
             text =>
                 text.StartsWith("version ", StringComparison.OrdinalIgnoreCase)
-                    ? Then(() => label = label with { Firmware = text[8..].Trim() }, "software")
+                    ? Then(() => label = label with { Firmware = text[8..].Trim() }, "firmware")
                     : null,
             text =>
                 QuickWords.Is(text, "in use") ? Then(() => inUse = true, "in use today")
-                : QuickWords.Is(text, "spare", "on the shelf") ? Then(() => inUse = false, "on the shelf")
+                : QuickWords.Is(text, "spare", "on the shelf") ? Then(() => inUse = false, "not in use")
                 : null,
             text =>
                 QuickWords.Is(text, "no updates", "unsupported")

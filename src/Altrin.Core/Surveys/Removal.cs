@@ -79,7 +79,7 @@ internal static class Removal
         }
     }
 
-    /// <summary>Boxes that live by a radio link to another one, or by its being their main node: without it they go on the shelf.</summary>
+    /// <summary>Boxes that live by a radio link to another one, or by its being their main node: without it they are not in use.</summary>
     public static IEnumerable<string> Leaning(SetUp setUp, string id) =>
         setUp
             .Boxes.Where(b =>

@@ -27,7 +27,7 @@ public sealed record Shelf(IReadOnlyList<Profile> Profiles)
         return fitting switch
         {
             [var one] => one,
-            [] => Parsed<Profile>.Fail($"Nothing on the shelf is called '{Ipv4Address.Shown(words.Trim())}'."),
+            [] => Parsed<Profile>.Fail($"No kind on the shelf has the name '{Ipv4Address.Shown(words.Trim())}'."),
             _ when fitting.Find(p => p.ShelfId == words.Trim() || string.Equals(p.Name, words.Trim(), StringComparison.OrdinalIgnoreCase))
                     is { } exact => exact,
             _ => Parsed<Profile>.Fail($"'{Ipv4Address.Shown(words.Trim())}' may be {Listed(fitting)}; a word more tells which."),

@@ -25,7 +25,7 @@ public sealed record TakeProfile(string Box, string ShelfId) : Correction
             if (Misses(setUp, box with { Profile = profile }) is { } missed)
             {
                 return Parsed<HomeFile>.Fail(
-                    $"{box.Name} is in use in \"{setUp.Name}\" with {missed}, which {profile.Name} does not have. Put it on the shelf there first."
+                    $"{box.Name} is in use in \"{setUp.Name}\" with {missed}, which {profile.Name} does not have. Take it out of use there first."
                 );
             }
         }

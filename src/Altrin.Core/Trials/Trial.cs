@@ -16,8 +16,8 @@ public enum TrialKind
     /// <summary>A box is off.</summary>
     PowerOff,
 
-    /// <summary>A cable is pulled.</summary>
-    PullCable,
+    /// <summary>A cable is unplugged.</summary>
+    UnplugCable,
 
     /// <summary>A person plugs a box in by the wrong ports.</summary>
     SwapPorts,
@@ -30,7 +30,7 @@ public enum TrialKind
 }
 
 /// <summary>Something that may happen.</summary>
-/// <param name="Id">The kind and whom it befalls, such as "pull:cable-3".</param>
+/// <param name="Id">The kind and whom it befalls, such as "unplug:cable-3".</param>
 /// <param name="Kind">What happens.</param>
 /// <param name="Label">In words.</param>
 public sealed record Trial(string Id, TrialKind Kind, string Label);
@@ -67,7 +67,7 @@ public static class WhatIf
                 : Array.Empty<Trial>(),
             .. boxes.Select(b => Make(TrialKind.PowerOff, b.Id, $"{b.Name} is off")),
             .. design.SetUp.Cables.Select(c =>
-                Make(TrialKind.PullCable, c.Id, $"The cable from {PortWords.Of(design, c.A)} to {PortWords.Of(design, c.B)} is pulled")
+                Make(TrialKind.UnplugCable, c.Id, $"The cable from {PortWords.Of(design, c.A)} to {PortWords.Of(design, c.B)} is unplugged")
             ),
             .. boxes
                 .Where(b => Swapped(design, b) is not null)
@@ -97,7 +97,7 @@ public static class WhatIf
         return trial.Kind switch
         {
             TrialKind.RestartAll => Restarted(design, trial, work),
-            TrialKind.PowerOff or TrialKind.PullCable => Happened(
+            TrialKind.PowerOff or TrialKind.UnplugCable => Happened(
                 design,
                 trial,
                 "",
@@ -199,7 +199,7 @@ public static class WhatIf
         {
             TrialKind.RestartAll => "restart",
             TrialKind.PowerOff => "off",
-            TrialKind.PullCable => "pull",
+            TrialKind.UnplugCable => "unplug",
             TrialKind.SwapPorts => "swap",
             TrialKind.Reset => "reset",
             _ => "old-router",

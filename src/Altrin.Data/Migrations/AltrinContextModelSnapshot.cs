@@ -99,7 +99,7 @@ namespace Altrin.Data.Migrations
                         .ValueGeneratedOnAdd()
                         .HasColumnType("INTEGER");
 
-                    b.Property<long?>("AwayAt")
+                    b.Property<long?>("ArchivedAt")
                         .HasColumnType("INTEGER");
 
                     b.Property<byte[]>("Content")

@@ -105,7 +105,7 @@ public sealed class LadderTests
     }
 
     [Fact]
-    public void Where_leases_are_fewer_than_askers_it_is_luck()
+    public void Where_leases_are_fewer_than_clients_it_is_luck()
     {
         var ladder = LeaseLadder.Of(
             Seen(
@@ -224,7 +224,7 @@ public sealed class LadderTests
             Assert.True(ladder.Frames.Zip(ladder.Frames.Skip(1)).All(p => p.First.At <= p.Second.At));
         }
         Assert.All(seen.Sheet.Internet, i => Assert.Equal(i.Packets.Kind, ConnectionLadder.ToInternet(seen, i.Device)!.Answer.Kind));
-        Assert.All(LeaseLadder.Askers(seen.Network), a => Assert.NotNull(LeaseLadder.Of(seen, a.Owner)));
+        Assert.All(LeaseLadder.Clients(seen.Network), a => Assert.NotNull(LeaseLadder.Of(seen, a.Owner)));
         Assert.All(seen.Sheet.Leases.Where(l => l.Side == Side.Device && seen.Network.Find(l.Owner, l.Side)!.Linked), l =>
             Assert.Equal(
                 l.Offers.Count > 0,

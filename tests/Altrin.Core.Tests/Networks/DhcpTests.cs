@@ -24,17 +24,17 @@ public sealed class DhcpTests
         LeaseMinutes = 120,
     };
 
-    private static Interface Asker(string id = "a", MacAddress? mac = null, Known checks = Known.No) =>
+    private static Interface Client(string id = "a", MacAddress? mac = null, Known checks = Known.No) =>
         new(id, Side.Device, "gw", true, new Automatic(), mac ?? Mac) { ChecksLease = checks };
 
     private static Exchange Begin(
-        Interface asker,
+        Interface client,
         IReadOnlyList<Binding>? bindings = null,
         HeldLease? remembered = null,
         int minute = 0,
         ServerSeat? server = null,
         params string[] answering
-    ) => DhcpExchange.Begin(asker, [server ?? Server], bindings ?? [], minute, remembered, a => answering.Contains($"{a}"));
+    ) => DhcpExchange.Begin(client, [server ?? Server], bindings ?? [], minute, remembered, a => answering.Contains($"{a}"));
 
     private static HeldLease Lease(string address, int minute = 0) =>
         new("gw", Server.Own, Home.At(address), 24, Server.Gateway, Server.DnsServers, minute, 120);
@@ -46,7 +46,7 @@ public sealed class DhcpTests
     [Fact]
     public void From_nothing_there_are_four_messages_with_their_options()
     {
-        var asked = Begin(Asker());
+        var asked = Begin(Client());
         Assert.Equal([DhcpKind.Discover, DhcpKind.Offer, DhcpKind.Request, DhcpKind.Ack], Kinds(asked));
         Assert.Equal([12, 53, 55, 61], asked.Messages[0].Options);
         Assert.Equal([1, 3, 6, 51, 53, 54, 58, 59], asked.Messages[1].Options);
@@ -58,7 +58,7 @@ public sealed class DhcpTests
 
     [Fact]
     public void A_domain_comes_with_the_lease() =>
-        Assert.Equal([1, 3, 6, 15, 51, 53, 54, 58, 59], Begin(Asker(), server: Server with { Domain = "home.arpa" }).Messages[3].Options);
+        Assert.Equal([1, 3, 6, 15, 51, 53, 54, 58, 59], Begin(Client(), server: Server with { Domain = "home.arpa" }).Messages[3].Options);
 
     public static TheoryData<string, string?, string[], string?, DhcpKind[]> Cases =>
         new()
@@ -101,7 +101,7 @@ public sealed class DhcpTests
     public void Asking(string what, string? remembered, string[] bindings, string? address, DhcpKind[] kinds)
     {
         var asked = Begin(
-            Asker(),
+            Client(),
             [.. bindings.Select(b => Bound(b.Split(' ')[0], b.Split(' ')[1]))],
             remembered is null ? null : Lease(remembered)
         );
@@ -111,7 +111,7 @@ public sealed class DhcpTests
 
     [Fact]
     public void A_reservation_counts_also_outside_the_pool() =>
-        Assert.Equal("192.168.8.5", $"{Begin(Asker("k", Kept)).Leases.Single().Address}");
+        Assert.Equal("192.168.8.5", $"{Begin(Client("k", Kept)).Leases.Single().Address}");
 
     [Theory]
     [InlineData(Known.Yes, Known.No, "192.168.8.21", 0)]
@@ -119,7 +119,7 @@ public sealed class DhcpTests
     [InlineData(Known.No, Known.No, "192.168.8.20", 0)]
     public void Who_checks_decides_whether_a_taken_address_is_given(Known server, Known client, string address, int declined)
     {
-        var asked = Begin(Asker(checks: client), server: Server with { ChecksOffer = server }, answering: "192.168.8.20");
+        var asked = Begin(Client(checks: client), server: Server with { ChecksOffer = server }, answering: "192.168.8.20");
         Assert.Equal(address, $"{asked.Leases.Single().Address}");
         Assert.Equal(declined, Kinds(asked).Count(k => k == DhcpKind.Decline));
     }
@@ -127,7 +127,7 @@ public sealed class DhcpTests
     [Fact]
     public void One_that_finds_every_address_taken_goes_without()
     {
-        var asked = Begin(Asker(checks: Known.Yes), answering: ["192.168.8.20", "192.168.8.21"]);
+        var asked = Begin(Client(checks: Known.Yes), answering: ["192.168.8.20", "192.168.8.21"]);
         Assert.Empty(asked.Leases);
         Assert.Equal(2, Kinds(asked).Count(k => k == DhcpKind.Decline));
     }
@@ -143,7 +143,7 @@ public sealed class DhcpTests
             _ => false
         );
         Assert.Null(reply);
-        Assert.Equal("192.168.8.20", $"{Begin(Asker("c"), after).Leases.Single().Address}");
+        Assert.Equal("192.168.8.20", $"{Begin(Client("c"), after).Leases.Single().Address}");
     }
 
     [Fact]
@@ -156,7 +156,7 @@ public sealed class DhcpTests
             Gateway = Home.At("192.168.8.2"),
             Pool = Home.Range("192.168.8.200-192.168.8.210"),
         };
-        var asked = DhcpExchange.Begin(Asker(), [Server, second], [], 0, null, _ => false);
+        var asked = DhcpExchange.Begin(Client(), [Server, second], [], 0, null, _ => false);
         Assert.Equal(["192.168.8.1", "192.168.8.2"], asked.Leases.Select(l => $"{l.Gateway}"));
         Assert.Single(asked.Bindings);
     }
@@ -168,7 +168,7 @@ public sealed class DhcpTests
     [InlineData(105, "other", true)]
     public void Prolonging_asks_the_own_server_first_and_anybody_later(int minute, string server, bool prolonged)
     {
-        var (lease, _) = DhcpExchange.Prolong(Asker(), [Server with { Owner = server }], [], minute, Lease("192.168.8.20"));
+        var (lease, _) = DhcpExchange.Prolong(Client(), [Server with { Owner = server }], [], minute, Lease("192.168.8.20"));
         Assert.Equal(prolonged ? minute : 0, lease!.GivenAt);
     }
 
@@ -176,7 +176,7 @@ public sealed class DhcpTests
     public void What_is_no_longer_in_the_pool_is_refused_when_it_is_prolonged() =>
         Assert.Null(
             DhcpExchange
-                .Prolong(Asker(), [Server with { Pool = Home.Range("192.168.8.100-192.168.8.150") }], [], 60, Lease("192.168.8.20"))
+                .Prolong(Client(), [Server with { Pool = Home.Range("192.168.8.100-192.168.8.150") }], [], 60, Lease("192.168.8.20"))
                 .Lease
         );
 }

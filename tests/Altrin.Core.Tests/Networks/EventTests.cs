@@ -137,7 +137,7 @@ public sealed class EventTests
     }
 
     [Fact]
-    public void What_is_typed_is_not_in_force_until_it_is_saved_and_is_lost_withpulledpower()
+    public void What_is_typed_is_not_in_force_until_it_is_saved_and_is_lost_when_power_goes()
     {
         var typed = After(House(), new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.30.1/24"))));
         Assert.Equal("192.168.8.1", $"{((RouterMode)typed.Design.Mode("gw")!).Lan.Address}");
@@ -171,7 +171,7 @@ public sealed class EventTests
     [Fact]
     public void A_server_that_was_switched_off_and_on_has_forgotten_whom_it_gave_what()
     {
-        // The device behind the switch keeps .20 and notices nothing; the next asker is given the same.
+        // The device behind the switch keeps .20 and notices nothing; the next client is given the same.
         var now = After(House(), new TakeAway("gw"), new GiveBack("gw"));
         Assert.Equal(("192.168.8.20", "192.168.8.21"), (AddressOf(now, "a"), AddressOf(now, "b")));
         var fresh = now.After(new MoveLaptop(new(PortRef.Read("gw/lan3"), null, new Automatic()))).Value;
@@ -242,10 +242,10 @@ public sealed class EventTests
         // A lease that is kept is one of those that could be had; only who came too late is without.
         var late = sticks.Any(s => s.Kind is StickyKind.ProviderBound or StickyKind.FirstComeFirstServed);
         var (live, settled) = (See(now), Observer.Observe(Compiler.Compile(now.Design, Situation.Settled)));
-        foreach (var asker in live.Network.Interfaces.Where(i => i.Setting is Automatic && i.Linked))
+        foreach (var client in live.Network.Interfaces.Where(i => i.Setting is Automatic && i.Linked))
         {
-            var offers = settled.Leasing.Offers(settled.Network.Find(asker.Owner, asker.Side)!);
-            var held = live.Leasing.Holdings(asker).Where(h => !h.SelfAssigned).ToList();
+            var offers = settled.Leasing.Offers(settled.Network.Find(client.Owner, client.Side)!);
+            var held = live.Leasing.Holdings(client).Where(h => !h.SelfAssigned).ToList();
             Assert.All(held, h =>
                 Assert.Contains(offers, o =>
                     o.Server == h.Server
@@ -257,7 +257,7 @@ public sealed class EventTests
             // Someone without a lease although one is offered: only where something is named that keeps it so.
             Assert.True(
                 held.Count > 0 == offers.Count > 0 || late,
-                $"seed {seed}: {asker.Owner} {asker.Side} holds {held.Count} of {offers.Count}"
+                $"seed {seed}: {client.Owner} {client.Side} holds {held.Count} of {offers.Count}"
             );
         }
         foreach (var (then, always) in live.Sheet.Internet.Zip(settled.Sheet.Internet))

@@ -78,7 +78,7 @@ public sealed class QuickEntryTests
         );
 
     [Fact]
-    public void The_gateway_comes_into_use_at_the_line_and_a_spare_box_lies_on_the_shelf()
+    public void The_gateway_comes_into_use_at_the_line_and_a_spare_box_is_not_in_use()
     {
         var home = Read(Begun, QuickList.Gear, "Old one, old router, 00-00-5E-00-53-44, no updates, 192.168.1.1");
         var found = home.Design("found")!;
@@ -148,7 +148,7 @@ public sealed class QuickEntryTests
     [InlineData(QuickList.Gear, "Box, router", "may be \"Old router\" or \"New router\"", 6)]
     [InlineData(QuickList.Gear, "Box, old router, 192.168.8.0", "network address", 1)]
     [InlineData(QuickList.Gear, "Box, old router, 192.168.1.256", "over 255", 18)]
-    [InlineData(QuickList.Gear, "Thing", "Nothing on the shelf", 1)]
+    [InlineData(QuickList.Gear, "Thing", "No kind on the shelf", 1)]
     [InlineData(QuickList.Gear, "Box, old router, 01:00:5e:00:00:01", "group address", 18)]
     [InlineData(QuickList.Places, "Hall", "there already", 1)]
     [InlineData(QuickList.Places, "Room, large", "'large' is not understood", 7)]

@@ -27,10 +27,10 @@ public sealed class TrialTests
                 "restart:home",
                 "off:gw",
                 "off:point",
-                "pull:street-gw-wan",
-                "pull:gw-lan1-point-wan",
-                "pull:gw-lan2-a",
-                "pull:point-lan1-b",
+                "unplug:street-gw-wan",
+                "unplug:gw-lan1-point-wan",
+                "unplug:gw-lan2-a",
+                "unplug:point-lan1-b",
                 "swap:gw",
                 "swap:point",
                 "reset:gw",
@@ -39,16 +39,16 @@ public sealed class TrialTests
         );
 
     [Fact]
-    public void A_pulled_cable_takes_those_behind_it_along_and_their_leases_run_out_later()
+    public void An_unplugged_cable_takes_those_behind_it_along_and_their_leases_run_out_later()
     {
-        var phases = Try(House(), "pull:gw-lan1-point-wan").Phases;
+        var phases = Try(House(), "unplug:gw-lan1-point-wan").Phases;
         var phase = phases[0];
         Assert.Empty(Told(phase, MovedKind.Address));
         Assert.StartsWith("Worse: Address of b", Assert.Single(Told(phases[1], MovedKind.Address)));
         Assert.Equal(["Worse: Internet of b, yes to no"], Told(phase, MovedKind.Internet));
         Assert.Equal(["Worse: b found by every device, yes to no"], Told(phase, MovedKind.Need));
         Assert.Equal(["Worse: a to b, yes to no", "Worse: b to a, yes to no"], Told(phase, MovedKind.Reach));
-        Assert.Equal("The cable of b is pulled.", Try(House(), "pull:point-lan1-b").Phases[0].Difference.Moved[0].Why);
+        Assert.Equal("The cable of b is unplugged.", Try(House(), "unplug:point-lan1-b").Phases[0].Difference.Moved[0].Why);
         Assert.Equal("gw, which a is connected to, is off.", Try(House(), "off:gw").Phases[0].Difference.Moved[0].Why);
         Assert.Equal(1, phase.Difference.Stayed);
         Assert.Equal(VerdictKind.WillNotWork, phase.Difference.Verdict.Kind);
@@ -115,7 +115,7 @@ public sealed class TrialTests
     }
 
     [Theory]
-    [InlineData("pull:nothing")]
+    [InlineData("unplug:nothing")]
     [InlineData("off")]
     [InlineData("")]
     public void What_is_not_offered_is_refused_by_name(string id) =>

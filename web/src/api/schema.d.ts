@@ -388,7 +388,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{id}/readings/{reading}/away": {
+    "/api/jobs/{id}/readings/{reading}/archived": {
         parameters: {
             query?: never;
             header?: never;
@@ -1944,7 +1944,7 @@ export interface components {
             kind: components["schemas"]["DhcpKind"];
             server: null | components["schemas"]["Ipv4Address"];
             given: null | components["schemas"]["Ipv4Address"];
-            asker?: null | components["schemas"]["MacAddress"];
+            client?: null | components["schemas"]["MacAddress"];
             from?: null | components["schemas"]["MacAddress"];
             /** Format: int32 */
             prefixLength?: null | number;
@@ -2447,8 +2447,8 @@ export interface components {
             outside?: components["schemas"]["OutsideRead"][];
             runs?: components["schemas"]["SpeedRun"][];
         };
-        ReadingAway: {
-            away: boolean;
+        ReadingArchived: {
+            archived: boolean;
         };
         ReadingComparison: {
             seat: null | string;
@@ -2476,7 +2476,7 @@ export interface components {
             place: null | string;
             isCapture: boolean;
             takenOver: string[];
-            away: boolean;
+            archived: boolean;
             lists?: boolean;
         };
         /** @enum {unknown} */
@@ -2776,7 +2776,7 @@ export interface components {
             label: string;
         };
         /** @enum {unknown} */
-        TrialKind: "restartAll" | "powerOff" | "pullCable" | "swapPorts" | "reset" | "oldRouter";
+        TrialKind: "restartAll" | "powerOff" | "unplugCable" | "swapPorts" | "reset" | "oldRouter";
         TrialPhase: {
             when: string;
             difference: components["schemas"]["ProofDifference"];
@@ -3946,7 +3946,7 @@ export interface operations {
     ListReadings: {
         parameters: {
             query?: {
-                away?: boolean;
+                archived?: boolean;
                 page?: number;
                 perPage?: number;
             };
@@ -4128,7 +4128,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ReadingAway"];
+                "application/json": components["schemas"]["ReadingArchived"];
             };
         };
         responses: {

@@ -58,7 +58,7 @@ export const printoutWords: Words<"PrintoutStyle"> = { ip: "ip addr, ip route", 
 export const trialWords: Words<"TrialKind"> = {
   restartAll: "Power",
   powerOff: "A box is off",
-  pullCable: "A cable is pulled",
+  unplugCable: "A cable is unplugged",
   swapPorts: "Wrong ports",
   reset: "Reset",
   oldRouter: "Left plugged in",

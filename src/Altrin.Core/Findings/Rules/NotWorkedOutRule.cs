@@ -33,7 +33,7 @@ public static class NotWorkedOutRule
             "Nothing is said about them: they may be right or wrong.",
             [],
             [
-                "Settle what is left to luck first: each such thing multiplies what has to be followed. Or put boxes on the shelf that the question is not about.",
+                "Settle what is left to luck first: each such thing multiplies what has to be followed. Or take boxes out of use that the question is not about.",
             ]
         );
     }

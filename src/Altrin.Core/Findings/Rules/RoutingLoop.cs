@@ -31,7 +31,7 @@ public static class RoutingLoop
                 )
             );
 
-    /// <summary>The cable is pulled; where the line is free it takes the place.</summary>
+    /// <summary>The cable is unplugged; where the line is free it takes the place.</summary>
     private static IEnumerable<Remedy> Straighten(Evidence e, string router)
     {
         if (e.WanCable(router) is not { } cable)

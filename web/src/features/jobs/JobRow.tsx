@@ -12,7 +12,7 @@ interface Props {
   onDuplicate: (name: string) => void;
 }
 
-/** One job in the list. Putting it away can be undone, so nothing is asked first. */
+/** One job in the list. Archiving it can be undone, so nothing is asked first. */
 export function JobRow({ job, onChanged, onDuplicate }: Props) {
   const [renaming, setRenaming] = useState<string | null>(null);
   const edit = useMutation({
@@ -54,7 +54,7 @@ export function JobRow({ job, onChanged, onDuplicate }: Props) {
             Rename
           </Button>
           <Button variant="quiet" onClick={() => setRenaming(null)}>
-            Leave it
+            Cancel
           </Button>
         </chakra.form>
       )}
@@ -83,10 +83,10 @@ export function JobRow({ job, onChanged, onDuplicate }: Props) {
         </Button>
         <Button
           variant="quiet"
-          aria-label={`${job.archived ? "Take back" : "Archive"} ${job.name}`}
+          aria-label={`${job.archived ? "Unarchive" : "Archive"} ${job.name}`}
           onClick={() => edit.mutate({ name: null, archived: !job.archived })}
         >
-          {job.archived ? "Take back" : "Archive"}
+          {job.archived ? "Unarchive" : "Archive"}
         </Button>
       </Flex>
       {edit.isError && (

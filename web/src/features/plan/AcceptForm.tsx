@@ -34,10 +34,10 @@ export function AcceptForm({ finding, accept, close }: { finding: Finding; accep
         }
       }}
     >
-      <Labelled label="Why may it stay?">
+      <Labelled label="Reason">
         {(ids) => <Input {...ids} value={reason} maxLength={500} autoFocus onChange={(e) => setReason(e.target.value)} />}
       </Labelled>
-      <Labelled label="Who says so?">
+      <Labelled label="Accepted by">
         {(ids) => <Input {...ids} value={by} maxLength={80} onChange={(e) => setBy(e.target.value)} />}
       </Labelled>
       {finding.severity === "willNotWork" && (
@@ -50,7 +50,7 @@ export function AcceptForm({ finding, accept, close }: { finding: Finding; accep
           Accept it
         </Button>
         <Button variant="quiet" onClick={close}>
-          Give up
+          Cancel
         </Button>
       </Flex>
     </Box>

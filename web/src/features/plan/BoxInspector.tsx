@@ -39,7 +39,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
               disabled={tools.busy}
               onChange={(e) => tools.act([{ kind: "setMode", box: box.id, mode: e.target.value as BoxSetting["mode"] }])}
             >
-              {!setting && <option value="">on the shelf, not in use</option>}
+              {!setting && <option value="">not in use</option>}
               {box.profile.modes.map((mode) => (
                 <option key={mode} value={mode}>
                   {modeWords[mode]}
@@ -90,7 +90,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
       {setting && <Cables owner={box.id} ends={box.profile.ports.map((p) => `${box.id}/${p.id}`)} design={design} tools={tools} />}
       {setting && (
         <Button variant="quiet" mt="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "putAway", id: box.id }])}>
-          Put it on the shelf
+          Take it out of use
         </Button>
       )}
     </chakra.section>

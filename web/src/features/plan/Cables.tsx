@@ -46,10 +46,10 @@ export function Cables({ owner, ends, design, tools }: Props) {
                 flexShrink={0}
                 whiteSpace="nowrap"
                 disabled={tools.busy}
-                aria-label={`Pull out the cable from ${endName(design, end)} to ${endName(design, otherEnd(cable, end))}`}
+                aria-label={`Unplug the cable from ${endName(design, end)} to ${endName(design, otherEnd(cable, end))}`}
                 onClick={() => tools.act([{ kind: "unpatch", cable: cable.id }])}
               >
-                Pull out
+                Unplug
               </Button>
             </Flex>
           ) : null;

@@ -140,7 +140,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
           >
             <span>Choose the other end of the cable: a free port or a device.</span>
             <Button variant="quiet" flexShrink={0} onClick={() => patching.start(null)}>
-              Give up
+              Cancel
             </Button>
           </Flex>
         )}

@@ -48,7 +48,7 @@ export function GearList({ design, proof, chosen, choose }: Props) {
                 <Flex justify="space-between" gap="2" wrap="wrap">
                   <chakra.span fontWeight="700">{box.name}</chakra.span>
                   <chakra.span color="muted" fontSize="sm">
-                    {setting ? modeWords[setting.mode] : "on the shelf"}
+                    {setting ? modeWords[setting.mode] : "not in use"}
                   </chakra.span>
                 </Flex>
                 {factsOf(proof, box.id)

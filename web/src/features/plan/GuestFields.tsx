@@ -68,7 +68,7 @@ export function GuestFields({ box, setting, tools }: { box: string; setting: Box
         />
       )}
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removeGuest", box }])}>
-        Take the guest network away
+        Remove the guest network
       </Button>
     </Box>
   );

@@ -3,7 +3,7 @@ import type { Change } from "../../api/client";
 import { Button, Mono } from "../../ui/controls";
 import type { JobTools } from "../stations/useJob";
 
-/** What a router keeps in a list, each line with a way to take it away. */
+/** What a router keeps in a list, each line with a button that removes it. */
 export function Kept({ title, items, tools }: { title: string; items: { text: string; change: Change }[]; tools: JobTools }) {
   return (
     <Box fontSize="sm" mt="1.5">

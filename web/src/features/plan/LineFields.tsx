@@ -84,7 +84,7 @@ export function LineFields({ box, setting, tools }: { box: string; setting: BoxS
             save={(tag) => tools.save([set({ tag })])}
           />
           <DraftInput
-            label="Shows as its own"
+            label="MAC address that it shows"
             placeholder="its own"
             fontFamily="mono"
             value={line.mac ?? ""}

@@ -91,7 +91,7 @@ export function CableInspector({
               : "It joins nothing that is in use."}
         </Box>
         <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "unpatch", cable: id }])}>
-          Pull it out
+          Unplug it
         </Button>
       </Card>
     </chakra.section>

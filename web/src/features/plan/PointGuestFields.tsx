@@ -56,7 +56,7 @@ export function PointGuestFields({ box, setting, tools }: { box: string; setting
       )}
       <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ vlan })])} />
       <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removePointGuest", box }])}>
-        Take the name for guests away
+        Remove the guest Wi-Fi name
       </Button>
     </Box>
   );

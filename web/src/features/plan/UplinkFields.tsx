@@ -111,7 +111,7 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
           />
           {setting.mode === "router" && (
             <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removeUplink", box: box.id }])}>
-              Take the radio link away
+              Remove the radio link
             </Button>
           )}
         </>
@@ -144,7 +144,7 @@ export function SatelliteFields({ box, setting, design, tools }: Props) {
           </Select>
         )}
       </Labelled>
-      <Labelled label="Without a cable it joins">
+      <Labelled label="Joins by radio through">
         {(ids) => (
           <Select
             {...ids}

@@ -107,10 +107,10 @@ export function VerdictPanel({ proof, trying, apply, busy, chosen = null, choose
                   variant="quiet"
                   px="1.5"
                   disabled={offer.disabled}
-                  aria-label={`Take back: ${f.what}`}
+                  aria-label={`Reopen: ${f.what}`}
                   onClick={() => act([{ kind: "takeBackAcceptance", finding: f.identity }])}
                 >
-                  Take it back
+                  Reopen
                 </Button>
               </Box>
             ))}

@@ -48,7 +48,7 @@ export function usePlanKeys({ proof, choice, choose, tools, on, help }: Plan): r
     { key: "w", does: "why: open or close its reasons", act: () => here && why(here.identity) },
     {
       key: "Delete",
-      does: "pull out the cable that is chosen",
+      does: "unplug the cable that is chosen",
       act: () => choice?.kind === "cable" && free && tools.act([{ kind: "unpatch", cable: choice.id }]),
     },
     { key: "?", does: "these keys", act: help },

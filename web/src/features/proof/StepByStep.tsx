@@ -21,9 +21,9 @@ export function StepByStep({ state }: { state: JobState }) {
   const seats = useAsked<Schemas["Seat"][]>(state, ["seats"], (signal) =>
     api.GET("/api/jobs/{id}/proof/seats", { params: asking(state), signal }),
   );
-  const askers = (seats.data ?? []).filter((s) => s.asks).map((s) => s.id);
+  const clients = (seats.data ?? []).filter((s) => s.asks).map((s) => s.id);
   const inbound = design.site.needs.filter((n) => n.kind === "reachFromOutside").map((n) => n.id);
-  const subjects = kind === "lease" ? askers : kind === "inbound" ? inbound : devices;
+  const subjects = kind === "lease" ? clients : kind === "inbound" ? inbound : devices;
   const chosen = subject !== null && subjects.includes(subject) ? subject : (subjects[0] ?? null);
   const others = kind === "connection" || kind === "discovery" ? devices.filter((d) => d !== chosen) : [];
   const to = other !== null && others.includes(other) ? other : (others[0] ?? null);

@@ -8,7 +8,7 @@ import { Moves } from "./Moves";
 import { asking, useAsked } from "../stations/useAsked";
 import { useShown } from "../stations/useShown";
 
-/** What would come of it if this cable were pulled or that box were off. Nothing of it is kept. */
+/** What would happen if this cable were unplugged or that box were off. Nothing of it is kept. */
 export function WhatIf({ state }: { state: JobState }) {
   const [{ trial }, show] = useShown(["trial"]);
   const trials = useAsked<Schemas["Trial"][]>(state, ["trials"], (signal) =>
@@ -58,7 +58,7 @@ export function WhatIf({ state }: { state: JobState }) {
             </Box>
             <Box
               as="section"
-              aria-label="What would come of it"
+              aria-label="What would happen"
               aria-live="polite"
               bg="card"
               borderWidth="1px"
@@ -71,7 +71,7 @@ export function WhatIf({ state }: { state: JobState }) {
               {trial === null ? (
                 <Box color="muted">Choose what happens. It is tried on the simulated network, and nothing of it is kept.</Box>
               ) : (
-                <Asked of={tried} what="What would come of it">
+                <Asked of={tried} what="What would happen">
                   {(r) => (
                     <>
                       <chakra.h2 fontSize="lg">{capital(r.trial.label)}</chakra.h2>

@@ -11,7 +11,7 @@ import { Cell, Head } from "../proof/pieces";
 import { useShown } from "../stations/useShown";
 import { momentWords } from "./content";
 import { Says } from "./Says";
-import { useKept, useOne, usePutAway } from "./useReadings";
+import { useKept, useOne, useArchive } from "./useReadings";
 
 /** What a kept reading is, in words. */
 export const kindsOf = (info: Schemas["ReadingInfo"]) =>
@@ -19,10 +19,10 @@ export const kindsOf = (info: Schemas["ReadingInfo"]) =>
 
 /** Readings that were kept, the last taken first; the chosen one beside them, held against the home as it is now. */
 export function KeptPart({ state }: { state: JobState }) {
-  const [{ reading, away }, show] = useShown(["reading", "away"]);
-  const list = useKept(state, away === "yes");
+  const [{ reading, archived }, show] = useShown(["reading", "archived"]);
+  const list = useKept(state, archived === "yes");
   const one = useOne(state, reading === null ? null : Number(reading));
-  const put = usePutAway(state);
+  const put = useArchive(state);
   const wide = useWide();
   const sheet = useRef<HTMLDivElement>(null);
   const choose = (id: number) => {
@@ -43,12 +43,14 @@ export function KeptPart({ state }: { state: JobState }) {
     <Box display="grid" gap="4" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) minmax(0, 1.1fr)" }} alignItems="start">
       <Card as="section" aria-label="Kept readings" overflowX="auto">
         <Flex gap="2" mb="2">
-          <Button variant="quiet" onClick={() => show({ away: away === "yes" ? null : "yes", reading: null })}>
-            {away === "yes" ? "Back to those in the list" : "Those put away"}
+          <Button variant="quiet" onClick={() => show({ archived: archived === "yes" ? null : "yes", reading: null })}>
+            {archived === "yes" ? "Back to the list" : "Archived readings"}
           </Button>
         </Flex>
         {items.length === 0 ? (
-          <Box color="muted">{away === "yes" ? "None is put away." : "None is kept yet. Paste what a machine printed under Take one."}</Box>
+          <Box color="muted">
+            {archived === "yes" ? "No reading is archived." : "None is kept yet. Paste what a machine printed under New reading."}
+          </Box>
         ) : (
           <chakra.table width="100%" fontSize="sm">
             <thead>
@@ -56,7 +58,7 @@ export function KeptPart({ state }: { state: JobState }) {
                 <Head>Taken</Head>
                 <Head>What</Head>
                 <Head>Where</Head>
-                <Head>Taken over</Head>
+                <Head>Accepted</Head>
               </tr>
             </thead>
             <tbody>
@@ -110,15 +112,15 @@ export function KeptPart({ state }: { state: JobState }) {
                 variant="quiet"
                 disabled={put.isPending}
                 onClick={() => {
-                  put.mutate({ reading: Number(reading), away: !one.data.info.away });
+                  put.mutate({ reading: Number(reading), archived: !one.data.info.archived });
                   show({ reading: null });
                 }}
               >
-                {one.data.info.away ? "Put back into the list" : "Put away"}
+                {one.data.info.archived ? "Unarchive" : "Archive"}
               </Button>
             </Flex>
             {one.data.info.takenOver.length > 0 && (
-              <Fold title={`Taken over then (${one.data.info.takenOver.length})`}>
+              <Fold title={`Accepted then (${one.data.info.takenOver.length})`}>
                 <chakra.ul ps="5" listStyleType="disc" fontSize="sm" mt="1">
                   {one.data.info.takenOver.map((t) => (
                     <li key={t}>

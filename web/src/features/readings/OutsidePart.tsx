@@ -52,7 +52,7 @@ export function OutsidePart({
             name="outside view, typed"
             where={where}
             kept={(accepted) => {
-              setSaid(accepted > 0 ? "Kept, and taken over." : "Kept.");
+              setSaid(accepted > 0 ? "Kept, and accepted." : "Kept.");
               setSeen("");
               setWan("");
             }}

@@ -145,7 +145,7 @@ function Group({
                       onChange={(e) => take(s.id, e.target.checked)}
                     />
                     <span>
-                      Take over: <Said text={s.offer} />
+                      Accept: <Said text={s.offer} />
                     </span>
                   </chakra.label>
                 )}

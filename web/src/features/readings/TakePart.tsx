@@ -99,8 +99,8 @@ export function TakePart({ state, tools, where, setWhere, draft, setDraft }: Pro
                 </li>
               ))}
               <li>a box&apos;s list of devices, copied from its page or saved</li>
-              <li>lease files of servers, what askers say while they ask</li>
-              <li>a capture (pcap, pcapng) with address messages in it</li>
+              <li>lease files of DHCP servers, logs of DHCP clients</li>
+              <li>a capture (pcap, pcapng) with DHCP or ARP messages in it</li>
             </chakra.ul>
           </Box>
         </Fold>
@@ -113,8 +113,8 @@ export function TakePart({ state, tools, where, setWhere, draft, setDraft }: Pro
         )}
         {empty && !said && (
           <Box color="muted">
-            What was read stands here, beside what is recorded: what agrees, what does not and what would explain it, and what can be taken
-            over into the survey.
+            What was read stands here, beside what is recorded: what agrees, what does not and what would explain it, and what can be
+            accepted into the survey.
           </Box>
         )}
         {!empty && (
@@ -125,7 +125,7 @@ export function TakePart({ state, tools, where, setWhere, draft, setDraft }: Pro
             name={draft.file ?? "pasted"}
             where={where}
             kept={(accepted) => {
-              setSaid(accepted > 0 ? `Kept. ${accepted} taken over; undo takes that back and leaves the reading.` : "Kept.");
+              setSaid(accepted > 0 ? `Kept. ${accepted} accepted; undo reverses that and leaves the reading.` : "Kept.");
               setDraft({ content: { text: "" }, file: null });
             }}
           />

@@ -102,14 +102,14 @@ export function Taken({ state, tools, content, name, where, kept }: Props) {
     <Box display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)">
       <Flex gap="3" align="center" wrap="wrap">
         <Button variant="main" disabled={busy} onClick={() => void keep()}>
-          {taken.size > 0 ? `Take over ${taken.size} and keep the reading` : "Keep the reading"}
+          {taken.size > 0 ? `Accept ${taken.size} and keep the reading` : "Keep the reading"}
         </Button>
         {offered.length > 1 && (
           <Button
             variant="quiet"
             onClick={() => setTurned(new Set(offered.filter((s) => s.suggested !== (taken.size === 0)).map((s) => s.id)))}
           >
-            {taken.size === 0 ? "Take over all" : "Take over none"}
+            {taken.size === 0 ? "Accept all" : "Accept none"}
           </Button>
         )}
       </Flex>

@@ -22,11 +22,11 @@ export function useRead(state: JobState, content: Schemas["ReadingContent"], sea
   });
 }
 
-export function useKept(state: JobState, away = false) {
+export function useKept(state: JobState, archived = false) {
   return useQuery({
-    queryKey: ["readings", state.job.id, away],
+    queryKey: ["readings", state.job.id, archived],
     queryFn: ({ signal }) =>
-      unwrap(api.GET("/api/jobs/{id}/readings", { params: { path: { id: state.job.id }, query: { away, perPage: 100 } }, signal })),
+      unwrap(api.GET("/api/jobs/{id}/readings", { params: { path: { id: state.job.id }, query: { archived, perPage: 100 } }, signal })),
     placeholderData: (before) => before,
   });
 }
@@ -41,13 +41,13 @@ export function useOne(state: JobState, reading: number | null) {
   });
 }
 
-export function usePutAway(state: JobState) {
+export function useArchive(state: JobState) {
   const client = useQueryClient();
   return useMutation({
-    mutationFn: async ({ reading, away }: { reading: number; away: boolean }) => {
-      const done = await api.PUT("/api/jobs/{id}/readings/{reading}/away", {
+    mutationFn: async ({ reading, archived }: { reading: number; archived: boolean }) => {
+      const done = await api.PUT("/api/jobs/{id}/readings/{reading}/archived", {
         params: { path: { id: state.job.id, reading } },
-        body: { away },
+        body: { archived },
       });
       if (!done.response.ok) {
         throw new Error("The reading is not there any more.");

@@ -223,7 +223,7 @@ export function Editing({
           {copy ? "Put the copy on the shelf" : "Keep this edition"}
         </Button>
         <Button variant="quiet" onClick={() => done(profile.shelfId)}>
-          Leave it as it was
+          Cancel
         </Button>
       </Flex>
     </chakra.form>

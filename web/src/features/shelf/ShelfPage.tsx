@@ -83,7 +83,7 @@ export default function ShelfPage() {
               <Labelled label="Search by name">
                 {(ids) => <Input {...ids} type="search" value={search} onChange={(e) => setSearch(e.target.value)} />}
               </Labelled>
-              {listed.length === 0 && <Box mt="2">Nothing on the shelf is called that.</Box>}
+              {listed.length === 0 && <Box mt="2">No kind on the shelf has that name.</Box>}
               {keysOf(boxWords).map((k) => {
                 const these = listed.filter((e) => e.profile.kind === k);
                 return these.length === 0 ? null : (
@@ -117,7 +117,7 @@ export default function ShelfPage() {
                 );
               })}
               <Card mt="4">
-                <Labelled label="Take profiles from a file">
+                <Labelled label="Add profiles from a file">
                   {(ids) => <FilePick {...ids} accept=".json,application/json" take={take} />}
                 </Labelled>
                 {refused && <FileErrors name={refused.name} errors={refused.errors} />}
@@ -145,7 +145,7 @@ export default function ShelfPage() {
                   </Button>
                   {chosen.own && (
                     <Button variant="quiet" disabled={drop.isPending} onClick={() => drop.mutate(chosen.profile.shelfId)}>
-                      {chosen.shipped ? "Back to what came with the program" : "Take it off the shelf"}
+                      {chosen.shipped ? "Restore the profile that ships with Altrin" : "Remove it from the shelf"}
                     </Button>
                   )}
                   <chakra.span px="3" py="1">

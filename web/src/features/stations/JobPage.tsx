@@ -82,7 +82,7 @@ function Bars({ tools }: { tools: JobTools }) {
           <span>The last change was made in another tab. {tools.otherTab}</span>
           <Button onClick={() => tools.undo(true)}>Undo it</Button>
           <Button variant="quiet" onClick={tools.leaveOtherTab}>
-            Leave it
+            Keep it
           </Button>
         </Flex>
       )}
@@ -102,9 +102,9 @@ function Bars({ tools }: { tools: JobTools }) {
             ))}
           </Box>
           <Flex gap="3" wrap="wrap">
-            <Button onClick={() => tools.answer(true)}>Make it what I set</Button>
+            <Button onClick={() => tools.answer(true)}>Use what I set</Button>
             <Button variant="quiet" onClick={() => tools.answer(false)}>
-              Leave it as it is there
+              Keep what is there
             </Button>
           </Flex>
         </Box>

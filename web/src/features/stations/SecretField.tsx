@@ -6,7 +6,7 @@ import { Button, Input, Mono } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
 import { secretWords } from "../../ui/words";
 
-/** The keys and passwords of a job: references and how they stand, never values. */
+/** The passwords of a job: references and how they stand, never values. */
 export function useSecrets(job: number) {
   return useQuery({
     queryKey: ["secrets", job],

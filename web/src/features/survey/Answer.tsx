@@ -72,7 +72,7 @@ export function Answer({ state, view, error, tools, choose }: Props) {
           </Box>
         </Box>
       )}
-      <Fold title="How this home is called, and how its Wi-Fi is named">
+      <Fold title="Name of this home, and of its Wi-Fi">
         <Box display="grid" gap="2" gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "minmax(0, 1fr) minmax(0, 1fr)" }} mt="1">
           <DraftInput
             label="Name in the design file"

@@ -55,7 +55,7 @@ export function BoxSheet({
         <Flex bg="clay.1" rounded="md" px="2" py="1" gap="2" align="center" wrap="wrap" fontSize="sm">
           <span>The shelf has a later edition of this kind.</span>
           <Button disabled={tools.busy} onClick={() => tools.correctNow([{ kind: "takeProfile", box: box.id, shelfId: newer.shelfId }])}>
-            Take it
+            Use it
           </Button>
         </Flex>
       )}
@@ -173,7 +173,7 @@ export function BoxSheet({
         ) : (
           <>
             <Fact label="Today">
-              on the shelf{" "}
+              not in use{" "}
               <Button
                 px="2"
                 disabled={tools.busy}

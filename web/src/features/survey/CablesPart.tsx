@@ -237,11 +237,11 @@ function Adding({
             <Button
               variant="quiet"
               px="2"
-              aria-label={`Take out: ${i.text}`}
+              aria-label={`Remove: ${i.text}`}
               disabled={tools.busy}
               onClick={() => tools.correctNow([{ kind: "remove", id: i.id }])}
             >
-              Take out
+              Remove
             </Button>
           </Flex>
         ))}

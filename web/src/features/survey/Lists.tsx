@@ -67,7 +67,7 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
           {facts}
         </chakra.span>
       </Row>
-      {remove && <Away what={name} disabled={tools.busy} act={() => tools.correctNow([{ kind: "remove", id }])} />}
+      {remove && <Remove what={name} disabled={tools.busy} act={() => tools.correctNow([{ kind: "remove", id }])} />}
     </Flex>
   );
   return (
@@ -114,7 +114,7 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
               b.id,
               b.name,
               <>
-                {[b.profile.name, mode ? modeWords[mode].toLowerCase() : "on the shelf", place ? `in ${placeName(design, place)}` : ""]
+                {[b.profile.name, mode ? modeWords[mode].toLowerCase() : "not in use", place ? `in ${placeName(design, place)}` : ""]
                   .filter((x) => x !== "")
                   .join(" · ")}
                 {spare && spare.worth !== "good" && (
@@ -153,7 +153,11 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
               <Box flex="1" px="1.5" py="0.5">
                 <chakra.b fontWeight="600">{n.subject}</chakra.b> {n.asked}
               </Box>
-              <Away what={`${n.subject} ${n.asked}`} disabled={tools.busy} act={() => tools.correctNow([{ kind: "remove", id: n.need }])} />
+              <Remove
+                what={`${n.subject} ${n.asked}`}
+                disabled={tools.busy}
+                act={() => tools.correctNow([{ kind: "remove", id: n.need }])}
+              />
             </Flex>
           ))}
         </Box>
@@ -164,7 +168,7 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
 
 const placeName = (design: Design, id: string) => design.site.places?.find((p) => p.id === id)?.name ?? id;
 
-/** By what a device hangs in the network of what was found. */
+/** How a device is connected in the set-up that was found. */
 function hanging(design: Design, device: string): ReactNode {
   const setting = setUpOf(design).devices.find((d) => d.device === device);
   const cable = cableAt(design, device);
@@ -182,15 +186,15 @@ function hanging(design: Design, device: string): ReactNode {
   );
 }
 
-function Away({ what, disabled, act }: { what: string; disabled: boolean; act: () => void }) {
+function Remove({ what, disabled, act }: { what: string; disabled: boolean; act: () => void }) {
   return (
     <Button
       variant="quiet"
       px="1"
       minW="6"
       minH="6"
-      aria-label={`Take out: ${what}`}
-      title="Take it out (undo brings it back)"
+      aria-label={`Remove: ${what}`}
+      title="Remove it (undo brings it back)"
       disabled={disabled}
       onClick={act}
     >

@@ -19,9 +19,9 @@ interface Props {
 export function PlaceAir({ place, air, state, tools }: Props) {
   const nameOf = (id: string) => state.design.site.boxes.find((b) => b.id === id)?.name ?? id;
   return (
-    <Box as="section" aria-label="On the air here">
+    <Box as="section" aria-label="Wi-Fi heard here">
       <chakra.h3 fontSize="sm" mb="1.5" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
-        On the air here
+        Wi-Fi heard here
       </chakra.h3>
       {air === undefined ? (
         <Box fontSize="sm" color="muted">

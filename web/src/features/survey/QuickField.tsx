@@ -130,7 +130,7 @@ function Back({ refused, take, drop }: { refused: Refused; take: (lines: string)
       </Box>
       <Flex gap="2" align="start" wrap="wrap">
         <TextArea
-          aria-label="Not taken yet"
+          aria-label="Not added yet"
           aria-describedby={why}
           flex="1 1 14rem"
           width="auto"
@@ -146,10 +146,10 @@ function Back({ refused, take, drop }: { refused: Refused; take: (lines: string)
           }}
         />
         <Button disabled={text.trim() === ""} onClick={() => take(text)}>
-          Take it
+          Add it
         </Button>
         <Button variant="quiet" onClick={drop}>
-          Drop it
+          Discard it
         </Button>
       </Flex>
     </Box>

@@ -19,7 +19,7 @@ const kinds: Record<Schemas["ServiceKind"], string> = {
   carrierNat: "carrier-grade NAT (CGNAT)",
 };
 
-/** What the provider delivers, how the line lets a box on, and what the box at the internet line can be made. */
+/** What the provider delivers, how the line lets a box on, and what the box at the internet line can become. */
 export function ServiceSheet({ state, view, tools }: { state: JobState; view: Schemas["SurveyView"] | undefined; tools: JobTools }) {
   const { service, boxes } = state.design.site;
   const line = lineOf(service);
@@ -71,13 +71,13 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
           )}
         </Labelled>
         <NumberInput
-          label="Sold towards the home, Mb/s"
+          label="Download sold, Mb/s"
           expected="A whole number of Mb/s is expected."
           value={service.downMbps ?? null}
           save={(downMbps) => correct({ downMbps })}
         />
         <NumberInput
-          label="Sold from the home, Mb/s"
+          label="Upload sold, Mb/s"
           expected="A whole number of Mb/s is expected."
           value={service.upMbps ?? null}
           save={(upMbps) => correct({ upMbps })}
@@ -173,9 +173,9 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
         )}
       </Section>
       {view && view.ways.length > 0 && (
-        <Box as="section" aria-label="What the box at the internet line can be made">
+        <Box as="section" aria-label="What the box at the internet line can become">
           <chakra.h3 fontSize="sm" mb="1.5" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
-            What the box at the internet line can be made, the cleanest first
+            What the box at the internet line can become, the cleanest first
           </chakra.h3>
           <Box as="ol" display="grid" gap="1" fontSize="sm">
             {view.ways.map((w) => (

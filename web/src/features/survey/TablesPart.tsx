@@ -40,7 +40,7 @@ export function TablesPart({ state, tools }: { state: JobState; tools: JobTools 
       <Card as="section" aria-label="Tables">
         <chakra.h2 fontSize="lg">As tables</chakra.h2>
         <Box fontSize="sm" color="muted" mb="2">
-          Comma-separated text with a row of heads. No table holds keys or passwords.
+          Comma-separated text with a row of heads. No table holds passwords.
         </Box>
         <Box as="ul" display="grid" gap="1">
           {keysOf(tableWords).map((t) => (
@@ -52,11 +52,11 @@ export function TablesPart({ state, tools }: { state: JobState; tools: JobTools 
           ))}
         </Box>
         <chakra.h3 fontSize="md" mt="4">
-          Read one in
+          Import one
         </chakra.h3>
         <Box fontSize="sm" color="muted" mb="2">
-          A row with an id or name that is there changes it, any other adds one; nothing is taken away. One wrong cell, and nothing is
-          taken.
+          A row with an id or name that is there changes it, any other adds one; nothing is removed. With one wrong cell, nothing is
+          imported.
         </Box>
         <Flex gap="2" wrap="wrap" role="group" aria-label="Which table" mb="2">
           {keysOf(tableWords).map((t) => (
@@ -75,14 +75,14 @@ export function TablesPart({ state, tools }: { state: JobState; tools: JobTools 
         <chakra.h2 fontSize="lg">The whole home</chakra.h2>
         <Box mt="1">
           <a href={`/api/jobs/${state.job.id}/design`} download>
-            Design file, without keys and passwords
+            Design file, without passwords
           </a>
         </Box>
         <Box fontSize="sm" color="muted" mt="3" mb="1">
-          A file with keys and passwords opens every door of the home: keep it where you would keep a key.
+          A file with passwords opens the whole home: keep it where you would keep a door key.
         </Box>
         <Button disabled={download.busy} onClick={() => download.post(`/api/jobs/${state.job.id}/design/with-secrets`)}>
-          Design file with keys and passwords
+          Design file with passwords
         </Button>
         {download.error && (
           <Box role="alert" color="brick" fontSize="sm">

@@ -87,7 +87,7 @@ export function DeviceSheet({
       )}
       <Box fontSize="sm">
         <Link to={`../plan?setUp=${state.proof.setUp}&device=${device.id}`} relative="path">
-          How it hangs in the network today
+          How it is connected today
         </Link>
       </Box>
       <Taking what={device.name} id={device.id} tools={tools} />

@@ -19,7 +19,7 @@ export const lineOf = (
   password: service.line?.password ?? null,
 });
 
-/** Where a box stands in what was found; null where it is not noted or the box is on the shelf. */
+/** Where a box stands in what was found; null where it is not noted or the box is not in use. */
 export const placeOf = (design: Design, box: string) => setUpOf(design).boxes.find((b) => b.box === box)?.place ?? null;
 
 /** Half-typed numbers with a point are a state of the field; what is no number is said by the server. */

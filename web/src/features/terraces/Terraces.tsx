@@ -15,8 +15,8 @@ import {
   RadioArcs,
   PortShape,
   PortText,
-  ShelfShape,
-  ShelfText,
+  UnusedShape,
+  UnusedText,
   TerraceGround,
   TerraceHead,
   Thing,
@@ -343,9 +343,9 @@ export function Terraces({
             <FoldShape {...b} />
           </Thing>
         ))}
-      {drawing.shelf.map((b) => (
-        <Thing key={b.id} handle={handle("box", b.id, `${b.name}, on the shelf`)} text={<ShelfText {...b} />}>
-          <ShelfShape {...b} />
+      {drawing.unused.map((b) => (
+        <Thing key={b.id} handle={handle("box", b.id, `${b.name}, not in use`)} text={<UnusedText {...b} />}>
+          <UnusedShape {...b} />
         </Thing>
       ))}
       {rubber && (
@@ -385,7 +385,7 @@ function stopsOf(drawing: Drawing): Stop[] {
     ...drawing.boxes
       .filter((b) => b.folded || b.box.tokens.length > 1)
       .map((b) => ({ key: `fold ${b.box.id}`, x: b.x + 5, y: b.y + b.h - 8, w: 16, h: 16 })),
-    ...drawing.shelf.map((b) => ({ key: `box ${b.id}`, ...pick(b) })),
+    ...drawing.unused.map((b) => ({ key: `box ${b.id}`, ...pick(b) })),
     ...drawing.wires.filter((w) => w.link.kind === "cable").map((w) => ({ key: `cable ${w.link.id}`, ...middle(w.points) })),
   ];
   return stops.sort((a, b) => a.y - b.y || a.x - b.x);

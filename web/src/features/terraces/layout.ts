@@ -20,7 +20,7 @@ export interface Drawing extends Piece {
   /** The end of the provider's line where nothing is plugged in yet. */
   socket: LaidPort | null;
   /** Boxes that are not in use, at the foot. */
-  shelf: (Rect & { id: string; name: string })[];
+  unused: (Rect & { id: string; name: string })[];
 }
 
 const margin = 18;
@@ -73,15 +73,15 @@ function at(scene: Scene, options: Options): Drawing {
     y = islandAt(piece, island, options, y + size.gap);
   }
   y = strip(piece, "Connected to nothing", scene.loose, options, y, (token, rect) => piece.tokens.push({ ...rect, token }));
-  const shelf: Drawing["shelf"] = [];
-  y = strip(piece, "On the shelf", scene.shelf, options, y, (box, rect) => shelf.push({ ...rect, ...box }));
+  const unused: Drawing["unused"] = [];
+  y = strip(piece, "Not in use", scene.unused, options, y, (box, rect) => unused.push({ ...rect, ...box }));
   const w = Math.max(piece.w, ...piece.texts.map((t) => t.x + t.w)) + margin;
   const drawing: Drawing = {
     ...piece,
     w,
     h: y + margin,
     street,
-    shelf,
+    unused,
     socket: scene.service.cable ? null : socketAt(street),
     carrier: scene.service.carrier ? { x: 0, y: carrierTop, w, h: street - carrierTop } : null,
   };

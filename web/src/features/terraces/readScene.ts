@@ -63,7 +63,7 @@ class Reader {
       loose: this.inUse()
         .filter((d) => !this.uplinks.has(d.id))
         .map((d) => this.token(d)),
-      shelf: design.site.boxes.filter((b) => !used.has(b.id)).map(({ id, name }) => ({ id, name })),
+      unused: design.site.boxes.filter((b) => !used.has(b.id)).map(({ id, name }) => ({ id, name })),
       extra: this.proof.facts.links
         .filter((l) => l.kind === "cable" && !treeLinks.has(l.id))
         .map((l) => ({ link: this.link(l.id), from: l.a, to: l.b })),

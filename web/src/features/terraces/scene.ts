@@ -112,7 +112,7 @@ export interface Scene {
   /** Devices that are connected to nothing. */
   loose: SceneToken[];
   /** Boxes that are not in use. */
-  shelf: { id: string; name: string }[];
+  unused: { id: string; name: string }[];
   /** Cables that join what is joined already: rings, and second ways. */
   extra: { link: SceneLink; from: string; to: string }[];
 }

@@ -224,14 +224,14 @@ export function TokenText({ x, y, w, h, token }: LaidToken) {
 }
 
 /** A box that is not in use. */
-export const ShelfShape = ({ x, y, w, h }: Rect) => (
+export const UnusedShape = ({ x, y, w, h }: Rect) => (
   <>
     <rect className="body" x={x} y={y} width={w} height={h} rx={7} strokeDasharray="5 4" />
     <rect className="ringed" x={x - 4} y={y - 4} width={w + 8} height={h + 8} rx={10} />
   </>
 );
 
-export const ShelfText = ({ x, y, w, h, name }: Rect & { name: string }) => (
+export const UnusedText = ({ x, y, w, h, name }: Rect & { name: string }) => (
   <text x={x + 10} y={y + h / 2 + 4.5}>
     {fitText(name, w - 20, 13)}
   </text>

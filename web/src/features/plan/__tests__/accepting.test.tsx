@@ -31,8 +31,8 @@ describe("accepting a finding", () => {
     const button = screen.getByRole("button", { name: "Accept it" });
     expect(button).toBeDisabled();
     expect(screen.getByText(/a word mends nothing/)).toBeInTheDocument();
-    fireEvent.change(screen.getByLabelText("Why may it stay?"), { target: { value: " It may. " } });
-    fireEvent.change(screen.getByLabelText("Who says so?"), { target: { value: "A. Name" } });
+    fireEvent.change(screen.getByLabelText("Reason"), { target: { value: " It may. " } });
+    fireEvent.change(screen.getByLabelText("Accepted by"), { target: { value: "A. Name" } });
     fireEvent.click(button);
     expect(apply).toHaveBeenCalledExactlyOnceWith([
       { kind: "acceptFinding", finding: first?.identity, severe: true, reason: "It may.", by: "A. Name" },
@@ -45,7 +45,7 @@ describe("accepting a finding", () => {
     const [first] = standing(proof);
     const apply = show(with_((f) => (f.identity === first?.identity ? { ...f, accepted: word(f) } : f)));
     expect(screen.getByText("A. Name: The potter wants it.")).toBeInTheDocument();
-    fireEvent.click(screen.getByRole("button", { name: `Take back: ${first?.what}` }));
+    fireEvent.click(screen.getByRole("button", { name: `Reopen: ${first?.what}` }));
     expect(apply).toHaveBeenCalledWith([{ kind: "takeBackAcceptance", finding: first?.identity }]);
   });
 });

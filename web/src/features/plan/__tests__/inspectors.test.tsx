@@ -155,7 +155,7 @@ describe("BoxInspector", () => {
     ["mode", () => choose("Mode", "bridge"), { kind: "setMode", box: "gw", mode: "bridge" }],
     ["DHCP server", () => fireEvent.click(screen.getByLabelText("DHCP server on")), { kind: "switchDhcpServer", box: "gw", on: false }],
     ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), radio({ on: false })],
-    ["the shelf", () => fireEvent.click(screen.getByRole("button", { name: "Put it on the shelf" })), { kind: "putAway", id: "gw" }],
+    ["a box out of use", () => fireEvent.click(screen.getByRole("button", { name: "Take it out of use" })), { kind: "putAway", id: "gw" }],
     [
       "a guest network",
       () => fireEvent.click(screen.getByRole("button", { name: "Add a guest network" })),
@@ -213,7 +213,7 @@ describe("BoxInspector", () => {
     ],
     [
       "a cable pulled",
-      () => fireEvent.click(screen.getByRole("button", { name: /^Pull out the cable/ })),
+      () => fireEvent.click(screen.getByRole("button", { name: /^Unplug the cable/ })),
       { kind: "unpatch", cable: "line" },
     ],
   ])("sends one change for %s", (_, gesture, change) => {
@@ -311,10 +311,10 @@ describe("BoxInspector", () => {
       satellite: { main: "main", by: "main" },
     } as unknown as Design["setUps"][0]["boxes"][0];
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
-    const by = screen.getByLabelText("Without a cable it joins");
+    const by = screen.getByLabelText("Joins by radio through");
     await within(by).findByRole("option", { name: "Gateway" });
     expect([...by.querySelectorAll("option")].map((o) => o.value)).toEqual(["", "main", "gw"]);
-    choose("Without a cable it joins", "");
+    choose("Joins by radio through", "");
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setSatellite", box: "rep", node: { by: null } }]);
   });
 
@@ -341,7 +341,7 @@ describe("BoxInspector", () => {
     const { given } = tools();
     const box = design.site.boxes.find((b) => b.id === "spare");
     show(box ? <BoxInspector box={box} setting={undefined} design={design} tools={given} /> : <p />);
-    expect(screen.getByLabelText("Mode")).toHaveDisplayValue("on the shelf, not in use");
+    expect(screen.getByLabelText("Mode")).toHaveDisplayValue("not in use");
     expect(screen.queryByText("Cables")).toBeNull();
   });
 });
@@ -370,7 +370,7 @@ describe("DeviceInspector", () => {
 });
 
 describe("GearList", () => {
-  it("shows every port with what is in it, and what is on the shelf", () => {
+  it("shows every port with what is in it, and what is not in use", () => {
     const chosen = vi.fn();
     show(<GearList design={design} proof={proof} chosen="gw" choose={chosen} />);
     expect(screen.getByRole("button", { name: /^Gateway/, pressed: true })).toHaveTextContent("in the internet line");

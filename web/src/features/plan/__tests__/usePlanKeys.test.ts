@@ -62,7 +62,7 @@ describe("the keys of the plan", () => {
     expect(second.act).toHaveBeenCalledExactlyOnceWith(open[1]?.remedies[0]?.changes);
   });
 
-  it("pull out the cable that is chosen", () => {
+  it("unplug the cable that is chosen", () => {
     const { act, press } = plan({ choice: { kind: "cable", id: "c" } });
     press("Delete");
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "unpatch", cable: "c" }]);

@@ -101,7 +101,7 @@ describe("A reading that was taken", () => {
     const [other, device] = (await screen.findAllByRole("checkbox")) as HTMLInputElement[];
     expect([other?.checked, device?.checked]).toEqual([false, true]);
     fireEvent.click(screen.getByLabelText(/the other address/));
-    fireEvent.click(screen.getByRole("button", { name: "Take over 2 and keep the reading" }));
+    fireEvent.click(screen.getByRole("button", { name: "Accept 2 and keep the reading" }));
     await waitFor(() => expect(kept).toHaveBeenCalledWith(2));
     expect(keep).toHaveBeenCalledWith(
       expect.objectContaining({
@@ -119,16 +119,16 @@ describe("A reading that was taken", () => {
   it("takes over none or all at a press", async () => {
     serve(view([statement("b", "disagrees", "one", false), statement("c", "unknown", "two", true)]));
     show(vi.fn());
-    fireEvent.click(await screen.findByRole("button", { name: "Take over none" }));
+    fireEvent.click(await screen.findByRole("button", { name: "Accept none" }));
     screen.getByRole("button", { name: "Keep the reading" });
-    fireEvent.click(screen.getByRole("button", { name: "Take over all" }));
-    screen.getByRole("button", { name: "Take over 2 and keep the reading" });
+    fireEvent.click(screen.getByRole("button", { name: "Accept all" }));
+    screen.getByRole("button", { name: "Accept 2 and keep the reading" });
   });
 
   it("says what the server would not take, and keeps everything", async () => {
     serve(view([statement("c", "unknown", "a device", true)]));
     const kept = show(vi.fn<JobTools["keepReading"]>().mockRejectedValue(new Error("That cannot be taken over.")));
-    fireEvent.click(await screen.findByRole("button", { name: /Take over 1/ }));
+    fireEvent.click(await screen.findByRole("button", { name: /Accept 1/ }));
     expect(await screen.findByRole("alert")).toHaveTextContent("That cannot be taken over.");
     expect(kept).not.toHaveBeenCalled();
     expect(screen.getByRole("checkbox")).toBeChecked();

@@ -119,7 +119,7 @@ describe("the address rule", () => {
     expect(screen.queryByRole("slider")).toBeNull();
   });
 
-  it("can be put away, and stays so", () => {
+  it("can be hidden, and stays so", () => {
     show();
     fireEvent.click(screen.getByRole("button", { name: "Hide" }));
     expect(screen.queryByRole("slider")).toBeNull();

@@ -103,10 +103,10 @@ describe("A quick line", () => {
     fireEvent.paste(input, { clipboardData: { getData: () => "Hall, huge\nStudy, 3x3" } });
     expect(await screen.findByText("'huge' is not understood here")).toBeVisible();
     fireEvent.change(input, { target: { value: "Attic" } });
-    const back = screen.getByLabelText<HTMLTextAreaElement>("Not taken yet");
+    const back = screen.getByLabelText<HTMLTextAreaElement>("Not added yet");
     expect(back.value).toBe("Hall, huge\nStudy, 3x3");
     fireEvent.change(back, { target: { value: "Hall, 2x4\nStudy, 3x3" } });
-    fireEvent.click(screen.getByText("Take it"));
+    fireEvent.click(screen.getByText("Add it"));
     expect(enter).toHaveBeenLastCalledWith("places", "Hall, 2x4\nStudy, 3x3");
     expect(input.value).toBe("Attic");
     expect(screen.queryByRole("alert")).toBeNull();

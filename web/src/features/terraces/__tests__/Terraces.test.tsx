@@ -120,7 +120,7 @@ describe("the terraces", () => {
     expect(thing(/^Hall gateway/).getAttribute("class")).not.toContain("spoken");
   });
 
-  it("show what is on the shelf, to be taken into use", () => {
+  it("show what is not in use, to be taken into use", () => {
     const [setUp] = design.setUps;
     const without = {
       ...design,
@@ -130,7 +130,7 @@ describe("the terraces", () => {
     const { choose } = show({
       of: layout(readScene(without, { ...proof, facts }), { room: { w: 880, h: 520 }, folded: () => false, compact: false }),
     });
-    fireEvent.click(thing("Studio access point, on the shelf"));
+    fireEvent.click(thing("Studio access point, not in use"));
     expect(choose).toHaveBeenCalledWith({ kind: "box", id: "studio-point" });
   });
 

@@ -83,7 +83,7 @@ export const scene = (roots: SceneBox[], more: Partial<Scene> = {}): Scene => ({
   atStreet: [],
   islands: [],
   loose: [],
-  shelf: [],
+  unused: [],
   extra: [],
   ...more,
 });

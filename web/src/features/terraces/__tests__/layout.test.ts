@@ -78,7 +78,7 @@ function faults(drawing: Drawing): string[] {
   const things: [string, Rect][] = [
     ...drawing.boxes.map((b): [string, Rect] => [`box ${b.box.id}`, { x: b.x, y: b.y - 7, w: b.w, h: b.h + 14 }]),
     ...drawing.tokens.map((t): [string, Rect] => [`token ${t.token.id}`, t]),
-    ...drawing.shelf.map((b): [string, Rect] => [`shelf ${b.id}`, b]),
+    ...drawing.unused.map((b): [string, Rect] => [`shelf ${b.id}`, b]),
     ...drawing.territories.map((t): [string, Rect] => [`title ${t.segment}`, t.title]),
     ...drawing.texts.map((t): [string, Rect] => [`text ${t.text}`, t]),
     ...drawing.wires.flatMap((w): [string, Rect][] => (w.label ? [[`label ${w.link.id}`, w.label]] : [])),

@@ -116,7 +116,7 @@ describe("readScene", () => {
       ...design,
       setUps: [{ ...setUp, boxes: setUp?.boxes.filter((b) => b.box !== "studio-point") ?? [] }],
     } as typeof design;
-    expect(readScene(without, proof).shelf).toEqual([
+    expect(readScene(without, proof).unused).toEqual([
       { id: "studio-point", name: "Studio access point" },
       { id: "old-router", name: "Old router from the cellar" },
     ]);

@@ -8,7 +8,7 @@ using PacketDotNet;
 
 namespace Altrin.Kernel.Tests;
 
-/// <summary>What an asker was given.</summary>
+/// <summary>What a client was given.</summary>
 internal sealed record Got(
     Ipv4Address Server,
     Ipv4Address Address,
@@ -24,7 +24,7 @@ internal sealed record Got(
 internal sealed record Heard(string From, Ipv4Address Address);
 
 /// <summary>Those who ask for an address: a real client for leases, and raw questions that hear every server.</summary>
-internal sealed class Askers
+internal sealed class Clients
 {
     private const string Script = """
         #!/bin/sh
@@ -34,7 +34,7 @@ internal sealed class Askers
     private readonly Lab _lab;
     private readonly string _script;
 
-    public Askers(Lab lab)
+    public Clients(Lab lab)
     {
         _lab = lab;
         _script = Path.Combine(lab.Folder, "script");
