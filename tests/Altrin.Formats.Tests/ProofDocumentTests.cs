@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Altrin.Core.Findings;
+using Snapshooter.Xunit3;
 
 namespace Altrin.Formats.Tests;
 
@@ -18,12 +19,7 @@ public sealed class ProofDocumentTests
                 ProofDocument.Of(Judging.Prove(home.Design("found") ?? home.Design("planned")!), detailed: true),
                 AltrinJson.Indented
             ) + "\n";
-        var name = sample.Replace(".json", ".proof.json", StringComparison.Ordinal);
-        if (Environment.GetEnvironmentVariable("ALTRIN_APPROVE") is { Length: > 0 } folder)
-        {
-            File.WriteAllText(Path.Combine(folder, name), written);
-        }
-        Assert.Equal(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Approved", name)), written);
+        Snapshot.Match(written, sample.Replace(".json", ".proof", StringComparison.Ordinal));
     }
 
     [Fact]

@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Changes;
 
-/// <summary>Pulls a cable out of both its ports.</summary>
+/// <summary>Unplugs a cable at both its ends.</summary>
 public sealed record Unpatch(string Cable) : Change
 {
     /// <inheritdoc/>
@@ -18,8 +18,8 @@ public sealed record Unpatch(string Cable) : Change
     /// <inheritdoc/>
     public override string Describe(Design design) =>
         design.SetUp.Cables.FirstOrDefault(c => c.Id == Cable) is { } cable
-            ? $"Pull the cable from {PortWords.Of(design, cable.A)} to {PortWords.Of(design, cable.B)}"
-            : "Pull a cable";
+            ? $"Unplug the cable from {PortWords.Of(design, cable.A)} to {PortWords.Of(design, cable.B)}"
+            : "Unplug a cable";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Cable];

@@ -34,7 +34,7 @@ public static class PassivePower
                         "The port at the other end is dead, at once or some day.",
                         [],
                         [
-                            $"Pull that cable first. A passive injector feeds only the box that it came with; {e.Name(to.Owner)} needs one that asks, or none.",
+                            $"Unplug that cable first. A passive injector feeds only the box that it came with; {e.Name(to.Owner)} needs one that asks, or none.",
                         ]
                     );
                 }

@@ -1,6 +1,6 @@
 using Altrin.Core.Sites;
 
-namespace Altrin.Kernel.Tests;
+namespace Altrin.Testing;
 
 /// <summary>Designs in which more than cables counts.</summary>
 internal static class RadioDesigns
@@ -45,7 +45,7 @@ internal static class RadioDesigns
                 .Wifi("a", "s1")
                 .Wifi("b", "s2")
                 .Wired("c", "s3/lan1")
-                .Wired("d", "s2/lan1"),
+                .Wired("e", "s2/lan1"),
             ["pass-through by port (T10)"] = Passed(PassKind.Port, "lan1"),
             ["pass-through by MAC address (T10)"] = Passed(PassKind.Hardware, "main"),
             ["public-address mapping (T11)"] = Passed(PassKind.Mapping, "main"),

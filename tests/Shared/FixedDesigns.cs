@@ -2,7 +2,7 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
-namespace Altrin.Kernel.Tests;
+namespace Altrin.Testing;
 
 /// <summary>Designs of cabled homes, each named after the technique or the trap that it covers.</summary>
 internal static class FixedDesigns
