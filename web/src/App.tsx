@@ -5,7 +5,7 @@ import { ServerGoneBar } from "./ui/ServerGoneBar";
 import { Trouble, Waiting } from "./ui/pieces";
 
 const ShelfPage = lazy(() => import("./features/shelf/ShelfPage"));
-const JobPage = lazy(() => import("./features/stations/JobPage"));
+const JobPage = lazy(() => import("./features/job/JobPage"));
 
 const router = createBrowserRouter([
   { path: "/", element: <JobsPage /> },

@@ -6,7 +6,7 @@ import { api, ProblemError, unwrap, type FileError, type Schemas } from "../../a
 import { Card, Labelled, Trouble, Waiting } from "../../ui/pieces";
 import { ColourSwitch } from "../../ui/ColourSwitch";
 import { FilePick } from "../../ui/FilePick";
-import { FileErrors } from "./FileErrors";
+import { FileErrors } from "../../ui/FileErrors";
 import { JobRow } from "./JobRow";
 import { Button, Input } from "../../ui/controls";
 

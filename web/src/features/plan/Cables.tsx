@@ -4,8 +4,8 @@ import type { Design, Schemas } from "../../api/client";
 import { Card, Labelled } from "../../ui/pieces";
 import { mediumWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
-import type { JobTools } from "../stations/useJob";
-import { cableAt, endName, freeEnds, notLookedAt, otherEnd } from "../stations/designReading";
+import type { JobTools } from "../shared/jobTools";
+import { cableAt, endName, freeEnds, notLookedAt, otherEnd } from "../shared/designReading";
 import { Button, Select } from "../../ui/controls";
 
 interface Props {

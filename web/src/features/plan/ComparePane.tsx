@@ -6,7 +6,7 @@ import type { JobState, Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { levelColour, levelWord, Trouble, Waiting } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
-import { useCompared, type Which } from "../stations/useCompared";
+import { useCompared, type Which } from "../shared/useCompared";
 import { DrawingPane } from "./DrawingPane";
 
 /** Two versions side by side in words, one of them drawn with what differs marked. */

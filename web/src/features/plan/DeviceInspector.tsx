@@ -1,11 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Design, Proof, Schemas } from "../../api/client";
 import { Card, Labelled } from "../../ui/pieces";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 import { Cables } from "./Cables";
-import { addressText, factsOf, nameOf, setUpOf } from "../stations/designReading";
-import { HostAddressFields } from "../stations/HostAddressFields";
-import { Reasons } from "../stations/Reasons";
+import { addressText, factsOf, nameOf, setUpOf } from "../shared/designReading";
+import { HostAddressFields } from "../shared/HostAddressFields";
+import { Reasons } from "../shared/Reasons";
 import { Button, Mono, Select } from "../../ui/controls";
 
 interface Props {

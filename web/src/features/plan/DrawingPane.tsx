@@ -10,10 +10,10 @@ import { layout } from "../terraces/layout";
 import { cableWords, readScene } from "../terraces/readScene";
 import { Terraces, type Patching } from "../terraces/Terraces";
 import { useChanged } from "../terraces/useChanged";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 import { ModeChips } from "./ModeChips";
 import { KeepDrawing } from "./KeepDrawing";
-import { cableAt, endName, otherEnd, setUpOf } from "../stations/designReading";
+import { cableAt, endName, otherEnd, setUpOf } from "../shared/designReading";
 
 interface Props {
   design: Design;

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import type { Design, Proof } from "../../api/client";
 import { answerWords, modeWords } from "../../ui/words";
-import { addressText, cableAt, factsOf, nameOf, otherEnd, setUpOf, type Box as Gear } from "../stations/designReading";
+import { addressText, cableAt, factsOf, nameOf, otherEnd, setUpOf, type Box as Gear } from "../shared/designReading";
 import { Mono } from "../../ui/controls";
 
 interface Props {

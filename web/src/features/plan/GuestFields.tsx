@@ -5,9 +5,9 @@ import { DraftInput } from "../../ui/DraftInput";
 import { NumberInput } from "../../ui/NumberInput";
 import { securityWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
-import type { BoxSetting } from "../stations/designReading";
-import { SecretField } from "../stations/SecretField";
-import type { JobTools } from "../stations/useJob";
+import type { BoxSetting } from "../shared/designReading";
+import { SecretField } from "../shared/SecretField";
+import type { JobTools } from "../shared/jobTools";
 
 /** The VLAN tag by which guests are on cables too. */
 export function GuestTag({ vlan, save }: { vlan: number | null; save: (vlan: number | null) => Promise<unknown> }) {

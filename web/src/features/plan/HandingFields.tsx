@@ -4,7 +4,7 @@ import { DraftInput } from "../../ui/DraftInput";
 import { NumberInput } from "../../ui/NumberInput";
 import { Fold } from "../../ui/Fold";
 import { Tick } from "../../ui/Tick";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 
 type Server = Schemas["DhcpServerDocument"];
 

@@ -1,7 +1,7 @@
 import { Box, Flex } from "@chakra-ui/react";
 import type { Change } from "../../api/client";
 import { Button, Mono } from "../../ui/controls";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 
 /** What a router keeps in a list, each line with a button that removes it. */
 export function Kept({ title, items, tools }: { title: string; items: { text: string; change: Change }[]; tools: JobTools }) {

@@ -4,10 +4,10 @@ import { Select } from "../../ui/controls";
 import { DraftInput } from "../../ui/DraftInput";
 import { NumberInput } from "../../ui/NumberInput";
 import { Labelled } from "../../ui/pieces";
-import { type Box as Gear, type BoxSetting, nameOf, setUpOf } from "../stations/designReading";
+import { type Box as Gear, type BoxSetting, nameOf, setUpOf } from "../shared/designReading";
 import { Fold } from "../../ui/Fold";
 import { Tick } from "../../ui/Tick";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 
 type Passing = Schemas["Passing"];
 

@@ -5,8 +5,8 @@ import { DraftInput } from "../../ui/DraftInput";
 import { Card } from "../../ui/pieces";
 import { capital, mediumWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
-import { cableAt, endName, setUpOf } from "../stations/designReading";
-import type { JobTools } from "../stations/useJob";
+import { cableAt, endName, setUpOf } from "../shared/designReading";
+import type { JobTools } from "../shared/jobTools";
 import { rate } from "../terraces/readScene";
 import { Cables } from "./Cables";
 

@@ -2,7 +2,7 @@ import { Flex } from "@chakra-ui/react";
 import type { Change, Design } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { modeWords } from "../../ui/words";
-import { setUpOf } from "../stations/designReading";
+import { setUpOf } from "../shared/designReading";
 import type { LaidBox } from "../terraces/pieces";
 
 interface Props {

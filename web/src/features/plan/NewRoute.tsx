@@ -2,7 +2,7 @@ import { Box } from "@chakra-ui/react";
 import { useState } from "react";
 import { Button, Input } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 
 /** Where to and by whom, to be added to a router's routes; what the router refuses stays in the fields with the reason. */
 export function NewRoute({ box, tools }: { box: string; tools: JobTools }) {

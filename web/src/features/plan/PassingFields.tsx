@@ -3,8 +3,8 @@ import type { Change } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
 import { Fold } from "../../ui/Fold";
 import { Tick } from "../../ui/Tick";
-import type { JobTools } from "../stations/useJob";
-import type { BoxSetting } from "../stations/designReading";
+import type { JobTools } from "../shared/jobTools";
+import type { BoxSetting } from "../shared/designReading";
 import { Kept } from "./Kept";
 import { NewRoute } from "./NewRoute";
 

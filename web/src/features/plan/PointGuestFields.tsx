@@ -5,9 +5,9 @@ import { DraftInput } from "../../ui/DraftInput";
 import { securityWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import { GuestTag } from "./GuestFields";
-import type { BoxSetting } from "../stations/designReading";
-import { SecretField } from "../stations/SecretField";
-import type { JobTools } from "../stations/useJob";
+import type { BoxSetting } from "../shared/designReading";
+import { SecretField } from "../shared/SecretField";
+import type { JobTools } from "../shared/jobTools";
 
 /** An access point's further name for guests, or a way to add one. Whether they are kept apart is the box's habit. */
 export function PointGuestFields({ box, setting, tools }: { box: string; setting: BoxSetting; tools: JobTools }) {

@@ -6,9 +6,9 @@ import { bandWords, securityWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import { Fold } from "../../ui/Fold";
 import { Tick } from "../../ui/Tick";
-import { SecretField } from "../stations/SecretField";
-import type { JobTools } from "../stations/useJob";
-import { type Box as Gear, setUpOf } from "../stations/designReading";
+import { SecretField } from "../shared/SecretField";
+import type { JobTools } from "../shared/jobTools";
+import { type Box as Gear, setUpOf } from "../shared/designReading";
 
 type Radio = Schemas["RadioSettingDocument"];
 

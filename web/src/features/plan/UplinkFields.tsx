@@ -5,11 +5,11 @@ import { NumberInput } from "../../ui/NumberInput";
 import { Labelled } from "../../ui/pieces";
 import { bandWords, frameWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
-import { type Box as Gear, type BoxSetting, nameOf } from "../stations/designReading";
+import { type Box as Gear, type BoxSetting, nameOf } from "../shared/designReading";
 import { Fold } from "../../ui/Fold";
 import { Tick } from "../../ui/Tick";
-import { SecretField } from "../stations/SecretField";
-import type { JobTools } from "../stations/useJob";
+import { SecretField } from "../shared/SecretField";
+import type { JobTools } from "../shared/jobTools";
 import { useJoins } from "./useJoins";
 
 interface Props {

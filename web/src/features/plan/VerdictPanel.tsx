@@ -5,7 +5,7 @@ import { levelColour, levelWord } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
 import { answerWords } from "../../ui/words";
 import { Button } from "../../ui/controls";
-import { accepted, adviceOnly, following, standing } from "../stations/findings";
+import { accepted, adviceOnly, following, standing } from "../shared/findings";
 import { FindingItem, type Offer } from "./FindingItem";
 
 interface Props {

@@ -3,9 +3,9 @@ import { Fragment } from "react";
 import type { Change } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
 import { NumberInput } from "../../ui/NumberInput";
-import type { Box as Gear, BoxSetting } from "../stations/designReading";
+import type { Box as Gear, BoxSetting } from "../shared/designReading";
 import { Fold } from "../../ui/Fold";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 
 type Port = Omit<Extract<Change, { port: string }>, "kind" | "box">;
 

@@ -1,6 +1,6 @@
 import { api, type Schemas } from "../../api/client";
-import { useAsked } from "../stations/useAsked";
-import type { JobTools } from "../stations/useJob";
+import { useAsked } from "../shared/useAsked";
+import type { JobTools } from "../shared/jobTools";
 
 /** What a box could join by radio in the set-up that is shown; undefined until the server has said it of this very box. */
 export function useJoins(tools: JobTools, box: string): Schemas["JoinChoices"] | undefined {

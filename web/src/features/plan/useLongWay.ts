@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import type { JobState, Schemas } from "../../api/client";
-import { askDevice, useAsked } from "../stations/useAsked";
+import { askDevice, useAsked } from "../shared/useAsked";
 import type { Choice } from "../terraces/choice";
 
 /** The way out of the chosen device, where it has more links than came with the proof; undefined where it has not, or until it is there. */

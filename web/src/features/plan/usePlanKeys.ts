@@ -1,8 +1,8 @@
 import { useEffect, useRef } from "react";
 import type { Proof } from "../../api/client";
 import { useShortcuts, type Shortcut } from "../../ui/shortcuts";
-import { standing } from "../stations/findings";
-import type { JobTools } from "../stations/useJob";
+import { standing } from "../shared/findings";
+import type { JobTools } from "../shared/jobTools";
 import type { Choice } from "../terraces/choice";
 
 interface Plan {

@@ -6,11 +6,11 @@ import { Button, Input, Mono } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
 import { originWords } from "../../ui/words";
-import { Asked } from "../stations/Asked";
+import { Asked } from "../shared/Asked";
 import { addressOf, whoOf } from "./entryWords";
-import { Cell, Head } from "./pieces";
-import { asking, useAsked } from "../stations/useAsked";
-import { useShown } from "../stations/useShown";
+import { Cell, Head } from "../../ui/tables";
+import { asking, useAsked } from "../shared/useAsked";
+import { useShown } from "../shared/useShown";
 
 type Entry = Schemas["BookEntry"];
 interface Column {

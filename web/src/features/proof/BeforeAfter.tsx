@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { JobState, Schemas } from "../../api/client";
 import { levelColour, levelWord, Trouble } from "../../ui/pieces";
-import { useCompared } from "../stations/useCompared";
-import { Asked } from "../stations/Asked";
+import { useCompared } from "../shared/useCompared";
+import { Asked } from "../shared/Asked";
 import { Moves } from "./Moves";
 
 /** The proofs of two set-ups or versions side by side: what got better, what worse, what stayed. */

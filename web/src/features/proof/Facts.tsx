@@ -2,9 +2,10 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import type { Design, JobState, Proof, Schemas } from "../../api/client";
 import { levelColour, levelWord } from "../../ui/pieces";
-import { nameOf, street } from "../stations/designReading";
-import { Reasons } from "../stations/Reasons";
-import { Answer, Cell, Head } from "./pieces";
+import { nameOf, street } from "../shared/designReading";
+import { Reasons } from "../shared/Reasons";
+import { Answer } from "../../ui/Answer";
+import { Cell, Head } from "../../ui/tables";
 
 export function VerdictOf({ proof }: { proof: Proof }) {
   return (

@@ -4,7 +4,7 @@ import { useEffect, useRef } from "react";
 import type { Schemas } from "../../api/client";
 import { Button, Mono } from "../../ui/controls";
 import { Said } from "../../ui/Said";
-import { Answer } from "./pieces";
+import { Answer } from "../../ui/Answer";
 
 type Document = Schemas["LadderDocument"];
 type Step = Document["steps"][number];

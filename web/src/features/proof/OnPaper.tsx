@@ -6,11 +6,11 @@ import { Mark } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
 import { originWords } from "../../ui/words";
 import { DrawingPane } from "../plan/DrawingPane";
-import { standing } from "../stations/findings";
-import { Asked } from "../stations/Asked";
+import { standing } from "../shared/findings";
+import { Asked } from "../shared/Asked";
 import { addressOf, whoOf } from "./entryWords";
 import { Facts, InternetOf, NeedsOf, VerdictOf } from "./Facts";
-import { asking, useAsked } from "../stations/useAsked";
+import { asking, useAsked } from "../shared/useAsked";
 
 const idle = { from: null, start: () => undefined, finish: () => undefined, over: () => undefined };
 const files = [

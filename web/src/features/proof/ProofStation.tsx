@@ -2,16 +2,16 @@ import { Box } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import type { JobState } from "../../api/client";
 import { Parts } from "../../ui/Parts";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 import { AddressBook } from "./AddressBook";
 import { BeforeAfter } from "./BeforeAfter";
 import { InternetOf, NeedsOf, VerdictOf } from "./Facts";
 import { OnPaper } from "./OnPaper";
-import { Unseen } from "./pieces";
+import { Unseen } from "../../ui/tables";
 import { Reach } from "./Reach";
 import { StandAt } from "./StandAt";
 import { StepByStep } from "./StepByStep";
-import { useShown } from "../stations/useShown";
+import { useShown } from "../shared/useShown";
 import { WhatIf } from "./WhatIf";
 
 const parts = {

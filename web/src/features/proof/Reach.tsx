@@ -5,11 +5,11 @@ import { Button } from "../../ui/controls";
 import { Said } from "../../ui/Said";
 import { answerWords } from "../../ui/words";
 import { DrawingPane } from "../plan/DrawingPane";
-import { nameOf } from "../stations/designReading";
-import { Asked } from "../stations/Asked";
-import { Head, Unseen } from "./pieces";
-import { asking, useAsked } from "../stations/useAsked";
-import { useShown } from "../stations/useShown";
+import { nameOf } from "../shared/designReading";
+import { Asked } from "../shared/Asked";
+import { Head, Unseen } from "../../ui/tables";
+import { asking, useAsked } from "../shared/useAsked";
+import { useShown } from "../shared/useShown";
 
 type Path = Schemas["PathFact"];
 

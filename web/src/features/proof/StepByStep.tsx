@@ -4,11 +4,11 @@ import { api, type JobState, type Schemas } from "../../api/client";
 import { Select } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
 import { keysOf, ladderWords } from "../../ui/words";
-import { nameOf, needWords, setUpOf } from "../stations/designReading";
-import { Asked } from "../stations/Asked";
+import { nameOf, needWords, setUpOf } from "../shared/designReading";
+import { Asked } from "../shared/Asked";
 import { Ladder } from "./Ladder";
-import { asking, useAsked } from "../stations/useAsked";
-import { useShown } from "../stations/useShown";
+import { asking, useAsked } from "../shared/useAsked";
+import { useShown } from "../shared/useShown";
 
 type Kind = Schemas["LadderKind"];
 

@@ -3,10 +3,10 @@ import { api, type JobState, type Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { Said } from "../../ui/Said";
 import { capital, keysOf, trialWords } from "../../ui/words";
-import { Asked } from "../stations/Asked";
+import { Asked } from "../shared/Asked";
 import { Moves } from "./Moves";
-import { asking, useAsked } from "../stations/useAsked";
-import { useShown } from "../stations/useShown";
+import { asking, useAsked } from "../shared/useAsked";
+import { useShown } from "../shared/useShown";
 
 /** What would happen if this cable were unplugged or that box were off. Nothing of it is kept. */
 export function WhatIf({ state }: { state: JobState }) {

@@ -5,7 +5,7 @@ import { api, unwrap, type JobState, type Schemas } from "../../api/client";
 import { Button, Input, Mono } from "../../ui/controls";
 import { Card, Labelled } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
-import { Cell, Head } from "../proof/pieces";
+import { Cell, Head } from "../../ui/tables";
 import { BoxSelect } from "./BoxSelect";
 import { isNothing, nothing, PickKept } from "./PickKept";
 

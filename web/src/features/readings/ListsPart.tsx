@@ -5,7 +5,7 @@ import { api, unwrap, type JobState, type Schemas } from "../../api/client";
 import { Mono } from "../../ui/controls";
 import { Card } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
-import { Cell, Head } from "../proof/pieces";
+import { Cell, Head } from "../../ui/tables";
 import { BoxSelect } from "./BoxSelect";
 import { isNothing, nothing, PickKept } from "./PickKept";
 

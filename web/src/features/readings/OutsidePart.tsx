@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { JobState } from "../../api/client";
 import { Input } from "../../ui/controls";
 import { Card, Labelled } from "../../ui/pieces";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 import { Taken, WhereFields, type Where } from "./Taken";
 
 /** The address that the outside sees, held against the WAN address of the outermost box. */

@@ -5,8 +5,8 @@ import { Button, Input } from "../../ui/controls";
 import { Card, Labelled } from "../../ui/pieces";
 import { WordSelect } from "../../ui/WordSelect";
 import { runByWords } from "../../ui/words";
-import { Cell, Head } from "../proof/pieces";
-import type { JobTools } from "../stations/useJob";
+import { Cell, Head } from "../../ui/tables";
+import type { JobTools } from "../shared/jobTools";
 import { momentField } from "./content";
 import { Taken, WhereFields, type Where } from "./Taken";
 

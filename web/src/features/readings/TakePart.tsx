@@ -5,7 +5,7 @@ import { Button, Mono, TextArea } from "../../ui/controls";
 import { FilePick } from "../../ui/FilePick";
 import { Fold } from "../../ui/Fold";
 import { Card, Labelled } from "../../ui/pieces";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 import { contentOf, isEmpty } from "./content";
 import { Taken, WhereFields, type Where } from "./Taken";
 

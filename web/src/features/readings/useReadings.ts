@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, unwrap, type JobState, type Schemas } from "../../api/client";
-import { useAsked, asking } from "../stations/useAsked";
+import { useAsked, asking } from "../shared/useAsked";
 import { isEmpty } from "./content";
 
 /** What a content says and how it stands to the home; nothing is kept. */

@@ -2,7 +2,7 @@ import { Flex } from "@chakra-ui/react";
 import { Minus, Plus } from "lucide-react";
 import { useState } from "react";
 import { Button, Input, Select } from "../../ui/controls";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 import type { Candidate } from "./candidates";
 import { nextFree, toAddress, toNumber, type Stretch } from "./scale";
 

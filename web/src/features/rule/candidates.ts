@@ -1,5 +1,5 @@
 import type { Change, Design, Proof, Schemas } from "../../api/client";
-import { nameOf, setUpOf } from "../stations/designReading";
+import { nameOf, setUpOf } from "../shared/designReading";
 
 /** A host in a segment to which an address can be given by hand. */
 export interface Candidate {

@@ -7,7 +7,7 @@ import { Labelled } from "../../ui/pieces";
 import { Tick } from "../../ui/Tick";
 import { keysOf, loginWords, modeWords, resetWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
-import { FileErrors } from "../jobs/FileErrors";
+import { FileErrors } from "../../ui/FileErrors";
 
 type Profile = Schemas["ProfileDocument"];
 type Habit = {

@@ -7,9 +7,9 @@ import { namingWords, worthWords } from "../../ui/words";
 import { DraftInput } from "../../ui/DraftInput";
 import { Fold } from "../../ui/Fold";
 import { WordSelect } from "../../ui/WordSelect";
-import { nameOf } from "../stations/designReading";
-import { StartPlan } from "../stations/StartPlan";
-import type { JobTools } from "../stations/useJob";
+import { nameOf } from "../shared/designReading";
+import { StartPlan } from "../shared/StartPlan";
+import type { JobTools } from "../shared/jobTools";
 
 interface Props {
   state: JobState;

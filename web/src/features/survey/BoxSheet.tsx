@@ -11,11 +11,11 @@ import { keysOf, knownWords, lineServiceWords, modeWords } from "../../ui/words"
 import { WordSelect } from "../../ui/WordSelect";
 import { ProfileFacts } from "../shelf/ProfileFacts";
 import { useShelf } from "../shelf/useShelf";
-import { setUpOf, type Box as Gear } from "../stations/designReading";
-import type { JobTools } from "../stations/useJob";
+import { setUpOf, type Box as Gear } from "../shared/designReading";
+import type { JobTools } from "../shared/jobTools";
 import { known, placeOf } from "./corrections";
-import { PlaceSelect } from "../stations/PlaceSelect";
-import { SecretField } from "../stations/SecretField";
+import { PlaceSelect } from "../shared/PlaceSelect";
+import { SecretField } from "../shared/SecretField";
 
 /** What the label says, in the order in which labels say it, and what is known of the box beyond that. */
 export function BoxSheet({

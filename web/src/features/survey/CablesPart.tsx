@@ -7,8 +7,8 @@ import { DraftInput } from "../../ui/DraftInput";
 import { Card, Labelled } from "../../ui/pieces";
 import { keysOf, knownWords, mediumWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
-import { endName, setUpOf } from "../stations/designReading";
-import type { JobTools } from "../stations/useJob";
+import { endName, setUpOf } from "../shared/designReading";
+import type { JobTools } from "../shared/jobTools";
 import { metres } from "./corrections";
 
 const socketWords: Record<Schemas["SocketKind"], string> = {

@@ -2,8 +2,8 @@ import { Box, chakra } from "@chakra-ui/react";
 import { api, unwrap, type JobState } from "../../api/client";
 import { Mono } from "../../ui/controls";
 import { secretWords } from "../../ui/words";
-import { Asked } from "../stations/Asked";
-import { SecretTyping, SecretValue, useSecrets } from "../stations/SecretField";
+import { Asked } from "../shared/Asked";
+import { SecretTyping, SecretValue, useSecrets } from "../shared/SecretField";
 
 /** Every key and password of the home: where it is used and how it stands; values are shown only on request. */
 export function KeysPart({ state }: { state: JobState }) {

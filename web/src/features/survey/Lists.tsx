@@ -6,8 +6,8 @@ import type { Design, JobState, Schemas } from "../../api/client";
 import { Button, Mono } from "../../ui/controls";
 import { deviceIcons } from "../../ui/icons";
 import { modeWords, placeWords, wallWords, worthWords } from "../../ui/words";
-import { cableAt, nameOf, otherEnd, setUpOf } from "../stations/designReading";
-import type { JobTools } from "../stations/useJob";
+import { cableAt, nameOf, otherEnd, setUpOf } from "../shared/designReading";
+import type { JobTools } from "../shared/jobTools";
 import { placeOf } from "./corrections";
 import { QuickField, quickId } from "./QuickField";
 

@@ -3,9 +3,9 @@ import { Link } from "react-router";
 import type { JobState, Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { bandWords, securityWords } from "../../ui/words";
-import { Cell, Head } from "../proof/pieces";
+import { Cell, Head } from "../../ui/tables";
 import { momentWords } from "../readings/content";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 
 interface Props {
   place: Schemas["Place"];

@@ -3,7 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useDeferredValue, useId, useState } from "react";
 import { api, unwrap, type JobState, type Schemas } from "../../api/client";
 import { Button, Input, TextArea } from "../../ui/controls";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 
 interface Props {
   list: Schemas["QuickList"];

@@ -7,10 +7,10 @@ import { Select } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
 import { accessWords, knownWords, wayWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 import { Section } from "./BoxSheet";
 import { lineOf } from "./corrections";
-import { SecretField } from "../stations/SecretField";
+import { SecretField } from "../shared/SecretField";
 
 const kinds: Record<Schemas["ServiceKind"], string> = {
   unknown: "not asked",

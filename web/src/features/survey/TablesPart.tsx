@@ -5,9 +5,9 @@ import { Button } from "../../ui/controls";
 import { Card, Labelled } from "../../ui/pieces";
 import { FilePick } from "../../ui/FilePick";
 import { keysOf, tableWords } from "../../ui/words";
-import { FileErrors } from "../jobs/FileErrors";
+import { FileErrors } from "../../ui/FileErrors";
 import { useDownload } from "../../ui/useDownload";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 
 /** The survey as tables, both ways, and the whole home as a file. */
 export function TablesPart({ state, tools }: { state: JobState; tools: JobTools }) {

@@ -8,13 +8,13 @@ import { Labelled } from "../../ui/pieces";
 import { Tick } from "../../ui/Tick";
 import { bandWords, deviceWords, keysOf, knownWords, placeWords, wallWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
-import type { JobTools } from "../stations/useJob";
+import type { JobTools } from "../shared/jobTools";
 import { Section, Taking } from "./BoxSheet";
 import { PlaceAir } from "./PlaceAir";
 import { known, metres } from "./corrections";
-import { setUpOf } from "../stations/designReading";
-import { HostAddressFields } from "../stations/HostAddressFields";
-import { PlaceSelect } from "../stations/PlaceSelect";
+import { setUpOf } from "../shared/designReading";
+import { HostAddressFields } from "../shared/HostAddressFields";
+import { PlaceSelect } from "../shared/PlaceSelect";
 
 /** What is known of one of the customer's devices. */
 export function DeviceSheet({

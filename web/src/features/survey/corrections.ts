@@ -1,5 +1,5 @@
 import type { Design, Schemas } from "../../api/client";
-import { setUpOf } from "../stations/designReading";
+import { setUpOf } from "../shared/designReading";
 
 type Known = Schemas["Known"];
 

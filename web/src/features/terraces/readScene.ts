@@ -1,7 +1,7 @@
 import type { Design, Proof, Schemas } from "../../api/client";
 import { answerWords, bandWords, mediumWords, modeWords } from "../../ui/words";
-import { following, standing } from "../stations/findings";
-import { cableAt, factsOf, guestHost, nameOf, setUpOf, street, type Box, type BoxSetting } from "../stations/designReading";
+import { following, standing } from "../shared/findings";
+import { cableAt, factsOf, guestHost, nameOf, setUpOf, street, type Box, type BoxSetting } from "../shared/designReading";
 import type { AddressSaid, Scene, SceneBox, SceneFlag, SceneLink, ScenePort, SceneStep, SceneToken, SceneWalled } from "./scene";
 
 type LinkFact = Schemas["LinkFact"];

@@ -3,8 +3,8 @@ import { fireEvent, render, screen } from "@testing-library/react";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Finding, Proof } from "../../../api/client";
 import { system } from "../../../ui/theme";
-import { demo } from "../../__tests__/demo";
-import { accepted, following, standing } from "../../stations/findings";
+import { demo } from "../../shared/__tests__/demo";
+import { accepted, following, standing } from "../../shared/findings";
 import { VerdictPanel } from "../VerdictPanel";
 
 const { proof } = demo();

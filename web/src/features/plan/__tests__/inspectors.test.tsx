@@ -5,7 +5,7 @@ import type { ReactElement } from "react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Change, Design, Proof, Schemas } from "../../../api/client";
 import { system } from "../../../ui/theme";
-import type { JobTools } from "../../stations/useJob";
+import type { JobTools } from "../../shared/jobTools";
 import { BoxInspector } from "../BoxInspector";
 import { DeviceInspector } from "../DeviceInspector";
 import { GearList } from "../GearList";

@@ -3,7 +3,7 @@ import { renderHook, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { JobState } from "../../../api/client";
-import { demo } from "../../__tests__/demo";
+import { demo } from "../../shared/__tests__/demo";
 import { useLongWay } from "../useLongWay";
 
 const { design, proof } = demo();

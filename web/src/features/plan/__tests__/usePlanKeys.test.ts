@@ -1,8 +1,8 @@
 import { fireEvent, renderHook } from "@testing-library/react";
 import { beforeEach, describe, expect, it, vi } from "vitest";
-import { demo } from "../../__tests__/demo";
-import { standing } from "../../stations/findings";
-import type { JobTools } from "../../stations/useJob";
+import { demo } from "../../shared/__tests__/demo";
+import { standing } from "../../shared/findings";
+import type { JobTools } from "../../shared/jobTools";
 import type { Choice } from "../../terraces/choice";
 import { usePlanKeys } from "../usePlanKeys";
 

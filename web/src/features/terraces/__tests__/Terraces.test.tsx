@@ -2,7 +2,7 @@ import { ChakraProvider } from "@chakra-ui/react";
 import { act, fireEvent, render, screen } from "@testing-library/react";
 import { beforeAll, describe, expect, it, vi } from "vitest";
 import { system } from "../../../ui/theme";
-import { demo } from "../../__tests__/demo";
+import { demo } from "../../shared/__tests__/demo";
 import type { Choice } from "../choice";
 import { layout, type Drawing } from "../layout";
 import { readScene } from "../readScene";

@@ -57,12 +57,12 @@ function randomScene(seed: number): Scene {
     ends.length > 1 && next() < 0.5
       ? [{ link: { ...link("ring"), ring: true }, from: ends[0] ?? "", to: ends[ends.length - 1] ?? "" }]
       : [];
-  const shelf = Array.from({ length: upTo(3) }, (_, i) => ({ id: `spare${i}`, name: `Spare ${i}` }));
+  const unused = Array.from({ length: upTo(3) }, (_, i) => ({ id: `spare${i}`, name: `Spare ${i}` }));
   return scene([root], {
     islands,
     loose,
     extra,
-    shelf,
+    unused,
     service: { title: "Street", details: "rates not asked", carrier: next() < 0.2, flags: [], cable: "u" },
   });
 }

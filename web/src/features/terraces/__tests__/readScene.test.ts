@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Proof } from "../../../api/client";
-import { demo } from "../../__tests__/demo";
+import { demo } from "../../shared/__tests__/demo";
 import { cableWords, poolWords, rate, readScene, tokenWords } from "../readScene";
 import { natWords, type SceneBox } from "../scene";
 

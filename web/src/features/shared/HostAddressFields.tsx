@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { Change, Schemas } from "../../api/client";
 import { DraftInput } from "../../ui/DraftInput";
 import { Labelled } from "../../ui/pieces";
-import type { JobTools } from "./useJob";
+import type { JobTools } from "./jobTools";
 import { Select } from "../../ui/controls";
 
 type Address = Schemas["HostAddressDocument"];

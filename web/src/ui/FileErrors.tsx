@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { FileError } from "../../api/client";
-import { Mono } from "../../ui/controls";
+import type { FileError } from "../api/client";
+import { Mono } from "./controls";
 
 /** What is wrong with a file, place by place. */
 export function FileErrors({ name, errors }: { name: string; errors: FileError[] }) {

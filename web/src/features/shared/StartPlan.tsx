@@ -1,5 +1,5 @@
 import { Button } from "../../ui/controls";
-import type { JobTools } from "./useJob";
+import type { JobTools } from "./jobTools";
 
 /** Begins the plan as a copy of what was found. */
 export function StartPlan({ tools, main = true }: { tools: JobTools; main?: boolean }) {

@@ -4,9 +4,9 @@ import { Link, useSearchParams } from "react-router";
 import type { JobState } from "../../api/client";
 import { ColourSwitch } from "../../ui/ColourSwitch";
 import { levelColour, levelWord } from "../../ui/pieces";
-import { standing } from "./findings";
+import { standing } from "../shared/findings";
 import { stations, stationWords, type Station } from "./stations";
-import type { JobTools } from "./useJob";
+import type { JobTools } from "../shared/jobTools";
 import { Button, Select } from "../../ui/controls";
 
 /** The name of the job, its stations with how far each is, undo and redo. */

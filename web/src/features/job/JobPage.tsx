@@ -5,7 +5,8 @@ import { ErrorBoundary } from "../../ui/ErrorBoundary";
 import { Trouble, Waiting } from "../../ui/pieces";
 import { JobHeader } from "./JobHeader";
 import { isStation, stationWords, type Station } from "./stations";
-import { useJob, type JobTools } from "./useJob";
+import { useJob } from "../shared/useJob";
+import type { JobTools } from "../shared/jobTools";
 import { Button, Mono } from "../../ui/controls";
 
 const PlanStation = lazy(() => import("../plan/PlanStation"));
@@ -27,7 +28,7 @@ export default function JobPage() {
   if (!isStation(station)) {
     return <Trouble what="A job has no such station." />;
   }
-  if (tools.job.isError && !tools.job.data) {
+  if (tools.job.error && !tools.job.data) {
     return (
       <>
         <Trouble what="This job cannot be opened." why={tools.job.error.message} again={() => void tools.job.refetch()} />
