@@ -39,7 +39,7 @@ export function JobsPage() {
       return unwrap(
         api.POST("/api/jobs/import", {
           body: text as never,
-          bodySerializer: (b) => b as unknown as string,
+          bodySerializer: () => text,
           headers: { "content-type": "application/json" },
         }),
       );

@@ -4,6 +4,7 @@ import { describe, expect, it, vi } from "vitest";
 import type { Change, Finding, Proof } from "../../../api/client";
 import { system } from "../../../ui/theme";
 import { VerdictPanel } from "../VerdictPanel";
+import { part } from "../../shared/__tests__/fixtures";
 
 const flatten = { label: "Flatten", changes: [{ kind: "setMode", box: "in", mode: "accessPoint" }] as Change[], settles: ["a()", "b()"] };
 const move = { label: "Move", changes: [{ kind: "unpatch", cable: "c" }] as Change[], settles: ["b()"] };
@@ -22,7 +23,7 @@ const finding = (identity: string, parts: Partial<Finding>): Finding => ({
 });
 
 const proof = (findings: Finding[]): Proof =>
-  ({
+  part<Proof>({
     verdict: { kind: "willNotWork", sentence: "Two devices have no internet." },
     findings,
     facts: {
@@ -37,7 +38,7 @@ const proof = (findings: Finding[]): Proof =>
         },
       ],
     },
-  }) as unknown as Proof;
+  });
 
 function show(findings: Finding[], props: Partial<Parameters<typeof VerdictPanel>[0]> = {}) {
   const apply = vi.fn();

@@ -9,8 +9,11 @@ import type { JobTools } from "../../shared/jobTools";
 import { BoxInspector } from "../BoxInspector";
 import { DeviceInspector } from "../DeviceInspector";
 import { GearList } from "../GearList";
+import { jobState, jobTools, part } from "../../shared/__tests__/fixtures";
 
-const design = {
+type Setting = Design["setUps"][0]["boxes"][0];
+
+const design = part<Design>({
   site: {
     boxes: [
       {
@@ -74,9 +77,9 @@ const design = {
       devices: [{ device: "phone", address: { kind: "automatic" }, wifi: { box: "gw", name: "old name", password: "key" } }],
     },
   ],
-} as unknown as Design;
+});
 
-const proof = {
+const proof = part<Proof>({
   facts: {
     addresses: [{ owner: "phone", side: "device", segment: "phone", origin: "none", address: null, servers: [] }],
     internet: [
@@ -87,7 +90,7 @@ const proof = {
       },
     ],
   },
-} as unknown as Proof;
+});
 
 /** What the server says that a box could join; the list fills with what was asked. */
 function hears(choices: Partial<Schemas["JoinChoices"]>): string[] {
@@ -109,18 +112,11 @@ afterEach(() => vi.unstubAllGlobals());
 
 function tools() {
   const act = vi.fn<(changes: Change[]) => void>();
-  const save = vi.fn<(changes: Change[]) => Promise<void>>().mockResolvedValue();
+  const save = vi.fn<JobTools["save"]>().mockResolvedValue(jobState());
   return {
     act,
     save,
-    given: {
-      id: 1,
-      job: { data: { job: { id: 1 }, version: 1, proof: { setUp: "planned" } } },
-      act,
-      busy: false,
-      save,
-      attempt: vi.fn(),
-    } as unknown as JobTools,
+    given: jobTools({ act, save }),
   };
 }
 
@@ -260,12 +256,12 @@ describe("BoxInspector", () => {
   it("gives an access point a name for guests", () => {
     const { act, given } = tools();
     const box = design.site.boxes[0];
-    const point = {
+    const point = part<Setting>({
       box: "gw",
       mode: "accessPoint",
       page: { kind: "automatic" },
       radios: design.setUps[0]?.boxes[0]?.radios,
-    } as unknown as Design["setUps"][0]["boxes"][0];
+    });
     show(box ? <BoxInspector box={box} setting={point} design={design} tools={given} /> : <p />);
     fireEvent.click(screen.getByRole("button", { name: "Add a name for guests" }));
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setPointGuest", box: "gw", guest: { name: "home-guests", security: "wpa2" } }]);
@@ -292,8 +288,15 @@ describe("BoxInspector", () => {
     hears({ heard: [{ box: "gw", radio: "r5", band: "ghz5", name: "home", security: "wpa2", password: "key" }] });
     const { act, given } = tools();
     const box = design.site.boxes[1];
-    const uplink = { radio: "r5", box: "gw", name: "home", security: "wpa2", password: "wrong", frames: "threeAddress" };
-    const setting = { box: "rep", mode: "repeater", page: { kind: "automatic" }, uplink } as unknown as Design["setUps"][0]["boxes"][0];
+    const uplink: Setting["uplink"] = {
+      radio: "r5",
+      box: "gw",
+      name: "home",
+      security: "wpa2",
+      password: "wrong",
+      frames: "threeAddress",
+    };
+    const setting = part<Setting>({ box: "rep", mode: "repeater", page: { kind: "automatic" }, uplink });
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
     fireEvent.click(await screen.findByRole("button", { name: /^Use its password/ }));
     expect(act).toHaveBeenCalledExactlyOnceWith([
@@ -305,11 +308,11 @@ describe("BoxInspector", () => {
     hears({ mainNodes: ["main"], kitNodes: ["main", "gw"] });
     const { act, given } = tools();
     const box = design.site.boxes[1];
-    const setting = {
+    const setting = part<Setting>({
       box: "rep",
       mode: "satellite",
       satellite: { main: "main", by: "main" },
-    } as unknown as Design["setUps"][0]["boxes"][0];
+    });
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
     const by = screen.getByLabelText("Joins by radio through");
     await within(by).findByRole("option", { name: "Gateway" });
@@ -321,7 +324,7 @@ describe("BoxInspector", () => {
   it("sorts VLANs on the ports of a managed switch", () => {
     const { save, given } = tools();
     const box = design.site.boxes.find((b) => b.id === "spare");
-    const setting = { box: "spare", mode: "switch", page: { kind: "automatic" } } as unknown as Design["setUps"][0]["boxes"][0];
+    const setting = part<Setting>({ box: "spare", mode: "switch", page: { kind: "automatic" } });
     show(box ? <BoxInspector box={box} setting={setting} design={design} tools={given} /> : <p />);
     type("Port 1, tagged", "20, 30");
     expect(save).toHaveBeenCalledExactlyOnceWith([{ kind: "setPortVlans", box: "spare", port: "lan1", untagged: 1, tagged: [20, 30] }]);

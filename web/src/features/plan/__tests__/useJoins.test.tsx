@@ -2,10 +2,10 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { renderHook, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import type { JobTools } from "../../shared/jobTools";
 import { useJoins } from "../useJoins";
+import { jobTools } from "../../shared/__tests__/fixtures";
 
-const tools = { id: 1, job: { data: { job: { id: 1 }, version: 1, proof: { setUp: "planned" } } } } as unknown as JobTools;
+const tools = jobTools();
 
 afterEach(() => vi.unstubAllGlobals());
 

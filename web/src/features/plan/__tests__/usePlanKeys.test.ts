@@ -5,6 +5,7 @@ import { standing } from "../../shared/findings";
 import type { JobTools } from "../../shared/jobTools";
 import type { Choice } from "../../terraces/choice";
 import { usePlanKeys } from "../usePlanKeys";
+import { jobTools, part } from "../../shared/__tests__/fixtures";
 
 const { proof } = demo();
 const open = standing(proof);
@@ -15,10 +16,10 @@ function plan({
   on = true,
   busy = false,
   preview = null,
-}: { choice?: Choice | null; on?: boolean; busy?: boolean; preview?: object | null } = {}) {
+}: { choice?: Choice | null; on?: boolean; busy?: boolean; preview?: JobTools["preview"] } = {}) {
   const act = vi.fn();
   const choose = vi.fn();
-  const tools = { act, busy, preview, undo: vi.fn(), redo: vi.fn() } as unknown as JobTools;
+  const tools = jobTools({ act, busy, preview });
   renderHook(() => usePlanKeys({ proof, choice, choose, tools, on, help: vi.fn() }));
   return { act, choose, press: (key: string) => fireEvent.keyDown(document.body, { key }) };
 }
@@ -68,7 +69,11 @@ describe("the keys of the plan", () => {
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "unpatch", cable: "c" }]);
   });
 
-  it.each([{ on: false }, { busy: true }, { preview: {} }])("change nothing with %j", (state) => {
+  it.each<NonNullable<Parameters<typeof plan>[0]>>([
+    { on: false },
+    { busy: true },
+    { preview: part<NonNullable<JobTools["preview"]>>({}) },
+  ])("change nothing with %j", (state) => {
     const { act, press } = plan({ ...state, choice: { kind: "cable", id: "c" } });
     press("a");
     press("Delete");

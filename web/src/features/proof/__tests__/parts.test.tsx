@@ -6,10 +6,10 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { JobState, Schemas } from "../../../api/client";
 import { system } from "../../../ui/theme";
 import { demo } from "../../shared/__tests__/demo";
-import type { JobTools } from "../../shared/jobTools";
 import { Ladder } from "../Ladder";
 import { Moves } from "../Moves";
 import ProofStation from "../ProofStation";
+import { jobTools, part } from "../../shared/__tests__/fixtures";
 
 const { design, proof } = demo();
 const state = {
@@ -40,7 +40,7 @@ function open(query: string, answers: Record<string, unknown> = {}, shown = stat
     <MemoryRouter initialEntries={[`/jobs/1/proof${query}`]}>
       <ChakraProvider value={system}>
         <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-          <ProofStation tools={{ job: { data: shown } } as unknown as JobTools} />
+          <ProofStation tools={jobTools({ job: { data: shown, error: null, refetch: vi.fn() } })} />
         </QueryClientProvider>
       </ChakraProvider>
     </MemoryRouter>,
@@ -235,7 +235,7 @@ describe("Moves", () => {
 
 describe("A set-up that was not proven", () => {
   it("says so and claims nothing else of it", () => {
-    const facts = Object.fromEntries(Object.keys(proof.facts).map((k) => [k, []])) as unknown as typeof proof.facts;
+    const facts = part<typeof proof.facts>(Object.fromEntries(Object.keys(proof.facts).map((k) => [k, []])));
     const unproven = {
       ...proof,
       facts,

@@ -4,16 +4,17 @@ import { fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { useState } from "react";
 import { MemoryRouter } from "react-router";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import type { JobState, Schemas } from "../../../api/client";
+import type { Schemas } from "../../../api/client";
 import { system } from "../../../ui/theme";
 import { demo } from "../../shared/__tests__/demo";
 import type { JobTools } from "../../shared/jobTools";
 import { contentOf, isEmpty, momentField } from "../content";
 import { Taken } from "../Taken";
 import { TakePart, type Draft } from "../TakePart";
+import { jobState, jobTools } from "../../shared/__tests__/fixtures";
 
 const { design, proof } = demo();
-const state = { job: { id: 7 }, version: 1, revision: 3, setUps: ["found"], design, proof } as unknown as JobState;
+const state = jobState({ job: { id: 7 }, revision: 3, setUps: ["found"], design, proof });
 
 const statement = (id: string, agreement: Schemas["Agreement"], offer: string | null, suggested: boolean): Schemas["Statement"] => ({
   id,
@@ -65,7 +66,7 @@ const show = (keepReading: JobTools["keepReading"], kept = vi.fn()) => {
         <MemoryRouter>
           <Taken
             state={state}
-            tools={{ keepReading } as unknown as JobTools}
+            tools={jobTools({ keepReading })}
             content={{ text: "arp" }}
             name="pasted"
             where={{ seat: "hall-gateway/lan4", place: "hall", at: null }}

@@ -4,10 +4,10 @@ import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Design, Proof } from "../../../api/client";
 import { system } from "../../../ui/theme";
 import { demo } from "../../shared/__tests__/demo";
-import type { JobTools } from "../../shared/jobTools";
 import type { Choice } from "../../terraces/choice";
 import { AddressRule } from "../AddressRule";
 import { candidatesOf, rulerOf } from "../candidates";
+import { jobState, jobTools } from "../../shared/__tests__/fixtures";
 
 vi.stubGlobal(
   "ResizeObserver",
@@ -36,11 +36,11 @@ const wide: Proof = {
 };
 
 function show(choice: Choice | null = null, of: Proof = proof, at: Design = design) {
-  const tools = { busy: false, act: vi.fn(), attempt: vi.fn(), save: vi.fn(() => Promise.resolve()), job: { data: { proof: of } } };
+  const tools = jobTools({ job: { data: jobState({ proof: of }), error: null, refetch: vi.fn() } });
   const choose = vi.fn();
   render(
     <ChakraProvider value={system}>
-      <AddressRule design={at} proof={of} choice={choice} choose={choose} tools={tools as unknown as JobTools} />
+      <AddressRule design={at} proof={of} choice={choice} choose={choose} tools={tools} />
     </ChakraProvider>,
   );
   return { tools, choose };

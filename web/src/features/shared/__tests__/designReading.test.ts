@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
 import type { Design, Schemas } from "../../../api/client";
 import { addressText, endName, freeEnds } from "../designReading";
+import { part } from "./fixtures";
 
-const design = {
+const design = part<Design>({
   site: {
     boxes: [
       {
@@ -20,7 +21,7 @@ const design = {
     devices: [{ id: "printer", name: "Printer" }],
   },
   setUps: [{ boxes: [{ box: "gw" }], cables: [{ id: "c", from: "street", to: "gw/wan" }], devices: [] }],
-} as unknown as Design;
+});
 
 describe("designReading", () => {
   it.each([
@@ -32,21 +33,21 @@ describe("designReading", () => {
 
   it("offers free ports of boxes in use and devices, not the shelf's", () => expect(freeEnds(design)).toEqual(["gw/lan1", "printer"]));
 
-  it.each([
+  it.each<[Schemas["AddressFact"]["origin"], string, string]>([
     ["fixed", "192.168.8.5/24", "fixed"],
     ["reserved", "192.168.8.5/24", "reserved by Gateway"],
     ["leased", "one of 192.168.8.20 to 192.168.8.30", "leased by Gateway"],
     ["selfAssigned", "169.254.x.x", "no DHCP server answers"],
     ["none", "no address", "not connected"],
   ])("words an address that is %s", (origin, text, how) => {
-    const fact = {
+    const fact = part<Schemas["AddressFact"]>({
       owner: "printer",
       origin,
       address: "192.168.8.5",
       prefixLength: 24,
       servers: ["gw"],
       from: "192.168.8.20-192.168.8.30",
-    } as unknown as Schemas["AddressFact"];
+    });
     expect(addressText(design, fact)).toEqual({ text, how });
   });
 });

@@ -4,7 +4,7 @@ import { fireEvent, render, screen, waitFor, within } from "@testing-library/rea
 import type { ReactElement } from "react";
 import { MemoryRouter } from "react-router";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import type { Correction, JobState, Schemas } from "../../../api/client";
+import type { Correction, Schemas } from "../../../api/client";
 import { system } from "../../../ui/theme";
 import { demo } from "../../shared/__tests__/demo";
 import { profileRows } from "../../shelf/ProfileFacts";
@@ -14,9 +14,10 @@ import { Answer } from "../Answer";
 import { BoxSheet } from "../BoxSheet";
 import { QuickField } from "../QuickField";
 import { PlaceSheet } from "../ThingSheets";
+import { jobState, jobTools } from "../../shared/__tests__/fixtures";
 
 const { design, proof } = demo();
-const state = { job: { id: 7 }, version: 1, revision: 3, setUps: ["found"], design, proof } as unknown as JobState;
+const state = jobState({ job: { id: 7 }, revision: 3, setUps: ["found"], design, proof });
 const answers: Record<string, unknown> = {};
 
 /** What is there by the making of the demo home. */
@@ -58,17 +59,7 @@ const show = (element: ReactElement) =>
 
 describe("A quick line", () => {
   const field = (enter: JobTools["enter"], next = vi.fn()) => {
-    show(
-      <QuickField
-        list="places"
-        label="Places"
-        example="Kitchen"
-        state={state}
-        tools={{ enter } as unknown as JobTools}
-        first={false}
-        next={next}
-      />,
-    );
+    show(<QuickField list="places" label="Places" example="Kitchen" state={state} tools={jobTools({ enter })} first={false} next={next} />);
     return screen.getByLabelText<HTMLInputElement>("Places");
   };
 
@@ -174,15 +165,8 @@ describe("Corrections", () => {
     ["Name", "Gateway", { kind: "setBox", box: "hall-gateway", known: { name: "Gateway" } }],
     ["Firmware version", "5", { kind: "setLabel", box: "hall-gateway", label: { firmware: "5" } }],
   ])("of a box send what was typed under %s and nothing else", async (label, draft, correction) => {
-    const correct = vi.fn<(corrections: Correction[]) => Promise<void>>().mockResolvedValue();
-    show(
-      <BoxSheet
-        box={there(design.site.boxes[0])}
-        state={state}
-        view={view}
-        tools={{ correct, busy: false, id: 1 } as unknown as JobTools}
-      />,
-    );
+    const correct = vi.fn<JobTools["correct"]>().mockResolvedValue(state);
+    show(<BoxSheet box={there(design.site.boxes[0])} state={state} view={view} tools={jobTools({ correct, busy: false, id: 1 })} />);
     const input = screen.getByLabelText(label);
     fireEvent.change(input, { target: { value: draft } });
     fireEvent.blur(input);
@@ -190,9 +174,9 @@ describe("Corrections", () => {
   });
 
   it("of a place keep its other numbers, and text that is no number stays in its field", async () => {
-    const correct = vi.fn<(corrections: Correction[]) => Promise<void>>().mockResolvedValue();
+    const correct = vi.fn<JobTools["correct"]>().mockResolvedValue(state);
     const place = there(design.site.places?.[0]);
-    show(<PlaceSheet place={place} state={state} view={view} tools={{ correct, busy: false } as unknown as JobTools} />);
+    show(<PlaceSheet place={place} state={state} view={view} tools={jobTools({ correct, busy: false })} />);
     const input = screen.getByLabelText<HTMLInputElement>("West to east, in metres");
     fireEvent.change(input, { target: { value: "wide" } });
     fireEvent.blur(input);
@@ -224,9 +208,7 @@ describe("The air in a place", () => {
       ],
     };
     const heard = { ...place, air: { at: air.at, networks: [] } };
-    show(
-      <PlaceSheet place={heard} state={state} view={{ ...view, air: [air] }} tools={{ correctNow, busy: false } as unknown as JobTools} />,
-    );
+    show(<PlaceSheet place={heard} state={state} view={{ ...view, air: [air] }} tools={jobTools({ correctNow, busy: false })} />);
     const cells = screen.getAllByRole("row").map((row) =>
       within(row)
         .queryAllByRole("cell")
@@ -242,7 +224,7 @@ describe("The air in a place", () => {
   });
 
   it("says how to come by it where it was not looked at", () => {
-    show(<PlaceSheet place={place} state={state} view={view} tools={{ busy: false } as unknown as JobTools} />);
+    show(<PlaceSheet place={place} state={state} view={view} tools={jobTools({ busy: false })} />);
     expect(screen.getByRole("link", { name: "Take a reading" }).getAttribute("href")).toContain("part=readings");
   });
 });
@@ -250,7 +232,7 @@ describe("The air in a place", () => {
 describe("What it adds up to", () => {
   it("says the answer, what is not known with how to find out, and why a box is left off", () => {
     const [choose, startPlan] = [vi.fn(), vi.fn()];
-    show(<Answer state={state} view={view} error={null} tools={{ busy: false, startPlan } as unknown as JobTools} choose={choose} />);
+    show(<Answer state={state} view={view} error={null} tools={jobTools({ busy: false, startPlan })} choose={choose} />);
     expect(screen.getByRole("heading", { name: "One cable to Study is enough." })).toBeVisible();
     fireEvent.click(screen.getByText("Its label is not read."));
     expect(choose).toHaveBeenCalledWith("hall-gateway");
@@ -265,7 +247,7 @@ describe("What it adds up to", () => {
         state={{ ...state, setUps: ["found", "planned"] }}
         view={view}
         error={null}
-        tools={{ busy: false } as unknown as JobTools}
+        tools={jobTools({ busy: false })}
         choose={vi.fn()}
       />,
     );
