@@ -23,10 +23,16 @@ internal sealed class Page(IWebHostEnvironment environment)
         $"default-src 'none'; script-src 'self'; style-src 'self'{(nonce.Length > 0 ? $" 'nonce-{nonce}'" : "")}; img-src 'self' data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors 'none'";
 
     /// <summary>Files with a hash in their name never change; the rest is asked for anew.</summary>
-    public static void Cache(StaticFileResponseContext context) =>
-        context.Context.Response.Headers.CacheControl = context.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal)
+    public static void Cache(StaticFileResponseContext answer)
+    {
+        answer.Context.Response.Headers.CacheControl = answer.Context.Request.Path.StartsWithSegments(
+            Compressed.Assets,
+            StringComparison.Ordinal
+        )
             ? "public, max-age=31536000, immutable"
             : "no-cache";
+        Compressed.Label(answer);
+    }
 
     public static IResult Serve(HttpContext context, Page page)
     {

@@ -39,7 +39,8 @@ internal static class Setup
         app.Use(Bodies.Check);
         app.UseMiddleware<Turns>();
         app.UseResponseCompression();
-        app.UseStaticFiles(new StaticFileOptions { OnPrepareResponse = Page.Cache });
+        app.UseMiddleware<Compressed>();
+        app.UseStaticFiles(new StaticFileOptions { ContentTypeProvider = Compressed.Types, OnPrepareResponse = Page.Cache });
         app.MapOpenApi("/api/openapi/{documentName}.json");
         app.MapGet("/health", () => TypedResults.Ok(new Health("ok", Product.Version))).WithName("Health").ExcludeFromDescription();
         var jobs = app.MapGroup("/api/jobs").WithTags("Jobs").UpTo(Bodies.Edit);

@@ -1,3 +1,4 @@
+using System.IO.Compression;
 using System.Text.Json.Nodes;
 using Altrin.Testing;
 
@@ -23,6 +24,61 @@ public sealed class ServedTests(RunningServer server) : IDisposable
         var html = await answer.Content.ReadAsStringAsync(Cancel);
         Assert.Contains($"content=\"{nonce}\"", html, StringComparison.Ordinal);
         Assert.DoesNotContain("http", html, StringComparison.Ordinal);
+    }
+
+    /// <summary>What the page loads at first comes compressed as it was built, and unpacks to what comes without.</summary>
+    [Theory]
+    [InlineData("br", true)]
+    [InlineData("gzip, deflate, br", true)]
+    [InlineData("br;q=0, identity", false)]
+    [InlineData("identity", false)]
+    public async Task Scripts_and_styles_come_as_the_browser_takes_them(string takes, bool compressed)
+    {
+        foreach (var path in await FirstFiles())
+        {
+            var plain = await _http.GetByteArrayAsync(path, Cancel);
+            using var request = new HttpRequestMessage(HttpMethod.Get, path);
+            request.Headers.TryAddWithoutValidation("Accept-Encoding", takes);
+            using var answer = await _http.SendAsync(request, Cancel);
+            var packed = await answer.Content.ReadAsByteArrayAsync(Cancel);
+            Assert.Equal(compressed ? ["br"] : [], answer.Content.Headers.ContentEncoding);
+            Assert.Equal(
+                path.EndsWith(".js", StringComparison.Ordinal) ? "text/javascript" : "text/css",
+                $"{answer.Content.Headers.ContentType}"
+            );
+            Assert.Contains("immutable", $"{answer.Headers.CacheControl}", StringComparison.Ordinal);
+            using var unpacked = new MemoryStream();
+            await using Stream stream = compressed
+                ? new BrotliStream(new MemoryStream(packed), CompressionMode.Decompress)
+                : new MemoryStream(packed);
+            await stream.CopyToAsync(unpacked, Cancel);
+            Assert.Equal(plain, unpacked.ToArray());
+        }
+    }
+
+    /// <summary>The goal: scripts, styles and the two typefaces of the first page in less than 200 kB over the wire.</summary>
+    [Fact]
+    public async Task The_first_page_is_small()
+    {
+        var size = 0L;
+        foreach (var path in await FirstFiles())
+        {
+            using var request = new HttpRequestMessage(HttpMethod.Get, path);
+            request.Headers.TryAddWithoutValidation("Accept-Encoding", "br");
+            using var answer = await _http.SendAsync(request, Cancel);
+            size += (await answer.Content.ReadAsByteArrayAsync(Cancel)).Length;
+        }
+        var assets = Path.Combine(AppContext.BaseDirectory, "wwwroot", "assets");
+        size += Directory.GetFiles(assets, "*-latin-wght-normal-*.woff2").Sum(f => new FileInfo(f).Length);
+        Assert.InRange(size, 100_000, 200_000);
+    }
+
+    private async Task<IReadOnlyList<string>> FirstFiles()
+    {
+        var html = await _http.GetStringAsync("/", Cancel);
+        string[] files = [.. html.Split('"').Where(part => part.StartsWith("/assets/", StringComparison.Ordinal))];
+        Assert.Contains(files, f => f.EndsWith(".js", StringComparison.Ordinal));
+        return files;
     }
 
     [Fact]

@@ -1,3 +1,4 @@
+import TinyQueue from "tinyqueue";
 import { straightened, type Point, type Rect } from "./pieces";
 
 /**
@@ -27,19 +28,18 @@ export function route(from: Point, to: Point, obstacles: readonly Rect[], margin
   const before = new Int32Array(cost.length).fill(-1);
   const start = [xs.indexOf(from[0]), ys.indexOf(from[1])] as const;
   const goal = [xs.indexOf(to[0]), ys.indexOf(to[1])] as const;
-  const queue: [number, number][] = [];
+  const queue = new TinyQueue<[cost: number, state: number]>([], (a, b) => a[0] - b[0]);
   const offer = (state: number, c: number, parent: number) => {
     if (c < (cost[state] ?? 0)) {
       cost[state] = c;
       before[state] = parent;
       queue.push([c, state]);
-      sift(queue);
     }
   };
   // Wires leave and arrive upright.
   offer(at(start[0], start[1], 0), 0, -1);
-  while (queue.length > 0) {
-    const [c, state] = pop(queue);
+  for (let next = queue.pop(); next; next = queue.pop()) {
+    const [c, state] = next;
     if (c > (cost[state] ?? 0)) {
       continue;
     }
@@ -79,37 +79,4 @@ export function route(from: Point, to: Point, obstacles: readonly Rect[], margin
     }
     return straightened(points.reverse());
   }
-}
-
-function sift(heap: [number, number][]): void {
-  for (let i = heap.length - 1; i > 0;) {
-    const parent = (i - 1) >> 1;
-    const [a, b] = [heap[parent], heap[i]];
-    if (!a || !b || a[0] <= b[0]) {
-      return;
-    }
-    heap[parent] = b;
-    heap[i] = a;
-    i = parent;
-  }
-}
-
-function pop(heap: [number, number][]): [number, number] {
-  const top = heap[0] ?? [0, 0];
-  const last = heap.pop();
-  if (last && heap.length > 0) {
-    heap[0] = last;
-    for (let i = 0; ;) {
-      const children = [2 * i + 1, 2 * i + 2].filter((k) => k < heap.length);
-      const least = children.sort((a, b) => (heap[a]?.[0] ?? 0) - (heap[b]?.[0] ?? 0))[0];
-      const [a, b] = [heap[i], least === undefined ? undefined : heap[least]];
-      if (least === undefined || !a || !b || a[0] <= b[0]) {
-        break;
-      }
-      heap[i] = b;
-      heap[least] = a;
-      i = least;
-    }
-  }
-  return top;
 }
