@@ -28,6 +28,14 @@ const root = resolve(here, "../..");
 const whole = ["Addressing", "Changes"];
 /** Rooms whose tests stand with those of another: how packets go is seen in what is reported of it. */
 const testedWith = { Packets: "Facts" };
+/** What the tool says of a change, in the words of the table; whatever it says else is no change that could be tried. */
+const counted = {
+  Killed: "noticed",
+  Timeout: "noticed",
+  RuntimeError: "noticed",
+  Survived: "not noticed",
+  NoCoverage: "never run",
+};
 const stretchLines = 20;
 /** Changes that a line yields, rather too few (Addressing: 0.44); only how many stretches are taken rests on it. */
 const changesPerLine = 0.35;
@@ -77,19 +85,18 @@ function random(seed) {
   };
 }
 
-/** Glob patterns of what is changed: the whole room, or stretches of lines chosen by the seed. */
-function chosen(clone, room) {
-  const sample = Number(values.sample);
-  if (sample === 0 || whole.includes(room)) {
-    return [`**/${room}/*.cs`];
-  }
-  const stretches = readdirSync(join(clone, "src/Altrin.Core", room))
+/** Glob patterns for all stretches of a room, in the order in which the seed draws them. */
+function drawn(room) {
+  const folder = join(root, "src/Altrin.Core", room);
+  const next = random(Number(values.seed));
+  return readdirSync(folder)
     .filter((f) => f.endsWith(".cs"))
     .sort()
     .flatMap((file) => {
-      const text = readFileSync(
-        join(clone, "src/Altrin.Core", room, file),
-        "utf8",
+      const text = execFileSync(
+        "git",
+        ["-C", root, "show", `HEAD:src/Altrin.Core/${room}/${file}`],
+        { encoding: "utf8" },
       );
       const starts = [0, ...[...text.matchAll(/\n/g)].map((m) => m.index + 1)];
       return starts
@@ -98,12 +105,32 @@ function chosen(clone, room) {
           (from, i) =>
             `**/${room}/${file}{${from}..${starts[(i + 1) * stretchLines] ?? text.length}}`,
         );
-    });
-  const next = random(Number(values.seed));
-  const drawn = stretches.map((s) => [next(), s]).sort((a, b) => a[0] - b[0]);
-  return drawn
-    .slice(0, Math.ceil(sample / (stretchLines * changesPerLine)))
+    })
+    .map((stretch) => [next(), stretch])
+    .sort((a, b) => a[0] - b[0])
     .map((d) => d[1]);
+}
+
+/** Changes the whole room, or one stretch after another until there are enough changes. */
+function measureRoom(room) {
+  const sample = Number(values.sample);
+  if (sample === 0 || whole.includes(room)) {
+    return measure(room, [`**/${room}/*.cs`]);
+  }
+  const stretches = drawn(room);
+  const found = [];
+  let perStretch = stretchLines * changesPerLine;
+  for (let taken = 0; found.length < sample && taken < stretches.length;) {
+    const some = stretches.slice(
+      taken,
+      taken + Math.ceil((sample - found.length) / perStretch),
+    );
+    taken += some.length;
+    found.push(...measure(room, some));
+    // A room that yields few needs more stretches at once, not one run after another.
+    perStretch = Math.max(0.5, found.length / taken);
+  }
+  return found;
 }
 
 /** Wilson's interval of a share at 95 %. */
@@ -119,7 +146,7 @@ function interval(hits, of) {
 
 const percent = (share) => `${(100 * share).toFixed(1)} %`;
 
-function measure(room) {
+function measure(room, patterns) {
   const clone = mkdtempSync(join(tmpdir(), "altrin-mutation-"));
   try {
     execFileSync("git", [
@@ -143,7 +170,7 @@ function measure(room) {
           "test-runner": "mtp",
           project: "Altrin.Core.csproj",
           configuration: "Release",
-          mutate: chosen(clone, room),
+          mutate: patterns,
           "ignore-mutations": ["string"],
           concurrency: Math.max(1, availableParallelism()),
           // A busy machine is not an endless loop.
@@ -184,7 +211,17 @@ function measure(room) {
     if (!existsSync(report)) {
       throw new Error(`no report for ${room}:\n${run.stdout}\n${run.stderr}`);
     }
-    return JSON.parse(readFileSync(report, "utf8"));
+    return Object.entries(
+      JSON.parse(readFileSync(report, "utf8")).files,
+    ).flatMap(([file, { source, mutants }]) =>
+      mutants
+        .filter((m) => Object.hasOwn(counted, m.status))
+        .map((m) => ({
+          ...m,
+          file: basename(file),
+          text: at(source, m.location),
+        })),
+    );
   } finally {
     rmSync(clone, { recursive: true, force: true });
   }
@@ -197,21 +234,14 @@ const lines = [
 ];
 for (const room of positionals.length > 0 ? positionals : rooms) {
   const started = Date.now();
-  const found = Object.entries(measure(room).files).flatMap(
-    ([file, { source, mutants }]) =>
-      mutants.map((m) => ({
-        ...m,
-        file: basename(file),
-        text: at(source, m.location),
-      })),
-  );
-  const of = (...states) => found.filter((m) => states.includes(m.status));
+  const found = measureRoom(room);
+  const of = (how) => found.filter((m) => counted[m.status] === how);
   const [noticed, kept, never] = [
-    of("Killed", "Timeout", "RuntimeError"),
-    of("Survived"),
-    of("NoCoverage"),
+    of("noticed"),
+    of("not noticed"),
+    of("never run"),
   ];
-  const all = noticed.length + kept.length + never.length;
+  const all = found.length;
   if (all === 0) {
     console.error(`mutate: nothing of ${room} could be changed`);
     continue;
@@ -224,7 +254,7 @@ for (const room of positionals.length > 0 ? positionals : rooms) {
   console.log(`${lines.at(-1)} ${Math.round((Date.now() - started) / 1000)} s`);
   const told = [...kept, ...never].map(
     (m) =>
-      `${m.status === "Survived" ? "not noticed" : "never run"} ${m.file}:${m.location.start.line} ${m.text} => ${flat(m.replacement)}`,
+      `${counted[m.status]} ${m.file}:${m.location.start.line} ${m.text} => ${flat(m.replacement)}`,
   );
   writeFileSync(join(values.out, `${room}.txt`), told.join("\n") + "\n");
   // After each room, so that a run that is stopped keeps what it measured.
