@@ -67,7 +67,7 @@ public sealed class PortForwardIdleTests() : RuleTests("port-forward-idle")
     public void Triggers()
     {
         One(ByHand(true), Severity.Concern, "in");
-        Assert.Empty(((RouterMode)Cured(ByHand(true), "Take the forwards off in").Mode("in")!).Forwards);
+        Assert.Empty(((RouterMode)Cured(ByHand(true), "Remove the port forwards of in").Mode("in")!).Forwards);
     }
 
     [Fact]
@@ -87,7 +87,7 @@ public sealed class DmzExposedTests() : RuleTests("dmz-exposed")
     public void Triggers_for_a_device()
     {
         One(To("192.168.8.9"), Severity.Concern, "a", "gw");
-        Cured(To("192.168.8.9"), "Take the DMZ host off gw");
+        Cured(To("192.168.8.9"), "Switch the DMZ host of gw off");
     }
 
     [Fact]

@@ -176,7 +176,7 @@ public sealed class PowerShortTests() : RuleTests("power-short")
     [InlineData(PowerKind.Af, 60.0, PowerKind.At, 13.0, Known.No, 1, "p1", "at most 12.95")]
     [InlineData(PowerKind.At, 60.0, PowerKind.At, 25.5, Known.No, 2, null, null)]
     [InlineData(PowerKind.At, 60.0, PowerKind.At, 25.5, Known.No, 3, "s", "about 90")]
-    [InlineData(PowerKind.At, 60.0, PowerKind.Passive, 5.0, Known.No, 1, "p1", "wants passive power")]
+    [InlineData(PowerKind.At, 60.0, PowerKind.Passive, 5.0, Known.No, 1, "p1", "needs passive power")]
     [InlineData(PowerKind.Passive, 12.0, PowerKind.Passive, 5.0, Known.No, 1, null, null)]
     public void Power_is_reckoned_from_source_to_device(
         PowerKind? gives,

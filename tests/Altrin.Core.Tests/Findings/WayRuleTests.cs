@@ -42,7 +42,7 @@ public sealed class NoReturnRouteTests() : RuleTests("no-return-route")
 
     [Theory]
     [InlineData("Switch NAT of in on")]
-    [InlineData("Tell gw the way to 192.168.20.0/24")]
+    [InlineData("Add a route to 192.168.20.0/24 on gw")]
     public void Triggers_and_is_cured_on_either_router(string label)
     {
         One(Routed(), Severity.WillNotWork, "in");

@@ -20,7 +20,7 @@ public sealed class WifiPasswordDiffersTests() : RuleTests("wifi-password-differ
     public void Different_names_may_differ() => None(Second("other", WifiSecurity.Wpa3, "guests"));
 
     [Fact]
-    public void Cures() => Cured(Second("other", WifiSecurity.Wpa2), "Key and WPA2 of gw everywhere");
+    public void Cures() => Cured(Second("other", WifiSecurity.Wpa2), "Password and WPA2 of gw everywhere");
 }
 
 public sealed class SplitWifiNameTests() : RuleTests("split-wifi-name")

@@ -31,7 +31,7 @@ public static class DmzExposed
                     [box.Id, host.Owner],
                     $"{box.Name} sends everything from outside to {e.Name(host.Owner)}",
                     "Strangers can try every port of it.",
-                    [Cures.Hopeful($"Take the DMZ host off {box.Name}", new SetDmz(box.Id, null))],
+                    [Cures.Hopeful($"Switch the DMZ host of {box.Name} off", new SetDmz(box.Id, null))],
                     ["Only a box that is itself a firewall belongs there; forward single ports instead."]
                 );
             }

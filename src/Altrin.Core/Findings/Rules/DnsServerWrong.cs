@@ -35,7 +35,7 @@ public static class DnsServerWrong
                     server ? $"The DNS server that {e.Name(subject)} hands out does not answer" : cause.Text.TrimEnd('.'),
                     "It shows as connected, and no page opens by its name.",
                     Cure(e, subject, server),
-                    ["The provider's own DNS servers stand in its letter, or on the page of the box that has the line."]
+                    ["The provider's own DNS servers are in its letter, or on the page of the box that has the line."]
                 );
             });
 

@@ -50,7 +50,7 @@ public static class LoopRule
             [
                 Cures.Hopeful($"Let {e.Name(box)} join by cable only", new SetSatellite(box, Partial<SatelliteMode>.With(s => s.By, null))),
             ],
-            RouterMode => [Cures.Hopeful($"Take the radio link of {e.Name(box)} away", new RemoveUplink(box))],
+            RouterMode => [Cures.Hopeful($"Remove the radio link of {e.Name(box)}", new RemoveUplink(box))],
             RepeaterMode when e.Design.Box(box)!.Profile.Modes.Contains(ModeKind.AccessPoint) =>
             [
                 Cures.Hopeful($"Set {e.Name(box)} to access-point mode", new SetMode(box, ModeKind.AccessPoint)),

@@ -11,7 +11,7 @@ public static class ManagementPageNotReserved
     public static Rule Rule { get; } =
         new(
             "management-page-not-reserved",
-            "page moves about",
+            "page address may change",
             "The page of a box is at a leased address that is not reserved.",
             "Once the lease has changed it opens elsewhere, and has to be found by its MAC address again.",
             "common practice",

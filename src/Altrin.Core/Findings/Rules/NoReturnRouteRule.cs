@@ -44,7 +44,7 @@ public static class NoReturnRouteRule
         )
         {
             yield return Cures.Hopeful(
-                $"Tell {e.Name(up.Owner)} the way to {mode.Lan.Subnet}",
+                $"Add a route to {mode.Lan.Subnet} on {e.Name(up.Owner)}",
                 [.. first, new AddRoute(up.Owner, new(mode.Lan.Subnet, address))]
             );
         }

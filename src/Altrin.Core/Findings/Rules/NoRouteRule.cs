@@ -10,7 +10,7 @@ public static class NoRouteRule
     public static Rule Rule { get; } =
         new(
             CauseCodes.NoRoute,
-            "no way there",
+            "no route",
             "Packets or answers come to a box that has no route for them, or to a host that they are not for.",
             "It looks connected, and nothing answers.",
             "RFC 1812",
@@ -27,10 +27,10 @@ public static class NoRouteRule
                     "Devices behind it have an address, and nothing answers.",
                     cause.Subjects.SelectMany(s =>
                         e.Network.Router(s) is { } mode
-                            ? mode.Routes.Select(r => Cures.Hopeful($"Drop the way to {r.To} on {e.Name(s)}", new RemoveRoute(s, r.To)))
+                            ? mode.Routes.Select(r => Cures.Hopeful($"Remove the route to {r.To} on {e.Name(s)}", new RemoveRoute(s, r.To)))
                             : []
                     ),
-                    ["Look up what should have that address: a forward, a DMZ host or a route points to where nothing is."]
+                    ["Find out which host should have that address: a forward, a DMZ host or a route points to where nothing is."]
                 )
             );
 }

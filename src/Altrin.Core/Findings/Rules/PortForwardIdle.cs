@@ -10,7 +10,7 @@ public static class PortForwardIdle
     public static Rule Rule { get; } =
         new(
             "port-forward-idle",
-            "forward in vain",
+            "forward without effect",
             "Ports are forwarded by a router with nothing in its WAN port.",
             "Nothing comes in there: the forward was left on a box that no longer routes.",
             "RFC 3022; common practice",
@@ -30,7 +30,7 @@ public static class PortForwardIdle
                     "What should be reached from outside is not; the port is open on the wrong box.",
                     [
                         Cures.Hopeful(
-                            $"Take the forwards off {r.Box.Name}",
+                            $"Remove the port forwards of {r.Box.Name}",
                             [
                                 .. r.Mode.Forwards.Select(f => new RemoveForward(r.Box.Id, f.Protocol, f.OutsidePort)),
                                 .. r.Mode.Dmz is null ? Array.Empty<Change>() : [new SetDmz(r.Box.Id, null)],

@@ -26,13 +26,13 @@ public static class PowerShort
                 : source.Kind == PowerKind.Passive || power.Takes == PowerKind.Passive
                     ? (
                         source.Kind != PowerKind.Passive
-                            ? $"{box.Name} wants passive power, and {source.Box.Name} gives it only to what asks"
+                            ? $"{box.Name} needs passive power, and {source.Box.Name} gives it only to what asks"
                             : null
                     )
                 : power.NeedsWatts > PowerFacts.AtDeviceWatts(source.Kind)
                     ? string.Create(
                         System.Globalization.CultureInfo.InvariantCulture,
-                        $"{box.Name} wants {power.NeedsWatts:0.##} W, and {source.Box.Name} gives at most {PowerFacts.AtDeviceWatts(source.Kind):0.##} at the far end"
+                        $"{box.Name} needs {power.NeedsWatts:0.##} W, and {source.Box.Name} gives at most {PowerFacts.AtDeviceWatts(source.Kind):0.##} at the far end"
                     )
                 : null;
             if (what is not null)
@@ -74,8 +74,8 @@ public static class PowerShort
             Rule,
             [id],
             what,
-            "It is dark, or comes and goes.",
+            "It stays dark, or starts again and again.",
             [],
-            ["Take an injector or a switch of the right kind (802.3af, at or bt) and budget, or the plug of the box."]
+            ["Use an injector or a switch of the right kind (802.3af, at or bt) and budget, or the plug of the box."]
         );
 }

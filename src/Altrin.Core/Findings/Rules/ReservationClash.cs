@@ -44,7 +44,7 @@ public static class ReservationClash
                         "It is not found where it should be.",
                         [
                             Cures.Hopeful(
-                                $"Drop the reservation of {kept.Address} for {Whose(e, kept.Mac)}",
+                                $"Remove the reservation of {kept.Address} for {Whose(e, kept.Mac)}",
                                 new RemoveReservation(box.Id, kept.Mac)
                             ),
                         ]

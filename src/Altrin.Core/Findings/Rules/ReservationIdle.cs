@@ -10,7 +10,7 @@ public static class ReservationIdle
     public static Rule Rule { get; } =
         new(
             "reservation-idle",
-            "kept in vain",
+            "reservation without effect",
             "A reservation is for the other interface of a box, or for an address that its device changes.",
             "The box or device asks under another MAC address and gets any free one.",
             "RFC 2131; private MAC addresses that change: common practice",

@@ -11,7 +11,7 @@ public static class RoutingLoop
     public static Rule Rule { get; } =
         new(
             CauseCodes.RoutingLoop,
-            "routes in a circle",
+            "routing loop",
             "A routing loop: packets go round between routers.",
             "Nothing behind them reaches the internet.",
             "common practice",

@@ -10,7 +10,7 @@ public static class ServiceInGateway
     public static Rule Rule { get; } =
         new(
             CauseCodes.ServiceInGateway,
-            "lives in the gateway",
+            "depends on the gateway",
             "Telephone, television or alarm depend on a gateway that goes to bridge mode or IP pass-through, or out of use.",
             "In bridge mode many gateways no longer serve them; out of use none does.",
             "common practice",

@@ -26,7 +26,7 @@ public static class ServiceUnknown
                     "Whether anything can be reached from outside is not known.",
                     [],
                     [
-                        "Ask the provider, or compare the WAN address of the gateway with what the outside sees; a connection from outside is the only proof.",
+                        "Ask the provider, or compare the WAN address of the gateway with the one that an outside service shows; a connection from outside is the only proof.",
                     ]
                 )
             );

@@ -43,7 +43,7 @@ public static class SlowLink
                 Faster(e, cable, sold),
                 [
                     Cabling.Of(e.Design, cable) is { Pairs: 2 }
-                        ? "The lead has two pairs connected only: take one with all four, or have the sockets at its ends looked at."
+                        ? "Only two pairs of the lead are connected: use one with all four, or have the sockets at its ends looked at."
                     : cable.Medium == Medium.Powerline ? "Over mains wiring that is what there is; a data cable carries more."
                     : "Use ports of 1000 Mb/s or more, and a lead with all four pairs; a slow box can go where no device behind it needs more.",
                 ]

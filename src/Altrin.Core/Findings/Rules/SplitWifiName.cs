@@ -10,7 +10,7 @@ public static class SplitWifiName
     public static Rule Rule { get; } =
         new(
             "split-wifi-name",
-            "another Wi-Fi name",
+            "split Wi-Fi name",
             "Split Wi-Fi names: the home has several although one is wanted, everywhere or for each band.",
             "Devices never move between different names while the old one still works.",
             "common practice; schools differ",

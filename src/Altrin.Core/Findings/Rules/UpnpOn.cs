@@ -11,7 +11,7 @@ public static class UpnpOn
     public static Rule Rule { get; } =
         new(
             "upnp-on",
-            "opens by itself",
+            "UPnP on",
             "UPnP is on: the outermost router opens ports for any device that asks.",
             "Any gadget, and anything that got into one, can open the home to the internet unasked.",
             "RFC 6887; switching it off unless something needs it: common practice",

@@ -27,13 +27,13 @@ public static class WifiPasswordDiffers
                     Rule,
                     g.Select(r => $"{r.Box}/{r.Setting.Radio}"),
                     $"\"{g.Key}\" has different passwords or security on {e.Names(g.Select(r => r.Box).Distinct())}",
-                    "Devices do not move from one to the other, and small ones get lost.",
+                    "Devices do not move from one to the other, and small ones lose the Wi-Fi.",
                     g.DistinctBy(r => (r.Setting.Security, r.Setting.Password))
                         .OrderByDescending(r => r.Setting.Security)
                         .Select(r => (r.Box, Like: r.Setting))
                         .Select(of =>
                             Cures.Hopeful(
-                                $"Key and {WifiNames.Words(of.Like.Security)} of {e.Name(of.Box)} everywhere for \"{g.Key}\"",
+                                $"Password and {WifiNames.Words(of.Like.Security)} of {e.Name(of.Box)} everywhere for \"{g.Key}\"",
                                 [
                                     .. g.Where(r => (r.Setting.Security, r.Setting.Password) != (of.Like.Security, of.Like.Password))
                                         .Select(r =>
