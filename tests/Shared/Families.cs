@@ -2,7 +2,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Testing;
 
-/// <summary>The homes that are held to the kernel, by family; what is approved of them is approved of homes whose truth was measured.</summary>
+/// <summary>The homes that are held to the kernel, by family: what is approved of them is approved of homes that were measured.</summary>
 internal static class Families
 {
     public static IReadOnlyDictionary<string, Design> Of(string family) =>

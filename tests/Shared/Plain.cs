@@ -10,7 +10,7 @@ namespace Altrin.Testing;
 /// <summary>Values as text that is read and approved: every member with its name, those left out that say nothing.</summary>
 internal static class Plain
 {
-    /// <summary>A value and all that it holds, on one line; of a record, what is null, false, zero, empty or not known is left out.</summary>
+    /// <summary>A value and all that it holds, on one line; null, false, zero, empty and not known members are left out.</summary>
     public static string Of(object? value) =>
         value switch
         {

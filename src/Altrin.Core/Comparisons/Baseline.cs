@@ -97,7 +97,8 @@ public static class Baseline
                         usable.Count,
                         down,
                         up,
-                        [.. Says([.. group], usable, down, service, carries(group.First()))]
+                        // Three runs that are too short are told once.
+                        [.. Says([.. group], usable, down, service, carries(group.First())).Distinct(StringComparer.Ordinal)]
                     );
                 }),
         ];

@@ -66,7 +66,7 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
         }
         if (profile.Traits.Power is { Takes: PowerKind.Passive })
         {
-            care.Add("It wants power put on the cable without asking: only its own injector, nothing else in that socket.");
+            care.Add("It needs passive power: use only its own injector, and plug nothing else into that socket.");
         }
         var worth =
             leave.Count > 0 ? Worth.Leave
