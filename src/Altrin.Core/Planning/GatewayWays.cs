@@ -65,13 +65,13 @@ public static class GatewayWays
                 GatewayWay.Dmz,
                 profile.Modes.Contains(ModeKind.Router) ? profile.Traits.TakesDmz : Known.No,
                 profile.KeptPorts.Count > 0
-                    ? [$"ports that it keeps for itself: {string.Join(", ", profile.KeptPorts.Order())}", "NAT once more"]
-                    : ["NAT once more"]
+                    ? [$"ports that it keeps for itself: {string.Join(", ", profile.KeptPorts.Order())}", "double NAT"]
+                    : ["double NAT"]
             ),
             new(
                 GatewayWay.RouterBehind,
                 Has(profile.Modes.Contains(ModeKind.Router)),
-                ["every connection from outside, unless both forward it", "finding each other across the inner router"]
+                ["every connection from outside, unless both forward it", "discovery across the inner router"]
             ),
         ];
 

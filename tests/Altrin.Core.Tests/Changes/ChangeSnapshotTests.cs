@@ -27,6 +27,7 @@ public sealed class ChangeSnapshotTests
             {
                 var change = ChangeGenerator.Make(dice, design);
                 text.Append($"\n{change.Describe(design)}\n  touches {Plain.Of(change.Touches(design))}\n");
+                text.Append($"  in words {Plain.Of(change.Touches(design).Select(t => SettingWords.Of(design, t)).Distinct())}\n");
                 var done = change.ApplyTo(design);
                 if (!done.Ok)
                 {
@@ -41,6 +42,22 @@ public sealed class ChangeSnapshotTests
             Tell(text, Difference.Between(design.Site, design.SetUp, begun), design);
         }
         Snapshot.Match(text.ToString(), $"Changes.{first}");
+    }
+
+    [Fact]
+    public void What_a_setting_covers_is_as_approved()
+    {
+        var text = new StringBuilder();
+        Touch[] all =
+        [
+            .. Enum.GetValues<Setting>()
+                .SelectMany(s => new[] { new Touch(s, "a"), new Touch(s, "a", "x"), new Touch(s, "a", "y"), new Touch(s, "b") }),
+        ];
+        foreach (var touch in all.Where(t => t.Of == "a" && t.Part != "y"))
+        {
+            text.Append($"{touch}: {string.Join(' ', all.Where(touch.Covers).Select(t => $"{t.Setting}/{t.Of}/{t.Part}"))}\n");
+        }
+        Snapshot.Match(text.ToString(), "Covers");
     }
 
     private static void Tell(StringBuilder text, SetUpDifference difference, Design design)

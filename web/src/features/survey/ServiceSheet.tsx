@@ -185,7 +185,7 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
                 </chakra.span>
                 <span>
                   {wayWords[w.way]}
-                  {w.can !== "no" && w.loses.length > 0 && <chakra.span color="muted"> loses {w.loses.join("; ")}</chakra.span>}
+                  {w.can !== "no" && w.loses.length > 0 && <chakra.span color="muted"> costs {w.loses.join("; ")}</chakra.span>}
                 </span>
               </Flex>
             ))}
