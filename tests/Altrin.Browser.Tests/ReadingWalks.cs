@@ -3,7 +3,7 @@ using OpenQA.Selenium;
 
 namespace Altrin.Browser.Tests;
 
-/// <summary>Readings as an installer takes them: pasted, held against what is recorded, taken over, kept, compared, searched.</summary>
+/// <summary>Readings as an installer takes them: pasted, held against what is recorded, accepted, kept, compared, searched.</summary>
 public sealed class ReadingWalks(RunningServer server, Browser browser) : IClassFixture<Browser>
 {
     private const string Says = "//section[@aria-label='What it says']";
@@ -52,7 +52,7 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         );
 
     [Fact]
-    public void A_reading_is_pasted_held_against_the_survey_taken_over_and_kept()
+    public void A_reading_is_pasted_held_against_the_survey_accepted_and_kept()
     {
         browser.OpenCopy(server.Address, "survey", "?part=readings");
         Paste(Printed, Laptop);
@@ -64,7 +64,7 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.See("1 line was not read", Says);
         browser.See("Accept: Device 53E0 is a device of the home", Says);
         browser.Button("Accept 1 and keep the reading");
-        browser.See("Kept. 1 taken over", Says);
+        browser.See("Kept. 1 accepted", Says);
         browser.Click("//nav[@aria-label='Readings']//button[.='Kept']");
         browser.See("Adapters, address table", "//section[@aria-label='Kept readings']");
         browser.Click("//nav[@aria-label='Parts of the survey']//button[.='What is here']");
@@ -99,7 +99,7 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.Until(
             () =>
                 browser.Driver.FindElements(By.XPath("//section[@aria-label='Kept readings']//tr[contains(., 'Leases')]")).Count == 0
-                    ? "away"
+                    ? "gone"
                     : null,
             "the reading to be archived"
         );
@@ -185,10 +185,10 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         browser.Choose("In", "Bedroom");
         browser.See("Accept: In Bedroom 1 network is heard", Says);
         browser.Button("Accept 1 and keep the reading");
-        browser.See("1 taken over", Says);
+        browser.See("1 accepted", Says);
         browser.Button("Kept");
         browser.Click("//section[@aria-label='Kept readings']//tbody/tr[1]//button");
-        browser.See("Taken over then (1)", "//section[@aria-label='The chosen reading']");
+        browser.See("Accepted then (1)", "//section[@aria-label='The chosen reading']");
         browser.Button("What is here");
         browser.Click("//button[starts-with(normalize-space(.), 'Bedroom')]");
         browser.See("Of neighbours: 2.4 GHz channel 6: 1, strongest -80 dBm.", "//section[@aria-label='Wi-Fi heard here']");

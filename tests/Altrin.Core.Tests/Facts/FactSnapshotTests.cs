@@ -1,3 +1,4 @@
+using System.Reflection;
 using System.Text;
 using Altrin.Core.Facts;
 using Altrin.Core.Findings;
@@ -20,7 +21,11 @@ public sealed class FactSnapshotTests
         {
             var seen = Judging.Prove(design).Observation;
             text.Append($"\n# {name}\n");
-            foreach (var part in typeof(FactSheet).GetProperties().Where(p => p.Name != nameof(FactSheet.AmongDevices)))
+            foreach (
+                var part in typeof(FactSheet)
+                    .GetProperties(BindingFlags.Instance | BindingFlags.Public)
+                    .Where(p => p.Name != nameof(FactSheet.AmongDevices))
+            )
             {
                 text.Append($"{part.Name}\n");
                 var value = part.GetValue(seen.Sheet);
