@@ -41,7 +41,7 @@ build_front_end() {
 }
 
 build_server() {
-  once "server" "$(hash_of src Directory.Build.props Directory.Packages.props global.json docs/*.schema.json samples/pottery-house.json web/src web/public web/app.html web/package-lock.json)" "$server_dll" \
+  once "server" "$(hash_of src Directory.Build.props Directory.Packages.props global.json docs/*.schema.json samples/pottery-house.json web/src web/public web/app.html web/vite.config.ts web/package-lock.json)" "$server_dll" \
     dotnet build src/Altrin.Web -c Release -warnaserror
 }
 
