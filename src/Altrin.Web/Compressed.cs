@@ -32,13 +32,14 @@ internal sealed class Compressed(IWebHostEnvironment environment, RequestDelegat
     /// <summary>Says of a compressed file what it is once it is unpacked.</summary>
     public static void Label(StaticFileResponseContext answer)
     {
+        var headers = answer.Context.Response.Headers;
+        // Of the plain file too: what is kept of one answer must not be given to a browser that takes the other.
+        headers.Vary = HeaderNames.AcceptEncoding;
         if (!answer.File.Name.EndsWith(Ending, StringComparison.Ordinal))
         {
             return;
         }
-        var headers = answer.Context.Response.Headers;
         headers.ContentEncoding = "br";
-        headers.Vary = HeaderNames.AcceptEncoding;
         if (Types.TryGetContentType(answer.File.Name[..^Ending.Length], out var type))
         {
             headers.ContentType = type;

@@ -47,6 +47,7 @@ public sealed class ServedTests(RunningServer server) : IDisposable
                 $"{answer.Content.Headers.ContentType}"
             );
             Assert.Contains("immutable", $"{answer.Headers.CacheControl}", StringComparison.Ordinal);
+            Assert.Contains("Accept-Encoding", answer.Headers.Vary);
             using var unpacked = new MemoryStream();
             await using Stream stream = compressed
                 ? new BrotliStream(new MemoryStream(packed), CompressionMode.Decompress)
