@@ -3,6 +3,8 @@ using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 namespace Altrin.Data.Tests;
 
@@ -71,7 +73,7 @@ public sealed class ReadingStoreTests : IDisposable
     }
 
     [Fact]
-    public async Task A_reading_that_is_put_away_can_be_put_back()
+    public async Task A_reading_that_is_archived_can_be_brought_back()
     {
         await _readings.Keep(Reading("the kettle is on"), Cancel);
         var id = (await _readings.List(_job, false, 1, 10, Cancel)).Items.Single().Id;
@@ -87,7 +89,21 @@ public sealed class ReadingStoreTests : IDisposable
         );
     }
 
-    /// <summary>What was taken over and the reading it came from are saved together, or neither is.</summary>
+    [Fact]
+    public async Task Readings_that_an_older_program_put_out_of_its_list_are_archived()
+    {
+        await _readings.Keep(Reading("the kettle is on", 1), Cancel);
+        await _readings.Keep(Reading("the kettle is off", 2), Cancel);
+        var kept = (await _readings.List(_job, false, 1, 10, Cancel)).Items;
+        Assert.True(await _readings.Archive(_job, kept[0].Id, true, Cancel));
+        // The database as it was before the column had this name, and up to date again.
+        _context.GetService<IMigrator>().Migrate("PackedRevisions");
+        Assert.True(DatabaseOpening.BringUpToDate(_context, _folder, TimeProvider.System.GetUtcNow()).Ok);
+        Assert.Equal([kept[0].Id], (await _readings.List(_job, true, 1, 10, Cancel)).Items.Select(r => r.Id));
+        Assert.Equal([kept[1].Id], (await _readings.List(_job, false, 1, 10, Cancel)).Items.Select(r => r.Id));
+    }
+
+    /// <summary>What was accepted and the reading it came from are saved together, or neither is.</summary>
     [Fact]
     public async Task A_reading_is_kept_with_its_revision_or_not_at_all()
     {
