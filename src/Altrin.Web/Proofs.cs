@@ -13,8 +13,11 @@ namespace Altrin.Web;
 /// </summary>
 internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) : IDisposable
 {
-    /// <summary>How long one answer may take to work out.</summary>
-    public static readonly TimeSpan Longest = TimeSpan.FromSeconds(5);
+    /// <summary>
+    /// How long one answer may take to work out. Counted work ends the longest after about five seconds of one idle core; the rest is for a
+    /// machine that is slow or has much else to do, where a late answer is better than none.
+    /// </summary>
+    public static readonly TimeSpan Longest = TimeSpan.FromSeconds(30);
 
     /// <summary>
     /// How much of the proofs of kept revisions is remembered: findings, and facts of devices and links. The demo home has about 50 of them
