@@ -10,7 +10,7 @@ public sealed record DesignDocument
     public const string FormatName = "altrin-design";
 
     /// <summary>The newest version; raised once a landing that changes the format.</summary>
-    public const int NewestVersion = 8;
+    public const int NewestVersion = 9;
 
     /// <summary>Always "altrin-design".</summary>
     [Required, RegularExpression("^altrin-design$")]
@@ -254,6 +254,15 @@ public sealed record HabitsDocument
 
     /// <summary>Whether it drops what comes from a side that it would not answer to.</summary>
     public bool? ChecksReversePath { get; init; }
+
+    /// <summary>Whether it answers pings that come in by its WAN side. Since version 9.</summary>
+    public bool? AnswersPings { get; init; }
+
+    /// <summary>Whether its firewall lets out by the WAN side again what came in by it. Since version 9.</summary>
+    public bool? ForwardsOutside { get; init; }
+
+    /// <summary>Whether its firewall still drops what was not asked for from inside while its NAT is off. Since version 9.</summary>
+    public bool? FirewallWithoutNat { get; init; }
 
     /// <summary>Whether its DHCP server comes on in access-point mode while it hears no other.</summary>
     public bool? ServesWhenAlone { get; init; }

@@ -23,6 +23,8 @@ public static class DesignUpgrades
         WordsOfVersion7.Upgrade,
         // 8 calls members and kinds by the words of the trade.
         WordsOfVersion8.Upgrade,
+        // 9 knows what a router lets in and answers on its WAN side; left out, it was not found out.
+        _ => { },
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

@@ -125,6 +125,7 @@ public static class DesignWriter
             Device = device,
             Protocol = reach?.Protocol,
             Port = reach?.Port,
+            OutsidePort = reach?.OutsidePort,
             AsksItself = reach is { AsksItself: true } ? true : null,
             Place = (need as CallsInPlace)?.Place,
             Name = keeps?.Name,

@@ -26,6 +26,12 @@ public sealed record NeedDocument
     public int? Port { get; init; }
 
     /// <summary>
+    /// Only for a connection from outside: the port that the world asks for; left out where it is the one on the device. Since version 9.
+    /// </summary>
+    [Range(1, Limits.TransportPort)]
+    public int? OutsidePort { get; init; }
+
+    /// <summary>
     /// Only for a connection from outside: whether the device asks its router to open the port itself; no where left out. Since version
     /// 3.
     /// </summary>

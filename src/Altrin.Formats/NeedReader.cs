@@ -31,11 +31,20 @@ internal static class NeedReader
         {
             errors.Absent($"{pointer}/protocol", need.Protocol, "only a connection from outside has a protocol");
             errors.Absent($"{pointer}/port", need.Port, "only a connection from outside has a port");
+            errors.Absent($"{pointer}/outsidePort", need.OutsidePort, "only a connection from outside has a port");
             errors.Absent($"{pointer}/asksItself", need.AsksItself, "only a connection from outside can be asked for");
         }
         else if (need.Protocol is null || need.Port is null)
         {
             errors.Add(pointer, "no protocol or no port", "a connection from outside needs 'protocol' and 'port'");
+        }
+        else if (need.OutsidePort is { } outside && (outside == need.Port || need.AsksItself == true))
+        {
+            errors.Add(
+                $"{pointer}/outsidePort",
+                $"{outside}",
+                "another port than 'port', and none where the device asks its router itself; left out where it is the same"
+            );
         }
         if (need.Kind != NeedKind.CallsInPlace)
         {
@@ -80,7 +89,10 @@ internal static class NeedReader
                 need.Protocol ?? default,
                 need.Port ?? 1,
                 need.AsksItself ?? false
-            ),
+            )
+            {
+                OutsidePort = need.OutsidePort,
+            },
             NeedKind.FoundByOthers => new FoundByOthers(need.Id, device),
             NeedKind.LocalServer => new LocalServer(need.Id, device),
             NeedKind.LittleDelay => new LittleDelay(need.Id, device),

@@ -132,10 +132,10 @@ public sealed class SecretStoreTests : IDisposable
         var edited = (
             await store.Put([shipped with { Name = "Desk router, mine" }, shipped with { ShelfId = "new-kind", Name = "New kind" }], Cancel)
         ).Value;
-        Assert.Equal([2, 1], edited.Select(p => p.Edition));
+        Assert.Equal([shipped.Edition + 1, 1], edited.Select(p => p.Edition));
         // The same again to the letter is no new edition.
-        Assert.Equal(2, (await store.Put([edited[0]], Cancel)).Value[0].Edition);
-        Assert.Equal(3, (await store.Put([edited[0] with { Name = "Mine again" }], Cancel)).Value[0].Edition);
+        Assert.Equal(shipped.Edition + 1, (await store.Put([edited[0]], Cancel)).Value[0].Edition);
+        Assert.Equal(shipped.Edition + 2, (await store.Put([edited[0] with { Name = "Mine again" }], Cancel)).Value[0].Edition);
         var shelf = await store.Read(Cancel);
         Assert.Equal(ProfileFile.BuiltIn.Profiles.Count + 1, shelf.Profiles.Count);
         Assert.Equal(("Mine again", "New kind"), (shelf.Find("desk-router")!.Name, shelf.Profiles[^1].Name));

@@ -55,7 +55,7 @@ public sealed class DesignFileTests
         "/setUps/0/boxes/0/uplink/channel",
         "only WDS"
     )]
-    [InlineData("/formatVersion", "9", "/formatVersion", "newer Altrin")]
+    [InlineData("/formatVersion", "10", "/formatVersion", "newer Altrin")]
     [InlineData("/formatVersion", "0", "/formatVersion", "at least 1")]
     [InlineData("/formatVersion", "\"1\"", "/formatVersion", "whole number")]
     [InlineData("/format", "\"else\"", "/format", "altrin-design")]
@@ -82,6 +82,8 @@ public sealed class DesignFileTests
     [InlineData("/site/places/3/air/networks/0/name", "\"a\\nb\"", "/site/places/3/air/networks/0/name", "one line")]
     [InlineData("/site/needs/0/device", "\"missing\"", "/site/needs/0/device", "a device of this site")]
     [InlineData("/site/needs/0/port", null, "/site/needs/0", "needs 'protocol' and 'port'")]
+    [InlineData("/site/needs/0/outsidePort", "8443", "/site/needs/0/outsidePort", "another port than 'port'")]
+    [InlineData("/site/needs/1/outsidePort", "80", "/site/needs/1/outsidePort", "only a connection from outside")]
     [InlineData("/site/needs/1/port", "80", "/site/needs/1/port", "only a connection from outside")]
     [InlineData("/setUps/1/name", "\"found\"", "/setUps/1/name", "used once")]
     [InlineData("/setUps/0/boxes/0/box", "\"missing\"", "/setUps/0/boxes/0/box", "a box of this site")]

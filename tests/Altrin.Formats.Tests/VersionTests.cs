@@ -46,7 +46,8 @@ public sealed class VersionTests
     public void What_version_8_calls_otherwise_is_kept()
     {
         var text = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Versions", "version-7.json"));
-        Assert.Equal(Samples.Text("pottery-house.json"), DesignFile.Write(DesignFile.Read(text).Value!));
+        var after = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "Versions", "version-8.json"));
+        Assert.Equal(DesignFile.Write(DesignFile.Read(after).Value!), DesignFile.Write(DesignFile.Read(text).Value!));
         var other = text.Replace("\"kind\": \"publicDynamic\"", "\"kind\": \"carrierTranslation\"", StringComparison.Ordinal);
         Assert.IsType<CarrierNat>(DesignFile.Read(other).Value!.Site.Service);
     }

@@ -57,6 +57,9 @@ internal sealed class Comparison
         await comparison.Outward();
         await Task.WhenAll(comparison.Among(), comparison.Found(), comparison.Inward());
         comparison.Tables();
+        // After the tables, since a box that pings is written down by hosts that would not ask for it.
+        await comparison.Pings();
+        comparison.HopsOfBoxes();
         return new([.. comparison._differences.Order(StringComparer.Ordinal)], comparison._certain, comparison._open);
     }
 
@@ -255,6 +258,49 @@ internal sealed class Comparison
         );
     }
 
+    /// <summary>
+    /// Pings from every seat: from boxes and the street to everything, from devices to what is behind no connection of theirs that was
+    /// compared already, the outer and guest sides of routers.
+    /// </summary>
+    private async Task Pings()
+    {
+        var seats = _built.Lab.Owners.Where(o => o != Lab.Internet && _seen.Network.Interfaces.Any(i => i.Owner == o)).ToList();
+        var targets = _seen
+            .Network.Interfaces.Where(i => i.Side != Side.Provider && (i.Linked || i.IsInner))
+            .Select(i => (Host: i, Shown: _seen.AddressOf(i.Owner, i.Segment), Real: _built.AddressOf(SeatOf(i.Owner, i.Side))))
+            .Where(t => t is { Shown: not null, Real: not null })
+            .Select(t => (t.Host, Name: $"{SeatOf(t.Host.Owner, t.Host.Side)}", Shown: t.Shown!.Value, Real: t.Real!.Value))
+            .ToList();
+        var asked = seats.SelectMany(s =>
+            targets
+                .Where(t => t.Host.Owner != s && (!Devices.Contains(s) || t.Host.Side is Side.Wan or Side.Guest))
+                .Select(t => (From: s, t.Name, t.Shown, t.Real))
+                .Append((From: s, Name: Lab.Internet, Shown: Provider.Host, Real: Provider.Host))
+                .Where(t => t.From != PortRef.Street || t.Name != Lab.Internet)
+        );
+        await Task.WhenAll(
+            asked.Select(a => Agree($"ping from {a.From} to {a.Name}", Looking.To(_seen, a.From, a.Shown)!.Ping, async patient =>
+                {
+                    var back = await Services.Pings(_built.Lab, a.From, a.Real, TimeSpan.FromSeconds(patient ? 6 : 1.5));
+                    return (back, back ? $"{a.Real} answers" : $"{a.Real} does not answer");
+                }))
+        );
+    }
+
+    /// <summary>The way of a router's own packets to the internet.</summary>
+    private void HopsOfBoxes()
+    {
+        foreach (var (router, _) in _built.Lab.Hosts().Where(h => h.Seat.Device == "wan").Select(h => (h.Seat.Owner, h.Setting)))
+        {
+            if (_built.Lab.Router(router) is null || Looking.To(_seen, router, Provider.Host) is not { Ping.IsYes: true } trace)
+            {
+                continue;
+            }
+            var hops = _built.Hops(router) is { } once && once.Count == trace.Hops.Count ? once : _built.Hops(router);
+            Same($"hops of {router} ({string.Join(' ', hops)})", trace.Hops.Count, hops.Count);
+        }
+    }
+
     private async Task Found()
     {
         var classes = _sheet.Reach.Classes.SelectMany(c => c.Devices.Select(d => (d, c.Id))).ToDictionary(c => c.d, c => c.Id);
@@ -300,7 +346,7 @@ internal sealed class Comparison
             var outward = _seen.Tracer.ToInternet(_seen.Network.Find(need.Device, Side.Device)!);
             await Agree($"need {need.Id}", _sheet.Needs.Single(n => n.Need == need.Id).Answer, async patient =>
             {
-                var answer = await _built.Connect(Lab.Internet, Entry(outward, new(need.Device, "eth0")), need.Port, patient);
+                var answer = await _built.Connect(Lab.Internet, Entry(outward, new(need.Device, "eth0")), need.Asked, patient);
                 return (answer?.Who == need.Device, answer is var (who, _) ? $"{who} answers" : "no host answers");
             });
         }

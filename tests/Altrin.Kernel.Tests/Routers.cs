@@ -219,12 +219,15 @@ internal sealed class Routers(Lab lab)
     }
 
     /// <summary>What a router lets through before any forward: nothing new from outside, nothing between guests and the rest.</summary>
-    private void Filter(string owner, RouterMode mode) =>
+    private void Filter(string owner, RouterMode mode)
+    {
+        var on = mode.Nat || lab.Does(owner, h => h.FirewallWithoutNat);
         Rules(
             owner,
             $$"""
             table ip fire {
               chain in { type filter hook input priority 0;
+                {{(lab.Does(owner, h => h.AnswersPings) ? "iifname wan icmp type echo-request accept" : "")}}
                 iifname wan ct state new udp dport != { 67, 68 } drop
                 iifname wan ct state new ip protocol != udp drop
                 iifname guest ct state new udp dport != { 53, 67 } drop
@@ -233,7 +236,10 @@ internal sealed class Routers(Lab lab)
               chain through { type filter hook forward priority 0;
                 iifname guest oifname lan ct state new drop
                 iifname lan oifname guest ct state new drop
-                {{(mode.Nat ? "iifname wan oifname { lan, guest } ct state new ct status & dnat != dnat drop" : "")}}
+                {{(on ? "iifname wan oifname { lan, guest } ct state new ct status & dnat != dnat drop" : "")}}
+                {{(
+                on && !lab.Does(owner, h => h.ForwardsOutside) ? "iifname wan oifname wan ct state new ct status & dnat != dnat drop" : ""
+            )}}
               }
               chain after { type nat hook postrouting priority 100;
                 {{(mode.Nat ? "iifname { lan, guest } oifname wan masquerade" : "")}}
@@ -241,6 +247,7 @@ internal sealed class Routers(Lab lab)
             }
             """
         );
+    }
 
     private void Forwards(string owner, RouterMode mode, IReadOnlyDictionary<Seat, Got> got)
     {

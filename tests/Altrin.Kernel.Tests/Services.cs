@@ -1,6 +1,8 @@
 using System.Net;
+using System.Net.NetworkInformation;
 using System.Net.Sockets;
 using System.Text;
+using Altrin.Core.Addressing;
 
 namespace Altrin.Kernel.Tests;
 
@@ -76,6 +78,23 @@ internal sealed class Services : IDisposable
         catch (Exception e) when (e is SocketException or OperationCanceledException)
         {
             return null;
+        }
+    }
+
+    /// <summary>Whether a ping is answered (ICMP echo, RFC 792).</summary>
+    public static async Task<bool> Pings(Lab lab, string from, Ipv4Address to, TimeSpan most)
+    {
+        using var ping = new Ping();
+        try
+        {
+            // The socket is opened before the first wait, so in the namespace.
+            var sent = Namespaces.Inside(lab.Of(from), () => ping.SendPingAsync(IPAddress.Parse($"{to}"), most));
+            return (await sent).Status == IPStatus.Success;
+        }
+        catch (PingException)
+        {
+            // There is no route to it from here.
+            return false;
         }
     }
 

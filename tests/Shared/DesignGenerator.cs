@@ -118,7 +118,7 @@ public static class DesignGenerator
             home.Wifi("guest-a", "gw", "guests", "guest-key").Wifi("guest-b", "gw", "guests", Pick(dice, "guest-key", "another"));
         }
         WithRadio(home, radios, devices, new Random(seed + 55_555));
-        return WithHabits(home.Design, new Random(seed + 77_777));
+        return WithHabits(home.Design, new Random(seed + 77_777), seed);
     }
 
     /// <summary>
@@ -179,8 +179,10 @@ public static class DesignGenerator
     }
 
     /// <summary>What boxes and devices do by themselves, mostly not found out; and now and then what few people set.</summary>
-    private static Design WithHabits(Design design, Random dice)
+    private static Design WithHabits(Design design, Random dice, int seed)
     {
+        // What was added later has dice of its own, so that the homes of a seed stay what they are.
+        var later = new Random(unchecked((seed * 31) + 9));
         // A managed switch has a page, at a factory address.
         var managed = design.SetUp.Boxes.Where(b => b.Mode is SwitchMode && dice.Next(2) == 0).Select(b => b.Box).ToHashSet();
         Known Habit() =>
@@ -221,6 +223,9 @@ public static class DesignGenerator
                                             StopsRings = Habit(),
                                             KeepsOthers = Habit(),
                                             WifiOffWhilePassing = Habit(),
+                                            AnswersPings = (Known)later.Next(3),
+                                            ForwardsOutside = (Known)later.Next(3),
+                                            FirewallWithoutNat = (Known)later.Next(3),
                                         },
                             },
                         }

@@ -100,8 +100,26 @@ internal static class FixedDesigns
                 .Cable("gw/lan1", "in/wan")
                 .Wired("a", "in/lan1")
                 .Wired("b", "gw/lan2")
+                .Habits("in", new() { FirewallWithoutNat = Known.No })
                 .Edit<RouterMode>("in", m => m with { Nat = false })
                 .Edit<RouterMode>("gw", m => m with { Routes = [new(Subnet.Parse("192.168.20.0/24").Value, Home.At("192.168.8.3"))] }),
+            ["forward to another port of the device, through two routers"] = Home.WithGateway()
+                .Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]))
+                .Cable("gw/lan1", "in/wan")
+                .Wired("a", "in/lan1", "192.168.20.5/24")
+                .Edit<RouterMode>("gw", m => m with { Forwards = [new(Protocol.Tcp, 80, Home.At("192.168.8.3"), 8080)] })
+                .Forward("in", 8080, "192.168.20.5")
+                .Reach("a", 8080)
+                .Needs(n => n is ReachFromOutside reach ? reach with { OutsidePort = 80 } : n),
+            ["inner router that routes, and keeps its firewall"] = Home.WithGateway()
+                .Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]))
+                .Cable("gw/lan1", "in/wan")
+                .Wired("a", "in/lan1")
+                .Wired("b", "gw/lan2")
+                .Habits("in", new() { FirewallWithoutNat = Known.Yes, AnswersPings = Known.Yes })
+                .Edit<RouterMode>("in", m => m with { Nat = false })
+                .Edit<RouterMode>("gw", m => m with { Routes = [new(Subnet.Parse("192.168.20.0/24").Value, Home.At("192.168.8.3"))] }),
+            ["device outside that an inner router leads on"] = Outside(new() { ForwardsOutside = Known.Yes, AnswersPings = Known.Yes }),
             ["guests of a router"] = Home.WithGateway()
                 .Guests("gw")
                 .Wifi("g1", "gw", "guests", "guest-key")
@@ -190,6 +208,16 @@ internal static class FixedDesigns
                 .Cable("s/lan2", "in/wan")
                 .Cable("s/lan3", "in/lan1")
                 .Wired("a", "s/lan4"),
+            ["device outside that takes an inner router for its gateway"] = Outside(
+                new() { ForwardsOutside = Known.No, AnswersPings = Known.No }
+            ),
+            ["DMZ host asked from inside, without hairpin NAT"] = Home.WithGateway()
+                .Habits("gw", new() { LoopsBack = Known.No })
+                .Wired("a", "gw/lan1", "192.168.8.9/24")
+                .Wired("b", "gw/lan2")
+                .Edit<RouterMode>("gw", m => m with { Dmz = Home.At("192.168.8.9") }),
+            ["mask too wide behind a router that answers across its sides"] = Wide(Known.Yes),
+            ["mask too wide behind a router that does not"] = Wide(Known.No),
             ["inner router that routes, and no one knows the way back"] = Home.WithGateway()
                 .Router("in")
                 .Cable("gw/lan1", "in/wan")
@@ -314,4 +342,22 @@ internal static class FixedDesigns
             .Wifi("h", "point", "visitors", "guest-key")
             .Habits("point", new() { GuestsApart = apart })
             .Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "guest-key") });
+
+    /// <summary>A device before an inner router that has the outer address of that router for its gateway.</summary>
+    private static Home Outside(BoxHabits habits) =>
+        Home.WithGateway()
+            .Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]))
+            .Habits("in", habits)
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1")
+            .Wired("b", "gw/lan2", "192.168.8.9/24", "192.168.8.3");
+
+    /// <summary>A device behind an inner router whose mask holds both sides of it.</summary>
+    private static Home Wide(Known across) =>
+        Home.WithGateway()
+            .Router("in", wan: new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), [Home.At("192.168.8.1")]))
+            .Habits("in", new() { AnswersAcross = across })
+            .Cable("gw/lan1", "in/wan")
+            .Wired("a", "in/lan1", "192.168.20.9/16")
+            .Wired("b", "gw/lan2");
 }

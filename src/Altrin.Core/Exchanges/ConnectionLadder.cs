@@ -61,7 +61,7 @@ public static class ConnectionLadder
         return Told(
             seen,
             LadderKind.Inbound,
-            $"{seen.Network.NameOf(reach.Device)} is reached from outside on port {reach.Port}",
+            $"{seen.Network.NameOf(reach.Device)} is reached from outside on {NeedWords.Ports(reach)}",
             reach.Protocol,
             way with
             {

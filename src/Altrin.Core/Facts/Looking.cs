@@ -59,16 +59,13 @@ public static class Looking
             return null;
         }
         // An example address stands for the host that may have it: everything that is shown goes by the same examples.
-        var meant =
-            seen.Hosts.Holders(seat.Segment, target).Count > 0
-                ? null
-                : seen
-                    .Network.Interfaces.Where(i =>
-                        i.Linked && seen.Leasing.Holdings(i) is [{ Exact: null } held, ..] && held.Shown == target
-                    )
-                    .OrderBy(i => i.Segment != seat.Segment)
-                    .FirstOrDefault();
-        var route = meant is null ? seen.Tracer.To(seat, target) : seen.Tracer.To(seat, meant);
+        var meant = sides.Exists(s => seen.Hosts.Holders(s.Segment, target).Count > 0)
+            ? null
+            : seen
+                .Network.Interfaces.Where(i => i.Linked && seen.Leasing.Holdings(i) is [{ Exact: null } held, ..] && held.Shown == target)
+                .OrderBy(i => !sides.Exists(s => s.Segment == i.Segment))
+                .FirstOrDefault();
+        var route = meant is null ? seen.Tracer.Ping(seat, target) : seen.Tracer.Ping(seat, meant);
         // The first segment is the seat's own; from then on each is that of the side by which the next one was entered.
         var hops = route.Routers.Zip(route.Segments.Skip(1)).Select(h => Hop(h.First, h.Second)).ToList();
         if (route.ArrivedAt is { } at)
@@ -149,23 +146,22 @@ public static class Looking
             }
         }
 
-        foreach (
-            var router in seen.Network.Segment(seat.Segment).Interfaces.Where(i => i.Side == Side.Wan && i.Owner != seat.Owner && i.Linked)
-        )
+        foreach (var (at, others) in seen.Tracer.World.Across(seat.Segment).Where(r => r.At.Owner != seat.Owner && r.At.Linked))
         {
-            var inner = seen.Network.Find(router.Owner, Side.Lan)!;
-            if (
-                inner.Segment != seat.Segment
-                && own.Exists(s => s.Contains(World.Own(inner).Address))
-                && seen.Network.Design.Box(router.Owner)!.Profile.Habits.AnswersAcross is not Known.No and var across
+            foreach (
+                var exact in others
+                    .Select(o => seen.Leasing.Holdings(o) is [{ Exact: { } one }] ? one : (Ipv4Address?)null)
+                    .OfType<Ipv4Address>()
+                    .Where(a => own.Exists(s => s.Contains(a)))
             )
             {
                 yield return new(
-                    World.Own(inner).Address,
+                    exact,
                     null,
-                    router.Owner,
-                    router.Mac,
-                    across == Known.Yes && seen.Hosts.Holders(seat.Segment, World.Own(inner).Address).Count == 0
+                    at.Owner,
+                    Shown(seen, seat, at),
+                    seen.Network.Design.Box(at.Owner)!.Profile.Habits.AnswersAcross == Known.Yes
+                        && seen.Hosts.Holders(seat.Segment, exact).Count == 0
                 );
             }
         }

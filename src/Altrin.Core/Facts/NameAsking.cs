@@ -85,10 +85,18 @@ internal sealed class NameAsking(Tracer tracer)
                 return (at is null || answer.Kind == AnswerKind.No ? Answer.No(silent) : answer.And(Knows(at)), 0);
             })
             .Answer;
+        // A router with overlapping sides may have the server's address itself: then that is why none answers.
+        var overlaps = asked.Causes.Any(c => c.Code == CauseCodes.OverlappingSubnets);
         // No host at the address is what a DNS server that does not answer means.
         return asked with
         {
-            Causes = [.. asked.Causes.Select(c => c.Code == CauseCodes.NoAnswer ? silent : c).DistinctBy(c => c.Identity)],
+            Causes =
+            [
+                .. asked
+                    .Causes.Select(c => c.Code == CauseCodes.NoAnswer ? silent : c)
+                    .Where(c => !overlaps || c.Identity != silent.Identity)
+                    .DistinctBy(c => c.Identity),
+            ],
         };
 
         Answer Knows(Interface asked) =>

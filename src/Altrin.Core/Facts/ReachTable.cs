@@ -127,35 +127,10 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
                 [
                     .. classes
                         .Where(c => c.Segment != Nowhere)
-                        .Select(c => new SeatAnswer(c.Id, Opens(network.Find(c.Id, Side.Device)!, page))),
+                        .Select(c => new SeatAnswer(c.Id, tracer.To(network.Find(c.Id, Side.Device)!, page).Answer)),
                 ]
             );
         }
-    }
-
-    /// <summary>
-    /// Whether a page opens. That of a gateway which passes its address on lies on the way out of the hosts behind: many answer
-    /// there, some do not (common practice); a LAN that overlaps it hides it.
-    /// </summary>
-    private Answer Opens(Interface from, Interface page)
-    {
-        var answer = tracer.To(from, page).Answer;
-        return
-            answer.Kind == AnswerKind.No
-            && page.Segment != from.Segment
-            && Passer.CableOf(network.Design, page.Owner) is not null
-            && leasing.Holdings(from) is [{ Subnet: { } own }, ..]
-            && !own.Overlaps(World.Own(page).Subnet)
-            && tracer.ToInternet(from) is { Answer.IsYes: true, Segments: var way }
-            && way.Contains(Sites.PortRef.Street)
-            ? Answer.NotKnown(
-                Cause.Of(
-                    CauseCodes.PassThroughCutsOff,
-                    $"Whether the page of {network.NameOf(page.Owner)} opens from behind in IP pass-through was not found out.",
-                    page.Owner
-                )
-            )
-            : answer;
     }
 
     private string KeyOf(Interface device)

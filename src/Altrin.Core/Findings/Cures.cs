@@ -81,11 +81,12 @@ internal static class Cures
             taken.Add(free);
             yield return new SetDeviceAddress(need.Device, new Automatic());
             yield return new Reserve(ruler, mac, free);
-            if (mode.Forwards.Any(f => f.Protocol == need.Protocol && f.OutsidePort == need.Port))
+            var outside = e.SegmentOf(ruler, Side.Wan) is { HasStreet: true } ? need.Asked : need.Port;
+            if (mode.Forwards.Any(f => f.Protocol == need.Protocol && f.OutsidePort == outside))
             {
-                yield return new RemoveForward(ruler, need.Protocol, need.Port);
+                yield return new RemoveForward(ruler, need.Protocol, outside);
             }
-            yield return new AddForward(ruler, new(need.Protocol, need.Port, free, need.Port));
+            yield return new AddForward(ruler, new(need.Protocol, outside, free, need.Port));
         }
     }
 

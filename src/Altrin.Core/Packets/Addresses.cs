@@ -176,13 +176,9 @@ internal sealed class Addresses(World world, Choices choices)
                 takers.Add(host);
             }
         }
-        foreach (var router in world.Across(client.Segment, address))
+        foreach (var router in Across(client, address))
         {
-            if (
-                router != client
-                && !takers.Contains(router)
-                && (takers.Count > 0 || world.HabitsOf(router.Owner).AnswersAcross == Sites.Known.Yes)
-            )
+            if (!takers.Contains(router) && (takers.Count > 0 || world.HabitsOf(router.Owner).AnswersAcross == Sites.Known.Yes))
             {
                 takers.Add(router);
             }
@@ -191,11 +187,18 @@ internal sealed class Addresses(World world, Choices choices)
         return takers;
     }
 
+    /// <summary>Routers that answer a client for an address that they have on another side, or may; by the side that the client sees.</summary>
+    public IEnumerable<Interface> Across(Interface client, Ipv4Address address) =>
+        world
+            .Across(client.Segment)
+            .Where(r => r.At.Owner != client.Owner && r.Others.Any(o => MayHave(o, address) && Of(o) == address))
+            .Select(r => r.At);
+
     /// <summary>Why several answer for one address.</summary>
     public IReadOnlyList<Cause> Clash(Ipv4Address address, IReadOnlyList<Interface> takers)
     {
         var across = takers
-            .Where(t => t.Side == Side.Wan && Of(t) != address)
+            .Where(t => Of(t) != address)
             .Select(t => world.Overlap(t.Owner))
             .OfType<OverlapFact>()
             .Select(world.OverlapCause)

@@ -7,7 +7,12 @@ namespace Altrin.Core.Packets;
 /// <summary>
 /// What a router does with a packet that is for its own address: its forwards, what a device asked it for, its DMZ host, or nothing.
 /// </summary>
-internal readonly struct Entrance(World world, Addresses addresses, Trail trail, ReachFromOutside? need)
+/// <param name="world">What every packet meets.</param>
+/// <param name="addresses">Addresses on this way.</param>
+/// <param name="trail">What is written down of it.</param>
+/// <param name="need">The need that the connection stands for; null for others.</param>
+/// <param name="ping">Whether it is a ping, which a router may answer where it answers nothing else.</param>
+internal readonly struct Entrance(World world, Addresses addresses, Trail trail, ReachFromOutside? need, bool ping)
 {
     /// <summary>Whether the packet goes on, to the router itself or to whom the router sends it.</summary>
     public bool Enter(Interface at, ref Packet packet)
@@ -20,8 +25,11 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
         var wan = world.Network.Find(at.Owner, Side.Wan);
         if (wan is null || !addresses.MayHave(wan, target) || addresses.Of(wan) != target)
         {
-            var closed = (at.Side == Side.Guest && port != 53) || at.Side == Side.Wan;
-            return !closed || addresses.Receiver(at, target) is null || Closed(at.Owner, port);
+            return at.Side == Side.Lan || addresses.Receiver(at, target) is null || Answers(at, port);
+        }
+        if (at.Side == Side.Guest)
+        {
+            return Answers(at, port);
         }
         if (at.Side == Side.Wan && world.KeptPorts(at.Owner).Contains(port))
         {
@@ -31,10 +39,36 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
         var (to, inside) = forward is not null ? (forward.To, forward.InsidePort) : (Asked(at, router, protocol, port) ?? router.Dmz, port);
         if (to is not { } host)
         {
-            return at.Side != Side.Wan || Closed(at.Owner, port);
+            return Answers(at, port);
+        }
+        if (at.Side != Side.Wan && forward is null && world.HabitsOf(at.Owner).LoopsBack == Known.No)
+        {
+            // What comes from inside goes to the DMZ host only with hairpin NAT; without it the router answers for itself (measured).
+            return true;
         }
         trail.Forward(at.Owner, ref packet, host, inside);
         return at.Side == Side.Wan || LoopsBack(at, ref packet);
+    }
+
+    /// <summary>Whether the router itself answers: everything on its LAN side, names for its guests, pings on its WAN side or not.</summary>
+    private bool Answers(Interface at, int port)
+    {
+        if (at.Side == Side.Lan || (at.Side == Side.Guest && port == 53))
+        {
+            return true;
+        }
+        var pings = ping && at.Side == Side.Wan ? world.HabitsOf(at.Owner).AnswersPings : Known.No;
+        if (pings == Known.Unknown)
+        {
+            trail.Open.Add(
+                Cause.Of(
+                    CauseCodes.NotForwarded,
+                    $"Whether {world.Name(at.Owner)} answers pings on its WAN side was not found out.",
+                    at.Owner
+                )
+            );
+        }
+        return pings != Known.No || Closed(at.Owner, port);
     }
 
     /// <summary>A forwarded port asked for from inside by the outer address (hairpin, RFC 4787, section 6).</summary>

@@ -22,6 +22,9 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
     public Hop? At(Interface at, Ipv4Address target, bool answer, Func<string, Cause, Interface?> stop) =>
         world.Network.Router(at.Owner) is { } router ? OfRouter(at, router, target, answer, stop) : OfHost(at, target, stop);
 
+    /// <summary>Whether a router, as luck may have it, took another subnet for its LAN because both its sides share addresses.</summary>
+    public bool HasMoved(string router) => world.Overlap(router) is { } overlap && Habit(overlap) == Overlapping.Renumbers;
+
     private Hop? OfHost(Interface host, Ipv4Address target, Func<string, Cause, Interface?> stop)
     {
         if (addresses.Of(host) is not { } own || addresses.Held(host) is not { } held)

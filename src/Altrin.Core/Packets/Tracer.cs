@@ -38,7 +38,18 @@ public sealed class Tracer
     private readonly HashSet<(string, Side)> _underway = [];
     private readonly Dictionary<string, (string Owner, Route Way)> _alike = new(StringComparer.Ordinal);
 
+    private IReadOnlyList<(Interface Lan, Cable Cable)>? _passing;
+
     internal Tracer(Network network, Leasing leasing, HostTable hosts) => _world = new(network, leasing, hosts);
+
+    /// <summary>Gateways that pass their public address on, with the cable by which they do.</summary>
+    private IReadOnlyList<(Interface Lan, Cable Cable)> Passing =>
+        _passing ??= [
+            .. _world
+                .Network.Interfaces.Where(i => i.Side == Side.Lan)
+                .Select(i => (i, Passer.CableOf(_world.Network.Design, i.Owner)!))
+                .Where(p => p.Item2 is not null),
+        ];
 
     /// <summary>Routers with overlapping subnets on both sides, by router.</summary>
     public IReadOnlyList<OverlapFact> Overlaps => _world.Overlaps;
@@ -95,11 +106,14 @@ public sealed class Tracer
             ? $"{host.Segment} {host.GuestOf} {host.ChecksLease} {host.Behind} {string.Join(' ', holdings.Select(h => h.Server))}"
             : null;
 
-    /// <summary>The way from a host to the host that has an address.</summary>
-    public Route To(Interface from, Ipv4Address target) => Along(c => new Walk(_world, c).ToAddress(from, target));
+    /// <summary>A ping from a host, or from a router by whichever of its sides leads there, to the host that has an address.</summary>
+    public Route Ping(Interface from, Ipv4Address target) => BehindPassing(from, target, Along(c => Ping(c).ToAddress(from, target)));
+
+    /// <summary>The same to the address that another host has.</summary>
+    public Route Ping(Interface from, Interface to) => BehindPassing(from, _world.Address(to), Along(c => Ping(c).To(from, to)));
 
     /// <summary>The way from one host to another's address.</summary>
-    public Route To(Interface from, Interface to) => Along(c => new Walk(_world, c).To(from, to));
+    public Route To(Interface from, Interface to) => BehindPassing(from, _world.Address(to), Along(c => new Walk(_world, c).To(from, to)));
 
     /// <summary>One packet from one host to another, which needs no answer.</summary>
     public Route Deliver(Interface from, Interface to) => Along(c => new Walk(_world, c).Deliver(from, to));
@@ -157,6 +171,35 @@ public sealed class Tracer
             ? (outward, [])
             : Told(need, AimsOf(outward, device), w => w.FromInternet(EntryOf(outward, device), device));
     }
+
+    /// <summary>
+    /// A gateway that passes its public address on lies on the way out of what is behind it, and its LAN with it: many answer there and
+    /// some do not (common practice). Nobody knows before it is tried, unless a LAN that overlaps it hides it.
+    /// </summary>
+    private Route BehindPassing(Interface from, Ipv4Address? target, Route way)
+    {
+        if (
+            way.Answer.Kind != AnswerKind.No
+            || target is not { } address
+            || Passing.FirstOrDefault(p => World.Own(p.Lan).Subnet.Contains(address)) is not { Lan: { } lan } passing
+            || lan.Segment == from.Segment
+            || _world.Leasing.Holdings(from) is not [{ Subnet: { } own }, ..]
+            || own.Overlaps(World.Own(lan).Subnet)
+            || ToInternet(from) is not { Answer.IsYes: true } outward
+            || !passing.Cable.Ends(outward.Routers is [.., var last] ? last : from.Owner)
+        )
+        {
+            return way;
+        }
+        var what =
+            address == World.Own(lan).Address
+                ? $"Whether the page of {_world.Name(lan.Owner)} opens from behind in IP pass-through was not found out."
+                : $"Whether {_world.Name(lan.Owner)} lets what is behind it in IP pass-through to its other ports was not found out.";
+        return way with { Answer = Answer.NotKnown(Cause.Of(CauseCodes.PassThroughCutsOff, what, lan.Owner)) };
+    }
+
+    /// <summary>Whoever is leased the address that a router sends a ping on to may answer it.</summary>
+    private Walk Ping(Choices choices) => new(_world, choices) { IsPing = true, Aims = _world.Network.Interfaces };
 
     /// <summary>The side at which the world sees a host.</summary>
     private Interface EntryOf(Route outward, Interface host) =>

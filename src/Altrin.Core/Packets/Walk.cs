@@ -22,6 +22,9 @@ internal sealed class Walk(World world, Choices choices)
     /// <summary>The need that the connection stands for; null for others.</summary>
     public ReachFromOutside? Need { get; init; }
 
+    /// <summary>Whether it is a ping, which some answer who answer nothing else.</summary>
+    public bool IsPing { get; init; }
+
     /// <summary>
     /// Knows the way onward from the WAN side of a router: behind NAT it cannot be told whose packets they were, so
     /// that part is followed once for everybody. Null where every step is to be followed.
@@ -44,7 +47,8 @@ internal sealed class Walk(World world, Choices choices)
     {
         if (_addresses.Of(to) is { } address)
         {
-            return Connect(from, address, to, null, 0);
+            // A ping is answered by whoever has the address.
+            return Connect(from, address, IsPing ? null : to, null, 0);
         }
         Stop(to.Owner, to.Linked ? world.NoAddress(to) : world.Unlinked(to));
         return End(from);
@@ -55,8 +59,8 @@ internal sealed class Walk(World world, Choices choices)
     {
         if (
             _addresses.Of(to) is { } address
-            && Begin(from, address, null, 0, out var packet)
-            && (packet.Source == address ? from : Carry(from, ref packet, false)) is { } at
+            && Begin(ref from, address, null, 0, out var packet)
+            && (Itself(from, address) ?? Carry(from, ref packet, false)) is { } at
             && at.Owner != to.Owner
         )
         {
@@ -71,12 +75,16 @@ internal sealed class Walk(World world, Choices choices)
     /// <summary>A question to a DNS server. Answers at whom it arrives.</summary>
     public (Answer Answer, Interface? At) Ask(Interface from, Ipv4Address server)
     {
-        if (!Begin(from, server, Protocol.Udp, 53, out var packet))
+        if (!Begin(ref from, server, Protocol.Udp, 53, out var packet))
         {
             return (End(from).Item1, null);
         }
-        var at = Carry(from, ref packet, false);
-        if (at is not null && at != from && Answered(from, at, server, packet) is false)
+        // One that asks itself gets no answer: it has none to give (measured).
+        var at =
+            packet.Source == server
+                ? Stop(from.Owner, Cause.Of(CauseCodes.NoAnswer, $"{server} is {Name(from.Owner)} itself.", from.Owner))
+                : Carry(from, ref packet, false);
+        if (at is not null && at.Owner != from.Owner && Answered(from, at, server, packet) is false)
         {
             at = null;
         }
@@ -99,7 +107,7 @@ internal sealed class Walk(World world, Choices choices)
         {
             _addresses.Of(device);
         }
-        var packet = new Packet(Provider.Host, address, need.Protocol, need.Port);
+        var packet = new Packet(Provider.Host, address, need.Protocol, need.Asked);
         var at = Carry(world.Internet, ref packet, false);
         if (at is not null && device is not null && at.Owner != device.Owner)
         {
@@ -107,7 +115,7 @@ internal sealed class Walk(World world, Choices choices)
                 at.Owner,
                 Cause.Of(
                     CauseCodes.NotForwarded,
-                    $"{Name(_trail.Routers.LastOrDefault() ?? at.Owner)} forwards port {need.Port} to {packet.Target}, which is not {Name(device.Owner)}.",
+                    $"{Name(_trail.Routers.LastOrDefault() ?? at.Owner)} forwards port {need.Asked} to {packet.Target}, which is not {Name(device.Owner)}.",
                     _trail.Routers.LastOrDefault() ?? at.Owner
                 )
             );
@@ -133,13 +141,13 @@ internal sealed class Walk(World world, Choices choices)
 
     private (Answer, Route) Connect(Interface from, Ipv4Address target, Interface? goal, Protocol? protocol, int port)
     {
-        if (Begin(from, target, protocol, port, out var packet))
+        if (Begin(ref from, target, protocol, port, out var packet))
         {
             // A packet for one's own address never leaves the host.
-            var at = packet.Source == target ? from : Carry(from, ref packet, false);
-            if (at == from && goal is not null && goal != from && goal.Segment == from.Segment)
+            var at = Itself(from, target) ?? Carry(from, ref packet, false);
+            if (at?.Owner == from.Owner && goal is not null && goal.Owner != from.Owner && goal.Segment == at.Segment)
             {
-                Stop(from.Owner, _addresses.Clash(target, [from, goal])[0]);
+                Stop(from.Owner, _addresses.Clash(target, [at, goal])[0]);
             }
             else if (at is not null && goal is not null && at.Owner != goal.Owner)
             {
@@ -148,7 +156,7 @@ internal sealed class Walk(World world, Choices choices)
                     Cause.Of(CauseCodes.NoAnswer, $"{packet.Target} is {Name(at.Owner)} there, not {Name(goal.Owner)}.", at.Owner)
                 );
             }
-            else if (at is not null && at != from)
+            else if (at is not null && at.Owner != from.Owner)
             {
                 _trail.ArrivedAt = at;
                 Answered(from, _trail.HandedOn is null ? at : world.Network.Find(_trail.Routers[^1], Side.Wan)!, target, packet);
@@ -157,21 +165,35 @@ internal sealed class Walk(World world, Choices choices)
         return End(from);
     }
 
-    private bool Begin(Interface from, Ipv4Address target, Protocol? protocol, int port, out Packet packet)
+    /// <summary>
+    /// The packet as it leaves a host. A router's own packets leave by the side that leads to their target, with the address of that
+    /// side (RFC 1122, section 3.3.4.3, from memory): that side is then the one it begins at.
+    /// </summary>
+    private bool Begin(ref Interface from, Ipv4Address target, Protocol? protocol, int port, out Packet packet)
     {
         packet = default;
-        _trail.Segments.Add(from.Segment);
-        if (!from.Linked)
+        var routes = world.Network.Router(from.Owner) is not null;
+        if (routes && (from.Side != Side.Wan || from.Linked))
         {
-            var cause = world.Unlinked(from);
+            if ((Itself(from, target) ?? Onto(from, target, false)?.Out) is not { } side)
+            {
+                _trail.Segments.Add(from.Segment);
+                return false;
+            }
+            from = side;
+        }
+        _trail.Segments.Add(from.Segment);
+        if (!from.Linked && (!routes || from.Side == Side.Wan))
+        {
+            var (cause, owner) = (world.Unlinked(from), from.Owner);
             var keyOpen =
                 cause.Code is CauseCodes.WifiNotJoined or CauseCodes.UplinkNotJoined
                 && (
-                    world.Network.Refusals.Any(r => r.Device == from.Owner && r.Why == RefusalReason.PasswordNotKnown)
-                    || world.Network.Unjoined.Any(r => r.Box == from.Owner && r.Why == RefusalReason.PasswordNotKnown)
+                    world.Network.Refusals.Any(r => r.Device == owner && r.Why == RefusalReason.PasswordNotKnown)
+                    || world.Network.Unjoined.Any(r => r.Box == owner && r.Why == RefusalReason.PasswordNotKnown)
                 );
             (keyOpen ? _trail.Open : _trail.Wrong).Add(cause);
-            _trail.StopsAt(from.Owner);
+            _trail.StopsAt(owner);
             return false;
         }
         if (_addresses.Of(from) is not { } own)
@@ -232,7 +254,7 @@ internal sealed class Walk(World world, Choices choices)
                 {
                     _trail.Undo(at.Owner, ref packet);
                 }
-                else if (!new Entrance(world, _addresses, _trail, Need).Enter(at, ref packet))
+                else if (!new Entrance(world, _addresses, _trail, Need, IsPing).Enter(at, ref packet))
                 {
                     return null;
                 }
@@ -286,7 +308,10 @@ internal sealed class Walk(World world, Choices choices)
             _trail.HandedOn = Onward!(world.Network.Find(at.Owner, Side.Wan)!);
             return world.Internet;
         }
-        if (new Lookup(world, choices, _addresses).At(at, packet.Target, answer, Stop) is not { } hop)
+        if (
+            (own ? Onto(at, packet.Target, answer) : new Lookup(world, choices, _addresses).At(at, packet.Target, answer, Stop))
+            is not { } hop
+        )
         {
             return null;
         }
@@ -310,7 +335,7 @@ internal sealed class Walk(World world, Choices choices)
                 _trail.Translate(at.Owner, ref packet, outer);
             }
         }
-        if (hop.Out.Side == Side.Wan && at.IsInner && world.PassedOn(at.Owner) is var (passed, known))
+        if (!own && hop.Out.Side == Side.Wan && at.IsInner && world.PassedOn(at.Owner) is var (passed, known))
         {
             if (known == Known.No)
             {
@@ -320,6 +345,24 @@ internal sealed class Walk(World world, Choices choices)
         }
         return Edge.Refuses(hop, at, packet, answer) is { } refused ? Stop(refused.By, refused.Why) : Handed(hop, packet, answer);
     }
+
+    /// <summary>
+    /// The side by which a host has an address itself, so that a packet for it never leaves the host; a router that moved its LAN out of
+    /// the way does not have that address any more.
+    /// </summary>
+    private Interface? Itself(Interface from, Ipv4Address target) =>
+        _addresses.Receiver(from, target) is { } side && !(side.IsInner && new Lookup(world, choices, _addresses).HasMoved(from.Owner))
+            ? side
+            : null;
+
+    /// <summary>Where a host sends a packet of its own; a router asks as from its WAN side, whichever side it then takes.</summary>
+    private Hop? Onto(Interface from, Ipv4Address target, bool answer) =>
+        new Lookup(world, choices, _addresses).At(
+            (world.Network.Router(from.Owner) is null ? null : world.Network.Find(from.Owner, Side.Wan)) ?? from,
+            target,
+            answer,
+            Stop
+        );
 
     /// <summary>Whether the rest of the way is the same as the router's own to the internet.</summary>
     private bool HandsOn(Interface at, RouterMode router, Packet packet) =>

@@ -29,7 +29,7 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
         if (takers.Count == 0)
         {
             // It was not found out whether a router answers there for the address of its other side.
-            var perhaps = world.Across(segment.Id, hop.Next).FirstOrDefault(r => r != hop.Out);
+            var perhaps = addresses.Across(hop.Out, hop.Next).FirstOrDefault();
             if (
                 perhaps is null
                 || choices.Pick(new("across", perhaps.Owner, Address: hop.Next), () =>

@@ -9,7 +9,7 @@ internal sealed class World
 {
     private readonly ILookup<string, Interface> _sides;
     private readonly Dictionary<string, BoxHabits> _habits;
-    private readonly ILookup<(string Segment, Ipv4Address Address), Interface> _across;
+    private readonly ILookup<string, Interface> _across;
     private readonly Dictionary<string, OverlapFact> _overlaps;
     private readonly Dictionary<string, IReadOnlyList<(Subnet Narrow, Cause Why)>> _splits = new(StringComparer.Ordinal);
 
@@ -19,13 +19,8 @@ internal sealed class World
         _sides = network.Interfaces.ToLookup(i => i.Owner, StringComparer.Ordinal);
         _habits = network.Design.Site.Boxes.ToDictionary(b => b.Id, b => b.Profile.Habits, StringComparer.Ordinal);
         _across = network
-            .Interfaces.Where(i => i.Side == Side.Wan && i.Linked && HabitsOf(i.Owner).AnswersAcross != Known.No)
-            .SelectMany(w =>
-                _sides[w.Owner]
-                    .Where(i => i.Side == Side.Lan && i.Segment != w.Segment)
-                    .Select(l => (Key: (w.Segment, Own(l).Address), Wan: w))
-            )
-            .ToLookup(a => a.Key, a => a.Wan);
+            .Interfaces.Where(i => (i.IsInner || i is { Side: Side.Wan, Linked: true }) && HabitsOf(i.Owner).AnswersAcross != Known.No)
+            .ToLookup(i => i.Segment, StringComparer.Ordinal);
         _overlaps = network
             .Interfaces.Where(i => i.Side == Side.Wan)
             .Select(OverlapOf)
@@ -63,8 +58,12 @@ internal sealed class World
 
     public BoxHabits HabitsOf(string owner) => _habits.GetValueOrDefault(owner, BoxHabits.NotKnown);
 
-    /// <summary>Routers that answer in a segment for the address that they have on their other side.</summary>
-    public IEnumerable<Interface> Across(string segment, Ipv4Address address) => _across[(segment, address)];
+    /// <summary>
+    /// Sides in a segment of routers that answer there for the addresses of their other sides, or may; each with those other sides.
+    /// </summary>
+    public IEnumerable<(Interface At, IEnumerable<Interface> Others)> Across(string segment) =>
+        _across[segment]
+            .Select(i => (i, _sides[i.Owner].Where(o => o.Segment != segment && (o.IsInner || o is { Side: Side.Wan, Linked: true }))));
 
     /// <summary>Ports that a box keeps for itself.</summary>
     public IReadOnlyList<int> KeptPorts(string box) => Network.Design.Box(box)?.Profile.KeptPorts ?? [];

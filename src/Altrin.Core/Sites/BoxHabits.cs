@@ -29,6 +29,20 @@ public sealed record BoxHabits
     /// <summary>Whether it drops what comes from a side that it would not answer to (reverse-path check, RFC 3704).</summary>
     public Known ChecksReversePath { get; init; }
 
+    /// <summary>Whether it answers pings (ICMP echo, RFC 792) that come in by its WAN side.</summary>
+    public Known AnswersPings { get; init; }
+
+    /// <summary>
+    /// Whether its firewall lets out by the WAN side again what came in by it; the usual default drops it (common practice).
+    /// </summary>
+    public Known ForwardsOutside { get; init; }
+
+    /// <summary>
+    /// Whether its firewall still drops what was not asked for from inside while its NAT is off; on some the two are one switch (common
+    /// practice).
+    /// </summary>
+    public Known FirewallWithoutNat { get; init; }
+
     /// <summary>Whether its DHCP server comes on in access-point mode while it hears no other.</summary>
     public Known ServesWhenAlone { get; init; }
 

@@ -45,7 +45,18 @@ public abstract record DeviceNeed(string Id, string Device) : Need(Id)
 /// <param name="Port">The port on the device, 1 to 65535.</param>
 /// <param name="AsksItself">Whether the device asks its router to open the port itself (RFC 6887 and the like); only the nearest router
 /// hears it.</param>
-public sealed record ReachFromOutside(string Id, string Device, Protocol Protocol, int Port, bool AsksItself) : DeviceNeed(Id, Device);
+public sealed record ReachFromOutside(string Id, string Device, Protocol Protocol, int Port, bool AsksItself) : DeviceNeed(Id, Device)
+{
+    /// <summary>
+    /// The port that the world asks for, 1 to 65535, where it differs from the one on the device; null where both are one. A device that
+    /// asks for a port itself asks for its own.
+    /// </summary>
+    public int? OutsidePort { get; init; }
+
+    /// <summary>The port that the world asks for.</summary>
+    [JsonIgnore]
+    public int Asked => OutsidePort ?? Port;
+}
 
 /// <summary>Every other device of the home must find this one by itself (multicast discovery, RFC 6762, stays on its link).</summary>
 public sealed record FoundByOthers(string Id, string Device) : DeviceNeed(Id, Device);
@@ -133,7 +144,7 @@ public static class NeedWords
     public static (string Subject, string Asked) Of(Design design, Need need) =>
         need switch
         {
-            ReachFromOutside reach => (design.NameOf(reach.Device), $"reached from outside on port {reach.Port}"),
+            ReachFromOutside reach => (design.NameOf(reach.Device), $"reached from outside on {Ports(reach)}"),
             FoundByOthers found => (design.NameOf(found.Device), "found by every device"),
             LocalServer server => (design.NameOf(server.Device), "reached by every device of the home"),
             LittleDelay quick => (design.NameOf(quick.Device), "served with little delay"),
@@ -144,6 +155,10 @@ public static class NeedWords
             ServiceLives lives => ($"The {LineServiceWords.Of(lives.Service)}", "kept alive"),
             _ => throw new ArgumentOutOfRangeException(nameof(need)),
         };
+
+    /// <summary>Such as "port 8000", "UDP port 3074" and "port 80 (8080 on the device)".</summary>
+    public static string Ports(ReachFromOutside reach) =>
+        $"{(reach.Protocol == Protocol.Udp ? "UDP port" : "port")} {reach.Asked}{(reach.OutsidePort is null ? "" : $" ({reach.Port} on the device)")}";
 
     /// <summary>Such as "Recorder is not reached from outside on port 8000".</summary>
     public static string Said(Design design, Need need, string verb) =>

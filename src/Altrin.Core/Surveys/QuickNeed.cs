@@ -50,21 +50,12 @@ internal static partial class QuickNeed
         )
         {
             words.Rest(
-                "outside and a port, found, server, delay or online may stand here",
+                "outside and a port (8000, 3074 udp, 3074 both, 80->8080), found, server, delay or online may stand here",
                 text =>
-                    Outside().Match(text) is { Success: true } m
+                    FromOutside(device.Id, text) is { Count: > 0 } asked
                         ? QuickGear.Then(
-                            () =>
-                                needs.Add(
-                                    new ReachFromOutside(
-                                        "",
-                                        device.Id,
-                                        m.Groups[2].Value.Equals("udp", StringComparison.OrdinalIgnoreCase) ? Protocol.Udp : Protocol.Tcp,
-                                        int.Parse(m.Groups[1].ValueSpan, CultureInfo.InvariantCulture),
-                                        false
-                                    )
-                                ),
-                            "reached from outside"
+                            () => needs.AddRange(asked),
+                            $"reached from outside on {string.Join(" and ", asked.Select(NeedWords.Ports))}"
                         )
                         : null,
                 text =>
@@ -104,6 +95,33 @@ internal static partial class QuickNeed
         return words.Error is not null ? null : [.. needs.Select(n => new SetNeed(n))];
     }
 
-    [GeneratedRegex(@"^(?:outside|port|reached)\s*(\d{1,5})\s*(tcp|udp)?$", RegexOptions.NonBacktracking | RegexOptions.IgnoreCase)]
+    /// <summary>One need for each protocol: "outside 8000", "3074/udp", "3074 both", "udp 3074", "80->8080".</summary>
+    private static List<ReachFromOutside> FromOutside(string device, string text)
+    {
+        if (Outside().Match(text) is not { Success: true } match)
+        {
+            return [];
+        }
+        var protocol = match.Groups["p"] is { Success: true } named ? named.Value.ToUpperInvariant() : "TCP";
+        var (outside, inside) = (Number("outside"), match.Groups["inside"].Success ? Number("inside") : Number("outside"));
+        Protocol[] protocols =
+            protocol is "UDP" ? [Protocol.Udp]
+            : protocol is "TCP" ? [Protocol.Tcp]
+            : [Protocol.Tcp, Protocol.Udp];
+        return
+        [
+            .. protocols.Select(p => new ReachFromOutside("", device, p, inside, false)
+            {
+                OutsidePort = inside == outside ? null : outside,
+            }),
+        ];
+
+        int Number(string group) => int.Parse(match.Groups[group].ValueSpan, CultureInfo.InvariantCulture);
+    }
+
+    [GeneratedRegex(
+        @"^(?:(?:from outside|outside|port|reached)\s*)?(?:(?<p>tcp|udp)\s*)?(?<outside>\d{1,5})(?:\s*(?:->|→|to)\s*(?<inside>\d{1,5}))?\s*/?\s*(?<p>both|tcp\s*(?:\+|/|and)\s*udp|udp\s*(?:\+|/|and)\s*tcp|tcp|udp)?$",
+        RegexOptions.NonBacktracking | RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture
+    )]
     private static partial Regex Outside();
 }

@@ -35,9 +35,16 @@ public sealed record SetNeed(Need Need) : Correction
             {
                 DeviceNeed { Device: var device } when site.Devices.All(d => d.Id != device) =>
                     $"There is no device '{Ipv4Address.Shown(device)}'.",
-                ReachFromOutside reach => PageChecks.WrongTransportPort(reach.Port),
+                ReachFromOutside reach => PageChecks.WrongTransportPort(reach.Port) ?? WrongOutside(reach),
                 CallsInPlace calls => Given.WrongPlace(site, calls.Place),
                 KeepsNameAndPassword keeps => PageChecks.WrongNetworkName(keeps.Name) ?? PageChecks.WrongKeyReference(keeps.Password),
                 _ => null,
             };
+
+    private static string? WrongOutside(ReachFromOutside reach) =>
+        reach.OutsidePort is not { } outside ? null
+        : PageChecks.WrongTransportPort(outside) is { } wrong ? wrong
+        : outside == reach.Port ? "Outside and on the device it is one port: leave the outside port out."
+        : reach.AsksItself ? "A device that asks its router for a port itself asks for its own."
+        : null;
 }

@@ -100,6 +100,24 @@ public sealed class NeedNotMetTests() : RuleTests("need-not-met")
         );
 
     [Fact]
+    public void The_outermost_router_gives_the_port_of_the_device()
+    {
+        var after = Cured(
+            Home.WithGateway()
+                .Router("in")
+                .Cable("gw/lan1", "in/wan")
+                .Wired("kiln", "in/lan1")
+                .Reach("kiln", 8443)
+                .Needs(n => n is ReachFromOutside reach ? reach with { OutsidePort = 443 } : n),
+            "Forward port 443 (8443 on the device) on gw and in"
+        );
+        Assert.Equal(
+            [(443, 8443), (8443, 8443)],
+            new[] { "gw", "in" }.Select(r => ((RouterMode)after.Mode(r)!).Forwards[0]).Select(f => (f.OutsidePort, f.InsidePort))
+        );
+    }
+
+    [Fact]
     public void A_router_without_NAT_that_keeps_devices_apart_is_made_one_network()
     {
         var home = Home.WithGateway()

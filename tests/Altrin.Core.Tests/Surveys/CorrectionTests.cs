@@ -134,6 +134,9 @@ public sealed class CorrectionTests
             { "1.5 to 10", new SetBuilding("", Home.All(new Building("", "House") { StoreyHeightMetres = 1 })) },
             { "no socket 'a'", new SetRun("", Home.All(new CableRun("", "a", "b", Medium.Cat6))) },
             { "no device 'missing'", new SetNeed(new LocalServer("", "missing")) },
+            { "one port", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 80, false) { OutsidePort = 80 }) },
+            { "not a port", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 80, false) { OutsidePort = 70_000 }) },
+            { "asks for its own", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 80, true) { OutsidePort = 81 }) },
             { "not a port", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 70_000, false)) },
             { "nothing called 'missing'", new Remove("missing") },
         };

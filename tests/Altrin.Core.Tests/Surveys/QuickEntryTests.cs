@@ -145,6 +145,26 @@ public sealed class QuickEntryTests
     }
 
     [Theory]
+    [InlineData("outside 8000", "port 8000")]
+    [InlineData("8000", "port 8000")]
+    [InlineData("8000 tcp", "port 8000")]
+    [InlineData("outside 3074/udp", "UDP port 3074")]
+    [InlineData("udp 3074", "UDP port 3074")]
+    [InlineData("port 3074 both", "port 3074", "UDP port 3074")]
+    [InlineData("3074 tcp+udp", "port 3074", "UDP port 3074")]
+    [InlineData("from outside 3074 UDP and TCP", "port 3074", "UDP port 3074")]
+    [InlineData("80->8080", "port 80 (8080 on the device)")]
+    [InlineData("outside 80 to 8080 udp", "UDP port 80 (8080 on the device)")]
+    [InlineData("80->80", "port 80")]
+    public void Ports_are_read_as_they_are_written(string text, params string[] said)
+    {
+        var needs = Read(Read(Begun, QuickList.Devices, "Console, cable"), QuickList.Needs, $"console, {text}").Site.Needs;
+        Assert.Equal(said, needs.Cast<ReachFromOutside>().Select(NeedWords.Ports));
+        Assert.Equal(needs.Count, needs.Select(n => n.Id).Distinct().Count());
+    }
+
+    [Theory]
+    [InlineData(QuickList.Needs, "Study, outside 8000", "'outside 8000' is not understood", 8)]
     [InlineData(QuickList.Gear, "Box, router", "may be \"Old router\" or \"New router\"", 6)]
     [InlineData(QuickList.Gear, "Box, old router, 192.168.8.0", "network address", 1)]
     [InlineData(QuickList.Gear, "Box, old router, 192.168.1.256", "over 255", 18)]

@@ -1443,6 +1443,9 @@ export interface components {
             onOverlap?: null | components["schemas"]["OverlapHabit"];
             answersAcross?: null | boolean;
             checksReversePath?: null | boolean;
+            answersPings?: null | boolean;
+            forwardsOutside?: null | boolean;
+            firewallWithoutNat?: null | boolean;
             servesWhenAlone?: null | boolean;
             guestsApart?: null | boolean;
             loopsBack?: null | boolean;
@@ -1798,6 +1801,8 @@ export interface components {
             protocol?: null | components["schemas"]["Protocol"];
             /** Format: int32 */
             port?: null | number;
+            /** Format: int32 */
+            outsidePort?: null | number;
             asksItself?: null | boolean;
             place?: null | string;
             name?: null | string;
@@ -1853,6 +1858,8 @@ export interface components {
             /** Format: int32 */
             port: number;
             asksItself: boolean;
+            /** Format: int32 */
+            outsidePort?: null | number;
             device: string;
             id: string;
         };

@@ -61,9 +61,11 @@ public static class NeedNotMet
             {
                 yield break;
             }
+            // The outermost router gives the connection the port of the device; those further in hand on what they get.
+            var outside = i == 0 ? need.Asked : need.Port;
             var there = e
                 .Network.Router(fact.Via[i])!
-                .Forwards.FirstOrDefault(f => f.Protocol == need.Protocol && f.OutsidePort == need.Port);
+                .Forwards.FirstOrDefault(f => f.Protocol == need.Protocol && f.OutsidePort == outside);
             changes.AddRange(first);
             if (there is not null && (there.To != address || there.InsidePort != need.Port))
             {
@@ -71,12 +73,12 @@ public static class NeedNotMet
             }
             if (there is null || there.To != address || there.InsidePort != need.Port)
             {
-                changes.Add(new AddForward(fact.Via[i], new(need.Protocol, need.Port, address, need.Port)));
+                changes.Add(new AddForward(fact.Via[i], new(need.Protocol, outside, address, need.Port)));
             }
         }
         if (changes.Count > 0)
         {
-            yield return Cures.Hopeful($"Forward port {need.Port} on {e.Names(fact.Via)}", changes);
+            yield return Cures.Hopeful($"Forward {NeedWords.Ports(need)} on {e.Names(fact.Via)}", changes);
         }
     }
 }

@@ -20,6 +20,9 @@ const habitWords: Record<string, [string, string]> = {
   checksLease: ["tries a leased address before using it", "uses a leased address untried"],
   answersAcross: ["answers on one side for its address on the other", "answers on each side for that side only"],
   checksReversePath: ["drops what comes from the wrong side", "takes packets from any side"],
+  answersPings: ["answers pings on its WAN side", "does not answer pings on its WAN side"],
+  forwardsOutside: ["its firewall forwards from WAN to WAN", "its firewall drops what goes from WAN to WAN"],
+  firewallWithoutNat: ["its firewall stays on while NAT is off", "its firewall goes off with NAT"],
   servesWhenAlone: [
     "its DHCP server switches itself on in access-point mode when it hears no other",
     "its DHCP server stays off in access-point mode",

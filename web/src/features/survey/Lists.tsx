@@ -145,7 +145,7 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
         {field(
           "needs",
           "Who, and what is asked of it",
-          "Recorder, outside 8000 · Printer, found · Study, calls · guests · name · telephone",
+          "Recorder, outside 8000 · Console, 3074 both · Printer, found · Study, calls · guests · name · telephone",
         )}
         <Box as="ul">
           {(view?.needs ?? []).map((n) => (
