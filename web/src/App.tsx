@@ -2,7 +2,8 @@ import { lazy, Suspense } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { JobsPage } from "./features/jobs/JobsPage";
 import { ServerGoneBar } from "./ui/ServerGoneBar";
-import { Trouble, Waiting } from "./ui/pieces";
+import { NotHere } from "./ui/NotHere";
+import { Waiting } from "./ui/pieces";
 
 const ShelfPage = lazy(() => import("./features/shelf/ShelfPage"));
 const JobPage = lazy(() => import("./features/job/JobPage"));
@@ -26,7 +27,7 @@ const router = createBrowserRouter([
       </Suspense>
     ),
   },
-  { path: "*", element: <Trouble what="There is nothing at this address." why="The list of jobs is at the start." /> },
+  { path: "*", element: <NotHere what="There is nothing at this address." /> },
 ]);
 
 export function App() {

@@ -187,7 +187,9 @@ internal sealed class Addresses(World world, Choices choices)
         return takers;
     }
 
-    /// <summary>Routers that answer a client for an address that they have on another side, or may; by the side that the client sees.</summary>
+    /// <summary>
+    /// Routers that answer a client for an address that they have on another side, or may; by the side that the client sees.
+    /// </summary>
     public IEnumerable<Interface> Across(Interface client, Ipv4Address address) =>
         world
             .Across(client.Segment)

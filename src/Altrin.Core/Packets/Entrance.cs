@@ -50,7 +50,9 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
         return at.Side == Side.Wan || LoopsBack(at, ref packet);
     }
 
-    /// <summary>Whether the router itself answers: everything on its LAN side, names for its guests, pings on its WAN side or not.</summary>
+    /// <summary>
+    /// Whether the router itself answers: everything on its LAN side, names for its guests, pings on its WAN side or not.
+    /// </summary>
     private bool Answers(Interface at, int port)
     {
         if (at.Side == Side.Lan || (at.Side == Side.Guest && port == 53))

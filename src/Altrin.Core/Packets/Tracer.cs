@@ -174,7 +174,7 @@ public sealed class Tracer
 
     /// <summary>
     /// A gateway that passes its public address on lies on the way out of what is behind it, and its LAN with it: many answer there and
-    /// some do not (common practice). Nobody knows before it is tried, unless a LAN that overlaps it hides it.
+    /// some do not (common practice). Which of them it is, is not known before it is tried, unless a LAN that overlaps it hides it.
     /// </summary>
     private Route BehindPassing(Interface from, Ipv4Address? target, Route way)
     {

@@ -1,8 +1,9 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { lazy, Suspense, useEffect, type ReactNode } from "react";
-import { Link, useParams, useSearchParams } from "react-router";
+import { useParams, useSearchParams } from "react-router";
 import { ErrorBoundary } from "../../ui/ErrorBoundary";
-import { Trouble, Waiting } from "../../ui/pieces";
+import { NotHere } from "../../ui/NotHere";
+import { Waiting } from "../../ui/pieces";
 import { JobHeader } from "./JobHeader";
 import { isStation, stationWords, type Station } from "./stations";
 import { useJob } from "../shared/useJob";
@@ -26,17 +27,10 @@ export default function JobPage() {
   }, [name]);
 
   if (!isStation(station)) {
-    return <Trouble what="A job has no such station." />;
+    return <NotHere what="This job has no such page." job={id} />;
   }
   if (tools.job.error && !tools.job.data) {
-    return (
-      <>
-        <Trouble what="This job cannot be opened." why={tools.job.error.message} again={() => void tools.job.refetch()} />
-        <Box m="4">
-          <Link to="/">All jobs</Link>
-        </Box>
-      </>
-    );
+    return <NotHere what="This job cannot be opened." why={tools.job.error.message} again={() => void tools.job.refetch()} />;
   }
   if (!tools.job.data) {
     return <Waiting what="Opening the job" />;
