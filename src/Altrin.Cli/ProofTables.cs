@@ -19,6 +19,7 @@ internal static class ProofTables
         {
             VerdictKind.WillNotWork => ("Will not work", "red"),
             VerdictKind.Works => ("Works", "yellow"),
+            VerdictKind.Empty => ("Empty", "grey"),
             _ => ("Sound", "green"),
         };
         console.MarkupLine($"[bold {colour}]{word}.[/] {Markup.Escape(proof.Verdict.Sentence)}");

@@ -18,10 +18,13 @@ public enum VerdictKind
 
     /// <summary>It could not be looked at.</summary>
     NotProven,
+
+    /// <summary>No device is in use and nothing is asked for: there is nothing to judge yet.</summary>
+    Empty,
 }
 
 /// <summary>The verdict on a design.</summary>
-/// <param name="Kind">Which of the three.</param>
+/// <param name="Kind">Which of them.</param>
 /// <param name="Sentence">One sentence that says what breaks, or that nothing does.</param>
 public sealed record Verdict(VerdictKind Kind, string Sentence)
 {
@@ -35,6 +38,16 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
         var accepted = stays == 0 ? "" : $"; {stays} accepted";
         if (findings.All(f => f.Severity != Severity.WillNotWork))
         {
+            var toKnow = findings.Count(f => f.Accepted is null);
+            if (sheet.Internet.Count == 0 && sheet.Needs.Count == 0)
+            {
+                return new(
+                    VerdictKind.Empty,
+                    toKnow > 0
+                        ? $"No device is in use yet; {Count(toKnow, "thing")} worth knowing{accepted}."
+                        : $"No device is in use yet{accepted}."
+                );
+            }
             var open =
                 sheet.Internet.Count(i => i.Answer.Kind == AnswerKind.Unknown)
                 + sheet.Needs.Count(n => n.Answer.Kind == AnswerKind.Unknown);
@@ -45,14 +58,12 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
                     $"Nothing is broken as far as is known; {Count(open, "answer")} {(open == 1 ? "is" : "are")} still open."
                 );
             }
-            var toKnow = findings.Count(f => f.Accepted is null);
             return toKnow > 0
-                    ? new(
-                        VerdictKind.Works,
-                        $"Every device reaches the internet and every need is met; {Count(toKnow, "thing")} worth knowing{accepted}."
-                    )
-                : sheet.Internet.Count > 0 ? new(VerdictKind.Sound, $"Every device reaches the internet and every need is met{accepted}.")
-                : new(VerdictKind.Sound, "Nothing is connected yet.");
+                ? new(
+                    VerdictKind.Works,
+                    $"Every device reaches the internet and every need is met; {Count(toKnow, "thing")} worth knowing{accepted}."
+                )
+                : new(VerdictKind.Sound, $"Every device reaches the internet and every need is met{accepted}.");
         }
         var without = sheet.Internet.Where(i => i.Answer.Kind == AnswerKind.No).Select(i => i.Device).ToList();
         var byLuck = sheet.Internet.Where(i => i.Answer.Kind == AnswerKind.Luck).Select(i => i.Device).ToList();

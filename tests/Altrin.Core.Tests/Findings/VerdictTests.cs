@@ -9,7 +9,9 @@ public sealed class VerdictTests
     public static TheoryData<Home, VerdictKind, string> Sentences =>
         new()
         {
-            { Home.New(), VerdictKind.Sound, "Nothing is connected yet." },
+            { Home.New(), VerdictKind.Empty, "No device is in use yet." },
+            { Home.New().Gateway(), VerdictKind.Empty, "No device is in use yet." },
+            { Home.WithGateway().Router("spare").Cable("gw/lan1", "spare/wan"), VerdictKind.Empty, "No device is in use yet." },
             { Home.WithGateway().Wired("a", "gw/lan1"), VerdictKind.Sound, "Every device reaches the internet and every need is met." },
             {
                 Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"),

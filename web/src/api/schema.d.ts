@@ -2846,7 +2846,7 @@ export interface components {
             sentence: string;
         };
         /** @enum {unknown} */
-        VerdictKind: "sound" | "works" | "willNotWork" | "notProven";
+        VerdictKind: "sound" | "works" | "willNotWork" | "notProven" | "empty";
         /** @enum {unknown} */
         WallKind: "unknown" | "light" | "brick" | "stone" | "concrete" | "glass" | "metal";
         /** @enum {unknown} */

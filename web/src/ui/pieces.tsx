@@ -43,17 +43,18 @@ const marks: Record<Level, { colour: string; word: string }> = {
   concern: { colour: "ochre", word: "Concern" },
   works: { colour: "ochre", word: "Works" },
   sound: { colour: "moss", word: "Sound" },
+  empty: { colour: "muted", word: "Empty" },
 };
 
 export const levelWord = (level: Level) => marks[level].word;
 export const levelColour = (level: Level) => marks[level].colour;
 
-/** Told by shape as well as by colour: an octagon stops, a triangle warns, a circle is sound. */
+/** Told by shape as well as by colour: an octagon stops, a triangle warns, a circle is sound, or has nothing to judge yet. */
 export function Mark({ level, number, size = 18 }: { level: Level; number?: number; size?: number }) {
   const shape =
     level === "willNotWork"
       ? "M6 1h8l5 5v8l-5 5H6l-5-5V6z"
-      : level === "sound"
+      : level === "sound" || level === "empty"
         ? "M10 1a9 9 0 1 0 0 18 9 9 0 0 0 0-18z"
         : "M10 1.5 19 18H1z";
   return (

@@ -19,7 +19,9 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
     plan:
       level === "notProven"
         ? { text: "open", colour: "ochre" }
-        : { text: open === 0 ? "nothing to settle" : `${open} to settle`, colour: open === 0 ? "moss" : "ochre" },
+        : level === "empty" && open === 0
+          ? { text: "no devices yet", colour: "muted" }
+          : { text: open === 0 ? "nothing to settle" : `${open} to settle`, colour: open === 0 ? "moss" : "ochre" },
     proof: { text: levelWord(level).toLowerCase(), colour: levelColour(level) },
   };
   return (
