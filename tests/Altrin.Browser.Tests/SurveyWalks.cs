@@ -146,7 +146,10 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
     {
         browser.OpenCopy(server.Address, "survey", "");
         browser.See("A plan is needed", Answer);
-        browser.Type("Who, and what is asked of it", "guests" + Keys.Enter);
+        browser.Type(
+            "Who, and what is asked: outside and a port, found, server, delay, online, calls; or guests, name, telephone",
+            "guests" + Keys.Enter
+        );
         browser.See("A network for guests kept apart");
         browser.Click("//nav[@aria-label='Stations']//a[starts-with(., 'Proof')]");
         browser.See("A network for guests kept apart");

@@ -144,8 +144,8 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
       <Group title="What the customer needs" count={site.needs.length}>
         {field(
           "needs",
-          "Who, and what is asked of it",
-          "Recorder, outside 8000 · Console, 3074 both · Printer, found · Study, calls · guests · name · telephone",
+          "Who, and what is asked: outside and a port, found, server, delay, online, calls; or guests, name, telephone",
+          "Recorder, outside 8000 · Console, 3074 both · Printer, found · guests",
         )}
         <Box as="ul">
           {(view?.needs ?? []).map((n) => (
