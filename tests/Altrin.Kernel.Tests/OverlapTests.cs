@@ -44,6 +44,7 @@ public sealed class OverlapTests : KernelTests
                     OnOverlap = OverlapHabit.CarriesOn,
                     ChecksReversePath = check ? Known.Yes : Known.No,
                     AnswersAcross = across ? Known.Yes : Known.No,
+                    ForwardsOutside = Known.Yes,
                 }
             )
             .Habits("gw", new() { AnswersAcross = Known.No })
