@@ -13,11 +13,7 @@ public sealed class ApiTests(RunningServer server) : IDisposable
 {
     private const string MakePoint = """{"setUp":"planned","changes":[{"kind":"setMode","box":"loft-router","mode":"accessPoint"}]}""";
 
-    // What says that it expects word before it sends its body waits for it, however long the machine takes.
-    private readonly HttpClient _http = new(new SocketsHttpHandler { Expect100ContinueTimeout = TimeSpan.FromMinutes(1) })
-    {
-        BaseAddress = server.Address,
-    };
+    private readonly HttpClient _http = server.PatientClient();
 
     public void Dispose() => _http.Dispose();
 

@@ -8,7 +8,7 @@ namespace Altrin.Web.Tests;
 public sealed class BadInputTests(RunningServer server) : IDisposable
 {
     private const string Planted = "plantedkazoo";
-    private readonly HttpClient _http = new() { BaseAddress = server.Address };
+    private readonly HttpClient _http = server.PatientClient();
 
     private static CancellationToken Cancel => TestContext.Current.CancellationToken;
 

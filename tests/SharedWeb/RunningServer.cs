@@ -21,6 +21,13 @@ public sealed class RunningServer : WebApplicationFactory<Program>
     public Uri Address { get; }
 
     /// <summary>
+    /// A client that waits for word before it sends a body for which it expects some, however long the machine takes: the server may
+    /// refuse a body by its length and close the connection.
+    /// </summary>
+    public HttpClient PatientClient() =>
+        new(new SocketsHttpHandler { Expect100ContinueTimeout = TimeSpan.FromMinutes(1) }) { BaseAddress = Address };
+
+    /// <summary>
     /// All that this server has logged, with every request that the client has sent so far: a request is logged after its answer is on the
     /// way, and before the next one of the same connection is begun.
     /// </summary>
