@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Altrin.Core.Addressing;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
@@ -7,21 +6,13 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Kernel.Tests;
 
-/// <summary>What the kernel shows, beside what Altrin says.</summary>
-/// <param name="Differences">Where they differ, one line each; the part before the colon names the fact.</param>
-/// <param name="Certain">How many facts were compared that Altrin is sure of.</param>
-/// <param name="Open">How many it leaves to luck, or does not know.</param>
-internal sealed record Compared(IReadOnlyList<string> Differences, int Certain, int Open);
-
 /// <summary>Compares every fact that can be measured.</summary>
 internal sealed class Comparison
 {
-    private readonly ConcurrentQueue<string> _differences = new();
+    private readonly Tally _tally = new();
     private readonly Built _built;
     private readonly Observation _seen;
     private readonly FactSheet _sheet;
-    private int _certain;
-    private int _open;
 
     private Comparison(Built built, Design design)
     {
@@ -60,36 +51,7 @@ internal sealed class Comparison
         // After the tables, since a box that pings is written down by hosts that would not ask for it.
         await comparison.Pings();
         comparison.HopsOfBoxes();
-        return new([.. comparison._differences.Order(StringComparer.Ordinal)], comparison._certain, comparison._open);
-    }
-
-    /// <summary>An answer against what was measured; a no is measured again, with more patience, before it counts against a yes.</summary>
-    private async Task Agree(string fact, Answer answer, Func<bool, Task<(bool So, string Shown)>> measure)
-    {
-        if (answer.Kind is AnswerKind.Luck or AnswerKind.Unknown)
-        {
-            Interlocked.Increment(ref _open);
-            return;
-        }
-        Interlocked.Increment(ref _certain);
-        var (so, shown) = await measure(false);
-        if (!so && answer.IsYes)
-        {
-            (so, shown) = await measure(true);
-        }
-        if (so != answer.IsYes)
-        {
-            _differences.Enqueue($"{fact}: Altrin says {answer.Kind} {answer.Why} but {shown}");
-        }
-    }
-
-    private void Same<T>(string fact, T said, T shown)
-    {
-        Interlocked.Increment(ref _certain);
-        if (!EqualityComparer<T>.Default.Equals(said, shown))
-        {
-            _differences.Enqueue($"{fact}: Altrin says {said} but the kernel shows {shown}");
-        }
+        return comparison._tally.Compared;
     }
 
     private void Leases()
@@ -100,12 +62,12 @@ internal sealed class Comparison
             // A box that woke and serves has a typed address from then on, and asks no one.
             if (!_built.Offers.TryGetValue(seat, out var heard))
             {
-                Same($"offers to {seat}", lease.Offers.Count, 0);
+                _tally.Same($"offers to {seat}", lease.Offers.Count, 0);
                 continue;
             }
             var said = Ordered(lease.Offers.Select(o => GuestId.BoxOf(o.Server) ?? o.Server));
             var shown = Ordered(heard.Select(h => h.From));
-            Same(
+            _tally.Same(
                 $"offers to {seat}",
                 said,
                 said == shown ? shown : Ordered(heard.Concat(_built.Lab.Clients.Offers(seat, TimeSpan.FromSeconds(3))).Select(h => h.From))
@@ -121,7 +83,7 @@ internal sealed class Comparison
                         )
                         .Any()
                     && _sheet.Overlaps.All(o => o.Router != lease.Owner);
-                Same($"lease of {seat}", races, false);
+                _tally.Same($"lease of {seat}", races, false);
                 continue;
             }
             var possible = lease.Offers.Any(o =>
@@ -130,7 +92,7 @@ internal sealed class Comparison
                 && o.Gateway == got.Gateway
                 && o.DnsServers.SequenceEqual(got.Names)
             );
-            Same(
+            _tally.Same(
                 $"lease of {seat}, {got.Address}/{got.PrefixLength} by {got.Server}, gateway {got.Gateway}, names {string.Join(' ', got.Names)}",
                 possible,
                 true
@@ -163,7 +125,7 @@ internal sealed class Comparison
                     continue;
                 }
                 var answers = Arp.Holders(_built.Lab, SeatOf(client.Owner, client.Side), group.Key, TimeSpan.FromMilliseconds(200));
-                Same($"holders of {group.Key} in {segment.Id}", certain.Contains(group.Key), answers.Count > 1);
+                _tally.Same($"holders of {group.Key} in {segment.Id}", certain.Contains(group.Key), answers.Count > 1);
             }
         }
     }
@@ -177,7 +139,7 @@ internal sealed class Comparison
             {
                 var port = Services.Port + owners.IndexOf(fact.Device);
                 var seen = "";
-                await Agree($"internet of {fact.Device}", fact.Packets, async patient =>
+                await _tally.Agree($"internet of {fact.Device}", fact.Packets, async patient =>
                 {
                     var answer = await _built.Connect(fact.Device, Provider.Host, port, patient);
                     seen = answer?.SeenAs ?? "";
@@ -185,13 +147,13 @@ internal sealed class Comparison
                 });
                 if (fact is { Packets.IsYes: true, Sure: true } && seen.Length > 0)
                 {
-                    Same($"address that the world sees of {fact.Device}", $"{Expected(fact)}", seen);
+                    _tally.Same($"address that the world sees of {fact.Device}", $"{Expected(fact)}", seen);
                 }
                 var names =
                     _built.Leases.TryGetValue(new(fact.Device, "eth0"), out var lease) ? lease.Names
                     : Design.SetUp.Devices.First(d => d.Device == fact.Device).Address is Fixed typed ? typed.DnsServers
                     : [];
-                await Agree($"names of {fact.Device}", fact.Names, async _ =>
+                await _tally.Agree($"names of {fact.Device}", fact.Names, async _ =>
                 {
                     var all = await Task.WhenAll(names.Select(n => _built.Resolves(fact.Device, n)));
                     return (all.Length > 0 && all.All(a => a), $"{all.Count(a => a)} of {all.Length} DNS servers answer");
@@ -201,7 +163,7 @@ internal sealed class Comparison
         var passed = watch.Sources(owners.Count);
         foreach (var fact in _sheet.Internet.Where(f => f.Packets.IsYes && f.Sure))
         {
-            Same(
+            _tally.Same(
                 $"translators of {fact.Device}",
                 string.Join(' ', fact.NatBy.Order(StringComparer.Ordinal)),
                 string.Join(
@@ -218,11 +180,11 @@ internal sealed class Comparison
             var route = _seen.Tracer.ToInternet(_seen.Network.Find(fact.Device, Side.Device)!);
             var hops = _built.Hops(fact.Device) is { } once && once.Count == route.Routers.Count + 2 ? once : _built.Hops(fact.Device);
             // Each router, the provider, and the host itself.
-            Same($"hops of {fact.Device} ({string.Join(' ', hops)})", route.Routers.Count + 2, hops.Count);
+            _tally.Same($"hops of {fact.Device} ({string.Join(' ', hops)})", route.Routers.Count + 2, hops.Count);
             // A router that has the answering one's address itself takes the answer for a forgery and drops it: the hop stays silent.
             foreach (var (router, hop) in route.Routers.Zip(hops).Where(h => h.Second != "*"))
             {
-                Same(
+                _tally.Same(
                     $"hop of {fact.Device} at {router} ({hop})",
                     _built.Lab.Hosts().Any(h => h.Seat.Owner == router && $"{_built.AddressOf(h.Seat)}" == hop),
                     true
@@ -241,7 +203,7 @@ internal sealed class Comparison
     {
         var pairs = Devices.SelectMany(a => Devices.Where(b => b != a).Select(b => (a, b)));
         await Task.WhenAll(
-            pairs.Select(pair => Agree($"reach from {pair.a} to {pair.b}", _seen.Reach(pair.a, pair.b)!.Answer, async patient =>
+            pairs.Select(pair => _tally.Agree($"reach from {pair.a} to {pair.b}", _seen.Reach(pair.a, pair.b)!.Answer, async patient =>
                 {
                     var answer = await _built.Connect(pair.a, _built.AddressOf(new(pair.b, "eth0")), Services.Port, patient);
                     return (answer?.Who == pair.b, answer is var (who, _) ? $"{who} answers" : "no host answers");
@@ -249,7 +211,7 @@ internal sealed class Comparison
         );
         await Task.WhenAll(
             _sheet.Management.SelectMany(page =>
-                page.From.Select(from => Agree($"page of {page.Box} from {from.Class}", from.Answer, async patient =>
+                page.From.Select(from => _tally.Agree($"page of {page.Box} from {from.Class}", from.Answer, async patient =>
                     {
                         var answer = await _built.Connect(from.Class, _built.AddressOf(new(page.Box, "lan")), Services.Port, patient);
                         return (answer?.Who == page.Box, answer is var (who, _) ? $"{who} answers" : "no host answers");
@@ -279,7 +241,7 @@ internal sealed class Comparison
                 .Where(t => t.From != PortRef.Street || t.Name != Lab.Internet)
         );
         await Task.WhenAll(
-            asked.Select(a => Agree($"ping from {a.From} to {a.Name}", Looking.To(_seen, a.From, a.Shown)!.Ping, async patient =>
+            asked.Select(a => _tally.Agree($"ping from {a.From} to {a.Name}", Looking.To(_seen, a.From, a.Shown)!.Ping, async patient =>
                 {
                     var back = await Services.Pings(_built.Lab, a.From, a.Real, TimeSpan.FromSeconds(patient ? 6 : 1.5));
                     return (back, back ? $"{a.Real} answers" : $"{a.Real} does not answer");
@@ -297,7 +259,7 @@ internal sealed class Comparison
                 continue;
             }
             var hops = _built.Hops(router) is { } once && once.Count == trace.Hops.Count ? once : _built.Hops(router);
-            Same($"hops of {router} ({string.Join(' ', hops)})", trace.Hops.Count, hops.Count);
+            _tally.Same($"hops of {router} ({string.Join(' ', hops)})", trace.Hops.Count, hops.Count);
         }
     }
 
@@ -315,10 +277,10 @@ internal sealed class Comparison
                     var (question, reply) = facts.TryGetValue((classes[from], classes[to]), out var fact)
                         ? (fact.Question, fact.Reply)
                         : (silent, silent);
-                    await Agree($"question of {from} at {to}", question, _ =>
+                    await _tally.Agree($"question of {from} at {to}", question, _ =>
                         Task.FromResult((_built.Asked(from, to), $"heard: {_built.Asked(from, to)}"))
                     );
-                    await Agree($"answer of {to} to {from}", reply, _ =>
+                    await _tally.Agree($"answer of {to} to {from}", reply, _ =>
                         Task.FromResult((back.Contains(to), $"answered: {back.Contains(to)}"))
                     );
                 }
@@ -328,7 +290,7 @@ internal sealed class Comparison
 
     private async Task Inward()
     {
-        await Task.WhenAll(_sheet.Inbound.Select(fact => Agree($"inbound {fact.Port} at {fact.Router}", fact.Answer, async patient =>
+        await Task.WhenAll(_sheet.Inbound.Select(fact => _tally.Agree($"inbound {fact.Port} at {fact.Router}", fact.Answer, async patient =>
                 {
                     var answer = await _built.Connect(
                         Lab.Internet,
@@ -344,7 +306,7 @@ internal sealed class Comparison
         foreach (var need in Design.Site.Needs.OfType<ReachFromOutside>().Where(n => n.Protocol == Protocol.Tcp))
         {
             var outward = _seen.Tracer.ToInternet(_seen.Network.Find(need.Device, Side.Device)!);
-            await Agree($"need {need.Id}", _sheet.Needs.Single(n => n.Need == need.Id).Answer, async patient =>
+            await _tally.Agree($"need {need.Id}", _sheet.Needs.Single(n => n.Need == need.Id).Answer, async patient =>
             {
                 var answer = await _built.Connect(Lab.Internet, Entry(outward, new(need.Device, "eth0")), need.Asked, patient);
                 return (answer?.Who == need.Device, answer is var (who, _) ? $"{who} answers" : "no host answers");
@@ -374,7 +336,7 @@ internal sealed class Comparison
                     // It came too late for a pool that is too small: that is luck, and here it lost.
                     continue;
                 }
-                Same(
+                _tally.Same(
                     $"table of {device}: {address} is {owner}",
                     view.Table.Any(n =>
                         n.Owner == owner && (n.Address is { } exact ? exact == address : n.From?.Contains(address) != false)
@@ -405,7 +367,7 @@ internal sealed class Comparison
                 // Of sides whose MAC address the design does not know nothing is said.
                 if (seen.Contains(mac))
                 {
-                    Same($"{mac} of {_built.Lab.Whose(mac)} is seen in {segment}", seen[mac].Contains(segment), true);
+                    _tally.Same($"{mac} of {_built.Lab.Whose(mac)} is seen in {segment}", seen[mac].Contains(segment), true);
                 }
             }
         }

@@ -25,7 +25,7 @@ internal sealed class Firewall(World world, Trail trail)
         var on = router.Nat ? Known.Yes : world.HabitsOf(at.Owner).FirewallWithoutNat;
         var (drops, which) =
             onto.IsInner ? (on, "lets in while its NAT is off")
-            : on == Known.Yes ? (Opposite(world.HabitsOf(at.Owner).ForwardsOutside), "forwards from its WAN side to its WAN side")
+            : on == Known.Yes ? (Knowing.Not(world.HabitsOf(at.Owner).ForwardsOutside), "forwards from its WAN side to its WAN side")
             : (on, "forwards from its WAN side while its NAT is off");
         if (drops == Known.Unknown)
         {
@@ -46,12 +46,4 @@ internal sealed class Firewall(World world, Trail trail)
                 at.Owner
             );
     }
-
-    private static Known Opposite(Known known) =>
-        known switch
-        {
-            Known.Yes => Known.No,
-            Known.No => Known.Yes,
-            _ => Known.Unknown,
-        };
 }

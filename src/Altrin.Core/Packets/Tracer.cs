@@ -198,7 +198,7 @@ public sealed class Tracer
         return way with { Answer = Answer.NotKnown(Cause.Of(CauseCodes.PassThroughCutsOff, what, lan.Owner)) };
     }
 
-    /// <summary>Whoever is leased the address that a router sends a ping on to may answer it.</summary>
+    /// <summary>The host that is leased the address to which a router sends a ping on may answer it.</summary>
     private Walk Ping(Choices choices) => new(_world, choices) { IsPing = true, Aims = _world.Network.Interfaces };
 
     /// <summary>The side at which the world sees a host.</summary>

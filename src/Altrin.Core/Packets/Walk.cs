@@ -37,6 +37,8 @@ internal sealed class Walk(World world, Choices choices)
     /// <summary>Hosts at whom forwards on the way are meant to aim.</summary>
     public IReadOnlyCollection<Interface> Aims { get; init; } = [];
 
+    private Departure Start => new(world, choices, _addresses, _trail);
+
     private ProviderEdge Edge => _edge ??= new(world, _addresses, _trail);
 
     /// <summary>A connection from a host to any host of the internet.</summary>
@@ -59,8 +61,8 @@ internal sealed class Walk(World world, Choices choices)
     {
         if (
             _addresses.Of(to) is { } address
-            && Begin(ref from, address, null, 0, out var packet)
-            && (Itself(from, address) ?? Carry(from, ref packet, false)) is { } at
+            && Start.Begin(ref from, address, null, 0, out var packet)
+            && (Start.Itself(from, address) ?? Carry(from, ref packet, false)) is { } at
             && at.Owner != to.Owner
         )
         {
@@ -75,7 +77,7 @@ internal sealed class Walk(World world, Choices choices)
     /// <summary>A question to a DNS server. Answers at whom it arrives.</summary>
     public (Answer Answer, Interface? At) Ask(Interface from, Ipv4Address server)
     {
-        if (!Begin(ref from, server, Protocol.Udp, 53, out var packet))
+        if (!Start.Begin(ref from, server, Protocol.Udp, 53, out var packet))
         {
             return (End(from).Item1, null);
         }
@@ -141,10 +143,10 @@ internal sealed class Walk(World world, Choices choices)
 
     private (Answer, Route) Connect(Interface from, Ipv4Address target, Interface? goal, Protocol? protocol, int port)
     {
-        if (Begin(ref from, target, protocol, port, out var packet))
+        if (Start.Begin(ref from, target, protocol, port, out var packet))
         {
             // A packet for one's own address never leaves the host.
-            var at = Itself(from, target) ?? Carry(from, ref packet, false);
+            var at = Start.Itself(from, target) ?? Carry(from, ref packet, false);
             if (at?.Owner == from.Owner && goal is not null && goal.Owner != from.Owner && goal.Segment == at.Segment)
             {
                 Stop(from.Owner, _addresses.Clash(target, [at, goal])[0]);
@@ -163,46 +165,6 @@ internal sealed class Walk(World world, Choices choices)
             }
         }
         return End(from);
-    }
-
-    /// <summary>
-    /// The packet as it leaves a host. A router's own packets leave by the side that leads to their target, with the address of that
-    /// side (RFC 1122, section 3.3.4.3, from memory): that side is then the one it begins at.
-    /// </summary>
-    private bool Begin(ref Interface from, Ipv4Address target, Protocol? protocol, int port, out Packet packet)
-    {
-        packet = default;
-        var routes = world.Network.Router(from.Owner) is not null;
-        if (routes && (from.Side != Side.Wan || from.Linked))
-        {
-            if ((Itself(from, target) ?? Onto(from, target, false)?.Out) is not { } side)
-            {
-                _trail.Segments.Add(from.Segment);
-                return false;
-            }
-            from = side;
-        }
-        _trail.Segments.Add(from.Segment);
-        if (!from.Linked && (!routes || from.Side == Side.Wan))
-        {
-            var (cause, owner) = (world.Unlinked(from), from.Owner);
-            var keyOpen =
-                cause.Code is CauseCodes.WifiNotJoined or CauseCodes.UplinkNotJoined
-                && (
-                    world.Network.Refusals.Any(r => r.Device == owner && r.Why == RefusalReason.PasswordNotKnown)
-                    || world.Network.Unjoined.Any(r => r.Box == owner && r.Why == RefusalReason.PasswordNotKnown)
-                );
-            (keyOpen ? _trail.Open : _trail.Wrong).Add(cause);
-            _trail.StopsAt(owner);
-            return false;
-        }
-        if (_addresses.Of(from) is not { } own)
-        {
-            Stop(from.Owner, world.NoAddress(from));
-            return false;
-        }
-        packet = new(own, target, protocol, port);
-        return true;
     }
 
     /// <summary>The answer on its way back; false where it does not arrive, or not as an answer.</summary>
@@ -309,7 +271,7 @@ internal sealed class Walk(World world, Choices choices)
             return world.Internet;
         }
         if (
-            (own ? Onto(at, packet.Target, answer) : new Lookup(world, choices, _addresses).At(at, packet.Target, answer, Stop))
+            (own ? Start.Onto(at, packet.Target, answer) : new Lookup(world, choices, _addresses).At(at, packet.Target, answer, Stop))
             is not { } hop
         )
         {
@@ -345,24 +307,6 @@ internal sealed class Walk(World world, Choices choices)
         }
         return Edge.Refuses(hop, at, packet, answer) is { } refused ? Stop(refused.By, refused.Why) : Handed(hop, packet, answer);
     }
-
-    /// <summary>
-    /// The side by which a host has an address itself, so that a packet for it never leaves the host; a router that moved its LAN out of
-    /// the way does not have that address any more.
-    /// </summary>
-    private Interface? Itself(Interface from, Ipv4Address target) =>
-        _addresses.Receiver(from, target) is { } side && !(side.IsInner && new Lookup(world, choices, _addresses).HasMoved(from.Owner))
-            ? side
-            : null;
-
-    /// <summary>Where a host sends a packet of its own; a router asks as from its WAN side, whichever side it then takes.</summary>
-    private Hop? Onto(Interface from, Ipv4Address target, bool answer) =>
-        new Lookup(world, choices, _addresses).At(
-            (world.Network.Router(from.Owner) is null ? null : world.Network.Find(from.Owner, Side.Wan)) ?? from,
-            target,
-            answer,
-            Stop
-        );
 
     /// <summary>Whether the rest of the way is the same as the router's own to the internet.</summary>
     private bool HandsOn(Interface at, RouterMode router, Packet packet) =>

@@ -9,7 +9,7 @@ internal sealed class World
 {
     private readonly ILookup<string, Interface> _sides;
     private readonly Dictionary<string, BoxHabits> _habits;
-    private readonly ILookup<string, Interface> _across;
+    private readonly ILookup<string, (Interface At, IReadOnlyList<Interface> Others)> _across;
     private readonly Dictionary<string, OverlapFact> _overlaps;
     private readonly Dictionary<string, IReadOnlyList<(Subnet Narrow, Cause Why)>> _splits = new(StringComparer.Ordinal);
 
@@ -19,8 +19,12 @@ internal sealed class World
         _sides = network.Interfaces.ToLookup(i => i.Owner, StringComparer.Ordinal);
         _habits = network.Design.Site.Boxes.ToDictionary(b => b.Id, b => b.Profile.Habits, StringComparer.Ordinal);
         _across = network
-            .Interfaces.Where(i => (i.IsInner || i is { Side: Side.Wan, Linked: true }) && HabitsOf(i.Owner).AnswersAcross != Known.No)
-            .ToLookup(i => i.Segment, StringComparer.Ordinal);
+            .Interfaces.Where(i => HasAddress(i) && HabitsOf(i.Owner).AnswersAcross != Known.No)
+            .Select(i =>
+                (At: i, Others: (IReadOnlyList<Interface>)[.. _sides[i.Owner].Where(o => o.Segment != i.Segment && HasAddress(o))])
+            )
+            .Where(a => a.Others.Count > 0)
+            .ToLookup(a => a.At.Segment, StringComparer.Ordinal);
         _overlaps = network
             .Interfaces.Where(i => i.Side == Side.Wan)
             .Select(OverlapOf)
@@ -61,9 +65,10 @@ internal sealed class World
     /// <summary>
     /// Sides in a segment of routers that answer there for the addresses of their other sides, or may; each with those other sides.
     /// </summary>
-    public IEnumerable<(Interface At, IEnumerable<Interface> Others)> Across(string segment) =>
-        _across[segment]
-            .Select(i => (i, _sides[i.Owner].Where(o => o.Segment != segment && (o.IsInner || o is { Side: Side.Wan, Linked: true }))));
+    public IEnumerable<(Interface At, IReadOnlyList<Interface> Others)> Across(string segment) => _across[segment];
+
+    /// <summary>Whether a router's side may hold an address: its inner sides always do, its WAN side while it has a link.</summary>
+    private static bool HasAddress(Interface side) => side.IsInner || side is { Side: Side.Wan, Linked: true };
 
     /// <summary>Ports that a box keeps for itself.</summary>
     public IReadOnlyList<int> KeptPorts(string box) => Network.Design.Box(box)?.Profile.KeptPorts ?? [];

@@ -51,7 +51,7 @@ public static class GatewayWays
         string[] passed =
         [
             .. hasWifi ? Perhaps(habits.WifiOffWhilePassing, "its Wi-Fi") : [],
-            .. Perhaps(Not(habits.KeepsOthers), "the internet on its other ports"),
+            .. Perhaps(Knowing.Not(habits.KeepsOthers), "the internet on its other ports"),
             .. Services(),
         ];
         return
@@ -85,14 +85,6 @@ public static class GatewayWays
     }
 
     private static Known Has(bool can) => can ? Known.Yes : Known.No;
-
-    private static Known Not(Known known) =>
-        known switch
-        {
-            Known.Yes => Known.No,
-            Known.No => Known.Yes,
-            _ => Known.Unknown,
-        };
 
     private static string[] Perhaps(Known lost, string what) =>
         lost switch

@@ -12,3 +12,16 @@ public enum Known
     /// <summary>It is not so.</summary>
     No,
 }
+
+/// <summary>Works with what may not be known.</summary>
+public static class Knowing
+{
+    /// <summary>Whether the opposite is so.</summary>
+    public static Known Not(Known known) =>
+        known switch
+        {
+            Known.Yes => Known.No,
+            Known.No => Known.Yes,
+            _ => Known.Unknown,
+        };
+}
