@@ -302,7 +302,7 @@ public static class SurveyTables
         HostAddress setting = address is { } own ? QuickDevice.Typed(home.Site, own) : new Automatic();
         if (there is null)
         {
-            var added = new AddDevice(device, setting, row["link"] is { } link ? link != Wifi : null).ApplyTo(home, shelf);
+            var added = new AddDevice(device, setting, LinkSaid(row["link"])).ApplyTo(home, shelf);
             return added.Then(h => Linked(h, h.Site.Devices[^1].Id, row["link"]));
         }
         var corrected = new SetDevice(there.Id, Partial<Device>.Between(there, device))
@@ -315,6 +315,10 @@ public static class SurveyTables
             );
         return corrected.Then(h => Linked(h, device.Id, row["link"]));
     }
+
+    /// <summary>What a row says of how a new device is connected: its port is looked at once it is noted.</summary>
+    private static Connection LinkSaid(string? link) =>
+        link is null ? Connection.NotSaid : Connection.Only(link == Wifi ? ConnectedBy.Radio : ConnectedBy.Cable);
 
     /// <summary>A device plugged into the port that its row names; which Wi-Fi it joins is chosen on the page.</summary>
     private static Parsed<HomeFile> Linked(HomeFile home, string device, string? link)

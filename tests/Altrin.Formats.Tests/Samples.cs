@@ -15,4 +15,7 @@ internal static class Samples
         DesignFile.Read(Text(name)) is { Value: { } home } ? home : throw new InvalidDataException(name);
 
     public static string Document(string name) => File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "docs", name));
+
+    /// <summary>A source file of the page.</summary>
+    public static string Page(string name) => File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "page", name));
 }

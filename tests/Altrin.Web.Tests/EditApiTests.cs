@@ -114,7 +114,7 @@ public sealed class EditApiTests(RunningServer server) : IDisposable
         var before = (long)(await _http.GetFromJsonAsync<JsonObject>(job, Cancel))!["revision"]!;
         var added = await Post(
             $"{job}/corrections",
-            """{"setUp":"found","corrections":[{"kind":"addDevice","device":{"id":"","name":"New tablet","kind":"tablet","mac":null},"address":{"kind":"automatic"},"byCable":true}]}""",
+            """{"setUp":"found","corrections":[{"kind":"addDevice","device":{"id":"","name":"New tablet","kind":"tablet","mac":null},"address":{"kind":"automatic"},"connection":{"by":"cable","to":null,"port":null}}]}""",
             1,
             null
         );

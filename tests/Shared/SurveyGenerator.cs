@@ -209,6 +209,8 @@ public static class SurveyGenerator
                     _ => null,
                 },
                 Place = Coin() ? Place() : null,
+                Mode = dice.Next(4) == 0 ? (ModeKind)dice.Next(7) : null,
+                Connection = Connected(),
             },
             3 => new SetBox(
                 Box(),
@@ -220,12 +222,7 @@ public static class SurveyGenerator
             5 => new AddDevice(
                 new("", $"Thing {dice.Next(30)}", (DeviceKind)dice.Next(11), null) { Place = Coin() ? Place() : null },
                 Coin() ? new Automatic() : new Fixed(Home.Own("192.168.8.77/24"), null, []),
-                dice.Next(3) switch
-                {
-                    0 => true,
-                    1 => false,
-                    _ => null,
-                }
+                Connected()
             ),
             6 => new SetDevice(
                 Device(),
@@ -335,6 +332,17 @@ public static class SurveyGenerator
                         .Select(m => KeyValuePair.Create(m, typeof(T).GetProperty(m)!.GetValue(value)))
                 );
         bool Coin() => dice.Next(2) == 0;
+        Connection Connected() =>
+            new(
+                dice.Next(3) == 0 ? null : (ConnectedBy)dice.Next(2),
+                dice.Next(3) switch
+                {
+                    0 => Box(),
+                    1 => PortRef.Street,
+                    _ => null,
+                },
+                dice.Next(4) == 0 ? "2" : null
+            );
         string Box() => site.Boxes.Count > 0 ? site.Boxes[dice.Next(site.Boxes.Count)].Id : "none";
         string Device() => site.Devices.Count > 0 ? site.Devices[dice.Next(site.Devices.Count)].Id : "none";
         string Place() => site.Places.Count > 0 ? site.Places[dice.Next(site.Places.Count)].Id : "none";

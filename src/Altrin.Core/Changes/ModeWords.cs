@@ -19,6 +19,21 @@ public static class ModeWords
             _ => throw new ArgumentOutOfRangeException(nameof(mode)),
         };
 
+    /// <summary>The mode that a word of the trade means; null where it means none.</summary>
+    public static ModeKind? Read(string text) =>
+        text.Trim().ToLowerInvariant() switch
+        {
+            "ap" => ModeKind.AccessPoint,
+            "bridge mode" => ModeKind.Bridge,
+            "extender" or "booster" => ModeKind.Repeater,
+            "client" or "client bridge" => ModeKind.WirelessBridge,
+            "node" or "mesh satellite" or "mesh node" => ModeKind.Satellite,
+            var word => Enum.GetValues<ModeKind>()
+                .Where(m => word == Of(m) || word == WithArticle(m))
+                .Select(m => (ModeKind?)m)
+                .FirstOrDefault(),
+        };
+
     /// <summary>The same with its article.</summary>
     public static string WithArticle(ModeKind mode) => mode == ModeKind.AccessPoint ? "an access point" : $"a {Of(mode)}";
 }

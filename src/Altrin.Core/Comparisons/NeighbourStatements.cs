@@ -165,21 +165,21 @@ internal static class NeighbourStatements
                         new AddDevice(
                             new("", called, near.Name is null ? DeviceKind.Other : QuickDevice.KindOf(called), mac),
                             new Automatic(),
-                            ByCable(site, near)
+                            Seen(site, near)
                         ),
                     ],
         };
     }
 
     /// <summary>
-    /// Whether a new device hangs on a cable; null where the list does not say, or its cable may be that of an access point.
+    /// How a new device is connected; not said where the list does not say, or where its cable may be that of an access point.
     /// </summary>
-    private static bool? ByCable(Site site, NeighbourRead near) =>
+    private static Connection Seen(Site site, NeighbourRead near) =>
         near.Link switch
         {
-            { ByCable: false } => false,
-            { ByCable: true } when site.Boxes.Count(b => b.Profile.Radios.Count > 0) <= 1 => true,
-            _ => null,
+            { ByCable: false } => Connection.Only(ConnectedBy.Radio),
+            { ByCable: true } when site.Boxes.Count(b => b.Profile.Radios.Count > 0) <= 1 => Connection.Only(ConnectedBy.Cable),
+            _ => Connection.NotSaid,
         };
 
     /// <summary>

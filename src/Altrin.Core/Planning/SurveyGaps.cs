@@ -58,17 +58,22 @@ public static class SurveyGaps
                 )
             );
         }
+        gaps.AddRange(Unconnected(found));
         gaps.AddRange(
-            site.Boxes.Where(b => b.Mac is null && b.Profile.Modes.Any(m => m != ModeKind.Switch))
-                .Select(b => new SurveyGap(
-                    b.Id,
-                    $"The MAC address of {b.Name} is not read.",
-                    "It stands on the label; the box is found again by it after a change of mode."
-                ))
+            Together(
+                [.. site.Boxes.Where(b => b.Mac is null && b.Profile.Modes.Any(m => m != ModeKind.Switch))],
+                one => $"The MAC address of {one} is not read.",
+                all => $"The MAC addresses of {all} are not read.",
+                "It stands on the label; the box is found again by it after a change of mode."
+            )
         );
         gaps.AddRange(
-            site.Boxes.Where(b => b.FactoryAddress is null && b.Profile.Modes.Contains(ModeKind.Router))
-                .Select(b => new SurveyGap(b.Id, $"The address of {b.Name} after a reset is not known.", "It stands on the label."))
+            Together(
+                [.. site.Boxes.Where(b => b.FactoryAddress is null && b.Profile.Modes.Contains(ModeKind.Router))],
+                one => $"The address of {one} after a reset is not known.",
+                all => $"The addresses of {all} after a reset are not known.",
+                "It stands on the label."
+            )
         );
         if (site.Places.Count == 0)
         {
@@ -97,5 +102,44 @@ public static class SurveyGaps
             );
         }
         return gaps;
+    }
+
+    /// <summary>One gap for all boxes that lack the same; it leads to the first of them.</summary>
+    private static IEnumerable<SurveyGap> Together(
+        IReadOnlyList<Box> boxes,
+        Func<string, string> one,
+        Func<string, string> all,
+        string how
+    ) =>
+        boxes switch
+        {
+            [] => [],
+            [var alone] => [new(alone.Id, one(alone.Name), how)],
+            _ => [new(boxes[0].Id, all($"{string.Join(", ", boxes.SkipLast(1).Select(b => b.Name))} and {boxes[^1].Name}"), how)],
+        };
+
+    /// <summary>What is in use and joins nothing: nobody said yet how it is connected.</summary>
+    private static IEnumerable<SurveyGap> Unconnected(Design found)
+    {
+        var wired = found.SetUp.Cables.SelectMany(c => new[] { c.A.Owner, c.B.Owner }).ToHashSet(StringComparer.Ordinal);
+        var boxes = found
+            .SetUp.Boxes.Where(b =>
+                b.Mode switch
+                {
+                    SatelliteMode node => node.Main == b.Box,
+                    { Joins: { } link } => link.Box == b.Box,
+                    _ => true,
+                }
+            )
+            .Select(b => b.Box);
+        var devices = found.SetUp.Devices.Where(d => d.Wifi is null).Select(d => d.Device);
+        return boxes
+            .Concat(devices)
+            .Where(id => !wired.Contains(id))
+            .Select(id => new SurveyGap(
+                id,
+                $"How {found.NameOf(id)} is connected is not noted.",
+                "Follow its cable, or read on its page which Wi-Fi it joins."
+            ));
     }
 }

@@ -6,7 +6,7 @@ namespace Altrin.Core.Surveys;
 
 /// <summary>
 /// Notes a piece of gear by its kind on the shelf. A gateway is taken to be in use at the line; anything else is not in use until it
-/// is said to be in use.
+/// is said to be in use, or how it is set or connected is said.
 /// </summary>
 /// <param name="Name">What the installer calls it.</param>
 /// <param name="ShelfId">Its kind.</param>
@@ -32,6 +32,12 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
 
     /// <summary>Whether it is in use; null for what is usual of its kind.</summary>
     public bool? InUse { get; init; }
+
+    /// <summary>What it is set to; null for the first mode in which it connects as was said.</summary>
+    public ModeKind? Mode { get; init; }
+
+    /// <summary>How it is connected.</summary>
+    public Connection Connection { get; init; } = Connection.NotSaid;
 
     /// <inheritdoc/>
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
@@ -61,14 +67,17 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
             Label = Label,
             Place = Place,
         };
-        var isHandOff = home.Site.Service.HandOff is null && profile.Kind == BoxKind.Gateway;
+        var isHandOff =
+            home.Site.Service.HandOff is null && InUse != false && (profile.Kind == BoxKind.Gateway || Connection.To == PortRef.Street);
         var site = home.Site with
         {
             Boxes = [.. home.Site.Boxes, box],
             Service = isHandOff ? home.Site.Service with { HandOff = box.Id } : home.Site.Service,
         };
         var noted = home.With(site);
-        return InUse ?? isHandOff ? noted.InEach(d => FirstUse.Of(d, box, Place)) : noted;
+        return InUse ?? (isHandOff || Mode is not null || Connection != Connection.NotSaid)
+            ? noted.InEach(d => FirstUse.Of(d, box, Place, Mode, Connection), d => FirstUse.Of(d, box, Place, Mode, Connection.NotSaid))
+            : noted;
     }
 
     /// <inheritdoc/>
@@ -83,7 +92,7 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
             new(Setting.Box, id),
             new(Setting.InUse, id),
             new(Setting.Service, "", nameof(ServiceFacts.HandOff)),
-            .. Given.NewCables(home, ApplyTo(home, shelf)),
+            .. Given.Connected(home, ApplyTo(home, shelf)),
         ];
     }
 }

@@ -7,8 +7,8 @@ namespace Altrin.Core.Surveys;
 /// <summary>Notes a device of the customer, and how it hangs in the network today.</summary>
 /// <param name="Device">The device; an empty id is made of its name.</param>
 /// <param name="Address">How it comes by its address.</param>
-/// <param name="ByCable">Whether it hangs on a cable; null where that was not said: it is then put on the Wi-Fi where there is one.</param>
-public sealed record AddDevice(Device Device, HostAddress Address, bool? ByCable) : Correction
+/// <param name="Connection">How it is connected; where that was not said, it is put on the Wi-Fi of its building where there is one.</param>
+public sealed record AddDevice(Device Device, HostAddress Address, Connection Connection) : Correction
 {
     /// <inheritdoc/>
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
@@ -27,7 +27,11 @@ public sealed record AddDevice(Device Device, HostAddress Address, bool? ByCable
             )
                 is { } wrong
             ? Parsed<HomeFile>.Fail(wrong)
-            : home.With(home.Site with { Devices = [.. home.Site.Devices, device] }).InEach(d => FirstUse.Of(d, device, Address, ByCable));
+            : home.With(home.Site with { Devices = [.. home.Site.Devices, device] })
+                .InEach(
+                    d => FirstUse.Of(d, device, Address, Connection),
+                    d => FirstUse.Of(d, device, Address, new(Connection.Said, null, null))
+                );
     }
 
     /// <inheritdoc/>
@@ -37,6 +41,6 @@ public sealed record AddDevice(Device Device, HostAddress Address, bool? ByCable
     public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf)
     {
         var id = Device.Id.Length > 0 ? Device.Id : Slugs.Of(Device.Name, home.Site.Uses, "device");
-        return [new(Setting.Device, id), new(Setting.InUse, id), .. Given.NewCables(home, ApplyTo(home, shelf))];
+        return [new(Setting.Device, id), new(Setting.InUse, id), .. Given.Connected(home, ApplyTo(home, shelf))];
     }
 }

@@ -81,14 +81,30 @@ internal static class Given
                 : null
         );
 
-    /// <summary>The cables that a correction plugs in, as touches.</summary>
-    public static IEnumerable<Touch> NewCables(HomeFile before, Parsed<HomeFile> after) =>
-        !after.Ok
-            ? []
-            : after
-                .Value.SetUps.SelectMany(s => s.Cables.Where(c => before.SetUps.First(b => b.Name == s.Name).Cables.All(b => b.Id != c.Id)))
-                .Select(c => new Touch(Setting.Plugged, c.Id))
-                .Distinct();
+    /// <summary>
+    /// What a correction connects, as touches: the cables that it plugs in, and what was waiting for a box that comes with it.
+    /// </summary>
+    public static IEnumerable<Touch> Connected(HomeFile before, Parsed<HomeFile> after) =>
+        !after.Ok ? [] : after.Value.SetUps.SelectMany(s => Connected(before.SetUps.First(b => b.Name == s.Name), s)).Distinct();
+
+    private static IEnumerable<Touch> Connected(SetUp before, SetUp after)
+    {
+        var (cables, devices) = (before.Cables.Select(c => c.Id).ToHashSet(), before.Devices.ToDictionary(d => d.Device));
+        var boxes = before.Boxes.ToDictionary(b => b.Box);
+        return
+        [
+            .. after.Cables.Where(c => !cables.Contains(c.Id)).Select(c => new Touch(Setting.Plugged, c.Id)),
+            .. after
+                .Devices.Where(d => devices.TryGetValue(d.Device, out var was) && was.Wifi != d.Wifi)
+                .Select(d => new Touch(Setting.DeviceWifi, d.Device)),
+            .. after
+                .Boxes.Where(b => boxes.TryGetValue(b.Box, out var was) && was.Mode.Joins != b.Mode.Joins)
+                .Select(b => new Touch(Setting.Uplink, b.Box)),
+            .. after
+                .Boxes.Where(b => boxes.TryGetValue(b.Box, out var was) && b.Mode is SatelliteMode node && !node.Equals(was.Mode))
+                .Select(b => new Touch(Setting.Satellite, b.Box)),
+        ];
+    }
 
     /// <summary>A list with one item exchanged for its successor of the same id, or added at its end.</summary>
     public static IReadOnlyList<T> With<T>(IReadOnlyList<T> items, T item, Func<T, string> id) =>
@@ -120,6 +136,29 @@ internal static class Given
 
     /// <summary>The home with another site.</summary>
     public static HomeFile With(this HomeFile home, Site site) => home with { Site = site };
+
+    /// <summary>
+    /// The home with each set-up altered, or why what was found cannot be so; a set-up in which the edit cannot be made takes another
+    /// one instead, and stays as it is where that cannot be made either.
+    /// </summary>
+    public static Parsed<HomeFile> InEach(this HomeFile home, Func<Design, Parsed<SetUp>> edit, Func<Design, Parsed<SetUp>> orElse)
+    {
+        var found = home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost;
+        var edited = home.SetUps.Select(s => (SetUp: s, Done: edit(new(home.Site, s)))).ToList();
+        return edited.Find(e => e.SetUp == found).Done is { Ok: false, Error: var wrong }
+            ? Parsed<HomeFile>.Fail(wrong)
+            : home with
+            {
+                SetUps =
+                [
+                    .. edited.Select(e =>
+                        e.Done.Ok ? e.Done.Value
+                        : orElse(new(home.Site, e.SetUp)) is { Ok: true } other ? other.Value
+                        : e.SetUp
+                    ),
+                ],
+            };
+    }
 
     /// <summary>The home with each set-up altered.</summary>
     public static HomeFile InEach(this HomeFile home, Func<Design, SetUp> edit) =>

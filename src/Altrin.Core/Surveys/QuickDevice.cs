@@ -6,6 +6,9 @@ namespace Altrin.Core.Surveys;
 /// <summary>"Printer, study, cable, 192.168.8.50".</summary>
 public static class QuickDevice
 {
+    private const string Expected =
+        $"a place, wifi, {QuickConnection.Expected}, a band such as 2.4, a MAC address, an address, or what it is may stand here";
+
     /// <summary>Words by which a device is known; the first that fits counts.</summary>
     private static readonly (string Word, DeviceKind Kind)[] Kinds =
     [
@@ -68,10 +71,9 @@ public static class QuickDevice
         }
         var device = new Device("", name, KindOf(name), null);
         HostAddress address = new Automatic();
-        bool? cable = null;
+        var (connection, room) = (new QuickConnection(home.Site), new QuickRoom(home.Site));
         var bands = new List<RadioBand>();
-        words.Rest(
-            "a place, cable or wifi, a band such as 2.4, a MAC address, an address, or what it is may stand here",
+        var unread = words.Unread(
             text =>
                 QuickWords.Mac(text) is not { } read ? null
                 : !read.Ok ? Parsed<string>.Fail(read.Error)
@@ -85,24 +87,28 @@ public static class QuickDevice
                 : !read.Ok ? Parsed<string>.Fail(read.Error)
                 : QuickGear.Then(() => address = Typed(home.Site, read.Value), "typed address"),
             text =>
-                QuickWords.Is(text, "cable", "wired", "cabled") ? QuickGear.Then(() => cable = true, "on a cable")
-                : QuickWords.Is(text, "wifi", "wi-fi", "wireless") ? QuickGear.Then(() => cable = false, "on Wi-Fi")
-                : null,
-            text =>
                 QuickWords.Is(text, "fixed") ? Parsed<string>.Fail("A fixed address is typed as it is, such as 192.168.8.50.")
                 : QuickWords.Is(text, "automatic") ? QuickWords.Means("asks for its address")
                 : null,
-            text =>
-                QuickWords.PlaceIn(home.Site, text) is { } place
-                    ? QuickGear.Then(() => device = device with { Place = place.Id }, $"in {place.Name}")
-                    : null,
+            text => connection.Read(QuickWords.Is(text, "wifi", "wi-fi") ? "by wifi" : text),
+            room.Read,
             text =>
                 KindOf(text) is not DeviceKind.Other and var kind
                     ? QuickGear.Then(() => device = device with { Kind = kind }, "what it is")
                     : null
         );
-        device = device with { Bands = [.. bands.Distinct().Order()], HasSocket = cable == true ? Known.Yes : Known.Unknown };
-        return words.Error is not null ? null : [new AddDevice(device, address, cable)];
+        foreach (var part in unread)
+        {
+            words.Strange(part, Expected);
+            QuickRoom.Offer(words, part);
+        }
+        device = device with
+        {
+            Bands = [.. bands.Distinct().Order()],
+            HasSocket = connection.Said.Said == ConnectedBy.Cable ? Known.Yes : Known.Unknown,
+            Place = room.Place,
+        };
+        return words.Error is not null ? null : [.. room.Making(), new AddDevice(device, address, connection.Said)];
     }
 
     /// <summary>

@@ -1,4 +1,3 @@
-using Altrin.Core.Addressing;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Surveys;
@@ -32,7 +31,19 @@ public sealed record QuickPart(string Text, string? Means);
 /// <param name="Parts">Its parts, in order.</param>
 /// <param name="Error">Why it cannot be taken; null where it can.</param>
 /// <param name="Column">Where the error is, counted in characters from 1; null where there is none.</param>
-public sealed record QuickLine(int Line, IReadOnlyList<QuickPart> Parts, string? Error, int? Column);
+public sealed record QuickLine(int Line, IReadOnlyList<QuickPart> Parts, string? Error, int? Column)
+{
+    /// <summary>How many offers are made for one line, so that each can be picked with one digit.</summary>
+    public const int MostOffers = 9;
+
+    /// <summary>What may have been meant; empty where the line is taken, or where nothing comes to mind.</summary>
+    public IReadOnlyList<QuickOffer> Offers { get; init; } = [];
+}
+
+/// <summary>What a line that cannot be taken may have meant.</summary>
+/// <param name="Says">What is offered, such as "Fibre gateway, four ports".</param>
+/// <param name="Line">The line as it is written then; it may need a further answer.</param>
+public sealed record QuickOffer(string Says, string Line);
 
 /// <summary>What was typed, read.</summary>
 /// <param name="Lines">Each line that is not empty.</param>
@@ -100,112 +111,9 @@ public static class QuickEntry
                     corrections.AddRange(made);
                 }
             }
-            read.Add(new(i + 1, words.Parts, wrong?.Text, wrong?.Column));
+            read.Add(new(i + 1, words.Parts, wrong?.Text, wrong?.Column) { Offers = wrong is null ? [] : words.Offers });
         }
         var ok = read.Count > 0 && read.All(l => l.Error is null);
         return new(read, ok ? corrections : [], ok ? at : null);
-    }
-}
-
-/// <summary>The parts of one line while it is read.</summary>
-internal sealed class QuickWords
-{
-    private readonly List<QuickPart> _parts = [];
-    private readonly List<(string Text, int Column)> _left;
-
-    public QuickWords(string line)
-    {
-        _left = [];
-        var column = 1;
-        foreach (var piece in line.Split([',', ';', '\t']))
-        {
-            var text = piece.Trim();
-            if (text.Length > 0)
-            {
-                _left.Add((text, column + piece.Length - piece.TrimStart().Length));
-            }
-            column += piece.Length + 1;
-        }
-    }
-
-    public IReadOnlyList<QuickPart> Parts => _parts;
-
-    public (string Text, int Column)? Error { get; private set; }
-
-    /// <summary>The first part, taken as a name; null where there is none.</summary>
-    public string? Name(string what)
-    {
-        if (_left.Count == 0)
-        {
-            Fail($"A line begins with {what}.", 1);
-            return null;
-        }
-        var (text, column) = _left[0];
-        _left.RemoveAt(0);
-        _parts.Add(new(text, what));
-        if (Given.WrongName(text) is { } wrong)
-        {
-            Fail(wrong, column);
-        }
-        return text;
-    }
-
-    /// <summary>Goes through the rest, part by part: each reader says what a part means, or nothing where it is not its kind.</summary>
-    public void Rest(string expected, params Func<string, Parsed<string>?>[] readers)
-    {
-        foreach (var (text, column) in _left)
-        {
-            var means = readers.Select(r => r(text)).FirstOrDefault(m => m is not null);
-            _parts.Add(new(text, means is { Ok: true } known ? known.Value : null));
-            if (means is null)
-            {
-                Fail($"'{Ipv4Address.Shown(text)}' is not understood here; {expected}.", column);
-            }
-            else if (!means.Value.Ok)
-            {
-                Fail(means.Value.Error, column);
-            }
-        }
-    }
-
-    /// <summary>Notes the first thing that is wrong.</summary>
-    public void Fail(string text, int column) => Error ??= (text, column);
-
-    /// <summary>Whether a part is one of some words, capitals or not.</summary>
-    public static bool Is(string text, params ReadOnlySpan<string> words)
-    {
-        foreach (var word in words)
-        {
-            if (string.Equals(text, word, StringComparison.OrdinalIgnoreCase))
-            {
-                return true;
-            }
-        }
-        return false;
-    }
-
-    /// <summary>What a part means, as a reader answers.</summary>
-    public static Parsed<string>? Means(string what) => what;
-
-    /// <summary>The place that a part names in full, or by the beginning of one place's name; null where it is none.</summary>
-    public static Place? PlaceIn(Site site, string text)
-    {
-        if (site.Places.FirstOrDefault(p => string.Equals(p.Name, text, StringComparison.OrdinalIgnoreCase) || p.Id == text) is { } exact)
-        {
-            return exact;
-        }
-        var begun = text.Length < 2 ? [] : site.Places.Where(p => p.Name.StartsWith(text, StringComparison.OrdinalIgnoreCase)).ToList();
-        return begun is [var one] ? one : null;
-    }
-
-    /// <summary>
-    /// A MAC address as labels print it: with colons, hyphens, dots, or nothing between; null where a part does not look like one.
-    /// </summary>
-    public static Parsed<MacAddress>? Mac(string text)
-    {
-        var digits = string.Concat(text.Where(char.IsAsciiHexDigit));
-        return digits.Length == 12 && text.All(c => char.IsAsciiHexDigit(c) || c is ':' or '-' or '.' or ' ')
-            ? MacAddress.Parse(string.Join(':', Enumerable.Range(0, 6).Select(i => digits.Substring(2 * i, 2))))
-            : null;
     }
 }

@@ -1,89 +1,152 @@
 using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Surveys;
 
-/// <summary>"Hall gateway, fibre gateway, 192.168.8.1, 00:00:5e:00:53:01, Hall, telephone".</summary>
+/// <summary>"Hall gateway, fibre gateway four, hall, 192.168.8.1, 00:00:5e:00:53:01, telephone"; "Loft node, mesh kit, node, by radio".</summary>
 internal static class QuickGear
 {
+    private const string Expected =
+        $"a kind of the shelf, a place, an address, a MAC address, wifi and a name, 'as' and a mode, {QuickConnection.Expected}, telephone, alarm, in use or spare may stand here";
+
     public static IReadOnlyList<Correction>? Read(HomeFile home, Shelf shelf, QuickWords words)
     {
         if (words.Name("a name") is not { } name)
         {
             return null;
         }
-        Profile? profile = null;
-        Parsed<Profile>? unclear = null;
-        MacAddress? mac = null;
-        Place? place = null;
+        var (connection, room) = (new QuickConnection(home.Site), new QuickRoom(home.Site));
+        var box = new AddBox(name, "");
         var label = LabelFacts.Empty;
         var holds = new List<LineService>();
-        bool? inUse = null;
-        words.Rest(
-            "a kind of the shelf, a place, an address, a MAC address, wifi and a name, telephone, alarm, in use or spare may stand here",
+        var unread = words.Unread(
             text =>
                 QuickWords.Mac(text) is not { } read ? null
                 : !read.Ok ? Parsed<string>.Fail(read.Error)
-                : Then(() => mac = read.Value, "MAC address"),
+                : Then(() => box = box with { Mac = read.Value }, "MAC address"),
             text =>
                 Address(text) is not { } read ? null
                 : !read.Ok ? Parsed<string>.Fail(read.Error)
                 : Then(() => label = label with { Address = read.Value }, "address of its page"),
             text =>
-                text.StartsWith("wifi ", StringComparison.OrdinalIgnoreCase)
-                    ? Then(() => label = label with { WifiName = text[5..].Trim() }, "Wi-Fi name")
+                After(text, "wifi ", "wi-fi ", "ssid ") is { } ssid
+                    ? Then(() => label = label with { WifiName = ssid }, "Wi-Fi name")
                     : null,
             text =>
-                text.StartsWith("version ", StringComparison.OrdinalIgnoreCase)
-                    ? Then(() => label = label with { Firmware = text[8..].Trim() }, "firmware")
+                After(text, "version ", "firmware ") is { } version
+                    ? Then(() => label = label with { Firmware = version }, "firmware")
                     : null,
             text =>
-                QuickWords.Is(text, "in use") ? Then(() => inUse = true, "in use today")
-                : QuickWords.Is(text, "spare", "on the shelf") ? Then(() => inUse = false, "not in use")
+                QuickWords.Is(text, "in use") ? Then(() => box = box with { InUse = true }, "in use today")
+                : QuickWords.Is(text, "spare", "on the shelf", "not in use", "unused")
+                    ? Then(() => box = box with { InUse = false }, "not in use")
                 : null,
             text =>
                 QuickWords.Is(text, "no updates", "unsupported")
                     ? Then(() => label = label with { Supported = Known.No }, "its firmware gets no more updates")
                     : null,
             text => Service(text) is { } service ? Then(() => holds.Add(service), $"the {LineServiceWords.Of(service)} lives in it") : null,
-            text => QuickWords.PlaceIn(home.Site, text) is { } found ? Then(() => place = found, $"stands in {found.Name}") : null,
-            text => profile is not null ? null : Kind(text)
+            text =>
+                After(text, "as ") is not { } said ? null
+                : ModeWords.Read(said) is { } mode ? Then(() => box = box with { Mode = mode }, $"set to {ModeWords.Of(mode)}")
+                : Parsed<string>.Fail($"'{Ipv4Address.Shown(said)}' is no mode, such as access point, repeater or bridge."),
+            connection.Read,
+            room.Read
         );
-        if (profile is null && words.Error is null)
-        {
-            var own = shelf.Meant(name);
-            if (!own.Ok)
-            {
-                words.Fail((unclear ?? own).Error ?? "Its kind is missing.", 1);
-                return null;
-            }
-            profile = own.Value;
-        }
-        return words.Error is not null
+        var kind = Kind(shelf, words, name, unread);
+        return words.Error is not null || kind is null
             ? null
             :
             [
-                new AddBox(name, profile!.ShelfId)
+                .. room.Making(),
+                box with
                 {
-                    Mac = mac,
-                    Place = place?.Id,
+                    ShelfId = kind.ShelfId,
+                    Place = room.Place,
                     Holds = holds,
                     Label = label,
-                    InUse = inUse,
+                    Connection = connection.Said,
                 },
             ];
+    }
 
-        Parsed<string>? Kind(string text)
+    /// <summary>
+    /// The kind that the parts mean which nothing else took, all of them together, so that a name with commas is found too; where there
+    /// are none, the one that the box's own name means. Where it is not told, what it may be is offered.
+    /// </summary>
+    private static Profile? Kind(Shelf shelf, QuickWords words, string name, IReadOnlyList<int> parts)
+    {
+        if (words.Error is not null)
         {
-            var meant = shelf.Meant(text);
-            if (meant.Ok)
-            {
-                profile = meant.Value;
-                return QuickWords.Means(meant.Value.Name);
-            }
-            unclear = meant;
-            return Parsed<string>.Fail(meant.Error);
+            return null;
         }
+        var asked = parts.Count == 0 ? name : string.Join(' ', parts.Select(words.Text));
+        var fitting = shelf.Fitting(asked);
+        if (fitting is [var one])
+        {
+            Mean(parts, one);
+            return one;
+        }
+        if (fitting.Count == 0 && parts.Count > 0)
+        {
+            // One part may be what is not understood, and the others the kind.
+            foreach (var part in parts)
+            {
+                int[] others = [.. parts.Where(p => p != part)];
+                if (shelf.Fitting(others.Length == 0 ? name : string.Join(' ', others.Select(words.Text))) is { Count: > 0 } left)
+                {
+                    Mean(others, left.Count == 1 ? left[0] : null);
+                    words.Strange(part, Expected);
+                    QuickRoom.Offer(words, part);
+                    if (left.Count > 1)
+                    {
+                        Offer(words, [.. shelf.Near(asked).Where(left.Contains)], others.Length > 0 ? others[0] : part, parts);
+                    }
+                    return null;
+                }
+            }
+        }
+        var meant = shelf.Meant(asked);
+        Mean(fitting.Count > 1 ? parts : [], null);
+        words.FailAt(parts.Count > 0 ? parts[0] : 0, meant.Error!);
+        Offer(words, fitting.Count > 0 ? fitting : shelf.Near(asked), parts.Count > 0 ? parts[0] : words.Count, parts);
+        return null;
+
+        void Mean(IReadOnlyList<int> said, Profile? profile)
+        {
+            foreach (var part in said)
+            {
+                words.Mean(
+                    part,
+                    profile is null ? "one of several kinds"
+                        : part == said[0] ? profile.Name
+                        : "its kind"
+                );
+            }
+        }
+    }
+
+    /// <summary>Offers kinds in place of the parts that should have told it, each by words that mean it alone.</summary>
+    private static void Offer(QuickWords words, IReadOnlyList<Profile> kinds, int piece, IReadOnlyList<int> without)
+    {
+        foreach (var kind in kinds)
+        {
+            words.Offer(kind.Name, piece, kind.Name, without);
+        }
+    }
+
+    /// <summary>What stands behind the first of some words that a part begins with; null where it begins with none.</summary>
+    private static string? After(string text, params ReadOnlySpan<string> words)
+    {
+        foreach (var word in words)
+        {
+            if (text.StartsWith(word, StringComparison.OrdinalIgnoreCase) && text[word.Length..].Trim() is { Length: > 0 } rest)
+            {
+                return rest;
+            }
+        }
+        return null;
     }
 
     public static LineService? Service(string text) =>

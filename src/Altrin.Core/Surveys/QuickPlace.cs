@@ -28,6 +28,21 @@ internal static partial class QuickPlace
         ("balcony", PlaceKind.Outdoors),
     ];
 
+    /// <summary>Places that stand on the ground, whichever floor was typed before (common practice).</summary>
+    private static readonly string[] OnTheGround =
+    [
+        "garden",
+        "yard",
+        "terrace",
+        "outdoors",
+        "shed",
+        "barn",
+        "garage",
+        "stable",
+        "workshop",
+        "carport",
+    ];
+
     private static readonly (string Word, WallKind Kind)[] Walls =
     [
         ("light", WallKind.Light),
@@ -49,14 +64,7 @@ internal static partial class QuickPlace
         {
             return null;
         }
-        var last = home.Site.Places.Count > 0 ? home.Site.Places[^1] : null;
-        var place = new Place("", name)
-        {
-            Kind = Kinds.FirstOrDefault(k => name.Contains(k.Word, StringComparison.OrdinalIgnoreCase)).Kind,
-            // Rooms are typed floor by floor.
-            Floor = last?.Floor ?? 0,
-            Building = last?.Building,
-        };
+        var place = Named(home.Site, "", name);
         words.Rest(
             "a size such as 4x3, a floor such as floor 1, a wall such as brick, a place such as loft, a corner such as @2/5 or the name of a building may stand here",
             text =>
@@ -100,6 +108,18 @@ internal static partial class QuickPlace
             words.Fail($"{name} is there already.", 1);
             return null;
         }
+    }
+
+    /// <summary>A place as its name tells it, on the floor and in the building of the one before: rooms are typed floor by floor.</summary>
+    public static Place Named(Site site, string id, string name)
+    {
+        var last = site.Places.Count > 0 ? site.Places[^1] : null;
+        return new(id, name)
+        {
+            Kind = Kinds.FirstOrDefault(k => name.Contains(k.Word, StringComparison.OrdinalIgnoreCase)).Kind,
+            Floor = OnTheGround.Any(w => name.Contains(w, StringComparison.OrdinalIgnoreCase)) ? 0 : last?.Floor ?? 0,
+            Building = last?.Building,
+        };
     }
 
     private static int? Floor(string text) =>

@@ -13,36 +13,64 @@ public sealed record Shelf(IReadOnlyList<Profile> Profiles)
     /// <summary>The entry with this id; null where there is none.</summary>
     public Profile? Find(string shelfId) => Profiles.FirstOrDefault(p => p.ShelfId == shelfId);
 
-    /// <summary>The entry that is meant by a few words: each must begin a word of its name or of its id.</summary>
-    public Parsed<Profile> Meant(string words)
+    /// <summary>
+    /// The entries that may be meant by a few words. Each word must begin a word of its name or of its id; where no entry has them all
+    /// there, the words of the trade are taken too, such as "extender" or "PoE switch". One that is called so in full is meant alone.
+    /// </summary>
+    public IReadOnlyList<Profile> Fitting(string words)
     {
-        var asked = Words(words);
-        var fitting = Profiles
-            .Where(p =>
-                asked.Count > 0
-                && Words($"{p.Name} {p.ShelfId}") is var own
-                && asked.All(a => own.Any(o => o.StartsWith(a, StringComparison.Ordinal)))
-            )
-            .ToList();
-        return fitting switch
+        var asked = TradeWords.Split(words);
+        if (asked.Count == 0)
+        {
+            return [];
+        }
+        if (
+            Profiles.FirstOrDefault(p =>
+                p.ShelfId == words.Trim()
+                || TradeWords.Split(p.Name) is var own && own.Count == asked.Count && own.Order().SequenceEqual(asked.Order())
+            ) is
+            { } exact
+        )
+        {
+            return [exact];
+        }
+        var named = Having(asked, p => TradeWords.Split($"{p.Name} {p.ShelfId}"));
+        return named.Count > 0 ? named : Having(asked, TradeWords.Of);
+    }
+
+    /// <summary>The entry that is meant by a few words, or why none is, or not one alone.</summary>
+    public Parsed<Profile> Meant(string words) =>
+        Fitting(words) switch
         {
             [var one] => one,
             [] => Parsed<Profile>.Fail($"No kind on the shelf has the name '{Ipv4Address.Shown(words.Trim())}'."),
-            _ when fitting.Find(p => p.ShelfId == words.Trim() || string.Equals(p.Name, words.Trim(), StringComparison.OrdinalIgnoreCase))
-                    is { } exact => exact,
-            _ => Parsed<Profile>.Fail($"'{Ipv4Address.Shown(words.Trim())}' may be {Listed(fitting)}; a word more tells which."),
+            var several => Parsed<Profile>.Fail($"'{Ipv4Address.Shown(words.Trim())}' may be {Listed(several)}; a word more tells which."),
         };
+
+    /// <summary>Entries that have at least one of some words, those with most of them first.</summary>
+    public IReadOnlyList<Profile> Near(string words)
+    {
+        var asked = TradeWords.Split(words);
+        return
+        [
+            .. Profiles
+                .Select(p => (Profile: p, Has: TradeWords.Of(p) is var own ? asked.Count(a => own.Any(o => Begins(o, a))) : 0))
+                .Where(p => p.Has > 0)
+                .OrderByDescending(p => p.Has)
+                .Select(p => p.Profile),
+        ];
     }
 
     /// <summary>A later edition of what a box was made with; null where the shelf has none.</summary>
     public Profile? Newer(Box box) => Find(box.Profile.ShelfId) is { } now && now.Edition > box.Profile.Edition ? now : null;
 
-    private static string Listed(List<Profile> profiles) =>
-        string.Join(" or ", profiles.Take(5).Select(p => $"\"{p.Name}\"")) + (profiles.Count > 5 ? $" or {profiles.Count - 5} more" : "");
+    private List<Profile> Having(List<string> asked, Func<Profile, IReadOnlyList<string>> wordsOf) =>
+        [.. Profiles.Where(p => wordsOf(p) is var own && asked.TrueForAll(a => own.Any(o => Begins(o, a))))];
 
-    private static List<string> Words(string text) =>
-        [
-            .. string.Concat(text.ToLowerInvariant().Select(c => char.IsLetterOrDigit(c) || c == '.' ? c : ' '))
-                .Split(' ', StringSplitOptions.RemoveEmptyEntries),
-        ];
+    /// <summary>A word of one or two characters is taken in full: "ap" begins nothing.</summary>
+    private static bool Begins(string own, string asked) =>
+        asked.Length < 3 ? own == asked : own.StartsWith(asked, StringComparison.Ordinal);
+
+    private static string Listed(IReadOnlyList<Profile> profiles) =>
+        string.Join(" or ", profiles.Take(5).Select(p => $"\"{p.Name}\"")) + (profiles.Count > 5 ? $" or {profiles.Count - 5} more" : "");
 }

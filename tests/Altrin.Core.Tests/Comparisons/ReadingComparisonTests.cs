@@ -68,18 +68,18 @@ public sealed class ReadingComparisonTests
 
     /// <summary>Who is new is put where the list says; a cable that may be an access point's is left open.</summary>
     [Theory]
-    [InlineData(false, "5 GHz", false)]
-    [InlineData(false, "LAN 2", true)]
+    [InlineData(false, "5 GHz", ConnectedBy.Radio)]
+    [InlineData(false, "LAN 2", ConnectedBy.Cable)]
     [InlineData(true, "LAN 2", null)]
-    [InlineData(true, "5 GHz", false)]
+    [InlineData(true, "5 GHz", ConnectedBy.Radio)]
     [InlineData(false, "since noon", null)]
-    public void A_new_device_is_put_where_the_list_says(bool beside, string listed, bool? byCable)
+    public void A_new_device_is_put_where_the_list_says(bool beside, string listed, ConnectedBy? by)
     {
         var home = beside ? Home.WithGateway().Point("point").Cable("gw/lan1", "point/lan1") : Home.WithGateway();
         var said = Assert.Single(At(home, "gw/lan4", $"Name;Hardware;Way\nPrinter;00:00:5e:00:53:f0;{listed}").Statements, s =>
             s.Id == "near:00:00:5e:00:53:f0"
         );
-        Assert.Equal(byCable, Assert.IsType<AddDevice>(Assert.Single(said.Corrections)).ByCable);
+        Assert.Equal(by, Assert.IsType<AddDevice>(Assert.Single(said.Corrections)).Connection.By);
     }
 
     /// <summary>What explains is tried, not guessed: the finding that the slip brings stands beside it.</summary>

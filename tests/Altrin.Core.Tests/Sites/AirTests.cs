@@ -34,7 +34,9 @@ public sealed class AirTests
         Assert.Equal(sends, string.Join(' ', Air.Of(design).Select(a => a.Box)));
         Assert.Equal(["gw/r5", "own/r5"], Judging.Prove(design).Findings.Single(f => f.Code == SplitWifiName.Rule.Code).Subjects);
         var phone = new Device("phone", "Phone", DeviceKind.Phone, null);
-        var noted = new AddDevice(phone, new Automatic(), false).ApplyTo(new(design.Site, [design.SetUp]), new([])).Value;
+        var noted = new AddDevice(phone, new Automatic(), Connection.Only(ConnectedBy.Radio))
+            .ApplyTo(new(design.Site, [design.SetUp]), new([]))
+            .Value;
         var joined = noted.SetUps[0].Devices.Single(d => d.Device == "phone");
         Assert.Contains(joined.Wifi!.Box, sends.Split(' '));
     }

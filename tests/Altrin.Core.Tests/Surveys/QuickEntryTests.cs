@@ -73,8 +73,9 @@ public sealed class QuickEntryTests
     [Fact]
     public void Rooms_go_on_upon_the_floor_of_the_one_before() =>
         Assert.Equal(
-            [0, 1, 1, 0],
-            Read(Empty, QuickList.Places, "Hall\nBedroom, floor 1\nBath\n\nCellar room, ground").Site.Places.Select(p => p.Floor)
+            [0, 1, 1, 0, 0],
+            Read(Empty, QuickList.Places, "Hall\nBedroom, floor 1\nBath\nGarden shed\n\nCellar room, ground")
+                .Site.Places.Select(p => p.Floor)
         );
 
     [Fact]
@@ -173,6 +174,11 @@ public sealed class QuickEntryTests
     [InlineData(QuickList.Places, "Hall", "there already", 1)]
     [InlineData(QuickList.Places, "Room, large", "'large' is not understood", 7)]
     [InlineData(QuickList.Places, "Room, floor 60", "-5 to 50", 1)]
+    [InlineData(QuickList.Gear, "Box, old router, at Loft", "No box is called 'Loft'; there is Hall gateway", 18)]
+    [InlineData(QuickList.Gear, "Box, old router, at hall gateway, port 9", "has no port '9'; it has", 1)]
+    [InlineData(QuickList.Gear, "Box, old router, as a toaster", "'a toaster' is no mode", 18)]
+    [InlineData(QuickList.Gear, "Box, old router, as bridge", "cannot be set to bridge", 1)]
+    [InlineData(QuickList.Devices, "Thing, at Hall gateway, by radio, 6", "sends no Wi-Fi that Thing can use", 1)]
     [InlineData(QuickList.Devices, "Thing, fixed", "typed as it is", 8)]
     [InlineData(QuickList.Devices, "Thing, cabel", "'cabel' is not understood", 8)]
     [InlineData(QuickList.Needs, "Missing, found", "neither a device nor a place", 1)]

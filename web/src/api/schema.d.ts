@@ -1197,6 +1197,14 @@ export interface components {
             pool: null | string;
             guarded: boolean;
         };
+        /** @enum {unknown} */
+        ConnectedBy: "cable" | "radio";
+        Connection: {
+            by: null | components["schemas"]["ConnectedBy"];
+            to: null | string;
+            port: null | string;
+            said: components["schemas"]["ConnectedBy"];
+        };
         Correction: components["schemas"]["CorrectionSetHome"] | components["schemas"]["CorrectionSetService"] | components["schemas"]["CorrectionAddBox"] | components["schemas"]["CorrectionSetBox"] | components["schemas"]["CorrectionSetLabel"] | components["schemas"]["CorrectionTakeProfile"] | components["schemas"]["CorrectionAddDevice"] | components["schemas"]["CorrectionSetDevice"] | components["schemas"]["CorrectionSetBuilding"] | components["schemas"]["CorrectionSetPlace"] | components["schemas"]["CorrectionSetSocket"] | components["schemas"]["CorrectionSetRun"] | components["schemas"]["CorrectionSetNeed"] | components["schemas"]["CorrectionRemove"] | components["schemas"]["CorrectionStartPlan"];
         CorrectionAddBox: {
             /** @enum {string} */
@@ -1210,13 +1218,15 @@ export interface components {
             holds?: components["schemas"]["LineService"][];
             label?: components["schemas"]["LabelFacts"];
             inUse?: null | boolean;
+            mode?: null | components["schemas"]["ModeKind"];
+            connection?: components["schemas"]["Connection"];
         };
         CorrectionAddDevice: {
             /** @enum {string} */
             kind?: "addDevice";
             device: components["schemas"]["Device"];
             address: components["schemas"]["HostAddress"];
-            byCable: null | boolean;
+            connection: components["schemas"]["Connection"];
         };
         CorrectionRemove: {
             /** @enum {string} */
@@ -2360,9 +2370,14 @@ export interface components {
             error: null | string;
             /** Format: int32 */
             column: null | number;
+            offers?: components["schemas"]["QuickOffer"][];
         };
         /** @enum {unknown} */
         QuickList: "service" | "gear" | "places" | "devices" | "needs";
+        QuickOffer: {
+            says: string;
+            line: string;
+        };
         QuickPart: {
             text: string;
             means: null | string;

@@ -104,7 +104,11 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
           </Link>
         }
       >
-        {field("gear", "One box a line: name, kind, then what its label says", "Hall gateway, fibre gateway, hall, 192.168.8.1")}
+        {field(
+          "gear",
+          "One box a line: name, kind, place, label facts, and its connection: in use, at Hall gateway, by radio",
+          "Hall gateway, fibre gateway four ports, hall, 192.168.8.1",
+        )}
         <Box as="ul">
           {site.boxes.map((b) => {
             const mode = setUpOf(design).boxes.find((s) => s.box === b.id)?.mode;
@@ -126,7 +130,11 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
         </Box>
       </Group>
       <Group title="The customer's devices" count={site.devices.length}>
-        {field("devices", "One device a line: name, place, cable or its bands", "Printer, study, cable")}
+        {field(
+          "devices",
+          "One device a line: name, place, cable or its bands, at which box",
+          "Recorder, study, cable, at Hall gateway port 2",
+        )}
         <Box as="ul" columnCount={{ base: 1, sm: site.devices.length > 5 ? 2 : 1 }} columnGap="4">
           {site.devices.map((d) => {
             const Icon = deviceIcons[d.kind];

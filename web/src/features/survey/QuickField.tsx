@@ -1,8 +1,8 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
-import { useDeferredValue, useId, useState } from "react";
+import { useDeferredValue, useEffect, useId, useRef, useState } from "react";
 import { api, unwrap, type JobState, type Schemas } from "../../api/client";
-import { Button, Input, TextArea } from "../../ui/controls";
+import { Button, Input, Mono, TextArea } from "../../ui/controls";
 import type { JobTools } from "../shared/jobTools";
 
 interface Props {
@@ -108,26 +108,50 @@ export function QuickField({ list, label, example, state, tools, first, next }: 
         <Back
           key={r.key}
           refused={r}
+          list={list}
+          state={state}
+          // Whoever types the next line already is not called back from it.
+          calls={text === ""}
           take={(lines) => {
             setRefused((all) => all.filter((x) => x !== r));
             take(lines);
+            document.getElementById(id)?.focus();
           }}
-          drop={() => setRefused((all) => all.filter((x) => x !== r))}
+          drop={() => {
+            setRefused((all) => all.filter((x) => x !== r));
+            document.getElementById(id)?.focus();
+          }}
         />
       ))}
     </Box>
   );
 }
 
-/** What was not taken, line by line as it was, with the reason; it is corrected here and taken again. */
-function Back({ refused, take, drop }: { refused: Refused; take: (lines: string) => void; drop: () => void }) {
+interface BackProps {
+  refused: Refused;
+  list: Schemas["QuickList"];
+  state: JobState;
+  /** Whether what may be meant takes the focus. */
+  calls: boolean;
+  take: (lines: string) => void;
+  drop: () => void;
+}
+
+/**
+ * What was not taken, line by line as it was, with the reason; it is corrected here and taken again. What a single line may mean is
+ * picked with one digit.
+ */
+function Back({ refused, list, state, calls, take, drop }: BackProps) {
   const [text, setText] = useState(refused.text);
   const why = useId();
+  const read = useReading(state, list, text.includes("\n") ? "" : text);
+  const offers = text.includes("\n") ? [] : (read?.at(-1)?.offers ?? []);
   return (
     <Box role="alert" fontSize="sm" bg="clay.1" rounded="md" px="2" py="1" mt="1">
       <Box id={why} color="brick">
         {refused.why}
       </Box>
+      {offers.length > 0 && <Offers offers={offers} calls={calls} take={take} drop={drop} />}
       <Flex gap="2" align="start" wrap="wrap">
         <TextArea
           aria-label="Not added yet"
@@ -152,6 +176,56 @@ function Back({ refused, take, drop }: { refused: Refused; take: (lines: string)
           Discard it
         </Button>
       </Flex>
+    </Box>
+  );
+}
+
+/** What a line may mean, numbered; a digit picks one, Escape discards the line. */
+function Offers({
+  offers,
+  calls,
+  take,
+  drop,
+}: {
+  offers: Schemas["QuickOffer"][];
+  calls: boolean;
+  take: (line: string) => void;
+  drop: () => void;
+}) {
+  const first = useRef<HTMLButtonElement>(null);
+  // Only when they come: who goes on typing afterwards is not called back.
+  const [called] = useState(calls);
+  useEffect(() => {
+    if (called) {
+      first.current?.focus();
+    }
+  }, [called]);
+  return (
+    <Box
+      role="group"
+      aria-label="What is meant? A digit picks one"
+      display="grid"
+      gap="1"
+      gridTemplateColumns={{ base: "1fr", sm: "1fr 1fr" }}
+      my="1"
+      onKeyDown={(e) => {
+        const picked = /^[1-9]$/.test(e.key) ? offers[Number(e.key) - 1] : undefined;
+        if (picked) {
+          e.preventDefault();
+          take(picked.line);
+        } else if (e.key === "Escape") {
+          drop();
+        }
+      }}
+    >
+      <Box gridColumn="1 / -1" color="muted" fontSize="xs">
+        Press its digit:
+      </Box>
+      {offers.map((offer, i) => (
+        <Button key={offer.line} ref={i === 0 ? first : undefined} justifyContent="start" px="2" onClick={() => take(offer.line)}>
+          <Mono color="muted">{i + 1}</Mono> {offer.says}
+        </Button>
+      ))}
     </Box>
   );
 }

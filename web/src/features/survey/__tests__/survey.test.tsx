@@ -103,6 +103,37 @@ describe("A quick line", () => {
     expect(screen.queryByRole("alert")).toBeNull();
   });
 
+  it("offers what may be meant, and one digit picks it", async () => {
+    answers["/survey/read"] = [
+      {
+        line: 1,
+        parts: [
+          { text: "Box", means: "a name" },
+          { text: "hub", means: "one of several kinds" },
+        ],
+        error: "'hub' may be one of two kinds",
+        column: 6,
+        offers: [
+          { says: "Fibre gateway", line: "Box, Fibre gateway" },
+          { says: "Desk switch", line: "Box, Desk switch" },
+        ],
+      },
+    ] satisfies Schemas["QuickLine"][];
+    serve();
+    const enter = vi.fn().mockRejectedValueOnce(new Error("'hub' may be one of two kinds")).mockResolvedValue(undefined);
+    const input = field(enter);
+    fireEvent.change(input, { target: { value: "Box, hub" } });
+    fireEvent.keyDown(input, { key: "Enter" });
+    const second = await screen.findByRole("button", { name: "2 Desk switch" });
+    expect(screen.getByRole("button", { name: "1 Fibre gateway" })).toHaveFocus();
+    fireEvent.keyDown(second, { key: "9" });
+    expect(enter).toHaveBeenCalledTimes(1);
+    fireEvent.keyDown(second, { key: "2" });
+    expect(enter).toHaveBeenLastCalledWith("places", "Box, Desk switch");
+    expect(screen.queryByRole("alert")).toBeNull();
+    expect(input).toHaveFocus();
+  });
+
   it("goes on to the next list when it is empty, and takes a pasted list as it is", () => {
     serve();
     const [enter, next] = [vi.fn().mockResolvedValue(undefined), vi.fn()];
