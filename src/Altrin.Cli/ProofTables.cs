@@ -19,6 +19,7 @@ internal static class ProofTables
         {
             VerdictKind.WillNotWork => ("Will not work", "red"),
             VerdictKind.Works => ("Works", "yellow"),
+            VerdictKind.Partly => ("Works in part", "yellow"),
             VerdictKind.Empty => ("Empty", "grey"),
             _ => ("Sound", "green"),
         };

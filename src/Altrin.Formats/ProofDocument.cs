@@ -25,7 +25,7 @@ public sealed record ProofDocument(
 )
 {
     /// <summary>The version that is written.</summary>
-    public const int NewestVersion = 5;
+    public const int NewestVersion = 6;
 
     /// <summary>The document of a proof.</summary>
     /// <param name="proof">What was proven.</param>

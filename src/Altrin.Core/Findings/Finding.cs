@@ -45,6 +45,12 @@ public sealed record Finding(
     /// <summary>Where that is known from: a standard, or "common practice"; from its rule.</summary>
     public string Source { get; init; } = "";
 
+    /// <summary>
+    /// What in use serves nobody because of it, such as "Loft repeater serves nothing"; null where nothing does. A verdict never says that
+    /// all works beside it.
+    /// </summary>
+    public string? Idle { get; init; }
+
     /// <summary>A person's decision that it may stay; null where it is open. A finding that got worse since is open again.</summary>
     public Acceptance? Accepted { get; init; }
 }

@@ -13,6 +13,9 @@ public enum VerdictKind
     /// <summary>It works; something is worth knowing.</summary>
     Works,
 
+    /// <summary>What is asked for works, and something in use serves nobody: a repeater that joins nothing, a screen that may stay black.</summary>
+    Partly,
+
     /// <summary>A need or the internet of a device is broken or left to luck.</summary>
     WillNotWork,
 
@@ -48,9 +51,17 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
                         : $"No device is in use yet{accepted}."
                 );
             }
+            var idle = findings.Select(f => f.Idle).OfType<string>().Distinct().ToList();
             var open =
                 sheet.Internet.Count(i => i.Answer.Kind == AnswerKind.Unknown)
                 + sheet.Needs.Count(n => n.Answer.Kind == AnswerKind.Unknown);
+            if (idle.Count > 0)
+            {
+                return new(
+                    VerdictKind.Partly,
+                    $"{(open > 0 ? $"Of what is asked for nothing is broken, {Count(open, "answer")} {(open == 1 ? "is" : "are")} still open" : "Every device reaches the internet and every need is met")}, but {Listed(idle)}{accepted}."
+                );
+            }
             if (open > 0)
             {
                 return new(
@@ -80,8 +91,7 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
         {
             parts.Add(Short(design, design.Site.Needs.First(n => n.Id == need.Need), need.Answer.Kind == AnswerKind.Luck));
         }
-        var shown = parts.Count > 4 ? [.. parts.Take(3), $"{parts.Count - 3} more needs fail"] : parts;
-        var sentence = shown.Count < 2 ? string.Concat(shown) : $"{string.Join(", ", shown.SkipLast(1))}, and {shown[^1]}";
+        var sentence = Listed(parts.Count > 4 ? [.. parts.Take(3), $"{parts.Count - 3} more needs fail"] : parts);
         return new(VerdictKind.WillNotWork, $"{sentence}{accepted}.");
 
         string Many(List<string> devices, string one, string many) =>
@@ -96,6 +106,14 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
                 $"{design.NameOf(reach.Device)} {(luck ? "is reached from outside by luck only" : "cannot be reached from outside")}",
             FoundByOthers found => $"{design.NameOf(found.Device)} {(luck ? "is found by luck only" : "is not found by all devices")}",
             _ => NeedWords.Said(design, need, luck ? "is only by luck" : "is not"),
+        };
+
+    private static string Listed(List<string> parts) =>
+        parts.Count switch
+        {
+            < 2 => string.Concat(parts),
+            > 4 => $"{string.Join(", ", parts.Take(3))}, and {parts.Count - 3} more",
+            _ => $"{string.Join(", ", parts.SkipLast(1))}, and {parts[^1]}",
         };
 
     /// <summary>A number with its noun, such as "3 things".</summary>

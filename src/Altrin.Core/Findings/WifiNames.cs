@@ -18,6 +18,54 @@ internal static class WifiNames
             .OrderBy(r => r.Box, StringComparer.Ordinal)
             .ThenBy(r => r.Setting.Radio, StringComparer.Ordinal);
 
+    /// <summary>The same without names of point-to-point links, which no device of the home is to join.</summary>
+    public static IEnumerable<(string Box, RadioSetting Setting)> OfHome(Evidence e) =>
+        Sending(e).Where(r => !Air.IsLink(e.Design, r.Box, r.Setting.Name));
+
+    /// <summary>
+    /// A radio sends the name, security and password of another, and whatever joins it by radio is told so: a box that is renamed alone
+    /// strands its repeaters and bridges.
+    /// </summary>
+    public static IEnumerable<Change> Follow(Evidence e, (string Box, RadioSetting Setting) radio, RadioSetting like)
+    {
+        yield return SetRadio.Between(
+            radio.Box,
+            radio.Setting,
+            radio.Setting with
+            {
+                Name = like.Name,
+                Security = like.Security,
+                Password = like.Password,
+            }
+        );
+        // Satellites send what their main node sends: who joins one of them follows too.
+        var band = e.Design.Box(radio.Box)!.Profile.Radios.First(r => r.Id == radio.Setting.Radio).Band;
+        var senders = Air.Of(e.Design).Where(a => a.SetAt.Box == radio.Box && a.Radio.Band == band).Select(a => a.Box).ToHashSet();
+        foreach (var joined in e.Design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal))
+        {
+            if (
+                joined.Mode.Joins is { } link
+                && senders.Contains(link.Box)
+                && link.Name == radio.Setting.Name
+                && e.Design.Box(joined.Box)!.Profile.Radios.FirstOrDefault(r => r.Id == link.Radio) is { } own
+                && own.Band == band
+            )
+            {
+                var security = own.NewestSecurity is { } newest && newest < like.Security ? newest : like.Security;
+                yield return SetUplink.Between(
+                    joined.Box,
+                    link,
+                    link with
+                    {
+                        Name = like.Name,
+                        Security = security,
+                        Password = like.Password,
+                    }
+                );
+            }
+        }
+    }
+
     /// <summary>Devices that remember one name take the name and key of a radio instead.</summary>
     public static IEnumerable<Change> Rejoin(Evidence e, string name, RadioSetting like) =>
         e

@@ -67,13 +67,22 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
         }
         // A name that differs stops no internet, and is set right all the same.
         var open = proof.Findings.Where(f => f.Accepted is null).ToList();
+        if (open.Where(f => f.Idle is not null).ToList() is { Count: > 0 } idle)
+        {
+            return new(
+                FirstAnswerKind.Plan,
+                "A plan is needed: something that is in use serves nobody.",
+                [.. idle.Take(4).Select(f => $"{f.What}.")]
+            );
+        }
+        var others = open.Count(f => !OfNames.Contains(f.Code) && !Restated.Contains(f.Code));
         var rename = open.Where(f => OfNames.Contains(f.Code)).Select(f => $"{f.What}.").Take(4).ToList();
         var indoors = site.Places.Where(p => p.Kind != PlaceKind.Outdoors || Wanted(site, p)).ToList();
         var stands = site.Place(found.SetUp.Boxes.First(b => b.Box == gateway.Id).Place);
         if (indoors.Count == 0 || stands is null)
         {
             return rename.Count > 0
-                ? Names(rename)
+                ? Names(rename, others)
                 : new(
                     FirstAnswerKind.AskFirst,
                     "Note the rooms, and where the box at the internet line stands.",
@@ -90,7 +99,7 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
         if (far.Count == 0)
         {
             return rename.Count > 0
-                ? Names(rename)
+                ? Names(rename, others)
                 : new(
                     FirstAnswerKind.Keep,
                     senders.Count > 1
@@ -160,8 +169,12 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
     private static bool Wanted(Site site, Place place) =>
         site.Devices.Any(d => d.Place == place.Id) || site.Needs.Any(n => n.About == place.Id);
 
-    private static FirstAnswer Names(IReadOnlyList<string> reasons) =>
-        new(FirstAnswerKind.Rename, "Wi-Fi names and passwords are all that has to be set right.", reasons);
+    private static FirstAnswer Names(IReadOnlyList<string> reasons, int others) =>
+        new(
+            FirstAnswerKind.Rename,
+            others == 0 ? "Wi-Fi names and passwords are all that has to be set right." : "Wi-Fi names and passwords have to be set right.",
+            others == 0 ? reasons : [.. reasons, $"Beside them the proof has {Verdict.Count(others, "thing")} worth knowing."]
+        );
 
     private static string Names(Site site, List<Place> places) =>
         places.Count == 1 ? places[0].Name

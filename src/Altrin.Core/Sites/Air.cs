@@ -17,6 +17,16 @@ public sealed record Air(string Box, Radio Radio, RadioSetting Setting, bool Gue
         design.Mode(gateway) is RouterMode { Passing: not null } && design.Box(gateway)?.Profile.Habits.WifiOffWhilePassing == Known.Yes;
 
     /// <summary>
+    /// Whether a name is that of a point-to-point link and no Wi-Fi of the home: a box that can be a bridge itself sends it, bridges join
+    /// it, and no device does (common practice).
+    /// </summary>
+    public static bool IsLink(Design design, string id, string name) =>
+        design.Mode(id) is AccessPointMode
+        && design.Box(id)!.Profile.Modes.Contains(ModeKind.WirelessBridge)
+        && design.SetUp.Boxes.Any(b => b.Mode is WirelessBridgeMode { Link: var link } && link.Box == id && link.Name == name)
+        && design.SetUp.Devices.All(d => d.Wifi is not { } wifi || wifi.Box != id || wifi.Name != name);
+
+    /// <summary>
     /// What a box sends: its own radios, or its main node's where a mesh kit manages it; nothing while its radios are off.
     /// </summary>
     public static IReadOnlyList<Air> Of(Design design, string id)

@@ -97,7 +97,9 @@ internal static class FirstUse
         }
         var heard = (said.To is { } box ? at.SetUp.Boxes.Where(b => b.Box == box) : FreePorts.Near(at, device.Place, device.Id))
             .SelectMany(b => Air.Of(at, b.Box))
-            .Where(a => !a.Guest && (device.Bands.Count == 0 || device.Bands.Contains(a.Radio.Band)))
+            .Where(a =>
+                !a.Guest && !Air.IsLink(at, a.Box, a.Setting.Name) && (device.Bands.Count == 0 || device.Bands.Contains(a.Radio.Band))
+            )
             .Select(a => new WifiJoin(a.Box, a.Setting.Name, a.Setting.Password))
             .FirstOrDefault();
         return heard is not null ? new JoinWifi(device.Id, heard).ApplyTo(at)

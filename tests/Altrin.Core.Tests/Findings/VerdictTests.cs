@@ -1,4 +1,5 @@
 using Altrin.Core.Findings;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Findings;
 
@@ -22,6 +23,31 @@ public sealed class VerdictTests
                 Home.WithGateway().Wired("b", "gw/lan1").Wifi("a", "gw", "home", null),
                 VerdictKind.Works,
                 "Nothing is broken as far as is known; 1 answer is still open."
+            },
+            {
+                Home.WithGateway().Wired("a", "gw/lan1").Repeater("rep", "gw", link: l => l with { Name = "elsewhere" }),
+                VerdictKind.Partly,
+                "Every device reaches the internet and every need is met, but rep serves nothing."
+            },
+            {
+                Home.WithGateway().Wifi("a", "gw", "home", null).Repeater("rep", "gw", link: l => l with { Password = "x" }).Switch("sw"),
+                VerdictKind.Partly,
+                "Of what is asked for nothing is broken, 1 answer is still open, but sw serves nothing, and rep serves nothing."
+            },
+            {
+                Home.WithGateway().Wired("a", "gw/lan1").Repeater("rep", "gw", link: l => l with { Password = null }),
+                VerdictKind.Works,
+                "Every device reaches the internet and every need is met; 1 thing worth knowing."
+            },
+            {
+                Home.WithGateway()
+                    .Box("gw", b => b with { Holds = [LineService.Television] })
+                    .Router("in")
+                    .Cable("gw/lan1", "in/wan")
+                    .Wired("tv", "in/lan1")
+                    .Device("tv", d => d with { Kind = DeviceKind.Television }),
+                VerdictKind.Partly,
+                "Every device reaches the internet and every need is met, but tv may stay black."
             },
             { Home.New().Gateway().Wired("a", "gw/lan1"), VerdictKind.WillNotWork, "a has no internet." },
             {

@@ -47,6 +47,39 @@ public sealed class SplitWifiNameTests() : RuleTests("split-wifi-name")
         var after = Cured(Two(NamingSchool.OneName), "Call all of them \"home\"");
         Assert.All(after.SetUp.Devices, d => Assert.Equal("home", d.Wifi!.Name));
     }
+
+    /// <summary>A box that is renamed takes along what joins it by radio: nothing is stranded by the cure.</summary>
+    [Theory]
+    [InlineData(UplinkFrames.ThreeAddress)]
+    [InlineData(UplinkFrames.FourAddress)]
+    public void What_joins_by_radio_follows_the_new_name(UplinkFrames frames)
+    {
+        var home = Two(NamingSchool.OneName)
+            .FourAddresses("point")
+            .Repeater("rep", "point", frames, link: l => l with { Name = "upstairs" })
+            .Bridge("far", "point", frames, l => l with { Name = "upstairs" })
+            .Repeater("other", "gw");
+        Assert.DoesNotContain(Judging.Prove(home.Design).Findings, f => f.Idle is not null);
+        var after = Cured(home, "Call all of them \"home\"");
+        Assert.DoesNotContain(Judging.Prove(after).Findings, f => f.Idle is not null || f.Code == "uplink-not-joined");
+        Assert.All(new[] { "rep", "far", "other" }, id => Assert.Equal("home", after.Mode(id)!.Joins!.Name));
+    }
+
+    /// <summary>The name of a pair of radios between two buildings is no name of the home.</summary>
+    [Theory]
+    [InlineData(false, 0)]
+    [InlineData(true, 1)]
+    public void A_point_to_point_link_has_a_name_of_its_own(bool used, int findings)
+    {
+        var home = Home.WithGateway()
+            .Naming(NamingSchool.OneName)
+            .Point("near", name: "link-7")
+            .Profile("near", p => p with { Modes = [ModeKind.WirelessBridge, ModeKind.AccessPoint] })
+            .Cable("gw/lan1", "near/wan")
+            .Bridge("far", "near", link: l => l with { Name = "link-7" })
+            .Wifi("phone", "gw");
+        Assert.Equal(findings, In(used ? home.Wifi("tablet", "near", "link-7") : home).Count);
+    }
 }
 
 public sealed class WifiNotJoinedTests() : RuleTests("wifi-not-joined")

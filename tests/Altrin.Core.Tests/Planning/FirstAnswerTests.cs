@@ -54,6 +54,19 @@ public sealed class FirstAnswerTests
         Assert.Equal(FirstAnswerKind.Rename, Of(House(("hall", 0, 0, 0)).Wifi("tablet", "gw", "old name")).Kind);
     }
 
+    /// <summary>It never says that this is all while other things are open.</summary>
+    [Fact]
+    public void What_else_is_open_is_counted_and_what_serves_nobody_takes_a_plan()
+    {
+        var names = House(("hall", 0, 0, 0)).Wifi("tablet", "gw", "old name");
+        Assert.Equal("Wi-Fi names and passwords are all that has to be set right.", Of(names).Sentence);
+        var more = names.Edit<RouterMode>("gw", m => m with { PortRequests = true });
+        Assert.Equal(("Wi-Fi names and passwords have to be set right.", FirstAnswerKind.Rename), (Of(more).Sentence, Of(more).Kind));
+        Assert.Contains("1 thing worth knowing", Of(more).Reasons[^1], StringComparison.Ordinal);
+        var idle = Of(House(("hall", 0, 0, 0)).Repeater("rep", "gw", link: l => l with { Name = "elsewhere" }));
+        Assert.Equal((FirstAnswerKind.Plan, "rep looks for \"elsewhere\", which gw does not send."), (idle.Kind, idle.Reasons[0]));
+    }
+
     [Fact]
     public void Without_rooms_or_a_box_at_the_line_it_asks()
     {

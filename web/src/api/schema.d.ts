@@ -1413,6 +1413,7 @@ export interface components {
             flag?: string;
             hurts?: string;
             source?: string;
+            idle?: null | string;
             accepted?: null | components["schemas"]["Acceptance"];
         };
         FirstAnswer: {
@@ -2861,7 +2862,7 @@ export interface components {
             sentence: string;
         };
         /** @enum {unknown} */
-        VerdictKind: "sound" | "works" | "willNotWork" | "notProven" | "empty";
+        VerdictKind: "sound" | "works" | "partly" | "willNotWork" | "notProven" | "empty";
         /** @enum {unknown} */
         WallKind: "unknown" | "light" | "brick" | "stone" | "concrete" | "glass" | "metal";
         /** @enum {unknown} */

@@ -42,6 +42,7 @@ const marks: Record<Level, { colour: string; word: string }> = {
   notProven: { colour: "brick", word: "Not proven" },
   concern: { colour: "ochre", word: "Concern" },
   works: { colour: "ochre", word: "Works" },
+  partly: { colour: "ochre", word: "Works in part" },
   sound: { colour: "moss", word: "Sound" },
   empty: { colour: "muted", word: "Empty" },
 };

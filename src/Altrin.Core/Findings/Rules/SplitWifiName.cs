@@ -20,9 +20,9 @@ public static class SplitWifiName
     private static IEnumerable<Finding> Judge(Evidence e) =>
         e.Design.Site.Naming switch
         {
-            NamingSchool.OneName => Differing(e, [.. WifiNames.Sending(e)], "the home"),
+            NamingSchool.OneName => Differing(e, [.. WifiNames.OfHome(e)], "the home"),
             NamingSchool.OnePerBand => WifiNames
-                .Sending(e)
+                .OfHome(e)
                 .GroupBy(r => e.Design.Box(r.Box)!.Profile.Radios.First(x => x.Id == r.Setting.Radio).Band)
                 .OrderBy(g => g.Key)
                 .SelectMany(g => Differing(e, [.. g], BandWords.Of(g.Key))),
@@ -50,20 +50,7 @@ public static class SplitWifiName
                     return Cures.Hopeful(
                         $"Call all of them \"{name}\"",
                         [
-                            .. radios
-                                .Where(r => r.Setting.Name != name)
-                                .Select(r =>
-                                    SetRadio.Between(
-                                        r.Box,
-                                        r.Setting,
-                                        r.Setting with
-                                        {
-                                            Name = name,
-                                            Security = like.Security,
-                                            Password = like.Password,
-                                        }
-                                    )
-                                ),
+                            .. radios.Where(r => r.Setting.Name != name).SelectMany(r => WifiNames.Follow(e, r, like)),
                             .. names.Where(n => n != name).SelectMany(n => WifiNames.Rejoin(e, n, like)),
                         ]
                     );

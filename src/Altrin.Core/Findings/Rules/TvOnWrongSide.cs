@@ -45,7 +45,10 @@ public static class TvOnWrongSide
                 "The provider's programmes stutter or stay black, and take the rest of the network along; other services on it go on.",
                 [],
                 [$"Plug it into a port of {holder.Name}, or into a switch behind it that knows multicast (IGMP snooping)."]
-            );
+            ) with
+            {
+                Idle = other is null ? null : $"{e.Name(way.Device)} may stay black",
+            };
         }
     }
 }

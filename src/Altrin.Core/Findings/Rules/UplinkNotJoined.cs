@@ -32,7 +32,11 @@ public static class UplinkNotJoined
                         ? ["Only boxes of one kit join each other; let it be a repeater, or cable it as an access point."]
                         : ["Set it up about 2 m from the box that it joins, and carry it away once its light stands still."],
                     [.. Island(e, u.Box)]
-                )
+                ) with
+                {
+                    // What was not recorded may well fit.
+                    Idle = u.Why == RefusalReason.PasswordNotKnown ? null : $"{e.Name(u.Box)} serves nothing",
+                }
             ),
             .. e
                 .Network.RadioLinks.Where(l => l.Frames == UplinkFrames.FourAddress && e.Seen.Tracer.World.Radio.Untold(l) is not null)

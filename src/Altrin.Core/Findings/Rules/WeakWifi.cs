@@ -1,4 +1,3 @@
-using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
@@ -33,7 +32,7 @@ public static class WeakWifi
                         [
                             Cures.Hopeful(
                                 $"Protect \"{r.Setting.Name}\" with WPA2",
-                                SetRadio.Between(r.Box, r.Setting, r.Setting with { Security = WifiSecurity.Wpa2 })
+                                [.. WifiNames.Follow(e, r, r.Setting with { Security = WifiSecurity.Wpa2 })]
                             ),
                         ],
                     ["Use WPA2 with AES or WPA3, with a password of its own."]

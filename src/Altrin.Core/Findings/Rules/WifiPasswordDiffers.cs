@@ -1,5 +1,3 @@
-using Altrin.Core.Changes;
-
 namespace Altrin.Core.Findings.Rules;
 
 /// <summary>One Wi-Fi name with different security or keys.</summary>
@@ -36,17 +34,7 @@ public static class WifiPasswordDiffers
                                 $"Password and {WifiNames.Words(of.Like.Security)} of {e.Name(of.Box)} everywhere for \"{g.Key}\"",
                                 [
                                     .. g.Where(r => (r.Setting.Security, r.Setting.Password) != (of.Like.Security, of.Like.Password))
-                                        .Select(r =>
-                                            SetRadio.Between(
-                                                r.Box,
-                                                r.Setting,
-                                                r.Setting with
-                                                {
-                                                    Security = of.Like.Security,
-                                                    Password = of.Like.Password,
-                                                }
-                                            )
-                                        ),
+                                        .SelectMany(r => WifiNames.Follow(e, r, of.Like)),
                                     .. WifiNames.Rejoin(e, g.Key, of.Like),
                                 ]
                             )

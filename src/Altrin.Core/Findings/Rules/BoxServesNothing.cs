@@ -1,0 +1,63 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Findings.Rules;
+
+/// <summary>A box in use that is connected to nothing, or an access point that sends nothing.</summary>
+public static class BoxServesNothing
+{
+    /// <summary>The rule.</summary>
+    public static Rule Rule { get; } =
+        new(
+            "box-serves-nothing",
+            "serves nothing",
+            "A box in use is connected to nothing, or an access point has its Wi-Fi off and nothing plugged in.",
+            "It takes power and serves nobody, and whoever looks for a fault later takes it for a part of the network.",
+            "common practice",
+            Judge
+        );
+
+    private static IEnumerable<Finding> Judge(Evidence e)
+    {
+        foreach (var box in e.Design.SetUp.Boxes.Where(b => b.Mode is not (RouterMode or BridgeMode)))
+        {
+            var cables = e.Design.SetUp.Cables.Count(c => c.Ends(box.Box));
+            var radio = box.Mode.Joins is not null || box.Mode is SatelliteMode;
+            var (name, own) = (e.Name(box.Box), e.Design.Box(box.Box)!.Profile.Radios);
+            if (cables == 0 && !radio)
+            {
+                yield return Of(
+                    box.Box,
+                    $"{name} is in use and connected to nothing",
+                    [Cures.Hopeful($"{name} is not in use", new PutAway(box.Box))],
+                    ["Follow its cable; where it has none, plug it in where it is to serve, or switch it off."]
+                );
+            }
+            else if (
+                box.Mode is AccessPointMode or RepeaterMode
+                && own.Count > 0
+                && cables < (radio ? 1 : 2)
+                && box.Mode.Radios.All(r => !r.On)
+            )
+            {
+                yield return Of(
+                    box.Box,
+                    $"{name} sends no Wi-Fi, and nothing is plugged into it",
+                    [
+                        Cures.Hopeful(
+                            $"Switch the Wi-Fi of {name} on",
+                            [.. box.Mode.Radios.Select(r => new SetRadio(box.Box, r.Radio, Partial<RadioSetting>.With(s => s.On, true)))]
+                        ),
+                    ],
+                    []
+                );
+            }
+
+            Finding Of(string id, string what, IEnumerable<Remedy> cures, IReadOnlyList<string> advice) =>
+                e.Finding(Rule, [id], what, "Nothing comes from it.", cures, advice) with
+                {
+                    Idle = $"{name} serves nothing",
+                };
+        }
+    }
+}
