@@ -10,7 +10,7 @@ public sealed record DesignDocument
     public const string FormatName = "altrin-design";
 
     /// <summary>The newest version; raised once a landing that changes the format.</summary>
-    public const int NewestVersion = 9;
+    public const int NewestVersion = 10;
 
     /// <summary>Always "altrin-design".</summary>
     [Required, RegularExpression("^altrin-design$")]
@@ -166,6 +166,9 @@ public sealed record BoxDocument
 
     /// <summary>What stands on its label. Since version 5.</summary>
     public LabelDocument? Label { get; init; }
+
+    /// <summary>What it was taken to be set to until its page is read; nothing where left out. Since version 10.</summary>
+    public AssumedDocument? Assumed { get; init; }
 
     /// <summary>What it can do.</summary>
     [Required]

@@ -170,6 +170,12 @@ internal static class DesignReader
             Holds = box.Holds ?? [],
             Place = box.Place,
             Label = ReadLabel(box.Label, $"{pointer}/label", errors),
+            Assumed = new(
+                errors.ReadOptional($"{pointer}/assumed/lanAddress", box.Assumed?.LanAddress, InterfaceAddress.Parse),
+                box.Assumed?.DhcpServer,
+                errors.ReadOptional($"{pointer}/assumed/pool", box.Assumed?.Pool, AddressRange.Parse),
+                box.Assumed?.WifiName
+            ),
         };
     }
 

@@ -25,6 +25,8 @@ public static class DesignUpgrades
         WordsOfVersion8.Upgrade,
         // 9 knows what a router lets in and answers on its WAN side; left out, it was not found out.
         _ => { },
+        // 10 knows which settings of a box are assumed; left out, none is.
+        _ => { },
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

@@ -99,6 +99,16 @@ public static class DesignWriter
                         Supported = ProfileWriter.Habit(box.Label.Supported),
                         SupportedUntil = box.Label.SupportedUntil,
                     },
+            Assumed =
+                box.Assumed == AssumedSettings.Nothing
+                    ? null
+                    : new()
+                    {
+                        LanAddress = box.Assumed.LanAddress?.ToString(),
+                        DhcpServer = box.Assumed.DhcpServer,
+                        Pool = box.Assumed.Pool?.ToString(),
+                        WifiName = box.Assumed.WifiName,
+                    },
             Profile = ProfileWriter.Document(box.Profile),
         };
 

@@ -31,6 +31,8 @@ internal sealed record QuickRequest(QuickList List, string Text);
 /// <param name="Needs">What was asked for, in words, by id.</param>
 /// <param name="Changing">Devices whose MAC address is a private one, which may change.</param>
 /// <param name="Air">What is noted of the air in each place.</param>
+/// <param name="Settings">How each box in use is set today, and what of it is assumed.</param>
+/// <param name="House">The Wi-Fi name and the reference of the password that all radios of the house have.</param>
 internal sealed record SurveyView(
     FirstAnswer Answer,
     IReadOnlyList<SurveyGap> Gaps,
@@ -41,8 +43,15 @@ internal sealed record SurveyView(
     string Service,
     IReadOnlyList<NeedText> Needs,
     IReadOnlyList<string> Changing,
-    IReadOnlyList<PlaceAir> Air
+    IReadOnlyList<PlaceAir> Air,
+    IReadOnlyList<BoxAsFound> Settings,
+    HouseWifi House
 );
+
+/// <summary>The Wi-Fi of the whole house.</summary>
+/// <param name="Name">The name; null where radios differ.</param>
+/// <param name="Password">Reference to the password; null where radios differ or none is recorded.</param>
+internal sealed record HouseWifi(string? Name, string? Password);
 
 /// <summary>A box of whose kind the shelf has a later edition.</summary>
 /// <param name="Box">The box.</param>
@@ -146,7 +155,9 @@ internal static class SurveyRoutes
                         .Select(n => new NeedText(n.Id, n.Words.Subject, n.Words.Asked)),
                 ],
                 [.. site.Devices.Where(d => d.Mac is { IsLocallyAdministered: true }).Select(d => d.Id)],
-                PlaceAir.Of(found)
+                PlaceAir.Of(found),
+                BoxAsFound.Of(head.Home),
+                new(SetHouseWifi.Today(head.Home).Name, SetHouseWifi.Today(head.Home).Password)
             )
         );
     }

@@ -55,7 +55,7 @@ public sealed class DesignFileTests
         "/setUps/0/boxes/0/uplink/channel",
         "only WDS"
     )]
-    [InlineData("/formatVersion", "10", "/formatVersion", "newer Altrin")]
+    [InlineData("/formatVersion", "99", "/formatVersion", "newer Altrin")]
     [InlineData("/formatVersion", "0", "/formatVersion", "at least 1")]
     [InlineData("/formatVersion", "\"1\"", "/formatVersion", "whole number")]
     [InlineData("/format", "\"else\"", "/format", "altrin-design")]

@@ -82,6 +82,9 @@ public static class SurveyGenerator
                                 Supported = (Known)dice.Next(3),
                                 SupportedUntil = Coin() ? new DateOnly(2027, 3, 31) : null,
                             },
+                        Assumed = Coin()
+                            ? AssumedSettings.All(design.Mode(b.Id))
+                            : new(null, Coin() ? true : null, null, Coin() ? "Assumed" : null),
                         Profile = b.Profile with
                         {
                             Edition = dice.Next(1, 4),
@@ -174,7 +177,7 @@ public static class SurveyGenerator
     public static Correction Correction(Random dice, HomeFile home, Shelf shelf)
     {
         var site = home.Site;
-        return dice.Next(15) switch
+        return dice.Next(18) switch
         {
             0 => new SetHome(Some<HomeFacts>(new(Coin() ? "A home" : "", (NamingSchool)dice.Next(3)))),
             1 => new SetService(
@@ -309,6 +312,21 @@ public static class SurveyGenerator
                     }
                 )
             ),
+            14 => new SetFound(
+                Box(),
+                Some<FoundSettings>(
+                    new(
+                        Coin() ? Home.Own("192.168.66.1/24") : null,
+                        Coin(),
+                        Home.At(Coin() ? "192.168.8.30" : "192.168.66.30"),
+                        Home.At("192.168.8.90"),
+                        Coin() ? "Read name" : null,
+                        Coin() ? "read-key" : null
+                    )
+                )
+            ),
+            15 => new SetHouseWifi(Coin() ? "House name" : null, Coin() ? "house-key" : null),
+            16 => new UseBox(Spare(), dice.Next(4) == 0 ? (ModeKind)dice.Next(7) : null, Connected()),
             _ => new Remove(
                 dice.Next(5) switch
                 {
@@ -343,6 +361,7 @@ public static class SurveyGenerator
                 },
                 dice.Next(4) == 0 ? "2" : null
             );
+        string Spare() => site.Boxes.FirstOrDefault(b => home.SetUps.All(s => s.Boxes.All(x => x.Box != b.Id)))?.Id ?? Box();
         string Box() => site.Boxes.Count > 0 ? site.Boxes[dice.Next(site.Boxes.Count)].Id : "none";
         string Device() => site.Devices.Count > 0 ? site.Devices[dice.Next(site.Devices.Count)].Id : "none";
         string Place() => site.Places.Count > 0 ? site.Places[dice.Next(site.Places.Count)].Id : "none";

@@ -13,7 +13,9 @@ public enum VerdictKind
     /// <summary>It works; something is worth knowing.</summary>
     Works,
 
-    /// <summary>What is asked for works, and something in use serves nobody: a repeater that joins nothing, a screen that may stay black.</summary>
+    /// <summary>
+    /// What is asked for works, and something in use serves nobody: a repeater that joins nothing, a screen that may stay black.
+    /// </summary>
     Partly,
 
     /// <summary>A need or the internet of a device is broken or left to luck.</summary>

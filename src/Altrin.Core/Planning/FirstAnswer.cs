@@ -76,7 +76,7 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
             );
         }
         var others = open.Count(f => !OfNames.Contains(f.Code) && !Restated.Contains(f.Code));
-        var rename = open.Where(f => OfNames.Contains(f.Code)).Select(f => $"{f.What}.").Take(4).ToList();
+        var rename = open.Where(f => OfNames.Contains(f.Code) && IsRead(found, f)).Select(f => $"{f.What}.").Take(4).ToList();
         var indoors = site.Places.Where(p => p.Kind != PlaceKind.Outdoors || Wanted(site, p)).ToList();
         var stands = site.Place(found.SetUp.Boxes.First(b => b.Box == gateway.Id).Place);
         if (indoors.Count == 0 || stands is null)
@@ -165,6 +165,17 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
         }
         return new(FirstAnswerKind.Plan, "A plan is needed: no single box more serves the far rooms.", reasons);
     }
+
+    /// <summary>
+    /// Whether names that differ were read: one that nobody read, or a password that nobody recorded, is a gap in the notes and no fault.
+    /// </summary>
+    private static bool IsRead(Design found, Finding finding) =>
+        finding.Code == WifiNotJoined.Rule.Code
+            ? finding.Severity == Severity.WillNotWork
+            : finding
+                .Subjects.Select(s => found.Box(PortRef.Read(s).Owner))
+                .OfType<Box>()
+                .All(b => b.Assumed.In(found.Mode(b.Id)).WifiName is null || b.Label.WifiName is not null);
 
     private static bool Wanted(Site site, Place place) =>
         site.Devices.Any(d => d.Place == place.Id) || site.Needs.Any(n => n.About == place.Id);

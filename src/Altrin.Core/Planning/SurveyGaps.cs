@@ -59,6 +59,7 @@ public static class SurveyGaps
             );
         }
         gaps.AddRange(Unconnected(found));
+        gaps.AddRange(Assumed(found));
         gaps.AddRange(
             Together(
                 [.. site.Boxes.Where(b => b.Mac is null && b.Profile.Modes.Any(m => m != ModeKind.Switch))],
@@ -117,6 +118,49 @@ public static class SurveyGaps
             [var alone] => [new(alone.Id, one(alone.Name), how)],
             _ => [new(boxes[0].Id, all($"{string.Join(", ", boxes.SkipLast(1).Select(b => b.Name))} and {boxes[^1].Name}"), how)],
         };
+
+    /// <summary>How boxes in use are set as far as nobody read it on their pages.</summary>
+    private static IEnumerable<SurveyGap> Assumed(Design found)
+    {
+        foreach (var setting in found.SetUp.Boxes)
+        {
+            var (box, mode) = (found.Box(setting.Box)!, setting.Mode);
+            var assumed = box.Assumed.In(mode);
+            var router = mode as RouterMode;
+            List<string> parts =
+            [
+                .. assumed.LanAddress is { } lan ? [$"its address {lan}"] : Array.Empty<string>(),
+                .. assumed.DhcpServer is { } on ? [on ? "its DHCP server on" : "its DHCP server off"] : Array.Empty<string>(),
+                .. assumed.Pool is { } pool && router?.Server.On == true ? [$"its pool {pool}"] : Array.Empty<string>(),
+                .. assumed.WifiName is { } name && mode.Radios.Any(r => r.On) ? [$"its Wi-Fi name \"{name}\""] : Array.Empty<string>(),
+            ];
+            if (parts.Count > 0)
+            {
+                yield return new(
+                    box.Id,
+                    $"How {box.Name} is set is assumed: {string.Join(", ", parts)}.",
+                    "Read it on its page; what is typed reaches the plan where the plan still holds what was assumed."
+                );
+            }
+        }
+        foreach (
+            var gap in Together(
+                [
+                    .. found
+                        .SetUp.Boxes.Where(b =>
+                            b.Mode.Radios.Any(r => r is { On: true, Password: null } && r.Security != WifiSecurity.Open)
+                        )
+                        .Select(b => found.Box(b.Box)!),
+                ],
+                one => $"The Wi-Fi password of {one} is not recorded.",
+                all => $"The Wi-Fi passwords of {all} are not recorded.",
+                "They stand on labels, or on their pages under Wi-Fi; one for the whole house is typed beside its name."
+            )
+        )
+        {
+            yield return gap;
+        }
+    }
 
     /// <summary>What is in use and joins nothing: nobody said yet how it is connected.</summary>
     private static IEnumerable<SurveyGap> Unconnected(Design found)

@@ -113,6 +113,9 @@ public sealed record Box(string Id, string Name, Profile Profile, MacAddress? Ma
     /// <summary>What stands on its label.</summary>
     public LabelFacts Label { get; init; } = LabelFacts.Empty;
 
+    /// <summary>What it was taken to be set to until its page is read.</summary>
+    public AssumedSettings Assumed { get; init; } = AssumedSettings.Nothing;
+
     /// <summary>Where its page answers after a reset: by its own label, else by its kind; null where neither says.</summary>
     public InterfaceAddress? FactoryAddress => Label.Address ?? Profile.FactoryAddress;
 }

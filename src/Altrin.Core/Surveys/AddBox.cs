@@ -76,7 +76,9 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
         };
         var noted = home.With(site);
         return InUse ?? (isHandOff || Mode is not null || Connection != Connection.NotSaid)
-            ? noted.InEach(d => FirstUse.Of(d, box, Place, Mode, Connection), d => FirstUse.Of(d, box, Place, Mode, Connection.NotSaid))
+            ? noted
+                .InEach(d => FirstUse.Of(d, box, Place, Mode, Connection), d => FirstUse.Of(d, box, Place, Mode, Connection.NotSaid))
+                .Then<HomeFile>(h => h.Assuming(id))
             : noted;
     }
 

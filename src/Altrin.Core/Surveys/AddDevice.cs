@@ -30,7 +30,7 @@ public sealed record AddDevice(Device Device, HostAddress Address, Connection Co
             : home.With(home.Site with { Devices = [.. home.Site.Devices, device] })
                 .InEach(
                     d => FirstUse.Of(d, device, Address, Connection),
-                    d => FirstUse.Of(d, device, Address, new(Connection.Said, null, null))
+                    d => FirstUse.Of(d, device, Address, new(Connection.Carrier(), null, null))
                 );
     }
 

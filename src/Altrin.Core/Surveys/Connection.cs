@@ -26,5 +26,5 @@ public sealed record Connection(ConnectedBy? By, string? To, [property: StringLe
     public static Connection Only(ConnectedBy by) => new(by, null, null);
 
     /// <summary>What carries it as far as it was said: a port takes a cable.</summary>
-    public ConnectedBy? Said => By ?? (Port is null ? null : ConnectedBy.Cable);
+    public ConnectedBy? Carrier() => By ?? (Port is null ? null : ConnectedBy.Cable);
 }

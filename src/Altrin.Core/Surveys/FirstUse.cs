@@ -44,7 +44,7 @@ internal static class FirstUse
         }
         var joining = own.Where(JoinsByRadio).Select(m => (ModeKind?)m).FirstOrDefault();
         var routes = own.Contains(ModeKind.Router) && box.Profile.Radios.Count > 0;
-        return said.Said switch
+        return said.Carrier() switch
         {
             ConnectedBy.Radio when joining is null && !routes => Parsed<ModeKind>.Fail($"{box.Name} cannot join another box by radio."),
             ConnectedBy.Radio => joining ?? ModeKind.Router,
@@ -75,8 +75,8 @@ internal static class FirstUse
         }
         // Whether a router that has an internet port only is fed by cable or by radio is not told by its kind.
         var either = mode is RouterMode && box.Profile.Ports.All(p => p.Role == PortRole.Wan);
-        var by = said.Said ?? (JoinsByRadio(mode.Kind) ? ConnectedBy.Radio : ConnectedBy.Cable);
-        return said.Said is null && said.To is null && either ? at.SetUp
+        var by = said.Carrier() ?? (JoinsByRadio(mode.Kind) ? ConnectedBy.Radio : ConnectedBy.Cable);
+        return said.Carrier() is null && said.To is null && either ? at.SetUp
             : by == ConnectedBy.Radio ? Joined(at, box, place, said)
             : box.Profile.Kind is BoxKind.Powerline or BoxKind.Coax && Partner(at, box, place, said) is { } partner
                 ? Paired(at, box, partner)
@@ -86,7 +86,7 @@ internal static class FirstUse
     private static Parsed<SetUp> Connected(Design at, Device device, Connection said)
     {
         var wired = said.To is { } to && Air.Of(at, to).All(a => a.Guest);
-        var by = said.Said ?? (wired ? ConnectedBy.Cable : ConnectedBy.Radio);
+        var by = said.Carrier() ?? (wired ? ConnectedBy.Cable : ConnectedBy.Radio);
         if (said.To == PortRef.Street)
         {
             return Plugged(at, PortRef.AtStreet, PortRef.OfDevice(device.Id), Medium.Unknown);
@@ -107,7 +107,9 @@ internal static class FirstUse
             : Parsed<SetUp>.Fail($"{at.NameOf(said.To)} sends no Wi-Fi that {device.Name} can use.");
     }
 
-    /// <summary>Fed by a cable from the port that was said, else from a free one in the building; unconnected where there is none.</summary>
+    /// <summary>
+    /// Fed by a cable from the port that was said, else from a free one in the building; unconnected where there is none.
+    /// </summary>
     private static Parsed<SetUp> Fed(Design at, string id, string? entry, string? place, Connection said)
     {
         if (entry is null)
@@ -125,7 +127,7 @@ internal static class FirstUse
     /// <summary>The unit that a powerline or coax unit is paired with; null for the first of its kind in the building.</summary>
     private static Box? Partner(Design at, Box box, string? place, Connection said) => (
             said.To is { } to ? at.SetUp.Boxes.Where(b => b.Box == to)
-            : said.Said is null ? FreePorts.Near(at, place, box.Id)
+            : said.Carrier() is null ? FreePorts.Near(at, place, box.Id)
             : []
         ).Select(b => at.Box(b.Box)!).FirstOrDefault(b => b.Profile.Kind == box.Profile.Kind);
 

@@ -18,7 +18,9 @@ internal static class FreePorts
         string? BuildingOf(string? place) => site.Place(place) is { } there ? there.Building ?? main : null;
     }
 
-    /// <summary>Boxes in use in the building of a place: those in the same place first, switches before others, then the one at the line.</summary>
+    /// <summary>
+    /// Boxes in use in the building of a place: those in the same place first, switches before others, then the one at the line.
+    /// </summary>
     public static IEnumerable<BoxSetting> Near(Design design, string? place, string butNot) =>
         design
             .SetUp.Boxes.Where(b => b.Box != butNot && SameBuilding(design.Site, b.Place, place))

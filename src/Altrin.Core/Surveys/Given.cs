@@ -87,6 +87,26 @@ internal static class Given
     public static IEnumerable<Touch> Connected(HomeFile before, Parsed<HomeFile> after) =>
         !after.Ok ? [] : after.Value.SetUps.SelectMany(s => Connected(before.SetUps.First(b => b.Name == s.Name), s)).Distinct();
 
+    /// <summary>Settings of a box that its page was read for, as touches.</summary>
+    public static IEnumerable<Touch> Set(HomeFile home, string box, IEnumerable<string> members)
+    {
+        var radios = home.Site.Boxes.FirstOrDefault(b => b.Id == box)?.Profile.Radios ?? [];
+        return members
+            .SelectMany(m =>
+                m switch
+                {
+                    // Pool and reservations move along with the address.
+                    nameof(FoundSettings.LanAddress) => new SetLanAddress(box, default).Touches(new(home.Site, home.Foremost)),
+                    nameof(FoundSettings.DhcpServer) => [new(Setting.DhcpServer, box)],
+                    nameof(FoundSettings.PoolFirst) => [new(Setting.PoolFirst, box)],
+                    nameof(FoundSettings.PoolLast) => [new(Setting.PoolLast, box)],
+                    nameof(FoundSettings.WifiName) => radios.Select(r => new Touch(Setting.WifiName, box, r.Id)),
+                    _ => radios.Select(r => new Touch(Setting.WifiPassword, box, r.Id)),
+                }
+            )
+            .Distinct();
+    }
+
     private static IEnumerable<Touch> Connected(SetUp before, SetUp after)
     {
         var (cables, devices) = (before.Cables.Select(c => c.Id).ToHashSet(), before.Devices.ToDictionary(d => d.Device));
@@ -133,6 +153,14 @@ internal static class Given
     /// <summary>Such an edit in words.</summary>
     public static string Describe(string? there, IPartial known) =>
         there is null ? $"{NameOf(known)} is noted" : $"What is known of {there} is corrected";
+
+    /// <summary>The home with a note that all that a box was just put into use with is assumed.</summary>
+    public static HomeFile Assuming(this HomeFile home, string id)
+    {
+        var found = home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost;
+        var box = home.Site.Boxes.First(b => b.Id == id) with { Assumed = AssumedSettings.All(new Design(home.Site, found).Mode(id)) };
+        return home.With(home.Site with { Boxes = With(home.Site.Boxes, box, b => b.Id) });
+    }
 
     /// <summary>The home with another site.</summary>
     public static HomeFile With(this HomeFile home, Site site) => home with { Site = site };

@@ -105,7 +105,7 @@ public static class QuickDevice
         device = device with
         {
             Bands = [.. bands.Distinct().Order()],
-            HasSocket = connection.Said.Said == ConnectedBy.Cable ? Known.Yes : Known.Unknown,
+            HasSocket = connection.Said.Carrier() == ConnectedBy.Cable ? Known.Yes : Known.Unknown,
             Place = room.Place,
         };
         return words.Error is not null ? null : [.. room.Making(), new AddDevice(device, address, connection.Said)];

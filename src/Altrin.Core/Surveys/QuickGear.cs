@@ -1,3 +1,4 @@
+using System.Text.RegularExpressions;
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Sites;
@@ -5,7 +6,7 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Surveys;
 
 /// <summary>"Hall gateway, fibre gateway four, hall, 192.168.8.1, 00:00:5e:00:53:01, telephone"; "Loft node, mesh kit, node, by radio".</summary>
-internal static class QuickGear
+internal static partial class QuickGear
 {
     private const string Expected =
         $"a kind of the shelf, a place, an address, a MAC address, wifi and a name, 'as' and a mode, {QuickConnection.Expected}, telephone, alarm, in use or spare may stand here";
@@ -20,6 +21,8 @@ internal static class QuickGear
         var box = new AddBox(name, "");
         var label = LabelFacts.Empty;
         var holds = new List<LineService>();
+        (string First, string Last)? pool = null;
+        bool? server = null;
         var unread = words.Unread(
             text =>
                 QuickWords.Mac(text) is not { } read ? null
@@ -46,6 +49,14 @@ internal static class QuickGear
                 QuickWords.Is(text, "no updates", "unsupported")
                     ? Then(() => label = label with { Supported = Known.No }, "its firmware gets no more updates")
                     : null,
+            text =>
+                Pools().Match(text) is { Success: true } match
+                    ? Then(() => pool = (match.Groups["first"].Value, match.Groups["last"].Value), "DHCP pool")
+                    : null,
+            text =>
+                QuickWords.Is(text, "dhcp off", "no dhcp") ? Then(() => server = false, "its DHCP server is off")
+                : QuickWords.Is(text, "dhcp on", "dhcp") ? Then(() => server = true, "its DHCP server is on")
+                : null,
             text => Service(text) is { } service ? Then(() => holds.Add(service), $"the {LineServiceWords.Of(service)} lives in it") : null,
             text =>
                 After(text, "as ") is not { } said ? null
@@ -55,21 +66,43 @@ internal static class QuickGear
             room.Read
         );
         var kind = Kind(shelf, words, name, unread);
-        return words.Error is not null || kind is null
-            ? null
-            :
-            [
-                .. room.Making(),
-                box with
-                {
-                    ShelfId = kind.ShelfId,
-                    Place = room.Place,
-                    Holds = holds,
-                    Label = label,
-                    Connection = connection.Said,
-                },
-            ];
+        if (words.Error is not null || kind is null)
+        {
+            return null;
+        }
+        var id = Slugs.Of(name, i => home.Site.Uses(i) || i == room.Place, "box");
+        var read = server is { } on ? Partial<FoundSettings>.With(f => f.DhcpServer, on) : Partial<FoundSettings>.Nothing;
+        if (pool is var (first, last))
+        {
+            var ends = (Ends(first, label.Address ?? kind.FactoryAddress), Ends(last, label.Address ?? kind.FactoryAddress));
+            if (ends is not ({ Ok: true }, { Ok: true }))
+            {
+                words.Fail((ends.Item1.Error ?? ends.Item2.Error)!, 1);
+                return null;
+            }
+            read = read.And(f => f.PoolFirst, ends.Item1.Value).And(f => f.PoolLast, ends.Item2.Value);
+        }
+        return
+        [
+            .. room.Making(),
+            box with
+            {
+                Id = id,
+                ShelfId = kind.ShelfId,
+                Place = room.Place,
+                Holds = holds,
+                Label = label,
+                Connection = connection.Said,
+            },
+            .. read.Given.Count == 0 ? Array.Empty<Correction>() : [new SetFound(id, read)],
+        ];
     }
+
+    /// <summary>An end of a pool as typed: in full, or its last number, as in the subnet of the box.</summary>
+    private static Parsed<Ipv4Address> Ends(string text, InterfaceAddress? own) =>
+        text.TrimStart('.') is var number && number.Contains('.', StringComparison.Ordinal) ? Ipv4Address.Parse(number)
+        : own is { } lan ? Ipv4Address.Parse($"{lan.Address.ToString()[..(lan.Address.ToString().LastIndexOf('.') + 1)]}{number}")
+        : Parsed<Ipv4Address>.Fail("The pool is typed in full, such as pool 192.168.8.20-192.168.8.199.");
 
     /// <summary>
     /// The kind that the parts mean which nothing else took, all of them together, so that a name with commas is found too; where there
@@ -166,4 +199,10 @@ internal static class QuickGear
         act();
         return QuickWords.Means(means);
     }
+
+    [GeneratedRegex(
+        @"^(?:dhcp )?pool\s+(?<first>[\d.]{1,15})\s*(?:-|–|to)\s*(?<last>[\d.]{1,15})$",
+        RegexOptions.NonBacktracking | RegexOptions.IgnoreCase | RegexOptions.ExplicitCapture
+    )]
+    private static partial Regex Pools();
 }

@@ -37,6 +37,13 @@ internal static partial class QuickNeed
                     is { } radio
             )
             {
+                if (box.Assumed.WifiName == radio.Name && box.Label.WifiName is null)
+                {
+                    words.Fail(
+                        $"The Wi-Fi name \"{radio.Name}\" of {box.Name} is assumed; type the one that is there into its sheet first.",
+                        1
+                    );
+                }
                 needs.Add(new KeepsNameAndPassword("", radio.Name, radio.Security, radio.Password));
             }
             else

@@ -15,10 +15,51 @@ public sealed record SetLabel(string Box, Partial<LabelFacts> Label) : Correctio
             return Parsed<HomeFile>.Fail($"There is no box '{Ipv4Address.Shown(Box)}'.");
         }
         var said = Label.On(box.Label);
-        return Edit.Unless(
-            Given.WrongLabel(said) ?? Given.WrongMac(home.Site, Box, said.RadioMac),
-            home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Label = said }, b => b.Id) })
-        );
+        if ((Given.WrongLabel(said) ?? Given.WrongMac(home.Site, Box, said.RadioMac)) is { } wrong)
+        {
+            return Parsed<HomeFile>.Fail(wrong);
+        }
+        var labelled = box with { Label = said };
+        var noted = home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, labelled, b => b.Id) });
+        // Where a page takes no such value, the label says it and the box is set otherwise.
+        return Follows(home, box) is { Given.Count: > 0 } read && ReadSettings.Into(noted, box, read, sure: false) is { Ok: true } followed
+            ? followed.Value.With(
+                followed.Value.Site with
+                {
+                    Boxes = Given.With(
+                        followed.Value.Site.Boxes,
+                        followed.Value.Site.Boxes.First(b => b.Id == Box) with
+                        {
+                            Label = said,
+                        },
+                        b => b.Id
+                    ),
+                }
+            )
+            : noted;
+    }
+
+    /// <summary>What of the label a box in use is taken to be set to, as long as nobody read its page.</summary>
+    private Partial<FoundSettings> Follows(HomeFile home, Box box)
+    {
+        var found = home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost;
+        var mode = new Design(home.Site, found).Mode(box.Id);
+        var (assumed, label, read) = (box.Assumed.In(mode), Label.On(box.Label), Partial<FoundSettings>.Nothing);
+        read =
+            Label.Gives(nameof(LabelFacts.Address)) && assumed.LanAddress is not null && label.Address is { } address
+                ? read.And(f => f.LanAddress, address)
+                : read;
+        read =
+            Label.Gives(nameof(LabelFacts.WifiName)) && assumed.WifiName is not null && label.WifiName is { } name
+                ? read.And(f => f.WifiName, name)
+                : read;
+        return
+            Label.Gives(nameof(LabelFacts.WifiPassword))
+            && label.WifiPassword is { } password
+            && mode?.Radios is { Count: > 0 } radios
+            && radios.All(r => r.Password is null || r.Password == box.Label.WifiPassword)
+            ? read.And(f => f.WifiPassword, password)
+            : read;
     }
 
     /// <inheritdoc/>
@@ -27,5 +68,15 @@ public sealed record SetLabel(string Box, Partial<LabelFacts> Label) : Correctio
 
     /// <inheritdoc/>
     public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
-        [.. Label.Given.Select(m => new Touch(Setting.Label, Box, m))];
+        [
+            .. Label.Given.Select(m => new Touch(Setting.Label, Box, m)),
+            .. home.Site.Boxes.FirstOrDefault(b => b.Id == Box) is { } box && Follows(home, box) is { Given.Count: > 0 } read
+                ? (IEnumerable<Touch>)
+                    [
+                        new(Setting.Box, Box, nameof(Sites.Box.Assumed)),
+                        .. Given.Set(home, Box, read.Given),
+                        .. Given.Connected(home, ApplyTo(home, shelf)),
+                    ]
+                : [],
+        ];
 }

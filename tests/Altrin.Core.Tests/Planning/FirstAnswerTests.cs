@@ -54,6 +54,16 @@ public sealed class FirstAnswerTests
         Assert.Equal(FirstAnswerKind.Rename, Of(House(("hall", 0, 0, 0)).Wifi("tablet", "gw", "old name")).Kind);
     }
 
+    /// <summary>A name that nobody read and a password that nobody recorded are gaps in the notes, and nothing to set right.</summary>
+    [Fact]
+    public void What_is_only_assumed_is_no_fault()
+    {
+        var split = House(("hall", 0, 0, 0)).Point("point", name: "point-????").Cable("gw/lan1", "point/wan");
+        Assert.Equal(FirstAnswerKind.Rename, Of(split).Kind);
+        Assert.Equal(FirstAnswerKind.Keep, Of(split.Box("point", b => b with { Assumed = new(null, null, null, "point-????") })).Kind);
+        Assert.Equal(FirstAnswerKind.Keep, Of(House(("hall", 0, 0, 0)).Wifi("tablet", "gw", "home", null)).Kind);
+    }
+
     /// <summary>It never says that this is all while other things are open.</summary>
     [Fact]
     public void What_else_is_open_is_counted_and_what_serves_nobody_takes_a_plan()

@@ -787,6 +787,12 @@ export interface components {
         };
         /** @enum {unknown} */
         AnswerKind: "yes" | "no" | "luck" | "unknown";
+        AssumedDocument: {
+            lanAddress?: null | string;
+            dhcpServer?: null | boolean;
+            pool?: null | string;
+            wifiName?: null | string;
+        };
         BaselineGroup: {
             place: string;
             by: components["schemas"]["RunBy"];
@@ -815,6 +821,12 @@ export interface components {
             mac: null | components["schemas"]["MacAddress"];
             clashes: boolean;
         };
+        BoxAsFound: {
+            box: string;
+            settings: components["schemas"]["FoundSettings"];
+            assumed: string[];
+            elsewhere: string[];
+        };
         BoxCandidate: {
             address: null | components["schemas"]["Ipv4Address"];
             mac: components["schemas"]["MacAddress"];
@@ -830,6 +842,7 @@ export interface components {
             holds?: null | components["schemas"]["LineService"][];
             place?: null | string;
             label?: null | components["schemas"]["LabelDocument"];
+            assumed?: null | components["schemas"]["AssumedDocument"];
             profile: components["schemas"]["ProfileDocument"];
         };
         /** @enum {unknown} */
@@ -1203,9 +1216,8 @@ export interface components {
             by: null | components["schemas"]["ConnectedBy"];
             to: null | string;
             port: null | string;
-            said: components["schemas"]["ConnectedBy"];
         };
-        Correction: components["schemas"]["CorrectionSetHome"] | components["schemas"]["CorrectionSetService"] | components["schemas"]["CorrectionAddBox"] | components["schemas"]["CorrectionSetBox"] | components["schemas"]["CorrectionSetLabel"] | components["schemas"]["CorrectionTakeProfile"] | components["schemas"]["CorrectionAddDevice"] | components["schemas"]["CorrectionSetDevice"] | components["schemas"]["CorrectionSetBuilding"] | components["schemas"]["CorrectionSetPlace"] | components["schemas"]["CorrectionSetSocket"] | components["schemas"]["CorrectionSetRun"] | components["schemas"]["CorrectionSetNeed"] | components["schemas"]["CorrectionRemove"] | components["schemas"]["CorrectionStartPlan"];
+        Correction: components["schemas"]["CorrectionSetHome"] | components["schemas"]["CorrectionSetService"] | components["schemas"]["CorrectionAddBox"] | components["schemas"]["CorrectionSetBox"] | components["schemas"]["CorrectionSetLabel"] | components["schemas"]["CorrectionSetFound"] | components["schemas"]["CorrectionSetHouseWifi"] | components["schemas"]["CorrectionUseBox"] | components["schemas"]["CorrectionTakeProfile"] | components["schemas"]["CorrectionAddDevice"] | components["schemas"]["CorrectionSetDevice"] | components["schemas"]["CorrectionSetBuilding"] | components["schemas"]["CorrectionSetPlace"] | components["schemas"]["CorrectionSetSocket"] | components["schemas"]["CorrectionSetRun"] | components["schemas"]["CorrectionSetNeed"] | components["schemas"]["CorrectionRemove"] | components["schemas"]["CorrectionStartPlan"];
         CorrectionAddBox: {
             /** @enum {string} */
             kind?: "addBox";
@@ -1255,10 +1267,22 @@ export interface components {
             device: string;
             known: components["schemas"]["PartialOfDevice"];
         };
+        CorrectionSetFound: {
+            /** @enum {string} */
+            kind?: "setFound";
+            box: string;
+            read: components["schemas"]["PartialOfFoundSettings"];
+        };
         CorrectionSetHome: {
             /** @enum {string} */
             kind?: "setHome";
             known: components["schemas"]["PartialOfHomeFacts"];
+        };
+        CorrectionSetHouseWifi: {
+            /** @enum {string} */
+            kind?: "setHouseWifi";
+            name: null | string;
+            password: null | string;
         };
         CorrectionSetLabel: {
             /** @enum {string} */
@@ -1304,6 +1328,13 @@ export interface components {
             kind?: "takeProfile";
             box: string;
             shelfId: string;
+        };
+        CorrectionUseBox: {
+            /** @enum {string} */
+            kind?: "useBox";
+            box: string;
+            mode: null | components["schemas"]["ModeKind"];
+            connection: components["schemas"]["Connection"];
         };
         DesignDocument: {
             format: string;
@@ -1423,6 +1454,14 @@ export interface components {
         };
         /** @enum {unknown} */
         FirstAnswerKind: "askFirst" | "keep" | "move" | "rename" | "oneCable" | "oneAccessPoint" | "plan";
+        FoundSettings: {
+            lanAddress: null | components["schemas"]["InterfaceAddress"];
+            dhcpServer: null | boolean;
+            poolFirst: null | components["schemas"]["Ipv4Address"];
+            poolLast: null | components["schemas"]["Ipv4Address"];
+            wifiName: null | string;
+            wifiPassword: null | string;
+        };
         /** @enum {unknown} */
         FrameProtection: "off" | "optional" | "required";
         GatewayOption: {
@@ -1516,6 +1555,10 @@ export interface components {
         };
         /** @enum {unknown} */
         HostAddressKind: "automatic" | "fixed";
+        HouseWifi: {
+            name: null | string;
+            password: null | string;
+        };
         InboundFact: {
             router: string;
             protocol: components["schemas"]["Protocol"];
@@ -2062,6 +2105,14 @@ export interface components {
             newestSecurity?: null | components["schemas"]["WifiSecurity"];
             hasSocket?: components["schemas"]["Known"];
             place?: null | string;
+        };
+        PartialOfFoundSettings: {
+            lanAddress?: null | components["schemas"]["InterfaceAddress"];
+            dhcpServer?: null | boolean;
+            poolFirst?: null | components["schemas"]["Ipv4Address"];
+            poolLast?: null | components["schemas"]["Ipv4Address"];
+            wifiName?: null | string;
+            wifiPassword?: null | string;
         };
         PartialOfGuestName: {
             name?: string;
@@ -2750,6 +2801,8 @@ export interface components {
             needs: components["schemas"]["NeedText"][];
             changing: string[];
             air: components["schemas"]["PlaceAir"][];
+            settings: components["schemas"]["BoxAsFound"][];
+            house: components["schemas"]["HouseWifi"];
         };
         TableRequest: {
             table: components["schemas"]["SurveyTable"];

@@ -8,6 +8,7 @@ import { DraftInput } from "../../ui/DraftInput";
 import { Fold } from "../../ui/Fold";
 import { WordSelect } from "../../ui/WordSelect";
 import { nameOf } from "../shared/designReading";
+import { SecretField } from "../shared/SecretField";
 import { StartPlan } from "../shared/StartPlan";
 import type { JobTools } from "../shared/jobTools";
 
@@ -86,6 +87,28 @@ export function Answer({ state, view, error, tools, choose }: Props) {
             disabled={tools.busy}
             onChange={(naming) => tools.correctNow([{ kind: "setHome", known: { naming } }])}
           />
+          {view.settings.some((s) => s.settings.wifiName !== null) && (
+            <>
+              <DraftInput
+                label="Wi-Fi name of the house today"
+                hint={
+                  view.house.name === null
+                    ? "the boxes have different names; one typed here goes to all"
+                    : "typed into every box, and into what joins them"
+                }
+                value={view.house.name ?? ""}
+                save={(name) => tools.correct([{ kind: "setHouseWifi", name: name === "" ? null : name, password: null }])}
+              />
+              <SecretField
+                job={state.job.id}
+                label="Wi-Fi password of the house today"
+                make={false}
+                name="house Wi-Fi password"
+                reference={view.house.password}
+                refer={(password) => tools.correct([{ kind: "setHouseWifi", name: null, password }])}
+              />
+            </>
+          )}
         </Box>
       </Fold>
       {view.spares.length > 0 && (

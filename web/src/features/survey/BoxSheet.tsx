@@ -14,6 +14,8 @@ import { useShelf } from "../shelf/useShelf";
 import { setUpOf, type Box as Gear } from "../shared/designReading";
 import type { JobTools } from "../shared/jobTools";
 import { known, placeOf } from "./corrections";
+import { Section } from "./Section";
+import { SettingsToday } from "./SettingsToday";
 import { PlaceSelect } from "../shared/PlaceSelect";
 import { SecretField } from "../shared/SecretField";
 
@@ -35,6 +37,7 @@ export function BoxSheet({
   const label = box.label ?? {};
   const [address = "", prefix = "24"] = (label.address ?? "").split("/");
   const spare = view?.spares.find((s) => s.box === box.id);
+  const found = view?.settings.find((s) => s.box === box.id);
   const newer = view?.newer.find((n) => n.box === box.id);
   const atLine = design.site.service.handOff === box.id;
   const noted = (known: Schemas["PartialOfBoxFacts"]): Correction => ({ kind: "setBox", box: box.id, known });
@@ -59,6 +62,7 @@ export function BoxSheet({
           </Button>
         </Flex>
       )}
+      {found && <SettingsToday found={found} state={state} tools={tools} />}
       <Section title="What does the label say">
         <DraftInput
           label="Management address"
@@ -177,7 +181,9 @@ export function BoxSheet({
               <Button
                 px="2"
                 disabled={tools.busy}
-                onClick={() => tools.act([{ kind: "setMode", box: box.id, mode: box.profile.modes[0] ?? "router" }])}
+                onClick={() =>
+                  tools.correctNow([{ kind: "useBox", box: box.id, mode: null, connection: { by: null, to: null, port: null } }])
+                }
               >
                 It is in use
               </Button>
@@ -223,25 +229,6 @@ export function BoxSheet({
         <ProfileFacts profile={box.profile} />
       </Fold>
       <Taking what={box.name} id={box.id} tools={tools} />
-    </Box>
-  );
-}
-
-/** Two columns of fields under a heading. */
-export function Section({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Box as="section" aria-label={title}>
-      <chakra.h3 fontSize="sm" mb="1.5" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
-        {title}
-      </chakra.h3>
-      <Box
-        display="grid"
-        gap="2.5"
-        gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "minmax(0, 1fr) minmax(0, 1fr)" }}
-        alignItems="start"
-      >
-        {children}
-      </Box>
     </Box>
   );
 }

@@ -8,7 +8,7 @@ import { Labelled } from "../../ui/pieces";
 import { accessWords, knownWords, wayWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import type { JobTools } from "../shared/jobTools";
-import { Section } from "./BoxSheet";
+import { Section } from "./Section";
 import { lineOf } from "./corrections";
 import { SecretField } from "../shared/SecretField";
 

@@ -13,6 +13,7 @@ import type { JobTools } from "../../shared/jobTools";
 import { Answer } from "../Answer";
 import { BoxSheet } from "../BoxSheet";
 import { QuickField } from "../QuickField";
+import { SettingsToday } from "../SettingsToday";
 import { PlaceSheet } from "../ThingSheets";
 import { jobState, jobTools } from "../../shared/__tests__/fixtures";
 
@@ -188,6 +189,8 @@ const view: Schemas["SurveyView"] = {
   needs: [],
   changing: [],
   air: [],
+  settings: [],
+  house: { name: null, password: null },
 };
 
 describe("Corrections", () => {
@@ -216,6 +219,53 @@ describe("Corrections", () => {
     fireEvent.change(input, { target: { value: "4,5" } });
     fireEvent.blur(input);
     await waitFor(() => expect(correct).toHaveBeenCalledWith([{ kind: "setPlace", place: place.id, known: { lengthMetres: 4.5 } }]));
+  });
+});
+
+describe("How a box is set today", () => {
+  const found: Schemas["BoxAsFound"] = {
+    box: "hall-gateway",
+    settings: {
+      lanAddress: "192.168.8.1/24",
+      dhcpServer: true,
+      poolFirst: "192.168.8.20",
+      poolLast: "192.168.8.199",
+      wifiName: "Lantern",
+      wifiPassword: null,
+    },
+    assumed: ["poolFirst", "poolLast"],
+    elsewhere: ["planned has the pool 192.168.8.50-192.168.8.99."],
+  };
+
+  it("says what is assumed and what the plan has, and takes what was read", async () => {
+    const correct = vi.fn<JobTools["correct"]>().mockResolvedValue(state);
+    const correctNow = vi.fn<JobTools["correctNow"]>();
+    show(<SettingsToday found={found} state={state} tools={jobTools({ correct, correctNow, busy: false })} />);
+    expect(screen.getAllByText("assumed, not read yet")).toHaveLength(2);
+    expect(screen.getByText("planned has the pool 192.168.8.50-192.168.8.99.")).toBeVisible();
+    const input = screen.getByLabelText("DHCP pool, first address");
+    fireEvent.change(input, { target: { value: "192.168.8.30" } });
+    fireEvent.blur(input);
+    await waitFor(() =>
+      expect(correct).toHaveBeenCalledExactlyOnceWith([{ kind: "setFound", box: "hall-gateway", read: { poolFirst: "192.168.8.30" } }]),
+    );
+    // What is confirmed is what was assumed, and nothing else.
+    fireEvent.click(screen.getByText("It is set as assumed"));
+    expect(correctNow).toHaveBeenCalledWith([
+      { kind: "setFound", box: "hall-gateway", read: { poolFirst: "192.168.8.20", poolLast: "192.168.8.199" } },
+    ]);
+  });
+
+  it("hides the pool of a server that is off", () => {
+    show(
+      <SettingsToday
+        found={{ ...found, settings: { ...found.settings, dhcpServer: false }, assumed: [], elsewhere: [] }}
+        state={state}
+        tools={jobTools({ busy: false })}
+      />,
+    );
+    expect(screen.queryByLabelText("DHCP pool, first address")).toBeNull();
+    expect(screen.queryByText("It is set as assumed")).toBeNull();
   });
 });
 

@@ -1,0 +1,33 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Surveys;
+
+/// <summary>
+/// Notes that a box is in use today, as it was said to be set and connected, else as is usual of its kind. Only what was found knows of
+/// it; what is planned stays planned.
+/// </summary>
+/// <param name="Box">The box.</param>
+/// <param name="Mode">What it is set to; null for the first mode in which it connects as was said.</param>
+/// <param name="Connection">How it is connected.</param>
+public sealed record UseBox(string Box, ModeKind? Mode, Connection Connection) : Correction
+{
+    /// <inheritdoc/>
+    public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
+    {
+        var found = home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost;
+        var design = new Design(home.Site, found);
+        return home.Site.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box
+                ? Parsed<HomeFile>.Fail($"There is no box '{Ipv4Address.Shown(Box)}'.")
+            : design.Mode(Box) is not null ? Parsed<HomeFile>.Fail($"{box.Name} is in use already.")
+            : FirstUse.Of(design, box, box.Place, Mode, Connection).Then<HomeFile>(setUp => home.With(setUp).Assuming(Box));
+    }
+
+    /// <inheritdoc/>
+    public override string Describe(HomeFile home) => $"{home.Site.Boxes.FirstOrDefault(b => b.Id == Box)?.Name ?? Box} is in use";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
+        [new(Setting.InUse, Box), new(Setting.Box, Box, nameof(Sites.Box.Assumed)), .. Given.Connected(home, ApplyTo(home, shelf))];
+}
