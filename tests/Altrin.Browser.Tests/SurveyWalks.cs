@@ -9,6 +9,13 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
 {
     private const string Answer = "//section[@aria-label='Is anything needed at all']";
 
+    /// <summary>The label of the line for gear.</summary>
+    private const string Gear = "One box a line: name, kind, place, label facts, and its connection: in use, at Hall gateway, by radio";
+
+    /// <summary>The label of the line for needs.</summary>
+    private const string Needs =
+        "Who, and what is asked: outside and a port, found, server, delay, online, calls; or guests, name, telephone";
+
     private static string Row(string name) => $"//li/button[starts-with(normalize-space(.), '{name}')]";
 
     private void NewJob(string name)
@@ -131,14 +138,92 @@ public sealed class SurveyWalks(RunningServer server, Browser browser, ITestOutp
     public void What_was_found_becomes_the_plan_and_both_are_compared()
     {
         NewJob("From found to plan");
-        browser.Type("One box a line: name, kind, then what its label says", "Gateway, fibre gateway four" + Keys.Enter);
+        browser.Type(Gear, "Gateway, fibre gateway four" + Keys.Enter);
         browser.Find(Row("Gateway"));
         browser.Click("//nav[@aria-label='Stations']//a[starts-with(., 'Plan')]");
         browser.See("This is what was found");
         browser.Button("Start the plan from what was found");
+        browser.Until(
+            () => browser.Driver.Url.Contains("/plan?setUp=planned", StringComparison.Ordinal) ? "there" : null,
+            "the plan that was begun"
+        );
         browser.Click("//nav[@aria-label='Stations']//a[starts-with(., 'Survey')]");
         browser.Click("//a[.='Compare what was found with the plan']");
         browser.See("alike");
+    }
+
+    /// <summary>
+    /// A whole home with a kit, a bridge, a repeater and a recorder from nothing, in the trade's words: sound in the end, and every cable
+    /// of it was typed.
+    /// </summary>
+    [Fact]
+    public void A_home_is_typed_from_nothing_and_comes_out_sound()
+    {
+        NewJob("Typed from nothing");
+        browser.Type("What comes in", "fibre, 300/30, public, no login, no tag, not locked" + Keys.Enter);
+        foreach (var place in new[] { "Hall, 2x4", "Study, 3x3, floor 1", "Landing, 4x4" })
+        {
+            browser.Type("One place a line: name, size, floor, walls", place + Keys.Enter);
+        }
+        // The recorder is typed before there is anything to connect it to.
+        Devices("Phone, hall, wifi", "Phone");
+        Boxes("Gateway, fibre gateway, hall, 192.168.8.1, 00:00:5e:00:53:01", "Gateway", pick: "Fibre gateway, four ports");
+        Boxes("Main, mesh main, hall, as access point, at gateway port 1, 00:00:5e:00:53:02", "Main", pick: "Mesh kit, main node");
+        Boxes("Node, mesh satellite, study, by radio, 00:00:5e:00:53:03", "Node", pick: "Mesh kit, node");
+        Boxes("Booster, dual band extender, landing, at main, 00:00:5e:00:53:04", "Booster");
+        Boxes("Barn bridge, five port wireless bridge, barn, at main, 00:00:5e:00:53:05", "Barn bridge", pick: "make \"barn\" a place");
+        browser.Find(Row("barn"));
+        Devices("Recorder, barn, cable, at barn bridge port 2", "Recorder");
+        Devices("Tablet, landing, at booster", "Tablet");
+        browser.Type(Needs, "recorder, found" + Keys.Enter);
+        browser.See("found by every device");
+        browser.Click("//summary[.='Name of this home, and of its Wi-Fi']");
+        browser.Type("Wi-Fi name of the house today", "Lantern" + Keys.Enter);
+        browser.Type("Wi-Fi password of the house today", "kiln-and-wheel" + Keys.Enter);
+        browser.Find("//button[@aria-label='Show: Wi-Fi password of the house today']");
+        browser.Button("Start the plan from what was found");
+        // What the plan lacks is cured as it is offered, and nothing of it is a cable.
+        var cures = By.XPath(
+            "//section[@aria-label='Verdict']//ol[@aria-label='Findings']//li//button[not(@aria-pressed) and not(@aria-label)]"
+        );
+        browser.Find("//section[@aria-label='Verdict']//h1");
+        for (var left = 12; left > 0 && browser.Driver.FindElements(cures).Count > 0; left--)
+        {
+            var version = browser.Find("//header").Text;
+            browser.Until(
+                () =>
+                {
+                    browser.Driver.FindElement(cures).Click();
+                    return "cured";
+                },
+                "a cure"
+            );
+            browser.Until(() => browser.Find("//header").Text == version ? null : "saved", "the cure to be saved");
+        }
+        var said = (string)
+            ((IJavaScriptExecutor)browser.Driver).ExecuteAsyncScript(
+                "const done=arguments[0]; fetch('/api'+location.pathname.replace('/plan','')+'?setUp=planned').then(r=>r.json()).then(j=>done("
+                    + "j.proof.verdict.kind+': '+j.proof.findings.map(f=>f.code).sort().join(' ')+': '"
+                    + "+j.design.setUps.find(s=>s.name==='planned').cables.map(c=>c.from+' '+c.to).sort().join(', ')))"
+            )!;
+        output.WriteLine(said);
+        Assert.Equal("sound: : barn-bridge/lan2 recorder, gateway/lan1 main/wan, street gateway/wan", said);
+    }
+
+    private void Boxes(string line, string name, string? pick = null)
+    {
+        browser.Type(Gear, line + Keys.Enter);
+        if (pick is not null)
+        {
+            browser.Button(pick);
+        }
+        browser.Find(Row(name));
+    }
+
+    private void Devices(string line, string name)
+    {
+        browser.Type("One device a line: name, place, cable or its bands, at which box", line + Keys.Enter);
+        browser.Find(Row(name));
     }
 
     [Fact]

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { Redo2, Undo2 } from "lucide-react";
-import { Link, useSearchParams } from "react-router";
+import { Link, useNavigate, useSearchParams } from "react-router";
+import type { ReactNode } from "react";
 import type { JobState } from "../../api/client";
 import { ColourSwitch } from "../../ui/ColourSwitch";
 import { levelColour, levelWord } from "../../ui/pieces";
@@ -12,6 +13,7 @@ import { Button, Select } from "../../ui/controls";
 /** The name of the job, its stations with how far each is, undo and redo. */
 export function JobHeader({ state, station, tools }: { state: JobState; station: Station; tools: JobTools }) {
   const [query, setQuery] = useSearchParams();
+  const go = useNavigate();
   const level = state.proof.verdict.kind;
   const open = standing(state.proof).length;
   const status: Partial<Record<Station, { text: string; colour?: string }>> = {
@@ -27,12 +29,12 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
   return (
     <Flex
       as="header"
-      wrap="wrap"
+      wrap={{ base: "nowrap", md: "wrap" }}
       align="center"
-      columnGap="5"
+      columnGap={{ base: "2", md: "5" }}
       rowGap="2"
       px={{ base: "3", lg: "5" }}
-      py="2"
+      py={{ base: "1", md: "2" }}
       bg="card"
       borderBottomWidth="1px"
       borderBottomStyle="solid"
@@ -43,7 +45,13 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
           altrin
         </Link>
       </Box>
-      <Box minW="0" maxW={{ base: "15rem", lg: "9rem", xl: "10rem" }}>
+      <Box
+        minW="0"
+        flex={{ base: "1 1 3rem", md: "0 1 auto" }}
+        maxW={{ base: "15rem", lg: "9rem", xl: "10rem" }}
+        // On a phone there is one line: what is worked on gives way to the set-up that is shown.
+        display={{ base: station === "survey" ? "block" : "none", md: "block" }}
+      >
         <Box fontWeight="700" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap" title={state.job.name}>
           {state.job.name}
         </Box>
@@ -56,7 +64,9 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
         </Box>
       </Box>
       <Box
-        width="8rem"
+        width={{ base: "auto", md: "8rem" }}
+        minW="0"
+        flex={{ base: "1 1 4rem", md: "none" }}
         visibility={station === "survey" ? "hidden" : undefined}
         display={{ base: station === "survey" ? "none" : "block", lg: "block" }}
       >
@@ -80,7 +90,21 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
           ))}
         </Select>
       </Box>
-      <chakra.nav aria-label="Stations" flex="1 1 24rem" minW="0">
+      <Select
+        aria-label="Station"
+        display={{ base: "block", md: "none" }}
+        flex="1 1 6rem"
+        width="auto"
+        value={station}
+        onChange={(e) => void go({ pathname: `../${e.target.value}`, search: query.toString() }, { relative: "path" })}
+      >
+        {stations.map((s) => (
+          <option key={s} value={s}>
+            {stationWords[s].name}
+          </option>
+        ))}
+      </Select>
+      <chakra.nav aria-label="Stations" flex="1 1 24rem" minW="0" display={{ base: "none", md: "block" }}>
         <Flex as="ol" gap="1" wrap="wrap">
           {stations.map((s) => (
             <chakra.li key={s} flexShrink={0}>
@@ -110,27 +134,36 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
           ))}
         </Flex>
       </chakra.nav>
-      <Flex gap="1" align="center">
+      <Flex gap="1" align="center" flexShrink={0}>
         <Button
           variant="quiet"
+          px={{ base: "2", md: "3" }}
           disabled={state.undo === null || tools.busy}
           onClick={() => tools.undo()}
           title={state.undo ? `Undo: ${state.undo}` : "Nothing to undo"}
           aria-label={state.undo ? `Undo: ${state.undo}` : "Undo"}
         >
-          <Undo2 size={16} aria-hidden /> Undo
+          <Undo2 size={16} aria-hidden /> <Word>Undo</Word>
         </Button>
         <Button
           variant="quiet"
+          px={{ base: "2", md: "3" }}
           disabled={state.redo === null || tools.busy}
           onClick={() => tools.redo()}
           title={state.redo ? `Redo: ${state.redo}` : "Nothing to redo"}
           aria-label={state.redo ? `Redo: ${state.redo}` : "Redo"}
         >
-          <Redo2 size={16} aria-hidden /> Redo
+          <Redo2 size={16} aria-hidden /> <Word>Redo</Word>
         </Button>
-        <ColourSwitch />
+        <Box display={{ base: "none", md: "block" }}>
+          <ColourSwitch />
+        </Box>
       </Flex>
     </Flex>
   );
+}
+
+/** What an icon says in words, where there is room for them. */
+function Word({ children }: { children: ReactNode }) {
+  return <chakra.span display={{ base: "none", md: "inline" }}>{children}</chakra.span>;
 }

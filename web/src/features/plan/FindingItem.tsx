@@ -28,6 +28,8 @@ interface Props {
 /** One finding: what, what the customer notices, what cures it, why, and a word that it may stay. */
 export function FindingItem({ finding, number, following, offer, chosen, choose }: Props) {
   const [accepting, setAccepting] = useState(false);
+  const curable = following.filter((f) => f.remedies.some((r) => offer.here(r, f)));
+  const folded = following.filter((f) => !curable.includes(f));
   return (
     <chakra.li
       data-finding={finding.identity}
@@ -65,12 +67,18 @@ export function FindingItem({ finding, number, following, offer, chosen, choose 
           <Said text={finding.notice} />
         </Box>
         <Cures finding={finding} offer={offer} />
+        {/* A cure is never folded away, also that of what follows: it may be what the customer asked for. */}
+        {curable.map((f) => (
+          <Box key={f.identity} mt="2" css={{ overflowWrap: "anywhere" }}>
+            <Said text={f.what} />
+            <Cures finding={f} offer={offer} />
+          </Box>
+        ))}
         <Flex align="start" gap="3" mt="1" fontSize="sm">
           <chakra.details className="why" flex="1" minW="0">
             <chakra.summary cursor="pointer" color="muted" minH="6">
               Why
-              {following.length > 0 &&
-                (following.length === 1 ? ", and 1 more that follows" : `, and ${following.length} more that follow`)}
+              {folded.length > 0 && (folded.length === 1 ? ", and 1 more that follows" : `, and ${folded.length} more that follow`)}
             </chakra.summary>
             {finding.hurts && (
               <Box mt="1">
@@ -78,7 +86,7 @@ export function FindingItem({ finding, number, following, offer, chosen, choose 
               </Box>
             )}
             <Box as="ul" display="grid" gap="2" mt="1">
-              {following.map((f) => (
+              {folded.map((f) => (
                 <Box as="li" key={f.identity} css={{ overflowWrap: "anywhere" }}>
                   <Said text={f.what} />
                   <Cures finding={f} offer={offer} />

@@ -24,7 +24,8 @@ export interface EditTools {
 /** What the survey writes besides. */
 export interface SurveyTools {
   /** Begins the plan as a copy of what was found; the station that plans shows it from then on. */
-  startPlan: () => void;
+  /** Begins the plan, and says when it stands. */
+  startPlan: (begun: () => void) => void;
   /** Takes lines typed quickly into one of the lists of the survey. */
   enter: (list: Schemas["QuickList"], text: string) => Promise<JobState>;
   /** Reads a table into the survey. */

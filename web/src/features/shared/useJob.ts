@@ -48,10 +48,13 @@ export function useJob(id: number, setUp: string | null): JobTools {
     correct: (corrections) => saving.mutateAsync(correcting(corrections)),
     correctNow: (corrections) => saving.mutate(correcting(corrections), saidInBar),
 
-    startPlan: () =>
+    startPlan: (begun) =>
       saving.mutate(correcting([{ kind: "startPlan" }]), {
         ...saidInBar,
-        onSuccess: () => void client.invalidateQueries({ queryKey: ["job", id] }),
+        onSuccess: () => {
+          void client.invalidateQueries({ queryKey: ["job", id] });
+          begun();
+        },
       }),
     enter: (list, text) => saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/enter", { params, body: { list, text } })),
     takeTable: (table, text) => saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/table", { params, body: { table, text } })),

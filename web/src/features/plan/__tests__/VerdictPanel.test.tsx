@@ -72,6 +72,19 @@ describe("VerdictPanel", () => {
     expect(screen.getByRole("list", { name: "Findings" }).children).toHaveLength(1);
   });
 
+  it("folds no cure away that only a finding which follows has", () => {
+    show([
+      finding("a()", { remedies: [flatten] }),
+      finding("need-not-met(x)", { causedBy: ["a()"], remedies: [flatten, move] }),
+      finding("no-internet(y)", { causedBy: ["a()"], remedies: [flatten] }),
+    ]);
+    expect(screen.getByRole("button", { name: "Move" }).closest("details")).toBeNull();
+    expect(screen.getByText("What of need-not-met(x)").closest("details")).toBeNull();
+    // What an other cure settles already stays folded.
+    expect(screen.getByText("What of no-internet(y)").closest("details")).not.toBeNull();
+    expect(screen.getByText("Why, and 1 more that follows")).toBeInTheDocument();
+  });
+
   it("applies the changes of a cure as they came", () => {
     const apply = show([finding("a()", { remedies: [flatten] })]);
     fireEvent.click(screen.getByRole("button", { name: /Flatten/ }));
