@@ -36,7 +36,7 @@ public static class Roaming
     public static IReadOnlyList<RadioFact> Links(Network network) =>
         [
             .. network
-                .RadioLinks.Select(l => new RadioFact(l.Box, l.To, null, l.Frames, l.Rivals))
+                .RadioLinks.Select(l => new RadioFact(l.Box, l.To, l.KeyOpen ? RefusalReason.PasswordNotKnown : null, l.Frames, l.Rivals))
                 .Concat(network.Unjoined.Select(u => new RadioFact(u.Box, u.To, u.Why, null, [])))
                 .OrderBy(r => r.Box, StringComparer.Ordinal),
         ];

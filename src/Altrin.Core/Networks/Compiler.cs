@@ -36,7 +36,7 @@ public static class Compiler
         var segments = new List<Segment>();
         var segmentOf = new Dictionary<Group, string>();
         var radio = links
-            .RadioLinks.Select(r => (r.Link, r.Frames, r.Rivals, Behind: links.Behind(r.Link)))
+            .RadioLinks.Select(r => (r.Link, r.Frames, r.Rivals, r.KeyOpen, Behind: links.Behind(r.Link)))
             .OrderBy(r => r.Link.Id, StringComparer.Ordinal)
             .ToList();
         foreach (var groups in links.Domains())
@@ -108,7 +108,10 @@ public static class Compiler
                     segmentOf[r.Link.To],
                     r.Behind,
                     r.Rivals
-                )),
+                )
+                {
+                    KeyOpen = r.KeyOpen,
+                }),
             ],
             Parts = segmentOf,
             Unjoined = [.. links.Unjoined.OrderBy(u => u.Box, StringComparer.Ordinal)],

@@ -80,7 +80,7 @@ internal sealed class LinkLayer
     public List<LinkRefusal> Unjoined { get; } = [];
 
     /// <summary>Radio links that carry something, with the side that joins and the other boxes that it may join instead.</summary>
-    public List<(Link Link, UplinkFrames Frames, IReadOnlyList<string> Rivals)> RadioLinks { get; } = [];
+    public List<(Link Link, UplinkFrames Frames, IReadOnlyList<string> Rivals, bool KeyOpen)> RadioLinks { get; } = [];
 
     /// <summary>The access point whose guest name a device is in; null for everybody else.</summary>
     public string? GuestOf(string device) => _guestsOf.GetValueOrDefault(device);
@@ -185,9 +185,11 @@ internal sealed class LinkLayer
 
     private void Join(string box, Uplink link, bool wan)
     {
-        if (Association.OfBox(_design.Box(box)!, link, AirsOf(link.Box)) is { } why)
+        var why = Association.OfBox(_design.Box(box)!, link, AirsOf(link.Box));
+        // A password that nobody recorded may well fit: the link is taken to stand, and what crosses it is not known.
+        if (why is not null and not RefusalReason.PasswordNotKnown)
         {
-            Unjoined.Add(new(box, link.Box, link.Name, why));
+            Unjoined.Add(new(box, link.Box, link.Name, why.Value));
             return;
         }
         var others =
@@ -203,14 +205,14 @@ internal sealed class LinkLayer
                             : Association.OfBox(_design.Box(box)!, link with { Box = other }, AirsOf(other)) is null
                     )
                 );
-        Join(box, link.Box, link.Frames, [.. others.Order(StringComparer.Ordinal)], wan);
+        Join(box, link.Box, link.Frames, [.. others.Order(StringComparer.Ordinal)], wan, why is not null);
     }
 
     /// <summary>Whether a box sends on the radio of its link the very name that it looks for: it may find itself.</summary>
     private bool Sends(string box, Uplink link) =>
         AirsOf(box).Any(a => a.Radio.Id == link.Radio && a.Setting.Name == link.Name && a.Setting.Password == link.Password);
 
-    private void Join(string box, string to, UplinkFrames frames, IReadOnlyList<string> rivals, bool wan)
+    private void Join(string box, string to, UplinkFrames frames, IReadOnlyList<string> rivals, bool wan, bool keyOpen = false)
     {
         var link = new Link(RadioLink.IdOf(box), new(box, ""), new(to, ""), new(box, wan), new(to, false), null) { IsRadio = true };
         var stops = _design.Box(box)!.Profile.Habits.StopsRings;
@@ -219,7 +221,7 @@ internal sealed class LinkLayer
         {
             return;
         }
-        RadioLinks.Add((link, frames, rivals));
+        RadioLinks.Add((link, frames, rivals, keyOpen));
         Join(link, stops == Known.Unknown);
     }
 

@@ -20,6 +20,9 @@ public sealed record RadioLink(
     IReadOnlyList<string> Rivals
 )
 {
+    /// <summary>Whether its password is not recorded at one of its ends: whether it stands is then not known.</summary>
+    public bool KeyOpen { get; init; }
+
     /// <summary>The id of the link by which a box joins another.</summary>
     public static string IdOf(string box) => $"radio:{box}";
 

@@ -29,11 +29,8 @@ internal readonly struct Departure(World world, Choices choices, Addresses addre
         {
             var (cause, owner) = (world.Unlinked(from), from.Owner);
             var keyOpen =
-                cause.Code is CauseCodes.WifiNotJoined or CauseCodes.UplinkNotJoined
-                && (
-                    world.Network.Refusals.Any(r => r.Device == owner && r.Why == RefusalReason.PasswordNotKnown)
-                    || world.Network.Unjoined.Any(r => r.Box == owner && r.Why == RefusalReason.PasswordNotKnown)
-                );
+                cause.Code == CauseCodes.WifiNotJoined
+                && world.Network.Refusals.Any(r => r.Device == owner && r.Why == RefusalReason.PasswordNotKnown);
             (keyOpen ? trail.Open : trail.Wrong).Add(cause);
             trail.StopsAt(owner);
             return false;

@@ -53,19 +53,7 @@ internal sealed class RadioLuck
 
     private Dictionary<Interface, LinkLuck[]> BehindLinks()
     {
-        LinkLuck[] links =
-        [
-            .. Links.Select(
-                (l, i) =>
-                    new LinkLuck(
-                        l,
-                        i,
-                        l.Rivals.Count > 0 ? Strays(l) : null,
-                        Wanders(l),
-                        l.Frames == UplinkFrames.FourAddress ? Untold(l) : null
-                    )
-            ),
-        ];
+        LinkLuck[] links = [.. Links.Select((l, i) => new LinkLuck(l, i, l.Rivals.Count > 0 ? Strays(l) : null, Wanders(l), Untold(l)))];
         return links.Length == 0
             ? []
             : _world
@@ -91,8 +79,21 @@ internal sealed class RadioLuck
             : string.Join(" and ", names);
     }
 
-    /// <summary>That it was not found out whether a box takes frames with four addresses; null where it does.</summary>
+    /// <summary>
+    /// What was not found out of a link and decides whether it carries anything: its password, or whether the other box takes frames with
+    /// four addresses; null where all is known.
+    /// </summary>
     public Cause? Untold(RadioLink link) =>
+        link.KeyOpen
+            ? Cause.Of(
+                CauseCodes.UplinkNotJoined,
+                $"The password by which {_world.Name(link.Box)} joins {_world.Name(link.To)} is not recorded.",
+                link.Box
+            )
+        : link.Frames == UplinkFrames.FourAddress ? FourUntold(link)
+        : null;
+
+    private Cause? FourUntold(RadioLink link) =>
         Design.Mode(link.Box)?.Joins is { } joins
         && Design.Box(link.Box)!.Profile.Radios.FirstOrDefault(r => r.Id == joins.Radio)?.Band is { } band
         && Design.Box(link.To)!.Profile.Radios.Where(r => r.Band == band).All(r => r.FourAddress == Known.Unknown)

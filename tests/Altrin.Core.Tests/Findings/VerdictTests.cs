@@ -37,7 +37,7 @@ public sealed class VerdictTests
             {
                 Home.WithGateway().Wired("a", "gw/lan1").Repeater("rep", "gw", link: l => l with { Password = null }),
                 VerdictKind.Works,
-                "Every device reaches the internet and every need is met; 1 thing worth knowing."
+                "Every device reaches the internet and every need is met; 2 things worth knowing."
             },
             {
                 Home.WithGateway()

@@ -121,12 +121,32 @@ public sealed class RadioTests
     public void A_box_joins_where_everything_fits_and_else_the_fact_says_why_not(string what, Home home, RefusalReason? why)
     {
         var network = Compiler.Compile(home.Design, Situation.Settled);
-        Assert.True(
-            network.Unjoined.Select(u => (RefusalReason?)u.Why).SingleOrDefault() == why,
-            $"{what}: {network.Unjoined.SingleOrDefault()}"
-        );
-        Assert.Equal(why is null, network.Links.Any(l => l.IsRadio));
-        Assert.Equal(why is null, network.Find("a", Side.Device)!.Segment == "gw");
+        // A password that nobody recorded keeps no link from being taken to stand, but everything that crosses it open.
+        var open = network.RadioLinks.Any(l => l.KeyOpen);
+        var refused = open ? RefusalReason.PasswordNotKnown : network.Unjoined.Select(u => (RefusalReason?)u.Why).SingleOrDefault();
+        Assert.True(refused == why, $"{what}: {network.Unjoined.SingleOrDefault()}");
+        Assert.Equal(why is null || open, network.Links.Any(l => l.IsRadio));
+        Assert.Equal(why is null || open, network.Find("a", Side.Device)!.Segment == "gw");
+    }
+
+    [Fact]
+    public void What_crosses_a_link_whose_password_nobody_recorded_is_not_known()
+    {
+        Answer Of(string? password) =>
+            Observer
+                .Observe(
+                    Compiler.Compile(
+                        Home.WithGateway()
+                            .Repeater("rep", "gw", link: l => l with { Password = password })
+                            .Wired("a", "rep/lan1", "192.168.8.5/24")
+                            .Design,
+                        Situation.Settled
+                    )
+                )
+                .Sheet.Internet.Single()
+                .Answer;
+        Assert.Equal((AnswerKind.Yes, AnswerKind.No), (Of("key").Kind, Of("wrong").Kind));
+        Assert.Equal((AnswerKind.Unknown, "uplink-not-joined(rep)"), (Of(null).Kind, Of(null).Causes.Single().Identity));
     }
 
     public static TheoryData<string, Func<Device, Device>, RefusalReason?> Gadgets =>

@@ -34,12 +34,25 @@ public static class UplinkNotJoined
                     [.. Island(e, u.Box)]
                 ) with
                 {
-                    // What was not recorded may well fit.
-                    Idle = u.Why == RefusalReason.PasswordNotKnown ? null : $"{e.Name(u.Box)} serves nothing",
+                    Idle = $"{e.Name(u.Box)} serves nothing",
                 }
             ),
             .. e
-                .Network.RadioLinks.Where(l => l.Frames == UplinkFrames.FourAddress && e.Seen.Tracer.World.Radio.Untold(l) is not null)
+                .Network.RadioLinks.Where(l => l.KeyOpen)
+                .Select(l =>
+                    e.Finding(
+                        Rule,
+                        [l.Box],
+                        $"The password by which {e.Name(l.Box)} joins {e.Name(l.To)} is not recorded",
+                        "Whether it gets in is not known; if it does not, no device behind it has a network.",
+                        [],
+                        ["Note the Wi-Fi password of both; it stands on the label, or on the page under Wi-Fi."]
+                    )
+                ),
+            .. e
+                .Network.RadioLinks.Where(l =>
+                    !l.KeyOpen && l.Frames == UplinkFrames.FourAddress && e.Seen.Tracer.World.Radio.Untold(l) is not null
+                )
                 .Select(l =>
                     e.Finding(
                         Rule,
@@ -86,7 +99,6 @@ public static class UplinkNotJoined
             RefusalReason.SecurityDiffers => $"{box} and {to} know no common protection for \"{refused.Name}\"",
             RefusalReason.FramesUnprotected => $"{to} asks for protected management frames, which {box} does not know",
             RefusalReason.ChannelNotUsable => $"{to} is on a channel that {box} may not use here",
-            RefusalReason.PasswordNotKnown => $"The password of \"{refused.Name}\" is not recorded for {box} or for {to}",
             RefusalReason.PasswordDiffers => $"{box} has another password for \"{refused.Name}\" than {to}",
             RefusalReason.FourAddressesNotTaken => $"{to} takes no frames with four addresses from {box}",
             RefusalReason.ChannelNotFixed => $"{box} and {to} are joined by WDS, and a channel is left to chance",
