@@ -12,7 +12,9 @@ namespace Altrin.Core.Surveys;
 /// <param name="Password">Reference to the password; null to leave passwords as they are.</param>
 public sealed record SetHouseWifi(string? Name, string? Password) : Correction
 {
-    /// <summary>What the house has today: a name or password that all its radios have; null where they differ or none is recorded.</summary>
+    /// <summary>
+    /// What the house has today: a name or password that all its radios have; null where they differ or none is recorded.
+    /// </summary>
     public static SetHouseWifi Today(HomeFile home)
     {
         var found = home.Design(StartPlan.Found) ?? new(home.Site, home.Foremost);
