@@ -165,6 +165,10 @@ public sealed class Home
                 }
             );
 
+    /// <summary>The password of a box's page.</summary>
+    public Home PagePassword(string id, string? password) =>
+        Do(() => _settings[_settings.FindIndex(s => s.Box == id)] = _settings.First(s => s.Box == id) with { Password = password });
+
     public Home Box(string id, Func<Box, Box> edit) =>
         Do(() =>
         {

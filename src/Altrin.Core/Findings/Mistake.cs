@@ -38,7 +38,7 @@ public sealed record Mistake(string What, IReadOnlyList<string> Codes, string? O
             ServiceUnknown.Rule
         ),
         By("Leaving the gateway's Wi-Fi on beside the new one", SplitWifiName.Rule, WifiPasswordDiffers.Rule),
-        Not("Leaving admin passwords at factory", DuringWork),
+        By("Leaving admin passwords at factory", FactoryPassword.Rule),
         By("Leaving an open factory Wi-Fi on the air", WeakWifi.Rule),
         By("A recorder's or printer's device on the wrong side of a cascade", NeedNotMet.Rule, DoubleNat.Rule),
         Not("Laptop left on a fixed address", DuringWork),

@@ -1,3 +1,4 @@
+using Altrin.Core.Changes;
 using Altrin.Core.Findings;
 using Altrin.Core.Sites;
 
@@ -83,6 +84,22 @@ public sealed class LoopTests() : RuleTests("loop")
 
     [Fact]
     public void Any_cable_of_the_ring_may_be_pulled() => Assert.Equal(3, In(Ring())[0].Remedies.Count);
+
+    /// <summary>The lead that costs least is offered first: not the run in the walls, and the shorter of two.</summary>
+    [Fact]
+    public void The_lead_that_costs_least_comes_first()
+    {
+        var home = Ring()
+            .Cable("gw-lan1-s1-lan1", c => c with { Known = c.Known with { Run = "wall", LengthMetres = 1 } })
+            .Cable("s1-lan2-s2-lan1", c => c with { Known = c.Known with { LengthMetres = 30 } })
+            .Cable("s2-lan2-gw-lan2", c => c with { Known = c.Known with { LengthMetres = 2 } });
+        Assert.Equal(
+            [new Unpatch("s2-lan2-gw-lan2"), new Unpatch("s1-lan2-s2-lan1"), new Unpatch("gw-lan1-s1-lan1")],
+            In(home)[0].Remedies.Select(r => r.Changes.Single())
+        );
+        var twice = Home.WithGateway().Switch("s1").Cable("gw/lan1", "s1/lan1").Cable("gw/lan2", "s1/lan2").Wired("a", "s1/lan3");
+        Assert.Equal(2, In(twice)[0].Remedies.Count);
+    }
 
     // A ring stops everything but hides nothing: what else is wrong is found beside it, so that pulling a cable brings nothing new.
     [Fact]

@@ -221,6 +221,27 @@ public sealed class PortForwardToLeaseTests() : RuleTests("port-forward-to-lease
     [Fact]
     public void Cures() => Cured(Aimed(), "Keep 192.168.8.2 for kiln");
 
+    /// <summary>It is found whether or not a need rests on it, for a forward as for a DMZ host.</summary>
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void Is_found_where_nobody_asks_for_it(bool forward)
+    {
+        static Home Kiln() => Home.WithGateway().Wired("kiln", "gw/lan1").Wired("other", "gw/lan2", "192.168.8.9/24");
+        Home Open(string to) => forward ? Kiln().Forward("gw", 8443, to) : Kiln().Edit<RouterMode>("gw", m => m with { Dmz = Home.At(to) });
+        One(Open("192.168.8.20"), Severity.Concern, "gw");
+        var shut = (RouterMode)Cured(Open("192.168.8.20"), "Let nothing in to 192.168.8.20").Mode("gw")!;
+        Assert.True(shut is { Forwards.Count: 0, Dmz: null });
+        if (forward)
+        {
+            Cured(Open("192.168.8.20"), "Keep 192.168.8.20 for kiln");
+        }
+        None(Open("192.168.8.9"));
+        None(Open("192.168.8.20").Reserve("gw", "kiln", "192.168.8.20"));
+        // An address that no server leases is nobody's by chance.
+        None(Open("192.168.8.250"));
+    }
+
     [Fact]
     public void Near_miss() => None(Aimed().Reserve("gw", "kiln", "192.168.8.20"));
 }

@@ -30,10 +30,29 @@ public static class LoopRule
                     loop.Cables.Any(IsRadio)
                         ? "A cable beside the radio link takes the whole network down."
                         : "The whole network stands still, every port light blinking together.",
-                    loop.Cables.Take(4).SelectMany(c => Open(e, c)),
+                    Cheapest(e, loop).Take(4).SelectMany(c => Open(e, c)),
                     loop.Perhaps ? ["Find out whether the box stops its radio link while a cable leads the same way; many kits do."] : []
                 )
             );
+
+    /// <summary>
+    /// The links of a ring, the one that costs least first: a second lead beside another, then a lead before a run in the walls, inside
+    /// one place before across places, the shorter first, a radio link last.
+    /// </summary>
+    private static IEnumerable<string> Cheapest(Evidence e, Loop loop)
+    {
+        var cables = e.Design.SetUp.Cables.Where(c => loop.Cables.Contains(c.Id)).ToDictionary(c => c.Id, StringComparer.Ordinal);
+        return loop
+            .Cables.OrderBy(IsRadio)
+            .ThenBy(id =>
+                !cables.TryGetValue(id, out var own) || !cables.Values.Any(c => c.Id != id && c.Ends(own.A.Owner) && c.Ends(own.B.Owner))
+            )
+            .ThenBy(id => cables.GetValueOrDefault(id)?.Run is not null)
+            .ThenBy(id => cables.GetValueOrDefault(id) is not { } own || Place(own.A) is null || Place(own.A) != Place(own.B))
+            .ThenBy(id => cables.GetValueOrDefault(id)?.LengthMetres ?? double.MaxValue);
+
+        string? Place(PortRef end) => e.Design.Setting(end.Owner)?.Place ?? e.Design.Device(end.Owner)?.Place;
+    }
 
     private static bool IsRadio(string link) => link.StartsWith("radio:", StringComparison.Ordinal);
 
