@@ -19,13 +19,14 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
     /// <summary>The largest page of a list.</summary>
     public const int MostPerPage = 100;
 
-    /// <summary>One page of jobs, the last changed first.</summary>
+    /// <summary>One page of jobs.</summary>
     /// <param name="search">Part of the name, small or capital letters alike; null for all.</param>
     /// <param name="archived">Whether to list those archived instead of the open ones.</param>
+    /// <param name="order">In which order.</param>
     /// <param name="page">From 1.</param>
     /// <param name="perPage">1 to <see cref="MostPerPage"/>.</param>
     /// <param name="cancel">Stops the work.</param>
-    public async Task<Page<JobEntity>> List(string? search, bool archived, int page, int perPage, CancellationToken cancel)
+    public async Task<Page<JobEntity>> List(string? search, bool archived, JobOrder order, int page, int perPage, CancellationToken cancel)
     {
         var jobs = context.Jobs.AsNoTracking().Where(j => archived == (j.ArchivedAt != null));
         if (!string.IsNullOrWhiteSpace(search))
@@ -35,11 +36,14 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
             jobs = jobs.Where(j => EF.Functions.Like(j.Name, pattern, "\\"));
         }
         var total = await jobs.CountAsync(cancel);
-        var items = await jobs.OrderByDescending(j => j.ChangedAt)
-            .ThenByDescending(j => j.Id)
-            .Skip((page - 1) * perPage)
-            .Take(perPage)
-            .ToListAsync(cancel);
+        var ordered = order switch
+        {
+            JobOrder.Changed => jobs.OrderByDescending(j => j.ChangedAt),
+            JobOrder.Created => jobs.OrderByDescending(j => j.CreatedAt),
+            JobOrder.Name => jobs.OrderBy(j => EF.Functions.Collate(j.Name, "NOCASE")),
+            _ => throw new ArgumentOutOfRangeException(nameof(order)),
+        };
+        var items = await ordered.ThenByDescending(j => j.Id).Skip((page - 1) * perPage).Take(perPage).ToListAsync(cancel);
         return new(items, page, perPage, total);
     }
 

@@ -21,8 +21,8 @@ internal static class Demo
         writing.Do(
             async () =>
             {
-                var open = await store.List(null, false, 1, 1, CancellationToken.None);
-                var away = await store.List(null, true, 1, 1, CancellationToken.None);
+                var open = await store.List(null, false, JobOrder.Changed, 1, 1, CancellationToken.None);
+                var away = await store.List(null, true, JobOrder.Changed, 1, 1, CancellationToken.None);
                 if (open.Total + away.Total > 0)
                 {
                     return;

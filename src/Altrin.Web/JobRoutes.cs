@@ -15,6 +15,7 @@ internal static class JobRoutes
     public static void Map(RouteGroupBuilder jobs)
     {
         jobs.MapGet("", List).WithName("ListJobs").ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        jobs.MapGet("/{id:long}/standing", Standing).WithName("GetJobStanding").ProducesProblem(StatusCodes.Status404NotFound);
         jobs.MapPost("", Create).WithName("CreateJob").ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         jobs.MapPatch("/{id:long}", Edit)
             .WithName("EditJob")
@@ -28,6 +29,7 @@ internal static class JobRoutes
         CancellationToken cancel,
         [MaxLength(MostName)] string? search = null,
         bool archived = false,
+        string order = "changed",
         int page = 1,
         int perPage = 20
     )
@@ -40,9 +42,24 @@ internal static class JobRoutes
         {
             return Problems.Field("search", $"{search.Length} characters", $"At most {MostName} characters are looked for.");
         }
-        var found = await store.List(search, archived, page, perPage, cancel);
+        // Named as the description names them, and by no number.
+        if (!Enum.TryParse<JobOrder>(order, true, out var sorted) || !char.IsLetter(order[0]))
+        {
+            return Problems.Field("order", order, $"Allowed: {string.Join(", ", Enum.GetNames<JobOrder>()).ToLowerInvariant()}.");
+        }
+        var found = await store.List(search, archived, sorted, page, perPage, cancel);
         return TypedResults.Ok(new Page<JobSummary>([.. found.Items.Select(JobSummary.Of)], found.Number, found.PerPage, found.Total));
     }
+
+    private static async Task<Results<Ok<JobStanding>, ProblemHttpResult>> Standing(
+        long id,
+        JobStore store,
+        Proofs proofs,
+        CancellationToken cancel
+    ) =>
+        await store.Find(id, cancel) is { } head
+            ? TypedResults.Ok(await proofs.Do(id, c => JobStanding.Of(head.Home, c), cancel))
+            : Problems.NoJob(id);
 
     private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Create(
         NewJob job,

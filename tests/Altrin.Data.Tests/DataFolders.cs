@@ -102,7 +102,7 @@ public abstract class DataFolders : IDisposable
         await using var ring = Ring(folder);
         var jobs = new JobStore(new(context, new(TimeProvider.System)), TimeProvider.System, _homes);
         var homes = new List<string>();
-        foreach (var job in (await jobs.List(null, false, 1, 10, Cancel)).Items)
+        foreach (var job in (await jobs.List(null, false, JobOrder.Changed, 1, 10, Cancel)).Items)
         {
             homes.Add(
                 $"{(await jobs.Find(job.Id, Cancel))!.Home.Site.Name} {await Secrets(context, ring).Show(job.Id, "house-key", Cancel)}"

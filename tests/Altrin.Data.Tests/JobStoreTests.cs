@@ -122,7 +122,23 @@ public sealed class JobStoreTests : IDisposable
         {
             await Create(name);
         }
-        Assert.Equal(found, (await With(s => s.List(search, false, 1, 20, Cancel))).Total);
+        Assert.Equal(found, (await With(s => s.List(search, false, JobOrder.Changed, 1, 20, Cancel))).Total);
+    }
+
+    [Theory]
+    [InlineData(JobOrder.Changed, "anna, Mill, Zoe, mill")]
+    [InlineData(JobOrder.Created, "Zoe, mill, anna, Mill")]
+    [InlineData(JobOrder.Name, "anna, mill, Mill, Zoe")]
+    public async Task Lists_have_an_order(JobOrder order, string names)
+    {
+        var ids = new Dictionary<string, long>();
+        foreach (var name in new[] { "Mill", "anna", "mill", "Zoe" })
+        {
+            ids[name] = (await Create(name)).Job.Id;
+        }
+        await With(s => s.Edit(ids["Mill"], "Mill", null, Cancel));
+        await With(s => s.Edit(ids["anna"], "anna", null, Cancel));
+        Assert.Equal(names, string.Join(", ", (await With(s => s.List(null, false, order, 1, 20, Cancel))).Items.Select(j => j.Name)));
     }
 
     [Fact]
@@ -132,11 +148,11 @@ public sealed class JobStoreTests : IDisposable
         {
             await Create($"job {i}");
         }
-        var all = await With(s => s.List(null, false, 1, 20, Cancel));
+        var all = await With(s => s.List(null, false, JobOrder.Changed, 1, 20, Cancel));
         await With(s => s.Edit(all.Items[0].Id, null, true, Cancel));
-        var page = await With(s => s.List(null, false, 2, 3, Cancel));
+        var page = await With(s => s.List(null, false, JobOrder.Changed, 2, 3, Cancel));
         Assert.Equal((6, "job 2,job 1,job 0"), (page.Total, string.Join(',', page.Items.Select(j => j.Name))));
-        Assert.Equal("job 6", Assert.Single((await With(s => s.List(null, true, 1, 20, Cancel))).Items).Name);
+        Assert.Equal("job 6", Assert.Single((await With(s => s.List(null, true, JobOrder.Changed, 1, 20, Cancel))).Items).Name);
         var renamed = await With(s => s.Edit(all.Items[0].Id, "again", false, Cancel));
         Assert.Equal(("again", null, 3L), (renamed!.Name, renamed.ArchivedAt, renamed.Version));
     }
@@ -155,11 +171,11 @@ public sealed class JobStoreTests : IDisposable
         SqliteConnection.ClearAllPools();
         var before = Restoring.Restore(_folder, written, _clock.GetUtcNow());
         Assert.True(before.Ok, before.Error);
-        Assert.Equal("kept", Assert.Single((await With(s => s.List(null, false, 1, 20, Cancel))).Items).Name);
+        Assert.Equal("kept", Assert.Single((await With(s => s.List(null, false, JobOrder.Changed, 1, 20, Cancel))).Items).Name);
         _homes.Dispose();
         SqliteConnection.ClearAllPools();
         Assert.True(Restoring.Restore(_folder, before.Value, _clock.GetUtcNow()).Ok);
-        Assert.Equal(2, (await With(s => s.List(null, false, 1, 20, Cancel))).Total);
+        Assert.Equal(2, (await With(s => s.List(null, false, JobOrder.Changed, 1, 20, Cancel))).Total);
     }
 
     [Fact]

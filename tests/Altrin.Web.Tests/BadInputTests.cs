@@ -116,6 +116,9 @@ public sealed class BadInputTests(RunningServer server) : IDisposable
     [InlineData("?page=two", 400, "'page' cannot be \"two\". A whole number is expected.")]
     [InlineData("?page=0", 422, "counted from 1")]
     [InlineData("?archived=perhaps", 400, "'archived' cannot be \"perhaps\". true or false is expected.")]
+    [InlineData("?order=size", 422, "Allowed: changed, created, name")]
+    [InlineData("?order=", 422, "Allowed: changed, created, name")]
+    [InlineData("?order=1", 422, "Allowed: changed, created, name")]
     [InlineData(
         "?search=xxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxx",
         422,

@@ -47,6 +47,24 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
         Assert.Equal((status, $"urn:altrin:problem:{type}"), (answer.Status, (string?)answer.Body?["type"]));
     }
 
+    /// <summary>How far a job is, for the list: as far as its plan, or as what was found where none was begun.</summary>
+    [Fact]
+    public async Task A_job_says_where_the_work_on_it_stands()
+    {
+        var (_, made, _) = await Send(HttpMethod.Post, "/api/jobs", """{"name":"Standing","from":null}""");
+        var empty = (await Send(HttpMethod.Get, $"/api/jobs/{made!["id"]}/standing")).Body!;
+        Assert.Equal(("survey", "found", "empty", 1), Said(empty));
+        var (_, copy, _) = await Send(HttpMethod.Post, "/api/jobs", """{"name":"Standing, planned","from":1}""");
+        var planned = (await Send(HttpMethod.Get, $"/api/jobs/{copy!["id"]}/standing")).Body!;
+        Assert.Equal(("plan", "planned", "willNotWork", 0), Said(planned));
+        var names = (await Send(HttpMethod.Get, "/api/jobs?order=name&search=standing")).Body!["items"]!.AsArray();
+        Assert.Equal(["Standing", "Standing, planned"], names.Select(j => (string)j!["name"]!));
+        Assert.Equal(HttpStatusCode.NotFound, (await Send(HttpMethod.Get, "/api/jobs/99999/standing")).Status);
+
+        static (string?, string?, string?, int) Said(JsonNode of) =>
+            ((string?)of["station"], (string?)of["setUp"], (string?)of["verdict"]!["kind"], (int)of["missing"]!);
+    }
+
     [Fact]
     public async Task An_empty_home_is_surveyed_planned_and_compared()
     {

@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/standing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetJobStanding"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}": {
         parameters: {
             query?: never;
@@ -1592,6 +1608,13 @@ export interface components {
             name: null | string;
             archived: null | boolean;
         };
+        JobStanding: {
+            station: components["schemas"]["WorkStation"];
+            setUp: string;
+            verdict: components["schemas"]["Verdict"];
+            /** Format: int32 */
+            missing: number;
+        };
         JobState: {
             job: components["schemas"]["JobSummary"];
             /** Format: int64 */
@@ -2933,6 +2956,8 @@ export interface components {
         /** @enum {unknown} */
         WifiSecurity: "open" | "wep" | "wpaTkip" | "wpa2" | "wpa2Wpa3" | "wpa3";
         /** @enum {unknown} */
+        WorkStation: "survey" | "plan" | "proof";
+        /** @enum {unknown} */
         Worth: "good" | "withCare" | "leave";
     };
     responses: never;
@@ -2948,6 +2973,7 @@ export interface operations {
             query?: {
                 search?: string;
                 archived?: boolean;
+                order?: string;
                 page?: number;
                 perPage?: number;
             };
@@ -3003,6 +3029,37 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetJobStanding: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobStanding"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

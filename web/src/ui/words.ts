@@ -206,3 +206,6 @@ export const keysOf = <K extends string>(words: Record<K, string>) => Object.key
 
 /** The same with a capital letter at its start. */
 export const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1);
+
+/** The stations at which the work on a job can stand. */
+export const workStationWords: Record<Schemas["WorkStation"], string> = { survey: "Survey", plan: "Plan", proof: "Proof" };

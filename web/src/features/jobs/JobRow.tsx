@@ -1,15 +1,35 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
-import { useMutation } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link } from "react-router";
 import { api, unwrap, type Schemas } from "../../api/client";
-import { Card } from "../../ui/pieces";
+import { Card, levelColour, levelWord } from "../../ui/pieces";
 import { Button, Input } from "../../ui/controls";
+import { workStationWords } from "../../ui/words";
 
 interface Props {
   job: Schemas["JobSummary"];
   onChanged: () => void;
   onDuplicate: (name: string) => void;
+}
+
+/** Where the work on a job stands, and what its plan comes to; nothing while that is worked out. */
+function Standing({ job }: { job: Schemas["JobSummary"] }) {
+  const { data } = useQuery({
+    queryKey: ["standing", job.id, job.changedAt],
+    queryFn: ({ signal }) => unwrap(api.GET("/api/jobs/{id}/standing", { params: { path: { id: job.id } }, signal })),
+    staleTime: Infinity,
+    retry: false,
+  });
+  return data ? (
+    <span title={data.verdict.sentence}>
+      {workStationWords[data.station]},{" "}
+      <chakra.b fontWeight="600" color={levelColour(data.verdict.kind)}>
+        {levelWord(data.verdict.kind).toLowerCase()}
+      </chakra.b>
+      {data.missing > 0 && `, ${data.missing} not known`} ·
+    </span>
+  ) : null;
 }
 
 /** One job in the list. Archiving it can be undone, so nothing is asked first. */
@@ -30,7 +50,7 @@ export function JobRow({ job, onChanged, onDuplicate }: Props) {
             <Link to={`/jobs/${job.id}/plan`}>{job.name}</Link>
           </chakra.span>
           <Box color="muted" fontSize="sm">
-            changed {new Date(job.changedAt).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" })}
+            <Standing job={job} /> changed {new Date(job.changedAt).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" })}
           </Box>
         </Box>
       ) : (

@@ -8,23 +8,29 @@ import { ColourSwitch } from "../../ui/ColourSwitch";
 import { FilePick } from "../../ui/FilePick";
 import { FileErrors } from "../../ui/FileErrors";
 import { JobRow } from "./JobRow";
+import { WordSelect } from "../../ui/WordSelect";
 import { Button, Input } from "../../ui/controls";
 
 type Summary = Schemas["JobSummary"];
+
+const orderWords = { changed: "last changed first", created: "newest first", name: "by name" } as const;
+type Order = keyof typeof orderWords;
 
 /** The list of jobs: one home is one job. */
 export function JobsPage() {
   const [search, setSearch] = useState("");
   const [archived, setArchived] = useState(false);
   const [page, setPage] = useState(1);
+  const [order, setOrder] = useState<Order>("changed");
   const [refused, setRefused] = useState<{ name: string; errors: FileError[] } | null>(null);
   const wanted = useDeferredValue(search);
   const client = useQueryClient();
   const navigate = useNavigate();
 
   const jobs = useQuery({
-    queryKey: ["jobs", wanted, archived, page],
-    queryFn: ({ signal }) => unwrap(api.GET("/api/jobs", { params: { query: { search: wanted, archived, page } }, signal })),
+    queryKey: ["jobs", wanted, archived, order, page],
+    queryFn: ({ signal }) =>
+      unwrap(api.GET("/api/jobs", { params: { query: { search: wanted, archived, order, page, perPage: 50 } }, signal })),
     placeholderData: keepPreviousData,
   });
   const open = (job: Summary) => navigate(`/jobs/${job.id}/plan`);
@@ -72,6 +78,20 @@ export function JobsPage() {
         <chakra.h1 fontSize="xl" mb="3">
           Jobs
         </chakra.h1>
+        <Box display="grid" gap="4" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} alignItems="start" mb="5">
+          <NewJob busy={create.isPending} error={create.error?.message} onCreate={(name) => create.mutate({ name, from: null })} />
+          <Card>
+            <chakra.h2 fontSize="lg">Open a design file</chakra.h2>
+            <Box color="muted" fontSize="sm" mb="2">
+              A file that Altrin wrote, up to 2 MB. It becomes a new job.
+            </Box>
+            <Labelled label="Design file">
+              {(ids) => <FilePick {...ids} accept=".json,application/json" take={(file) => importing.mutate(file)} />}
+            </Labelled>
+            {importing.isPending && <Box role="status">Reading the file</Box>}
+            {refused && <FileErrors name={refused.name} errors={refused.errors} />}
+          </Card>
+        </Box>
         <Flex gap="3" wrap="wrap" align="end" mb="4">
           <Box flex="1 1 14rem">
             <Labelled label="Search by name">
@@ -87,6 +107,17 @@ export function JobsPage() {
                 />
               )}
             </Labelled>
+          </Box>
+          <Box flex="0 1 12rem">
+            <WordSelect
+              label="Order"
+              words={orderWords}
+              value={order}
+              onChange={(o) => {
+                setOrder(o);
+                setPage(1);
+              }}
+            />
           </Box>
           <Button
             onClick={() => {
@@ -124,30 +155,16 @@ export function JobsPage() {
         {pages > 1 && (
           <Flex as="nav" aria-label="Pages" gap="2" mt="3" align="center">
             <Button disabled={page <= 1} onClick={() => setPage(page - 1)}>
-              Newer
+              Back
             </Button>
             <span>
-              Page {page} of {pages}
+              Page {page} of {pages}, {jobs.data?.total ?? 0} jobs
             </span>
             <Button disabled={page >= pages} onClick={() => setPage(page + 1)}>
-              Older
+              Further
             </Button>
           </Flex>
         )}
-        <Box display="grid" gap="4" gridTemplateColumns={{ base: "1fr", md: "1fr 1fr" }} alignItems="start" mt="6">
-          <NewJob busy={create.isPending} error={create.error?.message} onCreate={(name) => create.mutate({ name, from: null })} />
-          <Card>
-            <chakra.h2 fontSize="lg">Open a design file</chakra.h2>
-            <Box color="muted" fontSize="sm" mb="2">
-              A file that Altrin wrote, up to 2 MB. It becomes a new job.
-            </Box>
-            <Labelled label="Design file">
-              {(ids) => <FilePick {...ids} accept=".json,application/json" take={(file) => importing.mutate(file)} />}
-            </Labelled>
-            {importing.isPending && <Box role="status">Reading the file</Box>}
-            {refused && <FileErrors name={refused.name} errors={refused.errors} />}
-          </Card>
-        </Box>
       </chakra.main>
     </Box>
   );

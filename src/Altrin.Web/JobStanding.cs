@@ -1,0 +1,46 @@
+using Altrin.Core.Findings;
+using Altrin.Core.Networks;
+using Altrin.Core.Planning;
+using Altrin.Core.Sites;
+using Altrin.Core.Surveys;
+
+namespace Altrin.Web;
+
+/// <summary>Where the work on a job stands.</summary>
+internal enum WorkStation
+{
+    /// <summary>It is being surveyed: no plan was begun.</summary>
+    Survey,
+
+    /// <summary>It is being planned: the plan does not work yet, or not in all its parts.</summary>
+    Plan,
+
+    /// <summary>The plan works as far as is known.</summary>
+    Proof,
+}
+
+/// <summary>How far a job is.</summary>
+/// <param name="Station">Where the work stands.</param>
+/// <param name="SetUp">The set-up that the verdict is of: the plan, else what was found.</param>
+/// <param name="Verdict">What is proven of it.</param>
+/// <param name="Missing">How many things the survey leaves open.</param>
+internal sealed record JobStanding(WorkStation Station, string SetUp, Verdict Verdict, int Missing)
+{
+    /// <summary>The standing of a home.</summary>
+    /// <exception cref="OperationCanceledException">It was given up.</exception>
+    public static JobStanding Of(HomeFile home, CancellationToken cancel)
+    {
+        var foremost = home.Foremost;
+        // No cure is offered here: the verdict is the same without proving any.
+        var observation = Core.Facts.Observer.Observe(Compiler.Compile(new(home.Site, foremost), Situation.Settled, new Work(cancel)));
+        var verdict = Judging.Judge(observation).Verdict;
+        return new(
+            foremost.Name != StartPlan.Planned ? WorkStation.Survey
+                : verdict.Kind is VerdictKind.Sound or VerdictKind.Works ? WorkStation.Proof
+                : WorkStation.Plan,
+            foremost.Name,
+            verdict,
+            SurveyGaps.Of(SurveyRoutes.Found(home)).Count
+        );
+    }
+}
