@@ -55,7 +55,7 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
         <Box fontWeight="700" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap" title={state.job.name}>
           {state.job.name}
         </Box>
-        <Box color="muted" fontSize="xs" aria-live="polite">
+        <Box color="muted" fontSize="xs" aria-live="polite" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
           {tools.asking
             ? "not saved yet"
             : tools.busy
