@@ -64,7 +64,7 @@ public static class SurveyTables
     /// <summary>One table of a home, with what was found in it.</summary>
     public static string Write(SurveyTable table, HomeFile home)
     {
-        var found = Found(home);
+        var found = home.AsFound();
         return CsvTable.Write(
             Heads(table),
             table switch
@@ -178,9 +178,6 @@ public static class SurveyTables
         return errors.All.Count > 0 ? new(null, errors.All) : new(at, []);
     }
 
-    private static Design Found(HomeFile home) =>
-        new(home.Site, home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost);
-
     private static Parsed<HomeFile>? Gear(HomeFile home, Shelf shelf, CsvRow row, SurveyRow reader)
     {
         var there = reader.There(home.Site.Boxes, b => b.Id, b => b.Name);
@@ -228,7 +225,7 @@ public static class SurveyTables
                 InUse = use,
             }.ApplyTo(home, shelf);
         }
-        var used = Found(home).Mode(there.Id) is not null;
+        var used = home.AsFound().Mode(there.Id) is not null;
         var known = new BoxFacts(row["name"]!, mac, wan, [.. holds], (use ?? used) ? there.Place : place ?? there.Place);
         var noted = new SetBox(there.Id, Partial<BoxFacts>.Between(BoxFacts.Of(there), known))
             .ApplyTo(home, shelf)
@@ -246,7 +243,7 @@ public static class SurveyTables
                 )
             );
         }
-        return noted.Then(h => place is null || Found(h).Mode(there.Id) is null ? h : InFound(h, new StandIn(there.Id, place)));
+        return noted.Then(h => place is null || h.AsFound().Mode(there.Id) is null ? h : InFound(h, new StandIn(there.Id, place)));
     }
 
     private static Parsed<HomeFile>? Place(HomeFile home, Shelf shelf, CsvRow row, SurveyRow reader)
@@ -299,7 +296,7 @@ public static class SurveyTables
         {
             return null;
         }
-        HostAddress setting = address is { } own ? QuickDevice.Typed(home.Site, own) : new Automatic();
+        HostAddress setting = address is { } own ? QuickDevice.Typed(home, own) : new Automatic();
         if (there is null)
         {
             var added = new AddDevice(device, setting, LinkSaid(row["link"])).ApplyTo(home, shelf);
@@ -309,7 +306,7 @@ public static class SurveyTables
             .ApplyTo(home, shelf)
             .Then(h =>
                 row["address"] is null
-                || Found(h).SetUp.Devices.FirstOrDefault(d => d.Device == device.Id)?.Address is Fixed typed && typed.Address == address
+                || h.AsFound().SetUp.Devices.FirstOrDefault(d => d.Device == device.Id)?.Address is Fixed typed && typed.Address == address
                     ? h
                     : InFound(h, new SetDeviceAddress(device.Id, setting))
             );
@@ -323,7 +320,7 @@ public static class SurveyTables
     /// <summary>A device plugged into the port that its row names; which Wi-Fi it joins is chosen on the page.</summary>
     private static Parsed<HomeFile> Linked(HomeFile home, string device, string? link)
     {
-        var found = Found(home);
+        var found = home.AsFound();
         if (link is null || link == Link(found, device))
         {
             return home;
@@ -348,7 +345,7 @@ public static class SurveyTables
         {
             return null;
         }
-        var found = Found(home);
+        var found = home.AsFound();
         if (found.SetUp.Cables.FirstOrDefault(c => (c.A == from && c.B == to) || (c.A == to && c.B == from)) is { } there)
         {
             return InFound(
@@ -369,7 +366,7 @@ public static class SurveyTables
     }
 
     private static Parsed<HomeFile> InFound(HomeFile home, params IReadOnlyList<Change> changes) =>
-        ChangeList.Apply(Found(home), changes).Then<HomeFile>(d => home.With(d.SetUp));
+        ChangeList.Apply(home.AsFound(), changes).Then<HomeFile>(d => home.With(d.SetUp));
 
     private static string? Link(Design found, string device) =>
         found.CableAt(PortRef.OfDevice(device)) is { } cable ? $"{cable.OtherEnd(PortRef.OfDevice(device))}"

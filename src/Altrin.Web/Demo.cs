@@ -37,7 +37,7 @@ internal static class Demo
                 {
                     await secrets.Type(head.Job.Id, reference, SayableKey.Make(RandomNumberGenerator.GetInt32), CancellationToken.None);
                 }
-                await Readings(head.Job.Id, SurveyRoutes.Found(home), readings, time.GetUtcNow());
+                await Readings(head.Job.Id, home.AsFound(), readings, time.GetUtcNow());
             },
             CancellationToken.None
         );

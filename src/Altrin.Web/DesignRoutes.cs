@@ -45,10 +45,7 @@ internal static class DesignRoutes
             return Problems.NoJob(id);
         }
         // The survey asks for what was found, which a file may lack.
-        if (
-            (setUp == StartPlan.Found ? SurveyRoutes.Found(head.Home) : head.Home.Design(setUp ?? head.Home.Foremost.Name))
-            is not { } design
-        )
+        if ((setUp == StartPlan.Found ? head.Home.AsFound() : head.Home.Design(setUp ?? head.Home.Foremost.Name)) is not { } design)
         {
             return NoSetUp(head.Home, setUp!);
         }

@@ -40,7 +40,7 @@ internal sealed record JobStanding(WorkStation Station, string SetUp, Verdict Ve
                 : WorkStation.Plan,
             foremost.Name,
             verdict,
-            SurveyGaps.Of(SurveyRoutes.Found(home)).Count
+            SurveyGaps.Of(home.AsFound()).Count
         );
     }
 }

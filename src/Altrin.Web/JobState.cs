@@ -36,6 +36,6 @@ internal sealed record JobState(
             proof,
             head.Undo,
             head.Redo,
-            SurveyGaps.Of(SurveyRoutes.Found(head.Home)).Count
+            SurveyGaps.Of(head.Home.AsFound()).Count
         );
 }

@@ -208,7 +208,7 @@ internal static class ReadingRoutes
             return NoReading(reading);
         }
         // A set-up or a seat that is gone leaves the reading as it is, with nothing to hold it against.
-        var design = head.Home.Design(info.SetUp) ?? SurveyRoutes.Found(head.Home);
+        var design = head.Home.Design(info.SetUp) ?? head.Home.AsFound();
         var (view, problem) = await proofs.Do(
             id,
             c => View(head.Home, design, info.Seat, content, info.IsCapture, TakenOf(info.Place, info.TakenAt), c),
@@ -295,7 +295,7 @@ internal static class ReadingRoutes
                 .FirstOrDefault()
             ?? await proofs.Do(
                 id,
-                c => ProofQuestion.Observed(SurveyRoutes.Found(head.Home), c).Sheet.Rulers.Select(r => (Subnet?)r.Subnet).FirstOrDefault(),
+                c => ProofQuestion.Observed(head.Home.AsFound(), c).Sheet.Rulers.Select(r => (Subnet?)r.Subnet).FirstOrDefault(),
                 cancel
             );
         var found = MovedBox.Find(head.Home.Site, box, request.Digits, entries.Neighbours, subnet);

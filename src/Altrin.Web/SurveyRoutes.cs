@@ -32,6 +32,7 @@ internal sealed record QuickRequest(QuickList List, string Text);
 /// <param name="Changing">Devices whose MAC address is a private one, which may change.</param>
 /// <param name="Air">What is noted of the air in each place.</param>
 /// <param name="Settings">How each box in use is set today, and what of it is assumed.</param>
+/// <param name="Waking">Boxes that must not be plugged in as they are.</param>
 /// <param name="House">The Wi-Fi name and the reference of the password that all radios of the house have.</param>
 internal sealed record SurveyView(
     FirstAnswer Answer,
@@ -45,6 +46,7 @@ internal sealed record SurveyView(
     IReadOnlyList<string> Changing,
     IReadOnlyList<PlaceAir> Air,
     IReadOnlyList<BoxAsFound> Settings,
+    IReadOnlyList<WakingBox> Waking,
     HouseWifi House
 );
 
@@ -95,9 +97,6 @@ internal static class SurveyRoutes
             .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
     }
 
-    /// <summary>The set-up that a survey records; the foremost where a file has no such one.</summary>
-    public static Design Found(HomeFile home) => home.Design(StartPlan.Found) ?? new(home.Site, home.Foremost);
-
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Correct(
         [AsParameters] HeadRequest asked,
         CorrectionRequest request,
@@ -131,7 +130,7 @@ internal static class SurveyRoutes
         {
             return Problems.NoJob(id);
         }
-        var (found, here) = (Found(head.Home), await shelf.Read(cancel));
+        var (found, here) = (head.Home.AsFound(), await shelf.Read(cancel));
         var (site, today) = (found.Site, DateOnly.FromDateTime(time.GetLocalNow().DateTime));
         var gateway = site.Boxes.FirstOrDefault(b => b.Id == site.Service.HandOff);
         var proof = await proofs.Do(id, c => Judging.Prove(found, null, new(c)), cancel);
@@ -157,6 +156,7 @@ internal static class SurveyRoutes
                 [.. site.Devices.Where(d => d.Mac is { IsLocallyAdministered: true }).Select(d => d.Id)],
                 PlaceAir.Of(found),
                 BoxAsFound.Of(head.Home),
+                WakingBox.Of(found),
                 new(SetHouseWifi.Today(head.Home).Name, SetHouseWifi.Today(head.Home).Password)
             )
         );

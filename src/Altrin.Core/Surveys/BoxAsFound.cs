@@ -12,7 +12,7 @@ public sealed record BoxAsFound(string Box, FoundSettings Settings, IReadOnlyLis
     /// <summary>Every box of what was found that routes or sends Wi-Fi of its own, by id.</summary>
     public static IReadOnlyList<BoxAsFound> Of(HomeFile home)
     {
-        var found = home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost;
+        var found = home.AsFound().SetUp;
         return
         [
             .. found

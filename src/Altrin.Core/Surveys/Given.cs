@@ -157,8 +157,7 @@ internal static class Given
     /// <summary>The home with a note that all that a box was just put into use with is assumed.</summary>
     public static HomeFile Assuming(this HomeFile home, string id)
     {
-        var found = home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost;
-        var box = home.Site.Boxes.First(b => b.Id == id) with { Assumed = AssumedSettings.All(new Design(home.Site, found).Mode(id)) };
+        var box = home.Site.Boxes.First(b => b.Id == id) with { Assumed = AssumedSettings.All(home.AsFound().Mode(id)) };
         return home.With(home.Site with { Boxes = With(home.Site.Boxes, box, b => b.Id) });
     }
 
@@ -171,7 +170,7 @@ internal static class Given
     /// </summary>
     public static Parsed<HomeFile> InEach(this HomeFile home, Func<Design, Parsed<SetUp>> edit, Func<Design, Parsed<SetUp>> orElse)
     {
-        var found = home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost;
+        var found = home.AsFound().SetUp;
         var edited = home.SetUps.Select(s => (SetUp: s, Done: edit(new(home.Site, s)))).ToList();
         return edited.Find(e => e.SetUp == found).Done is { Ok: false, Error: var wrong }
             ? Parsed<HomeFile>.Fail(wrong)

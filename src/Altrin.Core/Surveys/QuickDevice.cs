@@ -83,9 +83,9 @@ public static class QuickDevice
                 ),
             text => Bands(text) is { Count: > 0 } found ? QuickGear.Then(() => bands.AddRange(found), "bands that it knows") : null,
             text =>
-                QuickGear.Address(text) is not { } read ? null
+                QuickGear.Address(text, home) is not { } read ? null
                 : !read.Ok ? Parsed<string>.Fail(read.Error)
-                : QuickGear.Then(() => address = Typed(home.Site, read.Value), "typed address"),
+                : QuickGear.Then(() => address = Typed(home, read.Value), "typed address"),
             text =>
                 QuickWords.Is(text, "fixed") ? Parsed<string>.Fail("A fixed address is typed as it is, such as 192.168.8.50.")
                 : QuickWords.Is(text, "automatic") ? QuickWords.Means("asks for its address")
@@ -112,16 +112,27 @@ public static class QuickDevice
     }
 
     /// <summary>
-    /// A typed address, with the box at the line as gateway and DNS server, as such devices are usually set (common practice).
+    /// A typed address, with the router of its subnet as gateway and DNS server, as such devices are usually set (common practice).
     /// </summary>
-    public static Fixed Typed(Site site, InterfaceAddress address)
+    public static Fixed Typed(HomeFile home, InterfaceAddress address)
     {
-        var gateway =
-            site.Boxes.FirstOrDefault(b => b.Id == site.Service.HandOff)?.FactoryAddress is { } own && address.Subnet.Contains(own.Address)
-                ? own.Address
-                : (Ipv4Address?)null;
+        var line = home.Site.Boxes.FirstOrDefault(b => b.Id == home.Site.Service.HandOff)?.FactoryAddress;
+        var gateway = Ruler(home, address.Address)?.Address
+            ?? (line is { } own && address.Subnet.Contains(own.Address) ? own.Address : null);
         return new(address, gateway, gateway is { } names ? [names] : []);
     }
+
+    /// <summary>
+    /// The LAN address of the router of what was found in whose subnet an address lies, the box at the line first; null where it lies in
+    /// none.
+    /// </summary>
+    internal static InterfaceAddress? Ruler(HomeFile home, Ipv4Address address) =>
+        home.AsFound()
+            .SetUp.Boxes.OrderBy(b => b.Box != home.Site.Service.HandOff)
+            .Select(b => b.Mode)
+            .OfType<RouterMode>()
+            .Select(r => (InterfaceAddress?)r.Lan)
+            .FirstOrDefault(l => l!.Value.Subnet.Contains(address));
 
     private static List<RadioBand> Bands(string text)
     {

@@ -188,11 +188,26 @@ internal static partial class QuickGear
         : QuickWords.Is(text, "alarm") ? LineService.Alarm
         : null;
 
-    /// <summary>An address, with a prefix of 24 where none was typed (common practice); null where a part does not look like one.</summary>
-    public static Parsed<InterfaceAddress>? Address(string text) =>
-        text.Count(c => c == '.') < 2 || text.Any(c => !char.IsAsciiDigit(c) && c is not ('.' or '/'))
-            ? null
-            : InterfaceAddress.Parse(text.Contains('/', StringComparison.Ordinal) ? text : $"{text}/24");
+    /// <summary>
+    /// An address; null where a part does not look like one. Where no mask was typed, it has that of the segment that it lies in, else /24
+    /// (common practice).
+    /// </summary>
+    /// <param name="text">The part.</param>
+    /// <param name="home">The home in whose segments it may lie; null for an address that stands on a label.</param>
+    public static Parsed<InterfaceAddress>? Address(string text, HomeFile? home = null)
+    {
+        if (text.Count(c => c == '.') < 2 || text.Any(c => !char.IsAsciiDigit(c) && c is not ('.' or '/')))
+        {
+            return null;
+        }
+        if (text.Contains('/', StringComparison.Ordinal))
+        {
+            return InterfaceAddress.Parse(text);
+        }
+        var typed = Ipv4Address.Parse(text);
+        var prefix = home is not null && typed.Ok ? QuickDevice.Ruler(home, typed.Value)?.PrefixLength : null;
+        return typed.Then<InterfaceAddress>(a => new InterfaceAddress(a, prefix ?? 24));
+    }
 
     public static Parsed<string>? Then(Action act, string means)
     {

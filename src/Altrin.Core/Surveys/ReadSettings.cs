@@ -17,8 +17,8 @@ internal static class ReadSettings
     /// <param name="sure">Whether it was read on its page; else it is a better assumption, from the label.</param>
     public static Parsed<HomeFile> Into(HomeFile home, Box box, Partial<FoundSettings> read, bool sure)
     {
-        var found = home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost;
-        var today = new Design(home.Site, found).Mode(box.Id);
+        var found = home.AsFound().SetUp;
+        var today = home.AsFound().Mode(box.Id);
         if (today is null)
         {
             return Parsed<HomeFile>.Fail($"{box.Name} is not in use today.");

@@ -17,7 +17,7 @@ public sealed record SetHouseWifi(string? Name, string? Password) : Correction
     /// </summary>
     public static SetHouseWifi Today(HomeFile home)
     {
-        var found = home.Design(StartPlan.Found) ?? new(home.Site, home.Foremost);
+        var found = home.AsFound();
         var radios = Sending(home).SelectMany(b => found.Mode(b)!.Radios).Where(r => r.On).ToList();
         return new(
             radios.Select(r => r.Name).Distinct().ToList() is [var name] ? name : null,
@@ -59,7 +59,7 @@ public sealed record SetHouseWifi(string? Name, string? Password) : Correction
     /// <summary>Boxes of what was found with radios of their own that belong to the home's Wi-Fi.</summary>
     private static List<string> Sending(HomeFile home)
     {
-        var found = home.Design(StartPlan.Found) ?? new(home.Site, home.Foremost);
+        var found = home.AsFound();
         return
         [
             .. found

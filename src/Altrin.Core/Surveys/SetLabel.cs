@@ -42,8 +42,7 @@ public sealed record SetLabel(string Box, Partial<LabelFacts> Label) : Correctio
     /// <summary>What of the label a box in use is taken to be set to, as long as nobody read its page.</summary>
     private Partial<FoundSettings> Follows(HomeFile home, Box box)
     {
-        var found = home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost;
-        var mode = new Design(home.Site, found).Mode(box.Id);
+        var mode = home.AsFound().Mode(box.Id);
         var (assumed, label, read) = (box.Assumed.In(mode), Label.On(box.Label), Partial<FoundSettings>.Nothing);
         read =
             Label.Gives(nameof(LabelFacts.Address)) && assumed.LanAddress is not null && label.Address is { } address

@@ -8,10 +8,10 @@ namespace Altrin.Core.Surveys;
 public sealed record StartPlan : Correction
 {
     /// <summary>The set-up that the survey records.</summary>
-    public const string Found = "found";
+    public const string Found = HomeFile.FoundName;
 
     /// <summary>The set-up that is planned.</summary>
-    public const string Planned = "planned";
+    public const string Planned = HomeFile.PlannedName;
 
     /// <inheritdoc/>
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf) =>

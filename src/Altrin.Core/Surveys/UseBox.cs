@@ -16,8 +16,7 @@ public sealed record UseBox(string Box, ModeKind? Mode, Connection Connection) :
     /// <inheritdoc/>
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
     {
-        var found = home.SetUps.FirstOrDefault(s => s.Name == StartPlan.Found) ?? home.Foremost;
-        var design = new Design(home.Site, found);
+        var design = home.AsFound();
         return home.Site.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box
                 ? Parsed<HomeFile>.Fail($"There is no box '{Ipv4Address.Shown(Box)}'.")
             : design.Mode(Box) is not null ? Parsed<HomeFile>.Fail($"{box.Name} is in use already.")

@@ -122,6 +122,33 @@ public sealed class FirstAnswerTests
         Assert.Contains(verdict.Reasons, r => r.Contains(says, StringComparison.Ordinal));
     }
 
+    // The mode that it wakes in, its factory address; who has it, and whether a DHCP server wakes.
+    [Theory]
+    [InlineData(ModeKind.Router, "192.168.8.1/24", "gw", true)]
+    [InlineData(ModeKind.Router, "192.168.8.9/24", "printer", true)]
+    [InlineData(ModeKind.Router, "192.168.1.1/24", null, true)]
+    [InlineData(ModeKind.AccessPoint, "192.168.8.9/24", "printer", false)]
+    [InlineData(ModeKind.AccessPoint, "192.168.8.77/24", null, false)]
+    [InlineData(ModeKind.Router, null, null, true)]
+    public void A_box_that_would_wake_in_the_way_is_not_plugged_in(ModeKind mode, string? address, string? holder, bool server)
+    {
+        var home = Home.WithGateway()
+            .Wired("printer", "gw/lan1", "192.168.8.9/24")
+            .Point("spare")
+            .Profile("spare", p => p with { Modes = [mode], FactoryAddress = address is null ? null : Home.Own(address) });
+        Assert.Empty(WakingBox.Of(home.Design));
+        var design = home.Design;
+        design = design with { SetUp = design.SetUp with { Boxes = [.. design.SetUp.Boxes.Where(b => b.Box != "spare")] } };
+        var said = WakingBox.Of(design);
+        Assert.Equal(holder is null && !server ? 0 : 1, said.Count);
+        Assert.All(said, w =>
+        {
+            Assert.StartsWith("Do not plug it in yet", w.Says, StringComparison.Ordinal);
+            Assert.Equal(holder is not null, w.Says.Contains($"which {holder} has", StringComparison.Ordinal));
+            Assert.Equal(server, w.Says.Contains("DHCP server", StringComparison.Ordinal));
+        });
+    }
+
     [Fact]
     public void Firmware_that_is_supported_until_a_day_is_judged_on_the_day()
     {

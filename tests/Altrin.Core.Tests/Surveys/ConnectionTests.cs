@@ -1,3 +1,4 @@
+using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 
@@ -174,6 +175,21 @@ public sealed class ConnectionTests
         var found = Read([.. early, "gw, gateway, hall", "Three, point, in use, barn"]);
         Assert.Equal(["~gw", "two/lan1", "-", "-"], new[] { "phone", "printer", "sensor", "three" }.Select(id => At(found, id)));
         Assert.Contains("gw/lan1", At(found, "two"), StringComparison.Ordinal);
+    }
+
+    /// <summary>A typed address has the mask and the gateway of the segment that it lies in.</summary>
+    [Theory]
+    [InlineData("192.168.1.50", "192.168.1.50/24", "192.168.1.1")]
+    [InlineData("10.5.9.9", "10.5.9.9/16", "10.5.0.1")]
+    [InlineData("10.5.9.9/24", "10.5.9.9/24", "10.5.0.1")]
+    [InlineData("172.20.1.1", "172.20.1.1/24", null)]
+    public void A_typed_address_takes_the_mask_of_its_segment(string typed, string address, string? gateway)
+    {
+        var home = Typed("gw, gateway, hall", "Two, router, study, in use");
+        home = new SetFound("two", Partial<FoundSettings>.With(f => f.LanAddress, Home.Own("10.5.0.1/16"))).ApplyTo(home, Shelf).Value;
+        var read = QuickEntry.Read(home, Shelf, QuickList.Devices, $"Thing, study, cable, {typed}").Home!;
+        var at = (Fixed)read.Design("found")!.SetUp.Devices.Single().Address;
+        Assert.Equal((address, gateway), ($"{at.Address}", at.Gateway?.ToString()));
     }
 
     [Fact]

@@ -2825,6 +2825,7 @@ export interface components {
             changing: string[];
             air: components["schemas"]["PlaceAir"][];
             settings: components["schemas"]["BoxAsFound"][];
+            waking: components["schemas"]["WakingBox"][];
             house: components["schemas"]["HouseWifi"];
         };
         TableRequest: {
@@ -2939,6 +2940,10 @@ export interface components {
         };
         /** @enum {unknown} */
         VerdictKind: "sound" | "works" | "partly" | "willNotWork" | "notProven" | "empty";
+        WakingBox: {
+            box: string;
+            says: string;
+        };
         /** @enum {unknown} */
         WallKind: "unknown" | "light" | "brick" | "stone" | "concrete" | "glass" | "metal";
         /** @enum {unknown} */

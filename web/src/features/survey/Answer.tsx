@@ -124,6 +124,13 @@ export function Answer({ state, view, error, tools, choose }: Props) {
                   {worthWords[s.worth]}
                 </chakra.span>
                 {s.worth !== "leave" && <>: {s.for}</>}
+                {view.waking
+                  .filter((w) => w.box === s.box)
+                  .map((w) => (
+                    <Box key={w.box} color="ochre" fontWeight="600">
+                      {w.says}
+                    </Box>
+                  ))}
                 {s.worth !== "good" &&
                   s.reasons.map((r) => (
                     <Box key={r} color="muted">

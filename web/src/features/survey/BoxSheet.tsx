@@ -54,6 +54,13 @@ export function BoxSheet({
         {box.profile.name}
         {atLine && " · the box at the internet line"}
       </Box>
+      {view?.waking
+        .filter((w) => w.box === box.id)
+        .map((w) => (
+          <Box key={w.box} color="ochre" fontWeight="600" fontSize="sm">
+            {w.says}
+          </Box>
+        ))}
       {newer && (
         <Flex bg="clay.1" rounded="md" px="2" py="1" gap="2" align="center" wrap="wrap" fontSize="sm">
           <span>The shelf has a later edition of this kind.</span>

@@ -190,6 +190,7 @@ const view: Schemas["SurveyView"] = {
   changing: [],
   air: [],
   settings: [],
+  waking: [],
   house: { name: null, password: null },
 };
 
