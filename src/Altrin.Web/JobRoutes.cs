@@ -1,4 +1,5 @@
 using System.ComponentModel.DataAnnotations;
+using Altrin.Core.Planning;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 using Altrin.Data;
@@ -42,8 +43,8 @@ internal static class JobRoutes
         {
             return Problems.Field("search", $"{search.Length} characters", $"At most {MostName} characters are looked for.");
         }
-        // Named as the description names them, and by no number.
-        if (!Enum.TryParse<JobOrder>(order, true, out var sorted) || !char.IsLetter(order[0]))
+        // One word: an enumeration would take numbers and lists too.
+        if (!Enum.TryParse<JobOrder>(order, true, out var sorted) || !order.All(char.IsLetter))
         {
             return Problems.Field("order", order, $"Allowed: {string.Join(", ", Enum.GetNames<JobOrder>()).ToLowerInvariant()}.");
         }

@@ -118,6 +118,7 @@ public sealed class BadInputTests(RunningServer server) : IDisposable
     [InlineData("?archived=perhaps", 400, "'archived' cannot be \"perhaps\". true or false is expected.")]
     [InlineData("?order=size", 422, "Allowed: changed, created, name")]
     [InlineData("?order=", 422, "Allowed: changed, created, name")]
+    [InlineData("?order=changed,name", 422, "Allowed: changed, created, name")]
     [InlineData("?order=1", 422, "Allowed: changed, created, name")]
     [InlineData(
         "?search=xxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxxx",

@@ -25,11 +25,11 @@ public sealed record WakingBox(string Box, string Says)
     {
         var serves = box.Profile.Modes is [ModeKind.Router, ..];
         var holder = box.FactoryAddress is { } own ? Holder(found, own.Address) : null;
-        return holder is not null
-                ? $"Do not plug it in yet: it may wake at {box.FactoryAddress!.Value.Address}, which {found.NameOf(holder)} has{(serves ? ", and with its DHCP server on" : "")}. Set it at the laptop alone first."
-            : serves
-                ? "Do not plug it in yet: it may wake with its DHCP server on, beside the one of the home. Set it at the laptop alone first."
-            : null;
+        var wakes =
+            holder is null ? "with its DHCP server on, beside the one of the home"
+            : serves ? $"at {box.FactoryAddress!.Value.Address}, which {found.NameOf(holder)} has, and with its DHCP server on"
+            : $"at {box.FactoryAddress!.Value.Address}, which {found.NameOf(holder)} has";
+        return holder is null && !serves ? null : $"Do not plug it in yet: it may wake {wakes}. Set it at the laptop alone first.";
     }
 
     /// <summary>Who has an address in what was found, typed or as its own.</summary>

@@ -1,30 +1,17 @@
+using Altrin.Core.Facts;
 using Altrin.Core.Findings;
 using Altrin.Core.Networks;
-using Altrin.Core.Planning;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 
-namespace Altrin.Web;
-
-/// <summary>Where the work on a job stands.</summary>
-internal enum WorkStation
-{
-    /// <summary>It is being surveyed: no plan was begun.</summary>
-    Survey,
-
-    /// <summary>It is being planned: the plan does not work yet, or not in all its parts.</summary>
-    Plan,
-
-    /// <summary>The plan works as far as is known.</summary>
-    Proof,
-}
+namespace Altrin.Core.Planning;
 
 /// <summary>How far a job is.</summary>
 /// <param name="Station">Where the work stands.</param>
 /// <param name="SetUp">The set-up that the verdict is of: the plan, else what was found.</param>
 /// <param name="Verdict">What is proven of it.</param>
 /// <param name="Missing">How many things the survey leaves open.</param>
-internal sealed record JobStanding(WorkStation Station, string SetUp, Verdict Verdict, int Missing)
+public sealed record JobStanding(WorkStation Station, string SetUp, Verdict Verdict, int Missing)
 {
     /// <summary>The standing of a home.</summary>
     /// <exception cref="OperationCanceledException">It was given up.</exception>
@@ -32,7 +19,7 @@ internal sealed record JobStanding(WorkStation Station, string SetUp, Verdict Ve
     {
         var foremost = home.Foremost;
         // No cure is offered here: the verdict is the same without proving any.
-        var observation = Core.Facts.Observer.Observe(Compiler.Compile(new(home.Site, foremost), Situation.Settled, new Work(cancel)));
+        var observation = Observer.Observe(Compiler.Compile(new(home.Site, foremost), Situation.Settled, new Work(cancel)));
         var verdict = Judging.Judge(observation).Verdict;
         return new(
             foremost.Name != StartPlan.Planned ? WorkStation.Survey
