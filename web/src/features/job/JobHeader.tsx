@@ -70,9 +70,12 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
         visibility={station === "survey" ? "hidden" : undefined}
         display={{ base: station === "survey" ? "none" : "block", lg: "block" }}
       >
-        <chakra.label htmlFor="set-up" fontSize="xs" color="muted" display="block" lineHeight="1">
-          Set-up
-        </chakra.label>
+        <Flex gap="1" fontSize="xs" color="muted" lineHeight="1" whiteSpace="nowrap" overflow="hidden">
+          <chakra.label htmlFor="set-up">Set-up</chakra.label>
+          <chakra.span display={{ base: "inline", md: "none" }} aria-live="polite">
+            {tools.asking ? "not saved" : tools.busy ? "saving" : "saved"}
+          </chakra.span>
+        </Flex>
         <Select
           id="set-up"
           minH="6"
@@ -100,7 +103,7 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
       >
         {stations.map((s) => (
           <option key={s} value={s}>
-            {stationWords[s].name}
+            {s === station ? stationWords[s].name : `${stationWords[s].name} · ${status[s]?.text ?? "not built yet"}`}
           </option>
         ))}
       </Select>

@@ -110,7 +110,7 @@ export function QuickField({ list, label, example, state, tools, first, next }: 
           refused={r}
           list={list}
           state={state}
-          // Whoever types the next line already is not called back from it.
+          // A person who types the next line already is not called back from it.
           calls={text === ""}
           take={(lines) => {
             setRefused((all) => all.filter((x) => x !== r));
