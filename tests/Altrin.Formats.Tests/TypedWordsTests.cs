@@ -52,7 +52,7 @@ public sealed partial class TypedWordsTests
         var fitting = Shelf.Fitting(words).Select(p => p.ShelfId).ToList();
         Assert.Empty(among.Except(fitting));
         // One word that is meant alone is taken without a question.
-        Assert.True(among.Length > 1 || fitting.Count == 1 || words == "bridge", string.Join(' ', fitting));
+        Assert.True(among.Length > 1 || fitting.Count == 1, string.Join(' ', fitting));
         Assert.Equal(fitting.Count, fitting.Distinct().Count());
     }
 

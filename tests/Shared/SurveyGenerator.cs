@@ -203,18 +203,7 @@ public static class SurveyGenerator
                     )
                 )
             ),
-            2 => new AddBox($"Box {dice.Next(30)}", shelf.Profiles[dice.Next(shelf.Profiles.Count)].ShelfId)
-            {
-                InUse = dice.Next(3) switch
-                {
-                    0 => true,
-                    1 => false,
-                    _ => null,
-                },
-                Place = Coin() ? Place() : null,
-                Mode = dice.Next(4) == 0 ? (ModeKind)dice.Next(7) : null,
-                Connection = Connected(),
-            },
+            2 => Added(),
             3 => new SetBox(
                 Box(),
                 Some<BoxFacts>(
@@ -361,6 +350,27 @@ public static class SurveyGenerator
                 },
                 dice.Next(4) == 0 ? "2" : null
             );
+        AddBox Added()
+        {
+            var box = new AddBox($"Box {dice.Next(30)}", shelf.Profiles[dice.Next(shelf.Profiles.Count)].ShelfId)
+            {
+                InUse = dice.Next(3) switch
+                {
+                    0 => true,
+                    1 => false,
+                    _ => null,
+                },
+                Place = Coin() ? Place() : null,
+            };
+            // A box that is not in use is seldom said to be set or connected: that is refused.
+            return box.InUse == false && dice.Next(4) > 0
+                ? box
+                : box with
+                {
+                    Mode = dice.Next(4) == 0 ? (ModeKind)dice.Next(7) : null,
+                    Connection = Connected(),
+                };
+        }
         string Spare() => site.Boxes.FirstOrDefault(b => home.SetUps.All(s => s.Boxes.All(x => x.Box != b.Id)))?.Id ?? Box();
         string Box() => site.Boxes.Count > 0 ? site.Boxes[dice.Next(site.Boxes.Count)].Id : "none";
         string Device() => site.Devices.Count > 0 ? site.Devices[dice.Next(site.Devices.Count)].Id : "none";

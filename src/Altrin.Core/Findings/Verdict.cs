@@ -59,10 +59,11 @@ public sealed record Verdict(VerdictKind Kind, string Sentence)
                 + sheet.Needs.Count(n => n.Answer.Kind == AnswerKind.Unknown);
             if (idle.Count > 0)
             {
-                return new(
-                    VerdictKind.Partly,
-                    $"{(open > 0 ? $"Of what is asked for nothing is broken, {Count(open, "answer")} {(open == 1 ? "is" : "are")} still open" : "Every device reaches the internet and every need is met")}, but {Listed(idle)}{accepted}."
-                );
+                var rest =
+                    open > 0
+                        ? $"Of what is asked for nothing is broken, {Count(open, "answer")} {(open == 1 ? "is" : "are")} still open"
+                        : "Every device reaches the internet and every need is met";
+                return new(VerdictKind.Partly, $"{rest}, but {Listed(idle)}{accepted}.");
             }
             if (open > 0)
             {

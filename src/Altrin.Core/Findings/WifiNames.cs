@@ -28,42 +28,8 @@ internal static class WifiNames
     /// </summary>
     public static IEnumerable<Change> Follow(Evidence e, (string Box, RadioSetting Setting) radio, RadioSetting like)
     {
-        yield return SetRadio.Between(
-            radio.Box,
-            radio.Setting,
-            radio.Setting with
-            {
-                Name = like.Name,
-                Security = like.Security,
-                Password = like.Password,
-            }
-        );
-        // Satellites send what their main node sends: who joins one of them follows too.
-        var band = e.Design.Box(radio.Box)!.Profile.Radios.First(r => r.Id == radio.Setting.Radio).Band;
-        var senders = Air.Of(e.Design).Where(a => a.SetAt.Box == radio.Box && a.Radio.Band == band).Select(a => a.Box).ToHashSet();
-        foreach (var joined in e.Design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal))
-        {
-            if (
-                joined.Mode.Joins is { } link
-                && senders.Contains(link.Box)
-                && link.Name == radio.Setting.Name
-                && e.Design.Box(joined.Box)!.Profile.Radios.FirstOrDefault(r => r.Id == link.Radio) is { } own
-                && own.Band == band
-            )
-            {
-                var security = own.NewestSecurity is { } newest && newest < like.Security ? newest : like.Security;
-                yield return SetUplink.Between(
-                    joined.Box,
-                    link,
-                    link with
-                    {
-                        Name = like.Name,
-                        Security = security,
-                        Password = like.Password,
-                    }
-                );
-            }
-        }
+        var now = radio.Setting with { Name = like.Name, Security = like.Security, Password = like.Password };
+        return [SetRadio.Between(radio.Box, radio.Setting, now), .. RadioFollowers.Links(e.Design, radio.Box, radio.Setting, now)];
     }
 
     /// <summary>Devices that remember one name take the name and key of a radio instead.</summary>

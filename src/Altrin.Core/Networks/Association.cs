@@ -77,7 +77,13 @@ internal static class Association
             : radio.NewestSecurity is { } old && Unprotected(air.Setting, old) ? RefusalReason.FramesUnprotected
             : radio.Channels.Count > 0 && air.Setting.Channel is { } channel && !radio.Channels.Contains(channel)
                 ? RefusalReason.ChannelNotUsable
-            : Key(air.Setting, link.Password) ?? Frames(box, link, air));
+            : Key(air.Setting, link.Password) switch
+            {
+                // What stands in the way for certain is said before what nobody recorded.
+                RefusalReason.PasswordNotKnown => Frames(box, link, air) ?? RefusalReason.PasswordNotKnown,
+                null => Frames(box, link, air),
+                var key => key,
+            });
     }
 
     /// <summary>Whether two radios have a protection in common, so that a device that learned one gets into the other.</summary>
@@ -95,7 +101,10 @@ internal static class Association
             _ => null,
         };
 
-    /// <summary>Of several radios one that lets it in suffices; else the reason of the one that came nearest.</summary>
+    /// <summary>
+    /// Of several radios one that lets it in suffices, then one that may, whose password nobody recorded; else the reason of the one that
+    /// came nearest.
+    /// </summary>
     private static RefusalReason? Nearest(IEnumerable<Air> candidates, Func<Air, RefusalReason?> refused)
     {
         var nearest = RefusalReason.NameNotSent;
@@ -105,7 +114,7 @@ internal static class Association
             {
                 return null;
             }
-            nearest = why > nearest ? why : nearest;
+            nearest = nearest != RefusalReason.PasswordNotKnown && (why == RefusalReason.PasswordNotKnown || why > nearest) ? why : nearest;
         }
         return nearest;
     }

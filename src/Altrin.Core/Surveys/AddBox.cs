@@ -53,6 +53,11 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
                 ?? Given.WrongPlace(home.Site, Place)
                 ?? Given.WrongLabel(Label)
                 ?? Given.WrongMac(home.Site, null, Mac, WanMac, Label.RadioMac)
+                ?? (
+                    InUse == false && (Mode is not null || Connection != Connection.NotSaid)
+                        ? "A box that is not in use is neither set nor connected: either leave out 'spare', or how it is connected."
+                        : null
+                )
                 ?? (home.Site.Boxes.Count >= Site.MostBoxes ? $"At most {Site.MostBoxes:#,0} boxes are kept." : null)
             ) is
             { } wrong

@@ -1,3 +1,4 @@
+using System.Text.Json;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Surveys;
@@ -39,22 +40,24 @@ public sealed record BoxAsFound(string Box, FoundSettings Settings, IReadOnlyLis
     {
         if (assumed.LanAddress is not null)
         {
-            yield return "lanAddress";
+            yield return Member(nameof(FoundSettings.LanAddress));
         }
         if (assumed.DhcpServer is not null)
         {
-            yield return "dhcpServer";
+            yield return Member(nameof(FoundSettings.DhcpServer));
         }
         if (assumed.Pool is not null)
         {
-            yield return "poolFirst";
-            yield return "poolLast";
+            yield return Member(nameof(FoundSettings.PoolFirst));
+            yield return Member(nameof(FoundSettings.PoolLast));
         }
         if (assumed.WifiName is not null)
         {
-            yield return "wifiName";
+            yield return Member(nameof(FoundSettings.WifiName));
         }
     }
+
+    private static string Member(string name) => JsonNamingPolicy.CamelCase.ConvertName(name);
 
     private static IEnumerable<string> Parts(FoundSettings here, FoundSettings there)
     {

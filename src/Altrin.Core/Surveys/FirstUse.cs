@@ -166,8 +166,8 @@ internal static class FirstUse
     }
 
     /// <summary>
-    /// What was noted before there was anything to connect it to finds its place: everything once the box at the line comes, nodes of a
-    /// mesh kit once their main node does.
+    /// Connects what was noted before there was anything to connect it to: everything when the box at the line is added, nodes of a mesh
+    /// kit when their main node is.
     /// </summary>
     private static SetUp Waiting(Design at, Box arrived)
     {

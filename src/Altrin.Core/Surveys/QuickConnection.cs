@@ -43,12 +43,14 @@ internal sealed partial class QuickConnection(Site site)
             (box, port) = (BoxOf(match.Groups["before"].Value), match.Groups["port"].Value);
         }
         return box is null && QuickWords.PlaceIn(site, name) is not null ? null
-            : box is null
-                ? Parsed<string>.Fail(
-                    $"No box is called '{Ipv4Address.Shown(name)}'{(site.Boxes.Count == 0 ? "; gear comes first." : $"; there {(site.Boxes.Count == 1 ? "is" : "are")} {string.Join(", ", site.Boxes.Take(8).Select(b => b.Name))}.")}"
-                )
+            : box is null ? Parsed<string>.Fail($"No box is called '{Ipv4Address.Shown(name)}'; {There()}")
             : Put(Said with { To = box.Id, Port = port ?? Said.Port }, $"connected to {box.Name}{(port is null ? "" : $", port {port}")}");
     }
+
+    private string There() =>
+        site.Boxes.Count == 0
+            ? "gear comes first."
+            : $"there {(site.Boxes.Count == 1 ? "is" : "are")} {string.Join(", ", site.Boxes.Take(8).Select(b => b.Name))}.";
 
     private Parsed<string>? Put(Connection said, string means)
     {

@@ -12,7 +12,7 @@ internal static class ReadSettings
 {
     /// <summary>The home with what was read, or why no page holds it.</summary>
     /// <param name="home">The home.</param>
-    /// <param name="box">The box, in use in what was found.</param>
+    /// <param name="box">The box, in use in what was found, with the label that its settings were assumed from.</param>
     /// <param name="read">What was read; a member that a mode does not have is refused.</param>
     /// <param name="sure">Whether it was read on its page; else it is a better assumption, from the label.</param>
     public static Parsed<HomeFile> Into(HomeFile home, Box box, Partial<FoundSettings> read, bool sure)
@@ -56,7 +56,7 @@ internal static class ReadSettings
         );
         return home with
         {
-            Site = home.Site with { Boxes = Given.With(home.Site.Boxes, box with { Assumed = still }, b => b.Id) },
+            Site = home.Site with { Boxes = [.. home.Site.Boxes.Select(b => b.Id == box.Id ? b with { Assumed = still } : b)] },
             SetUps = setUps,
         };
 
@@ -98,7 +98,15 @@ internal static class ReadSettings
                 Name = named ? wanted.WifiName ?? radio.Name : radio.Name,
                 Password = Takes(nameof(FoundSettings.WifiPassword), unlocked) ? wanted.WifiPassword : radio.Password,
             };
-            changes.AddRange(set == radio ? [] : Renamed(design, box.Id, radio, set));
+            if (set != radio)
+            {
+                // What was noted of whatever joins it came from the same assumption.
+                changes.AddRange([
+                    SetRadio.Between(box.Id, radio, set),
+                    .. RadioFollowers.Links(design, box.Id, radio, set),
+                    .. RadioFollowers.Devices(design, box.Id, radio, set),
+                ]);
+            }
         }
         return changes.Aggregate((Parsed<SetUp>)design.SetUp, (at, c) => at.Then(s => c.ApplyTo(design with { SetUp = s })));
 
@@ -109,30 +117,4 @@ internal static class ReadSettings
     private static bool IsUnread(Box box, BoxMode today, RadioSetting radio) =>
         (radio.Password is null || radio.Password == box.Label.WifiPassword)
         && today.Radios.Any(r => r.Radio == radio.Radio && r.Password == radio.Password);
-
-    /// <summary>
-    /// A radio under another name or password, and with it whatever joins it: what was noted of them came from the same assumption.
-    /// </summary>
-    private static IEnumerable<Change> Renamed(Design design, string box, RadioSetting was, RadioSetting now)
-    {
-        yield return SetRadio.Between(box, was, now);
-        foreach (var setting in design.SetUp.Boxes.Where(b => b.Mode.Joins is { } link && link.Box == box && link.Name == was.Name))
-        {
-            var link = setting.Mode.Joins!;
-            var password = link.Password == was.Password ? now.Password : link.Password;
-            yield return SetUplink.Between(setting.Box, link, link with { Name = now.Name, Password = password });
-        }
-        foreach (var device in design.SetUp.Devices.Where(d => d.Wifi is { } wifi && wifi.Box == box && wifi.Name == was.Name))
-        {
-            var wifi = device.Wifi!;
-            yield return new JoinWifi(
-                device.Device,
-                wifi with
-                {
-                    Name = now.Name,
-                    Password = wifi.Password == was.Password ? now.Password : wifi.Password,
-                }
-            );
-        }
-    }
 }

@@ -29,8 +29,9 @@ public sealed record SetHouseWifi(string? Name, string? Password) : Correction
     public override Parsed<HomeFile> ApplyTo(HomeFile home, Shelf shelf)
     {
         var boxes = Sending(home);
-        return boxes.Count == 0
-            ? Parsed<HomeFile>.Fail("No box in use sends Wi-Fi yet.")
+        return Name is null && Password is null
+                ? Parsed<HomeFile>.Fail("The name of the Wi-Fi, its password or both are expected; undo takes a note back.")
+            : boxes.Count == 0 ? Parsed<HomeFile>.Fail("No box in use sends Wi-Fi yet.")
             : boxes.Aggregate((Parsed<HomeFile>)home, (at, id) =>
                 at.Then(h => ReadSettings.Into(h, h.Site.Boxes.First(b => b.Id == id), Read, sure: true))
             );

@@ -23,19 +23,7 @@ public sealed record SetLabel(string Box, Partial<LabelFacts> Label) : Correctio
         var noted = home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, labelled, b => b.Id) });
         // Where a page takes no such value, the label says it and the box is set otherwise.
         return Follows(home, box) is { Given.Count: > 0 } read && ReadSettings.Into(noted, box, read, sure: false) is { Ok: true } followed
-            ? followed.Value.With(
-                followed.Value.Site with
-                {
-                    Boxes = Given.With(
-                        followed.Value.Site.Boxes,
-                        followed.Value.Site.Boxes.First(b => b.Id == Box) with
-                        {
-                            Label = said,
-                        },
-                        b => b.Id
-                    ),
-                }
-            )
+            ? followed
             : noted;
     }
 

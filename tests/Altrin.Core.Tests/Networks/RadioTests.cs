@@ -33,6 +33,11 @@ public sealed class RadioTests
             { "another name", With(l => l with { Name = "elsewhere" }), RefusalReason.NameNotSent },
             { "a key typed wrong", With(l => l with { Password = "wrong-key" }), RefusalReason.PasswordDiffers },
             { "a key not recorded", With(l => l with { Password = null }), RefusalReason.PasswordNotKnown },
+            {
+                "a key not recorded, and four addresses that are not taken",
+                With(l => l with { Password = null, Frames = UplinkFrames.FourAddress }).FourAddresses("gw", Known.No),
+                RefusalReason.FourAddressesNotTaken
+            },
             { "WPA2 at a box with both", With(l => l, r => r with { Security = WifiSecurity.Wpa2Wpa3 }), null },
             { "WPA2 at a box with WPA3 alone", With(l => l, r => r with { Security = WifiSecurity.Wpa3 }), RefusalReason.SecurityDiffers },
             { "WPA2 at a mixed box", With(l => l, r => r with { Security = WifiSecurity.WpaTkip }), null },

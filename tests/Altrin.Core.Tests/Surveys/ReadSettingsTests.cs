@@ -120,6 +120,32 @@ public sealed class ReadSettingsTests
         Assert.DoesNotContain(SurveyGaps.Of(home.Design("found")!), g => g.What.Contains("password", StringComparison.Ordinal));
     }
 
+    /// <summary>Nodes of a mesh kit send what their main node sends: devices and bridges at a node follow too.</summary>
+    [Fact]
+    public void What_hangs_at_a_node_of_the_kit_follows_the_main_node()
+    {
+        var design = Home.WithGateway()
+            .Satellite("node", "gw", "gw")
+            .Bridge("far", "node")
+            .Wifi("tablet", "node")
+            .Wifi("guest", "node", "elsewhere")
+            .Wifi("own", "gw", "home", "another")
+            .Design;
+        var home = new HomeFile(design.Site, [design.SetUp with { Name = "found" }]);
+        var read = Did(home, new SetHouseWifi("Lantern", "key-1")).Design("found")!;
+        Assert.Equal(
+            ("node", "Lantern", "key-1"),
+            (read.Mode("far")!.Joins!.Box, read.Mode("far")!.Joins!.Name, read.Mode("far")!.Joins!.Password)
+        );
+        // What looks for something else, or has a password of its own, stays as it was noted.
+        Assert.Equal(
+            ["elsewhere key", "Lantern another", "Lantern key-1"],
+            new[] { "guest", "own", "tablet" }
+                .Select(id => read.SetUp.Devices.Single(d => d.Device == id).Wifi!)
+                .Select(w => $"{w.Name} {w.Password}")
+        );
+    }
+
     /// <summary>A label that is read later is the better assumption; once the page was read, the label changes nothing.</summary>
     [Fact]
     public void A_label_that_is_read_later_is_followed_as_long_as_no_page_was_read()
@@ -162,6 +188,12 @@ public sealed class ReadSettingsTests
             StringComparison.Ordinal
         );
         Assert.Contains("in use already", Why(new UseBox("gw", null, Connection.NotSaid)), StringComparison.Ordinal);
+        Assert.Contains("are expected", Why(new SetHouseWifi(null, null)), StringComparison.Ordinal);
+        Assert.Contains(
+            "leave out 'spare'",
+            Why(new AddBox("two", "gate") { InUse = false, Connection = Connection.Only(ConnectedBy.Cable) }),
+            StringComparison.Ordinal
+        );
         Assert.Contains("no box 'x'", Why(new UseBox("x", null, Connection.NotSaid)), StringComparison.Ordinal);
         // A name that is only assumed is not kept as a need.
         var need = QuickEntry.Read(House(), Shelf, QuickList.Needs, "name");

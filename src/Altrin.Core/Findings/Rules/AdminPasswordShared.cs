@@ -9,7 +9,7 @@ public static class AdminPasswordShared
             "admin-password-shared",
             "password of its page known",
             "The admin password of a box is the password of a Wi-Fi.",
-            "Whoever was given the Wi-Fi password can change the network.",
+            "Anyone who was given the Wi-Fi password can change the network.",
             "common practice",
             Judge
         );
