@@ -73,7 +73,7 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
         <Flex gap="1" fontSize="xs" color="muted" lineHeight="1" whiteSpace="nowrap" overflow="hidden">
           <chakra.label htmlFor="set-up">Set-up</chakra.label>
           <chakra.span display={{ base: "inline", md: "none" }} aria-live="polite">
-            {tools.asking ? "not saved" : tools.busy ? "saving" : "saved"}
+            · {tools.asking ? "not saved" : tools.busy ? "saving" : "saved"}
           </chakra.span>
         </Flex>
         <Select
