@@ -8,7 +8,9 @@ namespace Altrin.Core.Changes;
 /// </summary>
 internal static class RadioFollowers
 {
-    /// <summary>The radio links of boxes that join it, with the protection that both know. A password of their own that differs stays.</summary>
+    /// <summary>
+    /// The radio links of boxes that join it, with the protection that both know. A password of their own that differs stays.
+    /// </summary>
     public static IEnumerable<Change> Links(Design design, string box, RadioSetting was, RadioSetting now)
     {
         var (band, senders) = Sent(design, box, was);
