@@ -6,7 +6,7 @@ using Altrin.Testing;
 
 namespace Altrin.Web.Tests;
 
-/// <summary>Fifty clients at work on ten jobs at once: no one gets a fault, and what was acknowledged is there.</summary>
+/// <summary>Fifty clients at work on ten jobs at once: no one gets a fault, and what was acknowledged is there, once.</summary>
 public sealed class ManyClientsTests(RunningServer server) : IClassFixture<RunningServer>
 {
     private const int Clients = 50;
@@ -84,10 +84,15 @@ public sealed class ManyClientsTests(RunningServer server) : IClassFixture<Runni
             }
         }
 
-        // The body of what was done; null of what was refused.
+        // The body of what was done; null of what was refused. Who is told that the server is busy asks again, as it is told to: on a slow
+        // machine the turn of the last of fifty may come too late, and then nothing may have been changed.
         async Task<JsonNode?> Ask(HttpMethod method, string path, string? body = null, string? version = null)
         {
             var (status, answer) = await Send(http, method, path, body, version);
+            for (var again = 0; status == HttpStatusCode.ServiceUnavailable && again < Clients; again++)
+            {
+                (status, answer) = await Send(http, method, path, body, version);
+            }
             if ((int)status >= 500)
             {
                 faults.Add($"{method} {path}: {(int)status} {answer}");

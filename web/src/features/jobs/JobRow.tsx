@@ -19,7 +19,6 @@ function Standing({ job }: { job: Schemas["JobSummary"] }) {
     queryKey: ["standing", job.id, job.changedAt],
     queryFn: ({ signal }) => unwrap(api.GET("/api/jobs/{id}/standing", { params: { path: { id: job.id } }, signal })),
     staleTime: Infinity,
-    retry: false,
   });
   return data ? (
     <span title={data.verdict.sentence}>

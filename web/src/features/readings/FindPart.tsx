@@ -26,7 +26,6 @@ export function FindPart({ state }: { state: JobState }) {
         }),
       ),
     enabled: ready,
-    retry: false,
     placeholderData: (old) => old,
   });
   return (

@@ -26,7 +26,6 @@ export function ListsPart({ state }: { state: JobState }) {
         }),
       ),
     enabled: ready,
-    retry: false,
     placeholderData: (old) => old,
   });
   return (

@@ -16,8 +16,6 @@ export function useRead(state: JobState, content: Schemas["ReadingContent"], sea
         }),
       ),
     enabled: !isEmpty(content),
-    // What is refused is refused again.
-    retry: false,
     gcTime: 0,
   });
 }

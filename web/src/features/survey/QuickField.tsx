@@ -238,7 +238,6 @@ function useReading(state: JobState, list: Schemas["QuickList"], text: string): 
     queryFn: ({ signal }) =>
       unwrap(api.POST("/api/jobs/{id}/survey/read", { params: { path: { id: state.job.id } }, body: { list, text: asked }, signal })),
     enabled: asked.trim() !== "",
-    retry: false,
     gcTime: 0,
     placeholderData: (before) => before,
   }).data;
