@@ -28,6 +28,21 @@ internal sealed class Addresses(World world, Choices choices)
             })];
     }
 
+    /// <summary>
+    /// How the sides of a router overlap on this way; null where they do not. Of several servers on its WAN side one may lease it an address
+    /// that does.
+    /// </summary>
+    public OverlapFact? Overlap(string router) =>
+        world.Overlap(router) is { } overlap
+        && (
+            overlap.SharedAddress is not null
+            || world.Network.Find(router, Side.Wan) is not { } wan
+            || Held(wan)?.Subnet is not { } outer
+            || outer.Overlaps(overlap.Inner)
+        )
+            ? overlap
+            : null;
+
     /// <summary>The address of a host; an example of its range where the server decides; null where it has none.</summary>
     public Ipv4Address? Of(Interface host)
     {
@@ -201,7 +216,7 @@ internal sealed class Addresses(World world, Choices choices)
     {
         var across = takers
             .Where(t => Of(t) != address)
-            .Select(t => world.Overlap(t.Owner))
+            .Select(t => Overlap(t.Owner))
             .OfType<OverlapFact>()
             .Select(world.OverlapCause)
             .ToList();

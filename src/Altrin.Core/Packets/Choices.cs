@@ -54,7 +54,7 @@ internal sealed class Choices(IReadOnlyList<int> made)
             }
             if ((left -= fork.Ways.Count) < 0)
             {
-                return new(Answer.ByLuck([.. fork.Causes, .. answer.Causes]), AnswerKind.Luck, result, false);
+                return new(Answer.ByLuck([.. fork.Causes, .. answer.Causes]), answer.Kind, result, false);
             }
             Followed<T>[] all = [.. fork.Ways.Select((_, i) => Resolve([.. made, i]))];
             var best = all.MinBy(a => Rank(a.Best))!;

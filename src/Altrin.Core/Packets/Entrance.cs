@@ -41,9 +41,13 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
         {
             return Answers(at, port);
         }
-        if (at.Side != Side.Wan && forward is null && world.HabitsOf(at.Owner).LoopsBack == Known.No)
+        if (at.Side != Side.Wan && forward is null && world.HabitsOf(at.Owner).LoopsBack is var loops and not Known.Yes)
         {
             // What comes from inside goes to the DMZ host only with hairpin NAT; without it the router answers for itself (measured).
+            if (loops == Known.Unknown)
+            {
+                trail.Open.Add(HairpinNotKnown(at.Owner));
+            }
             return true;
         }
         trail.Forward(at.Owner, ref packet, host, inside);
@@ -91,11 +95,14 @@ internal readonly struct Entrance(World world, Addresses addresses, Trail trail,
         }
         if (habit == Known.Unknown)
         {
-            trail.Open.Add(Cause.Of(CauseCodes.NoHairpin, $"Whether {world.Name(at.Owner)} has hairpin NAT was not found out.", at.Owner));
+            trail.Open.Add(HairpinNotKnown(at.Owner));
         }
         trail.Translate(at.Owner, ref packet, World.Own(at).Address);
         return true;
     }
+
+    private Cause HairpinNotKnown(string router) =>
+        Cause.Of(CauseCodes.NoHairpin, $"Whether {world.Name(router)} has hairpin NAT was not found out.", router);
 
     /// <summary>To whom a port goes that the device asked for itself: only the nearest router hears it (RFC 6887).</summary>
     private Ipv4Address? Asked(Interface at, RouterMode router, Protocol? protocol, int port) =>

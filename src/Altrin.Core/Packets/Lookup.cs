@@ -23,7 +23,7 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         world.Network.Router(at.Owner) is { } router ? OfRouter(at, router, target, answer, stop) : OfHost(at, target, stop);
 
     /// <summary>Whether a router, as luck may have it, took another subnet for its LAN because both its sides share addresses.</summary>
-    public bool HasMoved(string router) => world.Overlap(router) is { } overlap && Habit(overlap) == Overlapping.Renumbers;
+    public bool HasMoved(string router) => addresses.Overlap(router) is { } overlap && Habit(overlap) == Overlapping.Renumbers;
 
     private Hop? OfHost(Interface host, Ipv4Address target, Func<string, Cause, Interface?> stop)
     {
@@ -91,7 +91,7 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
 
     private Hop? OfRouter(Interface at, RouterMode router, Ipv4Address target, bool answer, Func<string, Cause, Interface?> stop)
     {
-        var overlap = world.Overlap(at.Owner);
+        var overlap = addresses.Overlap(at.Owner);
         var habit = overlap is null ? default : Habit(overlap);
         if (
             overlap is not null
@@ -161,7 +161,25 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
                 (best, length) = (new(side, route.Via, false, at.Owner), route.To.PrefixLength);
             }
         }
-        return best ?? ByDefault(at, wan, outer, overlap, habit, target, stop);
+        var hop = best ?? ByDefault(at, wan, outer, overlap, habit, target, stop);
+        if (hop is { } found && overlap?.SharedAddress == found.Next && !Hears(at.Owner, overlap))
+        {
+            stop(at.Owner, world.OverlapCause(overlap));
+            return null;
+        }
+        return hop;
+    }
+
+    /// <summary>
+    /// Whether a router gets on with a host on its WAN side that has its own LAN address: it does not answer that one's questions for its
+    /// WAN address, which seem to come from itself, so that what comes back ends once the other's table has run out (measured).
+    /// </summary>
+    private bool Hears(string router, OverlapFact overlap)
+    {
+        var cause = world.OverlapCause(overlap);
+        return choices.Pick(new("twin", router), () =>
+                new(["the other still knows its MAC address", "the other asks for its MAC address again"], [cause])
+            ) == 0;
     }
 
     private Hop? ByDefault(

@@ -285,7 +285,7 @@ internal sealed class Walk(World world, Choices choices)
                 return Stop(at.Owner, barred);
             }
             if (
-                world.Overlap(at.Owner) is { } overlap
+                _addresses.Overlap(at.Owner) is { } overlap
                 && world.HabitsOf(at.Owner).ChecksReversePath == Known.Yes
                 && new Lookup(world, choices, _addresses).At(at, packet.Source, answer, (_, _) => null)?.Out != at
             )

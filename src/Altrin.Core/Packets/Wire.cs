@@ -158,7 +158,7 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
                     $"No host answers at the default gateway {next} {world.Whose(outer, hop.Blame)}.",
                     hop.Blame
                 )
-            : world.Overlap(outer.Owner) is { } overlap ? world.OverlapCause(overlap)
+            : addresses.Overlap(outer.Owner) is { } overlap ? world.OverlapCause(overlap)
             : answer
                 ? Cause.Of(
                     CauseCodes.NoReturnRoute,

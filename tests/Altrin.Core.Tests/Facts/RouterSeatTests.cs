@@ -69,22 +69,51 @@ public sealed class RouterSeatTests
     }
 
     [Theory]
-    [InlineData(Known.Yes, AnswerKind.Yes, "a")]
-    [InlineData(Known.No, AnswerKind.Yes, "in")]
-    [InlineData(Known.Unknown, AnswerKind.Unknown, "a")]
+    [InlineData(Known.Yes, "192.168.20.5", AnswerKind.Yes, "a")]
+    [InlineData(Known.No, "192.168.20.5", AnswerKind.Yes, "in")]
+    [InlineData(Known.Unknown, "192.168.20.5", AnswerKind.Unknown, "in")]
+    [InlineData(Known.Yes, "192.168.20.77", AnswerKind.No, "in")]
+    [InlineData(Known.No, "192.168.20.77", AnswerKind.Yes, "in")]
+    [InlineData(Known.Unknown, "192.168.20.77", AnswerKind.Unknown, "in")]
     public void What_is_asked_of_the_outer_address_from_inside_gets_to_the_DMZ_host_by_hairpin_NAT(
         Known hairpin,
+        string host,
         AnswerKind ping,
         string arrives
     )
     {
         var seen = See(
-            Cascade(new() { LoopsBack = hairpin })
-                .Wired("c", "in/lan2")
-                .Edit<RouterMode>("in", m => m with { Dmz = Home.At("192.168.20.5") })
+            Cascade(new() { LoopsBack = hairpin }).Wired("c", "in/lan2").Edit<RouterMode>("in", m => m with { Dmz = Home.At(host) })
         );
         var trace = Looking.To(seen, "c", Home.At("192.168.8.3"))!;
         Assert.Equal((ping, arrives), (trace.Ping.Kind, trace.Hops[^1].Owner));
+    }
+
+    [Fact]
+    public void A_router_whose_address_its_gateway_has_too_gets_out_by_luck()
+    {
+        var seen = See(
+            Home.WithGateway()
+                .Router("in", "192.168.8.1/24", wan: Outer)
+                .Habits("in", new() { OnOverlap = OverlapHabit.CarriesOn })
+                .Cable("gw/lan1", "in/wan")
+        );
+        Assert.Equal(AnswerKind.Luck, Looking.To(seen, "in", Home.At("198.51.100.10"))!.Ping.Kind);
+    }
+
+    [Fact]
+    public void A_router_that_refuses_overlaps_has_internet_by_luck_where_one_of_two_servers_gives_it_one()
+    {
+        var seen = See(
+            Home.WithGateway()
+                .Router("in", "192.168.20.1/24")
+                .Habits("in", new() { OnOverlap = OverlapHabit.Refuses })
+                .Cable("gw/lan1", "in/wan")
+                .Wired("a", "in/lan1", "192.168.20.5/24")
+                .Router("beside", "192.168.20.2/24")
+                .Cable("gw/lan2", "beside/lan1")
+        );
+        Assert.Equal(AnswerKind.Luck, seen.Sheet.Internet.Single(i => i.Device == "a").Packets.Kind);
     }
 
     [Theory]
