@@ -162,7 +162,7 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
             }
         }
         var hop = best ?? ByDefault(at, wan, outer, overlap, habit, target, stop);
-        if (hop is { } found && overlap?.SharedAddress == found.Next && !Hears(at.Owner, overlap))
+        if (hop is { } found && habit != Overlapping.Renumbers && overlap?.SharedAddress == found.Next && !Hears(at.Owner, overlap))
         {
             stop(at.Owner, world.OverlapCause(overlap));
             return null;
