@@ -1,12 +1,14 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { Maximize2, Minus, Plus } from "lucide-react";
-import { useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { useMemo, useRef, useState, type ReactNode } from "react";
 import type { Design, Proof } from "../../api/client";
 import { Button } from "../../ui/controls";
+import { useKept } from "../../ui/useKept";
+import { useRoom } from "../../ui/useRoom";
 import { capital } from "../../ui/words";
 import { crowded } from "../terraces/crowded";
 import type { Choice } from "../terraces/choice";
-import { layout } from "../terraces/layout";
+import { layout, mostScale } from "../terraces/layout";
 import { cableWords, readScene } from "../terraces/readScene";
 import { Terraces, type Patching } from "../terraces/Terraces";
 import { useChanged } from "../terraces/useChanged";
@@ -31,38 +33,35 @@ interface Props {
   tools?: Pick<JobTools, "busy" | "act">;
 }
 
+const guess = { w: 860, h: 560 };
+/** A home of so many boxes is never shown smaller than its type can be read. */
+const fewBoxes = 6;
+/** What is had of a length, in steps. */
+const coarse = (length: number, least: number) => Math.max(least, Math.floor(length / 20) * 20);
 const steps = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2, 2.5];
 
 /** The terraces in their frame: fit, zoom, fold. */
 export function DrawingPane({ design, proof, choice, choose, patching, lead, marked, way, tools }: Props) {
-  const frame = useRef<HTMLDivElement>(null);
   const svg = useRef<SVGSVGElement>(null);
-  const [room, setRoom] = useState({ w: 860, h: 560 });
+  const [frame, room] = useRoom(guess);
   const [zoom, setZoom] = useState<number | null>(null);
   const [folds, setFolds] = useState<ReadonlyMap<string, boolean>>(new Map());
-
-  useEffect(() => {
-    const element = frame.current;
-    if (!element) {
-      return;
-    }
-    const observer = new ResizeObserver(() => setRoom({ w: element.clientWidth, h: element.clientHeight }));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
+  const [rooms, setRooms] = useKept("altrin-rooms", false);
 
   const scene = useMemo(() => readScene(design, proof), [design, proof]);
   const many = crowded(design);
   const narrow = room.w < 600;
   // The room is taken in coarse steps, so that a scroll bar or a notice does not lay everything out anew.
-  const target = useMemo(() => ({ w: narrow ? 420 : 880, h: narrow ? 700 : many ? 640 : 520 }), [narrow, many]);
+  const [across, down] = narrow ? [420, 700] : [coarse(room.w, 640), coarse(room.h, 400)];
+  // The smallest type of the drawing is 12 px at full size: a home of a few boxes scrolls rather than become smaller.
+  const least = narrow ? 0.62 : setUpOf(design).boxes.length <= fewBoxes ? 1 : 0.3;
   const drawing = useMemo(
-    () => layout(scene, { room: target, folded: (box) => folds.get(box) ?? many, compact: many }),
-    [scene, target, folds, many],
+    () => layout(scene, { room: { w: across, h: down }, least, folded: (box) => folds.get(box) ?? many, compact: many, rooms }),
+    [scene, across, down, least, folds, many, rooms],
   );
   const changed = useChanged(drawing);
-  const fit = Math.max(0.3, Math.min((room.w - 2) / drawing.w, narrow ? 9 : (room.h - 2) / drawing.h, 1.15));
-  const scale = zoom ?? (narrow ? Math.max(fit, 0.62) : fit);
+  const fit = Math.min((room.w - 2) / drawing.w, narrow ? 9 : (room.h - 2) / drawing.h, mostScale);
+  const scale = zoom ?? Math.max(fit, least);
   const step = (up: boolean) =>
     setZoom((up ? steps.find((s) => s > scale + 0.01) : [...steps].reverse().find((s) => s < scale - 0.01)) ?? scale);
 
@@ -95,6 +94,16 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
       <Flex align="center" gap="1" px="3" py="1.5" wrap="wrap" borderBottomWidth="1px" borderBottomStyle="solid" borderColor="line">
         {lead}
         <Box flex="1" />
+        {design.site.places && design.site.places.length > 0 && (
+          <Button
+            variant={rooms ? "act" : "quiet"}
+            aria-pressed={rooms}
+            title="Say which room each thing stands in"
+            onClick={() => setRooms(!rooms)}
+          >
+            Rooms
+          </Button>
+        )}
         {!narrow && <KeepDrawing svg={svg} name={`${design.site.name} ${setUpOf(design).name}`} />}
         <Button variant="quiet" px="2" aria-label="Smaller" title="Smaller (−)" onClick={() => step(false)}>
           <Minus size={16} aria-hidden />
@@ -150,6 +159,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
           minW="0"
           position="relative"
           overflow="auto"
+          css={{ scrollbarGutter: "stable" }}
           tabIndex={-1}
           onKeyDown={(e) => {
             if (e.ctrlKey || e.metaKey || e.altKey) {

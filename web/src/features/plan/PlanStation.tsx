@@ -180,7 +180,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   );
   if (wide && !list && !unproven) {
     return (
-      <Box display="grid" gridTemplateColumns="minmax(0, 1fr) 24rem" height="100%" minH="34rem">
+      <Box display="grid" gridTemplateColumns="minmax(0, 1fr) clamp(21rem, 28vw, 24rem)" height="100%" minH="34rem">
         <Flex direction="column" minW="0" minH="0">
           {notBegun}
           {drawing}

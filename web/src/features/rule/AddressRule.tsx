@@ -1,8 +1,10 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { ChevronLeft, ChevronRight } from "lucide-react";
-import { useEffect, useRef, useState } from "react";
+import { useState } from "react";
 import type { Change, Design, Proof, Schemas } from "../../api/client";
 import { Button, Mono, Select } from "../../ui/controls";
+import { useKept } from "../../ui/useKept";
+import { useRoom } from "../../ui/useRoom";
 import { guestHost, nameOf } from "../shared/designReading";
 import type { JobTools } from "../shared/jobTools";
 import { crowded } from "../terraces/crowded";
@@ -12,6 +14,7 @@ import { candidatesOf, rulerOf } from "./candidates";
 import { GiveAddress } from "./GiveAddress";
 import { Pool, type PoolEnds } from "./Pool";
 import { MarkSign, RulerMarks } from "./RulerMarks";
+import { RulerStrip } from "./RulerStrip";
 import { mostShown, stretchOf, stretchOfSubnet, ticks, toAddress, toNumber, windowAt, within, addressAt, xOf, type Stretch } from "./scale";
 
 interface Props {
@@ -22,7 +25,9 @@ interface Props {
   tools: JobTools;
 }
 
-const kept = "altrin-address-rule";
+const guess = { w: 800, h: 100 };
+/** From this height of the window on the rule stands open at first. */
+const tall = 900;
 const bar = { top: 34, height: 24 };
 const height = 92;
 /** Between the marks of two pools, one above the other. */
@@ -41,23 +46,13 @@ const forced = {
 
 /** The addresses of one terrace on a ruler: pool, who has what, what is free. */
 export function AddressRule({ design, proof, choice, choose, tools }: Props) {
-  const frame = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(800);
+  const [frame, room] = useRoom(guess);
+  const width = Math.max(200, room.w);
   const ruler = rulerOf(design, proof, choice);
   const [part, setPart] = useState<{ subnet: string; at: number } | null>(null);
   const [free, setFree] = useState<number | null>(null);
-  const [open, setOpen] = useState(() => (localStorage.getItem(kept) ?? (crowded(design) ? "closed" : "open")) === "open");
-
-  const drawn = ruler !== undefined;
-  useEffect(() => {
-    const element = frame.current;
-    if (!element) {
-      return;
-    }
-    const observer = new ResizeObserver(() => setWidth(Math.max(200, element.clientWidth)));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, [drawn, open]);
+  // On a screen of usual height the drawing needs the room.
+  const [open, setOpen] = useKept("altrin-address-rule", !crowded(design) && window.innerHeight >= tall);
 
   if (!ruler) {
     return <Box color="muted">No router hands out a subnet here, so there is no address rule.</Box>;
@@ -98,20 +93,12 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
         {all.last - all.first >= mostShown && (
           <Part all={all} shown={shown} ruler={ruler} show={(at) => setPart({ subnet: ruler.subnet, at })} />
         )}
-        <chakra.span color="muted" flex="1" textAlign="end">
+        {!open && <RulerStrip ruler={ruler} shown={shown} nameOf={(owner) => nameOf(design, owner)} />}
+        <chakra.span color="muted" flex={open ? "1" : "none"} textAlign="end">
           free: {ruler.free.length === 0 ? "none" : <Mono>{freeWords(ruler.free)}</Mono>}
         </chakra.span>
-        <Button
-          variant="quiet"
-          px="2"
-          minH="7"
-          aria-expanded={open}
-          onClick={() => {
-            localStorage.setItem(kept, open ? "closed" : "open");
-            setOpen(!open);
-          }}
-        >
-          {open ? "Hide" : "Show"}
+        <Button variant="quiet" px="2" minH="7" aria-expanded={open} onClick={() => setOpen(!open)}>
+          {open ? "Fold" : "Unfold"}
         </Button>
       </Flex>
       {open && (

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type RefObject } from "react";
 import { same, type Choice, type ChoiceKind } from "./choice";
-import type { Drawing } from "./layout";
+import { aloneAtLine, type Drawing } from "./layout";
 import type { LaidPort, Rect } from "./pieces";
 import { said } from "./readScene";
 import { nextStop, type Stop } from "./roving";
@@ -82,10 +82,8 @@ export function Terraces({
   const [at, setAt] = useState<string | null>(null);
   const [rubber, setRubber] = useState<{ from: LaidPort; x: number; y: number } | null>(null);
   const pressed = useRef<{ port: LaidPort; x: number; y: number } | null>(null);
-  const w = Math.max(drawing.w, least);
-  // One terrace alone at the internet line is as wide as the internet line.
-  const top = drawing.territories.filter((t) => t.depth === 0 && t.kind === "terrace");
-  const alone = top.length === 1 && drawing.boxes[0]?.box.id === top[0]?.box ? top[0] : undefined;
+  const w = Math.max(drawing.reach, least);
+  const alone = aloneAtLine(drawing);
   const stops = useMemo(() => stopsOf(drawing), [drawing]);
   const current = stops.some((s) => s.key === at) ? at : (stops[0]?.key ?? null);
 
@@ -257,7 +255,7 @@ export function Terraces({
       })}
       {drawing.wires.map((w) =>
         w.label ? (
-          <text key={w.link.id} className={path.slowest === w.link.id ? "flagWords concern" : "tiny"} x={w.label.x} y={w.label.y + 11}>
+          <text key={w.link.id} className={path.slowest === w.link.id ? "flagWords concern" : "small"} x={w.label.x} y={w.label.y + 12}>
             {w.label.text}
           </text>
         ) : null,

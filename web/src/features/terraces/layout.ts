@@ -1,18 +1,22 @@
-import { emptyPiece, put, size, type LaidBox, type LaidPort, type Piece, type Point, type Rect } from "./pieces";
+import { roomOf, tokenSize, type Options } from "./measures";
+import { emptyPiece, put, size, type LaidBox, type LaidPort, type LaidTerritory, type Piece, type Point, type Rect } from "./pieces";
 import { route } from "./route";
 import type { Scene } from "./scene";
-import { entryOf, subtree, type Options } from "./subtree";
+import { entryOf, subtree } from "./subtree";
 import { textWidth } from "./text";
+import { widen } from "./widen";
 
-export interface LayoutOptions {
+export interface LayoutOptions extends Omit<Options, "maxWidth"> {
   /** The room that the drawing should make good use of. */
   room: { w: number; h: number };
-  folded: (box: string) => boolean;
-  compact: boolean;
+  /** It is not shown smaller than this: what does not fit into the room then is scrolled to. */
+  least: number;
 }
 
 /** The whole drawing. */
 export interface Drawing extends Piece {
+  /** As far to the right as anything in it gets, with a margin: the width, or more where a name took free room. */
+  reach: number;
   /** The line below which everything is the customer's. */
   street: number;
   /** The provider's own NAT, above the internet line. */
@@ -24,27 +28,40 @@ export interface Drawing extends Piece {
 }
 
 const margin = 18;
+/** A small home is drawn larger than life, up to this. */
+export const mostScale = 1.3;
 const widths = [560, 680, 800, 920, 1060, 1240, 1450, 1700, 2000, 2400];
 
 /**
  * Lays a home out. The same scene gives the same coordinates, and a change of one box leaves the others where they were as
  * long as nothing is plugged elsewhere.
  */
-export function layout(scene: Scene, { room, folded, compact }: LayoutOptions): Drawing {
+export function layout(scene: Scene, { room, least, ...looks }: LayoutOptions): Drawing {
   let best: Drawing | null = null;
-  let bestScale = 0;
+  let [bestScale, bestFits] = [0, false];
   for (const maxWidth of widths) {
-    const drawing = at(scene, { maxWidth, folded, compact });
-    const scale = Math.min(room.w / drawing.w, room.h / drawing.h, 1);
-    // A wider one must be clearly better: the eye keeps its place.
-    if (!best || scale > bestScale * 1.04) {
+    const drawing = at(scene, { ...looks, maxWidth });
+    const scale = Math.min(room.w / drawing.w, room.h / drawing.h, mostScale);
+    // Where all does not fit, one that is scrolled downwards alone is the better one. A wider one must be clearly better: the eye keeps
+    // its place.
+    const fits = scale >= least || drawing.w * least <= room.w;
+    if (!best || (fits && !bestFits) || (fits === bestFits && scale > bestScale * 1.04)) {
       best = drawing;
-      bestScale = scale;
+      [bestScale, bestFits] = [scale, fits];
     }
   }
-  const drawing = best ?? at(scene, { maxWidth: room.w, folded, compact });
+  const drawing = best ?? at(scene, { ...looks, maxWidth: room.w });
   extras(drawing, scene);
+  // The size at which it is shown goes by what was laid out: it must not change with a name.
+  widen(drawing, looks, solids(drawing), Math.max(drawing.w - 4, room.w / mostScale), aloneAtLine(drawing));
+  drawing.reach = Math.max(drawing.w, ...[...drawing.tokens, ...drawing.boxes, ...drawing.unused].map((t) => t.x + t.w + margin));
   return drawing;
+}
+
+/** One terrace alone at the internet line: it is as wide as the line. */
+export function aloneAtLine(drawing: Drawing): LaidTerritory | undefined {
+  const top = drawing.territories.filter((t) => t.depth === 0 && t.kind === "terrace");
+  return top.length === 1 && drawing.boxes[0]?.box.id === top[0]?.box ? top[0] : undefined;
 }
 
 function at(scene: Scene, options: Options): Drawing {
@@ -72,13 +89,18 @@ function at(scene: Scene, options: Options): Drawing {
   for (const island of scene.islands) {
     y = islandAt(piece, island, options, y + size.gap);
   }
-  y = strip(piece, "Connected to nothing", scene.loose, options, y, (token, rect) => piece.tokens.push({ ...rect, token }));
+  y = strip(piece, "Connected to nothing", scene.loose, tokenSize(options), options, y, (token, rect) =>
+    piece.tokens.push({ ...rect, token, room: roomOf(token, options) }),
+  );
   const unused: Drawing["unused"] = [];
-  y = strip(piece, "Not in use", scene.unused, options, y, (box, rect) => unused.push({ ...rect, ...box }));
-  const w = Math.max(piece.w, ...piece.texts.map((t) => t.x + t.w)) + margin;
+  y = strip(piece, "Not in use", scene.unused, size.token, options, y, (box, rect) => unused.push({ ...rect, ...box }));
+  // One terrace alone goes on to the edge of the frame, and needs neither pad nor margin there.
+  const rim = scene.roots.length === 1 && scene.roots[0]?.step && scene.atStreet.length === 0 ? 4 - size.pad : margin;
+  const w = Math.max(piece.w + rim, ...piece.texts.map((t) => t.x + t.w + margin));
   const drawing: Drawing = {
     ...piece,
     w,
+    reach: w,
     h: y + margin,
     street,
     unused,
@@ -114,14 +136,15 @@ function row(piece: Piece, scene: Scene, options: Options, street: number, top: 
           [ex + x, street],
           [ex + x, ey + top],
         ],
-        label: label ? { x: ex + x + 6, y: top, w: Math.ceil(textWidth(label, 11)), h: size.label - 3, text: label } : null,
+        label: label ? { x: ex + x + 6, y: top, w: Math.ceil(textWidth(label, 12)), h: size.label - 3, text: label } : null,
       });
     }
     x += part.w + size.gap;
     bottom = Math.max(bottom, top + part.h);
   }
   for (const token of scene.atStreet) {
-    piece.tokens.push({ x, y: top, w: size.token.w, h: size.token.h, token });
+    const { w, h } = tokenSize(options);
+    piece.tokens.push({ x, y: top, w, h, token, room: roomOf(token, options) });
     if (token.link) {
       piece.wires.push({
         link: token.link,
@@ -134,8 +157,8 @@ function row(piece: Piece, scene: Scene, options: Options, street: number, top: 
         label: null,
       });
     }
-    x += size.token.w + size.gap;
-    bottom = Math.max(bottom, top + size.token.h);
+    x += w + size.gap;
+    bottom = Math.max(bottom, top + h);
   }
   piece.w = Math.max(piece.w, x - size.gap);
   return bottom;
@@ -170,6 +193,7 @@ function strip<T>(
   piece: Piece,
   title: string,
   things: readonly T[],
+  { w, h }: Pick<Rect, "w" | "h">,
   options: Options,
   y: number,
   lay: (thing: T, rect: Rect) => void,
@@ -178,19 +202,19 @@ function strip<T>(
     return y;
   }
   const top = y + size.gap;
-  const across = Math.max(1, Math.floor((Math.max(options.maxWidth, piece.w) - margin) / (size.token.w + size.token.gap)));
+  const across = Math.max(1, Math.floor((Math.max(options.maxWidth, piece.w) - margin) / (w + size.token.gap)));
   piece.texts.push({ x: margin, y: top, w: Math.ceil(textWidth(title, 13, "bold")), h: 17, text: title, kind: "note" });
   things.forEach((thing, i) => {
     const rect = {
-      x: margin + (i % across) * (size.token.w + size.token.gap),
-      y: top + 22 + Math.floor(i / across) * (size.token.h + size.token.gap),
-      w: size.token.w,
-      h: size.token.h,
+      x: margin + (i % across) * (w + size.token.gap),
+      y: top + 22 + Math.floor(i / across) * (h + size.token.gap),
+      w,
+      h,
     };
     lay(thing, rect);
     piece.w = Math.max(piece.w, rect.x + rect.w);
   });
-  return top + 22 + Math.ceil(things.length / across) * (size.token.h + size.token.gap);
+  return top + 22 + Math.ceil(things.length / across) * (h + size.token.gap);
 }
 
 /** Wires that close a ring or lead a second way are led around everything else. */

@@ -21,10 +21,16 @@ export interface LaidBox extends Rect {
   ports: LaidPort[];
   /** Its devices are not drawn, only counted. */
   folded: boolean;
+  /** Smaller, with less said in it. */
+  compact: boolean;
+  /** The room to be written on it; null where none is. */
+  room: string | null;
 }
 
 export interface LaidToken extends Rect {
   token: SceneToken;
+  /** The room to be written on it; null where none is. */
+  room: string | null;
 }
 
 export interface LaidTerritory extends Rect {
@@ -67,15 +73,17 @@ export interface Piece {
 }
 
 export const size = {
-  box: { w: 184, h: 84, edge: 42 },
+  box: { w: 184, h: 86, edge: 42, most: 264 },
   /** The same where many have to be shown. */
-  compact: { w: 142, h: 62, edge: 36 },
-  port: { h: 14, gap: 8, least: 20, text: 10 },
+  compact: { w: 142, h: 64, edge: 36 },
+  port: { h: 16, gap: 7, least: 22, text: 12 },
   /** The arcs of a radio link, before the outer ports. */
   radio: 30,
-  token: { w: 152, h: 36, gap: 7 },
+  token: { w: 152, h: 36, gap: 7, most: 228 },
+  /** A line that says the room of a thing. */
+  room: 15,
   /** Above a box: what its uplink is. */
-  label: 16,
+  label: 18,
   /** Between two wires side by side. */
   lane: 7,
   /** Free room above the first track of a channel and below its last. */

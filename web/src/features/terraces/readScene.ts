@@ -107,6 +107,10 @@ class Reader {
     );
   }
 
+  private room(place: string | null | undefined): string | null {
+    return this.design.site.places?.find((p) => p.id === place)?.name ?? null;
+  }
+
   private token(device: Schemas["DeviceDocument"]): SceneToken {
     const uplink = this.uplinks.get(device.id);
     const link = uplink ? this.links.get(uplink.link) : undefined;
@@ -120,6 +124,7 @@ class Reader {
       link: link ? this.link(link.id) : null,
       port: link?.kind === "cable" ? (link.a === device.id ? link.b : link.a) : null,
       flags: this.flags.get(device.id) ?? [],
+      room: this.room(device.place),
     };
   }
 
@@ -155,6 +160,7 @@ class Reader {
       walled: this.guests(box.id),
       children: this.childrenOf(box.id),
       flags: this.flags.get(box.id) ?? [],
+      room: this.room(setting?.place ?? box.place),
     };
   }
 

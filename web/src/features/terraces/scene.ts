@@ -42,6 +42,8 @@ export interface SceneToken {
   /** Port of its box; null for Wi-Fi. */
   port: string | null;
   flags: SceneFlag[];
+  /** The name of the room that it stands in. */
+  room: string | null;
 }
 
 /** The subnet at the head of a terrace. */
@@ -100,6 +102,8 @@ export interface SceneBox {
   walled: SceneWalled[];
   children: SceneBox[];
   flags: SceneFlag[];
+  /** The name of the room that it stands in. */
+  room: string | null;
 }
 
 export interface Scene {

@@ -122,17 +122,23 @@ export function RadioArcs({ wire }: { wire: LaidWire }) {
   );
 }
 
-export function BoxText({ x, y, w, h, box, folded }: LaidBox) {
+export function BoxText({ x, y, w, h, box, folded, compact, room: standsIn }: LaidBox) {
   const flags = folded ? gathered(box.flags, box.tokens) : box.flags;
-  const compact = h < size.box.h;
   const room = w - 20;
   const marks = compact ? Math.min(flags.length, 2) * 21 : 0;
+  // The room is a line of its own under the name: all else stands lower.
+  const below = y + (standsIn === null ? 0 : size.room);
   return (
     <>
       <text className="bold" x={x + 10} y={y + (compact ? 19 : 20)}>
         {fitText(box.name, room - marks, 13, "bold")}
       </text>
-      <text className="small" x={x + 10} y={y + (compact ? 32 : 36)}>
+      {standsIn && (
+        <text className="small room" x={x + 10} y={y + (compact ? 33 : 35)}>
+          {fitText(standsIn, room, 12)}
+        </text>
+      )}
+      <text className="small" x={x + 10} y={below + (compact ? 32 : 36)}>
         {fitText(box.mode.toLowerCase(), room, 12)}
         {box.outside && (
           <>
@@ -142,21 +148,21 @@ export function BoxText({ x, y, w, h, box, folded }: LaidBox) {
         )}
       </text>
       {box.own && (
-        <text x={x + 10} y={y + (compact ? 51 : 57)}>
+        <text x={x + 10} y={below + (compact ? 51 : 57)}>
           <AddressSpans said={box.own} room={room} size={13} />
         </text>
       )}
       {compact ? (
         flags.slice(0, 2).map((flag, i) => <FlagMark key={flag.number} flag={flag} x={x + w - 14 - i * 21} y={y + 14} />)
       ) : flags.length > 0 ? (
-        <Flags flags={flags} x={x + 8} y={y + 70} room={room} />
+        <Flags flags={flags} x={x + 8} y={below + 69} room={room} />
       ) : (
-        <text className="tiny" x={x + 10} y={y + 73}>
-          {fitText(box.wifi ?? "", room, 11)}
+        <text className="small" x={x + 10} y={below + 73}>
+          {fitText(box.wifi ?? "", room, 12)}
         </text>
       )}
       {box.hidden > 0 && (
-        <text className="tiny" x={x + w - 30} y={y + h + 4}>
+        <text className="small" x={x + w - 30} y={y + h + 4}>
           +{box.hidden}
         </text>
       )}
@@ -191,7 +197,7 @@ export function PortShape({ x, y, w, h, port }: LaidPort) {
 }
 
 export const PortText = ({ x, y, w, h, port }: LaidPort) => (
-  <text className={port.cable ? "plate taken" : "plate"} x={x + w / 2} y={y + h - 3.5}>
+  <text className={port.cable ? "plate taken" : "plate"} x={x + w / 2} y={y + h - 4}>
     {port.label}
   </text>
 );
@@ -203,19 +209,24 @@ export const TokenShape = ({ x, y, w, h }: LaidToken) => (
   </>
 );
 
-export function TokenText({ x, y, w, h, token }: LaidToken) {
+export function TokenText({ x, y, w, h, token, room: standsIn }: LaidToken) {
   const Icon = deviceIcons[token.kind as Schemas["DeviceKind"]];
   const marks = Math.min(token.flags.length, 2);
   const room = w - 36 - marks * 21;
   return (
     <>
-      <Icon className="icon" x={x + 10} y={y + 10} width={16} height={16} aria-hidden />
+      <Icon className="icon" x={x + 10} y={y + h / 2 - 8} width={16} height={16} aria-hidden />
       <text x={x + 31} y={y + 15}>
         {fitText(token.name, room, 13)}
       </text>
       <text className="small" x={x + 31} y={y + 29}>
         <AddressSpans said={token.address} room={room} size={12} />
       </text>
+      {standsIn && (
+        <text className="small room" x={x + 31} y={y + 44}>
+          {fitText(standsIn, room, 12)}
+        </text>
+      )}
       {token.flags.slice(0, 2).map((flag, i) => (
         <FlagMark key={flag.number} flag={flag} x={x + w - 18 - (marks - 1 - i) * 21} y={y + h / 2} />
       ))}
@@ -244,14 +255,14 @@ export const tokenLabel = (laid: LaidToken) =>
 export const FoldShape = ({ x, y, h }: LaidBox) => (
   <>
     <rect x={x + 1} y={y + h - 12} width={24} height={24} fill="transparent" />
-    <circle className="port" cx={x + 13} cy={y + h} r={8} />
-    <circle className="ringed" cx={x + 13} cy={y + h} r={11} />
+    <circle className="port" cx={x + 13} cy={y + h} r={9} />
+    <circle className="ringed" cx={x + 13} cy={y + h} r={12} />
   </>
 );
 
 export const FoldText = ({ x, y, h, folded, box }: LaidBox) =>
   folded ? (
-    <text className="plate" x={x + 13} y={y + h + 3.5}>
+    <text className="plate" x={x + 13} y={y + h + 4}>
       {box.tokens.length}
     </text>
   ) : (
@@ -290,6 +301,7 @@ export function TerraceHead({ title, kind, number, rulers, y }: LaidTerritory) {
             fontSize="15"
           >
             {ruler.subnet}
+            {ruler.twice && <tspan className="again asAbove"> · same as above</tspan>}
           </text>
           <text
             className={kind === "island" ? "flagWords" : "small"}
@@ -297,7 +309,6 @@ export function TerraceHead({ title, kind, number, rulers, y }: LaidTerritory) {
             y={title.y + (kind === "island" ? 13 : number === null ? 29 : 34) + i * size.ruler}
           >
             {ruler.details}
-            {ruler.twice && <tspan className="again bold"> · same as above</tspan>}
           </text>
         </g>
       ))}

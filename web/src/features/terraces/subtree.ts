@@ -1,17 +1,9 @@
 import { assignTracks, channelHeight, trackY } from "./channel";
+import { boxSize, byRadio, portWidth, roomOf, type Options } from "./measures";
 import { emptyPiece, put, size, straightened, type LaidBox, type LaidWire, type Piece, type Point } from "./pieces";
 import { natWords, type SceneBox, type SceneLink, type ScenePort, type SceneStep } from "./scene";
 import { fitText, textWidth } from "./text";
 import { tokenBlock, walledBlock, type OpenWire } from "./tokenBlock";
-
-export interface Options {
-  /** How wide a row of things at one box may get before it is broken. */
-  maxWidth: number;
-  /** Whether the devices of a box are counted only, and not drawn. */
-  folded: (box: string) => boolean;
-  /** Smaller boxes, with less said in them. */
-  compact: boolean;
-}
 
 interface Part {
   piece: Piece;
@@ -20,26 +12,12 @@ interface Part {
   child: boolean;
 }
 
-const portWidth = (port: ScenePort) => Math.max(size.port.least, Math.ceil(textWidth(port.label, size.port.text, "mono")) + 8);
-const rowWidth = (ports: readonly ScenePort[]) => ports.reduce((w, p) => w + portWidth(p) + size.port.gap, 0);
-
-/** A box that joins by radio has the arcs of its link before its outer ports. */
-const byRadio = (box: SceneBox) => box.uplink?.link.kind === "radio";
-
-/** How wide a box is drawn: as its ports need. */
-const boxWidth = (box: SceneBox, least: number) =>
-  Math.max(
-    least,
-    22 + rowWidth(box.ports.filter((p) => !p.up)) + (box.hidden > 0 ? 34 : 0),
-    14 + (byRadio(box) ? size.radio : 0) + rowWidth(box.ports.filter((p) => p.up)),
-  );
-
 /** A box with everything that hangs at it. The wires in are led; the one by which it hangs itself is led by what is above. */
 export function subtree(box: SceneBox, options: Options, depth: number): Piece {
   const piece = emptyPiece();
   const pad = box.step ? size.pad : 0;
   const folded = options.folded(box.id) && box.tokens.length > 0;
-  const laid = boxAt(box, pad, size.label + size.port.h / 2, folded, options.compact ? size.compact : size.box);
+  const laid = boxAt(box, pad, size.label + size.port.h / 2, folded, options);
   piece.boxes.push(laid);
   piece.w = laid.x + laid.w;
   const below = box.step ? title(piece, box, box.step, laid, depth) : laid.y + laid.h + size.port.h / 2;
@@ -65,9 +43,20 @@ export function entryOf(piece: Piece): Point {
   return port ? [port.x + port.w / 2, port.y] : laid ? [laid.x + size.radio / 2 + 8, laid.y - size.port.h / 2] : [0, 0];
 }
 
-function boxAt(box: SceneBox, x: number, y: number, folded: boolean, least: { w: number; h: number; edge: number }): LaidBox {
-  const w = boxWidth(box, least.w);
-  const laid: LaidBox = { x, y, w, h: least.h, box, edge: box.step ? y + least.edge : null, ports: [], folded };
+function boxAt(box: SceneBox, x: number, y: number, folded: boolean, options: Options): LaidBox {
+  const { w, h, edge } = boxSize(box, options);
+  const laid: LaidBox = {
+    x,
+    y,
+    w,
+    h,
+    box,
+    edge: box.step ? y + edge : null,
+    ports: [],
+    folded,
+    compact: options.compact,
+    room: roomOf(box, options),
+  };
   const row = (ports: ScenePort[], from: number, at: number) => {
     let px = from;
     for (const port of ports) {
@@ -83,7 +72,7 @@ function boxAt(box: SceneBox, x: number, y: number, folded: boolean, least: { w:
   row(
     box.ports.filter((p) => !p.up),
     x + 28,
-    y + least.h,
+    y + h,
   );
   return laid;
 }
@@ -94,7 +83,9 @@ function title(piece: Piece, box: SceneBox, step: SceneStep, laid: LaidBox, dept
   const w = Math.max(
     120,
     ...step.rulers.map((r) =>
-      Math.ceil(Math.max(textWidth(r.subnet, 15, "mono"), textWidth(r.twice ? `${r.details} · same as above` : r.details, 12))),
+      Math.ceil(
+        Math.max(textWidth(r.subnet, 15, "mono") + (r.twice ? textWidth(" · same as above", 12, "bold") : 0), textWidth(r.details, 12)),
+      ),
     ),
   );
   const edge = laid.edge ?? laid.y;
@@ -131,11 +122,11 @@ function parts(box: SceneBox, options: Options, depth: number): Part[] {
   const order = box.ports.map((p) => p.id);
   const all: Part[] = [];
   if (box.tokens.length > 0 && !options.folded(box.id)) {
-    const block = tokenBlock(box.id, box.tokens, order);
+    const block = tokenBlock(box.id, box.tokens, order, options);
     all.push({ piece: block, open: block.open, child: false });
   }
   for (const walled of box.walled) {
-    const block = walledBlock(box.id, walled, depth);
+    const block = walledBlock(box.id, walled, depth, options);
     all.push({ piece: block, open: block.open, child: false });
   }
   const rank = (child: SceneBox) => order.indexOf(child.uplink?.fromPort ?? "");
@@ -256,7 +247,8 @@ function labelOf(part: Part, wire: OpenWire, dx: number, dy: number): LaidWire["
     return null;
   }
   const x = wire.lane + (wire.link.kind === "radio" ? size.radio / 2 + 4 : 6);
-  const room = laid.x + laid.w + size.gap / 2 - x;
-  const text = fitText(wire.link.words, room, 11);
-  return { x: x + dx, y: dy, w: Math.min(room, Math.ceil(textWidth(text, 11))), h: size.label - 3, text };
+  // Nothing but its own wire stands beside a box as high as this.
+  const room = Math.max(laid.x + laid.w, part.piece.w) + size.gap / 2 - x;
+  const text = fitText(wire.link.words, room, 12);
+  return { x: x + dx, y: dy, w: Math.min(room, Math.ceil(textWidth(text, 12))), h: size.label - 3, text };
 }

@@ -1,3 +1,4 @@
+import { roomOf, tokenSize, type Options } from "./measures";
 import { emptyPiece, put, size, type LaidWire, type Piece, type Point } from "./pieces";
 import type { SceneToken, SceneWalled } from "./scene";
 import { textWidth } from "./text";
@@ -19,7 +20,7 @@ export interface OpenPiece extends Piece {
 const columnsFor = (tokens: number) => (tokens <= 3 ? 1 : tokens <= 8 ? 2 : 3);
 
 /** The customer's devices at one box, in columns; wires come down lanes at the left of each column. */
-export function tokenBlock(box: string, tokens: readonly SceneToken[], portOrder: readonly string[]): OpenPiece {
+export function tokenBlock(box: string, tokens: readonly SceneToken[], portOrder: readonly string[], options: Options): OpenPiece {
   const columns = columnsFor(tokens.length);
   // Wires of further right ports take lanes further right, and so end further up: they do not cross.
   const rank = (t: SceneToken) => (t.port === null ? -1 : portOrder.indexOf(t.port));
@@ -32,20 +33,21 @@ export function tokenBlock(box: string, tokens: readonly SceneToken[], portOrder
   for (let c = columns - 1; c >= 0; c--) {
     const mine = ordered.slice(c * rows, (c + 1) * rows);
     if (mine.length > 0) {
-      x += column(piece, box, mine, x) + size.lane;
+      x += column(piece, box, mine, x, options) + size.lane;
     }
   }
   return piece;
 }
 
-function column(piece: OpenPiece, box: string, tokens: readonly SceneToken[], x: number): number {
+function column(piece: OpenPiece, box: string, tokens: readonly SceneToken[], x: number, options: Options): number {
+  const { w, h } = tokenSize(options);
   const wired = tokens.filter((t) => t.port !== null);
   const lanes = wired.length + (wired.length < tokens.length ? 1 : 0);
   const left = x + lanes * size.lane + 4;
   tokens.forEach((token, row) => {
-    const y = row * (size.token.h + size.token.gap);
+    const y = row * (h + size.token.gap);
     const lane = x + (token.port === null ? 0 : lanes - 1 - wired.indexOf(token)) * size.lane + size.lane / 2;
-    piece.tokens.push({ x: left, y, w: size.token.w, h: size.token.h, token });
+    piece.tokens.push({ x: left, y, w, h, token, room: roomOf(token, options) });
     if (token.link) {
       piece.open.push({
         link: token.link,
@@ -54,20 +56,20 @@ function column(piece: OpenPiece, box: string, tokens: readonly SceneToken[], x:
         port: token.port,
         lane,
         rest: [
-          [lane, y + size.token.h / 2],
-          [left, y + size.token.h / 2],
+          [lane, y + h / 2],
+          [left, y + h / 2],
         ],
       });
     }
-    piece.w = Math.max(piece.w, left + size.token.w);
-    piece.h = Math.max(piece.h, y + size.token.h);
+    piece.w = Math.max(piece.w, left + w);
+    piece.h = Math.max(piece.h, y + h);
   });
-  return left + size.token.w - x;
+  return left + w - x;
 }
 
 /** A guest network: a wall around its devices, its subnet at the head. */
-export function walledBlock(box: string, walled: SceneWalled, depth: number): OpenPiece {
-  const inner = tokenBlock(box, walled.tokens, []);
+export function walledBlock(box: string, walled: SceneWalled, depth: number, options: Options): OpenPiece {
+  const inner = tokenBlock(box, walled.tokens, [], options);
   const title = Math.ceil(Math.max(textWidth(walled.title, 15, "mono"), textWidth(walled.details, 12)));
   const pad = 10;
   const piece: OpenPiece = { ...emptyPiece(), open: [] };

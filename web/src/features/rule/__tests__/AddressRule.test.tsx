@@ -16,7 +16,10 @@ vi.stubGlobal(
     disconnect = vi.fn();
   },
 );
-beforeEach(() => localStorage.clear());
+beforeEach(() => {
+  localStorage.clear();
+  window.innerHeight = 1000;
+});
 
 const { design, proof } = demo();
 /** The demo's first ruler as a large one. */
@@ -119,11 +122,21 @@ describe("the address rule", () => {
     expect(screen.queryByRole("slider")).toBeNull();
   });
 
-  it("can be hidden, and stays so", () => {
+  it("folds to a strip that says the same in one line, and stays so", () => {
     show();
-    fireEvent.click(screen.getByRole("button", { name: "Hide" }));
+    fireEvent.click(screen.getByRole("button", { name: "Fold" }));
     expect(screen.queryByRole("slider")).toBeNull();
-    expect(localStorage.getItem("altrin-address-rule")).toBe("closed");
+    expect(screen.getByRole("img")).toHaveAccessibleName(/^pool \.20–\.199 of Hall gateway, \d+ in use, 1 clash$/);
+    expect(localStorage.getItem("altrin-address-rule")).toBe("off");
+  });
+
+  it.each([
+    [800, 0],
+    [900, 2],
+  ])("leaves the room to the drawing in a window of %i px: %i ends to move", (height, ends) => {
+    window.innerHeight = height;
+    show();
+    expect(screen.queryAllByRole("slider")).toHaveLength(ends);
   });
 
   it("says so where no router hands out a subnet", () => {

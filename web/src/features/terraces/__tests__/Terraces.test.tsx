@@ -13,7 +13,8 @@ beforeAll(() => {
 });
 
 const { design, proof } = demo();
-const drawing = (folded = false) => layout(readScene(design, proof), { room: { w: 880, h: 520 }, folded: () => folded, compact: folded });
+const drawing = (folded = false) =>
+  layout(readScene(design, proof), { room: { w: 880, h: 520 }, least: 0.3, folded: () => folded, compact: folded, rooms: false });
 
 function show({
   choice = null,
@@ -128,7 +129,13 @@ describe("the terraces", () => {
     } as typeof design;
     const facts = { ...proof.facts, uplinks: proof.facts.uplinks.filter((u) => u.owner !== "studio-point" && u.to !== "studio-point") };
     const { choose } = show({
-      of: layout(readScene(without, { ...proof, facts }), { room: { w: 880, h: 520 }, folded: () => false, compact: false }),
+      of: layout(readScene(without, { ...proof, facts }), {
+        room: { w: 880, h: 520 },
+        least: 0.3,
+        folded: () => false,
+        compact: false,
+        rooms: false,
+      }),
     });
     fireEvent.click(thing("Studio access point, not in use"));
     expect(choose).toHaveBeenCalledWith({ kind: "box", id: "studio-point" });

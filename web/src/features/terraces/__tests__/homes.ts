@@ -18,6 +18,7 @@ export const token = (id: string, port: string | null): SceneToken => ({
   link: link(port ? `c-${id}` : `wifi:${id}`, port ? "cable" : "wifi"),
   port,
   flags: [],
+  room: "Hall",
 });
 
 interface BoxParts {
@@ -74,6 +75,7 @@ export function box(
     walled: guests ? [{ segment: `${id}:guest`, title: "192.168.30.0/24", details: "guests, kept apart", tokens: guests }] : [],
     children,
     flags: [],
+    room: null,
   };
 }
 

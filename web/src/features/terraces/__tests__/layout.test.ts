@@ -1,11 +1,12 @@
 import { describe, expect, it } from "vitest";
 import { layout, solids, type Drawing } from "../layout";
+import { tokenWish } from "../measures";
 import type { Point, Rect } from "../pieces";
 import type { Scene, SceneBox, SceneToken } from "../scene";
 import { box, link, scene, shapes, token } from "./homes";
 
 const room = { w: 860, h: 520 };
-const draw = (s: Scene, folded = false) => layout(s, { room, folded: () => folded, compact: folded });
+const draw = (s: Scene, folded = false, rooms = false) => layout(s, { room, least: 0.3, folded: () => folded, compact: folded, rooms });
 
 /** mulberry32, from memory: the same numbers for the same seed. */
 function dice(seed: number): () => number {
@@ -35,7 +36,7 @@ function randomScene(seed: number): Scene {
     }
     const tokens: SceneToken[] = [];
     for (let i = upTo(8); i > 0; i--) {
-      tokens.push(token(`${id}-t${i}`, free.length > 0 && next() < 0.5 ? take() : null));
+      tokens.push({ ...token(`${id}-t${i}`, free.length > 0 && next() < 0.5 ? take() : null), name: named(`Device ${i}`) });
     }
     const built = box(id, {
       up,
@@ -46,8 +47,9 @@ function randomScene(seed: number): Scene {
       ...(routes ? { step: number } : {}),
       ...(next() < 0.15 ? { guests: [token(`${id}-g`, null)] } : {}),
     });
-    return built;
+    return { ...built, name: named(id) };
   };
+  const named = (short: string) => (next() < 0.5 ? short : `${short} of the upper bathroom`);
   const root = grow("street", 0, 1);
   const islands = next() < 0.3 ? [grow(null, 1, 1)] : [];
   const loose = Array.from({ length: upTo(4) }, (_, i) => ({ ...token(`loose${i}`, null), link: null }));
@@ -57,7 +59,7 @@ function randomScene(seed: number): Scene {
     ends.length > 1 && next() < 0.5
       ? [{ link: { ...link("ring"), ring: true }, from: ends[0] ?? "", to: ends[ends.length - 1] ?? "" }]
       : [];
-  const unused = Array.from({ length: upTo(3) }, (_, i) => ({ id: `spare${i}`, name: `Spare ${i}` }));
+  const unused = Array.from({ length: upTo(3) }, (_, i) => ({ id: `spare${i}`, name: named(`Spare ${i}`) }));
   return scene([root], {
     islands,
     loose,
@@ -84,7 +86,7 @@ function faults(drawing: Drawing): string[] {
     ...drawing.wires.flatMap((w): [string, Rect][] => (w.label ? [[`label ${w.link.id}`, w.label]] : [])),
   ];
   things.forEach(([name, a], i) => {
-    if (a.x < 0 || a.y < 0 || a.x + a.w > drawing.w || a.y + a.h > drawing.h) {
+    if (a.x < 0 || a.y < 0 || a.x + a.w > drawing.reach || a.y + a.h > drawing.h) {
       found.push(`${name} lies outside`);
     }
     for (const [other, b] of things.slice(i + 1)) {
@@ -154,7 +156,7 @@ describe("layout", () => {
     for (let seed = 1; seed <= 150; seed++) {
       const home = randomScene(seed);
       for (const folded of [false, true]) {
-        const drawing = draw(home, folded);
+        const drawing = draw(home, folded, seed % 2 === 0);
         expect([...new Set(faults(drawing))], `seed ${seed}, folded ${folded}`).toEqual([]);
         expect(detached(drawing), `seed ${seed}, folded ${folded}`).toEqual([]);
         expect(solids(drawing).length).toBeGreaterThan(0);
@@ -209,8 +211,18 @@ describe("layout", () => {
           : {}),
         children: b.children.map(touch),
       });
-      expect(summary(draw({ ...home, roots: home.roots.map(touch) })), `seed ${seed}`).toEqual(summary(draw(home)));
+      // What is written on it may widen the box itself, to its right, where nothing stands.
+      const others = (d: Drawing) => summary({ ...d, boxes: d.boxes.map((b) => (b.box.id === "b1" ? { ...b, w: 0 } : b)) });
+      expect(others(draw({ ...home, roots: home.roots.map(touch) })), `seed ${seed}`).toEqual(others(draw(home)));
     }
+  });
+
+  it("cuts a name only where something stands beside it", () => {
+    const long = { ...token("t", "gw/1"), name: "Recorder of the front door" };
+    const alone = draw(scene([box("gw", { step: 1, tokens: [long] })]));
+    expect(alone.tokens[0]?.w).toBe(tokenWish(long, { compact: false, rooms: false }));
+    const beside = draw(scene([box("gw", { step: 1, tokens: [long, token("u", "gw/2"), token("v", "gw/3"), token("w", "gw/4")] })]));
+    expect(beside.tokens.find((t) => t.token.id === "t")?.w).toBeLessThan(tokenWish(long, { compact: false, rooms: false }));
   });
 
   it("shows fifteen boxes and thirty devices at a readable size once devices are folded", () => {
@@ -227,7 +239,7 @@ describe("layout", () => {
     ]);
     // The room that is left at 1280x800.
     const room = { w: 880, h: 640 };
-    const drawing = layout(home, { room, folded: () => true, compact: true });
+    const drawing = layout(home, { room, least: 0.3, folded: () => true, compact: true, rooms: false });
     expect(faults(drawing)).toEqual([]);
     // Type of 13 px is then at least 8.5 px high.
     expect(Math.min(room.w / drawing.w, room.h / drawing.h)).toBeGreaterThan(0.66);
