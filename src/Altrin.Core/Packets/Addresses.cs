@@ -29,8 +29,8 @@ internal sealed class Addresses(World world, Choices choices)
     }
 
     /// <summary>
-    /// How the sides of a router overlap on this way; null where they do not. Of several servers on its WAN side one may lease it an address
-    /// that does.
+    /// How the sides of a router overlap on this way; null where they do not. Of several servers on its WAN side one may lease it an
+    /// address that does.
     /// </summary>
     public OverlapFact? Overlap(string router) =>
         world.Overlap(router) is { } overlap

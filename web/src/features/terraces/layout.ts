@@ -28,6 +28,8 @@ export interface Drawing extends Piece {
 }
 
 const margin = 18;
+/** What is left at the right of a terrace that goes on to the edge of the frame. */
+const rim = 4;
 /** A small home is drawn larger than life, up to this. */
 export const mostScale = 1.3;
 const widths = [560, 680, 800, 920, 1060, 1240, 1450, 1700, 2000, 2400];
@@ -53,8 +55,8 @@ export function layout(scene: Scene, { room, least, ...looks }: LayoutOptions): 
   const drawing = best ?? at(scene, { ...looks, maxWidth: room.w });
   extras(drawing, scene);
   // The size at which it is shown goes by what was laid out: it must not change with a name.
-  widen(drawing, looks, solids(drawing), Math.max(drawing.w - 4, room.w / mostScale), aloneAtLine(drawing));
-  drawing.reach = Math.max(drawing.w, ...[...drawing.tokens, ...drawing.boxes, ...drawing.unused].map((t) => t.x + t.w + margin));
+  widen(drawing, looks, solids(drawing), Math.max(drawing.w - rim, room.w / mostScale), aloneAtLine(drawing));
+  drawing.reach = Math.max(drawing.w, ...[...drawing.tokens, ...drawing.boxes, ...drawing.unused].map((t) => t.x + t.w + rim));
   return drawing;
 }
 
@@ -95,8 +97,12 @@ function at(scene: Scene, options: Options): Drawing {
   const unused: Drawing["unused"] = [];
   y = strip(piece, "Not in use", scene.unused, size.token, options, y, (box, rect) => unused.push({ ...rect, ...box }));
   // One terrace alone goes on to the edge of the frame, and needs neither pad nor margin there.
-  const rim = scene.roots.length === 1 && scene.roots[0]?.step && scene.atStreet.length === 0 ? 4 - size.pad : margin;
-  const w = Math.max(piece.w + rim, ...piece.texts.map((t) => t.x + t.w + margin));
+  const end = scene.roots.length === 1 && scene.roots[0]?.step && scene.atStreet.length === 0 ? rim - size.pad : margin;
+  const w = Math.max(
+    piece.w + end,
+    ...piece.texts.map((t) => t.x + t.w + margin),
+    ...piece.wires.map(({ label }) => (label ? label.x + label.w + rim : 0)),
+  );
   const drawing: Drawing = {
     ...piece,
     w,
