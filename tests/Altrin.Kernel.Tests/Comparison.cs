@@ -233,6 +233,9 @@ internal sealed class Comparison
             // Of several servers it is luck in which subnet a host ends up: what is shown is an example of one of them.
             .Where(t => t is { Shown: not null, Real: not null } && _seen.Leasing.Holdings(t.Host).Count < 2)
             .Select(t => (t.Host, Name: $"{SeatOf(t.Host.Owner, t.Host.Side)}", Shown: t.Shown!.Value, Real: t.Real!.Value))
+            // Two pools of the same addresses may lease one to two hosts, each on its own side: what is shown are other examples.
+            .GroupBy(t => t.Real)
+            .SelectMany(g => g.Count() > 1 ? g.Where(t => t.Shown == t.Real) : g)
             .ToList();
         var asked = seats.SelectMany(s =>
             targets

@@ -9,4 +9,12 @@ namespace Altrin.Core.Packets;
 /// <param name="Pool">The server whose pool holds it too; null for a certain duplicate.</param>
 /// <param name="Guarded">Whether a host tries the address before it is used twice: it holds for as long as its holder is on and
 /// answers.</param>
-public sealed record ConflictFact(string Segment, Ipv4Address Address, IReadOnlyList<string> Holders, string? Pool, bool Guarded);
+/// <param name="Exposure">How likely the server of the pool leases it to another; null for a certain duplicate.</param>
+public sealed record ConflictFact(
+    string Segment,
+    Ipv4Address Address,
+    IReadOnlyList<string> Holders,
+    string? Pool,
+    bool Guarded,
+    Exposure? Exposure
+);

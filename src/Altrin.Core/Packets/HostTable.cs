@@ -92,7 +92,7 @@ public sealed class HostTable
                 )
             );
         }
-        else if (seat.Pool is { } pool && _leasing.Unreserved(server) > pool.Count)
+        else if (Shortage(seat) is { IsSmall: false } && seat.Pool is { } pool)
         {
             causes.Add(
                 Cause.Of(
@@ -105,6 +105,12 @@ public sealed class HostTable
         return causes;
     }
 
+    /// <summary>How likely a client of a server goes without, where more ask than its pool holds; null where it holds enough.</summary>
+    public Exposure? Shortage(ServerSeat server) =>
+        server.Pool is { } pool && _leasing.Unreserved(server.Owner) > pool.Count
+            ? Exposure.OfClient(_leasing.Unreserved(server.Owner), (int)pool.Count)
+            : null;
+
     private static bool Checks(Interface client) => client.ChecksLease == Known.Yes;
 
     private IEnumerable<ConflictFact> Duplicates(Segment segment)
@@ -116,7 +122,14 @@ public sealed class HostTable
             .Where(g => g.Count() > 1);
         foreach (var group in certain)
         {
-            yield return new(segment.Id, group.Key, [.. group.Select(h => h.Owner).Distinct().Order(StringComparer.Ordinal)], null, false);
+            yield return new(
+                segment.Id,
+                group.Key,
+                [.. group.Select(h => h.Owner).Distinct().Order(StringComparer.Ordinal)],
+                null,
+                false,
+                null
+            );
         }
     }
 
@@ -138,8 +151,14 @@ public sealed class HostTable
                 // Checked by the server, or by everybody who asks it, the address is handed to none while its holder answers.
                 var guarded =
                     server.ChecksOffer == Known.Yes || segment.Interfaces.Where(i => i.Setting is Automatic && i.Linked).All(Checks);
+                var exposure = Exposure.OfAddress(
+                    server.Pool.Value,
+                    server.Reservations.Select(r => r.Address).Append(server.Own),
+                    typed.Address.Address,
+                    _leasing.Unreserved(server.Owner)
+                );
                 // In a home that remembers, everybody has what it has; who may be given what later is not the question.
-                if (_leasing.Unreserved(server.Owner) > 0 && !guarded && _network.Situation.Memory is null)
+                if (!exposure.IsSmall && !guarded && _network.Situation.Memory is null)
                 {
                     var cause = Cause.Of(
                         CauseCodes.FixedAddressInPool,
@@ -150,7 +169,7 @@ public sealed class HostTable
                     Clash(host, cause);
                     (_inPool.TryGetValue(server.Owner, out var there) ? there : _inPool[server.Owner] = []).Add(cause);
                 }
-                yield return new(segment.Id, typed.Address.Address, [host.Owner], server.Owner, guarded);
+                yield return new(segment.Id, typed.Address.Address, [host.Owner], server.Owner, guarded, exposure);
             }
         }
     }

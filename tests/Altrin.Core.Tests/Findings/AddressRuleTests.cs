@@ -1,4 +1,5 @@
 using Altrin.Core.Findings;
+using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Findings;
@@ -36,9 +37,28 @@ public sealed class FixedAddressInPoolTests() : RuleTests("fixed-address-in-pool
     private static Home Printer(string address) => Home.WithGateway().Wired("printer", "gw/lan1", address).Wifi("phone", "gw");
 
     [Theory]
-    [InlineData("192.168.8.20/24")]
-    [InlineData("192.168.8.199/24")]
-    public void Triggers_at_both_ends_of_the_pool(string address) => One(Printer(address), Severity.WillNotWork, "gw", "printer");
+    [InlineData("192.168.8.20/24", Severity.WillNotWork)]
+    [InlineData("192.168.8.21/24", Severity.WillNotWork)]
+    // Two of 180 are leased where twice as many ask, and a server that begins below does not get there.
+    [InlineData("192.168.8.22/24", Severity.Concern)]
+    [InlineData("192.168.8.199/24", Severity.Concern)]
+    public void Triggers_at_both_ends_of_the_pool(string address, Severity severity) => One(Printer(address), severity, "gw", "printer");
+
+    [Theory]
+    [InlineData(4, Severity.Concern, "0 to 2 % with the 4 that ask now, 0 to 4 % with twice as many")]
+    [InlineData(5, Severity.WillNotWork, "0 to 3 % with the 5 that ask now, 0 to 6 % with twice as many")]
+    public void Is_nobodys_luck_while_it_stays_below_one_in_twenty(int phones, Severity severity, string said)
+    {
+        var home = Home.WithGateway().Wired("printer", "gw/lan1", "192.168.8.150/24");
+        for (var i = 0; i < phones; i++)
+        {
+            home = home.Wifi($"phone{i}", "gw");
+        }
+        Assert.Contains(said, One(home, severity, "gw", "printer").Notice, StringComparison.Ordinal);
+        Assert.All(Judging.Prove(home.Design).Observation.Sheet.Internet, i =>
+            Assert.Equal(severity == Severity.Concern ? AnswerKind.Yes : AnswerKind.Luck, i.Answer.Kind)
+        );
+    }
 
     [Theory]
     [InlineData("192.168.8.19/24")]
@@ -134,6 +154,20 @@ public sealed class PoolTooSmallTests() : RuleTests("pool-too-small")
 
     [Fact]
     public void Near_miss() => None(Three("192.168.8.20-192.168.8.22"));
+
+    [Theory]
+    [InlineData(20, Severity.WillNotWork, AnswerKind.Luck)]
+    [InlineData(21, Severity.Concern, AnswerKind.Yes)]
+    public void One_too_few_is_a_concern_where_it_hardly_meets_anyone(int phones, Severity severity, AnswerKind internet)
+    {
+        var home = Home.New().Gateway(pool: $"192.168.8.20-192.168.8.{20 + phones - 2}").Cable("street", "gw/wan");
+        for (var i = 0; i < phones; i++)
+        {
+            home = home.Wifi($"phone{i}", "gw");
+        }
+        One(home, severity, "gw");
+        Assert.All(Judging.Prove(home.Design).Observation.Sheet.Internet, i => Assert.Equal(internet, i.Answer.Kind));
+    }
 
     [Fact]
     public void Cures() => Cured(Three("192.168.8.20-192.168.8.21"), "Let the pool be 192.168.8.2 to 192.168.8.254");

@@ -56,7 +56,7 @@ public sealed class VerdictTests
                 "2 of 2 devices have no internet."
             },
             {
-                Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.50/24").Wired("b", "gw/lan2"),
+                Home.WithGateway().Wired("a", "gw/lan1", "192.168.8.20/24").Wired("b", "gw/lan2"),
                 VerdictKind.WillNotWork,
                 "2 of 2 devices have internet by luck only."
             },

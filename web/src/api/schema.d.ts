@@ -952,6 +952,19 @@ export interface components {
             subjects: string[];
             text: string;
         };
+        Chances: {
+            /** Format: double */
+            lowestFree: number;
+            /** Format: double */
+            byHash: number;
+            /** Format: double */
+            nextAfterLast: number;
+            /** Format: double */
+            least: number;
+            /** Format: double */
+            most: number;
+            words: string;
+        };
         Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeRemoveGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeRemovePointGuest"] | components["schemas"]["ChangeSetUplink"] | components["schemas"]["ChangeRemoveUplink"] | components["schemas"]["ChangeSetSatellite"] | components["schemas"]["ChangeSetPortVlans"] | components["schemas"]["ChangeSetPassing"] | components["schemas"]["ChangeSetLine"] | components["schemas"]["ChangeSetNat"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchDhcpServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetDnsServers"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeStandIn"] | components["schemas"]["ChangeSetPagePassword"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
         ChangeAcceptFinding: {
             /** @enum {string} */
@@ -1225,6 +1238,7 @@ export interface components {
             holders: string[];
             pool: null | string;
             guarded: boolean;
+            exposure: null | components["schemas"]["Exposure"];
         };
         /** @enum {unknown} */
         ConnectedBy: "cable" | "radio";
@@ -1423,6 +1437,16 @@ export interface components {
         Explanation: {
             text: string;
             findings: string[];
+        };
+        Exposure: {
+            /** Format: int32 */
+            clients: number;
+            /** Format: int32 */
+            free: number;
+            now: components["schemas"]["Chances"];
+            doubled: components["schemas"]["Chances"];
+            isSmall: boolean;
+            words: string;
         };
         FactDetails: {
             reach: components["schemas"]["ReachFact"];

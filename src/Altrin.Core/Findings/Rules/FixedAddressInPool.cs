@@ -14,7 +14,8 @@ public static class FixedAddressInPool
             CauseCodes.FixedAddressInPool,
             "fixed in the pool",
             "An address typed by hand lies inside the pool of the DHCP server of its segment.",
-            "The server may lease it to another device. Free now is not free later.",
+            "The server may lease it to another device. Free now is not free later. Where that stays below one in twenty, however the server "
+                + "chooses and with twice the devices, it is a concern.",
             "RFC 2131; keeping fixed addresses out of the pool: common practice",
             Judge
         );
@@ -30,7 +31,9 @@ public static class FixedAddressInPool
                 Rule,
                 [host.Owner, conflict.Pool!],
                 $"{e.Name(host.Owner)} is fixed at {conflict.Address}, inside the pool of {e.Name(conflict.Pool!)}",
-                "Some day another device gets the same address, and both drop out in turn.",
+                conflict.Guarded
+                    ? "It is given to no other while it is on and answers; afterwards another device may get it, and both drop out in turn."
+                    : $"Some day another device gets the same address, and both drop out in turn. {conflict.Exposure!.Words}",
                 [.. Cures.MoveToFree(e, host), .. KeepIt(e, host, conflict), .. CarveOut(e, conflict)]
             );
         }

@@ -23,15 +23,19 @@ public static class PoolTooSmall
         e
             .Network.Segments.Where(s => !s.HasStreet)
             .SelectMany(s => s.Servers.Select(server => (Segment: s, Server: server)))
-            .Where(s => s.Server.Pool is { } pool && e.Seen.Leasing.Unreserved(s.Server.Owner) > pool.Count)
-            .Select(s =>
-                e.Finding(
-                    Rule,
-                    [s.Server.Owner],
-                    $"{e.Seen.Leasing.Unreserved(s.Server.Owner)} ask {e.Name(s.Server.Owner)} for an address and its pool holds {s.Server.Pool!.Value.Count}",
-                    "The last device to join has no internet.",
-                    Widest(e, s.Segment, s.Server)
-                )
+            .SelectMany(s =>
+                e.Seen.Hosts.Shortage(s.Server) is { } shortage
+                    ?
+                    [
+                        e.Finding(
+                            Rule,
+                            [s.Server.Owner],
+                            $"{shortage.Clients} ask {e.Name(s.Server.Owner)} for an address and its pool holds {shortage.Free}",
+                            $"The last device to join has no internet, with {shortage.Now.Words} each of them.",
+                            Widest(e, s.Segment, s.Server)
+                        ),
+                    ]
+                    : Array.Empty<Finding>()
             );
 
     private static IEnumerable<Remedy> Widest(Evidence e, Segment segment, ServerSeat server)
