@@ -230,12 +230,13 @@ internal sealed class Comparison
         var targets = _seen
             .Network.Interfaces.Where(i => i.Side != Side.Provider && (i.Linked || i.IsInner))
             .Select(i => (Host: i, Shown: _seen.AddressOf(i.Owner, i.Segment), Real: _built.AddressOf(SeatOf(i.Owner, i.Side))))
-            // Of several servers it is luck in which subnet a host ends up: what is shown is an example of one of them.
-            .Where(t => t is { Shown: not null, Real: not null } && _seen.Leasing.Holdings(t.Host).Count < 2)
+            .Where(t => t is { Shown: not null, Real: not null })
             .Select(t => (t.Host, Name: $"{SeatOf(t.Host.Owner, t.Host.Side)}", Shown: t.Shown!.Value, Real: t.Real!.Value))
             // Two pools of the same addresses may lease one to two hosts, each on its own side: what is shown are other examples.
             .GroupBy(t => t.Real)
             .SelectMany(g => g.Count() > 1 ? g.Where(t => t.Shown == t.Real) : g)
+            // Of several servers it is luck in which subnet a host ends up: what is shown is an example of one of them.
+            .Where(t => _seen.Leasing.Holdings(t.Host).Count < 2)
             .ToList();
         var asked = seats.SelectMany(s =>
             targets
