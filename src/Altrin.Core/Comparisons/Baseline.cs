@@ -70,6 +70,9 @@ public static class Baseline
     /// <summary>From this part of the rate sold on, it is the service that stops a run (common practice).</summary>
     public const double Capped = 0.9;
 
+    /// <summary>Beyond this part of what arrives over a thing it is not that which stops a run (common practice).</summary>
+    private const double Above = 1.1;
+
     /// <summary>Runs by place and medium, in their order.</summary>
     /// <param name="runs">The runs.</param>
     /// <param name="service">What was sold.</param>
@@ -81,7 +84,7 @@ public static class Baseline
         Func<SpeedRun, SpeedLimit?> carries,
         Func<string, string> place
     ) =>
-        [
+        Beside([
             .. runs.GroupBy(r => (r.Place, r.By))
                 .Select(group =>
                 {
@@ -101,7 +104,29 @@ public static class Baseline
                         [.. Says([.. group], usable, down, service, carries(group.First())).Distinct(StringComparer.Ordinal)]
                     );
                 }),
-        ];
+        ]);
+
+    /// <summary>What each group is worth beside the best of them, which shows where the rate is lost.</summary>
+    private static IReadOnlyList<BaselineGroup> Beside(IReadOnlyList<BaselineGroup> groups) =>
+        groups.Where(g => g.Down is { Median: > 0 }).MaxBy(g => g.Down!.Median) is not { } best
+            ? groups
+            :
+            [
+                .. groups.Select(g =>
+                    g == best || g.Down is null
+                        ? g
+                        : g with
+                        {
+                            Says =
+                            [
+                                .. g.Says,
+                                $"{g.Down.Median / best.Down!.Median * 100:0} % of what arrives {In(best.Place)}by {(best.By == RunBy.Cable ? "cable" : "Wi-Fi at " + TypedReader.ByWord(best.By))}, the best of all.",
+                            ],
+                        }
+                ),
+            ];
+
+    private static string In(string place) => place.Length == 0 ? "" : $"in {place} ";
 
     /// <summary>How long a run lasted, in seconds: as said, or by what it moved at its rate; null where neither is known.</summary>
     public static double? Lasts(SpeedRun run) => run.Seconds ?? (run.Megabytes is { } moved ? moved * 8 / run.DownMbps : null);
@@ -146,6 +171,10 @@ public static class Baseline
         else if (down.Median >= sold * Capped)
         {
             yield return $"The service stops it: {sold} Mb/s were sold. It proves only that everything in between carries at least this.";
+        }
+        else if (carries is not null && down.Median > carries.Arrives * Above)
+        {
+            yield return $"More than {carries.Which} carries, of whose {carries.Mbps} Mb/s {carries.Arrives:0} arrive: what is noted of it is not so, or the run took another way. {sold} Mb/s were sold.";
         }
         else if (carries is not null && down.Median >= carries.From && carries.Arrives < sold)
         {

@@ -217,12 +217,37 @@ public sealed class ReadingToolTests
         210,
         "Less than the 500 Mb/s sold, and than the 500 Mb/s that arrive over everything in between: measure at the outermost box next, by cable."
     )]
+    [InlineData(500, 25, 35, "More than the port carries, of whose 25 Mb/s 24 arrive: what is noted of it is not so")]
+    [InlineData(500, 100, 102, "It is as much as the port carries")]
+    [InlineData(500, 100, 104, "More than the port carries")]
     [InlineData(1000, 1000, 935, "The service stops it: 1000 Mb/s were sold.")]
     [InlineData(null, 1000, 935, "The rate sold was not noted: hold it against that.")]
     public void Runs_are_held_to_what_was_sold_and_what_the_wires_carry(int? sold, int carries, double down, string says) =>
         Assert.Contains(Group(sold, SpeedLimit.OfWire(carries, "the port"), Run(down), Run(down), Run(down)).Says, s =>
             s.StartsWith(says, StringComparison.Ordinal)
         );
+
+    [Fact]
+    public void Each_place_and_medium_is_held_to_the_best_of_all()
+    {
+        SpeedRun At(string place, double down, RunBy by = RunBy.Cable) => new(1, "", place, by, "", 30, null, down, null);
+        SpeedRun[] runs =
+        [
+            At("hall", 480),
+            At("hall", 500),
+            At("hall", 490),
+            At("loft", 120, RunBy.Ghz5),
+            At("loft", 98),
+            new(1, "", "shed", RunBy.Ghz2, "", 2, null, 90, null),
+        ];
+        var groups = Baseline.Of(runs, new PublicDynamic(500, null), _ => null, p => p);
+        Assert.Equal(
+            ["", "24 % of what arrives in hall by cable, the best of all.", "20 % of what arrives in hall by cable, the best of all.", ""],
+            groups.Select(g => g.Says.FirstOrDefault(s => s.Contains("best of all", StringComparison.Ordinal)) ?? "")
+        );
+        // One run alone is its own best.
+        Assert.DoesNotContain(Group(500, null, Run(480)).Says, s => s.Contains("best of all", StringComparison.Ordinal));
+    }
 
     /// <summary>Against the definition: half of the values are not above the median, half not below.</summary>
     [Fact]

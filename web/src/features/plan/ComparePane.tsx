@@ -40,7 +40,12 @@ export default function ComparePane({ state }: { state: JobState }) {
   }
   const shown = compared.data?.[side];
   return (
-    <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 24rem" }} height={{ lg: "100%" }} minH="34rem">
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) clamp(21rem, 28vw, 24rem)" }}
+      height={{ lg: "100%" }}
+      minH="34rem"
+    >
       <Flex direction="column" minW="0" minH="0" order={{ base: 2, lg: 1 }}>
         {shown ? (
           <DrawingPane

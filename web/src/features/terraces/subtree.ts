@@ -248,7 +248,7 @@ function labelOf(part: Part, wire: OpenWire, dx: number, dy: number): LaidWire["
   }
   const x = wire.lane + (wire.link.kind === "radio" ? size.radio / 2 + 4 : 6);
   // Nothing but its own wire stands beside a box as high as this.
-  const room = Math.max(laid.x + laid.w, part.piece.w) + size.gap / 2 - x;
+  const room = Math.max(laid.x + laid.w, part.piece.w) - x;
   const text = fitText(wire.link.words, room, 12);
   return { x: x + dx, y: dy, w: Math.min(room, Math.ceil(textWidth(text, 12))), h: size.label - 3, text };
 }
