@@ -31,7 +31,7 @@ public static class PoolTooSmall
                             Rule,
                             [s.Server.Owner],
                             $"{shortage.Clients} ask {e.Name(s.Server.Owner)} for an address and its pool holds {shortage.Free}",
-                            $"The last device to join has no internet, with {shortage.Now.Words} each of them.",
+                            $"The last device to join has no internet: a chance of {shortage.Now.Words} for each.",
                             Widest(e, s.Segment, s.Server)
                         ),
                     ]

@@ -36,7 +36,7 @@ interface Props {
 const guess = { w: 860, h: 560 };
 /** A home of so many boxes is never shown smaller than its type can be read. */
 const fewBoxes = 6;
-/** What is had of a length, in steps. */
+/** A length in whole steps of 20 px. */
 const coarse = (length: number, least: number) => Math.max(least, Math.floor(length / 20) * 20);
 const steps = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2, 2.5];
 

@@ -30,7 +30,7 @@ export interface Drawing extends Piece {
 const margin = 18;
 /** What is left at the right of a terrace that goes on to the edge of the frame. */
 const rim = 4;
-/** A small home is drawn larger than life, up to this. */
+/** A small home is enlarged up to this. */
 export const mostScale = 1.3;
 const widths = [560, 680, 800, 920, 1060, 1240, 1450, 1700, 2000, 2400];
 
