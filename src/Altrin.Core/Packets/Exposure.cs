@@ -9,7 +9,7 @@ namespace Altrin.Core.Packets;
 /// </summary>
 /// <param name="LowestFree">Where the server gives the lowest free address.</param>
 /// <param name="ByHash">Where a hash of the MAC address says which: as good as drawn.</param>
-/// <param name="NextAfterLast">Where each client gets the address after the one before, from a start that nobody knows.</param>
+/// <param name="NextAfterLast">Where each client gets the address after the one before, from a start that is not known.</param>
 public sealed record Chances(double LowestFree, double ByHash, double NextAfterLast)
 {
     /// <summary>The least of the three, 0 to 1.</summary>
@@ -38,21 +38,29 @@ public sealed record Chances(double LowestFree, double ByHash, double NextAfterL
 /// <param name="Doubled">With twice as many.</param>
 public sealed record Exposure(int Clients, int Free, Chances Now, Chances Doubled)
 {
-    /// <summary>Below this, in every way of choosing and with twice the clients, it is a concern and nobody's luck.</summary>
+    /// <summary>
+    /// Below this, in every way of choosing and with twice the clients, it is a concern, and no fact is left to luck for it.
+    /// </summary>
     public const double Small = 0.05;
 
     /// <summary>Whether it stays unlikely.</summary>
-    public bool IsSmall => Now.Most < Small && Doubled.Most < Small;
+    public bool IsSmall => AreSmall([this]);
+
+    /// <summary>
+    /// Whether all that one server may lease a second time stays unlikely together: their sum, which is never less than how likely any of
+    /// them is.
+    /// </summary>
+    public static bool AreSmall(IEnumerable<Exposure> ofOneServer) => ofOneServer.Sum(e => Math.Max(e.Now.Most, e.Doubled.Most)) < Small;
 
     /// <summary>How likely, in a sentence.</summary>
     public string Words =>
-        Now.Words == Doubled.Words
-            ? $"How likely that is: {Now.Words}."
-            : $"How likely that is: {Now.Words} with the {Clients} that ask now, {Doubled.Words} with twice as many, depending on how the server chooses.";
+        Clients == 0 ? "No device asks for an address there now."
+        : Now.Words == Doubled.Words ? $"How likely that is: {Now.Words}."
+        : $"How likely that is: {Now.Words} with the {Clients} that ask now, {Doubled.Words} with twice as many, depending on how the server chooses.";
 
     /// <summary>For an address inside a pool that its holder has set by hand.</summary>
     /// <param name="pool">The pool.</param>
-    /// <param name="kept">Addresses that the server gives to nobody else: reservations, its own.</param>
+    /// <param name="kept">Addresses that the server does not give away: reservations, its own.</param>
     /// <param name="address">The address, which the pool contains and nothing keeps.</param>
     /// <param name="clients">How many ask, without a reservation.</param>
     public static Exposure OfAddress(AddressRange pool, IEnumerable<Ipv4Address> kept, Ipv4Address address, int clients)

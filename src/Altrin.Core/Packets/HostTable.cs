@@ -137,39 +137,38 @@ public sealed class HostTable
     {
         foreach (var server in segment.Servers.Where(s => s.Pool is not null))
         {
-            foreach (var host in segment.Interfaces)
-            {
-                if (
-                    host.Owner == server.Owner
-                    || host.Setting is not Fixed typed
-                    || !server.Pool!.Value.Contains(typed.Address.Address)
-                    || server.Reservations.Any(r => r.Address == typed.Address.Address && r.Mac == host.Mac)
+            // Checked by the server, or by everybody who asks it, the address is handed to none while its holder answers.
+            var guarded = server.ChecksOffer == Known.Yes || segment.Interfaces.Where(i => i.Setting is Automatic && i.Linked).All(Checks);
+            var kept = server.Reservations.Select(r => r.Address).Append(server.Own).ToList();
+            var inside = segment
+                .Interfaces.Where(host =>
+                    host.Owner != server.Owner
+                    && host.Setting is Fixed typed
+                    && server.Pool!.Value.Contains(typed.Address.Address)
+                    && !server.Reservations.Any(r => r.Address == typed.Address.Address && r.Mac == host.Mac)
                 )
-                {
-                    continue;
-                }
-                // Checked by the server, or by everybody who asks it, the address is handed to none while its holder answers.
-                var guarded =
-                    server.ChecksOffer == Known.Yes || segment.Interfaces.Where(i => i.Setting is Automatic && i.Linked).All(Checks);
-                var exposure = Exposure.OfAddress(
-                    server.Pool.Value,
-                    server.Reservations.Select(r => r.Address).Append(server.Own),
-                    typed.Address.Address,
-                    _leasing.Unreserved(server.Owner)
-                );
-                // In a home that remembers, everybody has what it has; who may be given what later is not the question.
-                if (!exposure.IsSmall && !guarded && _network.Situation.Memory is null)
+                .Select(host => (Host: host, ((Fixed)host.Setting).Address.Address))
+                .Select(h =>
+                    (h.Host, h.Address, How: Exposure.OfAddress(server.Pool!.Value, kept, h.Address, _leasing.Unreserved(server.Owner)))
+                )
+                .ToList();
+            // In a home that remembers, everybody has what it has; who may be given what later is not the question.
+            var byLuck =
+                !guarded && _network.Situation.Memory is null && !Exposure.AreSmall(inside.DistinctBy(h => h.Address).Select(h => h.How));
+            foreach (var (host, address, exposure) in inside)
+            {
+                if (byLuck)
                 {
                     var cause = Cause.Of(
                         CauseCodes.FixedAddressInPool,
-                        $"{_network.NameOf(server.Owner)} may lease {typed.Address.Address} of {_network.NameOf(host.Owner)} to another device.",
+                        $"{_network.NameOf(server.Owner)} may lease {address} of {_network.NameOf(host.Owner)} to another device.",
                         host.Owner,
                         server.Owner
                     );
                     Clash(host, cause);
                     (_inPool.TryGetValue(server.Owner, out var there) ? there : _inPool[server.Owner] = []).Add(cause);
                 }
-                yield return new(segment.Id, typed.Address.Address, [host.Owner], server.Owner, guarded, exposure);
+                yield return new(segment.Id, address, [host.Owner], server.Owner, guarded, exposure);
             }
         }
     }

@@ -47,7 +47,7 @@ public sealed class FixedAddressInPoolTests() : RuleTests("fixed-address-in-pool
     [Theory]
     [InlineData(4, Severity.Concern, "0 to 2 % with the 4 that ask now, 0 to 4 % with twice as many")]
     [InlineData(5, Severity.WillNotWork, "0 to 3 % with the 5 that ask now, 0 to 6 % with twice as many")]
-    public void Is_nobodys_luck_while_it_stays_below_one_in_twenty(int phones, Severity severity, string said)
+    public void Leaves_nothing_to_luck_while_it_stays_below_one_in_twenty(int phones, Severity severity, string said)
     {
         var home = Home.WithGateway().Wired("printer", "gw/lan1", "192.168.8.150/24");
         for (var i = 0; i < phones; i++)
@@ -58,6 +58,19 @@ public sealed class FixedAddressInPoolTests() : RuleTests("fixed-address-in-pool
         Assert.All(Judging.Prove(home.Design).Observation.Sheet.Internet, i =>
             Assert.Equal(severity == Severity.Concern ? AnswerKind.Yes : AnswerKind.Luck, i.Answer.Kind)
         );
+    }
+
+    /// <summary>Each of them alone is leased to another in under one home in twenty, one of them in more.</summary>
+    [Fact]
+    public void Several_addresses_of_one_pool_count_together()
+    {
+        var home = Home.WithGateway().Wired("printer", "gw/lan1", "192.168.8.150/24").Wired("camera", "gw/lan2", "192.168.8.160/24");
+        home = home.Wifi("a", "gw").Wifi("b", "gw").Wifi("c", "gw");
+        var found = In(home);
+        Assert.Equal(["camera,gw", "gw,printer"], found.Select(f => string.Join(',', f.Subjects)).Order(StringComparer.Ordinal));
+        Assert.All(found, f => Assert.Equal(Severity.WillNotWork, f.Severity));
+        Assert.All(found, f => Assert.Contains("0 to 2 % with the 3 that ask now, 0 to 3 % with twice as many", f.Notice));
+        Assert.All(Judging.Prove(home.Design).Observation.Sheet.Internet, i => Assert.Equal(AnswerKind.Luck, i.Answer.Kind));
     }
 
     [Theory]

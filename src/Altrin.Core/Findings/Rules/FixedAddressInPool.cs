@@ -15,7 +15,7 @@ public static class FixedAddressInPool
             "fixed in the pool",
             "An address typed by hand lies inside the pool of the DHCP server of its segment.",
             "The server may lease it to another device. Free now is not free later. Where that stays below one in twenty, however the server "
-                + "chooses and with twice the devices, it is a concern.",
+                + "chooses, with twice the devices and for all such addresses of the pool together, it is a concern.",
             "RFC 2131; keeping fixed addresses out of the pool: common practice",
             Judge
         );
