@@ -7,6 +7,7 @@ import { Button } from "../../ui/controls";
 import { levelColour, levelWord, Trouble, Waiting } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
 import { useCompared, type Which } from "../shared/useCompared";
+import { drawingAndSide } from "./columns";
 import { DrawingPane } from "./DrawingPane";
 
 /** Two versions side by side in words, one of them drawn with what differs marked. */
@@ -40,12 +41,7 @@ export default function ComparePane({ state }: { state: JobState }) {
   }
   const shown = compared.data?.[side];
   return (
-    <Box
-      display="grid"
-      gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) clamp(21rem, 28vw, 24rem)" }}
-      height={{ lg: "100%" }}
-      minH="34rem"
-    >
+    <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: drawingAndSide }} height={{ lg: "100%" }} minH="34rem">
       <Flex direction="column" minW="0" minH="0" order={{ base: 2, lg: 1 }}>
         {shown ? (
           <DrawingPane

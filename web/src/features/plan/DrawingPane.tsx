@@ -52,7 +52,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
   const many = crowded(design);
   const narrow = room.w < 600;
   // The room is taken in coarse steps, so that a scroll bar or a notice does not lay everything out anew.
-  const [across, down] = narrow ? [420, 700] : [coarse(room.w, 640), coarse(room.h, 400)];
+  const [across, down] = narrow ? [420, 700] : [coarse(room.w, 600), coarse(room.h, 400)];
   // The smallest type of the drawing is 12 px at full size: a home of a few boxes scrolls rather than become smaller.
   const least = narrow ? 0.62 : setUpOf(design).boxes.length <= fewBoxes ? 1 : 0.3;
   const drawing = useMemo(

@@ -12,6 +12,7 @@ import { StartPlan } from "../shared/StartPlan";
 import { choiceOf, withChoice, type Choice } from "../terraces/choice";
 import type { Patching } from "../terraces/Terraces";
 import { BoxInspector } from "./BoxInspector";
+import { drawingAndSide } from "./columns";
 import { notLookedAt, setUpOf } from "../shared/designReading";
 import { DeviceInspector } from "./DeviceInspector";
 import { DrawingPane } from "./DrawingPane";
@@ -180,7 +181,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   );
   if (wide && !list && !unproven) {
     return (
-      <Box display="grid" gridTemplateColumns="minmax(0, 1fr) clamp(21rem, 28vw, 24rem)" height="100%" minH="34rem">
+      <Box display="grid" gridTemplateColumns={drawingAndSide} height="100%" minH="34rem">
         <Flex direction="column" minW="0" minH="0">
           {notBegun}
           {drawing}

@@ -11,6 +11,7 @@ import { crowded } from "../terraces/crowded";
 import type { Choice } from "../terraces/choice";
 import { poolWords } from "../terraces/readScene";
 import { candidatesOf, rulerOf } from "./candidates";
+import { forced } from "./forced";
 import { GiveAddress } from "./GiveAddress";
 import { Pool, type PoolEnds } from "./Pool";
 import { MarkSign, RulerMarks } from "./RulerMarks";
@@ -32,17 +33,6 @@ const bar = { top: 34, height: 24 };
 const height = 92;
 /** Between the marks of two pools, one above the other. */
 const storey = 12;
-
-const forced = {
-  "@media (forced-colors: active)": {
-    "& rect, & circle": { fill: "CanvasText" },
-    "& > rect": { fill: "Canvas", stroke: "CanvasText" },
-    "& path": { stroke: "CanvasText" },
-    "& text": { fill: "CanvasText" },
-    "& .grip": { fill: "Highlight" },
-    "& rect[fill=transparent]": { fill: "transparent" },
-  },
-};
 
 /** The addresses of one terrace on a ruler: pool, who has what, what is free. */
 export function AddressRule({ design, proof, choice, choose, tools }: Props) {

@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react";
 import type { Schemas } from "../../api/client";
 import { useRoom } from "../../ui/useRoom";
 import { poolWords } from "../terraces/readScene";
+import { forced } from "./forced";
 import { RulerMarks } from "./RulerMarks";
 import { stretchOf, within, xOf, type Stretch } from "./scale";
 
@@ -27,7 +28,7 @@ export function RulerStrip({ ruler, shown, nameOf }: Props) {
   ];
   return (
     <chakra.div ref={frame} flex="1" minW="10rem" alignSelf="center" overflow="hidden">
-      <chakra.svg width={width} height={height} display="block" role="img" aria-label={said.filter(Boolean).join(", ")}>
+      <chakra.svg width={width} height={height} display="block" css={forced} role="img" aria-label={said.filter(Boolean).join(", ")}>
         <chakra.rect x="0.5" y="0.5" width={width - 1} height={height - 1} rx="4" fill="card" stroke="line.strong" />
         {pools.flatMap((pool) => {
           const seen = within(stretchOf(pool.range), shown);

@@ -15,7 +15,7 @@ export interface LayoutOptions extends Omit<Options, "maxWidth"> {
 
 /** The whole drawing. */
 export interface Drawing extends Piece {
-  /** As far to the right as anything in it gets, with a margin: the width, or more where a name took free room. */
+  /** The right end of what is drawn: the width, or more where a name took free room. */
   reach: number;
   /** The line below which everything is the customer's. */
   street: number;

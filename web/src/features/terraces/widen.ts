@@ -10,7 +10,7 @@ const apart = 8;
  * about.
  *
  * @param solids what must not be covered
- * @param edge as far to the right as anything may get
+ * @param edge the right end of the room
  * @param open the territory whose right side is open
  */
 export function widen(
