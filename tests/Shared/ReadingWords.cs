@@ -16,6 +16,7 @@ internal static class ReadingWords
                     a.Name,
                     a.Mac,
                     a.Address,
+                    After("alone", a.AddressAlone),
                     a.Way == AddressWay.Unknown ? null : a.Way.ToString().ToLowerInvariant(),
                     After("via", a.Gateway),
                     After("from", a.Server),

@@ -26,6 +26,27 @@ internal static class AdapterStatements
         {
             yield return Address(home, design, seat, at, read, own, held);
         }
+        else if (read.AddressAlone is { } alone)
+        {
+            var fits = held.Any(h => Standpoint.Fits(h, alone));
+            yield return new(
+                "address",
+                read.Line,
+                Says(read),
+                fits ? Agreement.Agrees
+                    : held.Count == 0 ? Agreement.Unknown
+                    : Agreement.Disagrees
+            )
+            {
+                Recorded = Expected(at, held),
+                Explanations =
+                    fits || seat is null
+                        ? []
+                        : Slips.That(home, design, seat, at, p =>
+                            p.Holdings.Any(h => Standpoint.Fits(h, alone) && (read.Gateway is null || h.Gateway == read.Gateway))
+                        ),
+            };
+        }
         if (read is { Address: not null, Way: AddressWay.Fixed or AddressWay.Leased } && Way(design, at, read) is { } way)
         {
             yield return way;
@@ -131,6 +152,7 @@ internal static class AdapterStatements
         var who = read.Name.Length > 0 && read.Name != $"{read.Address?.Address}" ? $"{read.Name} has" : "It has";
         return read.Address is { } own
                 ? $"{who} {own}{read.Way switch { AddressWay.Leased => read.Server is { } server ? $", leased from {server}" : ", leased", AddressWay.Fixed => ", typed by hand", _ => "" }}."
+            : read.AddressAlone is { } alone ? $"{who} {alone}; its mask does not stand in this text."
             : read.Gateway is { } gateway ? $"{who} the gateway {gateway}."
             : $"It asks {string.Join(" and ", read.DnsServers)} as DNS server.";
     }

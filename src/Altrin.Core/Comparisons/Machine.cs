@@ -29,7 +29,11 @@ public sealed record Machine(AdapterRead Adapter, string Why, IReadOnlyList<stri
             .ToList();
         var adapters = Joined(reading).Concat(Named(reading, ways)).Select(a => With(a, ways)).ToList();
         var able = adapters
-            .Where(a => a is { Inside: false } && a.Linked != Known.No && (a.Address is not null || a.Gateway is not null))
+            .Where(a =>
+                a is { Inside: false }
+                && a.Linked != Known.No
+                && (a.Address is not null || a.AddressAlone is not null || a.Gateway is not null)
+            )
             .ToList();
         var best = able.OrderBy(a => a.Gateway is null)
             .ThenBy(a => ways.Find(w => Is(a, w))?.Metric ?? 0)
@@ -111,6 +115,7 @@ public sealed record Machine(AdapterRead Adapter, string Why, IReadOnlyList<stri
         {
             Mac = a.Mac ?? b.Mac,
             Address = a.Address ?? b.Address,
+            AddressAlone = a.AddressAlone ?? b.AddressAlone,
             Way = a.Way == AddressWay.Unknown ? b.Way : a.Way,
             Gateway = a.Gateway ?? b.Gateway,
             DnsServers = a.DnsServers.Count > 0 ? a.DnsServers : b.DnsServers,

@@ -41,9 +41,11 @@ internal sealed record Standpoint(Observation Seen, string Owner)
             : null;
 
     /// <summary>Whether a host that holds an address in this way would print this one.</summary>
-    public static bool Fits(Holding held, InterfaceAddress own) =>
-        held.PrefixLength == own.PrefixLength
-        && (held.Exact is { } exact ? exact == own.Address : held.From is { } range && range.Contains(own.Address));
+    public static bool Fits(Holding held, InterfaceAddress own) => held.PrefixLength == own.PrefixLength && Fits(held, own.Address);
+
+    /// <summary>The same where the mask was not printed.</summary>
+    public static bool Fits(Holding held, Ipv4Address own) =>
+        held.Exact is { } exact ? exact == own : held.From is { } range && range.Contains(own);
 
     /// <summary>Who has an address for certain in one of its segments; null where none has.</summary>
     public string? HolderOf(Ipv4Address address) =>

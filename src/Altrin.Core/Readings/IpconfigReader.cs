@@ -41,7 +41,8 @@ internal static class IpconfigReader
                 break;
             }
         }
-        if (rows.Count == 0)
+        // Rows that were copied without their head and their mask are told by their labels alone.
+        if (rows.Count == 0 || (name.Length == 0 && rows.Exists(r => First(r.Values) is not null) && MaskAt(rows) < 0))
         {
             return 0;
         }
@@ -60,9 +61,10 @@ internal static class IpconfigReader
     /// <summary>How far values are set in that have a line of their own, in blanks.</summary>
     private const int Deep = 20;
 
-    /// <summary>A line at the margin with rows behind it, at most one blank between.</summary>
+    /// <summary>A line at the margin without an address, with rows behind it, at most one blank between.</summary>
     private static bool IsHead(Sheet sheet, int at) =>
-        sheet[at] is { Indent: 0, IsBlank: false }
+        sheet[at] is { Indent: 0, IsBlank: false } head
+        && !head.Tokens.Any(t => t.Kind is TokenKind.Address or TokenKind.Mac)
         && sheet.NotBlank(at + 1) is var next
         && Loose(sheet[next]) is not null
         && Enumerable.Range(next, 3).Any(i => Row(sheet[i]) is not null);
@@ -76,8 +78,7 @@ internal static class IpconfigReader
 
     private static AdapterRead Adapter(int line, string name, List<(string Label, List<Line> Values)> rows)
     {
-        // A mask is no address of any host here, and an address row stands right before it.
-        var maskAt = rows.FindIndex(r => First(r.Values) is { } a && IfconfigReader.IsMask(a) && r.Values.Count == 1);
+        var maskAt = MaskAt(rows);
         var ownAt = maskAt > 0 && First(rows[maskAt - 1].Values) is not null ? maskAt - 1 : -1;
         InterfaceAddress? own =
             ownAt >= 0 && Subnet.PrefixOf(First(rows[maskAt].Values)!.Value) is { } prefix
@@ -118,12 +119,14 @@ internal static class IpconfigReader
         {
             Mac = mac,
             Address = own,
+            // Where the row of the mask was left out, labels say what the others are.
+            AddressAlone = maskAt < 0 ? Labelled(StatusReader.Field.Own) : null,
             Way =
                 selfAssigned ? AddressWay.SelfAssigned
                 : server is not null ? AddressWay.Leased
                 : own is not null && mac is not null ? AddressWay.Fixed
                 : AddressWay.Unknown,
-            Gateway = gateway,
+            Gateway = gateway ?? (maskAt < 0 ? Labelled(StatusReader.Field.Gateway) : null),
             Server = server,
             DnsServers =
             [
@@ -141,7 +144,14 @@ internal static class IpconfigReader
                 : Known.Unknown,
             Inside = mac is null && rows.Count > 2 && asks > 0,
         };
+
+        Ipv4Address? Labelled(StatusReader.Field field) =>
+            rows.Where(r => StatusReader.Of(r.Label) == field).Select(r => First(r.Values)).FirstOrDefault(a => a is not null);
     }
+
+    /// <summary>The row of the mask, which is no address of any host here; an address row stands right before it.</summary>
+    private static int MaskAt(List<(string Label, List<Line> Values)> rows) =>
+        rows.FindIndex(r => First(r.Values) is { } a && IfconfigReader.IsMask(a) && r.Values.Count == 1);
 
     private static Ipv4Address? First(List<Line> values) =>
         values.SelectMany(v => v.Addresses).Select(t => (Ipv4Address?)t.Address).FirstOrDefault();

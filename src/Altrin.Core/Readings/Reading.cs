@@ -93,6 +93,9 @@ public sealed record AdapterRead(int Line, string Name)
     /// <summary>Its address with its prefix.</summary>
     public InterfaceAddress? Address { get; init; }
 
+    /// <summary>Its address, where the text does not say its mask.</summary>
+    public Ipv4Address? AddressAlone { get; init; }
+
     /// <summary>How it came by it.</summary>
     public AddressWay Way { get; init; }
 

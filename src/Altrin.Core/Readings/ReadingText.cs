@@ -28,6 +28,7 @@ public static class ReadingText
         RouteReader.Read,
         NeighbourReader.Read,
         TableReader.Read,
+        StatusReader.Read,
         PromptReader.Read,
     ];
 

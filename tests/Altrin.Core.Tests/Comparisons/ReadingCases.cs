@@ -14,6 +14,17 @@ public static class ReadingCases
             { "gw/lan4", Adapter("192.168.8.44/24"), "address", Agreement.Agrees, "", "" },
             { "gw/lan4", Adapter("192.168.8.44/24"), "gateway", Agreement.Agrees, "", "" },
             { "gw/lan4", Adapter("192.168.8.44/24"), "names", Agreement.Agrees, "", "" },
+            // The mask was not copied.
+            { "gw/lan4", "IP 192.168.8.44\nGateway 192.168.8.1", "address", Agreement.Agrees, "", "" },
+            { "gw/lan4", "IP 192.168.8.44\nGateway 192.168.8.254", "gateway", Agreement.Disagrees, "", "" },
+            {
+                "gw/lan4",
+                "IP 192.168.20.150\nGateway 192.168.20.1",
+                "address",
+                Agreement.Disagrees,
+                "taken elsewhere: it would be right at laptop in port",
+                ""
+            },
             // In the right network, but no address that is given there.
             { "gw/lan4", Adapter("192.168.8.7/24", way: ""), "address", Agreement.Disagrees, "left over from an earlier job", "" },
             {

@@ -48,6 +48,61 @@ public sealed class ReadingTextTests
         );
     }
 
+    /// <summary>Labels with values that stand without the heads of a command.</summary>
+    [Theory]
+    [InlineData(
+        "IPv4 Address. . . . . . . . . . . : 192.168.8.34\nDefault Gateway . . . . . . . . . : 192.168.8.1",
+        "192.168.8.34 alone, over 192.168.8.1"
+    )]
+    [InlineData("   IPv4-Adresse  . . : 192.168.8.34\n   Standardgateway . . : 192.168.8.1", "192.168.8.34 alone, over 192.168.8.1")]
+    [InlineData("IP 192.168.8.34\nMask 255.255.255.0\nGateway 192.168.8.1\nDNS 9.9.9.9", "192.168.8.34/24, over 192.168.8.1, asks 9.9.9.9")]
+    [InlineData(
+        "ip: 192.168.8.34/24\nrouter: 192.168.8.1\ndns: 192.168.8.1, 9.9.9.9",
+        "192.168.8.34/24, over 192.168.8.1, asks 192.168.8.1 9.9.9.9"
+    )]
+    [InlineData("IP address\n192.168.8.34\n\nSubnet mask\n255.255.255.0\n\nRouter\n192.168.8.1", "192.168.8.34/24, over 192.168.8.1")]
+    [InlineData("DNS\n192.168.8.1\n9.9.9.9\nGateway\n192.168.8.1", ", over 192.168.8.1, asks 192.168.8.1 9.9.9.9")]
+    [InlineData("MAC: 02:00:5e:00:53:31\nIP: 192.168.8.34", "192.168.8.34 alone, is 02:00:5e:00:53:31")]
+    [InlineData("DHCP server: 192.168.8.1\nIP address: 192.168.8.34\nMask: 255.255.255.0", "192.168.8.34/24, leased")]
+    [InlineData("Adresse IP : 192.168.8.34\nPasserelle :\nServeurs DNS : 192.168.8.1", "192.168.8.34 alone, asks 192.168.8.1")]
+    [InlineData(
+        "Ethernet adapter Ethernet:\n\n   IPv4 Address. . . . . . : 192.168.8.34\n   Default Gateway . . . . : 192.168.8.1",
+        "192.168.8.34 alone, over 192.168.8.1"
+    )]
+    // One label alone may be anything, and an address without a label is none.
+    [InlineData("Gateway: 192.168.8.1", "unread")]
+    [InlineData("DNS 192.168.8.1\nSubnet mask 255.255.255.0", "unread")]
+    [InlineData("Kettle 192.168.8.34\nGateway 192.168.8.1", "unread")]
+    public void Rows_without_a_head_are_read_for_what_they_have(string text, string says)
+    {
+        var read = Read(text);
+        var adapter = read.Adapters.SingleOrDefault();
+        string?[] parts = adapter is null
+            ? ["unread"]
+            :
+            [
+                $"{adapter.Address}{(adapter.AddressAlone is { } alone ? $"{alone} alone" : "")}",
+                adapter.Gateway is { } gateway ? $"over {gateway}" : null,
+                adapter.DnsServers.Count > 0 ? $"asks {string.Join(' ', adapter.DnsServers)}" : null,
+                adapter.Way == AddressWay.Leased ? "leased" : null,
+                adapter.Mac is { } mac ? $"is {mac}" : null,
+            ];
+        Assert.Equal(says, string.Join(", ", parts.Where(p => p is not null)));
+        Assert.Equal(adapter is null, read.Unread.Count > 0);
+    }
+
+    /// <summary>What is tried from each line is bounded, so a long page of one label is read in linear time.</summary>
+    [Theory]
+    [InlineData("\nDNS 10.0.0.1", 30)]
+    [InlineData("\nDNS\n10.0.0.1\n10.0.0.2\n", 30)]
+    public void A_reading_without_a_head_takes_thirty_two_values(string dns, int servers)
+    {
+        var lines = string.Concat(Enumerable.Range(1, 40).Select(n => dns.Replace("10.0.0.", $"10.0.{n}.", StringComparison.Ordinal)));
+        var read = Read($"IP 192.168.8.34\nGateway 192.168.8.1{lines}");
+        Assert.Equal(servers, Assert.Single(read.Adapters).DnsServers.Count);
+        Assert.NotEmpty(read.Unread);
+    }
+
     [Fact]
     public void What_a_list_says_both_ways_is_left_open() =>
         Assert.Null(Assert.Single(Read("Name;Hardware;Way;Band\nfirst;02:00:5e:00:53:01;Ethernet;5 GHz").Neighbours).Link);

@@ -122,6 +122,9 @@ public sealed class StandInTests
             adapter Wireless LAN adapter Wi-Fi 02:00:5e:00:53:21 unlinked
             adapter Ethernet adapter Inner Switch 02:15:5d:00:00:01 172.20.0.1/20 fixed
             """,
+        ["ipconfig-rows.txt"] = """
+            adapter alone 192.168.8.21 via 192.168.8.1
+            """,
         ["ipconfig.chinese.txt"] = """
             adapter 以太网适配器 以太网 192.168.8.21/24 via 192.168.8.1 in home.example
             adapter 无线局域网适配器 WLAN unlinked
@@ -163,6 +166,14 @@ public sealed class StandInTests
             """,
         ["outside.txt"] = """
             outside 203.0.113.80 wan 100.64.7.20
+            """,
+        ["phone-status.txt"] = """
+            adapter 02:00:5e:00:53:31 192.168.8.34/24 via 192.168.8.1 names 192.168.8.1+9.9.9.9
+            unread 1
+            unread 3
+            unread 4
+            unread 5
+            unread 6
             """,
         ["ping-busybox.txt"] = """
             ping 192.168.8.1 3/3

@@ -748,6 +748,7 @@ export interface components {
             name: string;
             mac?: null | components["schemas"]["MacAddress"];
             address?: null | components["schemas"]["InterfaceAddress"];
+            addressAlone?: null | components["schemas"]["Ipv4Address"];
             way?: components["schemas"]["AddressWay"];
             gateway?: null | components["schemas"]["Ipv4Address"];
             dnsServers?: string[];
