@@ -62,7 +62,7 @@ internal static class Demo
             .Append(new(0, "", "loft-room", RunBy.Ghz5, "copy of a file", null, 20, 62, null));
         await Keep("pasted", printed, Seat, "hall", 90);
         await Keep("list-before.csv", string.Join('\n', ["Device,IP address,MAC address", .. listed]), Seat, "hall", 60);
-        await Keep("speed runs, typed", TypedReader.WriteRuns(runs), Seat, "hall", 30);
+        await Keep("speed runs, typed", TypedReader.WriteRuns([.. runs]), Seat, "hall", 30);
 
         Task Keep(string name, string text, string seat, string place, int minutesAgo) =>
             readings.Keep(

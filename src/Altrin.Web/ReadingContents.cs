@@ -40,6 +40,9 @@ internal sealed record TypedRun(RunBy By, double DownMbps)
 
     /// <summary>From the home, in Mb/s.</summary>
     public double? UpMbps { get; init; }
+
+    /// <summary>The other end: the id of a device or box, or words; null or empty for a server on the internet.</summary>
+    public string? To { get; init; }
 }
 
 /// <summary>What was taken: exactly one of the four.</summary>
@@ -219,14 +222,18 @@ internal static class ReadingContents
                     $"A rate over 0 and up to {TypedReader.MostMbps:#,0} Mb/s, a length up to a day, and up to 1,000,000 MB."
                 );
             }
-            if (new[] { run.At, run.Place, run.Tool }.Any(w => w is { Length: > 60 } || (w ?? "").Any(char.IsControl)))
+            if (new[] { run.At, run.Place, run.Tool, run.To }.Any(w => w is { Length: > 60 } || (w ?? "").Any(char.IsControl)))
             {
-                return Problems.Field($"/content/runs/{i}", "long words", "Time, place and tool have at most 60 characters on one line.");
+                return Problems.Field(
+                    $"/content/runs/{i}",
+                    "long words",
+                    "Time, place, tool and other end have at most 60 characters on one line."
+                );
             }
         }
         bytes = Encoding.UTF8.GetBytes(
-            TypedReader.WriteRuns(
-                runs.Select(r => new SpeedRun(
+            TypedReader.WriteRuns([
+                .. runs.Select(r => new SpeedRun(
                     0,
                     r.At ?? "",
                     r.Place ?? "",
@@ -235,9 +242,10 @@ internal static class ReadingContents
                     r.Seconds,
                     r.Megabytes,
                     r.DownMbps,
-                    r.UpMbps
-                ))
-            )
+                    r.UpMbps,
+                    r.To ?? ""
+                )),
+            ])
         );
         return null;
     }

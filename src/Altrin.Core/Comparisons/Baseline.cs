@@ -1,13 +1,12 @@
-using Altrin.Core.Changes;
-using Altrin.Core.Facts;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Comparisons;
 
-/// <summary>Runs of a speed test in one place by one medium, and what they are worth.</summary>
+/// <summary>Runs of a speed test in one place by one medium to one other end, and what they are worth.</summary>
 /// <param name="Place">Where.</param>
 /// <param name="By">By what.</param>
+/// <param name="To">To what within the home; null for runs over the internet.</param>
 /// <param name="Runs">How many there are.</param>
 /// <param name="Usable">How many lasted long enough.</param>
 /// <param name="Down">Towards the home; null without a usable run.</param>
@@ -16,6 +15,7 @@ namespace Altrin.Core.Comparisons;
 public sealed record BaselineGroup(
     string Place,
     RunBy By,
+    string? To,
     int Runs,
     int Usable,
     MedianSpread? Down,
@@ -37,24 +37,6 @@ public sealed record MedianSpread(double Median, double Least, double Most)
     }
 }
 
-/// <summary>What stands between a place and the street and carries the least.</summary>
-/// <param name="Mbps">What it carries, in Mb/s.</param>
-/// <param name="Which">What it is, in words.</param>
-/// <param name="Arrives">What of that arrives as data, in Mb/s.</param>
-/// <param name="From">From which rate on a run shows that it is this which stops it, in Mb/s.</param>
-public sealed record SpeedLimit(int Mbps, string Which, double Arrives, double From)
-{
-    /// <summary>A wire, of which a part is spent on what carries the data.</summary>
-    /// <param name="mbps">Its rate, in Mb/s.</param>
-    /// <param name="which">What it is, in words.</param>
-    /// <param name="net">Whether that rate is what arrives already.</param>
-    public static SpeedLimit OfWire(int mbps, string which, bool net = false)
-    {
-        var arrives = net ? mbps : mbps * MediumRates.Payload;
-        return new(mbps, which, arrives, arrives * Baseline.Capped);
-    }
-}
-
 /// <summary>What speed runs prove.</summary>
 public static class Baseline
 {
@@ -73,71 +55,99 @@ public static class Baseline
     /// <summary>Beyond this part of what arrives over a thing it is not that which stops a run (common practice).</summary>
     private const double Above = 1.1;
 
-    /// <summary>Runs by place and medium, in their order.</summary>
+    /// <summary>Runs by place, medium and other end, in their order.</summary>
     /// <param name="runs">The runs.</param>
     /// <param name="service">What was sold.</param>
-    /// <param name="carries">What carries least on the way of a run; null where that is not known.</param>
-    /// <param name="place">The name of a place.</param>
+    /// <param name="path">What stands between the ends of a run; null where that is not known.</param>
+    /// <param name="name">The name of a place, or of what a run was made to.</param>
     public static IReadOnlyList<BaselineGroup> Of(
         IReadOnlyList<SpeedRun> runs,
         Service service,
-        Func<SpeedRun, SpeedLimit?> carries,
-        Func<string, string> place
-    ) =>
-        Beside([
-            .. runs.GroupBy(r => (r.Place, r.By))
-                .Select(group =>
-                {
-                    var usable = group.Where(r => Lasts(r) is not < LeastSeconds).ToList();
-                    MedianSpread? down = usable.Count == 0 ? null : MedianSpread.Of(usable.Select(r => r.DownMbps));
-                    MedianSpread? up = usable.Where(r => r.UpMbps is not null).Select(r => r.UpMbps!.Value).ToList() is { Count: > 0 } ups
-                        ? MedianSpread.Of(ups)
-                        : null;
-                    return new BaselineGroup(
-                        place(group.Key.Place),
-                        group.Key.By,
+        Func<SpeedRun, SpeedPath?> path,
+        Func<string, string> name
+    )
+    {
+        var groups = runs.GroupBy(r => (r.Place, r.By, r.To))
+            .Select(group =>
+            {
+                var usable = group.Where(r => Lasts(r) is not < LeastSeconds).ToList();
+                var (first, over) = (group.First(), path(group.First()));
+                return (
+                    First: first,
+                    Over: over,
+                    Group: new BaselineGroup(
+                        name(first.Place),
+                        first.By,
+                        first.To.Length == 0 ? null : name(first.To),
                         group.Count(),
                         usable.Count,
-                        down,
-                        up,
+                        usable.Count == 0 ? null : MedianSpread.Of(usable.Select(r => r.DownMbps)),
+                        usable.Where(r => r.UpMbps is not null).Select(r => r.UpMbps!.Value).ToList() is { Count: > 0 } ups
+                            ? MedianSpread.Of(ups)
+                            : null,
                         // Three runs that are too short are told once.
-                        [.. Says([.. group], usable, down, service, carries(group.First())).Distinct(StringComparer.Ordinal)]
-                    );
-                }),
-        ]);
+                        [.. OfRuns([.. group], usable).Distinct(StringComparer.Ordinal)]
+                    )
+                );
+            })
+            .ToList();
+        return
+        [
+            .. groups.Select(g =>
+                g.Group with
+                {
+                    Says =
+                    [
+                        .. g.Group.Says,
+                        .. g.Group.Down is not { } down ? []
+                        : g.Group.To is null ? OfInternet(down, g.First, service, g.Over?.Limit)
+                        : OfHome(down, g.Over),
+                        .. Inside(g.Group, g.Over, groups.Select(o => (o.Group, o.Over))),
+                        .. Beside(g.Group, groups.Select(o => o.Group)),
+                    ],
+                }
+            ),
+        ];
+    }
 
-    /// <summary>What each group is worth beside the best of them, which shows where the rate is lost.</summary>
-    private static IReadOnlyList<BaselineGroup> Beside(IReadOnlyList<BaselineGroup> groups) =>
-        groups.Where(g => g.Down is { Median: > 0 }).MaxBy(g => g.Down!.Median) is not { } best
-            ? groups
-            :
+    /// <summary>Runs within the home over the same ways show that it is not the home that stops what comes from outside.</summary>
+    private static IEnumerable<string> Inside(
+        BaselineGroup one,
+        SpeedPath? over,
+        IEnumerable<(BaselineGroup Group, SpeedPath? Over)> all
+    ) =>
+        one is not { To: null, Down.Median: var outer } || over is not { Links.Count: > 0 }
+            ? []
+            : all.Where(o =>
+                    o.Group is { To: not null, Down: { } inner }
+                    && inner.Median > outer * Above
+                    && o.Group.Place == one.Place
+                    && o.Group.By == one.By
+                    && o.Over is { } way
+                    && over.Links.All(way.Links.Contains)
+                )
+                .Take(1)
+                .Select(o =>
+                    $"It is not the home that stops it: {o.Group.Down!.Median:0} Mb/s went over the same ways to {o.Group.To}. Measure at the outermost box, by cable."
+                );
+
+    /// <summary>What a group is worth beside the best of those with the same other end, which shows where the rate is lost.</summary>
+    private static IEnumerable<string> Beside(BaselineGroup one, IEnumerable<BaselineGroup> all) =>
+        all.Where(g => g.To == one.To && g.Down is { Median: > 0 }).MaxBy(g => g.Down!.Median) is { } best
+        && best != one
+        && one.Down is { } down
+            ?
             [
-                .. groups.Select(g =>
-                    g == best || g.Down is null
-                        ? g
-                        : g with
-                        {
-                            Says =
-                            [
-                                .. g.Says,
-                                $"{g.Down.Median / best.Down!.Median * 100:0} % of what arrives {In(best.Place)}by {(best.By == RunBy.Cable ? "cable" : "Wi-Fi at " + TypedReader.ByWord(best.By))}, the best of all.",
-                            ],
-                        }
-                ),
-            ];
+                $"{down.Median / best.Down!.Median * 100:0} % of what arrives {In(best.Place)}by {(best.By == RunBy.Cable ? "cable" : "Wi-Fi at " + TypedReader.ByWord(best.By))}, the best of all{(one.To is null ? "" : $" to {one.To}")}.",
+            ]
+            : [];
 
     private static string In(string place) => place.Length == 0 ? "" : $"in {place} ";
 
     /// <summary>How long a run lasted, in seconds: as said, or by what it moved at its rate; null where neither is known.</summary>
     public static double? Lasts(SpeedRun run) => run.Seconds ?? (run.Megabytes is { } moved ? moved * 8 / run.DownMbps : null);
 
-    private static IEnumerable<string> Says(
-        List<SpeedRun> all,
-        List<SpeedRun> usable,
-        MedianSpread? down,
-        Service service,
-        SpeedLimit? carries
-    )
+    private static IEnumerable<string> OfRuns(List<SpeedRun> all, List<SpeedRun> usable)
     {
         foreach (var run in all.Except(usable))
         {
@@ -156,14 +166,18 @@ public static class Baseline
         {
             yield return "How long some runs lasted was not said.";
         }
-        if (down is null)
-        {
-            yield break;
-        }
-        if (down.Median > 0 && (down.Most - down.Least) / down.Median > 0.3)
+        if (
+            usable.Count > 0
+            && MedianSpread.Of(usable.Select(r => r.DownMbps)) is { Median: > 0 } down
+            && (down.Most - down.Least) / down.Median > 0.3
+        )
         {
             yield return "They lie far apart: something else used the line or the air meanwhile.";
         }
+    }
+
+    private static IEnumerable<string> OfInternet(MedianSpread down, SpeedRun first, Service service, SpeedLimit? carries)
+    {
         if (service.DownMbps is not { } sold)
         {
             yield return "The rate sold was not noted: hold it against that.";
@@ -172,58 +186,50 @@ public static class Baseline
         {
             yield return $"The service stops it: {sold} Mb/s were sold. It proves only that everything in between carries at least this.";
         }
-        else if (carries is not null && down.Median > carries.Arrives * Above)
+        else if (carries is not null && (Exceeds(down, carries) ?? (carries.Arrives < sold ? Reaches(down, carries) : null)) is { } held)
         {
-            yield return $"More than {carries.Which} carries, of whose {carries.Mbps} Mb/s {carries.Arrives:0} arrive: what is noted of it is not so, or the run took another way. {sold} Mb/s were sold.";
-        }
-        else if (carries is not null && down.Median >= carries.From && carries.Arrives < sold)
-        {
-            yield return $"It is as much as {carries.Which} carries, {carries.Mbps} Mb/s, of which {carries.Arrives:0} arrive. {sold} Mb/s were sold.";
+            yield return $"{held} {sold} Mb/s were sold.";
         }
         else
         {
-            yield return $"Less than the {sold} Mb/s sold{(carries is not null ? $", and than the {Math.Min(carries.Arrives, sold):0} Mb/s that arrive over everything in between" : "")}: {(all[0].By == RunBy.Cable ? "measure at the outermost box next, by cable" : "measure by cable in the same place next")}.";
+            yield return $"Less than the {sold} Mb/s sold{(carries is not null ? $", and than the {Math.Min(carries.Arrives, sold):0} Mb/s that arrive over everything in between" : "")}: {(first.By == RunBy.Cable ? "measure at the outermost box next, by cable" : "measure by cable in the same place next")}.";
         }
     }
 
-    /// <summary>
-    /// What carries least between a seat and the street: the port that the laptop is in, leads and links, an old radio; null where the
-    /// run was made by another medium than the seat has.
-    /// </summary>
-    internal static SpeedLimit? Carries(Standpoint? at, RunBy by)
+    /// <summary>Runs within the home have nothing to do with what was sold: what stands between is all they can be held to.</summary>
+    private static IEnumerable<string> OfHome(MedianSpread down, SpeedPath? over)
     {
-        if (at is null || at.Sides.Count == 0)
+        if (over is null)
         {
-            return null;
+            yield return "It is a run within the home, apart from what was sold. Where it was taken, or its other end, was not said: nothing tells what stands between.";
+            yield break;
         }
-        var (design, laptop) = (at.Design, at.IsLaptop ? at.Seen.Network.Situation.Laptop : null);
-        var wired = laptop is null ? design.SetUp.Cables.Any(c => c.Ends(at.Owner)) : laptop.Port is not null;
-        if (wired != (by == RunBy.Cable))
+        if (over.Stopped is { } stopped)
         {
-            return null;
+            yield return $"By what is noted nothing arrives there: {stopped}";
+            yield break;
         }
-        var along = new LinkMap(at.Seen.Network).Along(at.Sides[0], at.Seen.Tracer.ToInternet(at.Sides[0]));
-        // What powerline is said to carry is what arrives already.
-        var limits = at
-            .Seen.Sheet.Links.Where(l => along.Contains(l.Id) && l.AtMostMbps is not null)
-            .Select(l =>
-                SpeedLimit.OfWire(
-                    l.AtMostMbps!.Value,
-                    $"the link from {PortWords.Of(design, l.A)} to {PortWords.Of(design, l.B)}",
-                    design.SetUp.Cables.Any(c => c.Id == l.Id && c.Medium == Medium.Powerline)
-                )
-            )
-            .ToList();
-        if (laptop?.Port is { } port && design.Box(port.Owner)?.Profile.Port(port.Port)?.SpeedMbps is { } speed)
+        if (over.SharedRadio is { } radio)
         {
-            limits.Add(SpeedLimit.OfWire(speed, PortWords.Of(design, port)));
+            yield return $"Both ends are at {radio}: everything goes through the air twice, and about half of what one of them gets alone arrives.";
         }
-        var sender = design.Box((laptop?.Wifi ?? design.SetUp.Devices.FirstOrDefault(d => d.Device == at.Owner)?.Wifi)?.Box ?? "");
-        if (!wired && sender?.Profile.Radios.FirstOrDefault(r => r.Band == TypedReader.Band(by)) is { Generation: WifiGeneration.G })
+        if (over.Limit is not { } carries)
         {
-            // 20 to 25 Mb/s arrive (common practice).
-            limits.Add(new(54, $"the radio of {sender.Name}", MediumRates.RelicRadioMbps, MediumRates.RelicRadioMbps * 0.8));
+            yield return "It is a run within the home, apart from what was sold; what stands between says no rate to hold it to.";
+            yield break;
         }
-        return limits.MinBy(l => l.Arrives);
+        yield return Exceeds(down, carries)
+            ?? Reaches(down, carries)
+            ?? $"Less than the {carries.Arrives:0} Mb/s that arrive over {carries.Which}, which carries least in between: measure from one box of the way to the next.";
     }
+
+    private static string? Exceeds(MedianSpread down, SpeedLimit carries) =>
+        down.Median > carries.Arrives * Above
+            ? $"More than {carries.Which} carries, of whose {carries.Mbps} Mb/s {carries.Arrives:0} arrive: what is noted of it is not so, or the run took another way."
+            : null;
+
+    private static string? Reaches(MedianSpread down, SpeedLimit carries) =>
+        down.Median >= carries.From
+            ? $"It is as much as {carries.Which} carries, {carries.Mbps} Mb/s, of which {carries.Arrives:0} arrive."
+            : null;
 }

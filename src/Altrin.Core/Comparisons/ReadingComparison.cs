@@ -57,13 +57,23 @@ public sealed record ReadingComparison(
             ],
             outside?.View,
             Comparisons.Baseline.Of(
-                reading.Runs,
+                [.. reading.Runs.Select(r => r with { To = EndOf(design, r.To) })],
                 design.Site.Service,
-                run => Comparisons.Baseline.Carries(at, run.By),
-                id => design.Site.Place(id)?.Name ?? (id.Length == 0 ? "no place noted" : id)
+                run => SpeedPath.Of(at, run),
+                id => id.Length == 0 ? "no place noted" : design.NameOf(id)
             )
         );
     }
+
+    /// <summary>The id of a device or box that a run names as its other end by id or name; what it says where it is none.</summary>
+    private static string EndOf(Design design, string to) =>
+        design
+            .Site.Boxes.Select(b => (b.Id, b.Name))
+            .Concat(design.Site.Devices.Select(d => (d.Id, d.Name)))
+            .OrderBy(x => x.Id != to)
+            .FirstOrDefault(x => x.Id == to || x.Name.Equals(to, StringComparison.OrdinalIgnoreCase))
+            .Id
+        ?? to;
 
     /// <summary>Either side of a disagreement may be wrong, and a made-up MAC address changes: these are left to the reader.</summary>
     private static IEnumerable<Statement> Suggesting(IEnumerable<Statement> statements) =>

@@ -139,6 +139,22 @@ internal sealed class LinkMap
         return links;
     }
 
+    /// <summary>The links that a host's packets pass on their way to another host, its own first.</summary>
+    public IReadOnlyList<string> Along(Interface host, Route route, Interface end)
+    {
+        var links = new List<string>();
+        var at = Group.Of(host);
+        foreach (var router in route.Routers)
+        {
+            // It is entered by whichever of its sides is reached, and left by the other.
+            var (lan, wan) = (Between(at, new(router, false)), Between(at, new(router, true)));
+            links.AddRange(lan.Count > 0 ? lan : wan);
+            at = new(router, lan.Count > 0);
+        }
+        links.AddRange(Between(at, Group.Of(end)));
+        return links;
+    }
+
     /// <summary>The slowest link of a way as far as is known, the first of equal ones; null where none is slower than another.</summary>
     public string? Slowest(IReadOnlyList<string> links)
     {

@@ -96,11 +96,15 @@ public static class Seats
         {
             return Provider.Host;
         }
-        var side = seen.Network.Find(target, Side.Device) ?? seen.Network.Find(target, Side.Page) ?? seen.Network.Find(target, Side.Lan);
+        var side = HostOf(seen.Network, target);
         return side is null ? Ipv4Address.Parse(target)
             : seen.Tracer.World.Address(side) is { } address ? address
             : Parsed<Ipv4Address>.Fail($"{seen.Network.NameOf(target)} has no address.");
     }
+
+    /// <summary>The side by which a device or a box answers in its home; null where it has none.</summary>
+    internal static Interface? HostOf(Network network, string owner) =>
+        network.Find(owner, Side.Device) ?? network.Find(owner, Side.Page) ?? network.Find(owner, Side.Lan);
 
     /// <summary>One of each name for its own people on each radio, and one for guests.</summary>
     private static IEnumerable<Air> Airs(Design design, string box) => Air.Of(design, box).OrderBy(a => a.Guest).DistinctBy(Radio);

@@ -38,6 +38,9 @@ public enum RunBy
 /// <param name="Megabytes">How much it moved, in megabytes; null where not said.</param>
 /// <param name="DownMbps">Towards the home, in Mb/s.</param>
 /// <param name="UpMbps">From the home, in Mb/s; null where not measured.</param>
+/// <param name="To">
+/// The other end: the id or name of a device or box of the home; empty for a server on the internet. Down is towards whoever ran it.
+/// </param>
 public sealed record SpeedRun(
     int Line,
     string At,
@@ -47,7 +50,8 @@ public sealed record SpeedRun(
     double? Seconds,
     double? Megabytes,
     double DownMbps,
-    double? UpMbps
+    double? UpMbps,
+    string To = ""
 );
 
 /// <summary>
@@ -55,8 +59,11 @@ public sealed record SpeedRun(
 /// </summary>
 public static class TypedReader
 {
-    /// <summary>The heads of a table of runs, in their order.</summary>
+    /// <summary>The heads of a table of runs over the internet, in their order.</summary>
     public const string Heads = "time,place,by,tool,seconds,megabytes,down,up";
+
+    /// <summary>The head of one more column: the other end of runs within the home; empty or "internet" for the others.</summary>
+    public const string ToHead = "to";
 
     /// <summary>The fastest run that is believed, in Mb/s.</summary>
     public const double MostMbps = 100_000;
@@ -71,12 +78,13 @@ public static class TypedReader
             found.Block(ReadingKind.Outside, sheet, at, 1);
             return 1;
         }
-        if (!line.Trimmed.Replace(" ", "", StringComparison.Ordinal).Equals(Heads, StringComparison.OrdinalIgnoreCase))
+        var heads = line.Trimmed.Replace(" ", "", StringComparison.Ordinal);
+        if (!new[] { Heads, $"{Heads},{ToHead}" }.Contains(heads, StringComparer.OrdinalIgnoreCase))
         {
             return 0;
         }
         var count = 1;
-        for (; sheet[at + count] is { IsBlank: false } row && row.Trimmed.Count(c => c == ',') == Heads.Count(c => c == ','); count++)
+        for (; sheet[at + count] is { IsBlank: false } row && row.Trimmed.Count(c => c == ',') == heads.Count(c => c == ','); count++)
         {
             var run = Run(row);
             if (run.Ok)
@@ -96,26 +104,28 @@ public static class TypedReader
     public static string WriteOutside(string seen, Ipv4Address? wan) => wan is { } own ? $"outside {seen} wan {own}" : $"outside {seen}";
 
     /// <summary>A table of runs.</summary>
-    public static string WriteRuns(IEnumerable<SpeedRun> runs) =>
-        string.Join(
-            '\n',
-            [
-                Heads,
-                .. runs.Select(r =>
-                    string.Join(
-                        ',',
-                        Plain(r.At),
-                        Plain(r.Place),
-                        ByWord(r.By),
-                        Plain(r.Tool),
-                        Number(r.Seconds),
-                        Number(r.Megabytes),
-                        Number(r.DownMbps),
-                        Number(r.UpMbps)
-                    )
-                ),
-            ]
-        ) + "\n";
+    public static string WriteRuns(IReadOnlyList<SpeedRun> runs)
+    {
+        var within = runs.Any(r => r.To.Length > 0);
+        string[] lines =
+        [
+            within ? $"{Heads},{ToHead}" : Heads,
+            .. runs.Select(r =>
+                string.Join(
+                    ',',
+                    Plain(r.At),
+                    Plain(r.Place),
+                    ByWord(r.By),
+                    Plain(r.Tool),
+                    Number(r.Seconds),
+                    Number(r.Megabytes),
+                    Number(r.DownMbps),
+                    $"{Number(r.UpMbps)}{(within ? $",{Plain(r.To)}" : "")}"
+                )
+            ),
+        ];
+        return string.Join('\n', lines) + "\n";
+    }
 
     private static Parsed<SpeedRun> Run(Line row)
     {
@@ -139,8 +149,15 @@ public static class TypedReader
         var (seconds, megabytes, up) = (Amount(cells[4]), Amount(cells[5]), Amount(cells[7]));
         return (cells[4].Length > 0 && seconds is null) || (cells[5].Length > 0 && megabytes is null) || (cells[7].Length > 0 && up is null)
             ? Parsed<SpeedRun>.Fail("Seconds, megabytes and the rate from the home are numbers, or left empty.")
-            : new SpeedRun(row.Number, cells[0], cells[1], medium, cells[3], seconds, megabytes, down, up);
+            : new SpeedRun(row.Number, cells[0], cells[1], medium, cells[3], seconds, megabytes, down, up, To(cells));
     }
+
+    private static string To(string[] cells) =>
+        cells is [.., { } end]
+        && cells.Length > Heads.Count(c => c == ',') + 1
+        && !end.Equals("internet", StringComparison.OrdinalIgnoreCase)
+            ? end
+            : "";
 
     /// <summary>What a run was made by, as it is written in a table.</summary>
     public static string ByWord(RunBy by) =>

@@ -99,7 +99,7 @@ public sealed class ComparisonSnapshotTests
         foreach (var (sold, limit, way, (seconds, megabytes), downs) in cases)
         {
             var runs = downs.Select((down, i) => new SpeedRun(i, "", "hall", way, "", seconds, megabytes, down, i == 0 ? null : down / 4));
-            var groups = Baseline.Of([.. runs], new PublicDynamic(sold, 50), _ => limit, p => p);
+            var groups = Baseline.Of([.. runs], new PublicDynamic(sold, 50), _ => limit is null ? null : new(limit), p => p);
             text.Append($"{sold} {limit?.Which} {way} {seconds} {megabytes} [{string.Join(' ', downs)}]\n  {Plain.Of(groups)}\n");
         }
         Snapshot.Match(text.ToString(), "SpeedRuns");

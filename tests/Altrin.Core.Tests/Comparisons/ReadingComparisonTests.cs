@@ -228,6 +228,32 @@ public sealed class ReadingComparisonTests
         Assert.Contains(group.Says, s => s.StartsWith(says, StringComparison.Ordinal));
     }
 
+    /// <summary>A run within the home is held to what stands between its two ends, by id or name of the other.</summary>
+    [Theory]
+    [InlineData("gw/lan4", "cable", "b", 940, "It is as much as the link from port 2 of gw to b carries, 1000 Mb/s, of which 941 arrive.")]
+    [InlineData("gw/lan4", "cable", "B", 93, "Less than the 941 Mb/s that arrive over the link from")]
+    [InlineData("gw/lan4", "cable", "a", 93, "It is as much as the link from port 1 of gw to a carries, 100 Mb/s, of which 94 arrive.")]
+    [InlineData("gw/lan4", "cable", "a", 500, "More than the link from port 1 of gw to a carries, of whose 100 Mb/s 94 arrive")]
+    [InlineData("a", "cable", "gw", 93, "It is as much as the link from")]
+    // From inside a cascade outward it goes through; inward nothing does.
+    [InlineData("loft/lan2", "cable", "a", 93, "It is as much as the link from port 1 of gw to a carries")]
+    [InlineData("gw/lan4", "cable", "c", 93, "By what is noted nothing arrives there: ")]
+    [InlineData("gw/r5", "5 GHz", "b", 300, "Less than the 941 Mb/s that arrive over")]
+    [InlineData("gw/r5", "5 GHz", "w", 300, "Both ends are at gw: everything goes through the air twice")]
+    [InlineData("gw/lan4", "5 GHz", "a", 93, "It is a run within the home, apart from what was sold. Where")]
+    [InlineData(null, "cable", "a", 93, "It is a run within the home, apart from what was sold. Where")]
+    [InlineData("gw/lan4", "cable", "the cellar", 93, "It is a run within the home, apart from what was sold. Where")]
+    public void A_run_within_the_home_is_held_to_its_way(string? seat, string by, string to, int down, string says)
+    {
+        var home = House()
+            .Wifi("w", "gw")
+            .Profile("gw", p => p with { Ports = [.. p.Ports.Select(x => x with { SpeedMbps = x.Id == "lan1" ? 100 : 1000 })] });
+        var run = $",hall,{by},,30,,{down},,{to}\n";
+        var group = Assert.Single(At(home, seat, $"{TypedReader.Heads},{TypedReader.ToHead}\n{run}{run}{run}").Baseline);
+        Assert.Contains(group.Says, s => s.StartsWith(says, StringComparison.Ordinal));
+        Assert.DoesNotContain(group.Says, s => s.Contains("were sold", StringComparison.Ordinal));
+    }
+
     /// <summary>
     /// Each statement costs a look at the simulated network: a text of a million characters gives a limited number of them.
     /// </summary>

@@ -180,7 +180,7 @@ public sealed class ReadingToolTests
     }
 
     private static BaselineGroup Group(int? sold, SpeedLimit? carries, params SpeedRun[] runs) =>
-        Assert.Single(Baseline.Of(runs, new PublicDynamic(sold, null), _ => carries, p => p));
+        Assert.Single(Baseline.Of(runs, new PublicDynamic(sold, null), _ => carries is null ? null : new(carries), p => p));
 
     private static SpeedRun Run(double down, double? seconds = 30, double? megabytes = null, RunBy by = RunBy.Cable) =>
         new(1, "", "hall", by, "", seconds, megabytes, down, null);
@@ -249,6 +249,52 @@ public sealed class ReadingToolTests
         Assert.DoesNotContain(Group(500, null, Run(480)).Says, s => s.Contains("best of all", StringComparison.Ordinal));
     }
 
+    /// <summary>
+    /// What was sold says nothing of a run within the home, and each is held to the best with the same other end; where it went over all
+    /// that a slower run over the internet did, it is not the home that stops that one.
+    /// </summary>
+    [Theory]
+    [InlineData(1000, 480, 900, "ab", "a", true)]
+    [InlineData(1000, 480, 500, "ab", "a", false)]
+    [InlineData(1000, 480, 900, "b", "a", false)]
+    public void Runs_within_the_home_are_told_from_the_others(
+        int carries,
+        double outer,
+        double inner,
+        string over,
+        string out1,
+        bool cleared
+    )
+    {
+        SpeedRun At(string place, double down, string to = "") => new(1, "", place, RunBy.Cable, "", 30, null, down, null, to);
+        var groups = Baseline.Of(
+            [
+                .. Enumerable.Repeat(At("hall", outer), 3),
+                .. Enumerable.Repeat(At("hall", inner, "nas"), 3),
+                .. Enumerable.Repeat(At("loft", 90, "nas"), 3),
+            ],
+            new PublicDynamic(600, null),
+            r =>
+                r.Place == "loft"
+                    ? null
+                    : new(SpeedLimit.OfWire(carries, "the port")) { Links = [.. (r.To.Length == 0 ? out1 : over).Select(c => $"{c}")] },
+            p => p
+        );
+        Assert.Equal([null, "nas", "nas"], groups.Select(g => g.To));
+        var clears =
+            $"It is not the home that stops it: {inner} Mb/s went over the same ways to nas. Measure at the outermost box, by cable.";
+        Assert.Equal(
+            cleared ? new[] { clears } : [],
+            groups.SelectMany(g => g.Says).Where(s => s.StartsWith("It is not the home", StringComparison.Ordinal))
+        );
+        Assert.DoesNotContain(groups.Skip(1).SelectMany(g => g.Says), s => s.Contains("were sold", StringComparison.Ordinal));
+        Assert.DoesNotContain(groups[0].Says, s => s.Contains("best of all", StringComparison.Ordinal));
+        Assert.Contains($"{90 / inner * 100:0} % of what arrives in hall by cable, the best of all to nas.", groups[2].Says);
+        Assert.Contains(groups[2].Says, s =>
+            s.StartsWith("It is a run within the home, apart from what was sold. Where", StringComparison.Ordinal)
+        );
+    }
+
     /// <summary>Against the definition: half of the values are not above the median, half not below.</summary>
     [Fact]
     public void The_middle_is_the_median() => Property.Check(Gen.Double[1, 1000].Array[1, 9], values =>
@@ -269,6 +315,9 @@ public sealed class ReadingToolTests
             new(3, "", "", RunBy.Cable, "", 30, null, 93.75, 41),
         ];
         Assert.Equal(runs, ReadingText.Read(TypedReader.WriteRuns(runs)).Value.Runs);
+        SpeedRun[] within = [runs[0] with { To = "recorder" }, runs[1]];
+        Assert.Equal(within, ReadingText.Read(TypedReader.WriteRuns(within)).Value.Runs);
+        Assert.Equal("", Assert.Single(ReadingText.Read($"{TypedReader.Heads}, To\n,,cable,,30,,93,, Internet\n").Value.Runs).To);
         Assert.Equal(
             [new OutsideRead(1, Home.At("203.0.113.80"), null)],
             ReadingText.Read(TypedReader.WriteOutside("203.0.113.80", null)).Value.Outside

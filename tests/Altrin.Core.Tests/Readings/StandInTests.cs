@@ -199,6 +199,11 @@ public sealed class StandInTests
             adapter Loopback-Schnittstelle 1 inside
             route 0.0.0.0/0 via 192.168.8.1 on 192.168.8.21 metric 25
             """,
+        ["speed-runs-lan.txt"] = """
+            run hall cable 468 94 s 30
+            run hall cable 938 934 s 30 to recorder
+            run loft 5 GHz 311 MB 2000 to recorder
+            """,
         ["speed-runs.txt"] = """
             run hall cable 468 94 s 30
             run hall cable 471 95 s 30

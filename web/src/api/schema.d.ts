@@ -813,6 +813,7 @@ export interface components {
         BaselineGroup: {
             place: string;
             by: components["schemas"]["RunBy"];
+            to: null | string;
             /** Format: int32 */
             runs: number;
             /** Format: int32 */
@@ -2811,6 +2812,8 @@ export interface components {
             downMbps: number;
             /** Format: double */
             upMbps: null | number;
+            /** @default  */
+            to: string;
         };
         Statement: {
             id: string;
@@ -2928,6 +2931,7 @@ export interface components {
             megabytes?: null | number;
             /** Format: double */
             upMbps?: null | number;
+            to?: null | string;
         };
         TypedSecret: {
             value: string;

@@ -166,9 +166,10 @@ function Runs({ groups }: { groups: Schemas["BaselineGroup"][] }) {
     <Box display="grid" gap="2">
       <chakra.h3 fontSize="md">Speed</chakra.h3>
       {groups.map((g) => (
-        <Box key={`${g.place} ${g.by}`} fontSize="sm">
+        <Box key={`${g.place} ${g.by} ${g.to ?? ""}`} fontSize="sm">
           <b>
             {capital(g.place)}, by {runByWords[g.by]}
+            {g.to && `, to ${g.to}`}
           </b>
           : {g.down && `${rate(g.down)} Mb/s down, `}
           {g.up && `${rate(g.up)} up, `}

@@ -8,7 +8,9 @@ import { runByWords } from "../../ui/words";
 import { Cell, Head } from "../../ui/tables";
 import type { JobTools } from "../shared/jobTools";
 import { momentField } from "./content";
+import { SeatSelect } from "../shared/SeatSelect";
 import { Taken, WhereFields, type Where } from "./Taken";
+import { useSeats } from "./useReadings";
 
 type Run = Schemas["TypedRun"];
 
@@ -29,6 +31,9 @@ export function SpeedPart({
   const [runs, setRuns] = useState<Run[]>([]);
   const [by, setBy] = useState<Run["by"]>("cable");
   const [tool, setTool] = useState("");
+  const [to, setTo] = useState<string | null>(null);
+  const seats = useSeats(state).data ?? [];
+  const ends = seats.filter((s) => (s.kind === "device" || s.kind === "box") && s.id !== where.seat);
   const [fields, setFields] = useState({ seconds: "30", megabytes: "", down: "", up: "" });
   const [said, setSaid] = useState<string | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -52,6 +57,7 @@ export function SpeedPart({
         megabytes,
         tool: tool.trim(),
         place: where.place,
+        to,
         at: (where.at ?? momentField(new Date())).replace("T", " "),
       },
     ]);
@@ -74,8 +80,9 @@ export function SpeedPart({
     <Box display="grid" gap="4" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) minmax(0, 1.1fr)" }} alignItems="start">
       <Card as="section" aria-label="Runs" display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)">
         <WhereFields state={state} where={where} set={setWhere} />
-        <Box display="grid" gap="2" gridTemplateColumns="minmax(0, 1fr) minmax(0, 1fr)">
+        <Box display="grid" gap="2" gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "repeat(3, minmax(0, 1fr))" }}>
           <WordSelect label="By" words={runByWords} value={by} onChange={setBy} />
+          <SeatSelect label="Other end" seats={ends} value={to} none="a server on the internet" onChange={setTo} />
           <Labelled label="With what tool">
             {(ids) => <Input {...ids} value={tool} maxLength={60} onChange={(e) => setTool(e.target.value)} />}
           </Labelled>
@@ -101,6 +108,7 @@ export function SpeedPart({
                 <tr>
                   <Head>Where</Head>
                   <Head>By</Head>
+                  <Head>To</Head>
                   <Head>Down</Head>
                   <Head>Up</Head>
                   <Head>Length</Head>
@@ -112,6 +120,7 @@ export function SpeedPart({
                   <tr key={i}>
                     <Cell>{places.find((p) => p.id === r.place)?.name ?? "not noted"}</Cell>
                     <Cell>{runByWords[r.by]}</Cell>
+                    <Cell>{r.to ? (seats.find((s) => s.id === r.to)?.name ?? r.to) : "internet"}</Cell>
                     <Cell>{r.downMbps}</Cell>
                     <Cell>{r.upMbps ?? ""}</Cell>
                     <Cell>{r.seconds != null ? `${r.seconds} s` : r.megabytes != null ? `${r.megabytes} MB` : "not said"}</Cell>
@@ -157,7 +166,8 @@ function PlainWords() {
   return (
     <Box color="muted">
       At least three runs of 30 s, by cable first, then on Wi-Fi in the same place with the same machine: their middle and how far they lie
-      apart, held against what was sold and what the wires carry.
+      apart, held against what was sold and what the wires carry. Runs to a device or box of the home are told apart from those: they show
+      what the home itself carries.
     </Box>
   );
 }

@@ -24,17 +24,19 @@ export function SeatSelect({
       {(ids) => (
         <Select {...ids} value={value ?? ""} onChange={(e) => onChange(e.target.value === "" ? null : e.target.value)}>
           {none !== undefined && <option value="">{none}</option>}
-          {keysOf(seatWords).map((kind) => (
-            <optgroup key={kind} label={seatWords[kind]}>
-              {seats
-                .filter((s) => s.kind === kind)
-                .map((s) => (
-                  <option key={s.id} value={s.id}>
-                    {s.name}
-                  </option>
-                ))}
-            </optgroup>
-          ))}
+          {keysOf(seatWords)
+            .filter((kind) => seats.some((s) => s.kind === kind))
+            .map((kind) => (
+              <optgroup key={kind} label={seatWords[kind]}>
+                {seats
+                  .filter((s) => s.kind === kind)
+                  .map((s) => (
+                    <option key={s.id} value={s.id}>
+                      {s.name}
+                    </option>
+                  ))}
+              </optgroup>
+            ))}
         </Select>
       )}
     </Labelled>

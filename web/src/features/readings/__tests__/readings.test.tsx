@@ -9,6 +9,7 @@ import { system } from "../../../ui/theme";
 import { demo } from "../../shared/__tests__/demo";
 import type { JobTools } from "../../shared/jobTools";
 import { contentOf, isEmpty, momentField } from "../content";
+import { SpeedPart } from "../SpeedPart";
 import { Taken } from "../Taken";
 import { TakePart, type Draft } from "../TakePart";
 import { jobState, jobTools } from "../../shared/__tests__/fixtures";
@@ -78,6 +79,51 @@ const show = (keepReading: JobTools["keepReading"], kept = vi.fn()) => {
   );
   return kept;
 };
+
+describe("Runs of a speed test", () => {
+  it("say their other end where that is in the home", async () => {
+    const asked: Schemas["ReadingContent"][] = [];
+    const seats: Schemas["Seat"][] = [
+      { id: "printer", kind: "device", name: "Printer", asks: true },
+      { id: "hall-gateway/lan4", kind: "port", name: "laptop in port 4", asks: false },
+    ];
+    vi.stubGlobal("fetch", async (request: Request) => {
+      if (request.method === "POST") {
+        asked.push(((await request.json()) as { content: Schemas["ReadingContent"] }).content);
+      }
+      return new Response(JSON.stringify(request.method === "POST" ? view([]) : seats), {
+        status: 200,
+        headers: { "content-type": "application/json" },
+      });
+    });
+    render(
+      <QueryClientProvider client={new QueryClient()}>
+        <ChakraProvider value={system}>
+          <SpeedPart state={state} tools={jobTools({})} where={{ seat: "hall-gateway/lan4", place: "hall", at: null }} setWhere={vi.fn()} />
+        </ChakraProvider>
+      </QueryClientProvider>,
+    );
+    await screen.findAllByRole("option", { name: "Printer" });
+    const add = (down: string) => {
+      fireEvent.change(screen.getByLabelText("Down, Mb/s"), { target: { value: down } });
+      fireEvent.click(screen.getByRole("button", { name: "Add the run" }));
+    };
+    add("-5");
+    expect(screen.getByRole("alert")).toHaveTextContent("A rate towards the home in Mb/s is expected");
+    add("141,5");
+    fireEvent.change(screen.getByLabelText("Other end"), { target: { value: "printer" } });
+    add("92");
+    const ends = screen.getByLabelText("Other end").querySelectorAll("optgroup");
+    expect([...ends].map((g) => g.label)).toEqual(["Devices"]);
+    await waitFor(() =>
+      expect(asked.at(-1)?.runs?.map((r) => [r.downMbps, r.to])).toEqual([
+        [141.5, null],
+        [92, "printer"],
+      ]),
+    );
+    expect(screen.getAllByRole("row").map((r) => r.querySelectorAll("td")[2]?.textContent)).toEqual([undefined, "internet", "Printer"]);
+  });
+});
 
 describe("A reading that was taken", () => {
   it("shows what disagrees first, with what would explain it, and what was not read", async () => {

@@ -1,0 +1,98 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Packets;
+using Altrin.Core.Readings;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Comparisons;
+
+/// <summary>What stands between the two ends of a speed run.</summary>
+/// <param name="Limit">What carries least; null where nothing there says a rate.</param>
+public sealed record SpeedPath(SpeedLimit? Limit)
+{
+    /// <summary>The links of the home that the run goes over, the internet line left out.</summary>
+    public IReadOnlyList<string> Links { get; init; } = [];
+
+    /// <summary>Why nothing gets from one end to the other by what is noted; null where it does.</summary>
+    public string? Stopped { get; init; }
+
+    /// <summary>The box to one name of which both ends are joined by radio; null where that is not so.</summary>
+    public string? SharedRadio { get; init; }
+
+    /// <summary>
+    /// Between where a reading was taken and the other end of a run; null where either is not known, and where the run was made by
+    /// another medium than the seat has.
+    /// </summary>
+    internal static SpeedPath? Of(Standpoint? at, SpeedRun run)
+    {
+        if (at is null || at.Sides.Count == 0)
+        {
+            return null;
+        }
+        var (design, laptop) = (at.Design, at.IsLaptop ? at.Seen.Network.Situation.Laptop : null);
+        var wired = laptop is null ? design.SetUp.Cables.Any(c => c.Ends(at.Owner)) : laptop.Port is not null;
+        if (wired != (run.By == RunBy.Cable))
+        {
+            return null;
+        }
+        var (map, side) = (new LinkMap(at.Seen.Network), at.Sides[0]);
+        IReadOnlyList<string> along;
+        string? stopped = null;
+        if (run.To.Length == 0)
+        {
+            along = map.Along(side, at.Seen.Tracer.ToInternet(side));
+        }
+        else if (run.To != at.Owner && Seats.HostOf(at.Seen.Network, run.To) is { } end)
+        {
+            var way = at.Seen.Tracer.To(side, end);
+            stopped = way.Answer.Kind == AnswerKind.No ? string.Join(' ', way.Answer.Causes.Select(c => c.Text)) : null;
+            along = map.Along(side, way, end);
+        }
+        else
+        {
+            return null;
+        }
+        return new(Least(at, run.By, laptop, along))
+        {
+            Links = [.. along.Where(l => !design.SetUp.Cables.Any(c => c.Id == l && c.Ends(PortRef.Street)))],
+            Stopped = stopped,
+            SharedRadio =
+                Joined(at, laptop) is { } own && WifiOf(design, run.To) is { } other && (own.Box, own.Name) == (other.Box, other.Name)
+                    ? design.NameOf(own.Box)
+                    : null,
+        };
+    }
+
+    private static WifiJoin? Joined(Standpoint at, Laptop? laptop) => laptop is null ? WifiOf(at.Design, at.Owner) : laptop.Wifi;
+
+    private static WifiJoin? WifiOf(Design design, string device) => design.SetUp.Devices.FirstOrDefault(d => d.Device == device)?.Wifi;
+
+    /// <summary>What carries least: the port that the laptop is in, leads and links, an old radio.</summary>
+    private static SpeedLimit? Least(Standpoint at, RunBy by, Laptop? laptop, IReadOnlyList<string> along)
+    {
+        var design = at.Design;
+        // What powerline is said to carry is what arrives already.
+        var limits = at
+            .Seen.Sheet.Links.Where(l => along.Contains(l.Id) && l.AtMostMbps is not null)
+            .Select(l =>
+                SpeedLimit.OfWire(
+                    l.AtMostMbps!.Value,
+                    $"the link from {PortWords.Of(design, l.A)} to {PortWords.Of(design, l.B)}",
+                    design.SetUp.Cables.Any(c => c.Id == l.Id && c.Medium == Medium.Powerline)
+                )
+            )
+            .ToList();
+        if (laptop?.Port is { } port && design.Box(port.Owner)?.Profile.Port(port.Port)?.SpeedMbps is { } speed)
+        {
+            limits.Add(SpeedLimit.OfWire(speed, PortWords.Of(design, port)));
+        }
+        var sender = design.Box(Joined(at, laptop)?.Box ?? "");
+        if (sender?.Profile.Radios.FirstOrDefault(r => r.Band == TypedReader.Band(by)) is { Generation: WifiGeneration.G })
+        {
+            // 20 to 25 Mb/s arrive (common practice).
+            limits.Add(new(54, $"the radio of {sender.Name}", MediumRates.RelicRadioMbps, MediumRates.RelicRadioMbps * 0.8));
+        }
+        return limits.MinBy(l => l.Arrives);
+    }
+}
