@@ -10,7 +10,7 @@ public sealed record DesignDocument
     public const string FormatName = "altrin-design";
 
     /// <summary>The newest version; raised once a landing that changes the format.</summary>
-    public const int NewestVersion = 10;
+    public const int NewestVersion = 11;
 
     /// <summary>Always "altrin-design".</summary>
     [Required, RegularExpression("^altrin-design$")]
@@ -55,6 +55,10 @@ public sealed record SiteDocument
     /// <summary>How the installer names Wi-Fi here.</summary>
     [Required]
     public required NamingSchool Naming { get; init; }
+
+    /// <summary>The country that it stands in, by its two letters (ISO 3166-1). Since version 11.</summary>
+    [RegularExpression("^[A-Z]{2}$")]
+    public string? Country { get; init; }
 
     /// <summary>What the provider delivers.</summary>
     [Required]

@@ -38,6 +38,7 @@ internal static class DesignReader
         }
         errors.Unique(site.Needs, n => n.Id, i => $"/site/needs/{i}/id", "an id of a need");
         PlaceReader.Check(site, errors);
+        errors.Wrong("/site/country", site.Country, site.Country is { } country ? Country.Wrong(country) : null);
         return new(
             errors.Plain("/site/name", site.Name),
             ReadService(site.Service, errors),
@@ -47,6 +48,7 @@ internal static class DesignReader
             [.. site.Needs.Select((n, i) => NeedReader.Read(n, site, $"/site/needs/{i}", errors))]
         )
         {
+            Country = site.Country,
             Buildings = site.Buildings ?? [],
             // The main house is meant where none is named.
             Places =

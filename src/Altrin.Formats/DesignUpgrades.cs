@@ -27,6 +27,8 @@ public static class DesignUpgrades
         _ => { },
         // 10 knows which settings of a box are assumed; left out, none is.
         _ => { },
+        // 11 knows the country; left out, it was not noted.
+        _ => { },
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

@@ -21,6 +21,7 @@ public static class DesignWriter
         {
             Name = site.Name,
             Naming = site.Naming,
+            Country = site.Country,
             Service = Service(site.Service),
             Boxes = [.. site.Boxes.Select(Box)],
             Devices = [.. site.Devices.Select(Device)],

@@ -150,6 +150,7 @@ public static class HomeValues
         path.Parts switch
         {
             ["site", "name"] => new(Setting.HomeName, ""),
+            ["site", "country"] => new(Setting.Country, ""),
             ["site", "naming"] => new(Setting.Naming, ""),
             ["site", "service", "line", var part] => new(Setting.Service, "", Pascal(part)),
             ["site", "service", var part] => new(Setting.Service, "", Pascal(part)),

@@ -1,4 +1,5 @@
 using System.IO.Compression;
+using Altrin.Core.Sites;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.ResponseCompression;
@@ -52,6 +53,7 @@ internal static class Setup
         SurveyRoutes.Map(jobs);
         SecretRoutes.Map(jobs);
         ReadingRoutes.Map(jobs);
+        app.MapGet("/api/countries", () => TypedResults.Ok(Country.Codes)).WithName("GetCountries").WithTags("Survey");
         ShelfRoutes.Map(app.MapGroup("/api/shelf").WithTags("Shelf"));
         // Bodies of another kind lead here too, since the routes take none but JSON.
         app.Map("/api/{**rest}", (HttpRequest request) =>

@@ -18,6 +18,7 @@ public sealed class Home
     private readonly List<Cable> _cables = [];
     private readonly List<DeviceSetting> _deviceSettings = [];
     private Service _service = new PublicDynamic(500, 100) { Line = Asked };
+    private string? _country;
     private NamingSchool _naming = NamingSchool.OneName;
     private uint _mac;
 
@@ -37,7 +38,12 @@ public sealed class Home
 
     public Design Design =>
         new(
-            new("Home", _service, _naming, [.. _boxes], [.. _devices], [.. _needs]) { Places = [.. _places], Buildings = [.. _buildings] },
+            new("Home", _service, _naming, [.. _boxes], [.. _devices], [.. _needs])
+            {
+                Country = _country,
+                Places = [.. _places],
+                Buildings = [.. _buildings],
+            },
             new("planned", [.. _settings], [.. _cables], [.. _deviceSettings])
         );
 
@@ -80,6 +86,8 @@ public sealed class Home
     public Home Need(Need need) => Do(() => _needs.Add(need));
 
     public Home Service(Service service) => Do(() => _service = service);
+
+    public Home Country(string country) => Do(() => _country = country);
 
     public Home Naming(NamingSchool naming) => Do(() => _naming = naming);
 

@@ -179,7 +179,17 @@ public static class SurveyGenerator
         var site = home.Site;
         return dice.Next(18) switch
         {
-            0 => new SetHome(Some<HomeFacts>(new(Coin() ? "A home" : "", (NamingSchool)dice.Next(3)))),
+            0 => new SetHome(
+                Some<HomeFacts>(
+                    new(
+                        Coin() ? "A home" : "",
+                        (NamingSchool)dice.Next(3),
+                        Coin() ? "AT"
+                            : Coin() ? null
+                            : "XX"
+                    )
+                )
+            ),
             1 => new SetService(
                 Some<ServiceFacts>(
                     new(

@@ -137,6 +137,9 @@ public enum Setting
     /// <summary>How Wi-Fi is named in the home.</summary>
     Naming,
 
+    /// <summary>The country that the home stands in.</summary>
+    Country,
+
     /// <summary>What the provider delivers and its line asks for, by part.</summary>
     Service,
 
@@ -188,6 +191,7 @@ public readonly record struct Touch(Setting Setting, string Of, string Part = ""
         Setting.Service,
         Setting.HomeName,
         Setting.Naming,
+        Setting.Country,
     ];
 
     /// <summary>Whether touching this touches the other too: all parts of the same setting, or everything of what comes or goes.</summary>

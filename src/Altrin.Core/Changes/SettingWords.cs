@@ -17,7 +17,7 @@ public static partial class SettingWords
                 : touch.Of,
             Setting.Acceptance => AcceptanceWords.Of(design, touch.Of),
             Setting.SetUp => $"\"{touch.Of}\"",
-            Setting.HomeName or Setting.Naming or Setting.Service => "",
+            Setting.HomeName or Setting.Naming or Setting.Country or Setting.Service => "",
             _ => $"of {design.NameOf(touch.Of)}",
         };
         return of.Length == 0 ? what : $"{what} {of}";
@@ -69,6 +69,7 @@ public static partial class SettingWords
             Setting.SetUp => "set-up",
             Setting.HomeName => "name of the home",
             Setting.Naming => "how Wi-Fi is named",
+            Setting.Country => "country",
             Setting.Service => $"internet service: {Part(touch)}",
             Setting.Label => $"label: {Part(touch)}",
             Setting.Profile => "kind",

@@ -76,6 +76,16 @@ public static class SurveyGaps
                 "It stands on the label."
             )
         );
+        if (site.Country is null && site.Boxes.Any(b => b.Profile.Radios.Count > 0))
+        {
+            gaps.Add(
+                new(
+                    PortRef.Street,
+                    "The country is not noted.",
+                    "Channels and power of radios, and cabling, are a matter of its law; note it below, under 'This home'."
+                )
+            );
+        }
         if (site.Places.Count == 0)
         {
             gaps.Add(new(PortRef.Street, "No room is noted.", "A name and a rough size of each is enough."));

@@ -37,6 +37,9 @@ public sealed record Site(
     /// <summary>How many sockets, and how many runs, are kept.</summary>
     public const int MostSockets = 1000;
 
+    /// <summary>The country that it stands in, by its two letters, see <see cref="Country"/>; null where not noted.</summary>
+    public string? Country { get; init; }
+
     /// <summary>The buildings, the main house first; empty where there is one and nothing was said of it.</summary>
     public IReadOnlyList<Building> Buildings { get; init; } = [];
 

@@ -189,6 +189,7 @@ public sealed class FirstAnswerTests
         var full = House(("hall", 0, 0, 0))
             .Need(new GuestsKeptApart("n"))
             .Profile("gw", p => p with { FactoryAddress = Home.Own("192.168.8.1/24") });
-        Assert.Empty(SurveyGaps.Of(full.Design));
+        Assert.Equal("The country is not noted.", Assert.Single(SurveyGaps.Of(full.Design)).What);
+        Assert.Empty(SurveyGaps.Of(full.Country("AT").Design));
     }
 }

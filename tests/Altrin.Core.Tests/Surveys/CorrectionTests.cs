@@ -95,6 +95,8 @@ public sealed class CorrectionTests
         new()
         {
             { "1 to 80 characters", new SetHome(Partial<HomeFacts>.With(h => h.Name, " ")) },
+            { "Two capital letters", new SetHome(Partial<HomeFacts>.With(h => h.Country, "at")) },
+            { "Two capital letters", new SetHome(Partial<HomeFacts>.With(h => h.Country, "XX")) },
             { "1 to 1,000,000", new SetService(Partial<ServiceFacts>.With(f => f.DownMbps, 0)) },
             {
                 "outside 203.0.113.0/24",

@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/api/countries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetCountries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -2182,6 +2198,7 @@ export interface components {
         PartialOfHomeFacts: {
             name?: string;
             naming?: components["schemas"]["NamingSchool"];
+            country?: null | string;
         };
         PartialOfLabelFacts: {
             address?: null | components["schemas"]["InterfaceAddress"];
@@ -2774,6 +2791,7 @@ export interface components {
         SiteDocument: {
             name: string;
             naming: components["schemas"]["NamingSchool"];
+            country?: null | string;
             service: components["schemas"]["ServiceDocument"];
             boxes: components["schemas"]["BoxDocument"][];
             devices: components["schemas"]["DeviceDocument"][];
@@ -3002,6 +3020,26 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    GetCountries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+        };
+    };
     ListJobs: {
         parameters: {
             query?: {

@@ -11,6 +11,7 @@ import { nameOf } from "../shared/designReading";
 import { SecretField } from "../shared/SecretField";
 import { StartPlan } from "../shared/StartPlan";
 import type { JobTools } from "../shared/jobTools";
+import { CountrySelect } from "./CountrySelect";
 
 interface Props {
   state: JobState;
@@ -73,7 +74,7 @@ export function Answer({ state, view, error, tools, choose }: Props) {
           </Box>
         </Box>
       )}
-      <Fold title="Name of this home, and of its Wi-Fi">
+      <Fold title="This home: its name, its country, its Wi-Fi">
         <Box display="grid" gap="2" gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "minmax(0, 1fr) minmax(0, 1fr)" }} mt="1">
           <DraftInput
             label="Name in the design file"
@@ -86,6 +87,11 @@ export function Answer({ state, view, error, tools, choose }: Props) {
             value={site.naming}
             disabled={tools.busy}
             onChange={(naming) => tools.correctNow([{ kind: "setHome", known: { naming } }])}
+          />
+          <CountrySelect
+            value={site.country ?? null}
+            disabled={tools.busy}
+            onChange={(country) => tools.correctNow([{ kind: "setHome", known: { country } }])}
           />
           {view.settings.some((s) => s.settings.wifiName !== null) && (
             <>

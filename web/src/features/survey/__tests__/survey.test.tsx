@@ -12,6 +12,7 @@ import { SecretField } from "../../shared/SecretField";
 import type { JobTools } from "../../shared/jobTools";
 import { Answer } from "../Answer";
 import { BoxSheet } from "../BoxSheet";
+import { CountrySelect } from "../CountrySelect";
 import { QuickField } from "../QuickField";
 import { SettingsToday } from "../SettingsToday";
 import { PlaceSheet } from "../ThingSheets";
@@ -57,6 +58,22 @@ const show = (element: ReactElement) =>
       </ChakraProvider>
     </QueryClientProvider>,
   );
+
+describe("The country of a home", () => {
+  it("is picked by its name", async () => {
+    answers["/api/countries"] = ["AT", "AX", "NZ"];
+    serve();
+    const picked = vi.fn();
+    show(<CountrySelect value="NZ" disabled={false} onChange={picked} />);
+    await screen.findByRole("option", { name: "Austria" });
+    const field = screen.getByLabelText<HTMLSelectElement>("Country");
+    expect([...field.options].map((o) => o.text)).toEqual(["not noted", "Åland Islands", "Austria", "New Zealand"]);
+    expect(field.value).toBe("NZ");
+    fireEvent.change(field, { target: { value: "AT" } });
+    fireEvent.change(field, { target: { value: "" } });
+    expect(picked.mock.calls).toEqual([["AT"], [null]]);
+  });
+});
 
 describe("A quick line", () => {
   const field = (enter: JobTools["enter"], next = vi.fn()) => {
