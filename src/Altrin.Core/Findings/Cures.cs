@@ -15,11 +15,23 @@ internal static class Cures
     public static IEnumerable<Remedy> OneNetwork(Evidence e, string router)
     {
         var box = e.Design.Box(router)!;
-        if (e.SegmentOf(router, Side.Wan) is not { HasStreet: false } above || e.WanCable(router) is not { } cable)
+        if (e.SegmentOf(router, Side.Wan) is not { HasStreet: false } above)
         {
             yield break;
         }
-        IReadOnlyList<Change> inner = [.. InnerHosts(e, router, above), .. LetInAbove(e, router, above)];
+        var byRadio = e.Design.Mode(router)!.Joins is not null;
+        IReadOnlyList<Change> inner = [.. InnerHosts(e, router, above), .. LetInAbove(e, router, above, byRadio)];
+        if (byRadio && box.Profile.Modes.Contains(ModeKind.Repeater))
+        {
+            yield return Hopeful(
+                $"Set {box.Name} to repeater mode",
+                [new SetMode(router, ModeKind.Repeater), .. KeepPage(e, box, above), .. inner]
+            );
+        }
+        if (e.WanCable(router) is not { } cable)
+        {
+            yield break;
+        }
         if (box.Profile.Modes.Contains(ModeKind.AccessPoint))
         {
             var move = box.Profile.WanPortJoins ? [] : MoveToLan(e, router, cable);
@@ -55,9 +67,9 @@ internal static class Cures
 
     /// <summary>
     /// Devices behind a router that is to be flattened and must be reached from outside: the router above keeps an address for
-    /// each and forwards to it.
+    /// each and forwards to it. Behind a radio link of three addresses their MAC addresses do not arrive: the address is typed there.
     /// </summary>
-    private static IEnumerable<Change> LetInAbove(Evidence e, string router, Segment above)
+    private static IEnumerable<Change> LetInAbove(Evidence e, string router, Segment above, bool typed)
     {
         if (e.PlanOf(above) is not var (plan, ruler))
         {
@@ -79,8 +91,11 @@ internal static class Cures
                 continue;
             }
             taken.Add(free);
-            yield return new SetDeviceAddress(need.Device, new Automatic());
-            yield return new Reserve(ruler, mac, free);
+            yield return new SetDeviceAddress(need.Device, typed ? Fixed.Behind(mode.Lan, free) : new Automatic());
+            if (!typed)
+            {
+                yield return new Reserve(ruler, mac, free);
+            }
             var outside = e.SegmentOf(ruler, Side.Wan) is { HasStreet: true } ? need.Asked : need.Port;
             if (mode.Forwards.Any(f => f.Protocol == need.Protocol && f.OutsidePort == outside))
             {

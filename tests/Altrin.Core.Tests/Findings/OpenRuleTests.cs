@@ -12,7 +12,20 @@ public sealed class GuestsInCascadeTests() : RuleTests("guests-in-cascade")
         var home = Home.WithGateway().Wired("family", "gw/lan2").Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1").Guests("in");
         One(home, Severity.Concern, "in");
         Cured(home, "Send no guest name at in");
+        Cured(home, "Let gw send \"guests\" for guests instead");
+        // Guests who are there move along, also to a guest network that the outermost router has already.
+        Assert.Equal(new WifiJoin("gw", "guests", "guest-key"), Joined(home.Wifi("phone", "in", "guests", "guest-key"), "Let gw send"));
+        Assert.Equal(
+            new WifiJoin("gw", "visitors", "other"),
+            Joined(
+                home.Guests("gw", "192.168.40.1/24", "192.168.40.20-192.168.40.99", "other")
+                    .Edit<RouterMode>("gw", m => m with { Guest = m.Guest! with { Name = "visitors" } }),
+                "Let guests join \"visitors\" of gw"
+            )
+        );
     }
+
+    private WifiJoin? Joined(Home home, string label) => Cured(home, label).SetUp.Devices.Single(d => d.Device == "phone").Wifi;
 
     [Fact]
     public void Near_miss_guests_of_the_outermost_router() => None(Home.WithGateway().Guests("gw").Wired("a", "gw/lan1"));

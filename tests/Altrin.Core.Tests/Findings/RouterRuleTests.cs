@@ -36,6 +36,31 @@ public sealed class DoubleNatTests() : RuleTests("double-nat")
     [InlineData("Set gw to bridge mode")]
     public void Cures(string label) => Cured(Home.WithGateway().Router("in").Cable("gw/lan1", "in/wan").Wired("a", "in/lan1"), label);
 
+    /// <summary>A repeater with a subnet of its own becomes a plain one where it can; where not, what to do is said.</summary>
+    [Theory]
+    [InlineData(true)]
+    [InlineData(false)]
+    public void A_repeater_with_its_own_subnet_is_cured_or_advised(bool plain)
+    {
+        var home = Home.WithGateway()
+            .Router("rep", name: "far")
+            .Edit<RouterMode>("rep", m => m with { Uplink = new("r5", "gw", "home", WifiSecurity.Wpa2, "key", UplinkFrames.ThreeAddress) })
+            .Profile("rep", p => p with { Modes = plain ? [ModeKind.Router, ModeKind.Repeater] : [ModeKind.Router] })
+            .Wired("a", "rep/lan1", "192.168.20.9/24")
+            .Reach("a", 8443);
+        var found = One(home, Severity.WillNotWork, "rep");
+        if (!plain)
+        {
+            Assert.Contains("put a repeater there", Assert.Single(found.Advice), StringComparison.Ordinal);
+            Assert.Empty(found.Remedies);
+            return;
+        }
+        Assert.Empty(found.Advice);
+        var after = Cured(home, "Set rep to repeater mode");
+        Assert.Equal("gw", after.Mode("rep")!.Joins!.Box);
+        Assert.All(Judging.Prove(after).Observation.Sheet.Needs, n => Assert.True(n.Answer.IsYes, n.Answer.Why));
+    }
+
     [Fact]
     public void A_cure_by_hand_moves_the_cable_to_a_LAN_port()
     {

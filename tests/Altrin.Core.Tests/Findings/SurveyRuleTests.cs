@@ -168,6 +168,46 @@ public sealed class PowerShortTests() : RuleTests("power-short")
         return home;
     }
 
+    /// <summary>The two cables of an injector are swapped, or a box is in a port that gives no power beside one that does.</summary>
+    [Theory]
+    [InlineData(true, "Swap the cables in port 5 of s and port 1 of s")]
+    [InlineData(false, "Move the cable of p to port 1 of s")]
+    public void A_box_at_a_port_without_power_is_moved_to_one_with(bool taken, string label)
+    {
+        var home = Home.WithGateway()
+            .Switch("s", 5)
+            .Traits(
+                "s",
+                new()
+                {
+                    Power = new() { Gives = PowerKind.At, GivesAt = ["lan1"] },
+                }
+            )
+            .Point("p")
+            .Traits(
+                "p",
+                new()
+                {
+                    Power = new() { Takes = PowerKind.At, OwnPlug = Known.No },
+                }
+            )
+            .Cable("gw/lan1", taken ? "s/lan1" : "s/lan2")
+            .Cable("s/lan5", "p/wan");
+        One(home, Severity.Concern, "p");
+        var after = Cured(home, label);
+        Assert.True(after.CableAt(new("s", "lan1"))!.Ends("p"));
+        Assert.Equal(2, after.SetUp.Cables.Count(c => c.Ends("s")));
+        // Nothing is taken from another box that may live on it.
+        var also = home.Traits(
+            "gw",
+            new()
+            {
+                Power = new() { Takes = PowerKind.At, OwnPlug = Known.Yes },
+            }
+        );
+        Assert.DoesNotContain(In(also)[0].Remedies, r => r.Label.StartsWith("Swap", StringComparison.Ordinal));
+    }
+
     // 802.3af gives 12.95 W at the device and at 25.5; a budget is spent at the source, 15.4 and 30 W.
     [Theory]
     [InlineData(null, null, PowerKind.Af, 9.0, Known.No, 1, "p1", "nothing at the other end gives any")]
@@ -201,12 +241,12 @@ public sealed class PowerShortTests() : RuleTests("power-short")
 
 public sealed class PassivePowerTests() : RuleTests("passive-power")
 {
-    private static Home House(PowerKind? takes) =>
+    private static Home House(PowerKind? takes, bool swapped = false) =>
         Home.WithGateway()
             .Link("inj", BoxKind.Injector)
             .Point("p")
-            .Cable("gw/lan1", "inj/lan1")
-            .Cable("inj/lan2", "p/wan")
+            .Cable("gw/lan1", swapped ? "inj/lan2" : "inj/lan1")
+            .Cable(swapped ? "inj/lan1" : "inj/lan2", "p/wan")
             .Traits(
                 "inj",
                 new()
@@ -227,6 +267,10 @@ public sealed class PassivePowerTests() : RuleTests("passive-power")
     {
         One(House(PowerKind.Af), Severity.Concern, "inj");
         One(House(null), Severity.Concern, "inj");
+        // The box that it came with hangs at its data port.
+        One(House(PowerKind.Passive, swapped: true), Severity.Concern, "inj");
+        Assert.True(Cured(House(PowerKind.Passive, swapped: true), "Swap the cables").CableAt(new("inj", "lan2"))!.Ends("p"));
+        Assert.Empty(One(House(PowerKind.Af, swapped: true), Severity.Concern, "inj").Remedies);
     }
 
     [Fact]

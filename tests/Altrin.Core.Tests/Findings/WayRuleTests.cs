@@ -141,8 +141,11 @@ public sealed class GuestsNotIsolatedTests() : RuleTests("guests-not-isolated")
     {
         var visited = One(Guests(apart), Severity.Concern, "point");
         // Taking the name away would leave the visitor without any network: that is no cure.
-        Assert.Empty(visited.Remedies);
+        Assert.Equal("Let gw send \"visitors\" for guests instead", Assert.Single(visited.Remedies).Label);
         Assert.NotEmpty(visited.Advice);
+        var moved = Cured(Guests(apart), "Let gw send");
+        Assert.Equal(new WifiJoin("gw", "visitors", "guest-key"), moved.SetUp.Devices.Single(d => d.Device == "g").Wifi);
+        Assert.Equal("192.168.20.1/24", ((RouterMode)moved.Mode("gw")!).Guest!.Lan.ToString());
         Cured(Name(Home.WithGateway().Point("point").Cable("gw/lan1", "point/wan"), apart), "Send no guest name at point");
     }
 

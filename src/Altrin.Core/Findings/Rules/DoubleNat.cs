@@ -1,5 +1,6 @@
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
@@ -29,7 +30,13 @@ public static class DoubleNat
                     [r.Box.Id],
                     $"Double NAT: {r.Box.Name} behind {e.Name(r.Above[0])}",
                     "Devices behind it reach outward; nothing reaches them from outside or from the rest of the home, and they do not find what is there by themselves.",
-                    Cures.OneNetwork(e, r.Box.Id)
+                    Cures.OneNetwork(e, r.Box.Id),
+                    e.Design.Mode(r.Box.Id)!.Joins is null || r.Box.Profile.Modes.Contains(ModeKind.Repeater)
+                        ? []
+                        :
+                        [
+                            $"{r.Box.Name} joins by radio with a subnet of its own and knows no other way: connect it by cable as an access point, or put a repeater there that passes everything on.",
+                        ]
                 )
             );
 }

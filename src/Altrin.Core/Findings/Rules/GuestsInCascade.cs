@@ -31,8 +31,18 @@ public static class GuestsInCascade
                     [r.Box.Id],
                     $"Guests of {r.Box.Name} reach the network before it",
                     "Guests find printers, storage and the pages of boxes.",
-                    [Cures.Hopeful($"Send no guest name at {r.Box.Name}", new RemoveGuest(r.Box.Id))],
-                    ["Let the outermost router have the guests."]
+                    [
+                        .. GuestCures.AtTheLine(
+                            e,
+                            r.Box.Id,
+                            r.Mode.Guest!.Name,
+                            r.Mode.Guest.Security,
+                            r.Mode.Guest.Password,
+                            new RemoveGuest(r.Box.Id)
+                        ),
+                        Cures.Hopeful($"Send no guest name at {r.Box.Name}", new RemoveGuest(r.Box.Id)),
+                    ],
+                    ["Let the outermost router have the guests; its radio may not reach as far as this one."]
                 )
             );
 }

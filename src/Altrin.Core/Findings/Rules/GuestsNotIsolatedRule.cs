@@ -28,6 +28,7 @@ public static class GuestsNotIsolatedRule
                 .OrderBy(b => b.Box, StringComparer.Ordinal)
         )
         {
+            var guest = ((AccessPointMode)box.Mode).Guest!;
             var habit = e.Design.Box(box.Box)!.Profile.Habits.GuestsApart;
             if (habit != Known.Yes)
             {
@@ -36,7 +37,10 @@ public static class GuestsNotIsolatedRule
                     [box.Box],
                     $"The guest name of {e.Name(box.Box)} {(habit == Known.No ? "opens" : "may open")} into the home",
                     "Guests find printers, storage and the pages of boxes.",
-                    [Cures.Hopeful($"Send no guest name at {e.Name(box.Box)}", new RemovePointGuest(box.Box))],
+                    [
+                        .. GuestCures.AtTheLine(e, box.Box, guest.Name, guest.Security, guest.Password, new RemovePointGuest(box.Box)),
+                        Cures.Hopeful($"Send no guest name at {e.Name(box.Box)}", new RemovePointGuest(box.Box)),
+                    ],
                     habit != Known.Unknown
                         ? ["Let a box that routes send the guest name, or one that is known to keep guests apart."]
                         :

@@ -32,7 +32,11 @@ public static class PassivePower
                         [source.Box.Id],
                         $"{source.Box.Name} puts power on the cable to {e.Name(to.Owner)} without asking",
                         "The port at the other end is dead, at once or some day.",
-                        [],
+                        // Where its two cables are swapped, what it came with hangs at its data port.
+                        e.Design.SetUp.Cables.Where(c => c.Ends(source.Box.Id) && c != cable)
+                            .Select(c => c.A.Owner == source.Box.Id ? c.B.Owner : c.A.Owner)
+                            .Where(b => e.Design.Box(b)?.Profile.Traits.Power?.Takes == PowerKind.Passive)
+                            .SelectMany(b => Feeds.ToPower(e, b)),
                         [
                             $"Unplug that cable first. A passive injector feeds only the box that it came with; {e.Name(to.Owner)} needs one that asks, or none.",
                         ]

@@ -37,7 +37,7 @@ public static class PowerShort
                 : null;
             if (what is not null)
             {
-                yield return Short(e, box.Id, what);
+                yield return Short(e, box.Id, what, Feeds.ToPower(e, box.Id));
             }
         }
         foreach (
@@ -69,13 +69,13 @@ public static class PowerShort
         }
     }
 
-    private static Finding Short(Evidence e, string id, string what) =>
+    private static Finding Short(Evidence e, string id, string what, params IEnumerable<Remedy> remedies) =>
         e.Finding(
             Rule,
             [id],
             what,
             "It stays dark, or starts again and again.",
-            [],
+            remedies,
             ["Use an injector or a switch of the right kind (802.3af, at or bt) and budget, or the plug of the box."]
         );
 }
