@@ -97,7 +97,7 @@ internal static class Factory
                     r.Id,
                     false,
                     FactoryNames.Of(box),
-                    WifiSecurity.Wpa2,
+                    r.Nearest(WifiSecurity.Wpa2),
                     box.Label.WifiPassword
                 )),
             ];

@@ -127,6 +127,12 @@ public static class PageChecks
             ? $"No channel of that band is {width} MHz wide."
         : null;
 
+    /// <summary>Why none of these radios is protected as is being set; null where one may be, and where that is not touched.</summary>
+    public static string? WrongSecurity(IPartial touched, IReadOnlyList<Radio> radios, WifiSecurity security) =>
+        touched.Values.ContainsKey(nameof(RadioSetting.Security)) && radios.Count > 0 && radios.All(r => r.NewestSecurity < security)
+            ? $"The newest protection that it knows is {SecurityWords.Of(radios.Max(r => r.NewestSecurity)!.Value)}."
+            : null;
+
     /// <summary>Why no radio knows these boxes as WDS peers; null where one may.</summary>
     public static string? WrongPeers(Design design, IReadOnlyList<string> peers) =>
         peers.FirstOrDefault(p => design.Box(p) is null) is { } stranger ? $"There is no box '{Ipv4Address.Shown(stranger)}'."

@@ -24,10 +24,7 @@ internal static class RadioFollowers
                 && own.Band == band
             )
             {
-                var security =
-                    was.Security == now.Security ? link.Security
-                    : own.NewestSecurity is { } newest && newest < now.Security ? newest
-                    : now.Security;
+                var security = was.Security == now.Security ? link.Security : own.Nearest(now.Security);
                 yield return SetUplink.Between(
                     joined.Box,
                     link,

@@ -16,7 +16,8 @@ public sealed record SetPointGuest(string Box, Partial<GuestName> Guest) : Chang
                     Edit.Unless<BoxMode>(
                         PageChecks.WrongNetworkName(guest.Name)
                             ?? PageChecks.WrongKeyReference(guest.Password)
-                            ?? PageChecks.WrongGuestTag(guest.Vlan),
+                            ?? PageChecks.WrongGuestTag(guest.Vlan)
+                            ?? PageChecks.WrongSecurity(Guest, design.Box(Box)!.Profile.Radios, guest.Security),
                         point with
                         {
                             Guest = guest.Security == WifiSecurity.Open ? guest with { Password = null } : guest,

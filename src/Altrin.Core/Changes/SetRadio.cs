@@ -31,13 +31,14 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
                 return Parsed<BoxMode>.Fail($"The {design.NameOf(Box)} has no radio '{Ipv4Address.Shown(Radio)}' in its present mode.");
             }
             var set = Setting.On(there);
-            var band = design.Box(Box)!.Profile.Radios.FirstOrDefault(r => r.Id == Radio)?.Band ?? default;
+            var radios = design.Box(Box)!.Profile.Radios.Where(r => r.Id == Radio).ToList();
             if (
                 (
                     PageChecks.WrongNetworkName(set.Name)
                     ?? PageChecks.WrongKeyReference(set.Password)
-                    ?? PageChecks.WrongChannel(band, set.Channel, set.WidthMhz)
+                    ?? PageChecks.WrongChannel(radios.Select(r => r.Band).FirstOrDefault(), set.Channel, set.WidthMhz)
                     ?? PageChecks.WrongPeers(design, set.WdsPeers)
+                    ?? PageChecks.WrongSecurity(Setting, radios, set.Security)
                 ) is
                 { } wrong
             )

@@ -20,6 +20,11 @@ public sealed record SetUplink(string Box, Partial<Uplink> Link) : Change
                     .Then<BoxMode>(link =>
                         (
                             PageChecks.WrongUplink(design.Box(Box)!, link)
+                            ?? PageChecks.WrongSecurity(
+                                Link,
+                                [.. design.Box(Box)!.Profile.Radios.Where(r => r.Id == link.Radio)],
+                                link.Security
+                            )
                             ?? (design.Box(link.Box) is null ? $"There is no box '{Ipv4Address.Shown(link.Box)}'." : null)
                         )
                             is { } wrong

@@ -160,22 +160,11 @@ internal static class AirStatements
         return new(id, seen.Line, said, Agreement.Disagrees)
         {
             Recorded =
-                $"Recorded: {string.Join(", ", new[] { offName ? $"\"{air.Setting.Name}\", heard \"{seen.Name}\": capitals and blanks count" : null, offChannel ? $"channel {air.Setting.Channel}" : null, offSecurity ? $"{SecurityWord(air.Setting.Security)}, heard {SecurityWord(seen.Security!.Value)}" : null }.OfType<string>())}.",
+                $"Recorded: {string.Join(", ", new[] { offName ? $"\"{air.Setting.Name}\", heard \"{seen.Name}\": capitals and blanks count" : null, offChannel ? $"channel {air.Setting.Channel}" : null, offSecurity ? $"{SecurityWords.Of(air.Setting.Security)}, heard {SecurityWords.Of(seen.Security!.Value)}" : null }.OfType<string>())}.",
             Offer = offered is null
                 ? null
-                : $"{design.NameOf(air.Box)} sends \"{setting.Name}\"{(offChannel ? $" on channel {seen.Channel}" : "")}{(offSecurity ? $" with {SecurityWord(setting.Security)}" : "")}",
+                : $"{design.NameOf(air.Box)} sends \"{setting.Name}\"{(offChannel ? $" on channel {seen.Channel}" : "")}{(offSecurity ? $" with {SecurityWords.Of(setting.Security)}" : "")}",
             Changes = offered is null ? [] : [offered],
         };
     }
-
-    private static string SecurityWord(WifiSecurity security) =>
-        security switch
-        {
-            WifiSecurity.Open => "no protection",
-            WifiSecurity.Wep => "WEP",
-            WifiSecurity.WpaTkip => "WPA or TKIP",
-            WifiSecurity.Wpa2 => "WPA2",
-            WifiSecurity.Wpa2Wpa3 => "WPA2 and WPA3",
-            _ => "WPA3",
-        };
 }

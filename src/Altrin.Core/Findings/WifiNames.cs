@@ -28,7 +28,13 @@ internal static class WifiNames
     /// </summary>
     public static IEnumerable<Change> Follow(Evidence e, (string Box, RadioSetting Setting) radio, RadioSetting like)
     {
-        var now = radio.Setting with { Name = like.Name, Security = like.Security, Password = like.Password };
+        var knows = e.Design.Box(radio.Box)!.Profile.Radios.FirstOrDefault(r => r.Id == radio.Setting.Radio);
+        var now = radio.Setting with
+        {
+            Name = like.Name,
+            Security = knows?.Nearest(like.Security) ?? like.Security,
+            Password = like.Password,
+        };
         return [SetRadio.Between(radio.Box, radio.Setting, now), .. RadioFollowers.Links(e.Design, radio.Box, radio.Setting, now)];
     }
 
@@ -40,16 +46,4 @@ internal static class WifiNames
             )
             .OrderBy(d => d.Device, StringComparer.Ordinal)
             .Select(d => new JoinWifi(d.Device, d.Wifi! with { Name = like.Name, Password = like.Password }));
-
-    public static string Words(WifiSecurity security) =>
-        security switch
-        {
-            WifiSecurity.Open => "no protection",
-            WifiSecurity.Wep => "WEP",
-            WifiSecurity.WpaTkip => "WPA with TKIP",
-            WifiSecurity.Wpa2 => "WPA2",
-            WifiSecurity.Wpa2Wpa3 => "WPA2 and WPA3",
-            WifiSecurity.Wpa3 => "WPA3",
-            _ => throw new ArgumentOutOfRangeException(nameof(security)),
-        };
 }

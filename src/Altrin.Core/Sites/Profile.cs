@@ -153,8 +153,11 @@ public sealed record Radio(string Id, RadioBand Band)
     /// <summary>The channels that it can be set to where it stands, by its country list; empty where not read.</summary>
     public IReadOnlyList<int> Channels { get; init; } = [];
 
-    /// <summary>The newest protection that it knows as a client; null where not read.</summary>
+    /// <summary>The newest protection that it knows, sending or joining; null where not read.</summary>
     public WifiSecurity? NewestSecurity { get; init; }
+
+    /// <summary>The protection that is wanted, or the newest that it knows where it does not know that one.</summary>
+    public WifiSecurity Nearest(WifiSecurity wanted) => NewestSecurity is { } newest && newest < wanted ? newest : wanted;
 
     /// <summary>Whether it can cross to a box that joins it with four addresses.</summary>
     public Known FourAddress { get; init; }

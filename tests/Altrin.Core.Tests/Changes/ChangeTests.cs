@@ -16,6 +16,44 @@ public sealed class ChangeTests
 
     private static string Refused(params Change[] changes) => ChangeList.Apply(Start.Design, changes).Error!;
 
+    /// <summary>No page offers a protection that its radio does not know; what stands there already can be kept or weakened.</summary>
+    [Fact]
+    public void Protection_that_a_kind_cannot_do_is_neither_taken_nor_assumed()
+    {
+        Home Old(WifiSecurity? newest) =>
+            Home.WithGateway().Profile("gw", p => p with { Radios = [p.Radios[0] with { NewestSecurity = newest }] });
+        SetRadio To(WifiSecurity security) => new("gw", "r5", Partial<RadioSetting>.With(r => r.Security, security));
+        var tkip = Old(WifiSecurity.WpaTkip).Design;
+        Change[] beyond =
+        [
+            To(WifiSecurity.Wpa3),
+            new SetGuest(
+                "gw",
+                Home.All(
+                    new GuestNetwork("g", WifiSecurity.Wpa2, null, Home.Own("192.168.30.1/24"), Home.Range("192.168.30.20-192.168.30.99"))
+                )
+            ),
+            new SetUplink("gw", Home.All(new Uplink("r5", "gw", "x", WifiSecurity.Wpa2, null, UplinkFrames.ThreeAddress))),
+        ];
+        Assert.All(beyond, c =>
+        {
+            Assert.Equal("The newest protection that it knows is WPA with TKIP.", c.ApplyTo(tkip).Error);
+            Assert.True(c.ApplyTo(Old(null).Design).Ok);
+        });
+        Assert.True(To(WifiSecurity.Wep).ApplyTo(tkip).Ok);
+        // Its file holds WPA2: another member can still be set.
+        Assert.True(new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.Name, "other")).ApplyTo(tkip).Ok);
+        var spare = Old(WifiSecurity.Wep).Design;
+        Assert.Equal(
+            WifiSecurity.Wep,
+            new SetMode("gw", ModeKind.Router)
+                .ApplyTo(spare with { SetUp = spare.SetUp with { Boxes = [], Cables = [] } })
+                .Value.Boxes[0]
+                .Mode.Radios[0]
+                .Security
+        );
+    }
+
     [Fact]
     public void A_set_up_holds_so_many_accepted_findings_and_no_more()
     {

@@ -113,7 +113,14 @@ public sealed class WeakWifiTests() : RuleTests("weak-wifi")
     public void Triggers_for_what_is_broken(WifiSecurity security, int findings) => Assert.Equal(findings, In(With(security)).Count);
 
     [Fact]
-    public void Cures() => Cured(With(WifiSecurity.WpaTkip), "Protect \"home\" with WPA2");
+    public void Cures()
+    {
+        Cured(With(WifiSecurity.WpaTkip), "Protect \"home\" with WPA2");
+        // A radio that knows nothing that holds is left off.
+        var relic = With(WifiSecurity.Wep).Profile("gw", p => p with { Radios = [p.Radios[0] with { NewestSecurity = WifiSecurity.Wep }] });
+        Assert.Contains("leave its Wi-Fi off", Assert.Single(In(relic)[0].Advice), StringComparison.Ordinal);
+        Cured(relic, "Switch \"home\" of gw off");
+    }
 }
 
 public sealed class NeedNotMetTests() : RuleTests("need-not-met")

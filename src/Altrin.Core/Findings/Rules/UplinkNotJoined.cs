@@ -156,7 +156,7 @@ public static class UplinkNotJoined
                     },
                 _ => theirs,
             };
-            mine = mine with { Security = radio.NewestSecurity is { } most && most < theirs.Security ? most : theirs.Security };
+            mine = mine with { Security = radio.Nearest(theirs.Security) };
             mine = refused.Why == RefusalReason.FourAddressesNotTaken ? mine with { Frames = UplinkFrames.ThreeAddress } : mine;
             changes.AddRange(theirs == air.Setting ? [] : [SetRadio.Between(refused.To, air.Setting, theirs)]);
             changes.AddRange(mine == link ? [] : [SetUplink.Between(box.Id, link, mine)]);

@@ -1,3 +1,4 @@
+using Altrin.Core.Changes;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
@@ -24,18 +25,35 @@ public static class WeakWifi
                 e.Finding(
                     Rule,
                     [$"{r.Box}/{r.Setting.Radio}"],
-                    $"\"{r.Setting.Name}\" of {e.Name(r.Box)} is {(r.Setting.Security == WifiSecurity.Open ? "open" : $"protected by {WifiNames.Words(r.Setting.Security)} only")}",
+                    $"\"{r.Setting.Name}\" of {e.Name(r.Box)} is {(r.Setting.Security == WifiSecurity.Open ? "open" : $"protected by {SecurityWords.Of(r.Setting.Security)} only")}",
                     "Neighbours can get in, and new devices are slowed down.",
-                    r.Setting.Password is null
-                        ? []
-                        :
-                        [
-                            Cures.Hopeful(
-                                $"Protect \"{r.Setting.Name}\" with WPA2",
-                                [.. WifiNames.Follow(e, r, r.Setting with { Security = WifiSecurity.Wpa2 })]
-                            ),
-                        ],
-                    ["Use WPA2 with AES or WPA3, with a password of its own."]
+                    [.. Cure(e, r)],
+                    [
+                        Knows(e, r)?.IsWeak() == true
+                            ? "Its radio knows nothing that holds: leave its Wi-Fi off; its ports may still serve."
+                            : "Use WPA2 with AES or WPA3, with a password of its own.",
+                    ]
                 )
             );
+
+    private static WifiSecurity? Knows(Evidence e, (string Box, RadioSetting Setting) radio) =>
+        e.Design.Box(radio.Box)!.Profile.Radios.FirstOrDefault(r => r.Id == radio.Setting.Radio)?.NewestSecurity;
+
+    private static IEnumerable<Remedy> Cure(Evidence e, (string Box, RadioSetting Setting) radio)
+    {
+        if (Knows(e, radio)?.IsWeak() == true)
+        {
+            yield return Cures.Hopeful(
+                $"Switch \"{radio.Setting.Name}\" of {e.Name(radio.Box)} off",
+                new SetRadio(radio.Box, radio.Setting.Radio, Partial<RadioSetting>.With(s => s.On, false))
+            );
+        }
+        else if (radio.Setting.Password is not null)
+        {
+            yield return Cures.Hopeful(
+                $"Protect \"{radio.Setting.Name}\" with WPA2",
+                [.. WifiNames.Follow(e, radio, radio.Setting with { Security = WifiSecurity.Wpa2 })]
+            );
+        }
+    }
 }

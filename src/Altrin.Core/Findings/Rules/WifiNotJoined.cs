@@ -70,7 +70,7 @@ public static class WifiNotJoined
             )
             .Select(s =>
                 Cures.Hopeful(
-                    $"Let {e.Name(refusal.Wifi.Box)} take older devices too, with {WifiNames.Words(s.Eased.Security)}",
+                    $"Let {e.Name(refusal.Wifi.Box)} take older devices too, with {SecurityWords.Of(s.Eased.Security)}",
                     SetRadio.Between(refusal.Wifi.Box, s.Now, s.Eased)
                 )
             );

@@ -1,3 +1,5 @@
+using Altrin.Core.Changes;
+
 namespace Altrin.Core.Findings.Rules;
 
 /// <summary>One Wi-Fi name with different security or keys.</summary>
@@ -31,7 +33,7 @@ public static class WifiPasswordDiffers
                         .Select(r => (r.Box, Like: r.Setting))
                         .Select(of =>
                             Cures.Hopeful(
-                                $"Password and {WifiNames.Words(of.Like.Security)} of {e.Name(of.Box)} everywhere for \"{g.Key}\"",
+                                $"Password and {SecurityWords.Of(of.Like.Security)} of {e.Name(of.Box)} everywhere for \"{g.Key}\"",
                                 [
                                     .. g.Where(r => (r.Setting.Security, r.Setting.Password) != (of.Like.Security, of.Like.Password))
                                         .SelectMany(r => WifiNames.Follow(e, r, of.Like)),
