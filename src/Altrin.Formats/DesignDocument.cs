@@ -171,6 +171,9 @@ public sealed record BoxDocument
     /// <summary>What stands on its label. Since version 5.</summary>
     public LabelDocument? Label { get; init; }
 
+    /// <summary>What it holds while it is not in use; not known where left out. Since version 11.</summary>
+    public StoredDocument? Stored { get; init; }
+
     /// <summary>What it was taken to be set to until its page is read; nothing where left out. Since version 10.</summary>
     public AssumedDocument? Assumed { get; init; }
 

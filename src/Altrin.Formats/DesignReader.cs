@@ -161,10 +161,11 @@ internal static class DesignReader
 
     private static Box ReadBox(BoxDocument box, string pointer, ReadErrors errors)
     {
+        var profile = ProfileReader.Read(box.Profile, $"{pointer}/profile", errors);
         return new(
             box.Id,
             errors.Plain($"{pointer}/name", box.Name),
-            ProfileReader.Read(box.Profile, $"{pointer}/profile", errors),
+            profile,
             errors.ReadOptional($"{pointer}/mac", box.Mac, MacAddress.Parse),
             errors.ReadOptional($"{pointer}/wanMac", box.WanMac, MacAddress.Parse)
         )
@@ -172,6 +173,7 @@ internal static class DesignReader
             Holds = box.Holds ?? [],
             Place = box.Place,
             Label = ReadLabel(box.Label, $"{pointer}/label", errors),
+            Stored = ReadStored(box.Stored, profile, $"{pointer}/stored", errors),
             Assumed = new(
                 errors.ReadOptional($"{pointer}/assumed/lanAddress", box.Assumed?.LanAddress, InterfaceAddress.Parse),
                 box.Assumed?.DhcpServer,
@@ -179,6 +181,24 @@ internal static class DesignReader
                 box.Assumed?.WifiName
             ),
         };
+    }
+
+    private static StoredSettings ReadStored(StoredDocument? stored, Profile profile, string pointer, ReadErrors errors)
+    {
+        if (stored is null)
+        {
+            return StoredSettings.NotKnown;
+        }
+        var read = new StoredSettings(stored.State)
+        {
+            Mode = stored.Mode,
+            Address = errors.ReadOptional($"{pointer}/address", stored.Address, InterfaceAddress.Parse),
+            DhcpServer = ProfileReader.Habit(stored.DhcpServer),
+            WifiName = stored.WifiName,
+            WifiPassword = stored.WifiPassword,
+        };
+        errors.Wrong(pointer, stored.State.ToString(), PageChecks.WrongStored(profile, read));
+        return read;
     }
 
     private static LabelFacts ReadLabel(LabelDocument? label, string pointer, ReadErrors errors)

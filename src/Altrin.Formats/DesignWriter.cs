@@ -100,6 +100,18 @@ public static class DesignWriter
                         Supported = ProfileWriter.Habit(box.Label.Supported),
                         SupportedUntil = box.Label.SupportedUntil,
                     },
+            Stored =
+                box.Stored == StoredSettings.NotKnown
+                    ? null
+                    : new()
+                    {
+                        State = box.Stored.State,
+                        Mode = box.Stored.Mode,
+                        Address = box.Stored.Address?.ToString(),
+                        DhcpServer = ProfileWriter.Habit(box.Stored.DhcpServer),
+                        WifiName = box.Stored.WifiName,
+                        WifiPassword = box.Stored.WifiPassword,
+                    },
             Assumed =
                 box.Assumed == AssumedSettings.Nothing
                     ? null

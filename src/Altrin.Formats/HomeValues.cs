@@ -156,6 +156,7 @@ public static class HomeValues
             ["site", "service", var part] => new(Setting.Service, "", Pascal(part)),
             ["site", "boxes", var id] => new(Setting.Box, id),
             ["site", "boxes", var id, "profile"] => new(Setting.Profile, id),
+            ["site", "boxes", var id, "stored", ..] => new(Setting.Box, id, nameof(Box.Stored)),
             ["site", "boxes", var id, "assumed", ..] => new(Setting.Box, id, nameof(Box.Assumed)),
             ["site", "boxes", var id, "label", var part] => new(Setting.Label, id, Pascal(part)),
             ["site", "boxes", var id, var part] => new(Setting.Box, id, Pascal(part)),

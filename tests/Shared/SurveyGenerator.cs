@@ -82,6 +82,18 @@ public static class SurveyGenerator
                                 Supported = (Known)dice.Next(3),
                                 SupportedUntil = Coin() ? new DateOnly(2027, 3, 31) : null,
                             },
+                        Stored =
+                            design.Mode(b.Id) is null && Coin() ? new((StoredState)dice.Next(2))
+                            : Coin()
+                                ? new(StoredState.LastHome)
+                                {
+                                    Mode = Coin() ? b.Profile.Modes[0] : null,
+                                    Address = Coin() ? Home.Own("192.168.8.3/24") : null,
+                                    DhcpServer = Coin() ? Known.No : Known.Unknown,
+                                    WifiName = b.Profile.Radios.Count > 0 && Coin() ? "Elsewhere" : null,
+                                    WifiPassword = Coin() ? "old-key" : null,
+                                }
+                            : StoredSettings.NotKnown,
                         Assumed = Coin()
                             ? AssumedSettings.All(design.Mode(b.Id))
                             : new(null, Coin() ? true : null, null, Coin() ? "Assumed" : null),
@@ -177,7 +189,7 @@ public static class SurveyGenerator
     public static Correction Correction(Random dice, HomeFile home, Shelf shelf)
     {
         var site = home.Site;
-        return dice.Next(18) switch
+        return dice.Next(19) switch
         {
             0 => new SetHome(
                 Some<HomeFacts>(
@@ -326,6 +338,19 @@ public static class SurveyGenerator
             ),
             15 => new SetHouseWifi(Coin() ? "House name" : null, Coin() ? "house-key" : null),
             16 => new UseBox(Spare(), dice.Next(4) == 0 ? (ModeKind)dice.Next(7) : null, Connected()),
+            17 => new SetStored(
+                Box(),
+                Some<StoredSettings>(
+                    new((StoredState)dice.Next(3))
+                    {
+                        Mode = Coin() ? (ModeKind)dice.Next(7) : null,
+                        Address = Coin() ? Home.Own("192.168.8.3/24") : null,
+                        DhcpServer = (Known)dice.Next(3),
+                        WifiName = Coin() ? "Elsewhere" : null,
+                        WifiPassword = Coin() ? "old-key" : null,
+                    }
+                )
+            ),
             _ => new Remove(
                 dice.Next(5) switch
                 {

@@ -154,6 +154,19 @@ public static class PageChecks
         : passing.Kind != PassKind.Port && passing.To is null ? "A MAC address is needed."
         : null;
 
+    /// <summary>Why a box of this kind cannot have been left like that; null where it can.</summary>
+    public static string? WrongStored(Profile profile, StoredSettings stored) =>
+        stored.State != StoredState.LastHome && stored != new StoredSettings(stored.State)
+            ? "Mode, address, DHCP server and Wi-Fi are those of its last home."
+        : stored.Mode is { } mode && !profile.Modes.Contains(mode) ? $"It can be {string.Join(" or ", profile.Modes.Select(ModeWords.Of))}."
+        : stored.DhcpServer == Known.Yes
+        && (stored.Mode ?? ModeKind.Router, profile.Modes.Contains(ModeKind.Router)) is not (ModeKind.Router, true)
+            ? "Only a router has a DHCP server."
+        : stored.WifiName is not null && profile.Radios.Count == 0 ? "It has no radio."
+        : (stored.Address is { } address ? WrongOwnAddress(address) : null)
+            ?? (stored.WifiName is { } name ? WrongNetworkName(name) : null)
+            ?? WrongKeyReference(stored.WifiPassword);
+
     /// <summary>Why this is no port of TCP or UDP; null where it is.</summary>
     public static string? WrongTransportPort(int port) =>
         port is < 1 or > Limits.TransportPort ? $"{port} is not a port; ports are 1 to {Limits.TransportPort}." : null;

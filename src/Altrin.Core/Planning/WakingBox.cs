@@ -9,8 +9,8 @@ namespace Altrin.Core.Planning;
 public sealed record WakingBox(string Box, string Says)
 {
     /// <summary>
-    /// Every box that is not in use and may wake at an address that is taken, or with its DHCP server on; in the order of the survey.
-    /// What such a box holds is as after a reset, or as in its last home: it is reckoned with the former (common practice).
+    /// Every box that is not in use and wakes, or may wake, at an address that is taken or with its DHCP server on; in the order of the
+    /// survey. Where it was not found out what it holds, it is reckoned with the settings of the factory (common practice).
     /// </summary>
     public static IReadOnlyList<WakingBox> Of(Design found) =>
         [
@@ -23,13 +23,38 @@ public sealed record WakingBox(string Box, string Says)
 
     private static string? Warning(Design found, Box box)
     {
-        var serves = box.Profile.Modes is [ModeKind.Router, ..];
-        var holder = box.FactoryAddress is { } own ? Holder(found, own.Address) : null;
-        var wakes =
-            holder is null ? "with its DHCP server on, beside the one of the home"
-            : serves ? $"at {box.FactoryAddress!.Value.Address}, which {found.NameOf(holder)} has, and with its DHCP server on"
-            : $"at {box.FactoryAddress!.Value.Address}, which {found.NameOf(holder)} has";
-        return holder is null && !serves ? null : $"Do not plug it in yet: it may wake {wakes}. Set it at the laptop alone first.";
+        var stored = box.Stored;
+        var first = box.Profile.Modes is [var mode, ..] ? mode : (ModeKind?)null;
+        // Of its last home only what was typed is known.
+        var (routes, address, server) =
+            stored.State == StoredState.LastHome
+                ? (
+                    stored.Mode is null ? first == ModeKind.Router : stored.Mode == ModeKind.Router,
+                    stored.Address?.Address,
+                    stored.DhcpServer
+                )
+                : (first == ModeKind.Router, box.FactoryAddress?.Address, stored.State == StoredState.Factory ? Known.Yes : Known.Unknown);
+        var holder = address is { } own ? Holder(found, own) : null;
+        var serves = routes && server != Known.No;
+        if (holder is null && !serves)
+        {
+            return null;
+        }
+        var sure =
+            stored.State == StoredState.Factory || (stored.State == StoredState.LastHome && (holder is not null || server == Known.Yes));
+        List<string> ways = [];
+        if (holder is not null)
+        {
+            ways.Add($"at {address}, which {found.NameOf(holder)} has");
+        }
+        if (serves)
+        {
+            // What is sure of the address need not be sure of the server.
+            ways.Add(
+                $"{(sure && server == Known.Unknown ? "perhaps " : "")}with its DHCP server on{(holder is null ? ", beside the one of the home" : "")}"
+            );
+        }
+        return $"Do not plug it in yet: it {(sure ? "wakes" : "may wake")} {string.Join(", and ", ways)}. Set it at the laptop alone first.";
     }
 
     /// <summary>Who has an address in what was found, typed or as its own.</summary>

@@ -116,6 +116,9 @@ public sealed record Box(string Id, string Name, Profile Profile, MacAddress? Ma
     /// <summary>What stands on its label.</summary>
     public LabelFacts Label { get; init; } = LabelFacts.Empty;
 
+    /// <summary>What it holds while it is not in use.</summary>
+    public StoredSettings Stored { get; init; } = StoredSettings.NotKnown;
+
     /// <summary>What it was taken to be set to until its page is read.</summary>
     public AssumedSettings Assumed { get; init; } = AssumedSettings.Nothing;
 

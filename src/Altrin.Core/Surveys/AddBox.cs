@@ -30,6 +30,9 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
     /// <summary>What stands on its label.</summary>
     public LabelFacts Label { get; init; } = LabelFacts.Empty;
 
+    /// <summary>What it holds where it is not in use.</summary>
+    public StoredSettings Stored { get; init; } = StoredSettings.NotKnown;
+
     /// <summary>Whether it is in use; null for what is usual of its kind.</summary>
     public bool? InUse { get; init; }
 
@@ -52,6 +55,7 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
                 ?? (Id.Length > 0 ? Given.WrongNewId(home.Site, Id) : null)
                 ?? Given.WrongPlace(home.Site, Place)
                 ?? Given.WrongLabel(Label)
+                ?? PageChecks.WrongStored(profile, Stored)
                 ?? Given.WrongMac(home.Site, null, Mac, WanMac, Label.RadioMac)
                 ?? (
                     InUse == false && (Mode is not null || Connection != Connection.NotSaid)
@@ -71,6 +75,7 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
             Holds = [.. Holds.Distinct().Order()],
             Label = Label,
             Place = Place,
+            Stored = Stored,
         };
         var isHandOff =
             home.Site.Service.HandOff is null && InUse != false && (profile.Kind == BoxKind.Gateway || Connection.To == PortRef.Street);

@@ -15,6 +15,7 @@ namespace Altrin.Core.Surveys;
 [JsonDerivedType(typeof(AddBox), "addBox")]
 [JsonDerivedType(typeof(SetBox), "setBox")]
 [JsonDerivedType(typeof(SetLabel), "setLabel")]
+[JsonDerivedType(typeof(SetStored), "setStored")]
 [JsonDerivedType(typeof(SetFound), "setFound")]
 [JsonDerivedType(typeof(SetHouseWifi), "setHouseWifi")]
 [JsonDerivedType(typeof(UseBox), "useBox")]

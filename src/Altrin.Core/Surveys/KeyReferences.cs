@@ -46,6 +46,7 @@ public static class KeyReferences
                                 Password = See(b.Label.Password, $"label of {b.Name}: password"),
                                 WifiPassword = See(b.Label.WifiPassword, $"label of {b.Name}: Wi-Fi password"),
                             },
+                            Stored = b.Stored with { WifiPassword = See(b.Stored.WifiPassword, $"Wi-Fi of {b.Name} in its last home") },
                         }
                     ),
                 ],

@@ -23,6 +23,7 @@ internal static partial class QuickGear
         var holds = new List<LineService>();
         (string First, string Last)? pool = null;
         bool? server = null;
+        StoredState? stored = null;
         var unread = words.Unread(
             text =>
                 QuickWords.Mac(text) is not { } read ? null
@@ -44,6 +45,12 @@ internal static partial class QuickGear
                 QuickWords.Is(text, "in use") ? Then(() => box = box with { InUse = true }, "in use today")
                 : QuickWords.Is(text, "spare", "on the shelf", "not in use", "unused")
                     ? Then(() => box = box with { InUse = false }, "not in use")
+                : null,
+            text =>
+                QuickWords.Is(text, "reset", "factory settings", "at factory", "new")
+                    ? Then(() => stored = StoredState.Factory, "left with the settings of the factory")
+                : QuickWords.Is(text, "not reset", "from its last home", "last home", "as it was")
+                    ? Then(() => stored = StoredState.LastHome, "left with the settings of its last home")
                 : null,
             text =>
                 QuickWords.Is(text, "no updates", "unsupported")
@@ -71,7 +78,10 @@ internal static partial class QuickGear
             return null;
         }
         var id = Slugs.Of(name, i => home.Site.Uses(i) || i == room.Place, "box");
-        var read = server is { } on ? Partial<FoundSettings>.With(f => f.DhcpServer, on) : Partial<FoundSettings>.Nothing;
+        // What is said of a box that lies there is what it was left with.
+        var spare = !(box.InUse ?? (stored is null || box.Mode is not null || connection.Said != Connection.NotSaid));
+        var left = spare && server is not null ? StoredState.LastHome : stored;
+        var read = server is { } on && !spare ? Partial<FoundSettings>.With(f => f.DhcpServer, on) : Partial<FoundSettings>.Nothing;
         if (pool is var (first, last))
         {
             var ends = (Ends(first, label.Address ?? kind.FactoryAddress), Ends(last, label.Address ?? kind.FactoryAddress));
@@ -93,6 +103,18 @@ internal static partial class QuickGear
                 Holds = holds,
                 Label = label,
                 Connection = connection.Said,
+                InUse = spare ? box.InUse ?? false : box.InUse,
+                Stored = left is null
+                    ? StoredSettings.NotKnown
+                    : new(left.Value)
+                    {
+                        DhcpServer =
+                            spare && server is { } serves
+                                ? serves
+                                    ? Known.Yes
+                                    : Known.No
+                                : Known.Unknown,
+                    },
             },
             .. read.Given.Count == 0 ? Array.Empty<Correction>() : [new SetFound(id, read)],
         ];

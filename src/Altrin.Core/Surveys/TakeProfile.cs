@@ -29,6 +29,10 @@ public sealed record TakeProfile(string Box, string ShelfId) : Correction
                 );
             }
         }
+        if (PageChecks.WrongStored(profile, box.Stored) is { } wrong)
+        {
+            return Parsed<HomeFile>.Fail($"{box.Name} was left in its last home as {profile.Name} cannot be. {wrong} Note that first.");
+        }
         var taken = box with { Profile = profile };
         return home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, taken, b => b.Id) })
             .InEach(d =>
@@ -84,7 +88,7 @@ public sealed record TakeProfile(string Box, string ShelfId) : Correction
         [
             .. box.Profile.Radios.Select(r =>
                 mode.Radios.FirstOrDefault(s => s.Radio == r.Id)
-                ?? new RadioSetting(r.Id, false, FactoryNames.Of(box), WifiSecurity.Wpa2, box.Label.WifiPassword)
+                ?? new RadioSetting(r.Id, false, FactoryNames.Of(box), r.Nearest(WifiSecurity.Wpa2), box.Label.WifiPassword)
             ),
         ];
         return mode is RouterMode or AccessPointMode or RepeaterMode ? mode.WithRadios(radios) : mode;

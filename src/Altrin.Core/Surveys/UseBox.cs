@@ -5,8 +5,8 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Surveys;
 
 /// <summary>
-/// Notes that a box is in use today, as it was said to be set and connected, else as is usual of its kind. Only what was found knows of
-/// it; what is planned stays planned.
+/// Notes that a box is in use today, as it was said to be set and connected, else with what it was left with, else as is usual of its
+/// kind. Only what was found knows of it; what is planned stays planned.
 /// </summary>
 /// <param name="Box">The box.</param>
 /// <param name="Mode">What it is set to; null for the first mode in which it connects as was said.</param>
@@ -20,7 +20,30 @@ public sealed record UseBox(string Box, ModeKind? Mode, Connection Connection) :
         return home.Site.Boxes.FirstOrDefault(b => b.Id == Box) is not { } box
                 ? Parsed<HomeFile>.Fail($"There is no box '{Ipv4Address.Shown(Box)}'.")
             : design.Mode(Box) is not null ? Parsed<HomeFile>.Fail($"{box.Name} is in use already.")
-            : FirstUse.Of(design, box, box.Place, Mode, Connection).Then<HomeFile>(setUp => home.With(setUp).Assuming(Box));
+            : FirstUse
+                .Of(design, box, box.Place, Mode ?? box.Stored.Mode, Connection)
+                .Then<HomeFile>(setUp => Woken(home.With(setUp).Assuming(Box), box.Stored));
+    }
+
+    /// <summary>What it was left with is what it is taken to be set to until its page is read, as far as its mode has it.</summary>
+    private HomeFile Woken(HomeFile home, StoredSettings stored)
+    {
+        var left = Partial<FoundSettings>.Nothing;
+        left = stored.Address is { } address ? left.And(f => f.LanAddress, address) : left;
+        left = stored.DhcpServer is Known.Yes or Known.No ? left.And(f => f.DhcpServer, stored.DhcpServer == Known.Yes) : left;
+        left = stored.WifiName is { } name ? left.And(f => f.WifiName, name) : left;
+        left = stored.WifiPassword is { } password ? left.And(f => f.WifiPassword, password) : left;
+        return left.Given.Aggregate(home, (at, member) =>
+            ReadSettings.Into(
+                at,
+                at.Site.Boxes.First(b => b.Id == Box),
+                Partial<FoundSettings>.Of(((IPartial)left).Values.Where(v => v.Key == member)),
+                sure: false
+            )
+                is { Ok: true, Value: var woken }
+                ? woken
+                : at
+        );
     }
 
     /// <inheritdoc/>

@@ -876,6 +876,7 @@ export interface components {
             holds?: null | components["schemas"]["LineService"][];
             place?: null | string;
             label?: null | components["schemas"]["LabelDocument"];
+            stored?: null | components["schemas"]["StoredDocument"];
             assumed?: null | components["schemas"]["AssumedDocument"];
             profile: components["schemas"]["ProfileDocument"];
         };
@@ -1265,7 +1266,7 @@ export interface components {
             to: null | string;
             port: null | string;
         };
-        Correction: components["schemas"]["CorrectionSetHome"] | components["schemas"]["CorrectionSetService"] | components["schemas"]["CorrectionAddBox"] | components["schemas"]["CorrectionSetBox"] | components["schemas"]["CorrectionSetLabel"] | components["schemas"]["CorrectionSetFound"] | components["schemas"]["CorrectionSetHouseWifi"] | components["schemas"]["CorrectionUseBox"] | components["schemas"]["CorrectionTakeProfile"] | components["schemas"]["CorrectionAddDevice"] | components["schemas"]["CorrectionSetDevice"] | components["schemas"]["CorrectionSetBuilding"] | components["schemas"]["CorrectionSetPlace"] | components["schemas"]["CorrectionSetSocket"] | components["schemas"]["CorrectionSetRun"] | components["schemas"]["CorrectionSetNeed"] | components["schemas"]["CorrectionRemove"] | components["schemas"]["CorrectionStartPlan"];
+        Correction: components["schemas"]["CorrectionSetHome"] | components["schemas"]["CorrectionSetService"] | components["schemas"]["CorrectionAddBox"] | components["schemas"]["CorrectionSetBox"] | components["schemas"]["CorrectionSetLabel"] | components["schemas"]["CorrectionSetStored"] | components["schemas"]["CorrectionSetFound"] | components["schemas"]["CorrectionSetHouseWifi"] | components["schemas"]["CorrectionUseBox"] | components["schemas"]["CorrectionTakeProfile"] | components["schemas"]["CorrectionAddDevice"] | components["schemas"]["CorrectionSetDevice"] | components["schemas"]["CorrectionSetBuilding"] | components["schemas"]["CorrectionSetPlace"] | components["schemas"]["CorrectionSetSocket"] | components["schemas"]["CorrectionSetRun"] | components["schemas"]["CorrectionSetNeed"] | components["schemas"]["CorrectionRemove"] | components["schemas"]["CorrectionStartPlan"];
         CorrectionAddBox: {
             /** @enum {string} */
             kind?: "addBox";
@@ -1277,6 +1278,7 @@ export interface components {
             place?: null | string;
             holds?: components["schemas"]["LineService"][];
             label?: components["schemas"]["LabelFacts"];
+            stored?: components["schemas"]["StoredSettings"];
             inUse?: null | boolean;
             mode?: null | components["schemas"]["ModeKind"];
             connection?: components["schemas"]["Connection"];
@@ -1366,6 +1368,12 @@ export interface components {
             kind?: "setSocket";
             socket: string;
             known: components["schemas"]["PartialOfSocket"];
+        };
+        CorrectionSetStored: {
+            /** @enum {string} */
+            kind?: "setStored";
+            box: string;
+            stored: components["schemas"]["PartialOfStoredSettings"];
         };
         CorrectionStartPlan: {
             /** @enum {string} */
@@ -2279,6 +2287,14 @@ export interface components {
             kind?: components["schemas"]["SocketKind"];
             place?: null | string;
         };
+        PartialOfStoredSettings: {
+            state?: components["schemas"]["StoredState"];
+            mode?: null | components["schemas"]["ModeKind"];
+            address?: null | components["schemas"]["InterfaceAddress"];
+            dhcpServer?: components["schemas"]["Known"];
+            wifiName?: null | string;
+            wifiPassword?: null | string;
+        };
         PartialOfUplink: {
             radio?: string;
             box?: string;
@@ -2850,6 +2866,24 @@ export interface components {
         };
         /** @enum {unknown} */
         StepKind: "arp" | "lease" | "connection" | "datagram" | "discovery";
+        StoredDocument: {
+            state: components["schemas"]["StoredState"];
+            mode?: null | components["schemas"]["ModeKind"];
+            address?: null | string;
+            dhcpServer?: null | boolean;
+            wifiName?: null | string;
+            wifiPassword?: null | string;
+        };
+        StoredSettings: {
+            state: components["schemas"]["StoredState"];
+            mode?: null | components["schemas"]["ModeKind"];
+            address?: null | components["schemas"]["InterfaceAddress"];
+            dhcpServer?: components["schemas"]["Known"];
+            wifiName?: null | string;
+            wifiPassword?: null | string;
+        };
+        /** @enum {unknown} */
+        StoredState: "unknown" | "factory" | "lastHome";
         /** @example 192.168.8.0/24 */
         Subnet: string;
         SurveyGap: {

@@ -3,6 +3,12 @@ import type { Schemas } from "../api/client";
 type Words<K extends keyof Schemas> = Record<Extract<Schemas[K], string>, string>;
 
 /** Words for what the API names. Each list is complete by its type: a new value in the API does not compile until it has a word. */
+export const storedWords: Words<"StoredState"> = {
+  unknown: "not known",
+  factory: "the settings of the factory (new, or reset)",
+  lastHome: "the settings of its last home",
+};
+
 export const modeWords: Words<"ModeKind"> = {
   router: "Router",
   accessPoint: "Access point",

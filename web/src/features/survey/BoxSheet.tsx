@@ -16,6 +16,7 @@ import type { JobTools } from "../shared/jobTools";
 import { known, placeOf } from "./corrections";
 import { Section } from "./Section";
 import { SettingsToday } from "./SettingsToday";
+import { StoredHere } from "./StoredHere";
 import { PlaceSelect } from "../shared/PlaceSelect";
 import { SecretField } from "../shared/SecretField";
 
@@ -70,6 +71,7 @@ export function BoxSheet({
         </Flex>
       )}
       {found && <SettingsToday found={found} state={state} tools={tools} />}
+      {!setting && <StoredHere box={box} state={state} tools={tools} />}
       <Section title="What does the label say">
         <DraftInput
           label="Management address"

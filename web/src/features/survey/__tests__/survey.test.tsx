@@ -15,6 +15,7 @@ import { BoxSheet } from "../BoxSheet";
 import { CountrySelect } from "../CountrySelect";
 import { QuickField } from "../QuickField";
 import { SettingsToday } from "../SettingsToday";
+import { StoredHere } from "../StoredHere";
 import { PlaceSheet } from "../ThingSheets";
 import { jobState, jobTools } from "../../shared/__tests__/fixtures";
 
@@ -284,6 +285,36 @@ describe("How a box is set today", () => {
     );
     expect(screen.queryByLabelText("DHCP pool, first address")).toBeNull();
     expect(screen.queryByText("It is set as assumed")).toBeNull();
+  });
+});
+
+describe("What a spare box holds", () => {
+  const box = there(design.site.boxes.find((b) => b.id === "old-router"));
+  const holding = (stored: typeof box.stored) => {
+    const [correct, correctNow] = [vi.fn().mockResolvedValue(undefined), vi.fn()];
+    show(<StoredHere box={{ ...box, stored }} state={state} tools={jobTools({ correct, correctNow, busy: false })} />);
+    return { correct, correctNow };
+  };
+
+  it("is asked in one question, and in detail for its last home only", () => {
+    const { correctNow } = holding(undefined);
+    expect(screen.queryByLabelText("Set to")).toBeNull();
+    fireEvent.change(screen.getByLabelText("It was left with"), { target: { value: "lastHome" } });
+    expect(correctNow).toHaveBeenCalledExactlyOnceWith([{ kind: "setStored", box: box.id, stored: { state: "lastHome" } }]);
+  });
+
+  it("is noted value by value", async () => {
+    const { correct, correctNow } = holding({ state: "lastHome", mode: "router", dhcpServer: true });
+    const address = screen.getByLabelText("Its address there, with its mask");
+    fireEvent.change(address, { target: { value: "192.168.1.2" } });
+    fireEvent.keyDown(address, { key: "Enter" });
+    fireEvent.blur(address);
+    await waitFor(() =>
+      expect(correct).toHaveBeenCalledExactlyOnceWith([{ kind: "setStored", box: box.id, stored: { address: "192.168.1.2/24" } }]),
+    );
+    expect(screen.getByLabelText<HTMLSelectElement>("DHCP server on").value).toBe("yes");
+    fireEvent.change(screen.getByLabelText("Set to"), { target: { value: "unknown" } });
+    expect(correctNow).toHaveBeenCalledExactlyOnceWith([{ kind: "setStored", box: box.id, stored: { mode: null } }]);
   });
 });
 
