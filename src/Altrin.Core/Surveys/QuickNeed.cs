@@ -15,6 +15,7 @@ internal static partial class QuickNeed
             return null;
         }
         var needs = new List<Need>();
+        var room = new QuickRoom(home.Site);
         if (QuickWords.Is(subject, "guests", "guests apart"))
         {
             needs.Add(new GuestsKeptApart(""));
@@ -87,10 +88,10 @@ internal static partial class QuickNeed
                 words.Fail($"What is asked of {device.Name}? Such as outside 8000, found, server, delay or online.", 1);
             }
         }
-        else if (QuickWords.PlaceIn(home.Site, subject) is { } place)
+        else if (room.Read(subject) is not null && room.Place is { } place)
         {
             words.Rest("calls may stand here", text => QuickWords.Is(text, "calls") ? QuickWords.Means("calls over Wi-Fi") : null);
-            needs.Add(new CallsInPlace("", place.Id));
+            needs.Add(new CallsInPlace("", place));
         }
         else
         {
@@ -98,8 +99,34 @@ internal static partial class QuickNeed
                 $"'{Ipv4Address.Shown(subject)}' is neither a device nor a place of this home, nor guests, name, telephone, television or alarm.",
                 1
             );
+            foreach (var like in Like(home.Site, subject))
+            {
+                words.Offer(like, 0, like, []);
+            }
+            if (words.Count == 1 || QuickWords.Is(words.Text(1), "calls"))
+            {
+                QuickRoom.Offer(words, 0);
+            }
         }
-        return words.Error is not null ? null : [.. needs.Select(n => new SetNeed(n))];
+        return words.Error is not null ? null : [.. room.Making(), .. needs.Select(n => new SetNeed(n))];
+    }
+
+    /// <summary>Devices and places whose name shares a word with what was typed, or its beginning; as many as can be offered.</summary>
+    private static IEnumerable<string> Like(Site site, string typed)
+    {
+        var words = typed.Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
+        return site
+            .Devices.Select(d => d.Name)
+            .Concat(site.Places.Select(p => p.Name))
+            .Where(name =>
+                name.Split(' ').Any(part => words.Any(word => Begins(part, word) || Begins(word, part) || Begins(part, word[..^1])))
+            )
+            .Distinct(StringComparer.OrdinalIgnoreCase)
+            .Take(QuickLine.MostOffers - 1);
+
+        // A shorter beginning than that is shared by chance.
+        static bool Begins(string text, string beginning) =>
+            beginning.Length >= 3 && text.StartsWith(beginning, StringComparison.OrdinalIgnoreCase);
     }
 
     /// <summary>One need for each protocol: "outside 8000", "3074/udp", "3074 both", "udp 3074", "80->8080".</summary>

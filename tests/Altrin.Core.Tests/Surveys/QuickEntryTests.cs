@@ -195,6 +195,34 @@ public sealed class QuickEntryTests
         Assert.Empty(read.Corrections);
     }
 
+    /// <summary>Whom a need may be meant of is offered, and a room that is not noted yet is made in the same line.</summary>
+    [Theory]
+    [InlineData("Recorder box, found", "The recorder, found")]
+    [InlineData("Recordings, calls", "Recording room, calls|new Recordings, calls")]
+    [InlineData("Attic, calls", "new Attic, calls")]
+    [InlineData("Attic", "new Attic")]
+    [InlineData("Attic, found", "")]
+    [InlineData("Re, found", "")]
+    [InlineData("4x, calls", "")]
+    public void A_need_of_something_unknown_offers_what_may_be_meant(string typed, string offers)
+    {
+        var home = Read(Read(Begun, QuickList.Places, "Recording room"), QuickList.Devices, "The recorder, hall");
+        var read = QuickEntry.Read(home, Shelf, QuickList.Needs, typed);
+        Assert.Null(read.Home);
+        Assert.Equal(offers, string.Join('|', read.Lines[0].Offers.Select(o => o.Line)));
+    }
+
+    [Theory]
+    [InlineData("new Attic, calls", "attic")]
+    [InlineData("in Study, calls", "study")]
+    [InlineData("new Study, calls", "study")]
+    public void A_need_of_a_room_notes_the_room(string typed, string place)
+    {
+        var site = Read(Begun, QuickList.Needs, typed).Site;
+        Assert.Equal(place, Assert.IsType<CallsInPlace>(Assert.Single(site.Needs)).Place);
+        Assert.NotNull(site.Place(place));
+    }
+
     [Fact]
     public void One_wrong_line_takes_none_and_limits_are_kept()
     {
