@@ -21,6 +21,8 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             .Cables.SelectMany(
                 (c, i) => new[] { (End: c.From, Pointer: $"{root}/cables/{i}/from"), (End: c.To, Pointer: $"{root}/cables/{i}/to") }
             )
+            // The provider's end may have several ports.
+            .Where(e => e.End != PortRef.AtStreet.ToString())
             .ToList();
         errors.Unique(ends, e => e.End, i => ends[i].Pointer, "a port");
         errors.Unique(setUp.Cables, c => c.Run, i => $"{root}/cables/{i}/run", "a run in the walls");

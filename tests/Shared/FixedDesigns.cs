@@ -281,6 +281,23 @@ internal static class FixedDesigns
                 .Cable("s/lan2", "gw/wan")
                 .Wired("a", "s/lan3")
                 .Wired("b", "gw/lan1"),
+            ["two routers at a line that gives two addresses"] = Home.New()
+                .Service(new PublicDynamic(100, 20) { Leases = 2 })
+                .Gateway()
+                .Router("own")
+                .Cable("street", "gw/wan")
+                .Cable("street", "own/wan")
+                .Wired("a", "gw/lan1")
+                .Wired("b", "own/lan1"),
+            ["two routers at a line that gives two addresses, and cabled to each other"] = Home.New()
+                .Service(new PublicDynamic(100, 20) { Leases = 2 })
+                .Gateway()
+                .Router("own")
+                .Cable("street", "gw/wan")
+                .Cable("street", "own/wan")
+                .Cable("gw/lan2", "own/lan2")
+                .Wired("a", "gw/lan1", "192.168.8.9/24")
+                .Wired("b", "own/lan1", "192.168.20.9/24", "192.168.20.1"),
             ["router with half the subnet of the one that serves beside it"] = Home.WithGateway()
                 .Router("half", "192.168.8.129/25", "192.168.8.192-192.168.8.254", server: false)
                 .Cable("gw/lan1", "half/lan1")

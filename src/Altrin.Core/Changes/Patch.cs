@@ -57,7 +57,8 @@ public sealed record Patch(PortRef A, PortRef B, CableFacts Known) : Change
         return !exists ? $"There is no port '{Ipv4Address.Shown(end.ToString())}'."
             : design.Box(end.Owner) is { } box && design.Mode(end.Owner) is null
                 ? $"The {box.Name} is not in use in this set-up; set its mode first."
-            : design.CableAt(end) is { } there
+            // The provider's end may have several ports: an ONT, a modem, a line for each service.
+            : end != PortRef.AtStreet && design.CableAt(end) is { } there
                 ? $"{PortWords.Of(design, end)} is taken by the cable to {PortWords.Of(design, there.OtherEnd(end))}."
             : null;
     }

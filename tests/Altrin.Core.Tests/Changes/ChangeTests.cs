@@ -1,4 +1,5 @@
 using Altrin.Core.Changes;
+using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Changes;
@@ -196,6 +197,15 @@ public sealed class ChangeTests
         var patch = new Patch(PortRef.Read("sw/lan1"), PortRef.Read("gw/lan3"), new(Medium.Cat6, 12, 4, null));
         var cable = Assert.Single(Applied(patch).SetUp.Cables, c => c.Id == "gw-lan3-sw-lan1");
         Assert.Equal(Applied(patch).SetUp.Cables, Applied(patch, new Unpatch(cable.Id), patch).SetUp.Cables);
+    }
+
+    /// <summary>The provider's end may have several ports; one of a box holds one cable.</summary>
+    [Fact]
+    public void The_internet_line_takes_several_cables()
+    {
+        var second = Applied(new Patch(PortRef.AtStreet, PortRef.Read("sw/lan1"), CableFacts.NotLookedAt));
+        Assert.Equal(2, second.SetUp.Cables.Count(c => c.Ends(PortRef.Street)));
+        Assert.Equal(["gw", "sw"], Compiler.Compile(second, Situation.Settled).Segment(PortRef.Street).Boxes);
     }
 
     [Fact]

@@ -50,7 +50,8 @@ export function freeEnds(design: Design): string[] {
     ...design.site.devices.map((d) => d.id),
     street,
   ];
-  return ends.filter((e) => !cableAt(design, e));
+  // The provider's end may have several ports.
+  return ends.filter((e) => e === street || !cableAt(design, e));
 }
 
 export interface AddressText {

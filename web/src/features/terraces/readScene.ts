@@ -297,7 +297,7 @@ function serviceWords(design: Design): { title: string; details: string } {
   const { service } = design.site;
   const rates = service.downMbps ? `${[service.downMbps, service.upMbps].filter(Boolean).join(" / ")} Mb/s sold` : "rates not asked";
   const kind = {
-    publicDynamic: "one public address, leased",
+    publicDynamic: (service.leases ?? 1) > 1 ? `${service.leases} public addresses, leased` : "one public address, leased",
     publicFixed: `public address ${service.address ?? ""}, fixed`,
     carrierNat: "shared address: nothing opened from outside gets in",
     unknown: "kind of address not asked",

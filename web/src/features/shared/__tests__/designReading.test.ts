@@ -31,7 +31,8 @@ describe("designReading", () => {
     ["gone/lan1", "gone"],
   ])("calls %s %s", (end, name) => expect(endName(design, end)).toBe(name));
 
-  it("offers free ports of boxes in use and devices, not the shelf's", () => expect(freeEnds(design)).toEqual(["gw/lan1", "printer"]));
+  it("offers free ports of boxes in use, devices and the internet line, not the shelf's", () =>
+    expect(freeEnds(design)).toEqual(["gw/lan1", "printer", "street"]));
 
   it.each<[Schemas["AddressFact"]["origin"], string, string]>([
     ["fixed", "192.168.8.5/24", "fixed"],
