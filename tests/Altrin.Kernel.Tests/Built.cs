@@ -78,6 +78,13 @@ internal sealed class Built : IDisposable
             ? await Services.Connect(Lab, from, new(IPAddress.Parse($"{address}"), port), TimeSpan.FromSeconds(patient ? 6 : 1.5))
             : null;
 
+    /// <summary>Who answers at a port, by either protocol; null where none does.</summary>
+    public async Task<string?> Answers(string from, Ipv4Address? to, Protocol protocol, int port, bool patient) =>
+        protocol == Protocol.Tcp ? (await Connect(from, to, port, patient))?.Who
+        : to is { } address
+            ? await Services.Ask(Lab, from, new(IPAddress.Parse($"{address}"), port), TimeSpan.FromSeconds(patient ? 6 : 1.5))
+        : null;
+
     public Task<IReadOnlyList<string>> AskEverybody(string from) => Services.AskEverybody(Lab, from, TimeSpan.FromSeconds(1.2));
 
     public bool Asked(string from, string to) => _services.Asked(from, to);

@@ -14,15 +14,9 @@ internal sealed class Comparison
     private readonly Observation _seen;
     private readonly FactSheet _sheet;
 
-    private Comparison(Built built, Design design)
-    {
-        _built = built;
-        Design = design;
-        _seen = Observer.Observe(Compiler.Compile(design, Situation.Settled));
-        _sheet = _seen.Sheet;
-    }
+    private Comparison(Built built, Observation seen) => (_built, _seen, _sheet) = (built, seen, seen.Sheet);
 
-    private Design Design { get; }
+    private Design Design => _seen.Network.Design;
 
     private IEnumerable<string> Devices => Design.SetUp.Devices.Select(d => d.Device);
 
@@ -42,7 +36,7 @@ internal sealed class Comparison
     /// <summary>What was built, beside what Altrin says of a design, which need not be the same.</summary>
     public static async Task<Compared> Of(Built built, Design design)
     {
-        var comparison = new Comparison(built, design);
+        var comparison = new Comparison(built, Observer.Observe(Compiler.Compile(design, Situation.Settled)));
         comparison.Leases();
         comparison.Duplicates();
         await comparison.Outward();
@@ -51,6 +45,32 @@ internal sealed class Comparison
         // After the tables, since a box that pings is written down by hosts that would not ask for it.
         await comparison.Pings();
         comparison.HopsOfBoxes();
+        return comparison._tally.Compared;
+    }
+
+    /// <summary>The installer's laptop at a seat: built as one more device there, beside what Altrin says of that seat.</summary>
+    public static async Task<Compared> OfSeat(Design design, string seat)
+    {
+        var (seen, owner) = Seats.Stand(design, seat).Value;
+        var laptop = seen.Network.Situation.Laptop!;
+        var inForce = Compiler.Compile(design, Situation.Settled).InForce;
+        var with = new Design(
+            inForce.Site with
+            {
+                Devices = [.. inForce.Site.Devices, new(owner, "Laptop", DeviceKind.Computer, null)],
+            },
+            inForce.SetUp with
+            {
+                Devices = [.. inForce.SetUp.Devices, new(owner, laptop.Address, laptop.Wifi)],
+                Cables = laptop.Port is { } port
+                    ? [.. inForce.SetUp.Cables, new("laptop-lead", port, PortRef.OfDevice(owner), CableFacts.NotLookedAt)]
+                    : inForce.SetUp.Cables,
+            }
+        );
+        using var built = new Built(new(with));
+        var comparison = new Comparison(built, seen);
+        comparison.Leases();
+        await comparison.Pings(owner);
         return comparison._tally.Compared;
     }
 
@@ -224,9 +244,13 @@ internal sealed class Comparison
     /// Pings from every seat: from boxes and the street to everything, from devices to what is behind no connection of theirs that was
     /// compared already, the outer and guest sides of routers.
     /// </summary>
-    private async Task Pings()
+    /// <param name="only">Who pings; null for everybody.</param>
+    private async Task Pings(string? only = null)
     {
-        var seats = _built.Lab.Owners.Where(o => o != Lab.Internet && _seen.Network.Interfaces.Any(i => i.Owner == o)).ToList();
+        var seats = _built
+            .Lab.Owners.Where(o => only is null || o == only)
+            .Where(o => o != Lab.Internet && _seen.Network.Interfaces.Any(i => i.Owner == o))
+            .ToList();
         var targets = _seen
             .Network.Interfaces.Where(i => i.Side != Side.Provider && (i.Linked || i.IsInner))
             .Select(i => (Host: i, Shown: _seen.AddressOf(i.Owner, i.Segment), Real: _built.AddressOf(SeatOf(i.Owner, i.Side))))
@@ -297,24 +321,22 @@ internal sealed class Comparison
     {
         await Task.WhenAll(_sheet.Inbound.Select(fact => _tally.Agree($"inbound {fact.Port} at {fact.Router}", fact.Answer, async patient =>
                 {
-                    var answer = await _built.Connect(
+                    var who = await _built.Answers(
                         Lab.Internet,
                         Entry(_seen.Tracer.ToInternet(_seen.Network.Find(fact.Router, Side.Wan)!), new(fact.Router, "wan")),
+                        fact.Protocol,
                         fact.Port,
                         patient
                     );
-                    return (
-                        answer is not null && (fact.ArrivesAt is not { } at || at == answer.Value.Who),
-                        answer is var (who, _) ? $"{who} answers" : "no host answers"
-                    );
+                    return (who is not null && (fact.ArrivesAt is not { } at || at == who), $"{who ?? "no host"} answers");
                 })));
-        foreach (var need in Design.Site.Needs.OfType<ReachFromOutside>().Where(n => n.Protocol == Protocol.Tcp))
+        foreach (var need in Design.Site.Needs.OfType<ReachFromOutside>())
         {
             var outward = _seen.Tracer.ToInternet(_seen.Network.Find(need.Device, Side.Device)!);
             await _tally.Agree($"need {need.Id}", _sheet.Needs.Single(n => n.Need == need.Id).Answer, async patient =>
             {
-                var answer = await _built.Connect(Lab.Internet, Entry(outward, new(need.Device, "eth0")), need.Asked, patient);
-                return (answer?.Who == need.Device, answer is var (who, _) ? $"{who} answers" : "no host answers");
+                var who = await _built.Answers(Lab.Internet, Entry(outward, new(need.Device, "eth0")), need.Protocol, need.Asked, patient);
+                return (who == need.Device, $"{who ?? "no host"} answers");
             });
         }
     }
@@ -390,7 +412,7 @@ internal sealed class Comparison
             side switch
             {
                 Side.Wan => "wan",
-                Side.Device => "eth0",
+                Side.Device or Side.Laptop => "eth0",
                 Side.Guest => "guest",
                 _ => "lan",
             }

@@ -7,8 +7,8 @@ namespace Altrin.Kernel.Tests;
 public sealed class RandomTests : KernelTests
 {
     private const int Side = 4;
-    private static readonly int Count = Number("ALTRIN_KERNEL_DESIGNS", 25);
-    private static readonly int First = Number("ALTRIN_KERNEL_SEED", 4001);
+    internal static readonly int Count = Number("ALTRIN_KERNEL_DESIGNS", 25);
+    internal static readonly int First = Number("ALTRIN_KERNEL_SEED", 4001);
 
     [Fact]
     public async Task Random_homes_are_as_Altrin_says()
@@ -60,7 +60,7 @@ public sealed class RandomTests : KernelTests
     }
 
     /// <summary>What a box was not built to do here it does not do in the design either.</summary>
-    private static Design Buildable(Design design) =>
+    internal static Design Buildable(Design design) =>
         design with
         {
             Site = design.Site with

@@ -34,6 +34,13 @@ internal sealed class Services : IDisposable
                     _open.Add(socket);
                     _ = Answer(socket, owner);
                 }
+                foreach (var port in owner == Lab.Internet ? [] : lab.Choosing.Ports)
+                {
+                    var socket = new Socket(AddressFamily.InterNetwork, SocketType.Dgram, ProtocolType.Udp);
+                    socket.Bind(new IPEndPoint(IPAddress.Any, port));
+                    _open.Add(socket);
+                    _ = Echo(socket, owner);
+                }
                 if (lab.Design.SetUp.Devices.Any(d => d.Device == owner) && lab.Wiring.Linked(new(owner, "eth0")))
                 {
                     var hears = new Socket(AddressFamily.InterNetwork, SocketType.Dgram, ProtocolType.Udp);
@@ -74,6 +81,28 @@ internal sealed class Services : IDisposable
                 length += count;
             }
             return Encoding.ASCII.GetString(buffer, 0, length).Split('|') is [var who, var seen] ? (who, seen) : null;
+        }
+        catch (Exception e) when (e is SocketException or OperationCanceledException)
+        {
+            return null;
+        }
+    }
+
+    /// <summary>The same over UDP (RFC 768): a question, and whose answer comes back from where it was sent.</summary>
+    public static async Task<string?> Ask(Lab lab, string from, IPEndPoint to, TimeSpan most)
+    {
+        using var late = new CancellationTokenSource(most);
+        try
+        {
+            using var socket = Namespaces.Inside(lab.Of(from), () =>
+                new Socket(AddressFamily.InterNetwork, SocketType.Dgram, ProtocolType.Udp)
+            );
+            // A connected socket hears no other than the one it asked.
+            await socket.ConnectAsync(to, late.Token);
+            await socket.SendAsync("?"u8.ToArray(), late.Token);
+            var buffer = new byte[256];
+            var count = await socket.ReceiveAsync(buffer, late.Token);
+            return Encoding.ASCII.GetString(buffer, 0, count);
         }
         catch (Exception e) when (e is SocketException or OperationCanceledException)
         {
@@ -179,6 +208,27 @@ internal sealed class Services : IDisposable
                 {
                     return;
                 }
+            }
+            catch (ObjectDisposedException)
+            {
+                return;
+            }
+        }
+    }
+
+    private static async Task Echo(Socket socket, string owner)
+    {
+        var buffer = new byte[256];
+        while (true)
+        {
+            try
+            {
+                var got = await socket.ReceiveFromAsync(buffer, new IPEndPoint(IPAddress.Any, 0));
+                await socket.SendToAsync(Encoding.ASCII.GetBytes(owner), got.RemoteEndPoint);
+            }
+            catch (SocketException)
+            {
+                // The way back may be closed; the next question is heard all the same.
             }
             catch (ObjectDisposedException)
             {

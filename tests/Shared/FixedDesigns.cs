@@ -298,6 +298,17 @@ internal static class FixedDesigns
                 .Cable("gw/lan2", "own/lan2")
                 .Wired("a", "gw/lan1", "192.168.8.9/24")
                 .Wired("b", "own/lan1", "192.168.20.9/24", "192.168.20.1"),
+            ["UDP let in through two routers from another port, TCP not"] = Home.WithGateway()
+                .Router("in")
+                .Cable("gw/lan1", "in/wan")
+                .Edit<RouterMode>("in", m => m with { Wan = new Fixed(Home.Own("192.168.8.3/24"), Home.At("192.168.8.1"), []) })
+                .Wired("console", "in/lan1")
+                .Reserve("in", "console", "192.168.20.5")
+                .Edit<RouterMode>("gw", m => m with { Forwards = [new(Protocol.Udp, 3074, Home.At("192.168.8.3"), 3075)] })
+                .Edit<RouterMode>("in", m => m with { Forwards = [new(Protocol.Udp, 3075, Home.At("192.168.20.5"), 3075)] })
+                .Need(new ReachFromOutside("udp", "console", Protocol.Udp, 3075, false) { OutsidePort = 3074 })
+                // The same port by the other protocol is another.
+                .Need(new ReachFromOutside("tcp", "console", Protocol.Tcp, 3075, false) { OutsidePort = 3074 }),
             ["router with half the subnet of the one that serves beside it"] = Home.WithGateway()
                 .Router("half", "192.168.8.129/25", "192.168.8.192-192.168.8.254", server: false)
                 .Cable("gw/lan1", "half/lan1")
