@@ -5,8 +5,23 @@ using Altrin.Core.Trials;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 
 namespace Altrin.Web;
+
+/// <summary>Which two versions of a job are compared.</summary>
+/// <param name="Id">The job.</param>
+/// <param name="Before">The revision before.</param>
+/// <param name="After">The revision after.</param>
+/// <param name="BeforeSetUp">The set-up of the one before.</param>
+/// <param name="AfterSetUp">The set-up of the one after.</param>
+internal sealed record VersionsRequest(
+    [FromRoute(Name = "id")] long Id,
+    [FromQuery(Name = "before")] long Before,
+    [FromQuery(Name = "after")] long After,
+    [FromQuery(Name = "beforeSetUp")] string BeforeSetUp,
+    [FromQuery(Name = "afterSetUp")] string AfterSetUp
+);
 
 /// <summary>One of two versions that are compared.</summary>
 /// <param name="Revision">Which revision of the job.</param>
@@ -41,16 +56,13 @@ internal static class CompareRoutes
         jobs.MapGet("/{id:long}/compare", Compare).WithName("CompareVersions").ProducesProblem(StatusCodes.Status404NotFound);
 
     private static async Task<Results<Ok<Comparison>, ProblemHttpResult>> Compare(
-        long id,
-        long before,
-        long after,
-        string beforeSetUp,
-        string afterSetUp,
+        [AsParameters] VersionsRequest asked,
         JobStore store,
         Proofs proofs,
         CancellationToken cancel
     )
     {
+        var (id, before, after, beforeSetUp, afterSetUp) = asked;
         if (await store.Find(id, cancel) is null)
         {
             return Problems.NoJob(id);

@@ -5,7 +5,6 @@ using Altrin.Core.Surveys;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 
 namespace Altrin.Web;
 
@@ -97,14 +96,11 @@ internal static class DesignRoutes
 
     private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Import(
         HttpRequest request,
-        JobStore store,
-        SecretStore secrets,
-        Writing writing,
-        Proofs proofs,
-        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
-        CancellationToken cancel
+        [AsParameters] WriteRequest asked,
+        Proofs proofs
     )
     {
+        var (store, secrets, writing, tab, cancel) = asked;
         if (Bodies.Wrong(request) is { } wrong)
         {
             return wrong;

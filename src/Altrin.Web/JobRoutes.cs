@@ -4,7 +4,6 @@ using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 using Altrin.Data;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 
 namespace Altrin.Web;
 
@@ -64,14 +63,11 @@ internal static class JobRoutes
 
     private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Create(
         NewJob job,
-        JobStore store,
-        SecretStore secrets,
-        ReadingStore readings,
-        Writing writing,
-        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
-        CancellationToken cancel
+        [AsParameters] WriteRequest asked,
+        ReadingStore readings
     )
     {
+        var (store, secrets, writing, tab, cancel) = asked;
         if (Name(job.Name) is not { } name)
         {
             return BadName(job.Name);

@@ -4,7 +4,6 @@ using Altrin.Core.Surveys;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.AspNetCore.Mvc;
 
 namespace Altrin.Web;
 
@@ -112,13 +111,10 @@ internal static class SecretRoutes
         long id,
         string reference,
         TypedSecret secret,
-        JobStore store,
-        SecretStore secrets,
-        Writing writing,
-        [FromHeader(Name = HeadRoutes.TabHeader)] string? tab,
-        CancellationToken cancel
+        [AsParameters] WriteRequest asked
     )
     {
+        var (store, secrets, writing, tab, cancel) = asked;
         if (SecretStore.Wrong(secret.Value) is { } wrong)
         {
             return Problems.Field("/value", $"{secret.Value.Length} characters", wrong);
