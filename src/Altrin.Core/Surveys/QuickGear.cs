@@ -9,7 +9,7 @@ namespace Altrin.Core.Surveys;
 internal static partial class QuickGear
 {
     private const string Expected =
-        $"a kind of the shelf, a place, an address, a MAC address, wifi and a name, 'as' and a mode, {QuickConnection.Expected}, telephone, alarm, in use or spare may stand here";
+        $"a kind of the shelf, a place, an address, a MAC address, wifi and a name, 'as' and a mode, {QuickConnection.Expected}, telephone, alarm, in use, spare, reset or not reset may stand here";
 
     public static IReadOnlyList<Correction>? Read(HomeFile home, Shelf shelf, QuickWords words)
     {
@@ -47,7 +47,7 @@ internal static partial class QuickGear
                     ? Then(() => box = box with { InUse = false }, "not in use")
                 : null,
             text =>
-                QuickWords.Is(text, "reset", "factory settings", "at factory", "new")
+                QuickWords.Is(text, "reset", "factory", "factory settings", "at factory", "new")
                     ? Then(() => stored = StoredState.Factory, "left with the settings of the factory")
                 : QuickWords.Is(text, "not reset", "from its last home", "last home", "as it was")
                     ? Then(() => stored = StoredState.LastHome, "left with the settings of its last home")

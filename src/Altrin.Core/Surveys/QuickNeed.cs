@@ -90,7 +90,9 @@ internal static partial class QuickNeed
         }
         else if (room.Read(subject) is not null && room.Place is { } place)
         {
-            words.Rest("calls may stand here", text => QuickWords.Is(text, "calls") ? QuickWords.Means("calls over Wi-Fi") : null);
+            words.Rest("calls may stand here", text =>
+                QuickWords.Is(text, "calls", "video calls", "calling", "video") ? QuickWords.Means("calls over Wi-Fi") : null
+            );
             needs.Add(new CallsInPlace("", place));
         }
         else
@@ -111,22 +113,28 @@ internal static partial class QuickNeed
         return words.Error is not null ? null : [.. room.Making(), .. needs.Select(n => new SetNeed(n))];
     }
 
-    /// <summary>Devices and places whose name shares a word with what was typed, or its beginning; as many as can be offered.</summary>
+    /// <summary>
+    /// Devices and places whose name shares a word with what was typed, or its beginning, those that share most first; as many as can be
+    /// offered.
+    /// </summary>
     private static IEnumerable<string> Like(Site site, string typed)
     {
         var words = typed.Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
         return site
             .Devices.Select(d => d.Name)
             .Concat(site.Places.Select(p => p.Name))
-            .Where(name =>
-                name.Split(' ').Any(part => words.Any(word => Begins(part, word) || Begins(word, part) || Begins(part, word[..^1])))
-            )
             .Distinct(StringComparer.OrdinalIgnoreCase)
+            .Select(name =>
+                (Name: name, Shares: name.Split(' ').Max(part => words.Select(word => Shared(part, word)).DefaultIfEmpty().Max()))
+            )
+            // A shorter beginning than that is shared by chance, and what is typed wrong is often its end.
+            .Where(n => n.Shares >= 3)
+            .OrderByDescending(n => n.Shares)
+            .Select(n => n.Name)
             .Take(QuickLine.MostOffers - 1);
 
-        // A shorter beginning than that is shared by chance.
-        static bool Begins(string text, string beginning) =>
-            beginning.Length >= 3 && text.StartsWith(beginning, StringComparison.OrdinalIgnoreCase);
+        static int Shared(string a, string b) =>
+            a.Zip(b).TakeWhile(c => char.ToUpperInvariant(c.First) == char.ToUpperInvariant(c.Second)).Count();
     }
 
     /// <summary>One need for each protocol: "outside 8000", "3074/udp", "3074 both", "udp 3074", "80->8080".</summary>

@@ -32,7 +32,7 @@ internal static partial class QuickService
         InterfaceAddress? address = null;
         Ipv4Address? gateway = null;
         words.Rest(
-            "fibre or another way in, a rate such as 300/30, public, fixed with its address and gateway, shared or unknown, login, tag 7 or locked may stand here",
+            "fibre or another way in, a rate such as 300/30, public, fixed with its address and gateway, shared or unknown, 2 addresses, login, tag 7 or locked may stand here",
             text =>
                 Accesses.FirstOrDefault(a => QuickWords.Is(text, a.Word)) is { Word: not null } access
                     ? QuickGear.Then(() => service = service with { Access = access.Kind }, ServiceWords.Of(access.Kind))
@@ -123,6 +123,10 @@ internal static partial class QuickService
                     )
                     : null,
             text =>
+                Counts().Match(text) is { Success: true } m
+                    ? QuickGear.Then(() => service = service with { Leases = Number(m.Groups[1]) }, "how many addresses it gives")
+                    : null,
+            text =>
                 QuickWords.Is(text, "no tag")
                     ? QuickGear.Then(
                         () => service = service with { Line = service.Line with { Tagged = Known.No, Tag = null } },
@@ -166,6 +170,9 @@ internal static partial class QuickService
 
     [GeneratedRegex(@"^(\d{1,6})\s*(?:/\s*(\d{1,6}))?\s*(?:mb/s|mbps|m)?$", RegexOptions.NonBacktracking | RegexOptions.IgnoreCase)]
     private static partial Regex Rates();
+
+    [GeneratedRegex(@"^(\d{1,2})\s*(?:public\s+)?addresses$", RegexOptions.NonBacktracking | RegexOptions.IgnoreCase)]
+    private static partial Regex Counts();
 
     [GeneratedRegex(@"^(?:tag|vlan)\s*(\d{1,4})$", RegexOptions.NonBacktracking | RegexOptions.IgnoreCase)]
     private static partial Regex Tags();

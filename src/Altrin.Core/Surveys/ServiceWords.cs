@@ -15,6 +15,7 @@ public static class ServiceWords
             service.UpMbps is { } up ? $"{up} up" : null,
             service switch
             {
+                PublicDynamic { Leases: > 1 } several => $"{several.Leases} public addresses that change",
                 PublicDynamic => "a public address that changes",
                 PublicFixed given => $"the public address {given.Address}",
                 CarrierNat => "carrier-grade NAT (CGNAT)",

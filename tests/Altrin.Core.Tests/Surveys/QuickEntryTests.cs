@@ -45,6 +45,7 @@ public sealed class QuickEntryTests
         "cable, 500/50, fixed, 203.0.113.40/24, gateway 203.0.113.1",
         "television cable, 500 Mb/s down, 50 up, the public address 203.0.113.40/24"
     )]
+    [InlineData("fibre, public, 2 addresses", "fibre, 2 public addresses that change")]
     [InlineData("5g", "mobile network, its address not asked")]
     public void A_service_is_read(string text, string words) =>
         Assert.Equal(words, ServiceWords.Of(Read(Empty, QuickList.Service, text).Site.Service));
@@ -184,6 +185,7 @@ public sealed class QuickEntryTests
     [InlineData(QuickList.Needs, "Missing, found", "neither a device nor a place", 1)]
     [InlineData(QuickList.Needs, "guests, apart, please", "nothing more", 9)]
     [InlineData(QuickList.Service, "fixed, 203.0.113.4/24", "needs both", 1)]
+    [InlineData(QuickList.Service, "public, 17 addresses", "1 to 16 addresses", 1)]
     [InlineData(QuickList.Service, "fixed, 203.0.113.4/24, gateway 198.51.100.1", "outside 203.0.113.0/24", 1)]
     public void What_is_not_understood_is_said_where_it_stands(QuickList list, string text, string says, int column)
     {
@@ -197,9 +199,10 @@ public sealed class QuickEntryTests
 
     /// <summary>Whom a need may be meant of is offered, and a room that is not noted yet is made in the same line.</summary>
     [Theory]
-    [InlineData("Recorder box, found", "The recorder, found")]
-    [InlineData("Recordings, calls", "Recording room, calls|new Recordings, calls")]
+    [InlineData("Recorder box, found", "The recorder, found|Recording room, found")]
+    [InlineData("Recordings, calls", "Recording room, calls|The recorder, calls|new Recordings, calls")]
     [InlineData("Attic, calls", "new Attic, calls")]
+    [InlineData("Recoder, outside 8000", "The recorder, outside 8000|Recording room, outside 8000")]
     [InlineData("Attic", "new Attic")]
     [InlineData("Attic, found", "")]
     [InlineData("Re, found", "")]
@@ -216,6 +219,7 @@ public sealed class QuickEntryTests
     [InlineData("new Attic, calls", "attic")]
     [InlineData("in Study, calls", "study")]
     [InlineData("new Study, calls", "study")]
+    [InlineData("Study, video calls", "study")]
     public void A_need_of_a_room_notes_the_room(string typed, string place)
     {
         var site = Read(Begun, QuickList.Needs, typed).Site;

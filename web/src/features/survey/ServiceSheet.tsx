@@ -94,6 +94,14 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
             }
           }}
         />
+        {service.kind !== "publicFixed" && !fixing && (
+          <NumberInput
+            label="Addresses that it gives at a time"
+            expected="A whole number is expected; one is usual."
+            value={service.leases ?? 1}
+            save={(leases) => correct({ leases: leases ?? 1 })}
+          />
+        )}
         {fixed && (
           <>
             <DraftInput

@@ -37,6 +37,7 @@ describe("The internet service", () => {
   it("saves a fixed address with the provider's side, and neither alone", async () => {
     const tools = jobTools();
     show(<ServiceSheet state={withService({ kind: "publicDynamic" })} view={undefined} tools={tools} />);
+    expect(screen.getByLabelText<HTMLInputElement>("Addresses that it gives at a time").value).toBe("1");
     fireEvent.change(screen.getByLabelText("Address"), { target: { value: "publicFixed" } });
     expect(tools.correctNow).not.toHaveBeenCalled();
     type("The public address and prefix", "203.0.113.7/24");
