@@ -55,10 +55,13 @@ public static class Baseline
     /// <summary>Beyond this part of what arrives over a thing it is not that which stops a run (common practice).</summary>
     private const double Above = 1.1;
 
+    /// <summary>For how many groups it is worked out what stands between: each costs a look at the simulated network.</summary>
+    public const int MostPaths = 50;
+
     /// <summary>Runs by place, medium and other end, in their order.</summary>
     /// <param name="runs">The runs.</param>
     /// <param name="service">What was sold.</param>
-    /// <param name="path">What stands between the ends of a run; null where that is not known.</param>
+    /// <param name="path">What stands between the ends of a run; null where that is not known. Asked for the first groups only.</param>
     /// <param name="name">The name of a place, or of what a run was made to.</param>
     public static IReadOnlyList<BaselineGroup> Of(
         IReadOnlyList<SpeedRun> runs,
@@ -68,29 +71,36 @@ public static class Baseline
     )
     {
         var groups = runs.GroupBy(r => (r.Place, r.By, r.To))
-            .Select(group =>
-            {
-                var usable = group.Where(r => Lasts(r) is not < LeastSeconds).ToList();
-                var (first, over) = (group.First(), path(group.First()));
-                return (
-                    First: first,
-                    Over: over,
-                    Group: new BaselineGroup(
-                        name(first.Place),
-                        first.By,
-                        first.To.Length == 0 ? null : name(first.To),
-                        group.Count(),
-                        usable.Count,
-                        usable.Count == 0 ? null : MedianSpread.Of(usable.Select(r => r.DownMbps)),
-                        usable.Where(r => r.UpMbps is not null).Select(r => r.UpMbps!.Value).ToList() is { Count: > 0 } ups
-                            ? MedianSpread.Of(ups)
-                            : null,
-                        // Three runs that are too short are told once.
-                        [.. OfRuns([.. group], usable).Distinct(StringComparer.Ordinal)]
-                    )
-                );
-            })
+            .Select(
+                (group, i) =>
+                {
+                    var usable = group.Where(r => Lasts(r) is not < LeastSeconds).ToList();
+                    var (first, over) = (group.First(), i < MostPaths ? path(group.First()) : null);
+                    return (
+                        First: first,
+                        Over: over,
+                        Group: new BaselineGroup(
+                            name(first.Place),
+                            first.By,
+                            first.To.Length == 0 ? null : name(first.To),
+                            group.Count(),
+                            usable.Count,
+                            usable.Count == 0 ? null : MedianSpread.Of(usable.Select(r => r.DownMbps)),
+                            usable.Where(r => r.UpMbps is not null).Select(r => r.UpMbps!.Value).ToList() is { Count: > 0 } ups
+                                ? MedianSpread.Of(ups)
+                                : null,
+                            // Three runs that are too short are told once.
+                            [.. OfRuns([.. group], usable).Distinct(StringComparer.Ordinal)]
+                        )
+                    );
+                }
+            )
             .ToList();
+        var inside = groups.Where(g => g is { Group: { To: not null, Down: not null }, Over: not null }).ToList();
+        var best = groups
+            .Where(g => g.Group.Down is { Median: > 0 })
+            .GroupBy(g => g.Group.To ?? "", StringComparer.Ordinal)
+            .ToDictionary(b => b.Key, b => b.MaxBy(g => g.Group.Down!.Median).Group, StringComparer.Ordinal);
         return
         [
             .. groups.Select(g =>
@@ -102,8 +112,8 @@ public static class Baseline
                         .. g.Group.Down is not { } down ? []
                         : g.Group.To is null ? OfInternet(down, g.First, service, g.Over?.Limit)
                         : OfHome(down, g.Over),
-                        .. Inside(g.Group, g.Over, groups.Select(o => (o.Group, o.Over))),
-                        .. Beside(g.Group, groups.Select(o => o.Group)),
+                        .. Inside(g.Group, g.Over, inside.Select(o => (o.Group, o.Over!))),
+                        .. Beside(g.Group, best.GetValueOrDefault(g.Group.To ?? "")),
                     ],
                 }
             ),
@@ -114,17 +124,16 @@ public static class Baseline
     private static IEnumerable<string> Inside(
         BaselineGroup one,
         SpeedPath? over,
-        IEnumerable<(BaselineGroup Group, SpeedPath? Over)> all
+        IEnumerable<(BaselineGroup Group, SpeedPath Over)> inside
     ) =>
         one is not { To: null, Down.Median: var outer } || over is not { Links.Count: > 0 }
             ? []
-            : all.Where(o =>
-                    o.Group is { To: not null, Down: { } inner }
-                    && inner.Median > outer * Above
+            : inside
+                .Where(o =>
+                    o.Group.Down!.Median > outer * Above
                     && o.Group.Place == one.Place
                     && o.Group.By == one.By
-                    && o.Over is { } way
-                    && over.Links.All(way.Links.Contains)
+                    && over.Links.All(o.Over.Links.Contains)
                 )
                 .Take(1)
                 .Select(o =>
@@ -132,10 +141,8 @@ public static class Baseline
                 );
 
     /// <summary>What a group is worth beside the best of those with the same other end, which shows where the rate is lost.</summary>
-    private static IEnumerable<string> Beside(BaselineGroup one, IEnumerable<BaselineGroup> all) =>
-        all.Where(g => g.To == one.To && g.Down is { Median: > 0 }).MaxBy(g => g.Down!.Median) is { } best
-        && best != one
-        && one.Down is { } down
+    private static IEnumerable<string> Beside(BaselineGroup one, BaselineGroup? best) =>
+        best is not null && best != one && one.Down is { } down
             ?
             [
                 $"{down.Median / best.Down!.Median * 100:0} % of what arrives {In(best.Place)}by {(best.By == RunBy.Cable ? "cable" : "Wi-Fi at " + TypedReader.ByWord(best.By))}, the best of all{(one.To is null ? "" : $" to {one.To}")}.",

@@ -57,7 +57,7 @@ public sealed record ReadingComparison(
             ],
             outside?.View,
             Comparisons.Baseline.Of(
-                [.. reading.Runs.Select(r => r with { To = EndOf(design, r.To) })],
+                Ended(design, reading.Runs),
                 design.Site.Service,
                 run => SpeedPath.Of(at, run),
                 id => id.Length == 0 ? "no place noted" : design.NameOf(id)
@@ -65,15 +65,18 @@ public sealed record ReadingComparison(
         );
     }
 
-    /// <summary>The id of a device or box that a run names as its other end by id or name; what it says where it is none.</summary>
-    private static string EndOf(Design design, string to) =>
-        design
-            .Site.Boxes.Select(b => (b.Id, b.Name))
-            .Concat(design.Site.Devices.Select(d => (d.Id, d.Name)))
-            .OrderBy(x => x.Id != to)
-            .FirstOrDefault(x => x.Id == to || x.Name.Equals(to, StringComparison.OrdinalIgnoreCase))
-            .Id
-        ?? to;
+    /// <summary>Runs with the id of the device or box that each names as its other end; what is neither stays as it is.</summary>
+    private static IReadOnlyList<SpeedRun> Ended(Design design, IReadOnlyList<SpeedRun> runs)
+    {
+        if (runs.All(r => r.To.Length == 0))
+        {
+            return runs;
+        }
+        var ends = design.Site.Boxes.Select(b => (b.Id, b.Name)).Concat(design.Site.Devices.Select(d => (d.Id, d.Name))).ToList();
+        var ids = ends.Select(e => e.Id).ToHashSet(StringComparer.Ordinal);
+        var names = ends.ToLookup(e => e.Name, e => e.Id, StringComparer.OrdinalIgnoreCase);
+        return [.. runs.Select(r => ids.Contains(r.To) ? r : r with { To = names[r.To].FirstOrDefault() ?? r.To })];
+    }
 
     /// <summary>Either side of a disagreement may be wrong, and a made-up MAC address changes: these are left to the reader.</summary>
     private static IEnumerable<Statement> Suggesting(IEnumerable<Statement> statements) =>

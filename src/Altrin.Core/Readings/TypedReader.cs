@@ -39,7 +39,7 @@ public enum RunBy
 /// <param name="DownMbps">Towards the home, in Mb/s.</param>
 /// <param name="UpMbps">From the home, in Mb/s; null where not measured.</param>
 /// <param name="To">
-/// The other end: the id or name of a device or box of the home; empty for a server on the internet. Down is towards whoever ran it.
+/// The other end: the id or name of a device or box of the home; empty for a server on the internet. Down is towards who ran it.
 /// </param>
 public sealed record SpeedRun(
     int Line,

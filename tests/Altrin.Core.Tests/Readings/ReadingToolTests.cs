@@ -295,6 +295,27 @@ public sealed class ReadingToolTests
         );
     }
 
+    /// <summary>A long table costs so many looks at the network and no more, and is told whole.</summary>
+    [Fact]
+    public void A_long_table_of_runs_is_looked_at_in_part()
+    {
+        var looks = 0;
+        var runs = Enumerable
+            .Range(0, 20_000)
+            .Select(i => new SpeedRun(i, "", "", RunBy.Cable, "", 30, null, 90 + (i % 7), null, $"end {i}"));
+        var groups = Baseline.Of(
+            [.. runs],
+            new PublicDynamic(500, null),
+            _ =>
+            {
+                looks++;
+                return new(null);
+            },
+            p => p
+        );
+        Assert.Equal((Baseline.MostPaths, 20_000), (looks, groups.Count));
+    }
+
     /// <summary>Against the definition: half of the values are not above the median, half not below.</summary>
     [Fact]
     public void The_middle_is_the_median() => Property.Check(Gen.Double[1, 1000].Array[1, 9], values =>
