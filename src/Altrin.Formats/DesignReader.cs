@@ -197,7 +197,12 @@ internal static class DesignReader
             WifiName = stored.WifiName,
             WifiPassword = stored.WifiPassword,
         };
-        errors.Wrong(pointer, stored.State.ToString(), PageChecks.WrongStored(profile, read));
+        // An address that could not be read was told already.
+        errors.Wrong(
+            pointer,
+            stored.State.ToString(),
+            read.Address == default(InterfaceAddress) ? null : PageChecks.WrongStored(profile, read)
+        );
         return read;
     }
 

@@ -27,7 +27,7 @@ public static class DesignUpgrades
         _ => { },
         // 10 knows which settings of a box are assumed; left out, none is.
         _ => { },
-        // 11 knows the country; left out, it was not noted.
+        // 11 knows the country and what spare boxes hold; left out, neither was noted.
         _ => { },
     ];
 

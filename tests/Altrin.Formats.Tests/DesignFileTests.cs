@@ -55,6 +55,11 @@ public sealed class DesignFileTests
         "/setUps/0/boxes/0/uplink/channel",
         "only WDS"
     )]
+    [InlineData("/site/country", "\"XX\"", "/site/country", "Two capital letters")]
+    [InlineData("/site/country", "\"Austria\"", "/site/country", "")]
+    [InlineData("/site/boxes/3/stored", "{\"state\":\"factory\",\"dhcpServer\":true}", "/site/boxes/3/stored", "its last home")]
+    [InlineData("/site/boxes/3/stored", "{\"state\":\"lastHome\",\"mode\":\"satellite\"}", "/site/boxes/3/stored", "It can be")]
+    [InlineData("/site/boxes/3/stored", "{\"state\":\"lastHome\",\"address\":\"here\"}", "/site/boxes/3/stored/address", "")]
     [InlineData("/formatVersion", "99", "/formatVersion", "newer Altrin")]
     [InlineData("/formatVersion", "0", "/formatVersion", "at least 1")]
     [InlineData("/formatVersion", "\"1\"", "/formatVersion", "whole number")]
