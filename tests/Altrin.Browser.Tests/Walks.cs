@@ -126,7 +126,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
             browser.Field("Design file").SendKeys(broken);
             browser.See("things are wrong with it");
             browser.See("/site/colour");
-            browser.See("allowed: name, naming, service, boxes, devices, buildings");
+            browser.See("allowed: name, naming, country, service, boxes, devices, buildings");
             browser.Field("Design file").SendKeys(Path.Combine(AppContext.BaseDirectory, "samples", "t03-cascade.json"));
             browser.See("Works", Verdict);
             browser.See("Double NAT: Lodger router behind Hall gateway", Verdict);
