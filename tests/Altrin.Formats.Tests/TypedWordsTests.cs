@@ -56,6 +56,20 @@ public sealed partial class TypedWordsTests
         Assert.Equal(fitting.Count, fitting.Distinct().Count());
     }
 
+    /// <summary>What is so first is offered before what can be so too: nine are offered at most.</summary>
+    [Theory]
+    [InlineData("AP", ModeKind.AccessPoint, "wall-access-point", "ceiling-point", "outdoor-point")]
+    [InlineData("booster", ModeKind.Repeater, "plug-repeater", "small-repeater")]
+    [InlineData("satellite", ModeKind.Satellite, "mesh-node", "mesh-node-three")]
+    public void What_a_kind_is_first_is_offered_first(string words, ModeKind mode, params string[] among)
+    {
+        var fitting = Shelf.Fitting(words);
+        Assert.Empty(among.Except(fitting.Take(QuickLine.MostOffers).Select(p => p.ShelfId)));
+        Assert.Equal(mode, fitting[0].Modes[0]);
+        var firsts = fitting.Select(p => p.Modes[0] == mode).ToList();
+        Assert.True(firsts.SequenceEqual(firsts.OrderDescending()), string.Join(' ', fitting.Select(p => p.ShelfId)));
+    }
+
     /// <summary>Every offer is a line that means what it says, whatever was ambiguous.</summary>
     [Theory]
     [InlineData("New box, router")]

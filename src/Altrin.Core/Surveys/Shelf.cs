@@ -15,7 +15,8 @@ public sealed record Shelf(IReadOnlyList<Profile> Profiles)
 
     /// <summary>
     /// The entries that may be meant by a few words. Each word must begin a word of its name or of its id; where no entry has them all
-    /// there, the words of the trade are taken too, such as "extender" or "PoE switch". One that is called so in full is meant alone.
+    /// there, the words of the trade are taken too, such as "extender" or "PoE switch", and what is so first comes before what can be so. One
+    /// that is called so in full is meant alone.
     /// </summary>
     public IReadOnlyList<Profile> Fitting(string words)
     {
@@ -35,7 +36,9 @@ public sealed record Shelf(IReadOnlyList<Profile> Profiles)
             return [exact];
         }
         var named = Having(asked, p => TradeWords.Split($"{p.Name} {p.ShelfId}"));
-        return named.Count > 0 ? named : Having(asked, TradeWords.Of);
+        return named.Count > 0
+            ? named
+            : [.. Having(asked, TradeWords.Of).OrderBy(p => !asked.TrueForAll(a => TradeWords.OfFirst(p).Any(o => Begins(o, a))))];
     }
 
     /// <summary>The entry that is meant by a few words, or why none is, or not one alone.</summary>

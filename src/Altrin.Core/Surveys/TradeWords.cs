@@ -23,17 +23,25 @@ internal static class TradeWords
         return all.Exists(w => !Fillers.Contains(w)) ? [.. all.Where(w => !Fillers.Contains(w))] : all;
     }
 
-    /// <summary>What a kind is also called.</summary>
-    public static IReadOnlyList<string> Of(Profile profile)
+    /// <summary>What a kind is also called, by all that it can be.</summary>
+    public static IReadOnlyList<string> Of(Profile profile) => Of(profile, profile.Modes);
+
+    /// <summary>What a kind is called by what it is first, such as an access point rather than a router that can be one.</summary>
+    public static IReadOnlyList<string> OfFirst(Profile profile) => Of(profile, [.. profile.Modes.Take(1)]);
+
+    private static List<string> Of(Profile profile, IReadOnlyList<ModeKind> modes)
     {
-        var modes = profile.Modes;
         var lans = profile.Ports.Count(p => p.Role == PortRole.Lan);
         var power = profile.Traits.Power;
         List<string> words = [.. Split(profile.Name), .. Split(profile.ShelfId), .. Split(KindWords(profile.Kind))];
         void Also(bool when, string more) => words.AddRange(when ? more.Split(' ') : []);
-        Also(profile.Kind == BoxKind.Gateway && modes.All(m => m == ModeKind.Bridge), "ont terminal converter");
+        Also(profile.Kind == BoxKind.Gateway && profile.Modes.All(m => m == ModeKind.Bridge), "ont terminal converter");
         Also(modes[0] == ModeKind.Repeater, "repeater extender booster range wifi");
-        Also(profile.Kind == BoxKind.Router && profile.Ports.All(p => p.Role == PortRole.Wan), "repeater extender booster wifi");
+        // A router without a port towards the home repeats, and is that first where it can be nothing else.
+        Also(
+            modes.Count == profile.Modes.Count && profile.Kind == BoxKind.Router && profile.Ports.All(p => p.Role == PortRole.Wan),
+            "repeater extender booster wifi"
+        );
         Also(modes.Contains(ModeKind.AccessPoint), "ap access point");
         Also(modes.Contains(ModeKind.WirelessBridge), "wireless bridge client cpe antenna link");
         Also(modes.Contains(ModeKind.Satellite), "satellite node pod point");
