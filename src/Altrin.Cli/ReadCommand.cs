@@ -1,4 +1,5 @@
 using System.CommandLine;
+using System.Globalization;
 using System.Text;
 using System.Text.Json;
 using Altrin.Core.Addressing;
@@ -100,9 +101,26 @@ internal static class ReadCommand
                 output.WriteLine($"          {explained.Text}");
             }
         }
+        foreach (var runs in comparison?.Baseline ?? [])
+        {
+            var by = TypedReader.ByWord(runs.By);
+            output.WriteLine(
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"Speed     {runs.Place}, by {by}{(runs.To is { } to ? $", to {to}" : "")}: {Rate(runs.Down, "down")}{Rate(runs.Up, "up")}{runs.Usable} of {runs.Runs} {(runs.Runs == 1 ? "run counts" : "runs count")}."
+                )
+            );
+            foreach (var said in runs.Says)
+            {
+                output.WriteLine($"          {said}");
+            }
+        }
         foreach (var unread in reading.Unread)
         {
             output.WriteLine($"unread    {unread.Line}: {unread.Text} ({unread.Why})");
         }
     }
+
+    private static string Rate(MedianSpread? of, string way) =>
+        of is null ? "" : string.Create(CultureInfo.InvariantCulture, $"{of.Median:0.#} ({of.Least:0.#} to {of.Most:0.#}) Mb/s {way}, ");
 }

@@ -89,6 +89,33 @@ public sealed class TerminalTests : IDisposable
     }
 
     [Fact]
+    public void Speed_runs_are_judged_by_place_medium_and_other_end()
+    {
+        var runs = string.Concat(Enumerable.Repeat(",hall,cable,,30,,141.5,,\n", 3).Append(",hall,cable,,30,,93,91,printer\n"));
+        var output = Run(
+            $"time,place,by,tool,seconds,megabytes,down,up,to\n{runs}",
+            "read",
+            "-",
+            "--home",
+            Sample("pottery-house.json"),
+            "--at",
+            "hall-gateway/lan4"
+        ).Output;
+        Assert.Contains(
+            "Speed     Hall, by cable: 141.5 (141.5 to 141.5) Mb/s down, 3 of 3 runs count.\n",
+            output,
+            StringComparison.Ordinal
+        );
+        Assert.Contains("          The service stops it: 150 Mb/s were sold.", output, StringComparison.Ordinal);
+        Assert.Contains(
+            "Speed     Hall, by cable, to Printer: 93 (93 to 93) Mb/s down, 91 (91 to 91) Mb/s up, 1 of 1 run counts.\n",
+            output,
+            StringComparison.Ordinal
+        );
+        Assert.Contains("          Less than the 941 Mb/s that arrive over the link from", output, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void Whose_word_it_is_that_a_finding_may_stay_is_printed()
     {
         var home = File.ReadAllText(Sample("t03-cascade.json"))
