@@ -95,6 +95,25 @@ public sealed partial class TypedWordsTests
         }
     }
 
+    /// <summary>A gateway behind a box that only bridges is in use on it; a second one lies there until its line says more.</summary>
+    [Theory]
+    [InlineData("Terminal, ONT\nGateway, fibre gateway four ports", "terminal/lan1", true)]
+    [InlineData("Terminal, ONT\nGateway, fibre gateway four ports, spare", null, true)]
+    [InlineData("Terminal, ONT\nGateway, fibre gateway four ports\nOther, fibre gateway four ports", "terminal/lan1", false)]
+    [InlineData("First, fibre gateway four ports\nGateway, fibre gateway four ports", null, true)]
+    public void A_gateway_behind_a_terminal_is_in_use(string lines, string? fedBy, bool alone)
+    {
+        var empty = new HomeFile(
+            new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []),
+            [new(StartPlan.Found, [], [], [])]
+        );
+        var found = QuickEntry.Read(empty, Shelf, QuickList.Gear, lines).Home!.AsFound();
+        var cable = found.CableAt(new("gateway", "wan"));
+        Assert.Equal(fedBy, cable?.OtherEnd(new("gateway", "wan")).ToString());
+        Assert.Equal(fedBy is not null, found.Mode("gateway") is RouterMode);
+        Assert.True(alone || found.Mode("other") is null);
+    }
+
     [Fact]
     public void A_room_that_is_not_noted_is_offered_to_be_made()
     {

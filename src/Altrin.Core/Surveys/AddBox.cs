@@ -85,12 +85,33 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
             Service = isHandOff ? home.Site.Service with { HandOff = box.Id } : home.Site.Service,
         };
         var noted = home.With(site);
-        return InUse ?? (isHandOff || Mode is not null || Connection != Connection.NotSaid)
+        // A gateway behind a box that only bridges is in use on it, as one at the line would be.
+        var connection =
+            InUse is null
+            && Mode is null
+            && Connection == Connection.NotSaid
+            && profile.Kind == BoxKind.Gateway
+            && FreeBridge(home) is { } bridge
+                ? new Connection(ConnectedBy.Cable, bridge, null)
+                : Connection;
+        return InUse ?? (isHandOff || Mode is not null || connection != Connection.NotSaid)
             ? noted
-                .InEach(d => FirstUse.Of(d, box, Place, Mode, Connection), d => FirstUse.Of(d, box, Place, Mode, Connection.NotSaid))
+                .InEach(d => FirstUse.Of(d, box, Place, Mode, connection), d => FirstUse.Of(d, box, Place, Mode, Connection.NotSaid))
                 .Then<HomeFile>(h => h.Assuming(id))
             : noted;
     }
+
+    /// <summary>The box at the line where that can do nothing but bridge and feeds nothing yet; null where it is not so.</summary>
+    private static string? FreeBridge(HomeFile home) =>
+        home.Site.Boxes.FirstOrDefault(b => b.Id == home.Site.Service.HandOff) is { } line
+        && line.Profile.Modes.All(m => m == ModeKind.Bridge)
+        && home.AsFound() is var found
+        && found.Mode(line.Id) is not null
+        && line.Profile.Ports.Where(p => p.Role == PortRole.Lan).Select(p => found.CableAt(new(line.Id, p.Id))).ToList()
+            is { Count: > 0 } cables
+        && cables.All(c => c is null)
+            ? line.Id
+            : null;
 
     /// <inheritdoc/>
     public override string Describe(HomeFile home) => $"{Name} is noted";
