@@ -101,10 +101,19 @@ public sealed partial class TypedWordsTests
     [InlineData("Terminal, ONT\nGateway, fibre gateway four ports, spare", null, true)]
     [InlineData("Terminal, ONT\nGateway, fibre gateway four ports\nOther, fibre gateway four ports", "terminal/lan1", false)]
     [InlineData("First, fibre gateway four ports\nGateway, fibre gateway four ports", null, true)]
+    [InlineData("Terminal, ONT\nGateway, ONT", null, true)]
+    [InlineData("Terminal, ONT, house\nGateway, fibre gateway four ports, barn", null, true)]
+    [InlineData("Terminal, ONT, house\nGateway, fibre gateway four ports, house", "terminal/lan1", true)]
     public void A_gateway_behind_a_terminal_is_in_use(string lines, string? fedBy, bool alone)
     {
         var empty = new HomeFile(
-            new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], []),
+            new("Home", new UnknownService(null, null), NamingSchool.OneName, [], [], [])
+            {
+                Buildings = [new("main", "Main"), new("far", "Far")],
+                Places = lines.Contains("barn", StringComparison.Ordinal)
+                    ? [new("house", "House"), new("barn", "Barn") { Building = "far" }]
+                    : [new("house", "House")],
+            },
             [new(StartPlan.Found, [], [], [])]
         );
         var found = QuickEntry.Read(empty, Shelf, QuickList.Gear, lines).Home!.AsFound();

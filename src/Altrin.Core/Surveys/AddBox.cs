@@ -56,6 +56,11 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
                 ?? Given.WrongPlace(home.Site, Place)
                 ?? Given.WrongLabel(Label)
                 ?? PageChecks.WrongStored(profile, Stored)
+                ?? (
+                    Stored != StoredSettings.NotKnown && (InUse == true || Mode is not null || Connection != Connection.NotSaid)
+                        ? "What a box was left with is said of one that is not in use; how one in use is set is read on its page."
+                        : null
+                )
                 ?? Given.WrongMac(home.Site, null, Mac, WanMac, Label.RadioMac)
                 ?? (
                     InUse == false && (Mode is not null || Connection != Connection.NotSaid)
@@ -90,7 +95,7 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
             InUse is null
             && Mode is null
             && Connection == Connection.NotSaid
-            && profile.Kind == BoxKind.Gateway
+            && profile is { Kind: BoxKind.Gateway, Modes: [ModeKind.Router, ..] }
             && FreeBridge(home) is { } bridge
                 ? new Connection(ConnectedBy.Cable, bridge, null)
                 : Connection;
@@ -101,12 +106,15 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
             : noted;
     }
 
-    /// <summary>The box at the line where that can do nothing but bridge and feeds nothing yet; null where it is not so.</summary>
-    private static string? FreeBridge(HomeFile home) =>
+    /// <summary>
+    /// The box at the line where that can do nothing but bridge, feeds nothing yet and stands in this building; null where not so.
+    /// </summary>
+    private string? FreeBridge(HomeFile home) =>
         home.Site.Boxes.FirstOrDefault(b => b.Id == home.Site.Service.HandOff) is { } line
         && line.Profile.Modes.All(m => m == ModeKind.Bridge)
         && home.AsFound() is var found
-        && found.Mode(line.Id) is not null
+        && found.SetUp.Boxes.FirstOrDefault(b => b.Box == line.Id) is { } there
+        && FreePorts.SameBuilding(home.Site, there.Place, Place)
         && line.Profile.Ports.Where(p => p.Role == PortRole.Lan).Select(p => found.CableAt(new(line.Id, p.Id))).ToList()
             is { Count: > 0 } cables
         && cables.All(c => c is null)

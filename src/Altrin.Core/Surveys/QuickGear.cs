@@ -80,7 +80,7 @@ internal static partial class QuickGear
         var id = Slugs.Of(name, i => home.Site.Uses(i) || i == room.Place, "box");
         // What is said of a box that lies there is what it was left with.
         var spare = !(box.InUse ?? (stored is null || box.Mode is not null || connection.Said != Connection.NotSaid));
-        var left = spare && server is not null ? StoredState.LastHome : stored;
+        var left = stored ?? (spare && server is not null ? StoredState.LastHome : null);
         var read = server is { } on && !spare ? Partial<FoundSettings>.With(f => f.DhcpServer, on) : Partial<FoundSettings>.Nothing;
         if (pool is var (first, last))
         {

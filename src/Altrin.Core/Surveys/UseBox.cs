@@ -22,28 +22,27 @@ public sealed record UseBox(string Box, ModeKind? Mode, Connection Connection) :
             : design.Mode(Box) is not null ? Parsed<HomeFile>.Fail($"{box.Name} is in use already.")
             : FirstUse
                 .Of(design, box, box.Place, Mode ?? box.Stored.Mode, Connection)
-                .Then<HomeFile>(setUp => Woken(home.With(setUp).Assuming(Box), box.Stored));
+                .Then<HomeFile>(setUp => home.With(Woken(home.Site, setUp, box.Stored)).Assuming(Box));
     }
 
-    /// <summary>What it was left with is what it is taken to be set to until its page is read, as far as its mode has it.</summary>
-    private HomeFile Woken(HomeFile home, StoredSettings stored)
+    /// <summary>
+    /// What it was left with is what it is taken to be set to until its page is read, as far as its mode has it. Only the set-up that was
+    /// found is told.
+    /// </summary>
+    private SetUp Woken(Site site, SetUp found, StoredSettings stored)
     {
         var left = Partial<FoundSettings>.Nothing;
         left = stored.Address is { } address ? left.And(f => f.LanAddress, address) : left;
         left = stored.DhcpServer is Known.Yes or Known.No ? left.And(f => f.DhcpServer, stored.DhcpServer == Known.Yes) : left;
         left = stored.WifiName is { } name ? left.And(f => f.WifiName, name) : left;
         left = stored.WifiPassword is { } password ? left.And(f => f.WifiPassword, password) : left;
-        return left.Given.Aggregate(home, (at, member) =>
-            ReadSettings.Into(
-                at,
-                at.Site.Boxes.First(b => b.Id == Box),
-                Partial<FoundSettings>.Of(((IPartial)left).Values.Where(v => v.Key == member)),
-                sure: false
+        var box = site.Boxes.First(b => b.Id == Box);
+        return left
+            .Given.Select(m => Partial<FoundSettings>.Of(((IPartial)left).Values.Where(v => v.Key == m)))
+            .Aggregate(new HomeFile(site, [found]), (at, read) =>
+                ReadSettings.Into(at, box, read, sure: false) is { Ok: true } told ? told.Value : at
             )
-                is { Ok: true, Value: var woken }
-                ? woken
-                : at
-        );
+            .SetUps[0];
     }
 
     /// <inheritdoc/>

@@ -76,6 +76,31 @@ public sealed class SetStoredTests
         Assert.Equal("Elsewhere", Assert.IsType<AccessPointMode>(home.AsFound().Mode("spare")).Wifi[0].Name);
     }
 
+    /// <summary>What is planned stays planned, also where it holds what the box would have been taken to be set to.</summary>
+    [Fact]
+    public void Only_what_was_found_knows_how_it_was_left()
+    {
+        var (found, planned) = (House(), Home.WithGateway().Router("spare", "192.168.1.1/24").Design.SetUp);
+        found = found with { SetUps = [found.SetUps[0] with { Name = StartPlan.Found }, planned with { Name = StartPlan.Planned }] };
+        var left = Partial<StoredSettings>.With(s => s.Address, Home.Own("192.168.8.2/24")).And(s => s.WifiName, "Elsewhere");
+        var home = Noted(found, Of(left), new UseBox("spare", null, Connection.NotSaid)).Value;
+        Assert.Equal("192.168.8.2/24", ((RouterMode)home.AsFound().Mode("spare")!).Lan.ToString());
+        Assert.Same(found.SetUps[1], home.SetUps[1]);
+    }
+
+    /// <summary>What contradicts itself is refused, and so is what was left of a box that is in use.</summary>
+    [Theory]
+    [InlineData("Old, box, spare, reset, dhcp off", "those of its last home")]
+    [InlineData("Old, box, at gw, reset", "not in use")]
+    [InlineData("Old, box, in use, not reset", "not in use")]
+    public void A_quick_line_that_cannot_be_so_is_refused(string line, string why)
+    {
+        var profile = House().Site.Boxes.First(b => b.Id == "spare").Profile with { ShelfId = "box", Name = "Box" };
+        var read = QuickEntry.Read(House(), new Shelf([profile]), QuickList.Gear, line);
+        Assert.Null(read.Home);
+        Assert.Contains(why, read.Lines[0].Error, StringComparison.Ordinal);
+    }
+
     [Theory]
     [InlineData("Old, box, spare, reset", StoredState.Factory, Known.Unknown)]
     [InlineData("Old, box, reset", StoredState.Factory, Known.Unknown)]
