@@ -29,16 +29,8 @@ internal static class AdapterStatements
         else if (read.AddressAlone is { } alone)
         {
             var fits = held.Any(h => Standpoint.Fits(h, alone));
-            yield return new(
-                "address",
-                read.Line,
-                Says(read),
-                fits ? Agreement.Agrees
-                    : held.Count == 0 ? Agreement.Unknown
-                    : Agreement.Disagrees
-            )
+            yield return Held(at, read, held, fits) with
             {
-                Recorded = Expected(at, held),
                 Explanations =
                     fits || seat is null
                         ? []
@@ -117,16 +109,8 @@ internal static class AdapterStatements
             };
         }
         var change = fits ? null : LanOffer(at, read, own);
-        return new(
-            "address",
-            read.Line,
-            Says(read),
-            fits ? Agreement.Agrees
-                : held.Count == 0 ? Agreement.Unknown
-                : Agreement.Disagrees
-        )
+        return Held(at, read, held, fits) with
         {
-            Recorded = Expected(at, held),
             Explanations =
                 fits || read.Way == AddressWay.Leased ? explained
                 : held.Any(h => h.Subnet == own.Subnet && !h.SelfAssigned)
@@ -145,6 +129,20 @@ internal static class AdapterStatements
             Changes = change is null ? [] : [change],
         };
     }
+
+    /// <summary>Its address beside those that it may hold here.</summary>
+    private static Statement Held(Standpoint at, AdapterRead read, IReadOnlyList<Holding> held, bool fits) =>
+        new(
+            "address",
+            read.Line,
+            Says(read),
+            fits ? Agreement.Agrees
+                : held.Count == 0 ? Agreement.Unknown
+                : Agreement.Disagrees
+        )
+        {
+            Recorded = Expected(at, held),
+        };
 
     /// <summary>What is told of the adapter; its gateway or DNS servers where that is all.</summary>
     private static string Says(AdapterRead read)

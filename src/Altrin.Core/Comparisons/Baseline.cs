@@ -208,7 +208,7 @@ public static class Baseline
     {
         if (over is null)
         {
-            yield return "It is a run within the home, apart from what was sold. Where it was taken, or its other end, was not said: nothing tells what stands between.";
+            yield return "It is a run within the home, apart from what was sold. Where it was taken or its other end is not known, or that seat has another medium: nothing tells what stands between.";
             yield break;
         }
         if (over.Stopped is { } stopped)
@@ -218,7 +218,7 @@ public static class Baseline
         }
         if (over.SharedRadio is { } radio)
         {
-            yield return $"Both ends are at {radio}: everything goes through the air twice, and about half of what one of them gets alone arrives.";
+            yield return $"Both ends are at {radio}: everything goes through the air twice; on one radio about half of what one of them gets alone arrives.";
         }
         if (over.Limit is not { } carries)
         {

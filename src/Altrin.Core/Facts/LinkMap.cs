@@ -147,9 +147,9 @@ internal sealed class LinkMap
         foreach (var router in route.Routers)
         {
             // It is entered by whichever of its sides is reached, and left by the other.
-            var (lan, wan) = (Between(at, new(router, false)), Between(at, new(router, true)));
-            links.AddRange(lan.Count > 0 ? lan : wan);
-            at = new(router, lan.Count > 0);
+            var inner = Between(at, new(router, false)) is { Count: > 0 } lan ? lan : Between(at, new(router, false, true));
+            links.AddRange(inner.Count > 0 ? inner : Between(at, new(router, true)));
+            at = new(router, inner.Count > 0);
         }
         links.AddRange(Between(at, Group.Of(end)));
         return links;

@@ -153,11 +153,7 @@ public static class TypedReader
     }
 
     private static string To(string[] cells) =>
-        cells is [.., { } end]
-        && cells.Length > Heads.Count(c => c == ',') + 1
-        && !end.Equals("internet", StringComparison.OrdinalIgnoreCase)
-            ? end
-            : "";
+        cells is [_, _, _, _, _, _, _, _, var end] && !end.Equals("internet", StringComparison.OrdinalIgnoreCase) ? end : "";
 
     /// <summary>What a run was made by, as it is written in a table.</summary>
     public static string ByWord(RunBy by) =>

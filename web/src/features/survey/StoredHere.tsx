@@ -40,7 +40,7 @@ export function StoredHere({ box, state, tools }: { box: Box; state: JobState; t
             label="Its address there, with its mask"
             fontFamily="mono"
             value={stored.address ?? ""}
-            save={(draft) => tools.correct([note({ address: draft === "" ? null : draft.includes("/") ? draft : `${draft}/24` })])}
+            save={(draft) => tools.correct([note({ address: draft === "" ? null : draft })])}
           />
           <WordSelect
             label="DHCP server on"

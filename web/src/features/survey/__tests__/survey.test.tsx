@@ -306,7 +306,7 @@ describe("What a spare box holds", () => {
   it("is noted value by value", async () => {
     const { correct, correctNow } = holding({ state: "lastHome", mode: "router", dhcpServer: true });
     const address = screen.getByLabelText("Its address there, with its mask");
-    fireEvent.change(address, { target: { value: "192.168.1.2" } });
+    fireEvent.change(address, { target: { value: "192.168.1.2/24" } });
     fireEvent.keyDown(address, { key: "Enter" });
     fireEvent.blur(address);
     await waitFor(() =>
