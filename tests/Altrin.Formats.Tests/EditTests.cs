@@ -46,7 +46,7 @@ public sealed class EditTests
             var home = Seeded(seed);
             for (var act = 0; act < 30; act++)
             {
-                var correction = SurveyGenerator.Correction(dice, home, ProfileFile.BuiltIn);
+                var correction = CorrectionGenerator.Make(dice, home, ProfileFile.BuiltIn);
                 if (correction.ApplyTo(home, ProfileFile.BuiltIn) is not { Ok: true } done)
                 {
                     continue;

@@ -170,7 +170,7 @@ public sealed class SurveyTableTests
             var home = new HomeFile(design.Site, [design.SetUp with { Name = "found" }]);
             for (var i = 0; i < 30; i++)
             {
-                var correction = SurveyGenerator.Correction(dice, home, Shelf);
+                var correction = CorrectionGenerator.Make(dice, home, Shelf);
                 var done = correction.ApplyTo(home, Shelf);
                 home = done.Ok ? done.Value : home;
                 var errors = done.Ok ? DesignFile.Read(DesignFile.Write(home)).Errors : [];

@@ -41,7 +41,7 @@ internal sealed class Comparison
         comparison.Duplicates();
         await comparison.Outward();
         await Task.WhenAll(comparison.Among(), comparison.Found(), comparison.Inward());
-        comparison.Tables();
+        new TableComparison(built, comparison._seen, comparison._tally).Compare();
         // After the tables, since a box that pings is written down by hosts that would not ask for it.
         await comparison.Pings();
         comparison.HopsOfBoxes();
@@ -338,65 +338,6 @@ internal sealed class Comparison
                 var who = await _built.Answers(Lab.Internet, Entry(outward, new(need.Device, "eth0")), need.Protocol, need.Asked, patient);
                 return (who == need.Device, $"{who ?? "no host"} answers");
             });
-        }
-    }
-
-    /// <summary>
-    /// Everybody has spoken to everybody: what stands in their tables now, and which MAC addresses the bridges have learned.
-    /// </summary>
-    private void Tables()
-    {
-        foreach (var device in _sheet.Overlaps.Count > 0 ? [] : Devices)
-        {
-            var view = Looking.From(_seen, device)!;
-            var shown = Namespaces
-                .Run("ip", ["-n", _built.Lab.Of(device), "-4", "neigh", "show"])
-                .Output.Split('\n')
-                .Select(l => l.Split(' '))
-                .Where(l => l.Length > 4 && l[3] == "lladdr");
-            foreach (var entry in shown)
-            {
-                var owner = _built.Lab.Whose(MacAddress.Parse(entry[4]).Value)?.Owner;
-                var address = Ipv4Address.Parse(entry[0]).Value;
-                if (_built.Alone.ContainsValue(address) && _sheet.Leases.Any(l => l.Owner == owner && l.Offers.Count > 0))
-                {
-                    // It came too late for a pool that is too small: that is luck, and here it lost.
-                    continue;
-                }
-                _tally.Same(
-                    $"table of {device}: {address} is {owner}",
-                    view.Table.Any(n =>
-                        n.Owner == owner && (n.Address is { } exact ? exact == address : n.From?.Contains(address) != false)
-                    ),
-                    true
-                );
-            }
-        }
-        var seen = Looking.Sightings(_seen.Network).ToLookup(s => s.Mac, s => s.Segment);
-        foreach (var (seat, _) in _built.Lab.Hosts().Where(h => h.Seat.Device is "lan" or "guest"))
-        {
-            var segment = _seen
-                .Network.Find(
-                    seat.Owner,
-                    seat.Device == "guest" ? Side.Guest
-                        : _built.Lab.Router(seat.Owner) is null ? Side.Page
-                        : Side.Lan
-                )!
-                .Segment;
-            foreach (
-                var line in Namespaces
-                    .In(_built.Lab.Of(seat.Owner), "bridge", ["fdb", "show", "br", seat.Device])
-                    .Output.Split('\n')
-                    .Where(l => l.Length > 0 && !l.Contains("permanent", StringComparison.Ordinal))
-            )
-            {
-                var mac = MacAddress.Parse(line.Split(' ')[0]).Value;
-                // Of sides whose MAC address the design does not know nothing is said.
-                if (seen.Contains(mac))
-                {
-                    _tally.Same($"{mac} of {_built.Lab.Whose(mac)} is seen in {segment}", seen[mac].Contains(segment), true);
-                }
-            }
         }
     }
 

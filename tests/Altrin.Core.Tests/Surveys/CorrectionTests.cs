@@ -159,7 +159,7 @@ public sealed class CorrectionTests
             var home = Of(SurveyGenerator.Survey(DesignGenerator.Make(seed, 6), seed));
             for (var i = 0; i < 25; i++)
             {
-                var correction = SurveyGenerator.Correction(dice, home, Shelf);
+                var correction = CorrectionGenerator.Make(dice, home, Shelf);
                 var done = correction.ApplyTo(home, Shelf);
                 Assert.NotEmpty(correction.Describe(home));
                 if (done.Ok)

@@ -23,7 +23,7 @@ public sealed class SurveySnapshotTests
             text.Append($"\n# Home {seed}\n");
             for (var act = 0; act < 20; act++)
             {
-                var correction = SurveyGenerator.Correction(dice, home, shelf);
+                var correction = CorrectionGenerator.Make(dice, home, shelf);
                 text.Append($"{correction.Describe(home)}\n  touches {Plain.Of(correction.Touches(home, shelf))}\n");
                 var done = correction.ApplyTo(home, shelf);
                 if (!done.Ok)
