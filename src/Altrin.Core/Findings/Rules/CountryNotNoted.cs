@@ -30,7 +30,7 @@ public static class CountryNotNoted
                     e.Finding(
                         Rule,
                         [$"{r.Box}/{r.Setting.Radio}"],
-                        $"{e.Name(r.Box)} sends on channel {r.Setting.Channel} at {BandWords.Of(r.Band!.Value)}, and in which country is not noted",
+                        $"{e.Name(r.Box)} sends on channel {r.Setting.Channel} at {BandWords.Of(r.Band!.Value)}, and the country of the home is not noted",
                         "Devices that do not know the channel do not see the name; the channel may not be allowed.",
                         [],
                         [
