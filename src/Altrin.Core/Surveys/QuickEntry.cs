@@ -1,3 +1,4 @@
+using Altrin.Core.Addressing;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Surveys;
@@ -91,29 +92,43 @@ public static class QuickEntry
                 break;
             }
             var words = new QuickWords(lines[i]);
-            var made = list switch
+            var (made, done) = Take(at, shelf, list, words);
+            if (done is { Ok: true } taken)
             {
-                QuickList.Service => QuickService.Read(at, words),
-                QuickList.Gear => QuickGear.Read(at, shelf, words),
-                QuickList.Places => QuickPlace.Read(at, words),
-                QuickList.Devices => QuickDevice.Read(at, words),
-                QuickList.Needs => QuickNeed.Read(at, words),
-                _ => throw new ArgumentOutOfRangeException(nameof(list)),
-            };
-            var wrong = words.Error;
-            if (wrong is null && made is not null)
-            {
-                var done = CorrectionList.Apply(at, shelf, made);
-                wrong = done.Ok ? null : (done.Error, 1);
-                if (done.Ok)
-                {
-                    at = done.Value;
-                    corrections.AddRange(made);
-                }
+                at = taken.Value;
+                corrections.AddRange(made!);
             }
-            read.Add(new(i + 1, words.Parts, wrong?.Text, wrong?.Column) { Offers = wrong is null ? [] : words.Offers });
+            var wrong = words.Error ?? (done is { Ok: false } refused ? (refused.Error, 1) : null);
+            read.Add(new(i + 1, words.Parts, wrong?.Text, wrong?.Column) { Offers = wrong is null ? [] : Offers(at, shelf, list, words) });
         }
         var ok = read.Count > 0 && read.All(l => l.Error is null);
         return new(read, ok ? corrections : [], ok ? at : null);
+    }
+
+    /// <summary>What one line does, and the home after it; nothing of either where it is not understood.</summary>
+    private static (IReadOnlyList<Correction>? Made, Parsed<HomeFile>? Done) Take(
+        HomeFile home,
+        Shelf shelf,
+        QuickList list,
+        QuickWords words
+    )
+    {
+        var made = list switch
+        {
+            QuickList.Service => QuickService.Read(home, words),
+            QuickList.Gear => QuickGear.Read(home, shelf, words),
+            QuickList.Places => QuickPlace.Read(home, words),
+            QuickList.Devices => QuickDevice.Read(home, words),
+            QuickList.Needs => QuickNeed.Read(home, words),
+            _ => throw new ArgumentOutOfRangeException(nameof(list)),
+        };
+        return (made, words.Error is null && made is not null ? CorrectionList.Apply(home, shelf, made) : (Parsed<HomeFile>?)null);
+    }
+
+    /// <summary>What may have been meant: a comma that was left out first, since then all of the line is understood.</summary>
+    private static IReadOnlyList<QuickOffer> Offers(HomeFile home, Shelf shelf, QuickList list, QuickWords words)
+    {
+        var comma = words.WithComma().FirstOrDefault(l => Take(home, shelf, list, new QuickWords(l)).Done is { Ok: true });
+        return comma is null ? words.Offers : [new(comma, comma), .. words.Offers.Take(QuickLine.MostOffers - 1)];
     }
 }

@@ -6,6 +6,8 @@ namespace Altrin.Core.Surveys;
 /// <summary>The parts of one line while it is read.</summary>
 internal sealed class QuickWords
 {
+    private const int MostCommas = 6;
+
     private readonly List<QuickPart> _parts = [];
     private readonly List<QuickOffer> _offers = [];
     private readonly List<(string Text, int Column)> _pieces = [];
@@ -110,6 +112,28 @@ internal sealed class QuickWords
                 )
             );
         }
+    }
+
+    /// <summary>
+    /// The line with a comma in place of each blank of the part that is wrong, one after the other; of a part of many words, the first
+    /// few blanks only.
+    /// </summary>
+    public IEnumerable<string> WithComma()
+    {
+        var wrong = _pieces.FindIndex(p => p.Column == Error?.Column);
+        if (wrong < 0)
+        {
+            return [];
+        }
+        var words = _pieces[wrong].Text.Split(' ', StringSplitOptions.RemoveEmptyEntries);
+        return Enumerable
+            .Range(1, Math.Clamp(words.Length - 1, 0, MostCommas))
+            .Select(n =>
+                string.Join(
+                    ", ",
+                    _pieces.Select((p, i) => i == wrong ? $"{string.Join(' ', words[..n])}, {string.Join(' ', words[n..])}" : p.Text)
+                )
+            );
     }
 
     /// <summary>How many parts there are: the number of one that is still to be written.</summary>

@@ -215,6 +215,27 @@ public sealed class QuickEntryTests
         Assert.Equal(offers, string.Join('|', read.Lines[0].Offers.Select(o => o.Line)));
     }
 
+    /// <summary>A comma that was left out is offered where all of the line is understood with it, before anything else.</summary>
+    [Theory]
+    [InlineData(QuickList.Devices, "Store, hall, cable 192.168.1.50", "Store, hall, cable, 192.168.1.50")]
+    [InlineData(QuickList.Devices, "Store, hall cable", "Store, hall, cable")]
+    [InlineData(QuickList.Gear, "Box, old router 192.168.7.1", "Box, old router, 192.168.7.1")]
+    [InlineData(QuickList.Places, "Room, 4x3 brick", "Room, 4x3, brick")]
+    [InlineData(QuickList.Service, "fibre public", "fibre, public")]
+    [InlineData(QuickList.Devices, "Store, hall, cable and more", null)]
+    [InlineData(QuickList.Devices, "Store, cabel", null)]
+    public void A_comma_that_was_left_out_is_offered_first(QuickList list, string typed, string? offered)
+    {
+        var read = QuickEntry.Read(Begun, Shelf, list, typed);
+        Assert.Null(read.Home);
+        var first = read.Lines[0].Offers.Select(o => o.Line).FirstOrDefault();
+        Assert.Equal(offered, offered is null && first?.Contains("new ", StringComparison.Ordinal) == true ? null : first);
+        if (offered is not null)
+        {
+            Assert.NotNull(QuickEntry.Read(Begun, Shelf, list, offered).Home);
+        }
+    }
+
     [Theory]
     [InlineData("new Attic, calls", "attic")]
     [InlineData("in Study, calls", "study")]
