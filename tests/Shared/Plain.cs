@@ -32,6 +32,6 @@ internal static class Plain
             .GetProperties(BindingFlags.Instance | BindingFlags.Public)
             .Where(p => p.GetIndexParameters().Length == 0)
             .Select(p => (p.Name, Value: p.GetValue(value)))
-            .Where(m => m.Value is not (null or false or 0 or 0u or "" or Known.Unknown) && m.Value is not ICollection { Count: 0 })
+            .Where(m => m.Value is not (null or false or 0 or 0L or 0u or "" or Known.Unknown) && m.Value is not ICollection { Count: 0 })
             .Select(m => $"{m.Name}: {Of(m.Value)}");
 }

@@ -1,5 +1,5 @@
-using System.Globalization;
 using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
@@ -50,7 +50,7 @@ public static class LeaseLadder
         {
             Use(seen, client, script, servers, exchange, lease);
             notes.Add(
-                $"The lease lasts {Time(lease.LeaseMinutes)}: its server is asked to prolong it after {Time(lease.RenewsAt)}, any server after {Time(lease.RebindsAt)}."
+                $"The lease lasts {TimeWords.Of(lease.LeaseMinutes * 60L)}: its server is asked to prolong it after {TimeWords.Of(lease.RenewsAt)}, any server after {TimeWords.Of(lease.RebindsAt)}."
             );
         }
         if (offers.Count > 1)
@@ -158,7 +158,8 @@ public static class LeaseLadder
                     message.Kind switch
                     {
                         DhcpKind.Offer => $"{script.Name(server)} offers {message.Given}{With(message)}",
-                        DhcpKind.Ack => $"{script.Name(server)} leases it {message.Given} for {Time(message.LeaseMinutes!.Value)}",
+                        DhcpKind.Ack =>
+                            $"{script.Name(server)} leases it {message.Given} for {TimeWords.Of(message.LeaseMinutes!.Value * 60L)}",
                         _ => $"{script.Name(server)} refuses",
                     }
                 );
@@ -212,7 +213,7 @@ public static class LeaseLadder
         }
         var seat = servers.First(s => s.Owner == lease.Server);
         var server = ServerOf(seen, client.Segment, seat);
-        script.Until(TimeSpan.FromMinutes(lease.RenewsAt));
+        script.Until(TimeSpan.FromSeconds(lease.RenewsAt));
         script.Resolve(client, lease.Address, seat.Own, server);
         var ask = new DhcpMessage(DhcpKind.Request, DhcpExchange.ClientOf(client), client.Mac)
         {
@@ -301,12 +302,4 @@ public static class LeaseLadder
             (null, > 0) => $", no gateway, DNS {string.Join(" and ", offer.DnsServers)}",
             _ => ", neither gateway nor DNS server",
         };
-
-    private static string Time(int minutes) =>
-        minutes % 1440 == 0 ? Of(minutes / 1440, "day")
-        : minutes % 60 == 0 ? Of(minutes / 60, "hour")
-        : minutes < 60 ? Of(minutes, "minute")
-        : $"{Of(minutes / 60, "hour")} {Of(minutes % 60, "minute")}";
-
-    private static string Of(int count, string unit) => $"{count.ToString(CultureInfo.InvariantCulture)} {unit}{(count == 1 ? "" : "s")}";
 }

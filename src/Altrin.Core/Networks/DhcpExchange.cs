@@ -10,7 +10,7 @@ namespace Altrin.Core.Networks;
 /// <param name="PrefixLength">The prefix that came with it.</param>
 /// <param name="Gateway">The default gateway that came with it.</param>
 /// <param name="DnsServers">The DNS servers that came with it.</param>
-/// <param name="GivenAt">The minute of its latest acknowledgement.</param>
+/// <param name="GivenAt">The second of its latest acknowledgement.</param>
 /// <param name="LeaseMinutes">How long it lasts from then.</param>
 public sealed record HeldLease(
     string Server,
@@ -19,18 +19,18 @@ public sealed record HeldLease(
     int PrefixLength,
     Ipv4Address? Gateway,
     IReadOnlyList<Ipv4Address> DnsServers,
-    int GivenAt,
+    long GivenAt,
     int LeaseMinutes
 )
 {
     /// <summary>When its server is asked to prolong it: after half its time (RFC 2131, section 4.4.5).</summary>
-    public int RenewsAt => GivenAt + Math.Max(1, LeaseMinutes / 2);
+    public long RenewsAt => GivenAt + (LeaseMinutes * 30L);
 
     /// <summary>When anybody is asked to prolong it: after seven eighths of its time (RFC 2131, section 4.4.5).</summary>
-    public int RebindsAt => GivenAt + Math.Max(1, (int)(LeaseMinutes * 7L / 8));
+    public long RebindsAt => GivenAt + (LeaseMinutes * 105L / 2);
 
     /// <summary>When it may no longer be used.</summary>
-    public int EndsAt => GivenAt + LeaseMinutes;
+    public long EndsAt => GivenAt + (LeaseMinutes * 60L);
 }
 
 /// <summary>What came of asking for an address.</summary>
@@ -49,14 +49,14 @@ public static class DhcpExchange
     /// <param name="client">Who asks.</param>
     /// <param name="servers">Who hears it.</param>
     /// <param name="bindings">What they have written down.</param>
-    /// <param name="minute">Now.</param>
+    /// <param name="second">Now.</param>
     /// <param name="remembered">The lease that it remembers; null where it has none, or one that is over.</param>
     /// <param name="answers">Whether another host answers at an address.</param>
     public static Exchange Begin(
         Interface client,
         IReadOnlyList<ServerSeat> servers,
         IReadOnlyList<Binding> bindings,
-        int minute,
+        long second,
         HeldLease? remembered,
         Func<Ipv4Address, bool> answers
     )
@@ -67,7 +67,7 @@ public static class DhcpExchange
             var (heard, after) = Hear(Say(DhcpKind.Request) with { Requested = remembered.Address }, bindings);
             bindings = after;
             if (
-                heard.Where(h => h.Reply.Kind == DhcpKind.Ack).Select(h => Held(h.Server, h.Reply, minute)).ToList() is { Count: > 0 } again
+                heard.Where(h => h.Reply.Kind == DhcpKind.Ack).Select(h => Held(h.Server, h.Reply, second)).ToList() is { Count: > 0 } again
             )
             {
                 return new(said, bindings, again);
@@ -82,7 +82,7 @@ public static class DhcpExchange
             {
                 // The server heard first wins; the others are asked as if they had won, so that every end is known.
                 var request = Say(DhcpKind.Request) with { Requested = offer.Reply.Given, ServerId = offer.Reply.ServerId };
-                var (written, reply) = DhcpServer.Answer(offer.Server, bindings, request, minute, answers);
+                var (written, reply) = DhcpServer.Answer(offer.Server, bindings, request, second, answers);
                 if (leases.Count == 0)
                 {
                     said.AddRange(reply is null ? [request] : [request, reply]);
@@ -90,7 +90,7 @@ public static class DhcpExchange
                 if (reply is { Kind: DhcpKind.Ack })
                 {
                     next = leases.Count == 0 ? written : next;
-                    leases.Add(Held(offer.Server, reply, minute));
+                    leases.Add(Held(offer.Server, reply, second));
                 }
             }
             if (leases.Count == 0 || client.ChecksLease != Known.Yes || !answers(leases[0].Address))
@@ -117,7 +117,7 @@ public static class DhcpExchange
             var heard = new List<(ServerSeat, DhcpMessage)>();
             foreach (var server in servers)
             {
-                (before, var reply) = DhcpServer.Answer(server, before, message, minute, answers);
+                (before, var reply) = DhcpServer.Answer(server, before, message, second, answers);
                 if (reply is not null)
                 {
                     heard.Add((server, reply));
@@ -136,22 +136,22 @@ public static class DhcpExchange
         Interface client,
         IReadOnlyList<ServerSeat> servers,
         IReadOnlyList<Binding> bindings,
-        int minute,
+        long second,
         HeldLease lease
     )
     {
-        foreach (var server in servers.Where(s => minute >= lease.RebindsAt || (s.Owner == lease.Server && s.Own == lease.ServerId)))
+        foreach (var server in servers.Where(s => second >= lease.RebindsAt || (s.Owner == lease.Server && s.Own == lease.ServerId)))
         {
             var (after, reply) = DhcpServer.Answer(
                 server,
                 bindings,
                 new(DhcpKind.Request, ClientOf(client), client.Mac) { InUse = lease.Address },
-                minute,
+                second,
                 _ => false
             );
             if (reply is not null)
             {
-                return (reply.Kind == DhcpKind.Ack ? Held(server, reply, minute) : null, after);
+                return (reply.Kind == DhcpKind.Ack ? Held(server, reply, second) : null, after);
             }
         }
         return (lease, bindings);
@@ -160,7 +160,7 @@ public static class DhcpExchange
     /// <summary>How servers know a client.</summary>
     public static string ClientOf(Interface client) => $"{client.Owner}/{client.Side}";
 
-    private static HeldLease Held(ServerSeat server, DhcpMessage ack, int minute) =>
+    private static HeldLease Held(ServerSeat server, DhcpMessage ack, long second) =>
         new(
             server.Owner,
             server.Own,
@@ -168,7 +168,7 @@ public static class DhcpExchange
             ack.PrefixLength!.Value,
             ack.Gateway,
             ack.DnsServers,
-            minute,
+            second,
             ack.LeaseMinutes!.Value
         );
 }

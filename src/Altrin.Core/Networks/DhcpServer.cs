@@ -7,8 +7,8 @@ namespace Altrin.Core.Networks;
 /// <param name="Server">Which server.</param>
 /// <param name="Client">Whom the address is given to; empty for one that a host declined.</param>
 /// <param name="Address">The address.</param>
-/// <param name="Until">The minute from which it is free again.</param>
-public sealed record Binding(string Server, string Client, Ipv4Address Address, int Until);
+/// <param name="Until">The second from which it is free again; <see cref="long.MaxValue"/> for never.</param>
+public sealed record Binding(string Server, string Client, Ipv4Address Address, long Until);
 
 /// <summary>One DHCP server, as RFC 2131 (section 4.3) has it, with the habits of home routers where that leaves a choice.</summary>
 public static class DhcpServer
@@ -17,14 +17,14 @@ public static class DhcpServer
     /// <param name="server">The server.</param>
     /// <param name="bindings">What it and others have written down.</param>
     /// <param name="message">What it hears.</param>
-    /// <param name="minute">Now.</param>
+    /// <param name="second">Now.</param>
     /// <param name="answers">Whether a host answers at an address when it is tried.</param>
     /// <returns>What is written down then, and the answer; null where it is silent.</returns>
     public static (IReadOnlyList<Binding> Bindings, DhcpMessage? Reply) Answer(
         ServerSeat server,
         IReadOnlyList<Binding> bindings,
         DhcpMessage message,
-        int minute,
+        long second,
         Func<Ipv4Address, bool> answers
     )
     {
@@ -52,7 +52,7 @@ public static class DhcpServer
                 return (
                     [
                         .. bindings.Where(b => b.Server != server.Owner || b.Address != taken),
-                        new(server.Owner, "", taken, minute + server.LeaseMinutes),
+                        new(server.Owner, "", taken, second + (server.LeaseMinutes * 60L)),
                     ],
                     null
                 );
@@ -63,12 +63,12 @@ public static class DhcpServer
         }
 
         // The provider forgets no box by itself: that takes a power cut at the box on the line (common practice).
-        int Until() => server.Leases is null ? minute + server.LeaseMinutes : int.MaxValue;
+        long Until() => server.Leases is null ? second + (server.LeaseMinutes * 60L) : long.MaxValue;
 
         // The provider gives so many leases and is silent for everybody else.
         bool IsFull() =>
             server.Leases is { } most
-            && own.Where(b => b.Until > minute && b.Client != message.Client).Select(b => b.Client).Distinct().Count() >= most;
+            && own.Where(b => b.Until > second && b.Client != message.Client).Select(b => b.Client).Distinct().Count() >= most;
 
         Ipv4Address? Kept() =>
             message.Mac is { } mac && server.Reservations.FirstOrDefault(r => r.Mac == mac) is { } kept ? kept.Address : null;
@@ -79,7 +79,7 @@ public static class DhcpServer
         bool Free(Ipv4Address address) =>
             address != server.Own
             && server.Reservations.All(r => r.Address != address)
-            && !own.Exists(b => b.Address == address && b.Client != message.Client && b.Until > minute);
+            && !own.Exists(b => b.Address == address && b.Client != message.Client && b.Until > second);
 
         Ipv4Address? Choose()
         {
@@ -103,7 +103,7 @@ public static class DhcpServer
             {
                 return again;
             }
-            var taken = own.Where(b => b.Until > minute && b.Client != message.Client)
+            var taken = own.Where(b => b.Until > second && b.Client != message.Client)
                 .Select(b => b.Address)
                 .Concat(server.Reservations.Select(r => r.Address))
                 .Append(server.Own)

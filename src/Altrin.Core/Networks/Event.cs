@@ -152,20 +152,23 @@ public sealed record Save(string Box) : Event
     }
 }
 
-/// <summary>Minutes pass.</summary>
-/// <param name="Minutes">How many, 1 to 5,256,000 (ten years).</param>
-public sealed record Wait(int Minutes) : Event
+/// <summary>Time passes.</summary>
+/// <param name="Time">How much, in whole seconds: a second to ten years.</param>
+public sealed record Wait(TimeSpan Time) : Event
 {
+    /// <summary>The longest wait: ten years.</summary>
+    private static readonly TimeSpan Longest = TimeSpan.FromDays(3650);
+
     /// <summary>Longer than any lease that a server can be set to.</summary>
-    public const int LongEnough = 2 * 525_600;
+    public static TimeSpan LongEnough { get; } = TimeSpan.FromDays(730);
 
     /// <inheritdoc/>
     public override Parsed<Moment> From(Moment now) =>
-        Minutes is < 1 or > 5_256_000
-            ? Parsed<Moment>.Fail("One waits 1 minute to 5,256,000 (ten years).")
+        Time < TimeSpan.FromSeconds(1) || Time > Longest || Time.Ticks % TimeSpan.TicksPerSecond != 0
+            ? Parsed<Moment>.Fail("A wait is a second to ten years, in whole seconds.")
             : now with
             {
-                Situation = Living.Wait(now.Design, now.Situation, Minutes),
+                Situation = Living.Wait(now.Design, now.Situation, Time),
             };
 }
 

@@ -30,8 +30,8 @@ public static class Living
             {
                 continue;
             }
-            var remembered = known?.Leases.FirstOrDefault(l => l.EndsAt > memory.Minute);
-            var asked = DhcpExchange.Begin(client, ServersOf(network, client), bindings, memory.Minute, remembered, a =>
+            var remembered = known?.Leases.FirstOrDefault(l => l.EndsAt > memory.Second);
+            var asked = DhcpExchange.Begin(client, ServersOf(network, client), bindings, memory.Second, remembered, a =>
                 Answers(network, held, client, a)
             );
             bindings = asked.Bindings;
@@ -82,20 +82,21 @@ public static class Living
         var link = LinkOf(network, host, memory);
         var there = having[(host.Segment, address)].Where(i => i.Owner != host.Owner).ToList();
         var before = memory.Tables.FirstOrDefault(t =>
-            t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Link == link && t.Until > memory.Minute
+            t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Link == link && t.Until > memory.Second
         );
         return before is not null && (there is not [var same] || same.Owner != before.Holder || same.Side != before.HolderSide) ? before
-            : there is [var one] ? new(host.Owner, host.Side, link, address, one.Owner, one.Side, memory.Minute + TableEntry.MostMinutes)
+            : there is [var one]
+                ? new(host.Owner, host.Side, link, address, one.Owner, one.Side, memory.Second + (long)TableEntry.Most.TotalSeconds)
             : null;
     }
 
     /// <summary>
-    /// Minutes pass: leases are prolonged at half their time, by any server at seven eighths, or run out; a host without one asks.
+    /// Time passes: leases are prolonged at half their time, by any server at seven eighths, or run out; a host without one asks.
     /// </summary>
-    public static Situation Wait(Design design, Situation situation, int minutes)
+    public static Situation Wait(Design design, Situation situation, TimeSpan time)
     {
         var memory = situation.Memory ?? Memory.Blank;
-        var until = memory.Minute + minutes;
+        var until = memory.Second + (long)time.TotalSeconds;
         var network = Compiler.Compile(design, situation);
         var (held, bindings) = (new List<HeldBy>(), memory.Bindings);
         foreach (var by in memory.Held)
@@ -119,14 +120,14 @@ public static class Living
             held.Add(by with { Leases = leases });
         }
         var live = bindings.Where(b => b.Until > until).ToList();
-        return Settle(design, situation with { Memory = memory with { Minute = until, Held = held, Bindings = live } });
+        return Settle(design, situation with { Memory = memory with { Second = until, Held = held, Bindings = live } });
     }
 
     private static (HeldLease? Lease, IReadOnlyList<Binding> Bindings) Pass(
         Interface client,
         IReadOnlyList<ServerSeat> servers,
         IReadOnlyList<Binding> bindings,
-        int until,
+        long until,
         HeldLease lease
     )
     {

@@ -34,7 +34,7 @@ public sealed record Situation(IReadOnlyList<string> Off)
             : Parsed<Situation>.Fail($"There is no box, device or cable '{Ipv4Address.Shown(unknown)}'.");
     }
 
-    /// <summary>A home in which time passes: everything was switched on at minute 0 and has asked for its address.</summary>
+    /// <summary>A home in which time passes: everything was switched on at second 0 and has asked for its address.</summary>
     public static Situation Morning(Design design) => Living.Settle(design, new Situation([]) { Memory = Memory.Blank });
 }
 
@@ -54,13 +54,18 @@ public sealed record Laptop(PortRef? Port, WifiJoin? Wifi, HostAddress Address)
 public sealed record Typed(string Box, Change Change);
 
 /// <summary>What a home remembers.</summary>
-/// <param name="Minute">Minutes since everything was switched on.</param>
+/// <param name="Second">Seconds since everything was switched on.</param>
 /// <param name="Held">What clients hold, by owner and side.</param>
 /// <param name="Bindings">What DHCP servers have written down.</param>
 /// <param name="Boots">How often each box was started since.</param>
-public sealed record Memory(int Minute, IReadOnlyList<HeldBy> Held, IReadOnlyList<Binding> Bindings, IReadOnlyDictionary<string, int> Boots)
+public sealed record Memory(
+    long Second,
+    IReadOnlyList<HeldBy> Held,
+    IReadOnlyList<Binding> Bindings,
+    IReadOnlyDictionary<string, int> Boots
+)
 {
-    /// <summary>Nothing remembered, at minute 0.</summary>
+    /// <summary>Nothing remembered, at second 0.</summary>
     public static Memory Blank { get; } = new(0, [], [], new Dictionary<string, int>());
 
     /// <summary>What hosts have written into their address tables and believe for a while.</summary>
@@ -77,14 +82,14 @@ public sealed record Memory(int Minute, IReadOnlyList<HeldBy> Held, IReadOnlyLis
 /// <param name="Address">The gateway's address.</param>
 /// <param name="Holder">Who answered there.</param>
 /// <param name="HolderSide">With which side.</param>
-/// <param name="Until">The minute from which it is surely asked for again.</param>
-public sealed record TableEntry(string Owner, Side Side, string Link, Ipv4Address Address, string Holder, Side HolderSide, int Until)
+/// <param name="Until">The second from which it is surely asked for again.</param>
+public sealed record TableEntry(string Owner, Side Side, string Link, Ipv4Address Address, string Holder, Side HolderSide, long Until)
 {
     /// <summary>
     /// How long an entry may last that is not corrected: a minute (RFC 1122, section 2.3.2.1, from memory) to twenty, by system
     /// (common practice). A host that comes new into the segment should announce itself (RFC 5227, section 2.3), and some do not.
     /// </summary>
-    public const int MostMinutes = 20;
+    public static TimeSpan Most { get; } = TimeSpan.FromMinutes(20);
 }
 
 /// <summary>What one client holds.</summary>

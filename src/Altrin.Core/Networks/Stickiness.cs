@@ -51,7 +51,7 @@ public sealed record Stickiness(StickyKind Kind, string Subject)
                 )
                 .Select(h => new Stickiness(StickyKind.LeaseKept, h.Owner)),
             .. memory
-                .Tables.Where(t => t.Until > memory.Minute && !Stands(now.Situation, network, t))
+                .Tables.Where(t => t.Until > memory.Second && !Stands(now.Situation, network, t))
                 .Select(t => new Stickiness(StickyKind.TableKept, t.Owner)),
         ];
     }
@@ -90,7 +90,7 @@ public enum StickyKind
     LeaseKept,
 
     /// <summary>
-    /// A table still names who had the gateway's address before; gone after <see cref="TableEntry.MostMinutes"/> minutes.
+    /// A table still names who had the gateway's address before; gone after <see cref="TableEntry.Most"/>.
     /// </summary>
     TableKept,
 }

@@ -167,7 +167,7 @@ internal sealed class Addresses(World world, Choices choices)
                     [
                         Cause.Of(
                             CauseCodes.NoAnswer,
-                            $"{world.Name(client.Owner)} may still take {world.Name(old.Holder)} for {address}, for up to {TableEntry.MostMinutes} minutes or until it is switched off and on.",
+                            $"{world.Name(client.Owner)} may still take {world.Name(old.Holder)} for {address}, for up to {TableEntry.Most.TotalMinutes} minutes or until it is switched off and on.",
                             client.Owner
                         ),
                     ]

@@ -94,7 +94,7 @@ public sealed class Leasing
                         ?
                         [
                             .. held
-                                .Leases.Where(l => l.EndsAt > memory.Minute)
+                                .Leases.Where(l => l.EndsAt > memory.Second)
                                 .Select(l => new Holding(l.Address, null, null, l.PrefixLength, l.Gateway, l.DnsServers, l.Server)),
                         ]
                         : [];

@@ -275,7 +275,7 @@ internal sealed class World
     public TableEntry? Remembered(Interface host, Ipv4Address address) =>
         Network.Situation.Memory is { } memory
         && memory.Tables.FirstOrDefault(t =>
-            t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Until > memory.Minute
+            t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Until > memory.Second
         )
             is { } entry
         && !Stickiness.Stands(Network.Situation, Network, entry)

@@ -34,12 +34,13 @@ public sealed class DhcpTests
         int minute = 0,
         ServerSeat? server = null,
         params string[] answering
-    ) => DhcpExchange.Begin(client, [server ?? Server], bindings ?? [], minute, remembered, a => answering.Contains($"{a}"));
+    ) => DhcpExchange.Begin(client, [server ?? Server], bindings ?? [], minute * 60L, remembered, a => answering.Contains($"{a}"));
 
     private static HeldLease Lease(string address, int minute = 0) =>
-        new("gw", Server.Own, Home.At(address), 24, Server.Gateway, Server.DnsServers, minute, 120);
+        new("gw", Server.Own, Home.At(address), 24, Server.Gateway, Server.DnsServers, minute * 60L, 120);
 
-    private static Binding Bound(string client, string address, int until = 120) => new("gw", $"{client}/Device", Home.At(address), until);
+    private static Binding Bound(string client, string address, int until = 120) =>
+        new("gw", $"{client}/Device", Home.At(address), until * 60L);
 
     private static IEnumerable<DhcpKind> Kinds(Exchange exchange) => exchange.Messages.Select(m => m.Kind);
 
@@ -52,8 +53,8 @@ public sealed class DhcpTests
         Assert.Equal([1, 3, 6, 51, 53, 54, 58, 59], asked.Messages[1].Options);
         Assert.Equal([12, 50, 53, 54, 55, 61], asked.Messages[2].Options);
         var lease = Assert.Single(asked.Leases);
-        Assert.Equal(("192.168.8.20", 60, 105, 120), ($"{lease.Address}", lease.RenewsAt, lease.RebindsAt, lease.EndsAt));
-        Assert.Equal([new Binding("gw", "a/Device", Home.At("192.168.8.20"), 120)], asked.Bindings);
+        Assert.Equal(("192.168.8.20", 3600L, 6300L, 7200L), ($"{lease.Address}", lease.RenewsAt, lease.RebindsAt, lease.EndsAt));
+        Assert.Equal([new Binding("gw", "a/Device", Home.At("192.168.8.20"), 7200)], asked.Bindings);
     }
 
     [Fact]
@@ -168,15 +169,15 @@ public sealed class DhcpTests
     [InlineData(105, "other", true)]
     public void Prolonging_asks_the_own_server_first_and_anybody_later(int minute, string server, bool prolonged)
     {
-        var (lease, _) = DhcpExchange.Prolong(Client(), [Server with { Owner = server }], [], minute, Lease("192.168.8.20"));
-        Assert.Equal(prolonged ? minute : 0, lease!.GivenAt);
+        var (lease, _) = DhcpExchange.Prolong(Client(), [Server with { Owner = server }], [], minute * 60L, Lease("192.168.8.20"));
+        Assert.Equal(prolonged ? minute * 60L : 0, lease!.GivenAt);
     }
 
     [Fact]
     public void What_is_no_longer_in_the_pool_is_refused_when_it_is_prolonged() =>
         Assert.Null(
             DhcpExchange
-                .Prolong(Client(), [Server with { Pool = Home.Range("192.168.8.100-192.168.8.150") }], [], 60, Lease("192.168.8.20"))
+                .Prolong(Client(), [Server with { Pool = Home.Range("192.168.8.100-192.168.8.150") }], [], 3600, Lease("192.168.8.20"))
                 .Lease
         );
 }

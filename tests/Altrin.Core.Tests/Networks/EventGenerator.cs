@@ -19,7 +19,7 @@ internal static class EventGenerator
         {
             0 => new TakeAway(Of(things)),
             1 or 2 => new GiveBack(Of(now.Situation.Off)),
-            3 => new Wait(dice.Next(1, 3000)),
+            3 => new Wait(TimeSpan.FromSeconds(dice.Next(2) == 0 ? dice.Next(1, 300) : dice.Next(1, 3000) * 60)),
             4 => new Save(Of([.. now.Situation.Typed.Select(t => t.Box)])),
             5 => new MoveLaptop(
                 dice.Next(3) == 0

@@ -40,21 +40,21 @@ public sealed class EventTests
         var now = After(House(), new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.30.1/24"))), new Save("gw"));
         Assert.Equal(("192.168.8.20", "192.168.30"), (AddressOf(now, "a"), AddressOf(now, "b")![..10]));
         Assert.Equal((AnswerKind.No, AnswerKind.Yes), (Internet(now, "a").Kind, Internet(now, "b").Kind));
-        var later = now.After(new Wait(1440)).Value;
+        var later = now.After(new Wait(TimeSpan.FromMinutes(1440))).Value;
         Assert.StartsWith("192.168.30.", AddressOf(later, "a"), StringComparison.Ordinal);
         Assert.Equal(AnswerKind.Yes, Internet(later, "a").Kind);
     }
 
-    /// <summary>A lease holds until its last minute, and is over in the minute that it ends (RFC 2131, section 4.4.5).</summary>
+    /// <summary>A lease holds until its last second, and is over in the second that it ends (RFC 2131, section 4.4.5).</summary>
     [Theory]
     [InlineData(-1, "192.168.8.20")]
     [InlineData(0, null)]
-    public void A_lease_is_over_in_the_minute_that_it_ends(int after, string? held)
+    public void A_lease_is_over_in_the_second_that_it_ends(int after, string? held)
     {
         var now = After(House(), new TypeIn("gw", new SwitchDhcpServer("gw", false)), new Save("gw"));
         var memory = now.Situation.Memory!;
         var ends = memory.Of("a", Side.Device)!.Leases.Single().EndsAt;
-        var then = now.After(new Wait(ends - memory.Minute + after)).Value;
+        var then = now.After(new Wait(TimeSpan.FromSeconds(ends - memory.Second + after))).Value;
         Assert.Equal(held, AddressOf(then, "a"));
         Assert.Equal(held is not null, See(then).Sheet.Addresses.Single(x => x.Owner == "a").Origin != AddressOrigin.SelfAssigned);
     }
@@ -62,11 +62,11 @@ public sealed class EventTests
     [Fact]
     public void A_lease_outlives_its_server_until_it_runs_out()
     {
-        var now = After(House(), new TypeIn("gw", new SwitchDhcpServer("gw", false)), new Save("gw"), new Wait(1400));
+        var now = After(House(), new TypeIn("gw", new SwitchDhcpServer("gw", false)), new Save("gw"), new Wait(TimeSpan.FromMinutes(1400)));
         Assert.Equal("192.168.8.20", AddressOf(now, "a"));
-        Assert.Null(AddressOf(now.After(new Wait(60)).Value, "a"));
+        Assert.Null(AddressOf(now.After(new Wait(TimeSpan.FromMinutes(60))).Value, "a"));
         // RFC 3927: then it gives itself an address, and has no internet.
-        var alone = now.After(new Wait(60)).Value;
+        var alone = now.After(new Wait(TimeSpan.FromMinutes(60))).Value;
         Assert.Equal(
             (AddressOrigin.SelfAssigned, AnswerKind.No),
             (See(alone).Sheet.Addresses.Single(x => x.Owner == "a").Origin, Internet(alone, "a").Kind)
@@ -84,7 +84,10 @@ public sealed class EventTests
         );
         Assert.Equal(AnswerKind.No, Internet(pulled, "b").Kind);
         Assert.StartsWith("192.168.30.", AddressOf(pulled.After(new GiveBack("gw-lan2-b")).Value, "b"), StringComparison.Ordinal);
-        Assert.Equal(AnswerKind.Yes, Internet(pulled.After(new Wait(5000), new GiveBack("gw-lan2-b")).Value, "b").Kind);
+        Assert.Equal(
+            AnswerKind.Yes,
+            Internet(pulled.After(new Wait(TimeSpan.FromMinutes(5000)), new GiveBack("gw-lan2-b")).Value, "b").Kind
+        );
     }
 
     // Behind a switch no one sees that the box at the other end was swapped; the table says the old one until it is asked again.
@@ -114,8 +117,8 @@ public sealed class EventTests
         Assert.Equal((AnswerKind.Luck, AnswerKind.Yes), (Internet(now, "a").Kind, Internet(now, "b").Kind));
         Assert.Contains(Internet(now, "a").Causes, c => c.Text.Contains("may still take old for 192.168.8.1", StringComparison.Ordinal));
         Assert.Equal([new Stickiness(StickyKind.TableKept, "a")], now.Sticks);
-        Assert.Equal(AnswerKind.Luck, Internet(now.After(new Wait(19)).Value, "a").Kind);
-        Assert.Equal(AnswerKind.Yes, Internet(now.After(new Wait(20)).Value, "a").Kind);
+        Assert.Equal(AnswerKind.Luck, Internet(now.After(new Wait(TimeSpan.FromMinutes(19))).Value, "a").Kind);
+        Assert.Equal(AnswerKind.Yes, Internet(now.After(new Wait(TimeSpan.FromMinutes(20))).Value, "a").Kind);
         Assert.Equal(AnswerKind.Yes, Internet(now.After(new TakeAway("a"), new GiveBack("a")).Value, "a").Kind);
     }
 
@@ -206,7 +209,9 @@ public sealed class EventTests
             { new TypeIn("gw", new PutAway("gw")), "is not set in gw" },
             { new MoveLaptop(new(null, new("missing", "home", "key"), new Automatic())), "no box 'missing'" },
             { new Save("gw"), "Nothing was typed" },
-            { new Wait(0), "1 minute" },
+            { new Wait(TimeSpan.Zero), "a second to ten years" },
+            { new Wait(TimeSpan.FromMilliseconds(1500)), "whole seconds" },
+            { new Wait(TimeSpan.FromDays(3651)), "ten years" },
         };
 
     [Theory]
