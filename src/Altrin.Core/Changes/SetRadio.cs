@@ -8,15 +8,15 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
 {
     private static readonly Dictionary<string, Setting> Settings = new(StringComparer.Ordinal)
     {
-        [nameof(RadioSetting.On)] = Changes.Setting.RadioOn,
-        [nameof(RadioSetting.Name)] = Changes.Setting.WifiName,
-        [nameof(RadioSetting.Security)] = Changes.Setting.WifiSecurity,
-        [nameof(RadioSetting.Password)] = Changes.Setting.WifiPassword,
-        [nameof(RadioSetting.Channel)] = Changes.Setting.Channel,
-        [nameof(RadioSetting.WidthMhz)] = Changes.Setting.ChannelWidth,
-        [nameof(RadioSetting.Hidden)] = Changes.Setting.HiddenName,
-        [nameof(RadioSetting.ProtectsFrames)] = Changes.Setting.FrameProtection,
-        [nameof(RadioSetting.WdsPeers)] = Changes.Setting.WdsPeers,
+        [nameof(RadioSetting.On)] = Sites.Setting.RadioOn,
+        [nameof(RadioSetting.Name)] = Sites.Setting.WifiName,
+        [nameof(RadioSetting.Security)] = Sites.Setting.WifiSecurity,
+        [nameof(RadioSetting.Password)] = Sites.Setting.WifiPassword,
+        [nameof(RadioSetting.Channel)] = Sites.Setting.Channel,
+        [nameof(RadioSetting.WidthMhz)] = Sites.Setting.ChannelWidth,
+        [nameof(RadioSetting.Hidden)] = Sites.Setting.HiddenName,
+        [nameof(RadioSetting.ProtectsFrames)] = Sites.Setting.FrameProtection,
+        [nameof(RadioSetting.WdsPeers)] = Sites.Setting.WdsPeers,
     };
 
     /// <summary>What makes one setting of a radio into another.</summary>
@@ -68,6 +68,6 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
         [
             .. Setting.Given.Select(m => new Touch(Settings[m], Box, Radio)),
             // An open network has no password.
-            .. Setting.Gives(nameof(RadioSetting.Security)) ? [new Touch(Changes.Setting.WifiPassword, Box, Radio)] : (Touch[])[],
+            .. Setting.Gives(nameof(RadioSetting.Security)) ? [new Touch(Sites.Setting.WifiPassword, Box, Radio)] : (Touch[])[],
         ];
 }

@@ -1,7 +1,7 @@
-namespace Altrin.Core.Changes;
+namespace Altrin.Core.Sites;
 
 /// <summary>
-/// Everything of a home that can be set or noted, one by one: the closed list that every <see cref="Change"/> and every correction of the
+/// Everything of a home that can be set or noted, one by one: the closed list that every change of a set-up and every correction of the
 /// survey is mapped to. Settings of a box are what its pages set.
 /// </summary>
 public enum Setting
@@ -169,95 +169,4 @@ public enum Setting
 
     /// <summary>Something that the customer asked for.</summary>
     Need,
-}
-
-/// <summary>One setting of one subject.</summary>
-/// <param name="Setting">Which.</param>
-/// <param name="Of">Id of the box, device, cable, place, need or set-up that it is of; empty for the home itself.</param>
-/// <param name="Part">Which of several, such as a radio, a MAC address or a member; empty for all of them.</param>
-public readonly record struct Touch(Setting Setting, string Of, string Part = "")
-{
-    private static readonly HashSet<Setting> OfSite =
-    [
-        Setting.Box,
-        Setting.Label,
-        Setting.Profile,
-        Setting.Device,
-        Setting.Building,
-        Setting.Place,
-        Setting.Socket,
-        Setting.Run,
-        Setting.Need,
-        Setting.Service,
-        Setting.HomeName,
-        Setting.Naming,
-        Setting.Country,
-    ];
-
-    /// <summary>Whether touching this touches the other too: all parts of the same setting, or everything of what comes or goes.</summary>
-    public bool Covers(Touch other) =>
-        Setting == Setting.SetUp
-            ? other.Setting == Setting.SetUp || !OfSite.Contains(other.Setting)
-            : Of == other.Of
-                && Setting switch
-                {
-                    Setting.InUse => other.Setting != Setting.Plugged && other.Setting != Setting.Cable && !OfSite.Contains(other.Setting),
-                    Setting.Plugged => other.Setting is Setting.Plugged or Setting.Cable,
-                    Setting.Box when Part.Length == 0 => other.Setting is Setting.Box or Setting.Label or Setting.Profile,
-                    _ => Setting == other.Setting && (Part.Length == 0 || Part == other.Part),
-                };
-}
-
-/// <summary>Which settings a box has, by mode: what its pages set, what a change of mode takes away and brings.</summary>
-public static class ModeSettings
-{
-    /// <summary>The settings of each radio.</summary>
-    public static IReadOnlyList<Setting> Radio { get; } =
-    [
-        Setting.RadioOn,
-        Setting.WifiName,
-        Setting.WifiSecurity,
-        Setting.WifiPassword,
-        Setting.Channel,
-        Setting.ChannelWidth,
-        Setting.HiddenName,
-        Setting.FrameProtection,
-        Setting.WdsPeers,
-    ];
-
-    /// <summary>The settings of a mode, beside the mode itself and the admin password, which every box has.</summary>
-    public static IReadOnlyList<Setting> Of(Sites.ModeKind mode) =>
-        mode switch
-        {
-            Sites.ModeKind.Router =>
-            [
-                Setting.LanAddress,
-                Setting.Wan,
-                Setting.DhcpServer,
-                Setting.PoolFirst,
-                Setting.PoolLast,
-                Setting.HandedGateway,
-                Setting.HandedDns,
-                Setting.HandedDomain,
-                Setting.LeaseTime,
-                Setting.Reservation,
-                Setting.Forward,
-                Setting.Dmz,
-                Setting.PortRequests,
-                Setting.Nat,
-                Setting.Route,
-                Setting.Line,
-                Setting.Passing,
-                Setting.Guest,
-                Setting.Uplink,
-                .. Radio,
-            ],
-            Sites.ModeKind.AccessPoint => [Setting.PageAddress, Setting.Guest, .. Radio],
-            Sites.ModeKind.Repeater => [Setting.PageAddress, Setting.Uplink, .. Radio],
-            Sites.ModeKind.WirelessBridge => [Setting.PageAddress, Setting.Uplink],
-            Sites.ModeKind.Satellite => [Setting.Satellite],
-            Sites.ModeKind.Bridge => [Setting.PageAddress],
-            Sites.ModeKind.Switch => [Setting.PageAddress, Setting.Vlans],
-            _ => throw new ArgumentOutOfRangeException(nameof(mode)),
-        };
 }
