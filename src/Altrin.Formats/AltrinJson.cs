@@ -47,6 +47,10 @@ public static class AltrinJson
                     .Select(p => new PartialMember(p.Name, p.PropertyType, PartialConverters.MayBeNull(p))),
             ];
 
+    /// <summary>How a value of a closed list is written.</summary>
+    public static string Name<T>(T value)
+        where T : struct, Enum => JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
+
     /// <summary>Gives other options the same habits.</summary>
     public static void Apply(JsonSerializerOptions options)
     {

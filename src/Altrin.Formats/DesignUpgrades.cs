@@ -29,26 +29,11 @@ public static class DesignUpgrades
         _ => { },
         // 11 knows the country and what spare boxes hold; left out, neither was noted.
         _ => { },
+        // 12 knows the pages of a kind of box, and calls one way to pass an address on by another word; left out, a box has the pages
+        // that every box is taken to have.
+        WordsOfVersion12.Upgrade,
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>
-    public static string ToNewest(string json)
-    {
-        if (
-            JsonNode.Parse(json, documentOptions: new() { MaxDepth = AltrinJson.Depth }) is not JsonObject root
-            || root["formatVersion"] is not JsonValue value
-            || !value.TryGetValue<int>(out var version)
-            || version < 1
-            || version >= DesignDocument.NewestVersion
-        )
-        {
-            return json;
-        }
-        for (; version < DesignDocument.NewestVersion; version++)
-        {
-            Steps[version - 1](root);
-        }
-        root["formatVersion"] = version;
-        return root.ToJsonString(AltrinJson.Options);
-    }
+    public static string ToNewest(string json) => JsonUpgrades.ToNewest(json, Steps);
 }

@@ -1,5 +1,6 @@
 using System.ComponentModel.DataAnnotations;
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 
@@ -12,7 +13,7 @@ public sealed record ProfilesDocument
     public const string FormatName = "altrin-profiles";
 
     /// <summary>The newest version.</summary>
-    public const int NewestVersion = 1;
+    public const int NewestVersion = 2;
 
     /// <summary>Always "altrin-profiles".</summary>
     [Required, RegularExpression("^altrin-profiles$")]
@@ -32,6 +33,13 @@ public static class ProfileFile
 {
     private static readonly SchemaOf<ProfilesDocument> Schema = new("Altrin profiles", "profiles-file.schema.json");
 
+    /// <summary>What each version needs to become the next; the first entry is for version 1.</summary>
+    private static readonly IReadOnlyList<Action<JsonObject>> Steps =
+    [
+        // 2 knows pages, and calls one way to pass an address on by another word.
+        WordsOfVersion12.UpgradeProfiles,
+    ];
+
     private static readonly Lazy<Shelf> Shipped = new(ReadShipped);
 
     /// <summary>The shelf that comes with Altrin.</summary>
@@ -50,6 +58,7 @@ public static class ProfileFile
         {
             return new(null, [unreadable]);
         }
+        json = JsonUpgrades.ToNewest(json, Steps);
         if (Schema.Validate(json) is { Count: > 0 } violations)
         {
             return new(null, violations);

@@ -45,7 +45,7 @@ internal static class ProfileReader
             Kit = profile.Kit,
             KeptPorts = profile.KeptPorts ?? [],
             Edition = profile.Edition ?? 1,
-            Traits = profile.Traits ?? Traits.NotKnown,
+            Traits = PagesReader.Read(profile, pointer, errors),
         };
     }
 

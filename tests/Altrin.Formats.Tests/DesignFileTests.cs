@@ -48,7 +48,7 @@ public sealed class DesignFileTests
     // Each case changes one place of the demo file: pointer to set, the value as JSON (null removes it), pointer of the error, what it
     // says.
     [Theory]
-    [InlineData("/setUps/0/boxes/0/passing", "{\"kind\":\"none\"}", "/setUps/0/boxes/0/passing/kind", "port, hardware, mapping")]
+    [InlineData("/setUps/0/boxes/0/passing", "{\"kind\":\"none\"}", "/setUps/0/boxes/0/passing/kind", "port, macAddress, mapping")]
     [InlineData(
         "/setUps/0/boxes/0/uplink",
         "{\"radio\":\"r5\",\"box\":\"loft-router\",\"name\":\"x\",\"security\":\"wpa2\",\"frames\":\"fourAddress\",\"channel\":36}",

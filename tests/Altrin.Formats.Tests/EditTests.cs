@@ -181,7 +181,7 @@ public sealed class EditTests
             {
                 Modes = [.. Enum.GetValues<ModeKind>().OrderBy(m => m != box.Profile.Modes[0])],
                 FactoryAddress = plain ? null : box.Profile.FactoryAddress ?? Testing.Home.Own("192.168.0.1/24"),
-                Passes = [PassKind.Port, PassKind.Hardware, PassKind.Mapping],
+                Passes = [PassKind.Port, PassKind.MacAddress, PassKind.Mapping],
                 Radios =
                     box.Profile.Radios.Count > 0 || !box.Profile.Modes.SequenceEqual([ModeKind.Switch])
                         ? box.Profile.Radios

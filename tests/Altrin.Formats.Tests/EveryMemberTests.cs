@@ -77,6 +77,32 @@ public sealed class EveryMemberTests
                 {
                     Power = new() { Gives = PowerKind.Af, GivesAt = ["lan1"] },
                 }
+            )
+            .Traits(
+                "spare",
+                new()
+                {
+                    Reset = new(ResetBy.Pinhole) { HoldSeconds = 8, Keeps = [Setting.AdminPassword] },
+                    Effects = [new(ModeKind.AccessPoint, AddressAfter.Leased) { Clears = [Setting.WifiName, Setting.Channel] }],
+                    Pages =
+                    [
+                        new("wireless", [Setting.WifiName, Setting.WifiPassword])
+                        {
+                            Modes = [ModeKind.AccessPoint],
+                            Restarts = Known.No,
+                            DropsWifi = Known.Yes,
+                            SaveSeconds = 30,
+                        },
+                    ],
+                    PageSides = [PageSide.Cable, PageSide.Wifi],
+                    App = new([Setting.PageAddress])
+                    {
+                        Account = Known.Yes,
+                        Bluetooth = Known.No,
+                        MobileData = Known.Yes,
+                        InternetFirst = Known.No,
+                    },
+                }
             );
 
     /// <summary>What is rare, the demo home, and generated ones, each after sixty acts, so that each member is somewhere.</summary>

@@ -63,7 +63,37 @@ public sealed class ShelfTests
     [InlineData("/profiles/0/traits/reset/holdSeconds", "99", "/profiles/0/traits/reset/holdSeconds", "at most 60")]
     [InlineData("/profiles/0/traits/colour", "1", "/profiles/0/traits/colour", "allowed: login")]
     [InlineData("/profiles/0/factoryPool", "\"192.168.9.2-192.168.9.9\"", "/profiles/0/factoryPool", "does not lie inside")]
-    [InlineData("/formatVersion", "2", "/formatVersion", "newer Altrin")]
+    [InlineData(
+        "/profiles/0/traits/pages/1/sets",
+        "[\"homeName\"]",
+        "/profiles/0/traits/pages/1/sets/0",
+        "a setting that it has in that mode: mode, lanAddress"
+    )]
+    [InlineData(
+        "/profiles/0/traits/pages/1/sets",
+        "[\"satellite\"]",
+        "/profiles/0/traits/pages/1/sets/0",
+        "a setting that it has in that mode: mode"
+    )]
+    [InlineData(
+        "/profiles/0/traits/pages/1/sets",
+        "[\"dhcpServer\"]",
+        "/profiles/0/traits/pages/2/sets/0",
+        "no other page has in the same mode"
+    )]
+    [InlineData(
+        "/profiles/0/traits/pages/1/modes",
+        "[\"switch\"]",
+        "/profiles/0/traits/pages/1/modes/0",
+        "one of its modes: router, bridge"
+    )]
+    [InlineData("/profiles/0/traits/pages/1/sets", "[]", "/profiles/0/traits/pages/1/sets", "at least 1")]
+    [InlineData("/profiles/0/traits/pages/1/area", "\"\"", "/profiles/0/traits/pages/1/area", "at least 1")]
+    [InlineData("/profiles/0/traits/pageSides", "[\"roof\"]", "/profiles/0/traits/pageSides/0", "cable, wifi, guest, wan")]
+    [InlineData("/profiles/0/traits/effects/1/clears", "[\"wifiName\"]", "/profiles/0/traits/effects/1/clears/0", "pageAddress")]
+    [InlineData("/profiles/0/traits/reset/keeps", "[\"vlans\"]", "/profiles/0/traits/reset/keeps/0", "a setting that it has")]
+    [InlineData("/profiles/0/traits/app", "{\"sets\":[\"need\"]}", "/profiles/0/traits/app/sets/0", "a setting that it has")]
+    [InlineData("/formatVersion", "3", "/formatVersion", "newer Altrin")]
     [InlineData("/format", "\"altrin-design\"", "/format", "altrin-profiles")]
     public void Bad_places_of_a_file_are_named(string at, string value, string pointer, string says)
     {

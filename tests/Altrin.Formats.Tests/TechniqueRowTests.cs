@@ -149,7 +149,7 @@ public sealed class TechniqueRowTests
         ],
         ["t10-pass-through"] =
         [
-            ("the gateway keeps running as a router", s => s.Network.Router("hall-gateway")!.Passing is { Kind: PassKind.Hardware }),
+            ("the gateway keeps running as a router", s => s.Network.Router("hall-gateway")!.Passing is { Kind: PassKind.MacAddress }),
             ("it passes to the router's outer MAC address", s =>
                 s.Network.Router("hall-gateway")!.Passing!.To == s.Network.Design.Box("main-router")!.WanMac
             ),

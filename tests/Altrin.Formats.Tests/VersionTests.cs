@@ -52,6 +52,25 @@ public sealed class VersionTests
         Assert.IsType<CarrierNat>(DesignFile.Read(other).Value!.Site.Service);
     }
 
+    /// <summary>Nothing but a word changed in what version 12 knows beside pages: passing an address on by MAC address.</summary>
+    [Fact]
+    public void What_version_12_calls_otherwise_is_kept()
+    {
+        var now = DesignFile.Write(Samples.Home("t10-pass-through.json"));
+        Assert.Equal(2, now.Split("\"macAddress\"").Length - 1);
+        var before = now.Replace("\"macAddress\"", "\"hardware\"", StringComparison.Ordinal);
+        Assert.Equal("/site/boxes/0/profile/passes/0", DesignFile.Read(before).Errors[0].Pointer);
+        var old = before.Replace($"\"formatVersion\": {DesignDocument.NewestVersion}", "\"formatVersion\": 11", StringComparison.Ordinal);
+        Assert.Equal(now, DesignFile.Write(DesignFile.Read(old).Value!));
+
+        var shelf = ProfileFile.Write(ProfileFile.BuiltIn.Profiles);
+        var first = shelf
+            .Replace("\"macAddress\"", "\"hardware\"", StringComparison.Ordinal)
+            .Replace($"\"formatVersion\": {ProfilesDocument.NewestVersion}", "\"formatVersion\": 1", StringComparison.Ordinal);
+        Assert.NotEqual(shelf, first);
+        Assert.Equal(shelf, ProfileFile.Write(ProfileFile.Read(first).Value!.Profiles));
+    }
+
     /// <summary>A file that holds a word of before and the one of today says two things: neither is dropped.</summary>
     [Theory]
     [InlineData(6, "\"mended\": true", "\"supported\": false", "mended")]

@@ -127,7 +127,7 @@ public static class DesignGenerator
     /// </summary>
     private static void WithRadio(Home home, List<string> radios, int devices, Random dice)
     {
-        home.Profile("gw", p => p with { Passes = [PassKind.Port, PassKind.Hardware, PassKind.Mapping] });
+        home.Profile("gw", p => p with { Passes = [PassKind.Port, PassKind.MacAddress, PassKind.Mapping] });
         for (var i = 0; i < 2 && dice.Next(3) == 0; i++)
         {
             var (id, at) = ($"air{i}", radios[dice.Next(radios.Count)]);

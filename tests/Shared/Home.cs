@@ -162,7 +162,7 @@ public sealed class Home
         Profile(gateway, p =>
                 p with
                 {
-                    Passes = [PassKind.Port, PassKind.Hardware, PassKind.Mapping],
+                    Passes = [PassKind.Port, PassKind.MacAddress, PassKind.Mapping],
                     Habits = p.Habits with { KeepsOthers = keepsOthers, WifiOffWhilePassing = wifiOff },
                 }
             )

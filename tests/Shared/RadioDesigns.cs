@@ -47,7 +47,7 @@ internal static class RadioDesigns
                 .Wired("c", "s3/lan1")
                 .Wired("e", "s2/lan1"),
             ["pass-through by port (T10)"] = Passed(PassKind.Port, "lan1"),
-            ["pass-through by MAC address (T10)"] = Passed(PassKind.Hardware, "main"),
+            ["pass-through by MAC address (T10)"] = Passed(PassKind.MacAddress, "main"),
             ["public-address mapping (T11)"] = Passed(PassKind.Mapping, "main"),
             ["guests by VLAN through a plain switch"] = Tagged(null),
             ["guests by VLAN through a managed switch"] = Tagged([new("lan1", 1, [20]), new("lan2", 1, [20]), new("lan3", 20, [])])

@@ -19,6 +19,9 @@ public static class ModeSettings
         Setting.WdsPeers,
     ];
 
+    /// <summary>Everything that pages of a box can set in a mode.</summary>
+    public static IEnumerable<Setting> OnPages(ModeKind mode) => [Setting.Mode, .. Of(mode), Setting.AdminPassword];
+
     /// <summary>The settings of a mode, beside the mode itself and the admin password, which every box has.</summary>
     public static IReadOnlyList<Setting> Of(ModeKind mode) =>
         mode switch

@@ -148,7 +148,7 @@ public static class PageChecks
     /// <summary>Why a gateway does not pass its address on like that; null where it does.</summary>
     public static string? WrongPassing(Box box, Passing passing) =>
         !box.Profile.Passes.Contains(passing.Kind)
-            ? $"The {box.Name} cannot pass its public address on {(passing.Kind switch { PassKind.Port => "by port", PassKind.Hardware => "by MAC address", _ => "by mapping" })}."
+            ? $"The {box.Name} cannot pass its public address on {(passing.Kind switch { PassKind.Port => "by port", PassKind.MacAddress => "by MAC address", _ => "by mapping" })}."
         : passing.Kind == PassKind.Port && box.Profile.Port(passing.Port ?? "") is not { Role: PortRole.Lan }
             ? "A port towards the home is needed."
         : passing.Kind != PassKind.Port && passing.To is null ? "A MAC address is needed."

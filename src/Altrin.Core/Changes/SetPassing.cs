@@ -31,7 +31,7 @@ public sealed record SetPassing(string Box, Passing? Passing) : Change
             null => $"{design.NameOf(Box)} keeps its public address",
             { Kind: PassKind.Port } =>
                 $"{design.NameOf(Box)} passes its public address through to port {design.Box(Box)?.Profile.Port(Passing.Port!)?.Label ?? Passing.Port}",
-            { Kind: PassKind.Hardware } => $"{design.NameOf(Box)} passes its public address through to {Passing.To}",
+            { Kind: PassKind.MacAddress } => $"{design.NameOf(Box)} passes its public address through to {Passing.To}",
             _ => $"{design.NameOf(Box)} maps its public address to {Passing.To}",
         };
 

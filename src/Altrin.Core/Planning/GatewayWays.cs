@@ -59,7 +59,7 @@ public static class GatewayWays
             new(GatewayWay.Bridge, Has(profile.Modes.Contains(ModeKind.Bridge)), bridged),
             new(GatewayWay.StaysRouter, Has(profile.Modes.Contains(ModeKind.Router)), []),
             new(GatewayWay.PassByPort, Has(profile.Passes.Contains(PassKind.Port)), passed),
-            new(GatewayWay.PassByMac, Has(profile.Passes.Contains(PassKind.Hardware)), passed),
+            new(GatewayWay.PassByMac, Has(profile.Passes.Contains(PassKind.MacAddress)), passed),
             new(GatewayWay.Mapping, Has(profile.Passes.Contains(PassKind.Mapping)), []),
             new(
                 GatewayWay.Dmz,

@@ -7,7 +7,7 @@ public enum PassKind
     Port,
 
     /// <summary>Pass-through to one MAC address.</summary>
-    Hardware,
+    MacAddress,
 
     /// <summary>Public-address mapping: the inner box gets the public address too, and the gateway goes on tracking sessions.</summary>
     Mapping,

@@ -50,6 +50,17 @@ public sealed record Traits
     [MaxLength(8)]
     public IReadOnlyList<ModeEffect>? Effects { get; init; }
 
+    /// <summary>Its pages; left out where nobody looked, empty where it has none.</summary>
+    [MaxLength(40)]
+    public IReadOnlyList<SettingsPage>? Pages { get; init; }
+
+    /// <summary>From where its pages can be opened; left out where nobody looked.</summary>
+    [MaxLength(4)]
+    public IReadOnlyList<PageSide>? PageSides { get; init; }
+
+    /// <summary>What is set with an application on a telephone; left out where nothing is.</summary>
+    public AppSetUp? App { get; init; }
+
     /// <summary>What power it takes and gives.</summary>
     public PowerFacts? Power { get; init; }
 
@@ -107,6 +118,13 @@ public sealed record ResetWay(ResetBy By)
     /// <summary>Whether a short press does something else, such as starting to pair.</summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingDefault)]
     public Known ShortPressPairs { get; init; }
+
+    /// <summary>
+    /// What comes back by itself after a reset, such as the login of a gateway that its provider loads; left out where nobody looked,
+    /// empty where nothing does.
+    /// </summary>
+    [MaxLength(40)]
+    public IReadOnlyList<Setting>? Keeps { get; init; }
 }
 
 /// <summary>By what a box is reset.</summary>
@@ -173,6 +191,13 @@ public sealed record ModeEffect(ModeKind Mode, AddressAfter Address)
     /// <summary>Where its page has the switch, in general words; null where not found out.</summary>
     [StringLength(120, MinimumLength = 1)]
     public string? Menu { get; init; }
+
+    /// <summary>
+    /// What goes back to its factory value when the box is set to this mode from another; left out where nobody looked, empty where
+    /// nothing does.
+    /// </summary>
+    [MaxLength(40)]
+    public IReadOnlyList<Setting>? Clears { get; init; }
 
     /// <summary>What becomes of its sockets and radios, and of which menus, in a line.</summary>
     [StringLength(200, MinimumLength = 1)]

@@ -136,13 +136,13 @@ public sealed class PageCheckTests
     [InlineData(PassKind.Port, "lan1", false, null)]
     [InlineData(PassKind.Port, "wan", false, "A port towards the home")]
     [InlineData(PassKind.Port, null, true, "A port towards the home")]
-    [InlineData(PassKind.Hardware, null, true, null)]
-    [InlineData(PassKind.Hardware, "lan1", false, "A MAC address is needed")]
+    [InlineData(PassKind.MacAddress, null, true, null)]
+    [InlineData(PassKind.MacAddress, "lan1", false, "A MAC address is needed")]
     [InlineData(PassKind.Mapping, null, true, "cannot pass its public address on by mapping")]
     public void A_gateway_passes_its_address_on_as_its_page_can(PassKind kind, string? port, bool to, string? says)
     {
         var box = Home.WithGateway().Design.Box("gw")!;
-        box = box with { Profile = box.Profile with { Passes = [PassKind.Port, PassKind.Hardware] } };
+        box = box with { Profile = box.Profile with { Passes = [PassKind.Port, PassKind.MacAddress] } };
         Says(says, PageChecks.WrongPassing(box, new(kind, port, to ? new MacAddress(0x02005E005301UL) : null)));
     }
 

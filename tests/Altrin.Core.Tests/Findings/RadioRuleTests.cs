@@ -248,7 +248,7 @@ public sealed class PassThroughCutsOffTests() : RuleTests("pass-through-cuts-off
         Home.WithGateway()
             .Router("main")
             .Cable("gw/lan1", "main/wan")
-            .Passes("gw", PassKind.Hardware, "main", keeps)
+            .Passes("gw", PassKind.MacAddress, "main", keeps)
             .Wired("a", "main/lan1")
             .Wired("b", "gw/lan2");
 

@@ -31,8 +31,8 @@ public sealed class LineTests
         {
             { PassKind.Port, Known.Yes, AnswerKind.Yes },
             { PassKind.Port, Known.No, AnswerKind.No },
-            { PassKind.Hardware, Known.Unknown, AnswerKind.Unknown },
-            { PassKind.Hardware, Known.No, AnswerKind.No },
+            { PassKind.MacAddress, Known.Unknown, AnswerKind.Unknown },
+            { PassKind.MacAddress, Known.No, AnswerKind.No },
             { PassKind.Mapping, Known.No, AnswerKind.Yes },
         };
 
@@ -57,12 +57,12 @@ public sealed class LineTests
     [InlineData(Known.Yes, AnswerKind.No)]
     [InlineData(Known.No, AnswerKind.Yes)]
     public void The_gateways_Wi_Fi_goes_off_by_profile(Known off, AnswerKind answer) =>
-        Assert.Equal(answer, Internet(Behind(PassKind.Hardware, wifiOff: off), "c").Kind);
+        Assert.Equal(answer, Internet(Behind(PassKind.MacAddress, wifiOff: off), "c").Kind);
 
     [Fact]
     public void A_fixed_public_address_is_handed_to_the_router_behind()
     {
-        var home = Behind(PassKind.Hardware)
+        var home = Behind(PassKind.MacAddress)
             .Service(new PublicFixed(Home.Own("203.0.113.40/24"), Home.At("203.0.113.1"), null, null) { Line = Home.Asked })
             .Edit<RouterMode>("gw", m => m with { Wan = new Fixed(Home.Own("203.0.113.40/24"), Home.At("203.0.113.1"), [Provider.Names]) });
         Assert.Equal("203.0.113.40", $"{See(home).Sheet.Addresses.Single(x => x is { Owner: "main", Side: Side.Wan }).Address}");
@@ -72,7 +72,8 @@ public sealed class LineTests
     [Fact]
     public void To_another_mac_address_nothing_is_passed()
     {
-        var home = Behind(PassKind.Hardware).Edit<RouterMode>("gw", m => m with { Passing = m.Passing! with { To = new(0x00005E0053FF) } });
+        var home = Behind(PassKind.MacAddress)
+            .Edit<RouterMode>("gw", m => m with { Passing = m.Passing! with { To = new(0x00005E0053FF) } });
         Assert.Equal(["main", "gw"], See(home).Sheet.Internet.Single(i => i.Device == "a").NatBy);
     }
 

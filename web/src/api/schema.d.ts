@@ -820,6 +820,13 @@ export interface components {
         };
         /** @enum {unknown} */
         AnswerKind: "yes" | "no" | "luck" | "unknown";
+        AppSetUp: {
+            sets: components["schemas"]["Setting"][];
+            account?: components["schemas"]["Known"];
+            bluetooth?: components["schemas"]["Known"];
+            mobileData?: components["schemas"]["Known"];
+            internetFirst?: components["schemas"]["Known"];
+        };
         AssumedDocument: {
             lanAddress?: null | string;
             dhcpServer?: null | boolean;
@@ -1876,6 +1883,7 @@ export interface components {
             mode: components["schemas"]["ModeKind"];
             address: components["schemas"]["AddressAfter"];
             menu?: null | string;
+            clears?: null | components["schemas"]["Setting"][];
             then?: null | string;
         };
         /** @enum {unknown} */
@@ -2139,6 +2147,8 @@ export interface components {
             /** Format: int32 */
             total: number;
         };
+        /** @enum {unknown} */
+        PageSide: "cable" | "wifi" | "guest" | "wan";
         PartialOfBoxFacts: {
             name?: string;
             mac?: null | components["schemas"]["MacAddress"];
@@ -2309,7 +2319,7 @@ export interface components {
             locked?: boolean;
         };
         /** @enum {unknown} */
-        PassKind: "port" | "hardware" | "mapping";
+        PassKind: "port" | "macAddress" | "mapping";
         Passed: {
             owner: string;
             address: null | components["schemas"]["Ipv4Address"];
@@ -2659,6 +2669,7 @@ export interface components {
             /** Format: int32 */
             holdSeconds?: null | number;
             shortPressPairs?: components["schemas"]["Known"];
+            keeps?: null | components["schemas"]["Setting"][];
         };
         RevisionInfo: {
             /** Format: int64 */
@@ -2774,6 +2785,17 @@ export interface components {
             cables: components["schemas"]["CableDocument"][];
             devices: components["schemas"]["DeviceSettingDocument"][];
             accepted?: null | components["schemas"]["AcceptanceDocument"][];
+        };
+        /** @enum {unknown} */
+        Setting: "inUse" | "mode" | "lanAddress" | "pageAddress" | "wan" | "dhcpServer" | "poolFirst" | "poolLast" | "handedGateway" | "handedDns" | "handedDomain" | "leaseTime" | "reservation" | "forward" | "dmz" | "portRequests" | "nat" | "route" | "line" | "passing" | "radioOn" | "wifiName" | "wifiSecurity" | "wifiPassword" | "channel" | "channelWidth" | "hiddenName" | "frameProtection" | "wdsPeers" | "guest" | "uplink" | "satellite" | "vlans" | "adminPassword" | "standsIn" | "deviceAddress" | "deviceWifi" | "plugged" | "cable" | "acceptance" | "setUp" | "homeName" | "naming" | "country" | "service" | "box" | "label" | "profile" | "device" | "building" | "place" | "socket" | "run" | "need";
+        SettingsPage: {
+            area: string;
+            sets: components["schemas"]["Setting"][];
+            modes?: null | components["schemas"]["ModeKind"][];
+            restarts?: components["schemas"]["Known"];
+            dropsWifi?: components["schemas"]["Known"];
+            /** Format: int32 */
+            saveSeconds?: null | number;
         };
         /** @enum {unknown} */
         Severity: "concern" | "willNotWork";
@@ -2938,6 +2960,9 @@ export interface components {
             lights?: null | components["schemas"]["LightSign"][];
             neighbours?: null | components["schemas"]["NextMac"][];
             effects?: null | components["schemas"]["ModeEffect"][];
+            pages?: null | components["schemas"]["SettingsPage"][];
+            pageSides?: null | components["schemas"]["PageSide"][];
+            app?: null | components["schemas"]["AppSetUp"];
             power?: null | components["schemas"]["PowerFacts"];
             /** Format: int32 */
             leastCelsius?: null | number;

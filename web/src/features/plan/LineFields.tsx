@@ -25,11 +25,11 @@ export function PassOn({ box, setting, design, tools }: { box: Gear; setting: Bo
           .filter((p) => p.role === "lan")
           .map((p) => ({ words: `passes it to port ${p.label}`, passing: { kind: "port" as const, port: p.id, to: null } }))
       : []),
-    ...(["hardware", "mapping"] as const)
+    ...(["macAddress", "mapping"] as const)
       .filter((k) => can.includes(k))
       .flatMap((kind) =>
         routers.map((r) => ({
-          words: `${kind === "hardware" ? "passes it" : "maps it"} to ${r.name}`,
+          words: `${kind === "macAddress" ? "passes it" : "maps it"} to ${r.name}`,
           passing: { kind, port: null, to: r.wanMac ?? null },
         })),
       ),

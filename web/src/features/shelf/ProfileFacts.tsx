@@ -111,7 +111,7 @@ export function profileRows(profile: Profile): [string, string[]][] {
     ],
     [
       "Passes its address on",
-      (profile.passes ?? []).map((p) => ({ port: "by port", hardware: "by MAC address", mapping: "by mapping" })[p]),
+      (profile.passes ?? []).map((p) => ({ port: "by port", macAddress: "by MAC address", mapping: "by mapping" })[p]),
     ],
     ["Keeps for itself", (profile.keptPorts ?? []).map((p) => `port ${p}`)],
     [

@@ -21,7 +21,7 @@ const design = part<Design>({
         name: "Gateway",
         profile: {
           name: "Fibre gateway",
-          passes: ["port", "hardware"],
+          passes: ["port", "macAddress"],
           modes: ["router", "bridge"],
           ports: [
             { id: "wan", label: "in", role: "wan" },
@@ -186,7 +186,7 @@ describe("BoxInspector", () => {
     [
       "a public address passed to a router",
       () => choose("Public address", "3"),
-      { kind: "setPassing", box: "gw", passing: { kind: "hardware", port: null, to: "00:00:5e:00:53:99" } },
+      { kind: "setPassing", box: "gw", passing: { kind: "macAddress", port: null, to: "00:00:5e:00:53:99" } },
     ],
     [
       "the line's login",
