@@ -61,8 +61,8 @@ internal sealed class Comparison
             },
             inForce.SetUp with
             {
-                Devices = [.. inForce.SetUp.Devices, new(owner, laptop.Address, laptop.Wifi)],
-                Cables = laptop.Port is { } port
+                Devices = [.. inForce.SetUp.Devices, new(owner, laptop.Adapters().Single().Address, laptop.Wifi?.Join)],
+                Cables = laptop.Cable?.Port is { } port
                     ? [.. inForce.SetUp.Cables, new("laptop-lead", port, PortRef.OfDevice(owner), CableFacts.NotLookedAt)]
                     : inForce.SetUp.Cables,
             }

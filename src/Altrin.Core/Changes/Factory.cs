@@ -25,6 +25,13 @@ internal static class Factory
         };
     }
 
+    /// <summary>A mode as the box comes with it: its radios send the name of its label (common practice).</summary>
+    public static BoxMode AsItComes(Design design, Box box, ModeKind kind)
+    {
+        var mode = Mode(design, box, kind, null);
+        return mode.WithRadios([.. mode.Radios.Select(r => r with { On = true })]);
+    }
+
     /// <summary>The link that a wizard offers: the first other box that sends Wi-Fi on a radio of the same band.</summary>
     private static Uplink Link(Design design, Box box, BoxMode? old)
     {

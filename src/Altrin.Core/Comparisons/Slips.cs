@@ -102,22 +102,27 @@ internal static class Slips
                     acts.Add(($"{box.Name} is at its factory address {factory.Address}.", new SetLanAddress(box.Id, factory)));
                 }
             }
-            acts.AddRange(
-                box.Profile.Modes.Where(m => m != setting.Mode.Kind && m is ModeKind.Router or ModeKind.AccessPoint or ModeKind.Bridge)
-                    .Select(m =>
-                        (
-                            m == ModeKind.Router
-                                ? $"{box.Name} is in router mode, as after a reset."
-                                : $"{box.Name} is in {ModeWords.Of(m)} mode.",
-                            (Change)new SetMode(box.Id, m)
-                        )
-                    )
-            );
             foreach (var (text, change) in acts)
             {
                 if (change.ApplyTo(design) is { Ok: true, Value: var made })
                 {
                     yield return new(text, design with { SetUp = made }, seat);
+                }
+            }
+            foreach (var mode in box.Profile.Modes.Where(m => m is ModeKind.Router or ModeKind.AccessPoint or ModeKind.Bridge))
+            {
+                if (mode == setting.Mode.Kind)
+                {
+                    continue;
+                }
+                if (mode == box.Profile.Modes[0])
+                {
+                    var reset = BoxReset.Of(design, box.Id, BoxReset.Kept(box.Profile)[0]);
+                    yield return new($"{box.Name} is in {ModeWords.Of(mode)} mode, as after a reset.", design with { SetUp = reset }, seat);
+                }
+                else if (ModeEffects.Of(box.Profile, mode)[0].Apply(design, box.Id, mode) is { Ok: true, Value: var made })
+                {
+                    yield return new($"{box.Name} is in {ModeWords.Of(mode)} mode.", design with { SetUp = made }, seat);
                 }
             }
         }

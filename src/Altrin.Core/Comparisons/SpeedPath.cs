@@ -31,7 +31,7 @@ public sealed record SpeedPath(SpeedLimit? Limit)
             return null;
         }
         var (design, laptop) = (at.Design, at.IsLaptop ? at.Seen.Network.Situation.Laptop : null);
-        var wired = laptop is null ? design.SetUp.Cables.Any(c => c.Ends(at.Owner)) : laptop.Port is not null;
+        var wired = laptop is null ? design.SetUp.Cables.Any(c => c.Ends(at.Owner)) : laptop.Cable is not null;
         if (wired != (run.By == RunBy.Cable))
         {
             return null;
@@ -64,7 +64,7 @@ public sealed record SpeedPath(SpeedLimit? Limit)
         };
     }
 
-    private static WifiJoin? Joined(Standpoint at, Laptop? laptop) => laptop is null ? WifiOf(at.Design, at.Owner) : laptop.Wifi;
+    private static WifiJoin? Joined(Standpoint at, Laptop? laptop) => laptop is null ? WifiOf(at.Design, at.Owner) : laptop.Wifi?.Join;
 
     private static WifiJoin? WifiOf(Design design, string device) => design.SetUp.Devices.FirstOrDefault(d => d.Device == device)?.Wifi;
 
@@ -83,7 +83,7 @@ public sealed record SpeedPath(SpeedLimit? Limit)
                 )
             )
             .ToList();
-        if (laptop?.Port is { } port && design.Box(port.Owner)?.Profile.Port(port.Port)?.SpeedMbps is { } speed)
+        if (laptop?.Cable?.Port is { } port && design.Box(port.Owner)?.Profile.Port(port.Port)?.SpeedMbps is { } speed)
         {
             limits.Add(SpeedLimit.OfWire(speed, PortWords.Of(design, port)));
         }

@@ -17,7 +17,7 @@ internal sealed record Standpoint(Observation Seen, string Owner)
 
     public Design Design => Seen.Network.Design;
 
-    public bool IsLaptop => Owner == Laptop.Id;
+    public bool IsLaptop => Laptop.Is(Owner);
 
     /// <summary>Its sides that are connected to anything.</summary>
     public IReadOnlyList<Interface> Sides => [.. Seen.Network.Interfaces.Where(i => i.Owner == Owner && i.Linked)];

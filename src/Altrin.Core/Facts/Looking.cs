@@ -41,7 +41,7 @@ public sealed record Sighting(MacAddress Mac, string Owner, Side Side, string Se
 /// <summary>Looks from any seat.</summary>
 public static class Looking
 {
-    /// <summary>What is seen at a box, a device, or <see cref="Laptop.Id"/>; null where it is not in use.</summary>
+    /// <summary>What is seen at a box, a device, or an adapter of the <see cref="Laptop"/>; null where it is not in use.</summary>
     public static View? From(Observation seen, string owner)
     {
         var sides = seen.Network.Interfaces.Where(i => i.Owner == owner).ToList();

@@ -80,8 +80,9 @@ public static class Roaming
 
     private static IEnumerable<Air> Airs(Network network) =>
         network
-            .Design.SetUp.Boxes.Where(b => !network.Situation.Off.Contains(b.Box))
-            .Select(b => b.Box)
+            .Design.SetUp.Boxes.Select(b => b.Box)
+            .Except(network.Situation.Down())
+            .Except(network.Situation.BusyNow().Select(b => b.Box))
             .Order(StringComparer.Ordinal)
             .SelectMany(b => Air.Of(network.Design, b))
             .OrderBy(a => a.Box, StringComparer.Ordinal)

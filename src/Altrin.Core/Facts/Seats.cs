@@ -73,15 +73,21 @@ public static class Seats
                 ? Airs(design, end.Owner).FirstOrDefault(a => Radio(a) == end.Port)
                 : null;
             var laptop = air is null
-                ? new Laptop(end, null, new Automatic())
-                : new Laptop(null, new(air.Box, air.Setting.Name, air.Setting.Password), new Automatic());
+                ? Laptop.At(end, new Automatic())
+                : Laptop.In(new(air.Box, air.Setting.Name, air.Setting.Password), new Automatic());
             var there = new MoveLaptop(laptop).From(moment);
             if (!there.Ok)
             {
                 return Parsed<(Observation, string)>.Fail(there.Error);
             }
             // Nothing is remembered: a new host has what it would be given.
-            (moment, owner) = (moment with { Situation = Situation.Settled with { Laptop = there.Value.Situation.Laptop } }, Laptop.Id);
+            (moment, owner) = (
+                moment with
+                {
+                    Situation = Situation.Settled with { Laptop = laptop },
+                },
+                air is null ? Laptop.CableId : Laptop.WifiId
+            );
         }
         var seen = Observer.Observe(Compiler.Compile(moment.Design, moment.Situation, work));
         return Looking.From(seen, owner) is null

@@ -52,6 +52,7 @@ public abstract record Event
         var atLine = now.Design.SetUp.Cables.Any(c =>
             (c.A == PortRef.AtStreet && c.B.Owner == box) || (c.B == PortRef.AtStreet && c.A.Owner == box)
         );
+        now = Forgotten(now, box);
         return now with
         {
             Situation = now.Situation with
@@ -66,10 +67,16 @@ public abstract record Event
                         ),
                     ],
                 },
-                Typed = [.. now.Situation.Typed.Where(t => t.Box != box)],
             },
         };
     }
+
+    /// <summary>Nothing is typed into a box any more.</summary>
+    private protected static Moment Forgotten(Moment now, string box) =>
+        now with
+        {
+            Situation = now.Situation with { Typed = [.. now.Situation.Typed.Where(t => t.Box != box)] },
+        };
 }
 
 /// <summary>Power or a cable is taken away. What was typed and not saved is lost.</summary>
@@ -84,7 +91,12 @@ public sealed record TakeAway(string Id) : Event
                 Settled(
                     now with
                     {
-                        Situation = now.Situation with { Off = off.Off, Typed = [.. now.Situation.Typed.Where(t => t.Box != Id)] },
+                        Situation = now.Situation with
+                        {
+                            Off = off.Off,
+                            Typed = [.. now.Situation.Typed.Where(t => t.Box != Id)],
+                            Busy = [.. now.Situation.Busy.Where(b => b.Box != Id)],
+                        },
                     }
                 )
             );
@@ -126,6 +138,10 @@ public sealed record TypeIn(string Box, Change Change) : Event
         {
             return Parsed<Moment>.Fail($"{now.Design.NameOf(Box)} is not on.");
         }
+        if (now.Situation.BusyNow().Any(b => b.Box == Box && b.Kind != BusyKind.Radios))
+        {
+            return Parsed<Moment>.Fail($"{now.Design.NameOf(Box)} is busy; its page does not answer.");
+        }
         // Cables, devices and the shelf are nothing that a page can set.
         if (Change is Patch or Unpatch or SetCable or PutAway || !Change.Subjects().Contains(Box))
         {
@@ -138,9 +154,10 @@ public sealed record TypeIn(string Box, Change Change) : Event
     }
 }
 
-/// <summary>What was typed into a box comes into force, and the box starts anew.</summary>
+/// <summary>What was typed into a box comes into force.</summary>
 /// <param name="Box">Which.</param>
-public sealed record Save(string Box) : Event
+/// <param name="Restarts">Whether the box starts anew with it, as most do (common practice).</param>
+public sealed record Save(string Box, bool Restarts = true) : Event
 {
     /// <inheritdoc/>
     public override Parsed<Moment> From(Moment now)
@@ -148,7 +165,11 @@ public sealed record Save(string Box) : Event
         Change[] typed = [.. now.Situation.Typed.Where(t => t.Box == Box).Select(t => t.Change)];
         return typed.Length == 0
             ? Parsed<Moment>.Fail($"Nothing was typed into {now.Design.NameOf(Box)}.")
-            : ChangeList.Apply(now.Design, typed).Then<Moment>(design => Settled(Started(now with { Design = design }, Box)));
+            : ChangeList
+                .Apply(now.Design, typed)
+                .Then<Moment>(design =>
+                    Settled(Restarts ? Started(now with { Design = design }, Box) : Forgotten(now with { Design = design }, Box))
+                );
     }
 }
 
@@ -172,14 +193,14 @@ public sealed record Wait(TimeSpan Time) : Event
             };
 }
 
-/// <summary>The installer's laptop is plugged in, joins a Wi-Fi, or goes back into its bag.</summary>
+/// <summary>The installer's laptop is plugged in, joins a Wi-Fi, does both, or goes back into its bag.</summary>
 /// <param name="Laptop">Where it is then; null for its bag.</param>
 public sealed record MoveLaptop(Laptop? Laptop) : Event
 {
     /// <inheritdoc/>
     public override Parsed<Moment> From(Moment now)
     {
-        if (Laptop?.Port is { } port)
+        if (Laptop?.Cable?.Port is { } port)
         {
             if (now.Design.Box(port.Owner)?.Profile.Port(port.Port) is null)
             {
@@ -190,18 +211,32 @@ public sealed record MoveLaptop(Laptop? Laptop) : Event
                 return Parsed<Moment>.Fail($"There is a cable in {PortWords.Of(now.Design, port)}.");
             }
         }
-        if (Laptop?.Wifi is { } wifi && now.Design.Mode(wifi.Box) is null)
+        if (Laptop?.Wifi?.Join is { } wifi && now.Design.Mode(wifi.Box) is null)
         {
             return Parsed<Moment>.Fail($"There is no box '{Ipv4Address.Shown(wifi.Box)}' in use.");
         }
-        var memory = MemoryOf(now);
+        var (was, memory) = (now.Situation.Laptop, MemoryOf(now));
         return Settled(
             now with
             {
                 Situation = now.Situation with
                 {
                     Laptop = Laptop,
-                    Memory = memory with { Held = [.. memory.Held.Where(h => h.Owner != Networks.Laptop.Id)] },
+                    Memory = memory with
+                    {
+                        // What stays as it was asks for nothing anew.
+                        Held =
+                        [
+                            .. memory.Held.Where(h =>
+                                h.Owner switch
+                                {
+                                    Networks.Laptop.CableId => Laptop?.Cable is { } there && there == was?.Cable,
+                                    Networks.Laptop.WifiId => Laptop?.Wifi is { } there && there == was?.Wifi,
+                                    _ => true,
+                                }
+                            ),
+                        ],
+                    },
                 },
             }
         );

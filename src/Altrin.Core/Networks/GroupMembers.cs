@@ -23,11 +23,21 @@ internal sealed class GroupMembers(Design design, Situation situation, LinkLayer
         {
             return [new(group.Owner, Side.Provider, segment, linked, new Fixed(Provider.Own(design.Site.Service), null, []), null)];
         }
-        if (group.Owner == Laptop.Id)
+        if (Laptop.Is(group.Owner))
         {
             return
             [
-                new(group.Owner, Side.Laptop, segment, linked, situation.Laptop!.Address, null) { GuestOf = links.GuestOf(group.Owner) },
+                new(
+                    group.Owner,
+                    Side.Laptop,
+                    segment,
+                    linked,
+                    situation.Laptop!.Adapters().First(a => a.Owner == group.Owner).Address,
+                    null
+                )
+                {
+                    GuestOf = links.GuestOf(group.Owner),
+                },
             ];
         }
         if (_settings.TryGetValue(group.Owner, out var device))

@@ -8,6 +8,7 @@ internal sealed class LinkLayer
     private readonly Design _design;
     private readonly Work _work;
     private readonly HashSet<string> _off;
+    private readonly HashSet<string> _silent;
     private readonly Dictionary<string, BoxMode> _modes;
     private readonly Forest _forest = new();
     private readonly Vlans _vlans;
@@ -19,7 +20,8 @@ internal sealed class LinkLayer
     {
         _work = work;
         _design = design;
-        _off = situation.Off.ToHashSet(StringComparer.Ordinal);
+        _off = situation.Down().ToHashSet(StringComparer.Ordinal);
+        _silent = situation.BusyNow().Where(b => b.Kind == BusyKind.Radios).Select(b => b.Box).ToHashSet(StringComparer.Ordinal);
         _modes = design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
         _vlans = new(design);
         _forest.Add(new(PortRef.Street, false));
@@ -44,7 +46,7 @@ internal sealed class LinkLayer
             _forest.Add(new(device.Device, false));
         }
         var cabled = PlugCables();
-        foreach (var box in _modes.Keys.Where(b => !_off.Contains(b)).Order(StringComparer.Ordinal))
+        foreach (var box in _modes.Keys.Where(b => !_off.Contains(b) && !_silent.Contains(b)).Order(StringComparer.Ordinal))
         {
             JoinByRadio(box);
         }
@@ -237,21 +239,24 @@ internal sealed class LinkLayer
 
     private void PlugLaptop(Laptop laptop)
     {
-        var own = new Group(Laptop.Id, false);
-        _forest.Add(own);
-        if (laptop.Port is { } port && GroupOf(port, null) is { } there && _forest.Has(there))
+        foreach (var (owner, _) in laptop.Adapters())
         {
-            _forest.Union(own, there);
-            Links.Add(new(Laptop.Id, PortRef.OfDevice(Laptop.Id), port, own, there, null));
+            _forest.Add(new(owner, false));
         }
-        else if (laptop.Wifi is { } wifi)
+        if (laptop.Cable?.Port is { } port && GroupOf(port, null) is { } there && _forest.Has(there))
         {
-            JoinWifi(Laptop.Id, wifi);
+            var own = new Group(Laptop.CableId, false);
+            _forest.Union(own, there);
+            Links.Add(new(Laptop.CableId, PortRef.OfDevice(Laptop.CableId), port, own, there, null));
+        }
+        if (laptop.Wifi is { } wifi)
+        {
+            JoinWifi(Laptop.WifiId, wifi.Join);
         }
     }
 
     private IReadOnlyList<Air> AirsOf(string box) =>
-        _off.Contains(box) ? []
+        _off.Contains(box) || _silent.Contains(box) ? []
         : _airs.TryGetValue(box, out var known) ? known
         : _airs[box] = Air.Of(_design, box);
 

@@ -95,8 +95,19 @@ public static class Living
     /// </summary>
     public static Situation Wait(Design design, Situation situation, TimeSpan time)
     {
+        var until = (situation.Memory ?? Memory.Blank).Second + (long)time.TotalSeconds;
+        // Each box that is done by then is back when it is, and those who wait for it ask then.
+        foreach (var done in situation.BusyNow().Select(b => b.Until).Where(u => u < until).Distinct().Order().ToList())
+        {
+            situation = Pass(design, situation, done);
+        }
+        situation = Pass(design, situation, until);
+        return situation with { Busy = [.. situation.BusyNow()] };
+    }
+
+    private static Situation Pass(Design design, Situation situation, long until)
+    {
         var memory = situation.Memory ?? Memory.Blank;
-        var until = memory.Second + (long)time.TotalSeconds;
         var network = Compiler.Compile(design, situation);
         var (held, bindings) = (new List<HeldBy>(), memory.Bindings);
         foreach (var by in memory.Held)

@@ -60,7 +60,8 @@ public sealed record Network(
     /// <summary>The name of a box or device; the same as <see cref="Sites.Design.NameOf"/>, without looking through the lists.</summary>
     public string NameOf(string id) =>
         _names.TryGetValue(id, out var name) ? name
-        : id == Laptop.Id ? "the laptop"
+        : id == Laptop.CableId ? "the laptop"
+        : id == Laptop.WifiId ? "the laptop on Wi-Fi"
         : id == Provider.Internet ? "the internet"
         : Design.NameOf(id);
 }

@@ -19,6 +19,18 @@ public sealed record Situation(IReadOnlyList<string> Off)
     /// <summary>The installer's laptop; null where it is in its bag.</summary>
     public Laptop? Laptop { get; init; }
 
+    /// <summary>Boxes that are, or were, at work on themselves; in the order in which they began.</summary>
+    public IReadOnlyList<Busy> Busy { get; init; } = [];
+
+    /// <summary>What boxes are busy with just now; nothing in a home without time.</summary>
+    public IEnumerable<Busy> BusyNow() => Memory is { } memory ? Busy.Where(b => b.Until > memory.Second) : [];
+
+    /// <summary>What passes nothing just now: whatever is off, and boxes that start or are being updated.</summary>
+    public IReadOnlyList<string> Down() =>
+        Busy.Count == 0
+            ? Off
+            : [.. Off.Concat(BusyNow().Where(b => b.Kind is BusyKind.Starting or BusyKind.Updating).Select(b => b.Box)).Distinct()];
+
     /// <summary>Settings typed into a box and not in force yet, in the order in which they were typed.</summary>
     public IReadOnlyList<Typed> Typed { get; init; } = [];
 
@@ -36,16 +48,6 @@ public sealed record Situation(IReadOnlyList<string> Off)
 
     /// <summary>A home in which time passes: everything was switched on at second 0 and has asked for its address.</summary>
     public static Situation Morning(Design design) => Living.Settle(design, new Situation([]) { Memory = Memory.Blank });
-}
-
-/// <summary>The installer's laptop.</summary>
-/// <param name="Port">The port that it is plugged into; null where it is on Wi-Fi.</param>
-/// <param name="Wifi">The Wi-Fi that it is in; null where it is on a cable.</param>
-/// <param name="Address">How it comes by its address.</param>
-public sealed record Laptop(PortRef? Port, WifiJoin? Wifi, HostAddress Address)
-{
-    /// <summary>The owner that stands for it; no box or device can be called so.</summary>
-    public const string Id = ":laptop";
 }
 
 /// <summary>A setting typed into a box.</summary>

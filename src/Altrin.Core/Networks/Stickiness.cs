@@ -28,7 +28,7 @@ public sealed record Stickiness(StickyKind Kind, string Subject)
                 .Distinct()
                 .Order(StringComparer.Ordinal)
                 .Select(b => new Stickiness(StickyKind.NotSaved, b)),
-            .. now.Situation.Laptop is null ? [] : new[] { new Stickiness(StickyKind.LaptopThere, Laptop.Id) },
+            .. now.Situation.Laptop is null ? [] : new[] { new Stickiness(StickyKind.LaptopThere, Laptop.CableId) },
             .. asked
                 .Where(s => s.Clients > (s.Server.Leases ?? s.Server.Pool?.Count ?? 0))
                 .Select(s => new Stickiness(

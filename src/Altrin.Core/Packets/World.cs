@@ -219,11 +219,11 @@ internal sealed class World
     /// <summary>What is off just now that would link a host; null where nothing is.</summary>
     private string? TakenAway(Interface host)
     {
-        if (Network.Situation.Off.Count == 0)
+        if (Network.Situation.Down().Count == 0)
         {
             return null;
         }
-        var off = Network.Situation.Off.ToHashSet(StringComparer.Ordinal);
+        var off = Network.Situation.Down().ToHashSet(StringComparer.Ordinal);
         var cables = Network
             .Design.SetUp.Cables.Where(c =>
                 c.Ends(host.Owner)

@@ -105,10 +105,13 @@ public static class WhatIf
                 work
             ),
             TrialKind.SwapPorts => Changed(design, trial, Swapped(design, design.Box(subject)!)!, work),
-            TrialKind.Reset => Changed(
+            TrialKind.Reset => Became(
                 design,
                 trial,
-                FactoryNew(design, subject),
+                design with
+                {
+                    SetUp = BoxReset.Of(design, subject, BoxReset.Kept(design.Box(subject)!.Profile)[0]),
+                },
                 work,
                 $"{design.NameOf(subject)} is a router with its factory address and DHCP server, and its names, passwords, port forwardings and reservations are gone"
             ),
@@ -137,19 +140,22 @@ public static class WhatIf
                 })
         );
 
-    private static Parsed<TrialResult> Changed(Design design, Trial trial, IReadOnlyList<Change> changes, Work work, string? how = null) =>
+    private static Parsed<TrialResult> Changed(Design design, Trial trial, IReadOnlyList<Change> changes, Work work) =>
         ChangeList
             .Apply(design, changes)
-            .Then<TrialResult>(after => new TrialResult(
-                trial,
-                how ?? ChangeList.Describe(design, changes),
-                [
-                    new(
-                        "Once all have asked for an address again",
-                        ProofDifference.Between(Judged(new(design, Situation.Settled), work), Judged(new(after, Situation.Settled), work))
-                    ),
-                ]
-            ));
+            .Then<TrialResult>(after => Became(design, trial, after, work, ChangeList.Describe(design, changes)));
+
+    private static TrialResult Became(Design design, Trial trial, Design after, Work work, string how) =>
+        new(
+            trial,
+            how,
+            [
+                new(
+                    "Once all have asked for an address again",
+                    ProofDifference.Between(Judged(new(design, Situation.Settled), work), Judged(new(after, Situation.Settled), work))
+                ),
+            ]
+        );
 
     /// <summary>Boxes start one after the other, each order is tried, and the one that breaks most is told.</summary>
     private static Parsed<TrialResult> Restarted(Design design, Trial trial, Work work)
@@ -232,14 +238,6 @@ public static class WhatIf
 
         List<PortRef> Ports(PortRole role) => [.. box.Profile.Ports.Where(p => p.Role == role).Select(p => new PortRef(box.Id, p.Id))];
     }
-
-    /// <summary>A box as it came, in the same cables: what it was told is gone.</summary>
-    private static IReadOnlyList<Change> FactoryNew(Design design, string box) =>
-        [
-            new PutAway(box),
-            new SetMode(box, ModeKind.Router),
-            .. design.SetUp.Cables.Where(c => c.Ends(box)).Select(c => new Patch(c.A, c.B, c.Known)),
-        ];
 
     /// <summary>
     /// A router from the shelf with its factory settings, cabled by an inner port to a free one of the home; null where it is none or

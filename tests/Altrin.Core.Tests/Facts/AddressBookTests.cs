@@ -105,10 +105,10 @@ public sealed class SeatTests
 
     [Theory]
     [InlineData("a", "a", "192.168.8.20-192.168.8.199")]
-    [InlineData("gw/lan3", Laptop.Id, "192.168.8.20-192.168.8.199")]
-    [InlineData("point/lan2", Laptop.Id, "192.168.8.20-192.168.8.199")]
-    [InlineData("point/r5", Laptop.Id, "192.168.8.20-192.168.8.199")]
-    [InlineData("gw/guest", Laptop.Id, "192.168.30.20-192.168.30.99")]
+    [InlineData("gw/lan3", Laptop.CableId, "192.168.8.20-192.168.8.199")]
+    [InlineData("point/lan2", Laptop.CableId, "192.168.8.20-192.168.8.199")]
+    [InlineData("point/r5", Laptop.WifiId, "192.168.8.20-192.168.8.199")]
+    [InlineData("gw/guest", Laptop.WifiId, "192.168.30.20-192.168.30.99")]
     public void Every_seat_has_its_view(string seat, string owner, string range)
     {
         var (seen, who) = Seats.Stand(House, seat).Value;

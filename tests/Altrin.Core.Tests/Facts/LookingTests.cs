@@ -87,8 +87,8 @@ public sealed class LookingTests
     [Fact]
     public void The_laptop_looks_on_and_changes_no_ones_answer()
     {
-        var (with, without) = (See(Cascade(), new(PortRef.Read("in/lan2"), null, new Automatic())), See(Cascade()));
-        Assert.Equal(["a", "in"], Looking.From(with, Laptop.Id)!.Table.Select(n => n.Owner));
+        var (with, without) = (See(Cascade(), Laptop.At(PortRef.Read("in/lan2"), new Automatic())), See(Cascade()));
+        Assert.Equal(["a", "in"], Looking.From(with, Laptop.CableId)!.Table.Select(n => n.Owner));
         Assert.Equal(
             without.Sheet.Internet.Select(i => (i.Device, i.Answer.Kind)),
             with.Sheet.Internet.Select(i => (i.Device, i.Answer.Kind))
@@ -101,8 +101,8 @@ public sealed class LookingTests
             AnswerKind.No,
             Looking
                 .To(
-                    See(Cascade(), new(PortRef.Read("gw/lan4"), null, new Fixed(Home.Own("192.168.1.5/24"), Home.At("192.168.1.1"), []))),
-                    Laptop.Id,
+                    See(Cascade(), Laptop.At(PortRef.Read("gw/lan4"), new Fixed(Home.Own("192.168.1.5/24"), Home.At("192.168.1.1"), []))),
+                    Laptop.CableId,
                     Provider.Host
                 )!
                 .Ping.Kind

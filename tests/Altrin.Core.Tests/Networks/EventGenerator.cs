@@ -24,7 +24,7 @@ internal static class EventGenerator
             5 => new MoveLaptop(
                 dice.Next(3) == 0
                     ? null
-                    : new(PortRef.Read($"{Of([.. now.Design.SetUp.Boxes.Select(b => b.Box)])}/lan{dice.Next(1, 5)}"), null, new Automatic())
+                    : Laptop.At(PortRef.Read($"{Of([.. now.Design.SetUp.Boxes.Select(b => b.Box)])}/lan{dice.Next(1, 5)}"), new Automatic())
             ),
             6 => new Rewire(change),
             _ => new TypeIn(change.Subjects() is [var box, ..] ? box : "gw", change),

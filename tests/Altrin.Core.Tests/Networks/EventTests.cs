@@ -134,7 +134,7 @@ public sealed class EventTests
             .Edit<AccessPointMode>("point", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "key") });
         Assert.Equal(
             leased,
-            AddressOf(After(home, new MoveLaptop(new(null, new("point", name, "key"), new Automatic()))), Laptop.Id, Side.Laptop)
+            AddressOf(After(home, new MoveLaptop(Laptop.In(new("point", name, "key"), new Automatic()))), Laptop.WifiId, Side.Laptop)
                 is not null
         );
     }
@@ -177,8 +177,8 @@ public sealed class EventTests
         // The device behind the switch keeps .20 and notices nothing; the next client is given the same.
         var now = After(House(), new TakeAway("gw"), new GiveBack("gw"));
         Assert.Equal(("192.168.8.20", "192.168.8.21"), (AddressOf(now, "a"), AddressOf(now, "b")));
-        var fresh = now.After(new MoveLaptop(new(PortRef.Read("gw/lan3"), null, new Automatic()))).Value;
-        Assert.Equal("192.168.8.20", AddressOf(fresh, Laptop.Id, Side.Laptop));
+        var fresh = now.After(new MoveLaptop(Laptop.At(PortRef.Read("gw/lan3"), new Automatic()))).Value;
+        Assert.Equal("192.168.8.20", AddressOf(fresh, Laptop.CableId, Side.Laptop));
         Assert.Contains(See(fresh).Sheet.Conflicts, c => c.Pool is null && $"{c.Address}" == "192.168.8.20");
     }
 
@@ -188,13 +188,13 @@ public sealed class EventTests
     [InlineData("gw/lan9", "There is no port", true)]
     public void The_laptop_is_plugged_in_where_there_is_room(string port, string? refused, bool leased)
     {
-        var now = Moment.Morning(House().Design).After(new MoveLaptop(new(PortRef.Read(port), null, new Automatic())));
+        var now = Moment.Morning(House().Design).After(new MoveLaptop(Laptop.At(PortRef.Read(port), new Automatic())));
         Assert.Equal(refused is null, now.Ok);
         Assert.Contains(refused ?? "", now.Error ?? "", StringComparison.Ordinal);
         if (now.Ok)
         {
-            Assert.Equal(leased, AddressOf(now.Value, Laptop.Id, Side.Laptop) is not null);
-            Assert.Null(AddressOf(now.Value.After(new MoveLaptop(null)).Value, Laptop.Id, Side.Laptop));
+            Assert.Equal(leased, AddressOf(now.Value, Laptop.CableId, Side.Laptop) is not null);
+            Assert.Null(AddressOf(now.Value.After(new MoveLaptop(null)).Value, Laptop.CableId, Side.Laptop));
         }
     }
 
@@ -207,7 +207,7 @@ public sealed class EventTests
             { new TypeIn("gw", new Unpatch("gw-lan1-s-lan1")), "is not set in gw" },
             { new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.8.255/24"))), "192.168.8.255" },
             { new TypeIn("gw", new PutAway("gw")), "is not set in gw" },
-            { new MoveLaptop(new(null, new("missing", "home", "key"), new Automatic())), "no box 'missing'" },
+            { new MoveLaptop(Laptop.In(new("missing", "home", "key"), new Automatic())), "no box 'missing'" },
             { new Save("gw"), "Nothing was typed" },
             { new Wait(TimeSpan.Zero), "a second to ten years" },
             { new Wait(TimeSpan.FromMilliseconds(1500)), "whole seconds" },

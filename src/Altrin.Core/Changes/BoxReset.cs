@@ -1,0 +1,48 @@
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Changes;
+
+/// <summary>What a reset leaves of a box in use: its cables and its place, and what its kind gets back by itself.</summary>
+public static class BoxReset
+{
+    /// <summary>
+    /// What may come back by itself after a reset of a box: as its kind says; where nobody looked, each way that there is.
+    /// </summary>
+    /// <remarks>
+    /// Of a gateway the provider may load the login again; nothing comes back to any other box (common practice).
+    /// </remarks>
+    public static IReadOnlyList<IReadOnlyList<Setting>> Kept(Profile profile) =>
+        profile.Traits.Reset?.Keeps is { } known ? [known]
+        : profile.Kind == BoxKind.Gateway && profile.Modes.Contains(ModeKind.Router)
+            ?
+            [
+                [],
+                [Setting.Line],
+            ]
+        :
+        [
+            [],
+        ];
+
+    /// <summary>The set-up after it; unchanged where the box is not in use.</summary>
+    /// <param name="design">The design before.</param>
+    /// <param name="boxId">Which box.</param>
+    /// <param name="keeps">What comes back by itself.</param>
+    public static SetUp Of(Design design, string boxId, IReadOnlyList<Setting> keeps)
+    {
+        if (design.Box(boxId) is not { } box || design.Setting(boxId) is not { } before || box.Profile.Modes.Count == 0)
+        {
+            return design.SetUp;
+        }
+        var mode = Factory.AsItComes(design, box, box.Profile.Modes[0]);
+        if (keeps.Contains(Setting.Line) && (before.Mode, mode) is (RouterMode was, RouterMode fresh))
+        {
+            mode = fresh with { Line = was.Line };
+        }
+        var password = keeps.Contains(Setting.AdminPassword) ? before.Password : box.Label.Password;
+        return design.SetUp with
+        {
+            Boxes = [.. design.SetUp.Boxes.Select(b => b.Box == boxId ? b with { Mode = mode, Password = password } : b)],
+        };
+    }
+}
