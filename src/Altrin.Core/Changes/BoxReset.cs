@@ -6,7 +6,7 @@ namespace Altrin.Core.Changes;
 public static class BoxReset
 {
     /// <summary>
-    /// What may come back by itself after a reset of a box: as its kind says; where nobody looked, each way that there is.
+    /// What may come back by itself after a reset of a box: as its kind says; where that was not found out, each way that there is.
     /// </summary>
     /// <remarks>
     /// Of a gateway the provider may load the login again; nothing comes back to any other box (common practice).

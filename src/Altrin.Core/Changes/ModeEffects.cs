@@ -8,12 +8,12 @@ namespace Altrin.Core.Changes;
 /// <param name="Address">What becomes of its address; never unknown.</param>
 public sealed record ModeEffects(IReadOnlyList<Setting> Clears, AddressAfter Address)
 {
-    /// <summary>What may be cleared where nobody looked: what a box has in any mode.</summary>
+    /// <summary>What may be cleared where that was not found out: what a box has in any mode.</summary>
     private static readonly IReadOnlyList<Setting> Everything = [.. ModeSettings.Radio, Setting.AdminPassword];
 
     /// <summary>
-    /// What may come of it, the usual first: as the kind says; where nobody looked, each way that there is, at most four: nothing or
-    /// everything is cleared, the address is kept or leased (common practice).
+    /// What may come of it, the usual first: as the kind says; where that was not found out, each way that there is, at most four:
+    /// nothing or everything is cleared, the address is kept or leased (common practice).
     /// </summary>
     public static IReadOnlyList<ModeEffects> Of(Profile profile, ModeKind mode)
     {

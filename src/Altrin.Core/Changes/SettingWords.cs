@@ -23,8 +23,9 @@ public static partial class SettingWords
         return of.Length == 0 ? what : $"{what} {of}";
     }
 
-    private static string What(Touch touch) =>
-        touch.Setting switch
+    /// <summary>Such as "Wi-Fi name", of any box and any radio.</summary>
+    public static string Of(Setting setting) =>
+        setting switch
         {
             Setting.InUse => "use",
             Setting.Mode => "mode",
@@ -38,42 +39,67 @@ public static partial class SettingWords
             Setting.HandedDns => "DNS servers handed out",
             Setting.HandedDomain => "domain handed out",
             Setting.LeaseTime => "lease time",
-            Setting.Reservation => $"reservation for {touch.Part}",
-            Setting.Forward => $"port forwarding {touch.Part}",
+            Setting.Reservation => "reservation",
+            Setting.Forward => "port forwarding",
             Setting.Dmz => "DMZ host",
             Setting.PortRequests => "ports on request (UPnP)",
             Setting.Nat => "NAT",
-            Setting.Route => $"route to {touch.Part}",
-            Setting.Line => $"line: {Part(touch)}",
+            Setting.Route => "route",
+            Setting.Line => "line",
             Setting.Passing => "public address passed on",
-            Setting.RadioOn => $"radio {touch.Part}",
-            Setting.WifiName => $"Wi-Fi name, radio {touch.Part}",
-            Setting.WifiSecurity => $"Wi-Fi security, radio {touch.Part}",
-            Setting.WifiPassword => $"Wi-Fi password, radio {touch.Part}",
-            Setting.Channel => $"channel, radio {touch.Part}",
-            Setting.ChannelWidth => $"channel width, radio {touch.Part}",
-            Setting.HiddenName => $"hidden name, radio {touch.Part}",
-            Setting.FrameProtection => $"management frame protection, radio {touch.Part}",
-            Setting.WdsPeers => $"WDS peers, radio {touch.Part}",
-            Setting.Guest => touch.Part.Length == 0 ? "guest network" : $"guest network: {Part(touch)}",
-            Setting.Uplink => touch.Part.Length == 0 ? "radio link" : $"radio link: {Part(touch)}",
-            Setting.Satellite => $"mesh: {Part(touch)}",
-            Setting.Vlans => $"VLANs at port {touch.Part}",
+            Setting.RadioOn => "radio",
+            Setting.WifiName => "Wi-Fi name",
+            Setting.WifiSecurity => "Wi-Fi security",
+            Setting.WifiPassword => "Wi-Fi password",
+            Setting.Channel => "channel",
+            Setting.ChannelWidth => "channel width",
+            Setting.HiddenName => "hidden name",
+            Setting.FrameProtection => "management frame protection",
+            Setting.WdsPeers => "WDS peers",
+            Setting.Guest => "guest network",
+            Setting.Uplink => "radio link",
+            Setting.Satellite => "mesh",
+            Setting.Vlans => "VLANs",
             Setting.AdminPassword => "admin password",
             Setting.StandsIn => "place",
             Setting.DeviceAddress => "address",
             Setting.DeviceWifi => "Wi-Fi",
             Setting.Plugged => "cable",
-            Setting.Cable => $"{Part(touch)} of the cable",
             Setting.Acceptance => "accepted:",
             Setting.SetUp => "set-up",
             Setting.HomeName => "name of the home",
             Setting.Naming => "how Wi-Fi is named",
             Setting.Country => "country",
-            Setting.Service => $"internet service: {Part(touch)}",
-            Setting.Label => $"label: {Part(touch)}",
+            Setting.Service => "internet service",
+            Setting.Label => "label",
             Setting.Profile => "kind",
-            _ => touch.Part.Length == 0 ? "entry" : Part(touch),
+            _ => "entry",
+        };
+
+    private static string What(Touch touch) =>
+        touch.Setting switch
+        {
+            Setting.Reservation => $"{Of(touch.Setting)} for {touch.Part}",
+            Setting.Forward or Setting.RadioOn => $"{Of(touch.Setting)} {touch.Part}",
+            Setting.Route => $"{Of(touch.Setting)} to {touch.Part}",
+            Setting.Vlans => $"{Of(touch.Setting)} at port {touch.Part}",
+            Setting.WifiName
+            or Setting.WifiSecurity
+            or Setting.WifiPassword
+            or Setting.Channel
+            or Setting.ChannelWidth
+            or Setting.HiddenName
+            or Setting.FrameProtection
+            or Setting.WdsPeers => $"{Of(touch.Setting)}, radio {touch.Part}",
+            Setting.Line or Setting.Satellite or Setting.Service or Setting.Label => $"{Of(touch.Setting)}: {Part(touch)}",
+            Setting.Guest or Setting.Uplink => touch.Part.Length == 0 ? Of(touch.Setting) : $"{Of(touch.Setting)}: {Part(touch)}",
+            Setting.Cable => $"{Part(touch)} of the cable",
+            Setting.Box or Setting.Device or Setting.Building or Setting.Place or Setting.Socket or Setting.Run or Setting.Need => touch
+                .Part
+                .Length == 0
+                ? Of(touch.Setting)
+                : Part(touch),
+            _ => Of(touch.Setting),
         };
 
     /// <summary>A member's name as words: "LengthMetres" is "length metres".</summary>

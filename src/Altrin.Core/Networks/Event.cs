@@ -115,17 +115,6 @@ public sealed record GiveBack(string Id) : Event
     private Moment Start(Moment now) => now.Design.SetUp.Cables.Any(c => c.Id == Id) ? now : Started(now, Id);
 }
 
-/// <summary>A cable is plugged in, unplugged or moved; or what a box cannot know changes, such as where a device stands.</summary>
-/// <param name="Change">What is done.</param>
-public sealed record Rewire(Change Change) : Event
-{
-    /// <inheritdoc/>
-    public override Parsed<Moment> From(Moment now) =>
-        Change is not (Patch or Unpatch or SetCable or SetDeviceAddress or JoinWifi)
-            ? Parsed<Moment>.Fail("That is typed into a box and saved there.")
-            : ChangeList.Apply(now.Design, [Change]).Then<Moment>(design => Settled(now with { Design = design }));
-}
-
 /// <summary>A setting is typed into the page of a box; it is not in force until it is saved.</summary>
 /// <param name="Box">Into which.</param>
 /// <param name="Change">What.</param>

@@ -247,7 +247,8 @@ internal sealed class LinkLayer
         {
             var own = new Group(Laptop.CableId, false);
             _forest.Union(own, there);
-            Links.Add(new(Laptop.CableId, PortRef.OfDevice(Laptop.CableId), port, own, there, null));
+            // Another port is another link: what was learned on the one is forgotten.
+            Links.Add(new($"{Laptop.CableId}@{port}", PortRef.OfDevice(Laptop.CableId), port, own, there, null));
         }
         if (laptop.Wifi is { } wifi)
         {

@@ -50,11 +50,11 @@ public sealed record Traits
     [MaxLength(8)]
     public IReadOnlyList<ModeEffect>? Effects { get; init; }
 
-    /// <summary>Its pages; left out where nobody looked, empty where it has none.</summary>
+    /// <summary>Its pages; left out where that was not found out, empty where it has none.</summary>
     [MaxLength(40)]
     public IReadOnlyList<SettingsPage>? Pages { get; init; }
 
-    /// <summary>From where its pages can be opened; left out where nobody looked.</summary>
+    /// <summary>From where its pages can be opened; left out where that was not found out.</summary>
     [MaxLength(4)]
     public IReadOnlyList<PageSide>? PageSides { get; init; }
 
@@ -120,8 +120,8 @@ public sealed record ResetWay(ResetBy By)
     public Known ShortPressPairs { get; init; }
 
     /// <summary>
-    /// What comes back by itself after a reset, such as the login of a gateway that its provider loads; left out where nobody looked,
-    /// empty where nothing does.
+    /// What comes back by itself after a reset, such as the login of a gateway that its provider loads; left out where that was not found
+    /// out, empty where nothing does.
     /// </summary>
     [MaxLength(40)]
     public IReadOnlyList<Setting>? Keeps { get; init; }
@@ -193,8 +193,8 @@ public sealed record ModeEffect(ModeKind Mode, AddressAfter Address)
     public string? Menu { get; init; }
 
     /// <summary>
-    /// What goes back to its factory value when the box is set to this mode from another; left out where nobody looked, empty where
-    /// nothing does.
+    /// What goes back to its factory value when the box is set to this mode from another; left out where that was not found out, empty
+    /// where nothing does.
     /// </summary>
     [MaxLength(40)]
     public IReadOnlyList<Setting>? Clears { get; init; }

@@ -81,7 +81,7 @@ public sealed class BusyTests
     public void Power_that_is_taken_away_ends_what_a_box_is_busy_with() =>
         Assert.Empty(After(Morning(House()), new Occupy("gw", BusyKind.Updating, Seconds(300)), new TakeAway("gw")).Situation.Busy);
 
-    /// <summary>Without a restart nobody notices: what clients hold stays until it is prolonged, and the list of leases is kept.</summary>
+    /// <summary>Without a restart no device notices: what clients hold stays, and the list of leases is kept.</summary>
     [Fact]
     public void A_save_without_a_restart_keeps_the_list_of_leases()
     {
@@ -175,7 +175,7 @@ public sealed class BusyTests
         Assert.Equal(ModeKind.Router, Morning(home).Design.Mode("in")!.Kind);
     }
 
-    /// <summary>Where nobody looked there are at most four outcomes, and what any known habit would do is among them.</summary>
+    /// <summary>Where that was not found out there are at most four outcomes, and what any known habit would do is among them.</summary>
     [Theory]
     [InlineData(false, false, 4)]
     [InlineData(true, false, 2)]

@@ -1,0 +1,40 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Procedures.Acts;
+
+/// <summary>A box is carried to another place: it loses power on the way and starts there.</summary>
+/// <param name="Box">Which.</param>
+/// <param name="Place">Where to.</param>
+public sealed record CarryBox(string Box, string Place) : Act
+{
+    /// <inheritdoc/>
+    public override Parsed<IReadOnlyList<Outcome>> From(State now)
+    {
+        if (now.Design.Box(Box) is not { } box || now.Design.Mode(Box) is null)
+        {
+            return Refused($"There is no box '{Ipv4Address.Shown(Box)}' in use.");
+        }
+        if (now.Laptop?.Cable?.Port.Owner == Box)
+        {
+            return Refused($"The laptop is plugged into {box.Name}.");
+        }
+        var starts = Durations.Boot(box.Profile);
+        return One(
+                now,
+                Durations.Carry,
+                [
+                    .. now.Moment.Situation.Off.Contains(Box) ? Array.Empty<Event>() : [new TakeAway(Box)],
+                    new Rewire(new StandIn(Box, Place)),
+                    new Occupy(Box, BusyKind.Starting, starts.Usual),
+                    new GiveBack(Box),
+                ]
+            )
+            .Then<IReadOnlyList<Outcome>>(o => new[] { o[0] with { Then = starts } });
+    }
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"Carry {design.NameOf(Box)} to {design.NameOf(Place)}";
+}

@@ -1,0 +1,20 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Procedures.Acts;
+
+/// <summary>A box is taken out of use: its cables are pulled, it loses power and is labelled.</summary>
+/// <param name="Box">Which.</param>
+public sealed record PutBoxAway(string Box) : Act
+{
+    /// <inheritdoc/>
+    public override Parsed<IReadOnlyList<Outcome>> From(State now) =>
+        now.Design.Box(Box) is null || now.Design.Mode(Box) is null ? Refused($"There is no box '{Ipv4Address.Shown(Box)}' in use.")
+        : now.Laptop?.Cable?.Port.Owner == Box ? Refused($"The laptop is plugged into {now.Design.NameOf(Box)}.")
+        : One(now, Durations.Hand, new Rewire(new PutAway(Box)));
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) => $"Take {design.NameOf(Box)} out of use";
+}

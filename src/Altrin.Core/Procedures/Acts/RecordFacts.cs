@@ -1,0 +1,20 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Procedures.Acts;
+
+/// <summary>Facts of a box are written down from its page or its label.</summary>
+/// <param name="Box">Of which box.</param>
+/// <param name="What">What.</param>
+public sealed record RecordFacts(string Box, IReadOnlyList<Recordable> What) : Act
+{
+    /// <inheritdoc/>
+    public override Parsed<IReadOnlyList<Outcome>> From(State now) =>
+        now.Design.Box(Box) is null ? Refused($"There is no box '{Ipv4Address.Shown(Box)}'.")
+        : What.Count == 0 ? Refused("What is to be written down is missing.")
+        : One(now, Durations.Note, l => l with { Recorded = [.. l.Recorded.Concat(What.Select(w => new Recorded(Box, w))).Distinct()] });
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) =>
+        $"Write down of {design.NameOf(Box)}: {string.Join(", ", What.Select(LedgerWords.Of))}";
+}

@@ -1,0 +1,66 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Procedures.Acts;
+
+/// <summary>Something is looked at before one goes on; it is refused where the simulated network says that it is not so.</summary>
+/// <param name="What">What.</param>
+/// <param name="Of">Of which box or device; empty for what the laptop sees.</param>
+public sealed record Verify(Verifiable What, string Of = "") : Act
+{
+    /// <inheritdoc/>
+    public override Parsed<IReadOnlyList<Outcome>> From(State now) =>
+        Wrong(now) is { } wrong
+            ? Refused(wrong)
+            : One(now, Durations.Hand, l => l with { Verified = [.. l.Verified.Append(new(What, Of)).Distinct()] });
+
+    private string? Wrong(State now)
+    {
+        var seen = now.Seen();
+        switch (What)
+        {
+            case Verifiable.Internet:
+                if (now.Laptop is not { } laptop)
+                {
+                    return "The laptop is in its bag.";
+                }
+                return PageReach.Ways(seen, laptop, Provider.Host) is not [var way, ..] ? "The laptop has no way to the internet."
+                    : seen.Tracer.ToInternet(way).Answer is { IsYes: false } no ? $"The laptop has no internet: {no.Why}"
+                    : null;
+            case Verifiable.Device:
+                return seen.Sheet.Internet.FirstOrDefault(i => i.Device == Of) is not { } internet
+                        ? $"There is no device '{Ipv4Address.Shown(Of)}' in use."
+                    : internet.Answer.IsYes ? null
+                    : $"{now.Design.NameOf(Of)} has no internet: {internet.Answer.Why}";
+            case Verifiable.Page:
+                return PageOpens.Of(now, Of) is { Ok: false, Error: var error } ? error : null;
+            case Verifiable.OneDhcpServer:
+                var servers = (now.Laptop?.Adapters() ?? [])
+                    .Select(a => seen.Network.Find(a.Owner, Side.Laptop))
+                    .Where(i => i is { Linked: true })
+                    .Select(i => seen.Network.Segment(i!.Segment).Servers.Count)
+                    .ToList();
+                return servers.Count == 0 ? "The laptop is connected to nothing."
+                    : servers.All(s => s == 1) ? null
+                    : $"{servers.First(s => s != 1)} DHCP servers answer where the laptop is.";
+            case Verifiable.WifiName:
+                return Air.Of(now.Design, Of).Count == 0 || now.Moment.Situation.Down().Contains(Of)
+                    ? $"{now.Design.NameOf(Of)} sends no Wi-Fi."
+                    : null;
+            default:
+                throw new InvalidOperationException($"{What} is not looked at.");
+        }
+    }
+
+    /// <inheritdoc/>
+    public override string Describe(Design design) =>
+        What switch
+        {
+            Verifiable.Internet => "See that the laptop has the internet",
+            Verifiable.Device => $"See that {design.NameOf(Of)} has the internet",
+            Verifiable.Page => $"See that the page of {design.NameOf(Of)} opens",
+            Verifiable.OneDhcpServer => "See that exactly one DHCP server answers",
+            _ => $"See the Wi-Fi name of {design.NameOf(Of)} on the air",
+        };
+}
