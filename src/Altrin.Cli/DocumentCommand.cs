@@ -8,15 +8,19 @@ internal static class DocumentCommand
 {
     public static Command Make(TextWriter output)
     {
-        var what = new Argument<string>("WHAT") { Description = "design-schema, profiles-schema, shelf or findings." };
-        what.AcceptOnlyFromAmong("design-schema", "profiles-schema", "shelf", "findings");
-        var command = new Command("document", "Prints the schema of a file, the gear shelf, or the list of findings.") { what };
+        var what = new Argument<string>("WHAT") { Description = "design-schema, profiles-schema, shelf, findings or acts." };
+        what.AcceptOnlyFromAmong("design-schema", "profiles-schema", "shelf", "findings", "acts");
+        var command = new Command("document", "Prints the schema of a file, the gear shelf, the list of findings, or what acts there are.")
+        {
+            what,
+        };
         command.SetAction(parsed =>
         {
             output.Write(
                 parsed.GetValue(what) switch
                 {
                     "findings" => FindingsDocument.Text,
+                    "acts" => PlayGuide.Text,
                     "profiles-schema" => ProfileFile.SchemaText,
                     "shelf" => ProfileFile.Write(ProfileFile.BuiltIn.Profiles),
                     _ => DesignSchema.Text,

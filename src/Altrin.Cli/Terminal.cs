@@ -29,6 +29,7 @@ public static class Terminal
             ProveCommand.Make(input, console, output, errors),
             LookCommand.Make(input, output, errors),
             ReadCommand.Make(input, output, errors),
+            PlayCommand.Make(input, output, errors),
             DocumentCommand.Make(output),
             BackupCommands.Backup(output, errors),
             BackupCommands.Restore(output, errors),

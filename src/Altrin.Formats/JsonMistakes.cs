@@ -53,7 +53,7 @@ public static partial class JsonMistakes
         }
         if (said.StartsWith("Read unrecognized type discriminator", StringComparison.Ordinal))
         {
-            return "There is no such kind; the description of the API lists them.";
+            return "There is no such kind; the description lists them.";
         }
         if (
             mistake.InnerException is JsonException or null
@@ -63,7 +63,7 @@ public static partial class JsonMistakes
         {
             return said;
         }
-        return "This is not what is expected here; the description of the API says what is.";
+        return "This is not what is expected here; the description says what is.";
     }
 
     /// <summary>A kind of value, as the sentence begins that asks for it.</summary>

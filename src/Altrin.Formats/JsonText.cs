@@ -78,16 +78,7 @@ internal static class JsonText
         }
         catch (JsonException e)
         {
-            return new(
-                null,
-                [
-                    new(
-                        JsonMistakes.Pointer(e),
-                        "a value that cannot be read",
-                        e is NotTakenException ? e.Message.TrimEnd('.') : "see the description of the file"
-                    ),
-                ]
-            );
+            return new(null, [new(JsonMistakes.Pointer(e), "a value that cannot be read", JsonMistakes.Explain(e).TrimEnd('.'))]);
         }
     }
 }

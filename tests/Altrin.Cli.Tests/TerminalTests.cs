@@ -53,6 +53,60 @@ public sealed class TerminalTests : IDisposable
     }
 
     [Fact]
+    public void An_evening_is_played_step_by_step()
+    {
+        var (home, acts) = (Sample("t01-access-point-by-hand.json"), Sample("evenings/t01-access-point-by-hand.json"));
+        var (status, output, errors) = Run(null, "play", home, acts);
+        Assert.Equal((ExitCode.Sound, ""), (status, errors));
+        Assert.All(
+            new[]
+            {
+                "11  00:07:50  Plug the laptop into port 1 of Upstairs router  20 seconds",
+                "page 192.168.1.1: Upstairs router",
+                "ready in 1 minute 20 seconds (1 minute to 2 minutes)",
+                "internet: not Study computer (no)",
+                "the home is as planned.",
+            },
+            part => Assert.Contains(part, output, StringComparison.Ordinal)
+        );
+        using var json = JsonDocument.Parse(Run(null, "play", home, acts, "--json").Output);
+        Assert.True(json.RootElement.GetProperty("whole").GetBoolean());
+        var step = json.RootElement.GetProperty("steps")[10];
+        Assert.Equal(470, step.GetProperty("beginsAt").GetInt64());
+        Assert.Equal(
+            "192.168.1.1",
+            step.GetProperty("sees").GetProperty("adapters")[0].GetProperty("address").GetProperty("gateway").GetString()
+        );
+    }
+
+    [Fact]
+    public void What_is_refused_or_broken_on_an_evening_is_said_and_gives_a_status()
+    {
+        const string acts = """
+            { "format": "altrin-acts", "formatVersion": 1, "acts": [
+              { "act": "openPage", "box": "hall-gateway" },
+              { "act": "powerOn", "id": "upstairs-router" },
+              { "act": "patch", "a": "hall-gateway/lan1", "b": "upstairs-router/lan1" },
+              { "act": "wait", "seconds": 300 }
+            ] }
+            """;
+        var (status, output, _) = Run(acts, "play", Sample("t01-access-point-by-hand.json"), "-");
+        Assert.Equal(ExitCode.Findings, status);
+        Assert.Contains(
+            "refused: The page of Hall gateway does not open at 192.168.8.1: The laptop is in its bag.",
+            output,
+            StringComparison.Ordinal
+        );
+        Assert.Contains("BREAKS 4 one-router-per-address: Two DHCP servers answer", output, StringComparison.Ordinal);
+        Assert.Contains("BREAKS 12 passwords", output, StringComparison.Ordinal);
+        Assert.Contains("Not as planned: ", output, StringComparison.Ordinal);
+        Assert.Contains("1 act was refused, ", output, StringComparison.Ordinal);
+        Assert.Equal(ExitCode.BadInput, Run("{}", "play", Sample("t01-access-point-by-hand.json"), "-").Status);
+        Assert.Equal(ExitCode.BadInput, Run(acts, "play", Sample("t03-cascade.json"), "-").Status);
+        Assert.Equal(ExitCode.BadInput, Run(null, "play", Sample("t01-access-point-by-hand.json"), "nothing.json").Status);
+    }
+
+    [Fact]
     public void A_reading_is_read_and_held_against_a_home()
     {
         var text = "192.168.8.1 dev eth0 lladdr 00:00:5e:00:53:01 REACHABLE\nthe kettle is on\n";

@@ -11,6 +11,12 @@ internal static class Samples
 
     public static string Text(string name) => File.ReadAllText(Path.Combine(Folder, name));
 
+    /// <summary>Lists of acts, each named as the home that it is played in.</summary>
+    public static IEnumerable<string> Evenings =>
+        Directory.GetFiles(Path.Combine(Folder, "evenings")).Select(f => Path.GetFileName(f)!).Order(StringComparer.Ordinal);
+
+    public static string Evening(string name) => Text(Path.Combine("evenings", name));
+
     public static HomeFile Home(string name) =>
         DesignFile.Read(Text(name)) is { Value: { } home } ? home : throw new InvalidDataException(name);
 

@@ -1,0 +1,158 @@
+using System.CommandLine;
+using System.Text.Json;
+using Altrin.Core.Changes;
+using Altrin.Core.Networks;
+using Altrin.Core.Packets;
+using Altrin.Core.Procedures;
+using Altrin.Formats;
+
+namespace Altrin.Cli;
+
+/// <summary>"altrin play": an evening of acts, played on the simulated home.</summary>
+internal static class PlayCommand
+{
+    public static Command Make(Stream input, TextWriter output, TextWriter errors)
+    {
+        var home = new Argument<string>("HOME") { Description = "A design file." };
+        var acts = new Argument<string>("ACTS") { Description = "A list of acts (docs/acts.md); - for standard input." };
+        var json = new Option<bool>("--json") { Description = "Print each step, and what the laptop sees, as JSON." };
+        var command = new Command("play", "Plays a list of acts: what is done, how long, what is refused, what the laptop sees.")
+        {
+            home,
+            acts,
+            json,
+        };
+        command.SetAction(parsed =>
+        {
+            if (Acts(parsed.GetValue(acts)!, input, errors) is not { } list)
+            {
+                return ExitCode.BadInput;
+            }
+            if (DesignSource.Read(parsed.GetValue(home)!, list.From ?? "found", input, errors) is not { } found)
+            {
+                return ExitCode.BadInput;
+            }
+            var target = DesignSource.Read(parsed.GetValue(home)!, list.To ?? "planned", input, errors);
+            if (target is null)
+            {
+                return ExitCode.BadInput;
+            }
+            var play = Play.Of(State.Morning(found), list.Acts, target.SetUp);
+            if (parsed.GetValue(json))
+            {
+                output.WriteLine(JsonSerializer.Serialize(PlayDocument.Of(play), AltrinJson.Indented));
+            }
+            else
+            {
+                Print(output, play);
+            }
+            return play.Whole ? ExitCode.Sound : ExitCode.Findings;
+        });
+        return command;
+    }
+
+    private static ActsDocument? Acts(string file, Stream input, TextWriter errors)
+    {
+        byte[] bytes;
+        try
+        {
+            using var source = DesignSource.Open(file, input);
+            bytes = DesignSource.ReadAtMost(source, DesignFile.MostBytes + 1);
+        }
+        catch (Exception e) when (DesignSource.WhyUnread(file, e) is { } why)
+        {
+            errors.WriteLine($"altrin: {why}");
+            return null;
+        }
+        var read = ActsFile.Read(bytes);
+        if (read.Value is null)
+        {
+            errors.WriteLine($"altrin: {(file == "-" ? "standard input" : file)} is no list of acts that can be played:");
+            foreach (var error in read.Errors)
+            {
+                errors.WriteLine($"  {error}");
+            }
+        }
+        return read.Value;
+    }
+
+    private static void Print(TextWriter output, Play play)
+    {
+        string[] before = [];
+        foreach (var (step, i) in play.Steps.Select((s, i) => (s, i)))
+        {
+            var takes = step.Takes == Duration.None ? "" : $"  {TimeWords.Of(step.Takes.Usual)}";
+            var then = step.Then is { } busy
+                ? $", ready in {TimeWords.Of(busy.Usual)} ({TimeWords.Of(busy.Least)} to {TimeWords.Of(busy.Most)})"
+                : "";
+            output.WriteLine($"{i + 1, 3}  {step.Before.Time:hh\\:mm\\:ss}  {step.Says}{(step.Refused is null ? takes + then : "")}");
+            if (step.Refused is { } refused)
+            {
+                output.WriteLine($"       refused: {refused}");
+                continue;
+            }
+            if (step.If is { } taken)
+            {
+                output.WriteLine($"       taken to be so: {taken}; not known whether: {string.Join("; or ", step.Otherwise)}");
+            }
+            foreach (var broken in step.Broken)
+            {
+                output.WriteLine($"       BREAKS {broken.Rule.Number} {broken.Rule.Code}: {broken.Violation.Text}");
+            }
+            // What is as it was after the step before is not said again.
+            var sees = Lines(step.After).ToArray();
+            foreach (var line in sees.Except(before))
+            {
+                output.WriteLine($"       {line}");
+            }
+            before = sees;
+        }
+        foreach (var undone in play.Undone)
+        {
+            output.WriteLine($"Left undone: {undone.Violation.Text}");
+        }
+        foreach (var left in play.Left)
+        {
+            output.WriteLine($"Not as planned: {left.Describe(play.End.Design)}");
+        }
+        output.WriteLine(
+            play.Whole
+                ? $"Done in {TimeWords.Of(play.End.Time)}; the home is as planned."
+                : $"{TimeWords.Of(play.End.Time)}; {Count(play.Steps.Count(s => s.Refused is not null), "act was refused", "acts were refused")}, {Count(play.Steps.Sum(s => s.Broken.Count), "invariant was broken", "invariants were broken")}."
+        );
+    }
+
+    private static string Count(int count, string one, string many) => $"{count} {(count == 1 ? one : many)}";
+
+    private static IEnumerable<string> Lines(State now)
+    {
+        var (sees, names) = (Expectation.Of(now), now.Seen().Network);
+        foreach (var adapter in sees.Adapters)
+        {
+            var address = adapter.Address;
+            yield return $"laptop, {(adapter.Owner == Laptop.CableId ? "cable" : "Wi-Fi")}: {(address?.Address is { } own ? $"{own}/{address.PrefixLength}, gateway {address.Gateway?.ToString() ?? "none"}, DNS {(address.DnsServers.Count == 0 ? "none" : string.Join(" ", address.DnsServers))}" : "no address")}";
+        }
+        if (now.Laptop is not null)
+        {
+            yield return $"laptop, internet: {(sees.Internet is { } trace ? Words(trace.Ping.Kind) : "no way to it")}";
+        }
+        foreach (var page in sees.Pages.Where(p => p.Answer == AnswerKind.Yes || now.Ledger.Opened.Any(o => o.Address == p.Address)))
+        {
+            yield return page.Box is { } box
+                ? $"page {page.Address}: {names.NameOf(box)}"
+                : $"page {page.Address}: {Words(page.Answer)}. {page.Why}";
+        }
+        var off = sees.Online.Where(o => !o.Answer.IsYes).Select(o => $"{names.NameOf(o.Device)} ({Words(o.Answer.Kind)})").ToList();
+        yield return off.Count == 0 ? "internet: every device" : $"internet: not {string.Join(", ", off)}";
+        yield return $"on the air: {(sees.Names.Count == 0 ? "nothing" : string.Join(", ", sees.Names.GroupBy(n => n.Name).Select(g => $"\"{g.Key}\" from {string.Join(" and ", g.Select(n => names.NameOf(n.Box)).Distinct())}")))}";
+    }
+
+    private static string Words(AnswerKind kind) =>
+        kind switch
+        {
+            AnswerKind.Yes => "yes",
+            AnswerKind.No => "no",
+            AnswerKind.Luck => "by luck",
+            _ => "not known",
+        };
+}

@@ -1,0 +1,53 @@
+using System.ComponentModel.DataAnnotations;
+using Altrin.Core.Procedures;
+
+namespace Altrin.Formats;
+
+/// <summary>A list of acts: an evening as a person writes it down.</summary>
+public sealed record ActsDocument
+{
+    /// <summary>The value of <see cref="Format"/>.</summary>
+    public const string FormatName = "altrin-acts";
+
+    /// <summary>The newest version.</summary>
+    public const int NewestVersion = 1;
+
+    /// <summary>Always "altrin-acts".</summary>
+    [Required, RegularExpression("^altrin-acts$")]
+    public required string Format { get; init; }
+
+    /// <summary>Which version of this format the file is written in.</summary>
+    [Required, Range(1, NewestVersion)]
+    public required int FormatVersion { get; init; }
+
+    /// <summary>The set-up that the work begins with; left out for "found".</summary>
+    public string? From { get; init; }
+
+    /// <summary>The set-up that it should end in; left out for "planned" where there is one.</summary>
+    public string? To { get; init; }
+
+    /// <summary>The acts, in order; at most <see cref="Play.MostActs"/>.</summary>
+    [Required]
+    public required IReadOnlyList<Act> Acts { get; init; }
+}
+
+/// <summary>Reads lists of acts.</summary>
+public static class ActsFile
+{
+    /// <summary>Reads a list of acts: size and syntax, then each act strictly.</summary>
+    public static FileRead<ActsDocument> Read(ReadOnlySpan<byte> utf8) => JsonText.Read(utf8, "a list of acts", Read);
+
+    /// <summary>Reads a list of acts from text.</summary>
+    public static FileRead<ActsDocument> Read(string json)
+    {
+        if (JsonText.Unreadable(json, "a list of acts", ActsDocument.FormatName, ActsDocument.NewestVersion) is { } unreadable)
+        {
+            return new(null, [unreadable]);
+        }
+        return JsonText.Deserialise<ActsDocument, ActsDocument>(json, document => document.FormatVersion < 1
+                ? new(null, [new("/formatVersion", $"{document.FormatVersion}", "1 is expected")])
+            : document.Acts.Count > Play.MostActs
+                ? new(null, [new("/acts", $"{document.Acts.Count} acts", $"at most {Play.MostActs} are played")])
+            : new(document, []));
+    }
+}

@@ -1,0 +1,87 @@
+using Altrin.Core.Procedures;
+
+namespace Altrin.Formats;
+
+/// <summary>A list of acts that was played, as JSON.</summary>
+/// <param name="Steps">Each act, and what came of it.</param>
+/// <param name="Undone">What is left that was for the evening only.</param>
+/// <param name="Left">What differs from the target at the end, in words.</param>
+/// <param name="Whole">Whether every act was done, nothing broken, nothing left undone, and the target reached.</param>
+public sealed record PlayDocument(
+    IReadOnlyList<PlayedStepDocument> Steps,
+    IReadOnlyList<BrokenDocument> Undone,
+    IReadOnlyList<string> Left,
+    bool Whole
+)
+{
+    /// <summary>The document of a play.</summary>
+    public static PlayDocument Of(Play play) =>
+        new(
+            [.. play.Steps.Select((s, i) => PlayedStepDocument.Of(s, i + 1))],
+            [.. play.Undone.Select(BrokenDocument.Of)],
+            [.. play.Left.Select(c => c.Describe(play.End.Design))],
+            play.Whole
+        );
+}
+
+/// <summary>One act that was played.</summary>
+/// <param name="Number">Its number, from 1.</param>
+/// <param name="Says">What was done, in words.</param>
+/// <param name="BeginsAt">Seconds since the morning when it began.</param>
+/// <param name="Takes">How long hands are busy, in seconds.</param>
+/// <param name="Then">How long the box is busy from then on, in seconds; left out where it is not.</param>
+/// <param name="Refused">Why it was not done; left out where it was.</param>
+/// <param name="If">What is taken to be so of the box; left out where its kind says it.</param>
+/// <param name="Otherwise">What might be so instead.</param>
+/// <param name="Breaks">Invariants that it broke.</param>
+/// <param name="Sees">What the laptop then sees.</param>
+public sealed record PlayedStepDocument(
+    int Number,
+    string Says,
+    long BeginsAt,
+    DurationDocument Takes,
+    DurationDocument? Then,
+    string? Refused,
+    string? If,
+    IReadOnlyList<string> Otherwise,
+    IReadOnlyList<BrokenDocument> Breaks,
+    Expectation Sees
+)
+{
+    /// <summary>The document of a step.</summary>
+    public static PlayedStepDocument Of(PlayedStep step, int number) =>
+        new(
+            number,
+            step.Says,
+            (long)step.Before.Time.TotalSeconds,
+            DurationDocument.Of(step.Takes),
+            step.Then is { } then ? DurationDocument.Of(then) : null,
+            step.Refused,
+            step.If,
+            step.Otherwise,
+            [.. step.Broken.Select(BrokenDocument.Of)],
+            Expectation.Of(step.After)
+        );
+}
+
+/// <summary>How long something takes, in seconds.</summary>
+/// <param name="Least">At least.</param>
+/// <param name="Usual">Usually.</param>
+/// <param name="Most">At most.</param>
+/// <param name="Noted">Whether it was noted of the kind of box.</param>
+public sealed record DurationDocument(int Least, int Usual, int Most, bool Noted)
+{
+    /// <summary>The document of a duration.</summary>
+    public static DurationDocument Of(Duration duration) =>
+        new((int)duration.Least.TotalSeconds, (int)duration.Usual.TotalSeconds, (int)duration.Most.TotalSeconds, duration.Noted);
+}
+
+/// <summary>An invariant that is broken.</summary>
+/// <param name="Number">Its number.</param>
+/// <param name="Code">Its code.</param>
+/// <param name="Text">How, as a sentence.</param>
+public sealed record BrokenDocument(int Number, string Code, string Text)
+{
+    /// <summary>The document of a broken invariant.</summary>
+    public static BrokenDocument Of(Broken broken) => new(broken.Rule.Number, broken.Rule.Code, broken.Violation.Text);
+}
