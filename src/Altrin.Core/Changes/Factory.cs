@@ -25,11 +25,21 @@ internal static class Factory
         };
     }
 
-    /// <summary>A mode as the box comes with it: its radios send the name of its label (common practice).</summary>
+    /// <summary>
+    /// A mode as the box comes with it: its radios send the name of its label, it has joined no other box, and its page is at its factory
+    /// address where it has one (common practice).
+    /// </summary>
     public static BoxMode AsItComes(Design design, Box box, ModeKind kind)
     {
         var mode = Mode(design, box, kind, null);
-        return mode.WithRadios([.. mode.Radios.Select(r => r with { On = true })]);
+        HostAddress page = box.FactoryAddress is { } own ? new Fixed(own, null, []) : new Automatic();
+        return mode.WithRadios([.. mode.Radios.Select(r => r with { On = true })]) switch
+        {
+            AccessPointMode point => point with { Page = page },
+            RepeaterMode repeater => repeater with { Page = page, Link = Unjoined(box) },
+            WirelessBridgeMode bridge => bridge with { Page = page, Link = Unjoined(box) },
+            var other => other,
+        };
     }
 
     /// <summary>The link that a wizard offers: the first other box that sends Wi-Fi on a radio of the same band.</summary>
@@ -41,15 +51,19 @@ internal static class Factory
         }
         return JoinChoices.Of(design, box).Heard is [var found, ..]
             ? new(found.Radio, found.Box, found.Name, found.Security, found.Password, UplinkFrames.ThreeAddress)
-            : new(
-                box.Profile.Radios.Count > 0 ? box.Profile.Radios[0].Id : "none",
-                box.Id,
-                FactoryNames.Of(box),
-                WifiSecurity.Wpa2,
-                null,
-                UplinkFrames.ThreeAddress
-            );
+            : Unjoined(box);
     }
+
+    /// <summary>A link to no other box.</summary>
+    private static Uplink Unjoined(Box box) =>
+        new(
+            box.Profile.Radios.Count > 0 ? box.Profile.Radios[0].Id : "none",
+            box.Id,
+            FactoryNames.Of(box),
+            WifiSecurity.Wpa2,
+            null,
+            UplinkFrames.ThreeAddress
+        );
 
     /// <summary>The main node of a box's kit; the box itself where there is none, which a finding says.</summary>
     private static string MainOf(Design design, Box box) => JoinChoices.Of(design, box).MainNodes is [var main, ..] ? main : box.Id;

@@ -35,9 +35,14 @@ public sealed record Link(string Id, PortRef A, PortRef B, Group From, Group To,
     /// <summary>Whether it is a radio link between boxes.</summary>
     public bool IsRadio { get; init; }
 
+    /// <summary>Whether it is the Wi-Fi of a device.</summary>
+    internal bool IsWifi => Id.StartsWith(WifiPrefix, StringComparison.Ordinal);
+
+    private const string WifiPrefix = "wifi:";
+
     /// <summary>The Wi-Fi of a device at a box.</summary>
     public static Link OfWifi(string device, Group box) =>
-        new($"wifi:{device}", PortRef.OfDevice(device), new(box.Owner, ""), new(device, false), box, null);
+        new(WifiPrefix + device, PortRef.OfDevice(device), new(box.Owner, ""), new(device, false), box, null);
 
     /// <summary>The side at the other end.</summary>
     public Group OtherEnd(Group end) => From == end ? To : From;

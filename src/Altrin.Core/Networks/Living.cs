@@ -201,7 +201,11 @@ public static class Living
         var links = network.Links.Where(l => l.From == own || l.To == own).ToList();
         return links.Count == 0 ? ""
             : client.Side == Side.Page ? Starts(client.Owner)
-            : $"{Starts(client.Owner)} {string.Join(' ', links.Select(l => l.Id + Starts(l.OtherEnd(own).Owner)))}";
+            : $"{Starts(client.Owner)} {string.Join(' ', links.Select(l => End(l, l.OtherEnd(own))))}";
+
+        // A Wi-Fi is called by the device alone: whose it is belongs to the link.
+        string End(Link link, Group other) =>
+            $"{link.Id}{(link.IsWifi ? $">{(other.Guest ? GuestId.Of(other.Owner) : other.Owner)}" : "")}{Starts(other.Owner)}";
 
         string Starts(string owner) => $"@{memory.Boots.GetValueOrDefault(owner)}";
     }

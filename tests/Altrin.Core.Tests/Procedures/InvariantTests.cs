@@ -49,7 +49,10 @@ public sealed class InvariantTests
     private static Home Clears() =>
         House().Traits(New, new() { Effects = [new(ModeKind.AccessPoint, AddressAfter.Kept) { Clears = [Setting.WifiName] }] });
 
-    private static Home Factory() => House().Traits(New, new() { Login = LoginHabit.SameForAll });
+    private static Home Factory() =>
+        House()
+            .Traits(New, new() { Login = LoginHabit.SameForAll })
+            .Profile(New, p => p with { FactoryAddress = Home.Own("192.168.20.1/24") });
 
     private static readonly Act[] Written =
     [

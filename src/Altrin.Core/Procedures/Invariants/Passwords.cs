@@ -28,6 +28,9 @@ public static class Passwords
         }
     }
 
+    /// <summary>One whose page answers at no address of its own can be set on the live network only.</summary>
     private static bool Weak(Box box) =>
-        !PageAt.HasNone(box.Profile) && box.Profile.Traits.Login is LoginHabit.SameForAll or LoginHabit.None or LoginHabit.SetAtFirst;
+        !PageAt.HasNone(box.Profile)
+        && box.FactoryAddress is not null
+        && box.Profile.Traits.Login is LoginHabit.SameForAll or LoginHabit.None or LoginHabit.SetAtFirst;
 }
