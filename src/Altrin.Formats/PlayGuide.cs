@@ -23,9 +23,9 @@ public static class PlayGuide
                 was broken or left undone, and the home is as planned; 1 otherwise; 2 for bad input. `--json` prints all of it as data.
 
                 A list is JSON: `format` "altrin-acts", `formatVersion` 1, `from` and `to` (names of set-ups, left out for `found` and
-                `planned`), and `acts`, at most 500. One evening lies in [samples/evenings](../samples/evenings), named as its home. Where
-                it is not known what a kind of box does, an act has up to four outcomes; the usual one is taken, or the one that the act names
-                (`"outcome": 2`). Members that may be empty inside `changes`, `address` and `known` are written as `null`.
+                `planned`), and `acts`, at most 500. Evenings typed by hand lie in [samples/evenings](../samples/evenings), each named as
+                its home. Where it is not known what a kind of box does, an act has up to four outcomes; the usual one is taken, or the one
+                that the act names (`"outcome": 2`). Members that may be empty inside `changes`, `address` and `known` are written as `null`.
 
                 Time counts seconds. Hands take the usual time of what they do; a box that starts, saves or is renewed is busy from then on,
                 by the time that its profile notes, else by what is usual (common practice); `wait` and `waitUntilReady` let it pass. A page

@@ -102,7 +102,7 @@ public sealed class TerminalTests : IDisposable
         Assert.Contains("Not as planned: ", output, StringComparison.Ordinal);
         Assert.Contains("1 act was refused, ", output, StringComparison.Ordinal);
         Assert.Equal(ExitCode.BadInput, Run("{}", "play", Sample("t01-access-point-by-hand.json"), "-").Status);
-        Assert.Equal(ExitCode.BadInput, Run(acts, "play", Sample("t03-cascade.json"), "-").Status);
+        Assert.Equal(ExitCode.BadInput, Run(acts, "play", Sample("t18-old-name-and-key.json"), "-").Status);
         Assert.Equal(ExitCode.BadInput, Run(null, "play", Sample("t01-access-point-by-hand.json"), "nothing.json").Status);
     }
 
@@ -208,7 +208,7 @@ public sealed class TerminalTests : IDisposable
         );
 
     [Theory]
-    [InlineData("there is no set-up 'else'; there is planned", "--set-up", "else")]
+    [InlineData("there is no set-up 'else'; there is found, planned", "--set-up", "else")]
     [InlineData("no box, device or cable 'else'", "--off", "else")]
     [InlineData("--else", "--else")]
     public void Bad_words_are_told_on_standard_error(string says, params string[] words)

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
+using Altrin.Core.Findings;
 using Altrin.Core.Networks;
 using Altrin.Core.Procedures;
 using Altrin.Core.Procedures.Acts;
@@ -35,6 +36,9 @@ public sealed class EveningTests
         Assert.Equal([], play.Left.Select(c => c.Describe(play.End.Design)));
         Assert.True(play.Whole);
         Assert.Contains(play.Steps, s => s.Act is RecordFacts);
+        // The end is what makes the technique, as it stands there and then, with every lease and table of the evening.
+        Assert.Equal([], TechniqueRowTests.NotSo(Path.GetFileNameWithoutExtension(name), Judging.Judge(play.End.Seen())));
+        Assert.All(play.End.Seen().Sheet.Internet, i => Assert.True(i.Answer.IsYes, $"{i.Device}: {i.Answer.Why}"));
     }
 
     /// <summary>In no state of it do two DHCP servers answer a device, has an address two owners, or is there a ring.</summary>

@@ -245,6 +245,10 @@ public sealed class TechniqueRowTests
 
     public static TheoryData<string> All => [.. Rows.Keys];
 
+    /// <summary>What is not so of a home that should be as a technique makes it.</summary>
+    internal static IEnumerable<string> NotSo(string technique, Proof proof) =>
+        Rows[technique].Where(row => !row.So(new(proof))).Select(row => row.Says);
+
     [Theory]
     [MemberData(nameof(All))]
     public void What_makes_a_technique_what_it_is(string sample)

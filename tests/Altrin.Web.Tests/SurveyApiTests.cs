@@ -154,7 +154,7 @@ public sealed class SurveyApiTests(RunningServer server) : IDisposable
         file["profiles"]![0]!["name"] = "Wall access point, seen again";
         var put = await Send(HttpMethod.Post, "/api/shelf", new JsonObject { ["text"] = file.ToJsonString() }.ToJsonString());
         var entry = put.Body!.AsArray().Single(e => (string?)e!["profile"]!["shelfId"] == "wall-access-point")!;
-        Assert.Equal((2, true, true), ((int)entry["edition"]!, (bool)entry["own"]!, (bool)entry["shipped"]!));
+        Assert.Equal((3, true, true), ((int)entry["edition"]!, (bool)entry["own"]!, (bool)entry["shipped"]!));
         var newer = (await Send(HttpMethod.Get, $"{job}/survey")).Body!["newer"]!.AsArray().Single()!;
         Assert.Equal("studio-point", (string?)newer["box"]);
         var taken = await Send(
