@@ -30,19 +30,25 @@ public static class BoxReset
     /// <param name="keeps">What comes back by itself.</param>
     public static SetUp Of(Design design, string boxId, IReadOnlyList<Setting> keeps)
     {
-        if (design.Box(boxId) is not { } box || design.Setting(boxId) is not { } before || box.Profile.Modes.Count == 0)
+        if (design.Box(boxId) is not { } box || design.Setting(boxId) is null)
         {
             return design.SetUp;
         }
         var mode = Factory.AsItComes(design, box, box.Profile.Modes[0]);
-        if (keeps.Contains(Setting.Line) && (before.Mode, mode) is (RouterMode was, RouterMode fresh))
+        var after = new Steps(
+            design with
+            {
+                SetUp = design.SetUp with
+                {
+                    Boxes = [.. design.SetUp.Boxes.Select(b => b.Box == boxId ? b with { Mode = mode, Password = box.Label.Password } : b)],
+                },
+            }
+        );
+        // What comes back is set as it was, where the mode still has it.
+        foreach (var back in Difference.Between(design.Site, after.SetUp, design.SetUp).Changes)
         {
-            mode = fresh with { Line = was.Line };
+            after.Unless(!back.Touches(design).All(t => t.Of == boxId && keeps.Contains(t.Setting)), back);
         }
-        var password = keeps.Contains(Setting.AdminPassword) ? before.Password : box.Label.Password;
-        return design.SetUp with
-        {
-            Boxes = [.. design.SetUp.Boxes.Select(b => b.Box == boxId ? b with { Mode = mode, Password = password } : b)],
-        };
+        return after.SetUp;
     }
 }

@@ -141,6 +141,8 @@ public sealed class BusyTests
         Assert.Equal(1, now.Situation.Memory!.Boots["gw"]);
         var kept = After(Morning(home), new Reset("gw", [Setting.Line, Setting.AdminPassword])).Design.Setting("gw")!;
         Assert.Equal(("secret", (int?)7), (kept.Password, ((RouterMode)kept.Mode).Line.Tag));
+        var leases = After(Morning(home), new Reset("gw", [Setting.Forward, Setting.LeaseTime])).Design.Setting("gw")!;
+        Assert.Single(((RouterMode)leases.Mode).Forwards);
         Assert.False(Morning(home).After(new TakeAway("gw"), new Reset("gw")).Ok);
     }
 
