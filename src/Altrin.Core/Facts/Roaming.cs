@@ -81,8 +81,7 @@ public static class Roaming
     private static IEnumerable<Air> Airs(Network network) =>
         network
             .Design.SetUp.Boxes.Select(b => b.Box)
-            .Except(network.Situation.Down())
-            .Except(network.Situation.BusyNow().Select(b => b.Box))
+            .Except(network.Situation.Silent())
             .Order(StringComparer.Ordinal)
             .SelectMany(b => Air.Of(network.Design, b))
             .OrderBy(a => a.Box, StringComparer.Ordinal)
@@ -114,7 +113,7 @@ public static class Roaming
     }
 
     /// <summary>Where a name leads: a router's guests have a segment of their own, an access point's where a tag leads them.</summary>
-    private static string SegmentOf(Network network, Air air) =>
+    internal static string SegmentOf(Network network, Air air) =>
         network.Parts[
             network.Design.Mode(air.Box) switch
             {

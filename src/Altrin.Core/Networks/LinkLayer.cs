@@ -21,7 +21,7 @@ internal sealed class LinkLayer
         _work = work;
         _design = design;
         _off = situation.Down().ToHashSet(StringComparer.Ordinal);
-        _silent = situation.BusyNow().Where(b => b.Kind == BusyKind.Radios).Select(b => b.Box).ToHashSet(StringComparer.Ordinal);
+        _silent = situation.Silent().ToHashSet(StringComparer.Ordinal);
         _modes = design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode, StringComparer.Ordinal);
         _vlans = new(design);
         _forest.Add(new(PortRef.Street, false));
@@ -46,7 +46,7 @@ internal sealed class LinkLayer
             _forest.Add(new(device.Device, false));
         }
         var cabled = PlugCables();
-        foreach (var box in _modes.Keys.Where(b => !_off.Contains(b) && !_silent.Contains(b)).Order(StringComparer.Ordinal))
+        foreach (var box in _modes.Keys.Where(b => !_silent.Contains(b)).Order(StringComparer.Ordinal))
         {
             JoinByRadio(box);
         }
@@ -257,7 +257,7 @@ internal sealed class LinkLayer
     }
 
     private IReadOnlyList<Air> AirsOf(string box) =>
-        _off.Contains(box) || _silent.Contains(box) ? []
+        _silent.Contains(box) ? []
         : _airs.TryGetValue(box, out var known) ? known
         : _airs[box] = Air.Of(_design, box);
 

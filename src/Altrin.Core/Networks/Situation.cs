@@ -31,6 +31,10 @@ public sealed record Situation(IReadOnlyList<string> Off)
             ? Off
             : [.. Off.Concat(BusyNow().Where(b => b.Kind is BusyKind.Starting or BusyKind.Updating).Select(b => b.Box)).Distinct()];
 
+    /// <summary>Boxes whose radios are silent just now: whatever is down, and boxes that set their radios up anew.</summary>
+    public IReadOnlyList<string> Silent() =>
+        Busy.Count == 0 ? Off : [.. Down().Concat(BusyNow().Where(b => b.Kind == BusyKind.Radios).Select(b => b.Box)).Distinct()];
+
     /// <summary>Settings typed into a box and not in force yet, in the order in which they were typed.</summary>
     public IReadOnlyList<Typed> Typed { get; init; } = [];
 

@@ -241,7 +241,7 @@ internal sealed class World
                 .Append(beyond)
                 .FirstOrDefault(o => o is not null && off.Contains(o))
                 is { } other
-                ? $"{Name(other)}, which {Name(host.Owner)} is connected to, is off."
+                ? $"{Name(other)}, which {Name(host.Owner)} is connected to, is {(Network.Situation.Off.Contains(other) ? "off" : "not ready yet")}."
             : null;
     }
 

@@ -70,11 +70,9 @@ public sealed record Expectation(
 
     private static IEnumerable<NameSeen> Sent(State now)
     {
-        var situation = now.Moment.Situation;
-        var silent = situation.Down().Concat(situation.BusyNow().Where(b => b.Kind == BusyKind.Radios).Select(b => b.Box));
         return now
             .Design.SetUp.Boxes.Select(b => b.Box)
-            .Except(silent)
+            .Except(now.Moment.Situation.Silent())
             .SelectMany(b => Air.Of(now.Design, b))
             .Where(a => !a.Setting.Hidden)
             .Select(a => new NameSeen(a.Setting.Name, a.Box, a.Radio.Band, a.Setting.Channel, a.Setting.Security, a.Guest))

@@ -1,4 +1,4 @@
-using Altrin.Core.Networks;
+using Altrin.Core.Facts;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Procedures.Invariants;
@@ -21,9 +21,9 @@ public static class OneNameInOneSegment
         var network = now.Seen().Network;
         var sent = now
             .Design.SetUp.Boxes.Select(b => b.Box)
-            .Except(now.Moment.Situation.Down())
+            .Except(now.Moment.Situation.Silent())
             .SelectMany(b => Air.Of(now.Design, b))
-            .Select(a => (Air: a, Segment: SegmentOf(network, a)))
+            .Select(a => (Air: a, Segment: Roaming.SegmentOf(network, a)))
             .GroupBy(a => a.Air.Setting.Name, StringComparer.Ordinal);
         foreach (var name in sent)
         {
@@ -38,8 +38,4 @@ public static class OneNameInOneSegment
             }
         }
     }
-
-    private static string SegmentOf(Network network, Air air) =>
-        (air.Guest ? network.Find(air.Box, Side.Guest) : network.Find(air.Box, Side.Lan) ?? network.Find(air.Box, Side.Page))?.Segment
-        ?? "";
 }
