@@ -4,7 +4,7 @@ namespace Altrin.Formats;
 
 /// <summary>A list of acts that was played, as JSON.</summary>
 /// <param name="Steps">Each act, and what came of it.</param>
-/// <param name="Undone">What is left that was for the evening only.</param>
+/// <param name="Undone">What is not as an invariant asks at the end: above all what was for the evening only.</param>
 /// <param name="Left">What differs from the target at the end, in words.</param>
 /// <param name="Whole">Whether every act was done, nothing broken, nothing left undone, and the target reached.</param>
 public sealed record PlayDocument(

@@ -27,9 +27,6 @@ public readonly record struct Parsed<T>
     /// <summary>A success.</summary>
     public static implicit operator Parsed<T>(T value) => new(value, null);
 
-    /// <summary>A success, where the value is of an interface and cannot turn into one by itself.</summary>
-    public static Parsed<T> Of(T value) => new(value, null);
-
     /// <summary>A failure with its sentence.</summary>
     public static Parsed<T> Fail(string error) => new(default!, error);
 

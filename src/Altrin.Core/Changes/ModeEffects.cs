@@ -103,7 +103,8 @@ public sealed record ModeEffects(IReadOnlyList<Setting> Clears, AddressAfter Add
             _ => null,
         };
 
-    private static BoxMode WithPage(BoxMode mode, HostAddress page) =>
+    /// <summary>A mode with its page there; unchanged where its page is no setting of its own.</summary>
+    internal static BoxMode WithPage(BoxMode mode, HostAddress page) =>
         mode switch
         {
             AccessPointMode m => m with { Page = page },

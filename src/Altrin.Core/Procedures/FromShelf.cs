@@ -12,10 +12,6 @@ internal static class FromShelf
     /// </summary>
     public static IReadOnlyList<(SetUp SetUp, bool Factory, string Says)> Of(Design design, Box box)
     {
-        if (box.Profile.Modes.Count == 0)
-        {
-            return [];
-        }
         var factory = (In(design, box, box.Profile.Modes[0], null), true, "it is at its factory settings");
         var last = (LastHome(design, box), false, "it holds the settings of its last home");
         return box.Stored.State switch
@@ -39,7 +35,7 @@ internal static class FromShelf
         var at =
             kind == box.Profile.Modes[0]
                 ? fresh
-                : new ModeEffects([], AddressAfter.Unknown).Apply(bare with { SetUp = fresh }, box.Id, kind).Value;
+                : new ModeEffects([], AddressAfter.Leased).Apply(bare with { SetUp = fresh }, box.Id, kind).Value;
         return held is null
             ? at
             : at with
@@ -60,8 +56,7 @@ internal static class FromShelf
                 Lan = held.Address ?? router.Lan,
                 Server = FactoryPool(router, held) with { On = held.DhcpServer != Known.No },
             },
-            AccessPointMode point when held.Address is { } own => point with { Page = new Fixed(own, null, []) },
-            _ => sent,
+            _ => held.Address is { } own ? ModeEffects.WithPage(sent, new Fixed(own, null, [])) : sent,
         };
     }
 

@@ -39,7 +39,7 @@ public sealed record Invariant(int Number, string Code, string Says, Func<Step, 
         return broken;
     }
 
-    /// <summary>What is left undone at the end.</summary>
+    /// <summary>What is not as an invariant asks at the end: above all what was for the evening only and is not undone.</summary>
     public static IReadOnlyList<Broken> LeftBy(State end) =>
         [
             .. All.SelectMany(rule =>

@@ -22,7 +22,7 @@ internal static class Live
             && now.Seen().Tracer.ToInternet(wan).Answer.IsYes
         );
 
-    /// <summary>The box at the internet line, through boxes that only bridge; null where there is none.</summary>
+    /// <summary>The box that is plugged into the internet line; null where there is none.</summary>
     public static Box? Gateway(Design design) =>
         design
             .SetUp.Cables.Where(c => c.Ends(PortRef.Street))

@@ -93,7 +93,7 @@ public sealed record PageAt(string Area, IReadOnlyList<Setting> Sets, Known Rest
         ];
     }
 
-    /// <summary>Whether a kind has anything of a setting: not every router passes its address on, joins by radio or knows WDS.</summary>
+    /// <summary>Whether a kind can have a setting: not every router passes its address on, joins by radio or knows WDS.</summary>
     private static bool CanHave(Profile profile, Setting setting) =>
         setting switch
         {

@@ -1,4 +1,5 @@
 using Altrin.Core.Addressing;
+using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
 using Altrin.Core.Sites;
@@ -51,7 +52,7 @@ internal static class PageOpens
     public static Parsed<Ipv4Address> AddressOf(State now, string id)
     {
         var (seen, name) = (now.Seen(), now.Design.NameOf(id));
-        if ((seen.Network.Find(id, Side.Lan) ?? seen.Network.Find(id, Side.Page)) is not { } side)
+        if (Seats.HostOf(seen.Network, id) is not { } side)
         {
             return Parsed<Ipv4Address>.Fail($"{name} has no page, or no power.");
         }

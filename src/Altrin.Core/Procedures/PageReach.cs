@@ -62,8 +62,17 @@ public sealed record PageReach(Ipv4Address Address, AnswerKind Answer, string? B
             : No(address, $"The page of {box.Name} does not open from {Words(side)}.");
     }
 
-    /// <summary>The adapters by which the laptop sends to an address: those in its subnet, else the one with a default gateway, a cable
-    /// before Wi-Fi (common practice).</summary>
+    /// <summary>Why the laptop has no internet; null where it has.</summary>
+    public static string? NoInternet(State now) =>
+        now.Laptop is not { } laptop ? "The laptop is in its bag."
+        : Ways(now.Seen(), laptop, Provider.Host) is not [var way, ..] ? "The laptop has no way to the internet."
+        : now.Seen().Tracer.ToInternet(way).Answer is { IsYes: false } no ? $"The laptop has no internet: {no.Why}"
+        : null;
+
+    /// <summary>
+    /// The adapters by which the laptop sends to an address: those in its subnet, else the one with a default gateway, a cable before
+    /// Wi-Fi (common practice).
+    /// </summary>
     public static IReadOnlyList<Interface> Ways(Observation seen, Laptop laptop, Ipv4Address address)
     {
         var adapters = laptop

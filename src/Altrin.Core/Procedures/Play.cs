@@ -6,11 +6,11 @@ namespace Altrin.Core.Procedures;
 /// <summary>A list of acts, played one after another.</summary>
 /// <param name="Steps">Each act, and what came of it.</param>
 /// <param name="End">The state at the end.</param>
-/// <param name="Undone">What is left that was for the evening only.</param>
+/// <param name="Undone">What is not as an invariant asks at the end: above all what was for the evening only.</param>
 /// <param name="Left">What differs from the target at the end; empty where no target was named.</param>
 public sealed record Play(IReadOnlyList<PlayedStep> Steps, State End, IReadOnlyList<Broken> Undone, IReadOnlyList<Change> Left)
 {
-    /// <summary>How many acts are played at most.</summary>
+    /// <summary>How many acts a list holds at most: a longer one is refused when it is read.</summary>
     public const int MostActs = 500;
 
     /// <summary>Whether every act was done, no invariant broken, nothing left undone, and the target reached.</summary>
@@ -24,7 +24,7 @@ public sealed record Play(IReadOnlyList<PlayedStep> Steps, State End, IReadOnlyL
     {
         var (now, steps) = (start, new List<PlayedStep>());
         var told = new HashSet<(int, string)>();
-        foreach (var act in acts.Take(MostActs))
+        foreach (var act in acts)
         {
             var says = act.Describe(now.Design);
             var done = act.From(now);

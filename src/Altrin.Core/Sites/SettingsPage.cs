@@ -11,7 +11,7 @@ public sealed record SettingsPage(
     [property: MinLength(1), MaxLength(40)] IReadOnlyList<Setting> Sets
 )
 {
-    /// <summary>The modes in which the box has it; left out for every mode that has any of its settings.</summary>
+    /// <summary>The modes in which the page is there; left out: every mode that has one of its settings.</summary>
     [MinLength(1), MaxLength(8)]
     public IReadOnlyList<ModeKind>? Modes { get; init; }
 

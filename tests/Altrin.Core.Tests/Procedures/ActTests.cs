@@ -63,6 +63,8 @@ public sealed class ActTests
             { "no device", [], new NewLink("nothing"), "no device 'nothing'" },
             { "no box", [], new Fetch("nothing", Fetchable.Manual), "no box 'nothing'" },
             { "no wait", [], new WaitFor(0), "a second to a day" },
+            { "pages unread", [], new RecordFacts("gw", [Recordable.Pages]), "The laptop is in its bag" },
+            { "nothing to fetch it by", [ToNew], new Fetch("new", Fetchable.Firmware), "has no internet" },
             { "no MAC", [ToNew], new FindPage("nomac"), "MAC address of nomac is not read" },
             { "no internet", [ToNew], new Verify(Verifiable.Internet), "has no internet" },
             {
@@ -200,6 +202,18 @@ public sealed class ActTests
         Assert.Equal(state != StoredState.LastHome, woken[0].After.Ledger.AtFactory.Contains("new"));
         Assert.DoesNotContain(woken[0].After.Design.SetUp.Cables, c => c.Ends("new"));
         Assert.NotNull(woken[0].Then);
+    }
+
+    /// <summary>What hangs on a box is offline for as long as the box is carried, and until it has started.</summary>
+    [Fact]
+    public void A_box_that_is_carried_is_off_on_the_way()
+    {
+        var home = House();
+        var now = After(Morning(home), new CarryBox("s", "loft"));
+        Assert.Equal((Durations.Carry.Usual, "loft"), (now.Time, now.Design.Setting("s")!.Place));
+        Assert.Equal(AnswerKind.No, now.Seen().Sheet.Internet.Single(i => i.Device == "a").Answer.Kind);
+        Assert.Equal(1, now.Moment.Situation.Memory!.Boots["s"]);
+        Assert.True(After(now, new WaitUntilReady("s")).Seen().Sheet.Internet.Single(i => i.Device == "a").Answer.IsYes);
     }
 
     [Fact]

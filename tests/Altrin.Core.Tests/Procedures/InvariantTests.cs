@@ -36,6 +36,10 @@ public sealed class InvariantTests
 
     private static WaitUntilReady Ready(string box) => new WaitUntilReady(box);
 
+    private static readonly Act SmallerPool = Saves(Gateway, new MovePool(Gateway) { First = Home.At("192.168.8.30") });
+
+    private static readonly Act TypedIntoB = new DeviceTakesAddress("b", new Fixed(Home.Own("192.168.8.20/24"), null, []));
+
     private static readonly Partial<RadioSetting> NamedHome = Partial<RadioSetting>.With(r => r.Name, "home");
 
     private static Home Point() =>
@@ -77,9 +81,9 @@ public sealed class InvariantTests
         (
             2,
             House(),
-            // The pool is smaller, and b still has the address on lease that a is given.
-            [new DeviceTakesAddress("a", new Fixed(Home.Own("192.168.8.21/24"), null, []))],
-            [new PowerOff("b"), new WaitFor(86_400), new DeviceTakesAddress("a", new Fixed(Home.Own("192.168.8.9/24"), null, []))]
+            // The pool is smaller, and a, behind a switch, noticed nothing: it still has on lease what is typed into b.
+            [ToGateway, SmallerPool, Ready(Gateway), TypedIntoB],
+            [ToGateway, SmallerPool, Ready(Gateway), new NewLink("a"), TypedIntoB]
         ),
         (4, House(), [Join], [ToNew, Typed("192.168.20.9/24"), Saves(New, new SwitchDhcpServer(New, false)), Ready(New), Join]),
         (4, House(lan: "192.168.8.1/24", server: false), [Join], [new PowerOff(Gateway), new WaitFor(5)]),
@@ -139,11 +143,18 @@ public sealed class InvariantTests
             ]
         ),
         (15, House(), [new ResetBox(New), new CarryBox(New, "loft")], [new ResetBox(New), Ready(New), new CarryBox(New, "loft")]),
+        (15, House(), [new ResetBox(New), new WaitFor(20), new PowerOff(New)], [new ResetBox(New), new WaitFor(30), new PowerOff(New)]),
         (
             17,
             House("home"),
             [ToNew, Typed("192.168.20.9/24")],
             [ToNew, Typed("192.168.20.9/24"), new LaptopAddress(new Automatic()), new LaptopOutOfPort()]
+        ),
+        (
+            17,
+            House("home"),
+            [Typed("192.168.20.9/24"), ToNew, new LaptopOutOfPort()],
+            [Typed("192.168.20.9/24"), ToNew, new LaptopAddress(new Automatic()), new LaptopOutOfPort()]
         ),
         (17, House("home"), [new LaptopOffWifi()], [new LaptopOffWifi(), new LaptopOffWifi(Forget: true)]),
         (17, House("home"), [new PowerOff("a")], [new PowerOff("a"), new PowerOn("a")]),

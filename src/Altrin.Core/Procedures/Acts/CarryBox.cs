@@ -22,17 +22,19 @@ public sealed record CarryBox(string Box, string Place) : Act
             return Refused($"The laptop is plugged into {box.Name}.");
         }
         var starts = Durations.Boot(box.Profile);
+        // The plug is pulled before the way, not at its end.
         return One(
                 now,
-                Durations.Carry,
+                Duration.None,
                 [
                     .. now.Moment.Situation.Off.Contains(Box) ? Array.Empty<Event>() : [new TakeAway(Box)],
+                    new Wait(Durations.Carry.Usual),
                     new Rewire(new StandIn(Box, Place)),
                     new Occupy(Box, BusyKind.Starting, starts.Usual),
                     new GiveBack(Box),
                 ]
             )
-            .Then<IReadOnlyList<Outcome>>(o => new[] { o[0] with { Then = starts } });
+            .Then<IReadOnlyList<Outcome>>(o => new[] { o[0] with { Takes = Durations.Carry, Then = starts } });
     }
 
     /// <inheritdoc/>

@@ -1,5 +1,4 @@
 using Altrin.Core.Addressing;
-using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Procedures.Acts;
@@ -17,9 +16,9 @@ public sealed record FindPage(string Box) : Act
                     : PageOpens
                         .AddressOf(now, Box)
                         .Then(at =>
-                            PageReach.At(now, at) is { Answer: AnswerKind.Yes } reach && reach.Box == Box
-                                ? One(now, Durations.Search, l => l with { Found = [.. l.Found.Where(f => f.Box != Box), new(at, Box)] })
-                                : Refused($"{box.Name} is not in the laptop's address table: {PageReach.At(now, at).Why}")
+                            PageOpens.At(now, Box, at) is { Ok: false, Error: var why }
+                                ? Refused($"{box.Name} is not in the laptop's address table: {why}")
+                                : One(now, Durations.Search, l => l with { Found = [.. l.Found.Where(f => f.Box != Box), new(at, Box)] })
                         )
             );
 

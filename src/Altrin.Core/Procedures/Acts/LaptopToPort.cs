@@ -16,6 +16,7 @@ public sealed record LaptopToPort(PortRef Port) : Act
         : One(
             now,
             Durations.Hand,
+            l => l with { TypedOnCable = null },
             // An address that was typed stays typed, wherever the cable goes.
             new MoveLaptop(
                 new(new(Port, now.Laptop?.Cable?.Address ?? now.Ledger.TypedOnCable ?? (HostAddress)new Automatic()), now.Laptop?.Wifi)

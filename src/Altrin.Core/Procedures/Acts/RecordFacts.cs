@@ -12,7 +12,12 @@ public sealed record RecordFacts(string Box, IReadOnlyList<Recordable> What) : A
     public override Parsed<IReadOnlyList<Outcome>> From(State now) =>
         now.Design.Box(Box) is null ? Refused($"There is no box '{Ipv4Address.Shown(Box)}'.")
         : What.Count == 0 ? Refused("What is to be written down is missing.")
+        : What.Any(IsOnPage) && PageOpens.LoggedIn(now, Box) is { Ok: false, Error: var closed } ? Refused(closed)
         : One(now, Durations.Note, l => l with { Recorded = [.. l.Recorded.Concat(What.Select(w => new Recorded(Box, w))).Distinct()] });
+
+    /// <summary>Whether it stands on a page of the box and nowhere else.</summary>
+    private static bool IsOnPage(Recordable what) =>
+        what is Recordable.Pages or Recordable.Forwards or Recordable.Telephone or Recordable.DeviceList;
 
     /// <inheritdoc/>
     public override string Describe(Design design) =>

@@ -9,25 +9,15 @@ public sealed record TryLogin(string Box) : Act
 {
     /// <inheritdoc/>
     public override Parsed<IReadOnlyList<Outcome>> From(State now) =>
-        PageOpens
-            .Of(now, Box)
-            .Then(box =>
-                One(now, Durations.Open, l => l with { Logins = [.. l.Logins.Append(Box).Distinct()] })
-                    .Then<IReadOnlyList<Outcome>>(works =>
-                        Login.Lacking(now, box) is null
-                            ? Parsed<IReadOnlyList<Outcome>>.Of(works)
-                            : After(now, Durations.Open, l => l)
-                                .Then<IReadOnlyList<Outcome>>(fails =>
-                                    new[]
-                                    {
-                                        works[0] with
-                                        {
-                                            If = "the login works",
-                                        },
-                                        new Outcome(fails, Durations.Open) { If = "the login does not work" },
-                                    }
-                                )
-                    )
+        PageOpens.Of(now, Box).Then(box => Login.Lacking(now, box) is null ? Works(now) : Works(now).Then(works => OrNot(now, works[0])));
+
+    private Parsed<IReadOnlyList<Outcome>> Works(State now) =>
+        One(now, Durations.Open, l => l with { Logins = [.. l.Logins.Append(Box).Distinct()] });
+
+    private static Parsed<IReadOnlyList<Outcome>> OrNot(State now, Outcome works) =>
+        One(now, Durations.Open)
+            .Then<IReadOnlyList<Outcome>>(fails =>
+                new[] { works with { If = "the login works" }, fails[0] with { If = "the login does not work" } }
             );
 
     /// <inheritdoc/>

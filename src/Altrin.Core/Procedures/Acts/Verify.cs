@@ -21,13 +21,7 @@ public sealed record Verify(Verifiable What, string Of = "") : Act
         switch (What)
         {
             case Verifiable.Internet:
-                if (now.Laptop is not { } laptop)
-                {
-                    return "The laptop is in its bag.";
-                }
-                return PageReach.Ways(seen, laptop, Provider.Host) is not [var way, ..] ? "The laptop has no way to the internet."
-                    : seen.Tracer.ToInternet(way).Answer is { IsYes: false } no ? $"The laptop has no internet: {no.Why}"
-                    : null;
+                return PageReach.NoInternet(now);
             case Verifiable.Device:
                 return seen.Sheet.Internet.FirstOrDefault(i => i.Device == Of) is not { } internet
                         ? $"There is no device '{Ipv4Address.Shown(Of)}' in use."

@@ -18,17 +18,14 @@ public static class HandsOff
             PutBoxAway away => away.Box,
             _ => null,
         };
-        // Hands take their time: what is done by then does no harm.
-        var memory = step.Before.Moment.Situation.Memory;
-        if (
-            id is not null
-            && step.Before.Moment.Situation.BusyNow().Where(b => b.Box == id).Select(b => b.Until).DefaultIfEmpty(0).Max() is var until
-            && until > 0
-        )
+        // Who carries a box pulls its plug first; otherwise hands take their time, and what is done by then does no harm.
+        var pulled = (long)(step.Act is CarryBox ? step.Before : step.After).Time.TotalSeconds;
+        var until = step.Before.Moment.Situation.Busy.Where(b => b.Box == id).Select(b => b.Until).DefaultIfEmpty(0).Max();
+        if (id is not null && until > pulled)
         {
             yield return new(
                 [id],
-                $"{step.Before.Design.NameOf(id)} is busy for another {TimeWords.Of(until - memory!.Second)}: leave its power on."
+                $"{step.Before.Design.NameOf(id)} is busy for another {TimeWords.Of(until - pulled)}: leave its power on."
             );
         }
     }
