@@ -1,8 +1,6 @@
 using System.CommandLine;
 using System.Text.Json;
 using Altrin.Core.Changes;
-using Altrin.Core.Networks;
-using Altrin.Core.Packets;
 using Altrin.Core.Procedures;
 using Altrin.Formats;
 
@@ -28,11 +26,11 @@ internal static class PlayCommand
             {
                 return ExitCode.BadInput;
             }
-            if (DesignSource.Read(parsed.GetValue(home)!, list.From ?? "found", input, errors) is not { } found)
+            if (DesignSource.Read(parsed.GetValue(home)!, list.Begins, input, errors) is not { } found)
             {
                 return ExitCode.BadInput;
             }
-            var target = DesignSource.Read(parsed.GetValue(home)!, list.To ?? "planned", input, errors);
+            var target = DesignSource.Read(parsed.GetValue(home)!, list.Ends, input, errors);
             if (target is null)
             {
                 return ExitCode.BadInput;
@@ -86,6 +84,12 @@ internal static class PlayCommand
                 ? $", ready in {TimeWords.Of(busy.Usual)} ({TimeWords.Of(busy.Least)} to {TimeWords.Of(busy.Most)})"
                 : "";
             output.WriteLine($"{i + 1, 3}  {step.Before.Time:hh\\:mm\\:ss}  {step.Says}{(step.Refused is null ? takes + then : "")}");
+            foreach (var line in step.Lines)
+            {
+                output.WriteLine(
+                    $"       - {line.What}{(line.Value is { } value ? $": {(line.IsSecret ? $"the password {value}" : value)}" : "")}"
+                );
+            }
             if (step.Refused is { } refused)
             {
                 output.WriteLine($"       refused: {refused}");
@@ -100,7 +104,7 @@ internal static class PlayCommand
                 output.WriteLine($"       BREAKS {broken.Rule.Number} {broken.Rule.Code}: {broken.Violation.Text}");
             }
             // What is as it was after the step before is not said again.
-            var sees = Lines(step.After).ToArray();
+            var sees = SeenLine.Of(step.After).Select(l => $"{l.What}: {l.Says}").ToArray();
             foreach (var line in sees.Except(before))
             {
                 output.WriteLine($"       {line}");
@@ -123,36 +127,4 @@ internal static class PlayCommand
     }
 
     private static string Count(int count, string one, string many) => $"{count} {(count == 1 ? one : many)}";
-
-    private static IEnumerable<string> Lines(State now)
-    {
-        var (sees, names) = (Expectation.Of(now), now.Seen().Network);
-        foreach (var adapter in sees.Adapters)
-        {
-            var address = adapter.Address;
-            yield return $"laptop, {(adapter.Owner == Laptop.CableId ? "cable" : "Wi-Fi")}: {(address?.Address is { } own ? $"{own}/{address.PrefixLength}, gateway {address.Gateway?.ToString() ?? "none"}, DNS {(address.DnsServers.Count == 0 ? "none" : string.Join(" ", address.DnsServers))}" : "no address")}";
-        }
-        if (now.Laptop is not null)
-        {
-            yield return $"laptop, internet: {(sees.Internet is { } trace ? Words(trace.Ping.Kind) : "no way to it")}";
-        }
-        foreach (var page in sees.Pages.Where(p => p.Answer == AnswerKind.Yes || now.Ledger.Opened.Any(o => o.Address == p.Address)))
-        {
-            yield return page.Box is { } box
-                ? $"page {page.Address}: {names.NameOf(box)}"
-                : $"page {page.Address}: {Words(page.Answer)}. {page.Why}";
-        }
-        var off = sees.Online.Where(o => !o.Answer.IsYes).Select(o => $"{names.NameOf(o.Device)} ({Words(o.Answer.Kind)})").ToList();
-        yield return off.Count == 0 ? "internet: every device" : $"internet: not {string.Join(", ", off)}";
-        yield return $"on the air: {(sees.Names.Count == 0 ? "nothing" : string.Join(", ", sees.Names.GroupBy(n => n.Name).Select(g => $"\"{g.Key}\" from {string.Join(" and ", g.Select(n => names.NameOf(n.Box)).Distinct())}")))}";
-    }
-
-    private static string Words(AnswerKind kind) =>
-        kind switch
-        {
-            AnswerKind.Yes => "yes",
-            AnswerKind.No => "no",
-            AnswerKind.Luck => "by luck",
-            _ => "not known",
-        };
 }

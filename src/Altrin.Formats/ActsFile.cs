@@ -1,4 +1,6 @@
 using System.ComponentModel.DataAnnotations;
+using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
 using Altrin.Core.Procedures;
 
 namespace Altrin.Formats;
@@ -26,6 +28,14 @@ public sealed record ActsDocument
     /// <summary>The set-up that it should end in; left out for "planned" where there is one.</summary>
     public string? To { get; init; }
 
+    /// <summary>The set-up that the work begins with, by name.</summary>
+    [JsonIgnore]
+    public string Begins => From ?? "found";
+
+    /// <summary>The set-up that it should end in, by name.</summary>
+    [JsonIgnore]
+    public string Ends => To ?? "planned";
+
     /// <summary>The acts, in order; at most <see cref="Play.MostActs"/>.</summary>
     [Required]
     public required IReadOnlyList<Act> Acts { get; init; }
@@ -36,6 +46,30 @@ public static class ActsFile
 {
     /// <summary>Reads a list of acts: size and syntax, then each act strictly.</summary>
     public static FileRead<ActsDocument> Read(ReadOnlySpan<byte> utf8) => JsonText.Read(utf8, "a list of acts", Read);
+
+    /// <summary>Where a list that was read speaks of passwords: the place of each, and the reference that stands there.</summary>
+    public static IReadOnlyList<(string Pointer, string Reference)> Passwords(string json)
+    {
+        var found = new List<(string, string)>();
+        Look(JsonNode.Parse(json), "");
+        return found;
+
+        void Look(JsonNode? at, string pointer)
+        {
+            foreach (var (name, value) in at is JsonObject members ? members.ToArray() : [])
+            {
+                if (name == "password" && value is JsonValue text && text.TryGetValue<string>(out var reference))
+                {
+                    found.Add(($"{pointer}/{name}", reference));
+                }
+                Look(value, $"{pointer}/{name}");
+            }
+            foreach (var (item, i) in at is JsonArray items ? items.Select((x, i) => (x, i)) : [])
+            {
+                Look(item, $"{pointer}/{i}");
+            }
+        }
+    }
 
     /// <summary>Reads a list of acts from text.</summary>
     public static FileRead<ActsDocument> Read(string json)

@@ -27,6 +27,7 @@ public sealed record PlayDocument(
 /// <summary>One act that was played.</summary>
 /// <param name="Number">Its number, from 1.</param>
 /// <param name="Says">What was done, in words.</param>
+/// <param name="Lines">What is typed, line by line.</param>
 /// <param name="BeginsAt">Seconds since the morning when it began.</param>
 /// <param name="Takes">How long hands are busy, in seconds.</param>
 /// <param name="Then">How long the box is busy from then on, in seconds; left out where it is not.</param>
@@ -38,6 +39,7 @@ public sealed record PlayDocument(
 public sealed record PlayedStepDocument(
     int Number,
     string Says,
+    IReadOnlyList<PageLine> Lines,
     long BeginsAt,
     DurationDocument Takes,
     DurationDocument? Then,
@@ -53,6 +55,7 @@ public sealed record PlayedStepDocument(
         new(
             number,
             step.Says,
+            step.Lines,
             (long)step.Before.Time.TotalSeconds,
             DurationDocument.Of(step.Takes),
             step.Then is { } then ? DurationDocument.Of(then) : null,

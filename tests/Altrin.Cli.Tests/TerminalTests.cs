@@ -62,9 +62,10 @@ public sealed class TerminalTests : IDisposable
             new[]
             {
                 "11  00:07:50  Plug the laptop into port 1 of Upstairs router  20 seconds",
-                "page 192.168.1.1: Upstairs router",
+                "Page at 192.168.1.1: Upstairs router",
+                "- admin password: the password router-page",
                 "ready in 1 minute 20 seconds (1 minute to 2 minutes)",
-                "internet: not Study computer (no)",
+                "Devices without internet: Study computer",
                 "the home is as planned.",
             },
             part => Assert.Contains(part, output, StringComparison.Ordinal)

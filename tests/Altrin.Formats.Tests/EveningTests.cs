@@ -22,7 +22,12 @@ public sealed class EveningTests
         var read = ActsFile.Read(Samples.Evening(name));
         Assert.True(read.Value is not null, string.Join("; ", read.Errors));
         var home = Samples.Home(name);
-        return Play.Of(State.Morning(home.Design("found")!), read.Value.Acts, home.Design("planned")!.SetUp);
+        return Play.Of(
+            State.Morning(home.Design(read.Value.Begins)!),
+            read.Value.Acts,
+            home.Design(read.Value.Ends)!.SetUp,
+            TestContext.Current.CancellationToken
+        );
     }
 
     [Theory]
@@ -95,7 +100,12 @@ public sealed class EveningTests
         acts.Remove(acts.First(a => a!.ToJsonString().Contains(leftOut, StringComparison.Ordinal)));
         var home = Samples.Home("t01-access-point-by-hand.json");
         var list = ActsFile.Read(file.ToJsonString()).Value!.Acts;
-        var play = Play.Of(State.Morning(home.Design("found")!), list, home.Design("planned")!.SetUp);
+        var play = Play.Of(
+            State.Morning(home.Design("found")!),
+            list,
+            home.Design("planned")!.SetUp,
+            TestContext.Current.CancellationToken
+        );
         Assert.False(play.Whole);
         Assert.Contains(broken, play.Steps.SelectMany(s => s.Broken).Concat(play.Undone).Select(b => b.Rule.Number));
     }

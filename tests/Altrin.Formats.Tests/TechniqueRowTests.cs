@@ -247,7 +247,7 @@ public sealed class TechniqueRowTests
 
     /// <summary>What is not so of a home that should be as a technique makes it.</summary>
     internal static IEnumerable<string> NotSo(string technique, Proof proof) =>
-        Rows[technique].Where(row => !row.So(new(proof))).Select(row => row.Says);
+        Rows.GetValueOrDefault(technique, []).Where(row => !row.So(new(proof))).Select(row => row.Says);
 
     [Theory]
     [MemberData(nameof(All))]

@@ -16,8 +16,13 @@ public sealed record Reserve(string Box, MacAddress Mac, Ipv4Address Address) : 
             : router.Server with { Reservations = [.. router.Server.Reservations.Where(r => r.Mac != Mac), new(Mac, Address)] });
 
     /// <inheritdoc/>
-    public override string Describe(Design design) =>
-        $"{design.NameOf(Box)} reserves {Address} for {design.Site.Devices.FirstOrDefault(d => d.Mac == Mac)?.Name ?? design.Site.Boxes.FirstOrDefault(b => b.Mac == Mac || b.WanMac == Mac)?.Name ?? Mac.ToString()}";
+    public override string Describe(Design design) => $"{design.NameOf(Box)} reserves {Address} for {For(design)}";
+
+    /// <summary>For whom, by name; by its MAC address where none of the home has it.</summary>
+    internal string For(Design design) =>
+        design.Site.Devices.FirstOrDefault(d => d.Mac == Mac)?.Name
+        ?? design.Site.Boxes.FirstOrDefault(b => b.Mac == Mac || b.WanMac == Mac)?.Name
+        ?? $"{Mac}";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];

@@ -43,7 +43,7 @@ internal sealed class LinkMap
                 .Links.DistinctBy(l => l.Id)
                 .Select(l => new LinkFact(
                     l.Id,
-                    l.Cable is not null ? LinkKind.Cable
+                    l.Cable is not null || l.A.Owner == Laptop.CableId ? LinkKind.Cable
                         : l.IsRadio ? LinkKind.Radio
                         : LinkKind.Wifi,
                     l.A,

@@ -57,6 +57,9 @@ public abstract record Act
     /// <summary>The act as an installer would say it, such as "Reset Loft router".</summary>
     public abstract string Describe(Design design);
 
+    /// <summary>What is typed, line by line; empty where the sentence says all of it.</summary>
+    public virtual IReadOnlyList<PageLine> Lines(Design design) => [];
+
     /// <summary>The one outcome of an act that takes some time and then is these events, each in the same second.</summary>
     private protected static Parsed<IReadOnlyList<Outcome>> One(State now, Duration takes, params Event[] events) =>
         One(now, takes, l => l, events);

@@ -20,12 +20,18 @@ public sealed record Play(IReadOnlyList<PlayedStep> Steps, State End, IReadOnlyL
     /// Plays acts from a state. One that is refused changes nothing, and the rest is played all the same. Of several outcomes the one that
     /// the act names is taken, else the usual one. An invariant that stays broken is told once.
     /// </summary>
-    public static Play Of(State start, IReadOnlyList<Act> acts, SetUp? target)
+    /// <param name="start">Where it begins.</param>
+    /// <param name="acts">What is done, in order.</param>
+    /// <param name="target">The set-up that it is to end in; null for none.</param>
+    /// <param name="cancel">Gives it up between two acts.</param>
+    /// <exception cref="OperationCanceledException">It was given up.</exception>
+    public static Play Of(State start, IReadOnlyList<Act> acts, SetUp? target, CancellationToken cancel = default)
     {
         var (now, steps) = (start, new List<PlayedStep>());
         var told = new HashSet<(int, string)>();
         foreach (var act in acts)
         {
+            cancel.ThrowIfCancellationRequested();
             var says = act.Describe(now.Design);
             var done = act.From(now);
             var chosen = act.Outcome ?? 1;
@@ -62,6 +68,9 @@ public sealed record Play(IReadOnlyList<PlayedStep> Steps, State End, IReadOnlyL
 /// <param name="Takes">How long hands were busy with it.</param>
 public sealed record PlayedStep(Act Act, string Says, State Before, State After, Duration Takes)
 {
+    /// <summary>What is typed, line by line.</summary>
+    public IReadOnlyList<PageLine> Lines => Act.Lines(Before.Design);
+
     /// <summary>How long the box is busy from then on; null where it is not.</summary>
     public Duration? Then { get; init; }
 

@@ -20,7 +20,7 @@ public sealed class ActTests
 
     private static State After(State now, params Act[] acts)
     {
-        var play = Play.Of(now, acts, null);
+        var play = Play.Of(now, acts, null, TestContext.Current.CancellationToken);
         Assert.All(play.Steps, s => Assert.True(s.Refused is null, $"{s.Says}: {s.Refused}"));
         return play.End;
     }
@@ -99,7 +99,7 @@ public sealed class ActTests
         var done = act.From(now);
         Assert.False(done.Ok, what);
         Assert.Contains(reason, done.Error, StringComparison.Ordinal);
-        var play = Play.Of(now, [act], null);
+        var play = Play.Of(now, [act], null, TestContext.Current.CancellationToken);
         Assert.Equal(reason, play.Steps[0].Refused!.Contains(reason, StringComparison.Ordinal) ? reason : play.Steps[0].Refused);
         Assert.Same(now, play.End);
     }
@@ -176,9 +176,13 @@ public sealed class ActTests
         var now = After(Morning(House()), ToNew);
         var act = new SavePage("new", [new SetMode("new", ModeKind.AccessPoint)]);
         Assert.Equal(4, act.From(now).Value.Count);
-        var kept = Play.Of(now, [act with { Outcome = 2 }], null).End.Design.Mode("new");
+        var kept = Play.Of(now, [act with { Outcome = 2 }], null, TestContext.Current.CancellationToken).End.Design.Mode("new");
         Assert.Equal("192.168.20.1/24", $"{((Fixed)((AccessPointMode)kept!).Page).Address}");
-        Assert.Contains("there is no outcome 9", Play.Of(now, [act with { Outcome = 9 }], null).Steps[0].Refused, StringComparison.Ordinal);
+        Assert.Contains(
+            "there is no outcome 9",
+            Play.Of(now, [act with { Outcome = 9 }], null, TestContext.Current.CancellationToken).Steps[0].Refused,
+            StringComparison.Ordinal
+        );
     }
 
     /// <summary>A box from the shelf wakes at the table with what it holds, and is on the live network with its first cable.</summary>

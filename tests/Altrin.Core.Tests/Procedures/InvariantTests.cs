@@ -183,14 +183,19 @@ public sealed class InvariantTests
     public void What_was_broken_before_is_not_the_acts_doing()
     {
         var home = House(lan: "192.168.8.7/24").Cable("gw/lan3", "new/lan1");
-        var play = Play.Of(State.Morning(home.Design), [new PowerOff("a"), new PowerOn("a"), ToGateway], null);
+        var play = Play.Of(
+            State.Morning(home.Design),
+            [new PowerOff("a"), new PowerOn("a"), ToGateway],
+            null,
+            TestContext.Current.CancellationToken
+        );
         Assert.Equal([], play.Steps.SelectMany(s => s.Broken).Where(b => b.Rule.Number == 4).Select(b => b.Violation.Text));
         Assert.Contains(4, Broken(home, [new PowerOff(New), new WaitFor(5), new PowerOn(New), Ready(New)]));
     }
 
     private static List<int> Broken(Home home, Act[] acts)
     {
-        var play = Play.Of(State.Morning(home.Design), acts, null);
+        var play = Play.Of(State.Morning(home.Design), acts, null, TestContext.Current.CancellationToken);
         Assert.All(play.Steps, s => Assert.True(s.Refused is null, $"{s.Says}: {s.Refused}"));
         return [.. play.Steps.SelectMany(s => s.Broken).Concat(play.Undone).Select(b => b.Rule.Number)];
     }

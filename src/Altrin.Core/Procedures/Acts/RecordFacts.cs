@@ -21,5 +21,11 @@ public sealed record RecordFacts(string Box, IReadOnlyList<Recordable> What) : A
 
     /// <inheritdoc/>
     public override string Describe(Design design) =>
-        $"Write down of {design.NameOf(Box)}: {string.Join(", ", What.Select(LedgerWords.Of))}";
+        What is [var only]
+            ? $"Write down of {design.NameOf(Box)}: {LedgerWords.Of(only)}"
+            : $"Write down {What.Count} things of {design.NameOf(Box)}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<PageLine> Lines(Design design) =>
+        What.Count == 1 ? [] : [.. What.Select(w => new PageLine(LedgerWords.Of(w)))];
 }

@@ -24,7 +24,20 @@ public sealed record SavePage(string Box, IReadOnlyList<Change> Changes) : Act
     }
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{ChangeList.Describe(design, Changes)}, on the page of {design.NameOf(Box)}";
+    public override string Describe(Design design) =>
+        Area(design) is { } area ? $"Save the page \"{area}\" of {design.NameOf(Box)}" : $"Save a page of {design.NameOf(Box)}";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<PageLine> Lines(Design design) => PageLine.Of(design, Changes);
+
+    /// <summary>The page of what is typed first; null where there is none.</summary>
+    private string? Area(Design design) =>
+        design.Box(Box) is { } box
+        && design.Mode(Box) is { } mode
+        && Changes is [var first, ..]
+        && TypedSettings.Of(design, Box, first) is [var setting, ..]
+            ? PageAt.Of(box.Profile, mode.Kind, setting)?.Area
+            : null;
 
     /// <summary>The one page that has all of it, or why there is none.</summary>
     private Parsed<PageAt> Page(State now, Box box)

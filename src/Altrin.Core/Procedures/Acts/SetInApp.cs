@@ -54,5 +54,8 @@ public sealed record SetInApp(string Box, IReadOnlyList<Change> Changes) : Act
         now.Seen() is var seen && seen.Network.Find(Box, Side.Wan) is { } wan && seen.Tracer.ToInternet(wan).Answer.IsYes;
 
     /// <inheritdoc/>
-    public override string Describe(Design design) => $"{ChangeList.Describe(design, Changes)}, in the application of {design.NameOf(Box)}";
+    public override string Describe(Design design) => $"Set {design.NameOf(Box)} in its application";
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<PageLine> Lines(Design design) => PageLine.Of(design, Changes);
 }

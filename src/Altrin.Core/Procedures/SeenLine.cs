@@ -1,0 +1,100 @@
+using Altrin.Core.Networks;
+using Altrin.Core.Packets;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Procedures;
+
+/// <summary>One thing that is seen in a state, in words: for a sheet, which tells after each step what is not as it was.</summary>
+/// <param name="Key">What makes two lines of two states the same thing, such as "page 192.168.8.1".</param>
+/// <param name="What">What is looked at.</param>
+/// <param name="Says">What it says.</param>
+/// <param name="Answer">Whether it is as one would wish; null where it is neither.</param>
+public sealed record SeenLine(string Key, string What, string Says, AnswerKind? Answer)
+{
+    /// <summary>Everything that is seen, what the laptop has first.</summary>
+    public static IReadOnlyList<SeenLine> Of(State now)
+    {
+        var (sees, names) = (Expectation.Of(now), now.Seen().Network);
+        return [.. Laptop(now, sees), .. Pages(now, sees), .. Boxes(sees, names), .. Air(sees, names), Devices(sees, names)];
+    }
+
+    private static IEnumerable<SeenLine> Laptop(State now, Expectation sees)
+    {
+        if (now.Laptop is null)
+        {
+            yield return new("laptop", "Laptop", "connected to nothing", null);
+            yield break;
+        }
+        foreach (var adapter in sees.Adapters)
+        {
+            var what = adapter.Owner == Networks.Laptop.CableId ? "Laptop, cable" : "Laptop, Wi-Fi";
+            yield return adapter.Address?.Address is { } own
+                ? new(
+                    adapter.Owner,
+                    what,
+                    $"{own}/{adapter.Address.PrefixLength}, gateway {adapter.Address.Gateway?.ToString() ?? "none"}, DNS {(adapter.Address.DnsServers.Count == 0 ? "none" : string.Join(" ", adapter.Address.DnsServers))}",
+                    AnswerKind.Yes
+                )
+                : new(adapter.Owner, what, "no address", AnswerKind.No);
+        }
+        var ping = sees.Internet?.Ping;
+        yield return ping is null
+            ? new("internet", "Internet at the laptop", "no way to it", AnswerKind.No)
+            : new("internet", "Internet at the laptop", ping.IsYes ? "yes" : $"{AnswerWords.Of(ping.Kind)}: {ping.Why}", ping.Kind);
+    }
+
+    /// <summary>Pages that open, and those opened before that no longer do.</summary>
+    private static IEnumerable<SeenLine> Pages(State now, Expectation sees) =>
+        sees
+            .Pages.Where(p => p.Answer == AnswerKind.Yes || now.Ledger.Opened.Any(o => o.Address == p.Address))
+            .Select(p => new SeenLine(
+                $"page {p.Address}",
+                $"Page at {p.Address}",
+                p.Box is { } box ? now.Design.NameOf(box) : $"{AnswerWords.Of(p.Answer)}: {p.Why}",
+                p.Answer
+            ));
+
+    /// <summary>Lights of boxes that are not simply in use.</summary>
+    private static IEnumerable<SeenLine> Boxes(Expectation sees, Network names) =>
+        sees
+            .Lights.Where(l => l.Phase != LightPhase.InUse)
+            .GroupBy(l => l.Box)
+            .Select(g => new SeenLine(
+                $"lights {g.Key}",
+                $"Lights of {names.NameOf(g.Key)}",
+                string.Join("; ", g.Select(l => $"{l.Light} {l.Shows} ({l.Means})")),
+                null
+            ));
+
+    private static IEnumerable<SeenLine> Air(Expectation sees, Network names) =>
+        sees.Names.Count == 0
+            ? [new("air", "Wi-Fi names on the air", "none", null)]
+            : sees
+                .Names.GroupBy(n => n.Name)
+                .Select(g => new SeenLine(
+                    $"name {g.Key}",
+                    $"Wi-Fi name \"{g.Key}\"",
+                    $"from {string.Join(" and ", g.Select(n => names.NameOf(n.Box)).Distinct())}",
+                    null
+                ));
+
+    private static SeenLine Devices(Expectation sees, Network names)
+    {
+        var off = sees.Online.Where(o => !o.Answer.IsYes).ToList();
+        return new(
+            "devices",
+            "Devices without internet",
+            off.Count == 0
+                ? "none"
+                : string.Join(
+                    ", ",
+                    off.Select(o =>
+                        o.Answer.Kind == AnswerKind.No
+                            ? names.NameOf(o.Device)
+                            : $"{names.NameOf(o.Device)} ({AnswerWords.Of(o.Answer.Kind)})"
+                    )
+                ),
+            off.Count == 0 ? AnswerKind.Yes : AnswerKind.No
+        );
+    }
+}
