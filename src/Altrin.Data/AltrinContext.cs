@@ -22,6 +22,9 @@ public sealed class AltrinContext(DbContextOptions<AltrinContext> options) : DbC
     /// <summary>Readings that were kept.</summary>
     public DbSet<ReadingEntity> Readings => Set<ReadingEntity>();
 
+    /// <summary>Run sheets that a person typed.</summary>
+    public DbSet<SheetEntity> Sheets => Set<SheetEntity>();
+
     /// <summary>Keys of the hashes of secrets, encrypted.</summary>
     public DbSet<HashKeyEntity> HashKeys => Set<HashKeyEntity>();
 
@@ -50,6 +53,9 @@ public sealed class AltrinContext(DbContextOptions<AltrinContext> options) : DbC
         reading.Property(r => r.Name).HasMaxLength(ReadingStore.LongestName);
         reading.HasOne<JobEntity>().WithMany().HasForeignKey(r => r.JobId).OnDelete(DeleteBehavior.Cascade);
         reading.HasIndex(r => new { r.JobId, r.TakenAt });
+        var sheet = modelBuilder.Entity<SheetEntity>();
+        sheet.Property(s => s.Name).HasMaxLength(SheetStore.LongestName);
+        sheet.HasOne<JobEntity>().WithMany().HasForeignKey(s => s.JobId).OnDelete(DeleteBehavior.Cascade);
     }
 
     private sealed class UnixMilliseconds()

@@ -17,7 +17,14 @@ internal static class Demo
     private const string Seat = "hall-gateway/lan4";
 
     /// <summary>Puts it in as one act: a first start that is cut short leaves no demo rather than half of one.</summary>
-    public static Task Seed(Writing writing, JobStore store, SecretStore secrets, ReadingStore readings, TimeProvider time) =>
+    public static Task Seed(
+        Writing writing,
+        JobStore store,
+        SecretStore secrets,
+        ReadingStore readings,
+        SheetStore sheets,
+        TimeProvider time
+    ) =>
         writing.Do(
             async () =>
             {
@@ -27,10 +34,7 @@ internal static class Demo
                 {
                     return;
                 }
-                using var stream = typeof(Demo).Assembly.GetManifestResourceStream("demo.json")!;
-                using var held = new MemoryStream();
-                await stream.CopyToAsync(held);
-                var home = DesignFile.Read(held.ToArray()).Value!;
+                var home = DesignFile.Read(await Resource("demo.json")).Value!;
                 var head = await store.Create(home.Site.Name, store.Prepare(home).Value, "Demo home", "demo", CancellationToken.None);
                 // Invented passwords: each data folder has others.
                 foreach (var reference in KeyReferences.Of(home).Select(u => u.Reference).Distinct())
@@ -38,9 +42,19 @@ internal static class Demo
                     await secrets.Type(head.Job.Id, reference, SayableKey.Make(RandomNumberGenerator.GetInt32), CancellationToken.None);
                 }
                 await Readings(head.Job.Id, home.AsFound(), readings, time.GetUtcNow());
+                var acts = await Resource("demo-evening.json");
+                await sheets.Keep(head.Job.Id, "typed by hand: one network", acts, CancellationToken.None);
             },
             CancellationToken.None
         );
+
+    private static async Task<byte[]> Resource(string name)
+    {
+        using var stream = typeof(Demo).Assembly.GetManifestResourceStream(name)!;
+        using var held = new MemoryStream();
+        await stream.CopyToAsync(held);
+        return held.ToArray();
+    }
 
     /// <summary>
     /// What a laptop in the hall would have printed, by the program's own simulation; a device list from before the access point was

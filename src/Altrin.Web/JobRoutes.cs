@@ -64,7 +64,8 @@ internal static class JobRoutes
     private static async Task<Results<Created<JobSummary>, ProblemHttpResult>> Create(
         NewJob job,
         [AsParameters] WriteRequest asked,
-        ReadingStore readings
+        ReadingStore readings,
+        SheetStore sheets
     )
     {
         var (store, secrets, writing, tab, cancel) = asked;
@@ -104,6 +105,7 @@ internal static class JobRoutes
                 {
                     await secrets.Copy(copied, made.Job.Id, cancel);
                     await readings.Copy(copied, made.Job.Id, cancel);
+                    await sheets.Copy(copied, made.Job.Id, cancel);
                 }
                 return made;
             },

@@ -78,6 +78,7 @@ try
             services.GetRequiredService<JobStore>(),
             services.GetRequiredService<SecretStore>(),
             services.GetRequiredService<ReadingStore>(),
+            services.GetRequiredService<SheetStore>(),
             time
         );
     }

@@ -20,6 +20,8 @@ internal static class Setup
         services.AddScoped<ShelfStore>();
         services.AddScoped<SecretStore>();
         services.AddScoped<ReadingStore>();
+        services.AddScoped<SheetStore>();
+        services.AddSingleton<Plays>();
         services.AddSingleton<Page>();
         services.ConfigureHttpJsonOptions(o => AltrinJson.Apply(o.SerializerOptions));
         services.AddOpenApi(ApiDescription.Configure);
@@ -53,6 +55,7 @@ internal static class Setup
         SurveyRoutes.Map(jobs);
         SecretRoutes.Map(jobs);
         ReadingRoutes.Map(jobs);
+        SheetRoutes.Map(jobs);
         app.MapGet("/api/countries", () => TypedResults.Ok(Country.Codes)).WithName("GetCountries").WithTags("Survey");
         ShelfRoutes.Map(app.MapGroup("/api/shelf").WithTags("Shelf"));
         // Bodies of another kind lead here too, since the routes take none but JSON.

@@ -12,7 +12,7 @@ public sealed class DemoTests : IDisposable
 {
     // The first and the last writes, and some between: all of them are of one commit.
     private const int Between = 9;
-    private const string Nothing = "0 job, 0 secrets, 0 readings";
+    private const string Nothing = "0 job, 0 secrets, 0 readings, 0 run sheet";
     private readonly string _root = Directory.CreateTempSubdirectory("altrin-demo-").FullName;
     private readonly ReadHomes _homes = new();
 
@@ -33,7 +33,7 @@ public sealed class DemoTests : IDisposable
         var whole = await At(0);
         Assert.InRange(whole.Writes, 20, 2_000);
         Assert.True(whole.Seeded);
-        Assert.Matches("^1 job, [1-9][0-9]* secrets, 3 readings$", whole.Found);
+        Assert.Matches("^1 job, [1-9][0-9]* secrets, 3 readings, 1 run sheet$", whole.Found);
         var ends = new List<string>();
         foreach (var at in Enumerable.Range(1, whole.Writes).Where(n => n <= 4 || n > whole.Writes - 4 || n % Between == 0))
         {
@@ -84,6 +84,7 @@ public sealed class DemoTests : IDisposable
             new(writing, TimeProvider.System, _homes),
             secrets,
             new(writing, TimeProvider.System),
+            new(writing, TimeProvider.System),
             TimeProvider.System
         );
     }
@@ -91,7 +92,7 @@ public sealed class DemoTests : IDisposable
     private static async Task<string> Found(DataFolder folder)
     {
         await using var context = Context(folder);
-        return $"{await context.Jobs.CountAsync(Cancel)} job, {await context.Secrets.CountAsync(Cancel)} secrets, {await context.Readings.CountAsync(Cancel)} readings";
+        return $"{await context.Jobs.CountAsync(Cancel)} job, {await context.Secrets.CountAsync(Cancel)} secrets, {await context.Readings.CountAsync(Cancel)} readings, {await context.Sheets.CountAsync(Cancel)} run sheet";
     }
 
     private static AltrinContext Context(DataFolder folder) =>

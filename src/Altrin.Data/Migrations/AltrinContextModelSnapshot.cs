@@ -228,6 +228,34 @@ namespace Altrin.Data.Migrations
                     b.ToTable("Secrets");
                 });
 
+            modelBuilder.Entity("Altrin.Data.SheetEntity", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("Content")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<long>("JobId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("KeptAt")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(120)
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("JobId");
+
+                    b.ToTable("Sheets");
+                });
+
             modelBuilder.Entity("Altrin.Data.ReadingEntity", b =>
                 {
                     b.HasOne("Altrin.Data.JobEntity", null)
@@ -252,6 +280,15 @@ namespace Altrin.Data.Migrations
                 });
 
             modelBuilder.Entity("Altrin.Data.SecretEntity", b =>
+                {
+                    b.HasOne("Altrin.Data.JobEntity", null)
+                        .WithMany()
+                        .HasForeignKey("JobId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Altrin.Data.SheetEntity", b =>
                 {
                     b.HasOne("Altrin.Data.JobEntity", null)
                         .WithMany()

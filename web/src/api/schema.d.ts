@@ -692,6 +692,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/sheets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ListSheets"];
+        put?: never;
+        post: operations["KeepSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/sheets/{sheet}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PlaySheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/sheets/{sheet}/steps/{step}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetSheetStep"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/sheets/{sheet}/content": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetSheetContent"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shelf": {
         parameters: {
             query?: never;
@@ -758,6 +822,237 @@ export interface components {
         };
         /** @enum {unknown} */
         AccessKind: "unknown" | "fibre" | "telephoneLine" | "televisionCable" | "mobile" | "fixedRadio" | "satellite" | "buildingNetwork";
+        Act: components["schemas"]["ActAskProvider"] | components["schemas"]["ActFetch"] | components["schemas"]["ActRecordFacts"] | components["schemas"]["ActTryLogin"] | components["schemas"]["ActExport"] | components["schemas"]["ActResetBox"] | components["schemas"]["ActPowerOff"] | components["schemas"]["ActPowerOn"] | components["schemas"]["ActWaitFor"] | components["schemas"]["ActWaitUntilReady"] | components["schemas"]["ActLaptopToPort"] | components["schemas"]["ActLaptopOutOfPort"] | components["schemas"]["ActLaptopToWifi"] | components["schemas"]["ActLaptopOffWifi"] | components["schemas"]["ActLaptopAddress"] | components["schemas"]["ActClearTable"] | components["schemas"]["ActOpenPage"] | components["schemas"]["ActSavePage"] | components["schemas"]["ActFindPage"] | components["schemas"]["ActSetInApp"] | components["schemas"]["ActPatchCable"] | components["schemas"]["ActUnpatchCable"] | components["schemas"]["ActCarryBox"] | components["schemas"]["ActPutBoxAway"] | components["schemas"]["ActUpdateFirmware"] | components["schemas"]["ActNewLink"] | components["schemas"]["ActDeviceJoins"] | components["schemas"]["ActDeviceTakesAddress"] | components["schemas"]["ActVerify"];
+        ActAskProvider: {
+            /** @enum {string} */
+            act?: "askProvider";
+            question: components["schemas"]["ProviderQuestion"];
+            /** Format: int32 */
+            minutes: number;
+            answered: boolean;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActCarryBox: {
+            /** @enum {string} */
+            act?: "carry";
+            box: string;
+            place: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActClearTable: {
+            /** @enum {string} */
+            act?: "clearTable";
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActDeviceJoins: {
+            /** @enum {string} */
+            act?: "deviceJoins";
+            device: string;
+            wifi?: null | components["schemas"]["WifiJoin"];
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActDeviceTakesAddress: {
+            /** @enum {string} */
+            act?: "deviceTakesAddress";
+            device: string;
+            address: components["schemas"]["HostAddress"];
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActExport: {
+            /** @enum {string} */
+            act?: "export";
+            box: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActFetch: {
+            /** @enum {string} */
+            act?: "fetch";
+            box: string;
+            what: components["schemas"]["Fetchable"];
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActFindPage: {
+            /** @enum {string} */
+            act?: "findPage";
+            box: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActLaptopAddress: {
+            /** @enum {string} */
+            act?: "laptopAddress";
+            address: components["schemas"]["HostAddress"];
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActLaptopOffWifi: {
+            /** @enum {string} */
+            act?: "laptopOffWifi";
+            /** @default false */
+            forget: boolean;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActLaptopOutOfPort: {
+            /** @enum {string} */
+            act?: "laptopOutOfPort";
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActLaptopToPort: {
+            /** @enum {string} */
+            act?: "laptopToPort";
+            port: components["schemas"]["PortRef"];
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActLaptopToWifi: {
+            /** @enum {string} */
+            act?: "laptopToWifi";
+            box: string;
+            name: string;
+            password?: null | string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActNewLink: {
+            /** @enum {string} */
+            act?: "newLink";
+            device: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActOpenPage: {
+            /** @enum {string} */
+            act?: "openPage";
+            box: string;
+            /** @example 192.168.8.1 */
+            address?: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActPatchCable: {
+            /** @enum {string} */
+            act?: "patch";
+            a: components["schemas"]["PortRef"];
+            b: components["schemas"]["PortRef"];
+            id?: null | string;
+            known?: null | components["schemas"]["CableFacts"];
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActPowerOff: {
+            /** @enum {string} */
+            act?: "powerOff";
+            id: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActPowerOn: {
+            /** @enum {string} */
+            act?: "powerOn";
+            id: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActPutBoxAway: {
+            /** @enum {string} */
+            act?: "putAway";
+            box: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActRecordFacts: {
+            /** @enum {string} */
+            act?: "record";
+            box: string;
+            what: components["schemas"]["Recordable"][];
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActResetBox: {
+            /** @enum {string} */
+            act?: "reset";
+            box: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActSavePage: {
+            /** @enum {string} */
+            act?: "save";
+            box: string;
+            changes: components["schemas"]["Change"][];
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActSetInApp: {
+            /** @enum {string} */
+            act?: "setInApp";
+            box: string;
+            changes: components["schemas"]["Change"][];
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActTryLogin: {
+            /** @enum {string} */
+            act?: "tryLogin";
+            box: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActUnpatchCable: {
+            /** @enum {string} */
+            act?: "unpatch";
+            cable: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActUpdateFirmware: {
+            /** @enum {string} */
+            act?: "firmware";
+            box: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActVerify: {
+            /** @enum {string} */
+            act?: "verify";
+            what: components["schemas"]["Verifiable"];
+            /** @default  */
+            of: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActWaitFor: {
+            /** @enum {string} */
+            act?: "wait";
+            /** Format: int32 */
+            seconds: number;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActWaitUntilReady: {
+            /** @enum {string} */
+            act?: "waitUntilReady";
+            box: string;
+            /** Format: int32 */
+            outcome?: null | number;
+        };
+        ActsDocument: {
+            format: string;
+            /** Format: int32 */
+            formatVersion: number;
+            from?: null | string;
+            to?: null | string;
+            acts: components["schemas"]["Act"][];
+        };
         AdapterRead: {
             /** Format: int32 */
             line: number;
@@ -912,6 +1207,12 @@ export interface components {
             vlans?: null | components["schemas"]["PortVlansDocument"][];
             radios?: null | components["schemas"]["RadioSettingDocument"][];
         };
+        BrokenDocument: {
+            /** Format: int32 */
+            number: number;
+            code: string;
+            text: string;
+        };
         Building: {
             id: string;
             name: string;
@@ -919,6 +1220,14 @@ export interface components {
             storeyHeightMetres?: null | number;
             sameSupply?: components["schemas"]["Known"];
         };
+        BusyBox: {
+            box: string;
+            kind: components["schemas"]["BusyKind"];
+            /** Format: int64 */
+            seconds: number;
+        };
+        /** @enum {unknown} */
+        BusyKind: "starting" | "updating" | "saving" | "radios";
         CableCheck: {
             cable: string;
             /** Format: double */
@@ -1467,6 +1776,15 @@ export interface components {
             question: components["schemas"]["Answer"];
             reply: components["schemas"]["Answer"];
         };
+        DurationDocument: {
+            /** Format: int32 */
+            least: number;
+            /** Format: int32 */
+            usual: number;
+            /** Format: int32 */
+            most: number;
+            noted: boolean;
+        };
         Explanation: {
             text: string;
             findings: string[];
@@ -1504,6 +1822,8 @@ export interface components {
             nats: components["schemas"]["NatFact"][];
             rulers: components["schemas"]["RulerFact"][];
         };
+        /** @enum {unknown} */
+        Fetchable: "firmware" | "manual" | "labelFacts";
         Finding: {
             code: string;
             subjects: string[];
@@ -2120,6 +2440,12 @@ export interface components {
         };
         /** @enum {unknown} */
         OverlapHabit: "unknown" | "carriesOn" | "refuses" | "renumbers";
+        PageLine: {
+            what: string;
+            value?: null | string;
+            /** @default false */
+            isSecret: boolean;
+        };
         PageOfJobSummary: {
             items: components["schemas"]["JobSummary"][];
             /** Format: int32 */
@@ -2385,6 +2711,17 @@ export interface components {
         };
         /** @enum {unknown} */
         PlaceKind: "room" | "hall" | "cupboard" | "loft" | "cellar" | "outdoors";
+        PlayedSheet: {
+            sheet: components["schemas"]["SheetInfo"];
+            from: string;
+            to: string;
+            /** Format: int64 */
+            seconds: number;
+            steps: components["schemas"]["SheetStep"][];
+            undone: components["schemas"]["BrokenDocument"][];
+            left: string[];
+            whole: boolean;
+        };
         PoolFact: {
             router: string;
             range: components["schemas"]["AddressRange"];
@@ -2507,6 +2844,8 @@ export interface components {
         };
         /** @enum {unknown} */
         Protocol: "tcp" | "udp";
+        /** @enum {unknown} */
+        ProviderQuestion: "login" | "tag" | "macLock" | "bridge" | "radiosOff" | "publicAddress" | "leadTimes";
         QuickLine: {
             /** Format: int32 */
             line: number;
@@ -2652,6 +2991,8 @@ export interface components {
             comparison: components["schemas"]["ReadingComparison"];
         };
         /** @enum {unknown} */
+        Recordable: "pages" | "wanLogin" | "vlanTag" | "macLock" | "wanMac" | "ipv4Kind" | "ipv6Prefix" | "forwards" | "telephone" | "lineRate" | "deviceList";
+        /** @enum {unknown} */
         RefusalReason: "nameNotSent" | "bandMissing" | "securityDiffers" | "framesUnprotected" | "channelNotUsable" | "passwordDiffers" | "passwordNotKnown" | "fourAddressesNotTaken" | "channelNotFixed" | "channelDiffers" | "peerNotKnown" | "notOfKit" | "itself";
         Remedy: {
             label: string;
@@ -2753,6 +3094,12 @@ export interface components {
             state: components["schemas"]["SecretState"];
             uses: string[];
         };
+        SeenLine: {
+            key: string;
+            what: string;
+            says: string;
+            answer: null | components["schemas"]["AnswerKind"];
+        };
         SegmentFact: {
             id: string;
             subnets: string[];
@@ -2799,6 +3146,47 @@ export interface components {
         };
         /** @enum {unknown} */
         Severity: "concern" | "willNotWork";
+        SheetInfo: {
+            /** Format: int64 */
+            id: number;
+            name: string;
+            /** Format: date-time */
+            keptAt: string;
+        };
+        SheetMoment: {
+            /** Format: int32 */
+            number: number;
+            off: string[];
+            busy: components["schemas"]["BusyBox"][];
+            laptopPort: null | components["schemas"]["PortRef"];
+            laptopWifi: null | components["schemas"]["WifiJoin"];
+            design: components["schemas"]["DesignDocument"];
+            proof: components["schemas"]["ProofDocument"];
+            sees: components["schemas"]["SheetSight"][];
+        };
+        SheetRequest: {
+            name: string;
+            content: string;
+        };
+        SheetSight: {
+            line: components["schemas"]["SeenLine"];
+            isNew: boolean;
+        };
+        SheetStep: {
+            /** Format: int32 */
+            number: number;
+            says: string;
+            lines: components["schemas"]["PageLine"][];
+            /** Format: int64 */
+            beginsAt: number;
+            takes: components["schemas"]["DurationDocument"];
+            then: null | components["schemas"]["DurationDocument"];
+            refused: null | string;
+            if: null | string;
+            otherwise: string[];
+            breaks: components["schemas"]["BrokenDocument"][];
+            offline: string[];
+        };
         ShelfEntry: {
             profile: components["schemas"]["ProfileDocument"];
             /** Format: int32 */
@@ -3046,6 +3434,8 @@ export interface components {
         };
         /** @enum {unknown} */
         VerdictKind: "sound" | "works" | "partly" | "willNotWork" | "notProven" | "empty";
+        /** @enum {unknown} */
+        Verifiable: "internet" | "device" | "page" | "oneDhcpServer" | "wifiName";
         WakingBox: {
             box: string;
             says: string;
@@ -5099,6 +5489,196 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ListSheets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetInfo"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    KeepSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SheetRequest"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetInfo"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PlaySheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                sheet: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlayedSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetSheetStep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                sheet: number;
+                step: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetMoment"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetSheetContent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                sheet: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ActsDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -8,6 +8,7 @@ import { levelColour, levelWord } from "../../ui/pieces";
 import { standing } from "../shared/findings";
 import { stations, stationWords, type Station } from "./stations";
 import type { JobTools } from "../shared/jobTools";
+import { useSheets } from "../shared/useSheets";
 import { Button, Select } from "../../ui/controls";
 
 /** The name of the job, its stations with how far each is, undo and redo. */
@@ -16,6 +17,7 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
   const go = useNavigate();
   const level = state.proof.verdict.kind;
   const open = standing(state.proof).length;
+  const sheets = useSheets(state.job.id);
   const status: Partial<Record<Station, { text: string; colour?: string }>> = {
     survey: { text: state.missing === 0 ? "complete" : `${state.missing} not known`, colour: state.missing === 0 ? "moss" : "ochre" },
     plan:
@@ -25,7 +27,10 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
           ? { text: "no devices yet", colour: "muted" }
           : { text: open === 0 ? "nothing to settle" : `${open} to settle`, colour: open === 0 ? "moss" : "ochre" },
     proof: { text: levelWord(level).toLowerCase(), colour: levelColour(level) },
+    run: { text: sheets.data ? (sheets.data.length === 0 ? "no sheet yet" : "typed by hand") : "" },
   };
+  // These stations show a set-up of their own choosing.
+  const fixed = station === "survey" || station === "run";
   return (
     <Flex
       as="header"
@@ -50,7 +55,7 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
         flex={{ base: "1 1 3rem", md: "0 1 auto" }}
         maxW={{ base: "15rem", lg: "9rem", xl: "10rem" }}
         // On a phone there is one line: what is worked on gives way to the set-up that is shown.
-        display={{ base: station === "survey" ? "block" : "none", md: "block" }}
+        display={{ base: fixed ? "block" : "none", md: "block" }}
       >
         <Box fontWeight="700" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap" title={state.job.name}>
           {state.job.name}
@@ -67,8 +72,8 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
         width={{ base: "auto", md: "8rem" }}
         minW="0"
         flex={{ base: "1 1 4rem", md: "none" }}
-        visibility={station === "survey" ? "hidden" : undefined}
-        display={{ base: station === "survey" ? "none" : "block", lg: "block" }}
+        visibility={fixed ? "hidden" : undefined}
+        display={{ base: fixed ? "none" : "block", lg: "block" }}
       >
         <Flex gap="1" fontSize="xs" color="muted" lineHeight="1" whiteSpace="nowrap" overflow="hidden">
           <chakra.label htmlFor="set-up">Set-up</chakra.label>

@@ -12,6 +12,7 @@ import { Button, Mono } from "../../ui/controls";
 
 const PlanStation = lazy(() => import("../plan/PlanStation"));
 const SurveyStation = lazy(() => import("../survey/SurveyStation"));
+const RunStation = lazy(() => import("../run/RunStation"));
 const ProofStation = lazy(() => import("../proof/ProofStation"));
 
 /** One job, one of its five stations shown. */
@@ -36,7 +37,7 @@ export default function JobPage() {
     return <Waiting what="Opening the job" />;
   }
   // The drawing takes the height of the window; what is read as a page scrolls as one.
-  const drawn = station === "plan" && query.get("view") !== "list";
+  const drawn = station === "run" || (station === "plan" && query.get("view") !== "list");
   return (
     <Flex direction="column" minH="100vh" height={{ lg: drawn ? "100vh" : "auto" }}>
       <JobHeader state={tools.job.data} station={station} tools={tools} />
@@ -58,6 +59,8 @@ function show(station: Station, tools: JobTools): ReactNode {
       return <PlanStation tools={tools} />;
     case "proof":
       return <ProofStation tools={tools} />;
+    case "run":
+      return <RunStation tools={tools} />;
     default:
       return (
         <Box p="6" maxW="40rem">

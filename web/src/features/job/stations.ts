@@ -7,7 +7,7 @@ export const stationWords: Record<Station, { name: string; coming: string }> = {
   survey: { name: workStationWords.survey, coming: "" },
   plan: { name: workStationWords.plan, coming: "" },
   proof: { name: workStationWords.proof, coming: "" },
-  run: { name: "Run sheet", coming: "Here you will be led through the work one step at a time, with what should be seen at each." },
+  run: { name: "Run sheet", coming: "" },
   handover: { name: "Handover", coming: "Here you will print what stays with the customer: settings, names, and how it measured." },
 };
 

@@ -9,7 +9,7 @@ import { capital } from "../../ui/words";
 import { crowded } from "../terraces/crowded";
 import type { Choice } from "../terraces/choice";
 import { layout, mostScale } from "../terraces/layout";
-import { cableWords, readScene } from "../terraces/readScene";
+import { cableWords, readScene, type MomentSaid } from "../terraces/readScene";
 import { Terraces, type Patching } from "../terraces/Terraces";
 import { useChanged } from "../terraces/useChanged";
 import type { JobTools } from "../shared/jobTools";
@@ -29,6 +29,8 @@ interface Props {
   marked?: ReadonlySet<string>;
   /** The way to show, instead of that from what is chosen to the internet line. */
   way?: { links: ReadonlySet<string>; slowest: string | null };
+  /** What a design does not say of a moment; none for a settled home. */
+  moment?: MomentSaid;
   /** What can be done to the job; without it the drawing is only looked at. */
   tools?: Pick<JobTools, "busy" | "act">;
 }
@@ -41,14 +43,14 @@ const coarse = (length: number, least: number) => Math.max(least, Math.floor(len
 const steps = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2, 2.5];
 
 /** The terraces in their frame: fit, zoom, fold. */
-export function DrawingPane({ design, proof, choice, choose, patching, lead, marked, way, tools }: Props) {
+export function DrawingPane({ design, proof, choice, choose, patching, lead, marked, way, moment, tools }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const [frame, room] = useRoom(guess);
   const [zoom, setZoom] = useState<number | null>(null);
   const [folds, setFolds] = useState<ReadonlyMap<string, boolean>>(new Map());
   const [rooms, setRooms] = useKept("altrin-rooms", false);
 
-  const scene = useMemo(() => readScene(design, proof), [design, proof]);
+  const scene = useMemo(() => readScene(design, proof, moment), [design, proof, moment]);
   const many = crowded(design);
   const narrow = room.w < 600;
   // The room is taken in coarse steps, so that a scroll bar or a notice does not lay everything out anew.

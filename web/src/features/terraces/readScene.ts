@@ -5,13 +5,27 @@ import { cableAt, factsOf, guestHost, nameOf, setUpOf, street, type Box, type Bo
 import type { AddressSaid, Scene, SceneBox, SceneFlag, SceneLink, ScenePort, SceneStep, SceneToken, SceneWalled } from "./scene";
 
 type LinkFact = Schemas["LinkFact"];
+type Host = Pick<Schemas["DeviceDocument"], "id" | "name" | "kind" | "place">;
 
 /** At most so many ports are drawn; empty ones beyond that are counted only. */
 const mostPorts = 8;
 
-/** Reads what is to be drawn out of a design and its proof. */
-export function readScene(design: Design, proof: Proof): Scene {
-  return new Reader(design, proof).scene();
+/** What a design does not say of a moment: what has no power, and which boxes are at work on themselves. */
+export type MomentSaid = Pick<Schemas["SheetMoment"], "off" | "busy">;
+
+const busyWords: Record<Schemas["BusyKind"], string> = {
+  starting: "starting",
+  updating: "updating",
+  saving: "saving",
+  radios: "radios off",
+};
+
+/** The laptop by its cable and by its Wi-Fi, as the network names them; no device of a home can be called so. */
+const laptops: Record<string, string> = { ":laptop": "Your laptop", ":laptop-wifi": "Your laptop, Wi-Fi" };
+
+/** Reads what is to be drawn out of a design and its proof; of a moment, with the laptop and what boxes are at. */
+export function readScene(design: Design, proof: Proof, moment?: MomentSaid): Scene {
+  return new Reader(design, proof, moment).scene();
 }
 
 class Reader {
@@ -22,6 +36,7 @@ class Reader {
   constructor(
     private readonly design: Design,
     private readonly proof: Proof,
+    private readonly moment?: MomentSaid,
   ) {
     this.links = new Map(proof.facts.links.map((l) => [l.id, l]));
     this.uplinks = new Map(proof.facts.uplinks.map((u) => [u.owner, u]));
@@ -70,9 +85,20 @@ class Reader {
     };
   }
 
-  private inUse() {
+  private inUse(): Host[] {
     const set = new Set(setUpOf(this.design).devices.map((d) => d.device));
-    return this.design.site.devices.filter((d) => set.has(d.id));
+    return [
+      ...this.design.site.devices.filter((d) => set.has(d.id)),
+      ...Object.entries(laptops)
+        .filter(([id]) => this.uplinks.has(id))
+        .map(([id, name]): Host => ({ id, name, kind: "laptop" })),
+    ];
+  }
+
+  /** What a box is at just now; nothing where it works. */
+  private atWork(box: string): string {
+    const busy = this.moment?.busy.filter((b) => b.box === box).map((b) => busyWords[b.kind]) ?? [];
+    return this.moment?.off.includes(box) ? " · off" : busy.length > 0 ? ` · ${busy.join(", ")}` : "";
   }
 
   /** What hangs at a box. */
@@ -111,7 +137,7 @@ class Reader {
     return this.design.site.places?.find((p) => p.id === place)?.name ?? null;
   }
 
-  private token(device: Schemas["DeviceDocument"]): SceneToken {
+  private token(device: Host): SceneToken {
     const uplink = this.uplinks.get(device.id);
     const link = uplink ? this.links.get(uplink.link) : undefined;
     const fact = factsOf(this.proof, device.id)[0];
@@ -143,7 +169,9 @@ class Reader {
     return {
       id: box.id,
       name: box.name,
-      mode: setting ? `${modeWords[setting.mode]}${setting.satellite ? ` of ${nameOf(this.design, setting.satellite.main)}` : ""}` : "",
+      mode: setting
+        ? `${modeWords[setting.mode]}${setting.satellite ? ` of ${nameOf(this.design, setting.satellite.main)}` : ""}${this.atWork(box.id)}`
+        : "",
       outside: wan && step ? shortAddress(wan) : null,
       own: own ? shortAddress(own) : setting?.page?.address ? { how: "", address: setting.page.address } : null,
       wifi:
@@ -217,7 +245,9 @@ class Reader {
         : cableWords(cable, fact)
       : fact?.kind === "radio"
         ? this.radioWords(fact.a)
-        : (this.wifiWords(id) ?? "Wi-Fi");
+        : fact?.kind === "cable"
+          ? "your lead"
+          : (this.wifiWords(id) ?? "Wi-Fi");
     return { id, kind: fact?.kind ?? "cable", words, ring: fact?.inRing ?? false, passed };
   }
 

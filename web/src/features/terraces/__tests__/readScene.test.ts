@@ -239,4 +239,40 @@ describe("words of the drawing", () => {
     const token = box("hall-gateway").tokens.find((t) => t.id === "printer");
     expect(token && tokenWords(token)).toBe("Printer, 192.168.8.31, internet: yes");
   });
+
+  it("draws the laptop, and what a box is at, in a moment", () => {
+    const facts = {
+      ...proof.facts,
+      uplinks: [...proof.facts.uplinks, { owner: ":laptop", link: ":laptop@hall-gateway/lan4", to: "hall-gateway", outer: false }],
+      links: [
+        ...proof.facts.links,
+        {
+          id: ":laptop@hall-gateway/lan4",
+          kind: "cable" as const,
+          a: ":laptop",
+          b: "hall-gateway/lan4",
+          atMostMbps: null,
+          inRing: false,
+          passesPublic: false,
+        },
+      ],
+    };
+    const moment = {
+      off: ["studio-point"],
+      busy: [
+        { box: "loft-router", kind: "starting" as const, seconds: 20 },
+        { box: "studio-point", kind: "saving" as const, seconds: 20 },
+      ],
+    };
+    const then = readScene(design, { ...proof, facts }, moment);
+    const drawn = then.roots.flatMap(all);
+    const laptop = drawn.find((b) => b.id === "hall-gateway")?.tokens.find((t) => t.id === ":laptop");
+    expect([laptop?.name, laptop?.port, laptop?.link?.words]).toEqual(["Your laptop", "hall-gateway/lan4", "your lead"]);
+    expect(drawn.map((b) => [b.id, b.mode])).toEqual([
+      ["hall-gateway", "Router"],
+      ["loft-router", "Router · starting"],
+      ["studio-point", "Access point · off"],
+    ]);
+    expect(all(scene.roots[0] as SceneBox).flatMap((b) => b.tokens.map((t) => t.id))).not.toContain(":laptop");
+  });
 });
