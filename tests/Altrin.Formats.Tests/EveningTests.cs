@@ -30,6 +30,9 @@ public sealed class EveningTests
         );
     }
 
+    [Fact]
+    public void Every_technique_has_an_evening() => Assert.Equal(Samples.All, Samples.Evenings);
+
     [Theory]
     [MemberData(nameof(Names))]
     public void An_evening_plays_through_breaks_nothing_and_ends_as_planned(string name)
