@@ -70,7 +70,8 @@ public static class PlayGuide
             text.Append(
                 """
 
-                Not judged yet: 3 (old leases), 14 (hand-over of the public address), 16 (telephone and alarm), 18 (IPv6).
+                Not judged, since nothing of it is in the model: of 7 the hand on the plug, of 11 firmware that is only renewed online, of 14 a
+                firewall and remote administration, and the log-off of PPPoE before a box is unplugged. 18 asks; IPv6 is not simulated.
 
                 ## What is not known of the shelf's pages
 

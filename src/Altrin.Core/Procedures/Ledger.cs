@@ -165,6 +165,18 @@ public enum Verifiable
 
     /// <summary>A name is on the air, and a test device joined it.</summary>
     WifiName,
+
+    /// <summary>The mobile phone that stands in for the telephone has made a call from this house.</summary>
+    MobileCall,
+
+    /// <summary>The centre of the alarm has set it to test.</summary>
+    AlarmOnTest,
+
+    /// <summary>On the page of a box: it announces itself as no IPv6 router, and its DHCPv6 server is off.</summary>
+    Ipv6Off,
+
+    /// <summary>On the page of a router: how IPv6 arrives, as it was recorded of the box before it.</summary>
+    Ipv6Kind,
 }
 
 /// <summary>A page that was opened or found.</summary>

@@ -1,3 +1,4 @@
+using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Procedures;
 using Altrin.Core.Procedures.Acts;
@@ -58,6 +59,36 @@ public sealed class InvariantTests
             .Traits(New, new() { Login = LoginHabit.SameForAll })
             .Profile(New, p => p with { FactoryAddress = Home.Own("192.168.20.1/24") });
 
+    private static readonly ServiceLives Calls = new ServiceLives("calls", LineService.Telephone);
+
+    /// <summary>A router of the gateway's subnet, ready to take over where a hangs.</summary>
+    private static Home Successor() => House(lan: "192.168.8.2/24");
+
+    private static readonly Act NewServer = new PatchCable(PortRef.Read("new/lan1"), PortRef.Read("s/lan3"));
+
+    private static readonly Act[] Apart =
+    [
+        ToNew,
+        new OpenPage(New),
+        Saves(New, new MovePool(New) { First = Home.At("192.168.8.120") }),
+        Ready(New),
+        new LaptopOutOfPort(),
+    ];
+
+    private static readonly Act Kept = Saves(Gateway, new Reserve(Gateway, new(0x00005E0053AA), Home.At("192.168.8.30")));
+
+    private static readonly Act Exposed = Saves(Gateway, new SetDmz(Gateway, Home.At("192.168.8.30")));
+
+    private static readonly Act Outside = Saves(Gateway, new SetDmz(Gateway, Home.At("192.168.8.9")));
+
+    private static Home Passes(string mac) =>
+        House()
+            .Box(New, b => b with { WanMac = MacAddress.Parse(mac).Value })
+            .Profile(Gateway, p => p with { Passes = [PassKind.MacAddress] });
+
+    private static SavePage PassTo(string mac) =>
+        Saves(Gateway, new SetPassing(Gateway, new(PassKind.MacAddress, null, MacAddress.Parse(mac).Value)));
+
     private static readonly Act[] Written =
     [
         new RecordFacts(Gateway, [Recordable.Pages, Recordable.WanMac, Recordable.Ipv4Kind, Recordable.Ipv6Prefix, Recordable.LineRate]),
@@ -85,6 +116,9 @@ public sealed class InvariantTests
             [ToGateway, SmallerPool, Ready(Gateway), TypedIntoB],
             [ToGateway, SmallerPool, Ready(Gateway), new NewLink("a"), TypedIntoB]
         ),
+        // The old server is gone, a did not notice, and the new one hands out what a still has; or hands out others, and a asks anew.
+        (3, Successor(), [new PowerOff(Gateway), NewServer], [.. Apart, new PowerOff(Gateway), NewServer, new NewLink("a")]),
+        (3, Successor(), [.. Apart, new PowerOff(Gateway), NewServer], [new PowerOff(Gateway), new PowerOn(Gateway), Ready(Gateway)]),
         (4, House(), [Join], [ToNew, Typed("192.168.20.9/24"), Saves(New, new SwitchDhcpServer(New, false)), Ready(New), Join]),
         (4, House(lan: "192.168.8.1/24", server: false), [Join], [new PowerOff(Gateway), new WaitFor(5)]),
         (
@@ -111,6 +145,7 @@ public sealed class InvariantTests
             [ToGateway, new OpenPage(Gateway), ToNew, new OpenPage(New)],
             [ToGateway, new OpenPage(Gateway), ToNew, new ClearTable(), new OpenPage(New)]
         ),
+        (8, House(), [ToNew, Saves(New, new SetLeaseTime(New, 60))], [ToNew, new OpenPage(New), Saves(New, new SetLeaseTime(New, 60))]),
         (9, House(), [ToGateway, new LaptopToWifi(Gateway, "home", "key")], [ToNew, new LaptopToWifi(Gateway, "home", "key")]),
         (
             10,
@@ -142,8 +177,19 @@ public sealed class InvariantTests
                 new CarryBox("point", "loft"),
             ]
         ),
+        (14, House(), [ToGateway, Exposed], [ToGateway, Kept, Ready(Gateway), Exposed]),
+        (14, House().Forward(Gateway, 8080, "192.168.8.9"), [ToGateway, Outside], [ToGateway, Kept]),
+        (14, House(), [new LaptopToWifi(Gateway, "home", "key"), Outside], [ToGateway, Outside]),
+        (14, Passes("00:00:5e:00:53:31"), [ToGateway, PassTo("00:00:5e:00:53:32")], [ToGateway, PassTo("00:00:5e:00:53:31")]),
         (15, House(), [new ResetBox(New), new CarryBox(New, "loft")], [new ResetBox(New), Ready(New), new CarryBox(New, "loft")]),
         (15, House(), [new ResetBox(New), new WaitFor(20), new PowerOff(New)], [new ResetBox(New), new WaitFor(30), new PowerOff(New)]),
+        (16, House().Need(Calls), [new PowerOff(Gateway)], [new Verify(Verifiable.MobileCall), new PowerOff(Gateway)]),
+        (
+            16,
+            House().Box(Gateway, b => b with { Holds = [LineService.Alarm] }),
+            [new Verify(Verifiable.MobileCall), new UnpatchCable("street-gw-wan")],
+            [new Verify(Verifiable.AlarmOnTest), new UnpatchCable("street-gw-wan")]
+        ),
         (
             17,
             House("home"),
@@ -158,6 +204,18 @@ public sealed class InvariantTests
         ),
         (17, House("home"), [new LaptopOffWifi()], [new LaptopOffWifi(), new LaptopOffWifi(Forget: true)]),
         (17, House("home"), [new PowerOff("a")], [new PowerOff("a"), new PowerOn("a")]),
+        (
+            18,
+            House(lan: "192.168.8.2/24", server: false),
+            [Join],
+            [ToNew, Typed("192.168.8.9/24"), new Verify(Verifiable.Ipv6Off, New), Join]
+        ),
+        (
+            18,
+            Home.New().Gateway(bridge: true).Cable("street", "gw/wan").Router(New).PagePassword(New, "page"),
+            [new PatchCable(PortRef.Read("gw/lan1"), PortRef.Read("new/wan"))],
+            [ToNew, new Verify(Verifiable.Ipv6Kind, New), new PatchCable(PortRef.Read("gw/lan1"), PortRef.Read("new/wan"))]
+        ),
     ];
 
     public static TheoryData<int> Every => [.. Enumerable.Range(0, Cases.Length)];

@@ -3435,7 +3435,7 @@ export interface components {
         /** @enum {unknown} */
         VerdictKind: "sound" | "works" | "partly" | "willNotWork" | "notProven" | "empty";
         /** @enum {unknown} */
-        Verifiable: "internet" | "device" | "page" | "oneDhcpServer" | "wifiName";
+        Verifiable: "internet" | "device" | "page" | "oneDhcpServer" | "wifiName" | "mobileCall" | "alarmOnTest" | "ipv6Off" | "ipv6Kind";
         WakingBox: {
             box: string;
             says: string;

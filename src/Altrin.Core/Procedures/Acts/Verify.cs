@@ -42,6 +42,13 @@ public sealed record Verify(Verifiable What, string Of = "") : Act
                 return Air.Of(now.Design, Of).Count == 0 || now.Moment.Situation.Down().Contains(Of)
                     ? $"{now.Design.NameOf(Of)} sends no Wi-Fi."
                     : null;
+            case Verifiable.MobileCall or Verifiable.AlarmOnTest:
+                return Of.Length == 0 ? null : "That is said of the house, not of a box or device.";
+            case Verifiable.Ipv6Off or Verifiable.Ipv6Kind:
+                // What has no page is looked at in its application.
+                return now.Design.Box(Of) is { Profile.Traits.App: not null } && Running(now, Of).Ok ? null
+                    : PageOpens.LoggedIn(now, Of) is { Ok: false, Error: var closed } ? closed
+                    : null;
             default:
                 throw new InvalidOperationException($"{What} is not looked at.");
         }
@@ -55,6 +62,10 @@ public sealed record Verify(Verifiable What, string Of = "") : Act
             Verifiable.Device => $"See that {design.NameOf(Of)} has the internet",
             Verifiable.Page => $"See that the page of {design.NameOf(Of)} opens",
             Verifiable.OneDhcpServer => "See that exactly one DHCP server answers",
+            Verifiable.MobileCall => "Make a call from this house with the mobile phone that stands in for the telephone",
+            Verifiable.AlarmOnTest => "Ask the centre of the alarm to set it to test",
+            Verifiable.Ipv6Off => $"See at {design.NameOf(Of)} that its IPv6 announcements and DHCPv6 server are off",
+            Verifiable.Ipv6Kind => $"Tell {design.NameOf(Of)} how IPv6 arrives, as it was written down",
             _ => $"See the Wi-Fi name of {design.NameOf(Of)} on the air",
         };
 }

@@ -10,7 +10,7 @@ public static class TheRightPage
         new(
             8,
             "the-right-page",
-            "In the laptop's segment one box answers at the address about to be opened; after a swap its table is cleared.",
+            "One box answers at the address about to be opened; after a swap the table is cleared; a page is compared before typing.",
             Judge
         );
 
@@ -37,6 +37,14 @@ public static class TheRightPage
                     $"Two boxes answer at {address}: {string.Join(" and ", holders.Select(seen.Network.NameOf))}."
                 );
             }
+        }
+        var compared = step.Before.Ledger.Opened.Concat(step.Before.Ledger.Found);
+        if (step.Act is SavePage && !compared.Contains(new(address, id)))
+        {
+            yield return new(
+                [id, $"{address}", "compared"],
+                $"Something is typed into the page at {address} before it was opened and its MAC address or name compared with that of {step.Before.Design.NameOf(id)}."
+            );
         }
         if (step.Before.Ledger.Opened.FirstOrDefault(o => o.Address == address && o.Box != id) is { } old)
         {
