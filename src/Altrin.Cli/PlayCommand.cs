@@ -35,7 +35,7 @@ internal static class PlayCommand
             {
                 return ExitCode.BadInput;
             }
-            var play = Play.Of(State.Morning(found), list.Acts, target.SetUp);
+            var play = Play.Of(State.Morning(found), list.Acts, target.SetUp, list.Ways ?? Ways.Usual);
             if (parsed.GetValue(json))
             {
                 output.WriteLine(JsonSerializer.Serialize(PlayDocument.Of(play), AltrinJson.Indented));
@@ -102,6 +102,10 @@ internal static class PlayCommand
             foreach (var broken in step.Broken)
             {
                 output.WriteLine($"       BREAKS {broken.Rule.Number} {broken.Rule.Code}: {broken.Violation.Text}");
+            }
+            foreach (var departs in step.Departs)
+            {
+                output.WriteLine($"       not your way: {departs}");
             }
             // What is as it was after the step before is not said again.
             var sees = SeenLine.Of(step.After).Select(l => $"{l.What}: {l.Says}").ToArray();

@@ -36,6 +36,11 @@ public sealed record ActsDocument
     [JsonIgnore]
     public string Ends => To ?? "planned";
 
+    /// <summary>
+    /// The ways of who works; what is left out is as usual. An act that departs from them says so and is done all the same.
+    /// </summary>
+    public Ways? Ways { get; init; }
+
     /// <summary>The acts, in order; at most <see cref="Play.MostActs"/>.</summary>
     [Required]
     public required IReadOnlyList<Act> Acts { get; init; }

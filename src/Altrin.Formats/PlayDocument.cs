@@ -35,6 +35,9 @@ public sealed record PlayDocument(
 /// <param name="If">What is taken to be so of the box; left out where its kind says it.</param>
 /// <param name="Otherwise">What might be so instead.</param>
 /// <param name="Breaks">Invariants that it broke.</param>
+/// <param name="Departs">Where it departs from the ways that the list names.</param>
+/// <param name="Blanks">Values that are not known yet after it, each with an example of the simulated network where there is one.</param>
+/// <param name="Open">What is for the evening only and has to be undone, after it.</param>
 /// <param name="Sees">What the laptop then sees.</param>
 public sealed record PlayedStepDocument(
     int Number,
@@ -47,6 +50,9 @@ public sealed record PlayedStepDocument(
     string? If,
     IReadOnlyList<string> Otherwise,
     IReadOnlyList<BrokenDocument> Breaks,
+    IReadOnlyList<string> Departs,
+    IReadOnlyList<Blank> Blanks,
+    IReadOnlyList<string> Open,
     Expectation Sees
 )
 {
@@ -63,6 +69,9 @@ public sealed record PlayedStepDocument(
             step.If,
             step.Otherwise,
             [.. step.Broken.Select(BrokenDocument.Of)],
+            step.Departs,
+            Blank.Of(step.After),
+            [.. OpenItem.Of(step.After).Select(i => i.Text)],
             Expectation.Of(step.After)
         );
 }

@@ -53,6 +53,7 @@ internal sealed record PlayedSheet(
 /// <param name="If">What is taken to be so of the box; null where its kind says it.</param>
 /// <param name="Otherwise">What might be so instead.</param>
 /// <param name="Breaks">Rules of the work that it breaks.</param>
+/// <param name="Departs">Where it departs from the ways that the sheet names.</param>
 /// <param name="Offline">Customer's devices that had the internet at the start and have it no longer after it, by id.</param>
 internal sealed record SheetStep(
     int Number,
@@ -65,6 +66,7 @@ internal sealed record SheetStep(
     string? If,
     IReadOnlyList<string> Otherwise,
     IReadOnlyList<BrokenDocument> Breaks,
+    IReadOnlyList<string> Departs,
     IReadOnlyList<string> Offline
 )
 {
@@ -80,6 +82,7 @@ internal sealed record SheetStep(
             step.If,
             step.Otherwise,
             [.. step.Broken.Select(BrokenDocument.Of)],
+            step.Departs,
             [.. Online(start).Except(Online(step.After))]
         );
 

@@ -12,6 +12,11 @@ namespace Altrin.Web;
 /// <param name="Seconds">For how much longer.</param>
 internal sealed record BusyBox(string Box, BusyKind Kind, long Seconds);
 
+/// <summary>A value that is not known yet.</summary>
+/// <param name="Says">What it is, in words.</param>
+/// <param name="Example">What the simulated network has in its place; null where it has none.</param>
+internal sealed record SheetBlank(string Says, string? Example);
+
 /// <summary>Something that is seen after a step.</summary>
 /// <param name="Line">What, in words.</param>
 /// <param name="IsNew">Whether it was not so before the step.</param>
@@ -26,6 +31,8 @@ internal sealed record SheetSight(SeenLine Line, bool IsNew);
 /// <param name="Design">The home as it is then.</param>
 /// <param name="Proof">What is so of it then, for the drawing; no remedies are worked out.</param>
 /// <param name="Sees">What is seen then.</param>
+/// <param name="Blanks">Values that are not known yet.</param>
+/// <param name="Open">What is for the evening only and has to be undone.</param>
 internal sealed record SheetMoment(
     int Number,
     IReadOnlyList<string> Off,
@@ -34,7 +41,9 @@ internal sealed record SheetMoment(
     WifiJoin? LaptopWifi,
     DesignDocument Design,
     ProofDocument Proof,
-    IReadOnlyList<SheetSight> Sees
+    IReadOnlyList<SheetSight> Sees,
+    IReadOnlyList<SheetBlank> Blanks,
+    IReadOnlyList<string> Open
 )
 {
     public static SheetMoment Of(State? before, State state, int number)
@@ -49,7 +58,9 @@ internal sealed record SheetMoment(
             state.Laptop?.Wifi?.Join,
             DesignWriter.Document(new(state.Design.Site, [state.Design.SetUp])),
             ProofDocument.Of(Judging.Judge(state.Seen())),
-            [.. SeenLine.Of(state).Select(l => new SheetSight(l, before is not null && !was.Contains(l)))]
+            [.. SeenLine.Of(state).Select(l => new SheetSight(l, before is not null && !was.Contains(l)))],
+            [.. Blank.Of(state).Select(b => new SheetBlank(b.Says(state.Design), b.Example))],
+            [.. OpenItem.Of(state).Select(i => i.Text)]
         );
     }
 }

@@ -168,7 +168,13 @@ internal static class SheetRoutes
             await proofs.Do(
                 id,
                 c =>
-                    answer(info, acts, plays.Of(head.Revision.Id, sheet, () => Play.Of(State.Morning(found), acts.Acts, planned.SetUp, c))),
+                    answer(
+                        info,
+                        acts,
+                        plays.Of(head.Revision.Id, sheet, () =>
+                            Play.Of(State.Morning(found), acts.Acts, planned.SetUp, acts.Ways ?? Ways.Usual, c)
+                        )
+                    ),
                 cancel
             ),
             null

@@ -103,7 +103,24 @@ public sealed class TerminalTests : IDisposable
         Assert.Contains("Not as planned: ", output, StringComparison.Ordinal);
         Assert.Contains("1 act was refused, ", output, StringComparison.Ordinal);
         Assert.Equal(ExitCode.BadInput, Run("{}", "play", Sample("t01-access-point-by-hand.json"), "-").Status);
-        Assert.Equal(ExitCode.BadInput, Run(acts, "play", Sample("t18-old-name-and-key.json"), "-").Status);
+        var elsewhere = acts.Replace("\"acts\"", "\"from\": \"nowhere\", \"acts\"", StringComparison.Ordinal);
+        Assert.Equal(ExitCode.BadInput, Run(elsewhere, "play", Sample("t01-access-point-by-hand.json"), "-").Status);
+        var (_, told, _) = Run(
+            acts.Replace("\"acts\"", "\"ways\": { \"touchesDevices\": false }, \"acts\"", StringComparison.Ordinal)
+                .Replace(
+                    "\"wait\", \"seconds\": 300",
+                    "\"deviceJoins\", \"device\": \"family-phone\", \"wifi\": { \"box\": \"upstairs-router\", \"name\": \"x\", \"password\": null }",
+                    StringComparison.Ordinal
+                ),
+            "play",
+            Sample("t01-access-point-by-hand.json"),
+            "-"
+        );
+        Assert.Contains(
+            "not your way: Family phone is touched, which the customer's devices should not be.",
+            told,
+            StringComparison.Ordinal
+        );
         Assert.Equal(ExitCode.BadInput, Run(null, "play", Sample("t01-access-point-by-hand.json"), "nothing.json").Status);
     }
 

@@ -20,6 +20,9 @@ public sealed record Ledger
     /// <summary>Boxes that are at their factory settings as far as their login goes.</summary>
     public IReadOnlyList<string> AtFactory { get; init; } = [];
 
+    /// <summary>Boxes that woke with the settings of their last home and were not reset since.</summary>
+    public IReadOnlyList<string> FromLastHome { get; init; } = [];
+
     /// <summary>Boxes whose settings were exported to a file.</summary>
     public IReadOnlyList<string> Exported { get; init; } = [];
 

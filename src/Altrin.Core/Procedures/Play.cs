@@ -25,7 +25,17 @@ public sealed record Play(IReadOnlyList<PlayedStep> Steps, State End, IReadOnlyL
     /// <param name="target">The set-up that it is to end in; null for none.</param>
     /// <param name="cancel">Gives it up between two acts.</param>
     /// <exception cref="OperationCanceledException">It was given up.</exception>
-    public static Play Of(State start, IReadOnlyList<Act> acts, SetUp? target, CancellationToken cancel = default)
+    public static Play Of(State start, IReadOnlyList<Act> acts, SetUp? target, CancellationToken cancel = default) =>
+        Of(start, acts, target, Ways.Usual, cancel);
+
+    /// <summary>The same by an installer's own ways: where an act departs from them it is said, and done all the same.</summary>
+    /// <param name="start">Where it begins.</param>
+    /// <param name="acts">What is done, in order.</param>
+    /// <param name="target">The set-up that it is to end in; null for none.</param>
+    /// <param name="ways">The installer's ways.</param>
+    /// <param name="cancel">Gives it up between two acts.</param>
+    /// <exception cref="OperationCanceledException">It was given up.</exception>
+    public static Play Of(State start, IReadOnlyList<Act> acts, SetUp? target, Ways ways, CancellationToken cancel = default)
     {
         var (now, steps) = (start, new List<PlayedStep>());
         var told = new HashSet<(int, string)>();
@@ -52,6 +62,7 @@ public sealed record Play(IReadOnlyList<PlayedStep> Steps, State End, IReadOnlyL
                     If = outcome.If,
                     Otherwise = [.. done.Value.Where(o => o != outcome).Select(o => o.If ?? "")],
                     Broken = broken,
+                    Departs = [.. Departures.Of(now, act, ways)],
                 }
             );
             now = outcome.After;
@@ -85,4 +96,7 @@ public sealed record PlayedStep(Act Act, string Says, State Before, State After,
 
     /// <summary>Invariants that it broke.</summary>
     public IReadOnlyList<Broken> Broken { get; init; } = [];
+
+    /// <summary>Where it departs from the installer's own ways, each as a sentence.</summary>
+    public IReadOnlyList<string> Departs { get; init; } = [];
 }

@@ -1051,6 +1051,7 @@ export interface components {
             formatVersion: number;
             from?: null | string;
             to?: null | string;
+            ways?: null | components["schemas"]["Ways"];
             acts: components["schemas"]["Act"][];
         };
         AdapterRead: {
@@ -1089,6 +1090,8 @@ export interface components {
         AddressOrigin: "fixed" | "reserved" | "leased" | "selfAssigned" | "none";
         /** @example 192.168.8.20-192.168.8.199 */
         AddressRange: string;
+        /** @enum {unknown} */
+        AddressSchool: "any" | "low" | "high" | "reserved";
         /** @enum {unknown} */
         AddressStanding: "outside" | "inPool" | "reserved" | "taken" | "free";
         AddressStandingFact: {
@@ -2660,6 +2663,8 @@ export interface components {
             port?: null | string;
             to?: null | string;
         };
+        /** @enum {unknown} */
+        PasswordSchool: "first" | "last";
         PathFact: {
             from: string;
             to: string;
@@ -3005,6 +3010,8 @@ export interface components {
         };
         /** @enum {unknown} */
         ResetBy: "pinhole" | "button" | "page" | "powerCycles";
+        /** @enum {unknown} */
+        ResetSchool: "always" | "ifLoginUnknown";
         ResetWay: {
             by: components["schemas"]["ResetBy"];
             /** Format: int32 */
@@ -3146,6 +3153,10 @@ export interface components {
         };
         /** @enum {unknown} */
         Severity: "concern" | "willNotWork";
+        SheetBlank: {
+            says: string;
+            example: null | string;
+        };
         SheetInfo: {
             /** Format: int64 */
             id: number;
@@ -3163,6 +3174,8 @@ export interface components {
             design: components["schemas"]["DesignDocument"];
             proof: components["schemas"]["ProofDocument"];
             sees: components["schemas"]["SheetSight"][];
+            blanks: components["schemas"]["SheetBlank"][];
+            open: string[];
         };
         SheetRequest: {
             name: string;
@@ -3185,6 +3198,7 @@ export interface components {
             if: null | string;
             otherwise: string[];
             breaks: components["schemas"]["BrokenDocument"][];
+            departs: string[];
             offline: string[];
         };
         ShelfEntry: {
@@ -3442,6 +3456,13 @@ export interface components {
         };
         /** @enum {unknown} */
         WallKind: "unknown" | "light" | "brick" | "stone" | "concrete" | "glass" | "metal";
+        Ways: {
+            reset?: components["schemas"]["ResetSchool"];
+            password?: components["schemas"]["PasswordSchool"];
+            address?: components["schemas"]["AddressSchool"];
+            touchesDevices?: boolean;
+            touchesGateway?: boolean;
+        };
         /** @enum {unknown} */
         WifiGeneration: "unknown" | "g" | "n" | "ac" | "ax" | "be";
         WifiJoin: {

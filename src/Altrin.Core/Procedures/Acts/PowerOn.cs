@@ -30,7 +30,16 @@ public sealed record PowerOn(string Id) : Act
             var after = After(
                 now,
                 Durations.Hand,
-                l => factory ? l with { AtFactory = [.. l.AtFactory.Append(Id).Distinct()] } : l,
+                l =>
+                    factory
+                        ? l with
+                        {
+                            AtFactory = [.. l.AtFactory.Append(Id).Distinct()],
+                        }
+                        : l with
+                        {
+                            FromLastHome = [.. l.FromLastHome.Append(Id).Distinct()],
+                        },
                 new Bring(setUp),
                 new Occupy(Id, BusyKind.Starting, starts.Usual)
             );

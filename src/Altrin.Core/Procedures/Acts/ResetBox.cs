@@ -26,7 +26,13 @@ public sealed record ResetBox(string Box) : Act
                     var after = After(
                         now,
                         holds,
-                        l => l with { AtFactory = [.. l.AtFactory.Append(Box).Distinct()], Logins = [.. l.Logins.Where(b => b != Box)] },
+                        l =>
+                            l with
+                            {
+                                AtFactory = [.. l.AtFactory.Append(Box).Distinct()],
+                                FromLastHome = [.. l.FromLastHome.Where(b => b != Box)],
+                                Logins = [.. l.Logins.Where(b => b != Box)],
+                            },
                         new Occupy(Box, BusyKind.Starting, then.Usual),
                         new Reset(Box, keeps)
                     );

@@ -71,6 +71,11 @@ export function StepCard({ job, step, at, last, go, from, name }: Props) {
               <Said text={b.text} />
             </Box>
           ))}
+          {step.departs.map((d) => (
+            <Box key={d} mt="2" borderLeftWidth="4px" borderLeftStyle="solid" borderColor="ochre" pl="2">
+              Not your way: <Said text={d} />
+            </Box>
+          ))}
           {step.otherwise.length > 0 && (
             <Box mt="2" borderLeftWidth="4px" borderLeftStyle="solid" borderColor="ochre" pl="2">
               Taken to be so here: {step.if}. Look whether instead {step.otherwise.join("; or ")}.

@@ -3,6 +3,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api, unwrap, type Schemas } from "../../api/client";
 import { Said } from "../../ui/Said";
+import { capital } from "../../ui/words";
 import { Asked } from "../shared/Asked";
 import { DrawingPane } from "../plan/DrawingPane";
 import type { Choice } from "../terraces/choice";
@@ -29,6 +30,11 @@ export function StepMoment({ job, revision, sheet, at, wide }: Props) {
       {(m) => (
         <>
           <Sights sights={m.sees} />
+          <Reminders
+            of="Not known yet"
+            list={m.blanks.map((b) => capital(b.says) + (b.example === null ? "" : `, for example ${b.example}`))}
+          />
+          <Reminders of="To be undone before the end" list={m.open} />
           <Box
             as="section"
             aria-label="The home after this step"
@@ -54,6 +60,24 @@ export function StepMoment({ job, revision, sheet, at, wide }: Props) {
         </>
       )}
     </Asked>
+  );
+}
+
+/** What has to be kept in mind: values to be filled in, and what is for the evening only. */
+function Reminders({ of, list }: { of: string; list: readonly string[] }) {
+  return list.length === 0 ? null : (
+    <Box as="section" aria-label={of} fontSize="sm">
+      <chakra.h2 fontSize="sm" color="muted">
+        {of}
+      </chakra.h2>
+      <Box as="ul" pl="5">
+        {list.map((text) => (
+          <li key={text}>
+            <Said text={text} />
+          </li>
+        ))}
+      </Box>
+    </Box>
   );
 }
 

@@ -20,6 +20,7 @@ const step = (known: Parameters<typeof part<Schemas["SheetStep"]>>[0] = {}) =>
     if: null,
     otherwise: [],
     breaks: [],
+    departs: [],
     offline: [],
     ...(known as object),
   });
