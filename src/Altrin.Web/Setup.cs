@@ -57,6 +57,7 @@ internal static class Setup
         ReadingRoutes.Map(jobs);
         SheetRoutes.Map(jobs);
         app.MapGet("/api/countries", () => TypedResults.Ok(Country.Codes)).WithName("GetCountries").WithTags("Survey");
+        app.MapGet("/api/settings", () => TypedResults.Ok(SettingView.All)).WithName("GetSettings").WithTags("Shelf");
         ShelfRoutes.Map(app.MapGroup("/api/shelf").WithTags("Shelf"));
         // Bodies of another kind lead here too, since the routes take none but JSON.
         app.Map("/api/{**rest}", (HttpRequest request) =>

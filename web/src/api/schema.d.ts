@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetSettings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs": {
         parameters: {
             query?: never;
@@ -3142,6 +3158,11 @@ export interface components {
         };
         /** @enum {unknown} */
         Setting: "inUse" | "mode" | "lanAddress" | "pageAddress" | "wan" | "dhcpServer" | "poolFirst" | "poolLast" | "handedGateway" | "handedDns" | "handedDomain" | "leaseTime" | "reservation" | "forward" | "dmz" | "portRequests" | "nat" | "route" | "line" | "passing" | "radioOn" | "wifiName" | "wifiSecurity" | "wifiPassword" | "channel" | "channelWidth" | "hiddenName" | "frameProtection" | "wdsPeers" | "guest" | "uplink" | "satellite" | "vlans" | "adminPassword" | "standsIn" | "deviceAddress" | "deviceWifi" | "plugged" | "cable" | "acceptance" | "setUp" | "homeName" | "naming" | "country" | "service" | "box" | "label" | "profile" | "device" | "building" | "place" | "socket" | "run" | "need";
+        SettingView: {
+            setting: components["schemas"]["Setting"];
+            words: string;
+            modes: components["schemas"]["ModeKind"][];
+        };
         SettingsPage: {
             area: string;
             sets: components["schemas"]["Setting"][];
@@ -3506,6 +3527,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": string[];
+                };
+            };
+        };
+    };
+    GetSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SettingView"][];
                 };
             };
         };

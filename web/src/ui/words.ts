@@ -43,6 +43,13 @@ export const mediumWords: Words<"Medium"> = {
   coax: "coax",
 };
 export const bandWords: Words<"RadioBand"> = { ghz2: "2.4 GHz", ghz5: "5 GHz", ghz6: "6 GHz" };
+/** From where the page of a box opens. */
+export const pageSideWords: Words<"PageSide"> = {
+  cable: "a LAN cable",
+  wifi: "its Wi-Fi",
+  guest: "its guest network",
+  wan: "its WAN side",
+};
 export const sideWords: Words<"Side"> = {
   lan: "LAN side",
   wan: "WAN side",

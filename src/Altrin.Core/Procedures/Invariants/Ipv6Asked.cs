@@ -1,4 +1,5 @@
 using Altrin.Core.Networks;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Procedures.Invariants;
 
@@ -23,7 +24,9 @@ public static class Ipv6Asked
         foreach (var segment in Live.Segments(now).Where(s => !s.HasStreet))
         {
             var routers = segment.Interfaces.Where(i => i is { Side: Side.Lan, Linked: true }).Select(i => i.Owner).Distinct().ToList();
-            foreach (var id in routers.Where(r => routers.Count > 1 && network.Find(r, Side.Wan) is not { Linked: true }))
+            foreach (
+                var id in routers.Where(r => routers.Count > 1 && network.Find(r, Side.Wan) is not { Linked: true } && MayAnnounce(now, r))
+            )
             {
                 if (!now.Ledger.Verified.Contains(new(Verifiable.Ipv6Off, id)))
                 {
@@ -50,4 +53,7 @@ public static class Ipv6Asked
             }
         }
     }
+
+    /// <summary>Whether a box may announce itself though it does not route: its kind says so, or does not say.</summary>
+    private static bool MayAnnounce(State now, string box) => now.Design.Box(box)?.Profile.Habits.AnnouncesIpv6 != Known.No;
 }

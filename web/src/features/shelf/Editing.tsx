@@ -8,6 +8,8 @@ import { Tick } from "../../ui/Tick";
 import { keysOf, loginWords, modeWords, resetWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import { FileErrors } from "../../ui/FileErrors";
+import { PageFields } from "./PageFields";
+import { useSettings } from "./useSettings";
 
 type Profile = Schemas["ProfileDocument"];
 type Habit = {
@@ -53,6 +55,7 @@ export function Editing({
   const [text, setText] = useState<string | null>(null);
   const [errors, setErrors] = useState<FileError[] | null>(null);
   const [busy, setBusy] = useState(false);
+  const settings = useSettings();
   const set = (parts: Partial<Profile>) => {
     setText(null);
     setDraft({ ...draft, ...parts });
@@ -206,7 +209,10 @@ export function Editing({
           );
         })}
       </Box>
-      <Fold title="Everything else: ports, radios, lights, power, as the text of its file">
+      <Fold title={`Its pages: ${traits.pages ? traits.pages.map((p) => p.area).join(", ") || "none" : "not noted"}`}>
+        <PageFields traits={traits} modes={draft.modes} settings={settings} set={setTraits} />
+      </Fold>
+      <Fold title="Everything else: ports, radios, lights, power, application, as the text of its file">
         <TextArea
           aria-label="The profile as text"
           minH="18rem"

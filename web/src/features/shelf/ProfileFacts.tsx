@@ -7,13 +7,16 @@ import {
   generationWords,
   loginWords,
   modeWords,
+  pageSideWords,
   phaseWords,
   powerWords,
   resetWords,
   securityWords,
 } from "../../ui/words";
+import { inWords, useSettings, type SettingView } from "./useSettings";
 
 type Profile = Schemas["ProfileDocument"];
+type Known = Schemas["Known"];
 
 const habitWords: Record<string, [string, string]> = {
   checksOffer: ["its DHCP server tries an address before it offers it", "its DHCP server offers addresses untried"],
@@ -44,9 +47,13 @@ const overlapWords: Record<Schemas["OverlapHabit"], string> = {
   renumbers: "changes its own subnet",
 };
 
+/** What a save of a page does; nothing of what was not found out. */
+const does = (known: Known | undefined, yes: string, no: string) => (known === "yes" ? [yes] : known === "no" ? [no] : []);
+
 /** What a profile says, row by row; what was not found out is left out. */
-export function profileRows(profile: Profile): [string, string[]][] {
+export function profileRows(profile: Profile, settings: readonly SettingView[]): [string, string[]][] {
   const { traits } = profile;
+  const words = (sets: readonly Schemas["Setting"][]) => inWords(settings, sets);
   const seconds = (n: number | null | undefined, what: string) => (n === null || n === undefined ? [] : [`${what} ${n} s`]);
   const habits = Object.entries(profile.habits ?? {}).flatMap(([key, value]) => {
     const words = habitWords[key];
@@ -89,6 +96,9 @@ export function profileRows(profile: Profile): [string, string[]][] {
         ? [
             `${resetWords[traits.reset.by]}${traits.reset.holdSeconds ? `, held ${traits.reset.holdSeconds} s` : ""}`,
             ...(traits.reset.shortPressPairs === "yes" ? ["a short press starts pairing"] : []),
+            ...(traits.reset.keeps
+              ? [traits.reset.keeps.length === 0 ? "nothing comes back by itself" : `${words(traits.reset.keeps)} comes back`]
+              : []),
           ]
         : [],
     ],
@@ -106,8 +116,34 @@ export function profileRows(profile: Profile): [string, string[]][] {
         [modeWords[e.mode], addressAfterWords[e.address], e.menu ? `under ${e.menu}` : "", e.then ?? ""]
           .filter((x) => x !== "")
           .join(": ")
-          .replace(/: (?=.*: )/g, ", "),
+          .replace(/: (?=.*: )/g, ", ")
+          .concat(e.clears ? `; clears ${e.clears.length === 0 ? "nothing" : words(e.clears)}` : ""),
       ),
+    ],
+    [
+      "Pages",
+      (traits?.pages ?? []).map((p) =>
+        [
+          `${p.area}: ${words(p.sets)}`,
+          ...(p.modes ? [`as ${p.modes.map((m) => modeWords[m].toLowerCase()).join(" or ")}`] : []),
+          ...does(p.restarts, "a save restarts it", "a save does not restart it"),
+          ...does(p.dropsWifi, "and drops Wi-Fi", "and keeps Wi-Fi"),
+          ...seconds(p.saveSeconds, "in"),
+        ].join("; "),
+      ),
+    ],
+    ["Pages open from", (traits?.pageSides ?? []).map((s) => pageSideWords[s])],
+    [
+      "Only in its application",
+      traits?.app
+        ? [
+            words(traits.app.sets),
+            ...does(traits.app.account, "asks for an account", "asks for no account"),
+            ...does(traits.app.bluetooth, "needs Bluetooth", "needs no Bluetooth"),
+            ...does(traits.app.mobileData, "with mobile data on", "with mobile data off"),
+            ...does(traits.app.internetFirst, "needs internet before anything can be set", "can be set without internet"),
+          ]
+        : [],
     ],
     [
       "Passes its address on",
@@ -153,6 +189,7 @@ export function profileRows(profile: Profile): [string, string[]][] {
 
 /** What a kind of box can do and does, for reading. */
 export function ProfileFacts({ profile }: { profile: Profile }) {
+  const settings = useSettings();
   return (
     <Box
       as="dl"
@@ -163,7 +200,7 @@ export function ProfileFacts({ profile }: { profile: Profile }) {
       fontSize="sm"
       mt="1"
     >
-      {profileRows(profile).map(([title, said]) => (
+      {profileRows(profile, settings).map(([title, said]) => (
         <Box key={title} display="contents">
           <chakra.dt color="muted">{title}</chakra.dt>
           <chakra.dd>

@@ -11,6 +11,7 @@ import { boxWords, keysOf } from "../../ui/words";
 import { FileErrors } from "../../ui/FileErrors";
 import { useShown } from "../shared/useShown";
 import { ProfileFacts, profileRows } from "./ProfileFacts";
+import { useSettings } from "./useSettings";
 import { useShelf } from "./useShelf";
 import { Editing } from "./Editing";
 
@@ -202,7 +203,8 @@ export default function ShelfPage() {
 
 /** Two kinds side by side; rows in which they differ are marked by a word, not by colour alone. */
 function Compared({ a, b }: { a: Entry; b: Entry }) {
-  const [left, right] = [new Map(profileRows(a.profile)), new Map(profileRows(b.profile))];
+  const settings = useSettings();
+  const [left, right] = [new Map(profileRows(a.profile, settings)), new Map(profileRows(b.profile, settings))];
   const titles = [...new Set([...left.keys(), ...right.keys()])];
   return (
     <Box overflowX="auto">

@@ -386,10 +386,13 @@ describe("What it adds up to", () => {
 
   it("a kind's facts leave out what was not found out", () => {
     const old = there(design.site.boxes.find((b) => b.id === "old-router"));
-    const rows = new Map(profileRows(old.profile));
-    expect(rows.get("Reset")).toEqual(["pin hole, held 30 s"]);
+    const settings = [{ setting: "wdsPeers" as const, words: "WDS peers", modes: ["router" as const] }];
+    const rows = new Map(profileRows(old.profile, settings));
+    expect(rows.get("Reset")).toEqual(["pin hole, held 30 s", "nothing comes back by itself"]);
+    expect(rows.get("Pages")).toContain("WDS: WDS peers; as router; a save restarts it; and drops Wi-Fi");
+    expect(rows.get("In each mode")).toEqual(["Router: keeps its address; clears nothing"]);
     expect(rows.get("By itself")).toContain("uses a leased address untried");
     expect(rows.has("Kit")).toBe(false);
-    expect(new Map(profileRows(there(design.site.boxes.find((b) => b.id === "studio-point")).profile)).has("Lights")).toBe(false);
+    expect(new Map(profileRows(there(design.site.boxes.find((b) => b.id === "studio-point")).profile, settings)).has("Lights")).toBe(false);
   });
 });
