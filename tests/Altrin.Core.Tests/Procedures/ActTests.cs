@@ -296,4 +296,21 @@ public sealed class ActTests
             return states;
         }
     }
+
+    /// <summary>
+    /// Leases are renewed by link: whoever hangs at what restarts asks anew, and a device behind a switch does not notice a router.
+    /// </summary>
+    [Theory]
+    [InlineData("gw", "b")]
+    [InlineData("s", "a")]
+    [InlineData("a", "a")]
+    public void Those_who_lose_their_link_ask_anew(string restarted, string asks)
+    {
+        var morning = State.Morning(InvariantTests.House().Design);
+        Act[] acts = [new WaitFor(60), new PowerOff(restarted), new WaitFor(30), new PowerOn(restarted), new WaitFor(300)];
+        var end = Play.Of(morning, acts, null, TestContext.Current.CancellationToken).End;
+        Assert.Equal([asks], new[] { "a", "b" }.Where(d => Given(end, d) != Given(morning, d)));
+
+        static long Given(State now, string device) => now.Moment.Situation.Memory!.Of(device, Side.Device)!.Leases[0].GivenAt;
+    }
 }
