@@ -16,7 +16,8 @@ internal static class LookCommand
         var file = new Argument<string>("FILE") { Description = "A design file; - for standard input." };
         var at = new Option<string>("--at")
         {
-            Description = "A box or device; or a free port such as hall-gateway/lan3, for a laptop plugged in there.",
+            Description =
+                "A box or device; a free port such as hall-gateway/lan3 for a laptop plugged in there, a radio such as hall-gateway/r5 for one in its Wi-Fi, or both joined by \"+\".",
             HelpName = "SEAT",
             Required = true,
         };

@@ -49,6 +49,27 @@ internal static class PlayCommand
         return command;
     }
 
+    /// <summary>The state after an act of a list, from 1, or after the last; null, with the reason written, where there is none.</summary>
+    public static State? After(string home, string acts, int? step, Stream input, TextWriter errors)
+    {
+        if (Acts(acts, input, errors) is not { } list || DesignSource.Read(home, list.Begins, input, errors) is not { } found)
+        {
+            return null;
+        }
+        if (step is < 1 || step > list.Acts.Count)
+        {
+            errors.WriteLine($"altrin: the list has {list.Acts.Count} acts; there is no step {step}.");
+            return null;
+        }
+        var play = Play.Of(State.Morning(found), [.. list.Acts.Take(step ?? list.Acts.Count)], null);
+        if (play.Steps.FirstOrDefault(s => s.Refused is not null) is { } refused)
+        {
+            errors.WriteLine($"altrin: \"{refused.Says}\" cannot be done: {refused.Refused}");
+            return null;
+        }
+        return play.End;
+    }
+
     private static ActsDocument? Acts(string file, Stream input, TextWriter errors)
     {
         byte[] bytes;

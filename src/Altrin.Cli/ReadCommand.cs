@@ -27,6 +27,16 @@ internal static class ReadCommand
             Description = "In which set-up it was taken; 'planned' where there is one, else the last.",
             HelpName = "NAME",
         };
+        var acts = new Option<string?>("--acts")
+        {
+            Description = "A list of acts (docs/acts.md): it was taken by the laptop on that evening, after --step.",
+            HelpName = "FILE",
+        };
+        var step = new Option<int?>("--step")
+        {
+            Description = "After which act of the list, from 1; the last where left out.",
+            HelpName = "N",
+        };
         var json = new Option<bool>("--json") { Description = "Print it as JSON." };
         var command = new Command("read", "Reads what machines print: addresses, routes, tables, scans, leases, captures.")
         {
@@ -34,6 +44,8 @@ internal static class ReadCommand
             home,
             at,
             setUp,
+            acts,
+            step,
             json,
         };
         command.SetAction(parsed =>
@@ -47,11 +59,22 @@ internal static class ReadCommand
             ReadingComparison? comparison = null;
             if (parsed.GetValue(home) is { } path)
             {
-                if (DesignSource.Read(path, parsed.GetValue(setUp), input, errors) is not { } design)
+                if (parsed.GetValue(acts) is { } evening)
+                {
+                    if (PlayCommand.After(path, evening, parsed.GetValue(step), input, errors) is not { } then)
+                    {
+                        return ExitCode.BadInput;
+                    }
+                    comparison = ReadingComparison.Of(new HomeFile(then.Design.Site, [then.Design.SetUp]), then.Moment, read.Value);
+                }
+                else if (DesignSource.Read(path, parsed.GetValue(setUp), input, errors) is { } design)
+                {
+                    comparison = ReadingComparison.Of(new HomeFile(design.Site, [design.SetUp]), design, parsed.GetValue(at), read.Value);
+                }
+                else
                 {
                     return ExitCode.BadInput;
                 }
-                comparison = ReadingComparison.Of(new HomeFile(design.Site, [design.SetUp]), design, parsed.GetValue(at), read.Value);
             }
             if (parsed.GetValue(json))
             {

@@ -80,6 +80,28 @@ public sealed class TerminalTests : IDisposable
         );
     }
 
+    /// <summary>What the laptop printed on an evening is held against that moment, not against the home at rest.</summary>
+    [Fact]
+    public void A_reading_is_held_against_the_moment_of_an_evening()
+    {
+        const string text =
+            "2: eth0: <UP>\n    inet 192.168.8.250/24 brd 192.168.8.255 scope global eth0\ndefault via 192.168.8.1 dev eth0\n";
+        var (home, acts) = (Sample("pottery-house.json"), Sample("evenings/pottery-house.json"));
+        string Read(string step) => Run(text, "read", "-", "--home", home, "--acts", acts, "--step", step).Output;
+        Assert.Contains("Agrees    eth0 has 192.168.8.250/24. Recorded: 192.168.8.250/24.", Read("2"), StringComparison.Ordinal);
+        Assert.Contains(
+            "Disagrees eth0 has 192.168.8.250/24. Recorded: 192.168.8.20/24 from Loft router.",
+            Read("32"),
+            StringComparison.Ordinal
+        );
+        Assert.Contains("Agrees    Its gateway is 192.168.8.1 (Loft router).", Read("32"), StringComparison.Ordinal);
+        Assert.Equal(ExitCode.BadInput, Run(text, "read", "-", "--home", home, "--acts", acts, "--step", "66").Status);
+        Assert.Equal(ExitCode.BadInput, Run(text, "read", "-", "--home", home, "--acts", home).Status);
+        var both = Run(null, "look", home, "--at", "hall-gateway/lan4+hall-gateway/r5", "--to", "192.168.8.1").Output;
+        Assert.Contains("At the laptop, by cable and Wi-Fi", both, StringComparison.Ordinal);
+        Assert.Contains("Ping 192.168.8.1: by luck: The laptop has two ways to 192.168.8.1", both, StringComparison.Ordinal);
+    }
+
     [Fact]
     public void What_is_refused_or_broken_on_an_evening_is_said_and_gives_a_status()
     {

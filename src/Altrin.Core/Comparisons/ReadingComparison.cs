@@ -38,18 +38,47 @@ public sealed record ReadingComparison(
     {
         var at = Standpoint.At(design, seat, work ?? new(CancellationToken.None));
         var known = at is null ? null : seat;
+        var name = at is null ? null : Facts.Seats.Of(design).FirstOrDefault(s => s.Id == seat)?.Name ?? at.NameOf(at.Owner);
+        return Of(home, design, at, (known, known, name), reading, taken);
+    }
+
+    /// <summary>
+    /// Compares what the laptop printed with a moment of the work, its leases and tables, and whatever is off or busy then included. What
+    /// may have gone wrong is not tried: slips are those of a home at rest.
+    /// </summary>
+    /// <param name="home">The home.</param>
+    /// <param name="moment">The moment, with the laptop where it was.</param>
+    /// <param name="reading">The reading.</param>
+    /// <param name="taken">In which place, and when; null where neither was said.</param>
+    /// <param name="work">The work that the look at the network may take; null for as much as one proof may.</param>
+    public static ReadingComparison Of(HomeFile home, Moment moment, Reading reading, Taken? taken = null, Work? work = null)
+    {
+        var at = Standpoint.At(moment, work ?? new(CancellationToken.None));
+        return Of(home, moment.Design, at, (null, moment.Situation.Laptop?.Cable?.Port.ToString(), at?.NameOf(at.Owner)), reading, taken);
+    }
+
+    private static ReadingComparison Of(
+        HomeFile home,
+        Design design,
+        Standpoint? at,
+        (string? Known, string? Linked, string? Name) seat,
+        Reading reading,
+        Taken? taken
+    )
+    {
+        var known = seat.Known;
         var machine = Comparisons.Machine.Of(reading);
         var outside =
             reading.Outside.Count > 0 ? OutsideView.Of(design, at, reading.Outside[^1]) : ((OutsideView View, Statement Statement)?)null;
         return new(
-            at is null ? null : Facts.Seats.Of(design).FirstOrDefault(s => s.Id == seat)?.Name,
+            seat.Name,
             machine,
             [
                 .. Suggesting([
                     .. machine is null ? [] : AdapterStatements.Of(home, design, known, at, machine),
                     .. OfferStatements.Of(home, design, known, at, reading),
                     .. RouteStatements.Of(home, design, known, at, reading),
-                    .. LinkStatements.Of(design, known, at, reading),
+                    .. LinkStatements.Of(design, seat.Linked, at, reading),
                     .. AirStatements.Of(design, taken, reading),
                     .. NeighbourStatements.Of(home, at, reading),
                     .. outside is null ? [] : new[] { outside.Value.Statement },

@@ -30,13 +30,18 @@ public sealed record SpeedPath(SpeedLimit? Limit)
         {
             return null;
         }
-        var (design, laptop) = (at.Design, at.IsLaptop ? at.Seen.Network.Situation.Laptop : null);
-        var wired = laptop is null ? design.SetUp.Cables.Any(c => c.Ends(at.Owner)) : laptop.Cable is not null;
-        if (wired != (run.By == RunBy.Cable))
+        var (design, byCable) = (at.Design, run.By == RunBy.Cable);
+        // A laptop that is in a port and in a Wi-Fi ran it over the one of both that is named.
+        var laptop =
+            !at.IsLaptop ? null
+            : byCable ? at.Seen.Network.Situation.Laptop! with { Wifi = null }
+            : at.Seen.Network.Situation.Laptop! with { Cable = null };
+        var side = laptop is null ? at.Sides[0] : at.Sides.FirstOrDefault(s => s.Owner == laptop.InUse());
+        if (side is null || (laptop is null && design.SetUp.Cables.Any(c => c.Ends(at.Owner)) != byCable))
         {
             return null;
         }
-        var (map, side) = (new LinkMap(at.Seen.Network), at.Sides[0]);
+        var map = new LinkMap(at.Seen.Network);
         IReadOnlyList<string> along;
         string? stopped = null;
         if (run.To.Length == 0)

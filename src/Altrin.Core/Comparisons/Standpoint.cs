@@ -15,12 +15,18 @@ internal sealed record Standpoint(Observation Seen, string Owner)
     public static Standpoint? At(Design design, string? seat, Work work) =>
         seat is { Length: > 0 } && Seats.Stand(design, seat, work) is { Ok: true, Value: var (seen, owner) } ? new(seen, owner) : null;
 
+    /// <summary>Where the laptop is in a moment; null where it is connected to nothing.</summary>
+    public static Standpoint? At(Moment moment, Work work) =>
+        moment.Situation.Laptop?.InUse() is { } owner
+            ? new(Observer.Observe(Compiler.Compile(moment.Design, moment.Situation, work)), owner)
+            : null;
+
     public Design Design => Seen.Network.Design;
 
     public bool IsLaptop => Laptop.Is(Owner);
 
     /// <summary>Its sides that are connected to anything.</summary>
-    public IReadOnlyList<Interface> Sides => [.. Seen.Network.Interfaces.Where(i => i.Owner == Owner && i.Linked)];
+    public IReadOnlyList<Interface> Sides => [.. Seen.Network.Interfaces.Where(i => Laptop.Owners(Owner).Contains(i.Owner) && i.Linked)];
 
     /// <summary>Every way in which it may hold an address.</summary>
     public IReadOnlyList<Holding> Holdings => [.. Sides.SelectMany(Seen.Leasing.Holdings)];

@@ -44,15 +44,41 @@ public static class Looking
     /// <summary>What is seen at a box, a device, or an adapter of the <see cref="Laptop"/>; null where it is not in use.</summary>
     public static View? From(Observation seen, string owner)
     {
-        var sides = seen.Network.Interfaces.Where(i => i.Owner == owner).ToList();
-        return sides.Count == 0
-            ? null
-            : new(owner, [.. seen.Sheet.Addresses.Where(a => a.Owner == owner)], [.. sides.SelectMany(s => At(seen, s))]);
+        var owners = Laptop.Owners(owner);
+        var sides = seen.Network.Interfaces.Where(i => owners.Contains(i.Owner)).ToList();
+        return sides.Count == 0 ? null : new(owner, [.. seen.Sheet.Addresses.Where(a => owners.Contains(a.Owner))], [.. Tables()]);
+
+        // Two adapters hear one host, and each other, where both are in one network.
+        IEnumerable<Neighbour> Tables() =>
+            owners.Count == 1
+                ? sides.SelectMany(s => At(seen, s))
+                : sides.SelectMany(s => At(seen, s)).Where(n => !owners.Contains(n.Owner)).Distinct();
     }
 
     /// <summary>A ping and a route from a seat; null where it is not in use.</summary>
     public static Trace? To(Observation seen, string owner, Ipv4Address target)
     {
+        if (owner == Laptop.BothId)
+        {
+            return Ways(seen, seen.Network.Situation.Laptop!, target) switch
+            {
+                [var one] => To(seen, one.Owner, target),
+                [] => To(seen, Laptop.CableId, target),
+                _ => new(
+                    target,
+                    Answer.ByLuck(
+                        Cause.Of(
+                            CauseCodes.TwoWays,
+                            $"The laptop has two ways to {target}, by cable and by Wi-Fi: which one it takes is luck.",
+                            Laptop.CableId,
+                            Laptop.WifiId
+                        )
+                    ),
+                    [],
+                    null
+                ),
+            };
+        }
         var sides = seen.Network.Interfaces.Where(i => i.Owner == owner).ToList();
         if ((sides.Find(s => s.Linked) ?? sides.FirstOrDefault()) is not { } seat)
         {
@@ -86,6 +112,23 @@ public static class Looking
                     ? exact
                     : null
             );
+    }
+
+    /// <summary>
+    /// The adapters by which the laptop sends to an address: those in its subnet, else the one with a default gateway, a cable before
+    /// Wi-Fi (common practice).
+    /// </summary>
+    public static IReadOnlyList<Interface> Ways(Observation seen, Laptop laptop, Ipv4Address address)
+    {
+        var adapters = laptop
+            .Adapters()
+            .Select(a => seen.Network.Find(a.Owner, Side.Laptop))
+            .OfType<Interface>()
+            .Where(i => i.Linked)
+            .Select(i => (Side: i, Held: seen.Leasing.Holdings(i)))
+            .ToList();
+        var near = adapters.Where(a => a.Held.Any(h => h.Subnet?.Contains(address) == true)).Select(a => a.Side).ToList();
+        return near.Count > 0 ? near : [.. adapters.Where(a => a.Held.Any(h => h.Gateway is not null)).Select(a => a.Side).Take(1)];
     }
 
     /// <summary>The address table of one side once it has spoken to everybody; empty where it is connected to nothing.</summary>

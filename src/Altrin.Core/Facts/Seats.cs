@@ -62,37 +62,46 @@ public static class Seats
 
     /// <summary>The home with a person at a seat, and who that is; or why that is no seat.</summary>
     /// <param name="design">The home.</param>
-    /// <param name="at">A seat, by its id.</param>
+    /// <param name="at">A seat, by its id; a free port and a name on the air, joined by "+", for a laptop at both at once.</param>
     /// <param name="work">The work that it may take; null for as much as one proof may.</param>
     public static Parsed<(Observation Seen, string Owner)> Stand(Design design, string at, Work? work = null)
     {
-        var (moment, owner) = (new Moment(design, Situation.Settled), at);
-        if (PortRef.Read(at) is { Port.Length: > 0 } end && design.Box(end.Owner) is not null)
+        var (situation, owner) = (Situation.Settled, at);
+        if (Laptop(design, at) is { } laptop)
         {
-            var air = design.Box(end.Owner)!.Profile.Port(end.Port) is null
-                ? Airs(design, end.Owner).FirstOrDefault(a => Radio(a) == end.Port)
-                : null;
-            var laptop = air is null
-                ? Laptop.At(end, new Automatic())
-                : Laptop.In(new(air.Box, air.Setting.Name, air.Setting.Password), new Automatic());
-            var there = new MoveLaptop(laptop).From(moment);
+            var there = new MoveLaptop(laptop).From(new Moment(design, Situation.Settled));
             if (!there.Ok)
             {
                 return Parsed<(Observation, string)>.Fail(there.Error);
             }
             // Nothing is remembered: a new host has what it would be given.
-            (moment, owner) = (
-                moment with
-                {
-                    Situation = Situation.Settled with { Laptop = laptop },
-                },
-                air is null ? Laptop.CableId : Laptop.WifiId
-            );
+            (situation, owner) = (Situation.Settled with { Laptop = laptop }, laptop.InUse()!);
         }
-        var seen = Observer.Observe(Compiler.Compile(moment.Design, moment.Situation, work));
+        var seen = Observer.Observe(Compiler.Compile(design, situation, work));
         return Looking.From(seen, owner) is null
             ? Parsed<(Observation, string)>.Fail($"There is no box or device '{Ipv4Address.Shown(at)}' with an address in this set-up.")
             : (seen, owner);
+    }
+
+    /// <summary>
+    /// The laptop at a port, in a Wi-Fi, or, where a port and a Wi-Fi are joined by "+", at both at once; null for any other seat.
+    /// </summary>
+    private static Laptop? Laptop(Design design, string at)
+    {
+        if (at.Split('+') is [var cable, var wifi])
+        {
+            return (Laptop(design, cable), Laptop(design, wifi)) is ({ Cable: { } socket, Wifi: null }, { Cable: null, Wifi: { } joined })
+                ? new(socket, joined)
+                : null;
+        }
+        if (PortRef.Read(at) is not { Port.Length: > 0 } end || design.Box(end.Owner) is not { } box)
+        {
+            return null;
+        }
+        var air = box.Profile.Port(end.Port) is null ? Airs(design, end.Owner).FirstOrDefault(a => Radio(a) == end.Port) : null;
+        return air is null
+            ? Networks.Laptop.At(end, new Automatic())
+            : Networks.Laptop.In(new(air.Box, air.Setting.Name, air.Setting.Password), new Automatic());
     }
 
     /// <summary>The address that a device, a box, "internet" or a typed address stands for; an example where the server decides.</summary>

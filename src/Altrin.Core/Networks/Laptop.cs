@@ -15,6 +15,9 @@ public sealed record Laptop(LaptopOnCable? Cable, LaptopOnWifi? Wifi)
     /// <summary>The owner that stands for its Wi-Fi; no box or device can be called so.</summary>
     public const string WifiId = ":laptop-wifi";
 
+    /// <summary>The owner that stands for both at once; no box or device can be called so.</summary>
+    public const string BothId = ":laptop-both";
+
     /// <summary>Plugged into a port, its Wi-Fi off.</summary>
     public static Laptop At(PortRef port, HostAddress address) => new(new(port, address), null);
 
@@ -22,7 +25,20 @@ public sealed record Laptop(LaptopOnCable? Cable, LaptopOnWifi? Wifi)
     public static Laptop In(WifiJoin wifi, HostAddress address) => new(null, new LaptopOnWifi(wifi, address));
 
     /// <summary>Whether an owner is the laptop, by either.</summary>
-    public static bool Is(string owner) => owner is CableId or WifiId;
+    public static bool Is(string owner) => owner is CableId or WifiId or BothId;
+
+    /// <summary>The owners of the sides that an owner stands for: both adapters of a laptop that is looked at as a whole.</summary>
+    public static IReadOnlyList<string> Owners(string owner) => owner == BothId ? [CableId, WifiId] : [owner];
+
+    /// <summary>The owner that stands for whatever of it is in use; null where nothing is.</summary>
+    public string? InUse() =>
+        (Cable, Wifi) switch
+        {
+            (not null, not null) => BothId,
+            (not null, null) => CableId,
+            (null, not null) => WifiId,
+            _ => null,
+        };
 
     /// <summary>How each of its adapters that is in use comes by its address, the cable first.</summary>
     public IEnumerable<(string Owner, HostAddress Address)> Adapters()

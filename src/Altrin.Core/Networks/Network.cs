@@ -62,6 +62,7 @@ public sealed record Network(
         _names.TryGetValue(id, out var name) ? name
         : id == Laptop.CableId ? "the laptop"
         : id == Laptop.WifiId ? "the laptop on Wi-Fi"
+        : id == Laptop.BothId ? "the laptop, by cable and Wi-Fi"
         : id == Provider.Internet ? "the internet"
         : Design.NameOf(id);
 }

@@ -36,6 +36,9 @@ public static class CauseCodes
     /// <summary>Several boxes or devices ask the provider, who gives one lease. Subject: street.</summary>
     public const string SeveralBeforeRouter = "several-before-router";
 
+    /// <summary>The laptop has two ways into one subnet, by cable and by Wi-Fi. Subjects: both adapters.</summary>
+    public const string TwoWays = "two-ways";
+
     /// <summary>A Wi-Fi that the device looks for and does not get into. Subject: the device.</summary>
     public const string WifiNotJoined = "wifi-not-joined";
 

@@ -31,7 +31,7 @@ public sealed record Expectation(
             adapters,
             now.Laptop is null ? [] : [.. Addresses(now).Select(a => PageReach.At(now, a))],
             now.Laptop is { } laptop
-                ? PageReach.Ways(seen, laptop, Provider.Host) is [var way, ..]
+                ? Looking.Ways(seen, laptop, Provider.Host) is [var way, ..]
                     ? Looking.To(seen, way.Owner, Provider.Host)
                     : null
                 : null,

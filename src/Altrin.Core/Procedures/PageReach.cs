@@ -22,7 +22,7 @@ public sealed record PageReach(Ipv4Address Address, AnswerKind Answer, string? B
             return No(address, "The laptop is in its bag.");
         }
         var seen = now.Seen();
-        var ways = Ways(seen, laptop, address);
+        var ways = Looking.Ways(seen, laptop, address);
         if (ways.Count == 0)
         {
             return No(address, $"The laptop has no address that leads to {address}.");
@@ -65,26 +65,9 @@ public sealed record PageReach(Ipv4Address Address, AnswerKind Answer, string? B
     /// <summary>Why the laptop has no internet; null where it has.</summary>
     public static string? NoInternet(State now) =>
         now.Laptop is not { } laptop ? "The laptop is in its bag."
-        : Ways(now.Seen(), laptop, Provider.Host) is not [var way, ..] ? "The laptop has no way to the internet."
+        : Looking.Ways(now.Seen(), laptop, Provider.Host) is not [var way, ..] ? "The laptop has no way to the internet."
         : now.Seen().Tracer.ToInternet(way).Answer is { IsYes: false } no ? $"The laptop has no internet: {no.Why}"
         : null;
-
-    /// <summary>
-    /// The adapters by which the laptop sends to an address: those in its subnet, else the one with a default gateway, a cable before
-    /// Wi-Fi (common practice).
-    /// </summary>
-    public static IReadOnlyList<Interface> Ways(Observation seen, Laptop laptop, Ipv4Address address)
-    {
-        var adapters = laptop
-            .Adapters()
-            .Select(a => seen.Network.Find(a.Owner, Networks.Side.Laptop))
-            .OfType<Interface>()
-            .Where(i => i.Linked)
-            .Select(i => (Side: i, Held: seen.Leasing.Holdings(i)))
-            .ToList();
-        var near = adapters.Where(a => a.Held.Any(h => h.Subnet?.Contains(address) == true)).Select(a => a.Side).ToList();
-        return near.Count > 0 ? near : [.. adapters.Where(a => a.Held.Any(h => h.Gateway is not null)).Select(a => a.Side).Take(1)];
-    }
 
     private static PageSide Side(Observation seen, Laptop laptop, Interface way, string box, Ipv4Address address)
     {

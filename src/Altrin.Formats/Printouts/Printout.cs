@@ -74,7 +74,7 @@ internal sealed record Adapter(
 )
 {
     public static IReadOnlyList<Adapter> Of(Observation seen, string owner) =>
-        [.. seen.Network.Interfaces.Where(i => i.Owner == owner).Select((side, number) => Of(seen, side, number))];
+        [.. seen.Network.Interfaces.Where(i => Laptop.Owners(owner).Contains(i.Owner)).Select((side, number) => Of(seen, side, number))];
 
     private static Adapter Of(Observation seen, Interface side, int number)
     {

@@ -2,6 +2,7 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Facts;
 using Altrin.Core.Findings;
 using Altrin.Core.Networks;
+using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Facts;
@@ -114,6 +115,38 @@ public sealed class SeatTests
         var (seen, who) = Seats.Stand(House, seat).Value;
         Assert.Equal(owner, who);
         Assert.Equal(range, $"{Looking.From(seen, who)!.Addresses.Single().From}");
+    }
+
+    /// <summary>
+    /// At both at once it has both addresses; what is near goes by the one that is near, the rest by the cable, and two ways are luck.
+    /// </summary>
+    [Fact]
+    public void A_laptop_looks_by_cable_and_by_wifi_at_once()
+    {
+        var (seen, who) = Seats.Stand(House, "gw/lan3+gw/guest").Value;
+        Assert.Equal(Laptop.BothId, who);
+        var view = Looking.From(seen, who)!;
+        Assert.Equal(
+            [":laptop 192.168.8.20-192.168.8.199", ":laptop-wifi 192.168.30.20-192.168.30.99"],
+            view.Addresses.Select(a => $"{a.Owner} {a.From}")
+        );
+        Assert.Contains(view.Table, n => $"{n.Address}" == "192.168.8.1");
+        Assert.Contains(view.Table, n => $"{n.Address}" == "192.168.30.1");
+        Assert.Equal(Shown(Laptop.WifiId, "192.168.30.1"), Shown(who, "192.168.30.1"));
+        Assert.NotEqual(Shown(Laptop.CableId, "192.168.30.1"), Shown(who, "192.168.30.1"));
+        Assert.Equal(Shown(Laptop.CableId, "198.51.100.10"), Shown(who, "198.51.100.10"));
+        Assert.True(Looking.To(seen, who, Seats.Target(seen, "internet").Value)!.Ping.IsYes);
+        var (twice, both) = Seats.Stand(House, "gw/lan3+point/r5").Value;
+        var ping = Looking.To(twice, both, Home.At("192.168.8.1"))!.Ping;
+        Assert.Equal((AnswerKind.Luck, CauseCodes.TwoWays), (ping.Kind, ping.Causes[0].Code));
+        Assert.All(new[] { "gw/lan3+gw/lan4", "gw/r5+gw/lan3", "gw/lan3+a", "gw/lan3+gw/r5+gw/guest" }, s =>
+            Assert.False(Seats.Stand(House, s).Ok, s)
+        );
+
+        string Shown(string owner, string to) =>
+            Looking.To(seen, owner, Home.At(to)) is { } trace
+                ? $"{trace.Ping.Kind} {trace.Ping.Why} {string.Join(' ', trace.Hops.Select(h => $"{h.Owner} {h.Address}"))}"
+                : "";
     }
 
     [Fact]

@@ -1,3 +1,4 @@
+using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
 using Altrin.Core.Procedures.Acts;
@@ -19,7 +20,7 @@ public static class NoSawnOffBranch
             yield break;
         }
         var reach = PageOpens.AddressOf(step.Before, id) is { Ok: true, Value: var at } ? PageReach.At(step.Before, at) : null;
-        var byAir = PageReach.Ways(step.Before.Seen(), step.Before.Laptop, reach?.Address ?? default).Any(w => w.Owner == Laptop.WifiId);
+        var byAir = Looking.Ways(step.Before.Seen(), step.Before.Laptop, reach?.Address ?? default).Any(w => w.Owner == Laptop.WifiId);
         if (reach is { Answer: AnswerKind.Yes } && byAir && Sends(step.Before, wifi.Join) && !Sends(step.After, wifi.Join))
         {
             yield return new(

@@ -1,3 +1,4 @@
+using Altrin.Core.Facts;
 using Altrin.Core.Procedures.Acts;
 
 namespace Altrin.Core.Procedures.Invariants;
@@ -27,7 +28,7 @@ public static class TheRightPage
             yield break;
         }
         var (seen, laptop) = (step.Before.Seen(), step.Before.Laptop);
-        foreach (var way in laptop is null ? [] : PageReach.Ways(seen, laptop, address))
+        foreach (var way in laptop is null ? [] : Looking.Ways(seen, laptop, address))
         {
             var holders = seen.Hosts.Holders(way.Segment, address).Where(h => h.Linked).Select(h => h.Owner).Distinct().ToList();
             if (holders.Count > 1)

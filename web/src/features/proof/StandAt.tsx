@@ -15,14 +15,20 @@ import { DraftInput } from "../../ui/DraftInput";
 
 type Style = Schemas["PrintoutStyle"];
 
+/** The two of the laptop, as the network names them. */
+const adapterWords: Record<string, string> = { ":laptop": "laptop, by cable", ":laptop-wifi": "laptop, on Wi-Fi" };
+
 /** What is seen at a device, a box, or a laptop at any port or name: as data, and as commands print it. */
 export function StandAt({ state }: { state: JobState }) {
   const { design } = state;
-  const [{ seat, target, style }, show] = useShown(["seat", "target", "style"]);
+  const [{ seat, wifi, target, style }, show] = useShown(["seat", "wifi", "target", "style"]);
   const seats = useAsked<Schemas["Seat"][]>(state, ["seats"], (signal) =>
     api.GET("/api/jobs/{id}/proof/seats", { params: asking(state), signal }),
   );
-  const at = seat ?? seats.data?.[0]?.id ?? null;
+  const stands = seats.data?.find((s) => s.id === seat) ?? seats.data?.[0];
+  // A laptop has a socket and a Wi-Fi: from a port it may look by both at once.
+  const air = stands?.kind === "port" ? (seats.data?.find((s) => s.kind === "wifi" && s.id === wifi)?.id ?? null) : null;
+  const at = stands ? [stands.id, ...(air ? [air] : [])].join("+") : null;
   const chosen: Style = keysOf(printoutWords).find((k) => k === style) ?? "ip";
   const goal = target ?? "internet";
   const sight = useAsked<Schemas["Sight"]>(
@@ -41,10 +47,21 @@ export function StandAt({ state }: { state: JobState }) {
       {(all) => (
         <Box display="grid" gap="4" gridTemplateColumns="minmax(0, 1fr)">
           <Flex gap="4" wrap="wrap" align="start">
-            <Box width="20rem" maxW="100%">
-              <SeatSelect label="Stand at" seats={all} value={at} onChange={(chosenSeat) => show({ seat: chosenSeat })} />
+            <Box width="18rem" maxW="100%">
+              <SeatSelect label="Stand at" seats={all} value={stands?.id ?? null} onChange={(chosenSeat) => show({ seat: chosenSeat })} />
             </Box>
-            <Box width="14rem">
+            {stands?.kind === "port" && (
+              <Box width="18rem" maxW="100%">
+                <SeatSelect
+                  label="And on Wi-Fi at once"
+                  seats={all.filter((s) => s.kind === "wifi")}
+                  value={air}
+                  none="no, its Wi-Fi is off"
+                  onChange={(chosenWifi) => show({ wifi: chosenWifi })}
+                />
+              </Box>
+            )}
+            <Box width="12rem">
               <Labelled label="Ping and trace">
                 {(ids) => (
                   <Select
@@ -64,7 +81,7 @@ export function StandAt({ state }: { state: JobState }) {
               </Labelled>
             </Box>
             {!known.includes(goal) && (
-              <Box width="11rem">
+              <Box width="10rem">
                 <DraftInput
                   label="Address"
                   fontFamily="mono"
@@ -112,10 +129,10 @@ function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state:
         {sight.addresses.map((a) => {
           const said = addressText(design, a);
           return (
-            <Card key={a.side}>
+            <Card key={`${a.owner} ${a.side}`}>
               {sideWords[a.side] && (
                 <Box color="muted" fontSize="sm">
-                  {sideWords[a.side]}
+                  {adapterWords[a.owner] ?? sideWords[a.side]}
                 </Box>
               )}
               <Box fontWeight="600">
