@@ -12,21 +12,20 @@ internal static class Departures
     public static IEnumerable<string> Of(State before, Act act, Ways ways)
     {
         var (design, gateway) = (before.Design, Live.Gateway(before.Design)?.Id);
+        if (!ways.TouchesGateway && gateway is not null && Live.ChangedBy(act) == gateway)
+        {
+            yield return $"{design.NameOf(gateway)} is changed, which the gateway should not be.";
+        }
+        if (!ways.TouchesDevices && Touched(design, act) is { } device)
+        {
+            yield return $"{design.NameOf(device)} is touched, which the customer's devices should not be.";
+        }
         switch (act)
         {
             case ResetBox reset when ways.Reset == ResetSchool.IfLoginUnknown && Known(before, reset.Box):
                 yield return $"The login of {design.NameOf(reset.Box)} is known, and it is reset all the same.";
                 break;
-            case DeviceTakesAddress or DeviceJoins { Wifi: not null } when !ways.TouchesDevices && Touched(before, act) is { } device:
-                yield return $"{design.NameOf(device)} is touched, which the customer's devices should not be.";
-                break;
-            case SavePage save when save.Box == gateway:
-                if (!ways.TouchesGateway)
-                {
-                    yield return $"{design.NameOf(save.Box)} is changed, which the gateway should not be.";
-                }
-                break;
-            case SavePage save:
+            case SavePage save when save.Box != gateway:
                 foreach (var said in OfFurther(before, save, ways))
                 {
                     yield return said;
@@ -86,14 +85,11 @@ internal static class Departures
 
     private static bool Known(State now, string box) => now.Design.Box(box) is { } found && Login.Lacking(now, found) is null;
 
-    private static string? Touched(State before, Act act) =>
+    private static string? Touched(Design design, Act act) =>
         act switch
         {
             DeviceTakesAddress takes => takes.Device,
-            // Between boxes of one name with one password it moves by itself.
-            DeviceJoins { Wifi: { } wifi } joins
-                when before.Design.SetUp.Devices.FirstOrDefault(d => d.Device == joins.Device)?.Wifi is not { } known
-                    || (known.Name, known.Password) != (wifi.Name, wifi.Password) => joins.Device,
+            DeviceJoins joins when !joins.MovesByItself(design) => joins.Device,
             _ => null,
         };
 }

@@ -1,4 +1,5 @@
 using Altrin.Core.Networks;
+using Altrin.Core.Procedures.Acts;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Procedures;
@@ -28,4 +29,16 @@ internal static class Live
             .SetUp.Cables.Where(c => c.Ends(PortRef.Street))
             .Select(c => design.Box(c.A.Owner == PortRef.Street ? c.B.Owner : c.A.Owner))
             .FirstOrDefault(b => b is not null);
+
+    /// <summary>The box whose settings an act changes; null where it changes none.</summary>
+    public static string? ChangedBy(Act? act) =>
+        act switch
+        {
+            SavePage save => save.Box,
+            SetInApp set => set.Box,
+            ResetBox reset => reset.Box,
+            UpdateFirmware update => update.Box,
+            PutBoxAway away => away.Box,
+            _ => null,
+        };
 }

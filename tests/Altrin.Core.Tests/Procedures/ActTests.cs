@@ -298,7 +298,7 @@ public sealed class ActTests
     }
 
     /// <summary>
-    /// Leases are renewed by link: whoever hangs at what restarts asks anew, and a device behind a switch does not notice a router.
+    /// Leases are renewed by link: what hangs at a box that restarts asks anew, and a device behind a switch does not notice a router.
     /// </summary>
     [Theory]
     [InlineData("gw", "b")]

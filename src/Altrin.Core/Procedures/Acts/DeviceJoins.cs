@@ -17,9 +17,7 @@ public sealed record DeviceJoins(string Device, WifiJoin? Wifi = null) : Act
         {
             return Refused($"There is no device '{Ipv4Address.Shown(Device)}'.");
         }
-        var known = now.Design.SetUp.Devices.FirstOrDefault(d => d.Device == Device)?.Wifi;
-        // Between boxes of one name with one password it moves by itself, once it is out and back or stands nearer.
-        var byItself = known is not null && Wifi is not null && (known.Name, known.Password) == (Wifi.Name, Wifi.Password);
+        var byItself = MovesByItself(now.Design);
         return One(
             now,
             byItself ? Duration.None : Durations.AtDevice,
@@ -27,6 +25,15 @@ public sealed record DeviceJoins(string Device, WifiJoin? Wifi = null) : Act
             new Rewire(new JoinWifi(Device, Wifi))
         );
     }
+
+    /// <summary>
+    /// Whether nothing is done at the device: between boxes of one name with one password it moves by itself, once it is out and back or
+    /// stands nearer.
+    /// </summary>
+    internal bool MovesByItself(Design design) =>
+        Wifi is not null
+        && design.SetUp.Devices.FirstOrDefault(d => d.Device == Device)?.Wifi is { } known
+        && (known.Name, known.Password) == (Wifi.Name, Wifi.Password);
 
     /// <inheritdoc/>
     public override string Describe(Design design) =>

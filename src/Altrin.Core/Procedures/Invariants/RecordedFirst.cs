@@ -1,4 +1,3 @@
-using Altrin.Core.Procedures.Acts;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Procedures.Invariants;
@@ -13,7 +12,7 @@ public static class RecordedFirst
     private static IEnumerable<Violation> Judge(Step step)
     {
         var design = step.Before.Design;
-        if (Live.Gateway(design) is not { } gateway || Changed(step.Act) != gateway.Id)
+        if (Live.Gateway(design) is not { } gateway || Live.ChangedBy(step.Act) != gateway.Id)
         {
             yield break;
         }
@@ -29,17 +28,6 @@ public static class RecordedFirst
             yield return new([gateway.Id, "login"], $"{gateway.Name} is changed, and its login was not tried.");
         }
     }
-
-    private static string? Changed(Act? act) =>
-        act switch
-        {
-            SavePage save => save.Box,
-            SetInApp set => set.Box,
-            ResetBox reset => reset.Box,
-            UpdateFirmware update => update.Box,
-            PutBoxAway away => away.Box,
-            _ => null,
-        };
 
     private static IEnumerable<Recordable> Wanted(Design design, Box gateway)
     {
