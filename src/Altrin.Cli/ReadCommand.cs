@@ -50,6 +50,19 @@ internal static class ReadCommand
         };
         command.SetAction(parsed =>
         {
+            if (
+                Contradicts(
+                    parsed.GetValue(home),
+                    parsed.GetValue(acts),
+                    parsed.GetValue(step),
+                    parsed.GetValue(at) ?? parsed.GetValue(setUp)
+                ) is
+                { } why
+            )
+            {
+                errors.WriteLine($"altrin: {why}");
+                return ExitCode.BadInput;
+            }
             var read = Read(parsed.GetValue(file)!, input);
             if (!read.Ok)
             {
@@ -95,6 +108,18 @@ internal static class ReadCommand
         });
         return command;
     }
+
+    /// <summary>Why options do not go together; null where they do.</summary>
+    private static string? Contradicts(string? home, string? acts, int? step, string? where) =>
+        acts is null
+            ? step is null
+                ? null
+                : "--step counts the acts of a list: name it with --acts."
+            : home is null
+                ? "--acts is played on a home: name it with --home."
+                : where is null
+                    ? null
+                    : "--acts says where the laptop is, and how the home is set: leave --at and --set-up out.";
 
     private static Parsed<Reading> Read(string path, Stream input)
     {
