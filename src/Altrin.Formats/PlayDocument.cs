@@ -3,12 +3,12 @@ using Altrin.Core.Procedures;
 namespace Altrin.Formats;
 
 /// <summary>A list of acts that was played, as JSON.</summary>
-/// <param name="Steps">Each act, and what came of it.</param>
+/// <param name="Steps">Each act, what came of it, and what is seen then.</param>
 /// <param name="Undone">What is not as an invariant asks at the end: above all what was for the evening only.</param>
 /// <param name="Left">What differs from the target at the end, in words.</param>
 /// <param name="Whole">Whether every act was done, nothing broken, nothing left undone, and the target reached.</param>
 public sealed record PlayDocument(
-    IReadOnlyList<PlayedStepDocument> Steps,
+    IReadOnlyList<LookedStepDocument> Steps,
     IReadOnlyList<BrokenDocument> Undone,
     IReadOnlyList<string> Left,
     bool Whole
@@ -17,7 +17,7 @@ public sealed record PlayDocument(
     /// <summary>The document of a play.</summary>
     public static PlayDocument Of(Play play) =>
         new(
-            [.. play.Steps.Select((s, i) => PlayedStepDocument.Of(s, i + 1))],
+            [.. PlayedStepDocument.Of(play).Zip(play.Steps, LookedStepDocument.Of)],
             [.. play.Undone.Select(BrokenDocument.Of)],
             [.. play.Left.Select(c => c.Describe(play.End.Design))],
             play.Whole
@@ -36,9 +36,7 @@ public sealed record PlayDocument(
 /// <param name="Otherwise">What might be so instead.</param>
 /// <param name="Breaks">Invariants that it broke.</param>
 /// <param name="Departs">Where it departs from the ways that the list names.</param>
-/// <param name="Blanks">Values that are not known yet after it, each with an example of the simulated network where there is one.</param>
-/// <param name="Open">What is for the evening only and has to be undone, after it.</param>
-/// <param name="Sees">What the laptop then sees.</param>
+/// <param name="Offline">Customer's devices that had the internet at the start and have it no longer after it, by id.</param>
 public sealed record PlayedStepDocument(
     int Number,
     string Says,
@@ -51,13 +49,13 @@ public sealed record PlayedStepDocument(
     IReadOnlyList<string> Otherwise,
     IReadOnlyList<BrokenDocument> Breaks,
     IReadOnlyList<string> Departs,
-    IReadOnlyList<Blank> Blanks,
-    IReadOnlyList<string> Open,
-    Expectation Sees
+    IReadOnlyList<string> Offline
 )
 {
-    /// <summary>The document of a step.</summary>
-    public static PlayedStepDocument Of(PlayedStep step, int number) =>
+    /// <summary>The document of each step of a play.</summary>
+    public static IEnumerable<PlayedStepDocument> Of(Play play) => play.Steps.Select((s, i) => Of(s, i + 1, play.Steps[0].Before));
+
+    private static PlayedStepDocument Of(PlayedStep step, int number, State start) =>
         new(
             number,
             step.Says,
@@ -70,10 +68,22 @@ public sealed record PlayedStepDocument(
             step.Otherwise,
             [.. step.Broken.Select(BrokenDocument.Of)],
             step.Departs,
-            Blank.Of(step.After),
-            [.. OpenItem.Of(step.After).Select(i => i.Text)],
-            Expectation.Of(step.After)
+            [.. Online(start).Except(Online(step.After))]
         );
+
+    private static IEnumerable<string> Online(State now) => now.Seen().Sheet.Internet.Where(i => i.Answer.IsYes).Select(i => i.Device);
+}
+
+/// <summary>One act that was played, and how the home stands then.</summary>
+/// <param name="Step">The act.</param>
+/// <param name="Blanks">Values that are not known yet after it, each with an example of the simulated network where there is one.</param>
+/// <param name="Open">What is for the evening only and has to be undone, after it.</param>
+/// <param name="Sees">What the laptop then sees.</param>
+public sealed record LookedStepDocument(PlayedStepDocument Step, IReadOnlyList<Blank> Blanks, IReadOnlyList<string> Open, Expectation Sees)
+{
+    /// <summary>The document of a step with what is seen after it.</summary>
+    public static LookedStepDocument Of(PlayedStepDocument step, PlayedStep played) =>
+        new(step, Blank.Of(played.After), [.. OpenItem.Of(played.After).Select(i => i.Text)], Expectation.Of(played.After));
 }
 
 /// <summary>How long something takes, in seconds.</summary>

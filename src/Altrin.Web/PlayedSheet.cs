@@ -23,7 +23,7 @@ internal sealed record PlayedSheet(
     string From,
     string To,
     long Seconds,
-    IReadOnlyList<SheetStep> Steps,
+    IReadOnlyList<PlayedStepDocument> Steps,
     IReadOnlyList<BrokenDocument> Undone,
     IReadOnlyList<string> Left,
     bool Whole
@@ -35,56 +35,9 @@ internal sealed record PlayedSheet(
             from,
             to,
             (long)play.End.Time.TotalSeconds,
-            [.. play.Steps.Select((s, i) => SheetStep.Of(s, i + 1, play.Steps[0].Before))],
+            [.. PlayedStepDocument.Of(play)],
             [.. play.Undone.Select(BrokenDocument.Of)],
             [.. play.Left.Select(c => c.Describe(play.End.Design))],
             play.Whole
         );
-}
-
-/// <summary>One step of a run sheet.</summary>
-/// <param name="Number">Its number, from 1.</param>
-/// <param name="Says">What is done, in words.</param>
-/// <param name="Lines">What is typed, line by line.</param>
-/// <param name="BeginsAt">Seconds since the start when it begins.</param>
-/// <param name="Takes">How long hands are busy, in seconds.</param>
-/// <param name="Then">How long the box is busy from then on; null where it is not.</param>
-/// <param name="Refused">Why it cannot be done; null where it can.</param>
-/// <param name="If">What is taken to be so of the box; null where its kind says it.</param>
-/// <param name="Otherwise">What might be so instead.</param>
-/// <param name="Breaks">Rules of the work that it breaks.</param>
-/// <param name="Departs">Where it departs from the ways that the sheet names.</param>
-/// <param name="Offline">Customer's devices that had the internet at the start and have it no longer after it, by id.</param>
-internal sealed record SheetStep(
-    int Number,
-    string Says,
-    IReadOnlyList<PageLine> Lines,
-    long BeginsAt,
-    DurationDocument Takes,
-    DurationDocument? Then,
-    string? Refused,
-    string? If,
-    IReadOnlyList<string> Otherwise,
-    IReadOnlyList<BrokenDocument> Breaks,
-    IReadOnlyList<string> Departs,
-    IReadOnlyList<string> Offline
-)
-{
-    public static SheetStep Of(PlayedStep step, int number, State start) =>
-        new(
-            number,
-            step.Says,
-            step.Lines,
-            (long)step.Before.Time.TotalSeconds,
-            DurationDocument.Of(step.Takes),
-            step.Then is { } then ? DurationDocument.Of(then) : null,
-            step.Refused,
-            step.If,
-            step.Otherwise,
-            [.. step.Broken.Select(BrokenDocument.Of)],
-            step.Departs,
-            [.. Online(start).Except(Online(step.After))]
-        );
-
-    private static IEnumerable<string> Online(State now) => now.Seen().Sheet.Internet.Where(i => i.Answer.IsYes).Select(i => i.Device);
 }

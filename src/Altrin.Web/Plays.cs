@@ -6,7 +6,7 @@ namespace Altrin.Web;
 /// <summary>Run sheets that were played last: a page asks for one step after another, and neither the home nor the sheet changes.</summary>
 internal sealed class Plays : IDisposable
 {
-    /// <summary>How many are remembered. One holds every state of an evening, looked at: some 5 MB for the demo's.</summary>
+    /// <summary>How many are remembered. One holds every state of an evening, each with its network.</summary>
     private const int MostRemembered = 6;
 
     private readonly MemoryCache _played = new(new MemoryCacheOptions { SizeLimit = MostRemembered, CompactionPercentage = 0.5 });

@@ -22,9 +22,9 @@ public sealed class RunWalks(RunningServer server, Browser browser) : IClassFixt
         browser.See("192.168.8.250/24, gateway 192.168.8.1, DNS 192.168.8.1 new", Seen);
         browser.See("Your laptop", Home);
         // By key, and back.
-        browser.Driver.FindElement(By.TagName("body")).SendKeys(Keys.PageDown);
+        browser.Driver.FindElement(By.TagName("body")).SendKeys("n");
         browser.See("Step 3 of 65", Step);
-        browser.Driver.FindElement(By.TagName("body")).SendKeys(Keys.PageUp);
+        browser.Driver.FindElement(By.TagName("body")).SendKeys("p");
         browser.See("Step 2 of 65", Step);
         // A save: what is typed stands field by field, a password is shown on request.
         browser.Click("//section[@aria-label='Steps']//button[contains(., 'Save the page \"wireless\" of Loft router')]");
@@ -42,7 +42,7 @@ public sealed class RunWalks(RunningServer server, Browser browser) : IClassFixt
         browser.See("Save the page \"wireless\" of Loft router", Step);
     }
 
-    /// <summary>A list that another person wrote: refused with its places, then taken in mended and read.</summary>
+    /// <summary>A list that another person wrote: refused with its places, then taken in without them and read.</summary>
     [Fact]
     public void A_list_of_acts_is_taken_in_and_its_faults_are_told()
     {

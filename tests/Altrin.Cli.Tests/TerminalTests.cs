@@ -73,7 +73,7 @@ public sealed class TerminalTests : IDisposable
         using var json = JsonDocument.Parse(Run(null, "play", home, acts, "--json").Output);
         Assert.True(json.RootElement.GetProperty("whole").GetBoolean());
         var step = json.RootElement.GetProperty("steps")[10];
-        Assert.Equal(470, step.GetProperty("beginsAt").GetInt64());
+        Assert.Equal(470, step.GetProperty("step").GetProperty("beginsAt").GetInt64());
         Assert.Equal(
             "192.168.1.1",
             step.GetProperty("sees").GetProperty("adapters")[0].GetProperty("address").GetProperty("gateway").GetString()
@@ -97,6 +97,16 @@ public sealed class TerminalTests : IDisposable
         Assert.Contains("Agrees    Its gateway is 192.168.8.1 (Loft router).", Read("32"), StringComparison.Ordinal);
         Assert.Equal(ExitCode.BadInput, Run(text, "read", "-", "--home", home, "--acts", acts, "--step", "66").Status);
         Assert.Equal(ExitCode.BadInput, Run(text, "read", "-", "--home", home, "--acts", home).Status);
+        Assert.All(
+            new[]
+            {
+                (string[])["--home", home, "--step", "2"],
+                ["--acts", acts],
+                ["--home", home, "--acts", acts, "--at", "printer"],
+                ["--home", home, "--acts", acts, "--set-up", "found"],
+            },
+            odd => Assert.Equal(ExitCode.BadInput, Run(text, ["read", "-", .. odd]).Status)
+        );
         var both = Run(null, "look", home, "--at", "hall-gateway/lan4+hall-gateway/r5", "--to", "192.168.8.1").Output;
         Assert.Contains("At the laptop, by cable and Wi-Fi", both, StringComparison.Ordinal);
         Assert.Contains("Ping 192.168.8.1: by luck: The laptop has two ways to 192.168.8.1", both, StringComparison.Ordinal);

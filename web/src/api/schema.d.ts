@@ -2738,10 +2738,26 @@ export interface components {
             to: string;
             /** Format: int64 */
             seconds: number;
-            steps: components["schemas"]["SheetStep"][];
+            steps: components["schemas"]["PlayedStepDocument"][];
             undone: components["schemas"]["BrokenDocument"][];
             left: string[];
             whole: boolean;
+        };
+        PlayedStepDocument: {
+            /** Format: int32 */
+            number: number;
+            says: string;
+            lines: components["schemas"]["PageLine"][];
+            /** Format: int64 */
+            beginsAt: number;
+            takes: components["schemas"]["DurationDocument"];
+            then: null | components["schemas"]["DurationDocument"];
+            refused: null | string;
+            if: null | string;
+            otherwise: string[];
+            breaks: components["schemas"]["BrokenDocument"][];
+            departs: string[];
+            offline: string[];
         };
         PoolFact: {
             router: string;
@@ -3205,22 +3221,6 @@ export interface components {
         SheetSight: {
             line: components["schemas"]["SeenLine"];
             isNew: boolean;
-        };
-        SheetStep: {
-            /** Format: int32 */
-            number: number;
-            says: string;
-            lines: components["schemas"]["PageLine"][];
-            /** Format: int64 */
-            beginsAt: number;
-            takes: components["schemas"]["DurationDocument"];
-            then: null | components["schemas"]["DurationDocument"];
-            refused: null | string;
-            if: null | string;
-            otherwise: string[];
-            breaks: components["schemas"]["BrokenDocument"][];
-            departs: string[];
-            offline: string[];
         };
         ShelfEntry: {
             profile: components["schemas"]["ProfileDocument"];

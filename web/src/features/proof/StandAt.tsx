@@ -4,7 +4,7 @@ import { Mono, Select } from "../../ui/controls";
 import { Card, Labelled } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
 import { answerWords, keysOf, printoutWords, sideWords } from "../../ui/words";
-import { addressText, nameOf } from "../shared/designReading";
+import { addressText, laptopWords, nameOf } from "../shared/designReading";
 import { Asked } from "../shared/Asked";
 import { Answer } from "../../ui/Answer";
 import { Cell, Head } from "../../ui/tables";
@@ -14,9 +14,6 @@ import { useShown } from "../shared/useShown";
 import { DraftInput } from "../../ui/DraftInput";
 
 type Style = Schemas["PrintoutStyle"];
-
-/** The two of the laptop, as the network names them. */
-const adapterWords: Record<string, string> = { ":laptop": "laptop, by cable", ":laptop-wifi": "laptop, on Wi-Fi" };
 
 /** What is seen at a device, a box, or a laptop at any port or name: as data, and as commands print it. */
 export function StandAt({ state }: { state: JobState }) {
@@ -132,7 +129,7 @@ function SightOf({ sight, state: { design } }: { sight: Schemas["Sight"]; state:
             <Card key={`${a.owner} ${a.side}`}>
               {sideWords[a.side] && (
                 <Box color="muted" fontSize="sm">
-                  {adapterWords[a.owner] ?? sideWords[a.side]}
+                  {laptopWords[a.owner] ?? sideWords[a.side]}
                 </Box>
               )}
               <Box fontWeight="600">

@@ -1,9 +1,11 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useMemo } from "react";
+import { useState } from "react";
 import { api, unwrap, type JobState, type Schemas } from "../../api/client";
 import { Fold } from "../../ui/Fold";
-import { Labelled } from "../../ui/pieces";
+import { KeyHelp } from "../../ui/KeyHelp";
+import { Labelled, Trouble } from "../../ui/pieces";
+import { useShortcuts, type Shortcut } from "../../ui/shortcuts";
 import { useWide } from "../../ui/useWide";
 import { Select } from "../../ui/controls";
 import type { JobTools } from "../shared/jobTools";
@@ -65,56 +67,33 @@ function Sheet({ state, chosen, all, choose }: Props) {
   const last = played.data?.steps.length ?? 0;
   const asked = Number(step ?? 1);
   const at = Number.isInteger(asked) ? Math.min(Math.max(asked, 0), last) : 1;
-  const go = useMemo(() => (to: number) => show({ step: String(to) }), [show]);
+  const go = (to: number) => {
+    if (to >= 0 && to <= last) {
+      show({ step: String(to) });
+    }
+  };
+  const [help, setHelp] = useState(false);
+  const shortcuts: Shortcut[] = [
+    { key: "n", does: "the next step", act: () => go(at + 1) },
+    { key: "p", does: "the step before", act: () => go(at - 1) },
+    { key: "?", does: "these keys", act: () => setHelp(true) },
+  ];
+  useShortcuts(shortcuts);
 
-  // A page is read on with the arrow keys; fields and the drawing keep theirs.
-  useEffect(() => {
-    const key = (e: KeyboardEvent) => {
-      const on = e.target as HTMLElement;
-      if (e.ctrlKey || e.metaKey || e.altKey || on.closest("input,select,textarea,svg,[role=dialog]")) {
-        return;
-      }
-      const to = e.key === "PageDown" ? at + 1 : e.key === "PageUp" ? at - 1 : null;
-      if (to !== null && to >= 0 && to <= last) {
-        e.preventDefault();
-        go(to);
-      }
-    };
-    window.addEventListener("keydown", key);
-    return () => window.removeEventListener("keydown", key);
-  }, [at, last, go]);
-
+  if (played.isError) {
+    // The set-up that it begins with or ends in may be gone: another sheet can be.
+    return (
+      <Box p={{ base: "3", lg: "5" }} maxW="44rem" mx="auto">
+        <chakra.h1 fontSize="xl">Run sheet</chakra.h1>
+        <Trouble what="This run sheet cannot be played." why={played.error.message} again={() => void played.refetch()} />
+        <Others job={state.job.id} chosen={chosen.id} all={all} choose={choose} />
+      </Box>
+    );
+  }
   return (
     <Asked of={played} what="The run sheet">
       {(sheet) => {
         const now = sheet.steps[at - 1];
-        const list = (
-          <>
-            <StepList steps={sheet.steps} at={at} go={go} follow={wide} />
-            <End sheet={sheet} />
-            <Fold title="Other run sheets" mt="4" px="3" pb="3">
-              {all.length > 1 && (
-                <Box my="2">
-                  <Labelled label="Shown">
-                    {(ids) => (
-                      <Select {...ids} value={chosen.id} onChange={(e) => choose(Number(e.target.value))}>
-                        {all.map((s) => (
-                          <option key={s.id} value={s.id}>
-                            {s.name}
-                          </option>
-                        ))}
-                      </Select>
-                    )}
-                  </Labelled>
-                </Box>
-              )}
-              <Box my="2">
-                <a href={`/api/jobs/${state.job.id}/sheets/${chosen.id}/content`}>Save this one as a file</a>
-              </Box>
-              <TakeSheet job={state.job.id} taken={choose} />
-            </Fold>
-          </>
-        );
         return (
           <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "25rem minmax(0, 1fr)" }} height={{ lg: "100%" }}>
             <Flex
@@ -133,7 +112,12 @@ function Sheet({ state, chosen, all, choose }: Props) {
                 <Summary sheet={sheet} />
               </Box>
               <Box overflowY={{ lg: "auto" }} minH="0" flex="1">
-                {list}
+                <StepList steps={sheet.steps} at={at} go={go} follow={wide} />
+                <End sheet={sheet} />
+                <Fold title="Other run sheets" mt="4" px="3" pb="3">
+                  <Others job={state.job.id} chosen={chosen.id} all={all} choose={choose} />
+                </Fold>
+                <KeyHelp open={help} close={() => setHelp(false)} shortcuts={shortcuts} />
               </Box>
             </Flex>
             <Box order={{ base: 1, lg: 2 }} minW="0" minH="0" overflowY={{ lg: "auto" }}>
@@ -154,6 +138,33 @@ function Sheet({ state, chosen, all, choose }: Props) {
         );
       }}
     </Asked>
+  );
+}
+
+/** The sheets that the job keeps, and a way to take in another. */
+function Others({ job, chosen, all, choose }: { job: number; chosen: number } & Pick<Props, "all" | "choose">) {
+  return (
+    <>
+      {all.length > 1 && (
+        <Box my="2">
+          <Labelled label="Shown">
+            {(ids) => (
+              <Select {...ids} value={chosen} onChange={(e) => choose(Number(e.target.value))}>
+                {all.map((s) => (
+                  <option key={s.id} value={s.id}>
+                    {s.name}
+                  </option>
+                ))}
+              </Select>
+            )}
+          </Labelled>
+        </Box>
+      )}
+      <Box my="2">
+        <a href={`/api/jobs/${job}/sheets/${chosen}/content`}>Save this one as a file</a>
+      </Box>
+      <TakeSheet job={job} taken={choose} />
+    </>
   );
 }
 

@@ -10,7 +10,7 @@ import { lasting } from "./time";
 interface Props {
   job: number;
   /** The step; none before the first. */
-  step: Schemas["SheetStep"] | undefined;
+  step: Schemas["PlayedStepDocument"] | undefined;
   at: number;
   last: number;
   go: (step: number) => void;
@@ -26,10 +26,10 @@ export function StepCard({ job, step, at, last, go, from, name }: Props) {
       <Flex gap="3" align="center" justify="space-between" wrap="wrap">
         <Box color="muted">{at === 0 ? "Before the first step" : `Step ${at} of ${last}`}</Box>
         <Flex gap="2">
-          <Button minH="11" disabled={at <= 0} onClick={() => go(at - 1)} title="Back (Page up)">
+          <Button minH="11" disabled={at <= 0} onClick={() => go(at - 1)} title="Back (p)">
             <ChevronLeft size={18} aria-hidden /> Back
           </Button>
-          <Button minH="11" variant="main" disabled={at >= last} onClick={() => go(at + 1)} title="Next step (Page down)">
+          <Button minH="11" variant="main" disabled={at >= last} onClick={() => go(at + 1)} title="Next step (n)">
             Next step <ChevronRight size={18} aria-hidden />
           </Button>
         </Flex>

@@ -6,7 +6,7 @@ import { Said } from "../../ui/Said";
 import { clock } from "./time";
 
 interface Props {
-  steps: readonly Schemas["SheetStep"][];
+  steps: readonly Schemas["PlayedStepDocument"][];
   at: number;
   go: (step: number) => void;
   /** Whether the list scrolls to the chosen step: only where it stands beside it. */

@@ -15,7 +15,7 @@ export function TakeSheet({ job, taken }: { job: number; taken: (id: number) => 
       unwrap(
         api.POST("/api/jobs/{id}/sheets", {
           params: { path: { id: job } },
-          body: { name: file.name.slice(0, 120), content: await file.text() },
+          body: { name: file.name, content: await file.text() },
         }),
       ),
     onMutate: () => setRefused(null),

@@ -9,6 +9,9 @@ export type Cable = Schemas["CableDocument"];
 
 export const street = "street";
 
+/** The laptop by its cable and by its Wi-Fi, as the network names them; no device of a home can be called so. */
+export const laptopWords: Record<string, string> = { ":laptop": "Your laptop, by cable", ":laptop-wifi": "Your laptop, on Wi-Fi" };
+
 /** The box whose guest network an id names; null for anything else. */
 export const guestHost = (id: string): string | null => (id.endsWith(":guest") ? id.slice(0, -":guest".length) : null);
 

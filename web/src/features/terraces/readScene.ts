@@ -1,7 +1,7 @@
 import type { Design, Proof, Schemas } from "../../api/client";
 import { answerWords, bandWords, mediumWords, modeWords } from "../../ui/words";
 import { following, standing } from "../shared/findings";
-import { cableAt, factsOf, guestHost, nameOf, setUpOf, street, type Box, type BoxSetting } from "../shared/designReading";
+import { cableAt, factsOf, guestHost, laptopWords, nameOf, setUpOf, street, type Box, type BoxSetting } from "../shared/designReading";
 import type { AddressSaid, Scene, SceneBox, SceneFlag, SceneLink, ScenePort, SceneStep, SceneToken, SceneWalled } from "./scene";
 
 type LinkFact = Schemas["LinkFact"];
@@ -19,9 +19,6 @@ const busyWords: Record<Schemas["BusyKind"], string> = {
   saving: "saving",
   radios: "radios off",
 };
-
-/** The laptop by its cable and by its Wi-Fi, as the network names them; no device of a home can be called so. */
-const laptops: Record<string, string> = { ":laptop": "Your laptop", ":laptop-wifi": "Your laptop, Wi-Fi" };
 
 /** Reads what is to be drawn out of a design and its proof; of a moment, with the laptop and what boxes are at. */
 export function readScene(design: Design, proof: Proof, moment?: MomentSaid): Scene {
@@ -89,7 +86,7 @@ class Reader {
     const set = new Set(setUpOf(this.design).devices.map((d) => d.device));
     return [
       ...this.design.site.devices.filter((d) => set.has(d.id)),
-      ...Object.entries(laptops)
+      ...Object.entries(laptopWords)
         .filter(([id]) => this.uplinks.has(id))
         .map(([id, name]): Host => ({ id, name, kind: "laptop" })),
     ];

@@ -8,8 +8,8 @@ import { StepCard } from "../StepCard";
 import { StepList } from "../StepList";
 import { clock, lasting } from "../time";
 
-const step = (known: Parameters<typeof part<Schemas["SheetStep"]>>[0] = {}) =>
-  part<Schemas["SheetStep"]>({
+const step = (known: Parameters<typeof part<Schemas["PlayedStepDocument"]>>[0] = {}) =>
+  part<Schemas["PlayedStepDocument"]>({
     number: 1,
     says: "Open the page of Attic point",
     lines: [],
@@ -25,7 +25,7 @@ const step = (known: Parameters<typeof part<Schemas["SheetStep"]>>[0] = {}) =>
     ...(known as object),
   });
 
-const card = (s: Schemas["SheetStep"] | undefined, at = 1) =>
+const card = (s: Schemas["PlayedStepDocument"] | undefined, at = 1) =>
   render(
     <ChakraProvider value={system}>
       <StepCard job={1} step={s} at={at} last={2} go={vi.fn()} from="found" name={(id) => `the ${id}`} />

@@ -267,7 +267,7 @@ describe("words of the drawing", () => {
     const then = readScene(design, { ...proof, facts }, moment);
     const drawn = then.roots.flatMap(all);
     const laptop = drawn.find((b) => b.id === "hall-gateway")?.tokens.find((t) => t.id === ":laptop");
-    expect([laptop?.name, laptop?.port, laptop?.link?.words]).toEqual(["Your laptop", "hall-gateway/lan4", "your lead"]);
+    expect([laptop?.name, laptop?.port, laptop?.link?.words]).toEqual(["Your laptop, by cable", "hall-gateway/lan4", "your lead"]);
     expect(drawn.map((b) => [b.id, b.mode])).toEqual([
       ["hall-gateway", "Router"],
       ["loft-router", "Router · starting"],
