@@ -154,7 +154,9 @@ internal static class ProofTables
     private static string Address(AddressFact fact) =>
         fact.Origin switch
         {
-            AddressOrigin.Leased => fact.From is { } pool ? $"one of {pool.First} to {pool.Last}" : "not known",
+            AddressOrigin.Leased => fact.From is not { } pool ? "not known"
+            : fact.Address is { } chosen ? $"{chosen}/{fact.PrefixLength}, or another of {pool.First} to {pool.Last}"
+            : $"one of {pool.First} to {pool.Last}",
             AddressOrigin.SelfAssigned => "169.254.x.x",
             AddressOrigin.None => "none",
             _ => $"{fact.Address}/{fact.PrefixLength}",

@@ -90,7 +90,7 @@ public sealed class TerminalTests : IDisposable
         string Read(string step) => Run(text, "read", "-", "--home", home, "--acts", acts, "--step", step).Output;
         Assert.Contains("Agrees    eth0 has 192.168.8.250/24. Recorded: 192.168.8.250/24.", Read("2"), StringComparison.Ordinal);
         Assert.Contains(
-            "Disagrees eth0 has 192.168.8.250/24. Recorded: 192.168.8.20/24 from Loft router.",
+            "Disagrees eth0 has 192.168.8.250/24. Recorded: one of 192.168.8.20 to 192.168.8.199 /24 from Loft router.",
             Read("32"),
             StringComparison.Ordinal
         );

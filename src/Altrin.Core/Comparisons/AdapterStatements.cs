@@ -162,8 +162,8 @@ internal static class AdapterStatements
         var ways = held.Select(h =>
                 (
                     h.SelfAssigned ? "an address of its own, since no DHCP server answers"
-                    : h.Exact is { } exact ? $"{exact}/{h.PrefixLength}"
-                    : h.From is { } range ? $"one of {range.First} to {range.Last} /{h.PrefixLength}"
+                    : h is { Exact: { } exact, Pool: null } ? $"{exact}/{h.PrefixLength}"
+                    : (h.From ?? h.Pool) is { } range ? $"one of {range.First} to {range.Last} /{h.PrefixLength}"
                     : "an address that is not known"
                 ) + (h.Server is { } server ? $" from {(server == PortRef.Street ? "the provider" : at.NameOf(server))}" : "")
             )
@@ -192,23 +192,29 @@ internal static class AdapterStatements
         return at.Seen.Network.Router(ruler)?.Lan != change.Address && change.ApplyTo(at.Design).Ok ? change : null;
     }
 
-    /// <summary>Typed by hand or leased, against what is recorded of a device; a laptop is always taken to ask.</summary>
+    /// <summary>Typed by hand or leased, against what is recorded of a device, or of the laptop at that moment.</summary>
     private static Statement? Way(Design design, Standpoint at, AdapterRead read)
     {
         if (at.IsLaptop)
         {
-            return read.Way == AddressWay.Fixed
-                ? new("way", read.Line, "The laptop has an address that was typed by hand.", Agreement.Disagrees)
-                {
-                    Recorded = "A laptop is taken to ask for its address.",
-                    Explanations =
-                    [
-                        new(
-                            "It was left on a fixed address after an earlier set-up. Set it back to automatic, or it has no internet in the next network.",
-                            []
-                        ),
-                    ],
-                }
+            var adapters = at.Seen.Network.Situation.Laptop!.Adapters().ToList();
+            return read.Way == AddressWay.Leased && adapters.TrueForAll(a => a.Address is Fixed)
+                    ? new("way", read.Line, "The laptop asks for its address.", Agreement.Disagrees)
+                    {
+                        Recorded = "By then an address was typed into it.",
+                    }
+                : read.Way == AddressWay.Fixed && adapters.TrueForAll(a => a.Address is Automatic)
+                    ? new("way", read.Line, "The laptop has an address that was typed by hand.", Agreement.Disagrees)
+                    {
+                        Recorded = "The laptop is taken to ask for its address.",
+                        Explanations =
+                        [
+                            new(
+                                "It was left on a fixed address after an earlier set-up. Set it back to automatic, or it has no internet in the next network.",
+                                []
+                            ),
+                        ],
+                    }
                 : null;
         }
         if (

@@ -94,8 +94,12 @@ internal static class NeighbourStatements
         var id = $"near:{mac}";
         var found =
             $"{(near.Name is { } name ? $"\"{name}\", " : "")}{mac}{(near.Address is { } address ? $" at {address}" : "")}{(near.Link is { } link ? $", {link.Words}" : "")}";
-        var box = site.Boxes.FirstOrDefault(b => MacKin.Of(b, mac) is { Kind: KinKind.Same or KinKind.Side });
         var device = site.Devices.FirstOrDefault(d => d.Mac == mac);
+        // What stands on a label, or was read of a device, is surer than what a kind of box has on another side.
+        var box =
+            MacKin.Owner(site, mac) is { } owned && (owned.Kin.Kind == KinKind.Same || (owned.Kin.Kind == KinKind.Side && device is null))
+                ? owned.Box
+                : null;
         if ((box?.Id ?? device?.Id) is { } owner)
         {
             return Recorded(site, at, table, near, id, $"{found}: {box?.Name ?? device!.Name}.", owner);
@@ -248,14 +252,12 @@ internal static class NeighbourStatements
             };
         }
         var fits = expected.Exists(n =>
-            n.Address == address
-            || (n.Address is null && n.From is { } range && range.Contains(address))
-            || n is { Address: null, From: null }
+            n.Address == address || (n.From is { } range && range.Contains(address)) || n is { Address: null, From: null }
         );
         return new(id, near.Line, found, fits ? Agreement.Agrees : Agreement.Disagrees)
         {
             Recorded =
-                $"Recorded: {string.Join(" or ", expected.Select(n => n.Address is { } exact ? $"{exact}" : n.From is { } from ? $"one of {from.First} to {from.Last}" : "an address that is not known").Distinct())}.",
+                $"Recorded: {string.Join(" or ", expected.Select(n => n.From is { } from ? $"one of {from.First} to {from.Last}" : n.Address is { } exact ? $"{exact}" : "an address that is not known").Distinct())}.",
             Explanations = fits
                 ? []
                 : [new("Its address changed: it is leased by another server than recorded, or was typed in by hand.", [])],

@@ -51,7 +51,7 @@ internal sealed record Standpoint(Observation Seen, string Owner)
 
     /// <summary>The same where the mask was not printed.</summary>
     public static bool Fits(Holding held, Ipv4Address own) =>
-        held.Exact is { } exact ? exact == own : held.From is { } range && range.Contains(own);
+        held.Exact == own || ((held.Exact is null ? held.From : held.Pool) is { } range && range.Contains(own));
 
     /// <summary>Who has an address for certain in one of its segments; null where none has.</summary>
     public string? HolderOf(Ipv4Address address) =>

@@ -142,7 +142,9 @@ public enum AddressOrigin
 /// <param name="Side">Which side of it.</param>
 /// <param name="Segment">Where it is.</param>
 /// <param name="Origin">How it came by it; the first offer's where several answer.</param>
-/// <param name="Address">The address where it is certain; null for one of a range.</param>
+/// <param name="Address">
+/// The address where it is certain, or on a simulated network with a memory the one that the server chose there; null for one of a range.
+/// </param>
 /// <param name="PrefixLength">Its prefix; null where it has no address.</param>
 /// <param name="From">The range that it is one of, where the server decides; null where the address is certain or nothing is known.</param>
 /// <param name="Gateway">Its default gateway; null where it has none.</param>

@@ -12,7 +12,9 @@ namespace Altrin.Core.Facts;
 public sealed record View(string At, IReadOnlyList<AddressFact> Addresses, IReadOnlyList<Neighbour> Table);
 
 /// <summary>An entry of an address table.</summary>
-/// <param name="Address">The address; null where the server decides.</param>
+/// <param name="Address">
+/// The address, or on a simulated network with a memory the one that the server chose there; null where the server decides.
+/// </param>
 /// <param name="From">The range that it is one of; null where it is certain.</param>
 /// <param name="Owner">Box or device, or "street".</param>
 /// <param name="Mac">The MAC address beside it; null where not read.</param>
@@ -181,7 +183,7 @@ public static class Looking
             {
                 yield return new(
                     held.Exact,
-                    held.Exact is null ? held.From : null,
+                    held.Exact is null ? held.From : held.Pool,
                     other.Owner,
                     Shown(seen, seat, other),
                     held.Exact is not { } address || seen.Hosts.Holders(seat.Segment, address).Count < 2

@@ -79,7 +79,7 @@ public static class Observer
             host.Setting is Fixed ? AddressOrigin.Fixed
             : !host.Linked ? AddressOrigin.None
             : holding is null or { SelfAssigned: true } ? AddressOrigin.SelfAssigned
-            : holding.Exact is not null ? AddressOrigin.Reserved
+            : holding is { Exact: not null, Pool: null } ? AddressOrigin.Reserved
             : AddressOrigin.Leased;
         return new(
             host.Owner,
@@ -87,7 +87,7 @@ public static class Observer
             host.Segment,
             origin,
             holding?.Exact,
-            holding?.From,
+            holding?.From ?? holding?.Pool,
             holding?.PrefixLength,
             holding?.Gateway,
             holding?.DnsServers ?? [],

@@ -23,6 +23,12 @@ public sealed record HeldLease(
     int LeaseMinutes
 )
 {
+    /// <summary>
+    /// What the server chose the address from, as it liked: a real one may have chosen another (RFC 2131, section 4.3.1). Null where the
+    /// address is kept for its owner.
+    /// </summary>
+    public AddressRange? Pool { get; init; }
+
     /// <summary>When its server is asked to prolong it: after half its time (RFC 2131, section 4.4.5).</summary>
     public long RenewsAt => GivenAt + (LeaseMinutes * 30L);
 
@@ -170,5 +176,8 @@ public static class DhcpExchange
             ack.DnsServers,
             second,
             ack.LeaseMinutes!.Value
-        );
+        )
+        {
+            Pool = server.Reservations.Any(r => r.Mac == ack.Mac && r.Address == ack.Given) ? null : server.Pool,
+        };
 }

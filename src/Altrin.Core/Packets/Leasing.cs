@@ -44,6 +44,12 @@ public sealed record Holding(
     string? Server
 )
 {
+    /// <summary>
+    /// Where a server chose the exact address as it liked, what it chose from: on the simulated network it is that one, and a real server
+    /// may have chosen another. Null where the address is certain, or none is exact.
+    /// </summary>
+    public AddressRange? Pool { get; init; }
+
     /// <summary>What hosts choose from that no server gives an address (RFC 3927, section 2.1).</summary>
     internal static readonly AddressRange OfOnesOwn = AddressRange.Between(
         Ipv4Address.From(169, 254, 1, 0),
@@ -95,7 +101,10 @@ public sealed class Leasing
                         [
                             .. held
                                 .Leases.Where(l => l.EndsAt > memory.Second)
-                                .Select(l => new Holding(l.Address, null, null, l.PrefixLength, l.Gateway, l.DnsServers, l.Server)),
+                                .Select(l => new Holding(l.Address, null, null, l.PrefixLength, l.Gateway, l.DnsServers, l.Server)
+                                {
+                                    Pool = l.Pool,
+                                }),
                         ]
                         : [];
                 if (_holdings[(host.Owner, host.Side)].Count > 0 || host.Side is not (Side.Device or Side.Laptop))

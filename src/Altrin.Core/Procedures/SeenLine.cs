@@ -1,3 +1,4 @@
+using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
 using Altrin.Core.Sites;
@@ -28,20 +29,31 @@ public sealed record SeenLine(string Key, string What, string Says, AnswerKind? 
         foreach (var adapter in sees.Adapters)
         {
             var what = adapter.Owner == Networks.Laptop.CableId ? "Laptop, cable" : "Laptop, Wi-Fi";
-            yield return adapter.Address?.Address is { } own
+            yield return adapter.Address is { } had && Words(had) is { } own
                 ? new(
                     adapter.Owner,
                     what,
-                    $"{own}/{adapter.Address.PrefixLength}, gateway {adapter.Address.Gateway?.ToString() ?? "none"}, DNS {(adapter.Address.DnsServers.Count == 0 ? "none" : string.Join(" ", adapter.Address.DnsServers))}",
+                    $"{own}, gateway {had.Gateway?.ToString() ?? "none"}, DNS {(had.DnsServers.Count == 0 ? "none" : string.Join(" ", had.DnsServers))}",
                     AnswerKind.Yes
                 )
-                : new(adapter.Owner, what, "no address", AnswerKind.No);
+                : new(
+                    adapter.Owner,
+                    what,
+                    adapter.Address?.Origin == AddressOrigin.SelfAssigned ? "169.254.x.x of its own: no DHCP server answers" : "no address",
+                    AnswerKind.No
+                );
         }
         var ping = sees.Internet?.Ping;
         yield return ping is null
             ? new("internet", "Internet at the laptop", "no way to it", AnswerKind.No)
             : new("internet", "Internet at the laptop", ping.IsYes ? "yes" : $"{AnswerWords.Of(ping.Kind)}: {ping.Why}", ping.Kind);
     }
+
+    /// <summary>Which of a pool a server chooses is its own affair: the one on the simulated network is an example.</summary>
+    private static string? Words(AddressFact had) =>
+        had.Address is not { } own ? null
+        : had.From is { } pool ? $"one of {pool.First} to {pool.Last} (for example {own}/{had.PrefixLength})"
+        : $"{own}/{had.PrefixLength}";
 
     /// <summary>Pages that open, and those opened before that no longer do.</summary>
     private static IEnumerable<SeenLine> Pages(State now, Expectation sees) =>

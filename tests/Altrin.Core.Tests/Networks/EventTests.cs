@@ -25,11 +25,15 @@ public sealed class EventTests
     private static Observation See(Moment now) => Observer.Observe(Compiler.Compile(now.Design, now.Situation));
 
     [Fact]
-    public void In_the_morning_everybody_has_an_address_for_certain()
+    public void In_the_morning_everybody_has_an_address_that_its_server_chose()
     {
         var now = After(House());
         Assert.Equal(["192.168.8.20", "192.168.8.21"], new[] { "a", "b" }.Select(d => AddressOf(now, d)));
-        Assert.Equal(AddressOrigin.Reserved, See(now).Sheet.Addresses.Single(x => x.Owner == "a").Origin);
+        var leased = See(now).Sheet.Addresses.Single(x => x.Owner == "a");
+        Assert.Equal((AddressOrigin.Leased, Home.Range(Home.Pool)), (leased.Origin, leased.From));
+        var reserved = See(After(House().Reserve("gw", "a", "192.168.8.60"))).Sheet.Addresses.Single(x => x.Owner == "a");
+        Assert.Equal(AddressOrigin.Reserved, reserved.Origin);
+        Assert.Null(reserved.From);
         Assert.Empty(now.Sticks);
     }
 

@@ -72,7 +72,10 @@ export function addressText(design: Design, fact: Schemas["AddressFact"]): Addre
       return { text: `${fact.address}/${fact.prefixLength}`, how: `reserved by ${servers}` };
     case "leased": {
       const pool = fact.from;
-      return { text: pool ? `one of ${pool.replace("-", " to ")}` : "not known", how: `leased by ${servers}` };
+      const range = pool ? `one of ${pool.replace("-", " to ")}` : "not known";
+      return fact.address
+        ? { text: `${fact.address}/${fact.prefixLength}`, how: `leased by ${servers}, ${range}` }
+        : { text: range, how: `leased by ${servers}` };
     }
     case "selfAssigned":
       return { text: "169.254.x.x", how: "no DHCP server answers" };

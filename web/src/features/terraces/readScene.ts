@@ -310,6 +310,7 @@ function shortAddress(fact: Schemas["AddressFact"]): AddressSaid {
         address: fact.side === "lan" || fact.side === "page" ? `${fact.address}/${fact.prefixLength}` : (fact.address ?? ""),
       };
     case "leased": {
+      if (fact.address) return { how: "lease", address: fact.address };
       const pool = fact.segment === street ? null : fact.from;
       return { how: fact.servers.length > 1 ? "either lease" : pool ? "lease" : "leased", address: pool ? poolWords(pool) : "" };
     }

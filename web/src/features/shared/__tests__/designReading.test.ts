@@ -37,7 +37,7 @@ describe("designReading", () => {
   it.each<[Schemas["AddressFact"]["origin"], string, string]>([
     ["fixed", "192.168.8.5/24", "fixed"],
     ["reserved", "192.168.8.5/24", "reserved by Gateway"],
-    ["leased", "one of 192.168.8.20 to 192.168.8.30", "leased by Gateway"],
+    ["leased", "192.168.8.5/24", "leased by Gateway, one of 192.168.8.20 to 192.168.8.30"],
     ["selfAssigned", "169.254.x.x", "no DHCP server answers"],
     ["none", "no address", "not connected"],
   ])("words an address that is %s", (origin, text, how) => {
@@ -50,5 +50,9 @@ describe("designReading", () => {
       from: "192.168.8.20-192.168.8.30",
     });
     expect(addressText(design, fact)).toEqual({ text, how });
+    if (origin === "leased") {
+      const ofRange = { text: "one of 192.168.8.20 to 192.168.8.30", how: "leased by Gateway" };
+      expect(addressText(design, { ...fact, address: null })).toEqual(ofRange);
+    }
   });
 });
