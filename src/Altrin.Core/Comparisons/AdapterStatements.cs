@@ -245,7 +245,10 @@ internal static class AdapterStatements
 
     private static Statement Names(Design design, Standpoint at, AdapterRead read, IReadOnlyList<Holding> held)
     {
-        var agrees = held.Any(h => h.DnsServers.Order().SequenceEqual(read.DnsServers.Order()));
+        // A system with two adapters in use lists those of both.
+        var agrees = held.Select(h => h.DnsServers)
+            .Append([.. held.SelectMany(h => h.DnsServers).Distinct()])
+            .Any(n => n.Order().SequenceEqual(read.DnsServers.Order()));
         var strange = read.DnsServers.Where(n => at.HolderOf(n) is null && SpecialBlock.UseOf(n) == AddressUse.Private).ToList();
         var change =
             !agrees && read.Way == AddressWay.Leased && strange.Count == 0 && at.Ruler is { } ruler

@@ -49,8 +49,10 @@ internal static class OfferStatements
             };
             yield break;
         }
+        // A capture is of one wire: where the machine is on several, of the one whose servers were heard.
+        var wire = heard ? at.Segments.FirstOrDefault(s => servers.TrueForAll(g => s.Servers.Any(r => r.Own == g.Key))) : null;
         // A server is known here by the address that it speaks from.
-        var recorded = at.Segments.SelectMany(s => s.Servers).ToList();
+        var recorded = wire?.Servers ?? [.. at.Segments.SelectMany(s => s.Servers)];
         var expected = recorded.Select(s => s.Own).Distinct().ToList();
         var strange = servers.Where(g => !expected.Contains(g.Key)).Take(MostNamed).ToList();
         var missing = expected.Where(e => servers.TrueForAll(g => g.Key != e)).ToList();

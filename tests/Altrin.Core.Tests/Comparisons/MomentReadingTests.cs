@@ -75,4 +75,36 @@ public sealed class MomentReadingTests
         home = home.Traits("gw", new() { Neighbours = [new("r5", (int)(other.Bits - own.Bits))] });
         Assert.Equal(Agreement.Agrees, Of(home, new Automatic(), $"192.168.8.2 dev eth0 lladdr {other} REACHABLE\n", $"near:{other}"));
     }
+
+    /// <summary>By cable behind an inner router and in the gateway's Wi-Fi: the laptop is in two networks at once.</summary>
+    [Theory]
+    [InlineData("DHCPOFFER 192.168.20.1", Agreement.Agrees)]
+    [InlineData("DHCPOFFER 192.168.8.1", Agreement.Agrees)]
+    [InlineData("DHCPOFFER 192.168.8.1 192.168.20.1", Agreement.Agrees)]
+    [InlineData("DHCPOFFER 192.168.30.1", Agreement.Disagrees)]
+    [InlineData("nameserver 192.168.20.1", Agreement.Agrees)]
+    [InlineData("nameserver 192.168.8.1 192.168.20.1", Agreement.Agrees)]
+    [InlineData("nameserver 192.168.30.1", Agreement.Disagrees)]
+    public void A_laptop_in_two_networks_hears_one_by_each_adapter(string words, Agreement agrees)
+    {
+        var home = House().Router("in").Cable("gw/lan3", "in/wan");
+        var now = Moment
+            .Morning(home.Design)
+            .After(
+                new MoveLaptop(
+                    new(new(PortRef.Read("in/lan3"), new Automatic()), new LaptopOnWifi(new("gw", "home", "key"), new Automatic()))
+                )
+            )
+            .Value;
+        var servers = words.Split(' ')[1..].Select(Home.At).ToList();
+        var empty = ReadingText.Read("").Value;
+        var reading = words.StartsWith("DHCP", StringComparison.Ordinal)
+            ? empty with
+            {
+                Offers = [.. servers.Select(s => new OfferRead(1, DhcpKind.Offer, s, null))],
+            }
+            : ReadingText.Read(Adapter("192.168.20.120/24", true) + string.Join('\n', servers.Select(s => $"nameserver {s}")) + "\n").Value;
+        var said = ReadingComparison.Of(new(home.Design.Site, [home.Design.SetUp]), now, reading).Statements;
+        Assert.Equal(agrees, said.First(s => s.Id == (words[0] == 'D' ? "servers" : "names")).Agreement);
+    }
 }
