@@ -139,7 +139,7 @@ internal sealed class Built : IDisposable
             {
                 Lab.Routers.Configure(seat, new(own, null, []));
                 Alone[seat.Owner] = own.Address;
-                Lab.Routers.Serve(seat.Owner, "lan", pool, own.Address, [own.Address], [], null, own.PrefixLength, false);
+                Lab.Routers.Serve(seat.Owner, "lan", new(pool, own.PrefixLength, own.Address, [own.Address]));
             }
         }
     }

@@ -54,20 +54,7 @@ internal sealed class Comparison
         var (seen, owner) = Seats.Stand(design, seat).Value;
         var laptop = seen.Network.Situation.Laptop!;
         var inForce = Compiler.Compile(design, Situation.Settled).InForce;
-        var with = new Design(
-            inForce.Site with
-            {
-                Devices = [.. inForce.Site.Devices, new(owner, "Laptop", DeviceKind.Computer, null)],
-            },
-            inForce.SetUp with
-            {
-                Devices = [.. inForce.SetUp.Devices, new(owner, laptop.Adapters().Single().Address, laptop.Wifi?.Join)],
-                Cables = laptop.Cable?.Port is { } port
-                    ? [.. inForce.SetUp.Cables, new("laptop-lead", port, PortRef.OfDevice(owner), CableFacts.NotLookedAt)]
-                    : inForce.SetUp.Cables,
-            }
-        );
-        using var built = new Built(new(with));
+        using var built = new Built(new(WithLaptop.Of(inForce, laptop)));
         var comparison = new Comparison(built, seen);
         comparison.Leases();
         await comparison.Pings(owner);

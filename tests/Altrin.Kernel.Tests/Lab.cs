@@ -1,6 +1,7 @@
 using System.Diagnostics;
 using System.Globalization;
 using Altrin.Core.Addressing;
+using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
 namespace Altrin.Kernel.Tests;
@@ -16,6 +17,18 @@ internal sealed record Choosing
 
     /// <summary>Ports that hosts answer on, beyond the one that every host answers on.</summary>
     public IReadOnlyList<int> Ports { get; init; } = [];
+
+    /// <summary>
+    /// Whether it is changed in place: it begins dark, leases are written into files that outlive their server, and the clock is that of
+    /// an evening.
+    /// </summary>
+    public bool InPlace { get; init; }
+
+    /// <summary>
+    /// How much longer a lease lasts by the machine's clock than by the evening's: on a busy machine an evening may take longer than it
+    /// would in a home, and no lease may run out before the evening says so.
+    /// </summary>
+    public int LeaseStretch => InPlace ? 10 : 1;
 }
 
 /// <summary>
@@ -28,38 +41,44 @@ internal sealed class Lab : IDisposable
 
     private readonly Dictionary<string, string> _names = [];
     private readonly Dictionary<Seat, MacAddress> _mac = [];
+    private readonly Dictionary<Joint, (string A, string B)> _plugged = [];
+    private readonly Dictionary<string, List<string>> _lines = [];
+    private uint _fresh;
+    private int _next;
     private readonly DirectoryInfo _folder = Directory.CreateTempSubdirectory("altrin-kernel-");
 
     public Lab(Design design, Choosing? choosing = null)
     {
         (Design, Choosing) = (design, choosing ?? new());
         Wiring = new(design);
-        if (Wiring.Ring && !Choosing.SpanningTree)
-        {
-            throw new InvalidOperationException("a ring of cables would keep the machine busy for ever");
-        }
-        foreach (
-            var owner in design
-                .SetUp.Boxes.Select(b => b.Box)
-                .Concat(design.SetUp.Devices.Select(d => d.Device))
-                .Append(PortRef.Street)
-                .Append(Internet)
-        )
+        foreach (var owner in OwnersOf(design, Choosing.InPlace))
         {
             _names[owner] = Spaces.Name();
         }
+        if (Choosing.InPlace)
+        {
+            // One machine with two adapters.
+            _names[Laptop.WifiId] = _names[Laptop.CableId];
+        }
         Spaces.Make();
-        Wire();
+        foreach (var owner in _names.Keys)
+        {
+            Inside(owner, "link set lo up");
+        }
+        Namespaces.Batch(null, [$"link add up0 netns {Of(PortRef.Street)} type veth peer name eth0 netns {Of(Internet)}"]);
         Routers = new(this);
-        Routers.SetUp();
         Clients = new(this);
+        Wire(Wiring.Joints);
+        Routers.SetUp();
     }
 
-    public Design Design { get; }
+    /// <summary>The design as it is built just now.</summary>
+    public Design Design { get; private set; }
 
     public Choosing Choosing { get; }
 
-    public Wiring Wiring { get; }
+    /// <summary>What is joined just now.</summary>
+    public Wiring Wiring { get; private set; }
 
     public Namespaces Spaces { get; } = new();
 
@@ -125,95 +144,143 @@ internal sealed class Lab : IDisposable
         _folder.Delete(true);
     }
 
-    private void Wire()
+    /// <summary>From now on it is this design, joined in this way; what is there already stays.</summary>
+    /// <returns>The joints that are new.</returns>
+    public IReadOnlyList<Joint> Become(Design design, Wiring wiring)
     {
-        var inside = _names.Keys.ToDictionary(o => o, _ => new List<string> { "link set lo up" });
-        var wires = new List<string>();
-        foreach (var owner in _names.Keys)
+        (Design, Wiring) = (design, wiring);
+        List<Joint> fresh = [.. wiring.Joints.Where(j => !_plugged.ContainsKey(j))];
+        Wire(fresh);
+        return fresh;
+    }
+
+    /// <summary>The bridges of a box that are there.</summary>
+    public IEnumerable<string> BridgesOf(string owner) =>
+        _mac.Keys.Where(s => s.Owner == owner && s.Device != "eth0").Select(s => s.Device);
+
+    /// <summary>Takes a joint away.</summary>
+    public void Unplug(Joint joint)
+    {
+        _plugged.Remove(joint, out var ends);
+        Namespaces.Batch(Of(joint.A.Owner), [$"link del {ends.A}"]);
+    }
+
+    /// <summary>The joints that are there.</summary>
+    public IReadOnlyCollection<Joint> Plugged => _plugged.Keys;
+
+    /// <summary>The name of an interface in its namespace: the second adapter of a machine has its own.</summary>
+    public static string NameOf(Seat seat) => seat.Owner == Laptop.WifiId ? "wlan0" : seat.Device;
+
+    private static IEnumerable<string> OwnersOf(Design design, bool inPlace) =>
+        inPlace
+            ? design
+                .Site.Boxes.Select(b => b.Id)
+                .Concat(design.Site.Devices.Select(d => d.Id))
+                .Concat([Laptop.CableId, PortRef.Street, Internet])
+            : design.SetUp.Boxes.Select(b => b.Box).Concat(design.SetUp.Devices.Select(d => d.Device)).Concat([PortRef.Street, Internet]);
+
+    private void Inside(string owner, string line)
+    {
+        if (!_lines.TryGetValue(owner, out var lines))
+        {
+            _lines[owner] = lines = [];
+        }
+        lines.Add(line);
+    }
+
+    /// <summary>Makes the bridges that are not there yet, and these joints.</summary>
+    private void Wire(IReadOnlyList<Joint> joints)
+    {
+        if (Wiring.Ring && !Choosing.SpanningTree)
+        {
+            throw new InvalidOperationException("a ring of cables would keep the machine busy for ever");
+        }
+        foreach (var owner in Owners)
         {
             Namespaces.Inside(Of(owner), () => Sysctl(owner));
         }
-        var fresh = 0xF000u;
-        foreach (var (owner, device) in Bridges())
+        foreach (var (owner, device) in Bridges().Where(b => !_mac.ContainsKey(new(b.Owner, b.Device))))
         {
-            inside[owner]
-                .Add(
-                    $"link add {device} type bridge {(Choosing.SpanningTree ? "stp_state 1 forward_delay 200" : "forward_delay 0")} mcast_snooping 0"
-                );
+            Inside(
+                owner,
+                $"link add {device} type bridge {(Choosing.SpanningTree ? "stp_state 1 forward_delay 200" : "forward_delay 0")} mcast_snooping 0"
+            );
             var box = Design.Box(owner);
             _mac[new(owner, device)] = (
                 device == "wan" ? box?.WanMac
                 : device == "guest" ? null
                 : box?.Mac
-            ) ?? new(0x020000000000UL + ++fresh);
-            inside[owner].Add($"link set {device} address {_mac[new(owner, device)]} up");
+            ) ?? Fresh();
+            Inside(owner, $"link set {device} address {_mac[new(owner, device)]} up");
         }
-        for (var i = 0; i < Wiring.Joints.Count; i++)
+        var wires = new List<string>();
+        foreach (var joint in joints)
         {
-            var joint = Wiring.Joints[i];
+            var number = _next++;
+            _plugged[joint] = (End(joint.A, number), End(joint.B, number));
             wires.Add(
-                $"link add {End(joint.A, i)} netns {Of(joint.A.Owner)} type veth peer name {End(joint.B, i)} netns {Of(joint.B.Owner)}"
+                $"link add {End(joint.A, number)} netns {Of(joint.A.Owner)} type veth peer name {End(joint.B, number)} netns {Of(joint.B.Owner)}"
             );
-            Plug(joint.A, joint);
-            Plug(joint.B, joint);
+            Plug(joint.A);
+            Plug(joint.B);
 
-            void Plug(Seat seat, Joint at)
+            void Plug(Seat seat)
             {
                 if (seat.Device == "eth0")
                 {
-                    _mac[seat] = Design.Device(seat.Owner)!.Mac ?? new(0x020000000000UL + ++fresh);
-                    inside[seat.Owner].Add($"link set eth0 address {_mac[seat]} up");
+                    if (!_mac.TryGetValue(seat, out var mac))
+                    {
+                        _mac[seat] = mac = Design.Device(seat.Owner)!.Mac ?? Fresh();
+                    }
+                    Inside(seat.Owner, $"link set {NameOf(seat)} address {mac} up");
                     return;
                 }
-                inside[seat.Owner].Add($"link set {End(seat, i)} master {seat.Device} up");
-                if (at.Guest)
+                Inside(seat.Owner, $"link set {End(seat, number)} master {seat.Device} up");
+                if (joint.Guest)
                 {
-                    inside[seat.Owner].Add($"link set {End(seat, i)} alias guest");
-                    Guests.Add((seat.Owner, End(seat, i)));
+                    Inside(seat.Owner, $"link set {End(seat, number)} alias guest");
+                    Guests.Add((seat.Owner, End(seat, number)));
                 }
             }
         }
-        wires.Add($"link add up0 netns {Of(PortRef.Street)} type veth peer name eth0 netns {Of(Internet)}");
         Namespaces.Batch(null, wires);
-        foreach (var (owner, lines) in inside)
+        foreach (var (owner, lines) in _lines)
         {
             Namespaces.Batch(Of(owner), lines);
         }
-
+        _lines.Clear();
         AwaitCarrier();
 
         static string End(Seat seat, int joint) =>
-            seat.Device == "eth0" ? "eth0" : string.Create(CultureInfo.InvariantCulture, $"p{joint}-{seat.Device}");
+            seat.Device == "eth0" ? NameOf(seat) : string.Create(CultureInfo.InvariantCulture, $"p{joint}-{seat.Device}");
+
+        MacAddress Fresh() => new(0x02000000F000UL + ++_fresh);
     }
 
     /// <summary>The kernel tells about links once a second at most: what is sent earlier is lost.</summary>
     private void AwaitCarrier()
     {
-        var linked = Wiring
-            .Joints.SelectMany(j => new[] { j.A, j.B })
-            .Distinct()
-            .GroupBy(s => s.Owner)
-            .ToDictionary(g => g.Key, g => g.Select(s => s.Device).ToList());
+        // A bridge has a link once any of its ports has one: each end is waited for, and what it belongs to.
+        var linked = _plugged
+            .SelectMany(p => new[] { (Seat: p.Key.A, End: p.Value.A), (Seat: p.Key.B, End: p.Value.B) })
+            .GroupBy(e => Of(e.Seat.Owner))
+            .ToDictionary(g => g.Key, g => g.SelectMany(e => new[] { e.End, NameOf(e.Seat) }).Distinct().ToList());
         var since = Stopwatch.StartNew();
-        foreach (var (owner, devices) in linked)
+        foreach (var (space, devices) in linked)
         {
-            while (
-                !devices.All(
-                    Namespaces
-                        .Run("ip", ["-n", Of(owner), "-br", "link", "show", "up"])
-                        .Output.Split('\n')
-                        .Where(l => l.Contains(" UP ", StringComparison.Ordinal))
-                        .Select(l => l.Split(' ', '@')[0])
-                        .Contains
-                )
-            )
+            Namespaces.Inside(space, () =>
             {
-                if (since.Elapsed > TimeSpan.FromSeconds(20))
+                using var links = new LinkSocket();
+                while (!devices.All(links.Runs))
                 {
-                    throw new InvalidOperationException($"no link at {owner}");
+                    if (since.Elapsed > TimeSpan.FromSeconds(20))
+                    {
+                        throw new InvalidOperationException($"no link at one of {string.Join(", ", devices)} in {space}");
+                    }
+                    links.Await();
                 }
-                Thread.Yield();
-            }
+                return true;
+            });
         }
     }
 
@@ -226,7 +293,7 @@ internal sealed class Lab : IDisposable
         foreach (var box in Design.SetUp.Boxes)
         {
             yield return (box.Box, "lan");
-            if (box.Mode is RouterMode || (box.Mode is AccessPointMode && !Design.Box(box.Box)!.Profile.WanPortJoins))
+            if (Choosing.InPlace || box.Mode is RouterMode || (box.Mode is AccessPointMode && !Design.Box(box.Box)!.Profile.WanPortJoins))
             {
                 yield return (box.Box, "wan");
             }
@@ -258,6 +325,8 @@ internal sealed class Lab : IDisposable
             Set($"ipv4/conf/{scope}/accept_redirects", false);
             Set($"ipv6/conf/{scope}/disable_ipv6", true);
         }
+        // Every hop of every route answers: by itself the kernel answers one host once a second.
+        Set("ipv4/icmp_ratelimit", false);
         if (File.Exists("/proc/sys/net/bridge/bridge-nf-call-iptables"))
         {
             Set("bridge/bridge-nf-call-iptables", false);

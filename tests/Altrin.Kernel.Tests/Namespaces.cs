@@ -59,8 +59,10 @@ internal sealed partial class Namespaces : IDisposable
         IReadOnlyDictionary<string, string>? variables = null
     ) => Run("ip", ["netns", "exec", name, program, .. arguments], input, variables);
 
-    /// <summary>Starts dnsmasq in a namespace and comes back once it answers; it is ended when this object goes.</summary>
-    public void Serve(string name, string folder, params string[] arguments)
+    /// <summary>
+    /// Starts dnsmasq in a namespace and comes back once it answers, with the number of its process; it is ended when this object goes.
+    /// </summary>
+    public int Serve(string name, string folder, params string[] arguments)
     {
         var file = Path.Combine(folder, $"{Guid.NewGuid():n}.pid");
         // It goes into the background when it has opened its ports, so that its end is the sign that it is ready.
@@ -73,7 +75,72 @@ internal sealed partial class Namespaces : IDisposable
         {
             throw new InvalidOperationException($"dnsmasq in {name}: {output} {string.Join(' ', arguments)}");
         }
-        _running.Add(int.Parse(File.ReadAllText(file), CultureInfo.InvariantCulture));
+        return Runs(file);
+    }
+
+    /// <summary>
+    /// Takes over a process that went into the background, by the file with its number: it is ended when this object goes.
+    /// </summary>
+    public int Runs(string file)
+    {
+        var since = Stopwatch.StartNew();
+        while (true)
+        {
+            // It writes the file once it is in the background, which may be a moment after the call came back.
+            if (
+                File.Exists(file)
+                && int.TryParse(File.ReadAllText(file), NumberStyles.AllowTrailingWhite, CultureInfo.InvariantCulture, out var id)
+            )
+            {
+                _running.Add(id);
+                return id;
+            }
+            if (since.Elapsed > TimeSpan.FromSeconds(10))
+            {
+                throw new InvalidOperationException($"no process wrote its number into {file}");
+            }
+            Thread.Yield();
+        }
+    }
+
+    /// <summary>Ends a process that was started here, and comes back once it is gone.</summary>
+    public void End(int id)
+    {
+        if (!_running.Remove(id))
+        {
+            return;
+        }
+        try
+        {
+            using var process = Process.GetProcessById(id);
+            process.Kill();
+        }
+        catch (ArgumentException)
+        {
+            // It ended by itself.
+            return;
+        }
+        var since = Stopwatch.StartNew();
+        while (Lives(id) && since.Elapsed < TimeSpan.FromSeconds(10))
+        {
+            Thread.Yield();
+        }
+    }
+
+    /// <summary>
+    /// Whether a process is there; one that ended and that its parent has not asked about has closed all that it had open.
+    /// </summary>
+    private static bool Lives(int id)
+    {
+        try
+        {
+            // After the name in brackets stands the state (proc(5)).
+            return File.ReadAllText($"/proc/{id}/stat").Split(") ")[^1][0] is not ('Z' or 'X');
+        }
+        catch (IOException)
+        {
+            return false;
+        }
     }
 
     /// <summary>Does something in a namespace, on a thread of its own. Sockets that are made there stay there.</summary>
@@ -104,17 +171,9 @@ internal sealed partial class Namespaces : IDisposable
 
     public void Dispose()
     {
-        foreach (var id in _running)
+        foreach (var id in _running.ToList())
         {
-            try
-            {
-                using var process = Process.GetProcessById(id);
-                process.Kill();
-            }
-            catch (ArgumentException)
-            {
-                // It ended by itself.
-            }
+            End(id);
         }
         Run("ip", ["-batch", "-"], string.Concat(_names.Select(n => $"netns del {n}\n")));
     }

@@ -1,4 +1,3 @@
-using System.Buffers.Binary;
 using System.Diagnostics;
 using System.Text.Json;
 using Altrin.Core.Comparisons;
@@ -236,7 +235,7 @@ public sealed class ReadingTests : IDisposable
             while (
                 since.Elapsed < TimeSpan.FromSeconds(10)
                 && CaptureReader
-                    .Read(Capture(heard))
+                    .Read(Capture.Of(heard))
                     .Value.Offers.Where(o => o.Kind == DhcpKind.Offer)
                     .Select(o => o.Server)
                     .Distinct()
@@ -248,7 +247,7 @@ public sealed class ReadingTests : IDisposable
             asked.Wait();
             return heard;
         });
-        var read = CaptureReader.Read(Capture(frames)).Value;
+        var read = CaptureReader.Read(Capture.Of(frames)).Value;
         Assert.Equal(
             ["192.168.8.1 02:00:5e:00:53:01", "192.168.8.254 02:00:5e:00:53:0a"],
             read.Offers.Where(o => o.Kind == DhcpKind.Offer).Select(o => $"{o.Server} {o.From}").Distinct().Order(StringComparer.Ordinal)
@@ -260,21 +259,5 @@ public sealed class ReadingTests : IDisposable
             s => s.Id == "servers"
         );
         Assert.Equal(Agreement.Disagrees, servers.Agreement);
-    }
-
-    /// <summary>Frames in the classic container, little end first.</summary>
-    private static byte[] Capture(IEnumerable<byte[]> frames)
-    {
-        using var file = new MemoryStream();
-        file.Write([0xD4, 0xC3, 0xB2, 0xA1, 2, 0, 4, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0xFF, 0xFF, 0, 0, 1, 0, 0, 0]);
-        Span<byte> head = stackalloc byte[16];
-        foreach (var frame in frames)
-        {
-            BinaryPrimitives.WriteInt32LittleEndian(head[8..], frame.Length);
-            BinaryPrimitives.WriteInt32LittleEndian(head[12..], frame.Length);
-            file.Write(head);
-            file.Write(frame);
-        }
-        return file.ToArray();
     }
 }

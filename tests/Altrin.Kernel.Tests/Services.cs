@@ -22,7 +22,7 @@ internal sealed class Services : IDisposable
 
     public Services(Lab lab)
     {
-        foreach (var owner in lab.Owners)
+        foreach (var owner in lab.Owners.DistinctBy(lab.Of))
         {
             Namespaces.Inside(lab.Of(owner), () =>
             {
@@ -49,7 +49,7 @@ internal sealed class Services : IDisposable
                     hears.SetSocketOption(
                         SocketOptionLevel.IP,
                         SocketOptionName.AddMembership,
-                        new MulticastOption(Group, PacketSocket.Index("eth0"))
+                        new MulticastOption(Group, PacketSocket.Index(Lab.NameOf(new(owner, "eth0"))))
                     );
                     _open.Add(hears);
                     _ = Hear(hears, owner);
@@ -140,7 +140,7 @@ internal sealed class Services : IDisposable
                 asks.SetSocketOption(
                     SocketOptionLevel.IP,
                     SocketOptionName.MulticastInterface,
-                    IPAddress.HostToNetworkOrder(PacketSocket.Index("eth0"))
+                    IPAddress.HostToNetworkOrder(PacketSocket.Index(Lab.NameOf(new(from, "eth0"))))
                 );
                 asks.SendTo(Encoding.ASCII.GetBytes(from), new IPEndPoint(Group, Everybody));
                 return asks;

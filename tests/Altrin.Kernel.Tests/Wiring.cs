@@ -25,8 +25,12 @@ internal sealed class Wiring
 {
     private readonly Dictionary<Seat, Seat> _joined = [];
 
-    public Wiring(Design design)
+    /// <summary>Reads it.</summary>
+    /// <param name="design">The design.</param>
+    /// <param name="silent">Boxes whose radios send nothing just now.</param>
+    public Wiring(Design design, IReadOnlyCollection<string>? silent = null)
     {
+        silent ??= [];
         var modes = design.SetUp.Boxes.ToDictionary(b => b.Box, b => b.Mode);
         var cabled = design.SetUp.Cables.SelectMany(c => new[] { c.A.Owner, c.B.Owner }).ToHashSet();
         foreach (var cable in design.SetUp.Cables)
@@ -54,6 +58,8 @@ internal sealed class Wiring
         {
             if (
                 Heard(box) is { } to
+                && !silent.Contains(box.Box)
+                && !silent.Contains(to)
                 && !(design.Box(box.Box)!.Profile.Habits.StopsRings == Known.Yes && Same(new(box.Box, "lan"), new(to, "lan")))
             )
             {
@@ -63,7 +69,7 @@ internal sealed class Wiring
         foreach (var device in design.SetUp.Devices.Where(d => d.Wifi is not null && !cabled.Contains(d.Device)))
         {
             var wifi = device.Wifi!;
-            if (!modes.TryGetValue(wifi.Box, out var mode))
+            if (!modes.TryGetValue(wifi.Box, out var mode) || silent.Contains(wifi.Box))
             {
                 continue;
             }

@@ -1,6 +1,7 @@
 using Altrin.Core.Sites;
+using Altrin.Formats;
 
-namespace Altrin.Formats.Tests;
+namespace Altrin.Testing;
 
 internal static class Samples
 {
