@@ -36,6 +36,15 @@ internal static class ReadCommand
         {
             Description = "After which act of the list, from 1; the last where left out.",
             HelpName = "N",
+            CustomParser = typed =>
+            {
+                if (int.TryParse(typed.Tokens[0].Value, CultureInfo.InvariantCulture, out var number))
+                {
+                    return number;
+                }
+                typed.AddError($"--step is the number of an act, not '{typed.Tokens[0].Value}'.");
+                return null;
+            },
         };
         var json = new Option<bool>("--json") { Description = "Print it as JSON." };
         var command = new Command("read", "Reads what machines print: addresses, routes, tables, scans, leases, captures.")
@@ -139,7 +148,7 @@ internal static class ReadCommand
     private static void Print(TextWriter output, Reading reading, ReadingComparison? comparison)
     {
         output.WriteLine(
-            $"{reading.Lines} lines: {(reading.Blocks.Count == 0 ? "nothing understood" : string.Join(", ", reading.Blocks.Select(b => $"{b.Kind} {b.First}-{b.Last}")))}"
+            $"{reading.Lines} {(reading.Lines == 1 ? "line" : "lines")}: {(reading.Blocks.Count == 0 ? "nothing understood" : string.Join(", ", reading.Blocks.Select(b => $"{b.Kind} {b.First}-{b.Last}")))}"
         );
         foreach (var statement in comparison?.Statements ?? [])
         {

@@ -97,6 +97,8 @@ public sealed class TerminalTests : IDisposable
         Assert.Contains("Agrees    Its gateway is 192.168.8.1 (Loft router).", Read("32"), StringComparison.Ordinal);
         Assert.Equal(ExitCode.BadInput, Run(text, "read", "-", "--home", home, "--acts", acts, "--step", "66").Status);
         Assert.Equal(ExitCode.BadInput, Run(text, "read", "-", "--home", home, "--acts", home).Status);
+        var odd = Run(text, "read", "-", "--home", home, "--acts", acts, "--step", "two");
+        Assert.Equal((ExitCode.BadInput, "altrin: --step is the number of an act, not 'two'."), (odd.Status, odd.Errors.Split('\n')[0]));
         Assert.All(
             new[]
             {
@@ -105,7 +107,7 @@ public sealed class TerminalTests : IDisposable
                 ["--home", home, "--acts", acts, "--at", "printer"],
                 ["--home", home, "--acts", acts, "--set-up", "found"],
             },
-            odd => Assert.Equal(ExitCode.BadInput, Run(text, ["read", "-", .. odd]).Status)
+            words => Assert.Equal(ExitCode.BadInput, Run(text, ["read", "-", .. words]).Status)
         );
         var both = Run(null, "look", home, "--at", "hall-gateway/lan4+hall-gateway/r5", "--to", "192.168.8.1").Output;
         Assert.Contains("At the laptop, by cable and Wi-Fi", both, StringComparison.Ordinal);

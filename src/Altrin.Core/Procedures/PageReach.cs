@@ -46,7 +46,15 @@ public sealed record PageReach(Ipv4Address Address, AnswerKind Answer, string? B
         var owner = trace.Hops.Count > 0 ? trace.Hops[^1].Owner : way.Owner;
         if (now.Design.Box(owner) is not { } box)
         {
-            return No(address, $"{seen.Network.NameOf(owner)} has {address}, which is no box with a page.");
+            // To whom a server leases an address is its own affair: that it is just this one here is an example.
+            return No(
+                address,
+                seen.Network.Interfaces.Any(i =>
+                    i.Owner == owner && seen.Leasing.Holdings(i).Any(h => h.Exact == address && h.Pool is null)
+                )
+                    ? $"{seen.Network.NameOf(owner)} has {address}, which is no box with a page."
+                    : $"No box has {address}."
+            );
         }
         if (PageAt.HasNone(box.Profile))
         {

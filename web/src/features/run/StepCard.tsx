@@ -98,14 +98,22 @@ function Lines({ job, lines }: { job: number; lines: readonly Schemas["PageLine"
       ))}
     </Box>
   ) : (
-    <Box as="dl" mt="2" display="grid" gridTemplateColumns="minmax(0, max-content) minmax(0, 1fr)" columnGap="4" rowGap="1" maxW="44rem">
+    <Box
+      as="dl"
+      mt="2"
+      display="grid"
+      gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "minmax(0, max-content) minmax(0, 1fr)" }}
+      columnGap="4"
+      rowGap="1"
+      maxW="44rem"
+    >
       {lines.map(({ what, value = null, isSecret }, i) => (
         <Box key={i} display="contents">
           <chakra.dt color="muted" gridColumn={value === null ? "1 / -1" : undefined} alignSelf="center">
             {what}
           </chakra.dt>
           {value !== null && (
-            <chakra.dd m="0" minW="0">
+            <chakra.dd m="0" mb={{ base: "2", sm: "0" }} minW="0">
               {isSecret ? <SecretValue job={job} reference={value} name={what} /> : <Value what={what} value={value} />}
             </chakra.dd>
           )}
