@@ -54,7 +54,10 @@ public sealed class SheetApiTests(RunningServer server) : IDisposable
         Assert.Empty(Seen(before, isNew: true));
         var number = (int)steps.First(s => (string?)s!["says"] == "Plug the laptop into port 2 of Loft router")!["number"]!;
         var moment = (await Send(HttpMethod.Get, $"{path}/steps/{number}")).Body!;
-        Assert.Contains("Laptop, cable: 192.168.8.20/24, gateway 192.168.8.1, DNS 192.168.8.1", Seen(moment, isNew: true));
+        Assert.Contains(
+            "Laptop, cable: one of 192.168.8.20 to 192.168.8.199 (for example 192.168.8.20/24), gateway 192.168.8.1, DNS 192.168.8.1",
+            Seen(moment, isNew: true)
+        );
         Assert.Contains("Page at 192.168.8.1: Loft router", Seen(moment, isNew: true));
         Assert.Contains("Wi-Fi name \"desk-5303\": from Loft router", Seen(moment, isNew: false));
         Assert.Equal("loft-router/lan2", (string?)moment["laptopPort"]);
