@@ -140,15 +140,22 @@ internal static class PlayCommand
         {
             output.WriteLine($"Left undone: {undone.Violation.Text}");
         }
-        foreach (var left in play.Left)
+        foreach (var left in play.LeftInWords())
         {
-            output.WriteLine($"Not as planned: {left.Describe(play.End.Design)}");
+            output.WriteLine($"Not as planned: {left}");
         }
-        output.WriteLine(
-            play.Whole
-                ? $"Done in {TimeWords.Of(play.End.Time)}; the home is as planned."
-                : $"{TimeWords.Of(play.End.Time)}; {Count(play.Steps.Count(s => s.Refused is not null), "act was refused", "acts were refused")}, {Count(play.Steps.Sum(s => s.Broken.Count), "invariant was broken", "invariants were broken")}."
-        );
+        if (play.Whole)
+        {
+            output.WriteLine($"Done in {TimeWords.Of(play.End.Time)}; the home is as planned.");
+            return;
+        }
+        string[] counts =
+        [
+            Count(play.Steps.Count(s => s.Refused is not null), "act was refused", "acts were refused"),
+            Count(play.Steps.Sum(s => s.Broken.Count), "invariant was broken", "invariants were broken"),
+            Count(play.LeftInWords().Count, "thing is not as planned", "things are not as planned"),
+        ];
+        output.WriteLine($"{TimeWords.Of(play.End.Time)}; {string.Join(", ", counts)}.");
     }
 
     private static string Count(int count, string one, string many) => $"{count} {(count == 1 ? one : many)}";

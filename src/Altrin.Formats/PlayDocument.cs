@@ -19,7 +19,7 @@ public sealed record PlayDocument(
         new(
             [.. PlayedStepDocument.Of(play).Zip(play.Steps, LookedStepDocument.Of)],
             [.. play.Undone.Select(BrokenDocument.Of)],
-            [.. play.Left.Select(c => c.Describe(play.End.Design))],
+            play.LeftInWords(),
             play.Whole
         );
 }

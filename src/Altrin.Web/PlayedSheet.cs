@@ -37,7 +37,7 @@ internal sealed record PlayedSheet(
             (long)play.End.Time.TotalSeconds,
             [.. PlayedStepDocument.Of(play)],
             [.. play.Undone.Select(BrokenDocument.Of)],
-            [.. play.Left.Select(c => c.Describe(play.End.Design))],
+            play.LeftInWords(),
             play.Whole
         );
 }

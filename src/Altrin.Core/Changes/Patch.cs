@@ -54,7 +54,7 @@ public sealed record Patch(PortRef A, PortRef B, CableFacts Known) : Change
             end == PortRef.AtStreet
             || (design.Device(end.Owner) is not null && end.Port.Length == 0)
             || design.Box(end.Owner)?.Profile.Port(end.Port) is not null;
-        return !exists ? $"There is no port '{Ipv4Address.Shown(end.ToString())}'."
+        return !exists ? Missing.Port(design, end)
             : design.Box(end.Owner) is { } box && design.Mode(end.Owner) is null
                 ? $"The {box.Name} is not in use in this set-up; set its mode first."
             // The provider's end may have several ports: an ONT, a modem, a line for each service.

@@ -193,7 +193,7 @@ public sealed record MoveLaptop(Laptop? Laptop) : Event
         {
             if (now.Design.Box(port.Owner)?.Profile.Port(port.Port) is null)
             {
-                return Parsed<Moment>.Fail($"There is no port '{Ipv4Address.Shown(port.ToString())}'.");
+                return Parsed<Moment>.Fail(Missing.Port(now.Design, port));
             }
             if (now.Design.CableAt(port) is not null)
             {

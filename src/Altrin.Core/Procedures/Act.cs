@@ -82,7 +82,7 @@ public abstract record Act
 
     /// <summary>The box that is on and in use, or why there is none such.</summary>
     private protected static Parsed<Box> Running(State now, string id) =>
-        now.Design.Box(id) is not { } box ? Parsed<Box>.Fail($"There is no box '{Ipv4Address.Shown(id)}'.")
+        now.Design.Box(id) is not { } box ? Parsed<Box>.Fail(Missing.Box(now.Design, id))
         : now.Design.Mode(id) is null || now.Moment.Situation.Off.Contains(id) ? Parsed<Box>.Fail($"{box.Name} has no power.")
         : box;
 }

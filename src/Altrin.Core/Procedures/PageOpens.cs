@@ -24,7 +24,7 @@ internal static class PageOpens
     {
         if (now.Design.Box(id) is not { } box)
         {
-            return Parsed<Ipv4Address>.Fail($"There is no box '{Ipv4Address.Shown(id)}'.");
+            return Parsed<Ipv4Address>.Fail(Missing.Box(now.Design, id));
         }
         if (now.Design.Mode(id) is null || now.Moment.Situation.Off.Contains(id))
         {

@@ -16,6 +16,9 @@ public sealed record Play(IReadOnlyList<PlayedStep> Steps, State End, IReadOnlyL
     /// <summary>Whether every act was done, no invariant broken, nothing left undone, and the target reached.</summary>
     public bool Whole => Steps.All(s => s.Refused is null && s.Broken.Count == 0) && Undone.Count == 0 && Left.Count == 0;
 
+    /// <summary>What differs at the end, in words, each once: of two radios the same may be said.</summary>
+    public IReadOnlyList<string> LeftInWords() => [.. Left.Select(c => c.Describe(End.Design)).Distinct()];
+
     /// <summary>
     /// Plays acts from a state. One that is refused changes nothing, and the rest is played all the same. Of several outcomes the one that
     /// the act names is taken, else the usual one. An invariant that stays broken is told once.

@@ -159,7 +159,7 @@ public sealed class SeatTests
     [Theory]
     [InlineData("missing", "There is no box or device 'missing' with an address in this set-up.")]
     [InlineData("gw/lan1", "There is a cable in port 1 of gw.")]
-    [InlineData("gw/lan9", "There is no port 'gw/lan9'.")]
+    [InlineData("gw/lan9", "There is no port 'gw/lan9'; there is gw/wan, gw/lan1, gw/lan2, gw/lan3, gw/lan4.")]
     public void No_one_stands_where_there_is_no_seat(string seat, string why) => Assert.Equal(why, Seats.Stand(House, seat).Error);
 
     [Fact]

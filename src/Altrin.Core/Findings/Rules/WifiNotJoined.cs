@@ -24,19 +24,7 @@ public static class WifiNotJoined
             e.Finding(
                 Rule,
                 [r.Device],
-                r.Why switch
-                {
-                    RefusalReason.NameNotSent =>
-                        $"{e.Name(r.Device)} looks for \"{r.Wifi.Name}\", which {e.Name(r.Wifi.Box)} does not send",
-                    RefusalReason.BandMissing =>
-                        $"{e.Name(r.Device)} finds \"{r.Wifi.Name}\" on no band that it knows at {e.Name(r.Wifi.Box)}",
-                    RefusalReason.SecurityDiffers =>
-                        $"{e.Name(r.Device)} does not know the protection of \"{r.Wifi.Name}\" at {e.Name(r.Wifi.Box)}",
-                    RefusalReason.FramesUnprotected =>
-                        $"{e.Name(r.Wifi.Box)} asks for protected management frames, which {e.Name(r.Device)} does not know",
-                    RefusalReason.PasswordDiffers => $"{e.Name(r.Device)} has another password for \"{r.Wifi.Name}\"",
-                    _ => $"The password of \"{r.Wifi.Name}\" is not recorded for {e.Name(r.Device)} or for {e.Name(r.Wifi.Box)}",
-                },
+                RefusalWords.Of(r.Why, e.Name(r.Device), r.Wifi.Name, e.Name(r.Wifi.Box)),
                 r.Why == RefusalReason.BandMissing
                     ? "It never finds the Wi-Fi, however near it is."
                     : "It has no network until the name and the password are typed into it.",

@@ -13,9 +13,13 @@ public sealed record CarryBox(string Box, string Place) : Act
     /// <inheritdoc/>
     public override Parsed<IReadOnlyList<Outcome>> From(State now)
     {
-        if (now.Design.Box(Box) is not { } box || now.Design.Mode(Box) is null)
+        if (now.Design.Box(Box) is not { } box)
         {
-            return Refused($"There is no box '{Ipv4Address.Shown(Box)}' in use.");
+            return Refused(Missing.Box(now.Design, Box));
+        }
+        if (now.Design.Mode(Box) is null)
+        {
+            return Refused($"{box.Name} is not in use.");
         }
         if (now.Laptop?.Cable?.Port.Owner == Box)
         {

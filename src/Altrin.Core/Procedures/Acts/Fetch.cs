@@ -10,7 +10,7 @@ public sealed record Fetch(string Box, Fetchable What) : Act
 {
     /// <inheritdoc/>
     public override Parsed<IReadOnlyList<Outcome>> From(State now) =>
-        now.Design.Box(Box) is null ? Refused($"There is no box '{Ipv4Address.Shown(Box)}'.")
+        now.Design.Box(Box) is null ? Refused(Missing.Box(now.Design, Box))
         // With the laptop in its bag one has not left yet, or is where there is internet.
         : What is not Fetchable.LabelFacts && now.Laptop is not null && PageReach.NoInternet(now) is { } why ? Refused(why)
         : One(now, Durations.Note, l => l with { Fetched = [.. l.Fetched.Append(new(Box, What)).Distinct()] });

@@ -13,11 +13,25 @@ public sealed record LaptopToWifi(string Box, string Name, string? Password = nu
     /// <inheritdoc/>
     public override Parsed<IReadOnlyList<Outcome>> From(State now) =>
         One(
-            now,
-            Durations.LaptopSetting,
-            l => l with { OffHouseWifi = false },
-            new MoveLaptop(new(now.Laptop?.Cable, new(new(Box, Name, Password), new Automatic())))
-        );
+                now,
+                Durations.LaptopSetting,
+                l => l with { OffHouseWifi = false },
+                new MoveLaptop(new(now.Laptop?.Cable, new(new(Box, Name, Password), new Automatic())))
+            )
+            .Then<IReadOnlyList<Outcome>>(o => KeptOut(o[0].After) is { } why ? Refused(why) : new[] { o[0] });
+
+    /// <summary>What the laptop says at once where it does not get in; null where it does.</summary>
+    private string? KeptOut(State after)
+    {
+        if (after.Seen().Network.Find(Laptop.WifiId, Side.Laptop) is { Linked: true })
+        {
+            return null;
+        }
+        IReadOnlyList<Air> sent = after.Moment.Situation.Silent().Contains(Box) ? [] : Air.Of(after.Design, Box);
+        return Association.OfDevice(sent, new(Box, Name, Password), null) is { } why
+            ? $"{RefusalWords.Of(why, "The laptop", Name, after.Design.NameOf(Box))}."
+            : $"The laptop does not get into \"{Ipv4Address.Shown(Name)}\".";
+    }
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"Join \"{Name}\" of {design.NameOf(Box)} with the laptop";

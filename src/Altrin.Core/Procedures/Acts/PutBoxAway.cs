@@ -11,7 +11,8 @@ public sealed record PutBoxAway(string Box) : Act
 {
     /// <inheritdoc/>
     public override Parsed<IReadOnlyList<Outcome>> From(State now) =>
-        now.Design.Box(Box) is null || now.Design.Mode(Box) is null ? Refused($"There is no box '{Ipv4Address.Shown(Box)}' in use.")
+        now.Design.Box(Box) is not { } box ? Refused(Missing.Box(now.Design, Box))
+        : now.Design.Mode(Box) is null ? Refused($"{box.Name} is not in use.")
         : now.Laptop?.Cable?.Port.Owner == Box ? Refused($"The laptop is plugged into {now.Design.NameOf(Box)}.")
         : One(now, Durations.Hand, new Rewire(new PutAway(Box)));
 

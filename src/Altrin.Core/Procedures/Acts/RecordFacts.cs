@@ -10,7 +10,7 @@ public sealed record RecordFacts(string Box, IReadOnlyList<Recordable> What) : A
 {
     /// <inheritdoc/>
     public override Parsed<IReadOnlyList<Outcome>> From(State now) =>
-        now.Design.Box(Box) is null ? Refused($"There is no box '{Ipv4Address.Shown(Box)}'.")
+        now.Design.Box(Box) is null ? Refused(Missing.Box(now.Design, Box))
         : What.Count == 0 ? Refused("What is to be written down is missing.")
         : What.Any(IsOnPage) && PageOpens.LoggedIn(now, Box) is { Ok: false, Error: var closed } ? Refused(closed)
         : One(now, Durations.Note, l => l with { Recorded = [.. l.Recorded.Concat(What.Select(w => new Recorded(Box, w))).Distinct()] });

@@ -12,7 +12,7 @@ public sealed record WaitUntilReady(string Box) : Act
     {
         if (now.Design.Box(Box) is not { } box)
         {
-            return Refused($"There is no box '{Ipv4Address.Shown(Box)}'.");
+            return Refused(Missing.Box(now.Design, Box));
         }
         var left = now
             .Moment.Situation.BusyNow()
