@@ -144,6 +144,19 @@ internal static class PlayCommand
         {
             output.WriteLine($"Not as planned: {left}");
         }
+        if (play.Least is { } least && least.Work != Duration.None)
+        {
+            string[] work =
+            [
+                Count(least.Saves, "save", "saves"),
+                Count(least.Cables, "cable plugged in or out", "cables plugged in or out"),
+                Count(least.Boxes, "box moved or switched", "boxes moved or switched"),
+                Count(least.Touched.Count, "device of the household touched", "devices of the household touched"),
+            ];
+            output.WriteLine(
+                $"What differs takes {TimeWords.Of(least.Work.Usual)} of work at least: {string.Join(", ", work.Where(w => !w.StartsWith("0 ", StringComparison.Ordinal)))}."
+            );
+        }
         if (play.Whole)
         {
             output.WriteLine($"Done in {TimeWords.Of(play.End.Time)}; the home is as planned.");

@@ -7,11 +7,13 @@ namespace Altrin.Formats;
 /// <param name="Undone">What is not as an invariant asks at the end: above all what was for the evening only.</param>
 /// <param name="Left">What differs from the target at the end, in words.</param>
 /// <param name="Whole">Whether every act was done, nothing broken, nothing left undone, and the target reached.</param>
+/// <param name="Least">What it takes at least, without an order; left out where no target was named.</param>
 public sealed record PlayDocument(
     IReadOnlyList<LookedStepDocument> Steps,
     IReadOnlyList<BrokenDocument> Undone,
     IReadOnlyList<string> Left,
-    bool Whole
+    bool Whole,
+    EstimateDocument? Least
 )
 {
     /// <summary>The document of a play.</summary>
@@ -20,8 +22,22 @@ public sealed record PlayDocument(
             [.. PlayedStepDocument.Of(play).Zip(play.Steps, LookedStepDocument.Of)],
             [.. play.Undone.Select(BrokenDocument.Of)],
             play.LeftInWords(),
-            play.Whole
+            play.Whole,
+            play.Least is { } least ? EstimateDocument.Of(least) : null
         );
+}
+
+/// <summary>What it takes at least to make one set-up into another, worked out without an order.</summary>
+/// <param name="Work">The hands' time, in seconds.</param>
+/// <param name="Saves">How often a page is saved, or something set with an application.</param>
+/// <param name="Cables">Cables plugged in and pulled out.</param>
+/// <param name="Boxes">Boxes carried, switched on, put away or reset.</param>
+/// <param name="Touched">Customer's devices that have to be touched, by id.</param>
+public sealed record EstimateDocument(DurationDocument Work, int Saves, int Cables, int Boxes, IReadOnlyList<string> Touched)
+{
+    /// <summary>The document of an estimate.</summary>
+    public static EstimateDocument Of(WorkEstimate estimate) =>
+        new(DurationDocument.Of(estimate.Work), estimate.Saves, estimate.Cables, estimate.Boxes, estimate.Touched);
 }
 
 /// <summary>One act that was played.</summary>

@@ -19,8 +19,10 @@ public static class PlayGuide
 
                 Made by `altrin document acts`. `altrin play HOME ACTS` plays a list of acts on the simulated network of a home, from its
                 set-up `found` to its set-up `planned`, and says for each act what is done, how long hands and the box take, what is
-                refused and why, which invariant it breaks, and what the laptop then sees. The status is 0 when every act was done, nothing
-                was broken or left undone, and the home is as planned; 1 otherwise; 2 for bad input. `--json` prints all of it as data.
+                refused and why, which invariant it breaks, and what the laptop then sees. At the end stands what the difference between the
+                two takes at least: the hands' work summed over it without an order, which no list that leads there undercuts. The status
+                is 0 when every act was done, nothing was broken or left undone, and the home is as planned; 1 otherwise; 2 for bad input.
+                `--json` prints all of it as data.
 
                 A list is JSON: `format` "altrin-acts", `formatVersion` 1, `from` and `to` (names of set-ups, left out for `found` and
                 `planned`), and `acts`, at most 500. Evenings typed by hand lie in [samples/evenings](../samples/evenings), each named as

@@ -18,6 +18,7 @@ internal sealed record SheetRequest(string Name, string Content);
 /// <param name="Undone">What was for the evening only and is not undone at the end.</param>
 /// <param name="Left">What differs from the set-up that it is to end in.</param>
 /// <param name="Whole">Whether every step was done, nothing broken, nothing left undone, and the home is as planned.</param>
+/// <param name="Least">What it takes at least, without an order.</param>
 internal sealed record PlayedSheet(
     SheetInfo Sheet,
     string From,
@@ -26,7 +27,8 @@ internal sealed record PlayedSheet(
     IReadOnlyList<PlayedStepDocument> Steps,
     IReadOnlyList<BrokenDocument> Undone,
     IReadOnlyList<string> Left,
-    bool Whole
+    bool Whole,
+    EstimateDocument? Least
 )
 {
     public static PlayedSheet Of(SheetInfo sheet, string from, string to, Play play) =>
@@ -38,6 +40,7 @@ internal sealed record PlayedSheet(
             [.. PlayedStepDocument.Of(play)],
             [.. play.Undone.Select(BrokenDocument.Of)],
             play.LeftInWords(),
-            play.Whole
+            play.Whole,
+            play.Least is { } least ? EstimateDocument.Of(least) : null
         );
 }

@@ -43,6 +43,7 @@ public sealed class SheetApiTests(RunningServer server) : IDisposable
         Assert.Equal(HttpStatusCode.OK, status);
         var steps = sheet!["steps"]!.AsArray();
         Assert.Equal(("found", "one-network", true), ((string)sheet["from"]!, (string)sheet["to"]!, (bool)sheet["whole"]!));
+        Assert.InRange((int)sheet["least"]!["work"]!["usual"]!, 60, (int)sheet["seconds"]!);
         Assert.All(steps, s => Assert.True(s!["refused"] is null && s["breaks"]!.AsArray().Count == 0, $"{s}"));
         Assert.Equal(Enumerable.Range(1, steps.Count), steps.Select(s => (int)s!["number"]!));
         // A device that was taken off is said until it is back; what was broken from the start is not.

@@ -1804,6 +1804,16 @@ export interface components {
             most: number;
             noted: boolean;
         };
+        EstimateDocument: {
+            work: components["schemas"]["DurationDocument"];
+            /** Format: int32 */
+            saves: number;
+            /** Format: int32 */
+            cables: number;
+            /** Format: int32 */
+            boxes: number;
+            touched: string[];
+        };
         Explanation: {
             text: string;
             findings: string[];
@@ -2742,6 +2752,7 @@ export interface components {
             undone: components["schemas"]["BrokenDocument"][];
             left: string[];
             whole: boolean;
+            least: null | components["schemas"]["EstimateDocument"];
         };
         PlayedStepDocument: {
             /** Format: int32 */
