@@ -154,7 +154,7 @@ internal static class PlayCommand
                 Count(least.Touched.Count, "device of the household touched", "devices of the household touched"),
             ];
             output.WriteLine(
-                $"What differs takes {TimeWords.Of(least.Work.Usual)} of work at least: {string.Join(", ", work.Where(w => !w.StartsWith("0 ", StringComparison.Ordinal)))}."
+                $"The changes alone take {TimeWords.Of(least.Work.Usual)} of work at least: {string.Join(", ", work.Where(w => !w.StartsWith("0 ", StringComparison.Ordinal)))}."
             );
         }
         if (play.Whole)

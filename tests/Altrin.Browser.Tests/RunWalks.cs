@@ -15,7 +15,7 @@ public sealed class RunWalks(RunningServer server, Browser browser) : IClassFixt
     {
         browser.OpenCopy(server.Address, "run", "");
         browser.See("Plays through from found to one-network, and breaks nothing.");
-        browser.See("about 41 min; what differs is at least 8 min of work");
+        browser.See("about 41 min; the changes alone take at least 8 min");
         browser.See("Step 1 of 65", Step);
         browser.See("connected to nothing", Seen);
         browser.Button("Next step");

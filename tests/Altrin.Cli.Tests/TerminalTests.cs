@@ -66,7 +66,7 @@ public sealed class TerminalTests : IDisposable
                 "- admin password: the password router-page",
                 "ready in 1 minute 20 seconds (1 minute to 2 minutes)",
                 "Devices without internet: Study computer",
-                "What differs takes 5 minutes 45 seconds of work at least: 4 saves, 2 cables plugged in or out, 1 box",
+                "The changes alone take 5 minutes 45 seconds of work at least: 4 saves, 2 cables plugged in or out, 1 box",
                 "the home is as planned.",
             },
             part => Assert.Contains(part, output, StringComparison.Ordinal)

@@ -21,7 +21,7 @@ internal static class KernelEvenings
     public static IReadOnlyDictionary<string, KernelEvening> All { get; } =
         new Dictionary<string, KernelEvening>
         {
-            ["an access point by hand (T1)"] = Sample("t01-access-point-by-hand"),
+            ["an access point, LAN to LAN (T1)"] = Sample("t01-access-point-by-hand"),
             ["a repeater set at the table (T5)"] = Sample("t05-repeater"),
             ["pass-through to a router (T10)"] = Sample("t10-pass-through"),
             ["one subnet on both sides, made flat"] = Flat(),

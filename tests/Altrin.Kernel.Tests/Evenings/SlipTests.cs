@@ -11,7 +11,7 @@ public sealed class SlipTests
     /// Slips: one act is left out on the kernel and not in what is expected. Nothing differs before it, and something does after.
     /// </summary>
     [Theory]
-    [InlineData("an access point by hand (T1)", typeof(SwitchDhcpServer))]
+    [InlineData("an access point, LAN to LAN (T1)", typeof(SwitchDhcpServer))]
     [InlineData("a renumbered main router", typeof(NewLink))]
     [InlineData("a renumbered main router", typeof(DeviceTakesAddress))]
     [InlineData("one subnet on both sides, made flat", typeof(SetLanAddress))]

@@ -176,7 +176,7 @@ function Summary({ sheet }: { sheet: Schemas["PlayedSheet"] }) {
     <Box fontSize="sm" color="muted">
       <Box>
         {sheet.sheet.name} · {sheet.steps.length} steps · about {lasting(Math.round(sheet.seconds / 60) * 60)}
-        {sheet.least && `; what differs is at least ${lasting(Math.max(60, Math.round(sheet.least.work.usual / 60) * 60))} of work`}
+        {sheet.least && `; the changes alone take at least ${lasting(Math.max(60, Math.round(sheet.least.work.usual / 60) * 60))}`}
       </Box>
       <Box color={sheet.whole ? "moss" : "brick"} fontWeight="600">
         {sheet.whole
