@@ -133,20 +133,37 @@ internal sealed class LiveLeases(Lab lab)
         }
     }
 
-    /// <summary>Told by signal; null where no server answers within three seconds.</summary>
+    /// <summary>
+    /// Told by signal; null where its server is not there. It is asked for first: this client takes a signal that is not answered for a
+    /// reason to ask everybody, which no client does before seven eighths of its time.
+    /// </summary>
     private Got? Renew(Seat seat)
     {
-        var before = lab.Clients.Stamp(seat);
-        Namespaces.Run("kill", ["-USR1", _clients[seat].ToString(CultureInfo.InvariantCulture)]);
-        var since = Stopwatch.StartNew();
-        while (since.Elapsed < TimeSpan.FromSeconds(3))
+        // On a busy machine an answer may be late, or a question lost: while the server is heard, it is told again.
+        for (var tries = 0; tries < 4 && IsThere(seat); tries++)
         {
-            if (lab.Clients.Stamp(seat) != before)
+            var before = lab.Clients.Stamp(seat);
+            Namespaces.Run("kill", ["-USR1", _clients[seat].ToString(CultureInfo.InvariantCulture)]);
+            var since = Stopwatch.StartNew();
+            while (since.Elapsed < TimeSpan.FromSeconds(3))
             {
-                return lab.Clients.Lease(seat);
+                if (lab.Clients.Stamp(seat) != before)
+                {
+                    return lab.Clients.Lease(seat);
+                }
+                Thread.Yield();
             }
-            Thread.Yield();
         }
         return null;
+    }
+
+    /// <summary>
+    /// Whether a server offers addresses of the subnet that a client is in; silence is listened to once more, and longer.
+    /// </summary>
+    private bool IsThere(Seat seat)
+    {
+        var had = _held[seat].Got;
+        var own = Subnet.Containing(had.Address, had.PrefixLength);
+        return new[] { 400, 1500 }.Any(most => lab.Clients.Offers(seat, TimeSpan.FromMilliseconds(most)).Any(o => own.Contains(o.Address)));
     }
 }
