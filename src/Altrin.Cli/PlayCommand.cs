@@ -14,11 +14,13 @@ internal static class PlayCommand
         var home = new Argument<string>("HOME") { Description = "A design file." };
         var acts = new Argument<string>("ACTS") { Description = "A list of acts (docs/acts.md); - for standard input." };
         var json = new Option<bool>("--json") { Description = "Print each step, and what the laptop sees, as JSON." };
+        var ifNot = Whole.Number("--if-not", "What may have gone wrong where an act does not show what it should, by its number.");
         var command = new Command("play", "Plays a list of acts: what is done, how long, what is refused, what the laptop sees.")
         {
             home,
             acts,
             json,
+            ifNot,
         };
         command.SetAction(parsed =>
         {
@@ -36,6 +38,10 @@ internal static class PlayCommand
                 return ExitCode.BadInput;
             }
             var play = Play.Of(State.Morning(found), list.Acts, target.SetUp, list.Ways ?? Ways.Usual);
+            if (parsed.GetValue(ifNot) is { } number)
+            {
+                return IfNot(output, errors, play, number, parsed.GetValue(json));
+            }
             if (parsed.GetValue(json))
             {
                 output.WriteLine(JsonSerializer.Serialize(PlayDocument.Of(play), AltrinJson.Indented));
@@ -47,6 +53,44 @@ internal static class PlayCommand
             return play.Whole ? ExitCode.Sound : ExitCode.Findings;
         });
         return command;
+    }
+
+    /// <summary>What may have gone wrong at an act.</summary>
+    private static int IfNot(TextWriter output, TextWriter errors, Play play, int number, bool json)
+    {
+        if (number < 1 || number > play.Steps.Count)
+        {
+            errors.WriteLine($"altrin: the list has {play.Steps.Count} acts; there is no step {number}.");
+            return ExitCode.BadInput;
+        }
+        var groups = WhatIfNotDocument.Of(play, number);
+        if (json)
+        {
+            output.WriteLine(JsonSerializer.Serialize(groups, AltrinJson.Indented));
+            return ExitCode.Sound;
+        }
+        output.WriteLine($"{number, 3}  {play.Steps[number - 1].Says}");
+        foreach (var group in groups)
+        {
+            output.WriteLine(
+                group.Shows.Count > 0 ? "If you see:"
+                : group.ShownBy is { } by ? $"Shows nothing here; step {by} shows it:"
+                : "Shows nothing here, nor later:"
+            );
+            foreach (var line in group.Shows)
+            {
+                output.WriteLine($"       {line.What}: {line.Says}");
+            }
+            foreach (var slip in group.Slips)
+            {
+                output.WriteLine($"     - {slip.Says} {slip.WayOut}");
+            }
+        }
+        if (groups.Count == 0)
+        {
+            output.WriteLine("     Nothing that is known goes wrong here.");
+        }
+        return ExitCode.Sound;
     }
 
     /// <summary>The state after an act of a list, from 1, or after the last; null, with the reason written, where there is none.</summary>

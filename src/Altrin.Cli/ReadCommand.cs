@@ -32,20 +32,7 @@ internal static class ReadCommand
             Description = "A list of acts (docs/acts.md): it was taken by the laptop on that evening, after --step.",
             HelpName = "FILE",
         };
-        var step = new Option<int?>("--step")
-        {
-            Description = "After which act of the list, from 1; the last where left out.",
-            HelpName = "N",
-            CustomParser = typed =>
-            {
-                if (int.TryParse(typed.Tokens[0].Value, CultureInfo.InvariantCulture, out var number))
-                {
-                    return number;
-                }
-                typed.AddError($"--step is the number of an act, not '{typed.Tokens[0].Value}'.");
-                return null;
-            },
-        };
+        var step = Whole.Number("--step", "After which act of the list, from 1; the last where left out.");
         var json = new Option<bool>("--json") { Description = "Print it as JSON." };
         var command = new Command("read", "Reads what machines print: addresses, routes, tables, scans, leases, captures.")
         {

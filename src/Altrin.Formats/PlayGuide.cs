@@ -22,7 +22,9 @@ public static class PlayGuide
                 refused and why, which invariant it breaks, and what the laptop then sees. At the end stands what the difference between the
                 two takes at least: the hands' work summed over it without an order, which no list that leads there undercuts. The status
                 is 0 when every act was done, nothing was broken or left undone, and the home is as planned; 1 otherwise; 2 for bad input.
-                `--json` prints all of it as data.
+                `--json` prints all of it as data. `--if-not N` says what may have gone wrong where act N does not show what it should: slips
+                that are common (common practice), each played in its place and told by what is then seen; what shows nothing there is named
+                with the act that will show it, among the next 40.
 
                 A list is JSON: `format` "altrin-acts", `formatVersion` 1, `from` and `to` (names of set-ups, left out for `found` and
                 `planned`), and `acts`, at most 500. Evenings typed by hand lie in [samples/evenings](../samples/evenings), each named as

@@ -40,6 +40,10 @@ internal static class SheetRoutes
             .WithName("GetSheetStep")
             .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         sheets
+            .MapGet("/{sheet:long}/steps/{step:int}/if-not", IfNot)
+            .WithName("GetSheetIfNot")
+            .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+        sheets
             .MapGet("/{sheet:long}/content", Content)
             .WithName("GetSheetContent")
             .Produces<ActsDocument>(StatusCodes.Status200OK, "application/json");
@@ -121,10 +125,22 @@ internal static class SheetRoutes
         var (moment, problem) = await Played(question, (_, _, play) => step < 0 || step > play.Steps.Count ? null
             : step == 0 ? SheetMoment.Of(null, play.Steps is [var first, ..] ? first.Before : play.End, 0)
             : SheetMoment.Of(play.Steps[step - 1].Before, play.Steps[step - 1].After, step));
-        return moment is not null
-            ? TypedResults.Ok(moment)
-            : problem ?? Problems.Of(StatusCodes.Status404NotFound, "no-step", $"There is no step {step} in this run sheet.", null);
+        return moment is not null ? TypedResults.Ok(moment) : problem ?? NoStep(step);
     }
+
+    private static async Task<Results<Ok<IReadOnlyList<WhatIfNotDocument>>, ProblemHttpResult>> IfNot(
+        [AsParameters] SheetQuestion question,
+        int step
+    )
+    {
+        var (groups, problem) = await Played(question, (_, _, play) =>
+            step < 1 || step > play.Steps.Count ? null : WhatIfNotDocument.Of(play, step, question.Cancel)
+        );
+        return groups is not null ? TypedResults.Ok(groups) : problem ?? NoStep(step);
+    }
+
+    private static ProblemHttpResult NoStep(int step) =>
+        Problems.Of(StatusCodes.Status404NotFound, "no-step", $"There is no step {step} in this run sheet.", null);
 
     private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Content(
         long id,

@@ -22,6 +22,10 @@ public sealed class RunWalks(RunningServer server, Browser browser) : IClassFixt
         browser.See("Plug the laptop into port 4 of Hall gateway", Step);
         browser.See("192.168.8.250/24, gateway 192.168.8.1, DNS 192.168.8.1 new", Seen);
         browser.See("Your laptop", Home);
+        // What it would mean if something else were seen.
+        browser.Click("//summary[.='If you see something else']");
+        browser.See("The plug is not in to the click, or the lead is dead.");
+        browser.See("connected to nothing", "//*[@aria-label='Seen instead']");
         // By key, and back.
         browser.Driver.FindElement(By.TagName("body")).SendKeys("n");
         browser.See("Step 3 of 65", Step);

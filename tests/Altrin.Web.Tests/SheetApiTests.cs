@@ -62,6 +62,12 @@ public sealed class SheetApiTests(RunningServer server) : IDisposable
         Assert.Contains("Page at 192.168.8.1: Loft router", Seen(moment, isNew: true));
         Assert.Contains("Wi-Fi name \"desk-5303\": from Loft router", Seen(moment, isNew: false));
         Assert.Equal("loft-router/lan2", (string?)moment["laptopPort"]);
+        var ifNot = (await Send(HttpMethod.Get, $"{path}/steps/{number}/if-not")).Body!.AsArray();
+        Assert.Contains(ifNot, g =>
+            g!["slips"]!.AsArray().Any(s => (string?)s!["says"] == "The plug is not in to the click, or the lead is dead.")
+            && g["shows"]!.AsArray().Any(l => (string?)l!["says"] == "connected to nothing")
+        );
+        Assert.Equal(HttpStatusCode.NotFound, (await Send(HttpMethod.Get, $"{path}/steps/0/if-not")).Status);
         var uplink = moment["proof"]!["facts"]!["uplinks"]!.AsArray().First(u => (string?)u!["owner"] == ":laptop")!;
         var link = moment["proof"]!["facts"]!["links"]!.AsArray().First(l => (string?)l!["id"] == (string?)uplink["link"])!;
         Assert.Equal(("loft-router", "cable"), ((string?)uplink["to"], (string?)link["kind"]));

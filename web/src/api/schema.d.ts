@@ -756,6 +756,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/sheets/{sheet}/steps/{step}/if-not": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetSheetIfNot"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/sheets/{sheet}/content": {
         parameters: {
             query?: never;
@@ -3273,6 +3289,10 @@ export interface components {
             runs?: null | components["schemas"]["CableRun"][];
             needs: components["schemas"]["NeedDocument"][];
         };
+        SlipDocument: {
+            says: string;
+            wayOut: string;
+        };
         Socket: {
             id: string;
             name: string;
@@ -3494,6 +3514,12 @@ export interface components {
             address?: components["schemas"]["AddressSchool"];
             touchesDevices?: boolean;
             touchesGateway?: boolean;
+        };
+        WhatIfNotDocument: {
+            shows: components["schemas"]["SeenLine"][];
+            slips: components["schemas"]["SlipDocument"][];
+            /** Format: int32 */
+            shownBy: null | number;
         };
         /** @enum {unknown} */
         WifiGeneration: "unknown" | "g" | "n" | "ac" | "ax" | "be";
@@ -5707,6 +5733,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SheetMoment"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetSheetIfNot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                sheet: number;
+                step: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfNotDocument"][];
                 };
             };
             /** @description Not Found */

@@ -6,6 +6,7 @@ import { Said } from "../../ui/Said";
 import { capital } from "../../ui/words";
 import { Asked } from "../shared/Asked";
 import { DrawingPane } from "../plan/DrawingPane";
+import { IfNot } from "./IfNot";
 import type { Choice } from "../terraces/choice";
 
 interface Props {
@@ -30,6 +31,7 @@ export function StepMoment({ job, revision, sheet, at, wide }: Props) {
       {(m) => (
         <>
           <Sights sights={m.sees} />
+          {at > 0 && <IfNot job={job} revision={revision} sheet={sheet} at={at} />}
           <Reminders
             of="Not known yet"
             list={m.blanks.map((b) => capital(b.says) + (b.example === null ? "" : `, for example ${b.example}`))}
