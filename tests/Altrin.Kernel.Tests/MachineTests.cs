@@ -1,3 +1,6 @@
+using Altrin.Core.Networks;
+using Altrin.Kernel.Tests.Evenings;
+
 namespace Altrin.Kernel.Tests;
 
 public sealed class MachineTests
@@ -19,6 +22,43 @@ public sealed class MachineTests
         finally
         {
             Namespaces.Batch(null, [$"netns del {ours}"]);
+        }
+    }
+
+    // Servers and clients stay in the background for as long as the home does.
+    [Fact]
+    public void No_process_outlives_a_home_that_was_changed_in_place()
+    {
+        Machine.Need();
+        string folder;
+        using (var home = new LiveHome(Home.WithGateway().Wired("tv", "gw/lan1").Wired("pc", "gw/lan2").Design))
+        {
+            folder = home.Lab.Folder;
+            home.Become(Moment.Morning(Home.WithGateway().Wired("tv", "gw/lan1").Wired("pc", "gw/lan2").Design));
+            Assert.Equal(3, home.Leases.Held.Count);
+            Assert.True(Of(folder).Count >= 6);
+        }
+        Assert.Empty(Of(folder));
+
+        static IReadOnlyList<string> Of(string folder) =>
+            [
+                .. Directory
+                    .GetDirectories("/proc")
+                    .Where(p => int.TryParse(Path.GetFileName(p), out _))
+                    .Select(Line)
+                    .Where(l => l.Contains(folder, StringComparison.Ordinal)),
+            ];
+
+        static string Line(string process)
+        {
+            try
+            {
+                return File.ReadAllText($"{process}/cmdline");
+            }
+            catch (IOException)
+            {
+                return "";
+            }
         }
     }
 

@@ -86,10 +86,12 @@ internal sealed partial class Namespaces : IDisposable
         var since = Stopwatch.StartNew();
         while (true)
         {
-            // It writes the file once it is in the background, which may be a moment after the call came back.
+            // It writes the file anew once it is in the background, which may be a moment after the call came back: until then the file is
+            // not there, is empty, or names the process that it went out from.
             if (
                 File.Exists(file)
                 && int.TryParse(File.ReadAllText(file), NumberStyles.AllowTrailingWhite, CultureInfo.InvariantCulture, out var id)
+                && Lives(id)
             )
             {
                 _running.Add(id);
