@@ -14,7 +14,7 @@ internal static class PlayCommand
         var home = new Argument<string>("HOME") { Description = "A design file." };
         var acts = new Argument<string>("ACTS") { Description = "A list of acts (docs/acts.md); - for standard input." };
         var json = new Option<bool>("--json") { Description = "Print each step, and what the laptop sees, as JSON." };
-        var ifNot = Whole.Number("--if-not", "What may have gone wrong where an act does not show what it should, by its number.");
+        var ifNot = StepOption.Make("--if-not", "What may have gone wrong where an act does not show what it should, by its number.");
         var command = new Command("play", "Plays a list of acts: what is done, how long, what is refused, what the laptop sees.")
         {
             home,
@@ -58,9 +58,8 @@ internal static class PlayCommand
     /// <summary>What may have gone wrong at an act.</summary>
     private static int IfNot(TextWriter output, TextWriter errors, Play play, int number, bool json)
     {
-        if (number < 1 || number > play.Steps.Count)
+        if (!IsStep(number, play.Steps.Count, errors))
         {
-            errors.WriteLine($"altrin: the list has {play.Steps.Count} acts; there is no step {number}.");
             return ExitCode.BadInput;
         }
         var groups = WhatIfNotDocument.Of(play, number);
@@ -75,7 +74,7 @@ internal static class PlayCommand
             output.WriteLine(
                 group.Shows.Count > 0 ? "If you see:"
                 : group.ShownBy is { } by ? $"Shows nothing here; step {by} shows it:"
-                : "Shows nothing here, nor later:"
+                : $"Shows nothing here, nor in the next {WhatIfNot.MostAhead} steps:"
             );
             foreach (var line in group.Shows)
             {
@@ -100,9 +99,8 @@ internal static class PlayCommand
         {
             return null;
         }
-        if (step is < 1 || step > list.Acts.Count)
+        if (step is { } number && !IsStep(number, list.Acts.Count, errors))
         {
-            errors.WriteLine($"altrin: the list has {list.Acts.Count} acts; there is no step {step}.");
             return null;
         }
         var play = Play.Of(State.Morning(found), [.. list.Acts.Take(step ?? list.Acts.Count)], null);
@@ -112,6 +110,16 @@ internal static class PlayCommand
             return null;
         }
         return play.End;
+    }
+
+    private static bool IsStep(int number, int acts, TextWriter errors)
+    {
+        if (number >= 1 && number <= acts)
+        {
+            return true;
+        }
+        errors.WriteLine($"altrin: the list has {acts} acts; there is no step {number}.");
+        return false;
     }
 
     private static ActsDocument? Acts(string file, Stream input, TextWriter errors)
@@ -188,18 +196,17 @@ internal static class PlayCommand
         {
             output.WriteLine($"Not as planned: {left}");
         }
-        if (play.Least is { } least && least.Work != Duration.None)
+        if (play.Least() is { } least && least.Work != Duration.None)
         {
-            string[] work =
+            (int Count, string One, string Many)[] work =
             [
-                Count(least.Saves, "save", "saves"),
-                Count(least.Cables, "cable plugged in or out", "cables plugged in or out"),
-                Count(least.Boxes, "box moved or switched", "boxes moved or switched"),
-                Count(least.Touched.Count, "device of the household touched", "devices of the household touched"),
+                (least.Saves, "save", "saves"),
+                (least.Cables, "cable plugged in or out", "cables plugged in or out"),
+                (least.Boxes, "box moved or switched", "boxes moved or switched"),
+                (least.Touched.Count, "device of the household touched", "devices of the household touched"),
             ];
-            output.WriteLine(
-                $"The changes alone take {TimeWords.Of(least.Work.Usual)} of work at least: {string.Join(", ", work.Where(w => !w.StartsWith("0 ", StringComparison.Ordinal)))}."
-            );
+            var parts = string.Join(", ", work.Where(w => w.Count > 0).Select(w => Count(w.Count, w.One, w.Many)));
+            output.WriteLine($"The changes alone take {TimeWords.Of(least.Work.Usual)} of work at least: {parts}.");
         }
         if (play.Whole)
         {

@@ -32,7 +32,7 @@ internal static class ReadCommand
             Description = "A list of acts (docs/acts.md): it was taken by the laptop on that evening, after --step.",
             HelpName = "FILE",
         };
-        var step = Whole.Number("--step", "After which act of the list, from 1; the last where left out.");
+        var step = StepOption.Make("--step", "After which act of the list, from 1; the last where left out.");
         var json = new Option<bool>("--json") { Description = "Print it as JSON." };
         var command = new Command("read", "Reads what machines print: addresses, routes, tables, scans, leases, captures.")
         {

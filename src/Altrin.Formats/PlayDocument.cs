@@ -23,7 +23,7 @@ public sealed record PlayDocument(
             [.. play.Undone.Select(BrokenDocument.Of)],
             play.LeftInWords(),
             play.Whole,
-            play.Least is { } least ? EstimateDocument.Of(least) : null
+            play.Least() is { } least ? EstimateDocument.Of(least) : null
         );
 }
 

@@ -41,6 +41,6 @@ internal sealed record PlayedSheet(
             [.. play.Undone.Select(BrokenDocument.Of)],
             play.LeftInWords(),
             play.Whole,
-            play.Least is { } least ? EstimateDocument.Of(least) : null
+            play.Least() is { } least ? EstimateDocument.Of(least) : null
         );
 }

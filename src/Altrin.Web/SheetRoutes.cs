@@ -116,13 +116,13 @@ internal static class SheetRoutes
 
     private static async Task<Results<Ok<PlayedSheet>, ProblemHttpResult>> Read([AsParameters] SheetQuestion question)
     {
-        var (played, problem) = await Played(question, (info, acts, play) => PlayedSheet.Of(info, acts.Begins, acts.Ends, play));
+        var (played, problem) = await Played(question, (info, acts, play, _) => PlayedSheet.Of(info, acts.Begins, acts.Ends, play));
         return played is not null ? TypedResults.Ok(played) : problem!;
     }
 
     private static async Task<Results<Ok<SheetMoment>, ProblemHttpResult>> Step([AsParameters] SheetQuestion question, int step)
     {
-        var (moment, problem) = await Played(question, (_, _, play) => step < 0 || step > play.Steps.Count ? null
+        var (moment, problem) = await Played(question, (_, _, play, _) => step < 0 || step > play.Steps.Count ? null
             : step == 0 ? SheetMoment.Of(null, play.Steps is [var first, ..] ? first.Before : play.End, 0)
             : SheetMoment.Of(play.Steps[step - 1].Before, play.Steps[step - 1].After, step));
         return moment is not null ? TypedResults.Ok(moment) : problem ?? NoStep(step);
@@ -133,8 +133,8 @@ internal static class SheetRoutes
         int step
     )
     {
-        var (groups, problem) = await Played(question, (_, _, play) =>
-            step < 1 || step > play.Steps.Count ? null : WhatIfNotDocument.Of(play, step, question.Cancel)
+        var (groups, problem) = await Played(question, (_, _, play, c) =>
+            step < 1 || step > play.Steps.Count ? null : WhatIfNotDocument.Of(play, step, c)
         );
         return groups is not null ? TypedResults.Ok(groups) : problem ?? NoStep(step);
     }
@@ -155,7 +155,7 @@ internal static class SheetRoutes
 
     private static async Task<(T? Answer, ProblemHttpResult? Problem)> Played<T>(
         SheetQuestion question,
-        Func<SheetInfo, ActsDocument, Play, T?> answer
+        Func<SheetInfo, ActsDocument, Play, CancellationToken, T?> answer
     )
         where T : class
     {
@@ -189,7 +189,8 @@ internal static class SheetRoutes
                         acts,
                         plays.Of(head.Revision.Id, sheet, () =>
                             Play.Of(State.Morning(found), acts.Acts, planned.SetUp, acts.Ways ?? Ways.Usual, c)
-                        )
+                        ),
+                        c
                     ),
                 cancel
             ),

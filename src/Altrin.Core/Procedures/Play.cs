@@ -13,8 +13,14 @@ public sealed record Play(IReadOnlyList<PlayedStep> Steps, State End, IReadOnlyL
     /// <summary>How many acts a list holds at most: a longer one is refused when it is read.</summary>
     public const int MostActs = 500;
 
+    /// <summary>Where it began.</summary>
+    public required State Start { get; init; }
+
+    /// <summary>The set-up that it was to end in; null where none was named.</summary>
+    public SetUp? Target { get; init; }
+
     /// <summary>What it takes at least to come from where it began to the target; null where no target was named.</summary>
-    public WorkEstimate? Least { get; init; }
+    public WorkEstimate? Least() => Target is null ? null : WorkEstimate.Between(Start.Design, Target);
 
     /// <summary>Whether every act was done, no invariant broken, nothing left undone, and the target reached.</summary>
     public bool Whole => Steps.All(s => s.Refused is null && s.Broken.Count == 0) && Undone.Count == 0 && Left.Count == 0;
@@ -73,10 +79,7 @@ public sealed record Play(IReadOnlyList<PlayedStep> Steps, State End, IReadOnlyL
             );
             now = outcome.After;
         }
-        return new(steps, now, Invariant.LeftBy(now), target is null ? [] : now.Left(target))
-        {
-            Least = target is null ? null : WorkEstimate.Between(start.Design, target),
-        };
+        return new(steps, now, Invariant.LeftBy(now), target is null ? [] : now.Left(target)) { Start = start, Target = target };
     }
 }
 

@@ -11,6 +11,9 @@ internal static class Slips
     /// <summary>How many settings of a save are left out one at a time, and how many other ports or boxes are tried.</summary>
     private const int MostOfAKind = 4;
 
+    /// <summary>The reference of a password that no one knows.</summary>
+    private const string Mistyped = "mistyped";
+
     /// <summary>The slips of an act that was done.</summary>
     public static IEnumerable<Slip> Of(PlayedStep step) =>
         step.Refused is not null
@@ -103,13 +106,14 @@ internal static class Slips
     private static IEnumerable<Slip> Plugged(PlayedStep step, LaptopToPort to)
     {
         var design = step.Before.Design;
-        yield return Idle(
-            step,
-            "The plug is not in to the click, or the lead is dead.",
-            "Look for the light at the port and at the laptop; push it in again; take another lead."
-        );
-        foreach (
-            var slip in OtherPorts(design, to.Port)
+        return
+        [
+            Idle(
+                step,
+                "The plug is not in to the click, or the lead is dead.",
+                "Look for the light at the port and at the laptop; push it in again; take another lead."
+            ),
+            .. OtherPorts(design, to.Port)
                 .Concat(SamePlace(design, to.Port))
                 .SelectMany(p =>
                     Instead(
@@ -119,11 +123,8 @@ internal static class Slips
                         $"Move it to {PortWords.Of(design, to.Port)}."
                     )
                 )
-                .Take(MostOfAKind)
-        )
-        {
-            yield return slip;
-        }
+                .Take(MostOfAKind),
+        ];
     }
 
     /// <summary>Ports of the same box of another role: the one at the WAN side for one at the LAN side.</summary>
@@ -177,16 +178,18 @@ internal static class Slips
     private static IEnumerable<Slip> Saved(PlayedStep step, SavePage save)
     {
         var design = step.Before.Design;
-        yield return Idle(
-            step,
-            "It was typed and not saved.",
-            "Open the page again and look what it says: some ask to apply as well as to save."
-        );
         // Of two radios the same may be said.
-        foreach (var left in save.Changes.Count > 1 ? save.Changes.DistinctBy(c => c.Describe(design)).Take(MostOfAKind) : [])
-        {
-            foreach (
-                var slip in Instead(
+        var lines = save.Changes.Count > 1 ? save.Changes.DistinctBy(c => c.Describe(design)).Take(MostOfAKind) : [];
+        var typed = save
+            .Changes.OfType<SetRadio>()
+            .Where(r => r.Setting.Gives(nameof(RadioSetting.Password)))
+            .Select(r => new SetRadio(r.Box, r.Radio, Partial<RadioSetting>.With(s => s.Password, Mistyped)))
+            .ToList();
+        return
+        [
+            Idle(step, "It was typed and not saved.", "Open the page again and look what it says: some ask to apply as well as to save."),
+            .. lines.SelectMany(left =>
+                Instead(
                     step,
                     save with
                     {
@@ -195,18 +198,8 @@ internal static class Slips
                     $"{left.Describe(design)}: that was left out.",
                     "Open the page again and compare it with the list, line by line."
                 )
-            )
-            {
-                yield return slip;
-            }
-        }
-        var typed = save
-            .Changes.OfType<SetRadio>()
-            .Where(r => r.Setting.Gives(nameof(RadioSetting.Password)))
-            .Select(r => new SetRadio(r.Box, r.Radio, Partial<RadioSetting>.With(s => s.Password, Mistyped)))
-            .ToList();
-        foreach (
-            var slip in typed.Count == 0
+            ),
+            .. typed.Count == 0
                 ? []
                 : Instead(
                     step,
@@ -216,15 +209,9 @@ internal static class Slips
                     },
                     "The Wi-Fi password was mistyped.",
                     "Type it again by cable, with the password shown; then let a device join."
-                )
-        )
-        {
-            yield return slip;
-        }
+                ),
+        ];
     }
-
-    /// <summary>The reference of a password that no one knows.</summary>
-    private const string Mistyped = "mistyped";
 
     private static IEnumerable<Slip> Restarted(PlayedStep step, ResetBox reset)
     {
@@ -246,26 +233,18 @@ internal static class Slips
     private static IEnumerable<Slip> Patched(PlayedStep step, PatchCable patch)
     {
         var design = step.Before.Design;
-        yield return Idle(
-            step,
-            "A plug is not in to the click, or the lead is dead.",
-            "Look for a light at both ends; push both in again; take another lead."
-        );
-        foreach (
-            var slip in OtherPorts(design, patch.B)
-                .Select(p => (Act: patch with { B = p }, Wrong: p, Right: patch.B))
-                .Concat(OtherPorts(design, patch.A).Select(p => (Act: patch with { A = p }, Wrong: p, Right: patch.A)))
-                .SelectMany(x =>
-                    Instead(
-                        step,
-                        x.Act,
-                        $"It is in {PortWords.Of(design, x.Wrong)}.",
-                        $"Pull it out and plug it into {PortWords.Of(design, x.Right)}."
-                    )
-                )
-        )
-        {
-            yield return slip;
-        }
+        return
+        [
+            Idle(
+                step,
+                "A plug is not in to the click, or the lead is dead.",
+                "Look for a light at both ends; push both in again; take another lead."
+            ),
+            .. OtherPorts(design, patch.B).SelectMany(p => Wrong(patch with { B = p }, p, patch.B)),
+            .. OtherPorts(design, patch.A).SelectMany(p => Wrong(patch with { A = p }, p, patch.A)),
+        ];
+
+        IEnumerable<Slip> Wrong(PatchCable act, PortRef wrong, PortRef right) =>
+            Instead(step, act, $"It is in {PortWords.Of(design, wrong)}.", $"Pull it out and plug it into {PortWords.Of(design, right)}.");
     }
 }

@@ -3,7 +3,7 @@ using Altrin.Core.Addressing;
 namespace Altrin.Core.Sites;
 
 /// <summary>
-/// Says that a home has no such box or port, and what it has instead: people type a name or the label where an id is meant.
+/// Says that a home has no such box, device or port, and what it has instead: people type a name or the label where an id is meant.
 /// </summary>
 internal static class Missing
 {
@@ -11,12 +11,16 @@ internal static class Missing
     private const int Most = 12;
 
     /// <summary>There is no box of that id.</summary>
-    public static string Box(Design design, string id)
+    public static string Box(Design design, string id) => Named("box", id, [.. design.Site.Boxes.Select(b => (b.Id, b.Name))]);
+
+    /// <summary>There is no device of that id.</summary>
+    public static string Device(Design design, string id) => Named("device", id, [.. design.Site.Devices.Select(d => (d.Id, d.Name))]);
+
+    private static string Named(string kind, string id, IReadOnlyList<(string Id, string Name)> all)
     {
-        var named = design.Site.Boxes.FirstOrDefault(b => string.Equals(b.Name, id, StringComparison.OrdinalIgnoreCase));
-        return named is not null
-            ? $"There is no box '{Ipv4Address.Shown(id)}': the id of {named.Name} is '{named.Id}'."
-            : $"There is no box '{Ipv4Address.Shown(id)}'{Instead(design.Site.Boxes.Select(b => b.Id))}.";
+        var shown = $"There is no {kind} '{Ipv4Address.Shown(id)}'";
+        var named = all.FirstOrDefault(n => string.Equals(n.Name, id, StringComparison.OrdinalIgnoreCase));
+        return named.Id is null ? $"{shown}{Instead(all.Select(n => n.Id))}." : $"{shown}: the id of {named.Name} is '{named.Id}'.";
     }
 
     /// <summary>There is no such port.</summary>

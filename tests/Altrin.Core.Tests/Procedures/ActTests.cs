@@ -60,7 +60,7 @@ public sealed class ActTests
             { "plugged", [ToNew], new CarryBox("new", "loft"), "The laptop is plugged into new" },
             { "ready", [], new WaitUntilReady("gw"), "gw is ready" },
             { "no place", [], new CarryBox("new", "moon"), "no place 'moon'" },
-            { "no device", [], new NewLink("nothing"), "no device 'nothing'" },
+            { "no device", [], new NewLink("nothing"), "no device 'nothing'; there is" },
             { "no box", [], new Fetch("nothing", Fetchable.Manual), "no box 'nothing'; there is gw," },
             { "no box to carry", [], new CarryBox("nothing", "loft"), "no box 'nothing'" },
             { "a name for an id", [], new PutBoxAway("NEW"), "no box 'NEW': the id of new is 'new'" },

@@ -63,6 +63,10 @@ internal sealed class LiveHome : IDisposable
             Forget(box, false);
         }
         var fresh = Lab.Become(design, wiring).SelectMany(j => new[] { j.A, j.B }).ToHashSet();
+        if (Lab.Guests.Count > 0 || design.SetUp.Boxes.Any(b => b.Mode is AccessPointMode && Lab.Does(b.Box, h => h.ServesWhenAlone)))
+        {
+            throw new NotSupportedException("guests of access points, and DHCP servers that wake when alone, are not built in place");
+        }
         var told = on.Keys.Where(b => !_set.ContainsKey(b)).ToHashSet();
         foreach (var box in told)
         {
@@ -149,7 +153,7 @@ internal sealed class LiveHome : IDisposable
         var now = Lab.Hosts().Where(h => Lab.Wiring.Linked(h.Seat) || told.Contains(h.Seat.Owner)).ToList();
         foreach (var seat in _typed.Keys.Where(s => fresh.Contains(s) || now.All(h => h.Seat != s || h.Setting is not Fixed)).ToList())
         {
-            // Whoever is told to ask instead drops the typed address; the interface of a device that is unplugged is gone with it.
+            // One that is told to ask instead drops the typed address; the interface of a device that is unplugged is gone with it.
             if (_typed.Remove(seat) && Lab.Wiring.Linked(seat) && !fresh.Contains(seat))
             {
                 Lab.Routers.Unset(seat);

@@ -126,7 +126,7 @@ internal sealed class Look(LiveHome home, HomeFile file, Foreseen foreseen)
         : address.Address is { } exact ? $"{exact}/{address.PrefixLength}"
         : $"{address.Origin}";
 
-    /// <summary>Whoever is in the table was expected there, and whoever was expected for certain is in it.</summary>
+    /// <summary>Each host in the table was expected there, and each that was expected for certain is in it.</summary>
     private void Table(Reading reading)
     {
         var expected = Expects.Adapters.SelectMany(a => a.Table).ToList();

@@ -1,4 +1,5 @@
 using Altrin.Core.Procedures;
+using Altrin.Core.Procedures.Acts;
 
 namespace Altrin.Kernel.Tests.Evenings;
 
@@ -27,7 +28,11 @@ internal static class Walk
         {
             var now = play.Steps[i].After.Moment;
             home.Become(now);
-            if (LiveHome.Differ(before, now) || LiveHome.Differ(foreseen[Math.Max(0, i - 1)].Moment, foreseen[i].Moment))
+            if (
+                play.Steps[i].Act is WaitFor
+                || LiveHome.Differ(before, now)
+                || LiveHome.Differ(foreseen[Math.Max(0, i - 1)].Moment, foreseen[i].Moment)
+            )
             {
                 var sight = now.Situation.Laptop is { } laptop ? new LaptopSight(home, laptop) : null;
                 looks.Add((i, await new Look(home, evening.Home, foreseen[i]).Compare(sight)));

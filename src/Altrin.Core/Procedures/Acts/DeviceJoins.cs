@@ -15,7 +15,7 @@ public sealed record DeviceJoins(string Device, WifiJoin? Wifi = null) : Act
     {
         if (now.Design.Device(Device) is null)
         {
-            return Refused($"There is no device '{Ipv4Address.Shown(Device)}'.");
+            return Refused(Missing.Device(now.Design, Device));
         }
         var byItself = MovesByItself(now.Design);
         return One(

@@ -11,7 +11,7 @@ public sealed record NewLink(string Device) : Act
     /// <inheritdoc/>
     public override Parsed<IReadOnlyList<Outcome>> From(State now) =>
         now.Design.Device(Device) is null
-            ? Refused($"There is no device '{Ipv4Address.Shown(Device)}'.")
+            ? Refused(Missing.Device(now.Design, Device))
             : One(
                 now,
                 Durations.AtDevice,

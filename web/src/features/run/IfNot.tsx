@@ -68,7 +68,9 @@ function Group({ group: { shows, slips, shownBy } }: { group: Schemas["WhatIfNot
         </Box>
       ) : (
         <Box color="muted">
-          {shownBy ? `Shows nothing here; step ${shownBy} shows it.` : "Shows nothing, here or later: look at it twice."}
+          {shownBy
+            ? `Shows nothing here; step ${shownBy} shows it.`
+            : "Shows nothing here, nor in the steps that follow: look at it twice."}
         </Box>
       )}
       <Box as="ul" aria-label="What it may be" mt="2" pl="5" css={{ "& > li + li": { marginTop: "0.25rem" } }}>

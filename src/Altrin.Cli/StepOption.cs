@@ -4,10 +4,10 @@ using System.Globalization;
 namespace Altrin.Cli;
 
 /// <summary>Options that take the number of an act.</summary>
-internal static class Whole
+internal static class StepOption
 {
     /// <summary>An option; what is no whole number is refused in plain words.</summary>
-    public static Option<int?> Number(string name, string description) =>
+    public static Option<int?> Make(string name, string description) =>
         new(name)
         {
             Description = description,
