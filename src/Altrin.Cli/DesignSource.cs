@@ -7,7 +7,11 @@ namespace Altrin.Cli;
 internal static class DesignSource
 {
     /// <summary>The design; null where it cannot be read, and why is said on <paramref name="errors"/>.</summary>
-    public static Design? Read(string file, string? setUp, Stream input, TextWriter errors)
+    public static Design? Read(string file, string? setUp, Stream input, TextWriter errors) =>
+        Home(file, input, errors) is { } home ? SetUp(home, setUp, errors) : null;
+
+    /// <summary>The home with all of its set-ups; null where it cannot be read, and why is said.</summary>
+    public static HomeFile? Home(string file, Stream input, TextWriter errors)
     {
         byte[] bytes;
         try
@@ -30,6 +34,12 @@ internal static class DesignSource
             }
             return null;
         }
+        return home;
+    }
+
+    /// <summary>A set-up of a home, the foremost where none is named; null where there is none of that name, which is said.</summary>
+    public static Design? SetUp(HomeFile home, string? setUp, TextWriter errors)
+    {
         var name = setUp ?? home.Foremost.Name;
         if (home.Design(name) is not { } design)
         {

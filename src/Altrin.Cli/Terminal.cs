@@ -30,6 +30,7 @@ public static class Terminal
             LookCommand.Make(input, output, errors),
             ReadCommand.Make(input, output, errors),
             PlayCommand.Make(input, output, errors),
+            SheetCommand.Make(input, output, errors),
             DocumentCommand.Make(output),
             BackupCommands.Backup(output, errors),
             BackupCommands.Restore(output, errors),

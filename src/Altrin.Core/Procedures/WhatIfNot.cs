@@ -49,7 +49,8 @@ public sealed record WhatIfNot(IReadOnlyList<SeenLine> Shows, IReadOnlyList<Slip
                 {
                     continue;
                 }
-                var done = Play.Of(now, [next.Act], null, cancel).Steps[0];
+                cancel.ThrowIfCancellationRequested();
+                var done = PlayedStep.Of(now, next.Act, Ways.Usual);
                 if (done.Refused is not null || !SeenLine.Of(done.After).SequenceEqual(Meant(next)))
                 {
                     return i + 1;

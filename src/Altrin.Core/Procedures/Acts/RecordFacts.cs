@@ -16,7 +16,7 @@ public sealed record RecordFacts(string Box, IReadOnlyList<Recordable> What) : A
         : One(now, Durations.Note, l => l with { Recorded = [.. l.Recorded.Concat(What.Select(w => new Recorded(Box, w))).Distinct()] });
 
     /// <summary>Whether it stands on a page of the box and nowhere else.</summary>
-    private static bool IsOnPage(Recordable what) =>
+    internal static bool IsOnPage(Recordable what) =>
         what is Recordable.Pages or Recordable.Forwards or Recordable.Telephone or Recordable.DeviceList;
 
     /// <inheritdoc/>

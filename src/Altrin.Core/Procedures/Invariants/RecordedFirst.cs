@@ -29,7 +29,8 @@ public static class RecordedFirst
         }
     }
 
-    private static IEnumerable<Recordable> Wanted(Design design, Box gateway)
+    /// <summary>What has to be written down of a gateway.</summary>
+    internal static IEnumerable<Recordable> Wanted(Design design, Box gateway)
     {
         var (line, router) = (design.Site.Service.Line, design.Mode(gateway.Id) as RouterMode);
         yield return Recordable.Pages;

@@ -23,7 +23,7 @@ public static class StandIns
         var (now, design) = (step.After, step.After.Design);
         foreach (var service in Services(design.Site).Where(s => s != LineService.Television))
         {
-            var ready = service == LineService.Alarm ? Verifiable.AlarmOnTest : Verifiable.MobileCall;
+            var ready = For(service);
             var carrier = design.Site.Boxes.FirstOrDefault(b => b.Holds.Contains(service)) ?? Live.Gateway(design);
             if (now.Ledger.Verified.All(v => v.What != ready) && (carrier is null || !IsOnline(now, carrier.Id)))
             {
@@ -36,6 +36,12 @@ public static class StandIns
             }
         }
     }
+
+    /// <summary>What has to be ready in a home before anything in it goes silent.</summary>
+    internal static IEnumerable<Verifiable> Wanted(Site site) =>
+        Services(site).Where(s => s != LineService.Television).Select(For).Distinct();
+
+    private static Verifiable For(LineService service) => service == LineService.Alarm ? Verifiable.AlarmOnTest : Verifiable.MobileCall;
 
     private static IEnumerable<LineService> Services(Site site) =>
         site.Needs.OfType<ServiceLives>().Select(n => n.Service).Concat(site.Boxes.SelectMany(b => b.Holds)).Distinct().Order();

@@ -1,0 +1,80 @@
+using Altrin.Core.Networks;
+using Altrin.Core.Procedures.Acts;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Procedures.Ordering;
+
+/// <summary>What comes when all is as planned: what is proven, and what was for the evening only.</summary>
+internal static class Closing
+{
+    /// <summary>Does what is not done yet.</summary>
+    public static bool Do(Script script)
+    {
+        foreach (var device in Stale(script.Now))
+        {
+            script.Do(script.Now.Design.Device(device) is not null ? new NewLink(device) : new PowerOff(device));
+            if (script.Now.Design.Box(device) is not null)
+            {
+                script.Do(new PowerOn(device));
+                script.Ready(device);
+            }
+        }
+        foreach (var router in Routers(script.Now))
+        {
+            if (!PageAt.HasNone(script.Now.Design.Box(router)!.Profile) && !PageWay.Open(script, router))
+            {
+                return false;
+            }
+            script.Do(new Verify(Verifiable.Ipv6Kind, router));
+        }
+        return Look(script) && Home(script);
+    }
+
+    private static bool Look(Script script)
+    {
+        if (PageReach.NoInternet(script.Now) is not null && Live.Gateway(script.Now.Design) is { } gateway)
+        {
+            // The page of the gateway may be elsewhere than the home: any port with the internet will do.
+            foreach (
+                var port in script
+                    .Now.Design.SetUp.Boxes.SelectMany(b => PageWay.Ports(script.Now, script.Aim, b.Box).Take(1))
+                    .OrderBy(p => p.Owner == gateway.Id)
+            )
+            {
+                var there = script.Now.Moment.After(new MoveLaptop(Laptop.At(port, new Automatic())));
+                if (there.Ok && PageReach.NoInternet(new(there.Value, script.Now.Ledger)) is null)
+                {
+                    PageWay.Sit(script, port, new Automatic());
+                    break;
+                }
+            }
+        }
+        if (PageReach.NoInternet(script.Now) is null)
+        {
+            script.Do(new Verify(Verifiable.Internet));
+            script.Do(new Verify(Verifiable.OneDhcpServer));
+        }
+        foreach (var device in script.Now.Seen().Sheet.Internet.Where(i => i.Answer.IsYes).Select(i => i.Device).ToList())
+        {
+            script.Do(new Verify(Verifiable.Device, device));
+        }
+        return script.Stuck is null;
+    }
+
+    private static bool Home(Script script) =>
+        script.DoIf(script.Now.Laptop?.Cable is not null, new LaptopOutOfPort())
+        && script.DoIf(script.Now.Ledger.TypedOnCable is not null, new LaptopAddress(new Automatic()))
+        && script.Do(new LaptopOffWifi(Forget: true));
+
+    /// <summary>Who still has a lease of a DHCP server that is not there any more.</summary>
+    private static List<string> Stale(State now) =>
+        Invariant.LeftBy(now).Where(b => b.Violation.Subjects is [_, "lease"]).Select(b => b.Violation.Subjects[0]).ToList();
+
+    /// <summary>Routers at the line that were not told how IPv6 arrives.</summary>
+    private static List<string> Routers(State now) =>
+        Invariant
+            .LeftBy(now)
+            .Where(b => b.Rule == Invariants.Ipv6Asked.Rule && b.Violation.Subjects is [_, "ipv6"])
+            .Select(b => b.Violation.Subjects[0])
+            .ToList();
+}

@@ -1,0 +1,217 @@
+using System.Collections.Immutable;
+using System.Text;
+
+namespace Altrin.Core.Procedures.Ordering;
+
+/// <summary>
+/// Finds an order of work from a state to a plan: a best-first search (A*, Hart, Nilsson and Raphael 1968, from memory) over pieces of
+/// work. States in which the same is left are merged, the cheaper way is kept. What breaks nothing and takes the internet from no device
+/// is done at once, which takes it out of the search.
+/// </summary>
+public static class OrderSearch
+{
+    /// <summary>How many pieces of work are tried at most before the search goes straight to an end.</summary>
+    public const int MostTried = 400;
+
+    /// <summary>Finds an order.</summary>
+    /// <param name="start">Where the work begins: the morning of a set-up, or any later state.</param>
+    /// <param name="aim">What it is for.</param>
+    /// <param name="cancel">Gives it up between two pieces of work.</param>
+    /// <exception cref="OperationCanceledException">It was given up.</exception>
+    public static FoundOrder Find(State start, Aim aim, CancellationToken cancel = default) => new Search(start, aim, cancel).Run();
+
+    /// <summary>A state that was reached.</summary>
+    private sealed record Node(State Now, IReadOnlyList<WorkDone> Done, Cost Cost)
+    {
+        /// <summary>Why it did not go on as it should have.</summary>
+        public IReadOnlyList<string> Stuck { get; init; } = [];
+
+        /// <summary>Violations on the way to it, each once.</summary>
+        public ImmutableHashSet<string> Told { get; init; } = [];
+
+        /// <summary>States on the way to it.</summary>
+        public ImmutableHashSet<string> Before { get; init; } = [];
+
+        /// <summary>Whether nothing is left to do, and what is amiss at the end is counted.</summary>
+        public bool IsEnd { get; init; }
+    }
+
+    private sealed class Search(State start, Aim aim, CancellationToken cancel)
+    {
+        private readonly Downtime _downtime = Downtime.Between(start, aim);
+        private readonly PriorityQueue<Node, (Cost, int)> _open = new();
+        private readonly Dictionary<string, Cost> _best = new(StringComparer.Ordinal);
+        private int _tried;
+        private int _nodes;
+
+        public FoundOrder Run()
+        {
+            var first = Begin();
+            Push(first);
+            Node? dead = null;
+            while (_open.TryDequeue(out var node, out _))
+            {
+                if (node.IsEnd)
+                {
+                    return End(node, searched: _tried <= MostTried);
+                }
+                if (_best.TryGetValue(Key(node.Now), out var known) && known < node.Cost)
+                {
+                    continue;
+                }
+                var next = Next(node, WorkItems.Of(node.Now, aim));
+                if (next.Count == 0 && node.Now.Left(aim.Target).Count == 0)
+                {
+                    // The plan alone is no end: who is to have the internet has to have it.
+                    var amiss = node.Cost.Violations + _downtime.Offline(node.Now);
+                    var end = node with { Cost = node.Cost with { Violations = amiss }, IsEnd = true };
+                    _open.Enqueue(end, (end.Cost, -++_nodes));
+                    continue;
+                }
+                if (next.Count == 0)
+                {
+                    dead = dead is null || node.Done.Count > dead.Done.Count ? node : dead;
+                    continue;
+                }
+                // Beyond the limit the search does not turn back: of each state only the best way on is taken.
+                if (_tried > MostTried)
+                {
+                    _open.Clear();
+                    _best.Clear();
+                    Push(next.MinBy(n => n.Cost)!);
+                    continue;
+                }
+                next.ForEach(Push);
+            }
+            return End(dead ?? first, searched: _tried <= MostTried);
+        }
+
+        private Node Begin()
+        {
+            var opening = new Script(start, aim);
+            Opening.Do(opening);
+            return With(new(start, [], Cost.Nothing), WorkKind.Baseline, "", opening);
+        }
+
+        /// <summary>The states that are reached by one more piece of work: one where that one costs nothing that could be spared.</summary>
+        private List<Node> Next(Node node, IReadOnlyList<WorkItem> items)
+        {
+            var made = new List<Node>();
+            foreach (var item in items)
+            {
+                cancel.ThrowIfCancellationRequested();
+                var script = new Script(node.Now, aim);
+                _tried++;
+                if (!item.Do(script) || script.Done.Count == 0)
+                {
+                    continue;
+                }
+                var next = With(node, item.Kind, item.Subject, script);
+                if (next.Before.Contains(Key(next.Now)))
+                {
+                    continue;
+                }
+                if (IsFree(node, next))
+                {
+                    return [next];
+                }
+                made.Add(next);
+            }
+            return made;
+        }
+
+        private bool IsFree(Node before, Node after) =>
+            before.Cost.Violations == after.Cost.Violations
+            && before.Cost.Downtime == after.Cost.Downtime
+            && _downtime.Offline(after.Now) <= _downtime.Offline(before.Now);
+
+        private Node With(Node node, WorkKind kind, string subject, Script script)
+        {
+            IReadOnlyList<string> stuck = script.Stuck is { } why ? [.. node.Stuck, why] : node.Stuck;
+            if (script.Done.Count == 0)
+            {
+                return node with { Stuck = stuck };
+            }
+            // What stays broken is counted once, and what is so in the plan not at all.
+            var told = node.Told.Union(script.Done.SelectMany(s => s.Broken).Where(b => !aim.IsPlanned(b)).Select(IdentityOf));
+            var cost = _downtime.After(node.Cost, script.Done);
+            return new(script.Now, [.. node.Done, new WorkDone(kind, subject, script.Done)], cost with { Violations = told.Count })
+            {
+                Stuck = stuck,
+                Told = told,
+                Before = node.Before.Add(Key(node.Now)),
+            };
+        }
+
+        private static string IdentityOf(Broken broken) => $"{broken.Rule.Number} {broken.Violation.Identity}";
+
+        private void Push(Node node)
+        {
+            var key = Key(node.Now);
+            if (_best.TryGetValue(key, out var known) && known <= node.Cost)
+            {
+                return;
+            }
+            _best[key] = node.Cost;
+            var least = WorkEstimate.Between(node.Now.Design, aim.Target);
+            var bound = node.Cost with { Seconds = node.Cost.Seconds + (long)least.Work.Usual.TotalSeconds };
+            // Among equal ones that which has got furthest.
+            _open.Enqueue(node, (bound, -++_nodes));
+        }
+
+        private FoundOrder End(Node node, bool searched)
+        {
+            var left = node.Now.Left(aim.Target);
+            var reasons = left.Count == 0 ? [] : Reasons(node);
+            var closing = new Script(node.Now, aim);
+            if (left.Count == 0)
+            {
+                Closing.Do(closing);
+            }
+            var whole = With(node, WorkKind.Finish, "", closing);
+            return new(whole.Done, whole.Now, whole.Cost, [.. whole.Stuck.Concat(reasons).Distinct()], _tried, searched);
+        }
+
+        /// <summary>Why each piece of work that is left cannot be done.</summary>
+        private List<string> Reasons(Node node)
+        {
+            var reasons = new List<string>();
+            foreach (var item in WorkItems.Of(node.Now, aim))
+            {
+                var script = new Script(node.Now, aim);
+                item.Do(script);
+                reasons.Add(script.Stuck ?? $"{item.Identity} changes nothing.");
+            }
+            return reasons;
+        }
+
+        /// <summary>What makes two states alike: what is left, where the laptop is, and who was given whose lease.</summary>
+        private string Key(State now)
+        {
+            var key = new StringBuilder();
+            key.AppendJoin('\n', now.Left(aim.Target).Select(c => c.ToString()));
+            key.Append('|').Append(now.Laptop).Append('|').AppendJoin(',', now.Moment.Situation.Off);
+            foreach (var held in now.Moment.Situation.Memory?.Held ?? [])
+            {
+                key.Append('|').Append(held.Owner).Append(held.Side).AppendJoin(',', held.Leases.Select(l => $"{l.Server} {l.Address}"));
+            }
+            key.Append('|').AppendJoin(',', now.Moment.Situation.Memory?.Bindings.Select(b => $"{b.Server} {b.Client} {b.Address}") ?? []);
+            return key.ToString();
+        }
+    }
+}
+
+/// <summary>An order of work.</summary>
+/// <param name="Work">What is done, piece by piece.</param>
+/// <param name="End">The state after it.</param>
+/// <param name="Cost">What it costs.</param>
+/// <param name="Stuck">Why it goes no further, where it does not lead to the plan.</param>
+/// <param name="Tried">How many pieces of work were tried.</param>
+/// <param name="Searched">
+/// Whether the search came to its end; otherwise the order is safe where it breaks nothing, and perhaps not the shortest.
+/// </param>
+public sealed record FoundOrder(IReadOnlyList<WorkDone> Work, State End, Cost Cost, IReadOnlyList<string> Stuck, int Tried, bool Searched)
+{
+    /// <summary>Its acts.</summary>
+    public IEnumerable<PlayedStep> Steps => Work.SelectMany(w => w.Steps);
+}

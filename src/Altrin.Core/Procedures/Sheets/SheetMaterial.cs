@@ -1,0 +1,56 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Procedures.Acts;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Procedures.Sheets;
+
+/// <summary>What has to be at hand for the acts of a sheet.</summary>
+internal static class SheetMaterial
+{
+    /// <summary>Tools and material, in sentences.</summary>
+    public static IEnumerable<string> Of(State start, IReadOnlyList<PlayedStep> acts)
+    {
+        if (acts.Any(a => a.Act is LaptopToPort))
+        {
+            yield return "Laptop with an Ethernet socket or adapter, its lead, its charger.";
+        }
+        var design = start.Design;
+        var held = design.SetUp.Cables.Select(c => c.Id).ToHashSet(StringComparer.Ordinal);
+        foreach (
+            var patch in acts.Select(a => a.Act)
+                .OfType<PatchCable>()
+                .Where(p => p.Known?.Medium is not (Medium.Powerline or Medium.Coax) && !held.Contains(p.Id ?? ""))
+                .DistinctBy(p => (p.A, p.B))
+        )
+        {
+            yield return $"{Lead(patch.Known)}, {PortWords.Of(design, patch.A)} to {PortWords.Of(design, patch.B)}.";
+        }
+        var reset = acts.Select(a => a.Act).OfType<ResetBox>().Select(r => design.Box(r.Box)!).ToList();
+        if (reset.Exists(b => b.Profile.Traits.Reset?.By is null or ResetBy.Pinhole))
+        {
+            yield return $"A pin, to reset {string.Join(" and ", reset.Select(b => b.Name))}.";
+        }
+        var fresh = acts.Select(a => a.Act)
+            .OfType<PowerOn>()
+            .Where(p => design.Mode(p.Id) is null && design.Box(p.Id) is not null)
+            .ToList();
+        if (fresh.Count > 0)
+        {
+            yield return $"Power supplies of {string.Join(", ", fresh.Select(p => design.NameOf(p.Id)).Distinct())}; a free socket at the table.";
+            yield return "A label and a pen for each box.";
+        }
+        if (acts.Select(a => a.Act).OfType<SetInApp>().Select(s => design.Box(s.Box)!).FirstOrDefault() is { } kit)
+        {
+            yield return $"A phone with the application of {kit.Name}{(kit.Profile.Traits.App?.Account == Known.Yes ? ", and the customer's own account" : "")}.";
+        }
+        if (acts.Any(a => a.Act is SavePage or ResetBox or PatchCable))
+        {
+            yield return "A phone with a mobile hotspot, for when the internet is away.";
+        }
+    }
+
+    private static string Lead(CableFacts? known) =>
+        known is { LengthMetres: { } metres } ? $"Lead of at least {metres:0.#} m"
+        : known?.Run is not null ? "Lead for the socket of a run"
+        : "Lead, length to be measured";
+}

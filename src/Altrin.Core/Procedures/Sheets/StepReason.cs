@@ -1,0 +1,83 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Procedures.Acts;
+using Altrin.Core.Procedures.Ordering;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Procedures.Sheets;
+
+/// <summary>Why a step is done, and done then, in a line.</summary>
+internal static class StepReason
+{
+    /// <summary>Why; null where it is plain.</summary>
+    public static string? Of(PlayedStep main, IReadOnlyList<PlayedStep> acts, WorkKind work)
+    {
+        var design = main.Before.Design;
+        return main.Act switch
+        {
+            Fetch => "On the live network there is no internet when it is needed.",
+            RecordFacts => "What is not written down cannot be put back, and it is asked for when the internet is gone.",
+            LaptopOffWifi { Forget: false } => "With two ways into one subnet the laptop may open the page of another box.",
+            LaptopOffWifi => "Nothing of this home is left on the laptop.",
+            ResetBox => "What it holds of an earlier home is not known.",
+            PowerOn on when design.Mode(on.Id) is null =>
+                "One box at a time, one to one with the laptop: two at one factory address answer for each other.",
+            SavePage save => Saved(main, save, acts),
+            SetInApp => "No page of it sets that.",
+            PatchCable patch when acts.Any(a => a.Act is PowerOff) =>
+                $"A box that joins by radio may keep that link beside a cable, which makes a ring: {design.NameOf(patch.A.Owner)} and {design.NameOf(patch.B.Owner)} are joined while one is off.",
+            NewLink => "It keeps an address of a DHCP server that is not there any more until it asks anew.",
+            PutBoxAway => "It is not part of the plan.",
+            UnpatchCable when work == WorkKind.Table =>
+                "It is set up alone: with other settings, or those of the factory, it would disturb the network.",
+            Verify { What: Verifiable.Ipv6Off } => "A box that does not route may still announce itself as a router over IPv6.",
+            Verify { What: Verifiable.Ipv6Kind } => "How IPv6 arrives was known to the box before it.",
+            Verify { What: Verifiable.MobileCall or Verifiable.AlarmOnTest } => "The line that it calls through goes away meanwhile.",
+            _ => null,
+        };
+    }
+
+    private static string? Saved(PlayedStep main, SavePage save, IReadOnlyList<PlayedStep> acts)
+    {
+        var (before, name) = (main.Before, main.Before.Design.NameOf(save.Box));
+        if (
+            acts.Any(a => a.Act is LaptopAddress { Address: Fixed })
+            && save.Changes.Any(c => c is SetLanAddress or SwitchDhcpServer or SetMode)
+        )
+        {
+            return $"The laptop has its address from {name}, which stops handing it out: it types one first.";
+        }
+        return save.Changes[0] switch
+        {
+            SetPagePassword when !before.Ledger.AtFactory.Contains(save.Box) => "The present one is not recorded, or is the factory's.",
+            SetPagePassword => "A box must not meet the live network with the password of its factory.",
+            SetRadio when save.Changes.OfType<SetRadio>().Any(IsQuiet) && Others(before, save).FirstOrDefault() is { } sent =>
+                $"\"{sent}\" is on the air already: one name leads into one network, so its radios stay off until it is part of it.",
+            SetRadio when save.Changes.OfType<SetRadio>().All(r => r.Setting.Gives(nameof(RadioSetting.On))) =>
+                "By now the name leads to the same network from every box.",
+            Reserve => "The box or device is then always at the same address.",
+            SetMode mode => $"{name} is {ModeWords.WithArticle(mode.Mode)} in the plan.",
+            SetLanAddress => $"Two boxes at one address answer for each other.",
+            SwitchDhcpServer { On: false } => "One DHCP server in one network, two never.",
+            SetUplink => "From here on it is part of the network, by radio.",
+            _ => null,
+        };
+    }
+
+    private static bool IsQuiet(SetRadio change) =>
+        ((IPartial)change.Setting).Values.TryGetValue(nameof(RadioSetting.On), out var on) && on is false;
+
+    /// <summary>Names that the save sets and that another box sends.</summary>
+    private static IEnumerable<string> Others(State now, SavePage save)
+    {
+        var set = save
+            .Changes.OfType<SetRadio>()
+            .Select(r => ((IPartial)r.Setting).Values.GetValueOrDefault(nameof(RadioSetting.Name)) as string)
+            .OfType<string>()
+            .ToList();
+        return now
+            .Design.SetUp.Boxes.Where(b => b.Box != save.Box)
+            .SelectMany(b => Air.Of(now.Design, b.Box))
+            .Select(a => a.Setting.Name)
+            .Where(set.Contains);
+    }
+}

@@ -1,0 +1,106 @@
+using System.Globalization;
+using Altrin.Core.Changes;
+using Altrin.Core.Procedures;
+using Altrin.Core.Procedures.Sheets;
+using Altrin.Core.Sites;
+
+namespace Altrin.Formats;
+
+/// <summary>What is said of a run sheet in words, the same in every form of it.</summary>
+public static class SheetWords
+{
+    /// <summary>What the whole comes to: how many steps, how long, how long without internet.</summary>
+    public static string Totals(RunSheet sheet)
+    {
+        var steps = sheet.Steps.Count;
+        return $"{steps} {(steps == 1 ? "step" : "steps")}, about {About(sheet.Takes.Usual)} ({About(sheet.Takes.Least)} to {About(sheet.Takes.Most)}).";
+    }
+
+    /// <summary>For how long devices are without internet, and in which steps.</summary>
+    public static string Window(RunSheet sheet)
+    {
+        if (sheet.Window is not [var first, .., var last])
+        {
+            return sheet.Window is [var only]
+                ? $"The internet is away for some devices in step {Number(sheet, only)}, {About(only.Takes.Usual)} ({About(only.Takes.Least)} to {About(only.Takes.Most)})."
+                : "No device that has the internet before and after is without it meanwhile.";
+        }
+        var takes = sheet.Window.Select(s => s.Takes).Aggregate(Duration.None, (sum, d) => sum + d);
+        return $"The internet is away for some devices from step {Number(sheet, first)} to {Number(sheet, last)}: "
+            + $"{About(takes.Usual)} ({About(takes.Least)} to {About(takes.Most)}).";
+    }
+
+    /// <summary>The verdict on the order, in sentences.</summary>
+    public static IReadOnlyList<string> Verdict(RunSheet sheet)
+    {
+        var says = new List<string>();
+        if (sheet.Steps.Count == 0)
+        {
+            says.Add("There is nothing to do: the home is as planned.");
+        }
+        else if (sheet.IsSafe)
+        {
+            says.Add("No step of this order breaks a rule.");
+        }
+        if (sheet.Aim.Amiss.Count > 0)
+        {
+            says.Add("The plan itself breaks rules, whatever the order:");
+            says.AddRange(sheet.Aim.Amiss.Select(b => $"- rule {b.Rule.Number}: {b.Violation.Text}"));
+        }
+        if (sheet.Unsafe.Count > 0)
+        {
+            says.Add("No safe order was found:");
+            says.AddRange(sheet.Unsafe.Select(u => $"- {u.Says}, rule {u.Broken.Rule.Number}: {u.Broken.Violation.Text} {u.Cure}"));
+        }
+        if (sheet.Missing.Count > 0 || sheet.Play.Left.Count > 0)
+        {
+            says.Add("It does not lead all the way to the plan:");
+            says.AddRange(sheet.Missing.Select(m => $"- {m}"));
+            says.AddRange(sheet.Play.LeftInWords().Select(l => $"- left: {l}"));
+        }
+        if (sheet.Undone.Count > 0)
+        {
+            says.Add("Left undone at the end:");
+            says.AddRange(sheet.Undone.Select(u => $"- {u.Violation.Text}"));
+        }
+        if (!sheet.Order.Searched)
+        {
+            says.Add($"The search stopped after {sheet.Order.Tried} pieces of work: the order is perhaps not the shortest.");
+        }
+        return says;
+    }
+
+    /// <summary>The number of a step, from 1.</summary>
+    public static int Number(RunSheet sheet, SheetStep step) => sheet.Steps.TakeWhile(s => s != step).Count() + 1;
+
+    /// <summary>Where a step is done, in a line; null where the sentence says it.</summary>
+    public static string? Where(Design design, SheetStep step)
+    {
+        if (step.Where is not { } where)
+        {
+            return null;
+        }
+        string?[] parts =
+        [
+            where.LaptopPort is { } port ? $"laptop in {port}" : null,
+            where.Page is { } page ? $"page {page}" : "page at the address that was found",
+            where.Area is { } area ? $"area {area}" : null,
+        ];
+        return $"{design.NameOf(where.Box)}: {string.Join(", ", parts.OfType<string>())}";
+    }
+
+    /// <summary>A line of what is typed: a password is named by its reference.</summary>
+    public static string Line(PageLine line) =>
+        line.Value is null ? line.What
+        : line.IsSecret ? $"{line.What}: the password {line.Value}"
+        : $"{line.What}: {line.Value}";
+
+    /// <summary>A length of time, to the minute from two minutes on.</summary>
+    public static string About(TimeSpan time) =>
+        time < TimeSpan.FromMinutes(2)
+            ? TimeWords.Of((long)time.TotalSeconds)
+            : TimeWords.Of((long)Math.Round(time.TotalMinutes, MidpointRounding.AwayFromZero) * 60);
+
+    /// <summary>A time since the start, such as 0:05.</summary>
+    public static string Clock(TimeSpan time) => string.Create(CultureInfo.InvariantCulture, $"{(int)time.TotalHours}:{time.Minutes:00}");
+}
