@@ -87,7 +87,7 @@ public sealed record PlayedStepDocument(
             [.. Online(start).Except(Online(step.After))]
         );
 
-    private static IEnumerable<string> Online(State now) => now.Seen().Sheet.Internet.Where(i => i.Answer.IsYes).Select(i => i.Device);
+    private static IEnumerable<string> Online(State now) => now.Seen().Internet.Where(i => i.Answer.IsYes).Select(i => i.Device);
 }
 
 /// <summary>One act that was played, and how the home stands then.</summary>

@@ -1,16 +1,10 @@
-using System.Collections.Concurrent;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
-using Altrin.Core.Addressing;
 using Altrin.Core.Findings;
-using Altrin.Core.Networks;
 using Altrin.Core.Procedures;
 using Altrin.Core.Procedures.Acts;
-using Altrin.Core.Procedures.Ordering;
-using Altrin.Core.Procedures.Sheets;
 using Altrin.Core.Sites;
-using Snapshooter.Xunit3;
 
 namespace Altrin.Formats.Tests;
 
@@ -20,12 +14,8 @@ namespace Altrin.Formats.Tests;
 /// </summary>
 public sealed class EveningTests
 {
-    private static readonly ConcurrentDictionary<string, RunSheet> Sheets = new();
-
     public static TheoryData<string, Written> Evenings =>
         [.. Samples.Evenings.SelectMany(e => new[] { (e, Written.ByHand), (e, Written.Derived) })];
-
-    public static TheoryData<string> Names => [.. Samples.Evenings];
 
     /// <summary>Where a list of acts comes from.</summary>
     public enum Written
@@ -38,7 +28,7 @@ public sealed class EveningTests
     {
         if (written == Written.Derived)
         {
-            var sheet = Derived(name);
+            var sheet = DerivedSheets.Of(name);
             return Play.Of(sheet.Start, [.. sheet.Play.Steps.Select(s => s.Act)], sheet.Aim.Target, TestContext.Current.CancellationToken);
         }
         var read = ActsFile.Read(Samples.Evening(name));
@@ -51,12 +41,6 @@ public sealed class EveningTests
             TestContext.Current.CancellationToken
         );
     }
-
-    private static RunSheet Derived(string name) => Sheets.GetOrAdd(name, _ =>
-        {
-            var (home, acts) = (Samples.Home(name), ActsFile.Read(Samples.Evening(name)).Value!);
-            return RunSheet.Derive(State.Morning(home.Design(acts.Begins)!), home.Design(acts.Ends)!.SetUp, Ways.Usual);
-        });
 
     [Fact]
     public void Every_technique_has_an_evening() => Assert.Equal(Samples.All, Samples.Evenings);
@@ -77,140 +61,14 @@ public sealed class EveningTests
         Assert.All(play.End.Seen().Sheet.Internet, i => Assert.True(i.Answer.IsYes, $"{i.Device}: {i.Answer.Why}"));
     }
 
-    /// <summary>In no state of it do two DHCP servers answer a device, has an address two owners, or is there a ring.</summary>
-    [Theory]
-    [MemberData(nameof(Evenings))]
-    public void No_state_of_an_evening_has_two_of_anything(string name, Written written)
-    {
-        foreach (var step in Played(name, written).Steps)
-        {
-            var seen = step.After.Seen();
-            foreach (var device in seen.Network.Interfaces.Where(i => i.Side == Side.Device && i.Linked))
-            {
-                Assert.True(seen.Leasing.Offers(device).Count <= 1, $"{step.Says}: {device.Owner} is offered several leases");
-            }
-            Assert.Equal([], seen.Sheet.Conflicts.Where(c => c.Pool is null).Select(c => $"{step.Says}: {c.Address}"));
-            Assert.All(seen.Network.Segments, s => Assert.Empty(s.Loops));
-        }
-    }
-
     /// <summary>
-    /// No page is typed into but that of the box that is meant, as a ping from the laptop tells it; and no name is in two segments at once
-    /// that was not found so.
+    /// In no state of it do two DHCP servers answer a device, has an address two owners, is there a ring, or leads a name into two networks
+    /// that was not found so; no page is typed into but that of the box that is meant.
     /// </summary>
     [Theory]
     [MemberData(nameof(Evenings))]
-    public void Every_page_is_that_of_the_box_that_is_meant_and_every_name_is_in_one_segment(string name, Written written)
-    {
-        var play = Played(name, written);
-        var found = NamesInTwoSegments(play.Steps[0].Before);
-        foreach (var step in play.Steps)
-        {
-            Assert.Empty(NamesInTwoSegments(step.After).Except(found).Select(n => $"{step.Says}: {n}"));
-            if (PageOf(step.Act) is not { } box)
-            {
-                continue;
-            }
-            var (seen, own) = (step.Before.Seen(), AddressOf(step.Before, box));
-            var adapters = step
-                .Before.Laptop!.Adapters()
-                .Select(a => seen.Network.Find(a.Owner, Side.Laptop)!)
-                .Where(i => i.Linked)
-                .ToList();
-            var near = adapters.Where(i => seen.Leasing.Holdings(i).Any(h => h.Subnet?.Contains(own) == true)).ToList();
-            var answers = (near.Count > 0 ? near : adapters).Select(i => seen.Tracer.Ping(i, own)).ToList();
-            Assert.True(
-                answers.Exists(r => r.ArrivedAt == box) && answers.TrueForAll(r => !r.Answer.IsYes || r.ArrivedAt == box),
-                $"{step.Says}: {own} is {string.Join(" or ", answers.Select(r => r.ArrivedAt ?? r.Answer.Why))}"
-            );
-        }
-    }
-
-    /// <summary>
-    /// What is derived takes no longer than what is typed: no more steps than two, and no more of the time without internet than a tenth,
-    /// or than the spread of the waits.
-    /// </summary>
-    [Theory]
-    [MemberData(nameof(Names))]
-    public void A_derived_evening_is_no_longer_than_the_typed_one(string name)
-    {
-        var (typed, derived) = (Played(name, Written.ByHand), Derived(name));
-        var steps = StepSplit.Of(new WorkDone(WorkKind.Save, "", typed.Steps)).Count();
-        Assert.True(derived.Steps.Count <= steps + 2, $"{derived.Steps.Count} steps, typed {steps}");
-        var (window, most) = (Window(derived.Play), Window(typed));
-        Assert.True(window <= Math.Max(most * 1.1, most + Cost.Spread), $"{window} s without internet, typed {most} s");
-        Assert.Equal(window, derived.Order.Cost.Window);
-        var boxes = derived.Start.Design.Site.Boxes.Count;
-        Assert.True(derived.Steps.Count <= 12 + (10 * (boxes - 1)), $"{derived.Steps.Count} steps for {boxes} boxes");
-    }
-
-    [Theory]
-    [MemberData(nameof(Names))]
-    public void A_derived_sheet_is_safe_and_reads_as_approved(string name)
-    {
-        var sheet = Derived(name);
-        Assert.True(sheet.IsSafe);
-        Assert.Equal(sheet.Steps.Count, sheet.Steps.Select(s => s.Id).Distinct().Count());
-        Assert.All(sheet.Steps, s => Assert.Matches("^[a-z0-9-]{3,90}$", s.Id));
-        // Every act is part of one step, and each step goes on where the one before it ended.
-        Assert.Equal(sheet.Play.Steps, sheet.Steps.SelectMany(s => s.Acts));
-        Assert.All(sheet.Steps.Zip(sheet.Steps.Skip(1)), two => Assert.Same(two.First.After, two.Second.Before));
-        Snapshot.Match(SheetText.Of(sheet, name).Split('\n'), name.Replace(".json", ".sheet", StringComparison.Ordinal));
-    }
-
-    [Theory]
-    [MemberData(nameof(Names))]
-    public void The_same_sheet_is_derived_each_time(string name)
-    {
-        var sheet = Derived(name);
-        var again = RunSheet.Derive(
-            sheet.Start with
-            {
-                Ledger = Ledger.Empty,
-            },
-            sheet.Aim.Target,
-            Ways.Usual,
-            TestContext.Current.CancellationToken
-        );
-        Assert.Equal(SheetText.Of(sheet, name), SheetText.Of(again, name));
-    }
-
-    /// <summary>
-    /// The way back is derived as well, and leads to what was found. On the way only that is broken which was broken there, or what a
-    /// gateway that stopped routing cannot be asked any more.
-    /// </summary>
-    [Theory]
-    [MemberData(nameof(Names))]
-    public void The_way_back_is_derived_as_well(string name)
-    {
-        var there = Derived(name);
-        var start = State.Morning(there.Start.Design with { SetUp = there.Aim.Target });
-        var back = RunSheet.Derive(start, there.Start.Design.SetUp, Ways.Usual, TestContext.Current.CancellationToken);
-        Assert.Equal([], back.Play.LeftInWords());
-        var bridged = start.Design.SetUp.Boxes.Any(b => b.Mode is BridgeMode);
-        // What has no password on record cannot be given it back.
-        var unknown = there.Start.Design.SetUp.Boxes.Any(b => b.Password is null);
-        var found = back.Aim.Amiss.Select(b => b.Rule.Number).ToHashSet();
-        Assert.Equal(
-            [],
-            back.Unsafe.Where(u =>
-                    !found.Contains(u.Broken.Rule.Number)
-                    && !(bridged && u.Broken.Rule.Number == 1)
-                    && !(unknown && u.Broken.Rule.Number == 12)
-                )
-                .Select(u => $"{u.Says}: {u.Broken.Violation.Text}")
-        );
-    }
-
-    /// <summary>Seconds from the first to the last in which a device has no internet that has it before and after.</summary>
-    private static long Window(Play play)
-    {
-        var (before, after) = (Online(play.Start), Online(State.Morning(play.Start.Design with { SetUp = play.Target! })));
-        var gone = play.Steps.Where(s => s.After.Time > s.Before.Time && before.Intersect(after).Except(Online(s.Before)).Any()).ToList();
-        return gone.Count == 0 ? 0 : (long)(gone[^1].After.Time - gone[0].Before.Time).TotalSeconds;
-    }
-
-    private static List<string> Online(State now) => [.. now.Seen().Sheet.Internet.Where(i => i.Answer.IsYes).Select(i => i.Device)];
+    public void No_state_of_an_evening_has_two_of_anything(string name, Written written) =>
+        Assert.Equal([], EveningOracle.Wrong(Played(name, written)));
 
     // The radios left on at the table: the name is on the air at both ends of the stairs, in two networks.
     [Fact]
@@ -224,40 +82,8 @@ public sealed class EveningTests
             null,
             TestContext.Current.CancellationToken
         );
-        Assert.Contains(play.Steps, s => NamesInTwoSegments(s.After).Contains("beech"));
+        Assert.Contains(play.Steps, s => EveningOracle.NamesInTwoSegments(s.After).Contains("beech"));
     }
-
-    /// <summary>Names that boxes in different segments send, other than for guests.</summary>
-    private static IEnumerable<string> NamesInTwoSegments(State now)
-    {
-        var (network, silent) = (now.Seen().Network, now.Moment.Situation.Silent());
-        return now
-            // Some gateways stop sending while they pass their address on.
-            .Design.SetUp.Boxes.Where(b =>
-                !silent.Contains(b.Box)
-                && !(b.Mode is RouterMode { Passing: not null } && now.Design.Box(b.Box)!.Profile.Habits.WifiOffWhilePassing == Known.Yes)
-            )
-            .SelectMany(b => b.Mode.Radios.Where(r => r.On).Select(r => (r.Name, Segment: SegmentOf(network, b.Box))))
-            .Distinct()
-            .GroupBy(n => n.Name)
-            .Where(g => g.Count() > 1)
-            .Select(g => g.Key);
-    }
-
-    private static string SegmentOf(Network network, string box) =>
-        (network.Find(box, Side.Lan) ?? network.Find(box, Side.Page))?.Segment ?? network.Segments.First(s => s.Boxes.Contains(box)).Id;
-
-    private static string? PageOf(Act act) =>
-        act switch
-        {
-            OpenPage open => open.Box,
-            SavePage save => save.Box,
-            TryLogin login => login.Box,
-            _ => null,
-        };
-
-    private static Ipv4Address AddressOf(State now, string box) =>
-        now.Seen().Leasing.Holdings(now.Seen().Network.Find(box, Side.Lan) ?? now.Seen().Network.Find(box, Side.Page)!)[0].Exact!.Value;
 
     /// <summary>What the technique asks: own address in the main subnet, outside the pool, DHCP off, WAN port empty, LAN to LAN.</summary>
     [Fact]

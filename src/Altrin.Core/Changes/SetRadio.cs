@@ -19,6 +19,9 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
         [nameof(RadioSetting.WdsPeers)] = Sites.Setting.WdsPeers,
     };
 
+    /// <summary>Whether it switches the radio off.</summary>
+    public bool IsOff() => ((IPartial)Setting).Values.TryGetValue(nameof(RadioSetting.On), out var on) && on is false;
+
     /// <summary>What makes one setting of a radio into another.</summary>
     public static SetRadio Between(string box, RadioSetting from, RadioSetting to) =>
         new(box, from.Radio, Partial<RadioSetting>.Between(from, to));

@@ -6,13 +6,39 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Facts;
 
 /// <summary>A network as it can be asked: the fact sheet, and what it was worked out with.</summary>
-/// <param name="Network">The network that was looked at.</param>
-/// <param name="Leasing">Its leases.</param>
-/// <param name="Hosts">Its hosts.</param>
-/// <param name="Tracer">Its ways out.</param>
-/// <param name="Sheet">What is said of it.</param>
-public sealed record Observation(Network Network, Leasing Leasing, HostTable Hosts, Tracer Tracer, FactSheet Sheet)
+public sealed class Observation
 {
+    private readonly Lazy<IReadOnlyList<InternetFact>> _internet;
+    private readonly Lazy<FactSheet> _sheet;
+
+    /// <summary>A network that is looked at; what is said of it is worked out once it is asked for.</summary>
+    internal Observation(Network network)
+    {
+        (Network, Leasing) = (network, Leasing.Of(network));
+        Hosts = new(network, Leasing);
+        Tracer = new(network, Leasing, Hosts);
+        _internet = new(() => Observer.Internet(network, Leasing, Tracer));
+        _sheet = new(() => Observer.Sheet(this));
+    }
+
+    /// <summary>The network.</summary>
+    public Network Network { get; }
+
+    /// <summary>Its leases.</summary>
+    public Leasing Leasing { get; }
+
+    /// <summary>Its hosts.</summary>
+    public HostTable Hosts { get; }
+
+    /// <summary>Its ways out.</summary>
+    public Tracer Tracer { get; }
+
+    /// <summary>Whether each customer's device has the internet: the part of the sheet that is asked most often by itself.</summary>
+    public IReadOnlyList<InternetFact> Internet => _internet.Value;
+
+    /// <summary>All that is said of it.</summary>
+    public FactSheet Sheet => _sheet.Value;
+
     /// <summary>Whether one device opens a connection to another; null where either is not in use or both are one.</summary>
     public ReachCell? Reach(string from, string to) => new ReachTable(Network, Leasing, Tracer).Pair(from, to);
 
@@ -26,24 +52,23 @@ public sealed record Observation(Network Network, Leasing Leasing, HostTable Hos
 /// <summary>Looks at a network and says what is so.</summary>
 public static class Observer
 {
-    /// <summary>All facts of a network. The same network gives the same facts, byte for byte.</summary>
-    public static Observation Observe(Network network)
+    /// <summary>Looks at a network. The same network gives the same facts, byte for byte.</summary>
+    public static Observation Observe(Network network) => new(network);
+
+    /// <summary>The fact sheet.</summary>
+    internal static FactSheet Sheet(Observation seen)
     {
-        var leasing = Leasing.Of(network);
-        var hosts = new HostTable(network, leasing);
-        var tracer = new Tracer(network, leasing, hosts);
-        var names = new NameAsking(tracer);
+        var (network, leasing, hosts, tracer) = (seen.Network, seen.Leasing, seen.Hosts, seen.Tracer);
         var links = new LinkMap(network);
         var (connections, uplinks) = (links.All(), links.Uplinks());
         var needs = new NeedJudge(network, leasing, tracer, links);
-        var devices = network.Interfaces.Where(i => i.Side == Side.Device).ToList();
-        var sheet = new FactSheet(
+        return new FactSheet(
             [.. network.Segments.Where(s => IsTerritory(s)).Select(s => SegmentFact(network, hosts, s))],
             [.. network.Interfaces.Select(i => AddressFact(leasing, i))],
             [.. network.Interfaces.Where(i => i.Setting is Automatic).Select(i => LeaseFact(tracer.World, i))],
             hosts.Conflicts,
             tracer.Overlaps,
-            [.. devices.Select(d => Internet(network, leasing, tracer, names, links, d))],
+            seen.Internet,
             [.. network.Design.Site.Needs.Where(n => !n.DuringWork).OrderBy(n => n.Id, StringComparer.Ordinal).Select(needs.Of)],
             [.. network.Interfaces.Where(i => i.Side == Side.Wan && i.Linked).SelectMany(i => Inbound(network, tracer, i.Owner))],
             connections,
@@ -52,7 +77,13 @@ public static class Observer
             Rulers.Of(network, leasing, hosts),
             new(() => new ReachTable(network, leasing, tracer).All())
         );
-        return new(network, leasing, hosts, tracer, sheet);
+    }
+
+    /// <summary>Whether each customer's device has the internet.</summary>
+    internal static IReadOnlyList<InternetFact> Internet(Network network, Leasing leasing, Tracer tracer)
+    {
+        var (names, links) = (new NameAsking(tracer), new LinkMap(network));
+        return [.. network.Interfaces.Where(i => i.Side == Side.Device).Select(d => Internet(network, leasing, tracer, names, links, d))];
     }
 
     /// <summary>A lone device or an empty WAN socket is no territory.</summary>

@@ -43,7 +43,7 @@ public sealed record Expectation(
                     .Order(StringComparer.Ordinal)
                     .SelectMany(b => Lit(now, b)),
             ],
-            [.. seen.Sheet.Internet.Select(i => new DeviceOnline(i.Device, i.Answer))]
+            [.. seen.Internet.Select(i => new DeviceOnline(i.Device, i.Answer))]
         );
     }
 

@@ -65,7 +65,7 @@ public static class SheetWords
         }
         if (!sheet.Order.Searched)
         {
-            says.Add($"The search stopped after {sheet.Order.Tried} pieces of work: the order is perhaps not the shortest.");
+            says.Add($"The search stopped after {sheet.Order.Tried} acts were tried: the order is perhaps not the shortest.");
         }
         return says;
     }

@@ -23,7 +23,7 @@ public sealed record Verify(Verifiable What, string Of = "") : Act
             case Verifiable.Internet:
                 return PageReach.NoInternet(now);
             case Verifiable.Device:
-                return seen.Sheet.Internet.FirstOrDefault(i => i.Device == Of) is not { } internet
+                return seen.Internet.FirstOrDefault(i => i.Device == Of) is not { } internet
                         ? $"There is no device '{Ipv4Address.Shown(Of)}' in use."
                     : internet.Answer.IsYes ? null
                     : $"{now.Design.NameOf(Of)} has no internet: {internet.Answer.Why}";

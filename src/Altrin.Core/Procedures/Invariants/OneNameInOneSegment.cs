@@ -1,4 +1,5 @@
 using Altrin.Core.Facts;
+using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Procedures.Invariants;
@@ -18,7 +19,9 @@ public static class OneNameInOneSegment
     private static IEnumerable<Violation> Judge(Step step)
     {
         var now = step.After;
-        var network = now.Seen().Network;
+        // A box that starts is between two networks for a moment only: where a name leads is asked of the home once it is up.
+        var busy = now.Moment.Situation.Busy.Count > 0;
+        var network = busy ? Compiler.Compile(now.Design, now.Moment.Situation with { Busy = [] }) : now.Seen().Network;
         var sent = now
             .Design.SetUp.Boxes.Select(b => b.Box)
             .Except(now.Moment.Situation.Silent())

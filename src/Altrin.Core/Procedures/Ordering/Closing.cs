@@ -54,7 +54,7 @@ internal static class Closing
             script.Do(new Verify(Verifiable.Internet));
             script.Do(new Verify(Verifiable.OneDhcpServer));
         }
-        foreach (var device in script.Now.Seen().Sheet.Internet.Where(i => i.Answer.IsYes).Select(i => i.Device).ToList())
+        foreach (var device in script.Now.Seen().Internet.Where(i => i.Answer.IsYes).Select(i => i.Device).ToList())
         {
             script.Do(new Verify(Verifiable.Device, device));
         }
@@ -66,9 +66,22 @@ internal static class Closing
         && script.DoIf(script.Now.Ledger.TypedOnCable is not null, new LaptopAddress(new Automatic()))
         && script.Do(new LaptopOffWifi(Forget: true));
 
-    /// <summary>Who still has a lease of a DHCP server that is not there any more.</summary>
+    /// <summary>
+    /// Who still has a lease of a DHCP server that is not there any more, or one that a server gave to another since it started anew.
+    /// </summary>
     private static List<string> Stale(State now) =>
-        Invariant.LeftBy(now).Where(b => b.Violation.Subjects is [_, "lease"]).Select(b => b.Violation.Subjects[0]).ToList();
+        [
+            .. Invariant
+                .LeftBy(now)
+                .Where(b => b.Violation.Subjects is [_, "lease"])
+                .Select(b => b.Violation.Subjects[0])
+                .Concat(now.Seen().Hosts.Conflicts.Where(c => c.Pool is null).SelectMany(c => c.Holders.Where(h => Leases(now, h)).Skip(1)))
+                .Distinct()
+                .Order(StringComparer.Ordinal),
+        ];
+
+    private static bool Leases(State now, string owner) =>
+        !Laptop.Is(owner) && now.Moment.Situation.Memory?.Held.Any(h => h.Owner == owner && h.Leases.Count > 0) == true;
 
     /// <summary>Routers at the line that were not told how IPv6 arrives.</summary>
     private static List<string> Routers(State now) =>

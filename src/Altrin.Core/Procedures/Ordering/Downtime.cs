@@ -19,7 +19,7 @@ internal sealed class Downtime
     }
 
     /// <summary>How many of them are offline in a state.</summary>
-    public int Offline(State now) => now.Seen().Sheet.Internet.Count(i => _online.Contains(i.Device) && !i.Answer.IsYes) + Missing(now);
+    public int Offline(State now) => now.Seen().Internet.Count(i => _online.Contains(i.Device) && !i.Answer.IsYes) + Missing(now);
 
     /// <summary>The cost once some more acts are done.</summary>
     public Cost After(Cost before, IReadOnlyList<PlayedStep> done)
@@ -56,5 +56,5 @@ internal sealed class Downtime
     private int Missing(State now) => _online.Count(d => now.Design.SetUp.Devices.All(s => s.Device != d));
 
     private static HashSet<string> Online(State now) =>
-        now.Seen().Sheet.Internet.Where(i => i.Answer.IsYes).Select(i => i.Device).ToHashSet(StringComparer.Ordinal);
+        now.Seen().Internet.Where(i => i.Answer.IsYes).Select(i => i.Device).ToHashSet(StringComparer.Ordinal);
 }

@@ -22,7 +22,8 @@ internal static class Opening
         return script.Stuck is null && (Live.Gateway(now.Design) is not { } gateway || Record(script, gateway)) && Apart(script);
     }
 
-    private static bool Record(Script script, Box gateway)
+    /// <summary>Writes down what a gateway holds, where that is not done yet.</summary>
+    public static bool Record(Script script, Box gateway)
     {
         var missing = RecordedFirst
             .Wanted(script.Now.Design, gateway)

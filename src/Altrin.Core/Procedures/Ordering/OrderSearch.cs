@@ -10,8 +10,8 @@ namespace Altrin.Core.Procedures.Ordering;
 /// </summary>
 public static class OrderSearch
 {
-    /// <summary>How many pieces of work are tried at most before the search goes straight to an end.</summary>
-    public const int MostTried = 400;
+    /// <summary>How many acts are tried at most before the search goes straight to an end.</summary>
+    public const int MostTried = 1500;
 
     /// <summary>Finds an order.</summary>
     /// <param name="start">Where the work begins: the morning of a set-up, or any later state.</param>
@@ -101,8 +101,9 @@ public static class OrderSearch
             {
                 cancel.ThrowIfCancellationRequested();
                 var script = new Script(node.Now, aim);
-                _tried++;
-                if (!item.Do(script) || script.Done.Count == 0)
+                var can = item.Do(script);
+                _tried += script.Done.Count;
+                if (!can || script.Done.Count == 0)
                 {
                     continue;
                 }
@@ -206,7 +207,7 @@ public static class OrderSearch
 /// <param name="End">The state after it.</param>
 /// <param name="Cost">What it costs.</param>
 /// <param name="Stuck">Why it goes no further, where it does not lead to the plan.</param>
-/// <param name="Tried">How many pieces of work were tried.</param>
+/// <param name="Tried">How many acts were tried.</param>
 /// <param name="Searched">
 /// Whether the search came to its end; otherwise the order is safe where it breaks nothing, and perhaps not the shortest.
 /// </param>

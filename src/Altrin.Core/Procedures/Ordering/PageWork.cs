@@ -32,10 +32,10 @@ internal sealed record PageWork(string Area, IReadOnlyList<Change> Changes)
         [
             .. changes
                 .Where(c => !toMode || c.Change is SetMode or SetPagePassword)
+                // Pages of one turn stay in the order in which their changes were worked out: each can be made once those before it are.
                 .GroupBy(c => c.Area, StringComparer.Ordinal)
                 .Select(g => (Work: new PageWork(g.Key, [.. g.Select(c => c.Change)]), Order: g.Max(c => OrderOf(c.Change, ways, moves))))
                 .OrderBy(w => w.Order)
-                .ThenBy(w => w.Work.Area, StringComparer.Ordinal)
                 .Select(w => w.Work),
         ];
     }
@@ -50,6 +50,22 @@ internal sealed record PageWork(string Area, IReadOnlyList<Change> Changes)
                 if (page.Key is { } area)
                 {
                     yield return (area, Only(radio, [.. page]));
+                }
+            }
+        }
+        else if (
+            change is MovePool { First: { } first, Last: { } last } pool
+            && AreaOf(design, box, mode, pool with { First = null }) != AreaOf(design, box, mode, pool)
+        )
+        {
+            // The end towards which the pool moves goes first, so that it is never inside out.
+            var upwards = design.Mode(box.Id) is RouterMode router && first > router.Server.Pool.Last;
+            MovePool[] ends = [pool with { Last = null }, pool with { First = null }];
+            foreach (var end in upwards ? [ends[1], ends[0]] : ends)
+            {
+                if (AreaOf(design, box, mode, end) is { } page)
+                {
+                    yield return (page, end);
                 }
             }
         }
@@ -82,6 +98,9 @@ internal sealed record PageWork(string Area, IReadOnlyList<Change> Changes)
         {
             SetPagePassword => ways.Password == PasswordSchool.First ? 0 : 95,
             SetMode => 1,
+            // Off first, then password and security, the name, on last: a radio never sends a name with half of what belongs to it.
+            SetRadio radio when radio.Setting.Gives(nameof(RadioSetting.On)) => radio.IsOff() ? 9 : 12,
+            SetRadio radio when radio.Setting.Gives(nameof(RadioSetting.Name)) => 11,
             SetRadio or SetGuest or RemoveGuest or SetPointGuest or RemovePointGuest => 10,
             SetWan or SetLine or SetPortVlans => 20,
             // What moves along with the address is set when it has moved.

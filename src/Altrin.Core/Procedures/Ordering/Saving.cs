@@ -20,6 +20,7 @@ internal static class Saving
         }
         return (!Moves(work) || PageWay.SitAt(script, box))
             && PageWay.Open(script, box)
+            && (Live.Gateway(script.Now.Design) is not { } gateway || gateway.Id != box || Opening.Record(script, gateway))
             && KeepAddress(script, box, work)
             && script.Do(new SavePage(box, work.Changes))
             && script.Ready(box);
@@ -30,7 +31,10 @@ internal static class Saving
     {
         for (var saves = 0; saves < MostSaves; saves++)
         {
-            if (PageWork.Of(script.Now.Design, goal(script.Now), script.Aim.Ways) is not [var next, ..])
+            // What has to wait for a lease is set once the box is part of the network.
+            var now = script.Now;
+            var away = !PageOpens.IsBusy(now, box) && !PageOpens.AddressOf(now, box).Ok;
+            if (PageWork.Of(now.Design, goal(now), script.Aim.Ways).FirstOrDefault(w => !away || w.Area == PageWork.InApp) is not { } next)
             {
                 return script.Stuck is null;
             }

@@ -44,6 +44,29 @@ internal sealed class Script(State start, Aim aim)
     /// <summary>Waits for a box that is at work on itself.</summary>
     public bool Ready(string box) => DoIf(PageOpens.IsBusy(Now, box), new WaitUntilReady(box));
 
+    /// <summary>What was broken that is not so in the plan.</summary>
+    public int Breaks => _done.Sum(s => s.Broken.Count(b => !aim.IsPlanned(b)));
+
+    /// <summary>Does one thing in one of several ways: the first that breaks nothing, else the one that breaks least.</summary>
+    public bool Best(IEnumerable<Func<Script, bool>> ways)
+    {
+        Script? best = null;
+        foreach (var way in Stuck is null ? ways : [])
+        {
+            var tried = new Script(Now, aim);
+            way(tried);
+            if (best is null || (tried.Stuck is null && (best.Stuck is not null || tried.Breaks < best.Breaks)))
+            {
+                best = tried;
+            }
+            if (best is { Stuck: null, Breaks: 0 })
+            {
+                break;
+            }
+        }
+        return best is null ? Stuck is null : Take(best);
+    }
+
     /// <summary>Takes over what another script did from where this one stands.</summary>
     public bool Take(Script other)
     {

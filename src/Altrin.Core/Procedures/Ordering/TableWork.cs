@@ -30,7 +30,7 @@ internal static class TableWork
     {
         if (script.Now.Design.Mode(box)?.Kind == goal(script.Now).Mode.Kind)
         {
-            return Set(script, box, goal);
+            return Saving.Towards(script, box, goal);
         }
         List<Script> ways = [Tried(script, box, goal, before: true), Tried(script, box, goal, before: false)];
         var best = ways.OrderBy(w => w.Stuck is not null)
@@ -44,17 +44,12 @@ internal static class TableWork
     private static Script Tried(Script script, string box, Func<State, BoxSetting> goal, bool before)
     {
         var tried = new Script(script.Now, script.Aim);
-        if (!before || Set(tried, box, s => BoxGoal.BeforeMode(s, goal(s))))
+        if (!before || Saving.Towards(tried, box, s => BoxGoal.BeforeMode(s, goal(s))))
         {
-            Set(tried, box, goal);
+            Saving.Towards(tried, box, goal);
         }
         return tried;
     }
-
-    /// <summary>Sets what differs; what can be set only once the box has a lease is left for then.</summary>
-    private static bool Set(Script script, string box, Func<State, BoxSetting> goal) =>
-        PageWork.Of(script.Now.Design, goal(script.Now), script.Aim.Ways).Count == 0
-        || Saving.Towards(script, box, s => PageOpens.AddressOf(s, box).Ok || PageOpens.IsBusy(s, box) ? goal(s) : s.Design.Setting(box)!);
 
     /// <summary>
     /// Takes a box off the live network: it no longer sends a name that another box sends, then every cable of it is pulled but the

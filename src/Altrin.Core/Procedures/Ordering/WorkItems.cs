@@ -78,7 +78,7 @@ internal static class WorkItems
                 yield return new(WorkKind.Power, id, s => s.Do(new PowerOn(id)) && s.Ready(id));
                 continue;
             }
-            foreach (var save in Saves(now, aim, id))
+            foreach (var save in BoxSaves.Of(now, aim, id))
             {
                 yield return save;
             }
@@ -89,59 +89,29 @@ internal static class WorkItems
         }
     }
 
-    private static IEnumerable<WorkItem> Saves(State now, Aim aim, string id)
-    {
-        var goal = BoxGoal.Planned(now, aim, id);
-        if (now.Design.Mode(id)!.Kind != goal.Mode.Kind)
-        {
-            // A gateway that stopped routing has no page any more.
-            if (now.Design.Mode(id) is BridgeMode)
-            {
-                yield return new(WorkKind.Save, $"{id} reset", s => OutOf(s, id) && s.Do(new ResetBox(id)) && s.Ready(id));
-                yield break;
-            }
-            // What can be set before the mode is may be set earlier than that, so that other work comes in between.
-            if (PageWork.Of(now.Design, BoxGoal.BeforeMode(now, goal), aim.Ways) is [var first, ..])
-            {
-                yield return new(WorkKind.Save, $"{id} {first.Area}", s => Saving.Save(s, id, first)) { IsLate = IsOfAir(first) };
-            }
-            yield return new(WorkKind.Save, $"{id} {ModeWords.Of(goal.Mode.Kind)}", s =>
-                TableWork.Settle(s, id, n => BoxGoal.Planned(n, aim, id))
-            );
-            yield break;
-        }
-        var pages = PageWork.Of(now.Design, goal, aim.Ways);
-        // One page after another; radios go on when their time has come, though never while the factory's password is in force.
-        var exposed = pages is [{ Changes: var begin }, ..] && begin.Any(c => c is SetPagePassword);
-        foreach (var page in exposed ? pages.Take(1) : pages.Where(IsOfAir).Concat(pages.Where(p => !IsOfAir(p)).Take(1)))
-        {
-            yield return new(WorkKind.Save, $"{id} {page.Area}", s => Saving.Save(s, id, page)) { IsLate = IsOfAir(page) };
-        }
-    }
-
-    private static bool IsOfAir(PageWork page) =>
-        page.Area != PageWork.InApp && page.Changes.Any(c => c is SetRadio or SetGuest or SetPointGuest);
-
     /// <summary>A satellite is given power and paired once its main node is as planned.</summary>
     private static bool AwaitsMain(State now, Aim aim, string id) =>
         aim.Of(id)?.Mode is SatelliteMode { Main: var main }
         && main != id
         && aim.Of(main) is not null
-        && (now.Design.Mode(main)?.Kind != aim.Of(main)!.Mode.Kind || Saves(now, aim, main).Any());
+        && (now.Design.Mode(main)?.Kind != aim.Of(main)!.Mode.Kind || BoxSaves.Of(now, aim, main).Any());
 
     private static IEnumerable<WorkItem> Cables(State now, Aim aim, IReadOnlyList<Change> left)
     {
         var patches = left.OfType<Patch>().ToList();
-        foreach (var patch in patches.Where(p => DeviceOf(now.Design, p) is null))
+        foreach (var patch in patches.Where(p => Patching.DeviceOf(now.Design, p) is null))
         {
             if (new[] { patch.A, patch.B }.All(p => IsReady(now, aim, p.Owner, left)))
             {
-                yield return new(WorkKind.Patch, patch.Id ?? $"{patch.A} {patch.B}", s => Plug(s, patch));
+                yield return new(WorkKind.Patch, patch.Id ?? $"{patch.A} {patch.B}", s => Patching.Plug(s, patch));
             }
         }
         foreach (var unpatch in left.OfType<Unpatch>())
         {
-            if (now.Design.SetUp.Cables.FirstOrDefault(c => c.Id == unpatch.Cable) is { } cable && !patches.Exists(p => Clash(cable, p)))
+            if (
+                now.Design.SetUp.Cables.FirstOrDefault(c => c.Id == unpatch.Cable) is { } cable
+                && !patches.Exists(p => Patching.Clash(cable, p))
+            )
             {
                 yield return new(WorkKind.Unpatch, unpatch.Cable, s => s.Do(new UnpatchCable(unpatch.Cable)));
             }
@@ -150,9 +120,8 @@ internal static class WorkItems
         {
             if (aim.Target.Cables.FirstOrDefault(c => c.Id == set.Cable) is { } cable && now.Design.SetUp.Cables.Any(c => c.Id == cable.Id))
             {
-                yield return new(WorkKind.Patch, cable.Id, s =>
-                    s.Do(new UnpatchCable(cable.Id)) && s.Do(new PatchCable(cable.A, cable.B, cable.Id, cable.Known))
-                );
+                var anew = new Patch(cable.A, cable.B, cable.Known) { Id = cable.Id };
+                yield return new(WorkKind.Patch, cable.Id, s => Patching.Plug(s, anew));
             }
         }
     }
@@ -161,7 +130,7 @@ internal static class WorkItems
     {
         foreach (var device in now.Design.Site.Devices.Select(d => d.Id))
         {
-            var plug = left.OfType<Patch>().FirstOrDefault(p => DeviceOf(now.Design, p) == device);
+            var plug = left.OfType<Patch>().FirstOrDefault(p => Patching.DeviceOf(now.Design, p) == device);
             var takes = left.OfType<SetDeviceAddress>().FirstOrDefault(c => c.Device == device);
             var joins = left.OfType<JoinWifi>().FirstOrDefault(c => c.Device == device);
             if (
@@ -173,17 +142,19 @@ internal static class WorkItems
                 continue;
             }
             yield return new(WorkKind.Device, device, s =>
-                (plug is null || Plug(s, plug))
-                && (takes is null || s.Do(new DeviceTakesAddress(device, takes.Address)))
-                && (joins is null || s.Do(new DeviceJoins(device, joins.Wifi)))
-            );
+                // An address is typed before the cable moves where the old one would be in the way.
+                s.Best([t => Plugged(t) && Typed(t), t => Typed(t) && Plugged(t)])
+                && (joins is null || s.Do(new DeviceJoins(device, joins.Wifi))));
+
+            bool Plugged(Script s) => plug is null || Patching.Plug(s, plug);
+            bool Typed(Script s) => takes is null || s.Do(new DeviceTakesAddress(device, takes.Address));
         }
     }
 
     /// <summary>Devices that keep what a DHCP server gave them that is not there any more, or whose subnet is another now.</summary>
     private static IEnumerable<WorkItem> NewLinks(State now, Aim aim, IReadOnlyList<Change> left) =>
         now.Seen()
-            .Sheet.Internet.Where(i => !i.Answer.IsYes)
+            .Internet.Where(i => !i.Answer.IsYes)
             .Select(i => i.Device)
             .Where(d =>
                 left.All(c => !c.Subjects().Contains(d))
@@ -202,36 +173,7 @@ internal static class WorkItems
     }
 
     /// <summary>The laptop is not in a port of a box that is to be moved.</summary>
-    private static bool OutOf(Script script, string box) => script.DoIf(script.Now.Laptop?.Cable?.Port.Owner == box, new LaptopOutOfPort());
-
-    /// <summary>A cable is plugged in, once what is in its way is pulled.</summary>
-    private static bool Plug(Script script, Patch patch)
-    {
-        var now = script.Now;
-        foreach (var cable in now.Design.SetUp.Cables.Where(c => Clash(c, patch)).OrderBy(c => c.Id, StringComparer.Ordinal))
-        {
-            if (!script.Do(new UnpatchCable(cable.Id)))
-            {
-                return false;
-            }
-        }
-        // A box that joins by radio may not stop that beside a cable.
-        var joined = new[] { patch.A.Owner, patch.B.Owner }
-            .Where(b => DeviceOf(now.Design, patch) is null && now.Seen().Network.RadioLinks.Any(l => l.Box == b))
-            .ToList();
-        return script.DoIf(script.Now.Laptop?.Cable?.Port is { } port && (port == patch.A || port == patch.B), new LaptopOutOfPort())
-            && joined.TrueForAll(b => script.Do(new PowerOff(b)))
-            && script.Do(new PatchCable(patch.A, patch.B, patch.Id, patch.Known))
-            && joined.TrueForAll(b => script.Do(new PowerOn(b)) && script.Ready(b));
-    }
-
-    private static bool Clash(Cable cable, Patch patch) =>
-        cable.A == patch.A || cable.A == patch.B || cable.B == patch.A || cable.B == patch.B || cable.Id == patch.Id;
-
-    private static string? DeviceOf(Design design, Patch patch) =>
-        design.Device(patch.A.Owner) is not null ? patch.A.Owner
-        : design.Device(patch.B.Owner) is not null ? patch.B.Owner
-        : null;
+    public static bool OutOf(Script script, string box) => script.DoIf(script.Now.Laptop?.Cable?.Port.Owner == box, new LaptopOutOfPort());
 
     /// <summary>Whether a cable can be plugged into a box: it has power, and what is done at the table is done.</summary>
     private static bool IsReady(State now, Aim aim, string owner, IReadOnlyList<Change> left) =>

@@ -120,7 +120,7 @@ internal sealed class SheetSteps(State start, Aim aim)
     }
 
     private List<string> Offline(State now) =>
-        [.. now.Seen().Sheet.Internet.Where(i => _online.Contains(i.Device) && !i.Answer.IsYes).Select(i => i.Device)];
+        [.. now.Seen().Internet.Where(i => _online.Contains(i.Device) && !i.Answer.IsYes).Select(i => i.Device)];
 
     /// <summary>Whether nothing is worse than at the start, or otherwise than planned: one can sit down.</summary>
     private bool IsCalm(State now) =>
@@ -144,7 +144,7 @@ internal sealed class SheetSteps(State start, Aim aim)
         return State
             .Morning(start.Design)
             .Seen()
-            .Sheet.Internet.Concat(planned.Seen().Sheet.Internet)
+            .Internet.Concat(planned.Seen().Internet)
             .Where(i => i.Answer.IsYes)
             .GroupBy(i => i.Device)
             .Where(g => g.Count() == 2)

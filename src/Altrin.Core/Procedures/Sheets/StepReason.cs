@@ -50,7 +50,7 @@ internal static class StepReason
         {
             SetPagePassword when !before.Ledger.AtFactory.Contains(save.Box) => "The present one is not recorded, or is the factory's.",
             SetPagePassword => "A box must not meet the live network with the password of its factory.",
-            SetRadio when save.Changes.OfType<SetRadio>().Any(IsQuiet) && Others(before, save).FirstOrDefault() is { } sent =>
+            SetRadio when save.Changes.OfType<SetRadio>().Any(r => r.IsOff()) && Others(before, save).FirstOrDefault() is { } sent =>
                 $"\"{sent}\" is on the air already: one name leads into one network, so its radios stay off until it is part of it.",
             SetRadio when save.Changes.OfType<SetRadio>().All(r => r.Setting.Gives(nameof(RadioSetting.On))) =>
                 "By now the name leads to the same network from every box.",
@@ -62,9 +62,6 @@ internal static class StepReason
             _ => null,
         };
     }
-
-    private static bool IsQuiet(SetRadio change) =>
-        ((IPartial)change.Setting).Values.TryGetValue(nameof(RadioSetting.On), out var on) && on is false;
 
     /// <summary>Names that the save sets and that another box sends.</summary>
     private static IEnumerable<string> Others(State now, SavePage save)
