@@ -1,4 +1,5 @@
 using System.CommandLine;
+using System.Globalization;
 using Altrin.Core.Procedures;
 using Altrin.Core.Procedures.Sheets;
 using Altrin.Formats;
@@ -8,6 +9,9 @@ namespace Altrin.Cli;
 /// <summary>"altrin sheet": the order of the work from one set-up of a home to another.</summary>
 internal static class SheetCommand
 {
+    /// <summary>How a start is written: date and time by the clock of the home.</summary>
+    private const string Start = "yyyy-MM-dd'T'HH:mm";
+
     public static Command Make(Stream input, TextWriter output, TextWriter errors)
     {
         var home = new Argument<string>("HOME") { Description = "A design file; - for standard input." };
@@ -17,12 +21,55 @@ internal static class SheetCommand
             DefaultValueFactory = _ => "found",
         };
         var to = new Option<string>("--to") { Description = "The set-up that it ends in.", DefaultValueFactory = _ => "planned" };
-        var command = new Command("sheet", "Works out a run sheet: what is done in which order, and what is seen then.") { home, from, to };
+        var form = new Option<SheetForm>("--as")
+        {
+            Description = "The form: text, markdown, html, json, csv or ics.",
+            HelpName = "FORM",
+            CustomParser = typed =>
+            {
+                if (
+                    Enum.TryParse<SheetForm>(typed.Tokens[0].Value, ignoreCase: true, out var form)
+                    && !char.IsDigit(typed.Tokens[0].Value[0])
+                )
+                {
+                    return form;
+                }
+                typed.AddError($"--as is text, markdown, html, json, csv or ics, not '{typed.Tokens[0].Value}'.");
+                return default;
+            },
+        };
+        var start = new Option<DateTime?>("--start")
+        {
+            Description = "When the work begins, such as 2026-12-04T19:00: a calendar needs it.",
+            HelpName = "TIME",
+            CustomParser = typed =>
+            {
+                if (DateTime.TryParseExact(typed.Tokens[0].Value, Start, CultureInfo.InvariantCulture, DateTimeStyles.None, out var time))
+                {
+                    return time;
+                }
+                typed.AddError($"--start is a date and a time such as 2026-12-04T19:00, not '{typed.Tokens[0].Value}'.");
+                return null;
+            },
+        };
+        var command = new Command("sheet", "Works out a run sheet: what is done in which order, and what is seen then.")
+        {
+            home,
+            from,
+            to,
+            form,
+            start,
+        };
         command.SetAction(parsed =>
         {
-            var (file, begins, ends) = (parsed.GetValue(home)!, parsed.GetValue(from)!, parsed.GetValue(to)!);
+            var (begins, ends) = (parsed.GetValue(from)!, parsed.GetValue(to)!);
+            if (parsed.GetValue(form) == SheetForm.Ics && parsed.GetValue(start) is null)
+            {
+                errors.WriteLine("altrin: a calendar needs --start, such as --start 2026-12-04T19:00.");
+                return ExitCode.BadInput;
+            }
             if (
-                DesignSource.Home(file, input, errors) is not { } read
+                DesignSource.Home(parsed.GetValue(home)!, input, errors) is not { } read
                 || DesignSource.SetUp(read, begins, errors) is not { } found
                 || DesignSource.SetUp(read, ends, errors) is not { } planned
             )
@@ -30,7 +77,7 @@ internal static class SheetCommand
                 return ExitCode.BadInput;
             }
             var sheet = RunSheet.Derive(State.Morning(found), planned.SetUp, Ways.Usual);
-            output.Write(SheetText.Of(sheet, $"Run sheet: {found.Site.Name}, from {begins} to {ends}"));
+            output.Write(SheetFile.Of(parsed.GetValue(form), sheet, begins, ends, parsed.GetValue(start)).Content);
             return sheet.IsSafe ? ExitCode.Sound : ExitCode.Findings;
         });
         return command;

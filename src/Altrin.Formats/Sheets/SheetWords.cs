@@ -89,6 +89,66 @@ public static class SheetWords
         return $"{design.NameOf(where.Box)}: {string.Join(", ", parts.OfType<string>())}";
     }
 
+    /// <summary>All that is said of a step below its sentence.</summary>
+    public static IEnumerable<SheetLine> Lines(SheetStep step, Design design)
+    {
+        if (Where(design, step) is { } where)
+        {
+            yield return new(SheetLineKind.Where, where);
+        }
+        foreach (var act in step.Acts)
+        {
+            if (step.Acts.Count > 1)
+            {
+                yield return new(SheetLineKind.Act, $"{act.Says}{(act == step.Main && step.Lines.Count > 0 ? ":" : "")}");
+            }
+            foreach (var line in act == step.Main ? step.Lines : [])
+            {
+                yield return new(SheetLineKind.Value, Line(line));
+            }
+        }
+        if (step.Why is { } why)
+        {
+            yield return new(SheetLineKind.Note, why, "Why");
+        }
+        foreach (var seen in step.Sees())
+        {
+            yield return new(SheetLineKind.See, $"{seen.What}: {seen.Says}", "See");
+        }
+        if (step.Assumes is { } assumed)
+        {
+            yield return new(
+                SheetLineKind.Alarm,
+                $"{assumed.If}. It may be instead: {string.Join("; ", assumed.Otherwise)}.",
+                "Taken to be so"
+            );
+        }
+        if (step.Offline.Count > 0)
+        {
+            yield return new(SheetLineKind.Note, string.Join(", ", step.Offline.Select(design.NameOf)), "Without internet");
+        }
+        foreach (var broken in step.Broken)
+        {
+            yield return new(SheetLineKind.Alarm, broken.Violation.Text, $"Breaks rule {broken.Rule.Number}");
+        }
+        foreach (var departs in step.Acts.SelectMany(a => a.Departs))
+        {
+            yield return new(SheetLineKind.Note, departs, "Not your way");
+        }
+        foreach (var caution in step.Cautions)
+        {
+            yield return new(SheetLineKind.Alarm, caution, "Caution");
+        }
+        if (!step.Undo.Can)
+        {
+            yield return new(SheetLineKind.Note, step.Undo.Says);
+        }
+        if (step.IsRest)
+        {
+            yield return new(SheetLineKind.Note, "One can rest here.");
+        }
+    }
+
     /// <summary>A line of what is typed: a password is named by its reference.</summary>
     public static string Line(PageLine line) =>
         line.Value is null ? line.What

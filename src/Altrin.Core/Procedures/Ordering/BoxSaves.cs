@@ -52,7 +52,8 @@ internal static class BoxSaves
         !PageAt.HasNone(now.Design.Box(id)!.Profile)
         && !PageOpens.IsBusy(now, id)
         && !PageOpens.AddressOf(now, id).Ok
-        && aim.Target.Cables.All(c => !c.Ends(id));
+        && aim.Target.Cables.Where(c => c.Ends(id))
+            .All(c => now.Design.Device(c.A.Owner) is not null || now.Design.Device(c.B.Owner) is not null);
 
     private static WorkItem Saved(string id, PageWork page) =>
         new(WorkKind.Save, $"{id} {page.Area}", s => Saving.Save(s, id, page)) { IsLate = IsOfAir(page) };

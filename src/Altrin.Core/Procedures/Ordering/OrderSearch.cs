@@ -11,7 +11,7 @@ namespace Altrin.Core.Procedures.Ordering;
 public static class OrderSearch
 {
     /// <summary>How many acts are tried at most before the search goes straight to an end.</summary>
-    public const int MostTried = 1500;
+    public const int MostTried = 1000;
 
     /// <summary>Finds an order.</summary>
     /// <param name="start">Where the work begins: the morning of a set-up, or any later state.</param>
@@ -191,6 +191,8 @@ public static class OrderSearch
         {
             var key = new StringBuilder();
             key.AppendJoin('\n', now.Left(aim.Target).Select(c => c.ToString()));
+            // Two ways of being wrong have the same left: what is so now is told by what differs from the start.
+            key.AppendJoin('\n', now.Left(start.Design.SetUp).Select(c => c.ToString()));
             key.Append('|').Append(now.Laptop).Append('|').AppendJoin(',', now.Moment.Situation.Off);
             foreach (var held in now.Moment.Situation.Memory?.Held ?? [])
             {

@@ -17,7 +17,7 @@ internal static class WorkItems
             .. Boxes(now, aim, left)
                 .Concat(Cables(now, aim, left))
                 .Concat(Devices(now, left))
-                .Concat(NewLinks(now, aim, left))
+                .Concat(NewLinks(now, left))
                 .OrderBy(i => IsAtHand(now, i) ? WorkKind.Baseline : Turn(now, i))
                 .ThenBy(i => i.IsLate || i.Kind == WorkKind.Table)
                 .ThenBy(i => Depth(aim, i))
@@ -151,18 +151,31 @@ internal static class WorkItems
         }
     }
 
-    /// <summary>Devices that keep what a DHCP server gave them that is not there any more, or whose subnet is another now.</summary>
-    private static IEnumerable<WorkItem> NewLinks(State now, Aim aim, IReadOnlyList<Change> left) =>
-        now.Seen()
-            .Internet.Where(i => !i.Answer.IsYes)
+    /// <summary>
+    /// Devices that keep what a DHCP server gave them that is not there any more, whose subnet is another now, or whose address it gave to
+    /// another since it started anew.
+    /// </summary>
+    private static IEnumerable<WorkItem> NewLinks(State now, IReadOnlyList<Change> left)
+    {
+        var twice = now.Seen().Hosts.Conflicts.Where(c => c.Pool is null).SelectMany(c => c.Holders).ToHashSet(StringComparer.Ordinal);
+        // A box asks anew for the address of its page when it starts.
+        var boxes = twice
+            .Where(b => now.Design.Box(b) is not null && now.Moment.Situation.Memory?.Of(b, Side.Page) is { Leases.Count: > 0 })
+            .Select(b => new WorkItem(WorkKind.NewLink, b, s =>
+                OutOf(s, b) && s.Do(new PowerOff(b)) && s.Do(new PowerOn(b)) && s.Ready(b)
+            ));
+        var devices = now.Seen()
+            .Internet.Where(i => !i.Answer.IsYes || twice.Contains(i.Device))
             .Select(i => i.Device)
             .Where(d =>
                 left.All(c => !c.Subjects().Contains(d))
                 && now.Design.SetUp.Devices.First(s => s.Device == d).Address is Automatic
                 && now.Moment.Situation.Memory?.Of(d, Side.Device) is { Leases: [var lease, ..] }
-                && IsStale(now, d, lease)
+                && (twice.Contains(d) || IsStale(now, d, lease))
             )
             .Select(d => new WorkItem(WorkKind.NewLink, d, s => s.Do(new NewLink(d))));
+        return boxes.Concat(devices);
+    }
 
     private static bool IsStale(State now, string device, HeldLease lease)
     {

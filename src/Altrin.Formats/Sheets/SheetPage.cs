@@ -1,0 +1,104 @@
+using System.Globalization;
+using System.Net;
+using System.Security.Cryptography;
+using System.Text;
+using Altrin.Core.Procedures.Sheets;
+
+namespace Altrin.Formats;
+
+/// <summary>
+/// A run sheet as one page that needs no server and no network: steps are ticked and timed in it, it is printed on A4, and where scripts
+/// do not run it says so.
+/// </summary>
+public static class SheetPage
+{
+    /// <summary>The whole page.</summary>
+    /// <param name="sheet">The sheet.</param>
+    /// <param name="title">Its heading.</param>
+    public static string Of(RunSheet sheet, string title)
+    {
+        var (text, design) = (new StringBuilder(), sheet.Start.Design);
+        // What was ticked is kept by the browser for this very sheet: another order of another home is another sheet.
+        var key = Convert.ToHexStringLower(
+            SHA256.HashData(Encoding.UTF8.GetBytes($"{title} {string.Join(' ', sheet.Steps.Select(s => s.Id))}"))
+        )[..16];
+        text.Append(
+            CultureInfo.InvariantCulture,
+            $"<!doctype html>\n<html lang=\"en\" data-sheet=\"{key}\">\n<head>\n<meta charset=\"utf-8\">\n"
+        );
+        text.Append("<meta name=\"viewport\" content=\"width=device-width, initial-scale=1\">\n");
+        text.Append(
+            CultureInfo.InvariantCulture,
+            $"<title>{Plain(title)}</title>\n<style>\n{Resources.Text("sheet.css")}</style>\n</head>\n<body>\n"
+        );
+        text.Append(CultureInfo.InvariantCulture, $"<header>\n<h1>{Plain(title)}</h1>\n");
+        text.Append(CultureInfo.InvariantCulture, $"<p>{Plain(SheetWords.Totals(sheet))} {Plain(SheetWords.Window(sheet))}</p>\n");
+        List(text, SheetWords.Verdict(sheet), sheet.IsSafe ? "safe" : "unsafe");
+        text.Append("<noscript><p class=\"unsafe\">Scripts do not run here: tick the steps on paper, and use a clock.</p></noscript>\n");
+        text.Append(
+            CultureInfo.InvariantCulture,
+            $"<p class=\"live\" hidden><span id=\"done\">0</span> of {sheet.Steps.Count} steps ticked. "
+        );
+        text.Append("<button type=\"button\" id=\"clear\">Clear all ticks</button></p>\n</header>\n<main>\n");
+        if (sheet.Material.Count > 0)
+        {
+            text.Append("<section>\n<h2>Take along</h2>\n<ul class=\"ticks\">\n");
+            foreach (var (item, i) in sheet.Material.Select((m, i) => (m, i)))
+            {
+                text.Append(
+                    CultureInfo.InvariantCulture,
+                    $"<li><label><input type=\"checkbox\" data-tick=\"material-{i}\"> {Plain(item)}</label></li>\n"
+                );
+            }
+            text.Append("</ul>\n</section>\n");
+        }
+        Phase? phase = null;
+        foreach (var (step, i) in sheet.Steps.Select((s, i) => (s, i)))
+        {
+            if (step.Phase != phase)
+            {
+                text.Append(phase is null ? "" : "</ol>\n</section>\n");
+                text.Append(CultureInfo.InvariantCulture, $"<section>\n<h2>{PhaseWords.Of(step.Phase)}</h2>\n<ol start=\"{i + 1}\">\n");
+                phase = step.Phase;
+            }
+            Step(text, step, design);
+        }
+        text.Append(phase is null ? "" : "</ol>\n</section>\n");
+        text.Append(CultureInfo.InvariantCulture, $"</main>\n<script>\n{Resources.Text("sheet.js")}</script>\n</body>\n</html>\n");
+        return text.ToString();
+    }
+
+    private static void Step(StringBuilder text, SheetStep step, Core.Sites.Design design)
+    {
+        var seconds = (int)step.Takes.Usual.TotalSeconds;
+        text.Append(CultureInfo.InvariantCulture, $"<li id=\"{step.Id}\">\n<label><input type=\"checkbox\" data-tick=\"{step.Id}\"> ");
+        text.Append(
+            CultureInfo.InvariantCulture,
+            $"<b>{Plain(step.Says)}</b></label>\n<span class=\"time\">{Plain(SheetWords.About(step.Takes.Usual))}</span>\n"
+        );
+        text.Append(
+            CultureInfo.InvariantCulture,
+            $"<button type=\"button\" class=\"live\" hidden data-timer=\"{step.Id}\" data-seconds=\"{seconds}\">Start timer</button>\n"
+        );
+        text.Append("<ul>\n");
+        foreach (var line in SheetWords.Lines(step, design))
+        {
+            var head = line.Head is { } what ? $"<i>{Plain(what)}:</i> " : "";
+            text.Append(
+                CultureInfo.InvariantCulture,
+                $"<li class=\"{line.Kind.ToString().ToLowerInvariant()}\">{head}{Plain(line.Says)}</li>\n"
+            );
+        }
+        text.Append("</ul>\n</li>\n");
+    }
+
+    private static void List(StringBuilder text, IReadOnlyList<string> lines, string kind)
+    {
+        foreach (var line in lines)
+        {
+            text.Append(CultureInfo.InvariantCulture, $"<p class=\"{kind}\">{Plain(line)}</p>\n");
+        }
+    }
+
+    private static string Plain(string text) => WebUtility.HtmlEncode(text);
+}

@@ -1,0 +1,114 @@
+using System.Globalization;
+using System.Text.Json;
+using Altrin.Core.Procedures.Sheets;
+using Microsoft.VisualBasic.FileIO;
+using Snapshooter.Xunit3;
+
+namespace Altrin.Formats.Tests;
+
+/// <summary>The forms in which a run sheet is written.</summary>
+public sealed class SheetFileTests
+{
+    private static readonly DateTime Evening = new(2026, 12, 4, 19, 0, 0, DateTimeKind.Unspecified);
+
+    private static readonly RunSheet Sheet = DerivedSheets.Of("pottery-house.json");
+
+    private static string Written(SheetForm form) => SheetFile.Of(form, Sheet, "found", "one-network", Evening).Content;
+
+    public static TheoryData<SheetForm> Forms => [.. Enum.GetValues<SheetForm>()];
+
+    [Theory]
+    [MemberData(nameof(Forms))]
+    public void Every_form_names_every_step_and_comes_out_the_same(SheetForm form)
+    {
+        var written = Written(form);
+        Assert.Equal(written, Written(form));
+        // A calendar folds its lines, and marks of its own stand before commas.
+        var plain =
+            form == SheetForm.Ics
+                ? written.Replace("\r\n ", "", StringComparison.Ordinal).Replace("\\,", ",", StringComparison.Ordinal)
+                : written;
+        Assert.All(Sheet.Steps, s => Assert.Contains(Escaped(form, s.Says), plain, StringComparison.Ordinal));
+        Assert.DoesNotContain("http", written.Replace("http-equiv", "", StringComparison.Ordinal), StringComparison.Ordinal);
+    }
+
+    private static string Escaped(SheetForm form, string says) =>
+        form switch
+        {
+            SheetForm.Html => System.Net.WebUtility.HtmlEncode(says),
+            SheetForm.Json => JsonSerializer.Serialize(says, AltrinJson.Options)[1..^1],
+            SheetForm.Csv => says.Replace("\"", "\"\"", StringComparison.Ordinal),
+            _ => says,
+        };
+
+    /// <summary>Read by a reader of tables that is not the one that wrote it.</summary>
+    [Fact]
+    public void The_table_is_read_back_by_another_reader()
+    {
+        using var parser = new TextFieldParser(new StringReader(Written(SheetForm.Csv)))
+        {
+            Delimiters = [","],
+            HasFieldsEnclosedInQuotes = true,
+        };
+        var rows = new List<string[]>();
+        while (!parser.EndOfData)
+        {
+            rows.Add(parser.ReadFields()!);
+        }
+        Assert.Equal(16, rows[0].Length);
+        Assert.All(rows, r => Assert.Equal(rows[0].Length, r.Length));
+        Assert.Equal(
+            Sheet.Steps.Select((s, i) => $"{i + 1} {s.Id} {s.Says} {s.Takes.Usual.TotalSeconds.ToString(CultureInfo.InvariantCulture)}"),
+            rows.Skip(1).Select(r => $"{r[0]} {r[1]} {r[3]} {r[7]}")
+        );
+    }
+
+    [Fact]
+    public void Data_says_what_the_sheet_says()
+    {
+        using var json = JsonDocument.Parse(Written(SheetForm.Json));
+        var root = json.RootElement;
+        Assert.True(root.GetProperty("safe").GetBoolean());
+        Assert.Equal(
+            Sheet.Steps.Select(s => s.Id),
+            root.GetProperty("steps").EnumerateArray().Select(s => s.GetProperty("id").GetString())
+        );
+        Assert.Equal((int)Sheet.Takes.Usual.TotalSeconds, root.GetProperty("takes").GetProperty("usual").GetInt32());
+        Assert.Equal(SheetWords.Number(Sheet, Sheet.Window[0]), root.GetProperty("window").GetProperty("first").GetInt32());
+    }
+
+    [Fact]
+    public void Markdown_has_a_box_to_tick_for_each_step_and_no_mark_that_is_not_meant()
+    {
+        var text = Written(SheetForm.Markdown);
+        Assert.Equal(Sheet.Steps.Count, text.Split('\n').Count(l => l.StartsWith("- [ ] **", StringComparison.Ordinal)));
+        Assert.Contains("Pull its 3 cables".ToLowerInvariant(), text.ToLowerInvariant(), StringComparison.Ordinal);
+        var named = Sheet.Start.Design with { Site = Sheet.Start.Design.Site with { Name = "A *b* [c](d) <e>" } };
+        var odd = SheetMarkdown.Of(
+            Sheet with
+            {
+                Start = Sheet.Start with { Moment = Sheet.Start.Moment with { Design = named } },
+            },
+            named.Site.Name
+        );
+        Assert.StartsWith("# A \\*b\\* \\[c\\](d) \\<e\\>\n", odd, StringComparison.Ordinal);
+    }
+
+    /// <summary>What stands in it is read by another reader of calendars in the tests of the page.</summary>
+    [Fact]
+    public void The_calendar_is_as_approved() => Snapshot.Match(Written(SheetForm.Ics).Split("\r\n"), "pottery-house.calendar");
+
+    [Fact]
+    public void A_calendar_needs_a_start() =>
+        Assert.Throws<ArgumentNullException>(() => SheetFile.Of(SheetForm.Ics, Sheet, "found", "one-network"));
+
+    [Fact]
+    public void A_page_escapes_what_a_home_is_called()
+    {
+        var page = SheetPage.Of(Sheet, "<script>alert(1)</script>");
+        Assert.DoesNotContain("<script>alert", page, StringComparison.Ordinal);
+        Assert.Contains("<noscript>", page, StringComparison.Ordinal);
+        // Nothing is fetched: styles and scripts stand in it.
+        Assert.DoesNotMatch("(src|href)=", page);
+    }
+}
