@@ -15,11 +15,11 @@ public sealed record WhatIfNotDocument(IReadOnlyList<SeenLine> Shows, IReadOnlyL
     /// <exception cref="ArgumentOutOfRangeException">There is no such act.</exception>
     /// <exception cref="OperationCanceledException">It was given up.</exception>
     public static IReadOnlyList<WhatIfNotDocument> Of(Play play, int number, CancellationToken cancel = default) =>
-        [
-            .. WhatIfNot
-                .Of(play, number, cancel)
-                .Select(w => new WhatIfNotDocument(w.Shows, [.. w.Slips.Select(s => new SlipDocument(s.Says, s.WayOut))], w.ShownBy)),
-        ];
+        [.. WhatIfNot.Of(play, number, cancel).Select(Of)];
+
+    /// <summary>The document of one group.</summary>
+    public static WhatIfNotDocument Of(WhatIfNot group) =>
+        new(group.Shows, [.. group.Slips.Select(s => new SlipDocument(s.Says, s.WayOut))], group.ShownBy);
 }
 
 /// <summary>Something that went wrong at an act.</summary>

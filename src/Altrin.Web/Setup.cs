@@ -1,4 +1,5 @@
 using System.IO.Compression;
+using Altrin.Core.Procedures;
 using Altrin.Core.Sites;
 using Altrin.Data;
 using Altrin.Formats;
@@ -9,6 +10,9 @@ namespace Altrin.Web;
 /// <summary>What the server is made of.</summary>
 internal static class Setup
 {
+    /// <summary>How many evenings that were typed are remembered as played.</summary>
+    private const int MostPlays = 6;
+
     public static void AddAltrin(this IServiceCollection services)
     {
         services.AddSingleton(TimeProvider.System);
@@ -21,7 +25,8 @@ internal static class Setup
         services.AddScoped<SecretStore>();
         services.AddScoped<ReadingStore>();
         services.AddScoped<SheetStore>();
-        services.AddSingleton<Plays>();
+        services.AddSingleton(_ => new Recent<(long Revision, long Sheet), Play>(MostPlays));
+        services.AddSingleton<RunSheets>();
         services.AddSingleton<Page>();
         services.ConfigureHttpJsonOptions(o => AltrinJson.Apply(o.SerializerOptions));
         services.AddOpenApi(ApiDescription.Configure);
@@ -56,6 +61,7 @@ internal static class Setup
         SecretRoutes.Map(jobs);
         ReadingRoutes.Map(jobs);
         SheetRoutes.Map(jobs);
+        RunRoutes.Map(jobs);
         app.MapGet("/api/countries", () => TypedResults.Ok(Country.Codes)).WithName("GetCountries").WithTags("Survey");
         app.MapGet("/api/settings", () => TypedResults.Ok(SettingView.All)).WithName("GetSettings").WithTags("Shelf");
         ShelfRoutes.Map(app.MapGroup("/api/shelf").WithTags("Shelf"));

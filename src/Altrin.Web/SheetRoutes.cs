@@ -22,7 +22,7 @@ internal readonly record struct SheetQuestion(
     JobStore Store,
     SheetStore Sheets,
     Proofs Proofs,
-    Plays Plays,
+    Recent<(long Revision, long Sheet), Play> Plays,
     CancellationToken Cancel
 );
 
@@ -187,7 +187,7 @@ internal static class SheetRoutes
                     answer(
                         info,
                         acts,
-                        plays.Of(head.Revision.Id, sheet, () =>
+                        plays.Of((head.Revision.Id, sheet), () =>
                             Play.Of(State.Morning(found), acts.Acts, planned.SetUp, acts.Ways ?? Ways.Usual, c)
                         ),
                         c

@@ -257,7 +257,10 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
             { "proof?part=before", "dark" },
             { "proof?part=paper", "light" },
             { "run", "light" },
-            { "run?step=37", "dark" },
+            { "run?step=save-loft-router-mode-access-point", "dark" },
+            { "run?to=planned", "light" },
+            { "run?part=paper", "dark" },
+            { "run?sheet=1&step=37", "dark" },
             { "survey", "light" },
             { "survey", "dark" },
             { "survey?thing=hall-gateway", "dark" },
@@ -327,8 +330,11 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     [InlineData("jobs/1/survey?part=readings&show=outside")]
     [InlineData("jobs/1/survey?part=readings&show=speed")]
     [InlineData("shelf")]
-    [InlineData("jobs/1/run?step=20")]
-    [InlineData("jobs/1/run?step=32")]
+    [InlineData("jobs/1/run")]
+    [InlineData("jobs/1/run?step=save-loft-router-mode-access-point")]
+    [InlineData("jobs/1/run?to=planned")]
+    [InlineData("jobs/1/run?part=paper")]
+    [InlineData("jobs/1/run?sheet=1&step=32")]
     [InlineData("jobs/1/proof")]
     [InlineData("jobs/1/proof?part=addresses")]
     [InlineData("jobs/1/proof?part=reach&from=loft-console&to=printer")]

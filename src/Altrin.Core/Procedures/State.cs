@@ -33,9 +33,16 @@ public sealed record State(Moment Moment, Ledger Ledger)
     /// <summary>The simulated network of this state, looked at.</summary>
     public Observation Seen() => _seen ??= Observer.Observe(Compiler.Compile(Moment.Design, Moment.Situation));
 
-    /// <summary>What is left to do to come to a set-up: what differs now, worked out anew. Accepted findings are no work.</summary>
+    /// <summary>
+    /// What is left to do to come to a set-up: what differs now, worked out anew. Accepted findings are no work, and neither is a password
+    /// that the set-up does not know.
+    /// </summary>
     public IReadOnlyList<Change> Left(SetUp target) =>
-        [.. Difference.Between(Design.Site, Design.SetUp, target).Changes.Where(c => c is not (AcceptFinding or TakeBackAcceptance))];
+        [
+            .. Difference
+                .Between(Design.Site, Design.SetUp, target)
+                .Changes.Where(c => c is not (AcceptFinding or TakeBackAcceptance or SetPagePassword { Password: null })),
+        ];
 
     /// <inheritdoc/>
     public bool Equals(State? other) => other is not null && Moment == other.Moment && Ledger == other.Ledger;

@@ -95,7 +95,7 @@ public sealed record UnsafeDocument(string Says, BrokenDocument Broken, string C
 /// <param name="Takes">How long hands and waits take.</param>
 /// <param name="Why">Why; left out where that is plain.</param>
 /// <param name="Cautions">What to take care of.</param>
-/// <param name="Undo">How it is undone.</param>
+/// <param name="Undo">How it is undone; left out where nothing is changed by it.</param>
 /// <param name="Offline">Devices without internet after it that have it before and after the evening, by id.</param>
 /// <param name="Dips">Whether a device is without internet at any time of it.</param>
 /// <param name="Rest">Whether one can rest after it.</param>
@@ -115,7 +115,7 @@ public sealed record SheetStepDocument(
     DurationDocument Takes,
     string? Why,
     IReadOnlyList<string> Cautions,
-    StepUndo Undo,
+    StepUndo? Undo,
     IReadOnlyList<string> Offline,
     bool Dips,
     bool Rest,

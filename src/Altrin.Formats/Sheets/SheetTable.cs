@@ -48,7 +48,7 @@ public static class SheetTable
                             string.Join("; ", s.Offline.Select(sheet.Start.Design.NameOf)),
                             string.Join("; ", s.Broken.Select(b => $"rule {b.Rule.Number}: {b.Violation.Text}")),
                             string.Join(" ", s.Cautions),
-                            s.Undo.Says,
+                            s.Undo?.Says,
                             s.IsRest ? "yes" : "",
                         ]
             )

@@ -139,9 +139,9 @@ public static class SheetWords
         {
             yield return new(SheetLineKind.Alarm, caution, "Caution");
         }
-        if (!step.Undo.Can)
+        if (step.Undo is { Can: false } undo)
         {
-            yield return new(SheetLineKind.Note, step.Undo.Says);
+            yield return new(SheetLineKind.Note, undo.Says);
         }
         if (step.IsRest)
         {

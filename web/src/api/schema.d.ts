@@ -788,6 +788,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetRun"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/run/steps/{step}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetRunStep"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/run/steps/{step}/if-not": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetRunIfNot"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/run/steps/{step}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetRunBack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/run/content": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetRunContent"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shelf": {
         parameters: {
             query?: never;
@@ -1162,6 +1242,12 @@ export interface components {
             dhcpServer?: null | boolean;
             pool?: null | string;
             wifiName?: null | string;
+        };
+        BackStep: {
+            says: string;
+            /** Format: int32 */
+            seconds: number;
+            lines: components["schemas"]["PageLine"][];
         };
         BaselineGroup: {
             place: string;
@@ -2716,6 +2802,8 @@ export interface components {
             stoppedBy: null | string;
             links: string[];
         };
+        /** @enum {unknown} */
+        Phase: "beforeLeaving" | "baseline" | "atTheTable" | "window" | "place" | "finish";
         PingRead: {
             /** Format: int32 */
             line: number;
@@ -3133,6 +3221,16 @@ export interface components {
         RulerMarkKind: "router" | "fixed" | "reserved" | "example";
         /** @enum {unknown} */
         RunBy: "cable" | "ghz2" | "ghz5" | "ghz6";
+        RunEnd: {
+            name: string;
+            faults: string[];
+        };
+        RunState: {
+            from: string;
+            to: null | string;
+            ends: components["schemas"]["RunEnd"][];
+            sheet: null | components["schemas"]["SheetDocument"];
+        };
         SatelliteDocument: {
             main: string;
             by?: null | string;
@@ -3217,9 +3315,31 @@ export interface components {
         };
         /** @enum {unknown} */
         Severity: "concern" | "willNotWork";
+        SheetActDocument: {
+            says: string;
+            main: boolean;
+        };
         SheetBlank: {
             says: string;
             example: null | string;
+        };
+        SheetDocument: {
+            from: string;
+            to: string;
+            safe: boolean;
+            searched: boolean;
+            /** Format: int32 */
+            tried: number;
+            takes: components["schemas"]["DurationDocument"];
+            window: null | components["schemas"]["WindowDocument"];
+            verdict: string[];
+            material: string[];
+            unsafe: components["schemas"]["UnsafeDocument"][];
+            amiss: components["schemas"]["BrokenDocument"][];
+            missing: string[];
+            undone: string[];
+            steps: components["schemas"]["SheetStepDocument"][];
+            least: null | components["schemas"]["EstimateDocument"];
         };
         SheetInfo: {
             /** Format: int64 */
@@ -3248,6 +3368,29 @@ export interface components {
         SheetSight: {
             line: components["schemas"]["SeenLine"];
             isNew: boolean;
+        };
+        SheetStepDocument: {
+            id: string;
+            /** Format: int32 */
+            number: number;
+            phase: components["schemas"]["Phase"];
+            says: string;
+            where: null | components["schemas"]["StepPlace"];
+            acts: components["schemas"]["SheetActDocument"][];
+            lines: components["schemas"]["PageLine"][];
+            /** Format: int64 */
+            beginsAt: number;
+            takes: components["schemas"]["DurationDocument"];
+            why: null | string;
+            cautions: string[];
+            undo: null | components["schemas"]["StepUndo"];
+            offline: string[];
+            dips: boolean;
+            rest: boolean;
+            breaks: components["schemas"]["BrokenDocument"][];
+            departs: string[];
+            if: null | string;
+            otherwise: string[];
         };
         ShelfEntry: {
             profile: components["schemas"]["ProfileDocument"];
@@ -3342,6 +3485,17 @@ export interface components {
         };
         /** @enum {unknown} */
         StepKind: "arp" | "lease" | "connection" | "datagram" | "discovery";
+        StepPlace: {
+            box: string;
+            laptopPort: null | string;
+            page: null | string;
+            area: null | string;
+        };
+        StepUndo: {
+            can: boolean;
+            says: string;
+            lines: components["schemas"]["PageLine"][];
+        };
         StoredDocument: {
             state: components["schemas"]["StoredState"];
             mode?: null | components["schemas"]["ModeKind"];
@@ -3473,6 +3627,11 @@ export interface components {
             text: string;
             why: string;
         };
+        UnsafeDocument: {
+            says: string;
+            broken: components["schemas"]["BrokenDocument"];
+            cure: string;
+        };
         UplinkDocument: {
             radio: string;
             box: string;
@@ -3508,6 +3667,18 @@ export interface components {
         };
         /** @enum {unknown} */
         WallKind: "unknown" | "light" | "brick" | "stone" | "concrete" | "glass" | "metal";
+        WayBackDocument: {
+            /** Format: int32 */
+            number: number;
+            steps: components["schemas"]["BackStep"][];
+            takes: components["schemas"]["DurationDocument"];
+            /** Format: int32 */
+            atMainBox: number;
+            long: boolean;
+            missing: string[];
+            differs: string[];
+            unsafe: string[];
+        };
         Ways: {
             reset?: components["schemas"]["ResetSchool"];
             password?: components["schemas"]["PasswordSchool"];
@@ -3535,6 +3706,15 @@ export interface components {
         };
         /** @enum {unknown} */
         WifiSecurity: "open" | "wep" | "wpaTkip" | "wpa2" | "wpa2Wpa3" | "wpa3";
+        WindowDocument: {
+            /** Format: int32 */
+            first: number;
+            /** Format: int32 */
+            last: number;
+            /** Format: int64 */
+            beginsAt: number;
+            takes: components["schemas"]["DurationDocument"];
+        };
         /** @enum {unknown} */
         WorkStation: "survey" | "plan" | "proof";
         /** @enum {unknown} */
@@ -5820,6 +6000,181 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetRun: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetRunStep: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetMoment"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetRunIfNot: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfNotDocument"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetRunBack: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WayBackDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetRunContent: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+                as?: string;
+                start?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

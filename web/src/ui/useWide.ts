@@ -1,15 +1,19 @@
-import { useSyncExternalStore } from "react";
+import { useCallback, useSyncExternalStore } from "react";
 
-const wide = "(min-width: 64rem)";
-
-/** Whether there is room for things side by side; a phone or a tablet held upright shows them one below the other. */
-export function useWide(): boolean {
-  return useSyncExternalStore(
-    (told) => {
-      const query = matchMedia(wide);
+/**
+ * Whether there is room for things side by side; a phone or a tablet held upright shows them one below the other.
+ *
+ * @param least How wide the window has to be for that.
+ */
+export function useWide(least = "64rem"): boolean {
+  const room = `(min-width: ${least})`;
+  const subscribe = useCallback(
+    (told: () => void) => {
+      const query = matchMedia(room);
       query.addEventListener("change", told);
       return () => query.removeEventListener("change", told);
     },
-    () => matchMedia(wide).matches,
+    [room],
   );
+  return useSyncExternalStore(subscribe, () => matchMedia(room).matches);
 }

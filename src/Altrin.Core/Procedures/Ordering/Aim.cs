@@ -7,6 +7,12 @@ namespace Altrin.Core.Procedures.Ordering;
 /// <param name="Ways">How the installer goes about it.</param>
 public sealed record Aim(SetUp Target, Ways Ways)
 {
+    /// <summary>Whether it leads back to how the home was found: what that does not use is unplugged first.</summary>
+    public bool IsBack { get; init; }
+
+    /// <summary>The home as it is to be.</summary>
+    public Design Design(State now) => now.Design with { SetUp = Target };
+
     /// <summary>What is not as an invariant asks in the plan itself: no order can spare that, and none is looked for.</summary>
     public IReadOnlyList<Broken> Amiss { get; private init; } = [];
 

@@ -65,6 +65,6 @@ internal static class BoxSaves
     private static bool Differs(State now, BoxSetting goal)
     {
         var set = now.Design.SetUp with { Boxes = [.. now.Design.SetUp.Boxes.Select(b => b.Box == goal.Box ? goal : b)] };
-        return Difference.Between(now.Design.Site, now.Design.SetUp, set).Changes.Count > 0;
+        return now.Left(set).Count > 0;
     }
 }

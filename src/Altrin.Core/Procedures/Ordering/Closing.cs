@@ -76,9 +76,22 @@ internal static class Closing
                 .Where(b => b.Violation.Subjects is [_, "lease"])
                 .Select(b => b.Violation.Subjects[0])
                 .Concat(now.Seen().Hosts.Conflicts.Where(c => c.Pool is null).SelectMany(c => c.Holders.Where(h => Leases(now, h)).Skip(1)))
+                .Concat(Kept(now))
                 .Distinct()
                 .Order(StringComparer.Ordinal),
         ];
+
+    /// <summary>Who has another address than the one that the DHCP server beside it keeps for it by now.</summary>
+    private static IEnumerable<string> Kept(State now) =>
+        now.Seen()
+            .Network.Interfaces.Where(i => i is { Linked: true, Setting: Automatic, Side: Side.Device or Side.Page, Mac: not null })
+            .Where(i =>
+                now.Seen().Network.Segment(i.Segment).Servers.SelectMany(s => s.Reservations).FirstOrDefault(r => r.Mac == i.Mac)
+                    is { } kept
+                && now.Moment.Situation.Memory?.Of(i.Owner, i.Side)?.Leases is [{ Address: var has }]
+                && has != kept.Address
+            )
+            .Select(i => i.Owner);
 
     private static bool Leases(State now, string owner) =>
         !Laptop.Is(owner) && now.Moment.Situation.Memory?.Held.Any(h => h.Owner == owner && h.Leases.Count > 0) == true;

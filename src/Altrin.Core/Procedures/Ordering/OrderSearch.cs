@@ -18,7 +18,20 @@ public static class OrderSearch
     /// <param name="aim">What it is for.</param>
     /// <param name="cancel">Gives it up between two pieces of work.</param>
     /// <exception cref="OperationCanceledException">It was given up.</exception>
-    public static FoundOrder Find(State start, Aim aim, CancellationToken cancel = default) => new Search(start, aim, cancel).Run();
+    public static FoundOrder Find(State start, Aim aim, CancellationToken cancel = default)
+    {
+        var found = new Search(start, aim, commits: true, cancel).Run();
+        if (found.Stuck.Count == 0 && found.Cost.Violations == 0)
+        {
+            return found;
+        }
+        // What is done at once may stand in the way later: the same without that.
+        var other = new Search(start, aim, commits: false, cancel).Run();
+        var better = (other.Stuck.Count > 0).CompareTo(found.Stuck.Count > 0) is var stuck and not 0
+            ? stuck
+            : other.Cost.CompareTo(found.Cost);
+        return (better < 0 ? other : found) with { Tried = found.Tried + other.Tried };
+    }
 
     /// <summary>A state that was reached.</summary>
     private sealed record Node(State Now, IReadOnlyList<WorkDone> Done, Cost Cost)
@@ -36,7 +49,7 @@ public static class OrderSearch
         public bool IsEnd { get; init; }
     }
 
-    private sealed class Search(State start, Aim aim, CancellationToken cancel)
+    private sealed class Search(State start, Aim aim, bool commits, CancellationToken cancel)
     {
         private readonly Downtime _downtime = Downtime.Between(start, aim);
         private readonly PriorityQueue<Node, (Cost, int)> _open = new();
@@ -112,7 +125,7 @@ public static class OrderSearch
                 {
                     continue;
                 }
-                if (IsFree(node, next))
+                if (commits && IsFree(node, next))
                 {
                     return [next];
                 }

@@ -22,7 +22,7 @@ internal sealed record PageWork(string Area, IReadOnlyList<Change> Changes)
         var mode = design.Mode(id)!.Kind;
         var changes = Difference
             .Between(design.Site, design.SetUp, wanted)
-            .Changes.Where(c => c.Subjects().Contains(id))
+            .Changes.Where(c => c.Subjects().Contains(id) && c is not SetPagePassword { Password: null })
             .SelectMany(c => Parts(design, box, mode, c))
             .ToList();
         var moves = changes.Exists(c => c.Change is SetLanAddress);

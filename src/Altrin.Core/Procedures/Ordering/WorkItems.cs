@@ -18,7 +18,7 @@ internal static class WorkItems
                 .Concat(Cables(now, aim, left))
                 .Concat(Devices(now, left))
                 .Concat(NewLinks(now, left))
-                .OrderBy(i => IsAtHand(now, i) ? WorkKind.Baseline : Turn(now, i))
+                .OrderBy(i => IsAtHand(now, i) || (aim.IsBack && i.Kind == WorkKind.Away) ? WorkKind.Baseline : Turn(now, i))
                 .ThenBy(i => i.IsLate || i.Kind == WorkKind.Table)
                 .ThenBy(i => Depth(aim, i))
                 .ThenBy(i => i.Subject, StringComparer.Ordinal),

@@ -60,14 +60,17 @@ public sealed record RunSheet(State Start, Aim Aim, FoundOrder Order, IReadOnlyL
     /// <param name="ways">The installer's ways.</param>
     /// <param name="cancel">Gives it up between two pieces of work.</param>
     /// <exception cref="OperationCanceledException">It was given up.</exception>
-    public static RunSheet Derive(State start, SetUp target, Ways ways, CancellationToken cancel = default)
+    public static RunSheet Derive(State start, SetUp target, Ways ways, CancellationToken cancel = default) =>
+        Derive(start, Aim.From(start, target, ways), cancel);
+
+    /// <summary>Derives a sheet for an aim.</summary>
+    internal static RunSheet Derive(State start, Aim aim, CancellationToken cancel)
     {
-        var aim = Aim.From(start, target, ways);
         var order = OrderSearch.Find(start, aim, cancel);
         var played = order.Steps.ToList();
         return new(start, aim, order, new SheetSteps(start, aim).Of(order))
         {
-            Play = new(played, order.End, Invariant.LeftBy(order.End), order.End.Left(target)) { Start = start, Target = target },
+            Play = new(played, order.End, Invariant.LeftBy(order.End), order.End.Left(aim.Target)) { Start = start, Target = aim.Target },
             Material = [.. SheetMaterial.Of(start, played)],
             Unsafe = [.. Sheets.Unsafe.Of(aim, played)],
         };

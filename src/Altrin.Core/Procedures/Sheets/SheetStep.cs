@@ -25,8 +25,8 @@ public sealed record SheetStep(string Id, Phase Phase, WorkKind Work, IReadOnlyL
     /// <summary>What is due beside it, in sentences.</summary>
     public IReadOnlyList<string> Cautions { get; init; } = [];
 
-    /// <summary>How it is undone.</summary>
-    public required StepUndo Undo { get; init; }
+    /// <summary>How it is undone; null where nothing is changed by it.</summary>
+    public StepUndo? Undo { get; init; }
 
     /// <summary>Customer's devices without internet after it that have it before and after the evening, by id.</summary>
     public IReadOnlyList<string> Offline { get; init; } = [];

@@ -45,7 +45,11 @@ internal sealed class SheetSteps(State start, Aim aim)
         var gathered = new List<WorkDone>();
         foreach (var next in work)
         {
-            if (gathered is [.., var last] && (AllOf<PatchCable, UnpatchCable>(last, next) || AllOf<DeviceJoins, DeviceJoins>(last, next)))
+            if (
+                gathered is [.., var last]
+                && last.Kind == next.Kind
+                && (AllOf<PatchCable, UnpatchCable>(last, next) || AllOf<DeviceJoins, DeviceJoins>(last, next))
+            )
             {
                 gathered[^1] = last with { Steps = [.. last.Steps, .. next.Steps] };
             }

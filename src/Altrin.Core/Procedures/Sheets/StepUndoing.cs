@@ -7,8 +7,8 @@ namespace Altrin.Core.Procedures.Sheets;
 /// <summary>How a step is undone by itself.</summary>
 internal static class StepUndoing
 {
-    /// <summary>The inverse of what a step is about.</summary>
-    public static StepUndo Of(PlayedStep main, IReadOnlyList<PlayedStep> acts)
+    /// <summary>The inverse of what a step is about; null where it changes nothing.</summary>
+    public static StepUndo? Of(PlayedStep main, IReadOnlyList<PlayedStep> acts)
     {
         var design = main.Before.Design;
         return main.Act switch
@@ -49,7 +49,7 @@ internal static class StepUndoing
                     : $"Set {design.NameOf(takes.Device)} back to automatic.",
                 []
             ),
-            _ => new(true, "Nothing is changed by it.", []),
+            _ => null,
         };
     }
 
@@ -60,8 +60,10 @@ internal static class StepUndoing
             .Between(main.After.Design.Site, main.After.Design.SetUp, main.Before.Design.SetUp)
             .Changes.Where(c => c.Subjects().Contains(box))
             .ToList();
-        return back.OfType<SetPagePassword>().Any(p => p.Password is null)
-            ? new(false, "No way back but a reset: the old password is not recorded.", [])
+        // The old password need not come back: with the new one anything can be set.
+        back.RemoveAll(c => c is SetPagePassword { Password: null });
+        return back.Count == 0
+            ? new(true, "The new password stays: the old one is not recorded.", [])
             : new(true, says, PageLine.Of(main.After.Design, back));
     }
 

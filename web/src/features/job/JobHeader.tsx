@@ -8,7 +8,7 @@ import { levelColour, levelWord } from "../../ui/pieces";
 import { standing } from "../shared/findings";
 import { stations, stationWords, type Station } from "./stations";
 import type { JobTools } from "../shared/jobTools";
-import { useSheets } from "../shared/useSheets";
+import { useRun } from "../shared/useRun";
 import { Button, Select } from "../../ui/controls";
 
 /** The name of the job, its stations with how far each is, undo and redo. */
@@ -17,7 +17,8 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
   const go = useNavigate();
   const level = state.proof.verdict.kind;
   const open = standing(state.proof).length;
-  const sheets = useSheets(state.job.id);
+  // Worked out only where it is looked at: it takes longer than a proof.
+  const run = useRun(state, query.get("to"), station === "run").data;
   const status: Partial<Record<Station, { text: string; colour?: string }>> = {
     survey: { text: state.missing === 0 ? "complete" : `${state.missing} not known`, colour: state.missing === 0 ? "moss" : "ochre" },
     plan:
@@ -27,7 +28,11 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
           ? { text: "no devices yet", colour: "muted" }
           : { text: open === 0 ? "nothing to settle" : `${open} to settle`, colour: open === 0 ? "moss" : "ochre" },
     proof: { text: levelWord(level).toLowerCase(), colour: levelColour(level) },
-    run: { text: sheets.data ? (sheets.data.length === 0 ? "no sheet yet" : "typed by hand") : "" },
+    run: run
+      ? run.sheet
+        ? { text: `${run.sheet.steps.length} steps`, colour: run.sheet.safe ? "moss" : "brick" }
+        : { text: "plan first", colour: "ochre" }
+      : { text: "" },
   };
   // These stations show a set-up of their own choosing.
   const fixed = station === "survey" || station === "run";

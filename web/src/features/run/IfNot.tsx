@@ -1,38 +1,29 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { api, unwrap, type Schemas } from "../../api/client";
+import type { Schemas } from "../../api/client";
 import { Fold } from "../../ui/Fold";
 import { Said } from "../../ui/Said";
 import { Asked } from "../shared/Asked";
+import type { Ask } from "./ask";
 
 interface Props {
-  job: number;
-  revision: number;
-  sheet: number;
+  ask: Ask<Schemas["WhatIfNotDocument"][]>;
   at: number;
 }
 
 /** What may have gone wrong where a step does not show what it should; worked out when it is looked at. */
-export function IfNot(props: Props) {
+export function IfNot({ ask, at }: Props) {
   const [openAt, setOpenAt] = useState<number | null>(null);
   return (
-    <Fold
-      key={props.at}
-      title="If you see something else"
-      onToggle={(e) => setOpenAt((e.target as HTMLDetailsElement).open ? props.at : null)}
-    >
-      {openAt === props.at && <Groups {...props} />}
+    <Fold key={at} title="If you see something else" onToggle={(e) => setOpenAt((e.target as HTMLDetailsElement).open ? at : null)}>
+      {openAt === at && <Groups ask={ask} />}
     </Fold>
   );
 }
 
-function Groups({ job, revision, sheet, at }: Props) {
-  const groups = useQuery({
-    queryKey: ["sheet", job, revision, sheet, "if-not", at],
-    queryFn: ({ signal }) =>
-      unwrap(api.GET("/api/jobs/{id}/sheets/{sheet}/steps/{step}/if-not", { params: { path: { id: job, sheet, step: at } }, signal })),
-  });
+function Groups({ ask }: Pick<Props, "ask">) {
+  const groups = useQuery(ask);
   return (
     <Asked of={groups} what="What may have gone wrong">
       {(all) =>

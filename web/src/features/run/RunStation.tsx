@@ -1,212 +1,33 @@
-import { Box, chakra, Flex } from "@chakra-ui/react";
-import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
-import { api, unwrap, type JobState, type Schemas } from "../../api/client";
-import { Fold } from "../../ui/Fold";
-import { KeyHelp } from "../../ui/KeyHelp";
-import { Labelled, Trouble } from "../../ui/pieces";
-import { useShortcuts, type Shortcut } from "../../ui/shortcuts";
-import { useWide } from "../../ui/useWide";
-import { Select } from "../../ui/controls";
 import type { JobTools } from "../shared/jobTools";
 import { Asked } from "../shared/Asked";
-import { nameOf } from "../shared/designReading";
 import { useSheets } from "../shared/useSheets";
 import { useShown } from "../shared/useShown";
-import { StepCard } from "./StepCard";
-import { StepList } from "./StepList";
-import { StepMoment } from "./StepMoment";
-import { TakeSheet } from "./TakeSheet";
-import { lasting } from "./time";
+import { DerivedSheet } from "./DerivedSheet";
+import { PaperSheet } from "./PaperSheet";
+import { TypedSheet } from "./TypedSheet";
 
-/** What is done, step by step, and what should be seen at each: a sheet that was typed by hand, played on the simulated home. */
+/** What is done, step by step, and what should be seen at each: worked out from the set-ups, or a list of acts that was typed by hand. */
 export default function RunStation({ tools }: { tools: JobTools }) {
   const state = tools.job.data;
   const sheets = useSheets(state?.job.id ?? 0);
-  const [{ sheet }, show] = useShown(["sheet", "step"]);
+  const [{ sheet, part, to }, show] = useShown(["sheet", "step", "part", "to"]);
   if (!state) {
     return null;
   }
+  if (part === "paper") {
+    return <PaperSheet state={state} to={to} />;
+  }
+  const choose = (id: number) => show({ sheet: String(id), step: null });
   return (
     <Asked of={sheets} what="Run sheets">
       {(all) => {
-        const chosen = all.find((s) => String(s.id) === sheet) ?? all[0];
+        const chosen = all.find((s) => String(s.id) === sheet);
         return chosen ? (
-          <Sheet key={chosen.id} state={state} chosen={chosen} all={all} choose={(id) => show({ sheet: String(id), step: null })} />
+          <TypedSheet key={chosen.id} state={state} chosen={chosen} all={all} choose={choose} />
         ) : (
-          <Box p={{ base: "3", lg: "5" }} maxW="44rem" mx="auto">
-            <chakra.h1 fontSize="xl">Run sheet</chakra.h1>
-            <Box my="3">
-              There is no run sheet yet. The order of the work is not worked out by itself so far: an evening is written down as a list of
-              acts, taken in here, and played on the simulated home. Each step then says what the laptop should see, how long it takes, what
-              cannot be done and why, and what it would break.
-            </Box>
-            <TakeSheet job={state.job.id} taken={(id) => show({ sheet: String(id), step: null })} />
-          </Box>
+          <DerivedSheet state={state} all={all} choose={choose} />
         );
       }}
     </Asked>
-  );
-}
-
-interface Props {
-  state: JobState;
-  chosen: Schemas["SheetInfo"];
-  all: readonly Schemas["SheetInfo"][];
-  choose: (id: number) => void;
-}
-
-function Sheet({ state, chosen, all, choose }: Props) {
-  const [{ step }, show] = useShown(["step"]);
-  const wide = useWide();
-  const played = useQuery({
-    queryKey: ["sheet", state.job.id, state.revision, chosen.id],
-    queryFn: ({ signal }) =>
-      unwrap(api.GET("/api/jobs/{id}/sheets/{sheet}", { params: { path: { id: state.job.id, sheet: chosen.id } }, signal })),
-  });
-  const last = played.data?.steps.length ?? 0;
-  const asked = Number(step ?? 1);
-  const at = Number.isInteger(asked) ? Math.min(Math.max(asked, 0), last) : 1;
-  const go = (to: number) => {
-    if (to >= 0 && to <= last) {
-      show({ step: String(to) });
-    }
-  };
-  const [help, setHelp] = useState(false);
-  const shortcuts: Shortcut[] = [
-    { key: "n", does: "the next step", act: () => go(at + 1) },
-    { key: "p", does: "the step before", act: () => go(at - 1) },
-    { key: "?", does: "these keys", act: () => setHelp(true) },
-  ];
-  useShortcuts(shortcuts);
-
-  if (played.isError) {
-    // The set-up that it begins with or ends in may be gone: another sheet can be.
-    return (
-      <Box p={{ base: "3", lg: "5" }} maxW="44rem" mx="auto">
-        <chakra.h1 fontSize="xl">Run sheet</chakra.h1>
-        <Trouble what="This run sheet cannot be played." why={played.error.message} again={() => void played.refetch()} />
-        <Others job={state.job.id} chosen={chosen.id} all={all} choose={choose} />
-      </Box>
-    );
-  }
-  return (
-    <Asked of={played} what="The run sheet">
-      {(sheet) => {
-        const now = sheet.steps[at - 1];
-        return (
-          <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "25rem minmax(0, 1fr)" }} height={{ lg: "100%" }}>
-            <Flex
-              as="section"
-              aria-label="Steps"
-              direction="column"
-              minH="0"
-              order={{ base: 2, lg: 1 }}
-              bg="card"
-              borderRightWidth={{ lg: "1px" }}
-              borderRightStyle="solid"
-              borderColor="line"
-            >
-              <Box px="3" pt="3" pb="2">
-                <chakra.h1 fontSize="xl">Run sheet</chakra.h1>
-                <Summary sheet={sheet} />
-              </Box>
-              <Box overflowY={{ lg: "auto" }} minH="0" flex="1">
-                <StepList steps={sheet.steps} at={at} go={go} follow={wide} />
-                <End sheet={sheet} />
-                <Fold title="Other run sheets" mt="4" px="3" pb="3">
-                  <Others job={state.job.id} chosen={chosen.id} all={all} choose={choose} />
-                </Fold>
-                <KeyHelp open={help} close={() => setHelp(false)} shortcuts={shortcuts} />
-              </Box>
-            </Flex>
-            <Box order={{ base: 1, lg: 2 }} minW="0" minH="0" overflowY={{ lg: "auto" }}>
-              <Box p={{ base: "3", lg: "4" }} display="grid" gap="4" gridTemplateColumns="minmax(0, 1fr)">
-                <StepCard
-                  job={state.job.id}
-                  step={now}
-                  at={at}
-                  last={last}
-                  go={go}
-                  from={sheet.from}
-                  name={(id) => nameOf(state.design, id)}
-                />
-                <StepMoment job={state.job.id} revision={state.revision} sheet={chosen.id} at={at} wide={wide} />
-              </Box>
-            </Box>
-          </Box>
-        );
-      }}
-    </Asked>
-  );
-}
-
-/** The sheets that the job keeps, and a way to take in another. */
-function Others({ job, chosen, all, choose }: { job: number; chosen: number } & Pick<Props, "all" | "choose">) {
-  return (
-    <>
-      {all.length > 1 && (
-        <Box my="2">
-          <Labelled label="Shown">
-            {(ids) => (
-              <Select {...ids} value={chosen} onChange={(e) => choose(Number(e.target.value))}>
-                {all.map((s) => (
-                  <option key={s.id} value={s.id}>
-                    {s.name}
-                  </option>
-                ))}
-              </Select>
-            )}
-          </Labelled>
-        </Box>
-      )}
-      <Box my="2">
-        <a href={`/api/jobs/${job}/sheets/${chosen}/content`}>Save this one as a file</a>
-      </Box>
-      <TakeSheet job={job} taken={choose} />
-    </>
-  );
-}
-
-/** What the whole of it comes to, in a line. */
-function Summary({ sheet }: { sheet: Schemas["PlayedSheet"] }) {
-  const refused = sheet.steps.filter((s) => s.refused !== null).length;
-  const broken = sheet.steps.reduce((sum, s) => sum + s.breaks.length, 0);
-  return (
-    <Box fontSize="sm" color="muted">
-      <Box>
-        {sheet.sheet.name} · {sheet.steps.length} steps · about {lasting(Math.round(sheet.seconds / 60) * 60)}
-        {sheet.least && `; the changes alone take at least ${lasting(Math.max(60, Math.round(sheet.least.work.usual / 60) * 60))}`}
-      </Box>
-      <Box color={sheet.whole ? "moss" : "brick"} fontWeight="600">
-        {sheet.whole
-          ? `Plays through from ${sheet.from} to ${sheet.to}, and breaks nothing.`
-          : [
-              refused > 0 ? `${refused} ${refused === 1 ? "step" : "steps"} cannot be done` : "",
-              broken > 0 ? `${broken} ${broken === 1 ? "rule is" : "rules are"} broken` : "",
-              sheet.undone.length > 0 ? `${sheet.undone.length} left undone` : "",
-              sheet.left.length > 0 ? `not yet as ${sheet.to}` : "",
-            ]
-              .filter((s) => s !== "")
-              .join(" · ")}
-      </Box>
-    </Box>
-  );
-}
-
-/** What is not as it should be once the last step is done. */
-function End({ sheet }: { sheet: Schemas["PlayedSheet"] }) {
-  const rest = [...sheet.undone.map((u) => u.text), ...sheet.left.map((l) => `Not as ${sheet.to}: ${l}`)];
-  return rest.length === 0 ? null : (
-    <Box px="3" mt="3" fontSize="sm">
-      <chakra.h2 fontSize="sm" color="brick">
-        At the end
-      </chakra.h2>
-      <Box as="ul" pl="5">
-        {rest.map((r, i) => (
-          <li key={i}>{r}</li>
-        ))}
-      </Box>
-    </Box>
   );
 }

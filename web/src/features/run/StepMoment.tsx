@@ -1,65 +1,78 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
-import { api, unwrap, type Schemas } from "../../api/client";
+import { useState, type ReactNode } from "react";
+import type { Schemas } from "../../api/client";
+import { Fold } from "../../ui/Fold";
 import { Said } from "../../ui/Said";
 import { capital } from "../../ui/words";
 import { Asked } from "../shared/Asked";
 import { DrawingPane } from "../plan/DrawingPane";
+import type { Ask } from "./ask";
 import { IfNot } from "./IfNot";
 import type { Choice } from "../terraces/choice";
 
 interface Props {
-  job: number;
-  revision: number;
-  sheet: number;
+  /** The home after the step. */
+  moment: Ask<Schemas["SheetMoment"]>;
+  /** What may have gone wrong at it. */
+  ifNot: Ask<Schemas["WhatIfNotDocument"][]>;
   at: number;
-  wide: boolean;
+  /** What else is told below what is seen. */
+  children?: ReactNode;
 }
 
-/** What is seen after a step, and the home as it is then. */
-export function StepMoment({ job, revision, sheet, at, wide }: Props) {
-  const [choice, choose] = useState<Choice | null>(null);
-  const moment = useQuery({
-    queryKey: ["sheet", job, revision, sheet, "step", at],
-    queryFn: ({ signal }) =>
-      unwrap(api.GET("/api/jobs/{id}/sheets/{sheet}/steps/{step}", { params: { path: { id: job, sheet, step: at } }, signal })),
-    placeholderData: (before) => before,
-  });
+const useMoment = (ask: Ask<Schemas["SheetMoment"]>) => useQuery({ ...ask, placeholderData: (before) => before });
+
+/** What is seen after a step, what it may mean that something else is, and what has to be kept in mind. */
+export function StepMoment({ moment: ask, ifNot, at, children }: Props) {
+  const moment = useMoment(ask);
   return (
     <Asked of={moment} what="What is seen">
       {(m) => (
         <>
           <Sights sights={m.sees} />
-          {at > 0 && <IfNot job={job} revision={revision} sheet={sheet} at={at} />}
+          {at > 0 && <IfNot ask={ifNot} at={at} />}
+          {children}
           <Reminders
             of="Not known yet"
             list={m.blanks.map((b) => capital(b.says) + (b.example === null ? "" : `, for example ${b.example}`))}
           />
           <Reminders of="To be undone before the end" list={m.open} />
-          <Box
-            as="section"
-            aria-label="The home after this step"
-            height={wide ? "46rem" : "30rem"}
-            display="flex"
-            bg="card"
-            borderWidth="1px"
-            borderStyle="solid"
-            borderColor="line"
-            rounded="lg"
-            overflow="hidden"
-          >
-            <DrawingPane
-              design={m.design}
-              proof={m.proof}
-              choice={choice}
-              choose={choose}
-              patching={idle}
-              moment={m}
-              lead={<chakra.h2 fontSize="md">The home after this step</chakra.h2>}
-            />
-          </Box>
         </>
+      )}
+    </Asked>
+  );
+}
+
+/** The home as it is after a step, the laptop where it is. */
+export function HomeThen({ moment: ask, height }: Pick<Props, "moment"> & { height: string }) {
+  const [choice, choose] = useState<Choice | null>(null);
+  const moment = useMoment(ask);
+  return (
+    <Asked of={moment} what="The home after this step">
+      {(m) => (
+        <Box
+          as="section"
+          aria-label="The home after this step"
+          height={height}
+          display="flex"
+          bg="card"
+          borderWidth="1px"
+          borderStyle="solid"
+          borderColor="line"
+          rounded="lg"
+          overflow="hidden"
+        >
+          <DrawingPane
+            design={m.design}
+            proof={m.proof}
+            choice={choice}
+            choose={choose}
+            patching={idle}
+            moment={m}
+            lead={<chakra.h2 fontSize="md">The home after this step</chakra.h2>}
+          />
+        </Box>
       )}
     </Asked>
   );
@@ -85,8 +98,9 @@ function Reminders({ of, list }: { of: string; list: readonly string[] }) {
 
 const idle = { from: null, start: () => undefined, finish: () => undefined, over: () => undefined };
 
-/** What the laptop, and a person beside it, should see; what was not so before the step is marked. */
+/** What the laptop, and a person beside it, should see: what was not so before the step first, the rest on request. */
 function Sights({ sights }: { sights: readonly Schemas["SheetSight"][] }) {
+  const [fresh, rest] = [sights.filter((s) => s.isNew), sights.filter((s) => !s.isNew)];
   return (
     <Box
       as="section"
@@ -101,37 +115,42 @@ function Sights({ sights }: { sights: readonly Schemas["SheetSight"][] }) {
       <chakra.h2 fontSize="md" mb="1">
         What you should see
       </chakra.h2>
-      <Box as="dl" display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "13rem minmax(0, 1fr)" }} rowGap="0.5">
-        {sights.map(({ line, isNew }) => (
-          <Box key={line.key} display="contents">
-            <chakra.dt
-              color="muted"
-              pl="2"
-              borderLeftWidth="4px"
-              borderLeftStyle="solid"
-              borderColor={isNew ? "copper" : "transparent"}
-              fontWeight={isNew ? 600 : 400}
-            >
-              <Said text={line.what} />
-            </chakra.dt>
-            <chakra.dd
-              m="0"
-              pl={{ base: "3", md: "0" }}
-              fontWeight={isNew ? 600 : 400}
-              // That a page or the internet is not there is often just what should be seen.
-              color={line.answer === "luck" || line.answer === "unknown" ? "ochre" : undefined}
-            >
-              <Said text={line.says} />
-              {isNew && (
-                <chakra.span color="copper" fontSize="xs" fontWeight="700">
-                  {" "}
-                  new
-                </chakra.span>
-              )}
-            </chakra.dd>
-          </Box>
-        ))}
-      </Box>
+      {fresh.length > 0 ? <Lines sights={fresh} /> : rest.length > 0 && <Box color="muted">Nothing that was not so before.</Box>}
+      {rest.length > 0 && (
+        <Fold title="As before" mt="1">
+          <Lines sights={rest} />
+        </Fold>
+      )}
+    </Box>
+  );
+}
+
+function Lines({ sights }: { sights: readonly Schemas["SheetSight"][] }) {
+  return (
+    <Box as="dl" display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "13rem minmax(0, 1fr)" }} rowGap="0.5">
+      {sights.map(({ line, isNew }) => (
+        <Box key={line.key} display="contents">
+          <chakra.dt
+            color="muted"
+            pl="2"
+            borderLeftWidth="4px"
+            borderLeftStyle="solid"
+            borderColor={isNew ? "copper" : "transparent"}
+            fontWeight={isNew ? 600 : 400}
+          >
+            <Said text={line.what} />
+          </chakra.dt>
+          <chakra.dd
+            m="0"
+            pl={{ base: "3", md: "0" }}
+            fontWeight={isNew ? 600 : 400}
+            // That a page or the internet is not there is often just what should be seen.
+            color={line.answer === "luck" || line.answer === "unknown" ? "ochre" : undefined}
+          >
+            <Said text={line.says} />
+          </chakra.dd>
+        </Box>
+      ))}
     </Box>
   );
 }

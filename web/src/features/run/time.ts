@@ -10,3 +10,13 @@ export function lasting(seconds: number): string {
   const [minutes, rest] = [Math.floor(seconds / 60), seconds % 60];
   return minutes === 0 ? `${rest} s` : rest === 0 ? `${minutes} min` : `${minutes} min ${rest} s`;
 }
+
+/** A length of time as one says it: seconds below two minutes, whole minutes from then on, hours from an hour on. */
+export function about(seconds: number): string {
+  if (seconds < 120) {
+    return lasting(seconds);
+  }
+  const minutes = Math.round(seconds / 60);
+  const [hours, rest] = [Math.floor(minutes / 60), minutes % 60];
+  return hours === 0 ? `${minutes} min` : rest === 0 ? `${hours} h` : `${hours} h ${rest} min`;
+}

@@ -1,16 +1,18 @@
 import { ChakraProvider } from "@chakra-ui/react";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import { jobState, jobTools } from "../../shared/__tests__/fixtures";
 import { system } from "../../../ui/theme";
 import RunStation from "../RunStation";
+import { about } from "../time";
 
 const sheets = [
   { id: 2, name: "to a set-up that is gone", keptAt: "2026-11-30T18:00:00Z" },
   { id: 1, name: "the first", keptAt: "2026-11-29T18:00:00Z" },
 ];
+let run: object = {};
 const played = {
   sheet: sheets[1],
   from: "found",
@@ -25,6 +27,7 @@ const played = {
 beforeEach(() => {
   // The browser of these tests has no dialogs.
   HTMLDialogElement.prototype.close = vi.fn();
+  Element.prototype.scrollIntoView = vi.fn();
   vi.stubGlobal("matchMedia", () => ({ matches: true, addEventListener: vi.fn(), removeEventListener: vi.fn() }));
   vi.stubGlobal(
     "fetch",
@@ -33,30 +36,116 @@ beforeEach(() => {
       return Promise.resolve(
         path.endsWith("/sheets")
           ? new Response(JSON.stringify(sheets), { headers: { "content-type": "application/json" } })
-          : path.endsWith("/sheets/1")
-            ? new Response(JSON.stringify(played), { headers: { "content-type": "application/json" } })
-            : new Response(JSON.stringify({ title: "There is no set-up 'one-network'.", status: 404 }), {
-                status: 404,
-                headers: { "content-type": "application/problem+json" },
-              }),
+          : path.endsWith("/run")
+            ? new Response(JSON.stringify(run), { headers: { "content-type": "application/json" } })
+            : path.endsWith("/sheets/1")
+              ? new Response(JSON.stringify(played), { headers: { "content-type": "application/json" } })
+              : new Response(JSON.stringify({ title: "There is no set-up 'one-network'.", status: 404 }), {
+                  status: 404,
+                  headers: { "content-type": "application/problem+json" },
+                }),
       );
     }),
   );
 });
 afterEach(() => vi.unstubAllGlobals());
 
-it("leads on from a sheet that cannot be played", async () => {
+const station = (at: string) => {
   const state = jobState({ revision: 3, design: { site: { name: "Home", boxes: [], devices: [] }, setUps: [] } });
-  render(
+  return render(
     <ChakraProvider value={system}>
       <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-        <MemoryRouter>
+        <MemoryRouter initialEntries={[at]}>
           <RunStation tools={jobTools({ job: { data: state, error: null, refetch: vi.fn() } })} />
         </MemoryRouter>
       </QueryClientProvider>
     </ChakraProvider>,
   );
+};
+
+it("leads on from a list of acts that cannot be played", async () => {
+  station("/jobs/1/run?sheet=2");
   expect((await screen.findByRole("alert")).textContent).toContain("This run sheet cannot be played.There is no set-up 'one-network'.");
   fireEvent.change(screen.getByLabelText("Shown"), { target: { value: "1" } });
   await waitFor(() => expect(screen.getByText("Plays through from found to planned, and breaks nothing.")).toBeDefined());
 });
+
+const end = (name: string, faults: string[] = []) => ({ name, faults });
+const step = (known: object) => ({
+  id: "save-box-mode",
+  number: 1,
+  phase: "atTheTable",
+  says: "Choose bridge mode at Box",
+  where: null,
+  acts: [{ says: "Save the page", main: true }],
+  lines: [],
+  beginsAt: 0,
+  takes: { least: 10, usual: 130, most: 600, noted: false },
+  why: null,
+  cautions: [],
+  undo: null,
+  offline: [],
+  dips: false,
+  rest: false,
+  breaks: [],
+  departs: [],
+  if: null,
+  otherwise: [],
+  ...known,
+});
+const sheet = (known: object) => ({
+  from: "found",
+  to: "planned",
+  safe: true,
+  searched: true,
+  tried: 1,
+  takes: { least: 60, usual: 250, most: 5400, noted: false },
+  window: null,
+  verdict: [],
+  material: [],
+  unsafe: [],
+  amiss: [],
+  missing: [],
+  undone: [],
+  steps: [step({}), step({ id: "away-box", number: 2, phase: "window", says: "Take Box out of use", dips: true })],
+  least: null,
+  ...known,
+});
+
+it.each([
+  ["no plan", { to: null, ends: [], sheet: null }, "There is nothing to lead to yet"],
+  ["a plan that does not work", { to: "planned", ends: [end("planned", ["Double NAT"])], sheet: null }, "Double NAT"],
+])("says what to do first with %s", async (_, known, says) => {
+  run = { from: "found", ...known };
+  station("/jobs/1/run");
+  expect(await screen.findByText(new RegExp(says))).toBeDefined();
+});
+
+it("tells steps by their part of the evening, and what is unsafe with what would make it safe", async () => {
+  run = {
+    from: "found",
+    to: "planned",
+    ends: [end("planned")],
+    sheet: sheet({
+      safe: false,
+      searched: false,
+      window: { first: 2, last: 2, beginsAt: 130, takes: { least: 60, usual: 120, most: 300, noted: false } },
+      unsafe: [{ says: "Plug it in", broken: { number: 7, code: "no-ring", text: "There is a ring." }, cure: "Keep one end off." }],
+    }),
+  };
+  station("/jobs/1/run?step=away-box");
+  expect(await screen.findByText("No safe order was found.")).toBeDefined();
+  expect(screen.getByText(/Keep one end off/)).toBeDefined();
+  expect(screen.getByText(/The search was stopped at its limit/)).toBeDefined();
+  const parts = within(screen.getByRole("region", { name: "Steps" })).getAllByRole("heading", { level: 2 });
+  expect(parts.map((h) => h.textContent)).toEqual(["At the table2 min", "On the live network2 min"]);
+  expect(within(screen.getByRole("region", { name: "This step" })).getByRole("heading").textContent).toBe("Take Box out of use");
+  expect(screen.getByText("· internet away")).toBeDefined();
+});
+
+it.each([
+  [119, "1 min 59 s"],
+  [150, "3 min"],
+  [3570, "1 h"],
+  [5400, "1 h 30 min"],
+])("says about %i seconds", (seconds, words) => expect(about(seconds)).toBe(words));

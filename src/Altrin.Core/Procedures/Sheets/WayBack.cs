@@ -1,0 +1,92 @@
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Packets;
+using Altrin.Core.Procedures.Acts;
+
+namespace Altrin.Core.Procedures.Sheets;
+
+/// <summary>
+/// The card of the evening: from the state after a step back to how the home was found. It is the same derivation with the set-up at the
+/// start as its plan; boxes that this one does not use are unplugged first.
+/// </summary>
+/// <param name="Sheet">What is done, step by step.</param>
+/// <param name="Differs">What a customer's device has otherwise than in the morning, in sentences: another leased address is none.</param>
+public sealed record WayBack(RunSheet Sheet, IReadOnlyList<string> Differs)
+{
+    /// <summary>How long hands should be busy at the main box at most (common practice).</summary>
+    public static TimeSpan MostAtMainBox { get; } = TimeSpan.FromMinutes(5);
+
+    /// <summary>Whether it leads back to how the home was found, and every device has what it had.</summary>
+    public bool IsWhole => Sheet.Missing.Count == 0 && Sheet.Play.Left.Count == 0 && Differs.Count == 0;
+
+    /// <summary>How long hands are busy at the box at the line, waits apart.</summary>
+    public TimeSpan AtMainBox =>
+        Live.Gateway(Sheet.Aim.Design(Sheet.Start)) is not { } main
+            ? TimeSpan.Zero
+            : TimeSpan.FromSeconds(
+                Sheet
+                    .Play.Steps.Where(s =>
+                        Live.ChangedBy(s.Act) == main.Id
+                        || s.Act is PatchCable patch && (patch.A.Owner == main.Id || patch.B.Owner == main.Id)
+                    )
+                    .Sum(s => s.Takes.Usual.TotalSeconds)
+            );
+
+    /// <summary>From the state after a step; 0 for before the first.</summary>
+    /// <param name="sheet">The sheet.</param>
+    /// <param name="number">After which of its steps, from 1.</param>
+    /// <param name="cancel">Gives it up.</param>
+    /// <exception cref="ArgumentOutOfRangeException">There is no such step.</exception>
+    /// <exception cref="OperationCanceledException">It was given up.</exception>
+    public static WayBack After(RunSheet sheet, int number, CancellationToken cancel = default)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegative(number);
+        ArgumentOutOfRangeException.ThrowIfGreaterThan(number, sheet.Steps.Count);
+        var from = number == 0 ? sheet.Start : sheet.Steps[number - 1].After;
+        var found = sheet.Start.Design.SetUp;
+        var back = RunSheet.Derive(from, Ordering.Aim.From(from, found, sheet.Aim.Ways) with { IsBack = true }, cancel);
+        return new(back, [.. Otherwise(State.Morning(sheet.Start.Design), back.Order.End)]);
+    }
+
+    private static IEnumerable<string> Otherwise(State morning, State now)
+    {
+        var (was, has) = (morning.Seen(), now.Seen());
+        var names = has.Network;
+        foreach (var internet in was.Internet)
+        {
+            if (has.Internet.FirstOrDefault(i => i.Device == internet.Device) is not { } then)
+            {
+                yield return $"{names.NameOf(internet.Device)} is not in use.";
+            }
+            else if (then.Answer.Kind != internet.Answer.Kind && internet.Answer.Kind == AnswerKind.Yes)
+            {
+                yield return $"{names.NameOf(internet.Device)} has no internet as it had: {then.Answer.Why}";
+            }
+        }
+        foreach (var device in was.Sheet.Addresses.Where(a => a.Side == Side.Device))
+        {
+            var then = has.Sheet.Addresses.FirstOrDefault(a => a.Owner == device.Owner && a.Side == Side.Device);
+            if (then is not null && Told(then) != Told(device))
+            {
+                yield return $"{names.NameOf(device.Owner)} has {Told(then)}, and had {Told(device)}.";
+            }
+        }
+        foreach (var need in was.Sheet.Needs.Where(n => n.Answer.IsYes))
+        {
+            if (has.Sheet.Needs.FirstOrDefault(n => n.Need == need.Need) is { Answer.IsYes: false } then)
+            {
+                yield return $"{need.Asked}: {then.Answer.Why}";
+            }
+        }
+    }
+
+    /// <summary>What a device is to have again: gateway, DNS servers, prefix, and its address where that is typed or reserved.</summary>
+    private static string Told(AddressFact fact)
+    {
+        var own =
+            fact.Origin is AddressOrigin.Fixed or AddressOrigin.Reserved ? $"{fact.Address}"
+            : fact.Origin == AddressOrigin.None ? "no address"
+            : "a leased address";
+        return $"{own}, prefix {fact.PrefixLength}, gateway {fact.Gateway?.ToString() ?? "none"}, DNS {string.Join(' ', fact.DnsServers)}";
+    }
+}

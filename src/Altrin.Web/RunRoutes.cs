@@ -1,0 +1,169 @@
+using System.Globalization;
+using System.Text;
+using Altrin.Core.Procedures.Sheets;
+using Altrin.Data;
+using Altrin.Formats;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
+
+namespace Altrin.Web;
+
+/// <summary>A question about the work from one set-up of a job to another.</summary>
+/// <param name="Id">The job.</param>
+/// <param name="From">The set-up that it begins with; "found" where left out.</param>
+/// <param name="To">The set-up that it ends in; where left out, the planned one if it is sound, else the first that is.</param>
+/// <param name="Store">Jobs.</param>
+/// <param name="Proofs">Where answers are worked out.</param>
+/// <param name="Sheets">Sheets that were derived last.</param>
+/// <param name="Cancel">Ends the work when the caller no longer waits.</param>
+internal readonly record struct RunQuestion(
+    [FromRoute(Name = "id")] long Id,
+    [FromQuery(Name = "from")] string? From,
+    [FromQuery(Name = "to")] string? To,
+    JobStore Store,
+    Proofs Proofs,
+    RunSheets Sheets,
+    CancellationToken Cancel
+);
+
+/// <summary>Run sheets that are derived from two set-ups of a job.</summary>
+internal static class RunRoutes
+{
+    /// <summary>What stands for the state before the first step, where an identity is asked for.</summary>
+    private const string Start = "start";
+
+    public static void Map(RouteGroupBuilder jobs)
+    {
+        var run = jobs.MapGroup("/{id:long}/run").WithTags("Run sheets").ProducesProblem(StatusCodes.Status404NotFound);
+        run.MapGet("", Read).WithName("GetRun");
+        run.MapGet("/steps/{step}", Step).WithName("GetRunStep");
+        run.MapGet("/steps/{step}/if-not", IfNot).WithName("GetRunIfNot");
+        run.MapGet("/steps/{step}/back", Back).WithName("GetRunBack");
+        run.MapGet("/content", Content).WithName("GetRunContent").ProducesProblem(StatusCodes.Status422UnprocessableEntity);
+    }
+
+    private static async Task<Results<Ok<RunState>, ProblemHttpResult>> Read([AsParameters] RunQuestion question)
+    {
+        var (state, problem) = await Asked(question, (ends, from, to, sheet) =>
+            new RunState(from, to, ends, ends.Any(e => e.Name == to && e.Faults.Count == 0) ? SheetDocument.Of(sheet(), from, to!) : null)
+        );
+        return state is not null ? TypedResults.Ok(state) : problem!;
+    }
+
+    private static async Task<Results<Ok<SheetMoment>, ProblemHttpResult>> Step([AsParameters] RunQuestion question, string step)
+    {
+        var (moment, problem) = await Sheet(question, sheet => Numbered(sheet, step) is not { } number ? null
+            : number == 0 ? SheetMoment.Of(null, sheet.Start, 0)
+            : SheetMoment.Of(sheet.Steps[number - 1].Before, sheet.Steps[number - 1].After, number));
+        return moment is not null ? TypedResults.Ok(moment) : problem ?? NoStep();
+    }
+
+    private static async Task<Results<Ok<IReadOnlyList<WhatIfNotDocument>>, ProblemHttpResult>> IfNot(
+        [AsParameters] RunQuestion question,
+        string step
+    )
+    {
+        var (groups, problem) = await Sheet(question, sheet =>
+            Numbered(sheet, step) is > 0 and var number
+                ? (IReadOnlyList<WhatIfNotDocument>)[.. StepIfNot.Of(sheet, number, question.Cancel).Select(WhatIfNotDocument.Of)]
+                : null
+        );
+        return groups is not null ? TypedResults.Ok(groups) : problem ?? NoStep();
+    }
+
+    private static async Task<Results<Ok<WayBackDocument>, ProblemHttpResult>> Back([AsParameters] RunQuestion question, string step)
+    {
+        var (back, problem) = await Sheet(question, sheet =>
+            Numbered(sheet, step) is { } number ? WayBackDocument.Of(number, WayBack.After(sheet, number, question.Cancel)) : null
+        );
+        return back is not null ? TypedResults.Ok(back) : problem ?? NoStep();
+    }
+
+    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Content(
+        [AsParameters] RunQuestion question,
+        [FromQuery(Name = "as")] string? form,
+        [FromQuery] string? start
+    )
+    {
+        if (
+            !Enum.TryParse<SheetForm>(form ?? "html", ignoreCase: true, out var chosen)
+            || !Enum.IsDefined(chosen)
+            || int.TryParse(form, out _)
+        )
+        {
+            return Problems.Field("/as", form ?? "", "One of text, markdown, html, json, csv, ics.");
+        }
+        var begins = DateTime.TryParseExact(start, "yyyy-MM-dd'T'HH:mm", CultureInfo.InvariantCulture, DateTimeStyles.None, out var at)
+            ? at
+            : (DateTime?)null;
+        if (begins is null && (start is not null || chosen == SheetForm.Ics))
+        {
+            return Problems.Field("/start", start ?? "", "When the work begins, such as 2026-12-04T19:00: a calendar needs it.");
+        }
+        var (file, problem) = await Asked(question, (_, from, to, sheet) =>
+            to is null ? null : SheetFile.Of(chosen, sheet(), from, to, begins)
+        );
+        if (file is null)
+        {
+            return problem ?? DesignRoutes.NoSetUp((await question.Store.Find(question.Id, question.Cancel))!.Home, "planned");
+        }
+        var name = (await question.Store.Find(question.Id, question.Cancel))?.Job.Name ?? "";
+        return TypedResults.File(
+            Encoding.UTF8.GetBytes(file.Content),
+            $"{file.MediaType}; charset=utf-8",
+            $"{DesignRoutes.Slug($"{name} run sheet")}.{file.Extension}"
+        );
+    }
+
+    /// <summary>The number of a step by its identity, 0 for the start; null where there is none.</summary>
+    private static int? Numbered(RunSheet sheet, string step) =>
+        step == Start ? 0
+        : sheet.Step(step) is { } found ? SheetWords.Number(sheet, found)
+        : null;
+
+    private static ProblemHttpResult NoStep() =>
+        Problems.Of(
+            StatusCodes.Status404NotFound,
+            "no-step",
+            "There is no such step in this run sheet: it may be done, or another by now.",
+            null
+        );
+
+    private static Task<(T? Answer, ProblemHttpResult? Problem)> Sheet<T>(RunQuestion question, Func<RunSheet, T?> answer)
+        where T : class => Asked(question, (_, _, to, sheet) => to is null ? null : answer(sheet()));
+
+    private static async Task<(T? Answer, ProblemHttpResult? Problem)> Asked<T>(
+        RunQuestion question,
+        Func<IReadOnlyList<RunEnd>, string, string?, Func<RunSheet>, T?> answer
+    )
+        where T : class
+    {
+        if (await question.Store.Find(question.Id, question.Cancel) is not { } head)
+        {
+            return (null, Problems.NoJob(question.Id));
+        }
+        var begins = question.From ?? "found";
+        if (head.Home.Design(begins) is not { } from)
+        {
+            return (null, DesignRoutes.NoSetUp(head.Home, begins));
+        }
+        if (question.To is { } named && head.Home.Design(named) is null)
+        {
+            return (null, DesignRoutes.NoSetUp(head.Home, named));
+        }
+        return (
+            await question.Proofs.Do(
+                question.Id,
+                cancel =>
+                {
+                    var ends = RunSheets.Ends(head.Home, begins);
+                    var to = question.To
+                        ?? (ends.FirstOrDefault(e => e.Faults.Count == 0) ?? (ends is [var first, ..] ? first : null))?.Name;
+                    return answer(ends, begins, to, () => question.Sheets.Of(head.Revision.Id, from, head.Home.Design(to!)!, cancel));
+                },
+                question.Cancel
+            ),
+            null
+        );
+    }
+}
