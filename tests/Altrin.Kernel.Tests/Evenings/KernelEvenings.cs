@@ -1,6 +1,7 @@
 using Altrin.Core.Changes;
 using Altrin.Core.Procedures;
 using Altrin.Core.Procedures.Acts;
+using Altrin.Core.Procedures.Sheets;
 using Altrin.Core.Sites;
 using Altrin.Formats;
 
@@ -24,6 +25,9 @@ internal static class KernelEvenings
             ["an access point, LAN to LAN (T1)"] = Sample("t01-access-point-by-hand"),
             ["a repeater set at the table (T5)"] = Sample("t05-repeater"),
             ["pass-through to a router (T10)"] = Sample("t10-pass-through"),
+            ["a router made an access point, as derived (T2)"] = Derived("t02-access-point-mode"),
+            ["points in a chain, as derived (T4)"] = Derived("t04-daisy-chain"),
+            ["points behind a gateway, as derived (T12)"] = Derived("t12-points-behind-gateway"),
             ["one subnet on both sides, made flat"] = Flat(),
             ["a renumbered main router"] = Renumbered(null, new NewLink("pc")),
             ["a renumbered main router with leases of two minutes"] = Renumbered(2, new WaitFor(150)),
@@ -34,6 +38,15 @@ internal static class KernelEvenings
     {
         var (home, acts) = (Samples.Home($"{name}.json"), ActsFile.Read(Samples.Evening($"{name}.json")).Value!);
         return new(home, home.Design(acts.Begins)!, acts.Acts);
+    }
+
+    /// <summary>What is derived for a sample, in place of what was typed for it.</summary>
+    private static KernelEvening Derived(string name)
+    {
+        var home = Samples.Home($"{name}.json");
+        var found = home.Design("found")!;
+        var sheet = RunSheet.Derive(State.Morning(found), home.Design("planned")!.SetUp, Ways.Usual);
+        return new(home, found, [.. sheet.Play.Steps.Select(s => s.Act)]);
     }
 
     private static KernelEvening Typed(Home home, params IReadOnlyList<Act> acts) =>
