@@ -13,7 +13,10 @@ namespace Altrin.Core.Procedures.Ordering;
 public sealed record Cost(int Violations, long Downtime, long? WindowFirst, long? WindowLast, int Touched, int Moves, long Seconds)
     : IComparable<Cost>
 {
-    /// <summary>Windows that differ by less than the spread of the waits are alike (common practice).</summary>
+    /// <summary>
+    /// Seconds by which downtime and windows are counted: what differs by less than the spread of the waits, at least 2 min, is alike
+    /// (common practice). Counted in whole steps, so that orders can be sorted by it.
+    /// </summary>
     public const int Spread = 120;
 
     /// <summary>Nothing done yet.</summary>

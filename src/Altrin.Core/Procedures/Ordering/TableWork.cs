@@ -71,7 +71,7 @@ internal static class TableWork
 
     /// <summary>
     /// Switches the radios of a box off where they would send, off the network, a name that leads somewhere else by then. It is left where
-    /// nobody can log in: it is reset soon.
+    /// the login is not known: it is reset soon.
     /// </summary>
     private static bool Silent(Script script, string box)
     {
