@@ -60,20 +60,11 @@ public sealed record WakingBox(string Box, string Says)
     /// <summary>Who has an address in what was found, typed or as its own.</summary>
     private static string? Holder(Design found, Ipv4Address address) =>
         found
-            .SetUp.Boxes.Where(b => b.Mode is RouterMode router ? router.Lan.Address == address : PageOf(b.Mode) == address)
+            .SetUp.Boxes.Where(b =>
+                b.Mode is RouterMode router ? router.Lan.Address == address : PageAddress.Of(b.Mode)?.Address == address
+            )
             .Select(b => b.Box)
             .Concat(found.SetUp.Devices.Where(d => d.Address is Fixed typed && typed.Address.Address == address).Select(d => d.Device))
             .Order(StringComparer.Ordinal)
             .FirstOrDefault();
-
-    private static Ipv4Address? PageOf(BoxMode mode) =>
-        mode switch
-        {
-            AccessPointMode { Page: Fixed page } => page.Address.Address,
-            RepeaterMode { Page: Fixed page } => page.Address.Address,
-            WirelessBridgeMode { Page: Fixed page } => page.Address.Address,
-            SwitchMode { Page: Fixed page } => page.Address.Address,
-            BridgeMode { Page: { } page } => page.Address,
-            _ => null,
-        };
 }

@@ -48,16 +48,8 @@ internal static class BoxGoal
         var mode = have.Mode.WithRadios([
             .. have.Mode.Radios.Select(r => wanted.TryGetValue(r.Radio, out var to) ? to : r with { On = false }),
         ]);
-        var page = goal.Mode switch
-        {
-            AccessPointMode { Page: Fixed at } => at.Address,
-            RepeaterMode { Page: Fixed at } => at.Address,
-            WirelessBridgeMode { Page: Fixed at } => at.Address,
-            BridgeMode { Page: { } at } => at,
-            _ => (Addressing.InterfaceAddress?)null,
-        };
         var set = have with { Mode = mode, Password = goal.Password };
-        if (mode is not RouterMode || page is not { } lan)
+        if (mode is not RouterMode || PageAddress.Of(goal.Mode) is not { } lan)
         {
             return set;
         }

@@ -22,7 +22,7 @@ internal static class FreeAddress
                 taken.UnionWith(router.Server.Reservations.Select(r => r.Address));
                 pools.Add(router.Server.Pool);
             }
-            if (PageOf(box.Mode) is { } page)
+            if (PageAddress.Of(box.Mode)?.Address is { } page)
             {
                 taken.Add(page);
             }
@@ -53,15 +53,4 @@ internal static class FreeAddress
         Live.Gateway(design) is { } gateway && design.Mode(gateway.Id) is RouterMode router && router.Lan.Subnet == address.Subnet
             ? Fixed.Behind(router.Lan, address.Address)
             : new(address, null, []);
-
-    private static Ipv4Address? PageOf(BoxMode mode) =>
-        mode switch
-        {
-            AccessPointMode { Page: Fixed page } => page.Address.Address,
-            RepeaterMode { Page: Fixed page } => page.Address.Address,
-            WirelessBridgeMode { Page: Fixed page } => page.Address.Address,
-            SwitchMode { Page: Fixed page } => page.Address.Address,
-            BridgeMode { Page: { } page } => page.Address,
-            _ => null,
-        };
 }

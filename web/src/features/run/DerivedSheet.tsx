@@ -1,18 +1,16 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { Printer } from "lucide-react";
-import { useState } from "react";
 import { Link } from "react-router";
 import { api, unwrap, type JobState, type Schemas } from "../../api/client";
 import { Fold } from "../../ui/Fold";
-import { KeyHelp } from "../../ui/KeyHelp";
 import { Labelled, Trouble } from "../../ui/pieces";
 import { Said } from "../../ui/Said";
 import { Select } from "../../ui/controls";
-import { useShortcuts, type Shortcut } from "../../ui/shortcuts";
 import { useWide } from "../../ui/useWide";
 import { Asked } from "../shared/Asked";
 import { nameOf } from "../shared/designReading";
 import { useShown } from "../shared/useShown";
+import { useStepKeys } from "./useStepKeys";
 import { DerivedStep } from "./DerivedStep";
 import { OtherSheets } from "./OtherSheets";
 import { PhaseList } from "./PhaseList";
@@ -124,13 +122,7 @@ function Sheet({ state, run, sheet, all, choose }: Props & { run: Schemas["RunSt
       show({ step: idOf(number) });
     }
   };
-  const [help, setHelp] = useState(false);
-  const shortcuts: Shortcut[] = [
-    { key: "n", does: "the next step", act: () => go(at + 1) },
-    { key: "p", does: "the step before", act: () => go(at - 1) },
-    { key: "?", does: "these keys", act: () => setHelp(true) },
-  ];
-  useShortcuts(shortcuts);
+  const keys = useStepKeys(at, go);
   const params = { path: { id: state.job.id, step: idOf(at) }, query: { from: sheet.from, to: sheet.to } };
   const key = ["run", state.job.id, state.revision, sheet.from, sheet.to, idOf(at)];
   const now = sheet.steps[at - 1];
@@ -189,7 +181,7 @@ function Sheet({ state, run, sheet, all, choose }: Props & { run: Schemas["RunSt
           <Fold title="Typed by hand" mt="2" px="3" pb="3">
             <OtherSheets job={state.job.id} chosen={null} all={all} choose={choose} />
           </Fold>
-          <KeyHelp open={help} close={() => setHelp(false)} shortcuts={shortcuts} />
+          {keys}
         </Box>
       </Flex>
       <Box order={{ base: 1, lg: 2 }} minW="0" minH="0" overflowY={{ lg: "auto" }}>

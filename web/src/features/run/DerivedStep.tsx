@@ -1,10 +1,10 @@
-import { Box, chakra, Flex } from "@chakra-ui/react";
-import { ChevronLeft, ChevronRight } from "lucide-react";
+import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import type { Schemas } from "../../api/client";
-import { Button, Mono } from "../../ui/controls";
+import { Mono } from "../../ui/controls";
 import { Said } from "../../ui/Said";
 import { phaseWords } from "./phases";
+import { StepFrame } from "./StepFrame";
 import { about } from "./time";
 import { TypedLines } from "./TypedLines";
 
@@ -23,27 +23,16 @@ interface Props {
 /** What is done in one step, large enough to be read from where the box stands. */
 export function DerivedStep({ job, step, at, last, go, from, name }: Props) {
   return (
-    <Box as="section" aria-label="This step" aria-live="polite">
-      <Flex gap="3" align="center" justify="space-between" wrap="wrap">
-        <Box color="muted">{step ? `Step ${at} of ${last} · ${phaseWords[step.phase].toLowerCase()}` : "Before the first step"}</Box>
-        <Flex gap="2">
-          <Button minH="11" disabled={at <= 0} onClick={() => go(at - 1)} title="Back (p)">
-            <ChevronLeft size={18} aria-hidden /> Back
-          </Button>
-          <Button minH="11" variant="main" disabled={at >= last} onClick={() => go(at + 1)} title="Next step (n)">
-            Next step <ChevronRight size={18} aria-hidden />
-          </Button>
-        </Flex>
-      </Flex>
-      {step === undefined ? (
-        <chakra.h2 fontSize="1.375rem" mt="1">
-          The home as it is in the set-up {from}
-        </chakra.h2>
-      ) : (
+    <StepFrame
+      head={step ? `Step ${at} of ${last} · ${phaseWords[step.phase].toLowerCase()}` : ""}
+      says={step?.says}
+      at={at}
+      last={last}
+      go={go}
+      from={from}
+    >
+      {step && (
         <>
-          <chakra.h2 fontSize="1.375rem" mt="1" lineHeight="1.3">
-            <Said text={step.says} />
-          </chakra.h2>
           {step.where && <Where where={step.where} name={name} />}
           {step.breaks.map((b) => (
             <Aside key={b.code + b.text} colour="brick" alert>
@@ -94,7 +83,7 @@ export function DerivedStep({ job, step, at, last, go, from, name }: Props) {
           )}
         </>
       )}
-    </Box>
+    </StepFrame>
   );
 }
 

@@ -1,8 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useEffect, useRef } from "react";
 import type { Schemas } from "../../api/client";
-import { Said } from "../../ui/Said";
 import { inPhases, phaseWords } from "./phases";
+import { StepRow } from "./StepRow";
 import { about } from "./time";
 
 interface Props {
@@ -15,12 +14,6 @@ interface Props {
 
 /** Every step by its part of the evening, with what has to be known of it at a glance; one is chosen. */
 export function PhaseList({ steps, at, go, follow }: Props) {
-  const chosen = useRef<HTMLLIElement>(null);
-  useEffect(() => {
-    if (follow) {
-      chosen.current?.scrollIntoView({ block: "nearest" });
-    }
-  }, [at, follow]);
   return (
     <>
       {inPhases(steps).map((part) => (
@@ -32,44 +25,17 @@ export function PhaseList({ steps, at, go, follow }: Props) {
             </chakra.span>
           </chakra.h2>
           <Box as="ol" listStyleType="none" fontSize="sm">
-            {part.steps.map((s) => {
-              const now = s.number === at;
-              return (
-                <chakra.li key={s.id} ref={now ? chosen : undefined}>
-                  <chakra.button
-                    type="button"
-                    onClick={() => go(s.number)}
-                    aria-current={now ? "step" : undefined}
-                    display="grid"
-                    gridTemplateColumns="1.9rem minmax(0, 1fr)"
-                    width="100%"
-                    textAlign="start"
-                    alignItems="baseline"
-                    px="3"
-                    py="1"
-                    minH="8"
-                    font="inherit"
-                    fontWeight={now ? 700 : 400}
-                    cursor="pointer"
-                    color="ink"
-                    bg={now ? "clay.1" : "transparent"}
-                    borderLeftWidth="4px"
-                    borderLeftStyle="solid"
-                    borderLeftColor={now ? "copper" : "transparent"}
-                    _hover={{ bg: "clay.1" }}
-                    css={{ "@media (pointer: coarse)": { minHeight: "44px" } }}
-                  >
-                    <chakra.span color="muted" fontWeight="400">
-                      {s.number}
-                    </chakra.span>
-                    <span>
-                      <Said text={s.says} />
-                      <Note step={s} />
-                    </span>
-                  </chakra.button>
-                </chakra.li>
-              );
-            })}
+            {part.steps.map((s) => (
+              <StepRow
+                key={s.id}
+                number={s.number}
+                says={s.says}
+                now={s.number === at}
+                choose={() => go(s.number)}
+                follow={follow}
+                note={noteOf(s)}
+              />
+            ))}
           </Box>
         </Box>
       ))}
@@ -77,21 +43,14 @@ export function PhaseList({ steps, at, go, follow }: Props) {
   );
 }
 
-function Note({ step }: { step: Schemas["SheetStepDocument"] }) {
-  const [text, colour] =
-    step.breaks.length > 0
-      ? [`breaks rule ${step.breaks.map((b) => b.number).join(" and ")}`, "brick"]
-      : step.dips
-        ? ["internet away", "ochre"]
-        : step.undo?.can === false
-          ? ["no way back", "ochre"]
-          : step.rest
-            ? ["rest point", "moss"]
-            : ["", ""];
-  return text === "" ? null : (
-    <chakra.span color={colour} fontWeight="700" whiteSpace="nowrap">
-      {" "}
-      · {text}
-    </chakra.span>
-  );
+function noteOf(step: Schemas["SheetStepDocument"]) {
+  return step.breaks.length > 0
+    ? { text: `breaks rule ${step.breaks.map((b) => b.number).join(" and ")}`, colour: "brick" }
+    : step.dips
+      ? { text: "internet away", colour: "ochre" }
+      : step.undo?.can === false
+        ? { text: "no way back", colour: "ochre" }
+        : step.rest
+          ? { text: "rest point", colour: "moss" }
+          : null;
 }

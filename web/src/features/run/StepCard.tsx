@@ -1,8 +1,7 @@
-import { Box, chakra, Flex } from "@chakra-ui/react";
-import { ChevronLeft, ChevronRight } from "lucide-react";
+import { Box, chakra } from "@chakra-ui/react";
 import type { Schemas } from "../../api/client";
-import { Button } from "../../ui/controls";
 import { Said } from "../../ui/Said";
+import { StepFrame } from "./StepFrame";
 import { lasting } from "./time";
 import { TypedLines } from "./TypedLines";
 
@@ -21,27 +20,9 @@ interface Props {
 /** What is done in one step, large enough to be read from where the box stands. */
 export function StepCard({ job, step, at, last, go, from, name }: Props) {
   return (
-    <Box as="section" aria-label="This step" aria-live="polite">
-      <Flex gap="3" align="center" justify="space-between" wrap="wrap">
-        <Box color="muted">{at === 0 ? "Before the first step" : `Step ${at} of ${last}`}</Box>
-        <Flex gap="2">
-          <Button minH="11" disabled={at <= 0} onClick={() => go(at - 1)} title="Back (p)">
-            <ChevronLeft size={18} aria-hidden /> Back
-          </Button>
-          <Button minH="11" variant="main" disabled={at >= last} onClick={() => go(at + 1)} title="Next step (n)">
-            Next step <ChevronRight size={18} aria-hidden />
-          </Button>
-        </Flex>
-      </Flex>
-      {step === undefined ? (
-        <chakra.h2 fontSize="1.375rem" mt="1">
-          The home as it is in the set-up {from}
-        </chakra.h2>
-      ) : (
+    <StepFrame head={`Step ${at} of ${last}`} says={step?.says} at={at} last={last} go={go} from={from}>
+      {step && (
         <>
-          <chakra.h2 fontSize="1.375rem" mt="1" lineHeight="1.3">
-            <Said text={step.says} />
-          </chakra.h2>
           {step.lines.length > 0 && <TypedLines job={job} lines={step.lines} />}
           {step.refused === null ? (
             <Box mt="2" fontSize="sm">
@@ -82,6 +63,6 @@ export function StepCard({ job, step, at, last, go, from, name }: Props) {
           )}
         </>
       )}
-    </Box>
+    </StepFrame>
   );
 }

@@ -1,16 +1,14 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
 import { Link } from "react-router";
 import { api, unwrap, type JobState, type Schemas } from "../../api/client";
 import { Fold } from "../../ui/Fold";
-import { KeyHelp } from "../../ui/KeyHelp";
 import { Trouble } from "../../ui/pieces";
-import { useShortcuts, type Shortcut } from "../../ui/shortcuts";
 import { useWide } from "../../ui/useWide";
 import { Asked } from "../shared/Asked";
 import { nameOf } from "../shared/designReading";
 import { useShown } from "../shared/useShown";
+import { useStepKeys } from "./useStepKeys";
 import { OtherSheets } from "./OtherSheets";
 import { StepCard } from "./StepCard";
 import { StepList } from "./StepList";
@@ -41,13 +39,7 @@ export function TypedSheet({ state, chosen, all, choose }: Props) {
       show({ step: String(to) });
     }
   };
-  const [help, setHelp] = useState(false);
-  const shortcuts: Shortcut[] = [
-    { key: "n", does: "the next step", act: () => go(at + 1) },
-    { key: "p", does: "the step before", act: () => go(at - 1) },
-    { key: "?", does: "these keys", act: () => setHelp(true) },
-  ];
-  useShortcuts(shortcuts);
+  const keys = useStepKeys(at, go);
 
   const params = { path: { id: state.job.id, sheet: chosen.id, step: at } };
   const key = ["sheet", state.job.id, state.revision, chosen.id, at];
@@ -101,7 +93,7 @@ export function TypedSheet({ state, chosen, all, choose }: Props) {
                 <Fold title="Other run sheets" mt="4" px="3" pb="3">
                   <OtherSheets job={state.job.id} chosen={chosen.id} all={all} choose={choose} />
                 </Fold>
-                <KeyHelp open={help} close={() => setHelp(false)} shortcuts={shortcuts} />
+                {keys}
               </Box>
             </Flex>
             <Box order={{ base: 1, lg: 2 }} minW="0" minH="0" overflowY={{ lg: "auto" }}>
