@@ -67,6 +67,17 @@ public sealed class DerivedSheetTests
         Assert.Equal(SheetText.Of(sheet, name), SheetText.Of(again, name));
     }
 
+    /// <summary>Of a home that is as planned nothing is asked, not even that it is written down.</summary>
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void Where_nothing_differs_there_is_nothing_to_do(string name)
+    {
+        var planned = State.Morning(DerivedSheets.Of(name).Start.Design with { SetUp = DerivedSheets.Of(name).Aim.Target });
+        var sheet = RunSheet.Derive(planned, planned.Design.SetUp, Ways.Usual, TestContext.Current.CancellationToken);
+        Assert.Equal((0, true, true), (sheet.Steps.Count, sheet.IsSafe, sheet.Order.Searched));
+        Assert.Contains("There is nothing to do: the home is as planned.", SheetText.Of(sheet, name), StringComparison.Ordinal);
+    }
+
     /// <summary>
     /// The way back is derived as well, and leads to what was found. On the way only that is broken which was broken there, or what a
     /// gateway that stopped routing cannot be asked any more.

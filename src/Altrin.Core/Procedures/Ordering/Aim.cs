@@ -1,3 +1,4 @@
+using Altrin.Core.Procedures.Invariants;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Procedures.Ordering;
@@ -24,9 +25,12 @@ public sealed record Aim(SetUp Target, Ways Ways)
         {
             Amiss =
             [
-                .. Invariant.All.SelectMany(rule =>
-                    rule.Judge(new(planned, null, planned)).DistinctBy(v => v.Identity).Select(v => new Broken(rule, v))
-                ),
+                // What is asked and noted on the evening is no fault of a plan.
+                .. Invariant
+                    .All.Where(r => r != Ipv6Asked.Rule && r != StandIns.Rule)
+                    .SelectMany(rule =>
+                        rule.Judge(new(planned, null, planned)).DistinctBy(v => v.Identity).Select(v => new Broken(rule, v))
+                    ),
             ],
         };
     }
@@ -35,8 +39,7 @@ public sealed record Aim(SetUp Target, Ways Ways)
     public bool IsPlanned(Broken broken) => Amiss.Any(a => a.Rule == broken.Rule && a.Violation.Identity == broken.Violation.Identity);
 
     /// <summary>Whether the plan itself has a name in two networks.</summary>
-    public bool IsSplit(string name) =>
-        Amiss.Any(a => a.Rule == Invariants.OneNameInOneSegment.Rule && a.Violation.Subjects.Contains(name));
+    public bool IsSplit(string name) => Amiss.Any(a => a.Rule == OneNameInOneSegment.Rule && a.Violation.Subjects.Contains(name));
 
     /// <summary>How a box is to be set; null where it is to be out of use.</summary>
     public BoxSetting? Of(string box) => Target.Boxes.FirstOrDefault(b => b.Box == box);

@@ -81,10 +81,10 @@ internal static class Closing
                 .Order(StringComparer.Ordinal),
         ];
 
-    /// <summary>Who has another address than the one that the DHCP server beside it keeps for it by now.</summary>
+    /// <summary>Which device has another address than the one that the DHCP server beside it keeps for it by now.</summary>
     private static IEnumerable<string> Kept(State now) =>
         now.Seen()
-            .Network.Interfaces.Where(i => i is { Linked: true, Setting: Automatic, Side: Side.Device or Side.Page, Mac: not null })
+            .Network.Interfaces.Where(i => i is { Linked: true, Setting: Automatic, Side: Side.Device, Mac: not null })
             .Where(i =>
                 now.Seen().Network.Segment(i.Segment).Servers.SelectMany(s => s.Reservations).FirstOrDefault(r => r.Mac == i.Mac)
                     is { } kept

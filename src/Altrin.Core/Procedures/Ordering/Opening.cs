@@ -19,7 +19,10 @@ internal static class Opening
         {
             script.Do(new Verify(ready));
         }
-        return script.Stuck is null && (Live.Gateway(now.Design) is not { } gateway || Record(script, gateway)) && Apart(script);
+        return script.Stuck is null
+            && (Live.Gateway(now.Design) is not { } gateway || Record(script, gateway))
+            && Apart(script)
+            && Asked(script);
     }
 
     /// <summary>Writes down what a gateway holds, where that is not done yet.</summary>
@@ -74,6 +77,26 @@ internal static class Opening
     {
         var off = missing.Where(m => !RecordFacts.IsOnPage(m)).ToList();
         return script.DoIf(off.Count > 0, new RecordFacts(gateway, off));
+    }
+
+    /// <summary>Routers in use that are not to route are asked about IPv6 while they route still, where their page opens.</summary>
+    private static bool Asked(Script script)
+    {
+        var left = script.Now.Left(script.Aim.Target);
+        var told = Ipv6Asked.Rule.Judge(new(script.Now, null, script.Now)).SelectMany(v => v.Subjects).ToHashSet(StringComparer.Ordinal);
+        foreach (
+            var box in script
+                .Now.Design.SetUp.Boxes.Select(b => b.Box)
+                .Where(b => script.Aim.Of(b) is not null && !told.Contains(b) && !WorkItems.IsForTable(script.Now, script.Aim, b, left))
+        )
+        {
+            var asked = new Script(script.Now, script.Aim);
+            if (TableWork.AskedOfIpv6(asked, box))
+            {
+                script.Take(asked);
+            }
+        }
+        return script.Stuck is null;
     }
 
     /// <summary>From then on the laptop has one way only.</summary>

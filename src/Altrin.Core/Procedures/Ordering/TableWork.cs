@@ -111,7 +111,7 @@ internal static class TableWork
     }
 
     /// <summary>A router that is not to route is asked whether it announces itself over IPv6.</summary>
-    private static bool AskedOfIpv6(Script script, string id)
+    public static bool AskedOfIpv6(Script script, string id)
     {
         var now = script.Now;
         var routes = script.Aim.Target.Cables.Any(c =>

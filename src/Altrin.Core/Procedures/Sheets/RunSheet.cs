@@ -29,7 +29,7 @@ public sealed record RunSheet(State Start, Aim Aim, FoundOrder Order, IReadOnlyL
     public bool IsSafe => Unsafe.Count == 0 && Missing.Count == 0 && Play.Left.Count == 0 && Undone.Count == 0;
 
     /// <summary>What is left undone at the end that is not so in the plan.</summary>
-    public IReadOnlyList<Broken> Undone => [.. Play.Undone.Where(b => !Aim.IsPlanned(b))];
+    public IReadOnlyList<Broken> Undone => Steps.Count == 0 ? [] : [.. Play.Undone.Where(b => !Aim.IsPlanned(b))];
 
     /// <summary>How long all of it takes, waits included.</summary>
     public Duration Takes => Steps.Select(s => s.Takes).Aggregate(Duration.None, (sum, d) => sum + d);

@@ -52,6 +52,8 @@ internal static class StepReason
             SetPagePassword => "A box must not meet the live network with the password of its factory.",
             SetRadio when save.Changes.OfType<SetRadio>().Any(r => r.IsOff()) && Others(before, save).FirstOrDefault() is { } sent =>
                 $"\"{sent}\" is on the air already: one name leads into one network, so its radios stay off until it is part of it.",
+            SetRadio when save.Changes.OfType<SetRadio>().All(r => r.IsOff()) =>
+                "Another box sends Wi-Fi from here on: one name leads into one network.",
             SetRadio when save.Changes.OfType<SetRadio>().All(r => r.Setting.Gives(nameof(RadioSetting.On))) =>
                 "By now the name leads to the same network from every box.",
             Reserve => "The box or device is then always at the same address.",
