@@ -45,7 +45,12 @@ internal static class RunRoutes
     private static async Task<Results<Ok<RunState>, ProblemHttpResult>> Read([AsParameters] RunQuestion question)
     {
         var (state, problem) = await Asked(question, (ends, from, to, sheet) =>
-            new RunState(from, to, ends, ends.Any(e => e.Name == to && e.Faults.Count == 0) ? SheetDocument.Of(sheet(), from, to!) : null)
+            new RunState(
+                from,
+                to,
+                ends.Value,
+                ends.Value.Any(e => e.Name == to && e.Faults.Count == 0) ? SheetDocument.Of(sheet(), from, to!) : null
+            )
         );
         return state is not null ? TypedResults.Ok(state) : problem!;
     }
@@ -134,7 +139,7 @@ internal static class RunRoutes
 
     private static async Task<(T? Answer, ProblemHttpResult? Problem)> Asked<T>(
         RunQuestion question,
-        Func<IReadOnlyList<RunEnd>, string, string?, Func<RunSheet>, T?> answer
+        Func<Lazy<IReadOnlyList<RunEnd>>, string, string?, Func<RunSheet>, T?> answer
     )
         where T : class
     {
@@ -156,9 +161,9 @@ internal static class RunRoutes
                 question.Id,
                 cancel =>
                 {
-                    var ends = RunSheets.Ends(head.Home, begins);
-                    var to = question.To
-                        ?? (ends.FirstOrDefault(e => e.Faults.Count == 0) ?? (ends is [var first, ..] ? first : null))?.Name;
+                    // Every set-up is proven for it: only where that is asked, or one has to be chosen.
+                    var ends = new Lazy<IReadOnlyList<RunEnd>>(() => RunSheets.Ends(head.Home, begins));
+                    var to = question.To ?? (ends.Value.FirstOrDefault(e => e.Faults.Count == 0) ?? First(ends.Value))?.Name;
                     return answer(ends, begins, to, () => question.Sheets.Of(head.Revision.Id, from, head.Home.Design(to!)!, cancel));
                 },
                 question.Cancel
@@ -166,4 +171,6 @@ internal static class RunRoutes
             null
         );
     }
+
+    private static RunEnd? First(IReadOnlyList<RunEnd> ends) => ends is [var first, ..] ? first : null;
 }
