@@ -29,7 +29,7 @@ public class OrderBenchmarks
             // Boxes of a made-up home have no password on record.
             if (sheet.Missing.Count > 0 || sheet.Play.Left.Count > 0)
             {
-                throw new InvalidOperationException(string.Join('\n', SheetWords.Verdict(sheet)));
+                throw new InvalidOperationException(string.Join('\n', SheetVerdict.Of(sheet).SelectMany(v => v.Items.Prepend(v.Says))));
             }
         }
     }

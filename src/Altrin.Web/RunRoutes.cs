@@ -44,7 +44,7 @@ internal static class RunRoutes
 
     private static async Task<Results<Ok<RunState>, ProblemHttpResult>> Read([AsParameters] RunQuestion question)
     {
-        var (state, problem) = await Asked(question, (ends, from, to, sheet) =>
+        var (state, problem) = await Asked(question, (ends, from, to, sheet, _) =>
             new RunState(
                 from,
                 to,
@@ -57,7 +57,7 @@ internal static class RunRoutes
 
     private static async Task<Results<Ok<SheetMoment>, ProblemHttpResult>> Step([AsParameters] RunQuestion question, string step)
     {
-        var (moment, problem) = await Sheet(question, sheet => Numbered(sheet, step) is not { } number ? null
+        var (moment, problem) = await Sheet(question, (sheet, cancel) => Numbered(sheet, step) is not { } number ? null
             : number == 0 ? SheetMoment.Of(null, sheet.Start, 0)
             : SheetMoment.Of(sheet.Steps[number - 1].Before, sheet.Steps[number - 1].After, number));
         return moment is not null ? TypedResults.Ok(moment) : problem ?? NoStep();
@@ -68,9 +68,9 @@ internal static class RunRoutes
         string step
     )
     {
-        var (groups, problem) = await Sheet(question, sheet =>
+        var (groups, problem) = await Sheet(question, (sheet, cancel) =>
             Numbered(sheet, step) is > 0 and var number
-                ? (IReadOnlyList<WhatIfNotDocument>)[.. StepIfNot.Of(sheet, number, question.Cancel).Select(WhatIfNotDocument.Of)]
+                ? (IReadOnlyList<WhatIfNotDocument>)[.. StepIfNot.Of(sheet, number, cancel).Select(WhatIfNotDocument.Of)]
                 : null
         );
         return groups is not null ? TypedResults.Ok(groups) : problem ?? NoStep();
@@ -78,8 +78,8 @@ internal static class RunRoutes
 
     private static async Task<Results<Ok<WayBackDocument>, ProblemHttpResult>> Back([AsParameters] RunQuestion question, string step)
     {
-        var (back, problem) = await Sheet(question, sheet =>
-            Numbered(sheet, step) is { } number ? WayBackDocument.Of(number, WayBack.After(sheet, number, question.Cancel)) : null
+        var (back, problem) = await Sheet(question, (sheet, cancel) =>
+            Numbered(sheet, step) is { } number ? WayBackDocument.Of(number, WayBack.After(sheet, number, cancel)) : null
         );
         return back is not null ? TypedResults.Ok(back) : problem ?? NoStep();
     }
@@ -105,19 +105,16 @@ internal static class RunRoutes
         {
             return Problems.Field("/start", start ?? "", "When the work begins, such as 2026-12-04T19:00: a calendar needs it.");
         }
-        var (file, problem) = await Asked(question, (_, from, to, sheet) =>
-            to is null ? null : SheetFile.Of(chosen, sheet(), from, to, begins)
+        var (written, problem) = await Asked(question, (_, from, to, sheet, _) =>
+            to is null ? null : new { File = SheetFile.Of(chosen, sheet(), from, to, begins), Home = sheet().Start.Design.Site.Name }
         );
-        if (file is null)
-        {
-            return problem ?? DesignRoutes.NoSetUp((await question.Store.Find(question.Id, question.Cancel))!.Home, "planned");
-        }
-        var name = (await question.Store.Find(question.Id, question.Cancel))?.Job.Name ?? "";
-        return TypedResults.File(
-            Encoding.UTF8.GetBytes(file.Content),
-            $"{file.MediaType}; charset=utf-8",
-            $"{DesignRoutes.Slug($"{name} run sheet")}.{file.Extension}"
-        );
+        return written is null
+            ? problem!
+            : TypedResults.File(
+                Encoding.UTF8.GetBytes(written.File.Content),
+                $"{written.File.MediaType}; charset=utf-8",
+                $"{DesignRoutes.Slug($"{written.Home} run sheet")}.{written.File.Extension}"
+            );
     }
 
     /// <summary>The number of a step by its identity, 0 for the start; null where there is none.</summary>
@@ -134,12 +131,15 @@ internal static class RunRoutes
             null
         );
 
-    private static Task<(T? Answer, ProblemHttpResult? Problem)> Sheet<T>(RunQuestion question, Func<RunSheet, T?> answer)
-        where T : class => Asked(question, (_, _, to, sheet) => to is null ? null : answer(sheet()));
+    private static Task<(T? Answer, ProblemHttpResult? Problem)> Sheet<T>(
+        RunQuestion question,
+        Func<RunSheet, CancellationToken, T?> answer
+    )
+        where T : class => Asked(question, (_, _, to, sheet, cancel) => to is null ? null : answer(sheet(), cancel));
 
     private static async Task<(T? Answer, ProblemHttpResult? Problem)> Asked<T>(
         RunQuestion question,
-        Func<Lazy<IReadOnlyList<RunEnd>>, string, string?, Func<RunSheet>, T?> answer
+        Func<Lazy<IReadOnlyList<RunEnd>>, string, string?, Func<RunSheet>, CancellationToken, T?> answer
     )
         where T : class
     {
@@ -156,20 +156,21 @@ internal static class RunRoutes
         {
             return (null, DesignRoutes.NoSetUp(head.Home, named));
         }
-        return (
-            await question.Proofs.Do(
-                question.Id,
-                cancel =>
-                {
-                    // Every set-up is proven for it: only where that is asked, or one has to be chosen.
-                    var ends = new Lazy<IReadOnlyList<RunEnd>>(() => RunSheets.Ends(head.Home, begins));
-                    var to = question.To ?? (ends.Value.FirstOrDefault(e => e.Faults.Count == 0) ?? First(ends.Value))?.Name;
-                    return answer(ends, begins, to, () => question.Sheets.Of(head.Revision.Id, from, head.Home.Design(to!)!, cancel));
-                },
-                question.Cancel
-            ),
-            null
+        var (answered, end) = await question.Proofs.Do(
+            question.Id,
+            cancel =>
+            {
+                // Every set-up is proven for it: only where that is asked, or one has to be chosen.
+                var ends = new Lazy<IReadOnlyList<RunEnd>>(() => RunSheets.Ends(head.Home, begins));
+                var to = question.To ?? (ends.Value.FirstOrDefault(e => e.Faults.Count == 0) ?? First(ends.Value))?.Name;
+                return (
+                    answer(ends, begins, to, () => question.Sheets.Of(head.Revision.Id, from, head.Home.Design(to!)!, cancel), cancel),
+                    to
+                );
+            },
+            question.Cancel
         );
+        return (answered, answered is null && end is null ? DesignRoutes.NoSetUp(head.Home, "planned") : null);
     }
 
     private static RunEnd? First(IReadOnlyList<RunEnd> ends) => ends is [var first, ..] ? first : null;

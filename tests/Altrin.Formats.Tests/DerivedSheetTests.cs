@@ -164,6 +164,26 @@ public sealed class DerivedSheetTests
         Assert.Contains(StepIfNot.Of(sheet, radios, TestContext.Current.CancellationToken), g => g.ShownBy > radios);
     }
 
+    /// <summary>A provider that keeps its address for the box before gives none to another until the box at the line was off.</summary>
+    [Theory]
+    [InlineData(102, "Hall gateway")]
+    [InlineData(46, "Line modem")]
+    public void The_box_at_the_line_is_off_for_a_while_where_another_asks_for_its_address(int seed, string atLine)
+    {
+        var pair = PairGenerator.Make(seed);
+        var sheet = RunSheet.Derive(State.Morning(pair.From), pair.To, Ways.Usual, TestContext.Current.CancellationToken);
+        var step = sheet.Steps.Single(s => s.Says == $"Switch {atLine} off for 2 minutes and on again");
+        Assert.StartsWith(
+            "The provider keeps its address for the MAC address that was at the line before",
+            step.Why,
+            StringComparison.Ordinal
+        );
+        Assert.Null(step.Undo);
+        Assert.True(step.Takes.Usual >= TimeSpan.FromMinutes(2));
+        Assert.True(sheet.IsSafe);
+        Assert.All(sheet.Aim.Online, d => Assert.Contains(d, Online(sheet.Order.End)));
+    }
+
     /// <summary>The identity of a step is the same once what is before it was done: ticks and addresses of pages outlive that.</summary>
     [Theory]
     [InlineData("t01-access-point-by-hand.json")]

@@ -20,12 +20,12 @@ internal static class BoxSaves
             || pages.Count == 0 && Differs(now, goal)
         )
         {
-            yield return new(WorkKind.Save, $"{id} reset", s => WorkItems.OutOf(s, id) && s.Do(new ResetBox(id)) && s.Ready(id));
+            yield return Reset(WorkKind.Save, id);
             yield break;
         }
         if (IsLost(now, aim, id))
         {
-            yield return new(WorkKind.Away, $"{id} reset", s => WorkItems.OutOf(s, id) && s.Do(new ResetBox(id)) && s.Ready(id));
+            yield return Reset(WorkKind.Away, id);
         }
         if (toMode)
         {
@@ -36,7 +36,10 @@ internal static class BoxSaves
             }
             yield return new(WorkKind.Save, $"{id} {ModeWords.Of(goal.Mode.Kind)}", s =>
                 TableWork.Settle(s, id, n => BoxGoal.Planned(n, aim, id))
-            );
+            )
+            {
+                Box = id,
+            };
             yield break;
         }
         // One page after another; radios go on when their time has come, though never while the factory's password is in force.
@@ -56,7 +59,10 @@ internal static class BoxSaves
             .All(c => now.Design.Device(c.A.Owner) is not null || now.Design.Device(c.B.Owner) is not null);
 
     private static WorkItem Saved(string id, PageWork page) =>
-        new(WorkKind.Save, $"{id} {page.Area}", s => Saving.Save(s, id, page)) { IsLate = IsOfAir(page) };
+        new(WorkKind.Save, $"{id} {page.Area}", s => Saving.Save(s, id, page)) { Box = id, IsLate = IsOfAir(page) };
+
+    private static WorkItem Reset(WorkKind kind, string id) =>
+        new(kind, $"{id} reset", s => WorkItems.OutOf(s, id) && s.Do(new ResetBox(id)) && s.Ready(id)) { Box = id };
 
     private static bool IsOfAir(PageWork page) =>
         page.Area != PageWork.InApp && page.Changes.Any(c => c is SetRadio or SetGuest or SetPointGuest);

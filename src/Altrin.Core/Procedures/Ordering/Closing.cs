@@ -12,20 +12,23 @@ internal static class Closing
     {
         foreach (var device in Stale(script.Now))
         {
-            script.Do(script.Now.Design.Device(device) is not null ? new NewLink(device) : new PowerOff(device));
-            if (script.Now.Design.Box(device) is not null)
+            if (script.Now.Design.Device(device) is not null)
             {
-                script.Do(new PowerOn(device));
-                script.Ready(device);
+                script.Do(new NewLink(device));
+            }
+            else
+            {
+                Renewing.Restart(script, device);
             }
         }
-        foreach (var router in Routers(script.Now))
+        foreach (var router in Unasked(script.Now))
         {
             if (!PageAt.HasNone(script.Now.Design.Box(router)!.Profile) && !PageWay.Open(script, router))
             {
                 return false;
             }
-            script.Do(new Verify(Verifiable.Ipv6Kind, router));
+            var routes = script.Now.Seen().Network.Find(router, Side.Wan) is { Linked: true };
+            script.Do(new Verify(routes ? Verifiable.Ipv6Kind : Verifiable.Ipv6Off, router));
         }
         return Look(script) && Home(script);
     }
@@ -96,8 +99,8 @@ internal static class Closing
     private static bool Leases(State now, string owner) =>
         !Laptop.Is(owner) && now.Moment.Situation.Memory?.Held.Any(h => h.Owner == owner && h.Leases.Count > 0) == true;
 
-    /// <summary>Routers at the line that were not told how IPv6 arrives.</summary>
-    private static List<string> Routers(State now) =>
+    /// <summary>Routers with IPv6 not settled: a main router was not told how it arrives, a further one may announce itself.</summary>
+    private static List<string> Unasked(State now) =>
         Invariant
             .LeftBy(now)
             .Where(b => b.Rule == Invariants.Ipv6Asked.Rule && b.Violation.Subjects is [_, "ipv6"])

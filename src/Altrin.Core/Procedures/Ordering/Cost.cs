@@ -3,7 +3,7 @@ namespace Altrin.Core.Procedures.Ordering;
 /// <summary>
 /// What an order of work costs, compared part by part from the first: an order that breaks less is better whatever it takes.
 /// </summary>
-/// <param name="Violations">Invariants that are broken, each time.</param>
+/// <param name="Violations">Invariants that are broken, each of a violation once, and devices that are offline at the end.</param>
 /// <param name="Downtime">Seconds in which a device is without internet that has it before and after, summed over devices.</param>
 /// <param name="WindowFirst">The second in which the first of them goes offline; null where none does.</param>
 /// <param name="WindowLast">The last second of it.</param>

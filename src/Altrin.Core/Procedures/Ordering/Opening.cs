@@ -37,11 +37,7 @@ internal static class Opening
         {
             return script.Stuck is null;
         }
-        if (PageAt.HasNone(gateway.Profile))
-        {
-            return Noted(script, gateway.Id, missing);
-        }
-        if (!Seat(script, gateway.Id))
+        if (PageAt.HasNone(gateway.Profile) || !Seat(script, gateway.Id))
         {
             return Noted(script, gateway.Id, missing);
         }

@@ -56,7 +56,7 @@ public static class OrderSearch
 
     private sealed class Search(State start, Aim aim, bool commits, CancellationToken cancel)
     {
-        private readonly Downtime _downtime = Downtime.Between(start, aim);
+        private readonly Downtime _downtime = new(aim);
         private readonly PriorityQueue<Node, (Cost, int)> _open = new();
         private readonly Dictionary<string, Cost> _best = new(StringComparer.Ordinal);
         private int _tried;
@@ -81,7 +81,7 @@ public static class OrderSearch
                 if (next.Count == 0 && node.Now.Left(aim.Target).Count == 0)
                 {
                     // The plan alone is no end: who is to have the internet has to have it.
-                    var amiss = node.Cost.Violations + _downtime.Offline(node.Now);
+                    var amiss = node.Cost.Violations + _downtime.Offline(node.Now).Count;
                     var end = node with { Cost = node.Cost with { Violations = amiss }, IsEnd = true };
                     _open.Enqueue(end, (end.Cost, -++_nodes));
                     continue;
@@ -142,7 +142,7 @@ public static class OrderSearch
         private bool IsFree(Node before, Node after) =>
             before.Cost.Violations == after.Cost.Violations
             && before.Cost.Downtime == after.Cost.Downtime
-            && _downtime.Offline(after.Now) <= _downtime.Offline(before.Now);
+            && _downtime.Offline(after.Now).Count <= _downtime.Offline(before.Now).Count;
 
         private Node With(Node node, WorkKind kind, string subject, Script script)
         {
@@ -180,28 +180,35 @@ public static class OrderSearch
 
         private FoundOrder End(Node node, bool searched)
         {
-            var left = node.Now.Left(aim.Target);
-            var reasons = left.Count == 0 ? [] : Reasons(node);
             var closing = new Script(node.Now, aim);
-            if (left.Count == 0)
+            var reached = node.Now.Left(aim.Target).Count == 0;
+            if (reached)
             {
                 Closing.Do(closing);
             }
             var whole = With(node, WorkKind.Finish, "", closing);
-            return new(whole.Done, whole.Now, whole.Cost, [.. whole.Stuck.Concat(reasons).Distinct()], _tried, searched);
+            IEnumerable<string> stuck = [.. whole.Stuck, .. reached ? Offline(whole.Now) : Reasons(node)];
+            return new(whole.Done, whole.Now, whole.Cost, [.. stuck.Distinct()], _tried, searched);
+        }
+
+        /// <summary>Who is to have the internet and has it not, though all is as planned.</summary>
+        private IEnumerable<string> Offline(State end)
+        {
+            var why = end.Seen().Internet.ToDictionary(i => i.Device, i => i.Answer.Why);
+            return _downtime
+                .Offline(end)
+                .Select(d => $"{end.Design.NameOf(d)} has no internet at the end: {why.GetValueOrDefault(d, "it is not in use.")}");
         }
 
         /// <summary>Why each piece of work that is left cannot be done.</summary>
-        private List<string> Reasons(Node node)
+        private IEnumerable<string> Reasons(Node node)
         {
-            var reasons = new List<string>();
             foreach (var item in WorkItems.Of(node.Now, aim))
             {
                 var script = new Script(node.Now, aim);
                 item.Do(script);
-                reasons.Add(script.Stuck ?? $"{item.Identity} changes nothing.");
+                yield return script.Stuck ?? "What can still be done leads no nearer to the plan.";
             }
-            return reasons;
         }
 
         /// <summary>What makes two states alike: what is left, where the laptop is, and who was given whose lease.</summary>

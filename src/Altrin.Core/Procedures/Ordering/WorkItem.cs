@@ -43,6 +43,9 @@ public enum WorkKind
 /// <param name="Do">Does it; false where it cannot be done.</param>
 internal sealed record WorkItem(WorkKind Kind, string Subject, Func<Script, bool> Do)
 {
+    /// <summary>The box at which it is done, by which its turn is found; null where that does not matter.</summary>
+    public string? Box { get; init; }
+
     /// <summary>Whether it is tried after what makes the network: radios go on where their names lead to one network by then.</summary>
     public bool IsLate { get; init; }
 

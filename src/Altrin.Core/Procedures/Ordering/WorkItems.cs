@@ -1,5 +1,4 @@
 using Altrin.Core.Changes;
-using Altrin.Core.Networks;
 using Altrin.Core.Procedures.Acts;
 using Altrin.Core.Sites;
 
@@ -17,10 +16,10 @@ internal static class WorkItems
             .. Boxes(now, aim, left)
                 .Concat(Cables(now, aim, left))
                 .Concat(Devices(now, left))
-                .Concat(NewLinks(now, left))
+                .Concat(Renewing.Of(now, left))
                 .OrderBy(i => IsAtHand(now, i) || (aim.IsBack && i.Kind == WorkKind.Away) ? WorkKind.Baseline : Turn(now, i))
                 .ThenBy(i => i.IsLate || i.Kind == WorkKind.Table)
-                .ThenBy(i => Depth(aim, i))
+                .ThenBy(i => aim.DepthOf(i.Box))
                 .ThenBy(i => i.Subject, StringComparer.Ordinal),
         ];
     }
@@ -35,9 +34,7 @@ internal static class WorkItems
 
     /// <summary>Whether it is set where the laptop is plugged in.</summary>
     private static bool IsAtHand(State now, WorkItem item) =>
-        item is { Kind: WorkKind.Save, IsLate: false }
-        && now.Laptop?.Cable is { } cable
-        && item.Subject.StartsWith($"{cable.Port.Owner} ", StringComparison.Ordinal);
+        item is { Kind: WorkKind.Save, IsLate: false } && now.Laptop?.Cable?.Port.Owner is { } owner && item.Box == owner;
 
     /// <summary>Whether a box is to be set up at the table before it becomes part of the network.</summary>
     public static bool IsForTable(State now, Aim aim, string id, IReadOnlyList<Change> left)
@@ -70,12 +67,12 @@ internal static class WorkItems
         {
             if (IsForTable(now, aim, id, left))
             {
-                yield return new(WorkKind.Table, id, s => OutOf(s, id) && TableWork.Do(s, id));
+                yield return new(WorkKind.Table, id, s => OutOf(s, id) && TableWork.Do(s, id)) { Box = id };
                 continue;
             }
             if (now.Design.Mode(id) is null)
             {
-                yield return new(WorkKind.Power, id, s => s.Do(new PowerOn(id)) && s.Ready(id));
+                yield return new(WorkKind.Power, id, s => s.Do(new PowerOn(id)) && s.Ready(id)) { Box = id };
                 continue;
             }
             foreach (var save in BoxSaves.Of(now, aim, id))
@@ -84,7 +81,7 @@ internal static class WorkItems
             }
             if (left.OfType<StandIn>().FirstOrDefault(c => c.Box == id) is { Place: { } place })
             {
-                yield return new(WorkKind.Carry, id, s => OutOf(s, id) && s.Do(new CarryBox(id, place)) && s.Ready(id));
+                yield return new(WorkKind.Carry, id, s => OutOf(s, id) && s.Do(new CarryBox(id, place)) && s.Ready(id)) { Box = id };
             }
         }
     }
@@ -103,7 +100,10 @@ internal static class WorkItems
         {
             if (new[] { patch.A, patch.B }.All(p => IsReady(now, aim, p.Owner, left)))
             {
-                yield return new(WorkKind.Patch, patch.Id ?? $"{patch.A} {patch.B}", s => Patching.Plug(s, patch));
+                yield return new(WorkKind.Patch, patch.Id ?? $"{patch.A} {patch.B}", s => Patching.Plug(s, patch))
+                {
+                    Box = aim.Farther(patch.A.Owner, patch.B.Owner),
+                };
             }
         }
         foreach (var unpatch in left.OfType<Unpatch>())
@@ -121,7 +121,7 @@ internal static class WorkItems
             if (aim.Target.Cables.FirstOrDefault(c => c.Id == set.Cable) is { } cable && now.Design.SetUp.Cables.Any(c => c.Id == cable.Id))
             {
                 var anew = new Patch(cable.A, cable.B, cable.Known) { Id = cable.Id };
-                yield return new(WorkKind.Patch, cable.Id, s => Patching.Plug(s, anew));
+                yield return new(WorkKind.Patch, cable.Id, s => Patching.Plug(s, anew)) { Box = aim.Farther(cable.A.Owner, cable.B.Owner) };
             }
         }
     }
@@ -151,86 +151,10 @@ internal static class WorkItems
         }
     }
 
-    /// <summary>
-    /// Devices that keep what a DHCP server gave them that is not there any more, whose subnet is another now, or whose address it gave to
-    /// another since it started anew.
-    /// </summary>
-    private static IEnumerable<WorkItem> NewLinks(State now, IReadOnlyList<Change> left)
-    {
-        var twice = now.Seen().Hosts.Conflicts.Where(c => c.Pool is null).SelectMany(c => c.Holders).ToHashSet(StringComparer.Ordinal);
-        // A box asks anew for the address of its page when it starts.
-        var boxes = twice
-            .Where(b => now.Design.Box(b) is not null && now.Moment.Situation.Memory?.Of(b, Side.Page) is { Leases.Count: > 0 })
-            .Select(b => new WorkItem(WorkKind.NewLink, b, s =>
-                OutOf(s, b) && s.Do(new PowerOff(b)) && s.Do(new PowerOn(b)) && s.Ready(b)
-            ));
-        var devices = now.Seen()
-            .Internet.Where(i => !i.Answer.IsYes || twice.Contains(i.Device))
-            .Select(i => i.Device)
-            .Where(d =>
-                left.All(c => !c.Subjects().Contains(d))
-                && now.Design.SetUp.Devices.First(s => s.Device == d).Address is Automatic
-                && now.Moment.Situation.Memory?.Of(d, Side.Device) is { Leases: [var lease, ..] }
-                && (twice.Contains(d) || IsStale(now, d, lease))
-            )
-            .Select(d => new WorkItem(WorkKind.NewLink, d, s => s.Do(new NewLink(d))));
-        return boxes.Concat(devices);
-    }
-
-    private static bool IsStale(State now, string device, HeldLease lease)
-    {
-        var network = now.Seen().Network;
-        return network.Find(device, Side.Device) is { Linked: true } side
-            && network.Segment(side.Segment).Servers is { Count: > 0 } servers
-            && servers.All(s => s.Owner != lease.Server || s.Pool?.Contains(lease.Address) != true);
-    }
-
     /// <summary>The laptop is not in a port of a box that is to be moved.</summary>
     public static bool OutOf(Script script, string box) => script.DoIf(script.Now.Laptop?.Cable?.Port.Owner == box, new LaptopOutOfPort());
 
     /// <summary>Whether a cable can be plugged into a box: it has power, and what is done at the table is done.</summary>
     private static bool IsReady(State now, Aim aim, string owner, IReadOnlyList<Change> left) =>
         owner == PortRef.Street || now.Design.Mode(owner) is not null && !IsForTable(now, aim, owner, left) && !AwaitsMain(now, aim, owner);
-
-    /// <summary>How many cables and radio links a subject is from the line in the plan: what is nearer comes first.</summary>
-    private static int Depth(Aim aim, WorkItem item)
-    {
-        var box = item.Kind switch
-        {
-            WorkKind.Patch => aim.Target.Cables.FirstOrDefault(c => c.Id == item.Subject) is { } cable
-                ? Math.Max(Depths(aim, cable.A.Owner), Depths(aim, cable.B.Owner))
-                : 0,
-            WorkKind.Table or WorkKind.Power or WorkKind.Carry => Depths(aim, item.Subject),
-            WorkKind.Save => Depths(aim, item.Subject.Split(' ')[0]),
-            _ => 0,
-        };
-        return box;
-    }
-
-    private static int Depths(Aim aim, string box)
-    {
-        var (seen, next) = (new HashSet<string>(StringComparer.Ordinal) { PortRef.Street }, new List<string> { PortRef.Street });
-        for (var depth = 0; next.Count > 0; depth++)
-        {
-            if (next.Contains(box))
-            {
-                return depth;
-            }
-            var at = next;
-            next =
-            [
-                .. aim
-                    .Target.Cables.SelectMany(c =>
-                        at.Contains(c.A.Owner) ? [c.B.Owner]
-                        : at.Contains(c.B.Owner) ? new[] { c.A.Owner }
-                        : []
-                    )
-                    .Concat(aim.Target.Boxes.Where(b => b.Mode.Joins is { } j && at.Contains(j.Box)).Select(b => b.Box))
-                    .Concat(aim.Target.Boxes.Where(b => b.Mode is SatelliteMode m && at.Contains(m.Main)).Select(b => b.Box))
-                    .Distinct()
-                    .Where(seen.Add),
-            ];
-        }
-        return 100;
-    }
 }

@@ -36,12 +36,14 @@ internal static class SheetMaterial
             .ToList();
         if (fresh.Count > 0)
         {
-            yield return $"Power supplies of {string.Join(", ", fresh.Select(p => design.NameOf(p.Id)).Distinct())}; a free socket at the table.";
+            var names = string.Join(", ", fresh.Select(p => design.NameOf(p.Id)).Distinct());
+            yield return $"Power supplies of {names}; a free socket at the table.";
             yield return "A label and a pen for each box.";
         }
         if (acts.Select(a => a.Act).OfType<SetInApp>().Select(s => design.Box(s.Box)!).FirstOrDefault() is { } kit)
         {
-            yield return $"A phone with the application of {kit.Name}{(kit.Profile.Traits.App?.Account == Known.Yes ? ", and the customer's own account" : "")}.";
+            var account = kit.Profile.Traits.App?.Account == Known.Yes ? ", and the customer's own account" : "";
+            yield return $"A phone with the application of {kit.Name}{account}.";
         }
         if (acts.Any(a => a.Act is SavePage or ResetBox or PatchCable))
         {

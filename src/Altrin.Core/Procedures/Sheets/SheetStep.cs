@@ -1,14 +1,12 @@
 using Altrin.Core.Packets;
-using Altrin.Core.Procedures.Ordering;
 
 namespace Altrin.Core.Procedures.Sheets;
 
 /// <summary>One step of a run sheet: one trip to one page, or one act of the hands, with what belongs to it.</summary>
 /// <param name="Id">What it is, whatever its number: it is the same once the order is worked out anew.</param>
 /// <param name="Phase">The part of the evening.</param>
-/// <param name="Work">The piece of work that it belongs to.</param>
 /// <param name="Acts">Its acts, in order; at least one.</param>
-public sealed record SheetStep(string Id, Phase Phase, WorkKind Work, IReadOnlyList<PlayedStep> Acts)
+public sealed record SheetStep(string Id, Phase Phase, IReadOnlyList<PlayedStep> Acts)
 {
     /// <summary>The act that it is about: what comes before it leads there, what comes after it is a wait.</summary>
     public required PlayedStep Main { get; init; }

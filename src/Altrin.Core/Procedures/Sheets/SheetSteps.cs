@@ -13,13 +13,9 @@ internal sealed class SheetSteps(State start, Aim aim)
     /// <summary>How many cables or joins one step has at most.</summary>
     private const int MostGathered = 6;
 
-    private readonly HashSet<string> _online = Both(start, aim);
+    private readonly Downtime _downtime = new(aim);
     private readonly HashSet<string> _before = [.. Standing(start)];
-    private readonly HashSet<(string Of, AnswerKind Kind)> _answers =
-    [
-        .. Answers(start),
-        .. Answers(State.Morning(start.Design with { SetUp = aim.Target })),
-    ];
+    private readonly HashSet<(string Of, AnswerKind Kind)> _answers = [.. Answers(start), .. Answers(aim.Planned)];
 
     /// <summary>The steps of an order, each with what belongs to it.</summary>
     public IReadOnlyList<SheetStep> Of(FoundOrder order)
@@ -68,8 +64,7 @@ internal sealed class SheetSteps(State start, Aim aim)
 
     private SheetStep Step(WorkDone work, IReadOnlyList<PlayedStep> acts, PlayedStep main, string id)
     {
-        var offline = Offline(acts[^1].After);
-        var step = new SheetStep(id, PhaseOf(work, acts), work.Kind, acts)
+        var step = new SheetStep(id, PhaseOf(work, acts), acts)
         {
             Main = main,
             Says = StepWords.Of(main, acts, work),
@@ -77,8 +72,8 @@ internal sealed class SheetSteps(State start, Aim aim)
             Why = StepReason.Of(main, acts, work.Kind),
             Cautions = [.. StepCaution.Of(acts, main)],
             Undo = StepUndoing.Of(main, acts),
-            Offline = offline,
-            Dips = acts.Any(a => Offline(a.After).Count > 0),
+            Offline = _downtime.Offline(acts[^1].After),
+            Dips = acts.Any(a => _downtime.Offline(a.After).Count > 0),
         };
         return step with { IsRest = step is { Dips: false, Phase: Phase.Window or Phase.Place } && IsCalm(step.After) };
     }
@@ -123,9 +118,6 @@ internal sealed class SheetSteps(State start, Aim aim)
         );
     }
 
-    private List<string> Offline(State now) =>
-        [.. now.Seen().Internet.Where(i => _online.Contains(i.Device) && !i.Answer.IsYes).Select(i => i.Device)];
-
     /// <summary>Whether nothing is worse than at the start, or otherwise than planned: one can sit down.</summary>
     private bool IsCalm(State now) =>
         !now.Moment.Situation.BusyNow().Any()
@@ -141,18 +133,4 @@ internal sealed class SheetSteps(State start, Aim aim)
     /// <summary>Invariants that a state violates as it stands.</summary>
     private static IEnumerable<string> Standing(State now) =>
         Invariant.All.SelectMany(rule => rule.Judge(new(now, null, now)).Select(v => $"{rule.Number} {v.Identity}"));
-
-    private static HashSet<string> Both(State start, Aim aim)
-    {
-        var planned = State.Morning(start.Design with { SetUp = aim.Target });
-        return State
-            .Morning(start.Design)
-            .Seen()
-            .Internet.Concat(planned.Seen().Internet)
-            .Where(i => i.Answer.IsYes)
-            .GroupBy(i => i.Device)
-            .Where(g => g.Count() == 2)
-            .Select(g => g.Key)
-            .ToHashSet(StringComparer.Ordinal);
-    }
 }

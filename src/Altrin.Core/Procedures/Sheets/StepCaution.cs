@@ -19,17 +19,20 @@ internal static class StepCaution
             || main.Act is PowerOn && boxes.Exists(b => b.Profile.Kind == BoxKind.Powerline)
         )
         {
-            yield return "It is plugged straight into a wall socket, never into an extension lead. Work on the mains wiring itself is for a licensed electrician.";
+            yield return "It is plugged straight into a wall socket, never into an extension lead. "
+                + "Work on the mains wiring itself is for a licensed electrician.";
         }
         foreach (var carry in acts.Select(a => a.Act).OfType<CarryBox>())
         {
             switch (design.Site.Place(carry.Place)?.Kind)
             {
                 case PlaceKind.Loft:
-                    yield return "In a loft stand on joists or boards only, with a ladder that is held, a lamp, and a way for someone to hear you.";
+                    yield return "In a loft stand on joists or boards only, with a ladder that is held, a lamp, "
+                        + "and a way for someone to hear you.";
                     break;
                 case PlaceKind.Outdoors:
-                    yield return "Outdoors: no ladder alone, in wind or in wet; keep clear of power lines. Fixing, earthing and lightning protection follow local code.";
+                    yield return "Outdoors: no ladder alone, in wind or in wet; keep clear of power lines. "
+                        + "Fixing, earthing and lightning protection follow local code.";
                     break;
             }
         }
@@ -38,11 +41,13 @@ internal static class StepCaution
             && save.Changes.Any(c => c is Changes.SetDmz { To: not null } or Changes.SetPassing { Passing: not null } or Changes.AddForward)
         )
         {
-            yield return "What is let in from the internet reaches the home: only what is needed, to a box or device whose firmware is kept up, its remote administration off.";
+            yield return "What is let in from the internet reaches the home: only what is needed, "
+                + "to a box or device whose firmware is kept up, its remote administration off.";
         }
         if (main.Act is SavePage radio && radio.Changes.OfType<Changes.SetRadio>().Any(r => r.Setting.Gives(nameof(RadioSetting.Channel))))
         {
-            yield return "Channels and power follow the radio law of the country that the box is set to: never another one for the sake of a channel.";
+            yield return "Channels and power follow the radio law of the country that the box is set to: "
+                + "never another one for the sake of a channel.";
         }
         if (main.Act is UpdateFirmware)
         {

@@ -24,7 +24,11 @@ internal static class StepReason
             SavePage save => Saved(main, save, acts),
             SetInApp => "No page of it sets that.",
             PatchCable patch when acts.Any(a => a.Act is PowerOff) =>
-                $"A box that joins by radio may keep that link beside a cable, which makes a ring: {design.NameOf(patch.A.Owner)} and {design.NameOf(patch.B.Owner)} are joined while one is off.",
+                "A box that joins by radio may keep that link beside a cable, which makes a ring: "
+                    + $"{design.NameOf(patch.A.Owner)} and {design.NameOf(patch.B.Owner)} are joined while one is off.",
+            PowerOff off when acts.Any(a => a.Act is PowerOn) => Renewing.KeptFromLine(main.Before).Contains(off.Id)
+                ? "The provider keeps its address for the MAC address that was at the line before, until the box in which it ends was off."
+                : "Its page has an address that is not its own any more: it asks for one when it starts.",
             NewLink => "It keeps an address of a DHCP server that is not there any more until it asks anew.",
             PutBoxAway => "It is not part of the plan.",
             UnpatchCable when work == WorkKind.Table =>

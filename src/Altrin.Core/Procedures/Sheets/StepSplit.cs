@@ -49,6 +49,7 @@ public static class StepSplit
             (Fetch, Fetch) or (Verify, Verify) => true,
             (PatchCable or UnpatchCable or PowerOff, PatchCable or UnpatchCable or PowerOff) => true,
             (PatchCable, PowerOn) => true,
+            (PowerOff, WaitFor) or (PowerOff or WaitFor, PowerOn) => true,
             (PatchCable or DeviceTakesAddress or DeviceJoins, DeviceTakesAddress or DeviceJoins) => true,
             (NewLink, NewLink) or (DeviceJoins, DeviceJoins) => true,
             (PowerOn, CarryBox) => false,

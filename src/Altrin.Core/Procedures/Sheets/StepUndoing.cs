@@ -26,6 +26,7 @@ internal static class StepUndoing
             AskProvider => new(false, "No way back by hand: the provider is asked again.", []),
             PatchCable or UnpatchCable => new(true, Cables(design, acts), []),
             PowerOn on => new(true, $"Pull the plug of {design.NameOf(on.Id)}.", []),
+            PowerOff when acts.Any(a => a.Act is PowerOn) => null,
             PowerOff off => new(true, $"Give {design.NameOf(off.Id)} power again.", []),
             CarryBox carry => new(
                 true,

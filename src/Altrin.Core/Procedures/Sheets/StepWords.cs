@@ -14,22 +14,26 @@ internal static class StepWords
         var design = main.Before.Design;
         var patches = acts.Select(a => a.Act).OfType<PatchCable>().ToList();
         var pulled = acts.Where(a => a.Act is UnpatchCable).ToList();
+        var joins = acts.Select(a => a.Act).OfType<DeviceJoins>().ToList();
         return main.Act switch
         {
-            Fetch fetch when acts.Count > 1 =>
-                $"Fetch the {LedgerWords.Of(fetch.What)} of {List(acts.Select(a => a.Act).OfType<Fetch>().Select(f => design.NameOf(f.Box)))}",
+            Fetch fetch when acts.Count > 1 => $"Fetch the {LedgerWords.Of(fetch.What)} of "
+                + List(acts.Select(a => a.Act).OfType<Fetch>().Select(f => design.NameOf(f.Box))),
             RecordFacts record => $"See that {design.NameOf(record.Box)} works, and write down what it holds",
             SavePage save => $"{Set(design, save)} at {design.NameOf(save.Box)}",
             SetInApp set => $"Set {design.NameOf(set.Box)} in its application",
             PatchCable when patches.Count > 1 => Plugged(design, patches, pulled.Count),
-            DeviceJoins when acts.Count > 1 && acts.All(a => a.Act is DeviceJoins) =>
-                $"{List(acts.Select(a => a.Act).OfType<DeviceJoins>().Select(j => design.NameOf(j.Device)))} join their Wi-Fi",
+            DeviceJoins when acts.Count > 1 && joins.Count == acts.Count =>
+                $"{List(joins.Select(j => design.NameOf(j.Device)))} join their Wi-Fi",
             PatchCable patch when pulled.Count > 0 && patches.Count == 1 => Moved(design, patch, pulled),
             UnpatchCable when work.Kind == WorkKind.Table =>
-                $"Take {design.NameOf(work.Subject)} off the network: pull {(pulled.Count == 1 ? "its cable" : $"its {pulled.Count} cables")}",
+                $"Take {design.NameOf(work.Subject)} off the network: pull its {(pulled.Count == 1 ? "cable" : $"{pulled.Count} cables")}",
             UnpatchCable when pulled.Count > 1 => $"Pull {pulled.Count} cables",
             Verify when acts.Count(a => a.Act is Verify) > 1 => Seen(design, acts),
             LaptopOffWifi { Forget: true } => "Unplug the laptop, set it back to automatic, and let it forget this Wi-Fi",
+            PowerOff off when acts.Any(a => a.Act is PowerOn) => $"Switch {design.NameOf(off.Id)} off"
+                + (acts.Select(a => a.Act).OfType<WaitFor>().FirstOrDefault() is { Seconds: var wait } ? $" for {TimeWords.Of(wait)}" : "")
+                + " and on again",
             NewLink when acts.Count(a => a.Act is NewLink) > 1 =>
                 $"Switch {List(acts.Select(a => a.Act).OfType<NewLink>().Select(n => design.NameOf(n.Device)))} off and on",
             _ => main.Says,
@@ -65,8 +69,9 @@ internal static class StepWords
     {
         var devices = patches.Select(p => design.Device(p.A.Owner) ?? design.Device(p.B.Owner)).ToList();
         return devices.TrueForAll(d => d is not null)
-            ? $"{(pulled == patches.Count ? "Move" : "Plug in")} the cables of {List(devices.Select(d => d!.Name))}"
-            : $"{(pulled > 0 ? "Pull" : "Plug in")} {(pulled > 0 ? $"{pulled} {(pulled == 1 ? "cable" : "cables")}, plug in {patches.Count}" : $"{patches.Count} cables")}";
+                ? $"{(pulled == patches.Count ? "Move" : "Plug in")} the cables of {List(devices.Select(d => d!.Name))}"
+            : pulled == 0 ? $"Plug in {patches.Count} cables"
+            : $"Pull {pulled} {(pulled == 1 ? "cable" : "cables")}, plug in {patches.Count}";
     }
 
     private static string Moved(Design design, PatchCable patch, List<PlayedStep> pulled)

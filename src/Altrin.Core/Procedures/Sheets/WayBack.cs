@@ -21,7 +21,7 @@ public sealed record WayBack(RunSheet Sheet, IReadOnlyList<string> Differs)
 
     /// <summary>How long hands are busy at the box at the line, waits apart.</summary>
     public TimeSpan AtMainBox =>
-        Live.Gateway(Sheet.Aim.Design(Sheet.Start)) is not { } main
+        Live.Gateway(Sheet.Aim.Planned.Design) is not { } main
             ? TimeSpan.Zero
             : TimeSpan.FromSeconds(
                 Sheet
