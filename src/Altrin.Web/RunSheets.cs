@@ -36,7 +36,7 @@ internal sealed class RunSheets : IDisposable
         [
             .. Judging
                 .Judge(Observer.Observe(Compiler.Compile(design, Situation.Settled)))
-                .Findings.Where(f => f.Severity == Severity.WillNotWork && design.SetUp.Accepted.All(a => a.Finding != f.Identity))
+                .Findings.Where(f => f.Severity == Severity.WillNotWork && f.Accepted is null)
                 .Select(f => f.What)
                 .Distinct(),
         ];

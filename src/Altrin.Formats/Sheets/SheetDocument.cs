@@ -11,7 +11,7 @@ namespace Altrin.Formats;
 /// <param name="Tried">How many acts were tried for it.</param>
 /// <param name="Takes">All of it, waits included.</param>
 /// <param name="Window">From the first to the last step that takes the internet from a device; left out where none does.</param>
-/// <param name="Verdict">What is said of the order, sentence by sentence.</param>
+/// <param name="Verdict">What is said of the order, part by part.</param>
 /// <param name="Material">Tools and material.</param>
 /// <param name="Unsafe">What is broken on the way that is not so in the plan.</param>
 /// <param name="Amiss">What is not as an invariant asks in the plan itself.</param>
@@ -27,7 +27,7 @@ public sealed record SheetDocument(
     int Tried,
     DurationDocument Takes,
     WindowDocument? Window,
-    IReadOnlyList<string> Verdict,
+    IReadOnlyList<SheetVerdict> Verdict,
     IReadOnlyList<string> Material,
     IReadOnlyList<UnsafeDocument> Unsafe,
     IReadOnlyList<BrokenDocument> Amiss,
@@ -47,13 +47,13 @@ public sealed record SheetDocument(
             sheet.Order.Tried,
             DurationDocument.Of(sheet.Takes),
             WindowDocument.Of(sheet),
-            SheetWords.Verdict(sheet),
+            SheetVerdict.Of(sheet),
             sheet.Material,
             [.. sheet.Unsafe.Select(u => new UnsafeDocument(u.Says, BrokenDocument.Of(u.Broken), u.Cure))],
             [.. sheet.Aim.Amiss.Select(BrokenDocument.Of)],
             sheet.Missing,
             [.. sheet.Undone.Select(u => u.Violation.Text)],
-            [.. sheet.Steps.Select((s, i) => SheetStepDocument.Of(s, i + 1))],
+            [.. sheet.Steps.Select((s, i) => SheetStepDocument.Of(s, i + 1, sheet.Start.Time))],
             sheet.Play.Least() is { } least ? EstimateDocument.Of(least) : null
         );
 }
@@ -126,7 +126,7 @@ public sealed record SheetStepDocument(
 )
 {
     /// <summary>The document of a step.</summary>
-    public static SheetStepDocument Of(SheetStep step, int number) =>
+    public static SheetStepDocument Of(SheetStep step, int number, TimeSpan start) =>
         new(
             step.Id,
             number,
@@ -135,7 +135,7 @@ public sealed record SheetStepDocument(
             step.Where,
             [.. step.Acts.Select(a => new SheetActDocument(a.Says, a == step.Main))],
             step.Lines,
-            (long)step.Before.Time.TotalSeconds,
+            (long)(step.Before.Time - start).TotalSeconds,
             DurationDocument.Of(step.Takes),
             step.Why,
             step.Cautions,

@@ -16,9 +16,10 @@ public static partial class SheetMarkdown
         var (text, design) = (new StringBuilder(), sheet.Start.Design);
         text.Append("# ").Append(Plain(title)).Append("\n\n");
         text.Append(Plain(SheetWords.Totals(sheet))).Append(' ').Append(Plain(SheetWords.Window(sheet))).Append("\n\n");
-        foreach (var line in SheetWords.Verdict(sheet))
+        foreach (var part in SheetVerdict.Of(sheet))
         {
-            text.Append(line.StartsWith("- ", StringComparison.Ordinal) ? $"- {Plain(line[2..])}\n" : $"{Plain(line)}\n\n");
+            text.Append(Plain(part.Says)).Append("\n\n");
+            text.AppendJoin("", part.Items.Select(i => $"- {Plain(i)}\n")).Append(part.Items.Count > 0 ? "\n" : "");
         }
         if (sheet.Material.Count > 0)
         {

@@ -33,8 +33,8 @@ public static class SheetPage
         );
         text.Append(CultureInfo.InvariantCulture, $"<header>\n<h1>{Plain(title)}</h1>\n");
         text.Append(CultureInfo.InvariantCulture, $"<p>{Plain(SheetWords.Totals(sheet))} {Plain(SheetWords.Window(sheet))}</p>\n");
-        List(text, SheetWords.Verdict(sheet), sheet.IsSafe ? "safe" : "unsafe");
-        text.Append("<noscript><p class=\"unsafe\">Scripts do not run here: tick the steps on paper, and use a clock.</p></noscript>\n");
+        Verdict(text, sheet);
+        text.Append("<noscript><p class=\"bad\">Scripts do not run here: tick the steps on paper, and use a clock.</p></noscript>\n");
         text.Append(
             CultureInfo.InvariantCulture,
             $"<p class=\"live\" hidden><span id=\"done\">0</span> of {sheet.Steps.Count} steps ticked. "
@@ -92,11 +92,16 @@ public static class SheetPage
         text.Append("</ul>\n</li>\n");
     }
 
-    private static void List(StringBuilder text, IReadOnlyList<string> lines, string kind)
+    private static void Verdict(StringBuilder text, RunSheet sheet)
     {
-        foreach (var line in lines)
+        foreach (var part in SheetVerdict.Of(sheet))
         {
-            text.Append(CultureInfo.InvariantCulture, $"<p class=\"{kind}\">{Plain(line)}</p>\n");
+            var tone = part.Tone.ToString().ToLowerInvariant();
+            text.Append(CultureInfo.InvariantCulture, $"<p class=\"{tone}\">{Plain(part.Says)}</p>\n");
+            if (part.Items.Count > 0)
+            {
+                text.Append("<ul>\n").AppendJoin("", part.Items.Select(i => $"<li>{Plain(i)}</li>\n")).Append("</ul>\n");
+            }
         }
     }
 

@@ -14,9 +14,9 @@ public static class SheetText
     {
         var (text, design) = (new StringBuilder(), sheet.Start.Design);
         text.Append(title).Append('\n').Append(SheetWords.Totals(sheet)).Append('\n').Append(SheetWords.Window(sheet)).Append('\n');
-        foreach (var line in SheetWords.Verdict(sheet))
+        foreach (var part in SheetVerdict.Of(sheet))
         {
-            text.Append(line).Append('\n');
+            text.Append(part.Says).Append('\n').AppendJoin("", part.Items.Select(i => $"- {i}\n"));
         }
         if (sheet.Material.Count > 0)
         {

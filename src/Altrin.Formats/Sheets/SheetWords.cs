@@ -10,65 +10,23 @@ namespace Altrin.Formats;
 public static class SheetWords
 {
     /// <summary>What the whole comes to: how many steps, how long, how long without internet.</summary>
-    public static string Totals(RunSheet sheet)
-    {
-        var steps = sheet.Steps.Count;
-        return $"{steps} {(steps == 1 ? "step" : "steps")}, about {About(sheet.Takes.Usual)} ({About(sheet.Takes.Least)} to {About(sheet.Takes.Most)}).";
-    }
+    public static string Totals(RunSheet sheet) =>
+        $"{sheet.Steps.Count} {(sheet.Steps.Count == 1 ? "step" : "steps")}, {Lasting(sheet.Takes)}.";
 
     /// <summary>For how long devices are without internet, and in which steps.</summary>
     public static string Window(RunSheet sheet)
     {
-        if (sheet.Window is not [var first, .., var last])
-        {
-            return sheet.Window is [var only]
-                ? $"The internet is away for some devices in step {Number(sheet, only)}, {About(only.Takes.Usual)} ({About(only.Takes.Least)} to {About(only.Takes.Most)})."
-                : "No device that has the internet before and after is without it meanwhile.";
-        }
+        const string Away = "The internet is away for some devices";
         var takes = sheet.Window.Select(s => s.Takes).Aggregate(Duration.None, (sum, d) => sum + d);
-        return $"The internet is away for some devices from step {Number(sheet, first)} to {Number(sheet, last)}: "
-            + $"{About(takes.Usual)} ({About(takes.Least)} to {About(takes.Most)}).";
+        return sheet.Window switch
+        {
+            [] => "No device that has the internet before and after is without it meanwhile.",
+            [var only] => $"{Away} in step {Number(sheet, only)}, {Lasting(takes)}.",
+            [var first, .., var last] => $"{Away} from step {Number(sheet, first)} to {Number(sheet, last)}, {Lasting(takes)}.",
+        };
     }
 
-    /// <summary>The verdict on the order, in sentences.</summary>
-    public static IReadOnlyList<string> Verdict(RunSheet sheet)
-    {
-        var says = new List<string>();
-        if (sheet.Steps.Count == 0)
-        {
-            says.Add("There is nothing to do: the home is as planned.");
-        }
-        else if (sheet.IsSafe)
-        {
-            says.Add("No step of this order breaks a rule.");
-        }
-        if (sheet.Aim.Amiss.Count > 0)
-        {
-            says.Add("The plan itself breaks rules, whatever the order:");
-            says.AddRange(sheet.Aim.Amiss.Select(b => $"- rule {b.Rule.Number}: {b.Violation.Text}"));
-        }
-        if (sheet.Unsafe.Count > 0)
-        {
-            says.Add("No safe order was found:");
-            says.AddRange(sheet.Unsafe.Select(u => $"- {u.Says}, rule {u.Broken.Rule.Number}: {u.Broken.Violation.Text} {u.Cure}"));
-        }
-        if (sheet.Missing.Count > 0 || sheet.Play.Left.Count > 0)
-        {
-            says.Add("It does not lead all the way to the plan:");
-            says.AddRange(sheet.Missing.Select(m => $"- {m}"));
-            says.AddRange(sheet.Play.LeftInWords().Select(l => $"- left: {l}"));
-        }
-        if (sheet.Undone.Count > 0)
-        {
-            says.Add("Left undone at the end:");
-            says.AddRange(sheet.Undone.Select(u => $"- {u.Violation.Text}"));
-        }
-        if (!sheet.Order.Searched)
-        {
-            says.Add($"The search stopped after {sheet.Order.Tried} acts were tried: the order is perhaps not the shortest.");
-        }
-        return says;
-    }
+    private static string Lasting(Duration takes) => $"about {About(takes.Usual)} ({About(takes.Least)} to {About(takes.Most)})";
 
     /// <summary>The number of a step, from 1.</summary>
     public static int Number(RunSheet sheet, SheetStep step) => sheet.Steps.TakeWhile(s => s != step).Count() + 1;

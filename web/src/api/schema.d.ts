@@ -3332,7 +3332,7 @@ export interface components {
             tried: number;
             takes: components["schemas"]["DurationDocument"];
             window: null | components["schemas"]["WindowDocument"];
-            verdict: string[];
+            verdict: components["schemas"]["SheetVerdict"][];
             material: string[];
             unsafe: components["schemas"]["UnsafeDocument"][];
             amiss: components["schemas"]["BrokenDocument"][];
@@ -3391,6 +3391,11 @@ export interface components {
             departs: string[];
             if: null | string;
             otherwise: string[];
+        };
+        SheetVerdict: {
+            tone: components["schemas"]["VerdictTone"];
+            says: string;
+            items: string[];
         };
         ShelfEntry: {
             profile: components["schemas"]["ProfileDocument"];
@@ -3659,6 +3664,8 @@ export interface components {
         };
         /** @enum {unknown} */
         VerdictKind: "sound" | "works" | "partly" | "willNotWork" | "notProven" | "empty";
+        /** @enum {unknown} */
+        VerdictTone: "good" | "note" | "bad";
         /** @enum {unknown} */
         Verifiable: "internet" | "device" | "page" | "oneDhcpServer" | "wifiName" | "mobileCall" | "alarmOnTest" | "ipv6Off" | "ipv6Kind";
         WakingBox: {

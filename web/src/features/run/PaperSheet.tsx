@@ -8,6 +8,7 @@ import { Asked } from "../shared/Asked";
 import { nameOf } from "../shared/designReading";
 import { inPhases, phaseWords } from "./phases";
 import { about } from "./time";
+import { Verdict } from "./Verdict";
 import { useRun } from "../shared/useRun";
 
 const files = [
@@ -43,11 +44,7 @@ export function PaperSheet({ state, to }: { state: JobState; to: string | null }
                 <chakra.h1 fontSize="xl">
                   Run sheet: {state.design.site.name}, from {sheet.from} to {sheet.to}
                 </chakra.h1>
-                {sheet.verdict.map((v) => (
-                  <Box key={v} fontWeight="600">
-                    <Said text={v} />
-                  </Box>
-                ))}
+                <Verdict of={sheet.verdict} />
                 <Box color="muted">
                   {sheet.steps.length} steps, about {about(sheet.takes.usual)} ({about(sheet.takes.least)} to {about(sheet.takes.most)}).
                 </Box>

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Schemas } from "../../api/client";
-import { Said } from "../../ui/Said";
+import { Verdict } from "./Verdict";
 import { about } from "./time";
 
 /** What the whole sheet comes to, and whether its order is safe. */
@@ -33,38 +33,7 @@ export function Totals({ sheet, go }: { sheet: Schemas["SheetDocument"]; go: (st
         )}
         {rests > 0 && <chakra.span color="muted"> · {rests === 1 ? "1 rest point" : `${rests} rest points`}</chakra.span>}
       </Box>
-      <Box color={sheet.safe ? "moss" : "brick"} fontWeight="600" role={sheet.safe ? undefined : "alert"}>
-        {sheet.steps.length === 0
-          ? "Nothing is to be done."
-          : sheet.safe
-            ? "No step of this order breaks a rule."
-            : sheet.missing.length > 0
-              ? "It does not lead all the way to the plan."
-              : sheet.unsafe.length > 0
-                ? "No safe order was found."
-                : "Something is left undone at the end."}
-      </Box>
-      {!sheet.safe && (
-        <Box as="ul" pl="5">
-          {sheet.unsafe.map((u) => (
-            <li key={u.says + u.broken.text}>
-              <Said text={u.says} />, rule {u.broken.number}: <Said text={u.broken.text} /> <b>To make it safe:</b> <Said text={u.cure} />
-            </li>
-          ))}
-          {[...sheet.missing, ...sheet.undone].map((m) => (
-            <li key={m}>
-              <Said text={m} />
-            </li>
-          ))}
-        </Box>
-      )}
-      {sheet.amiss.length > 0 && (
-        <Box color="ochre">
-          The plan itself breaks {sheet.amiss.length === 1 ? "a rule" : `${sheet.amiss.length} rules`}, whatever the order:{" "}
-          {sheet.amiss.map((b) => b.text).join(" ")}
-        </Box>
-      )}
-      {!sheet.searched && <Box color="muted">The search was stopped at its limit: a shorter order may be there.</Box>}
+      <Verdict of={sheet.verdict} />
     </Box>
   );
 }

@@ -130,13 +130,20 @@ it("tells steps by their part of the evening, and what is unsafe with what would
       safe: false,
       searched: false,
       window: { first: 2, last: 2, beginsAt: 130, takes: { least: 60, usual: 120, most: 300, noted: false } },
-      unsafe: [{ says: "Plug it in", broken: { number: 7, code: "no-ring", text: "There is a ring." }, cure: "Keep one end off." }],
+      verdict: [
+        {
+          tone: "bad",
+          says: "No safe order was found:",
+          items: ["Plug it in, rule 7: There is a ring. To make it safe: Keep one end off."],
+        },
+        { tone: "note", says: "The search stopped after 9 acts were tried.", items: [] },
+      ],
     }),
   };
   station("/jobs/1/run?step=away-box");
-  expect(await screen.findByText("No safe order was found.")).toBeDefined();
-  expect(screen.getByText(/Keep one end off/)).toBeDefined();
-  expect(screen.getByText(/The search was stopped at its limit/)).toBeDefined();
+  expect(within(await screen.findByRole("alert")).getByText("No safe order was found:")).toBeDefined();
+  expect(within(screen.getByRole("alert")).getByText(/To make it safe: Keep one end off/)).toBeDefined();
+  expect(screen.getByText("The search stopped after 9 acts were tried.")).toBeDefined();
   const parts = within(screen.getByRole("region", { name: "Steps" })).getAllByRole("heading", { level: 2 });
   expect(parts.map((h) => h.textContent)).toEqual(["At the table2 min", "On the live network2 min"]);
   expect(within(screen.getByRole("region", { name: "This step" })).getByRole("heading").textContent).toBe("Take Box out of use");
