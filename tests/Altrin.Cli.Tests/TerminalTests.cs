@@ -1,7 +1,6 @@
-using System.Text;
 using System.Text.Json;
-using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
+using static Altrin.Cli.Tests.TerminalRun;
 
 namespace Altrin.Cli.Tests;
 
@@ -13,16 +12,6 @@ public sealed class TerminalTests : IDisposable
     {
         SqliteConnection.ClearAllPools();
         Directory.Delete(_folder, recursive: true);
-    }
-
-    private static string Sample(string name) => Path.Combine(AppContext.BaseDirectory, "samples", name);
-
-    private static (int Status, string Output, string Errors) Run(string? input, params string[] args)
-    {
-        using var source = new MemoryStream(Encoding.UTF8.GetBytes(input ?? ""));
-        using var output = new StringWriter();
-        using var errors = new StringWriter();
-        return (Terminal.Run(args, source, output, errors, plain: true), output.ToString(), errors.ToString());
     }
 
     [Theory]
@@ -51,52 +40,6 @@ public sealed class TerminalTests : IDisposable
             part => Assert.Contains(part, output, StringComparison.Ordinal)
         );
         Assert.DoesNotContain('\e', output);
-    }
-
-    [Fact]
-    public void A_sheet_is_worked_out_and_written_in_any_form()
-    {
-        var home = Sample("t01-access-point-by-hand.json");
-        var (status, output, errors) = Run(null, "sheet", home);
-        Assert.Equal((ExitCode.Sound, ""), (status, errors));
-        Assert.Contains("No step of this order breaks a rule.", output, StringComparison.Ordinal);
-        Assert.Contains("At the table", output, StringComparison.Ordinal);
-        Assert.Equal(output, Run(File.ReadAllText(home), "sheet", "-").Output);
-        Assert.StartsWith("# Run sheet", Run(null, "sheet", home, "--as", "markdown").Output, StringComparison.Ordinal);
-        Assert.StartsWith("<!doctype html>", Run(null, "sheet", home, "--as", "HTML").Output, StringComparison.Ordinal);
-        Assert.StartsWith("number,id,phase", Run(null, "sheet", home, "--as", "csv").Output, StringComparison.Ordinal);
-        var calendar = Run(null, "sheet", home, "--as", "ics", "--start", "2026-12-04T19:00").Output;
-        Assert.Contains("DTSTART:20261204T190000", calendar, StringComparison.Ordinal);
-        using var json = JsonDocument.Parse(Run(null, "sheet", home, "--as", "json").Output);
-        Assert.True(json.RootElement.GetProperty("safe").GetBoolean());
-    }
-
-    /// <summary>A second DHCP server whose leases lie in the pool of the first: no order spares that.</summary>
-    [Fact]
-    public void A_sheet_with_an_unsafe_step_says_so_and_what_would_make_it_safe()
-    {
-        var home = JsonNode.Parse(File.ReadAllText(Sample("t01-access-point-by-hand.json")))!;
-        var planned = home["setUps"]!.AsArray().First(s => s!["name"]!.GetValue<string>() == "planned")!.ToJsonString();
-        var found = JsonNode.Parse(planned)!;
-        found["name"] = "two-servers";
-        found["boxes"]!.AsArray().First(b => b!["box"]!.GetValue<string>() == "upstairs-router")!["dhcpServer"]!["on"] = true;
-        home["setUps"]!.AsArray().Add(found);
-        var (status, output, _) = Run(home.ToJsonString(), "sheet", "-", "--from", "two-servers");
-        Assert.Equal(ExitCode.Findings, status);
-        Assert.Contains("No safe order was found:", output, StringComparison.Ordinal);
-        Assert.Contains("Shorten the lease time at an earlier visit", output, StringComparison.Ordinal);
-    }
-
-    [Theory]
-    [InlineData("there is no set-up 'plan'; there is found, planned.", "--to", "plan")]
-    [InlineData("--as is text, markdown, html, json, csv or ics, not '3'.", "--as", "3")]
-    [InlineData("a calendar needs --start", "--as", "ics")]
-    [InlineData("--start is a date and a time such as 2026-12-04T19:00, not 'tonight'.", "--start", "tonight")]
-    public void A_sheet_refuses_what_it_cannot_be_asked(string says, params string[] options)
-    {
-        var (status, output, errors) = Run(null, ["sheet", Sample("t01-access-point-by-hand.json"), .. options]);
-        Assert.Equal((ExitCode.BadInput, ""), (status, output));
-        Assert.Contains(says, errors, StringComparison.Ordinal);
     }
 
     [Fact]
