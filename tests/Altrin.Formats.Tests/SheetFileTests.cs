@@ -81,7 +81,9 @@ public sealed class SheetFileTests
     public void Markdown_has_a_box_to_tick_for_each_step_and_no_mark_that_is_not_meant()
     {
         var text = Written(SheetForm.Markdown);
-        Assert.Equal(Sheet.Steps.Count, text.Split('\n').Count(l => l.StartsWith("- [ ] **", StringComparison.Ordinal)));
+        var boxes = text.Split('\n').Where(l => l.StartsWith("- [ ] **", StringComparison.Ordinal)).ToList();
+        Assert.Equal(Sheet.Steps.Count, boxes.Count(l => char.IsAsciiDigit(l["- [ ] **".Length])));
+        Assert.Equal(Sheet.Steps.Count + SheetChecks.Before(Sheet).Concat(SheetChecks.After(Sheet)).Sum(c => c.Items.Count), boxes.Count);
         Assert.Contains("Pull its 3 cables".ToLowerInvariant(), text.ToLowerInvariant(), StringComparison.Ordinal);
         var named = Sheet.Start.Design with { Site = Sheet.Start.Design.Site with { Name = "A *b* [c](d) <e>" } };
         var odd = SheetMarkdown.Of(

@@ -13,11 +13,13 @@ namespace Altrin.Formats;
 /// <param name="Window">From the first to the last step that takes the internet from a device; left out where none does.</param>
 /// <param name="Verdict">What is said of the order, part by part.</param>
 /// <param name="Material">Tools and material.</param>
+/// <param name="ChecksBefore">Lists that are gone through before the steps; empty for none.</param>
 /// <param name="Unsafe">What is broken on the way that is not so in the plan.</param>
 /// <param name="Amiss">What is not as an invariant asks in the plan itself.</param>
 /// <param name="Missing">Why it does not lead to the plan; empty where it does.</param>
 /// <param name="Undone">What is left undone at the end.</param>
 /// <param name="Steps">Its steps.</param>
+/// <param name="ChecksAfter">Lists that are gone through after them.</param>
 /// <param name="Least">What the changes alone take at least.</param>
 public sealed record SheetDocument(
     string From,
@@ -29,11 +31,13 @@ public sealed record SheetDocument(
     WindowDocument? Window,
     IReadOnlyList<SheetVerdict> Verdict,
     IReadOnlyList<string> Material,
+    IReadOnlyList<SheetChecks> ChecksBefore,
     IReadOnlyList<UnsafeDocument> Unsafe,
     IReadOnlyList<BrokenDocument> Amiss,
     IReadOnlyList<string> Missing,
     IReadOnlyList<string> Undone,
     IReadOnlyList<SheetStepDocument> Steps,
+    IReadOnlyList<SheetChecks> ChecksAfter,
     EstimateDocument? Least
 )
 {
@@ -49,11 +53,13 @@ public sealed record SheetDocument(
             WindowDocument.Of(sheet),
             SheetVerdict.Of(sheet),
             sheet.Material,
+            [.. SheetChecks.Before(sheet)],
             [.. sheet.Unsafe.Select(u => new UnsafeDocument(u.Says, BrokenDocument.Of(u.Broken), u.Cure))],
             [.. sheet.Aim.Amiss.Select(BrokenDocument.Of)],
             sheet.Missing,
             [.. sheet.Undone.Select(u => u.Violation.Text)],
             [.. sheet.Steps.Select((s, i) => SheetStepDocument.Of(s, i + 1, sheet.Start.Time))],
+            [.. SheetChecks.After(sheet)],
             sheet.Play.Least() is { } least ? EstimateDocument.Of(least) : null
         );
 }

@@ -29,6 +29,7 @@ public static partial class SheetMarkdown
                 text.Append("- [ ] ").Append(Plain(item)).Append('\n');
             }
         }
+        Checks(text, SheetChecks.Before(sheet));
         Phase? phase = null;
         foreach (var (step, i) in sheet.Steps.Select((s, i) => (s, i)))
         {
@@ -44,7 +45,21 @@ public static partial class SheetMarkdown
                 text.Append(line.Kind == SheetLineKind.Value ? "    - " : "  - ").Append(head).Append(Plain(line.Says)).Append('\n');
             }
         }
+        Checks(text, SheetChecks.After(sheet));
         return text.ToString();
+    }
+
+    private static void Checks(StringBuilder text, IEnumerable<SheetChecks> lists)
+    {
+        foreach (var list in lists)
+        {
+            text.Append("\n## ").Append(list.Title).Append("\n\n");
+            foreach (var item in list.Items)
+            {
+                text.Append(CultureInfo.InvariantCulture, $"- [ ] **{Plain(item.About)}.** {Plain(item.Says)}\n");
+                text.AppendJoin("", item.Each.Select(e => $"  - {Plain(e)}\n"));
+            }
+        }
     }
 
     /// <summary>Text with nothing in it that Markdown would take for a mark.</summary>

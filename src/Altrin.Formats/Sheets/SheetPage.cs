@@ -52,6 +52,7 @@ public static class SheetPage
             }
             text.Append("</ul>\n</section>\n");
         }
+        Checks(text, SheetChecks.Before(sheet));
         Phase? phase = null;
         foreach (var (step, i) in sheet.Steps.Select((s, i) => (s, i)))
         {
@@ -64,6 +65,7 @@ public static class SheetPage
             Step(text, step, design);
         }
         text.Append(phase is null ? "" : "</ol>\n</section>\n");
+        Checks(text, SheetChecks.After(sheet));
         text.Append(CultureInfo.InvariantCulture, $"</main>\n<script>\n{Resources.Text("sheet.js")}</script>\n</body>\n</html>\n");
         return text.ToString();
     }
@@ -90,6 +92,27 @@ public static class SheetPage
             );
         }
         text.Append("</ul>\n</li>\n");
+    }
+
+    private static void Checks(StringBuilder text, IEnumerable<SheetChecks> lists)
+    {
+        foreach (var list in lists)
+        {
+            text.Append(CultureInfo.InvariantCulture, $"<section>\n<h2>{Plain(list.Title)}</h2>\n<ul class=\"ticks\">\n");
+            foreach (var item in list.Items)
+            {
+                text.Append(
+                    CultureInfo.InvariantCulture,
+                    $"<li><label><input type=\"checkbox\" data-tick=\"check-{item.Id}\"> <span><b>{Plain(item.About)}.</b> "
+                );
+                text.Append(CultureInfo.InvariantCulture, $"{Plain(item.Says)}</span></label>\n");
+                text.Append(item.Each.Count == 0 ? "" : "<ul>\n")
+                    .AppendJoin("", item.Each.Select(e => $"<li>{Plain(e)}</li>\n"))
+                    .Append(item.Each.Count == 0 ? "" : "</ul>\n");
+                text.Append("</li>\n");
+            }
+            text.Append("</ul>\n</section>\n");
+        }
     }
 
     private static void Verdict(StringBuilder text, RunSheet sheet)

@@ -26,6 +26,7 @@ public static class SheetText
                 text.Append("  - ").Append(item).Append('\n');
             }
         }
+        Checks(text, SheetChecks.Before(sheet));
         Phase? phase = null;
         foreach (var (step, i) in sheet.Steps.Select((s, i) => (s, i)))
         {
@@ -51,6 +52,20 @@ public static class SheetText
                     .Append('\n');
             }
         }
+        Checks(text, SheetChecks.After(sheet));
         return text.ToString();
+    }
+
+    private static void Checks(StringBuilder text, IEnumerable<SheetChecks> lists)
+    {
+        foreach (var list in lists)
+        {
+            text.Append('\n').Append(list.Title).Append('\n');
+            foreach (var item in list.Items)
+            {
+                text.Append(CultureInfo.InvariantCulture, $"  - {item.About}. {item.Says}\n")
+                    .AppendJoin("", item.Each.Select(e => $"      {e}\n"));
+            }
+        }
     }
 }

@@ -1675,6 +1675,12 @@ export interface components {
             kind?: "unpatch";
             cable: string;
         };
+        CheckItem: {
+            id: string;
+            about: string;
+            says: string;
+            each: string[];
+        };
         ComparedVersion: {
             revision: components["schemas"]["RevisionInfo"];
             setUp: string;
@@ -3323,6 +3329,10 @@ export interface components {
             says: string;
             example: null | string;
         };
+        SheetChecks: {
+            title: string;
+            items: components["schemas"]["CheckItem"][];
+        };
         SheetDocument: {
             from: string;
             to: string;
@@ -3334,11 +3344,13 @@ export interface components {
             window: null | components["schemas"]["WindowDocument"];
             verdict: components["schemas"]["SheetVerdict"][];
             material: string[];
+            checksBefore: components["schemas"]["SheetChecks"][];
             unsafe: components["schemas"]["UnsafeDocument"][];
             amiss: components["schemas"]["BrokenDocument"][];
             missing: string[];
             undone: string[];
             steps: components["schemas"]["SheetStepDocument"][];
+            checksAfter: components["schemas"]["SheetChecks"][];
             least: null | components["schemas"]["EstimateDocument"];
         };
         SheetInfo: {

@@ -9,7 +9,7 @@ namespace Altrin.Core.Procedures.Ordering;
 internal static class Renewing
 {
     /// <summary>How long a box at the line is left off where the provider keeps its address for another (common practice).</summary>
-    private const int SecondsOff = 120;
+    public const int SecondsOff = 120;
 
     /// <summary>
     /// Devices and boxes that keep what a DHCP server gave them that is not there any more, whose subnet is another now, or whose address

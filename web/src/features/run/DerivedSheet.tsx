@@ -11,6 +11,7 @@ import { Asked } from "../shared/Asked";
 import { nameOf } from "../shared/designReading";
 import { useShown } from "../shared/useShown";
 import { useStepKeys } from "./useStepKeys";
+import { Checks } from "./Checks";
 import { DerivedStep } from "./DerivedStep";
 import { OtherSheets } from "./OtherSheets";
 import { PhaseList } from "./PhaseList";
@@ -107,6 +108,14 @@ function Ends({ run, show }: { run: Schemas["RunState"]; show: (end: string) => 
   );
 }
 
+function FoldedChecks({ of }: { of: Schemas["SheetChecks"] }) {
+  return (
+    <Fold title={`${of.title} (${of.items.length})`} mt="3" px="3">
+      <Checks of={of} />
+    </Fold>
+  );
+}
+
 function Sheet({ state, run, sheet, all, choose }: Props & { run: Schemas["RunState"]; sheet: Schemas["SheetDocument"] }) {
   const [{ step }, show] = useShown(["step", "to"]);
   const wide = useWide();
@@ -166,7 +175,13 @@ function Sheet({ state, run, sheet, all, choose }: Props & { run: Schemas["RunSt
           <Ends run={run} show={(end) => show({ to: end, step: null })} />
         </Box>
         <Box overflowY={{ lg: "auto" }} minH="0" flex="1">
+          {sheet.checksBefore.map((list) => (
+            <FoldedChecks key={list.title} of={list} />
+          ))}
           <PhaseList steps={sheet.steps} at={at} go={go} follow={wide} />
+          {sheet.checksAfter.map((list) => (
+            <FoldedChecks key={list.title} of={list} />
+          ))}
           {sheet.material.length > 0 && (
             <Fold title="Take along" mt="3" px="3">
               <Box as="ul" pl="5">

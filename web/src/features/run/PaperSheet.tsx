@@ -6,7 +6,9 @@ import { Button, Mono } from "../../ui/controls";
 import { Said } from "../../ui/Said";
 import { Asked } from "../shared/Asked";
 import { nameOf } from "../shared/designReading";
+import { Checks } from "./Checks";
 import { inPhases, phaseWords } from "./phases";
+import { PaperTick } from "./PaperTick";
 import { about } from "./time";
 import { Verdict } from "./Verdict";
 import { useRun } from "../shared/useRun";
@@ -55,12 +57,13 @@ export function PaperSheet({ state, to }: { state: JobState; to: string | null }
                   <Box as="ul" pl="0" listStyleType="none">
                     {sheet.material.map((m) => (
                       <li key={m}>
-                        <Tick /> <Said text={m} />
+                        <PaperTick /> <Said text={m} />
                       </li>
                     ))}
                   </Box>
                 </chakra.section>
               )}
+              <PaperChecks of={sheet.checksBefore} />
               {inPhases(sheet.steps).map((part) => (
                 <chakra.section key={part.steps[0]?.id} aria-label={phaseWords[part.phase]}>
                   <chakra.h2 fontSize="lg">{phaseWords[part.phase]}</chakra.h2>
@@ -71,6 +74,7 @@ export function PaperSheet({ state, to }: { state: JobState; to: string | null }
                   </Box>
                 </chakra.section>
               ))}
+              <PaperChecks of={sheet.checksAfter} />
             </>
           ) : (
             <Box>
@@ -83,12 +87,21 @@ export function PaperSheet({ state, to }: { state: JobState; to: string | null }
   );
 }
 
+function PaperChecks({ of }: { of: readonly Schemas["SheetChecks"][] }) {
+  return of.map((list) => (
+    <chakra.section key={list.title} aria-label={list.title}>
+      <chakra.h2 fontSize="lg">{list.title}</chakra.h2>
+      <Checks of={list} onPaper />
+    </chakra.section>
+  ));
+}
+
 function PaperStep({ step, name }: { step: Schemas["SheetStepDocument"]; name: (id: string) => string }) {
   const { where } = step;
   return (
     <chakra.li borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="1" css={{ breakInside: "avoid" }}>
       <Flex gap="2" align="baseline">
-        <Tick />
+        <PaperTick />
         <Box flex="1" fontWeight="700">
           {step.number}. <Said text={step.says} />
         </Box>
@@ -148,22 +161,4 @@ function Typed({ lines }: { lines: readonly Schemas["PageLine"][] }) {
       )}
     </Box>
   ));
-}
-
-function Tick() {
-  return (
-    <Box
-      as="span"
-      aria-hidden
-      display="inline-block"
-      width="1rem"
-      height="1rem"
-      flex="none"
-      borderWidth="1.5px"
-      borderStyle="solid"
-      borderColor="ink"
-      rounded="sm"
-      verticalAlign="-0.15rem"
-    />
-  );
 }

@@ -103,6 +103,10 @@ const sheet = (known: object) => ({
   window: null,
   verdict: [],
   material: [],
+  checksBefore: [],
+  checksAfter: [
+    { title: "To be proven at the end", items: [{ id: "nat", about: "NAT", says: "One NAT only.", each: ["at Hall gateway"] }] },
+  ],
   unsafe: [],
   amiss: [],
   missing: [],
@@ -148,6 +152,8 @@ it("tells steps by their part of the evening, and what is unsafe with what would
   expect(parts.map((h) => h.textContent)).toEqual(["At the table2 min", "On the live network2 min"]);
   expect(within(screen.getByRole("region", { name: "This step" })).getByRole("heading").textContent).toBe("Take Box out of use");
   expect(screen.getByText("· internet away")).toBeDefined();
+  const proven = screen.getByText("To be proven at the end (1)").closest("details");
+  expect(proven?.textContent).toContain("NAT. One NAT only.at Hall gateway");
 });
 
 it.each([
