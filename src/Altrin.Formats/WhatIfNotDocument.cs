@@ -6,7 +6,8 @@ namespace Altrin.Formats;
 /// <param name="Shows">What is then seen otherwise; empty where nothing shows here.</param>
 /// <param name="Slips">What may have gone wrong, and what is done about it.</param>
 /// <param name="ShownBy">The number of the act that will show what shows nothing here; left out where none does, or it shows here.</param>
-public sealed record WhatIfNotDocument(IReadOnlyList<SeenLine> Shows, IReadOnlyList<SlipDocument> Slips, int? ShownBy)
+/// <param name="Tests">How its slips are told apart; left out where what is seen tells.</param>
+public sealed record WhatIfNotDocument(IReadOnlyList<SeenLine> Shows, IReadOnlyList<SlipDocument> Slips, int? ShownBy, string? Tests)
 {
     /// <summary>What may go wrong at an act of an evening, by its number.</summary>
     /// <param name="play">The evening.</param>
@@ -19,7 +20,7 @@ public sealed record WhatIfNotDocument(IReadOnlyList<SeenLine> Shows, IReadOnlyL
 
     /// <summary>The document of one group.</summary>
     public static WhatIfNotDocument Of(WhatIfNot group) =>
-        new(group.Shows, [.. group.Slips.Select(s => new SlipDocument(s.Says, s.WayOut))], group.ShownBy);
+        new(group.Shows, [.. group.Slips.Select(s => new SlipDocument(s.Says, s.WayOut))], group.ShownBy, group.Tests);
 }
 
 /// <summary>Something that went wrong at an act.</summary>

@@ -1,4 +1,5 @@
 using Altrin.Core.Procedures;
+using Altrin.Core.Procedures.Acts;
 using Altrin.Core.Procedures.Ordering;
 using Altrin.Core.Procedures.Sheets;
 using Altrin.Core.Sites;
@@ -162,6 +163,79 @@ public sealed class DerivedSheetTests
         }
         var radios = SheetWords.Number(sheet, sheet.Steps.First(s => s.Says == "Set Wi-Fi name, password and security at Upstairs router"));
         Assert.Contains(StepIfNot.Of(sheet, radios, TestContext.Current.CancellationToken), g => g.ShownBy > radios);
+    }
+
+    [Theory]
+    [InlineData(
+        "t02-access-point-mode.json",
+        "Switch the radios off at Upstairs router",
+        "Hall gateway answers at 192.168.8.1 too.",
+        "Hall gateway"
+    )]
+    [InlineData(
+        "t02-access-point-mode.json",
+        "Set Wi-Fi name, password and security at Upstairs router",
+        "The old address 192.168.8.1",
+        "Hall gateway"
+    )]
+    [InlineData(
+        "t01-access-point-by-hand.json",
+        "Switch the DHCP server off at Upstairs router",
+        "The old address 192.168.1.1 was typed.",
+        "no: "
+    )]
+    public void Where_the_wrong_page_opens_it_is_told_whose(string name, string step, string slip, string shows)
+    {
+        var sheet = DerivedSheets.Of(name);
+        var number = SheetWords.Number(sheet, sheet.Steps.Single(s => s.Says == step));
+        var group = Assert.Single(StepIfNot.Of(sheet, number, TestContext.Current.CancellationToken), g =>
+            g.Slips.Any(s => s.Says.StartsWith(slip, StringComparison.Ordinal))
+        );
+        Assert.StartsWith(shows, Assert.Single(group.Shows).Says, StringComparison.Ordinal);
+    }
+
+    /// <summary>A satellite that did not pair is told apart from an application that did not reach it; its main node is not paired.</summary>
+    [Theory]
+    [InlineData("Set Garden node in its application", true)]
+    [InlineData("Set Main node in its application", false)]
+    public void A_satellite_that_did_not_pair_is_told_by_itself(string step, bool pairs)
+    {
+        var sheet = DerivedSheets.Of("t14-mesh.json");
+        var number = SheetWords.Number(sheet, sheet.Steps.Single(s => s.Says == step));
+        var slips = StepIfNot
+            .Of(sheet, number, TestContext.Current.CancellationToken)
+            .SelectMany(g => g.Slips)
+            .Select(s => s.Says)
+            .ToList();
+        Assert.Contains(slips, s => s.StartsWith("The application did not reach", StringComparison.Ordinal));
+        Assert.Equal(pairs, slips.Exists(s => s.Contains("did not pair with Main node", StringComparison.Ordinal)));
+    }
+
+    /// <summary>What keeps a browser from a page that is there is told at each step that opens one, once, with how the causes are told apart.</summary>
+    [Fact]
+    public void Where_a_page_is_opened_the_everyday_causes_stand_beside_it()
+    {
+        var (sheet, powered) = (DerivedSheets.Of("t17-injector.json"), 0);
+        foreach (var (step, number) in sheet.Steps.Select((s, i) => (s, i + 1)))
+        {
+            var groups = StepIfNot.Of(sheet, number, TestContext.Current.CancellationToken).Where(g => g.Tests is not null).ToList();
+            var boxes = step
+                .Acts.Select(a =>
+                    a.Act switch
+                    {
+                        OpenPage open => open.Box,
+                        FindPage find => find.Box,
+                        _ => null,
+                    }
+                )
+                .OfType<string>()
+                .ToList();
+            Assert.Equal(boxes.Count, groups.Count);
+            var takes = boxes.Count(b => step.Before.Design.Box(b)!.Profile.Traits.Power?.Takes is not null);
+            Assert.Equal(takes, groups.SelectMany(g => g.Slips).Count(s => s.Says.Contains("injector", StringComparison.Ordinal)));
+            powered += takes;
+        }
+        Assert.True(powered > 0, "no page of a box that takes its power from a cable");
     }
 
     /// <summary>A provider that keeps its address for the box before gives none to another until the box at the line was off.</summary>

@@ -1,3 +1,4 @@
+using Altrin.Core.Addressing;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
@@ -57,14 +58,18 @@ public sealed record SeenLine(string Key, string What, string Says, AnswerKind? 
 
     /// <summary>Pages that open, and those opened before that no longer do.</summary>
     private static IEnumerable<SeenLine> Pages(State now, Expectation sees) =>
-        sees
-            .Pages.Where(p => p.Answer == AnswerKind.Yes || now.Ledger.Opened.Any(o => o.Address == p.Address))
-            .Select(p => new SeenLine(
-                $"page {p.Address}",
-                $"Page at {p.Address}",
-                p.Box is { } box ? now.Design.NameOf(box) : $"{AnswerWords.Of(p.Answer)}: {p.Why}",
-                p.Answer
-            ));
+        sees.Pages.Where(p => p.Answer == AnswerKind.Yes || now.Ledger.Opened.Any(o => o.Address == p.Address)).Select(p => OfPage(now, p));
+
+    /// <summary>What opens at an address from where the laptop is.</summary>
+    internal static SeenLine OfPage(State now, Ipv4Address address) => OfPage(now, PageReach.At(now, address));
+
+    private static SeenLine OfPage(State now, PageReach reach) =>
+        new(
+            $"page {reach.Address}",
+            $"Page at {reach.Address}",
+            reach.Box is { } box ? now.Design.NameOf(box) : $"{AnswerWords.Of(reach.Answer)}: {reach.Why}",
+            reach.Answer
+        );
 
     /// <summary>Lights of boxes that are not simply in use.</summary>
     private static IEnumerable<SeenLine> Boxes(Expectation sees, Network names) =>

@@ -8,6 +8,9 @@ namespace Altrin.Core.Procedures;
 /// <param name="After">The state then, in place of the one that was meant.</param>
 public sealed record Slip(string Says, string WayOut, State After)
 {
+    /// <summary>What is seen in place of what the act is to show, where the state alone does not tell; null where it does.</summary>
+    public SeenLine? Instead { get; init; }
+
     /// <summary>
     /// What is then seen otherwise than it should be: lines that are not as meant, and lines that should be there and are not. Empty where
     /// the slip shows nothing here.
@@ -15,6 +18,10 @@ public sealed record Slip(string Says, string WayOut, State After)
     /// <param name="meant">What should be seen.</param>
     public IReadOnlyList<SeenLine> Shows(IReadOnlyList<SeenLine> meant)
     {
+        if (Instead is { } line)
+        {
+            return [line];
+        }
         var seen = SeenLine.Of(After);
         return
         [

@@ -35,16 +35,10 @@ internal static class Slips
                     [
                         Idle(step, "The address was typed and not saved.", "Type it again, confirm it, and look what the adapter has."),
                     ],
-                    OpenPage => Rejoined(step),
+                    OpenPage open => [.. Rejoined(step), .. PageSlips.Of(step, open.Box)],
+                    FindPage find => PageSlips.Of(step, find.Box),
                     SavePage save => Saved(step, save),
-                    SetInApp set =>
-                    [
-                        Idle(
-                            step,
-                            $"The application did not reach {Name(step, set.Box)}, or it did not pair.",
-                            "Stand beside it, look at its light, and go through the pairing again."
-                        ),
-                    ],
+                    SetInApp set => InApp(step, set),
                     ResetBox reset => Restarted(step, reset),
                     PatchCable patch => Patched(step, patch),
                     UnpatchCable =>
@@ -212,6 +206,25 @@ internal static class Slips
                 ),
         ];
     }
+
+    private static IEnumerable<Slip> InApp(PlayedStep step, SetInApp set) =>
+        [
+            Idle(
+                step,
+                $"The application did not reach {Name(step, set.Box)}.",
+                "Look whether the phone is in the Wi-Fi that the application wants, with mobile data as it asks; begin again beside the box."
+            ),
+            .. step.After.Design.Mode(set.Box) is SatelliteMode { Main: var main }
+                ? new[]
+                {
+                    Idle(
+                        step,
+                        $"{Name(step, set.Box)} did not pair with {Name(step, main)}.",
+                        $"Stand it beside {Name(step, main)}, look at its light, and pair it again; it is carried away once it is paired."
+                    ),
+                }
+                : [],
+        ];
 
     private static IEnumerable<Slip> Restarted(PlayedStep step, ResetBox reset)
     {

@@ -8,6 +8,9 @@ namespace Altrin.Core.Procedures;
 /// </param>
 public sealed record WhatIfNot(IReadOnlyList<SeenLine> Shows, IReadOnlyList<Slip> Slips, int? ShownBy)
 {
+    /// <summary>How its slips are told apart, in a sentence; null where what is seen tells.</summary>
+    public string? Tests { get; init; }
+
     /// <summary>How many acts are played on at most to find the one that shows a slip.</summary>
     public const int MostAhead = 40;
 
@@ -31,6 +34,7 @@ public sealed record WhatIfNot(IReadOnlyList<SeenLine> Shows, IReadOnlyList<Slip
                 .Where(s => s.Shows.Count > 0)
                 .GroupBy(s => string.Join('\n', s.Shows.Select(l => $"{l.Key}: {l.Says}")))
                 .Select(g => new WhatIfNot(g.First().Shows, [.. g.Select(s => s.Slip)], null)),
+            .. PageSlips.Opened(step.Act) is { } box ? [PageSlips.Everyday(step.Before, box)] : Array.Empty<WhatIfNot>(),
             .. slips
                 .Where(s => s.Shows.Count == 0)
                 .GroupBy(s => Later(s.Slip))

@@ -3710,6 +3710,7 @@ export interface components {
             slips: components["schemas"]["SlipDocument"][];
             /** Format: int32 */
             shownBy: null | number;
+            tests: null | string;
         };
         /** @enum {unknown} */
         WifiGeneration: "unknown" | "g" | "n" | "ac" | "ax" | "be";

@@ -41,7 +41,7 @@ function Groups({ ask }: Pick<Props, "ask">) {
   );
 }
 
-function Group({ group: { shows, slips, shownBy } }: { group: Schemas["WhatIfNotDocument"] }) {
+function Group({ group: { shows, slips, shownBy, tests } }: { group: Schemas["WhatIfNotDocument"] }) {
   return (
     <Box bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" p="3">
       {shows.length > 0 ? (
@@ -64,6 +64,7 @@ function Group({ group: { shows, slips, shownBy } }: { group: Schemas["WhatIfNot
             : "Shows nothing here, nor in the steps that follow: look at it twice."}
         </Box>
       )}
+      {tests !== null && <Box mt="1">{tests}</Box>}
       <Box as="ul" aria-label="What it may be" mt="2" pl="5" css={{ "& > li + li": { marginTop: "0.25rem" } }}>
         {slips.map((slip) => (
           <li key={slip.says}>
