@@ -63,6 +63,9 @@ internal sealed record RunState(string From, string? To, IReadOnlyList<RunEnd> E
 /// <param name="Takes">All of it.</param>
 /// <param name="AtMainBox">Seconds that hands are busy at the box at the line.</param>
 /// <param name="Long">Whether that is more than it should be.</param>
+/// <param name="BeginBefore">
+/// Seconds before the evening or the hotline ends at which the step has to begin at the latest; null where it is no risk.
+/// </param>
 /// <param name="Missing">Why it does not lead all the way back.</param>
 /// <param name="Differs">What a device has otherwise than in the morning.</param>
 /// <param name="Unsafe">What it breaks on the way.</param>
@@ -72,6 +75,7 @@ internal sealed record WayBackDocument(
     DurationDocument Takes,
     int AtMainBox,
     bool Long,
+    int? BeginBefore,
     IReadOnlyList<string> Missing,
     IReadOnlyList<string> Differs,
     IReadOnlyList<string> Unsafe
@@ -84,6 +88,7 @@ internal sealed record WayBackDocument(
             DurationDocument.Of(back.Sheet.Takes),
             (int)back.AtMainBox.TotalSeconds,
             back.AtMainBox > WayBack.MostAtMainBox,
+            (int?)back.BeginBefore?.TotalSeconds,
             [.. back.Sheet.Missing, .. back.Sheet.Play.LeftInWords()],
             back.Differs,
             [.. back.Sheet.Unsafe.Select(u => u.Broken.Violation.Text)]

@@ -24,6 +24,10 @@ public sealed record SheetVerdict(VerdictTone Tone, string Says, IReadOnlyList<s
     /// <summary>The verdict on a sheet, part by part.</summary>
     public static IReadOnlyList<SheetVerdict> Of(RunSheet sheet) => [.. Parts(sheet)];
 
+    /// <summary>What no order can do without, beside what this one takes.</summary>
+    private static string Least(RunSheet sheet) =>
+        sheet.Play.Least() is { } least ? $"; the changes alone take at least {SheetWords.About(least.Work.Usual)} in any order" : "";
+
     private static IEnumerable<SheetVerdict> Parts(RunSheet sheet)
     {
         if (sheet.Steps.Count == 0)
@@ -66,7 +70,8 @@ public sealed record SheetVerdict(VerdictTone Tone, string Says, IReadOnlyList<s
         {
             yield return new(
                 VerdictTone.Note,
-                $"The search stopped after {sheet.Order.Tried} acts were tried: the order is perhaps not the shortest.",
+                $"The search stopped after {sheet.Order.Tried} acts were tried: the order is perhaps not the shortest. It takes about "
+                    + $"{SheetWords.About(sheet.Takes.Usual)}{Least(sheet)}.",
                 []
             );
         }

@@ -3694,6 +3694,8 @@ export interface components {
             /** Format: int32 */
             atMainBox: number;
             long: boolean;
+            /** Format: int32 */
+            beginBefore: null | number;
             missing: string[];
             differs: string[];
             unsafe: string[];

@@ -23,7 +23,9 @@ public static class RecordedFirst
                 $"{gateway.Name} is changed, and this was not written down: {LedgerWords.Of(lacking)}."
             );
         }
-        if (!step.Before.Ledger.Logins.Contains(gateway.Id) && !PageAt.HasNone(gateway.Profile))
+        // Once it was reset there is nothing left to lose, and its label says how one gets in.
+        var ledger = step.Before.Ledger;
+        if (!ledger.Logins.Contains(gateway.Id) && !ledger.AtFactory.Contains(gateway.Id) && !PageAt.HasNone(gateway.Profile))
         {
             yield return new([gateway.Id, "login"], $"{gateway.Name} is changed, and its login was not tried.");
         }

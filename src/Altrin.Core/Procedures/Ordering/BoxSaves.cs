@@ -23,7 +23,7 @@ internal static class BoxSaves
             yield return Reset(WorkKind.Save, id);
             yield break;
         }
-        if (IsLost(now, aim, id))
+        if (pages.Count > 0 && IsLost(now, aim, id))
         {
             yield return Reset(WorkKind.Away, id);
         }
@@ -56,7 +56,7 @@ internal static class BoxSaves
         && !PageOpens.IsBusy(now, id)
         && !PageOpens.AddressOf(now, id).Ok
         && aim.Target.Cables.Where(c => c.Ends(id))
-            .All(c => now.Design.Device(c.A.Owner) is not null || now.Design.Device(c.B.Owner) is not null);
+            .All(c => c.Ends(PortRef.Street) || now.Design.Device(c.A.Owner) is not null || now.Design.Device(c.B.Owner) is not null);
 
     private static WorkItem Saved(string id, PageWork page) =>
         new(WorkKind.Save, $"{id} {page.Area}", s => Saving.Save(s, id, page)) { Box = id, IsLate = IsOfAir(page) };

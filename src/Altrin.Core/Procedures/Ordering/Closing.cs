@@ -55,7 +55,9 @@ internal static class Closing
         if (PageReach.NoInternet(script.Now) is null)
         {
             script.Do(new Verify(Verifiable.Internet));
-            script.Do(new Verify(Verifiable.OneDhcpServer));
+            // A home that was found with two gets them back.
+            var one = new Verify(Verifiable.OneDhcpServer);
+            script.DoIf(!script.Aim.IsBack || one.From(script.Now).Ok, one);
         }
         foreach (var device in script.Now.Seen().Internet.Where(i => i.Answer.IsYes).Select(i => i.Device).ToList())
         {

@@ -51,16 +51,23 @@ internal static class Renewing
             && script.Ready(box);
     }
 
-    /// <summary>The box in which the line ends, where who asks for an address gets none: all that there are are kept for others.</summary>
+    /// <summary>
+    /// The box in which the line ends, where who asks for an address gets none: those that there are are kept for others. Where more ask
+    /// than there are addresses, no restart helps.
+    /// </summary>
     public static IEnumerable<string> KeptFromLine(State now)
     {
-        var bindings = now.Moment.Situation.Memory?.Bindings.Where(b => b.Server == PortRef.Street).ToList() ?? [];
-        var asking = now.Seen()
-            .Network.Segment(PortRef.Street)
-            .Interfaces.Where(i => i is { Linked: true, Setting: Automatic, KeptOff: null });
+        var line = now.Seen().Network.Segment(PortRef.Street);
+        var kept = now.Moment.Situation.Memory?.Bindings.Where(b => b.Server == PortRef.Street).Select(b => b.Client).Distinct().ToList()
+            ?? [];
+        var asking = line
+            .Interfaces.Where(i => i is { Linked: true, Setting: Automatic, KeptOff: null })
+            .Select(DhcpExchange.ClientOf)
+            .ToList();
         return
-            bindings.Count >= now.Design.Site.Service.Leases
-            && asking.Any(i => bindings.TrueForAll(b => b.Client != DhcpExchange.ClientOf(i)))
+            line.Servers is [{ Leases: { } most }, ..]
+            && asking.Count <= most
+            && asking.Exists(client => kept.Count(c => c != client) >= most)
             && Live.Gateway(now.Design) is { } atLine
             ? [atLine.Id]
             : [];

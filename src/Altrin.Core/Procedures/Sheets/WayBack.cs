@@ -2,6 +2,7 @@ using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
 using Altrin.Core.Procedures.Acts;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Procedures.Sheets;
 
@@ -15,6 +16,12 @@ public sealed record WayBack(RunSheet Sheet, IReadOnlyList<string> Differs)
 {
     /// <summary>How long hands should be busy at the main box at most (common practice).</summary>
     public static TimeSpan MostAtMainBox { get; } = TimeSpan.FromMinutes(5);
+
+    /// <summary>
+    /// How long before the evening, or the provider's hotline, ends the step before it has to begin at the latest: as long as the step and
+    /// the way back from it can take. Null where that step takes the internet from nobody and can be undone by itself.
+    /// </summary>
+    public TimeSpan? BeginBefore { get; private init; }
 
     /// <summary>Whether it leads back to how the home was found, and every device has what it had.</summary>
     public bool IsWhole => Sheet.Missing.Count == 0 && Sheet.Play.Left.Count == 0 && Differs.Count == 0;
@@ -43,9 +50,40 @@ public sealed record WayBack(RunSheet Sheet, IReadOnlyList<string> Differs)
         ArgumentOutOfRangeException.ThrowIfNegative(number);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(number, sheet.Steps.Count);
         var from = number == 0 ? sheet.Start : sheet.Steps[number - 1].After;
-        var found = sheet.Start.Design.SetUp;
+        var found = Secured(sheet, from);
         var back = RunSheet.Derive(from, Ordering.Aim.From(from, found, sheet.Aim.Ways) with { IsBack = true }, cancel);
-        return new(back, [.. Otherwise(State.Morning(sheet.Start.Design), back.Order.End)]);
+        return new(back, [.. Otherwise(State.Morning(sheet.Start.Design), back.Order.End)])
+        {
+            BeginBefore =
+                number > 0 && sheet.Steps[number - 1] is var step && (step.Dips || step.Undo is { Can: false })
+                    ? step.Takes.Most + back.Takes.Most
+                    : null,
+        };
+    }
+
+    /// <summary>
+    /// The set-up at the start. A box of which it records no password and that was reset meanwhile gets the one of the plan: that of its
+    /// factory must not meet the live network.
+    /// </summary>
+    private static SetUp Secured(RunSheet sheet, State from)
+    {
+        var found = sheet.Start.Design.SetUp;
+        return found with
+        {
+            Boxes =
+            [
+                .. found.Boxes.Select(b =>
+                    b.Password is null && (from.Design.Setting(b.Box)?.Password ?? AtFactory(b.Box)) is { } set
+                        ? b with
+                        {
+                            Password = set,
+                        }
+                        : b
+                ),
+            ],
+        };
+
+        string? AtFactory(string box) => from.Ledger.AtFactory.Contains(box) ? sheet.Aim.Of(box)?.Password : null;
     }
 
     private static IEnumerable<string> Otherwise(State morning, State now)

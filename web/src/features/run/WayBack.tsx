@@ -52,6 +52,12 @@ function Card({ job, from, ask }: Pick<Props, "job" | "from" | "ask">) {
             Hands at the main box: {about(b.atMainBox)}
             {b.long ? ", more than 5 min: say so before the window opens." : "."}
           </Box>
+          {b.beginBefore !== null && (
+            <Box mt="1">
+              Begin this step no later than <b>{about(b.beginBefore)}</b> before the evening or the provider&rsquo;s hotline ends: so long
+              can it take, and the way back from it.
+            </Box>
+          )}
           <Box as="ol" pl="6" mt="1" listStyleType="decimal">
             {b.steps.map((s, i) => (
               <li key={i}>
