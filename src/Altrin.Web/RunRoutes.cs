@@ -105,8 +105,10 @@ internal static class RunRoutes
         {
             return Problems.Field("/start", start ?? "", "When the work begins, such as 2026-12-04T19:00: a calendar needs it.");
         }
-        var (written, problem) = await Asked(question, (_, from, to, sheet, _) =>
-            to is null ? null : new { File = SheetFile.Of(chosen, sheet(), from, to, begins), Home = sheet().Start.Design.Site.Name }
+        var (written, problem) = await Asked(question, (_, from, to, sheet, cancel) =>
+            to is null
+                ? null
+                : new { File = SheetFile.Of(chosen, sheet(), from, to, begins, cancel), Home = sheet().Start.Design.Site.Name }
         );
         return written is null
             ? problem!

@@ -79,6 +79,14 @@ public sealed class RunWalks(RunningServer server, Browser browser) : IClassFixt
             browser.Driver.Navigate().Refresh();
             browser.See("1 of 18 steps ticked.");
             browser.See(" left", "//li[@id='reset-loft-router']//button");
+            // What may have gone wrong is folded on the screen, and open on paper.
+            browser.Click("//li[@id='reset-loft-router']//summary");
+            browser.See("was held too short", "//li[@id='reset-loft-router']//details");
+            Assert.Equal("1", Open());
+            browser.Driver.ExecuteScript("dispatchEvent(new Event('beforeprint'))");
+            Assert.Equal($"{browser.Driver.FindElements(By.TagName("details")).Count}", Open());
+            browser.Driver.ExecuteScript("dispatchEvent(new Event('afterprint'))");
+            Assert.Equal("1", Open());
             browser.Button("Clear all ticks");
             browser.See("0 of 18 steps ticked.");
             browser.See("Start timer", "//li[@id='reset-loft-router']//button");
@@ -87,6 +95,8 @@ public sealed class RunWalks(RunningServer server, Browser browser) : IClassFixt
         {
             Directory.Delete(Path.GetDirectoryName(file)!, recursive: true);
         }
+
+        string Open() => $"{browser.Driver.FindElements(By.CssSelector("details[open]")).Count}";
     }
 
     [Fact]

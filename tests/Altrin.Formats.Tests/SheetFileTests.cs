@@ -29,7 +29,8 @@ public sealed class SheetFileTests
                 ? written.Replace("\r\n ", "", StringComparison.Ordinal).Replace("\\,", ",", StringComparison.Ordinal)
                 : written;
         Assert.All(Sheet.Steps, s => Assert.Contains(Escaped(form, s.Says), plain, StringComparison.Ordinal));
-        Assert.DoesNotContain("http", written.Replace("http-equiv", "", StringComparison.Ordinal), StringComparison.Ordinal);
+        // Nothing is fetched from anywhere.
+        Assert.DoesNotMatch(@"https?://\S", written);
     }
 
     private static string Escaped(SheetForm form, string says) =>
@@ -102,12 +103,33 @@ public sealed class SheetFileTests
 
     [Fact]
     public void A_calendar_needs_a_start() =>
-        Assert.Throws<ArgumentNullException>(() => SheetFile.Of(SheetForm.Ics, Sheet, "found", "one-network"));
+        Assert.Throws<ArgumentNullException>(() =>
+            SheetFile.Of(SheetForm.Ics, Sheet, "found", "one-network", cancel: TestContext.Current.CancellationToken)
+        );
+
+    /// <summary>Each slip of each step stands in the page, in the part of its step, and so does how the step is undone.</summary>
+    [Fact]
+    public void A_page_says_what_may_go_wrong_at_each_step()
+    {
+        var parts = Written(SheetForm.Html).Split("<li id=\"").Skip(1).ToList();
+        Assert.Equal(Sheet.Steps.Count, parts.Count);
+        foreach (var (step, i) in Sheet.Steps.Select((s, i) => (s, i)))
+        {
+            Assert.StartsWith($"{step.Id}\"", parts[i], StringComparison.Ordinal);
+            var text = System.Net.WebUtility.HtmlDecode(parts[i]);
+            var groups = StepIfNot.Of(Sheet, i + 1, TestContext.Current.CancellationToken);
+            Assert.All(groups.SelectMany(g => g.Slips), s =>
+                Assert.Contains($"<li>{s.Says} {s.WayOut}</li>", text, StringComparison.Ordinal)
+            );
+            Assert.All(groups.SelectMany(g => g.Shows), l => Assert.Contains($">{l.What}: {l.Says}</p>", text, StringComparison.Ordinal));
+            Assert.Equal(step.Undo is { Can: true }, text.Contains("Way back of this step:", StringComparison.Ordinal));
+        }
+    }
 
     [Fact]
     public void A_page_escapes_what_a_home_is_called()
     {
-        var page = SheetPage.Of(Sheet, "<script>alert(1)</script>");
+        var page = SheetPage.Of(Sheet, "<script>alert(1)</script>", TestContext.Current.CancellationToken);
         Assert.DoesNotContain("<script>alert", page, StringComparison.Ordinal);
         Assert.Contains("<noscript>", page, StringComparison.Ordinal);
         // Nothing is fetched: styles and scripts stand in it.

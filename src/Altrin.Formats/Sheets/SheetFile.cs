@@ -37,8 +37,17 @@ public sealed record SheetFile(string Content, string MediaType, string Extensio
     /// <param name="from">The set-up that it begins with.</param>
     /// <param name="to">The set-up that it ends in.</param>
     /// <param name="start">When the work begins, by the clock of the home: only a calendar needs it.</param>
+    /// <param name="cancel">Gives it up: a page takes as long as the sheet itself.</param>
     /// <exception cref="ArgumentNullException">A calendar has no start.</exception>
-    public static SheetFile Of(SheetForm form, RunSheet sheet, string from, string to, DateTime? start = null)
+    /// <exception cref="OperationCanceledException">It was given up.</exception>
+    public static SheetFile Of(
+        SheetForm form,
+        RunSheet sheet,
+        string from,
+        string to,
+        DateTime? start = null,
+        CancellationToken cancel = default
+    )
     {
         var home = sheet.Start.Design.Site.Name;
         var title = $"Run sheet: {home}, from {from} to {to}";
@@ -46,7 +55,7 @@ public sealed record SheetFile(string Content, string MediaType, string Extensio
         {
             SheetForm.Text => new(SheetText.Of(sheet, title), "text/plain", "txt"),
             SheetForm.Markdown => new(SheetMarkdown.Of(sheet, title), "text/markdown", "md"),
-            SheetForm.Html => new(SheetPage.Of(sheet, title), "text/html", "html"),
+            SheetForm.Html => new(SheetPage.Of(sheet, title, cancel), "text/html", "html"),
             SheetForm.Json => new(
                 JsonSerializer.Serialize(SheetDocument.Of(sheet, from, to), AltrinJson.Indented) + "\n",
                 "application/json",

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Net;
 using System.Security.Cryptography;
 using System.Text;
+using Altrin.Core.Procedures;
 using Altrin.Core.Procedures.Sheets;
 
 namespace Altrin.Formats;
@@ -12,10 +13,12 @@ namespace Altrin.Formats;
 /// </summary>
 public static class SheetPage
 {
-    /// <summary>The whole page.</summary>
+    /// <summary>The whole page; what may go wrong at each step is worked out for it, which takes as long as the sheet itself.</summary>
     /// <param name="sheet">The sheet.</param>
     /// <param name="title">Its heading.</param>
-    public static string Of(RunSheet sheet, string title)
+    /// <param name="cancel">Gives it up between two acts.</param>
+    /// <exception cref="OperationCanceledException">It was given up.</exception>
+    public static string Of(RunSheet sheet, string title, CancellationToken cancel = default)
     {
         var (text, design) = (new StringBuilder(), sheet.Start.Design);
         // What was ticked is kept by the browser for this very sheet: another order of another home is another sheet.
@@ -63,6 +66,8 @@ public static class SheetPage
                 phase = step.Phase;
             }
             Step(text, step, design);
+            IfNot(text, step, StepIfNot.Of(sheet, i + 1, cancel));
+            text.Append("</li>\n");
         }
         text.Append(phase is null ? "" : "</ol>\n</section>\n");
         Checks(text, SheetChecks.After(sheet));
@@ -91,7 +96,39 @@ public static class SheetPage
                 $"<li class=\"{line.Kind.ToString().ToLowerInvariant()}\">{head}{Plain(line.Says)}</li>\n"
             );
         }
-        text.Append("</ul>\n</li>\n");
+        text.Append("</ul>\n");
+    }
+
+    /// <summary>What may have gone wrong at a step, by what is seen, and how the step is undone.</summary>
+    private static void IfNot(StringBuilder text, SheetStep step, IReadOnlyList<WhatIfNot> groups)
+    {
+        if (groups.Count == 0 && step.Undo is not { Can: true })
+        {
+            return;
+        }
+        text.Append("<details>\n<summary>If you see something else, and the way back</summary>\n");
+        foreach (var group in groups)
+        {
+            text.AppendJoin("", group.Shows.Select(l => $"<p class=\"see\">{Plain(l.What)}: {Plain(l.Says)}</p>\n"));
+            if (group.Shows.Count == 0)
+            {
+                text.Append(
+                    group.ShownBy is { } later
+                        ? string.Create(CultureInfo.InvariantCulture, $"<p class=\"note\">Shows nothing here; step {later} shows it.</p>\n")
+                        : "<p class=\"note\">Shows nothing here, nor in the steps that follow: look at it twice.</p>\n"
+                );
+            }
+            text.Append(group.Tests is { } tests ? $"<p>{Plain(tests)}</p>\n" : "").Append("<ul>\n");
+            text.AppendJoin("", group.Slips.Select(s => $"<li>{Plain(s.Says)} {Plain(s.WayOut)}</li>\n")).Append("</ul>\n");
+        }
+        if (step.Undo is { Can: true } undo)
+        {
+            text.Append(CultureInfo.InvariantCulture, $"<p><i>Way back of this step:</i> {Plain(undo.Says)}</p>\n");
+            text.Append(undo.Lines.Count == 0 ? "" : "<ul>\n")
+                .AppendJoin("", undo.Lines.Select(l => $"<li class=\"value\">{Plain(SheetWords.Line(l))}</li>\n"))
+                .Append(undo.Lines.Count == 0 ? "" : "</ul>\n");
+        }
+        text.Append("</details>\n");
     }
 
     private static void Checks(StringBuilder text, IEnumerable<SheetChecks> lists)

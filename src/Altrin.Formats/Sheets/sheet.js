@@ -46,6 +46,20 @@ document.getElementById("clear").addEventListener("click", () => {
   count();
   tell();
 });
+// On paper nothing is folded; on the screen it is then as it was.
+const folds = [...document.querySelectorAll("details")];
+let opened = [];
+addEventListener("beforeprint", () => {
+  opened = folds.filter((fold) => !fold.open);
+  for (const fold of opened) {
+    fold.open = true;
+  }
+});
+addEventListener("afterprint", () => {
+  for (const fold of opened) {
+    fold.open = false;
+  }
+});
 const timers = [...document.querySelectorAll("[data-timer]")];
 const tell = () => {
   for (const timer of timers) {
