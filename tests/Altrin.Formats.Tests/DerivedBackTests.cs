@@ -22,7 +22,7 @@ public sealed class DerivedBackTests(ITestOutputHelper output)
 
     private sealed record Outcome(int Tried, int Unsafe, IReadOnlyList<string> Wrong);
 
-    /// <summary>Up to the first step that cannot be undone, every device has what it had in the morning, and nothing is left open.</summary>
+    /// <summary>Up to the first step that cannot be undone, every device has what it had, nothing is left open.</summary>
     [Fact]
     public void The_way_back_from_any_step_leads_to_how_the_home_was_found()
     {

@@ -1,3 +1,4 @@
+using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
@@ -54,16 +55,23 @@ public sealed record Blank(BlankKind Kind, string Box, string? Example)
                 null
             );
         }
-        var (network, leasing) = (now.Seen().Network, now.Seen().Leasing);
-        if (
-            network.Find(box.Id, Side.Page) is { Setting: Automatic, Linked: true } page
-            && leasing.Holdings(page) is [{ Exact: { } address }]
-            // A reservation says what it will be.
-            && network.Segment(page.Segment).Servers.All(s => s.Reservations.All(r => r.Mac != page.Mac))
-            && now.Ledger.Found.All(f => f.Box != box.Id || f.Address != address)
-        )
+        if (LeasedPage(now, box.Id) is { } address)
         {
             yield return new(BlankKind.PageAddress, box.Id, $"{address}");
         }
+    }
+
+    /// <summary>The address that the page of a box was leased and at which it was not found yet; null where its address is known.</summary>
+    internal static Ipv4Address? LeasedPage(State now, string box)
+    {
+        var (network, leasing) = (now.Seen().Network, now.Seen().Leasing);
+        return
+            network.Find(box, Side.Page) is { Setting: Automatic, Linked: true } page
+            && leasing.Holdings(page) is [{ Exact: { } address }]
+            // A reservation says what it is, once it was asked for anew.
+            && network.Segment(page.Segment).Servers.All(s => s.Reservations.All(r => r.Mac != page.Mac || r.Address != address))
+            && now.Ledger.Found.All(f => f.Box != box || f.Address != address)
+            ? address
+            : null;
     }
 }

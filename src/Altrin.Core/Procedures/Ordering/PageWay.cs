@@ -41,8 +41,10 @@ internal static class PageWay
             return script.Stuck is null;
         }
         var has = cable?.Address ?? script.Now.Ledger.TypedOnCable ?? (HostAddress)new Automatic();
-        return script.DoIf(cable is not null && cable.Port != port, new LaptopOutOfPort())
-            && script.DoIf(!HostAddress.Same(has, address), new LaptopAddress(address))
+        var types = !HostAddress.Same(has, address);
+        // An address is not typed where it may clash with one that is there.
+        return script.DoIf(cable is not null && cable.Port != port && types, new LaptopOutOfPort())
+            && script.DoIf(types, new LaptopAddress(address))
             && script.DoIf(cable?.Port != port, new LaptopToPort(port));
     }
 
@@ -154,10 +156,7 @@ internal static class PageWay
         {
             return script.Stuck is null;
         }
-        var leased =
-            now.Seen().Network.Find(box, Side.Page)?.Setting is Automatic
-            && (now.Design.Box(box)!.Mac ?? now.Design.Box(box)!.WanMac) is not null
-            && now.Ledger.Found.All(f => f.Box != box || f.Address != address);
+        var leased = Blank.LeasedPage(now, box) is not null && (now.Design.Box(box)!.Mac ?? now.Design.Box(box)!.WanMac) is not null;
         return script.DoIf(!Clean(now), new ClearTable()) && script.Do(leased ? new FindPage(box) : new OpenPage(box));
 
         bool Clean(State of) => of.Ledger.Opened.All(o => o.Address != address || o.Box == box);
