@@ -48,7 +48,10 @@ internal static class PageSlips
     private static IEnumerable<Slip> Causes(State now, Profile profile)
     {
         Slip Of(string says, string wayOut) => new(says, wayOut, now);
-        yield return Of("The browser warns of the certificate.", "That is usual for a box in a home: look that the address is right, and go on.");
+        yield return Of(
+            "The browser warns of the certificate.",
+            "That is usual for a box in a home: look that the address is right, and go on."
+        );
         yield return Of("The browser forces https.", "Type http:// before the address, in a private window.");
         yield return Of("It goes to a saved address, or fills in a saved password.", "Use a private window, and type both.");
         yield return Of("The page is too old or too new for this browser.", "Try another browser.");

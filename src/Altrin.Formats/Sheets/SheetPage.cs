@@ -66,7 +66,7 @@ public static class SheetPage
                 phase = step.Phase;
             }
             Step(text, step, design);
-            IfNot(text, step, StepIfNot.Of(sheet, i + 1, cancel));
+            IfNot(text, step, i + 1, StepIfNot.Of(sheet, i + 1, cancel));
             text.Append("</li>\n");
         }
         text.Append(phase is null ? "" : "</ol>\n</section>\n");
@@ -100,7 +100,7 @@ public static class SheetPage
     }
 
     /// <summary>What may have gone wrong at a step, by what is seen, and how the step is undone.</summary>
-    private static void IfNot(StringBuilder text, SheetStep step, IReadOnlyList<WhatIfNot> groups)
+    private static void IfNot(StringBuilder text, SheetStep step, int number, IReadOnlyList<WhatIfNot> groups)
     {
         if (groups.Count == 0 && step.Undo is not { Can: true })
         {
@@ -113,9 +113,10 @@ public static class SheetPage
             if (group.Shows.Count == 0)
             {
                 text.Append(
-                    group.ShownBy is { } later
+                    group.ShownBy == number ? "<p class=\"note\">Shows nothing at once; the end of this step shows it.</p>\n"
+                    : group.ShownBy is { } later
                         ? string.Create(CultureInfo.InvariantCulture, $"<p class=\"note\">Shows nothing here; step {later} shows it.</p>\n")
-                        : "<p class=\"note\">Shows nothing here, nor in the steps that follow: look at it twice.</p>\n"
+                    : "<p class=\"note\">Shows nothing here, nor in the steps that follow: look at it twice.</p>\n"
                 );
             }
             text.Append(group.Tests is { } tests ? $"<p>{Plain(tests)}</p>\n" : "").Append("<ul>\n");

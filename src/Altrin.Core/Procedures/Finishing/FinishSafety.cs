@@ -63,9 +63,7 @@ internal static class FinishSafety
         var routers = design.SetUp.Boxes.Where(b => b.Mode is RouterMode).Select(b => (b.Box, Mode: (RouterMode)b.Mode)).ToList();
         var open = routers
             .SelectMany(r =>
-                r.Mode.Forwards.Select(f =>
-                        $"{(f.Protocol == Protocol.Udp ? "UDP" : "TCP")} {f.OutsidePort} to {f.To}, at {design.NameOf(r.Box)}"
-                    )
+                r.Mode.Forwards.Select(f => $"{ProtocolWords.Of(f.Protocol)} {f.OutsidePort} to {f.To}, at {design.NameOf(r.Box)}")
                     .Concat(r.Mode.Dmz is { } dmz ? [$"everything else to {dmz} (DMZ), at {design.NameOf(r.Box)}"] : [])
                     .Concat(r.Mode.PortRequests ? [$"what devices ask for themselves (UPnP), at {design.NameOf(r.Box)}"] : [])
             )

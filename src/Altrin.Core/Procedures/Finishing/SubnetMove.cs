@@ -99,7 +99,7 @@ public static class SubnetMove
         {
             foreach (var forward in router.Forwards.Where(f => old.Exists(s => s.Contains(f.To))))
             {
-                yield return $"{design.NameOf(box)} forwards {(forward.Protocol == Protocol.Udp ? "UDP" : "TCP")} {forward.OutsidePort} "
+                yield return $"{design.NameOf(box)} forwards {ProtocolWords.Of(forward.Protocol)} {forward.OutsidePort} "
                     + $"to {forward.To}";
             }
             if (router.Dmz is { } dmz && old.Exists(s => s.Contains(dmz)))

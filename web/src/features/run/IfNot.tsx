@@ -17,12 +17,12 @@ export function IfNot({ ask, at }: Props) {
   const [openAt, setOpenAt] = useState<number | null>(null);
   return (
     <Fold key={at} title="If you see something else" onToggle={(e) => setOpenAt((e.target as HTMLDetailsElement).open ? at : null)}>
-      {openAt === at && <Groups ask={ask} />}
+      {openAt === at && <Groups ask={ask} at={at} />}
     </Fold>
   );
 }
 
-function Groups({ ask }: Pick<Props, "ask">) {
+function Groups({ ask, at }: Props) {
   const groups = useQuery(ask);
   return (
     <Asked of={groups} what="What may have gone wrong">
@@ -32,7 +32,7 @@ function Groups({ ask }: Pick<Props, "ask">) {
         ) : (
           <Box display="grid" gap="3" mt="1">
             {all.map((group, i) => (
-              <Group key={i} group={group} />
+              <Group key={i} group={group} at={at} />
             ))}
           </Box>
         )
@@ -41,7 +41,7 @@ function Groups({ ask }: Pick<Props, "ask">) {
   );
 }
 
-function Group({ group: { shows, slips, shownBy, tests } }: { group: Schemas["WhatIfNotDocument"] }) {
+function Group({ group: { shows, slips, shownBy, tests }, at }: { group: Schemas["WhatIfNotDocument"]; at: number }) {
   return (
     <Box bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" p="3">
       {shows.length > 0 ? (
@@ -59,9 +59,11 @@ function Group({ group: { shows, slips, shownBy, tests } }: { group: Schemas["Wh
         </Box>
       ) : (
         <Box color="muted">
-          {shownBy
-            ? `Shows nothing here; step ${shownBy} shows it.`
-            : "Shows nothing here, nor in the steps that follow: look at it twice."}
+          {shownBy === at
+            ? "Shows nothing at once; the end of this step shows it."
+            : shownBy
+              ? `Shows nothing here; step ${shownBy} shows it.`
+              : "Shows nothing here, nor in the steps that follow: look at it twice."}
         </Box>
       )}
       {tests !== null && <Box mt="1">{tests}</Box>}
