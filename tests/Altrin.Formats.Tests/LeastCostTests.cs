@@ -10,7 +10,7 @@ using Altrin.Core.Sites;
 namespace Altrin.Formats.Tests;
 
 /// <summary>
-/// Whether a derived order costs least: a uniform-cost search (Dijkstra 1959, from memory) over all acts that can be done in a state, one by
+/// Whether a derived order costs least: a uniform-cost search (Dijkstra 1959, from memory) over all acts that can be done, one by
 /// one, with no precedence and no groups. It shares acts and what they lead to with the derivation, and none of its search.
 /// </summary>
 public sealed class LeastCostTests(ITestOutputHelper output)
