@@ -18,7 +18,7 @@ internal static class Renewing
     public static IEnumerable<WorkItem> Of(State now, IReadOnlyList<Change> left)
     {
         var twice = now.Seen().Hosts.Conflicts.Where(c => c.Pool is null).SelectMany(c => c.Holders).ToHashSet(StringComparer.Ordinal);
-        // A box asks anew for the address of its page when it starts, and the provider for whom it is.
+        // A box asks anew for the address of its page when it starts; one at the line makes the provider look anew who asks.
         var boxes = now
             .Design.SetUp.Boxes.Select(b => b.Box)
             .Where(b =>
