@@ -295,7 +295,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
         }
         browser.Find("//h1");
         // Rows that a list of its own scrolls out of sight cannot be judged: the window is as high as the longest of them.
-        browser.Resize(1280, view.StartsWith("run", StringComparison.Ordinal) ? 3600 : 800);
+        browser.Resize(1280, view.StartsWith("run", StringComparison.Ordinal) ? 7000 : 800);
         browser.Click($"//select[@aria-label='Colours']/option[@value='{colours}']");
         browser.Script("document.querySelectorAll('details').forEach(d => d.open = true)");
         browser.Script(File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "axe.min.js")));
