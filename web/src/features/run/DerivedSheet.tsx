@@ -204,6 +204,7 @@ function Sheet({ state, run, sheet, all, choose }: Props & { run: Schemas["RunSt
           <DerivedStep
             job={state.job.id}
             step={now}
+            steps={sheet.steps}
             at={at}
             last={last}
             go={go}

@@ -5,6 +5,7 @@ import { Mono } from "../../ui/controls";
 import { Said } from "../../ui/Said";
 import { phaseWords } from "./phases";
 import { StepFrame } from "./StepFrame";
+import { StepTimers } from "./StepTimers";
 import { about } from "./time";
 import { TypedLines } from "./TypedLines";
 
@@ -12,6 +13,8 @@ interface Props {
   job: number;
   /** The step; none before the first. */
   step: Schemas["SheetStepDocument"] | undefined;
+  /** All steps of the sheet: timers of others run on. */
+  steps: readonly Schemas["SheetStepDocument"][];
   at: number;
   last: number;
   go: (step: number) => void;
@@ -21,7 +24,7 @@ interface Props {
 }
 
 /** What is done in one step, large enough to be read from where the box stands. */
-export function DerivedStep({ job, step, at, last, go, from, name }: Props) {
+export function DerivedStep({ job, step, steps, at, last, go, from, name }: Props) {
   return (
     <StepFrame
       head={step ? `Step ${at} of ${last} · ${phaseWords[step.phase].toLowerCase()}` : ""}
@@ -61,6 +64,7 @@ export function DerivedStep({ job, step, at, last, go, from, name }: Props) {
               </chakra.span>
             )}
           </Box>
+          <StepTimers job={job} step={step} steps={steps} go={go} />
           {step.why !== null && (
             <Box mt="1" color="muted">
               Why: <Said text={step.why ?? ""} />

@@ -156,6 +156,29 @@ it("tells steps by their part of the evening, and what is unsafe with what would
   expect(proven?.textContent).toContain("NAT. One NAT only.at Hall gateway");
 });
 
+it("times a step, whatever is shown meanwhile and however often the page is opened", async () => {
+  localStorage.clear();
+  run = { from: "found", to: "planned", ends: [end("planned")], sheet: sheet({}) };
+  const opened = station("/jobs/1/run?step=save-box-mode");
+  fireEvent.click(await screen.findByRole("button", { name: /^Start timer, / }));
+  expect(screen.getByRole("button", { name: /^0\d:\d\d left, stop$/ })).toBeDefined();
+  fireEvent.click(screen.getByRole("button", { name: /Next step/ }));
+  expect(screen.getByRole("button", { name: /^Step 1: 0\d:\d\d left$/ })).toBeDefined();
+  expect(screen.getByRole("button", { name: /^Start timer, / })).toBeDefined();
+  opened.unmount();
+  // Two minutes too late, on a page that is opened anew.
+  localStorage.setItem("altrin-timers-1", JSON.stringify({ "save-box-mode": Date.now() - 120_000 }));
+  const again = station("/jobs/1/run?step=save-box-mode");
+  fireEvent.click(await screen.findByRole("button", { name: /^over by 02:0\d, stop$/ }));
+  expect(screen.getByRole("button", { name: /^Start timer, / })).toBeDefined();
+  expect(localStorage.getItem("altrin-timers-1")).toBe("{}");
+  again.unmount();
+  // What someone else wrote there is no timer.
+  localStorage.setItem("altrin-timers-1", "[1");
+  station("/jobs/1/run?step=save-box-mode");
+  expect(await screen.findByRole("button", { name: /^Start timer, / })).toBeDefined();
+});
+
 it.each([
   [119, "1 min 59 s"],
   [150, "3 min"],
