@@ -130,6 +130,19 @@ public sealed class FinishListTests
         Assert.Equal(notes, item.Each.Count);
     }
 
+    /// <summary>With two DHCP servers in one network it depends on who starts first: the worst order is tried as well, and told.</summary>
+    [Fact]
+    public void The_power_cut_is_tried_again_in_the_order_that_breaks()
+    {
+        var pair = PairGenerator.Make(25);
+        Assert.Contains("two DHCP servers", pair.Traits);
+        var planned = State.Morning(pair.From with { SetUp = pair.To });
+        var sheet = RunSheet.Derive(planned, pair.From.SetUp, Ways.Usual, TestContext.Current.CancellationToken);
+        var second = Assert.Single(FinishList.Of(sheet).Single(i => i.Id == "power-cut").Each);
+        Assert.Contains("Start in this order: Upstairs router, Hall gateway", second, StringComparison.Ordinal);
+        Assert.EndsWith("Internet of Study computer, no", second, StringComparison.Ordinal);
+    }
+
     [Fact]
     public void Where_there_is_nothing_to_do_nothing_is_asked()
     {

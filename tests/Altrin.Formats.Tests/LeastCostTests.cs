@@ -57,7 +57,8 @@ public sealed class LeastCostTests(ITestOutputHelper output)
         output.WriteLine($"{name}, {otherwise}: {work.Count} acts, {derived}; {states} states; {told}");
         // A wait may be filled by the next act; a sheet waits it out, so that no box is left half set.
         Assert.True(better is not { } cheap || cheap.Spent.IsButEarlier(derived, Meter.Waits(work)), $"{better}");
-        Assert.InRange(states, 1, MostStates);
+        // All of them were looked at: a search that was cut short would say nothing.
+        Assert.InRange(states, 1, MostStates - 1);
     }
 
     private static Design Planned(string name) => Samples.Home(name).Design(ActsFile.Read(Samples.Evening(name)).Value!.Ends)!;

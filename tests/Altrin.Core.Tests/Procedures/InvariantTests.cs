@@ -104,6 +104,27 @@ public sealed class InvariantTests
             [ToGateway, .. Written, Saves(Gateway, new SetLeaseTime(Gateway, 60))]
         ),
         (
+            1,
+            // Once it was reset its label says how one gets in: no login is left to be tried.
+            House()
+                .Profile(Gateway, p =>
+                    p with
+                    {
+                        FactoryAddress = Home.Own("192.168.8.1/24"),
+                        Traits = p.Traits with { Login = LoginHabit.OnLabel },
+                    }
+                ),
+            [ToGateway, Written[0], new ResetBox(Gateway)],
+            [
+                ToGateway,
+                .. Written,
+                new ResetBox(Gateway),
+                Ready(Gateway),
+                new Fetch(Gateway, Fetchable.LabelFacts),
+                Saves(Gateway, new SetLeaseTime(Gateway, 60)),
+            ]
+        ),
+        (
             2,
             House(),
             [new DeviceTakesAddress("a", new Fixed(Home.Own("192.168.8.30/24"), null, []))],
