@@ -121,8 +121,8 @@ internal static class PageSlips
     private static Slip Twin(PlayedStep step, string other, Ipv4Address address, State after) =>
         new(
             $"{step.Before.Design.NameOf(other)} answers at {address} too.",
-            $"One box at that address at a time: take {step.Before.Design.NameOf(other)} off the laptop's network, clear the address table, "
-                + "and compare the MAC address.",
+            $"One box at that address at a time: take {step.Before.Design.NameOf(other)} off the laptop's network, "
+                + "clear the address table, and compare the MAC address.",
             after
         )
         {

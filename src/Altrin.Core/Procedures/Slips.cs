@@ -212,7 +212,8 @@ internal static class Slips
             Idle(
                 step,
                 $"The application did not reach {Name(step, set.Box)}.",
-                "Look whether the phone is in the Wi-Fi that the application wants, with mobile data as it asks; begin again beside the box."
+                "Look whether the phone is in the Wi-Fi that the application wants, with mobile data as it asks; "
+                    + "begin again beside the box."
             ),
             .. step.After.Design.Mode(set.Box) is SatelliteMode { Main: var main }
                 ? new[]

@@ -23,7 +23,8 @@ internal static class FinishLinks
             .. CheckItem.OfEach(
                 "radio-links",
                 "Radio links",
-                "Each radio link is shown by evidence where the box now stands, not by \"enabled\": joined, its level, and a ping across it:",
+                "Each radio link is shown by evidence where the box now stands, not by \"enabled\": "
+                    + "joined, its level, and a ping across it:",
                 links.Where(l => l.Kind == LinkKind.Radio).Select(l => $"{design.NameOf(l.A.Owner)} to {design.NameOf(l.B.Owner)}{Rate(l)}")
             ),
             .. CheckItem.OfEach("names", "Wi-Fi names", "A scan shows of this home:", Names(before, design)),

@@ -68,10 +68,11 @@ internal static class FinishSafety
                     .Concat(r.Mode.PortRequests ? [$"what devices ask for themselves (UPnP), at {design.NameOf(r.Box)}"] : [])
             )
             .ToList();
+        var main = MainRouter.Of(planned) is { } router ? $" on {design.NameOf(router)}" : "";
         return new(
             "let-in",
             "From the internet",
-            $"Remote administration is off{(MainRouter.Of(planned) is { } main ? $" on {design.NameOf(main)}" : "")}, and each box updates itself where it can. "
+            $"Remote administration is off{main}, and each box updates itself where it can. "
                 + (open.Count == 0 ? "Nothing is forwarded." : "Only this is let in:"),
             open
         );
@@ -125,8 +126,8 @@ internal static class FinishSafety
         return new(
             "power-cut",
             "Power cut",
-            $"Network boxes only, by their plugs and never by the breaker; no computer, recorder or medical device. Off for {off}, then all on "
-                + "within a minute: every device is back by itself.",
+            "Network boxes only, by their plugs and never by the breaker; no computer, recorder or medical device. "
+                + $"Off for {off}, then all on within a minute: every device is back by itself.",
             each
         );
     }

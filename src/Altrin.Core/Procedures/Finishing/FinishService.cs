@@ -106,8 +106,8 @@ internal static class FinishService
                         + $"WAN side, and no other box does NAT.{carrier}",
                 1 => $"One NAT only: on its page {design.NameOf(own[0])} has the public address on its WAN side, "
                     + "the one that a site on the internet sees.",
-                _ =>
-                    $"{own.Count} boxes do NAT one behind the other, as planned: {string.Join(" behind ", own.Select(design.NameOf))}.{carrier}",
+                _ => $"{own.Count} boxes do NAT one behind the other, as planned: "
+                    + $"{string.Join(" behind ", own.Select(design.NameOf))}.{carrier}",
             },
             []
         );

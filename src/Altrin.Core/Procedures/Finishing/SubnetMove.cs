@@ -14,10 +14,14 @@ public static class SubnetMove
     /// <summary>The items of a sheet; empty where no device changes its subnet.</summary>
     public static IReadOnlyList<CheckItem> Of(RunSheet sheet)
     {
+        if (sheet.Steps.Count == 0)
+        {
+            return [];
+        }
         var (before, after) = (State.Morning(sheet.Start.Design), sheet.Aim.Planned);
         var (was, will) = (SubnetsOf(before), SubnetsOf(after));
         var moved = was.Where(d => will.TryGetValue(d.Key, out var to) && !to.Contains(d.Value[0])).Select(d => d.Key).ToList();
-        if (sheet.Steps.Count == 0 || moved.Count == 0)
+        if (moved.Count == 0)
         {
             return [];
         }
@@ -39,8 +43,8 @@ public static class SubnetMove
             .. CheckItem.OfEach(
                 "move-typed",
                 "Typed addresses",
-                "Into each of these someone has to log in tonight. Where nobody can, the old subnet is kept: give the main router of the plan "
-                    + "its address there, and note why.",
+                "Into each of these someone has to log in tonight. Where nobody can, the old subnet is kept: "
+                    + "give the main router of the plan its address there, and note why.",
                 moved.Where(d => Of(design, d)?.Address is Fixed).Select(d => Typed(design, after.Design, d))
             ),
             .. CheckItem.OfEach(

@@ -62,8 +62,8 @@ public sealed record WayBack(RunSheet Sheet, IReadOnlyList<string> Differs)
     }
 
     /// <summary>
-    /// The set-up at the start. A box of which it records no password and that was reset meanwhile gets the one of the plan: that of its
-    /// factory must not meet the live network.
+    /// The set-up at the start. A box of which it records no password keeps the one that was set meanwhile; one that was reset gets that of
+    /// the plan, for the factory's must not meet the live network.
     /// </summary>
     private static SetUp Secured(RunSheet sheet, State from)
     {
