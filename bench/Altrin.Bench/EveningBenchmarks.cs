@@ -39,7 +39,7 @@ public class EveningBenchmarks
     public Play Judge() => Play.Of(Anew(), _acts.Acts, _target);
 
     [Benchmark(OperationsPerInvoke = Acts)]
-    public int Tell() => Play.Of(Anew(), _acts.Acts, _target).Steps.Sum(s => SeenLine.Of(s.After).Count);
+    public int Tell() => Play.Of(Anew(), _acts.Acts, _target).Steps.Sum(s => SeenItem.Of(s.After).Count);
 
     /// <summary>The same morning, with nothing of it looked at.</summary>
     private State Anew() => _morning with { Ledger = Ledger.Empty };

@@ -70,7 +70,7 @@ public class OrderBenchmarks
     private static (State, SetUp) Away(int boxes, int devices, params string[] away)
     {
         var planned = Homes.Sound(boxes, devices);
-        var found = ChangeList.Apply(planned, [.. away.Select(b => new PutAway(b))]).Value;
+        var found = ChangeList.Apply(planned, [.. away.Select(b => new TakeOutOfUse(b))]).Value;
         return (State.Morning(found), planned.SetUp);
     }
 }

@@ -46,7 +46,7 @@ internal static class LookCommand
             {
                 return ExitCode.BadInput;
             }
-            var seen = Seats.Stand(design, parsed.GetValue(at)!);
+            var seen = Seats.At(design, parsed.GetValue(at)!);
             if (!seen.Ok)
             {
                 errors.WriteLine($"altrin: {seen.Error}");

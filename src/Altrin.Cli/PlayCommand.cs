@@ -181,7 +181,7 @@ internal static class PlayCommand
                 output.WriteLine($"       not your way: {departs}");
             }
             // What is as it was after the step before is not said again.
-            var sees = SeenLine.Of(step.After).Select(l => $"{l.What}: {l.Says}").ToArray();
+            var sees = SeenItem.Of(step.After).Select(l => $"{l.What}: {l.Says}").ToArray();
             foreach (var line in sees.Except(before))
             {
                 output.WriteLine($"       {line}");

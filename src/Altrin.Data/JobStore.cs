@@ -26,7 +26,7 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
     /// <param name="page">From 1.</param>
     /// <param name="perPage">1 to <see cref="MostPerPage"/>.</param>
     /// <param name="cancel">Stops the work.</param>
-    public async Task<Page<JobEntity>> List(string? search, bool archived, JobOrder order, int page, int perPage, CancellationToken cancel)
+    public async Task<Paged<JobEntity>> List(string? search, bool archived, JobOrder order, int page, int perPage, CancellationToken cancel)
     {
         var jobs = context.Jobs.AsNoTracking().Where(j => archived == (j.ArchivedAt != null));
         if (!string.IsNullOrWhiteSpace(search))
@@ -207,7 +207,7 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
         );
 
     /// <summary>One page of a job's revisions, the newest first, without their designs.</summary>
-    public async Task<Page<RevisionInfo>> Revisions(long id, int page, int perPage, CancellationToken cancel)
+    public async Task<Paged<RevisionInfo>> Revisions(long id, int page, int perPage, CancellationToken cancel)
     {
         var all = context.Revisions.AsNoTracking().Where(r => r.JobId == id);
         var items = await all.OrderByDescending(r => r.Id)
@@ -353,7 +353,7 @@ public sealed record RevisionInfo(long Id, long? Parent, string Label, DateTimeO
 /// <param name="Number">Which page, from 1.</param>
 /// <param name="PerPage">How many items a page holds.</param>
 /// <param name="Total">How many there are in all.</param>
-public sealed record Page<T>(IReadOnlyList<T> Items, int Number, int PerPage, int Total);
+public sealed record Paged<T>(IReadOnlyList<T> Items, int Number, int PerPage, int Total);
 
 /// <summary>What became of moving a head.</summary>
 public abstract record HeadMove

@@ -94,7 +94,7 @@ public sealed class ReadingStore(Writing writing, TimeProvider time)
     /// <param name="page">From 1.</param>
     /// <param name="perPage">1 to <see cref="JobStore.MostPerPage"/>.</param>
     /// <param name="cancel">Stops the work.</param>
-    public async Task<Page<ReadingInfo>> List(long job, bool archived, int page, int perPage, CancellationToken cancel)
+    public async Task<Paged<ReadingInfo>> List(long job, bool archived, int page, int perPage, CancellationToken cancel)
     {
         var all = context.Readings.AsNoTracking().Where(r => r.JobId == job && archived == (r.ArchivedAt != null));
         // Contents are left in the database: a page of them could be large.

@@ -56,7 +56,7 @@ public sealed record EstimateDocument(DurationDocument Work, int Saves, int Cabl
 public sealed record PlayedStepDocument(
     int Number,
     string Says,
-    IReadOnlyList<PageLine> Lines,
+    IReadOnlyList<PageField> Lines,
     long BeginsAt,
     DurationDocument Takes,
     DurationDocument? Then,

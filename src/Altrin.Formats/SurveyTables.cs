@@ -239,11 +239,11 @@ public static class SurveyTables
             noted = noted.Then(h =>
                 InFound(
                     h,
-                    wanted ? new SetMode(there.Id, h.Site.Boxes.First(b => b.Id == there.Id).Profile.Modes[0]) : new PutAway(there.Id)
+                    wanted ? new SetMode(there.Id, h.Site.Boxes.First(b => b.Id == there.Id).Profile.Modes[0]) : new TakeOutOfUse(there.Id)
                 )
             );
         }
-        return noted.Then(h => place is null || h.AsFound().Mode(there.Id) is null ? h : InFound(h, new StandIn(there.Id, place)));
+        return noted.Then(h => place is null || h.AsFound().Mode(there.Id) is null ? h : InFound(h, new PlaceBox(there.Id, place)));
     }
 
     private static Parsed<HomeFile>? Place(HomeFile home, Shelf shelf, CsvRow row, SurveyRow reader)

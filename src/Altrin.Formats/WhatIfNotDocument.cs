@@ -7,7 +7,7 @@ namespace Altrin.Formats;
 /// <param name="Slips">What may have gone wrong, and what is done about it.</param>
 /// <param name="ShownBy">The number of the act that will show what shows nothing here; left out where none does, or it shows here.</param>
 /// <param name="Tests">How its slips are told apart; left out where what is seen tells.</param>
-public sealed record WhatIfNotDocument(IReadOnlyList<SeenLine> Shows, IReadOnlyList<SlipDocument> Slips, int? ShownBy, string? Tests)
+public sealed record WhatIfNotDocument(IReadOnlyList<SeenItem> Shows, IReadOnlyList<SlipDocument> Slips, int? ShownBy, string? Tests)
 {
     /// <summary>What may go wrong at an act of an evening, by its number.</summary>
     /// <param name="play">The evening.</param>

@@ -62,7 +62,7 @@ internal static class Demo
     /// </summary>
     private static async Task Readings(long job, Design found, ReadingStore readings, DateTimeOffset now)
     {
-        var (seen, owner) = Seats.Stand(found, Seat).Value;
+        var (seen, owner) = Seats.At(found, Seat).Value;
         var printed = string.Join(
             '\n',
             Printout

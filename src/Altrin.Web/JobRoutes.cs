@@ -24,7 +24,7 @@ internal static class JobRoutes
         jobs.MapGet("/{id:long}/revisions", Revisions).WithName("ListRevisions").ProducesProblem(StatusCodes.Status404NotFound);
     }
 
-    private static async Task<Results<Ok<Page<JobSummary>>, ProblemHttpResult>> List(
+    private static async Task<Results<Ok<Paged<JobSummary>>, ProblemHttpResult>> List(
         JobStore store,
         CancellationToken cancel,
         [MaxLength(MostName)] string? search = null,
@@ -48,7 +48,7 @@ internal static class JobRoutes
             return Problems.Field("order", order, $"Allowed: {string.Join(", ", Enum.GetNames<JobOrder>()).ToLowerInvariant()}.");
         }
         var found = await store.List(search, archived, sorted, page, perPage, cancel);
-        return TypedResults.Ok(new Page<JobSummary>([.. found.Items.Select(JobSummary.Of)], found.Number, found.PerPage, found.Total));
+        return TypedResults.Ok(new Paged<JobSummary>([.. found.Items.Select(JobSummary.Of)], found.Number, found.PerPage, found.Total));
     }
 
     private static async Task<Results<Ok<JobStanding>, ProblemHttpResult>> Standing(
@@ -131,7 +131,7 @@ internal static class JobRoutes
             : Problems.NoJob(id);
     }
 
-    private static async Task<Results<Ok<Page<RevisionInfo>>, ProblemHttpResult>> Revisions(
+    private static async Task<Results<Ok<Paged<RevisionInfo>>, ProblemHttpResult>> Revisions(
         long id,
         JobStore store,
         CancellationToken cancel,

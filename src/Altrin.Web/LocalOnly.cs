@@ -42,7 +42,7 @@ internal sealed class LocalOnly(RequestDelegate next)
         headers["Referrer-Policy"] = "no-referrer";
         headers["Cross-Origin-Opener-Policy"] = "same-origin";
         headers["Cross-Origin-Resource-Policy"] = "same-origin";
-        headers.ContentSecurityPolicy = Page.Policy("");
+        headers.ContentSecurityPolicy = FrontEnd.Policy("");
         if (request.Path.StartsWithSegments("/api", StringComparison.Ordinal))
         {
             headers.CacheControl = "no-store";

@@ -134,7 +134,7 @@ internal static class ProofRoutes
         Word<PrintoutStyle>(words)
             .Then(style =>
                 Seats
-                    .Stand(design, at, new(cancel))
+                    .At(design, at, new(cancel))
                     .Then<Sight>(stand =>
                     {
                         var (seen, owner) = stand;

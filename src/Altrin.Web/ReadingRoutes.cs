@@ -177,7 +177,7 @@ internal static class ReadingRoutes
         );
     }
 
-    private static async Task<Results<Ok<Page<ReadingInfo>>, ProblemHttpResult>> List(
+    private static async Task<Results<Ok<Paged<ReadingInfo>>, ProblemHttpResult>> List(
         long id,
         JobStore store,
         ReadingStore readings,
@@ -364,9 +364,7 @@ internal static class ReadingRoutes
     }
 
     private static ProblemHttpResult? WrongSeat(Design design, string? seat) =>
-        seat is { Length: > 0 } && Seats.Stand(design, seat) is { Ok: false, Error: { } error }
-            ? Problems.Field("/seat", seat, error)
-            : null;
+        seat is { Length: > 0 } && Seats.At(design, seat) is { Ok: false, Error: { } error } ? Problems.Field("/seat", seat, error) : null;
 
     private static ProblemHttpResult? WrongPlace(Design design, string? place) =>
         place is not null && design.Site.Place(place) is null

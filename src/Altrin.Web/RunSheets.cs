@@ -99,4 +99,4 @@ internal sealed record WayBackDocument(
 /// <param name="Says">What is done.</param>
 /// <param name="Seconds">How long it takes.</param>
 /// <param name="Lines">What is typed.</param>
-internal sealed record BackStep(string Says, int Seconds, IReadOnlyList<PageLine> Lines);
+internal sealed record BackStep(string Says, int Seconds, IReadOnlyList<PageField> Lines);

@@ -27,7 +27,7 @@ internal static class Setup
         services.AddScoped<SheetStore>();
         services.AddSingleton(_ => new Recent<(long Revision, long Sheet), Play>(MostPlays));
         services.AddSingleton<RunSheets>();
-        services.AddSingleton<Page>();
+        services.AddSingleton<FrontEnd>();
         services.ConfigureHttpJsonOptions(o => AltrinJson.Apply(o.SerializerOptions));
         services.AddOpenApi(ApiDescription.Configure);
         services.AddProblemDetails(o => o.CustomizeProblemDetails = Problems.Complete);
@@ -48,7 +48,7 @@ internal static class Setup
         app.UseMiddleware<Turns>();
         app.UseResponseCompression();
         app.UseMiddleware<Compressed>();
-        app.UseStaticFiles(new StaticFileOptions { ContentTypeProvider = Compressed.Types, OnPrepareResponse = Page.Cache });
+        app.UseStaticFiles(new StaticFileOptions { ContentTypeProvider = Compressed.Types, OnPrepareResponse = FrontEnd.Cache });
         app.MapOpenApi("/api/openapi/{documentName}.json");
         app.MapGet("/health", () => TypedResults.Ok(new Health("ok", Product.Version))).WithName("Health").ExcludeFromDescription();
         var jobs = app.MapGroup("/api/jobs").WithTags("Jobs").UpTo(Bodies.Edit);
@@ -77,7 +77,7 @@ internal static class Setup
             )
             .ExcludeFromDescription();
         // A file that is missing is missing; every other address belongs to the page.
-        app.MapFallback("{*path:nonfile}", Page.Serve);
+        app.MapFallback("{*path:nonfile}", FrontEnd.Serve);
     }
 
     private sealed record Health(string Status, string Version);

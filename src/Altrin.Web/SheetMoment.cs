@@ -20,7 +20,7 @@ internal sealed record SheetBlank(string Says, string? Example);
 /// <summary>Something that is seen after a step.</summary>
 /// <param name="Line">What, in words.</param>
 /// <param name="IsNew">Whether it was not so before the step.</param>
-internal sealed record SheetSight(SeenLine Line, bool IsNew);
+internal sealed record SheetSight(SeenItem Line, bool IsNew);
 
 /// <summary>The home after a step of a run sheet.</summary>
 /// <param name="Number">After which step; 0 for before the first.</param>
@@ -49,7 +49,7 @@ internal sealed record SheetMoment(
     public static SheetMoment Of(State? before, State state, int number)
     {
         var situation = state.Moment.Situation;
-        var was = before is null ? [] : SeenLine.Of(before);
+        var was = before is null ? [] : SeenItem.Of(before);
         return new(
             number,
             situation.Off,
@@ -58,7 +58,7 @@ internal sealed record SheetMoment(
             state.Laptop?.Wifi?.Join,
             DesignWriter.Document(new(state.Design.Site, [state.Design.SetUp])),
             ProofDocument.Of(Judging.Judge(state.Seen())),
-            [.. SeenLine.Of(state).Select(l => new SheetSight(l, before is not null && !was.Contains(l)))],
+            [.. SeenItem.Of(state).Select(l => new SheetSight(l, before is not null && !was.Contains(l)))],
             [.. Blank.Of(state).Select(b => new SheetBlank(b.Says(state.Design), b.Example))],
             [.. OpenItem.Of(state).Select(i => i.Text)]
         );

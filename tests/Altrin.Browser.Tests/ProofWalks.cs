@@ -59,7 +59,7 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
     public void A_laptop_in_a_free_port_sees_what_its_commands_print()
     {
         Open("stand");
-        browser.Choose("Stand at", "laptop in port 4 of Hall gateway");
+        browser.Choose("Look from", "laptop in port 4 of Hall gateway");
         browser.See("inet 192.168.8.20/24", "//section[@aria-label='ip addr']");
         browser.Choose("As printed by", "ipconfig, arp");
         browser.See("Default Gateway . . . . . . . . . : 192.168.8.1", "//section[@aria-label='ipconfig /all']");

@@ -107,7 +107,7 @@ internal static class PairGenerator
         var (said, after) = what switch
         {
             0 => ("reset", design with { SetUp = BoxReset.Of(design, box, []) }),
-            1 or 2 => ("away", Changed(design, new PutAway(box))),
+            1 or 2 => ("away", Changed(design, new TakeOutOfUse(box))),
             3 => ("DHCP turned", Changed(design, new SwitchDhcpServer(box, design.Mode(box) is RouterMode { Server.On: false }))),
             4 => ("other name", Named(design, box, dice.Next(2) == 0 ? "other" : null)),
             5 => ("page address", Changed(design, new SetPageAddress(box, new Automatic()))),

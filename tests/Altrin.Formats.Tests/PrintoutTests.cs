@@ -15,7 +15,7 @@ public sealed class PrintoutTests
 
     private static Dictionary<string, string> At(Home home, string seat, PrintoutStyle style, string? target = null)
     {
-        var (seen, owner) = Seats.Stand(home.Design, seat).Value;
+        var (seen, owner) = Seats.At(home.Design, seat).Value;
         return Printout
             .Of(seen, owner, target is null ? null : Looking.To(seen, owner, Seats.Target(seen, target).Value), style)
             .ToDictionary(p => p.Command, p => p.Text);
@@ -128,7 +128,7 @@ public sealed class PrintoutTests
         var design = DesignGenerator.Make(seed, 5);
         foreach (var seat in Seats.Of(design))
         {
-            var (seen, owner) = Seats.Stand(design, seat.Id).Value;
+            var (seen, owner) = Seats.At(design, seat.Id).Value;
             var trace = Looking.To(seen, owner, Core.Networks.Provider.Host);
             var own = Looking.From(seen, owner)!.Addresses.Select(a => a.Address).OfType<Core.Addressing.Ipv4Address>().ToList();
             foreach (var style in Enum.GetValues<PrintoutStyle>())

@@ -61,7 +61,7 @@ public sealed class ReadBackTests
             {
                 var design = DesignGenerator.Make(home, 4);
                 var seats = Seats.Of(design);
-                if (seats.Count > 0 && Seats.Stand(design, seats[pick % seats.Count].Id) is { Ok: true, Value: var (seen, owner) })
+                if (seats.Count > 0 && Seats.At(design, seats[pick % seats.Count].Id) is { Ok: true, Value: var (seen, owner) })
                 {
                     ReadsBack(seen, owner, style);
                 }

@@ -129,7 +129,7 @@ public sealed class SheetFileTests
     [Fact]
     public void A_page_escapes_what_a_home_is_called()
     {
-        var page = SheetPage.Of(Sheet, "<script>alert(1)</script>", TestContext.Current.CancellationToken);
+        var page = SheetHtml.Of(Sheet, "<script>alert(1)</script>", TestContext.Current.CancellationToken);
         Assert.DoesNotContain("<script>alert", page, StringComparison.Ordinal);
         Assert.Contains("<noscript>", page, StringComparison.Ordinal);
         // Nothing is fetched: styles and scripts stand in it.

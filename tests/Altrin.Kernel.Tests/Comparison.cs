@@ -51,7 +51,7 @@ internal sealed class Comparison
     /// <summary>The installer's laptop at a seat: built as one more device there, beside what Altrin says of that seat.</summary>
     public static async Task<Compared> OfSeat(Design design, string seat)
     {
-        var (seen, owner) = Seats.Stand(design, seat).Value;
+        var (seen, owner) = Seats.At(design, seat).Value;
         var laptop = seen.Network.Situation.Laptop!;
         var inForce = Compiler.Compile(design, Situation.Settled).InForce;
         using var built = new Built(new(WithLaptop.Of(inForce, laptop)));

@@ -21,7 +21,7 @@ public sealed class DhcpTests
             .Edit<RouterMode>("gw", m => m with { Server = m.Server with { Domain = "home.arpa" } })
             .Design;
 
-    private static (ServerSeat Server, Interface Client) Of(Design design, string device)
+    private static (SegmentServer Server, Interface Client) Of(Design design, string device)
     {
         var network = Compiler.Compile(design, Situation.Settled);
         return (network.Segment("gw").Servers.Single(), network.Find(device, Side.Device)!);

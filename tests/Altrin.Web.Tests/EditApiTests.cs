@@ -36,7 +36,7 @@ public sealed class EditApiTests(RunningServer server) : IDisposable
     )]
     [InlineData("""{"kind":"setLine","box":"hall-gateway","line":{"tag":7}}""", "boxes/hall-gateway/line/tag")]
     [InlineData("""{"kind":"setServerDomain","box":"hall-gateway","domain":"home.arpa"}""", "boxes/hall-gateway/dhcpServer/domain")]
-    [InlineData("""{"kind":"standIn","box":"loft-router","place":"hall"}""", "boxes/loft-router/place")]
+    [InlineData("""{"kind":"placeBox","box":"loft-router","place":"hall"}""", "boxes/loft-router/place")]
     public async Task A_form_of_the_plan_alters_one_value(string change, params string[] altered) =>
         Assert.Equal(
             altered.Select(a => $"setUps/planned/{a}"),

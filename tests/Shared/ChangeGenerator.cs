@@ -48,7 +48,7 @@ public static class ChangeGenerator
                 },
             },
             15 => new SetCable(Cable(), Some(Known())),
-            16 => new PutAway(Coin() ? Box() : Device()),
+            16 => new TakeOutOfUse(Coin() ? Box() : Device()),
             17 => new SetDnsServers(Box(), Coin() ? [] : [Address(), Address()], Coin()),
             18 => new AcceptFinding(Coin() ? "loop(a,b)" : "no-internet(x)", Coin(), Coin() ? "it may" : " ", "A. Name"),
             19 => new TakeBackAcceptance("loop(a,b)"),
@@ -114,7 +114,7 @@ public static class ChangeGenerator
                 Some<LineSetting>(new(Coin(), Coin() ? dice.Next(0, 5000) : null, Coin() ? Of(design.Site.Devices).Mac : null))
             ),
             34 => new SetPortVlans(Box(), "lan1", Coin() ? 1 : 20, Coin() ? [] : [30, 25]),
-            35 => new StandIn(
+            35 => new PlaceBox(
                 Box(),
                 Coin() ? null
                     : design.Site.Places.Count > 0 ? Of(design.Site.Places).Id

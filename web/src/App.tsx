@@ -1,20 +1,20 @@
 import { lazy, Suspense } from "react";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
-import { JobsPage } from "./features/jobs/JobsPage";
+import { JobsScreen } from "./features/jobs/JobsScreen";
 import { ServerGoneBar } from "./ui/ServerGoneBar";
 import { NotHere } from "./ui/NotHere";
 import { Waiting } from "./ui/pieces";
 
-const ShelfPage = lazy(() => import("./features/shelf/ShelfPage"));
-const JobPage = lazy(() => import("./features/job/JobPage"));
+const ShelfScreen = lazy(() => import("./features/shelf/ShelfScreen"));
+const JobScreen = lazy(() => import("./features/job/JobScreen"));
 
 const router = createBrowserRouter([
-  { path: "/", element: <JobsPage /> },
+  { path: "/", element: <JobsScreen /> },
   {
     path: "/shelf",
     element: (
       <Suspense fallback={<Waiting what="Opening the gear shelf" />}>
-        <ShelfPage />
+        <ShelfScreen />
       </Suspense>
     ),
   },
@@ -23,7 +23,7 @@ const router = createBrowserRouter([
     path: "/jobs/:id/:station",
     element: (
       <Suspense fallback={<Waiting what="Opening the job" />}>
-        <JobPage />
+        <JobScreen />
       </Suspense>
     ),
   },

@@ -32,7 +32,7 @@ public static class Difference
                 .Order(StringComparer.Ordinal)
         )
         {
-            steps.Do(new PutAway(gone));
+            steps.Do(new TakeOutOfUse(gone));
         }
         foreach (
             var cable in steps
@@ -49,7 +49,7 @@ public static class Difference
             if (steps.SetUp.Boxes.FirstOrDefault(b => b.Box == box.Box) is { } now && now.Mode.Kind == box.Mode.Kind)
             {
                 ModeDifference.Of(steps, box.Box, now.Mode, box.Mode);
-                steps.Unless(now.Place == box.Place, new StandIn(box.Box, box.Place));
+                steps.Unless(now.Place == box.Place, new PlaceBox(box.Box, box.Place));
                 steps.Unless(now.Password == box.Password, new SetPagePassword(box.Box, box.Password));
             }
         }

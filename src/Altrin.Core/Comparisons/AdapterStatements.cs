@@ -10,7 +10,7 @@ namespace Altrin.Core.Comparisons;
 /// <summary>What the adapter that counts says: its address and how it came by it, its gateway, its DNS servers, its MAC address.</summary>
 internal static class AdapterStatements
 {
-    public static IEnumerable<Statement> Of(HomeFile home, Design design, string? seat, Standpoint? at, Machine machine)
+    public static IEnumerable<Statement> Of(HomeFile home, Design design, string? seat, SeatView? at, Machine machine)
     {
         var read = machine.Adapter;
         if (at is null)
@@ -28,14 +28,14 @@ internal static class AdapterStatements
         }
         else if (read.AddressAlone is { } alone)
         {
-            var fits = held.Any(h => Standpoint.Fits(h, alone));
+            var fits = held.Any(h => SeatView.Fits(h, alone));
             yield return Held(at, read, held, fits) with
             {
                 Explanations =
                     fits || seat is null
                         ? []
                         : Slips.That(home, design, seat, at, p =>
-                            p.Holdings.Any(h => Standpoint.Fits(h, alone) && (read.Gateway is null || h.Gateway == read.Gateway))
+                            p.Holdings.Any(h => SeatView.Fits(h, alone) && (read.Gateway is null || h.Gateway == read.Gateway))
                         ),
             };
         }
@@ -82,18 +82,18 @@ internal static class AdapterStatements
         HomeFile home,
         Design design,
         string? seat,
-        Standpoint at,
+        SeatView at,
         AdapterRead read,
         InterfaceAddress own,
         IReadOnlyList<Holding> held
     )
     {
-        var fits = held.Any(h => Standpoint.Fits(h, own));
+        var fits = held.Any(h => SeatView.Fits(h, own));
         var explained =
             fits || seat is null
                 ? []
                 : Slips.That(home, design, seat, at, p =>
-                    p.Holdings.Any(h => Standpoint.Fits(h, own) && (read.Gateway is null || h.Gateway == read.Gateway))
+                    p.Holdings.Any(h => SeatView.Fits(h, own) && (read.Gateway is null || h.Gateway == read.Gateway))
                 );
         if (read.Way == AddressWay.SelfAssigned)
         {
@@ -131,7 +131,7 @@ internal static class AdapterStatements
     }
 
     /// <summary>Its address beside those that it may hold here.</summary>
-    private static Statement Held(Standpoint at, AdapterRead read, IReadOnlyList<Holding> held, bool fits) =>
+    private static Statement Held(SeatView at, AdapterRead read, IReadOnlyList<Holding> held, bool fits) =>
         new(
             "address",
             read.Line,
@@ -155,9 +155,9 @@ internal static class AdapterStatements
             : $"It asks {string.Join(" and ", read.DnsServers)} as DNS server.";
     }
 
-    private static string Whose(Standpoint at, Ipv4Address address) => at.HolderOf(address) is { } owner ? $" ({at.NameOf(owner)})" : "";
+    private static string Whose(SeatView at, Ipv4Address address) => at.HolderOf(address) is { } owner ? $" ({at.NameOf(owner)})" : "";
 
-    private static string Expected(Standpoint at, IReadOnlyList<Holding> held)
+    private static string Expected(SeatView at, IReadOnlyList<Holding> held)
     {
         var ways = held.Select(h =>
                 (
@@ -175,7 +175,7 @@ internal static class AdapterStatements
     /// <summary>
     /// The router there is at another address than recorded: what its lease says is believed, unless that is the address of another box.
     /// </summary>
-    private static SetLanAddress? LanOffer(Standpoint at, AdapterRead read, InterfaceAddress own)
+    private static SetLanAddress? LanOffer(SeatView at, AdapterRead read, InterfaceAddress own)
     {
         if (
             read.Way == AddressWay.Fixed
@@ -183,17 +183,17 @@ internal static class AdapterStatements
             || !own.Subnet.Contains(gateway)
             || (read.Server is { } server && server != gateway)
             || at.HolderOf(gateway) is not null
-            || at.Ruler is not { } ruler
+            || at.OnlyServer is not { } router
         )
         {
             return null;
         }
-        var change = new SetLanAddress(ruler, new(gateway, own.PrefixLength));
-        return at.Seen.Network.Router(ruler)?.Lan != change.Address && change.ApplyTo(at.Design).Ok ? change : null;
+        var change = new SetLanAddress(router, new(gateway, own.PrefixLength));
+        return at.Seen.Network.Router(router)?.Lan != change.Address && change.ApplyTo(at.Design).Ok ? change : null;
     }
 
     /// <summary>Typed by hand or leased, against what is recorded of a device, or of the laptop at that moment.</summary>
-    private static Statement? Way(Design design, Standpoint at, AdapterRead read)
+    private static Statement? Way(Design design, SeatView at, AdapterRead read)
     {
         if (at.IsLaptop)
         {
@@ -243,7 +243,7 @@ internal static class AdapterStatements
         };
     }
 
-    private static Statement Names(Design design, Standpoint at, AdapterRead read, IReadOnlyList<Holding> held)
+    private static Statement Names(Design design, SeatView at, AdapterRead read, IReadOnlyList<Holding> held)
     {
         // A system with two adapters in use lists those of both.
         var agrees = held.Select(h => h.DnsServers)
@@ -251,8 +251,8 @@ internal static class AdapterStatements
             .Any(n => n.Order().SequenceEqual(read.DnsServers.Order()));
         var strange = read.DnsServers.Where(n => at.HolderOf(n) is null && SpecialBlock.UseOf(n) == AddressUse.Private).ToList();
         var change =
-            !agrees && read.Way == AddressWay.Leased && strange.Count == 0 && at.Ruler is { } ruler
-                ? new SetDnsServers(ruler, read.DnsServers, false)
+            !agrees && read.Way == AddressWay.Leased && strange.Count == 0 && at.OnlyServer is { } router
+                ? new SetDnsServers(router, read.DnsServers, false)
                 : null;
         var offered = change?.ApplyTo(design).Ok == true ? change : null;
         return new(

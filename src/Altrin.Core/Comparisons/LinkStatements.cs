@@ -16,7 +16,7 @@ internal static class LinkStatements
     /// <summary>How many links of one reading are spoken of.</summary>
     public const int MostLinks = 20;
 
-    public static IEnumerable<Statement> Of(Design design, string? seat, Standpoint? at, Reading reading) =>
+    public static IEnumerable<Statement> Of(Design design, string? seat, SeatView? at, Reading reading) =>
         [
             .. reading
                 .CableLinks.Concat(
@@ -32,7 +32,7 @@ internal static class LinkStatements
                 .Select(n => Joined(design, seat, n)),
         ];
 
-    private static Statement Cable(Design design, string? seat, Standpoint? at, CableLinkRead read)
+    private static Statement Cable(Design design, string? seat, SeatView? at, CableLinkRead read)
     {
         var id = $"cable:{read.Adapter}";
         if (read.Linked == Known.No || read.RateMbps is not { } rate)
@@ -96,7 +96,7 @@ internal static class LinkStatements
         : [];
 
     /// <summary>What the port or link at a seat carries at most, and its cable.</summary>
-    private static (int? Mbps, Cable? Cable) Expected(Design design, string? seat, Standpoint? at)
+    private static (int? Mbps, Cable? Cable) Expected(Design design, string? seat, SeatView? at)
     {
         if (seat is null)
         {

@@ -12,7 +12,7 @@ internal static class NeighbourStatements
     /// <summary>How many entries are spoken of one by one.</summary>
     public const int Most = 300;
 
-    public static IEnumerable<Statement> Of(HomeFile home, Standpoint? at, Reading reading)
+    public static IEnumerable<Statement> Of(HomeFile home, SeatView? at, Reading reading)
     {
         var site = home.Site;
         var table = at is null ? [] : at.Sides.SelectMany(s => Looking.At(at.Seen, s)).ToList();
@@ -88,7 +88,7 @@ internal static class NeighbourStatements
             _ => "",
         };
 
-    private static Statement One(Site site, Standpoint? at, List<Neighbour> table, NeighbourRead near, Reading reading)
+    private static Statement One(Site site, SeatView? at, List<Neighbour> table, NeighbourRead near, Reading reading)
     {
         var mac = near.Mac!.Value;
         var id = $"near:{mac}";
@@ -226,7 +226,7 @@ internal static class NeighbourStatements
 
     private static Statement Recorded(
         Site site,
-        Standpoint? at,
+        SeatView? at,
         List<Neighbour> table,
         NeighbourRead near,
         string id,

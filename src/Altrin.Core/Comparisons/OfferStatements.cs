@@ -12,7 +12,7 @@ internal static class OfferStatements
     /// <summary>How many servers are named.</summary>
     private const int MostNamed = 20;
 
-    public static IEnumerable<Statement> Of(HomeFile home, Design design, string? seat, Standpoint? at, Reading reading)
+    public static IEnumerable<Statement> Of(HomeFile home, Design design, string? seat, SeatView? at, Reading reading)
     {
         var offers = reading.Offers.Where(o => o is { Kind: DhcpKind.Offer or DhcpKind.Ack, Server: not null }).ToList();
         if (offers.Count == 0)
@@ -105,13 +105,13 @@ internal static class OfferStatements
     }
 
     /// <summary>Whether just these servers would be heard in a place; all of those that won a lease, where only leases tell.</summary>
-    private static bool Answers(Standpoint place, List<IGrouping<Ipv4Address, OfferRead>> servers, bool heard)
+    private static bool Answers(SeatView place, List<IGrouping<Ipv4Address, OfferRead>> servers, bool heard)
     {
         var there = place.Segments.SelectMany(s => s.Servers).Select(s => s.Own).ToHashSet();
         return servers.TrueForAll(g => there.Contains(g.Key)) && (!heard || there.Count == servers.Count);
     }
 
-    private static IEnumerable<Explanation> Unknown(Site site, Standpoint at, IReadOnlyList<IGrouping<Ipv4Address, OfferRead>> strange) =>
+    private static IEnumerable<Explanation> Unknown(Site site, SeatView at, IReadOnlyList<IGrouping<Ipv4Address, OfferRead>> strange) =>
         strange
             .Where(g => at.HolderOf(g.Key) is null && ByMac(site, g.Select(o => o.From)) is null)
             .Select(g => new Explanation(

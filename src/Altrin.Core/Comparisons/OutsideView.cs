@@ -103,7 +103,7 @@ public sealed record OutsideView(Known Beyond, string Translations, string Inbou
     }
 
     /// <summary>The same with the routers counted that translate between a seat and the street, as a statement.</summary>
-    internal static (OutsideView View, Statement Statement) Of(Design design, Standpoint? at, OutsideRead read)
+    internal static (OutsideView View, Statement Statement) Of(Design design, SeatView? at, OutsideRead read)
     {
         var inside =
             at is null || at.Sides.Count == 0 ? (int?)null : at.Seen.Tracer.ToInternet(at.Sides[0]).NatBy.Count(t => t != PortRef.Street);

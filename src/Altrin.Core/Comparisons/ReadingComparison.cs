@@ -36,7 +36,7 @@ public sealed record ReadingComparison(
     /// <param name="work">The work that each look at the network may take; null for as much as one proof may.</param>
     public static ReadingComparison Of(HomeFile home, Design design, string? seat, Reading reading, Taken? taken = null, Work? work = null)
     {
-        var at = Standpoint.At(design, seat, work ?? new(CancellationToken.None));
+        var at = SeatView.At(design, seat, work ?? new(CancellationToken.None));
         var known = at is null ? null : seat;
         var name = at is null ? null : Facts.Seats.Of(design).FirstOrDefault(s => s.Id == seat)?.Name ?? at.NameOf(at.Owner);
         return Of(home, design, at, (known, known, name), reading, taken);
@@ -53,14 +53,14 @@ public sealed record ReadingComparison(
     /// <param name="work">The work that the look at the network may take; null for as much as one proof may.</param>
     public static ReadingComparison Of(HomeFile home, Moment moment, Reading reading, Taken? taken = null, Work? work = null)
     {
-        var at = Standpoint.At(moment, work ?? new(CancellationToken.None));
+        var at = SeatView.At(moment, work ?? new(CancellationToken.None));
         return Of(home, moment.Design, at, (null, moment.Situation.Laptop?.Cable?.Port.ToString(), at?.NameOf(at.Owner)), reading, taken);
     }
 
     private static ReadingComparison Of(
         HomeFile home,
         Design design,
-        Standpoint? at,
+        SeatView? at,
         (string? Known, string? Linked, string? Name) seat,
         Reading reading,
         Taken? taken

@@ -14,7 +14,7 @@ internal static class RouteStatements
     public const int MostTraces = 10,
         MostPings = 50;
 
-    public static IEnumerable<Statement> Of(HomeFile home, Design design, string? seat, Standpoint? at, Reading reading)
+    public static IEnumerable<Statement> Of(HomeFile home, Design design, string? seat, SeatView? at, Reading reading)
     {
         foreach (var (trace, number) in reading.Traces.Take(MostTraces).Select((t, i) => (t, i + 1)))
         {
@@ -36,7 +36,7 @@ internal static class RouteStatements
                 .Where(a => a != trace.Target),
         ];
 
-    private static Statement Trace(HomeFile home, Design design, string? seat, Standpoint? at, TraceRead trace, string id)
+    private static Statement Trace(HomeFile home, Design design, string? seat, SeatView? at, TraceRead trace, string id)
     {
         var inner = Inner(trace);
         var carrier = inner.Where(a => SpecialBlock.UseOf(a) == AddressUse.CarrierShared).ToList();
@@ -130,7 +130,7 @@ internal static class RouteStatements
         }
     }
 
-    private static Statement Ping(Standpoint? at, PingRead ping, string id)
+    private static Statement Ping(SeatView? at, PingRead ping, string id)
     {
         var target = ping.Target!.Value;
         var whose = at?.HolderOf(target) is { } owner ? $" ({at.NameOf(owner)})" : "";

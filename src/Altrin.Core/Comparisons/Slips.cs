@@ -25,7 +25,7 @@ internal static class Slips
     /// <param name="seat">Where it was taken.</param>
     /// <param name="at">The same on its simulated network; what is tried is given up with it.</param>
     /// <param name="fits">Whether a place would print what was printed.</param>
-    public static IReadOnlyList<Explanation> That(HomeFile home, Design design, string seat, Standpoint at, Func<Standpoint, bool> fits)
+    public static IReadOnlyList<Explanation> That(HomeFile home, Design design, string seat, SeatView at, Func<SeatView, bool> fits)
     {
         var found = new List<Explanation>();
         var places = new List<string>();
@@ -34,7 +34,7 @@ internal static class Slips
         var tried = Math.Clamp(6000 / Math.Max(1, design.SetUp.Boxes.Count + design.SetUp.Devices.Count), 6, MostTried);
         foreach (var slip in All(home, design, seat).Take(tried))
         {
-            if (Standpoint.At(slip.Design, slip.Seat, at.Seen.Network.Work.Again()) is not { } there || !fits(there))
+            if (SeatView.At(slip.Design, slip.Seat, at.Seen.Network.Work.Again()) is not { } there || !fits(there))
             {
                 continue;
             }

@@ -24,7 +24,7 @@ public sealed record SpeedPath(SpeedLimit? Limit)
     /// Between where a reading was taken and the other end of a run; null where either is not known, and where the run was made by
     /// another medium than the seat has.
     /// </summary>
-    internal static SpeedPath? Of(Standpoint? at, SpeedRun run)
+    internal static SpeedPath? Of(SeatView? at, SpeedRun run)
     {
         if (at is null || at.Sides.Count == 0)
         {
@@ -69,12 +69,12 @@ public sealed record SpeedPath(SpeedLimit? Limit)
         };
     }
 
-    private static WifiJoin? Joined(Standpoint at, Laptop? laptop) => laptop is null ? WifiOf(at.Design, at.Owner) : laptop.Wifi?.Join;
+    private static WifiJoin? Joined(SeatView at, Laptop? laptop) => laptop is null ? WifiOf(at.Design, at.Owner) : laptop.Wifi?.Join;
 
     private static WifiJoin? WifiOf(Design design, string device) => design.SetUp.Devices.FirstOrDefault(d => d.Device == device)?.Wifi;
 
     /// <summary>What carries least: the port that the laptop is in, leads and links, an old radio.</summary>
-    private static SpeedLimit? Least(Standpoint at, RunBy by, Laptop? laptop, IReadOnlyList<string> along)
+    private static SpeedLimit? Least(SeatView at, RunBy by, Laptop? laptop, IReadOnlyList<string> along)
     {
         var design = at.Design;
         // What powerline is said to carry is what arrives already.

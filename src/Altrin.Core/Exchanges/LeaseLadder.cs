@@ -129,7 +129,7 @@ public static class LeaseLadder
         Observation seen,
         Interface client,
         Script script,
-        IReadOnlyList<ServerSeat> servers,
+        IReadOnlyList<SegmentServer> servers,
         Networks.Exchange exchange
     )
     {
@@ -202,7 +202,7 @@ public static class LeaseLadder
         Observation seen,
         Interface client,
         Script script,
-        IReadOnlyList<ServerSeat> servers,
+        IReadOnlyList<SegmentServer> servers,
         Networks.Exchange exchange,
         HeldLease lease
     )
@@ -280,7 +280,7 @@ public static class LeaseLadder
     }
 
     /// <summary>The side with which a server answers: a router's inner one, or the page of an access point whose server woke.</summary>
-    private static Interface ServerOf(Observation seen, string segment, ServerSeat seat) =>
+    private static Interface ServerOf(Observation seen, string segment, SegmentServer seat) =>
         seen
             .Network.Segment(segment)
             .Interfaces.Where(i => i.Owner == (GuestId.BoxOf(seat.Owner) ?? seat.Owner))

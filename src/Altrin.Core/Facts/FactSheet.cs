@@ -104,7 +104,7 @@ public sealed record SeatAnswer(string Class, Answer Answer);
 
 /// <summary>One broadcast domain.</summary>
 /// <param name="Id">Named after the router that rules it, else after another box in it; "street" for the provider's.</param>
-/// <param name="Subnets">Subnets of the routers that have their LAN side in it; several are several rulers on one wire.</param>
+/// <param name="Subnets">Subnets of the routers that have their LAN side in it; several mean that several routers lead one wire.</param>
 /// <param name="Boxes">Boxes with ports or radios in it.</param>
 /// <param name="Devices">Customer's devices in it.</param>
 /// <param name="Servers">DHCP servers that answer in it.</param>

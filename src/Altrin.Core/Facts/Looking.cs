@@ -5,7 +5,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;
 
-/// <summary>What a person sees who stands at a device, a box, or the installer's laptop.</summary>
+/// <summary>What is seen from a seat: a device, a box, or the installer's laptop.</summary>
 /// <param name="At">Where.</param>
 /// <param name="Addresses">Its own addresses, gateway and DNS servers, side by side.</param>
 /// <param name="Table">Its address table (ARP) after it has spoken to everybody that it can.</param>

@@ -92,14 +92,14 @@ public static class Observer
 
     private static SegmentFact SegmentFact(Network network, HostTable hosts, Segment segment)
     {
-        var rulers = hosts.Rulers(segment);
+        var mainRouters = hosts.MainRouters(segment);
         return new(
             segment.Id,
-            [.. rulers.Select(r => ((Fixed)r.Setting).Address.Subnet).Distinct().Order()],
+            [.. mainRouters.Select(r => ((Fixed)r.Setting).Address.Subnet).Distinct().Order()],
             segment.Boxes,
             [.. segment.Interfaces.Where(i => i.Side == Side.Device).Select(i => i.Owner)],
             [.. segment.Servers.Select(s => s.Owner)],
-            rulers.Select(r => network.Find(r.Owner, Side.Wan)).FirstOrDefault(w => w is { Linked: true })?.Segment
+            mainRouters.Select(r => network.Find(r.Owner, Side.Wan)).FirstOrDefault(w => w is { Linked: true })?.Segment
         );
     }
 

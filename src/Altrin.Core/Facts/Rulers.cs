@@ -14,7 +14,7 @@ internal static class Rulers
 
     private static IEnumerable<RulerFact> Of(Network network, Leasing leasing, HostTable hosts, Segment segment)
     {
-        var leading = hosts.Rulers(segment);
+        var leading = hosts.MainRouters(segment);
         var routers = leading.Concat(segment.Interfaces.Where(i => i.Side == Side.Lan).Except(leading)).ToList();
         foreach (var group in routers.GroupBy(r => ((Fixed)r.Setting).Address.Subnet))
         {

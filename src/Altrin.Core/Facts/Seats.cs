@@ -5,7 +5,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;
 
-/// <summary>What one can stand at.</summary>
+/// <summary>What one can look from.</summary>
 public enum SeatKind
 {
     /// <summary>A customer's device.</summary>
@@ -28,12 +28,12 @@ public enum SeatKind
 /// <param name="Asks">Whether it asks for an address now; a laptop that is not there yet does not.</param>
 public sealed record Seat(string Id, SeatKind Kind, string Name, bool Asks);
 
-/// <summary>Where one can stand in a home, and how it looks from there.</summary>
+/// <summary>The places of a home to look from, and how it looks from there.</summary>
 public static class Seats
 {
     private const string Guest = "guest";
 
-    /// <summary>Everything that one can stand at: devices, boxes with an address side, free ports, and names on the air.</summary>
+    /// <summary>Everything that one can look from: devices, boxes with an address side, free ports, and names on the air.</summary>
     public static IReadOnlyList<Seat> Of(Design design)
     {
         var sides = Compiler.Compile(design, Situation.Settled).Interfaces.ToLookup(i => i.Owner, StringComparer.Ordinal);
@@ -60,11 +60,11 @@ public static class Seats
         ];
     }
 
-    /// <summary>The home with a person at a seat, and who that is; or why that is no seat.</summary>
+    /// <summary>The home with an observer at a seat, and who that is; or why that is no seat.</summary>
     /// <param name="design">The home.</param>
     /// <param name="at">A seat, by its id; a free port and a name on the air, joined by "+", for a laptop at both at once.</param>
     /// <param name="work">The work that it may take; null for as much as one proof may.</param>
-    public static Parsed<(Observation Seen, string Owner)> Stand(Design design, string at, Work? work = null)
+    public static Parsed<(Observation Seen, string Owner)> At(Design design, string at, Work? work = null)
     {
         var (situation, owner) = (Situation.Settled, at);
         if (Laptop(design, at) is { } laptop)

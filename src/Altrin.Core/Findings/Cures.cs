@@ -52,7 +52,7 @@ internal static class Cures
         }
         foreach (
             var upper in e
-                .Seen.Hosts.Rulers(above)
+                .Seen.Hosts.MainRouters(above)
                 .Select(r => r.Owner)
                 .Where(o => e.Design.Box(o)?.Profile.Modes.Contains(ModeKind.Bridge) == true)
         )
@@ -63,7 +63,7 @@ internal static class Cures
 
     /// <summary>The page of a box that is to become an access point gets an address that stays, so that it can be found again.</summary>
     private static IEnumerable<Change> KeepPage(Evidence e, Box box, Segment above) =>
-        box.Mac is { } mac && e.PlanOf(above) is var (plan, ruler) && plan.FirstFree() is { } free ? [new Reserve(ruler, mac, free)] : [];
+        box.Mac is { } mac && e.PlanOf(above) is var (plan, main) && plan.FirstFree() is { } free ? [new Reserve(main, mac, free)] : [];
 
     /// <summary>
     /// Devices behind a router that is to be flattened and must be reached from outside: the router above keeps an address for
@@ -71,11 +71,11 @@ internal static class Cures
     /// </summary>
     private static IEnumerable<Change> LetInAbove(Evidence e, string router, Segment above, bool typed)
     {
-        if (e.PlanOf(above) is not var (plan, ruler))
+        if (e.PlanOf(above) is not var (plan, main))
         {
             yield break;
         }
-        var mode = e.Network.Router(ruler)!;
+        var mode = e.Network.Router(main)!;
         var taken = new HashSet<Ipv4Address>(plan.Taken);
         // The by-hand form takes the first free address itself.
         taken.UnionWith(plan.FirstFree() is { } first ? [first] : []);
@@ -94,14 +94,14 @@ internal static class Cures
             yield return new SetDeviceAddress(need.Device, typed ? Fixed.Behind(mode.Lan, free) : new Automatic());
             if (!typed)
             {
-                yield return new Reserve(ruler, mac, free);
+                yield return new Reserve(main, mac, free);
             }
-            var outside = e.SegmentOf(ruler, Side.Wan) is { HasStreet: true } ? need.Asked : need.Port;
+            var outside = e.SegmentOf(main, Side.Wan) is { HasStreet: true } ? need.Asked : need.Port;
             if (mode.Forwards.Any(f => f.Protocol == need.Protocol && f.OutsidePort == outside))
             {
-                yield return new RemoveForward(ruler, need.Protocol, outside);
+                yield return new RemoveForward(main, need.Protocol, outside);
             }
-            yield return new AddForward(ruler, new(need.Protocol, outside, free, need.Port));
+            yield return new AddForward(main, new(need.Protocol, outside, free, need.Port));
         }
     }
 
@@ -136,21 +136,21 @@ internal static class Cures
     {
         if (
             host.Setting is not Fixed typed
-            || e.PlanOf(e.Network.Segment(host.Segment)) is not var (plan, ruler)
+            || e.PlanOf(e.Network.Segment(host.Segment)) is not var (plan, main)
             || plan.FirstFree() is not { } free
         )
         {
             yield break;
         }
         var moved = new InterfaceAddress(free, plan.Subnet.PrefixLength);
-        var rulerAddress = e.Network.Router(ruler)!.Lan.Address;
+        var mainAddress = e.Network.Router(main)!.Lan.Address;
         Change move =
             host.Side == Side.Lan
                 ? new SetLanAddress(host.Owner, moved)
-                : SetAddress(host, new(moved, rulerAddress, NamesBeside(e, host, typed.DnsServers, rulerAddress)));
+                : SetAddress(host, new(moved, mainAddress, NamesBeside(e, host, typed.DnsServers, mainAddress)));
         yield return Hopeful(
             $"Move {e.Name(host.Owner)} to {free}",
-            [move, .. Redirect(e.Network.Router(ruler)!, ruler, typed.Address.Address, free)]
+            [move, .. Redirect(e.Network.Router(main)!, main, typed.Address.Address, free)]
         );
     }
 

@@ -120,16 +120,16 @@ public sealed class Evidence
     /// The address plan of a segment: the subnet and the pool of the router that rules it, everything set by hand in it, every
     /// reservation of its servers; null where no router rules it. A pool counts also while its server is off.
     /// </summary>
-    public (AddressPlan Plan, string Ruler)? PlanOf(Segment segment)
+    public (AddressPlan Plan, string MainRouter)? PlanOf(Segment segment)
     {
-        if (Seen.Hosts.Rulers(segment) is not [{ Side: Side.Lan } ruler, ..] || Network.Router(ruler.Owner) is not { } router)
+        if (Seen.Hosts.MainRouters(segment) is not [{ Side: Side.Lan } main, ..] || Network.Router(main.Owner) is not { } router)
         {
             return null;
         }
         var taken = segment.Interfaces.Select(i => i.Setting).OfType<Fixed>().Select(f => f.Address.Address).ToHashSet();
-        var others = segment.Servers.Where(s => s.Owner != ruler.Owner).SelectMany(s => s.Reservations);
+        var others = segment.Servers.Where(s => s.Owner != main.Owner).SelectMany(s => s.Reservations);
         var reserved = router.Server.Reservations.Concat(others).Select(r => r.Address).ToHashSet();
-        return (new(router.Lan.Subnet, router.Server.Pool, reserved, taken), ruler.Owner);
+        return (new(router.Lan.Subnet, router.Server.Pool, reserved, taken), main.Owner);
     }
 
     /// <summary>The first LAN port of a box with nothing in it; null where all are taken.</summary>

@@ -48,8 +48,8 @@ public static class Compiler
             {
                 segmentOf[group] = id;
             }
-            var servers = groups.Select(members.ServerOf).OfType<ServerSeat>().ToList();
-            var woken = servers.Count == 0 && linked ? groups.Select(members.Woken).OfType<ServerSeat>().ToList() : [];
+            var servers = groups.Select(members.ServerOf).OfType<SegmentServer>().ToList();
+            var woken = servers.Count == 0 && linked ? groups.Select(members.Woken).OfType<SegmentServer>().ToList() : [];
             var interfaces = groups
                 .SelectMany(g => members.InterfacesOf(g, id, linked))
                 .Select(i =>

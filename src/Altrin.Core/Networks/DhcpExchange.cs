@@ -60,7 +60,7 @@ public static class DhcpExchange
     /// <param name="answers">Whether another host answers at an address.</param>
     public static Exchange Begin(
         Interface client,
-        IReadOnlyList<ServerSeat> servers,
+        IReadOnlyList<SegmentServer> servers,
         IReadOnlyList<Binding> bindings,
         long second,
         HeldLease? remembered,
@@ -114,13 +114,13 @@ public static class DhcpExchange
         DhcpMessage Say(DhcpKind kind) =>
             new(kind, ClientOf(client), client.Mac) { HostName = client.Side == Side.Device ? client.Owner : null };
 
-        (List<(ServerSeat Server, DhcpMessage Reply)> Heard, IReadOnlyList<Binding> After) Hear(
+        (List<(SegmentServer Server, DhcpMessage Reply)> Heard, IReadOnlyList<Binding> After) Hear(
             DhcpMessage message,
             IReadOnlyList<Binding> before
         )
         {
             said.Add(message);
-            var heard = new List<(ServerSeat, DhcpMessage)>();
+            var heard = new List<(SegmentServer, DhcpMessage)>();
             foreach (var server in servers)
             {
                 (before, var reply) = DhcpServer.Answer(server, before, message, second, answers);
@@ -140,7 +140,7 @@ public static class DhcpExchange
     /// </summary>
     public static (HeldLease? Lease, IReadOnlyList<Binding> Bindings) Prolong(
         Interface client,
-        IReadOnlyList<ServerSeat> servers,
+        IReadOnlyList<SegmentServer> servers,
         IReadOnlyList<Binding> bindings,
         long second,
         HeldLease lease
@@ -166,7 +166,7 @@ public static class DhcpExchange
     /// <summary>How servers know a client.</summary>
     public static string ClientOf(Interface client) => $"{client.Owner}/{client.Side}";
 
-    private static HeldLease Held(ServerSeat server, DhcpMessage ack, long second) =>
+    private static HeldLease Held(SegmentServer server, DhcpMessage ack, long second) =>
         new(
             server.Owner,
             server.Own,

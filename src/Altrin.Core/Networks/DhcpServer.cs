@@ -21,7 +21,7 @@ public static class DhcpServer
     /// <param name="answers">Whether a host answers at an address when it is tried.</param>
     /// <returns>What is written down then, and the answer; null where it is silent.</returns>
     public static (IReadOnlyList<Binding> Bindings, DhcpMessage? Reply) Answer(
-        ServerSeat server,
+        SegmentServer server,
         IReadOnlyList<Binding> bindings,
         DhcpMessage message,
         long second,

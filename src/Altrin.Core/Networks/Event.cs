@@ -132,7 +132,7 @@ public sealed record TypeIn(string Box, Change Change) : Event
             return Parsed<Moment>.Fail($"{now.Design.NameOf(Box)} is busy; its page does not answer.");
         }
         // Cables, devices and the shelf are nothing that a page can set.
-        if (Change is Patch or Unpatch or SetCable or PutAway || !Change.Subjects().Contains(Box))
+        if (Change is Patch or Unpatch or SetCable or TakeOutOfUse || !Change.Subjects().Contains(Box))
         {
             return Parsed<Moment>.Fail($"That is not set in {now.Design.NameOf(Box)}.");
         }

@@ -94,7 +94,7 @@ internal sealed class GroupMembers(Design design, Situation situation, LinkLayer
         };
     }
 
-    private LineFault? KeptOff(string segment, string owner) => segment == PortRef.Street ? Line.Keeps(design, owner) : null;
+    private LineFault? KeptOff(string segment, string owner) => segment == PortRef.Street ? InternetLine.Keeps(design, owner) : null;
 
     // A box to which a gateway passes a fixed public address is handed it.
     private HostAddress AtLine(string segment, string owner, HostAddress typed) =>
@@ -103,7 +103,7 @@ internal sealed class GroupMembers(Design design, Situation situation, LinkLayer
             : typed;
 
     /// <summary>The DHCP server of a group; null where it has none, or none that is on.</summary>
-    public ServerSeat? ServerOf(Group group) =>
+    public SegmentServer? ServerOf(Group group) =>
         // A gateway that passes its address on goes out by the same one, and asks for no lease of its own.
         group.Owner == PortRef.Street
             ? Provider.Server(design.Site.Service) is { } line
@@ -127,14 +127,14 @@ internal sealed class GroupMembers(Design design, Situation situation, LinkLayer
                     ChecksOffer = design.Box(group.Owner)!.Profile.Habits.ChecksOffer,
                 }
                 : !group.Wan && design.Mode(group.Owner) is RouterMode { Server.On: true } router
-                    ? Seat(group.Owner, router.Lan, router.Server, design.Box(group.Owner)!.Profile.Habits)
+                    ? Serving(group.Owner, router.Lan, router.Server, design.Box(group.Owner)!.Profile.Habits)
                     : null;
 
     /// <summary>
     /// The DHCP server that a box turns on when it finds no other; null where it does not. In access-point mode such a box falls back to
     /// its factory address and pool (common practice).
     /// </summary>
-    public ServerSeat? Woken(Group group) =>
+    public SegmentServer? Woken(Group group) =>
         group is { Wan: false, Vlan: 0 }
         && design.Mode(group.Owner) is AccessPointMode
         && design.Box(group.Owner)!
@@ -146,7 +146,7 @@ internal sealed class GroupMembers(Design design, Situation situation, LinkLayer
             }
             : null;
 
-    private static ServerSeat Seat(string owner, InterfaceAddress lan, DhcpServerSetting server, BoxHabits habits) =>
+    private static SegmentServer Serving(string owner, InterfaceAddress lan, DhcpServerSetting server, BoxHabits habits) =>
         new(
             owner,
             server.Pool,

@@ -136,7 +136,7 @@ public static class Living
 
     private static (HeldLease? Lease, IReadOnlyList<Binding> Bindings) Pass(
         Interface client,
-        IReadOnlyList<ServerSeat> servers,
+        IReadOnlyList<SegmentServer> servers,
         IReadOnlyList<Binding> bindings,
         long until,
         HeldLease lease
@@ -174,7 +174,7 @@ public static class Living
     }
 
     /// <summary>The servers that answer a client. Of an unknown service, the stand-in addresses are given.</summary>
-    internal static IReadOnlyList<ServerSeat> ServersOf(Network network, Interface client) =>
+    internal static IReadOnlyList<SegmentServer> ServersOf(Network network, Interface client) =>
         client.KeptOff is not null
             ? []
             :

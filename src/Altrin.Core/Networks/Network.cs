@@ -79,7 +79,7 @@ public sealed record Segment(
     string Id,
     IReadOnlyList<string> Boxes,
     IReadOnlyList<Interface> Interfaces,
-    IReadOnlyList<ServerSeat> Servers,
+    IReadOnlyList<SegmentServer> Servers,
     IReadOnlyList<string> Cables,
     IReadOnlyList<Loop> Loops
 )
@@ -165,7 +165,7 @@ public sealed record Interface(string Owner, Side Side, string Segment, bool Lin
 /// <param name="DnsServers">The DNS servers that it hands out; empty where it leaves them out.</param>
 /// <param name="Reservations">Addresses kept for one MAC address.</param>
 /// <param name="Leases">How many leases it gives; null where only the pool limits it.</param>
-public sealed record ServerSeat(
+public sealed record SegmentServer(
     string Owner,
     AddressRange? Pool,
     int PrefixLength,

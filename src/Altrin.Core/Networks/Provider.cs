@@ -34,18 +34,18 @@ public static class Provider
         };
 
     /// <summary>What leases on the line; null where the address is set by hand.</summary>
-    internal static ServerSeat? Server(Service service) =>
+    internal static SegmentServer? Server(Service service) =>
         service switch
         {
             PublicFixed => null,
-            CarrierNat carrier => Seat(service, Inside(carrier), Inside(carrier).Hosts),
-            UnknownService => Seat(service, Public, null),
-            _ => Seat(service, Public, Public.Hosts),
+            CarrierNat carrier => Serving(service, Inside(carrier), Inside(carrier).Hosts),
+            UnknownService => Serving(service, Public, null),
+            _ => Serving(service, Public, Public.Hosts),
         };
 
     private static Subnet Inside(CarrierNat carrier) => carrier.Inside ?? Shared;
 
-    private static ServerSeat Seat(Service service, Subnet subnet, AddressRange? hosts) =>
+    private static SegmentServer Serving(Service service, Subnet subnet, AddressRange? hosts) =>
         new(
             PortRef.Street,
             hosts is { } all ? AddressRange.Between(new(all.First.Bits + 1), all.Last) : null,

@@ -13,7 +13,7 @@ public sealed record Rewire(Change Change) : Event
 {
     /// <inheritdoc/>
     public override Parsed<Moment> From(Moment now) =>
-        Change is not (Patch or Unpatch or SetCable or SetDeviceAddress or JoinWifi or StandIn or PutAway)
+        Change is not (Patch or Unpatch or SetCable or SetDeviceAddress or JoinWifi or PlaceBox or TakeOutOfUse)
             ? Parsed<Moment>.Fail("That is typed into a box and saved there.")
             : ChangeList.Apply(now.Design, [Change]).Then<Moment>(design => Settled(Without(now, design)));
 

@@ -44,10 +44,10 @@ public sealed class HostTable
     public IReadOnlyList<Interface> Holders(string segment, Ipv4Address address) => [.. _holders[(segment, address)]];
 
     /// <summary>
-    /// The routers that rule a segment: those that lead on from it; where none does, those that hand out addresses; where none
-    /// does that either, every router with its LAN side here.
+    /// The main routers of a segment: those that lead on from it; where none does, those that hand out addresses; where
+    /// none does that either, every router with its LAN side here.
     /// </summary>
-    public IReadOnlyList<Interface> Rulers(Segment segment)
+    public IReadOnlyList<Interface> MainRouters(Segment segment)
     {
         var routers = segment.Interfaces.Where(i => i.Side is Side.Lan or Side.Guest).ToList();
         var leading = routers.Where(i => _network.Find(i.Owner, Side.Wan) is { Linked: true }).ToList();
@@ -106,7 +106,7 @@ public sealed class HostTable
     }
 
     /// <summary>How likely a client of a server goes without, where more ask than its pool holds; null where it holds enough.</summary>
-    public Exposure? Shortage(ServerSeat server) =>
+    public Exposure? Shortage(SegmentServer server) =>
         server.Pool is { } pool && _leasing.Unreserved(server.Owner) > pool.Count
             ? Exposure.OfClient(_leasing.Unreserved(server.Owner), (int)pool.Count)
             : null;

@@ -138,7 +138,7 @@ public sealed class Leasing
     public IReadOnlyList<Holding> Holdings(Interface host) => _holdings[(host.Owner, host.Side)];
 
     private void Answer(
-        ServerSeat server,
+        SegmentServer server,
         List<Interface> asking,
         HashSet<Ipv4Address> fixedHere,
         Dictionary<(string, Side), List<Offer>> answers

@@ -142,11 +142,11 @@ internal sealed class Trail(World world)
         {
             return null;
         }
-        var rulers = world.Hosts.Rulers(world.Network.Segment(host.Segment));
-        return rulers.Count > 0 && rulers.All(r => !World.Own(r).Subnet.Contains(typed.Address.Address))
+        var mainRouters = world.Hosts.MainRouters(world.Network.Segment(host.Segment));
+        return mainRouters.Count > 0 && mainRouters.All(r => !World.Own(r).Subnet.Contains(typed.Address.Address))
             ? Cause.Of(
                 CauseCodes.OutsideSubnet,
-                $"{typed.Address.Address} of {world.Name(host.Owner)} lies outside {World.Own(rulers[0]).Subnet}.",
+                $"{typed.Address.Address} of {world.Name(host.Owner)} lies outside {World.Own(mainRouters[0]).Subnet}.",
                 host.Owner
             )
             : null;

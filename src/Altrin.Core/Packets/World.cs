@@ -89,13 +89,13 @@ internal sealed class World
         {
             yield return (overlap.Inner.PrefixLength > overlap.Outer.PrefixLength ? overlap.Inner : overlap.Outer, OverlapCause(overlap));
         }
-        if (Hosts.Rulers(segment) is not [{ Side: Side.Lan } ruler, ..])
+        if (Hosts.MainRouters(segment) is not [{ Side: Side.Lan } main, ..])
         {
             yield break;
         }
         var servers = segment.Servers.Select(s => s.Owner).ToList();
         // Leases are of the subnet of the one that gives them, which need not be the one that leads on.
-        var home = segment.Servers is [var only] ? Subnet.Containing(only.Own, only.PrefixLength) : Own(ruler).Subnet;
+        var home = segment.Servers is [var only] ? Subnet.Containing(only.Own, only.PrefixLength) : Own(main).Subnet;
         foreach (
             var host in segment.Interfaces.Where(i =>
                 i.Setting is Fixed && i.Side != Side.Guest && segment.Servers.Any(s => s.PrefixLength < Own(i).PrefixLength)

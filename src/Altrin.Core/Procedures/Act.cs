@@ -58,7 +58,7 @@ public abstract record Act
     public abstract string Describe(Design design);
 
     /// <summary>What is typed, line by line; empty where the sentence says all of it.</summary>
-    public virtual IReadOnlyList<PageLine> Lines(Design design) => [];
+    public virtual IReadOnlyList<PageField> Lines(Design design) => [];
 
     /// <summary>The one outcome of an act that takes some time and then is these events, each in the same second.</summary>
     private protected static Parsed<IReadOnlyList<Outcome>> One(State now, Duration takes, params Event[] events) =>

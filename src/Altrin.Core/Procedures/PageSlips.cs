@@ -82,7 +82,7 @@ internal static class PageSlips
             .Distinct()
             .Select(old => new Slip($"The old address {old} was typed.", $"Type {address}: it is there now.", step.After)
             {
-                Instead = SeenLine.OfPage(step.Before, old),
+                Instead = SeenItem.OfPage(step.Before, old),
             });
 
     /// <summary>The laptop is at a box in use that has the same address.</summary>
@@ -126,7 +126,7 @@ internal static class PageSlips
             after
         )
         {
-            Instead = SeenLine.OfPage(after, address),
+            Instead = SeenItem.OfPage(after, address),
         };
 
     private static IReadOnlyList<PortRef> FreePort(Design design, string box) =>

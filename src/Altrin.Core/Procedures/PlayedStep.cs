@@ -9,7 +9,7 @@ namespace Altrin.Core.Procedures;
 public sealed record PlayedStep(Act Act, string Says, State Before, State After, Duration Takes)
 {
     /// <summary>What is typed, line by line.</summary>
-    public IReadOnlyList<PageLine> Lines => Act.Lines(Before.Design);
+    public IReadOnlyList<PageField> Lines => Act.Lines(Before.Design);
 
     /// <summary>How long the box is busy from then on; null where it is not.</summary>
     public Duration? Then { get; init; }

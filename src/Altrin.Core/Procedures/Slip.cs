@@ -9,20 +9,20 @@ namespace Altrin.Core.Procedures;
 public sealed record Slip(string Says, string WayOut, State After)
 {
     /// <summary>What is seen in place of what the act is to show, where the state alone does not tell; null where it does.</summary>
-    public SeenLine? Instead { get; init; }
+    public SeenItem? Instead { get; init; }
 
     /// <summary>
     /// What is then seen otherwise than it should be: lines that are not as meant, and lines that should be there and are not. Empty where
     /// the slip shows nothing here.
     /// </summary>
     /// <param name="meant">What should be seen.</param>
-    public IReadOnlyList<SeenLine> Shows(IReadOnlyList<SeenLine> meant)
+    public IReadOnlyList<SeenItem> Shows(IReadOnlyList<SeenItem> meant)
     {
         if (Instead is { } line)
         {
             return [line];
         }
-        var seen = SeenLine.Of(After);
+        var seen = SeenItem.Of(After);
         return
         [
             .. seen.Except(meant),

@@ -6,7 +6,7 @@ namespace Altrin.Core.Procedures;
 /// <param name="ShownBy">
 /// The number of the act, from 1, that will show what shows nothing here; null where it shows here, or no later act shows it.
 /// </param>
-public sealed record WhatIfNot(IReadOnlyList<SeenLine> Shows, IReadOnlyList<Slip> Slips, int? ShownBy)
+public sealed record WhatIfNot(IReadOnlyList<SeenItem> Shows, IReadOnlyList<Slip> Slips, int? ShownBy)
 {
     /// <summary>How its slips are told apart, in a sentence; null where what is seen tells.</summary>
     public string? Tests { get; init; }
@@ -25,8 +25,8 @@ public sealed record WhatIfNot(IReadOnlyList<SeenLine> Shows, IReadOnlyList<Slip
         ArgumentOutOfRangeException.ThrowIfLessThan(number, 1);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(number, play.Steps.Count);
         var step = play.Steps[number - 1];
-        var meant = SeenLine.Of(step.After);
-        var later = new Dictionary<PlayedStep, IReadOnlyList<SeenLine>>();
+        var meant = SeenItem.Of(step.After);
+        var later = new Dictionary<PlayedStep, IReadOnlyList<SeenItem>>();
         var slips = Procedures.Slips.Of(step).Select(s => (Slip: s, Shows: s.Shows(meant))).ToList();
         return
         [
@@ -55,7 +55,7 @@ public sealed record WhatIfNot(IReadOnlyList<SeenLine> Shows, IReadOnlyList<Slip
                 }
                 cancel.ThrowIfCancellationRequested();
                 var done = PlayedStep.Of(now, next.Act, Ways.Usual);
-                if (done.Refused is not null || !SeenLine.Of(done.After).SequenceEqual(Meant(next)))
+                if (done.Refused is not null || !SeenItem.Of(done.After).SequenceEqual(Meant(next)))
                 {
                     return i + 1;
                 }
@@ -64,11 +64,11 @@ public sealed record WhatIfNot(IReadOnlyList<SeenLine> Shows, IReadOnlyList<Slip
             return null;
         }
 
-        IReadOnlyList<SeenLine> Meant(PlayedStep of)
+        IReadOnlyList<SeenItem> Meant(PlayedStep of)
         {
             if (!later.TryGetValue(of, out var lines))
             {
-                later[of] = lines = SeenLine.Of(of.After);
+                later[of] = lines = SeenItem.Of(of.After);
             }
             return lines;
         }

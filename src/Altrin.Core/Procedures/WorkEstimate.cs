@@ -28,7 +28,7 @@ public sealed record WorkEstimate(Duration Work, int Saves, int Cables, int Boxe
         var cables = differs.Count(c => c is Patch or Unpatch);
         estimate = estimate.And(Durations.Hand, cables) with { Cables = cables };
         // A box that is put away takes its cables with it.
-        var away = differs.OfType<PutAway>().Count(p => from.Box(p.Id) is not null);
+        var away = differs.OfType<TakeOutOfUse>().Count(p => from.Box(p.Id) is not null);
         estimate = estimate.And(Durations.Hand, away) with { Boxes = away };
         return to.Boxes.Aggregate(estimate, (sum, box) => sum + OfBox(from, to, box));
     }
@@ -103,7 +103,7 @@ public sealed record WorkEstimate(Duration Work, int Saves, int Cables, int Boxe
             pages.UnionWith(places);
             typed += places.Count > 0 ? 1 : 0;
         }
-        var carried = differs.Any(c => c is StandIn) ? 1 : 0;
+        var carried = differs.Any(c => c is PlaceBox) ? 1 : 0;
         var set = Nothing.And(Durations.Open, pages.Count).And(Durations.Typing(1), typed).And(Durations.Carry, carried);
         return set with { Saves = pages.Count, Boxes = carried };
     }

@@ -22,7 +22,7 @@ internal sealed class Found
     public List<SpeedRun> Runs { get; } = [];
 
     /// <summary>Notes that lines were read; lines that follow each other as one kind are one stretch.</summary>
-    public void Block(ReadingKind kind, Sheet sheet, int at, int count)
+    public void Block(ReadingKind kind, PrintedText sheet, int at, int count)
     {
         var (first, last) = (sheet[at].Number, sheet[at].Number + count - 1);
         if (_blocks is [.., var before] && before.Kind == kind && before.Last + 1 >= first)
@@ -36,7 +36,7 @@ internal sealed class Found
     }
 
     /// <summary>Notes a line that was not read.</summary>
-    public void Miss(Line line, string why)
+    public void Miss(TextLine line, string why)
     {
         _unreadCount++;
         if (_unread.Count < Reading.MostUnread)

@@ -10,7 +10,7 @@ namespace Altrin.Core.Readings;
 /// </summary>
 internal static class IfconfigReader
 {
-    public static int Read(Sheet sheet, int at, Found found)
+    public static int Read(PrintedText sheet, int at, Found found)
     {
         if (Head(sheet[at]) is not { } read)
         {
@@ -26,7 +26,7 @@ internal static class IfconfigReader
         return count;
     }
 
-    private static AdapterRead? Head(Line line)
+    private static AdapterRead? Head(TextLine line)
     {
         if (line.Indent > 0)
         {
@@ -56,7 +56,7 @@ internal static class IfconfigReader
             : null;
     }
 
-    private static AdapterRead With(AdapterRead read, Line line)
+    private static AdapterRead With(AdapterRead read, TextLine line)
     {
         var words = line.Words;
         if (words[0] == "ether")

@@ -8,7 +8,7 @@ namespace Altrin.Core.Readings;
 /// </summary>
 internal static class IpReader
 {
-    public static int Read(Sheet sheet, int at, Found found) =>
+    public static int Read(PrintedText sheet, int at, Found found) =>
         Head(sheet[at]) is { } name ? Addresses(sheet, at, name, found)
         : Brief(sheet[at]) is { } brief ? One(ReadingKind.Adapters, sheet, at, found, () => found.Adapters.Add(brief))
         : Route(sheet[at]) is { } route ? One(ReadingKind.Routes, sheet, at, found, () =>
@@ -22,7 +22,7 @@ internal static class IpReader
         : Resolver(sheet[at], found) ? One(ReadingKind.DnsServers, sheet, at, found, () => { })
         : 0;
 
-    private static int One(ReadingKind kind, Sheet sheet, int at, Found found, Action note)
+    private static int One(ReadingKind kind, PrintedText sheet, int at, Found found, Action note)
     {
         note();
         found.Block(kind, sheet, at, 1);
@@ -30,7 +30,7 @@ internal static class IpReader
     }
 
     /// <summary>"2: eth0: &lt;BROADCAST,UP&gt; mtu 1500", also with "@if5" behind the name.</summary>
-    private static string? Head(Line line)
+    private static string? Head(TextLine line)
     {
         var words = line.Words;
         return
@@ -43,7 +43,7 @@ internal static class IpReader
             : null;
     }
 
-    private static int Addresses(Sheet sheet, int at, string name, Found found)
+    private static int Addresses(PrintedText sheet, int at, string name, Found found)
     {
         var head = sheet[at];
         var flags = head.Words[2].Trim('<', '>').Split(',');
@@ -93,7 +93,7 @@ internal static class IpReader
     }
 
     /// <summary>"eth0 UP 192.168.8.20/24 fe80::1/64", of the brief form.</summary>
-    private static AdapterRead? Brief(Line line)
+    private static AdapterRead? Brief(TextLine line)
     {
         var words = line.Words;
         if (words.Length < 2 || words[1] is not ("UP" or "DOWN" or "UNKNOWN" or "LOWERLAYERDOWN" or "DORMANT") || line.Indent > 0)
@@ -113,7 +113,7 @@ internal static class IpReader
         };
     }
 
-    private static (RouteRead? Read, bool Is)? Route(Line line)
+    private static (RouteRead? Read, bool Is)? Route(TextLine line)
     {
         var words = line.Words;
         if (words.Length < 3 || !words.Contains("dev"))
@@ -161,7 +161,7 @@ internal static class IpReader
         "NONE",
     ];
 
-    private static NeighbourRead? Neighbour(Line line)
+    private static NeighbourRead? Neighbour(TextLine line)
     {
         var words = line.Words;
         return
@@ -173,7 +173,7 @@ internal static class IpReader
             : null;
     }
 
-    private static bool Resolver(Line line, Found found)
+    private static bool Resolver(TextLine line, Found found)
     {
         var words = line.Words;
         if (words is ["nameserver", var server, ..])

@@ -10,7 +10,7 @@ namespace Altrin.Core.Readings;
 /// </summary>
 internal static class IpconfigReader
 {
-    public static int Read(Sheet sheet, int at, Found found)
+    public static int Read(PrintedText sheet, int at, Found found)
     {
         if (Row(sheet[at]) is null && !IsHead(sheet, at))
         {
@@ -24,13 +24,13 @@ internal static class IpconfigReader
         var head = sheet[at];
         var name = Row(head) is null ? head.Trimmed.TrimEnd(':', ' ') : "";
         var count = name.Length > 0 ? sheet.NotBlank(at + 1) - at : 0;
-        var rows = new List<(string Label, List<Line> Values)>();
+        var rows = new List<(string Label, List<TextLine> Values)>();
         for (; at + count < sheet.Lines.Count; count++)
         {
             var line = sheet[at + count];
             if (Loose(line) is { } label)
             {
-                rows.Add((label, [new Line(line.Number, line.Text[(line.Text.IndexOf(':', StringComparison.Ordinal) + 1)..])]));
+                rows.Add((label, [new TextLine(line.Number, line.Text[(line.Text.IndexOf(':', StringComparison.Ordinal) + 1)..])]));
             }
             else if (rows.Count > 0 && line is { IsBlank: false, Indent: >= Deep })
             {
@@ -62,7 +62,7 @@ internal static class IpconfigReader
     private const int Deep = 20;
 
     /// <summary>A line at the margin without an address, with rows behind it, at most one blank between.</summary>
-    private static bool IsHead(Sheet sheet, int at) =>
+    private static bool IsHead(PrintedText sheet, int at) =>
         sheet[at] is { Indent: 0, IsBlank: false } head
         && !head.Tokens.Any(t => t.Kind is TokenKind.Address or TokenKind.Mac)
         && sheet.NotBlank(at + 1) is var next
@@ -70,13 +70,13 @@ internal static class IpconfigReader
         && Enumerable.Range(next, 3).Any(i => Row(sheet[i]) is not null);
 
     /// <summary>The line over everything, right before the head of the first adapter.</summary>
-    private static bool IsTitle(Sheet sheet, int at) =>
+    private static bool IsTitle(PrintedText sheet, int at) =>
         sheet[at] is { Indent: 0, Tokens.Count: 0 }
         && sheet.NotBlank(at + 1, 4) is var next
         && sheet[next].Trimmed is [.., ':']
         && IsHead(sheet, next);
 
-    private static AdapterRead Adapter(int line, string name, List<(string Label, List<Line> Values)> rows)
+    private static AdapterRead Adapter(int line, string name, List<(string Label, List<TextLine> Values)> rows)
     {
         var maskAt = MaskAt(rows);
         var ownAt = maskAt > 0 && First(rows[maskAt - 1].Values) is not null ? maskAt - 1 : -1;
@@ -150,23 +150,23 @@ internal static class IpconfigReader
     }
 
     /// <summary>The row of the mask, which is no address of any host here; an address row stands right before it.</summary>
-    private static int MaskAt(List<(string Label, List<Line> Values)> rows) =>
+    private static int MaskAt(List<(string Label, List<TextLine> Values)> rows) =>
         rows.FindIndex(r => First(r.Values) is { } a && IfconfigReader.IsMask(a) && r.Values.Count == 1);
 
-    private static Ipv4Address? First(List<Line> values) =>
+    private static Ipv4Address? First(List<TextLine> values) =>
         values.SelectMany(v => v.Addresses).Select(t => (Ipv4Address?)t.Address).FirstOrDefault();
 
     private static bool Names(string label, string protocol) => label.Contains(protocol, StringComparison.OrdinalIgnoreCase);
 
     /// <summary>The label of a row; null where the line is none.</summary>
-    private static string? Row(Line line)
+    private static string? Row(TextLine line)
     {
         var colon = line.Indent > 0 ? Colon(line.Text) : -1;
         return colon < 0 ? null : line.Text[..colon].Trim(' ', '.', '\t');
     }
 
     /// <summary>The label of a row among others: where it is long, no dots are left before the colon.</summary>
-    private static string? Loose(Line line) =>
+    private static string? Loose(TextLine line) =>
         Row(line)
         ?? (
             line.Indent is > 0 and < Deep

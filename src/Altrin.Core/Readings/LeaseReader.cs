@@ -13,7 +13,7 @@ internal static class LeaseReader
     /// <summary>The longest block in braces, in lines.</summary>
     private const int LongestBlock = 60;
 
-    public static int Read(Sheet sheet, int at, Found found)
+    public static int Read(PrintedText sheet, int at, Found found)
     {
         var line = sheet[at];
         if (Listed(line) is { } listed)
@@ -33,7 +33,7 @@ internal static class LeaseReader
         return line.Trimmed.EndsWith('{') && line.Words is ["lease", ..] ? Block(sheet, at, found) : 0;
     }
 
-    private static int Took(Sheet sheet, int at, int count, Found found)
+    private static int Took(PrintedText sheet, int at, int count, Found found)
     {
         found.Block(ReadingKind.Leases, sheet, at, count);
         return count;
@@ -42,7 +42,7 @@ internal static class LeaseReader
     /// <summary>
     /// "1764000000 02:00:5e:00:53:01 192.168.8.20 name client-id": the end of the lease in seconds since 1970, or 0 for ever.
     /// </summary>
-    private static NeighbourRead? Listed(Line line)
+    private static NeighbourRead? Listed(TextLine line)
     {
         var words = line.Words;
         return
@@ -58,7 +58,7 @@ internal static class LeaseReader
     /// <summary>
     /// What a client says: "DHCPOFFER of A from S", "lease of A obtained from S, lease time N", and the like in capitals.
     /// </summary>
-    private static OfferRead? Said(Line line)
+    private static OfferRead? Said(TextLine line)
     {
         var kind =
             line.Contains("DHCPOFFER") ? DhcpKind.Offer
@@ -89,7 +89,7 @@ internal static class LeaseReader
         };
     }
 
-    private static bool IsTalk(Line line) =>
+    private static bool IsTalk(TextLine line) =>
         line.Contains("DHCPDISCOVER")
         || line.Contains("DHCPREQUEST")
         || line.Contains("DHCPRELEASE")
@@ -97,7 +97,7 @@ internal static class LeaseReader
         || line.StartsWith("udhcpc: ")
         || (line.StartsWith("bound to ") && line.Addresses.Any());
 
-    private static int Block(Sheet sheet, int at, Found found)
+    private static int Block(PrintedText sheet, int at, Found found)
     {
         var head = sheet[at];
         // A server names the address in the head; a client has it inside.

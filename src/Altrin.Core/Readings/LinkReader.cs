@@ -8,12 +8,12 @@ namespace Altrin.Core.Readings;
 /// </summary>
 internal static class LinkReader
 {
-    public static int Read(Sheet sheet, int at, Found found) =>
+    public static int Read(PrintedText sheet, int at, Found found) =>
         Ethtool(sheet, at, found) is var cable and > 0 ? cable
         : Joined(sheet, at, found) is var joined and > 0 ? joined
         : Interface(sheet, at, found);
 
-    private static int Ethtool(Sheet sheet, int at, Found found)
+    private static int Ethtool(PrintedText sheet, int at, Found found)
     {
         var head = sheet[at];
         if (
@@ -70,7 +70,7 @@ internal static class LinkReader
         value.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(IfconfigReader.Media).Append(before).Max();
 
     /// <summary>iw dev wlan0 link.</summary>
-    private static int Joined(Sheet sheet, int at, Found found)
+    private static int Joined(PrintedText sheet, int at, Found found)
     {
         var head = sheet[at];
         if (head.Trimmed == "Not connected.")
@@ -94,14 +94,14 @@ internal static class LinkReader
     }
 
     /// <summary>netsh wlan show interfaces: one block of rows an adapter, perhaps with a head.</summary>
-    private static int Interface(Sheet sheet, int at, Found found)
+    private static int Interface(PrintedText sheet, int at, Found found)
     {
         var first = Pair(sheet[at]) is null ? sheet.NotBlank(at + 1) : at;
         if (first > at && (sheet[at].Indent > 0 || !sheet[at].Trimmed.EndsWith(':') || Pair(sheet[first]) is null))
         {
             return 0;
         }
-        var rows = new List<(Line Line, string Key, string Value)>();
+        var rows = new List<(TextLine Line, string Key, string Value)>();
         for (var i = first; Pair(sheet[i]) is var (key, value); i++)
         {
             rows.Add((sheet[i], key, value));
@@ -166,7 +166,7 @@ internal static class LinkReader
         };
 
     /// <summary>An indented row of a label, blanks, a colon and a value.</summary>
-    internal static (string Key, string Value)? Pair(Line line)
+    internal static (string Key, string Value)? Pair(TextLine line)
     {
         var colon = line.Indent > 0 ? line.Trimmed.IndexOf(" :", StringComparison.Ordinal) : -1;
         return

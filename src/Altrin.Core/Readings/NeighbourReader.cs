@@ -6,7 +6,7 @@ namespace Altrin.Core.Readings;
 /// </summary>
 internal static class NeighbourReader
 {
-    public static int Read(Sheet sheet, int at, Found found)
+    public static int Read(PrintedText sheet, int at, Found found)
     {
         var line = sheet[at];
         if (IsHead(sheet, at))
@@ -26,7 +26,7 @@ internal static class NeighbourReader
         return 1;
     }
 
-    private static (NeighbourRead? Is, bool Row)? Row(Line line)
+    private static (NeighbourRead? Is, bool Row)? Row(TextLine line)
     {
         var (words, tokens) = (line.Words, line.Tokens);
         var mac = tokens.Where(t => t.Kind == TokenKind.Mac).ToList();
@@ -77,7 +77,7 @@ internal static class NeighbourReader
             : words[1] == "ether" || words[1].StartsWith("0x", StringComparison.Ordinal);
 
     /// <summary>"Interface: address --- 0xc" in any language, or a heading without addresses right before a row.</summary>
-    private static bool IsHead(Sheet sheet, int at)
+    private static bool IsHead(PrintedText sheet, int at)
     {
         var line = sheet[at];
         if (line.Contains("--- 0x") && line.Addresses.Count() == 1)

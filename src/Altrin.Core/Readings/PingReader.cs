@@ -11,7 +11,7 @@ internal static class PingReader
     /// <summary>How many lines without an answer may follow each other before the block is given up.</summary>
     private const int MostSilent = 40;
 
-    public static int Read(Sheet sheet, int at, Found found)
+    public static int Read(PrintedText sheet, int at, Found found)
     {
         var isHead = IsHead(sheet, at);
         if (!isHead && Answer(sheet[at]) is null)
@@ -78,7 +78,7 @@ internal static class PingReader
     }
 
     /// <summary>One or two mentions of one address, a count of bytes, and an answer, a silence or a summary behind it.</summary>
-    private static bool IsHead(Sheet sheet, int at)
+    private static bool IsHead(PrintedText sheet, int at)
     {
         var line = sheet[at];
         if (line.StartsWith("PING "))
@@ -105,10 +105,10 @@ internal static class PingReader
         return false;
     }
 
-    private static Ipv4Address? Target(Line line) => line.Addresses.Select(t => (Ipv4Address?)t.Address).LastOrDefault();
+    private static Ipv4Address? Target(TextLine line) => line.Addresses.Select(t => (Ipv4Address?)t.Address).LastOrDefault();
 
     /// <summary>Who answered and after how many milliseconds; null where the line is no answer.</summary>
-    private static (Ipv4Address From, double? Ms)? Answer(Line line)
+    private static (Ipv4Address From, double? Ms)? Answer(TextLine line)
     {
         if (!line.Contains("ttl=") || line.Addresses.FirstOrDefault() is not { Kind: TokenKind.Address } from)
         {
@@ -125,7 +125,7 @@ internal static class PingReader
     /// How many were sent and received: the first two whole numbers of a line with a percentage, which may have slipped into the next
     /// one.
     /// </summary>
-    private static (int Sent, int Received, int Lines)? Summary(Sheet sheet, int at)
+    private static (int Sent, int Received, int Lines)? Summary(PrintedText sheet, int at)
     {
         var line = sheet[at];
         var here = line.Trimmed.Contains('%', StringComparison.Ordinal);
@@ -148,7 +148,7 @@ internal static class PingReader
     }
 
     /// <summary>Something said of one packet that was not answered: no table, nothing indented, no head of something else.</summary>
-    private static bool IsSilence(Line line, Ipv4Address? target) =>
+    private static bool IsSilence(TextLine line, Ipv4Address? target) =>
         line.Indent == 0
         && line.Mac is null
         && !line.Trimmed.EndsWith(':')
@@ -158,17 +158,17 @@ internal static class PingReader
         && !PromptLike(line)
         && target is not null;
 
-    private static bool PromptLike(Line line) =>
+    private static bool PromptLike(TextLine line) =>
         line.Trimmed.Contains('>', StringComparison.Ordinal)
         || line.Trimmed.Contains("$ ", StringComparison.Ordinal)
         || line.Trimmed.Contains("# ", StringComparison.Ordinal);
 
     /// <summary>The line that announces the summary: it names the target once more.</summary>
-    private static bool Named(Line line, Ipv4Address? target) =>
+    private static bool Named(TextLine line, Ipv4Address? target) =>
         line.StartsWith("---") || (line.Trimmed.EndsWith(':') && line.Addresses.Any(t => t.Address == target));
 
     /// <summary>The end of what follows a summary: one or two lines with times.</summary>
-    private static int AfterTimes(Sheet sheet, int at, int last)
+    private static int AfterTimes(PrintedText sheet, int at, int last)
     {
         for (var more = 0; more < 2; more++)
         {

@@ -12,7 +12,7 @@ public static class ReadingText
     /// Looks at the line at an index, and on from there as far as its own layout goes. Gives how many lines it took; 0 where the layout is
     /// not its own. Looks ahead no further than a few lines beyond what it takes.
     /// </summary>
-    private delegate int Reader(Sheet sheet, int at, Found found);
+    private delegate int Reader(PrintedText sheet, int at, Found found);
 
     private static readonly Reader[] Readers =
     [
@@ -39,7 +39,7 @@ public static class ReadingText
         {
             return Parsed<Reading>.Fail($"The text has {text.Length:#,0} characters; at most {Reading.LongestText:#,0} are read.");
         }
-        var (sheet, found) = (Sheet.Of(text), new Found());
+        var (sheet, found) = (PrintedText.Of(text), new Found());
         var at = 0;
         while (at < sheet.Lines.Count)
         {
@@ -63,7 +63,7 @@ public static class ReadingText
         return found.Done(sheet.Lines.Count);
     }
 
-    private static string Why(Line line) =>
+    private static string Why(TextLine line) =>
         line.Tokens.Any(t => t.Kind == TokenKind.Mac)
             ? "A MAC address, with no layout around it that is known: beside it an address is expected, or a table of several such rows."
         : line.Addresses.Any() ? "An address, with no layout around it that is known. Paste the whole output, with its heads."
@@ -94,7 +94,7 @@ internal static class PromptReader
         "sudo",
     ];
 
-    public static int Read(Sheet sheet, int at, Found found)
+    public static int Read(PrintedText sheet, int at, Found found)
     {
         var line = sheet[at].Trimmed;
         if (!IsPrompt(line) && !(line.Length < 80 && IsCommand(line)))

@@ -8,7 +8,7 @@ namespace Altrin.Core.Readings;
 /// </summary>
 internal static class RouteReader
 {
-    public static int Read(Sheet sheet, int at, Found found)
+    public static int Read(PrintedText sheet, int at, Found found)
     {
         var line = sheet[at];
         if (Interface(line) is { } listed)
@@ -29,7 +29,7 @@ internal static class RouteReader
     }
 
     /// <summary>" 12...02 00 5e 00 53 01 ......Name": an adapter in the list that stands before the table.</summary>
-    private static AdapterRead? Interface(Line line)
+    private static AdapterRead? Interface(TextLine line)
     {
         var dots = line.Trimmed.IndexOf("...", StringComparison.Ordinal);
         if (dots is < 1 or > 4 || !line.Trimmed.AsSpan(0, dots).ContainsOnlyDigits())
@@ -50,7 +50,7 @@ internal static class RouteReader
         };
     }
 
-    private static RouteRead? Route(Line line)
+    private static RouteRead? Route(TextLine line)
     {
         var (words, tokens) = (line.Words, line.Tokens);
         var isDefault = words.Length > 0 && words[0] == "default";
@@ -102,7 +102,7 @@ internal static class RouteReader
     /// <summary>
     /// "default 192.168.8.1 UGScg en0", "192.168.8 link#4 UCS en0"; a neighbour where a MAC address stands for the gateway.
     /// </summary>
-    private static bool Bsd(Line line, Found found)
+    private static bool Bsd(TextLine line, Found found)
     {
         var words = line.Words;
         if (words.Length < 4 || words[2] is not ['U', ..] || !words[2].All(char.IsAsciiLetter))
@@ -167,7 +167,7 @@ internal static class RouteReader
     }
 
     /// <summary>Headings and rules over a table: short lines without an address, and a row of the table within a few lines.</summary>
-    private static bool IsHead(Sheet sheet, int at)
+    private static bool IsHead(PrintedText sheet, int at)
     {
         // The heads of the BSD family are not translated, and stand over empty tables too.
         if (
@@ -200,7 +200,7 @@ internal static class RouteReader
     }
 
     /// <summary>What follows the rule that ends a table: a heading over nothing, and the word that says so.</summary>
-    private static bool IsTail(Sheet sheet, int at) =>
+    private static bool IsTail(PrintedText sheet, int at) =>
         at >= 2
         && sheet[at].Tokens.Count == 0
         && sheet[at].Trimmed.Length <= 60
@@ -209,7 +209,7 @@ internal static class RouteReader
             || (IsRule(sheet[at - 2]) && sheet[at - 1].Trimmed is [.., ':'] && sheet[at].Indent > 0)
         );
 
-    private static bool IsRule(Line line) => line.Trimmed.Length >= 20 && line.Trimmed.All(c => c == '=');
+    private static bool IsRule(TextLine line) => line.Trimmed.Length >= 20 && line.Trimmed.All(c => c == '=');
 
     private static bool ContainsOnlyDigits(this ReadOnlySpan<char> text)
     {

@@ -9,7 +9,7 @@ namespace Altrin.Core.Readings;
 /// </summary>
 internal static class ScanReader
 {
-    public static int Read(Sheet sheet, int at, Found found)
+    public static int Read(PrintedText sheet, int at, Found found)
     {
         var count =
             Named(sheet, at, found) is var named and > 0 ? named
@@ -25,7 +25,7 @@ internal static class ScanReader
     }
 
     /// <summary>"SSID 1 : name", then rows; "BSSID 1 : hardware" and its rows once for each radio that sends it.</summary>
-    private static int Named(Sheet sheet, int at, Found found)
+    private static int Named(PrintedText sheet, int at, Found found)
     {
         var head = sheet[at];
         if (Numbered(head, "SSID") is not { } name || head.Indent > 0)
@@ -80,12 +80,12 @@ internal static class ScanReader
     }
 
     /// <summary>What stands over the first network: the adapter and how many there are.</summary>
-    private static bool IsTitle(Sheet sheet, int at) =>
+    private static bool IsTitle(PrintedText sheet, int at) =>
         sheet[at] is { Indent: 0, Mac: null } line
         && line.Tokens.All(t => t.Kind == TokenKind.Number)
         && Enumerable.Range(at + 1, 3).Any(i => sheet[i].Indent == 0 && Numbered(sheet[i], "SSID") is not null);
 
-    private static string? Numbered(Line line, string key)
+    private static string? Numbered(TextLine line, string key)
     {
         var colon = line.Trimmed.IndexOf(':', StringComparison.Ordinal);
         return
@@ -98,7 +98,7 @@ internal static class ScanReader
     }
 
     /// <summary>"BSS 02:00:5e:00:53:01(on wlan0)" and its indented rows.</summary>
-    private static int Scanned(Sheet sheet, int at, Found found)
+    private static int Scanned(PrintedText sheet, int at, Found found)
     {
         var head = sheet[at];
         if (!head.StartsWith("BSS ") || head.Mac is null)
@@ -133,7 +133,7 @@ internal static class ScanReader
     }
 
     /// <summary>What a row of iw adds.</summary>
-    internal static NetworkRead With(NetworkRead read, Line line) =>
+    internal static NetworkRead With(NetworkRead read, TextLine line) =>
         line.StartsWith("SSID:") ? read with { Name = line.Trimmed[5..].Trim() }
         : line.StartsWith("freq:")
         && line.Numbers.FirstOrDefault() is { Kind: TokenKind.Number } mhz
@@ -164,7 +164,7 @@ internal static class ScanReader
     /// A row with a rate in Mbit/s: before it the channel, before that the mode and the name, behind it the signal in percent, bars and the
     /// protection. With colons between the columns, those inside one are escaped.
     /// </summary>
-    private static int Listed(Sheet sheet, int at, Found found)
+    private static int Listed(PrintedText sheet, int at, Found found)
     {
         var line = sheet[at];
         if (
@@ -184,7 +184,7 @@ internal static class ScanReader
         return 1;
     }
 
-    private static NetworkRead? Row(Line line)
+    private static NetworkRead? Row(TextLine line)
     {
         if (!line.Contains("bit/s"))
         {

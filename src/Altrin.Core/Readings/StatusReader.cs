@@ -50,9 +50,9 @@ internal static class StatusReader
         Know(Field.Mac, "indirizzo mac", "indirizzo fisico", "mac-adres", "fysiek adres");
     }
 
-    public static int Read(Sheet sheet, int at, Found found)
+    public static int Read(PrintedText sheet, int at, Found found)
     {
-        var read = new List<(Field Field, Line Value)>();
+        var read = new List<(Field Field, TextLine Value)>();
         var (next, end) = (at, at);
         // A label that comes again begins the next; of DNS servers there may be several.
         while (
@@ -86,7 +86,7 @@ internal static class StatusReader
     }
 
     /// <summary>A label with its values, and how many lines it takes; null where no known label stands there.</summary>
-    private static (Field Field, IReadOnlyList<Line> Values, int Count)? Pair(Sheet sheet, int at)
+    private static (Field Field, IReadOnlyList<TextLine> Values, int Count)? Pair(PrintedText sheet, int at)
     {
         var line = sheet[at];
         var first = line.Tokens.FirstOrDefault(t => t.Kind is TokenKind.Address or TokenKind.Mac);
@@ -99,7 +99,7 @@ internal static class StatusReader
             return (field, [line], 1);
         }
         // Values in the lines below have these to themselves.
-        var values = new List<Line>();
+        var values = new List<TextLine>();
         while (
             sheet[at + 1 + values.Count] is { Tokens: [{ Start: 0, Kind: TokenKind.Address or TokenKind.Mac }] } below
             && (values.Count == 0 || field == Field.Dns && values.Count < MostValues)
@@ -113,7 +113,7 @@ internal static class StatusReader
     /// <summary>What a label says, with or without the dots and blanks that lead to its value; null where it is not known.</summary>
     internal static Field? Of(string label) => Labels.TryGetValue(label.Trim(' ', '.', ':', '=', '\t'), out var field) ? field : null;
 
-    private static AdapterRead Adapter(int line, List<(Field Field, Line Value)> read)
+    private static AdapterRead Adapter(int line, List<(Field Field, TextLine Value)> read)
     {
         var own = First(Field.Own);
         var prefix = own?.PrefixLength ?? (First(Field.Mask) is { } mask ? Subnet.PrefixOf(mask.Address) : null);

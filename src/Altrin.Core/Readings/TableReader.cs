@@ -14,9 +14,10 @@ internal static class TableReader
 
     private static readonly char[] Marks = ['\t', ';', '|', ','];
 
-    public static int Read(Sheet sheet, int at, Found found) => Rows(sheet, at, found) is var rows and > 0 ? rows : Cells(sheet, at, found);
+    public static int Read(PrintedText sheet, int at, Found found) =>
+        Rows(sheet, at, found) is var rows and > 0 ? rows : Cells(sheet, at, found);
 
-    private static int Rows(Sheet sheet, int at, Found found)
+    private static int Rows(PrintedText sheet, int at, Found found)
     {
         // A head has as many columns as the row under it.
         var (first, mark) = (at, MarkOf(sheet[at]));
@@ -38,7 +39,7 @@ internal static class TableReader
             }
             mark = MarkOf(sheet[first]);
         }
-        var rows = new List<(Line Line, List<string> Cells)>();
+        var rows = new List<(TextLine Line, List<string> Cells)>();
         var count = first - at;
         for (; IsRow(sheet[at + count]); count++)
         {
@@ -57,7 +58,7 @@ internal static class TableReader
     }
 
     /// <summary>One cell a line: lines in groups of equal size, each with one MAC address in the same place.</summary>
-    private static int Cells(Sheet sheet, int at, Found found)
+    private static int Cells(PrintedText sheet, int at, Found found)
     {
         var places = new List<int>();
         for (var i = 0; i < MostCells * 3 && at + i < sheet.Lines.Count && places.Count < 2; i++)
@@ -76,7 +77,7 @@ internal static class TableReader
             return 0;
         }
         var size = places[1] - places[0];
-        var rows = new List<(Line, List<string>)>();
+        var rows = new List<(TextLine, List<string>)>();
         var count = 0;
         while (
             at + count + size <= sheet.Lines.Count
@@ -96,10 +97,10 @@ internal static class TableReader
         return count;
     }
 
-    private static bool IsRow(Line line) =>
+    private static bool IsRow(TextLine line) =>
         line.Tokens.Count(t => t.Kind == TokenKind.Mac) == 1 && Split(line.Trimmed, MarkOf(line)).Count >= 2;
 
-    private static void Note(List<(Line Line, List<string> Cells)> rows, Found found)
+    private static void Note(List<(TextLine Line, List<string> Cells)> rows, Found found)
     {
         var width = rows.Max(r => r.Cells.Count);
         // The column of names: words that are no address, and that differ more than those of any other column; the first of equal ones.
@@ -157,7 +158,7 @@ internal static class TableReader
         && number.Unit.Length is > 0 and <= 7
         && (cell.Length <= number.End + number.Unit.Length + 1 || Scanner.Scan(cell).Count > 1);
 
-    private static char MarkOf(Line line)
+    private static char MarkOf(TextLine line)
     {
         foreach (var mark in Marks)
         {

@@ -12,7 +12,7 @@ internal static class TraceReader
     /// <summary>Most hops that a packet makes before it is given up (8 bits of hop count, RFC 791).</summary>
     private const int MostHops = 255;
 
-    public static int Read(Sheet sheet, int at, Found found)
+    public static int Read(PrintedText sheet, int at, Found found)
     {
         var (head, first) = (sheet[at], at);
         Ipv4Address? target = null;
@@ -73,7 +73,7 @@ internal static class TraceReader
         unit.ToLowerInvariant() is "ms" or "мс" or "毫秒" or "ミリ秒" or "밀리초" or "μs" or "msec"
         || unit.StartsWith("ms", StringComparison.OrdinalIgnoreCase) && unit.Length < 4;
 
-    private static HopRead? Hop(Line line, int number)
+    private static HopRead? Hop(TextLine line, int number)
     {
         var tokens = line.Tokens;
         if (

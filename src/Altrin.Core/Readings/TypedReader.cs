@@ -68,7 +68,7 @@ public static class TypedReader
     /// <summary>The fastest run that is believed, in Mb/s.</summary>
     public const double MostMbps = 100_000;
 
-    internal static int Read(Sheet sheet, int at, Found found)
+    internal static int Read(PrintedText sheet, int at, Found found)
     {
         var line = sheet[at];
         if (line.StartsWith("outside ") && line.Tokens is [{ Kind: TokenKind.Address or TokenKind.Address6, Start: 8 } seen, ..])
@@ -127,7 +127,7 @@ public static class TypedReader
         return string.Join('\n', lines) + "\n";
     }
 
-    private static Parsed<SpeedRun> Run(Line row)
+    private static Parsed<SpeedRun> Run(TextLine row)
     {
         var cells = row.Trimmed.Split(',').Select(c => c.Trim()).ToArray();
         var by = cells[2].ToLowerInvariant() switch

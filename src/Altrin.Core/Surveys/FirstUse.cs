@@ -19,7 +19,7 @@ internal static class FirstUse
             .Then(kind => new SetMode(box.Id, kind).ApplyTo(design))
             .Then<SetUp>(setUp =>
             {
-                var at = Do(design with { SetUp = setUp }, new StandIn(box.Id, place));
+                var at = Do(design with { SetUp = setUp }, new PlaceBox(box.Id, place));
                 foreach (var radio in at.Mode(box.Id)?.Radios ?? [])
                 {
                     at = Do(

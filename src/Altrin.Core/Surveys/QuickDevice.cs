@@ -117,7 +117,7 @@ public static class QuickDevice
     public static Fixed Typed(HomeFile home, InterfaceAddress address)
     {
         var line = home.Site.Boxes.FirstOrDefault(b => b.Id == home.Site.Service.HandOff)?.FactoryAddress;
-        var gateway = Ruler(home, address.Address)?.Address
+        var gateway = RouterOf(home, address.Address)?.Address
             ?? (line is { } own && address.Subnet.Contains(own.Address) ? own.Address : null);
         return new(address, gateway, gateway is { } names ? [names] : []);
     }
@@ -126,7 +126,7 @@ public static class QuickDevice
     /// The LAN address of the router of what was found in whose subnet an address lies, the box at the line first; null where it lies in
     /// none.
     /// </summary>
-    internal static InterfaceAddress? Ruler(HomeFile home, Ipv4Address address) =>
+    internal static InterfaceAddress? RouterOf(HomeFile home, Ipv4Address address) =>
         home.AsFound()
             .SetUp.Boxes.OrderBy(b => b.Box != home.Site.Service.HandOff)
             .Select(b => b.Mode)

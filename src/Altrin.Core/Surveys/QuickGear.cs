@@ -227,7 +227,7 @@ internal static partial class QuickGear
             return InterfaceAddress.Parse(text);
         }
         var typed = Ipv4Address.Parse(text);
-        var prefix = home is not null && typed.Ok ? QuickDevice.Ruler(home, typed.Value)?.PrefixLength : null;
+        var prefix = home is not null && typed.Ok ? QuickDevice.RouterOf(home, typed.Value)?.PrefixLength : null;
         return typed.Then<InterfaceAddress>(a => new InterfaceAddress(a, prefix ?? 24));
     }
 

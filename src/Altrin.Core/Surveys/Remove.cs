@@ -47,7 +47,7 @@ public sealed record Remove(string Id) : Correction
     {
         var gone =
             design.Box(Id) is null && design.Device(Id) is null ? [] : Removal.Leaning(design.SetUp, Id).Append(Id).Distinct().ToList();
-        var setUp = gone.Aggregate(design.SetUp, (at, id) => new PutAway(id).ApplyTo(design with { SetUp = at }).Value);
+        var setUp = gone.Aggregate(design.SetUp, (at, id) => new TakeOutOfUse(id).ApplyTo(design with { SetUp = at }).Value);
         return setUp with
         {
             Boxes = [.. setUp.Boxes.Select(b => b with { Place = b.Place == Id ? null : b.Place, Mode = Free(b.Mode) })],

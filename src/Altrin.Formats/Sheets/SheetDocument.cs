@@ -116,7 +116,7 @@ public sealed record SheetStepDocument(
     string Says,
     StepPlace? Where,
     IReadOnlyList<SheetActDocument> Acts,
-    IReadOnlyList<PageLine> Lines,
+    IReadOnlyList<PageField> Lines,
     long BeginsAt,
     DurationDocument Takes,
     string? Why,

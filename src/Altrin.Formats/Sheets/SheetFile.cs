@@ -55,7 +55,7 @@ public sealed record SheetFile(string Content, string MediaType, string Extensio
         {
             SheetForm.Text => new(SheetText.Of(sheet, title), "text/plain", "txt"),
             SheetForm.Markdown => new(SheetMarkdown.Of(sheet, title), "text/markdown", "md"),
-            SheetForm.Html => new(SheetPage.Of(sheet, title, cancel), "text/html", "html"),
+            SheetForm.Html => new(SheetHtml.Of(sheet, title, cancel), "text/html", "html"),
             SheetForm.Json => new(
                 JsonSerializer.Serialize(SheetDocument.Of(sheet, from, to), AltrinJson.Indented) + "\n",
                 "application/json",

@@ -42,7 +42,7 @@ public static partial class SheetMarkdown
             foreach (var line in SheetWords.Lines(step, design))
             {
                 var head = line.Head is { } what ? $"*{what}:* " : "";
-                text.Append(line.Kind == SheetLineKind.Value ? "    - " : "  - ").Append(head).Append(Plain(line.Says)).Append('\n');
+                text.Append(line.Kind == StepTextKind.Value ? "    - " : "  - ").Append(head).Append(Plain(line.Says)).Append('\n');
             }
         }
         Checks(text, SheetChecks.After(sheet));

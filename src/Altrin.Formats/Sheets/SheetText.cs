@@ -42,8 +42,8 @@ public static class SheetText
                     .Append(
                         line.Kind switch
                         {
-                            SheetLineKind.Act => "· ",
-                            SheetLineKind.Value => "    ",
+                            StepTextKind.Act => "· ",
+                            StepTextKind.Value => "    ",
                             _ when line.Head is { } head => $"{head}: ",
                             _ => "",
                         }

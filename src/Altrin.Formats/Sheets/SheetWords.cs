@@ -48,67 +48,67 @@ public static class SheetWords
     }
 
     /// <summary>All that is said of a step below its sentence.</summary>
-    public static IEnumerable<SheetLine> Lines(SheetStep step, Design design)
+    public static IEnumerable<StepText> Lines(SheetStep step, Design design)
     {
         if (Where(design, step) is { } where)
         {
-            yield return new(SheetLineKind.Where, where);
+            yield return new(StepTextKind.Where, where);
         }
         foreach (var act in step.Acts)
         {
             if (step.Acts.Count > 1)
             {
-                yield return new(SheetLineKind.Act, $"{act.Says}{(act == step.Main && step.Lines.Count > 0 ? ":" : "")}");
+                yield return new(StepTextKind.Act, $"{act.Says}{(act == step.Main && step.Lines.Count > 0 ? ":" : "")}");
             }
             foreach (var line in act == step.Main ? step.Lines : [])
             {
-                yield return new(SheetLineKind.Value, Line(line));
+                yield return new(StepTextKind.Value, Line(line));
             }
         }
         if (step.Why is { } why)
         {
-            yield return new(SheetLineKind.Note, why, "Why");
+            yield return new(StepTextKind.Note, why, "Why");
         }
         foreach (var seen in step.Sees())
         {
-            yield return new(SheetLineKind.See, $"{seen.What}: {seen.Says}", "See");
+            yield return new(StepTextKind.See, $"{seen.What}: {seen.Says}", "See");
         }
         if (step.Assumes is { } assumed)
         {
             yield return new(
-                SheetLineKind.Alarm,
+                StepTextKind.Alarm,
                 $"{assumed.If}. It may be instead: {string.Join("; ", assumed.Otherwise)}.",
                 "Taken to be so"
             );
         }
         if (step.Offline.Count > 0)
         {
-            yield return new(SheetLineKind.Note, string.Join(", ", step.Offline.Select(design.NameOf)), "Without internet");
+            yield return new(StepTextKind.Note, string.Join(", ", step.Offline.Select(design.NameOf)), "Without internet");
         }
         foreach (var broken in step.Broken)
         {
-            yield return new(SheetLineKind.Alarm, broken.Violation.Text, $"Breaks rule {broken.Rule.Number}");
+            yield return new(StepTextKind.Alarm, broken.Violation.Text, $"Breaks rule {broken.Rule.Number}");
         }
         foreach (var departs in step.Acts.SelectMany(a => a.Departs))
         {
-            yield return new(SheetLineKind.Note, departs, "Not your way");
+            yield return new(StepTextKind.Note, departs, "Not your way");
         }
         foreach (var caution in step.Cautions)
         {
-            yield return new(SheetLineKind.Alarm, caution, "Caution");
+            yield return new(StepTextKind.Alarm, caution, "Caution");
         }
         if (step.Undo is { Can: false } undo)
         {
-            yield return new(SheetLineKind.Note, undo.Says);
+            yield return new(StepTextKind.Note, undo.Says);
         }
         if (step.IsRest)
         {
-            yield return new(SheetLineKind.Note, "One can rest here.");
+            yield return new(StepTextKind.Note, "One can rest here.");
         }
     }
 
     /// <summary>A line of what is typed: a password is named by its reference.</summary>
-    public static string Line(PageLine line) =>
+    public static string Line(PageField line) =>
         line.Value is null ? line.What
         : line.IsSecret ? $"{line.What}: the password {line.Value}"
         : $"{line.What}: {line.Value}";

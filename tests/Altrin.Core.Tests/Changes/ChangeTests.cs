@@ -150,7 +150,7 @@ public sealed class ChangeTests
             { new SetDnsServers("gw", [.. Enumerable.Range(1, 5).Select(i => Home.At($"192.168.8.{i}"))], false), "At most 4 DNS servers" },
             { new SetCable("nothing", Partial<CableFacts>.With(c => c.LengthMetres, 1)), "no cable 'nothing'" },
             { new SetCable("gw-lan1-in-wan", Partial<CableFacts>.With(c => c.LengthMetres, -1)), "more than 0" },
-            { new PutAway("missing"), "no box or device 'missing'" },
+            { new TakeOutOfUse("missing"), "no box or device 'missing'" },
             { new AcceptFinding("loop(a)", true, new string('x', 501), "A. Name"), "at most 500 characters" },
             { new TakeBackAcceptance("loop(a)"), "is not accepted" },
             { new Unpatch("nothing"), "no cable 'nothing'" },

@@ -28,7 +28,7 @@ public sealed class ComparisonSnapshotTests
                     new[] { "a", "c" }
                 );
         var texts = Directory
-            .EnumerateFiles(StandIns.Folder, "*.txt")
+            .EnumerateFiles(SampleReadings.Folder, "*.txt")
             .Order(StringComparer.Ordinal)
             .Select(f => (Name: Path.GetFileName(f), Text: File.ReadAllText(f)))
             .Concat(ReadingCases.All.Select((c, i) => (Name: $"case {i}", Text: c.Data.Item2)).DistinctBy(c => c.Text));

@@ -115,12 +115,12 @@ public sealed class ReadingComparisonTests
     [InlineData("route-print.german.txt", "192.168.8.21")]
     [InlineData("terminal.txt", "eth0")]
     public void The_right_adapter_is_chosen(string file, string name) =>
-        Assert.Equal(name, Machine.Of(ReadingText.Read(File.ReadAllText(Path.Combine(StandIns.Folder, file))).Value)?.Adapter.Name);
+        Assert.Equal(name, Machine.Of(ReadingText.Read(File.ReadAllText(Path.Combine(SampleReadings.Folder, file))).Value)?.Adapter.Name);
 
     [Fact]
     public void The_adapter_that_counts_has_what_stands_elsewhere_in_the_text()
     {
-        var machine = Machine.Of(ReadingText.Read(File.ReadAllText(Path.Combine(StandIns.Folder, "terminal.txt"))).Value)!;
+        var machine = Machine.Of(ReadingText.Read(File.ReadAllText(Path.Combine(SampleReadings.Folder, "terminal.txt"))).Value)!;
         Assert.Equal(
             ("192.168.8.1", "192.168.8.1", AddressWay.Leased),
             ($"{machine.Adapter.Gateway}", string.Join(' ', machine.Adapter.DnsServers), machine.Adapter.Way)

@@ -112,7 +112,7 @@ public sealed class SeatTests
     [InlineData("gw/guest", Laptop.WifiId, "192.168.30.20-192.168.30.99")]
     public void Every_seat_has_its_view(string seat, string owner, string range)
     {
-        var (seen, who) = Seats.Stand(House, seat).Value;
+        var (seen, who) = Seats.At(House, seat).Value;
         Assert.Equal(owner, who);
         Assert.Equal(range, $"{Looking.From(seen, who)!.Addresses.Single().From}");
     }
@@ -123,7 +123,7 @@ public sealed class SeatTests
     [Fact]
     public void A_laptop_looks_by_cable_and_by_wifi_at_once()
     {
-        var (seen, who) = Seats.Stand(House, "gw/lan3+gw/guest").Value;
+        var (seen, who) = Seats.At(House, "gw/lan3+gw/guest").Value;
         Assert.Equal(Laptop.BothId, who);
         var view = Looking.From(seen, who)!;
         Assert.Equal(
@@ -136,11 +136,11 @@ public sealed class SeatTests
         Assert.NotEqual(Shown(Laptop.CableId, "192.168.30.1"), Shown(who, "192.168.30.1"));
         Assert.Equal(Shown(Laptop.CableId, "198.51.100.10"), Shown(who, "198.51.100.10"));
         Assert.True(Looking.To(seen, who, Seats.Target(seen, "internet").Value)!.Ping.IsYes);
-        var (twice, both) = Seats.Stand(House, "gw/lan3+point/r5").Value;
+        var (twice, both) = Seats.At(House, "gw/lan3+point/r5").Value;
         var ping = Looking.To(twice, both, Home.At("192.168.8.1"))!.Ping;
         Assert.Equal((AnswerKind.Luck, CauseCodes.TwoWays), (ping.Kind, ping.Causes[0].Code));
         Assert.All(new[] { "gw/lan3+gw/lan4", "gw/r5+gw/lan3", "gw/lan3+a", "gw/lan3+gw/r5+gw/guest" }, s =>
-            Assert.False(Seats.Stand(House, s).Ok, s)
+            Assert.False(Seats.At(House, s).Ok, s)
         );
 
         string Shown(string owner, string to) =>
@@ -153,19 +153,18 @@ public sealed class SeatTests
     public void Only_who_is_there_and_set_so_asks() => Assert.Equal(["a", "gw"], Seats.Of(House).Where(s => s.Asks).Select(s => s.Id));
 
     [Fact]
-    public void Every_seat_that_is_offered_can_be_taken() =>
-        Assert.All(Seats.Of(House), s => Assert.True(Seats.Stand(House, s.Id).Ok, s.Id));
+    public void Every_seat_that_is_offered_can_be_taken() => Assert.All(Seats.Of(House), s => Assert.True(Seats.At(House, s.Id).Ok, s.Id));
 
     [Theory]
     [InlineData("missing", "There is no box or device 'missing' with an address in this set-up.")]
     [InlineData("gw/lan1", "There is a cable in port 1 of gw.")]
     [InlineData("gw/lan9", "There is no port 'gw/lan9'; there is gw/wan, gw/lan1, gw/lan2, gw/lan3, gw/lan4.")]
-    public void No_one_stands_where_there_is_no_seat(string seat, string why) => Assert.Equal(why, Seats.Stand(House, seat).Error);
+    public void No_one_stands_where_there_is_no_seat(string seat, string why) => Assert.Equal(why, Seats.At(House, seat).Error);
 
     [Fact]
     public void A_target_is_a_device_a_box_the_internet_or_an_address()
     {
-        var (seen, _) = Seats.Stand(House, "a").Value;
+        var (seen, _) = Seats.At(House, "a").Value;
         Assert.Equal(
             ["192.168.8.20", "192.168.8.3", "198.51.100.10", "10.0.0.1"],
             new[] { "a", "point", "internet", "10.0.0.1" }.Select(t => $"{Seats.Target(seen, t).Value}")

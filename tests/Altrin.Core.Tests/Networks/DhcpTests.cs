@@ -10,7 +10,7 @@ public sealed class DhcpTests
     private static readonly MacAddress Mac = new(0x00005E005301),
         Kept = new(0x00005E005302);
 
-    private static readonly ServerSeat Server = new(
+    private static readonly SegmentServer Server = new(
         "gw",
         Home.Range("192.168.8.20-192.168.8.21"),
         24,
@@ -32,7 +32,7 @@ public sealed class DhcpTests
         IReadOnlyList<Binding>? bindings = null,
         HeldLease? remembered = null,
         int minute = 0,
-        ServerSeat? server = null,
+        SegmentServer? server = null,
         params string[] answering
     ) => DhcpExchange.Begin(client, [server ?? Server], bindings ?? [], minute * 60L, remembered, a => answering.Contains($"{a}"));
 

@@ -210,7 +210,7 @@ public sealed class EventTests
             { new Rewire(new SetLanAddress("gw", Home.Own("10.0.0.1/24"))), "typed into a box" },
             { new TypeIn("gw", new Unpatch("gw-lan1-s-lan1")), "is not set in gw" },
             { new TypeIn("gw", new SetLanAddress("gw", Home.Own("192.168.8.255/24"))), "192.168.8.255" },
-            { new TypeIn("gw", new PutAway("gw")), "is not set in gw" },
+            { new TypeIn("gw", new TakeOutOfUse("gw")), "is not set in gw" },
             { new MoveLaptop(Laptop.In(new("missing", "home", "key"), new Automatic())), "no box 'missing'" },
             { new Save("gw"), "Nothing was typed" },
             { new Wait(TimeSpan.Zero), "a second to ten years" },

@@ -206,7 +206,7 @@ public sealed class ActTests
                         Address = state == StoredState.LastHome ? Home.Own("192.168.77.1/24") : null,
                         DhcpServer = state == StoredState.LastHome ? Known.No : Known.Unknown,
                     }, Profile = b.Profile with { FactoryAddress = Home.Own("192.168.1.1/24") } });
-        var shelf = ChangeList.Apply(home.Design, [new PutAway("new")]).Value;
+        var shelf = ChangeList.Apply(home.Design, [new TakeOutOfUse("new")]).Value;
         var woken = new PowerOn("new").From(State.Morning(shelf)).Value;
         Assert.Equal(outcomes, woken.Count);
         var router = (RouterMode)woken[0].After.Design.Mode("new")!;

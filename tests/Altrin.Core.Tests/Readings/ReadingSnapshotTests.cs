@@ -11,7 +11,7 @@ public sealed class ReadingSnapshotTests
     public void What_is_read_is_as_approved()
     {
         var text = new StringBuilder();
-        foreach (var file in Directory.EnumerateFiles(StandIns.Folder, "*.txt").Order(StringComparer.Ordinal))
+        foreach (var file in Directory.EnumerateFiles(SampleReadings.Folder, "*.txt").Order(StringComparer.Ordinal))
         {
             var read = ReadingText.Read(File.ReadAllText(file));
             text.Append($"\n# {Path.GetFileName(file)}\n{(read.Ok ? Plain.Of(read.Value) : read.Error)}\n");

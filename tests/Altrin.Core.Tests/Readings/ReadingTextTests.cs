@@ -9,7 +9,7 @@ public sealed class ReadingTextTests
 {
     private static readonly string[] Texts =
     [
-        .. Directory.GetFiles(StandIns.Folder, "*.txt").Order(StringComparer.Ordinal).Select(File.ReadAllText),
+        .. Directory.GetFiles(SampleReadings.Folder, "*.txt").Order(StringComparer.Ordinal).Select(File.ReadAllText),
     ];
 
     private static Reading Read(string text) => ReadingText.Read(text).Value;

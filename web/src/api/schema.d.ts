@@ -1247,7 +1247,7 @@ export interface components {
             says: string;
             /** Format: int32 */
             seconds: number;
-            lines: components["schemas"]["PageLine"][];
+            lines: components["schemas"]["PageField"][];
         };
         BaselineGroup: {
             place: string;
@@ -1421,7 +1421,7 @@ export interface components {
             most: number;
             words: string;
         };
-        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeRemoveGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeRemovePointGuest"] | components["schemas"]["ChangeSetUplink"] | components["schemas"]["ChangeRemoveUplink"] | components["schemas"]["ChangeSetSatellite"] | components["schemas"]["ChangeSetPortVlans"] | components["schemas"]["ChangeSetPassing"] | components["schemas"]["ChangeSetLine"] | components["schemas"]["ChangeSetNat"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchDhcpServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetDnsServers"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangePutAway"] | components["schemas"]["ChangeStandIn"] | components["schemas"]["ChangeSetPagePassword"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
+        Change: components["schemas"]["ChangeSetMode"] | components["schemas"]["ChangeSetLanAddress"] | components["schemas"]["ChangeSetPageAddress"] | components["schemas"]["ChangeSetWan"] | components["schemas"]["ChangeSetRadio"] | components["schemas"]["ChangeSetGuest"] | components["schemas"]["ChangeRemoveGuest"] | components["schemas"]["ChangeSetPointGuest"] | components["schemas"]["ChangeRemovePointGuest"] | components["schemas"]["ChangeSetUplink"] | components["schemas"]["ChangeRemoveUplink"] | components["schemas"]["ChangeSetSatellite"] | components["schemas"]["ChangeSetPortVlans"] | components["schemas"]["ChangeSetPassing"] | components["schemas"]["ChangeSetLine"] | components["schemas"]["ChangeSetNat"] | components["schemas"]["ChangeSetDmz"] | components["schemas"]["ChangeSetPortRequests"] | components["schemas"]["ChangeAddRoute"] | components["schemas"]["ChangeRemoveRoute"] | components["schemas"]["ChangeSwitchDhcpServer"] | components["schemas"]["ChangeMovePool"] | components["schemas"]["ChangeSetServerGateway"] | components["schemas"]["ChangeSetDnsServers"] | components["schemas"]["ChangeSetLeaseTime"] | components["schemas"]["ChangeSetServerDomain"] | components["schemas"]["ChangeReserve"] | components["schemas"]["ChangeRemoveReservation"] | components["schemas"]["ChangeAddForward"] | components["schemas"]["ChangeRemoveForward"] | components["schemas"]["ChangeSetDeviceAddress"] | components["schemas"]["ChangeJoinWifi"] | components["schemas"]["ChangePatch"] | components["schemas"]["ChangeSetCable"] | components["schemas"]["ChangeUnpatch"] | components["schemas"]["ChangeTakeOutOfUse"] | components["schemas"]["ChangePlaceBox"] | components["schemas"]["ChangeSetPagePassword"] | components["schemas"]["ChangeAcceptFinding"] | components["schemas"]["ChangeTakeBackAcceptance"];
         ChangeAcceptFinding: {
             /** @enum {string} */
             kind?: "acceptFinding";
@@ -1463,10 +1463,11 @@ export interface components {
             known: components["schemas"]["CableFacts"];
             id?: null | string;
         };
-        ChangePutAway: {
+        ChangePlaceBox: {
             /** @enum {string} */
-            kind?: "putAway";
-            id: string;
+            kind?: "placeBox";
+            box: string;
+            place: null | string;
         };
         ChangeRemoveForward: {
             /** @enum {string} */
@@ -1653,12 +1654,6 @@ export interface components {
             box: string;
             address: components["schemas"]["HostAddress"];
         };
-        ChangeStandIn: {
-            /** @enum {string} */
-            kind?: "standIn";
-            box: string;
-            place: null | string;
-        };
         ChangeSwitchDhcpServer: {
             /** @enum {string} */
             kind?: "switchDhcpServer";
@@ -1669,6 +1664,11 @@ export interface components {
             /** @enum {string} */
             kind?: "takeBackAcceptance";
             finding: string;
+        };
+        ChangeTakeOutOfUse: {
+            /** @enum {string} */
+            kind?: "takeOutOfUse";
+            id: string;
         };
         ChangeUnpatch: {
             /** @enum {string} */
@@ -2577,13 +2577,15 @@ export interface components {
         };
         /** @enum {unknown} */
         OverlapHabit: "unknown" | "carriesOn" | "refuses" | "renumbers";
-        PageLine: {
+        PageField: {
             what: string;
             value?: null | string;
             /** @default false */
             isSecret: boolean;
         };
-        PageOfJobSummary: {
+        /** @enum {unknown} */
+        PageSide: "cable" | "wifi" | "guest" | "wan";
+        PagedOfJobSummary: {
             items: components["schemas"]["JobSummary"][];
             /** Format: int32 */
             number: number;
@@ -2592,7 +2594,7 @@ export interface components {
             /** Format: int32 */
             total: number;
         };
-        PageOfReadingInfo: {
+        PagedOfReadingInfo: {
             items: components["schemas"]["ReadingInfo"][];
             /** Format: int32 */
             number: number;
@@ -2601,7 +2603,7 @@ export interface components {
             /** Format: int32 */
             total: number;
         };
-        PageOfRevisionInfo: {
+        PagedOfRevisionInfo: {
             items: components["schemas"]["RevisionInfo"][];
             /** Format: int32 */
             number: number;
@@ -2610,8 +2612,6 @@ export interface components {
             /** Format: int32 */
             total: number;
         };
-        /** @enum {unknown} */
-        PageSide: "cable" | "wifi" | "guest" | "wan";
         PartialOfBoxFacts: {
             name?: string;
             mac?: null | components["schemas"]["MacAddress"];
@@ -2868,7 +2868,7 @@ export interface components {
             /** Format: int32 */
             number: number;
             says: string;
-            lines: components["schemas"]["PageLine"][];
+            lines: components["schemas"]["PageField"][];
             /** Format: int64 */
             beginsAt: number;
             takes: components["schemas"]["DurationDocument"];
@@ -3264,7 +3264,7 @@ export interface components {
             state: components["schemas"]["SecretState"];
             uses: string[];
         };
-        SeenLine: {
+        SeenItem: {
             key: string;
             what: string;
             says: string;
@@ -3378,7 +3378,7 @@ export interface components {
             content: string;
         };
         SheetSight: {
-            line: components["schemas"]["SeenLine"];
+            line: components["schemas"]["SeenItem"];
             isNew: boolean;
         };
         SheetStepDocument: {
@@ -3389,7 +3389,7 @@ export interface components {
             says: string;
             where: null | components["schemas"]["StepPlace"];
             acts: components["schemas"]["SheetActDocument"][];
-            lines: components["schemas"]["PageLine"][];
+            lines: components["schemas"]["PageField"][];
             /** Format: int64 */
             beginsAt: number;
             takes: components["schemas"]["DurationDocument"];
@@ -3511,7 +3511,7 @@ export interface components {
         StepUndo: {
             can: boolean;
             says: string;
-            lines: components["schemas"]["PageLine"][];
+            lines: components["schemas"]["PageField"][];
         };
         StoredDocument: {
             state: components["schemas"]["StoredState"];
@@ -3708,7 +3708,7 @@ export interface components {
             touchesGateway?: boolean;
         };
         WhatIfNotDocument: {
-            shows: components["schemas"]["SeenLine"][];
+            shows: components["schemas"]["SeenItem"][];
             slips: components["schemas"]["SlipDocument"][];
             /** Format: int32 */
             shownBy: null | number;
@@ -3811,7 +3811,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PageOfJobSummary"];
+                    "application/json": components["schemas"]["PagedOfJobSummary"];
                 };
             };
             /** @description Unprocessable Entity */
@@ -3988,7 +3988,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PageOfRevisionInfo"];
+                    "application/json": components["schemas"]["PagedOfRevisionInfo"];
                 };
             };
             /** @description Not Found */
@@ -4919,7 +4919,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PageOfReadingInfo"];
+                    "application/json": components["schemas"]["PagedOfReadingInfo"];
                 };
             };
             /** @description Not Found */

@@ -28,11 +28,11 @@ public static class AddressConflict
                     $"{c.Address} is on {e.Names(c.Holders)} at once",
                     "Both drop out in turn, and the page that opens at this address may be the other one's.",
                     e.Seen.Hosts.Holders(c.Segment, c.Address)
-                        .Where(h => h.Setting is Fixed && !IsRuler(e, h))
+                        .Where(h => h.Setting is Fixed && !IsMainRouter(e, h))
                         .SelectMany(h => Cures.MoveToFree(e, h).Concat(Cures.Ask(e, h)))
                 )
             );
 
-    private static bool IsRuler(Evidence e, Interface host) =>
-        e.PlanOf(e.Network.Segment(host.Segment)) is var (_, ruler) && ruler == host.Owner && host.Side == Side.Lan;
+    private static bool IsMainRouter(Evidence e, Interface host) =>
+        e.PlanOf(e.Network.Segment(host.Segment)) is var (_, main) && main == host.Owner && host.Side == Side.Lan;
 }

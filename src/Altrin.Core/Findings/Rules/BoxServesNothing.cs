@@ -29,7 +29,7 @@ public static class BoxServesNothing
                 yield return Of(
                     box.Box,
                     $"{name} is in use and connected to nothing",
-                    [Cures.Hopeful($"{name} is not in use", new PutAway(box.Box))],
+                    [Cures.Hopeful($"{name} is not in use", new TakeOutOfUse(box.Box))],
                     ["Follow its cable; where it has none, plug it in where it is to serve, or switch it off."]
                 );
             }

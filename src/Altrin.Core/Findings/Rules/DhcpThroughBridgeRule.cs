@@ -50,7 +50,7 @@ public static class DhcpThroughBridgeRule
 
     private static IEnumerable<Remedy> Typed(Evidence e, RadioLink link, List<Interface> behind)
     {
-        if (e.PlanOf(e.Network.Segment(link.Segment)) is not var (plan, ruler))
+        if (e.PlanOf(e.Network.Segment(link.Segment)) is not var (plan, main))
         {
             yield break;
         }
@@ -62,7 +62,7 @@ public static class DhcpThroughBridgeRule
                 yield break;
             }
             taken.Add(free);
-            var router = e.Network.Router(ruler)!.Lan.Address;
+            var router = e.Network.Router(main)!.Lan.Address;
             changes.Add(new SetDeviceAddress(device.Owner, new Fixed(new(free, plan.Subnet.PrefixLength), router, [router])));
         }
         yield return Cures.Hopeful(

@@ -46,12 +46,12 @@ public static class DnsServerWrong
             yield return Cures.Hopeful($"Let {e.Name(subject)} hand out itself as DNS server", new SetDnsServers(subject, [], false));
             if (
                 e.Network.Find(subject, Side.Lan) is { } lan
-                && e.Seen.Hosts.Rulers(e.Network.Segment(lan.Segment)).FirstOrDefault(r => r.Owner != subject) is { } ruler
+                && e.Seen.Hosts.MainRouters(e.Network.Segment(lan.Segment)).FirstOrDefault(r => r.Owner != subject) is { } main
             )
             {
                 yield return Cures.Hopeful(
-                    $"Let {e.Name(subject)} hand out {e.Name(ruler.Owner)} as DNS server",
-                    new SetDnsServers(subject, [World.Own(ruler).Address], false)
+                    $"Let {e.Name(subject)} hand out {e.Name(main.Owner)} as DNS server",
+                    new SetDnsServers(subject, [World.Own(main).Address], false)
                 );
             }
         }
@@ -63,7 +63,7 @@ public static class DnsServerWrong
                     ? e.Design.Site.Service is PublicFixed { DnsServers: { Count: > 0 } given }
                         ? given
                         : null
-                    : e.Seen.Hosts.Rulers(e.Network.Segment(host.Segment)) is [var up, ..]
+                    : e.Seen.Hosts.MainRouters(e.Network.Segment(host.Segment)) is [var up, ..]
                         ? [World.Own(up).Address]
                         : null;
             if (names is not null)

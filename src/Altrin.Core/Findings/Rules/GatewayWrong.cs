@@ -35,18 +35,18 @@ public static class GatewayWrong
     {
         if (e.Network.Find(subject, Side.Device) is { Setting: Fixed typed } device)
         {
-            return e.PlanOf(e.Network.Segment(device.Segment)) is var (plan, ruler)
+            return e.PlanOf(e.Network.Segment(device.Segment)) is var (plan, main)
                 ?
                 [
                     Cures.Hopeful(
-                        $"Point {e.Name(subject)} at {e.Name(ruler)}",
+                        $"Point {e.Name(subject)} at {e.Name(main)}",
                         new SetDeviceAddress(
                             subject,
                             typed with
                             {
                                 Address = typed.Address with { PrefixLength = plan.Subnet.PrefixLength },
-                                Gateway = e.Network.Router(ruler)!.Lan.Address,
-                                DnsServers = Cures.NamesBeside(e, device, typed.DnsServers, e.Network.Router(ruler)!.Lan.Address),
+                                Gateway = e.Network.Router(main)!.Lan.Address,
+                                DnsServers = Cures.NamesBeside(e, device, typed.DnsServers, e.Network.Router(main)!.Lan.Address),
                             }
                         )
                     ),

@@ -46,14 +46,14 @@ public static class GuestNotCarried
     {
         if (
             e.SegmentOf(box, Side.Page) is { } segment
-            && e.PlanOf(segment) is var (_, ruler)
-            && e.Network.Router(ruler)?.Guest is { } guest
+            && e.PlanOf(segment) is var (_, main)
+            && e.Network.Router(main)?.Guest is { } guest
             && guest.Vlan != tag
         )
         {
             yield return Cures.Hopeful(
-                $"Let {e.Name(ruler)} send its guests with the tag {tag}",
-                new SetGuest(ruler, Partial<GuestNetwork>.With(g => g.Vlan, tag))
+                $"Let {e.Name(main)} send its guests with the tag {tag}",
+                new SetGuest(main, Partial<GuestNetwork>.With(g => g.Vlan, tag))
             );
         }
     }

@@ -35,9 +35,9 @@ public static class ManagementPageNotReserved
     private static IEnumerable<Remedy> Keep(Evidence e, string box)
     {
         var page = e.Network.Find(box, Side.Page)!;
-        if (page.Mac is { } mac && e.PlanOf(e.Network.Segment(page.Segment)) is var (plan, ruler) && plan.FirstFree() is { } free)
+        if (page.Mac is { } mac && e.PlanOf(e.Network.Segment(page.Segment)) is var (plan, main) && plan.FirstFree() is { } free)
         {
-            yield return Cures.Hopeful($"Reserve {free} for {e.Name(box)}", new Reserve(ruler, mac, free));
+            yield return Cures.Hopeful($"Reserve {free} for {e.Name(box)}", new Reserve(main, mac, free));
         }
     }
 }

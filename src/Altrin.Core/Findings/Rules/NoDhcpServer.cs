@@ -27,7 +27,7 @@ public static class NoDhcpServer
             {
                 continue;
             }
-            var routers = e.Seen.Hosts.Rulers(segment).Select(r => r.Owner).ToList();
+            var routers = e.Seen.Hosts.MainRouters(segment).Select(r => r.Owner).ToList();
             yield return e.Finding(
                 Rule,
                 [segment.Id],

@@ -39,7 +39,7 @@ public static class NoReturnRouteRule
         yield return Cures.Hopeful($"Switch NAT of {e.Name(router)} on", new SetNat(router, true));
         if (
             e.Network.Find(router, Side.Wan) is { Linked: true } wan
-            && e.Seen.Hosts.Rulers(e.Network.Segment(wan.Segment)) is [var up, ..]
+            && e.Seen.Hosts.MainRouters(e.Network.Segment(wan.Segment)) is [var up, ..]
             && Cures.Anchor(e, up.Owner, wan) is var (address, first)
         )
         {

@@ -26,11 +26,11 @@ public static class OutsideSubnet
             {
                 continue;
             }
-            var rulers = e.Seen.Hosts.Rulers(segment);
-            var subnets = rulers.Select(r => e.Network.Router(r.Owner)!.Lan.Subnet).ToList();
+            var mainRouters = e.Seen.Hosts.MainRouters(segment);
+            var subnets = mainRouters.Select(r => e.Network.Router(r.Owner)!.Lan.Subnet).ToList();
             foreach (
                 var host in segment.Interfaces.Where(i =>
-                    !rulers.Contains(i) && i.Linked && i.Setting is Fixed typed && !subnets.Any(s => s.Contains(typed.Address.Address))
+                    !mainRouters.Contains(i) && i.Linked && i.Setting is Fixed typed && !subnets.Any(s => s.Contains(typed.Address.Address))
                 )
             )
             {

@@ -38,7 +38,7 @@ public static class PoolTooSmall
                     : Array.Empty<Finding>()
             );
 
-    private static IEnumerable<Remedy> Widest(Evidence e, Segment segment, ServerSeat server)
+    private static IEnumerable<Remedy> Widest(Evidence e, Segment segment, SegmentServer server)
     {
         if (e.Network.Router(server.Owner) is not { } router)
         {

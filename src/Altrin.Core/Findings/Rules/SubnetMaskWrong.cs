@@ -22,11 +22,11 @@ public static class SubnetMaskWrong
     {
         foreach (var segment in e.Network.Segments.Where(s => !s.HasStreet))
         {
-            if (e.PlanOf(segment) is not var (plan, ruler))
+            if (e.PlanOf(segment) is not var (plan, main))
             {
                 continue;
             }
-            foreach (var host in segment.Interfaces.Where(i => i.Setting is Fixed && i.Owner != ruler && i.Side is not Side.Guest))
+            foreach (var host in segment.Interfaces.Where(i => i.Setting is Fixed && i.Owner != main && i.Side is not Side.Guest))
             {
                 var typed = (Fixed)host.Setting;
                 if (plan.Subnet.Contains(typed.Address.Address) && typed.Address.PrefixLength != plan.Subnet.PrefixLength)

@@ -28,7 +28,7 @@ public static class TwoDhcpServers
                 $"{e.Names(servers)} both hand out addresses in one network",
                 "Some devices get no internet after they restart, others after their lease runs out: it changes by itself.",
                 servers
-                    .OrderByDescending(s => e.Seen.Hosts.Rulers(segment) is [var ruler, ..] && ruler.Owner == s)
+                    .OrderByDescending(s => e.Seen.Hosts.MainRouters(segment) is [var main, ..] && main.Owner == s)
                     .Select(kept =>
                         Cures.Hopeful(
                             $"Only {e.Name(kept)} hands out addresses",

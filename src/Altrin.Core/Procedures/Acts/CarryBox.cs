@@ -33,7 +33,7 @@ public sealed record CarryBox(string Box, string Place) : Act
                 [
                     .. now.Moment.Situation.Off.Contains(Box) ? Array.Empty<Event>() : [new TakeAway(Box)],
                     new Wait(Durations.Carry.Usual),
-                    new Rewire(new StandIn(Box, Place)),
+                    new Rewire(new PlaceBox(Box, Place)),
                     new Occupy(Box, BusyKind.Starting, starts.Usual),
                     new GiveBack(Box),
                 ]

@@ -14,7 +14,7 @@ public sealed record PutBoxAway(string Box) : Act
         now.Design.Box(Box) is not { } box ? Refused(Missing.Box(now.Design, Box))
         : now.Design.Mode(Box) is null ? Refused($"{box.Name} is not in use.")
         : now.Laptop?.Cable?.Port.Owner == Box ? Refused($"The laptop is plugged into {now.Design.NameOf(Box)}.")
-        : One(now, Durations.Hand, new Rewire(new PutAway(Box)));
+        : One(now, Durations.Hand, new Rewire(new TakeOutOfUse(Box)));
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"Take {design.NameOf(Box)} out of use";

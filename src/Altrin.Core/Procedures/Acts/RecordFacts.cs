@@ -26,6 +26,6 @@ public sealed record RecordFacts(string Box, IReadOnlyList<Recordable> What) : A
             : $"Write down {What.Count} things of {design.NameOf(Box)}";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<PageLine> Lines(Design design) =>
-        What.Count == 1 ? [] : [.. What.Select(w => new PageLine(LedgerWords.Of(w)))];
+    public override IReadOnlyList<PageField> Lines(Design design) =>
+        What.Count == 1 ? [] : [.. What.Select(w => new PageField(LedgerWords.Of(w)))];
 }

@@ -28,7 +28,7 @@ public sealed record SavePage(string Box, IReadOnlyList<Change> Changes) : Act
         Area(design) is { } area ? $"Save the page \"{area}\" of {design.NameOf(Box)}" : $"Save a page of {design.NameOf(Box)}";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<PageLine> Lines(Design design) => PageLine.Of(design, Changes);
+    public override IReadOnlyList<PageField> Lines(Design design) => PageField.Of(design, Changes);
 
     /// <summary>The page of what is typed first; null where there is none.</summary>
     private string? Area(Design design) =>

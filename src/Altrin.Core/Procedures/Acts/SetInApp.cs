@@ -57,5 +57,5 @@ public sealed record SetInApp(string Box, IReadOnlyList<Change> Changes) : Act
     public override string Describe(Design design) => $"Set {design.NameOf(Box)} in its application";
 
     /// <inheritdoc/>
-    public override IReadOnlyList<PageLine> Lines(Design design) => PageLine.Of(design, Changes);
+    public override IReadOnlyList<PageField> Lines(Design design) => PageField.Of(design, Changes);
 }

@@ -40,7 +40,7 @@ public sealed record Aim
             [
                 // What is asked and noted on the evening is no fault of a plan.
                 .. Invariant
-                    .All.Where(r => r != Ipv6Asked.Rule && r != StandIns.Rule)
+                    .All.Where(r => r != Ipv6Asked.Rule && r != Fallbacks.Rule)
                     .SelectMany(rule =>
                         rule.Judge(new(planned, null, planned)).DistinctBy(v => v.Identity).Select(v => new Broken(rule, v))
                     ),

@@ -47,7 +47,7 @@ internal static class Closing
                 var there = script.Now.Moment.After(new MoveLaptop(Laptop.At(port, new Automatic())));
                 if (there.Ok && PageReach.NoInternet(new(there.Value, script.Now.Ledger)) is null)
                 {
-                    PageWay.Sit(script, port, new Automatic());
+                    PageWay.PlugIn(script, port, new Automatic());
                     break;
                 }
             }

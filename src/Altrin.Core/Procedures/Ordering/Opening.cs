@@ -15,7 +15,7 @@ internal static class Opening
         {
             script.Do(new Fetch(box, Fetchable.LabelFacts));
         }
-        foreach (var ready in StandIns.Wanted(now.Design.Site).Where(w => now.Ledger.Verified.All(v => v.What != w)))
+        foreach (var ready in Fallbacks.Wanted(now.Design.Site).Where(w => now.Ledger.Verified.All(v => v.What != w)))
         {
             script.Do(new Verify(ready));
         }
@@ -37,7 +37,7 @@ internal static class Opening
         {
             return script.Stuck is null;
         }
-        if (PageAt.HasNone(gateway.Profile) || !Seat(script, gateway.Id))
+        if (PageAt.HasNone(gateway.Profile) || !Reach(script, gateway.Id))
         {
             return Noted(script, gateway.Id, missing);
         }
@@ -51,11 +51,11 @@ internal static class Opening
     /// <summary>
     /// The laptop comes to the gateway's page; where two boxes are in each other's way, those go first that are set up at the table anyway.
     /// </summary>
-    private static bool Seat(Script script, string gateway)
+    private static bool Reach(Script script, string gateway)
     {
         var now = script.Now;
         var tried = new Script(now, script.Aim);
-        if (PageWay.Seat(tried, gateway))
+        if (PageWay.Reach(tried, gateway))
         {
             return script.Take(tried);
         }
@@ -65,7 +65,7 @@ internal static class Opening
         {
             TableWork.Bare(apart, box);
         }
-        return PageWay.Seat(apart, gateway) && script.Take(apart);
+        return PageWay.Reach(apart, gateway) && script.Take(apart);
     }
 
     /// <summary>What is known of a gateway without its page.</summary>

@@ -9,13 +9,13 @@ namespace Altrin.Core.Procedures.Ordering;
 internal static class PageWay
 {
     /// <summary>Opens the page of a box from where the laptop is, or else from the nearest seat from which it opens, and logs in.</summary>
-    public static bool Open(Script script, string box) => Seat(script, box) && Compare(script, box) && LogIn(script, box);
+    public static bool Open(Script script, string box) => Reach(script, box) && Compare(script, box) && LogIn(script, box);
 
     /// <summary>Brings the laptop to where the page of a box opens, and opens nothing yet.</summary>
-    public static bool Seat(Script script, string box) => script.Ready(box) && (Opens(script.Now, box) || GoTo(script, box));
+    public static bool Reach(Script script, string box) => script.Ready(box) && (Opens(script.Now, box) || GoTo(script, box));
 
     /// <summary>Plugs the laptop into a port of the box itself, where one is free and its page opens there.</summary>
-    public static bool SitAt(Script script, string box)
+    public static bool PlugIntoBox(Script script, string box)
     {
         if (!script.Ready(box) || script.Now.Laptop?.Cable?.Port.Owner == box)
         {
@@ -26,14 +26,14 @@ internal static class PageWay
         {
             if (Opens(At(now, Laptop.At(port, address)), box))
             {
-                return Sit(script, port, address);
+                return PlugIn(script, port, address);
             }
         }
         return script.Stuck is null;
     }
 
     /// <summary>Plugs the laptop into a port with an address.</summary>
-    public static bool Sit(Script script, PortRef port, HostAddress address)
+    public static bool PlugIn(Script script, PortRef port, HostAddress address)
     {
         var cable = script.Now.Laptop?.Cable;
         if (cable?.Port == port && HostAddress.Same(cable.Address, address))
@@ -78,7 +78,7 @@ internal static class PageWay
         {
             if (Opens(At(now, Laptop.At(port, address)), box))
             {
-                return Sit(script, port, address);
+                return PlugIn(script, port, address);
             }
         }
         foreach (var air in PageAt.Sides(there.Profile).Contains(PageSide.Wifi) ? Air.Of(now.Design, box) : [])

@@ -18,7 +18,7 @@ internal static class Saving
         {
             return script.Ready(box) && script.Do(new SetInApp(box, work.Changes)) && script.Ready(box);
         }
-        return (!Moves(work) || PageWay.SitAt(script, box))
+        return (!Moves(work) || PageWay.PlugIntoBox(script, box))
             && PageWay.Open(script, box)
             && (Live.Gateway(script.Now.Design) is not { } gateway || gateway.Id != box || Opening.Record(script, gateway))
             && KeepAddress(script, box, work)
@@ -66,7 +66,7 @@ internal static class Saving
             return script.Stuck is null;
         }
         return FreeAddress.In(now.Design, router.Lan.Subnet) is { } typed
-            ? PageWay.Sit(script, cable.Port, typed)
+            ? PageWay.PlugIn(script, cable.Port, typed)
             : script.Fail($"There is no free address in {router.Lan.Subnet} for the laptop.");
     }
 }

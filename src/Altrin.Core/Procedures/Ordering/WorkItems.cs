@@ -59,7 +59,7 @@ internal static class WorkItems
 
     private static IEnumerable<WorkItem> Boxes(State now, Aim aim, IReadOnlyList<Change> left)
     {
-        foreach (var away in left.OfType<PutAway>().Where(p => now.Design.Box(p.Id) is not null))
+        foreach (var away in left.OfType<TakeOutOfUse>().Where(p => now.Design.Box(p.Id) is not null))
         {
             yield return new(WorkKind.Away, away.Id, s => OutOf(s, away.Id) && s.Do(new PutBoxAway(away.Id)));
         }
@@ -79,7 +79,7 @@ internal static class WorkItems
             {
                 yield return save;
             }
-            if (left.OfType<StandIn>().FirstOrDefault(c => c.Box == id) is { Place: { } place })
+            if (left.OfType<PlaceBox>().FirstOrDefault(c => c.Box == id) is { Place: { } place })
             {
                 yield return new(WorkKind.Carry, id, s => OutOf(s, id) && s.Do(new CarryBox(id, place)) && s.Ready(id)) { Box = id };
             }

@@ -45,7 +45,7 @@ public sealed record SheetStep(string Id, Phase Phase, IReadOnlyList<PlayedStep>
     public Duration Takes => Acts.Select(a => a.Takes).Aggregate(Duration.None, (sum, d) => sum + d);
 
     /// <summary>What is typed, line by line.</summary>
-    public IReadOnlyList<PageLine> Lines => Main.Lines;
+    public IReadOnlyList<PageField> Lines => Main.Lines;
 
     /// <summary>Invariants that it breaks.</summary>
     public IEnumerable<Broken> Broken => Acts.SelectMany(a => a.Broken);
@@ -54,12 +54,12 @@ public sealed record SheetStep(string Id, Phase Phase, IReadOnlyList<PlayedStep>
     public PlayedStep? Assumes => Acts.FirstOrDefault(a => a.Otherwise.Count > 0);
 
     /// <summary>What is seen after it that was not so before, in words; that a page is still away is not said again.</summary>
-    public IReadOnlyList<SeenLine> Sees()
+    public IReadOnlyList<SeenItem> Sees()
     {
-        var before = SeenLine.Of(Before);
+        var before = SeenItem.Of(Before);
         return
         [
-            .. SeenLine
+            .. SeenItem
                 .Of(After)
                 .Where(l =>
                     !before.Any(b =>
@@ -68,7 +68,7 @@ public sealed record SheetStep(string Id, Phase Phase, IReadOnlyList<PlayedStep>
                 ),
         ];
 
-        static bool IsAway(SeenLine line) => line.Answer != AnswerKind.Yes;
+        static bool IsAway(SeenItem line) => line.Answer != AnswerKind.Yes;
     }
 }
 
@@ -83,4 +83,4 @@ public sealed record StepPlace(string Box, string? LaptopPort, string? Page, str
 /// <param name="Can">Whether it can be.</param>
 /// <param name="Says">How; or what was recorded instead.</param>
 /// <param name="Lines">What is typed to put it back.</param>
-public sealed record StepUndo(bool Can, string Says, IReadOnlyList<PageLine> Lines);
+public sealed record StepUndo(bool Can, string Says, IReadOnlyList<PageField> Lines);

@@ -65,7 +65,7 @@ internal static class StepUndoing
         back.RemoveAll(c => c is SetPagePassword { Password: null });
         return back.Count == 0
             ? new(true, "The new password stays: the old one is not recorded.", [])
-            : new(true, says, PageLine.Of(main.After.Design, back));
+            : new(true, says, PageField.Of(main.After.Design, back));
     }
 
     private static string Cables(Design design, IReadOnlyList<PlayedStep> acts)

@@ -54,7 +54,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
             design={design}
             value={setting.place ?? null}
             disabled={tools.busy}
-            onChange={(place) => tools.act([{ kind: "standIn", box: box.id, place }])}
+            onChange={(place) => tools.act([{ kind: "placeBox", box: box.id, place }])}
           />
         )}
         {setting?.mode === "router" && <RouterFields box={box} setting={setting} design={design} tools={tools} />}
@@ -89,7 +89,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
       </Card>
       {setting && <Cables owner={box.id} ends={box.profile.ports.map((p) => `${box.id}/${p.id}`)} design={design} tools={tools} />}
       {setting && (
-        <Button variant="quiet" mt="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "putAway", id: box.id }])}>
+        <Button variant="quiet" mt="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "takeOutOfUse", id: box.id }])}>
           Take it out of use
         </Button>
       )}

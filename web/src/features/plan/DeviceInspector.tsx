@@ -80,7 +80,7 @@ export function DeviceInspector({ device, design, proof, tools }: Props) {
       </Card>
       <Cables owner={device.id} ends={[device.id]} design={design} tools={tools} />
       {setting && (
-        <Button variant="quiet" mt="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "putAway", id: device.id }])}>
+        <Button variant="quiet" mt="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "takeOutOfUse", id: device.id }])}>
           Leave it out of this set-up
         </Button>
       )}

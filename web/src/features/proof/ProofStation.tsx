@@ -9,7 +9,7 @@ import { InternetOf, NeedsOf, VerdictOf } from "./Facts";
 import { OnPaper } from "./OnPaper";
 import { Unseen } from "../../ui/tables";
 import { Reach } from "./Reach";
-import { StandAt } from "./StandAt";
+import { LookFrom } from "./LookFrom";
 import { StepByStep } from "./StepByStep";
 import { useShown } from "../shared/useShown";
 import { WhatIf } from "./WhatIf";
@@ -18,7 +18,7 @@ const parts = {
   verdict: "Verdict",
   addresses: "Addresses",
   reach: "Who reaches whom",
-  stand: "Stand at",
+  stand: "Look from",
   steps: "Step by step",
   whatIf: "What if",
   before: "Before and after",
@@ -68,7 +68,7 @@ function open(part: Part, state: JobState): ReactNode {
     case "reach":
       return <Reach state={state} />;
     case "stand":
-      return <StandAt state={state} />;
+      return <LookFrom state={state} />;
     case "steps":
       return <StepByStep state={state} />;
     case "whatIf":

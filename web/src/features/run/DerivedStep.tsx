@@ -115,7 +115,7 @@ function Where({ where, name }: { where: Schemas["StepPlace"]; name: (id: string
 }
 
 /** What is done in order; the values stand below the act that types them. */
-function Acts({ acts, lines, job }: { acts: readonly Schemas["SheetActDocument"][]; lines: readonly Schemas["PageLine"][]; job: number }) {
+function Acts({ acts, lines, job }: { acts: readonly Schemas["SheetActDocument"][]; lines: readonly Schemas["PageField"][]; job: number }) {
   return acts.length === 1 ? (
     lines.length > 0 && <TypedLines job={job} lines={lines} />
   ) : (

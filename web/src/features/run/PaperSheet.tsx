@@ -150,7 +150,7 @@ function PaperStep({ step, name }: { step: Schemas["SheetStepDocument"]; name: (
 }
 
 /** What is typed; a password is written in by hand. */
-function Typed({ lines }: { lines: readonly Schemas["PageLine"][] }) {
+function Typed({ lines }: { lines: readonly Schemas["PageField"][] }) {
   return lines.map((l, i) => (
     <Box key={i}>
       {l.what}

@@ -6,7 +6,7 @@ import { Said } from "../../ui/Said";
 import { SecretValue } from "../shared/SecretField";
 
 /** What is typed, field by field, each value ready to be copied; or a plain list. */
-export function TypedLines({ job, lines }: { job: number; lines: readonly Schemas["PageLine"][] }) {
+export function TypedLines({ job, lines }: { job: number; lines: readonly Schemas["PageField"][] }) {
   return lines.every((l) => l.value === null) ? (
     <Box as="ul" mt="2" pl="5" maxW="44rem" css={{ columns: "18rem 2" }}>
       {lines.map((l) => (

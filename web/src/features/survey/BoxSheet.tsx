@@ -173,7 +173,7 @@ export function BoxSheet({
               design={design}
               value={placeOf(design, box.id)}
               disabled={tools.busy}
-              onChange={(place) => tools.act([{ kind: "standIn", box: box.id, place }])}
+              onChange={(place) => tools.act([{ kind: "placeBox", box: box.id, place }])}
             />
             <SecretField
               job={state.job.id}

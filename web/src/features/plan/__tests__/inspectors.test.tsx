@@ -151,7 +151,11 @@ describe("BoxInspector", () => {
     ["mode", () => choose("Mode", "bridge"), { kind: "setMode", box: "gw", mode: "bridge" }],
     ["DHCP server", () => fireEvent.click(screen.getByLabelText("DHCP server on")), { kind: "switchDhcpServer", box: "gw", on: false }],
     ["Wi-Fi", () => fireEvent.click(screen.getByLabelText("Wi-Fi 5 GHz on")), radio({ on: false })],
-    ["a box out of use", () => fireEvent.click(screen.getByRole("button", { name: "Take it out of use" })), { kind: "putAway", id: "gw" }],
+    [
+      "a box out of use",
+      () => fireEvent.click(screen.getByRole("button", { name: "Take it out of use" })),
+      { kind: "takeOutOfUse", id: "gw" },
+    ],
     [
       "a guest network",
       () => fireEvent.click(screen.getByRole("button", { name: "Add a guest network" })),

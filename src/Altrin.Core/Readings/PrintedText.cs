@@ -1,66 +1,18 @@
 using System.Text;
-using Altrin.Core.Addressing;
 
 namespace Altrin.Core.Readings;
 
-/// <summary>One line of a text that a machine printed.</summary>
-internal sealed class Line
-{
-    private IReadOnlyList<Token>? _tokens;
-
-    public Line(int number, string text)
-    {
-        Number = number;
-        Text = text.TrimEnd();
-        Trimmed = Text.TrimStart();
-        Indent = Text.Length - Trimmed.Length;
-    }
-
-    /// <summary>Counted from 1.</summary>
-    public int Number { get; }
-
-    /// <summary>Without blanks at its end.</summary>
-    public string Text { get; }
-
-    /// <summary>Without blanks at either end.</summary>
-    public string Trimmed { get; }
-
-    /// <summary>How many blanks it begins with.</summary>
-    public int Indent { get; }
-
-    public bool IsBlank => Trimmed.Length == 0;
-
-    /// <summary>Addresses and numbers, from left to right; places are those in <see cref="Trimmed"/>.</summary>
-    public IReadOnlyList<Token> Tokens => _tokens ??= Scanner.Scan(Trimmed);
-
-    /// <summary>Its IPv4 addresses.</summary>
-    public IEnumerable<Token> Addresses => Tokens.Where(t => t.Kind == TokenKind.Address);
-
-    /// <summary>Its first MAC address; null where it has none.</summary>
-    public MacAddress? Mac => Tokens.FirstOrDefault(t => t.Kind == TokenKind.Mac) is { Kind: TokenKind.Mac } found ? found.Mac : null;
-
-    /// <summary>Its numbers.</summary>
-    public IEnumerable<Token> Numbers => Tokens.Where(t => t.Kind == TokenKind.Number);
-
-    /// <summary>Pieces between blanks.</summary>
-    public string[] Words => Trimmed.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries);
-
-    public bool StartsWith(string text) => Trimmed.StartsWith(text, StringComparison.Ordinal);
-
-    public bool Contains(string text) => Trimmed.Contains(text, StringComparison.OrdinalIgnoreCase);
-}
-
 /// <summary>A text in lines, free of what terminals and web pages leave in it.</summary>
-internal sealed class Sheet
+internal sealed class PrintedText
 {
-    private Sheet(IReadOnlyList<Line> lines) => Lines = lines;
+    private PrintedText(IReadOnlyList<TextLine> lines) => Lines = lines;
 
-    public IReadOnlyList<Line> Lines { get; }
+    public IReadOnlyList<TextLine> Lines { get; }
 
     /// <summary>The line at an index; an empty one past the end.</summary>
-    public Line this[int index] => index < Lines.Count ? Lines[index] : End;
+    public TextLine this[int index] => index < Lines.Count ? Lines[index] : End;
 
-    private static Line End { get; } = new(0, "");
+    private static TextLine End { get; } = new(0, "");
 
     /// <summary>The first index from <paramref name="at"/> on that is not blank, looking at <paramref name="most"/> lines.</summary>
     public int NotBlank(int at, int most = 3)
@@ -76,9 +28,9 @@ internal sealed class Sheet
     /// <summary>
     /// Splits at every kind of line end; drops colour codes, marks of direction and control characters; takes odd blanks for blanks.
     /// </summary>
-    public static Sheet Of(string text)
+    public static PrintedText Of(string text)
     {
-        var lines = new List<Line>();
+        var lines = new List<TextLine>();
         var line = new StringBuilder();
         for (var i = 0; i < text.Length; i++)
         {

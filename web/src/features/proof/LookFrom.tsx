@@ -16,7 +16,7 @@ import { DraftInput } from "../../ui/DraftInput";
 type Style = Schemas["PrintoutStyle"];
 
 /** What is seen at a device, a box, or a laptop at any port or name: as data, and as commands print it. */
-export function StandAt({ state }: { state: JobState }) {
+export function LookFrom({ state }: { state: JobState }) {
   const { design } = state;
   const [{ seat, wifi, target, style }, show] = useShown(["seat", "wifi", "target", "style"]);
   const seats = useAsked<Schemas["Seat"][]>(state, ["seats"], (signal) =>
@@ -40,12 +40,12 @@ export function StandAt({ state }: { state: JobState }) {
   );
   const known = ["internet", ...design.site.devices.map((d) => d.id), ...design.site.boxes.map((b) => b.id)];
   return (
-    <Asked of={seats} what="Where one can stand">
+    <Asked of={seats} what="Where one can look from">
       {(all) => (
         <Box display="grid" gap="4" gridTemplateColumns="minmax(0, 1fr)">
           <Flex gap="4" wrap="wrap" align="start">
             <Box width="18rem" maxW="100%">
-              <SeatSelect label="Stand at" seats={all} value={stands?.id ?? null} onChange={(chosenSeat) => show({ seat: chosenSeat })} />
+              <SeatSelect label="Look from" seats={all} value={stands?.id ?? null} onChange={(chosenSeat) => show({ seat: chosenSeat })} />
             </Box>
             {stands?.kind === "port" && (
               <Box width="18rem" maxW="100%">

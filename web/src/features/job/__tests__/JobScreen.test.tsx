@@ -4,7 +4,7 @@ import { render, screen } from "@testing-library/react";
 import { MemoryRouter, Route, Routes } from "react-router";
 import { afterEach, expect, it, vi } from "vitest";
 import { system } from "../../../ui/theme";
-import JobPage from "../JobPage";
+import JobScreen from "../JobScreen";
 
 function open(address: string) {
   render(
@@ -12,7 +12,7 @@ function open(address: string) {
       <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
         <MemoryRouter initialEntries={[address]}>
           <Routes>
-            <Route path="/jobs/:id/:station" element={<JobPage />} />
+            <Route path="/jobs/:id/:station" element={<JobScreen />} />
           </Routes>
         </MemoryRouter>
       </QueryClientProvider>

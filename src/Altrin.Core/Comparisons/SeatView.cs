@@ -9,14 +9,14 @@ namespace Altrin.Core.Comparisons;
 /// <summary>Where a reading was taken, on the simulated network of the set-up that it was taken in.</summary>
 /// <param name="Seen">The network, with the laptop in its place where it stands there.</param>
 /// <param name="Owner">Who printed: a box, a device, or the laptop.</param>
-internal sealed record Standpoint(Observation Seen, string Owner)
+internal sealed record SeatView(Observation Seen, string Owner)
 {
     /// <summary>The place in a design; null where none can stand there.</summary>
-    public static Standpoint? At(Design design, string? seat, Work work) =>
-        seat is { Length: > 0 } && Seats.Stand(design, seat, work) is { Ok: true, Value: var (seen, owner) } ? new(seen, owner) : null;
+    public static SeatView? At(Design design, string? seat, Work work) =>
+        seat is { Length: > 0 } && Seats.At(design, seat, work) is { Ok: true, Value: var (seen, owner) } ? new(seen, owner) : null;
 
     /// <summary>Where the laptop is in a moment; null where it is connected to nothing.</summary>
-    public static Standpoint? At(Moment moment, Work work) =>
+    public static SeatView? At(Moment moment, Work work) =>
         moment.Situation.Laptop?.InUse() is { } owner
             ? new(Observer.Observe(Compiler.Compile(moment.Design, moment.Situation, work)), owner)
             : null;
@@ -34,8 +34,8 @@ internal sealed record Standpoint(Observation Seen, string Owner)
     /// <summary>Its segments.</summary>
     public IReadOnlyList<Segment> Segments => [.. Sides.Select(s => s.Segment).Distinct().Select(Seen.Network.Segment)];
 
-    /// <summary>The one router that rules its network; null where none does, or several do.</summary>
-    public string? Ruler =>
+    /// <summary>The one router that hands out addresses in its network; null where none does, or several do.</summary>
+    public string? OnlyServer =>
         Segments
             .SelectMany(s => s.Interfaces)
             .Where(i => i.Side == Side.Lan && i.Owner != Owner && Seen.Network.Router(i.Owner) is { Server.On: true })

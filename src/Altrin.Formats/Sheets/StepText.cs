@@ -1,7 +1,7 @@
 namespace Altrin.Formats;
 
 /// <summary>What a line below a step is.</summary>
-public enum SheetLineKind
+public enum StepTextKind
 {
     /// <summary>Where it is done.</summary>
     Where,
@@ -26,4 +26,4 @@ public enum SheetLineKind
 /// <param name="Kind">What it is.</param>
 /// <param name="Says">What it says.</param>
 /// <param name="Head">What stands before it; null for nothing.</param>
-public sealed record SheetLine(SheetLineKind Kind, string Says, string? Head = null);
+public sealed record StepText(StepTextKind Kind, string Says, string? Head = null);

@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Changes;
 
 /// <summary>Leaves a box or device out of the set-up: its cables are unplugged, its settings are gone. It stays in the survey.</summary>
-public sealed record PutAway(string Id) : Change
+public sealed record TakeOutOfUse(string Id) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) =>

@@ -11,7 +11,7 @@ namespace Altrin.Formats;
 /// A run sheet as one page that needs no server and no network: steps are ticked and timed in it, it is printed on A4, and where scripts
 /// do not run it says so.
 /// </summary>
-public static class SheetPage
+public static class SheetHtml
 {
     /// <summary>The whole page; what may go wrong at each step is worked out for it, which takes as long as the sheet itself.</summary>
     /// <param name="sheet">The sheet.</param>

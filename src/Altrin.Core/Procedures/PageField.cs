@@ -7,12 +7,12 @@ namespace Altrin.Core.Procedures;
 /// <param name="What">The field, such as "Wi-Fi name, 2.4 GHz"; the whole change in words where there is no one value.</param>
 /// <param name="Value">What is typed or chosen; null where <paramref name="What"/> says all of it.</param>
 /// <param name="IsSecret">Whether the value is a reference to a password, which is shown on request only.</param>
-public sealed record PageLine(string What, string? Value = null, bool IsSecret = false)
+public sealed record PageField(string What, string? Value = null, bool IsSecret = false)
 {
     /// <summary>What is typed for several changes, one after the other: each is told as it is once those before it are made.</summary>
-    public static IReadOnlyList<PageLine> Of(Design design, IReadOnlyList<Change> changes)
+    public static IReadOnlyList<PageField> Of(Design design, IReadOnlyList<Change> changes)
     {
-        var lines = new List<PageLine>();
+        var lines = new List<PageField>();
         foreach (var change in changes)
         {
             lines.AddRange(Of(design, change));
@@ -22,7 +22,7 @@ public sealed record PageLine(string What, string? Value = null, bool IsSecret =
     }
 
     /// <summary>What is typed for a change, line by line.</summary>
-    public static IReadOnlyList<PageLine> Of(Design design, Change change) =>
+    public static IReadOnlyList<PageField> Of(Design design, Change change) =>
         change switch
         {
             SetMode mode => [new(SettingWords.Of(Setting.Mode), ModeWords.Of(mode.Mode))],
@@ -51,15 +51,15 @@ public sealed record PageLine(string What, string? Value = null, bool IsSecret =
             _ => [new(change.Describe(design))],
         };
 
-    private static List<PageLine> Typed(Fixed typed) =>
+    private static List<PageField> Typed(Fixed typed) =>
         [
             new(SettingWords.Of(Setting.PageAddress), $"{typed.Address.Address}"),
             new("subnet mask", $"{typed.Address.Subnet.Mask}"),
             .. Line("default gateway", typed.Gateway),
-            .. typed.DnsServers.Count == 0 ? (PageLine[])[] : [new("DNS servers", string.Join(", ", typed.DnsServers))],
+            .. typed.DnsServers.Count == 0 ? (PageField[])[] : [new("DNS servers", string.Join(", ", typed.DnsServers))],
         ];
 
-    private static List<PageLine> Radio(Design design, SetRadio change)
+    private static List<PageField> Radio(Design design, SetRadio change)
     {
         if (design.Mode(change.Box)?.Radios.FirstOrDefault(r => r.Radio == change.Radio) is not { } there)
         {
@@ -84,12 +84,12 @@ public sealed record PageLine(string What, string? Value = null, bool IsSecret =
             .. Given(nameof(set.WdsPeers), Setting.WdsPeers, string.Join(", ", set.WdsPeers.Select(design.NameOf))),
         ];
 
-        IEnumerable<PageLine> Given(string member, Setting setting, string? value, bool isSecret = false) =>
+        IEnumerable<PageField> Given(string member, Setting setting, string? value, bool isSecret = false) =>
             change.Setting.Gives(member) && value is { Length: > 0 } ? [new($"{SettingWords.Of(setting)}{band}", value, isSecret)] : [];
     }
 
-    private static IEnumerable<PageLine> Line<T>(string what, T? value)
-        where T : struct => value is { } given ? [new PageLine(what, $"{given}")] : [];
+    private static IEnumerable<PageField> Line<T>(string what, T? value)
+        where T : struct => value is { } given ? [new PageField(what, $"{given}")] : [];
 
     private static string OnOff(bool on) => on ? "on" : "off";
 }

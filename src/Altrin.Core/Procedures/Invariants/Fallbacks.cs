@@ -7,7 +7,7 @@ namespace Altrin.Core.Procedures.Invariants;
 /// What calls out through the line is not cut off before what stands in for it is ready: a mobile phone that made a call from this house,
 /// an alarm that its centre has set to test.
 /// </summary>
-public static class StandIns
+public static class Fallbacks
 {
     /// <summary>The invariant.</summary>
     public static Invariant Rule { get; } =

@@ -21,7 +21,7 @@ type Entry = Schemas["ShelfEntry"];
 const fileOf = (profile: string) => `{"format":"altrin-profiles","formatVersion":1,"profiles":[${profile}]}`;
 
 /** The gear shelf: what is known of kinds of boxes, to be read, compared, copied, edited, and taken from one laptop to another. */
-export default function ShelfPage() {
+export default function ShelfScreen() {
   const [{ kind, other }, show] = useShown(["kind", "other"]);
   const [search, setSearch] = useState("");
   const [editing, setEditing] = useState<"edit" | "copy" | null>(null);

@@ -4,7 +4,7 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Changes;
 
 /// <summary>Puts a box that is in use into a place; none where it is not noted.</summary>
-public sealed record StandIn(string Box, string? Place) : Change
+public sealed record PlaceBox(string Box, string? Place) : Change
 {
     /// <inheritdoc/>
     public override Parsed<SetUp> ApplyTo(Design design) =>

@@ -3,7 +3,7 @@ using Altrin.Core.Readings;
 namespace Altrin.Core.Tests.Readings;
 
 /// <summary>The stand-in set: what each file of it says, thing by thing, and that nothing of it is left unread.</summary>
-public sealed class StandInTests
+public sealed class SampleReadingTests
 {
     private static readonly SortedDictionary<string, string> Expected = new(StringComparer.Ordinal)
     {
@@ -245,13 +245,13 @@ public sealed class StandInTests
     public void A_file_says(string file) =>
         Assert.Equal(
             Expected[file].ReplaceLineEndings("\n"),
-            ReadingWords.Of(ReadingText.Read(File.ReadAllText(Path.Combine(StandIns.Folder, file))).Value)
+            ReadingWords.Of(ReadingText.Read(File.ReadAllText(Path.Combine(SampleReadings.Folder, file))).Value)
         );
 
     [Fact]
     public void Every_file_is_in_the_table() =>
         Assert.Equal(
             Expected.Keys,
-            Directory.GetFiles(StandIns.Folder, "*.txt").Select(f => Path.GetFileName(f)!).Order(StringComparer.Ordinal)
+            Directory.GetFiles(SampleReadings.Folder, "*.txt").Select(f => Path.GetFileName(f)!).Order(StringComparer.Ordinal)
         );
 }

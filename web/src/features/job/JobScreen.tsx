@@ -16,7 +16,7 @@ const RunStation = lazy(() => import("../run/RunStation"));
 const ProofStation = lazy(() => import("../proof/ProofStation"));
 
 /** One job, one of its five stations shown. */
-export default function JobPage() {
+export default function JobScreen() {
   const { id, station } = useParams();
   const [query] = useSearchParams();
   // The survey records what was found; the other stations show the set-up that is chosen.

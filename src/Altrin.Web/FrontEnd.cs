@@ -4,7 +4,7 @@ using Microsoft.AspNetCore.StaticFiles;
 namespace Altrin.Web;
 
 /// <summary>The page of the front end, with a fresh style nonce for each answer.</summary>
-internal sealed class Page(IWebHostEnvironment environment)
+internal sealed class FrontEnd(IWebHostEnvironment environment)
 {
     private const string Placeholder = "__NONCE__";
     private readonly Lazy<string?> _html = new(() =>
@@ -34,7 +34,7 @@ internal sealed class Page(IWebHostEnvironment environment)
         Compressed.Label(answer);
     }
 
-    public static IResult Serve(HttpContext context, Page page)
+    public static IResult Serve(HttpContext context, FrontEnd page)
     {
         if (!HttpMethods.IsGet(context.Request.Method) && !HttpMethods.IsHead(context.Request.Method))
         {

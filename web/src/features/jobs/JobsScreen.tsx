@@ -17,7 +17,7 @@ const orderWords = { changed: "last changed first", created: "newest first", nam
 type Order = keyof typeof orderWords;
 
 /** The list of jobs: one home is one job. */
-export function JobsPage() {
+export function JobsScreen() {
   const [search, setSearch] = useState("");
   const [archived, setArchived] = useState(false);
   const [page, setPage] = useState(1);

@@ -11,16 +11,16 @@ namespace Altrin.Core.Procedures;
 /// <param name="What">What is looked at.</param>
 /// <param name="Says">What it says.</param>
 /// <param name="Answer">Whether it is as one would wish; null where it is neither.</param>
-public sealed record SeenLine(string Key, string What, string Says, AnswerKind? Answer)
+public sealed record SeenItem(string Key, string What, string Says, AnswerKind? Answer)
 {
     /// <summary>Everything that is seen, what the laptop has first.</summary>
-    public static IReadOnlyList<SeenLine> Of(State now)
+    public static IReadOnlyList<SeenItem> Of(State now)
     {
         var (sees, names) = (Expectation.Of(now), now.Seen().Network);
         return [.. Laptop(now, sees), .. Pages(now, sees), .. Boxes(sees, names), .. Air(sees, names), Devices(sees, names)];
     }
 
-    private static IEnumerable<SeenLine> Laptop(State now, Expectation sees)
+    private static IEnumerable<SeenItem> Laptop(State now, Expectation sees)
     {
         if (now.Laptop is null)
         {
@@ -57,13 +57,13 @@ public sealed record SeenLine(string Key, string What, string Says, AnswerKind? 
         : $"{own}/{had.PrefixLength}";
 
     /// <summary>Pages that open, and those opened before that no longer do.</summary>
-    private static IEnumerable<SeenLine> Pages(State now, Expectation sees) =>
+    private static IEnumerable<SeenItem> Pages(State now, Expectation sees) =>
         sees.Pages.Where(p => p.Answer == AnswerKind.Yes || now.Ledger.Opened.Any(o => o.Address == p.Address)).Select(p => OfPage(now, p));
 
     /// <summary>What opens at an address from where the laptop is.</summary>
-    internal static SeenLine OfPage(State now, Ipv4Address address) => OfPage(now, PageReach.At(now, address));
+    internal static SeenItem OfPage(State now, Ipv4Address address) => OfPage(now, PageReach.At(now, address));
 
-    private static SeenLine OfPage(State now, PageReach reach) =>
+    private static SeenItem OfPage(State now, PageReach reach) =>
         new(
             $"page {reach.Address}",
             $"Page at {reach.Address}",
@@ -72,30 +72,30 @@ public sealed record SeenLine(string Key, string What, string Says, AnswerKind? 
         );
 
     /// <summary>Lights of boxes that are not simply in use.</summary>
-    private static IEnumerable<SeenLine> Boxes(Expectation sees, Network names) =>
+    private static IEnumerable<SeenItem> Boxes(Expectation sees, Network names) =>
         sees
             .Lights.Where(l => l.Phase != LightPhase.InUse)
             .GroupBy(l => l.Box)
-            .Select(g => new SeenLine(
+            .Select(g => new SeenItem(
                 $"lights {g.Key}",
                 $"Lights of {names.NameOf(g.Key)}",
                 string.Join("; ", g.Select(l => $"{l.Light} {l.Shows} ({l.Means})")),
                 null
             ));
 
-    private static IEnumerable<SeenLine> Air(Expectation sees, Network names) =>
+    private static IEnumerable<SeenItem> Air(Expectation sees, Network names) =>
         sees.Names.Count == 0
             ? [new("air", "Wi-Fi names on the air", "none", null)]
             : sees
                 .Names.GroupBy(n => n.Name)
-                .Select(g => new SeenLine(
+                .Select(g => new SeenItem(
                     $"name {g.Key}",
                     $"Wi-Fi name \"{g.Key}\"",
                     $"from {string.Join(" and ", g.Select(n => names.NameOf(n.Box)).Distinct())}",
                     null
                 ));
 
-    private static SeenLine Devices(Expectation sees, Network names)
+    private static SeenItem Devices(Expectation sees, Network names)
     {
         var off = sees.Online.Where(o => !o.Answer.IsYes).ToList();
         return new(
