@@ -37,8 +37,9 @@ const counted = {
   NoCoverage: "never run",
 };
 const stretchLines = 20;
-/** Changes that a line yields, rather too few (Addressing: 0.44); only how many stretches are taken rests on it. */
-const changesPerLine = 0.35;
+/** What the tool can change in a text, roughly; only how many stretches are taken at once rests on it. */
+const changeable =
+  /==|!=|<=|>=|&&|\|\||\?\?| [<>+*/-] |\btrue\b|\bfalse\b|!\w| \? |\.(Any|All|First|FirstOrDefault|Single|Last|OrderBy|Min|Max|Skip|Take|Concat|Union|Except)\(|\+=|-=|\w\(.*\);$/gm;
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -73,6 +74,86 @@ function refuse(why) {
   process.exit(2);
 }
 
+/** A clone of the last commit, in which everything is changed and built. */
+const clone = mkdtempSync(join(tmpdir(), "altrin-mutation-"));
+process.on("exit", () => rmSync(clone, { recursive: true, force: true }));
+for (const signal of ["SIGINT", "SIGTERM"]) {
+  process.on(signal, () => process.exit(1));
+}
+execFileSync("git", [
+  "clone",
+  "--quiet",
+  "--depth",
+  "1",
+  `file://${root}`,
+  clone,
+]);
+copyFileSync(
+  join(here, "dotnet-tools.json"),
+  join(clone, ".config/dotnet-tools.json"),
+);
+execFileSync("dotnet", ["tool", "restore"], { cwd: clone, stdio: "ignore" });
+
+function measure(room, patterns) {
+  const config = join(clone, "mutation.json");
+  writeFileSync(
+    config,
+    JSON.stringify({
+      "stryker-config": {
+        "test-runner": "mtp",
+        project: "Altrin.Core.csproj",
+        configuration: "Release",
+        mutate: patterns,
+        "ignore-mutations": ["string"],
+        concurrency: availableParallelism(),
+        // A busy machine is not an endless loop.
+        "additional-timeout": 30000,
+        reporters: ["json"],
+        verbosity: "warning",
+      },
+    }),
+  );
+  const report = join(clone, "report/reports/mutation-report.json");
+  rmSync(report, { force: true });
+  const run = spawnSync(
+    "dotnet",
+    [
+      "dotnet-stryker",
+      "--config-file",
+      config,
+      "--output",
+      join(clone, "report"),
+    ],
+    {
+      cwd: join(clone, "tests/Altrin.Core.Tests"),
+      // xUnit's own runner stays the project's; this run needs the platform that the tool speaks with.
+      env: {
+        ...process.env,
+        UseMicrosoftTestingPlatformRunner: "true",
+        ...(values.tests === "all"
+          ? {}
+          : { OneRoom: testedWith[room] ?? room }),
+      },
+      encoding: "utf8",
+      maxBuffer: 2 ** 28,
+    },
+  );
+  if (!existsSync(report)) {
+    throw new Error(`no report for ${room}:\n${run.stdout}\n${run.stderr}`);
+  }
+  return Object.entries(
+    JSON.parse(readFileSync(report, "utf8")).files,
+  ).flatMap(([file, { source, mutants }]) =>
+    mutants
+      .filter((m) => Object.hasOwn(counted, m.status))
+      .map((m) => ({
+        ...m,
+        file: basename(file),
+        text: at(source, m.location),
+      })),
+  );
+}
+
 /** Pseudo-random numbers from 0 to 1: mulberry32, so that a seed gives the same sample everywhere. */
 function random(seed) {
   let state = seed >>> 0;
@@ -85,26 +166,28 @@ function random(seed) {
   };
 }
 
-/** Glob patterns for all stretches of a room, in the order in which the seed draws them. */
+/** All stretches of a room, in the order in which the seed draws them: each as a glob pattern, with what can be changed in it. */
 function drawn(room) {
-  const folder = join(root, "src/Altrin.Core", room);
+  const folder = join(clone, "src/Altrin.Core", room);
   const next = random(Number(values.seed));
-  return readdirSync(folder)
+  return readdirSync(folder, { recursive: true })
     .filter((f) => f.endsWith(".cs"))
     .sort()
     .flatMap((file) => {
-      const text = execFileSync(
-        "git",
-        ["-C", root, "show", `HEAD:src/Altrin.Core/${room}/${file}`],
-        { encoding: "utf8" },
-      );
+      const text = readFileSync(join(folder, file), "utf8");
       const starts = [0, ...[...text.matchAll(/\n/g)].map((m) => m.index + 1)];
       return starts
         .filter((_, line) => line % stretchLines === 0)
-        .map(
-          (from, i) =>
-            `**/${room}/${file}{${from}..${starts[(i + 1) * stretchLines] ?? text.length}}`,
-        );
+        .map((from, i) => {
+          const to = starts[(i + 1) * stretchLines] ?? text.length;
+          return {
+            pattern: `**/${room}/${file}{${from}..${to}}`,
+            changes: text
+              .slice(from, to)
+              .replace(/^\s*\/\/.*$/gm, "")
+              .match(changeable)?.length,
+          };
+        });
     })
     .map((stretch) => [next(), stretch])
     .sort((a, b) => a[0] - b[0])
@@ -115,20 +198,32 @@ function drawn(room) {
 function measureRoom(room) {
   const sample = Number(values.sample);
   if (sample === 0 || whole.includes(room)) {
-    return measure(room, [`**/${room}/*.cs`]);
+    return measure(room, [`**/${room}/**/*.cs`]);
   }
   const stretches = drawn(room);
   const found = [];
-  let perStretch = stretchLines * changesPerLine;
-  for (let taken = 0; found.length < sample && taken < stretches.length;) {
-    const some = stretches.slice(
-      taken,
-      taken + Math.ceil((sample - found.length) / perStretch),
+  // Each round builds the whole core anew, which takes minutes: the first takes rather too many than too few.
+  let yielded = 0.9;
+  for (let taken = 0; found.length < sample && taken < stretches.length; ) {
+    const some = [];
+    let expected = 0;
+    while (
+      taken < stretches.length &&
+      (expected + found.length < sample || some.length === 0)
+    ) {
+      const stretch = stretches[taken++];
+      some.push(stretch);
+      expected += yielded * (stretch.changes ?? 0);
+    }
+    found.push(
+      ...measure(
+        room,
+        some.map((s) => s.pattern),
+      ),
     );
-    taken += some.length;
-    found.push(...measure(room, some));
-    // A room that yields few needs more stretches at once, not one run after another.
-    perStretch = Math.max(0.5, found.length / taken);
+    const tried = stretches.slice(0, taken);
+    yielded =
+      found.length / tried.reduce((sum, s) => sum + (s.changes ?? 0), 1);
   }
   return found;
 }
@@ -145,87 +240,6 @@ function interval(hits, of) {
 }
 
 const percent = (share) => `${(100 * share).toFixed(1)} %`;
-
-function measure(room, patterns) {
-  const clone = mkdtempSync(join(tmpdir(), "altrin-mutation-"));
-  try {
-    execFileSync("git", [
-      "clone",
-      "--quiet",
-      "--depth",
-      "1",
-      `file://${root}`,
-      clone,
-    ]);
-    copyFileSync(
-      join(here, "dotnet-tools.json"),
-      join(clone, ".config/dotnet-tools.json"),
-    );
-    const tests = join(clone, "tests/Altrin.Core.Tests");
-    const config = join(clone, "mutation.json");
-    writeFileSync(
-      config,
-      JSON.stringify({
-        "stryker-config": {
-          "test-runner": "mtp",
-          project: "Altrin.Core.csproj",
-          configuration: "Release",
-          mutate: patterns,
-          "ignore-mutations": ["string"],
-          concurrency: Math.max(1, availableParallelism()),
-          // A busy machine is not an endless loop.
-          "additional-timeout": 30000,
-          reporters: ["json"],
-          verbosity: "warning",
-        },
-      }),
-    );
-    // xUnit's own runner stays the project's; this run needs the platform that the tool speaks with.
-    const env = {
-      ...process.env,
-      UseMicrosoftTestingPlatformRunner: "true",
-      ...(values.tests === "all" ? {} : { OneRoom: testedWith[room] ?? room }),
-    };
-    execFileSync("dotnet", ["tool", "restore"], {
-      cwd: clone,
-      env,
-      stdio: "ignore",
-    });
-    const run = spawnSync(
-      "dotnet",
-      [
-        "dotnet-stryker",
-        "--config-file",
-        config,
-        "--output",
-        join(clone, "report"),
-      ],
-      {
-        cwd: tests,
-        env,
-        encoding: "utf8",
-        maxBuffer: 2 ** 28,
-      },
-    );
-    const report = join(clone, "report/reports/mutation-report.json");
-    if (!existsSync(report)) {
-      throw new Error(`no report for ${room}:\n${run.stdout}\n${run.stderr}`);
-    }
-    return Object.entries(
-      JSON.parse(readFileSync(report, "utf8")).files,
-    ).flatMap(([file, { source, mutants }]) =>
-      mutants
-        .filter((m) => Object.hasOwn(counted, m.status))
-        .map((m) => ({
-          ...m,
-          file: basename(file),
-          text: at(source, m.location),
-        })),
-    );
-  } finally {
-    rmSync(clone, { recursive: true, force: true });
-  }
-}
 
 mkdirSync(values.out, { recursive: true });
 const lines = [
