@@ -2,6 +2,7 @@ using System.CommandLine;
 using System.Text.Json;
 using Altrin.Core.Findings;
 using Altrin.Core.Networks;
+using Altrin.Core.Sites;
 using Altrin.Formats;
 using Spectre.Console;
 
@@ -30,12 +31,9 @@ internal static class ProveCommand
         };
         var command = new Command("prove", "Proves a design file and says what will not work.") { file, json, strict, setUp, off };
         command.SetAction(parsed =>
-            Prove(
-                parsed.GetValue(file)!,
-                parsed.GetValue(setUp),
-                parsed.GetValue(off) ?? [],
-                parsed.GetValue(strict),
-                proof =>
+            DesignSource.Read(parsed.GetValue(file)!, parsed.GetValue(setUp), input, errors) is not { } design
+                ? ExitCode.BadInput
+                : Prove(design, parsed.GetValue(off) ?? [], parsed.GetValue(strict), errors, proof =>
                 {
                     if (parsed.GetValue(json))
                     {
@@ -45,20 +43,13 @@ internal static class ProveCommand
                     {
                         ProofTables.Print(console, proof);
                     }
-                },
-                input,
-                errors
-            )
+                })
         );
         return command;
     }
 
-    private static int Prove(string file, string? setUp, string[] off, bool strict, Action<Proof> print, Stream input, TextWriter errors)
+    private static int Prove(Design design, string[] off, bool strict, TextWriter errors, Action<Proof> print)
     {
-        if (DesignSource.Read(file, setUp, input, errors) is not { } design)
-        {
-            return ExitCode.BadInput;
-        }
         var situation = Situation.Without(design, off);
         if (!situation.Ok)
         {

@@ -11,6 +11,12 @@ namespace Altrin.Data;
 /// <param name="Text">Its design file.</param>
 public sealed record PreparedHome(HomeFile Home, string Text);
 
+/// <summary>What becomes a revision.</summary>
+/// <param name="Home">The home, ready to be kept.</param>
+/// <param name="Label">What was done, in words.</param>
+/// <param name="Tab">Who did it.</param>
+public sealed record NewRevision(PreparedHome Home, string Label, string Tab);
+
 /// <summary>Jobs and their revisions.</summary>
 public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes)
 {
@@ -65,7 +71,7 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
     }
 
     /// <summary>A new job with its first revision.</summary>
-    public Task<JobHead> Create(string name, PreparedHome home, string label, string tab, CancellationToken cancel) =>
+    public Task<JobHead> Create(string name, NewRevision made, CancellationToken cancel) =>
         writing.Do(
             async () =>
             {
@@ -79,9 +85,9 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
                 };
                 context.Jobs.Add(job);
                 await context.SaveChangesAsync(cancel);
-                var first = await Revise(job, null, home, label, tab, cancel);
+                var first = await Revise(job, null, made, cancel);
                 job.HeadId = first.Id;
-                return new JobHead(job, first, home.Home, null, null);
+                return new JobHead(job, first, made.Home.Home, null, null);
             },
             cancel
         );
@@ -123,20 +129,10 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
     /// <summary>Commits a design as the new head, if the head is still the one that the caller saw.</summary>
     /// <param name="id">The job.</param>
     /// <param name="version">The version that the caller saw.</param>
-    /// <param name="home">The design.</param>
-    /// <param name="label">What was done, in words.</param>
-    /// <param name="tab">Who did it.</param>
+    /// <param name="made">The design, and what was done.</param>
     /// <param name="cancel">Stops the work.</param>
     /// <param name="also">Adds what belongs to the new revision, to be saved with it or not at all.</param>
-    public async Task<HeadMove> Commit(
-        long id,
-        long version,
-        PreparedHome home,
-        string label,
-        string tab,
-        CancellationToken cancel,
-        Action<long>? also = null
-    )
+    public async Task<HeadMove> Commit(long id, long version, NewRevision made, CancellationToken cancel, Action<long>? also = null)
     {
         JobHead? head = null;
         var moved = await Move(
@@ -144,10 +140,10 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
             version,
             async job =>
             {
-                var next = await Revise(job, job.HeadId, home, label, tab, cancel);
+                var next = await Revise(job, job.HeadId, made, cancel);
                 job.HeadId = next.Id;
                 also?.Invoke(next.Id);
-                head = new(job, next, home.Home, label, null);
+                head = new(job, next, made.Home.Home, made.Label, null);
                 return Moving.Done;
             },
             cancel
@@ -275,27 +271,20 @@ public sealed class JobStore(Writing writing, TimeProvider time, ReadHomes homes
     }
 
     /// <summary>One revision more. The last whole one of the job, where there is one, is what it is packed against.</summary>
-    private async Task<RevisionEntity> Revise(
-        JobEntity job,
-        long? parent,
-        PreparedHome home,
-        string label,
-        string tab,
-        CancellationToken cancel
-    )
+    private async Task<RevisionEntity> Revise(JobEntity job, long? parent, NewRevision made, CancellationToken cancel)
     {
         var whole = await context
             .Revisions.AsNoTracking()
             .Where(r => r.JobId == job.Id && r.WholeId == null && r.Packed != null)
             .OrderByDescending(r => r.Id)
             .FirstOrDefaultAsync(cancel);
-        var (packed, differs) = PackedDesign.Pack(home.Text, whole is null ? null : PackedDesign.Unpack(whole.Packed!, null));
+        var (packed, differs) = PackedDesign.Pack(made.Home.Text, whole is null ? null : PackedDesign.Unpack(whole.Packed!, null));
         var next = new RevisionEntity
         {
             JobId = job.Id,
             ParentId = parent,
-            Label = label,
-            Tab = tab,
+            Label = made.Label,
+            Tab = made.Tab,
             CreatedAt = time.GetUtcNow(),
             Packed = packed,
             WholeId = differs ? whole!.Id : null,

@@ -35,7 +35,7 @@ internal static class Demo
                     return;
                 }
                 var home = DesignFile.Read(await Resource("demo.json")).Value!;
-                var head = await store.Create(home.Site.Name, store.Prepare(home).Value, "Demo home", "demo", CancellationToken.None);
+                var head = await store.Create(home.Site.Name, new(store.Prepare(home).Value, "Demo home", "demo"), CancellationToken.None);
                 // Invented passwords: each data folder has others.
                 foreach (var reference in KeyReferences.Of(home).Select(u => u.Reference).Distinct())
                 {

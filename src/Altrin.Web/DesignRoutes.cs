@@ -134,7 +134,7 @@ internal static class DesignRoutes
         var head = await writing.Do(
             async () =>
             {
-                var made = await store.Create(home.Site.Name, prepared.Value, "Read from a file", HeadRoutes.Tab(tab), cancel);
+                var made = await store.Create(home.Site.Name, new(prepared.Value, "Read from a file", HeadRoutes.Tab(tab)), cancel);
                 foreach (var (reference, value) in typed.OrderBy(t => t.Key, StringComparer.Ordinal).DistinctBy(t => t.Value))
                 {
                     await secrets.Type(made.Job.Id, reference, value, cancel);

@@ -88,7 +88,7 @@ internal static class HeadRoutes
         // The answer is worked out before anything is saved: what cannot be answered is not kept, and no caller waits for it.
         var shown = Shown(prepared.Value.Home, setUp);
         var proof = await proofs.Of(id, shown, cancel);
-        var moved = await store.Commit(id, version, prepared.Value, label, Tab(tab), cancel, also);
+        var moved = await store.Commit(id, version, new(prepared.Value, label, Tab(tab)), cancel, also);
         if (moved is not HeadMove.Done committed)
         {
             return await Answer(moved, asked, setUp);

@@ -25,16 +25,13 @@ internal static class JobRoutes
     }
 
     private static async Task<Results<Ok<Paged<JobSummary>>, ProblemHttpResult>> List(
+        [AsParameters] JobListQuery asked,
         JobStore store,
         CancellationToken cancel,
-        [MaxLength(MostName)] string? search = null,
-        bool archived = false,
-        string order = "changed",
-        int page = 1,
-        int perPage = 20
+        [MaxLength(MostName)] string? search = null
     )
     {
-        if (Paging(page, perPage) is { } wrong)
+        if (Paging(asked.Page, asked.PerPage) is { } wrong)
         {
             return wrong;
         }
@@ -43,11 +40,11 @@ internal static class JobRoutes
             return Problems.Field("search", $"{search.Length} characters", $"At most {MostName} characters are looked for.");
         }
         // One word: an enumeration would take numbers and lists too.
-        if (!Enum.TryParse<JobOrder>(order, true, out var sorted) || !order.All(char.IsLetter))
+        if (!Enum.TryParse<JobOrder>(asked.Order, true, out var sorted) || !asked.Order.All(char.IsLetter))
         {
-            return Problems.Field("order", order, $"Allowed: {string.Join(", ", Enum.GetNames<JobOrder>()).ToLowerInvariant()}.");
+            return Problems.Field("order", asked.Order, $"Allowed: {string.Join(", ", Enum.GetNames<JobOrder>()).ToLowerInvariant()}.");
         }
-        var found = await store.List(search, archived, sorted, page, perPage, cancel);
+        var found = await store.List(search, asked.Archived, sorted, asked.Page, asked.PerPage, cancel);
         return TypedResults.Ok(new Paged<JobSummary>([.. found.Items.Select(JobSummary.Of)], found.Number, found.PerPage, found.Total));
     }
 
@@ -96,9 +93,7 @@ internal static class JobRoutes
             {
                 var made = await store.Create(
                     name,
-                    prepared.Value,
-                    job.From is null ? "New job" : "Duplicated",
-                    HeadRoutes.Tab(tab),
+                    new(prepared.Value, job.From is null ? "New job" : "Duplicated", HeadRoutes.Tab(tab)),
                     cancel
                 );
                 if (job.From is { } copied)

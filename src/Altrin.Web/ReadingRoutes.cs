@@ -178,17 +178,14 @@ internal static class ReadingRoutes
     }
 
     private static async Task<Results<Ok<Paged<ReadingInfo>>, ProblemHttpResult>> List(
-        long id,
+        [AsParameters] ReadingListQuery asked,
         JobStore store,
         ReadingStore readings,
-        CancellationToken cancel,
-        bool archived = false,
-        int page = 1,
-        int perPage = 50
+        CancellationToken cancel
     ) =>
-        JobRoutes.Paging(page, perPage) is { } wrong ? wrong
-        : await store.Find(id, cancel) is null ? Problems.NoJob(id)
-        : TypedResults.Ok(await readings.List(id, archived, page, perPage, cancel));
+        JobRoutes.Paging(asked.Page, asked.PerPage) is { } wrong ? wrong
+        : await store.Find(asked.Id, cancel) is null ? Problems.NoJob(asked.Id)
+        : TypedResults.Ok(await readings.List(asked.Id, asked.Archived, asked.Page, asked.PerPage, cancel));
 
     private static async Task<Results<Ok<KeptReading>, ProblemHttpResult>> Find(
         long id,

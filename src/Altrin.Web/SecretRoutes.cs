@@ -146,9 +146,7 @@ internal static class SecretRoutes
                         await store.Commit(
                             id,
                             head.Job.Version,
-                            same.Value,
-                            $"{reference} is the same key as {kept.Value}",
-                            HeadRoutes.Tab(tab),
+                            new(same.Value, $"{reference} is the same key as {kept.Value}", HeadRoutes.Tab(tab)),
                             cancel
                         )
                     );

@@ -72,7 +72,7 @@ public abstract class DataFolders : IDisposable
         await writing.Do(
             async () =>
             {
-                var head = await jobs.Create("Home", jobs.Prepare(Home(1)).Value, "New", "tab", Cancel);
+                var head = await jobs.Create("Home", new(jobs.Prepare(Home(1)).Value, "New", "tab"), Cancel);
                 await secrets.Type(head.Job.Id, "house-key", Key, Cancel);
             },
             Cancel
@@ -85,7 +85,7 @@ public abstract class DataFolders : IDisposable
         var jobs = new JobStore(new(context, new(TimeProvider.System)), TimeProvider.System, _homes);
         var head = (await jobs.Find(1, Cancel))!;
         var next = int.Parse(head.Home.Site.Name.Split(' ')[1], System.Globalization.CultureInfo.InvariantCulture) + 1;
-        Assert.IsType<HeadMove.Done>(await jobs.Commit(1, head.Job.Version, jobs.Prepare(Home(next)).Value, "next", "tab", Cancel));
+        Assert.IsType<HeadMove.Done>(await jobs.Commit(1, head.Job.Version, new(jobs.Prepare(Home(next)).Value, "next", "tab"), Cancel));
     }
 
     /// <summary>Why the folder cannot be used; null where it can.</summary>

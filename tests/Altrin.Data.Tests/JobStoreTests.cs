@@ -47,17 +47,17 @@ public sealed class JobStoreTests : IDisposable
     private static HomeFile Home(string name) =>
         new(new(name, new UnknownService(null, null), NamingSchool.OneName, [], [], []), [new("planned", [], [], [])]);
 
-    private Task<JobHead> Create(string name) => With(s => s.Create(name, Ready(name), "New job", "tab", Cancel));
+    private Task<JobHead> Create(string name) => With(s => s.Create(name, new(Ready(name), "New job", "tab"), Cancel));
 
     private async Task<JobHead> Commit(long id, long version, string name, string tab = "tab") =>
-        Assert.IsType<HeadMove.Done>(await With(s => s.Commit(id, version, Ready(name), name, tab, Cancel))).Head;
+        Assert.IsType<HeadMove.Done>(await With(s => s.Commit(id, version, new(Ready(name), name, tab), Cancel))).Head;
 
     [Fact]
     public async Task A_stale_save_changes_nothing_and_answers_the_head()
     {
         var job = await Create("one");
         await Commit(job.Job.Id, 1, "two");
-        var stale = Assert.IsType<HeadMove.Stale>(await With(s => s.Commit(job.Job.Id, 1, Ready("three"), "three", "tab", Cancel)));
+        var stale = Assert.IsType<HeadMove.Stale>(await With(s => s.Commit(job.Job.Id, 1, new(Ready("three"), "three", "tab"), Cancel)));
         Assert.Equal(("two", 2L), (stale.Head.Home.Site.Name, stale.Head.Job.Version));
         Assert.Equal(2, (await With(s => s.Revisions(job.Job.Id, 1, 10, Cancel))).Total);
     }
@@ -69,7 +69,7 @@ public sealed class JobStoreTests : IDisposable
         var moves = await Task.WhenAll(
             Enumerable
                 .Range(0, 6)
-                .Select(i => Task.Run(() => With(s => s.Commit(job.Job.Id, 1, Ready($"{i}"), $"{i}", "tab", Cancel)), Cancel))
+                .Select(i => Task.Run(() => With(s => s.Commit(job.Job.Id, 1, new(Ready($"{i}"), $"{i}", "tab"), Cancel)), Cancel))
         );
         Assert.Single(moves.OfType<HeadMove.Done>());
         Assert.Equal(5, moves.OfType<HeadMove.Stale>().Count());
@@ -228,10 +228,10 @@ public sealed class JobStoreTests : IDisposable
             .Formats.DesignFile.Read(await File.ReadAllBytesAsync(Path.Combine(AppContext.BaseDirectory, "pottery-house.json"), Cancel))
             .Value!;
         HomeFile Named(int i) => house with { Site = house.Site with { Name = $"Pottery house {i}" } };
-        var job = await With(s => s.Create("house", s.Prepare(Named(0)).Value, "New job", "tab", Cancel));
+        var job = await With(s => s.Create("house", new(s.Prepare(Named(0)).Value, "New job", "tab"), Cancel));
         for (var i = 1; i < 40; i++)
         {
-            Assert.IsType<HeadMove.Done>(await With(s => s.Commit(job.Job.Id, i, s.Prepare(Named(i)).Value, "named", "tab", Cancel)));
+            Assert.IsType<HeadMove.Done>(await With(s => s.Commit(job.Job.Id, i, new(s.Prepare(Named(i)).Value, "named", "tab"), Cancel)));
         }
         await using var context = Context();
         var rows = await context.Revisions.AsNoTracking().OrderBy(r => r.Id).ToListAsync(Cancel);

@@ -24,7 +24,7 @@ public sealed class ReadingStoreTests : IDisposable
         Assert.True(DatabaseOpening.BringUpToDate(_context, _folder, TimeProvider.System.GetUtcNow()).Ok);
         var writing = new Writing(_context, new(TimeProvider.System));
         (_jobs, _readings) = (new(writing, TimeProvider.System, _homes), new(writing, TimeProvider.System));
-        _job = _jobs.Create("Home", Home, "New", "tab", Cancel).GetAwaiter().GetResult().Job.Id;
+        _job = _jobs.Create("Home", new(Home, "New", "tab"), Cancel).GetAwaiter().GetResult().Job.Id;
     }
 
     private PreparedHome Home =>
@@ -108,9 +108,9 @@ public sealed class ReadingStoreTests : IDisposable
     public async Task A_reading_is_kept_with_its_revision_or_not_at_all()
     {
         var (stale, taken) = (Reading("the kettle is on"), Reading("the kettle is on"));
-        Assert.IsType<HeadMove.Stale>(await _jobs.Commit(_job, 7, Home, "Read", "tab", Cancel, _ => _readings.Add(stale)));
+        Assert.IsType<HeadMove.Stale>(await _jobs.Commit(_job, 7, new(Home, "Read", "tab"), Cancel, _ => _readings.Add(stale)));
         Assert.Equal(0, await _readings.Count(_job, Cancel));
-        var done = Assert.IsType<HeadMove.Done>(await _jobs.Commit(_job, 1, Home, "Read", "tab", Cancel, revision =>
+        var done = Assert.IsType<HeadMove.Done>(await _jobs.Commit(_job, 1, new(Home, "Read", "tab"), Cancel, revision =>
             {
                 taken.RevisionId = revision;
                 _readings.Add(taken);
@@ -124,7 +124,7 @@ public sealed class ReadingStoreTests : IDisposable
     public async Task A_copied_job_has_the_readings_too()
     {
         await _readings.Keep(Reading("the kettle is on"), Cancel);
-        var other = (await _jobs.Create("Copy", Home, "Duplicated", "tab", Cancel)).Job.Id;
+        var other = (await _jobs.Create("Copy", new(Home, "Duplicated", "tab"), Cancel)).Job.Id;
         await _readings.Copy(_job, other, Cancel);
         Assert.Equal((1, 1), (await _readings.Count(_job, Cancel), await _readings.Count(other, Cancel)));
     }

@@ -22,7 +22,7 @@ public sealed class SecretStoreTests : IDisposable
         using var context = Context();
         Assert.True(DatabaseOpening.BringUpToDate(context, _folder, TimeProvider.System.GetUtcNow()).Ok);
         var jobs = new JobStore(new(context, _gate), TimeProvider.System, _homes);
-        _job = jobs.Create("Home", jobs.Prepare(Home).Value, "New", "tab", Cancel).GetAwaiter().GetResult().Job.Id;
+        _job = jobs.Create("Home", new(jobs.Prepare(Home).Value, "New", "tab"), Cancel).GetAwaiter().GetResult().Job.Id;
     }
 
     private static HomeFile Home =>

@@ -24,7 +24,7 @@ internal static class AdapterStatements
         var held = at.Holdings;
         if (read.Address is { } own)
         {
-            yield return Address(home, design, seat, at, read, own, held);
+            yield return Address(home, design, seat, at, read, own);
         }
         else if (read.AddressAlone is { } alone)
         {
@@ -78,16 +78,9 @@ internal static class AdapterStatements
         }
     }
 
-    private static Statement Address(
-        HomeFile home,
-        Design design,
-        string? seat,
-        SeatView at,
-        AdapterRead read,
-        InterfaceAddress own,
-        IReadOnlyList<Holding> held
-    )
+    private static Statement Address(HomeFile home, Design design, string? seat, SeatView at, AdapterRead read, InterfaceAddress own)
     {
+        var held = at.Holdings;
         var fits = held.Any(h => SeatView.Fits(h, own));
         var explained =
             fits || seat is null

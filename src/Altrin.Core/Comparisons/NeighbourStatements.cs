@@ -102,7 +102,7 @@ internal static class NeighbourStatements
                 : null;
         if ((box?.Id ?? device?.Id) is { } owner)
         {
-            return Recorded(site, at, table, near, id, $"{found}: {box?.Name ?? device!.Name}.", owner);
+            return Recorded(at, table, near, id, $"{found}: {box?.Name ?? device!.Name}.", owner);
         }
         // Who has the address by what is recorded, when that one's MAC address was never read.
         var holder = near.Address is { } held ? at?.HolderOf(held) : null;
@@ -224,15 +224,7 @@ internal static class NeighbourStatements
         };
     }
 
-    private static Statement Recorded(
-        Site site,
-        SeatView? at,
-        List<Neighbour> table,
-        NeighbourRead near,
-        string id,
-        string found,
-        string owner
-    )
+    private static Statement Recorded(SeatView? at, List<Neighbour> table, NeighbourRead near, string id, string found, string owner)
     {
         if (at is null || near.Address is not { } address)
         {
@@ -248,7 +240,7 @@ internal static class NeighbourStatements
             return new(id, near.Line, found, Agreement.Disagrees)
             {
                 Recorded =
-                    $"By what is recorded it is not seen from here{(site.Boxes.Any(b => b.Id == owner) && at.Design.Mode(owner) is null ? ": it is not in use" : "")}.",
+                    $"By what is recorded it is not seen from here{(at.Design.Box(owner) is not null && at.Design.Mode(owner) is null ? ": it is not in use" : "")}.",
             };
         }
         var fits = expected.Exists(n =>

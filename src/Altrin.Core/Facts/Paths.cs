@@ -35,7 +35,7 @@ public static class Paths
         var (way, legs) = seen.Tracer.Packets(seen.Network.Find(from, Side.Device)!, seen.Network.Find(to, Side.Device)!);
         // Where packets only get lost the table knows which box to name, and the way is shown as far as that one.
         var lost = cell.Answer.Kind == AnswerKind.No && cell.StoppedBy != way.StoppedBy;
-        return Told(seen, from, to, cell.Answer, lost ? [] : way.Routers, cell.StoppedBy, lost ? [] : legs);
+        return Told(seen, new(from, to, cell.Answer, "", lost ? [] : way.Routers, cell.StoppedBy, []), lost ? [] : legs);
     }
 
     /// <summary>A device's way to the internet; null where it is not in use.</summary>
@@ -46,7 +46,7 @@ public static class Paths
             return null;
         }
         var (way, legs) = seen.Tracer.Packets(device, Provider.Host);
-        return Told(seen, from, Provider.Internet, way.Answer, way.Routers, way.StoppedBy, legs);
+        return Told(seen, new(from, Provider.Internet, way.Answer, "", way.Routers, way.StoppedBy, []), legs);
     }
 
     /// <summary>The way in that a need asks for; null where there is no such need.</summary>
@@ -61,44 +61,39 @@ public static class Paths
         }
         var fact = seen.Sheet.Needs.First(n => n.Need == need);
         var (way, legs) = seen.Tracer.Packets(reach, device);
-        return Told(seen, Provider.Internet, reach.Device, fact.Answer, fact.Answer.IsYes ? fact.Via : way.Routers, fact.StoppedBy, legs);
+        var via = fact.Answer.IsYes ? fact.Via : way.Routers;
+        return Told(seen, new(Provider.Internet, reach.Device, fact.Answer, "", via, fact.StoppedBy, []), legs);
     }
 
-    private static PathFact Told(
-        Observation seen,
-        string from,
-        string to,
-        Answer answer,
-        IReadOnlyList<string> via,
-        string? stoppedBy,
-        IReadOnlyList<Leg> legs
-    )
+    /// <summary>The path in words, with the links that it goes along.</summary>
+    private static PathFact Told(Observation seen, PathFact path, IReadOnlyList<Leg> legs)
     {
         var links = new LinkMap(seen.Network);
         var along = legs.Where(l => !l.Answer).SelectMany(l => l.To is { } taker ? links.Between(l.From, taker) : []).ToList();
         // What is not taken is drawn as far as the box that is to blame, where that is on the same wire.
-        var last = legs.LastOrDefault(l => !l.Answer)?.From ?? seen.Network.Find(from, Side.Device);
+        var last = legs.LastOrDefault(l => !l.Answer)?.From ?? seen.Network.Find(path.From, Side.Device);
         if (
-            !answer.IsYes
-            && stoppedBy is not null
+            !path.Answer.IsYes
+            && path.StoppedBy is not null
             && last is not null
             && legs.LastOrDefault(l => !l.Answer)?.To is null
-            && seen.Network.Segment(last.Segment).Interfaces.FirstOrDefault(i => i.Owner == stoppedBy) is { } barrier
+            && seen.Network.Segment(last.Segment).Interfaces.FirstOrDefault(i => i.Owner == path.StoppedBy) is { } barrier
         )
         {
             along.AddRange(links.Between(last, barrier));
         }
-        return new(from, to, answer, Sentence(seen, from, to, answer, via, stoppedBy), via, stoppedBy, along);
+        return path with { Sentence = Sentence(seen, path), Links = along };
     }
 
-    private static string Sentence(Observation seen, string from, string to, Answer answer, IReadOnlyList<string> via, string? stoppedBy)
+    private static string Sentence(Observation seen, PathFact path)
     {
-        var (a, b) = (Name(seen, from), seen.Network.NameOf(to));
+        var (answer, via) = (path.Answer, path.Via);
+        var (a, b) = (Name(seen, path.From), seen.Network.NameOf(path.To));
         var through =
             via.Count == 0
                 ? "directly, inside one network"
                 : $"through {string.Join(", then ", via.Select(seen.Network.NameOf))}: {via.Count} {(via.Count == 1 ? "hop" : "hops")}";
-        var stop = stoppedBy is { } by && by != from && by != to ? $", and {seen.Network.NameOf(by)} stops it" : "";
+        var stop = path.StoppedBy is { } by && by != path.From && by != path.To ? $", and {seen.Network.NameOf(by)} stops it" : "";
         return answer.Kind switch
         {
             AnswerKind.Yes => $"{a} reaches {b} {through}.",

@@ -52,29 +52,23 @@ public sealed class Evidence
         return names.Count < 2 ? string.Concat(names) : $"{string.Join(", ", names.SkipLast(1))} and {names[^1]}";
     }
 
-    /// <summary>
-    /// A finding whose severity follows from the facts: it means "will not work" exactly when a broken answer cites it,
-    /// or one of <paramref name="breaksLike"/>, as its cause.
-    /// </summary>
+    /// <summary>A finding whose severity follows from the facts: it means "will not work" exactly when a broken answer cites it.</summary>
     public Finding Finding(
         Rule rule,
         IEnumerable<string> subjects,
         string what,
         string notice,
         IEnumerable<Remedy> remedies,
-        IReadOnlyList<string>? advice = null,
-        params IEnumerable<Cause> breaksLike
+        IReadOnlyList<string>? advice = null
     )
     {
-        string[] ordered = [.. subjects.Distinct().Order(StringComparer.Ordinal)];
-        var plain = Of(rule, ordered, Severity.Concern, what, notice, remedies, advice, []);
-        return breaksLike.Select(c => c.Identity).Append(plain.Identity).Any(_broken.Contains)
-            ? plain with
-            {
-                Severity = Severity.WillNotWork,
-            }
-            : plain;
+        var plain = Plain(rule, [.. subjects.Distinct().Order(StringComparer.Ordinal)], what, notice, remedies, advice);
+        return _broken.Contains(plain.Identity) ? plain with { Severity = Severity.WillNotWork } : plain;
     }
+
+    /// <summary>The finding, which means "will not work" also when a broken answer cites one of these causes.</summary>
+    public Finding BreaksLike(Finding finding, params IEnumerable<Cause> causes) =>
+        causes.Any(c => _broken.Contains(c.Identity)) ? finding with { Severity = Severity.WillNotWork } : finding;
 
     /// <summary>A finding that restates a broken or open answer: it follows from the causes of the answer.</summary>
     public static Finding Consequence(
@@ -85,28 +79,21 @@ public sealed class Evidence
         IEnumerable<Remedy> remedies,
         IReadOnlyList<string>? advice = null
     ) =>
-        Of(
-            rule,
-            [subject],
-            answer.IsBroken ? Severity.WillNotWork : Severity.Concern,
-            what,
-            answer.Why,
-            remedies,
-            advice,
-            [.. answer.Causes.Select(c => c.Identity)]
-        );
+        Plain(rule, [subject], what, answer.Why, remedies, advice) with
+        {
+            Severity = answer.IsBroken ? Severity.WillNotWork : Severity.Concern,
+            CausedBy = [.. answer.Causes.Select(c => c.Identity)],
+        };
 
-    private static Finding Of(
+    private static Finding Plain(
         Rule rule,
         IReadOnlyList<string> subjects,
-        Severity severity,
         string what,
         string notice,
         IEnumerable<Remedy> remedies,
-        IReadOnlyList<string>? advice,
-        IReadOnlyList<string> causedBy
+        IReadOnlyList<string>? advice
     ) =>
-        new(rule.Code, subjects, severity, what, notice, [.. remedies], advice ?? [], causedBy)
+        new(rule.Code, subjects, Severity.Concern, what, notice, [.. remedies], advice ?? [], [])
         {
             Flag = rule.Flag,
             Hurts = rule.Hurts,

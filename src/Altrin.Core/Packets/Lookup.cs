@@ -107,16 +107,16 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         var wan = world.Network.Find(at.Owner, Side.Wan);
         var outer =
             wan is { Linked: true } && habit != Overlapping.Refuses && addresses.Of(wan) is { } own && addresses.Held(wan) is { } held
-                ? (own, held)
-                : ((Ipv4Address Own, Holding Held)?)null;
+                ? new WanSide(wan, own, held)
+                : null;
         Hop? best = null;
         var length = -1;
         foreach (var side in world.Sides(at.Owner))
         {
             var subnet =
                 side.IsInner ? World.Own(side).Subnet
-                : side == wan && outer is { } up ? Subnet.Containing(up.Own, up.Held.PrefixLength)
-                : (Subnet?)null;
+                : side == wan ? outer?.Subnet
+                : null;
             if (subnet is not { } here || !here.Contains(target))
             {
                 continue;
@@ -139,13 +139,7 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
                 (best, length) = (new(side, target, false, at.Owner), here.PrefixLength);
             }
         }
-        if (
-            best is { } direct
-            && IsBroadcast(
-                direct.Out.IsInner ? World.Own(direct.Out).Subnet : Subnet.Containing(outer!.Value.Own, outer.Value.Held.PrefixLength),
-                target
-            )
-        )
+        if (best is { } direct && IsBroadcast(direct.Out.IsInner ? World.Own(direct.Out).Subnet : outer!.Subnet, target))
         {
             stop(at.Owner, Broadcast(at.Owner, Subnet.Containing(target, length), target));
             return null;
@@ -155,13 +149,13 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
             if (
                 route.To.Contains(target)
                 && route.To.PrefixLength > length
-                && world.Sides(at.Owner).FirstOrDefault(s => Reaches(s, route.Via, wan, outer?.Own, outer?.Held)) is { } side
+                && world.Sides(at.Owner).FirstOrDefault(s => Reaches(s, route.Via, outer)) is { } side
             )
             {
                 (best, length) = (new(side, route.Via, false, at.Owner), route.To.PrefixLength);
             }
         }
-        var hop = best ?? ByDefault(at, wan, outer, overlap, habit, target, stop);
+        var hop = best ?? ByDefault(at, outer, habit == Overlapping.Refuses ? overlap : null, target, stop);
         if (hop is { } found && habit != Overlapping.Renumbers && overlap?.SharedAddress == found.Next && !Hears(at.Owner, overlap))
         {
             stop(at.Owner, world.OverlapCause(overlap));
@@ -182,26 +176,23 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
             ) == 0;
     }
 
-    private Hop? ByDefault(
-        Interface at,
-        Interface? wan,
-        (Ipv4Address Own, Holding Held)? outer,
-        OverlapFact? overlap,
-        Overlapping habit,
-        Ipv4Address target,
-        Func<string, Cause, Interface?> stop
-    )
+    /// <param name="at">The side at which the packet is in the router.</param>
+    /// <param name="outer">What its WAN side has; null for nothing.</param>
+    /// <param name="refused">The overlap because of which it refuses its lease; null for none.</param>
+    /// <param name="target">Where the packet is to go.</param>
+    /// <param name="stop">Told why it goes no further.</param>
+    private Hop? ByDefault(Interface at, WanSide? outer, OverlapFact? refused, Ipv4Address target, Func<string, Cause, Interface?> stop)
     {
-        if (outer is { Held: { Gateway: { } gateway } held } up)
+        if (outer is { Side: var up, Held: { Gateway: { } gateway } held })
         {
             if (
-                Subnet.Containing(up.Own, held.PrefixLength).Contains(gateway)
+                outer.Subnet.Contains(gateway)
                 || choices.Pick(new("offside", at.Owner, Side.Wan), () =>
                     new(["the router takes such a gateway", "the router does not"], [Offside()])
                 ) == 0
             )
             {
-                return new(wan!, gateway, true, World.Blame(wan!, held));
+                return new(up, gateway, true, World.Blame(up, held));
             }
             stop(at.Owner, Offside());
             return null;
@@ -210,20 +201,20 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
                 Cause.Of(
                     CauseCodes.GatewayWrong,
                     $"The gateway {gateway} lies outside the subnet of the WAN side; some boxes take that and some do not.",
-                    World.Blame(wan!, held)
+                    World.Blame(up, held)
                 );
         }
         stop(
             at.Owner,
-            wan switch
+            world.Network.Find(at.Owner, Side.Wan) switch
             {
-                _ when overlap is not null && habit == Overlapping.Refuses => world.OverlapCause(overlap),
-                { Linked: false } => world.Unlinked(wan),
-                { } up2 when world.Leasing.Holdings(up2).Count == 0 => world.NoAddress(up2),
-                { } up2 when outer is { } set => Cause.Of(
+                _ when refused is not null => world.OverlapCause(refused),
+                { Linked: false } unlinked => world.Unlinked(unlinked),
+                { } empty when world.Leasing.Holdings(empty).Count == 0 => world.NoAddress(empty),
+                { } set when outer is not null => Cause.Of(
                     CauseCodes.GatewayWrong,
                     $"{world.Name(at.Owner)} has no default gateway.",
-                    World.Blame(up2, set.Held)
+                    World.Blame(set, outer.Held)
                 ),
                 _ => Cause.Of(CauseCodes.NoRoute, $"{world.Name(at.Owner)} knows no way to {target}.", at.Owner),
             }
@@ -237,10 +228,8 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
     private Cause Broadcast(string owner, Subnet subnet, Ipv4Address target) =>
         Cause.Of(CauseCodes.SubnetMaskWrong, $"{target} is the broadcast address of {subnet}, as {world.Name(owner)} is set.", owner);
 
-    private static bool Reaches(Interface side, Ipv4Address via, Interface? wan, Ipv4Address? own, Holding? held) =>
-        side.IsInner
-            ? World.Own(side).Subnet.Contains(via)
-            : side == wan && own is { } address && held is not null && Subnet.Containing(address, held.PrefixLength).Contains(via);
+    private static bool Reaches(Interface side, Ipv4Address via, WanSide? outer) =>
+        side.IsInner ? World.Own(side).Subnet.Contains(via) : side == outer?.Side && outer.Subnet.Contains(via);
 
     private Overlapping Habit(OverlapFact overlap)
     {
@@ -264,5 +253,11 @@ internal readonly struct Lookup(World world, Choices choices, Addresses addresse
         return pick < orders.Length ? (Overlapping)pick
             : pick == orders.Length ? Overlapping.Refuses
             : Overlapping.Renumbers;
+    }
+
+    /// <summary>The WAN side of a router that holds an address.</summary>
+    private sealed record WanSide(Interface Side, Ipv4Address Own, Holding Held)
+    {
+        public Subnet Subnet => Subnet.Containing(Own, Held.PrefixLength);
     }
 }

@@ -3793,11 +3793,11 @@ export interface operations {
     ListJobs: {
         parameters: {
             query?: {
-                search?: string;
                 archived?: boolean;
                 order?: string;
                 page?: number;
                 perPage?: number;
+                search?: string;
             };
             header?: never;
             path?: never;

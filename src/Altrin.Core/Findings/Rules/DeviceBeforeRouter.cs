@@ -23,13 +23,15 @@ public static class DeviceBeforeRouter
             .Network.Segment(PortRef.Street)
             .Interfaces.Where(i => i.Side == Side.Device && i.Linked)
             .Select(i =>
-                e.Finding(
-                    Rule,
-                    [i.Owner],
-                    $"{e.Name(i.Owner)} is plugged in before the router",
-                    "Anyone on the internet can connect to it, and it finds nothing in the home.",
-                    [],
-                    ["Plug it into a LAN port of the router instead."],
+                e.BreaksLike(
+                    e.Finding(
+                        Rule,
+                        [i.Owner],
+                        $"{e.Name(i.Owner)} is plugged in before the router",
+                        "Anyone on the internet can connect to it, and it finds nothing in the home.",
+                        [],
+                        ["Plug it into a LAN port of the router instead."]
+                    ),
                     Cause.Of(CauseCodes.SeveralBeforeRouter, "", PortRef.Street)
                 )
             );

@@ -25,14 +25,16 @@ public static class GuestNotCarried
             .Select(b => (b.Box, ((AccessPointMode)b.Mode).Guest!.Vlan!.Value))
             .Where(b => !Carried(e, b.Box, b.Value))
             .Select(b =>
-                e.Finding(
-                    Rule,
-                    [b.Box],
-                    $"The guest name of {e.Name(b.Box)} goes out with the VLAN tag {b.Value}, which leads to no router's guests",
-                    "Guests join the Wi-Fi and get no address.",
-                    [.. Know(e, b.Box, b.Value), .. Pass(e, b.Value)],
-                    ["Follow the tag from the access point to the router: every managed switch on the way must list it on both ports."],
-                    [.. e.Causes.Where(c => c.Subjects.Contains(Leads(e, b.Box, b.Value)?.Id))]
+                e.BreaksLike(
+                    e.Finding(
+                        Rule,
+                        [b.Box],
+                        $"The guest name of {e.Name(b.Box)} goes out with the VLAN tag {b.Value}, which leads to no router's guests",
+                        "Guests join the Wi-Fi and get no address.",
+                        [.. Know(e, b.Box, b.Value), .. Pass(e, b.Value)],
+                        ["Follow the tag from the access point to the router: every managed switch on the way must list it on both ports."]
+                    ),
+                    e.Causes.Where(c => c.Subjects.Contains(Leads(e, b.Box, b.Value)?.Id))
                 )
             );
 

@@ -25,13 +25,15 @@ public static class SwitchBeforeRouter
             .SelectMany(s =>
                 s.Boxes.Where(b => e.Design.Mode(b) is SwitchMode)
                     .Select(b =>
-                        e.Finding(
-                            Rule,
-                            [b],
-                            $"{e.Name(b)} is connected before the router",
-                            "The provider gives one address: the first to ask has internet, the others have none.",
-                            Swap(e, s, b),
-                            breaksLike: Cause.Of(CauseCodes.SeveralBeforeRouter, "", PortRef.Street)
+                        e.BreaksLike(
+                            e.Finding(
+                                Rule,
+                                [b],
+                                $"{e.Name(b)} is connected before the router",
+                                "The provider gives one address: the first to ask has internet, the others have none.",
+                                Swap(e, s, b)
+                            ),
+                            Cause.Of(CauseCodes.SeveralBeforeRouter, "", PortRef.Street)
                         )
                     )
             );

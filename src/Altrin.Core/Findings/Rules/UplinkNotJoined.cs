@@ -22,15 +22,17 @@ public static class UplinkNotJoined
     private static IEnumerable<Finding> Judge(Evidence e) =>
         [
             .. e.Network.Unjoined.Select(u =>
-                e.Finding(
-                    Rule,
-                    [u.Box],
-                    Why(e, u),
-                    "Its light keeps blinking, and no device behind it has a network.",
-                    Cure(e, u),
-                    u.Why == RefusalReason.NotOfKit
-                        ? ["Only boxes of one kit join each other; let it be a repeater, or cable it as an access point."]
-                        : ["Set it up about 2 m from the box that it joins, and carry it away once its light stands still."],
+                e.BreaksLike(
+                    e.Finding(
+                        Rule,
+                        [u.Box],
+                        Why(e, u),
+                        "Its light keeps blinking, and no device behind it has a network.",
+                        Cure(e, u),
+                        u.Why == RefusalReason.NotOfKit
+                            ? ["Only boxes of one kit join each other; let it be a repeater, or cable it as an access point."]
+                            : ["Set it up about 2 m from the box that it joins, and carry it away once its light stands still."]
+                    ),
                     [.. Island(e, u.Box)]
                 ) with
                 {

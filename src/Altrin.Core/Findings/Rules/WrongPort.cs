@@ -36,13 +36,15 @@ public static class WrongPort
             && e.SegmentOf(box.Id, Side.Wan) is { HasStreet: false }
         )
         {
-            yield return e.Finding(
-                Rule,
-                [box.Id],
-                $"{box.Name} has its DHCP server off, but its cable is in port {Label(box, cable)}",
-                "What is plugged into it gets no address.",
-                Move(e, box, cable),
-                breaksLike: Cause.Of(CauseCodes.NoDhcpServer, "", inner.Id)
+            yield return e.BreaksLike(
+                e.Finding(
+                    Rule,
+                    [box.Id],
+                    $"{box.Name} has its DHCP server off, but its cable is in port {Label(box, cable)}",
+                    "What is plugged into it gets no address.",
+                    Move(e, box, cable)
+                ),
+                Cause.Of(CauseCodes.NoDhcpServer, "", inner.Id)
             );
         }
     }
@@ -67,24 +69,26 @@ public static class WrongPort
                     (c.A.Owner == box.Id && others.Contains(c.B.Owner)) || (c.B.Owner == box.Id && others.Contains(c.A.Owner))
                 )
                 .ToList();
-            yield return e.Finding(
-                Rule,
-                [box.Id],
-                $"{box.Name} is in router mode, but is connected to {e.Name(others[0])} by a LAN port",
-                "Devices of the main network get its addresses and then no internet.",
-                [
-                    Cures.Hopeful($"Switch the DHCP server of {box.Name} off", new SwitchDhcpServer(box.Id, false)),
-                    .. uplinks
-                        .Take(1)
-                        .Select(c =>
-                            Cures.Hopeful(
-                                $"Move the cable to port {box.Profile.Port(wan.Port)!.Label}",
-                                new Unpatch(c.Id),
-                                new Patch(c.OtherEnd(c.A.Owner == box.Id ? c.A : c.B), wan, c.Known)
-                            )
-                        ),
-                ],
-                breaksLike: Cause.Of(CauseCodes.TwoDhcpServers, "", segment.Servers.Select(s => s.Owner))
+            yield return e.BreaksLike(
+                e.Finding(
+                    Rule,
+                    [box.Id],
+                    $"{box.Name} is in router mode, but is connected to {e.Name(others[0])} by a LAN port",
+                    "Devices of the main network get its addresses and then no internet.",
+                    [
+                        Cures.Hopeful($"Switch the DHCP server of {box.Name} off", new SwitchDhcpServer(box.Id, false)),
+                        .. uplinks
+                            .Take(1)
+                            .Select(c =>
+                                Cures.Hopeful(
+                                    $"Move the cable to port {box.Profile.Port(wan.Port)!.Label}",
+                                    new Unpatch(c.Id),
+                                    new Patch(c.OtherEnd(c.A.Owner == box.Id ? c.A : c.B), wan, c.Known)
+                                )
+                            ),
+                    ]
+                ),
+                Cause.Of(CauseCodes.TwoDhcpServers, "", segment.Servers.Select(s => s.Owner))
             );
         }
     }
@@ -97,13 +101,15 @@ public static class WrongPort
             .Select(b => (Box: e.Design.Box(b.Box)!, Cable: e.WanCable(b.Box)))
             .Where(b => b.Cable is not null)
             .Select(b =>
-                e.Finding(
-                    Rule,
-                    [b.Box.Id],
-                    $"{b.Box.Name} leaves port {Label(b.Box, b.Cable!)} out in access-point mode, and the cable is in it",
-                    "Nothing passes: what is plugged into it is cut off.",
-                    Move(e, b.Box, b.Cable!),
-                    breaksLike: Cause.Of(CauseCodes.NoDhcpServer, "", b.Box.Id)
+                e.BreaksLike(
+                    e.Finding(
+                        Rule,
+                        [b.Box.Id],
+                        $"{b.Box.Name} leaves port {Label(b.Box, b.Cable!)} out in access-point mode, and the cable is in it",
+                        "Nothing passes: what is plugged into it is cut off.",
+                        Move(e, b.Box, b.Cable!)
+                    ),
+                    Cause.Of(CauseCodes.NoDhcpServer, "", b.Box.Id)
                 )
             );
 
