@@ -38,8 +38,16 @@ const counted = {
 };
 const stretchLines = 20;
 /** What the tool can change in a text, roughly; only how many stretches are taken at once rests on it. */
-const changeable =
-  /==|!=|<=|>=|&&|\|\||\?\?| [<>+*/-] |\btrue\b|\bfalse\b|!\w| \? |\.(Any|All|First|FirstOrDefault|Single|Last|OrderBy|Min|Max|Skip|Take|Concat|Union|Except)\(|\+=|-=|\w\(.*\);$/gm;
+const changeable = new RegExp(
+  [
+    /==|!=|<=|>=|&&|\|\||\?\?|\+=|-=| [<>+*/-] |!\w| \? /,
+    /\btrue\b|\bfalse\b|\w\(.*\);$/,
+    /\.(Any|All|First|FirstOrDefault|Single|Last|OrderBy|Min|Max|Skip|Take|Concat|Union|Except)\(/,
+  ]
+    .map((part) => part.source)
+    .join("|"),
+  "gm",
+);
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -141,16 +149,15 @@ function measure(room, patterns) {
   if (!existsSync(report)) {
     throw new Error(`no report for ${room}:\n${run.stdout}\n${run.stderr}`);
   }
-  return Object.entries(
-    JSON.parse(readFileSync(report, "utf8")).files,
-  ).flatMap(([file, { source, mutants }]) =>
-    mutants
-      .filter((m) => Object.hasOwn(counted, m.status))
-      .map((m) => ({
-        ...m,
-        file: basename(file),
-        text: at(source, m.location),
-      })),
+  return Object.entries(JSON.parse(readFileSync(report, "utf8")).files).flatMap(
+    ([file, { source, mutants }]) =>
+      mutants
+        .filter((m) => Object.hasOwn(counted, m.status))
+        .map((m) => ({
+          ...m,
+          file: basename(file),
+          text: at(source, m.location),
+        })),
   );
 }
 
@@ -204,7 +211,7 @@ function measureRoom(room) {
   const found = [];
   // Each round builds the whole core anew, which takes minutes: the first takes rather too many than too few.
   let yielded = 0.9;
-  for (let taken = 0; found.length < sample && taken < stretches.length; ) {
+  for (let taken = 0; found.length < sample && taken < stretches.length;) {
     const some = [];
     let expected = 0;
     while (
