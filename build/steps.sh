@@ -1,7 +1,9 @@
 # Steps that ./start, ./test and .ci/run share. Each is done only when what it depends on has changed:
 # a stamp holds the hash of that. Sourced from the root of the project.
 stamps=.stamps
-server_dll=src/Altrin.Web/bin/Release/net10.0/Altrin.Web.dll
+published=.published
+server_dll=$published/server/Altrin.Web.dll
+terminal_dll=$published/terminal/altrin.dll
 export DOTNET_CLI_TELEMETRY_OPTOUT=1 DOTNET_NOLOGO=1 npm_config_update_notifier=false
 
 need_dotnet() {
@@ -40,12 +42,18 @@ build_front_end() {
   once "front end" "$sources" web/dist/app.html npm --prefix web run build
 }
 
+# publish PROJECT DIR: compiled ahead of time for this machine, so that it starts at once.
+publish() {
+  rm -rf "$2"
+  dotnet publish "$1" -c Release -warnaserror -p:AheadOfTime=true -o "$2"
+}
+
 build_server() {
   once "server" "$(hash_of src Directory.Build.props Directory.Packages.props global.json docs/*.schema.json samples/pottery-house.json web/src web/public web/app.html web/vite.config.ts web/package-lock.json)" "$server_dll" \
-    dotnet build src/Altrin.Web -c Release -warnaserror
+    publish src/Altrin.Web "$published/server"
 }
 
 build_terminal() {
   once "terminal" "$(hash_of src/Altrin.Core src/Altrin.Formats src/Altrin.Data src/Altrin.Cli docs/*.schema.json Directory.Build.props Directory.Packages.props global.json)" \
-    src/Altrin.Cli/bin/Release/net10.0/altrin.dll dotnet build src/Altrin.Cli -c Release -warnaserror
+    "$terminal_dll" publish src/Altrin.Cli "$published/terminal"
 }

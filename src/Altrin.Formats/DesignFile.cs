@@ -23,8 +23,12 @@ public static class DesignFile
             return new(null, [unreadable]);
         }
         json = DesignUpgrades.ToNewest(json);
-        var violations = DesignSchema.Validate(json);
-        return violations.Count > 0 ? new(null, violations) : JsonText.Deserialise<DesignDocument, HomeFile>(json, DesignReader.Read);
+        // The file is held to the schema while it is read: each takes as long as the other, and what is read counts only if it holds.
+        var violations = Task.Run(() => DesignSchema.Validate(json));
+        var read = JsonText.Deserialise<DesignDocument, HomeFile>(json, document =>
+            violations.GetAwaiter().GetResult() is { Count: > 0 } ? new(null, []) : DesignReader.Read(document)
+        );
+        return violations.GetAwaiter().GetResult() is { Count: > 0 } wrong ? new(null, wrong) : read;
     }
 
     /// <summary>Writes a home as a design file of the newest version; reading it again gives the same home.</summary>
