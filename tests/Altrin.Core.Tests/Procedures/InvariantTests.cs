@@ -43,7 +43,7 @@ public sealed class InvariantTests
 
     private static readonly Partial<RadioSetting> NamedHome = Partial<RadioSetting>.With(r => r.Name, "home");
 
-    private static Home Point() =>
+    internal static Home Point() =>
         Home.WithGateway()
             .PagePassword(Gateway, "page")
             .Place("loft")
