@@ -43,7 +43,7 @@ internal static class Slips
                 places.Add(slip.Text);
                 continue;
             }
-            known ??= Judging.Judge(at.Seen).Findings.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
+            known ??= Judging.Judge(at.Seen, withRemedies: false).Findings.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
             found.Add(
                 new(
                     slip.Text,

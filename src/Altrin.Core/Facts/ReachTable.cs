@@ -148,7 +148,11 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
             device.GuestOf,
             string.Join(',', holdings.Select(h => $"{h.Subnet}>{h.Gateway}{(h.Exact is null ? "~" : "")}")),
             answer.Kind,
-            string.Join(',', answer.Causes.Select(c => c.Identity))
+            string.Join(',', answer.Causes.Select(c => c.Code == CauseCodes.NoAnswer ? Apart(c, device) : c.Identity))
         );
+
+        // Each device remembers by itself where an address was, and all of them are alike in that.
+        static string Apart(Cause cause, Interface device) =>
+            $"{cause.Code}({string.Join(',', cause.Subjects.Where(s => s != device.Owner))})";
     }
 }

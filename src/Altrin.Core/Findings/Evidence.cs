@@ -10,11 +10,17 @@ namespace Altrin.Core.Findings;
 public sealed class Evidence
 {
     private readonly HashSet<string> _broken;
+    private readonly bool _withRemedies;
+    private readonly Lazy<IReadOnlyList<(string Box, RadioSetting Setting)>> _sending;
 
     /// <summary>The evidence of an observation.</summary>
-    public Evidence(Observation observation)
+    /// <param name="observation">What is judged.</param>
+    /// <param name="withRemedies">Whether remedies are thought out too: most of the work of judging.</param>
+    public Evidence(Observation observation, bool withRemedies = true)
     {
+        _withRemedies = withRemedies;
         Seen = observation;
+        _sending = new(() => WifiNames.SendingOf(Design));
         var answers = Sheet.Internet.Select(i => i.Answer).Concat(Sheet.Needs.Select(n => n.Answer)).ToList();
         Causes = [.. answers.SelectMany(a => a.Causes).DistinctBy(c => c.Identity).OrderBy(c => c.Identity, StringComparer.Ordinal)];
         _broken = answers.Where(a => a.IsBroken).SelectMany(a => a.Causes).Select(c => c.Identity).ToHashSet(StringComparer.Ordinal);
@@ -34,6 +40,9 @@ public sealed class Evidence
 
     /// <summary>Every cause that an answer about internet or a need cites, once.</summary>
     public IReadOnlyList<Cause> Causes { get; }
+
+    /// <summary>Where what is sent is set, by box and radio, worked out once; see <see cref="WifiNames.Sending"/>.</summary>
+    internal IReadOnlyList<(string Box, RadioSetting Setting)> Sending => _sending.Value;
 
     /// <summary>Routers with their settings, by id.</summary>
     public IEnumerable<(Box Box, RouterMode Mode)> Routers =>
@@ -71,7 +80,7 @@ public sealed class Evidence
         causes.Any(c => _broken.Contains(c.Identity)) ? finding with { Severity = Severity.WillNotWork } : finding;
 
     /// <summary>A finding that restates a broken or open answer: it follows from the causes of the answer.</summary>
-    public static Finding Consequence(
+    public Finding Consequence(
         Rule rule,
         string subject,
         string what,
@@ -85,7 +94,7 @@ public sealed class Evidence
             CausedBy = [.. answer.Causes.Select(c => c.Identity)],
         };
 
-    private static Finding Plain(
+    private Finding Plain(
         Rule rule,
         IReadOnlyList<string> subjects,
         string what,
@@ -93,7 +102,7 @@ public sealed class Evidence
         IEnumerable<Remedy> remedies,
         IReadOnlyList<string>? advice
     ) =>
-        new(rule.Code, subjects, Severity.Concern, what, notice, [.. remedies], advice ?? [], [])
+        new(rule.Code, subjects, Severity.Concern, what, notice, _withRemedies ? [.. remedies] : [], advice ?? [], [])
         {
             Flag = rule.Flag,
             Hurts = rule.Hurts,

@@ -50,9 +50,11 @@ public static class Judging
     }
 
     /// <summary>Judges an observation. Remedies are those that the rules propose, not yet proven.</summary>
-    public static Proof Judge(Observation observation)
+    /// <param name="observation">What is judged.</param>
+    /// <param name="withRemedies">Whether remedies are proposed; without them findings have none.</param>
+    public static Proof Judge(Observation observation, bool withRemedies = true)
     {
-        var evidence = new Evidence(observation);
+        var evidence = new Evidence(observation, withRemedies);
         var found = Rule.All.SelectMany(r => Judged(r, evidence)).DistinctBy(f => f.Identity).ToList();
         var identities = found.Select(f => f.Identity).ToHashSet(StringComparer.Ordinal);
         var words = evidence.Design.SetUp.Accepted.ToDictionary(a => a.Finding, StringComparer.Ordinal);

@@ -48,7 +48,7 @@ internal static class Remedies
             return null;
         }
         var network = Compiler.Compile(applied.Value, situation, work);
-        var after = Judging.Judge(Observer.Observe(network)).Findings;
+        var after = Judging.Judge(Observer.Observe(network), withRemedies: false).Findings;
         if (work.IsCut)
         {
             // What was not worked out is not proven.

@@ -10,13 +10,18 @@ internal static class WifiNames
     /// Where what is sent is set, by box and radio: what a main node and the satellites of its kit send is set once, at the main node.
     /// Names for guests are left out.
     /// </summary>
-    public static IEnumerable<(string Box, RadioSetting Setting)> Sending(Evidence e) =>
-        Air.Of(e.Design)
-            .Where(a => !a.Guest)
-            .Select(a => a.SetAt)
-            .Distinct()
-            .OrderBy(r => r.Box, StringComparer.Ordinal)
-            .ThenBy(r => r.Setting.Radio, StringComparer.Ordinal);
+    public static IReadOnlyList<(string Box, RadioSetting Setting)> Sending(Evidence e) => e.Sending;
+
+    /// <summary>The same of a design, worked out.</summary>
+    internal static IReadOnlyList<(string Box, RadioSetting Setting)> SendingOf(Design design) =>
+        [
+            .. Air.Of(design)
+                .Where(a => !a.Guest)
+                .Select(a => a.SetAt)
+                .Distinct()
+                .OrderBy(r => r.Box, StringComparer.Ordinal)
+                .ThenBy(r => r.Setting.Radio, StringComparer.Ordinal),
+        ];
 
     /// <summary>The same without names of point-to-point links, which no device of the home is to join.</summary>
     public static IEnumerable<(string Box, RadioSetting Setting)> OfHome(Evidence e) =>

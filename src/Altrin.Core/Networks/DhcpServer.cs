@@ -28,7 +28,7 @@ public static class DhcpServer
         Func<Ipv4Address, bool> answers
     )
     {
-        var own = bindings.Where(b => b.Server == server.Owner).ToList();
+        var own = bindings.Where(b => b.Server == server.Owner);
         switch (message.Kind)
         {
             case DhcpKind.Discover:
@@ -79,7 +79,7 @@ public static class DhcpServer
         bool Free(Ipv4Address address) =>
             address != server.Own
             && server.Reservations.All(r => r.Address != address)
-            && !own.Exists(b => b.Address == address && b.Client != message.Client && b.Until > second);
+            && !own.Any(b => b.Address == address && b.Client != message.Client && b.Until > second);
 
         Ipv4Address? Choose()
         {

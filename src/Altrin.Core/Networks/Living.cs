@@ -11,12 +11,13 @@ public static class Living
     {
         var memory = situation.Memory ?? Memory.Blank;
         var network = Compiler.Compile(design, situation);
-        var (held, bindings) = (memory.Held.ToList(), memory.Bindings);
+        var (held, bindings) = (memory.Held.ToDictionary(h => (h.Owner, h.Side)), memory.Bindings);
+        var ends = Ends(network);
         foreach (var client in network.Interfaces.Where(i => i.Setting is Automatic))
         {
-            var link = LinkOf(network, client, memory);
-            var at = held.FindIndex(h => h.Owner == client.Owner && h.Side == client.Side);
-            var known = at < 0 ? null : held[at];
+            var link = LinkOf(ends, client, memory);
+            var at = (client.Owner, client.Side);
+            var known = held.GetValueOrDefault(at);
             if (link.Length == 0)
             {
                 // It asks again when the link is back. The page of an access point does not look at its cables.
@@ -35,60 +36,52 @@ public static class Living
                 Answers(network, held, client, a)
             );
             bindings = asked.Bindings;
-            var now = new HeldBy(client.Owner, client.Side, link, asked.Leases);
-            if (at < 0)
-            {
-                held.Add(now);
-            }
-            else
-            {
-                held[at] = now;
-            }
+            held[at] = new(client.Owner, client.Side, link, asked.Leases);
         }
         var having = network
             .Interfaces.SelectMany(i => AddressesOf(held, i).Distinct().Select(a => (Key: (i.Segment, a), Host: i)))
             .ToLookup(h => h.Key, h => h.Host);
+        var tables = memory.Tables.ToLookup(t => (t.Owner, t.Side));
         return situation with
         {
             Memory = memory with
             {
-                Held = [.. held.OrderBy(h => h.Owner, StringComparer.Ordinal).ThenBy(h => h.Side)],
+                Held = [.. held.Values.OrderBy(h => h.Owner, StringComparer.Ordinal).ThenBy(h => h.Side)],
                 Bindings = bindings,
                 Tables =
                 [
-                    .. network.Interfaces.Where(i => i.Linked).Select(i => Noted(network, held, having, memory, i)).OfType<TableEntry>(),
+                    .. network
+                        .Interfaces.Where(i => i.Linked)
+                        .Select(i => Noted(i, GatewayOf(held, i), LinkOf(ends, i, memory), memory.Second))
+                        .OfType<TableEntry>(),
                 ],
             },
         };
+
+        // What stands in a host's table for its gateway: who answers there now, or who did for as long as that is believed.
+        TableEntry? Noted(Interface host, Ipv4Address? gateway, string link, long second)
+        {
+            if (gateway is not { } address)
+            {
+                return null;
+            }
+            var there = having[(host.Segment, address)].Where(i => i.Owner != host.Owner).ToList();
+            var before = tables[(host.Owner, host.Side)].FirstOrDefault(t => t.Address == address && t.Link == link && t.Until > second);
+            return before is not null && (there is not [var same] || same.Owner != before.Holder || same.Side != before.HolderSide) ? before
+                : there is [var one]
+                    ? new(host.Owner, host.Side, link, address, one.Owner, one.Side, second + (long)TableEntry.Most.TotalSeconds)
+                : null;
+        }
     }
 
-    /// <summary>What stands in a host's table for its gateway: who answers there now, or who did for as long as that is believed.</summary>
-    private static TableEntry? Noted(
-        Network network,
-        List<HeldBy> held,
-        ILookup<(string, Ipv4Address), Interface> having,
-        Memory memory,
-        Interface host
-    )
-    {
-        var gateway =
-            host.Setting is Fixed typed ? typed.Gateway
-            : held.Find(h => h.Owner == host.Owner && h.Side == host.Side)?.Leases is [var lease, ..] ? lease.Gateway
-            : null;
-        if (gateway is not { } address)
-        {
-            return null;
-        }
-        var link = LinkOf(network, host, memory);
-        var there = having[(host.Segment, address)].Where(i => i.Owner != host.Owner).ToList();
-        var before = memory.Tables.FirstOrDefault(t =>
-            t.Owner == host.Owner && t.Side == host.Side && t.Address == address && t.Link == link && t.Until > memory.Second
-        );
-        return before is not null && (there is not [var same] || same.Owner != before.Holder || same.Side != before.HolderSide) ? before
-            : there is [var one]
-                ? new(host.Owner, host.Side, link, address, one.Owner, one.Side, memory.Second + (long)TableEntry.Most.TotalSeconds)
-            : null;
-    }
+    /// <summary>The links of each part of a box or device.</summary>
+    private static ILookup<Group, Link> Ends(Network network) =>
+        network.Links.SelectMany(l => new[] { l.From, l.To }.Distinct().Select(end => (end, l))).ToLookup(l => l.end, l => l.l);
+
+    private static Ipv4Address? GatewayOf(Dictionary<(string, Side), HeldBy> held, Interface host) =>
+        host.Setting is Fixed typed ? typed.Gateway
+        : held.GetValueOrDefault((host.Owner, host.Side))?.Leases is [var lease, ..] ? lease.Gateway
+        : null;
 
     /// <summary>
     /// Time passes: leases are prolonged at half their time, by any server at seven eighths, or run out; a host without one asks.
@@ -109,11 +102,11 @@ public static class Living
     {
         var memory = situation.Memory ?? Memory.Blank;
         var network = Compiler.Compile(design, situation);
-        var (held, bindings) = (new List<HeldBy>(), memory.Bindings);
+        var (held, bindings, ends) = (new List<HeldBy>(), memory.Bindings, Ends(network));
         foreach (var by in memory.Held)
         {
             // Who is off, or has no link, hears no clock: its lease runs out all the same, and is looked at when it is back.
-            if (network.Find(by.Owner, by.Side) is not { } client || LinkOf(network, client, memory).Length == 0)
+            if (network.Find(by.Owner, by.Side) is not { } client || LinkOf(ends, client, memory).Length == 0)
             {
                 held.Add(by);
                 continue;
@@ -195,10 +188,10 @@ public static class Living
     /// What a client notices: a device or the WAN side of a router its own cable or Wi-Fi and the starts at both ends, the page of
     /// an access point only its own starts (common practice). Empty where it has no link.
     /// </summary>
-    private static string LinkOf(Network network, Interface client, Memory memory)
+    private static string LinkOf(ILookup<Group, Link> ends, Interface client, Memory memory)
     {
         var own = new Group(client.Owner, client.Side == Side.Wan);
-        var links = network.Links.Where(l => l.From == own || l.To == own).ToList();
+        var links = ends[own].ToList();
         return links.Count == 0 ? ""
             : client.Side == Side.Page ? Starts(client.Owner)
             : $"{Starts(client.Owner)} {string.Join(' ', links.Select(l => End(l, l.OtherEnd(own))))}";
@@ -210,13 +203,14 @@ public static class Living
         string Starts(string owner) => $"@{memory.Boots.GetValueOrDefault(owner)}";
     }
 
-    private static bool Answers(Network network, List<HeldBy> held, Interface client, Ipv4Address address) =>
+    private static bool Answers(Network network, Dictionary<(string, Side), HeldBy> held, Interface client, Ipv4Address address) =>
         network.Segment(client.Segment).Interfaces.Any(i => i.Owner != client.Owner && i.Linked && Has(held, i, address));
 
-    private static bool Has(List<HeldBy> held, Interface host, Ipv4Address address) => AddressesOf(held, host).Contains(address);
+    private static bool Has(Dictionary<(string, Side), HeldBy> held, Interface host, Ipv4Address address) =>
+        AddressesOf(held, host).Contains(address);
 
-    private static IEnumerable<Ipv4Address> AddressesOf(List<HeldBy> held, Interface host) =>
+    private static IEnumerable<Ipv4Address> AddressesOf(Dictionary<(string, Side), HeldBy> held, Interface host) =>
         host.Setting is Fixed typed
             ? [typed.Address.Address]
-            : held.Find(h => h.Owner == host.Owner && h.Side == host.Side)?.Leases.Select(l => l.Address) ?? [];
+            : held.GetValueOrDefault((host.Owner, host.Side))?.Leases.Select(l => l.Address) ?? [];
 }

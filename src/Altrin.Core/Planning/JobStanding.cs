@@ -20,7 +20,7 @@ public sealed record JobStanding(WorkStation Station, string SetUp, Verdict Verd
         var foremost = home.Foremost;
         // No cure is offered here: the verdict is the same without proving any.
         var observation = Observer.Observe(Compiler.Compile(new(home.Site, foremost), Situation.Settled, new Work(cancel)));
-        var verdict = Judging.Judge(observation).Verdict;
+        var verdict = Judging.Judge(observation, withRemedies: false).Verdict;
         return new(
             foremost.Name != StartPlan.Planned ? WorkStation.Survey
                 : verdict.Kind is VerdictKind.Sound or VerdictKind.Works ? WorkStation.Proof

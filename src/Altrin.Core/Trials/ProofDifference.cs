@@ -208,13 +208,19 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
         {
             yield break;
         }
-        var (was, now) = (Pairs(before.Sheet.Reach), Pairs(after.Sheet.Reach));
-        foreach (var from in devices)
+        var (was, now) = (new ReachPairs(before.Sheet.Reach), new ReachPairs(after.Sheet.Reach));
+        // Devices that are of one class before, and of one after, are alike to each other: two such groups are looked up once.
+        var groups = devices.Select(d => (Before: was.ClassOf(d), After: now.ClassOf(d))).Distinct().ToList();
+        var groupOf = devices.Select(d => groups.IndexOf((was.ClassOf(d), now.ClassOf(d)))).ToList();
+        var cells = groups
+            .Select(f => groups.Select(t => (Then: was.Cell(f.Before, t.Before), Now: now.Cell(f.After, t.After))).ToList())
+            .ToList();
+        for (var at = 0; at < devices.Count; at++)
         {
+            var (from, row) = (devices[at], cells[groupOf[at]]);
             var changed = devices
-                .Where(to => to != from)
-                .Select(to => (To: to, Then: was(from, to), Now: now(from, to)))
-                .Where(c => c.Then is not null && c.Now is not null && c.Then.Answer.Kind != c.Now.Answer.Kind);
+                .Select((to, i) => (To: to, row[groupOf[i]].Then, row[groupOf[i]].Now))
+                .Where(c => c.To != from && c is { Then: not null, Now: not null } && c.Then.Answer.Kind != c.Now.Answer.Kind);
             foreach (var group in changed.GroupBy(c => (Then: c.Then!.Answer.Kind, Now: c.Now!.Answer.Kind)))
             {
                 var to = group.Select(c => c.To).ToList();
@@ -224,20 +230,29 @@ public sealed record ProofDifference(Verdict Verdict, IReadOnlyList<Moved> Moved
                     $"{after.Network.NameOf(from)} to {string.Join(", ", to.Select(after.Network.NameOf))}",
                     AnswerWords.Of(group.Key.Then),
                     AnswerWords.Of(group.Key.Now),
-                    group.First().Now!.Answer.Causes is [var why, ..] ? why.Text : null,
+                    Why(after, from, to[0]),
                     [from, .. to]
                 );
             }
         }
     }
 
-    private static Func<string, string, ReachCell?> Pairs(ReachFact reach)
+    /// <summary>Told of the pair itself: what a class is told by may name another device.</summary>
+    private static string? Why(Observation after, string from, string to) =>
+        after.Reach(from, to)?.Answer.Causes is [var why, ..] ? why.Text : null;
+
+    /// <summary>Who reaches whom, to be looked up.</summary>
+    private sealed class ReachPairs(ReachFact reach)
     {
-        var classOf = reach
+        private readonly Dictionary<string, string> _classes = reach
             .Classes.SelectMany(c => c.Devices.Select(d => (d, c.Id)))
             .ToDictionary(x => x.d, x => x.Id, StringComparer.Ordinal);
-        var cells = reach.Cells.ToDictionary(c => (c.From, c.To));
-        return (from, to) => cells.GetValueOrDefault((classOf[from], classOf[to]));
+
+        private readonly Dictionary<(string, string), ReachCell> _cells = reach.Cells.ToDictionary(c => (c.From, c.To));
+
+        public string ClassOf(string device) => _classes[device];
+
+        public ReachCell? Cell(string from, string to) => _cells.GetValueOrDefault((from, to));
     }
 
     private static IEnumerable<Moved> Addresses(Observation before, Observation after)

@@ -97,13 +97,7 @@ public static class WhatIf
         return trial.Kind switch
         {
             TrialKind.RestartAll => Restarted(design, trial, work),
-            TrialKind.PowerOff or TrialKind.UnplugCable => Happened(
-                design,
-                trial,
-                "",
-                Moment.Morning(design).After(new TakeAway(subject)),
-                work
-            ),
+            TrialKind.PowerOff or TrialKind.UnplugCable => Taken(Moment.Morning(design)),
             TrialKind.SwapPorts => Changed(design, trial, Swapped(design, design.Box(subject)!)!, work),
             TrialKind.Reset => Became(
                 design,
@@ -117,18 +111,25 @@ public static class WhatIf
             ),
             _ => Changed(design, trial, OldRouter(design, design.Box(subject)!)!, work),
         };
+
+        Parsed<TrialResult> Taken(Moment morning) => Happened(morning, trial, "", morning.After(new TakeAway(subject)), work);
     }
 
     /// <summary>The morning before, at once after, and when every lease has run its course.</summary>
-    private static Parsed<TrialResult> Happened(Design design, Trial trial, string how, Parsed<Moment> after, Work work) =>
+    private static Parsed<TrialResult> Happened(Moment morning, Trial trial, string how, Parsed<Moment> after, Work work) =>
         after.Then(then =>
             then.After(new Wait(Wait.LongEnough))
                 .Then<TrialResult>(later =>
                 {
-                    var before = Judged(Moment.Morning(design), work);
+                    var judged = new[] { morning, then, later }
+                        .AsParallel()
+                        .AsOrdered()
+                        .WithCancellation(work.Cancel)
+                        .Select(m => Judged(m, work))
+                        .ToList();
                     var (soon, late) = (
-                        ProofDifference.Between(before, Judged(then, work), findings: false),
-                        ProofDifference.Between(before, Judged(later, work), findings: false)
+                        ProofDifference.Between(judged[0], judged[1], findings: false),
+                        ProofDifference.Between(judged[0], judged[2], findings: false)
                     );
                     return new TrialResult(
                         trial,
@@ -184,7 +185,7 @@ public static class WhatIf
             }
         }
         return Happened(
-            design,
+            morning,
             trial,
             $"Start in this order: {string.Join(", ", worst!.Value.Order.Select(design.NameOf))}",
             worst.Value.Moment,
@@ -193,7 +194,7 @@ public static class WhatIf
     }
 
     private static Proof Judged(Moment moment, Work work) =>
-        Judging.Judge(Observer.Observe(Compiler.Compile(moment.Design, moment.Situation, work.Again())));
+        Judging.Judge(Observer.Observe(Compiler.Compile(moment.Design, moment.Situation, work.Again())), withRemedies: false);
 
     private static bool Same(ProofDifference a, ProofDifference b) =>
         a.Moved.Count == b.Moved.Count && a.Moved.Zip(b.Moved).All(m => (m.First.About, m.First.After) == (m.Second.About, m.Second.After));

@@ -25,7 +25,7 @@ public static class NeedNotMet
         foreach (var fact in e.Sheet.Needs.Where(n => !n.Answer.IsYes))
         {
             var need = e.Design.Site.Needs.First(n => n.Id == fact.Need);
-            yield return Evidence.Consequence(
+            yield return e.Consequence(
                 Rule,
                 fact.Need,
                 NeedWords.Said(e.Design, need, Not(fact)),

@@ -20,7 +20,7 @@ public static class NoInternet
         e
             .Sheet.Internet.Where(i => i.Answer.IsBroken || i.Answer.Kind == AnswerKind.Unknown)
             .Select(i =>
-                Evidence.Consequence(
+                e.Consequence(
                     Rule,
                     i.Device,
                     i.Answer.Kind switch
