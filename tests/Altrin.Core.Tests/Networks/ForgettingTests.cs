@@ -71,4 +71,16 @@ public sealed class ForgettingTests
             .Habits("in", new BoxHabits { OnOverlap = OverlapHabit.Renumbers });
         Assert.Equal(["10.0.0.1/15"], Compiler.Compile(home.Design, Situation.Settled).Renumbered.Select(r => $"{r.To}"));
     }
+
+    /// <summary>RFC 2131, section 4.4.5: at the end of its lease a client stops using the address.</summary>
+    [Theory]
+    [InlineData(-1, true)]
+    [InlineData(0, false)]
+    [InlineData(1, false)]
+    public void A_lease_is_held_until_its_last_second_and_not_beyond(int seconds, bool held)
+    {
+        var end = TimeSpan.FromMinutes(DhcpServerSetting.UsualLeaseMinutes) + TimeSpan.FromSeconds(seconds);
+        var after = Morning(House()).After(new TakeAway("gw"), new Wait(end)).Value;
+        Assert.Equal(held, after.Situation.Memory!.Held.Single(h => h.Owner == "a").Leases.Count > 0);
+    }
 }
