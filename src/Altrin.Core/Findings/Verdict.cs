@@ -14,7 +14,7 @@ public enum VerdictKind
     Works,
 
     /// <summary>
-    /// What is asked for works, and something in use serves nobody: a repeater that joins nothing, a screen that may stay black.
+    /// What is asked for works, and something in use serves no device: a repeater that joins nothing, a screen that may stay black.
     /// </summary>
     Partly,
 

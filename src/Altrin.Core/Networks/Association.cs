@@ -79,7 +79,7 @@ internal static class Association
                 ? RefusalReason.ChannelNotUsable
             : Key(air.Setting, link.Password) switch
             {
-                // What stands in the way for certain is said before what nobody recorded.
+                // What stands in the way for certain is said before what is not recorded.
                 RefusalReason.PasswordNotKnown => Frames(box, link, air) ?? RefusalReason.PasswordNotKnown,
                 null => Frames(box, link, air),
                 var key => key,
@@ -102,7 +102,7 @@ internal static class Association
         };
 
     /// <summary>
-    /// Of several radios one that lets it in suffices, then one that may, whose password nobody recorded; else the reason of the one that
+    /// Of several radios one that lets it in suffices, then one that may, whose password is not recorded; else the reason of the one that
     /// came nearest.
     /// </summary>
     private static RefusalReason? Nearest(IEnumerable<Air> candidates, Func<Air, RefusalReason?> refused)

@@ -188,7 +188,7 @@ internal sealed class LinkLayer
     private void Join(string box, Uplink link, bool wan)
     {
         var why = Association.OfBox(_design.Box(box)!, link, AirsOf(link.Box));
-        // A password that nobody recorded may well fit: the link is taken to stand, and what crosses it is not known.
+        // A password that is not recorded may well fit: the link is taken to stand, and what crosses it is not known.
         if (why is not null and not RefusalReason.PasswordNotKnown)
         {
             Unjoined.Add(new(box, link.Box, link.Name, why.Value));

@@ -49,7 +49,7 @@ internal sealed class Walk(World world, Choices choices)
     {
         if (_addresses.Of(to) is { } address)
         {
-            // A ping is answered by whoever has the address.
+            // A ping is answered by the host that has the address.
             return Connect(from, address, IsPing ? null : to, null, 0);
         }
         Stop(to.Owner, to.Linked ? world.NoAddress(to) : world.Unlinked(to));

@@ -71,7 +71,7 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
         {
             return new(
                 FirstAnswerKind.Plan,
-                "A plan is needed: something that is in use serves nobody.",
+                "A plan is needed: something that is in use serves no device.",
                 [.. idle.Take(4).Select(f => $"{f.What}.")]
             );
         }
@@ -167,7 +167,7 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
     }
 
     /// <summary>
-    /// Whether names that differ were read: one that nobody read, or a password that nobody recorded, is a gap in the notes and no fault.
+    /// Whether names that differ were read: one that was not read, or a password that is not recorded, is a gap in the notes and no fault.
     /// </summary>
     private static bool IsRead(Design found, Finding finding) =>
         finding.Code == WifiNotJoined.Rule.Code

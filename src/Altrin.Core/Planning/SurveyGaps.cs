@@ -129,7 +129,7 @@ public static class SurveyGaps
             _ => [new(boxes[0].Id, all($"{string.Join(", ", boxes.SkipLast(1).Select(b => b.Name))} and {boxes[^1].Name}"), how)],
         };
 
-    /// <summary>How boxes in use are set as far as nobody read it on their pages.</summary>
+    /// <summary>How boxes in use are set as far as it was not read on their pages.</summary>
     private static IEnumerable<SurveyGap> Assumed(Design found)
     {
         foreach (var setting in found.SetUp.Boxes)
@@ -172,7 +172,7 @@ public static class SurveyGaps
         }
     }
 
-    /// <summary>What is in use and joins nothing: nobody said yet how it is connected.</summary>
+    /// <summary>What is in use and joins nothing: it is not said yet how it is connected.</summary>
     private static IEnumerable<SurveyGap> Unconnected(Design found)
     {
         var wired = found.SetUp.Cables.SelectMany(c => new[] { c.A.Owner, c.B.Owner }).ToHashSet(StringComparer.Ordinal);

@@ -5,7 +5,7 @@ namespace Altrin.Core.Readings;
 
 /// <summary>
 /// Labels with values that stand without the heads of a command: rows copied out of a longer output, the status page of a phone or a box
-/// pasted as text, lines that somebody typed. A value stands behind its label or in the line below. Two labels that are known make a
+/// pasted as text, lines that a person typed. A value stands behind its label or in the line below. Two labels that are known make a
 /// reading; what is not there is left open (labels from memory).
 /// </summary>
 internal static class StatusReader

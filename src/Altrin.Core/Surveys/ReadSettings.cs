@@ -44,7 +44,7 @@ internal static class ReadSettings
             setUps.Add(done.Ok ? done.Value : setUp);
         }
         var after = new Design(home.Site, setUps.First(s => s.Name == found.Name)).Mode(box.Id);
-        // A pool that nobody read moved along with the address of its router.
+        // A pool that was not read moved along with the address of its router.
         var now = AssumedSettings.All(after);
         var still = new AssumedSettings(
             Kept(nameof(FoundSettings.LanAddress), assumed.LanAddress is null ? null : now.LanAddress),
@@ -113,7 +113,7 @@ internal static class ReadSettings
         bool Takes(string member, bool isAssumed) => read.Gives(member) && (over is null || isAssumed);
     }
 
-    /// <summary>Whether the password of a radio is still the one that nobody read: none, or the one on the label.</summary>
+    /// <summary>Whether the password of a radio is still one that was not read: none, or the one on the label.</summary>
     private static bool IsUnread(Box box, BoxMode today, RadioSetting radio) =>
         (radio.Password is null || radio.Password == box.Label.WifiPassword)
         && today.Radios.Any(r => r.Radio == radio.Radio && r.Password == radio.Password);

@@ -27,7 +27,7 @@ public sealed record SetLabel(string Box, Partial<LabelFacts> Label) : Correctio
             : noted;
     }
 
-    /// <summary>What of the label a box in use is taken to be set to, as long as nobody read its page.</summary>
+    /// <summary>What of the label a box in use is taken to be set to, as long as its page was not read.</summary>
     private Partial<FoundSettings> Follows(HomeFile home, Box box)
     {
         var mode = home.AsFound().Mode(box.Id);

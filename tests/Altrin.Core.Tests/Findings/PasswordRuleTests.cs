@@ -30,7 +30,7 @@ public sealed class FactoryPasswordTests() : RuleTests("factory-password")
     [Fact]
     public void Near_miss()
     {
-        // One that is its own, printed on its label, is nobody else's.
+        // One that is its own, printed on its label, is no other's.
         None(With("printed", LoginHabit.OnLabel));
         None(With("another", LoginHabit.SameForAll));
     }

@@ -245,7 +245,7 @@ public sealed class PortForwardToLeaseTests() : RuleTests("port-forward-to-lease
         }
         None(Open("192.168.8.9"));
         None(Open("192.168.8.20").Reserve("gw", "kiln", "192.168.8.20"));
-        // An address that no server leases is nobody's by chance.
+        // An address that no server leases is given to no device by chance.
         None(Open("192.168.8.250"));
     }
 

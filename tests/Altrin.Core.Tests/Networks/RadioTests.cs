@@ -126,7 +126,7 @@ public sealed class RadioTests
     public void A_box_joins_where_everything_fits_and_else_the_fact_says_why_not(string what, Home home, RefusalReason? why)
     {
         var network = Compiler.Compile(home.Design, Situation.Settled);
-        // A password that nobody recorded keeps no link from being taken to stand, but everything that crosses it open.
+        // A password that is not recorded keeps no link from being taken to stand, but everything that crosses it open.
         var open = network.RadioLinks.Any(l => l.KeyOpen);
         var refused = open ? RefusalReason.PasswordNotKnown : network.Unjoined.Select(u => (RefusalReason?)u.Why).SingleOrDefault();
         Assert.True(refused == why, $"{what}: {network.Unjoined.SingleOrDefault()}");

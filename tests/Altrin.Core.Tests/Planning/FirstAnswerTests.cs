@@ -54,7 +54,7 @@ public sealed class FirstAnswerTests
         Assert.Equal(FirstAnswerKind.Rename, Of(House(("hall", 0, 0, 0)).Wifi("tablet", "gw", "old name")).Kind);
     }
 
-    /// <summary>A name that nobody read and a password that nobody recorded are gaps in the notes, and nothing to set right.</summary>
+    /// <summary>A name that was not read and a password that is not recorded are gaps in the notes, and nothing to set right.</summary>
     [Fact]
     public void What_is_only_assumed_is_no_fault()
     {

@@ -12,7 +12,7 @@ public static class BoxServesNothing
             "box-serves-nothing",
             "serves nothing",
             "A box in use is connected to nothing, or an access point has its Wi-Fi off and nothing plugged in.",
-            "It takes power and serves nobody, and in a later search for a fault it is taken for a part of the network.",
+            "It takes power and serves no device, and in a later search for a fault it is taken for a part of the network.",
             "common practice",
             Judge
         );

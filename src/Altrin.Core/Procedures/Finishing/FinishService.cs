@@ -77,7 +77,7 @@ internal static class FinishService
             GuestsKeptApart =>
                 "A phone in the Wi-Fi for guests has the internet, and opens neither the page of a box nor a device of the home. "
                     + "That is said of IPv4 only, until IPv6 is off or was tried too.",
-            KeepsNameAndPassword keeps => $"A device that nobody touched joins \"{keeps.Name}\" by itself.",
+            KeepsNameAndPassword keeps => $"A device that was not touched joins \"{keeps.Name}\" by itself.",
             ServiceLives { Service: LineService.Telephone } => "A call out and a call in go through. The emergency number is never tried.",
             ServiceLives { Service: LineService.Alarm } =>
                 "Its centre sees it again: a test alarm arrives there, then it is taken off test.",

@@ -43,7 +43,7 @@ public static class SubnetMove
             .. CheckItem.OfEach(
                 "move-typed",
                 "Typed addresses",
-                "Into each of these someone has to log in tonight. Where nobody can, the old subnet is kept: "
+                "Into each of these someone has to log in tonight. Where that cannot be done, the old subnet is kept: "
                     + "give the main router of the plan its address there, and note why.",
                 moved.Where(d => Of(design, d)?.Address is Fixed).Select(d => Typed(design, after.Design, d))
             ),

@@ -19,7 +19,7 @@ public sealed record WayBack(RunSheet Sheet, IReadOnlyList<string> Differs)
 
     /// <summary>
     /// How long before the evening, or the provider's hotline, ends the step before it has to begin at the latest: as long as the step and
-    /// the way back from it can take. Null where that step takes the internet from nobody and can be undone by itself.
+    /// the way back from it can take. Null where that step takes the internet from no device and can be undone by itself.
     /// </summary>
     public TimeSpan? BeginBefore { get; private init; }
 

@@ -9,7 +9,7 @@ import { Section } from "./Section";
 
 const onWords = { on: "on", off: "off" } as const;
 
-/** What stands on the page of a box in use: what nobody read yet says so, and is confirmed or typed over. */
+/** What stands on the page of a box in use: what was not read yet says so, and is confirmed or typed over. */
 export function SettingsToday({ found, state, tools }: { found: Schemas["BoxAsFound"]; state: JobState; tools: JobTools }) {
   const { settings, assumed, elsewhere, box } = found;
   const read = (read: Schemas["PartialOfFoundSettings"]): Correction => ({ kind: "setFound", box, read });
