@@ -234,3 +234,23 @@ public sealed class ManagementPageNotReservedTests() : RuleTests("management-pag
         Assert.DoesNotContain(Judging.Prove(after).Findings, f => f.Code == "management-page-not-reserved");
     }
 }
+
+public sealed class LeaseTooShortTests() : RuleTests("lease-too-short")
+{
+    private static Home House(int minutes, bool server = true) =>
+        Home.WithGateway()
+            .Wifi("a", "gw")
+            .Edit<RouterMode>("gw", m => m with { Server = m.Server with { LeaseMinutes = minutes, On = server } });
+
+    [Fact]
+    public void Triggers()
+    {
+        One(House(29), Severity.Concern, "gw");
+        Cured(House(5), "Let leases of gw last a day");
+    }
+
+    [Theory]
+    [InlineData(30, true)]
+    [InlineData(5, false)]
+    public void Near_miss_with_half_an_hour_or_no_server(int minutes, bool server) => None(House(minutes, server));
+}
