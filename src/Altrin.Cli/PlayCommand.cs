@@ -71,11 +71,7 @@ internal static class PlayCommand
         output.WriteLine($"{number, 3}  {play.Steps[number - 1].Says}");
         foreach (var group in groups)
         {
-            output.WriteLine(
-                group.Shows.Count > 0 ? "If you see:"
-                : group.ShownBy is { } by ? $"Shows nothing here; step {by} shows it:"
-                : $"Shows nothing here, nor in the next {WhatIfNot.MostAhead} steps:"
-            );
+            output.WriteLine(group.Unseen ?? "If you see:");
             foreach (var line in group.Shows)
             {
                 output.WriteLine($"       {line.What}: {line.Says}");

@@ -70,7 +70,7 @@ internal static class RunRoutes
     {
         var (groups, problem) = await Sheet(question, (sheet, cancel) =>
             Numbered(sheet, step) is > 0 and var number
-                ? (IReadOnlyList<WhatIfNotDocument>)[.. StepIfNot.Of(sheet, number, cancel).Select(WhatIfNotDocument.Of)]
+                ? (IReadOnlyList<WhatIfNotDocument>)[.. StepIfNot.Of(sheet, number, cancel).Select(g => WhatIfNotDocument.Of(g, number))]
                 : null
         );
         return groups is not null ? TypedResults.Ok(groups) : problem ?? NoStep();

@@ -66,7 +66,7 @@ public sealed class TerminalTests : IDisposable
         Assert.Contains("The laptop is in port in of Upstairs router. Move it to port 1", ifNot.Output, StringComparison.Ordinal);
         Assert.Contains("Laptop, cable: 169.254.x.x of its own", ifNot.Output, StringComparison.Ordinal);
         var late = Run(null, "play", home, acts, "--if-not", "27").Output;
-        Assert.Contains("Shows nothing here; step 29 shows it:", late, StringComparison.Ordinal);
+        Assert.Contains("Shows nothing here; step 29 shows it.", late, StringComparison.Ordinal);
         Assert.Contains("\"wayOut\"", Run(null, "play", home, acts, "--if-not", "11", "--json").Output, StringComparison.Ordinal);
         Assert.Equal(ExitCode.BadInput, Run(null, "play", home, acts, "--if-not", "43").Status);
         using var json = JsonDocument.Parse(Run(null, "play", home, acts, "--json").Output);

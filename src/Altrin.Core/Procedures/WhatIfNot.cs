@@ -11,6 +11,14 @@ public sealed record WhatIfNot(IReadOnlyList<SeenItem> Shows, IReadOnlyList<Slip
     /// <summary>How its slips are told apart, in a sentence; null where what is seen tells.</summary>
     public string? Tests { get; init; }
 
+    /// <summary>That nothing shows at a step, and which later one shows it, as a sentence; null where it shows.</summary>
+    /// <param name="number">The step, from 1.</param>
+    public string? Unseen(int number) =>
+        Shows.Count > 0 ? null
+        : ShownBy == number ? "Shows nothing at once; the end of this step shows it."
+        : ShownBy is { } later ? $"Shows nothing here; step {later} shows it."
+        : "Shows nothing here, nor in the steps that follow: look at it twice.";
+
     /// <summary>How many acts are played on at most to find the one that shows a slip.</summary>
     public const int MostAhead = 40;
 

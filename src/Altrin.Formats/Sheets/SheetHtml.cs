@@ -110,15 +110,7 @@ public static class SheetHtml
         foreach (var group in groups)
         {
             text.AppendJoin("", group.Shows.Select(l => $"<p class=\"see\">{Plain(l.What)}: {Plain(l.Says)}</p>\n"));
-            if (group.Shows.Count == 0)
-            {
-                text.Append(
-                    group.ShownBy == number ? "<p class=\"note\">Shows nothing at once; the end of this step shows it.</p>\n"
-                    : group.ShownBy is { } later
-                        ? string.Create(CultureInfo.InvariantCulture, $"<p class=\"note\">Shows nothing here; step {later} shows it.</p>\n")
-                    : "<p class=\"note\">Shows nothing here, nor in the steps that follow: look at it twice.</p>\n"
-                );
-            }
+            text.Append(group.Unseen(number) is { } unseen ? $"<p class=\"note\">{Plain(unseen)}</p>\n" : "");
             text.Append(group.Tests is { } tests ? $"<p>{Plain(tests)}</p>\n" : "").Append("<ul>\n");
             text.AppendJoin("", group.Slips.Select(s => $"<li>{Plain(s.Says)} {Plain(s.WayOut)}</li>\n")).Append("</ul>\n");
         }

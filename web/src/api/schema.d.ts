@@ -3712,6 +3712,7 @@ export interface components {
             slips: components["schemas"]["SlipDocument"][];
             /** Format: int32 */
             shownBy: null | number;
+            unseen: null | string;
             tests: null | string;
         };
         /** @enum {unknown} */

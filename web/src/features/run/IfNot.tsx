@@ -17,12 +17,12 @@ export function IfNot({ ask, at }: Props) {
   const [openAt, setOpenAt] = useState<number | null>(null);
   return (
     <Fold key={at} title="If you see something else" onToggle={(e) => setOpenAt((e.target as HTMLDetailsElement).open ? at : null)}>
-      {openAt === at && <Groups ask={ask} at={at} />}
+      {openAt === at && <Groups ask={ask} />}
     </Fold>
   );
 }
 
-function Groups({ ask, at }: Props) {
+function Groups({ ask }: Pick<Props, "ask">) {
   const groups = useQuery(ask);
   return (
     <Asked of={groups} what="What may have gone wrong">
@@ -32,7 +32,7 @@ function Groups({ ask, at }: Props) {
         ) : (
           <Box display="grid" gap="3" mt="1">
             {all.map((group, i) => (
-              <Group key={i} group={group} at={at} />
+              <Group key={i} group={group} />
             ))}
           </Box>
         )
@@ -41,7 +41,7 @@ function Groups({ ask, at }: Props) {
   );
 }
 
-function Group({ group: { shows, slips, shownBy, tests }, at }: { group: Schemas["WhatIfNotDocument"]; at: number }) {
+function Group({ group: { shows, slips, unseen, tests } }: { group: Schemas["WhatIfNotDocument"] }) {
   return (
     <Box bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" p="3">
       {shows.length > 0 ? (
@@ -58,13 +58,7 @@ function Group({ group: { shows, slips, shownBy, tests }, at }: { group: Schemas
           ))}
         </Box>
       ) : (
-        <Box color="muted">
-          {shownBy === at
-            ? "Shows nothing at once; the end of this step shows it."
-            : shownBy
-              ? `Shows nothing here; step ${shownBy} shows it.`
-              : "Shows nothing here, nor in the steps that follow: look at it twice."}
-        </Box>
+        <Box color="muted">{unseen}</Box>
       )}
       {tests !== null && <Box mt="1">{tests}</Box>}
       <Box as="ul" aria-label="What it may be" mt="2" pl="5" css={{ "& > li + li": { marginTop: "0.25rem" } }}>
