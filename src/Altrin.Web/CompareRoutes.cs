@@ -92,6 +92,11 @@ internal static class CompareRoutes
             changes.Add(new(change.Describe(at), change.Subjects()));
             at = at with { SetUp = change.ApplyTo(at).Value };
         }
+        // Of the radios of one box the same is said once.
+        List<Differs> said =
+        [
+            .. changes.GroupBy(c => c.Text).Select(g => new Differs(g.Key, [.. g.SelectMany(c => c.Subjects).Distinct()])),
+        ];
         var (was, now, moved) = await proofs.Do(
             id,
             c =>
@@ -101,7 +106,7 @@ internal static class CompareRoutes
             cancel
         );
         return TypedResults.Ok(
-            new Comparison(Version(first.Revision, from, was), Version(second.Revision, to, now), changes, difference.Unreachable, moved)
+            new Comparison(Version(first.Revision, from, was), Version(second.Revision, to, now), said, difference.Unreachable, moved)
         );
     }
 

@@ -89,6 +89,8 @@ public sealed class ApiTests(RunningServer server) : IDisposable
         Assert.Equal("loft-router", (string)compared["changes"]![0]!["subjects"]![0]!);
         Assert.Empty((await Send(HttpMethod.Get, Query(ids[2], ids[2]))).Body!["changes"]!.AsArray());
         Assert.NotEmpty((await Send(HttpMethod.Get, Query(ids[0], ids[2], "found"))).Body!["changes"]!.AsArray());
+        var renamed = (await Send(HttpMethod.Get, Query(ids[0], ids[0], "one-network"))).Body!["changes"]!.AsArray();
+        Assert.Single(renamed, c => ((string)c!["text"]!).StartsWith("Loft router sends", StringComparison.Ordinal));
         Problem("no-revision", (await Send(HttpMethod.Get, Query(ids[0], 999999))).Body);
         Problem("no-set-up", (await Send(HttpMethod.Get, Query(ids[0], ids[1], "nowhere"))).Body);
         Problem(

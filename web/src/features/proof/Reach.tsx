@@ -281,7 +281,7 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
             <chakra.span fontSize="sm" color="muted">
               {from !== null && to === null
                 ? `From ${nameOf(design, from)}: choose the other device`
-                : "Two devices chosen here, one after the other, work too"}
+                : "Or choose two devices here"}
             </chakra.span>
           }
         />

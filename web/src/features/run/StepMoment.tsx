@@ -70,7 +70,7 @@ export function HomeThen({ moment: ask, height }: Pick<Props, "moment"> & { heig
             choose={choose}
             patching={idle}
             moment={m}
-            lead={<chakra.h2 fontSize="md">The home after this step</chakra.h2>}
+            lead={<chakra.h2 fontSize="md">After this step</chakra.h2>}
           />
         </Box>
       )}
