@@ -82,7 +82,13 @@ internal sealed class NameAsking(Tracer tracer)
             .Follow(c =>
             {
                 var (answer, at) = new Walk(_world, c).Ask(host, server);
-                return (at is null || answer.Kind == AnswerKind.No ? Answer.No(silent) : answer.And(Knows(at)), 0);
+                var told =
+                    answer.Kind == AnswerKind.No ? Answer.No(silent)
+                    : at is not null ? answer.And(Knows(at))
+                    // What was not worked out is no silence.
+                    : answer.Kind == AnswerKind.Unknown ? answer
+                    : Answer.No(silent);
+                return (told, 0);
             })
             .Answer;
         // A router with overlapping sides may have the server's address itself: then that is why none answers.
