@@ -28,6 +28,9 @@ internal static class Measurement
         using var browser = new Browser.Tests.Browser();
         browser.OpenCopy(server.Address, "plan", "?box=hall-gateway");
         browser.Find("//*[@data-key='box hall-gateway']");
+        // On a low screen the address rule is folded, and its pool has no ends to move.
+        browser.Script("[...document.querySelectorAll('button')].find(b => b.textContent === 'Unfold')?.click()");
+        browser.Find("//*[@role='slider'][starts-with(@aria-label, 'Last')]");
         browser.Driver.Manage().Timeouts().AsynchronousJavaScript = TimeSpan.FromMinutes(2);
 
         var reference = Measure(
