@@ -279,9 +279,7 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
           way={from !== null && to !== null && path.data ? { links: new Set(path.data.links), slowest: null } : undefined}
           lead={
             <chakra.span fontSize="sm" color="muted">
-              {from !== null && to === null
-                ? `From ${nameOf(design, from)}: choose the other device`
-                : "Or choose two devices here"}
+              {from !== null && to === null ? `From ${nameOf(design, from)}: choose the other device` : "Or choose two devices here"}
             </chakra.span>
           }
         />
