@@ -136,10 +136,13 @@ internal sealed partial class ProblemHandler(ILogger<ProblemHandler> logger) : I
     /// </summary>
     private static string Explain(BadHttpRequestException bad) =>
         Unbound().Match(bad.Message) is { Success: true } unbound
-            ? $"'{unbound.Groups[2].Value}' cannot be \"{(unbound.Groups[3].Value is { Length: > 60 } much ? much[..60] : unbound.Groups[3].Value)}\". {WantedAs(unbound.Groups[1].Value)}"
-        : Missing().Match(bad.Message) is { Success: true } missing ? $"'{missing.Groups[1].Value}' must be given."
+            ? $"'{Asked(unbound.Groups[2].Value)}' cannot be \"{(unbound.Groups[3].Value is { Length: > 60 } much ? much[..60] : unbound.Groups[3].Value)}\". {WantedAs(unbound.Groups[1].Value)}"
+        : Missing().Match(bad.Message) is { Success: true } missing ? $"'{Asked(missing.Groups[1].Value)}' must be given."
         : bad.StatusCode == StatusCodes.Status415UnsupportedMediaType ? Bodies.Kind
         : "It does not keep to HTTP, or ended too early.";
+
+    /// <summary>The name in the address of what is a parameter, or a member of what several parameters are bound to.</summary>
+    private static string Asked(string name) => JsonNamingPolicy.CamelCase.ConvertName(name);
 
     private static string WantedAs(string type) =>
         type.TrimEnd('?') switch
