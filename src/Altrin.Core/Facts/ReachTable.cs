@@ -140,7 +140,7 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
         {
             return $"{answer.Kind}";
         }
-        var holdings = leasing.Holdings(device);
+        var (holdings, remembers) = (leasing.Holdings(device), network.Situation.Memory is not null);
         return string.Join(
             '|',
             device.Behind,
@@ -148,10 +148,10 @@ internal sealed class ReachTable(Network network, Leasing leasing, Tracer tracer
             device.GuestOf,
             string.Join(',', holdings.Select(h => $"{h.Subnet}>{h.Gateway}{(h.Exact is null ? "~" : "")}")),
             answer.Kind,
-            string.Join(',', answer.Causes.Select(c => c.Code == CauseCodes.NoAnswer ? Apart(c, device) : c.Identity))
+            string.Join(',', answer.Causes.Select(c => remembers && c.Code == CauseCodes.NoAnswer ? Apart(c, device) : c.Identity))
         );
 
-        // Each device remembers by itself where an address was, and all of them are alike in that.
+        // In a home that remembers, each device knows by itself where an address was, and all of them are alike in that.
         static string Apart(Cause cause, Interface device) =>
             $"{cause.Code}({string.Join(',', cause.Subjects.Where(s => s != device.Owner))})";
     }
