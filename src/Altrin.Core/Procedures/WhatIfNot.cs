@@ -17,7 +17,7 @@ public sealed record WhatIfNot(IReadOnlyList<SeenItem> Shows, IReadOnlyList<Slip
         Shows.Count > 0 ? null
         : ShownBy == number ? "Shows nothing at once; the end of this step shows it."
         : ShownBy is { } later ? $"Shows nothing here; step {later} shows it."
-        : "Shows nothing here, nor in the steps that follow: look at it twice.";
+        : $"Shows nothing here, nor in the next {MostAhead} acts: look at it twice.";
 
     /// <summary>How many acts are played on at most to find the one that shows a slip.</summary>
     public const int MostAhead = 40;
