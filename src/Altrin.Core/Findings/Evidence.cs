@@ -20,7 +20,7 @@ public sealed class Evidence
     {
         _withRemedies = withRemedies;
         Seen = observation;
-        _sending = new(() => WifiNames.SendingOf(Design));
+        _sending = new(() => WifiNames.Sending(Design));
         var answers = Sheet.Internet.Select(i => i.Answer).Concat(Sheet.Needs.Select(n => n.Answer)).ToList();
         Causes = [.. answers.SelectMany(a => a.Causes).DistinctBy(c => c.Identity).OrderBy(c => c.Identity, StringComparer.Ordinal)];
         _broken = answers.Where(a => a.IsBroken).SelectMany(a => a.Causes).Select(c => c.Identity).ToHashSet(StringComparer.Ordinal);
@@ -41,7 +41,7 @@ public sealed class Evidence
     /// <summary>Every cause that an answer about internet or a need cites, once.</summary>
     public IReadOnlyList<Cause> Causes { get; }
 
-    /// <summary>Where what is sent is set, by box and radio, worked out once; see <see cref="WifiNames.Sending"/>.</summary>
+    /// <summary><see cref="WifiNames.Sending"/> of the design, worked out once: rules ask for each device.</summary>
     internal IReadOnlyList<(string Box, RadioSetting Setting)> Sending => _sending.Value;
 
     /// <summary>Routers with their settings, by id.</summary>

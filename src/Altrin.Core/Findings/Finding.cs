@@ -46,8 +46,8 @@ public sealed record Finding(
     public string Source { get; init; } = "";
 
     /// <summary>
-    /// What in use serves no device because of it, such as "Loft repeater serves nothing"; null where nothing does. A verdict never says that
-    /// all works beside it.
+    /// What in use serves no device because of it, such as "Loft repeater serves nothing"; null where nothing does. A verdict never says
+    /// that all works beside it.
     /// </summary>
     public string? Idle { get; init; }
 

@@ -54,6 +54,7 @@ public sealed record Mistake(string What, IReadOnlyList<string> Codes, string? O
         By("Reservation on the wrong interface's or a private, changing MAC address", ReservationIdle.Rule),
         By("Two reservations on one address, or one outside the subnet", ReservationClash.Rule),
         By("Pool too small or lease too long for phones and guests", PoolTooSmall.Rule, LeaseTooLong.Rule),
+        By("Leases shortened before a move and not put back", LeaseTooShort.Rule),
         By("Bridge mode without the provider's login, tag or lock known", LineNotAsked.Rule, LineNotMet.Rule),
         By("Telephone, TV or alarm that depends on the gateway and stops with it", ServiceInGateway.Rule),
         By("TV box on the wrong side, its multicast flooding powerline or radio", TvOnWrongSide.Rule),

@@ -10,10 +10,7 @@ internal static class WifiNames
     /// Where what is sent is set, by box and radio: what a main node and the satellites of its kit send is set once, at the main node.
     /// Names for guests are left out.
     /// </summary>
-    public static IReadOnlyList<(string Box, RadioSetting Setting)> Sending(Evidence e) => e.Sending;
-
-    /// <summary>The same of a design, worked out.</summary>
-    internal static IReadOnlyList<(string Box, RadioSetting Setting)> SendingOf(Design design) =>
+    public static IReadOnlyList<(string Box, RadioSetting Setting)> Sending(Design design) =>
         [
             .. Air.Of(design)
                 .Where(a => !a.Guest)
@@ -25,7 +22,7 @@ internal static class WifiNames
 
     /// <summary>The same without names of point-to-point links, which no device of the home is to join.</summary>
     public static IEnumerable<(string Box, RadioSetting Setting)> OfHome(Evidence e) =>
-        Sending(e).Where(r => !Air.IsLink(e.Design, r.Box, r.Setting.Name));
+        e.Sending.Where(r => !Air.IsLink(e.Design, r.Box, r.Setting.Name));
 
     /// <summary>
     /// A radio sends the name, security and password of another, and whatever joins it by radio is told so: a box that is renamed alone

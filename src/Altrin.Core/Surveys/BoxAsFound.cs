@@ -6,7 +6,9 @@ namespace Altrin.Core.Surveys;
 /// <summary>How a box in use is set today, as far as a survey asks for it.</summary>
 /// <param name="Box">The box.</param>
 /// <param name="Settings">What its mode holds; null for what it does not have.</param>
-/// <param name="Assumed">Which members of it were not read yet, as <see cref="FoundSettings"/> calls them, with a small first letter.</param>
+/// <param name="Assumed">
+/// Which members of it were not read yet, as <see cref="FoundSettings"/> calls them, with a small first letter.
+/// </param>
 /// <param name="Elsewhere">What other set-ups hold otherwise, a sentence each, such as "planned has the Wi-Fi name "Lantern".".</param>
 public sealed record BoxAsFound(string Box, FoundSettings Settings, IReadOnlyList<string> Assumed, IReadOnlyList<string> Elsewhere)
 {

@@ -13,10 +13,10 @@ public sealed class ForgettingTests
         Home.WithGateway().Switch("s").Cable("gw/lan1", "s/lan1").Wired("a", "s/lan2").Wired("b", "gw/lan2").Router("in", "192.168.9.1/24");
 
     [Theory]
-    [InlineData("s", "b gw-lan1-s-lan1 gw-lan2-b", "")]
-    [InlineData("b", "s gw-lan1-s-lan1", "in")]
-    [InlineData("in", "s b gw-lan1-s-lan1 gw-lan2-b", "")]
-    public void Nothing_is_remembered_of_what_is_taken_out_of_use(string gone, string off, string typed)
+    [InlineData("s", "b gw-lan2-b")]
+    [InlineData("b", "s gw-lan1-s-lan1")]
+    [InlineData("in", "s b gw-lan1-s-lan1 gw-lan2-b")]
+    public void Nothing_is_remembered_of_what_is_taken_out_of_use(string gone, string off)
     {
         var now = Morning(House())
             .After(
@@ -29,10 +29,9 @@ public sealed class ForgettingTests
                 new Rewire(new TakeOutOfUse(gone))
             )
             .Value.Situation;
-        Assert.Equal(off.Split(' ').Except([gone == "s" ? "gw-lan1-s-lan1" : ""]).Order(), now.Off.Order());
+        Assert.Equal(off.Split(' ').Order(), now.Off.Order());
         Assert.Equal(gone == "in" ? [] : ["in"], now.Typed.Select(t => t.Box));
         Assert.Equal(gone == "in" ? [] : ["in"], now.Busy.Select(b => b.Box));
-        Assert.True(typed.Length == 0 || now.Typed[0].Box == typed);
     }
 
     [Theory]

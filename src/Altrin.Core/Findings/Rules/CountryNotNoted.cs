@@ -20,9 +20,8 @@ public static class CountryNotNoted
     private static IEnumerable<Finding> Judge(Evidence e) =>
         e.Design.Site.Country is not null
             ? []
-            : WifiNames
-                .Sending(e)
-                .Select(r =>
+            : e
+                .Sending.Select(r =>
                     (r.Box, r.Setting, Band: e.Design.Box(r.Box)?.Profile.Radios.FirstOrDefault(x => x.Id == r.Setting.Radio)?.Band)
                 )
                 .Where(r => r is { Setting.Channel: { } channel, Band: { } band } && !IsCommon(band, channel))

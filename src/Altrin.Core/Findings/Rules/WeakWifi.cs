@@ -18,9 +18,8 @@ public static class WeakWifi
         );
 
     private static IEnumerable<Finding> Judge(Evidence e) =>
-        WifiNames
-            .Sending(e)
-            .Where(r => r.Setting.Security.IsWeak())
+        e
+            .Sending.Where(r => r.Setting.Security.IsWeak())
             .Select(r =>
                 e.Finding(
                     Rule,

@@ -36,16 +36,10 @@ public static class WifiNotJoined
     /// <summary>What the box beside it sends, else the nearest thing: the same name from another box.</summary>
     private static IEnumerable<Remedy> Join(Evidence e, WifiRefusal refusal)
     {
-        var here = WifiNames
-            .Sending(e)
-            .Where(r => r.Box == refusal.Wifi.Box)
-            .Select(r => r.Setting)
-            .DistinctBy(s => (s.Name, s.Password))
-            .ToList();
+        var here = e.Sending.Where(r => r.Box == refusal.Wifi.Box).Select(r => r.Setting).DistinctBy(s => (s.Name, s.Password)).ToList();
         var cannot = refusal.Why is RefusalReason.SecurityDiffers or RefusalReason.FramesUnprotected;
-        var eased = WifiNames
-            .Sending(e)
-            .Where(r => cannot && r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name)
+        var eased = e
+            .Sending.Where(r => cannot && r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name)
             .Select(r =>
                 (
                     Now: r.Setting,
@@ -64,9 +58,8 @@ public static class WifiNotJoined
             );
         // A name that it finds on no band of its own is sent there too.
         var known = e.Design.Device(refusal.Device)?.Bands ?? [];
-        var sent = WifiNames
-            .Sending(e)
-            .Where(r => r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name)
+        var sent = e
+            .Sending.Where(r => r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name)
             .Select(r => r.Setting)
             .FirstOrDefault();
         var there = e.Design.Mode(refusal.Wifi.Box)
@@ -92,9 +85,7 @@ public static class WifiNotJoined
                 )
             )
             ?? [];
-        var elsewhere = WifiNames
-            .Sending(e)
-            .Where(r => r.Box != refusal.Wifi.Box && (here.Count == 0 || r.Setting.Name == refusal.Wifi.Name));
+        var elsewhere = e.Sending.Where(r => r.Box != refusal.Wifi.Box && (here.Count == 0 || r.Setting.Name == refusal.Wifi.Name));
         return
         [
             .. there,

@@ -17,9 +17,8 @@ public static class WifiPasswordDiffers
         );
 
     private static IEnumerable<Finding> Judge(Evidence e) =>
-        WifiNames
-            .Sending(e)
-            .GroupBy(r => r.Setting.Name, StringComparer.Ordinal)
+        e
+            .Sending.GroupBy(r => r.Setting.Name, StringComparer.Ordinal)
             .OrderBy(g => g.Key, StringComparer.Ordinal)
             .Where(g => g.Select(r => (r.Setting.Security, r.Setting.Password)).Distinct().Count() > 1)
             .Select(g =>
