@@ -23,12 +23,15 @@ public static class DesignFile
             return new(null, [unreadable]);
         }
         json = DesignUpgrades.ToNewest(json);
-        // The file is held to the schema while it is read: each takes as long as the other, and what is read counts only if it holds.
-        var violations = Task.Run(() => DesignSchema.Validate(json));
-        var read = JsonText.Deserialise<DesignDocument, HomeFile>(json, document =>
-            violations.GetAwaiter().GetResult() is { Count: > 0 } ? new(null, []) : DesignReader.Read(document)
-        );
-        return violations.GetAwaiter().GetResult() is { Count: > 0 } wrong ? new(null, wrong) : read;
+        // It is read while it is held to the schema: each takes as long as the other, and what is read counts only where the schema holds.
+        var reading = Task.Run(() => JsonText.Deserialise<DesignDocument, DesignDocument>(json, read => new(read, [])));
+        var violations = DesignSchema.Validate(json);
+        if (violations.Count > 0)
+        {
+            return new(null, violations);
+        }
+        var (document, errors) = reading.GetAwaiter().GetResult();
+        return document is null ? new(null, errors) : DesignReader.Read(document);
     }
 
     /// <summary>Writes a home as a design file of the newest version; reading it again gives the same home.</summary>
