@@ -6,6 +6,7 @@ import { Trouble, Waiting } from "../../ui/pieces";
 import { namingWords, worthWords } from "../../ui/words";
 import { DraftInput } from "../../ui/DraftInput";
 import { Fold } from "../../ui/Fold";
+import { Said } from "../../ui/Said";
 import { WordSelect } from "../../ui/WordSelect";
 import { nameOf } from "../shared/designReading";
 import { SecretField } from "../shared/SecretField";
@@ -40,7 +41,9 @@ export function Answer({ state, view, error, tools, choose }: Props) {
         </chakra.h2>
         <Box as="ul" fontSize="sm" mt="1" display="grid" gap="0.5">
           {view.answer.reasons.map((r) => (
-            <li key={r}>{r}</li>
+            <li key={r}>
+              <Said text={r} />
+            </li>
           ))}
         </Box>
         <Flex mt="2" gap="3" align="center" wrap="wrap">
@@ -134,13 +137,13 @@ export function Answer({ state, view, error, tools, choose }: Props) {
                   .filter((w) => w.box === s.box)
                   .map((w) => (
                     <Box key={w.box} color="ochre" fontWeight="600">
-                      {w.says}
+                      <Said text={w.says} />
                     </Box>
                   ))}
                 {s.worth !== "good" &&
                   s.reasons.map((r) => (
                     <Box key={r} color="muted">
-                      {r}
+                      <Said text={r} />
                     </Box>
                   ))}
               </li>
