@@ -7,12 +7,19 @@ import { ColourSwitch } from "../../ui/ColourSwitch";
 import { levelColour, levelWord } from "../../ui/pieces";
 import { standing } from "../shared/findings";
 import { stations, stationWords, type Station } from "./stations";
-import type { JobTools } from "../shared/jobTools";
+import type { JobNews, JobTools } from "../shared/jobTools";
 import { useRun } from "../shared/useRun";
 import { Button, Select } from "../../ui/controls";
 
+interface Props {
+  state: JobState;
+  station: Station;
+  tools: JobTools;
+  news: JobNews;
+}
+
 /** The name of the job, its stations with how far each is, undo and redo. */
-export function JobHeader({ state, station, tools }: { state: JobState; station: Station; tools: JobTools }) {
+export function JobHeader({ state, station, tools, news }: Props) {
   const [query, setQuery] = useSearchParams();
   const go = useNavigate();
   const level = state.proof.verdict.kind;
@@ -66,9 +73,9 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
           {state.job.name}
         </Box>
         <Box color="muted" fontSize="xs" aria-live="polite" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
-          {tools.asking
+          {news.asking
             ? "not saved yet"
-            : tools.busy
+            : news.busy
               ? "saving"
               : `saved ${new Date(state.job.changedAt).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} · version ${state.version}`}
         </Box>
@@ -83,7 +90,7 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
         <Flex gap="1" fontSize="xs" color="muted" lineHeight="1" whiteSpace="nowrap" overflow="hidden">
           <chakra.label htmlFor="set-up">Set-up</chakra.label>
           <chakra.span display={{ base: "inline", md: "none" }} aria-live="polite">
-            · {tools.asking ? "not saved" : tools.busy ? "saving" : "saved"}
+            · {news.asking ? "not saved" : news.busy ? "saving" : "saved"}
           </chakra.span>
         </Flex>
         <Select
@@ -151,7 +158,7 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
         <Button
           variant="quiet"
           px={{ base: "2", md: "3" }}
-          disabled={state.undo === null || tools.busy}
+          disabled={state.undo === null}
           onClick={() => tools.undo()}
           title={state.undo ? `Undo: ${state.undo}` : "Nothing to undo"}
           aria-label={state.undo ? `Undo: ${state.undo}` : "Undo"}
@@ -161,7 +168,7 @@ export function JobHeader({ state, station, tools }: { state: JobState; station:
         <Button
           variant="quiet"
           px={{ base: "2", md: "3" }}
-          disabled={state.redo === null || tools.busy}
+          disabled={state.redo === null}
           onClick={() => tools.redo()}
           title={state.redo ? `Redo: ${state.redo}` : "Nothing to redo"}
           aria-label={state.redo ? `Redo: ${state.redo}` : "Redo"}

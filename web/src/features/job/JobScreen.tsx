@@ -7,7 +7,8 @@ import { Waiting } from "../../ui/pieces";
 import { JobHeader } from "./JobHeader";
 import { isStation, stationWords, type Station } from "./stations";
 import { useJob } from "../shared/useJob";
-import type { JobTools } from "../shared/jobTools";
+import type { JobNews, JobTools, OpenJob } from "../shared/jobTools";
+import type { JobState } from "../../api/client";
 import { Button, Mono } from "../../ui/controls";
 
 const PlanStation = lazy(() => import("../plan/PlanStation"));
@@ -20,8 +21,9 @@ export default function JobScreen() {
   const { id, station } = useParams();
   const [query] = useSearchParams();
   // The survey records what was found; the other stations show the set-up that is chosen.
-  const tools = useJob(Number(id), station === "survey" ? "found" : query.get("setUp"));
-  const name = tools.job.data?.job.name;
+  const { job, tools, preview, news } = useJob(Number(id), station === "survey" ? "found" : query.get("setUp"));
+  const state = job.data;
+  const name = state?.job.name;
 
   useEffect(() => {
     document.title = name ? `${name} · Altrin` : "Altrin";
@@ -30,37 +32,41 @@ export default function JobScreen() {
   if (!isStation(station)) {
     return <NotHere what="This job has no such page." job={id} />;
   }
-  if (tools.job.error && !tools.job.data) {
-    return <NotHere what="This job cannot be opened." why={tools.job.error.message} again={() => void tools.job.refetch()} />;
+  if (job.error && !state) {
+    return <NotHere what="This job cannot be opened." why={job.error.message} again={() => void job.refetch()} />;
   }
-  if (!tools.job.data) {
+  if (!state) {
     return <Waiting what="Opening the job" />;
   }
   // The drawing takes the height of the window; what is read as a page scrolls as one.
   const drawn = station === "run" || (station === "plan" && query.get("view") !== "list");
   return (
     <Flex direction="column" minH="100vh" height={{ lg: drawn ? "100vh" : "auto" }}>
-      <JobHeader state={tools.job.data} station={station} tools={tools} />
-      <Bars tools={tools} />
+      <JobHeader state={state} station={station} tools={tools} news={news} />
+      <Bars tools={tools} news={news} />
       <chakra.main flex="1" minH="0" overflow={{ lg: drawn ? "auto" : "visible" }}>
         <ErrorBoundary key={station} of={stationWords[station].name}>
-          <Suspense fallback={<Waiting what={`Opening ${stationWords[station].name}`} />}>{show(station, tools)}</Suspense>
+          <Suspense fallback={<Waiting what={`Opening ${stationWords[station].name}`} />}>
+            {show(station, { state, tools, preview })}
+          </Suspense>
         </ErrorBoundary>
       </chakra.main>
     </Flex>
   );
 }
 
-function show(station: Station, tools: JobTools): ReactNode {
+type Shown = Pick<OpenJob, "tools" | "preview"> & { state: JobState };
+
+function show(station: Station, { state, tools, preview }: Shown): ReactNode {
   switch (station) {
     case "survey":
-      return <SurveyStation tools={tools} />;
+      return <SurveyStation state={state} tools={tools} />;
     case "plan":
-      return <PlanStation tools={tools} />;
+      return <PlanStation state={state} preview={preview} tools={tools} />;
     case "proof":
-      return <ProofStation tools={tools} />;
+      return <ProofStation state={state} />;
     case "run":
-      return <RunStation tools={tools} />;
+      return <RunStation state={state} />;
     default:
       return (
         <Box p="6" maxW="40rem">
@@ -72,28 +78,28 @@ function show(station: Station, tools: JobTools): ReactNode {
 }
 
 /** What has to be said about the whole job, above its station. */
-function Bars({ tools }: { tools: JobTools }) {
+function Bars({ tools, news }: { tools: JobTools; news: JobNews }) {
   return (
     <>
-      {tools.otherTab && (
+      {news.otherTab && (
         <Flex role="alert" bg="clay.2" px="4" py="2" gap="3" align="center" wrap="wrap">
-          <span>The last change was made in another tab. {tools.otherTab}</span>
+          <span>The last change was made in another tab. {news.otherTab}</span>
           <Button onClick={() => tools.undo(true)}>Undo it</Button>
           <Button variant="quiet" onClick={tools.leaveOtherTab}>
             Keep it
           </Button>
         </Flex>
       )}
-      {tools.asking && (
+      {news.asking && (
         <Box role="alertdialog" aria-label="The same was changed elsewhere" bg="clay.2" px="4" py="2">
           <Box>
-            {tools.asking.clashes.length > 0
+            {news.asking.clashes.length > 0
               ? "The same was changed elsewhere since this page read it."
               : "This job was changed elsewhere since this page read it, and whether that is about the same could not be told."}{" "}
-            {tools.asking.why}
+            {news.asking.why}
           </Box>
           <Box as="ul" my="1" pl="5" fontSize="sm">
-            {tools.asking.clashes.map((c) => (
+            {news.asking.clashes.map((c) => (
               <li key={`${c.setUp} ${c.what}`}>
                 {c.what}: <Mono>{c.theirs || "nothing"}</Mono> there, <Mono>{c.yours || "nothing"}</Mono> here
               </li>
@@ -107,9 +113,9 @@ function Bars({ tools }: { tools: JobTools }) {
           </Flex>
         </Box>
       )}
-      {tools.notice && (
+      {news.notice && (
         <Flex role="alert" bg="clay.2" px="4" py="2" gap="3" align="center" wrap="wrap">
-          <span>{tools.notice}</span>
+          <span>{news.notice}</span>
           <Button variant="quiet" onClick={tools.dismiss}>
             Close
           </Button>

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { Design } from "../../api/client";
+import type { JobState } from "../../api/client";
 import { Card, Labelled } from "../../ui/pieces";
 import { modeWords } from "../../ui/words";
 import { PlaceSelect } from "../shared/PlaceSelect";
@@ -17,12 +17,13 @@ import { Button, Select } from "../../ui/controls";
 interface Props {
   box: Gear;
   setting: BoxSetting | undefined;
-  design: Design;
+  state: JobState;
   tools: JobTools;
 }
 
 /** What one box is set to, and what is plugged into it. */
-export function BoxInspector({ box, setting, design, tools }: Props) {
+export function BoxInspector({ box, setting, state, tools }: Props) {
+  const { design } = state;
   return (
     <chakra.section aria-label={box.name}>
       <chakra.h2 fontSize="lg">{box.name}</chakra.h2>
@@ -36,7 +37,6 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
             <Select
               {...ids}
               value={setting?.mode ?? ""}
-              disabled={tools.busy}
               onChange={(e) => tools.act([{ kind: "setMode", box: box.id, mode: e.target.value as BoxSetting["mode"] }])}
             >
               {!setting && <option value="">not in use</option>}
@@ -53,19 +53,18 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
             label="Stands in"
             design={design}
             value={setting.place ?? null}
-            disabled={tools.busy}
             onChange={(place) => tools.act([{ kind: "placeBox", box: box.id, place }])}
           />
         )}
         {setting?.mode === "router" && <RouterFields box={box} setting={setting} design={design} tools={tools} />}
         {(setting?.mode === "repeater" || setting?.mode === "wirelessBridge") && (
-          <UplinkFields box={box} setting={setting} design={design} tools={tools} />
+          <UplinkFields box={box} setting={setting} state={state} tools={tools} />
         )}
         {setting?.mode === "router" && box.profile.radios.length > 0 && (
-          <RouterUplink box={box} setting={setting} design={design} tools={tools} />
+          <RouterUplink box={box} setting={setting} state={state} tools={tools} />
         )}
         {setting?.mode === "switch" && setting.page && <VlanFields box={box} setting={setting} tools={tools} />}
-        {setting?.mode === "satellite" && <SatelliteFields box={box} setting={setting} design={design} tools={tools} />}
+        {setting?.mode === "satellite" && <SatelliteFields box={box} setting={setting} state={state} tools={tools} />}
         {setting && setting.mode !== "router" && setting.mode !== "bridge" && setting.page && (
           <HostAddressFields
             legend="Management address"
@@ -89,7 +88,7 @@ export function BoxInspector({ box, setting, design, tools }: Props) {
       </Card>
       {setting && <Cables owner={box.id} ends={box.profile.ports.map((p) => `${box.id}/${p.id}`)} design={design} tools={tools} />}
       {setting && (
-        <Button variant="quiet" mt="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "takeOutOfUse", id: box.id }])}>
+        <Button variant="quiet" mt="2" onClick={() => tools.act([{ kind: "takeOutOfUse", id: box.id }])}>
           Take it out of use
         </Button>
       )}

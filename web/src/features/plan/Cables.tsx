@@ -45,7 +45,6 @@ export function Cables({ owner, ends, design, tools }: Props) {
                 variant="quiet"
                 flexShrink={0}
                 whiteSpace="nowrap"
-                disabled={tools.busy}
                 aria-label={`Unplug the cable from ${endName(design, end)} to ${endName(design, otherEnd(cable, end))}`}
                 onClick={() => tools.act([{ kind: "unpatch", cable: cable.id }])}
               >
@@ -86,7 +85,7 @@ export function Cables({ owner, ends, design, tools }: Props) {
           </Labelled>
           <WordSelect label="Cable" words={mediumWords} value={medium} onChange={setMedium} />
           <Button
-            disabled={tools.busy || there === ""}
+            disabled={there === ""}
             onClick={() => tools.act([{ kind: "patch", a: here, b: there, known: { ...notLookedAt, medium } }])}
           >
             Plug in

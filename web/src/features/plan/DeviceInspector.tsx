@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { Design, Proof, Schemas } from "../../api/client";
+import type { JobState, Schemas } from "../../api/client";
 import { Card, Labelled } from "../../ui/pieces";
 import type { JobTools } from "../shared/jobTools";
 import { Cables } from "./Cables";
@@ -10,13 +10,13 @@ import { Button, Mono, Select } from "../../ui/controls";
 
 interface Props {
   device: Schemas["DeviceDocument"];
-  design: Design;
-  proof: Proof;
+  state: JobState;
   tools: JobTools;
 }
 
 /** How one of the customer's devices is set, and where it hangs. */
-export function DeviceInspector({ device, design, proof, tools }: Props) {
+export function DeviceInspector({ device, state, tools }: Props) {
+  const { design, proof } = state;
   const setUp = setUpOf(design);
   const setting = setUp.devices.find((d) => d.device === device.id);
   const fact = factsOf(proof, device.id)[0];
@@ -41,7 +41,7 @@ export function DeviceInspector({ device, design, proof, tools }: Props) {
             Has <Mono whiteSpace="normal">{addressText(design, fact).text}</Mono>, {addressText(design, fact).how}.
             {internet && (
               <Box color="muted">
-                <Reasons answer={internet.answer} about={{ kind: "device", id: device.id }} state={tools.job.data} />
+                <Reasons answer={internet.answer} about={{ kind: "device", id: device.id }} state={state} />
               </Box>
             )}
           </Box>
@@ -57,7 +57,6 @@ export function DeviceInspector({ device, design, proof, tools }: Props) {
             <Select
               {...ids}
               value={joined ? value(joined) : ""}
-              disabled={tools.busy}
               onChange={(e) => {
                 const parts = e.target.value === "" ? null : (JSON.parse(e.target.value) as [string, string, string | null]);
                 tools.act([{ kind: "joinWifi", device: device.id, wifi: parts && { box: parts[0], name: parts[1], password: parts[2] } }]);
@@ -80,7 +79,7 @@ export function DeviceInspector({ device, design, proof, tools }: Props) {
       </Card>
       <Cables owner={device.id} ends={[device.id]} design={design} tools={tools} />
       {setting && (
-        <Button variant="quiet" mt="2" disabled={tools.busy} onClick={() => tools.act([{ kind: "takeOutOfUse", id: device.id }])}>
+        <Button variant="quiet" mt="2" onClick={() => tools.act([{ kind: "takeOutOfUse", id: device.id }])}>
           Leave it out of this set-up
         </Button>
       )}

@@ -32,7 +32,7 @@ interface Props {
   /** What a design does not say of a moment; none for a settled home. */
   moment?: MomentSaid;
   /** What can be done to the job; without it the drawing is only looked at. */
-  tools?: Pick<JobTools, "busy" | "act">;
+  tools?: Pick<JobTools, "act">;
 }
 
 const guess = { w: 860, h: 560 };
@@ -192,7 +192,7 @@ export function DrawingPane({ design, proof, choice, choose, patching, lead, mar
             linkName={linkName}
             svg={svg}
           />
-          {tools && chosen && <ModeChips laid={chosen} scale={scale} design={design} busy={tools.busy} act={tools.act} />}
+          {tools && chosen && <ModeChips laid={chosen} scale={scale} design={design} act={tools.act} />}
         </Box>
       </Box>
     </Flex>

@@ -31,9 +31,7 @@ export function GuestFields({ box, setting, tools }: { box: string; setting: Box
   if (!guest) {
     return (
       <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
-        <Button disabled={tools.busy} onClick={() => tools.act([change(usual(box, setting))])}>
-          Add a guest network
-        </Button>
+        <Button onClick={() => tools.act([change(usual(box, setting))])}>Add a guest network</Button>
       </Box>
     );
   }
@@ -55,7 +53,6 @@ export function GuestFields({ box, setting, tools }: { box: string; setting: Box
         label="Guest Wi-Fi security"
         words={securityWords}
         value={guest.security}
-        disabled={tools.busy}
         onChange={(security) => tools.act([change({ security })])}
       />
       {guest.security !== "open" && (
@@ -67,9 +64,7 @@ export function GuestFields({ box, setting, tools }: { box: string; setting: Box
           refer={(password) => tools.save([change({ password })])}
         />
       )}
-      <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removeGuest", box }])}>
-        Remove the guest network
-      </Button>
+      <Button onClick={() => tools.act([{ kind: "removeGuest", box }])}>Remove the guest network</Button>
     </Box>
   );
 }

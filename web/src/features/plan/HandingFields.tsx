@@ -65,7 +65,7 @@ export function HandingFields({ box, server, tools }: { box: string; server: Ser
           />
         </Box>
         {leftOut.map(({ label, on, make }) => (
-          <Tick key={label} label={label} on={on} disabled={tools.busy} set={(on) => tools.act([make(on)])} />
+          <Tick key={label} label={label} on={on} set={(on) => tools.act([make(on)])} />
         ))}
       </Box>
     </Fold>

@@ -12,7 +12,7 @@ export function Kept({ title, items, tools }: { title: string; items: { text: st
         {items.map(({ text, change }) => (
           <Flex as="li" key={text} justify="space-between" align="center" gap="2">
             <Mono whiteSpace="normal">{text}</Mono>
-            <Button variant="quiet" disabled={tools.busy} aria-label={`Remove ${text}`} onClick={() => tools.act([change])}>
+            <Button variant="quiet" aria-label={`Remove ${text}`} onClick={() => tools.act([change])}>
               Remove
             </Button>
           </Flex>

@@ -47,7 +47,6 @@ export function PassOn({ box, setting, design, tools }: { box: Gear; setting: Bo
         <Select
           {...ids}
           value={chosen.toString()}
-          disabled={tools.busy}
           onChange={(e) => tools.act([{ kind: "setPassing", box: box.id, passing: ways[Number(e.target.value)]?.passing ?? null }])}
         >
           {chosen < 0 && <option value="-1">{`passed to ${now?.to ?? nameOf(design, box.id)}`}</option>}
@@ -69,12 +68,7 @@ export function LineFields({ box, setting, tools }: { box: string; setting: BoxS
   return (
     <Fold title="What it tells the internet line">
       <Box display="grid" gap="1.5" mt="1.5">
-        <Tick
-          label="The provider's login is typed in"
-          on={line.login}
-          disabled={tools.busy}
-          set={(on) => tools.act([set({ login: on })])}
-        />
+        <Tick label="The provider's login is typed in" on={line.login} set={(on) => tools.act([set({ login: on })])} />
         <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2">
           <NumberInput
             label="VLAN tag"

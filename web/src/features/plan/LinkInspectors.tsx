@@ -64,13 +64,7 @@ export function CableInspector({
         ))}
       </Flex>
       <Card display="grid" gap="3">
-        <WordSelect
-          label="Made of"
-          words={mediumWords}
-          value={cable.medium}
-          disabled={tools.busy}
-          onChange={(medium) => tools.act(set({ medium }))}
-        />
+        <WordSelect label="Made of" words={mediumWords} value={cable.medium} onChange={(medium) => tools.act(set({ medium }))} />
         <DraftInput
           label="Length in metres"
           hint="Empty where it was not measured."
@@ -90,9 +84,7 @@ export function CableInspector({
               ? "What it carries is not known: look at its kind and its ports."
               : "It joins nothing that is in use."}
         </Box>
-        <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "unpatch", cable: id }])}>
-          Unplug it
-        </Button>
+        <Button onClick={() => tools.act([{ kind: "unpatch", cable: id }])}>Unplug it</Button>
       </Card>
     </chakra.section>
   );

@@ -9,12 +9,11 @@ interface Props {
   laid: LaidBox;
   scale: number;
   design: Design;
-  busy: boolean;
   act: (changes: Change[]) => void;
 }
 
 /** What the chosen box can be, above it on the drawing: one press changes its mode. Nothing where it can be one thing only. */
-export function ModeChips({ laid, scale, design, busy, act }: Props) {
+export function ModeChips({ laid, scale, design, act }: Props) {
   const id = laid.box.id;
   const modes = design.site.boxes.find((b) => b.id === id)?.profile.modes ?? [];
   const now = setUpOf(design).boxes.find((b) => b.box === id)?.mode;
@@ -46,7 +45,7 @@ export function ModeChips({ laid, scale, design, busy, act }: Props) {
           py="0"
           fontSize="sm"
           aria-pressed={mode === now}
-          disabled={busy || mode === now}
+          disabled={mode === now}
           _disabled={{ opacity: 1 }}
           onClick={() => act([{ kind: "setMode", box: id, mode }])}
         >

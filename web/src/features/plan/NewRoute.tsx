@@ -45,7 +45,7 @@ export function NewRoute({ box, tools }: { box: string; tools: JobTools }) {
           {error}
         </Box>
       )}
-      <Button mt="1.5" disabled={tools.busy || to.trim() === "" || via.trim() === ""} onClick={() => void add()}>
+      <Button mt="1.5" disabled={to.trim() === "" || via.trim() === ""} onClick={() => void add()}>
         Add the route
       </Button>
     </Box>

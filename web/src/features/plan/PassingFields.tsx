@@ -19,7 +19,7 @@ export function PassingFields({ box, setting, tools }: { box: string; setting: B
     <Fold title="NAT, port forwarding and routes">
       <Box display="grid" gap="1.5" mt="1.5">
         {switches.map(({ label, on, make }) => (
-          <Tick key={label} label={label} on={on} disabled={tools.busy} set={(on) => tools.act([make(on)])} />
+          <Tick key={label} label={label} on={on} set={(on) => tools.act([make(on)])} />
         ))}
         <DraftInput
           label="DMZ host"

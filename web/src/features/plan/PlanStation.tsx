@@ -1,7 +1,7 @@
 import { Box, Flex } from "@chakra-ui/react";
 import { lazy, Suspense, useRef, useState, type ReactNode } from "react";
 import { Link, useSearchParams } from "react-router";
-import type { JobState } from "../../api/client";
+import type { JobState, Schemas } from "../../api/client";
 import { KeyHelp } from "../../ui/KeyHelp";
 import { Card, Waiting } from "../../ui/pieces";
 import { Button } from "../../ui/controls";
@@ -24,13 +24,15 @@ import { ShortVerdict, VerdictPanel } from "./VerdictPanel";
 
 const ComparePane = lazy(() => import("./ComparePane"));
 
-/** Plan: the drawing or the list of what is there, what the chosen thing is set to, and the verdict that follows. */
-export default function PlanStation({ tools }: { tools: JobTools }) {
-  const state = tools.job.data;
-  return state ? <Plan tools={tools} state={state} /> : null;
+interface Props {
+  state: JobState;
+  /** What is proven of changes that are only tried; null where none is. */
+  preview: Schemas["Preview"] | null;
+  tools: JobTools;
 }
 
-function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
+/** Plan: the drawing or the list of what is there, what the chosen thing is set to, and the verdict that follows. */
+export default function PlanStation({ state, preview, tools }: Props) {
   const [query, setQuery] = useSearchParams();
   const inspector = useRef<HTMLDivElement>(null);
   const wide = useWide();
@@ -38,7 +40,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   const [aiming, setAiming] = useState(false);
   const [help, setHelp] = useState(false);
   const { design } = state;
-  const shown = tools.preview ?? state;
+  const shown = preview ?? state;
   // While a cable is aimed at a port, the port must not move: the verdict alone follows.
   const drawn = aiming ? state : shown;
   const choice = choiceOf(query);
@@ -52,7 +54,15 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
       requestAnimationFrame(() => inspector.current?.focus());
     }
   };
-  const shortcuts = usePlanKeys({ proof: shown.proof, choice, choose, tools, on: !query.has("compare"), help: () => setHelp(true) });
+  const shortcuts = usePlanKeys({
+    proof: shown.proof,
+    choice,
+    choose,
+    tools,
+    trying: preview !== null,
+    on: !query.has("compare"),
+    help: () => setHelp(true),
+  });
   const view = (which: "drawing" | "list") => {
     const next = new URLSearchParams(query);
     if (which === "list") {
@@ -134,9 +144,8 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   const verdict = (
     <VerdictPanel
       proof={shown.proof}
-      trying={tools.preview?.label}
+      trying={preview?.label}
       apply={tools.act}
-      busy={tools.busy}
       chosen={choice?.kind === "finding" ? choice.id : null}
       choose={(id) => choose(id ? { kind: "finding", id } : null)}
     />
@@ -155,7 +164,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
   );
   const rule = (
     <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" bg="card">
-      <AddressRule design={shown.design} proof={shown.proof} choice={choice} choose={choose} tools={tools} />
+      <AddressRule design={shown.design} proof={shown.proof} kept={state.proof} choice={choice} choose={choose} tools={tools} />
     </Box>
   );
   const first: Choice = { kind: "box", id: design.site.boxes[0]?.id ?? "" };
@@ -189,8 +198,8 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
         </Flex>
         <Side>
           {hasSettings(choice) ? (
-            <ShortVerdict proof={shown.proof} trying={tools.preview?.label} back={() => choose(null)}>
-              <Settings choice={choice} tools={tools} choose={choose} run={run} />
+            <ShortVerdict proof={shown.proof} trying={preview?.label} back={() => choose(null)}>
+              <Settings choice={choice} state={state} tools={tools} choose={choose} run={run} />
             </ShortVerdict>
           ) : (
             verdict
@@ -212,7 +221,7 @@ function Plan({ tools, state }: { tools: JobTools; state: JobState }) {
         {gear}
       </Box>
       <Box gridArea="inspector" p="3" minW="0" ref={inspector} tabIndex={-1} outline="none">
-        <Settings choice={hasSettings(choice) ? choice : first} tools={tools} choose={choose} run={run} />
+        <Settings choice={hasSettings(choice) ? choice : first} state={state} tools={tools} choose={choose} run={run} />
       </Box>
       <Box
         gridArea="verdict"
@@ -249,30 +258,28 @@ const hasSettings = (choice: Choice | null): choice is Choice => choice !== null
 /** What the chosen thing is set to. */
 function Settings({
   choice,
+  state,
   tools,
   choose,
   run,
 }: {
   choice: Choice;
+  state: JobState;
   tools: JobTools;
   choose: (choice: Choice) => void;
   run: (from: string) => void;
 }) {
-  const state = tools.job.data;
-  if (!state) {
-    return null;
-  }
   const { design, proof } = state;
   switch (choice.kind) {
     case "box": {
       const box = design.site.boxes.find((b) => b.id === choice.id);
       return box ? (
-        <BoxInspector key={box.id} box={box} setting={setUpOf(design).boxes.find((b) => b.box === box.id)} design={design} tools={tools} />
+        <BoxInspector key={box.id} box={box} setting={setUpOf(design).boxes.find((b) => b.box === box.id)} state={state} tools={tools} />
       ) : null;
     }
     case "device": {
       const device = design.site.devices.find((d) => d.id === choice.id);
-      return device ? <DeviceInspector key={device.id} device={device} design={design} proof={proof} tools={tools} /> : null;
+      return device ? <DeviceInspector key={device.id} device={device} state={state} tools={tools} /> : null;
     }
     case "port":
       return <PortInspector key={choice.id} id={choice.id} design={design} tools={tools} run={() => run(choice.id)} />;

@@ -17,7 +17,6 @@ export function PointGuestFields({ box, setting, tools }: { box: string; setting
     return (
       <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
         <Button
-          disabled={tools.busy}
           onClick={() => tools.act([change({ name: `${(setting.radios?.[0]?.name ?? box).slice(0, 24)}-guests`, security: "wpa2" })])}
         >
           Add a name for guests
@@ -41,7 +40,6 @@ export function PointGuestFields({ box, setting, tools }: { box: string; setting
           label="Guest Wi-Fi security"
           words={securityWords}
           value={guest.security}
-          disabled={tools.busy}
           onChange={(security) => tools.act([change({ security })])}
         />
       </Box>
@@ -55,9 +53,7 @@ export function PointGuestFields({ box, setting, tools }: { box: string; setting
         />
       )}
       <GuestTag vlan={guest.vlan ?? null} save={(vlan) => tools.save([change({ vlan })])} />
-      <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removePointGuest", box }])}>
-        Remove the guest Wi-Fi name
-      </Button>
+      <Button onClick={() => tools.act([{ kind: "removePointGuest", box }])}>Remove the guest Wi-Fi name</Button>
     </Box>
   );
 }

@@ -27,7 +27,7 @@ export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: R
   const words = band ? bandWords[band] : radio.radio;
   return (
     <Box borderTopWidth="1px" borderTopStyle="solid" borderColor="line" pt="2">
-      <Tick label={`Wi-Fi ${words} on`} on={radio.on} disabled={tools.busy} set={(on) => tools.act([change({ on })])} />
+      <Tick label={`Wi-Fi ${words} on`} on={radio.on} set={(on) => tools.act([change({ on })])} />
       <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2" mt="1">
         <DraftInput
           label={`Name, ${words}`}
@@ -48,7 +48,7 @@ export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: R
           label={`Security, ${words}`}
           words={securityWords}
           value={radio.security}
-          disabled={!radio.on || tools.busy}
+          disabled={!radio.on}
           onChange={(security) => tools.act([change({ security })])}
         />
         {radio.on && radio.security !== "open" && (
@@ -69,18 +69,16 @@ export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: R
                 label={`Width, ${words}`}
                 words={widths}
                 value={(radio.widthMhz ? `w${radio.widthMhz}` : "chosen") as keyof typeof widths}
-                disabled={tools.busy}
                 onChange={(width) => tools.act([change({ widthMhz: width === "chosen" ? null : Number(width.slice(1)) })])}
               />
               <WordSelect
                 label={`Protected frames, ${words}`}
                 words={frames}
                 value={radio.protectsFrames ?? "usual"}
-                disabled={tools.busy}
                 onChange={(now) => tools.act([change({ protectsFrames: now === "usual" ? null : now })])}
               />
             </Box>
-            <Tick label="Hidden name" on={radio.hidden ?? false} disabled={tools.busy} set={(hidden) => tools.act([change({ hidden })])} />
+            <Tick label="Hidden name" on={radio.hidden ?? false} set={(hidden) => tools.act([change({ hidden })])} />
             {others.length > 0 && (
               <Box role="group" aria-label={`WDS, ${words}`}>
                 Told the radio address of, for WDS
@@ -89,7 +87,6 @@ export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: R
                     key={id}
                     label={name}
                     on={peers.includes(id)}
-                    disabled={tools.busy}
                     set={(on) => tools.act([change({ wdsPeers: on ? [...peers, id] : peers.filter((p) => p !== id) })])}
                   />
                 ))}

@@ -26,12 +26,7 @@ export function RouterFields({ box: gear, setting, design, tools }: { box: Gear;
       <DraftInput label="LAN address" value={setting.lan ?? ""} fontFamily="mono" {...field(lan)} />
       {server && (
         <Box>
-          <Tick
-            label="DHCP server on"
-            on={server.on}
-            disabled={tools.busy}
-            set={(on) => tools.act([{ kind: "switchDhcpServer", box, on }])}
-          />
+          <Tick label="DHCP server on" on={server.on} set={(on) => tools.act([{ kind: "switchDhcpServer", box, on }])} />
           <Box display="grid" gridTemplateColumns="1fr 1fr" gap="2" mt="1.5">
             <DraftInput
               label="DHCP pool, first"

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { Change, Design, Schemas } from "../../api/client";
+import type { Change, JobState, Schemas } from "../../api/client";
 import { Button, Select } from "../../ui/controls";
 import { NumberInput } from "../../ui/NumberInput";
 import { Labelled } from "../../ui/pieces";
@@ -15,7 +15,7 @@ import { useJoins } from "./useJoins";
 interface Props {
   box: Gear;
   setting: BoxSetting;
-  design: Design;
+  state: JobState;
   tools: JobTools;
 }
 
@@ -32,10 +32,11 @@ export function RouterUplink(props: Props) {
 
 /** The radio link by which a box joins another: which one, how frames cross it, and whether it may join another of the same name. */
 export function UplinkFields({ folded = false, ...props }: Props & { folded?: boolean }) {
-  const { box, setting, design, tools } = props;
+  const { box, setting, state, tools } = props;
+  const { design } = state;
   const link = setting.uplink;
   const set = (parts: Schemas["PartialOfUplink"]): Change => ({ kind: "setUplink", box: box.id, link: parts });
-  const heard = useJoins(tools, box.id)?.heard;
+  const heard = useJoins(state, box.id)?.heard;
   const all = heard ?? [];
   const chosen = link ? all.findIndex((h) => h.box === link.box && h.name === link.name && h.radio === link.radio) : -1;
   const join = (at: number) => {
@@ -54,12 +55,7 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
       )}
       <Labelled label="Joins by radio">
         {(ids) => (
-          <Select
-            {...ids}
-            value={link && chosen >= 0 ? chosen.toString() : ""}
-            disabled={tools.busy}
-            onChange={(e) => join(Number(e.target.value))}
-          >
+          <Select {...ids} value={link && chosen >= 0 ? chosen.toString() : ""} onChange={(e) => join(Number(e.target.value))}>
             {chosen < 0 && (
               <option value="">{link ? `${link.name} of ${nameOf(design, link.box)}${heard ? " (not sent there)" : ""}` : "no box"}</option>
             )}
@@ -74,7 +70,7 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
       {link && (
         <>
           {chosen >= 0 && (
-            <Button variant="quiet" disabled={tools.busy} onClick={() => join(chosen)}>
+            <Button variant="quiet" onClick={() => join(chosen)}>
               Use its password and security
             </Button>
           )}
@@ -87,13 +83,7 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
               refer={(password) => tools.save([set({ password })])}
             />
           )}
-          <WordSelect
-            label="Frames"
-            words={frameWords}
-            value={link.frames}
-            disabled={tools.busy}
-            onChange={(frames) => tools.act([set({ frames })])}
-          />
+          <WordSelect label="Frames" words={frameWords} value={link.frames} onChange={(frames) => tools.act([set({ frames })])} />
           {link.frames === "wds" && (
             <NumberInput
               label="Its own channel"
@@ -103,16 +93,9 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
               save={(channel) => tools.save([set({ channel })])}
             />
           )}
-          <Tick
-            label="Joins that very radio and no other"
-            on={link.locked ?? false}
-            disabled={tools.busy}
-            set={(on) => tools.act([set({ locked: on })])}
-          />
+          <Tick label="Joins that very radio and no other" on={link.locked ?? false} set={(on) => tools.act([set({ locked: on })])} />
           {setting.mode === "router" && (
-            <Button disabled={tools.busy} onClick={() => tools.act([{ kind: "removeUplink", box: box.id }])}>
-              Remove the radio link
-            </Button>
+            <Button onClick={() => tools.act([{ kind: "removeUplink", box: box.id }])}>Remove the radio link</Button>
           )}
         </>
       )}
@@ -121,20 +104,16 @@ export function UplinkFields({ folded = false, ...props }: Props & { folded?: bo
 }
 
 /** Whose satellite a box is, and which node it joins for want of a cable. */
-export function SatelliteFields({ box, setting, design, tools }: Props) {
+export function SatelliteFields({ box, setting, state, tools }: Props) {
+  const { design } = state;
   const { main = "", by } = setting.satellite ?? {};
-  const { mainNodes = [], kitNodes = [] } = useJoins(tools, box.id) ?? {};
+  const { mainNodes = [], kitNodes = [] } = useJoins(state, box.id) ?? {};
   const set = (node: Schemas["PartialOfSatelliteMode"]): Change => ({ kind: "setSatellite", box: box.id, node });
   return (
     <Box display="grid" gap="2">
       <Labelled label="Managed by">
         {(ids) => (
-          <Select
-            {...ids}
-            value={main}
-            disabled={tools.busy}
-            onChange={(e) => tools.act([set({ main: e.target.value, by: e.target.value })])}
-          >
+          <Select {...ids} value={main} onChange={(e) => tools.act([set({ main: e.target.value, by: e.target.value })])}>
             {!mainNodes.includes(main) && <option value={main}>{main === box.id ? "no box" : nameOf(design, main)}</option>}
             {mainNodes.map((b) => (
               <option key={b} value={b}>
@@ -146,12 +125,7 @@ export function SatelliteFields({ box, setting, design, tools }: Props) {
       </Labelled>
       <Labelled label="Joins by radio through">
         {(ids) => (
-          <Select
-            {...ids}
-            value={by ?? ""}
-            disabled={tools.busy}
-            onChange={(e) => tools.act([set({ by: e.target.value === "" ? null : e.target.value })])}
-          >
+          <Select {...ids} value={by ?? ""} onChange={(e) => tools.act([set({ by: e.target.value === "" ? null : e.target.value })])}>
             <option value="">no box: by cable only</option>
             {by && !kitNodes.includes(by) && <option value={by}>{nameOf(design, by)}</option>}
             {kitNodes.map((b) => (

@@ -13,14 +13,13 @@ interface Props {
   /** What is being tried and not saved yet; undefined when the proof is of what is saved. */
   trying: string | undefined;
   apply: (changes: Change[]) => void;
-  busy: boolean;
   /** The finding that is chosen, on the drawing or here. */
   chosen?: string | null;
   choose: (identity: string | null) => void;
 }
 
 /** The verdict in one sentence, and what it is made of. Findings that follow from another are shown under it. */
-export function VerdictPanel({ proof, trying, apply, busy, chosen = null, choose }: Props) {
+export function VerdictPanel({ proof, trying, apply, chosen = null, choose }: Props) {
   const heading = useRef<HTMLHeadingElement>(null);
   const pressed = useRef(false);
   // A cure takes its own button away: the focus goes on from the verdict.
@@ -49,7 +48,7 @@ export function VerdictPanel({ proof, trying, apply, busy, chosen = null, choose
   }
   const offer: Offer = {
     apply: act,
-    disabled: busy || trying !== undefined,
+    disabled: trying !== undefined,
     first: curable.find((f) => f.remedies.length > 0)?.remedies[0]?.label,
     here: (remedy, finding) => offeredAt.get(remedy.label) === finding.identity,
   };

@@ -10,13 +10,15 @@ interface Plan {
   choice: Choice | null;
   choose: (choice: Choice | null) => void;
   tools: JobTools;
+  /** Whether changes are only tried. */
+  trying: boolean;
   /** Whether the plan itself is shown; while versions are compared its keys do nothing. */
   on: boolean;
   help: () => void;
 }
 
 /** The keys of the plan: from problem to problem, its cure, why, undo. */
-export function usePlanKeys({ proof, choice, choose, tools, on, help }: Plan): readonly Shortcut[] {
+export function usePlanKeys({ proof, choice, choose, tools, trying, on, help }: Plan): readonly Shortcut[] {
   // The finding whose focus is owed: its panel may have to come back first, and a busy machine takes its time over that.
   const owed = useRef<string | null>(null);
   useEffect(() => {
@@ -36,7 +38,7 @@ export function usePlanKeys({ proof, choice, choose, tools, on, help }: Plan): r
   const here = open[at] ?? open[0];
   const cure = here?.remedies[0];
   // As with the buttons: nothing is applied on top of what is only being tried.
-  const free = !tools.busy && tools.preview === null;
+  const free = !trying;
   const shortcuts: Shortcut[] = [
     { key: ".", does: "next problem", act: () => go(1) },
     { key: ",", does: "problem before", act: () => go(-1) },

@@ -2,7 +2,6 @@ import { Box } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import type { JobState } from "../../api/client";
 import { Parts } from "../../ui/Parts";
-import type { JobTools } from "../shared/jobTools";
 import { AddressBook } from "./AddressBook";
 import { BeforeAfter } from "./BeforeAfter";
 import { InternetOf, NeedsOf, VerdictOf } from "./Facts";
@@ -28,12 +27,8 @@ const parts = {
 type Part = keyof typeof parts;
 
 /** Will it work, and why: the verdict, and everything that shows what it stands on. */
-export default function ProofStation({ tools }: { tools: JobTools }) {
+export default function ProofStation({ state }: { state: JobState }) {
   const [{ part }, show] = useShown(["part"]);
-  const state = tools.job.data;
-  if (!state) {
-    return null;
-  }
   // Nothing is worked out then: every part would say that nothing is there.
   if (state.proof.verdict.kind === "notProven") {
     return (

@@ -21,6 +21,8 @@ import { mostShown, stretchOf, stretchOfSubnet, ticks, toAddress, toNumber, wind
 interface Props {
   design: Design;
   proof: Proof;
+  /** What is proven of what is saved. */
+  kept: Proof;
   choice: Choice | null;
   choose: (choice: Choice | null) => void;
   tools: JobTools;
@@ -35,7 +37,7 @@ const height = 92;
 const storey = 12;
 
 /** The addresses of one terrace on a ruler: pool, who has what, what is free. */
-export function AddressRule({ design, proof, choice, choose, tools }: Props) {
+export function AddressRule({ design, proof, kept, choice, choose, tools }: Props) {
   const [frame, room] = useRoom(guess);
   const width = Math.max(200, room.w);
   const ruler = rulerOf(design, proof, choice);
@@ -161,14 +163,12 @@ export function AddressRule({ design, proof, choice, choose, tools }: Props) {
                   key={pool.router}
                   name={nameOf(design, pool.router)}
                   pool={pool}
-                  kept={
-                    tools.job.data?.proof.facts.rulers.flatMap((r) => r.pools).find((p) => p.router === pool.router)?.range ?? pool.range
-                  }
+                  kept={kept.facts.rulers.flatMap((r) => r.pools).find((p) => p.router === pool.router)?.range ?? pool.range}
                   shown={shown}
                   width={width}
                   y={top - 8 - i * storey}
                   foot={top + bar.height}
-                  disabled={tools.busy || guestHost(pool.router) !== null}
+                  disabled={guestHost(pool.router) !== null}
                   attempt={(ends) => tools.attempt(ends === null ? null : move(pool.router, ends))}
                   save={(ends) => tools.save(move(pool.router, ends))}
                 />

@@ -78,7 +78,7 @@ export function GiveAddress({ candidates, chosen, free, at, move, tools }: Props
         ))}
       </Select>
       <Button
-        disabled={tools.busy || !whole}
+        disabled={!whole}
         onClick={() => {
           tools.act(whom.give(address));
           setDraft(null);

@@ -1,4 +1,4 @@
-import type { JobTools } from "../shared/jobTools";
+import type { JobState } from "../../api/client";
 import { Asked } from "../shared/Asked";
 import { useSheets } from "../shared/useSheets";
 import { useShown } from "../shared/useShown";
@@ -7,13 +7,9 @@ import { PaperSheet } from "./PaperSheet";
 import { TypedSheet } from "./TypedSheet";
 
 /** What is done, step by step, and what should be seen at each: worked out from the set-ups, or a list of acts that was typed by hand. */
-export default function RunStation({ tools }: { tools: JobTools }) {
-  const state = tools.job.data;
-  const sheets = useSheets(state?.job.id ?? 0);
+export default function RunStation({ state }: { state: JobState }) {
+  const sheets = useSheets(state.job.id);
   const [{ sheet, part, to }, show] = useShown(["sheet", "step", "part", "to"]);
-  if (!state) {
-    return null;
-  }
   if (part === "paper") {
     return <PaperSheet state={state} to={to} />;
   }

@@ -44,7 +44,6 @@ export function HostAddressFields({ legend, address, tools, make }: Props) {
             <Select
               {...ids}
               value={byHand ? "fixed" : "automatic"}
-              disabled={tools.busy}
               onChange={(e) => {
                 if (e.target.value === "fixed") {
                   setTyping(true);

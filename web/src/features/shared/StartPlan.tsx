@@ -8,7 +8,7 @@ export function StartPlan({ tools, main = true }: { tools: JobTools; main?: bool
   return (
     <Button
       variant={main ? "main" : "act"}
-      disabled={tools.busy || !main}
+      disabled={!main}
       // Who begins the plan wants to be in it.
       onClick={() => tools.startPlan(() => void go("../plan?setUp=planned", { relative: "path" }))}
     >

@@ -1,7 +1,7 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { api, type Change, type Correction, type JobState } from "../../api/client";
-import type { JobTools } from "./jobTools";
+import type { JobTools, OpenJob } from "./jobTools";
 import { useHead } from "./useHead";
 import { usePreview } from "./usePreview";
 import { useSaving, type Act } from "./useSaving";
@@ -18,55 +18,64 @@ const correcting =
     api.POST("/api/jobs/{id}/corrections", { params, body: { setUp, corrections } });
 
 /** A job at its head with one set-up shown, and everything that can be done to it. */
-export function useJob(id: number, setUp: string | null): JobTools {
+export function useJob(id: number, setUp: string | null): OpenJob {
   const client = useQueryClient();
   const [notice, setNotice] = useState<string | null>(null);
   const head = useHead(id, setUp);
   const { preview, attempt, stop, clear } = usePreview(head);
+  const { take: keep } = head;
   const take = (state: JobState) => {
-    head.take(state);
+    keep(state);
     clear();
   };
-  const { saving, asking, answer } = useSaving(head, take, setNotice);
-  const { moving, ...history } = useUndo(head, take, setNotice);
-  const saidInBar = { onError: (e: Error) => setNotice(e.message) };
+  const { save, saving, asking, answer } = useSaving(head, take, setNotice);
+  const { moving, undo, redo, otherTab, leaveOtherTab } = useUndo(head, take, setNotice);
+  const onItsWay = useRef(new Set<string>());
 
-  return {
+  const sayIn = (e: Error) => setNotice(e.message);
+  /** What a button asks for: said in the bar where it is refused. A second press while the first is on its way is the same press. */
+  const press = (what: Change[] | Correction[], act: Act) => {
+    const sent = JSON.stringify(what);
+    if (onItsWay.current.has(sent)) {
+      return;
+    }
+    onItsWay.current.add(sent);
+    void save(act)
+      .catch(sayIn)
+      .finally(() => onItsWay.current.delete(sent));
+  };
+
+  const tools: JobTools = {
     id,
-    job: head.job,
-    busy: saving.isPending || moving,
-    preview,
     attempt,
     save: (changes) => {
       stop();
-      return saving.mutateAsync(changing(changes));
+      return save(changing(changes));
     },
     act: (changes) => {
       stop();
-      saving.mutate(changing(changes), saidInBar);
+      press(changes, changing(changes));
     },
-    correct: (corrections) => saving.mutateAsync(correcting(corrections)),
-    correctNow: (corrections) => saving.mutate(correcting(corrections), saidInBar),
+    correct: (corrections) => save(correcting(corrections)),
+    correctNow: (corrections) => press(corrections, correcting(corrections)),
 
     startPlan: (begun) =>
-      saving.mutate(correcting([{ kind: "startPlan" }]), {
-        ...saidInBar,
-        onSuccess: () => {
-          void client.invalidateQueries({ queryKey: ["job", id] });
-          begun();
-        },
-      }),
-    enter: (list, text) => saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/enter", { params, body: { list, text } })),
-    takeTable: (table, text) => saving.mutateAsync((params) => api.POST("/api/jobs/{id}/survey/table", { params, body: { table, text } })),
+      void save(correcting([{ kind: "startPlan" }])).then(() => {
+        void client.invalidateQueries({ queryKey: ["job", id] });
+        begun();
+      }, sayIn),
+    enter: (list, text) => save((params) => api.POST("/api/jobs/{id}/survey/enter", { params, body: { list, text } })),
+    takeTable: (table, text) => save((params) => api.POST("/api/jobs/{id}/survey/table", { params, body: { table, text } })),
     keepReading: (reading) =>
-      saving
-        .mutateAsync((params) => api.POST("/api/jobs/{id}/readings", { params, body: reading }))
-        .finally(() => void client.invalidateQueries({ queryKey: ["readings", id] })),
+      save((params) => api.POST("/api/jobs/{id}/readings", { params, body: reading })).finally(
+        () => void client.invalidateQueries({ queryKey: ["readings", id] }),
+      ),
 
-    ...history,
-    notice,
+    undo,
+    redo,
+    leaveOtherTab,
     dismiss: () => setNotice(null),
-    asking,
     answer,
   };
+  return { job: head.job, preview, tools, news: { busy: saving || moving, notice, otherTab, asking } };
 }

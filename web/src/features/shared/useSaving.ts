@@ -1,5 +1,5 @@
 import { useMutation } from "@tanstack/react-query";
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { ProblemError, unwrap, type Clash, type JobState } from "../../api/client";
 import type { Head } from "./useHead";
 
@@ -54,10 +54,13 @@ export function useSaving({ id, current }: Pick<Head, "id" | "current">, take: (
     }
   };
 
-  const saving = useMutation({ mutationFn: send, onSuccess: take, scope: { id: `job-${id}` } });
-  const answer = (mine: boolean) => {
-    asking?.answer(mine);
-    setAsking(null);
-  };
-  return { saving, asking, answer };
+  const { mutateAsync, isPending } = useMutation({ mutationFn: send, onSuccess: take, scope: { id: `job-${id}` } });
+  const answer = useCallback(
+    (mine: boolean) => {
+      asking?.answer(mine);
+      setAsking(null);
+    },
+    [asking],
+  );
+  return { save: mutateAsync, saving: isPending, asking, answer };
 }

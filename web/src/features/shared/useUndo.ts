@@ -10,7 +10,7 @@ export function useUndo(
   say: (notice: string | null) => void,
 ) {
   const [otherTab, setOtherTab] = useState<string | null>(null);
-  const move = useMutation({
+  const { mutate, isPending } = useMutation({
     scope: { id: `job-${id}` },
     mutationFn: ({ way, evenOthers }: { way: "undo" | "redo"; evenOthers?: boolean }) => {
       const at = current();
@@ -43,10 +43,10 @@ export function useUndo(
     },
   });
   return {
-    moving: move.isPending,
+    moving: isPending,
     otherTab,
     leaveOtherTab: () => setOtherTab(null),
-    undo: (evenOthers = false) => move.mutate({ way: "undo", evenOthers }),
-    redo: () => move.mutate({ way: "redo" }),
+    undo: (evenOthers = false) => mutate({ way: "undo", evenOthers }),
+    redo: () => mutate({ way: "redo" }),
   };
 }

@@ -88,14 +88,9 @@ export function Answer({ state, view, error, tools, choose }: Props) {
             label="Wi-Fi names"
             words={namingWords}
             value={site.naming}
-            disabled={tools.busy}
             onChange={(naming) => tools.correctNow([{ kind: "setHome", known: { naming } }])}
           />
-          <CountrySelect
-            value={site.country ?? null}
-            disabled={tools.busy}
-            onChange={(country) => tools.correctNow([{ kind: "setHome", known: { country } }])}
-          />
+          <CountrySelect value={site.country ?? null} onChange={(country) => tools.correctNow([{ kind: "setHome", known: { country } }])} />
           {view.settings.some((s) => s.settings.wifiName !== null) && (
             <>
               <DraftInput

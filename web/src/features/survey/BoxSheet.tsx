@@ -65,9 +65,7 @@ export function BoxSheet({
       {newer && (
         <Flex bg="clay.1" rounded="md" px="2" py="1" gap="2" align="center" wrap="wrap" fontSize="sm">
           <span>The shelf has a later edition of this kind.</span>
-          <Button disabled={tools.busy} onClick={() => tools.correctNow([{ kind: "takeProfile", box: box.id, shelfId: newer.shelfId }])}>
-            Use it
-          </Button>
+          <Button onClick={() => tools.correctNow([{ kind: "takeProfile", box: box.id, shelfId: newer.shelfId }])}>Use it</Button>
         </Flex>
       )}
       {found && <SettingsToday found={found} state={state} tools={tools} />}
@@ -129,7 +127,6 @@ export function BoxSheet({
           label="Firmware still supported"
           words={knownWords}
           value={known(label.supported)}
-          disabled={tools.busy}
           onChange={(supported) => tools.correctNow([said({ supported })])}
         />
         <DraftInput
@@ -146,7 +143,6 @@ export function BoxSheet({
             <Select
               {...ids}
               value={box.profile.shelfId}
-              disabled={tools.busy}
               onChange={(e) => tools.correctNow([{ kind: "takeProfile", box: box.id, shelfId: e.target.value }])}
             >
               {!shelf.data?.some((s) => s.profile.shelfId === box.profile.shelfId) && (
@@ -172,7 +168,6 @@ export function BoxSheet({
               label="Stands in"
               design={design}
               value={placeOf(design, box.id)}
-              disabled={tools.busy}
               onChange={(place) => tools.act([{ kind: "placeBox", box: box.id, place }])}
             />
             <SecretField
@@ -189,7 +184,6 @@ export function BoxSheet({
               not in use{" "}
               <Button
                 px="2"
-                disabled={tools.busy}
                 onClick={() =>
                   tools.correctNow([{ kind: "useBox", box: box.id, mode: null, connection: { by: null, to: null, port: null } }])
                 }
@@ -201,7 +195,6 @@ export function BoxSheet({
               label="Lies in"
               design={design}
               value={box.place ?? null}
-              disabled={tools.busy}
               onChange={(place) => tools.correctNow([noted({ place })])}
             />
           </>
@@ -216,7 +209,6 @@ export function BoxSheet({
                 key={service}
                 label={lineServiceWords[service]}
                 on={(box.holds ?? []).includes(service)}
-                disabled={tools.busy}
                 set={(on) =>
                   tools.correctNow([
                     noted({ holds: on ? [...(box.holds ?? []), service] : (box.holds ?? []).filter((h) => h !== service) }),
@@ -256,7 +248,7 @@ function Fact({ label, children }: { label: string; children: ReactNode }) {
 /** Takes something out of the survey; undo brings it back. */
 export function Taking({ what, id, tools }: { what: string; id: string; tools: JobTools }) {
   return (
-    <Button variant="quiet" justifySelf="start" disabled={tools.busy} onClick={() => tools.correctNow([{ kind: "remove", id }])}>
+    <Button variant="quiet" justifySelf="start" onClick={() => tools.correctNow([{ kind: "remove", id }])}>
       Take {what} out of the survey
     </Button>
   );

@@ -79,7 +79,6 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
                           aria-label={`What it is: ${what}`}
                           minW="8rem"
                           value={c.medium}
-                          disabled={tools.busy}
                           onChange={(e) => tools.act(change({ medium: e.target.value as Schemas["Medium"] }))}
                         >
                           {keysOf(mediumWords).map((m) => (
@@ -94,7 +93,6 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
                           aria-label={`Pairs: ${what}`}
                           minW="6rem"
                           value={c.pairs ?? ""}
-                          disabled={tools.busy}
                           onChange={(e) => tools.act(change({ pairs: e.target.value === "" ? null : Number(e.target.value) }))}
                         >
                           <option value="">not known</option>
@@ -107,7 +105,7 @@ export function CablesPart({ state, view, tools }: { state: JobState; view: Sche
                           aria-label={`In the wall: ${what}`}
                           minW="7rem"
                           value={c.run ?? ""}
-                          disabled={tools.busy || runs.length === 0}
+                          disabled={runs.length === 0}
                           onChange={(e) => tools.act(change({ run: e.target.value === "" ? null : e.target.value }))}
                         >
                           <option value="">none</option>
@@ -238,7 +236,6 @@ function Adding({
               variant="quiet"
               px="2"
               aria-label={`Remove: ${i.text}`}
-              disabled={tools.busy}
               onClick={() => tools.correctNow([{ kind: "remove", id: i.id }])}
             >
               Remove
@@ -282,7 +279,7 @@ function NewSocket({ state, tools }: { state: JobState; tools: JobTools }) {
           </Select>
         )}
       </Labelled>
-      <Button type="submit" disabled={name.trim() === "" || tools.busy}>
+      <Button type="submit" disabled={name.trim() === ""}>
         Note the socket
       </Button>
     </chakra.form>
@@ -333,7 +330,7 @@ function NewRun({ state, tools }: { state: JobState; tools: JobTools }) {
           </Select>
         )}
       </Labelled>
-      <Button type="submit" disabled={a === "" || b === "" || tools.busy}>
+      <Button type="submit" disabled={a === "" || b === ""}>
         Note the cable
       </Button>
     </chakra.form>
@@ -356,7 +353,7 @@ function NewBuilding({ tools }: { tools: JobTools }) {
         {(ids) => <Input {...ids} value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />}
       </Labelled>
       <WordSelect label="Shares the mains supply" words={knownWords} value={supply} onChange={setSupply} />
-      <Button type="submit" disabled={name.trim() === "" || tools.busy}>
+      <Button type="submit" disabled={name.trim() === ""}>
         Note the building
       </Button>
     </chakra.form>

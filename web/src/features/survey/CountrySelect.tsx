@@ -6,15 +6,7 @@ import { Labelled } from "../../ui/pieces";
 const words = new Intl.DisplayNames("en", { type: "region" });
 
 /** The country that a home stands in, by name; its law decides about channels and power. */
-export function CountrySelect({
-  value,
-  disabled,
-  onChange,
-}: {
-  value: string | null;
-  disabled: boolean;
-  onChange: (country: string | null) => void;
-}) {
+export function CountrySelect({ value, onChange }: { value: string | null; onChange: (country: string | null) => void }) {
   const codes = useQuery({
     queryKey: ["countries"],
     queryFn: ({ signal }) => unwrap(api.GET("/api/countries", { signal })),
@@ -26,7 +18,7 @@ export function CountrySelect({
   return (
     <Labelled label="Country" hint="its law decides about channels and power">
       {(ids) => (
-        <Select {...ids} value={value ?? ""} disabled={disabled} onChange={(e) => onChange(e.target.value === "" ? null : e.target.value)}>
+        <Select {...ids} value={value ?? ""} onChange={(e) => onChange(e.target.value === "" ? null : e.target.value)}>
           <option value="">not noted</option>
           {named.map(({ code, name }) => (
             <option key={code} value={code}>

@@ -67,7 +67,7 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
           {facts}
         </chakra.span>
       </Row>
-      {remove && <Remove what={name} disabled={tools.busy} act={() => tools.correctNow([{ kind: "remove", id }])} />}
+      {remove && <Remove what={name} act={() => tools.correctNow([{ kind: "remove", id }])} />}
     </Flex>
   );
   return (
@@ -161,11 +161,7 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
               <Box flex="1" px="1.5" py="0.5">
                 <chakra.b fontWeight="600">{n.subject}</chakra.b> {n.asked}
               </Box>
-              <Remove
-                what={`${n.subject} ${n.asked}`}
-                disabled={tools.busy}
-                act={() => tools.correctNow([{ kind: "remove", id: n.need }])}
-              />
+              <Remove what={`${n.subject} ${n.asked}`} act={() => tools.correctNow([{ kind: "remove", id: n.need }])} />
             </Flex>
           ))}
         </Box>
@@ -194,18 +190,9 @@ function hanging(design: Design, device: string): ReactNode {
   );
 }
 
-function Remove({ what, disabled, act }: { what: string; disabled: boolean; act: () => void }) {
+function Remove({ what, act }: { what: string; act: () => void }) {
   return (
-    <Button
-      variant="quiet"
-      px="1"
-      minW="6"
-      minH="6"
-      aria-label={`Remove: ${what}`}
-      title="Remove it (undo brings it back)"
-      disabled={disabled}
-      onClick={act}
-    >
+    <Button variant="quiet" px="1" minW="6" minH="6" aria-label={`Remove: ${what}`} title="Remove it (undo brings it back)" onClick={act}>
       <X size={14} aria-hidden />
     </Button>
   );

@@ -69,12 +69,7 @@ export function PlaceAir({ place, air, state, tools }: Props) {
               </tbody>
             </chakra.table>
           </Box>
-          <Button
-            variant="quiet"
-            mt="1"
-            disabled={tools.busy}
-            onClick={() => tools.correctNow([{ kind: "setPlace", place: place.id, known: { air: null } }])}
-          >
+          <Button variant="quiet" mt="1" onClick={() => tools.correctNow([{ kind: "setPlace", place: place.id, known: { air: null } }])}>
             Forget what was heard here
           </Button>
         </>

@@ -46,19 +46,12 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
     <Box display="grid" gap="3">
       <chakra.h2 fontSize="lg">Internet service</chakra.h2>
       <Section title="What comes in">
-        <WordSelect
-          label="By"
-          words={accessWords}
-          value={service.access ?? "unknown"}
-          disabled={tools.busy}
-          onChange={(access) => now({ access })}
-        />
+        <WordSelect label="By" words={accessWords} value={service.access ?? "unknown"} onChange={(access) => now({ access })} />
         <Labelled label="Box at the internet line">
           {(ids) => (
             <Select
               {...ids}
               value={service.handOff ?? ""}
-              disabled={tools.busy}
               onChange={(e) => now({ handOff: e.target.value === "" ? null : e.target.value })}
             >
               <option value="">not noted</option>
@@ -86,7 +79,6 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
           label="Address"
           words={kinds}
           value={fixing ? "publicFixed" : service.kind}
-          disabled={tools.busy}
           onChange={(kind) => {
             setFixing(kind === "publicFixed");
             if (kind !== "publicFixed") {
@@ -125,20 +117,8 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
             </Box>
           ))}
       <Section title="What the internet line asks of a box">
-        <WordSelect
-          label="A login"
-          words={knownWords}
-          value={line.login ?? "unknown"}
-          disabled={tools.busy}
-          onChange={(login) => now({ login })}
-        />
-        <WordSelect
-          label="A VLAN tag"
-          words={knownWords}
-          value={line.tagged ?? "unknown"}
-          disabled={tools.busy}
-          onChange={(tagged) => now({ tagged })}
-        />
+        <WordSelect label="A login" words={knownWords} value={line.login ?? "unknown"} onChange={(login) => now({ login })} />
+        <WordSelect label="A VLAN tag" words={knownWords} value={line.tagged ?? "unknown"} onChange={(tagged) => now({ tagged })} />
         {line.login === "yes" && (
           <>
             <DraftInput
@@ -168,7 +148,6 @@ export function ServiceSheet({ state, view, tools }: { state: JobState; view: Sc
           label="One MAC address only"
           words={knownWords}
           value={line.locked ?? "unknown"}
-          disabled={tools.busy}
           onChange={(locked) => now({ locked })}
         />
         {line.locked === "yes" && (

@@ -32,7 +32,6 @@ export function SettingsToday({ found, state, tools }: { found: Schemas["BoxAsFo
           label={`DHCP server${assumed.includes("dhcpServer") ? " (assumed)" : ""}`}
           words={onWords}
           value={settings.dhcpServer ? "on" : "off"}
-          disabled={tools.busy}
           onChange={(on) => tools.correctNow([read({ dhcpServer: on === "on" })])}
         />
       )}
@@ -60,7 +59,6 @@ export function SettingsToday({ found, state, tools }: { found: Schemas["BoxAsFo
         <Box gridColumn="1 / -1" fontSize="sm" color="muted" display="grid" gap="1.5" justifyItems="start">
           {assumed.length > 0 && (
             <Button
-              disabled={tools.busy}
               onClick={() =>
                 tools.correctNow([read(Object.fromEntries(Object.entries(settings).filter(([member]) => assumed.includes(member))))])
               }

@@ -24,7 +24,6 @@ export function StoredHere({ box, state, tools }: { box: Box; state: JobState; t
         label="It was left with"
         words={storedWords}
         value={stored.state}
-        disabled={tools.busy}
         onChange={(state) => tools.correctNow([note({ state })])}
       />
       {stored.state === "lastHome" && (
@@ -33,7 +32,6 @@ export function StoredHere({ box, state, tools }: { box: Box; state: JobState; t
             label="Set to"
             words={modes}
             value={stored.mode ?? "unknown"}
-            disabled={tools.busy}
             onChange={(mode) => tools.correctNow([note({ mode: mode === "unknown" ? null : mode })])}
           />
           <DraftInput
@@ -46,7 +44,6 @@ export function StoredHere({ box, state, tools }: { box: Box; state: JobState; t
             label="DHCP server on"
             words={knownWords}
             value={known(stored.dhcpServer)}
-            disabled={tools.busy}
             onChange={(dhcpServer) => tools.correctNow([note({ dhcpServer })])}
           />
           {(box.profile.radios ?? []).length > 0 && (

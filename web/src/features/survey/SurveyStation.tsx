@@ -29,12 +29,7 @@ const parts = {
 type Part = keyof typeof parts;
 
 /** What is here, and what does the customer need: typed quickly on the left, the chosen thing or what it adds up to on the right. */
-export default function SurveyStation({ tools }: { tools: JobTools }) {
-  const state = tools.job.data;
-  return state ? <Survey state={state} tools={tools} /> : null;
-}
-
-function Survey({ state, tools }: { state: JobState; tools: JobTools }) {
+export default function SurveyStation({ state, tools }: { state: JobState; tools: JobTools }) {
   const [{ part, thing }, show] = useShown(["part", "thing"]);
   const survey = useSurvey(state);
   const wide = useWide();

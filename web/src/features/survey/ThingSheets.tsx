@@ -39,7 +39,7 @@ export function DeviceSheet({
       <chakra.h2 fontSize="lg">{device.name}</chakra.h2>
       <Section title="What it is">
         <DraftInput label="Name" value={device.name} save={(draft) => correct({ name: draft })} />
-        <WordSelect label="What it is" words={deviceWords} value={device.kind} disabled={tools.busy} onChange={(kind) => now({ kind })} />
+        <WordSelect label="What it is" words={deviceWords} value={device.kind} onChange={(kind) => now({ kind })} />
         <DraftInput
           label="MAC address"
           hint={view?.changing.includes(device.id) ? "private: it may change, so a reservation does not hold" : undefined}
@@ -47,18 +47,11 @@ export function DeviceSheet({
           value={device.mac ?? ""}
           save={(draft) => correct({ mac: draft === "" ? null : draft })}
         />
-        <PlaceSelect
-          label="Usually in"
-          design={state.design}
-          value={device.place ?? null}
-          disabled={tools.busy}
-          onChange={(place) => now({ place })}
-        />
+        <PlaceSelect label="Usually in" design={state.design} value={device.place ?? null} onChange={(place) => now({ place })} />
         <WordSelect
           label="Has a socket for a cable"
           words={knownWords}
           value={known(device.hasSocket)}
-          disabled={tools.busy}
           onChange={(hasSocket) => now({ hasSocket })}
         />
         <chakra.fieldset border="0">
@@ -71,7 +64,6 @@ export function DeviceSheet({
                 key={band}
                 label={bandWords[band]}
                 on={bands.includes(band)}
-                disabled={tools.busy}
                 set={(on) => now({ bands: on ? [...bands, band] : bands.filter((b) => b !== band) })}
               />
             ))}
@@ -124,13 +116,7 @@ export function PlaceSheet({
       <chakra.h2 fontSize="lg">{place.name}</chakra.h2>
       <Section title="The place">
         <DraftInput label="Name" value={place.name} save={(draft) => tools.correct([set({ name: draft })])} />
-        <WordSelect
-          label="Sort"
-          words={placeWords}
-          value={place.kind ?? "room"}
-          disabled={tools.busy}
-          onChange={(kind) => tools.correctNow([set({ kind })])}
-        />
+        <WordSelect label="Sort" words={placeWords} value={place.kind ?? "room"} onChange={(kind) => tools.correctNow([set({ kind })])} />
         <NumberInput
           label="Floor"
           hint="the ground floor is 0"
@@ -142,7 +128,6 @@ export function PlaceSheet({
           label="Walls"
           words={wallWords}
           value={place.walls ?? "unknown"}
-          disabled={tools.busy}
           onChange={(walls) => tools.correctNow([set({ walls })])}
         />
         {length("lengthMetres", "West to east, in metres")}
@@ -155,7 +140,6 @@ export function PlaceSheet({
               <Select
                 {...ids}
                 value={place.building ?? ""}
-                disabled={tools.busy}
                 onChange={(e) => tools.correctNow([set({ building: e.target.value === "" ? null : e.target.value })])}
               >
                 <option value="">the main house</option>

@@ -44,7 +44,7 @@ function show(findings: Finding[], props: Partial<Parameters<typeof VerdictPanel
   const apply = vi.fn();
   render(
     <ChakraProvider value={system}>
-      <VerdictPanel proof={proof(findings)} trying={undefined} apply={apply} busy={false} choose={vi.fn()} {...props} />
+      <VerdictPanel proof={proof(findings)} trying={undefined} apply={apply} choose={vi.fn()} {...props} />
     </ChakraProvider>,
   );
   return apply;
@@ -91,7 +91,7 @@ describe("VerdictPanel", () => {
     expect(apply).toHaveBeenCalledExactlyOnceWith(flatten.changes);
   });
 
-  it.each([{ busy: true }, { trying: "Loft router gets 10.0.0.1/24" }])("applies nothing while something else is under way", (props) => {
+  it.each([{ trying: "Loft router gets 10.0.0.1/24" }])("applies nothing while something else is tried", (props) => {
     show([finding("a()", { remedies: [flatten] })], props);
     expect(screen.getByRole("button", { name: /Flatten/ })).toBeDisabled();
   });

@@ -17,7 +17,7 @@ function show(of: Proof) {
   const apply = vi.fn();
   render(
     <ChakraProvider value={system}>
-      <VerdictPanel proof={of} trying={undefined} apply={apply} busy={false} choose={vi.fn()} />
+      <VerdictPanel proof={of} trying={undefined} apply={apply} choose={vi.fn()} />
     </ChakraProvider>,
   );
   return apply;

@@ -3,9 +3,9 @@ import { renderHook, waitFor } from "@testing-library/react";
 import type { ReactNode } from "react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { useJoins } from "../useJoins";
-import { jobTools } from "../../shared/__tests__/fixtures";
+import { jobState } from "../../shared/__tests__/fixtures";
 
-const tools = jobTools();
+const state = jobState({ proof: { setUp: "planned" } });
 
 afterEach(() => vi.unstubAllGlobals());
 
@@ -22,7 +22,7 @@ describe("what a box could join", () => {
     );
     const client = new QueryClient();
     const wrapper = ({ children }: { children: ReactNode }) => <QueryClientProvider client={client}>{children}</QueryClientProvider>;
-    const { result, rerender } = renderHook(({ box }) => useJoins(tools, box), { wrapper, initialProps: { box: "a" } });
+    const { result, rerender } = renderHook(({ box }) => useJoins(state, box), { wrapper, initialProps: { box: "a" } });
     expect(result.current).toBeUndefined();
     await waitFor(() => expect(answers).toHaveLength(1));
     answers[0]?.();

@@ -2,25 +2,19 @@ import { fireEvent, renderHook } from "@testing-library/react";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import { demo } from "../../shared/__tests__/demo";
 import { standing } from "../../shared/findings";
-import type { JobTools } from "../../shared/jobTools";
 import type { Choice } from "../../terraces/choice";
 import { usePlanKeys } from "../usePlanKeys";
-import { jobTools, part } from "../../shared/__tests__/fixtures";
+import { jobTools } from "../../shared/__tests__/fixtures";
 
 const { proof } = demo();
 const open = standing(proof);
 beforeEach(() => localStorage.clear());
 
-function plan({
-  choice = null,
-  on = true,
-  busy = false,
-  preview = null,
-}: { choice?: Choice | null; on?: boolean; busy?: boolean; preview?: JobTools["preview"] } = {}) {
+function plan({ choice = null, on = true, trying = false }: { choice?: Choice | null; on?: boolean; trying?: boolean } = {}) {
   const act = vi.fn();
   const choose = vi.fn();
-  const tools = jobTools({ act, busy, preview });
-  renderHook(() => usePlanKeys({ proof, choice, choose, tools, on, help: vi.fn() }));
+  const tools = jobTools({ act });
+  renderHook(() => usePlanKeys({ proof, choice, choose, tools, trying, on, help: vi.fn() }));
   return { act, choose, press: (key: string) => fireEvent.keyDown(document.body, { key }) };
 }
 
@@ -39,7 +33,7 @@ describe("the keys of the plan", () => {
   it("bring the focus to a problem however late it is drawn, and once", () => {
     const identity = open[0]?.identity ?? "";
     Element.prototype.scrollIntoView = vi.fn();
-    const given = { proof, choice: null as Choice | null, choose: vi.fn(), tools: {} as JobTools, on: true, help: vi.fn() };
+    const given = { proof, choice: null as Choice | null, choose: vi.fn(), tools: jobTools(), trying: false, on: true, help: vi.fn() };
     const { rerender } = renderHook((plan: typeof given) => usePlanKeys(plan), { initialProps: given });
     fireEvent.keyDown(document.body, { key: "." });
     rerender({ ...given });
@@ -69,11 +63,7 @@ describe("the keys of the plan", () => {
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "unpatch", cable: "c" }]);
   });
 
-  it.each<NonNullable<Parameters<typeof plan>[0]>>([
-    { on: false },
-    { busy: true },
-    { preview: part<NonNullable<JobTools["preview"]>>({}) },
-  ])("change nothing with %j", (state) => {
+  it.each<NonNullable<Parameters<typeof plan>[0]>>([{ on: false }, { trying: true }])("change nothing with %j", (state) => {
     const { act, press } = plan({ ...state, choice: { kind: "cable", id: "c" } });
     press("a");
     press("Delete");

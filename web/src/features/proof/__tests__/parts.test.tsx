@@ -9,7 +9,7 @@ import { demo } from "../../shared/__tests__/demo";
 import { Ladder } from "../Ladder";
 import { Moves } from "../Moves";
 import ProofStation from "../ProofStation";
-import { jobTools, part } from "../../shared/__tests__/fixtures";
+import { part } from "../../shared/__tests__/fixtures";
 
 const { design, proof } = demo();
 const state = {
@@ -40,7 +40,7 @@ function open(query: string, answers: Record<string, unknown> = {}, shown = stat
     <MemoryRouter initialEntries={[`/jobs/1/proof${query}`]}>
       <ChakraProvider value={system}>
         <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-          <ProofStation tools={jobTools({ job: { data: shown, error: null, refetch: vi.fn() } })} />
+          <ProofStation state={shown} />
         </QueryClientProvider>
       </ChakraProvider>
     </MemoryRouter>,

@@ -7,7 +7,7 @@ import { demo } from "../../shared/__tests__/demo";
 import type { Choice } from "../../terraces/choice";
 import { AddressRule } from "../AddressRule";
 import { candidatesOf, rulerOf } from "../candidates";
-import { jobState, jobTools } from "../../shared/__tests__/fixtures";
+import { jobTools } from "../../shared/__tests__/fixtures";
 
 vi.stubGlobal(
   "ResizeObserver",
@@ -39,11 +39,11 @@ const wide: Proof = {
 };
 
 function show(choice: Choice | null = null, of: Proof = proof, at: Design = design) {
-  const tools = jobTools({ job: { data: jobState({ proof: of }), error: null, refetch: vi.fn() } });
+  const tools = jobTools();
   const choose = vi.fn();
   render(
     <ChakraProvider value={system}>
-      <AddressRule design={at} proof={of} choice={choice} choose={choose} tools={tools} />
+      <AddressRule design={at} proof={of} kept={of} choice={choice} choose={choose} tools={tools} />
     </ChakraProvider>,
   );
   return { tools, choose };

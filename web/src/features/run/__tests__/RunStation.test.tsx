@@ -3,7 +3,7 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
-import { jobState, jobTools } from "../../shared/__tests__/fixtures";
+import { jobState } from "../../shared/__tests__/fixtures";
 import { system } from "../../../ui/theme";
 import RunStation from "../RunStation";
 import { about } from "../time";
@@ -56,7 +56,7 @@ const station = (at: string) => {
     <ChakraProvider value={system}>
       <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
         <MemoryRouter initialEntries={[at]}>
-          <RunStation tools={jobTools({ job: { data: state, error: null, refetch: vi.fn() } })} />
+          <RunStation state={state} />
         </MemoryRouter>
       </QueryClientProvider>
     </ChakraProvider>,

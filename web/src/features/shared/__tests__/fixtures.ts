@@ -15,9 +15,6 @@ export function jobTools(known: Partial<JobTools> = {}): JobTools {
   const saves = () => vi.fn<() => Promise<JobState>>().mockResolvedValue(jobState());
   return {
     id: 1,
-    job: { data: jobState({ proof: { setUp: "planned" } }), error: null, refetch: vi.fn() },
-    busy: false,
-    preview: null,
     attempt: vi.fn(),
     save: saves(),
     act: vi.fn(),
@@ -29,11 +26,8 @@ export function jobTools(known: Partial<JobTools> = {}): JobTools {
     keepReading: saves(),
     undo: vi.fn(),
     redo: vi.fn(),
-    notice: null,
     dismiss: vi.fn(),
-    otherTab: null,
     leaveOtherTab: vi.fn(),
-    asking: null,
     answer: vi.fn(),
     ...known,
   };

@@ -52,7 +52,7 @@ describe("useJob", () => {
   it("saves on the version that it saw and shows the answer", async () => {
     answers = (r) => (r.method === "GET" ? [200, state(7)] : [200, state(8)]);
     const job = await open();
-    await act(() => job.current.save([change]));
+    await act(() => job.current.tools.save([change]));
     expect(posts()[0]?.headers.get("If-Match")).toBe('"7"');
     expect(posts()[0]?.headers.get("Altrin-Tab")).toBeTruthy();
     await waitFor(() => expect(job.current.job.data?.version).toBe(8));
@@ -76,12 +76,12 @@ describe("useJob", () => {
             ]
           : [200, state(10)];
     const job = await open();
-    await act(() => job.current.save([change]));
+    await act(() => job.current.tools.save([change]));
     expect(posts().map((r) => [r.headers.get("If-Match"), r.headers.get("Altrin-Base")])).toEqual([
       ['"7"', "107"],
       ['"9"', "109"],
     ]);
-    await waitFor(() => expect(job.current.notice).toContain("changed elsewhere"));
+    await waitFor(() => expect(job.current.news.notice).toContain("changed elsewhere"));
     expect(job.current.job.data?.version).toBe(10);
   });
 
@@ -108,15 +108,15 @@ describe("useJob", () => {
           : [200, state(10)];
     const job = await open();
     let saved: Promise<unknown> | undefined;
-    act(() => void (saved = job.current.save([change])));
-    await waitFor(() => expect(job.current.asking?.clashes).toEqual(clashes));
+    act(() => void (saved = job.current.tools.save([change])));
+    await waitFor(() => expect(job.current.news.asking?.clashes).toEqual(clashes));
     expect(posts()).toHaveLength(1);
     await act(async () => {
-      job.current.answer(mine);
+      job.current.tools.answer(mine);
       await saved;
     });
     expect(posts()).toHaveLength(sent);
-    expect(job.current.asking).toBeNull();
+    expect(job.current.news.asking).toBeNull();
     await waitFor(() => expect(job.current.job.data?.version).toBe(version));
   });
 
@@ -127,7 +127,7 @@ describe("useJob", () => {
         : [422, { type: "urn:altrin:problem:refused-change", title: "no", status: 422, detail: "10.0.0.0 is the network address." }];
     const job = await open();
     await act(async () => {
-      await expect(job.current.save([change])).rejects.toThrow("10.0.0.0 is the network address.");
+      await expect(job.current.tools.save([change])).rejects.toThrow("10.0.0.0 is the network address.");
     });
     expect(job.current.job.data?.version).toBe(7);
   });
@@ -143,9 +143,9 @@ describe("useJob", () => {
       return [200, { version: 7, label: `try ${turn}`, design: {}, proof: {} }];
     };
     const job = await open();
-    act(() => job.current.attempt([change]));
+    act(() => job.current.tools.attempt([change]));
     await waitFor(() => expect(release).toHaveLength(1));
-    act(() => job.current.attempt([change]));
+    act(() => job.current.tools.attempt([change]));
     await waitFor(() => expect(release).toHaveLength(2));
     await act(async () => {
       release[1]?.();
@@ -153,7 +153,7 @@ describe("useJob", () => {
       release[0]?.();
     });
     await waitFor(() => expect(job.current.preview?.label).toBe("try 1"));
-    act(() => job.current.attempt(null));
+    act(() => job.current.tools.attempt(null));
     expect(job.current.preview).toBeNull();
   });
 
@@ -172,7 +172,7 @@ describe("useJob", () => {
     const job = await open();
     act(() => void job.current.job.refetch());
     await waitFor(() => expect(late).toBeDefined());
-    await act(() => job.current.save([change]));
+    await act(() => job.current.tools.save([change]));
     await waitFor(() => expect(job.current.job.data?.version).toBe(8));
     await act(async () => {
       late?.();
@@ -184,6 +184,60 @@ describe("useJob", () => {
     expect(job.current.job.data?.version).toBe(8);
   });
 
+  it("takes a second press while the first is on its way for the same, and keeps different ones in order", async () => {
+    const waiting: (() => void)[] = [];
+    answers = async (r) => {
+      if (r.method === "GET") {
+        return [200, state(7)];
+      }
+      await new Promise<void>((go) => waiting.push(go));
+      return [200, state(7 + posts().length)];
+    };
+    const other: Change = { kind: "unpatch", cable: "d" };
+    const job = await open();
+    act(() => {
+      job.current.tools.act([change]);
+      job.current.tools.act([change]);
+      job.current.tools.act([other]);
+    });
+    await waitFor(() => expect(job.current.news.busy).toBe(true));
+    for (const sent of [1, 2]) {
+      await waitFor(() => expect(waiting).toHaveLength(sent));
+      act(() => waiting[sent - 1]?.());
+    }
+    await waitFor(() => expect(job.current.news.busy).toBe(false));
+    expect(await Promise.all(posts().map((r) => r.json()))).toEqual([change, other].map((c) => ({ setUp: "planned", changes: [c] })));
+    // What was answered can be asked for again.
+    act(() => job.current.tools.act([change]));
+    await waitFor(() => expect(waiting).toHaveLength(3));
+  });
+
+  it("says what is refused of each of two presses", async () => {
+    const refused = (title: string): Answer => [422, { type: "urn:altrin:problem:refused-change", title, status: 422, detail: title }];
+    const said: string[] = [];
+    answers = (r) => (r.method === "GET" ? [200, state(7)] : refused(`No ${posts().length}`));
+    const job = await open();
+    act(() => {
+      job.current.tools.act([change]);
+      job.current.tools.act([{ kind: "unpatch", cable: "d" }]);
+    });
+    await waitFor(() => {
+      said.push(job.current.news.notice ?? "");
+      expect(said.at(-1)).toContain("No 2");
+    });
+  });
+
+  it("hands on the same tools while something is tried and saved", async () => {
+    answers = (r) => (r.method === "GET" ? [200, state(7)] : [200, state(8)]);
+    const job = await open();
+    const { tools } = job.current;
+    act(() => tools.attempt([change]));
+    await waitFor(() => expect(job.current.preview).not.toBeNull());
+    await act(() => tools.save([change]));
+    await waitFor(() => expect(job.current.job.data?.version).toBe(8));
+    expect(job.current.tools).toBe(tools);
+  });
+
   it("asks before it undoes what another tab did", async () => {
     answers = (r) =>
       r.method === "GET"
@@ -192,11 +246,11 @@ describe("useJob", () => {
           ? [200, state(8)]
           : [409, { type: "urn:altrin:problem:other-tab", title: "other", status: 409, detail: "It was: x.", head: state(7) }];
     const job = await open();
-    act(() => job.current.undo());
-    await waitFor(() => expect(job.current.otherTab).toBe("It was: x."));
-    act(() => job.current.undo(true));
+    act(() => job.current.tools.undo());
+    await waitFor(() => expect(job.current.news.otherTab).toBe("It was: x."));
+    act(() => job.current.tools.undo(true));
     await waitFor(() => expect(job.current.job.data?.version).toBe(8));
-    expect(job.current.otherTab).toBeNull();
+    expect(job.current.news.otherTab).toBeNull();
   });
 
   it.each(["visible", "hidden"] as const)("tries a save again for as long as the server is gone, on a %s page", async (visibility) => {
@@ -205,7 +259,7 @@ describe("useJob", () => {
     let gone = 2;
     answers = (r) => (r.method === "GET" ? [200, state(7)] : gone-- > 0 ? "gone" : [200, state(8)]);
     const job = await open();
-    act(() => job.current.act([change]));
+    act(() => job.current.tools.act([change]));
     await act(() => vi.advanceTimersByTimeAsync(4000));
     await waitFor(() => expect(job.current.job.data?.version).toBe(8));
     expect(posts()).toHaveLength(3);

@@ -65,7 +65,7 @@ describe("The country of a home", () => {
     answers["/api/countries"] = ["AT", "AX", "NZ"];
     serve();
     const picked = vi.fn();
-    show(<CountrySelect value="NZ" disabled={false} onChange={picked} />);
+    show(<CountrySelect value="NZ" onChange={picked} />);
     await screen.findByRole("option", { name: "Austria" });
     const field = screen.getByLabelText<HTMLSelectElement>("Country");
     expect([...field.options].map((o) => o.text)).toEqual(["not noted", "Åland Islands", "Austria", "New Zealand"]);
@@ -219,7 +219,7 @@ describe("Corrections", () => {
     ["Firmware version", "5", { kind: "setLabel", box: "hall-gateway", label: { firmware: "5" } }],
   ])("of a box send what was typed under %s and nothing else", async (label, draft, correction) => {
     const correct = vi.fn<JobTools["correct"]>().mockResolvedValue(state);
-    show(<BoxSheet box={there(design.site.boxes[0])} state={state} view={view} tools={jobTools({ correct, busy: false, id: 1 })} />);
+    show(<BoxSheet box={there(design.site.boxes[0])} state={state} view={view} tools={jobTools({ correct, id: 1 })} />);
     const input = screen.getByLabelText(label);
     fireEvent.change(input, { target: { value: draft } });
     fireEvent.blur(input);
@@ -229,7 +229,7 @@ describe("Corrections", () => {
   it("of a place keep its other numbers, and text that is no number stays in its field", async () => {
     const correct = vi.fn<JobTools["correct"]>().mockResolvedValue(state);
     const place = there(design.site.places?.[0]);
-    show(<PlaceSheet place={place} state={state} view={view} tools={jobTools({ correct, busy: false })} />);
+    show(<PlaceSheet place={place} state={state} view={view} tools={jobTools({ correct })} />);
     const input = screen.getByLabelText<HTMLInputElement>("West to east, in metres");
     fireEvent.change(input, { target: { value: "wide" } });
     fireEvent.blur(input);
@@ -259,7 +259,7 @@ describe("How a box is set today", () => {
   it("says what is assumed and what the plan has, and takes what was read", async () => {
     const correct = vi.fn<JobTools["correct"]>().mockResolvedValue(state);
     const correctNow = vi.fn<JobTools["correctNow"]>();
-    show(<SettingsToday found={found} state={state} tools={jobTools({ correct, correctNow, busy: false })} />);
+    show(<SettingsToday found={found} state={state} tools={jobTools({ correct, correctNow })} />);
     expect(screen.getAllByText("assumed, not read yet")).toHaveLength(2);
     expect(screen.getByText("planned has the pool 192.168.8.50-192.168.8.99.")).toBeVisible();
     const input = screen.getByLabelText("DHCP pool, first address");
@@ -280,7 +280,7 @@ describe("How a box is set today", () => {
       <SettingsToday
         found={{ ...found, settings: { ...found.settings, dhcpServer: false }, assumed: [], elsewhere: [] }}
         state={state}
-        tools={jobTools({ busy: false })}
+        tools={jobTools()}
       />,
     );
     expect(screen.queryByLabelText("DHCP pool, first address")).toBeNull();
@@ -292,7 +292,7 @@ describe("What a spare box holds", () => {
   const box = there(design.site.boxes.find((b) => b.id === "old-router"));
   const holding = (stored: typeof box.stored) => {
     const [correct, correctNow] = [vi.fn().mockResolvedValue(undefined), vi.fn()];
-    show(<StoredHere box={{ ...box, stored }} state={state} tools={jobTools({ correct, correctNow, busy: false })} />);
+    show(<StoredHere box={{ ...box, stored }} state={state} tools={jobTools({ correct, correctNow })} />);
     return { correct, correctNow };
   };
 
@@ -338,7 +338,7 @@ describe("The air in a place", () => {
       ],
     };
     const heard = { ...place, air: { at: air.at, networks: [] } };
-    show(<PlaceSheet place={heard} state={state} view={{ ...view, air: [air] }} tools={jobTools({ correctNow, busy: false })} />);
+    show(<PlaceSheet place={heard} state={state} view={{ ...view, air: [air] }} tools={jobTools({ correctNow })} />);
     const cells = screen.getAllByRole("row").map((row) =>
       within(row)
         .queryAllByRole("cell")
@@ -354,7 +354,7 @@ describe("The air in a place", () => {
   });
 
   it("says how to come by it where it was not looked at", () => {
-    show(<PlaceSheet place={place} state={state} view={view} tools={jobTools({ busy: false })} />);
+    show(<PlaceSheet place={place} state={state} view={view} tools={jobTools()} />);
     expect(screen.getByRole("link", { name: "Take a reading" }).getAttribute("href")).toContain("part=readings");
   });
 });
@@ -362,7 +362,7 @@ describe("The air in a place", () => {
 describe("What it adds up to", () => {
   it("says the answer, what is not known with how to find out, and why a box is left off", () => {
     const [choose, startPlan] = [vi.fn(), vi.fn()];
-    show(<Answer state={state} view={view} error={null} tools={jobTools({ busy: false, startPlan })} choose={choose} />);
+    show(<Answer state={state} view={view} error={null} tools={jobTools({ startPlan })} choose={choose} />);
     expect(screen.getByRole("heading", { name: "One cable to Study is enough." })).toBeVisible();
     fireEvent.click(screen.getByText("Its label is not read."));
     expect(choose).toHaveBeenCalledWith("hall-gateway");
@@ -372,15 +372,7 @@ describe("What it adds up to", () => {
   });
 
   it("offers the comparison once there is a plan", () => {
-    show(
-      <Answer
-        state={{ ...state, setUps: ["found", "planned"] }}
-        view={view}
-        error={null}
-        tools={jobTools({ busy: false })}
-        choose={vi.fn()}
-      />,
-    );
+    show(<Answer state={{ ...state, setUps: ["found", "planned"] }} view={view} error={null} tools={jobTools()} choose={vi.fn()} />);
     expect(screen.getByRole("link").getAttribute("href")).toContain("before=3.found&after=3.planned");
   });
 
