@@ -73,6 +73,48 @@ public sealed class ProcedureSnapshotTests
         Snapshot.Match(text.ToString(), $"Sheet.{name}");
     }
 
+    public static TheoryData<string, string> Homes =>
+        [.. new[] { "techniques", "radio" }.SelectMany(f => Families.Of(f).Keys.Select(h => (f, h)))];
+
+    /// <summary>From a home to what changes at random make of it, and the way back by hand: every kind of setting, mode and link.</summary>
+    [Theory]
+    [MemberData(nameof(Homes))]
+    public void A_sheet_to_a_changed_home_is_as_approved(string family, string home)
+    {
+        var text = new StringBuilder();
+        var design = Families.Of(family)[home];
+        for (var seed = 1; seed <= 3; seed++)
+        {
+            var dice = new Random(seed + home.Length);
+            var target = design;
+            for (var act = 0; act < 5; act++)
+            {
+                target = ChangeGenerator.Make(dice, target).ApplyTo(target) is { Ok: true } done
+                    ? target with
+                    {
+                        SetUp = done.Value,
+                    }
+                    : target;
+            }
+            var sheet = RunSheet.Derive(State.Morning(design), target.SetUp, Ways.Usual, Cancel);
+            text.Append(
+                $"\n# {seed}: safe {sheet.IsSafe}, takes {Plain.Of(sheet.Takes)}, cost {Plain.Of(sheet.Order.Cost)}, tried {sheet.Order.Tried}\n"
+            );
+            Lines(text, "unsafe", sheet.Unsafe.Select(u => $"{u.Says} | {u.Cure}"));
+            Lines(text, "undone", sheet.Undone.Select(b => $"{b.Rule.Number} {b.Violation.Text}"));
+            foreach (var step in sheet.Steps)
+            {
+                text.Append($"{step.Id}, {step.Phase}: {step.Says}\n");
+                foreach (var act in step.Acts)
+                {
+                    Tell(text, act);
+                }
+            }
+            Lines(text, "check", FinishList.Of(sheet).Concat(SubnetMove.Of(sheet)).Select(c => $"{c.Id}, {c.About}: {c.Says}"));
+        }
+        Snapshot.Match(text.ToString(), $"Changed.{new string([.. home.Select(c => char.IsAsciiLetterOrDigit(c) ? c : '-')])}");
+    }
+
     private static void Tell(StringBuilder text, RunSheet sheet, int i)
     {
         var step = sheet.Steps[i];
