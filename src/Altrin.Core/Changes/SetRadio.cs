@@ -22,6 +22,9 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
     /// <summary>Whether it switches the radio off.</summary>
     public bool IsOff() => ((IPartial)Setting).Values.TryGetValue(nameof(RadioSetting.On), out var on) && on is false;
 
+    /// <summary>The settings that are given, without what follows from them: an open network has no password.</summary>
+    public IEnumerable<Setting> Given() => Setting.Given.Select(m => Settings[m]);
+
     /// <summary>What makes one setting of a radio into another.</summary>
     public static SetRadio Between(string box, RadioSetting from, RadioSetting to) =>
         new(box, from.Radio, Partial<RadioSetting>.Between(from, to));
@@ -69,7 +72,7 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
     /// <inheritdoc/>
     public override IReadOnlyList<Touch> Touches(Design design) =>
         [
-            .. Setting.Given.Select(m => new Touch(Settings[m], Box, Radio)),
+            .. Given().Select(s => new Touch(s, Box, Radio)),
             // An open network has no password.
             .. Setting.Gives(nameof(RadioSetting.Security)) ? [new Touch(Sites.Setting.WifiPassword, Box, Radio)] : (Touch[])[],
         ];

@@ -11,12 +11,15 @@ namespace Altrin.Core.Procedures;
 /// <param name="Takes">From saving until it is in force.</param>
 public sealed record PageAt(string Area, IReadOnlyList<Setting> Sets, Known Restarts, Known DropsWifi, Duration Takes)
 {
+    private static readonly Setting[] WifiKey = [Setting.WifiSecurity, Setting.WifiPassword];
+
     /// <summary>Whether it was noted of the kind; otherwise it is the page that every box is taken to have for one setting.</summary>
     public bool Noted { get; init; }
 
     /// <summary>
     /// The page on which a box sets something in a mode; null where no page does: an application does, or the mode has no such setting.
-    /// What no page of its profile names is taken to be saved by itself, with a restart (the cautious reading).
+    /// What no page of its profile names is taken to be saved by itself, with a restart (the cautious reading); the security of Wi-Fi
+    /// together with its password, which no box saves apart (common practice).
     /// </summary>
     public static PageAt? Of(Profile profile, ModeKind mode, Setting setting)
     {
@@ -25,23 +28,28 @@ public sealed record PageAt(string Area, IReadOnlyList<Setting> Sets, Known Rest
         {
             return null;
         }
-        var page = profile.Traits.Pages?.FirstOrDefault(p => p.Sets.Contains(setting) && p.Modes?.Contains(mode) != false);
-        return page is null
-            ? new(SettingWords.Of(setting), [setting], Known.Yes, Known.Yes, Durations.SaveAndRestart(profile))
-            : new(
-                page.Area,
-                [.. page.Sets.Where(here.Contains)],
-                page.Restarts,
-                // What has nothing to do with the radios leaves them alone (common practice).
-                page.DropsWifi == Known.Unknown
-                && !page.Sets.Any(IsOfAir)
-                    ? Known.No
-                    : page.DropsWifi,
-                Duration.Of(page.SaveSeconds, page.Restarts == Known.No ? Durations.Save : Durations.SaveAndRestart(profile))
-            )
-            {
-                Noted = true,
-            };
+        SettingsPage? Named(Setting of) =>
+            profile.Traits.Pages?.FirstOrDefault(p => p.Sets.Contains(of) && p.Modes?.Contains(mode) != false);
+        var page = Named(setting);
+        if (page is null)
+        {
+            Setting[] own = WifiKey.Contains(setting) ? [.. WifiKey.Where(s => Named(s) is null)] : [setting];
+            return new(SettingWords.Of(own[0]), own, Known.Yes, Known.Yes, Durations.SaveAndRestart(profile));
+        }
+        return new(
+            page.Area,
+            [.. page.Sets.Where(here.Contains)],
+            page.Restarts,
+            // What has nothing to do with the radios leaves them alone (common practice).
+            page.DropsWifi == Known.Unknown
+            && !page.Sets.Any(IsOfAir)
+                ? Known.No
+                : page.DropsWifi,
+            Duration.Of(page.SaveSeconds, page.Restarts == Known.No ? Durations.Save : Durations.SaveAndRestart(profile))
+        )
+        {
+            Noted = true,
+        };
     }
 
     /// <summary>Whether a kind has no page at all: a plain switch, or one that only an application sets.</summary>

@@ -15,6 +15,7 @@ public static class TypedSettings
         {
             SetMode => [Setting.Mode],
             SetLanAddress => [Setting.LanAddress],
+            SetRadio radio => [.. radio.Given().Order()],
             _ =>
             [
                 .. change
