@@ -77,7 +77,12 @@ public static class OrderSearch
                 {
                     continue;
                 }
-                var next = Next(node, WorkItems.Of(node.Now, aim));
+                var next = Next(node, WorkItems.Of(node.Now, aim), mayCommit: commits);
+                // A detour costs time and downtime: it is looked at only where each way straight on breaks something.
+                if (next.Count > 0 && next.TrueForAll(n => n.Cost.Violations > node.Cost.Violations))
+                {
+                    next.AddRange(Next(node, [.. Silencing.Of(node.Now, aim)], mayCommit: false));
+                }
                 if (next.Count == 0 && node.Now.Left(aim.Target).Count == 0)
                 {
                     // The plan alone is no end: who is to have the internet has to have it.
@@ -112,7 +117,7 @@ public static class OrderSearch
         }
 
         /// <summary>The states that are reached by one more piece of work: one where that one costs nothing that could be spared.</summary>
-        private List<Node> Next(Node node, IReadOnlyList<WorkItem> items)
+        private List<Node> Next(Node node, IReadOnlyList<WorkItem> items, bool mayCommit)
         {
             var made = new List<Node>();
             foreach (var item in items)
@@ -130,7 +135,7 @@ public static class OrderSearch
                 {
                     continue;
                 }
-                if (commits && IsFree(node, next))
+                if (mayCommit && IsFree(node, next))
                 {
                     return [next];
                 }

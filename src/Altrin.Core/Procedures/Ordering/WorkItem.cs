@@ -15,6 +15,9 @@ public enum WorkKind
     /// <summary>A page of a box that is in use is saved.</summary>
     Save,
 
+    /// <summary>The radios of a box are off for a while, which is no part of the plan.</summary>
+    Silence,
+
     /// <summary>A cable between boxes is plugged in.</summary>
     Patch,
 

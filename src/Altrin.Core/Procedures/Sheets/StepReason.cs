@@ -21,6 +21,8 @@ internal static class StepReason
             ResetBox => "What it holds of an earlier home is not known.",
             PowerOn on when design.Mode(on.Id) is null =>
                 "One box at a time, one to one with the laptop: two at one factory address answer for each other.",
+            SavePage when work == WorkKind.Silence =>
+                "Its name gets another password, or leads elsewhere for a while: one of the boxes that send it is silent meanwhile.",
             SavePage save => Saved(main, save, acts),
             SetInApp => "No page of it sets that.",
             PatchCable patch when acts.Any(a => a.Act is PowerOff) =>
