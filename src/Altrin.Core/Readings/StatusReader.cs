@@ -1,3 +1,4 @@
+using System.Collections.Frozen;
 using Altrin.Core.Addressing;
 using Altrin.Core.Sites;
 
@@ -24,31 +25,25 @@ internal static class StatusReader
     /// <summary>How many values are read in one: what is tried from each line stays bounded.</summary>
     private const int MostValues = 32;
 
-    private static readonly Dictionary<string, Field> Labels = new(StringComparer.OrdinalIgnoreCase);
-
-    static StatusReader()
+    private static readonly FrozenDictionary<string, Field> Labels = new (Field Field, string[] Said)[]
     {
-        Know(Field.Own, "ip", "ipv4", "address", "ip address", "ipv4 address", "ip addr", "ip-adresse", "ipv4-adresse", "adresse ip");
-        Know(Field.Own, "adresse ipv4", "dirección ip", "dirección ipv4", "indirizzo ip", "indirizzo ipv4", "ip-adres", "ipv4-adres");
-        Know(Field.Mask, "mask", "subnet", "subnet mask", "netmask", "network mask", "subnetzmaske", "masque de sous-réseau");
-        Know(Field.Mask, "máscara de subred", "maschera di sottorete", "subnetmasker");
-        Know(Field.Gateway, "gateway", "default gateway", "router", "standardgateway", "passerelle", "passerelle par défaut");
-        Know(Field.Gateway, "puerta de enlace", "puerta de enlace predeterminada", "gateway predefinito", "standaardgateway");
-        Know(Field.Dns, "dns", "dns server", "dns servers", "dns 1", "dns 2", "primary dns", "secondary dns", "dns-server");
-        Know(Field.Dns, "serveurs dns", "serveur dns", "servidores dns", "servidor dns", "server dns", "dns-servers");
-        Know(Field.Server, "dhcp", "dhcp server", "dhcp-server", "serveur dhcp", "servidor dhcp", "server dhcp");
-        Know(Field.Mac, "mac", "mac address", "physical address", "hardware address", "wi-fi address", "wi-fi mac address", "mac-adresse");
-        Know(
-            Field.Mac,
-            "physische adresse",
-            "physikalische adresse",
-            "adresse mac",
-            "adresse physique",
-            "dirección mac",
-            "dirección física"
-        );
-        Know(Field.Mac, "indirizzo mac", "indirizzo fisico", "mac-adres", "fysiek adres");
+        (Field.Own, ["ip", "ipv4", "address", "ip address", "ipv4 address", "ip addr"]),
+        (Field.Own, ["ip-adresse", "ipv4-adresse", "adresse ip", "adresse ipv4", "dirección ip", "dirección ipv4"]),
+        (Field.Own, ["indirizzo ip", "indirizzo ipv4", "ip-adres", "ipv4-adres"]),
+        (Field.Mask, ["mask", "subnet", "subnet mask", "netmask", "network mask"]),
+        (Field.Mask, ["subnetzmaske", "masque de sous-réseau", "máscara de subred", "maschera di sottorete", "subnetmasker"]),
+        (Field.Gateway, ["gateway", "default gateway", "router"]),
+        (Field.Gateway, ["standardgateway", "passerelle", "passerelle par défaut", "puerta de enlace"]),
+        (Field.Gateway, ["puerta de enlace predeterminada", "gateway predefinito", "standaardgateway"]),
+        (Field.Dns, ["dns", "dns server", "dns servers", "dns 1", "dns 2", "primary dns", "secondary dns", "dns-server"]),
+        (Field.Dns, ["serveurs dns", "serveur dns", "servidores dns", "servidor dns", "server dns", "dns-servers"]),
+        (Field.Server, ["dhcp", "dhcp server", "dhcp-server", "serveur dhcp", "servidor dhcp", "server dhcp"]),
+        (Field.Mac, ["mac", "mac address", "physical address", "hardware address", "wi-fi address", "wi-fi mac address"]),
+        (Field.Mac, ["mac-adresse", "physische adresse", "physikalische adresse", "adresse mac", "adresse physique"]),
+        (Field.Mac, ["dirección mac", "dirección física", "indirizzo mac", "indirizzo fisico", "mac-adres", "fysiek adres"]),
     }
+        .SelectMany(f => f.Said.Select(label => (label, f.Field)))
+        .ToFrozenDictionary(l => l.label, l => l.Field, StringComparer.OrdinalIgnoreCase);
 
     public static int Read(PrintedText sheet, int at, Found found)
     {
@@ -75,14 +70,6 @@ internal static class StatusReader
         found.Adapters.Add(Adapter(sheet[at].Number, read));
         found.Block(ReadingKind.Adapters, sheet, at, end - at);
         return end - at;
-    }
-
-    private static void Know(Field field, params IEnumerable<string> labels)
-    {
-        foreach (var label in labels)
-        {
-            Labels.Add(label, field);
-        }
     }
 
     /// <summary>A label with its values, and how many lines it takes; null where no known label stands there.</summary>
