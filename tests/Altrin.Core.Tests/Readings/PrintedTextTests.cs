@@ -107,7 +107,7 @@ public sealed class PrintedTextTests
         Assert.Equal(says, read is [var one] ? $"{one.Joined} {one.Name} {one.Channel} {one.Security} {one.Radio}" : "none");
     }
 
-    /// <summary>A name that no radio is listed of has the protection that stands beside it; without any word of that none is known.</summary>
+    /// <summary>A name without a radio has the protection that stands beside it; without any word of that none is known.</summary>
     [Theory]
     [InlineData(
         "SSID 1 : Pottery\n    Network type            : Infrastructure\n    Authentication          : WPA2-Personal",

@@ -42,6 +42,78 @@ public sealed class CorrectionTests
 
     private static string Refused(HomeFile home, Correction correction) => correction.ApplyTo(home, Shelf).Error ?? "";
 
+    private static readonly Design Rooms = Home.WithGateway()
+        .Place("hall", p => p with { Name = "Hall" })
+        .Place("loft", p => p with { Name = "Loft" })
+        .Design;
+
+    [Theory]
+    [InlineData(0, 0, 0, "")]
+    [InlineData(-5, 1000, -1000, "")]
+    [InlineData(50, -1000, 1000, "")]
+    [InlineData(-6, 0, 0, "Floors are counted from -5 to 50; the ground floor is 0.")]
+    [InlineData(51, 0, 0, "Floors are counted from -5 to 50; the ground floor is 0.")]
+    [InlineData(0, 1000.5, 0, "A place lies within 1,000 metres of the corner of the plot.")]
+    [InlineData(0, 0, -1000.5, "A place lies within 1,000 metres of the corner of the plot.")]
+    public void A_place_lies_in_its_house(int floor, double east, double north, string refused)
+    {
+        var known = Partial<Place>.With(p => p.Floor, floor).And(p => p.EastMetres, east).And(p => p.NorthMetres, north);
+        var done = new SetPlace("hall", known).ApplyTo(Of(Rooms), Shelf);
+        Assert.Equal((refused, refused.Length == 0), (done.Error ?? "", done.Ok));
+        Assert.Equal("", Refused(Of(Rooms), new SetPlace("hall", Partial<Place>.With(p => p.Floor, 1))));
+    }
+
+    [Theory]
+    [InlineData("one", "two", null, null, "")]
+    [InlineData("one", "two", 2, 10_000.0, "")]
+    [InlineData("one", "two", 4, 10.0, "")]
+    [InlineData("one", "two", 3, 10.0, "A run has 2 or 4 pairs connected.")]
+    [InlineData("one", "one", 4, 10.0, "A run has two ends; both were the same socket.")]
+    [InlineData("one", "none", 4, 10.0, "There is no socket 'none'.")]
+    [InlineData("one", "taken", 4, 10.0, "One of these sockets has a run already.")]
+    [InlineData("one", "two", 4, -1.0, "A length")]
+    public void A_run_joins_two_free_sockets(string a, string b, int? pairs, double? length, string refused)
+    {
+        var sockets = new[] { "one", "two", "taken", "far" }.Select(s => new Socket(s, s, SocketKind.Data)).ToList();
+        var home = Of(Rooms);
+        home = home with { Site = home.Site with { Sockets = sockets, Runs = [new("old", "taken", "far", Medium.Cat5e)] } };
+        var known = Partial<CableRun>
+            .With(r => r.A, a)
+            .And(r => r.B, b)
+            .And(r => r.Medium, Medium.Cat6)
+            .And(r => r.Pairs, pairs)
+            .And(r => r.LengthMetres, length);
+        var done = new SetRun("", known).ApplyTo(home, Shelf);
+        Assert.StartsWith(refused, done.Error ?? "", StringComparison.Ordinal);
+        Assert.Equal(refused.Length == 0, done.Ok);
+        if (done.Ok)
+        {
+            var run = done.Value.Site.Runs.Single(r => r.Id != "old");
+            Assert.Equal(("one-two", a, b, pairs, length), (run.Id, run.A, run.B, run.Pairs, run.LengthMetres));
+            // What is noted already is corrected, not noted twice.
+            Assert.Equal("", Refused(done.Value, new SetRun(run.Id, Partial<CableRun>.With(r => r.LengthMetres, 7))));
+            Assert.Equal("One of these sockets has a run already.", Refused(done.Value, new SetRun("", known)));
+        }
+    }
+
+    /// <summary>A kind is not taken where it lacks what a set-up uses of the box: what it lacks is said.</summary>
+    [Fact]
+    public void A_kind_that_lacks_what_is_used_is_not_taken()
+    {
+        var home = Of(Home.WithGateway().Wired("a", "gw/lan4").Design);
+        Assert.Equal("", Taken(p => p));
+        Assert.Contains("the mode router", Taken(p => p with { Modes = [ModeKind.AccessPoint] }));
+        Assert.Contains("the port lan4", Taken(p => p with { Ports = [.. p.Ports.Where(o => o.Id != "lan4")] }));
+        Assert.Contains("the radio r5", Taken(p => p with { Radios = [] }));
+        var channelled = new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.Channel, 36));
+        home = home with { SetUps = [.. home.SetUps.Select(s => channelled.ApplyTo(new(home.Site, s)).Value)] };
+        Assert.Contains("a channel", Taken(p => p with { Radios = [.. p.Radios.Select(r => r with { Band = RadioBand.Ghz2 })] }));
+        Assert.Equal("", Taken(p => p with { Radios = [new("extra", RadioBand.Ghz2), .. p.Radios] }));
+
+        string Taken(Func<Profile, Profile> kind) =>
+            new TakeProfile("gw", "kind").ApplyTo(home, new Shelf([kind(Any) with { ShelfId = "kind" }])).Error ?? "";
+    }
+
     [Fact]
     public void Taking_something_out_lets_go_of_whatever_leaned_on_it()
     {

@@ -38,6 +38,59 @@ public sealed class QuickEntryTests
         return read.Home;
     }
 
+    /// <summary>What the line asks of a box: said, denied, and left alone.</summary>
+    [Theory]
+    [InlineData("login", "Yes Unknown Yes")]
+    [InlineData("no login", "No Unknown Yes")]
+    [InlineData("locked", "Unknown Unknown Yes 02:00:5e:00:53:31")]
+    [InlineData("not locked", "Unknown Unknown No")]
+    [InlineData("tag 7", "Unknown Yes Yes 02:00:5e:00:53:31")]
+    [InlineData("no tag", "Unknown No Yes 02:00:5e:00:53:31")]
+    public void What_the_line_asks_is_said_or_denied(string text, string says)
+    {
+        var begun = Empty with
+        {
+            Site = Empty.Site with
+            {
+                Service = Empty.Site.Service with
+                {
+                    Line = new() { Locked = Known.Yes, LockedTo = new(0x02005E005331) },
+                },
+            },
+        };
+        var line = Read(begun, QuickList.Service, text).Site.Service.Line;
+        Assert.StartsWith(says, $"{line.Login} {line.Tagged} {line.Locked} {line.LockedTo}", StringComparison.Ordinal);
+        Assert.Equal(text == "not locked", line.LockedTo is null);
+    }
+
+    /// <summary>A place is meant by its name, its id, or the beginning of one name alone.</summary>
+    [Theory]
+    [InlineData("study", "study")]
+    [InlineData("Hall", "hall")]
+    [InlineData("st", "study")]
+    [InlineData("s", null)]
+    [InlineData("hal", "hall")]
+    [InlineData("attic", null)]
+    public void A_place_is_meant_by_how_it_begins(string text, string? place)
+    {
+        var read = QuickEntry.Read(Begun, Shelf, QuickList.Devices, $"Printer, printer, {text}");
+        Assert.Equal(place, read.Home?.Site.Devices.Single().Place);
+        Assert.Equal(place is null, read.Home is null);
+    }
+
+    /// <summary>Each line is told by its number, blank ones left out, and nothing is taken where one is wrong.</summary>
+    [Fact]
+    public void A_line_is_told_by_its_number()
+    {
+        var read = QuickEntry.Read(Empty, Shelf, QuickList.Places, "\nHall, 2x4\n\nStudy, nothing like it");
+        Assert.Equal([2, 4], read.Lines.Select(l => l.Line));
+        Assert.Equal((null, true), (read.Lines[0].Error, read.Lines[1].Error is not null));
+        Assert.Equal((null, 0), (read.Home, read.Corrections.Count));
+        var two = QuickEntry.Read(Empty, Shelf, QuickList.Places, "Hall, 2x4\nStudy, 3x3");
+        Assert.Equal(["hall", "study"], two.Home!.Site.Places.Select(p => p.Id));
+        Assert.Equal(["hall", "study"], CorrectionList.Apply(Empty, Shelf, two.Corrections).Value.Site.Places.Select(p => p.Id));
+    }
+
     [Theory]
     [InlineData("fibre, 300/30, public", "fibre, 300 Mb/s down, 30 up, a public address that changes")]
     [InlineData("DSL, 16 Mb/s, shared", "telephone line, 16 Mb/s down, carrier-grade NAT (CGNAT)")]
