@@ -52,6 +52,11 @@ internal static class SheetCommand
                 return null;
             },
         };
+        var back = new Option<string?>("--back")
+        {
+            Description = "Writes the way back from the state after a step instead: its number, 0 for before the first, or its id.",
+            HelpName = "STEP",
+        };
         var command = new Command("sheet", "Works out a run sheet: what is done in which order, and what is seen then.")
         {
             home,
@@ -59,6 +64,7 @@ internal static class SheetCommand
             to,
             form,
             start,
+            back,
         };
         command.SetAction(parsed =>
         {
@@ -77,9 +83,39 @@ internal static class SheetCommand
                 return ExitCode.BadInput;
             }
             var sheet = RunSheet.Derive(State.Morning(found), planned.SetUp, Ways.Usual);
-            output.Write(SheetFile.Of(parsed.GetValue(form), sheet, begins, ends, parsed.GetValue(start)).Content);
-            return sheet.IsSafe ? ExitCode.Sound : ExitCode.Findings;
+            if (parsed.GetValue(back) is not { } after)
+            {
+                output.Write(SheetFile.Of(parsed.GetValue(form), sheet, begins, ends, parsed.GetValue(start)).Content);
+                return sheet.IsSafe ? ExitCode.Sound : ExitCode.Findings;
+            }
+            if (NumberOf(sheet, after) is not { } step)
+            {
+                errors.WriteLine(
+                    $"altrin: --back is the number of a step from 0 to {sheet.Steps.Count} or its id, such as "
+                        + $"{sheet.Steps.Select(s => s.Id).FirstOrDefault("1")}, not '{after}'."
+                );
+                return ExitCode.BadInput;
+            }
+            var way = WayBack.After(sheet, step);
+            output.Write(
+                SheetFile.Of(parsed.GetValue(form), way.Sheet, $"the state after step {step}", begins, parsed.GetValue(start)).Content
+            );
+            foreach (var differs in way.Differs)
+            {
+                errors.WriteLine($"altrin: otherwise than in the morning: {differs}");
+            }
+            return way.IsWhole && way.Sheet.IsSafe ? ExitCode.Sound : ExitCode.Findings;
         });
         return command;
     }
+
+    /// <summary>Which step is meant, from 1; 0 for before the first, null where there is none such.</summary>
+    private static int? NumberOf(RunSheet sheet, string step) =>
+        int.TryParse(step, NumberStyles.None, CultureInfo.InvariantCulture, out var number)
+            ? number <= sheet.Steps.Count
+                ? number
+                : null
+            : sheet.Step(step) is { } named
+                ? SheetWords.Number(sheet, named)
+                : null;
 }

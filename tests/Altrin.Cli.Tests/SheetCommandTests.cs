@@ -25,6 +25,27 @@ public sealed class SheetCommandTests
     }
 
     /// <summary>A second DHCP server whose leases lie in the pool of the first: no order spares that.</summary>
+    /// <summary>The way back from a step, by its number or its id, in any form; what is no step is refused with what is.</summary>
+    [Fact]
+    public void A_way_back_is_written_like_a_sheet()
+    {
+        var home = Sample("t01-access-point-by-hand.json");
+        using var sheet = JsonDocument.Parse(Run(null, "sheet", home, "--as", "json").Output);
+        var ids = sheet.RootElement.GetProperty("steps").EnumerateArray().Select(s => s.GetProperty("id").GetString()!).ToList();
+        var (status, output, errors) = Run(null, "sheet", home, "--back", "7");
+        Assert.Equal((0, ""), (status, errors));
+        Assert.StartsWith("Run sheet: ", output, StringComparison.Ordinal);
+        Assert.Contains(", from the state after step 7 to found\n", output, StringComparison.Ordinal);
+        Assert.Equal(output, Run(null, "sheet", home, "--back", ids[6]).Output);
+        Assert.Contains("the home is as it was found", Run(null, "sheet", home, "--back", "0").Output, StringComparison.Ordinal);
+        foreach (var step in new[] { $"{ids.Count + 1}", "-1", "nothing" })
+        {
+            (status, output, errors) = Run(null, "sheet", home, "--back", step);
+            Assert.Equal((2, ""), (status, output));
+            Assert.Contains($"from 0 to {ids.Count} or its id, such as {ids[0]}, not '{step}'", errors, StringComparison.Ordinal);
+        }
+    }
+
     [Fact]
     public void A_sheet_with_an_unsafe_step_says_so_and_what_would_make_it_safe()
     {

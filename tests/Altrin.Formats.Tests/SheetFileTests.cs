@@ -60,7 +60,16 @@ public sealed class SheetFileTests
         Assert.All(rows, r => Assert.Equal(rows[0].Length, r.Length));
         Assert.Equal(
             Sheet.Steps.Select((s, i) => $"{i + 1} {s.Id} {s.Says} {s.Takes.Usual.TotalSeconds.ToString(CultureInfo.InvariantCulture)}"),
-            rows.Skip(1).Select(r => $"{r[0]} {r[1]} {r[3]} {r[7]}")
+            rows.Skip(1).Where(r => r[0].Length > 0).Select(r => $"{r[0]} {r[1]} {r[3]} {r[7]}")
+        );
+        // What is looked up before stands before the steps, what is to be proven behind them.
+        Assert.Equal(
+            [
+                .. SheetChecks.Before(Sheet).SelectMany(c => c.Items).Select(c => $"check-{c.Id} {c.About} {c.Says}"),
+                .. Sheet.Steps.Select(s => $"{s.Id} {s.Says} {s.Why}"),
+                .. SheetChecks.After(Sheet).SelectMany(c => c.Items).Select(c => $"check-{c.Id} {c.About} {c.Says}"),
+            ],
+            rows.Skip(1).Select(r => $"{r[1]} {r[3]} {r[10]}")
         );
     }
 
@@ -123,6 +132,23 @@ public sealed class SheetFileTests
             );
             Assert.All(groups.SelectMany(g => g.Shows), l => Assert.Contains($">{l.What}: {l.Says}</p>", text, StringComparison.Ordinal));
             Assert.Equal(step.Undo is { Can: true }, text.Contains("Way back of this step:", StringComparison.Ordinal));
+        }
+    }
+
+    /// <summary>Where one may rest one may stop for good: the way back stands there, step by step.</summary>
+    [Fact]
+    public void A_page_says_the_way_back_at_each_rest_point()
+    {
+        var parts = Written(SheetForm.Html).Split("<li id=\"").Skip(1).Select(System.Net.WebUtility.HtmlDecode).ToList();
+        Assert.Contains(Sheet.Steps, s => s.IsRest);
+        foreach (var (step, i) in Sheet.Steps.SkipLast(1).Select((s, i) => (s, i)))
+        {
+            Assert.Equal(step.IsRest, parts[i]!.Contains("Stop here for good", StringComparison.Ordinal));
+            if (step.IsRest)
+            {
+                var back = WayBack.After(Sheet, i + 1, TestContext.Current.CancellationToken);
+                Assert.All(back.Sheet.Steps, s => Assert.Contains($"<li>{s.Says}", parts[i], StringComparison.Ordinal));
+            }
         }
     }
 

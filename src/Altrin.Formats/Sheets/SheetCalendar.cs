@@ -23,7 +23,8 @@ public static class SheetCalendar
         var calendar = new Ical.Net.Calendar { ProductId = "-//Altrin//Run sheet//EN", Method = "PUBLISH" };
         foreach (var part in Parts(sheet))
         {
-            var steps = part.Select(s => $"{SheetWords.Number(sheet, s)}. {s.Says}");
+            var steps = part.Select(s => $"{SheetWords.Number(sheet, s)}. {s.Says}")
+                .Concat(part[^1] == sheet.Steps[^1] ? SheetChecks.After(sheet).SelectMany(Said) : []);
             calendar.Events.Add(
                 Event(sheet, start, part, $"{home}: {PhaseWords.Of(part[0].Phase)}", string.Join('\n', steps), $"{part[0].Id}-{part.Count}")
             );
@@ -34,6 +35,8 @@ public static class SheetCalendar
         }
         return new CalendarSerializer().SerializeToString(calendar)!;
     }
+
+    private static IEnumerable<string> Said(SheetChecks list) => list.Items.Select(c => $"{c.About}. {c.Says}").Prepend($"{list.Title}:");
 
     private static CalendarEvent Event(
         RunSheet sheet,

@@ -67,6 +67,10 @@ public static class SheetHtml
             }
             Step(text, step, design);
             IfNot(text, step, i + 1, StepIfNot.Of(sheet, i + 1, cancel));
+            if (step.IsRest && i + 1 < sheet.Steps.Count)
+            {
+                Back(text, WayBack.After(sheet, i + 1, cancel));
+            }
             text.Append("</li>\n");
         }
         text.Append(phase is null ? "" : "</ol>\n</section>\n");
@@ -122,6 +126,28 @@ public static class SheetHtml
                 .Append(undo.Lines.Count == 0 ? "" : "</ul>\n");
         }
         text.Append("</details>\n");
+    }
+
+    /// <summary>At a rest point one may stop for good: what leads back to how the home was found.</summary>
+    private static void Back(StringBuilder text, WayBack back)
+    {
+        text.Append("<details>\n<summary>Stop here for good: back to how the home was found</summary>\n");
+        text.Append(
+            CultureInfo.InvariantCulture,
+            $"<p>{back.Sheet.Steps.Count} steps, {Plain(SheetWords.About(back.Sheet.Takes.Usual))}, of which "
+        );
+        text.Append(CultureInfo.InvariantCulture, $"{Plain(SheetWords.About(back.AtMainBox))} of hand work at the main box.</p>\n<ol>\n");
+        foreach (var step in back.Sheet.Steps)
+        {
+            text.Append(CultureInfo.InvariantCulture, $"<li>{Plain(step.Says)}")
+                .Append(step.Lines.Count == 0 ? "" : "\n<ul>\n")
+                .AppendJoin("", step.Lines.Select(l => $"<li class=\"value\">{Plain(SheetWords.Line(l))}</li>\n"))
+                .Append(step.Lines.Count == 0 ? "" : "</ul>\n")
+                .Append("</li>\n");
+        }
+        text.Append("</ol>\n");
+        var amiss = back.Sheet.Missing.Concat(back.Sheet.Play.LeftInWords()).Concat(back.Differs);
+        text.AppendJoin("", amiss.Select(a => $"<p class=\"bad\">{Plain(a)}</p>\n")).Append("</details>\n");
     }
 
     private static void Checks(StringBuilder text, IEnumerable<SheetChecks> lists)

@@ -32,7 +32,11 @@ public sealed record SheetVerdict(VerdictTone Tone, string Says, IReadOnlyList<s
     {
         if (sheet.Steps.Count == 0)
         {
-            yield return new(VerdictTone.Good, "There is nothing to do: the home is as planned.", []);
+            yield return new(
+                VerdictTone.Good,
+                $"There is nothing to do: the home is as {(sheet.Aim.IsBack ? "it was found" : "planned")}.",
+                []
+            );
         }
         else if (sheet.IsSafe)
         {
@@ -42,7 +46,7 @@ public sealed record SheetVerdict(VerdictTone Tone, string Says, IReadOnlyList<s
         {
             yield return new(
                 VerdictTone.Note,
-                "The plan itself breaks rules, whatever the order:",
+                $"{(sheet.Aim.IsBack ? "The home as it was found" : "The plan itself")} breaks rules, whatever the order:",
                 [.. sheet.Aim.Amiss.Select(b => $"rule {b.Rule.Number}: {b.Violation.Text}")]
             );
         }
@@ -58,7 +62,7 @@ public sealed record SheetVerdict(VerdictTone Tone, string Says, IReadOnlyList<s
         {
             yield return new(
                 VerdictTone.Bad,
-                "It does not lead all the way to the plan:",
+                $"It does not lead all the way {(sheet.Aim.IsBack ? "back to how the home was found" : "to the plan")}:",
                 [.. sheet.Missing, .. sheet.Play.LeftInWords().Select(l => $"left: {l}")]
             );
         }
