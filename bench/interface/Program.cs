@@ -1,11 +1,12 @@
 using System.Globalization;
+using Altrin.Formats;
 using Altrin.Testing;
 
 namespace Altrin.InterfaceBench;
 
 /// <summary>
-/// From a change to the painted verdict, in the real page with the demo home, 50 times each way: tried (an arrow key on the
-/// pool's end) and kept (the DHCP server switched). The reference is one empty round trip to the same server and a frame.
+/// From a change to the painted verdict, in the real page with the demo home and with one of fifteen boxes, 50 times each way: tried (an
+/// arrow key on the pool's end) and kept (the DHCP server switched). The reference is one empty round trip to the same server and a frame.
 /// </summary>
 internal static class Measurement
 {
@@ -25,9 +26,46 @@ internal static class Measurement
     private static void Main()
     {
         using var server = new RunningServer();
-        using var browser = new Browser.Tests.Browser();
-        browser.OpenCopy(server.Address, "plan", "?box=hall-gateway");
-        browser.Find("//*[@data-key='box hall-gateway']");
+        using (var browser = new Browser.Tests.Browser())
+        {
+            browser.OpenCopy(server.Address, "plan", "?box=hall-gateway");
+            Measure(browser, "demo home", "hall-gateway");
+        }
+        using (var browser = new Browser.Tests.Browser())
+        {
+            using var client = new HttpClient { BaseAddress = server.Address };
+            using var design = new StringContent(Fifteen(), System.Text.Encoding.UTF8, "application/json");
+            using var made = client.PostAsync(new Uri("/api/jobs/import", UriKind.Relative), design).GetAwaiter().GetResult();
+            browser
+                .Driver.Navigate()
+                .GoToUrl(
+                    new Uri(
+                        server.Address,
+                        $"{made.Headers.Location!.ToString().Replace("/api", "", StringComparison.Ordinal)}/plan?box=gw"
+                    )
+                );
+            Measure(browser, "fifteen boxes", "gw");
+        }
+    }
+
+    /// <summary>A gateway, a switch, thirteen access points on it, and twenty devices.</summary>
+    private static string Fifteen()
+    {
+        var home = Home.WithGateway().Switch("core", 16).Cable("gw/lan1", "core/lan1");
+        for (var i = 1; i <= 13; i++)
+        {
+            home.Point($"point-{i}", $"192.168.8.{i + 1}/24").Cable($"core/lan{i + 1}", $"point-{i}/wan");
+        }
+        for (var i = 1; i <= 20; i++)
+        {
+            home.Wifi($"phone-{i}", $"point-{1 + (i % 13)}");
+        }
+        return DesignFile.Write(new(home.Design.Site, [home.Design.SetUp]));
+    }
+
+    private static void Measure(Browser.Tests.Browser browser, string home, string gateway)
+    {
+        browser.Find($"//*[@data-key='box {gateway}']");
         // On a low screen the address rule is folded, and its pool has no ends to move.
         browser.Script("[...document.querySelectorAll('button')].find(b => b.textContent === 'Unfold')?.click()");
         browser.Find("//*[@role='slider'][starts-with(@aria-label, 'Last')]");
@@ -54,9 +92,9 @@ internal static class Measurement
             return changed(() => box.click(), '[aria-label=Verdict]');
             """
         );
-        Say("empty round trip and a frame", reference, reference);
-        Say("change tried, verdict painted", tried, reference);
-        Say("change kept, verdict painted", kept, reference);
+        Say($"{home}: empty round trip and a frame", reference, reference);
+        Say($"{home}: change tried, verdict painted", tried, reference);
+        Say($"{home}: change kept, verdict painted", kept, reference);
     }
 
     private static double[] Measure(Browser.Tests.Browser browser, string once) => [.. (

@@ -44,7 +44,6 @@ const onDrawing: [string, string][] = [
 /** Which keys do what, and the switch that turns single keys off. */
 export function KeyHelp({ open, close, shortcuts }: { open: boolean; close: () => void; shortcuts: readonly Shortcut[] }) {
   const dialog = useRef<HTMLDialogElement>(null);
-  const on = useSingleKeys();
   useEffect(() => {
     if (open) {
       dialog.current?.showModal();
@@ -52,15 +51,24 @@ export function KeyHelp({ open, close, shortcuts }: { open: boolean; close: () =
       dialog.current?.close();
     }
   }, [open]);
-  const rows: [string, string][] = shortcuts.map((s) => [s.key, s.does]);
   return (
     <Dialog ref={dialog} onClose={close} aria-labelledby="keys-title">
+      {open && <Keys close={close} shortcuts={shortcuts} />}
+    </Dialog>
+  );
+}
+
+/** What stands in the dialog: nothing while it is closed, since what the keys do changes with everything that is chosen. */
+function Keys({ close, shortcuts }: { close: () => void; shortcuts: readonly Shortcut[] }) {
+  const on = useSingleKeys();
+  return (
+    <>
       <chakra.h2 id="keys-title" fontSize="lg" mb="2">
         Keys
       </chakra.h2>
       <Box as="dl" display="grid" gridTemplateColumns="auto 1fr" columnGap="4" rowGap="1.5" alignItems="baseline">
-        {rows.map(([key, does]) => (
-          <Row key={key} name={key} does={does} />
+        {shortcuts.map((s) => (
+          <Row key={s.key} name={s.key} does={s.does} />
         ))}
       </Box>
       <chakra.h3 fontSize="md" mt="4" mb="1.5">
@@ -85,7 +93,7 @@ export function KeyHelp({ open, close, shortcuts }: { open: boolean; close: () =
       <Button mt="2" onClick={close}>
         Close
       </Button>
-    </Dialog>
+    </>
   );
 }
 
