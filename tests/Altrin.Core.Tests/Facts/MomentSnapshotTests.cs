@@ -67,6 +67,14 @@ public sealed class MomentSnapshotTests
         {
             text.Append($"  {fact.Owner} {fact.Side} {fact.Origin} {fact.Address} {fact.From}\n");
         }
+        foreach (var of in seen.Sheet.Reach.Classes)
+        {
+            text.Append($"  {of.Id}: {string.Join(' ', of.Devices)}\n");
+        }
+        foreach (var cell in seen.Sheet.Reach.Cells)
+        {
+            text.Append($"  {cell.From} to {cell.To}: {Codes(cell.Answer)} {cell.StoppedBy}\n");
+        }
         text.Append($"  sticks {Plain.Of(moment.Sticks)}\n");
     }
 
