@@ -57,6 +57,11 @@ internal static class SheetCommand
             Description = "Writes the way back from the state after a step instead: its number, 0 for before the first, or its id.",
             HelpName = "STEP",
         };
+        var way = new Option<string[]>("--way")
+        {
+            Description = $"How you go about it, once for each: {string.Join(", ", WayText.Known)}.",
+            HelpName = "NAME=VALUE",
+        };
         var command = new Command("sheet", "Works out a run sheet: what is done in which order, and what is seen then.")
         {
             home,
@@ -65,6 +70,7 @@ internal static class SheetCommand
             form,
             start,
             back,
+            way,
         };
         command.SetAction(parsed =>
         {
@@ -74,6 +80,17 @@ internal static class SheetCommand
                 errors.WriteLine("altrin: a calendar needs --start, such as --start 2026-12-04T19:00.");
                 return ExitCode.BadInput;
             }
+            var ways = Ways.Usual;
+            foreach (var typed in parsed.GetValue(way) ?? [])
+            {
+                var set = WayText.Set(ways, typed);
+                if (!set.Ok)
+                {
+                    errors.WriteLine($"altrin: --way {set.Error}");
+                    return ExitCode.BadInput;
+                }
+                ways = set.Value;
+            }
             if (
                 DesignSource.Home(parsed.GetValue(home)!, input, errors) is not { } read
                 || DesignSource.SetUp(read, begins, errors) is not { } found
@@ -82,7 +99,7 @@ internal static class SheetCommand
             {
                 return ExitCode.BadInput;
             }
-            var sheet = RunSheet.Derive(State.Morning(found), planned.SetUp, Ways.Usual);
+            var sheet = RunSheet.Derive(State.Morning(found), planned.SetUp, ways);
             if (parsed.GetValue(back) is not { } after)
             {
                 output.Write(SheetFile.Of(parsed.GetValue(form), sheet, begins, ends, parsed.GetValue(start)).Content);
@@ -96,15 +113,15 @@ internal static class SheetCommand
                 );
                 return ExitCode.BadInput;
             }
-            var way = WayBack.After(sheet, step);
+            var wayBack = WayBack.After(sheet, step);
             output.Write(
-                SheetFile.Of(parsed.GetValue(form), way.Sheet, $"the state after step {step}", begins, parsed.GetValue(start)).Content
+                SheetFile.Of(parsed.GetValue(form), wayBack.Sheet, $"the state after step {step}", begins, parsed.GetValue(start)).Content
             );
-            foreach (var differs in way.Differs)
+            foreach (var differs in wayBack.Differs)
             {
                 errors.WriteLine($"altrin: otherwise than in the morning: {differs}");
             }
-            return way.IsWhole && way.Sheet.IsSafe ? ExitCode.Sound : ExitCode.Findings;
+            return wayBack.IsWhole && wayBack.Sheet.IsSafe ? ExitCode.Sound : ExitCode.Findings;
         });
         return command;
     }

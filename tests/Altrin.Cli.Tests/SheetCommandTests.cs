@@ -46,6 +46,44 @@ public sealed class SheetCommandTests
         }
     }
 
+    /// <summary>The installer's own way is heeded where the order can, and what departs from it is said.</summary>
+    [Fact]
+    public void A_sheet_goes_the_installer_s_own_way()
+    {
+        var home = Sample("t01-access-point-by-hand.json");
+        string[] Ids(params string[] options)
+        {
+            using var json = JsonDocument.Parse(Run(null, ["sheet", home, "--as", "json", .. options]).Output);
+            return [.. json.RootElement.GetProperty("steps").EnumerateArray().Select(s => s.GetProperty("id").GetString()!)];
+        }
+
+        var (usual, last) = (Ids(), Ids("--way", "Password=LAST", "--way", "reset=ifLoginUnknown"));
+        Assert.Equal(usual, Ids("--way", "password=first"));
+        // The admin password is the first that is set of a box, or the last.
+        Assert.Equal(usual.Order(StringComparer.Ordinal), last.Order(StringComparer.Ordinal));
+        Assert.True(Array.FindIndex(usual, IsPassword) < Array.FindIndex(last, IsPassword));
+        static bool IsPassword(string id) =>
+            id.Contains("password", StringComparison.Ordinal) && !id.Contains("wifi", StringComparison.Ordinal);
+        Assert.DoesNotContain("which the gateway should not be", Run(null, "sheet", home).Output, StringComparison.Ordinal);
+        Assert.Contains(
+            "which the gateway should not be",
+            Run(null, "sheet", Sample("pottery-house.json"), "--to", "one-network", "--way", "touchesGateway=false").Output,
+            StringComparison.Ordinal
+        );
+    }
+
+    [Theory]
+    [InlineData("password=never", "'password=never' is no way of working; password=first|last is.")]
+    [InlineData("password", "password=first|last is.")]
+    [InlineData("touchesgateway=no", "touchesGateway=true|false is.")]
+    [InlineData("speed=fast", "reset=always|ifLoginUnknown, password=first|last, address=any|low|high|reserved, touchesDevices=true|false")]
+    public void A_way_that_is_none_is_refused_with_those_that_are(string way, string says)
+    {
+        var (status, output, errors) = Run(null, "sheet", Sample("t01-access-point-by-hand.json"), "--way", way);
+        Assert.Equal((2, ""), (status, output));
+        Assert.Contains(says, errors, StringComparison.Ordinal);
+    }
+
     [Fact]
     public void A_sheet_with_an_unsafe_step_says_so_and_what_would_make_it_safe()
     {

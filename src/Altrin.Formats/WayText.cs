@@ -1,0 +1,48 @@
+using System.Reflection;
+using System.Text.Json;
+using Altrin.Core.Addressing;
+using Altrin.Core.Procedures;
+
+namespace Altrin.Formats;
+
+/// <summary>One way of an installer as it is typed, such as "password=last": named and valued as in a list of acts.</summary>
+public static class WayText
+{
+    private static readonly IReadOnlyList<(PropertyInfo Way, string Name, IReadOnlyList<(string Text, object Value)> Values)> All =
+    [
+        .. typeof(Ways)
+            .GetProperties(BindingFlags.Public | BindingFlags.Instance)
+            .Where(p => p.CanWrite)
+            .Select(p => (p, Said(p.Name), (IReadOnlyList<(string, object)>)[.. Values(p.PropertyType)])),
+    ];
+
+    /// <summary>Every way with what it may be.</summary>
+    public static IReadOnlyList<string> Known { get; } = [.. All.Select(w => $"{w.Name}={string.Join('|', w.Values.Select(v => v.Text))}")];
+
+    /// <summary>Ways with one of them set as typed, capitals or not; or what was expected.</summary>
+    /// <param name="ways">The ways.</param>
+    /// <param name="text">Name, equals sign, value.</param>
+    public static Parsed<Ways> Set(Ways ways, string text)
+    {
+        var parts = text.Split('=', 2, StringSplitOptions.TrimEntries);
+        var way = All.FirstOrDefault(w => Same(w.Name, parts[0]));
+        var value = parts.Length == 2 && way.Way is not null ? way.Values.FirstOrDefault(v => Same(v.Text, parts[1])).Value : null;
+        if (value is null)
+        {
+            var expected = way.Way is null ? Known : [Known[All.TakeWhile(w => w.Name != way.Name).Count()]];
+            return Parsed<Ways>.Fail(
+                $"'{text}' is no way of working; {string.Join(", ", expected)} {(expected.Count > 1 ? "are" : "is")}."
+            );
+        }
+        var set = ways with { };
+        way.Way!.SetValue(set, value);
+        return set;
+    }
+
+    private static IEnumerable<(string, object)> Values(Type type) =>
+        type == typeof(bool) ? [("true", true), ("false", false)] : Enum.GetValues(type).Cast<object>().Select(v => (Said($"{v}"), v));
+
+    private static string Said(string name) => JsonNamingPolicy.CamelCase.ConvertName(name);
+
+    private static bool Same(string a, string b) => string.Equals(a, b, StringComparison.OrdinalIgnoreCase);
+}
