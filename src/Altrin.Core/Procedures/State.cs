@@ -13,9 +13,12 @@ public sealed record State(Moment Moment, Ledger Ledger)
     // Looking at the whole network takes longest; a state is looked at several times and never changes.
     private Observation? _seen;
 
+    // A search asks for what is left again and again, of the plan and of the start; another thread's answer may be lost, and is found anew.
+    private (SetUp Target, IReadOnlyList<Change> Left)[] _left = [];
+
     private State(State original)
     {
-        (Moment, Ledger) = (original.Moment, original.Ledger);
+        (Moment, Ledger, _left) = (original.Moment, original.Ledger, []);
     }
 
     /// <summary>The morning of a set-up: everything on and leased, the laptop in its bag, nothing done yet.</summary>
@@ -37,12 +40,22 @@ public sealed record State(Moment Moment, Ledger Ledger)
     /// What is left to do to come to a set-up: what differs now, worked out anew. Accepted findings are no work, and neither is a password
     /// that the set-up does not know.
     /// </summary>
-    public IReadOnlyList<Change> Left(SetUp target) =>
+    public IReadOnlyList<Change> Left(SetUp target)
+    {
+        var known = _left;
+        if (Array.Find(known, l => ReferenceEquals(l.Target, target)).Left is { } told)
+        {
+            return told;
+        }
+        IReadOnlyList<Change> left =
         [
             .. Difference
                 .Between(Design.Site, Design.SetUp, target)
                 .Changes.Where(c => c is not (AcceptFinding or TakeBackAcceptance or SetPagePassword { Password: null })),
         ];
+        _left = [.. known, (target, left)];
+        return left;
+    }
 
     /// <inheritdoc/>
     public bool Equals(State? other) => other is not null && Moment == other.Moment && Ledger == other.Ledger;

@@ -19,7 +19,10 @@ public sealed record WorkEstimate(Duration Work, int Saves, int Cables, int Boxe
     private static WorkEstimate Nothing { get; } = new(Duration.None, 0, 0, 0, []);
 
     /// <summary>From a set-up to another of the same home.</summary>
-    public static WorkEstimate Between(Design from, SetUp to)
+    public static WorkEstimate Between(Design from, SetUp to) => Between(from, to, box => OfBox(from, to, box));
+
+    /// <summary>The same, with the work at each box of the second as it is told: it depends on that box alone.</summary>
+    internal static WorkEstimate Between(Design from, SetUp to, Func<BoxSetting, WorkEstimate> ofBox)
     {
         var differs = Difference.Between(from.Site, from.SetUp, to).Changes;
         var devices = differs.SelectMany(c => AtDevice(from, c)).ToList();
@@ -30,7 +33,7 @@ public sealed record WorkEstimate(Duration Work, int Saves, int Cables, int Boxe
         // A box that is put away takes its cables with it.
         var away = differs.OfType<TakeOutOfUse>().Count(p => from.Box(p.Id) is not null);
         estimate = estimate.And(Durations.Hand, away) with { Boxes = away };
-        return to.Boxes.Aggregate(estimate, (sum, box) => sum + OfBox(from, to, box));
+        return to.Boxes.Aggregate(estimate, (sum, box) => sum + ofBox(box));
     }
 
     /// <summary>One after the other.</summary>
@@ -55,7 +58,7 @@ public sealed record WorkEstimate(Duration Work, int Saves, int Cables, int Boxe
         };
 
     /// <summary>The least work at a box: on top of what it is set to, after a reset, or as it wakes from the shelf.</summary>
-    private static WorkEstimate OfBox(Design from, SetUp to, BoxSetting target)
+    internal static WorkEstimate OfBox(Design from, SetUp to, BoxSetting target)
     {
         if (from.Box(target.Box) is not { } box)
         {

@@ -67,9 +67,10 @@ public static class SheetHtml
             }
             Step(text, step, design);
             IfNot(text, step, i + 1, StepIfNot.Of(sheet, i + 1, cancel));
-            if (step.IsRest && i + 1 < sheet.Steps.Count)
+            var rests = step.IsRest && i + 1 < sheet.Steps.Count;
+            if (rests || WayBack.IsRisk(step))
             {
-                Back(text, WayBack.After(sheet, i + 1, cancel));
+                Back(text, WayBack.After(sheet, i + 1, cancel), rests);
             }
             text.Append("</li>\n");
         }
@@ -128,9 +129,24 @@ public static class SheetHtml
         text.Append("</details>\n");
     }
 
-    /// <summary>At a rest point one may stop for good: what leads back to how the home was found.</summary>
-    private static void Back(StringBuilder text, WayBack back)
+    /// <summary>
+    /// When a step that is a risk has to be begun at the latest; and at a rest point, where one may stop for good, what leads back to how
+    /// the home was found.
+    /// </summary>
+    private static void Back(StringBuilder text, WayBack back, bool rests)
     {
+        if (back.BeginBefore is { } before)
+        {
+            text.Append(
+                CultureInfo.InvariantCulture,
+                $"<p class=\"note\">Begin this step no later than {Plain(SheetWords.About(before))} before the evening or the provider's hotline ends: "
+            );
+            text.Append("so long can it take, and the way back from it.</p>\n");
+        }
+        if (!rests)
+        {
+            return;
+        }
         text.Append("<details>\n<summary>Stop here for good: back to how the home was found</summary>\n");
         text.Append(
             CultureInfo.InvariantCulture,

@@ -1,5 +1,6 @@
 using Altrin.Core.Changes;
 using Altrin.Core.Findings;
+using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 using Altrin.Core.Trials;
 
@@ -37,6 +38,68 @@ public sealed class TrialTests
             ],
             WhatIf.Of(House().Design).Select(t => t.Id)
         );
+
+    /// <summary>One box alone has no order to start in, and what stands on a shelf is told by its name.</summary>
+    [Fact]
+    public void Offers_only_what_can_happen()
+    {
+        Assert.DoesNotContain("restart:home", WhatIf.Of(Home.WithGateway().Wired("a", "gw/lan1").Design).Select(t => t.Id));
+        var home = House()
+            .Router("zz")
+            .Box("zz", b => b with { Name = "Attic router" })
+            .Router("aa")
+            .Box("aa", b => b with { Name = "Barn router" });
+        var design = home.Design;
+        design = design with { SetUp = design.SetUp with { Boxes = [.. design.SetUp.Boxes.Where(b => b.Box is not ("zz" or "aa"))] } };
+        Assert.Equal(
+            ["old-router:zz", "old-router:aa"],
+            WhatIf.Of(design).Select(t => t.Id).Where(t => t.StartsWith("old", StringComparison.Ordinal))
+        );
+    }
+
+    [Fact]
+    public void A_caller_that_no_longer_waits_is_not_answered()
+    {
+        using var gone = new CancellationTokenSource();
+        gone.Cancel();
+        Assert.ThrowsAny<OperationCanceledException>(() => WhatIf.Try(House().Design, "off:gw", new Work(gone.Token)));
+    }
+
+    /// <summary>Another router in between is neither better nor worse; one more or less is.</summary>
+    [Theory]
+    [InlineData("one/lan1", "two/lan1", Trend.Other)]
+    [InlineData("one/lan1", "gw/lan3", Trend.Better)]
+    [InlineData("gw/lan3", "two/lan1", Trend.Worse)]
+    public void Each_router_that_does_NAT_more_is_worse(string from, string to, Trend trend)
+    {
+        static Proof At(string port) =>
+            Judging.Prove(
+                Home.WithGateway()
+                    .Router("one", "192.168.20.1/24")
+                    .Router("two", "192.168.30.1/24")
+                    .Cable("gw/lan1", "one/wan")
+                    .Cable("gw/lan2", "two/wan")
+                    .Wired("a", port)
+                    .Design
+            );
+        var moved = ProofDifference.Between(At(from), At(to)).Moved.Single(m => m.About == "NAT on the way of a");
+        Assert.Equal(trend, moved.Trend);
+    }
+
+    /// <summary>Who reaches whom is told pair by pair up to a number of pairs, and not beyond it.</summary>
+    [Theory]
+    [InlineData(100, true)]
+    [InlineData(101, false)]
+    public void Pairs_are_told_up_to_a_limit(int devices, bool told)
+    {
+        var home = Home.WithGateway().Switch("s", devices + 1).Cable("gw/lan1", "s/lan1");
+        for (var i = 0; i < devices; i++)
+        {
+            home.Wired($"d{i:000}", $"s/lan{i + 2}");
+        }
+        var result = Try(home, "unplug:s-lan2-d000").Phases[0];
+        Assert.Equal(told, result.Difference.Moved.Any(m => m.Kind == MovedKind.Reach));
+    }
 
     [Fact]
     public void An_unplugged_cable_takes_those_behind_it_along_and_their_leases_run_out_later()

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Procedures.Ordering;
 
@@ -39,7 +40,7 @@ public static class OrderSearch
     }
 
     /// <summary>A state that was reached.</summary>
-    private sealed record Node(State Now, IReadOnlyList<WorkDone> Done, Cost Cost)
+    private sealed record Node(State Now, IReadOnlyList<WorkDone> Done, Cost Cost, string Key)
     {
         /// <summary>Why it did not go on as it should have.</summary>
         public IReadOnlyList<string> Stuck { get; init; } = [];
@@ -59,6 +60,8 @@ public static class OrderSearch
         private readonly Downtime _downtime = new(aim);
         private readonly PriorityQueue<Node, (Cost, int)> _open = new();
         private readonly Dictionary<string, Cost> _best = new(StringComparer.Ordinal);
+        private readonly Dictionary<BoxSetting, WorkEstimate> _leastOfUsed = new(ReferenceEqualityComparer.Instance);
+        private readonly Dictionary<BoxSetting, WorkEstimate> _leastOfShelved = new(ReferenceEqualityComparer.Instance);
         private int _tried;
         private int _nodes;
 
@@ -73,7 +76,7 @@ public static class OrderSearch
                 {
                     return End(node, searched: _tried <= MostTried);
                 }
-                if (_best.TryGetValue(Key(node.Now), out var known) && known < node.Cost)
+                if (_best.TryGetValue(node.Key, out var known) && known < node.Cost)
                 {
                     continue;
                 }
@@ -113,7 +116,7 @@ public static class OrderSearch
         {
             var opening = new Script(start, aim);
             Opening.Do(opening);
-            return With(new(start, [], Cost.Nothing), WorkKind.Baseline, "", opening);
+            return With(new(start, [], Cost.Nothing, Key(start)), WorkKind.Baseline, "", opening);
         }
 
         /// <summary>The states that are reached by one more piece of work: one where that one costs nothing that could be spared.</summary>
@@ -131,7 +134,7 @@ public static class OrderSearch
                     continue;
                 }
                 var next = With(node, item.Kind, item.Subject, script);
-                if (next.Before.Contains(Key(next.Now)))
+                if (next.Before.Contains(next.Key))
                 {
                     continue;
                 }
@@ -159,11 +162,19 @@ public static class OrderSearch
             // What stays broken is counted once, and what is so in the plan not at all.
             var told = node.Told.Union(script.Done.SelectMany(s => s.Broken).Where(b => !aim.IsPlanned(b)).Select(IdentityOf));
             var cost = _downtime.After(node.Cost, script.Done);
-            return new(script.Now, [.. node.Done, new WorkDone(kind, subject, script.Done)], cost with { Violations = told.Count })
+            return new(
+                script.Now,
+                [.. node.Done, new WorkDone(kind, subject, script.Done)],
+                cost with
+                {
+                    Violations = told.Count,
+                },
+                Key(script.Now)
+            )
             {
                 Stuck = stuck,
                 Told = told,
-                Before = node.Before.Add(Key(node.Now)),
+                Before = node.Before.Add(node.Key),
             };
         }
 
@@ -171,16 +182,29 @@ public static class OrderSearch
 
         private void Push(Node node)
         {
-            var key = Key(node.Now);
+            var key = node.Key;
             if (_best.TryGetValue(key, out var known) && known <= node.Cost)
             {
                 return;
             }
             _best[key] = node.Cost;
-            var least = WorkEstimate.Between(node.Now.Design, aim.Target);
+            var from = node.Now.Design;
+            var least = WorkEstimate.Between(from, aim.Target, box => Least(from, box));
             var bound = node.Cost with { Seconds = node.Cost.Seconds + (long)least.Work.Usual.TotalSeconds };
             // Among equal ones that which has got furthest.
             _open.Enqueue(node, (bound, -++_nodes));
+        }
+
+        /// <summary>The least work at a box, which is the same in every state in which it is set the same.</summary>
+        private WorkEstimate Least(Design from, BoxSetting box)
+        {
+            var (known, like) = from.Setting(box.Box) is { } used ? (_leastOfUsed, used) : (_leastOfShelved, box);
+            if (!known.TryGetValue(like, out var least))
+            {
+                least = WorkEstimate.OfBox(from, aim.Target, box);
+                known[like] = least;
+            }
+            return least;
         }
 
         private FoundOrder End(Node node, bool searched)

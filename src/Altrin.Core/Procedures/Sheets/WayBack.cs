@@ -39,6 +39,9 @@ public sealed record WayBack(RunSheet Sheet, IReadOnlyList<string> Differs)
                     .Sum(s => s.Takes.Usual.TotalSeconds)
             );
 
+    /// <summary>Whether a step takes the internet from a device or cannot be undone by itself: it has a last moment to begin.</summary>
+    public static bool IsRisk(SheetStep step) => step.Dips || step.Undo is { Can: false };
+
     /// <summary>From the state after a step; 0 for before the first.</summary>
     /// <param name="sheet">The sheet.</param>
     /// <param name="number">After which of its steps, from 1.</param>
@@ -54,10 +57,7 @@ public sealed record WayBack(RunSheet Sheet, IReadOnlyList<string> Differs)
         var back = RunSheet.Derive(from, Ordering.Aim.From(from, found, sheet.Aim.Ways) with { IsBack = true }, cancel);
         return new(back, [.. Otherwise(State.Morning(sheet.Start.Design), back.Order.End)])
         {
-            BeginBefore =
-                number > 0 && sheet.Steps[number - 1] is var step && (step.Dips || step.Undo is { Can: false })
-                    ? step.Takes.Most + back.Takes.Most
-                    : null,
+            BeginBefore = number > 0 && sheet.Steps[number - 1] is var step && IsRisk(step) ? step.Takes.Most + back.Takes.Most : null,
         };
     }
 
