@@ -33,7 +33,7 @@ public sealed record PageAt(string Area, IReadOnlyList<Setting> Sets, Known Rest
         var page = Named(setting);
         if (page is null)
         {
-            Setting[] own = WifiKey.Contains(setting) ? [.. WifiKey.Where(s => Named(s) is null)] : [setting];
+            Setting[] own = WifiKey.Contains(setting) ? [.. WifiKey.Where(s => Named(s) is null && !IsInApp(profile, s))] : [setting];
             return new(SettingWords.Of(own[0]), own, Known.Yes, Known.Yes, Durations.SaveAndRestart(profile));
         }
         return new(

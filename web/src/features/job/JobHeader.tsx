@@ -7,7 +7,7 @@ import { ColourSwitch } from "../../ui/ColourSwitch";
 import { levelColour, levelWord } from "../../ui/pieces";
 import { standing } from "../shared/findings";
 import { stations, stationWords, type Station } from "./stations";
-import type { JobNews, JobTools } from "../shared/jobTools";
+import type { JobStatus, JobTools } from "../shared/jobTools";
 import { useRun } from "../shared/useRun";
 import { Button, Select } from "../../ui/controls";
 
@@ -15,18 +15,18 @@ interface Props {
   state: JobState;
   station: Station;
   tools: JobTools;
-  news: JobNews;
+  status: JobStatus;
 }
 
 /** The name of the job, its stations with how far each is, undo and redo. */
-export function JobHeader({ state, station, tools, news }: Props) {
+export function JobHeader({ state, station, tools, status }: Props) {
   const [query, setQuery] = useSearchParams();
   const go = useNavigate();
   const level = state.proof.verdict.kind;
   const open = standing(state.proof).length;
   // Worked out only where it is looked at: it takes longer than a proof.
   const run = useRun(state, query.get("to"), station === "run").data;
-  const status: Partial<Record<Station, { text: string; colour?: string }>> = {
+  const progress: Partial<Record<Station, { text: string; colour?: string }>> = {
     survey: { text: state.missing === 0 ? "complete" : `${state.missing} not known`, colour: state.missing === 0 ? "moss" : "ochre" },
     plan:
       level === "notProven"
@@ -73,9 +73,9 @@ export function JobHeader({ state, station, tools, news }: Props) {
           {state.job.name}
         </Box>
         <Box color="muted" fontSize="xs" aria-live="polite" overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
-          {news.asking
+          {status.asking
             ? "not saved yet"
-            : news.busy
+            : status.busy
               ? "saving"
               : `saved ${new Date(state.job.changedAt).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })} · version ${state.version}`}
         </Box>
@@ -90,7 +90,7 @@ export function JobHeader({ state, station, tools, news }: Props) {
         <Flex gap="1" fontSize="xs" color="muted" lineHeight="1" whiteSpace="nowrap" overflow="hidden">
           <chakra.label htmlFor="set-up">Set-up</chakra.label>
           <chakra.span display={{ base: "inline", md: "none" }} aria-live="polite">
-            · {news.asking ? "not saved" : news.busy ? "saving" : "saved"}
+            · {status.asking ? "not saved" : status.busy ? "saving" : "saved"}
           </chakra.span>
         </Flex>
         <Select
@@ -120,7 +120,7 @@ export function JobHeader({ state, station, tools, news }: Props) {
       >
         {stations.map((s) => (
           <option key={s} value={s}>
-            {s === station ? stationWords[s].name : `${stationWords[s].name} · ${status[s]?.text ?? "not built yet"}`}
+            {s === station ? stationWords[s].name : `${stationWords[s].name} · ${progress[s]?.text ?? "not built yet"}`}
           </option>
         ))}
       </Select>
@@ -145,8 +145,8 @@ export function JobHeader({ state, station, tools, news }: Props) {
                   style={{ color: "inherit", textDecoration: "none", fontWeight: s === station ? 700 : 500 }}
                 >
                   {stationWords[s].name}
-                  <chakra.span display="block" fontSize="xs" fontWeight="400" color={status[s]?.colour ?? "muted"}>
-                    {status[s]?.text ?? "not built yet"}
+                  <chakra.span display="block" fontSize="xs" fontWeight="400" color={progress[s]?.colour ?? "muted"}>
+                    {progress[s]?.text ?? "not built yet"}
                   </chakra.span>
                 </Link>
               </chakra.span>

@@ -7,7 +7,7 @@ import { Waiting } from "../../ui/pieces";
 import { JobHeader } from "./JobHeader";
 import { isStation, stationWords, type Station } from "./stations";
 import { useJob } from "../shared/useJob";
-import type { JobNews, JobTools, OpenJob } from "../shared/jobTools";
+import type { JobStatus, JobTools, OpenJob } from "../shared/jobTools";
 import type { JobState } from "../../api/client";
 import { Button, Mono } from "../../ui/controls";
 
@@ -21,7 +21,7 @@ export default function JobScreen() {
   const { id, station } = useParams();
   const [query] = useSearchParams();
   // The survey records what was found; the other stations show the set-up that is chosen.
-  const { job, tools, preview, news } = useJob(Number(id), station === "survey" ? "found" : query.get("setUp"));
+  const { job, tools, preview, status } = useJob(Number(id), station === "survey" ? "found" : query.get("setUp"));
   const state = job.data;
   const name = state?.job.name;
 
@@ -42,8 +42,8 @@ export default function JobScreen() {
   const drawn = station === "run" || (station === "plan" && query.get("view") !== "list");
   return (
     <Flex direction="column" minH="100vh" height={{ lg: drawn ? "100vh" : "auto" }}>
-      <JobHeader state={state} station={station} tools={tools} news={news} />
-      <Bars tools={tools} news={news} />
+      <JobHeader state={state} station={station} tools={tools} status={status} />
+      <Bars tools={tools} status={status} />
       <chakra.main flex="1" minH="0" overflow={{ lg: drawn ? "auto" : "visible" }}>
         <ErrorBoundary key={station} of={stationWords[station].name}>
           <Suspense fallback={<Waiting what={`Opening ${stationWords[station].name}`} />}>
@@ -78,28 +78,28 @@ function show(station: Station, { state, tools, preview }: Shown): ReactNode {
 }
 
 /** What has to be said about the whole job, above its station. */
-function Bars({ tools, news }: { tools: JobTools; news: JobNews }) {
+function Bars({ tools, status }: { tools: JobTools; status: JobStatus }) {
   return (
     <>
-      {news.otherTab && (
+      {status.otherTab && (
         <Flex role="alert" bg="clay.2" px="4" py="2" gap="3" align="center" wrap="wrap">
-          <span>The last change was made in another tab. {news.otherTab}</span>
+          <span>The last change was made in another tab. {status.otherTab}</span>
           <Button onClick={() => tools.undo(true)}>Undo it</Button>
           <Button variant="quiet" onClick={tools.leaveOtherTab}>
             Keep it
           </Button>
         </Flex>
       )}
-      {news.asking && (
+      {status.asking && (
         <Box role="alertdialog" aria-label="The same was changed elsewhere" bg="clay.2" px="4" py="2">
           <Box>
-            {news.asking.clashes.length > 0
+            {status.asking.clashes.length > 0
               ? "The same was changed elsewhere since this page read it."
               : "This job was changed elsewhere since this page read it, and whether that is about the same could not be told."}{" "}
-            {news.asking.why}
+            {status.asking.why}
           </Box>
           <Box as="ul" my="1" pl="5" fontSize="sm">
-            {news.asking.clashes.map((c) => (
+            {status.asking.clashes.map((c) => (
               <li key={`${c.setUp} ${c.what}`}>
                 {c.what}: <Mono>{c.theirs || "nothing"}</Mono> there, <Mono>{c.yours || "nothing"}</Mono> here
               </li>
@@ -113,9 +113,9 @@ function Bars({ tools, news }: { tools: JobTools; news: JobNews }) {
           </Flex>
         </Box>
       )}
-      {news.notice && (
+      {status.notice && (
         <Flex role="alert" bg="clay.2" px="4" py="2" gap="3" align="center" wrap="wrap">
-          <span>{news.notice}</span>
+          <span>{status.notice}</span>
           <Button variant="quiet" onClick={tools.dismiss}>
             Close
           </Button>

@@ -43,7 +43,7 @@ export interface HistoryTools {
 export interface JobTools extends EditTools, SurveyTools, HistoryTools {}
 
 /** What has to be said or asked about the whole job. */
-export interface JobNews {
+export interface JobStatus {
   /** Whether something is being saved. */
   busy: boolean;
   /** What was last said; null where nothing is. */
@@ -61,5 +61,5 @@ export interface OpenJob {
   /** What is proven of changes that are only tried; null where none is. */
   preview: Schemas["Preview"] | null;
   tools: JobTools;
-  news: JobNews;
+  status: JobStatus;
 }

@@ -77,5 +77,5 @@ export function useJob(id: number, setUp: string | null): OpenJob {
     dismiss: () => setNotice(null),
     answer,
   };
-  return { job: head.job, preview, tools, news: { busy: saving || moving, notice, otherTab, asking } };
+  return { job: head.job, preview, tools, status: { busy: saving || moving, notice, otherTab, asking } };
 }
