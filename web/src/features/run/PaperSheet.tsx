@@ -6,6 +6,7 @@ import { Button, Mono } from "../../ui/controls";
 import { Said } from "../../ui/Said";
 import { Asked } from "../shared/Asked";
 import { nameOf } from "../shared/designReading";
+import { CalendarFile } from "./CalendarFile";
 import { Checks } from "./Checks";
 import { inPhases, phaseWords } from "./phases";
 import { PaperTick } from "./PaperTick";
@@ -14,7 +15,7 @@ import { Verdict } from "./Verdict";
 import { useRun } from "../shared/useRun";
 
 const files = [
-  { form: "html", words: "Page with ticks and timers (HTML)" },
+  { form: "html", words: "Page with ticks, timers (HTML)" },
   { form: "markdown", words: "Markdown" },
   { form: "csv", words: "Table (CSV)" },
   { form: "json", words: "Data (JSON)" },
@@ -31,7 +32,7 @@ export function PaperSheet({ state, to }: { state: JobState; to: string | null }
         {({ sheet, from, to: end }) =>
           sheet ? (
             <>
-              <Flex gap="4" wrap="wrap" align="center" className="notPrinted">
+              <Flex columnGap="3" rowGap="2" wrap="wrap" align="center" className="notPrinted">
                 <Link to={`?${new URLSearchParams({ to: sheet.to }).toString()}`}>Back to the steps</Link>
                 <Button variant="main" onClick={() => window.print()}>
                   <Printer size={16} aria-hidden /> Print this page
@@ -41,6 +42,9 @@ export function PaperSheet({ state, to }: { state: JobState; to: string | null }
                     <Download size={14} aria-hidden style={{ display: "inline" }} /> {f.words}
                   </a>
                 ))}
+                <CalendarFile
+                  address={(start) => contentOf(state.job.id, { as: "ics", from: sheet.from, to: sheet.to, start: start.slice(0, 16) })}
+                />
               </Flex>
               <Box>
                 <chakra.h1 fontSize="xl">

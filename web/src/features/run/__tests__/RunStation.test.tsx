@@ -179,6 +179,17 @@ it("times a step, whatever is shown meanwhile and however often the page is open
   expect(await screen.findByRole("button", { name: /^Start timer, / })).toBeDefined();
 });
 
+it("keeps the evening as a calendar once it is said when it begins", async () => {
+  run = { from: "found", to: "planned", ends: [end("planned")], sheet: sheet({}) };
+  station("/jobs/1/run?part=paper");
+  const begins = await screen.findByLabelText(/the work begins$/);
+  expect(screen.queryByRole("link", { name: "Calendar" })).toBeNull();
+  fireEvent.change(begins, { target: { value: "2026-12-04T19:00" } });
+  expect(screen.getByRole("link", { name: "Calendar" }).getAttribute("href")).toBe(
+    "/api/jobs/1/run/content?as=ics&from=found&to=planned&start=2026-12-04T19%3A00",
+  );
+});
+
 it.each([
   [119, "1 min 59 s"],
   [150, "3 min"],
