@@ -5,9 +5,9 @@ export interface EditTools {
   id: number;
   /** Proves changes without saving them; the newest try wins. Null ends the try. */
   attempt: (changes: Change[] | null) => void;
-  /** Saves changes; what is refused is said by the field that asked. */
+  /** Saves changes; what is refused is said by the field that asked. As with all that is saved, what is on its way is not sent twice. */
   save: (changes: Change[]) => Promise<JobState>;
-  /** The same for buttons: what is refused is said in a bar, since no field can say it. What is on its way already is not sent twice. */
+  /** The same for buttons: what is refused is said in a bar, since no field can say it. */
   act: (changes: Change[]) => void;
   /** Corrects what is given, in every set-up. */
   correct: (corrections: Correction[]) => Promise<JobState>;

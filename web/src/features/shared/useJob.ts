@@ -30,42 +30,42 @@ export function useJob(id: number, setUp: string | null): OpenJob {
   };
   const { save, saving, asking, answer } = useSaving(head, take, setNotice);
   const { moving, undo, redo, otherTab, leaveOtherTab } = useUndo(head, take, setNotice);
-  const onItsWay = useRef(new Set<string>());
+  const onItsWay = useRef(new Map<string, Promise<JobState>>());
 
   const sayIn = (e: Error) => setNotice(e.message);
-  /** What a button asks for: said in the bar where it is refused. A second press while the first is on its way is the same press. */
-  const press = (what: Change[] | Correction[], act: Act) => {
-    const sent = JSON.stringify(what);
-    if (onItsWay.current.has(sent)) {
-      return;
+  /** Asks for something to be saved. The same once more, while the first is on its way, is a second press of the same button. */
+  const once = (what: object, act: Act) => {
+    const key = JSON.stringify(what);
+    const there = onItsWay.current.get(key);
+    if (there) {
+      return there;
     }
-    onItsWay.current.add(sent);
-    void save(act)
-      .catch(sayIn)
-      .finally(() => onItsWay.current.delete(sent));
+    const sent = save(act).finally(() => onItsWay.current.delete(key));
+    onItsWay.current.set(key, sent);
+    return sent;
   };
+  const change = (changes: Change[]) => {
+    stop();
+    return once({ changes }, changing(changes));
+  };
+  const correct = (corrections: Correction[]) => once({ corrections }, correcting(corrections));
 
   const tools: JobTools = {
     id,
     attempt,
-    save: (changes) => {
-      stop();
-      return save(changing(changes));
-    },
-    act: (changes) => {
-      stop();
-      press(changes, changing(changes));
-    },
-    correct: (corrections) => save(correcting(corrections)),
-    correctNow: (corrections) => press(corrections, correcting(corrections)),
+    save: change,
+    act: (changes) => void change(changes).catch(sayIn),
+    correct,
+    correctNow: (corrections) => void correct(corrections).catch(sayIn),
 
     startPlan: (begun) =>
-      void save(correcting([{ kind: "startPlan" }])).then(() => {
+      void correct([{ kind: "startPlan" }]).then(() => {
         void client.invalidateQueries({ queryKey: ["job", id] });
         begun();
       }, sayIn),
-    enter: (list, text) => save((params) => api.POST("/api/jobs/{id}/survey/enter", { params, body: { list, text } })),
-    takeTable: (table, text) => save((params) => api.POST("/api/jobs/{id}/survey/table", { params, body: { table, text } })),
+    enter: (list, text) => once({ list, text }, (params) => api.POST("/api/jobs/{id}/survey/enter", { params, body: { list, text } })),
+    takeTable: (table, text) =>
+      once({ table, text }, (params) => api.POST("/api/jobs/{id}/survey/table", { params, body: { table, text } })),
     keepReading: (reading) =>
       save((params) => api.POST("/api/jobs/{id}/readings", { params, body: reading })).finally(
         () => void client.invalidateQueries({ queryKey: ["readings", id] }),

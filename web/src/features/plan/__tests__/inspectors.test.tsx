@@ -91,6 +91,7 @@ const proof = part<Proof>({
     ],
   },
 });
+const state = jobState({ design, proof: { ...proof, setUp: "planned" } });
 
 /** What the server says that a box could join; the list fills with what was asked. */
 function hears(choices: Partial<Schemas["JoinChoices"]>): string[] {
@@ -141,14 +142,7 @@ function gateway() {
   const { act, given, save } = tools();
   const box = design.site.boxes[0];
   if (box) {
-    show(
-      <BoxInspector
-        box={box}
-        setting={design.setUps[0]?.boxes[0]}
-        state={jobState({ design, proof: { ...proof, setUp: "planned" } })}
-        tools={given}
-      />,
-    );
+    show(<BoxInspector box={box} setting={design.setUps[0]?.boxes[0]} state={state} tools={given} />);
   }
   return Object.assign(act, { save });
 }
@@ -273,13 +267,7 @@ describe("BoxInspector", () => {
       page: { kind: "automatic" },
       radios: design.setUps[0]?.boxes[0]?.radios,
     });
-    show(
-      box ? (
-        <BoxInspector box={box} setting={point} state={jobState({ design, proof: { ...proof, setUp: "planned" } })} tools={given} />
-      ) : (
-        <p />
-      ),
-    );
+    show(box ? <BoxInspector box={box} setting={point} state={state} tools={given} /> : <p />);
     fireEvent.click(screen.getByRole("button", { name: "Add a name for guests" }));
     expect(act).toHaveBeenCalledExactlyOnceWith([{ kind: "setPointGuest", box: "gw", guest: { name: "home-guests", security: "wpa2" } }]);
   });
@@ -314,13 +302,7 @@ describe("BoxInspector", () => {
       frames: "threeAddress",
     };
     const setting = part<Setting>({ box: "rep", mode: "repeater", page: { kind: "automatic" }, uplink });
-    show(
-      box ? (
-        <BoxInspector box={box} setting={setting} state={jobState({ design, proof: { ...proof, setUp: "planned" } })} tools={given} />
-      ) : (
-        <p />
-      ),
-    );
+    show(box ? <BoxInspector box={box} setting={setting} state={state} tools={given} /> : <p />);
     fireEvent.click(await screen.findByRole("button", { name: /^Use its password/ }));
     expect(act).toHaveBeenCalledExactlyOnceWith([
       { kind: "setUplink", box: "rep", link: { radio: "r5", box: "gw", name: "home", security: "wpa2", password: "key" } },
@@ -336,13 +318,7 @@ describe("BoxInspector", () => {
       mode: "satellite",
       satellite: { main: "main", by: "main" },
     });
-    show(
-      box ? (
-        <BoxInspector box={box} setting={setting} state={jobState({ design, proof: { ...proof, setUp: "planned" } })} tools={given} />
-      ) : (
-        <p />
-      ),
-    );
+    show(box ? <BoxInspector box={box} setting={setting} state={state} tools={given} /> : <p />);
     const by = screen.getByLabelText("Joins by radio through");
     await within(by).findByRole("option", { name: "Gateway" });
     expect([...by.querySelectorAll("option")].map((o) => o.value)).toEqual(["", "main", "gw"]);
@@ -354,13 +330,7 @@ describe("BoxInspector", () => {
     const { save, given } = tools();
     const box = design.site.boxes.find((b) => b.id === "spare");
     const setting = part<Setting>({ box: "spare", mode: "switch", page: { kind: "automatic" } });
-    show(
-      box ? (
-        <BoxInspector box={box} setting={setting} state={jobState({ design, proof: { ...proof, setUp: "planned" } })} tools={given} />
-      ) : (
-        <p />
-      ),
-    );
+    show(box ? <BoxInspector box={box} setting={setting} state={state} tools={given} /> : <p />);
     type("Port 1, tagged", "20, 30");
     expect(save).toHaveBeenCalledExactlyOnceWith([{ kind: "setPortVlans", box: "spare", port: "lan1", untagged: 1, tagged: [20, 30] }]);
   });
@@ -378,13 +348,7 @@ describe("BoxInspector", () => {
   it("offers the shelf's box its modes and nothing else", () => {
     const { given } = tools();
     const box = design.site.boxes.find((b) => b.id === "spare");
-    show(
-      box ? (
-        <BoxInspector box={box} setting={undefined} state={jobState({ design, proof: { ...proof, setUp: "planned" } })} tools={given} />
-      ) : (
-        <p />
-      ),
-    );
+    show(box ? <BoxInspector box={box} setting={undefined} state={state} tools={given} /> : <p />);
     expect(screen.getByLabelText("Mode")).toHaveDisplayValue("not in use");
     expect(screen.queryByText("Cables")).toBeNull();
   });
@@ -394,13 +358,7 @@ describe("DeviceInspector", () => {
   it("says why there is no internet and joins another network", () => {
     const { act, given } = tools();
     const device = design.site.devices[0];
-    show(
-      device ? (
-        <DeviceInspector device={device} state={jobState({ design, proof: { ...proof, setUp: "planned" } })} tools={given} />
-      ) : (
-        <p />
-      ),
-    );
+    show(device ? <DeviceInspector device={device} state={state} tools={given} /> : <p />);
     expect(screen.getByText("Phone does not get in.")).toBeInTheDocument();
     expect(screen.getByLabelText(/Wi-Fi that it joins/)).toHaveDisplayValue("old name beside Gateway (not sent there)");
     choose(/Wi-Fi that it joins/, JSON.stringify(["gw", "home", "key"]));
@@ -412,13 +370,7 @@ describe("DeviceInspector", () => {
   it("waits for an address before it makes a device fixed", () => {
     const { act, given } = tools();
     const device = design.site.devices[0];
-    show(
-      device ? (
-        <DeviceInspector device={device} state={jobState({ design, proof: { ...proof, setUp: "planned" } })} tools={given} />
-      ) : (
-        <p />
-      ),
-    );
+    show(device ? <DeviceInspector device={device} state={state} tools={given} /> : <p />);
     choose("Its address", "fixed");
     expect(act).not.toHaveBeenCalled();
     expect(screen.getByLabelText("Address and prefix")).toHaveValue("");

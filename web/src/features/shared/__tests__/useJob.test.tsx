@@ -198,6 +198,9 @@ describe("useJob", () => {
     act(() => {
       job.current.tools.act([change]);
       job.current.tools.act([change]);
+      // A form saves as a button does.
+      void job.current.tools.save([change]);
+      void job.current.tools.save([other]);
       job.current.tools.act([other]);
     });
     await waitFor(() => expect(job.current.status.busy).toBe(true));
