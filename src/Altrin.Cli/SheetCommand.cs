@@ -1,5 +1,6 @@
 using System.CommandLine;
 using System.Globalization;
+using Altrin.Core.Addressing;
 using Altrin.Core.Procedures;
 using Altrin.Core.Procedures.Sheets;
 using Altrin.Formats;
@@ -80,19 +81,9 @@ internal static class SheetCommand
                 errors.WriteLine("altrin: a calendar needs --start, such as --start 2026-12-04T19:00.");
                 return ExitCode.BadInput;
             }
-            var ways = Ways.Usual;
-            foreach (var typed in parsed.GetValue(way) ?? [])
-            {
-                var set = WayText.Set(ways, typed);
-                if (!set.Ok)
-                {
-                    errors.WriteLine($"altrin: --way {set.Error}");
-                    return ExitCode.BadInput;
-                }
-                ways = set.Value;
-            }
             if (
-                DesignSource.Home(parsed.GetValue(home)!, input, errors) is not { } read
+                WaysOf(parsed.GetValue(way) ?? [], errors) is not { } ways
+                || DesignSource.Home(parsed.GetValue(home)!, input, errors) is not { } read
                 || DesignSource.SetUp(read, begins, errors) is not { } found
                 || DesignSource.SetUp(read, ends, errors) is not { } planned
             )
@@ -124,6 +115,21 @@ internal static class SheetCommand
             return wayBack.IsWhole && wayBack.Sheet.IsSafe ? ExitCode.Sound : ExitCode.Findings;
         });
         return command;
+    }
+
+    /// <summary>The usual ways with what was typed; null where one of them is none, which is said.</summary>
+    private static Ways? WaysOf(IEnumerable<string> typed, TextWriter errors)
+    {
+        Parsed<Ways> ways = Ways.Usual;
+        foreach (var way in typed)
+        {
+            ways = ways.Then(w => WayText.Set(w, way));
+        }
+        if (!ways.Ok)
+        {
+            errors.WriteLine($"altrin: --way {ways.Error}");
+        }
+        return ways.Ok ? ways.Value : null;
     }
 
     /// <summary>Which step is meant, from 1; 0 for before the first, null where there is none such.</summary>

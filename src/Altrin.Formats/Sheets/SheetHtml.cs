@@ -139,9 +139,9 @@ public static class SheetHtml
         {
             text.Append(
                 CultureInfo.InvariantCulture,
-                $"<p class=\"note\">Begin this step no later than {Plain(SheetWords.About(before))} before the evening or the provider's hotline ends: "
+                $"<p class=\"note\">Begin this step no later than {Plain(SheetWords.About(before))} "
             );
-            text.Append("so long can it take, and the way back from it.</p>\n");
+            text.Append("before the evening or the provider's hotline ends: so long can it take, and the way back from it.</p>\n");
         }
         if (!rests)
         {
