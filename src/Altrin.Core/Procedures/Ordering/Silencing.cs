@@ -12,11 +12,11 @@ internal static class Silencing
     public static IEnumerable<WorkItem> Of(State now, Aim aim)
     {
         var sent = Sent(now).ToList();
-        var moving = sent.GroupBy(s => s.Radio.Name, StringComparer.Ordinal)
+        var moving = sent.GroupBy(s => s.Setting.Name, StringComparer.Ordinal)
             .Where(g => g.Select(s => s.Box).Distinct().Count() > 1 && g.Any(s => !IsAsPlanned(aim, s)))
             .Select(g => g.Key)
             .ToHashSet(StringComparer.Ordinal);
-        foreach (var box in sent.Where(s => moving.Contains(s.Radio.Name)).GroupBy(s => s.Box, s => s.Radio.Radio))
+        foreach (var box in sent.Where(s => moving.Contains(s.Setting.Name)).GroupBy(s => s.Box, s => s.Setting.Radio))
         {
             var radios = box.ToHashSet(StringComparer.Ordinal);
             var mode = now.Design.Mode(box.Key)!;
@@ -31,12 +31,15 @@ internal static class Silencing
         }
     }
 
-    private static IEnumerable<(string Box, RadioSetting Radio)> Sent(State now) =>
+    /// <summary>What is on the air and set at the box that sends it: a satellite changes with the main node of its kit.</summary>
+    private static IEnumerable<Air> Sent(State now) =>
         now
-            .Design.SetUp.Boxes.Where(b => b.Mode is not SatelliteMode && !now.Moment.Situation.Silent().Contains(b.Box))
-            .SelectMany(b => b.Mode.Radios.Where(r => r.On).Select(r => (b.Box, r)));
+            .Design.SetUp.Boxes.Select(b => b.Box)
+            .Except(now.Moment.Situation.Silent())
+            .SelectMany(b => Air.Of(now.Design, b))
+            .Where(a => !a.Guest && a.SetAt.Box == a.Box);
 
-    private static bool IsAsPlanned(Aim aim, (string Box, RadioSetting Radio) sent) =>
-        aim.Of(sent.Box)?.Mode.Radios.FirstOrDefault(r => r.Radio == sent.Radio.Radio) is { } to
-        && (to.Name, to.Security, to.Password) == (sent.Radio.Name, sent.Radio.Security, sent.Radio.Password);
+    private static bool IsAsPlanned(Aim aim, Air sent) =>
+        aim.Of(sent.Box)?.Mode.Radios.FirstOrDefault(r => r.Radio == sent.Setting.Radio) is { } to
+        && (to.Name, to.Security, to.Password) == (sent.Setting.Name, sent.Setting.Security, sent.Setting.Password);
 }
