@@ -12,5 +12,7 @@ return Terminal.Run(
     Console.OpenStandardInput(),
     Console.Out,
     Console.Error,
-    Environment.GetEnvironmentVariable("NO_COLOR") is { Length: > 0 } || Console.IsOutputRedirected
+    Environment.GetEnvironmentVariable("NO_COLOR") is { Length: > 0 } || Console.IsOutputRedirected,
+    // Beside results on the same terminal it would be in their way.
+    Console.IsOutputRedirected && !Console.IsErrorRedirected
 );

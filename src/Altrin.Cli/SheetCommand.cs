@@ -4,6 +4,7 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Procedures;
 using Altrin.Core.Procedures.Sheets;
 using Altrin.Formats;
+using Spectre.Console;
 
 namespace Altrin.Cli;
 
@@ -13,7 +14,7 @@ internal static class SheetCommand
     /// <summary>How a start is written: date and time by the clock of the home.</summary>
     private const string Start = "yyyy-MM-dd'T'HH:mm";
 
-    public static Command Make(Stream input, TextWriter output, TextWriter errors)
+    public static Command Make(Stream input, TextWriter output, TextWriter errors, bool progress)
     {
         var home = new Argument<string>("HOME") { Description = "A design file; - for standard input." };
         var from = new Option<string>("--from")
@@ -93,7 +94,7 @@ internal static class SheetCommand
             var sheet = RunSheet.Derive(State.Morning(found), planned.SetUp, ways);
             if (parsed.GetValue(back) is not { } after)
             {
-                output.Write(SheetFile.Of(parsed.GetValue(form), sheet, begins, ends, parsed.GetValue(start)).Content);
+                Write(SheetFile.Of(parsed.GetValue(form), sheet, begins, ends, parsed.GetValue(start)), output, progress ? errors : null);
                 return sheet.IsSafe ? ExitCode.Sound : ExitCode.Findings;
             }
             if (NumberOf(sheet, after) is not { } step)
@@ -105,8 +106,10 @@ internal static class SheetCommand
                 return ExitCode.BadInput;
             }
             var wayBack = WayBack.After(sheet, step);
-            output.Write(
-                SheetFile.Of(parsed.GetValue(form), wayBack.Sheet, $"the state after step {step}", begins, parsed.GetValue(start)).Content
+            Write(
+                SheetFile.Of(parsed.GetValue(form), wayBack.Sheet, $"the state after step {step}", begins, parsed.GetValue(start)),
+                output,
+                progress ? errors : null
             );
             foreach (var differs in wayBack.Differs)
             {
@@ -115,6 +118,40 @@ internal static class SheetCommand
             return wayBack.IsWhole && wayBack.Sheet.IsSafe ? ExitCode.Sound : ExitCode.Findings;
         });
         return command;
+    }
+
+    /// <summary>Writes a sheet part by part, so that nothing is worked out in vain where it is stopped.</summary>
+    private static void Write(SheetFile file, TextWriter output, TextWriter? progress)
+    {
+        if (progress is null || file.Parts.Count == 1)
+        {
+            Parts(() => { });
+            return;
+        }
+        AnsiConsole
+            .Create(new() { Out = new AnsiConsoleOutput(progress) })
+            .Progress()
+            .AutoClear(true)
+            .AutoRefresh(false)
+            .Start(shown =>
+            {
+                var steps = shown.AddTask("Working out the steps", maxValue: file.Parts.Count);
+                Parts(() =>
+                {
+                    steps.Increment(1);
+                    shown.Refresh();
+                });
+            });
+
+        void Parts(Action done)
+        {
+            foreach (var part in file.Parts)
+            {
+                output.Write(part(CancellationToken.None));
+                output.Flush();
+                done();
+            }
+        }
     }
 
     /// <summary>The usual ways with what was typed; null where one of them is none, which is said.</summary>

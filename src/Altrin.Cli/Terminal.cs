@@ -12,8 +12,9 @@ public static class Terminal
     /// <param name="output">Where results go.</param>
     /// <param name="errors">Where errors go.</param>
     /// <param name="plain">Whether colours are left out.</param>
+    /// <param name="progress">Whether what takes long shows where errors go how far it is.</param>
     /// <returns>One of <see cref="ExitCode"/>.</returns>
-    public static int Run(string[] args, Stream input, TextWriter output, TextWriter errors, bool plain)
+    public static int Run(string[] args, Stream input, TextWriter output, TextWriter errors, bool plain, bool progress = false)
     {
         var console = AnsiConsole.Create(
             new()
@@ -30,7 +31,7 @@ public static class Terminal
             LookCommand.Make(input, output, errors),
             ReadCommand.Make(input, output, errors),
             PlayCommand.Make(input, output, errors),
-            SheetCommand.Make(input, output, errors),
+            SheetCommand.Make(input, output, errors, progress),
             DocumentCommand.Make(output),
             BackupCommands.Backup(output, errors),
             BackupCommands.Restore(output, errors),

@@ -30,7 +30,7 @@ internal sealed partial class Proofs(TimeProvider time, ILogger<Proofs> logger) 
     /// </summary>
     private readonly MemoryCache _kept = new(new MemoryCacheOptions { SizeLimit = MostRemembered, CompactionPercentage = 0.5 });
 
-    private readonly FairGate _gate = new(Math.Max(1, Environment.ProcessorCount), TimeSpan.FromSeconds(10), time);
+    private readonly FairGate _gate = new(Math.Max(1, Environment.ProcessorCount), Longest, time);
 
     /// <summary>Works something out for a job.</summary>
     /// <param name="job">The job.</param>

@@ -84,7 +84,11 @@ internal static class RunRoutes
         return back is not null ? TypedResults.Ok(back) : problem ?? NoStep();
     }
 
-    private static async Task<Results<FileContentHttpResult, ProblemHttpResult>> Content(
+    /// <summary>
+    /// The sheet in a form. A page is sent as it is worked out, step by step: each has its own turn and its own time, and a caller who
+    /// stops ends it.
+    /// </summary>
+    private static async Task<Results<PushStreamHttpResult, ProblemHttpResult>> Content(
         [AsParameters] RunQuestion question,
         [FromQuery(Name = "as")] string? form,
         [FromQuery] string? start
@@ -106,17 +110,24 @@ internal static class RunRoutes
             return Problems.Field("/start", start ?? "", "When the work begins, such as 2026-12-04T19:00: a calendar needs it.");
         }
         var (written, problem) = await Asked(question, (_, from, to, sheet, cancel) =>
-            to is null
-                ? null
-                : new { File = SheetFile.Of(chosen, sheet(), from, to, begins, cancel), Home = sheet().Start.Design.Site.Name }
+            to is null ? null : new { File = SheetFile.Of(chosen, sheet(), from, to, begins), Home = sheet().Start.Design.Site.Name }
         );
         return written is null
             ? problem!
-            : TypedResults.File(
-                Encoding.UTF8.GetBytes(written.File.Content),
+            : TypedResults.Stream(
+                to => Send(to, written.File, question),
                 $"{written.File.MediaType}; charset=utf-8",
                 $"{DesignRoutes.Slug($"{written.Home} run sheet")}.{written.File.Extension}"
             );
+    }
+
+    private static async Task Send(Stream to, SheetFile file, RunQuestion question)
+    {
+        foreach (var part in file.Parts)
+        {
+            await to.WriteAsync(Encoding.UTF8.GetBytes(await question.Proofs.Do(question.Id, part, question.Cancel)), question.Cancel);
+            await to.FlushAsync(question.Cancel);
+        }
     }
 
     /// <summary>The number of a step by its identity, 0 for the start; null where there is none.</summary>

@@ -12,7 +12,7 @@ internal sealed class Turns(RequestDelegate next, TimeProvider time)
     /// <summary>For each core: while one computes, others may wait for the disk.</summary>
     private const int PerCore = 2;
 
-    private readonly FairGate _gate = new(PerCore * Environment.ProcessorCount, TimeSpan.FromSeconds(10), time);
+    private readonly FairGate _gate = new(PerCore * Environment.ProcessorCount, Proofs.Longest, time);
 
     public async Task Invoke(HttpContext context)
     {

@@ -24,7 +24,17 @@ public sealed class SheetCommandTests
         Assert.True(json.RootElement.GetProperty("safe").GetBoolean());
     }
 
-    /// <summary>A second DHCP server whose leases lie in the pool of the first: no order spares that.</summary>
+    /// <summary>A page is worked out step by step: how far it is stands beside it, and never in it.</summary>
+    [Fact]
+    public void How_far_a_page_is_stands_where_errors_go()
+    {
+        var home = Sample("t01-access-point-by-hand.json");
+        var (status, output, errors) = RunShown("sheet", home, "--as", "html");
+        Assert.Equal((ExitCode.Sound, Run(null, "sheet", home, "--as", "html").Output), (status, output));
+        Assert.Contains("Working out the steps", errors, StringComparison.Ordinal);
+        Assert.Equal("", RunShown("sheet", home).Errors);
+    }
+
     /// <summary>The way back from a step, by its number or its id, in any form; what is no step is refused with what is.</summary>
     [Fact]
     public void A_way_back_is_written_like_a_sheet()
@@ -84,6 +94,7 @@ public sealed class SheetCommandTests
         Assert.Contains(says, errors, StringComparison.Ordinal);
     }
 
+    /// <summary>A second DHCP server whose leases lie in the pool of the first: no order spares that.</summary>
     [Fact]
     public void A_sheet_with_an_unsafe_step_says_so_and_what_would_make_it_safe()
     {

@@ -13,7 +13,7 @@ public sealed class SheetFileTests
 
     private static readonly RunSheet Sheet = DerivedSheets.Of("pottery-house.json");
 
-    private static string Written(SheetForm form) => SheetFile.Of(form, Sheet, "found", "one-network", Evening).Content;
+    private static string Written(SheetForm form) => SheetFile.Of(form, Sheet, "found", "one-network", Evening).Content();
 
     /// <summary>It takes as long as the sheet itself, several times over.</summary>
     private static readonly Lazy<string> Page = new(() => Written(SheetForm.Html));
@@ -115,9 +115,7 @@ public sealed class SheetFileTests
 
     [Fact]
     public void A_calendar_needs_a_start() =>
-        Assert.Throws<ArgumentNullException>(() =>
-            SheetFile.Of(SheetForm.Ics, Sheet, "found", "one-network", cancel: TestContext.Current.CancellationToken)
-        );
+        Assert.Throws<ArgumentNullException>(() => SheetFile.Of(SheetForm.Ics, Sheet, "found", "one-network"));
 
     /// <summary>Each slip of each step stands in the page, in the part of its step, and so does how the step is undone.</summary>
     [Fact]
@@ -159,7 +157,7 @@ public sealed class SheetFileTests
     [Fact]
     public void A_page_escapes_what_a_home_is_called()
     {
-        var page = SheetHtml.Of(Sheet, "<script>alert(1)</script>", TestContext.Current.CancellationToken);
+        var page = string.Concat(SheetHtml.Parts(Sheet, "<script>alert(1)</script>").Select(p => p(TestContext.Current.CancellationToken)));
         Assert.DoesNotContain("<script>alert", page, StringComparison.Ordinal);
         Assert.Contains("<noscript>", page, StringComparison.Ordinal);
         // Nothing is fetched: styles and scripts stand in it.

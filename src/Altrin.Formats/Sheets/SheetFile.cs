@@ -26,43 +26,44 @@ public enum SheetForm
 }
 
 /// <summary>A run sheet as it is written.</summary>
-/// <param name="Content">What is written.</param>
+/// <param name="Parts">
+/// What is written, in order. A page has one for each step and two more, and each takes as long as what it says of the step takes to work
+/// out, so that it can be shown how far it is; other forms have one.
+/// </param>
 /// <param name="MediaType">What sort of content that is.</param>
 /// <param name="Extension">The extension of a file of it.</param>
-public sealed record SheetFile(string Content, string MediaType, string Extension)
+public sealed record SheetFile(IReadOnlyList<Func<CancellationToken, string>> Parts, string MediaType, string Extension)
 {
+    /// <summary>All of it.</summary>
+    /// <param name="cancel">Gives it up.</param>
+    /// <exception cref="OperationCanceledException">It was given up.</exception>
+    public string Content(CancellationToken cancel = default) => string.Concat(Parts.Select(p => p(cancel)));
+
     /// <summary>Writes a sheet. The same sheet gives the same text.</summary>
     /// <param name="form">In which form.</param>
     /// <param name="sheet">The sheet.</param>
     /// <param name="from">The set-up that it begins with.</param>
     /// <param name="to">The set-up that it ends in.</param>
     /// <param name="start">When the work begins, by the clock of the home: only a calendar needs it.</param>
-    /// <param name="cancel">Gives it up: a page takes as long as the sheet itself.</param>
     /// <exception cref="ArgumentNullException">A calendar has no start.</exception>
-    /// <exception cref="OperationCanceledException">It was given up.</exception>
-    public static SheetFile Of(
-        SheetForm form,
-        RunSheet sheet,
-        string from,
-        string to,
-        DateTime? start = null,
-        CancellationToken cancel = default
-    )
+    public static SheetFile Of(SheetForm form, RunSheet sheet, string from, string to, DateTime? start = null)
     {
         var home = sheet.Start.Design.Site.Name;
         var title = $"Run sheet: {home}, from {from} to {to}";
         return form switch
         {
-            SheetForm.Text => new(SheetText.Of(sheet, title), "text/plain", "txt"),
-            SheetForm.Markdown => new(SheetMarkdown.Of(sheet, title), "text/markdown", "md"),
-            SheetForm.Html => new(SheetHtml.Of(sheet, title, cancel), "text/html", "html"),
-            SheetForm.Json => new(
+            SheetForm.Text => Whole(SheetText.Of(sheet, title), "text/plain", "txt"),
+            SheetForm.Markdown => Whole(SheetMarkdown.Of(sheet, title), "text/markdown", "md"),
+            SheetForm.Html => new(SheetHtml.Parts(sheet, title), "text/html", "html"),
+            SheetForm.Json => Whole(
                 JsonSerializer.Serialize(SheetDocument.Of(sheet, from, to), AltrinJson.Indented) + "\n",
                 "application/json",
                 "json"
             ),
-            SheetForm.Csv => new(SheetTable.Of(sheet), "text/csv", "csv"),
-            _ => new(SheetCalendar.Of(sheet, home, start ?? throw new ArgumentNullException(nameof(start))), "text/calendar", "ics"),
+            SheetForm.Csv => Whole(SheetTable.Of(sheet), "text/csv", "csv"),
+            _ => Whole(SheetCalendar.Of(sheet, home, start ?? throw new ArgumentNullException(nameof(start))), "text/calendar", "ics"),
         };
     }
+
+    private static SheetFile Whole(string content, string mediaType, string extension) => new([_ => content], mediaType, extension);
 }

@@ -13,14 +13,23 @@ namespace Altrin.Formats;
 /// </summary>
 public static class SheetHtml
 {
-    /// <summary>The whole page; what may go wrong at each step is worked out for it, which takes as long as the sheet itself.</summary>
+    /// <summary>
+    /// The page in its parts, in order: what stands before the steps, each step, what stands after them. What may go wrong at a step, and
+    /// the way back from a rest point, is worked out when its part is asked for.
+    /// </summary>
     /// <param name="sheet">The sheet.</param>
     /// <param name="title">Its heading.</param>
-    /// <param name="cancel">Gives it up between two acts.</param>
-    /// <exception cref="OperationCanceledException">It was given up.</exception>
-    public static string Of(RunSheet sheet, string title, CancellationToken cancel = default)
+    /// <returns>Two more than there are steps; each gives the same text whenever it is asked, and gives up between two acts.</returns>
+    public static IReadOnlyList<Func<CancellationToken, string>> Parts(RunSheet sheet, string title) =>
+        [
+            _ => Head(sheet, title),
+            .. sheet.Steps.Select((_, i) => (Func<CancellationToken, string>)(c => Part(sheet, i, c))),
+            _ => Tail(sheet),
+        ];
+
+    private static string Head(RunSheet sheet, string title)
     {
-        var (text, design) = (new StringBuilder(), sheet.Start.Design);
+        var text = new StringBuilder();
         // What was ticked is kept by the browser for this very sheet: another order of another home is another sheet.
         var key = Convert.ToHexStringLower(
             SHA256.HashData(Encoding.UTF8.GetBytes($"{title} {string.Join(' ', sheet.Steps.Select(s => s.Id))}"))
@@ -56,25 +65,31 @@ public static class SheetHtml
             text.Append("</ul>\n</section>\n");
         }
         Checks(text, SheetChecks.Before(sheet));
-        Phase? phase = null;
-        foreach (var (step, i) in sheet.Steps.Select((s, i) => (s, i)))
+        return text.ToString();
+    }
+
+    /// <summary>A step with all that is known of it, and the heading of its phase before the first of one.</summary>
+    private static string Part(RunSheet sheet, int i, CancellationToken cancel)
+    {
+        var (text, step) = (new StringBuilder(), sheet.Steps[i]);
+        if (i == 0 || step.Phase != sheet.Steps[i - 1].Phase)
         {
-            if (step.Phase != phase)
-            {
-                text.Append(phase is null ? "" : "</ol>\n</section>\n");
-                text.Append(CultureInfo.InvariantCulture, $"<section>\n<h2>{PhaseWords.Of(step.Phase)}</h2>\n<ol start=\"{i + 1}\">\n");
-                phase = step.Phase;
-            }
-            Step(text, step, design);
-            IfNot(text, step, i + 1, StepIfNot.Of(sheet, i + 1, cancel));
-            var rests = step.IsRest && i + 1 < sheet.Steps.Count;
-            if (rests || WayBack.IsRisk(step))
-            {
-                Back(text, WayBack.After(sheet, i + 1, cancel), rests);
-            }
-            text.Append("</li>\n");
+            text.Append(i == 0 ? "" : "</ol>\n</section>\n");
+            text.Append(CultureInfo.InvariantCulture, $"<section>\n<h2>{PhaseWords.Of(step.Phase)}</h2>\n<ol start=\"{i + 1}\">\n");
         }
-        text.Append(phase is null ? "" : "</ol>\n</section>\n");
+        Step(text, step, sheet.Start.Design);
+        IfNot(text, step, i + 1, StepIfNot.Of(sheet, i + 1, cancel));
+        var rests = step.IsRest && i + 1 < sheet.Steps.Count;
+        if (rests || WayBack.IsRisk(step))
+        {
+            Back(text, WayBack.After(sheet, i + 1, cancel), rests);
+        }
+        return text.Append("</li>\n").ToString();
+    }
+
+    private static string Tail(RunSheet sheet)
+    {
+        var text = new StringBuilder(sheet.Steps.Count == 0 ? "" : "</ol>\n</section>\n");
         Checks(text, SheetChecks.After(sheet));
         text.Append(CultureInfo.InvariantCulture, $"</main>\n<script>\n{Resources.Text("sheet.js")}</script>\n</body>\n</html>\n");
         return text.ToString();

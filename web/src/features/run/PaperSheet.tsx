@@ -8,6 +8,7 @@ import { Asked } from "../shared/Asked";
 import { nameOf } from "../shared/designReading";
 import { CalendarFile } from "./CalendarFile";
 import { Checks } from "./Checks";
+import { PageFile } from "./PageFile";
 import { inPhases, phaseWords } from "./phases";
 import { PaperTick } from "./PaperTick";
 import { about } from "./time";
@@ -15,7 +16,6 @@ import { Verdict } from "./Verdict";
 import { useRun } from "../shared/useRun";
 
 const files = [
-  { form: "html", words: "Page with ticks, timers (HTML)" },
   { form: "markdown", words: "Markdown" },
   { form: "csv", words: "Table (CSV)" },
   { form: "json", words: "Data (JSON)" },
@@ -37,6 +37,7 @@ export function PaperSheet({ state, to }: { state: JobState; to: string | null }
                 <Button variant="main" onClick={() => window.print()}>
                   <Printer size={16} aria-hidden /> Print this page
                 </Button>
+                <PageFile address={contentOf(state.job.id, { as: "html", from: sheet.from, to: sheet.to })} steps={sheet.steps} />
                 {files.map((f) => (
                   <a key={f.form} href={contentOf(state.job.id, { as: f.form, from: sheet.from, to: sheet.to })} download>
                     <Download size={14} aria-hidden style={{ display: "inline" }} /> {f.words}

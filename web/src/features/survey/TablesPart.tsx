@@ -81,7 +81,10 @@ export function TablesPart({ state, tools }: { state: JobState; tools: JobTools 
         <Box fontSize="sm" color="muted" mt="3" mb="1">
           A file with passwords opens the whole home: keep it where you would keep a door key.
         </Box>
-        <Button disabled={download.busy} onClick={() => download.post(`/api/jobs/${state.job.id}/design/with-secrets`)}>
+        <Button
+          disabled={download.busy}
+          onClick={() => download.get({ address: `/api/jobs/${state.job.id}/design/with-secrets`, method: "POST" })}
+        >
           Design file with passwords
         </Button>
         {download.error && (
