@@ -1,6 +1,5 @@
 using System.CommandLine;
 using System.Globalization;
-using Altrin.Core.Addressing;
 using Altrin.Core.Procedures;
 using Altrin.Core.Procedures.Sheets;
 using Altrin.Formats;
@@ -157,11 +156,7 @@ internal static class SheetCommand
     /// <summary>The usual ways with what was typed; null where one of them is none, which is said.</summary>
     private static Ways? WaysOf(IEnumerable<string> typed, TextWriter errors)
     {
-        Parsed<Ways> ways = Ways.Usual;
-        foreach (var way in typed)
-        {
-            ways = ways.Then(w => WayText.Set(w, way));
-        }
+        var ways = WayText.Of(typed);
         if (!ways.Ok)
         {
             errors.WriteLine($"altrin: --way {ways.Error}");

@@ -19,6 +19,11 @@ public static class WayText
     /// <summary>Every way with what it may be.</summary>
     public static IReadOnlyList<string> Known { get; } = [.. All.Select(w => $"{w.Name}={string.Join('|', w.Values.Select(v => v.Text))}")];
 
+    /// <summary>The usual ways with each of some set as typed; or what was expected of the first that is none.</summary>
+    /// <param name="texts">Each a name, an equals sign and a value.</param>
+    public static Parsed<Ways> Of(IEnumerable<string> texts) =>
+        texts.Aggregate((Parsed<Ways>)Ways.Usual, (ways, text) => ways.Then(w => Set(w, text)));
+
     /// <summary>Ways with one of them set as typed, capitals or not; or what was expected.</summary>
     /// <param name="ways">The ways.</param>
     /// <param name="text">Name, equals sign, value.</param>

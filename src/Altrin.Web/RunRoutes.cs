@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text;
+using Altrin.Core.Procedures;
 using Altrin.Core.Procedures.Sheets;
 using Altrin.Data;
 using Altrin.Formats;
@@ -12,6 +13,7 @@ namespace Altrin.Web;
 /// <param name="Id">The job.</param>
 /// <param name="From">The set-up that it begins with; "found" where left out.</param>
 /// <param name="To">The set-up that it ends in; where left out, the planned one if it is sound, else the first that is.</param>
+/// <param name="Way">How the installer goes about it, each as a name and a value such as socket=false; the usual where left out.</param>
 /// <param name="Store">Jobs.</param>
 /// <param name="Proofs">Where answers are worked out.</param>
 /// <param name="Sheets">Sheets that were derived last.</param>
@@ -20,6 +22,7 @@ internal readonly record struct RunQuestion(
     [FromRoute(Name = "id")] long Id,
     [FromQuery(Name = "from")] string? From,
     [FromQuery(Name = "to")] string? To,
+    [FromQuery(Name = "way")] string[]? Way,
     JobStore Store,
     Proofs Proofs,
     RunSheets Sheets,
@@ -44,12 +47,15 @@ internal static class RunRoutes
 
     private static async Task<Results<Ok<RunState>, ProblemHttpResult>> Read([AsParameters] RunQuestion question)
     {
-        var (state, problem) = await Asked(question, (ends, from, to, sheet, _) =>
+        var (state, problem) = await Asked(question, (evening, _) =>
             new RunState(
-                from,
-                to,
-                ends.Value,
-                ends.Value.Any(e => e.Name == to && e.Faults.Count == 0) ? SheetDocument.Of(sheet(), from, to!) : null
+                evening.From,
+                evening.To,
+                evening.Ways,
+                evening.Ends.Value,
+                evening.Ends.Value.Any(e => e.Name == evening.To && e.Faults.Count == 0)
+                    ? SheetDocument.Of(evening.Sheet(), evening.From, evening.To!)
+                    : null
             )
         );
         return state is not null ? TypedResults.Ok(state) : problem!;
@@ -109,8 +115,14 @@ internal static class RunRoutes
         {
             return Problems.Field("/start", start ?? "", "When the work begins, such as 2026-12-04T19:00: a calendar needs it.");
         }
-        var (written, problem) = await Asked(question, (_, from, to, sheet, cancel) =>
-            to is null ? null : new { File = SheetFile.Of(chosen, sheet(), from, to, begins), Home = sheet().Start.Design.Site.Name }
+        var (written, problem) = await Asked(question, (evening, _) =>
+            evening.To is not { } to
+                ? null
+                : new
+                {
+                    File = SheetFile.Of(chosen, evening.Sheet(), evening.From, to, begins),
+                    Home = evening.Sheet().Start.Design.Site.Name,
+                }
         );
         return written is null
             ? problem!
@@ -148,17 +160,29 @@ internal static class RunRoutes
         RunQuestion question,
         Func<RunSheet, CancellationToken, T?> answer
     )
-        where T : class => Asked(question, (_, _, to, sheet, cancel) => to is null ? null : answer(sheet(), cancel));
+        where T : class => Asked(question, (evening, cancel) => evening.To is null ? null : answer(evening.Sheet(), cancel));
+
+    /// <summary>What a question is about, once the set-ups and ways that it names are known.</summary>
+    /// <param name="Ends">The set-ups in which the work can end; every set-up is proven for it.</param>
+    /// <param name="From">The set-up that it begins with.</param>
+    /// <param name="To">The set-up that it ends in; null where there is none.</param>
+    /// <param name="Ways">How the installer goes about it.</param>
+    /// <param name="Sheet">Derives the sheet, or remembers it; there has to be an end.</param>
+    private sealed record Evening(Lazy<IReadOnlyList<RunEnd>> Ends, string From, string? To, Ways Ways, Func<RunSheet> Sheet);
 
     private static async Task<(T? Answer, ProblemHttpResult? Problem)> Asked<T>(
         RunQuestion question,
-        Func<Lazy<IReadOnlyList<RunEnd>>, string, string?, Func<RunSheet>, CancellationToken, T?> answer
+        Func<Evening, CancellationToken, T?> answer
     )
         where T : class
     {
         if (await question.Store.Find(question.Id, question.Cancel) is not { } head)
         {
             return (null, Problems.NoJob(question.Id));
+        }
+        if (WayText.Of(question.Way ?? []) is var ways && !ways.Ok)
+        {
+            return (null, Problems.Field("/way", string.Join(", ", question.Way!), ways.Error));
         }
         var begins = question.From ?? "found";
         if (head.Home.Design(begins) is not { } from)
@@ -176,10 +200,10 @@ internal static class RunRoutes
                 // Every set-up is proven for it: only where that is asked, or one has to be chosen.
                 var ends = new Lazy<IReadOnlyList<RunEnd>>(() => RunSheets.Ends(head.Home, begins));
                 var to = question.To ?? (ends.Value.FirstOrDefault(e => e.Faults.Count == 0) ?? First(ends.Value))?.Name;
-                return (
-                    answer(ends, begins, to, () => question.Sheets.Of(head.Revision.Id, from, head.Home.Design(to!)!, cancel), cancel),
-                    to
+                var evening = new Evening(ends, begins, to, ways.Value, () =>
+                    question.Sheets.Of(head.Revision.Id, from, head.Home.Design(to!)!, ways.Value, cancel)
                 );
+                return (answer(evening, cancel), to);
             },
             question.Cancel
         );

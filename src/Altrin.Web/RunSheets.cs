@@ -8,17 +8,17 @@ using Altrin.Formats;
 
 namespace Altrin.Web;
 
-/// <summary>Run sheets that were derived last, by revision and set-ups.</summary>
+/// <summary>Run sheets that were derived last, by revision, set-ups and ways of working.</summary>
 internal sealed class RunSheets : IDisposable
 {
     /// <summary>How many are remembered.</summary>
     private const int Most = 6;
 
-    private readonly Recent<(long Revision, string From, string To), RunSheet> _derived = new(Most);
+    private readonly Recent<(long Revision, string From, string To, Ways Ways), RunSheet> _derived = new(Most);
 
     /// <summary>The sheet from one set-up to another.</summary>
-    public RunSheet Of(long revision, Design from, Design to, CancellationToken cancel) =>
-        _derived.Of((revision, from.SetUp.Name, to.SetUp.Name), () => RunSheet.Derive(State.Morning(from), to.SetUp, Ways.Usual, cancel));
+    public RunSheet Of(long revision, Design from, Design to, Ways ways, CancellationToken cancel) =>
+        _derived.Of((revision, from.SetUp.Name, to.SetUp.Name, ways), () => RunSheet.Derive(State.Morning(from), to.SetUp, ways, cancel));
 
     /// <summary>
     /// The set-ups in which work can end, each with whether it is sound: nothing of it means that it will not work. The planned one comes
@@ -53,9 +53,10 @@ internal sealed record RunEnd(string Name, IReadOnlyList<string> Faults);
 /// <summary>What is worked out for the work of an evening.</summary>
 /// <param name="From">The set-up that it begins with.</param>
 /// <param name="To">The set-up that it is to end in; null where there is none.</param>
+/// <param name="Ways">How the installer goes about it.</param>
 /// <param name="Ends">The set-ups in which it can end.</param>
 /// <param name="Sheet">The sheet; null where the set-up that it is to end in is not sound.</param>
-internal sealed record RunState(string From, string? To, IReadOnlyList<RunEnd> Ends, SheetDocument? Sheet);
+internal sealed record RunState(string From, string? To, Ways Ways, IReadOnlyList<RunEnd> Ends, SheetDocument? Sheet);
 
 /// <summary>The way back from the state after a step.</summary>
 /// <param name="Number">After which step; 0 for before the first.</param>

@@ -68,6 +68,30 @@ public sealed class DerivedSheetTests
         Assert.Equal(SheetText.Of(sheet, name), SheetText.Of(again, name));
     }
 
+    /// <summary>
+    /// Without an Ethernet socket nothing is plugged in and each page is opened by Wi-Fi, or it is said that it cannot be, and which steps
+    /// are unsafe.
+    /// </summary>
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void Without_a_socket_each_page_is_opened_by_wifi(string name)
+    {
+        var known = DerivedSheets.Of(name);
+        var sheet = RunSheet.Derive(
+            known.Start with
+            {
+                Ledger = Ledger.Empty,
+            },
+            known.Aim.Target,
+            new() { Socket = false },
+            TestContext.Current.CancellationToken
+        );
+        Assert.DoesNotContain(sheet.Play.Steps, s => s.Act is LaptopToPort || s.Departs.Count > 0);
+        Assert.Contains("for a laptop without an Ethernet socket", SheetText.Of(sheet, name), StringComparison.Ordinal);
+        Assert.Equal(sheet.Play.Left.Count > 0, sheet.Missing.Any(m => m.StartsWith("The page of ", StringComparison.Ordinal)));
+        Assert.All(sheet.Unsafe, u => Assert.NotEmpty(u.Cure));
+    }
+
     /// <summary>Of a home that is as planned nothing is asked, not even that it is written down.</summary>
     [Theory]
     [MemberData(nameof(Names))]

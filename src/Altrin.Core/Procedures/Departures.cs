@@ -22,6 +22,9 @@ internal static class Departures
         }
         switch (act)
         {
+            case LaptopToPort when !ways.Socket:
+                yield return "The laptop is plugged in, and has no Ethernet socket.";
+                break;
             case ResetBox reset when ways.Reset == ResetSchool.IfLoginUnknown && Known(before, reset.Box):
                 yield return $"The login of {design.NameOf(reset.Box)} is known, and it is reset all the same.";
                 break;

@@ -25,6 +25,9 @@ public sealed record Ways
 
     /// <summary>Whether the settings of the gateway may be changed.</summary>
     public bool TouchesGateway { get; init; } = true;
+
+    /// <summary>Whether the laptop has an Ethernet socket, or an adapter with one; otherwise it comes to every page by Wi-Fi.</summary>
+    public bool Socket { get; init; } = true;
 }
 
 /// <summary>Schools of resetting a further box.</summary>

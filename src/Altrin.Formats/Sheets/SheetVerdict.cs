@@ -42,6 +42,14 @@ public sealed record SheetVerdict(VerdictTone Tone, string Says, IReadOnlyList<s
         {
             yield return new(VerdictTone.Good, "No step of this order breaks a rule.", []);
         }
+        if (!sheet.Aim.Ways.Socket && sheet.Steps.Count > 0)
+        {
+            yield return new(
+                VerdictTone.Note,
+                "This sheet is for a laptop without an Ethernet socket: each page is opened by Wi-Fi. An adapter makes the work safer.",
+                []
+            );
+        }
         if (sheet.Aim.Amiss.Count > 0)
         {
             yield return new(

@@ -94,6 +94,12 @@ public sealed class WaysTests
                 [new LaptopToPort(PortRef.Read("gw/lan4")), Lease],
                 "which the gateway should not be"
             },
+            {
+                "no socket",
+                new() { Socket = false },
+                [new LaptopToPort(PortRef.Read("gw/lan4"))],
+                "has no Ethernet socket"
+            },
             { "gateway changed", Ways.Usual, [new LaptopToPort(PortRef.Read("gw/lan4")), Lease], null },
         };
 

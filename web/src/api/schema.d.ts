@@ -3234,6 +3234,7 @@ export interface components {
         RunState: {
             from: string;
             to: null | string;
+            ways: components["schemas"]["Ways"];
             ends: components["schemas"]["RunEnd"][];
             sheet: null | components["schemas"]["SheetDocument"];
         };
@@ -3706,6 +3707,7 @@ export interface components {
             address?: components["schemas"]["AddressSchool"];
             touchesDevices?: boolean;
             touchesGateway?: boolean;
+            socket?: boolean;
         };
         WhatIfNotDocument: {
             shows: components["schemas"]["SeenItem"][];
@@ -6037,6 +6039,7 @@ export interface operations {
             query?: {
                 from?: string;
                 to?: string;
+                way?: string[];
             };
             header?: never;
             path: {
@@ -6071,6 +6074,7 @@ export interface operations {
             query?: {
                 from?: string;
                 to?: string;
+                way?: string[];
             };
             header?: never;
             path: {
@@ -6106,6 +6110,7 @@ export interface operations {
             query?: {
                 from?: string;
                 to?: string;
+                way?: string[];
             };
             header?: never;
             path: {
@@ -6141,6 +6146,7 @@ export interface operations {
             query?: {
                 from?: string;
                 to?: string;
+                way?: string[];
             };
             header?: never;
             path: {
@@ -6176,6 +6182,7 @@ export interface operations {
             query?: {
                 from?: string;
                 to?: string;
+                way?: string[];
                 as?: string;
                 start?: string;
             };

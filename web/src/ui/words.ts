@@ -188,6 +188,14 @@ export const resetWords: Words<"ResetBy"> = {
   page: "on its page",
   powerCycles: "switched off and on several times",
 };
+export const resetSchoolWords: Words<"ResetSchool"> = { always: "always", ifLoginUnknown: "where its login is not known" };
+export const passwordSchoolWords: Words<"PasswordSchool"> = { first: "before its other settings", last: "after its other settings" };
+export const addressSchoolWords: Words<"AddressSchool"> = {
+  any: "as planned",
+  low: "typed, below the pool",
+  high: "typed, above the pool",
+  reserved: "leased and reserved",
+};
 export const powerWords: Words<"PowerKind"> = {
   passive: "passive, without asking",
   af: "802.3af",
@@ -222,3 +230,6 @@ export const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.s
 
 /** The stations at which the work on a job can stand. */
 export const workStationWords: Record<Schemas["WorkStation"], string> = { survey: "Survey", plan: "Plan", proof: "Proof" };
+
+/** A number of things, "1 step" or "18 steps". */
+export const counted = (number: number, one: string): string => `${number} ${one}${number === 1 ? "" : "s"}`;

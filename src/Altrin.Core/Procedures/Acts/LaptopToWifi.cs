@@ -29,7 +29,7 @@ public sealed record LaptopToWifi(string Box, string Name, string? Password = nu
         }
         IReadOnlyList<Air> sent = after.Moment.Situation.Silent().Contains(Box) ? [] : Air.Of(after.Design, Box);
         return Association.OfDevice(sent, new(Box, Name, Password), null) is { } why
-            ? $"{RefusalWords.Of(why, "The laptop", Name, after.Design.NameOf(Box))}."
+            ? $"{RefusalWords.Of(why, "the laptop", Name, after.Design.NameOf(Box))}."
             : $"The laptop does not get into \"{Ipv4Address.Shown(Name)}\".";
     }
 

@@ -35,7 +35,7 @@ internal static class Closing
 
     private static bool Look(Script script)
     {
-        if (PageReach.NoInternet(script.Now) is not null && Live.Gateway(script.Now.Design) is { } gateway)
+        if (script.Aim.Ways.Socket && PageReach.NoInternet(script.Now) is not null && Live.Gateway(script.Now.Design) is { } gateway)
         {
             // The page of the gateway may be elsewhere than the home: any port with the internet will do.
             foreach (

@@ -95,8 +95,8 @@ internal static class Opening
         return script.Stuck is null;
     }
 
-    /// <summary>From then on the laptop has one way only.</summary>
-    private static bool Apart(Script script) => script.DoIf(!script.Now.Ledger.OffHouseWifi, new LaptopOffWifi());
+    /// <summary>From then on the laptop has one way only: its cable, where it has a socket.</summary>
+    private static bool Apart(Script script) => script.DoIf(script.Aim.Ways.Socket && !script.Now.Ledger.OffHouseWifi, new LaptopOffWifi());
 
     /// <summary>Boxes whose password stands on a label that was not read.</summary>
     private static IEnumerable<string> Labels(State now, Aim aim)

@@ -17,7 +17,7 @@ internal static class PageWay
     /// <summary>Plugs the laptop into a port of the box itself, where one is free and its page opens there.</summary>
     public static bool PlugIntoBox(Script script, string box)
     {
-        if (!script.Ready(box) || script.Now.Laptop?.Cable?.Port.Owner == box)
+        if (!script.Aim.Ways.Socket || !script.Ready(box) || script.Now.Laptop?.Cable?.Port.Owner == box)
         {
             return script.Stuck is null;
         }
@@ -81,21 +81,36 @@ internal static class PageWay
                 return PlugIn(script, port, address);
             }
         }
+        string? onAir = null;
         foreach (var air in PageAt.Sides(there.Profile).Contains(PageSide.Wifi) ? Air.Of(now.Design, box) : [])
         {
             var join = new WifiJoin(box, air.Setting.Name, air.Setting.Password);
-            if (Opens(At(now, Laptop.In(join, new Automatic())), box))
+            var opens = PageOpens.Of(At(now, Laptop.In(join, new Automatic())), box);
+            if (opens.Ok)
             {
                 return script.DoIf(now.Laptop?.Cable is not null, new LaptopOutOfPort())
                     && script.Do(new LaptopToWifi(box, join.Name, join.Password));
             }
+            onAir = new LaptopToWifi(box, join.Name, join.Password).From(now).Error is { } keptOut
+                ? $"The page of {there.Name} does not open by Wi-Fi: {keptOut}"
+                : opens.Error;
         }
-        return script.Fail(PageOpens.AddressOf(now, box).Error ?? $"The page of {there.Name} opens from nowhere.");
+        return script.Fail(PageOpens.AddressOf(now, box).Error ?? Nowhere(script.Aim.Ways, there, onAir));
     }
 
-    /// <summary>Seats by cable: where the laptop is, then at the box itself, at the gateway, at any other.</summary>
+    private static string Nowhere(Ways ways, Box box, string? onAir) =>
+        ways.Socket
+            ? $"The page of {box.Name} opens from nowhere."
+            : onAir
+                ?? $"The page of {box.Name} opens from no Wi-Fi that it sends: it takes a laptop with an Ethernet socket, or an adapter.";
+
+    /// <summary>Seats by cable: where the laptop is, then at the box itself, at the gateway, at any other; none without a socket.</summary>
     private static IEnumerable<(PortRef Port, HostAddress Address)> Cabled(Script script, string box)
     {
+        if (!script.Aim.Ways.Socket)
+        {
+            yield break;
+        }
         var now = script.Now;
         var gateway = Live.Gateway(now.Design)?.Id;
         var ports = new List<PortRef>();

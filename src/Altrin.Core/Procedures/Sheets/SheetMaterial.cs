@@ -14,6 +14,10 @@ internal static class SheetMaterial
         {
             yield return "Laptop with an Ethernet socket or adapter, its lead, its charger.";
         }
+        else if (acts.Any(a => a.Act is LaptopToWifi))
+        {
+            yield return "Laptop, its charger.";
+        }
         var design = start.Design;
         var held = design.SetUp.Cables.Select(c => c.Id).ToHashSet(StringComparer.Ordinal);
         foreach (

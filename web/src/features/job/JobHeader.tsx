@@ -10,6 +10,7 @@ import { stations, stationWords, type Station } from "./stations";
 import type { JobStatus, JobTools } from "../shared/jobTools";
 import { useRun } from "../shared/useRun";
 import { Button, Select } from "../../ui/controls";
+import { counted } from "../../ui/words";
 
 interface Props {
   state: JobState;
@@ -25,7 +26,7 @@ export function JobHeader({ state, station, tools, status }: Props) {
   const level = state.proof.verdict.kind;
   const open = standing(state.proof).length;
   // Worked out only where it is looked at: it takes longer than a proof.
-  const run = useRun(state, query.get("to"), station === "run").data;
+  const run = useRun(state, { to: query.get("to"), way: query.get("way") }, station === "run").data;
   const progress: Partial<Record<Station, { text: string; colour?: string }>> = {
     survey: { text: state.missing === 0 ? "complete" : `${state.missing} not known`, colour: state.missing === 0 ? "moss" : "ochre" },
     plan:
@@ -37,7 +38,7 @@ export function JobHeader({ state, station, tools, status }: Props) {
     proof: { text: levelWord(level).toLowerCase(), colour: levelColour(level) },
     run: run
       ? run.sheet
-        ? { text: `${run.sheet.steps.length} steps`, colour: run.sheet.safe ? "moss" : "brick" }
+        ? { text: counted(run.sheet.steps.length, "step"), colour: run.sheet.safe ? "moss" : "brick" }
         : { text: "plan first", colour: "ochre" }
       : { text: "" },
   };

@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { Schemas } from "../../api/client";
+import { counted } from "../../ui/words";
 import { Verdict } from "./Verdict";
 import { about } from "./time";
 
@@ -10,7 +11,7 @@ export function Totals({ sheet, go }: { sheet: Schemas["SheetDocument"]; go: (st
   return (
     <Box fontSize="sm">
       <Box>
-        <b>{sheet.steps.length} steps</b>, about <b>{about(takes.usual)}</b>{" "}
+        <b>{counted(sheet.steps.length, "step")}</b>, about <b>{about(takes.usual)}</b>{" "}
         <chakra.span color="muted">
           ({about(takes.least)} to {about(takes.most)}
           {least ? `; the changes alone at least ${about(Math.max(60, least.work.usual))}` : ""})
@@ -31,7 +32,7 @@ export function Totals({ sheet, go }: { sheet: Schemas["SheetDocument"]; go: (st
         ) : (
           "No device that has the internet loses it meanwhile."
         )}
-        {rests > 0 && <chakra.span color="muted"> · {rests === 1 ? "1 rest point" : `${rests} rest points`}</chakra.span>}
+        {rests > 0 && <chakra.span color="muted"> · {counted(rests, "rest point")}</chakra.span>}
       </Box>
       <Verdict of={sheet.verdict} />
     </Box>

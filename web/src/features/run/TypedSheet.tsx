@@ -5,6 +5,7 @@ import { api, unwrap, type JobState, type Schemas } from "../../api/client";
 import { Fold } from "../../ui/Fold";
 import { Trouble } from "../../ui/pieces";
 import { useWide } from "../../ui/useWide";
+import { counted } from "../../ui/words";
 import { Asked } from "../shared/Asked";
 import { nameOf } from "../shared/designReading";
 import { useShown } from "../shared/useShown";
@@ -125,7 +126,7 @@ function Summary({ sheet }: { sheet: Schemas["PlayedSheet"] }) {
   return (
     <Box fontSize="sm" color="muted">
       <Box>
-        {sheet.sheet.name} · {sheet.steps.length} steps · about {lasting(Math.round(sheet.seconds / 60) * 60)}
+        {sheet.sheet.name} · {counted(sheet.steps.length, "step")} · about {lasting(Math.round(sheet.seconds / 60) * 60)}
         {sheet.least && `; the changes alone take at least ${lasting(Math.max(60, Math.round(sheet.least.work.usual / 60) * 60))}`}
       </Box>
       <Box color={sheet.whole ? "moss" : "brick"} fontWeight="600">

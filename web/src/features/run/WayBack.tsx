@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { Fold } from "../../ui/Fold";
 import { Said } from "../../ui/Said";
+import { counted } from "../../ui/words";
 import { Asked } from "../shared/Asked";
 import type { Ask } from "./ask";
 import { about } from "./time";
@@ -46,7 +47,7 @@ function Card({ job, from, ask }: Pick<Props, "job" | "from" | "ask">) {
       {(b) => (
         <Box mt="2" bg="card" borderWidth="1px" borderStyle="solid" borderColor="line" rounded="lg" p="3">
           <chakra.h3 fontSize="sm" fontWeight="700">
-            From here back to {from}: {b.steps.length} steps, about {about(b.takes.usual)}
+            From here back to {from}: {counted(b.steps.length, "step")}, about {about(b.takes.usual)}
           </chakra.h3>
           <Box color={b.long ? "brick" : "muted"}>
             Hands at the main box: {about(b.atMainBox)}

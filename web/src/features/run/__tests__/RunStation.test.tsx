@@ -50,6 +50,14 @@ beforeEach(() => {
 });
 afterEach(() => vi.unstubAllGlobals());
 
+/** The last request whose address has a text in it. */
+const asked = (part: string) =>
+  vi
+    .mocked(fetch)
+    .mock.calls.map(([request]) => (request as Request).url)
+    .filter((url) => url.includes(part))
+    .at(-1);
+
 const station = (at: string) => {
   const state = jobState({ revision: 3, design: { site: { name: "Home", boxes: [], devices: [] }, setUps: [] } });
   return render(
@@ -120,7 +128,7 @@ it.each([
   ["no plan", { to: null, ends: [], sheet: null }, "There is nothing to lead to yet"],
   ["a plan that does not work", { to: "planned", ends: [end("planned", ["Double NAT"])], sheet: null }, "Double NAT"],
 ])("says what to do first with %s", async (_, known, says) => {
-  run = { from: "found", ...known };
+  run = { from: "found", ways: {}, ...known };
   station("/jobs/1/run");
   expect(await screen.findByText(new RegExp(says))).toBeDefined();
 });
@@ -129,6 +137,7 @@ it("tells steps by their part of the evening, and what is unsafe with what would
   run = {
     from: "found",
     to: "planned",
+    ways: {},
     ends: [end("planned")],
     sheet: sheet({
       safe: false,
@@ -158,7 +167,7 @@ it("tells steps by their part of the evening, and what is unsafe with what would
 
 it("times a step, whatever is shown meanwhile and however often the page is opened", async () => {
   localStorage.clear();
-  run = { from: "found", to: "planned", ends: [end("planned")], sheet: sheet({}) };
+  run = { from: "found", to: "planned", ways: {}, ends: [end("planned")], sheet: sheet({}) };
   const opened = station("/jobs/1/run?step=save-box-mode");
   fireEvent.click(await screen.findByRole("button", { name: /^Start timer, / }));
   expect(screen.getByRole("button", { name: /^0\d:\d\d left, stop$/ })).toBeDefined();
@@ -179,8 +188,29 @@ it("times a step, whatever is shown meanwhile and however often the page is open
   expect(await screen.findByRole("button", { name: /^Start timer, / })).toBeDefined();
 });
 
+it("works the sheet out anew in the installer's own way", async () => {
+  run = { from: "found", to: "planned", ways: { socket: true, reset: "ifLoginUnknown" }, ends: [end("planned")], sheet: sheet({}) };
+  station("/jobs/1/run?way=reset%3DifLoginUnknown");
+  expect((await screen.findByLabelText<HTMLSelectElement>("A further box is reset")).value).toBe("ifLoginUnknown");
+  fireEvent.click(screen.getByLabelText(/Ethernet socket/));
+  await waitFor(() => expect(asked("/api/jobs/1/run?")).toContain("way=reset%3DifLoginUnknown&way=socket%3Dfalse"));
+  // What is said again takes the place of what was said before, and the steps are asked for in the same way.
+  fireEvent.change(screen.getByLabelText("A further box is reset"), { target: { value: "always" } });
+  await waitFor(() => expect(asked("/api/jobs/1/run?")).toContain("way=socket%3Dfalse&way=reset%3Dalways"));
+  await waitFor(() => expect(asked("/api/jobs/1/run/steps/save-box-mode?")).toContain("way=socket%3Dfalse&way=reset%3Dalways"));
+  expect(screen.getByRole("link", { name: /^Print or save/ }).getAttribute("href")).toContain("way=socket%3Dfalse%2Creset%3Dalways");
+});
+
+it("keeps the files of the way that is shown", async () => {
+  run = { from: "found", to: "planned", ways: { socket: false }, ends: [end("planned")], sheet: sheet({}) };
+  station("/jobs/1/run?part=paper&way=socket%3Dfalse%2Creset%3Dalways");
+  expect((await screen.findByRole("link", { name: /Markdown/ })).getAttribute("href")).toBe(
+    "/api/jobs/1/run/content?as=markdown&from=found&to=planned&way=socket%3Dfalse&way=reset%3Dalways",
+  );
+});
+
 it("keeps the evening as a calendar once it is said when it begins", async () => {
-  run = { from: "found", to: "planned", ends: [end("planned")], sheet: sheet({}) };
+  run = { from: "found", to: "planned", ways: {}, ends: [end("planned")], sheet: sheet({}) };
   station("/jobs/1/run?part=paper");
   const begins = await screen.findByLabelText(/the work begins$/);
   expect(screen.queryByRole("link", { name: "Calendar" })).toBeNull();
