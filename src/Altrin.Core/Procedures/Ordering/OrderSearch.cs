@@ -7,12 +7,16 @@ namespace Altrin.Core.Procedures.Ordering;
 /// <summary>
 /// Finds an order of work from a state to a plan: a best-first search (A*, Hart, Nilsson and Raphael 1968, from memory) over pieces of
 /// work. States in which the same is left are merged, the cheaper way is kept. What breaks nothing and takes the internet from no device
-/// is done at once, which takes it out of the search.
+/// is done at once, which takes it out of the search; what that leaves no way for is done earlier the next time (squeaky wheel, Joslin and
+/// Clements 1999, from memory).
 /// </summary>
 public static class OrderSearch
 {
     /// <summary>How many acts are tried at most before the search goes straight to an end.</summary>
     public const int MostTried = 1000;
+
+    /// <summary>How often the order is looked for anew with what made trouble first, before nothing is done at once any more.</summary>
+    public const int MostAgain = 3;
 
     /// <summary>Finds an order.</summary>
     /// <param name="start">Where the work begins: the morning of a set-up, or any later state.</param>
@@ -26,18 +30,33 @@ public static class OrderSearch
         {
             return new([], start, Cost.Nothing, [], Tried: 0, Searched: true);
         }
-        var found = new Search(start, aim, commits: true, cancel).Run();
-        if (found.Stuck.Count == 0 && found.Cost.Violations == 0)
+        var first = ImmutableHashSet<(WorkKind, string)>.Empty;
+        var found = new Search(start, aim, first, commits: true, cancel).Run();
+        // What is done at once may stand in the way later. What then could not be done any more, or broke something, is done before it.
+        for (var again = 0; again < MostAgain && !IsWhole(found) && Trouble(found, aim).Except(first) is { Count: > 0 } late; again++)
         {
-            return found;
+            first = first.Union(late);
+            found = Better(found, new Search(start, aim, first, commits: true, cancel).Run());
         }
-        // What is done at once may stand in the way later: the same without that.
-        var other = new Search(start, aim, commits: false, cancel).Run();
-        var better = (other.Stuck.Count > 0).CompareTo(found.Stuck.Count > 0) is var stuck and not 0
-            ? stuck
-            : other.Cost.CompareTo(found.Cost);
-        return (better < 0 ? other : found) with { Tried = found.Tried + other.Tried };
+        return IsWhole(found)
+            ? found
+            : Better(found, new Search(start, aim, ImmutableHashSet<(WorkKind, string)>.Empty, commits: false, cancel).Run());
     }
+
+    private static bool IsWhole(FoundOrder found) => found.Stuck.Count == 0 && found.Cost.Violations == 0;
+
+    private static FoundOrder Better(FoundOrder a, FoundOrder b)
+    {
+        var better = (b.Stuck.Count > 0).CompareTo(a.Stuck.Count > 0) is var stuck and not 0 ? stuck : b.Cost.CompareTo(a.Cost);
+        return (better < 0 ? b : a) with { Tried = a.Tried + b.Tried };
+    }
+
+    /// <summary>Pieces of work that were left at the end, or that broke something.</summary>
+    private static ImmutableHashSet<(WorkKind, string)> Trouble(FoundOrder found, Aim aim) =>
+        [
+            .. found.Work.Where(w => w.Steps.Any(s => s.Broken.Any(b => !aim.IsPlanned(b)))).Select(w => (w.Kind, w.Subject)),
+            .. found.Stuck.Count == 0 ? [] : WorkItems.Of(found.End, aim).Select(i => (i.Kind, i.Subject)),
+        ];
 
     /// <summary>A state that was reached.</summary>
     private sealed record Node(State Now, IReadOnlyList<WorkDone> Done, Cost Cost, string Key)
@@ -55,7 +74,7 @@ public static class OrderSearch
         public bool IsEnd { get; init; }
     }
 
-    private sealed class Search(State start, Aim aim, bool commits, CancellationToken cancel)
+    private sealed class Search(State start, Aim aim, IReadOnlySet<(WorkKind, string)> first, bool commits, CancellationToken cancel)
     {
         private readonly Downtime _downtime = new(aim);
         private readonly PriorityQueue<Node, (Cost, int)> _open = new();
@@ -67,8 +86,8 @@ public static class OrderSearch
 
         public FoundOrder Run()
         {
-            var first = Begin();
-            Push(first);
+            var begun = Begin();
+            Push(begun);
             Node? dead = null;
             while (_open.TryDequeue(out var node, out _))
             {
@@ -80,7 +99,11 @@ public static class OrderSearch
                 {
                     continue;
                 }
-                var next = Next(node, WorkItems.Of(node.Now, aim), mayCommit: commits);
+                var next = Next(
+                    node,
+                    [.. WorkItems.Of(node.Now, aim).OrderBy(i => !first.Contains((i.Kind, i.Subject)))],
+                    mayCommit: commits
+                );
                 // A detour costs time and downtime: it is looked at only where each way straight on breaks something.
                 if (next.Count > 0 && next.TrueForAll(n => n.Cost.Violations > node.Cost.Violations))
                 {
@@ -109,7 +132,7 @@ public static class OrderSearch
                 }
                 next.ForEach(Push);
             }
-            return End(dead ?? first, searched: _tried <= MostTried);
+            return End(dead ?? begun, searched: _tried <= MostTried);
         }
 
         private Node Begin()
