@@ -12,6 +12,9 @@ public sealed class DerivedSheetTests
 {
     public static TheoryData<string> Names => [.. Samples.Evenings];
 
+    private static string Text(RunSheet sheet, string name) =>
+        string.Concat(SheetText.Parts(sheet, name).Select(p => p(TestContext.Current.CancellationToken)));
+
     private static Play Typed(string name)
     {
         var sheet = DerivedSheets.Of(name);
@@ -48,7 +51,7 @@ public sealed class DerivedSheetTests
         // Every act is part of one step, and each step goes on where the one before it ended.
         Assert.Equal(sheet.Play.Steps, sheet.Steps.SelectMany(s => s.Acts));
         Assert.All(sheet.Steps.Zip(sheet.Steps.Skip(1)), two => Assert.Same(two.First.After, two.Second.Before));
-        Snapshot.Match(SheetText.Of(sheet, name).Split('\n'), name.Replace(".json", ".sheet", StringComparison.Ordinal));
+        Snapshot.Match(Text(sheet, name).Split('\n'), name.Replace(".json", ".sheet", StringComparison.Ordinal));
     }
 
     [Theory]
@@ -65,7 +68,8 @@ public sealed class DerivedSheetTests
             Ways.Usual,
             TestContext.Current.CancellationToken
         );
-        Assert.Equal(SheetText.Of(sheet, name), SheetText.Of(again, name));
+        Assert.Equal(Data(sheet), Data(again));
+        static string Data(RunSheet of) => SheetFile.Of(SheetForm.Json, of, "from", "to").Content(TestContext.Current.CancellationToken);
     }
 
     /// <summary>
@@ -87,7 +91,7 @@ public sealed class DerivedSheetTests
             TestContext.Current.CancellationToken
         );
         Assert.DoesNotContain(sheet.Play.Steps, s => s.Act is LaptopToPort || s.Departs.Count > 0);
-        Assert.Contains("for a laptop without an Ethernet socket", SheetText.Of(sheet, name), StringComparison.Ordinal);
+        Assert.Contains(SheetVerdict.Of(sheet), v => v.Says.Contains("for a laptop without an Ethernet socket", StringComparison.Ordinal));
         Assert.Equal(sheet.Play.Left.Count > 0, sheet.Missing.Any(m => m.StartsWith("The page of ", StringComparison.Ordinal)));
         Assert.All(sheet.Unsafe, u => Assert.NotEmpty(u.Cure));
     }
@@ -100,7 +104,7 @@ public sealed class DerivedSheetTests
         var planned = State.Morning(DerivedSheets.Of(name).Start.Design with { SetUp = DerivedSheets.Of(name).Aim.Target });
         var sheet = RunSheet.Derive(planned, planned.Design.SetUp, Ways.Usual, TestContext.Current.CancellationToken);
         Assert.Equal((0, true, true), (sheet.Steps.Count, sheet.IsSafe, sheet.Order.Searched));
-        Assert.Contains("There is nothing to do: the home is as planned.", SheetText.Of(sheet, name), StringComparison.Ordinal);
+        Assert.Contains("There is nothing to do: the home is as planned.", Text(sheet, name), StringComparison.Ordinal);
     }
 
     /// <summary>

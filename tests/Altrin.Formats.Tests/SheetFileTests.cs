@@ -99,13 +99,9 @@ public sealed class SheetFileTests
         Assert.Equal(Sheet.Steps.Count + SheetChecks.Before(Sheet).Concat(SheetChecks.After(Sheet)).Sum(c => c.Items.Count), boxes.Count);
         Assert.Contains("Pull its 3 cables".ToLowerInvariant(), text.ToLowerInvariant(), StringComparison.Ordinal);
         var named = Sheet.Start.Design with { Site = Sheet.Start.Design.Site with { Name = "A *b* [c](d) <e>" } };
-        var odd = SheetMarkdown.Of(
-            Sheet with
-            {
-                Start = Sheet.Start with { Moment = Sheet.Start.Moment with { Design = named } },
-            },
-            named.Site.Name
-        );
+        var odd = SheetMarkdown
+            .Parts(Sheet with { Start = Sheet.Start with { Moment = Sheet.Start.Moment with { Design = named } } }, named.Site.Name)[0]
+            .Invoke(TestContext.Current.CancellationToken);
         Assert.StartsWith("# A \\*b\\* \\[c\\](d) \\<e\\>\n", odd, StringComparison.Ordinal);
     }
 
@@ -136,6 +132,27 @@ public sealed class SheetFileTests
         }
     }
 
+    /// <summary>A step that takes the internet away, or cannot be undone, says by when it has to be begun, in each form to be read.</summary>
+    [Theory]
+    [InlineData(SheetForm.Text)]
+    [InlineData(SheetForm.Markdown)]
+    [InlineData(SheetForm.Html)]
+    public void A_risky_step_says_when_it_has_to_begin(SheetForm form)
+    {
+        var parts = SheetFile.Of(form, Sheet, "found", "one-network").Parts;
+        Assert.Equal(Sheet.Steps.Count + 2, parts.Count);
+        Assert.Contains(Sheet.Steps, WayBack.IsRisk);
+        foreach (var (step, i) in Sheet.Steps.Select((s, i) => (s, i)))
+        {
+            var written = parts[i + 1](TestContext.Current.CancellationToken);
+            var back = WayBack.After(Sheet, i + 1, TestContext.Current.CancellationToken);
+            Assert.Equal(WayBack.IsRisk(step), written.Contains("Begin this step no later than", StringComparison.Ordinal));
+            Assert.True(
+                back.BeginBefore is not { } before || written.Contains($"than {SheetWords.About(before)} before", StringComparison.Ordinal)
+            );
+        }
+    }
+
     /// <summary>Where one may rest one may stop for good: the way back stands there, step by step.</summary>
     [Fact]
     public void A_page_says_the_way_back_at_each_rest_point()
@@ -144,7 +161,6 @@ public sealed class SheetFileTests
         Assert.Contains(Sheet.Steps, s => s.IsRest);
         foreach (var (step, i) in Sheet.Steps.SkipLast(1).Select((s, i) => (s, i)))
         {
-            Assert.Equal(WayBack.IsRisk(step), parts[i]!.Contains("Begin this step no later than", StringComparison.Ordinal));
             Assert.Equal(step.IsRest, parts[i]!.Contains("Stop here for good", StringComparison.Ordinal));
             if (step.IsRest)
             {

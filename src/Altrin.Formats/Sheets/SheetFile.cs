@@ -27,8 +27,8 @@ public enum SheetForm
 
 /// <summary>A run sheet as it is written.</summary>
 /// <param name="Parts">
-/// What is written, in order. A page has one for each step and two more, and each takes as long as what it says of the step takes to work
-/// out, so that it can be shown how far it is; other forms have one.
+/// What is written, in order. Page, text and Markdown have one for each step and two more, and each takes as long as what it says of the
+/// step takes to work out, so that it can be shown how far it is; other forms have one.
 /// </param>
 /// <param name="MediaType">What sort of content that is.</param>
 /// <param name="Extension">The extension of a file of it.</param>
@@ -52,8 +52,8 @@ public sealed record SheetFile(IReadOnlyList<Func<CancellationToken, string>> Pa
         var title = $"Run sheet: {home}, from {from} to {to}";
         return form switch
         {
-            SheetForm.Text => Whole(SheetText.Of(sheet, title), "text/plain", "txt"),
-            SheetForm.Markdown => Whole(SheetMarkdown.Of(sheet, title), "text/markdown", "md"),
+            SheetForm.Text => new(SheetText.Parts(sheet, title), "text/plain", "txt"),
+            SheetForm.Markdown => new(SheetMarkdown.Parts(sheet, title), "text/markdown", "md"),
             SheetForm.Html => new(SheetHtml.Parts(sheet, title), "text/html", "html"),
             SheetForm.Json => Whole(
                 JsonSerializer.Serialize(SheetDocument.Of(sheet, from, to), AltrinJson.Indented) + "\n",

@@ -21,11 +21,7 @@ public static class SheetHtml
     /// <param name="title">Its heading.</param>
     /// <returns>Two more than there are steps; each gives the same text whenever it is asked, and gives up between two acts.</returns>
     public static IReadOnlyList<Func<CancellationToken, string>> Parts(RunSheet sheet, string title) =>
-        [
-            _ => Head(sheet, title),
-            .. sheet.Steps.Select((_, i) => (Func<CancellationToken, string>)(c => Part(sheet, i, c))),
-            _ => Tail(sheet),
-        ];
+        SheetParts.Of(sheet, () => Head(sheet, title), (i, cancel) => Part(sheet, i, cancel), () => Tail(sheet));
 
     private static string Head(RunSheet sheet, string title)
     {
@@ -72,10 +68,10 @@ public static class SheetHtml
     private static string Part(RunSheet sheet, int i, CancellationToken cancel)
     {
         var (text, step) = (new StringBuilder(), sheet.Steps[i]);
-        if (i == 0 || step.Phase != sheet.Steps[i - 1].Phase)
+        if (SheetParts.Phase(sheet, i) is { } phase)
         {
             text.Append(i == 0 ? "" : "</ol>\n</section>\n");
-            text.Append(CultureInfo.InvariantCulture, $"<section>\n<h2>{PhaseWords.Of(step.Phase)}</h2>\n<ol start=\"{i + 1}\">\n");
+            text.Append(CultureInfo.InvariantCulture, $"<section>\n<h2>{phase}</h2>\n<ol start=\"{i + 1}\">\n");
         }
         Step(text, step, sheet.Start.Design);
         IfNot(text, step, i + 1, StepIfNot.Of(sheet, i + 1, cancel));
@@ -150,13 +146,9 @@ public static class SheetHtml
     /// </summary>
     private static void Back(StringBuilder text, WayBack back, bool rests)
     {
-        if (back.BeginBefore is { } before)
+        if (SheetWords.LastMoment(back) is { } last)
         {
-            text.Append(
-                CultureInfo.InvariantCulture,
-                $"<p class=\"note\">Begin this step no later than {Plain(SheetWords.About(before))} "
-            );
-            text.Append("before the evening or the provider's hotline ends: so long can it take, and the way back from it.</p>\n");
+            text.Append(CultureInfo.InvariantCulture, $"<p class=\"note\">{Plain(last)}</p>\n");
         }
         if (!rests)
         {

@@ -8,12 +8,15 @@ namespace Altrin.Formats;
 /// <summary>A run sheet as Markdown (CommonMark, with task lists as is usual beside it): each step is a box to tick.</summary>
 public static partial class SheetMarkdown
 {
-    /// <summary>The whole sheet.</summary>
+    /// <summary>The sheet in its parts, in order; the last moment of a step is worked out when its part is asked for.</summary>
     /// <param name="sheet">The sheet.</param>
     /// <param name="title">Its heading.</param>
-    public static string Of(RunSheet sheet, string title)
+    public static IReadOnlyList<Func<CancellationToken, string>> Parts(RunSheet sheet, string title) =>
+        SheetParts.Of(sheet, () => Head(sheet, title), (i, cancel) => Step(sheet, i, cancel), () => Checks(SheetChecks.After(sheet)));
+
+    private static string Head(RunSheet sheet, string title)
     {
-        var (text, design) = (new StringBuilder(), sheet.Start.Design);
+        var text = new StringBuilder();
         text.Append("# ").Append(Plain(title)).Append("\n\n");
         text.Append(Plain(SheetWords.Totals(sheet))).Append(' ').Append(Plain(SheetWords.Window(sheet))).Append("\n\n");
         foreach (var part in SheetVerdict.Of(sheet))
@@ -29,28 +32,32 @@ public static partial class SheetMarkdown
                 text.Append("- [ ] ").Append(Plain(item)).Append('\n');
             }
         }
-        Checks(text, SheetChecks.Before(sheet));
-        Phase? phase = null;
-        foreach (var (step, i) in sheet.Steps.Select((s, i) => (s, i)))
+        return text.Append(Checks(SheetChecks.Before(sheet))).ToString();
+    }
+
+    private static string Step(RunSheet sheet, int i, CancellationToken cancel)
+    {
+        var (text, step) = (new StringBuilder(), sheet.Steps[i]);
+        if (SheetParts.Phase(sheet, i) is { } phase)
         {
-            if (step.Phase != phase)
-            {
-                text.Append("\n## ").Append(PhaseWords.Of(step.Phase)).Append("\n\n");
-                phase = step.Phase;
-            }
-            text.Append(CultureInfo.InvariantCulture, $"- [ ] **{i + 1}. {Plain(step.Says)}** ({SheetWords.About(step.Takes.Usual)})\n");
-            foreach (var line in SheetWords.Lines(step, design))
-            {
-                var head = line.Head is { } what ? $"*{what}:* " : "";
-                text.Append(line.Kind == StepTextKind.Value ? "    - " : "  - ").Append(head).Append(Plain(line.Says)).Append('\n');
-            }
+            text.Append("\n## ").Append(phase).Append("\n\n");
         }
-        Checks(text, SheetChecks.After(sheet));
+        text.Append(CultureInfo.InvariantCulture, $"- [ ] **{i + 1}. {Plain(step.Says)}** ({SheetWords.About(step.Takes.Usual)})\n");
+        foreach (var line in SheetWords.Lines(step, sheet.Start.Design))
+        {
+            var head = line.Head is { } what ? $"*{what}:* " : "";
+            text.Append(line.Kind == StepTextKind.Value ? "    - " : "  - ").Append(head).Append(Plain(line.Says)).Append('\n');
+        }
+        if (SheetWords.LastMoment(sheet, i, cancel) is { } last)
+        {
+            text.Append("  - ").Append(Plain(last)).Append('\n');
+        }
         return text.ToString();
     }
 
-    private static void Checks(StringBuilder text, IEnumerable<SheetChecks> lists)
+    private static string Checks(IEnumerable<SheetChecks> lists)
     {
+        var text = new StringBuilder();
         foreach (var list in lists)
         {
             text.Append("\n## ").Append(list.Title).Append("\n\n");
@@ -60,6 +67,7 @@ public static partial class SheetMarkdown
                 text.AppendJoin("", item.Each.Select(e => $"  - {Plain(e)}\n"));
             }
         }
+        return text.ToString();
     }
 
     /// <summary>Text with nothing in it that Markdown would take for a mark.</summary>

@@ -7,12 +7,15 @@ namespace Altrin.Formats;
 /// <summary>A run sheet as plain text, for a terminal.</summary>
 public static class SheetText
 {
-    /// <summary>The whole sheet.</summary>
+    /// <summary>The sheet in its parts, in order; the last moment of a step is worked out when its part is asked for.</summary>
     /// <param name="sheet">The sheet.</param>
     /// <param name="title">What stands at its head.</param>
-    public static string Of(RunSheet sheet, string title)
+    public static IReadOnlyList<Func<CancellationToken, string>> Parts(RunSheet sheet, string title) =>
+        SheetParts.Of(sheet, () => Head(sheet, title), (i, cancel) => Step(sheet, i, cancel), () => Checks(SheetChecks.After(sheet)));
+
+    private static string Head(RunSheet sheet, string title)
     {
-        var (text, design) = (new StringBuilder(), sheet.Start.Design);
+        var text = new StringBuilder();
         text.Append(title).Append('\n').Append(SheetWords.Totals(sheet)).Append('\n').Append(SheetWords.Window(sheet)).Append('\n');
         foreach (var part in SheetVerdict.Of(sheet))
         {
@@ -26,38 +29,42 @@ public static class SheetText
                 text.Append("  - ").Append(item).Append('\n');
             }
         }
-        Checks(text, SheetChecks.Before(sheet));
-        Phase? phase = null;
-        foreach (var (step, i) in sheet.Steps.Select((s, i) => (s, i)))
+        return text.Append(Checks(SheetChecks.Before(sheet))).ToString();
+    }
+
+    private static string Step(RunSheet sheet, int i, CancellationToken cancel)
+    {
+        var (text, step) = (new StringBuilder(), sheet.Steps[i]);
+        if (SheetParts.Phase(sheet, i) is { } phase)
         {
-            if (step.Phase != phase)
-            {
-                text.Append('\n').Append(PhaseWords.Of(step.Phase)).Append('\n');
-                phase = step.Phase;
-            }
-            text.Append(CultureInfo.InvariantCulture, $"{i + 1, 3}  {step.Says}  ({SheetWords.About(step.Takes.Usual)})\n");
-            foreach (var line in SheetWords.Lines(step, design))
-            {
-                text.Append("       ")
-                    .Append(
-                        line.Kind switch
-                        {
-                            StepTextKind.Act => "· ",
-                            StepTextKind.Value => "    ",
-                            _ when line.Head is { } head => $"{head}: ",
-                            _ => "",
-                        }
-                    )
-                    .Append(line.Says)
-                    .Append('\n');
-            }
+            text.Append('\n').Append(phase).Append('\n');
         }
-        Checks(text, SheetChecks.After(sheet));
+        text.Append(CultureInfo.InvariantCulture, $"{i + 1, 3}  {step.Says}  ({SheetWords.About(step.Takes.Usual)})\n");
+        foreach (var line in SheetWords.Lines(step, sheet.Start.Design))
+        {
+            text.Append("       ")
+                .Append(
+                    line.Kind switch
+                    {
+                        StepTextKind.Act => "· ",
+                        StepTextKind.Value => "    ",
+                        _ when line.Head is { } head => $"{head}: ",
+                        _ => "",
+                    }
+                )
+                .Append(line.Says)
+                .Append('\n');
+        }
+        if (SheetWords.LastMoment(sheet, i, cancel) is { } last)
+        {
+            text.Append("       ").Append(last).Append('\n');
+        }
         return text.ToString();
     }
 
-    private static void Checks(StringBuilder text, IEnumerable<SheetChecks> lists)
+    private static string Checks(IEnumerable<SheetChecks> lists)
     {
+        var text = new StringBuilder();
         foreach (var list in lists)
         {
             text.Append('\n').Append(list.Title).Append('\n');
@@ -67,5 +74,6 @@ public static class SheetText
                     .AppendJoin("", item.Each.Select(e => $"      {e}\n"));
             }
         }
+        return text.ToString();
     }
 }

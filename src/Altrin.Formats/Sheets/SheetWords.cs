@@ -113,6 +113,17 @@ public static class SheetWords
         : line.IsSecret ? $"{line.What}: the password {line.Value}"
         : $"{line.What}: {line.Value}";
 
+    /// <summary>When the step before a way back has to be begun at the latest; null where that does not matter.</summary>
+    public static string? LastMoment(WayBack back) =>
+        back.BeginBefore is { } before
+            ? $"Begin this step no later than {About(before)} before the evening or the provider's hotline ends: so long can it take, and "
+                + "the way back from it."
+            : null;
+
+    /// <summary>The last moment of a step of a sheet, which is worked out for it; null for one that is no risk.</summary>
+    public static string? LastMoment(RunSheet sheet, int i, CancellationToken cancel) =>
+        WayBack.IsRisk(sheet.Steps[i]) ? LastMoment(WayBack.After(sheet, i + 1, cancel)) : null;
+
     /// <summary>A length of time, to the minute from two minutes on.</summary>
     public static string About(TimeSpan time) =>
         time < TimeSpan.FromMinutes(2)
