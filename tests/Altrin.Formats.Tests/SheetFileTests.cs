@@ -132,7 +132,7 @@ public sealed class SheetFileTests
         }
     }
 
-    /// <summary>A step that takes the internet away, or cannot be undone, says by when it has to be begun, in each form to be read.</summary>
+    /// <summary>A step that takes the internet away, or cannot be undone, says by when it has to be begun.</summary>
     [Theory]
     [InlineData(SheetForm.Text)]
     [InlineData(SheetForm.Markdown)]
