@@ -3,7 +3,9 @@ using Altrin.Core.Facts;
 using Altrin.Core.Findings;
 using Altrin.Core.Networks;
 using Altrin.Core.Procedures;
+using Altrin.Core.Procedures.Acts;
 using Altrin.Core.Procedures.Sheets;
+using Altrin.Core.Sites;
 
 namespace Altrin.Formats.Tests;
 
@@ -71,6 +73,16 @@ public sealed class DerivedPairTests(ITestOutputHelper output)
         {
             wrong.Add($"{sheet.Steps.Count} steps for {pair.From.Site.Boxes.Count} boxes");
         }
+        // What cannot be undone is done at the table: nothing of the home hangs on that box then. A kit that only an application sets stays
+        // where it is.
+        wrong.AddRange(
+            sheet
+                .Steps.Where(s => s.Undo is { Can: false })
+                .SelectMany(s => s.Acts)
+                .Where(s => s.Act is not ResetBox reset || IsLive(s.Before.Design, reset.Box))
+                .Where(s => s.Act is not WaitUntilReady)
+                .Select(s => $"{s.Says} cannot be undone, and is done on the live network")
+        );
         var told = play.Steps.SelectMany(s => s.Broken).Where(b => !sheet.Aim.IsPlanned(b)).Select(b => b.Violation.Identity).ToHashSet();
         if (!told.SetEquals(sheet.Unsafe.Select(u => u.Broken.Violation.Identity)))
         {
@@ -78,4 +90,7 @@ public sealed class DerivedPairTests(ITestOutputHelper output)
         }
         return new(seed, pair, sheet, found.Findings.Any(f => f.Severity == Severity.WillNotWork), wrong);
     }
+
+    private static bool IsLive(Design design, string box) =>
+        !PageAt.HasNone(design.Box(box)!.Profile) && design.SetUp.Cables.Any(c => c.Ends(box));
 }
