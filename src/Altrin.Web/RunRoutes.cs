@@ -41,6 +41,7 @@ internal static class RunRoutes
         run.MapGet("", Read).WithName("GetRun");
         run.MapGet("/steps/{step}", Step).WithName("GetRunStep");
         run.MapGet("/steps/{step}/if-not", IfNot).WithName("GetRunIfNot");
+        run.MapGet("/steps/{step}/otherwise", Otherwise).WithName("GetRunOtherwise");
         run.MapGet("/steps/{step}/back", Back).WithName("GetRunBack");
         run.MapGet("/content", Content).WithName("GetRunContent").ProducesProblem(StatusCodes.Status422UnprocessableEntity);
     }
@@ -80,6 +81,19 @@ internal static class RunRoutes
                 : null
         );
         return groups is not null ? TypedResults.Ok(groups) : problem ?? NoStep();
+    }
+
+    private static async Task<Results<Ok<IReadOnlyList<BranchDocument>>, ProblemHttpResult>> Otherwise(
+        [AsParameters] RunQuestion question,
+        string step
+    )
+    {
+        var (branches, problem) = await Sheet(question, (sheet, cancel) =>
+            Numbered(sheet, step) is > 0 and var number
+                ? (IReadOnlyList<BranchDocument>)[.. StepBranch.Of(sheet, number, cancel).Select(BranchDocument.Of)]
+                : null
+        );
+        return branches is not null ? TypedResults.Ok(branches) : problem ?? NoStep();
     }
 
     private static async Task<Results<Ok<WayBackDocument>, ProblemHttpResult>> Back([AsParameters] RunQuestion question, string step)

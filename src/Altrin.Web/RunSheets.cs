@@ -72,7 +72,7 @@ internal sealed record RunState(string From, string? To, Ways Ways, IReadOnlyLis
 /// <param name="Unsafe">What it breaks on the way.</param>
 internal sealed record WayBackDocument(
     int Number,
-    IReadOnlyList<BackStep> Steps,
+    IReadOnlyList<BriefStep> Steps,
     DurationDocument Takes,
     int AtMainBox,
     bool Long,
@@ -85,7 +85,7 @@ internal sealed record WayBackDocument(
     public static WayBackDocument Of(int number, WayBack back) =>
         new(
             number,
-            [.. back.Sheet.Steps.Select(s => new BackStep(s.Says, (int)s.Takes.Usual.TotalSeconds, s.Lines))],
+            BriefStep.Of(back.Sheet),
             DurationDocument.Of(back.Sheet.Takes),
             (int)back.AtMainBox.TotalSeconds,
             back.AtMainBox > WayBack.MostAtMainBox,
@@ -96,8 +96,28 @@ internal sealed record WayBackDocument(
         );
 }
 
-/// <summary>One step of the way back.</summary>
+/// <summary>How the evening goes on where a step comes out otherwise than was taken to be so.</summary>
+/// <param name="If">What is so instead, in words.</param>
+/// <param name="Steps">What is done from then on.</param>
+/// <param name="Takes">All of it.</param>
+/// <param name="Verdict">Whether that is safe, part by part.</param>
+internal sealed record BranchDocument(
+    string If,
+    IReadOnlyList<BriefStep> Steps,
+    DurationDocument Takes,
+    IReadOnlyList<SheetVerdict> Verdict
+)
+{
+    public static BranchDocument Of(StepBranch branch) =>
+        new(branch.If, BriefStep.Of(branch.Sheet), DurationDocument.Of(branch.Sheet.Takes), SheetVerdict.Of(branch.Sheet));
+}
+
+/// <summary>One step of a sheet that is told beside another.</summary>
 /// <param name="Says">What is done.</param>
 /// <param name="Seconds">How long it takes.</param>
 /// <param name="Lines">What is typed.</param>
-internal sealed record BackStep(string Says, int Seconds, IReadOnlyList<PageField> Lines);
+internal sealed record BriefStep(string Says, int Seconds, IReadOnlyList<PageField> Lines)
+{
+    public static IReadOnlyList<BriefStep> Of(RunSheet sheet) =>
+        [.. sheet.Steps.Select(s => new BriefStep(s.Says, (int)s.Takes.Usual.TotalSeconds, s.Lines))];
+}

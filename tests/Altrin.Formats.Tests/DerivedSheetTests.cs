@@ -73,6 +73,31 @@ public sealed class DerivedSheetTests
     }
 
     /// <summary>
+    /// An order is safe in every outcome: where a step comes out otherwise than was taken to be so, the rest leads to the plan as well, and
+    /// the page that is taken along says how.
+    /// </summary>
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void Whatever_comes_of_a_step_the_rest_leads_to_the_plan(string name)
+    {
+        var (sheet, cancel) = (DerivedSheets.Of(name), TestContext.Current.CancellationToken);
+        var page = SheetHtml.Parts(sheet, name);
+        foreach (var (step, i) in sheet.Steps.Select((s, i) => (s, i)))
+        {
+            var branches = StepBranch.Of(sheet, i + 1, cancel);
+            Assert.Equal(step.Acts.SelectMany(a => a.Otherwise), branches.Select(b => b.If));
+            foreach (var branch in branches)
+            {
+                Assert.True(branch.Sheet.IsSafe, $"{step.Says}, if {branch.If}: {string.Join(' ', branch.Sheet.Missing)}");
+                Assert.InRange(branch.Sheet.Start.Time, step.Before.Time, step.After.Time);
+                var written = System.Net.WebUtility.HtmlDecode(page[i + 1](cancel));
+                Assert.Contains($"If instead {branch.If}: how it goes on", written, StringComparison.Ordinal);
+                Assert.All(branch.Sheet.Steps, s => Assert.Contains($"<li>{s.Says}", written, StringComparison.Ordinal));
+            }
+        }
+    }
+
+    /// <summary>
     /// Without an Ethernet socket nothing is plugged in and each page is opened by Wi-Fi, or it is said that it cannot be, and which steps
     /// are unsafe.
     /// </summary>

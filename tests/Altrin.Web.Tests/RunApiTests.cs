@@ -46,6 +46,13 @@ public sealed class RunApiTests(RunningServer server) : IDisposable
         Assert.Equal(moment["number"]!.GetValue<int>(), (int)back["number"]!);
         Assert.NotEmpty(back["steps"]!.AsArray());
         Assert.Equal(HttpStatusCode.NotFound, (await Get("/api/jobs/1/run/steps/start/if-not")).Status);
+
+        // The login of the gateway is not known: the evening goes on from either outcome.
+        var assumed = steps.First(s => s!["otherwise"]!.AsArray().Count > 0)!;
+        var branch = Assert.Single((await Get($"/api/jobs/1/run/steps/{assumed["id"]}/otherwise")).Body!.AsArray())!;
+        Assert.Equal((string)assumed["otherwise"]![0]!, (string)branch["if"]!);
+        Assert.NotEmpty(branch["steps"]!.AsArray());
+        Assert.Equal("good", (string)branch["verdict"]![0]!["tone"]!);
     }
 
     private static JsonNode Box(JsonNode moment, string id) =>

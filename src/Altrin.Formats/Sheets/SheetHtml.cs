@@ -75,6 +75,7 @@ public static class SheetHtml
         }
         Step(text, step, sheet.Start.Design);
         IfNot(text, step, i + 1, StepIfNot.Of(sheet, i + 1, cancel));
+        Otherwise(text, StepBranch.Of(sheet, i + 1, cancel));
         var rests = step.IsRest && i + 1 < sheet.Steps.Count;
         if (rests || WayBack.IsRisk(step))
         {
@@ -140,6 +141,33 @@ public static class SheetHtml
         text.Append("</details>\n");
     }
 
+    /// <summary>How it goes on where a step comes out otherwise than was taken to be so.</summary>
+    private static void Otherwise(StringBuilder text, IReadOnlyList<StepBranch> branches)
+    {
+        foreach (var branch in branches)
+        {
+            text.Append(CultureInfo.InvariantCulture, $"<details>\n<summary>If instead {Plain(branch.If)}: how it goes on</summary>\n");
+            Verdict(text, branch.Sheet);
+            Brief(text, branch.Sheet);
+            text.Append("</details>\n");
+        }
+    }
+
+    /// <summary>The steps of a sheet that is told beside another.</summary>
+    private static void Brief(StringBuilder text, RunSheet sheet)
+    {
+        text.Append("<ol>\n");
+        foreach (var step in sheet.Steps)
+        {
+            text.Append(CultureInfo.InvariantCulture, $"<li>{Plain(step.Says)}")
+                .Append(step.Lines.Count == 0 ? "" : "\n<ul>\n")
+                .AppendJoin("", step.Lines.Select(l => $"<li class=\"value\">{Plain(SheetWords.Line(l))}</li>\n"))
+                .Append(step.Lines.Count == 0 ? "" : "</ul>\n")
+                .Append("</li>\n");
+        }
+        text.Append("</ol>\n");
+    }
+
     /// <summary>
     /// When a step that is a risk has to be begun at the latest; and at a rest point, where one may stop for good, what leads back to how
     /// the home was found.
@@ -159,16 +187,8 @@ public static class SheetHtml
             CultureInfo.InvariantCulture,
             $"<p>{back.Sheet.Steps.Count} steps, {Plain(SheetWords.About(back.Sheet.Takes.Usual))}, of which "
         );
-        text.Append(CultureInfo.InvariantCulture, $"{Plain(SheetWords.About(back.AtMainBox))} of hand work at the main box.</p>\n<ol>\n");
-        foreach (var step in back.Sheet.Steps)
-        {
-            text.Append(CultureInfo.InvariantCulture, $"<li>{Plain(step.Says)}")
-                .Append(step.Lines.Count == 0 ? "" : "\n<ul>\n")
-                .AppendJoin("", step.Lines.Select(l => $"<li class=\"value\">{Plain(SheetWords.Line(l))}</li>\n"))
-                .Append(step.Lines.Count == 0 ? "" : "</ul>\n")
-                .Append("</li>\n");
-        }
-        text.Append("</ol>\n");
+        text.Append(CultureInfo.InvariantCulture, $"{Plain(SheetWords.About(back.AtMainBox))} of hand work at the main box.</p>\n");
+        Brief(text, back.Sheet);
         var amiss = back.Sheet.Missing.Concat(back.Sheet.Play.LeftInWords()).Concat(back.Differs);
         text.AppendJoin("", amiss.Select(a => $"<p class=\"bad\">{Plain(a)}</p>\n")).Append("</details>\n");
     }

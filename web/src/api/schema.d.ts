@@ -836,6 +836,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/run/steps/{step}/otherwise": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetRunOtherwise"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/run/steps/{step}/back": {
         parameters: {
             query?: never;
@@ -1243,12 +1259,6 @@ export interface components {
             pool?: null | string;
             wifiName?: null | string;
         };
-        BackStep: {
-            says: string;
-            /** Format: int32 */
-            seconds: number;
-            lines: components["schemas"]["PageField"][];
-        };
         BaselineGroup: {
             place: string;
             by: components["schemas"]["RunBy"];
@@ -1327,6 +1337,18 @@ export interface components {
             page?: null | components["schemas"]["HostAddressDocument"];
             vlans?: null | components["schemas"]["PortVlansDocument"][];
             radios?: null | components["schemas"]["RadioSettingDocument"][];
+        };
+        BranchDocument: {
+            if: string;
+            steps: components["schemas"]["BriefStep"][];
+            takes: components["schemas"]["DurationDocument"];
+            verdict: components["schemas"]["SheetVerdict"][];
+        };
+        BriefStep: {
+            says: string;
+            /** Format: int32 */
+            seconds: number;
+            lines: components["schemas"]["PageField"][];
         };
         BrokenDocument: {
             /** Format: int32 */
@@ -3690,7 +3712,7 @@ export interface components {
         WayBackDocument: {
             /** Format: int32 */
             number: number;
-            steps: components["schemas"]["BackStep"][];
+            steps: components["schemas"]["BriefStep"][];
             takes: components["schemas"]["DurationDocument"];
             /** Format: int32 */
             atMainBox: number;
@@ -6128,6 +6150,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WhatIfNotDocument"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetRunOtherwise: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+                way?: string[];
+            };
+            header?: never;
+            path: {
+                id: number;
+                step: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BranchDocument"][];
                 };
             };
             /** @description Not Found */

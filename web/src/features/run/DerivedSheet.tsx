@@ -13,6 +13,7 @@ import { useShown } from "../shared/useShown";
 import { useStepKeys } from "./useStepKeys";
 import { Checks } from "./Checks";
 import { DerivedStep } from "./DerivedStep";
+import { Otherwise } from "./Otherwise";
 import { OtherSheets } from "./OtherSheets";
 import { MyWay } from "./MyWay";
 import { PhaseList } from "./PhaseList";
@@ -144,6 +145,10 @@ function Sheet({ state, run, sheet, all, choose }: Props & { run: Schemas["RunSt
     queryKey: [...key, "if-not"],
     queryFn: ({ signal }: { signal: AbortSignal }) => unwrap(api.GET("/api/jobs/{id}/run/steps/{step}/if-not", { params, signal })),
   };
+  const otherwise = {
+    queryKey: [...key, "otherwise"],
+    queryFn: ({ signal }: { signal: AbortSignal }) => unwrap(api.GET("/api/jobs/{id}/run/steps/{step}/otherwise", { params, signal })),
+  };
   const back = {
     queryKey: [...key, "back"],
     queryFn: ({ signal }: { signal: AbortSignal }) => unwrap(api.GET("/api/jobs/{id}/run/steps/{step}/back", { params, signal })),
@@ -215,6 +220,7 @@ function Sheet({ state, run, sheet, all, choose }: Props & { run: Schemas["RunSt
             name={(id) => nameOf(state.design, id)}
           />
           <StepMoment moment={moment} ifNot={ifNot} at={at}>
+            {now && now.otherwise.length > 0 && <Otherwise job={state.job.id} at={at} ask={otherwise} />}
             <WayBack job={state.job.id} at={at} from={sheet.from} undo={now?.undo} ask={back} />
           </StepMoment>
           {!beside && <HomeThen moment={moment} height={wide ? "46rem" : "30rem"} />}

@@ -20,7 +20,7 @@ export function TypedLines({ job, lines }: { job: number; lines: readonly Schema
       as="dl"
       mt="2"
       display="grid"
-      gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "minmax(0, max-content) minmax(0, 1fr)" }}
+      gridTemplateColumns={{ base: "minmax(0, 1fr)", sm: "minmax(0, max-content) minmax(15rem, 1fr)" }}
       columnGap="4"
       rowGap="1"
       maxW="44rem"

@@ -7,6 +7,7 @@ import { Said } from "../../ui/Said";
 import { counted } from "../../ui/words";
 import { Asked } from "../shared/Asked";
 import type { Ask } from "./ask";
+import { BriefSteps } from "./BriefSteps";
 import { about } from "./time";
 import { TypedLines } from "./TypedLines";
 
@@ -59,14 +60,7 @@ function Card({ job, from, ask }: Pick<Props, "job" | "from" | "ask">) {
               can it take, and the way back from it.
             </Box>
           )}
-          <Box as="ol" pl="6" mt="1" listStyleType="decimal">
-            {b.steps.map((s, i) => (
-              <li key={i}>
-                <Said text={s.says} /> <chakra.span color="muted">({about(s.seconds)})</chakra.span>
-                {s.lines.length > 0 && <TypedLines job={job} lines={s.lines} />}
-              </li>
-            ))}
-          </Box>
+          <BriefSteps job={job} steps={b.steps} />
           {[...b.missing, ...b.differs, ...b.unsafe].map((m) => (
             <Box key={m} mt="1" color="brick">
               <Said text={m} />
