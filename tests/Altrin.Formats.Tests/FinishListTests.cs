@@ -1,6 +1,7 @@
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Procedures;
+using Altrin.Core.Procedures.Acts;
 using Altrin.Core.Procedures.Finishing;
 using Altrin.Core.Procedures.Sheets;
 using Altrin.Core.Sites;
@@ -61,6 +62,32 @@ public sealed class FinishListTests
                 list.FirstOrDefault(i => i.Id == "radio-links")?.Each.Count ?? 0
             );
         }
+    }
+
+    /// <summary>Who has to be switched off and on is spared that by a lease of minutes, where the page of its DHCP server can set one.</summary>
+    [Fact]
+    public void Long_leases_are_shortened_at_an_earlier_visit()
+    {
+        var spared = 0;
+        foreach (var sheet in Sheets.Value)
+        {
+            var design = sheet.Start.Design;
+            var touched = sheet.Play.Steps.Select(s => (s.Act as NewLink)?.Device).OfType<string>().Select(design.NameOf).ToHashSet();
+            foreach (var item in EarlierVisit.Of(sheet))
+            {
+                var router = Assert.IsType<RouterMode>(design.Mode(item.Id["lease-".Length..]));
+                Assert.True(router.Server.LeaseMinutes is null or > EarlierVisit.Minutes);
+                Assert.NotEmpty(item.Each);
+                Assert.All(item.Each, d => Assert.Contains(d, touched));
+                Assert.Contains("set the lease time to 10 minutes, at least ", item.Says, StringComparison.Ordinal);
+                Assert.Equal(
+                    sheet.Aim.Of(item.Id["lease-".Length..])?.Mode is RouterMode { Server.On: true },
+                    item.Says.Contains("Set it back when all is done.", StringComparison.Ordinal)
+                );
+                spared += item.Each.Count;
+            }
+        }
+        Assert.True(spared > 0, "no device is spared anything");
     }
 
     /// <summary>A device is told to change its subnet where its address is in another one afterwards, and only there.</summary>

@@ -8,8 +8,9 @@ namespace Altrin.Formats;
 /// <param name="Items">What is on it; at least one.</param>
 public sealed record SheetChecks(string Title, IReadOnlyList<CheckItem> Items)
 {
-    /// <summary>What is looked up before the subnet changes; none where it does not.</summary>
-    public static IEnumerable<SheetChecks> Before(RunSheet sheet) => Of("Before the subnet changes", SubnetMove.Of(sheet));
+    /// <summary>What is prepared at an earlier visit, and looked up before the subnet changes; none where there is nothing of it.</summary>
+    public static IEnumerable<SheetChecks> Before(RunSheet sheet) =>
+        [.. Of("At an earlier visit", EarlierVisit.Of(sheet)), .. Of("Before the subnet changes", SubnetMove.Of(sheet))];
 
     /// <summary>What is to be proven at the end; none where there is nothing to do.</summary>
     public static IEnumerable<SheetChecks> After(RunSheet sheet) => Of("To be proven at the end", FinishList.Of(sheet));

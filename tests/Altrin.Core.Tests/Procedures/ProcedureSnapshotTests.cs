@@ -61,7 +61,7 @@ public sealed class ProcedureSnapshotTests
         {
             Tell(text, sheet, i);
         }
-        foreach (var item in FinishList.Of(sheet).Concat(SubnetMove.Of(sheet)))
+        foreach (var item in EarlierVisit.Of(sheet).Concat(FinishList.Of(sheet)).Concat(SubnetMove.Of(sheet)))
         {
             text.Append($"check {item.Id}, {item.About}: {item.Says}\n");
             Lines(text, "  each", item.Each);

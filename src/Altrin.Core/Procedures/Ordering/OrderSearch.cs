@@ -15,7 +15,7 @@ public static class OrderSearch
     /// <summary>How many acts are tried at most before the search goes straight to an end.</summary>
     public const int MostTried = 1000;
 
-    /// <summary>How often the order is looked for anew with what made trouble first, before nothing is done at once any more.</summary>
+    /// <summary>How often the order is looked for anew with what was left over first, before nothing is done at once any more.</summary>
     public const int MostAgain = 3;
 
     /// <summary>Finds an order.</summary>
@@ -32,8 +32,12 @@ public static class OrderSearch
         }
         var first = ImmutableHashSet<(WorkKind, string)>.Empty;
         var found = new Search(start, aim, first, commits: true, cancel).Run();
-        // What is done at once may stand in the way later. What then could not be done any more, or broke something, is done before it.
-        for (var again = 0; again < MostAgain && !IsWhole(found) && Trouble(found, aim).Except(first) is { Count: > 0 } late; again++)
+        // What is done at once may stand in the way later. What then could not be done any more is done before it.
+        for (
+            var again = 0;
+            again < MostAgain && found.Stuck.Count > 0 && LeftOver(found, aim).Except(first) is { Count: > 0 } late;
+            again++
+        )
         {
             first = first.Union(late);
             found = Better(found, new Search(start, aim, first, commits: true, cancel).Run());
@@ -51,12 +55,9 @@ public static class OrderSearch
         return (better < 0 ? b : a) with { Tried = a.Tried + b.Tried };
     }
 
-    /// <summary>Pieces of work that were left at the end, or that broke something.</summary>
-    private static ImmutableHashSet<(WorkKind, string)> Trouble(FoundOrder found, Aim aim) =>
-        [
-            .. found.Work.Where(w => w.Steps.Any(s => s.Broken.Any(b => !aim.IsPlanned(b)))).Select(w => (w.Kind, w.Subject)),
-            .. found.Stuck.Count == 0 ? [] : WorkItems.Of(found.End, aim).Select(i => (i.Kind, i.Subject)),
-        ];
+    /// <summary>Pieces of work that were left at the end.</summary>
+    private static ImmutableHashSet<(WorkKind, string)> LeftOver(FoundOrder found, Aim aim) =>
+        [.. WorkItems.Of(found.End, aim).Select(i => (i.Kind, i.Subject))];
 
     /// <summary>A state that was reached.</summary>
     private sealed record Node(State Now, IReadOnlyList<WorkDone> Done, Cost Cost, string Key)
