@@ -64,7 +64,7 @@ public sealed class FinishListTests
         }
     }
 
-    /// <summary>Who has to be switched off and on is spared that by a lease of minutes, where the page of its DHCP server can set one.</summary>
+    /// <summary>Who has to be switched off and on is spared that by a lease of minutes, where a page can set one.</summary>
     [Fact]
     public void Long_leases_are_shortened_at_an_earlier_visit()
     {
