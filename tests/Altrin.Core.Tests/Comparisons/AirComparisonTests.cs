@@ -29,6 +29,31 @@ public sealed class AirComparisonTests
         );
     }
 
+    /// <summary>Name, channel and protection that are heard otherwise than they are set are said, and offered to be set.</summary>
+    [Theory]
+    [InlineData("home", 5220, "RSN:\t * Version: 1", "Recorded: channel 44.", null)]
+    [InlineData("Home", 5220, "RSN:\t * Version: 1", "Recorded: \"home\", heard \"Home\": capitals and blanks count.", "gw sends \"Home\"")]
+    [InlineData("home", 5180, "RSN:\t * Version: 1", "Recorded: channel 44.", "gw sends \"home\" on channel 36")]
+    [InlineData("home", 5220, "WPA:\t * Version: 1", "Recorded: WPA2, heard WPA with TKIP.", "gw sends \"home\" with WPA with TKIP")]
+    [InlineData(
+        "HOME",
+        5180,
+        "WPA:\t * Version: 1",
+        "Recorded: \"home\", heard \"HOME\": capitals and blanks count, channel 44, WPA2, heard WPA with TKIP.",
+        "gw sends \"HOME\" on channel 36 with WPA with TKIP"
+    )]
+    public void What_is_heard_otherwise_is_said_and_offered(string name, int freq, string security, string recorded, string? offer)
+    {
+        var home = Home.WithGateway().Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { Channel = 44 })] });
+        var radio = home.Design.Site.Boxes[0].Mac!.Value;
+        var text =
+            $"BSS {new MacAddress(radio.Bits + 1)}(on wlan0)\n\tfreq: {freq}\n\tsignal: -55.00 dBm\n\tSSID: {name}\n\tcapability: ESS Privacy\n\t{security}\n";
+        var own = Assert.Single(At(home, null, text).Statements, s => s.Id == "air:gw/r5");
+        Assert.Equal((recorded, offer), (own.Recorded, own.Offer));
+        Assert.Equal(offer is null ? 0 : 1, own.Changes.Count);
+        Assert.Equal(offer is null ? Agreement.Agrees : Agreement.Disagrees, own.Agreement);
+    }
+
     private const string Scan =
         "BSS 02:00:5e:00:54:10(on wlan0)\n\tfreq: 2437\n\tsignal: -80.00 dBm\n\tSSID: next door\nBSS 02:00:5e:00:54:11(on wlan0)\n\tfreq: 5180\n\tsignal: -61.00 dBm\n\tSSID: \nBSS 02:00:5e:00:54:12(on wlan0)\n\tfreq: 2437\n\tsignal: -70.50 dBm\n\tSSID: home\n";
 

@@ -85,6 +85,12 @@ public sealed class FactSnapshotTests
 
     private static void Tell(StringBuilder text, Observation seen)
     {
+        text.Append($"Names {Plain.Of(Roaming.Names(seen.Network))}\nHeard {Plain.Of(Roaming.Heard(seen.Network))}\n");
+        foreach (var box in seen.Network.Design.SetUp.Boxes)
+        {
+            var sides = seen.Network.Interfaces.Where(i => i.Owner == box.Box).Select(i => i.Segment).Distinct();
+            text.Append($"{box.Box} at {string.Join(' ', sides.Select(s => $"{s}={seen.AddressOf(box.Box, s)}"))}\n");
+        }
         foreach (
             var part in typeof(FactSheet)
                 .GetProperties(BindingFlags.Instance | BindingFlags.Public)
