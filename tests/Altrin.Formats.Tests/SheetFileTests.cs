@@ -1,6 +1,8 @@
 using System.Globalization;
 using System.Text.Json;
+using Altrin.Core.Procedures;
 using Altrin.Core.Procedures.Sheets;
+using Altrin.Core.Sites;
 using Microsoft.VisualBasic.FileIO;
 using Snapshooter.Xunit3;
 
@@ -150,6 +152,47 @@ public sealed class SheetFileTests
             Assert.True(
                 back.BeginBefore is not { } before || written.Contains($"than {SheetWords.About(before)} before", StringComparison.Ordinal)
             );
+        }
+    }
+
+    /// <summary>
+    /// A way back that keeps hands busy for long is told before the first step that may call for it: a gateway each of whose settings has a
+    /// page of its own becomes a bridge.
+    /// </summary>
+    [Fact]
+    public void A_long_way_back_is_told_before_the_first_risk()
+    {
+        const string Name = "t09-behind-bridge.json";
+        var (known, cancel) = (DerivedSheets.Of(Name), TestContext.Current.CancellationToken);
+        var (design, gateway) = (known.Start.Design, known.Start.Design.Site.Boxes.Single(b => b.Profile.Kind == BoxKind.Gateway));
+        var slow = gateway with { Profile = gateway.Profile with { Traits = gateway.Profile.Traits with { Pages = null } } };
+        var from = design with
+        {
+            Site = design.Site with { Boxes = [.. design.Site.Boxes.Select(b => b == gateway ? slow : b)] },
+            SetUp = design.SetUp with
+            {
+                Boxes =
+                [
+                    .. design.SetUp.Boxes.Select(b =>
+                        b.Box == gateway.Id && b.Mode is RouterMode router
+                            ? b with
+                            {
+                                Mode = router with { Server = router.Server with { LeaseMinutes = 60, Domain = "home.arpa" } },
+                            }
+                            : b
+                    ),
+                ],
+            },
+        };
+        var sheet = RunSheet.Derive(State.Morning(from), known.Aim.Target, Ways.Usual, cancel);
+        foreach (var of in new[] { known, sheet })
+        {
+            int[] risks = [.. Enumerable.Range(0, of.Steps.Count).Where(i => WayBack.IsRisk(of.Steps[i]))];
+            int[] longer = [.. risks.Where(i => WayBack.After(of, i + 1, cancel).AtMainBox > WayBack.MostAtMainBox)];
+            var told = SheetWords.Warnings(of, risks[0], cancel).Where(w => w.Contains("tell the household", StringComparison.Ordinal));
+            Assert.Equal(longer.Select(i => i + 1), told.Select(w => int.Parse(w.Split("from step ")[1].Split(' ')[0])));
+            Assert.Equal(of == sheet, longer.Length > 0);
+            Assert.All(risks.Skip(1), i => Assert.Single(SheetWords.Warnings(of, i, cancel)));
         }
     }
 

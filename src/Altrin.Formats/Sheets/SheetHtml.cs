@@ -76,10 +76,10 @@ public static class SheetHtml
         Step(text, step, sheet.Start.Design);
         IfNot(text, step, i + 1, StepIfNot.Of(sheet, i + 1, cancel));
         Otherwise(text, StepBranch.Of(sheet, i + 1, cancel));
-        var rests = step.IsRest && i + 1 < sheet.Steps.Count;
-        if (rests || WayBack.IsRisk(step))
+        text.AppendJoin("", SheetWords.Warnings(sheet, i, cancel).Select(w => $"<p class=\"note\">{Plain(w)}</p>\n"));
+        if (step.IsRest && i + 1 < sheet.Steps.Count)
         {
-            Back(text, WayBack.After(sheet, i + 1, cancel), rests);
+            Back(text, WayBack.After(sheet, i + 1, cancel));
         }
         return text.Append("</li>\n").ToString();
     }
@@ -168,20 +168,9 @@ public static class SheetHtml
         text.Append("</ol>\n");
     }
 
-    /// <summary>
-    /// When a step that is a risk has to be begun at the latest; and at a rest point, where one may stop for good, what leads back to how
-    /// the home was found.
-    /// </summary>
-    private static void Back(StringBuilder text, WayBack back, bool rests)
+    /// <summary>At a rest point, where one may stop for good: what leads back to how the home was found.</summary>
+    private static void Back(StringBuilder text, WayBack back)
     {
-        if (SheetWords.LastMoment(back) is { } last)
-        {
-            text.Append(CultureInfo.InvariantCulture, $"<p class=\"note\">{Plain(last)}</p>\n");
-        }
-        if (!rests)
-        {
-            return;
-        }
         text.Append("<details>\n<summary>Stop here for good: back to how the home was found</summary>\n");
         text.Append(
             CultureInfo.InvariantCulture,

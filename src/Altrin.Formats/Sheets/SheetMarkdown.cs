@@ -48,11 +48,7 @@ public static partial class SheetMarkdown
             var head = line.Head is { } what ? $"*{what}:* " : "";
             text.Append(line.Kind == StepTextKind.Value ? "    - " : "  - ").Append(head).Append(Plain(line.Says)).Append('\n');
         }
-        if (SheetWords.LastMoment(sheet, i, cancel) is { } last)
-        {
-            text.Append("  - ").Append(Plain(last)).Append('\n');
-        }
-        return text.ToString();
+        return text.AppendJoin("", SheetWords.Warnings(sheet, i, cancel).Select(w => $"  - {Plain(w)}\n")).ToString();
     }
 
     private static string Checks(IEnumerable<SheetChecks> lists)

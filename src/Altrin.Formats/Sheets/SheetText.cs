@@ -55,11 +55,7 @@ public static class SheetText
                 .Append(line.Says)
                 .Append('\n');
         }
-        if (SheetWords.LastMoment(sheet, i, cancel) is { } last)
-        {
-            text.Append("       ").Append(last).Append('\n');
-        }
-        return text.ToString();
+        return text.AppendJoin("", SheetWords.Warnings(sheet, i, cancel).Select(w => $"       {w}\n")).ToString();
     }
 
     private static string Checks(IEnumerable<SheetChecks> lists)

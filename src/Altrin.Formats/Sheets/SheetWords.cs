@@ -113,16 +113,39 @@ public static class SheetWords
         : line.IsSecret ? $"{line.What}: the password {line.Value}"
         : $"{line.What}: {line.Value}";
 
-    /// <summary>When the step before a way back has to be begun at the latest; null where that does not matter.</summary>
-    public static string? LastMoment(WayBack back) =>
-        back.BeginBefore is { } before
-            ? $"Begin this step no later than {About(before)} before the evening or the provider's hotline ends: so long can it take, and "
-                + "the way back from it."
-            : null;
-
-    /// <summary>The last moment of a step of a sheet, which is worked out for it; null for one that is no risk.</summary>
-    public static string? LastMoment(RunSheet sheet, int i, CancellationToken cancel) =>
-        WayBack.IsRisk(sheet.Steps[i]) ? LastMoment(WayBack.After(sheet, i + 1, cancel)) : null;
+    /// <summary>
+    /// What is said of the way back of a step, in sentences: by when a risky one has to begin; and before the first of them, which ways back
+    /// keep hands busy at the main box for longer than they should. Nothing for a step that is no risk.
+    /// </summary>
+    /// <param name="sheet">The sheet.</param>
+    /// <param name="i">The step, by its index.</param>
+    /// <param name="cancel">Gives it up.</param>
+    /// <exception cref="OperationCanceledException">It was given up.</exception>
+    public static IReadOnlyList<string> Warnings(RunSheet sheet, int i, CancellationToken cancel)
+    {
+        var risks = Enumerable.Range(0, sheet.Steps.Count).Where(s => WayBack.IsRisk(sheet.Steps[s])).ToList();
+        if (!risks.Contains(i))
+        {
+            return [];
+        }
+        var backs = i != risks[0] ? [] : risks.Select(r => (Number: r + 1, At: WayBack.After(sheet, r + 1, cancel).AtMainBox));
+        return
+        [
+            .. backs
+                .Where(b => b.At > WayBack.MostAtMainBox)
+                .Select(b =>
+                    $"The way back from step {b.Number} keeps hands busy at the main box for about {About(b.At)}, more than "
+                    + $"{About(WayBack.MostAtMainBox)}: tell the household before you begin."
+                ),
+            .. WayBack.After(sheet, i + 1, cancel).BeginBefore is { } before
+                ?
+                [
+                    $"Begin this step no later than {About(before)} before the evening or the provider's hotline ends: so long can it take, and "
+                        + "the way back from it.",
+                ]
+                : Array.Empty<string>(),
+        ];
+    }
 
     /// <summary>A length of time, to the minute from two minutes on.</summary>
     public static string About(TimeSpan time) =>
