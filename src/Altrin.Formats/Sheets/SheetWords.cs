@@ -114,8 +114,8 @@ public static class SheetWords
         : $"{line.What}: {line.Value}";
 
     /// <summary>
-    /// What is said of the way back of a step, in sentences: by when a risky one has to begin; and before the first of them, which ways back
-    /// keep hands busy at the main box for longer than they should. Nothing for a step that is no risk.
+    /// What is said of the way back of a step, in sentences: by when a risky one has to begin; and before the first of them, which ways
+    /// back keep hands busy at the main box for longer than they should. Nothing for a step that is no risk.
     /// </summary>
     /// <param name="sheet">The sheet.</param>
     /// <param name="i">The step, by its index.</param>
