@@ -128,7 +128,7 @@ public static class SheetWords
         {
             return [];
         }
-        var backs = i != risks[0] ? [] : risks.Select(r => (Number: r + 1, At: WayBack.After(sheet, r + 1, cancel).AtMainBox));
+        var backs = i != risks[0] ? [] : risks.Select(r => (Number: r + 1, At: WayBack.TimesAfter(sheet, r + 1, cancel).AtMainBox));
         return
         [
             .. backs
@@ -137,7 +137,7 @@ public static class SheetWords
                     $"The way back from step {b.Number} keeps hands busy at the main box for about {About(b.At)}, more than "
                     + $"{About(WayBack.MostAtMainBox)}: tell the household before you begin."
                 ),
-            .. WayBack.After(sheet, i + 1, cancel).BeginBefore is { } before
+            .. WayBack.TimesAfter(sheet, i + 1, cancel).BeginBefore is { } before
                 ?
                 [
                     $"Begin this step no later than {About(before)} before the evening or the provider's hotline ends: so long can it take, and "

@@ -1,3 +1,5 @@
+using System.Collections.Concurrent;
+using System.Runtime.CompilerServices;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
@@ -22,6 +24,9 @@ public sealed record WayBack(RunSheet Sheet, IReadOnlyList<string> Differs)
     /// the way back from it can take. Null where that step takes the internet from no device and can be undone by itself.
     /// </summary>
     public TimeSpan? BeginBefore { get; private init; }
+
+    /// <summary>What its length comes to, of each step of the sheets that are still in use.</summary>
+    private static readonly ConditionalWeakTable<RunSheet, ConcurrentDictionary<int, BackTimes>> Known = [];
 
     /// <summary>Whether it leads back to how the home was found, and every device has what it had.</summary>
     public bool IsWhole => Sheet.Missing.Count == 0 && Sheet.Play.Left.Count == 0 && Differs.Count == 0;
@@ -55,10 +60,28 @@ public sealed record WayBack(RunSheet Sheet, IReadOnlyList<string> Differs)
         var from = number == 0 ? sheet.Start : sheet.Steps[number - 1].After;
         var found = Secured(sheet, from);
         var back = RunSheet.Derive(from, Ordering.Aim.From(from, found, sheet.Aim.Ways) with { IsBack = true }, cancel);
-        return new(back, [.. Otherwise(State.Morning(sheet.Start.Design), back.Order.End)])
+        var whole = new WayBack(back, [.. Otherwise(State.Morning(sheet.Start.Design), back.Order.End)])
         {
             BeginBefore = number > 0 && sheet.Steps[number - 1] is var step && IsRisk(step) ? step.Takes.Most + back.Takes.Most : null,
         };
+        Known.GetOrCreateValue(sheet)[number] = new(whole.AtMainBox, whole.BeginBefore);
+        return whole;
+    }
+
+    /// <summary>How long the way back from the state after a step is, which is worked out once for a sheet.</summary>
+    /// <param name="sheet">The sheet.</param>
+    /// <param name="number">After which of its steps, from 1.</param>
+    /// <param name="cancel">Gives it up.</param>
+    /// <exception cref="ArgumentOutOfRangeException">There is no such step.</exception>
+    /// <exception cref="OperationCanceledException">It was given up.</exception>
+    public static BackTimes TimesAfter(RunSheet sheet, int number, CancellationToken cancel = default)
+    {
+        if (Known.TryGetValue(sheet, out var steps) && steps.TryGetValue(number, out var times))
+        {
+            return times;
+        }
+        var back = After(sheet, number, cancel);
+        return new(back.AtMainBox, back.BeginBefore);
     }
 
     /// <summary>
