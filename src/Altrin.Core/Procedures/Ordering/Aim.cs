@@ -1,4 +1,5 @@
 using System.Collections.Frozen;
+using Altrin.Core.Addressing;
 using Altrin.Core.Procedures.Invariants;
 using Altrin.Core.Sites;
 
@@ -8,6 +9,7 @@ namespace Altrin.Core.Procedures.Ordering;
 public sealed record Aim
 {
     private Dictionary<string, int>? _depths;
+    private HashSet<Ipv4Address>? _typed;
 
     private Aim(SetUp target, Ways ways, State planned) => (Target, Ways, Planned) = (target, ways, planned);
 
@@ -59,6 +61,16 @@ public sealed record Aim
 
     /// <summary>Whether a port is to have a cable.</summary>
     public bool Uses(PortRef port) => Target.Cables.Any(c => c.A == port || c.B == port);
+
+    /// <summary>Addresses that are typed somewhere in the plan: the laptop is not to hold one of them when it is typed.</summary>
+    internal IReadOnlySet<Ipv4Address> Typed => _typed ??= Addresses();
+
+    private HashSet<Ipv4Address> Addresses() =>
+        [
+            .. Target.Boxes.Select(b => PageAddress.Of(b.Mode)?.Address).OfType<Ipv4Address>(),
+            .. Target.Boxes.Select(b => b.Mode).OfType<RouterMode>().Select(r => r.Lan.Address),
+            .. Target.Devices.Select(d => d.Address).OfType<Fixed>().Select(f => f.Address.Address),
+        ];
 
     /// <summary>
     /// How many cables and radio links a box is from the line in the plan: what is nearer has its turn first. 0 for none; what hangs on

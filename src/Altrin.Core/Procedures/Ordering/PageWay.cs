@@ -70,19 +70,30 @@ internal static class PageWay
     private static bool GoTo(Script script, string box)
     {
         var now = script.Now;
-        if (now.Design.Box(box) is not { } there || now.Design.Mode(box) is null)
+        if (now.Design.Box(box) is not { } wanted || now.Design.Mode(box) is null)
         {
             return script.Fail(Missing.Box(now.Design, box));
         }
+        (PortRef Port, HostAddress Address)? leases = null;
         foreach (var (port, address) in Cabled(script, box))
         {
-            if (Opens(At(now, Laptop.At(port, address)), box))
+            var there = At(now, Laptop.At(port, address));
+            if (!Opens(there, box))
+            {
+                continue;
+            }
+            if (!HoldsTyped(there, script.Aim))
             {
                 return PlugIn(script, port, address);
             }
+            leases ??= (port, address);
+        }
+        if (leases is { } seat)
+        {
+            return PlugIn(script, seat.Port, seat.Address);
         }
         string? onAir = null;
-        foreach (var air in PageAt.Sides(there.Profile).Contains(PageSide.Wifi) ? Air.Of(now.Design, box) : [])
+        foreach (var air in PageAt.Sides(wanted.Profile).Contains(PageSide.Wifi) ? Air.Of(now.Design, box) : [])
         {
             var join = new WifiJoin(box, air.Setting.Name, air.Setting.Password);
             var opens = PageOpens.Of(At(now, Laptop.In(join, new Automatic())), box);
@@ -92,11 +103,15 @@ internal static class PageWay
                     && script.Do(new LaptopToWifi(box, join.Name, join.Password));
             }
             onAir = new LaptopToWifi(box, join.Name, join.Password).From(now).Error is { } keptOut
-                ? $"The page of {there.Name} does not open by Wi-Fi: {keptOut}"
+                ? $"The page of {wanted.Name} does not open by Wi-Fi: {keptOut}"
                 : opens.Error;
         }
-        return script.Fail(PageOpens.AddressOf(now, box).Error ?? Nowhere(script.Aim.Ways, there, onAir));
+        return script.Fail(PageOpens.AddressOf(now, box).Error ?? Nowhere(script.Aim.Ways, wanted, onAir));
     }
+
+    /// <summary>Whether the laptop would be given an address on lease that is typed somewhere in the plan.</summary>
+    private static bool HoldsTyped(State there, Aim aim) =>
+        there.Moment.Situation.Memory?.Of(Laptop.CableId, Side.Laptop)?.Leases.Any(l => aim.Typed.Contains(l.Address)) == true;
 
     private static string Nowhere(Ways ways, Box box, string? onAir) =>
         ways.Socket
