@@ -122,8 +122,8 @@ public sealed class DerivedSheetTests
     }
 
     /// <summary>
-    /// The home of the demo has one subnet on both sides of a router: what is done first may leave no way for the rest. The way back is found
-    /// all the same without every order being tried.
+    /// The home of the demo has one subnet on both sides of a router: what is done first may leave no way for the rest. The way back is
+    /// found all the same without every order being tried.
     /// </summary>
     [Fact]
     public void A_way_back_is_found_without_trying_every_order()
