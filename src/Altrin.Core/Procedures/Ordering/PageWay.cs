@@ -21,15 +21,9 @@ internal static class PageWay
         {
             return script.Stuck is null;
         }
-        var now = script.Now;
-        foreach (var (port, address) in Cabled(script, box).Where(s => s.Port.Owner == box))
-        {
-            if (Opens(At(now, Laptop.At(port, address)), box))
-            {
-                return PlugIn(script, port, address);
-            }
-        }
-        return script.Stuck is null;
+        return Seat(script, box, Cabled(script, box).Where(s => s.Port.Owner == box)) is { } seat
+            ? PlugIn(script, seat.Port, seat.Address)
+            : script.Stuck is null;
     }
 
     /// <summary>Plugs the laptop into a port with an address.</summary>
@@ -74,21 +68,7 @@ internal static class PageWay
         {
             return script.Fail(Missing.Box(now.Design, box));
         }
-        (PortRef Port, HostAddress Address)? leases = null;
-        foreach (var (port, address) in Cabled(script, box))
-        {
-            var there = At(now, Laptop.At(port, address));
-            if (!Opens(there, box))
-            {
-                continue;
-            }
-            if (!HoldsTyped(there, script.Aim))
-            {
-                return PlugIn(script, port, address);
-            }
-            leases ??= (port, address);
-        }
-        if (leases is { } seat)
+        if (Seat(script, box, Cabled(script, box)) is { } seat)
         {
             return PlugIn(script, seat.Port, seat.Address);
         }
@@ -109,7 +89,34 @@ internal static class PageWay
         return script.Fail(PageOpens.AddressOf(now, box).Error ?? Nowhere(script.Aim.Ways, wanted, onAir));
     }
 
-    /// <summary>Whether the laptop would be given an address on lease that is typed somewhere in the plan.</summary>
+    /// <summary>
+    /// The first seat from which a page opens and where the laptop is given no address that the plan types; else the first from which it
+    /// opens. Null where it opens from none.
+    /// </summary>
+    private static (PortRef Port, HostAddress Address)? Seat(
+        Script script,
+        string box,
+        IEnumerable<(PortRef Port, HostAddress Address)> seats
+    )
+    {
+        (PortRef, HostAddress)? holds = null;
+        foreach (var seat in seats)
+        {
+            var there = At(script.Now, Laptop.At(seat.Port, seat.Address));
+            if (!Opens(there, box))
+            {
+                continue;
+            }
+            if (!HoldsTyped(there, script.Aim))
+            {
+                return seat;
+            }
+            holds ??= seat;
+        }
+        return holds;
+    }
+
+    /// <summary>Whether the laptop has an address on lease that is typed somewhere in the plan: its server keeps it.</summary>
     private static bool HoldsTyped(State there, Aim aim) =>
         there.Moment.Situation.Memory?.Of(Laptop.CableId, Side.Laptop)?.Leases.Any(l => aim.Typed.Contains(l.Address)) == true;
 
