@@ -5,12 +5,11 @@ internal static class RefusalWords
 {
     /// <summary>As a sentence without its full stop.</summary>
     /// <param name="why">The reason.</param>
-    /// <param name="device">The name of who asks; "the laptop" is written large where the sentence begins with it.</param>
+    /// <param name="device">The name of who asks.</param>
     /// <param name="wifi">The name of the Wi-Fi.</param>
     /// <param name="box">The name of the box.</param>
-    public static string Of(RefusalReason why, string device, string wifi, string box)
-    {
-        var says = why switch
+    public static string Of(RefusalReason why, string device, string wifi, string box) =>
+        why switch
         {
             RefusalReason.NameNotSent => $"{device} looks for \"{wifi}\", which {box} does not send",
             RefusalReason.BandMissing => $"{device} finds \"{wifi}\" on no band that it knows at {box}",
@@ -19,6 +18,4 @@ internal static class RefusalWords
             RefusalReason.PasswordDiffers => $"{device} has another password for \"{wifi}\"",
             _ => $"The password of \"{wifi}\" is not recorded for {device} or for {box}",
         };
-        return says.StartsWith("the ", StringComparison.Ordinal) ? $"The {says[4..]}" : says;
-    }
 }

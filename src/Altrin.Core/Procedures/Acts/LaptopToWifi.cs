@@ -10,6 +10,9 @@ namespace Altrin.Core.Procedures.Acts;
 /// <param name="Password">Reference to the password that is typed; null for an open network.</param>
 public sealed record LaptopToWifi(string Box, string Name, string? Password = null) : Act
 {
+    /// <summary>The laptop, within a sentence.</summary>
+    private const string Self = "the laptop";
+
     /// <inheritdoc/>
     public override Parsed<IReadOnlyList<Outcome>> From(State now) =>
         One(
@@ -29,9 +32,11 @@ public sealed record LaptopToWifi(string Box, string Name, string? Password = nu
         }
         IReadOnlyList<Air> sent = after.Moment.Situation.Silent().Contains(Box) ? [] : Air.Of(after.Design, Box);
         return Association.OfDevice(sent, new(Box, Name, Password), null) is { } why
-            ? $"{RefusalWords.Of(why, "the laptop", Name, after.Design.NameOf(Box))}."
+            ? Sentence(RefusalWords.Of(why, Self, Name, after.Design.NameOf(Box)))
             : $"The laptop does not get into \"{Ipv4Address.Shown(Name)}\".";
     }
+
+    private static string Sentence(string says) => says.StartsWith(Self, StringComparison.Ordinal) ? $"T{says[1..]}." : $"{says}.";
 
     /// <inheritdoc/>
     public override string Describe(Design design) => $"Join \"{Name}\" of {design.NameOf(Box)} with the laptop";
