@@ -12,8 +12,7 @@ public sealed class DerivedSheetTests
 {
     public static TheoryData<string> Names => [.. Samples.Evenings];
 
-    private static string Text(RunSheet sheet, string name) =>
-        string.Concat(SheetText.Parts(sheet, name).Select(p => p(TestContext.Current.CancellationToken)));
+    private static string Text(RunSheet sheet, string name) => DerivedSheets.Whole(SheetText.Parts(sheet, name));
 
     private static Play Typed(string name)
     {
@@ -69,7 +68,7 @@ public sealed class DerivedSheetTests
             TestContext.Current.CancellationToken
         );
         Assert.Equal(Data(sheet), Data(again));
-        static string Data(RunSheet of) => SheetFile.Of(SheetForm.Json, of, "from", "to").Content(TestContext.Current.CancellationToken);
+        static string Data(RunSheet of) => DerivedSheets.Whole(SheetFile.Of(SheetForm.Json, of, "from", "to").Parts);
     }
 
     /// <summary>

@@ -9,6 +9,10 @@ internal static class DerivedSheets
 {
     private static readonly ConcurrentDictionary<string, Lazy<RunSheet>> Known = new();
 
+    /// <summary>All of a sheet as it is written.</summary>
+    public static string Whole(IEnumerable<Func<CancellationToken, string>> parts) =>
+        string.Concat(parts.Select(p => p(TestContext.Current.CancellationToken)));
+
     /// <summary>From the set-up with which the typed evening of a sample begins to the one in which it ends.</summary>
     public static RunSheet Of(string name) =>
         Known

@@ -15,7 +15,7 @@ public sealed class SheetFileTests
 
     private static readonly RunSheet Sheet = DerivedSheets.Of("pottery-house.json");
 
-    private static string Written(SheetForm form) => SheetFile.Of(form, Sheet, "found", "one-network", Evening).Content();
+    private static string Written(SheetForm form) => DerivedSheets.Whole(SheetFile.Of(form, Sheet, "found", "one-network", Evening).Parts);
 
     /// <summary>It takes as long as the sheet itself, several times over.</summary>
     private static readonly Lazy<string> Page = new(() => Written(SheetForm.Html));
@@ -216,7 +216,7 @@ public sealed class SheetFileTests
     [Fact]
     public void A_page_escapes_what_a_home_is_called()
     {
-        var page = string.Concat(SheetHtml.Parts(Sheet, "<script>alert(1)</script>").Select(p => p(TestContext.Current.CancellationToken)));
+        var page = DerivedSheets.Whole(SheetHtml.Parts(Sheet, "<script>alert(1)</script>"));
         Assert.DoesNotContain("<script>alert", page, StringComparison.Ordinal);
         Assert.Contains("<noscript>", page, StringComparison.Ordinal);
         // Nothing is fetched: styles and scripts stand in it.

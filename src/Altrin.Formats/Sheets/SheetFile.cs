@@ -34,11 +34,6 @@ public enum SheetForm
 /// <param name="Extension">The extension of a file of it.</param>
 public sealed record SheetFile(IReadOnlyList<Func<CancellationToken, string>> Parts, string MediaType, string Extension)
 {
-    /// <summary>All of it.</summary>
-    /// <param name="cancel">Gives it up.</param>
-    /// <exception cref="OperationCanceledException">It was given up.</exception>
-    public string Content(CancellationToken cancel = default) => string.Concat(Parts.Select(p => p(cancel)));
-
     /// <summary>Writes a sheet. The same sheet gives the same text.</summary>
     /// <param name="form">In which form.</param>
     /// <param name="sheet">The sheet.</param>

@@ -76,10 +76,12 @@ public static class SheetHtml
         Step(text, step, sheet.Start.Design);
         IfNot(text, step, i + 1, StepIfNot.Of(sheet, i + 1, cancel));
         Otherwise(text, StepBranch.Of(sheet, i + 1, cancel));
+        // First, for what is said of a risk is then known of it.
+        var back = step.IsRest && i + 1 < sheet.Steps.Count ? WayBack.After(sheet, i + 1, cancel) : null;
         text.AppendJoin("", SheetWords.Warnings(sheet, i, cancel).Select(w => $"<p class=\"note\">{Plain(w)}</p>\n"));
-        if (step.IsRest && i + 1 < sheet.Steps.Count)
+        if (back is not null)
         {
-            Back(text, WayBack.After(sheet, i + 1, cancel));
+            Back(text, back);
         }
         return text.Append("</li>\n").ToString();
     }
