@@ -200,7 +200,7 @@ function Sheet({ state, run, sheet, all, choose }: Props & { run: Schemas["RunSt
               </Box>
             </Fold>
           )}
-          <MyWay ways={run.ways} way={way} show={(next) => show({ way: next })} />
+          <MyWay ways={run.ways as Required<Schemas["Ways"]>} way={way} show={(next) => show({ way: next })} />
           <Fold title="Typed by hand" mt="2" px="3" pb="3">
             <OtherSheets job={state.job.id} chosen={null} all={all} choose={choose} />
           </Fold>

@@ -13,6 +13,7 @@ const sheets = [
   { id: 1, name: "the first", keptAt: "2026-11-29T18:00:00Z" },
 ];
 let run: object = {};
+const ways = { reset: "always", password: "first", address: "any", touchesDevices: true, touchesGateway: true, socket: true };
 const played = {
   sheet: sheets[1],
   from: "found",
@@ -128,7 +129,7 @@ it.each([
   ["no plan", { to: null, ends: [], sheet: null }, "There is nothing to lead to yet"],
   ["a plan that does not work", { to: "planned", ends: [end("planned", ["Double NAT"])], sheet: null }, "Double NAT"],
 ])("says what to do first with %s", async (_, known, says) => {
-  run = { from: "found", ways: {}, ...known };
+  run = { from: "found", ways, ...known };
   station("/jobs/1/run");
   expect(await screen.findByText(new RegExp(says))).toBeDefined();
 });
@@ -137,7 +138,7 @@ it("tells steps by their part of the evening, and what is unsafe with what would
   run = {
     from: "found",
     to: "planned",
-    ways: {},
+    ways,
     ends: [end("planned")],
     sheet: sheet({
       safe: false,
@@ -167,7 +168,7 @@ it("tells steps by their part of the evening, and what is unsafe with what would
 
 it("times a step, whatever is shown meanwhile and however often the page is opened", async () => {
   localStorage.clear();
-  run = { from: "found", to: "planned", ways: {}, ends: [end("planned")], sheet: sheet({}) };
+  run = { from: "found", to: "planned", ways, ends: [end("planned")], sheet: sheet({}) };
   const opened = station("/jobs/1/run?step=save-box-mode");
   fireEvent.click(await screen.findByRole("button", { name: /^Start timer, / }));
   expect(screen.getByRole("button", { name: /^0\d:\d\d left, stop$/ })).toBeDefined();
@@ -189,7 +190,7 @@ it("times a step, whatever is shown meanwhile and however often the page is open
 });
 
 it("works the sheet out anew in the installer's own way", async () => {
-  run = { from: "found", to: "planned", ways: { socket: true, reset: "ifLoginUnknown" }, ends: [end("planned")], sheet: sheet({}) };
+  run = { from: "found", to: "planned", ways: { ...ways, reset: "ifLoginUnknown" }, ends: [end("planned")], sheet: sheet({}) };
   station("/jobs/1/run?way=reset%3DifLoginUnknown");
   expect((await screen.findByLabelText<HTMLSelectElement>("A further box is reset")).value).toBe("ifLoginUnknown");
   fireEvent.click(screen.getByLabelText(/Ethernet socket/));
@@ -202,7 +203,7 @@ it("works the sheet out anew in the installer's own way", async () => {
 });
 
 it("keeps the files of the way that is shown", async () => {
-  run = { from: "found", to: "planned", ways: { socket: false }, ends: [end("planned")], sheet: sheet({}) };
+  run = { from: "found", to: "planned", ways: { ...ways, socket: false }, ends: [end("planned")], sheet: sheet({}) };
   station("/jobs/1/run?part=paper&way=socket%3Dfalse%2Creset%3Dalways");
   expect((await screen.findByRole("link", { name: /Markdown/ })).getAttribute("href")).toBe(
     "/api/jobs/1/run/content?as=markdown&from=found&to=planned&way=socket%3Dfalse&way=reset%3Dalways",
@@ -210,7 +211,7 @@ it("keeps the files of the way that is shown", async () => {
 });
 
 it("keeps the evening as a calendar once it is said when it begins", async () => {
-  run = { from: "found", to: "planned", ways: {}, ends: [end("planned")], sheet: sheet({}) };
+  run = { from: "found", to: "planned", ways, ends: [end("planned")], sheet: sheet({}) };
   station("/jobs/1/run?part=paper");
   const begins = await screen.findByLabelText(/the work begins$/);
   expect(screen.queryByRole("link", { name: "Calendar" })).toBeNull();
