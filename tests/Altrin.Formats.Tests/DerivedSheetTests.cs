@@ -279,6 +279,43 @@ public sealed class DerivedSheetTests
         Assert.Equal(pairs, slips.Exists(s => s.Contains("did not pair with Main node", StringComparison.Ordinal)));
     }
 
+    [Theory]
+    [InlineData(Known.Yes, Known.Yes, Known.No, " Its application asks for the customer's own account, Bluetooth on and mobile data off.")]
+    [InlineData(Known.Unknown, Known.No, Known.Unknown, " Its application asks for Bluetooth off.")]
+    [InlineData(Known.No, Known.Unknown, Known.Yes, " Its application asks for mobile data on.")]
+    [InlineData(Known.No, Known.Unknown, Known.Unknown, "")]
+    public void What_an_application_asks_of_the_telephone_is_told(Known account, Known bluetooth, Known data, string asks)
+    {
+        var site = Samples.Home("t14-mesh.json").Site;
+        var kit = site.Boxes.Single(b => b.Name == "Main node");
+        var traits = kit.Profile.Traits;
+        var app = traits.App! with { Account = account, Bluetooth = bluetooth, MobileData = data };
+        var asked = kit with { Profile = kit.Profile with { Traits = traits with { App = app } } };
+        var home = Samples.Home("t14-mesh.json") with { Site = site with { Boxes = [.. site.Boxes.Select(b => b == kit ? asked : b)] } };
+        var sheet = RunSheet.Derive(
+            State.Morning(home.Design("found")!),
+            home.Design("planned")!.SetUp,
+            Ways.Usual,
+            TestContext.Current.CancellationToken
+        );
+        Assert.Equal($"No page of it sets that.{asks}", sheet.Steps.Single(s => s.Says == "Set Main node in its application").Why);
+    }
+
+    /// <summary>
+    /// Once the home's internet was seen to work, the laptop needs it no more before the end: what is fetched or asked comes before.
+    /// </summary>
+    [Theory]
+    [MemberData(nameof(Names))]
+    public void Nothing_in_between_needs_the_internet_at_the_laptop(string name)
+    {
+        var acts = DerivedSheets.Of(name).Play.Steps.Select(s => s.Act).ToList();
+        var baseline = acts.FindIndex(a => a is Verify { What: Verifiable.Internet });
+        Assert.DoesNotContain(acts.Skip(baseline + 1), a => a is UpdateFirmware or AskProvider or Fetch { What: not Fetchable.LabelFacts });
+        Assert.All(acts.Select((a, at) => (a, at)).Where(a => a.a is Verify { What: Verifiable.Internet } && a.at > baseline), a =>
+            Assert.DoesNotContain(acts.Skip(a.at + 1), later => later is SavePage or SetInApp or PatchCable or UnpatchCable)
+        );
+    }
+
     /// <summary>What keeps a browser from a page that is there is told at each step that opens one, with how it is told apart.</summary>
     [Fact]
     public void Where_a_page_is_opened_the_everyday_causes_stand_beside_it()

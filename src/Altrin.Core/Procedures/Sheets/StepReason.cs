@@ -24,7 +24,7 @@ internal static class StepReason
             SavePage when work == WorkKind.Silence =>
                 "Its name gets another password, or leads elsewhere for a while: one of the boxes that send it is silent meanwhile.",
             SavePage save => Saved(main, save, acts),
-            SetInApp => "No page of it sets that.",
+            SetInApp set => $"No page of it sets that.{Asks(design.Box(set.Box)?.Profile.Traits.App)}",
             PatchCable patch when acts.Any(a => a.Act is PowerOff) =>
                 "A box that joins by radio may keep that link beside a cable, which makes a ring: "
                     + $"{design.NameOf(patch.A.Owner)} and {design.NameOf(patch.B.Owner)} are joined while one is off.",
@@ -41,6 +41,26 @@ internal static class StepReason
             _ => null,
         };
     }
+
+    /// <summary>What an application asks of the telephone, after a blank; empty where its profile says nothing of it.</summary>
+    private static string Asks(AppSetUp? app)
+    {
+        var asks = new[]
+        {
+            app?.Account == Known.Yes ? "the customer's own account" : null,
+            Switched("Bluetooth", app?.Bluetooth),
+            Switched("mobile data", app?.MobileData),
+        };
+        return asks.OfType<string>().ToList() is { Count: > 0 } told ? $" Its application asks for {StepWords.List(told)}." : "";
+    }
+
+    private static string? Switched(string what, Known? state) =>
+        state switch
+        {
+            Known.Yes => $"{what} on",
+            Known.No => $"{what} off",
+            _ => null,
+        };
 
     private static string? Saved(PlayedStep main, SavePage save, IReadOnlyList<PlayedStep> acts)
     {

@@ -99,7 +99,8 @@ internal static class StepWords
         return looked.Exists(v => v.What == Verifiable.OneDhcpServer) ? $"{says}, and that one DHCP server answers" : says;
     }
 
-    private static string List(IEnumerable<string> items)
+    /// <summary>Items with commas, and "and" before the last of several.</summary>
+    internal static string List(IEnumerable<string> items)
     {
         var all = items.ToList();
         return all.Count == 1 ? all[0] : $"{string.Join(", ", all.Take(all.Count - 1))} and {all[^1]}";
