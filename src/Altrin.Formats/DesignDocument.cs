@@ -1,4 +1,5 @@
 using System.ComponentModel.DataAnnotations;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Formats;

@@ -1,5 +1,6 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Formats;
@@ -81,7 +82,7 @@ internal static class ProfileReader
                 AnnouncesIpv6 = Habit(habits.AnnouncesIpv6),
             };
 
-    private static Radio ReadRadio(RadioDocument radio, string pointer, ReadErrors errors)
+    private static BoxRadio ReadRadio(RadioDocument radio, string pointer, ReadErrors errors)
     {
         var channels = radio.Channels ?? [];
         for (var i = 0; i < channels.Count; i++)

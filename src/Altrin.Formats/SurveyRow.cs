@@ -1,5 +1,6 @@
 using System.Globalization;
 using Altrin.Core.Addressing;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Formats;

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 

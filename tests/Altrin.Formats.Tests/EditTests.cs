@@ -1,4 +1,5 @@
 using Altrin.Core.Changes;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 
@@ -185,7 +186,7 @@ public sealed class EditTests
                 Radios =
                     box.Profile.Radios.Count > 0 || !box.Profile.Modes.SequenceEqual([ModeKind.Switch])
                         ? box.Profile.Radios
-                        : [new Radio("r5", RadioBand.Ghz5)],
+                        : [new BoxRadio("r5", RadioBand.Ghz5)],
             },
         };
 

@@ -1,5 +1,6 @@
 using System.Text;
 using Altrin.Core.Addressing;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Changes;
@@ -128,7 +129,7 @@ public static class PageChecks
         : null;
 
     /// <summary>Why none of these radios is protected as is being set; null where one may be, and where that is not touched.</summary>
-    public static string? WrongSecurity(IPartial touched, IReadOnlyList<Radio> radios, WifiSecurity security) =>
+    public static string? WrongSecurity(IPartial touched, IReadOnlyList<BoxRadio> radios, WifiSecurity security) =>
         touched.Values.ContainsKey(nameof(RadioSetting.Security)) && radios.Count > 0 && radios.All(r => r.NewestSecurity < security)
             ? $"The newest protection that it knows is {SecurityWords.Of(radios.Max(r => r.NewestSecurity)!.Value)}."
             : null;

@@ -1,4 +1,5 @@
 using Altrin.Core.Changes;
+using Altrin.Core.Radio;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;

@@ -1,5 +1,5 @@
 using Altrin.Core.Addressing;
-using Altrin.Core.Changes;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Comparisons;

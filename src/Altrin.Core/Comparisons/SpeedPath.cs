@@ -2,6 +2,7 @@ using Altrin.Core.Changes;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
+using Altrin.Core.Radio;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 

@@ -1,4 +1,5 @@
 using Altrin.Core.Networks;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;

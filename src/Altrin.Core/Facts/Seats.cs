@@ -1,6 +1,7 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Networks;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;

@@ -2,6 +2,7 @@ using Altrin.Core.Addressing;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Procedures;

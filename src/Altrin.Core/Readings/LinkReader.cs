@@ -1,3 +1,4 @@
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Readings;

@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Readings;

@@ -1,6 +1,6 @@
 using System.Globalization;
 using Altrin.Core.Addressing;
-using Altrin.Core.Sites;
+using Altrin.Core.Radio;
 
 namespace Altrin.Core.Readings;
 

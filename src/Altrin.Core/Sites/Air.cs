@@ -6,7 +6,7 @@ namespace Altrin.Core.Sites;
 /// <param name="Setting">What it sends.</param>
 /// <param name="Guest">Whether it is the box's name for guests.</param>
 /// <param name="SetAt">Where it is set: the box itself and its setting, or those of the main node of its kit.</param>
-public sealed record Air(string Box, Radio Radio, RadioSetting Setting, bool Guest, (string Box, RadioSetting Setting) SetAt)
+public sealed record Air(string Box, BoxRadio Radio, RadioSetting Setting, bool Guest, (string Box, RadioSetting Setting) SetAt)
 {
     /// <summary>What every box of a set-up sends, by box, as set there.</summary>
     public static IReadOnlyList<Air> Of(Design design) =>

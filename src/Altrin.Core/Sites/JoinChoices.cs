@@ -1,3 +1,5 @@
+using Altrin.Core.Radio;
+
 namespace Altrin.Core.Sites;
 
 /// <summary>What a box could join by radio, as its page offers it.</summary>
@@ -44,6 +46,6 @@ public sealed record JoinChoices(string Box, IReadOnlyList<Heard> Heard, IReadOn
 public sealed record Heard(string Box, string Radio, RadioBand Band, string Name, WifiSecurity Security, string? Password)
 {
     /// <summary>What one radio hears of another.</summary>
-    internal Heard(Radio own, Air air)
+    internal Heard(BoxRadio own, Air air)
         : this(air.Box, own.Id, own.Band, air.Setting.Name, air.Setting.Security, air.Setting.Password) { }
 }

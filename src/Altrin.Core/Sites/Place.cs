@@ -1,4 +1,5 @@
 using System.ComponentModel.DataAnnotations;
+using Altrin.Core.Radio;
 
 namespace Altrin.Core.Sites;
 

@@ -1,4 +1,5 @@
 using Altrin.Core.Addressing;
+using Altrin.Core.Radio;
 
 namespace Altrin.Core.Sites;
 
@@ -19,7 +20,7 @@ public sealed record Profile(
     BoxKind Kind,
     IReadOnlyList<ModeKind> Modes,
     IReadOnlyList<Port> Ports,
-    IReadOnlyList<Radio> Radios,
+    IReadOnlyList<BoxRadio> Radios,
     InterfaceAddress? FactoryAddress,
     AddressRange? FactoryPool,
     bool WanPortJoins
@@ -148,7 +149,7 @@ public enum PortRole
 /// <summary>A radio of a box.</summary>
 /// <param name="Id">Slug, unique on the box.</param>
 /// <param name="Band">Where it sends.</param>
-public sealed record Radio(string Id, RadioBand Band)
+public sealed record BoxRadio(string Id, RadioBand Band)
 {
     /// <summary>The channels that it can be set to where it stands, by its country list; empty where not read.</summary>
     public IReadOnlyList<int> Channels { get; init; } = [];
@@ -170,39 +171,4 @@ public sealed record Radio(string Id, RadioBand Band)
 
     /// <summary>The widest channel that it can use, in MHz; null where not read.</summary>
     public int? WidestMhz { get; init; }
-}
-
-/// <summary>Generations of Wi-Fi, by the letters of IEEE 802.11.</summary>
-public enum WifiGeneration
-{
-    /// <summary>Not read.</summary>
-    Unknown,
-
-    /// <summary>a, b or g: 54 Mb/s at most.</summary>
-    G,
-
-    /// <summary>n, also called 4.</summary>
-    N,
-
-    /// <summary>ac, also called 5.</summary>
-    Ac,
-
-    /// <summary>ax, also called 6 and 6E.</summary>
-    Ax,
-
-    /// <summary>be, also called 7.</summary>
-    Be,
-}
-
-/// <summary>Wi-Fi bands.</summary>
-public enum RadioBand
-{
-    /// <summary>2.4 GHz.</summary>
-    Ghz2,
-
-    /// <summary>5 GHz.</summary>
-    Ghz5,
-
-    /// <summary>6 GHz.</summary>
-    Ghz6,
 }

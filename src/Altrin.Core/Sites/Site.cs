@@ -1,5 +1,6 @@
 using System.ComponentModel.DataAnnotations;
 using Altrin.Core.Addressing;
+using Altrin.Core.Radio;
 
 namespace Altrin.Core.Sites;
 

@@ -1,5 +1,6 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Comparisons;
+using Altrin.Core.Radio;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using CsCheck;

@@ -3,6 +3,7 @@ using System.Text;
 using Altrin.Core.Facts;
 using Altrin.Core.Findings;
 using Altrin.Core.Networks;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 using Snapshooter.Xunit3;
 

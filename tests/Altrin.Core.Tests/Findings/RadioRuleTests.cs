@@ -1,5 +1,6 @@
 using Altrin.Core.Findings;
 using Altrin.Core.Packets;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Findings;
@@ -9,7 +10,7 @@ public sealed class UplinkNotJoinedTests() : RuleTests("uplink-not-joined")
     private static Home House(
         Func<Uplink, Uplink> link,
         Func<RadioSetting, RadioSetting>? main = null,
-        Func<Radio, Radio>? ability = null,
+        Func<BoxRadio, BoxRadio>? ability = null,
         UplinkFrames frames = UplinkFrames.ThreeAddress
     )
     {

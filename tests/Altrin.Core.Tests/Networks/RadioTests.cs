@@ -1,6 +1,7 @@
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Networks;
@@ -17,7 +18,7 @@ public sealed class RadioTests
     private static Home With(
         Func<Uplink, Uplink> link,
         Func<RadioSetting, RadioSetting>? main = null,
-        Func<Radio, Radio>? ability = null,
+        Func<BoxRadio, BoxRadio>? ability = null,
         UplinkFrames frames = UplinkFrames.ThreeAddress
     )
     {

@@ -1,5 +1,6 @@
 using Altrin.Core.Findings;
 using Altrin.Core.Planning;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Planning;

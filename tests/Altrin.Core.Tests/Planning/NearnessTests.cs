@@ -1,4 +1,5 @@
 using Altrin.Core.Planning;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Planning;

@@ -1,6 +1,7 @@
 using System.Text;
 using Altrin.Core.Findings;
 using Altrin.Core.Planning;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 using Snapshooter.Xunit3;
 
@@ -101,9 +102,9 @@ public sealed class PlanningSnapshotTests
     public void What_is_said_of_spare_boxes_of_every_kind_is_as_approved()
     {
         var text = new StringBuilder();
-        Radio Sends(RadioBand band, WifiGeneration generation, WifiSecurity? newest) =>
+        BoxRadio Sends(RadioBand band, WifiGeneration generation, WifiSecurity? newest) =>
             new($"{band}", band) { Generation = generation, NewestSecurity = newest };
-        Radio[][] radios =
+        BoxRadio[][] radios =
         [
             [],
             [Sends(RadioBand.Ghz2, WifiGeneration.G, WifiSecurity.WpaTkip)],

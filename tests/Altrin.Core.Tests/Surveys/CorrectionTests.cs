@@ -1,5 +1,6 @@
 using Altrin.Core.Changes;
 using Altrin.Core.Findings;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 

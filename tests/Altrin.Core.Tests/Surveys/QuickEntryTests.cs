@@ -1,3 +1,4 @@
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 using Altrin.Core.Surveys;
 

@@ -1,5 +1,4 @@
-using Altrin.Core.Changes;
-using Altrin.Core.Sites;
+using Altrin.Core.Radio;
 
 namespace Altrin.Core.Findings.Rules;
 

@@ -1,4 +1,4 @@
-using Altrin.Core.Changes;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;

@@ -1,6 +1,7 @@
 using Altrin.Core.Changes;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
@@ -186,7 +187,7 @@ public static class UplinkNotJoined
     /// <summary>
     /// A channel that both radios may use; one that is allowed nearly everywhere where neither was read (common practice).
     /// </summary>
-    private static int Usable(Radio a, Radio b)
+    private static int Usable(BoxRadio a, BoxRadio b)
     {
         var (usual, common) = (
             a.Band switch

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Altrin.Core.Changes;
 using Altrin.Core.Facts;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Procedures.Finishing;

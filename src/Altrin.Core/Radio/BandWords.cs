@@ -1,6 +1,4 @@
-using Altrin.Core.Sites;
-
-namespace Altrin.Core.Changes;
+namespace Altrin.Core.Radio;
 
 /// <summary>The trade's words for bands.</summary>
 public static class BandWords

@@ -1,4 +1,4 @@
-namespace Altrin.Core.Sites;
+namespace Altrin.Core.Radio;
 
 /// <summary>What walls are made of, as far as radio cares.</summary>
 public enum WallKind
