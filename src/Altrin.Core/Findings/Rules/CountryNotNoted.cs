@@ -12,7 +12,7 @@ public static class CountryNotNoted
             "country not noted",
             "A radio is set to a channel that is not allowed everywhere, and the country of the home is not noted.",
             "Which channels, powers and outdoor uses are allowed is the law of the country; devices leave out channels that theirs does not know.",
-            "common practice; local law decides",
+            "wireless-regdb 2026.05.30; local law decides",
             Judge
         );
 
@@ -37,14 +37,7 @@ public static class CountryNotNoted
                     )
                 );
 
-    /// <summary>
-    /// Channels that practically every country allows indoors: 1 to 11 at 2.4 GHz, 36 to 48 at 5 GHz; of 6 GHz none (common practice).
-    /// </summary>
+    /// <summary>Whether nearly every country allows a channel, as 1 to 11 at 2.4 GHz and 36 to 48 at 5 GHz.</summary>
     private static bool IsCommon(RadioBand band, int channel) =>
-        band switch
-        {
-            RadioBand.Ghz2 => channel <= 11,
-            RadioBand.Ghz5 => channel <= 48,
-            _ => false,
-        };
+        ChannelBlock.Of(band, channel, Channels.NarrowMhz) is { } block && CountryRules.IsUsual(block);
 }
