@@ -9,7 +9,9 @@ public static class Airtime
     /// <summary>How long a beacon is, in octets (common practice: 250 to 350).</summary>
     public const int BeaconOctets = 300;
 
-    /// <summary>A network that is heard at least so strongly is waited for, in dBm (IEEE 802.11, sensitivity at 20 MHz; from memory).</summary>
+    /// <summary>
+    /// A network that is heard at least so strongly is waited for, in dBm (IEEE 802.11, sensitivity at 20 MHz; from memory).
+    /// </summary>
     public const double HeardDbm = -82;
 
     /// <summary>

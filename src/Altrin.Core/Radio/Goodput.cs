@@ -16,7 +16,9 @@ public static class Goodput
     private const int PacketOctets = 1500,
         AnswerOctets = 52;
 
-    /// <summary>MAC header with quality of service, checksum, AES and link control around a packet, in octets (IEEE 802.11; from memory).</summary>
+    /// <summary>
+    /// MAC header with quality of service, checksum, AES and link control around a packet, in octets (IEEE 802.11; from memory).
+    /// </summary>
     private const int AroundOctets = 26 + 4 + 16 + 8;
 
     /// <summary>What stands before each frame of a bundle, with its filling, in octets (IEEE 802.11, 9.7; from memory).</summary>

@@ -123,7 +123,7 @@ public static class Cabling
                 : 4
             );
 
-    private static (double X, double Y)? Middle(Place place) =>
+    internal static (double X, double Y)? Middle(Place place) =>
         place is { EastMetres: { } x, NorthMetres: { } y }
             ? (x + ((place.LengthMetres ?? 0) / 2), y + ((place.WidthMetres ?? 0) / 2))
             : null;

@@ -51,7 +51,9 @@ public sealed class ChannelTests
         Assert.Equal(parts, block is null ? "" : string.Join(' ', block.Parts));
     }
 
-    /// <summary>How many blocks of each width there are: 59, 29, 14, 7 and 6 at 6 GHz, as every description of the band counts them.</summary>
+    /// <summary>
+    /// How many blocks of each width there are: 59, 29, 14, 7 and 6 at 6 GHz, as every description of the band counts them.
+    /// </summary>
     [Theory]
     [InlineData(Ghz6, 20, 59)]
     [InlineData(Ghz6, 40, 29)]

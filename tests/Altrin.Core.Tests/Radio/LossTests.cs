@@ -36,7 +36,9 @@ public sealed class LossTests
         Assert.Equal(8, loss.SpreadDb);
     }
 
-    /// <summary>COST 231 at 1.8 GHz: 3.4 and 6.9 dB a wall; floors 18.3 dB, two of them 33.5 and not 36.6, three 46.6 (from memory).</summary>
+    /// <summary>
+    /// COST 231 at 1.8 GHz: 3.4 and 6.9 dB a wall; floors 18.3 dB, two of them 33.5 and not 36.6, three 46.6 (from memory).
+    /// </summary>
     [Fact]
     public void Walls_and_floors_lose_what_the_model_says()
     {
@@ -92,7 +94,9 @@ public sealed class LossTests
         }
     }
 
-    /// <summary>Common practice: a name costs 2.5 % of a channel at 1 Mb/s; two busy radios halve; an idle neighbour takes little.</summary>
+    /// <summary>
+    /// Common practice: a name costs 2.5 % of a channel at 1 Mb/s; two busy radios halve; an idle neighbour takes little.
+    /// </summary>
     [Fact]
     public void Airtime_is_shared()
     {

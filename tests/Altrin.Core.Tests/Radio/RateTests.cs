@@ -4,7 +4,9 @@ using static Altrin.Core.Radio.WifiGeneration;
 
 namespace Altrin.Core.Tests.Radio;
 
-/// <summary>Rates against the published tables of IEEE 802.11-2020, 802.11ax-2021 and 802.11be (from memory), rounded as they are there.</summary>
+/// <summary>
+/// Rates against the published tables of IEEE 802.11-2020, 802.11ax-2021 and 802.11be (from memory), rounded as they are there.
+/// </summary>
 public sealed class RateTests
 {
     [Theory]
@@ -85,7 +87,9 @@ public sealed class RateTests
         Assert.Throws<ArgumentOutOfRangeException>(() => Subcarriers.Unit(100));
     }
 
-    /// <summary>The level needed for each step is the one of the tables of minimum sensitivity: 3 dB more for each doubling of width.</summary>
+    /// <summary>
+    /// The level needed for each step is the one of the tables of minimum sensitivity: 3 dB more for each doubling of width.
+    /// </summary>
     [Theory]
     [InlineData(20, -82, 0)]
     [InlineData(20, -65, 6)]
