@@ -1,0 +1,149 @@
+using Altrin.Core.Radio;
+
+namespace Altrin.Core.Sites;
+
+/// <summary>What lies between two places, as far as radio cares. It is the same from both ends.</summary>
+/// <param name="Metres">How far apart their middles are, through the air.</param>
+/// <param name="Floors">How many floors lie between.</param>
+/// <param name="Walls">
+/// The walls on the straight way, in order from the place whose id comes first; null where one of them was not looked at, or the rooms
+/// between were not drawn.
+/// </param>
+/// <param name="Timber">Whether the floors may be taken for timber: no room on the way is of stone, concrete or metal.</param>
+/// <param name="Measured">Whether the positions of both were noted; otherwise the distance is what is usual in such a home.</param>
+public sealed record PlaceWay(double Metres, int Floors, IReadOnlyList<WallKind>? Walls, bool Timber, bool Measured)
+{
+    /// <summary>Two walls nearer together than this are one: rooms side by side share it, in metres (common practice).</summary>
+    private const double OneWallMetres = 0.6;
+
+    /// <summary>How far apart two places of a floor usually are where no size was noted, in metres (common practice).</summary>
+    private const double UsualMetres = 6;
+
+    /// <summary>
+    /// How far apart two points of an area are on average, as a share of its square root (two points in a square: 0.5214).
+    /// </summary>
+    private const double MeanShare = 0.5214;
+
+    /// <summary>What lies between; null where that cannot be said: places in two buildings whose positions were not noted.</summary>
+    public static PlaceWay? Between(Site site, Place a, Place b)
+    {
+        var (from, to) = string.CompareOrdinal(a.Id, b.Id) <= 0 ? (a, b) : (b, a);
+        if (from.Id == to.Id)
+        {
+            var within = from is { LengthMetres: { } l, WidthMetres: { } w } ? MeanShare * Math.Sqrt(l * w) : UsualMetres / 2;
+            return new(within, 0, [], !IsHeavy(from), from.LengthMetres is not null && from.WidthMetres is not null);
+        }
+        var floors = Math.Abs(from.Floor - to.Floor);
+        var climb = floors * Cabling.Storey(site, from);
+        var timber = !IsHeavy(from) && !IsHeavy(to);
+        if (Cabling.Middle(from) is { } m && Cabling.Middle(to) is { } n)
+        {
+            var flat = Math.Sqrt(Square(m.X - n.X) + Square(m.Y - n.Y));
+            return new(Math.Sqrt(Square(flat) + Square(climb)), floors, Crossed(site, from, to, m, n, flat), timber, true);
+        }
+        if (from.Building != to.Building)
+        {
+            return null;
+        }
+        var areas = site
+            .Places.Where(p => p.Building == from.Building && p.Floor == from.Floor && p.Kind != PlaceKind.Outdoors)
+            .Select(p => p.LengthMetres * p.WidthMetres)
+            .ToList();
+        var usual = areas.Count > 0 && areas.TrueForAll(x => x is not null) ? MeanShare * Math.Sqrt(areas.Sum()!.Value) : UsualMetres;
+        return new(Math.Sqrt(Square(usual) + Square(climb)), floors, null, timber, false);
+    }
+
+    /// <summary>
+    /// The walls on a way: where it enters or leaves a room of the floor that it starts on, from half-way on of the one it ends on.
+    /// </summary>
+    private static List<WallKind>? Crossed(Site site, Place from, Place to, (double X, double Y) a, (double X, double Y) b, double metres)
+    {
+        if (IsUndrawn(from) || IsUndrawn(to))
+        {
+            return null;
+        }
+        var half = from.Floor == to.Floor ? 1 : 0.5;
+        var at = site
+            .Places.Where(p => p.Kind != PlaceKind.Outdoors && p.Building == from.Building && p.Floor == from.Floor)
+            .SelectMany(p => Sides(p, a, b, 0, half))
+            .Concat(
+                (from.Floor, from.Building) == (to.Floor, to.Building)
+                    ? []
+                    : site
+                        .Places.Where(p => p.Kind != PlaceKind.Outdoors && p.Building == to.Building && p.Floor == to.Floor)
+                        .SelectMany(p => Sides(p, a, b, from.Floor == to.Floor ? 0 : half, 1))
+            )
+            .OrderBy(w => w.At)
+            .ThenBy(w => w.Wall)
+            .ToList();
+        var walls = new List<WallKind>();
+        var last = double.NegativeInfinity;
+        foreach (var (where, wall) in at)
+        {
+            if ((where - last) * metres >= OneWallMetres)
+            {
+                walls.Add(wall);
+                last = where;
+            }
+            else
+            {
+                walls[^1] = Heavier(walls[^1], wall);
+            }
+        }
+        return walls.Contains(WallKind.Unknown) ? null : walls;
+    }
+
+    /// <summary>Where a way crosses the walls of a place, as shares of its length, between two of them.</summary>
+    private static IEnumerable<(double At, WallKind Wall)> Sides(
+        Place place,
+        (double X, double Y) a,
+        (double X, double Y) b,
+        double first,
+        double last
+    )
+    {
+        if (place is not { EastMetres: { } west, NorthMetres: { } south, LengthMetres: { } length, WidthMetres: { } width })
+        {
+            yield break;
+        }
+        // A way is cut by two pairs of parallel sides; what is left of it lies within.
+        var (enters, leaves) = (double.NegativeInfinity, double.PositiveInfinity);
+        foreach (var (start, end, low, high) in new[] { (a.X, b.X, west, west + length), (a.Y, b.Y, south, south + width) })
+        {
+            if (start == end)
+            {
+                if (start <= low || start >= high)
+                {
+                    yield break;
+                }
+                continue;
+            }
+            var (one, other) = ((low - start) / (end - start), (high - start) / (end - start));
+            (enters, leaves) = (Math.Max(enters, Math.Min(one, other)), Math.Min(leaves, Math.Max(one, other)));
+        }
+        if (enters >= leaves)
+        {
+            yield break;
+        }
+        foreach (var at in new[] { enters, leaves })
+        {
+            if (at > first && at < last)
+            {
+                yield return (at, place.Walls);
+            }
+        }
+    }
+
+    /// <summary>The one that costs more; one that was not looked at may be anything.</summary>
+    private static WallKind Heavier(WallKind a, WallKind b) =>
+        a == WallKind.Unknown || b == WallKind.Unknown ? WallKind.Unknown
+        : WallLoss.Db(a, 2400) >= WallLoss.Db(b, 2400) ? a
+        : b;
+
+    private static bool IsUndrawn(Place place) =>
+        place.Kind != PlaceKind.Outdoors && place is not { LengthMetres: not null, WidthMetres: not null };
+
+    private static bool IsHeavy(Place place) => place.Walls is WallKind.Stone or WallKind.Concrete or WallKind.Metal;
+
+    private static double Square(double value) => value * value;
+}
