@@ -11,7 +11,7 @@ public sealed record DesignDocument
     public const string FormatName = "altrin-design";
 
     /// <summary>The newest version; raised once a landing that changes the format.</summary>
-    public const int NewestVersion = 12;
+    public const int NewestVersion = 13;
 
     /// <summary>Always "altrin-design".</summary>
     [Required, RegularExpression("^altrin-design$")]
@@ -356,6 +356,13 @@ public sealed record DeviceDocument
 
     /// <summary>The newest Wi-Fi protection that it knows; all where left out. Since version 4.</summary>
     public WifiSecurity? NewestSecurity { get; init; }
+
+    /// <summary>The generation of its Wi-Fi; not read where left out. Since version 13.</summary>
+    public WifiGeneration? Generation { get; init; }
+
+    /// <summary>How many spatial streams it has; not read where left out. Since version 13.</summary>
+    [Range(1, WifiRate.MostStreams)]
+    public int? Streams { get; init; }
 
     /// <summary>Whether it has a socket for a cable; not known where left out. Since version 5.</summary>
     public bool? HasSocket { get; init; }

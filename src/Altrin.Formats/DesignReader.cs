@@ -1,5 +1,6 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Formats;
@@ -73,6 +74,8 @@ internal static class DesignReader
             ChecksLease = ProfileReader.Habit(device.ChecksLease),
             Bands = device.Bands ?? [],
             NewestSecurity = device.NewestSecurity,
+            Generation = device.Generation ?? WifiGeneration.Unknown,
+            Streams = device.Streams,
             HasSocket = ProfileReader.Habit(device.HasSocket),
             Place = device.Place,
         };

@@ -32,6 +32,8 @@ public static class DesignUpgrades
         // 12 knows the pages of a kind of box, and calls one way to pass an address on by another word; left out, a box has the pages
         // that every box is taken to have.
         WordsOfVersion12.Upgrade,
+        // 13 knows what radios devices have, and where a box stood when it was heard; left out, neither was noted.
+        _ => { },
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

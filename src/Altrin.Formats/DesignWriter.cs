@@ -1,4 +1,5 @@
 using Altrin.Core.Addressing;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Formats;
@@ -72,6 +73,8 @@ public static class DesignWriter
             ChecksLease = ProfileWriter.Habit(device.ChecksLease),
             Bands = Listed(device.Bands),
             NewestSecurity = device.NewestSecurity,
+            Generation = device.Generation == WifiGeneration.Unknown ? null : device.Generation,
+            Streams = device.Streams,
             HasSocket = ProfileWriter.Habit(device.HasSocket),
             Place = device.Place,
         };

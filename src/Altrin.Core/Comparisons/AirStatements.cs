@@ -66,15 +66,19 @@ internal static class AirStatements
                 ],
             };
         }
-        yield return Heard(design.Site, taken, scan, [.. scan.Where(n => !ours.Contains(n)).Select(AsHeard)]);
+        yield return Heard(
+            design.Site,
+            taken,
+            [.. scan.Select(n => AsHeard(n) with { StoodIn = senders[n] is { } box ? design.Setting(box.Id)?.Place : null })],
+            [.. scan.Where(n => !ours.Contains(n)).Select(AsHeard)]
+        );
     }
 
     /// <summary>What was heard as a fact of the place where it was heard.</summary>
-    private static Statement Heard(Site site, Taken? taken, List<NetworkRead> scan, List<HeardNetwork> others)
+    private static Statement Heard(Site site, Taken? taken, List<HeardNetwork> scan, List<HeardNetwork> others)
     {
         var heard = new AirScan([
-            .. scan.Select(AsHeard)
-                .Where(n => n.Name.Length <= HeardNetwork.LongestName)
+            .. scan.Where(n => n.Name.Length <= HeardNetwork.LongestName)
                 .Distinct()
                 .OrderByDescending(n => n.LevelDbm ?? AirScan.WeakestDbm)
                 .ThenBy(n => n.Name, StringComparer.Ordinal)

@@ -54,6 +54,13 @@ public sealed record HeardNetwork([property: Required(AllowEmptyStrings = true),
     [Range(0, AirScan.MostEitherDb)]
     public int? EitherDb { get; init; }
 
+    /// <summary>
+    /// Where the box of the home that sends it stood then, by the id of the place; null for a network of others and where not noted. A
+    /// level says something of the box only while it stands there.
+    /// </summary>
+    [RegularExpression(Slugs.Pattern)]
+    public string? StoodIn { get; init; }
+
     /// <summary>How it is protected; null where that was not understood.</summary>
     public WifiSecurity? Security { get; init; }
 }

@@ -145,6 +145,12 @@ public sealed record Device([property: Key] string Id, string Name, DeviceKind K
     /// </summary>
     public WifiSecurity? NewestSecurity { get; init; }
 
+    /// <summary>The generation of its Wi-Fi; unknown where not read.</summary>
+    public WifiGeneration Generation { get; init; }
+
+    /// <summary>How many spatial streams it has, 1 to 8; null where not read.</summary>
+    public int? Streams { get; init; }
+
     /// <summary>Whether it has a socket for a cable.</summary>
     public Known HasSocket { get; init; }
 

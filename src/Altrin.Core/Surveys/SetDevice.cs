@@ -1,5 +1,6 @@
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Surveys;
@@ -33,5 +34,10 @@ public sealed record SetDevice(string Device, Partial<Device> Known) : Correctio
         Given.WrongName(device.Name)
         ?? Given.WrongPlace(site, device.Place)
         ?? Given.WrongMac(site, device.Id, device.Mac)
-        ?? (device.Bands.Distinct().Count() < device.Bands.Count ? "A band is listed once." : null);
+        ?? (device.Bands.Distinct().Count() < device.Bands.Count ? "A band is listed once." : null)
+        ?? (
+            device.Streams is { } streams and (< 1 or > WifiRate.MostStreams)
+                ? $"{streams} streams: 1 to {WifiRate.MostStreams} are expected."
+                : null
+        );
 }

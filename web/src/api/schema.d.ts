@@ -1873,6 +1873,9 @@ export interface components {
             checksLease?: components["schemas"]["Known"];
             bands?: components["schemas"]["RadioBand"][];
             newestSecurity?: null | components["schemas"]["WifiSecurity"];
+            generation?: components["schemas"]["WifiGeneration"];
+            /** Format: int32 */
+            streams?: null | number;
             hasSocket?: components["schemas"]["Known"];
             place?: null | string;
         };
@@ -1884,6 +1887,9 @@ export interface components {
             checksLease?: null | boolean;
             bands?: null | components["schemas"]["RadioBand"][];
             newestSecurity?: null | components["schemas"]["WifiSecurity"];
+            generation?: null | components["schemas"]["WifiGeneration"];
+            /** Format: int32 */
+            streams?: null | number;
             hasSocket?: null | boolean;
             place?: null | string;
         };
@@ -2080,6 +2086,7 @@ export interface components {
             levelDbm?: null | number;
             /** Format: int32 */
             eitherDb?: null | number;
+            stoodIn?: null | string;
             security?: null | components["schemas"]["WifiSecurity"];
         };
         HopRead: {
@@ -2671,6 +2678,9 @@ export interface components {
             checksLease?: components["schemas"]["Known"];
             bands?: components["schemas"]["RadioBand"][];
             newestSecurity?: null | components["schemas"]["WifiSecurity"];
+            generation?: components["schemas"]["WifiGeneration"];
+            /** Format: int32 */
+            streams?: null | number;
             hasSocket?: components["schemas"]["Known"];
             place?: null | string;
         };

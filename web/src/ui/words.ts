@@ -174,7 +174,7 @@ export const phaseWords: Words<"LightPhase"> = {
   inUse: "In use",
   updating: "Updating",
 };
-export const generationWords: Words<"WifiGeneration"> = { unknown: "", g: "54 Mb/s class", n: "n", ac: "ac", ax: "ax", be: "be" };
+export const generationWords: Words<"WifiGeneration"> = { unknown: "not read", g: "54 Mb/s class", n: "n", ac: "ac", ax: "ax", be: "be" };
 export const addressAfterWords: Words<"AddressAfter"> = {
   unknown: "address not known",
   kept: "keeps its address",

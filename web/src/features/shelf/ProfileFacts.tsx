@@ -71,7 +71,7 @@ export function profileRows(profile: Profile, settings: readonly SettingView[]):
       profile.radios.map((r) =>
         [
           bandWords[r.band],
-          r.generation ? generationWords[r.generation] : "",
+          r.generation && r.generation !== "unknown" ? generationWords[r.generation] : "",
           r.streams ? `${r.streams} ${r.streams === 1 ? "stream" : "streams"}` : "",
           r.widestMhz ? `up to ${r.widestMhz} MHz` : "",
           r.newestSecurity ? securityWords[r.newestSecurity] : "",

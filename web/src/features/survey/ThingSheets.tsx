@@ -6,7 +6,7 @@ import { NumberInput } from "../../ui/NumberInput";
 import { Select } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
 import { Tick } from "../../ui/Tick";
-import { bandWords, deviceWords, keysOf, knownWords, placeWords, wallWords } from "../../ui/words";
+import { bandWords, deviceWords, generationWords, keysOf, knownWords, placeWords, wallWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import type { JobTools } from "../shared/jobTools";
 import { Taking } from "./BoxSheet";
@@ -69,6 +69,19 @@ export function DeviceSheet({
             ))}
           </Flex>
         </chakra.fieldset>
+        <WordSelect
+          label="Generation of its Wi-Fi"
+          words={generationWords}
+          value={device.generation ?? "unknown"}
+          onChange={(generation) => now({ generation })}
+        />
+        <NumberInput
+          label="Streams of its Wi-Fi"
+          hint="1 to 8, such as 2 for 2×2; left out, rates are told with more spread"
+          expected="A whole number is expected, 1 to 8."
+          value={device.streams ?? null}
+          save={(streams) => correct({ streams })}
+        />
       </Section>
       {setting && (
         <HostAddressFields

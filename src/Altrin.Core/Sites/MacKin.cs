@@ -1,8 +1,7 @@
 using System.Globalization;
 using Altrin.Core.Addressing;
-using Altrin.Core.Sites;
 
-namespace Altrin.Core.Comparisons;
+namespace Altrin.Core.Sites;
 
 /// <summary>How a MAC address that was seen belongs to one on a label.</summary>
 public enum KinKind
