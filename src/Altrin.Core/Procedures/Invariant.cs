@@ -9,7 +9,9 @@ namespace Altrin.Core.Procedures;
 /// <param name="Judge">What is wrong with a step, or with the state after it; what was wrong before it is taken off by the caller.</param>
 public sealed record Invariant(int Number, string Code, string Says, Func<Step, IEnumerable<Violation>> Judge)
 {
-    /// <summary>Every invariant, by number: each is the one static member of type <see cref="Invariant"/> of a class in its folder.</summary>
+    /// <summary>
+    /// Every invariant, by number: each is the one static member of type <see cref="Invariant"/> of a class in its folder.
+    /// </summary>
     public static IReadOnlyList<Invariant> All { get; } =
     [
         .. typeof(Invariant)

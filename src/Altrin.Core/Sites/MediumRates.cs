@@ -9,10 +9,25 @@ public static class MediumRates
     public const int TwoPairs = 100;
 
     /// <summary>
+    /// What arrives at least over mains wiring, and what is usual, in Mb/s (common practice: 30 to 95 behind 100 Mb/s ports).
+    /// </summary>
+    public const int LeastOverMains = 30,
+        UsualOverMains = 60;
+
+    /// <summary>What ports of which nothing was read carry, in Mb/s: at worst, and as is usual (common practice).</summary>
+    public const int SlowPort = 100,
+        UsualPort = 1000;
+
+    /// <summary>
     /// The part of a wire's rate that arrives as data over TCP: 1448 of 1538 bytes a frame, with timestamps (IEEE 802.3, RFC 7323; from
     /// memory).
     /// </summary>
     public const double Payload = 1448.0 / 1538;
+
+    /// <summary>
+    /// The part that arrives where the line asks for a login (PPPoE): 8 bytes of each frame go to it (RFC 2516; from memory).
+    /// </summary>
+    public const double PayloadWithLogin = 1440.0 / 1538;
 
     /// <summary>What arrives behind a 100 Mb/s port, in Mb/s.</summary>
     public const int BehindFastPortMbps = (int)(100 * Payload);

@@ -7,7 +7,8 @@ namespace Altrin.Core.Surveys;
 /// <summary>Notes a device of the customer, and how it hangs in the network today.</summary>
 /// <param name="Device">The device; an empty id is made of its name.</param>
 /// <param name="Address">How it comes by its address.</param>
-/// <param name="Connection">How it is connected; where that was not said, it is put on the Wi-Fi of its building where there is one.</param>
+/// <param name="Connection">How it is connected; where that was not said, it is put on the Wi-Fi of its building where there is
+/// one.</param>
 public sealed record AddDevice(Device Device, HostAddress Address, Connection Connection) : Correction
 {
     /// <inheritdoc/>

@@ -4,7 +4,9 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Surveys;
 
-/// <summary>How something is connected, as a part of its line says: "at Loft switch", "port 2", "by cable", "by radio", "at the line".</summary>
+/// <summary>
+/// How something is connected, as a part of its line says: "at Loft switch", "port 2", "by cable", "by radio", "at the line".
+/// </summary>
 internal sealed partial class QuickConnection(Site site)
 {
     /// <summary>What may stand there, in words.</summary>

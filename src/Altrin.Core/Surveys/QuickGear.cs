@@ -5,7 +5,9 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Surveys;
 
-/// <summary>"Hall gateway, fibre gateway four, hall, 192.168.8.1, 00:00:5e:00:53:01, telephone"; "Loft node, mesh kit, node, by radio".</summary>
+/// <summary>
+/// "Hall gateway, fibre gateway four, hall, 192.168.8.1, 00:00:5e:00:53:01, telephone"; "Loft node, mesh kit, node, by radio".
+/// </summary>
 internal static partial class QuickGear
 {
     private const string Expected =

@@ -15,7 +15,8 @@ public sealed record Shelf(IReadOnlyList<Profile> Profiles)
 
     /// <summary>
     /// The entries that may be meant by a few words. Each word must begin a word of its name or of its id; where no entry has them all
-    /// there, the words of the trade are taken too, such as "extender" or "PoE switch", and what is so first comes before what can be so. One
+    /// there, the words of the trade are taken too, such as "extender" or "PoE switch", and what is so first comes before what can be so.
+    /// One
     /// that is called so in full is meant alone.
     /// </summary>
     public IReadOnlyList<Profile> Fitting(string words)

@@ -5,7 +5,8 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Procedures.Acts;
 
 /// <summary>The laptop leaves the Wi-Fi that it is in.</summary>
-/// <param name="Forget">Whether it forgets the Wi-Fi for good, as at the end; otherwise it is kept from joining it by itself for now.</param>
+/// <param name="Forget">Whether it forgets the Wi-Fi for good, as at the end; otherwise it is kept from joining it by itself for
+/// now.</param>
 public sealed record LaptopOffWifi(bool Forget = false) : Act
 {
     /// <inheritdoc/>

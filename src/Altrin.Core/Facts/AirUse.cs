@@ -1,0 +1,120 @@
+using Altrin.Core.Radio;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>How the air is used around one radio of the home.</summary>
+/// <param name="Box">The box.</param>
+/// <param name="Radio">Its radio.</param>
+/// <param name="Band">The band.</param>
+/// <param name="Channel">The channel that it is fixed to; null where the box chooses.</param>
+/// <param name="WidthMhz">The width that it is fixed to; null where the box chooses.</param>
+/// <param name="Names">The names that it sends.</param>
+/// <param name="Beacons">The part of the time that the beacons of these names take, 0 to 1.</param>
+/// <param name="Alone">What is left to it while the other radios of the home are quiet, 0 to 1.</param>
+/// <param name="Busy">What is left to it while the other radios of the home on its channel are as busy as it is, 0 to 1.</param>
+/// <param name="Disturbers">Who is heard on its channel, the one that takes most first.</param>
+public sealed record AirUse(
+    string Box,
+    string Radio,
+    RadioBand Band,
+    int? Channel,
+    int? WidthMhz,
+    IReadOnlyList<string> Names,
+    double Beacons,
+    double Alone,
+    double Busy,
+    IReadOnlyList<Disturber> Disturbers
+)
+{
+    /// <summary>The place whose scan neighbours were taken from; null where none was made.</summary>
+    public string? ScannedIn { get; init; }
+
+    /// <summary>That of every radio of a home that sends, by box and radio.</summary>
+    public static IReadOnlyList<AirUse> Of(Design design, Signals signals, IReadOnlyList<Air> airs)
+    {
+        var radios = airs.GroupBy(a => (a.Box, a.Radio.Id)).Select(g => g.ToList()).ToList();
+        return [.. radios.Select(r => Of(design, signals, r, radios))];
+    }
+
+    private static AirUse Of(Design design, Signals signals, List<Air> own, List<List<Air>> all)
+    {
+        var (air, band) = (own[0], own[0].Radio.Band);
+        var names = own.Select(a => a.Setting.Name).Distinct().ToList();
+        var beacons = names.Count * Airtime.OfBeacon(Airtime.BeaconMbps(band));
+        var block = BlockOf(air);
+        var place = design.Site.Place(design.Setting(air.Box)?.Place);
+        var scanned = place is null ? null : Scanned(design.Site, signals, place);
+        var disturbers = new List<Disturber>();
+        if (block is not null && place is not null)
+        {
+            foreach (var other in all.Where(r => r[0].Box != air.Box && r[0].Radio.Band == band))
+            {
+                if (BlockOf(other[0]) is { } there && block.TakenBy(there) is var share and > 0 && signals.Of(other[0], place) is { } level)
+                {
+                    if (level.Dbm >= Airtime.HeardDbm)
+                    {
+                        disturbers.Add(new(other[0].Box, other[0].Setting.Name, there.Primary, level.Dbm, share, share));
+                    }
+                }
+            }
+            foreach (var heard in scanned?.Air?.Networks ?? [])
+            {
+                if (
+                    heard is { Channel: { } channel, LevelDbm: >= Airtime.HeardDbm and var level }
+                    && heard.Band == band
+                    && heard.StoodIn is null
+                    && (heard.Radio is not { } radio || MacKin.Owner(design.Site, radio) is null)
+                    && ChannelBlock.Of(band, channel, Channels.NarrowMhz) is { } there
+                    && block.TakenBy(there) is var share and > 0
+                )
+                {
+                    var takes = share * (Airtime.NeighbourBusy + Airtime.OfBeacon(Airtime.BeaconMbps(band)));
+                    disturbers.Add(new(null, heard.Name, channel, level, share, takes));
+                }
+            }
+        }
+        var neighbours = disturbers.Where(d => d.Box is null).Select(d => d.Takes).ToList();
+        return new(
+            air.Box,
+            air.Radio.Id,
+            band,
+            air.Setting.Channel,
+            air.Setting.WidthMhz,
+            names,
+            beacons,
+            Airtime.Left(beacons, neighbours, []),
+            Airtime.Left(beacons, neighbours, disturbers.Where(d => d.Box is not null).Select(d => d.Covers)),
+            [.. disturbers.OrderByDescending(d => d.Takes).ThenByDescending(d => d.LevelDbm).ThenBy(d => d.Name, StringComparer.Ordinal)]
+        )
+        {
+            ScannedIn = scanned?.Id,
+        };
+    }
+
+    /// <summary>Where a radio sends; null where its box chooses the channel.</summary>
+    public static ChannelBlock? BlockOf(Air air) =>
+        air.Setting.Channel is { } channel
+            ? ChannelBlock.Of(air.Radio.Band, channel, air.Setting.WidthMhz ?? Channels.NarrowMhz)
+                ?? ChannelBlock.Of(air.Radio.Band, channel, Channels.NarrowMhz)
+            : null;
+
+    /// <summary>The place itself where it was scanned, or else the nearest one that was; null where none was.</summary>
+    private static Place? Scanned(Site site, Signals signals, Place place) =>
+        site
+            .Places.Where(p => p.Air is not null)
+            .Select(p => (Place: p, Metres: p.Id == place.Id ? -1 : signals.Way(p, place)?.Metres ?? double.MaxValue))
+            .OrderBy(p => p.Metres)
+            .Select(p => p.Place)
+            .FirstOrDefault();
+}
+
+/// <summary>Who is heard on the channel of a radio.</summary>
+/// <param name="Box">The box of the home; null for a network of others.</param>
+/// <param name="Name">Its name; empty where hidden.</param>
+/// <param name="Channel">Its channel.</param>
+/// <param name="LevelDbm">How strongly it is heard.</param>
+/// <param name="Covers">How much of the channel it covers, 0 to 1.</param>
+/// <param name="Takes">What it takes of the time at most, 0 to 1: all that it covers for a box of the home, what is usual for
+/// others.</param>
+public sealed record Disturber(string? Box, string Name, int Channel, double LevelDbm, double Covers, double Takes);
