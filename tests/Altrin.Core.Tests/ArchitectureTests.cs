@@ -95,6 +95,7 @@ public sealed class ArchitectureTests
                             or CauseCodes.NoGuestName
                             or CauseCodes.NameNotKept
                             or CauseCodes.NotMeasured
+                            or CauseCodes.TooWeak
                             // The laptop is in no design.
                             or CauseCodes.TwoWays
                         )

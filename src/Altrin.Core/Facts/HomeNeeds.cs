@@ -1,5 +1,6 @@
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Facts;
@@ -38,16 +39,40 @@ internal static class HomeNeeds
         return slow.Count > 0 ? way.Answer.And(Answer.No([.. slow])) : way.Answer;
     }
 
-    public static Answer Calls(Design design, CallsInPlace need) =>
-        design.SetUp.Boxes.Any(b => b.Place == need.Place && Air.Of(design, b.Box).Count > 0)
-            ? Answer.Yes
-            : Answer.NotKnown(
+    /// <summary>Whether the best of what is heard in a place, guests' names left out, is strong enough for calls.</summary>
+    public static Answer Calls(Design design, CallsInPlace need)
+    {
+        var (signals, place) = (new Signals(design), design.Site.Place(need.Place));
+        var sent = Air.Of(design).Where(a => !a.Guest && !Air.IsLink(design, a.Box, a.Setting.Name)).ToList();
+        var heard = sent.Select(a => (Air: a, Level: place is null ? null : signals.Of(a, place))).ToList();
+        var strongest = heard.Where(h => h.Level is not null).OrderByDescending(h => h.Level!.Dbm - h.Level.SpreadDb).FirstOrDefault();
+        if (strongest is not { Level: { } best, Air: var air })
+        {
+            return Open($"How strongly a box is heard in {design.NameOf(need.Place)} is not known: {Wanted}.");
+        }
+        var name = $"{design.NameOf(air.Box)} at {BandWords.Of(air.Radio.Band)}";
+        return best.Reaches(Level.ForCallsDbm) switch
+        {
+            // How far apart rooms usually are says nothing of these two.
+            Known.Yes when best.Basis > LevelBasis.Distance => Answer.Yes,
+            // A box of which the place was not noted may stand in that very room.
+            Known.No when best.Basis > LevelBasis.Distance && heard.TrueForAll(h => h.Level is not null) => Answer.No(
                 Cause.Of(
-                    CauseCodes.NotMeasured,
-                    $"No box that sends stands in {design.NameOf(need.Place)}, and no level was measured there; -67 dBm or better is wanted.",
+                    CauseCodes.TooWeak,
+                    $"{name} is heard in {design.NameOf(need.Place)} at {LevelWords.Of(best)}, and {Wanted}.",
                     need.Place
                 )
-            );
+            ),
+            _ => Open(
+                $"{name} is heard in {design.NameOf(need.Place)} at {LevelWords.Of(best)}: {best.ChanceOf(Level.ForCallsDbm):P0} likely to do, "
+                    + $"since {Wanted}. Measure there."
+            ),
+        };
+
+        Answer Open(string says) => Answer.NotKnown(Cause.Of(CauseCodes.NotMeasured, says, need.Place));
+    }
+
+    private static readonly string Wanted = $"{Level.ForCallsDbm:0} dBm or better is wanted for calls";
 
     public static Answer Guests(Network network)
     {

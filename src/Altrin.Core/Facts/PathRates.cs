@@ -147,7 +147,7 @@ public sealed class PathRates
             .Select(a => OfAir(a, device))
             .ToList();
         // Which of several radios it takes is the device's affair; it mostly takes the one that gives more (common practice).
-        var best = choices.MaxBy(c => Math.Min(Told(c.Down), Told(c.Up)));
+        var best = choices.OrderByDescending(c => Math.Min(Told(c.Down), Told(c.Up))).FirstOrDefault();
         if (best.Air is not { } air)
         {
             return new(link.Id, RatePartKind.Wifi, $"the Wi-Fi of {Design.NameOf(box)}", default, default);
@@ -183,7 +183,7 @@ public sealed class PathRates
     private RatePart OfRadio(Link link, string at)
     {
         var (box, to) = (link.Id["radio:".Length..], link.A.Owner == link.Id["radio:".Length..] ? link.B.Owner : link.A.Owner);
-        var best = Joins(box, to).MaxBy(j => Told(j.Span));
+        var best = Joins(box, to).OrderByDescending(j => Told(j.Span)).FirstOrDefault();
         if (best.Air is not { } air)
         {
             return new(link.Id, RatePartKind.Radio, $"the radio link from {Design.NameOf(box)} to {Design.NameOf(to)}", default, default);

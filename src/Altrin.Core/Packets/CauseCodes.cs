@@ -112,6 +112,9 @@ public static class CauseCodes
     /// <summary>A level that was not measured. Subject: the place. The need that asks for it says so.</summary>
     public const string NotMeasured = "not-measured";
 
+    /// <summary>A level that is too weak for what is asked for. Subject: the place. The need that asks for it says so.</summary>
+    public const string TooWeak = "too-weak";
+
     /// <summary>A router that does not lead from inside to its own outer address, or may not. Subject: the router.</summary>
     public const string NoHairpin = "no-hairpin";
 

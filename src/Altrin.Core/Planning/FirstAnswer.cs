@@ -1,3 +1,4 @@
+using Altrin.Core.Facts;
 using Altrin.Core.Findings;
 using Altrin.Core.Findings.Rules;
 using Altrin.Core.Sites;
@@ -94,8 +95,9 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
             .Select(b => site.Place(b.Place))
             .OfType<Place>()
             .ToList();
-        var far = indoors.Where(p => !senders.Any(s => Nearness.Serves(site, s, p) == Known.Yes)).ToList();
-        var unsure = far.Where(p => senders.Any(s => Nearness.Serves(site, s, p) == Known.Unknown)).ToList();
+        var signals = new Signals(found);
+        var far = indoors.Where(p => !senders.Any(s => signals.Serves(s, p) == Known.Yes)).ToList();
+        var unsure = far.Where(p => senders.Any(s => signals.Serves(s, p) == Known.Unknown)).ToList();
         if (far.Count == 0)
         {
             return rename.Count > 0
@@ -106,7 +108,7 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
                         ? "Nothing is needed: what is there serves every room."
                         : $"Nothing is needed: {gateway.Name} serves every room from where it stands.",
                     [
-                        "Every room is near a box that sends. Walk the far ones with a telephone before you say so.",
+                        "Every room is near enough to a box that sends. Walk the far ones with a telephone before you say so.",
                         .. open.Count > 0 ? [$"The proof has {Verdict.Count(open.Count, "thing")} worth knowing."] : Array.Empty<string>(),
                     ]
                 );
@@ -119,11 +121,14 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
                 [$"How far {Names(site, unsure)} {(unsure.Count == 1 ? "is" : "are")} from the nearest box that sends is not known."]
             );
         }
-        var reasons = new List<string> { $"{Names(site, far)} {(far.Count == 1 ? "is" : "are")} far from every box that sends." };
+        var reasons = new List<string>
+        {
+            $"{Names(site, far)} {(far.Count == 1 ? "is" : "are")} not near enough to a box that sends to be sure of calls.",
+        };
         reasons.AddRange(rename);
         if (
             senders.Count == 1
-            && indoors.FirstOrDefault(c => c.Id != stands.Id && indoors.All(p => Nearness.Serves(site, c, p) == Known.Yes)) is { } middle
+            && indoors.FirstOrDefault(c => c.Id != stands.Id && indoors.All(p => signals.Serves(c, p) == Known.Yes)) is { } middle
         )
         {
             return new(
@@ -147,7 +152,7 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
                 [.. reasons, $"Everything there has a socket: {string.Join(", ", there.Select(d => d.Name))}."]
             );
         }
-        if (indoors.FirstOrDefault(c => far.All(p => Nearness.Serves(site, c, p) == Known.Yes)) is { } spot)
+        if (indoors.FirstOrDefault(c => far.All(p => signals.Serves(c, p) == Known.Yes)) is { } spot)
         {
             var spare = site.Boxes.FirstOrDefault(b =>
                 found.Mode(b.Id) is null && b.Profile.Radios.Count > 0 && SpareVerdict.Of(b, site.Service, null).Worth != Worth.Leave

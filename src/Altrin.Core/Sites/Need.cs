@@ -81,8 +81,7 @@ public sealed record StaysOnline(string Id, string Device) : DeviceNeed(Id, Devi
 }
 
 /// <summary>
-/// Calls over Wi-Fi must hold in a place: a box that sends stands in it, or a level of -67 dBm or better was measured there
-/// (common practice).
+/// Calls over Wi-Fi must hold in a place: a box is heard there at -67 dBm or better, as measured or as computed (common practice).
 /// </summary>
 /// <param name="Id">Slug, unique in the file.</param>
 /// <param name="Place">Where.</param>

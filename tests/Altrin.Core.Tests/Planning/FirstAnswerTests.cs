@@ -26,7 +26,7 @@ public sealed class FirstAnswerTests
     [Fact]
     public void A_gateway_at_one_end_is_moved_to_the_middle()
     {
-        var answer = Of(House(("end", 0, 0, 0), ("middle", 8, 0, 0), ("far", 16, 0, 0)));
+        var answer = Of(House(("end", 0, 0, 0), ("middle", 10, 0, 0), ("far", 20, 0, 0)));
         Assert.Equal((FirstAnswerKind.Move, true), (answer.Kind, answer.Sentence.Contains("to middle", StringComparison.Ordinal)));
     }
 

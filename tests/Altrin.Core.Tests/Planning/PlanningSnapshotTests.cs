@@ -1,4 +1,5 @@
 using System.Text;
+using Altrin.Core.Facts;
 using Altrin.Core.Findings;
 using Altrin.Core.Planning;
 using Altrin.Core.Radio;
@@ -37,10 +38,8 @@ public sealed class PlanningSnapshotTests
                     text.Append($"  {box.Id}, {day:yyyy-MM-dd}: {Plain.Of(SpareVerdict.Of(box, design.Site.Service, day))}\n");
                 }
             }
-            var served =
-                from a in design.Site.Places
-                from b in design.Site.Places
-                select $"{a.Id} {b.Id} {Nearness.Serves(design.Site, a, b)}";
+            var signals = new Signals(design);
+            var served = from a in design.Site.Places from b in design.Site.Places select $"{a.Id} {b.Id} {signals.Serves(a, b)}";
             text.Append($"  {string.Join("; ", served)}\n");
         }
         Snapshot.Match(text.ToString(), "Planning");
