@@ -126,7 +126,8 @@ internal static class ProofTables
         }
     }
 
-    private static void Table(IAnsiConsole console, string title, string[] heads, IEnumerable<string[]> rows)
+    /// <summary>A table; nothing where it has no rows.</summary>
+    public static void Table(IAnsiConsole console, string title, string[] heads, IEnumerable<string[]> rows)
     {
         var table = new Table
         {

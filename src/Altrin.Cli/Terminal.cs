@@ -29,6 +29,8 @@ public static class Terminal
         {
             ProveCommand.Make(input, console, output, errors),
             LookCommand.Make(input, output, errors),
+            AirCommands.Signal(input, console, output, errors),
+            AirCommands.Rate(input, console, output, errors),
             ReadCommand.Make(input, output, errors),
             PlayCommand.Make(input, output, errors),
             SheetCommand.Make(input, output, errors, progress),

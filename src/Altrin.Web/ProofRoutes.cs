@@ -77,6 +77,19 @@ internal static class ProofRoutes
             .MapGet("/path", ([AsParameters] ProofQuestion q, string from, string to) => q.Seen(seen => Path(seen, from, to)))
             .WithName("ExplainPath");
         proof
+            .MapGet("/speed", ([AsParameters] ProofQuestion q) => q.Seen(seen => (Parsed<SpeedAndAir>)SpeedAndAir.Of(seen)))
+            .WithName("ReadSpeedAndAir");
+        proof
+            .MapGet("/rate", ([AsParameters] ProofQuestion q, string from, string to) =>
+                q.Seen(seen =>
+                    Known(
+                        to == "internet" ? new PathRates(seen).ToInternet(from) : new PathRates(seen).Between(from, to),
+                        "Two devices in use that get to each other are expected, or one and 'internet'."
+                    )
+                )
+            )
+            .WithName("ReadRate");
+        proof
             .MapGet("/joins", ([AsParameters] ProofQuestion q, string box) =>
                 q.Asked(
                     (design, _) =>

@@ -39,7 +39,7 @@ public static class AirRates
     /// <param name="level">How strongly it is heard; null where not known.</param>
     /// <param name="one">What one side is.</param>
     /// <param name="other">What the other is.</param>
-    public static RateSpan Of(RadioBand band, Level? level, Ability one, Ability other)
+    public static RateSpan Of(RadioBand band, SignalLevel? level, Ability one, Ability other)
     {
         var (oldest, newest) = (Oldest(band), Newest(band));
         var low = At(

@@ -51,7 +51,7 @@ internal static class HomeNeeds
             return Open($"How strongly a box is heard in {design.NameOf(need.Place)} is not known: {Wanted}.");
         }
         var name = $"{design.NameOf(air.Box)} at {BandWords.Of(air.Radio.Band)}";
-        return best.Reaches(Level.ForCallsDbm) switch
+        return best.Reaches(SignalLevel.ForCallsDbm) switch
         {
             // How far apart rooms usually are says nothing of these two.
             Known.Yes when best.Basis > LevelBasis.Distance => Answer.Yes,
@@ -64,7 +64,7 @@ internal static class HomeNeeds
                 )
             ),
             _ => Open(
-                $"{name} is heard in {design.NameOf(need.Place)} at {LevelWords.Of(best)}: {best.ChanceOf(Level.ForCallsDbm):P0} likely to do, "
+                $"{name} is heard in {design.NameOf(need.Place)} at {LevelWords.Of(best)}: {best.ChanceOf(SignalLevel.ForCallsDbm):P0} likely to do, "
                     + $"since {Wanted}. Measure there."
             ),
         };
@@ -72,7 +72,7 @@ internal static class HomeNeeds
         Answer Open(string says) => Answer.NotKnown(Cause.Of(CauseCodes.NotMeasured, says, need.Place));
     }
 
-    private static readonly string Wanted = $"{Level.ForCallsDbm:0} dBm or better is wanted for calls";
+    private static readonly string Wanted = $"{SignalLevel.ForCallsDbm:0} dBm or better is wanted for calls";
 
     public static Answer Guests(Network network)
     {

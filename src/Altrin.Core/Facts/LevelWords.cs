@@ -4,7 +4,7 @@ namespace Altrin.Core.Facts;
 public static class LevelWords
 {
     /// <summary>Such as "about -68 dBm, give or take 7, by walls and distance".</summary>
-    public static string Of(Level level) => $"about {Dbm(level.Dbm)}, give or take {level.SpreadDb:0}, {Of(level.Basis)}";
+    public static string Of(SignalLevel level) => $"about {Dbm(level.Dbm)}, give or take {level.SpreadDb:0}, {Of(level.Basis)}";
 
     /// <summary>Such as "-68 dBm".</summary>
     public static string Dbm(double dbm) => $"{Math.Round(dbm):0} dBm";
@@ -32,7 +32,7 @@ public static class LevelWords
 
     /// <summary>Such as "about 210 Mb/s (90 to 400)", "94 Mb/s" and "20 to 500 Mb/s".</summary>
     public static string Of(RateSpan span) =>
-        span.Usual is not { } usual ? (span.High >= 1e6 ? "not known" : $"{Mbps(span.Low)} to {Mbps(span.High)} Mb/s")
+        span.Usual is not { } usual ? (span.High >= Sites.Limits.RateMbps ? "not known" : $"{Mbps(span.Low)} to {Mbps(span.High)} Mb/s")
         : Mbps(span.Low) == Mbps(span.High) ? $"{Mbps(usual)} Mb/s"
         : $"about {Mbps(usual)} Mb/s ({Mbps(span.Low)} to {Mbps(span.High)})";
 

@@ -33,6 +33,9 @@ public sealed class PathRates
     /// <summary>Levels of the home.</summary>
     public Signals Signals => _signals;
 
+    /// <summary>What is on the air, by box.</summary>
+    public IReadOnlyList<Air> Airs => _airs;
+
     private Design Design => _seen.Network.Design;
 
     /// <summary>How fast each customer's device gets to the internet, of those that get there.</summary>
@@ -70,7 +73,51 @@ public sealed class PathRates
         }
         var (down, limitDown) = Least(parts, p => p.Down);
         var (up, limitUp) = Least(parts, p => p.Up);
-        return new(from, to, down, up, limitDown, limitUp, parts);
+        return new(
+            from,
+            to,
+            down.Rounded(),
+            up.Rounded(),
+            limitDown,
+            limitUp,
+            Says(parts, limitDown, limitUp),
+            [
+                .. parts.Select(p =>
+                    p with
+                    {
+                        Down = p.Down.Rounded(),
+                        Up = p.Up.Rounded(),
+                        Level = p.Level?.Rounded(),
+                        Back = p.Back?.Rounded(),
+                    }
+                ),
+            ]
+        );
+    }
+
+    private static string Says(List<RatePart> parts, string? down, string? up)
+    {
+        if (parts.FirstOrDefault(p => p.Id == down) is not { } limit)
+        {
+            return "Nothing on the way says a rate.";
+        }
+        if (limit.Kind == RatePartKind.Service)
+        {
+            return "The service sold is the slowest part: nothing in the home makes it faster.";
+        }
+        var says = limit switch
+        {
+            { Level: null, Kind: RatePartKind.Wifi or RatePartKind.Radio } =>
+                $"How strongly {limit.Says} is received is not known: note the places, or measure.",
+            { Level: { } level } => $"The slowest part is {limit.Says}, received at {LevelWords.Dbm(level.Dbm)}{Turns(limit)}.",
+            _ => $"The slowest part is {limit.Says}.",
+        };
+        return up == down || parts.FirstOrDefault(p => p.Id == up) is not { } other ? says : $"{says} Upwards it is {other.Says}.";
+
+        string Turns(RatePart part) =>
+            part.Repeats || parts.SkipWhile(p => p != part).Skip(1).Take(1).Any(p => p.Repeats)
+                ? ", on a radio that sends each frame twice"
+                : "";
     }
 
     /// <summary>What gets through all parts, hops on one radio taking turns, and which part limits it.</summary>
@@ -91,7 +138,7 @@ public sealed class PathRates
         }
         if (groups.Count == 0)
         {
-            return (new(0, null, double.MaxValue), null);
+            return (new(0, null, Limits.RateMbps), null);
         }
         var least = groups.MinBy(g => Told(g.Span));
         return (groups.Select(g => g.Span).Aggregate((a, b) => a.LimitedBy(b)), least.Slowest.Id);
@@ -107,7 +154,7 @@ public sealed class PathRates
             ? null
             : new(RatePart.Service, RatePartKind.Service, "the internet service as sold", SoldAt(service.DownMbps), SoldAt(service.UpMbps));
 
-        static RateSpan SoldAt(int? mbps) => mbps is { } sold ? RateSpan.Exactly(sold) : new(0, null, double.MaxValue);
+        static RateSpan SoldAt(int? mbps) => mbps is { } sold ? RateSpan.Exactly(sold) : new(0, null, Limits.RateMbps);
     }
 
     /// <summary>A link, come upon at one of its ends by one who asks.</summary>
@@ -128,7 +175,7 @@ public sealed class PathRates
         }
         var login = cable.Ends(PortRef.Street) && Design.Site.Service.Line.Login == Known.Yes;
         var payload = login ? MediumRates.PayloadWithLogin : MediumRates.Payload;
-        var span = RateSpan.Exactly(known.AtMostMbps ?? double.MaxValue);
+        var span = RateSpan.Exactly(known.AtMostMbps ?? Limits.RateMbps);
         if (known.PortsMbps is null)
         {
             span = span.LimitedBy(new(MediumRates.SlowPort, MediumRates.UsualPort, MediumRates.UsualPort));
@@ -150,7 +197,7 @@ public sealed class PathRates
         var best = choices.OrderByDescending(c => Math.Min(Told(c.Down), Told(c.Up))).FirstOrDefault();
         if (best.Air is not { } air)
         {
-            return new(link.Id, RatePartKind.Wifi, $"the Wi-Fi of {Design.NameOf(box)}", default, default);
+            return new(link.Id, RatePartKind.Wifi, $"the Wi-Fi of {Design.NameOf(box)}", RateSpan.None, RateSpan.None);
         }
         var (down, up) = link.A.Owner == from ? (best.Down, best.Up) : (best.Up, best.Down);
         var ((near, far), end) = (link.A.Owner == from ? (best.There, best.Back) : (best.Back, best.There), (air.Box, air.Radio.Id));
@@ -162,7 +209,7 @@ public sealed class PathRates
         };
     }
 
-    private (Air? Air, RateSpan Down, RateSpan Up, Level? There, Level? Back) OfAir(Air air, Device? device)
+    private (Air? Air, RateSpan Down, RateSpan Up, SignalLevel? There, SignalLevel? Back) OfAir(Air air, Device? device)
     {
         var there = Design.Site.Place(device?.Place) is { } place ? _signals.Of(air, place) : null;
         var back = device is null ? null : _signals.Back(air, device);
@@ -186,7 +233,13 @@ public sealed class PathRates
         var best = Joins(box, to).OrderByDescending(j => Told(j.Span)).FirstOrDefault();
         if (best.Air is not { } air)
         {
-            return new(link.Id, RatePartKind.Radio, $"the radio link from {Design.NameOf(box)} to {Design.NameOf(to)}", default, default);
+            return new(
+                link.Id,
+                RatePartKind.Radio,
+                $"the radio link from {Design.NameOf(box)} to {Design.NameOf(to)}",
+                RateSpan.None,
+                RateSpan.None
+            );
         }
         return new(
             link.Id,
@@ -203,7 +256,7 @@ public sealed class PathRates
     }
 
     /// <summary>The radios by which a box may join another: the one that it is set to, or any of a kit, which chooses itself.</summary>
-    private IEnumerable<(Air? Air, string Own, RateSpan Span, Level? Level)> Joins(string box, string to)
+    private IEnumerable<(Air? Air, string Own, RateSpan Span, SignalLevel? Level)> Joins(string box, string to)
     {
         var profile = Design.Box(box)!.Profile;
         var joins = Design.Mode(box)?.Joins;

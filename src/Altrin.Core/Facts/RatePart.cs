@@ -12,10 +12,10 @@ public sealed record RatePart(string Id, RatePartKind Kind, string Says, RateSpa
     public const string Service = "service";
 
     /// <summary>How strongly the sender is heard over a radio link, at its end that is nearer to the one who is asked about.</summary>
-    public Level? Level { get; init; }
+    public SignalLevel? Level { get; init; }
 
     /// <summary>The same at the other end: the weaker direction counts.</summary>
-    public Level? Back { get; init; }
+    public SignalLevel? Back { get; init; }
 
     /// <summary>Whether the hop before is on the same radio, which sends each frame twice.</summary>
     public bool Repeats { get; init; }
@@ -50,6 +50,7 @@ public enum RatePartKind
 /// <param name="Up">What arrives from it.</param>
 /// <param name="LimitDown">The part that limits what arrives; null where that cannot be said.</param>
 /// <param name="LimitUp">The part that limits what is sent.</param>
+/// <param name="Says">What limits it, in a sentence.</param>
 /// <param name="Parts">All parts, from the device on.</param>
 public sealed record RateFact(
     string From,
@@ -58,5 +59,6 @@ public sealed record RateFact(
     RateSpan Up,
     string? LimitDown,
     string? LimitUp,
+    string Says,
     IReadOnlyList<RatePart> Parts
 );

@@ -4,8 +4,11 @@ namespace Altrin.Core.Facts;
 /// <param name="Low">The least, one standard deviation down and with the worse of what is not known.</param>
 /// <param name="Usual">What is expected; null where that cannot be said.</param>
 /// <param name="High">The most, one standard deviation up and with the better of what is not known.</param>
-public readonly record struct RateSpan(double Low, double? Usual, double High)
+public sealed record RateSpan(double Low, double? Usual, double High)
 {
+    /// <summary>Nothing arrives.</summary>
+    public static RateSpan None { get; } = new(0, 0, 0);
+
     /// <summary>One that is known.</summary>
     public static RateSpan Exactly(double mbps) => new(mbps, mbps, mbps);
 
@@ -23,6 +26,9 @@ public readonly record struct RateSpan(double Low, double? Usual, double High)
             },
             Math.Min(High, other.High)
         );
+
+    /// <summary>The same to a tenth of a Mb/s.</summary>
+    public RateSpan Rounded() => new(Math.Round(Low, 1), Usual is { } usual ? Math.Round(usual, 1) : null, Math.Round(High, 1));
 
     /// <summary>A part of it, 0 to 1.</summary>
     public RateSpan Times(double share) => new(Low * share, Usual * share, High * share);

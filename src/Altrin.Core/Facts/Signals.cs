@@ -29,7 +29,7 @@ public sealed class Signals
     /// <summary>
     /// How strongly what a box sends is heard in a place; null where the place of the box, or what lies between, is not known.
     /// </summary>
-    public Level? Of(Air air, Place place)
+    public SignalLevel? Of(Air air, Place place)
     {
         if (PlaceOf(air.Box) is not { } stands)
         {
@@ -49,7 +49,7 @@ public sealed class Signals
     /// <remarks>
     /// What is lost on the way is the same in both directions: where the way there was measured, the way back rests on it too.
     /// </remarks>
-    public Level? Back(Air air, Device device)
+    public SignalLevel? Back(Air air, Device device)
     {
         if (_design.Site.Place(device.Place) is not { } place || Of(air, place) is not { } there)
         {
@@ -60,7 +60,7 @@ public sealed class Signals
     }
 
     /// <summary>How strongly a box hears another one.</summary>
-    public Level? Between(Air air, string box)
+    public SignalLevel? Between(Air air, string box)
     {
         if (PlaceOf(box) is not { } place || Of(air, place) is not { } there)
         {
@@ -97,7 +97,7 @@ public sealed class Signals
     /// <param name="band">The band.</param>
     /// <param name="channel">The channel; null for the middle of the band.</param>
     /// <param name="sentDbm">With how much it sends (EIRP).</param>
-    public Level? Computed(Place from, Place to, RadioBand band, int? channel, double sentDbm)
+    public SignalLevel? Computed(Place from, Place to, RadioBand band, int? channel, double sentDbm)
     {
         if (Way(from, to) is not { } way)
         {
@@ -124,13 +124,13 @@ public sealed class Signals
         from.Id == to.Id ? Known.Yes
         : Way(from, to) is { Measured: false } && _design.Site.Places.Any(p => p.Kind != PlaceKind.Outdoors && IsUnsized(p)) ? Known.Unknown
         : Computed(from, to, RadioBand.Ghz5, null, RadioPower.Box5Dbm) is not { } level ? Known.No
-        : level.Reaches(Level.ForCallsDbm) == Known.Yes ? Known.Yes
+        : level.Reaches(SignalLevel.ForCallsDbm) == Known.Yes ? Known.Yes
         : Known.No;
 
     private static bool IsUnsized(Place place) => place is not { LengthMetres: not null, WidthMetres: not null };
 
     /// <summary>What was heard of a radio in a place while its box stood where it stands; null where nothing was.</summary>
-    private Level? Measured(Air air, Place stands, Place place)
+    private SignalLevel? Measured(Air air, Place stands, Place place)
     {
         var heard = place
             .Air?.Networks.Where(n => n.LevelDbm is not null && n.StoodIn == stands.Id && n.Band == air.Radio.Band)

@@ -98,9 +98,9 @@ public sealed class SignalTests
     [InlineData(-79, 6, Known.No, LevelUse.Weak)]
     public void A_level_reaches_a_limit_or_may(double dbm, double spread, Known reaches, LevelUse use)
     {
-        var level = new Level(dbm, spread, LevelBasis.Rooms);
-        Assert.Equal((reaches, use), (level.Reaches(Core.Facts.Level.ForCallsDbm), level.Use));
-        Assert.Equal(reaches == Known.Yes, level.ChanceOf(Core.Facts.Level.ForCallsDbm) > 0.84);
+        var level = new SignalLevel(dbm, spread, LevelBasis.Rooms);
+        Assert.Equal((reaches, use), (level.Reaches(SignalLevel.ForCallsDbm), level.Use));
+        Assert.Equal(reaches == Known.Yes, level.ChanceOf(SignalLevel.ForCallsDbm) > 0.84);
     }
 
     /// <summary>
@@ -171,5 +171,5 @@ public sealed class SignalTests
 
     private static Air Sent(Home home) => Air.Of(home.Design, "ap").Single();
 
-    private static Level? Level(Home home, string place) => new Signals(home.Design).Of(Sent(home), home.Design.Site.Place(place)!);
+    private static SignalLevel? Level(Home home, string place) => new Signals(home.Design).Of(Sent(home), home.Design.Site.Place(place)!);
 }

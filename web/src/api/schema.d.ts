@@ -580,6 +580,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/proof/speed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReadSpeedAndAir"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/proof/rate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReadRate"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/proof/joins": {
         parameters: {
             query?: never;
@@ -1237,6 +1269,24 @@ export interface components {
             networks: components["schemas"]["HeardNetwork"][];
             at?: null | string;
         };
+        AirUse: {
+            box: string;
+            radio: string;
+            band: components["schemas"]["RadioBand"];
+            /** Format: int32 */
+            channel: null | number;
+            /** Format: int32 */
+            widthMhz: null | number;
+            names: string[];
+            /** Format: double */
+            beacons: number;
+            /** Format: double */
+            alone: number;
+            /** Format: double */
+            busy: number;
+            disturbers: components["schemas"]["Disturber"][];
+            scannedIn?: null | string;
+        };
         Answer: {
             kind: components["schemas"]["AnswerKind"];
             causes: components["schemas"]["Cause"][];
@@ -1697,6 +1747,12 @@ export interface components {
             kind?: "unpatch";
             cable: string;
         };
+        ChannelMark: {
+            /** Format: int32 */
+            channel: number;
+            /** Format: int32 */
+            mhz: number;
+        };
         CheckItem: {
             id: string;
             about: string;
@@ -1931,6 +1987,18 @@ export interface components {
             question: components["schemas"]["Answer"];
             reply: components["schemas"]["Answer"];
         };
+        Disturber: {
+            box: null | string;
+            name: string;
+            /** Format: int32 */
+            channel: number;
+            /** Format: double */
+            levelDbm: number;
+            /** Format: double */
+            covers: number;
+            /** Format: double */
+            takes: number;
+        };
         DurationDocument: {
             /** Format: int32 */
             least: number;
@@ -2075,6 +2143,13 @@ export interface components {
         HeardFact: {
             device: string;
             names: string[];
+        };
+        HeardLevel: {
+            box: string;
+            radio: string;
+            band: components["schemas"]["RadioBand"];
+            name: string;
+            level: components["schemas"]["SignalLevel"];
         };
         HeardNetwork: {
             name: string;
@@ -2282,6 +2357,10 @@ export interface components {
             eitherDb?: number;
         };
         /** @enum {unknown} */
+        LevelBasis: "distance" | "rooms" | "walls" | "measured";
+        /** @enum {unknown} */
+        LevelUse: "calls" | "web" | "weak";
+        /** @enum {unknown} */
         LightPhase: "starting" | "beforeSetUp" | "joining" | "inUse" | "updating";
         LightSign: {
             phase: components["schemas"]["LightPhase"];
@@ -2399,6 +2478,22 @@ export interface components {
             text?: null | string;
             box?: null | string;
             digits?: null | string;
+        };
+        NameFact: {
+            name: string;
+            senders: components["schemas"]["NameSender"][];
+            /** Format: int32 */
+            groups: number;
+        };
+        NameSender: {
+            box: string;
+            radio: string;
+            band: components["schemas"]["RadioBand"];
+            security: components["schemas"]["WifiSecurity"];
+            guest: boolean;
+            segment: string;
+            /** Format: int32 */
+            group: number;
         };
         /** @enum {unknown} */
         NamingSchool: "oneName" | "onePerBox" | "onePerBand";
@@ -2884,6 +2979,12 @@ export interface components {
         };
         /** @enum {unknown} */
         PlaceKind: "room" | "hall" | "cupboard" | "loft" | "cellar" | "outdoors";
+        PlaceLevels: {
+            place: string;
+            heard: components["schemas"]["HeardLevel"][];
+            /** Format: int32 */
+            notKnown: number;
+        };
         PlayedSheet: {
             sheet: components["schemas"]["SheetInfo"];
             from: string;
@@ -3093,6 +3194,36 @@ export interface components {
             hidden?: null | boolean;
             protectsFrames?: null | components["schemas"]["FrameProtection"];
             wdsPeers?: null | string[];
+        };
+        RateFact: {
+            from: string;
+            to: string;
+            down: components["schemas"]["RateSpan"];
+            up: components["schemas"]["RateSpan"];
+            limitDown: null | string;
+            limitUp: null | string;
+            says: string;
+            parts: components["schemas"]["RatePart"][];
+        };
+        RatePart: {
+            id: string;
+            kind: components["schemas"]["RatePartKind"];
+            says: string;
+            down: components["schemas"]["RateSpan"];
+            up: components["schemas"]["RateSpan"];
+            level?: null | components["schemas"]["SignalLevel"];
+            back?: null | components["schemas"]["SignalLevel"];
+            repeats?: boolean;
+        };
+        /** @enum {unknown} */
+        RatePartKind: "service" | "cable" | "mains" | "wifi" | "radio";
+        RateSpan: {
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            usual: null | number;
+            /** Format: double */
+            high: number;
         };
         ReachCell: {
             from: string;
@@ -3469,6 +3600,19 @@ export interface components {
             side: components["schemas"]["Side"];
             segment: string;
         };
+        SignalLevel: {
+            /** Format: double */
+            dbm: number;
+            /** Format: double */
+            spreadDb: number;
+            basis: components["schemas"]["LevelBasis"];
+            /** Format: double */
+            computedDbm?: null | number;
+            /** Format: double */
+            computedSpreadDb?: null | number;
+            differs: boolean;
+            use: components["schemas"]["LevelUse"];
+        };
         SiteDocument: {
             name: string;
             naming: components["schemas"]["NamingSchool"];
@@ -3499,6 +3643,37 @@ export interface components {
             worth: components["schemas"]["Worth"];
             for: string;
             reasons: string[];
+        };
+        Spectrum: {
+            band: components["schemas"]["RadioBand"];
+            /** Format: double */
+            lowMhz: number;
+            /** Format: double */
+            highMhz: number;
+            channels: components["schemas"]["ChannelMark"][];
+            networks: components["schemas"]["SpectrumNetwork"][];
+        };
+        SpectrumNetwork: {
+            box: null | string;
+            name: string;
+            /** Format: int32 */
+            channel: number;
+            /** Format: int32 */
+            widthMhz: number;
+            /** Format: double */
+            lowMhz: number;
+            /** Format: double */
+            highMhz: number;
+            /** Format: double */
+            levelDbm: null | number;
+            heard: boolean;
+        };
+        SpeedAndAir: {
+            rates: components["schemas"]["RateFact"][];
+            radios: components["schemas"]["AirUse"][];
+            places: components["schemas"]["PlaceLevels"][];
+            names: components["schemas"]["NameFact"][];
+            bands: components["schemas"]["Spectrum"][];
         };
         SpeedRun: {
             /** Format: int32 */
@@ -5463,6 +5638,92 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PathFact"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ReadSpeedAndAir: {
+        parameters: {
+            query: {
+                setUp: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpeedAndAir"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ReadRate: {
+        parameters: {
+            query: {
+                setUp: string;
+                from: string;
+                to: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RateFact"];
                 };
             };
             /** @description Not Found */

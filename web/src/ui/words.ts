@@ -175,6 +175,16 @@ export const phaseWords: Words<"LightPhase"> = {
   updating: "Updating",
 };
 export const generationWords: Words<"WifiGeneration"> = { unknown: "not read", g: "54 Mb/s class", n: "n", ac: "ac", ax: "ax", be: "be" };
+/** What a level is good for; told by shape and word as well as by colour. */
+export const levelUseWords: Words<"LevelUse"> = { calls: "calls", web: "web", weak: "weak" };
+export const levelUseSigns: Words<"LevelUse"> = { calls: "●", web: "◐", weak: "○" };
+export const levelUseColours: Words<"LevelUse"> = { calls: "moss", web: "ochre", weak: "brick" };
+export const levelBasisWords: Words<"LevelBasis"> = {
+  measured: "measured",
+  walls: "from walls and distance",
+  rooms: "from distance",
+  distance: "from what is usual in a home",
+};
 export const addressAfterWords: Words<"AddressAfter"> = {
   unknown: "address not known",
   kept: "keeps its address",

@@ -9,6 +9,7 @@ import { OnPaper } from "./OnPaper";
 import { Unseen } from "../../ui/tables";
 import { Reach } from "./Reach";
 import { LookFrom } from "./LookFrom";
+import { SpeedAndAir } from "./air/SpeedAndAir";
 import { StepByStep } from "./StepByStep";
 import { useShown } from "../shared/useShown";
 import { WhatIf } from "./WhatIf";
@@ -17,6 +18,7 @@ const parts = {
   verdict: "Verdict",
   addresses: "Addresses",
   reach: "Who reaches whom",
+  air: "Speed and air",
   stand: "Look from",
   steps: "Step by step",
   whatIf: "What if",
@@ -62,6 +64,8 @@ function open(part: Part, state: JobState): ReactNode {
       return <AddressBook state={state} />;
     case "reach":
       return <Reach state={state} />;
+    case "air":
+      return <SpeedAndAir state={state} />;
     case "stand":
       return <LookFrom state={state} />;
     case "steps":

@@ -29,6 +29,7 @@ export function nameOf(design: Design, id: string): string {
   return (
     design.site.boxes.find((b) => b.id === id)?.name ??
     design.site.devices.find((d) => d.id === id)?.name ??
+    design.site.places?.find((p) => p.id === id)?.name ??
     (id === street ? "the internet line" : id)
   );
 }

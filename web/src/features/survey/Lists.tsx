@@ -118,7 +118,7 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
               b.id,
               b.name,
               <>
-                {[b.profile.name, mode ? modeWords[mode].toLowerCase() : "not in use", place ? `in ${placeName(design, place)}` : ""]
+                {[b.profile.name, mode ? modeWords[mode].toLowerCase() : "not in use", place ? `in ${nameOf(design, place)}` : ""]
                   .filter((x) => x !== "")
                   .join(" · ")}
                 {spare && spare.worth !== "good" && (
@@ -143,7 +143,7 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
               d.name,
               <>
                 <Icon size={14} aria-hidden style={{ display: "inline", verticalAlign: "-2px" }} /> {hanging(design, d.id)}
-                {d.place && ` · ${placeName(design, d.place)}`}
+                {d.place && ` · ${nameOf(design, d.place)}`}
               </>,
             );
           })}
@@ -169,8 +169,6 @@ export function Lists({ state, view, tools, chosen, choose }: Props) {
     </Box>
   );
 }
-
-const placeName = (design: Design, id: string) => design.site.places?.find((p) => p.id === id)?.name ?? id;
 
 /** How a device is connected in the set-up that was found. */
 function hanging(design: Design, device: string): ReactNode {

@@ -1,52 +1,12 @@
 import { ChakraProvider } from "@chakra-ui/react";
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { fireEvent, render, screen, within } from "@testing-library/react";
-import { MemoryRouter } from "react-router";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { JobState, Schemas } from "../../../api/client";
+import type { Schemas } from "../../../api/client";
 import { system } from "../../../ui/theme";
-import { demo } from "../../shared/__tests__/demo";
 import { Ladder } from "../Ladder";
 import { Moves } from "../Moves";
-import ProofStation from "../ProofStation";
+import { openProof, proof, state } from "./openProof";
 import { part } from "../../shared/__tests__/fixtures";
-
-const { design, proof } = demo();
-const state = {
-  job: { id: 1, name: "Pottery house", changedAt: "2026-11-25T08:00:00Z", archived: false },
-  version: 1,
-  revision: 1,
-  setUps: ["found", "planned"],
-  design,
-  proof,
-  undo: null,
-  redo: null,
-} as JobState;
-
-/** The station at an address, with a server that answers what it is told to. */
-function open(query: string, answers: Record<string, unknown> = {}, shown = state) {
-  const asked: string[] = [];
-  vi.stubGlobal("fetch", (request: Request) => {
-    const url = new URL(request.url);
-    asked.push(url.pathname + url.search);
-    const found = Object.entries(answers).find(([path]) => url.pathname.endsWith(path));
-    return Promise.resolve(
-      found
-        ? Response.json(found[1])
-        : Response.json({ type: "urn:altrin:problem:bad-value", title: "No", status: 422, detail: "Not that." }, { status: 422 }),
-    );
-  });
-  render(
-    <MemoryRouter initialEntries={[`/jobs/1/proof${query}`]}>
-      <ChakraProvider value={system}>
-        <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-          <ProofStation state={shown} />
-        </QueryClientProvider>
-      </ChakraProvider>
-    </MemoryRouter>,
-  );
-  return asked;
-}
 
 // What the test's document lacks.
 beforeEach(() => {
@@ -83,7 +43,7 @@ const entry = (owner: string, address: string | null, more: Partial<Schemas["Boo
 
 describe("ProofStation", () => {
   it("opens with the verdict, the needs and the internet of each device", () => {
-    open("");
+    openProof("");
     expect(screen.getByRole("heading", { level: 1, name: "Will not work" })).toBeInTheDocument();
     expect(screen.getByRole("region", { name: "Ordinary internet, table" })).toHaveTextContent("Kitchen phone");
   });
@@ -96,7 +56,7 @@ describe("ProofStation", () => {
     }
     const answer = { kind: "no" as const, causes: [cause(1), cause(2), cause(3)], outcomes: [], moreCauses: 2 };
     const long = { ...first, answer, natBy: ["hall-gateway"], moreNatBy: 4 };
-    const asked = open(
+    const asked = openProof(
       "",
       { "/proof/device": { ...long, answer: { ...answer, causes: [1, 2, 3, 4, 5].map(cause), moreCauses: 0 } } },
       { ...state, proof: { ...proof, facts: { ...proof.facts, internet: [long] } } },
@@ -110,7 +70,7 @@ describe("ProofStation", () => {
   });
 
   it("sorts addresses by their numbers", async () => {
-    open("?part=addresses", { "/proof/addresses": [entry("a", "192.168.8.100"), entry("b", "192.168.8.9"), entry("c", null)] });
+    openProof("?part=addresses", { "/proof/addresses": [entry("a", "192.168.8.100"), entry("b", "192.168.8.9"), entry("c", null)] });
     const owners = () =>
       within(screen.getByRole("table"))
         .getAllByRole("row")
@@ -128,14 +88,14 @@ describe("ProofStation", () => {
   });
 
   it("asks for the way that was chosen and says why it cannot", async () => {
-    const asked = open("?part=reach&from=loft-console&to=printer", { "/proof/reach": { classes: [], cells: [] } });
+    const asked = openProof("?part=reach&from=loft-console&to=printer", { "/proof/reach": { classes: [], cells: [] } });
     expect(await screen.findByText("Not that.")).toBeInTheDocument();
     expect(asked).toContain(`/api/jobs/1/proof/path?setUp=${proof.setUp}&from=loft-console&to=printer`);
   });
 
   it("shows what a trial comes to", async () => {
     const difference: Schemas["ProofDifference"] = { verdict: { kind: "willNotWork", sentence: "It breaks." }, moved: [], stayed: 0 };
-    open("?part=whatIf&trial=off:gw", {
+    openProof("?part=whatIf&trial=off:gw", {
       "/proof/trials": [{ id: "off:gw", kind: "powerOff", label: "gw is off" }],
       "/proof/trial": { trial: { id: "off:gw", kind: "powerOff", label: "gw is off" }, how: "", phases: [{ when: "At once", difference }] },
     });
@@ -242,7 +202,7 @@ describe("A set-up that was not proven", () => {
       findings: [],
       verdict: { ...proof.verdict, kind: "notProven" as const, sentence: "This set-up cannot be proven. Undo takes the last change back." },
     };
-    const asked = open("?part=addresses", {}, { ...state, proof: unproven });
+    const asked = openProof("?part=addresses", {}, { ...state, proof: unproven });
     expect(screen.getByText("Not proven")).toBeTruthy();
     expect(screen.getByText(/Undo takes the last change back/)).toBeTruthy();
     expect(screen.queryByText(/Nothing beyond|No device|Who reaches/)).toBeNull();

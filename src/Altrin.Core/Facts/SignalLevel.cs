@@ -6,7 +6,7 @@ namespace Altrin.Core.Facts;
 /// <param name="Dbm">In dBm.</param>
 /// <param name="SpreadDb">One standard deviation around it, in dB.</param>
 /// <param name="Basis">What it rests on.</param>
-public sealed record Level(double Dbm, double SpreadDb, LevelBasis Basis)
+public sealed record SignalLevel(double Dbm, double SpreadDb, LevelBasis Basis)
 {
     /// <summary>Calls and video hold from here on, in dBm (common practice).</summary>
     public const double ForCallsDbm = -67;
@@ -25,6 +25,16 @@ public sealed record Level(double Dbm, double SpreadDb, LevelBasis Basis)
 
     /// <summary>Whether what was measured lies further from what was computed than both spreads explain.</summary>
     public bool Differs => ComputedDbm is { } computed && Math.Abs(computed - Dbm) > SpreadDb + ComputedSpreadDb!.Value;
+
+    /// <summary>The same to a tenth of a dB.</summary>
+    public SignalLevel Rounded() =>
+        this with
+        {
+            Dbm = Math.Round(Dbm, 1),
+            SpreadDb = Math.Round(SpreadDb, 1),
+            ComputedDbm = ComputedDbm is { } dbm ? Math.Round(dbm, 1) : null,
+            ComputedSpreadDb = ComputedSpreadDb is { } spread ? Math.Round(spread, 1) : null,
+        };
 
     /// <summary>The chance that it is at least a limit, 0 to 1.</summary>
     public double ChanceOf(double limitDbm) => Decibels.ChanceOf(Dbm, SpreadDb, limitDbm);

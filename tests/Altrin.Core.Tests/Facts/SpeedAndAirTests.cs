@@ -1,0 +1,117 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Facts;
+using Altrin.Core.Networks;
+using Altrin.Core.Radio;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Tests.Facts;
+
+/// <summary>What is said of a home's air as a whole.</summary>
+public sealed class SpeedAndAirTests
+{
+    private static readonly MacAddress Own = MacAddress.Parse("02:00:5e:00:53:40").Value;
+
+    private static readonly HeardNetwork[] Scan =
+    [
+        Heard("next door", 44, -60, null),
+        Heard("home", 36, -70, Own),
+        Heard("", 100, -80, null),
+        Heard("next door", 1, -50, null) with
+        {
+            Band = RadioBand.Ghz2,
+        },
+        Heard("not told", 40, -50, null) with
+        {
+            Channel = null,
+        },
+    ];
+
+    /// <summary>
+    /// The home's own stand where they are set, or where a scan heard those that choose; others by strength; bands without any are left out.
+    /// </summary>
+    [Fact]
+    public void A_band_shows_who_sends_where()
+    {
+        var bands = Of(House(channel: 52, width: 80)).Bands;
+        Assert.Equal([RadioBand.Ghz2, RadioBand.Ghz5], bands.Select(b => b.Band));
+        Assert.Equal("next door", Assert.Single(bands[0].Networks).Name);
+        Assert.Equal((2400.0, 2484.0), (bands[0].LowMhz, bands[0].HighMhz));
+        Assert.Equal(Enumerable.Range(1, 13), bands[0].Channels.Select(c => c.Channel));
+        var five = bands[1];
+        Assert.Equal(["ap", null, null], five.Networks.Select(n => n.Box));
+        Assert.Equal((5250.0, 5330.0, 52, 80, false), Edges(five.Networks[0]));
+        Assert.Equal(["home", "next door", ""], five.Networks.Select(n => n.Name));
+        Assert.Equal((5210.0, 5230.0, 44, 20, true), Edges(five.Networks[1]));
+        Assert.Equal((5190.0, 5530.0), (five.LowMhz, five.HighMhz));
+        Assert.All(five.Channels, c => Assert.InRange(c.Mhz, five.LowMhz, five.HighMhz));
+        // One that chooses its channel stands where it was heard.
+        var chooses = Of(House(null, null)).Bands[1].Networks;
+        Assert.Equal((5170.0, 5190.0, 36, 20, true), Edges(chooses[0]));
+        Assert.Equal("ap", chooses[0].Box);
+
+        static (double, double, int, int, bool) Edges(SpectrumNetwork n) => (n.LowMhz, n.HighMhz, n.Channel, n.WidthMhz, n.Heard);
+    }
+
+    /// <summary>A place hears the strongest first, and says of how many boxes it is not known where they stand.</summary>
+    [Fact]
+    public void A_place_hears_the_strongest_first()
+    {
+        var place = Of(House(36, 20)).Places.Single(p => p.Place == "far");
+        Assert.Equal("ap", Assert.Single(place.Heard).Box);
+        Assert.Equal((1, "home"), (place.NotKnown, place.Heard[0].Name));
+    }
+
+    /// <summary>One name is one network where devices move by themselves between all that send it, and only looks like one otherwise.</summary>
+    [Theory]
+    [InlineData("key", 1)]
+    [InlineData("other", 2)]
+    public void A_name_says_how_many_groups_send_it(string password, int groups)
+    {
+        var home = Home.WithGateway().Point("ap", key: password).Cable("gw/lan1", "ap/lan1");
+        var name = Assert.Single(Of(home).Names);
+        Assert.Equal(("home", groups), (name.Name, name.Groups));
+        Assert.Equal(["ap", "gw"], name.Senders.Select(s => s.Box));
+        Assert.Equal(groups, name.Senders.Select(s => s.Group).Distinct().Count());
+        Assert.All(name.Senders, s => Assert.InRange(s.Group, 1, groups));
+    }
+
+    /// <summary>Seed 2105: the same of any home, and every group is one that is counted.</summary>
+    [Fact]
+    public void Any_home_has_an_answer()
+    {
+        for (var seed = 2105; seed < 2135; seed++)
+        {
+            var design = SurveyGenerator.Survey(DesignGenerator.Make(seed, 9), seed);
+            var said = SpeedAndAir.Of(Observer.Observe(Compiler.Compile(design, Situation.Settled)));
+            Assert.All(said.Names.SelectMany(n => n.Senders.Select(s => (n, s))), x => Assert.InRange(x.s.Group, 1, x.n.Groups));
+            Assert.All(said.Places, p => Assert.Equal(p.Heard.OrderByDescending(h => h.Level.Dbm), p.Heard));
+            Assert.All(said.Rates, r => Assert.NotEmpty(r.Says));
+            Assert.Equal(design.Site.Places.Select(p => p.Id), said.Places.Select(p => p.Place));
+        }
+    }
+
+    private static Home House(int? channel, int? width) =>
+        Home.WithGateway()
+            .Edit<RouterMode>("gw", m => m with { Wifi = [] })
+            .Point("ap")
+            .Cable("gw/lan1", "ap/lan1")
+            .Point("lost")
+            .Cable("gw/lan2", "lost/lan1")
+            .Edit<AccessPointMode>("lost", m => m with { Wifi = [m.Wifi[0] with { Name = "lost" }] })
+            .Edit<AccessPointMode>("ap", m => m with { Wifi = [m.Wifi[0] with { Channel = channel, WidthMhz = width }] })
+            .Box("ap", b => b with { Label = b.Label with { RadioMac = Own } })
+            .Place("near")
+            .Place("far", p => p with { Air = new(Scan) })
+            .Stands("ap", "near");
+
+    private static HeardNetwork Heard(string name, int channel, double level, MacAddress? radio) =>
+        new(name)
+        {
+            Radio = radio,
+            Band = RadioBand.Ghz5,
+            Channel = channel,
+            LevelDbm = level,
+        };
+
+    private static SpeedAndAir Of(Home home) => SpeedAndAir.Of(Observer.Observe(Compiler.Compile(home.Design, Situation.Settled)));
+}

@@ -1,0 +1,176 @@
+import { fireEvent, screen, within } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
+import type { Schemas } from "../../../api/client";
+import { openProof } from "./openProof";
+import { dbmText, spanText, usualText } from "../air/airWords";
+
+const level = (dbm: number, more: Partial<Schemas["SignalLevel"]> = {}): Schemas["SignalLevel"] => ({
+  dbm,
+  spreadDb: 6.7,
+  basis: "walls",
+  differs: false,
+  use: dbm >= -67 ? "calls" : dbm >= -78 ? "web" : "weak",
+  ...more,
+});
+const exactly = (mbps: number) => ({ low: mbps, usual: mbps, high: mbps });
+
+const said: Schemas["SpeedAndAir"] = {
+  rates: [
+    {
+      from: "wheel-tablet",
+      to: ":internet",
+      down: { low: 30, usual: 60, high: 110 },
+      up: { low: 0, usual: null, high: 50 },
+      limitDown: "mains",
+      limitUp: "wifi:wheel-tablet",
+      says: "The slowest part is the mains wiring.",
+      parts: [
+        {
+          id: "wifi:wheel-tablet",
+          kind: "wifi",
+          says: "the Wi-Fi of Studio access point",
+          down: exactly(110),
+          up: exactly(54),
+          level: level(-41.3, { basis: "measured" }),
+          back: level(-45),
+          repeats: false,
+        },
+        {
+          id: "mains",
+          kind: "mains",
+          says: "the mains wiring",
+          down: exactly(60),
+          up: exactly(60),
+          level: null,
+          back: null,
+          repeats: true,
+        },
+      ],
+    },
+  ],
+  radios: [
+    {
+      box: "studio-point",
+      radio: "r24",
+      band: "ghz2",
+      channel: 6,
+      widthMhz: 20,
+      names: ["pottery"],
+      beacons: 0.025,
+      alone: 0.85,
+      busy: 0.42,
+      disturbers: [
+        { box: "loft-router", name: "pottery-loft", channel: 6, levelDbm: -70, covers: 1, takes: 1 },
+        { box: null, name: "", channel: 6, levelDbm: -58, covers: 0.5, takes: 0.1 },
+      ],
+      scannedIn: "studio",
+    },
+    {
+      box: "loft-router",
+      radio: "r24",
+      band: "ghz2",
+      channel: null,
+      widthMhz: null,
+      names: ["pottery-loft"],
+      beacons: 0.025,
+      alone: 0.97,
+      busy: 0.97,
+      disturbers: [],
+      scannedIn: null,
+    },
+  ],
+  places: [
+    {
+      place: "studio",
+      heard: [
+        {
+          box: "studio-point",
+          radio: "r5",
+          band: "ghz5",
+          name: "pottery",
+          level: level(-43, { differs: true, computedDbm: -30.2, computedSpreadDb: 6.7 }),
+        },
+        { box: "hall-gateway", radio: "r24", band: "ghz2", name: "pottery", level: level(-74) },
+      ],
+      notKnown: 1,
+    },
+    { place: "kitchen", heard: [], notKnown: 3 },
+  ],
+  names: [
+    {
+      name: "pottery",
+      groups: 2,
+      senders: [
+        { box: "hall-gateway", radio: "r24", band: "ghz2", security: "wpa2", guest: false, segment: "hall-gateway", group: 1 },
+        { box: "studio-point", radio: "r24", band: "ghz2", security: "wpa3", guest: true, segment: "hall-gateway", group: 2 },
+      ],
+    },
+  ],
+  bands: [
+    {
+      band: "ghz2",
+      lowMhz: 2400,
+      highMhz: 2484,
+      channels: Array.from({ length: 13 }, (_, i) => ({ channel: i + 1, mhz: 2412 + 5 * i })),
+      networks: [
+        { box: "studio-point", name: "pottery", channel: 6, widthMhz: 20, lowMhz: 2427, highMhz: 2447, levelDbm: null, heard: false },
+        { box: null, name: "mill lane 7", channel: 11, widthMhz: 20, lowMhz: 2452, highMhz: 2472, levelDbm: -58, heard: true },
+      ],
+    },
+  ],
+};
+
+describe("Speed and air", () => {
+  it("tells speeds with what they rest on, and a way part by part", async () => {
+    openProof("?part=air", { "/proof/speed": said });
+    const rates = await screen.findByRole("region", { name: "Expected speed, table" });
+    expect(rates).toHaveTextContent("60 Mb/s 30 to 110");
+    expect(rates).toHaveTextContent("not known 0 to 50");
+    expect(rates).not.toHaveTextContent("Studio access point");
+    const opener = screen.getByRole("button", { name: "Wheel tablet" });
+    expect(opener).toHaveAttribute("aria-expanded", "false");
+    fireEvent.click(opener);
+    expect(rates).toHaveTextContent("received at -41 dBm ± 7 dB, heard back at -45 dBm, measured");
+    expect(rates).toHaveTextContent("on the radio of the hop before, which sends each frame twice");
+    expect(within(rates).getAllByText("▲ the slowest part")).toHaveLength(1);
+    fireEvent.click(opener);
+    expect(rates).not.toHaveTextContent("received at");
+  });
+
+  it("tells what is heard, who shares the air, and which name only looks like one network", async () => {
+    openProof("?part=air", { "/proof/speed": said });
+    const heard = await screen.findByRole("region", { name: "What is heard, table" });
+    expect(within(heard).getAllByRole("columnheader")).toHaveLength(3);
+    expect(heard).toHaveTextContent("● calls -43 dBm ± 7");
+    expect(heard).toHaveTextContent("computed -30 dBm ± 7");
+    expect(heard).toHaveTextContent("◐ web -74 dBm");
+    expect(heard).toHaveTextContent("3 radios stand in no place");
+    const radios = screen.getByRole("region", { name: "Radios, table" });
+    expect(radios).toHaveTextContent("42 % while all are busy");
+    expect(radios).toHaveTextContent("a neighbour that hides its name on channel 6, -58 dBm, over 50 % of it");
+    expect(radios).toHaveTextContent("neighbours as heard in Studio");
+    expect(radios).toHaveTextContent("not known: it chooses its channel");
+    expect(screen.getByRole("region", { name: "Wi-Fi names, table" })).toHaveTextContent("only looks like one: 2 groups");
+    expect(
+      screen.getByRole("img", { name: /^2.4 GHz: Studio access point, channel 6, 20 MHz; neighbour mill lane 7/ }),
+    ).toBeInTheDocument();
+  });
+
+  it("says what to note where nothing is known", async () => {
+    openProof("?part=air", { "/proof/speed": { rates: [], radios: [], places: [], names: [], bands: [] } });
+    expect(await screen.findByText("No device gets to the internet.")).toBeInTheDocument();
+    expect(screen.getByText(/No place is noted/)).toBeInTheDocument();
+    expect(screen.getByRole("link", { name: /in the survey/ })).toHaveAttribute("href", expect.stringMatching(/survey$/));
+    expect(screen.getByText("No radio sends.")).toBeInTheDocument();
+    expect(screen.getByText(/nothing is known of where anyone sends/)).toBeInTheDocument();
+  });
+
+  it.each([
+    [exactly(94.15), "94 Mb/s", ""],
+    [{ low: 4.26, usual: 6.04, high: 411 }, "6 Mb/s", "4.3 to 410"],
+    [{ low: 0, usual: null, high: 1432 }, "not known", "0 to 1450"],
+  ])("writes %o as %s", (span, usual, may) => {
+    expect([usualText(span), spanText(span)]).toEqual([usual, may]);
+    expect(dbmText(level(-66.6))).toBe("-67 dBm");
+  });
+});

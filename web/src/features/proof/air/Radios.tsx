@@ -1,0 +1,142 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { JobState, Schemas } from "../../../api/client";
+import { Cell, Head } from "../../../ui/tables";
+import { bandWords, securityWords } from "../../../ui/words";
+import { nameOf } from "../../shared/designReading";
+import { percent } from "./airWords";
+
+/** Each radio with its channel, what is left of its time, and who disturbs it. */
+export function Radios({ radios, state }: { radios: Schemas["AirUse"][]; state: JobState }) {
+  const { design } = state;
+  return (
+    <Box as="section" aria-labelledby="radios">
+      <chakra.h2 id="radios" fontSize="lg" mb="1">
+        Radios and their airtime
+      </chakra.h2>
+      {radios.length === 0 ? (
+        <Box color="muted">No radio sends.</Box>
+      ) : (
+        <Box overflowX="auto" tabIndex={0} role="region" aria-label="Radios, table">
+          <chakra.table width="100%">
+            <thead>
+              <tr>
+                <Head scope="col">Radio</Head>
+                <Head scope="col">Channel</Head>
+                <Head scope="col">Airtime left</Head>
+                <Head scope="col">Heard on its channel</Head>
+              </tr>
+            </thead>
+            <tbody>
+              {radios.map((r) => (
+                <tr key={`${r.box}/${r.radio}`}>
+                  <Cell>
+                    {nameOf(design, r.box)}
+                    <Box fontSize="sm" color="muted">
+                      {bandWords[r.band]}, {r.names.join(", ")}
+                    </Box>
+                  </Cell>
+                  <Cell>
+                    {r.channel ?? "chooses itself"}
+                    {r.widthMhz && (
+                      <Box fontSize="sm" color="muted">
+                        {r.widthMhz} MHz wide
+                      </Box>
+                    )}
+                  </Cell>
+                  <Cell whiteSpace="nowrap">
+                    <chakra.span fontFamily="mono">{percent(r.alone)}</chakra.span>
+                    {percent(r.busy) !== percent(r.alone) && (
+                      <Box fontSize="sm" color="ochre">
+                        {percent(r.busy)} while all are busy
+                      </Box>
+                    )}
+                  </Cell>
+                  <Cell>
+                    <Disturbed by={r} state={state} />
+                  </Cell>
+                </tr>
+              ))}
+            </tbody>
+          </chakra.table>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Disturbed({ by, state }: { by: Schemas["AirUse"]; state: JobState }) {
+  if (by.channel === null) {
+    return <chakra.span color="muted">not known: it chooses its channel</chakra.span>;
+  }
+  if (by.disturbers.length === 0) {
+    return <chakra.span color="muted">{by.scannedIn ? "no one" : "no box of the home; no scan tells of neighbours"}</chakra.span>;
+  }
+  return (
+    <>
+      {by.disturbers.map((d, i) => (
+        <Box key={i}>
+          {d.box ? nameOf(state.design, d.box) : d.name === "" ? "a neighbour that hides its name" : `neighbour "${d.name}"`}{" "}
+          <chakra.span color="muted" fontSize="sm">
+            on channel {d.channel}, {Math.round(d.levelDbm)} dBm, over {percent(d.covers)} of it
+          </chakra.span>
+        </Box>
+      ))}
+      {by.scannedIn && (
+        <Box fontSize="sm" color="muted">
+          neighbours as heard in {nameOf(state.design, by.scannedIn)}
+        </Box>
+      )}
+    </>
+  );
+}
+
+/** Each name with all who send it, and whether it is one network or only looks like one. */
+export function NamesOnAir({ names, state }: { names: Schemas["NameFact"][]; state: JobState }) {
+  const { design } = state;
+  return names.length === 0 ? null : (
+    <Box as="section" aria-labelledby="names">
+      <chakra.h2 id="names" fontSize="lg" mb="1">
+        Wi-Fi names (SSIDs)
+      </chakra.h2>
+      <Box overflowX="auto" tabIndex={0} role="region" aria-label="Wi-Fi names, table">
+        <chakra.table width="100%">
+          <thead>
+            <tr>
+              <Head scope="col">Name</Head>
+              <Head scope="col">Moving about</Head>
+              <Head scope="col">Sent by</Head>
+            </tr>
+          </thead>
+          <tbody>
+            {names.map((n) => (
+              <tr key={n.name}>
+                <Cell css={{ overflowWrap: "anywhere" }}>{n.name}</Cell>
+                <Cell>
+                  {n.groups === 1 ? (
+                    "one network: a device decides when it moves, usually near −70 dBm"
+                  ) : (
+                    <chakra.span color="ochre" fontWeight="600">
+                      ▲ only looks like one: {n.groups} groups, no device moves between them
+                    </chakra.span>
+                  )}
+                </Cell>
+                <Cell>
+                  {n.senders.map((s, i) => (
+                    <Box key={i}>
+                      {nameOf(design, s.box)}{" "}
+                      <chakra.span color="muted" fontSize="sm">
+                        {bandWords[s.band]}, {securityWords[s.security]}
+                        {s.guest && ", for guests"}
+                        {n.groups > 1 && `, group ${s.group}`}
+                      </chakra.span>
+                    </Box>
+                  ))}
+                </Cell>
+              </tr>
+            ))}
+          </tbody>
+        </chakra.table>
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,30 @@
+import { Box } from "@chakra-ui/react";
+import { api, type JobState, type Schemas } from "../../../api/client";
+import { Asked } from "../../shared/Asked";
+import { asking, useAsked } from "../../shared/useAsked";
+import { useShown } from "../../shared/useShown";
+import { Heard } from "./Heard";
+import { NamesOnAir, Radios } from "./Radios";
+import { Rates } from "./Rates";
+import { SpectrumLanes } from "./SpectrumLanes";
+
+/** How fast the home is expected to be, what is heard where, and who shares the air. */
+export function SpeedAndAir({ state }: { state: JobState }) {
+  const [{ device }, show] = useShown(["device"]);
+  const said = useAsked<Schemas["SpeedAndAir"]>(state, ["speed"], (signal) =>
+    api.GET("/api/jobs/{id}/proof/speed", { params: asking(state), signal }),
+  );
+  return (
+    <Asked of={said} what="Speed and air">
+      {(air) => (
+        <Box display="grid" gap="6" gridTemplateColumns="minmax(0, 1fr)">
+          <Rates rates={air.rates} state={state} opened={device} open={(d) => show({ device: d })} />
+          <Heard places={air.places} state={state} />
+          <SpectrumLanes bands={air.bands} state={state} />
+          <Radios radios={air.radios} state={state} />
+          <NamesOnAir names={air.names} state={state} />
+        </Box>
+      )}
+    </Asked>
+  );
+}

@@ -1,0 +1,16 @@
+import type { Schemas } from "../../../api/client";
+
+const digits = (mbps: number) => {
+  const step = mbps < 10 ? 0.1 : mbps < 100 ? 1 : mbps < 1000 ? 5 : 50;
+  return String(Math.round(Math.round(mbps / step) * step * 10) / 10);
+};
+
+/** What is expected, in Mb/s. */
+export const usualText = ({ usual }: Schemas["RateSpan"]) => (usual === null ? "not known" : `${digits(usual)} Mb/s`);
+
+/** From where to where it may be; empty where that is one value. */
+export const spanText = ({ low, high }: Schemas["RateSpan"]) => (digits(low) === digits(high) ? "" : `${digits(low)} to ${digits(high)}`);
+
+export const dbmText = (level: Schemas["SignalLevel"]) => `${Math.round(level.dbm)} dBm`;
+
+export const percent = (share: number) => `${Math.round(share * 100)} %`;
