@@ -37,6 +37,13 @@ public sealed record AirUse(
         return [.. radios.Select(r => Of(design, signals, r, radios))];
     }
 
+    /// <summary>That of one radio; null where it does not send.</summary>
+    public static AirUse? Of(Design design, Signals signals, IReadOnlyList<Air> airs, string box, string radio)
+    {
+        var radios = airs.GroupBy(a => (a.Box, a.Radio.Id)).Select(g => g.ToList()).ToList();
+        return radios.Find(r => (r[0].Box, r[0].Radio.Id) == (box, radio)) is { } own ? Of(design, signals, own, radios) : null;
+    }
+
     private static AirUse Of(Design design, Signals signals, List<Air> own, List<List<Air>> all)
     {
         var (air, band) = (own[0], own[0].Radio.Band);

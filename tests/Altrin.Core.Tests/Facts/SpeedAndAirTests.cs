@@ -27,7 +27,8 @@ public sealed class SpeedAndAirTests
     ];
 
     /// <summary>
-    /// The home's own stand where they are set, or where a scan heard those that choose; others by strength; bands without any are left out.
+    /// The home's own stand where they are set, or where a scan heard those that choose; others by strength; bands without any are left
+    /// out.
     /// </summary>
     [Fact]
     public void A_band_shows_who_sends_where()
@@ -61,7 +62,9 @@ public sealed class SpeedAndAirTests
         Assert.Equal((1, "home"), (place.NotKnown, place.Heard[0].Name));
     }
 
-    /// <summary>One name is one network where devices move by themselves between all that send it, and only looks like one otherwise.</summary>
+    /// <summary>
+    /// One name is one network where devices move by themselves between all that send it, and only looks like one otherwise.
+    /// </summary>
     [Theory]
     [InlineData("key", 1)]
     [InlineData("other", 2)]

@@ -1,0 +1,189 @@
+using Altrin.Core.Findings;
+using Altrin.Core.Radio;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Tests.Findings;
+
+/// <summary>Homes of three rooms in a row, 5 m each, with brick between them.</summary>
+internal static class AirHome
+{
+    public static Home Rooms(double apart = 5, WallKind walls = WallKind.Brick) =>
+        Home.WithGateway()
+            .Country("AT")
+            .Place("a", p => Room(p, 0, walls))
+            .Place("b", p => Room(p, apart, walls))
+            .Place("c", p => Room(p, 2 * apart, walls))
+            .Stands("gw", "a");
+
+    /// <summary>An access point by cable in a room; both boxes on the channels that are told.</summary>
+    public static Home Cabled(int? main, int? point, string place = "b", double apart = 5, int? width = null) =>
+        Rooms(apart)
+            .Point("ap")
+            .Cable("gw/lan1", "ap/lan1")
+            .Stands("ap", place)
+            .Wifi("phone", "ap")
+            .Edit<RouterMode>("gw", m => m with { Wifi = [m.Wifi[0] with { Channel = main, WidthMhz = width }] })
+            .Edit<AccessPointMode>("ap", m => m with { Wifi = [m.Wifi[0] with { Channel = point, WidthMhz = width }] });
+
+    /// <summary>A repeater in a room with a device behind it; the gateway on a channel.</summary>
+    public static Home Repeated(string place, int? channel = null, double apart = 5, WallKind walls = WallKind.Brick) =>
+        Rooms(apart, walls)
+            .Repeater("rep", "gw", UplinkFrames.FourAddress)
+            .FourAddresses("gw")
+            .FourAddresses("rep")
+            .Stands("rep", place)
+            .Wifi("phone", "rep")
+            .Edit<RouterMode>("gw", m => m with { Wifi = [m.Wifi[0] with { Channel = channel }] });
+
+    private static Place Room(Place place, double east, WallKind walls) =>
+        place with
+        {
+            EastMetres = east,
+            NorthMetres = 0,
+            LengthMetres = 5,
+            WidthMetres = 5,
+            Walls = walls,
+        };
+}
+
+public sealed class ChannelSharedTests() : RuleTests("channel-shared")
+{
+    [Fact]
+    public void Triggers_on_one_channel_and_sets_one_apart()
+    {
+        var finding = One(AirHome.Cabled(36, 36), Severity.Concern, "ap", "gw");
+        Assert.Equal("ap and gw share channel 36 at 5 GHz", finding.What);
+        Cured(AirHome.Cabled(36, 36), "Set 5 GHz of ap to channel 40");
+        Cured(AirHome.Cabled(36, 36), "Set 5 GHz of gw to channel 40");
+    }
+
+    /// <summary>Blocks of 80 MHz overlap although their channels differ; one that is set apart leaves the block.</summary>
+    [Fact]
+    public void Triggers_on_channels_that_overlap() =>
+        Assert.Equal(
+            "ap and gw share channels 44 and 36 at 5 GHz",
+            One(AirHome.Cabled(36, 44, width: 80), Severity.Concern, "ap", "gw").What
+        );
+
+    [Theory]
+    [InlineData(36, 44)]
+    [InlineData(36, null)]
+    [InlineData(null, null)]
+    public void Near_miss_on_channels_apart_or_chosen_by_the_box(int? main, int? point) => None(AirHome.Cabled(main, point));
+
+    [Fact]
+    public void Near_miss_out_of_hearing() => None(AirHome.Cabled(36, 36, "c", apart: 120));
+
+    [Fact]
+    public void Near_miss_where_one_joins_the_other_by_radio() =>
+        None(AirHome.Repeated("b", 36).Edit<RepeaterMode>("rep", m => m with { Wifi = [m.Wifi[0] with { Channel = 36 }] }));
+}
+
+public sealed class ChannelNotAllowedTests() : RuleTests("channel-not-allowed")
+{
+    [Theory]
+    [InlineData(169, null)]
+    [InlineData(149, 160)]
+    public void Triggers_on_a_channel_or_width_of_another_country(int channel, int? width)
+    {
+        var home = AirHome
+            .Rooms()
+            .Country("JP")
+            .Wifi("phone", "gw")
+            .Edit<RouterMode>("gw", m => m with { Wifi = [m.Wifi[0] with { Channel = channel, WidthMhz = width }] });
+        One(home, Severity.Concern, "gw/r5");
+        if (width is null)
+        {
+            Cured(home, "Set 5 GHz of gw to channel 36");
+        }
+    }
+
+    [Fact]
+    public void Near_miss_on_a_channel_that_is_allowed() => None(AirHome.Cabled(36, 100));
+
+    /// <summary>Where no country was noted another rule speaks.</summary>
+    [Fact]
+    public void Near_miss_where_no_country_is_noted() =>
+        None(Home.WithGateway().Wifi("phone", "gw").Edit<RouterMode>("gw", m => m with { Wifi = [m.Wifi[0] with { Channel = 169 }] }));
+}
+
+public sealed class RadarUnderLinkTests() : RuleTests("radar-under-link")
+{
+    [Theory]
+    [InlineData(52, "waits 1 min")]
+    [InlineData(120, "waits 10 min")]
+    public void Triggers_where_radar_comes_first_and_moves_the_link(int channel, string waits)
+    {
+        var finding = One(AirHome.Repeated("b", channel), Severity.Concern, "rep");
+        Assert.Contains(waits, finding.Notice, StringComparison.Ordinal);
+        Cured(AirHome.Repeated("b", channel), "Set 5 GHz of gw to channel 36");
+    }
+
+    [Theory]
+    [InlineData(36)]
+    [InlineData(null)]
+    public void Near_miss_on_a_channel_without_radar(int? channel) => None(AirHome.Repeated("b", channel));
+
+    /// <summary>Between buildings there is often no other channel that is strong enough.</summary>
+    [Fact]
+    public void Near_miss_between_buildings() =>
+        None(AirHome.Repeated("b", 100).Place("barn", p => p with { Kind = PlaceKind.Outdoors }).Stands("rep", "barn"));
+
+    [Fact]
+    public void Near_miss_where_no_box_joins_by_radio() => None(AirHome.Cabled(52, 36));
+}
+
+public sealed class UplinkWeakTests() : RuleTests("uplink-weak")
+{
+    /// <summary>23 dBm + 3 - 70.2 dB of 14 m - 4 walls of 10.8 dB = -87 dBm; next door it is -60 dBm.</summary>
+    [Fact]
+    public void Triggers_where_it_hears_too_little_and_moves_nearer()
+    {
+        var home = AirHome.Repeated("c", apart: 7);
+        var finding = One(home, Severity.Concern, "rep");
+        Assert.StartsWith("rep hears gw at about -87 dBm", finding.What, StringComparison.Ordinal);
+        Assert.Contains(" m from gw instead of 14 m", finding.Advice[0], StringComparison.Ordinal);
+        Cured(home, "Move rep to b");
+    }
+
+    [Fact]
+    public void Near_miss_next_door() => None(AirHome.Repeated("b"));
+
+    /// <summary>Where positions were not noted nothing is said: what is usual in a home is no reason to move a box.</summary>
+    [Fact]
+    public void Near_miss_where_nothing_is_known() =>
+        None(AirHome.Repeated("c", apart: 7).Place("somewhere", p => p with { Floor = 3 }).Stands("rep", "somewhere"));
+}
+
+public sealed class SlowRelicTests() : RuleTests("slow-relic")
+{
+    private static Home House(WifiGeneration box, WifiGeneration device, bool shared = true)
+    {
+        var home = Home.WithGateway()
+            .Wifi("old", "gw")
+            .Device("old", d => d with { Generation = device })
+            .Profile("gw", p => p with { Radios = [.. p.Radios.Select(r => r with { Generation = box })] });
+        return shared ? home.Wifi("phone", "gw") : home;
+    }
+
+    [Fact]
+    public void Triggers_on_an_old_device_among_others() =>
+        Assert.EndsWith(
+            "with 1 more",
+            One(House(WifiGeneration.Ac, WifiGeneration.G), Severity.Concern, "old").What,
+            StringComparison.Ordinal
+        );
+
+    [Fact]
+    public void Triggers_on_an_old_box_that_sends() => One(House(WifiGeneration.G, WifiGeneration.Unknown), Severity.Concern, "gw");
+
+    [Fact]
+    public void Near_miss_where_it_is_alone() => None(House(WifiGeneration.Ac, WifiGeneration.G, shared: false));
+
+    [Fact]
+    public void Near_miss_where_all_are_newer() => None(House(WifiGeneration.N, WifiGeneration.N));
+
+    [Fact]
+    public void Near_miss_where_the_service_is_no_faster() =>
+        None(House(WifiGeneration.G, WifiGeneration.Unknown).Service(new PublicDynamic(16, 2) { Line = Home.Asked }));
+}
