@@ -1,6 +1,7 @@
 using System.Text;
 using System.Text.Json;
 using Altrin.Core.Addressing;
+using Altrin.Core.Coverage;
 using Altrin.Core.Exchanges;
 using Altrin.Core.Facts;
 using Altrin.Core.Sites;
@@ -79,6 +80,11 @@ internal static class ProofRoutes
         proof
             .MapGet("/speed", ([AsParameters] ProofQuestion q) => q.Seen(seen => (Parsed<SpeedAndAir>)SpeedAndAir.Of(seen)))
             .WithName("ReadSpeedAndAir");
+        proof
+            .MapGet("/channels", ([AsParameters] ProofQuestion q) =>
+                q.Seen(seen => (Parsed<ChannelPlan>)ChannelPlan.Of(seen.Network.Design, new(seen)))
+            )
+            .WithName("PlanChannels");
         proof
             .MapGet("/rate", ([AsParameters] ProofQuestion q, string from, string to) =>
                 q.Seen(seen =>

@@ -75,11 +75,7 @@ public static class AirRates
         Channels
             .Widths(band)
             .Where(w => w <= widthMhz)
-            .SelectMany(w =>
-                Enumerable
-                    .Range(1, Math.Min(streams, WifiRate.MostStreams))
-                    .Select(s => AirLink.At(band, generation, w, s, Math.Min(levelDbm, StrongestDbm)))
-            )
+            .Select(w => AirLink.At(band, generation, w, Math.Min(streams, WifiRate.MostStreams), Math.Min(levelDbm, StrongestDbm)))
             .OfType<AirLink>()
             .Select(Goodput.Mbps)
             .DefaultIfEmpty(0)

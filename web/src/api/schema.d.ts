@@ -596,6 +596,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/proof/channels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PlanChannels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/proof/rate": {
         parameters: {
             query?: never;
@@ -1752,6 +1768,12 @@ export interface components {
             channel: number;
             /** Format: int32 */
             mhz: number;
+        };
+        ChannelPlan: {
+            radios: components["schemas"]["PlannedRadio"][];
+            places: components["schemas"]["PlaceGain"][];
+            changes: components["schemas"]["Change"][];
+            isBest: boolean;
         };
         CheckItem: {
             id: string;
@@ -2977,6 +2999,13 @@ export interface components {
             box: null | string;
             own: boolean;
         };
+        PlaceGain: {
+            place: string;
+            /** Format: double */
+            nowMbps: null | number;
+            /** Format: double */
+            thenMbps: number;
+        };
         /** @enum {unknown} */
         PlaceKind: "room" | "hall" | "cupboard" | "loft" | "cellar" | "outdoors";
         PlaceLevels: {
@@ -2984,6 +3013,25 @@ export interface components {
             heard: components["schemas"]["HeardLevel"][];
             /** Format: int32 */
             notKnown: number;
+        };
+        PlannedRadio: {
+            box: string;
+            radio: string;
+            band: components["schemas"]["RadioBand"];
+            /** Format: int32 */
+            channel: null | number;
+            /** Format: int32 */
+            widthMhz: null | number;
+            /** Format: int32 */
+            planned: null | number;
+            /** Format: int32 */
+            plannedMhz: null | number;
+            /** Format: double */
+            now: null | number;
+            /** Format: double */
+            then: null | number;
+            stays: null | string;
+            radar?: boolean;
         };
         PlayedSheet: {
             sheet: components["schemas"]["SheetInfo"];
@@ -5680,6 +5728,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SpeedAndAir"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PlanChannels: {
+        parameters: {
+            query: {
+                setUp: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChannelPlan"];
                 };
             };
             /** @description Not Found */

@@ -64,7 +64,7 @@ function show(station: Station, { state, tools, preview }: Shown): ReactNode {
     case "plan":
       return <PlanStation state={state} preview={preview} tools={tools} />;
     case "proof":
-      return <ProofStation state={state} />;
+      return <ProofStation state={state} tools={tools} />;
     case "run":
       return <RunStation state={state} />;
     default:

@@ -11,6 +11,7 @@ import { Reach } from "./Reach";
 import { LookFrom } from "./LookFrom";
 import { SpeedAndAir } from "./air/SpeedAndAir";
 import { StepByStep } from "./StepByStep";
+import type { JobTools } from "../shared/jobTools";
 import { useShown } from "../shared/useShown";
 import { WhatIf } from "./WhatIf";
 
@@ -29,7 +30,7 @@ const parts = {
 type Part = keyof typeof parts;
 
 /** Will it work, and why: the verdict, and everything that shows what it stands on. */
-export default function ProofStation({ state }: { state: JobState }) {
+export default function ProofStation({ state, tools }: { state: JobState; tools: JobTools }) {
   const [{ part }, show] = useShown(["part"]);
   // Nothing is worked out then: every part would say that nothing is there.
   if (state.proof.verdict.kind === "notProven") {
@@ -52,12 +53,12 @@ export default function ProofStation({ state }: { state: JobState }) {
     >
       <Parts label="Parts of the proof" parts={parts} chosen={chosen} show={(p) => show({ part: p })} />
       {chosen !== "verdict" && chosen !== "paper" && <Unseen as="h1">{parts[chosen]}</Unseen>}
-      {open(chosen, state)}
+      {open(chosen, state, tools)}
     </Box>
   );
 }
 
-function open(part: Part, state: JobState): ReactNode {
+function open(part: Part, state: JobState, tools: JobTools): ReactNode {
   const { design, proof } = state;
   switch (part) {
     case "addresses":
@@ -65,7 +66,7 @@ function open(part: Part, state: JobState): ReactNode {
     case "reach":
       return <Reach state={state} />;
     case "air":
-      return <SpeedAndAir state={state} />;
+      return <SpeedAndAir state={state} tools={tools} />;
     case "stand":
       return <LookFrom state={state} />;
     case "steps":

@@ -1,6 +1,7 @@
-import { fireEvent, screen, within } from "@testing-library/react";
+import { fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../../api/client";
+import { jobTools } from "../../shared/__tests__/fixtures";
 import { openProof } from "./openProof";
 import { dbmText, spanText, usualText } from "../air/airWords";
 
@@ -120,6 +121,8 @@ const said: Schemas["SpeedAndAir"] = {
   ],
 };
 
+const none: Schemas["ChannelPlan"] = { radios: [], places: [], changes: [], isBest: true };
+
 describe("Speed and air", () => {
   it("tells speeds with what they rest on, and a way part by part", async () => {
     openProof("?part=air", { "/proof/speed": said });
@@ -156,12 +159,40 @@ describe("Speed and air", () => {
     ).toBeInTheDocument();
   });
 
+  it("plans channels beside what is set, and sets them in one act", async () => {
+    const changes: Schemas["ChannelPlan"]["changes"] = [{ kind: "setRadio", box: "loft-router", radio: "r24", setting: { channel: 11 } }];
+    const radio = { box: "loft-router", radio: "r24", band: "ghz2" as const, widthMhz: null, plannedMhz: 20, stays: null, radar: false };
+    const plan: Schemas["ChannelPlan"] = {
+      radios: [
+        { ...radio, channel: 6, planned: 11, now: 0.42, then: 0.975 },
+        { ...radio, box: "studio-point", band: "ghz5", channel: null, planned: 52, plannedMhz: 80, now: null, then: 0.99, radar: true },
+        { ...radio, box: "hall-gateway", channel: 1, planned: 1, now: 0.9, then: 0.9, stays: "its kit chooses the channel" },
+      ],
+      places: [
+        { place: "studio", nowMbps: 40, thenMbps: 90 },
+        { place: "kitchen", nowMbps: 90, thenMbps: 90 },
+      ],
+      changes,
+      isBest: false,
+    };
+    const tools = jobTools();
+    openProof("?part=air", { "/proof/speed": said, "/proof/channels": plan }, undefined, tools);
+    const table = await screen.findByRole("region", { name: "Channel plan, table" });
+    expect(table).toHaveTextContent("Loft router 2.4 GHz6→ 11, 20 MHz42 % → 98 %");
+    expect(table).toHaveTextContent("chooses itself→ 52, 80 MHz▲ radar comes first");
+    expect(table).toHaveTextContent("planned around: its kit chooses the channel11, 20 MHz90 % → 90 %");
+    expect(screen.getByText(/While all are busy: Studio 40 → 90 Mb\/s$/)).toBeInTheDocument();
+    expect(screen.getByText(/there may be a better plan/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole("button", { name: "Set these channels" }));
+    expect(tools.act).toHaveBeenCalledWith(changes);
+  });
+
   it("says what to note where nothing is known", async () => {
-    openProof("?part=air", { "/proof/speed": { rates: [], radios: [], places: [], names: [], bands: [] } });
+    openProof("?part=air", { "/proof/speed": { rates: [], radios: [], places: [], names: [], bands: [] }, "/proof/channels": none });
     expect(await screen.findByText("No device gets to the internet.")).toBeInTheDocument();
     expect(screen.getByText(/No place is noted/)).toBeInTheDocument();
     expect(screen.getByRole("link", { name: /in the survey/ })).toHaveAttribute("href", expect.stringMatching(/survey$/));
-    expect(screen.getByText("No radio sends.")).toBeInTheDocument();
+    await waitFor(() => expect(screen.getAllByText("No radio sends.")).toHaveLength(2));
     expect(screen.getByText(/nothing is known of where anyone sends/)).toBeInTheDocument();
   });
 

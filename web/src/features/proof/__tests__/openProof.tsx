@@ -6,6 +6,7 @@ import { vi } from "vitest";
 import type { JobState } from "../../../api/client";
 import { system } from "../../../ui/theme";
 import { demo } from "../../shared/__tests__/demo";
+import { jobTools } from "../../shared/__tests__/fixtures";
 import ProofStation from "../ProofStation";
 
 export const { design, proof } = demo();
@@ -21,7 +22,7 @@ export const state = {
 } as JobState;
 
 /** The station at an address, with a server that answers what it is told to. */
-export function openProof(query: string, answers: Record<string, unknown> = {}, shown = state) {
+export function openProof(query: string, answers: Record<string, unknown> = {}, shown = state, tools = jobTools()) {
   const asked: string[] = [];
   vi.stubGlobal("fetch", (request: Request) => {
     const url = new URL(request.url);
@@ -37,7 +38,7 @@ export function openProof(query: string, answers: Record<string, unknown> = {}, 
     <MemoryRouter initialEntries={[`/jobs/1/proof${query}`]}>
       <ChakraProvider value={system}>
         <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-          <ProofStation state={shown} />
+          <ProofStation state={shown} tools={tools} />
         </QueryClientProvider>
       </ChakraProvider>
     </MemoryRouter>,

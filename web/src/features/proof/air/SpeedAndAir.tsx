@@ -3,13 +3,15 @@ import { api, type JobState, type Schemas } from "../../../api/client";
 import { Asked } from "../../shared/Asked";
 import { asking, useAsked } from "../../shared/useAsked";
 import { useShown } from "../../shared/useShown";
+import type { JobTools } from "../../shared/jobTools";
+import { Channels } from "./Channels";
 import { Heard } from "./Heard";
 import { NamesOnAir, Radios } from "./Radios";
 import { Rates } from "./Rates";
 import { SpectrumLanes } from "./SpectrumLanes";
 
 /** How fast the home is expected to be, what is heard where, and who shares the air. */
-export function SpeedAndAir({ state }: { state: JobState }) {
+export function SpeedAndAir({ state, tools }: { state: JobState; tools: JobTools }) {
   const [{ device }, show] = useShown(["device"]);
   const said = useAsked<Schemas["SpeedAndAir"]>(state, ["speed"], (signal) =>
     api.GET("/api/jobs/{id}/proof/speed", { params: asking(state), signal }),
@@ -21,6 +23,7 @@ export function SpeedAndAir({ state }: { state: JobState }) {
           <Rates rates={air.rates} state={state} opened={device} open={(d) => show({ device: d })} />
           <Heard places={air.places} state={state} />
           <SpectrumLanes bands={air.bands} state={state} />
+          <Channels state={state} tools={tools} />
           <Radios radios={air.radios} state={state} />
           <NamesOnAir names={air.names} state={state} />
         </Box>
