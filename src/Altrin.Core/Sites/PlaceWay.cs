@@ -63,19 +63,23 @@ public sealed record PlaceWay(double Metres, int Floors, IReadOnlyList<WallKind>
             return null;
         }
         var half = from.Floor == to.Floor ? 1 : 0.5;
-        var at = site
-            .Places.Where(p => p.Kind != PlaceKind.Outdoors && p.Building == from.Building && p.Floor == from.Floor)
-            .SelectMany(p => Sides(p, a, b, 0, half))
-            .Concat(
-                (from.Floor, from.Building) == (to.Floor, to.Building)
-                    ? []
-                    : site
-                        .Places.Where(p => p.Kind != PlaceKind.Outdoors && p.Building == to.Building && p.Floor == to.Floor)
-                        .SelectMany(p => Sides(p, a, b, from.Floor == to.Floor ? 0 : half, 1))
-            )
-            .OrderBy(w => w.At)
-            .ThenBy(w => w.Wall)
-            .ToList();
+        var at = new List<(double At, WallKind Wall)>();
+        foreach (var place in site.Places)
+        {
+            if (place.Kind == PlaceKind.Outdoors)
+            {
+                continue;
+            }
+            if (place.Building == from.Building && place.Floor == from.Floor)
+            {
+                Cross(at, place, a, b, 0, half);
+            }
+            else if (place.Building == to.Building && place.Floor == to.Floor)
+            {
+                Cross(at, place, a, b, from.Floor == to.Floor ? 0 : half, 1);
+            }
+        }
+        at.Sort();
         var walls = new List<WallKind>();
         var last = double.NegativeInfinity;
         foreach (var (where, wall) in at)
@@ -93,8 +97,9 @@ public sealed record PlaceWay(double Metres, int Floors, IReadOnlyList<WallKind>
         return walls.Contains(WallKind.Unknown) ? null : walls;
     }
 
-    /// <summary>Where a way crosses the walls of a place, as shares of its length, between two of them.</summary>
-    private static IEnumerable<(double At, WallKind Wall)> Sides(
+    /// <summary>Adds where a way crosses the walls of a place, as shares of its length, between two of them.</summary>
+    private static void Cross(
+        List<(double At, WallKind Wall)> walls,
         Place place,
         (double X, double Y) a,
         (double X, double Y) b,
@@ -104,34 +109,34 @@ public sealed record PlaceWay(double Metres, int Floors, IReadOnlyList<WallKind>
     {
         if (place is not { EastMetres: { } west, NorthMetres: { } south, LengthMetres: { } length, WidthMetres: { } width })
         {
-            yield break;
+            return;
         }
         // A way is cut by two pairs of parallel sides; what is left of it lies within.
         var (enters, leaves) = (double.NegativeInfinity, double.PositiveInfinity);
-        foreach (var (start, end, low, high) in new[] { (a.X, b.X, west, west + length), (a.Y, b.Y, south, south + width) })
+        if (!Cut(a.X, b.X, west, west + length, ref enters, ref leaves) || !Cut(a.Y, b.Y, south, south + width, ref enters, ref leaves))
         {
-            if (start == end)
-            {
-                if (start <= low || start >= high)
-                {
-                    yield break;
-                }
-                continue;
-            }
-            var (one, other) = ((low - start) / (end - start), (high - start) / (end - start));
-            (enters, leaves) = (Math.Max(enters, Math.Min(one, other)), Math.Min(leaves, Math.Max(one, other)));
+            return;
         }
-        if (enters >= leaves)
+        if (enters > first && enters < last)
         {
-            yield break;
+            walls.Add((enters, place.Walls));
         }
-        foreach (var at in new[] { enters, leaves })
+        if (leaves > first && leaves < last)
         {
-            if (at > first && at < last)
-            {
-                yield return (at, place.Walls);
-            }
+            walls.Add((leaves, place.Walls));
         }
+    }
+
+    /// <summary>Cuts what is left of a way down to what lies between two parallel sides; says whether anything is left.</summary>
+    private static bool Cut(double start, double end, double low, double high, ref double enters, ref double leaves)
+    {
+        if (start == end)
+        {
+            return start > low && start < high;
+        }
+        var (one, other) = ((low - start) / (end - start), (high - start) / (end - start));
+        (enters, leaves) = (Math.Max(enters, Math.Min(one, other)), Math.Min(leaves, Math.Max(one, other)));
+        return enters < leaves;
     }
 
     /// <summary>The one that costs more; one that was not looked at may be anything.</summary>
