@@ -82,7 +82,7 @@ internal static class AirCommands
             {
                 return ExitCode.BadInput;
             }
-            var rates = new PathRates(Seen(design));
+            var rates = Seen(design).Rates;
             if (parsed.GetValue(from) is not { } device)
             {
                 if (parsed.GetValue(to) is not null)

@@ -82,14 +82,14 @@ internal static class ProofRoutes
             .WithName("ReadSpeedAndAir");
         proof
             .MapGet("/channels", ([AsParameters] ProofQuestion q) =>
-                q.Seen(seen => (Parsed<ChannelPlan>)ChannelPlan.Of(seen.Network.Design, new(seen)))
+                q.Seen(seen => (Parsed<ChannelPlan>)ChannelPlan.Of(seen.Network.Design, seen.Rates))
             )
             .WithName("PlanChannels");
         proof
             .MapGet("/rate", ([AsParameters] ProofQuestion q, string from, string to) =>
                 q.Seen(seen =>
                     Known(
-                        to == "internet" ? new PathRates(seen).ToInternet(from) : new PathRates(seen).Between(from, to),
+                        to == "internet" ? seen.Rates.ToInternet(from) : seen.Rates.Between(from, to),
                         "Two devices in use that get to each other are expected, or one and 'internet'."
                     )
                 )

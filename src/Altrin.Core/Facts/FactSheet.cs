@@ -235,11 +235,29 @@ public enum LinkKind
 /// <param name="Kind">What joins.</param>
 /// <param name="A">One end.</param>
 /// <param name="B">The other end; for a Wi-Fi the box.</param>
-/// <param name="AtMostMbps">What it carries at most by its ports and its medium, in Mb/s; null where neither is known. What arrives is
-/// measured, not computed.</param>
+/// <param name="AtMostMbps">What it carries at most by its ports and its medium, in Mb/s; null where neither is known.</param>
 /// <param name="InRing">Whether it is part of a ring.</param>
 /// <param name="PassesPublic">Whether a gateway's public address goes on through it.</param>
-public sealed record LinkFact(string Id, LinkKind Kind, PortRef A, PortRef B, int? AtMostMbps, bool InRing, bool PassesPublic);
+public sealed record LinkFact(string Id, LinkKind Kind, PortRef A, PortRef B, int? AtMostMbps, bool InRing, bool PassesPublic)
+{
+    /// <summary>How strongly the end that joined hears the other over radio; null for a cable, and where a place is missing.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public SignalLevel? Signal { get; init; }
+
+    /// <summary>What arrives over it in the weaker direction; null where <see cref="Signal"/> is.</summary>
+    [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
+    public RateSpan? Arrives { get; init; }
+
+    /// <summary>The same with how strongly it is received.</summary>
+    internal LinkFact Received(PathRates rates) =>
+        Kind == LinkKind.Cable || rates.Link(Id) is not { Level: { } level } part
+            ? this
+            : this with
+            {
+                Signal = level.Rounded(),
+                Arrives = part.Down.LimitedBy(part.Up).Rounded(),
+            };
+}
 
 /// <summary>At whom a box or device hangs.</summary>
 /// <param name="Owner">The box or device.</param>

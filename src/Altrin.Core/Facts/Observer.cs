@@ -10,6 +10,7 @@ public sealed class Observation
 {
     private readonly Lazy<IReadOnlyList<InternetFact>> _internet;
     private readonly Lazy<FactSheet> _sheet;
+    private readonly Lazy<PathRates> _rates;
 
     /// <summary>A network that is looked at; what is said of it is worked out once it is asked for.</summary>
     internal Observation(Network network)
@@ -19,6 +20,7 @@ public sealed class Observation
         Tracer = new(network, Leasing, Hosts);
         _internet = new(() => Observer.Internet(network, Leasing, Tracer));
         _sheet = new(() => Observer.Sheet(this));
+        _rates = new(() => new(this));
     }
 
     /// <summary>The network.</summary>
@@ -35,6 +37,9 @@ public sealed class Observation
 
     /// <summary>Whether each customer's device has the internet: the part of the sheet that is asked most often by itself.</summary>
     public IReadOnlyList<InternetFact> Internet => _internet.Value;
+
+    /// <summary>Its levels, its airtime, and how fast its ways are.</summary>
+    public PathRates Rates => _rates.Value;
 
     /// <summary>All that is said of it.</summary>
     public FactSheet Sheet => _sheet.Value;
@@ -60,7 +65,8 @@ public static class Observer
     {
         var (network, leasing, hosts, tracer) = (seen.Network, seen.Leasing, seen.Hosts, seen.Tracer);
         var links = new LinkMap(network);
-        var (connections, uplinks) = (links.All(), links.Uplinks());
+        var rates = seen.Rates;
+        var (connections, uplinks) = (links.All().Select(l => l.Received(rates)).ToList(), links.Uplinks());
         var needs = new NeedJudge(network, leasing, tracer, links);
         return new FactSheet(
             [.. network.Segments.Where(s => IsTerritory(s)).Select(s => SegmentFact(network, hosts, s))],

@@ -23,7 +23,7 @@ public sealed record SpeedAndAir(
     /// <summary>That of a home that is looked at.</summary>
     public static SpeedAndAir Of(Observation seen)
     {
-        var rates = new PathRates(seen);
+        var rates = seen.Rates;
         var design = seen.Network.Design;
         return new(
             rates.ToInternet(),

@@ -12,7 +12,6 @@ public sealed class Evidence
     private readonly HashSet<string> _broken;
     private readonly bool _withRemedies;
     private readonly Lazy<IReadOnlyList<(string Box, RadioSetting Setting)>> _sending;
-    private readonly Lazy<PathRates> _rates;
 
     /// <summary>The evidence of an observation.</summary>
     /// <param name="observation">What is judged.</param>
@@ -22,7 +21,6 @@ public sealed class Evidence
         _withRemedies = withRemedies;
         Seen = observation;
         _sending = new(() => WifiNames.Sending(Design));
-        _rates = new(() => new(Seen));
         var answers = Sheet.Internet.Select(i => i.Answer).Concat(Sheet.Needs.Select(n => n.Answer)).ToList();
         Causes = [.. answers.SelectMany(a => a.Causes).DistinctBy(c => c.Identity).OrderBy(c => c.Identity, StringComparer.Ordinal)];
         _broken = answers.Where(a => a.IsBroken).SelectMany(a => a.Causes).Select(c => c.Identity).ToHashSet(StringComparer.Ordinal);
@@ -47,7 +45,7 @@ public sealed class Evidence
     internal IReadOnlyList<(string Box, RadioSetting Setting)> Sending => _sending.Value;
 
     /// <summary>Levels, airtime and rates, worked out once they are asked for.</summary>
-    internal PathRates Rates => _rates.Value;
+    internal PathRates Rates => Seen.Rates;
 
     /// <summary>Routers with their settings, by id.</summary>
     public IEnumerable<(Box Box, RouterMode Mode)> Routers =>

@@ -2417,6 +2417,8 @@ export interface components {
             atMostMbps: null | number;
             inRing: boolean;
             passesPublic: boolean;
+            signal?: null | components["schemas"]["SignalLevel"];
+            arrives?: null | components["schemas"]["RateSpan"];
         };
         /** @enum {unknown} */
         LinkKind: "cable" | "wifi" | "radio";

@@ -1,5 +1,5 @@
 import type { Design, Proof, Schemas } from "../../api/client";
-import { answerWords, bandWords, mediumWords, modeWords } from "../../ui/words";
+import { answerWords, bandWords, levelUseWords, mediumWords, modeWords } from "../../ui/words";
 import { following, standing } from "../shared/findings";
 import { cableAt, factsOf, guestHost, laptopWords, nameOf, setUpOf, street, type Box, type BoxSetting } from "../shared/designReading";
 import type { AddressSaid, Scene, SceneBox, SceneFlag, SceneLink, ScenePort, SceneStep, SceneToken, SceneWalled } from "./scene";
@@ -147,7 +147,7 @@ class Reader {
       link: link ? this.link(link.id) : null,
       port: link?.kind === "cable" ? (link.a === device.id ? link.b : link.a) : null,
       flags: this.flags.get(device.id) ?? [],
-      room: this.room(device.place),
+      room: [level(link).replace(" dBm", ""), this.room(device.place)].filter(Boolean).join(" · ") || null,
     };
   }
 
@@ -241,10 +241,10 @@ class Reader {
         ? "public address passed on"
         : cableWords(cable, fact)
       : fact?.kind === "radio"
-        ? this.radioWords(fact.a)
+        ? [this.radioWords(fact.a), received(fact)].filter((w) => w !== "").join(" · ")
         : fact?.kind === "cable"
           ? "your lead"
-          : (this.wifiWords(id) ?? "Wi-Fi");
+          : [this.wifiWords(id) ?? "Wi-Fi", received(fact)].filter((w) => w !== "").join(" · ");
     return { id, kind: fact?.kind ?? "cable", words, ring: fact?.inRing ?? false, passed };
   }
 
@@ -267,6 +267,13 @@ class Reader {
     return wifi ? `Wi-Fi "${wifi.name}", ${bands.join(" or ")}` : null;
   }
 }
+
+/** What a level is good for, and the level: "calls -58 dBm"; empty where it is not known. */
+const level = (fact: LinkFact | undefined) => (fact?.signal ? `${levelUseWords[fact.signal.use]} ${Math.round(fact.signal.dbm)} dBm` : "");
+
+/** How strongly a link by radio is received, and what arrives over it. */
+const received = (fact: LinkFact | undefined) =>
+  [level(fact), fact?.arrives?.usual ? `about ${rate(Math.round(fact.arrives.usual))}` : ""].filter((w) => w !== "").join(", ");
 
 /** What is said of a link: its medium, its length, what it carries at most. */
 export function cableWords(cable: Schemas["CableDocument"], fact: LinkFact | undefined): string {
@@ -337,4 +344,9 @@ export const said = ({ how, address }: AddressSaid) => [how, address].filter(Boo
 
 /** For a screen reader: what a token says. */
 export const tokenWords = (token: SceneToken) =>
-  `${token.name}, ${said(token.address)}, internet: ${answerWords[token.internet as keyof typeof answerWords] ?? token.internet}`;
+  [
+    token.name,
+    said(token.address),
+    ...(token.room ? [token.room] : []),
+    `internet: ${answerWords[token.internet as keyof typeof answerWords] ?? token.internet}`,
+  ].join(", ");

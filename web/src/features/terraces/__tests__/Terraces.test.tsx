@@ -52,7 +52,7 @@ describe("the terraces", () => {
   it("announce what a box is, both its addresses, how often it translates, and what is wrong with it", () => {
     show();
     expect(thing(/^Loft router, Router, outside lease \.20–\.199, 192\.168\.8\.1\/24, double NAT, finding \d/)).toBeInTheDocument();
-    expect(thing(/^Printer, 192\.168\.8\.31, internet: yes/)).toBeInTheDocument();
+    expect(thing(/^Printer, 192\.168\.8\.31, Hall, internet: yes/)).toBeInTheDocument();
     expect(thing(/^Terrace 192\.168\.8\.0\/24, 4 devices/)).toBeInTheDocument();
   });
 

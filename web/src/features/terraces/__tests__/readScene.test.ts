@@ -235,9 +235,23 @@ describe("words of the drawing", () => {
     ).toBe(said),
   );
 
+  it("says how strongly a Wi-Fi is received and what arrives", () => {
+    const signal = { dbm: -66.6, spreadDb: 7, basis: "walls" as const, differs: false, use: "calls" as const };
+    const links = proof.facts.links.map((l) =>
+      l.id === "wifi:kitchen-phone" ? { ...l, signal, arrives: { low: 90, usual: 212.4, high: 400 } } : l,
+    );
+    const heard = readScene(design, { ...proof, facts: { ...proof.facts, links } });
+    const token = heard.roots
+      .flatMap(all)
+      .flatMap((b) => b.tokens)
+      .find((t) => t.id === "kitchen-phone");
+    expect(token?.room).toBe("calls -67 · Kitchen");
+    expect(token?.link?.words).toMatch(/^Wi-Fi "pottery", .* · calls -67 dBm, about 212 Mb\/s$/);
+  });
+
   it("reads a token out", () => {
     const token = box("hall-gateway").tokens.find((t) => t.id === "printer");
-    expect(token && tokenWords(token)).toBe("Printer, 192.168.8.31, internet: yes");
+    expect(token && tokenWords(token)).toBe("Printer, 192.168.8.31, Hall, internet: yes");
   });
 
   it("draws the laptop, and what a box is at, in a moment", () => {
