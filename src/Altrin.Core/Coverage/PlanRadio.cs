@@ -19,22 +19,15 @@ internal sealed class PlanRadio
 
     private readonly Dictionary<ChannelBlock, double[]> _neighbours = [];
     private readonly Design _design;
-    private readonly IReadOnlyList<HeardNetwork> _heard;
+    private readonly IReadOnlyList<ChannelBlock> _heard;
 
     private PlanRadio(Design design, PathRates rates, Air air)
     {
         (_design, Air) = (design, air);
         var use = rates.Use.First(u => (u.Box, u.Radio) == (air.Box, air.Radio.Id));
         Beacons = use.Beacons;
-        var place = design.Site.Place(use.ScannedIn);
-        _heard =
-        [
-            .. (place?.Air?.Networks ?? []).Where(n =>
-                n is { Channel: not null, LevelDbm: >= Airtime.HeardDbm, StoodIn: null }
-                && n.Band == air.Radio.Band
-                && (n.Radio is not { } radio || MacKin.Owner(design.Site, radio) is null)
-            ),
-        ];
+        var ours = rates.Airs.Select(a => a.Setting.Name).ToHashSet(StringComparer.Ordinal);
+        _heard = [.. Facts.Neighbours.In(design.Site, design.Site.Place(use.ScannedIn), air.Radio.Band, ours).Select(n => n.Block)];
         Now = AirUse.BlockOf(air);
     }
 
@@ -112,13 +105,7 @@ internal sealed class PlanRadio
     {
         if (!_neighbours.TryGetValue(block, out var takes))
         {
-            takes =
-            [
-                .. _heard
-                    .Select(n => ChannelBlock.Of(block.Band, n.Channel!.Value, Channels.NarrowMhz))
-                    .OfType<ChannelBlock>()
-                    .Select(b => block.TakenBy(b) * (Airtime.NeighbourBusy + Airtime.OfBeacon(Airtime.BeaconMbps(block.Band)))),
-            ];
+            takes = [.. _heard.Select(h => Facts.Neighbours.Taken(block, h))];
             _neighbours[block] = takes;
         }
         return takes;

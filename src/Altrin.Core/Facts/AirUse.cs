@@ -65,19 +65,13 @@ public sealed record AirUse(
                     }
                 }
             }
-            foreach (var heard in scanned?.Air?.Networks ?? [])
+            var ours = all.SelectMany(r => r).Select(a => a.Setting.Name).ToHashSet(StringComparer.Ordinal);
+            foreach (var (heard, there) in Neighbours.In(design.Site, scanned, band, ours))
             {
-                if (
-                    heard is { Channel: { } channel, LevelDbm: >= Airtime.HeardDbm and var level }
-                    && heard.Band == band
-                    && heard.StoodIn is null
-                    && (heard.Radio is not { } radio || MacKin.Owner(design.Site, radio) is null)
-                    && ChannelBlock.Of(band, channel, Channels.NarrowMhz) is { } there
-                    && block.TakenBy(there) is var share and > 0
-                )
+                if (block.TakenBy(there) is var share and > 0)
                 {
-                    var takes = share * (Airtime.NeighbourBusy + Airtime.OfBeacon(Airtime.BeaconMbps(band)));
-                    disturbers.Add(new(null, heard.Name, channel, level, share, takes));
+                    var takes = Neighbours.Taken(block, there);
+                    disturbers.Add(new(null, heard.Name, there.Primary, heard.LevelDbm!.Value, share, takes));
                 }
             }
         }
