@@ -168,6 +168,9 @@ internal sealed class Lab : IDisposable
     /// <summary>The joints that are there.</summary>
     public IReadOnlyCollection<Joint> Plugged => _plugged.Keys;
 
+    /// <summary>The same with the names of their interfaces.</summary>
+    public IReadOnlyDictionary<Joint, (string A, string B)> Wires => _plugged;
+
     /// <summary>The name of an interface in its namespace: the second adapter of a machine has its own.</summary>
     public static string NameOf(Seat seat) => seat.Owner == Laptop.WifiId ? "wlan0" : seat.Device;
 

@@ -19,7 +19,8 @@ internal sealed partial class Namespaces : IDisposable
     public static string? Lacking { get; } =
         !OperatingSystem.IsLinux() ? "network namespaces need Linux"
         : geteuid() != 0 ? "making network namespaces needs root"
-        : new[] { "ip", "nft", "dnsmasq", "busybox", "traceroute", "arping", "ping" }.FirstOrDefault(tool => !Which(tool)) is { } missing
+        : new[] { "ip", "tc", "nft", "dnsmasq", "busybox", "traceroute", "arping", "ping", "iperf3" }.FirstOrDefault(tool => !Which(tool))
+            is { } missing
             ? $"'{missing}' is not installed"
         : Run("ip", ["netns", "list"]).Status != 0 ? "'ip netns' does not work here"
         : null;
