@@ -187,3 +187,58 @@ public sealed class SlowRelicTests() : RuleTests("slow-relic")
     public void Near_miss_where_the_service_is_no_faster() =>
         None(House(WifiGeneration.G, WifiGeneration.Unknown).Service(new PublicDynamic(16, 2) { Line = Home.Asked }));
 }
+
+public sealed class SignalWeakTests() : RuleTests("signal-weak")
+{
+    /// <summary>A phone two rooms of stone away: 23 - 65 dB of 8 m - 4 walls of 19 dB = -118 dBm.</summary>
+    private static Home House(WallKind walls) => AirHome.Rooms(8, walls).Wifi("phone", "gw").Stands("phone", "c");
+
+    [Fact]
+    public void Triggers_where_a_device_surely_hears_too_little()
+    {
+        var finding = One(House(WallKind.Stone), Severity.Concern, "phone");
+        Assert.StartsWith("phone hears gw in c at about -1", finding.What, StringComparison.Ordinal);
+        Assert.Empty(finding.Remedies);
+    }
+
+    [Fact]
+    public void Offers_a_box_with_the_same_name_that_is_nearer() =>
+        Cured(House(WallKind.Stone).Point("ap").Cable("gw/lan1", "ap/lan1").Stands("ap", "c"), "Let phone use ap");
+
+    [Fact]
+    public void Near_miss_in_the_next_room() => None(House(WallKind.Light).Stands("phone", "b"));
+
+    [Fact]
+    public void Near_miss_where_no_one_noted_where_it_is() => None(AirHome.Rooms(8, WallKind.Stone).Wifi("phone", "gw"));
+}
+
+public sealed class WidthTooWideTests() : RuleTests("width-too-wide")
+{
+    private static Home House(int width, params HeardNetwork[] heard) =>
+        Home.WithGateway()
+            .Wifi("phone", "gw")
+            .Place("a", p => p with { Air = new(heard) })
+            .Stands("gw", "a")
+            .Profile("gw", p => p with { Radios = [new("r5", RadioBand.Ghz2)] })
+            .Edit<RouterMode>("gw", m => m with { Wifi = [m.Wifi[0] with { Channel = 1, WidthMhz = width }] });
+
+    private static readonly HeardNetwork Neighbour = new("next door")
+    {
+        Band = RadioBand.Ghz2,
+        Channel = 6,
+        LevelDbm = -60,
+    };
+
+    [Fact]
+    public void Triggers_beside_a_neighbour_and_goes_back()
+    {
+        One(House(40, Neighbour), Severity.Concern, "gw/r5");
+        Cured(House(40, Neighbour), "Set 2.4 GHz of gw to 20 MHz");
+    }
+
+    [Fact]
+    public void Near_miss_with_20_MHz() => None(House(20, Neighbour));
+
+    [Fact]
+    public void Near_miss_where_it_is_alone() => None(House(40, Neighbour with { Channel = 13 }));
+}
