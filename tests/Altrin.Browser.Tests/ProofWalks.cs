@@ -55,6 +55,27 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
         browser.See("A host on the internet does not reach Kiln controller, and ", "//section[@aria-label='Why']");
     }
 
+    /// <summary>What a device gets and why, then the channels: planned, set in one act by keys, and taken back.</summary>
+    [Fact]
+    public void Speeds_are_explained_and_channels_are_set_and_taken_back()
+    {
+        const string Rates = "//section[@aria-labelledby='rates']";
+        const string Plan = "//section[@aria-labelledby='channels']";
+        Open("air");
+        browser.See("60 Mb/s", Rates);
+        browser.Find($"{Rates}//button[contains(.,'Wheel tablet')]").SendKeys(Keys.Enter);
+        browser.See("The mains wiring behind Hall gateway", Rates);
+        browser.See("the slowest part", Rates);
+        browser.Driver.Navigate().Refresh();
+        browser.See("the slowest part", Rates);
+        browser.See("measured; computed -30 dBm", "//section[@aria-labelledby='heard']");
+        browser.See("chooses itself", Plan);
+        browser.Find($"{Plan}//button[normalize-space(.)='Set these channels']").SendKeys(Keys.Enter);
+        browser.See("Nothing to gain", Plan);
+        browser.Click("//button[normalize-space(.)='Undo']");
+        browser.See("chooses itself", Plan);
+    }
+
     [Fact]
     public void A_laptop_in_a_free_port_sees_what_its_commands_print()
     {

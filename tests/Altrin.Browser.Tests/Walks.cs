@@ -251,6 +251,8 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
             { "proof", "dark" },
             { "proof?part=addresses", "light" },
             { "proof?part=reach&from=loft-console&to=printer", "dark" },
+            { "proof?part=air&device=wheel-tablet", "light" },
+            { "proof?part=air", "dark" },
             { "proof?part=stand", "light" },
             { "proof?part=steps", "dark" },
             { "proof?part=whatIf&trial=off:hall-gateway", "light" },
@@ -338,6 +340,7 @@ public sealed class Walks(RunningServer server, Browser browser) : IClassFixture
     [InlineData("jobs/1/proof")]
     [InlineData("jobs/1/proof?part=addresses")]
     [InlineData("jobs/1/proof?part=reach&from=loft-console&to=printer")]
+    [InlineData("jobs/1/proof?part=air&device=wheel-tablet")]
     [InlineData("jobs/1/proof?part=stand")]
     [InlineData("jobs/1/proof?part=steps")]
     [InlineData("jobs/1/proof?part=whatIf&trial=off:hall-gateway")]
