@@ -98,6 +98,11 @@ internal static class AirCommands
                 errors.WriteLine($"altrin: There is no device '{end}'; there are {Listed(design.Site.Devices.Select(d => d.Name))}.");
                 return ExitCode.BadInput;
             }
+            if (target != Provider.Internet && Device(design, device) == Device(design, target))
+            {
+                errors.WriteLine($"altrin: From '{device}' to itself there is no way: two different devices are expected.");
+                return ExitCode.BadInput;
+            }
             var rate =
                 target == Provider.Internet
                     ? rates.ToInternet(Device(design, device)!)

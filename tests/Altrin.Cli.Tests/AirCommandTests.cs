@@ -47,6 +47,7 @@ public sealed class AirCommandTests
     [InlineData("There is no place 'attic'; there are Hall, Kitchen", "signal", "--place", "attic")]
     [InlineData("There is no device 'nobody'; there are Kiln controller", "rate", "--from", "nobody")]
     [InlineData("There is no device 'nobody'", "rate", "--from", "printer", "--to", "nobody")]
+    [InlineData("From 'printer' to itself there is no way", "rate", "--from", "printer", "--to", "Printer")]
     [InlineData("The option --to needs --from", "rate", "--to", "printer")]
     public void What_is_not_there_is_refused_with_what_is(string says, params string[] args)
     {

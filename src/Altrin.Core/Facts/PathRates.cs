@@ -194,7 +194,7 @@ public sealed class PathRates
             .Select(a => OfAir(a, device))
             .ToList();
         // Which of several radios it takes is the device's affair; it mostly takes the one that gives more (common practice).
-        var best = choices.OrderByDescending(c => Math.Min(Told(c.Down), Told(c.Up))).FirstOrDefault();
+        var best = choices.OrderByDescending(c => Math.Min(Told(c.Down), Told(c.Up))).ThenByDescending(c => c.Down.High).FirstOrDefault();
         if (best.Air is not { } air)
         {
             return new(link.Id, RatePartKind.Wifi, $"the Wi-Fi of {Design.NameOf(box)}", RateSpan.None, RateSpan.None);
@@ -230,7 +230,7 @@ public sealed class PathRates
     private RatePart OfRadio(Link link, string at)
     {
         var (box, to) = (link.Id["radio:".Length..], link.A.Owner == link.Id["radio:".Length..] ? link.B.Owner : link.A.Owner);
-        var best = Joins(box, to).OrderByDescending(j => Told(j.Span)).FirstOrDefault();
+        var best = Joins(box, to).OrderByDescending(j => Told(j.Span)).ThenByDescending(j => j.Span.High).FirstOrDefault();
         if (best.Air is not { } air)
         {
             return new(

@@ -133,6 +133,17 @@ public sealed class PathRateTests
         Assert.Equal("wifi:phone", lost.LimitDown);
     }
 
+    /// <summary>Where nothing is known of the way the band that can carry more is told: a device takes it where it reaches.</summary>
+    [Fact]
+    public void The_faster_band_is_told_where_nothing_is_known()
+    {
+        var home = Home.WithGateway()
+            .Wifi("phone", "gw")
+            .Profile("gw", p => p with { Radios = [new("r24", RadioBand.Ghz2), .. p.Radios] })
+            .Edit<RouterMode>("gw", m => m with { Wifi = [m.Wifi[0] with { Radio = "r24" }, .. m.Wifi] });
+        Assert.EndsWith("at 5 GHz", Rates(home).ToInternet("phone")!.Parts[0].Says, StringComparison.Ordinal);
+    }
+
     /// <summary>From one device to another both Wi-Fi ends count: it is on one radio twice.</summary>
     [Fact]
     public void Two_devices_on_one_radio_take_turns_too()
