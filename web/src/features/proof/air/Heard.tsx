@@ -68,8 +68,7 @@ function Signal({ level, of }: { level: Schemas["SignalLevel"]; of: string }) {
   return (
     <>
       <chakra.span color={levelUseColours[level.use]} fontWeight="700" whiteSpace="nowrap">
-        <chakra.span aria-hidden>{levelUseSigns[level.use]} </chakra.span>
-        {levelUseWords[level.use]}
+        {`${levelUseSigns[level.use]} ${levelUseWords[level.use]}`}
       </chakra.span>{" "}
       <chakra.span fontFamily="mono" whiteSpace="nowrap">
         {dbmText(level)}

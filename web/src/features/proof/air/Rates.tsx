@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { ChevronDown, ChevronRight } from "lucide-react";
 import type { JobState, Schemas } from "../../../api/client";
 import { Cell, Head } from "../../../ui/tables";
 import { capital, levelBasisWords } from "../../../ui/words";
@@ -63,6 +64,7 @@ interface RowProps {
 }
 
 function RateRows({ rate, name, scale, opened, toggle }: RowProps) {
+  const Sign = opened ? ChevronDown : ChevronRight;
   return (
     <>
       <tr>
@@ -78,8 +80,7 @@ function RateRows({ rate, name, scale, opened, toggle }: RowProps) {
             cursor="pointer"
             minH="6"
           >
-            <chakra.span aria-hidden>{opened ? "▾ " : "▸ "}</chakra.span>
-            {name}
+            <Sign size={15} aria-hidden style={{ display: "inline", verticalAlign: "-0.15em" }} /> {name}
           </chakra.button>
         </Cell>
         <Cell whiteSpace="nowrap">
