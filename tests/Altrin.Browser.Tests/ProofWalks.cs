@@ -71,7 +71,7 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
         browser.See("measured; computed -30 dBm", "//section[@aria-labelledby='heard']");
         browser.See("chooses itself", Plan);
         browser.Find($"{Plan}//button[normalize-space(.)='Set these channels']").SendKeys(Keys.Enter);
-        browser.See("Nothing to gain", Plan);
+        browser.See("No other channels would be better.", Plan);
         browser.Click("//button[normalize-space(.)='Undo']");
         browser.See("chooses itself", Plan);
     }

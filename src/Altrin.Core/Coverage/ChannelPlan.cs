@@ -53,6 +53,7 @@ public sealed record ChannelPlan(
                     )
                     {
                         Radar = chosen[i] is { } block && r.IsRadar(block),
+                        Moves = chosen[i] is { } then && r.Set(then).Any(),
                     }
             ),
         ];
@@ -103,4 +104,7 @@ public sealed record PlannedRadio(
 {
     /// <summary>Whether radar comes first on the channel of the plan: the radio listens for a minute before it sends.</summary>
     public bool Radar { get; init; }
+
+    /// <summary>Whether it is set to something else than today.</summary>
+    public bool Moves { get; init; }
 }

@@ -4,9 +4,8 @@ using Altrin.Core.Radio;
 namespace Altrin.Core.Coverage;
 
 /// <summary>
-/// Looks for the channels of one band: all combinations where they are few, otherwise coordinate descent, which moves one radio at a time
-/// to
-/// where all together have most, until none gains.
+/// Looks for the channels of one band: all combinations where they are few, otherwise coordinate descent, which moves one radio at a
+/// time to where all together have most, until none gains.
 /// </summary>
 internal sealed class ChannelSearch
 {

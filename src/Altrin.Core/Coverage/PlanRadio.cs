@@ -28,7 +28,7 @@ internal sealed class PlanRadio
         Beacons = use.Beacons;
         var ours = rates.Airs.Select(a => a.Setting.Name).ToHashSet(StringComparer.Ordinal);
         _heard = [.. Facts.Neighbours.In(design.Site, design.Site.Place(use.ScannedIn), air.Radio.Band, ours).Select(n => n.Block)];
-        Now = AirUse.BlockOf(air);
+        Now = AirUse.BlockOf(air with { Setting = air.Setting with { WidthMhz = air.Setting.WidthMhz ?? UsualMhz(air.Radio) } });
     }
 
     /// <summary>What it sends.</summary>
@@ -43,7 +43,9 @@ internal sealed class PlanRadio
     /// <summary>Which other radios it hears, by their places in the list.</summary>
     public IReadOnlyList<int> Hears { get; private set; } = [];
 
-    /// <summary>The radio on whose channel it has to be, since it joins it; null for none.</summary>
+    /// <summary>
+    /// The radio on whose channel it has to be, since it joins it, or joins what joins it; null for none.
+    /// </summary>
     public int? Follows { get; private set; }
 
     /// <summary>Whether others join it by radio: it then keeps off channels on which radar comes first.</summary>
@@ -70,14 +72,23 @@ internal sealed class PlanRadio
                         && rates.Signals.Of(radios[i].Air, place) is { Dbm: >= Airtime.HeardDbm }
                     ),
             ];
-            radio.Follow(design, radios);
+            radio.Follows = Head(design, radios, radio);
             radio.Stays = radio.WhyNot(design);
         }
-        foreach (var radio in radios.Where(r => r.Follows is not null))
+        foreach (var radio in radios)
         {
-            // What joins another is where that one is.
-            radio.Now = radios[radio.Follows!.Value].Now;
-            radios[radio.Follows.Value].IsJoined = true;
+            if (radio.Follows is { } head)
+            {
+                // What joins another is where that one is.
+                radio.Now = radios[head].Now;
+                radios[head].IsJoined = true;
+            }
+        }
+        foreach (var radio in radios.Where(r => r.Stays is null && !r.Choices().Any()))
+        {
+            radio.Stays = design.Site.Country is null
+                ? "no channel of it is allowed in every country: note the country in the survey"
+                : "the country allows no channel that it can be set to";
         }
         return radios;
     }
@@ -95,8 +106,9 @@ internal sealed class PlanRadio
                     .DistinctBy(b => b.CentreMhz)
             )
             .Where(b =>
-                CountryRules.Of(_design.Site.Country)?.Allowed(b) is not { } allowed
-                || (allowed.MostDbm > RadioPower.OfBox(band) - MuchLessDb && allowed.Wait <= RadarWait.Usual)
+                CountryRules.Allowed(_design.Site.Country, b) is { } allowed
+                && allowed.MostDbm > RadioPower.OfBox(band) - MuchLessDb
+                && allowed.Wait <= RadarWait.Usual
             );
     }
 
@@ -114,24 +126,40 @@ internal sealed class PlanRadio
     /// <summary>Whether radar comes first in a block.</summary>
     public bool IsRadar(ChannelBlock block) => CountryRules.Of(_design.Site.Country)?.Allowed(block) is { Radar: true };
 
-    /// <summary>What sets it to a block; none where it is there, or is not to be set.</summary>
+    /// <summary>What sets it to a block; none where it is there, or is not to be set: a width that is left to the box stays so.</summary>
     public IEnumerable<Change> Set(ChannelBlock block)
     {
-        if (Stays is null && (Air.Setting.Channel, Air.Setting.WidthMhz) != (block.Primary, block.WidthMhz))
+        if (Stays is null && block != Now)
         {
             yield return SetRadio.Between(Air.Box, Air.Setting, Air.Setting with { Channel = block.Primary, WidthMhz = block.WidthMhz });
         }
     }
 
-    /// <summary>A repeater's own name on the radio by which it joins another is on that one's channel, whatever is set.</summary>
-    private void Follow(Design design, List<PlanRadio> radios)
+    /// <summary>
+    /// The radio at the head of a chain of boxes that join each other on one radio: a repeater's own name is on the channel of what it
+    /// joins, whatever is set. Null for a radio that joins nothing, and in a chain without a head.
+    /// </summary>
+    private static int? Head(Design design, List<PlanRadio> radios, PlanRadio of)
     {
-        if (design.Mode(Air.Box)?.Joins is { } joins && joins.Radio == Air.Radio.Id)
+        var at = of;
+        for (var hops = 0; hops <= radios.Count; hops++)
         {
-            var at = radios.FindIndex(r => r.Air.Box == joins.Box && r.Air.Radio.Band == Air.Radio.Band);
-            Follows = at >= 0 ? at : null;
+            if (design.Mode(at.Air.Box)?.Joins is not { } joins || joins.Radio != at.Air.Radio.Id)
+            {
+                return at == of ? null : radios.IndexOf(at);
+            }
+            if (radios.Find(r => r.Air.Box == joins.Box && r.Air.Radio.Band == at.Air.Radio.Band) is not { } next)
+            {
+                return null;
+            }
+            at = next;
         }
+        return null;
     }
+
+    /// <summary>The width that a box takes by itself where none is set: 20 MHz at 2.4 GHz, elsewhere 80 or its widest.</summary>
+    private static int UsualMhz(BoxRadio radio) =>
+        radio.Band == RadioBand.Ghz2 ? Channels.NarrowMhz : Math.Min(radio.WidestMhz ?? Widest5Mhz, Widest5Mhz);
 
     private string? WhyNot(Design design)
     {

@@ -11,16 +11,14 @@ public static class ChannelChoice
 
     /// <summary>
     /// The channel that shares the least with who is heard at its box; the one that it has where none is better, then the lowest. Null
-    /// where
-    /// its kind of box, the width and the country leave none.
+    /// where its kind of box, the width and the country leave none.
     /// </summary>
     /// <param name="design">The home.</param>
     /// <param name="signals">Its levels.</param>
     /// <param name="airs">What its boxes send.</param>
     /// <param name="air">The radio.</param>
-    /// <param name="radarToo">Whether channels on which radar comes first are taken too.</param>
-    public static int? Best(Design design, Signals signals, IReadOnlyList<Air> airs, Air air, bool radarToo = false) =>
-        Allowed(design, air, radarToo)
+    public static int? Best(Design design, Signals signals, IReadOnlyList<Air> airs, Air air) =>
+        Allowed(design, air, radarToo: false)
             .Select(block => (block.Primary, Cost: Cost(design, signals, airs, air, block)))
             .OrderBy(c => c.Cost)
             .ThenBy(c => c.Primary != air.Setting.Channel)
@@ -28,7 +26,9 @@ public static class ChannelChoice
             .Select(c => (int?)c.Primary)
             .FirstOrDefault();
 
-    /// <summary>The blocks that a radio may be set to: by its kind, its width and the country; where none was noted, usual ones.</summary>
+    /// <summary>
+    /// The blocks that a radio may be set to: by its kind, its width and the country; where none was noted, what every country allows.
+    /// </summary>
     public static IEnumerable<ChannelBlock> Allowed(Design design, Air air, bool radarToo)
     {
         var (band, width) = (air.Radio.Band, air.Setting.WidthMhz ?? Channels.NarrowMhz);
@@ -36,11 +36,7 @@ public static class ChannelChoice
             .Where(c => air.Radio.Channels.Count == 0 || air.Radio.Channels.Contains(c))
             .Select(c => ChannelBlock.Of(band, c, width))
             .OfType<ChannelBlock>()
-            .Where(b =>
-                CountryRules.Of(design.Site.Country) is { } rules
-                    ? rules.Allowed(b) is { } allowed && (radarToo || !allowed.Radar)
-                    : CountryRules.IsUsual(b with { WidthMhz = Channels.NarrowMhz, CentreMhz = Channels.CentreMhz(band, b.Primary)!.Value })
-            );
+            .Where(b => CountryRules.Allowed(design.Site.Country, b) is { } allowed && (radarToo || !allowed.Radar));
     }
 
     /// <summary>What others take of a block's airtime where a radio stands, all of the home's radios taken to be busy.</summary>

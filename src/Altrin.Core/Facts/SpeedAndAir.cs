@@ -17,6 +17,9 @@ public sealed record SpeedAndAir(
     IReadOnlyList<Spectrum> Bands
 )
 {
+    /// <summary>From which levels on calls and pages are good, and at which devices begin to move, in dBm.</summary>
+    public LevelLimits Limits { get; } = new(SignalLevel.ForCallsDbm, SignalLevel.ForPagesDbm, SignalLevel.LimitDbm);
+
     /// <summary>How many radios are told of in one place: the strongest.</summary>
     public const int MostHeard = 8;
 
@@ -34,6 +37,12 @@ public sealed record SpeedAndAir(
         );
     }
 }
+
+/// <summary>What levels are good for (common practice).</summary>
+/// <param name="CallsDbm">Calls and video hold from here on.</param>
+/// <param name="PagesDbm">Pages open from here on.</param>
+/// <param name="MovingDbm">About here a device looks for another radio of its network.</param>
+public sealed record LevelLimits(double CallsDbm, double PagesDbm, double MovingDbm);
 
 /// <summary>What is heard in a place.</summary>
 /// <param name="Place">The place.</param>

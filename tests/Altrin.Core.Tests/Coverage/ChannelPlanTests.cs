@@ -108,6 +108,47 @@ public sealed class ChannelPlanTests
         );
     }
 
+    /// <summary>Boxes that join each other in a chain on one radio are all where its head is, today and in the plan.</summary>
+    [Fact]
+    public void A_chain_goes_along_as_a_whole()
+    {
+        var home = Row(1, _ => 36, 20);
+        foreach (var (box, at) in new[] { ("near", "gw"), ("far", "near") })
+        {
+            home.Repeater(box, at, UplinkFrames.FourAddress).FourAddresses(at).FourAddresses(box).Stands(box, "r1");
+        }
+        var plan = Of(home.Design);
+        var head = plan.Radios.Single(r => r.Box == "gw");
+        Assert.All(plan.Radios.Where(r => r.Box is "near" or "far"), r =>
+            Assert.Equal((head.Planned, head.PlannedMhz, false), (r.Planned, r.PlannedMhz, r.Moves))
+        );
+        // Two that join each other have no head: they are left as they are.
+        var ring = Row(1, _ => 36, 20).Repeater("a", "b", UplinkFrames.FourAddress).Repeater("b", "a", UplinkFrames.FourAddress);
+        Assert.DoesNotContain(Of(ring.Design).Changes.OfType<SetRadio>(), c => c.Box == "gw" && c.Radio != "r5");
+    }
+
+    /// <summary>A radio that stays where it is keeps a width that is left to the box.</summary>
+    [Fact]
+    public void What_stays_is_not_pinned()
+    {
+        var plan = Of(Row(1, i => i == 0 ? 36 : 52, null).Design);
+        Assert.Empty(plan.Changes);
+        Assert.All(plan.Radios, r => Assert.False(r.Moves));
+    }
+
+    /// <summary>Without a country only what every country allows is planned: at 5 GHz nothing, and why is told.</summary>
+    [Theory]
+    [InlineData(RadioBand.Ghz5, "no channel of it is allowed in every country: note the country in the survey")]
+    [InlineData(RadioBand.Ghz2, null)]
+    public void Without_a_country_nothing_is_planned_that_may_be_forbidden(RadioBand band, string? stays)
+    {
+        var design = Row(1, _ => 1, 20, band).Design;
+        var plan = Of(design with { Site = design.Site with { Country = null } });
+        Assert.All(plan.Radios, r => Assert.Equal(stays, r.Stays));
+        Assert.Equal(stays is null, plan.Changes.Count > 0);
+        Assert.All(plan.Radios.Where(r => r.Moves), r => Assert.Contains(r.Planned!.Value, new[] { 6, 11 }));
+    }
+
     /// <summary>Where a box chooses its channel today there is nothing to compare with, and a plan all the same.</summary>
     [Fact]
     public void A_box_that_chooses_today_is_given_a_channel()

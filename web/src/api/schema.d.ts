@@ -2380,6 +2380,14 @@ export interface components {
         };
         /** @enum {unknown} */
         LevelBasis: "distance" | "rooms" | "walls" | "measured";
+        LevelLimits: {
+            /** Format: double */
+            callsDbm: number;
+            /** Format: double */
+            pagesDbm: number;
+            /** Format: double */
+            movingDbm: number;
+        };
         /** @enum {unknown} */
         LevelUse: "calls" | "web" | "weak";
         /** @enum {unknown} */
@@ -3034,6 +3042,7 @@ export interface components {
             then: null | number;
             stays: null | string;
             radar?: boolean;
+            moves?: boolean;
         };
         PlayedSheet: {
             sheet: components["schemas"]["SheetInfo"];
@@ -3724,6 +3733,7 @@ export interface components {
             places: components["schemas"]["PlaceLevels"][];
             names: components["schemas"]["NameFact"][];
             bands: components["schemas"]["Spectrum"][];
+            limits: components["schemas"]["LevelLimits"];
         };
         SpeedRun: {
             /** Format: int32 */

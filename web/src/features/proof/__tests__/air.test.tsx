@@ -97,6 +97,7 @@ const said: Schemas["SpeedAndAir"] = {
     },
     { place: "kitchen", heard: [], notKnown: 3 },
   ],
+  limits: { callsDbm: -67, pagesDbm: -78, movingDbm: -70 },
   names: [
     {
       name: "pottery",
@@ -144,10 +145,11 @@ describe("Speed and air", () => {
     openProof("?part=air", { "/proof/speed": said });
     const heard = await screen.findByRole("region", { name: "What is heard, table" });
     expect(within(heard).getAllByRole("columnheader")).toHaveLength(3);
+    expect(heard.parentElement).toHaveTextContent("calls and video from -67 dBm on · ◐ web pages · ○ weak, below -78 dBm");
     expect(heard).toHaveTextContent("● calls -43 dBm ± 7");
     expect(heard).toHaveTextContent("computed -30 dBm ± 7");
     expect(heard).toHaveTextContent("◐ web -74 dBm");
-    expect(heard).toHaveTextContent("3 radios stand in no place");
+    expect(heard).toHaveTextContent("3 radios: level not known");
     const radios = screen.getByRole("region", { name: "Radios, table" });
     expect(radios).toHaveTextContent("42 % while all are busy");
     expect(radios).toHaveTextContent("a neighbour that hides its name on channel 6, -58 dBm, over 50 % of it");
@@ -161,11 +163,31 @@ describe("Speed and air", () => {
 
   it("plans channels beside what is set, and sets them in one act", async () => {
     const changes: Schemas["ChannelPlan"]["changes"] = [{ kind: "setRadio", box: "loft-router", radio: "r24", setting: { channel: 11 } }];
-    const radio = { box: "loft-router", radio: "r24", band: "ghz2" as const, widthMhz: null, plannedMhz: 20, stays: null, radar: false };
+    const radio = {
+      box: "loft-router",
+      radio: "r24",
+      band: "ghz2" as const,
+      widthMhz: null,
+      plannedMhz: 20,
+      stays: null,
+      radar: false,
+      moves: false,
+    };
     const plan: Schemas["ChannelPlan"] = {
       radios: [
-        { ...radio, channel: 6, planned: 11, now: 0.42, then: 0.975 },
-        { ...radio, box: "studio-point", band: "ghz5", channel: null, planned: 52, plannedMhz: 80, now: null, then: 0.99, radar: true },
+        { ...radio, channel: 6, planned: 11, now: 0.42, then: 0.975, moves: true },
+        {
+          ...radio,
+          box: "studio-point",
+          band: "ghz5",
+          channel: null,
+          planned: 52,
+          plannedMhz: 80,
+          now: null,
+          then: 0.99,
+          radar: true,
+          moves: true,
+        },
         { ...radio, box: "hall-gateway", channel: 1, planned: 1, now: 0.9, then: 0.9, stays: "its kit chooses the channel" },
       ],
       places: [
@@ -180,7 +202,7 @@ describe("Speed and air", () => {
     const table = await screen.findByRole("region", { name: "Channel plan, table" });
     expect(table).toHaveTextContent("Loft router 2.4 GHz6→ 11, 20 MHz42 % → 98 %");
     expect(table).toHaveTextContent("chooses itself→ 52, 80 MHz▲ radar comes first");
-    expect(table).toHaveTextContent("planned around: its kit chooses the channel11, 20 MHz90 % → 90 %");
+    expect(table).toHaveTextContent("planned around: its kit chooses the channel1as today90 % → 90 %");
     expect(screen.getByText(/While all are busy: Studio 40 → 90 Mb\/s$/)).toBeInTheDocument();
     expect(screen.getByText(/there may be a better plan/)).toBeInTheDocument();
     fireEvent.click(screen.getByRole("button", { name: "Set these channels" }));
@@ -188,7 +210,10 @@ describe("Speed and air", () => {
   });
 
   it("says what to note where nothing is known", async () => {
-    openProof("?part=air", { "/proof/speed": { rates: [], radios: [], places: [], names: [], bands: [] }, "/proof/channels": none });
+    openProof("?part=air", {
+      "/proof/speed": { ...said, rates: [], radios: [], places: [], names: [], bands: [] },
+      "/proof/channels": none,
+    });
     expect(await screen.findByText("No device gets to the internet.")).toBeInTheDocument();
     expect(screen.getByText(/No place is noted/)).toBeInTheDocument();
     expect(screen.getByRole("link", { name: /in the survey/ })).toHaveAttribute("href", expect.stringMatching(/survey$/));

@@ -21,13 +21,7 @@ export function Channels({ state, tools }: { state: JobState; tools: JobTools })
       </chakra.h2>
       <Asked of={plan} what="The channel plan">
         {(found) =>
-          found.changes.length === 0 ? (
-            <Box color="muted">
-              {found.radios.length === 0 ? "No radio sends." : "Nothing to gain: the channels that can be set are as good as any."}
-            </Box>
-          ) : (
-            <Planned plan={found} state={state} tools={tools} />
-          )
+          found.radios.length === 0 ? <Box color="muted">No radio sends.</Box> : <Planned plan={found} state={state} tools={tools} />
         }
       </Asked>
     </Box>
@@ -62,19 +56,26 @@ function Planned({ plan, state, tools }: { plan: Schemas["ChannelPlan"]; state: 
           {gains.map((p) => `${nameOf(design, p.place)} ${Math.round(p.nowMbps ?? 0)} → ${Math.round(p.thenMbps)} Mb/s`).join(" · ")}
         </Box>
       )}
-      <Button variant="main" mt="2" onClick={() => tools.act(plan.changes)}>
-        Set these channels
-      </Button>
-      <Box fontSize="sm" color="muted" mt="1">
-        {plan.isBest ? "Every combination was looked at." : "Radios were moved one by one until none gained: there may be a better plan."}{" "}
-        Which channels are allowed is local law: compare with what the page of each box offers.
-      </Box>
+      {plan.changes.length === 0 ? (
+        <Box mt="1">No other channels would be better.</Box>
+      ) : (
+        <>
+          <Button variant="main" mt="2" onClick={() => tools.act(plan.changes)}>
+            Set these channels
+          </Button>
+          <Box fontSize="sm" color="muted" mt="1">
+            {plan.isBest
+              ? "Every combination was looked at."
+              : "Radios were moved one by one until none gained: there may be a better plan."}{" "}
+            Which channels are allowed is local law: compare with what the page of each box offers.
+          </Box>
+        </>
+      )}
     </>
   );
 }
 
 function Row({ radio: r, name }: { radio: Schemas["PlannedRadio"]; name: string }) {
-  const moved = r.planned !== null && (r.planned !== r.channel || r.plannedMhz !== (r.widthMhz ?? r.plannedMhz));
   return (
     <tr>
       <Cell>
@@ -87,8 +88,8 @@ function Row({ radio: r, name }: { radio: Schemas["PlannedRadio"]; name: string 
       </Cell>
       <Cell whiteSpace="nowrap">{r.channel === null ? "chooses itself" : `${r.channel}${r.widthMhz ? `, ${r.widthMhz} MHz` : ""}`}</Cell>
       <Cell>
-        <chakra.span fontWeight={moved && !r.stays ? 700 : 400} whiteSpace="nowrap">
-          {r.planned === null ? "not known" : `${moved && !r.stays ? "→ " : ""}${r.planned}, ${r.plannedMhz ?? 20} MHz`}
+        <chakra.span fontWeight={r.moves ? 700 : 400} whiteSpace="nowrap">
+          {r.moves ? `→ ${r.planned}, ${r.plannedMhz} MHz` : "as today"}
         </chakra.span>
         {r.radar && (
           <Box fontSize="sm" color="ochre">

@@ -6,8 +6,14 @@ import { bandWords, keysOf, levelBasisWords, levelUseColours, levelUseSigns, lev
 import { nameOf } from "../../shared/designReading";
 import { dbmText } from "./airWords";
 
+interface Props {
+  places: Schemas["PlaceLevels"][];
+  limits: Schemas["LevelLimits"];
+  state: JobState;
+}
+
 /** What is heard best in each place, band by band. */
-export function Heard({ places, state }: { places: Schemas["PlaceLevels"][]; state: JobState }) {
+export function Heard({ places, limits, state }: Props) {
   const { design } = state;
   const bands = keysOf(bandWords).filter((b) => places.some((p) => p.heard.some((h) => h.band === b)));
   return (
@@ -42,7 +48,7 @@ export function Heard({ places, state }: { places: Schemas["PlaceLevels"][]; sta
                     {nameOf(design, p.place)}
                     {p.notKnown > 0 && (
                       <Box fontSize="sm" color="muted">
-                        {p.notKnown === 1 ? "one radio stands in no place" : `${p.notKnown} radios stand in no place`}
+                        {p.notKnown === 1 ? "one radio: level not known" : `${p.notKnown} radios: level not known`}
                       </Box>
                     )}
                   </Cell>
@@ -57,8 +63,8 @@ export function Heard({ places, state }: { places: Schemas["PlaceLevels"][]; sta
         </Box>
       )}
       <Box fontSize="sm" color="muted" mt="1">
-        ● calls and video from −67 dBm on · ◐ web pages · ○ weak, below −78 dBm. ± is one standard deviation. Levels of two devices differ
-        by 5 to 10 dB: compare before and after with one.
+        ● calls and video from {limits.callsDbm} dBm on · ◐ web pages · ○ weak, below {limits.pagesDbm} dBm. ± is one standard deviation.
+        Levels of two devices differ by 5 to 10 dB: compare before and after with one.
       </Box>
     </Box>
   );

@@ -91,7 +91,7 @@ function Disturbed({ by, state }: { by: Schemas["AirUse"]; state: JobState }) {
 }
 
 /** Each name with all who send it, and whether it is one network or only looks like one. */
-export function NamesOnAir({ names, state }: { names: Schemas["NameFact"][]; state: JobState }) {
+export function NamesOnAir({ names, movingDbm, state }: { names: Schemas["NameFact"][]; movingDbm: number; state: JobState }) {
   const { design } = state;
   return names.length === 0 ? null : (
     <Box as="section" aria-labelledby="names">
@@ -113,7 +113,7 @@ export function NamesOnAir({ names, state }: { names: Schemas["NameFact"][]; sta
                 <Cell css={{ overflowWrap: "anywhere" }}>{n.name}</Cell>
                 <Cell>
                   {n.groups === 1 ? (
-                    "one network: a device decides when it moves, usually near −70 dBm"
+                    `one network: a device decides when it moves, usually near ${movingDbm} dBm`
                   ) : (
                     <chakra.span color="ochre" fontWeight="600">
                       ▲ only looks like one: {n.groups} groups, no device moves between them

@@ -21,11 +21,11 @@ export function SpeedAndAir({ state, tools }: { state: JobState; tools: JobTools
       {(air) => (
         <Box display="grid" gap="6" gridTemplateColumns="minmax(0, 1fr)">
           <Rates rates={air.rates} state={state} opened={device} open={(d) => show({ device: d })} />
-          <Heard places={air.places} state={state} />
+          <Heard places={air.places} limits={air.limits} state={state} />
           <SpectrumLanes bands={air.bands} state={state} />
           <Channels state={state} tools={tools} />
           <Radios radios={air.radios} state={state} />
-          <NamesOnAir names={air.names} state={state} />
+          <NamesOnAir names={air.names} movingDbm={air.limits.movingDbm} state={state} />
         </Box>
       )}
     </Asked>
