@@ -40,11 +40,11 @@ internal static class HomeNeeds
     }
 
     /// <summary>Whether the best of what is heard in a place, guests' names left out, is strong enough for calls.</summary>
-    public static Answer Calls(Design design, CallsInPlace need)
+    public static Answer Calls(PathRates rates, Design design, CallsInPlace need)
     {
-        var (signals, place) = (new Signals(design), design.Site.Place(need.Place));
-        var sent = Air.Of(design).Where(a => !a.Guest && !Air.IsLink(design, a.Box, a.Setting.Name)).ToList();
-        var heard = sent.Select(a => (Air: a, Level: place is null ? null : signals.Of(a, place))).ToList();
+        var place = design.Site.Place(need.Place);
+        var sent = rates.Airs.Where(a => !a.Guest && !Air.IsLink(design, a.Box, a.Setting.Name)).ToList();
+        var heard = sent.Select(a => (Air: a, Level: place is null ? null : rates.Signals.Of(a, place))).ToList();
         var strongest = heard.Where(h => h.Level is not null).OrderByDescending(h => h.Level!.Dbm - h.Level.SpreadDb).FirstOrDefault();
         if (strongest is not { Level: { } best, Air: var air })
         {

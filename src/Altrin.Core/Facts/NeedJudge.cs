@@ -5,7 +5,7 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Facts;
 
 /// <summary>Whether what the customer asked for comes true.</summary>
-internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer, LinkMap links)
+internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer, LinkMap links, PathRates rates)
 {
     public NeedFact Of(Need need)
     {
@@ -35,7 +35,7 @@ internal sealed class NeedJudge(Network network, Leasing leasing, Tracer tracer,
     private Answer OfHome(Need need) =>
         need switch
         {
-            CallsInPlace calls => HomeNeeds.Calls(network.Design, calls),
+            CallsInPlace calls => HomeNeeds.Calls(rates, network.Design, calls),
             GuestsKeptApart => HomeNeeds.Guests(network),
             KeepsNameAndPassword keeps => HomeNeeds.Name(network.Design, keeps),
             ServiceLives lives => HomeNeeds.Lives(network.Design, lives),

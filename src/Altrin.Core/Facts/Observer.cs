@@ -67,7 +67,7 @@ public static class Observer
         var links = new LinkMap(network);
         var rates = seen.Rates;
         var (connections, uplinks) = (links.All().Select(l => l.Received(rates)).ToList(), links.Uplinks());
-        var needs = new NeedJudge(network, leasing, tracer, links);
+        var needs = new NeedJudge(network, leasing, tracer, links, rates);
         return new FactSheet(
             [.. network.Segments.Where(s => IsTerritory(s)).Select(s => SegmentFact(network, hosts, s))],
             [.. network.Interfaces.Select(i => AddressFact(leasing, i))],

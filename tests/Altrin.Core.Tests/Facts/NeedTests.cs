@@ -1,4 +1,6 @@
+using Altrin.Core.Facts;
 using Altrin.Core.Findings;
+using Altrin.Core.Networks;
 using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
@@ -89,6 +91,9 @@ public sealed class NeedTests
         var said = Of(home, need);
         Assert.Equal(answer, said.Kind);
         Assert.Equal(answer == AnswerKind.Unknown, said.Why?.Contains("% likely", StringComparison.Ordinal) == true);
+        // A box that is off is not heard.
+        var off = Observer.Observe(Compiler.Compile(home.Design, Situation.Settled with { Off = ["gw"] }));
+        Assert.Equal(AnswerKind.Unknown, off.Sheet.Needs.Single().Answer.Kind);
         // A box of which no one noted where it stands may stand there.
         Assert.NotEqual(AnswerKind.No, Of(home.Point("ap").Cable("gw/lan1", "ap/lan1"), need with { Id = "m" }).Kind);
     }
