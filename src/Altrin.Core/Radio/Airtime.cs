@@ -28,7 +28,7 @@ public static class Airtime
         ((beaconMbps < 6 ? 192 : 20) + (BeaconOctets * 8 / beaconMbps)) / BeaconEveryMicroseconds;
 
     /// <summary>The rate of beacons where it was not read, in Mb/s: 1 at 2.4 GHz, 6 elsewhere (common practice).</summary>
-    public static double BeaconMbps(RadioBand band) => band == RadioBand.Ghz2 ? 1 : 6;
+    public static double BeaconMbps(RadioBand band) => band == RadioBand.Ghz2 ? WifiRate.OfChips(1, 11) : 6;
 
     /// <summary>
     /// What is left to a radio of its channel's time, 0 to 1.
@@ -44,15 +44,9 @@ public static class Airtime
     }
 
     /// <summary>
-    /// What each of several devices gets that all want as much as they can, where each gets as many frames as any other: what is slow
-    /// costs all of them the same (known as the anomaly of 802.11).
+    /// What each of several busy devices gets on one radio, on which each sends as often as the others: a slow one takes most of the time
+    /// and slows all of them alike (known as the performance anomaly of 802.11).
     /// </summary>
     /// <param name="ratesMbps">What each would get alone, above 0.</param>
     public static double EachMbps(IEnumerable<double> ratesMbps) => 1 / ratesMbps.Sum(r => 1 / r);
-
-    /// <summary>
-    /// What gets through two radio hops one after the other on one radio, which sends each frame twice; on two radios the slower counts.
-    /// </summary>
-    public static double RepeatedMbps(double firstMbps, double secondMbps, bool oneRadio) =>
-        oneRadio ? EachMbps([firstMbps, secondMbps]) : Math.Min(firstMbps, secondMbps);
 }

@@ -44,13 +44,6 @@ public static class Channels
     public static int? At(RadioBand band, double centreMhz) =>
         All(band).Where(c => CentreMhz(band, c) == centreMhz).Select(c => (int?)c).FirstOrDefault();
 
-    /// <summary>Every block of a width, by its first channel; at 2.4 GHz by its primary one.</summary>
-    public static IEnumerable<ChannelBlock> Blocks(RadioBand band, int widthMhz) =>
-        All(band)
-            .Select(c => ChannelBlock.Of(band, c, widthMhz))
-            .OfType<ChannelBlock>()
-            .DistinctBy(b => band == RadioBand.Ghz2 ? b.Primary : b.CentreMhz);
-
     private static IEnumerable<int> Joined(int first, int last) =>
         Enumerable.Range(0, ((last - first) / 4) + 1).Select(i => first + (4 * i));
 }

@@ -6,10 +6,6 @@ public static class Decibels
     /// <summary>A ratio of powers in dB.</summary>
     public static double Of(double ratio) => 10 * Math.Log10(ratio);
 
-    /// <summary>The level of several senders together, in dBm; nothing for none.</summary>
-    public static double? Sum(IEnumerable<double> levelsDbm) =>
-        levelsDbm.Sum(l => Math.Pow(10, l / 10)) is var total and > 0 ? Of(total) : null;
-
     /// <summary>
     /// The chance that a value is at least a limit, where it is spread around what was computed as a normal distribution is (common
     /// practice for shadow fading).

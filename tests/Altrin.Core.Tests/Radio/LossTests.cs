@@ -107,8 +107,6 @@ public sealed class LossTests
         Assert.Equal(0.9 * 0.9 * 0.95 / 3, Airtime.Left(0.05, [0.1, 0.1], [1, 1]), 9);
         Assert.Equal(0, Airtime.Left(2, [], []));
         Assert.Equal(20, Airtime.EachMbps([100, 25]));
-        Assert.Equal(50, Airtime.RepeatedMbps(100, 100, true));
-        Assert.Equal(80, Airtime.RepeatedMbps(100, 80, false));
         var draw = new Random(2102);
         for (var round = 0; round < 500; round++)
         {
@@ -120,13 +118,5 @@ public sealed class LossTests
         }
 
         double[] Shares() => [.. Enumerable.Range(0, draw.Next(6)).Select(_ => draw.NextDouble())];
-    }
-
-    [Fact]
-    public void Levels_add_as_powers()
-    {
-        Assert.Equal(-57, Decibels.Sum([-60, -60])!.Value, 0.02);
-        Assert.Equal(-60, Decibels.Sum([-60])!.Value, 9);
-        Assert.Null(Decibels.Sum([]));
     }
 }
