@@ -101,12 +101,10 @@ public sealed class PathRates
         {
             return "Nothing on the way says a rate.";
         }
-        if (limit.Kind == RatePartKind.Service)
-        {
-            return "The service sold is the slowest part: nothing in the home makes it faster.";
-        }
         var says = limit switch
         {
+            { Kind: RatePartKind.Service } when up != down => "The service sold is the slowest part.",
+            { Kind: RatePartKind.Service } => "The service sold is the slowest part: nothing in the home makes it faster.",
             { Level: null, Kind: RatePartKind.Wifi or RatePartKind.Radio } =>
                 $"How strongly {limit.Says} is received is not known: note the places, or measure.",
             { Level: { } level } => $"The slowest part is {limit.Says}, received at {LevelWords.Dbm(level.Dbm)}{Turns(limit)}.",

@@ -43,6 +43,16 @@ public sealed class PathRateTests
             .ToInternet("pc")!;
         Assert.Equal((RateSpan.Exactly(50), RateSpan.Exactly(10)), (rate.Down, rate.Up));
         Assert.Equal((RatePart.Service, RatePart.Service), (rate.LimitDown, rate.LimitUp));
+        Assert.EndsWith("nothing in the home makes it faster.", rate.Says, StringComparison.Ordinal);
+        // What limits one direction only is not said of both.
+        var mixed = Home.WithGateway()
+            .Wired("pc", "gw/lan1")
+            .Profile("gw", p => p with { Ports = [.. p.Ports.Select(x => x with { SpeedMbps = 100 })] })
+            .Service(new PublicDynamic(50, 500) { Line = Home.Asked });
+        Assert.Equal(
+            "The service sold is the slowest part. Upwards it is the cable from port 1 of gw to pc.",
+            Rates(mixed).ToInternet("pc")!.Says
+        );
         // Ports of which nothing was read may be slow: that is in the least of what is above.
         var unread = Home.WithGateway()
             .Wired("pc", "gw/lan1")

@@ -38,7 +38,7 @@ public static class RadarUnderLink
                 Rule,
                 [link.Box],
                 $"{e.Name(link.Box)} is joined to {e.Name(link.To)} on channel {block.Primary}, where radar comes first",
-                $"After each start of {e.Name(link.To)} what is behind {e.Name(link.Box)} waits {allowed.Wait.TotalMinutes:0} min and more.",
+                $"After each start of {e.Name(link.To)} what is behind {e.Name(link.Box)} waits {allowed.Wait.TotalMinutes:0} min, and {RadarWait.Away.TotalMinutes:0} min where radar was heard.",
                 OtherChannel.For(e, air),
                 ["Where no other channel is free enough it may stay: tell the household about the wait after a power cut."]
             );

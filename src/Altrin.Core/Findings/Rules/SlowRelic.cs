@@ -3,7 +3,7 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>A device of the 54 Mb/s class shares a radio with others, or a box of that class sends for them.</summary>
+/// <summary>A device of the 54 Mb/s class shares the Wi-Fi of a box with others, or a box of that class sends for them.</summary>
 public static class SlowRelic
 {
     /// <summary>The rule.</summary>
@@ -11,7 +11,7 @@ public static class SlowRelic
         new(
             "slow-relic",
             "slows all others",
-            "A device of the 54 Mb/s class is in the Wi-Fi of a radio that others use, or a box of that class sends for devices.",
+            "A device of the 54 Mb/s class is in the Wi-Fi of a box that others use, or a box of that class sends for devices.",
             "What is sent to it takes many times the airtime of the same for a newer device, and all others on the radio wait meanwhile.",
             "IEEE 802.11, one sender at a time; 20 to 25 Mb/s of 54: common practice",
             Judge
@@ -41,7 +41,7 @@ public static class SlowRelic
                 yield return e.Finding(
                     Rule,
                     [old],
-                    $"{e.Name(old)} knows Wi-Fi of the 54 Mb/s class only, and shares a radio of {e.Name(joined.Key)} with {names.Count - 1} more",
+                    $"{e.Name(old)} knows Wi-Fi of the 54 Mb/s class only, and shares the Wi-Fi of {e.Name(joined.Key)} with {names.Count - 1} more",
                     "While it is busy, the others on its band are slow.",
                     [],
                     ["Give it a cable where it has a socket, or let the others use 5 GHz: it is at 2.4 GHz alone then."]
