@@ -72,7 +72,9 @@ public static class CauseCodes
     /// <summary>A host whose mask makes it see another subnet than the one it is in. Subject: the host.</summary>
     public const string SubnetMaskWrong = "subnet-mask-wrong";
 
-    /// <summary>A router, or the provider, that knows no way to an address. Subject: who does not.</summary>
+    /// <summary>
+    /// A router, or the provider, that knows no way to an address, or one that leads to no host. Subject: who does not.
+    /// </summary>
     public const string NoRoute = "no-route";
 
     /// <summary>

@@ -165,6 +165,12 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
                     $"The answer is to go to {next}, and no such host is there beside {world.Name(outer.Owner)}.",
                     outer.Owner
                 )
+            : next != packet.Target
+                ? Cause.Of(
+                    CauseCodes.NoRoute,
+                    $"A route of {world.Name(outer.Owner)} leads to {next}, where no host answers.",
+                    outer.Owner
+                )
             : Cause.Of(CauseCodes.NoAnswer, $"No host answers at {next} beside {world.Name(outer.Owner)}.", outer.Owner);
     }
 

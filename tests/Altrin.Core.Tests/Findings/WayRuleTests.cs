@@ -1,3 +1,4 @@
+using Altrin.Core.Addressing;
 using Altrin.Core.Findings;
 using Altrin.Core.Sites;
 
@@ -88,6 +89,17 @@ public sealed class NoNatTests() : RuleTests("no-nat")
 
 public sealed class NoRouteTests() : RuleTests("no-route")
 {
+    /// <summary>Half of all addresses are routed to where nothing is: the internet is gone, and the route is what is wrong.</summary>
+    [Fact]
+    public void Triggers_for_a_route_that_leads_to_no_host()
+    {
+        var home = Home.WithGateway()
+            .Wired("a", "gw/lan1")
+            .Edit<RouterMode>("gw", m => m with { Routes = [new(Subnet.Parse("128.0.0.0/1").Value, Home.At("192.168.8.64"))] });
+        Assert.Equal("A route of gw leads to 192.168.8.64, where no host answers", One(home, Severity.WillNotWork, "gw").What);
+        Cured(home, "Remove the route to 128.0.0.0/1 on gw");
+    }
+
     private static Home Aimed(string to) =>
         Home.WithGateway().Wired("a", "gw/lan1").Reserve("gw", "a", "192.168.8.5").Forward("gw", 8443, to).Reach("a", 8443);
 
