@@ -1,5 +1,6 @@
 using System.CommandLine;
 using System.Text.Json;
+using Altrin.Core.Coverage;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Radio;
@@ -9,7 +10,7 @@ using Spectre.Console;
 
 namespace Altrin.Cli;
 
-/// <summary>"altrin signal" and "altrin rate": what is heard where, and how fast the ways of a home are.</summary>
+/// <summary>"altrin signal", "altrin rate" and "altrin channels": what is heard where, how fast ways are, which channels suit.</summary>
 internal static class AirCommands
 {
     /// <summary>What is heard in each place, or all of what is heard in one.</summary>
@@ -158,6 +159,59 @@ internal static class AirCommands
             output.WriteLine($"Down {LevelWords.Of(rate.Down)}, up {LevelWords.Of(rate.Up)}. {rate.Says}");
             return ExitCode.Sound;
         }
+    }
+
+    /// <summary>The channel plan.</summary>
+    public static Command Channels(Stream input, IAnsiConsole console, TextWriter output, TextWriter errors)
+    {
+        var (file, setUp, json) = (File(), SetUp(), Json());
+        var command = new Command("channels", "Plans channel and width of all radios together, beside what is set today.")
+        {
+            file,
+            setUp,
+            json,
+        };
+        command.SetAction(parsed =>
+        {
+            if (DesignSource.Read(parsed.GetValue(file)!, parsed.GetValue(setUp), input, errors) is not { } design)
+            {
+                return ExitCode.BadInput;
+            }
+            var plan = ChannelPlan.Of(design, Seen(design).Rates);
+            if (parsed.GetValue(json))
+            {
+                output.WriteLine(JsonSerializer.Serialize(plan, AltrinJson.Indented));
+                return ExitCode.Sound;
+            }
+            ProofTables.Table(
+                console,
+                "Channel plan",
+                ["Radio", "Today", "Plan", "Airtime left while all are busy"],
+                plan.Radios.Select(r =>
+                    new[]
+                    {
+                        $"{design.NameOf(r.Box)}, {BandWords.Of(r.Band)}",
+                        Block(r.Channel, r.WidthMhz),
+                        r.Moves ? $"{Block(r.Planned, r.PlannedMhz)}{(r.Radar ? "; radar comes first" : "")}"
+                        : r.Stays is { } why ? $"as today: {why}"
+                        : "as today",
+                        $"{Share(r.Now)} to {Share(r.Then)}",
+                    }
+                )
+            );
+            output.WriteLine(
+                plan.Changes.Count == 0 ? "No other channels would be better."
+                : plan.IsBest ? "Every combination was looked at; local law decides which channels are allowed."
+                : "Radios were moved one by one until none gained; local law decides which channels are allowed."
+            );
+            return ExitCode.Sound;
+        });
+        return command;
+
+        static string Block(int? channel, int? width) =>
+            channel is { } set ? $"{set}{(width is { } mhz ? $", {mhz} MHz" : "")}" : "chooses itself";
+
+        static string Share(double? share) => share is { } known ? $"{known * 100:0} %" : "not known";
     }
 
     /// <summary>What is heard in a place: all of it, or the best of each band.</summary>

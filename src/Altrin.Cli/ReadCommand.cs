@@ -147,7 +147,7 @@ internal static class ReadCommand
         }
         foreach (var runs in comparison?.Baseline ?? [])
         {
-            var by = TypedReader.ByWord(runs.By);
+            var by = runs.By.Word();
             output.WriteLine(
                 string.Create(
                     CultureInfo.InvariantCulture,

@@ -11,7 +11,7 @@ public sealed record DesignDocument
     public const string FormatName = "altrin-design";
 
     /// <summary>The newest version; raised once a landing that changes the format.</summary>
-    public const int NewestVersion = 13;
+    public const int NewestVersion = 14;
 
     /// <summary>Always "altrin-design".</summary>
     [Required, RegularExpression("^altrin-design$")]
@@ -88,6 +88,10 @@ public sealed record SiteDocument
     /// <summary>Cables that are in the walls already. Since version 5.</summary>
     [MaxLength(Core.Sites.Site.MostSockets)]
     public IReadOnlyList<CableRun>? Runs { get; init; }
+
+    /// <summary>Speeds that were measured and kept. Since version 14.</summary>
+    [MaxLength(Core.Sites.Site.MostSpeeds)]
+    public IReadOnlyList<SpeedMeasure>? Speeds { get; init; }
 
     /// <summary>What must work beyond ordinary internet.</summary>
     [Required, MaxLength(Core.Sites.Site.MostNeeds)]
@@ -239,6 +243,10 @@ public sealed record ProfileDocument
     /// <summary>Outside ports that it keeps for itself; none where left out. Since version 4.</summary>
     [MaxLength(64)]
     public IReadOnlyList<int>? KeptPorts { get; init; }
+
+    /// <summary>What it routes at most between WAN and LAN, in Mb/s; not read where left out. Since version 14.</summary>
+    [Range(1, Limits.RateMbps)]
+    public int? RoutesMbps { get; init; }
 
     /// <summary>Which edition of the shelf's entry it is; the first where left out. Since version 5.</summary>
     [Range(1, 1_000_000)]

@@ -40,7 +40,7 @@ internal static class DesignReader
         errors.Unique(site.Needs, n => n.Id, i => $"/site/needs/{i}/id", "an id of a need");
         PlaceReader.Check(site, errors);
         errors.Wrong("/site/country", site.Country, site.Country is { } country ? Country.Wrong(country) : null);
-        return new(
+        var read = new Site(
             errors.Plain("/site/name", site.Name),
             ReadService(site.Service, errors),
             site.Naming,
@@ -60,7 +60,13 @@ internal static class DesignReader
             ],
             Sockets = site.Sockets ?? [],
             Runs = site.Runs ?? [],
+            Speeds = site.Speeds ?? [],
         };
+        for (var i = 0; i < read.Speeds.Count; i++)
+        {
+            errors.Wrong($"/site/speeds/{i}", read.Speeds[i].Id, read.Speeds[i].Wrong(read));
+        }
+        return read;
     }
 
     private static Device ReadDevice(DeviceDocument device, string pointer, ReadErrors errors) =>

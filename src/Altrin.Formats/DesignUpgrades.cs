@@ -34,6 +34,9 @@ public static class DesignUpgrades
         WordsOfVersion12.Upgrade,
         // 13 knows what radios devices have, and where a box stood when it was heard; left out, neither was noted.
         _ => { },
+        // 14 knows further names and the region of radios, what a box routes at most, kept speed runs and how busy a channel is; left
+        // out, none of it was noted.
+        _ => { },
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

@@ -30,6 +30,7 @@ public static class DesignWriter
             Places = Listed(site.Places),
             Sockets = Listed(site.Sockets),
             Runs = Listed(site.Runs),
+            Speeds = Listed(site.Speeds),
             Needs = [.. site.Needs.Select(Need)],
         };
 

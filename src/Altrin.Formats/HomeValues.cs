@@ -23,6 +23,7 @@ public static class HomeValues
         ["sockets"] = ["id"],
         ["runs"] = ["id"],
         ["needs"] = ["id"],
+        ["speeds"] = ["id"],
         ["radios"] = ["radio"],
         ["reservations"] = ["mac"],
         ["routes"] = ["to"],
@@ -72,6 +73,8 @@ public static class HomeValues
         ["hidden"] = Setting.HiddenName,
         ["protectsFrames"] = Setting.FrameProtection,
         ["wdsPeers"] = Setting.WdsPeers,
+        ["furtherNames"] = Setting.FurtherNames,
+        ["region"] = Setting.Region,
     };
 
     private static readonly Dictionary<string, Setting> OfSite = new(StringComparer.Ordinal)
@@ -161,6 +164,7 @@ public static class HomeValues
             ["site", "boxes", var id, "label", var part] => new(Setting.Label, id, Pascal(part)),
             ["site", "boxes", var id, var part] => new(Setting.Box, id, Pascal(part)),
             ["site", "needs", var id, ..] => new(Setting.Need, id),
+            ["site", "speeds", var id, ..] => new(Setting.Speed, id),
             ["site", var list, var id] => new(OfSite[list], id),
             ["site", var list, var id, var part] => new(OfSite[list], id, Pascal(part)),
             ["setUps", var name] => new(Setting.SetUp, name),

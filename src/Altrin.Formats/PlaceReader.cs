@@ -1,6 +1,6 @@
 namespace Altrin.Formats;
 
-/// <summary>Checks what a schema cannot say of places, sockets and runs: that ids are used once and lead somewhere.</summary>
+/// <summary>Checks what a schema cannot say of places, sockets, runs and speeds: that ids are used once and lead somewhere.</summary>
 internal static class PlaceReader
 {
     public static void Check(SiteDocument site, ReadErrors errors)
@@ -14,8 +14,9 @@ internal static class PlaceReader
             .. places.Select((p, i) => (p.Id, $"/site/places/{i}/id")),
             .. sockets.Select((s, i) => (s.Id, $"/site/sockets/{i}/id")),
             .. runs.Select((r, i) => (r.Id, $"/site/runs/{i}/id")),
+            .. (site.Speeds ?? []).Select((s, i) => (s.Id, $"/site/speeds/{i}/id")),
         ];
-        errors.Unique(ids, i => i.Id, i => ids[i].Pointer, "an id of a box, device, building, place, socket or run");
+        errors.Unique(ids, i => i.Id, i => ids[i].Pointer, "an id of a box, device, building, place, socket, run or speed");
         for (var i = 0; i < buildings.Count; i++)
         {
             errors.Plain($"/site/buildings/{i}/name", buildings[i].Name);

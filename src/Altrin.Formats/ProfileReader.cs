@@ -45,6 +45,7 @@ internal static class ProfileReader
             Passes = profile.Passes ?? [],
             Kit = profile.Kit,
             KeptPorts = profile.KeptPorts ?? [],
+            RoutesMbps = profile.RoutesMbps,
             Edition = profile.Edition ?? 1,
             Traits = PagesReader.Read(profile, pointer, errors),
         };
@@ -97,6 +98,7 @@ internal static class ProfileReader
             Generation = radio.Generation ?? WifiGeneration.Unknown,
             Streams = radio.Streams,
             WidestMhz = radio.WidestMhz,
+            MostNames = radio.MostNames,
         };
     }
 }

@@ -37,6 +37,7 @@ public static class ProfileWriter
                     Generation = r.Generation == WifiGeneration.Unknown ? null : r.Generation,
                     Streams = r.Streams,
                     WidestMhz = r.WidestMhz,
+                    MostNames = r.MostNames,
                 }),
             ],
             FactoryAddress = profile.FactoryAddress?.ToString(),
@@ -46,6 +47,7 @@ public static class ProfileWriter
             Passes = profile.Passes.Count == 0 ? null : profile.Passes,
             Kit = profile.Kit,
             KeptPorts = profile.KeptPorts.Count == 0 ? null : profile.KeptPorts,
+            RoutesMbps = profile.RoutesMbps,
             Edition = profile.Edition == 1 ? null : profile.Edition,
             Traits = profile.Traits == Traits.NotKnown ? null : profile.Traits,
         };

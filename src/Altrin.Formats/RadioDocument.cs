@@ -35,4 +35,8 @@ public sealed record RadioDocument
     /// <summary>The widest channel that it can use, in MHz. Since version 5.</summary>
     [Range(20, 320)]
     public int? WidestMhz { get; init; }
+
+    /// <summary>How many names it can send. Since version 14.</summary>
+    [Range(1, BoxRadio.HighestNames)]
+    public int? MostNames { get; init; }
 }

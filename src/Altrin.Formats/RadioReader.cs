@@ -112,14 +112,25 @@ internal sealed class RadioReader(IReadOnlyDictionary<string, Box> boxes, ReadEr
         {
             BoxOf(peer, $"{pointer}/wdsPeers/{i}");
         }
-        return new(radio.Radio, radio.On, radio.Name, radio.Security, radio.Password)
+        for (var i = 0; i < (radio.FurtherNames?.Count ?? 0); i++)
+        {
+            var further = radio.FurtherNames![i];
+            NoKeyWhenOpen(further.Security, further.Password, $"{pointer}/furtherNames/{i}");
+        }
+        var read = new RadioSetting(radio.Radio, radio.On, radio.Name, radio.Security, radio.Password)
         {
             Channel = radio.Channel,
             WidthMhz = radio.WidthMhz,
             Hidden = radio.Hidden ?? false,
             ProtectsFrames = radio.ProtectsFrames,
             WdsPeers = radio.WdsPeers ?? [],
+            FurtherNames = radio.FurtherNames ?? [],
+            Region = radio.Region,
         };
+        var own = box.Profile.Radios.Where(r => r.Id == radio.Radio).ToList();
+        errors.Wrong($"{pointer}/furtherNames", $"{read.FurtherNames.Count} names", PageChecks.WrongFurtherNames(own, read));
+        errors.Wrong($"{pointer}/region", radio.Region ?? "", radio.Region is { } region ? Country.Wrong(region) : null);
+        return read;
     }
 
     private void NoKeyWhenOpen(WifiSecurity security, string? key, string pointer)

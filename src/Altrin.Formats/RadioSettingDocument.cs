@@ -43,4 +43,12 @@ public sealed record RadioSettingDocument
     /// <summary>Boxes whose radio address is typed in for WDS; none where left out. Since version 4.</summary>
     [MaxLength(8)]
     public IReadOnlyList<string>? WdsPeers { get; init; }
+
+    /// <summary>Names that it sends beside its first, into the same network; none where left out. Since version 14.</summary>
+    [MaxLength(FurtherName.Most)]
+    public IReadOnlyList<FurtherName>? FurtherNames { get; init; }
+
+    /// <summary>The country that its page names as region; not read where left out. Since version 14.</summary>
+    [RegularExpression("^[A-Z]{2}$")]
+    public string? Region { get; init; }
 }

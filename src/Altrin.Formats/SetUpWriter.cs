@@ -250,6 +250,8 @@ internal static class SetUpWriter
                         Hidden = r.Hidden ? true : null,
                         ProtectsFrames = r.ProtectsFrames,
                         WdsPeers = r.WdsPeers.Count == 0 ? null : [.. r.WdsPeers.Order(StringComparer.Ordinal)],
+                        FurtherNames = r.FurtherNames.Count == 0 ? null : [.. r.FurtherNames.OrderBy(n => n.Name, StringComparer.Ordinal)],
+                        Region = r.Region,
                     }),
             ];
 

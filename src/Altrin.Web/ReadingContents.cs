@@ -4,6 +4,7 @@ using System.Text;
 using Altrin.Core.Addressing;
 using Altrin.Core.Comparisons;
 using Altrin.Core.Readings;
+using Altrin.Core.Sites;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
@@ -210,8 +211,8 @@ internal static class ReadingContents
         {
             var run = runs[i];
             if (
-                !(run.DownMbps is > 0 and <= TypedReader.MostMbps)
-                || run.UpMbps is <= 0 or > TypedReader.MostMbps
+                !(run.DownMbps is > 0 and <= SpeedMeasure.MostMbps)
+                || run.UpMbps is <= 0 or > SpeedMeasure.MostMbps
                 || run.Seconds is <= 0 or > 86_400
                 || run.Megabytes is <= 0 or > 1_000_000
             )
@@ -219,7 +220,7 @@ internal static class ReadingContents
                 return Problems.Field(
                     $"/content/runs/{i}",
                     $"{run.DownMbps} Mb/s",
-                    $"A rate over 0 and up to {TypedReader.MostMbps:#,0} Mb/s, a length up to a day, and up to 1,000,000 MB."
+                    $"A rate over 0 and up to {SpeedMeasure.MostMbps:#,0} Mb/s, a length up to a day, and up to 1,000,000 MB."
                 );
             }
             if (new[] { run.At, run.Place, run.Tool, run.To }.Any(w => w is { Length: > 60 } || (w ?? "").Any(char.IsControl)))

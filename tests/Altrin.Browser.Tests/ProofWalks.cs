@@ -62,13 +62,20 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
         const string Rates = "//section[@aria-labelledby='rates']";
         const string Plan = "//section[@aria-labelledby='channels']";
         Open("air");
-        browser.See("60 Mb/s", Rates);
+        browser.See("110 Mb/s", Rates);
         browser.Find($"{Rates}//button[contains(.,'Wheel tablet')]").SendKeys(Keys.Enter);
         browser.See("The mains wiring behind Hall gateway", Rates);
+        browser.See("as measured over it", Rates);
         browser.See("the slowest part", Rates);
         browser.Driver.Navigate().Refresh();
         browser.See("the slowest part", Rates);
         browser.See("measured; computed -30 dBm", "//section[@aria-labelledby='heard']");
+        // Without what was measured over the mains wiring, what is usual counts.
+        browser.See("measured; computed 150 Mb/s", Rates);
+        browser.Click("//button[@aria-label='Forget 141 Mb/s at Studio access point']");
+        browser.See("60 Mb/s", Rates);
+        browser.Click("//button[normalize-space(.)='Undo']");
+        browser.See("110 Mb/s", Rates);
         browser.See("chooses itself", Plan);
         browser.Find($"{Plan}//button[normalize-space(.)='Set these channels']").SendKeys(Keys.Enter);
         browser.See("No other channels would be better.", Plan);

@@ -148,6 +148,11 @@ public sealed class ReadingWalks(RunningServer server, Browser browser) : IClass
         }
         browser.See("141 (139 to 142) Mb/s down", "//section[@aria-label='What they are worth']");
         browser.See("The service stops it: 150 Mb/s were sold.", "//section[@aria-label='What they are worth']");
+        browser.See("Say at which port or in which Wi-Fi it was taken", "//section[@aria-label='What they are worth']");
+        browser.Choose("Taken at", "laptop in port 4 of Hall gateway");
+        browser.See("141 Mb/s by cable in Hall, the median of 3 runs.", "//section[@aria-label='What they are worth']");
+        browser.Button("Accept 1 and keep the reading");
+        browser.See("Kept.", "//section[@aria-label='What they are worth']");
         browser.Type("Down, Mb/s", "-3" + Keys.Enter);
         browser.See("A rate towards the home in Mb/s is expected");
     }

@@ -34,13 +34,25 @@ public sealed class AirCommandTests
         var (status, output, errors) = Run(null, "rate", House);
         Assert.Equal((ExitCode.Sound, ""), (status, errors));
         Assert.Contains("150 Mb/s", output, StringComparison.Ordinal);
-        Assert.Contains("the mains wiring", output, StringComparison.Ordinal);
+        Assert.Contains("Measured slower than the 150 Mb/s computed", output, StringComparison.Ordinal);
         var one = Run(null, "rate", House, "--from", "House laptop").Output;
         Assert.Equal(one, Run(null, "rate", House, "--from", "house-laptop", "--to", "internet").Output);
         Assert.Contains("the internet service as sold (slowest)", one, StringComparison.Ordinal);
         using var json = JsonDocument.Parse(Run(null, "rate", House, "--from", "wheel-tablet", "--to", "printer", "--json").Output);
         Assert.Equal("printer", json.RootElement.GetProperty("to").GetString());
         Assert.True(json.RootElement.GetProperty("parts").GetArrayLength() > 1);
+    }
+
+    [Fact]
+    public void Channels_are_planned_beside_what_is_set()
+    {
+        var (status, output, errors) = Run(null, "channels", House);
+        Assert.Equal((ExitCode.Sound, ""), (status, errors));
+        Assert.Contains("Studio access point, 5 GHz", output, StringComparison.Ordinal);
+        Assert.Contains("Every combination was looked at", output, StringComparison.Ordinal);
+        using var json = JsonDocument.Parse(Run(null, "channels", House, "--json").Output);
+        Assert.Equal(6, json.RootElement.GetProperty("radios").GetArrayLength());
+        Assert.NotEqual(0, json.RootElement.GetProperty("changes").GetArrayLength());
     }
 
     [Theory]

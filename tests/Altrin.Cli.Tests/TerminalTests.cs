@@ -217,7 +217,7 @@ public sealed class TerminalTests : IDisposable
             output,
             StringComparison.Ordinal
         );
-        Assert.Contains("          Less than the 941 Mb/s that arrive over the link from", output, StringComparison.Ordinal);
+        Assert.Contains("          Less than arrives over port 4 of Hall gateway, 940 Mb/s", output, StringComparison.Ordinal);
     }
 
     [Fact]

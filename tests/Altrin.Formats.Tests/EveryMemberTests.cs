@@ -31,6 +31,21 @@ public sealed class EveryMemberTests
             Devices = [new("unused", "Unused", DeviceKind.Other, null)],
             Sockets = [new("s1", "One", SocketKind.Data), new("s2", "Two", SocketKind.Data), new("s3", "Three", SocketKind.Data)],
             Runs = [new("run", "s1", "s2", Medium.Cat5e)],
+            Places = [new("hall", "Hall"), new("loft", "Loft")],
+            Speeds =
+            [
+                new("speed", "ap", RunBy.Ghz5, 3, new(90, 80, 95))
+                {
+                    Up = new(40, 30, 45),
+                    From = "unused",
+                    To = "gw",
+                    Place = "hall",
+                    StoodIn = "loft",
+                    SetUp = "planned",
+                    At = "2026-05-04T16:30Z",
+                },
+                new("speed-2", "gw", RunBy.Cable, 3, new(90, 80, 95)) { Port = "lan2" },
+            ],
         };
         return new(
             site,
@@ -68,6 +83,13 @@ public sealed class EveryMemberTests
             .Profile("tv-bridge", p => p with { Radios = [.. p.Radios, new("r2", RadioBand.Ghz2)] })
             .Point("spare")
             .Point("ap")
+            .Profile("gw", p => p with { RoutesMbps = 200, Radios = [.. p.Radios.Select(r => r with { MostNames = 4 })] })
+            .Edit<RouterMode>("gw", m =>
+                m with
+                {
+                    Wifi = [.. m.Wifi.Select(w => w with { Region = "AT", FurtherNames = [new("old", WifiSecurity.Wpa2, "key")] })],
+                }
+            )
             .Edit<AccessPointMode>("ap", m => m with { Guest = new("visitors", WifiSecurity.Wpa2, "key") { Vlan = 20 } })
             .Gateway("old", bridge: true)
             .Switch("sw")

@@ -26,6 +26,11 @@ public static class ChangeGenerator
                         Hidden = Coin(),
                         ProtectsFrames = Coin() ? (FrameProtection)dice.Next(3) : null,
                         WdsPeers = Coin() ? [] : [Box()],
+                        FurtherNames = Coin() ? [] : [new(Coin() ? "old" : "home", (WifiSecurity)dice.Next(6), Coin() ? "key" : null)],
+                        Region =
+                            Coin() ? "AT"
+                            : Coin() ? null
+                            : "XX",
                     }
                 )
             ),

@@ -13,7 +13,7 @@ public static class CorrectionGenerator
     public static Correction Make(Random dice, HomeFile home, Shelf shelf)
     {
         var site = home.Site;
-        return dice.Next(19) switch
+        return dice.Next(20) switch
         {
             0 => new SetHome(
                 Some<HomeFacts>(
@@ -175,13 +175,24 @@ public static class CorrectionGenerator
                     }
                 )
             ),
+            18 => new KeepSpeed(
+                new("", Box(), (RunBy)dice.Next(3), dice.Next(0, 4), new(dice.Next(10, 90), dice.Next(0, 10), dice.Next(80, 200)))
+                {
+                    From = Coin() ? Device() : null,
+                    To = dice.Next(4) == 0 ? Box() : null,
+                    Place = Coin() ? Place() : null,
+                    StoodIn = Coin() ? Place() : null,
+                    At = Coin() ? "2026-05-04T16:30Z" : null,
+                }
+            ),
             _ => new Remove(
-                dice.Next(5) switch
+                dice.Next(6) switch
                 {
                     0 => Box(),
                     1 => Device(),
                     2 => Place(),
                     3 => site.Sockets.Count > 0 ? site.Sockets[0].Id : "barn",
+                    4 => site.Speeds.Count > 0 ? site.Speeds[0].Id : "barn",
                     _ => site.Needs.Count > 0 ? site.Needs[0].Id : "barn",
                 }
             ),

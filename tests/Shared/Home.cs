@@ -15,6 +15,7 @@ public sealed class Home
     private readonly List<Need> _needs = [];
     private readonly List<BoxSetting> _settings = [];
     private readonly List<Place> _places = [];
+    private readonly List<SpeedMeasure> _speeds = [];
     private readonly List<Building> _buildings = [];
     private readonly List<Cable> _cables = [];
     private readonly List<DeviceSetting> _deviceSettings = [];
@@ -43,6 +44,7 @@ public sealed class Home
             {
                 Country = _country,
                 Places = [.. _places],
+                Speeds = [.. _speeds],
                 Buildings = [.. _buildings],
             },
             new("planned", [.. _settings], [.. _cables], [.. _deviceSettings])
@@ -88,7 +90,9 @@ public sealed class Home
 
     public Home Service(Service service) => Do(() => _service = service);
 
-    public Home Country(string country) => Do(() => _country = country);
+    public Home Measured(SpeedMeasure speed) => Do(() => _speeds.Add(speed));
+
+    public Home Country(string? country) => Do(() => _country = country);
 
     public Home Naming(NamingSchool naming) => Do(() => _naming = naming);
 

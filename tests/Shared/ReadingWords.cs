@@ -96,16 +96,7 @@ internal static class ReadingWords
             ),
             .. r.Outside.Select(o => Words("outside", o.Seen, After("wan", o.Wan))),
             .. r.Runs.Select(x =>
-                Words(
-                    "run",
-                    x.Place,
-                    TypedReader.ByWord(x.By),
-                    x.DownMbps,
-                    x.UpMbps,
-                    After("s", x.Seconds),
-                    After("MB", x.Megabytes),
-                    After("to", x.To)
-                )
+                Words("run", x.Place, x.By.Word(), x.DownMbps, x.UpMbps, After("s", x.Seconds), After("MB", x.Megabytes), After("to", x.To))
             ),
             .. r.Unread.Select(u => $"unread {u.Line}"),
         ];

@@ -88,6 +88,8 @@ public sealed record ModeEffects(IReadOnlyList<Setting> Clears, AddressAfter Add
             Hidden = Of(Setting.HiddenName).Hidden,
             ProtectsFrames = Of(Setting.FrameProtection).ProtectsFrames,
             WdsPeers = Of(Setting.WdsPeers).WdsPeers,
+            FurtherNames = Of(Setting.FurtherNames).FurtherNames,
+            Region = Of(Setting.Region).Region,
         };
 
         RadioSetting Of(Setting setting) => Clears.Contains(setting) ? fresh : now;

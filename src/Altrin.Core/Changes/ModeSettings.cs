@@ -17,6 +17,8 @@ public static class ModeSettings
         Setting.HiddenName,
         Setting.FrameProtection,
         Setting.WdsPeers,
+        Setting.FurtherNames,
+        Setting.Region,
     ];
 
     /// <summary>Everything that pages of a box can set in a mode.</summary>

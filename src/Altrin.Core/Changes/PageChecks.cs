@@ -140,6 +140,18 @@ public static class PageChecks
         : peers.Distinct().Count() < peers.Count ? "A WDS peer is listed once."
         : null;
 
+    /// <summary>Why a radio does not send these names beside its first; null where it does.</summary>
+    public static string? WrongFurtherNames(IReadOnlyList<BoxRadio> radios, RadioSetting set) =>
+        set.FurtherNames.Select(n => WrongNetworkName(n.Name) ?? WrongKeyReference(n.Password)).FirstOrDefault(w => w is not null)
+        ?? (
+            set.FurtherNames.Select(n => n.Name).Append(set.Name).GroupBy(n => n).FirstOrDefault(g => g.Count() > 1) is { } twice
+                ? $"\"{twice.Key}\" is sent once by a radio."
+            : set.FurtherNames.Count >= (radios.Select(r => r.MostNames).FirstOrDefault() ?? BoxRadio.HighestNames)
+            && set.FurtherNames.Count > 0
+                ? $"It sends at most {radios.Select(r => r.MostNames).FirstOrDefault() ?? BoxRadio.HighestNames} names."
+            : null
+        );
+
     /// <summary>Why a box does not take this radio link; null where it does.</summary>
     public static string? WrongUplink(Box box, Uplink link) =>
         box.Profile.Radios.FirstOrDefault(r => r.Id == link.Radio) is not { } radio

@@ -17,6 +17,8 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
         [nameof(RadioSetting.Hidden)] = Sites.Setting.HiddenName,
         [nameof(RadioSetting.ProtectsFrames)] = Sites.Setting.FrameProtection,
         [nameof(RadioSetting.WdsPeers)] = Sites.Setting.WdsPeers,
+        [nameof(RadioSetting.FurtherNames)] = Sites.Setting.FurtherNames,
+        [nameof(RadioSetting.Region)] = Sites.Setting.Region,
     };
 
     /// <summary>Whether it switches the radio off.</summary>
@@ -45,6 +47,8 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
                     ?? PageChecks.WrongChannel(radios.Select(r => r.Band).FirstOrDefault(), set.Channel, set.WidthMhz)
                     ?? PageChecks.WrongPeers(design, set.WdsPeers)
                     ?? PageChecks.WrongSecurity(Setting, radios, set.Security)
+                    ?? PageChecks.WrongFurtherNames(radios, set)
+                    ?? (set.Region is { } region ? Country.Wrong(region) : null)
                 ) is
                 { } wrong
             )
@@ -52,6 +56,10 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
                 return Parsed<BoxMode>.Fail(wrong);
             }
             set = set.Security == WifiSecurity.Open ? set with { Password = null } : set;
+            set = set with
+            {
+                FurtherNames = [.. set.FurtherNames.Select(n => n.Security == WifiSecurity.Open ? n with { Password = null } : n)],
+            };
             return mode.WithRadios([.. mode.Radios.Select(r => r.Radio == Radio ? set : r)]);
         });
 

@@ -56,6 +56,8 @@ public static partial class SettingWords
             Setting.HiddenName => "hidden name",
             Setting.FrameProtection => "management frame protection",
             Setting.WdsPeers => "WDS peers",
+            Setting.FurtherNames => "further Wi-Fi names",
+            Setting.Region => "region",
             Setting.Guest => "guest network",
             Setting.Uplink => "radio link",
             Setting.Satellite => "mesh",
@@ -90,15 +92,20 @@ public static partial class SettingWords
             or Setting.ChannelWidth
             or Setting.HiddenName
             or Setting.FrameProtection
-            or Setting.WdsPeers => $"{Of(touch.Setting)}, radio {touch.Part}",
+            or Setting.WdsPeers
+            or Setting.FurtherNames
+            or Setting.Region => $"{Of(touch.Setting)}, radio {touch.Part}",
             Setting.Line or Setting.Satellite or Setting.Service or Setting.Label => $"{Of(touch.Setting)}: {Part(touch)}",
             Setting.Guest or Setting.Uplink => touch.Part.Length == 0 ? Of(touch.Setting) : $"{Of(touch.Setting)}: {Part(touch)}",
             Setting.Cable => $"{Part(touch)} of the cable",
-            Setting.Box or Setting.Device or Setting.Building or Setting.Place or Setting.Socket or Setting.Run or Setting.Need => touch
-                .Part
-                .Length == 0
-                ? Of(touch.Setting)
-                : Part(touch),
+            Setting.Box
+            or Setting.Device
+            or Setting.Building
+            or Setting.Place
+            or Setting.Socket
+            or Setting.Run
+            or Setting.Need
+            or Setting.Speed => touch.Part.Length == 0 ? Of(touch.Setting) : Part(touch),
             _ => Of(touch.Setting),
         };
 

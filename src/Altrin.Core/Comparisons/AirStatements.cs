@@ -123,6 +123,7 @@ internal static class AirStatements
             Channel = read.Channel is >= 1 and <= HeardNetwork.HighestChannel ? read.Channel : null,
             LevelDbm = read.Level is { Dbm: >= AirScan.WeakestDbm and <= AirScan.StrongestDbm } level ? Math.Round(level.Dbm, 1) : null,
             EitherDb = read.Level is { EitherDb: > 0 and <= AirScan.MostEitherDb } rough ? rough.EitherDb : null,
+            BusyPercent = read.BusyPercent is >= 0 and <= 100 ? read.BusyPercent : null,
             Security = read.Security,
         };
 

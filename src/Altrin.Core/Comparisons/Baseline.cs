@@ -1,3 +1,4 @@
+using Altrin.Core.Facts;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 
@@ -23,20 +24,6 @@ public sealed record BaselineGroup(
     IReadOnlyList<string> Says
 );
 
-/// <summary>The middle of several measurements, and how far they lie apart.</summary>
-/// <param name="Median">The middle one; the mean of the two middle ones of an even count.</param>
-/// <param name="Least">The least.</param>
-/// <param name="Most">The most.</param>
-public sealed record MedianSpread(double Median, double Least, double Most)
-{
-    /// <summary>Of at least one value.</summary>
-    public static MedianSpread Of(IEnumerable<double> values)
-    {
-        var sorted = values.Order().ToList();
-        return new((sorted[(sorted.Count - 1) / 2] + sorted[sorted.Count / 2]) / 2, sorted[0], sorted[^1]);
-    }
-}
-
 /// <summary>What speed runs prove.</summary>
 public static class Baseline
 {
@@ -49,11 +36,8 @@ public static class Baseline
     /// <summary>A shorter run measures how a test begins, not what a line carries, in seconds (common practice).</summary>
     public const double LeastSeconds = 10;
 
-    /// <summary>From this part of the rate sold on, it is the service that stops a run (common practice).</summary>
-    public const double Capped = 0.9;
-
-    /// <summary>Beyond this part of what arrives over a thing it is not that which stops a run (common practice).</summary>
-    private const double Above = 1.1;
+    /// <summary>A run within the home this much faster clears the home of stopping one from outside (common practice).</summary>
+    private const double Faster = 1.1;
 
     /// <summary>For how many groups it is worked out what stands between: each costs a look at the simulated network.</summary>
     public const int MostPaths = 50;
@@ -74,7 +58,7 @@ public static class Baseline
             .Select(
                 (group, i) =>
                 {
-                    var usable = group.Where(r => Lasts(r) is not < LeastSeconds).ToList();
+                    var usable = Usable(group);
                     var (first, over) = (group.First(), i < MostPaths ? path(group.First()) : null);
                     return (
                         First: first,
@@ -130,7 +114,7 @@ public static class Baseline
             ? []
             : inside
                 .Where(o =>
-                    o.Group.Down!.Median > outer * Above
+                    o.Group.Down!.Median > outer * Faster
                     && o.Group.Place == one.Place
                     && o.Group.By == one.By
                     && over.Links.All(o.Over.Links.Contains)
@@ -145,11 +129,14 @@ public static class Baseline
         best is not null && best != one && one.Down is { } down
             ?
             [
-                $"{down.Median / best.Down!.Median * 100:0} % of what arrives {In(best.Place)}by {(best.By == RunBy.Cable ? "cable" : "Wi-Fi at " + TypedReader.ByWord(best.By))}, the best of all{(one.To is null ? "" : $" to {one.To}")}.",
+                $"{down.Median / best.Down!.Median * 100:0} % of what arrives {In(best.Place)}by {(best.By == RunBy.Cable ? "cable" : "Wi-Fi at " + best.By.Word())}, the best of all{(one.To is null ? "" : $" to {one.To}")}.",
             ]
             : [];
 
     private static string In(string place) => place.Length == 0 ? "" : $"in {place} ";
+
+    /// <summary>Runs that lasted long enough, or of which that was not said.</summary>
+    public static List<SpeedRun> Usable(IEnumerable<SpeedRun> runs) => [.. runs.Where(r => Lasts(r) is not < LeastSeconds)];
 
     /// <summary>How long a run lasted, in seconds: as said, or by what it moved at its rate; null where neither is known.</summary>
     public static double? Lasts(SpeedRun run) => run.Seconds ?? (run.Megabytes is { } moved ? moved * 8 / run.DownMbps : null);
@@ -189,17 +176,20 @@ public static class Baseline
         {
             yield return "The rate sold was not noted: hold it against that.";
         }
-        else if (down.Median >= sold * Capped)
+        else if (down.Median >= sold * MeasuredRate.Capped)
         {
             yield return $"The service stops it: {sold} Mb/s were sold. It proves only that everything in between carries at least this.";
         }
-        else if (carries is not null && (Exceeds(down, carries) ?? (carries.Arrives < sold ? Reaches(down, carries) : null)) is { } held)
+        else if (
+            carries is not null
+            && (Exceeds(down, carries) ?? (carries.Arrives.Low < sold ? Reaches(down, carries) : null)) is { } held
+        )
         {
             yield return $"{held} {sold} Mb/s were sold.";
         }
         else
         {
-            yield return $"Less than the {sold} Mb/s sold{(carries is not null ? $", and than the {Math.Min(carries.Arrives, sold):0} Mb/s that arrive over everything in between" : "")}: {(first.By == RunBy.Cable ? "measure at the outermost box next, by cable" : "measure by cable in the same place next")}.";
+            yield return $"Less than the {sold} Mb/s sold{(carries is not null ? $", and than the {Math.Min(carries.Arrives.Low, sold):0} Mb/s that arrive at least over everything in between" : "")}: {(first.By == RunBy.Cable ? "measure at the outermost box next, by cable" : "measure by cable in the same place next")}.";
         }
     }
 
@@ -227,16 +217,16 @@ public static class Baseline
         }
         yield return Exceeds(down, carries)
             ?? Reaches(down, carries)
-            ?? $"Less than the {carries.Arrives:0} Mb/s that arrive over {carries.Which}, which carries least in between: measure from one box of the way to the next.";
+            ?? $"Less than arrives over {carries.Which}, {LevelWords.Of(carries.Arrives)}, which carries least in between: measure from one box of the way to the next.";
     }
 
     private static string? Exceeds(MedianSpread down, SpeedLimit carries) =>
-        down.Median > carries.Arrives * Above
-            ? $"More than {carries.Which} carries, of whose {carries.Mbps} Mb/s {carries.Arrives:0} arrive: what is noted of it is not so, or the run took another way."
+        MeasuredRate.Of(down.Median, carries.Arrives) == RateStanding.Above
+            ? $"More than arrives over {carries.Which}, {LevelWords.Of(carries.Arrives)}: what is noted of it is not so, or the run took another way."
             : null;
 
     private static string? Reaches(MedianSpread down, SpeedLimit carries) =>
-        down.Median >= carries.From
-            ? $"It is as much as {carries.Which} carries, {carries.Mbps} Mb/s, of which {carries.Arrives:0} arrive."
+        MeasuredRate.Of(down.Median, carries.Arrives) == RateStanding.Within
+            ? $"It is as much as arrives over {carries.Which}: {LevelWords.Of(carries.Arrives)}."
             : null;
 }

@@ -1,4 +1,5 @@
 using Altrin.Core.Changes;
+using Altrin.Core.Facts;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 
@@ -7,12 +8,6 @@ namespace Altrin.Core.Comparisons;
 /// <summary>What links say: the rate of a cable, and the Wi-Fi in use.</summary>
 internal static class LinkStatements
 {
-    /// <summary>Weaker than this, a device looks for another box (common practice), in dBm.</summary>
-    public const double WeakDbm = -70;
-
-    /// <summary>Strong enough for calls and video (common practice), in dBm.</summary>
-    public const double CallsDbm = -67;
-
     /// <summary>How many links of one reading are spoken of.</summary>
     public const int MostLinks = 20;
 
@@ -120,8 +115,8 @@ internal static class LinkStatements
         var airs = seat is null ? [] : Air.Of(design, end.Owner).Where(a => (a.Guest ? "guest" : a.Radio.Id) == end.Port).ToList();
         var device = design.SetUp.Devices.FirstOrDefault(d => d.Device == seat)?.Wifi;
         var weak =
-            read.Level is { } at && at.Dbm < WeakDbm ? $" Weaker than {WeakDbm} dBm it looks for another box."
-            : read.Level is { } some && some.Dbm < CallsDbm ? $" Under {CallsDbm} dBm calls and video suffer."
+            read.Level is { } at && at.Dbm < SignalLevel.LimitDbm ? $" Weaker than {SignalLevel.LimitDbm} dBm it looks for another box."
+            : read.Level is { } some && some.Dbm < SignalLevel.ForCallsDbm ? $" Under {SignalLevel.ForCallsDbm} dBm calls and video suffer."
             : "";
         var (name, box) = airs.Count > 0 ? (airs[0].Setting.Name, airs[0].Box) : (device?.Name, device?.Box);
         if (name is null && design.Box(end.Owner)?.Profile.Port(end.Port) is not null)

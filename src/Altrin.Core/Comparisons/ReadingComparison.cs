@@ -67,6 +67,7 @@ public sealed record ReadingComparison(
     )
     {
         var known = seat.Known;
+        var runs = Ended(design, reading.Runs);
         var machine = Comparisons.Machine.Of(reading);
         var outside =
             reading.Outside.Count > 0 ? OutsideView.Of(design, at, reading.Outside[^1]) : ((OutsideView View, Statement Statement)?)null;
@@ -80,13 +81,14 @@ public sealed record ReadingComparison(
                     .. RouteStatements.Of(home, design, known, at, reading),
                     .. LinkStatements.Of(design, seat.Linked, at, reading),
                     .. AirStatements.Of(design, taken, reading),
+                    .. SpeedStatements.Of(design, at, taken, runs),
                     .. NeighbourStatements.Of(home, at, reading),
                     .. outside is null ? [] : new[] { outside.Value.Statement },
                 ]),
             ],
             outside?.View,
             Comparisons.Baseline.Of(
-                Ended(design, reading.Runs),
+                runs,
                 design.Site.Service,
                 run => SpeedPath.Of(at, run),
                 id => id.Length == 0 ? "no place noted" : design.NameOf(id)

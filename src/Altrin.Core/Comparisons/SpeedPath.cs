@@ -1,8 +1,6 @@
-using Altrin.Core.Changes;
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
-using Altrin.Core.Radio;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 
@@ -49,17 +47,18 @@ public sealed record SpeedPath(SpeedLimit? Limit)
         {
             along = map.Along(side, at.Seen.Tracer.ToInternet(side));
         }
-        else if (run.To != at.Owner && Seats.HostOf(at.Seen.Network, run.To) is { } end)
+        else if (run.To != at.Owner && Seats.HostOf(at.Seen.Network, run.To) is { } host)
         {
-            var way = at.Seen.Tracer.To(side, end);
+            var way = at.Seen.Tracer.To(side, host);
             stopped = way.Answer.Kind == AnswerKind.No ? string.Join(' ', way.Answer.Causes.Select(c => c.Text)) : null;
-            along = map.Along(side, way, end);
+            along = map.Along(side, way, host);
         }
         else
         {
             return null;
         }
-        return new(Least(at, run.By, laptop, along))
+        var end = run.To.Length == 0 ? PortRef.Street : run.To;
+        return new(SpeedLimit.Of(at.Seen.Rates.Along(side.Owner, end, along, run.By.Band(), at.Design.Site.Place(run.Place))))
         {
             Links = [.. along.Where(l => !design.SetUp.Cables.Any(c => c.Id == l && c.Ends(PortRef.Street)))],
             Stopped = stopped,
@@ -73,32 +72,4 @@ public sealed record SpeedPath(SpeedLimit? Limit)
     private static WifiJoin? Joined(SeatView at, Laptop? laptop) => laptop is null ? WifiOf(at.Design, at.Owner) : laptop.Wifi?.Join;
 
     private static WifiJoin? WifiOf(Design design, string device) => design.SetUp.Devices.FirstOrDefault(d => d.Device == device)?.Wifi;
-
-    /// <summary>What carries least: the port that the laptop is in, leads and links, an old radio.</summary>
-    private static SpeedLimit? Least(SeatView at, RunBy by, Laptop? laptop, IReadOnlyList<string> along)
-    {
-        var design = at.Design;
-        // What powerline is said to carry is what arrives already.
-        var limits = at
-            .Seen.Sheet.Links.Where(l => along.Contains(l.Id) && l.AtMostMbps is not null)
-            .Select(l =>
-                SpeedLimit.OfWire(
-                    l.AtMostMbps!.Value,
-                    $"the link from {PortWords.Of(design, l.A)} to {PortWords.Of(design, l.B)}",
-                    design.SetUp.Cables.Any(c => c.Id == l.Id && c.Medium == Medium.Powerline)
-                )
-            )
-            .ToList();
-        if (laptop?.Cable?.Port is { } port && design.Box(port.Owner)?.Profile.Port(port.Port)?.SpeedMbps is { } speed)
-        {
-            limits.Add(SpeedLimit.OfWire(speed, PortWords.Of(design, port)));
-        }
-        var sender = design.Box(Joined(at, laptop)?.Box ?? "");
-        if (sender?.Profile.Radios.FirstOrDefault(r => r.Band == TypedReader.Band(by)) is { Generation: WifiGeneration.G })
-        {
-            // 20 to 25 Mb/s arrive (common practice).
-            limits.Add(new(54, $"the radio of {sender.Name}", MediumRates.RelicRadioMbps, MediumRates.RelicRadioMbps * 0.8));
-        }
-        return limits.MinBy(l => l.Arrives);
-    }
 }

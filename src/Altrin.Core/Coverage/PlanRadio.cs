@@ -19,7 +19,7 @@ internal sealed class PlanRadio
 
     private readonly Dictionary<ChannelBlock, double[]> _neighbours = [];
     private readonly Design _design;
-    private readonly IReadOnlyList<ChannelBlock> _heard;
+    private readonly IReadOnlyList<(HeardNetwork Network, ChannelBlock Block)> _heard;
 
     private PlanRadio(Design design, PathRates rates, Air air)
     {
@@ -27,7 +27,7 @@ internal sealed class PlanRadio
         var use = rates.Use.First(u => (u.Box, u.Radio) == (air.Box, air.Radio.Id));
         Beacons = use.Beacons;
         var ours = rates.Airs.Select(a => a.Setting.Name).ToHashSet(StringComparer.Ordinal);
-        _heard = [.. Facts.Neighbours.In(design.Site, design.Site.Place(use.ScannedIn), air.Radio.Band, ours).Select(n => n.Block)];
+        _heard = [.. Facts.Neighbours.In(design.Site, design.Site.Place(use.ScannedIn), air.Radio.Band, ours)];
         Now = AirUse.BlockOf(air with { Setting = air.Setting with { WidthMhz = air.Setting.WidthMhz ?? UsualMhz(air.Radio) } });
     }
 
@@ -117,7 +117,7 @@ internal sealed class PlanRadio
     {
         if (!_neighbours.TryGetValue(block, out var takes))
         {
-            takes = [.. _heard.Select(h => Facts.Neighbours.Taken(block, h))];
+            takes = [.. Facts.Neighbours.Taken(block, _heard)];
             _neighbours[block] = takes;
         }
         return takes;

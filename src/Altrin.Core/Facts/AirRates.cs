@@ -39,18 +39,19 @@ public static class AirRates
     /// <param name="level">How strongly it is heard; null where not known.</param>
     /// <param name="one">What one side is.</param>
     /// <param name="other">What the other is.</param>
-    public static RateSpan Of(RadioBand band, SignalLevel? level, Ability one, Ability other)
+    /// <param name="isProtected">Whether a device of the oldest generation is near, before which each frame is announced.</param>
+    public static RateSpan Of(RadioBand band, SignalLevel? level, Ability one, Ability other, bool isProtected = false)
     {
         var (oldest, newest) = (Oldest(band), Newest(band));
         var low = At(
-            band,
+            (band, isProtected),
             level is null ? WeakestDbm : level.Dbm - level.SpreadDb,
             Older(Said(one.Generation, oldest), Said(other.Generation, oldest)),
             Math.Min(one.Streams ?? 1, other.Streams ?? 1),
             Math.Min(one.WidthMhz ?? Channels.NarrowMhz, other.WidthMhz ?? WidestMhz(band))
         );
         var high = At(
-            band,
+            (band, isProtected),
             level is null ? StrongestDbm : level.Dbm + level.SpreadDb,
             Older(Said(one.Generation, newest), Said(other.Generation, newest)),
             Math.Min(one.Streams ?? 4, other.Streams ?? 4),
@@ -61,7 +62,7 @@ public static class AirRates
             return new(low, null, high);
         }
         var usual = At(
-            band,
+            (band, isProtected),
             level.Dbm,
             Older(Said(one.Generation, Usual(band)), Said(other.Generation, Usual(band))),
             Math.Min(one.Streams ?? UsualStreams, other.Streams ?? UsualStreams),
@@ -71,13 +72,13 @@ public static class AirRates
     }
 
     /// <summary>What arrives at a level, in Mb/s: with the widest channel, or a narrower one of it where the signal is weak.</summary>
-    private static double At(RadioBand band, double levelDbm, WifiGeneration generation, int streams, int widthMhz) =>
+    private static double At((RadioBand Band, bool Protected) air, double levelDbm, WifiGeneration generation, int streams, int widthMhz) =>
         Channels
-            .Widths(band)
+            .Widths(air.Band)
             .Where(w => w <= widthMhz)
-            .Select(w => AirLink.At(band, generation, w, Math.Min(streams, WifiRate.MostStreams), Math.Min(levelDbm, StrongestDbm)))
+            .Select(w => AirLink.At(air.Band, generation, w, Math.Min(streams, WifiRate.MostStreams), Math.Min(levelDbm, StrongestDbm)))
             .OfType<AirLink>()
-            .Select(Goodput.Mbps)
+            .Select(l => Goodput.Mbps(l with { Protected = air.Protected && generation != WifiGeneration.B }))
             .DefaultIfEmpty(0)
             .Max();
 

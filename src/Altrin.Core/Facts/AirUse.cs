@@ -66,12 +66,14 @@ public sealed record AirUse(
                 }
             }
             var ours = all.SelectMany(r => r).Select(a => a.Setting.Name).ToHashSet(StringComparer.Ordinal);
-            foreach (var (heard, there) in Neighbours.In(design.Site, scanned, band, ours))
+            var near = Neighbours.In(design.Site, scanned, band, ours).ToList();
+            foreach (var ((heard, there), takes) in near.Zip(Neighbours.Taken(block, near)))
             {
                 if (block.TakenBy(there) is var share and > 0)
                 {
-                    var takes = Neighbours.Taken(block, there);
-                    disturbers.Add(new(null, heard.Name, there.Primary, heard.LevelDbm!.Value, share, takes));
+                    disturbers.Add(
+                        new(null, heard.Name, there.Primary, heard.LevelDbm!.Value, share, takes) { BusyPercent = heard.BusyPercent }
+                    );
                 }
             }
         }
@@ -118,4 +120,11 @@ public sealed record AirUse(
 /// <param name="Covers">How much of the channel it covers, 0 to 1.</param>
 /// <param name="Takes">What it takes of the time at most, 0 to 1: all that it covers for a box of the home, what is usual for
 /// others.</param>
-public sealed record Disturber(string? Box, string Name, int Channel, double LevelDbm, double Covers, double Takes);
+public sealed record Disturber(string? Box, string Name, int Channel, double LevelDbm, double Covers, double Takes)
+{
+    /// <summary>
+    /// How busy it finds its channel, in percent, as it says itself; what it takes rests on that then, or is told of another that finds
+    /// the same channel busier. Null where it does not say.
+    /// </summary>
+    public int? BusyPercent { get; init; }
+}

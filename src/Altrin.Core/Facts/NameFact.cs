@@ -29,14 +29,12 @@ public sealed record NameFact(string Name, IReadOnlyList<NameSender> Senders, in
                                 a.Setting.Security,
                                 a.Guest,
                                 Roaming.SegmentOf(network, a),
-                                1 + Array.FindIndex([.. n.Groups], g => g.Radios.Contains($"{a.Box}/{a.Radio.Id}") && Same(network, g, a))
+                                1 + Array.FindIndex([.. n.Groups], g => g.Members.Contains(a))
                             )),
                     ],
                     n.Groups.Count
                 )),
         ];
-
-    private static bool Same(Network network, RoamingGroup group, Air air) => group.Segment == Roaming.SegmentOf(network, air);
 }
 
 /// <summary>One who sends a name.</summary>

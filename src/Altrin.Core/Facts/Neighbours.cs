@@ -25,7 +25,27 @@ internal static class Neighbours
             .Where(n => n.Item2 is not null)
             .Select(n => (n.n, n.Item2!));
 
-    /// <summary>What a network of others takes of a block's airtime, 0 to 1: what is usual, of the part that it covers.</summary>
-    public static double Taken(ChannelBlock of, ChannelBlock other) =>
-        of.TakenBy(other) * (Airtime.NeighbourBusy + Airtime.OfBeacon(Airtime.BeaconMbps(of.Band)));
+    /// <summary>
+    /// What each network of others takes of a block's airtime, 0 to 1, of the part that it covers: what is usual. Where boxes say how busy
+    /// they find their channel, the one that finds it busiest stands for all that is on it.
+    /// </summary>
+    public static IReadOnlyList<double> Taken(ChannelBlock of, IReadOnlyList<(HeardNetwork Network, ChannelBlock Block)> others)
+    {
+        var told = others
+            .Where(o => o.Network.BusyPercent is not null)
+            .GroupBy(o => o.Block.Primary)
+            .ToDictionary(g => g.Key, g => g.MaxBy(o => o.Network.BusyPercent!.Value).Network);
+        return
+        [
+            .. others.Select(o =>
+                of.TakenBy(o.Block)
+                * (
+                    !told.TryGetValue(o.Block.Primary, out var busiest)
+                        ? Airtime.NeighbourBusy + Airtime.OfBeacon(Airtime.BeaconMbps(of.Band))
+                    : ReferenceEquals(busiest, o.Network) ? busiest.BusyPercent!.Value / 100.0
+                    : 0
+                )
+            ),
+        ];
+    }
 }

@@ -1,4 +1,3 @@
-using Altrin.Core.Changes;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
 using Altrin.Core.Radio;
@@ -9,11 +8,16 @@ namespace Altrin.Core.Facts;
 /// <summary>How fast the ways of a home are, part by part.</summary>
 public sealed class PathRates
 {
+    /// <summary>The id that stands for how a laptop is joined that no network holds.</summary>
+    private const string LaptopLink = "laptop";
+
     private readonly Observation _seen;
     private readonly Signals _signals;
     private readonly IReadOnlyList<Air> _airs;
-    private readonly Dictionary<(string, string), AirUse> _use;
+    private readonly RateParts _parts;
+    private readonly RateParts _unmeasured;
     private readonly Dictionary<string, Link> _links;
+    private readonly Lazy<IReadOnlyList<HeldSpeed>> _held;
 
     /// <summary>Those of a home that is looked at.</summary>
     public PathRates(Observation seen)
@@ -23,12 +27,20 @@ public sealed class PathRates
         (_seen, _signals) = (seen, new(network.Design));
         _airs = [.. Air.Of(network.Design).Where(a => !silent.Contains(a.Box))];
         Use = AirUse.Of(network.Design, _signals, _airs);
-        _use = Use.ToDictionary(u => (u.Box, u.Radio));
+        _unmeasured = new(network, _signals, _airs, Use);
+        _parts = new(network, _signals, _airs, Use) { OverMains = OverMains };
+        _held = new(() => HeldSpeeds.Of(network, this, network.Design.Site.Speeds));
         _links = network.Links.DistinctBy(l => l.Id).ToDictionary(l => l.Id, StringComparer.Ordinal);
     }
 
     /// <summary>How the air is used around each radio.</summary>
     public IReadOnlyList<AirUse> Use { get; }
+
+    /// <summary>The speeds that were kept, held to the home as it is.</summary>
+    public IReadOnlyList<HeldSpeed> Held => _held.Value;
+
+    /// <summary>A speed that is not kept, held to the home as it is.</summary>
+    public HeldSpeed Hold(SpeedMeasure speed) => HeldSpeeds.Of(_seen.Network, this, [speed])[0];
 
     /// <summary>Levels of the home.</summary>
     public Signals Signals => _signals;
@@ -40,32 +52,72 @@ public sealed class PathRates
 
     /// <summary>How fast each customer's device gets to the internet, of those that get there.</summary>
     public IReadOnlyList<RateFact> ToInternet() =>
-        [.. _seen.Internet.Where(i => i.Packets.Kind != AnswerKind.No).Select(i => Of(i.Device, Provider.Internet, i.Links))];
+        [.. _seen.Internet.Where(i => i.Packets.Kind != AnswerKind.No).Select(i => Measured(Along(i.Device, Provider.Internet, i.Links)))];
 
     /// <summary>How fast one device gets to the internet; null where it is not in use or does not get there.</summary>
     public RateFact? ToInternet(string device) =>
         _seen.Internet.FirstOrDefault(i => i.Device == device && i.Packets.Kind != AnswerKind.No) is { } way
-            ? Of(device, Provider.Internet, way.Links)
+            ? Measured(Along(device, Provider.Internet, way.Links))
             : null;
 
     /// <summary>How fast two devices get to each other; null where one of both is not in use, or they do not.</summary>
     public RateFact? Between(string from, string to) =>
-        Paths.Between(_seen, from, to) is { Answer.Kind: not AnswerKind.No } path ? Of(from, to, path.Links) : null;
+        Paths.Between(_seen, from, to) is { Answer.Kind: not AnswerKind.No } path ? Measured(Along(from, to, path.Links)) : null;
 
     /// <summary>A radio link or the Wi-Fi of a device by itself; null for a cable, and where there is none.</summary>
     public RatePart? Link(string id) =>
-        _links.TryGetValue(id, out var link) && link.Cable is null ? Part(link, link.A.Owner, link.A.Owner) : null;
+        _links.TryGetValue(id, out var link) && link.Cable is null && link.A.Owner != Laptop.CableId
+            ? _parts.Of(link, link.A.Owner, link.A.Owner)
+            : null;
 
-    private RateFact Of(string from, string to, IReadOnlyList<string> links)
+    /// <summary>The laptop in a port of a box.</summary>
+    internal RatePart AtPort(PortRef port) => _parts.OfPort(LaptopLink, port);
+
+    /// <summary>One who is at a radio of a box; null where none of its radios is on that band.</summary>
+    internal RatePart? AtRadio(string box, RadioBand band, Runner runner) => _parts.OfBand(LaptopLink, box, band, runner);
+
+    /// <summary>The same for a run that was made on a band in a place: over which radio it went is known then.</summary>
+    internal RateFact Along(string from, string to, IReadOnlyList<string> links, RadioBand? band, Place? place)
     {
-        var parts = new List<RatePart>();
-        var at = from;
+        var own = links.Select(l => _links.GetValueOrDefault(l)).FirstOrDefault(l => l is { IsWifi: true } && l.A.Owner == from);
+        return
+            own is not null
+            && band is { } there
+            && Runner.Of(_seen.Network, from) is var runner
+            && _parts.OfBand(own.Id, own.B.Owner, there, place is null ? runner : runner with { Place = place }) is { } part
+            ? Along(from, to, [.. links.Where(l => l != own.Id)], (own.B.Owner, part))
+            : Along(from, to, links);
+    }
+
+    /// <summary>How fast some links are, one after the other.</summary>
+    /// <param name="from">Who is at the near end of the first.</param>
+    /// <param name="to">Who is at the far end of the last; what was sold counts only where it is the internet.</param>
+    /// <param name="links">The links, from the near end on.</param>
+    /// <param name="first">What lies before them: the way of a laptop that no network holds, to the box at which they begin.</param>
+    /// <param name="unmeasured">Whether what was measured is left out, so that it can be held to what is computed.</param>
+    internal RateFact Along(
+        string from,
+        string to,
+        IReadOnlyList<string> links,
+        (string Box, RatePart Part)? first = null,
+        bool unmeasured = false
+    )
+    {
+        var of = unmeasured ? _unmeasured : _parts;
+        var parts = first is { } before ? new List<RatePart> { before.Part } : [];
+        var at = first?.Box ?? from;
+        Group? came = first is null ? null : new Group(at, false);
         foreach (var link in links.Select(l => _links.GetValueOrDefault(l)).OfType<Link>())
         {
-            var part = Part(link, at, from);
-            var repeats = parts.Count > 0 && parts[^1].Radios.Far is { } before && part.Radios.Near == before;
+            var (leaves, arrives) = link.A.Owner == at ? (link.From, link.To) : (link.To, link.From);
+            if (came is { } side && side.Wan != leaves.Wan && of.OfRouting(at) is { } routing)
+            {
+                parts.Add(routing);
+            }
+            var part = of.Of(link, at, from);
+            var repeats = parts.Count > 0 && parts[^1].Radios.Far is { } radio && part.Radios.Near == radio;
             parts.Add(repeats ? part with { Repeats = true } : part);
-            at = link.A.Owner == at ? link.B.Owner : link.A.Owner;
+            (at, came) = (arrives.Owner, arrives);
         }
         if (to == Provider.Internet && Sold() is { } service)
         {
@@ -93,6 +145,52 @@ public sealed class PathRates
                 ),
             ]
         );
+    }
+
+    /// <summary>
+    /// What mains wiring brings by the fastest speed that was measured over it: that speed, or at least that where something else on its
+    /// way stopped it.
+    /// </summary>
+    private RateSpan OverMains(string cable, RateSpan usual)
+    {
+        if (Held.Where(h => h.Computed?.Parts.Any(p => p.Id == cable) == true).MaxBy(h => h.Kept.Down.Median) is not { } held)
+        {
+            return usual;
+        }
+        var (down, rest) = (
+            held.Kept.Down,
+            held.Computed!.Parts.Where(p => p.Id != cable).Select(p => p.Down.Told).DefaultIfEmpty(double.MaxValue).Min()
+        );
+        return down.Median >= rest * MeasuredRate.Capped
+            ? new(Math.Max(usual.Low, down.Median), Math.Max(usual.Usual!.Value, down.Median), Math.Max(usual.High, down.Median))
+            : new(down.Least, down.Median, down.Most);
+    }
+
+    /// <summary>A way as it was measured last, with what is computed beside it.</summary>
+    private RateFact Measured(RateFact fact)
+    {
+        var held = Held.Where(h => h is { Stands: not null, Kept.From: not null } && h.Kept.From == fact.From)
+            .Where(h => (h.Kept.To ?? Provider.Internet) == fact.To && fact.Parts.Any(p => p.Says == h.Computed!.Parts[0].Says))
+            .OrderByDescending(h => h.Kept.At, StringComparer.Ordinal)
+            .ThenBy(h => h.Kept.Id, StringComparer.Ordinal)
+            .FirstOrDefault();
+        if (held is not { Kept: var kept, Stands: { } stands })
+        {
+            return fact;
+        }
+        return fact with
+        {
+            Down = RateSpan.Of(kept.Down),
+            Up = kept.Up is { } up ? RateSpan.Of(up) : fact.Up,
+            Measured = new(kept.Id, fact.Down, fact.Up, stands),
+            Says = stands switch
+            {
+                RateStanding.Within => $"As measured. {fact.Says}",
+                RateStanding.Above =>
+                    $"Measured faster than the {LevelWords.Of(fact.Down)} computed: what is noted of the way is not so. {fact.Says}",
+                _ => $"Measured slower than the {LevelWords.Of(fact.Down)} computed: something slows it that is not noted.",
+            },
+        };
     }
 
     private static string Says(List<RatePart> parts, string? down, string? up)
@@ -127,7 +225,7 @@ public sealed class PathRates
             if (part.Repeats && groups.Count > 0)
             {
                 var (span, slowest) = groups[^1];
-                groups[^1] = (span.TakingTurns(of(part)), Told(of(part)) < Told(of(slowest)) ? part : slowest);
+                groups[^1] = (span.TakingTurns(of(part)), of(part).Told < of(slowest).Told ? part : slowest);
             }
             else
             {
@@ -138,12 +236,9 @@ public sealed class PathRates
         {
             return (new(0, null, Limits.RateMbps), null);
         }
-        var least = groups.MinBy(g => Told(g.Span));
+        var least = groups.MinBy(g => g.Span.Told);
         return (groups.Select(g => g.Span).Aggregate((a, b) => a.LimitedBy(b)), least.Slowest.Id);
     }
-
-    /// <summary>What one span is compared by with others: what is usual, or the least where that is not known.</summary>
-    private static double Told(RateSpan span) => span.Usual ?? span.Low;
 
     private RatePart? Sold()
     {
@@ -153,123 +248,5 @@ public sealed class PathRates
             : new(RatePart.Service, RatePartKind.Service, "the internet service as sold", SoldAt(service.DownMbps), SoldAt(service.UpMbps));
 
         static RateSpan SoldAt(int? mbps) => mbps is { } sold ? RateSpan.Exactly(sold) : new(0, null, Limits.RateMbps);
-    }
-
-    /// <summary>A link, come upon at one of its ends by one who asks.</summary>
-    private RatePart Part(Link link, string at, string from) =>
-        link.Cable is { } cable ? OfCable(cable)
-        : link.IsRadio ? OfRadio(link, at)
-        : OfWifi(link, from);
-
-    private RatePart OfCable(Cable cable)
-    {
-        var known = Cabling.Of(Design, cable);
-        var says = $"the cable from {PortWords.Of(Design, cable.A)} to {PortWords.Of(Design, cable.B)}";
-        if (known.Medium == Medium.Powerline)
-        {
-            var most = (double)(known.AtMostMbps ?? MediumRates.AtMost(Medium.Powerline, null, null)!.Value);
-            var mains = new RateSpan(MediumRates.LeastOverMains, MediumRates.UsualOverMains, most);
-            return new(cable.Id, RatePartKind.Mains, $"the mains wiring behind {Design.NameOf(cable.A.Owner)}", mains, mains);
-        }
-        var login = cable.Ends(PortRef.Street) && Design.Site.Service.Line.Login == Known.Yes;
-        var payload = login ? MediumRates.PayloadWithLogin : MediumRates.Payload;
-        var span = RateSpan.Exactly(known.AtMostMbps ?? Limits.RateMbps);
-        if (known.PortsMbps is null)
-        {
-            span = span.LimitedBy(new(MediumRates.SlowPort, MediumRates.UsualPort, MediumRates.UsualPort));
-        }
-        return new(cable.Id, RatePartKind.Cable, says, span.Times(payload), span.Times(payload));
-    }
-
-    private RatePart OfWifi(Link link, string from)
-    {
-        var (device, box) = (Design.Device(link.A.Owner), link.B.Owner);
-        var name = Design.SetUp.Devices.FirstOrDefault(d => d.Device == link.A.Owner)?.Wifi?.Name;
-        var choices = _airs
-            .Where(a =>
-                a.Box == box && a.Setting.Name == name && (device is not { Bands.Count: > 0 } || device.Bands.Contains(a.Radio.Band))
-            )
-            .Select(a => OfAir(a, device))
-            .ToList();
-        // Which of several radios it takes is the device's affair; it mostly takes the one that gives more (common practice).
-        var best = choices.OrderByDescending(c => Math.Min(Told(c.Down), Told(c.Up))).ThenByDescending(c => c.Down.High).FirstOrDefault();
-        if (best.Air is not { } air)
-        {
-            return new(link.Id, RatePartKind.Wifi, $"the Wi-Fi of {Design.NameOf(box)}", RateSpan.None, RateSpan.None);
-        }
-        var (down, up) = link.A.Owner == from ? (best.Down, best.Up) : (best.Up, best.Down);
-        var ((near, far), end) = (link.A.Owner == from ? (best.There, best.Back) : (best.Back, best.There), (air.Box, air.Radio.Id));
-        return new(link.Id, RatePartKind.Wifi, $"the Wi-Fi of {Design.NameOf(box)} at {BandWords.Of(air.Radio.Band)}", down, up)
-        {
-            Level = near,
-            Back = far,
-            Radios = link.A.Owner == from ? (null, end) : (end, null),
-        };
-    }
-
-    private (Air? Air, RateSpan Down, RateSpan Up, SignalLevel? There, SignalLevel? Back) OfAir(Air air, Device? device)
-    {
-        var there = Design.Site.Place(device?.Place) is { } place ? _signals.Of(air, place) : null;
-        var back = device is null ? null : _signals.Back(air, device);
-        var (box, other) = (
-            Ability.Of(air.Radio, air.Setting),
-            device is null ? new(WifiGeneration.Unknown, null, null) : Ability.Of(device)
-        );
-        var left = _use[(air.Box, air.Radio.Id)].Alone;
-        return (
-            air,
-            AirRates.Of(air.Radio.Band, there, box, other).Times(left),
-            AirRates.Of(air.Radio.Band, back, other, box).Times(left),
-            there,
-            back
-        );
-    }
-
-    private RatePart OfRadio(Link link, string at)
-    {
-        var (box, to) = (link.Id["radio:".Length..], link.A.Owner == link.Id["radio:".Length..] ? link.B.Owner : link.A.Owner);
-        var best = Joins(box, to).OrderByDescending(j => Told(j.Span)).ThenByDescending(j => j.Span.High).FirstOrDefault();
-        if (best.Air is not { } air)
-        {
-            return new(
-                link.Id,
-                RatePartKind.Radio,
-                $"the radio link from {Design.NameOf(box)} to {Design.NameOf(to)}",
-                RateSpan.None,
-                RateSpan.None
-            );
-        }
-        return new(
-            link.Id,
-            RatePartKind.Radio,
-            $"the radio link from {Design.NameOf(box)} to {Design.NameOf(to)} at {BandWords.Of(air.Radio.Band)}",
-            best.Span,
-            best.Span
-        )
-        {
-            Level = best.Level,
-            Back = best.Level,
-            Radios = at == box ? ((box, best.Own), (to, air.Radio.Id)) : ((to, air.Radio.Id), (box, best.Own)),
-        };
-    }
-
-    /// <summary>The radios by which a box may join another: the one that it is set to, or any of a kit, which chooses itself.</summary>
-    private IEnumerable<(Air? Air, string Own, RateSpan Span, SignalLevel? Level)> Joins(string box, string to)
-    {
-        var profile = Design.Box(box)!.Profile;
-        var joins = Design.Mode(box)?.Joins;
-        foreach (var own in profile.Radios.Where(r => joins is null || r.Id == joins.Radio))
-        {
-            foreach (
-                var air in _airs.Where(a =>
-                    a.Box == to && a.Radio.Band == own.Band && !a.Guest && (joins is null || a.Setting.Name == joins.Name)
-                )
-            )
-            {
-                var level = _signals.Between(air, box);
-                var span = AirRates.Of(own.Band, level, Ability.Of(air.Radio, air.Setting), Ability.Of(own, null));
-                yield return (air, own.Id, span.Times(_use[(air.Box, air.Radio.Id)].Alone), level);
-            }
-        }
     }
 }

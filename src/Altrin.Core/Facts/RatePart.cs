@@ -1,7 +1,7 @@
 namespace Altrin.Core.Facts;
 
 /// <summary>One part of a way, and what arrives over it.</summary>
-/// <param name="Id">The id of the link, or "service".</param>
+/// <param name="Id">The id of the link or of the box that routes, or "service".</param>
 /// <param name="Kind">What it is.</param>
 /// <param name="Says">What it is, in words.</param>
 /// <param name="Down">What arrives towards the one who is asked about, in Mb/s.</param>
@@ -16,6 +16,11 @@ public sealed record RatePart(string Id, RatePartKind Kind, string Says, RateSpa
 
     /// <summary>The same at the other end: the weaker direction counts.</summary>
     public SignalLevel? Back { get; init; }
+
+    /// <summary>
+    /// Whether what arrives rests on a speed that was measured over it; otherwise it is what is usual, or follows from its kind.
+    /// </summary>
+    public bool IsMeasured { get; init; }
 
     /// <summary>Whether the hop before is on the same radio, which sends each frame twice.</summary>
     public bool Repeats { get; init; }
@@ -32,6 +37,9 @@ public enum RatePartKind
 
     /// <summary>A cable with its two ports.</summary>
     Cable,
+
+    /// <summary>A box that passes packets between its WAN and its LAN side.</summary>
+    Routing,
 
     /// <summary>Mains wiring.</summary>
     Mains,
@@ -61,4 +69,10 @@ public sealed record RateFact(
     string? LimitUp,
     string Says,
     IReadOnlyList<RatePart> Parts
-);
+)
+{
+    /// <summary>
+    /// What it rests on where it was measured as it is now: what arrives is what was measured then. Null where it is computed.
+    /// </summary>
+    public MeasuredRate? Measured { get; init; }
+}

@@ -12,6 +12,12 @@ public sealed record RateSpan(double Low, double? Usual, double High)
     /// <summary>One that is known.</summary>
     public static RateSpan Exactly(double mbps) => new(mbps, mbps, mbps);
 
+    /// <summary>One that was measured: from the least to the most, the median in between.</summary>
+    public static RateSpan Of(Sites.MedianSpread measured) => new(measured.Least, measured.Median, measured.Most);
+
+    /// <summary>What it is compared by with others: what is usual, or the least where that is not known.</summary>
+    internal double Told => Usual ?? Low;
+
     /// <summary>The span of what is limited by both.</summary>
     public RateSpan LimitedBy(RateSpan other) =>
         new(

@@ -23,7 +23,11 @@ public sealed record RoamingFact(string Name, IReadOnlyList<RoamingGroup> Groups
 /// <param name="Segment">The segment that they lead into.</param>
 /// <param name="Radios">The radios: box, stroke, radio.</param>
 /// <param name="Bands">The bands that they are on.</param>
-public sealed record RoamingGroup(string Segment, IReadOnlyList<string> Radios, IReadOnlyList<RadioBand> Bands);
+public sealed record RoamingGroup(string Segment, IReadOnlyList<string> Radios, IReadOnlyList<RadioBand> Bands)
+{
+    /// <summary>What is sent there: a radio may send one name for its own people and for guests.</summary>
+    internal IReadOnlyList<Air> Members { get; init; } = [];
+}
 
 /// <summary>What a device hears whose bands are recorded.</summary>
 /// <param name="Device">The device.</param>
@@ -56,7 +60,10 @@ public static class Roaming
                                 x.Segment,
                                 [.. x.Members.Select(a => $"{a.Box}/{a.Radio.Id}")],
                                 [.. x.Members.Select(a => a.Radio.Band).Distinct().Order()]
-                            )),
+                            )
+                            {
+                                Members = x.Members,
+                            }),
                     ]
                 )),
         ];

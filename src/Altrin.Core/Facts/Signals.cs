@@ -45,17 +45,17 @@ public sealed class Signals
             : computed;
     }
 
-    /// <summary>How strongly what a device sends is heard by a box that it is in the Wi-Fi of.</summary>
+    /// <summary>How strongly what a device in a place sends is heard by a box that it is in the Wi-Fi of.</summary>
     /// <remarks>
     /// What is lost on the way is the same in both directions: where the way there was measured, the way back rests on it too.
     /// </remarks>
-    public SignalLevel? Back(Air air, Device device)
+    public SignalLevel? Back(Air air, Place place, DeviceKind kind)
     {
-        if (_design.Site.Place(device.Place) is not { } place || Of(air, place) is not { } there)
+        if (Of(air, place) is not { } there)
         {
             return null;
         }
-        var gained = DeviceDbm(device.Kind) + RadioPower.BoxEarDb - SentDbm(air);
+        var gained = DeviceDbm(kind) + RadioPower.BoxEarDb - SentDbm(air);
         return new(there.Dbm + gained, there.SpreadDb, there.Basis);
     }
 

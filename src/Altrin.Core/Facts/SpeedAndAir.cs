@@ -9,16 +9,22 @@ namespace Altrin.Core.Facts;
 /// <param name="Places">What is heard in each place.</param>
 /// <param name="Names">The names on the air.</param>
 /// <param name="Bands">Who sends where, band by band.</param>
+/// <param name="Walks">Where a device that is carried about ends badly served.</param>
+/// <param name="Limits">Devices that do not get into every Wi-Fi.</param>
+/// <param name="Held">Speeds that were measured, held to what is computed.</param>
 public sealed record SpeedAndAir(
     IReadOnlyList<RateFact> Rates,
     IReadOnlyList<AirUse> Radios,
     IReadOnlyList<PlaceLevels> Places,
     IReadOnlyList<NameFact> Names,
-    IReadOnlyList<Spectrum> Bands
+    IReadOnlyList<Spectrum> Bands,
+    IReadOnlyList<WalkFact> Walks,
+    IReadOnlyList<DeviceLimit> Limits,
+    IReadOnlyList<HeldSpeed> Held
 )
 {
     /// <summary>From which levels on calls and pages are good, and at which devices begin to move, in dBm.</summary>
-    public LevelLimits Limits { get; } = new(SignalLevel.ForCallsDbm, SignalLevel.ForPagesDbm, SignalLevel.LimitDbm);
+    public LevelLimits Levels { get; } = new(SignalLevel.ForCallsDbm, SignalLevel.ForPagesDbm, SignalLevel.LimitDbm);
 
     /// <summary>How many radios are told of in one place: the strongest.</summary>
     public const int MostHeard = 8;
@@ -33,7 +39,10 @@ public sealed record SpeedAndAir(
             rates.Use,
             [.. design.Site.Places.Select(p => PlaceLevels.Of(rates.Airs, rates.Signals, p))],
             NameFact.Of(seen.Network, rates.Airs),
-            Spectrum.Of(design, rates.Airs)
+            Spectrum.Of(design, rates.Airs),
+            WalkFact.Of(seen.Network, rates.Airs, rates.Signals),
+            DeviceLimit.Of(design),
+            rates.Held
         );
     }
 }

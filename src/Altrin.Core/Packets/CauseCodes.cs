@@ -42,6 +42,9 @@ public static class CauseCodes
     /// <summary>A Wi-Fi that the device looks for and does not get into. Subject: the device.</summary>
     public const string WifiNotJoined = "wifi-not-joined";
 
+    /// <summary>A Wi-Fi that is sent on no band that the device knows. Subject: the device.</summary>
+    public const string BandMissing = "band-missing";
+
     /// <summary>A device with neither cable nor Wi-Fi. Subject: the device.</summary>
     public const string NotConnected = "not-connected";
 

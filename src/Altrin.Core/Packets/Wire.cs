@@ -166,11 +166,7 @@ internal sealed class Wire(World world, Choices choices, Addresses addresses, Tr
                     outer.Owner
                 )
             : next != packet.Target
-                ? Cause.Of(
-                    CauseCodes.NoRoute,
-                    $"A route of {world.Name(outer.Owner)} leads to {next}, where no host answers.",
-                    outer.Owner
-                )
+                ? Cause.Of(CauseCodes.NoRoute, $"A route of {world.Name(outer.Owner)} leads to {next}, where no host answers.", outer.Owner)
             : Cause.Of(CauseCodes.NoAnswer, $"No host answers at {next} beside {world.Name(outer.Owner)}.", outer.Owner);
     }
 

@@ -250,6 +250,8 @@ internal sealed class World
             ? Cause.Of(CauseCodes.UplinkNotJoined, $"{Name(host.Owner)} does not join {Name(unjoined.To)} by radio.", host.Owner)
         : host.Side == Side.Wan
             ? Cause.Of(CauseCodes.WanPortEmpty, $"Nothing is plugged into the WAN port of {Name(host.Owner)}.", host.Owner)
+        : Network.Refusals.Any(r => r.Device == host.Owner && r.Why == RefusalReason.BandMissing)
+            ? Cause.Of(CauseCodes.BandMissing, $"{Name(host.Owner)} finds its Wi-Fi on no band that it knows.", host.Owner)
         : Network.Refusals.Any(r => r.Device == host.Owner)
             ? Cause.Of(CauseCodes.WifiNotJoined, $"{Name(host.Owner)} does not get into the Wi-Fi that it looks for.", host.Owner)
         : Cause.Of(CauseCodes.NotConnected, $"{Name(host.Owner)} is connected to nothing.", host.Owner);

@@ -37,7 +37,13 @@ public enum FirstAnswerKind
 public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnlyList<string> Reasons)
 {
     /// <summary>Findings that a name or key cures.</summary>
-    private static readonly HashSet<string> OfNames = [WifiNotJoined.Rule.Code, WifiPasswordDiffers.Rule.Code, SplitWifiName.Rule.Code];
+    private static readonly HashSet<string> OfNames =
+    [
+        WifiNotJoined.Rule.Code,
+        BandMissing.Rule.Code,
+        WifiPasswordDiffers.Rule.Code,
+        SplitWifiName.Rule.Code,
+    ];
 
     /// <summary>Findings that restate an answer, whatever broke it.</summary>
     private static readonly HashSet<string> Restated = [NoInternet.Rule.Code, NeedNotMet.Rule.Code];
@@ -175,7 +181,7 @@ public sealed record FirstAnswer(FirstAnswerKind Kind, string Sentence, IReadOnl
     /// Whether names that differ were read: one that was not read, or a password that is not recorded, is a gap in the notes and no fault.
     /// </summary>
     private static bool IsRead(Design found, Finding finding) =>
-        finding.Code == WifiNotJoined.Rule.Code
+        finding.Code == WifiNotJoined.Rule.Code || finding.Code == BandMissing.Rule.Code
             ? finding.Severity == Severity.WillNotWork
             : finding
                 .Subjects.Select(s => found.Box(PortRef.Read(s).Owner))

@@ -36,7 +36,7 @@ public sealed record SpareVerdict(string Box, Worth Worth, string For, IReadOnly
         {
             leave.Add("Its Wi-Fi knows no protection that holds today (WPA2 or newer). Its sockets may still serve.");
         }
-        if (profile.Radios.Count > 0 && profile.Radios.All(r => r.Generation == WifiGeneration.G))
+        if (profile.Radios.Count > 0 && profile.Radios.All(r => r.Generation.IsRelic()))
         {
             (sold > MediumRates.RelicRadioMbps || sold is null ? leave : care).Add(
                 $"Its radio is of the 54 Mb/s class: 20 to {MediumRates.RelicRadioMbps} Mb/s arrive, about 8 to 14 beside older devices, and slow devices cost all others airtime.{(sold <= MediumRates.RelicRadioMbps ? $" The service has no more than {sold}." : "")}"

@@ -30,7 +30,7 @@ public sealed record PageAt(string Area, IReadOnlyList<Setting> Sets, Known Rest
         }
         SettingsPage? Named(Setting of) =>
             profile.Traits.Pages?.FirstOrDefault(p => p.Sets.Contains(of) && p.Modes?.Contains(mode) != false);
-        var page = Named(setting);
+        var page = Named(setting) ?? (Beside(setting) is { } other ? Named(other) : null);
         if (page is null)
         {
             Setting[] own = WifiKey.Contains(setting) ? [.. WifiKey.Where(s => Named(s) is null && !IsInApp(profile, s))] : [setting];
@@ -38,7 +38,7 @@ public sealed record PageAt(string Area, IReadOnlyList<Setting> Sets, Known Rest
         }
         return new(
             page.Area,
-            [.. page.Sets.Where(here.Contains)],
+            [.. page.Sets.Append(setting).Distinct().Where(here.Contains)],
             page.Restarts,
             // What has nothing to do with the radios leaves them alone (common practice).
             page.DropsWifi == Known.Unknown
@@ -101,15 +101,31 @@ public sealed record PageAt(string Area, IReadOnlyList<Setting> Sets, Known Rest
         ];
     }
 
-    /// <summary>Whether a kind can have a setting: not every router passes its address on, joins by radio or knows WDS.</summary>
+    /// <summary>
+    /// Whether a kind can have a setting that some page names: not every router passes its address on, joins by radio or knows WDS, and
+    /// further names and the region stand beside others.
+    /// </summary>
     private static bool CanHave(Profile profile, Setting setting) =>
         setting switch
         {
             Setting.Mode => profile.Modes.Count > 1,
             Setting.Passing => profile.Passes.Count > 0,
             Setting.WdsPeers => profile.Radios.Any(r => r.FourAddress == Known.Yes),
+            Setting.FurtherNames or Setting.Region => false,
             Setting.Uplink => profile.Modes.Any(m => m is ModeKind.Repeater or ModeKind.WirelessBridge),
             _ => profile.Radios.Count > 0 || !IsOfAir(setting),
+        };
+
+    /// <summary>
+    /// What stands on one page with something that no page names: further names with the first one, the region with the channel (common
+    /// practice); null for everything else.
+    /// </summary>
+    private static Setting? Beside(Setting setting) =>
+        setting switch
+        {
+            Setting.FurtherNames => Setting.WifiName,
+            Setting.Region => Setting.Channel,
+            _ => null,
         };
 
     private static bool IsOfAir(Setting setting) => ModeSettings.Radio.Contains(setting) || setting is Setting.Guest or Setting.Uplink;

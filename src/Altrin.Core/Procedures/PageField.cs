@@ -83,7 +83,25 @@ public sealed record PageField(string What, string? Value = null, bool IsSecret 
             .. Given(nameof(set.Hidden), Setting.HiddenName, set.Hidden ? "yes" : "no"),
             .. Given(nameof(set.ProtectsFrames), Setting.FrameProtection, $"{set.ProtectsFrames}".ToLowerInvariant()),
             .. Given(nameof(set.WdsPeers), Setting.WdsPeers, string.Join(", ", set.WdsPeers.Select(design.NameOf))),
+            .. change.Setting.Gives(nameof(set.FurtherNames)) ? Further(there, set) : [],
+            .. Given(nameof(set.Region), Setting.Region, set.Region),
         ];
+
+        IEnumerable<PageField> Further(RadioSetting was, RadioSetting now) =>
+            [
+                .. now
+                    .FurtherNames.Except(was.FurtherNames)
+                    .SelectMany(n =>
+                        new[]
+                        {
+                            new PageField($"further Wi-Fi name{band}", n.Name),
+                            new PageField($"security of \"{n.Name}\"", SecurityWords.Of(n.Security)),
+                        }.Concat(n.Password is { } key ? [new PageField($"password of \"{n.Name}\"", key, IsSecret: true)] : [])
+                    ),
+                .. was
+                    .FurtherNames.Where(w => now.FurtherNames.All(n => n.Name != w.Name))
+                    .Select(w => new PageField($"take the further Wi-Fi name{band} off", w.Name)),
+            ];
 
         IEnumerable<PageField> Given(string member, Setting setting, string? value, bool isSecret = false) =>
             change.Setting.Gives(member) && value is { Length: > 0 } ? [new($"{SettingWords.Of(setting)}{band}", value, isSecret)] : [];

@@ -14,7 +14,7 @@ public sealed record AirLink(RadioBand Band, WifiGeneration Generation, int Widt
     /// <summary>The rate of the bits on the air, in Mb/s.</summary>
     public double RateMbps => WifiRate.Mbps(Generation, Modulation, WidthMhz, Streams);
 
-    /// <summary>What two radios agree on at a signal; null where they do not understand each other.</summary>
+    /// <summary>What two radios agree on at a signal; null where they do not understand each other: b is at 2.4 GHz only.</summary>
     /// <param name="band">The band.</param>
     /// <param name="generation">The generation of the older of both.</param>
     /// <param name="widthMhz">The width that both know; a generation that knows less uses its widest.</param>
@@ -22,6 +22,10 @@ public sealed record AirLink(RadioBand Band, WifiGeneration Generation, int Widt
     /// <param name="levelDbm">How strongly the signal arrives.</param>
     public static AirLink? At(RadioBand band, WifiGeneration generation, int widthMhz, int streams, double levelDbm)
     {
+        if (generation == WifiGeneration.B && band != RadioBand.Ghz2)
+        {
+            return null;
+        }
         var width = Math.Min(widthMhz, Subcarriers.WidestMhz(generation));
         var most =
             generation < WifiGeneration.N ? 1

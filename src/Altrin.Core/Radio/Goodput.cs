@@ -27,6 +27,9 @@ public static class Goodput
     /// <summary>No transmission is longer, in µs (IEEE 802.11, aPPDUMaxTime; from memory).</summary>
     private const double LongestMicroseconds = 5484;
 
+    /// <summary>What goes before a frame of b, in µs (IEEE 802.11, 15.2; from memory).</summary>
+    private const double LongPreamble = 192;
+
     /// <summary>Service and tail bits around what is sent (IEEE 802.11, 17.3.5; from memory).</summary>
     private const int EndBits = 22;
 
@@ -74,13 +77,19 @@ public static class Goodput
 
     private static double Symbols(AirLink link, double bits)
     {
+        if (link.Generation == WifiGeneration.B)
+        {
+            return bits / link.RateMbps;
+        }
         var symbol = WifiRate.SymbolMicroseconds(link.Generation) + (WifiRate.UsualGuardNanoseconds(link.Generation) / 1000.0);
         return Math.Ceiling(bits / (link.RateMbps * symbol)) * symbol;
     }
 
-    /// <summary>An answer at 24 Mb/s in the oldest way, in µs; at 2.4 GHz with the pause at its end.</summary>
+    /// <summary>An answer at 24 Mb/s in the oldest way, in µs; at 2.4 GHz with the pause at its end. To b at 2 Mb/s.</summary>
     private static double Plain(AirLink link, int octets) =>
-        20 + (Math.Ceiling((EndBits + (8.0 * octets)) / 96) * 4) + (link.Band == RadioBand.Ghz2 ? 6 : 0);
+        link.Generation == WifiGeneration.B
+            ? LongPreamble + (octets * 8 / 2.0)
+            : 20 + (Math.Ceiling((EndBits + (8.0 * octets)) / 96) * 4) + (link.Band == RadioBand.Ghz2 ? 6 : 0);
 
     /// <summary>
     /// Waiting before a frame, in µs: the pause of best effort, 3 slots longer than the short one, and half of the 15 slots of the first
@@ -88,8 +97,13 @@ public static class Goodput
     /// </summary>
     private static double Before(AirLink link)
     {
+        if (link.Generation == WifiGeneration.B)
+        {
+            // Its first try waits for half of 31 slots.
+            return Short(link) + (2 * 20) + (15.5 * 20);
+        }
         var slot = link.Protected ? 20 : 9;
-        var announced = link.Protected ? 192 + (14 * 8 / 2.0) + Short(link) : 0;
+        var announced = link.Protected ? LongPreamble + (14 * 8 / 2.0) + Short(link) : 0;
         return Short(link) + (3 * slot) + (7.5 * slot) + announced;
     }
 
@@ -102,6 +116,7 @@ public static class Goodput
     private static double Preamble(AirLink link) =>
         link.Generation switch
         {
+            WifiGeneration.B => LongPreamble,
             WifiGeneration.N => 20 + 8 + 4 + (4 * link.Streams),
             WifiGeneration.Ac => 20 + 8 + 4 + 4 + (4 * link.Streams),
             WifiGeneration.Ax => 20 + 4 + 8 + 4 + (8 * link.Streams),

@@ -1,10 +1,10 @@
 namespace Altrin.Core.Radio;
 
-/// <summary>One of the ways in which bits are put on subcarriers.</summary>
+/// <summary>One of the ways in which bits are put on subcarriers; for b, which has none, on a symbol of so many chips.</summary>
 /// <param name="Index">Its number (MCS); by rising rate for the oldest generation, which numbers them otherwise.</param>
-/// <param name="Bits">Coded bits a subcarrier.</param>
-/// <param name="Of">Data bits of so many coded ones: numerator.</param>
-/// <param name="Per">Denominator.</param>
+/// <param name="Bits">Coded bits a subcarrier; for b bits a symbol.</param>
+/// <param name="Of">Data bits of so many coded ones: numerator; 1 for b.</param>
+/// <param name="Per">Denominator; for b chips a symbol.</param>
 /// <param name="SensitivityDbm">The weakest level at which a radio of 20 MHz must understand it, in dBm.</param>
 public sealed record Modulation(int Index, int Bits, int Of, int Per, int SensitivityDbm)
 {
@@ -16,6 +16,12 @@ public sealed record Modulation(int Index, int Bits, int Of, int Per, int Sensit
 
     /// <summary>How far the signal must stand above the noise, in dB.</summary>
     public double SnrDb => SensitivityDbm - TakenNoiseDbm;
+
+    /// <summary>
+    /// Those of 802.11b, 1 to 11 Mb/s: −80 dBm at 2 Mb/s and −76 at 11 (IEEE 802.11, 15.4.8 and 16.3.8; from memory), those between and
+    /// below 3 dB a halving.
+    /// </summary>
+    private static readonly Modulation[] Chips = [new(0, 1, 1, 11, -83), new(1, 2, 1, 11, -80), new(2, 4, 1, 8, -79), new(3, 8, 1, 8, -76)];
 
     /// <summary>Those of 802.11a and g, 6 to 54 Mb/s (IEEE 802.11, table 17-18; from memory).</summary>
     private static readonly Modulation[] Oldest =
@@ -56,6 +62,7 @@ public sealed record Modulation(int Index, int Bits, int Of, int Per, int Sensit
     public static IReadOnlyList<Modulation> All(WifiGeneration generation) =>
         generation switch
         {
+            WifiGeneration.B => Chips,
             WifiGeneration.N => Newer[..8],
             WifiGeneration.Ac => Newer[..10],
             WifiGeneration.Ax => Newer[..12],

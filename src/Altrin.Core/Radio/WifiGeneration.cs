@@ -6,7 +6,10 @@ public enum WifiGeneration
     /// <summary>Not read.</summary>
     Unknown,
 
-    /// <summary>a, b or g: 54 Mb/s at most.</summary>
+    /// <summary>b: 11 Mb/s at most, and all near it announce their frames first.</summary>
+    B,
+
+    /// <summary>a or g: 54 Mb/s at most.</summary>
     G,
 
     /// <summary>n, also called 4.</summary>

@@ -32,13 +32,15 @@ public static class WifiRate
     /// <param name="guardNanoseconds">What lies between two symbols; null for what is usual.</param>
     /// <exception cref="ArgumentOutOfRangeException">The generation does not know the width, the streams or the guard.</exception>
     public static double Mbps(WifiGeneration generation, Modulation modulation, int widthMhz, int streams, int? guardNanoseconds = null) =>
-        OfSubcarriers(
-            generation,
-            modulation,
-            Subcarriers.Data(generation, widthMhz),
-            streams,
-            guardNanoseconds ?? UsualGuardNanoseconds(generation)
-        );
+        generation == WifiGeneration.B
+            ? OfChips(modulation.Bits, modulation.Per)
+            : OfSubcarriers(
+                generation,
+                modulation,
+                Subcarriers.Data(generation, widthMhz),
+                streams,
+                guardNanoseconds ?? UsualGuardNanoseconds(generation)
+            );
 
     /// <summary>The rate over some subcarriers, such as those of a resource unit, in Mb/s.</summary>
     public static double OfSubcarriers(WifiGeneration generation, Modulation modulation, int subcarriers, int streams, int guardNanoseconds)

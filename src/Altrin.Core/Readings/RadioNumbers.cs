@@ -45,6 +45,11 @@ public static class RadioNumbers
     /// </summary>
     public static Level OfSignal(double percent) => new(Math.Round((Math.Clamp(percent, 0, 100) * 0.6) - 100, 1), PercentEitherDb);
 
+    /// <summary>
+    /// How busy a box finds its channel, in percent: it says so in parts of 255 (BSS load, IEEE 802.11, 9.4.2.27; from memory).
+    /// </summary>
+    public static int? OfLoad(double parts) => parts is >= 0 and <= 255 ? (int)Math.Round(parts / 255 * 100) : null;
+
     /// <summary>The protection in words such as "WPA2-Personal" or "WPA2 WPA3"; null where nothing is understood.</summary>
     internal static WifiSecurity? Security(string words)
     {

@@ -213,6 +213,9 @@ public sealed record NetworkRead(int Line, string Name, MacAddress? Radio)
     /// <summary>How strongly it arrives.</summary>
     public Level? Level { get; init; }
 
+    /// <summary>How much of the time its box finds its channel busy, in percent; null where it does not say.</summary>
+    public int? BusyPercent { get; init; }
+
     /// <summary>How it is protected; null where that was not understood.</summary>
     public WifiSecurity? Security { get; init; }
 

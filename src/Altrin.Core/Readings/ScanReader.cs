@@ -40,6 +40,10 @@ internal static class ScanReader
                 Add();
                 radio = new(line.Number, name, IpReader.Own(line.Mac)) { Security = security };
             }
+            else if (radio is not null && Load(line) is { } busy)
+            {
+                radio = radio with { BusyPercent = busy };
+            }
             else if (LinkReader.Pair(line) is var (_, value) && radio is null)
             {
                 var read = RadioNumbers.Security(value);
@@ -78,6 +82,14 @@ internal static class ScanReader
             }
         }
     }
+
+    /// <summary>A row in any language that says a load twice, in parts of 255 and in percent: "… : 84 (32 %)".</summary>
+    private static int? Load(TextLine line) =>
+        line.Numbers.ToList() is [{ Unit: not "%" } parts, { Unit: "%" } percent]
+        && RadioNumbers.OfLoad(parts.Value) is { } busy
+        && Math.Abs(busy - percent.Value) <= 1
+            ? busy
+            : null;
 
     /// <summary>What stands over the first network: the adapter and how many there are.</summary>
     private static bool IsTitle(PrintedText sheet, int at) =>
@@ -147,6 +159,11 @@ internal static class ScanReader
             ? read with
             {
                 Level = new(dbm.Value, 0),
+            }
+        : line.StartsWith("* channel utilisation:") && line.Numbers.FirstOrDefault() is { Kind: TokenKind.Number } parts
+            ? read with
+            {
+                BusyPercent = RadioNumbers.OfLoad(parts.Value),
             }
         : line.StartsWith("rx bitrate:") && line.Numbers.FirstOrDefault() is { Kind: TokenKind.Number } rx
             ? read with

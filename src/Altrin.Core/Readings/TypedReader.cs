@@ -1,6 +1,6 @@
 using System.Globalization;
 using Altrin.Core.Addressing;
-using Altrin.Core.Radio;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Readings;
 
@@ -11,22 +11,6 @@ namespace Altrin.Core.Readings;
 /// <param name="Seen">The address that the outside sees; null where it saw an IPv6 address.</param>
 /// <param name="Wan">The WAN address on the page of the box; null where not read.</param>
 public sealed record OutsideRead(int Line, Ipv4Address? Seen, Ipv4Address? Wan);
-
-/// <summary>By what a speed test ran.</summary>
-public enum RunBy
-{
-    /// <summary>A cable.</summary>
-    Cable,
-
-    /// <summary>Wi-Fi at 2.4 GHz.</summary>
-    Ghz2,
-
-    /// <summary>Wi-Fi at 5 GHz.</summary>
-    Ghz5,
-
-    /// <summary>Wi-Fi at 6 GHz.</summary>
-    Ghz6,
-}
 
 /// <summary>One run of a speed test.</summary>
 /// <param name="Line">Where it stands.</param>
@@ -64,9 +48,6 @@ public static class TypedReader
 
     /// <summary>The head of one more column: the other end of runs within the home; empty or "internet" for the others.</summary>
     public const string ToHead = "to";
-
-    /// <summary>The fastest run that is believed, in Mb/s.</summary>
-    public const double MostMbps = 100_000;
 
     internal static int Read(PrintedText sheet, int at, Found found)
     {
@@ -115,7 +96,7 @@ public static class TypedReader
                     ',',
                     Plain(r.At),
                     Plain(r.Place),
-                    ByWord(r.By),
+                    r.By.Word(),
                     Plain(r.Tool),
                     Number(r.Seconds),
                     Number(r.Megabytes),
@@ -142,7 +123,7 @@ public static class TypedReader
         {
             return Parsed<SpeedRun>.Fail("By what the run was made is expected in the third column: cable, 2.4 GHz, 5 GHz or 6 GHz.");
         }
-        if (Amount(cells[6]) is not { } down || down is <= 0 or > MostMbps)
+        if (Amount(cells[6]) is not { } down || down is <= 0 or > SpeedMeasure.MostMbps)
         {
             return Parsed<SpeedRun>.Fail("A rate in Mb/s towards the home is expected in the seventh column.");
         }
@@ -154,26 +135,6 @@ public static class TypedReader
 
     private static string To(string[] cells) =>
         cells is [_, _, _, _, _, _, _, _, var end] && !end.Equals("internet", StringComparison.OrdinalIgnoreCase) ? end : "";
-
-    /// <summary>What a run was made by, as it is written in a table.</summary>
-    public static string ByWord(RunBy by) =>
-        by switch
-        {
-            RunBy.Cable => "cable",
-            RunBy.Ghz2 => "2.4 GHz",
-            RunBy.Ghz5 => "5 GHz",
-            _ => "6 GHz",
-        };
-
-    /// <summary>The band of a run; null for a cable.</summary>
-    internal static RadioBand? Band(RunBy by) =>
-        by switch
-        {
-            RunBy.Ghz2 => RadioBand.Ghz2,
-            RunBy.Ghz5 => RadioBand.Ghz5,
-            RunBy.Ghz6 => RadioBand.Ghz6,
-            _ => null,
-        };
 
     private static double? Amount(string cell) =>
         double.TryParse(cell, NumberStyles.AllowDecimalPoint, CultureInfo.InvariantCulture, out var value) && value is > 0 and < 1e7

@@ -8,6 +8,9 @@ namespace Altrin.Core.Sites;
 /// <param name="SetAt">Where it is set: the box itself and its setting, or those of the main node of its kit.</param>
 public sealed record Air(string Box, BoxRadio Radio, RadioSetting Setting, bool Guest, (string Box, RadioSetting Setting) SetAt)
 {
+    /// <summary>Whether it is a name beside the first one of its radio.</summary>
+    public bool Further { get; init; }
+
     /// <summary>What every box of a set-up sends, by box, as set there.</summary>
     public static IReadOnlyList<Air> Of(Design design) =>
         [.. design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal).SelectMany(b => Of(design, b.Box))];
@@ -47,15 +50,29 @@ public sealed record Air(string Box, BoxRadio Radio, RadioSetting Setting, bool 
             AccessPointMode { Guest: { } guest } => (guest.Name, guest.Security, guest.Password),
             _ => ((string?)null, default(WifiSecurity), (string?)null),
         };
-        var own = settings.Where(a => a.Setting.On).ToList();
+        var own = settings.Where(a => a.Setting.On).SelectMany(WithFurther).ToList();
         return name is null
             ? own
             :
             [
                 .. own,
-                .. own.Select(a => a with { Setting = a.Setting with { Name = name, Security = security, Password = key }, Guest = true }),
+                .. own.DistinctBy(a => a.Radio.Id)
+                    .Select(a => a with { Setting = a.Setting with { Name = name, Security = security, Password = key }, Guest = true }),
             ];
     }
+
+    /// <summary>What a radio sends under its first name, and the same under each further one.</summary>
+    private static IEnumerable<Air> WithFurther(Air first) =>
+        first
+            .Setting.FurtherNames.OrderBy(n => n.Name, StringComparer.Ordinal)
+            .Select(n =>
+                first with
+                {
+                    Setting = first.Setting with { Name = n.Name, Security = n.Security, Password = n.Password },
+                    Further = true,
+                }
+            )
+            .Prepend(first);
 
     /// <summary>A satellite sends on each band that it has what its main node sends there.</summary>
     private static IEnumerable<Air> Managed(Design design, Box box, SatelliteMode satellite) =>

@@ -61,6 +61,13 @@ public sealed record HeardNetwork([property: Required(AllowEmptyStrings = true),
     [RegularExpression(Slugs.Pattern)]
     public string? StoodIn { get; init; }
 
+    /// <summary>
+    /// How much of the time its box finds its channel busy, in percent: what it says itself (BSS load, IEEE 802.11, 9.4.2.27; from
+    /// memory); null where it does not say.
+    /// </summary>
+    [Range(0, 100)]
+    public int? BusyPercent { get; init; }
+
     /// <summary>How it is protected; null where that was not understood.</summary>
     public WifiSecurity? Security { get; init; }
 }

@@ -46,6 +46,11 @@ public sealed record Profile(
     /// <summary>Outside ports that it keeps for itself, whatever is forwarded or left to a DMZ host; empty for none.</summary>
     public IReadOnlyList<int> KeptPorts { get; init; } = [];
 
+    /// <summary>
+    /// What it routes at most between its WAN and LAN side, in Mb/s: old boxes route less than their ports carry; null where not read.
+    /// </summary>
+    public int? RoutesMbps { get; init; }
+
     /// <summary>The port with this id; null when there is none.</summary>
     public Port? Port(string id) => Ports.FirstOrDefault(p => p.Id == id);
 }
@@ -171,4 +176,10 @@ public sealed record BoxRadio(string Id, RadioBand Band)
 
     /// <summary>The widest channel that it can use, in MHz; null where not read.</summary>
     public int? WidestMhz { get; init; }
+
+    /// <summary>How many names it can send, the one for guests too, 1 to 16; null where not read.</summary>
+    public int? MostNames { get; init; }
+
+    /// <summary>The most names that any radio can send (common practice).</summary>
+    public const int HighestNames = FurtherName.Most + 1;
 }

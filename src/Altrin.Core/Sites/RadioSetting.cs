@@ -25,13 +25,26 @@ public sealed record RadioSetting([property: Key] string Radio, bool On, string 
     /// <summary>Boxes whose radio address is typed in for WDS, by id.</summary>
     public IReadOnlyList<string> WdsPeers { get; init; } = [];
 
+    /// <summary>Names that it sends beside, at most <see cref="FurtherName.Most"/>; the name for guests is no one of them.</summary>
+    public IReadOnlyList<FurtherName> FurtherNames { get; init; } = [];
+
+    /// <summary>
+    /// The country that its page names as region, by its two letters; null where that was not read. It is the one that the box stands in,
+    /// never another: channels and powers follow from it.
+    /// </summary>
+    public string? Region { get; init; }
+
     /// <inheritdoc/>
     public bool Equals(RadioSetting? other) =>
         other is not null
         && (Radio, On, Name, Security, Password) == (other.Radio, other.On, other.Name, other.Security, other.Password)
         && (Channel, WidthMhz, Hidden, ProtectsFrames) == (other.Channel, other.WidthMhz, other.Hidden, other.ProtectsFrames)
-        && WdsPeers.Order(StringComparer.Ordinal).SequenceEqual(other.WdsPeers.Order(StringComparer.Ordinal));
+        && Region == other.Region
+        && WdsPeers.Order(StringComparer.Ordinal).SequenceEqual(other.WdsPeers.Order(StringComparer.Ordinal))
+        && ByName(FurtherNames).SequenceEqual(ByName(other.FurtherNames));
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(Radio, Name, Security, Password, Channel);
+
+    private static IEnumerable<FurtherName> ByName(IEnumerable<FurtherName> names) => names.OrderBy(n => n.Name, StringComparer.Ordinal);
 }

@@ -93,6 +93,12 @@ public enum Setting
     /// <summary>The boxes that a radio knows as WDS peers.</summary>
     WdsPeers,
 
+    /// <summary>Names that a radio sends beside its first.</summary>
+    FurtherNames,
+
+    /// <summary>The country that a radio is set to.</summary>
+    Region,
+
     /// <summary>
     /// The guest network of a router or the guest name of an access point, by part; whether there is one, without a part.
     /// </summary>
@@ -169,4 +175,7 @@ public enum Setting
 
     /// <summary>Something that the customer asked for.</summary>
     Need,
+
+    /// <summary>A speed that was measured and kept.</summary>
+    Speed,
 }

@@ -38,6 +38,9 @@ public sealed record Site(
     /// <summary>How many sockets, and how many runs, are kept.</summary>
     public const int MostSockets = 1000;
 
+    /// <summary>How many measured speeds are kept.</summary>
+    public const int MostSpeeds = 200;
+
     /// <summary>The country that it stands in, by its two letters, see <see cref="Country"/>; null where not noted.</summary>
     public string? Country { get; init; }
 
@@ -52,6 +55,9 @@ public sealed record Site(
 
     /// <summary>Cables that are in the walls already.</summary>
     public IReadOnlyList<CableRun> Runs { get; init; } = [];
+
+    /// <summary>Speeds that were measured and kept.</summary>
+    public IReadOnlyList<SpeedMeasure> Speeds { get; init; } = [];
 
     /// <summary>The place with this id; null where there is none.</summary>
     public Place? Place(string? id) => id is null ? null : Places.FirstOrDefault(p => p.Id == id);
@@ -68,6 +74,7 @@ public sealed record Site(
             Places = With(first.Places, other.Places, p => p.Id),
             Sockets = With(first.Sockets, other.Sockets, s => s.Id),
             Runs = With(first.Runs, other.Runs, r => r.Id),
+            Speeds = With(first.Speeds, other.Speeds, s => s.Id),
         };
 
     private static IReadOnlyList<T> With<T>(IReadOnlyList<T> items, IReadOnlyList<T> others, Func<T, string> id)
@@ -84,7 +91,8 @@ public sealed record Site(
         || Buildings.Any(b => b.Id == id)
         || Places.Any(p => p.Id == id)
         || Sockets.Any(s => s.Id == id)
-        || Runs.Any(r => r.Id == id);
+        || Runs.Any(r => r.Id == id)
+        || Speeds.Any(s => s.Id == id);
 }
 
 /// <summary>Schools of naming Wi-Fi in one home.</summary>

@@ -27,6 +27,7 @@ namespace Altrin.Core.Surveys;
 [JsonDerivedType(typeof(SetSocket), "setSocket")]
 [JsonDerivedType(typeof(SetRun), "setRun")]
 [JsonDerivedType(typeof(SetNeed), "setNeed")]
+[JsonDerivedType(typeof(KeepSpeed), "keepSpeed")]
 [JsonDerivedType(typeof(Remove), "remove")]
 [JsonDerivedType(typeof(StartPlan), "startPlan")]
 public abstract record Correction

@@ -49,6 +49,7 @@ internal static class Given
             ? $"Channels are counted from 1 to {HeardNetwork.HighestChannel}."
         : air.Networks.Any(n => n.LevelDbm is < AirScan.WeakestDbm or > AirScan.StrongestDbm || n.EitherDb is < 0 or > AirScan.MostEitherDb)
             ? $"A level lies between {AirScan.WeakestDbm} and {AirScan.StrongestDbm} dBm, off by at most {AirScan.MostEitherDb} dB."
+        : air.Networks.Any(n => n.BusyPercent is < 0 or > 100) ? "A channel is busy from 0 to 100 % of the time."
         : null;
 
     /// <summary>Why no other box can have this MAC address; null where none has it.</summary>

@@ -122,7 +122,15 @@ public static class KeyReferences
             };
 
         IReadOnlyList<RadioSetting> Radios(IReadOnlyList<RadioSetting> radios, string box) =>
-            [.. radios.Select(r => r with { Password = See(r.Password, $"Wi-Fi {r.Name} of {box}") })];
+            [
+                .. radios.Select(r =>
+                    r with
+                    {
+                        Password = See(r.Password, $"Wi-Fi {r.Name} of {box}"),
+                        FurtherNames = [.. r.FurtherNames.Select(n => n with { Password = See(n.Password, $"Wi-Fi {n.Name} of {box}") })],
+                    }
+                ),
+            ];
 
         Uplink? Link(Uplink? link, string box) =>
             link is null ? null : link with { Password = See(link.Password, $"Wi-Fi {link.Name}, joined by {box}") };

@@ -17,6 +17,7 @@ internal static class Removal
             : site.Buildings.Any(b => b.Id == id) ? Setting.Building
             : site.Places.Any(p => p.Id == id) ? Setting.Place
             : site.Sockets.Any(s => s.Id == id) ? Setting.Socket
+            : site.Speeds.Any(s => s.Id == id) ? Setting.Speed
             : Setting.Run;
         var runs = site.Runs.Where(r => r.Id == id || r.A == id || r.B == id).Select(r => r.Id).ToHashSet(StringComparer.Ordinal);
         var inSite = own switch
@@ -37,6 +38,9 @@ internal static class Removal
             .. own == Setting.Box ? [new Touch(Setting.Service, "", nameof(ServiceFacts.HandOff))] : (Touch[])[],
             .. site.Needs.Where(n => n.About == id).Select(n => new Touch(Setting.Need, n.Id)),
             .. runs.Order(StringComparer.Ordinal).Select(r => new Touch(Setting.Run, r)),
+            .. site
+                .Speeds.Where(s => s.Id != id && new[] { s.Box, s.From, s.To, s.Place, s.StoodIn }.Contains(id))
+                .Select(s => new Touch(Setting.Speed, s.Id)),
             .. inSite,
             .. home.SetUps.SelectMany(s => InSetUp(new(site, s), id, runs)).Distinct(),
         ];

@@ -33,6 +33,12 @@ public sealed record Remove(string Id) : Correction
             Places = [.. site.Places.Where(p => p.Id != Id).Select(p => p.Building == Id ? p with { Building = null } : p)],
             Sockets = [.. site.Sockets.Where(s => s.Id != Id).Select(s => s.Place == Id ? s with { Place = null } : s)],
             Runs = runs,
+            Speeds =
+            [
+                .. site
+                    .Speeds.Where(s => s.Id != Id && s.Box != Id && s.From != Id && s.To != Id)
+                    .Select(s => s with { Place = s.Place == Id ? null : s.Place, StoodIn = s.StoodIn == Id ? null : s.StoodIn }),
+            ],
         };
         return home.InEach(d => LetGo(d, runs)).With(left);
     }

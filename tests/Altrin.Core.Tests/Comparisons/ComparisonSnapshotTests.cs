@@ -1,6 +1,7 @@
 using System.Text;
 using Altrin.Core.Addressing;
 using Altrin.Core.Comparisons;
+using Altrin.Core.Facts;
 using Altrin.Core.Readings;
 using Altrin.Core.Sites;
 using Snapshooter.Xunit3;
@@ -91,7 +92,7 @@ public sealed class ComparisonSnapshotTests
         var text = new StringBuilder();
         var cases =
             from sold in new int?[] { null, 100, 300 }
-            from limit in new[] { null, SpeedLimit.OfWire(100, "the port"), SpeedLimit.OfWire(200, "the powerline pair", net: true) }
+            from limit in new[] { null, new SpeedLimit("the port", RateSpan.Exactly(94)), new("the powerline pair", new(30, 60, 150)) }
             from way in new[] { RunBy.Cable, RunBy.Ghz5 }
             from lasts in new (double?, double?)[] { (30, null), (9.5, null), (null, 20), (null, 2000), (null, null) }
             from downs in rates

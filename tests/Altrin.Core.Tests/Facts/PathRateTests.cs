@@ -177,6 +177,54 @@ public sealed class PathRateTests
         Assert.Null(Rates(home).Between("one", "nobody"));
     }
 
+    /// <summary>An old box routes less than its ports carry; what stays on its LAN side it does not route.</summary>
+    [Fact]
+    public void A_box_routes_no_more_than_its_kind_can()
+    {
+        var home = Home.WithGateway()
+            .Wired("pc", "gw/lan1")
+            .Wired("nas", "gw/lan2")
+            .Service(new PublicDynamic(500, 100) { Line = Home.Asked })
+            .Profile("gw", p => p with { RoutesMbps = 85 });
+        var rate = Rates(home).ToInternet("pc")!;
+        Assert.Equal(["gw-lan1-pc", "gw", "street-gw-wan", "service"], rate.Parts.Select(p => p.Id));
+        Assert.Equal((85.0, "gw", "The slowest part is what gw routes."), (rate.Down.Usual, rate.LimitDown, rate.Says));
+        Assert.DoesNotContain(Rates(home).Between("pc", "nas")!.Parts, p => p.Kind == RatePartKind.Routing);
+        // Through an inner router, from either side.
+        var inner = Home.WithGateway()
+            .Router("in")
+            .Cable("gw/lan1", "in/wan")
+            .Wired("pc", "in/lan1", "192.168.20.5/24")
+            .Wired("nas", "gw/lan2", "192.168.8.7/24")
+            .Profile("in", p => p with { RoutesMbps = 85 });
+        Assert.Equal("in", Rates(inner).ToInternet("pc")!.LimitDown);
+        Assert.Equal("in", Rates(inner).Between("pc", "nas")!.LimitDown);
+        var point = home.Point("ap").Cable("gw/lan3", "ap/lan1").Wired("tv", "ap/lan2").Profile("ap", p => p with { RoutesMbps = 10 });
+        Assert.Equal("gw", Rates(point).ToInternet("tv")!.LimitDown);
+    }
+
+    /// <summary>
+    /// A device of the 11 Mb/s class slows all that are in the Wi-Fi of its box at 2.4 GHz (common practice: 54 class 8 to 14).
+    /// </summary>
+    [Fact]
+    public void The_oldest_device_slows_all_others()
+    {
+        var home = Home.WithGateway()
+            .Place("room", p => p with { LengthMetres = 4, WidthMetres = 4 })
+            .Service(Plenty)
+            .Profile("gw", p => p with { Radios = [new("r5", RadioBand.Ghz2) { Generation = WifiGeneration.G }] })
+            .Wifi("phone", "gw")
+            .Stands("gw", "room")
+            .Stands("phone", "room")
+            .Wifi("scales", "gw")
+            .Stands("scales", "room");
+        Assert.InRange(Rates(home).ToInternet("phone")!.Down.Usual!.Value, 19, 25);
+        home.Device("scales", d => d with { Generation = WifiGeneration.B });
+        Assert.InRange(Rates(home).ToInternet("phone")!.Down.Usual!.Value, 8, 14);
+        Assert.InRange(Rates(home).ToInternet("scales")!.Down.Usual!.Value, 4, 6);
+        Assert.Equal([new("scales", [], null, true)], DeviceLimit.Of(home.Design));
+    }
+
     /// <summary>Seed 2104: a way is never faster than any part of it, in any home.</summary>
     [Fact]
     public void A_way_is_never_faster_than_a_part_of_it()

@@ -113,10 +113,9 @@ public sealed class SignalTests
         var signals = new Signals(home.Design);
         var (there, back) = (
             signals.Of(Sent(home), home.Design.Site.Place("far")!)!,
-            signals.Back(Sent(home), home.Design.Device("phone")!)!
+            signals.Back(Sent(home), home.Design.Site.Place("far")!, DeviceKind.Phone)!
         );
         Assert.Equal(there.Dbm - 23 + 14 + 3, back.Dbm, 9);
-        Assert.Null(signals.Back(Sent(home), new("x", "x", DeviceKind.Phone, null)));
     }
 
     /// <summary>Common practice: two busy boxes on one channel share it, and gain by being set apart; neighbours take a little.</summary>
@@ -141,11 +140,23 @@ public sealed class SignalTests
         Assert.Equal("next door", Assert.Single(crowded.Disturbers).Name);
         Assert.True(crowded.Alone < apart.Alone);
         Assert.Equal("far", crowded.ScannedIn);
+        // A box that says how busy its channel is, is believed; what else is on that channel is in it.
+        var told = Use(
+            36,
+            44,
+            [heard with { BusyPercent = 40 }, heard with { Name = "other", BusyPercent = 30 }, heard with { Name = "third" }]
+        );
+        Assert.Equal([0.4, 0, 0], told.Disturbers.Select(d => d.Takes));
+        Assert.Equal([("next door", 40), ("other", 30), ("third", null)], told.Disturbers.Select(d => (d.Name, d.BusyPercent)));
+        Assert.Equal(apart.Alone * 0.6, told.Alone, 9);
+        // Half of a wider channel that it covers counts by that half.
+        var wide = Use(36, 44, [heard with { Channel = 40, BusyPercent = 40 }], 40);
+        Assert.Equal(apart.Alone * (1 - (0.4 * wide.Disturbers[0].Covers)), wide.Alone, 9);
 
-        static AirUse Use(int? of, int? other, IReadOnlyList<HeardNetwork>? scan = null)
+        static AirUse Use(int? of, int? other, IReadOnlyList<HeardNetwork>? scan = null, int? width = null)
         {
             var home = House()
-                .Edit<AccessPointMode>("ap", m => m with { Wifi = [m.Wifi[0] with { Channel = of }] })
+                .Edit<AccessPointMode>("ap", m => m with { Wifi = [m.Wifi[0] with { Channel = of, WidthMhz = width }] })
                 .Edit<RouterMode>("gw", m => m with { Wifi = [m.Wifi[0] with { Channel = other }] });
             var site = home.Design.Site;
             var design = home.Design with

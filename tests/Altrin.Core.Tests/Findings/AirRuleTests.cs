@@ -242,3 +242,150 @@ public sealed class WidthTooWideTests() : RuleTests("width-too-wide")
     [Fact]
     public void Near_miss_where_it_is_alone() => None(House(40, Neighbour with { Channel = 13 }));
 }
+
+public sealed class RegionWrongTests() : RuleTests("region-wrong")
+{
+    private static Home House(string? country, string? main, string? point)
+    {
+        var home = AirHome
+            .Cabled(null, null)
+            .Edit<RouterMode>("gw", m => m with { Wifi = [m.Wifi[0] with { Region = main }] })
+            .Edit<AccessPointMode>("ap", m => m with { Wifi = [m.Wifi[0] with { Region = point }] });
+        return home.Country(country);
+    }
+
+    [Fact]
+    public void Triggers_on_the_region_of_another_country()
+    {
+        var finding = One(House("AT", "AT", "US"), Severity.Concern, "ap/r5");
+        Assert.Equal("ap is set to region US at 5 GHz, and the home stands in AT", finding.What);
+        Cured(House("AT", "AT", "US"), "Set 5 GHz of ap to region AT");
+    }
+
+    [Fact]
+    public void Triggers_on_different_regions_where_no_country_is_noted() =>
+        Assert.Equal("Boxes are set to the regions of AT and US", One(House(null, "US", "AT"), Severity.Concern, "ap/r5", "gw/r5").What);
+
+    [Theory]
+    [InlineData("AT", "AT", "AT")]
+    [InlineData("AT", null, "AT")]
+    [InlineData(null, "US", null)]
+    [InlineData(null, "US", "US")]
+    public void Near_miss_where_none_is_known_to_be_wrong(string? country, string? main, string? point) =>
+        None(House(country, main, point));
+}
+
+public sealed class TooManyNamesTests() : RuleTests("too-many-names")
+{
+    private static Home House(int further, RadioBand band = RadioBand.Ghz2, bool guests = false)
+    {
+        var home = Home.WithGateway()
+            .Country("AT")
+            .Profile("gw", p => p with { Radios = [new("r5", band)] })
+            .Edit<RouterMode>("gw", m =>
+                m with
+                {
+                    Wifi =
+                    [
+                        m.Wifi[0] with
+                        {
+                            FurtherNames =
+                            [
+                                .. Enumerable.Range(1, further).Select(i => new FurtherName($"n{i}", WifiSecurity.Wpa2, "key")),
+                            ],
+                        },
+                    ],
+                }
+            )
+            .Wifi("phone", "gw")
+            .Wifi("old", "gw", "n1");
+        return guests ? home.Guests("gw") : home;
+    }
+
+    [Fact]
+    public void Triggers_above_three_and_takes_off_what_no_device_joins()
+    {
+        var finding = One(House(3), Severity.Concern, "gw/r5");
+        Assert.Equal("gw sends 4 names at 2.4 GHz: \"home\", \"n1\", \"n2\", \"n3\"", finding.What);
+        // 2,592 µs of 102,400 each (300 octets at 1 Mb/s after a long preamble).
+        Assert.Equal("Announcing them takes 10 % of the time of its channel, also from neighbours.", finding.Notice);
+        Cured(House(3), "Take \"n2\" and \"n3\" off gw: no device joins them");
+        One(House(2, guests: true), Severity.Concern, "gw/r5");
+    }
+
+    [Fact]
+    public void Near_miss()
+    {
+        None(House(2));
+        None(House(5, RadioBand.Ghz5));
+    }
+
+    /// <summary>Further names lead into the same network, and devices join them like the first.</summary>
+    [Fact]
+    public void Further_names_are_sent_and_joined()
+    {
+        var proof = Judging.Prove(House(2).Wifi("lost", "gw", "n9").Design);
+        Assert.Equal(["lost"], proof.Observation.Network.Refusals.Select(r => r.Device));
+        Assert.True(proof.Observation.Reach("old", "phone")!.Answer.IsYes);
+        Assert.Equal(
+            [("home", false), ("n1", true), ("n2", true)],
+            Air.Of(proof.Observation.Network.Design, "gw").Select(a => (a.Setting.Name, a.Further))
+        );
+    }
+
+    /// <summary>One that anyone joins spoils the network of the first.</summary>
+    [Fact]
+    public void A_weak_further_name_is_found()
+    {
+        var home = House(2)
+            .Edit<RouterMode>("gw", m =>
+                m with
+                {
+                    Wifi = [m.Wifi[0] with { FurtherNames = [new("old", WifiSecurity.Wep, "key"), .. m.Wifi[0].FurtherNames] }],
+                }
+            );
+        var finding = Assert.Single(Judging.Prove(home.Design).Findings, f => f.Code == "weak-wifi");
+        Assert.StartsWith("\"old\" beside \"home\" of gw is open, or protected by WEP at most", finding.What, StringComparison.Ordinal);
+        var remedy = Assert.Single(finding.Remedies);
+        Assert.Equal(
+            ["n1", "n2"],
+            Air.Of(home.Design with { SetUp = Altrin.Core.Changes.ChangeList.Apply(home.Design, remedy.Changes).Value.SetUp }, "gw")
+                .Skip(1)
+                .Select(a => a.Setting.Name)
+        );
+    }
+}
+
+public sealed class SpeedBelowTests() : RuleTests("speed-below")
+{
+    private static Home House(double median, RunBy by = RunBy.Cable) =>
+        AirHome
+            .Cabled(null, null)
+            .Service(new PublicDynamic(500, 100))
+            .Stands("phone", "b")
+            .Measured(
+                new("speed", "ap", by, 3, new(median, median - 1, median + 1))
+                {
+                    Port = by == RunBy.Cable ? "lan2" : null,
+                    Place = "b",
+                    StoodIn = "b",
+                }
+            );
+
+    [Fact]
+    public void Triggers_far_below_what_is_computed()
+    {
+        var finding = One(House(93), Severity.Concern, "ap", "speed");
+        Assert.Equal("93 Mb/s were measured by the laptop in b, where 500 Mb/s are computed", finding.What);
+        One(House(2, RunBy.Ghz5), Severity.Concern, "ap", "speed");
+    }
+
+    [Theory]
+    [InlineData(480)]
+    [InlineData(330)]
+    [InlineData(900)]
+    public void Near_miss(double median) => None(House(median));
+
+    [Fact]
+    public void Near_miss_where_the_box_stands_elsewhere() => None(House(2, RunBy.Ghz5).Stands("ap", "c"));
+}

@@ -53,7 +53,7 @@ public sealed class PlantedFaultsTests
         new("port-forward-to-lease", "gw", h =>
             h.Wired("recorder", "row/lan15").Reach("recorder", 8443).Forward("gw", 8443, "192.168.8.33")
         ),
-        new("slow-link", "row-lan2-den-wan", h => h.Medium("row-lan2-den-wan", Medium.Powerline)),
+        new("mains-slow", "row-lan2-den-wan", h => h.Medium("row-lan2-den-wan", Medium.Powerline)),
     ];
 
     public static TheoryData<int> Seeds => [.. Enumerable.Range(1, 120)];

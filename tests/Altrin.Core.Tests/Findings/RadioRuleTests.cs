@@ -69,26 +69,48 @@ public sealed class UplinkNotJoinedTests() : RuleTests("uplink-not-joined")
     public void Near_miss() => None(House(l => l));
 }
 
+public sealed class BandMissingTests() : RuleTests("band-missing")
+{
+    [Fact]
+    public void Triggers_for_one_that_finds_no_band_of_its_own()
+    {
+        var home = GadgetTests.House(d => d with { Bands = [RadioBand.Ghz2] });
+        Assert.Equal("heating knows 2.4 GHz only, and gw sends \"home\" at 5 GHz only", One(home, Severity.WillNotWork, "heating").What);
+        Cured(home, "Send \"home\" of gw on 2.4 GHz too");
+        Cured(
+            home.Point("ap").Cable("gw/lan1", "ap/lan1").Profile("ap", p => p with { Radios = [new("r5", RadioBand.Ghz2)] }),
+            "Let heating join \"home\" at ap"
+        );
+    }
+
+    [Fact]
+    public void Near_miss()
+    {
+        None(GadgetTests.House(d => d with { Bands = [RadioBand.Ghz5] }));
+        None(GadgetTests.House(d => d with { Bands = [RadioBand.Ghz2], NewestSecurity = WifiSecurity.Wpa2 }, both: true));
+    }
+}
+
 public sealed class GadgetTests() : RuleTests("wifi-not-joined")
 {
-    private static Home House(Func<Device, Device> gadget, WifiSecurity security = WifiSecurity.Wpa2)
+    internal static Home House(Func<Device, Device> gadget, WifiSecurity security = WifiSecurity.Wpa2, bool both = false)
     {
         var home = Home.WithGateway()
             .Profile("gw", p => p with { Radios = [new("r24", RadioBand.Ghz2), .. p.Radios] })
             .Edit<RouterMode>("gw", m =>
                 m with
                 {
-                    Wifi = [new("r24", false, "gw", WifiSecurity.Wpa2, null), m.Wifi[0] with { Security = security }],
+                    Wifi =
+                    [
+                        new("r24", both, both ? m.Wifi[0].Name : "gw", WifiSecurity.Wpa2, both ? m.Wifi[0].Password : null),
+                        m.Wifi[0] with
+                        {
+                            Security = security,
+                        },
+                    ],
                 }
             );
         return home.Wifi("heating", "gw").Device("heating", gadget);
-    }
-
-    [Fact]
-    public void Triggers_for_one_that_finds_no_band_of_its_own()
-    {
-        One(House(d => d with { Bands = [RadioBand.Ghz2] }), Severity.WillNotWork, "heating");
-        Cured(House(d => d with { Bands = [RadioBand.Ghz2] }), "Send \"home\" of gw on 2.4 GHz too");
     }
 
     [Fact]

@@ -10,6 +10,8 @@ namespace Altrin.Core.Tests.Radio;
 public sealed class RateTests
 {
     [Theory]
+    // Table 15-2 and 16-2: b.
+    [InlineData(B, 20, 1, 800, "1 2 5.5 11")]
     // Table 17-4: a and g.
     [InlineData(G, 20, 1, 800, "6 9 12 18 24 36 48 54")]
     // Tables 19-27 to 19-34: n.
@@ -105,10 +107,12 @@ public sealed class RateTests
     }
 
     /// <summary>
-    /// Common practice, with a tolerance that stood before anything was computed: 54 class 20 to 25 Mb/s, 8 to 14 with protection; a card
+    /// Common practice, with a tolerance that stood before anything was computed: 11 class 4 to 6 Mb/s, 54 class 20 to 25 Mb/s, 8 to 14
+    /// with protection; a card
     /// of 300 Mb/s near by about 208, taken as within 15 %.
     /// </summary>
     [Theory]
+    [InlineData(B, 20, 1, false, 4, 6)]
     [InlineData(G, 20, 1, false, 20, 25)]
     [InlineData(G, 20, 1, true, 8, 14)]
     [InlineData(N, 40, 2, false, 177, 239)]
@@ -151,6 +155,10 @@ public sealed class RateTests
         var later = generations.Select(g => At(g, 20, 1, -20)).ToList();
         Assert.Equal(later.Order(), later);
         Assert.Null(AirLink.At(RadioBand.Ghz5, Ax, 20, 2, -91));
+        // The oldest is at 2.4 GHz only, and reaches furthest there.
+        Assert.Null(AirLink.At(RadioBand.Ghz5, B, 20, 1, -40));
+        Assert.NotNull(AirLink.At(RadioBand.Ghz2, B, 20, 1, -90));
+        Assert.Null(AirLink.At(RadioBand.Ghz2, G, 20, 1, -92));
 
         static double At(WifiGeneration generation, int width, int streams, double level) =>
             AirLink.At(RadioBand.Ghz5, generation, width, streams, level) is { } link ? Goodput.Mbps(link) : 0;
@@ -164,9 +172,10 @@ public sealed class RateTests
         {
             foreach (var step in Modulation.All(generation))
             {
-                var link = new AirLink(RadioBand.Ghz5, generation, 20, 1, step);
+                var link = new AirLink(generation == WifiGeneration.B ? RadioBand.Ghz2 : RadioBand.Ghz5, generation, 20, 1, step);
                 Assert.InRange(Goodput.Mbps(link) / link.RateMbps, 0.3, 0.9);
-                Assert.True(Goodput.Mbps(link with { Protected = true }) < Goodput.Mbps(link));
+                // The oldest generation is what others announce their frames for: it announces none.
+                Assert.Equal(generation != WifiGeneration.B, Goodput.Mbps(link with { Protected = true }) < Goodput.Mbps(link));
             }
         }
     }

@@ -1,4 +1,5 @@
 using Altrin.Core.Readings;
+using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Readings;
 

@@ -108,7 +108,7 @@ public sealed class CablingTests
     [InlineData(Medium.Cat6, 4, 37, 10000, 10000, null)]
     [InlineData(Medium.Cat6, 4, 38, 10000, 5000, null)]
     [InlineData(Medium.Fibre, null, 400, 1000, 1000, null)]
-    [InlineData(Medium.Powerline, null, 20, 1000, 150, "at most 150 Mb/s")]
+    [InlineData(Medium.Powerline, null, 20, 1000, 150, "about 60 Mb/s (30 to 150)")]
     [InlineData(Medium.Unknown, 2, 20, 1000, 100, "at most 100 Mb/s")]
     public void A_cable_is_checked_against_channel_category_and_pairs(
         Medium medium,

@@ -213,8 +213,51 @@ public sealed class CorrectionTests
             { "not a port", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 80, false) { OutsidePort = 70_000 }) },
             { "asks for its own", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 80, true) { OutsidePort = 81 }) },
             { "not a port", new SetNeed(new ReachFromOutside("", "tv", Protocol.Tcp, 70_000, false)) },
+            { "no box 'missing'", new KeepSpeed(Measured with { Box = "missing" }) },
+            { "no device 'gw'", new KeepSpeed(Measured with { From = "gw" }) },
+            { "no port 'lan9'", new KeepSpeed(Measured with { Port = "lan9" }) },
+            { "or the runs were made by Wi-Fi", new KeepSpeed(Measured with { Port = "lan1", By = RunBy.Ghz2 }) },
+            { "no box or device 'missing'", new KeepSpeed(Measured with { To = "missing" }) },
+            { "no place 'loft'", new KeepSpeed(Measured with { Place = "loft" }) },
+            { "no place 'barn'", new KeepSpeed(Measured with { StoodIn = "barn" }) },
+            { "such as 2026-05-04T16:30Z", new KeepSpeed(Measured with { At = "yesterday" }) },
+            { "1 to 80 characters", new KeepSpeed(Measured with { SetUp = "" }) },
+            { "1 to 1,000 runs", new KeepSpeed(Measured with { Runs = 0 }) },
+            { "above 0 and up to 100,000", new KeepSpeed(Measured with { Down = new(50, 60, 70) }) },
+            { "above 0 and up to 100,000", new KeepSpeed(Measured with { Up = new(50, 0, 70) }) },
+            { "above 0 and up to 100,000", new KeepSpeed(Measured with { Down = new(50, 40, 200_000) }) },
+            { "from 0 to 100 %", new SetPlace("", Home.All(new Place("", "Barn") { Air = new([new("a") { BusyPercent = 101 }]) })) },
             { "nothing called 'missing'", new Remove("missing") },
         };
+
+    private static SpeedMeasure Measured => new("", "gw", RunBy.Cable, 3, new(90, 80, 95));
+
+    /// <summary>
+    /// What was measured alike takes the place of what was kept; what lies elsewhere is kept beside it, until its box goes.
+    /// </summary>
+    [Fact]
+    public void A_speed_is_kept_in_place_of_the_one_measured_alike()
+    {
+        var home = Of(Home.WithGateway().Wired("tv", "gw/lan1").Point("ap").Place("loft").Design);
+        var kept = Applied(
+            home,
+            new KeepSpeed(Measured),
+            new KeepSpeed(Measured with { Down = new(50, 40, 60), At = "2026-05-04T16:30Z" }),
+            new KeepSpeed(Measured with { From = "tv" }),
+            new KeepSpeed(Measured with { Box = "ap", Place = "loft", StoodIn = "loft" })
+        );
+        Assert.Equal(
+            [("speed-gw", 50, null), ("speed-gw-2", 90, "tv"), ("speed-loft", 90, null)],
+            kept.Site.Speeds.Select(s => (s.Id, s.Down.Median, s.From))
+        );
+        Assert.Equal(["speed-gw", "speed-loft"], Applied(kept, new Remove("tv")).Site.Speeds.Select(s => s.Id));
+        Assert.Equal(["speed-gw", "speed-gw-2"], Applied(kept, new Remove("ap")).Site.Speeds.Select(s => s.Id));
+        var moved = Applied(kept, new Remove("loft")).Site.Speeds[2];
+        Assert.Equal((null, null), (moved.Place, moved.StoodIn));
+        Assert.Equal(["speed-gw-2", "speed-loft"], Applied(kept, new Remove("speed-gw")).Site.Speeds.Select(s => s.Id));
+
+        static HomeFile Applied(HomeFile home, params Correction[] corrections) => CorrectionList.Apply(home, Shelf, corrections).Value;
+    }
 
     [Theory]
     [MemberData(nameof(Foolish))]
@@ -230,7 +273,7 @@ public sealed class CorrectionTests
         {
             var dice = new Random(seed);
             var home = Of(SurveyGenerator.Survey(DesignGenerator.Make(seed, 6), seed));
-            for (var i = 0; i < 25; i++)
+            for (var i = 0; i < 50; i++)
             {
                 var correction = CorrectionGenerator.Make(dice, home, Shelf);
                 var done = correction.ApplyTo(home, Shelf);

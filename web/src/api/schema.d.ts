@@ -1809,7 +1809,7 @@ export interface components {
             to: null | string;
             port: null | string;
         };
-        Correction: components["schemas"]["CorrectionSetHome"] | components["schemas"]["CorrectionSetService"] | components["schemas"]["CorrectionAddBox"] | components["schemas"]["CorrectionSetBox"] | components["schemas"]["CorrectionSetLabel"] | components["schemas"]["CorrectionSetStored"] | components["schemas"]["CorrectionSetFound"] | components["schemas"]["CorrectionSetHouseWifi"] | components["schemas"]["CorrectionUseBox"] | components["schemas"]["CorrectionTakeProfile"] | components["schemas"]["CorrectionAddDevice"] | components["schemas"]["CorrectionSetDevice"] | components["schemas"]["CorrectionSetBuilding"] | components["schemas"]["CorrectionSetPlace"] | components["schemas"]["CorrectionSetSocket"] | components["schemas"]["CorrectionSetRun"] | components["schemas"]["CorrectionSetNeed"] | components["schemas"]["CorrectionRemove"] | components["schemas"]["CorrectionStartPlan"];
+        Correction: components["schemas"]["CorrectionSetHome"] | components["schemas"]["CorrectionSetService"] | components["schemas"]["CorrectionAddBox"] | components["schemas"]["CorrectionSetBox"] | components["schemas"]["CorrectionSetLabel"] | components["schemas"]["CorrectionSetStored"] | components["schemas"]["CorrectionSetFound"] | components["schemas"]["CorrectionSetHouseWifi"] | components["schemas"]["CorrectionUseBox"] | components["schemas"]["CorrectionTakeProfile"] | components["schemas"]["CorrectionAddDevice"] | components["schemas"]["CorrectionSetDevice"] | components["schemas"]["CorrectionSetBuilding"] | components["schemas"]["CorrectionSetPlace"] | components["schemas"]["CorrectionSetSocket"] | components["schemas"]["CorrectionSetRun"] | components["schemas"]["CorrectionSetNeed"] | components["schemas"]["CorrectionKeepSpeed"] | components["schemas"]["CorrectionRemove"] | components["schemas"]["CorrectionStartPlan"];
         CorrectionAddBox: {
             /** @enum {string} */
             kind?: "addBox";
@@ -1832,6 +1832,11 @@ export interface components {
             device: components["schemas"]["Device"];
             address: components["schemas"]["HostAddress"];
             connection: components["schemas"]["Connection"];
+        };
+        CorrectionKeepSpeed: {
+            /** @enum {string} */
+            kind?: "keepSpeed";
+            speed: components["schemas"]["SpeedMeasure"];
         };
         CorrectionRemove: {
             /** @enum {string} */
@@ -1973,6 +1978,12 @@ export interface components {
         };
         /** @enum {unknown} */
         DeviceKind: "phone" | "tablet" | "laptop" | "computer" | "printer" | "recorder" | "television" | "console" | "controller" | "storage" | "other";
+        DeviceLimit: {
+            device: string;
+            bands: components["schemas"]["RadioBand"][];
+            newestSecurity: null | components["schemas"]["WifiSecurity"];
+            oldest: boolean;
+        };
         DeviceSettingDocument: {
             device: string;
             address: components["schemas"]["HostAddressDocument"];
@@ -2020,6 +2031,8 @@ export interface components {
             covers: number;
             /** Format: double */
             takes: number;
+            /** Format: int32 */
+            busyPercent?: null | number;
         };
         DurationDocument: {
             /** Format: int32 */
@@ -2112,6 +2125,11 @@ export interface components {
         };
         /** @enum {unknown} */
         FrameProtection: "off" | "optional" | "required";
+        FurtherName: {
+            name: string;
+            security: components["schemas"]["WifiSecurity"];
+            password?: null | string;
+        };
         GatewayOption: {
             way: components["schemas"]["GatewayWay"];
             can: components["schemas"]["Known"];
@@ -2184,7 +2202,15 @@ export interface components {
             /** Format: int32 */
             eitherDb?: null | number;
             stoodIn?: null | string;
+            /** Format: int32 */
+            busyPercent?: null | number;
             security?: null | components["schemas"]["WifiSecurity"];
+        };
+        HeldSpeed: {
+            kept: components["schemas"]["SpeedMeasure"];
+            computed: null | components["schemas"]["RateFact"];
+            whyNot: null | string;
+            stands: null | components["schemas"]["RateStanding"];
         };
         HopRead: {
             /** Format: int32 */
@@ -2466,6 +2492,12 @@ export interface components {
             address: null | components["schemas"]["Ipv4Address"];
             from: components["schemas"]["SeatAnswer"][];
         };
+        MeasuredRate: {
+            speed: string;
+            computedDown: components["schemas"]["RateSpan"];
+            computedUp: components["schemas"]["RateSpan"];
+            stands: components["schemas"]["RateStanding"];
+        };
         MedianSpread: {
             /** Format: double */
             median: number;
@@ -2652,6 +2684,8 @@ export interface components {
             /** Format: int32 */
             channel?: null | number;
             level?: null | components["schemas"]["Level"];
+            /** Format: int32 */
+            busyPercent?: null | number;
             security?: null | components["schemas"]["WifiSecurity"];
             joined?: boolean;
             /** Format: double */
@@ -2886,6 +2920,8 @@ export interface components {
             hidden?: boolean;
             protectsFrames?: null | components["schemas"]["FrameProtection"];
             wdsPeers?: string[];
+            furtherNames?: components["schemas"]["FurtherName"][];
+            region?: null | string;
         };
         PartialOfSatelliteMode: {
             main?: string;
@@ -3163,6 +3199,8 @@ export interface components {
             kit?: null | string;
             keptPorts?: null | number[];
             /** Format: int32 */
+            routesMbps?: null | number;
+            /** Format: int32 */
             edition?: null | number;
             traits?: null | components["schemas"]["Traits"];
         };
@@ -3232,6 +3270,8 @@ export interface components {
             streams?: null | number;
             /** Format: int32 */
             widestMhz?: null | number;
+            /** Format: int32 */
+            mostNames?: null | number;
         };
         RadioFact: {
             box: string;
@@ -3253,6 +3293,8 @@ export interface components {
             hidden?: null | boolean;
             protectsFrames?: null | components["schemas"]["FrameProtection"];
             wdsPeers?: null | string[];
+            furtherNames?: null | components["schemas"]["FurtherName"][];
+            region?: null | string;
         };
         RateFact: {
             from: string;
@@ -3263,6 +3305,7 @@ export interface components {
             limitUp: null | string;
             says: string;
             parts: components["schemas"]["RatePart"][];
+            measured?: null | components["schemas"]["MeasuredRate"];
         };
         RatePart: {
             id: string;
@@ -3272,10 +3315,11 @@ export interface components {
             up: components["schemas"]["RateSpan"];
             level?: null | components["schemas"]["SignalLevel"];
             back?: null | components["schemas"]["SignalLevel"];
+            isMeasured?: boolean;
             repeats?: boolean;
         };
         /** @enum {unknown} */
-        RatePartKind: "service" | "cable" | "mains" | "wifi" | "radio";
+        RatePartKind: "service" | "cable" | "routing" | "mains" | "wifi" | "radio";
         RateSpan: {
             /** Format: double */
             low: number;
@@ -3284,6 +3328,8 @@ export interface components {
             /** Format: double */
             high: number;
         };
+        /** @enum {unknown} */
+        RateStanding: "within" | "above" | "below" | "farBelow";
         ReachCell: {
             from: string;
             to: string;
@@ -3527,7 +3573,7 @@ export interface components {
             accepted?: null | components["schemas"]["AcceptanceDocument"][];
         };
         /** @enum {unknown} */
-        Setting: "inUse" | "mode" | "lanAddress" | "pageAddress" | "wan" | "dhcpServer" | "poolFirst" | "poolLast" | "handedGateway" | "handedDns" | "handedDomain" | "leaseTime" | "reservation" | "forward" | "dmz" | "portRequests" | "nat" | "route" | "line" | "passing" | "radioOn" | "wifiName" | "wifiSecurity" | "wifiPassword" | "channel" | "channelWidth" | "hiddenName" | "frameProtection" | "wdsPeers" | "guest" | "uplink" | "satellite" | "vlans" | "adminPassword" | "standsIn" | "deviceAddress" | "deviceWifi" | "plugged" | "cable" | "acceptance" | "setUp" | "homeName" | "naming" | "country" | "service" | "box" | "label" | "profile" | "device" | "building" | "place" | "socket" | "run" | "need";
+        Setting: "inUse" | "mode" | "lanAddress" | "pageAddress" | "wan" | "dhcpServer" | "poolFirst" | "poolLast" | "handedGateway" | "handedDns" | "handedDomain" | "leaseTime" | "reservation" | "forward" | "dmz" | "portRequests" | "nat" | "route" | "line" | "passing" | "radioOn" | "wifiName" | "wifiSecurity" | "wifiPassword" | "channel" | "channelWidth" | "hiddenName" | "frameProtection" | "wdsPeers" | "furtherNames" | "region" | "guest" | "uplink" | "satellite" | "vlans" | "adminPassword" | "standsIn" | "deviceAddress" | "deviceWifi" | "plugged" | "cable" | "acceptance" | "setUp" | "homeName" | "naming" | "country" | "service" | "box" | "label" | "profile" | "device" | "building" | "place" | "socket" | "run" | "need" | "speed";
         SettingView: {
             setting: components["schemas"]["Setting"];
             words: string;
@@ -3683,6 +3729,7 @@ export interface components {
             places?: null | components["schemas"]["Place"][];
             sockets?: null | components["schemas"]["Socket"][];
             runs?: null | components["schemas"]["CableRun"][];
+            speeds?: null | components["schemas"]["SpeedMeasure"][];
             needs: components["schemas"]["NeedDocument"][];
         };
         SlipDocument: {
@@ -3733,7 +3780,26 @@ export interface components {
             places: components["schemas"]["PlaceLevels"][];
             names: components["schemas"]["NameFact"][];
             bands: components["schemas"]["Spectrum"][];
-            limits: components["schemas"]["LevelLimits"];
+            walks: components["schemas"]["WalkFact"][];
+            limits: components["schemas"]["DeviceLimit"][];
+            held: components["schemas"]["HeldSpeed"][];
+            levels: components["schemas"]["LevelLimits"];
+        };
+        SpeedMeasure: {
+            id: string;
+            box: string;
+            by: components["schemas"]["RunBy"];
+            /** Format: int32 */
+            runs: number;
+            down: components["schemas"]["MedianSpread"];
+            up?: null | components["schemas"]["MedianSpread"];
+            from?: null | string;
+            port?: null | string;
+            to?: null | string;
+            place?: null | string;
+            stoodIn?: null | string;
+            setUp?: null | string;
+            at?: null | string;
         };
         SpeedRun: {
             /** Format: int32 */
@@ -3953,6 +4019,19 @@ export interface components {
             says: string;
         };
         /** @enum {unknown} */
+        WalkEnd: "nothing" | "cutOff" | "stays";
+        WalkFact: {
+            name: string;
+            from: string;
+            to: string;
+            box: string;
+            /** Format: double */
+            levelDbm: number;
+            does: components["schemas"]["WalkEnd"];
+            finds: null | string;
+            says: string;
+        };
+        /** @enum {unknown} */
         WallKind: "unknown" | "light" | "brick" | "stone" | "concrete" | "glass" | "metal";
         WayBackDocument: {
             /** Format: int32 */
@@ -3985,7 +4064,7 @@ export interface components {
             tests: null | string;
         };
         /** @enum {unknown} */
-        WifiGeneration: "unknown" | "g" | "n" | "ac" | "ax" | "be";
+        WifiGeneration: "unknown" | "b" | "g" | "n" | "ac" | "ax" | "be";
         WifiJoin: {
             box: string;
             name: string;

@@ -174,7 +174,22 @@ export const phaseWords: Words<"LightPhase"> = {
   inUse: "In use",
   updating: "Updating",
 };
-export const generationWords: Words<"WifiGeneration"> = { unknown: "not read", g: "54 Mb/s class", n: "n", ac: "ac", ax: "ax", be: "be" };
+export const generationWords: Words<"WifiGeneration"> = {
+  unknown: "not read",
+  b: "11 Mb/s class (b)",
+  g: "54 Mb/s class",
+  n: "n",
+  ac: "ac",
+  ax: "ax",
+  be: "be",
+};
+export const walkEndWords: Words<"WalkEnd"> = { nothing: "No Wi-Fi", cutOff: "Cut off", stays: "Stays" };
+export const rateStandingWords: Words<"RateStanding"> = {
+  within: "as computed",
+  above: "more than can be: what is noted is not so",
+  below: "less than computed",
+  farBelow: "far less than computed",
+};
 /** What a level is good for; told by shape and word as well as by colour. */
 export const levelUseWords: Words<"LevelUse"> = { calls: "calls", web: "web", weak: "weak" };
 export const levelUseSigns: Words<"LevelUse"> = { calls: "●", web: "◐", weak: "○" };

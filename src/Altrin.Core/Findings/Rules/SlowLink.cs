@@ -4,7 +4,10 @@ using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
 
-/// <summary>A cable on the way out of a device that carries less than the service sold.</summary>
+/// <summary>
+/// A cable on the way out of a device that carries less than the service sold; what mains wiring brings is told by <see
+/// cref="MainsSlow"/>.
+/// </summary>
 public static class SlowLink
 {
     /// <summary>The rule.</summary>
@@ -13,8 +16,8 @@ public static class SlowLink
             "slow-link",
             "slower than sold",
             "A cable on the way out carries less than the service sold.",
-            "All devices behind it get at most what its slowest port, or the mains wiring, carries.",
-            "IEEE 802.3; rates over mains wiring: common practice",
+            "All devices behind it get at most what its slowest port carries.",
+            "IEEE 802.3",
             Judge
         );
 
@@ -24,10 +27,11 @@ public static class SlowLink
         {
             yield break;
         }
+        var mains = e.Design.SetUp.Cables.Where(c => c.Medium == Medium.Powerline).Select(c => c.Id).ToHashSet(StringComparer.Ordinal);
         var links = e.Sheet.Links.ToDictionary(l => l.Id, StringComparer.Ordinal);
         var slow = e
             .Sheet.Internet.SelectMany(i => i.Links.Select(l => (Link: links[l], i.Device)))
-            .Where(l => l.Link is { Kind: LinkKind.Cable, InRing: false } && l.Link.AtMostMbps < sold)
+            .Where(l => l.Link is { Kind: LinkKind.Cable, InRing: false } && l.Link.AtMostMbps < sold && !mains.Contains(l.Link.Id))
             .GroupBy(l => l.Link.Id, StringComparer.Ordinal)
             .OrderBy(g => g.Key, StringComparer.Ordinal);
         foreach (var group in slow)
@@ -44,8 +48,7 @@ public static class SlowLink
                 [
                     Cabling.Of(e.Design, cable) is { Pairs: 2 }
                         ? "Only two pairs of the lead are connected: use one with all four, or have the sockets at its ends looked at."
-                    : cable.Medium == Medium.Powerline ? "Over mains wiring that is what there is; a data cable carries more."
-                    : "Use ports of 1000 Mb/s or more, and a lead with all four pairs; a slow box can go where no device behind it needs more.",
+                        : "Use ports of 1000 Mb/s or more, and a lead with all four pairs; a slow box can go where no device behind it needs more.",
                 ]
             );
         }

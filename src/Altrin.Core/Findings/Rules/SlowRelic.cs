@@ -24,7 +24,7 @@ public static class SlowRelic
         {
             var radios = e.Design.Box(joined.Key)?.Profile.Radios ?? [];
             var names = joined.Select(d => d.Device).Order(StringComparer.Ordinal).ToList();
-            if (radios.Count > 0 && radios.All(r => r.Generation == WifiGeneration.G) && !(sold <= MediumRates.RelicRadioMbps))
+            if (radios.Count > 0 && radios.All(r => r.Generation.IsRelic()) && !(sold <= MediumRates.RelicRadioMbps))
             {
                 yield return e.Finding(
                     Rule,
@@ -36,7 +36,7 @@ public static class SlowRelic
                 );
                 continue;
             }
-            foreach (var old in names.Where(d => e.Design.Device(d)!.Generation == WifiGeneration.G && names.Count > 1))
+            foreach (var old in names.Where(d => e.Design.Device(d)!.Generation.IsRelic() && names.Count > 1))
             {
                 yield return e.Finding(
                     Rule,

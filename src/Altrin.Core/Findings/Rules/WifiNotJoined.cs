@@ -1,7 +1,6 @@
 using Altrin.Core.Changes;
 using Altrin.Core.Networks;
 using Altrin.Core.Packets;
-using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Findings.Rules;
@@ -21,18 +20,17 @@ public static class WifiNotJoined
         );
 
     private static IEnumerable<Finding> Judge(Evidence e) =>
-        e.Network.Refusals.Select(r =>
-            e.Finding(
-                Rule,
-                [r.Device],
-                RefusalWords.Of(r.Why, e.Name(r.Device), r.Wifi.Name, e.Name(r.Wifi.Box)),
-                r.Why == RefusalReason.BandMissing
-                    ? "It never finds the Wi-Fi, however near it is."
-                    : "It has no network until the name and the password are typed into it.",
-                Join(e, r),
-                r.Why == RefusalReason.BandMissing ? ["Small devices often know 2.4 GHz only: send the name there too, with WPA2."] : null
-            )
-        );
+        e
+            .Network.Refusals.Where(r => r.Why != RefusalReason.BandMissing)
+            .Select(r =>
+                e.Finding(
+                    Rule,
+                    [r.Device],
+                    RefusalWords.Of(r.Why, e.Name(r.Device), r.Wifi.Name, e.Name(r.Wifi.Box)),
+                    "It has no network until the name and the password are typed into it.",
+                    Join(e, r)
+                )
+            );
 
     /// <summary>What the box beside it sends, else the nearest thing: the same name from another box.</summary>
     private static IEnumerable<Remedy> Join(Evidence e, WifiRefusal refusal)
@@ -57,39 +55,9 @@ public static class WifiNotJoined
                     SetRadio.Between(refusal.Wifi.Box, s.Now, s.Eased)
                 )
             );
-        // A name that it finds on no band of its own is sent there too.
-        var known = e.Design.Device(refusal.Device)?.Bands ?? [];
-        var sent = e
-            .Sending.Where(r => r.Box == refusal.Wifi.Box && r.Setting.Name == refusal.Wifi.Name)
-            .Select(r => r.Setting)
-            .FirstOrDefault();
-        var there = e.Design.Mode(refusal.Wifi.Box)
-            ?.Radios.Where(r =>
-                refusal.Why == RefusalReason.BandMissing
-                && sent is not null
-                && e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.Any(p => p.Id == r.Radio && known.Contains(p.Band))
-            )
-            .Select(r =>
-                Cures.Hopeful(
-                    $"Send \"{sent!.Name}\" of {e.Name(refusal.Wifi.Box)} on {BandWords.Of(e.Design.Box(refusal.Wifi.Box)!.Profile.Radios.First(p => p.Id == r.Radio).Band)} too",
-                    SetRadio.Between(
-                        refusal.Wifi.Box,
-                        r,
-                        r with
-                        {
-                            On = true,
-                            Name = sent.Name,
-                            Security = sent.Security,
-                            Password = sent.Password,
-                        }
-                    )
-                )
-            )
-            ?? [];
         var elsewhere = e.Sending.Where(r => r.Box != refusal.Wifi.Box && (here.Count == 0 || r.Setting.Name == refusal.Wifi.Name));
         return
         [
-            .. there,
             .. eased,
             .. here.Select(s =>
                 Cures.Hopeful(

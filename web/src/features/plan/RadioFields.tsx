@@ -6,9 +6,12 @@ import { bandWords, securityWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import { Fold } from "../../ui/Fold";
 import { Tick } from "../../ui/Tick";
+import { CountrySelect } from "../shared/CountrySelect";
 import { SecretField } from "../shared/SecretField";
 import type { JobTools } from "../shared/jobTools";
 import { type Box as Gear, setUpOf } from "../shared/designReading";
+
+import { FurtherNames } from "./FurtherNames";
 
 type Radio = Schemas["RadioSettingDocument"];
 
@@ -78,7 +81,15 @@ export function RadioFields({ box, radio, design, tools }: { box: Gear; radio: R
                 onChange={(now) => tools.act([change({ protectsFrames: now === "usual" ? null : now })])}
               />
             </Box>
+            <CountrySelect
+              label={`Region, ${words}`}
+              hint="as its page says; never another country than the one it stands in"
+              none="not read"
+              value={radio.region ?? null}
+              onChange={(region) => tools.act([change({ region })])}
+            />
             <Tick label="Hidden name" on={radio.hidden ?? false} set={(hidden) => tools.act([change({ hidden })])} />
+            <FurtherNames radio={radio} words={words} change={change} tools={tools} />
             {others.length > 0 && (
               <Box role="group" aria-label={`WDS, ${words}`}>
                 Told the radio address of, for WDS

@@ -9,7 +9,7 @@ import { useWide } from "../../ui/useWide";
 import { capital, readingKindWords } from "../../ui/words";
 import { Cell, Head } from "../../ui/tables";
 import { useShown } from "../shared/useShown";
-import { momentWords } from "./content";
+import { momentWords } from "../../ui/moment";
 import { Says } from "./Says";
 import { useKept, useOne, useArchive } from "./useReadings";
 

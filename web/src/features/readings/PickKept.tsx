@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { JobState } from "../../api/client";
 import { TextArea } from "../../ui/controls";
 import { Labelled } from "../../ui/pieces";
-import { momentWords } from "./content";
+import { momentWords } from "../../ui/moment";
 import { kindsOf } from "./KeptPart";
 import { useKept } from "./useReadings";
 

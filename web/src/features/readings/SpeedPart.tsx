@@ -112,7 +112,7 @@ export function SpeedPart({
                   <Head>Down</Head>
                   <Head>Up</Head>
                   <Head>Length</Head>
-                  <Head />
+                  <td />
                 </tr>
               </thead>
               <tbody>

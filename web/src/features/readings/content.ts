@@ -33,5 +33,3 @@ export const isEmpty = (content: Content) =>
 
 /** A moment as a field for date and time holds it, in the time of this place. */
 export const momentField = (at: Date) => new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
-
-export const momentWords = (at: string) => new Date(at).toLocaleString("en-GB", { dateStyle: "medium", timeStyle: "short" });

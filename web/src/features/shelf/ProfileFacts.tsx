@@ -74,6 +74,7 @@ export function profileRows(profile: Profile, settings: readonly SettingView[]):
           r.generation && r.generation !== "unknown" ? generationWords[r.generation] : "",
           r.streams ? `${r.streams} ${r.streams === 1 ? "stream" : "streams"}` : "",
           r.widestMhz ? `up to ${r.widestMhz} MHz` : "",
+          r.mostNames ? `up to ${r.mostNames} ${r.mostNames === 1 ? "name" : "names"}` : "",
           r.newestSecurity ? securityWords[r.newestSecurity] : "",
           r.fourAddress ? "four addresses" : "",
         ]
@@ -149,6 +150,7 @@ export function profileRows(profile: Profile, settings: readonly SettingView[]):
       "Passes its address on",
       (profile.passes ?? []).map((p) => ({ port: "by port", macAddress: "by MAC address", mapping: "by mapping" })[p]),
     ],
+    ["Routes", profile.routesMbps ? [`at most ${profile.routesMbps} Mb/s`] : []],
     ["Keeps for itself", (profile.keptPorts ?? []).map((p) => `port ${p}`)],
     [
       "By itself",

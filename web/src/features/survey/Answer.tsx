@@ -12,7 +12,7 @@ import { nameOf } from "../shared/designReading";
 import { SecretField } from "../shared/SecretField";
 import { StartPlan } from "../shared/StartPlan";
 import type { JobTools } from "../shared/jobTools";
-import { CountrySelect } from "./CountrySelect";
+import { CountrySelect } from "../shared/CountrySelect";
 
 interface Props {
   state: JobState;

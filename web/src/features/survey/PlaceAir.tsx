@@ -4,7 +4,7 @@ import type { JobState, Schemas } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { bandWords, securityWords } from "../../ui/words";
 import { Cell, Head } from "../../ui/tables";
-import { momentWords } from "../readings/content";
+import { momentWords } from "../../ui/moment";
 import type { JobTools } from "../shared/jobTools";
 
 interface Props {

@@ -13,6 +13,8 @@ import { jobState, jobTools, part } from "../../shared/__tests__/fixtures";
 
 type Setting = Design["setUps"][0]["boxes"][0];
 
+const kept: Schemas["FurtherName"] = { name: "kept", security: "wpa2", password: "kept-key" };
+
 const design = part<Design>({
   site: {
     boxes: [
@@ -69,7 +71,7 @@ const design = part<Design>({
           },
           routes: [{ to: "192.168.20.0/24", via: "192.168.8.3" }],
           forwards: [{ protocol: "tcp", outsidePort: 443, to: "192.168.8.5", insidePort: 443 }],
-          radios: [{ radio: "r5", on: true, name: "home", security: "wpa2", password: "key" }],
+          radios: [{ radio: "r5", on: true, name: "home", security: "wpa2", password: "key", furtherNames: [kept] }],
         },
         { box: "main", mode: "router", radios: [{ radio: "r5", on: true, name: "attic", security: "wpa2", password: "attic-key" }] },
       ],
@@ -200,6 +202,17 @@ describe("BoxInspector", () => {
     ],
     ["a width", () => choose("Width, 5 GHz", "w40"), radio({ widthMhz: 40 })],
     ["protected frames", () => choose("Protected frames, 5 GHz", "required"), radio({ protectsFrames: "required" })],
+    [
+      "a further name",
+      () => fireEvent.click(screen.getByRole("button", { name: "Add a further name, 5 GHz", hidden: true })),
+      radio({ furtherNames: [kept, { name: "home-old", security: "wpa2", password: "key" }] }),
+    ],
+    [
+      "one taken off",
+      () => fireEvent.click(screen.getByRole("button", { name: 'Take "kept" off', hidden: true })),
+      radio({ furtherNames: [] }),
+    ],
+    ["its security", () => choose('Security of "kept"', "wpa3"), radio({ furtherNames: [{ ...kept, security: "wpa3" }] })],
     ["a hidden name", () => fireEvent.click(screen.getByLabelText("Hidden name")), radio({ hidden: true })],
     ["a WDS partner", () => fireEvent.click(screen.getByLabelText("Main")), radio({ wdsPeers: ["main"] })],
     [
@@ -233,6 +246,7 @@ describe("BoxInspector", () => {
     ["Domain", "home.arpa", { kind: "setServerDomain", box: "gw", domain: "home.arpa" }],
     ["VLAN tag", "7", { kind: "setLine", box: "gw", line: { tag: 7 } }],
     ["Channel, 5 GHz", "36", radio({ channel: 36 })],
+    ["Further name 1, 5 GHz", "old", radio({ furtherNames: [{ ...kept, name: "old" }] })],
     ["DMZ host", "192.168.8.3", { kind: "setDmz", box: "gw", to: "192.168.8.3" }],
   ])("saves %s once it is typed", (label, draft, change) => {
     const { save } = gateway();

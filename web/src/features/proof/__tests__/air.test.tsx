@@ -14,6 +14,21 @@ const level = (dbm: number, more: Partial<Schemas["SignalLevel"]> = {}): Schemas
   ...more,
 });
 const exactly = (mbps: number) => ({ low: mbps, usual: mbps, high: mbps });
+const kept: Schemas["SpeedMeasure"] = {
+  id: "",
+  box: "studio-point",
+  by: "cable",
+  runs: 3,
+  down: { median: 141, least: 138, most: 143 },
+  up: null,
+  from: null,
+  port: null,
+  to: null,
+  place: "studio",
+  stoodIn: "studio",
+  setUp: "found",
+  at: null,
+};
 
 const said: Schemas["SpeedAndAir"] = {
   rates: [
@@ -25,6 +40,7 @@ const said: Schemas["SpeedAndAir"] = {
       limitDown: "mains",
       limitUp: "wifi:wheel-tablet",
       says: "The slowest part is the mains wiring.",
+      measured: { speed: "speed-loft", computedDown: { low: 90, usual: 94, high: 110 }, computedUp: exactly(50), stands: "farBelow" },
       parts: [
         {
           id: "wifi:wheel-tablet",
@@ -35,6 +51,7 @@ const said: Schemas["SpeedAndAir"] = {
           level: level(-41.3, { basis: "measured" }),
           back: level(-45),
           repeats: false,
+          isMeasured: false,
         },
         {
           id: "mains",
@@ -45,6 +62,7 @@ const said: Schemas["SpeedAndAir"] = {
           level: null,
           back: null,
           repeats: true,
+          isMeasured: true,
         },
       ],
     },
@@ -61,8 +79,8 @@ const said: Schemas["SpeedAndAir"] = {
       alone: 0.85,
       busy: 0.42,
       disturbers: [
-        { box: "loft-router", name: "pottery-loft", channel: 6, levelDbm: -70, covers: 1, takes: 1 },
-        { box: null, name: "", channel: 6, levelDbm: -58, covers: 0.5, takes: 0.1 },
+        { box: "loft-router", name: "pottery-loft", channel: 6, levelDbm: -70, covers: 1, takes: 1, busyPercent: null },
+        { box: null, name: "", channel: 6, levelDbm: -58, covers: 0.5, takes: 0.1, busyPercent: 33 },
       ],
       scannedIn: "studio",
     },
@@ -97,7 +115,69 @@ const said: Schemas["SpeedAndAir"] = {
     },
     { place: "kitchen", heard: [], notKnown: 3 },
   ],
-  limits: { callsDbm: -67, pagesDbm: -78, movingDbm: -70 },
+  levels: { callsDbm: -67, pagesDbm: -78, movingDbm: -70 },
+  walks: [
+    {
+      name: "pottery",
+      from: "hall",
+      to: "studio",
+      box: "hall-gateway",
+      levelDbm: -68,
+      does: "stays",
+      finds: "studio-point",
+      says: "From Hall to Studio a device mostly stays with Hall gateway.",
+    },
+    {
+      name: "pottery-loft",
+      from: "loft-room",
+      to: "studio",
+      box: "loft-router",
+      levelDbm: -88,
+      does: "cutOff",
+      finds: "studio-point",
+      says: "Loft router is lost.",
+    },
+  ],
+  limits: [{ device: "kiln-controller", bands: ["ghz2"], newestSecurity: "wpa2", oldest: true }],
+  held: [
+    {
+      kept: {
+        ...kept,
+        id: "speed-studio",
+        by: "cable",
+        port: "lan1",
+        up: { median: 47, least: 46, most: 48 },
+        at: "2026-05-04T16:40Z",
+      },
+      computed: {
+        from: ":laptop",
+        to: ":internet",
+        down: { low: 30, usual: 60, high: 150 },
+        up: exactly(50),
+        limitDown: "mains",
+        limitUp: "mains",
+        says: "",
+        parts: [],
+        measured: null,
+      },
+      whyNot: null,
+      stands: "within",
+    },
+    {
+      kept: {
+        ...kept,
+        id: "speed-loft",
+        by: "ghz5",
+        from: "wheel-tablet",
+        runs: 1,
+        down: { median: 8.26, least: 8.26, most: 8.26 },
+        to: "printer",
+      },
+      computed: null,
+      whyNot: "Studio access point stands elsewhere now.",
+      stands: null,
+    },
+  ],
   names: [
     {
       name: "pottery",
@@ -135,6 +215,8 @@ describe("Speed and air", () => {
     expect(opener).toHaveAttribute("aria-expanded", "false");
     fireEvent.click(opener);
     expect(rates).toHaveTextContent("received at -41 dBm ± 7 dB, heard back at -45 dBm, measured");
+    expect(rates).toHaveTextContent("▲ measured; computed 94 Mb/s (90 to 110)");
+    expect(rates).toHaveTextContent("as measured over it");
     expect(rates).toHaveTextContent("on the radio of the hop before, which sends each frame twice");
     expect(within(rates).getAllByText("▲ the slowest part")).toHaveLength(1);
     fireEvent.click(opener);
@@ -152,13 +234,31 @@ describe("Speed and air", () => {
     expect(heard).toHaveTextContent("3 radios: level not known");
     const radios = screen.getByRole("region", { name: "Radios, table" });
     expect(radios).toHaveTextContent("42 % while all are busy");
-    expect(radios).toHaveTextContent("a neighbour that hides its name on channel 6, -58 dBm, over 50 % of it");
+    expect(radios).toHaveTextContent(
+      "a neighbour that hides its name on channel 6, -58 dBm, over 50 % of it; finds it busy 33 % of the time",
+    );
     expect(radios).toHaveTextContent("neighbours as heard in Studio");
     expect(radios).toHaveTextContent("not known: it chooses its channel");
     expect(screen.getByRole("region", { name: "Wi-Fi names, table" })).toHaveTextContent("only looks like one: 2 groups");
+    const moving = screen.getByRole("region", { name: "Moving about" });
+    expect(moving).toHaveTextContent("◇ Stays: From Hall to Studio a device mostly stays with Hall gateway.");
+    expect(moving).toHaveTextContent("▲ Cut off: Loft router is lost.");
+    expect(moving).toHaveTextContent("Kiln controller knows 2.4 GHz only; knows no newer security than WPA2; is of the 11 Mb/s class");
     expect(
       screen.getByRole("img", { name: /^2.4 GHz: Studio access point, channel 6, 20 MHz; neighbour mill lane 7/ }),
     ).toBeInTheDocument();
+  });
+
+  it("tells measured speeds beside what is computed, and forgets one", async () => {
+    const tools = jobTools();
+    openProof("?part=air", { "/proof/speed": said }, undefined, tools);
+    const measured = await screen.findByRole("region", { name: "Measured speeds, table" });
+    expect(measured).toHaveTextContent("Laptop in Studiocable at Studio access point; 4 May 2026");
+    expect(measured).toHaveTextContent("141 Mb/s138 to 143, 3 runs47 Mb/s46 to 48✓ as computedcomputed 60 Mb/s (30 to 150)");
+    expect(measured).toHaveTextContent("Wheel tablet in StudioWi-Fi 5 GHz at Studio access point, to Printer8.3 Mb/sone runnot measured");
+    expect(measured).toHaveTextContent("says nothing of the home as it is: Studio access point stands elsewhere now.");
+    fireEvent.click(screen.getByRole("button", { name: "Forget 8.3 Mb/s at Studio access point" }));
+    expect(tools.correctNow).toHaveBeenCalledWith([{ kind: "remove", id: "speed-loft" }]);
   });
 
   it("plans channels beside what is set, and sets them in one act", async () => {
@@ -211,7 +311,7 @@ describe("Speed and air", () => {
 
   it("says what to note where nothing is known", async () => {
     openProof("?part=air", {
-      "/proof/speed": { ...said, rates: [], radios: [], places: [], names: [], bands: [] },
+      "/proof/speed": { ...said, rates: [], radios: [], places: [], names: [], bands: [], walks: [], limits: [], held: [] },
       "/proof/channels": none,
     });
     expect(await screen.findByText("No device gets to the internet.")).toBeInTheDocument();
@@ -219,6 +319,11 @@ describe("Speed and air", () => {
     expect(screen.getByRole("link", { name: /in the survey/ })).toHaveAttribute("href", expect.stringMatching(/survey$/));
     await waitFor(() => expect(screen.getAllByText("No radio sends.")).toHaveLength(2));
     expect(screen.getByText(/nothing is known of where anyone sends/)).toBeInTheDocument();
+    expect(screen.getByText(/finds what serves it: it decides itself, usually near -70 dBm/)).toBeInTheDocument();
+    expect(screen.getByRole("link", { name: "Note runs of a speed test" })).toHaveAttribute(
+      "href",
+      expect.stringMatching(/survey\?part=readings&show=speed$/),
+    );
   });
 
   it.each([

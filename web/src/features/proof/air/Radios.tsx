@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { JobState, Schemas } from "../../../api/client";
 import { Cell, Head } from "../../../ui/tables";
-import { bandWords, securityWords } from "../../../ui/words";
+import { bandWords, securityWords, walkEndWords } from "../../../ui/words";
 import { nameOf } from "../../shared/designReading";
 import { percent } from "./airWords";
 
@@ -78,6 +78,7 @@ function Disturbed({ by, state }: { by: Schemas["AirUse"]; state: JobState }) {
           {d.box ? nameOf(state.design, d.box) : d.name === "" ? "a neighbour that hides its name" : `neighbour "${d.name}"`}{" "}
           <chakra.span color="muted" fontSize="sm">
             on channel {d.channel}, {Math.round(d.levelDbm)} dBm, over {percent(d.covers)} of it
+            {d.busyPercent !== null && `; finds it busy ${d.busyPercent} % of the time`}
           </chakra.span>
         </Box>
       ))}
@@ -87,6 +88,56 @@ function Disturbed({ by, state }: { by: Schemas["AirUse"]; state: JobState }) {
         </Box>
       )}
     </>
+  );
+}
+
+/** Where a device that is carried about ends badly served, and which devices do not get in everywhere. */
+export function MovingAbout({ air, state }: { air: Schemas["SpeedAndAir"]; state: JobState }) {
+  const { design } = state;
+  return (
+    <Box as="section" aria-labelledby="moving">
+      <chakra.h2 id="moving" fontSize="lg" mb="1">
+        Moving about
+      </chakra.h2>
+      {air.walks.length === 0 ? (
+        <Box color="muted">
+          {`As far as levels are known, a device that is carried from where a box stands finds what serves it: it decides itself, usually`}{" "}
+          near {air.levels.movingDbm} dBm.
+        </Box>
+      ) : (
+        <chakra.ul ps="0" listStyleType="none" display="grid" gap="1">
+          {air.walks.map((w) => (
+            <li key={`${w.box} ${w.name} ${w.to}`}>
+              <chakra.span color={w.does === "stays" ? "muted" : "ochre"} fontWeight="600">
+                {w.does === "stays" ? "◇" : "▲"} {walkEndWords[w.does]}:
+              </chakra.span>{" "}
+              {w.says}
+            </li>
+          ))}
+        </chakra.ul>
+      )}
+      {air.limits.length > 0 && (
+        <Box mt="2">
+          <chakra.h3 fontSize="sm">Devices that do not get in everywhere</chakra.h3>
+          <chakra.ul ps="0" listStyleType="none">
+            {air.limits.map((l) => (
+              <li key={l.device}>
+                {nameOf(design, l.device)}{" "}
+                <chakra.span color="muted">
+                  {[
+                    l.bands.length > 0 && `knows ${l.bands.map((b) => bandWords[b]).join(" and ")} only`,
+                    l.newestSecurity && `knows no newer security than ${securityWords[l.newestSecurity]}`,
+                    l.oldest && "is of the 11 Mb/s class: all others announce their frames for it",
+                  ]
+                    .filter(Boolean)
+                    .join("; ")}
+                </chakra.span>
+              </li>
+            ))}
+          </chakra.ul>
+        </Box>
+      )}
+    </Box>
   );
 }
 

@@ -4,7 +4,7 @@ import type { JobState, Schemas } from "../../../api/client";
 import { Cell, Head } from "../../../ui/tables";
 import { capital, levelBasisWords } from "../../../ui/words";
 import { nameOf } from "../../shared/designReading";
-import { dbmText, spanText, usualText } from "./airWords";
+import { dbmText, spanText, spanWords, usualText } from "./airWords";
 
 interface Props {
   rates: Schemas["RateFact"][];
@@ -89,13 +89,21 @@ function RateRows({ rate, name, scale, opened, toggle }: RowProps) {
         <Cell whiteSpace="nowrap">
           <Span span={rate.up} scale={scale} />
         </Cell>
-        <Cell minW="15rem">{rate.says}</Cell>
+        <Cell minW="15rem">
+          {rate.says}
+          {rate.measured && (
+            <Box fontSize="sm" fontWeight="600" color={rate.measured.stands === "within" ? "moss" : "ochre"}>
+              {rate.measured.stands === "within" ? "✓ measured" : "▲ measured"}; computed {spanWords(rate.measured.computedDown)}
+            </Box>
+          )}
+        </Cell>
       </tr>
       {opened &&
         rate.parts.map((part, i) => (
           <chakra.tr key={`${part.id} ${i}`} fontSize="sm" bg="clay.1">
             <Cell pl="6">
               {capital(part.says)}
+              {part.isMeasured && <Box color="muted">as measured over it</Box>}
               {part.repeats && <Box color="muted">on the radio of the hop before, which sends each frame twice</Box>}
               {part.id === rate.limitDown && (
                 <Box fontWeight="600" color="ochre">

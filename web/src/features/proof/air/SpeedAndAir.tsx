@@ -6,7 +6,8 @@ import { useShown } from "../../shared/useShown";
 import type { JobTools } from "../../shared/jobTools";
 import { Channels } from "./Channels";
 import { Heard } from "./Heard";
-import { NamesOnAir, Radios } from "./Radios";
+import { MovingAbout, NamesOnAir, Radios } from "./Radios";
+import { MeasuredSpeeds } from "./MeasuredSpeeds";
 import { Rates } from "./Rates";
 import { SpectrumLanes } from "./SpectrumLanes";
 
@@ -21,11 +22,13 @@ export function SpeedAndAir({ state, tools }: { state: JobState; tools: JobTools
       {(air) => (
         <Box display="grid" gap="6" gridTemplateColumns="minmax(0, 1fr)">
           <Rates rates={air.rates} state={state} opened={device} open={(d) => show({ device: d })} />
-          <Heard places={air.places} limits={air.limits} state={state} />
+          <MeasuredSpeeds held={air.held} state={state} tools={tools} />
+          <Heard places={air.places} limits={air.levels} state={state} />
           <SpectrumLanes bands={air.bands} state={state} />
           <Channels state={state} tools={tools} />
           <Radios radios={air.radios} state={state} />
-          <NamesOnAir names={air.names} movingDbm={air.limits.movingDbm} state={state} />
+          <NamesOnAir names={air.names} movingDbm={air.levels.movingDbm} state={state} />
+          <MovingAbout air={air} state={state} />
         </Box>
       )}
     </Asked>

@@ -5,6 +5,15 @@ const digits = (mbps: number) => {
   return String(Math.round(Math.round(mbps / step) * step * 10) / 10);
 };
 
+/** A rate that was measured, without its unit: not rounded as coarsely as what is computed. */
+export const mbpsText = (mbps: number) => String(mbps < 10 ? Math.round(mbps * 10) / 10 : Math.round(mbps));
+
+/** What is expected with its spread, such as "60 Mb/s (30 to 150)". */
+export const spanWords = (span: Schemas["RateSpan"]) => {
+  const may = spanText(span);
+  return span.usual === null ? `${may} Mb/s` : `${usualText(span)}${may ? ` (${may})` : ""}`;
+};
+
 /** What is expected, in Mb/s. */
 export const usualText = ({ usual }: Schemas["RateSpan"]) => (usual === null ? "not known" : `${digits(usual)} Mb/s`);
 

@@ -12,7 +12,7 @@ import { SecretField } from "../../shared/SecretField";
 import type { JobTools } from "../../shared/jobTools";
 import { Answer } from "../Answer";
 import { BoxSheet } from "../BoxSheet";
-import { CountrySelect } from "../CountrySelect";
+import { CountrySelect } from "../../shared/CountrySelect";
 import { QuickField } from "../QuickField";
 import { SettingsToday } from "../SettingsToday";
 import { StoredHere } from "../StoredHere";

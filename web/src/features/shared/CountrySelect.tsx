@@ -5,8 +5,23 @@ import { Labelled } from "../../ui/pieces";
 
 const words = new Intl.DisplayNames("en", { type: "region" });
 
-/** The country that a home stands in, by name; its law decides about channels and power. */
-export function CountrySelect({ value, onChange }: { value: string | null; onChange: (country: string | null) => void }) {
+interface Props {
+  label?: string;
+  hint?: string;
+  /** What stands for no country. */
+  none?: string;
+  value: string | null;
+  onChange: (country: string | null) => void;
+}
+
+/** A country by name: the one that a home stands in, whose law decides about channels and power, or the region of a radio. */
+export function CountrySelect({
+  label = "Country",
+  hint = "its law decides about channels and power",
+  none = "not noted",
+  value,
+  onChange,
+}: Props) {
   const codes = useQuery({
     queryKey: ["countries"],
     queryFn: ({ signal }) => unwrap(api.GET("/api/countries", { signal })),
@@ -16,10 +31,10 @@ export function CountrySelect({ value, onChange }: { value: string | null; onCha
     .map((code) => ({ code, name: words.of(code) ?? code }))
     .sort((a, b) => a.name.localeCompare(b.name, "en"));
   return (
-    <Labelled label="Country" hint="its law decides about channels and power">
+    <Labelled label={label} hint={hint}>
       {(ids) => (
         <Select {...ids} value={value ?? ""} onChange={(e) => onChange(e.target.value === "" ? null : e.target.value)}>
-          <option value="">not noted</option>
+          <option value="">{none}</option>
           {named.map(({ code, name }) => (
             <option key={code} value={code}>
               {name}

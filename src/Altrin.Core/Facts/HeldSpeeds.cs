@@ -1,0 +1,132 @@
+using Altrin.Core.Networks;
+using Altrin.Core.Radio;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Facts;
+
+/// <summary>
+/// Holds speeds that were kept to a home as it is. One counts for the same radio or port, while box and ear are where they were; elsewhere
+/// it says nothing.
+/// </summary>
+internal sealed class HeldSpeeds
+{
+    private readonly Network _network;
+    private readonly PathRates _rates;
+    private readonly ILookup<string, UplinkFact> _uplinks;
+    private readonly SpeedMeasure _kept;
+
+    private HeldSpeeds(Network network, PathRates rates, ILookup<string, UplinkFact> uplinks, SpeedMeasure kept) =>
+        (_network, _rates, _uplinks, _kept) = (network, rates, uplinks, kept);
+
+    /// <summary>Some speeds, in their order.</summary>
+    public static IReadOnlyList<HeldSpeed> Of(Network network, PathRates rates, IReadOnlyList<SpeedMeasure> kept)
+    {
+        if (kept.Count == 0)
+        {
+            return [];
+        }
+        var uplinks = new LinkMap(network).Uplinks().ToLookup(u => u.Owner, StringComparer.Ordinal);
+        return [.. kept.Select(s => Held(new(network, rates, uplinks, s), s))];
+    }
+
+    private static HeldSpeed Held(HeldSpeeds held, SpeedMeasure kept)
+    {
+        if (held.WhyNot() is { } why)
+        {
+            return new(kept, null, why, null);
+        }
+        return held.Computed() is not { } computed
+            ? new(kept, null, held.NoWay, null)
+            : new(kept, computed, null, MeasuredRate.Of(kept.Down.Median, computed.Down));
+    }
+
+    private Design Design => _network.Design;
+
+    private string Box => Design.NameOf(_kept.Box);
+
+    private string NoWay =>
+        _kept.To is { } to
+            ? $"Nothing leads from {Box} to {Design.NameOf(to)} now."
+            : $"Nothing leads from {Box} to the internet line now.";
+
+    /// <summary>Why it says nothing of the home as it is; null where it may.</summary>
+    private string? WhyNot()
+    {
+        if (Design.Setting(_kept.Box) is not { } box)
+        {
+            return $"{Box} is not in use.";
+        }
+        if (_kept.By.Band() is { } band)
+        {
+            return _kept.Place is null ? "Where it was measured was not noted."
+                : _kept.StoodIn is null ? $"Where {Box} stood then was not noted."
+                : box.Place != _kept.StoodIn ? $"{Box} stands elsewhere now."
+                : _rates.Airs.All(a => a.Box != _kept.Box || a.Radio.Band != band || a.Guest)
+                    ? $"{Box} sends nothing at {BandWords.Of(band)} now."
+                : _kept.From is { } device ? OfDevice(device)
+                : null;
+        }
+        return _kept.From is { } cabled && !_network.Links.Any(l => l.Cable is not null && (l.A.Owner == cabled || l.B.Owner == cabled))
+            ? $"{Design.NameOf(cabled)} has no cable now."
+            : null;
+    }
+
+    private string? OfDevice(string device) =>
+        Design.SetUp.Devices.FirstOrDefault(d => d.Device == device)?.Wifi?.Box != _kept.Box
+            ? $"{Design.NameOf(device)} is not in the Wi-Fi of {Box} now."
+        : Design.Device(device)?.Place != _kept.Place ? $"{Design.NameOf(device)} is elsewhere now."
+        : null;
+
+    private RateFact? Computed()
+    {
+        var to = _kept.To ?? Provider.Internet;
+        var end = _kept.To ?? PortRef.Street;
+        if (_kept is { From: { } device, By: RunBy.Cable })
+        {
+            return Chain(device, end) is { } own ? _rates.Along(device, to, own, unmeasured: true) : null;
+        }
+        var (runner, from) = _kept.From is { } other
+            ? (Runner.Of(_network, other), other)
+            : (Runner.Laptop(null, Design.Site.Place(_kept.Place)), Laptop.CableId);
+        RatePart? first =
+            _kept.By.Band() is { } band ? _rates.AtRadio(_kept.Box, band, runner)
+            : _kept.Port is { } port ? _rates.AtPort(new(_kept.Box, port))
+            : null;
+        return Chain(_kept.Box, end) is not { } links ? null
+            : first is null ? _rates.Along(_kept.Box, to, links, unmeasured: true)
+            : _rates.Along(from, to, links, (_kept.Box, first), unmeasured: true);
+    }
+
+    /// <summary>The links from one to another by what each hangs at, nearest the street; null where they do not meet.</summary>
+    private List<string>? Chain(string from, string to)
+    {
+        var (up, down) = (ToStreet(from), ToStreet(to));
+        var meet = up.FindIndex(u => down.Exists(d => d.Owner == u.Owner));
+        return meet < 0
+            ? null
+            :
+            [
+                .. up.Take(meet).Select(u => u.Link!),
+                .. Enumerable.Reverse(down.TakeWhile(x => x.Owner != up[meet].Owner).Select(x => x.Link!).ToList()),
+            ];
+    }
+
+    /// <summary>
+    /// One after the other up to the street or the head of an island, each with the link that leads on; null for the last.
+    /// </summary>
+    private List<(string Owner, string? Link)> ToStreet(string owner)
+    {
+        var way = new List<(string, string?)>();
+        for (var at = owner; way.TrueForAll(w => w.Item1 != at); )
+        {
+            var next = _uplinks[at].FirstOrDefault();
+            way.Add((at, next?.Link));
+            if (next is null)
+            {
+                break;
+            }
+            at = next.To;
+        }
+        return way;
+    }
+}
