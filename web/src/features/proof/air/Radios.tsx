@@ -101,8 +101,8 @@ export function MovingAbout({ air, state }: { air: Schemas["SpeedAndAir"]; state
       </chakra.h2>
       {air.walks.length === 0 ? (
         <Box color="muted">
-          {`As far as levels are known, a device that is carried from where a box stands finds what serves it: it decides itself, usually`}{" "}
-          near {air.levels.movingDbm} dBm.
+          As far as levels are known, a device that is carried about finds what serves it: it decides itself, usually near{" "}
+          {air.levels.movingDbm} dBm.
         </Box>
       ) : (
         <chakra.ul ps="0" listStyleType="none" display="grid" gap="1">
