@@ -174,7 +174,8 @@ public sealed record AddressFact(
 /// <param name="SeenAddress">That address; null where it is not certain.</param>
 /// <param name="NatBy">Boxes that give its packets another source address, in order; "street" for the carrier.</param>
 /// <param name="Links">Links on its way out, its own first, as far as its packets get.</param>
-/// <param name="Slowest">The slowest of these links as far as is known; null where none is slower than another.</param>
+/// <param name="Slowest">The slowest of these links by what usually arrives over each, as far as is known; null where none is slower than
+/// another, and where links were not looked at.</param>
 public sealed record InternetFact(
     string Device,
     Answer Answer,
@@ -244,17 +245,29 @@ public sealed record LinkFact(string Id, LinkKind Kind, PortRef A, PortRef B, in
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public SignalLevel? Signal { get; init; }
 
-    /// <summary>What arrives over it in the weaker direction; null where <see cref="Signal"/> is.</summary>
+    /// <summary>
+    /// What arrives over it in the weaker direction: by radio, and over mains wiring; null where <see cref="Signal"/> is missing.
+    /// </summary>
     [JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)]
     public RateSpan? Arrives { get; init; }
 
+    /// <summary>What usually arrives over it, in Mb/s; null where nothing says.</summary>
+    private double? Usual => Arrives is not null ? Arrives.Usual : AtMostMbps * MediumRates.Payload;
+
+    /// <summary>The slowest of some links, the first of equal ones; null where none is known to be slower than another.</summary>
+    internal static string? Slowest(IEnumerable<LinkFact> links)
+    {
+        var known = links.Where(l => l.Usual is not null).ToList();
+        return known.Select(l => l.Usual).Distinct().Count() > 1 ? known.MinBy(l => l.Usual)!.Id : null;
+    }
+
     /// <summary>The same with how strongly it is received.</summary>
     internal LinkFact Received(PathRates rates) =>
-        Kind == LinkKind.Cable || rates.Link(Id) is not { Level: { } level } part
+        rates.Link(Id) is not { } part || (part.Kind != RatePartKind.Mains && part.Level is null)
             ? this
             : this with
             {
-                Signal = level.Rounded(),
+                Signal = part.Level?.Rounded(),
                 Arrives = part.Down.LimitedBy(part.Up).Rounded(),
             };
 }

@@ -155,13 +155,6 @@ internal sealed class LinkMap
         return links;
     }
 
-    /// <summary>The slowest link of a way as far as is known, the first of equal ones; null where none is slower than another.</summary>
-    public string? Slowest(IReadOnlyList<string> links)
-    {
-        var known = links.Where(l => _rates[l] is not null).ToList();
-        return known.Select(l => _rates[l]).Distinct().Count() > 1 ? known.MinBy(l => _rates[l]) : null;
-    }
-
     /// <summary>The links between two sides of one segment, in order; none where one of both is the internet.</summary>
     public IReadOnlyList<string> Between(Interface from, Interface to) => Between(Group.Of(from), Group.Of(to));
 

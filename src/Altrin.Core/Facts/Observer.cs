@@ -67,6 +67,7 @@ public static class Observer
         var links = new LinkMap(network);
         var rates = seen.Rates;
         var (connections, uplinks) = (links.All().Select(l => l.Received(rates)).ToList(), links.Uplinks());
+        var byId = connections.ToDictionary(l => l.Id, StringComparer.Ordinal);
         var needs = new NeedJudge(network, leasing, tracer, links, rates);
         return new FactSheet(
             [.. network.Segments.Where(s => IsTerritory(s)).Select(s => SegmentFact(network, hosts, s))],
@@ -74,7 +75,7 @@ public static class Observer
             [.. network.Interfaces.Where(i => i.Setting is Automatic).Select(i => LeaseFact(tracer.World, i))],
             hosts.Conflicts,
             tracer.Overlaps,
-            seen.Internet,
+            [.. seen.Internet.Select(i => i with { Slowest = LinkFact.Slowest(i.Links.Select(l => byId[l])) })],
             [.. network.Design.Site.Needs.Where(n => !n.DuringWork).OrderBy(n => n.Id, StringComparer.Ordinal).Select(needs.Of)],
             [.. network.Interfaces.Where(i => i.Side == Side.Wan && i.Linked).SelectMany(i => Inbound(network, tracer, i.Owner))],
             connections,
@@ -166,7 +167,7 @@ public static class Observer
             seen,
             route.NatBy,
             links,
-            map.Slowest(links)
+            null
         );
     }
 

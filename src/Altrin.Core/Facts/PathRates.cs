@@ -64,9 +64,12 @@ public sealed class PathRates
     public RateFact? Between(string from, string to) =>
         Paths.Between(_seen, from, to) is { Answer.Kind: not AnswerKind.No } path ? Measured(Along(from, to, path.Links)) : null;
 
-    /// <summary>A radio link or the Wi-Fi of a device by itself; null for a cable, and where there is none.</summary>
+    /// <summary>
+    /// A radio link, the Wi-Fi of a device or mains wiring by itself; null for any other cable, which carries what its ports and medium
+    /// do, and where there is none.
+    /// </summary>
     public RatePart? Link(string id) =>
-        _links.TryGetValue(id, out var link) && link.Cable is null && link.A.Owner != Laptop.CableId
+        _links.TryGetValue(id, out var link) && link.Cable is null or { Medium: Medium.Powerline } && link.A.Owner != Laptop.CableId
             ? _parts.Of(link, link.A.Owner, link.A.Owner)
             : null;
 

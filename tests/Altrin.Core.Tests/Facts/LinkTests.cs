@@ -1,5 +1,6 @@
 using Altrin.Core.Facts;
 using Altrin.Core.Networks;
+using Altrin.Core.Radio;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Tests.Facts;
@@ -99,6 +100,39 @@ public sealed class LinkTests
         var sheet = Observer.Observe(Compiler.Compile(design, Situation.Settled)).Sheet;
         var slowest = sheet.Internet.Single(i => i.Device == "phone").Slowest;
         Assert.Equal(150, sheet.Links.Single(l => l.Id == slowest).AtMostMbps);
+    }
+
+    /// <summary>
+    /// A radio link that brings less than the cables counts as the slowest; mains wiring by what is usual there, not by its most.
+    /// </summary>
+    [Theory]
+    [InlineData(Medium.Cat6, "radio:rep")]
+    [InlineData(Medium.Powerline, "gw-lan1-ap-lan1")]
+    public void The_slowest_link_may_be_a_radio(Medium medium, string slowest)
+    {
+        var home = Home.WithGateway()
+            .Point("ap")
+            .Cable("gw/lan1", "ap/lan1")
+            .Medium("gw-lan1-ap-lan1", medium)
+            .Repeater("rep", "ap", UplinkFrames.FourAddress)
+            .FourAddresses("ap")
+            .FourAddresses("rep")
+            .Place("room", p => p with { LengthMetres = 4, WidthMetres = 4 })
+            .Stands("ap", "room")
+            .Stands("rep", "room")
+            .Wired("pc", "rep/lan1", "192.168.8.5/24");
+        foreach (var box in new[] { "ap", "rep" })
+        {
+            home.Profile(box, p =>
+                p with
+                {
+                    Radios = [.. p.Radios.Select(r => r with { Generation = WifiGeneration.N, Streams = 1, WidestMhz = 40 })],
+                }
+            );
+        }
+        var sheet = Observer.Observe(Compiler.Compile(home.Design, Situation.Settled)).Sheet;
+        Assert.Equal(slowest, Assert.Single(sheet.Internet).Slowest);
+        Assert.Equal(medium == Medium.Powerline ? 60 : null, sheet.Links.Single(l => l.Id == "gw-lan1-ap-lan1").Arrives?.Usual);
     }
 
     // What a way passes is what it is said to pass: its links join up, from the device to the street when it gets there.

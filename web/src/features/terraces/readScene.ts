@@ -261,7 +261,10 @@ class Reader {
     const device = id.split(":")[1] ?? "";
     const wifi = setUpOf(this.design).devices.find((d) => d.device === device)?.wifi;
     const setting = setUpOf(this.design).boxes.find((b) => b.box === wifi?.box);
-    const radios = setting?.radios?.filter((r) => r.on && (r.name === wifi?.name || setting.guest?.name === wifi?.name)) ?? [];
+    const radios =
+      setting?.radios?.filter(
+        (r) => r.on && [r.name, setting.guest?.name, ...(r.furtherNames ?? []).map((n) => n.name)].includes(wifi?.name),
+      ) ?? [];
     const profile = this.design.site.boxes.find((b) => b.id === wifi?.box)?.profile;
     const bands = radios.flatMap((r) => profile?.radios.filter((p) => p.id === r.radio).map((p) => bandWords[p.band]) ?? []);
     return wifi ? `Wi-Fi "${wifi.name}", ${bands.join(" or ")}` : null;
@@ -280,7 +283,11 @@ export function cableWords(cable: Schemas["CableDocument"], fact: LinkFact | und
   const said = [
     cable.medium === "unknown" ? "" : mediumWords[cable.medium],
     cable.lengthMetres ? `${cable.lengthMetres} m` : "",
-    fact?.atMostMbps ? `${cable.medium === "powerline" ? "at most " : ""}${rate(fact.atMostMbps)}` : "",
+    fact?.arrives?.usual
+      ? `about ${rate(Math.round(fact.arrives.usual))}`
+      : fact?.atMostMbps
+        ? `${cable.medium === "powerline" ? "at most " : ""}${rate(fact.atMostMbps)}`
+        : "",
   ];
   return said.filter((s) => s !== "").join(" · ");
 }

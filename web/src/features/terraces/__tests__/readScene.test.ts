@@ -217,11 +217,12 @@ describe("words of the drawing", () => {
   ])("says %i as %s", (mbps, said) => expect(rate(mbps)).toBe(said));
 
   it.each([
-    [{ medium: "cat6", lengthMetres: 14 }, 1000, "Cat 6 · 14 m · 1 Gb/s"],
-    [{ medium: "powerline" }, 150, "powerline · at most 150 Mb/s"],
-    [{ medium: "unknown" }, null, ""],
-    [{ medium: "unknown", lengthMetres: 3 }, 100, "3 m · 100 Mb/s"],
-  ] as const)("says of %j at %s: %s", (cable, atMostMbps, said) =>
+    [{ medium: "cat6", lengthMetres: 14 }, 1000, undefined, "Cat 6 · 14 m · 1 Gb/s"],
+    [{ medium: "powerline" }, 150, undefined, "powerline · at most 150 Mb/s"],
+    [{ medium: "powerline" }, 150, 60, "powerline · about 60 Mb/s"],
+    [{ medium: "unknown" }, null, undefined, ""],
+    [{ medium: "unknown", lengthMetres: 3 }, 100, undefined, "3 m · 100 Mb/s"],
+  ] as const)("says of %j at %s, %s: %s", (cable, atMostMbps, usual, said) =>
     expect(
       cableWords({ id: "c", from: "a", to: "b", ...cable } as never, {
         id: "c",
@@ -231,6 +232,7 @@ describe("words of the drawing", () => {
         atMostMbps,
         inRing: false,
         passesPublic: false,
+        ...(usual ? { arrives: { low: 30, usual, high: 150 } } : {}),
       }),
     ).toBe(said),
   );
