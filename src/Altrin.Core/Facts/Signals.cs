@@ -22,9 +22,12 @@ public sealed class Signals
     private readonly Design _design;
     private readonly Dictionary<(string, string), PlaceWay?> _ways = [];
     private readonly Dictionary<Addressing.MacAddress, string?> _owners = [];
+    private readonly Dictionary<string, Place?> _stands = new(StringComparer.Ordinal);
+    private readonly Dictionary<(RadioBand, int?, int?), double> _sent = [];
+    private readonly Lazy<FloorRooms> _rooms;
 
     /// <summary>Those of a home.</summary>
-    public Signals(Design design) => _design = design;
+    public Signals(Design design) => (_design, _rooms) = (design, new(() => new(design.Site)));
 
     /// <summary>
     /// How strongly what a box sends is heard in a place; null where the place of the box, or what lies between, is not known.
@@ -75,6 +78,12 @@ public sealed class Signals
     /// </summary>
     public double SentDbm(Air air)
     {
+        var block = (air.Radio.Band, air.Setting.Channel, air.Setting.WidthMhz);
+        return _sent.TryGetValue(block, out var dbm) ? dbm : _sent[block] = Sent(air);
+    }
+
+    private double Sent(Air air)
+    {
         var usual = RadioPower.OfBox(air.Radio.Band);
         return
             air.Setting.Channel is { } channel
@@ -88,7 +97,7 @@ public sealed class Signals
     public PlaceWay? Way(Place a, Place b)
     {
         var key = string.CompareOrdinal(a.Id, b.Id) <= 0 ? (a.Id, b.Id) : (b.Id, a.Id);
-        return _ways.TryGetValue(key, out var way) ? way : _ways[key] = PlaceWay.Between(_design.Site, a, b);
+        return _ways.TryGetValue(key, out var way) ? way : _ways[key] = PlaceWay.Between(_design.Site, _rooms.Value, a, b);
     }
 
     /// <summary>The level that is computed in one place for a sender in another.</summary>
@@ -148,7 +157,8 @@ public sealed class Signals
     private string? Owner(Addressing.MacAddress radio) =>
         _owners.TryGetValue(radio, out var owner) ? owner : _owners[radio] = MacKin.Owner(_design.Site, radio)?.Box.Id;
 
-    private Place? PlaceOf(string box) => _design.Site.Place(_design.Setting(box)?.Place);
+    private Place? PlaceOf(string box) =>
+        _stands.TryGetValue(box, out var place) ? place : _stands[box] = _design.Site.Place(_design.Setting(box)?.Place);
 
     /// <summary>With how much a device sends where nothing was read of it.</summary>
     public static double DeviceDbm(DeviceKind kind) =>

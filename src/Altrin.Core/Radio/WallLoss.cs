@@ -28,7 +28,9 @@ public static class WallLoss
     /// A wall, in dB: what is given at 1.8 GHz, and so much more for each tenfold of the frequency, since what is thick and damp swallows
     /// more of a shorter wave (light and brick: COST 231, from memory; all others and the slopes: common practice).
     /// </summary>
-    public static double Db(WallKind wall, double mhz)
+    public static double Db(WallKind wall, double mhz) => Times(wall, Math.Log10(mhz / GivenAtMhz));
+
+    private static double Times(WallKind wall, double decades)
     {
         var (given, slope) = wall switch
         {
@@ -40,7 +42,7 @@ public static class WallLoss
             WallKind.Metal => (24.0, 4.0),
             _ => throw new ArgumentOutOfRangeException(nameof(wall), "The loss of a wall of which nothing is known is asked for."),
         };
-        return given + (slope * Math.Log10(mhz / GivenAtMhz));
+        return given + (slope * decades);
     }
 
     /// <summary>All floors on the way, in dB: n^((n + 2) / (n + 1) − 0.46) times one.</summary>
@@ -55,6 +57,13 @@ public static class WallLoss
     /// <param name="walls">The walls on the way, each of a kind that is known.</param>
     /// <param name="floors">How many floors lie between.</param>
     /// <param name="floorDb">What one of them costs.</param>
-    public static PathLoss Of(double mhz, double metres, IEnumerable<WallKind> walls, int floors, double floorDb) =>
-        new(PathLoss.FreeSpaceDb(mhz, metres) + walls.Sum(w => Db(w, mhz)) + FloorsDb(floors, floorDb), SpreadDb);
+    public static PathLoss Of(double mhz, double metres, IReadOnlyList<WallKind> walls, int floors, double floorDb)
+    {
+        var (decades, through) = (Math.Log10(mhz / GivenAtMhz), 0.0);
+        for (var i = 0; i < walls.Count; i++)
+        {
+            through += Times(walls[i], decades);
+        }
+        return new(PathLoss.FreeSpaceDb(mhz, metres) + through + FloorsDb(floors, floorDb), SpreadDb);
+    }
 }

@@ -1,3 +1,4 @@
+using System.Buffers;
 using Altrin.Core.Radio;
 
 namespace Altrin.Core.Sites;
@@ -25,7 +26,10 @@ public sealed record PlaceWay(double Metres, int Floors, IReadOnlyList<WallKind>
     private const double MeanShare = 0.5214;
 
     /// <summary>What lies between; null where that cannot be said: places in two buildings whose positions were not noted.</summary>
-    public static PlaceWay? Between(Site site, Place a, Place b)
+    public static PlaceWay? Between(Site site, Place a, Place b) => Between(site, new FloorRooms(site), a, b);
+
+    /// <summary>The same where many ways are asked of one site.</summary>
+    internal static PlaceWay? Between(Site site, FloorRooms rooms, Place a, Place b)
     {
         var (from, to) = string.CompareOrdinal(a.Id, b.Id) <= 0 ? (a, b) : (b, a);
         if (from.Id == to.Id)
@@ -39,7 +43,7 @@ public sealed record PlaceWay(double Metres, int Floors, IReadOnlyList<WallKind>
         if (Cabling.Middle(from) is { } m && Cabling.Middle(to) is { } n)
         {
             var flat = Math.Sqrt(Square(m.X - n.X) + Square(m.Y - n.Y));
-            return new(Math.Sqrt(Square(flat) + Square(climb)), floors, Crossed(site, from, to, m, n, flat), timber, true);
+            return new(Math.Sqrt(Square(flat) + Square(climb)), floors, Crossed(rooms, from, to, m, n, flat), timber, true);
         }
         if (from.Building != to.Building)
         {
@@ -56,74 +60,102 @@ public sealed record PlaceWay(double Metres, int Floors, IReadOnlyList<WallKind>
     /// <summary>
     /// The walls on a way: where it enters or leaves a room of the floor that it starts on, from half-way on of the one it ends on.
     /// </summary>
-    private static List<WallKind>? Crossed(Site site, Place from, Place to, (double X, double Y) a, (double X, double Y) b, double metres)
+    private static List<WallKind>? Crossed(
+        FloorRooms rooms,
+        Place from,
+        Place to,
+        (double X, double Y) a,
+        (double X, double Y) b,
+        double metres
+    )
     {
         if (IsUndrawn(from) || IsUndrawn(to))
         {
             return null;
         }
         var half = from.Floor == to.Floor ? 1 : 0.5;
-        var at = new List<(double At, WallKind Wall)>();
-        foreach (var place in site.Places)
+        var (here, there) = (rooms.Beside(from), rooms.Beside(to));
+        // What is on the floor of both is crossed once.
+        there = ReferenceEquals(here, there) ? [] : there;
+        var most = 2 * (here.Length + there.Length);
+        var (at, kinds) = (ArrayPool<double>.Shared.Rent(most), ArrayPool<WallKind>.Shared.Rent(most));
+        try
         {
-            if (place.Kind == PlaceKind.Outdoors)
+            var count = 0;
+            foreach (var room in here)
             {
-                continue;
+                Cross(room, a, b, (0, half), at, kinds, ref count);
             }
-            if (place.Building == from.Building && place.Floor == from.Floor)
+            foreach (var room in there)
             {
-                Cross(at, place, a, b, 0, half);
+                Cross(room, a, b, (from.Floor == to.Floor ? 0 : half, 1), at, kinds, ref count);
             }
-            else if (place.Building == to.Building && place.Floor == to.Floor)
-            {
-                Cross(at, place, a, b, from.Floor == to.Floor ? 0 : half, 1);
-            }
+            Array.Sort(at, kinds, 0, count);
+            return Joined(at.AsSpan(0, count), kinds, metres);
         }
-        at.Sort();
+        finally
+        {
+            ArrayPool<double>.Shared.Return(at);
+            ArrayPool<WallKind>.Shared.Return(kinds);
+        }
+    }
+
+    /// <summary>Walls one after the other, those that rooms side by side share told once; null where one was not looked at.</summary>
+    private static List<WallKind>? Joined(ReadOnlySpan<double> at, WallKind[] kinds, double metres)
+    {
         var walls = new List<WallKind>();
         var last = double.NegativeInfinity;
-        foreach (var (where, wall) in at)
+        for (var i = 0; i < at.Length; i++)
         {
-            if ((where - last) * metres >= OneWallMetres)
+            if ((at[i] - last) * metres >= OneWallMetres)
             {
-                walls.Add(wall);
-                last = where;
+                walls.Add(kinds[i]);
+                last = at[i];
             }
             else
             {
-                walls[^1] = Heavier(walls[^1], wall);
+                walls[^1] = Heavier(walls[^1], kinds[i]);
             }
         }
         return walls.Contains(WallKind.Unknown) ? null : walls;
     }
 
-    /// <summary>Adds where a way crosses the walls of a place, as shares of its length, between two of them.</summary>
+    /// <summary>Adds where a way crosses the walls of a room, as shares of its length, between two of them.</summary>
     private static void Cross(
-        List<(double At, WallKind Wall)> walls,
-        Place place,
+        DrawnRoom room,
         (double X, double Y) a,
         (double X, double Y) b,
-        double first,
-        double last
+        (double First, double Last) part,
+        double[] at,
+        WallKind[] kinds,
+        ref int count
     )
     {
-        if (place is not { EastMetres: { } west, NorthMetres: { } south, LengthMetres: { } length, WidthMetres: { } width })
+        // Most rooms lie wholly to one side.
+        if (
+            Math.Max(a.X, b.X) < room.West
+            || Math.Min(a.X, b.X) > room.East
+            || Math.Max(a.Y, b.Y) < room.South
+            || Math.Min(a.Y, b.Y) > room.North
+        )
         {
             return;
         }
         // A way is cut by two pairs of parallel sides; what is left of it lies within.
         var (enters, leaves) = (double.NegativeInfinity, double.PositiveInfinity);
-        if (!Cut(a.X, b.X, west, west + length, ref enters, ref leaves) || !Cut(a.Y, b.Y, south, south + width, ref enters, ref leaves))
+        if (!Cut(a.X, b.X, room.West, room.East, ref enters, ref leaves) || !Cut(a.Y, b.Y, room.South, room.North, ref enters, ref leaves))
         {
             return;
         }
-        if (enters > first && enters < last)
+        if (enters > part.First && enters < part.Last)
         {
-            walls.Add((enters, place.Walls));
+            (at[count], kinds[count]) = (enters, room.Walls);
+            count++;
         }
-        if (leaves > first && leaves < last)
+        if (leaves > part.First && leaves < part.Last)
         {
-            walls.Add((leaves, place.Walls));
+            (at[count], kinds[count]) = (leaves, room.Walls);
+            count++;
         }
     }
 
@@ -142,8 +174,11 @@ public sealed record PlaceWay(double Metres, int Floors, IReadOnlyList<WallKind>
     /// <summary>The one that costs more; one that was not looked at may be anything.</summary>
     private static WallKind Heavier(WallKind a, WallKind b) =>
         a == WallKind.Unknown || b == WallKind.Unknown ? WallKind.Unknown
-        : WallLoss.Db(a, 2400) >= WallLoss.Db(b, 2400) ? a
+        : Costs[(int)a] >= Costs[(int)b] ? a
         : b;
+
+    /// <summary>What each kind of wall costs in the middle of 2.4 GHz, in dB; the one that was not looked at first.</summary>
+    private static readonly double[] Costs = [.. Enum.GetValues<WallKind>().Select(w => w == WallKind.Unknown ? 0 : WallLoss.Db(w, 2400))];
 
     private static bool IsUndrawn(Place place) =>
         place.Kind != PlaceKind.Outdoors && place is not { LengthMetres: not null, WidthMetres: not null };

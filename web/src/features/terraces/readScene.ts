@@ -284,7 +284,7 @@ export function cableWords(cable: Schemas["CableDocument"], fact: LinkFact | und
     cable.medium === "unknown" ? "" : mediumWords[cable.medium],
     cable.lengthMetres ? `${cable.lengthMetres} m` : "",
     fact?.arrives?.usual
-      ? `about ${rate(Math.round(fact.arrives.usual))}`
+      ? `≈ ${rate(Math.round(fact.arrives.usual))}`
       : fact?.atMostMbps
         ? `${cable.medium === "powerline" ? "at most " : ""}${rate(fact.atMostMbps)}`
         : "",

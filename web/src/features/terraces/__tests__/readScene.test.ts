@@ -219,7 +219,7 @@ describe("words of the drawing", () => {
   it.each([
     [{ medium: "cat6", lengthMetres: 14 }, 1000, undefined, "Cat 6 · 14 m · 1 Gb/s"],
     [{ medium: "powerline" }, 150, undefined, "powerline · at most 150 Mb/s"],
-    [{ medium: "powerline" }, 150, 60, "powerline · about 60 Mb/s"],
+    [{ medium: "powerline" }, 150, 60, "powerline · ≈ 60 Mb/s"],
     [{ medium: "unknown" }, null, undefined, ""],
     [{ medium: "unknown", lengthMetres: 3 }, 100, undefined, "3 m · 100 Mb/s"],
   ] as const)("says of %j at %s, %s: %s", (cable, atMostMbps, usual, said) =>
