@@ -42,6 +42,7 @@ public sealed class EveryMemberTests
                     Place = "hall",
                     StoodIn = "loft",
                     SetUp = "planned",
+                    Over = [new("gw-lan1-in-wan", Medium.Cat6)],
                     At = "2026-05-04T16:30Z",
                 },
                 new("speed-2", "gw", RunBy.Cable, 3, new(90, 80, 95)) { Port = "lan2" },

@@ -58,7 +58,7 @@ internal static class SpeedStatements
             SetUp = design.SetUp.Name,
             At = Regex.IsMatch(first.At, AirScan.Moment) ? first.At : taken?.At,
         };
-        return Held(design, at, speed, usable.Min(r => r.Line));
+        return Held(design, at, speed with { Over = at.Seen.Rates.Over(speed) ?? [] }, usable.Min(r => r.Line));
     }
 
     private static Statement Held(Design design, SeatView at, SpeedMeasure speed, int line)
@@ -66,7 +66,10 @@ internal static class SpeedStatements
         var kept = design.Site.Speeds.FirstOrDefault(s => s.IsLike(speed));
         var held = at.Seen.Rates.Hold(speed);
         var said = $"{Said(speed.Down, speed.By)}{In(design, speed.Place)}{To(design, speed.To)}, {Count(speed.Runs)}.";
-        var same = kept is not null && kept with { Id = "", At = null } == speed with { At = null };
+        var same =
+            kept is not null
+            && (kept.Down, kept.Up, kept.Runs, kept.StoodIn) == (speed.Down, speed.Up, speed.Runs, speed.StoodIn)
+            && kept.Over.SequenceEqual(speed.Over);
         return new(
             $"speed:{speed.Place}:{speed.By}:{speed.To}",
             line,

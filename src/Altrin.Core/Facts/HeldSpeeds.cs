@@ -29,15 +29,22 @@ internal sealed class HeldSpeeds
         return [.. kept.Select(s => Held(new(network, rates, uplinks, s), s))];
     }
 
+    /// <summary>The links that a speed would go over now; null where its way is not there.</summary>
+    public static IReadOnlyList<WayLink>? Over(Network network, PathRates rates, SpeedMeasure speed)
+    {
+        var uplinks = new LinkMap(network).Uplinks().ToLookup(u => u.Owner, StringComparer.Ordinal);
+        var held = new HeldSpeeds(network, rates, uplinks, speed);
+        return held.Links() is { } links ? [.. links.Take(WayLink.Most).Select(held.Told)] : null;
+    }
+
     private static HeldSpeed Held(HeldSpeeds held, SpeedMeasure kept)
     {
-        if (held.WhyNot() is { } why)
+        if ((held.WhyNot() ?? (held.Links() is { } links ? held.Moved(links) : held.NoWay)) is { } why)
         {
             return new(kept, null, why, null);
         }
-        return held.Computed() is not { } computed
-            ? new(kept, null, held.NoWay, null)
-            : new(kept, computed, null, MeasuredRate.Of(kept.Down.Median, computed.Down));
+        var computed = held.Computed();
+        return new(kept, computed, null, MeasuredRate.Of(kept.Down.Median, computed.Down));
     }
 
     private Design Design => _network.Design;
@@ -77,13 +84,24 @@ internal sealed class HeldSpeeds
         : Design.Device(device)?.Place != _kept.Place ? $"{Design.NameOf(device)} is elsewhere now."
         : null;
 
-    private RateFact? Computed()
+    /// <summary>Why what was measured says nothing of the way as it is; null where it is the same way.</summary>
+    private string? Moved(List<string> links) =>
+        _kept.Over.Count > 0 ? (_kept.Over.SequenceEqual(links.Take(WayLink.Most).Select(Told)) ? null : "It went over other links then.")
+        : _kept.SetUp is { } setUp && setUp != Design.SetUp.Name
+            ? $"It was measured in the set-up \"{setUp}\", and over which links was not noted."
+        : null;
+
+    private WayLink Told(string link) => new(link, Design.SetUp.Cables.FirstOrDefault(c => c.Id == link)?.Medium);
+
+    /// <summary>The links from the box on, or from a device with a cable; null where nothing leads there.</summary>
+    private List<string>? Links() => Chain(_kept is { From: { } device, By: RunBy.Cable } ? device : _kept.Box, _kept.To ?? PortRef.Street);
+
+    private RateFact Computed()
     {
-        var to = _kept.To ?? Provider.Internet;
-        var end = _kept.To ?? PortRef.Street;
+        var (to, links) = (_kept.To ?? Provider.Internet, Links()!);
         if (_kept is { From: { } device, By: RunBy.Cable })
         {
-            return Chain(device, end) is { } own ? _rates.Along(device, to, own, unmeasured: true) : null;
+            return _rates.Along(device, to, links, unmeasured: true);
         }
         var (runner, from) = _kept.From is { } other
             ? (Runner.Of(_network, other), other)
@@ -92,8 +110,8 @@ internal sealed class HeldSpeeds
             _kept.By.Band() is { } band ? _rates.AtRadio(_kept.Box, band, runner)
             : _kept.Port is { } port ? _rates.AtPort(new(_kept.Box, port))
             : null;
-        return Chain(_kept.Box, end) is not { } links ? null
-            : first is null ? _rates.Along(_kept.Box, to, links, unmeasured: true)
+        return first is null
+            ? _rates.Along(_kept.Box, to, links, unmeasured: true)
             : _rates.Along(from, to, links, (_kept.Box, first), unmeasured: true);
     }
 

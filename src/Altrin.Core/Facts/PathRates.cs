@@ -42,6 +42,9 @@ public sealed class PathRates
     /// <summary>A speed that is not kept, held to the home as it is.</summary>
     public HeldSpeed Hold(SpeedMeasure speed) => HeldSpeeds.Of(_seen.Network, this, [speed])[0];
 
+    /// <summary>The links that a speed would go over as the home is; null where its way is not there.</summary>
+    public IReadOnlyList<WayLink>? Over(SpeedMeasure speed) => HeldSpeeds.Over(_seen.Network, this, speed);
+
     /// <summary>Levels of the home.</summary>
     public Signals Signals => _signals;
 

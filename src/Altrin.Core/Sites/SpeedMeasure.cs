@@ -47,6 +47,13 @@ public sealed record SpeedMeasure(
     [StringLength(Limits.Name, MinimumLength = 1)]
     public string? SetUp { get; init; }
 
+    /// <summary>
+    /// The links that it went over from the box on, or from a device with a cable: elsewhere than over these it says nothing. Empty where
+    /// not noted: it then counts in the set-up that it was made in.
+    /// </summary>
+    [MaxLength(WayLink.Most)]
+    public IReadOnlyList<WayLink> Over { get; init; } = [];
+
     /// <summary>When, in UTC to the minute; null where not known.</summary>
     [RegularExpression(AirScan.Moment)]
     public string? At { get; init; }
@@ -70,6 +77,7 @@ public sealed record SpeedMeasure(
         : SetUp is { Length: < 1 or > Limits.Name } ? $"The name of a set-up has 1 to {Limits.Name} characters."
         : At is { } at && !Regex.IsMatch(at, AirScan.Moment)
             ? $"'{Ipv4Address.Shown(at)}' is no time: a date and a minute in UTC are expected, such as 2026-05-04T16:30Z."
+        : Over.Count > WayLink.Most || Over.Any(l => l.Link.Length is < 1 or > WayLink.Longest) ? $"A way has at most {WayLink.Most} links."
         : Runs is < 1 or > MostRuns ? $"A speed rests on 1 to {MostRuns:#,0} runs."
         : new[] { Down, Up }
             .OfType<MedianSpread>()

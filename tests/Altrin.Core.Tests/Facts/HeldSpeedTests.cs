@@ -58,6 +58,19 @@ public sealed class HeldSpeedTests
                 },
                 h => h.Cable("gw-lan1-ap-lan1", c => c with { A = new("gw", "wan2") })
             },
+            // Over the same links, each of the same medium.
+            { null, ByLaptop with { Over = [new("gw-lan1-ap-lan1", Medium.Cat6), new("street-gw-wan", Medium.Cat6)] }, h => h },
+            {
+                "It went over other links then.",
+                ByLaptop with
+                {
+                    Over = [new("gw-lan1-ap-lan1", Medium.Cat6), new("street-gw-wan", Medium.Cat6)],
+                },
+                h => h.Medium("gw-lan1-ap-lan1", Medium.Powerline)
+            },
+            { "It went over other links then.", ByLaptop with { Over = [new("radio:ap")] }, h => h },
+            { "It was measured in the set-up \"found\", and over which links was not noted.", ByLaptop with { SetUp = "found" }, h => h },
+            { null, ByLaptop with { SetUp = "planned" }, h => h },
             // By cable it is no matter where anything stands.
             { null, ByLaptop with { StoodIn = "study" }, h => h },
             { null, ByPhone with { From = null }, h => h.Stands("phone", "hall") },

@@ -3799,6 +3799,7 @@ export interface components {
             place?: null | string;
             stoodIn?: null | string;
             setUp?: null | string;
+            over?: components["schemas"]["WayLink"][];
             at?: null | string;
         };
         SpeedRun: {
@@ -4046,6 +4047,10 @@ export interface components {
             missing: string[];
             differs: string[];
             unsafe: string[];
+        };
+        WayLink: {
+            link: string;
+            medium?: null | components["schemas"]["Medium"];
         };
         Ways: {
             reset?: components["schemas"]["ResetSchool"];
