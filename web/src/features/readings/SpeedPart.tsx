@@ -112,7 +112,7 @@ export function SpeedPart({
                   <Head>Down</Head>
                   <Head>Up</Head>
                   <Head>Length</Head>
-                  <td />
+                  <Head as="td" />
                 </tr>
               </thead>
               <tbody>

@@ -34,13 +34,13 @@ export function MeasuredSpeeds({ held, state, tools }: { held: Schemas["HeldSpee
                 <Head scope="col">Down</Head>
                 <Head scope="col">Up</Head>
                 <Head scope="col">Beside what is computed</Head>
-                <td />
+                <Head as="td" />
               </tr>
             </thead>
             <tbody>
               {held.map((h) => (
                 <tr key={h.kept.id}>
-                  <Cell>
+                  <Cell minW="9rem">
                     {h.kept.from ? nameOf(design, h.kept.from) : "Laptop"}
                     {h.kept.place && ` in ${nameOf(design, h.kept.place)}`}
                     <Box fontSize="sm" color="muted">

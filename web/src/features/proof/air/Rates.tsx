@@ -84,10 +84,10 @@ function RateRows({ rate, name, scale, opened, toggle }: RowProps) {
           </chakra.button>
         </Cell>
         <Cell whiteSpace="nowrap">
-          <Span span={rate.down} scale={scale} />
+          <Span span={rate.down} scale={scale} exact={rate.measured !== null} />
         </Cell>
         <Cell whiteSpace="nowrap">
-          <Span span={rate.up} scale={scale} />
+          <Span span={rate.up} scale={scale} exact={rate.measured !== null} />
         </Cell>
         <Cell minW="15rem">
           {rate.says}
@@ -140,13 +140,13 @@ function Received({ level, back }: { level: Schemas["SignalLevel"]; back: Schema
 }
 
 /** What is expected, from where to where it may be, and both as a bar where there is something to compare with. */
-function Span({ span, scale }: { span: Schemas["RateSpan"]; scale?: number }) {
-  const may = spanText(span);
+function Span({ span, scale, exact = false }: { span: Schemas["RateSpan"]; scale?: number; exact?: boolean }) {
+  const may = spanText(span, exact);
   const at = (mbps: number) => `${Math.min(100, (mbps / (scale ?? 1)) * 100)}%`;
   return (
     <>
       <chakra.span fontFamily="mono" fontWeight={span.usual === null ? 400 : 600}>
-        {usualText(span)}
+        {usualText(span, exact)}
       </chakra.span>{" "}
       {may && (
         <chakra.span fontSize="sm" color="muted">

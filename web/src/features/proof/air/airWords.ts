@@ -15,10 +15,14 @@ export const spanWords = (span: Schemas["RateSpan"]) => {
 };
 
 /** What is expected, in Mb/s. */
-export const usualText = ({ usual }: Schemas["RateSpan"]) => (usual === null ? "not known" : `${digits(usual)} Mb/s`);
+export const usualText = ({ usual }: Schemas["RateSpan"], exact = false) =>
+  usual === null ? "not known" : `${(exact ? mbpsText : digits)(usual)} Mb/s`;
 
 /** From where to where it may be; empty where that is one value. */
-export const spanText = ({ low, high }: Schemas["RateSpan"]) => (digits(low) === digits(high) ? "" : `${digits(low)} to ${digits(high)}`);
+export const spanText = ({ low, high }: Schemas["RateSpan"], exact = false) => {
+  const told = exact ? mbpsText : digits;
+  return told(low) === told(high) ? "" : `${told(low)} to ${told(high)}`;
+};
 
 export const dbmText = (level: Schemas["SignalLevel"]) => `${Math.round(level.dbm)} dBm`;
 
