@@ -167,4 +167,18 @@ public sealed class ChannelTests
         Assert.All(CountryRules.All, c => Assert.NotNull(c.Allowed(ChannelBlock.Of(Ghz2, 6, 20)!)));
         Assert.Null(CountryRules.Of("ZZ"));
     }
+
+    /// <summary>The last channels of a band join what is left of it, or nothing: 29 blocks of 40 MHz, 3 of 320 on each raster at 6 GHz.</summary>
+    [Theory]
+    [InlineData(RadioBand.Ghz2, 7, 40, 2452.0)]
+    [InlineData(RadioBand.Ghz2, 8, 40, 2437.0)]
+    [InlineData(RadioBand.Ghz2, 14, 40, null)]
+    [InlineData(RadioBand.Ghz6, 229, 40, 7085.0)]
+    [InlineData(RadioBand.Ghz6, 233, 40, null)]
+    [InlineData(RadioBand.Ghz6, 221, 80, 7025.0)]
+    [InlineData(RadioBand.Ghz6, 225, 80, null)]
+    [InlineData(RadioBand.Ghz6, 221, 320, 6905.0)]
+    [InlineData(RadioBand.Ghz6, 1, 320, 6105.0)]
+    public void The_ends_of_a_band_join_what_is_left(RadioBand band, int channel, int width, double? centre) =>
+        Assert.Equal(centre, ChannelBlock.Of(band, channel, width)?.CentreMhz);
 }

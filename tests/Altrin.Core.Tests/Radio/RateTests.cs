@@ -180,5 +180,51 @@ public sealed class RateTests
         }
     }
 
+    /// <summary>
+    /// What arrives, worked out once more apart from the code, frame by frame: waits, preamble, bundle, answer and acknowledgement of each
+    /// direction (IEEE 802.11, from memory), one frame in ten sent again.
+    /// </summary>
+    [Theory]
+    [InlineData(G, RadioBand.Ghz2, 7, 20, 1, false, 21.072)]
+    [InlineData(G, RadioBand.Ghz5, 7, 20, 1, false, 20.696)]
+    [InlineData(N, RadioBand.Ghz2, 7, 40, 2, false, 199.088)]
+    [InlineData(N, RadioBand.Ghz2, 0, 20, 1, true, 4.856)]
+    [InlineData(N, RadioBand.Ghz5, 4, 20, 3, false, 95.435)]
+    [InlineData(Ac, RadioBand.Ghz5, 9, 80, 2, false, 488.39)]
+    [InlineData(Ac, RadioBand.Ghz5, 0, 20, 1, false, 5.474)]
+    [InlineData(Ac, RadioBand.Ghz5, 8, 160, 4, false, 965.613)]
+    [InlineData(Ax, RadioBand.Ghz5, 11, 80, 2, false, 835.249)]
+    [InlineData(Ax, RadioBand.Ghz2, 0, 20, 1, false, 6.426)]
+    [InlineData(Ax, RadioBand.Ghz5, 4, 20, 4, false, 153.556)]
+    [InlineData(Be, RadioBand.Ghz6, 13, 320, 2, false, 3883.527)]
+    [InlineData(Be, RadioBand.Ghz6, 0, 160, 1, false, 54.015)]
+    [InlineData(Be, RadioBand.Ghz6, 7, 160, 3, false, 1607.524)]
+    public void What_arrives_is_what_frames_and_waits_leave(
+        WifiGeneration generation,
+        RadioBand band,
+        int step,
+        int width,
+        int streams,
+        bool isProtected,
+        double mbps
+    )
+    {
+        var link = new AirLink(band, generation, width, streams, Modulation.All(generation)[step]) { Protected = isProtected };
+        Assert.Equal(mbps, Goodput.Mbps(link), 0.001);
+    }
+
+    /// <summary>Boxes send more at 5 GHz, and announce themselves six times faster there (common practice).</summary>
+    [Fact]
+    public void Bands_differ_in_power_and_beacons() =>
+        Assert.Equal(
+            (20, 23, 1, 6),
+            (
+                RadioPower.OfBox(RadioBand.Ghz2),
+                RadioPower.OfBox(RadioBand.Ghz5),
+                Airtime.BeaconMbps(RadioBand.Ghz2),
+                Airtime.BeaconMbps(RadioBand.Ghz5)
+            )
+        );
+
     private static string Shown(double mbps) => Math.Round(mbps, 1, MidpointRounding.AwayFromZero).ToString(CultureInfo.InvariantCulture);
 }
