@@ -82,6 +82,9 @@ public static class QuickDevice
                     () => device = device with { Mac = read.Value },
                     read.Value.IsLocallyAdministered ? "MAC address, private: it may change" : "MAC address"
                 ),
+            text => Generation(text) is { } known ? QuickGear.Then(() => device = device with { Generation = known }, "its Wi-Fi") : null,
+            text =>
+                Streams(text) is { } count ? QuickGear.Then(() => device = device with { Streams = count }, "streams of its Wi-Fi") : null,
             text => Bands(text) is { Count: > 0 } found ? QuickGear.Then(() => bands.AddRange(found), "bands that it knows") : null,
             text =>
                 QuickGear.Address(text, home) is not { } read ? null
@@ -134,6 +137,35 @@ public static class QuickDevice
             .OfType<RouterMode>()
             .Select(r => (InterfaceAddress?)r.Lan)
             .FirstOrDefault(l => l!.Value.Subnet.Contains(address));
+
+    /// <summary>"802.11ax", "11ac" or "Wi-Fi 6", as boxes and data sheets have it; null for anything else.</summary>
+    private static WifiGeneration? Generation(string text)
+    {
+        var plain = text.ToLowerInvariant().Replace(" ", "", StringComparison.Ordinal).Replace("-", "", StringComparison.Ordinal);
+        return plain switch
+        {
+            "802.11b" or "11b" => WifiGeneration.B,
+            "802.11g" or "11g" or "802.11a" or "11a" => WifiGeneration.G,
+            "802.11n" or "11n" or "wifi4" => WifiGeneration.N,
+            "802.11ac" or "11ac" or "wifi5" => WifiGeneration.Ac,
+            "802.11ax" or "11ax" or "wifi6" or "wifi6e" => WifiGeneration.Ax,
+            "802.11be" or "11be" or "wifi7" => WifiGeneration.Be,
+            _ => null,
+        };
+    }
+
+    /// <summary>"2 streams" or "2x2"; null for anything else.</summary>
+    private static int? Streams(string text)
+    {
+        var plain = text.ToLowerInvariant().Replace(" ", "", StringComparison.Ordinal);
+        return
+            plain.Length > 1
+            && plain[0] is >= '1' and <= (char)('0' + WifiRate.MostStreams)
+            && plain[1..] is var rest
+            && (rest is "stream" or "streams" || rest == $"x{plain[0]}")
+            ? plain[0] - '0'
+            : null;
+    }
 
     private static List<RadioBand> Bands(string text)
     {

@@ -366,4 +366,26 @@ public sealed class QuickEntryTests
             );
         }
     }
+
+    /// <summary>Its Wi-Fi as boxes and data sheets have it.</summary>
+    [Theory]
+    [InlineData("802.11b", WifiGeneration.B, null)]
+    [InlineData("11g, 1x1", WifiGeneration.G, 1)]
+    [InlineData("802.11n, 2 streams", WifiGeneration.N, 2)]
+    [InlineData("wi-fi 5, 8x8", WifiGeneration.Ac, 8)]
+    [InlineData("Wi-Fi 6, wifi, 2x2", WifiGeneration.Ax, 2)]
+    [InlineData("11be, 1 stream", WifiGeneration.Be, 1)]
+    [InlineData("wifi", WifiGeneration.Unknown, null)]
+    public void The_wifi_of_a_device_is_read(string text, WifiGeneration generation, int? streams)
+    {
+        var device = QuickEntry.Read(Begun, Shelf, QuickList.Devices, $"Thing, {text}").Home!.Site.Devices[^1];
+        Assert.Equal((generation, streams), (device.Generation, device.Streams));
+    }
+
+    [Theory]
+    [InlineData("9x9")]
+    [InlineData("2x3")]
+    [InlineData("11q")]
+    public void What_is_no_wifi_is_not_taken_for_one(string text) =>
+        Assert.Null(QuickEntry.Read(Begun, Shelf, QuickList.Devices, $"Thing, {text}").Home);
 }
