@@ -5,8 +5,8 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Facts;
 
 /// <summary>
-/// Holds speeds that were kept to a home as it is. One counts for the same radio or port, while box and ear are where they were; elsewhere
-/// it says nothing.
+/// Holds speeds that were kept to a home as it is. One counts for the same radio or port, while box and ear are where they were and its way
+/// goes over the same links; elsewhere it says nothing.
 /// </summary>
 internal sealed class HeldSpeeds
 {

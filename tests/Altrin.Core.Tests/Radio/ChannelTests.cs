@@ -168,7 +168,9 @@ public sealed class ChannelTests
         Assert.Null(CountryRules.Of("ZZ"));
     }
 
-    /// <summary>The last channels of a band join what is left of it, or nothing: 29 blocks of 40 MHz, 3 of 320 on each raster at 6 GHz.</summary>
+    /// <summary>
+    /// The last channels of a band join what is left of it, or nothing: 29 blocks of 40 MHz, 3 of 320 on each raster at 6 GHz.
+    /// </summary>
     [Theory]
     [InlineData(RadioBand.Ghz2, 7, 40, 2452.0)]
     [InlineData(RadioBand.Ghz2, 8, 40, 2437.0)]
