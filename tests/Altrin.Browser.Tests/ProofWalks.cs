@@ -51,6 +51,7 @@ public sealed class ProofWalks(RunningServer server, Browser browser) : IClassFi
         );
         browser.Click("//section[@aria-label='Why']//button[normalize-space(.)='Loft phone → Loft console']");
         browser.See("Loft phone reaches Loft console directly", "//section[@aria-label='Why']");
+        browser.See("The slowest part is ", "//section[@aria-label='Why']");
         browser.Click("//section[@aria-label='From the internet inward']//button");
         browser.See("A host on the internet does not reach Kiln controller, and ", "//section[@aria-label='Why']");
     }

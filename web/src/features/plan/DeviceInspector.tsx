@@ -4,6 +4,7 @@ import { Card, Labelled } from "../../ui/pieces";
 import type { JobTools } from "../shared/jobTools";
 import { Cables } from "./Cables";
 import { addressText, factsOf, nameOf, setUpOf } from "../shared/designReading";
+import { ExpectedRate } from "../shared/ExpectedRate";
 import { HostAddressFields } from "../shared/HostAddressFields";
 import { Reasons } from "../shared/Reasons";
 import { Button, Mono, Select } from "../../ui/controls";
@@ -44,6 +45,7 @@ export function DeviceInspector({ device, state, tools }: Props) {
                 <Reasons answer={internet.answer} about={{ kind: "device", id: device.id }} state={state} />
               </Box>
             )}
+            {internet && internet.answer.kind !== "no" && <ExpectedRate state={state} from={device.id} to="internet" />}
           </Box>
         )}
         <HostAddressFields

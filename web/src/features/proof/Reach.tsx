@@ -5,6 +5,7 @@ import { Button } from "../../ui/controls";
 import { Said } from "../../ui/Said";
 import { answerWords } from "../../ui/words";
 import { DrawingPane } from "../plan/DrawingPane";
+import { ExpectedRate } from "../shared/ExpectedRate";
 import { nameOf } from "../shared/designReading";
 import { Asked } from "../shared/Asked";
 import { Head, Unseen } from "../../ui/tables";
@@ -211,6 +212,7 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
                   <Box fontWeight="600" color={colour(p.answer.kind)}>
                     <Said text={p.sentence} />
                   </Box>
+                  {from !== "internet" && p.answer.kind !== "no" && <ExpectedRate state={state} from={from} to={to} />}
                   {p.answer.causes.slice(1, 4).map((c) => (
                     <Box key={`${c.code} ${c.subjects.join()}`} fontSize="sm" mt="1">
                       <Said text={c.text} />

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import type { Schemas } from "../../../api/client";
 import { jobTools } from "../../shared/__tests__/fixtures";
 import { openProof } from "./openProof";
-import { dbmText, spanText, usualText } from "../air/airWords";
+import { dbmText, spanText, usualText } from "../../shared/airWords";
 
 const level = (dbm: number, more: Partial<Schemas["SignalLevel"]> = {}): Schemas["SignalLevel"] => ({
   dbm,

@@ -93,6 +93,29 @@ describe("ProofStation", () => {
     expect(asked).toContain(`/api/jobs/1/proof/path?setUp=${proof.setUp}&from=loft-console&to=printer`);
   });
 
+  it("says how fast a way is, where it is one", async () => {
+    const path = { from: "loft-console", to: "loft-phone", sentence: "It gets there.", via: [], stoppedBy: null, links: [] };
+    const rate = {
+      from: "loft-console",
+      to: "loft-phone",
+      down: { low: 75, usual: 80, high: 85 },
+      up: { low: 0, usual: null, high: 50 },
+      limitDown: null,
+      limitUp: null,
+      says: "As measured.",
+      parts: [],
+      measured: { speed: "s", computedDown: { low: 1, usual: 2, high: 3 }, computedUp: { low: 1, usual: 2, high: 3 }, stands: "within" },
+    };
+    const asked = openProof("?part=reach&from=loft-console&to=loft-phone", {
+      "/proof/reach": { classes: [], cells: [] },
+      "/proof/path": { ...path, answer: { kind: "yes", causes: [], outcomes: [] } },
+      "/proof/rate": rate,
+    });
+    expect(await screen.findByText("Measured: 80 Mb/s (75 to 85) down, 0 to 50 Mb/s up.")).toBeInTheDocument();
+    expect(screen.getByText("As measured.")).toBeInTheDocument();
+    expect(asked).toContain(`/api/jobs/1/proof/rate?setUp=${proof.setUp}&from=loft-console&to=loft-phone`);
+  });
+
   it("shows what a trial comes to", async () => {
     const difference: Schemas["ProofDifference"] = { verdict: { kind: "willNotWork", sentence: "It breaks." }, moved: [], stayed: 0 };
     openProof("?part=whatIf&trial=off:gw", {

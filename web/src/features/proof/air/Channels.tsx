@@ -7,7 +7,7 @@ import { Asked } from "../../shared/Asked";
 import { nameOf } from "../../shared/designReading";
 import type { JobTools } from "../../shared/jobTools";
 import { asking, useAsked } from "../../shared/useAsked";
-import { percent } from "./airWords";
+import { percent } from "../../shared/airWords";
 
 /** Channels and widths for all radios together, beside what is set today; applied and undone like any cure. */
 export function Channels({ state, tools }: { state: JobState; tools: JobTools }) {

@@ -4,7 +4,7 @@ import type { JobState, Schemas } from "../../../api/client";
 import { Cell, Head } from "../../../ui/tables";
 import { bandWords, keysOf, levelBasisWords, levelUseColours, levelUseSigns, levelUseWords } from "../../../ui/words";
 import { nameOf } from "../../shared/designReading";
-import { dbmText } from "./airWords";
+import { dbmText } from "../../shared/airWords";
 
 interface Props {
   places: Schemas["PlaceLevels"][];

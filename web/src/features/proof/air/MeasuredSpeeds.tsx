@@ -7,7 +7,7 @@ import { Cell, Head } from "../../../ui/tables";
 import { rateStandingWords, runByWords } from "../../../ui/words";
 import { nameOf } from "../../shared/designReading";
 import type { JobTools } from "../../shared/jobTools";
-import { mbpsText, spanWords } from "./airWords";
+import { mbpsText, spanWords } from "../../shared/airWords";
 
 /** Speeds that were measured and kept, each beside what is computed for the same way. */
 export function MeasuredSpeeds({ held, state, tools }: { held: Schemas["HeldSpeed"][]; state: JobState; tools: JobTools }) {

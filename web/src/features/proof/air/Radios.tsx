@@ -3,7 +3,7 @@ import type { JobState, Schemas } from "../../../api/client";
 import { Cell, Head } from "../../../ui/tables";
 import { bandWords, securityWords, walkEndWords } from "../../../ui/words";
 import { nameOf } from "../../shared/designReading";
-import { percent } from "./airWords";
+import { percent } from "../../shared/airWords";
 
 /** Each radio with its channel, what is left of its time, and who disturbs it. */
 export function Radios({ radios, state }: { radios: Schemas["AirUse"][]; state: JobState }) {

@@ -4,7 +4,7 @@ import type { JobState, Schemas } from "../../../api/client";
 import { Cell, Head } from "../../../ui/tables";
 import { capital, levelBasisWords } from "../../../ui/words";
 import { nameOf } from "../../shared/designReading";
-import { dbmText, spanText, spanWords, usualText } from "./airWords";
+import { dbmText, spanText, spanWords, usualText } from "../../shared/airWords";
 
 interface Props {
   rates: Schemas["RateFact"][];

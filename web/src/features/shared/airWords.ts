@@ -1,4 +1,4 @@
-import type { Schemas } from "../../../api/client";
+import type { Schemas } from "../../api/client";
 
 const digits = (mbps: number) => {
   const step = mbps < 10 ? 0.1 : mbps < 100 ? 1 : mbps < 1000 ? 5 : 50;
@@ -9,9 +9,9 @@ const digits = (mbps: number) => {
 export const mbpsText = (mbps: number) => String(mbps < 10 ? Math.round(mbps * 10) / 10 : Math.round(mbps));
 
 /** What is expected with its spread, such as "60 Mb/s (30 to 150)". */
-export const spanWords = (span: Schemas["RateSpan"]) => {
-  const may = spanText(span);
-  return span.usual === null ? `${may} Mb/s` : `${usualText(span)}${may ? ` (${may})` : ""}`;
+export const spanWords = (span: Schemas["RateSpan"], exact = false) => {
+  const may = spanText(span, exact);
+  return span.usual === null ? `${may} Mb/s` : `${usualText(span, exact)}${may ? ` (${may})` : ""}`;
 };
 
 /** What is expected, in Mb/s. */
