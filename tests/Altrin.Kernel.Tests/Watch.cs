@@ -20,13 +20,16 @@ internal sealed class Watch : IDisposable
             {
                 using (socket)
                 {
-                    while (!_done)
+                    // What came before the end may still lie in the socket: it is heard out once more.
+                    bool last;
+                    do
                     {
+                        last = _done;
                         foreach (var (frame, _) in socket.Hear(TimeSpan.FromMilliseconds(100)))
                         {
                             Note(owner, frame);
                         }
-                    }
+                    } while (!last);
                 }
             });
             thread.Start();
