@@ -127,8 +127,7 @@ internal sealed class RadioReader(IReadOnlyDictionary<string, Box> boxes, ReadEr
             FurtherNames = radio.FurtherNames ?? [],
             Region = radio.Region,
         };
-        var own = box.Profile.Radios.Where(r => r.Id == radio.Radio).ToList();
-        errors.Wrong($"{pointer}/furtherNames", $"{read.FurtherNames.Count} names", PageChecks.WrongFurtherNames(own, read));
+        errors.Wrong($"{pointer}/furtherNames", $"{read.FurtherNames.Count} names", PageChecks.WrongFurtherNames(read));
         errors.Wrong($"{pointer}/region", radio.Region ?? "", radio.Region is { } region ? Country.Wrong(region) : null);
         return read;
     }

@@ -133,6 +133,7 @@ internal sealed class SetUpReader(Site site, string root, ReadErrors errors)
             ModeKind.Bridge => new BridgeMode(ReadPage(setting.Page, $"{pointer}/page")),
             _ => ReadSwitch(setting, box, pointer),
         };
+        errors.Wrong($"{pointer}/radios", "their names", PageChecks.TooManyNames(box, mode));
         if (setting.Place is { } place && site.Place(place) is null)
         {
             errors.Add($"{pointer}/place", $"\"{place}\"", "the id of a place of this site is expected");

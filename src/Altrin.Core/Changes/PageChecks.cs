@@ -141,16 +141,30 @@ public static class PageChecks
         : null;
 
     /// <summary>Why a radio does not send these names beside its first; null where it does.</summary>
-    public static string? WrongFurtherNames(IReadOnlyList<BoxRadio> radios, RadioSetting set) =>
+    public static string? WrongFurtherNames(RadioSetting set) =>
         set.FurtherNames.Select(n => WrongNetworkName(n.Name) ?? WrongKeyReference(n.Password)).FirstOrDefault(w => w is not null)
         ?? (
             set.FurtherNames.Select(n => n.Name).Append(set.Name).GroupBy(n => n).FirstOrDefault(g => g.Count() > 1) is { } twice
                 ? $"\"{twice.Key}\" is sent once by a radio."
-            : set.FurtherNames.Count >= (radios.Select(r => r.MostNames).FirstOrDefault() ?? BoxRadio.HighestNames)
-            && set.FurtherNames.Count > 0
-                ? $"It sends at most {radios.Select(r => r.MostNames).FirstOrDefault() ?? BoxRadio.HighestNames} names."
-            : null
+                : null
         );
+
+    /// <summary>Why a box has no room for all names of a mode, the one for guests too, on one of its radios; null where it has.</summary>
+    public static string? TooManyNames(Box box, BoxMode mode)
+    {
+        var guests = mode is RouterMode { Guest: not null } or AccessPointMode { Guest: not null } ? 1 : 0;
+        foreach (var radio in mode.Radios)
+        {
+            var own = box.Profile.Radios.FirstOrDefault(r => r.Id == radio.Radio);
+            var (names, most) = (1 + radio.FurtherNames.Count + guests, own?.MostNames ?? BoxRadio.HighestNames);
+            if (names > most)
+            {
+                return $"{(own is null ? radio.Radio : BandWords.Of(own.Band))} of {box.Name} sends at most {most} {(most == 1 ? "name" : "names")}"
+                    + $"{(guests > 0 ? ", the one for guests included" : "")}; these are {names}.";
+            }
+        }
+        return null;
+    }
 
     /// <summary>Why a box does not take this radio link; null where it does.</summary>
     public static string? WrongUplink(Box box, Uplink link) =>

@@ -14,7 +14,8 @@ public sealed record SetGuest(string Box, Partial<GuestNetwork> Guest) : Change
             Edit.Onto(Guest, router.Guest)
                 .Then<BoxMode>(guest =>
                     Edit.Unless<BoxMode>(
-                        PageChecks.WrongGuest(guest, router.Lan)
+                        PageChecks.TooManyNames(design.Box(Box)!, router with { Guest = guest })
+                            ?? PageChecks.WrongGuest(guest, router.Lan)
                             ?? PageChecks.WrongSecurity(Guest, design.Box(Box)!.Profile.Radios, guest.Security),
                         router with
                         {

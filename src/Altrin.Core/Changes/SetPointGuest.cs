@@ -14,7 +14,8 @@ public sealed record SetPointGuest(string Box, Partial<GuestName> Guest) : Chang
             Edit.Onto(Guest, point.Guest)
                 .Then<BoxMode>(guest =>
                     Edit.Unless<BoxMode>(
-                        PageChecks.WrongNetworkName(guest.Name)
+                        PageChecks.TooManyNames(design.Box(Box)!, point with { Guest = guest })
+                            ?? PageChecks.WrongNetworkName(guest.Name)
                             ?? PageChecks.WrongKeyReference(guest.Password)
                             ?? PageChecks.WrongGuestTag(guest.Vlan)
                             ?? PageChecks.WrongSecurity(Guest, design.Box(Box)!.Profile.Radios, guest.Security),

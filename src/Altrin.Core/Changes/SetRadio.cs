@@ -47,7 +47,7 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
                     ?? PageChecks.WrongChannel(radios.Select(r => r.Band).FirstOrDefault(), set.Channel, set.WidthMhz)
                     ?? PageChecks.WrongPeers(design, set.WdsPeers)
                     ?? PageChecks.WrongSecurity(Setting, radios, set.Security)
-                    ?? PageChecks.WrongFurtherNames(radios, set)
+                    ?? PageChecks.WrongFurtherNames(set)
                     ?? (set.Region is { } region ? Country.Wrong(region) : null)
                 ) is
                 { } wrong
@@ -60,7 +60,8 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
             {
                 FurtherNames = [.. set.FurtherNames.Select(n => n.Security == WifiSecurity.Open ? n with { Password = null } : n)],
             };
-            return mode.WithRadios([.. mode.Radios.Select(r => r.Radio == Radio ? set : r)]);
+            var after = mode.WithRadios([.. mode.Radios.Select(r => r.Radio == Radio ? set : r)]);
+            return Edit.Unless<BoxMode>(PageChecks.TooManyNames(design.Box(Box)!, after), after);
         });
 
     /// <inheritdoc/>
@@ -70,9 +71,16 @@ public sealed record SetRadio(string Box, string Radio, Partial<RadioSetting> Se
         {
             return $"A radio of {design.NameOf(Box)} is set";
         }
-        var set = Setting.On(there);
-        return set.On ? $"{design.NameOf(Box)} sends \"{set.Name}\"" : $"A radio of {design.NameOf(Box)} goes off";
+        var (set, box) = (Setting.On(there), design.NameOf(Box));
+        return OnlyGives(nameof(RadioSetting.Region)) ? $"{box} is set to region {set.Region ?? "not read"}"
+            : OnlyGives(nameof(RadioSetting.FurtherNames))
+                ? set.FurtherNames.Count == 0 ? $"{box} sends \"{set.Name}\" alone"
+                    : $"{box} sends {string.Join(" and ", set.FurtherNames.Select(n => $"\"{n.Name}\""))} beside \"{set.Name}\""
+            : set.On ? $"{box} sends \"{set.Name}\""
+            : $"A radio of {box} goes off";
     }
+
+    private bool OnlyGives(string member) => Setting.Given.Count == 1 && Setting.Gives(member);
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => [Box];

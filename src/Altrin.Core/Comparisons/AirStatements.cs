@@ -129,7 +129,7 @@ internal static class AirStatements
 
     private static Statement One(Design design, Air air, NetworkRead? seen)
     {
-        var id = $"air:{air.Box}/{(air.Guest ? "guest-" : "")}{air.Radio.Id}";
+        var id = $"air:{air.Box}/{(air.Guest ? "guest-" : "")}{air.Radio.Id}{(air.Further ? $":{air.Setting.Name}" : "")}";
         var what = $"\"{air.Setting.Name}\" of {design.NameOf(air.Box)}, {BandWords.Of(air.Radio.Band)}";
         if (seen is null)
         {
@@ -154,14 +154,14 @@ internal static class AirStatements
                     : $"Recorded: channel {air.Setting.Channel}.",
             };
         }
-        // What guests get is set elsewhere, and what a main node sends is set there.
+        // What guests get and further names are set elsewhere, and what a main node sends is set there.
         var setting = air.Setting with
         {
             Name = seen.Name,
             Channel = offChannel ? seen.Channel : air.Setting.Channel,
             Security = offSecurity ? seen.Security!.Value : air.Setting.Security,
         };
-        var change = air.Guest ? null : SetRadio.Between(air.Box, air.Setting, setting);
+        var change = air.Guest || air.Further ? null : SetRadio.Between(air.Box, air.Setting, setting);
         var offered = change?.ApplyTo(design).Ok == true ? change : null;
         return new(id, seen.Line, said, Agreement.Disagrees)
         {

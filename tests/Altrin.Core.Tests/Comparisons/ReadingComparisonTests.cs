@@ -192,6 +192,18 @@ public sealed class ReadingComparisonTests
     }
 
     /// <summary>Behind a carrier, its hop is expected, and the place is still found.</summary>
+    /// <summary>A further name that is heard otherwise is told, and nothing of it is written onto the first one.</summary>
+    [Fact]
+    public void A_further_name_that_differs_is_told_and_not_taken_over()
+    {
+        var home = House()
+            .Edit<RouterMode>("gw", m => m with { Wifi = [m.Wifi[0] with { FurtherNames = [new("old", WifiSecurity.Wpa2, "key")] }] });
+        var seen = At(home, "gw/lan4", "BSS 06:00:5e:00:54:10(on wlan0)\n\tfreq: 5180\n\tsignal: -60.00 dBm\n\tSSID: old\n");
+        var said = Assert.Single(seen.Statements, s => s.Id == "air:gw/r5:old");
+        Assert.Equal((Agreement.Disagrees, null, 0), (said.Agreement, said.Offer, said.Changes.Count));
+        Assert.Contains("heard no protection", said.Recorded, StringComparison.Ordinal);
+    }
+
     [Fact]
     public void A_slip_is_found_behind_a_carrier_too()
     {

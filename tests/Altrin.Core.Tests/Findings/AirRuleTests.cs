@@ -1,3 +1,4 @@
+using Altrin.Core.Changes;
 using Altrin.Core.Findings;
 using Altrin.Core.Radio;
 using Altrin.Core.Sites;
@@ -333,6 +334,34 @@ public sealed class TooManyNamesTests() : RuleTests("too-many-names")
         );
     }
 
+    /// <summary>A radio has room for so many names, the one for guests included, whichever of them comes last.</summary>
+    [Fact]
+    public void A_radio_has_room_for_so_many()
+    {
+        var design = House(2, guests: true).Profile("gw", p => p with { Radios = [new("r5", RadioBand.Ghz2) { MostNames = 4 }] }).Design;
+        var more = Partial<RadioSetting>.With(
+            r => r.FurtherNames,
+            (IReadOnlyList<FurtherName>)[.. Enumerable.Range(1, 3).Select(i => new FurtherName($"n{i}", WifiSecurity.Wpa2))]
+        );
+        Assert.Equal(
+            "2.4 GHz of gw sends at most 4 names, the one for guests included; these are 5.",
+            new SetRadio("gw", "r5", more).ApplyTo(design).Error
+        );
+        var alone = design with { SetUp = new RemoveGuest("gw").ApplyTo(design).Value };
+        var full = alone with { SetUp = new SetRadio("gw", "r5", more).ApplyTo(alone).Value };
+        var guests = ((RouterMode)design.Mode("gw")!).Guest!;
+        Assert.Contains(
+            "at most 4 names",
+            new SetGuest("gw", Partial<GuestNetwork>.All(guests)).ApplyTo(full).Error,
+            StringComparison.Ordinal
+        );
+        Assert.Equal(
+            "\"n1\" is sent once by a radio.",
+            new SetRadio("gw", "r5", Partial<RadioSetting>.With(r => r.Name, "n1")).ApplyTo(full).Error
+        );
+        Assert.Equal("gw sends \"n1\" and \"n2\" and \"n3\" beside \"home\"", new SetRadio("gw", "r5", more).Describe(alone));
+    }
+
     /// <summary>One that anyone joins spoils the network of the first.</summary>
     [Fact]
     public void A_weak_further_name_is_found()
@@ -349,7 +378,7 @@ public sealed class TooManyNamesTests() : RuleTests("too-many-names")
         var remedy = Assert.Single(finding.Remedies);
         Assert.Equal(
             ["n1", "n2"],
-            Air.Of(home.Design with { SetUp = Altrin.Core.Changes.ChangeList.Apply(home.Design, remedy.Changes).Value.SetUp }, "gw")
+            Air.Of(home.Design with { SetUp = ChangeList.Apply(home.Design, remedy.Changes).Value.SetUp }, "gw")
                 .Skip(1)
                 .Select(a => a.Setting.Name)
         );

@@ -152,11 +152,13 @@ public static class UplinkNotJoined
                 RefusalReason.ChannelNotUsable => theirs with { Channel = Usable(air.Radio, radio) },
                 RefusalReason.FramesUnprotected => theirs with { ProtectsFrames = FrameProtection.Optional },
                 RefusalReason.SecurityDiffers
-                    when radio.NewestSecurity is { } newest && newest < WifiSecurity.Wpa3 && theirs.Security == WifiSecurity.Wpa3 =>
-                    theirs with
-                    {
-                        Security = WifiSecurity.Wpa2Wpa3,
-                    },
+                    when !air.Further
+                        && radio.NewestSecurity is { } newest
+                        && newest < WifiSecurity.Wpa3
+                        && theirs.Security == WifiSecurity.Wpa3 => theirs with
+                {
+                    Security = WifiSecurity.Wpa2Wpa3,
+                },
                 _ => theirs,
             };
             mine = mine with { Security = radio.Nearest(theirs.Security) };

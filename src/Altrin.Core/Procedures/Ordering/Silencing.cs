@@ -41,5 +41,6 @@ internal static class Silencing
 
     private static bool IsAsPlanned(Aim aim, Air sent) =>
         aim.Of(sent.Box)?.Mode.Radios.FirstOrDefault(r => r.Radio == sent.Setting.Radio) is { } to
-        && (to.Name, to.Security, to.Password) == (sent.Setting.Name, sent.Setting.Security, sent.Setting.Password);
+        && new FurtherName(sent.Setting.Name, sent.Setting.Security, sent.Setting.Password) is var name
+        && (sent.Further ? to.FurtherNames.Contains(name) : new FurtherName(to.Name, to.Security, to.Password) == name);
 }

@@ -24,7 +24,7 @@ export function DeviceInspector({ device, state, tools }: Props) {
   const internet = proof.facts.internet.find((i) => i.device === device.id);
   const networks = setUp.boxes.flatMap((b) => {
     const sent = (b.radios ?? []).filter((r) => r.on);
-    const names = [...sent, ...(b.guest && sent.length > 0 ? [b.guest] : [])];
+    const names = [...sent, ...sent.flatMap((r) => r.furtherNames ?? []), ...(b.guest && sent.length > 0 ? [b.guest] : [])];
     return [...new Map(names.map((r) => [`${r.name} ${r.password}`, { box: b.box, name: r.name, password: r.password ?? null }])).values()];
   });
   const value = (w: { box: string; name: string; password?: string | null }) => JSON.stringify([w.box, w.name, w.password ?? null]);

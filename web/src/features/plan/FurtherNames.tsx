@@ -21,7 +21,7 @@ interface Props {
 export function FurtherNames({ radio, words, change, tools }: Props) {
   const names = radio.furtherNames ?? [];
   const set = (furtherNames: Name[]) => [change({ furtherNames })];
-  const with_ = (at: number, part: Partial<Name>) => set(names.map((n, i) => (i === at ? { ...n, ...part } : n)));
+  const altered = (at: number, part: Partial<Name>) => set(names.map((n, i) => (i === at ? { ...n, ...part } : n)));
   // The first name that is free: the radio sends each once.
   const free = () => {
     const taken = new Set([radio.name, ...names.map((n) => n.name)]);
@@ -35,14 +35,14 @@ export function FurtherNames({ radio, words, change, tools }: Props) {
           <DraftInput
             label={`Further name ${i + 1}, ${words}`}
             value={name.name}
-            save={(draft) => tools.save(with_(i, { name: draft }))}
-            attempt={(draft) => tools.attempt(draft === null ? null : with_(i, { name: draft }))}
+            save={(draft) => tools.save(altered(i, { name: draft }))}
+            attempt={(draft) => tools.attempt(draft === null ? null : altered(i, { name: draft }))}
           />
           <WordSelect
             label={`Security of "${name.name}"`}
             words={securityWords}
             value={name.security}
-            onChange={(security) => tools.act(with_(i, { security }))}
+            onChange={(security) => tools.act(altered(i, { security }))}
           />
           {name.security !== "open" && (
             <SecretField
@@ -50,7 +50,7 @@ export function FurtherNames({ radio, words, change, tools }: Props) {
               label={`Password of "${name.name}"`}
               name={`${name.name} key`}
               reference={name.password ?? null}
-              refer={(password) => tools.save(with_(i, { password }))}
+              refer={(password) => tools.save(altered(i, { password }))}
             />
           )}
           <Button justifySelf="start" onClick={() => tools.act(set(names.filter((_, other) => other !== i)))}>
