@@ -16,8 +16,7 @@ public sealed record TakeBackAcceptance(string Finding) : Change
             };
 
     /// <inheritdoc/>
-    public override string Describe(Design design) =>
-        $"{char.ToUpperInvariant(AcceptanceWords.Of(design, Finding)[0])}{AcceptanceWords.Of(design, Finding)[1..]} is no longer accepted";
+    public override string Describe(Design design) => $"{Sentence.Capital(AcceptanceWords.Of(design, Finding))} is no longer accepted";
 
     /// <inheritdoc/>
     public override IReadOnlyList<string> Subjects() => AcceptanceWords.Subjects(Finding);

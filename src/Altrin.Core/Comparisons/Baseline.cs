@@ -227,6 +227,6 @@ public static class Baseline
 
     private static string? Reaches(MedianSpread down, SpeedLimit carries) =>
         MeasuredRate.Of(down.Median, carries.Arrives) == RateStanding.Within
-            ? $"It is as much as arrives over {carries.Which}: {LevelWords.Of(carries.Arrives)}."
+            ? $"It is {(carries.Arrives.Low == carries.Arrives.High ? "as much as" : "within what")} arrives over {carries.Which}: {LevelWords.Of(carries.Arrives)}."
             : null;
 }

@@ -96,17 +96,23 @@ public sealed record ReadingComparison(
         );
     }
 
-    /// <summary>Runs with the id of the device or box that each names as its other end; what is neither stays as it is.</summary>
+    /// <summary>
+    /// Runs with the id of the place that each names, and of the device or box that it names as its other end; what is neither stays as it is.
+    /// </summary>
     private static IReadOnlyList<SpeedRun> Ended(Design design, IReadOnlyList<SpeedRun> runs)
     {
-        if (runs.All(r => r.To.Length == 0))
-        {
-            return runs;
-        }
-        var ends = design.Site.Boxes.Select(b => (b.Id, b.Name)).Concat(design.Site.Devices.Select(d => (d.Id, d.Name))).ToList();
-        var ids = ends.Select(e => e.Id).ToHashSet(StringComparer.Ordinal);
-        var names = ends.ToLookup(e => e.Name, e => e.Id, StringComparer.OrdinalIgnoreCase);
-        return [.. runs.Select(r => ids.Contains(r.To) ? r : r with { To = names[r.To].FirstOrDefault() ?? r.To })];
+        var site = design.Site;
+        var ends = Ids([.. site.Boxes.Select(b => (b.Id, b.Name)), .. site.Devices.Select(d => (d.Id, d.Name))]);
+        var places = Ids([.. site.Places.Select(p => (p.Id, p.Name))]);
+        return [.. runs.Select(r => r with { To = ends(r.To), Place = places(r.Place) })];
+    }
+
+    /// <summary>Gives the id of what is called so, an id before a name; what nothing is called stays as it is.</summary>
+    private static Func<string, string> Ids(IReadOnlyList<(string Id, string Name)> known)
+    {
+        var ids = known.Select(k => k.Id).ToHashSet(StringComparer.Ordinal);
+        var names = known.ToLookup(k => k.Name, k => k.Id, StringComparer.OrdinalIgnoreCase);
+        return said => ids.Contains(said) ? said : names[said].FirstOrDefault() ?? said;
     }
 
     /// <summary>Either side of a disagreement may be wrong, and a made-up MAC address changes: these are left to the reader.</summary>

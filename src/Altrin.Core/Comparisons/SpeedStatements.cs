@@ -37,9 +37,7 @@ internal static class SpeedStatements
         {
             return null;
         }
-        var place = design.Site.Place(first.Place)
-            ?? design.Site.Places.FirstOrDefault(p => p.Name == first.Place)
-            ?? design.Site.Place(taken?.Place);
+        var place = design.Site.Place(first.Place) ?? design.Site.Place(taken?.Place);
         var ups = usable.Select(r => r.UpMbps).OfType<double>().ToList();
         var speed = new SpeedMeasure(
             "",
@@ -58,13 +56,14 @@ internal static class SpeedStatements
             SetUp = design.SetUp.Name,
             At = Regex.IsMatch(first.At, AirScan.Moment) ? first.At : taken?.At,
         };
-        return Held(design, at, speed with { Over = at.Seen.Rates.Over(speed) ?? [] }, usable.Min(r => r.Line));
+        return Held(design, at, speed, usable.Min(r => r.Line));
     }
 
-    private static Statement Held(Design design, SeatView at, SpeedMeasure speed, int line)
+    private static Statement Held(Design design, SeatView at, SpeedMeasure measured, int line)
     {
+        var held = at.Seen.Rates.Hold(measured);
+        var speed = measured with { Over = held.Over };
         var kept = design.Site.Speeds.FirstOrDefault(s => s.IsLike(speed));
-        var held = at.Seen.Rates.Hold(speed);
         var said = $"{Said(speed.Down, speed.By)}{In(design, speed.Place)}{To(design, speed.To)}, {Count(speed.Runs)}.";
         var same =
             kept is not null

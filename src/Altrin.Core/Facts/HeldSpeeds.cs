@@ -26,25 +26,16 @@ internal sealed class HeldSpeeds
             return [];
         }
         var uplinks = new LinkMap(network).Uplinks().ToLookup(u => u.Owner, StringComparer.Ordinal);
-        return [.. kept.Select(s => Held(new(network, rates, uplinks, s), s))];
+        return [.. kept.Select(s => new HeldSpeeds(network, rates, uplinks, s).Hold())];
     }
 
-    /// <summary>The links that a speed would go over now; null where its way is not there.</summary>
-    public static IReadOnlyList<WayLink>? Over(Network network, PathRates rates, SpeedMeasure speed)
+    private HeldSpeed Hold()
     {
-        var uplinks = new LinkMap(network).Uplinks().ToLookup(u => u.Owner, StringComparer.Ordinal);
-        var held = new HeldSpeeds(network, rates, uplinks, speed);
-        return held.Links() is { } links ? [.. links.Take(WayLink.Most).Select(held.Told)] : null;
-    }
-
-    private static HeldSpeed Held(HeldSpeeds held, SpeedMeasure kept)
-    {
-        if ((held.WhyNot() ?? (held.Links() is { } links ? held.Moved(links) : held.NoWay)) is { } why)
-        {
-            return new(kept, null, why, null);
-        }
-        var computed = held.Computed();
-        return new(kept, computed, null, MeasuredRate.Of(kept.Down.Median, computed.Down));
+        var links = Links();
+        IReadOnlyList<WayLink> over = links is null ? [] : [.. links.Take(WayLink.Most).Select(Told)];
+        var why = WhyNot() ?? (links is null ? NoWay : Moved(over));
+        var computed = why is null ? Computed(links!) : null;
+        return new(_kept, computed, why, computed is null ? null : MeasuredRate.Of(_kept.Down.Median, computed.Down)) { Over = over };
     }
 
     private Design Design => _network.Design;
@@ -85,8 +76,8 @@ internal sealed class HeldSpeeds
         : null;
 
     /// <summary>Why what was measured says nothing of the way as it is; null where it is the same way.</summary>
-    private string? Moved(List<string> links) =>
-        _kept.Over.Count > 0 ? (_kept.Over.SequenceEqual(links.Take(WayLink.Most).Select(Told)) ? null : "It went over other links then.")
+    private string? Moved(IReadOnlyList<WayLink> over) =>
+        _kept.Over.Count > 0 ? (_kept.Over.SequenceEqual(over) ? null : "It went over other links then.")
         : _kept.SetUp is { } setUp && setUp != Design.SetUp.Name
             ? $"It was measured in the set-up \"{setUp}\", and over which links was not noted."
         : null;
@@ -96,18 +87,18 @@ internal sealed class HeldSpeeds
     /// <summary>The links from the box on, or from a device with a cable; null where nothing leads there.</summary>
     private List<string>? Links() => Chain(_kept is { From: { } device, By: RunBy.Cable } ? device : _kept.Box, _kept.To ?? PortRef.Street);
 
-    private RateFact Computed()
+    private RateFact Computed(List<string> links)
     {
-        var (to, links) = (_kept.To ?? Provider.Internet, Links()!);
+        var to = _kept.To ?? Provider.Internet;
         if (_kept is { From: { } device, By: RunBy.Cable })
         {
             return _rates.Along(device, to, links, unmeasured: true);
         }
-        var (runner, from) = _kept.From is { } other
-            ? (Runner.Of(_network, other), other)
-            : (Runner.Laptop(null, Design.Site.Place(_kept.Place)), Laptop.CableId);
+        var (client, from) = _kept.From is { } other
+            ? (WifiClient.Of(_network, other), other)
+            : (WifiClient.Laptop(null, Design.Site.Place(_kept.Place)), Laptop.CableId);
         RatePart? first =
-            _kept.By.Band() is { } band ? _rates.AtRadio(_kept.Box, band, runner)
+            _kept.By.Band() is { } band ? _rates.AtRadio(_kept.Box, band, client)
             : _kept.Port is { } port ? _rates.AtPort(new(_kept.Box, port))
             : null;
         return first is null

@@ -47,4 +47,8 @@ public enum RateStanding
 /// <param name="Computed">What is computed for the same way; null where that way is not there now.</param>
 /// <param name="WhyNot">Why it says nothing of the home as it is; null where it does.</param>
 /// <param name="Stands">How it stands to what is computed; null where it says nothing.</param>
-public sealed record HeldSpeed(SpeedMeasure Kept, RateFact? Computed, string? WhyNot, RateStanding? Stands);
+public sealed record HeldSpeed(SpeedMeasure Kept, RateFact? Computed, string? WhyNot, RateStanding? Stands)
+{
+    /// <summary>The links that it would go over as the home is; empty where its way is not there.</summary>
+    internal IReadOnlyList<WayLink> Over { get; init; } = [];
+}

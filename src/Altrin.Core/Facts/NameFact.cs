@@ -30,7 +30,10 @@ public sealed record NameFact(string Name, IReadOnlyList<NameSender> Senders, in
                                 a.Guest,
                                 Roaming.SegmentOf(network, a),
                                 1 + Array.FindIndex([.. n.Groups], g => g.Members.Contains(a))
-                            )),
+                            )
+                            {
+                                Password = a.Setting.Password,
+                            }),
                     ],
                     n.Groups.Count
                 )),
@@ -45,4 +48,8 @@ public sealed record NameFact(string Name, IReadOnlyList<NameSender> Senders, in
 /// <param name="Guest">Whether it is meant for guests.</param>
 /// <param name="Segment">Where it leads.</param>
 /// <param name="Group">Which of the groups of the name it is in, from 1: devices move by themselves within one.</param>
-public sealed record NameSender(string Box, string Radio, RadioBand Band, WifiSecurity Security, bool Guest, string Segment, int Group);
+public sealed record NameSender(string Box, string Radio, RadioBand Band, WifiSecurity Security, bool Guest, string Segment, int Group)
+{
+    /// <summary>Reference to its password: equal passwords have one; null when open or not noted.</summary>
+    public string? Password { get; init; }
+}

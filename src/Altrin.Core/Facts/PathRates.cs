@@ -15,7 +15,6 @@ public sealed class PathRates
     private readonly Signals _signals;
     private readonly IReadOnlyList<Air> _airs;
     private readonly RateParts _parts;
-    private readonly RateParts _unmeasured;
     private readonly Dictionary<string, Link> _links;
     private readonly Lazy<IReadOnlyList<HeldSpeed>> _held;
 
@@ -27,7 +26,6 @@ public sealed class PathRates
         (_seen, _signals) = (seen, new(network.Design));
         _airs = [.. Air.Of(network.Design).Where(a => !silent.Contains(a.Box))];
         Use = AirUse.Of(network.Design, _signals, _airs);
-        _unmeasured = new(network, _signals, _airs, Use);
         _parts = new(network, _signals, _airs, Use) { OverMains = OverMains };
         _held = new(() => HeldSpeeds.Of(network, this, network.Design.Site.Speeds));
         _links = network.Links.DistinctBy(l => l.Id).ToDictionary(l => l.Id, StringComparer.Ordinal);
@@ -41,9 +39,6 @@ public sealed class PathRates
 
     /// <summary>A speed that is not kept, held to the home as it is.</summary>
     public HeldSpeed Hold(SpeedMeasure speed) => HeldSpeeds.Of(_seen.Network, this, [speed])[0];
-
-    /// <summary>The links that a speed would go over as the home is; null where its way is not there.</summary>
-    public IReadOnlyList<WayLink>? Over(SpeedMeasure speed) => HeldSpeeds.Over(_seen.Network, this, speed);
 
     /// <summary>Levels of the home.</summary>
     public Signals Signals => _signals;
@@ -80,7 +75,7 @@ public sealed class PathRates
     internal RatePart AtPort(PortRef port) => _parts.OfPort(LaptopLink, port);
 
     /// <summary>One who is at a radio of a box; null where none of its radios is on that band.</summary>
-    internal RatePart? AtRadio(string box, RadioBand band, Runner runner) => _parts.OfBand(LaptopLink, box, band, runner);
+    internal RatePart? AtRadio(string box, RadioBand band, WifiClient client) => _parts.OfBand(LaptopLink, box, band, client);
 
     /// <summary>The same for a run that was made on a band in a place: over which radio it went is known then.</summary>
     internal RateFact Along(string from, string to, IReadOnlyList<string> links, RadioBand? band, Place? place)
@@ -89,8 +84,8 @@ public sealed class PathRates
         return
             own is not null
             && band is { } there
-            && Runner.Of(_seen.Network, from) is var runner
-            && _parts.OfBand(own.Id, own.B.Owner, there, place is null ? runner : runner with { Place = place }) is { } part
+            && WifiClient.Of(_seen.Network, from) is var client
+            && _parts.OfBand(own.Id, own.B.Owner, there, place is null ? client : client with { Place = place }) is { } part
             ? Along(from, to, [.. links.Where(l => l != own.Id)], (own.B.Owner, part))
             : Along(from, to, links);
     }
@@ -109,18 +104,17 @@ public sealed class PathRates
         bool unmeasured = false
     )
     {
-        var of = unmeasured ? _unmeasured : _parts;
         var parts = first is { } before ? new List<RatePart> { before.Part } : [];
         var at = first?.Box ?? from;
         Group? came = first is null ? null : new Group(at, false);
         foreach (var link in links.Select(l => _links.GetValueOrDefault(l)).OfType<Link>())
         {
             var (leaves, arrives) = link.A.Owner == at ? (link.From, link.To) : (link.To, link.From);
-            if (came is { } side && side.Wan != leaves.Wan && of.OfRouting(at) is { } routing)
+            if (came is { } side && side.Wan != leaves.Wan && _parts.OfRouting(at) is { } routing)
             {
                 parts.Add(routing);
             }
-            var part = of.Of(link, at, from);
+            var part = _parts.Of(link, at, from, unmeasured);
             var repeats = parts.Count > 0 && parts[^1].Radios.Far is { } radio && part.Radios.Near == radio;
             parts.Add(repeats ? part with { Repeats = true } : part);
             (at, came) = (arrives.Owner, arrives);

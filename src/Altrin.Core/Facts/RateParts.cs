@@ -29,9 +29,13 @@ internal sealed class RateParts
 
     private Design Design => _network.Design;
 
-    /// <summary>A link, come upon at one of its ends by one who asks.</summary>
-    public RatePart Of(Link link, string at, string from) =>
-        link.Cable is { } cable ? OfCable(cable)
+    /// <summary>A link.</summary>
+    /// <param name="link">The link.</param>
+    /// <param name="at">The end at which one comes upon it.</param>
+    /// <param name="from">Who asks.</param>
+    /// <param name="unmeasured">Whether what was measured over mains wiring is left out.</param>
+    public RatePart Of(Link link, string at, string from, bool unmeasured = false) =>
+        link.Cable is { } cable ? OfCable(cable, unmeasured)
         : link.A.Owner == Laptop.CableId ? OfPort(link.Id, link.B)
         : link.IsRadio ? OfRadio(link, at)
         : OfWifi(link, from);
@@ -55,12 +59,12 @@ internal sealed class RateParts
     }
 
     /// <summary>The Wi-Fi of one who is at a radio of a box; null where none of the box's is on that band.</summary>
-    public RatePart? OfBand(string id, string box, RadioBand band, Runner runner) =>
-        _airs.Where(a => a.Box == box && a.Radio.Band == band && !a.Guest).Take(1).Select(a => OfAir(a, runner)).ToList() is [var there]
+    public RatePart? OfBand(string id, string box, RadioBand band, WifiClient client) =>
+        _airs.Where(a => a.Box == box && a.Radio.Band == band && !a.Guest).Take(1).Select(a => OfAir(a, client)).ToList() is [var there]
             ? Told(id, there, isNear: true)
             : null;
 
-    private RatePart OfCable(Cable cable)
+    private RatePart OfCable(Cable cable, bool unmeasured)
     {
         var known = Cabling.Of(Design, cable);
         var says = $"the cable from {PortWords.Of(Design, cable.A)} to {PortWords.Of(Design, cable.B)}";
@@ -68,7 +72,7 @@ internal sealed class RateParts
         {
             var most = (double)(known.AtMostMbps ?? MediumRates.AtMost(Medium.Powerline, null, null)!.Value);
             var usual = new RateSpan(MediumRates.LeastOverMains, MediumRates.UsualOverMains, most);
-            var mains = OverMains?.Invoke(cable.Id, usual) ?? usual;
+            var mains = unmeasured ? usual : OverMains?.Invoke(cable.Id, usual) ?? usual;
             return new(cable.Id, RatePartKind.Mains, $"the mains wiring behind {Design.NameOf(cable.A.Owner)}", mains, mains)
             {
                 IsMeasured = mains != usual,
@@ -86,10 +90,10 @@ internal sealed class RateParts
 
     private RatePart OfWifi(Link link, string from)
     {
-        var (runner, box) = (Runner.Of(_network, link.A.Owner), link.B.Owner);
+        var (client, box) = (WifiClient.Of(_network, link.A.Owner), link.B.Owner);
         var choices = _airs
-            .Where(a => a.Box == box && a.Setting.Name == runner.Name && runner.Knows(a.Radio.Band))
-            .Select(a => OfAir(a, runner))
+            .Where(a => a.Box == box && a.Setting.Name == client.Name && client.Knows(a.Radio.Band))
+            .Select(a => OfAir(a, client))
             .ToList();
         // Which of several radios it takes is the device's affair; it mostly takes the one that gives more (common practice).
         var best = choices
@@ -113,16 +117,16 @@ internal sealed class RateParts
         };
     }
 
-    private (Air Air, RateSpan Down, RateSpan Up, SignalLevel? There, SignalLevel? Back) OfAir(Air air, Runner runner)
+    private (Air Air, RateSpan Down, RateSpan Up, SignalLevel? There, SignalLevel? Back) OfAir(Air air, WifiClient client)
     {
-        var there = runner.Place is { } place ? _signals.Of(air, place) : null;
-        var back = runner.Place is { } stands ? _signals.Back(air, stands, runner.Kind) : null;
+        var there = client.Place is { } place ? _signals.Of(air, place) : null;
+        var back = client.Place is { } stands ? _signals.Back(air, stands, client.Kind) : null;
         var box = Ability.Of(air.Radio, air.Setting);
         var (left, slowed) = (_use[(air.Box, air.Radio.Id)].Alone, IsProtected(air));
         return (
             air,
-            AirRates.Of(air.Radio.Band, there, box, runner.Ability, slowed).Times(left),
-            AirRates.Of(air.Radio.Band, back, runner.Ability, box, slowed).Times(left),
+            AirRates.Of(air.Radio.Band, there, box, client.Ability, slowed).Times(left),
+            AirRates.Of(air.Radio.Band, back, client.Ability, box, slowed).Times(left),
             there,
             back
         );

@@ -1,4 +1,5 @@
 using System.ComponentModel.DataAnnotations;
+using System.Text.RegularExpressions;
 using Altrin.Core.Addressing;
 using Altrin.Core.Radio;
 
@@ -17,6 +18,12 @@ public sealed record AirScan([property: Required, MaxLength(AirScan.MostNetworks
 
     /// <summary>How a time is written: a date and a minute of RFC 3339, in UTC.</summary>
     public const string Moment = "^[0-9]{4}-(0[1-9]|1[0-2])-(0[1-9]|[12][0-9]|3[01])T([01][0-9]|2[0-3]):[0-5][0-9]Z$";
+
+    /// <summary>Why this is no time of a measurement; null where it is one, and where none is said.</summary>
+    public static string? WrongMoment(string? at) =>
+        at is null || Regex.IsMatch(at, Moment)
+            ? null
+            : $"'{Ipv4Address.Shown(at)}' is no time: a date and a minute in UTC are expected, such as 2026-05-04T16:30Z.";
 
     /// <summary>The weakest and the strongest level that is believed, in dBm.</summary>
     public const double WeakestDbm = -120,

@@ -1,5 +1,4 @@
 using System.ComponentModel.DataAnnotations;
-using System.Text.RegularExpressions;
 using Altrin.Core.Addressing;
 
 namespace Altrin.Core.Sites;
@@ -75,8 +74,7 @@ public sealed record SpeedMeasure(
         : new[] { Place, StoodIn }.OfType<string>().FirstOrDefault(p => site.Place(p) is null) is { } missing
             ? $"There is no place '{Ipv4Address.Shown(missing)}'."
         : SetUp is { Length: < 1 or > Limits.Name } ? $"The name of a set-up has 1 to {Limits.Name} characters."
-        : At is { } at && !Regex.IsMatch(at, AirScan.Moment)
-            ? $"'{Ipv4Address.Shown(at)}' is no time: a date and a minute in UTC are expected, such as 2026-05-04T16:30Z."
+        : AirScan.WrongMoment(At) is { } when ? when
         : Over.Count > WayLink.Most || Over.Any(l => l.Link.Length is < 1 or > WayLink.Longest) ? $"A way has at most {WayLink.Most} links."
         : Runs is < 1 or > MostRuns ? $"A speed rests on 1 to {MostRuns:#,0} runs."
         : new[] { Down, Up }

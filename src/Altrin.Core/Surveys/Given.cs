@@ -1,4 +1,3 @@
-using System.Text.RegularExpressions;
 using Altrin.Core.Addressing;
 using Altrin.Core.Changes;
 using Altrin.Core.Sites;
@@ -41,8 +40,7 @@ internal static class Given
     /// <summary>Why nothing like this was heard on the air; null where it may have been.</summary>
     public static string? WrongAir(AirScan air) =>
         air.Networks.Count > AirScan.MostNetworks ? $"At most {AirScan.MostNetworks} networks are kept of one scan."
-        : air.At is { } at && !Regex.IsMatch(at, AirScan.Moment)
-            ? $"'{Ipv4Address.Shown(at)}' is no time: a date and a minute in UTC are expected, such as 2026-05-04T16:30Z."
+        : AirScan.WrongMoment(air.At) is { } when ? when
         : air.Networks.Any(n => n.Name.Length > HeardNetwork.LongestName || n.Name.Any(char.IsControl))
             ? $"The name of a network has at most {HeardNetwork.LongestName} characters on one line."
         : air.Networks.Any(n => n.Channel is < 1 or > HeardNetwork.HighestChannel)

@@ -223,7 +223,7 @@ public sealed class ReadingComparisonTests
     /// </summary>
     [Theory]
     [InlineData("gw/lan4", "cable", 90, "It is as much as arrives over port 4 of gw: 94 Mb/s.")]
-    [InlineData("gw/r5", "5 GHz", 22, "It is as much as arrives over the Wi-Fi of gw at 5 GHz: ")]
+    [InlineData("gw/r5", "5 GHz", 22, "It is within what arrives over the Wi-Fi of gw at 5 GHz: ")]
     [InlineData("gw/lan4", "5 GHz", 22, "Less than the 500 Mb/s sold: measure by cable")]
     [InlineData("a", "cable", 93, "It is as much as arrives over the cable from port 1 of gw to a: 94 Mb/s.")]
     public void A_run_is_held_to_what_carries_least(string seat, string by, int down, string says)
@@ -251,7 +251,7 @@ public sealed class ReadingComparisonTests
     // From inside a cascade outward it goes through; inward nothing does.
     [InlineData("loft/lan2", "cable", "a", 93, "It is as much as arrives over the cable from port 1 of gw to a")]
     [InlineData("gw/lan4", "cable", "c", 93, "By what is noted nothing arrives there: ")]
-    [InlineData("gw/r5", "5 GHz", "b", 300, "It is as much as arrives over the Wi-Fi of gw at 5 GHz: ")]
+    [InlineData("gw/r5", "5 GHz", "b", 300, "It is within what arrives over the Wi-Fi of gw at 5 GHz: ")]
     [InlineData("gw/r5", "5 GHz", "w", 300, "Both ends are at gw: everything goes through the air twice")]
     [InlineData("gw/lan4", "5 GHz", "a", 93, "It is a run within the home, apart from what was sold. Where")]
     [InlineData(null, "cable", "a", 93, "It is a run within the home, apart from what was sold. Where")]
@@ -265,6 +265,17 @@ public sealed class ReadingComparisonTests
         var group = Assert.Single(At(home, seat, $"{TypedReader.Heads},{TypedReader.ToHead}\n{run}{run}{run}").Baseline);
         Assert.Contains(group.Says, s => s.StartsWith(says, StringComparison.Ordinal));
         Assert.DoesNotContain(group.Says, s => s.Contains("were sold", StringComparison.Ordinal));
+    }
+
+    /// <summary>A place is known by its id and by its name, in any case: what is computed for a run rests on where it was made.</summary>
+    [Fact]
+    public void A_run_is_placed_by_id_or_name()
+    {
+        var home = House().Place("hall").Place("den", p => p with { Name = "Back room" }).Stands("gw", "hall");
+        string[] Says(string place) =>
+            [.. At(home, "gw/r5", $"{TypedReader.Heads}\n,{place},5 GHz,,30,,22,\n").Baseline.SelectMany(g => g.Says.Prepend(g.Place))];
+        Assert.Equal(Says("den"), Says("back Room"));
+        Assert.NotEqual(Says("den")[1..], Says("attic")[1..]);
     }
 
     /// <summary>

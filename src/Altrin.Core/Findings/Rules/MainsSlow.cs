@@ -40,7 +40,7 @@ public static class MainsSlow
                 yield return e.Finding(
                     Rule,
                     [mains.Id],
-                    $"{Upper(part.Says)} brings {LevelWords.Of(part.Down)}{(part.IsMeasured ? ", as measured," : "")} of the {sold} Mb/s sold",
+                    $"{Sentence.Capital(part.Says)} brings {LevelWords.Of(part.Down)}{(part.IsMeasured ? ", as measured," : "")} of the {sold} Mb/s sold",
                     $"{(names.Count == 1 ? $"{names[0]} gets" : $"{names.Count} devices share")} what arrives there, however fast the line is.",
                     [],
                     [
@@ -50,6 +50,4 @@ public static class MainsSlow
             }
         }
     }
-
-    private static string Upper(string says) => $"{char.ToUpperInvariant(says[0])}{says[1..]}";
 }

@@ -40,7 +40,6 @@ public static class ServiceInGateway
     private static string Words(IReadOnlyList<LineService> holds)
     {
         var words = holds.Order().Select(h => LineServiceWords.Of(h)).ToList();
-        var text = words.Count == 1 ? words[0] : $"{string.Join(", ", words.SkipLast(1))} and {words[^1]}";
-        return $"{char.ToUpperInvariant(text[0])}{text[1..]}";
+        return Sentence.Capital(words.Count == 1 ? words[0] : $"{string.Join(", ", words.SkipLast(1))} and {words[^1]}");
     }
 }

@@ -81,7 +81,6 @@ internal static class StepUndoing
                 }
             )
             .OfType<string>();
-        var text = string.Join(", then ", says);
-        return $"{char.ToUpperInvariant(text[0])}{text[1..]}.";
+        return $"{Sentence.Capital(string.Join(", then ", says))}.";
     }
 }

@@ -10,14 +10,14 @@ namespace Altrin.Core.Facts;
 /// <param name="Bands">The bands that it knows; empty for all.</param>
 /// <param name="Name">The name that it is in the Wi-Fi of; null where it is in none.</param>
 /// <param name="Place">Where it is; null where not noted.</param>
-internal sealed record Runner(DeviceKind Kind, Ability Ability, IReadOnlyList<RadioBand> Bands, string? Name, Place? Place)
+internal sealed record WifiClient(DeviceKind Kind, Ability Ability, IReadOnlyList<RadioBand> Bands, string? Name, Place? Place)
 {
     /// <summary>The installer's laptop, of whose Wi-Fi nothing is noted.</summary>
-    public static Runner Laptop(string? name, Place? place) =>
+    public static WifiClient Laptop(string? name, Place? place) =>
         new(DeviceKind.Laptop, new(WifiGeneration.Unknown, null, null), [], name, place);
 
     /// <summary>A device in its place, or the laptop of a network, whose place no network knows.</summary>
-    public static Runner Of(Network network, string owner)
+    public static WifiClient Of(Network network, string owner)
     {
         var design = network.Design;
         return design.Device(owner) is { } device
