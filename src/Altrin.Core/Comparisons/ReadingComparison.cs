@@ -97,7 +97,8 @@ public sealed record ReadingComparison(
     }
 
     /// <summary>
-    /// Runs with the id of the place that each names, and of the device or box that it names as its other end; what is neither stays as it is.
+    /// Runs with the id of the place that each names, and of the device or box that it names as its other end; what is neither stays as
+    /// it is.
     /// </summary>
     private static IReadOnlyList<SpeedRun> Ended(Design design, IReadOnlyList<SpeedRun> runs)
     {

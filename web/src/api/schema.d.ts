@@ -2558,6 +2558,7 @@ export interface components {
             segment: string;
             /** Format: int32 */
             group: number;
+            password?: null | string;
         };
         /** @enum {unknown} */
         NamingSchool: "oneName" | "onePerBox" | "onePerBand";

@@ -12,14 +12,15 @@ interface Props {
 
 /** How fast a way is expected to be, and what limits it; nothing while it is worked out, and where no way is there. */
 export function ExpectedRate({ state, from, to }: Props) {
-  const { design, proof } = state;
+  const { proof } = state;
   const rate = useAsked<Schemas["RateFact"]>(state, ["rate", from, to], (signal) =>
     api.GET("/api/jobs/{id}/proof/rate", {
       params: { path: { id: state.job.id }, query: { setUp: proof.setUp, from, to } },
       signal,
     }),
   );
-  if (!rate.data || rate.isError || design.site.devices.every((d) => d.id !== from)) {
+  // While another way is worked out, the answer before is that of the way before.
+  if (!rate.data || rate.isError || rate.data.from !== from || rate.data.to !== to) {
     return null;
   }
   const { down, up, says, measured } = rate.data;

@@ -183,8 +183,26 @@ const said: Schemas["SpeedAndAir"] = {
       name: "pottery",
       groups: 2,
       senders: [
-        { box: "hall-gateway", radio: "r24", band: "ghz2", security: "wpa2", guest: false, segment: "hall-gateway", group: 1 },
-        { box: "studio-point", radio: "r24", band: "ghz2", security: "wpa3", guest: true, segment: "hall-gateway", group: 2 },
+        {
+          box: "hall-gateway",
+          radio: "r24",
+          band: "ghz2",
+          security: "wpa2",
+          password: "home-key",
+          guest: false,
+          segment: "hall-gateway",
+          group: 1,
+        },
+        {
+          box: "studio-point",
+          radio: "r24",
+          band: "ghz2",
+          security: "wpa3",
+          password: null,
+          guest: true,
+          segment: "hall-gateway",
+          group: 2,
+        },
       ],
     },
   ],
@@ -240,6 +258,8 @@ describe("Speed and air", () => {
     expect(radios).toHaveTextContent("neighbours as heard in Studio");
     expect(radios).toHaveTextContent("not known: it chooses its channel");
     expect(screen.getByRole("region", { name: "Wi-Fi names, table" })).toHaveTextContent("only looks like one: 2 groups");
+    expect(screen.getByText(/WPA2, password "home-key", group 1/)).toBeInTheDocument();
+    expect(screen.getByText(/WPA3, password not noted, for guests, group 2/)).toBeInTheDocument();
     const moving = screen.getByRole("region", { name: "Moving about" });
     expect(moving).toHaveTextContent("◇ Stays: From Hall to Studio a device mostly stays with Hall gateway.");
     expect(moving).toHaveTextContent("▲ Cut off: Loft router is lost.");

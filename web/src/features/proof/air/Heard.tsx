@@ -64,7 +64,8 @@ export function Heard({ places, limits, state }: Props) {
       )}
       <Box fontSize="sm" color="muted" mt="1">
         ● calls and video from {limits.callsDbm} dBm on · ◐ web pages · ○ weak, below {limits.pagesDbm} dBm. ± is one standard deviation.
-        Levels of two devices differ by 5 to 10 dB: compare before and after with one.
+        Levels of two devices differ by 5 to 10 dB: compare before and after with one. Where a phone shows no level, take it from a laptop,
+        from the page of the box, or from its light.
       </Box>
     </Box>
   );

@@ -177,6 +177,7 @@ export function NamesOnAir({ names, movingDbm, state }: { names: Schemas["NameFa
                       {nameOf(design, s.box)}{" "}
                       <chakra.span color="muted" fontSize="sm">
                         {bandWords[s.band]}, {securityWords[s.security]}
+                        {passwordWords(s, n)}
                         {s.guest && ", for guests"}
                         {n.groups > 1 && `, group ${s.group}`}
                       </chakra.span>
@@ -190,4 +191,13 @@ export function NamesOnAir({ names, movingDbm, state }: { names: Schemas["NameFa
       </Box>
     </Box>
   );
+}
+
+/** Which password a sender has, where that is not noted or the senders of the name differ in it. */
+function passwordWords(sender: Schemas["NameSender"], of: Schemas["NameFact"]) {
+  if (sender.security === "open") {
+    return "";
+  }
+  const several = new Set(of.senders.filter((s) => s.security !== "open").map((s) => s.password)).size > 1;
+  return sender.password === null ? ", password not noted" : several ? `, password "${sender.password}"` : "";
 }
