@@ -32,6 +32,7 @@ public static class Terminal
             AirCommands.Signal(input, console, output, errors),
             AirCommands.Rate(input, console, output, errors),
             AirCommands.Channels(input, console, output, errors),
+            PlanCommand.Make(input, console, output, errors),
             ReadCommand.Make(input, output, errors),
             PlayCommand.Make(input, output, errors),
             SheetCommand.Make(input, output, errors, progress),

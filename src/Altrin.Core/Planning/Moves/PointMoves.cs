@@ -1,0 +1,109 @@
+using Altrin.Core.Addressing;
+using Altrin.Core.Changes;
+using Altrin.Core.Findings;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Planning.Moves;
+
+/// <summary>Boxes that are put to use and send Wi-Fi.</summary>
+internal static class PointMoves
+{
+    /// <summary>Every way to put a spare box to use in a place that lacks Wi-Fi, or beside it.</summary>
+    public static IEnumerable<Design> Of(Evidence e, HomeName? name, IReadOnlyList<string?> places)
+    {
+        var design = e.Design;
+        foreach (var box in Supply.Kinds(Supply.Spare(design, b => b.Profile.Radios.Count > 0)))
+        {
+            foreach (var place in places)
+            {
+                foreach (var supply in Supply.To(design, place, name).Where(s => s.Design.Mode(box.Id) is null))
+                {
+                    if (Point(supply, box, place, name) is { } point)
+                    {
+                        yield return point;
+                    }
+                    if (ByHand(e, supply, box, place, name) is { } byHand)
+                    {
+                        yield return byHand;
+                    }
+                    if (Node(supply, box, place) is { } node)
+                    {
+                        yield return node;
+                    }
+                }
+                if (box.Profile.Modes.Contains(ModeKind.Repeater) && RadioJoin.Repeater(design, box, place, name) is { } repeater)
+                {
+                    yield return repeater;
+                }
+                foreach (var node in Satellites(design, box, place))
+                {
+                    yield return node;
+                }
+            }
+        }
+    }
+
+    /// <summary>The box in access-point mode; null where it has none.</summary>
+    public static Design? Point(Supply supply, Box box, string? place, HomeName? name) =>
+        box.Profile.Modes.Contains(ModeKind.AccessPoint) && Socket(box.Profile) is { } port
+            ? supply
+                .Into(new(box.Id, port), d => d.Do(new SetMode(box.Id, ModeKind.AccessPoint)).Do(new PlaceBox(box.Id, place)))
+                .Name(box.Id, name)
+                .Made
+            : null;
+
+    private static string? Socket(Profile profile) =>
+        profile.Ports.FirstOrDefault(p => p.Role == (profile.WanPortJoins ? PortRole.Wan : PortRole.Lan))?.Id
+        ?? (profile is { WanPortJoins: true, Ports: [var only, ..] } ? only.Id : null);
+
+    /// <summary>The box as an access point (LAN to LAN, DHCP off); null where it is no router or no address is free.</summary>
+    private static Design? ByHand(Evidence e, Supply supply, Box box, string? place, HomeName? name)
+    {
+        if (!box.Profile.Modes.Contains(ModeKind.Router) || box.Profile.Ports.FirstOrDefault(p => p.Role == PortRole.Lan) is not { } lan)
+        {
+            return null;
+        }
+        var main = e
+            .Seen.Sheet.Segments.Where(s => s.Boxes.Contains(supply.Port.Owner))
+            .Select(s => e.Network.Segment(s.Id))
+            .FirstOrDefault();
+        if (main is null || e.PlanOf(main) is not var (plan, _) || plan.FirstFree() is not { } free)
+        {
+            return null;
+        }
+        return supply
+            .Into(new(box.Id, lan.Id), d =>
+                d.Do(new SetMode(box.Id, ModeKind.Router))
+                    .Do(new PlaceBox(box.Id, place))
+                    .Do(new SwitchDhcpServer(box.Id, false))
+                    .Do(new SetLanAddress(box.Id, new InterfaceAddress(free, plan.Subnet.PrefixLength)))
+            )
+            .Name(box.Id, name)
+            .Made;
+    }
+
+    /// <summary>The box as a node of its kit by cable; null where it is none.</summary>
+    private static Design? Node(Supply supply, Box box, string? place) =>
+        box.Profile.Modes.Contains(ModeKind.Satellite)
+        && JoinChoices.Of(supply.Design, box).MainNodes is [var main, ..]
+        && Socket(box.Profile) is { } port
+            ? supply
+                .Into(new(box.Id, port), d => d.Do(new SetMode(box.Id, ModeKind.Satellite)).Do(new PlaceBox(box.Id, place)))
+                .Set(box.Id, _ => new SatelliteMode(main, null))
+                .Made
+            : null;
+
+    /// <summary>The box as a node of its kit by radio, beside each other node.</summary>
+    private static IEnumerable<Design> Satellites(Design design, Box box, string? place) =>
+        box.Profile.Modes.Contains(ModeKind.Satellite) && JoinChoices.Of(design, box) is { MainNodes: [var main, ..], KitNodes: var nodes }
+            ? nodes
+                .Select(by =>
+                    new Draft(design)
+                        .Do(new SetMode(box.Id, ModeKind.Satellite))
+                        .Do(new PlaceBox(box.Id, place))
+                        .Set(box.Id, _ => new SatelliteMode(main, by))
+                        .Made
+                )
+                .OfType<Design>()
+            : [];
+}

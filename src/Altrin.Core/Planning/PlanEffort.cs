@@ -1,0 +1,56 @@
+using Altrin.Core.Procedures;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Planning;
+
+/// <summary>What a set-up takes to get there, counted: known before anything is proven.</summary>
+/// <param name="DevicesTouched">Customer's devices that have to be touched.</param>
+/// <param name="Minutes">The hands' work, in minutes.</param>
+/// <param name="CablesLaid">Cables that have to be laid from one place to another.</param>
+/// <param name="CableMetres">Their length in metres, as far as it is known.</param>
+/// <param name="BoxesInUse">Boxes in use.</param>
+/// <param name="BoxesTakenAway">Boxes in use today that are used no more.</param>
+/// <param name="BoxesMoved">Boxes in use today that are carried to another place.</param>
+public sealed record PlanEffort(
+    int DevicesTouched,
+    double Minutes,
+    int CablesLaid,
+    double CableMetres,
+    int BoxesInUse,
+    int BoxesTakenAway,
+    int BoxesMoved
+)
+{
+    /// <summary>From what was found to a set-up.</summary>
+    /// <param name="found">What was found.</param>
+    /// <param name="design">The home with the set-up.</param>
+    /// <param name="ofBox">The work at one box; null to work it out.</param>
+    internal static PlanEffort Between(Design found, Design design, Func<BoxSetting, WorkEstimate>? ofBox = null)
+    {
+        var work = WorkEstimate.Between(found, design.SetUp, ofBox ?? (b => WorkEstimate.OfBox(found, design.SetUp, b)));
+        var laid = WiresLaid.Of(found, design);
+        return new(
+            work.Touched.Distinct(StringComparer.Ordinal).Count(),
+            Math.Round(work.Work.Usual.TotalMinutes, 1),
+            laid.Count,
+            Math.Round(laid.Sum(l => l ?? 0), 1),
+            design.SetUp.Boxes.Count,
+            found.SetUp.Boxes.Count(b => design.Setting(b.Box) is null),
+            design.SetUp.Boxes.Count(b => found.Setting(b.Box) is { } was && was.Place != b.Place)
+        );
+    }
+
+    /// <summary>The sum of it, in points: no set-up with this effort has fewer.</summary>
+    public double Points(PlanWeights weights) => Counts(weights).Sum(c => c.Count * c.Weight);
+
+    internal IEnumerable<(string Says, double Count, double Weight)> Counts(PlanWeights w) =>
+        [
+            ("Devices to touch", DevicesTouched, w.DeviceTouched),
+            ("Minutes of work", Minutes, w.Minute),
+            ("Cables to lay", CablesLaid, w.CableLaid),
+            ("Metres of cable", CableMetres, w.CableMetre),
+            ("Boxes in use", BoxesInUse, w.BoxInUse),
+            ("Boxes taken away", BoxesTakenAway, w.BoxTakenAway),
+            ("Boxes carried elsewhere", BoxesMoved, w.BoxMoved),
+        ];
+}

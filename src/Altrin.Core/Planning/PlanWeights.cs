@@ -1,0 +1,59 @@
+namespace Altrin.Core.Planning;
+
+/// <summary>
+/// What each shortcoming of an option counts, in points: one point is a minute of work. Options are compared by their sums, the fewest
+/// points first. All are common practice and can be changed.
+/// </summary>
+public sealed record PlanWeights
+{
+    /// <summary>The usual weights.</summary>
+    public static PlanWeights Usual { get; } = new();
+
+    /// <summary>A need that is not met, or a device without internet.</summary>
+    public double Missed { get; init; } = 1000;
+
+    /// <summary>A finding that means that something will not work, and that follows from no other one.</summary>
+    public double WillNotWork { get; init; } = 300;
+
+    /// <summary>A finding that is worth knowing, and that follows from no other one.</summary>
+    public double Concern { get; init; } = 15;
+
+    /// <summary>A place in which Wi-Fi is too weak for pages, where someone may want it.</summary>
+    public double WeakPlace { get; init; } = 60;
+
+    /// <summary>A place in which Wi-Fi is good for pages and not for calls.</summary>
+    public double PagesPlace { get; init; } = 20;
+
+    /// <summary>A device that gets half of the service, once more for each further half.</summary>
+    public double HalfRate { get; init; } = 10;
+
+    /// <summary>A radio link between boxes.</summary>
+    public double RadioHop { get; init; } = 15;
+
+    /// <summary>A radio link between boxes that is received below -70 dBm: not to be built on.</summary>
+    public double WeakLink { get; init; } = 100;
+
+    /// <summary>A further NAT on the way of a device.</summary>
+    public double FurtherNat { get; init; } = 20;
+
+    /// <summary>A customer's device that has to be touched.</summary>
+    public double DeviceTouched { get; init; } = 10;
+
+    /// <summary>A minute of the hands' work.</summary>
+    public double Minute { get; init; } = 1;
+
+    /// <summary>A cable that has to be laid from one place to another.</summary>
+    public double CableLaid { get; init; } = 60;
+
+    /// <summary>A metre of it.</summary>
+    public double CableMetre { get; init; } = 2;
+
+    /// <summary>A box in use: it draws power, and can fail.</summary>
+    public double BoxInUse { get; init; } = 10;
+
+    /// <summary>A box that is in use today and is taken away: what works is not changed without need.</summary>
+    public double BoxTakenAway { get; init; } = 40;
+
+    /// <summary>A box that is in use today and is carried to another place.</summary>
+    public double BoxMoved { get; init; } = 5;
+}

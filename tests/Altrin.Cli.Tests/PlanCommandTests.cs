@@ -1,0 +1,68 @@
+using System.Text.Json;
+using static Altrin.Cli.Tests.TerminalRun;
+
+namespace Altrin.Cli.Tests;
+
+public sealed class PlanCommandTests
+{
+    private static readonly string Routers = Sample(Path.Combine("surveys", "two-routers.json"));
+
+    [Fact]
+    public void Options_stand_side_by_side()
+    {
+        var (status, output, errors) = Run(null, "plan", Routers);
+        Assert.Equal((ExitCode.Sound, ""), (status, errors));
+        Assert.Contains("access-point mode behind Hall gateway, Study", output, StringComparison.Ordinal);
+        Assert.Contains("The telephone kept alive", output, StringComparison.Ordinal);
+        Assert.Contains("Minutes of work", output, StringComparison.Ordinal);
+        Assert.Contains("1. Every device reaches the internet and every need is met.", output, StringComparison.Ordinal);
+        Assert.Contains("set-ups were proven.", output, StringComparison.Ordinal);
+        using var json = JsonDocument.Parse(Run(null, "plan", Routers, "--json").Output);
+        var first = json.RootElement.GetProperty("options")[0];
+        Assert.Equal(
+            "accessPoint",
+            first
+                .GetProperty("boxes")
+                .EnumerateArray()
+                .Single(b => b.GetProperty("box").GetString() == "upper-router")
+                .GetProperty("kind")
+                .GetString()
+        );
+        Assert.All(first.GetProperty("needs").EnumerateArray(), n => Assert.Equal("yes", n.GetProperty("answer").GetString()));
+        Assert.False(json.RootElement.GetProperty("isCut").GetBoolean());
+    }
+
+    /// <summary>What is written is proven as it was told, and what was found is kept beside it.</summary>
+    [Fact]
+    public void An_option_is_written_as_the_plan()
+    {
+        var folder = Directory.CreateTempSubdirectory("altrin-plan-");
+        try
+        {
+            var file = Path.Combine(folder.FullName, "home.json");
+            Assert.Equal(ExitCode.Sound, Run(null, "plan", Routers, "--write", "1", file).Status);
+            var (status, output, _) = Run(null, "prove", file);
+            Assert.Equal(ExitCode.Sound, status);
+            Assert.Contains("set-up planned", output, StringComparison.Ordinal);
+            Assert.Contains("Double NAT", Run(null, "prove", file, "--set-up", "found").Output, StringComparison.Ordinal);
+            // A plan that stands is no longer what the next one begins with.
+            Assert.Equal(Run(null, "plan", Routers).Output, Run(null, "plan", file).Output);
+        }
+        finally
+        {
+            folder.Delete(recursive: true);
+        }
+    }
+
+    [Theory]
+    [InlineData("altrin: --write 9: the number of an option is expected, 1 to ", "--write", "9", "home.json")]
+    [InlineData("altrin: --write one: the number of an option is expected, 1 to ", "--write", "one", "home.json")]
+    [InlineData("altrin: /nowhere/home.json cannot be written: ", "--write", "1", "/nowhere/home.json")]
+    [InlineData("altrin: there is no set-up 'tomorrow'; there is found.", "--set-up", "tomorrow")]
+    public void What_cannot_be_done_is_said(string says, params string[] args)
+    {
+        var (status, output, errors) = Run(null, ["plan", Routers, .. args]);
+        Assert.Equal((ExitCode.BadInput, ""), (status, output));
+        Assert.StartsWith(says, errors, StringComparison.Ordinal);
+    }
+}

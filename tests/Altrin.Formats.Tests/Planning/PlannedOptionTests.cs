@@ -1,0 +1,150 @@
+using Altrin.Core.Changes;
+using Altrin.Core.Facts;
+using Altrin.Core.Findings;
+using Altrin.Core.Networks;
+using Altrin.Core.Planning;
+using Altrin.Core.Sites;
+
+namespace Altrin.Formats.Tests.Planning;
+
+/// <summary>What holds of every option of every survey and sample.</summary>
+public sealed class PlannedOptionTests
+{
+    private static readonly string Samples = Path.Combine(AppContext.BaseDirectory, "samples");
+
+    public static TheoryData<string> Homes =>
+        [
+            .. new[] { Samples, Path.Combine(Samples, "surveys") }
+                .SelectMany(f => Directory.GetFiles(f, "*.json"))
+                .Where(f => Path.GetFileName(f) != "answers.json")
+                .Select(f => Path.GetRelativePath(Samples, f))
+                .Order(StringComparer.Ordinal),
+        ];
+
+    private static Design Found(string file) => DesignFile.Read(File.ReadAllText(Path.Combine(Samples, file))).Value!.AsFound();
+
+    private static PlanAnswer Plan(Design found) => Planner.Plan(found, stop: TestContext.Current.CancellationToken);
+
+    [Theory]
+    [MemberData(nameof(Homes))]
+    public void An_option_is_what_is_proven_and_can_be_made_by_hand(string file)
+    {
+        var found = Found(file);
+        var answer = Plan(found);
+        Assert.InRange(answer.Options.Count, 1, Planner.MostOptions);
+        var harm = PlanHarm(found);
+        foreach (var option in answer.Options)
+        {
+            var design = new Design(found.Site, option.SetUp);
+            Assert.Equal(HomeFile.PlannedName, option.SetUp.Name);
+            // Proven anew, apart from the search, it says the same.
+            var proof = Judging.Judge(Observer.Observe(Compiler.Compile(design, Situation.Settled)), withRemedies: false);
+            Assert.Equal(proof.Findings.Select(f => f.Identity), option.Proof.Findings.Select(f => f.Identity));
+            Assert.Equal(proof.Verdict, option.Proof.Verdict);
+            Assert.Subset(harm, PlanHarm(design));
+            // Its settings are such as the pages of the boxes take.
+            var steps = Difference.Between(found.Site, found.SetUp, option.SetUp);
+            Assert.Empty(steps.Unreachable);
+            var made = steps.Changes.Chunk(ChangeList.Most).Aggregate(found, (at, some) => ChangeList.Apply(at, some).Value);
+            Assert.Empty(Difference.Between(found.Site, made.SetUp, option.SetUp).Changes);
+            // It is written and read back without a loss.
+            var home = new HomeFile(found.Site, [option.SetUp]);
+            Assert.Equal(DesignFile.Write(home), DesignFile.Write(DesignFile.Read(DesignFile.Write(home)).Value!));
+        }
+        Assert.Equal(answer.Options.Select(o => o.Points).Order(), answer.Options.Select(o => o.Points));
+        Assert.All(answer.Options, o => Assert.DoesNotContain(answer.Options, other => other.Score.Dominates(o.Score)));
+        Assert.Equal(answer.Options.Count, answer.Options.Select(o => string.Join(';', o.Roles)).Distinct().Count());
+    }
+
+    /// <summary>Findings about what can hurt a person or damage a box.</summary>
+    private static HashSet<string> PlanHarm(Design design) =>
+        [
+            .. Judging
+                .Judge(Observer.Observe(Compiler.Compile(design, Situation.Settled)), withRemedies: false)
+                .Findings.Where(f =>
+                    f.Code is "copper-between-buildings" or "powerline-across-supplies" or "passive-power" or "cable-too-long"
+                )
+                .Select(f => f.Identity),
+        ];
+
+    /// <summary>The order in which things were noted changes no answer.</summary>
+    [Theory]
+    [InlineData("pottery-house.json")]
+    [InlineData("surveys/house-and-barn.json")]
+    [InlineData("surveys/third-near-second.json")]
+    [InlineData("surveys/stone-house.json")]
+    public void The_order_of_the_notes_does_not_matter(string file)
+    {
+        var found = Found(file);
+        var turned = new Design(
+            found.Site with
+            {
+                Boxes = [.. found.Site.Boxes.Reverse()],
+                Devices = [.. found.Site.Devices.Reverse()],
+                Needs = [.. found.Site.Needs.Reverse()],
+                Places = [.. found.Site.Places.Reverse()],
+                Runs = [.. found.Site.Runs.Reverse()],
+                Sockets = [.. found.Site.Sockets.Reverse()],
+            },
+            found.SetUp with
+            {
+                Boxes = [.. found.SetUp.Boxes.Reverse()],
+                Cables = [.. found.SetUp.Cables.Reverse()],
+                Devices = [.. found.SetUp.Devices.Reverse()],
+            }
+        );
+        Assert.Equal(Told(Plan(found)), Told(Plan(turned)));
+    }
+
+    private static IReadOnlyList<string> Told(PlanAnswer answer) =>
+        [.. answer.Options.Select(o => $"{o.Points:0.00} {string.Join(';', o.Roles)} {o.Proof.Verdict.Sentence}")];
+
+    /// <summary>What is stopped says so, and still tells the best so far: what was found at the least.</summary>
+    [Fact]
+    public void A_search_that_is_stopped_says_so()
+    {
+        var found = Found("pottery-house.json");
+        using var stopped = new CancellationTokenSource();
+        stopped.Cancel();
+        var answer = Planner.Plan(found, stop: stopped.Token);
+        Assert.Equal((true, 1), (answer.IsCut, answer.Proven));
+        Assert.Empty(Difference.Between(found.Site, found.SetUp, Assert.Single(answer.Options).SetUp).Changes);
+        var short_ = Planner.Plan(found, mostProofs: 30, stop: TestContext.Current.CancellationToken);
+        Assert.True(short_.IsCut);
+        Assert.InRange(short_.Proven, 1, 30);
+        var told = new List<PlanAnswer>();
+        var whole = Planner.Plan(found, progress: told.Add, stop: TestContext.Current.CancellationToken);
+        Assert.False(whole.IsCut);
+        Assert.All(told, t => Assert.True(t.IsCut));
+        // The best so far only gets better, and ends as the answer.
+        Assert.Equal(told.Select(t => t.Options[0].Points).OrderDescending(), told.Select(t => t.Options[0].Points));
+        Assert.Equal(whole.Options[0].Points, told[^1].Options[0].Points);
+    }
+
+    /// <summary>Weights decide: where a device that is touched counts for much, another option comes first.</summary>
+    [Fact]
+    public void Weights_decide_which_comes_first()
+    {
+        var found = Found("pottery-house.json");
+        var usual = Plan(found).Options[0];
+        Assert.Equal(1, usual.Score.Effort.DevicesTouched);
+        var dear = Planner.Plan(found, PlanWeights.Usual with { DeviceTouched = 400 }, stop: TestContext.Current.CancellationToken);
+        Assert.Equal(0, dear.Options[0].Score.Effort.DevicesTouched);
+        Assert.Equal(0, dear.Options[0].Score.Missed);
+    }
+
+    /// <summary>The document lists each weight as it is.</summary>
+    [Fact]
+    public void The_document_tells_the_weights()
+    {
+        var rows = File.ReadLines(Path.Combine(AppContext.BaseDirectory, "docs", "planning.md"))
+            .SkipWhile(l => !l.StartsWith("| what | points", StringComparison.Ordinal))
+            .Skip(2)
+            .TakeWhile(l => l.StartsWith('|'))
+            .Select(l => double.Parse(l.Split('|')[^2], System.Globalization.CultureInfo.InvariantCulture));
+        Assert.Equal(
+            typeof(PlanWeights).GetProperties().Where(p => p.PropertyType == typeof(double)).Select(p => p.GetValue(PlanWeights.Usual)),
+            rows.Cast<object>()
+        );
+    }
+}
