@@ -1,6 +1,7 @@
 using System.CommandLine;
 using System.Globalization;
 using System.Text.Json;
+using Altrin.Core.Packets;
 using Altrin.Core.Planning;
 using Altrin.Core.Sites;
 using Altrin.Formats;
@@ -98,7 +99,7 @@ internal static class PlanCommand
                     .. found.Site.Boxes.Select(b =>
                         (string[])[b.Name, .. documents.Select(d => d.Boxes.Single(o => o.Box == b.Id).Becomes)]
                     ),
-                    .. documents[0].Needs.Select((n, i) => (string[])[n.Asked, .. documents.Select(d => d.Needs[i].Says)]),
+                    .. documents[0].Needs.Select((n, i) => (string[])[n.Asked, .. documents.Select(d => Said(d.Needs[i]))]),
                     .. documents[0].Against.Select((a, i) => (string[])[a.Says, .. documents.Select(d => Number(d.Against[i].Count))]),
                     ["Points", .. documents.Select(d => Number(d.Points))],
                 ]
@@ -112,6 +113,9 @@ internal static class PlanCommand
             );
         }
     }
+
+    private static string Said(OptionNeed need) =>
+        need.Why is null ? AnswerWords.Of(need.Answer) : $"{AnswerWords.Of(need.Answer)}: {need.Why}";
 
     private static string Number(double count) => count.ToString("#,0.#", CultureInfo.InvariantCulture);
 }

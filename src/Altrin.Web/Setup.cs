@@ -27,6 +27,7 @@ internal static class Setup
         services.AddScoped<SheetStore>();
         services.AddSingleton(_ => new Recent<(long Revision, long Sheet), Play>(MostPlays));
         services.AddSingleton<RunSheets>();
+        services.AddSingleton<PlanOptions>();
         services.AddSingleton<FrontEnd>();
         services.ConfigureHttpJsonOptions(o => AltrinJson.Apply(o.SerializerOptions));
         services.AddOpenApi(ApiDescription.Configure);
@@ -62,6 +63,7 @@ internal static class Setup
         ReadingRoutes.Map(jobs);
         SheetRoutes.Map(jobs);
         RunRoutes.Map(jobs);
+        PlanRoutes.Map(jobs);
         app.MapGet("/api/countries", () => TypedResults.Ok(Country.Codes)).WithName("GetCountries").WithTags("Survey");
         app.MapGet("/api/settings", () => TypedResults.Ok(SettingView.All)).WithName("GetSettings").WithTags("Shelf");
         ShelfRoutes.Map(app.MapGroup("/api/shelf").WithTags("Shelf"));

@@ -1,3 +1,4 @@
+using Altrin.Core.Findings;
 using Altrin.Core.Packets;
 using Altrin.Core.Sites;
 
@@ -15,16 +16,18 @@ public sealed record PlanDocument(IReadOnlyList<OptionDocument> Options, int Pro
 }
 
 /// <summary>One option.</summary>
+/// <param name="Kind">Whether it works.</param>
 /// <param name="Verdict">What is proven of it, in one sentence.</param>
 /// <param name="Boxes">What becomes of each box.</param>
 /// <param name="Needs">What becomes of each need.</param>
 /// <param name="Against">What speaks against it, counted and weighed.</param>
 /// <param name="Points">The sum of that; the fewer, the better.</param>
 public sealed record OptionDocument(
+    VerdictKind Kind,
     string Verdict,
-    IReadOnlyList<BecomesDocument> Boxes,
-    IReadOnlyList<NeedDocument> Needs,
-    IReadOnlyList<AgainstDocument> Against,
+    IReadOnlyList<OptionBox> Boxes,
+    IReadOnlyList<OptionNeed> Needs,
+    IReadOnlyList<OptionCount> Against,
     double Points
 )
 {
@@ -33,16 +36,15 @@ public sealed record OptionDocument(
     {
         var design = new Design(found.Site, option.SetUp);
         return new(
+            option.Proof.Verdict.Kind,
             option.Proof.Verdict.Sentence,
-            [.. option.Roles.Select(r => new BecomesDocument(r.Box, r.Kind, RoleWords.Of(design, r)))],
+            [.. option.Roles.Select(r => new OptionBox(r.Box, r.Kind, RoleWords.Of(design, r)))],
             [
-                .. option.Proof.Observation.Sheet.Needs.Select(n => new NeedDocument(
+                .. option.Proof.Observation.Sheet.Needs.Select(n => new OptionNeed(
                     n.Need,
                     n.Asked,
                     n.Answer.Kind,
-                    n.Answer.IsYes
-                        ? "yes"
-                        : $"{AnswerWords.Of(n.Answer.Kind)}: {string.Join(' ', n.Answer.Causes.Take(1).Select(c => c.Text))}"
+                    n.Answer.IsYes ? null : n.Answer.Causes.Select(c => c.Text).FirstOrDefault()
                 )),
             ],
             option.Score.Told(),
@@ -55,16 +57,16 @@ public sealed record OptionDocument(
 /// <param name="Box">The box.</param>
 /// <param name="Kind">What it is.</param>
 /// <param name="Becomes">The same in words, with what it hangs behind and where.</param>
-public sealed record BecomesDocument(string Box, RoleKind Kind, string Becomes);
+public sealed record OptionBox(string Box, RoleKind Kind, string Becomes);
 
 /// <summary>What becomes of a need.</summary>
 /// <param name="Need">The need.</param>
 /// <param name="Asked">What is asked for.</param>
 /// <param name="Answer">Whether it is met.</param>
-/// <param name="Says">The same in words, with the first reason where it is not.</param>
-public sealed record NeedDocument(string Need, string Asked, AnswerKind Answer, string Says);
+/// <param name="Why">The first reason where it is not; null where it is.</param>
+public sealed record OptionNeed(string Need, string Asked, AnswerKind Answer, string? Why);
 
 /// <summary>One thing that speaks against an option.</summary>
 /// <param name="Says">What is counted, in words.</param>
 /// <param name="Count">How much of it there is.</param>
-public sealed record AgainstDocument(string Says, double Count);
+public sealed record OptionCount(string Says, double Count);

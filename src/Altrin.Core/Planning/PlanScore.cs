@@ -47,7 +47,7 @@ public sealed record PlanScore(
     }
 
     /// <summary>Everything that is counted, in words.</summary>
-    public IReadOnlyList<AgainstDocument> Told() => [.. Counts(PlanWeights.Usual).Select(c => new AgainstDocument(c.Says, c.Count))];
+    public IReadOnlyList<OptionCount> Told() => [.. Counts(PlanWeights.Usual).Select(c => new OptionCount(c.Says, c.Count))];
 
     private IEnumerable<double> Parts(PlanWeights weights) => Counts(weights).Select(c => c.Count * c.Weight);
 

@@ -29,6 +29,7 @@ internal sealed class PlanSearch
     private readonly int _most;
     private readonly CancellationToken _stop;
     private readonly HashSet<string> _seen = new(StringComparer.Ordinal);
+    private readonly Dictionary<string, double> _points = new(StringComparer.Ordinal);
     private readonly Dictionary<string, PlanState> _best = new(StringComparer.Ordinal);
     private readonly ConcurrentDictionary<string, WorkEstimate> _work = new(StringComparer.Ordinal);
     private IReadOnlySet<string>? _harm;
@@ -45,18 +46,54 @@ internal sealed class PlanSearch
     /// <summary>Whether it ended before it was through: it was stopped, or the most proofs were made.</summary>
     public bool IsCut { get; private set; }
 
-    /// <summary>The best set-up of each kind, the best first.</summary>
-    public IReadOnlyList<PlanState> Best => [.. _best.Values.OrderBy(s => s.Points).ThenBy(s => s.Kind, StringComparer.Ordinal)];
+    /// <summary>
+    /// The best set-up, and the best of further kinds. One is left out that is in nothing better than another one, that misses a need
+    /// more, or that gets better once a box of it is left out.
+    /// </summary>
+    /// <param name="most">How many.</param>
+    public IReadOnlyList<PlanState> Shown(int most)
+    {
+        var shown = new List<PlanState>();
+        foreach (var state in _best.Values.OrderBy(s => s.Points).ThenBy(s => s.Kind, StringComparer.Ordinal).ToList())
+        {
+            if (
+                shown.Count == 0
+                || (
+                    shown.Count < most
+                    && shown.TrueForAll(s => !s.Score.Dominates(state.Score) && s.Score.Missed + 1 > state.Score.Missed)
+                    && !IsNeedless(state)
+                )
+            )
+            {
+                shown.Add(state);
+            }
+        }
+        return shown;
+    }
+
+    private bool IsNeedless(PlanState state) =>
+        PlanMoves
+            .Fewer(state.Design)
+            .Select(d => DeviceMoves.Settled(d, _found, _name))
+            .Any(d =>
+            {
+                var key = SetUpKey.Of(d.SetUp);
+                if (!_points.ContainsKey(key) && !IsCut)
+                {
+                    Prove(Fresh([d]));
+                }
+                return _points.GetValueOrDefault(key, double.MaxValue) < state.Points;
+            });
 
     /// <summary>Searches, and says what is best so far after each step.</summary>
-    public void Run(Action<IReadOnlyList<PlanState>>? progress = null)
+    public void Run(Action? progress = null)
     {
         var found = Prove(Fresh([_found]))[0];
         var evidence = new Evidence(found.Proof.Observation, withRemedies: false);
         List<List<PlanState>> starts =
         [
             [found],
-            .. Prove(Fresh([.. GatewayMoves.Of(evidence, _name).Select(d => DeviceMoves.Settled(d, _name))]))
+            .. Prove(Fresh([.. GatewayMoves.Of(evidence, _name).Select(d => DeviceMoves.Settled(d, _found, _name))]))
                 .GroupBy(s => s.Kind, StringComparer.Ordinal)
                 .Select(g => new List<PlanState> { g.MinBy(s => s.Points)! }),
         ];
@@ -66,7 +103,7 @@ internal sealed class PlanSearch
             {
                 starts[i] = Next(starts[i]);
             }
-            progress?.Invoke(Best);
+            progress?.Invoke();
         }
     }
 
@@ -77,7 +114,7 @@ internal sealed class PlanSearch
         foreach (var state in at)
         {
             var judged = Judging.Judge(state.Proof.Observation);
-            next = Better(next, [.. PlanMoves.Of(judged, _name)], state.Points);
+            next = Better(next, [.. PlanMoves.Of(judged, _found, _name)], state.Points);
         }
         return next;
     }
@@ -128,6 +165,10 @@ internal sealed class PlanSearch
         }
         Proven += fresh.Count;
         var proven = fresh.AsParallel().AsOrdered().Select(State).ToList();
+        foreach (var state in proven)
+        {
+            _points[SetUpKey.Of(state.Design.SetUp)] = state.Points;
+        }
         // What was found may be so already; an option brings no harm of its own.
         _harm ??= PlanLimits.Of(proven[0].Proof);
         proven.RemoveAll(s => !PlanLimits.Of(s.Proof).IsSubsetOf(_harm));

@@ -41,25 +41,11 @@ public static class Planner
     )
     {
         var search = new PlanSearch(found, weights ?? PlanWeights.Usual, mostProofs, stop);
-        search.Run(best => progress?.Invoke(new(Options(best), search.Proven, IsCut: true)));
-        return new(Options(search.Best), search.Proven, search.IsCut);
+        search.Run(() => progress?.Invoke(new(Options(search.Shown(MostOptions)), search.Proven, IsCut: true)));
+        return new(Options(search.Shown(MostOptions)), search.Proven, search.IsCut);
     }
 
-    /// <summary>The best one, and further ones that none shown is better than in everything.</summary>
-    private static IReadOnlyList<PlanOption> Options(IReadOnlyList<PlanState> best)
-    {
-        var shown = new List<PlanState>();
-        foreach (var state in best)
-        {
-            if (
-                shown.Count < MostOptions
-                && shown.TrueForAll(s => !s.Score.Dominates(state.Score) && s.Score.Missed + 1 > state.Score.Missed)
-            )
-            {
-                shown.Add(state);
-            }
-        }
-        return
+    private static IReadOnlyList<PlanOption> Options(IReadOnlyList<PlanState> shown) =>
         [
             .. shown.Select(s => new PlanOption(
                 s.Design.SetUp with
@@ -73,5 +59,4 @@ public static class Planner
                 s.Roles
             )),
         ];
-    }
 }

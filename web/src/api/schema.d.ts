@@ -484,6 +484,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetOptions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/options/chosen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ChooseOption"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/proof/addresses": {
         parameters: {
             query?: never;
@@ -1781,6 +1813,10 @@ export interface components {
             says: string;
             each: string[];
         };
+        ChosenOption: {
+            /** Format: int32 */
+            number: number;
+        };
         ComparedVersion: {
             revision: components["schemas"]["RevisionInfo"];
             setUp: string;
@@ -2743,6 +2779,31 @@ export interface components {
             /** Format: int64 */
             leaseSeconds?: null | number;
         };
+        OptionBox: {
+            box: string;
+            kind: components["schemas"]["RoleKind"];
+            becomes: string;
+        };
+        OptionCount: {
+            says: string;
+            /** Format: double */
+            count: number;
+        };
+        OptionDocument: {
+            kind: components["schemas"]["VerdictKind"];
+            verdict: string;
+            boxes: components["schemas"]["OptionBox"][];
+            needs: components["schemas"]["OptionNeed"][];
+            against: components["schemas"]["OptionCount"][];
+            /** Format: double */
+            points: number;
+        };
+        OptionNeed: {
+            need: string;
+            asked: string;
+            answer: components["schemas"]["AnswerKind"];
+            why: null | string;
+        };
         Outcome: {
             when: string;
             result: components["schemas"]["AnswerKind"];
@@ -3060,6 +3121,12 @@ export interface components {
             heard: components["schemas"]["HeardLevel"][];
             /** Format: int32 */
             notKnown: number;
+        };
+        PlanDocument: {
+            options: components["schemas"]["OptionDocument"][];
+            /** Format: int32 */
+            proven: number;
+            isCut: boolean;
         };
         PlannedRadio: {
             box: string;
@@ -3459,6 +3526,8 @@ export interface components {
             radios: string[];
             bands: components["schemas"]["RadioBand"][];
         };
+        /** @enum {unknown} */
+        RoleKind: "unused" | "router" | "cascade" | "passing" | "bridge" | "accessPoint" | "lanToLan" | "repeater" | "wirelessBridge" | "satellite" | "switch";
         RouteDocument: {
             to: string;
             via: string;
@@ -5539,6 +5608,102 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetOptions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ChooseOption: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+                "Altrin-Tab"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChosenOption"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -40,22 +40,24 @@ internal static class DeviceMoves
     private static bool IsCabled(Design design, string device) => design.SetUp.Cables.Any(c => c.Ends(device));
 
     /// <summary>
-    /// The home with every device by the box that it would be at: where it is while that serves it, else the strongest that sends the name
-    /// that it knows; one whose name none sends any more gets the home's.
+    /// The home with every device by the box that it would be at: where it was found while that serves it, else the strongest that sends
+    /// the name that it knows; one whose name none sends any more gets the home's.
     /// </summary>
-    public static Design Settled(Design design, HomeName? name)
+    public static Design Settled(Design design, Design found, HomeName? name)
     {
-        var settings = design.SetUp.Devices.Select(d => Settled(design, d, name)).ToList();
+        var settings = design.SetUp.Devices.Select(d => Settled(design, d, At(found, d.Device), name)).ToList();
         return settings.SequenceEqual(design.SetUp.Devices) ? design : design with { SetUp = design.SetUp with { Devices = settings } };
     }
 
-    private static DeviceSetting Settled(Design design, DeviceSetting setting, HomeName? name)
+    private static string? At(Design found, string device) => found.SetUp.Devices.FirstOrDefault(d => d.Device == device)?.Wifi?.Box;
+
+    private static DeviceSetting Settled(Design design, DeviceSetting setting, string? at, HomeName? name)
     {
         if (setting.Wifi is not { } wifi || design.Device(setting.Device) is not { } device || IsCabled(design, setting.Device))
         {
             return setting;
         }
-        var known = Best(design, device, wifi.Name, wifi.Password, wifi.Box);
+        var known = Best(design, device, wifi.Name, wifi.Password, at);
         return known is not null ? setting with { Wifi = wifi with { Box = known.Box } }
             : name is not null && Best(design, device, name.Name, name.Password) is { } air
                 ? setting with

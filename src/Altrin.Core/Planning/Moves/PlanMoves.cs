@@ -21,8 +21,9 @@ internal static class PlanMoves
 
     /// <summary>The set-ups one step on.</summary>
     /// <param name="proof">What is proven of the home, with the remedies that the rules propose.</param>
+    /// <param name="found">The home as it was found.</param>
     /// <param name="name">What the home's Wi-Fi is called.</param>
-    public static IEnumerable<Design> Of(Proof proof, HomeName? name)
+    public static IEnumerable<Design> Of(Proof proof, Design found, HomeName? name)
     {
         var design = proof.Observation.Network.Design;
         var e = new Evidence(proof.Observation, withRemedies: false);
@@ -33,7 +34,7 @@ internal static class PlanMoves
             .Concat(Fewer(design))
             .Concat(Radios(design, name))
             .Concat(Carried(design))
-            .Select(d => DeviceMoves.Settled(d, name));
+            .Select(d => DeviceMoves.Settled(d, found, name));
     }
 
     /// <summary>The home after each remedy of a finding that can be applied.</summary>
@@ -80,7 +81,7 @@ internal static class PlanMoves
     }
 
     /// <summary>A box less.</summary>
-    private static IEnumerable<Design> Fewer(Design design)
+    public static IEnumerable<Design> Fewer(Design design)
     {
         var line = GatewayMoves.LineBox(design)?.Id;
         return design

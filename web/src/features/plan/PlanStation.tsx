@@ -23,6 +23,7 @@ import { usePlanKeys } from "./usePlanKeys";
 import { ShortVerdict, VerdictPanel } from "./VerdictPanel";
 
 const ComparePane = lazy(() => import("./ComparePane"));
+const OptionsPane = lazy(() => import("./OptionsPane"));
 
 interface Props {
   state: JobState;
@@ -60,7 +61,7 @@ export default function PlanStation({ state, preview, tools }: Props) {
     choose,
     tools,
     trying: preview !== null,
-    on: !query.has("compare"),
+    on: !query.has("compare") && !query.has("options"),
     help: () => setHelp(true),
   });
   const view = (which: "drawing" | "list") => {
@@ -72,9 +73,9 @@ export default function PlanStation({ state, preview, tools }: Props) {
     }
     setQuery(next, { replace: true });
   };
-  const compare = () => {
+  const open = (pane: "compare" | "options") => {
     const next = withChoice(query, null);
-    next.set("compare", "");
+    next.set(pane, "");
     setQuery(next);
   };
   const cable = (from: string, to: string) => ({ kind: "patch" as const, a: from, b: to, known: notLookedAt });
@@ -109,6 +110,14 @@ export default function PlanStation({ state, preview, tools }: Props) {
     );
   }
 
+  if (query.has("options")) {
+    return (
+      <Suspense fallback={<Waiting what="Opening the options" />}>
+        <OptionsPane state={state} tools={tools} />
+      </Suspense>
+    );
+  }
+
   if (query.has("compare")) {
     return (
       <Suspense fallback={<Waiting what="Comparing" />}>
@@ -131,7 +140,10 @@ export default function PlanStation({ state, preview, tools }: Props) {
           </Button>
         </>
       )}
-      <Button variant="quiet" onClick={compare}>
+      <Button variant="quiet" onClick={() => open("options")}>
+        Options
+      </Button>
+      <Button variant="quiet" onClick={() => open("compare")}>
         Compare
       </Button>
       <Button variant="quiet" aria-label="Keys" title="Keys (?)" onClick={() => setHelp(true)}>

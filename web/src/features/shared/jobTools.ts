@@ -15,6 +15,12 @@ export interface EditTools {
   correctNow: (corrections: Correction[]) => void;
 }
 
+/** What the plan is made of at once. */
+export interface PlanTools {
+  /** Makes an option the plan, and says when it stands. */
+  chooseOption: (number: number, chosen: () => void) => void;
+}
+
 /** What the survey writes besides. */
 export interface SurveyTools {
   /** Begins the plan, and says when it stands. */
@@ -40,7 +46,7 @@ export interface HistoryTools {
  * Everything that can be done to a job that is open. One object as long as the job and its set-up are shown: what it is handed to is not
  * drawn anew when something is saved or tried.
  */
-export interface JobTools extends EditTools, SurveyTools, HistoryTools {}
+export interface JobTools extends EditTools, PlanTools, SurveyTools, HistoryTools {}
 
 /** What has to be said or asked about the whole job. */
 export interface JobStatus {

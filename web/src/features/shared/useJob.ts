@@ -58,6 +58,11 @@ export function useJob(id: number, setUp: string | null): OpenJob {
     correct,
     correctNow: (corrections) => void correct(corrections).catch(sayIn),
 
+    chooseOption: (number, chosen) =>
+      void once({ number }, (params) => api.POST("/api/jobs/{id}/options/chosen", { params, body: { number } })).then(() => {
+        void client.invalidateQueries({ queryKey: ["job", id] });
+        chosen();
+      }, sayIn),
     startPlan: (begun) =>
       void correct([{ kind: "startPlan" }]).then(() => {
         void client.invalidateQueries({ queryKey: ["job", id] });

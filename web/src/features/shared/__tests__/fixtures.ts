@@ -20,6 +20,7 @@ export function jobTools(known: Partial<JobTools> = {}): JobTools {
     act: vi.fn(),
     correct: saves(),
     correctNow: vi.fn(),
+    chooseOption: vi.fn(),
     startPlan: vi.fn(),
     enter: saves(),
     takeTable: saves(),
