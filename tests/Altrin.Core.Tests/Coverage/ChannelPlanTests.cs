@@ -81,6 +81,57 @@ public sealed class ChannelPlanTests
         Assert.Equal(plan.Radios, Of(home.Design).Radios);
     }
 
+    /// <summary>Where radios are moved one by one, no further move of a single one gains: valued by the sum of the small plans.</summary>
+    [Fact]
+    public void A_large_plan_gains_by_no_single_move()
+    {
+        var draw = new Random(2211);
+        for (var round = 0; round < 4; round++)
+        {
+            var first = Enumerable.Range(0, 11).Select(_ => 1 + draw.Next(11)).ToArray();
+            var design = Row(10, i => first[i], 20, RadioBand.Ghz2, [], apart: 0.1).Design;
+            var plan = Of(design);
+            Assert.False(plan.IsBest);
+            int[] now = [.. plan.Radios.Select(r => r.Channel!.Value)];
+            int[] then = [.. plan.Radios.Select(r => r.Planned!.Value)];
+            var value = Value(design, then, now);
+            Assert.True(value > Value(design, now, now));
+            for (var i = 0; i < then.Length; i++)
+            {
+                foreach (var channel in new[] { 1, 6, 11, now[i] })
+                {
+                    int[] moved = [.. then.Select((c, at) => at == i ? channel : c)];
+                    Assert.True(Value(design, moved, now) <= value + 1e-6, $"radio {i} to {channel}");
+                }
+            }
+        }
+    }
+
+    /// <summary>One box alone is as wide as it can be, 80 MHz at most where its widest was not read.</summary>
+    [Theory]
+    [InlineData(20, 20)]
+    [InlineData(40, 40)]
+    [InlineData(80, 80)]
+    [InlineData(160, 80)]
+    [InlineData(null, 80)]
+    public void A_box_alone_is_as_wide_as_it_can_be(int? widest, int planned)
+    {
+        var home = Row(0, _ => 36, 20).Profile("gw", p => p with { Radios = [new("r5", RadioBand.Ghz5) { WidestMhz = widest }] });
+        var radio = Assert.Single(Of(home.Design).Radios);
+        Assert.Equal(planned, radio.PlannedMhz);
+    }
+
+    /// <summary>What a place gets is what the best of the boxes brings there, and not the weakest.</summary>
+    [Fact]
+    public void A_place_gets_what_the_best_box_brings()
+    {
+        var alone = Of(Row(0, _ => 36, 80).Design).Places.Single(p => p.Place == "r0").ThenMbps;
+        var far = Of(Row(1, i => i == 0 ? 36 : 52, 80, apart: 60).Design).Places;
+        Assert.Equal(alone, far.Single(p => p.Place == "r0").ThenMbps);
+        Assert.Equal(alone, far.Single(p => p.Place == "r1").ThenMbps);
+        Assert.All(far, p => Assert.Equal(p.ThenMbps, p.NowMbps));
+    }
+
     /// <summary>What cannot be set is planned around, and why is told; a repeater goes where the box goes that it joins.</summary>
     [Fact]
     public void What_cannot_be_set_is_planned_around()
