@@ -7,10 +7,13 @@ using Microsoft.AspNetCore.Http.HttpResults;
 namespace Altrin.Web;
 
 /// <summary>Options that were worked out last, by what was found: they are not stored, and a plan that is edited changes none.</summary>
-internal sealed class PlanOptions : IDisposable
+internal sealed class PlanOptions(TimeProvider time) : IDisposable
 {
     /// <summary>How many are remembered.</summary>
     private const int Most = 6;
+
+    /// <summary>How long a search may take: after it, the best so far is the answer.</summary>
+    private static readonly TimeSpan Longest = Proofs.Longest / 2;
 
     private readonly Recent<string, PlanAnswer> _known = new(Most);
 
@@ -21,7 +24,9 @@ internal sealed class PlanOptions : IDisposable
         var found = home.AsFound();
         return _known.Of(DesignFile.Write(new HomeFile(found.Site, [found.SetUp])), () =>
         {
-            var answer = Planner.Plan(found, stop: cancel);
+            using var clock = new CancellationTokenSource(Longest, time);
+            using var either = CancellationTokenSource.CreateLinkedTokenSource(clock.Token, cancel);
+            var answer = Planner.Plan(found, stop: either.Token);
             // What was cut short because its caller left is no answer for the next one.
             cancel.ThrowIfCancellationRequested();
             return answer;

@@ -23,6 +23,9 @@ internal sealed class PlanSearch
     /// <summary>How many set-ups are proven before it is asked again which are still worth it.</summary>
     private const int AtOnce = 8;
 
+    /// <summary>How many steps from one set-up are looked at: a home of twelve boxes has some hundreds.</summary>
+    private const int MostMoves = 2000;
+
     private readonly Design _found;
     private readonly PlanWeights _weights;
     private readonly HomeName? _name;
@@ -114,7 +117,9 @@ internal sealed class PlanSearch
         foreach (var state in at)
         {
             var judged = Judging.Judge(state.Proof.Observation);
-            next = Better(next, [.. PlanMoves.Of(judged, _found, _name)], state.Points);
+            List<Design> moves = [.. PlanMoves.Of(judged, _found, _name).Take(MostMoves)];
+            IsCut |= moves.Count == MostMoves;
+            next = Better(next, moves, state.Points);
         }
         return next;
     }
