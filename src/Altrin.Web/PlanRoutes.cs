@@ -76,17 +76,18 @@ internal static class PlanRoutes
         {
             return Problems.NoJob(asked.Id);
         }
-        var answer = await asked.Proofs.Do(asked.Id, c => options.Of(seen.Home, c), asked.Cancel);
+        // Worked out in turn; what is committed below finds it there.
+        await asked.Proofs.Do(asked.Id, c => options.Of(seen.Home, c), asked.Cancel);
         return await HeadRoutes.CommitHome(
             asked,
             HomeFile.PlannedName,
             head =>
-                chosen.Number < 1 || chosen.Number > answer.Options.Count
-                    ? (
-                        null,
-                        Problems.Field("/number", $"{chosen.Number}", $"The number of an option is expected, 1 to {answer.Options.Count}.")
-                    )
-                    : ((With(head.Home, answer.Options[chosen.Number - 1].SetUp), $"Option {chosen.Number} becomes the plan"), null),
+            {
+                var there = options.Of(head.Home, asked.Cancel).Options;
+                return chosen.Number < 1 || chosen.Number > there.Count
+                    ? (null, Problems.Field("/number", $"{chosen.Number}", $"The number of an option is expected, 1 to {there.Count}."))
+                    : ((With(head.Home, there[chosen.Number - 1].SetUp), $"Option {chosen.Number} becomes the plan"), null);
+            },
             narrow: false
         );
     }

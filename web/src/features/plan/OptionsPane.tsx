@@ -43,7 +43,7 @@ export default function OptionsPane({ state, tools }: { state: JobState; tools: 
           />
           <Box fontSize="sm" color="muted" mt="2">
             {answer.data.proven} set-ups were proven{answer.data.isCut && "; the search was cut short, and these are the best so far"}. One
-            point is a minute of work; a need that is missed counts 1,000.
+            point is a minute of work.
             {stands && " The option that is chosen takes the place of the plan that stands; undo brings that back."}
           </Box>
         </>
