@@ -78,14 +78,15 @@ public sealed record BoxRole(string Box, RoleKind Kind, string? Behind, bool ByR
         return at;
     }
 
-    private static bool JoinsByRadio(BoxMode mode) => mode.Joins is not null || mode is SatelliteMode { By: not null };
+    /// <summary>Whether a box in this mode joins another by radio.</summary>
+    internal static bool JoinsByRadio(BoxMode mode) => mode.Joins is not null || mode is SatelliteMode { By: not null };
 
     private static RoleKind KindOf(Observation seen, BoxSetting setting) =>
         setting.Mode switch
         {
             RouterMode { Passing: not null } or RouterMode { Dmz: not null } => RoleKind.Passing,
             RouterMode router => !router.Server.On && IsUnlinked(seen, setting.Box) ? RoleKind.LanToLan
-            : seen.Sheet.Nats.FirstOrDefault(n => n.Router == setting.Box) is { } && IsBehindRouter(seen, setting.Box) ? RoleKind.Cascade
+            : seen.Sheet.Nats.Any(n => n.Router == setting.Box) && IsBehindRouter(seen, setting.Box) ? RoleKind.Cascade
             : RoleKind.Router,
             BridgeMode => RoleKind.Bridge,
             AccessPointMode => RoleKind.AccessPoint,

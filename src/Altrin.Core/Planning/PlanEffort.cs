@@ -24,10 +24,10 @@ public sealed record PlanEffort(
     /// <summary>From what was found to a set-up.</summary>
     /// <param name="found">What was found.</param>
     /// <param name="design">The home with the set-up.</param>
-    /// <param name="ofBox">The work at one box; null to work it out.</param>
-    internal static PlanEffort Between(Design found, Design design, Func<BoxSetting, WorkEstimate>? ofBox = null)
+    /// <param name="ofBox">The work at one box.</param>
+    internal static PlanEffort Between(Design found, Design design, Func<BoxSetting, WorkEstimate> ofBox)
     {
-        var work = WorkEstimate.Between(found, design.SetUp, ofBox ?? (b => WorkEstimate.OfBox(found, design.SetUp, b)));
+        var work = WorkEstimate.Between(found, design.SetUp, ofBox);
         var laid = WiresLaid.Of(found, design);
         return new(
             work.Touched.Distinct(StringComparer.Ordinal).Count(),

@@ -84,7 +84,7 @@ public sealed record PlanScore(
             best.Count(l => l is { Use: LevelUse.Weak }),
             best.Count(l => l is { Use: LevelUse.Web }),
             Math.Round(seen.Rates.ToInternet().Sum(r => Halved(design, r)), 2),
-            design.SetUp.Boxes.Count(b => b.Mode.Joins is not null || b.Mode is SatelliteMode { By: not null }),
+            design.SetUp.Boxes.Count(b => BoxRole.JoinsByRadio(b.Mode)),
             seen.Network.Links.Where(l => l.IsRadio)
                 .DistinctBy(l => l.Id)
                 .Count(l => seen.Rates.Link(l.Id)?.Level is { Dbm: < SignalLevel.LimitDbm }),

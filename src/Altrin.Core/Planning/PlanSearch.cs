@@ -56,6 +56,19 @@ internal sealed class PlanSearch
     /// <param name="most">How many.</param>
     public IReadOnlyList<PlanState> Shown(int most)
     {
+        while (true)
+        {
+            // Where a box is left out on trial, what is proven then may itself be one to show.
+            var (proven, shown) = (Proven, Picked(most));
+            if (proven == Proven)
+            {
+                return shown;
+            }
+        }
+    }
+
+    private List<PlanState> Picked(int most)
+    {
         var shown = new List<PlanState>();
         foreach (var state in _best.Values.OrderBy(s => s.Points).ThenBy(s => s.Kind, StringComparer.Ordinal).ToList())
         {

@@ -109,9 +109,9 @@ public sealed class PlannedOptionTests
         var answer = Planner.Plan(found, stop: stopped.Token);
         Assert.Equal((true, 1), (answer.IsCut, answer.Proven));
         Assert.Empty(Difference.Between(found.Site, found.SetUp, Assert.Single(answer.Options).SetUp).Changes);
-        var short_ = Planner.Plan(found, mostProofs: 30, stop: TestContext.Current.CancellationToken);
-        Assert.True(short_.IsCut);
-        Assert.InRange(short_.Proven, 1, 30);
+        var brief = Planner.Plan(found, mostProofs: 30, stop: TestContext.Current.CancellationToken);
+        Assert.True(brief.IsCut);
+        Assert.InRange(brief.Proven, 1, 30);
         var told = new List<PlanAnswer>();
         var whole = Planner.Plan(found, progress: told.Add, stop: TestContext.Current.CancellationToken);
         Assert.False(whole.IsCut);
@@ -131,6 +131,51 @@ public sealed class PlannedOptionTests
         var dear = Planner.Plan(found, PlanWeights.Usual with { DeviceTouched = 400 }, stop: TestContext.Current.CancellationToken);
         Assert.Equal(0, dear.Options[0].Score.Effort.DevicesTouched);
         Assert.Equal(0, dear.Options[0].Score.Missed);
+    }
+
+    /// <summary>A box that is added to a home named by a school sends the home's name as that school has it.</summary>
+    [Theory]
+    [InlineData(NamingSchool.OneName, "willow", "willow")]
+    [InlineData(NamingSchool.OnePerBox, "willow Attic router", "willow Attic router")]
+    [InlineData(NamingSchool.OnePerBand, "willow", "willow 5")]
+    public void A_box_that_is_added_is_named_by_the_school(NamingSchool school, params string[] names)
+    {
+        var found = Found("surveys/third-near-second.json");
+        // What was found is named by the school of bands too: otherwise one name everywhere is less to do.
+        BoxMode Named(BoxMode mode) =>
+            school != NamingSchool.OnePerBand
+                ? mode
+                : mode.WithRadios([.. mode.Radios.Select(r => r.Radio == "r5" ? r with { Name = "willow 5" } : r)]);
+        var setUp = found.SetUp with { Boxes = [.. found.SetUp.Boxes.Select(b => b with { Mode = Named(b.Mode) })] };
+        var option = Plan(new(found.Site with { Naming = school }, setUp)).Options[0];
+        var added = new Design(found.Site, option.SetUp).Mode("attic-router");
+        Assert.Equal(names, added!.Radios.Select(r => r.Name));
+    }
+
+    /// <summary>A pair for television cable serves where that comes out in both places, and nowhere else.</summary>
+    [Fact]
+    public void A_coax_pair_needs_television_cable()
+    {
+        var found = Found("surveys/stone-house.json");
+        var site = found.Site with
+        {
+            Boxes =
+            [
+                .. found.Site.Boxes.Select(b =>
+                    b.Profile.Kind == BoxKind.Powerline ? b with { Profile = b.Profile with { Kind = BoxKind.Coax } } : b
+                ),
+            ],
+        };
+        var without = Plan(found with { Site = site });
+        Assert.All(without.Options, o => Assert.DoesNotContain(o.Roles, r => r.Kind == RoleKind.Switch));
+        IReadOnlyList<Socket> sockets =
+        [
+            new("tv-hall", "Hall television socket", SocketKind.Coax) { Place = "hall" },
+            new("tv-study", "Study television socket", SocketKind.Coax) { Place = "study" },
+        ];
+        var with = Plan(found with { Site = site with { Sockets = [.. site.Sockets, .. sockets] } });
+        Assert.Equal(2, with.Options[0].Roles.Count(r => r.Kind == RoleKind.Switch));
+        Assert.Contains(with.Options[0].SetUp.Cables, c => c.Medium == Medium.Coax);
     }
 
     /// <summary>The document lists each weight as it is.</summary>

@@ -72,7 +72,7 @@ internal static class DeviceMoves
     {
         var (signals, place) = (new Signals(design), design.Site.Place(device.Place));
         var heard = Air.Of(design)
-            .Where(a => !a.Guest && a.Setting.Name == name && a.Setting.Password == password)
+            .Where(a => a.Setting.Name == name && a.Setting.Password == password)
             .Where(a => device.Bands.Count == 0 || device.Bands.Contains(a.Radio.Band))
             .Select(a => (Air: a, Dbm: place is null ? null : signals.Of(a, place)?.Dbm))
             .ToList();

@@ -43,7 +43,7 @@ internal sealed class Draft(Design design)
     /// <summary>Lets the radios of a box send the name of the home.</summary>
     public Draft Name(string box, HomeName? name)
     {
-        var others = Air.Of(Design).Any(a => a.Box != box && !a.Guest);
+        var others = Air.Of(Design).Any(a => a.Box != box && !a.Guest && a.Setting.Name == name?.Name);
         return name is null || Design.Box(box) is not { } gear ? this : Set(box, m => name.On(gear, m, Design.Site.Naming, first: !others));
     }
 }

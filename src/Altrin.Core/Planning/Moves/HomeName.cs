@@ -40,7 +40,7 @@ internal sealed record HomeName(string Name, WifiSecurity Security, string? Pass
     /// <param name="box">The box.</param>
     /// <param name="mode">What it is set to.</param>
     /// <param name="school">How names are given.</param>
-    /// <param name="first">Whether it is the first box of the home to send, which keeps the name as it is.</param>
+    /// <param name="first">Whether no other box sends the name as it is: then it does.</param>
     public BoxMode On(Box box, BoxMode mode, NamingSchool school, bool first) =>
         mode.WithRadios([
             .. mode.Radios.Select(r =>
@@ -53,11 +53,7 @@ internal sealed record HomeName(string Name, WifiSecurity Security, string? Pass
                         {
                             NamingSchool.OnePerBox when !first => Short($"{Name} {box.Name}"),
                             NamingSchool.OnePerBand when radio.Band != RadioBand.Ghz2 => Short(
-                                $"{Name} {radio.Band switch
-                            {
-                                RadioBand.Ghz5 => 5,
-                                _ => 6,
-                            }}"
+                                $"{Name} {(radio.Band == RadioBand.Ghz5 ? 5 : 6)}"
                             ),
                             _ => Name,
                         },

@@ -97,6 +97,7 @@ internal sealed record Supply(Design Design, PortRef Port, CableFacts Known)
                 design.Site.Place(box.Place) is not { } here
                 || here.Id == there.Id
                 || here.Building != there.Building
+                || (kind == BoxKind.Coax && !HasCoax(design.Site, here, there))
                 || InnerPorts.Free(design, box.Box) is not { } free
                 || near.Profile.Ports.Select(p => p.Id).FirstOrDefault(p => p != InnerPorts.Mains(near.Profile)) is not { } into
                 || far.Profile.Ports.Select(p => p.Id).FirstOrDefault(p => p != InnerPorts.Mains(far.Profile)) is not { } from
@@ -124,6 +125,10 @@ internal sealed record Supply(Design Design, PortRef Port, CableFacts Known)
             }
         }
     }
+
+    /// <summary>Whether television cable comes out in both places: a pair needs it between them.</summary>
+    private static bool HasCoax(Site site, Place here, Place there) =>
+        new[] { here, there }.All(p => site.Sockets.Any(s => s.Place == p.Id && s.Kind == SocketKind.Coax));
 
     /// <summary>By a wireless bridge that joins what is sent, or what a second one that is set up for it sends.</summary>
     private static IEnumerable<Supply> ByRadio(Design design, string? place, HomeName? name)
