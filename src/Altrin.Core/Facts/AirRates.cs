@@ -101,5 +101,6 @@ public static class AirRates
 
     private static int UsualMhz(RadioBand band) => band == RadioBand.Ghz2 ? Channels.NarrowMhz : 80;
 
-    private static int WidestMhz(RadioBand band) => band == RadioBand.Ghz2 ? 40 : 160;
+    /// <summary>How wide a radio may be where it was not read, in MHz: common practice.</summary>
+    internal static int WidestMhz(RadioBand band) => band == RadioBand.Ghz2 ? 40 : 160;
 }

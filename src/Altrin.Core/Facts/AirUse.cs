@@ -30,18 +30,78 @@ public sealed record AirUse(
     /// <summary>The place whose scan neighbours were taken from; null where none was made.</summary>
     public string? ScannedIn { get; init; }
 
+    /// <summary>Who is heard on it only where a radio is wider than the 20 MHz that are certain, its width not having been noted.</summary>
+    public required IReadOnlyList<Disturber> MayDisturb { get; init; }
+
+    /// <summary>
+    /// The same as <see cref="Alone"/>, all radios whose width is not noted taken to be as wide as they can be: less where that reaches
+    /// further.
+    /// </summary>
+    public required double AloneAtLeast { get; init; }
+
+    /// <summary>The same as <see cref="Busy"/>, all radios whose width is not noted taken to be as wide as they can be.</summary>
+    public required double BusyAtLeast { get; init; }
+
     /// <summary>That of every radio of a home that sends, by box and radio.</summary>
     public static IReadOnlyList<AirUse> Of(Design design, Signals signals, IReadOnlyList<Air> airs)
     {
-        var radios = airs.GroupBy(a => (a.Box, a.Radio.Id)).Select(g => g.ToList()).ToList();
-        return [.. radios.Select(r => Of(design, signals, r, radios))];
+        var (radios, wide) = Radios(airs);
+        return [.. radios.Zip(wide ?? radios, (own, widest) => Of(design, signals, (own, radios), wide is null ? null : (widest, wide)))];
     }
 
     /// <summary>That of one radio; null where it does not send.</summary>
     public static AirUse? Of(Design design, Signals signals, IReadOnlyList<Air> airs, string box, string radio)
     {
-        var radios = airs.GroupBy(a => (a.Box, a.Radio.Id)).Select(g => g.ToList()).ToList();
-        return radios.Find(r => (r[0].Box, r[0].Radio.Id) == (box, radio)) is { } own ? Of(design, signals, own, radios) : null;
+        var (radios, wide) = Radios(airs);
+        var at = radios.FindIndex(r => (r[0].Box, r[0].Radio.Id) == (box, radio));
+        return at < 0 ? null : Of(design, signals, (radios[at], radios), wide is null ? null : (wide[at], wide));
+    }
+
+    /// <summary>What each radio sends; a second time with the widest that it can be where the width of one was not noted.</summary>
+    private static (List<List<Air>> Radios, List<List<Air>>? Wide) Radios(IReadOnlyList<Air> airs)
+    {
+        return (ByRadio(airs), airs.Any(IsUnsized) ? ByRadio(airs.Select(Widest)) : null);
+
+        static bool IsUnsized(Air air) => air.Setting is { Channel: not null, WidthMhz: null };
+        static List<List<Air>> ByRadio(IEnumerable<Air> airs) => [.. airs.GroupBy(a => (a.Box, a.Radio.Id)).Select(g => g.ToList())];
+        static Air Widest(Air air) =>
+            IsUnsized(air)
+            && Channels
+                .Widths(air.Radio.Band)
+                .Where(w => w <= (air.Radio.WidestMhz ?? AirRates.WidestMhz(air.Radio.Band)))
+                .Select(w => ChannelBlock.Of(air.Radio.Band, air.Setting.Channel!.Value, w))
+                .OfType<ChannelBlock>()
+                .MaxBy(b => b.WidthMhz)
+                is { } block
+                ? air with
+                {
+                    Setting = air.Setting with { WidthMhz = block.WidthMhz },
+                }
+                : air;
+    }
+
+    private static AirUse Of(
+        Design design,
+        Signals signals,
+        (List<Air> Own, List<List<Air>> All) noted,
+        (List<Air> Own, List<List<Air>> All)? widest
+    )
+    {
+        var use = Of(design, signals, noted.Own, noted.All);
+        if (widest is not { } wide)
+        {
+            return use;
+        }
+        var least = Of(design, signals, wide.Own, wide.All);
+        return use with
+        {
+            AloneAtLeast = Math.Min(use.Alone, least.Alone),
+            BusyAtLeast = Math.Min(use.Busy, least.Busy),
+            MayDisturb =
+            [
+                .. least.Disturbers.Where(d => !use.Disturbers.Any(u => (u.Box, u.Name, u.Channel) == (d.Box, d.Name, d.Channel))),
+            ],
+        };
     }
 
     private static AirUse Of(Design design, Signals signals, List<Air> own, List<List<Air>> all)
@@ -78,6 +138,8 @@ public sealed record AirUse(
             }
         }
         var neighbours = disturbers.Where(d => d.Box is null).Select(d => d.Takes).ToList();
+        var alone = Airtime.Left(beacons, neighbours, []);
+        var busy = Airtime.Left(beacons, neighbours, disturbers.Where(d => d.Box is not null).Select(d => d.Covers));
         return new(
             air.Box,
             air.Radio.Id,
@@ -86,12 +148,15 @@ public sealed record AirUse(
             air.Setting.WidthMhz,
             names,
             beacons,
-            Airtime.Left(beacons, neighbours, []),
-            Airtime.Left(beacons, neighbours, disturbers.Where(d => d.Box is not null).Select(d => d.Covers)),
+            alone,
+            busy,
             [.. disturbers.OrderByDescending(d => d.Takes).ThenByDescending(d => d.LevelDbm).ThenBy(d => d.Name, StringComparer.Ordinal)]
         )
         {
             ScannedIn = scanned?.Id,
+            AloneAtLeast = alone,
+            BusyAtLeast = busy,
+            MayDisturb = [],
         };
     }
 

@@ -122,11 +122,11 @@ internal sealed class RateParts
         var there = client.Place is { } place ? _signals.Of(air, place) : null;
         var back = client.Place is { } stands ? _signals.Back(air, stands, client.Kind) : null;
         var box = Ability.Of(air.Radio, air.Setting);
-        var (left, slowed) = (_use[(air.Box, air.Radio.Id)].Alone, IsProtected(air));
+        var (use, slowed) = (_use[(air.Box, air.Radio.Id)], IsProtected(air));
         return (
             air,
-            AirRates.Of(air.Radio.Band, there, box, client.Ability, slowed).Times(left),
-            AirRates.Of(air.Radio.Band, back, client.Ability, box, slowed).Times(left),
+            AirRates.Of(air.Radio.Band, there, box, client.Ability, slowed).Times(use.AloneAtLeast, use.Alone),
+            AirRates.Of(air.Radio.Band, back, client.Ability, box, slowed).Times(use.AloneAtLeast, use.Alone),
             there,
             back
         );
@@ -178,7 +178,8 @@ internal sealed class RateParts
             {
                 var level = _signals.Between(air, box);
                 var span = AirRates.Of(own.Band, level, Ability.Of(air.Radio, air.Setting), Ability.Of(own, null), IsProtected(air));
-                yield return (air, own.Id, span.Times(_use[(air.Box, air.Radio.Id)].Alone), level);
+                var use = _use[(air.Box, air.Radio.Id)];
+                yield return (air, own.Id, span.Times(use.AloneAtLeast, use.Alone), level);
             }
         }
     }

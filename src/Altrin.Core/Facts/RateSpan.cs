@@ -37,7 +37,10 @@ public sealed record RateSpan(double Low, double? Usual, double High)
     public RateSpan Rounded() => new(Math.Round(Low, 1), Usual is { } usual ? Math.Round(usual, 1) : null, Math.Round(High, 1));
 
     /// <summary>A part of it, 0 to 1.</summary>
-    public RateSpan Times(double share) => new(Low * share, Usual * share, High * share);
+    public RateSpan Times(double share) => Times(share, share);
+
+    /// <summary>A part of it that is not known: one that is certain for the least, one that is expected for the rest.</summary>
+    public RateSpan Times(double atLeast, double share) => new(Low * atLeast, Usual * share, High * share);
 
     /// <summary>What gets through two that take turns on one radio.</summary>
     public RateSpan TakingTurns(RateSpan other) => new(Turns(Low, other.Low), TurnsOf(Usual, other.Usual), Turns(High, other.High));

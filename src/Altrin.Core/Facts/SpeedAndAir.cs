@@ -6,6 +6,7 @@ namespace Altrin.Core.Facts;
 /// <summary>How fast a home is and how its air is used, as far as can be told.</summary>
 /// <param name="Rates">How fast each device gets to the internet, of those that get there.</param>
 /// <param name="Radios">How the air is used around each radio that sends.</param>
+/// <param name="Shares">What the devices of a radio leave to each other.</param>
 /// <param name="Places">What is heard in each place.</param>
 /// <param name="Names">The names on the air.</param>
 /// <param name="Bands">Who sends where, band by band.</param>
@@ -15,6 +16,7 @@ namespace Altrin.Core.Facts;
 public sealed record SpeedAndAir(
     IReadOnlyList<RateFact> Rates,
     IReadOnlyList<AirUse> Radios,
+    IReadOnlyList<AirShare> Shares,
     IReadOnlyList<PlaceLevels> Places,
     IReadOnlyList<NameFact> Names,
     IReadOnlyList<Spectrum> Bands,
@@ -34,9 +36,11 @@ public sealed record SpeedAndAir(
     {
         var rates = seen.Rates;
         var design = seen.Network.Design;
+        var toInternet = rates.ToInternet();
         return new(
-            rates.ToInternet(),
+            toInternet,
             rates.Use,
+            AirShare.Of(toInternet),
             [.. design.Site.Places.Select(p => PlaceLevels.Of(rates.Airs, rates.Signals, p))],
             NameFact.Of(seen.Network, rates.Airs),
             Spectrum.Of(design, rates.Airs),

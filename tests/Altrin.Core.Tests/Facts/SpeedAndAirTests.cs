@@ -164,6 +164,57 @@ public sealed class SpeedAndAirTests
         }
     }
 
+    /// <summary>
+    /// A radio whose width is not noted is certain to take 20 MHz and may take all that it can: the other one may be disturbed by it.
+    /// </summary>
+    [Theory]
+    [InlineData(36, 20, 44, 20, "", "")]
+    [InlineData(36, 80, 44, 20, "ap", "")]
+    [InlineData(36, null, 44, 20, "", "ap")]
+    [InlineData(36, null, 36, 20, "ap", "")]
+    [InlineData(36, null, 100, 20, "", "")]
+    [InlineData(36, null, 44, null, "", "ap")]
+    public void A_width_that_is_not_noted_may_reach_further(
+        int channel,
+        int? width,
+        int otherChannel,
+        int? otherWidth,
+        string certain,
+        string may
+    )
+    {
+        var home = House(channel, width)
+            .Stands("lost", "near")
+            .Edit<AccessPointMode>("lost", m => m with { Wifi = [m.Wifi[0] with { Channel = otherChannel, WidthMhz = otherWidth }] });
+        var use = Of(home).Radios.Single(r => r.Box == "lost");
+        Assert.Equal(certain, string.Join(' ', use.Disturbers.Where(d => d.Box is not null).Select(d => d.Box)));
+        Assert.Equal(may, string.Join(' ', use.MayDisturb.Where(d => d.Box is not null).Select(d => d.Box)));
+        Assert.Equal(may == "" && otherWidth is not null, use.BusyAtLeast == use.Busy);
+        Assert.InRange(use.AloneAtLeast, 0, use.Alone);
+        Assert.InRange(use.BusyAtLeast, 0, use.Busy);
+    }
+
+    /// <summary>
+    /// Three devices on one radio, one of the 54 Mb/s class: all get the same, the sum of times is one, and without it more is left.
+    /// </summary>
+    [Fact]
+    public void A_slow_device_takes_most_of_the_time_of_its_radio()
+    {
+        var home = Home.WithGateway().Place("hall").Stands("gw", "hall").Wifi("a", "gw").Wifi("b", "gw").Wifi("slow", "gw");
+        foreach (var (device, generation) in new[] { ("a", WifiGeneration.N), ("b", WifiGeneration.N), ("slow", WifiGeneration.G) })
+        {
+            home.Device(device, d => d with { Generation = generation, Streams = 1 }).Stands(device, "hall");
+        }
+        var share = Assert.Single(Of(home).Shares);
+        Assert.Equal(("gw", "slow"), (share.Box, share.Devices[0].Device));
+        Assert.Equal(["a", "b", "slow"], share.Devices.Select(d => d.Device).Order());
+        Assert.Equal(1, share.Devices.Sum(d => d.Part), 6);
+        Assert.Equal(1 / share.Devices.Sum(d => 1 / d.AloneMbps), share.EachMbps, 1);
+        Assert.Equal(share.Devices[1].AloneMbps / 2, share.WithoutSlowestMbps, 1);
+        Assert.InRange(share.Devices[0].Part, 0.5, 0.9);
+        Assert.Empty(Of(Home.WithGateway().Wifi("a", "gw")).Shares);
+    }
+
     private static Home House(int? channel, int? width) =>
         Home.WithGateway()
             .Edit<RouterMode>("gw", m => m with { Wifi = [] })

@@ -1317,6 +1317,15 @@ export interface components {
             networks: components["schemas"]["HeardNetwork"][];
             at?: null | string;
         };
+        AirShare: {
+            box: string;
+            radio: string;
+            /** Format: double */
+            eachMbps: number;
+            /** Format: double */
+            withoutSlowestMbps: number;
+            devices: components["schemas"]["Taken"][];
+        };
         AirUse: {
             box: string;
             radio: string;
@@ -1334,6 +1343,11 @@ export interface components {
             busy: number;
             disturbers: components["schemas"]["Disturber"][];
             scannedIn?: null | string;
+            mayDisturb: components["schemas"]["Disturber"][];
+            /** Format: double */
+            aloneAtLeast: number;
+            /** Format: double */
+            busyAtLeast: number;
         };
         Answer: {
             kind: components["schemas"]["AnswerKind"];
@@ -3847,6 +3861,7 @@ export interface components {
         SpeedAndAir: {
             rates: components["schemas"]["RateFact"][];
             radios: components["schemas"]["AirUse"][];
+            shares: components["schemas"]["AirShare"][];
             places: components["schemas"]["PlaceLevels"][];
             names: components["schemas"]["NameFact"][];
             bands: components["schemas"]["Spectrum"][];
@@ -3963,6 +3978,13 @@ export interface components {
         TableRequest: {
             table: components["schemas"]["SurveyTable"];
             text: string;
+        };
+        Taken: {
+            device: string;
+            /** Format: double */
+            aloneMbps: number;
+            /** Format: double */
+            part: number;
         };
         Trace: {
             target: components["schemas"]["Ipv4Address"];

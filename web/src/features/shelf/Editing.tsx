@@ -1,11 +1,11 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
-import { useState } from "react";
+import { Fragment, useState } from "react";
 import { ProblemError, type FileError, type Schemas } from "../../api/client";
 import { Button, Input, TextArea } from "../../ui/controls";
 import { Fold } from "../../ui/Fold";
 import { Labelled } from "../../ui/pieces";
 import { Tick } from "../../ui/Tick";
-import { keysOf, loginWords, modeWords, resetWords } from "../../ui/words";
+import { bandWords, keysOf, loginWords, modeWords, resetWords } from "../../ui/words";
 import { WordSelect } from "../../ui/WordSelect";
 import { FileErrors } from "../../ui/FileErrors";
 import { PageFields } from "./PageFields";
@@ -63,20 +63,13 @@ export function Editing({
   const traits = draft.traits ?? {};
   const setTraits = (parts: Partial<Schemas["Traits"]>) => set({ traits: { ...traits, ...parts } });
   const number = (value: string) => (value.trim() === "" ? null : Number(value));
-  const seconds = (key: "bootSeconds" | "saveSeconds" | "rebootSeconds", label: string) => (
+  const whole = (label: string, value: number | null | undefined, put: (value: number | null) => void) => (
     <Labelled label={label}>
-      {(ids) => (
-        <Input
-          {...ids}
-          type="number"
-          min="0"
-          max="3600"
-          value={traits[key] ?? ""}
-          onChange={(e) => setTraits({ [key]: number(e.target.value) })}
-        />
-      )}
+      {(ids) => <Input {...ids} type="number" min="0" step="1" value={value ?? ""} onChange={(e) => put(number(e.target.value))} />}
     </Labelled>
   );
+  const seconds = (key: "bootSeconds" | "saveSeconds" | "rebootSeconds", label: string) =>
+    whole(label, traits[key], (value) => setTraits({ [key]: value }));
   const save = async () => {
     setErrors(null);
     setBusy(true);
@@ -159,23 +152,20 @@ export function Editing({
           value={traits.reset?.by ?? "pinhole"}
           onChange={(by) => setTraits({ reset: { ...traits.reset, by } })}
         />
-        <Labelled label="Held, in seconds">
-          {(ids) => (
-            <Input
-              {...ids}
-              type="number"
-              min="1"
-              max="60"
-              value={traits.reset?.holdSeconds ?? ""}
-              onChange={(e) =>
-                setTraits({ reset: { ...traits.reset, by: traits.reset?.by ?? "pinhole", holdSeconds: number(e.target.value) } })
-              }
-            />
-          )}
-        </Labelled>
+        {whole("Held, in seconds", traits.reset?.holdSeconds, (holdSeconds) =>
+          setTraits({ reset: { ...traits.reset, by: traits.reset?.by ?? "pinhole", holdSeconds } }),
+        )}
         {seconds("bootSeconds", "Starts in, seconds")}
         {seconds("saveSeconds", "Saves in, seconds")}
         {seconds("rebootSeconds", "Restarts in, seconds")}
+        {whole("Routes at most, Mb/s", draft.routesMbps, (routesMbps) => set({ routesMbps }))}
+        {draft.radios.map((r) => (
+          <Fragment key={r.id}>
+            {whole(`Names at ${bandWords[r.band]} at most`, r.mostNames, (mostNames) =>
+              set({ radios: draft.radios.map((other) => (other.id === r.id ? { ...other, mostNames } : other)) }),
+            )}
+          </Fragment>
+        ))}
       </Box>
       <chakra.fieldset border="0">
         <chakra.legend fontSize="xs" color="muted">

@@ -78,6 +78,9 @@ const said: Schemas["SpeedAndAir"] = {
       beacons: 0.025,
       alone: 0.85,
       busy: 0.42,
+      aloneAtLeast: 0.85,
+      busyAtLeast: 0.42,
+      mayDisturb: [],
       disturbers: [
         { box: "loft-router", name: "pottery-loft", channel: 6, levelDbm: -70, covers: 1, takes: 1, busyPercent: null },
         { box: null, name: "", channel: 6, levelDbm: -58, covers: 0.5, takes: 0.1, busyPercent: 33 },
@@ -94,8 +97,40 @@ const said: Schemas["SpeedAndAir"] = {
       beacons: 0.025,
       alone: 0.97,
       busy: 0.97,
+      aloneAtLeast: 0.61,
+      busyAtLeast: 0.61,
+      mayDisturb: [],
       disturbers: [],
       scannedIn: null,
+    },
+    {
+      box: "studio-point",
+      radio: "r5",
+      band: "ghz5",
+      channel: 44,
+      widthMhz: null,
+      names: ["pottery"],
+      beacons: 0.004,
+      alone: 0.99,
+      busy: 0.99,
+      aloneAtLeast: 0.99,
+      busyAtLeast: 0.5,
+      mayDisturb: [{ box: "loft-router", name: "pottery-loft", channel: 36, levelDbm: -70, covers: 1, takes: 1, busyPercent: null }],
+      disturbers: [],
+      scannedIn: null,
+    },
+  ],
+  shares: [
+    {
+      box: "studio-point",
+      radio: "r24",
+      eachMbps: 8.4,
+      withoutSlowestMbps: 31,
+      devices: [
+        { device: "kiln-controller", aloneMbps: 12, part: 0.7 },
+        { device: "wheel-tablet", aloneMbps: 60, part: 0.15 },
+        { device: "printer", aloneMbps: 60, part: 0.15 },
+      ],
     },
   ],
   places: [
@@ -257,6 +292,10 @@ describe("Speed and air", () => {
     );
     expect(radios).toHaveTextContent("neighbours as heard in Studio");
     expect(radios).toHaveTextContent("not known: it chooses its channel");
+    expect(radios).toHaveTextContent("61 to 97 %");
+    expect(radios).toHaveTextContent("99 %50 to 99 % while all are busy");
+    expect(radios).toHaveTextContent("on channel 36, -70 dBm, over 100 % of it; only if wider than 20 MHz: width not noted");
+    expect(radios).toHaveTextContent("8.4 Mb/s for each of 3Kiln controller takes 70 % of the time; without it each gets 31 Mb/s");
     expect(screen.getByRole("region", { name: "Wi-Fi names, table" })).toHaveTextContent("only looks like one: 2 groups");
     expect(screen.getByText(/WPA2, password "home-key", group 1/)).toBeInTheDocument();
     expect(screen.getByText(/WPA3, password not noted, for guests, group 2/)).toBeInTheDocument();

@@ -3,10 +3,11 @@ import type { JobState, Schemas } from "../../../api/client";
 import { Cell, Head } from "../../../ui/tables";
 import { bandWords, securityWords, walkEndWords } from "../../../ui/words";
 import { nameOf } from "../../shared/designReading";
-import { percent } from "../../shared/airWords";
+import { mbpsText, percent } from "../../shared/airWords";
 
 /** Each radio with its channel, what is left of its time, and who disturbs it. */
-export function Radios({ radios, state }: { radios: Schemas["AirUse"][]; state: JobState }) {
+export function Radios({ air, state }: { air: Schemas["SpeedAndAir"]; state: JobState }) {
+  const { radios, shares } = air;
   const { design } = state;
   return (
     <Box as="section" aria-labelledby="radios">
@@ -24,6 +25,7 @@ export function Radios({ radios, state }: { radios: Schemas["AirUse"][]; state: 
                 <Head scope="col">Channel</Head>
                 <Head scope="col">Airtime left</Head>
                 <Head scope="col">Heard on its channel</Head>
+                <Head scope="col">While all its devices are busy</Head>
               </tr>
             </thead>
             <tbody>
@@ -44,15 +46,18 @@ export function Radios({ radios, state }: { radios: Schemas["AirUse"][]; state: 
                     )}
                   </Cell>
                   <Cell whiteSpace="nowrap">
-                    <chakra.span fontFamily="mono">{percent(r.alone)}</chakra.span>
-                    {percent(r.busy) !== percent(r.alone) && (
+                    <chakra.span fontFamily="mono">{spanned(r.aloneAtLeast, r.alone)}</chakra.span>
+                    {(percent(r.busy) !== percent(r.alone) || percent(r.busyAtLeast) !== percent(r.aloneAtLeast)) && (
                       <Box fontSize="sm" color="ochre">
-                        {percent(r.busy)} while all are busy
+                        {spanned(r.busyAtLeast, r.busy)} while all are busy
                       </Box>
                     )}
                   </Cell>
                   <Cell>
                     <Disturbed by={r} state={state} />
+                  </Cell>
+                  <Cell>
+                    <Sharing share={shares.find((s) => s.box === r.box && s.radio === r.radio)} state={state} />
                   </Cell>
                 </tr>
               ))}
@@ -68,17 +73,18 @@ function Disturbed({ by, state }: { by: Schemas["AirUse"]; state: JobState }) {
   if (by.channel === null) {
     return <chakra.span color="muted">not known: it chooses its channel</chakra.span>;
   }
-  if (by.disturbers.length === 0) {
+  if (by.disturbers.length + by.mayDisturb.length === 0) {
     return <chakra.span color="muted">{by.scannedIn ? "no one" : "no box of the home; no scan tells of neighbours"}</chakra.span>;
   }
   return (
     <>
-      {by.disturbers.map((d, i) => (
+      {[...by.disturbers, ...by.mayDisturb].map((d, i) => (
         <Box key={i}>
           {d.box ? nameOf(state.design, d.box) : d.name === "" ? "a neighbour that hides its name" : `neighbour "${d.name}"`}{" "}
           <chakra.span color="muted" fontSize="sm">
             on channel {d.channel}, {Math.round(d.levelDbm)} dBm, over {percent(d.covers)} of it
             {d.busyPercent !== null && `; finds it busy ${d.busyPercent} % of the time`}
+            {i >= by.disturbers.length && "; only if wider than 20 MHz: width not noted"}
           </chakra.span>
         </Box>
       ))}
@@ -89,6 +95,30 @@ function Disturbed({ by, state }: { by: Schemas["AirUse"]; state: JobState }) {
       )}
     </>
   );
+}
+
+/** What each device of a radio gets while all are busy, and which of them takes most of the time. */
+function Sharing({ share, state }: { share: Schemas["AirShare"] | undefined; state: JobState }) {
+  const most = share?.devices[0];
+  if (!share || !most) {
+    return <chakra.span color="muted">one device at most</chakra.span>;
+  }
+  return (
+    <>
+      <chakra.span fontFamily="mono">{mbpsText(share.eachMbps)} Mb/s</chakra.span> for each of {share.devices.length}
+      {most.part * share.devices.length >= 1.5 && (
+        <Box fontSize="sm" color="ochre">
+          {nameOf(state.design, most.device)} takes {percent(most.part)} of the time; without it each gets{" "}
+          {mbpsText(share.withoutSlowestMbps)} Mb/s
+        </Box>
+      )}
+    </>
+  );
+}
+
+/** A part that is at least so much, and more where what is not noted is favourable. */
+function spanned(least: number, most: number) {
+  return percent(least) === percent(most) ? percent(most) : `${Math.round(100 * least)} to ${percent(most)}`;
 }
 
 /** Where a device that is carried about ends badly served, and which devices do not get in everywhere. */

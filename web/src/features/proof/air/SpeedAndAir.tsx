@@ -26,7 +26,7 @@ export function SpeedAndAir({ state, tools }: { state: JobState; tools: JobTools
           <Heard places={air.places} limits={air.levels} state={state} />
           <SpectrumLanes bands={air.bands} state={state} />
           <Channels state={state} tools={tools} />
-          <Radios radios={air.radios} state={state} />
+          <Radios air={air} state={state} />
           <NamesOnAir names={air.names} movingDbm={air.levels.movingDbm} state={state} />
           <MovingAbout air={air} state={state} />
         </Box>

@@ -17,6 +17,10 @@ const router = part<Profile>({
   edition: 3,
   modes: ["router", "accessPoint"],
   ports: [{ id: "lan1", label: "1" }],
+  radios: [
+    { id: "r24", band: "ghz2", mostNames: 4 },
+    { id: "r5", band: "ghz5" },
+  ],
   factoryPool: "192.168.1.100-192.168.1.199",
   habits: { checksOffer: true, loopsBack: false },
   traits: { login: "onLabel", bootSeconds: 90, reset: { by: "button", holdSeconds: 10 } },
@@ -57,6 +61,12 @@ describe("A kind on the shelf", () => {
       "how long its button is held",
       () => type("Held, in seconds", "15"),
       { traits: { ...router.traits, reset: { by: "button", holdSeconds: 15 } } },
+    ],
+    ["what it routes", () => type("Routes at most, Mb/s", "300"), { routesMbps: 300 }],
+    [
+      "how many names a radio sends",
+      () => type("Names at 5 GHz at most", "8"),
+      { radios: router.radios.map((r) => (r.id === "r5" ? { ...r, mostNames: 8 } : r)) },
     ],
     ["its login", () => type("Login after a reset", "sameForAll"), { traits: { ...router.traits, login: "sameForAll" } }],
     ["a mode", () => fireEvent.click(screen.getByLabelText("Repeater")), { modes: ["router", "accessPoint", "repeater"] }],
