@@ -28,23 +28,78 @@ internal static class PlanCommand
             Arity = new(2, 2),
             AllowMultipleArgumentsPerToken = true,
         };
+        var way = WayOption.Make();
+        var whyNot = new Option<string?>("--why-not")
+        {
+            Description = "Asks for an alternative instead: the id of a box and what it should become, such as loft-router=lanToLan.",
+            HelpName = "BOX=ROLE",
+        };
         var command = new Command("plan", "Works out what each box should become, as options that are proven.")
         {
             file,
             setUp,
             json,
             write,
+            way,
+            whyNot,
         };
         command.SetAction(
             (parsed, stop) =>
                 Task.FromResult(
-                    DesignSource.Home(parsed.GetValue(file)!, input, errors) is not { } home
+                    WayOption.Read(parsed.GetValue(way) ?? [], errors) is not { } ways
+                    || DesignSource.Home(parsed.GetValue(file)!, input, errors) is not { } home
                     || DesignSource.SetUp(home, parsed.GetValue(setUp) ?? home.AsFound().SetUp.Name, errors) is not { } found
                         ? ExitCode.BadInput
-                        : Print(Planner.Plan(found, stop: stop), found, home, parsed.GetValue(json), parsed.GetValue(write) ?? [])
+                    : parsed.GetValue(whyNot) is { } asked ? Ask(new(found) { Ways = ways }, asked, parsed.GetValue(json), stop)
+                    : Print(
+                        Planner.Plan(new(found) { Ways = ways }, stop: stop),
+                        found,
+                        home,
+                        parsed.GetValue(json),
+                        parsed.GetValue(write) ?? []
+                    )
                 )
         );
         return command;
+
+        int Ask(PlanTask task, string asked, bool asJson, CancellationToken stop)
+        {
+            var parts = asked.Split('=', 2, StringSplitOptions.TrimEntries);
+            if (
+                parts.Length != 2
+                || task.Found.Box(parts[0]) is not { } box
+                || !Enum.TryParse<RoleKind>(parts[1], ignoreCase: true, out var wanted)
+                || !Enum.IsDefined(wanted)
+                || int.TryParse(parts[1], out _)
+            )
+            {
+                errors.WriteLine(
+                    $"altrin: --why-not {asked}: a box, an equals sign and a role are expected. Boxes: "
+                        + $"{string.Join(", ", task.Found.Site.Boxes.Select(b => b.Id))}. "
+                        + $"Roles: {string.Join(", ", Enum.GetNames<RoleKind>().Select(WayText.Said))}."
+                );
+                return ExitCode.BadInput;
+            }
+            var answer = WhyNot.Of(task, Planner.Plan(task, stop: stop).Options[0], box.Id, wanted, stop);
+            if (asJson)
+            {
+                output.WriteLine(JsonSerializer.Serialize(WhyNotDocument.Of(task.Found, answer), AltrinJson.Indented));
+                return answer.Option is null ? ExitCode.Findings : ExitCode.Sound;
+            }
+            if (answer.Option is not { } option)
+            {
+                output.WriteLine(answer.Because);
+                return ExitCode.Findings;
+            }
+            Tables(new([option], 0, answer.IsCut), task.Found);
+            output.WriteLine();
+            output.WriteLine("Against the first option:");
+            foreach (var item in answer.Price)
+            {
+                output.WriteLine($"  {Signed(item.Points), 8} points  {item.Says}: {Signed(item.More)}");
+            }
+            return ExitCode.Sound;
+        }
 
         int Print(PlanAnswer answer, Design found, HomeFile home, bool asJson, string[] to)
         {
@@ -108,6 +163,18 @@ internal static class PlanCommand
             {
                 output.WriteLine($"{i + 1}. {option.Verdict}");
             }
+            foreach (var (option, i) in documents.Select((d, i) => (d, i)).Where(d => d.d.Departures.Count > 0))
+            {
+                output.WriteLine($"Option {i + 1} departs from your way of working:");
+                foreach (var said in option.Departures)
+                {
+                    output.WriteLine($"  {said}");
+                }
+            }
+            if (answer.Proven == 0)
+            {
+                return;
+            }
             output.WriteLine(
                 $"{answer.Proven} set-ups were proven{(answer.IsCut ? "; the search was cut short, and these are the best so far" : "")}."
             );
@@ -116,6 +183,8 @@ internal static class PlanCommand
 
     private static string Said(OptionNeed need) =>
         need.Why is null ? AnswerWords.Of(need.Answer) : $"{AnswerWords.Of(need.Answer)}: {need.Why}";
+
+    private static string Signed(double count) => (count > 0 ? "+" : "") + Number(Math.Round(count, 1));
 
     private static string Number(double count) => count.ToString("#,0.#", CultureInfo.InvariantCulture);
 }

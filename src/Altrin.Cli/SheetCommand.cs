@@ -58,11 +58,7 @@ internal static class SheetCommand
             Description = "Writes the way back from the state after a step instead: its number, 0 for before the first, or its id.",
             HelpName = "STEP",
         };
-        var way = new Option<string[]>("--way")
-        {
-            Description = $"How you go about it, once for each: {string.Join(", ", WayText.Known)}.",
-            HelpName = "NAME=VALUE",
-        };
+        var way = WayOption.Make();
         var command = new Command("sheet", "Works out a run sheet: what is done in which order, and what is seen then.")
         {
             home,
@@ -82,7 +78,7 @@ internal static class SheetCommand
                 return ExitCode.BadInput;
             }
             if (
-                WaysOf(parsed.GetValue(way) ?? [], errors) is not { } ways
+                WayOption.Read(parsed.GetValue(way) ?? [], errors) is not { } ways
                 || DesignSource.Home(parsed.GetValue(home)!, input, errors) is not { } read
                 || DesignSource.SetUp(read, begins, errors) is not { } found
                 || DesignSource.SetUp(read, ends, errors) is not { } planned
@@ -151,17 +147,6 @@ internal static class SheetCommand
                 done();
             }
         }
-    }
-
-    /// <summary>The usual ways with what was typed; null where one of them is none, which is said.</summary>
-    private static Ways? WaysOf(IEnumerable<string> typed, TextWriter errors)
-    {
-        var ways = WayText.Of(typed);
-        if (!ways.Ok)
-        {
-            errors.WriteLine($"altrin: --way {ways.Error}");
-        }
-        return ways.Ok ? ways.Value : null;
     }
 
     /// <summary>Which step is meant, from 1; 0 for before the first, null where there is none such.</summary>

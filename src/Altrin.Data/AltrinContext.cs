@@ -25,6 +25,9 @@ public sealed class AltrinContext(DbContextOptions<AltrinContext> options) : DbC
     /// <summary>Run sheets that a person typed.</summary>
     public DbSet<SheetEntity> Sheets => Set<SheetEntity>();
 
+    /// <summary>How the installer goes about it.</summary>
+    public DbSet<WaysEntity> Ways => Set<WaysEntity>();
+
     /// <summary>Keys of the hashes of secrets, encrypted.</summary>
     public DbSet<HashKeyEntity> HashKeys => Set<HashKeyEntity>();
 
@@ -56,6 +59,9 @@ public sealed class AltrinContext(DbContextOptions<AltrinContext> options) : DbC
         var sheet = modelBuilder.Entity<SheetEntity>();
         sheet.Property(s => s.Name).HasMaxLength(SheetStore.LongestName);
         sheet.HasOne<JobEntity>().WithMany().HasForeignKey(s => s.JobId).OnDelete(DeleteBehavior.Cascade);
+        var ways = modelBuilder.Entity<WaysEntity>();
+        ways.HasOne<JobEntity>().WithMany().HasForeignKey(w => w.JobId).OnDelete(DeleteBehavior.Cascade);
+        ways.HasIndex(w => w.JobId).IsUnique();
     }
 
     private sealed class UnixMilliseconds()

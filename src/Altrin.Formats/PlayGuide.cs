@@ -31,12 +31,11 @@ public static class PlayGuide
                 its home. Where it is not known what a kind of box does, an act has up to four outcomes; the usual one is taken, or the one
                 that the act names (`"outcome": 2`). Members that may be empty inside `changes`, `address` and `known` are written as `null`.
 
-                `ways` says how who works goes about it where good installers differ: `reset` (`always`, `ifLoginUnknown`), `password`
-                (`first`, `last`), `address` of a further box (`any`, `low`, `high`, `reserved`), `touchesDevices`, `touchesGateway` and
-                `socket` (whether the laptop has an Ethernet socket: true or false). What is left out is the first named, and true. A
-                sheet that is worked out without a socket opens each page by Wi-Fi, and says what cannot be done so. An act that departs
-                from them says so and is done all the same. After each act the values that are not known yet are listed (an address that
-                was leased, a login, what stands on a label), and what is for the evening only and has to be undone.
+                `ways` says how who works goes about it where good installers differ: the names and values of the last table. What is left
+                out is the first named. A sheet that is worked out without a socket opens each page by Wi-Fi, and says what cannot be done
+                so. An act that departs from them says so and is done all the same; `gateway`, `further` and `backhaul` are for the
+                [options](planning.md). After each act the values that are not known yet are listed (an address that was leased, a login,
+                what stands on a label), and what is for the evening only and has to be undone.
 
                 Time counts seconds. Hands take the usual time of what they do; a box that starts, saves or is renewed is busy from then on,
                 by the time that its profile notes, else by what is usual (common practice); `wait` and `waitUntilReady` let it pass. A page
@@ -97,6 +96,20 @@ public static class PlayGuide
                 text.Append($"| {name} | {string.Join("; ", lacking)} |\n");
             }
             text.Append($"\n{open.Sum(o => o.Lacking.Count)} facts in all. What is not known has an outcome for each way that there is.\n");
+            text.Append(
+                """
+
+                ## Ways of working
+
+                | way | value | what it is | what speaks for it (common practice) |
+                |---|---|---|---|
+
+                """
+            );
+            foreach (var (school, answer) in SchoolDocument.All.SelectMany(s => s.Answers.Select(a => (s, a))))
+            {
+                text.Append($"| `{school.Name}` | `{answer.Value}` | {school.Asks.ToLowerInvariant()}: {answer.Says} | {answer.For} |\n");
+            }
             return text.ToString();
         }
     }

@@ -47,7 +47,8 @@ public static class WayText
     private static IEnumerable<(string, object)> Values(Type type) =>
         type == typeof(bool) ? [("true", true), ("false", false)] : Enum.GetValues(type).Cast<object>().Select(v => (Said($"{v}"), v));
 
-    private static string Said(string name) => JsonNamingPolicy.CamelCase.ConvertName(name);
+    /// <summary>A name of the code as it is typed: "LanToLan" as "lanToLan".</summary>
+    public static string Said(string name) => JsonNamingPolicy.CamelCase.ConvertName(name);
 
     private static bool Same(string a, string b) => string.Equals(a, b, StringComparison.OrdinalIgnoreCase);
 }

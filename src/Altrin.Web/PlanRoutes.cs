@@ -3,65 +3,129 @@ using Altrin.Core.Sites;
 using Altrin.Data;
 using Altrin.Formats;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Mvc;
 
 namespace Altrin.Web;
 
-/// <summary>Options that were worked out last, by what was found: they are not stored, and a plan that is edited changes none.</summary>
-internal sealed class PlanOptions(TimeProvider time) : IDisposable
-{
-    /// <summary>How many are remembered.</summary>
-    private const int Most = 6;
+/// <summary>An alternative that is asked about.</summary>
+/// <param name="Id">The job.</param>
+/// <param name="Box">The box.</param>
+/// <param name="As">What it should become.</param>
+/// <param name="Store">Jobs.</param>
+/// <param name="Ways">How the installer goes about it.</param>
+/// <param name="Proofs">Where answers are worked out.</param>
+/// <param name="Options">Options that were worked out.</param>
+/// <param name="Cancel">Ends the work when the caller no longer waits.</param>
+internal readonly record struct WhyNotQuestion(
+    [FromRoute(Name = "id")] long Id,
+    [FromQuery(Name = "box")] string Box,
+    [FromQuery(Name = "as")] string As,
+    JobStore Store,
+    WaysStore Ways,
+    Proofs Proofs,
+    PlanOptions Options,
+    CancellationToken Cancel
+);
 
-    /// <summary>How long a search may take: after it, the best so far is the answer.</summary>
-    private static readonly TimeSpan Longest = Proofs.Longest / 2;
-
-    private readonly Recent<string, PlanAnswer> _known = new(Most);
-
-    /// <summary>The options for a home as it was found.</summary>
-    /// <exception cref="OperationCanceledException">The caller no longer waits.</exception>
-    public PlanAnswer Of(HomeFile home, CancellationToken cancel)
-    {
-        var found = home.AsFound();
-        return _known.Of(DesignFile.Write(new HomeFile(found.Site, [found.SetUp])), () =>
-        {
-            using var clock = new CancellationTokenSource(Longest, time);
-            using var either = CancellationTokenSource.CreateLinkedTokenSource(clock.Token, cancel);
-            var answer = Planner.Plan(found, stop: either.Token);
-            // What was cut short because its caller left is no answer for the next one.
-            cancel.ThrowIfCancellationRequested();
-            return answer;
-        });
-    }
-
-    /// <inheritdoc/>
-    public void Dispose() => _known.Dispose();
-}
-
-/// <summary>An option that becomes the plan.</summary>
-/// <param name="Number">Its number, from 1.</param>
-internal sealed record ChosenOption(int Number);
+/// <summary>An option that becomes the plan: one of those shown, or the one that was asked for.</summary>
+/// <param name="Number">Its number, from 1; null for one that was asked for.</param>
+/// <param name="Box">The box that was asked about; null for one of those shown.</param>
+/// <param name="As">What it was to become.</param>
+internal sealed record ChosenOption(int? Number = null, string? Box = null, RoleKind? As = null);
 
 /// <summary>What each box of a job should become.</summary>
 internal static class PlanRoutes
 {
+    /// <summary>How long a page that asks for the best so far waits for the end.</summary>
+    private static readonly TimeSpan ForBestSoFar = TimeSpan.FromMilliseconds(600);
+
     public static void Map(RouteGroupBuilder jobs)
     {
-        jobs.MapGet("/{id:long}/options", Read).WithName("GetOptions").WithTags("Plan").ProducesProblem(StatusCodes.Status404NotFound);
+        var options = jobs.MapGroup("/{id:long}/options").WithTags("Plan").ProducesProblem(StatusCodes.Status404NotFound);
+        options.MapGet("", Read).WithName("GetOptions");
+        options.MapPost("/stop", Stop).WithName("StopOptions");
+        options.MapGet("/why-not", Ask).WithName("GetWhyNot").ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         HeadRoutes
-            .Describe(jobs.MapPost("/{id:long}/options/chosen", Choose).WithName("ChooseOption").WithTags("Plan"))
+            .Describe(options.MapPost("/chosen", Choose).WithName("ChooseOption"))
             .ProducesProblem(StatusCodes.Status422UnprocessableEntity);
     }
 
+    /// <param name="id">The job.</param>
+    /// <param name="soFar">Whether the best so far is an answer too.</param>
+    /// <param name="anew">Whether a search that was cut short is begun again.</param>
+    /// <param name="store">Jobs.</param>
+    /// <param name="ways">How the installer goes about it.</param>
+    /// <param name="options">Searches.</param>
+    /// <param name="time">The clock.</param>
+    /// <param name="cancel">Ends the wait, and the search where no one else waits for it.</param>
     private static async Task<Results<Ok<PlanDocument>, ProblemHttpResult>> Read(
         long id,
+        bool? soFar,
+        bool? anew,
         JobStore store,
-        Proofs proofs,
+        WaysStore ways,
+        PlanOptions options,
+        TimeProvider time,
+        CancellationToken cancel
+    )
+    {
+        if (await store.Find(id, cancel) is not { } head)
+        {
+            return Problems.NoJob(id);
+        }
+        var found = head.Home.AsFound();
+        var run = options.Of(id, head.Home, (await ways.Of(id, cancel)).Ways, anew == true);
+        while (soFar == true && !run.End.IsCompleted)
+        {
+            await run.Wait(ForBestSoFar, time, cancel);
+            if (!run.End.IsCompleted && run.SoFar is { } best)
+            {
+                return TypedResults.Ok(PlanDocument.Of(found, best, isRunning: true));
+            }
+        }
+        return TypedResults.Ok(PlanDocument.Of(found, await run.Answer(cancel)));
+    }
+
+    /// <summary>Ends the search that goes on: the best so far is the answer.</summary>
+    private static async Task<Results<Ok<PlanDocument>, ProblemHttpResult>> Stop(
+        long id,
+        JobStore store,
+        WaysStore ways,
         PlanOptions options,
         CancellationToken cancel
-    ) =>
-        await store.Find(id, cancel) is { } head
-            ? TypedResults.Ok(PlanDocument.Of(head.Home.AsFound(), await proofs.Do(id, c => options.Of(head.Home, c), cancel)))
-            : Problems.NoJob(id);
+    )
+    {
+        if (await store.Find(id, cancel) is not { } head)
+        {
+            return Problems.NoJob(id);
+        }
+        var run = options.Of(id, head.Home, (await ways.Of(id, cancel)).Ways);
+        run.Stop();
+        return TypedResults.Ok(PlanDocument.Of(head.Home.AsFound(), await run.Answer(cancel)));
+    }
+
+    /// <summary>An alternative that a person names, built as nearly as can be and proven.</summary>
+    private static async Task<Results<Ok<WhyNotDocument>, ProblemHttpResult>> Ask([AsParameters] WhyNotQuestion question)
+    {
+        var cancel = question.Cancel;
+        if (await question.Store.Find(question.Id, cancel) is not { } head)
+        {
+            return Problems.NoJob(question.Id);
+        }
+        var found = head.Home.AsFound();
+        if (found.Box(question.Box) is null)
+        {
+            return NoBox("/box", question.Box);
+        }
+        if (!Enum.TryParse<RoleKind>(question.As, ignoreCase: true, out var wanted) || int.TryParse(question.As, out _))
+        {
+            return Problems.Field("/as", question.As, $"One of {string.Join(", ", Enum.GetNames<RoleKind>().Select(WayText.Said))}.");
+        }
+        var mine = (await question.Ways.Of(question.Id, cancel)).Ways;
+        return TypedResults.Ok(
+            WhyNotDocument.Of(found, await question.Options.Ask(question.Id, head.Home, mine, question.Box, wanted, cancel))
+        );
+    }
 
     /// <summary>
     /// An option becomes the set-up "planned", in one revision. A plan that stands is replaced: undo brings it back. What was found stays.
@@ -69,6 +133,7 @@ internal static class PlanRoutes
     private static async Task<Results<Ok<JobState>, ProblemHttpResult>> Choose(
         [AsParameters] HeadRequest asked,
         ChosenOption chosen,
+        WaysStore ways,
         PlanOptions options
     )
     {
@@ -76,21 +141,47 @@ internal static class PlanRoutes
         {
             return Problems.NoJob(asked.Id);
         }
-        // Worked out in turn; what is committed below finds it there.
-        await asked.Proofs.Do(asked.Id, c => options.Of(seen.Home, c), asked.Cancel);
-        return await HeadRoutes.CommitHome(
+        var mine = (await ways.Of(asked.Id, asked.Cancel)).Ways;
+        if (chosen is { Number: null, Box: { } box, As: { } wanted })
+        {
+            if (seen.Home.AsFound().Box(box) is null)
+            {
+                return NoBox("/box", box);
+            }
+            var answer = await options.Ask(asked.Id, seen.Home, mine, box, wanted, asked.Cancel);
+            return answer.Option is { } option
+                ? await Commit(asked, _ => option.SetUp, $"{seen.Home.AsFound().NameOf(box)} as asked for becomes the plan")
+                : Problems.Field("/as", $"{wanted}", answer.Because!);
+        }
+        // Worked out before the turn of the job is taken; what is committed below finds it there.
+        var there = (await options.Of(asked.Id, seen.Home, mine).Answer(asked.Cancel)).Options;
+        return chosen.Number is not { } number || number < 1 || number > there.Count
+            ? Problems.Field("/number", $"{chosen.Number}", $"The number of an option is expected, 1 to {there.Count}.")
+            : await Commit(
+                asked,
+                head =>
+                    options.Of(asked.Id, head.Home, mine).End is { IsCompletedSuccessfully: true, Result.Options: var same }
+                    && same.Count >= number
+                        ? same[number - 1].SetUp
+                        : null,
+                $"Option {number} becomes the plan"
+            );
+    }
+
+    /// <summary>Commits a set-up as the plan; where what was found is another by now, that is said instead.</summary>
+    private static Task<Results<Ok<JobState>, ProblemHttpResult>> Commit(HeadRequest asked, Func<JobHead, SetUp?> planned, string says) =>
+        HeadRoutes.CommitHome(
             asked,
             HomeFile.PlannedName,
             head =>
-            {
-                var there = options.Of(head.Home, asked.Cancel).Options;
-                return chosen.Number < 1 || chosen.Number > there.Count
-                    ? (null, Problems.Field("/number", $"{chosen.Number}", $"The number of an option is expected, 1 to {there.Count}."))
-                    : ((With(head.Home, there[chosen.Number - 1].SetUp), $"Option {chosen.Number} becomes the plan"), null);
-            },
+                planned(head) is { } setUp
+                    ? ((With(head.Home, setUp), says), null)
+                    : (null, Problems.Field("/number", "an option of what was found before", "Options of what is found now are expected.")),
             narrow: false
         );
-    }
+
+    private static ProblemHttpResult NoBox(string pointer, string box) =>
+        Problems.Field(pointer, box, "The id of a box of the home is expected.");
 
     private static HomeFile With(HomeFile home, SetUp planned) =>
         home with

@@ -24,6 +24,9 @@ internal sealed class Recent<TKey, TValue>(int most) : IDisposable
         return known!;
     }
 
+    /// <summary>Lets go of what belongs to a key.</summary>
+    public void Forget(TKey key) => _known.Remove(key);
+
     /// <inheritdoc/>
     public void Dispose() => _known.Dispose();
 }

@@ -13,8 +13,8 @@ namespace Altrin.Web;
 /// <param name="Id">The job.</param>
 /// <param name="From">The set-up that it begins with; "found" where left out.</param>
 /// <param name="To">The set-up that it ends in; where left out, the planned one if it is sound, else the first that is.</param>
-/// <param name="Way">How the installer goes about it, each as a name and a value such as socket=false; the usual where left out.</param>
 /// <param name="Store">Jobs.</param>
+/// <param name="MyWays">How the installer goes about it.</param>
 /// <param name="Proofs">Where answers are worked out.</param>
 /// <param name="Sheets">Sheets that were derived last.</param>
 /// <param name="Cancel">Ends the work when the caller no longer waits.</param>
@@ -22,8 +22,8 @@ internal readonly record struct RunQuestion(
     [FromRoute(Name = "id")] long Id,
     [FromQuery(Name = "from")] string? From,
     [FromQuery(Name = "to")] string? To,
-    [FromQuery(Name = "way")] string[]? Way,
     JobStore Store,
+    WaysStore MyWays,
     Proofs Proofs,
     RunSheets Sheets,
     CancellationToken Cancel
@@ -194,10 +194,7 @@ internal static class RunRoutes
         {
             return (null, Problems.NoJob(question.Id));
         }
-        if (WayText.Of(question.Way ?? []) is var ways && !ways.Ok)
-        {
-            return (null, Problems.Field("/way", string.Join(", ", question.Way!), ways.Error));
-        }
+        var ways = (await question.MyWays.Of(question.Id, question.Cancel)).Ways;
         var begins = question.From ?? "found";
         if (head.Home.Design(begins) is not { } from)
         {
@@ -214,8 +211,8 @@ internal static class RunRoutes
                 // Every set-up is proven for it: only where that is asked, or one has to be chosen.
                 var ends = new Lazy<IReadOnlyList<RunEnd>>(() => RunSheets.Ends(head.Home, begins));
                 var to = question.To ?? (ends.Value.FirstOrDefault(e => e.Faults.Count == 0) ?? First(ends.Value))?.Name;
-                var evening = new Evening(ends, begins, to, ways.Value, () =>
-                    question.Sheets.Of(head.Revision.Id, from, head.Home.Design(to!)!, ways.Value, cancel)
+                var evening = new Evening(ends, begins, to, ways, () =>
+                    question.Sheets.Of(head.Revision.Id, from, head.Home.Design(to!)!, ways, cancel)
                 );
                 return (answer(evening, cancel), to);
             },

@@ -25,6 +25,7 @@ internal static class Setup
         services.AddScoped<SecretStore>();
         services.AddScoped<ReadingStore>();
         services.AddScoped<SheetStore>();
+        services.AddScoped<WaysStore>();
         services.AddSingleton(_ => new Recent<(long Revision, long Sheet), Play>(MostPlays));
         services.AddSingleton<RunSheets>();
         services.AddSingleton<PlanOptions>();
@@ -67,6 +68,7 @@ internal static class Setup
         app.MapGet("/api/countries", () => TypedResults.Ok(Country.Codes)).WithName("GetCountries").WithTags("Survey");
         app.MapGet("/api/settings", () => TypedResults.Ok(SettingView.All)).WithName("GetSettings").WithTags("Shelf");
         ShelfRoutes.Map(app.MapGroup("/api/shelf").WithTags("Shelf"));
+        WaysRoutes.Map(app.MapGroup("/api/ways").WithTags("Ways").UpTo(Bodies.Edit), jobs);
         // Bodies of another kind lead here too, since the routes take none but JSON.
         app.Map("/api/{**rest}", (HttpRequest request) =>
                 (request.ContentType is null ? null : Bodies.Wrong(request))

@@ -55,6 +55,45 @@ public sealed class PlanCommandTests
     }
 
     [Theory]
+    [InlineData("further=lanToLan", "access point (LAN to LAN, DHCP", null)]
+    [InlineData(
+        "gateway=bridge",
+        "access-point mode behind Hall gateway, Study",
+        "  Hall gateway: router, own boxes are access points; your way: bridge mode."
+    )]
+    public void Options_go_the_installers_way_or_say_where_not(string way, string becomes, string? departs)
+    {
+        var (status, output, _) = Run(null, "plan", Routers, "--way", way);
+        Assert.Equal(ExitCode.Sound, status);
+        Assert.Contains(becomes, output, StringComparison.Ordinal);
+        Assert.Equal(departs is not null, output.Contains("Option 1 departs from your way of working:", StringComparison.Ordinal));
+        Assert.Contains(departs ?? "", output, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void An_alternative_is_built_and_its_price_told()
+    {
+        var (status, output, errors) = Run(null, "plan", Routers, "--why-not", "upper-router=unused");
+        Assert.Equal((ExitCode.Sound, ""), (status, errors));
+        Assert.Contains("Against the first option:", output, StringComparison.Ordinal);
+        Assert.Contains("+40 points  Boxes taken away: +1", output, StringComparison.Ordinal);
+        Assert.DoesNotContain("set-ups were proven", output, StringComparison.Ordinal);
+        var (none, why, _) = Run(null, "plan", Routers, "--why-not", "upper-router=repeater");
+        Assert.Equal(ExitCode.Findings, none);
+        Assert.StartsWith("Upper router cannot: by its kind it can be router,", why, StringComparison.Ordinal);
+        using var json = JsonDocument.Parse(Run(null, "plan", Routers, "--why-not", "upper-router=UNUSED", "--json").Output);
+        Assert.Equal("unused", json.RootElement.GetProperty("wanted").GetString());
+    }
+
+    [Theory]
+    [InlineData("altrin: --way 'further=hub' is no way of working;", "--way", "further=hub")]
+    [InlineData(
+        "altrin: --why-not upper-router: a box, an equals sign and a role are expected. Boxes: gateway, upper-router",
+        "--why-not",
+        "upper-router"
+    )]
+    [InlineData("altrin: --why-not attic=router: a box,", "--why-not", "attic=router")]
+    [InlineData("altrin: --why-not gateway=hub: a box,", "--why-not", "gateway=hub")]
     [InlineData("altrin: --write 9: the number of an option is expected, 1 to ", "--write", "9", "home.json")]
     [InlineData("altrin: --write one: the number of an option is expected, 1 to ", "--write", "one", "home.json")]
     [InlineData("altrin: /nowhere/home.json cannot be written: ", "--write", "1", "/nowhere/home.json")]

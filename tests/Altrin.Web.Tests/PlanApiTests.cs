@@ -61,7 +61,66 @@ public sealed class PlanApiTests(RunningServer server) : IDisposable
         Assert.True(JsonNode.DeepEquals(before, await Get($"{job}/design")));
     }
 
+    /// <summary>
+    /// The best so far is told while the search goes on; one that is stopped says so, stays the answer, and can be begun again.
+    /// </summary>
+    [Fact]
+    public async Task A_search_tells_the_best_so_far_and_can_be_stopped()
+    {
+        var job = await NewJob();
+        // A home that no other test asks about.
+        await Post($"{job}/survey/enter", """{"list":"devices","text":"Tablet of this test"}""", "\"1\"");
+        var soFar = await Get($"{job}/options?soFar=true");
+        Assert.NotEmpty(soFar["options"]!.AsArray());
+        var (status, stopped) = await Post($"{job}/options/stop", "");
+        Assert.Equal(HttpStatusCode.OK, status);
+        Assert.False((bool)stopped["isRunning"]!);
+        Assert.True(JsonNode.DeepEquals(stopped, await Get($"{job}/options")));
+        var again = await Get($"{job}/options?anew=true");
+        Assert.Equal((false, false), ((bool)again["isRunning"]!, (bool)again["isCut"]!));
+        Assert.True((int)again["proven"]! >= (int)stopped["proven"]!);
+        // What ended is not begun again, and a stop is too late for it.
+        Assert.True(JsonNode.DeepEquals(again, (await Post($"{job}/options/stop", "")).Body));
+        Assert.True(JsonNode.DeepEquals(again, await Get($"{job}/options?soFar=true&anew=true")));
+    }
+
+    /// <summary>What a person has in mind is built, its price told, and made the plan; what a box cannot be is said.</summary>
+    [Fact]
+    public async Task A_way_that_is_asked_for_becomes_the_plan()
+    {
+        var job = await NewJob();
+        var best = (await Get($"{job}/options"))["options"]![0]!;
+        var asked = await Get($"{job}/options/why-not?box=loft-router&as=lanToLan");
+        var option = asked["option"]!;
+        Assert.Equal("lanToLan", (string?)option["boxes"]!.AsArray().Single(b => (string?)b!["box"] == "loft-router")!["kind"]);
+        Assert.Equal((double)option["points"]! - (double)best["points"]!, asked["price"]!.AsArray().Sum(p => (double)p!["points"]!), 0.6);
+        var cannot = await Get($"{job}/options/why-not?box=studio-point&as=bridge");
+        Assert.Null(cannot["option"]);
+        Assert.StartsWith("Studio access point cannot:", (string)cannot["because"]!, StringComparison.Ordinal);
+        Assert.Equal(
+            HttpStatusCode.UnprocessableEntity,
+            (await Post($"{job}/options/chosen", """{"box":"studio-point","as":"bridge"}""", "\"1\"")).Status
+        );
+        var (status, chosen) = await Post($"{job}/options/chosen", """{"box":"loft-router","as":"lanToLan"}""", "\"1\"");
+        Assert.Equal(HttpStatusCode.OK, status);
+        Assert.Equal((string?)option["verdict"], (string?)chosen["proof"]!["verdict"]!["sentence"]);
+    }
+
     [Theory]
+    [InlineData("?box=nowhere&as=router", HttpStatusCode.UnprocessableEntity, "/box")]
+    [InlineData("?box=loft-router&as=hub", HttpStatusCode.UnprocessableEntity, "One of unused, router, cascade")]
+    [InlineData("?box=loft-router&as=3", HttpStatusCode.UnprocessableEntity, "/as")]
+    [InlineData("?box=loft-router", HttpStatusCode.BadRequest, "")]
+    public async Task What_cannot_be_asked_is_said(string query, HttpStatusCode status, string says)
+    {
+        using var answer = await _http.GetAsync(new Uri($"/api/jobs/1/options/why-not{query}", UriKind.Relative), Cancel);
+        Assert.Equal(status, answer.StatusCode);
+        Assert.Contains(says, await answer.Content.ReadAsStringAsync(Cancel), StringComparison.Ordinal);
+    }
+
+    [Theory]
+    [InlineData("""{"number":null}""", "\"1\"", HttpStatusCode.UnprocessableEntity)]
+    [InlineData("""{"box":"nowhere","as":"router"}""", "\"1\"", HttpStatusCode.UnprocessableEntity)]
     [InlineData("""{"number":0}""", "\"1\"", HttpStatusCode.UnprocessableEntity)]
     [InlineData("""{"number":99}""", "\"1\"", HttpStatusCode.UnprocessableEntity)]
     [InlineData("""{"number":"one"}""", "\"1\"", HttpStatusCode.BadRequest)]

@@ -58,18 +58,6 @@ public sealed class RunApiTests(RunningServer server) : IDisposable
     private static JsonNode Box(JsonNode moment, string id) =>
         moment["design"]!["setUps"]![0]!["boxes"]!.AsArray().Single(b => (string?)b!["box"] == id)!;
 
-    /// <summary>The installer's own way is said back, and another way is another sheet.</summary>
-    [Fact]
-    public async Task The_sheet_is_in_the_way_that_is_asked_for()
-    {
-        var run = (await Get("/api/jobs/1/run?way=socket%3DFalse&way=reset%3DifLoginUnknown")).Body!;
-        Assert.Equal((false, "ifLoginUnknown"), ((bool)run["ways"]!["socket"]!, (string?)run["ways"]!["reset"]));
-        Assert.Contains("without an Ethernet socket", run["sheet"]!["verdict"]!.ToJsonString(), StringComparison.Ordinal);
-        var usual = (await Get("/api/jobs/1/run")).Body!;
-        Assert.True((bool)usual["ways"]!["socket"]!);
-        Assert.DoesNotContain("without an Ethernet socket", usual["sheet"]!["verdict"]!.ToJsonString(), StringComparison.Ordinal);
-    }
-
     /// <summary>Of a set-up that does not work there is no sheet, only what is wrong with it.</summary>
     [Fact]
     public async Task A_set_up_that_does_not_work_has_no_sheet_yet()
@@ -100,11 +88,6 @@ public sealed class RunApiTests(RunningServer server) : IDisposable
     [InlineData("/api/jobs/1/run?from=nowhere", HttpStatusCode.NotFound, "no-set-up")]
     [InlineData("/api/jobs/1/run/steps/dance", HttpStatusCode.NotFound, "no-step")]
     [InlineData("/api/jobs/1/run/steps/dance/back", HttpStatusCode.NotFound, "no-step")]
-    [InlineData(
-        "/api/jobs/1/run?way=socket=false&way=speed=fast",
-        HttpStatusCode.UnprocessableEntity,
-        "is no way of working; reset=always"
-    )]
     [InlineData("/api/jobs/1/run/content?as=pdf", HttpStatusCode.UnprocessableEntity, "/as")]
     [InlineData("/api/jobs/1/run/content?as=3", HttpStatusCode.UnprocessableEntity, "/as")]
     [InlineData("/api/jobs/1/run/content?as=ics", HttpStatusCode.UnprocessableEntity, "/start")]

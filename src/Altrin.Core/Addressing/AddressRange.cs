@@ -118,6 +118,19 @@ public readonly record struct AddressRange : IComparable<AddressRange>
         return null;
     }
 
+    /// <summary>The highest address that <paramref name="taken"/> does not name; null when all are taken.</summary>
+    public Ipv4Address? LastFree(IReadOnlySet<Ipv4Address> taken)
+    {
+        for (var bits = (long)Last.Bits; bits >= First.Bits; bits--)
+        {
+            if (!taken.Contains(new((uint)bits)))
+            {
+                return new((uint)bits);
+            }
+        }
+        return null;
+    }
+
     /// <summary>By first address, then by last.</summary>
     public int CompareTo(AddressRange other) => First == other.First ? Last.CompareTo(other.Last) : First.CompareTo(other.First);
 

@@ -8,12 +8,41 @@ namespace Altrin.Core.Planning;
 /// <param name="Options">The options, the best first.</param>
 /// <param name="Proven">How many set-ups were proven.</param>
 /// <param name="IsCut">Whether the search was cut short: these are the best so far.</param>
-public sealed record PlanDocument(IReadOnlyList<OptionDocument> Options, int Proven, bool IsCut)
+/// <param name="IsRunning">Whether it still goes on: these are the best so far.</param>
+/// <param name="CanBecome">What can be asked of each box.</param>
+public sealed record PlanDocument(
+    IReadOnlyList<OptionDocument> Options,
+    int Proven,
+    bool IsCut,
+    bool IsRunning,
+    IReadOnlyList<AskedBox> CanBecome
+)
 {
     /// <summary>Of what was found, and what is proposed.</summary>
-    public static PlanDocument Of(Design found, PlanAnswer answer) =>
-        new([.. answer.Options.Select(o => OptionDocument.Of(found, o))], answer.Proven, answer.IsCut);
+    public static PlanDocument Of(Design found, PlanAnswer answer, bool isRunning = false) =>
+        new(
+            [.. answer.Options.Select(o => OptionDocument.Of(found, o))],
+            answer.Proven,
+            answer.IsCut && !isRunning,
+            isRunning,
+            [
+                .. found
+                    .Site.Boxes.OrderBy(b => b.Id, StringComparer.Ordinal)
+                    .Select(b => new AskedBox(b.Id, [.. WhyNot.CanBecome(found, b).Select(k => new AskedRole(k, RoleWords.Of(k)))]))
+                    .Where(b => b.Roles.Count > 0),
+            ]
+        );
 }
+
+/// <summary>What can be asked of a box.</summary>
+/// <param name="Box">The box.</param>
+/// <param name="Roles">What it can become by its kind.</param>
+public sealed record AskedBox(string Box, IReadOnlyList<AskedRole> Roles);
+
+/// <summary>A role that can be asked for.</summary>
+/// <param name="Kind">Which.</param>
+/// <param name="Says">In words.</param>
+public sealed record AskedRole(RoleKind Kind, string Says);
 
 /// <summary>One option.</summary>
 /// <param name="Kind">Whether it works.</param>
@@ -22,13 +51,15 @@ public sealed record PlanDocument(IReadOnlyList<OptionDocument> Options, int Pro
 /// <param name="Needs">What becomes of each need.</param>
 /// <param name="Against">What speaks against it, counted and weighed.</param>
 /// <param name="Points">The sum of that; the fewer, the better.</param>
+/// <param name="Departures">Where it departs from the installer's way of working, a sentence each.</param>
 public sealed record OptionDocument(
     VerdictKind Kind,
     string Verdict,
     IReadOnlyList<OptionBox> Boxes,
     IReadOnlyList<OptionNeed> Needs,
     IReadOnlyList<OptionCount> Against,
-    double Points
+    double Points,
+    IReadOnlyList<string> Departures
 )
 {
     /// <summary>Of one option.</summary>
@@ -48,7 +79,8 @@ public sealed record OptionDocument(
                 )),
             ],
             option.Score.Told(),
-            Math.Round(option.Points, 1)
+            Math.Round(option.Points, 1),
+            option.Departures
         );
     }
 }
@@ -70,3 +102,31 @@ public sealed record OptionNeed(string Need, string Asked, AnswerKind Answer, st
 /// <param name="Says">What is counted, in words.</param>
 /// <param name="Count">How much of it there is.</param>
 public sealed record OptionCount(string Says, double Count);
+
+/// <summary>An alternative that a person names, as it is told.</summary>
+/// <param name="Box">The box that is asked about.</param>
+/// <param name="Wanted">What it should become.</param>
+/// <param name="Option">The best option in which it is that; null where there is none.</param>
+/// <param name="Because">Why there is none; null where there is one.</param>
+/// <param name="Price">In what it differs from the first option, the dearest first; below zero where it is better.</param>
+/// <param name="IsCut">Whether the search was cut short.</param>
+public sealed record WhyNotDocument(
+    string Box,
+    RoleKind Wanted,
+    OptionDocument? Option,
+    string? Because,
+    IReadOnlyList<PriceItem> Price,
+    bool IsCut
+)
+{
+    /// <summary>Of an answer.</summary>
+    public static WhyNotDocument Of(Design found, WhyNot answer) =>
+        new(
+            answer.Box,
+            answer.Wanted,
+            answer.Option is { } option ? OptionDocument.Of(found, option) : null,
+            answer.Because,
+            [.. answer.Price.Select(p => p with { Points = Math.Round(p.Points, 1) })],
+            answer.IsCut
+        );
+}

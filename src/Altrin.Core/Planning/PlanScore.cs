@@ -15,7 +15,9 @@ namespace Altrin.Core.Planning;
 /// <param name="Halvings">How often the service is halved on the way to the devices, all together.</param>
 /// <param name="RadioHops">Radio links between boxes.</param>
 /// <param name="WeakLinks">Those that are received below -70 dBm, which are not to be built on.</param>
-/// <param name="FurtherNats">NATs on the way of the devices beyond the first, all together.</param>
+/// <param name="FurtherNats">NATs on the way of the devices beyond the first, all together, and routers behind a router.</param>
+/// <param name="ApartFromKit">Nodes of a kit that are used apart from it.</param>
+/// <param name="Departures">Departures from the installer's way of working.</param>
 /// <param name="Effort">What it takes to get there.</param>
 public sealed record PlanScore(
     double Missed,
@@ -27,6 +29,8 @@ public sealed record PlanScore(
     int RadioHops,
     int WeakLinks,
     int FurtherNats,
+    int ApartFromKit,
+    int Departures,
     PlanEffort Effort
 )
 {
@@ -49,6 +53,17 @@ public sealed record PlanScore(
     /// <summary>Everything that is counted, in words.</summary>
     public IReadOnlyList<OptionCount> Told() => [.. Counts(PlanWeights.Usual).Select(c => new OptionCount(c.Says, c.Count))];
 
+    /// <summary>In what it differs from another one, the dearest first.</summary>
+    public IReadOnlyList<PriceItem> Price(PlanScore other, PlanWeights weights) =>
+        [
+            .. Counts(weights)
+                .Zip(other.Counts(weights), (a, b) =>
+                    new PriceItem(a.Says, Math.Round(a.Count - b.Count, 2), (a.Count - b.Count) * a.Weight)
+                )
+                .Where(p => p.More != 0)
+                .OrderByDescending(p => p.Points),
+        ];
+
     private IEnumerable<double> Parts(PlanWeights weights) => Counts(weights).Select(c => c.Count * c.Weight);
 
     private IEnumerable<(string Says, double Count, double Weight)> Counts(PlanWeights w) =>
@@ -62,6 +77,8 @@ public sealed record PlanScore(
             ("Radio links between boxes", RadioHops, w.RadioHop),
             ("Radio links below -70 dBm", WeakLinks, w.WeakLink),
             ("Further NATs", FurtherNats, w.FurtherNat),
+            ("Kit nodes apart from their kit", ApartFromKit, w.ApartFromKit),
+            ("Departures from your way", Departures, w.Departure),
             .. Effort.Counts(w),
         ];
 
@@ -69,7 +86,9 @@ public sealed record PlanScore(
     /// <param name="found">What was found.</param>
     /// <param name="proof">What is proven of the set-up.</param>
     /// <param name="effort">What it takes to get there.</param>
-    public static PlanScore Of(Design found, Proof proof, PlanEffort effort)
+    /// <param name="departures">Departures from the installer's way of working.</param>
+    /// <param name="cascades">Routers behind a router, whether or not a device is behind them today.</param>
+    public static PlanScore Of(Design found, Proof proof, PlanEffort effort, int departures, int cascades)
     {
         var (seen, design) = (proof.Observation, proof.Observation.Network.Design);
         var sheet = seen.Sheet;
@@ -88,7 +107,9 @@ public sealed record PlanScore(
             seen.Network.Links.Where(l => l.IsRadio)
                 .DistinctBy(l => l.Id)
                 .Count(l => seen.Rates.Link(l.Id)?.Level is { Dbm: < SignalLevel.LimitDbm }),
-            sheet.Internet.Sum(i => Math.Max(0, i.NatBy.Count(n => n != PortRef.Street) - 1)),
+            sheet.Internet.Sum(i => Math.Max(0, i.NatBy.Count(n => n != PortRef.Street) - 1)) + cascades,
+            design.SetUp.Boxes.Count(b => b.Mode is not SatelliteMode && JoinChoices.Of(design, design.Box(b.Box)!).MainNodes.Count > 0),
+            departures,
             effort
         );
     }

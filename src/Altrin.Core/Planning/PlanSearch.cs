@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Altrin.Core.Changes;
 using Altrin.Core.Facts;
 using Altrin.Core.Findings;
 using Altrin.Core.Networks;
@@ -23,13 +24,13 @@ internal sealed class PlanSearch
     /// <summary>How many set-ups are proven before it is asked again which are still worth it.</summary>
     private const int AtOnce = 8;
 
+    /// <summary>How many options are looked at from all sides at the end.</summary>
+    private const int MostPolished = 2;
+
     /// <summary>How many steps from one set-up are looked at: a home of twelve boxes has some hundreds.</summary>
     private const int MostMoves = 2000;
 
-    private readonly Design _found;
-    private readonly PlanWeights _weights;
-    private readonly HomeName? _name;
-    private readonly int _most;
+    private readonly PlanTask _task;
     private readonly CancellationToken _stop;
     private readonly HashSet<string> _seen = new(StringComparer.Ordinal);
     private readonly Dictionary<string, double> _points = new(StringComparer.Ordinal);
@@ -37,11 +38,7 @@ internal sealed class PlanSearch
     private readonly ConcurrentDictionary<string, WorkEstimate> _work = new(StringComparer.Ordinal);
     private IReadOnlySet<string>? _harm;
 
-    public PlanSearch(Design found, PlanWeights weights, int mostProofs, CancellationToken stop)
-    {
-        (_found, _weights, _most, _stop) = (found, weights, mostProofs, stop);
-        _name = HomeName.Of(found);
-    }
+    public PlanSearch(PlanTask task, CancellationToken stop) => (_task, _stop) = (task, stop);
 
     /// <summary>How many set-ups were proven.</summary>
     public int Proven { get; private set; }
@@ -90,7 +87,7 @@ internal sealed class PlanSearch
     private bool IsNeedless(PlanState state) =>
         PlanMoves
             .Fewer(state.Design)
-            .Select(d => DeviceMoves.Settled(d, _found, _name))
+            .Select(d => DeviceMoves.Settled(d, _task))
             .Any(d =>
             {
                 var key = SetUpKey.Of(d.SetUp);
@@ -104,14 +101,15 @@ internal sealed class PlanSearch
     /// <summary>Searches, and says what is best so far after each step.</summary>
     public void Run(Action? progress = null)
     {
-        var found = Prove(Fresh([_found]))[0];
+        var found = Prove(Fresh([_task.Found]))[0];
         var evidence = new Evidence(found.Proof.Observation, withRemedies: false);
         List<List<PlanState>> starts =
         [
             [found],
-            .. Prove(Fresh([.. GatewayMoves.Of(evidence, _name).Select(d => DeviceMoves.Settled(d, _found, _name))]))
+            .. Prove(Fresh([.. GatewayMoves.Of(evidence, _task.Name).Select(d => DeviceMoves.Settled(d, _task))]))
                 .GroupBy(s => s.Kind, StringComparer.Ordinal)
                 .Select(g => new List<PlanState> { g.MinBy(s => s.Points)! }),
+            .. _task.Wanted.Concat(_task.InMyWay()).Select(w => As(w.Key, w.Value).Take(Beam).ToList()),
         ];
         for (var step = 0; step < MostSteps && starts.Exists(s => s.Count > 0) && !IsCut; step++)
         {
@@ -121,7 +119,77 @@ internal sealed class PlanSearch
             }
             progress?.Invoke();
         }
+        Polish(progress);
     }
+
+    /// <summary>
+    /// What a search step by step passes over: the first options are looked at from all sides once more, also with each box of them taken
+    /// out and put to use anew, until nothing better is near.
+    /// </summary>
+    private void Polish(Action? progress)
+    {
+        var polished = new HashSet<string>(StringComparer.Ordinal);
+        while (!IsCut && Picked(MostPolished).Where(s => polished.Add(SetUpKey.Of(s.Design.SetUp))).ToList() is { Count: > 0 } some)
+        {
+            foreach (var state in some)
+            {
+                for (var at = (List<PlanState>)[state]; at.Count > 0 && !IsCut; )
+                {
+                    at = Next(at);
+                }
+                Better([], [.. LeftOut(state.Design), .. Rebuilt(state.Design).Take(MostMoves)], state.Points);
+            }
+            progress?.Invoke();
+        }
+    }
+
+    /// <summary>The home with one change of what was found left out: it may have been needed only on the way.</summary>
+    private IEnumerable<Design> LeftOut(Design design)
+    {
+        var changes = Difference.Between(_task.Found.Site, _task.Found.SetUp, design.SetUp).Changes;
+        return changes.Count > ChangeList.Most
+            ? []
+            : changes
+                .Index()
+                // Where a box stands is always said: what is not known would count as no harm.
+                .Where(left => left.Item is not PlaceBox)
+                .Select(left => ChangeList.Apply(_task.Found, [.. changes.Where((_, i) => i != left.Index)]))
+                .Where(made => made.Ok)
+                .Select(made => DeviceMoves.Settled(made.Value, _task));
+    }
+
+    /// <summary>The home with one box that sends taken out and put to use anew, in each place and way.</summary>
+    private IEnumerable<Design> Rebuilt(Design design) =>
+        from setting in design.SetUp.Boxes
+        where setting.Box != GatewayMoves.LineBox(design)?.Id && design.Box(setting.Box)!.Profile.Radios.Count > 0
+        from made in PutToUse(design, setting.Box)
+        select made;
+
+    /// <summary>The home with one box taken out of use where it is in it, and put to use in each place and way.</summary>
+    private IEnumerable<Design> PutToUse(Design design, string box)
+    {
+        var without = design.Setting(box) is null ? design : new Draft(design).Do(new TakeOutOfUse(box)).Made;
+        if (without is null)
+        {
+            return [];
+        }
+        var evidence = new Evidence(Observer.Observe(Compiler.Compile(without, Situation.Settled)), withRemedies: false);
+        string?[] places = without.Site.Places.Count == 0 ? [null] : [.. without.Site.Places.Select(p => p.Id)];
+        return places
+            .SelectMany(p => PointMoves.Of(evidence, _task, without.Box(box)!, p))
+            .Prepend(without)
+            .Select(d => DeviceMoves.Settled(d, _task));
+    }
+
+    /// <summary>Every way in which one box is something, the best first: it is taken out of use, and put to use anew.</summary>
+    private IEnumerable<PlanState> As(string box, RoleKind kind) =>
+        // The ways of the box at the line are starts of their own.
+        GatewayMoves.LineBox(_task.Found)?.Id == box
+            ? []
+            : Prove(Fresh([.. PutToUse(_task.Found, box)]))
+                .Where(s => s.Roles.First(r => r.Box == box).Kind == kind)
+                .OrderBy(s => s.Points)
+                .ThenBy(s => s.Kind, StringComparer.Ordinal);
 
     /// <summary>The best neighbours that are better than what they come from; empty where none is.</summary>
     private List<PlanState> Next(List<PlanState> at)
@@ -130,7 +198,7 @@ internal sealed class PlanSearch
         foreach (var state in at)
         {
             var judged = Judging.Judge(state.Proof.Observation);
-            List<Design> moves = [.. PlanMoves.Of(judged, _found, _name).Take(MostMoves)];
+            List<Design> moves = [.. PlanMoves.Of(judged, _task).Take(MostMoves)];
             IsCut |= moves.Count == MostMoves;
             next = Better(next, moves, state.Points);
         }
@@ -144,12 +212,12 @@ internal sealed class PlanSearch
     private List<PlanState> Better(List<PlanState> known, IReadOnlyList<Design> designs, double parent)
     {
         var best = known;
-        foreach (var some in Fresh(designs).OrderBy(d => d.Effort.Points(_weights)).Chunk(AtOnce))
+        foreach (var some in Fresh(designs).OrderBy(d => d.Effort.Points(_task.Weights)).Chunk(AtOnce))
         {
             var most = best.Count < Beam ? parent : Math.Min(parent, best[^1].Points);
             best =
             [
-                .. best.Concat(Prove([.. some.Where(d => d.Effort.Points(_weights) < most)]).Where(s => s.Points < most))
+                .. best.Concat(Prove([.. some.Where(d => d.Effort.Points(_task.Weights) < most)]).Where(s => s.Points < most))
                     .OrderBy(s => s.Points)
                     .ThenBy(s => s.Kind, StringComparer.Ordinal)
                     .Take(Beam),
@@ -165,15 +233,15 @@ internal sealed class PlanSearch
                 .Where(d => _seen.Add(SetUpKey.Of(d.SetUp)))
                 .AsParallel()
                 .AsOrdered()
-                .Select(d => (d, PlanEffort.Between(_found, d, b => Work(d, b)))),
+                .Select(d => (d, PlanEffort.Between(_task.Found, d, b => Work(d, b)))),
         ];
 
     /// <summary>Proves some set-ups on all cores, in order, and keeps the best of each kind.</summary>
     private List<PlanState> Prove(List<(Design Design, PlanEffort Effort)> fresh)
     {
-        if (Proven + fresh.Count > _most)
+        if (Proven + fresh.Count > _task.MostProofs)
         {
-            fresh = [.. fresh.Take(Math.Max(0, _most - Proven))];
+            fresh = [.. fresh.Take(Math.Max(0, _task.MostProofs - Proven))];
             IsCut = true;
         }
         if (_stop.IsCancellationRequested && Proven > 0)
@@ -202,15 +270,17 @@ internal sealed class PlanSearch
 
     /// <summary>The work at one box, which depends on its setting alone.</summary>
     private WorkEstimate Work(Design design, BoxSetting box) =>
-        _work.GetOrAdd(SetUpKey.Of(box), _ => WorkEstimate.OfBox(_found, design.SetUp, box));
+        _work.GetOrAdd(SetUpKey.Of(box), _ => WorkEstimate.OfBox(_task.Found, design.SetUp, box));
 
     private PlanState State((Design Design, PlanEffort Effort) of)
     {
         var (design, effort) = of;
         var proof = Judging.Judge(Observer.Observe(Compiler.Compile(design, Situation.Settled)), withRemedies: false);
-        var score = PlanScore.Of(_found, proof, effort);
         var roles = BoxRole.Of(proof.Observation);
-        return new(design, proof, score, score.Points(_weights), roles, Kind(roles));
+        var departures = PlanDepartures.Of(_task, new(proof.Observation, withRemedies: false), roles, effort.DevicesTouched).ToList();
+        var score = PlanScore.Of(_task.Found, proof, effort, departures.Count, roles.Count(r => r.Kind == RoleKind.Cascade));
+        var points = score.Points(_task.Weights) + (PlanTask.NotAsWanted * _task.Unmet(roles));
+        return new(design, proof, score, points, roles, departures, Kind(roles));
     }
 
     /// <summary>
@@ -226,7 +296,7 @@ internal sealed class PlanSearch
                 .Select(r => $"{Called(r.Box)}:{r.Kind}<{(r.Behind is null ? null : Called(r.Behind))}")
                 .Order(StringComparer.Ordinal)
         );
-        string Called(string id) => _found.Setting(id) is null && _found.Box(id) is { } spare ? spare.Profile.ShelfId : id;
+        string Called(string id) => _task.Found.Setting(id) is null && _task.Found.Box(id) is { } spare ? spare.Profile.ShelfId : id;
     }
 }
 
@@ -234,7 +304,16 @@ internal sealed class PlanSearch
 /// <param name="Design">The home with it.</param>
 /// <param name="Proof">What is proven, without remedies.</param>
 /// <param name="Score">What speaks against it.</param>
-/// <param name="Points">The sum of that.</param>
+/// <param name="Points">The sum of that, and more where a box is not what is wanted of it.</param>
 /// <param name="Roles">What each box is.</param>
+/// <param name="Departures">Where it departs from the installer's way, a sentence each.</param>
 /// <param name="Kind">What makes it another kind of answer: two of one kind differ in details only.</param>
-internal sealed record PlanState(Design Design, Proof Proof, PlanScore Score, double Points, IReadOnlyList<BoxRole> Roles, string Kind);
+internal sealed record PlanState(
+    Design Design,
+    Proof Proof,
+    PlanScore Score,
+    double Points,
+    IReadOnlyList<BoxRole> Roles,
+    IReadOnlyList<string> Departures,
+    string Kind
+);

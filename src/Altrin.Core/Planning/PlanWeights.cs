@@ -33,8 +33,14 @@ public sealed record PlanWeights
     /// <summary>A radio link between boxes that is received below -70 dBm: not to be built on.</summary>
     public double WeakLink { get; init; } = 100;
 
-    /// <summary>A further NAT on the way of a device.</summary>
+    /// <summary>A further NAT on the way of a device, or a router behind a router that would be one for what joins it.</summary>
     public double FurtherNat { get; init; } = 20;
+
+    /// <summary>A node of a kit that is used apart from it, so that devices no longer move about by the kit's own means.</summary>
+    public double ApartFromKit { get; init; } = 30;
+
+    /// <summary>A departure from the installer's way of working.</summary>
+    public double Departure { get; init; } = 30;
 
     /// <summary>A customer's device that has to be touched.</summary>
     public double DeviceTouched { get; init; } = 10;

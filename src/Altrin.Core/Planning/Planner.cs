@@ -9,7 +9,15 @@ namespace Altrin.Core.Planning;
 /// <param name="Score">What speaks against it.</param>
 /// <param name="Points">The sum of that.</param>
 /// <param name="Roles">What each box is.</param>
-public sealed record PlanOption(SetUp SetUp, Proof Proof, PlanScore Score, double Points, IReadOnlyList<BoxRole> Roles);
+/// <param name="Departures">Where it departs from the installer's way, a sentence each.</param>
+public sealed record PlanOption(
+    SetUp SetUp,
+    Proof Proof,
+    PlanScore Score,
+    double Points,
+    IReadOnlyList<BoxRole> Roles,
+    IReadOnlyList<string> Departures
+);
 
 /// <summary>The options for a home.</summary>
 /// <param name="Options">One to five that differ in kind, the best first.</param>
@@ -23,29 +31,18 @@ public static class Planner
     /// <summary>How many options are shown.</summary>
     public const int MostOptions = 5;
 
-    /// <summary>How many set-ups are proven at most: a home of twelve boxes takes some thousands.</summary>
-    public const int MostProofs = 6000;
-
-    /// <summary>The options for what was found.</summary>
-    /// <param name="found">The home as it was found.</param>
-    /// <param name="weights">What counts how much; null for the usual.</param>
-    /// <param name="mostProofs">How many set-ups are proven at most.</param>
+    /// <summary>The options for a home.</summary>
+    /// <param name="task">The home as it was found, and how the installer goes about it.</param>
     /// <param name="progress">Told of the best so far, again and again.</param>
     /// <param name="stop">Ends the search; what was found by then is the answer.</param>
-    public static PlanAnswer Plan(
-        Design found,
-        PlanWeights? weights = null,
-        int mostProofs = MostProofs,
-        Action<PlanAnswer>? progress = null,
-        CancellationToken stop = default
-    )
+    public static PlanAnswer Plan(PlanTask task, Action<PlanAnswer>? progress = null, CancellationToken stop = default)
     {
-        var search = new PlanSearch(found, weights ?? PlanWeights.Usual, mostProofs, stop);
-        search.Run(() => progress?.Invoke(new(Options(search.Shown(MostOptions)), search.Proven, IsCut: true)));
-        return new(Options(search.Shown(MostOptions)), search.Proven, search.IsCut);
+        var search = new PlanSearch(task, stop);
+        search.Run(() => progress?.Invoke(new(Options(task, search.Shown(MostOptions)), search.Proven, IsCut: true)));
+        return new(Options(task, search.Shown(MostOptions)), search.Proven, search.IsCut);
     }
 
-    private static IReadOnlyList<PlanOption> Options(IReadOnlyList<PlanState> shown) =>
+    private static IReadOnlyList<PlanOption> Options(PlanTask task, IReadOnlyList<PlanState> shown) =>
         [
             .. shown.Select(s => new PlanOption(
                 s.Design.SetUp with
@@ -55,8 +52,9 @@ public static class Planner
                 },
                 s.Proof,
                 s.Score,
-                s.Points,
-                s.Roles
+                s.Score.Points(task.Weights),
+                s.Roles,
+                s.Departures
             )),
         ];
 }

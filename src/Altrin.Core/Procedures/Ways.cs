@@ -20,6 +20,15 @@ public sealed record Ways
     /// </summary>
     public AddressSchool Address { get; init; } = AddressSchool.Any;
 
+    /// <summary>What a router becomes that is not the first one.</summary>
+    public FurtherSchool Further { get; init; } = FurtherSchool.Any;
+
+    /// <summary>What the box at the internet line becomes.</summary>
+    public GatewaySchool Gateway { get; init; } = GatewaySchool.Any;
+
+    /// <summary>By what a room is connected to which no cable leads.</summary>
+    public BackhaulSchool Backhaul { get; init; } = BackhaulSchool.Any;
+
     /// <summary>Whether customer's devices may be touched; switching one off and on is no touch.</summary>
     public bool TouchesDevices { get; init; } = true;
 
@@ -64,4 +73,61 @@ public enum AddressSchool
 
     /// <summary>Leased and reserved.</summary>
     Reserved,
+}
+
+/// <summary>Schools of the second router.</summary>
+public enum FurtherSchool
+{
+    /// <summary>Whatever suits the home best.</summary>
+    Any,
+
+    /// <summary>An access point by a LAN port, its DHCP server off.</summary>
+    LanToLan,
+
+    /// <summary>Access-point mode, by the port that its kind wants.</summary>
+    AccessPointMode,
+
+    /// <summary>A router behind the router.</summary>
+    Cascade,
+}
+
+/// <summary>Schools of the box at the internet line.</summary>
+public enum GatewaySchool
+{
+    /// <summary>Whatever suits the home best.</summary>
+    Any,
+
+    /// <summary>It stops routing.</summary>
+    Bridge,
+
+    /// <summary>It stays the router, and all further boxes are access points.</summary>
+    StaysRouter,
+
+    /// <summary>It passes its public address on, by port or MAC address.</summary>
+    PassThrough,
+
+    /// <summary>It maps its public address to an inner box.</summary>
+    Mapping,
+
+    /// <summary>It sends what no forward claims to one host.</summary>
+    Dmz,
+
+    /// <summary>It stays the router, and an own router is behind it.</summary>
+    RouterBehind,
+}
+
+/// <summary>Schools of the way to a room to which no cable leads.</summary>
+public enum BackhaulSchool
+{
+    /// <summary>Whatever suits the home best.</summary>
+    Any,
+
+    /// <summary>A cable is laid.</summary>
+    Cable,
+
+    /// <summary>Powerline or coax units, where mains and wiring allow.</summary>
+    Powerline,
+
+    /// <summary>A radio link.</summary>
+    Radio,
 }

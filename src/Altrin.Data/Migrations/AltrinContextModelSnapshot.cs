@@ -256,6 +256,27 @@ namespace Altrin.Data.Migrations
                     b.ToTable("Sheets");
                 });
 
+            modelBuilder.Entity("Altrin.Data.WaysEntity", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long?>("JobId")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Text")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("JobId")
+                        .IsUnique();
+
+                    b.ToTable("Ways");
+                });
+
             modelBuilder.Entity("Altrin.Data.ReadingEntity", b =>
                 {
                     b.HasOne("Altrin.Data.JobEntity", null)
@@ -295,6 +316,14 @@ namespace Altrin.Data.Migrations
                         .HasForeignKey("JobId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired();
+                });
+
+            modelBuilder.Entity("Altrin.Data.WaysEntity", b =>
+                {
+                    b.HasOne("Altrin.Data.JobEntity", null)
+                        .WithMany()
+                        .HasForeignKey("JobId")
+                        .OnDelete(DeleteBehavior.Cascade);
                 });
 #pragma warning restore 612, 618
         }

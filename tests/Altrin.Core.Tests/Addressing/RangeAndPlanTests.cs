@@ -64,6 +64,7 @@ public sealed class RangeAndPlanTests
             Assert.Equal((a.First, a.Last).CompareTo((b.First, b.Last)), a.CompareTo(b));
             Assert.Equal(a, AddressRange.Parse(a.ToString()).Value);
             Assert.Equal(ours.Except(theirs).Order().Select(x => (Ipv4Address?)x).FirstOrDefault(), a.FirstFree(theirs));
+            Assert.Equal(ours.Except(theirs).Order().Select(x => (Ipv4Address?)x).LastOrDefault(), a.LastFree(theirs));
         });
 
     // Around the top of a block, where the last number goes back to zero.

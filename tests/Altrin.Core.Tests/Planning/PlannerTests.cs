@@ -7,7 +7,7 @@ namespace Altrin.Core.Tests.Planning;
 /// <summary>What a search must not pass over or take along.</summary>
 public sealed class PlannerTests
 {
-    private static PlanOption First(Home home) => Planner.Plan(home.Design, stop: TestContext.Current.CancellationToken).Options[0];
+    private static PlanOption First(Home home) => Planner.Plan(new(home.Design), stop: TestContext.Current.CancellationToken).Options[0];
 
     /// <summary>A visitor stays in the network for guests, whatever is done for the home.</summary>
     [Fact]

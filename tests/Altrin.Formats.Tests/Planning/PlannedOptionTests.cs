@@ -23,7 +23,7 @@ public sealed class PlannedOptionTests
 
     private static Design Found(string file) => DesignFile.Read(File.ReadAllText(Path.Combine(Samples, file))).Value!.AsFound();
 
-    private static PlanAnswer Plan(Design found) => Planner.Plan(found, stop: TestContext.Current.CancellationToken);
+    private static PlanAnswer Plan(Design found) => Planner.Plan(new(found), stop: TestContext.Current.CancellationToken);
 
     [Theory]
     [MemberData(nameof(Homes))]
@@ -106,14 +106,14 @@ public sealed class PlannedOptionTests
         var found = Found("pottery-house.json");
         using var stopped = new CancellationTokenSource();
         stopped.Cancel();
-        var answer = Planner.Plan(found, stop: stopped.Token);
+        var answer = Planner.Plan(new(found), stop: stopped.Token);
         Assert.Equal((true, 1), (answer.IsCut, answer.Proven));
         Assert.Empty(Difference.Between(found.Site, found.SetUp, Assert.Single(answer.Options).SetUp).Changes);
-        var brief = Planner.Plan(found, mostProofs: 30, stop: TestContext.Current.CancellationToken);
+        var brief = Planner.Plan(new(found) { MostProofs = 30 }, stop: TestContext.Current.CancellationToken);
         Assert.True(brief.IsCut);
         Assert.InRange(brief.Proven, 1, 30);
         var told = new List<PlanAnswer>();
-        var whole = Planner.Plan(found, progress: told.Add, stop: TestContext.Current.CancellationToken);
+        var whole = Planner.Plan(new(found), told.Add, TestContext.Current.CancellationToken);
         Assert.False(whole.IsCut);
         Assert.All(told, t => Assert.True(t.IsCut));
         // The best so far only gets better, and ends as the answer.
@@ -128,7 +128,10 @@ public sealed class PlannedOptionTests
         var found = Found("pottery-house.json");
         var usual = Plan(found).Options[0];
         Assert.Equal(1, usual.Score.Effort.DevicesTouched);
-        var dear = Planner.Plan(found, PlanWeights.Usual with { DeviceTouched = 400 }, stop: TestContext.Current.CancellationToken);
+        var dear = Planner.Plan(
+            new(found) { Weights = PlanWeights.Usual with { DeviceTouched = 400 } },
+            stop: TestContext.Current.CancellationToken
+        );
         Assert.Equal(0, dear.Options[0].Score.Effort.DevicesTouched);
         Assert.Equal(0, dear.Options[0].Score.Missed);
     }

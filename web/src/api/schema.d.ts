@@ -484,32 +484,16 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/jobs/{id}/options": {
+    "/api/jobs/{id}/ways": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["GetOptions"];
-        put?: never;
+        get: operations["GetJobWays"];
+        put: operations["PutJobWays"];
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/jobs/{id}/options/chosen": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["ChooseOption"];
         delete?: never;
         options?: never;
         head?: never;
@@ -964,6 +948,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/jobs/{id}/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetOptions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/options/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["StopOptions"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/options/why-not": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetWhyNot"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/jobs/{id}/options/chosen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ChooseOption"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/shelf": {
         parameters: {
             query?: never;
@@ -1007,6 +1055,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["DropProfile"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GetWays"];
+        put: operations["PutWays"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1365,12 +1429,22 @@ export interface components {
             mobileData?: components["schemas"]["Known"];
             internetFirst?: components["schemas"]["Known"];
         };
+        AskedBox: {
+            box: string;
+            roles: components["schemas"]["AskedRole"][];
+        };
+        AskedRole: {
+            kind: components["schemas"]["RoleKind"];
+            says: string;
+        };
         AssumedDocument: {
             lanAddress?: null | string;
             dhcpServer?: null | boolean;
             pool?: null | string;
             wifiName?: null | string;
         };
+        /** @enum {unknown} */
+        BackhaulSchool: "any" | "cable" | "powerline" | "radio";
         BaselineGroup: {
             place: string;
             by: components["schemas"]["RunBy"];
@@ -1829,7 +1903,9 @@ export interface components {
         };
         ChosenOption: {
             /** Format: int32 */
-            number: number;
+            number?: null | number;
+            box?: null | string;
+            as?: null | components["schemas"]["RoleKind"];
         };
         ComparedVersion: {
             revision: components["schemas"]["RevisionInfo"];
@@ -2180,11 +2256,15 @@ export interface components {
             security: components["schemas"]["WifiSecurity"];
             password?: null | string;
         };
+        /** @enum {unknown} */
+        FurtherSchool: "any" | "lanToLan" | "accessPointMode" | "cascade";
         GatewayOption: {
             way: components["schemas"]["GatewayWay"];
             can: components["schemas"]["Known"];
             loses: string[];
         };
+        /** @enum {unknown} */
+        GatewaySchool: "any" | "bridge" | "staysRouter" | "passThrough" | "mapping" | "dmz" | "routerBehind";
         /** @enum {unknown} */
         GatewayWay: "bridge" | "staysRouter" | "passByPort" | "passByMac" | "mapping" | "dmz" | "routerBehind";
         GuestDocument: {
@@ -2811,6 +2891,7 @@ export interface components {
             against: components["schemas"]["OptionCount"][];
             /** Format: double */
             points: number;
+            departures: string[];
         };
         OptionNeed: {
             need: string;
@@ -3141,6 +3222,8 @@ export interface components {
             /** Format: int32 */
             proven: number;
             isCut: boolean;
+            isRunning: boolean;
+            canBecome: components["schemas"]["AskedBox"][];
         };
         PlannedRadio: {
             box: string;
@@ -3251,6 +3334,13 @@ export interface components {
             label: string;
             design: components["schemas"]["DesignDocument"];
             proof: components["schemas"]["ProofDocument"];
+        };
+        PriceItem: {
+            says: string;
+            /** Format: double */
+            more: number;
+            /** Format: double */
+            points: number;
         };
         Printout: {
             command: string;
@@ -3593,6 +3683,16 @@ export interface components {
         SatelliteDocument: {
             main: string;
             by?: null | string;
+        };
+        SchoolAnswerDocument: {
+            value: string;
+            says: string;
+            for: string;
+        };
+        SchoolDocument: {
+            name: string;
+            asks: string;
+            answers: components["schemas"]["SchoolAnswerDocument"][];
         };
         Seat: {
             id: string;
@@ -4148,9 +4248,21 @@ export interface components {
             reset?: components["schemas"]["ResetSchool"];
             password?: components["schemas"]["PasswordSchool"];
             address?: components["schemas"]["AddressSchool"];
+            further?: components["schemas"]["FurtherSchool"];
+            gateway?: components["schemas"]["GatewaySchool"];
+            backhaul?: components["schemas"]["BackhaulSchool"];
             touchesDevices?: boolean;
             touchesGateway?: boolean;
             socket?: boolean;
+        };
+        WaysRequest: {
+            ways: string[];
+        };
+        WaysView: {
+            ways: components["schemas"]["Ways"];
+            mine: components["schemas"]["Ways"];
+            own: string[];
+            schools: components["schemas"]["SchoolDocument"][];
         };
         WhatIfNotDocument: {
             shows: components["schemas"]["SeenItem"][];
@@ -4159,6 +4271,14 @@ export interface components {
             shownBy: null | number;
             unseen: null | string;
             tests: null | string;
+        };
+        WhyNotDocument: {
+            box: string;
+            wanted: components["schemas"]["RoleKind"];
+            option: null | components["schemas"]["OptionDocument"];
+            because: null | string;
+            price: components["schemas"]["PriceItem"][];
+            isCut: boolean;
         };
         /** @enum {unknown} */
         WifiGeneration: "unknown" | "b" | "g" | "n" | "ac" | "ax" | "be";
@@ -5639,7 +5759,7 @@ export interface operations {
             };
         };
     };
-    GetOptions: {
+    GetJobWays: {
         parameters: {
             query?: never;
             header?: never;
@@ -5656,7 +5776,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlanDocument"];
+                    "application/json": components["schemas"]["WaysView"];
                 };
             };
             /** @description Not Found */
@@ -5670,13 +5790,10 @@ export interface operations {
             };
         };
     };
-    ChooseOption: {
+    PutJobWays: {
         parameters: {
             query?: never;
-            header?: {
-                "If-Match"?: string;
-                "Altrin-Tab"?: string;
-            };
+            header?: never;
             path: {
                 id: number;
             };
@@ -5684,7 +5801,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ChosenOption"];
+                "application/json": components["schemas"]["WaysRequest"];
             };
         };
         responses: {
@@ -5694,7 +5811,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["JobState"];
+                    "application/json": components["schemas"]["WaysView"];
                 };
             };
             /** @description Not Found */
@@ -5706,26 +5823,8 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
-            /** @description Precondition Failed */
-            412: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
             /** @description Unprocessable Entity */
             422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Precondition Required */
-            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6706,7 +6805,6 @@ export interface operations {
             query?: {
                 from?: string;
                 to?: string;
-                way?: string[];
             };
             header?: never;
             path: {
@@ -6741,7 +6839,6 @@ export interface operations {
             query?: {
                 from?: string;
                 to?: string;
-                way?: string[];
             };
             header?: never;
             path: {
@@ -6777,7 +6874,6 @@ export interface operations {
             query?: {
                 from?: string;
                 to?: string;
-                way?: string[];
             };
             header?: never;
             path: {
@@ -6813,7 +6909,6 @@ export interface operations {
             query?: {
                 from?: string;
                 to?: string;
-                way?: string[];
             };
             header?: never;
             path: {
@@ -6849,7 +6944,6 @@ export interface operations {
             query?: {
                 from?: string;
                 to?: string;
-                way?: string[];
             };
             header?: never;
             path: {
@@ -6885,7 +6979,6 @@ export interface operations {
             query?: {
                 from?: string;
                 to?: string;
-                way?: string[];
                 as?: string;
                 start?: string;
             };
@@ -6908,6 +7001,179 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetOptions: {
+        parameters: {
+            query?: {
+                soFar?: boolean;
+                anew?: boolean;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    StopOptions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetWhyNot: {
+        parameters: {
+            query: {
+                box: string;
+                as: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhyNotDocument"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    ChooseOption: {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+                "Altrin-Tab"?: string;
+            };
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChosenOption"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobState"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Failed */
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Precondition Required */
+            428: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -7014,6 +7280,59 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetWays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysView"];
+                };
+            };
+        };
+    };
+    PutWays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaysRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysView"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -213,14 +213,6 @@ export const resetWords: Words<"ResetBy"> = {
   page: "on its page",
   powerCycles: "switched off and on several times",
 };
-export const resetSchoolWords: Words<"ResetSchool"> = { always: "always", ifLoginUnknown: "where its login is not known" };
-export const passwordSchoolWords: Words<"PasswordSchool"> = { first: "before its other settings", last: "after its other settings" };
-export const addressSchoolWords: Words<"AddressSchool"> = {
-  any: "as planned",
-  low: "typed, below the pool",
-  high: "typed, above the pool",
-  reserved: "leased and reserved",
-};
 export const powerWords: Words<"PowerKind"> = {
   passive: "passive, without asking",
   af: "802.3af",

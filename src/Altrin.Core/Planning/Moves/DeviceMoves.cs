@@ -43,9 +43,9 @@ internal static class DeviceMoves
     /// The home with every device by the box that it would be at: where it was found while that serves it, else the strongest that sends
     /// the name that it knows; one whose name none sends any more gets the home's.
     /// </summary>
-    public static Design Settled(Design design, Design found, HomeName? name)
+    public static Design Settled(Design design, PlanTask task)
     {
-        var settings = design.SetUp.Devices.Select(d => Settled(design, d, At(found, d.Device), name)).ToList();
+        var settings = design.SetUp.Devices.Select(d => Settled(design, d, At(task.Found, d.Device), task.Name)).ToList();
         return settings.SequenceEqual(design.SetUp.Devices) ? design : design with { SetUp = design.SetUp with { Devices = settings } };
     }
 

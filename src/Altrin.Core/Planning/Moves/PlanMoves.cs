@@ -16,25 +16,26 @@ internal static class PlanMoves
     /// <summary>What is received so much stronger than wanted is strong enough, in dB: about the spread of what is computed.</summary>
     private const double SureDb = 8;
 
-    /// <summary>Where a pool begins that leaves the addresses below for what keeps its own.</summary>
-    private const uint FirstOfPool = 10;
+    /// <summary>How many addresses at the end of a subnet a pool leaves for what keeps its own, the subnet's own one counted.</summary>
+    internal const uint KeptFree = 10;
 
     /// <summary>The set-ups one step on.</summary>
     /// <param name="proof">What is proven of the home, with the remedies that the rules propose.</param>
-    /// <param name="found">The home as it was found.</param>
-    /// <param name="name">What the home's Wi-Fi is called.</param>
-    public static IEnumerable<Design> Of(Proof proof, Design found, HomeName? name)
+    /// <param name="task">What options are asked for.</param>
+    public static IEnumerable<Design> Of(Proof proof, PlanTask task)
     {
-        var design = proof.Observation.Network.Design;
+        var (design, name) = (proof.Observation.Network.Design, task.Name);
         var e = new Evidence(proof.Observation, withRemedies: false);
         return Remedied(proof)
             .Concat(Carved(e).SelectMany(d => Remedied(Judged(d))))
             .Concat(DeviceMoves.Of(design, name))
-            .Concat(PointMoves.Of(e, name, Weak(proof)))
+            .Concat(PointMoves.Of(e, task, Weak(proof)))
+            .Concat(Again(e, task))
             .Concat(Fewer(design))
             .Concat(Radios(design, name))
             .Concat(Carried(design))
-            .Select(d => DeviceMoves.Settled(d, found, name));
+            .Concat(ManagementPages.Moved(e, task.Ways.Address) is { } addressed ? [addressed] : [])
+            .Select(d => DeviceMoves.Settled(d, task));
     }
 
     /// <summary>The home after each remedy of a finding that can be applied.</summary>
@@ -54,7 +55,7 @@ internal static class PlanMoves
     private static IEnumerable<Design> Carved(Evidence e) =>
         from router in e.Routers
         where router.Mode.Server.On && IsFull(e, router.Box.Id)
-        let first = new Ipv4Address(router.Mode.Lan.Subnet.Network.Bits + FirstOfPool)
+        let first = new Ipv4Address(router.Mode.Lan.Subnet.Network.Bits + KeptFree)
         where router.Mode.Server.Pool.First < first && first < router.Mode.Server.Pool.Last
         let carved = new Draft(e.Design).Do(new MovePool(router.Box.Id) { First = first }).Made
         where carved is not null
@@ -80,13 +81,31 @@ internal static class PlanMoves
         return lacking.Count == 0 ? [] : [.. heard.Take(MostPlaces).Select(p => p.Place.Id)];
     }
 
-    /// <summary>A box less.</summary>
+    /// <summary>A box that was taken out of use, where it was, as something else.</summary>
+    private static IEnumerable<Design> Again(Evidence e, PlanTask task) =>
+        from setting in task.Found.SetUp.Boxes
+        where e.Design.Setting(setting.Box) is null && e.Design.Box(setting.Box)!.Profile.Radios.Count > 0
+        from made in PointMoves.Of(e, task, e.Design.Box(setting.Box)!, setting.Place)
+        select made;
+
+    /// <summary>A box less, or a gateway that passes on no more.</summary>
     public static IEnumerable<Design> Fewer(Design design)
     {
         var line = GatewayMoves.LineBox(design)?.Id;
         return design
             .SetUp.Boxes.Where(b => b.Box != line)
-            .Select(b => new Draft(design).Do(new TakeOutOfUse(b.Box)).Made)
+            .Select(b => new Draft(design).Do(new TakeOutOfUse(b.Box)))
+            .Concat(
+                design
+                    .SetUp.Boxes.Where(b => b.Mode is RouterMode { Dmz: not null })
+                    .Select(b => new Draft(design).Do(new SetDmz(b.Box, null)))
+            )
+            .Concat(
+                design
+                    .SetUp.Boxes.Where(b => b.Mode is RouterMode { Passing: not null })
+                    .Select(b => new Draft(design).Do(new SetPassing(b.Box, null)))
+            )
+            .Select(d => d.Made)
             .OfType<Design>();
     }
 

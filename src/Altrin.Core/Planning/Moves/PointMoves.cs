@@ -9,37 +9,37 @@ namespace Altrin.Core.Planning.Moves;
 internal static class PointMoves
 {
     /// <summary>Every way to put a spare box to use in a place that lacks Wi-Fi, or beside it.</summary>
-    public static IEnumerable<Design> Of(Evidence e, HomeName? name, IReadOnlyList<string?> places)
+    public static IEnumerable<Design> Of(Evidence e, PlanTask task, IReadOnlyList<string?> places) =>
+        from box in Supply.Kinds(Supply.Spare(e.Design, b => b.Profile.Radios.Count > 0))
+        from place in places
+        from made in Of(e, task, box, place)
+        select made;
+
+    /// <summary>Every way to put one box that is not in use to use in a place.</summary>
+    public static IEnumerable<Design> Of(Evidence e, PlanTask task, Box box, string? place)
     {
-        var design = e.Design;
-        foreach (var box in Supply.Kinds(Supply.Spare(design, b => b.Profile.Radios.Count > 0)))
+        var (design, name) = (e.Design, task.Name);
+        foreach (var supply in Supply.To(design, place, name).Where(s => s.Design.Mode(box.Id) is null))
         {
-            foreach (var place in places)
+            Design?[] made =
+            [
+                Point(supply, box, place, name),
+                ByHand(e, supply, box, place, name),
+                Node(supply, box, place),
+                task.Cascades ? Inner(e, supply, box, place, name) : null,
+            ];
+            foreach (var point in made.OfType<Design>())
             {
-                foreach (var supply in Supply.To(design, place, name).Where(s => s.Design.Mode(box.Id) is null))
-                {
-                    if (Point(supply, box, place, name) is { } point)
-                    {
-                        yield return point;
-                    }
-                    if (ByHand(e, supply, box, place, name) is { } byHand)
-                    {
-                        yield return byHand;
-                    }
-                    if (Node(supply, box, place) is { } node)
-                    {
-                        yield return node;
-                    }
-                }
-                if (box.Profile.Modes.Contains(ModeKind.Repeater) && RadioJoin.Repeater(design, box, place, name) is { } repeater)
-                {
-                    yield return repeater;
-                }
-                foreach (var node in Satellites(design, box, place))
-                {
-                    yield return node;
-                }
+                yield return point;
             }
+        }
+        if (box.Profile.Modes.Contains(ModeKind.Repeater) && RadioJoin.Repeater(design, box, place, name) is { } repeater)
+        {
+            yield return repeater;
+        }
+        foreach (var node in Satellites(design, box, place))
+        {
+            yield return node;
         }
     }
 
@@ -81,6 +81,22 @@ internal static class PointMoves
             .Name(box.Id, name)
             .Made;
     }
+
+    /// <summary>The box as a router behind the router, with a subnet that the home does not use; null where it is none.</summary>
+    private static Design? Inner(Evidence e, Supply supply, Box box, string? place, HomeName? name) =>
+        box.Profile.Modes.Contains(ModeKind.Router)
+        && box.Profile.Ports.FirstOrDefault(p => p.Role == PortRole.Wan) is { } wan
+        && e.UnusedSubnet() is { } unused
+            ? supply
+                .Into(new(box.Id, wan.Id), d =>
+                    d.Do(new SetMode(box.Id, ModeKind.Router))
+                        .Do(new PlaceBox(box.Id, place))
+                        .Do(new SetLanAddress(box.Id, new InterfaceAddress(new(unused.Network.Bits + 1), unused.PrefixLength)))
+                        .Do(new SwitchDhcpServer(box.Id, true))
+                )
+                .Name(box.Id, name)
+                .Made
+            : null;
 
     /// <summary>The box as a node of its kit by cable; null where it is none.</summary>
     private static Design? Node(Supply supply, Box box, string? place) =>

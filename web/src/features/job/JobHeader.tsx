@@ -26,7 +26,7 @@ export function JobHeader({ state, station, tools, status }: Props) {
   const level = state.proof.verdict.kind;
   const open = standing(state.proof).length;
   // Worked out only where it is looked at: it takes longer than a proof.
-  const run = useRun(state, { to: query.get("to"), way: query.get("way") }, station === "run").data;
+  const run = useRun(state, query.get("to"), station === "run").data;
   const progress: Partial<Record<Station, { text: string; colour?: string }>> = {
     survey: { text: state.missing === 0 ? "complete" : `${state.missing} not known`, colour: state.missing === 0 ? "moss" : "ochre" },
     plan:

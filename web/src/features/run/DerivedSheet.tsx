@@ -15,11 +15,11 @@ import { Checks } from "./Checks";
 import { DerivedStep } from "./DerivedStep";
 import { Otherwise } from "./Otherwise";
 import { OtherSheets } from "./OtherSheets";
-import { MyWay } from "./MyWay";
+import { MyWay } from "../shared/MyWay";
 import { PhaseList } from "./PhaseList";
 import { HomeThen, StepMoment } from "./StepMoment";
 import { Totals } from "./Totals";
-import { useRun, waysOf } from "../shared/useRun";
+import { useRun } from "../shared/useRun";
 import { WayBack } from "./WayBack";
 
 interface Props {
@@ -30,14 +30,14 @@ interface Props {
 
 /** The run sheet that is worked out from what was found and what is planned; it follows the plan at once. */
 export function DerivedSheet({ state, all, choose }: Props) {
-  const [{ to, way }, show] = useShown(["to", "step", "way"]);
-  const run = useRun(state, { to, way });
+  const [{ to }, show] = useShown(["to", "step"]);
+  const run = useRun(state, to);
   if (run.isError) {
     return (
       <Box p={{ base: "3", lg: "5" }} maxW="44rem" mx="auto">
         <chakra.h1 fontSize="xl">Run sheet</chakra.h1>
         <Trouble what="No run sheet can be worked out." why={run.error.message} again={() => void run.refetch()} />
-        {(to ?? way) !== null && <Link to="?">Work out the one to the planned set-up, in the usual way</Link>}
+        {to !== null && <Link to="?">Work out the one to the planned set-up</Link>}
       </Box>
     );
   }
@@ -119,7 +119,7 @@ function FoldedChecks({ of }: { of: Schemas["SheetChecks"] }) {
 }
 
 function Sheet({ state, run, sheet, all, choose }: Props & { run: Schemas["RunState"]; sheet: Schemas["SheetDocument"] }) {
-  const [{ step, way }, show] = useShown(["step", "to", "way"]);
+  const [{ step }, show] = useShown(["step", "to"]);
   const wide = useWide();
   // The drawing stands beside the step where there is room for three columns.
   const beside = useWide("80em");
@@ -134,8 +134,9 @@ function Sheet({ state, run, sheet, all, choose }: Props & { run: Schemas["RunSt
     }
   };
   const keys = useStepKeys(at, go);
-  const params = { path: { id: state.job.id, step: idOf(at) }, query: { from: sheet.from, to: sheet.to, way: waysOf(way) } };
-  const key = ["run", state.job.id, state.revision, sheet.from, sheet.to, way, idOf(at)];
+  const params = { path: { id: state.job.id, step: idOf(at) }, query: { from: sheet.from, to: sheet.to } };
+  // In another way of working a step of the same id may be another one.
+  const key = ["run", state.job.id, state.revision, sheet.from, sheet.to, Object.values(run.ways).join(), idOf(at)];
   const now = sheet.steps[at - 1];
   const moment = {
     queryKey: [...key, "moment"],
@@ -174,7 +175,7 @@ function Sheet({ state, run, sheet, all, choose }: Props & { run: Schemas["RunSt
         <Box px="3" pt="3" pb="2" maxH={{ lg: "60%" }} overflowY={{ lg: "auto" }} flexShrink="0">
           <Flex justify="space-between" align="baseline" gap="2">
             <chakra.h1 fontSize="xl">Run sheet</chakra.h1>
-            <Link to={`?${new URLSearchParams({ part: "paper", to: sheet.to, ...(way && { way }) }).toString()}`}>
+            <Link to={`?${new URLSearchParams({ part: "paper", to: sheet.to }).toString()}`}>
               <Printer size={14} aria-hidden style={{ display: "inline" }} /> Print or save
             </Link>
           </Flex>
@@ -200,7 +201,9 @@ function Sheet({ state, run, sheet, all, choose }: Props & { run: Schemas["RunSt
               </Box>
             </Fold>
           )}
-          <MyWay ways={run.ways as Required<Schemas["Ways"]>} way={way} show={(next) => show({ way: next })} />
+          <Box mt="3" px="3">
+            <MyWay job={state.job.id} />
+          </Box>
           <Fold title="Typed by hand" mt="2" px="3" pb="3">
             <OtherSheets job={state.job.id} chosen={null} all={all} choose={choose} />
           </Fold>

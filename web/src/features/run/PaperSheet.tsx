@@ -14,7 +14,7 @@ import { inPhases, phaseWords } from "./phases";
 import { PaperTick } from "./PaperTick";
 import { about } from "./time";
 import { Verdict } from "./Verdict";
-import { useRun, waysOf } from "../shared/useRun";
+import { useRun } from "../shared/useRun";
 
 const files = [
   { form: "markdown", words: "Markdown" },
@@ -22,15 +22,11 @@ const files = [
   { form: "json", words: "Data (JSON)" },
 ] as const;
 
-const contentOf = (job: number, way: string | null, asked: Record<string, string>) => {
-  const query = new URLSearchParams(asked);
-  waysOf(way).forEach((w) => query.append("way", w));
-  return `/api/jobs/${job}/run/content?${query.toString()}`;
-};
+const contentOf = (job: number, asked: Record<string, string>) => `/api/jobs/${job}/run/content?${new URLSearchParams(asked).toString()}`;
 
 /** The whole sheet as a page to print, and as files to take along. */
-export function PaperSheet({ state, to, way }: { state: JobState; to: string | null; way: string | null }) {
-  const run = useRun(state, { to, way });
+export function PaperSheet({ state, to }: { state: JobState; to: string | null }) {
+  const run = useRun(state, to);
   return (
     <Box className="paper" p={{ base: "3", lg: "5" }} maxW="56rem" mx="auto" display="grid" gap="4" gridTemplateColumns="minmax(0, 1fr)">
       <Asked of={run} what="The run sheet">
@@ -38,20 +34,18 @@ export function PaperSheet({ state, to, way }: { state: JobState; to: string | n
           sheet ? (
             <>
               <Flex columnGap="3" rowGap="2" wrap="wrap" align="center" className="notPrinted">
-                <Link to={`?${new URLSearchParams({ to: sheet.to, ...(way && { way }) }).toString()}`}>Back to the steps</Link>
+                <Link to={`?${new URLSearchParams({ to: sheet.to }).toString()}`}>Back to the steps</Link>
                 <Button variant="main" onClick={() => window.print()}>
                   <Printer size={16} aria-hidden /> Print this page
                 </Button>
-                <PageFile address={contentOf(state.job.id, way, { as: "html", from: sheet.from, to: sheet.to })} steps={sheet.steps} />
+                <PageFile address={contentOf(state.job.id, { as: "html", from: sheet.from, to: sheet.to })} steps={sheet.steps} />
                 {files.map((f) => (
-                  <a key={f.form} href={contentOf(state.job.id, way, { as: f.form, from: sheet.from, to: sheet.to })} download>
+                  <a key={f.form} href={contentOf(state.job.id, { as: f.form, from: sheet.from, to: sheet.to })} download>
                     <Download size={14} aria-hidden style={{ display: "inline" }} /> {f.words}
                   </a>
                 ))}
                 <CalendarFile
-                  address={(start) =>
-                    contentOf(state.job.id, way, { as: "ics", from: sheet.from, to: sheet.to, start: start.slice(0, 16) })
-                  }
+                  address={(start) => contentOf(state.job.id, { as: "ics", from: sheet.from, to: sheet.to, start: start.slice(0, 16) })}
                 />
               </Flex>
               <Box>

@@ -9,9 +9,9 @@ import { TypedSheet } from "./TypedSheet";
 /** What is done, step by step, and what should be seen at each: worked out from the set-ups, or a list of acts that was typed by hand. */
 export default function RunStation({ state }: { state: JobState }) {
   const sheets = useSheets(state.job.id);
-  const [{ sheet, part, to, way }, show] = useShown(["sheet", "step", "part", "to", "way"]);
+  const [{ sheet, part, to }, show] = useShown(["sheet", "step", "part", "to"]);
   if (part === "paper") {
-    return <PaperSheet state={state} to={to} way={way} />;
+    return <PaperSheet state={state} to={to} />;
   }
   const choose = (id: number) => show({ sheet: String(id), step: null });
   return (

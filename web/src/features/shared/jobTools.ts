@@ -18,7 +18,7 @@ export interface EditTools {
 /** What the plan is made of at once. */
 export interface PlanTools {
   /** Makes an option the plan, and says when it stands. */
-  chooseOption: (number: number, chosen: () => void) => void;
+  chooseOption: (option: Schemas["ChosenOption"], chosen: () => void) => void;
 }
 
 /** What the survey writes besides. */

@@ -58,8 +58,8 @@ export function useJob(id: number, setUp: string | null): OpenJob {
     correct,
     correctNow: (corrections) => void correct(corrections).catch(sayIn),
 
-    chooseOption: (number, chosen) =>
-      void once({ number }, (params) => api.POST("/api/jobs/{id}/options/chosen", { params, body: { number } })).then(() => {
+    chooseOption: (option, chosen) =>
+      void once(option, (params) => api.POST("/api/jobs/{id}/options/chosen", { params, body: option })).then(() => {
         void client.invalidateQueries({ queryKey: ["job", id] });
         chosen();
       }, sayIn),

@@ -1,6 +1,6 @@
 import { ChakraProvider } from "@chakra-ui/react";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { fireEvent, render, screen, within } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, within } from "@testing-library/react";
 import { MemoryRouter } from "react-router";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../../../api/client";
@@ -23,16 +23,40 @@ const option = (kind: Schemas["RoleKind"], becomes: string, answer: Schemas["Ans
     { says: "Boxes in use", count: points },
   ],
   points,
+  departures: points > 1000 ? ["Gateway is changed, which the gateway should not be."] : [],
 });
 
 const plan: Schemas["PlanDocument"] = {
   options: [option("repeater", "repeater behind Gateway by radio, Study", "yes", 40), option("unused", "not in use", "no", 1030)],
   proven: 1234,
   isCut: false,
+  isRunning: false,
+  canBecome: [
+    { box: "gw", roles: [{ kind: "router", says: "router" }] },
+    {
+      box: "rep",
+      roles: [
+        { kind: "repeater", says: "repeater" },
+        { kind: "unused", says: "not in use" },
+      ],
+    },
+  ],
 };
 
-function open(answer: unknown, status = 200) {
-  vi.stubGlobal("fetch", () => Promise.resolve(Response.json(answer, { status })));
+/** What is asked of the server after the options, by the end of its path; the last answer to the options counts. */
+function open(answer: unknown, status = 200, others: Record<string, unknown> = {}) {
+  const answers = Array.isArray(answer) ? [...(answer as unknown[])] : [answer];
+  vi.stubGlobal("fetch", (request: Request) => {
+    const path = new URL(request.url).pathname;
+    const other = Object.entries(others).find(([end]) => request.url.includes(end));
+    return Promise.resolve(
+      other
+        ? Response.json(other[1])
+        : path.endsWith("/ways")
+          ? Response.json({ ways: {}, mine: {}, own: [], schools: [] })
+          : Response.json(answers.length > 1 ? answers.shift() : answers[0], { status }),
+    );
+  });
   const tools = jobTools();
   render(
     <MemoryRouter initialEntries={["/jobs/1/plan?options"]}>
@@ -60,16 +84,50 @@ describe("Options", () => {
     // What speaks against none is left out.
     expect(row("Cables to lay")).toBeUndefined();
     expect(row("Minutes of work")).toBe("Minutes of work5.55.5");
-    expect(screen.getByText(/1234 set-ups were proven\./)).toHaveTextContent(
-      "takes the place of the plan that stands; undo brings that back",
-    );
+    expect(screen.getByText("1234 set-ups were proven.")).toBeInTheDocument();
+    expect(screen.getByText(/takes the place of the plan that stands; undo brings that back/)).toBeInTheDocument();
     fireEvent.click(screen.getByRole("button", { name: "Make option 2 the plan" }));
-    expect(tools.chooseOption).toHaveBeenCalledExactlyOnceWith(2, expect.any(Function));
+    expect(tools.chooseOption).toHaveBeenCalledExactlyOnceWith({ number: 2, box: null, as: null }, expect.any(Function));
+    expect(row("Not your way")).toBe("Not your wayGateway is changed, which the gateway should not be.");
+  });
+
+  it("show the best so far while the search goes on, and the answer once it ends or is stopped", async () => {
+    const running = { ...plan, options: plan.options.slice(1), proven: 17, isRunning: true };
+    open([running, { ...plan, proven: 40 }]);
+    expect(await screen.findByText("Searching: 17 set-ups are proven, and these are the best so far.")).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Make option 1 the plan" })).toBeDisabled();
+    expect(await screen.findByText("40 set-ups were proven.")).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Make option 1 the plan" })).toBeEnabled();
+    cleanup();
+    open(running, 200, { "/options/stop": { ...plan, proven: 18, isCut: true } });
+    fireEvent.click(await screen.findByRole("button", { name: "Stop here" }));
+    expect(await screen.findByText(/cut short after 18 set-ups/)).toBeInTheDocument();
+    expect(screen.getByRole("button", { name: "Search again" })).toBeInTheDocument();
+  });
+
+  it("tell the price of a way that a person has in mind, and make it the plan", async () => {
+    const price = [
+      { says: "Boxes taken away", more: 1, points: 40 },
+      { says: "Minutes of work", more: -2, points: -2 },
+    ];
+    const asked = { box: "rep", wanted: "unused", option: plan.options[1], because: null, price, isCut: false };
+    const tools = open(plan, 200, {
+      "why-not?box=rep&as=unused": asked,
+      "why-not?box=rep&as=repeater": { ...asked, option: null, because: "Repeater cannot." },
+    });
+    fireEvent.change(await screen.findByLabelText("A box"), { target: { value: "rep" } });
+    fireEvent.change(screen.getByLabelText("What it would be"), { target: { value: "unused" } });
+    expect(await screen.findByText("It costs 38 points more than the first option:")).toBeInTheDocument();
+    expect(screen.getByText("+40")).toBeInTheDocument();
+    fireEvent.click(screen.getByRole("button", { name: "Make this the plan" }));
+    expect(tools.chooseOption).toHaveBeenCalledExactlyOnceWith({ number: null, box: "rep", as: "unused" }, expect.any(Function));
+    fireEvent.change(screen.getByLabelText("What it would be"), { target: { value: "repeater" } });
+    expect(await screen.findByText("Repeater cannot.")).toBeInTheDocument();
   });
 
   it("say when the search was cut short, and when there is no answer", async () => {
     open({ ...plan, isCut: true });
-    expect(await screen.findByText(/cut short, and these are the best so far/)).toBeInTheDocument();
+    expect(await screen.findByText(/cut short after 1234 set-ups, and these are the best so far/)).toBeInTheDocument();
   });
 
   it("say why there are none", async () => {

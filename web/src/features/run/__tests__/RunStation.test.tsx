@@ -189,24 +189,16 @@ it("times a step, whatever is shown meanwhile and however often the page is open
   expect(await screen.findByRole("button", { name: /^Start timer, / })).toBeDefined();
 });
 
-it("works the sheet out anew in the installer's own way", async () => {
-  run = { from: "found", to: "planned", ways: { ...ways, reset: "ifLoginUnknown" }, ends: [end("planned")], sheet: sheet({}) };
-  station("/jobs/1/run?way=reset%3DifLoginUnknown");
-  expect((await screen.findByLabelText<HTMLSelectElement>("A further box is reset")).value).toBe("ifLoginUnknown");
-  fireEvent.click(screen.getByLabelText(/Ethernet socket/));
-  await waitFor(() => expect(asked("/api/jobs/1/run?")).toContain("way=reset%3DifLoginUnknown&way=socket%3Dfalse"));
-  // What is said again takes the place of what was said before, and the steps are asked for in the same way.
-  fireEvent.change(screen.getByLabelText("A further box is reset"), { target: { value: "always" } });
-  await waitFor(() => expect(asked("/api/jobs/1/run?")).toContain("way=socket%3Dfalse&way=reset%3Dalways"));
-  await waitFor(() => expect(asked("/api/jobs/1/run/steps/save-box-mode?")).toContain("way=socket%3Dfalse&way=reset%3Dalways"));
-  expect(screen.getByRole("link", { name: /^Print or save/ }).getAttribute("href")).toContain("way=socket%3Dfalse%2Creset%3Dalways");
-});
-
-it("keeps the files of the way that is shown", async () => {
+it("asks for the steps of the way of working in which the sheet is, and keeps its files", async () => {
   run = { from: "found", to: "planned", ways: { ...ways, socket: false }, ends: [end("planned")], sheet: sheet({}) };
-  station("/jobs/1/run?part=paper&way=socket%3Dfalse%2Creset%3Dalways");
+  const steps = station("/jobs/1/run");
+  expect(await screen.findByText("My way of working")).toBeInTheDocument();
+  await waitFor(() => expect(asked("/api/jobs/1/run/steps/save-box-mode?")).toContain("from=found&to=planned"));
+  expect(screen.getByRole("link", { name: /^Print or save/ }).getAttribute("href")).toContain("part=paper&to=planned");
+  steps.unmount();
+  station("/jobs/1/run?part=paper");
   expect((await screen.findByRole("link", { name: /Markdown/ })).getAttribute("href")).toBe(
-    "/api/jobs/1/run/content?as=markdown&from=found&to=planned&way=socket%3Dfalse&way=reset%3Dalways",
+    "/api/jobs/1/run/content?as=markdown&from=found&to=planned",
   );
 });
 

@@ -1,0 +1,123 @@
+using Altrin.Core.Findings;
+using Altrin.Core.Planning.Moves;
+using Altrin.Core.Procedures;
+using Altrin.Core.Sites;
+
+namespace Altrin.Core.Planning;
+
+/// <summary>Where a set-up departs from the installer's own way of working.</summary>
+internal static class PlanDepartures
+{
+    /// <summary>Each departure as a sentence; none where it goes the installer's way, or the way says nothing of it.</summary>
+    /// <param name="task">What was asked for.</param>
+    /// <param name="e">What is proven of the set-up.</param>
+    /// <param name="roles">What each box is.</param>
+    /// <param name="touched">Customer's devices that have to be touched.</param>
+    public static IEnumerable<string> Of(PlanTask task, Evidence e, IReadOnlyList<BoxRole> roles, int touched)
+    {
+        var (design, ways) = (e.Design, task.Ways);
+        var line = GatewayMoves.LineBox(design)?.Id;
+        if (!ways.TouchesDevices && touched > 0)
+        {
+            yield return $"{touched} of the customer's devices {(touched == 1 ? "is" : "are")} touched, which they should not be.";
+        }
+        if (line is not null)
+        {
+            if (!ways.TouchesGateway && design.Setting(line)?.Mode is { } mode && !SameSettings(mode, task.Found.Mode(line)))
+            {
+                yield return $"{design.NameOf(line)} is changed, which the gateway should not be.";
+            }
+            if (ways.Gateway != GatewaySchool.Any && OfGateway(design, roles, line) is var way && way != ways.Gateway)
+            {
+                yield return $"{design.NameOf(line)}: {SchoolWords.Of(way)}; your way: {SchoolWords.Of(ways.Gateway)}.";
+            }
+        }
+        foreach (var role in roles.Where(r => r.Box != line && ways.Further != FurtherSchool.Any && IsRouter(design, r.Box)))
+        {
+            if (OfFurther(role.Kind) is { } way && way != ways.Further)
+            {
+                yield return $"{design.NameOf(role.Box)}: {SchoolWords.Of(way)}; your way: {SchoolWords.Of(ways.Further)}.";
+            }
+        }
+        foreach (var (what, way) in Backhauls(task.Found, design).Where(b => IsAgainst(ways.Backhaul, b.Way)))
+        {
+            yield return $"{what}: {SchoolWords.Of(way)}; your way: {SchoolWords.Of(ways.Backhaul)}.";
+        }
+        foreach (var said in roles.Where(r => r.Box != line).Select(r => OfAddress(e, ways.Address, r)).OfType<string>())
+        {
+            yield return said;
+        }
+    }
+
+    private static bool SameSettings(BoxMode mode, BoxMode? was) =>
+        was is not null && SetUpKey.Of(new BoxSetting("", mode)) == SetUpKey.Of(new BoxSetting("", was));
+
+    private static bool IsRouter(Design design, string box) => design.Box(box)!.Profile is { Kind: BoxKind.Router or BoxKind.Gateway };
+
+    private static GatewaySchool OfGateway(Design design, IReadOnlyList<BoxRole> roles, string line) =>
+        design.Mode(line) switch
+        {
+            BridgeMode => GatewaySchool.Bridge,
+            RouterMode { Passing.Kind: PassKind.Mapping } => GatewaySchool.Mapping,
+            RouterMode { Passing: not null } => GatewaySchool.PassThrough,
+            RouterMode { Dmz: not null } => GatewaySchool.Dmz,
+            _ => roles.Any(r => r.Kind == RoleKind.Cascade && r.Behind == line) ? GatewaySchool.RouterBehind : GatewaySchool.StaysRouter,
+        };
+
+    private static FurtherSchool? OfFurther(RoleKind kind) =>
+        kind switch
+        {
+            RoleKind.LanToLan => FurtherSchool.LanToLan,
+            RoleKind.AccessPoint => FurtherSchool.AccessPointMode,
+            RoleKind.Cascade => FurtherSchool.Cascade,
+            _ => null,
+        };
+
+    private static bool IsAgainst(BackhaulSchool school, BackhaulSchool way) => school != BackhaulSchool.Any && way != school;
+
+    /// <summary>By what rooms are connected that were not before.</summary>
+    private static IEnumerable<(string What, BackhaulSchool Way)> Backhauls(Design found, Design design)
+    {
+        foreach (var box in design.SetUp.Boxes.Where(b => BoxRole.JoinsByRadio(b.Mode) && found.Mode(b.Box)?.Kind != b.Mode.Kind))
+        {
+            yield return (design.NameOf(box.Box), BackhaulSchool.Radio);
+        }
+        foreach (
+            var cable in design.SetUp.Cables.Where(c =>
+                c.Medium is Medium.Powerline or Medium.Coax && found.SetUp.Cables.All(f => f.Id != c.Id)
+            )
+        )
+        {
+            yield return ($"{design.NameOf(cable.A.Owner)} and {design.NameOf(cable.B.Owner)}", BackhaulSchool.Powerline);
+        }
+        foreach (var metres in WiresLaid.Of(found, design))
+        {
+            yield return (metres is { } known ? $"{known:0} m between rooms" : "Between rooms", BackhaulSchool.Cable);
+        }
+    }
+
+    private static string? OfAddress(Evidence e, AddressSchool school, BoxRole role)
+    {
+        if (
+            school == AddressSchool.Any
+            || ManagementPages.Of(e, role.Box) is not { } page
+            || e.PlanOf(page.Segment) is not { } main
+            || main.MainRouter == role.Box
+        )
+        {
+            return null;
+        }
+        var name = e.Name(role.Box);
+        var typed = (page.Setting as Fixed)?.Address.Address;
+        return (school, typed, main.Plan.Pool) switch
+        {
+            // A box that is a router by its mode cannot lease the address of its page.
+            (AddressSchool.Reserved, { } at, _) when role.Kind != RoleKind.LanToLan && !main.Plan.Reserved.Contains(at) =>
+                $"{name} has {at} typed in; your way: leased and reserved.",
+            (AddressSchool.Low, { } at, { } pool) when at > pool.First => $"{name} has {at}; your way: below the pool.",
+            (AddressSchool.High, { } at, { } pool) when at < pool.Last => $"{name} has {at}; your way: above the pool.",
+            (AddressSchool.Low or AddressSchool.High, null, _) => $"{name} leases its address; your way: typed in.",
+            _ => null,
+        };
+    }
+}

@@ -1,0 +1,85 @@
+using Altrin.Core.Planning;
+using Altrin.Core.Procedures;
+using Altrin.Core.Sites;
+using Altrin.Formats;
+
+namespace Altrin.Web;
+
+/// <summary>
+/// Options that were worked out last, by what was found and how the installer goes about it: they are not stored, and a plan that is edited
+/// changes none.
+/// </summary>
+internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposable
+{
+    /// <summary>How many are remembered.</summary>
+    private const int Most = 6;
+
+    /// <summary>How long a search may take: after it, the best so far is the answer.</summary>
+    private static readonly TimeSpan Longest = Proofs.Longest / 2;
+
+    private readonly Recent<string, PlanRun> _runs = new(Most);
+    private readonly Recent<string, WhyNot> _asked = new(4 * Most);
+    private readonly Lock _gate = new();
+
+    /// <summary>The search for a home as it was found, begun where it was not.</summary>
+    /// <param name="job">The job.</param>
+    /// <param name="home">The home.</param>
+    /// <param name="ways">How the installer goes about it.</param>
+    /// <param name="anew">Whether a search that was cut short, or came to nothing, is begun again.</param>
+    public PlanRun Of(long job, HomeFile home, Ways ways, bool anew = false)
+    {
+        var key = Key(home, ways);
+        lock (_gate)
+        {
+            var run = Begun();
+            if (
+                run.IsLeft
+                || run.End.IsFaulted
+                || run.End.IsCanceled
+                || (anew && run.End is { IsCompletedSuccessfully: true, Result.IsCut: true })
+            )
+            {
+                _runs.Forget(key);
+                run = Begun();
+            }
+            return run;
+        }
+
+        PlanRun Begun() => _runs.Of(key, () => new(
+                    Longest,
+                    time,
+                    (tell, stop) =>
+                        // What ends the search is its own answer, so the turn is not given up with it.
+                        proofs.Do(job, _ => Planner.Plan(new(home.AsFound()) { Ways = ways }, tell, stop), CancellationToken.None)
+                ));
+    }
+
+    /// <summary>What an alternative costs against the first option.</summary>
+    /// <exception cref="OperationCanceledException">The caller no longer waits.</exception>
+    public async Task<WhyNot> Ask(long job, HomeFile home, Ways ways, string box, RoleKind wanted, CancellationToken cancel)
+    {
+        var best = (await Of(job, home, ways).Answer(cancel)).Options[0];
+        return await proofs.Do(job, c => _asked.Of($"{box} {wanted} {Key(home, ways)}", () =>
+                {
+                    using var clock = new CancellationTokenSource(Longest, time);
+                    using var either = CancellationTokenSource.CreateLinkedTokenSource(clock.Token, c);
+                    var answer = WhyNot.Of(new(home.AsFound()) { Ways = ways }, best, box, wanted, either.Token);
+                    // What was cut short because its caller left is no answer for the next one.
+                    c.ThrowIfCancellationRequested();
+                    return answer;
+                }), cancel);
+    }
+
+    /// <inheritdoc/>
+    public void Dispose()
+    {
+        _runs.Dispose();
+        _asked.Dispose();
+    }
+
+    private static string Key(HomeFile home, Ways ways)
+    {
+        var found = home.AsFound();
+        return $"{ways}{DesignFile.Write(new HomeFile(found.Site, [found.SetUp]))}";
+    }
+}

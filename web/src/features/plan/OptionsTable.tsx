@@ -1,0 +1,152 @@
+import { Box, chakra, Flex } from "@chakra-ui/react";
+import type { JobState, Schemas } from "../../api/client";
+import { Answer } from "../../ui/Answer";
+import { Button } from "../../ui/controls";
+import { levelColour, levelWord } from "../../ui/pieces";
+import { Cell, Head } from "../../ui/tables";
+import { nameOf } from "../shared/designReading";
+
+interface Props {
+  options: readonly Schemas["OptionDocument"][];
+  state: JobState;
+  /** Makes one the plan; null while that cannot be done. */
+  choose: ((number: number) => void) | null;
+  /** Whether it is one that was asked for, and has no number. */
+  alone?: boolean;
+}
+
+/** Options in columns: what becomes of each box, each need, and what speaks against it. */
+export function OptionsTable({ options, state, choose, alone = false }: Props) {
+  const [first] = options;
+  if (!first) {
+    return null;
+  }
+  const row = <T,>(of: (option: Schemas["OptionDocument"]) => T[]) => options.map(of);
+  const boxes = row((o) => o.boxes);
+  const needs = row((o) => o.needs);
+  const against = row((o) => o.against);
+  return (
+    <Box overflowX="auto" tabIndex={0} role="region" aria-label={alone ? "The way that was asked for, table" : "Options, table"}>
+      <chakra.table width="100%" css={{ borderCollapse: "collapse", tableLayout: "fixed" }} minW={`${11 + 12 * options.length}rem`}>
+        <thead>
+          <tr>
+            <Head scope="col" width={{ base: "8rem", md: "12rem" }}>
+              Option
+            </Head>
+            {options.map((o, i) => (
+              <Head key={i} scope="col" css={{ verticalAlign: "top" }}>
+                <Flex direction="column" gap="1" align="flex-start">
+                  <chakra.span fontSize="md">
+                    {!alone && <chakra.span color="ink">{i + 1} </chakra.span>}
+                    <chakra.span color={levelColour(o.kind)} fontWeight="700">
+                      {levelWord(o.kind)}
+                    </chakra.span>
+                  </chakra.span>
+                  <chakra.span fontWeight="400">{o.verdict}</chakra.span>
+                  <span>{pointsText(o.points)} points</span>
+                  <Button
+                    variant={i === 0 && !alone ? "main" : "act"}
+                    disabled={!choose}
+                    onClick={() => choose?.(i + 1)}
+                    aria-label={alone ? "Make this the plan" : `Make option ${i + 1} the plan`}
+                  >
+                    Make it the plan
+                  </Button>
+                </Flex>
+              </Head>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          <Group says="What becomes of each box" across={options.length} />
+          {first.boxes.map((b, r) => (
+            <tr key={b.box}>
+              <Label>{nameOf(state.design, b.box)}</Label>
+              {boxes.map((of, i) => (
+                <Cell
+                  key={i}
+                  fontWeight={of[r]?.becomes === b.becomes ? undefined : "700"}
+                  color={of[r]?.kind === "unused" ? "muted" : undefined}
+                >
+                  {of[r]?.becomes}
+                </Cell>
+              ))}
+            </tr>
+          ))}
+          {first.needs.length > 0 && <Group says="Needs" across={options.length} />}
+          {first.needs.map((n, r) => (
+            <tr key={n.need}>
+              <Label>{n.asked}</Label>
+              {needs.map((of, i) => {
+                const need = of[r];
+                return (
+                  <Cell key={i}>
+                    {need && (
+                      <>
+                        <Answer kind={need.answer} /> {need.why}
+                      </>
+                    )}
+                  </Cell>
+                );
+              })}
+            </tr>
+          ))}
+          <Group says="What speaks against it" across={options.length} />
+          {first.against.map((a, r) =>
+            against.every((of) => of[r]?.count === 0) ? null : (
+              <tr key={a.says}>
+                <Label>{a.says}</Label>
+                {against.map((of, i) => (
+                  <Number key={i} of={of[r]?.count ?? 0} strong={of[r]?.count !== a.count} />
+                ))}
+              </tr>
+            ),
+          )}
+          {options.some((o) => o.departures.length > 0) && (
+            <tr>
+              <Label>Not your way</Label>
+              {options.map((o, i) => (
+                <Cell key={i} css={{ verticalAlign: "top" }}>
+                  {o.departures.map((d) => (
+                    <Box key={d} color="ochre">
+                      {d}
+                    </Box>
+                  ))}
+                </Cell>
+              ))}
+            </tr>
+          )}
+          <tr>
+            <Label>Points</Label>
+            {options.map((o, i) => (
+              <Number key={i} of={o.points} strong />
+            ))}
+          </tr>
+        </tbody>
+      </chakra.table>
+    </Box>
+  );
+}
+
+/** Points, or another count, as they are shown. */
+export const pointsText = (of: number) => of.toLocaleString("en-US", { maximumFractionDigits: 1 });
+
+const Label = ({ children }: { children: string }) => (
+  <Cell as="th" fontWeight="400" color="muted" {...{ scope: "row" }}>
+    {children}
+  </Cell>
+);
+
+const Group = ({ says, across }: { says: string; across: number }) => (
+  <tr>
+    <Head scope="rowgroup" colSpan={across + 1} pt="3">
+      {says}
+    </Head>
+  </tr>
+);
+
+const Number = ({ of, strong }: { of: number; strong: boolean }) => (
+  <Cell fontFamily="mono" fontWeight={strong ? "700" : undefined} color={of === 0 ? "muted" : undefined}>
+    {pointsText(of)}
+  </Cell>
+);
