@@ -46,11 +46,19 @@ internal sealed class PlanOptions(Proofs proofs, TimeProvider time) : IDisposabl
         }
 
         PlanRun Begun() => _runs.Of(key, () => new(
-                    Longest,
-                    time,
                     (tell, stop) =>
                         // What ends the search is its own answer, so the turn is not given up with it.
-                        proofs.Do(job, _ => Planner.Plan(new(home.AsFound()) { Ways = ways }, tell, stop), CancellationToken.None)
+                        proofs.Do(
+                            job,
+                            _ =>
+                            {
+                                // The time begins with the turn: others may have been long about theirs.
+                                using var clock = new CancellationTokenSource(Longest, time);
+                                using var either = CancellationTokenSource.CreateLinkedTokenSource(clock.Token, stop);
+                                return Planner.Plan(new(home.AsFound()) { Ways = ways }, tell, either.Token);
+                            },
+                            CancellationToken.None
+                        )
                 ));
     }
 

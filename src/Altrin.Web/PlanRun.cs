@@ -7,18 +7,13 @@ namespace Altrin.Web;
 /// </summary>
 internal sealed class PlanRun : IDisposable
 {
-    private readonly CancellationTokenSource _stop;
+    private readonly CancellationTokenSource _stop = new();
     private volatile PlanAnswer? _soFar;
     private int _waiting;
 
-    /// <param name="longest">How long it may take: after it, the best so far is the answer.</param>
-    /// <param name="time">The clock.</param>
     /// <param name="search">Does it: told whom to tell of the best so far, and what ends it.</param>
-    public PlanRun(TimeSpan longest, TimeProvider time, Func<Action<PlanAnswer>, CancellationToken, Task<PlanAnswer>> search)
-    {
-        _stop = new(longest, time);
+    public PlanRun(Func<Action<PlanAnswer>, CancellationToken, Task<PlanAnswer>> search) =>
         End = search(answer => _soFar = answer, _stop.Token);
-    }
 
     /// <summary>The answer.</summary>
     public Task<PlanAnswer> End { get; }

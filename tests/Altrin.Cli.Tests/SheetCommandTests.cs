@@ -86,7 +86,7 @@ public sealed class SheetCommandTests
     [InlineData("password=never", "'password=never' is no way of working; password=first|last is.")]
     [InlineData("password", "password=first|last is.")]
     [InlineData("touchesgateway=no", "touchesGateway=true|false is.")]
-    [InlineData("speed=fast", "reset=always|ifLoginUnknown, password=first|last, address=any|low|high|reserved, touchesDevices=true|false")]
+    [InlineData("speed=fast", "reset=always|ifLoginUnknown, password=first|last, address=any|low|high|reserved, further=any|lanToLan|")]
     public void A_way_that_is_none_is_refused_with_those_that_are(string way, string says)
     {
         var (status, output, errors) = Run(null, "sheet", Sample("t01-access-point-by-hand.json"), "--way", way);

@@ -113,7 +113,7 @@ internal sealed class Requests(JsonNode description, Design design, int seed)
         var brings = _dice.Next(4) > 0;
         var all = _operations.Where(o => o.Operation["requestBody"] is not null == brings).ToList();
         var (path, method, operation) = all[_dice.Next(all.Count)];
-        if (path.Contains("/options", StringComparison.Ordinal) && _dice.Next(12) > 0)
+        if (path.Contains("/options", StringComparison.Ordinal) && _dice.Next(40) > 0)
         {
             // A search takes seconds where the others take milliseconds.
             return Next(job);
