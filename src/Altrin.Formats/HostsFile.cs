@@ -21,23 +21,24 @@ public static class HostsFile
             lines.AddRange(["", $"# {Plain(territory.Key.Territory)}"]);
             lines.AddRange(
                 territory.Select(e =>
-                    e.Address is { } address && !e.Clashes ? $"{address}\t{Name(e)}"
-                    : e.Address is { } twice ? $"# {twice}\t{Name(e)}, which another host may have too"
-                    : $"# {e.From}\t{Name(e)}, leased"
+                    e.Address is { } address && !e.Clashes ? $"{address}\t{Name(e.Owner, e.Side)}"
+                    : e.Address is { } twice ? $"# {twice}\t{Name(e.Owner, e.Side)}, which another host may have too"
+                    : $"# {e.From}\t{Name(e.Owner, e.Side)}, leased"
                 )
             );
         }
         return string.Join('\n', lines) + "\n";
     }
 
-    private static string Name(BookEntry entry) =>
-        entry.Side switch
+    /// <summary>What a side of a box or device is called among hosts; the one that faces its own network has the plain name.</summary>
+    internal static string Name(string owner, Side side) =>
+        side switch
         {
-            Side.Wan => $"{entry.Owner}-outer",
-            Side.Guest => $"{entry.Owner}-guests",
-            _ => entry.Owner,
+            Side.Wan => $"{owner}-outer",
+            Side.Guest => $"{owner}-guests",
+            _ => owner,
         };
 
     /// <summary>Names come from people: a line break in one must not begin a line of its own.</summary>
-    private static string Plain(string text) => string.Concat(text.Select(c => char.IsControl(c) ? ' ' : c));
+    internal static string Plain(string text) => string.Concat(text.Select(c => char.IsControl(c) ? ' ' : c));
 }

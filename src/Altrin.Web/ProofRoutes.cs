@@ -39,6 +39,9 @@ internal enum TakeOut
     /// <summary>A hosts file.</summary>
     Hosts,
 
+    /// <summary>The DHCP reservations as configuration of dnsmasq.</summary>
+    Reservations,
+
     /// <summary>The topology of RFC 8345.</summary>
     Topology,
 }
@@ -268,6 +271,11 @@ internal static class ProofRoutes
                                 HostsFile.Write(design.Site.Name, AddressBook.Of(seen)),
                                 "text/plain; charset=utf-8",
                                 $"{name}.hosts"
+                            ),
+                            TakeOut.Reservations => (
+                                ReservationsFile.Write(seen.Network),
+                                "text/plain; charset=utf-8",
+                                $"{name}-reservations.conf"
                             ),
                             _ => (TopologyFile.Write(seen), TopologyFile.MediaType, $"{name}-topology.json"),
                         };

@@ -3,6 +3,7 @@ using System.Text.Json;
 using System.Text.Json.Nodes;
 using Altrin.Core.Facts;
 using Altrin.Core.Findings;
+using Altrin.Core.Networks;
 using CsvHelper;
 
 namespace Altrin.Formats.Tests;
@@ -43,6 +44,33 @@ public sealed class TakeOutTests
         Assert.Contains("# 192.168.8.20-192.168.8.199\ta, leased", lines);
         // hosts(5): an address, blanks, a name; or a remark; or nothing.
         Assert.All(lines, l => Assert.Matches(@"^(#.*|\d+\.\d+\.\d+\.\d+\s[a-z0-9-]+)?$", l));
+    }
+
+    /// <summary>Reservations by router and address; one address twice is kept once, and a name that was read keeps to its line.</summary>
+    [Fact]
+    public void The_list_of_reservations_keeps_each_address_once()
+    {
+        var home = House()
+            .Reserve("gw", "b", "192.168.8.5")
+            .Reserve("gw", "a", "192.168.8.4")
+            .Router("inner", "192.168.8.1/24")
+            .Cable("gw/lan3", "inner/wan")
+            .Reserve("inner", "a", "192.168.8.5");
+        var network = Seen(home).Network;
+        Assert.Equal(
+            [
+                "# DHCP reservations of Home",
+                "",
+                "# gw: hands out 192.168.8.20-192.168.8.199",
+                $"dhcp-host={network.Find("a", Side.Device)!.Mac},192.168.8.4,a",
+                $"dhcp-host={network.Find("b", Side.Device)!.Mac},192.168.8.5,b",
+                "",
+                "# inner: hands out 192.168.8.100-192.168.8.199",
+                $"# dhcp-host={network.Find("a", Side.Device)!.Mac},192.168.8.5,a",
+                "",
+            ],
+            ReservationsFile.Write(network).Split('\n')
+        );
     }
 
     /// <summary>

@@ -16,6 +16,7 @@ const idle = { from: null, start: () => undefined, finish: () => undefined, over
 const files = [
   { what: "addresses", words: "Address plan (CSV)" },
   { what: "hosts", words: "Hosts file" },
+  { what: "reservations", words: "DHCP reservations (dnsmasq)" },
   { what: "topology", words: "Topology (RFC 8345, JSON)" },
 ] as const;
 

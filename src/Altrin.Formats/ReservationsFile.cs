@@ -1,0 +1,42 @@
+using Altrin.Core.Networks;
+using Altrin.Core.Sites;
+
+namespace Altrin.Formats;
+
+/// <summary>
+/// The DHCP reservations of a home as configuration of dnsmasq (dnsmasq(8), dhcp-host): one line for each, by address, under a remark for
+/// each router that keeps them. It takes no address twice, so a second reservation of one stands as a remark.
+/// </summary>
+public static class ReservationsFile
+{
+    /// <summary>The file.</summary>
+    public static string Write(Network network)
+    {
+        var design = network.Design;
+        var lines = new List<string> { $"# DHCP reservations of {HostsFile.Plain(design.Site.Name)}" };
+        var named = network
+            .Interfaces.Where(i => i.Side is Side.Device or Side.Page or Side.Wan)
+            .Where(i => i.Mac is not null)
+            .GroupBy(i => i.Mac!.Value)
+            .ToDictionary(g => g.Key, g => HostsFile.Name(g.First().Owner, g.First().Side));
+        var taken = new HashSet<string>(StringComparer.Ordinal);
+        foreach (var box in design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal))
+        {
+            if (box.Mode is not RouterMode { Server: { Reservations.Count: > 0 } server })
+            {
+                continue;
+            }
+            var hands = server.On ? $"hands out {server.Pool}" : "its DHCP server is off";
+            lines.AddRange(["", $"# {HostsFile.Plain(design.NameOf(box.Box))}: {hands}"]);
+            lines.AddRange(
+                server
+                    .Reservations.OrderBy(r => r.Address)
+                    .Select(r => $"dhcp-host={r.Mac},{r.Address}{(named.TryGetValue(r.Mac, out var name) ? $",{name}" : "")}")
+                    .Zip(server.Reservations.Select(r => r.Address).Order(), (line, address) =>
+                        taken.Add($"{address}") ? line : $"# {line}"
+                    )
+            );
+        }
+        return string.Join('\n', lines) + "\n";
+    }
+}
