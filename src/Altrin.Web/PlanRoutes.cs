@@ -33,6 +33,15 @@ internal readonly record struct WhyNotQuestion(
 /// <param name="As">What it was to become.</param>
 internal sealed record ChosenOption(int? Number = null, string? Box = null, RoleKind? As = null);
 
+/// <summary>The home with an option, for the drawing.</summary>
+/// <param name="Design">The home with the option as its only set-up.</param>
+/// <param name="Proof">What is proven of it; no remedies are worked out.</param>
+internal sealed record OptionDrawing(DesignDocument Design, ProofDocument Proof)
+{
+    public static OptionDrawing Of(Site site, PlanOption option) =>
+        new(DesignWriter.Document(new(site, [option.SetUp])), ProofDocument.Of(option.Proof));
+}
+
 /// <summary>What each box of a job should become.</summary>
 internal static class PlanRoutes
 {
@@ -44,6 +53,7 @@ internal static class PlanRoutes
         var options = jobs.MapGroup("/{id:long}/options").WithTags("Plan").ProducesProblem(StatusCodes.Status404NotFound);
         options.MapGet("", Read).WithName("GetOptions");
         options.MapPost("/stop", Stop).WithName("StopOptions");
+        options.MapGet("/{number:int}/drawing", Draw).WithName("GetOptionDrawing");
         options.MapGet("/why-not", Ask).WithName("GetWhyNot").ProducesProblem(StatusCodes.Status422UnprocessableEntity);
         HeadRoutes
             .Describe(options.MapPost("/chosen", Choose).WithName("ChooseOption"))
@@ -102,6 +112,26 @@ internal static class PlanRoutes
         var run = options.Of(id, head.Home, (await ways.Of(id, cancel)).Ways);
         run.Stop();
         return TypedResults.Ok(PlanDocument.Of(head.Home.AsFound(), await run.Answer(cancel)));
+    }
+
+    /// <summary>The home with an option, for the drawing.</summary>
+    private static async Task<Results<Ok<OptionDrawing>, ProblemHttpResult>> Draw(
+        long id,
+        int number,
+        JobStore store,
+        WaysStore ways,
+        PlanOptions options,
+        CancellationToken cancel
+    )
+    {
+        if (await store.Find(id, cancel) is not { } head)
+        {
+            return Problems.NoJob(id);
+        }
+        var there = (await options.Of(id, head.Home, (await ways.Of(id, cancel)).Ways).Answer(cancel)).Options;
+        return number < 1 || number > there.Count
+            ? Problems.Of(StatusCodes.Status404NotFound, "no-option", $"There is no option {number}.", $"There are {there.Count}.")
+            : TypedResults.Ok(OptionDrawing.Of(head.Home.Site, there[number - 1]));
     }
 
     /// <summary>An alternative that a person names, built as nearly as can be and proven.</summary>

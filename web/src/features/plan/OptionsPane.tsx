@@ -1,10 +1,12 @@
 import { Box, chakra, Flex } from "@chakra-ui/react";
+import { useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
 import type { JobState } from "../../api/client";
 import { Button } from "../../ui/controls";
 import { Trouble, Waiting } from "../../ui/pieces";
 import { MyWay } from "../shared/MyWay";
 import type { JobTools } from "../shared/jobTools";
+import { OptionDrawing } from "./OptionDrawing";
 import { OptionsTable } from "./OptionsTable";
 import { useOptions } from "./useOptions";
 import { WhyNot } from "./WhyNot";
@@ -14,6 +16,7 @@ export default function OptionsPane({ state, tools }: { state: JobState; tools: 
   const [query, setQuery] = useSearchParams();
   const go = useNavigate();
   const { answer, stop, anew } = useOptions(state);
+  const [drawn, draw] = useState<number | null>(null);
   const leave = () => {
     const next = new URLSearchParams(query);
     next.delete("options");
@@ -55,8 +58,10 @@ export default function OptionsPane({ state, tools }: { state: JobState; tools: 
           <OptionsTable
             options={plan.options}
             state={state}
+            drawn={{ number: drawn, draw }}
             choose={plan.isRunning ? null : (number) => tools.chooseOption({ number, box: null, as: null }, chosen)}
           />
+          {drawn !== null && !plan.isRunning && drawn <= plan.options.length && <OptionDrawing state={state} number={drawn} />}
           {!plan.isRunning && (
             <WhyNot plan={plan} state={state} choose={(box, as) => tools.chooseOption({ number: null, box, as }, chosen)} />
           )}

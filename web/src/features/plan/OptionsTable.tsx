@@ -11,12 +11,14 @@ interface Props {
   state: JobState;
   /** Makes one the plan; null while that cannot be done. */
   choose: ((number: number) => void) | null;
+  /** The option that is drawn, and how another is; left out where none can be. */
+  drawn?: { number: number | null; draw: (number: number | null) => void } | undefined;
   /** Whether it is one that was asked for, and has no number. */
   alone?: boolean;
 }
 
 /** Options in columns: what becomes of each box, each need, and what speaks against it. */
-export function OptionsTable({ options, state, choose, alone = false }: Props) {
+export function OptionsTable({ options, state, choose, drawn, alone = false }: Props) {
   const [first] = options;
   if (!first) {
     return null;
@@ -52,6 +54,17 @@ export function OptionsTable({ options, state, choose, alone = false }: Props) {
                   >
                     Make it the plan
                   </Button>
+                  {drawn && (
+                    <Button
+                      variant="quiet"
+                      disabled={!choose}
+                      aria-pressed={drawn.number === i + 1}
+                      aria-label={`Draw option ${i + 1}`}
+                      onClick={() => drawn.draw(drawn.number === i + 1 ? null : i + 1)}
+                    >
+                      Draw it
+                    </Button>
+                  )}
                 </Flex>
               </Head>
             ))}

@@ -5,6 +5,7 @@ import { MemoryRouter } from "react-router";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Schemas } from "../../../api/client";
 import { system } from "../../../ui/theme";
+import { demo } from "../../shared/__tests__/demo";
 import { jobState, jobTools } from "../../shared/__tests__/fixtures";
 import OptionsPane from "../OptionsPane";
 import { design, proof } from "./inspectedHome";
@@ -103,6 +104,27 @@ describe("Options", () => {
     fireEvent.click(await screen.findByRole("button", { name: "Stop here" }));
     expect(await screen.findByText(/cut short after 18 set-ups/)).toBeInTheDocument();
     expect(screen.getByRole("button", { name: "Search again" })).toBeInTheDocument();
+  });
+
+  it("are drawn one at a time, to be looked at", async () => {
+    const moves = vi.fn();
+    Element.prototype.scrollIntoView = moves;
+    vi.stubGlobal(
+      "ResizeObserver",
+      class {
+        observe = vi.fn();
+        disconnect = vi.fn();
+      },
+    );
+    open(plan, 200, { "/options/2/drawing": demo() });
+    const draws = await screen.findByRole("button", { name: "Draw option 2" });
+    fireEvent.click(draws);
+    const drawing = await screen.findByRole("region", { name: "Drawing of option 2" });
+    expect(await within(drawing).findByRole("heading", { name: "Option 2" })).toBeInTheDocument();
+    expect(draws).toHaveAttribute("aria-pressed", "true");
+    expect(moves).toHaveBeenCalledOnce();
+    fireEvent.click(draws);
+    expect(screen.queryByRole("region", { name: "Drawing of option 2" })).toBeNull();
   });
 
   it("tell the price of a way that a person has in mind, and make it the plan", async () => {
