@@ -49,7 +49,7 @@ public sealed class ReservationTests
         Assert.True(Home.At("192.168.8.20") <= other && other <= Home.At("192.168.8.199") && other != Home.At("192.168.8.150"));
     }
 
-    /// <summary>It takes what every sample of a home has; with one line more that makes no sense it does not, so the test can fail.</summary>
+    /// <summary>It takes what every sample of a home has; one address for two hosts it does not take, so the test can fail.</summary>
     [Fact]
     public void A_real_server_takes_the_list_of_every_sample()
     {

@@ -8,8 +8,8 @@ using Altrin.Core.Sites;
 namespace Altrin.Core.Tests.Planning;
 
 /// <summary>
-/// The first option held against every set-up that hands could make: none meets all the needs that it meets and one more, and none meets the
-/// same with fewer findings that mean that something will not work. Three homes here, thirty with ALTRIN_RAW_HOMES=30.
+/// The first option held against every set-up that hands could make: none meets all the needs that it meets and one more, and none meets
+/// the same with fewer findings that mean that something will not work. Three homes here, thirty with ALTRIN_RAW_HOMES=30.
 /// </summary>
 public sealed class RawSetUpTests(ITestOutputHelper output)
 {
