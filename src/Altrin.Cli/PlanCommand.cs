@@ -50,7 +50,8 @@ internal static class PlanCommand
                     || DesignSource.Home(parsed.GetValue(file)!, input, errors) is not { } home
                     || DesignSource.SetUp(home, parsed.GetValue(setUp) ?? home.AsFound().SetUp.Name, errors) is not { } found
                         ? ExitCode.BadInput
-                    : parsed.GetValue(whyNot) is { } asked ? Ask(new(found) { Ways = ways }, asked, parsed.GetValue(json), stop)
+                    : parsed.GetValue(whyNot) is { } asked
+                        ? Ask(new(found) { Ways = ways }, home, asked, parsed.GetValue(json), parsed.GetValue(write) ?? [], stop)
                     : Print(
                         Planner.Plan(new(found) { Ways = ways }, stop: stop),
                         found,
@@ -62,48 +63,48 @@ internal static class PlanCommand
         );
         return command;
 
-        int Ask(PlanTask task, string asked, bool asJson, CancellationToken stop)
+        int Ask(PlanTask task, HomeFile home, string asked, bool asJson, string[] to, CancellationToken stop)
         {
             var parts = asked.Split('=', 2, StringSplitOptions.TrimEntries);
-            if (
-                parts.Length != 2
-                || task.Found.Box(parts[0]) is not { } box
-                || !Enum.TryParse<RoleKind>(parts[1], ignoreCase: true, out var wanted)
-                || !Enum.IsDefined(wanted)
-                || int.TryParse(parts[1], out _)
-            )
+            var wanted = RoleText.Read(parts[^1]);
+            if (parts.Length != 2 || task.Found.Box(parts[0]) is not { } box || !wanted.Ok)
             {
                 errors.WriteLine(
                     $"altrin: --why-not {asked}: a box, an equals sign and a role are expected. Boxes: "
-                        + $"{string.Join(", ", task.Found.Site.Boxes.Select(b => b.Id))}. "
-                        + $"Roles: {string.Join(", ", Enum.GetNames<RoleKind>().Select(WayText.Said))}."
+                        + $"{string.Join(", ", task.Found.Site.Boxes.Select(b => b.Id))}. {RoleText.Expected}"
                 );
                 return ExitCode.BadInput;
             }
-            var answer = WhyNot.Of(task, Planner.Plan(task, stop: stop).Options[0], box.Id, wanted, stop);
+            var answer = WhyNot.Of(task, Planner.Plan(task, stop: stop).Options[0], box.Id, wanted.Value, stop);
+            IReadOnlyList<PlanOption> options = answer.Option is { } option ? [option] : [];
+            if (to.Length > 0 && options.Count > 0 && !Write(options, home, to))
+            {
+                return ExitCode.BadInput;
+            }
             if (asJson)
             {
                 output.WriteLine(JsonSerializer.Serialize(WhyNotDocument.Of(task.Found, answer), AltrinJson.Indented));
-                return answer.Option is null ? ExitCode.Findings : ExitCode.Sound;
             }
-            if (answer.Option is not { } option)
+            else if (options.Count == 0)
             {
                 output.WriteLine(answer.Because);
-                return ExitCode.Findings;
             }
-            Tables(new([option], 0, answer.IsCut), task.Found);
-            output.WriteLine();
-            output.WriteLine("Against the first option:");
-            foreach (var item in answer.Price)
+            else
             {
-                output.WriteLine($"  {Signed(item.Points), 8} points  {item.Says}: {Signed(item.More)}");
+                Tables(options, task.Found);
+                output.WriteLine(answer.IsCut ? "The search was cut short, and this is the best so far." : "");
+                output.WriteLine("Against the first option:");
+                foreach (var item in answer.Price)
+                {
+                    output.WriteLine($"  {Signed(item.Points), 8} points  {item.Says}: {Signed(item.More)}");
+                }
             }
-            return ExitCode.Sound;
+            return Status(options);
         }
 
         int Print(PlanAnswer answer, Design found, HomeFile home, bool asJson, string[] to)
         {
-            if (to.Length > 0 && !Write(answer, home, to))
+            if (to.Length > 0 && !Write(answer.Options, home, to))
             {
                 return ExitCode.BadInput;
             }
@@ -113,23 +114,26 @@ internal static class PlanCommand
             }
             else
             {
-                Tables(answer, found);
+                Tables(answer.Options, found);
+                output.WriteLine(
+                    $"{answer.Proven} set-ups were proven{(answer.IsCut ? "; the search was cut short, and these are the best so far" : "")}."
+                );
             }
-            return answer.Options[0].Score is { Missed: 0, WillNotWork: 0 } ? ExitCode.Sound : ExitCode.Findings;
+            return Status(answer.Options);
         }
 
-        bool Write(PlanAnswer answer, HomeFile home, string[] to)
+        bool Write(IReadOnlyList<PlanOption> options, HomeFile home, string[] to)
         {
             if (
                 !int.TryParse(to[0], NumberStyles.None, CultureInfo.InvariantCulture, out var number)
                 || number < 1
-                || number > answer.Options.Count
+                || number > options.Count
             )
             {
-                errors.WriteLine($"altrin: --write {to[0]}: the number of an option is expected, 1 to {answer.Options.Count}.");
+                errors.WriteLine($"altrin: --write {to[0]}: the number of an option is expected, 1 to {options.Count}.");
                 return false;
             }
-            var planned = answer.Options[number - 1].SetUp;
+            var planned = options[number - 1].SetUp;
             IReadOnlyList<SetUp> setUps = [.. home.SetUps.Where(s => s.Name != planned.Name), planned];
             try
             {
@@ -143,9 +147,9 @@ internal static class PlanCommand
             return true;
         }
 
-        void Tables(PlanAnswer answer, Design found)
+        void Tables(IReadOnlyList<PlanOption> options, Design found)
         {
-            var documents = PlanDocument.Of(found, answer).Options;
+            var documents = options.Select(o => OptionDocument.Of(found, o)).ToList();
             ProofTables.Table(
                 console,
                 "Options",
@@ -171,15 +175,11 @@ internal static class PlanCommand
                     output.WriteLine($"  {said}");
                 }
             }
-            if (answer.Proven == 0)
-            {
-                return;
-            }
-            output.WriteLine(
-                $"{answer.Proven} set-ups were proven{(answer.IsCut ? "; the search was cut short, and these are the best so far" : "")}."
-            );
         }
     }
+
+    private static int Status(IReadOnlyList<PlanOption> options) =>
+        options is [{ Score: { Missed: 0, WillNotWork: 0 } }, ..] ? ExitCode.Sound : ExitCode.Findings;
 
     private static string Said(OptionNeed need) =>
         need.Why is null ? AnswerWords.Of(need.Answer) : $"{AnswerWords.Of(need.Answer)}: {need.Why}";

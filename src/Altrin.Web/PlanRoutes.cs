@@ -13,7 +13,6 @@ namespace Altrin.Web;
 /// <param name="As">What it should become.</param>
 /// <param name="Store">Jobs.</param>
 /// <param name="Ways">How the installer goes about it.</param>
-/// <param name="Proofs">Where answers are worked out.</param>
 /// <param name="Options">Options that were worked out.</param>
 /// <param name="Cancel">Ends the work when the caller no longer waits.</param>
 internal readonly record struct WhyNotQuestion(
@@ -22,7 +21,6 @@ internal readonly record struct WhyNotQuestion(
     [FromQuery(Name = "as")] string As,
     JobStore Store,
     WaysStore Ways,
-    Proofs Proofs,
     PlanOptions Options,
     CancellationToken Cancel
 );
@@ -145,15 +143,15 @@ internal static class PlanRoutes
         var found = head.Home.AsFound();
         if (found.Box(question.Box) is null)
         {
-            return NoBox("/box", question.Box);
+            return NoBox(question.Box);
         }
-        if (!Enum.TryParse<RoleKind>(question.As, ignoreCase: true, out var wanted) || int.TryParse(question.As, out _))
+        if (RoleText.Read(question.As) is var wanted && !wanted.Ok)
         {
-            return Problems.Field("/as", question.As, $"One of {string.Join(", ", Enum.GetNames<RoleKind>().Select(WayText.Said))}.");
+            return Problems.Field("/as", question.As, wanted.Error);
         }
         var mine = (await question.Ways.Of(question.Id, cancel)).Ways;
         return TypedResults.Ok(
-            WhyNotDocument.Of(found, await question.Options.Ask(question.Id, head.Home, mine, question.Box, wanted, cancel))
+            WhyNotDocument.Of(found, await question.Options.Ask(question.Id, head.Home, mine, question.Box, wanted.Value, cancel))
         );
     }
 
@@ -176,7 +174,7 @@ internal static class PlanRoutes
         {
             if (seen.Home.AsFound().Box(box) is null)
             {
-                return NoBox("/box", box);
+                return NoBox(box);
             }
             var answer = await options.Ask(asked.Id, seen.Home, mine, box, wanted, asked.Cancel);
             return answer.Option is { } option
@@ -210,8 +208,7 @@ internal static class PlanRoutes
             narrow: false
         );
 
-    private static ProblemHttpResult NoBox(string pointer, string box) =>
-        Problems.Field(pointer, box, "The id of a box of the home is expected.");
+    private static ProblemHttpResult NoBox(string box) => Problems.Field("/box", box, "The id of a box of the home is expected.");
 
     private static HomeFile With(HomeFile home, SetUp planned) =>
         home with

@@ -45,6 +45,8 @@ public sealed class PlanCommandTests
             Assert.Equal(ExitCode.Sound, status);
             Assert.Contains("set-up planned", output, StringComparison.Ordinal);
             Assert.Contains("Double NAT", Run(null, "prove", file, "--set-up", "found").Output, StringComparison.Ordinal);
+            Assert.Equal(ExitCode.Sound, Run(null, "plan", Routers, "--why-not", "upper-router=lanToLan", "--write", "1", file).Status);
+            Assert.Contains("192.168.1.2/24", Run(null, "prove", file).Output, StringComparison.Ordinal);
             // A plan that stands is no longer what the next one begins with.
             Assert.Equal(Run(null, "plan", Routers).Output, Run(null, "plan", file).Output);
         }
@@ -78,9 +80,11 @@ public sealed class PlanCommandTests
         Assert.Contains("Against the first option:", output, StringComparison.Ordinal);
         Assert.Contains("+40 points  Boxes taken away: +1", output, StringComparison.Ordinal);
         Assert.DoesNotContain("set-ups were proven", output, StringComparison.Ordinal);
+        // A need that is left open speaks in the status, as it does for an option.
+        Assert.Equal(ExitCode.Findings, Run(null, "plan", Routers, "--why-not", "gateway=bridge").Status);
         var (none, why, _) = Run(null, "plan", Routers, "--why-not", "upper-router=repeater");
         Assert.Equal(ExitCode.Findings, none);
-        Assert.StartsWith("Upper router cannot: by its kind it can be router,", why, StringComparison.Ordinal);
+        Assert.StartsWith("Upper router cannot be that. By its kind it can be: router,", why, StringComparison.Ordinal);
         using var json = JsonDocument.Parse(Run(null, "plan", Routers, "--why-not", "upper-router=UNUSED", "--json").Output);
         Assert.Equal("unused", json.RootElement.GetProperty("wanted").GetString());
     }
@@ -91,6 +95,14 @@ public sealed class PlanCommandTests
         "altrin: --why-not upper-router: a box, an equals sign and a role are expected. Boxes: gateway, upper-router",
         "--why-not",
         "upper-router"
+    )]
+    [InlineData(
+        "altrin: --write 2: the number of an option is expected, 1 to 1.",
+        "--why-not",
+        "upper-router=unused",
+        "--write",
+        "2",
+        "home.json"
     )]
     [InlineData("altrin: --why-not attic=router: a box,", "--why-not", "attic=router")]
     [InlineData("altrin: --why-not gateway=hub: a box,", "--why-not", "gateway=hub")]

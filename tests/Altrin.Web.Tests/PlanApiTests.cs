@@ -96,7 +96,7 @@ public sealed class PlanApiTests(RunningServer server) : IDisposable
         Assert.Equal((double)option["points"]! - (double)best["points"]!, asked["price"]!.AsArray().Sum(p => (double)p!["points"]!), 0.6);
         var cannot = await Get($"{job}/options/why-not?box=studio-point&as=bridge");
         Assert.Null(cannot["option"]);
-        Assert.StartsWith("Studio access point cannot:", (string)cannot["because"]!, StringComparison.Ordinal);
+        Assert.StartsWith("Studio access point cannot be that.", (string)cannot["because"]!, StringComparison.Ordinal);
         Assert.Equal(
             HttpStatusCode.UnprocessableEntity,
             (await Post($"{job}/options/chosen", """{"box":"studio-point","as":"bridge"}""", "\"1\"")).Status
@@ -123,7 +123,7 @@ public sealed class PlanApiTests(RunningServer server) : IDisposable
 
     [Theory]
     [InlineData("?box=nowhere&as=router", HttpStatusCode.UnprocessableEntity, "/box")]
-    [InlineData("?box=loft-router&as=hub", HttpStatusCode.UnprocessableEntity, "One of unused, router, cascade")]
+    [InlineData("?box=loft-router&as=hub", HttpStatusCode.UnprocessableEntity, "Roles: unused, router, cascade")]
     [InlineData("?box=loft-router&as=3", HttpStatusCode.UnprocessableEntity, "/as")]
     [InlineData("?box=loft-router", HttpStatusCode.BadRequest, "")]
     public async Task What_cannot_be_asked_is_said(string query, HttpStatusCode status, string says)

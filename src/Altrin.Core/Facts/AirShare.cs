@@ -13,6 +13,12 @@ namespace Altrin.Core.Facts;
 /// <param name="Devices">The devices, the one that takes most of the time first.</param>
 public sealed record AirShare(string Box, string Radio, double EachMbps, double WithoutSlowestMbps, IReadOnlyList<AirShare.Taken> Devices)
 {
+    /// <summary>How many times its even share the slowest takes before the others notice (common practice).</summary>
+    private const double Notable = 1.5;
+
+    /// <summary>Whether the slowest takes so much of the time that the others notice.</summary>
+    public bool IsUneven => Devices[0].Part * Devices.Count >= Notable;
+
     /// <summary>What one device takes.</summary>
     /// <param name="Device">The device.</param>
     /// <param name="AloneMbps">What it gets while the others are quiet.</param>
@@ -20,7 +26,7 @@ public sealed record AirShare(string Box, string Radio, double EachMbps, double 
     public sealed record Taken(string Device, double AloneMbps, double Part);
 
     /// <summary>That of every radio on which two devices or more are expected, by box and radio.</summary>
-    /// <param name="rates">How fast the devices are; the radio of one that has several to choose from is the one that is told of it.</param>
+    /// <param name="rates">How fast the devices are, each over the radio that is told of it.</param>
     public static IReadOnlyList<AirShare> Of(IEnumerable<RateFact> rates) =>
         [
             .. rates

@@ -23,13 +23,13 @@ public sealed record WhyNot(string Box, RoleKind Wanted, PlanOption? Option, str
         var gear = task.Found.Box(box)!;
         if (!CanBecome(task.Found, gear).Contains(wanted))
         {
-            return new(box, wanted, null, $"{gear.Name} cannot: {Lacks(task.Found, gear)}.", [], false);
+            return new(box, wanted, null, $"{gear.Name} cannot be that. {Can(task.Found, gear)}", [], false);
         }
         var asked = task with { Wanted = new Dictionary<string, RoleKind> { [box] = wanted } };
         var answer = Planner.Plan(asked, stop: stop);
         var option = answer.Options[0];
         return asked.Unmet(option.Roles) > 0
-            ? new(box, wanted, null, $"Nothing was found that {gear.Name} could be plugged into or join as that.", [], answer.IsCut)
+            ? new(box, wanted, null, Nothing(gear, answer.IsCut), [], answer.IsCut)
             : new(box, wanted, option, null, option.Score.Price(best.Score, task.Weights), answer.IsCut);
     }
 
@@ -59,10 +59,15 @@ public sealed record WhyNot(string Box, RoleKind Wanted, PlanOption? Option, str
         return [.. all.Where(r => r.Can).Select(r => r.Kind)];
     }
 
-    private static string Lacks(Design found, Box box) =>
+    private static string Nothing(Box box, bool isCut) =>
+        isCut
+            ? $"The search was cut short before it found anything that {box.Name} could be plugged into or join as that."
+            : $"Nothing was found that {box.Name} could be plugged into or join as that.";
+
+    private static string Can(Design found, Box box) =>
         CanBecome(found, box) is { Count: > 0 } can
-            ? $"by its kind it can be {string.Join(", ", can.Select(RoleWords.Of))}"
-            : "its kind says nothing of what it can be";
+            ? $"By its kind it can be: {string.Join(", ", can.Select(RoleWords.Of))}."
+            : "Its kind says nothing of what it can be.";
 }
 
 /// <summary>One thing in which an option differs from another.</summary>

@@ -1405,6 +1405,7 @@ export interface components {
             /** Format: double */
             withoutSlowestMbps: number;
             devices: components["schemas"]["Taken"][];
+            isUneven: boolean;
         };
         AirUse: {
             box: string;

@@ -126,6 +126,7 @@ const said: Schemas["SpeedAndAir"] = {
       radio: "r24",
       eachMbps: 8.4,
       withoutSlowestMbps: 31,
+      isUneven: true,
       devices: [
         { device: "kiln-controller", aloneMbps: 12, part: 0.7 },
         { device: "wheel-tablet", aloneMbps: 60, part: 0.15 },

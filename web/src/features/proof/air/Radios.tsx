@@ -106,7 +106,7 @@ function Sharing({ share, state }: { share: Schemas["AirShare"] | undefined; sta
   return (
     <>
       <chakra.span fontFamily="mono">{mbpsText(share.eachMbps)} Mb/s</chakra.span> for each of {share.devices.length}
-      {most.part * share.devices.length >= 1.5 && (
+      {share.isUneven && (
         <Box fontSize="sm" color="ochre">
           {nameOf(state.design, most.device)} takes {percent(most.part)} of the time; without it each gets{" "}
           {mbpsText(share.withoutSlowestMbps)} Mb/s
