@@ -34,8 +34,7 @@ public sealed class WaysStore(Writing writing)
         {
             return read.Error;
         }
-        // The last of several answers to one question counts.
-        var text = string.Join('\n', ways.GroupBy(w => w.Split('=')[0].Trim(), StringComparer.OrdinalIgnoreCase).Select(g => g.Last()));
+        var text = string.Join('\n', WayText.Tidy(read.Value, ways));
         await writing.Do(
             async () =>
             {

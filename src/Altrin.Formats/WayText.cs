@@ -44,6 +44,15 @@ public static class WayText
         return set;
     }
 
+    /// <summary>Ways that were typed as they are named and valued here, each once: the last of several answers to one question counts.</summary>
+    /// <param name="ways">All of them, as they were read.</param>
+    /// <param name="texts">Each a name, an equals sign and a value.</param>
+    public static IReadOnlyList<string> Tidy(Ways ways, IEnumerable<string> texts)
+    {
+        var named = texts.Select(t => t.Split('=')[0].Trim()).ToHashSet(StringComparer.OrdinalIgnoreCase);
+        return [.. All.Where(w => named.Contains(w.Name)).Select(w => $"{w.Name}={Said($"{w.Way.GetValue(ways)}")}")];
+    }
+
     private static IEnumerable<(string, object)> Values(Type type) =>
         type == typeof(bool) ? [("true", true), ("false", false)] : Enum.GetValues(type).Cast<object>().Select(v => (Said($"{v}"), v));
 

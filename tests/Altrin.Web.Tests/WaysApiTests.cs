@@ -50,7 +50,7 @@ public sealed class WaysApiTests : IDisposable
         Assert.Equal(("always", false), Said(here["ways"]!));
         Assert.Equal(("always", true), Said(here["mine"]!));
         // The last of two answers to one question counts.
-        Assert.Equal(["Socket = False", "reset=always"], here["own"]!.AsArray().Select(w => (string)w!));
+        Assert.Equal(["reset=always", "socket=false"], here["own"]!.AsArray().Select(w => (string)w!));
         var run = await Get("/api/jobs/1/run");
         Assert.Equal(("always", false), Said(run["ways"]!));
         Assert.Contains("without an Ethernet socket", run["sheet"]!["verdict"]!.ToJsonString(), StringComparison.Ordinal);

@@ -25,6 +25,8 @@ export default function OptionsPane({ state, tools }: { state: JobState; tools: 
   const stands = state.setUps.includes("planned");
   const chosen = () => void go("../plan?setUp=planned", { relative: "path" });
   const plan = answer.data;
+  // Those of what was found before, until the new ones are there, are looked at only.
+  const open = plan !== undefined && !plan.isRunning && !answer.isPlaceholderData;
 
   return (
     <Box p="4" maxW="90rem" display="grid" gap="3" gridTemplateColumns="minmax(0, 1fr)">
@@ -45,26 +47,26 @@ export default function OptionsPane({ state, tools }: { state: JobState; tools: 
       ) : (
         <>
           <Flex gap="3" align="center" wrap="wrap" minH="9">
-            <Box role="status" color={plan.isRunning || plan.isCut ? "ochre" : "muted"} fontSize="sm">
-              {plan.isRunning
-                ? `Searching: ${plan.proven} set-ups are proven, and these are the best so far.`
-                : plan.isCut
-                  ? `The search was cut short after ${plan.proven} set-ups, and these are the best so far.`
-                  : `${plan.proven} set-ups were proven.`}
+            <Box role="status" color={!open || plan.isCut ? "ochre" : "muted"} fontSize="sm">
+              {answer.isPlaceholderData
+                ? "Searching anew: these are the options of before."
+                : plan.isRunning
+                  ? `Searching: ${plan.proven} set-ups are proven, and these are the best so far.`
+                  : plan.isCut
+                    ? `The search was cut short after ${plan.proven} set-ups, and these are the best so far.`
+                    : `${plan.proven} set-ups were proven.`}
             </Box>
-            {plan.isRunning && <Button onClick={stop}>Stop here</Button>}
-            {plan.isCut && <Button onClick={anew}>Search again</Button>}
+            {plan.isRunning && !answer.isPlaceholderData && <Button onClick={stop}>Stop here</Button>}
+            {plan.isCut && open && <Button onClick={anew}>Search again</Button>}
           </Flex>
           <OptionsTable
             options={plan.options}
             state={state}
             drawn={{ number: drawn, draw }}
-            choose={plan.isRunning ? null : (number) => tools.chooseOption({ number, box: null, as: null }, chosen)}
+            choose={!open ? null : (number) => tools.chooseOption({ number, box: null, as: null }, chosen)}
           />
-          {drawn !== null && !plan.isRunning && drawn <= plan.options.length && <OptionDrawing state={state} number={drawn} />}
-          {!plan.isRunning && (
-            <WhyNot plan={plan} state={state} choose={(box, as) => tools.chooseOption({ number: null, box, as }, chosen)} />
-          )}
+          {drawn !== null && open && drawn <= plan.options.length && <OptionDrawing state={state} number={drawn} />}
+          {open && <WhyNot plan={plan} state={state} choose={(box, as) => tools.chooseOption({ number: null, box, as }, chosen)} />}
         </>
       )}
     </Box>

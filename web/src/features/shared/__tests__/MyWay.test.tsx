@@ -37,7 +37,7 @@ beforeEach(() => {
     if (request.method === "PUT") {
       const { ways } = (await request.json()) as Schemas["WaysRequest"];
       put.push([path, ways]);
-      view = { ...view, own: ways, ways: { ...view.ways, reset: ways.includes("reset=ifLoginUnknown") ? "ifLoginUnknown" : "always" } };
+      view = { ...view, own: ways, ways: { ...view.mine, ...Object.fromEntries(ways.map((w) => w.split("=", 2))) } as Schemas["Ways"] };
     }
     return Response.json(view);
   });
@@ -47,6 +47,7 @@ afterEach(() => vi.unstubAllGlobals());
 it("says what speaks for a way, keeps another one in this job, and asks anew for what rests on it", async () => {
   const client = new QueryClient();
   const asks = vi.spyOn(client, "invalidateQueries");
+  const forgets = vi.spyOn(client, "resetQueries");
   render(
     <ChakraProvider value={system}>
       <QueryClientProvider client={client}>
@@ -63,20 +64,27 @@ it("says what speaks for a way, keeps another one in this job, and asks anew for
   expect(await screen.findByText("Keeps what works. In this job only: as a rule always.")).toBeInTheDocument();
   expect(screen.getByText("My way of working: another one in this job")).toBeInTheDocument();
   expect(put).toEqual([["/api/jobs/1/ways", ["reset=ifLoginUnknown"]]]);
-  expect(asks.mock.calls.map(([of]) => of?.queryKey)).toEqual([
-    ["run", 1],
-    ["options", 1],
-    ["why-not", 1],
-  ]);
-  // A second one is added, and the usual one again is no exception any more.
+  // No option of another way is left to be chosen; the sheet is worked out anew.
+  await waitFor(() =>
+    expect(forgets.mock.calls.map(([of]) => of?.queryKey)).toEqual([
+      ["options", 1],
+      ["why-not", 1],
+    ]),
+  );
+  expect(asks.mock.calls.map(([of]) => of?.queryKey)).toContainEqual(["run", 1]);
+  // A second one is added, and the usual one again is no exception any more; none waits for the answer to the one before.
   fireEvent.change(screen.getByLabelText("The laptop"), { target: { value: "false" } });
-  await waitFor(() => expect(put.at(-1)).toEqual(["/api/jobs/1/ways", ["reset=ifLoginUnknown", "socket=false"]]));
-  fireEvent.change(screen.getByLabelText("A further box is reset"), { target: { value: "always" } });
-  await waitFor(() => expect(put.at(-1)).toEqual(["/api/jobs/1/ways", ["socket=false"]]));
+  fireEvent.change(await screen.findByLabelText("A further box is reset"), { target: { value: "always" } });
+  await waitFor(() =>
+    expect(put.slice(1)).toEqual([
+      ["/api/jobs/1/ways", ["reset=ifLoginUnknown", "socket=false"]],
+      ["/api/jobs/1/ways", ["socket=false"]],
+    ]),
+  );
   fireEvent.click(await screen.findByRole("button", { name: "Make this my usual way" }));
   await waitFor(() =>
     expect(put.slice(3)).toEqual([
-      ["/api/ways", ["reset=always", "socket=true"]],
+      ["/api/ways", ["reset=always", "socket=false"]],
       ["/api/jobs/1/ways", []],
     ]),
   );
