@@ -50,7 +50,6 @@ export default function ComparePane({ state }: { state: JobState }) {
             proof={shown.proof}
             choice={null}
             choose={() => undefined}
-            patching={idle}
             marked={subjects}
             lead={
               <Flex role="group" aria-label="Which version is drawn" gap="1">
@@ -125,8 +124,6 @@ export default function ComparePane({ state }: { state: JobState }) {
     </Box>
   );
 }
-
-const idle = { from: null, start: () => undefined, finish: () => undefined, over: () => undefined };
 
 function Verdict({ of }: { of: Schemas["ComparedVersion"] }) {
   return (

@@ -22,7 +22,8 @@ interface Props {
   proof: Proof;
   choice: Choice | null;
   choose: (choice: Choice | null) => void;
-  patching: Patching;
+  /** How a cable is run from port to port; left out where none can be. */
+  patching?: Patching;
   /** What stands left in the bar above: the switch to the list. */
   lead?: ReactNode;
   /** Things to mark for as long as they are shown, as "kind id". */
@@ -35,6 +36,7 @@ interface Props {
   tools?: Pick<JobTools, "act">;
 }
 
+const idle: Patching = { from: null, start: () => undefined, finish: () => undefined, over: () => undefined };
 const guess = { w: 860, h: 560 };
 /** A home of so many boxes is never shown smaller than its type can be read. */
 const fewBoxes = 6;
@@ -43,7 +45,7 @@ const coarse = (length: number, least: number) => Math.max(least, Math.floor(len
 const steps = [0.5, 0.65, 0.8, 1, 1.25, 1.5, 2, 2.5];
 
 /** The terraces in their frame: fit, zoom, fold. */
-export function DrawingPane({ design, proof, choice, choose, patching, lead, marked, way, moment, tools }: Props) {
+export function DrawingPane({ design, proof, choice, choose, patching = idle, lead, marked, way, moment, tools }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const [frame, room] = useRoom(guess);
   const [zoom, setZoom] = useState<number | null>(null);

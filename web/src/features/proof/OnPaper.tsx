@@ -12,7 +12,6 @@ import { addressOf, whoOf } from "./entryWords";
 import { Facts, InternetOf, NeedsOf, VerdictOf } from "./Facts";
 import { asking, useAsked } from "../shared/useAsked";
 
-const idle = { from: null, start: () => undefined, finish: () => undefined, over: () => undefined };
 const files = [
   { what: "addresses", words: "Address plan (CSV)" },
   { what: "hosts", words: "Hosts file" },
@@ -51,7 +50,7 @@ export function OnPaper({ state }: { state: JobState }) {
         <VerdictOf proof={proof} />
       </Box>
       <Box height="26rem" display="flex">
-        <DrawingPane design={design} proof={proof} choice={null} choose={() => undefined} patching={idle} />
+        <DrawingPane design={design} proof={proof} choice={null} choose={() => undefined} />
       </Box>
       {findings.length > 0 && (
         <chakra.section aria-label="Findings">

@@ -21,7 +21,6 @@ function Sign({ kind }: { kind: AnswerKind }) {
   const Icon = signs[kind];
   return <Icon size={16} strokeWidth={2.6} aria-hidden style={{ display: "inline", verticalAlign: "-0.15em" }} />;
 }
-const idle = { from: null, start: () => undefined, finish: () => undefined, over: () => undefined };
 
 /** Who reaches whom: worked out when it is looked at, since it grows with the square of the home. */
 export function Reach({ state }: { state: JobState }) {
@@ -277,7 +276,6 @@ function ReachTable({ reach, state }: { reach: Schemas["ReachFact"]; state: JobS
               show(from && from !== "internet" && to === null && c.id !== from ? { to: c.id } : { from: c.id, to: null });
             }
           }}
-          patching={idle}
           way={from !== null && to !== null && path.data ? { links: new Set(path.data.links), slowest: null } : undefined}
           lead={
             <chakra.span fontSize="sm" color="muted">

@@ -1,15 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useQuery } from "@tanstack/react-query";
-import { useState, type ReactNode } from "react";
+import type { ReactNode } from "react";
 import type { Schemas } from "../../api/client";
 import { Fold } from "../../ui/Fold";
 import { Said } from "../../ui/Said";
 import { capital } from "../../ui/words";
 import { Asked } from "../shared/Asked";
-import { DrawingPane } from "../plan/DrawingPane";
+import { HomeLook } from "../plan/HomeLook";
 import type { Ask } from "./ask";
 import { IfNot } from "./IfNot";
-import type { Choice } from "../terraces/choice";
 
 interface Props {
   /** The home after the step. */
@@ -46,33 +45,11 @@ export function StepMoment({ moment: ask, ifNot, at, children }: Props) {
 
 /** The home as it is after a step, the laptop where it is. */
 export function HomeThen({ moment: ask, height }: Pick<Props, "moment"> & { height: string }) {
-  const [choice, choose] = useState<Choice | null>(null);
   const moment = useMoment(ask);
   return (
     <Asked of={moment} what="The home after this step">
       {(m) => (
-        <Box
-          as="section"
-          aria-label="The home after this step"
-          height={height}
-          display="flex"
-          bg="card"
-          borderWidth="1px"
-          borderStyle="solid"
-          borderColor="line"
-          rounded="lg"
-          overflow="hidden"
-        >
-          <DrawingPane
-            design={m.design}
-            proof={m.proof}
-            choice={choice}
-            choose={choose}
-            patching={idle}
-            moment={m}
-            lead={<chakra.h2 fontSize="md">After this step</chakra.h2>}
-          />
-        </Box>
+        <HomeLook design={m.design} proof={m.proof} moment={m} label="The home after this step" title="After this step" height={height} />
       )}
     </Asked>
   );
@@ -95,8 +72,6 @@ function Reminders({ of, list }: { of: string; list: readonly string[] }) {
     </Box>
   );
 }
-
-const idle = { from: null, start: () => undefined, finish: () => undefined, over: () => undefined };
 
 /** What the laptop, and a person beside it, should see: what was not so before the step first, the rest on request. */
 function Sights({ sights }: { sights: readonly Schemas["SheetSight"][] }) {
