@@ -1,3 +1,4 @@
+using Altrin.Core.Addressing;
 using Altrin.Core.Networks;
 using Altrin.Core.Sites;
 
@@ -19,7 +20,7 @@ public static class ReservationsFile
             .Where(i => i.Mac is not null)
             .GroupBy(i => i.Mac!.Value)
             .ToDictionary(g => g.Key, g => HostsFile.Name(g.First().Owner, g.First().Side));
-        var taken = new HashSet<string>(StringComparer.Ordinal);
+        var taken = new HashSet<Ipv4Address>();
         foreach (var box in design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal))
         {
             if (box.Mode is not RouterMode { Server: { Reservations.Count: > 0 } server })
@@ -28,14 +29,11 @@ public static class ReservationsFile
             }
             var hands = server.On ? $"hands out {server.Pool}" : "its DHCP server is off";
             lines.AddRange(["", $"# {HostsFile.Plain(design.NameOf(box.Box))}: {hands}"]);
-            lines.AddRange(
-                server
-                    .Reservations.OrderBy(r => r.Address)
-                    .Select(r => $"dhcp-host={r.Mac},{r.Address}{(named.TryGetValue(r.Mac, out var name) ? $",{name}" : "")}")
-                    .Zip(server.Reservations.Select(r => r.Address).Order(), (line, address) =>
-                        taken.Add($"{address}") ? line : $"# {line}"
-                    )
-            );
+            foreach (var kept in server.Reservations.OrderBy(r => r.Address))
+            {
+                var name = named.TryGetValue(kept.Mac, out var known) ? $",{known}" : "";
+                lines.Add($"{(taken.Add(kept.Address) ? "" : "# ")}dhcp-host={kept.Mac},{kept.Address}{name}");
+            }
         }
         return string.Join('\n', lines) + "\n";
     }

@@ -100,8 +100,8 @@ internal static class PlanDepartures
     {
         if (
             school == AddressSchool.Any
-            || ManagementPages.Of(e, role.Box) is not { } page
-            || e.PlanOf(page.Segment) is not { } main
+            || ManagementPages.Of(e, role.Box) is not var (segment, page)
+            || e.PlanOf(segment) is not { } main
             || main.MainRouter == role.Box
         )
         {
@@ -109,8 +109,11 @@ internal static class PlanDepartures
         }
         var name = e.Name(role.Box);
         var typed = (page.Setting as Fixed)?.Address.Address;
+        var kept = e.Network.Router(main.MainRouter)!.Server.Reservations.Any(r => r.Mac == page.Mac);
         return (school, typed, main.Plan.Pool) switch
         {
+            (AddressSchool.Reserved, null, _) when page.Mac is not null && !kept =>
+                $"{name} leases an address that is not reserved; your way: leased and reserved.",
             // A box that is a router by its mode cannot lease the address of its page.
             (AddressSchool.Reserved, { } at, _) when role.Kind != RoleKind.LanToLan && !main.Plan.Reserved.Contains(at) =>
                 $"{name} has {at} typed in; your way: leased and reserved.",

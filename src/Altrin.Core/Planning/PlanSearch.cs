@@ -133,11 +133,11 @@ internal sealed class PlanSearch
         {
             foreach (var state in some)
             {
-                for (var at = (List<PlanState>)[state]; at.Count > 0 && !IsCut; )
+                var at = Better(Next([state]), [.. LeftOut(state.Design), .. Rebuilt(state.Design).Take(MostMoves)], state.Points);
+                while (at.Count > 0 && !IsCut)
                 {
                     at = Next(at);
                 }
-                Better([], [.. LeftOut(state.Design), .. Rebuilt(state.Design).Take(MostMoves)], state.Points);
             }
             progress?.Invoke();
         }

@@ -23,7 +23,11 @@ internal static class RawSetUps
         var mac = found.Device("pc")!.Mac!.Value;
         foreach (var gateway in Gateways(found, mac, port))
         {
-            foreach (var joined in further.Aggregate(Start(gateway), (made, box) => made.SelectMany(m => With(found, m, box, further))))
+            foreach (
+                var joined in further
+                    .Index()
+                    .Aggregate(Start(gateway), (made, box) => made.SelectMany(m => With(found, m, box.Item, box.Index + 1)))
+            )
             {
                 foreach (var at in joined.Boxes.Where(b => b.Mode is not BridgeMode).Select(b => b.Box))
                 {
@@ -53,14 +57,14 @@ internal static class RawSetUps
         yield return new BridgeMode(null);
     }
 
-    private static IEnumerable<SetUp> With(Design found, SetUp setUp, string box, IReadOnlyList<string> further)
+    private static IEnumerable<SetUp> With(Design found, SetUp setUp, string box, int port)
     {
         yield return setUp;
         var profile = found.Box(box)!.Profile;
         // A box is joined to the gateway, or to one that comes before it.
         foreach (var to in setUp.Boxes.Select(b => b.Box).ToList())
         {
-            var socket = to == "gw" ? $"gw/lan{1 + further.ToList().IndexOf(box)}" : $"{to}/lan1";
+            var socket = to == "gw" ? $"gw/lan{port}" : $"{to}/lan1";
             if (profile.Modes.Contains(ModeKind.AccessPoint))
             {
                 yield return Add(

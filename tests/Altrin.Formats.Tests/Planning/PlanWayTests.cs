@@ -1,3 +1,4 @@
+using Altrin.Core.Networks;
 using Altrin.Core.Planning;
 using Altrin.Core.Sites;
 
@@ -85,6 +86,20 @@ public sealed class PlanWayTests
         Assert.Equal((server.Lan.Address, server.Lan.PrefixLength), (typed.Gateway, typed.Address.PrefixLength));
     }
 
+    /// <summary>The page of a further box is reserved for it where that is the way; where it is not, that is said.</summary>
+    [Fact]
+    public void An_address_that_is_reserved_is_that_of_the_box()
+    {
+        var option = First(Task("two-routers", "further=accessPointMode", "address=reserved"));
+        Assert.Empty(option.Departures);
+        var page = option.Proof.Observation.Network.Find("upper-router", Side.Page)!;
+        var server = Assert.IsType<RouterMode>(option.SetUp.Boxes.Single(b => b.Box == "gateway").Mode).Server;
+        Assert.Contains(server.Reservations, r => r.Mac == page.Mac);
+        // A box that routes by its mode can only type its own.
+        var task = Task("two-routers", "further=lanToLan", "address=reserved");
+        Assert.Empty(First(task).Departures);
+    }
+
     /// <summary>
     /// Whatever is asked of whichever box is built as that where its kind can, costs what is told, and is never better than the first
     /// option: what a person names is no way that the search passed over.
@@ -114,12 +129,17 @@ public sealed class PlanWayTests
     }
 
     [Theory]
-    [InlineData("two-routers", "upper-router", RoleKind.Repeater, "Upper router cannot: by its kind it can be router, access-point mode")]
+    [InlineData(
+        "two-routers",
+        "upper-router",
+        RoleKind.Repeater,
+        "Upper router cannot be that. By its kind it can be: router, access-point mode"
+    )]
     [InlineData(
         "two-routers",
         "gateway",
         RoleKind.Unused,
-        "Hall gateway cannot: by its kind it can be router, router that passes on what comes from outside, bridge mode."
+        "Hall gateway cannot be that. By its kind it can be: router, router that passes on what comes from outside, bridge mode."
     )]
     public void What_a_box_cannot_be_is_said(string survey, string box, RoleKind kind, string says)
     {

@@ -11,10 +11,8 @@ namespace Altrin.Core.Planning.Moves;
 internal static class ManagementPages
 {
     /// <summary>Where the page of a box is and how it gets its address; null where it has none in the home.</summary>
-    public static (Segment Segment, HostAddress Setting)? Of(Evidence e, string box) =>
-        (e.Network.Find(box, Side.Page) ?? e.Network.Find(box, Side.Lan)) is { } page
-            ? (e.Network.Segment(page.Segment), page.Setting)
-            : null;
+    public static (Segment Segment, Interface Page)? Of(Evidence e, string box) =>
+        (e.Network.Find(box, Side.Page) ?? e.Network.Find(box, Side.Lan)) is { } page ? (e.Network.Segment(page.Segment), page) : null;
 
     /// <summary>
     /// The home with the page of every further box where a school has it; null where all are, or the school says nothing.
@@ -30,8 +28,8 @@ internal static class ManagementPages
         foreach (var box in e.Design.SetUp.Boxes.OrderBy(b => b.Box, StringComparer.Ordinal))
         {
             if (
-                Of(e, box.Box) is not { } page
-                || e.PlanOf(page.Segment) is not { } main
+                Of(e, box.Box) is not var (segment, page)
+                || e.PlanOf(segment) is not { } main
                 || main.MainRouter == box.Box
                 || Pool(draft, pools, main, school) is not { } pool
                 || (page.Setting is Fixed { Address.Address: var at } && (school == AddressSchool.Low ? at < pool.First : at > pool.Last))
