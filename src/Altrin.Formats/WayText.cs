@@ -44,7 +44,9 @@ public static class WayText
         return set;
     }
 
-    /// <summary>Ways that were typed as they are named and valued here, each once: the last of several answers to one question counts.</summary>
+    /// <summary>
+    /// Ways that were typed as they are named and valued here, each once: the last of several answers to one question counts.
+    /// </summary>
     /// <param name="ways">All of them, as they were read.</param>
     /// <param name="texts">Each a name, an equals sign and a value.</param>
     public static IReadOnlyList<string> Tidy(Ways ways, IEnumerable<string> texts)
