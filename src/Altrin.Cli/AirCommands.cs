@@ -201,7 +201,8 @@ internal static class AirCommands
             );
             output.WriteLine(
                 plan.Changes.Count == 0 ? "No other channels would be better."
-                : plan.IsBest ? "Every combination was looked at; local law decides which channels are allowed."
+                : plan.IsBest
+                    ? "Every combination was looked at; one radio may get less so that all together get more. Local law decides what is allowed."
                 : "Radios were moved one by one until none gained; local law decides which channels are allowed."
             );
             return ExitCode.Sound;

@@ -174,6 +174,7 @@ public static class QuickDevice
             var word in text.ToLowerInvariant()
                 .Replace("ghz", "", StringComparison.Ordinal)
                 .Split([' ', '+', '/', '&'], StringSplitOptions.RemoveEmptyEntries)
+                .Where(w => w is not ("only" or "and"))
         )
         {
             RadioBand? band = word switch

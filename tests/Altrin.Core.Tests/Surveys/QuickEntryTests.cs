@@ -383,6 +383,20 @@ public sealed class QuickEntryTests
     }
 
     [Theory]
+    [InlineData("2.4", "Ghz2")]
+    [InlineData("2.4 GHz only", "Ghz2")]
+    [InlineData("only 2.4", "Ghz2")]
+    [InlineData("5 and 2.4 GHz", "Ghz2 Ghz5")]
+    [InlineData("2.4/5/6", "Ghz2 Ghz5 Ghz6")]
+    public void The_bands_of_a_device_are_read(string text, string bands) =>
+        Assert.Equal(
+            bands,
+            string.Join(' ', QuickEntry.Read(Begun, Shelf, QuickList.Devices, $"Thing, {text}").Home!.Site.Devices[^1].Bands)
+        );
+
+    [Theory]
+    [InlineData("7 GHz")]
+    [InlineData("only")]
     [InlineData("9x9")]
     [InlineData("2x3")]
     [InlineData("11q")]

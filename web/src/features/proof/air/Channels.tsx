@@ -65,7 +65,7 @@ function Planned({ plan, state, tools }: { plan: Schemas["ChannelPlan"]; state: 
           </Button>
           <Box fontSize="sm" color="muted" mt="1">
             {plan.isBest
-              ? "Every combination was looked at."
+              ? "Every combination was looked at; one radio may get less so that all together get more."
               : "Radios were moved one by one until none gained: there may be a better plan."}{" "}
             Which channels are allowed is local law: compare with what the page of each box offers.
           </Box>
