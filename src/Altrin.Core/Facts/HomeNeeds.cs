@@ -39,12 +39,15 @@ internal static class HomeNeeds
         return slow.Count > 0 ? way.Answer.And(Answer.No([.. slow])) : way.Answer;
     }
 
-    /// <summary>Whether the best of what is heard in a place, guests' names left out, is strong enough for calls.</summary>
+    /// <summary>Whether the best of what serves a place is strong enough for calls.</summary>
     public static Answer Calls(PathRates rates, Design design, CallsInPlace need)
     {
         var place = design.Site.Place(need.Place);
-        var sent = rates.Airs.Where(a => !a.Guest && !Air.IsLink(design, a.Box, a.Setting.Name)).ToList();
-        var heard = sent.Select(a => (Air: a, Level: place is null ? null : rates.Signals.Of(a, place))).ToList();
+        var heard = rates.Serving.Select(a => (Air: a, Level: place is null ? null : rates.Signals.Of(a, place))).ToList();
+        if (heard.Count == 0)
+        {
+            return Answer.No(Cause.Of(CauseCodes.TooWeak, $"No box that is connected sends Wi-Fi: {Wanted}.", need.Place));
+        }
         var strongest = heard.Where(h => h.Level is not null).OrderByDescending(h => h.Level!.Dbm - h.Level.SpreadDb).FirstOrDefault();
         if (strongest is not { Level: { } best, Air: var air })
         {

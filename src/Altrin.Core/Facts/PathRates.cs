@@ -17,6 +17,7 @@ public sealed class PathRates
     private readonly RateParts _parts;
     private readonly Dictionary<string, Link> _links;
     private readonly Lazy<IReadOnlyList<HeldSpeed>> _held;
+    private readonly Lazy<IReadOnlyList<Air>> _serving;
 
     /// <summary>Those of a home that is looked at.</summary>
     public PathRates(Observation seen)
@@ -28,6 +29,7 @@ public sealed class PathRates
         Use = AirUse.Of(network.Design, _signals, _airs);
         _parts = new(network, _signals, _airs, Use) { OverMains = OverMains };
         _held = new(() => HeldSpeeds.Of(network, this, network.Design.Site.Speeds));
+        _serving = new(() => Led(network, _airs));
         _links = network.Links.DistinctBy(l => l.Id).ToDictionary(l => l.Id, StringComparer.Ordinal);
     }
 
@@ -45,6 +47,34 @@ public sealed class PathRates
 
     /// <summary>What is on the air, by box.</summary>
     public IReadOnlyList<Air> Airs => _airs;
+
+    /// <summary>
+    /// What serves the devices of the home: names of boxes from which something leads to the internet line, those for guests and for
+    /// links left out. Where nothing is plugged into the line, every box counts.
+    /// </summary>
+    public IReadOnlyList<Air> Serving => _serving.Value;
+
+    private static IReadOnlyList<Air> Led(Network network, IReadOnlyList<Air> airs)
+    {
+        var at = network
+            .Links.SelectMany(l => new[] { (From: l.A.Owner, To: l.B.Owner), (From: l.B.Owner, To: l.A.Owner) })
+            .ToLookup(l => l.From, l => l.To, StringComparer.Ordinal);
+        var led = new HashSet<string>(StringComparer.Ordinal) { PortRef.Street };
+        var next = new Queue<string>(led);
+        while (next.TryDequeue(out var owner))
+        {
+            foreach (var to in at[owner].Where(led.Add))
+            {
+                next.Enqueue(to);
+            }
+        }
+        return
+        [
+            .. airs.Where(a =>
+                !a.Guest && !Air.IsLink(network.Design, a.Box, a.Setting.Name) && (!at.Contains(PortRef.Street) || led.Contains(a.Box))
+            ),
+        ];
+    }
 
     private Design Design => _seen.Network.Design;
 

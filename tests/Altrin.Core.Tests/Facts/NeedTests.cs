@@ -54,7 +54,7 @@ public sealed class NeedTests
         Assert.True(Of(home(), new CallsInPlace("n", "study")).IsYes);
         Assert.Equal(AnswerKind.Unknown, Of(home(), new CallsInPlace("n", "attic")).Kind);
         Assert.Equal(
-            AnswerKind.Unknown,
+            AnswerKind.No,
             Of(
                 home().Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { On = false })] }),
                 new CallsInPlace("n", "study")
@@ -93,9 +93,25 @@ public sealed class NeedTests
         Assert.Equal(answer == AnswerKind.Unknown, said.Why?.Contains("% likely", StringComparison.Ordinal) == true);
         // A box that is off is not heard.
         var off = Observer.Observe(Compiler.Compile(home.Design, Situation.Settled with { Off = ["gw"] }));
-        Assert.Equal(AnswerKind.Unknown, off.Sheet.Needs.Single().Answer.Kind);
+        Assert.Equal(AnswerKind.No, off.Sheet.Needs.Single().Answer.Kind);
         // A box of which no one noted where it stands may stand there.
         Assert.NotEqual(AnswerKind.No, Of(home.Point("ap").Cable("gw/lan1", "ap/lan1"), need with { Id = "m" }).Kind);
+    }
+
+    /// <summary>What is heard and leads nowhere carries no call; with a cable, or where the line itself is not noted, it does.</summary>
+    [Theory]
+    [InlineData(true, true, AnswerKind.Yes)]
+    [InlineData(true, false, AnswerKind.No)]
+    [InlineData(false, false, AnswerKind.Yes)]
+    public void Calls_go_over_what_leads_to_the_internet_line(bool line, bool cable, AnswerKind answer)
+    {
+        var home = (line ? Home.WithGateway() : Home.New().Gateway())
+            .Edit<RouterMode>("gw", m => m with { Wifi = [.. m.Wifi.Select(r => r with { On = false })] })
+            .Place("study")
+            .Point("ap")
+            .Stands("ap", "study");
+        var said = Of(cable ? home.Cable("gw/lan1", "ap/lan1") : home, new CallsInPlace("n", "study"));
+        Assert.Equal(answer, said.Kind);
     }
 
     [Fact]

@@ -74,7 +74,7 @@ internal static class PlanMoves
         }
         var heard = design
             .Site.Places.Where(p => p.Kind != PlaceKind.Outdoors || WantedPlaces.Has(design.Site, p))
-            .Select(p => (Place: p, Best: rates.Airs.Where(a => !a.Guest).Select(a => rates.Signals.Of(a, p)?.Dbm).Max()))
+            .Select(p => (Place: p, Best: rates.Serving.Select(a => rates.Signals.Of(a, p)?.Dbm).Max()))
             .OrderBy(p => p.Best ?? double.MinValue)
             .ToList();
         var lacking = heard.Where(p => p.Best is null || p.Best < SignalLevel.ForCallsDbm + SureDb).ToList();
