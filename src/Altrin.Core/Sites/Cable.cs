@@ -61,6 +61,9 @@ public sealed record CableFacts(Medium Medium, double? LengthMetres, int? Pairs,
             ? $"A length is more than 0 and at most {LongestMetres:0} metres."
             : null;
 
+    /// <summary>A lead within a place (common practice).</summary>
+    public static CableFacts Lead { get; } = new(Medium.Cat6, Cabling.LeadMetres, 4, null);
+
     /// <summary>A cable that was not looked at.</summary>
     public static CableFacts NotLookedAt { get; } = new(Medium.Unknown, null, null, null);
 }

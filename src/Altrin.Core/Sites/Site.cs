@@ -131,6 +131,9 @@ public sealed record Box(string Id, string Name, Profile Profile, MacAddress? Ma
     /// <summary>What it was taken to be set to until its page is read.</summary>
     public AssumedSettings Assumed { get; init; } = AssumedSettings.Nothing;
 
+    /// <summary>Whether it has yet to be bought: so until something is noted of its label.</summary>
+    public bool ToBuy { get; init; }
+
     /// <summary>Where its page answers after a reset: by its own label, else by its kind; null where neither says.</summary>
     public InterfaceAddress? FactoryAddress => Label.Address ?? Profile.FactoryAddress;
 }

@@ -1,3 +1,4 @@
+using Altrin.Core.Changes;
 using Altrin.Core.Findings;
 using Altrin.Core.Sites;
 
@@ -166,6 +167,39 @@ public sealed class PowerShortTests() : RuleTests("power-short")
                 );
         }
         return home;
+    }
+
+    /// <summary>A spare injector that gives what is needed goes into the cable; one of passive power, or too weak, does not.</summary>
+    [Theory]
+    [InlineData(PowerKind.At, PowerKind.Af, 9, true)]
+    [InlineData(PowerKind.Af, PowerKind.At, 16, false)]
+    [InlineData(PowerKind.Passive, PowerKind.Af, 9, false)]
+    [InlineData(PowerKind.Passive, PowerKind.Passive, 6, true)]
+    [InlineData(PowerKind.At, PowerKind.Passive, 6, false)]
+    public void A_spare_injector_goes_into_the_cable(PowerKind gives, PowerKind takes, double needs, bool helps)
+    {
+        var house = House(null, null, takes, needs)
+            .Link("inj", BoxKind.Injector)
+            .Traits(
+                "inj",
+                new()
+                {
+                    Power = new() { Gives = gives, GivesAt = ["lan2"] },
+                }
+            )
+            .Design;
+        var design = house with { SetUp = new TakeOutOfUse("inj").ApplyTo(house).Value };
+        var remedy = Judging
+            .Prove(design)
+            .Findings.Single(f => f.Code == "power-short")
+            .Remedies.SingleOrDefault(r => r.Label == "Put inj into the cable of p1");
+        Assert.Equal(helps, remedy is not null);
+        if (remedy is not null)
+        {
+            var cured = ChangeList.Apply(design, remedy.Changes).Value;
+            Assert.DoesNotContain(Judging.Prove(cured).Findings, f => f.Code is "power-short" or "passive-power");
+            Assert.Contains(cured.SetUp.Cables, c => c.Ends("inj") && c.Ends("s"));
+        }
     }
 
     /// <summary>The two cables of an injector are swapped, or a box is in a port that gives no power beside one that does.</summary>

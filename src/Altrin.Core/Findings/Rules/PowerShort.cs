@@ -37,7 +37,7 @@ public static class PowerShort
                 : null;
             if (what is not null)
             {
-                yield return Short(e, box.Id, what, Feeds.ToPower(e, box.Id));
+                yield return Short(e, box.Id, what, [.. Feeds.ToPower(e, box.Id), .. Injecting.Remedies(e, box.Id)]);
             }
         }
         foreach (

@@ -43,7 +43,8 @@ internal static class InnerPorts
         }
         var spare = design
             .Site.Boxes.Where(b => b.Profile.Kind == BoxKind.Switch && design.Mode(b.Id) is null && b.Profile.Ports.Count > 2)
-            .OrderBy(b => b.Profile.Ports.Count)
+            .OrderBy(b => b.ToBuy)
+            .ThenBy(b => b.Profile.Ports.Count)
             .ThenBy(b => b.Id, StringComparer.Ordinal)
             .FirstOrDefault();
         var given = ports.Where(p => design.CableAt(p) is { } c && design.Device(c.OtherEnd(p).Owner) is not null).ToList();
@@ -57,7 +58,7 @@ internal static class InnerPorts
                 .Do(new SetMode(spare.Id, ModeKind.Switch))
                 .Do(new PlaceBox(spare.Id, design.Setting(box)?.Place))
                 .Do(new Unpatch(cable.Id))
-                .Do(new Patch(given[^1], into[0], Supply.Lead))
+                .Do(new Patch(given[^1], into[0], CableFacts.Lead))
                 .Do(new Patch(cable.OtherEnd(given[^1]), into[1], cable.Known))
                 .Made
                 is { } made

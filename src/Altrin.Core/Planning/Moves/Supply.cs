@@ -1,4 +1,5 @@
 using Altrin.Core.Changes;
+using Altrin.Core.Findings;
 using Altrin.Core.Sites;
 
 namespace Altrin.Core.Planning.Moves;
@@ -12,12 +13,15 @@ internal sealed record Supply(Design Design, PortRef Port, CableFacts Known)
     /// <summary>How far apart two places of one building may be to lay a cable between, in metres: a channel less its cords.</summary>
     private const double FarthestMetres = 90;
 
-    /// <summary>A lead within a place.</summary>
-    public static CableFacts Lead { get; } = new(Medium.Cat6, Cabling.LeadMetres, 4, null);
-
-    /// <summary>Plugs a port into it, once what it belongs to is put to use.</summary>
-    public Draft Into(PortRef port, Func<Draft, Draft>? first = null) =>
-        (first ?? (d => d))(new Draft(Design)).Do(new Patch(Port, port, Known));
+    /// <summary>
+    /// Plugs a port into it, once what it belongs to is put to use; by a spare injector where that lives on power from the cable and the
+    /// port gives none.
+    /// </summary>
+    public Draft Into(PortRef port, Func<Draft, Draft>? first = null)
+    {
+        var draft = (first ?? (d => d))(new Draft(Design));
+        return draft.Do(Injecting.Changes(draft.Design, Port, port, Known) ?? [new Patch(Port, port, Known)]);
+    }
 
     /// <summary>Every port for something in a place: by cable, else by a powerline pair, and else by a radio link.</summary>
     /// <param name="design">The home.</param>
@@ -37,7 +41,7 @@ internal sealed record Supply(Design Design, PortRef Port, CableFacts Known)
     }
 
     /// <summary>Whether a cable has to be laid for it.</summary>
-    private static bool IsLaid(Supply supply) => supply.Known.Run is null && supply.Known != Lead;
+    private static bool IsLaid(Supply supply) => supply.Known.Run is null && supply.Known != CableFacts.Lead;
 
     /// <summary>By a lead, by a run in the walls, or by a cable that is laid.</summary>
     public static IEnumerable<Supply> ByCable(Design design, string? place)
@@ -64,7 +68,7 @@ internal sealed record Supply(Design Design, PortRef Port, CableFacts Known)
         }
         if (a.Id == b.Id)
         {
-            return [Lead];
+            return [CableFacts.Lead];
         }
         var used = design.SetUp.Cables.Select(c => c.Run).OfType<string>().ToHashSet(StringComparer.Ordinal);
         var runs = site
@@ -110,7 +114,7 @@ internal sealed record Supply(Design Design, PortRef Port, CableFacts Known)
                 .Do(new SetMode(far.Id, ModeKind.Switch))
                 .Do(new PlaceBox(near.Id, here.Id))
                 .Do(new PlaceBox(far.Id, there.Id))
-                .Do(new Patch(free.Port, new(near.Id, into), Lead))
+                .Do(new Patch(free.Port, new(near.Id, into), CableFacts.Lead))
                 .Do(
                     new Patch(
                         new(near.Id, InnerPorts.Mains(near.Profile)!),
@@ -121,7 +125,7 @@ internal sealed record Supply(Design Design, PortRef Port, CableFacts Known)
                 .Made;
             if (made is not null)
             {
-                yield return new(made, new(far.Id, from), Lead);
+                yield return new(made, new(far.Id, from), CableFacts.Lead);
             }
         }
     }
@@ -166,16 +170,17 @@ internal sealed record Supply(Design Design, PortRef Port, CableFacts Known)
     /// <summary>Where a box can stand that serves a place: in it, or at the other end of a run to it, with the cable from there.</summary>
     private static IEnumerable<(string? Place, CableFacts Lead)> Beside(Design design, string? place) =>
         design.Site.Place(place) is not { } there
-            ? [(place, Lead)]
+            ? [(place, CableFacts.Lead)]
             : design
                 .Site.Places.Where(p => p.Building == there.Building)
                 .SelectMany(p => Ways(design, p.Id, there.Id).Select(w => ((string?)p.Id, w)))
-                .Where(w => w.w.Run is not null || w.w == Lead);
+                .Where(w => w.w.Run is not null || w.w == CableFacts.Lead);
 
-    /// <summary>Boxes that are not in use, by id.</summary>
+    /// <summary>Boxes that are not in use, what is there before what would have to be bought, by id.</summary>
     public static IEnumerable<Box> Spare(Design design, Func<Box, bool> like) =>
-        design.Site.Boxes.Where(b => design.Mode(b.Id) is null && like(b)).OrderBy(b => b.Id, StringComparer.Ordinal);
+        design.Site.Boxes.Where(b => design.Mode(b.Id) is null && like(b)).OrderBy(b => b.ToBuy).ThenBy(b => b.Id, StringComparer.Ordinal);
 
     /// <summary>The first of each kind: which of several alike boxes is taken makes no difference.</summary>
-    public static IEnumerable<Box> Kinds(IEnumerable<Box> boxes) => boxes.DistinctBy(b => (b.Profile.ShelfId, b.Place, b.Profile.Edition));
+    public static IEnumerable<Box> Kinds(IEnumerable<Box> boxes) =>
+        boxes.DistinctBy(b => (b.Profile.ShelfId, b.Place, b.Profile.Edition, b.ToBuy));
 }
