@@ -11,7 +11,7 @@ public sealed record DesignDocument
     public const string FormatName = "altrin-design";
 
     /// <summary>The newest version; raised once a landing that changes the format.</summary>
-    public const int NewestVersion = 14;
+    public const int NewestVersion = 15;
 
     /// <summary>Always "altrin-design".</summary>
     [Required, RegularExpression("^altrin-design$")]
@@ -181,6 +181,9 @@ public sealed record BoxDocument
 
     /// <summary>What it was taken to be set to until its page is read; nothing where left out. Since version 10.</summary>
     public AssumedDocument? Assumed { get; init; }
+
+    /// <summary>Whether it has yet to be bought; not where left out. Since version 15.</summary>
+    public bool? ToBuy { get; init; }
 
     /// <summary>What it can do.</summary>
     [Required]

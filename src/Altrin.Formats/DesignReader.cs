@@ -181,6 +181,7 @@ internal static class DesignReader
         {
             Holds = box.Holds ?? [],
             Place = box.Place,
+            ToBuy = box.ToBuy ?? false,
             Label = ReadLabel(box.Label, $"{pointer}/label", errors),
             Stored = ReadStored(box.Stored, profile, $"{pointer}/stored", errors),
             Assumed = new(

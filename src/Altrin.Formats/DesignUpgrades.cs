@@ -37,6 +37,8 @@ public static class DesignUpgrades
         // 14 knows further names and the region of radios, what a box routes at most, kept speed runs and how busy a channel is; left
         // out, none of it was noted.
         _ => { },
+        // 15 knows boxes that are to be bought; left out, none is.
+        _ => { },
     ];
 
     /// <summary>The file in the newest version; unchanged where it has that already, or no version that is known.</summary>

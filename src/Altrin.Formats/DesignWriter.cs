@@ -126,6 +126,7 @@ public static class DesignWriter
                         Pool = box.Assumed.Pool?.ToString(),
                         WifiName = box.Assumed.WifiName,
                     },
+            ToBuy = box.ToBuy ? true : null,
             Profile = ProfileWriter.Document(box.Profile),
         };
 

@@ -227,7 +227,7 @@ public static class SurveyTables
             }.ApplyTo(home, shelf);
         }
         var used = home.AsFound().Mode(there.Id) is not null;
-        var known = new BoxFacts(row["name"]!, mac, wan, [.. holds], (use ?? used) ? there.Place : place ?? there.Place);
+        var known = new BoxFacts(row["name"]!, mac, wan, [.. holds], (use ?? used) ? there.Place : place ?? there.Place, there.ToBuy);
         var noted = new SetBox(there.Id, Partial<BoxFacts>.Between(BoxFacts.Of(there), known))
             .ApplyTo(home, shelf)
             .Then(h => new SetLabel(there.Id, Partial<LabelFacts>.Between(there.Label, label)).ApplyTo(h, shelf));

@@ -53,7 +53,14 @@ public static class CorrectionGenerator
             3 => new SetBox(
                 Box(),
                 Some<BoxFacts>(
-                    new("Renamed", Coin() ? new(0x02005E005398UL) : null, null, Coin() ? [LineService.Alarm] : [], Coin() ? Place() : null)
+                    new(
+                        "Renamed",
+                        Coin() ? new(0x02005E005398UL) : null,
+                        null,
+                        Coin() ? [LineService.Alarm] : [],
+                        Coin() ? Place() : null,
+                        Coin()
+                    )
                 )
             ),
             4 => new TakeProfile(Box(), shelf.Profiles[dice.Next(shelf.Profiles.Count)].ShelfId),

@@ -33,6 +33,9 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
     /// <summary>What it holds where it is not in use.</summary>
     public StoredSettings Stored { get; init; } = StoredSettings.NotKnown;
 
+    /// <summary>Whether it has yet to be bought: it is in no use, and nothing was read on its label.</summary>
+    public bool ToBuy { get; init; }
+
     /// <summary>Whether it is in use; null for what is usual of its kind.</summary>
     public bool? InUse { get; init; }
 
@@ -67,6 +70,19 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
                         ? "A box that is not in use is neither set nor connected: either leave out 'spare', or how it is connected."
                         : null
                 )
+                ?? (
+                    ToBuy
+                    && (
+                        InUse == true
+                        || Mode is not null
+                        || Connection != Connection.NotSaid
+                        || Stored != StoredSettings.NotKnown
+                        || Label != LabelFacts.Empty
+                        || (Mac ?? WanMac) is not null
+                    )
+                        ? "What is to be bought has no label that was read, and is not in use: leave out either."
+                        : null
+                )
                 ?? (home.Site.Boxes.Count >= Site.MostBoxes ? $"At most {Site.MostBoxes:#,0} boxes are kept." : null)
             ) is
             { } wrong
@@ -81,9 +97,13 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
             Label = Label,
             Place = Place,
             Stored = Stored,
+            ToBuy = ToBuy,
         };
         var isHandOff =
-            home.Site.Service.HandOff is null && InUse != false && (profile.Kind == BoxKind.Gateway || Connection.To == PortRef.Street);
+            home.Site.Service.HandOff is null
+            && !ToBuy
+            && InUse != false
+            && (profile.Kind == BoxKind.Gateway || Connection.To == PortRef.Street);
         var site = home.Site with
         {
             Boxes = [.. home.Site.Boxes, box],
@@ -93,6 +113,7 @@ public sealed record AddBox(string Name, string ShelfId) : Correction
         // A gateway behind a box that only bridges is in use on it, as one at the line would be.
         var connection =
             InUse is null
+            && !ToBuy
             && Mode is null
             && Connection == Connection.NotSaid
             && profile is { Kind: BoxKind.Gateway, Modes: [ModeKind.Router, ..] }

@@ -86,6 +86,10 @@ internal static class Given
     public static IEnumerable<Touch> Connected(HomeFile before, Parsed<HomeFile> after) =>
         !after.Ok ? [] : after.Value.SetUps.SelectMany(s => Connected(before.SetUps.First(b => b.Name == s.Name), s)).Distinct();
 
+    /// <summary>A box that has yet to be bought is there once something of its label is noted: that is touched then.</summary>
+    public static IEnumerable<Touch> Arrival(HomeFile home, string box) =>
+        home.Site.Boxes.Any(b => b.Id == box && b.ToBuy) ? [new(Setting.Box, box, nameof(Box.ToBuy))] : [];
+
     /// <summary>Settings of a box that its page was read for, as touches.</summary>
     public static IEnumerable<Touch> Set(HomeFile home, string box, IEnumerable<string> members)
     {

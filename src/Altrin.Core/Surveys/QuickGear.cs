@@ -11,7 +11,7 @@ namespace Altrin.Core.Surveys;
 internal static partial class QuickGear
 {
     private const string Expected =
-        $"a kind of the shelf, a place, an address, a MAC address, wifi and a name, 'as' and a mode, {QuickConnection.Expected}, telephone, alarm, in use, spare, reset or not reset may stand here";
+        $"a kind of the shelf, a place, an address, a MAC address, wifi and a name, 'as' and a mode, {QuickConnection.Expected}, telephone, alarm, in use, spare, to buy, reset or not reset may stand here";
 
     public static IReadOnlyList<Correction>? Read(HomeFile home, Shelf shelf, QuickWords words)
     {
@@ -49,7 +49,9 @@ internal static partial class QuickGear
                     ? Then(() => box = box with { InUse = false }, "not in use")
                 : null,
             text =>
-                QuickWords.Is(text, "reset", "factory", "factory settings", "at factory", "new")
+                QuickWords.Is(text, "to buy", "to be bought", "wanted")
+                    ? Then(() => box = box with { ToBuy = true, InUse = false }, "to buy")
+                : QuickWords.Is(text, "reset", "factory", "factory settings", "at factory", "new")
                     ? Then(() => stored = StoredState.Factory, "left with the settings of the factory")
                 : QuickWords.Is(text, "not reset", "from its last home", "last home", "as it was")
                     ? Then(() => stored = StoredState.LastHome, "left with the settings of its last home")

@@ -32,6 +32,7 @@ public sealed record SetBox(string Box, Partial<BoxFacts> Known) : Correction
                             WanMac = said.WanMac,
                             Holds = [.. said.Holds.Distinct().Order()],
                             Place = said.Place,
+                            ToBuy = said is { ToBuy: true, Mac: null, WanMac: null },
                         },
                         b => b.Id
                     ),
@@ -46,5 +47,5 @@ public sealed record SetBox(string Box, Partial<BoxFacts> Known) : Correction
 
     /// <inheritdoc/>
     public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
-        [.. Known.Given.Select(m => new Touch(Setting.Box, Box, m))];
+        [.. Known.Given.Select(m => new Touch(Setting.Box, Box, m)), .. Given.Arrival(home, Box)];
 }

@@ -19,7 +19,7 @@ public sealed record SetLabel(string Box, Partial<LabelFacts> Label) : Correctio
         {
             return Parsed<HomeFile>.Fail(wrong);
         }
-        var labelled = box with { Label = said };
+        var labelled = box with { Label = said, ToBuy = box.ToBuy && said == LabelFacts.Empty };
         var noted = home.With(home.Site with { Boxes = Given.With(home.Site.Boxes, labelled, b => b.Id) });
         // Where a page takes no such value, the label says it and the box is set otherwise.
         return Follows(home, box) is { Given.Count: > 0 } read && ReadSettings.Into(noted, box, read, sure: false) is { Ok: true } followed
@@ -57,6 +57,7 @@ public sealed record SetLabel(string Box, Partial<LabelFacts> Label) : Correctio
     public override IReadOnlyList<Touch> Touches(HomeFile home, Shelf shelf) =>
         [
             .. Label.Given.Select(m => new Touch(Setting.Label, Box, m)),
+            .. Given.Arrival(home, Box),
             .. home.Site.Boxes.FirstOrDefault(b => b.Id == Box) is { } box && Follows(home, box) is { Given.Count: > 0 } read
                 ? (IEnumerable<Touch>)
                     [
